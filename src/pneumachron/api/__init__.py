@@ -1,0 +1,1 @@
+"""The web interface: schemas check form, routes make one call, one handler speaks of errors."""

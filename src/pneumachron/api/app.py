@@ -1,0 +1,74 @@
+"""The app: routes, errors, guard, and the built front end."""
+
+from collections.abc import AsyncIterator
+from contextlib import asynccontextmanager
+from pathlib import Path
+
+from fastapi import FastAPI
+from fastapi.routing import APIRoute
+from starlette.middleware.gzip import GZipMiddleware
+from starlette.responses import Response
+from starlette.staticfiles import StaticFiles
+from starlette.types import Scope
+
+from pneumachron import __version__
+from pneumachron.api import errors
+from pneumachron.api.guard import Guard
+from pneumachron.api.routes import kitchen, plans
+from pneumachron.services.planning import warm_up
+from pneumachron.store.db import Database
+
+LOCAL_HOSTS = frozenset({"127.0.0.1", "localhost", "::1"})
+WEB = Path(__file__).parents[1] / "web"
+
+
+class FrontEnd(StaticFiles):
+    """The built pages: unknown paths without an extension are the app's own addresses."""
+
+    def lookup_path(self, path: str) -> tuple[str, "object"]:  # type: ignore[override]
+        """Where a path lies on disk."""
+        found, stat = super().lookup_path(path)
+        page = stat is None and "." not in path and not path.startswith(("api", "assets"))
+        return super().lookup_path("index.html") if page else (found, stat)
+
+    async def get_response(self, path: str, scope: Scope) -> Response:
+        """Built assets carry their content in the name, so they never change."""
+        response = await super().get_response(path, scope)
+        fixed = path.startswith("assets")
+        response.headers["Cache-Control"] = (
+            "public, max-age=31536000, immutable" if fixed else "no-cache"
+        )
+        return response
+
+
+def create_app(folder: Path, hosts: frozenset[str] = LOCAL_HOSTS) -> FastAPI:
+    """The whole app on a data folder, answering to these host names."""
+
+    @asynccontextmanager
+    async def lifespan(app: FastAPI) -> AsyncIterator[None]:
+        app.state.database = Database(folder)
+        warm_up()
+        yield
+        app.state.database.close()
+
+    def operation_name(route: APIRoute) -> str:
+        return route.name
+
+    app = FastAPI(
+        title="Pneumachron",
+        version=__version__,
+        description="Pressure-cooker plans for tough cuts. The maker's manual comes first.",
+        docs_url=None,  # the usual page loads its scripts from outside
+        redoc_url=None,
+        openapi_url="/api/openapi.json",
+        generate_unique_id_function=operation_name,
+        lifespan=lifespan,
+    )
+    errors.install(app)
+    app.include_router(plans.router)
+    app.include_router(kitchen.router)
+    if WEB.is_dir():
+        app.mount("/", FrontEnd(directory=WEB, html=True), name="web")
+    app.add_middleware(GZipMiddleware, minimum_size=1024)
+    app.add_middleware(Guard, hosts=hosts)
+    return app

@@ -1,0 +1,85 @@
+"""One handler for each family of errors, one shape for all of them: `Problem`."""
+
+from fastapi import FastAPI, Request
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse
+from starlette.exceptions import HTTPException
+
+from pneumachron.api.schemas.base import Problem
+from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.services.errors import VersionError
+from pneumachron.services.inputs import field_path
+from pneumachron.store.errors import NotFoundError
+
+
+def problem(
+    status: int, code: str, message: str, *, field: str | None = None, hint: str | None = None
+) -> JSONResponse:
+    """An error as the client gets it."""
+    body = Problem(code=code, message=message, field=field, hint=hint)
+    return JSONResponse(body.model_dump(), status)
+
+
+def install(app: FastAPI) -> None:
+    """Teach the app to speak of errors."""
+
+    @app.exception_handler(WishError)
+    def wish(_: Request, error: WishError) -> JSONResponse:
+        return problem(422, error.code, error.message, field=field_path(error), hint=error.hint)
+
+    @app.exception_handler(OutOfRangeError)
+    def out_of_range(_: Request, error: OutOfRangeError) -> JSONResponse:
+        return problem(
+            422,
+            "out_of_range",
+            f"{error.name} is {error.value:g} {error.unit}.",
+            field=error.name,
+            hint=f"It must be {error.low:g} to {error.high:g} {error.unit}.",
+        )
+
+    @app.exception_handler(NotFoundError)
+    def not_found(_: Request, error: NotFoundError) -> JSONResponse:
+        return problem(
+            404,
+            "not_found",
+            f"There is no such {error.kind} here.",
+            hint="It may have been deleted. Go back to the list.",
+        )
+
+    @app.exception_handler(VersionError)
+    def version(_: Request, error: VersionError) -> JSONResponse:
+        return problem(
+            409,
+            "newer_version",
+            f"This {error.kind} was written by a newer version of the app.",
+            hint="Update the app, then open it again.",
+        )
+
+    @app.exception_handler(RequestValidationError)
+    def invalid(_: Request, error: RequestValidationError) -> JSONResponse:
+        first = error.errors()[0]
+        where = [str(part) for part in first["loc"] if part not in {"body", "query", "path"}]
+        return problem(
+            422,
+            "invalid_input",
+            f"This cannot be read: {first['msg']}.",
+            field=".".join(where) or None,
+            hint="Correct it and try again; nothing was changed.",
+        )
+
+    @app.exception_handler(HTTPException)
+    def http(_: Request, error: HTTPException) -> JSONResponse:
+        response = problem(
+            error.status_code, f"http_{error.status_code}", f"{error.detail}.", hint=None
+        )
+        response.headers.update(error.headers or {})
+        return response
+
+    @app.exception_handler(Exception)
+    def unexpected(_: Request, __: Exception) -> JSONResponse:
+        return problem(
+            500,
+            "unexpected",
+            "Something went wrong here, not at your end.",
+            hint="Try again. What you typed is still on the screen.",
+        )

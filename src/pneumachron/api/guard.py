@@ -1,0 +1,103 @@
+"""What is checked before any route runs: where a request comes from, and how big it is."""
+
+from urllib.parse import urlsplit
+
+from starlette.datastructures import Headers, MutableHeaders
+from starlette.types import ASGIApp, Message, Receive, Scope, Send
+
+from pneumachron.api.errors import problem
+
+MAX_BODY_BYTES = 256 * 1024
+"""A plan is under 10 kB."""
+_SAFE_METHODS = frozenset({"GET", "HEAD", "OPTIONS"})
+SECURITY_HEADERS = {
+    "Content-Security-Policy": (
+        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; "
+        "font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; "
+        "form-action 'none'; frame-ancestors 'none'"
+    ),
+    "X-Content-Type-Options": "nosniff",
+    "Referrer-Policy": "no-referrer",
+    "Cross-Origin-Opener-Policy": "same-origin",
+    "Cross-Origin-Resource-Policy": "same-origin",
+}
+
+
+class TooLargeError(Exception):
+    """The body grew over the limit while it was read."""
+
+
+class Guard:
+    """Host and origin checks, a size limit, and security headers on every answer."""
+
+    def __init__(self, app: ASGIApp, hosts: frozenset[str]) -> None:
+        self.app, self.hosts = app, hosts
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        """Pass a request on, or answer it here."""
+        if scope["type"] != "http":
+            await self.app(scope, receive, send)
+            return
+
+        async def send_with_headers(message: Message) -> None:
+            if message["type"] == "http.response.start":
+                MutableHeaders(scope=message).update(SECURITY_HEADERS)
+            await send(message)
+
+        refusal = self._refusal(scope["method"], Headers(scope=scope))
+        if refusal is not None:
+            await refusal(scope, receive, send_with_headers)
+            return
+        seen = 0
+
+        async def receive_limited() -> Message:
+            nonlocal seen
+            message = await receive()
+            seen += len(message.get("body", b""))
+            if seen > MAX_BODY_BYTES:
+                raise TooLargeError
+            return message
+
+        try:
+            await self.app(scope, receive_limited, send_with_headers)
+        except TooLargeError:
+            await _too_large()(scope, receive, send_with_headers)
+
+    def _refusal(self, method: str, headers: Headers) -> ASGIApp | None:
+        if _host_name(headers.get("host", "")) not in self.hosts:
+            return problem(
+                400,
+                "unknown_host",
+                "This address is not served here.",
+                hint="Open the address that the start of the app printed.",
+            )
+        origin = headers.get("origin")
+        foreign = origin is not None and urlsplit(origin).netloc != headers.get("host")
+        if method not in _SAFE_METHODS and foreign:
+            return problem(
+                403,
+                "foreign_origin",
+                "Another site may not change anything here.",
+                hint="Use the app's own pages.",
+            )
+        length = headers.get("content-length", "0")
+        if not length.isdigit() or int(length) > MAX_BODY_BYTES:
+            return _too_large()
+        return None
+
+
+def _host_name(host: str) -> str:
+    """`[::1]:8000` to `::1`, `localhost:8000` to `localhost`; empty when it cannot be."""
+    try:
+        return urlsplit(f"//{host}").hostname or ""
+    except ValueError:
+        return ""
+
+
+def _too_large() -> ASGIApp:
+    return problem(
+        413,
+        "too_large",
+        f"This is more than {MAX_BODY_BYTES // 1024} kB.",
+        hint="Send less at a time.",
+    )

@@ -1,0 +1,1 @@
+"""Routes, a module for each thing."""

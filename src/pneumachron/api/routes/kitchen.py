@@ -1,0 +1,147 @@
+"""The catalogue, the household, its people and pots, and the backup."""
+
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Path, status
+from fastapi.responses import JSONResponse
+
+from pneumachron import __version__
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.schemas.kitchen import (
+    AddPotIn,
+    CatalogueOut,
+    CutOut,
+    HouseholdIn,
+    HouseholdOut,
+    KeptPotOut,
+    LookOut,
+    PeopleOut,
+    PersonIn,
+    PersonOut,
+    PotsOut,
+    ReadyPotOut,
+)
+from pneumachron.api.schemas.plan import PotOut
+from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.cuts import Cut, cuts
+from pneumachron.core.load import THICKNESS_RANGE_M
+from pneumachron.core.pots import ready_pots
+from pneumachron.core.tenderness import TEXTURES
+from pneumachron.services import backup, households
+from pneumachron.services.documents import pot_document
+
+router = APIRouter(prefix="/api", tags=["kitchen"])
+PotId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]
+_CHANGE = INVALID | CHANGING
+
+
+@router.get("/health")
+def health() -> dict[str, str]:
+    """Whether the app answers, and which version it is."""
+    return {"status": "ok", "version": __version__, "engine_version": ENGINE_VERSION}
+
+
+@router.get("/catalogue")
+def catalogue() -> CatalogueOut:
+    """Everything there is to choose from."""
+    return CatalogueOut(
+        engine_version=ENGINE_VERSION,
+        cuts=[_cut(cut) for cut in cuts().values()],
+        ready_pots=[
+            ReadyPotOut(id=ready_id, pot=PotOut.model_validate(pot_document(pot)))
+            for ready_id, pot in ready_pots().items()
+        ],
+        thinnest_m=THICKNESS_RANGE_M[0],
+        thickest_m=THICKNESS_RANGE_M[1],
+    )
+
+
+def _cut(cut: Cut) -> CutOut:
+    return CutOut(
+        id=cut.cut_id,
+        name=cut.name,
+        short_name=cut.short_name,
+        has_bone=cut.bone_ratio > 0,
+        takes_membrane=cut.takes_membrane,
+        usual_thickness_low_m=cut.usual_thickness_m[0],
+        usual_thickness_high_m=cut.usual_thickness_m[1],
+        default_texture=cut.default_texture,
+        default_school=cut.default_school,
+        default_release=cut.default_release,
+        measure=cut.measure,
+        ladder=[LookOut(texture=texture, looks=cut.looks[texture]) for texture in TEXTURES],
+    )
+
+
+@router.get("/household")
+def get_household(db: Db) -> HouseholdOut:
+    """What is usual here."""
+    return HouseholdOut.of(households.current_household(db))
+
+
+@router.put("/household", responses=_CHANGE)
+def change_household(change: HouseholdIn, db: Db) -> HouseholdOut:
+    """Set what is usual here."""
+    return HouseholdOut.of(
+        households.change_household(
+            db,
+            name=change.name,
+            altitude=change.altitude,
+            start=change.start,
+            units=change.units,
+        )
+    )
+
+
+@router.get("/people")
+def list_people(db: Db) -> PeopleOut:
+    """Everybody who cooks here."""
+    people = households.list_people(db)
+    return PeopleOut(people=[PersonOut(id=p.person_id, name=p.name) for p in people])
+
+
+@router.post("/people", status_code=status.HTTP_201_CREATED, responses=_CHANGE)
+def add_person(person: PersonIn, db: Db) -> PersonOut:
+    """Somebody new."""
+    added = households.add_person(db, person.name)
+    return PersonOut(id=added.person_id, name=added.name)
+
+
+@router.get("/pots")
+def list_pots(db: Db) -> PotsOut:
+    """The pots here, smallest first."""
+    return PotsOut(pots=[KeptPotOut.of(kept) for kept in households.list_pots(db)])
+
+
+@router.post("/pots", status_code=status.HTTP_201_CREATED, responses=_CHANGE)
+def add_pot(pot: AddPotIn, db: Db) -> KeptPotOut:
+    """Take a ready pot into the kitchen."""
+    return KeptPotOut.of(households.add_ready_pot(db, pot.ready_id))
+
+
+@router.delete(
+    "/pots/{pot_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_CHANGE | MISSING
+)
+def delete_pot(pot_id: PotId, db: Db) -> None:
+    """Put a pot away; it can be taken back out."""
+    households.set_pot_deleted(db, pot_id, deleted=True)
+
+
+@router.post(
+    "/pots/{pot_id}/restore",
+    status_code=status.HTTP_204_NO_CONTENT,
+    responses=_CHANGE | MISSING,
+)
+def restore_pot(pot_id: PotId, db: Db) -> None:
+    """Take a pot back out."""
+    households.set_pot_deleted(db, pot_id, deleted=False)
+
+
+@router.get("/backup", response_class=JSONResponse)
+def get_backup(db: Db) -> JSONResponse:
+    """Everything in one versioned file."""
+    content: dict[str, Any] = backup.backup(db)
+    name = f"pneumachron-{content['made_at'][:10]}.json"
+    return JSONResponse(
+        content, headers={"Content-Disposition": f'attachment; filename="{name}"'}
+    )

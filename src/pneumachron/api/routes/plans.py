@@ -1,0 +1,98 @@
+"""Working out plans, and the shelf they stand on."""
+
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Path, Query, status
+
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.schemas.base import Problem
+from pneumachron.api.schemas.plan import PlanIn, PlanOut
+from pneumachron.api.schemas.shelf import (
+    PlanLine,
+    RecomputedOut,
+    RenameIn,
+    SavePlanIn,
+    ShelfOut,
+    StoredPlanOut,
+)
+from pneumachron.services import planning
+from pneumachron.store.plans import MAX_LISTED
+
+router = APIRouter(prefix="/api", tags=["plans"])
+PlanId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]
+_PLAN = INVALID | MISSING | CHANGING
+
+
+@router.post("/plan", response_model=PlanOut, responses=INVALID | MISSING | CHANGING)
+def make_plan(wish: PlanIn, db: Db) -> dict[str, Any]:
+    """Work out a wish. Nothing is kept."""
+    return planning.plan_here(db, wish.to_inputs())
+
+
+@router.get("/plans", responses=INVALID)
+def list_plans(
+    db: Db,
+    search: Annotated[str, Query(max_length=120)] = "",
+    limit: Annotated[int, Query(ge=1, le=MAX_LISTED)] = 50,
+    offset: Annotated[int, Query(ge=0, le=1_000_000)] = 0,
+) -> ShelfOut:
+    """Plans on the shelf, the newest first."""
+    found, total = planning.list_plans(db, search=search, limit=limit, offset=offset)
+    return ShelfOut(plans=[PlanLine.of(stored) for stored in found], total=total)
+
+
+@router.post("/plans", status_code=status.HTTP_201_CREATED, responses=_PLAN)
+def save_plan(plan: SavePlanIn, db: Db) -> StoredPlanOut:
+    """Work out a wish and keep it."""
+    stored = planning.save_plan(
+        db, name=plan.name, person_id=plan.person_id, inputs=plan.inputs.to_inputs()
+    )
+    return StoredPlanOut.of(stored)
+
+
+@router.get("/plans/{plan_id}", responses=INVALID | MISSING)
+def get_plan(plan_id: PlanId, db: Db) -> StoredPlanOut:
+    """A plan as it was stored; nothing is worked out anew."""
+    return StoredPlanOut.of(planning.get_plan(db, plan_id))
+
+
+@router.put("/plans/{plan_id}", responses=_PLAN)
+def replace_plan(plan_id: PlanId, plan: SavePlanIn, db: Db) -> StoredPlanOut:
+    """Change a plan; it is worked out with today's engine."""
+    stored = planning.save_plan(
+        db,
+        name=plan.name,
+        person_id=plan.person_id,
+        inputs=plan.inputs.to_inputs(),
+        plan_id=plan_id,
+    )
+    return StoredPlanOut.of(stored)
+
+
+@router.patch("/plans/{plan_id}", responses=_PLAN)
+def rename_plan(plan_id: PlanId, change: RenameIn, db: Db) -> StoredPlanOut:
+    """Another name; the numbers stay as stored."""
+    return StoredPlanOut.of(planning.rename_plan(db, plan_id, change.name))
+
+
+@router.delete("/plans/{plan_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_PLAN)
+def delete_plan(plan_id: PlanId, db: Db) -> None:
+    """Take a plan off the shelf; it can be put back."""
+    planning.set_plan_deleted(db, plan_id, deleted=True)
+
+
+@router.post(
+    "/plans/{plan_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_PLAN
+)
+def restore_plan(plan_id: PlanId, db: Db) -> None:
+    """Put a deleted plan back."""
+    planning.set_plan_deleted(db, plan_id, deleted=False)
+
+
+@router.post(
+    "/plans/{plan_id}/recompute",
+    responses=_PLAN | {409: {"model": Problem, "description": "Written by a newer version"}},
+)
+def recompute_plan(plan_id: PlanId, db: Db) -> RecomputedOut:
+    """Work a stored plan out anew and say what differs. Nothing is kept."""
+    return RecomputedOut.of(planning.recompute(db, plan_id))

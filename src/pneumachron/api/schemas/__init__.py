@@ -1,0 +1,1 @@
+"""What goes over the wire: closed, frozen, every list and text bounded."""

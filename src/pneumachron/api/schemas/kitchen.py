@@ -1,0 +1,136 @@
+"""The catalogue, the household, its people and pots."""
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from pneumachron.api.schemas.base import Closed, Id, MeasureText, ShortName, Shown
+from pneumachron.api.schemas.plan import PotOut
+from pneumachron.core.cuts import ReleaseMethod, School
+from pneumachron.core.tenderness import Texture
+from pneumachron.core.units import show_altitude, show_temperature
+from pneumachron.services.documents import pot_document
+from pneumachron.store.records import Household, KeptPot
+
+
+class LookOut(Closed):
+    """A rung of the ladder, and what one sees there."""
+
+    texture: Texture
+    looks: str
+
+
+class CutOut(Closed):
+    """A cut that can be planned."""
+
+    id: str
+    name: str
+    short_name: str
+    has_bone: bool
+    takes_membrane: bool
+    usual_thickness_low_m: float
+    usual_thickness_high_m: float
+    default_texture: Texture
+    default_school: School
+    default_release: ReleaseMethod
+    measure: str
+    ladder: Annotated[list[LookOut], Field(max_length=5)]
+
+
+class ReadyPotOut(Closed):
+    """A pot that comes with the app."""
+
+    id: str
+    pot: PotOut
+
+
+class CatalogueOut(Closed):
+    """Everything there is to choose from, and between which thicknesses."""
+
+    engine_version: str
+    cuts: Annotated[list[CutOut], Field(max_length=40)]
+    ready_pots: Annotated[list[ReadyPotOut], Field(max_length=20)]
+    thinnest_m: float
+    thickest_m: float
+
+
+class HouseholdIn(Closed):
+    """What is usual here, typed with units."""
+
+    name: ShortName
+    altitude: MeasureText
+    start: MeasureText
+    units: Literal["metric", "us"]
+
+
+class HouseholdOut(Closed):
+    """What is usual here."""
+
+    name: str
+    altitude_m: float
+    start_temp_c: float
+    units: Literal["metric", "us"]
+    altitude_shown: Shown
+    start_shown: Shown
+
+    @classmethod
+    def of(cls, household: Household) -> "HouseholdOut":
+        """The household as stored."""
+        altitude = show_altitude(household.altitude_m)
+        start = show_temperature(household.start_temp_c)
+        return cls(
+            name=household.name,
+            altitude_m=household.altitude_m,
+            start_temp_c=household.start_temp_c,
+            units=household.units,
+            altitude_shown=Shown(metric=altitude.metric, us=altitude.us),
+            start_shown=Shown(metric=start.metric, us=start.us),
+        )
+
+
+class PersonIn(Closed):
+    """Somebody who cooks."""
+
+    name: ShortName
+
+
+class PersonOut(Closed):
+    """Somebody who cooks."""
+
+    id: str
+    name: str
+
+
+class PeopleOut(Closed):
+    """Everybody who cooks here."""
+
+    people: Annotated[list[PersonOut], Field(max_length=200)]
+
+
+class AddPotIn(Closed):
+    """Take a ready pot into the kitchen."""
+
+    ready_id: Id
+
+
+class KeptPotOut(Closed):
+    """A pot of the household."""
+
+    id: str
+    ready_id: str | None
+    pot: PotOut
+
+    @classmethod
+    def of(cls, kept: KeptPot) -> "KeptPotOut":
+        """The pot as stored."""
+        return cls(
+            id=kept.pot.pot_id,
+            ready_id=kept.ready_id,
+            pot=PotOut.model_validate(pot_document(kept.pot)),
+        )
+
+
+class PotsOut(Closed):
+    """The pots here, smallest first."""
+
+    pots: Annotated[list[KeptPotOut], Field(max_length=50)]

@@ -1,0 +1,205 @@
+"""A wish and the plan that answers it."""
+
+from typing import Annotated
+
+from pydantic import Field
+
+from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.core.constants import SourceKind
+from pneumachron.core.cuts import ReleaseMethod, School
+from pneumachron.core.liquid import Rack
+from pneumachron.core.load import MAX_PIECES
+from pneumachron.core.plan import MAX_TRACE, Level, PhaseKind
+from pneumachron.core.tenderness import Texture
+from pneumachron.services.inputs import PieceInputs, PlanInputs
+
+
+class PieceIn(Closed):
+    """Alike pieces. Measures are typed with their unit: `3 lb 2 oz`, `4.5 cm`."""
+
+    cut: Id
+    count: Annotated[int, Field(ge=0, le=1000)] = 1
+    mass: Annotated[MeasureText, Field(description="all of these pieces together")]
+    thickness: MeasureText
+    length: MeasureText | None = None
+    width: MeasureText | None = None
+    bone: bool | None = None
+    membrane: bool | None = None
+    start: Annotated[MeasureText | None, Field(description="temperature of the meat")] = None
+
+
+class PlanIn(Closed):
+    """A wish. What is left out takes the cut's or the household's default."""
+
+    pieces: Annotated[list[PieceIn], Field(min_length=1, max_length=MAX_PIECES)]
+    pot: Id
+    texture: Texture | None = None
+    school: School | None = None
+    release: ReleaseMethod | None = None
+    level: Level = "high"
+    liquid: Annotated[MeasureText | None, Field(description="instead of the school's")] = None
+    altitude: Annotated[MeasureText | None, Field(description="instead of the household's")] = None
+
+    def to_inputs(self) -> PlanInputs:
+        """As the use cases take it."""
+        values = self.model_dump(exclude={"pieces"})
+        pieces = tuple(PieceInputs(**piece.model_dump()) for piece in self.pieces)
+        return PlanInputs(pieces=pieces, **values)
+
+
+class SettingOut(Closed):
+    """What is set on the panel, and the choices it rests on."""
+
+    hold_min: int
+    hold_low_min: int
+    hold_high_min: int
+    level: Level
+    gauge_pa: float
+    hold_temp_c: float
+    boil_temp_c: float
+    texture: Texture
+    school: School
+    release: ReleaseMethod
+    rack: Rack
+    altitude_m: float
+    altitude_shown: Shown
+
+
+class LiquidOut(Closed):
+    """How much liquid, between which limits, and how high it stands."""
+
+    volume_m3: float
+    school_volume_m3: float
+    lowest_m3: float
+    highest_m3: float
+    level_m: float
+    fill_ratio: float
+    solids_m3: float
+    shown: Shown
+    school_shown: Shown
+    lowest_shown: Shown
+    highest_shown: Shown
+    level_shown: Shown
+
+
+class StandingOut(Closed):
+    """How the meat stands."""
+
+    coiled: bool
+    rack_height_m: float
+    meat_height_m: float
+    layers: float
+
+
+class PotOut(Closed):
+    """The pot, as drawn."""
+
+    name: str
+    usable_volume_m3: float
+    inner_diameter_m: float
+    inner_height_m: float
+    heater_w: float
+    min_liquid_m3: float
+    min_level_m: float
+    max_fill_ratio: float
+    max_level_m: float
+    gauge_high_pa: float
+    gauge_low_pa: float
+    longest_hold_min: float
+    min_liquid_shown: Shown
+    max_volume_shown: Shown
+    inner_diameter_shown: Shown
+    inner_height_shown: Shown
+
+
+class PieceOut(Closed):
+    """One kind of piece, and what becomes of it."""
+
+    cut: str
+    count: int
+    mass_kg: float
+    thickness_m: float
+    width_m: float
+    length_m: float
+    start_temp_c: float
+    bone: bool
+    membrane: bool
+    total_mass_shown: Shown
+    mass_shown: Shown
+    thickness_shown: Shown
+    width_shown: Shown
+    length_shown: Shown
+    start_shown: Shown
+    texture_step: float
+    texture_reached: Texture
+    looks: str
+    core_at_open_c: float
+    core_at_open_shown: Shown
+    above_safe_s: float
+
+
+class PhaseOut(Closed):
+    """A stretch of the cook; the core is that of the slowest piece at its end."""
+
+    kind: PhaseKind
+    start_s: float
+    duration_s: float
+    core_temp_c: float
+
+
+Samples = Annotated[list[float], Field(max_length=MAX_TRACE + 1)]
+
+
+class TraceOut(Closed):
+    """The cook over time, for drawing."""
+
+    time_s: Samples
+    gauge_pa: Samples
+    pot_temp_c: Samples
+    core_temp_c: Samples
+    texture_step: Samples
+
+
+class ReasonOut(Closed):
+    """One fact behind the hold."""
+
+    fact: str
+    value: float
+    unit: str
+    effect_min: float
+    text: str
+    source: SourceKind
+
+
+class SourceOut(Closed):
+    """Where a statement comes from."""
+
+    kind: SourceKind
+    work: str
+
+
+class CautionOut(Closed):
+    """A word of care, and the field where it bites."""
+
+    code: str
+    severity: str
+    field: str
+    text: str
+    source: SourceOut
+
+
+class PlanOut(Closed):
+    """What to set, what happens, and why."""
+
+    results_version: int
+    engine_version: str
+    setting: SettingOut
+    liquid: LiquidOut
+    standing: StandingOut
+    pot: PotOut
+    pieces: Annotated[list[PieceOut], Field(max_length=MAX_PIECES)]
+    phases: Annotated[list[PhaseOut], Field(max_length=40)]
+    lid_on_to_open_s: float
+    trace: TraceOut
+    reasons: Annotated[list[ReasonOut], Field(max_length=20)]
+    cautions: Annotated[list[CautionOut], Field(max_length=40)]

@@ -1,0 +1,125 @@
+"""Plans on the shelf."""
+
+from datetime import datetime
+from typing import Annotated
+
+from pydantic import Field
+
+from pneumachron.api.schemas.base import Closed, Id, Name
+from pneumachron.api.schemas.plan import PlanIn, PlanOut
+from pneumachron.core import ENGINE_VERSION
+from pneumachron.services.planning import Recomputed
+from pneumachron.store.plans import MAX_LISTED
+from pneumachron.store.records import StoredPlan
+
+
+class SavePlanIn(Closed):
+    """A plan to keep; it is worked out as it is saved."""
+
+    name: Name
+    person_id: Id | None = None
+    inputs: PlanIn
+
+
+class RenameIn(Closed):
+    """Another name."""
+
+    name: Name
+
+
+class PlanLine(Closed):
+    """One line of the shelf."""
+
+    id: str
+    name: str
+    person_id: str | None
+    updated_at: datetime
+    cut: str
+    count: int
+    total_mass: str
+    hold_min: int
+    lid_on_to_open_s: float
+    pot_name: str
+
+    @classmethod
+    def of(cls, stored: StoredPlan) -> "PlanLine":
+        """The line of a stored plan."""
+        content = stored.content
+        first = content.inputs["pieces"][0]
+        return cls(
+            id=stored.plan_id,
+            name=content.name,
+            person_id=content.person_id,
+            updated_at=stored.updated_at,
+            cut=first["cut"],
+            count=first["count"],
+            total_mass=first["mass"],
+            hold_min=content.results["setting"]["hold_min"],
+            lid_on_to_open_s=content.results["lid_on_to_open_s"],
+            pot_name=content.results["pot"]["name"],
+        )
+
+
+class ShelfOut(Closed):
+    """Plans, the newest first, and how many there are in all."""
+
+    plans: Annotated[list[PlanLine], Field(max_length=MAX_LISTED)]
+    total: int
+
+
+class StoredPlanOut(Closed):
+    """A plan as it was stored. `current` is false when today's engine differs."""
+
+    id: str
+    name: str
+    person_id: str | None
+    created_at: datetime
+    updated_at: datetime
+    engine_version: str
+    current: bool
+    inputs: PlanIn
+    results: PlanOut
+
+    @classmethod
+    def of(cls, stored: StoredPlan) -> "StoredPlanOut":
+        """A stored plan, whole."""
+        content = stored.content
+        return cls(
+            id=stored.plan_id,
+            name=content.name,
+            person_id=content.person_id,
+            created_at=stored.created_at,
+            updated_at=stored.updated_at,
+            engine_version=content.engine_version,
+            current=content.engine_version == ENGINE_VERSION,
+            inputs=PlanIn.model_validate(content.inputs),
+            results=PlanOut.model_validate(content.results),
+        )
+
+
+class DifferenceOut(Closed):
+    """One number that changed."""
+
+    what: str
+    stored: str
+    fresh: str
+
+
+class RecomputedOut(Closed):
+    """A stored plan worked out anew; nothing is saved by this."""
+
+    engine_version: str
+    differences: Annotated[list[DifferenceOut], Field(max_length=20)]
+    results: PlanOut
+
+    @classmethod
+    def of(cls, fresh: Recomputed) -> "RecomputedOut":
+        """The answer of the use case."""
+        return cls(
+            engine_version=fresh.engine_version,
+            differences=[
+                DifferenceOut(what=item.what, stored=item.stored, fresh=item.fresh)
+                for item in fresh.differences
+            ],
+            results=PlanOut.model_validate(fresh.results),
+        )

@@ -1,0 +1,122 @@
+"""The command line: serve the app, work out a plan from a file, back up, print the API."""
+
+import json
+import sys
+from pathlib import Path
+from typing import Annotated, Any
+
+import typer
+from platformdirs import user_data_path
+from pydantic import ValidationError
+
+from pneumachron.core.errors import WishError
+
+app = typer.Typer(no_args_is_help=True, add_completion=False, pretty_exceptions_enable=False)
+DataFolder = Annotated[
+    Path,
+    typer.Option("--data", help="Folder with the database.", envvar="PNEUMACHRON_DATA"),
+]
+DEFAULT_DATA = user_data_path("pneumachron")
+MAX_FILE_BYTES = 256 * 1024
+
+
+@app.command()
+def serve(
+    host: Annotated[str, typer.Option(help="Address to listen on.")] = "127.0.0.1",
+    port: Annotated[int, typer.Option(min=1, max=65535, help="Port to listen on.")] = 8137,
+    data: DataFolder = DEFAULT_DATA,
+    demo: Annotated[bool, typer.Option(help="Fill an empty folder with the demo.")] = False,
+) -> None:
+    """Serve the app; by default only to this machine."""
+    import uvicorn
+
+    from pneumachron.api.app import LOCAL_HOSTS, create_app
+    from pneumachron.demo import scenario
+    from pneumachron.store.db import Database
+
+    if demo:
+        database = Database(data)
+        with database.session() as session:
+            scenario.fill(session)
+        database.close()
+    typer.echo(f"Pneumachron: http://{host}:{port} (data in {data}); Ctrl+C stops it.")
+    served = create_app(data, LOCAL_HOSTS | {host})
+    uvicorn.run(served, host=host, port=port, log_level="warning", access_log=False)
+
+
+@app.command()
+def plan(
+    file: Annotated[str, typer.Argument(help="A wish as JSON, or - for standard input.")],
+) -> None:
+    """Work out a plan: the same JSON in and out as POST /api/plan.
+
+    The pot is a ready one; without an altitude it is sea level, without a start 4 °C.
+    """
+    from pneumachron.api.schemas.plan import PlanIn, PlanOut
+    from pneumachron.core.pots import ready_pot
+    from pneumachron.services.inputs import field_path
+    from pneumachron.services.planning import work_out
+
+    text = _read(file)
+    try:
+        wish = PlanIn.model_validate_json(text)
+        document = work_out(wish.to_inputs(), ready_pot(wish.pot))
+    except ValidationError as error:
+        first = error.errors()[0]
+        where = ".".join(str(part) for part in first["loc"])
+        _fail("invalid_input", first["msg"], where, "Correct the file and try again.")
+    except WishError as error:
+        _fail(error.code, error.message, field_path(error), error.hint)
+    typer.echo(PlanOut.model_validate(document).model_dump_json(indent=2))
+
+
+@app.command()
+def backup(
+    data: DataFolder = DEFAULT_DATA,
+) -> None:
+    """Print everything as one JSON file."""
+    from pneumachron.services.backup import backup as make_backup
+    from pneumachron.store.db import Database
+
+    database = Database(data)
+    with database.session() as session:
+        _print(make_backup(session))
+    database.close()
+
+
+@app.command()
+def openapi() -> None:
+    """Print the description of the API."""
+    from pneumachron.api.app import create_app
+
+    _print(create_app(DEFAULT_DATA).openapi())
+
+
+def _read(file: str) -> str:
+    try:
+        raw = (
+            sys.stdin.buffer.read(MAX_FILE_BYTES + 1)
+            if file == "-"
+            else Path(file).read_bytes()[: MAX_FILE_BYTES + 1]
+        )
+        if len(raw) > MAX_FILE_BYTES:
+            _fail("too_large", "A wish is at most 256 kB.", None, "Send one wish a file.")
+        return raw.decode("utf-8")
+    except OSError as error:
+        _fail("unreadable_file", f"{file}: {error.strerror}.", None, "Check the name.")
+    except UnicodeDecodeError:
+        _fail("not_text", "This is not UTF-8 text.", None, "Save the file as UTF-8.")
+
+
+def _fail(code: str, message: str, field: str | None, hint: str) -> Any:
+    problem = {"code": code, "message": message, "field": field, "hint": hint}
+    typer.echo(json.dumps(problem, ensure_ascii=False), err=True)
+    raise typer.Exit(2)
+
+
+def _print(content: dict[str, Any]) -> None:
+    typer.echo(json.dumps(content, ensure_ascii=False, indent=2))
+
+
+if __name__ == "__main__":
+    app()

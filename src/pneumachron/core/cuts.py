@@ -1,0 +1,110 @@
+"""Cuts: what they are made of, how they lie, how they soften. Numbers live in data/cuts.csv."""
+
+from dataclasses import dataclass
+from functools import cache, cached_property
+from typing import Literal, TypeAlias, cast, get_args
+
+from pneumachron.core.constants import (
+    BONE_DENSITY,
+    BONE_SPECIFIC_HEAT,
+    PROPERTY_TEMP,
+)
+from pneumachron.core.errors import WishError
+from pneumachron.core.properties import Composition, HeatProperties, heat_properties
+from pneumachron.core.tables import read_numbers, read_words
+from pneumachron.core.tenderness import TEXTURES, Texture
+
+School: TypeAlias = Literal["steam", "short_braise", "bath"]
+SCHOOLS: tuple[School, ...] = get_args(School)
+ReleaseMethod: TypeAlias = Literal["natural", "timed", "quick"]
+RELEASE_METHODS: tuple[ReleaseMethod, ...] = get_args(ReleaseMethod)
+
+
+@dataclass(frozen=True)
+class Cut:
+    """A cut of meat. `looks` says for each texture what one sees."""
+
+    cut_id: str
+    name: str
+    short_name: str
+    kind: str
+    composition: Composition
+    bone_ratio: float
+    aspect_ratio: float
+    usual_thickness_m: tuple[float, float]
+    thickness_factor: float
+    coils: bool
+    takes_membrane: bool
+    tender_dose_min: float
+    default_texture: Texture
+    default_release: ReleaseMethod
+    default_school: School
+    looks: dict[Texture, str]
+    measure: str
+
+    @cached_property
+    def meat(self) -> HeatProperties:
+        """Heat properties of the boneless part at the mean temperature of a cook."""
+        return heat_properties(self.composition, PROPERTY_TEMP.value)
+
+    def specific_heat_j_kgk(self, *, has_bone: bool) -> float:
+        """Specific heat of a piece, bone included."""
+        bone = self.bone_ratio if has_bone else 0.0
+        return (1.0 - bone) * self.meat.specific_heat_j_kgk + bone * BONE_SPECIFIC_HEAT.value
+
+    def density_kg_m3(self, *, has_bone: bool) -> float:
+        """Density of a piece, bone included."""
+        bone = self.bone_ratio if has_bone else 0.0
+        return 1.0 / ((1.0 - bone) / self.meat.density_kg_m3 + bone / BONE_DENSITY.value)
+
+
+@cache
+def cuts() -> dict[str, Cut]:
+    """All cuts, by id, in the order of the table."""
+    words, numbers = read_words("cuts.csv"), read_numbers("cuts.csv")
+    return {cut_id: _cut(cut_id, words[cut_id], numbers[cut_id]) for cut_id in words}
+
+
+def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
+    return Cut(
+        cut_id=cut_id,
+        name=words["name"],
+        short_name=words["short_name"],
+        kind=words["kind"],
+        composition=Composition(
+            numbers["water_ratio"],
+            numbers["protein_ratio"],
+            numbers["fat_ratio"],
+            numbers["ash_ratio"],
+        ),
+        bone_ratio=numbers["bone_ratio"],
+        aspect_ratio=numbers["aspect_ratio"],
+        usual_thickness_m=(numbers["usual_thickness_from_m"], numbers["usual_thickness_to_m"]),
+        thickness_factor=numbers["thickness_factor"],
+        coils=numbers["coils"] == 1,
+        takes_membrane=numbers["takes_membrane"] == 1,
+        tender_dose_min=numbers["tender_dose_min"],
+        default_texture=cast(Texture, words["default_texture"]),
+        default_release=cast(ReleaseMethod, words["default_release"]),
+        default_school=cast(School, words["default_school"]),
+        looks={texture: words[f"looks_{texture}"] for texture in TEXTURES},
+        measure=words["measure"],
+    )
+
+
+def cut_by_id(cut_id: str) -> Cut:
+    """A cut.
+
+    Raises
+    ------
+    WishError : no such cut.
+    """
+    try:
+        return cuts()[cut_id]
+    except KeyError:
+        raise WishError(
+            "unknown_cut",
+            "cut",
+            "This cut is not known here.",
+            f"Choose one of: {', '.join(cuts())}.",
+        ) from None

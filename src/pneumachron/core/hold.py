@@ -1,0 +1,334 @@
+"""The hold that gives a texture: one search for many cases at once.
+
+The dose of a whole run is what it would be with the pot held for ever, up to the end of the
+hold, plus what the release and the carry-over add. The first part is known at every step from
+one convolution. The second changes slowly with the hold, so a handful of releases, stepped side
+by side, is enough to interpolate it; the root is then read off a fine grid.
+"""
+
+from copy import copy
+from dataclasses import dataclass
+
+import numpy as np
+
+from pneumachron.core.conduction import BlockResponse, block_response
+from pneumachron.core.constants import (
+    CARRY_OVER,
+    DOSE_REFERENCE_TEMP,
+    DOSE_Z,
+    HEATER_EFFICIENCY,
+    KITCHEN_TEMP,
+    LADDER_STEP,
+    PURGE_HEAT,
+    SURFACE_COEFFICIENT,
+    TAP_WATER_TEMP,
+)
+from pneumachron.core.errors import WishError
+from pneumachron.core.pot_heat import (
+    MAX_COME_UP_S,
+    STEP_S,
+    ComeUp,
+    MeatHeat,
+    PotCases,
+    Release,
+    come_up,
+    duhamel,
+    meat_gain_j,
+    release,
+)
+from pneumachron.core.steam import FloatArray
+from pneumachron.core.tenderness import cumulative_dose_min
+
+MAX_HOLD_S = 12.0 * 3600.0
+LONGEST_VENT_S = 1500.0
+"""Nearly full and vented in pulses it takes some ten minutes; this is a bound."""
+_PROBES = 5
+_NODES_TO_COEFFICIENTS = np.linalg.inv(np.vander(np.linspace(0.0, 1.0, _PROBES)))
+_FINE_S = 5.0
+
+
+@dataclass(frozen=True, slots=True)
+class MeatCases:
+    """G kinds of pieces in V cases. Shapes (V, G), sizes (V, G, 3)."""
+
+    half_sizes_m: FloatArray
+    diffusivity_m2_s: FloatArray
+    conductivity_w_mk: FloatArray
+    heat_capacity_j_k: FloatArray
+    start_c: FloatArray
+    dose_min: FloatArray
+    """What each kind needs."""
+
+    def response(self, step_s: float, count: int) -> BlockResponse:
+        """Answers of all blocks on a time grid."""
+        return block_response(
+            self.half_sizes_m,
+            self.diffusivity_m2_s,
+            self.conductivity_w_mk,
+            SURFACE_COEFFICIENT.value,
+            step_s=step_s,
+            count=count,
+        )
+
+    def heat(self, response: BlockResponse) -> MeatHeat:
+        """What all pieces together take up."""
+        jump = (TAP_WATER_TEMP.value - self.start_c) * self.heat_capacity_j_k
+        return MeatHeat(
+            np.einsum("vg,vgn->vn", jump, response.mean_step),
+            np.einsum("vg,vgn->vn", self.heat_capacity_j_k, response.mean_ramp),
+        )
+
+    def first(self) -> "MeatCases":
+        """The first case alone."""
+        return MeatCases(
+            self.half_sizes_m[:1],
+            self.diffusivity_m2_s[:1],
+            self.conductivity_w_mk[:1],
+            self.heat_capacity_j_k[:1],
+            self.start_c[:1],
+            self.dose_min[:1],
+        )
+
+
+@dataclass(frozen=True, slots=True)
+class Run:
+    """One whole cook of the first case, sampled every `STEP_S`.
+
+    `pot_c`, `core_c` (G, n), `dose_min` (G, n); times of the events [s], `vent_s` infinite without
+    venting.
+    """
+
+    time_s: FloatArray
+    pot_c: FloatArray
+    core_c: FloatArray
+    dose_min: FloatArray
+    boil_s: float
+    pressure_s: float
+    hold_end_s: float
+    vent_s: float
+    open_s: float
+    final_dose_min: FloatArray
+    """(G,) to the end of the carry-over."""
+    meat_gain_j: FloatArray
+    """(n,) heat taken by all the meat so far."""
+    vented_j: float
+
+
+class Search:
+    """Come-up and held history of V cases, from which holds and runs are read."""
+
+    def __init__(self, cases: PotCases, meat: MeatCases, wait_s: float) -> None:
+        self.meat, self.wait_s = meat, wait_s
+        count, self.head_start_s = _time_bounds(cases, meat, wait_s)
+        self.cases = cases
+        self.response = meat.response(STEP_S, count)
+        self.heat = meat.heat(self.response)
+        self.up = come_up(cases, self.heat)
+        self.held_c = _core_c(meat, self.response, self.up.rise_k)
+        self.held_dose = cumulative_dose_min(self.held_c, step_s=STEP_S)
+
+    def held_dose_at(self, time_s: FloatArray) -> FloatArray:
+        """Dose of each kind had the pot been held so long. (V, ...) to (V, G, ...)"""
+        return _interpolate_rows(self.held_dose, time_s / STEP_S)
+
+    def release(self, hold_s: FloatArray) -> tuple[Release, FloatArray]:
+        """Releases after (V, K) holds, and the final dose of each kind (V, G, K)."""
+        let_go = release(self.cases, self.heat, self.up, hold_s, self.wait_s)
+        core = _window_core_c(self.response, self.held_c, let_go)
+        dose = cumulative_dose_min(core, step_s=STEP_S)
+        end = (let_go.open_s + CARRY_OVER.value) / STEP_S - let_go.first
+        position = np.clip(end, 0.0, dose.shape[-1] - 1.0)
+        gained = _interpolate_last(dose, position[:, np.newaxis, :])
+        before = self.held_dose[
+            np.arange(len(hold_s))[:, np.newaxis, np.newaxis],
+            np.arange(core.shape[1])[np.newaxis, :, np.newaxis],
+            let_go.first[:, np.newaxis, :],
+        ]
+        return let_go, before + gained
+
+    def holds_s(self) -> FloatArray:
+        """The hold of each case, 0 when come-up and release are enough. (V,) [s]"""
+        return self.solve(self.meat.dose_min[..., np.newaxis])[:, 0]
+
+    def solve(self, dose_min: FloatArray) -> FloatArray:
+        """Holds for several wishes a case: (V, G, T) doses to (V, T) holds [s].
+
+        Raises
+        ------
+        WishError : no hold up to twelve hours is enough.
+        """
+        need = dose_min
+        ratio = self.held_dose[:, :, np.newaxis, :] / need[..., np.newaxis]
+        worst = ratio.min(axis=1)
+        if not np.all(worst[..., -1] >= 1.0):
+            raise WishError(
+                "never_done",
+                "thickness",
+                "These pieces would not get there in twelve hours under pressure.",
+                "Cut them thinner.",
+            )
+        reached_s = STEP_S * np.argmax(worst >= 1.0, axis=-1)
+        top_s = np.maximum(reached_s - self.up.end_s[:, np.newaxis], 0.0)
+        highest_s, lowest_s = top_s.max(axis=-1), np.maximum(top_s.min(axis=-1) - self.head_start_s, 0.0)
+        span = np.ceil(np.maximum(highest_s - lowest_s, 60.0) / (_PROBES - 1) / STEP_S) * STEP_S
+        probes_s = lowest_s[:, np.newaxis] + span[:, np.newaxis] * np.arange(_PROBES)
+        _, total = self.release(probes_s)
+        held = self.held_dose_at(self.up.end_s[:, np.newaxis] + probes_s)
+        log_extra = np.log(np.maximum(total - held, 1e-9))
+        return self._read_off(need, probes_s, log_extra)
+
+    def _read_off(
+        self, need: FloatArray, probes_s: FloatArray, log_extra: FloatArray
+    ) -> FloatArray:
+        holds = np.zeros((len(need), need.shape[-1]))
+        for v in range(len(need)):
+            fine_s = np.arange(probes_s[v, 0], probes_s[v, -1] + _FINE_S, _FINE_S)
+            unit = (fine_s - probes_s[v, 0]) / (probes_s[v, -1] - probes_s[v, 0])
+            at = (self.up.end_s[v] + fine_s) / STEP_S
+            log_total = [
+                np.log(
+                    np.interp(at, np.arange(self.held_dose.shape[-1]), self.held_dose[v, g])
+                    + np.exp(_polynomial(log_extra[v, g], unit))
+                )
+                for g in range(need.shape[1])
+            ]
+            for t in range(need.shape[-1]):
+                gap = np.min(
+                    [log_total[g] - np.log(need[v, g, t]) for g in range(need.shape[1])], axis=0
+                )
+                holds[v, t] = _first_zero(gap, fine_s)
+        return holds
+
+    def _first(self) -> "Search":
+        """The same search for the first case alone."""
+        one = copy(self)
+        one.cases, one.meat = self.cases.first(), self.meat.first()
+        one.response = self.response.first()
+        one.heat = MeatHeat(self.heat.start_j[:1], self.heat.ramp_j_k[:1])
+        one.up = ComeUp(
+            self.up.temp_c[:1], self.up.rise_k[:1], self.up.boil_s[:1], self.up.end_s[:1]
+        )
+        one.held_c, one.held_dose = self.held_c[:1], self.held_dose[:1]
+        return one
+
+    def run(self, hold_s: float) -> Run:
+        """The first case, cooked with a given hold."""
+        one = self._first()
+        let_go, total = one.release(np.array([[hold_s]]))
+        first = int(let_go.first[0, 0])
+        count = first + let_go.rise_k.shape[-1] + 1
+        rise = np.zeros((1, count - 1))
+        rise[0, : one.up.rise_k.shape[-1]] = one.up.rise_k[0]
+        rise[0, first:] = let_go.rise_k[0, 0]
+        core = _core_c(one.meat, one.response, rise)[0, :, :count]
+        return Run(
+            time_s=STEP_S * np.arange(count),
+            pot_c=TAP_WATER_TEMP.value + np.concatenate([[0.0], np.cumsum(rise[0])]),
+            core_c=core,
+            dose_min=cumulative_dose_min(core, step_s=STEP_S),
+            boil_s=float(one.up.boil_s[0]),
+            pressure_s=float(one.up.end_s[0]),
+            hold_end_s=float(one.up.end_s[0]) + hold_s,
+            vent_s=float(let_go.vent_s[0, 0]),
+            open_s=float(let_go.open_s[0, 0]),
+            final_dose_min=total[0, :, 0],
+            meat_gain_j=meat_gain_j(one.heat, rise)[0, :count],
+            vented_j=float(let_go.vented_j[0, 0]),
+        )
+
+
+def _core_c(meat: MeatCases, response: BlockResponse, rise_k: FloatArray) -> FloatArray:
+    """Core of each kind in a pot that rises so and then stays. (V, G, n) [°C]"""
+    jump = (TAP_WATER_TEMP.value - meat.start_c)[..., np.newaxis]
+    start = meat.start_c[..., np.newaxis] + jump * response.core_step
+    return np.asarray(start + duhamel(rise_k, response.core_ramp))
+
+
+def _window_core_c(response: BlockResponse, held_c: FloatArray, let_go: Release) -> FloatArray:
+    """Core of each kind from the end of the hold on. (V, G, K, M + 1) [°C]"""
+    rise = let_go.rise_k
+    kinds, length = held_c.shape[1], rise.shape[-1]
+    columns = let_go.first[..., np.newaxis] + np.arange(length + 1)
+    held = held_c[
+        np.arange(len(rise))[:, np.newaxis, np.newaxis, np.newaxis],
+        np.arange(kinds)[np.newaxis, :, np.newaxis, np.newaxis],
+        columns[:, np.newaxis],
+    ]
+    # row j of the (M, M + 1) matrix is the answer to a unit rise in step j of the window
+    lag = np.arange(length + 1) - np.arange(length)[:, np.newaxis]
+    answers = np.where(lag > 0, response.core_ramp[..., np.maximum(lag, 0)], 0.0)
+    return np.asarray(held + rise[:, np.newaxis] @ answers)
+
+
+def _time_bounds(cases: PotCases, meat: MeatCases, wait_s: float) -> tuple[int, float]:
+    """Steps that surely hold the whole cook, and the longest release with carry-over [s].
+
+    Upper bounds: all the meat warms as fast as the pot, and none of it cools the release.
+    """
+    pot = cases.pot
+    heat_j_k = (
+        cases.water_j_k + pot.vessel_j_k + pot.plate_j_k + meat.heat_capacity_j_k.sum(axis=-1)
+    )
+    start_c = min(TAP_WATER_TEMP.value, float(meat.start_c.min()))
+    spare_w = HEATER_EFFICIENCY.value * pot.heater_w - pot.loss_closed_w_k * (
+        cases.hold_c - KITCHEN_TEMP.value
+    )
+    rise_j = (heat_j_k + cases.headspace_j_k) * (cases.hold_c - start_c) + PURGE_HEAT.value
+    plate_j = pot.plate_j_k * pot.heater_w / pot.plate_w_k
+    up_s = np.where(spare_w > 0, (rise_j + plate_j) / np.maximum(spare_w, 1e-9), MAX_COME_UP_S)
+    fall_j = (heat_j_k + cases.headspace_j_k) * (cases.hold_c - cases.boil_c)
+    fall_s = fall_j / (pot.loss_closed_w_k * (cases.boil_c - KITCHEN_TEMP.value))
+    after_s = min(float(fall_s.max()), wait_s + LONGEST_VENT_S) + CARRY_OVER.value
+    up_max_s = float(np.minimum(up_s, MAX_COME_UP_S).max())
+    return int((up_max_s + _held_time_s(cases, meat) + after_s) / STEP_S) + 12, after_s
+
+
+def _held_time_s(cases: PotCases, meat: MeatCases) -> float:
+    """Time the slowest core needs in a pot that is hot from the start, on a coarse grid."""
+    coarse_s = 150.0
+    slowest_s = float(np.max(np.min(meat.half_sizes_m, axis=-1) ** 2 / meat.diffusivity_m2_s))
+    rate = 10.0 ** ((cases.hold_c - 2.0 - DOSE_REFERENCE_TEMP.value) / DOSE_Z.value)
+    dose = LADDER_STEP.value * meat.dose_min
+    bound_s = 1.6 * slowest_s + 60.0 * float(np.max(dose / rate[:, np.newaxis]))
+    count = int(min(bound_s, MAX_HOLD_S) / coarse_s) + 2
+    response = meat.response(coarse_s, count)
+    core = meat.start_c[..., np.newaxis] + response.core_step * (
+        cases.hold_c[:, np.newaxis] - meat.start_c
+    )[..., np.newaxis]
+    done = (cumulative_dose_min(core, step_s=coarse_s) >= dose[..., np.newaxis]).all(axis=(0, 1))
+    return coarse_s * (int(np.argmax(done)) + 1 if done.any() else count)
+
+
+def _interpolate_rows(rows: FloatArray, position: FloatArray) -> FloatArray:
+    """Read (V, G, n) at (V, K) fractional columns: (V, G, K)."""
+    wide = np.broadcast_to(
+        position[:, np.newaxis, :], (len(rows), rows.shape[1], position.shape[-1])
+    )
+    return _interpolate_last(rows[:, :, np.newaxis, :], wide)
+
+
+def _interpolate_last(rows: FloatArray, position: FloatArray) -> FloatArray:
+    """Read (..., K or 1, n) along the last axis at (..., K) fractional columns."""
+    low = np.clip(np.floor(position).astype(int), 0, rows.shape[-1] - 2)
+    part = position - low
+    shape = (*np.broadcast_shapes(rows.shape[:-1], low.shape), rows.shape[-1])
+    wide = np.broadcast_to(rows, shape)
+    low = np.broadcast_to(low, shape[:-1])[..., np.newaxis]
+    left = np.take_along_axis(wide, low, axis=-1)[..., 0]
+    right = np.take_along_axis(wide, low + 1, axis=-1)[..., 0]
+    return np.asarray(left + part * (right - left))
+
+
+def _polynomial(values: FloatArray, unit: FloatArray) -> FloatArray:
+    """Values at even points of [0, 1], interpolated by the polynomial through them."""
+    coefficients = _NODES_TO_COEFFICIENTS @ values
+    return np.asarray(np.polyval(coefficients, unit))
+
+
+def _first_zero(gap: FloatArray, at: FloatArray) -> float:
+    """Where an increasing gap crosses zero; 0 when it is positive from the start."""
+    index = int(np.argmax(gap >= 0.0))
+    if index == 0:
+        return float(at[0])
+    before, after = gap[index - 1], gap[index]
+    return float(at[index - 1] + (at[index] - at[index - 1]) * -before / (after - before))

@@ -1,0 +1,226 @@
+"""The load: every piece of meat in the pot, with its sizes, bone, membrane and start."""
+
+from dataclasses import dataclass
+from itertools import groupby
+from math import sqrt
+
+from pneumachron.core.constants import GIVE_RATIO
+from pneumachron.core.cuts import Cut
+from pneumachron.core.errors import WishError
+
+THICKNESS_RANGE_M = (0.012, 0.125)
+"""What the model was checked for: flanken to a whole shoulder."""
+PIECE_MASS_RANGE_KG = (0.02, 8.0)
+START_RANGE_C = (-1.0, 40.0)
+MAX_PIECES = 60
+
+
+@dataclass(frozen=True, slots=True)
+class Piece:
+    """One lump of meat as it goes into the pot; sizes with length >= width >= thickness."""
+
+    cut: Cut
+    mass_kg: float
+    thickness_m: float
+    width_m: float
+    length_m: float
+    has_bone: bool
+    has_membrane: bool
+    start_temp_c: float
+
+    @property
+    def volume_m3(self) -> float:
+        """Volume by mass and density."""
+        return self.mass_kg / self.cut.density_kg_m3(has_bone=self.has_bone)
+
+    @property
+    def heat_capacity_j_k(self) -> float:
+        """Heat for one kelvin, bone included."""
+        return self.mass_kg * self.cut.specific_heat_j_kgk(has_bone=self.has_bone)
+
+    @property
+    def half_sizes_m(self) -> tuple[float, float, float]:
+        """Half length, width and thickness as the heat sees them."""
+        return (
+            self.length_m / 2,
+            self.width_m / 2,
+            self.cut.thickness_factor * self.thickness_m / 2,
+        )
+
+
+@dataclass(frozen=True, slots=True)
+class Load:
+    """All pieces of one pot."""
+
+    pieces: tuple[Piece, ...]
+
+    def __post_init__(self) -> None:
+        if not 1 <= len(self.pieces) <= MAX_PIECES:
+            raise WishError(
+                "piece_count",
+                "count",
+                f"A load has 1 to {MAX_PIECES} pieces; this one has {len(self.pieces)}.",
+                "Give the number of pieces that go into the pot together.",
+            )
+
+    @property
+    def mass_kg(self) -> float:
+        """All pieces together."""
+        return sum(piece.mass_kg for piece in self.pieces)
+
+    @property
+    def volume_m3(self) -> float:
+        """All pieces together."""
+        return sum(piece.volume_m3 for piece in self.pieces)
+
+    def kinds(self) -> tuple[tuple[Piece, int], ...]:
+        """Pieces that are alike, with their number."""
+        return tuple((piece, len(list(alike))) for piece, alike in groupby(self.pieces))
+
+
+def make_piece(
+    cut: Cut,
+    *,
+    mass_kg: float,
+    thickness_m: float,
+    length_m: float | None = None,
+    width_m: float | None = None,
+    has_bone: bool | None = None,
+    has_membrane: bool | None = None,
+    start_temp_c: float,
+) -> Piece:
+    """A piece with what was measured; the rest follows from the typical shape of the cut.
+
+    Length and width, when not given, are those of a block of this mass and thickness with the
+    cut's length over width; never narrower than thick.
+
+    Raises
+    ------
+    WishError : a measure outside what the model was checked for, or measures that contradict
+        each other by more than 40 %.
+    """
+    _check_mass(mass_kg)
+    _check_thickness(thickness_m)
+    _check_start(start_temp_c)
+    bone = cut.bone_ratio > 0 if has_bone is None else has_bone
+    if bone and cut.bone_ratio == 0:
+        raise WishError(
+            "no_bone", "bone", f"{cut.name} has no bone.", "Choose the cut with the bone in."
+        )
+    if has_membrane and not cut.takes_membrane:
+        raise WishError(
+            "no_membrane", "membrane", f"{cut.name} has no membrane.", "Leave this off."
+        )
+    area_m2 = mass_kg / cut.density_kg_m3(has_bone=bone) / thickness_m
+    length, width = _footprint(cut, area_m2, thickness_m, length_m, width_m)
+    _check_shape(area_m2, thickness_m, length, width, mass_kg, measured=length_m is not None)
+    return Piece(
+        cut=cut,
+        mass_kg=mass_kg,
+        thickness_m=thickness_m,
+        width_m=width,
+        length_m=length,
+        has_bone=bone,
+        has_membrane=bool(has_membrane),
+        start_temp_c=start_temp_c,
+    )
+
+
+def _footprint(
+    cut: Cut, area_m2: float, thickness_m: float, length_m: float | None, width_m: float | None
+) -> tuple[float, float]:
+    if length_m is not None and width_m is not None:
+        return max(length_m, width_m), min(length_m, width_m)
+    known = width_m if length_m is None else length_m
+    if known is not None:
+        return max(known, area_m2 / known), min(known, area_m2 / known)
+    width = max(sqrt(area_m2 / cut.aspect_ratio), min(thickness_m, sqrt(area_m2)))
+    return area_m2 / width, width
+
+
+def _check_mass(mass_kg: float) -> None:
+    low, high = PIECE_MASS_RANGE_KG
+    if not mass_kg >= low:
+        raise WishError(
+            "too_light",
+            "mass",
+            f"A piece of {1000 * mass_kg:.0f} g is too small to work out; "
+            f"at least {1000 * low:.0f} g.",
+            "Check the unit: this is the weight of all pieces together.",
+        )
+    if not mass_kg <= high:
+        raise WishError(
+            "too_heavy",
+            "mass",
+            f"A piece of {mass_kg:.1f} kg is more than any pot here takes; at most {high:.0f} kg.",
+            "Check the unit, or cut it and cook it in several runs.",
+        )
+
+
+def _check_thickness(thickness_m: float) -> None:
+    low, high = THICKNESS_RANGE_M
+    if not thickness_m >= low:
+        raise WishError(
+            "too_thin",
+            "thickness",
+            f"{100 * thickness_m:.1f} cm is thinner than this was checked for; "
+            f"at least {100 * low:.1f} cm.",
+            "Check the unit. Meat this thin is done before the pot is at pressure: fry it.",
+        )
+    if not thickness_m <= high:
+        raise WishError(
+            "too_thick",
+            "thickness",
+            f"{100 * thickness_m:.1f} cm is thicker than this was checked for; "
+            f"at most {100 * high:.1f} cm.",
+            "Check the unit, or halve the meat across its thickness.",
+        )
+
+
+def _check_start(start_temp_c: float) -> None:
+    low, high = START_RANGE_C
+    if start_temp_c < low:
+        raise WishError(
+            "frozen",
+            "start",
+            "Frozen meat is not worked out here.",
+            "Thaw it in the refrigerator first: a day for each 2 kg.",
+        )
+    if not start_temp_c <= high:
+        raise WishError(
+            "start_too_warm",
+            "start",
+            f"Raw meat at {start_temp_c:.0f} °C is outside what this was checked for: "
+            f"at most {high:.0f} °C.",
+            "Give the temperature in its middle; from the refrigerator that is about 4 °C.",
+        )
+
+
+def _check_shape(
+    area_m2: float,
+    thickness_m: float,
+    length_m: float,
+    width_m: float,
+    mass_kg: float,
+    *,
+    measured: bool,
+) -> None:
+    """The sizes can hold the weight within 40 %, and the thickness is the shortest way."""
+    grams = f"{1000 * mass_kg:.0f} g"
+    if width_m * GIVE_RATIO.value**2 < thickness_m:
+        raise WishError(
+            "thickness_is_not_shortest",
+            "thickness",
+            f"A piece of {grams} that is {100 * thickness_m:.1f} cm thick would be only "
+            f"{100 * width_m:.1f} cm wide; the thickness is the shortest way through.",
+            "Measure the shortest way through, or check the weight and the number of pieces.",
+        )
+    ratio = length_m * width_m / area_m2
+    if measured and not 1 / 1.4 <= ratio <= 1.4:
+        raise WishError(
+            "sizes_do_not_hold_weight",
+            "length",
+            f"{100 * length_m:.0f} × {100 * width_m:.0f} × {100 * thickness_m:.1f} cm cannot "
+            f"be {grams}: it would weigh about {1000 * mass_kg * ratio:.0f} g.",
+            "Measure again, or leave length and width empty.",
+        )

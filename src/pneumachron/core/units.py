@@ -1,0 +1,234 @@
+"""Measures as people type and read them: `3 lb 2 oz`, `2 1/4 in`, `1½ cups`, `5.5 cm`.
+
+Conversion factors come from pint's registry (NIST values); this module reads the text and
+writes both systems. The core itself is SI.
+"""
+
+import re
+from dataclasses import dataclass
+from fractions import Fraction
+from functools import cache
+from math import floor
+from typing import Literal, TypeAlias
+
+from pneumachron.core.errors import MeasureError
+
+Quantity: TypeAlias = Literal["mass", "length", "volume", "temperature", "altitude"]
+
+MAX_TEXT = 60
+"""Characters in a typed measure."""
+
+_UNITS: dict[Quantity, tuple[str, dict[str, str]]] = {
+    "mass": (
+        "kilogram",
+        {
+            "kg": "kilogram", "kilo": "kilogram", "kilos": "kilogram", "kilogram": "kilogram",
+            "kilograms": "kilogram", "g": "gram", "gram": "gram", "grams": "gram", "gr": "gram",
+            "lb": "pound", "lbs": "pound", "pound": "pound", "pounds": "pound",
+            "oz": "ounce", "ounce": "ounce", "ounces": "ounce",
+        },
+    ),
+    "length": (
+        "meter",
+        {
+            "mm": "millimeter", "cm": "centimeter", "m": "meter", "in": "inch", "inch": "inch",
+            "inches": "inch", '"': "inch", "″": "inch", "ft": "foot", "foot": "foot",
+            "feet": "foot",
+        },
+    ),
+    "volume": (
+        "meter ** 3",
+        {
+            "ml": "milliliter", "cl": "centiliter", "dl": "deciliter", "l": "liter",
+            "litre": "liter", "litres": "liter", "liter": "liter", "liters": "liter",
+            "cup": "cup", "cups": "cup", "c": "cup", "tbsp": "tablespoon",
+            "tablespoon": "tablespoon", "tablespoons": "tablespoon", "tsp": "teaspoon",
+            "teaspoon": "teaspoon", "teaspoons": "teaspoon", "fl oz": "fluid_ounce",
+            "floz": "fluid_ounce", "qt": "quart", "quart": "quart", "quarts": "quart",
+            "pt": "pint", "pint": "pint", "pints": "pint",
+        },
+    ),
+    "altitude": (
+        "meter",
+        {
+            "m": "meter", "metre": "meter", "metres": "meter", "meter": "meter",
+            "meters": "meter", "km": "kilometer", "ft": "foot", "foot": "foot", "feet": "foot",
+        },
+    ),
+    "temperature": (
+        "degC",
+        {"c": "degC", "°c": "degC", "°": "degC", "f": "degF", "°f": "degF"},
+    ),
+}  # fmt: skip
+_EXAMPLES: dict[Quantity, str] = {
+    "mass": "3 lb 2 oz or 1.4 kg",
+    "length": "1 3/4 in or 4.5 cm",
+    "volume": "1 1/2 cups or 350 ml",
+    "altitude": "1150 m or 3770 ft",
+    "temperature": "4 °C or 40 °F",
+}
+_VULGAR = {
+    "½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8",
+    "⅝": "5/8", "⅞": "7/8", "⅙": "1/6", "⅚": "5/6", "⅕": "1/5",
+}  # fmt: skip
+_NUMBER = r"(?:\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*[.,]\d+|\d+)"
+_PART = re.compile(rf"\s*(?P<number>-?{_NUMBER})\s*(?P<unit>fl\.?\s*oz|[a-z°]+|[\"″])?\.?", re.I)
+_GROUPED = re.compile(r"(?<=\d),(?=\d{3}(?!\d))")
+
+
+@cache
+def _factor(name: str, base: str) -> tuple[float, float]:
+    """Slope and offset from a unit to the base unit, from pint."""
+    import pint  # half a second to build its registry: only when first needed
+
+    registry = pint.UnitRegistry(autoconvert_offset_to_baseunit=True)
+    zero = float(registry.Quantity(0.0, name).to(base).magnitude)
+    one = float(registry.Quantity(1.0, name).to(base).magnitude)
+    return one - zero, zero
+
+
+def parse_measure(text: str, quantity: Quantity, field: str) -> float:
+    """Read a typed measure.
+
+    Parameters
+    ----------
+    text : one or more numbers with units, largest first; fractions, mixed numbers, decimal
+        comma or point
+    quantity : what it should be
+    field : the input it stands in, for the error
+
+    Returns
+    -------
+    kg, m, m³ or °C
+
+    Raises
+    ------
+    MeasureError : cannot be read, lacks a unit, or has a unit of something else.
+    """
+    if len(text) > MAX_TEXT:
+        raise _unreadable(field, quantity, text[:MAX_TEXT] + "…")
+    plain = text.strip()
+    for sign, fraction in _VULGAR.items():
+        plain = plain.replace(sign, f" {fraction}")
+    if quantity == "altitude":
+        plain = _GROUPED.sub("", plain)
+    base, names = _UNITS[quantity]
+    total, position, previous = 0.0, 0, float("inf")
+    while position < len(plain):
+        match = _PART.match(plain, position)
+        if match is None:
+            raise _unreadable(field, quantity, text)
+        unit = _unit_name(match["unit"], names, text, field, quantity)
+        slope, offset = _factor(unit, base)
+        if not slope < previous:
+            raise _unreadable(field, quantity, text)
+        total += _number(match["number"], text, field, quantity) * slope + offset
+        previous = slope if quantity != "temperature" else 0.0
+        position = match.end()
+    if position == 0:
+        raise MeasureError(
+            "empty", field, "This is still empty.", f"Type for example {_EXAMPLES[quantity]}."
+        )
+    return total
+
+
+def _unit_name(
+    typed: str | None, names: dict[str, str], text: str, field: str, quantity: Quantity
+) -> str:
+    if typed is None:
+        raise MeasureError(
+            "unit_missing",
+            field,
+            f"“{text.strip()}” has a number without a unit.",
+            f"Add the unit, for example {_EXAMPLES[quantity]}.",
+        )
+    key = re.sub(r"[.\s]+", " ", typed.lower()).strip()
+    if key not in names:
+        raise MeasureError(
+            "unit_unknown",
+            field,
+            f"“{typed}” is not a unit of {'weight' if quantity == 'mass' else quantity} "
+            "known here.",
+            f"Type for example {_EXAMPLES[quantity]}.",
+        )
+    return names[key]
+
+
+def _number(text: str, whole: str, field: str, quantity: Quantity) -> float:
+    negative, digits = text.startswith("-"), text.lstrip("-").replace(",", ".")
+    digits = re.sub(r"\s*/\s*", "/", digits)
+    try:
+        value = float(sum(Fraction(part) for part in digits.split()))
+    except ZeroDivisionError:
+        raise _unreadable(field, quantity, whole) from None
+    return -value if negative else value
+
+
+def _unreadable(field: str, quantity: Quantity, text: str) -> MeasureError:
+    return MeasureError(
+        "unreadable",
+        field,
+        f"“{text.strip()}” cannot be read as a measure.",
+        f"Type for example {_EXAMPLES[quantity]}.",
+    )
+
+
+@dataclass(frozen=True, slots=True)
+class Shown:
+    """A measure in both systems, as a cook reads it."""
+
+    metric: str
+    us: str
+
+
+def show_mass(mass_kg: float) -> Shown:
+    """`1.42 kg` and `3 lb 2 oz`."""
+    grams = 1000.0 * mass_kg
+    metric = f"{grams:.0f} g" if grams < 999.5 else f"{_trim(mass_kg, 2)} kg"
+    ounces = round(mass_kg / _factor("ounce", "kilogram")[0])
+    pounds, left = divmod(ounces, 16)
+    parts = [f"{pounds} lb"] * (pounds > 0) + [f"{left} oz"] * (left > 0 or pounds == 0)
+    return Shown(metric, " ".join(parts))
+
+
+def show_length(length_m: float) -> Shown:
+    """`4.5 cm` and `1 3/4 in`."""
+    inches = length_m / _factor("inch", "meter")[0]
+    return Shown(f"{_trim(100 * length_m, 1)} cm", f"{_mixed(inches, 8)} in")
+
+
+def show_volume(volume_m3: float, *, at_most: bool = False) -> Shown:
+    """`350 ml` and `1 1/2 cups`; small amounts in tablespoons. A limit is rounded down."""
+    to_whole = floor if at_most else round
+    millilitres = 10 * to_whole(1e5 * volume_m3 + 1e-6)
+    cups = volume_m3 / _factor("cup", "meter ** 3")[0]
+    if cups < 0.24:
+        return Shown(f"{1e6 * volume_m3:.0f} ml", f"{_mixed(16 * cups, 2)} Tbsp")
+    quarters = to_whole(4 * cups + 1e-6)
+    unit = "cup" if quarters <= 4 else "cups"
+    return Shown(f"{millilitres} ml", f"{_mixed(quarters / 4, 4)} {unit}")
+
+
+def show_temperature(temp_c: float) -> Shown:
+    """`4 °C` and `39 °F`."""
+    slope, offset = _factor("degF", "degC")
+    return Shown(f"{round(temp_c)} °C", f"{round((temp_c - offset) / slope)} °F")
+
+
+def show_altitude(altitude_m: float) -> Shown:
+    """`1150 m` and `3773 ft`."""
+    feet = altitude_m / _factor("foot", "meter")[0]
+    return Shown(f"{altitude_m:.0f} m", f"{feet:.0f} ft")
+
+
+def _trim(value: float, digits: int) -> str:
+    text = f"{value:.{digits}f}"
+    return text.rstrip("0").rstrip(".")
+
+
+def _mixed(value: float, parts: int) -> str:
+    """A number as a mixed fraction to the nearest part: 1 3/4."""
+    whole, rest = divmod(Fraction(round(value * parts), parts), 1)
+    if rest == 0:
+        return str(whole)
+    return f"{whole} {rest}" if whole else str(rest)

@@ -1,0 +1,85 @@
+"""Members of the Marrow Lane choir, their two pots, and what they have planned to cook."""
+
+from sqlalchemy.orm import Session
+
+from pneumachron.services import households as household_service
+from pneumachron.services import planning
+from pneumachron.services.inputs import PieceInputs, PlanInputs
+from pneumachron.store import households
+from pneumachron.store.records import Household, new_id
+
+ALTITUDE_M = 1150.0
+READY_POTS = ("tenor", "bass")
+
+COOKS: tuple[tuple[str, str, PlanInputs], ...] = (
+    (
+        "Snowed-in shoulder, the whole choir",
+        "Ottoline Sparrow",
+        PlanInputs(
+            (PieceInputs("shoulder_boneless", 2, "2.4 kg", "7.5 cm"),),
+            "bass",
+        ),
+    ),
+    (
+        "Tenors' ribs after the carol rehearsal",
+        "Fitch Ambleside",
+        PlanInputs(
+            (PieceInputs("back_ribs", 1, "2 lb 4 oz", "1 1/8 in", membrane=False),),
+            "tenor",
+        ),
+    ),
+    (
+        "Allotment working party short ribs",
+        "Perpetua Nook",
+        PlanInputs(
+            (PieceInputs("short_ribs_english", 8, "1.3 kg", "4.5 cm"),),
+            "tenor",
+            texture="falls",
+        ),
+    ),
+    (
+        "Ribs off the bone for the basses",
+        "Bartle Quill",
+        PlanInputs(
+            (PieceInputs("back_ribs", 2, "2 kg", "3 cm", membrane=True),),
+            "bass",
+            texture="falls",
+            school="bath",
+            release="quick",
+        ),
+    ),
+    (
+        "Alto section supper",
+        "Wilhelmina Thrupp",
+        PlanInputs(
+            (PieceInputs("brisket_flat", 2, "3 lb 2 oz", "1 3/4 in"),),
+            "tenor",
+        ),
+    ),
+)
+
+
+def fill(session: Session) -> None:
+    """Put the scenario into an empty database; do nothing to one that has a household."""
+    if households.get_household(session) is not None:
+        return
+    household = Household(new_id(), "Marrow Lane choir", ALTITUDE_M, 4.0, "metric")
+    households.save_household(session, household)
+    pots = {
+        ready_id: household_service.add_ready_pot(session, ready_id).pot.pot_id
+        for ready_id in READY_POTS
+    }
+    for name, cook, inputs in COOKS:
+        person = household_service.add_person(session, cook)
+        planning.save_plan(
+            session,
+            name=name,
+            person_id=person.person_id,
+            inputs=PlanInputs(
+                inputs.pieces,
+                pots[inputs.pot],
+                inputs.texture,
+                inputs.school,
+                inputs.release,
+            ),
+        )

@@ -1,0 +1,1 @@
+"""Use cases: read what was typed, call the core, keep the result. No HTTP, no SQL."""

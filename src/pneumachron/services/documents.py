@@ -1,0 +1,153 @@
+"""A plan as a document: plain values with units in their names, for the wire and the shelf."""
+
+from dataclasses import asdict
+from typing import Any
+
+import numpy as np
+
+from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.plan import Outcome, Plan, Trace, Wish
+from pneumachron.core.pots import Pot
+from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.units import (
+    Shown,
+    show_altitude,
+    show_length,
+    show_mass,
+    show_temperature,
+    show_volume,
+)
+
+RESULTS_VERSION = 1
+
+
+def plan_document(wish: Wish, plan: Plan) -> dict[str, Any]:
+    """Everything a screen, a script or the shelf needs of a plan."""
+    return {
+        "results_version": RESULTS_VERSION,
+        "engine_version": ENGINE_VERSION,
+        "setting": {
+            "hold_min": plan.hold_min,
+            "hold_low_min": plan.hold_range_min[0],
+            "hold_high_min": plan.hold_range_min[1],
+            "level": wish.level,
+            "gauge_pa": plan.gauge_pa,
+            "hold_temp_c": _round(plan.hold_c, 2),
+            "boil_temp_c": _round(plan.boil_c, 2),
+            "texture": TEXTURES[round(wish.texture_step)],
+            "school": wish.school,
+            "release": wish.release,
+            "rack": plan.standing.rack,
+            "altitude_m": wish.altitude_m,
+            "altitude_shown": _shown(show_altitude(wish.altitude_m)),
+        },
+        "liquid": _liquid(plan),
+        "standing": {
+            "coiled": plan.standing.coiled,
+            "rack_height_m": plan.standing.rack_height_m,
+            "meat_height_m": _round(plan.standing.meat_height_m, 4),
+            "layers": _round(plan.standing.layers, 3),
+        },
+        "pot": pot_document(wish.pot),
+        "pieces": [_piece(outcome) for outcome in plan.outcomes],
+        "phases": [
+            {
+                "kind": phase.kind,
+                "start_s": _round(phase.start_s, 1),
+                "duration_s": _round(phase.duration_s, 1),
+                "core_temp_c": _round(phase.core_c, 1),
+            }
+            for phase in plan.phases
+        ],
+        "lid_on_to_open_s": _round(plan.lid_on_to_open_s, 1),
+        "trace": _trace(plan.trace),
+        "reasons": [asdict(reason) for reason in plan.reasons],
+        "cautions": [asdict(caution) for caution in plan.cautions],
+    }
+
+
+def pot_document(pot: Pot) -> dict[str, Any]:
+    """What a screen shows of a pot."""
+    return {
+        "name": pot.name,
+        "usable_volume_m3": pot.usable_volume_m3,
+        "inner_diameter_m": pot.inner_diameter_m,
+        "inner_height_m": pot.inner_height_m,
+        "heater_w": pot.heater_w,
+        "min_liquid_m3": pot.min_liquid_m3,
+        "min_level_m": _round(pot.min_liquid_m3 / pot.floor_m2, 4),
+        "max_fill_ratio": pot.max_fill_ratio,
+        "max_level_m": _round(pot.max_level_m, 4),
+        "gauge_high_pa": pot.gauge_high_pa,
+        "gauge_low_pa": pot.gauge_low_pa,
+        "longest_hold_min": pot.longest_hold_min,
+        "min_liquid_shown": _shown(show_volume(pot.min_liquid_m3)),
+        "max_volume_shown": _shown(show_volume(pot.max_volume_m3, at_most=True)),
+        "inner_diameter_shown": _shown(show_length(pot.inner_diameter_m)),
+        "inner_height_shown": _shown(show_length(pot.inner_height_m)),
+    }
+
+
+def _liquid(plan: Plan) -> dict[str, Any]:
+    filling = plan.filling
+    return {
+        "volume_m3": filling.liquid_m3,
+        "school_volume_m3": filling.school_m3,
+        "lowest_m3": filling.lowest_m3,
+        "highest_m3": filling.highest_m3,
+        "level_m": _round(filling.level_m, 4),
+        "fill_ratio": _round(filling.fill_ratio, 4),
+        "solids_m3": filling.solids_m3,
+        "shown": _shown(show_volume(filling.liquid_m3)),
+        "school_shown": _shown(show_volume(filling.school_m3)),
+        "lowest_shown": _shown(show_volume(filling.lowest_m3)),
+        "highest_shown": _shown(show_volume(filling.highest_m3, at_most=True)),
+        "level_shown": _shown(show_length(filling.level_m)),
+    }
+
+
+def _piece(outcome: Outcome) -> dict[str, Any]:
+    piece = outcome.piece
+    step = round(outcome.texture_step)
+    rung = TEXTURES[min(max(step, 0), len(TEXTURES) - 1)]
+    return {
+        "cut": piece.cut.cut_id,
+        "count": outcome.count,
+        "mass_kg": piece.mass_kg,
+        "thickness_m": piece.thickness_m,
+        "width_m": piece.width_m,
+        "length_m": piece.length_m,
+        "start_temp_c": piece.start_temp_c,
+        "bone": piece.has_bone,
+        "membrane": piece.has_membrane,
+        "total_mass_shown": _shown(show_mass(piece.mass_kg * outcome.count)),
+        "mass_shown": _shown(show_mass(piece.mass_kg)),
+        "thickness_shown": _shown(show_length(piece.thickness_m)),
+        "width_shown": _shown(show_length(piece.width_m)),
+        "length_shown": _shown(show_length(piece.length_m)),
+        "start_shown": _shown(show_temperature(piece.start_temp_c)),
+        "texture_step": _round(outcome.texture_step, 2),
+        "texture_reached": rung,
+        "looks": piece.cut.looks[rung],
+        "core_at_open_c": _round(outcome.core_at_open_c, 1),
+        "core_at_open_shown": _shown(show_temperature(outcome.core_at_open_c)),
+        "above_safe_s": outcome.above_safe_s,
+    }
+
+
+def _trace(trace: Trace) -> dict[str, list[float]]:
+    return {
+        "time_s": np.round(trace.time_s, 1).tolist(),
+        "gauge_pa": np.round(trace.gauge_pa, 0).tolist(),
+        "pot_temp_c": np.round(trace.pot_c, 2).tolist(),
+        "core_temp_c": np.round(trace.core_c, 2).tolist(),
+        "texture_step": np.round(trace.texture_step, 3).tolist(),
+    }
+
+
+def _shown(shown: Shown) -> dict[str, str]:
+    return {"metric": shown.metric, "us": shown.us}
+
+
+def _round(value: float, digits: int) -> float:
+    return round(float(value), digits)

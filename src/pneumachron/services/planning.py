@@ -1,0 +1,185 @@
+"""Planning: work out a wish, keep the plan, work it out anew."""
+
+from dataclasses import asdict, dataclass
+from typing import Any
+
+from sqlalchemy.orm import Session
+
+from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.plan import make_plan
+from pneumachron.core.pots import Pot, ready_pot, ready_pots
+from pneumachron.services.documents import RESULTS_VERSION, plan_document
+from pneumachron.services.errors import VersionError
+from pneumachron.services.households import current_household
+from pneumachron.services.inputs import (
+    INPUTS_VERSION,
+    Defaults,
+    PieceInputs,
+    PlanInputs,
+    read_wish,
+)
+from pneumachron.store import households, plans, pots
+from pneumachron.store.records import PlanContent, StoredPlan
+
+NOWHERE = Defaults(altitude_m=0.0, start_temp_c=4.0)
+"""Sea level and a cold refrigerator, for a plan without a household."""
+
+
+@dataclass(frozen=True, slots=True)
+class Difference:
+    """One number that a fresh computation changes."""
+
+    what: str
+    stored: str
+    fresh: str
+
+
+@dataclass(frozen=True, slots=True)
+class Recomputed:
+    """A stored plan worked out with today's engine, pot and household. Nothing is saved."""
+
+    results: dict[str, Any]
+    engine_version: str
+    differences: tuple[Difference, ...]
+
+
+def work_out(inputs: PlanInputs, pot: Pot, defaults: Defaults = NOWHERE) -> dict[str, Any]:
+    """A plan document for what was typed.
+
+    Raises
+    ------
+    WishError : the wish cannot be met.
+    """
+    wish = read_wish(inputs, pot, defaults)
+    return plan_document(wish, make_plan(wish))
+
+
+def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
+    """A plan document with the household's pot and defaults."""
+    household = current_household(session)
+    pot = find_pot(session, household.household_id, inputs.pot)
+    return work_out(inputs, pot, Defaults(household.altitude_m, household.start_temp_c))
+
+
+def find_pot(session: Session, household_id: str, pot_id: str) -> Pot:
+    """A pot of the household by its id, or a ready pot by its name."""
+    if pot_id in ready_pots():
+        return ready_pot(pot_id)
+    return pots.get_pot(session, household_id, pot_id).pot
+
+
+def list_plans(
+    session: Session, *, search: str, limit: int, offset: int
+) -> tuple[list[StoredPlan], int]:
+    """Plans on the shelf, the newest first, and how many there are."""
+    home = current_household(session).household_id
+    return plans.list_plans(session, home, search=search, limit=limit, offset=offset)
+
+
+def get_plan(session: Session, plan_id: str) -> StoredPlan:
+    """A plan as it was stored."""
+    return plans.get_plan(session, current_household(session).household_id, plan_id)
+
+
+def save_plan(
+    session: Session,
+    *,
+    name: str,
+    person_id: str | None,
+    inputs: PlanInputs,
+    plan_id: str | None = None,
+) -> StoredPlan:
+    """Work out and keep a plan: a new one, or in place of `plan_id`."""
+    home = current_household(session).household_id
+    if person_id is not None:
+        households.check_person(session, home, person_id)
+    content = PlanContent(
+        name=name,
+        person_id=person_id,
+        inputs_version=INPUTS_VERSION,
+        inputs=asdict(inputs),
+        results_version=RESULTS_VERSION,
+        results=plan_here(session, inputs),
+        engine_version=ENGINE_VERSION,
+    )
+    if plan_id is None:
+        return plans.add_plan(session, home, content)
+    return plans.replace_plan(session, home, plan_id, content)
+
+
+def rename_plan(session: Session, plan_id: str, name: str) -> StoredPlan:
+    """Give a plan another name; its numbers stay as stored."""
+    home = current_household(session).household_id
+    stored = plans.get_plan(session, home, plan_id).content
+    renamed = PlanContent(
+        name,
+        stored.person_id,
+        stored.inputs_version,
+        stored.inputs,
+        stored.results_version,
+        stored.results,
+        stored.engine_version,
+    )
+    return plans.replace_plan(session, home, plan_id, renamed)
+
+
+def set_plan_deleted(session: Session, plan_id: str, *, deleted: bool) -> None:
+    """Delete a plan, or undo that."""
+    home = current_household(session).household_id
+    plans.set_plan_deleted(session, home, plan_id, deleted=deleted)
+
+
+def recompute(session: Session, plan_id: str) -> Recomputed:
+    """Work a stored plan out anew and say what differs.
+
+    Raises
+    ------
+    VersionError : its inputs were written by a newer version of the app.
+    """
+    stored = get_plan(session, plan_id).content
+    if stored.inputs_version > INPUTS_VERSION:
+        raise VersionError("plan", stored.inputs_version, INPUTS_VERSION)
+    fresh = plan_here(session, stored_inputs(stored.inputs))
+    return Recomputed(fresh, ENGINE_VERSION, differences(stored.results, fresh))
+
+
+def stored_inputs(inputs: dict[str, Any]) -> PlanInputs:
+    """Inputs as they lie on the shelf."""
+    pieces = tuple(PieceInputs(**entry) for entry in inputs["pieces"])
+    return PlanInputs(**{**inputs, "pieces": pieces})
+
+
+_COMPARED: tuple[tuple[str, tuple[str, str], str], ...] = (
+    ("hold", ("setting", "hold_min"), "min"),
+    ("shortest hold", ("setting", "hold_low_min"), "min"),
+    ("longest hold", ("setting", "hold_high_min"), "min"),
+    ("altitude", ("setting", "altitude_m"), "m"),
+    ("pot", ("pot", "name"), ""),
+)
+
+
+def differences(stored: dict[str, Any], fresh: dict[str, Any]) -> tuple[Difference, ...]:
+    """What changed between two documents, in a cook's words."""
+    found = [
+        Difference(what, f"{stored[part][key]:g} {unit}", f"{fresh[part][key]:g} {unit}")
+        if unit
+        else Difference(what, stored[part][key], fresh[part][key])
+        for what, (part, key), unit in _COMPARED
+        if stored[part][key] != fresh[part][key]
+    ]
+    if stored["liquid"]["shown"] != fresh["liquid"]["shown"]:
+        found.append(
+            Difference(
+                "liquid", stored["liquid"]["shown"]["metric"], fresh["liquid"]["shown"]["metric"]
+            )
+        )
+    old_min, new_min = (round(doc["lid_on_to_open_s"] / 60) for doc in (stored, fresh))
+    if old_min != new_min:
+        found.append(Difference("lid on to open", f"{old_min} min", f"{new_min} min"))
+    return tuple(found)
+
+
+def warm_up() -> None:
+    """Load tables, units and solvers, so that the first cook does not wait for them."""
+    pieces = (PieceInputs("brisket_flat", 2, "3 lb", "4.5 cm", start="4 °C"),)
+    work_out(PlanInputs(pieces, "tenor", liquid="1 1/2 cups"), ready_pot("tenor"))

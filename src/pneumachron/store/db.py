@@ -1,0 +1,75 @@
+"""The database file: opening it, bringing it up to date, sessions."""
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from datetime import UTC, datetime
+from pathlib import Path
+from typing import Any
+
+from alembic import command
+from alembic.config import Config
+from sqlalchemy import DateTime, Dialect, Engine, create_engine, event
+from sqlalchemy.orm import Session, sessionmaker
+from sqlalchemy.types import TypeDecorator
+
+FILE_NAME = "pneumachron.sqlite3"
+_MIGRATIONS = Path(__file__).parent / "migrations"
+
+
+class UtcDateTime(TypeDecorator[datetime]):
+    """Times with a zone, kept as UTC; SQLite itself forgets the zone."""
+
+    impl = DateTime
+    cache_ok = True
+
+    def process_bind_param(self, value: datetime | None, dialect: Dialect) -> datetime | None:
+        """To the database: naive UTC. A time without a zone is a mistake of ours."""
+        if value is None:
+            return None
+        if value.tzinfo is None:
+            raise ValueError("a stored time needs a zone")
+        return value.astimezone(UTC).replace(tzinfo=None)
+
+    def process_result_value(self, value: datetime | None, dialect: Dialect) -> datetime | None:
+        """From the database: UTC with its zone."""
+        return None if value is None else value.replace(tzinfo=UTC)
+
+
+def _pragmas(connection: Any, _record: object) -> None:
+    # FULL: a plan that was answered with "saved" survives a power cut
+    for pragma in (
+        "journal_mode=WAL",
+        "synchronous=FULL",
+        "foreign_keys=ON",
+        "busy_timeout=5000",
+    ):
+        connection.execute(f"PRAGMA {pragma}")
+
+
+class Database:
+    """One SQLite file. Opening it migrates it to the newest tables."""
+
+    def __init__(self, folder: Path) -> None:
+        folder.mkdir(parents=True, exist_ok=True)
+        self.path = folder / FILE_NAME
+        self.engine: Engine = create_engine(f"sqlite:///{self.path}")
+        event.listen(self.engine, "connect", _pragmas)
+        self._sessions = sessionmaker(self.engine, expire_on_commit=False)
+        self._migrate()
+
+    def _migrate(self) -> None:
+        config = Config()
+        config.set_main_option("script_location", str(_MIGRATIONS).replace("%", "%%"))
+        with self.engine.begin() as connection:
+            config.attributes["connection"] = connection
+            command.upgrade(config, "head")
+
+    @contextmanager
+    def session(self) -> Iterator[Session]:
+        """One unit of work: committed at the end, rolled back on an error."""
+        with self._sessions.begin() as session:
+            yield session
+
+    def close(self) -> None:
+        """Let go of the file."""
+        self.engine.dispose()

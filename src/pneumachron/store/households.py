@@ -1,0 +1,66 @@
+"""The household and its people."""
+
+from typing import cast
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from pneumachron.store.errors import NotFoundError
+from pneumachron.store.records import Household, Person, Units, new_id, now
+from pneumachron.store.tables import HouseholdRow, PersonRow
+
+
+def get_household(session: Session) -> Household | None:
+    """The household of this database, if it has one yet."""
+    row = session.scalars(select(HouseholdRow).limit(1)).first()
+    return None if row is None else _household(row)
+
+
+def save_household(session: Session, household: Household) -> None:
+    """Add it, or replace what is known of it."""
+    row = session.get(HouseholdRow, household.household_id)
+    if row is None:
+        row = HouseholdRow(id=household.household_id, created_at=now())
+        session.add(row)
+    row.name = household.name
+    row.altitude_m = household.altitude_m
+    row.start_temp_c = household.start_temp_c
+    row.units = household.units
+    row.updated_at = now()
+    session.flush()
+
+
+def _household(row: HouseholdRow) -> Household:
+    return Household(
+        household_id=row.id,
+        name=row.name,
+        altitude_m=row.altitude_m,
+        start_temp_c=row.start_temp_c,
+        units=cast(Units, row.units),
+    )
+
+
+def list_people(session: Session, household_id: str) -> list[Person]:
+    """Everybody who cooks here, by name; at most 200."""
+    rows = session.scalars(
+        select(PersonRow)
+        .where(PersonRow.household_id == household_id, PersonRow.deleted_at.is_(None))
+        .order_by(PersonRow.name)
+        .limit(200)
+    )
+    return [Person(row.id, row.name) for row in rows]
+
+
+def add_person(session: Session, household_id: str, name: str) -> Person:
+    """Somebody new."""
+    row = PersonRow(id=new_id(), household_id=household_id, name=name, created_at=now())
+    session.add(row)
+    session.flush()
+    return Person(row.id, row.name)
+
+
+def check_person(session: Session, household_id: str, person_id: str) -> None:
+    """Raise NotFoundError unless this person cooks here."""
+    row = session.get(PersonRow, person_id)
+    if row is None or row.deleted_at is not None or row.household_id != household_id:
+        raise NotFoundError("person", person_id)

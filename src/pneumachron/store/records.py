@@ -1,0 +1,70 @@
+"""What the store hands out: frozen values, never rows."""
+
+from dataclasses import dataclass
+from datetime import UTC, datetime
+from typing import Any, Literal, TypeAlias
+from uuid import uuid4
+
+from pneumachron.core.pots import Pot
+
+Units: TypeAlias = Literal["metric", "us"]
+
+
+@dataclass(frozen=True, slots=True)
+class Household:
+    """Where the cooking happens, and what is usual there."""
+
+    household_id: str
+    name: str
+    altitude_m: float
+    start_temp_c: float
+    units: Units
+
+
+@dataclass(frozen=True, slots=True)
+class Person:
+    """Somebody who cooks."""
+
+    person_id: str
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class KeptPot:
+    """A pot of the household; `pot.pot_id` is its row, `ready_id` where it came from."""
+
+    pot: Pot
+    ready_id: str | None
+
+
+@dataclass(frozen=True, slots=True)
+class PlanContent:
+    """What a plan is made of: inputs and results, versioned apart."""
+
+    name: str
+    person_id: str | None
+    inputs_version: int
+    inputs: dict[str, Any]
+    results_version: int
+    results: dict[str, Any]
+    engine_version: str
+
+
+@dataclass(frozen=True, slots=True)
+class StoredPlan:
+    """A plan on the shelf."""
+
+    plan_id: str
+    content: PlanContent
+    created_at: datetime
+    updated_at: datetime
+
+
+def new_id() -> str:
+    """A fresh id."""
+    return str(uuid4())
+
+
+def now() -> datetime:
+    """The present moment, with its zone."""
+    return datetime.now(UTC)

@@ -1,0 +1,96 @@
+"""The tables. Ids are UUIDs as text, times UTC, deletion is a date, never a loss."""
+
+from datetime import datetime
+from typing import Any
+
+from sqlalchemy import JSON, ForeignKey, Index, MetaData, String
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
+
+from pneumachron.store.db import UtcDateTime
+
+
+class Base(DeclarativeBase):
+    """Names of constraints are fixed, so that migrations can speak of them."""
+
+    metadata = MetaData(
+        naming_convention={
+            "ix": "ix_%(table_name)s_%(column_0_name)s",
+            "fk": "fk_%(table_name)s_%(column_0_name)s",
+            "pk": "pk_%(table_name)s",
+        }
+    )
+
+
+class HouseholdRow(Base):
+    """Where the cooking happens."""
+
+    __tablename__ = "household"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    name: Mapped[str] = mapped_column(String(80))
+    altitude_m: Mapped[float]
+    start_temp_c: Mapped[float]
+    units: Mapped[str] = mapped_column(String(10))
+    created_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
+
+
+class PersonRow(Base):
+    """Somebody who cooks."""
+
+    __tablename__ = "person"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    household_id: Mapped[str] = mapped_column(ForeignKey("household.id"), index=True)
+    name: Mapped[str] = mapped_column(String(80))
+    created_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
+
+
+class PotRow(Base):
+    """A pot of the household, with every number the core takes."""
+
+    __tablename__ = "pot"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    household_id: Mapped[str] = mapped_column(ForeignKey("household.id"), index=True)
+    ready_id: Mapped[str | None] = mapped_column(String(40))
+    name: Mapped[str] = mapped_column(String(80))
+    usable_volume_m3: Mapped[float]
+    inner_diameter_m: Mapped[float]
+    inner_height_m: Mapped[float]
+    heater_w: Mapped[float]
+    min_liquid_m3: Mapped[float]
+    max_fill_ratio: Mapped[float]
+    gauge_high_pa: Mapped[float]
+    gauge_low_pa: Mapped[float]
+    longest_hold_min: Mapped[float]
+    vessel_j_k: Mapped[float]
+    plate_j_k: Mapped[float]
+    plate_w_k: Mapped[float]
+    loss_closed_w_k: Mapped[float]
+    loss_open_w_k: Mapped[float]
+    orifice_m2: Mapped[float]
+    created_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
+
+
+class PlanRow(Base):
+    """A plan: what was typed, what came out, and which engine worked it out."""
+
+    __tablename__ = "plan"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    household_id: Mapped[str] = mapped_column(ForeignKey("household.id"), index=True)
+    person_id: Mapped[str | None] = mapped_column(ForeignKey("person.id"))
+    name: Mapped[str] = mapped_column(String(120))
+    inputs_version: Mapped[int]
+    inputs: Mapped[dict[str, Any]] = mapped_column(JSON)
+    results_version: Mapped[int]
+    results: Mapped[dict[str, Any]] = mapped_column(JSON)
+    engine_version: Mapped[str] = mapped_column(String(20))
+    created_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
+
+    __table_args__ = (Index("ix_plan_shelf", "household_id", "deleted_at", "updated_at"),)
