@@ -3,7 +3,7 @@
 import json
 import sys
 from pathlib import Path
-from typing import Annotated, Any
+from typing import Annotated, Any, NoReturn
 
 import typer
 from platformdirs import user_data_path
@@ -108,7 +108,7 @@ def _read(file: str) -> str:
         _fail("not_text", "This is not UTF-8 text.", None, "Save the file as UTF-8.")
 
 
-def _fail(code: str, message: str, field: str | None, hint: str) -> Any:
+def _fail(code: str, message: str, field: str | None, hint: str) -> NoReturn:
     problem = {"code": code, "message": message, "field": field, "hint": hint}
     typer.echo(json.dumps(problem, ensure_ascii=False), err=True)
     raise typer.Exit(2)

@@ -55,7 +55,7 @@ class Result:
 
 
 class Block:
-    """One eighth of a block, in cells that thin out towards the skin, with a film on its three outer faces."""
+    """An eighth of a block in cells that thin out towards the skin; a film on three faces."""
 
     def __init__(self, setting: Setting, cells: tuple[int, int, int]) -> None:
         self.cells = cells
@@ -68,9 +68,7 @@ class Block:
             )
             per_cell = setting.diffusivity_m2_s / setting.conductivity_w_mk / widths
             main = -np.r_[bridge, film] - np.r_[0.0, bridge]
-            axes.append(
-                sparse.diags(per_cell) @ sparse.diags([bridge, main, bridge], [-1, 0, 1])
-            )
+            axes.append(sparse.diags(per_cell) @ sparse.diags([bridge, main, bridge], [-1, 0, 1]))
             films.append(per_cell * film * np.eye(count)[-1])
             shares.append(widths / half)
             x1, x2 = widths[0] / 2, widths[0] + widths[1] / 2
@@ -190,11 +188,12 @@ def cook(
     needed = closed * (hold - c.KITCHEN_TEMP.value) + meat_w(y[:n], hold)
     y[n + 1] = hold + max(needed, 0.0) / pot.plate_w_k
 
-    fall = system(
-        capacity=lambda _: own + steam, heat_w=0.0, loss=closed, fixed=False, vent=False
-    )
+    fall = system(capacity=lambda _: own + steam, heat_w=0.0, loss=closed, fixed=False, vent=False)
     drop = lambda _, y: y[n] - pin  # noqa: E731
-    t, y = _until_first(go, fall, end_s, y, drop, end_s + wait_s)
+    if np.isinf(wait_s):
+        t, y = go(fall, end_s, y, drop)
+    else:
+        t, y = go(fall, end_s, y, end_s + wait_s)
     if y[n] > pin + 1e-6:
         blow = system(
             capacity=lambda _: own + steam, heat_w=0.0, loss=closed, fixed=False, vent=True
@@ -218,13 +217,6 @@ def cook(
         pressure_s=pressure_s,
         open_s=open_s,
     )
-
-
-def _until_first(go, rate, start_s, y, event, latest_s):  # noqa: ANN001, ANN202
-    if np.isinf(latest_s):
-        return go(rate, start_s, y, event)
-    t, y_end = go(rate, start_s, y, latest_s)
-    return t, y_end
 
 
 def _headspace_j_k(setting: Setting, hold_c: float) -> float:

@@ -169,7 +169,10 @@ class Search:
             )
         reached_s = STEP_S * np.argmax(worst >= 1.0, axis=-1)
         top_s = np.maximum(reached_s - self.up.end_s[:, np.newaxis], 0.0)
-        highest_s, lowest_s = top_s.max(axis=-1), np.maximum(top_s.min(axis=-1) - self.head_start_s, 0.0)
+        highest_s, lowest_s = (
+            top_s.max(axis=-1),
+            np.maximum(top_s.min(axis=-1) - self.head_start_s, 0.0),
+        )
         span = np.ceil(np.maximum(highest_s - lowest_s, 60.0) / (_PROBES - 1) / STEP_S) * STEP_S
         probes_s = lowest_s[:, np.newaxis] + span[:, np.newaxis] * np.arange(_PROBES)
         _, total = self.release(probes_s)
@@ -292,9 +295,10 @@ def _held_time_s(cases: PotCases, meat: MeatCases) -> float:
     bound_s = 1.6 * slowest_s + 60.0 * float(np.max(dose / rate[:, np.newaxis]))
     count = int(min(bound_s, MAX_HOLD_S) / coarse_s) + 2
     response = meat.response(coarse_s, count)
-    core = meat.start_c[..., np.newaxis] + response.core_step * (
-        cases.hold_c[:, np.newaxis] - meat.start_c
-    )[..., np.newaxis]
+    core = (
+        meat.start_c[..., np.newaxis]
+        + response.core_step * (cases.hold_c[:, np.newaxis] - meat.start_c)[..., np.newaxis]
+    )
     done = (cumulative_dose_min(core, step_s=coarse_s) >= dose[..., np.newaxis]).all(axis=(0, 1))
     return coarse_s * (int(np.argmax(done)) + 1 if done.any() else count)
 

@@ -73,8 +73,7 @@ def stand(load: Load, pot: Pot, school: School) -> Standing:
     coiled = any(_must_coil(piece, pot) for piece in load.pieces)
     height = max(_height(piece, coiled=coiled) for piece in load.pieces)
     area = sum(
-        piece.length_m * (piece.thickness_m if coiled else piece.width_m)
-        for piece in load.pieces
+        piece.length_m * (piece.thickness_m if coiled else piece.width_m) for piece in load.pieces
     )
     for piece in load.pieces:
         if not coiled:
@@ -213,4 +212,3 @@ def _check_liquid(liquid_m3: float, pot: Pot, highest_m3: float) -> None:
             f"{show_volume(liquid_m3).metric} with this meat is over the maximum line.",
             f"Use at most {most.metric} ({most.us}), or less meat.",
         )
-

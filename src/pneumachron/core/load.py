@@ -55,6 +55,7 @@ class Load:
     pieces: tuple[Piece, ...]
 
     def __post_init__(self) -> None:
+        """Refuse an empty or endless load."""
         if not 1 <= len(self.pieces) <= MAX_PIECES:
             raise WishError(
                 "piece_count",

@@ -189,7 +189,7 @@ def _cases(wish: Wish, filling: Filling) -> tuple[PotCases, MeatCases]:
     one = np.ones(len(sizes))
 
     def row(values: list[float]) -> FloatArray:
-        return one[:, np.newaxis] * np.array(values)
+        return np.tile(np.array(values), (len(sizes), 1))
 
     meat = MeatCases(
         half_sizes_m=sizes,

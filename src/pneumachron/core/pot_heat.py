@@ -12,8 +12,10 @@ the release, K *holds* a case.
 
 from dataclasses import dataclass
 from functools import cached_property
+from typing import TypeAlias
 
 import numpy as np
+from numpy.typing import NDArray
 from scipy.fft import irfft, next_fast_len, rfft
 
 from pneumachron.core.constants import (
@@ -38,6 +40,8 @@ from pneumachron.core.steam import (
     saturation_temp_c,
     vent_flow_kg_s,
 )
+
+IntArray: TypeAlias = NDArray[np.int_]
 
 STEP_S = 30.0
 VENT_SLOPE_1_K = 0.03
@@ -90,9 +94,7 @@ class PotCases:
     def orifice_m2(self) -> FloatArray:
         """The valve, throttled by the cook when the pot is full enough to spit."""
         over = np.maximum(self.fill_ratio - SPRAY_FILL_RATIO.value, 0.0)
-        return np.asarray(
-            self.pot.orifice_m2 * np.maximum(1.0 - SPRAY_THROTTLE.value * over, 0.3)
-        )
+        return np.asarray(self.pot.orifice_m2 * np.maximum(1.0 - SPRAY_THROTTLE.value * over, 0.3))
 
     def first(self) -> "PotCases":
         """The first case alone."""
@@ -133,7 +135,7 @@ class ComeUp:
 class Release:
     """After the hold. Windows start at the last grid point before its end: `first` (V, K)."""
 
-    first: np.ndarray
+    first: IntArray
     temp_c: FloatArray
     """(V, K, M + 1)"""
     rise_k: FloatArray
@@ -216,7 +218,7 @@ def come_up(cases: PotCases, meat: MeatHeat) -> ComeUp:
 
 def _heater_w(pot: Pot, count: int) -> FloatArray:
     """What the heater sends through the plate in each step from cold. (n,) [W]"""
-    edges = STEP_S * np.arange(count + 1)
+    edges = STEP_S * np.arange(count + 1.0)
     lag_s = pot.plate_j_k / pot.plate_w_k
     delayed_s = lag_s * -np.diff(_plate_left(pot, edges))
     return np.asarray(HEATER_EFFICIENCY.value * pot.heater_w * (1.0 - delayed_s / STEP_S))
@@ -244,66 +246,45 @@ def release(
     Release, until `CARRY_OVER` after the last lid is off.
     """
     pot, runs = cases.pot, hold_s.shape
-    end_s = up.end_s[:, np.newaxis] + hold_s
-    first = np.floor(end_s / STEP_S + 1e-9).astype(int)
-    length = meat.ramp_j_k.shape[-1] - 1 - int(first.max())
-    ramp_w_k = _ramp_w_k(pot, meat)
-    held_w = _windows(np.diff(meat_gain_j(meat, up.rise_k)), first, length) / STEP_S
-
-    column = (slice(None), np.newaxis)
-    hold_c = np.broadcast_to(cases.hold_c[column], runs)
-    boil_c = cases.boil_c[column]
-    pin_c = np.minimum(boil_c + PIN_DROP_RISE.value, 0.5 * (boil_c + hold_c))
-    # since the end of the hold: negative before it, in the first step only
-    since_s = STEP_S * np.arange(length + 1) + (first * STEP_S - end_s)[..., np.newaxis]
-    keeping_w = held_w[..., 0] + pot.loss_closed_w_k * (hold_c - KITCHEN_TEMP.value)
-    plate_j = np.maximum(keeping_w, 0.0) / pot.plate_w_k * pot.plate_j_k
-    # the heater still carries its share of the first step
-    heated = 1.0 - since_s[..., 1] / STEP_S
-    source_w = -held_w - np.diff(_plate_left(pot, since_s)) * plate_j[..., np.newaxis] / STEP_S
-    source_w[..., 0] += heated * keeping_w
-    stored_w_k = ((cases.water_j_k + pot.vessel_j_k) / STEP_S + ramp_w_k[:, 0])[column]
-    vents = bool(np.isfinite(wait_s))
+    terms = _release_terms(cases, meat, up, hold_s)
+    length = terms.source_w.shape[-1]
+    started = (terms.since_s[..., 1:] > wait_s).any(axis=(0, 1))
+    first_vent = int(np.argmax(started)) if started.any() else length
     loss_w_k = np.full(runs, pot.loss_closed_w_k)
-    stiff_w_k = np.broadcast_to(
-        stored_w_k + cases.headspace_j_k[column] / STEP_S + pot.loss_closed_w_k, runs
-    )
-    first_vent = int(np.argmax((since_s[..., 1:] > wait_s).any(axis=(0, 1)))) if vents else length
-    temp = hold_c
+    stiff_w_k = np.broadcast_to(terms.stored_w_k + terms.steam_w_k + pot.loss_closed_w_k, runs)
+    temp = np.broadcast_to(cases.hold_c[:, np.newaxis], runs)
     temps, rises = [temp], np.zeros((*runs, length))
     shut, open_s, vented_j = np.ones(runs, bool), np.full(runs, np.inf), np.zeros(runs)
     last = length
     for i in range(length):
         if i == last:
             return Release(
-                first, np.stack(temps, -1), rises[..., :i], end_s + wait_s, open_s, vented_j
+                terms.first,
+                np.stack(temps, -1),
+                rises[..., :i],
+                terms.end_s + wait_s,
+                open_s,
+                vented_j,
             )
-        past_w = np.einsum("vki,vi->vk", rises[..., :i], ramp_w_k[:, i:0:-1])
-        free_w = source_w[..., i] - past_w
+        past_w = np.einsum("vki,vi->vk", rises[..., :i], terms.ramp_w_k[:, i:0:-1])
+        free_w = terms.source_w[..., i] - past_w
         change = (free_w - loss_w_k * (temp - KITCHEN_TEMP.value)) / stiff_w_k
         if last == length:
             if i >= first_vent:
-                share = np.clip((since_s[..., i + 1] - wait_s) / STEP_S, 0.0, 1.0) * shut
-                vent_w = share * vent_power_w(cases, temp)
-                # a secant makes the mean of start and end stand for the whole step
-                free_k = change
-                change = (free_k * stiff_w_k - vent_w) / (stiff_w_k + VENT_SLOPE_1_K * vent_w)
-                end_w = share * vent_power_w(cases, temp + change)
-                slope_w_k = np.where(change < 0.0, (end_w - vent_w) / np.minimum(change, -1e-9), 0)
-                change = (free_k * stiff_w_k - vent_w) / (stiff_w_k + 0.5 * slope_w_k)
-                mean_w = vent_w + 0.5 * slope_w_k * change
-                vented_j += mean_w * STEP_S
-            drops = shut & (temp + change <= pin_c)
+                share = np.clip((terms.since_s[..., i + 1] - wait_s) / STEP_S, 0.0, 1.0) * shut
+                change, vent_w = _vented_change(cases, temp, change, stiff_w_k, share)
+                vented_j += vent_w * STEP_S
+            drops = shut & (temp + change <= terms.pin_c)
             if drops.any():
-                part = _fraction(temp, pin_c, temp + change)
-                open_s[drops] = ((first + i + part) * STEP_S)[drops]
+                part = _fraction(temp, terms.pin_c, temp + change)
+                open_s[drops] = ((terms.first + i + part) * STEP_S)[drops]
                 shut &= ~drops
                 loss_w_k = np.where(shut, pot.loss_closed_w_k, pot.loss_open_w_k)
-                stiff_w_k = np.where(drops, stored_w_k + pot.loss_open_w_k, stiff_w_k)
+                stiff_w_k = np.where(drops, terms.stored_w_k + pot.loss_open_w_k, stiff_w_k)
                 opened = (free_w - loss_w_k * (temp - KITCHEN_TEMP.value)) / stiff_w_k
-                change = np.where(drops, pin_c - temp + (1.0 - part) * opened, change)
+                change = np.where(drops, terms.pin_c - temp + (1.0 - part) * opened, change)
                 if not shut.any():
-                    last = int(np.ceil((open_s + CARRY_OVER.value) / STEP_S - first).max())
+                    last = int(np.ceil((open_s + CARRY_OVER.value) / STEP_S - terms.first).max())
         rises[..., i] = change
         temp = temp + change
         temps.append(temp)
@@ -313,6 +294,69 @@ def release(
         "The pressure would take too long to fall by itself.",
         "Vent it after ten minutes.",
     )
+
+
+@dataclass(frozen=True, slots=True)
+class _ReleaseTerms:
+    """What is known before a release is stepped. Runs are (V, K), L steps."""
+
+    end_s: FloatArray
+    first: IntArray
+    since_s: FloatArray
+    """(V, K, L + 1) since the end of the hold; negative at the first grid point only."""
+    source_w: FloatArray
+    """(V, K, L) from plate and meat, had the pot stayed hot, and the heater's last share."""
+    ramp_w_k: FloatArray
+    stored_w_k: FloatArray
+    steam_w_k: FloatArray
+    pin_c: FloatArray
+
+
+def _release_terms(
+    cases: PotCases, meat: MeatHeat, up: ComeUp, hold_s: FloatArray
+) -> _ReleaseTerms:
+    pot, column = cases.pot, (slice(None), np.newaxis)
+    end_s = up.end_s[column] + hold_s
+    first = np.floor(end_s / STEP_S + 1e-9).astype(int)
+    length = meat.ramp_j_k.shape[-1] - 1 - int(first.max())
+    held_w = _windows(np.diff(meat_gain_j(meat, up.rise_k)), first, length) / STEP_S
+    since_s = STEP_S * np.arange(length + 1) + (first * STEP_S - end_s)[..., np.newaxis]
+    hold_c, boil_c = cases.hold_c[column], cases.boil_c[column]
+    keeping_w = held_w[..., 0] + pot.loss_closed_w_k * (hold_c - KITCHEN_TEMP.value)
+    plate_j = np.maximum(keeping_w, 0.0) / pot.plate_w_k * pot.plate_j_k
+    source_w = -held_w - np.diff(_plate_left(pot, since_s)) * plate_j[..., np.newaxis] / STEP_S
+    # the heater still carries its share of the first step
+    source_w[..., 0] += (1.0 - since_s[..., 1] / STEP_S) * keeping_w
+    ramp_w_k = _ramp_w_k(pot, meat)
+    return _ReleaseTerms(
+        end_s=end_s,
+        first=first,
+        since_s=since_s,
+        source_w=source_w,
+        ramp_w_k=ramp_w_k,
+        stored_w_k=((cases.water_j_k + pot.vessel_j_k) / STEP_S + ramp_w_k[:, 0])[column],
+        steam_w_k=cases.headspace_j_k[column] / STEP_S,
+        pin_c=np.minimum(boil_c + PIN_DROP_RISE.value, 0.5 * (boil_c + hold_c)),
+    )
+
+
+def _vented_change(
+    cases: PotCases,
+    temp_c: FloatArray,
+    free_k: FloatArray,
+    stiff_w_k: FloatArray,
+    share: FloatArray,
+) -> tuple[FloatArray, FloatArray]:
+    """Change over a step with the valve open for a share of it, and the mean vent power.
+
+    A secant makes the mean of start and end stand for the whole step.
+    """
+    vent_w = share * vent_power_w(cases, temp_c)
+    guess = (free_k * stiff_w_k - vent_w) / (stiff_w_k + VENT_SLOPE_1_K * vent_w)
+    end_w = share * vent_power_w(cases, temp_c + guess)
+    slope_w_k = np.where(guess < 0.0, (end_w - vent_w) / np.minimum(guess, -1e-9), 0.0)
+    change = (free_k * stiff_w_k - vent_w) / (stiff_w_k + 0.5 * slope_w_k)
+    return change, vent_w + 0.5 * slope_w_k * change
 
 
 def meat_gain_j(meat: MeatHeat, rise_k: FloatArray) -> FloatArray:
@@ -349,12 +393,10 @@ def duhamel(rise_k: FloatArray, ramp: FloatArray) -> FloatArray:
     return np.asarray(irfft(spectrum, size)[..., : ramp.shape[-1]].reshape(ramp.shape))
 
 
-def _windows(rows: FloatArray, first: np.ndarray, length: int) -> FloatArray:
+def _windows(rows: FloatArray, first: IntArray, length: int) -> FloatArray:
     """Cut a window of `length` out of row v at each first[v, k]. (V, K, length)"""
-    columns = np.minimum(
-        first[..., np.newaxis] + np.arange(length), rows.shape[-1] - 1
-    )
-    return rows[np.arange(len(rows))[:, np.newaxis, np.newaxis], columns]
+    columns = np.minimum(first[..., np.newaxis] + np.arange(length), rows.shape[-1] - 1)
+    return np.asarray(rows[np.arange(len(rows))[:, np.newaxis, np.newaxis], columns])
 
 
 def vent_power_w(cases: PotCases, temp_c: FloatArray) -> FloatArray:

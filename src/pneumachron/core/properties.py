@@ -37,6 +37,7 @@ class Composition:
     ash_ratio: float
 
     def __post_init__(self) -> None:
+        """Refuse shares that do not add up."""
         total = self.water_ratio + self.protein_ratio + self.fat_ratio + self.ash_ratio
         if not 0.98 <= total <= 1.02:
             raise OutOfRangeError("sum of the shares", total, 0.98, 1.02, "1")

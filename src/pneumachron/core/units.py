@@ -11,6 +11,8 @@ from functools import cache
 from math import floor
 from typing import Literal, TypeAlias
 
+import pint
+
 from pneumachron.core.errors import MeasureError
 
 Quantity: TypeAlias = Literal["mass", "length", "volume", "temperature", "altitude"]
@@ -77,11 +79,15 @@ _GROUPED = re.compile(r"(?<=\d),(?=\d{3}(?!\d))")
 
 
 @cache
+def _registry() -> pint.UnitRegistry[float]:
+    """Pint's registry takes a while to build: only when first needed."""
+    return pint.UnitRegistry(autoconvert_offset_to_baseunit=True)
+
+
+@cache
 def _factor(name: str, base: str) -> tuple[float, float]:
     """Slope and offset from a unit to the base unit, from pint."""
-    import pint  # half a second to build its registry: only when first needed
-
-    registry = pint.UnitRegistry(autoconvert_offset_to_baseunit=True)
+    registry = _registry()
     zero = float(registry.Quantity(0.0, name).to(base).magnitude)
     one = float(registry.Quantity(1.0, name).to(base).magnitude)
     return one - zero, zero

@@ -32,9 +32,7 @@ def backup(session: Session) -> dict[str, Any]:
 def _plans(session: Session, home: str) -> list[dict[str, Any]]:
     found: list[dict[str, Any]] = []
     while True:
-        page, total = plans.list_plans(
-            session, home, search="", limit=_PAGE, offset=len(found)
-        )
+        page, total = plans.list_plans(session, home, search="", limit=_PAGE, offset=len(found))
         found += [
             {
                 "plan_id": stored.plan_id,

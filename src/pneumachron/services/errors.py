@@ -1,7 +1,7 @@
 """The errors of the use cases.
 
-    ServiceError
-    └── VersionError   written by a newer version of the app
+ServiceError
+└── VersionError   written by a newer version of the app
 """
 
 

@@ -48,9 +48,7 @@ def change_household(
             f"{start_c:.0f} °C is not how raw meat comes out of a refrigerator.",
             "Usual is 4 °C (39 °F).",
         )
-    household = Household(
-        current_household(session).household_id, name, altitude_m, start_c, units
-    )
+    household = Household(current_household(session).household_id, name, altitude_m, start_c, units)
     households.save_household(session, household)
     return household
 

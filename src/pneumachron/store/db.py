@@ -4,11 +4,11 @@ from collections.abc import Iterator
 from contextlib import contextmanager
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import Any
 
 from alembic import command
 from alembic.config import Config
 from sqlalchemy import DateTime, Dialect, Engine, create_engine, event
+from sqlalchemy.engine.interfaces import DBAPIConnection
 from sqlalchemy.orm import Session, sessionmaker
 from sqlalchemy.types import TypeDecorator
 
@@ -35,7 +35,8 @@ class UtcDateTime(TypeDecorator[datetime]):
         return None if value is None else value.replace(tzinfo=UTC)
 
 
-def _pragmas(connection: Any, _record: object) -> None:
+def _pragmas(connection: DBAPIConnection, _record: object) -> None:
+    cursor = connection.cursor()
     # FULL: a plan that was answered with "saved" survives a power cut
     for pragma in (
         "journal_mode=WAL",
@@ -43,7 +44,8 @@ def _pragmas(connection: Any, _record: object) -> None:
         "foreign_keys=ON",
         "busy_timeout=5000",
     ):
-        connection.execute(f"PRAGMA {pragma}")
+        cursor.execute(f"PRAGMA {pragma}")
+    cursor.close()
 
 
 class Database:

@@ -1,7 +1,7 @@
 """The errors of the store.
 
-    StoreError
-    └── NotFoundError   no row with this id (or it is deleted)
+StoreError
+└── NotFoundError   no row with this id (or it is deleted)
 """
 
 

@@ -142,6 +142,4 @@ def get_backup(db: Db) -> JSONResponse:
     """Everything in one versioned file."""
     content: dict[str, Any] = backup.backup(db)
     name = f"pneumachron-{content['made_at'][:10]}.json"
-    return JSONResponse(
-        content, headers={"Content-Disposition": f'attachment; filename="{name}"'}
-    )
+    return JSONResponse(content, headers={"Content-Disposition": f'attachment; filename="{name}"'})

@@ -81,9 +81,7 @@ def delete_plan(plan_id: PlanId, db: Db) -> None:
     planning.set_plan_deleted(db, plan_id, deleted=True)
 
 
-@router.post(
-    "/plans/{plan_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_PLAN
-)
+@router.post("/plans/{plan_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_PLAN)
 def restore_plan(plan_id: PlanId, db: Db) -> None:
     """Put a deleted plan back."""
     planning.set_plan_deleted(db, plan_id, deleted=False)

@@ -1,0 +1,1 @@
+"""How the tables came to be, step by step."""

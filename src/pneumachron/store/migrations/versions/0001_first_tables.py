@@ -42,7 +42,9 @@ def upgrade() -> None:
     op.create_table(
         "person",
         sa.Column("id", sa.String(36), primary_key=True),
-        sa.Column("household_id", sa.String(36), sa.ForeignKey("household.id"), nullable=False, index=True),
+        sa.Column(
+            "household_id", sa.String(36), sa.ForeignKey("household.id"), nullable=False, index=True
+        ),
         sa.Column("name", sa.String(80), nullable=False),
         sa.Column("created_at", UtcDateTime, nullable=False),
         sa.Column("deleted_at", UtcDateTime),
@@ -50,7 +52,9 @@ def upgrade() -> None:
     op.create_table(
         "pot",
         sa.Column("id", sa.String(36), primary_key=True),
-        sa.Column("household_id", sa.String(36), sa.ForeignKey("household.id"), nullable=False, index=True),
+        sa.Column(
+            "household_id", sa.String(36), sa.ForeignKey("household.id"), nullable=False, index=True
+        ),
         sa.Column("ready_id", sa.String(40)),
         sa.Column("name", sa.String(80), nullable=False),
         *(sa.Column(name, sa.Float, nullable=False) for name in _POT_NUMBERS),
@@ -60,7 +64,9 @@ def upgrade() -> None:
     op.create_table(
         "plan",
         sa.Column("id", sa.String(36), primary_key=True),
-        sa.Column("household_id", sa.String(36), sa.ForeignKey("household.id"), nullable=False, index=True),
+        sa.Column(
+            "household_id", sa.String(36), sa.ForeignKey("household.id"), nullable=False, index=True
+        ),
         sa.Column("person_id", sa.String(36), sa.ForeignKey("person.id")),
         sa.Column("name", sa.String(120), nullable=False),
         sa.Column("inputs_version", sa.Integer, nullable=False),

@@ -1,0 +1,232 @@
+#!/usr/bin/env python3
+"""Set up and run: `python3 dev.py start` serves the demo, `python3 dev.py test` passes all tests.
+
+Needs Python 3.11+ and Node 20.19+ on Debian; installs everything else, once. Standard library
+only, because it runs before anything is installed.
+"""
+
+import hashlib
+import os
+import shutil
+import subprocess
+import sys
+from concurrent.futures import ThreadPoolExecutor
+from pathlib import Path
+
+ROOT = Path(__file__).resolve().parent
+VENV = ROOT / ".venv"
+BIN = VENV / "bin"
+STATE = ROOT / ".dev"
+FRONTEND = ROOT / "frontend"
+WEB = ROOT / "src" / "pneumachron" / "web"
+CHROMIUM = Path("/usr/bin/chromium")
+UV = "uv==0.13.9"
+OLDEST_PYTHON = (3, 11)
+
+
+def main() -> int:
+    """Run one of the commands."""
+    command = sys.argv[1] if len(sys.argv) > 1 else ""
+    if command == "start":
+        return start(sys.argv[2:])
+    if command == "test":
+        return test(sys.argv[2:])
+    if command == "setup":
+        set_up()
+        return 0
+    if command == "refresh-api":
+        return refresh_api()
+    print("usage: python3 dev.py start | test | setup | refresh-api", file=sys.stderr)
+    return 2
+
+
+def start(arguments: list[str]) -> int:
+    """Serve the app with the demo data."""
+    set_up(browser=False)
+    data = ["--data", str(STATE / "demo")]
+    os.execv(BIN / "pneumachron", ["pneumachron", "serve", "--demo", *data, *arguments])
+
+
+def test(arguments: list[str]) -> int:
+    """Format, lint, types, import rules, then every test; pytest speaks last."""
+    set_up()
+    if not arguments:
+        check()
+    return subprocess.run([BIN / "pytest", *arguments], cwd=ROOT, check=False).returncode
+
+
+def check() -> None:
+    """Everything that is not a test."""
+    npx = ["npx", "--no-install"]
+    steps: list[tuple[list[str], Path]] = [
+        ([str(BIN / "ruff"), "format", "--check", "."], ROOT),
+        ([str(BIN / "ruff"), "check", "."], ROOT),
+        ([str(BIN / "mypy")], ROOT),
+        ([str(BIN / "lint-imports")], ROOT),
+        ([*npx, "biome", "ci", "."], FRONTEND),
+        ([*npx, "tsc", "--noEmit"], FRONTEND),
+    ]
+    with ThreadPoolExecutor(2) as pool:
+        outcomes = list(pool.map(lambda step: _quiet(*step), steps))
+    failed = [text for code, text in outcomes if code]
+    for text in failed:
+        print(text, file=sys.stderr)
+    if failed:
+        raise SystemExit(1)
+    print("format, lint, types and import rules: ok", flush=True)
+
+
+def _quiet(command: list[str], folder: Path) -> tuple[int, str]:
+    done = subprocess.run(command, cwd=folder, capture_output=True, text=True, check=False)
+    return done.returncode, f"$ {' '.join(command)}\n{done.stdout}{done.stderr}"
+
+
+def refresh_api() -> int:
+    """Write docs/openapi.json and the TypeScript types made from it."""
+    set_up(browser=False)
+    text = subprocess.run(
+        [BIN / "pneumachron", "openapi"], cwd=ROOT, check=True, capture_output=True
+    ).stdout
+    (ROOT / "docs" / "openapi.json").write_bytes(text)
+    run(["npm", "run", "--silent", "api"], FRONTEND)
+    return 0
+
+
+def set_up(*, browser: bool = True) -> None:
+    """Install what is missing; quick when nothing is."""
+    check_versions()
+    tasks = [install_python, build_frontend]
+    if browser:
+        tasks.append(install_browser)
+    with ThreadPoolExecutor(len(tasks)) as pool:
+        for future in [pool.submit(task) for task in tasks]:
+            future.result()
+
+
+def check_versions() -> None:
+    """Say plainly what is too old."""
+    if sys.version_info < OLDEST_PYTHON:
+        stop(f"Python 3.11 or newer is needed; this is {sys.version.split()[0]}.")
+    if shutil.which("node") is None or shutil.which("npm") is None:
+        stop("Node 20.19 or newer with npm is needed; install Debian's nodejs and npm.")
+    STATE.mkdir(exist_ok=True)
+
+
+def install_python() -> None:
+    """The virtual environment from the lock, and the app itself in place."""
+    stamp = fingerprint([ROOT / "requirements.lock", ROOT / "pyproject.toml"], str(sys.version))
+    if is_done("python", stamp) and (BIN / "pneumachron").exists():
+        return
+    say("installing Python packages")
+    if not (BIN / "python").exists():
+        make_venv()
+    python = str(BIN / "python")
+    run([python, "-m", "pip", "install", "--quiet", "--disable-pip-version-check", UV], ROOT)
+    pip = [str(BIN / "uv"), "pip", "install", "--quiet", "--python", python]
+    run([*pip, "--compile-bytecode", "--require-hashes", "-r", "requirements.lock"], ROOT)
+    run([*pip, "--no-deps", "--editable", "."], ROOT)
+    run([python, "-m", "compileall", "-q", "src"], ROOT)
+    mark_done("python", stamp)
+
+
+def make_venv() -> None:
+    """Debian keeps ensurepip in a package of its own."""
+    command = [sys.executable, "-m", "venv", str(VENV)]
+    if subprocess.run(command, capture_output=True, check=False).returncode == 0:
+        return
+    version = f"{sys.version_info.major}.{sys.version_info.minor}"
+    apt_install([f"python{version}-venv"])
+    run(command, ROOT)
+
+
+def build_frontend() -> None:
+    """Node packages from their lock, then the built pages."""
+    locks = [FRONTEND / "package.json", FRONTEND / "package-lock.json", FRONTEND / ".npmrc"]
+    stamp = fingerprint(locks, "")
+    if not is_done("node", stamp) or not (FRONTEND / "node_modules").is_dir():
+        check_node()
+        say("installing Node packages")
+        run([*npm(), "ci", "--no-fund", "--no-audit", "--loglevel=error"], FRONTEND)
+        mark_done("node", stamp)
+    settings = [FRONTEND / "index.html", FRONTEND / "vite.config.ts", FRONTEND / "tsconfig.json"]
+    sources = sorted(path for path in (FRONTEND / "src").rglob("*") if path.is_file())
+    public = sorted(path for path in (FRONTEND / "public").rglob("*") if path.is_file())
+    built = fingerprint([*settings, *sources, *public], stamp)
+    if not is_done("web", built) or not (WEB / "index.html").exists():
+        say("building the front end")
+        run(["npx", "--no-install", "vite", "build", "--logLevel", "warn"], FRONTEND)
+        mark_done("web", built)
+
+
+def check_node() -> None:
+    """Vite needs 20.19."""
+    text = subprocess.run(["node", "--version"], capture_output=True, text=True, check=True).stdout
+    numbers = tuple(int(part) for part in text.strip().lstrip("v").split(".")[:2])
+    if numbers < (20, 19):
+        stop(f"Node 20.19 or newer is needed; this is {text.strip()}.")
+
+
+def npm() -> list[str]:
+    """Npm 11 or newer; the one that came with Node 20 runs a newer one for the install."""
+    text = subprocess.run(["npm", "--version"], capture_output=True, text=True, check=True).stdout
+    if int(text.split(".", maxsplit=1)[0]) >= 11:
+        return ["npm"]
+    return ["npm", "exec", "--yes", "npm@11", "--"]
+
+
+def install_browser() -> None:
+    """Debian's Chromium, for the browser tests."""
+    if not CHROMIUM.exists():
+        say("installing Chromium")
+        apt_install(["chromium", "fonts-liberation"])
+
+
+def apt_install(packages: list[str]) -> None:
+    """Install Debian packages, or say how."""
+    line = f"apt-get install -y {' '.join(packages)}"
+    if os.geteuid() != 0 or shutil.which("apt-get") is None:
+        stop(f"{' '.join(packages)} must be installed first: sudo {line}")
+    env = {**os.environ, "DEBIAN_FRONTEND": "noninteractive"}
+    run(["apt-get", "update", "-qq"], ROOT, env)
+    run(["apt-get", "install", "-y", "-qq", "--no-install-recommends", *packages], ROOT, env)
+
+
+def fingerprint(paths: list[Path], salt: str) -> str:
+    """One hash over files and their names."""
+    total = hashlib.sha256(salt.encode())
+    for path in paths:
+        total.update(str(path.relative_to(ROOT)).encode())
+        total.update(path.read_bytes())
+    return total.hexdigest()
+
+
+def is_done(name: str, stamp: str) -> bool:
+    """Whether a step was finished for exactly this."""
+    path = STATE / f"{name}.stamp"
+    return path.exists() and path.read_text() == stamp
+
+
+def mark_done(name: str, stamp: str) -> None:
+    """Remember that a step is finished."""
+    (STATE / f"{name}.stamp").write_text(stamp)
+
+
+def run(command: list[str], folder: Path, env: dict[str, str] | None = None) -> None:
+    """Run a step; show its output only when it fails."""
+    done = subprocess.run(command, cwd=folder, env=env, capture_output=True, text=True, check=False)
+    if done.returncode:
+        stop(f"This failed: {' '.join(command)}\n{done.stdout[-4000:]}{done.stderr[-4000:]}")
+
+
+def say(text: str) -> None:
+    """A word on what takes time."""
+    print(f"… {text}", flush=True)
+
+
+def stop(text: str) -> None:
+    """Give up, saying why."""
+    raise SystemExit(text)
+
+
+if __name__ == "__main__":
+    sys.exit(main())
