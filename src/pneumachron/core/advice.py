@@ -200,9 +200,8 @@ def _filling(facts: Facts) -> list[Caution]:
                 "thin_liquid",
                 "note",
                 "liquid",
-                f"{show_volume(filling.lowest_m3).metric} is the least this pot takes. It must "
-                "be thin: thick or sweet sauce on the base scorches; put it on top, or add it "
-                "after.",
+                f"{show_volume(filling.lowest_m3).metric} is the least this pot takes, and it must "
+                "be thin: thick or sweet sauce goes on top, or in after.",
                 _MANUAL,
             )
         )

@@ -161,7 +161,8 @@ def fill(
     if highest < pot.min_liquid_m3:
         raise _too_much_meat(load, pot)
     amount = _school_amount_m3(school, load, pot, standing)
-    rounded = MEASURE_M3 * ceil(amount / MEASURE_M3 - 1e-6)
+    # a maker's minimum of a cup is a cup, even if it is printed in millilitres
+    rounded = MEASURE_M3 * ceil(amount / MEASURE_M3 - 0.02)
     school_m3 = min(max(rounded, pot.min_liquid_m3), highest)
     limited = rounded > highest * (1 + 1e-9)
     if limited:

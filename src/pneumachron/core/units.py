@@ -8,7 +8,7 @@ import re
 from dataclasses import dataclass
 from fractions import Fraction
 from functools import cache
-from math import floor
+from math import ceil, floor
 from typing import Literal, TypeAlias
 
 import pint
@@ -204,9 +204,14 @@ def show_length(length_m: float) -> Shown:
 
 
 def show_volume(volume_m3: float, *, at_most: bool = False) -> Shown:
-    """`350 ml` and `1 1/2 cups`; small amounts in tablespoons. A limit is rounded down."""
+    """`355 ml` and `1 1/2 cups`; small amounts in tablespoons.
+
+    Millilitres are rounded up to 5, so that a minimum is never shown too small; an upper limit
+    is rounded down.
+    """
+    fives = volume_m3 * 2e5
+    millilitres = 5 * (floor(fives + 1e-6) if at_most else ceil(fives - 1e-6))
     to_whole = floor if at_most else round
-    millilitres = 10 * to_whole(1e5 * volume_m3 + 1e-6)
     cups = volume_m3 / _factor("cup", "meter ** 3")[0]
     if cups < 0.24:
         return Shown(f"{1e6 * volume_m3:.0f} ml", f"{_mixed(16 * cups, 2)} Tbsp")

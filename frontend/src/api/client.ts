@@ -1,0 +1,66 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "@/api/schema";
+
+export const client = createClient<paths>({ baseUrl: window.location.origin });
+
+type Schemas = components["schemas"];
+export type PlanIn = Schemas["PlanIn"];
+export type PlanOut = Schemas["PlanOut"];
+export type PotOut = Schemas["PotOut"];
+export type PhaseOut = Schemas["PhaseOut"];
+export type TraceOut = Schemas["TraceOut"];
+export type CutOut = Schemas["CutOut"];
+export type KeptPotOut = Schemas["KeptPotOut"];
+export type CatalogueOut = Schemas["CatalogueOut"];
+export type HouseholdOut = Schemas["HouseholdOut"];
+export type HouseholdIn = Schemas["HouseholdIn"];
+export type PlanLine = Schemas["PlanLine"];
+export type StoredPlanOut = Schemas["StoredPlanOut"];
+export type Shown = Schemas["Shown"];
+export type Problem = Schemas["Problem"];
+export type Texture = NonNullable<PlanIn["texture"]>;
+export type School = NonNullable<PlanIn["school"]>;
+export type ReleaseMethod = NonNullable<PlanIn["release"]>;
+
+/** An answer that says what is wrong, where, and what to do. */
+export class ProblemError extends Error {
+  readonly problem: Problem;
+  readonly status: number;
+
+  constructor(problem: Problem, status: number) {
+    super(problem.message);
+    this.problem = problem;
+    this.status = status;
+  }
+}
+
+const LOST: Problem = {
+  code: "server_lost",
+  message: "The app does not answer.",
+  field: null,
+  hint: "Start it again; what you typed is kept here.",
+};
+
+interface Reply<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The data of a reply, or a ProblemError. */
+export async function unwrap<T>(reply: Promise<Reply<T>>): Promise<T> {
+  let settled: Reply<T>;
+  try {
+    settled = await reply;
+  } catch (error) {
+    if (error instanceof DOMException && error.name === "AbortError") throw error;
+    throw new ProblemError(LOST, 0);
+  }
+  const { data, error, response } = settled;
+  if (response.ok) return data as T;
+  throw new ProblemError(isProblem(error) ? error : LOST, response.status);
+}
+
+function isProblem(value: unknown): value is Problem {
+  return typeof value === "object" && value !== null && "code" in value && "message" in value;
+}

@@ -1,0 +1,174 @@
+import {
+  keepPreviousData,
+  QueryClient,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
+import { client, type HouseholdIn, type PlanIn, ProblemError, unwrap } from "@/api/client";
+
+/** A refusal is an answer; only a lost server is worth another try. */
+function shouldRetry(failures: number, error: Error): boolean {
+  return failures < 2 && (!(error instanceof ProblemError) || error.status === 0);
+}
+
+export const queryClient = new QueryClient({
+  defaultOptions: { queries: { retry: shouldRetry, retryDelay: 400, staleTime: 60_000 } },
+});
+
+export function useCatalogue() {
+  return useQuery({
+    queryKey: ["catalogue"],
+    queryFn: ({ signal }) => unwrap(client.GET("/api/catalogue", { signal })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+}
+
+export function useHousehold() {
+  return useQuery({
+    queryKey: ["household"],
+    queryFn: ({ signal }) => unwrap(client.GET("/api/household", { signal })),
+  });
+}
+
+export function usePots() {
+  return useQuery({
+    queryKey: ["pots"],
+    queryFn: ({ signal }) => unwrap(client.GET("/api/pots", { signal })),
+  });
+}
+
+export function usePeople() {
+  return useQuery({
+    queryKey: ["people"],
+    queryFn: ({ signal }) => unwrap(client.GET("/api/people", { signal })),
+  });
+}
+
+/** The plan for what stands on the Bench. The last answer stays until the next one comes. */
+export function usePlan(wish: PlanIn | null) {
+  return useQuery({
+    queryKey: ["plan", wish],
+    queryFn: ({ signal }) => {
+      if (wish === null) throw new Error("no wish yet");
+      return unwrap(client.POST("/api/plan", { body: wish, signal }));
+    },
+    enabled: wish !== null,
+    placeholderData: keepPreviousData,
+    gcTime: 60_000,
+  });
+}
+
+export function useShelf(search: string) {
+  return useQuery({
+    queryKey: ["plans", "list", search],
+    queryFn: ({ signal }) =>
+      unwrap(client.GET("/api/plans", { params: { query: { search, limit: 200 } }, signal })),
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function useStoredPlan(id: string | null) {
+  return useQuery({
+    queryKey: ["plans", "one", id],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: id ?? "" } }, signal }),
+      ),
+    enabled: id !== null,
+  });
+}
+
+/** What a stored plan would be today: computed on the server, saved nowhere. */
+export function useRecomputed(id: string | null) {
+  return useQuery({
+    queryKey: ["plans", "fresh", id],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.POST("/api/plans/{plan_id}/recompute", {
+          params: { path: { plan_id: id ?? "" } },
+          signal,
+        }),
+      ),
+    enabled: id !== null,
+  });
+}
+
+export interface PlanToSave {
+  id: string | null;
+  name: string;
+  personId: string | null;
+  inputs: PlanIn;
+}
+
+export function useSavePlan() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, name, personId, inputs }: PlanToSave) => {
+      const body = { name, person_id: personId, inputs };
+      return id === null
+        ? unwrap(client.POST("/api/plans", { body }))
+        : unwrap(client.PUT("/api/plans/{plan_id}", { params: { path: { plan_id: id } }, body }));
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["plans"] }),
+  });
+}
+
+function usePlanChange<T>(change: (value: T) => Promise<unknown>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["plans"] }),
+  });
+}
+
+export function useRenamePlan() {
+  return usePlanChange(({ id, name }: { id: string; name: string }) =>
+    unwrap(
+      client.PATCH("/api/plans/{plan_id}", { params: { path: { plan_id: id } }, body: { name } }),
+    ),
+  );
+}
+
+export function useDeletePlan() {
+  return usePlanChange((id: string) =>
+    unwrap(client.DELETE("/api/plans/{plan_id}", { params: { path: { plan_id: id } } })),
+  );
+}
+
+export function useRestorePlan() {
+  return usePlanChange((id: string) =>
+    unwrap(client.POST("/api/plans/{plan_id}/restore", { params: { path: { plan_id: id } } })),
+  );
+}
+
+/** The household's altitude and start are in every plan, so all of them are asked anew. */
+export function useChangeHousehold() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: HouseholdIn) => unwrap(client.PUT("/api/household", { body })),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+}
+
+export function useAddPot() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (readyId: string) =>
+      unwrap(client.POST("/api/pots", { body: { ready_id: readyId } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["pots"] }),
+  });
+}
+
+export function useRemovePot() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, restore }: { id: string; restore: boolean }) => {
+      const params = { path: { pot_id: id } };
+      return restore
+        ? unwrap(client.POST("/api/pots/{pot_id}/restore", { params }))
+        : unwrap(client.DELETE("/api/pots/{pot_id}", { params }));
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["pots"] }),
+  });
+}

@@ -1,0 +1,42 @@
+import { lazy, Suspense } from "react";
+import { Route, Switch } from "wouter";
+import { Masthead } from "@/app/Masthead";
+import { BenchView } from "@/features/bench/BenchView";
+
+const PlansView = lazy(() =>
+  import("@/features/plans/PlansView").then((module) => ({ default: module.PlansView })),
+);
+const KitView = lazy(() =>
+  import("@/features/kit/KitView").then((module) => ({ default: module.KitView })),
+);
+
+export function App() {
+  return (
+    <>
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-paper focus:p-2"
+      >
+        to the page
+      </a>
+      <Masthead />
+      <main id="main">
+        <Suspense fallback={<p className="p-6 text-pencil">Fetching the page …</p>}>
+          <Switch>
+            <Route path="/" component={BenchView} />
+            <Route path="/plans" component={PlansView} />
+            <Route path="/kit" component={KitView} />
+            <Route>
+              <p className="p-6">
+                There is nothing at this address.{" "}
+                <a href="/" className="underline">
+                  Go to the Bench
+                </a>
+              </p>
+            </Route>
+          </Switch>
+        </Suspense>
+      </main>
+    </>
+  );
+}

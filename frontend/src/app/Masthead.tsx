@@ -1,0 +1,46 @@
+import { Moon, Sun } from "lucide-react";
+import { useState } from "react";
+import { Link, useLocation } from "wouter";
+import { keepTheme, savedTheme } from "@/app/theme";
+import { lastBench } from "@/lib/draft";
+
+const VIEWS = [
+  { path: "/", name: "Bench" },
+  { path: "/plans", name: "Plans" },
+  { path: "/kit", name: "Kit" },
+];
+
+/** The name and the ways through the app. */
+export function Masthead() {
+  const [location] = useLocation();
+  const [theme, setTheme] = useState(savedTheme);
+  const other = theme === "light" ? "dark" : "light";
+  return (
+    <header className="flex h-12 items-center gap-4 border-ink border-b-2 px-4 sm:gap-6 sm:px-5">
+      <span className="font-bold font-dial text-[17px] sm:text-[20px]">Pneumachron</span>
+      <nav aria-label="Views" className="flex gap-3 sm:gap-5">
+        {VIEWS.map(({ path, name }) => (
+          <Link
+            key={path}
+            href={path === "/" ? `/${lastBench()}` : path}
+            aria-current={location === path ? "page" : undefined}
+            className="border-transparent border-b-[3px] pt-1 font-medium aria-[current=page]:border-ink aria-[current=page]:font-semibold"
+          >
+            {name}
+          </Link>
+        ))}
+      </nav>
+      <button
+        type="button"
+        className="ml-auto grid h-8 w-8 place-items-center"
+        aria-label={other === "dark" ? "slate for the night" : "paper for the day"}
+        onClick={() => {
+          keepTheme(other);
+          setTheme(other);
+        }}
+      >
+        {theme === "light" ? <Moon size={18} /> : <Sun size={18} />}
+      </button>
+    </header>
+  );
+}

@@ -1,0 +1,52 @@
+interface Props {
+  cut: string;
+}
+
+/** A cut as a line drawing, recognisable at 64 pixels. */
+export function CutDrawing({ cut }: Props) {
+  return (
+    <svg viewBox="0 0 64 44" className="h-11 w-16" aria-hidden="true">
+      <g
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.8"
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      >
+        {SHAPES[cut] ?? SHAPES.brisket_flat}
+      </g>
+    </svg>
+  );
+}
+
+const SHAPES: Record<string, React.ReactNode> = {
+  back_ribs: (
+    <>
+      <path d="M5 15 C18 8 46 8 59 14 L58 31 C44 26 20 26 6 32 Z" />
+      <path d="M13 12 q-2 9 -1 17 M21 10.500 q-2 9 -1 17 M29 9.800 q-1 9 -0.500 17 M37 9.800 q0 9 0 17 M45 10.800 q1 9 1 17 M52 12.300 q1.500 9 1.500 16.500" />
+    </>
+  ),
+  brisket_flat: (
+    <>
+      <path d="M4 24 C6 15 18 13 32 13 C47 13 58 15 60 21 C61 27 54 31 44 32 C30 33 14 34 8 31 C5 30 4 27 4 24 Z" />
+      <path d="M6 21 C18 17 46 16 59 20" strokeWidth="3.4" />
+      <path d="M12 27 H30 M18 30 H42 M36 26 H52" strokeWidth="1.1" />
+    </>
+  ),
+  short_ribs_english: (
+    <>
+      <path d="M6 18 L40 10 L58 16 L58 31 L24 39 L6 32 Z" />
+      <path d="M6 18 L24 24 L58 16 M24 24 V39" />
+      <ellipse cx="41" cy="28" rx="6.500" ry="4.200" transform="rotate(-14 41 28)" />
+    </>
+  ),
+  shoulder_boneless: (
+    <>
+      <path d="M9 27 C6 16 14 8 28 7 C42 5 57 10 58 22 C59 33 48 38 34 38 C20 39 11 36 9 27 Z" />
+      <path
+        d="M20 12 C15 20 17 30 23 37 M34 8 C29 18 31 30 37 37 M47 11 C43 19 45 29 49 34"
+        strokeWidth="1.2"
+      />
+    </>
+  ),
+};

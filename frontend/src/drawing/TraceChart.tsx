@@ -1,0 +1,180 @@
+import type { PlanOut, Texture } from "@/api/client";
+import {
+  type PhaseMark,
+  SHEET_HEIGHT,
+  type TraceGeometry,
+  traceGeometry,
+} from "@/drawing/trace-geometry";
+import { spokenTime } from "@/lib/format";
+import { PHASE_WORDS, TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+
+interface Props {
+  plan: PlanOut;
+  width: number;
+  units: "metric" | "us";
+}
+
+/** The planned cook, pencilled on a recorder's chart. */
+export function TraceChart({ plan, width, units }: Props) {
+  const sheet = traceGeometry(plan, width, units, (kind) => PHASE_WORDS[kind]);
+  return (
+    <svg
+      width={width}
+      height={SHEET_HEIGHT}
+      role="img"
+      aria-label={describe(plan)}
+      data-testid="trace"
+      className="block"
+    >
+      <defs>
+        <pattern id="soften" width="7" height="7" patternUnits="userSpaceOnUse">
+          <path d="M0 7 L7 0" stroke="var(--heat)" strokeWidth="0.8" opacity="0.45" />
+        </pattern>
+      </defs>
+      <Paper sheet={sheet} />
+      <path d={sheet.softening} fill="url(#soften)" />
+      <path d={sheet.gauge} fill="none" stroke="var(--pencil)" strokeWidth="2.4" />
+      <path d={sheet.core} fill="none" stroke="var(--heat)" strokeWidth="2.4" />
+      <Rungs sheet={sheet} reached={plan.pieces[0]?.texture_reached ?? "tender"} />
+      {sheet.phases.map((phase) => (
+        <Phase key={phase.kind} phase={phase} />
+      ))}
+      <line
+        x1={sheet.openX}
+        x2={sheet.openX}
+        y1={sheet.frame.top}
+        y2={sheet.frame.bottom}
+        stroke="var(--ink)"
+        strokeDasharray="3 3"
+      />
+      <Legend sheet={sheet} />
+    </svg>
+  );
+}
+
+function describe(plan: PlanOut): string {
+  const phases = plan.phases.map(
+    (phase) =>
+      `${PHASE_WORDS[phase.kind]} ${spokenTime(phase.duration_s / 60)}, core then ` +
+      `${Math.round(phase.core_temp_c)} °C`,
+  );
+  return `The planned cook: ${phases.join("; ")}.`;
+}
+
+function Paper({ sheet }: { sheet: TraceGeometry }) {
+  const { left, right, bottom } = sheet.frame;
+  return (
+    <g stroke="var(--rule)" fill="var(--pencil)" fontSize="12">
+      {sheet.arcs.map(({ x, path, label }) => (
+        <g key={x}>
+          <path d={path} fill="none" />
+          <text x={x} y={bottom + 17} textAnchor="middle" stroke="none">
+            {label}
+          </text>
+        </g>
+      ))}
+      {sheet.gaugeTicks.map(({ y, label }) => (
+        <g key={y}>
+          <line x1={left} x2={right} y1={y} y2={y} />
+          <text x={left - 8} y={y + 4} textAnchor="end" stroke="none">
+            {label}
+          </text>
+        </g>
+      ))}
+      {sheet.coreTicks.map(({ y, label }) => (
+        <g key={y}>
+          <line x1={right} x2={right + 5} y1={y} y2={y} stroke="var(--heat)" />
+          <text x={right + 8} y={y + 4} stroke="none" fill="var(--heat)">
+            {label}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function Phase({ phase }: { phase: PhaseMark }) {
+  const y = phase.row === 0 ? 15 : 31;
+  const strong = phase.kind === "hold";
+  return (
+    <g data-testid="phase">
+      <line
+        x1={phase.x + 1}
+        x2={phase.x + Math.max(phase.width - 1, 2)}
+        y1={40}
+        y2={40}
+        stroke="var(--ink)"
+        strokeWidth={strong ? 4 : 2}
+      />
+      <text
+        x={phase.labelX}
+        y={y}
+        textAnchor="middle"
+        fontSize="13"
+        fill="var(--ink)"
+        fontWeight={strong ? 700 : 400}
+      >
+        {PHASE_WORDS[phase.kind]} {Math.round(phase.minutes)} min
+      </text>
+    </g>
+  );
+}
+
+function Rungs({ sheet, reached }: { sheet: TraceGeometry; reached: Texture }) {
+  const halo = { stroke: "var(--paper)", strokeWidth: 4, paintOrder: "stroke" } as const;
+  return (
+    <g fill="var(--heat)" fontSize="13">
+      {sheet.rungs.map(({ step, x, y }) => (
+        <g key={step}>
+          <circle cx={x} cy={y} r="3.5" fill="var(--paper)" stroke="var(--heat)" strokeWidth="2" />
+          <text x={x} y={y + 19} textAnchor="middle" {...halo}>
+            {TEXTURE_WORDS[TEXTURES[step] ?? "tender"]}
+          </text>
+        </g>
+      ))}
+      {sheet.softeningX !== null && (
+        <text x={sheet.softeningX + 10} y={sheet.frame.bottom - 9} {...halo}>
+          softening, in the end{" "}
+          <tspan fontWeight="700" data-testid="reached">
+            {TEXTURE_WORDS[reached]}
+          </tspan>
+        </text>
+      )}
+    </g>
+  );
+}
+
+function Legend({ sheet }: { sheet: TraceGeometry }) {
+  const y = SHEET_HEIGHT - 6;
+  return (
+    <g fontSize="12.5">
+      <line
+        x1={sheet.frame.left}
+        x2={sheet.frame.left + 22}
+        y1={y - 4}
+        y2={y - 4}
+        stroke="var(--pencil)"
+        strokeWidth="2.4"
+      />
+      <text x={sheet.frame.left + 28} y={y} fill="var(--pencil)">
+        pressure, kPa
+      </text>
+      <line
+        x1={sheet.frame.left + 130}
+        x2={sheet.frame.left + 152}
+        y1={y - 4}
+        y2={y - 4}
+        stroke="var(--heat)"
+        strokeWidth="2.4"
+      />
+      <text x={sheet.frame.left + 158} y={y} fill="var(--heat)">
+        middle of the meat
+      </text>
+      {sheet.width > 560 && (
+        <text x={sheet.frame.right} y={y} textAnchor="end" fill="var(--pencil)">
+          hours from lid on
+        </text>
+      )}
+    </g>
+  );
+}

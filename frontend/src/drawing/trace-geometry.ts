@@ -1,0 +1,151 @@
+/** The trace: from samples to lines on a sheet of given width. Pure. */
+
+import { scaleLinear } from "d3-scale";
+import { curveMonotoneX, line } from "d3-shape";
+import type { PhaseOut, PlanOut } from "@/api/client";
+
+export const SHEET_HEIGHT = 216;
+const TOP = 52;
+const BOTTOM = 172;
+const LEFT = 46;
+const RIGHT = 52;
+
+export interface PhaseMark {
+  kind: PhaseOut["kind"];
+  x: number;
+  width: number;
+  minutes: number;
+  /** 0: on the first row of names; 1: on the second, where the first has no room. */
+  row: 0 | 1;
+  labelX: number;
+}
+
+export interface RungMark {
+  step: number;
+  x: number;
+  y: number;
+  minutes: number;
+}
+
+export interface TraceGeometry {
+  width: number;
+  gauge: string;
+  core: string;
+  coreEnd: { x: number; y: number };
+  softening: string;
+  softeningX: number | null;
+  phases: PhaseMark[];
+  rungs: RungMark[];
+  openX: number;
+  arcs: { x: number; path: string; label: string | null }[];
+  gaugeTicks: { y: number; label: string }[];
+  coreTicks: { y: number; label: string }[];
+  frame: { left: number; right: number; top: number; bottom: number };
+}
+
+/** Where the hatching begins: the core's own threshold, drawn only. */
+const SOFTENS_C = 70;
+const TICK_MINUTES = [5, 10, 15, 30, 60, 120];
+const NAME_PIXELS = 7.2;
+/** Marks on the ladder closer than this would write over each other. */
+const RUNG_PIXELS = 96;
+
+export function traceGeometry(
+  plan: PlanOut,
+  width: number,
+  units: "metric" | "us",
+  nameOf: (kind: PhaseOut["kind"]) => string,
+): TraceGeometry {
+  const { trace } = plan;
+  const endMin = (trace.time_s.at(-1) ?? 60) / 60;
+  const x = scaleLinear([0, endMin], [LEFT, width - RIGHT]);
+  const topKpa = Math.max(80, Math.ceil(plan.setting.gauge_pa / 20_000) * 20);
+  const gaugeY = scaleLinear([0, topKpa], [BOTTOM, TOP]);
+  const coreY = scaleLinear([0, 120], [BOTTOM, TOP]);
+  const at = trace.time_s.map((seconds) => x(seconds / 60));
+  const draw = (values: number[]) =>
+    line<number>(
+      (_, index) => at[index] ?? 0,
+      (value) => value,
+    ).curve(curveMonotoneX)(values) ?? "";
+  const coreYs = trace.core_temp_c.map((value) => coreY(value));
+  return {
+    width,
+    gauge: draw(trace.gauge_pa.map((value) => gaugeY(value / 1000))),
+    core: draw(coreYs),
+    coreEnd: { x: at.at(-1) ?? 0, y: coreYs.at(-1) ?? 0 },
+    softening: softeningArea(trace.core_temp_c, at, coreYs),
+    softeningX: at[trace.core_temp_c.findIndex((value) => value >= SOFTENS_C)] ?? null,
+    phases: phaseMarks(plan.phases, x, nameOf),
+    rungs: rungMarks(plan, x, coreY),
+    openX: x(plan.lid_on_to_open_s / 60),
+    arcs: arcs(endMin, x, width),
+    gaugeTicks: [0, topKpa / 2, topKpa].map((kpa) => ({ y: gaugeY(kpa), label: String(kpa) })),
+    coreTicks: [0, 40, 70, 100].map((celsius) => ({
+      y: coreY(celsius),
+      label: units === "us" ? `${Math.round(celsius * 1.8 + 32)}°F` : `${celsius}°C`,
+    })),
+    frame: { left: LEFT, right: width - RIGHT, top: TOP, bottom: BOTTOM },
+  };
+}
+
+/** What lies under the core's line while it is hot enough to soften. */
+function softeningArea(core: number[], xs: number[], ys: number[]): string {
+  const first = core.findIndex((value) => value >= SOFTENS_C);
+  if (first < 0) return "";
+  const points = xs.slice(first).map((x, index) => `L${x} ${ys[first + index]}`);
+  const startX = xs[first];
+  return `M${startX} ${BOTTOM} ${points.join(" ")} L${xs.at(-1)} ${BOTTOM} Z`;
+}
+
+function phaseMarks(
+  phases: PhaseOut[],
+  x: (minutes: number) => number,
+  nameOf: (kind: PhaseOut["kind"]) => string,
+): PhaseMark[] {
+  const ends = [0, 0];
+  return phases.map((phase) => {
+    const start = x(phase.start_s / 60);
+    const width = x((phase.start_s + phase.duration_s) / 60) - start;
+    const minutes = phase.duration_s / 60;
+    const half = ((nameOf(phase.kind).length + 8) * NAME_PIXELS) / 2;
+    const centre = start + width / 2;
+    const row = centre - half >= (ends[0] ?? 0) ? 0 : 1;
+    const labelX = Math.max(centre, (ends[row] ?? 0) + half);
+    ends[row] = labelX + half;
+    return { kind: phase.kind, x: start, width, minutes, row, labelX };
+  });
+}
+
+/** Where the core passes each rung of the ladder. */
+function rungMarks(
+  plan: PlanOut,
+  x: (minutes: number) => number,
+  coreY: (celsius: number) => number,
+): RungMark[] {
+  const { texture_step: steps, time_s: times, core_temp_c: core } = plan.trace;
+  const marks: RungMark[] = [];
+  for (let step = 0; step <= 4; step += 1) {
+    const index = steps.findIndex((value) => value >= step);
+    const time = times[index];
+    const celsius = core[index];
+    const roomLeft = x((time ?? 0) / 60) - (marks.at(-1)?.x ?? 0) > RUNG_PIXELS;
+    if (index > 0 && roomLeft && time !== undefined && celsius !== undefined) {
+      marks.push({ step, x: x(time / 60), y: coreY(celsius), minutes: time / 60 });
+    }
+  }
+  return marks;
+}
+
+/** The curved time lines of a recorder's chart. */
+function arcs(endMin: number, x: (minutes: number) => number, width: number) {
+  const room = (width - LEFT - RIGHT) / endMin;
+  const every = TICK_MINUTES.find((minutes) => minutes * room >= 54) ?? 240;
+  const count = Math.floor(endMin / every);
+  return Array.from({ length: count + 1 }, (_, index) => {
+    const minutes = index * every;
+    const at = x(minutes);
+    const label = `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, "0")}`;
+    return { x: at, label, path: `M${at} ${BOTTOM} Q${at - 9} ${(TOP + BOTTOM) / 2} ${at} ${TOP}` };
+  });
+}

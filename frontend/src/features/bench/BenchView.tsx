@@ -1,0 +1,42 @@
+import { useCatalogue, useHousehold } from "@/api/queries";
+import { PieceColumn } from "@/features/bench/PieceColumn";
+import { PotColumn } from "@/features/bench/PotColumn";
+import { SettingColumn } from "@/features/bench/SettingColumn";
+import { TraceStrip } from "@/features/bench/TraceStrip";
+import { useBench } from "@/features/bench/useBench";
+
+/** What do I set? The piece, the pot, the setting, and the trace from lid on to open. */
+export function BenchView() {
+  const bench = useBench();
+  const catalogue = useCatalogue();
+  const household = useHousehold();
+  if (catalogue.isError || household.isError) {
+    return (
+      <p className="p-6" role="alert">
+        <strong>The app does not answer.</strong> Start it again; what you typed is kept here.
+      </p>
+    );
+  }
+  if (!catalogue.data || !household.data) {
+    return <p className="p-6 text-pencil">Laying out the Bench …</p>;
+  }
+  const units = household.data.units;
+  const cut = catalogue.data.cuts.find((item) => item.id === bench.wish.cut);
+  const stale = bench.problem !== null && bench.plan.data !== undefined;
+  return (
+    <div className="flex flex-col lg:h-[calc(100dvh-3rem)] lg:min-h-[744px]">
+      <h1 className="sr-only">Bench</h1>
+      <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[330px_minmax(0,1fr)_374px]">
+        <PieceColumn
+          bench={bench}
+          catalogue={catalogue.data}
+          cut={cut}
+          household={household.data}
+        />
+        <PotColumn bench={bench} units={units} stale={stale} />
+        <SettingColumn bench={bench} cut={cut} units={units} stale={stale} />
+      </div>
+      <TraceStrip plan={bench.plan.data} units={units} stale={stale} />
+    </div>
+  );
+}

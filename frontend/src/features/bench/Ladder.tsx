@@ -1,0 +1,38 @@
+import { RadioGroup } from "radix-ui";
+import type { CutOut, Texture } from "@/api/client";
+import { TEXTURE_WORDS } from "@/lib/words";
+
+interface Props {
+  cut: CutOut;
+  value: Texture;
+  onChange: (texture: Texture) => void;
+}
+
+/** How soft: a ladder of words that say what one will see. */
+export function Ladder({ cut, value, onChange }: Props) {
+  return (
+    <RadioGroup.Root
+      aria-label="how soft"
+      value={value}
+      onValueChange={(next) => onChange(next as Texture)}
+      className="mt-1 flex flex-col border-ink border-l-2"
+    >
+      {cut.ladder.map((rung) => (
+        <RadioGroup.Item
+          key={rung.texture}
+          value={rung.texture}
+          className="group relative min-h-[26px] py-0.5 pl-4 text-left text-pencil data-[state=checked]:text-ink"
+        >
+          <span
+            aria-hidden="true"
+            className="absolute top-2 -left-[7px] hidden h-3 w-3 rotate-45 bg-ink group-data-[state=checked]:block"
+          />
+          <span className="group-data-[state=checked]:font-semibold">
+            {TEXTURE_WORDS[rung.texture]}
+          </span>
+          <span className="text-[14px]">: {rung.looks}</span>
+        </RadioGroup.Item>
+      ))}
+    </RadioGroup.Root>
+  );
+}

@@ -1,0 +1,224 @@
+import { RadioGroup, Slider, Switch } from "radix-ui";
+import { useId } from "react";
+import type { CatalogueOut, CutOut, HouseholdOut, Shown } from "@/api/client";
+import { CutDrawing } from "@/drawing/CutDrawing";
+import { Ladder } from "@/features/bench/Ladder";
+import { type Bench, troubleAt } from "@/features/bench/useBench";
+import {
+  lengthText,
+  massText,
+  steppedLength,
+  steppedMass,
+  type Units,
+  unitsOf,
+} from "@/lib/format";
+import { MeasureField } from "@/ui/MeasureField";
+
+interface Props {
+  bench: Bench;
+  catalogue: CatalogueOut;
+  cut: CutOut | undefined;
+  household: HouseholdOut;
+}
+
+/** The piece: what it is, what it weighs, how thick it is, and how soft it should get. */
+export function PieceColumn({ bench, catalogue, cut, household }: Props) {
+  const { wish, change } = bench;
+  return (
+    <section
+      aria-labelledby="piece-title"
+      className="flex flex-col gap-2 border-rule px-4 py-3 lg:overflow-y-auto lg:border-r"
+    >
+      <h2 id="piece-title" className="font-semibold text-[15px] text-pencil">
+        The piece
+      </h2>
+      <CutPicker
+        cuts={catalogue.cuts}
+        value={wish.cut}
+        onChange={(id) =>
+          change({
+            cut: id,
+            texture: null,
+            school: null,
+            release: null,
+            membrane: false,
+            liquid: "",
+          })
+        }
+      />
+      <Measures bench={bench} catalogue={catalogue} household={household} />
+      {cut?.takes_membrane && (
+        <MembraneSwitch on={wish.membrane} onChange={(membrane) => change({ membrane })} />
+      )}
+      {cut && (
+        <Ladder
+          cut={cut}
+          value={wish.texture ?? cut.default_texture}
+          onChange={(texture) => change({ texture })}
+        />
+      )}
+    </section>
+  );
+}
+
+interface PickerProps {
+  cuts: CutOut[];
+  value: string;
+  onChange: (id: string) => void;
+}
+
+function CutPicker({ cuts, value, onChange }: PickerProps) {
+  return (
+    <RadioGroup.Root
+      aria-label="cut"
+      value={value}
+      onValueChange={onChange}
+      className="grid grid-cols-4 gap-1"
+    >
+      {cuts.map((cut) => (
+        <RadioGroup.Item
+          key={cut.id}
+          value={cut.id}
+          aria-label={cut.name}
+          className="flex flex-col items-center border-transparent border-b-[3px] pb-0.5 text-pencil data-[state=checked]:border-ink data-[state=checked]:text-ink"
+        >
+          <CutDrawing cut={cut.id} />
+          <span className="text-[13px] leading-tight in-data-[state=checked]:font-semibold">
+            {cut.short_name}
+          </span>
+        </RadioGroup.Item>
+      ))}
+    </RadioGroup.Root>
+  );
+}
+
+function otherOf(shown: Shown | undefined, typed: string, units: Units): string | undefined {
+  if (!shown) return undefined;
+  return unitsOf(typed, units) === "us" ? shown.metric : shown.us;
+}
+
+function Measures({ bench, catalogue, household }: Omit<Props, "cut">) {
+  const { wish, change, problem } = bench;
+  const units = household.units;
+  const piece = bench.plan.data && !problem ? bench.plan.data.pieces[0] : undefined;
+  const massUnits = unitsOf(wish.mass, units);
+  const sizeUnits = unitsOf(wish.thickness, units);
+  const totalKg = piece ? piece.mass_kg * piece.count : undefined;
+  const count = Number(wish.count) || 1;
+  const setThickness = (metres: number, how: "drag" | "set") =>
+    change({ thickness: lengthText(metres, sizeUnits) }, how);
+  return (
+    <div className="flex flex-col gap-1.5">
+      <MeasureField
+        label="weight"
+        value={wish.mass}
+        placeholder={units === "us" ? "3 lb 2 oz" : "1.4 kg"}
+        other={otherOf(piece?.total_mass_shown, wish.mass, units)}
+        problem={fieldProblem(bench, "mass")}
+        onChange={(mass) => change({ mass }, "drag")}
+        canStep={totalKg !== undefined}
+        onStep={(direction) =>
+          change({ mass: massText(steppedMass(totalKg ?? 0, direction, massUnits), massUnits) })
+        }
+      />
+      <MeasureField
+        label="pieces"
+        value={wish.count}
+        inputMode="numeric"
+        other={piece && piece.count > 1 ? `of ${piece.mass_shown[massUnits]}` : undefined}
+        problem={fieldProblem(bench, "count")}
+        onChange={(text) => change({ count: text }, "drag")}
+        onStep={(direction) => change({ count: String(Math.max(1, count + direction)) })}
+      />
+      <MeasureField
+        label="thickness"
+        value={wish.thickness}
+        placeholder={units === "us" ? "1 3/4 in" : "4.5 cm"}
+        other={otherOf(piece?.thickness_shown, wish.thickness, units)}
+        problem={fieldProblem(bench, "thickness")}
+        onChange={(thickness) => change({ thickness }, "drag")}
+        canStep={piece !== undefined}
+        onStep={(direction) =>
+          setThickness(steppedLength(piece?.thickness_m ?? 0, direction, sizeUnits), "set")
+        }
+      />
+      <ThicknessSlider
+        metres={piece?.thickness_m}
+        low={catalogue.thinnest_m}
+        high={catalogue.thickest_m}
+        onDrag={(metres) => setThickness(metres, "drag")}
+        onDrop={(metres) => setThickness(metres, "set")}
+      />
+      <MeasureField
+        label="from"
+        value={wish.start}
+        placeholder={`${household.start_shown[units]}, refrigerator`}
+        other={otherOf(wish.start ? piece?.start_shown : undefined, wish.start, units)}
+        problem={fieldProblem(bench, "start")}
+        onChange={(start) => change({ start }, "drag")}
+      />
+      {piece && (
+        <p className="text-[14px] text-pencil">
+          Then a piece is about {piece.length_shown[sizeUnits].replace(/ \w+$/, "")} ×{" "}
+          {piece.width_shown[sizeUnits]}.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function fieldProblem(bench: Bench, field: string) {
+  const problem = troubleAt(bench.problem, field);
+  return problem ? { message: problem.message, hint: problem.hint ?? null } : null;
+}
+
+interface SliderProps {
+  metres: number | undefined;
+  low: number;
+  high: number;
+  onDrag: (metres: number) => void;
+  onDrop: (metres: number) => void;
+}
+
+const STEP_M = 0.001;
+
+function ThicknessSlider({ metres, low, high, onDrag, onDrop }: SliderProps) {
+  const toSteps = (value: number) => Math.round(value / STEP_M);
+  return (
+    <Slider.Root
+      min={toSteps(low)}
+      max={toSteps(high)}
+      step={1}
+      value={[toSteps(metres ?? low)]}
+      disabled={metres === undefined}
+      onValueChange={([steps]) => steps !== undefined && onDrag(steps * STEP_M)}
+      onValueCommit={([steps]) => steps !== undefined && onDrop(steps * STEP_M)}
+      className="relative ml-[84px] flex h-6 w-[calc(100%-160px)] touch-none items-center data-[disabled]:opacity-50"
+    >
+      <Slider.Track className="relative h-[3px] flex-1 bg-edge">
+        <Slider.Range className="absolute h-full bg-ink" />
+      </Slider.Track>
+      <Slider.Thumb
+        aria-label="thickness, drag"
+        className="block h-6 w-3 rounded-sm border-2 border-ink bg-paper"
+      />
+    </Slider.Root>
+  );
+}
+
+function MembraneSwitch({ on, onChange }: { on: boolean; onChange: (on: boolean) => void }) {
+  const id = useId();
+  return (
+    <div className="flex items-center gap-3">
+      <Switch.Root
+        id={id}
+        checked={on}
+        onCheckedChange={onChange}
+        className="h-6 w-11 rounded-full border-2 border-edge bg-sheet data-[state=checked]:border-ink data-[state=checked]:bg-ink"
+      >
+        <Switch.Thumb className="block h-4 w-4 translate-x-0.5 rounded-full bg-edge data-[state=checked]:translate-x-[22px] data-[state=checked]:bg-paper" />
+      </Switch.Root>
+      <label htmlFor={id}>membrane {on ? "on: bones stay in" : "off: bones may slide out"}</label>
+    </div>
+  );
+}

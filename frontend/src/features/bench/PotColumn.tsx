@@ -1,0 +1,72 @@
+import { useId } from "react";
+import { PotSection } from "@/drawing/PotSection";
+import { VIEW } from "@/drawing/pot-geometry";
+import { type Bench, troubleAt } from "@/features/bench/useBench";
+import { Why } from "@/features/bench/Why";
+import type { Units } from "@/lib/format";
+import { useWidth } from "@/ui/useWidth";
+
+interface Props {
+  bench: Bench;
+  units: Units;
+  stale: boolean;
+}
+
+/** The pot in section, and which pot it is. */
+export function PotColumn({ bench, units, stale }: Props) {
+  const { wish, change, plan, pots, problem } = bench;
+  const id = useId();
+  const [ref, width] = useWidth<HTMLDivElement>(560);
+  const enlarge = Math.min(1.7, Math.max(1, (VIEW.width / width) * 0.95));
+  const trouble = troubleAt(problem, "pot");
+  return (
+    <section
+      aria-label="The pot"
+      className="order-3 flex min-h-0 min-w-0 flex-col border-rule px-4 py-3 lg:order-none lg:border-r"
+    >
+      <div className="flex flex-wrap items-center gap-2">
+        <label htmlFor={id} className="font-dial font-semibold text-pencil">
+          In the pot
+        </label>
+        <select
+          id={id}
+          value={wish.pot}
+          onChange={(event) => change({ pot: event.target.value, liquid: "" })}
+          className="rounded-sm border border-edge bg-sheet px-2 py-1 font-medium"
+        >
+          {pots.map((kept) => (
+            <option key={kept.id} value={kept.id}>
+              {kept.pot.name}
+            </option>
+          ))}
+        </select>
+        <span className="text-[14px] text-pencil">drawn to scale</span>
+      </div>
+      {trouble && (
+        <p role="alert" className="mt-2 border-care border-l-4 pl-2">
+          <strong className="font-semibold">{trouble.message}</strong> {trouble.hint}
+        </p>
+      )}
+      <div
+        ref={ref}
+        className={`mt-1 flex min-h-0 flex-1 items-center justify-center ${stale ? "opacity-50" : ""}`}
+      >
+        {plan.data ? (
+          <PotSection plan={plan.data} units={units} enlarge={enlarge} />
+        ) : (
+          <Empty busy={plan.isFetching} wrong={problem !== null} />
+        )}
+      </div>
+      {plan.data && <Why plan={plan.data} stale={stale} />}
+    </section>
+  );
+}
+
+function Empty({ busy, wrong }: { busy: boolean; wrong: boolean }) {
+  const words = wrong
+    ? "Put right what is marked; then the pot is drawn."
+    : "Type what the meat weighs and how thick it is; the pot is drawn with it.";
+  return (
+    <p className="max-w-[26ch] text-center text-pencil">{busy ? "Working it out …" : words}</p>
+  );
+}

@@ -1,0 +1,96 @@
+import { useId, useState } from "react";
+import { useLocation } from "wouter";
+import { ProblemError } from "@/api/client";
+import { usePeople, useSavePlan, useStoredPlan } from "@/api/queries";
+import type { Bench } from "@/features/bench/useBench";
+import { wishToAddress } from "@/lib/wish";
+import { Button } from "@/ui/Button";
+import { Sheet } from "@/ui/Sheet";
+
+interface Props {
+  bench: Bench;
+  onClose: () => void;
+}
+
+/** Name a plan and keep it: a new one, or in place of the one that was opened. */
+export function SaveSheet({ bench, onClose }: Props) {
+  const stored = useStoredPlan(bench.planId);
+  const people = usePeople();
+  const save = useSavePlan();
+  const [, navigate] = useLocation();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [person, setPerson] = useState<string | null>(null);
+  const nameId = useId();
+  const personId = useId();
+  const name = typed ?? stored.data?.name ?? "";
+  const cook = person ?? stored.data?.person_id ?? "";
+
+  const keep = (id: string | null) => {
+    if (!bench.inputs || !name.trim()) return;
+    save.mutate(
+      { id, name, personId: cook || null, inputs: bench.inputs },
+      {
+        onSuccess: (plan) => {
+          navigate(`/?${wishToAddress(bench.wish, plan.id)}`, { replace: true });
+          onClose();
+        },
+      },
+    );
+  };
+
+  return (
+    <Sheet title={bench.planId ? "Save changes" : "Save this plan"} open onClose={onClose}>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep(bench.planId);
+        }}
+      >
+        <div>
+          <label htmlFor={nameId}>Name</label>
+          <input
+            id={nameId}
+            value={name}
+            maxLength={120}
+            required
+            autoComplete="off"
+            onChange={(event) => setTyped(event.target.value)}
+            className="mt-1 w-full rounded-sm border border-edge bg-sheet px-2 py-1.5"
+          />
+        </div>
+        <div>
+          <label htmlFor={personId}>Cook</label>
+          <select
+            id={personId}
+            value={cook}
+            onChange={(event) => setPerson(event.target.value)}
+            className="mt-1 w-full rounded-sm border border-edge bg-sheet px-2 py-1.5"
+          >
+            <option value="">nobody in particular</option>
+            {people.data?.people.map((item) => (
+              <option key={item.id} value={item.id}>
+                {item.name}
+              </option>
+            ))}
+          </select>
+        </div>
+        {save.error instanceof ProblemError && (
+          <p role="alert" className="border-care border-l-4 pl-2">
+            <strong>{save.error.problem.message}</strong> {save.error.problem.hint}
+          </p>
+        )}
+        <div className="flex flex-wrap gap-2">
+          <Button strong type="submit" disabled={save.isPending}>
+            Save
+          </Button>
+          {bench.planId && (
+            <Button disabled={save.isPending} onClick={() => keep(null)}>
+              Save as another plan
+            </Button>
+          )}
+        </div>
+      </form>
+    </Sheet>
+  );
+}

@@ -1,0 +1,64 @@
+import { useMemo } from "react";
+import { useRecomputed, useSavePlan, useStoredPlan } from "@/api/queries";
+import type { Bench } from "@/features/bench/useBench";
+import { panelTime, spokenTime } from "@/lib/format";
+import { wishFromPlan, wishToAddress } from "@/lib/wish";
+import { Button } from "@/ui/Button";
+
+interface Props {
+  planId: string;
+  bench: Bench;
+}
+
+/** What was stored under this name, and how a fresh computation differs from it. */
+export function StoredNote({ planId, bench }: Props) {
+  const stored = useStoredPlan(planId);
+  const fresh = useRecomputed(planId);
+  const save = useSavePlan();
+  const untouched = useMemo(() => {
+    if (!stored.data) return true;
+    const then = wishToAddress(wishFromPlan(stored.data.inputs), planId).toString();
+    return then === wishToAddress(bench.wish, planId).toString();
+  }, [stored.data, bench.wish, planId]);
+  if (stored.isError) {
+    return (
+      <p className="border-care border-l-4 pl-2">
+        The plan this came from was deleted. What stands here is kept; save it anew.
+      </p>
+    );
+  }
+  if (!stored.data) return null;
+  const { name, results, inputs, person_id, engine_version } = stored.data;
+  const differences = fresh.data?.differences ?? [];
+  return (
+    <div className="border-rule border-y py-1 text-[14px]" data-testid="stored">
+      <p className="break-words">
+        <strong className="font-semibold">{name}</strong>, stored as{" "}
+        <span className="font-semibold">{panelTime(results.setting.hold_min)}</span>,{" "}
+        {spokenTime(results.lid_on_to_open_s / 60)} in all
+        {untouched ? "." : "; changed here, not saved yet."}
+      </p>
+      {untouched && differences.length > 0 && (
+        <div className="mt-1 border-care border-l-4 pl-2">
+          <p>
+            Worked out anew it differs
+            {engine_version === fresh.data?.engine_version ? "" : " (newer version)"}:
+          </p>
+          <ul>
+            {differences.map((item) => (
+              <li key={item.what}>
+                {item.what}: {item.stored} → <strong>{item.fresh}</strong>
+              </li>
+            ))}
+          </ul>
+          <Button
+            disabled={save.isPending}
+            onClick={() => save.mutate({ id: planId, name, personId: person_id, inputs })}
+          >
+            Store the new numbers
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}

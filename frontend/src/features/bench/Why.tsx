@@ -1,0 +1,32 @@
+import type { PlanOut } from "@/api/client";
+import { bindUnits } from "@/lib/format";
+import { SOURCE_WORDS } from "@/lib/words";
+
+interface Props {
+  plan: PlanOut;
+  stale: boolean;
+}
+
+/** The facts the hold came from, each with the kind of its source. */
+export function Why({ plan, stale }: Props) {
+  const piece = plan.pieces[0];
+  return (
+    <div className={stale ? "opacity-50" : ""}>
+      <h2 className="font-semibold text-[15px] text-pencil">Why</h2>
+      <ul className="text-[14px]" aria-label="reasons">
+        {plan.reasons.map((reason) => (
+          <li key={reason.fact} className="border-rule border-b py-0.5">
+            {bindUnits(reason.text)}{" "}
+            <span className="whitespace-nowrap text-pencil">({SOURCE_WORDS[reason.source]})</span>
+          </li>
+        ))}
+        {piece && (
+          <li className="py-0.5">
+            The middle is at {piece.core_at_open_shown.metric} ({piece.core_at_open_shown.us}) when
+            the lid comes off; the safe minimum is 63 °C (145 °F) and 3 min.
+          </li>
+        )}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,56 @@
+import { useCallback, useEffect, useMemo } from "react";
+import { useLocation, useSearch } from "wouter";
+import type { Problem } from "@/api/client";
+import { ProblemError } from "@/api/client";
+import { usePlan, usePots } from "@/api/queries";
+import { keepBench, lastBench } from "@/lib/draft";
+import { type Wish, wishFromAddress, wishToAddress, wishToPlan } from "@/lib/wish";
+
+/** What stands on the Bench (it lives in the address) and the plan that answers it. */
+export function useBench() {
+  const raw = useSearch();
+  const [, navigate] = useLocation();
+  const pots = usePots();
+  const search = useMemo(() => new URLSearchParams(raw), [raw]);
+  const planId = search.get("plan");
+  const firstPot = pots.data?.pots.find((kept) => kept.ready_id === "tenor") ?? pots.data?.pots[0];
+  const wish = useMemo(() => {
+    const typed = wishFromAddress(search);
+    return typed.pot || !firstPot ? typed : { ...typed, pot: firstPot.id };
+  }, [search, firstPot]);
+
+  useEffect(() => {
+    if (raw) keepBench(`?${raw}`);
+    else if (lastBench()) navigate(`/${lastBench()}`, { replace: true });
+  }, [raw, navigate]);
+
+  const change = useCallback(
+    (part: Partial<Wish>, how: "drag" | "set" = "set") => {
+      const next = wishToAddress({ ...wish, ...part }, planId);
+      // typing and dragging replace the address; a choice can be undone with "back"
+      navigate(`/?${next}`, { replace: how === "drag" });
+    },
+    [wish, planId, navigate],
+  );
+
+  const inputs = useMemo(() => wishToPlan(wish), [wish]);
+  const plan = usePlan(inputs);
+  const problem = plan.error instanceof ProblemError ? plan.error.problem : null;
+  return { wish, planId, change, inputs, plan, problem, pots: pots.data?.pots ?? [] };
+}
+
+export type Bench = ReturnType<typeof useBench>;
+
+/** The trouble that belongs to a field of the piece or of the whole wish. */
+export function troubleAt(problem: Problem | null, field: string): Problem | null {
+  if (!problem?.field) return null;
+  return problem.field === field || problem.field === `pieces.0.${field}` ? problem : null;
+}
+
+const OWN_FIELDS = ["mass", "thickness", "count", "membrane", "start", "liquid", "pot", "release"];
+
+/** Trouble that no field shows: it stands above the answer instead. */
+export function looseTrouble(problem: Problem | null): Problem | null {
+  if (!problem) return null;
+  return OWN_FIELDS.some((field) => troubleAt(problem, field)) ? null : problem;
+}

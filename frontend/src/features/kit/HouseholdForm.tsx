@@ -1,0 +1,105 @@
+import { useId, useState } from "react";
+import { type HouseholdOut, ProblemError } from "@/api/client";
+import { useChangeHousehold } from "@/api/queries";
+import { Button } from "@/ui/Button";
+import { Choice } from "@/ui/Choice";
+
+interface Props {
+  household: HouseholdOut;
+}
+
+const UNITS = [
+  { value: "metric", name: "kg, cm, ml" },
+  { value: "us", name: "lb, in, cups" },
+];
+
+/** What is usual here: altitude, how cold the meat is, which measures. */
+export function HouseholdForm({ household }: Props) {
+  const [name, setName] = useState(household.name);
+  const [altitude, setAltitude] = useState(household.altitude_shown[household.units]);
+  const [start, setStart] = useState(household.start_shown[household.units]);
+  const [units, setUnits] = useState(household.units);
+  const change = useChangeHousehold();
+  const problem = change.error instanceof ProblemError ? change.error.problem : null;
+  return (
+    <form
+      aria-label="household"
+      className="flex flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        change.mutate({ name, altitude, start, units });
+      }}
+    >
+      <h2 className="font-bold text-[20px]">The household</h2>
+      <Field label="Name" value={name} onChange={setName} trouble={null} />
+      <Field
+        label="Altitude of the kitchen"
+        value={altitude}
+        onChange={setAltitude}
+        trouble={problem?.field === "altitude" ? problem : null}
+      />
+      <Field
+        label="Meat comes out of the refrigerator at"
+        value={start}
+        onChange={setStart}
+        trouble={problem?.field === "start" ? problem : null}
+      />
+      <div>
+        <span className="text-pencil">Measures are shown in</span>
+        <Choice
+          label="measures"
+          value={units}
+          options={UNITS}
+          onChange={(value) => setUnits(value === "us" ? "us" : "metric")}
+        />
+      </div>
+      <Button strong type="submit" disabled={change.isPending} className="self-start">
+        Save
+      </Button>
+      {change.isSuccess && (
+        <p role="status" className="text-safe">
+          Saved. Every plan on the Bench now uses this.
+        </p>
+      )}
+      {problem && !problem.field && (
+        <p role="alert" className="border-care border-l-4 pl-2">
+          <strong>{problem.message}</strong> {problem.hint}
+        </p>
+      )}
+    </form>
+  );
+}
+
+interface FieldProps {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  trouble: { message: string; hint?: string | null } | null;
+}
+
+function Field({ label, value, onChange, trouble }: FieldProps) {
+  const id = useId();
+  return (
+    <div>
+      <label htmlFor={id} className="text-pencil">
+        {label}
+      </label>
+      <input
+        id={id}
+        value={value}
+        required
+        maxLength={80}
+        autoComplete="off"
+        aria-invalid={trouble ? true : undefined}
+        aria-describedby={trouble ? `${id}-trouble` : undefined}
+        onChange={(event) => onChange(event.target.value)}
+        className="w-full rounded-sm border border-edge bg-sheet px-2 py-1.5"
+      />
+      {trouble && (
+        <p id={`${id}-trouble`} role="alert" className="mt-1 border-care border-l-4 pl-2">
+          <strong>{trouble.message}</strong> {trouble.hint}
+        </p>
+      )}
+    </div>
+  );
+}

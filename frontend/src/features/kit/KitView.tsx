@@ -1,0 +1,82 @@
+import { useState } from "react";
+import { useAddPot, useCatalogue, useHousehold, usePots, useRemovePot } from "@/api/queries";
+import { HouseholdForm } from "@/features/kit/HouseholdForm";
+import { PotCard } from "@/features/kit/PotCard";
+import { Button } from "@/ui/Button";
+import { Slip } from "@/ui/Slip";
+
+/** What do I cook with? The household's settings and its pots. */
+export function KitView() {
+  const household = useHousehold();
+  const pots = usePots();
+  const catalogue = useCatalogue();
+  const add = useAddPot();
+  const remove = useRemovePot();
+  const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
+  if (household.isError || pots.isError) {
+    return (
+      <p role="alert" className="p-6">
+        <strong>The app does not answer.</strong> Start it again; everything is on disk.
+      </p>
+    );
+  }
+  if (!household.data || !pots.data || !catalogue.data) {
+    return <p className="p-6 text-pencil">Opening the cupboard …</p>;
+  }
+  const here = new Set(pots.data.pots.map((kept) => kept.ready_id));
+  const missing = catalogue.data.ready_pots.filter((ready) => !here.has(ready.id));
+  const units = household.data.units;
+  return (
+    <div className="mx-auto grid max-w-5xl gap-8 px-4 py-5 md:grid-cols-[320px_1fr]">
+      <h1 className="sr-only">Kit</h1>
+      <HouseholdForm key={JSON.stringify(household.data)} household={household.data} />
+      <section aria-labelledby="pots-title">
+        <h2 id="pots-title" className="mb-2 font-bold text-[20px]">
+          Pots, to one scale
+        </h2>
+        <ul className="grid gap-4 sm:grid-cols-2">
+          {pots.data.pots.map((kept) => (
+            <PotCard
+              key={kept.id}
+              pot={kept.pot}
+              units={units}
+              onRemove={() =>
+                remove.mutate(
+                  { id: kept.id, restore: false },
+                  { onSuccess: () => setGone({ id: kept.id, name: kept.pot.name }) },
+                )
+              }
+            />
+          ))}
+        </ul>
+        {missing.length > 0 && (
+          <div className="mt-4 flex flex-wrap items-center gap-2">
+            <span className="text-pencil">Take another one in:</span>
+            {missing.map((ready) => (
+              <Button key={ready.id} onClick={() => add.mutate(ready.id)}>
+                {ready.pot.name}
+              </Button>
+            ))}
+          </div>
+        )}
+        <p className="mt-5">
+          <a href="/api/backup" download className="underline underline-offset-4">
+            Save a copy of everything
+          </a>{" "}
+          <span className="text-pencil">(one JSON file)</span>
+        </p>
+      </section>
+      {gone && (
+        <Slip
+          text={`“${gone.name}” is put away.`}
+          action={{
+            name: "Undo",
+            run: () =>
+              remove.mutate({ id: gone.id, restore: true }, { onSuccess: () => setGone(null) }),
+          }}
+          onClose={() => setGone(null)}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+import type { PotOut } from "@/api/client";
+import type { Units } from "@/lib/format";
+import { Button } from "@/ui/Button";
+
+interface Props {
+  pot: PotOut;
+  units: Units;
+  onRemove: () => void;
+}
+
+const PIXELS_PER_METRE = 700;
+const TALLEST = 150;
+
+/** A pot with its limits, drawn to the same scale as its neighbours. */
+export function PotCard({ pot, units, onRemove }: Props) {
+  const width = pot.inner_diameter_m * PIXELS_PER_METRE;
+  const height = pot.inner_height_m * PIXELS_PER_METRE;
+  const base = TALLEST - 8;
+  const left = 20;
+  const lineY = (metres: number) => base - metres * PIXELS_PER_METRE;
+  const facts: [string, string][] = [
+    ["inside", `${pot.inner_diameter_shown[units]} wide, ${pot.inner_height_shown[units]} high`],
+    ["least liquid", pot.min_liquid_shown[units]],
+    ["most, with meat", pot.max_volume_shown[units]],
+    ["heater", `${pot.heater_w} W`],
+    ["high, low", `${pot.gauge_high_pa / 1000} and ${pot.gauge_low_pa / 1000} kPa`],
+    ["longest program", `${pot.longest_hold_min / 60} h`],
+  ];
+  return (
+    <li className="border-rule border-t pt-2">
+      <h3 className="font-semibold text-[17px]">{pot.name}</h3>
+      <svg viewBox={`0 0 210 ${TALLEST}`} className="h-36 w-full max-w-56" aria-hidden="true">
+        <path
+          d={`M${left - 8} ${base - height} H${left} V${base - 6} q0 6 6 6 H${left + width - 6} q6 0 6 -6 V${base - height} H${left + width + 8}`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="2.5"
+        />
+        {[pot.max_level_m, pot.min_level_m].map((metres) => (
+          <line
+            key={metres}
+            x1={left}
+            x2={left + width}
+            y1={lineY(metres)}
+            y2={lineY(metres)}
+            stroke="var(--care)"
+            strokeDasharray="6 4"
+          />
+        ))}
+      </svg>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-3 text-[14px]">
+        {facts.map(([name, value]) => (
+          <div key={name} className="contents">
+            <dt className="text-pencil">{name}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <Button className="mt-2" aria-label={`put ${pot.name} away`} onClick={onRemove}>
+        Put away
+      </Button>
+    </li>
+  );
+}

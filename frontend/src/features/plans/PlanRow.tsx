@@ -1,0 +1,93 @@
+import { useState } from "react";
+import { useLocation } from "wouter";
+import { client, type PlanLine, unwrap } from "@/api/client";
+import { useRenamePlan } from "@/api/queries";
+import { CutDrawing } from "@/drawing/CutDrawing";
+import { panelTime, spokenTime } from "@/lib/format";
+import { wishFromPlan, wishToAddress } from "@/lib/wish";
+import { Button } from "@/ui/Button";
+
+interface Props {
+  plan: PlanLine;
+  cook: string | undefined;
+  cutName: string;
+  onDelete: () => void;
+}
+
+/** One line of the shelf. */
+export function PlanRow({ plan, cook, cutName, onDelete }: Props) {
+  const [renaming, setRenaming] = useState(false);
+  const [, navigate] = useLocation();
+  const open = async () => {
+    const stored = await unwrap(
+      client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: plan.id } } }),
+    );
+    navigate(`/?${wishToAddress(wishFromPlan(stored.inputs), plan.id)}`);
+  };
+  return (
+    <li className="grid grid-cols-[64px_1fr] items-center gap-x-4 border-rule border-b py-2 sm:grid-cols-[64px_1fr_auto_auto]">
+      <CutDrawing cut={plan.cut} />
+      <div className="min-w-0">
+        {renaming ? (
+          <Rename plan={plan} onDone={() => setRenaming(false)} />
+        ) : (
+          <button
+            type="button"
+            onClick={open}
+            className="break-words text-left font-dial font-semibold text-[17px] underline decoration-rule underline-offset-4 hover:decoration-ink"
+          >
+            {plan.name}
+          </button>
+        )}
+        <p className="text-[14px] text-pencil">
+          {cutName}, {plan.count === 1 ? "one piece" : `${plan.count} pieces`}, {plan.total_mass},
+          in {plan.pot_name}
+          {cook && ` · ${cook}`}
+        </p>
+      </div>
+      <p className="col-start-2 sm:col-start-auto sm:text-right">
+        <span className="font-bold font-dial text-[20px]">{panelTime(plan.hold_min)}</span>{" "}
+        <span className="text-[14px] text-pencil">
+          hold · {spokenTime(plan.lid_on_to_open_s / 60)} in all
+        </span>
+      </p>
+      <div className="col-start-2 flex gap-2 pt-1 sm:col-start-auto sm:pt-0">
+        <Button aria-label={`rename ${plan.name}`} onClick={() => setRenaming(true)}>
+          Rename
+        </Button>
+        <Button aria-label={`delete ${plan.name}`} onClick={onDelete}>
+          Delete
+        </Button>
+      </div>
+    </li>
+  );
+}
+
+function Rename({ plan, onDone }: { plan: PlanLine; onDone: () => void }) {
+  const rename = useRenamePlan();
+  const [name, setName] = useState(plan.name);
+  return (
+    <form
+      className="flex flex-wrap gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        rename.mutate({ id: plan.id, name }, { onSuccess: onDone });
+      }}
+    >
+      <input
+        aria-label="new name"
+        // the cook asked for this field a moment ago
+        ref={(element) => element?.focus()}
+        value={name}
+        maxLength={120}
+        required
+        onChange={(event) => setName(event.target.value)}
+        onKeyDown={(event) => event.key === "Escape" && onDone()}
+        className="min-w-0 flex-1 rounded-sm border border-edge bg-sheet px-2 py-1"
+      />
+      <Button strong type="submit" disabled={rename.isPending}>
+        Save name
+      </Button>
+    </form>
+  );
+}

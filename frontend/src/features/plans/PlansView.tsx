@@ -1,0 +1,81 @@
+import { useDeferredValue, useId, useState } from "react";
+import { useCatalogue, useDeletePlan, usePeople, useRestorePlan, useShelf } from "@/api/queries";
+import { PlanRow } from "@/features/plans/PlanRow";
+import { Slip } from "@/ui/Slip";
+
+/** The shelf: plans that were saved, to find, open, rename and delete. */
+export function PlansView() {
+  const [search, setSearch] = useState("");
+  const shelf = useShelf(useDeferredValue(search));
+  const people = usePeople();
+  const catalogue = useCatalogue();
+  const remove = useDeletePlan();
+  const restore = useRestorePlan();
+  const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
+  const id = useId();
+  const plans = shelf.data?.plans ?? [];
+  const nameOf = (person: string | null) =>
+    people.data?.people.find((item) => item.id === person)?.name;
+  return (
+    <div className="mx-auto max-w-4xl px-4 py-5">
+      <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
+        <h1 className="font-bold text-[24px]">Plans</h1>
+        <div>
+          <label htmlFor={id} className="mr-2 text-pencil">
+            find
+          </label>
+          <input
+            id={id}
+            type="search"
+            value={search}
+            maxLength={120}
+            autoComplete="off"
+            onChange={(event) => setSearch(event.target.value)}
+            className="w-56 rounded-sm border border-edge bg-sheet px-2 py-1"
+          />
+        </div>
+      </div>
+      {shelf.isError && (
+        <p role="alert" className="border-care border-l-4 pl-2">
+          <strong>The app does not answer.</strong> Start it again; the plans are on disk.
+        </p>
+      )}
+      {shelf.isPending && <p className="text-pencil">Looking on the shelf …</p>}
+      {shelf.data && plans.length === 0 && (
+        <p className="text-pencil">
+          {search
+            ? "No plan has these words in its name."
+            : "No plan is saved yet. Make one on the Bench."}
+        </p>
+      )}
+      <ul className="border-rule border-t" aria-label="saved plans">
+        {plans.map((plan) => (
+          <PlanRow
+            key={plan.id}
+            plan={plan}
+            cook={nameOf(plan.person_id)}
+            cutName={catalogue.data?.cuts.find((cut) => cut.id === plan.cut)?.name ?? ""}
+            onDelete={() =>
+              remove.mutate(plan.id, { onSuccess: () => setGone({ id: plan.id, name: plan.name }) })
+            }
+          />
+        ))}
+      </ul>
+      {shelf.data && shelf.data.total > plans.length && (
+        <p className="mt-3 text-pencil">
+          The newest {plans.length} of {shelf.data.total}; type a word to find the others.
+        </p>
+      )}
+      {gone && (
+        <Slip
+          text={`“${gone.name}” is deleted.`}
+          action={{
+            name: "Undo",
+            run: () => restore.mutate(gone.id, { onSuccess: () => setGone(null) }),
+          }}
+          onClose={() => setGone(null)}
+        />
+      )}
+    </div>
+  );
+}

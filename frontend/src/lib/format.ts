@@ -1,0 +1,83 @@
+/** Numbers and measures as a cook reads them. No physics. */
+
+export type Units = "metric" | "us";
+
+const M_PER_INCH = 0.0254;
+
+/** Minutes as a panel takes them: 95 → `1:35`. */
+export function panelTime(minutes: number): string {
+  const whole = Math.max(0, Math.round(minutes));
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
+}
+
+/** Minutes in words: 95 → `1 h 35 min`. */
+export function spokenTime(minutes: number): string {
+  const whole = Math.max(0, Math.round(minutes));
+  const hours = Math.floor(whole / 60);
+  const rest = whole % 60;
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}
+
+/** A number as a mixed fraction to the nearest part: 1.75 → `1 3/4`. */
+export function mixedFraction(value: number, parts: number): string {
+  const total = Math.round(value * parts);
+  const whole = Math.floor(total / parts);
+  let top = total % parts;
+  let bottom = parts;
+  while (top > 0 && top % 2 === 0 && bottom % 2 === 0) {
+    top /= 2;
+    bottom /= 2;
+  }
+  if (top === 0) return String(whole);
+  return whole === 0 ? `${top}/${bottom}` : `${whole} ${top}/${bottom}`;
+}
+
+/** Which system a typed measure is in; the household's when it has no letter that tells. */
+export function unitsOf(text: string, fallback: Units): Units {
+  if (/in\b|inch|["″]|lb|oz|cup|tbsp|qt|pt/i.test(text)) return "us";
+  return /\d\s*(k?g|[cm]?m|m?l|gram|lit)/i.test(text) ? "metric" : fallback;
+}
+
+/** A length to type: to the millimetre, or to an eighth of an inch. */
+export function lengthText(metres: number, units: Units): string {
+  if (units === "us") return `${mixedFraction(metres / M_PER_INCH, 8)} in`;
+  return `${trimmed(100 * metres, 1)} cm`;
+}
+
+/** A mass to type: to 10 g, or to an ounce. */
+export function massText(kilograms: number, units: Units): string {
+  if (units === "metric") {
+    return kilograms < 1 ? `${Math.round(kilograms * 100) * 10} g` : `${trimmed(kilograms, 2)} kg`;
+  }
+  const ounces = Math.round(kilograms / 0.028349523125);
+  const pounds = Math.floor(ounces / 16);
+  const rest = ounces % 16;
+  if (pounds === 0) return `${rest} oz`;
+  return rest === 0 ? `${pounds} lb` : `${pounds} lb ${rest} oz`;
+}
+
+/** One step of a length: 5 mm, or a quarter inch, on a round value. */
+export function steppedLength(metres: number, direction: 1 | -1, units: Units): number {
+  return stepped(metres, direction, units === "us" ? M_PER_INCH / 4 : 0.005);
+}
+
+/** One step of a mass: 100 g, or 4 ounces, on a round value. */
+export function steppedMass(kilograms: number, direction: 1 | -1, units: Units): number {
+  return stepped(kilograms, direction, units === "us" ? 0.45359237 / 4 : 0.1);
+}
+
+function stepped(value: number, direction: 1 | -1, step: number): number {
+  const position = value / step;
+  const next = direction > 0 ? Math.floor(position + 1e-6) + 1 : Math.ceil(position - 1e-6) - 1;
+  return Math.max(step, next * step);
+}
+
+function trimmed(value: number, digits: number): string {
+  return String(Number(value.toFixed(digits)));
+}
+
+/** Keeps a number and its unit on one line. */
+export function bindUnits(text: string): string {
+  return text.replace(/(\d) (°C|°F|min|ml|cm|m|kg|h|%)(?![\w])/g, "$1\u00a0$2");
+}

@@ -1,0 +1,99 @@
+import { Minus, Plus } from "lucide-react";
+import { useId } from "react";
+
+export interface FieldProblem {
+  message: string;
+  hint: string | null;
+}
+
+interface Props {
+  label: string;
+  value: string;
+  other?: string | undefined;
+  placeholder?: string;
+  problem?: FieldProblem | null;
+  onChange: (text: string) => void;
+  onStep?: (direction: 1 | -1) => void;
+  canStep?: boolean;
+  inputMode?: "text" | "numeric";
+}
+
+/** A measure typed freely, the other system beside it, and steps for wet hands. */
+export function MeasureField(props: Props) {
+  const {
+    label,
+    value,
+    other,
+    placeholder,
+    problem,
+    onChange,
+    onStep,
+    canStep = true,
+    inputMode = "text",
+  } = props;
+  const id = useId();
+  const trouble = problem ? `${id}-trouble` : undefined;
+  return (
+    <div className="grid grid-cols-[76px_1fr_auto] items-center gap-x-2">
+      <label htmlFor={id} className="text-pencil">
+        {label}
+      </label>
+      <div
+        className={`flex min-w-0 items-center rounded-sm border bg-sheet ${problem ? "border-care" : "border-edge"}`}
+      >
+        <input
+          id={id}
+          value={value}
+          inputMode={inputMode}
+          autoComplete="off"
+          placeholder={placeholder}
+          aria-invalid={problem ? true : undefined}
+          aria-describedby={trouble}
+          onChange={(event) => onChange(event.target.value)}
+          className="min-w-0 flex-1 bg-transparent px-2 py-1 font-dial text-[16px] placeholder:font-sans placeholder:text-[14px] placeholder:text-pencil"
+        />
+        {onStep && (
+          <>
+            <StepButton label={`less ${label}`} disabled={!canStep} onClick={() => onStep(-1)}>
+              <Minus size={15} aria-hidden="true" />
+            </StepButton>
+            <StepButton label={`more ${label}`} disabled={!canStep} onClick={() => onStep(1)}>
+              <Plus size={15} aria-hidden="true" />
+            </StepButton>
+          </>
+        )}
+      </div>
+      <span className="w-[68px] text-right text-[14px] text-pencil">{other}</span>
+      {problem && (
+        <p
+          id={trouble}
+          className="col-span-3 mt-1 border-l-4 border-care pl-2 text-[14px]"
+          role="alert"
+        >
+          <strong className="font-semibold">{problem.message}</strong> {problem.hint}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface StepProps {
+  label: string;
+  disabled: boolean;
+  onClick: () => void;
+  children: React.ReactNode;
+}
+
+function StepButton({ label, disabled, onClick, children }: StepProps) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      disabled={disabled}
+      onClick={onClick}
+      className="grid h-8 w-7 place-items-center border-l border-rule text-ink hover:bg-rule disabled:opacity-40"
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,34 @@
+import { X } from "lucide-react";
+import { Dialog } from "radix-ui";
+import type { ReactNode } from "react";
+
+interface Props {
+  title: string;
+  open: boolean;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+/** A dialog on its own sheet of paper. The backdrop is ours: Radix's writes inline styles,
+ * which the page's policy refuses. */
+export function Sheet({ title, open, onClose, children }: Props) {
+  return (
+    <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
+      <Dialog.Portal>
+        <div className="fixed inset-0 z-10 bg-ink/40 dark:bg-paper/70" aria-hidden="true" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-20 max-h-[90dvh] w-[min(26rem,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sm border-2 border-ink bg-paper p-5"
+        >
+          <div className="mb-3 flex items-start justify-between gap-4">
+            <Dialog.Title className="font-semibold text-[19px]">{title}</Dialog.Title>
+            <Dialog.Close aria-label="close" className="grid h-7 w-7 place-items-center">
+              <X size={18} aria-hidden="true" />
+            </Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
