@@ -21,7 +21,7 @@ from pneumachron.core.steam import (
 )
 
 Array = np.ndarray
-GRADING = 0.94
+GRADING = 0.88
 """Each cell is this much thinner than its neighbour nearer the core."""
 
 
@@ -231,4 +231,6 @@ def _headspace_j_k(setting: Setting, hold_c: float) -> float:
 def _orifice(setting: Setting) -> float:
     fill = (setting.solids_m3 + setting.liquid_m3) / setting.pot.usable_volume_m3
     over = max(fill - c.SPRAY_FILL_RATIO.value, 0.0)
-    return setting.pot.orifice_m2 * max(1.0 - c.SPRAY_THROTTLE.value * over, 0.3)
+    return setting.pot.orifice_m2 * max(
+        1.0 - c.SPRAY_THROTTLE.value * over, c.LEAST_VENT_SHARE.value
+    )

@@ -68,6 +68,11 @@ SPRAY_THROTTLE = Constant(
     "1",
     Source("fitted", "share of the vent lost per unit of fill above that: practice case P7"),
 )
+LEAST_VENT_SHARE = Constant(
+    0.4,
+    "1",
+    Source("fitted", "a pot filled to the line, vented in pulses, takes about 9 min: case P11"),
+)
 PIN_DROP_RISE = Constant(2.0, "K", Source("judgement", "pin falls this far above local boiling"))
 KITCHEN_TEMP = Constant(20.0, "°C", Source("common practice", "room and tap water"))
 TAP_WATER_TEMP = Constant(15.0, "°C", Source("common practice", "liquid goes in cold"))

@@ -33,8 +33,9 @@ LEVELS: tuple[Level, ...] = get_args(Level)
 PhaseKind: TypeAlias = Literal[
     "come_up", "hold", "natural_release", "waiting", "venting", "standing"
 ]
-WAIT_S: dict[ReleaseMethod, float] = {"natural": float("inf"), "timed": 600.0, "quick": 0.0}
-"""How long the pot stands after the hold before it is vented."""
+USUAL_WAIT_S = 600.0
+"""How long a timed release waits unless the cook says otherwise. Common practice."""
+WAIT_RANGE_S = (60.0, 3600.0)
 
 THICKER_M = 0.005
 """Half a centimetre: what one more reading of the ruler is worth."""
@@ -54,6 +55,13 @@ class Wish:
     level: Level
     altitude_m: float
     liquid_m3: float | None = None
+    wait_s: float = USUAL_WAIT_S
+    """Only of a timed release: how long it stands before it is vented."""
+
+    @property
+    def vent_after_s(self) -> float:
+        """How long the pot stands after the hold before it is vented."""
+        return {"natural": float("inf"), "timed": self.wait_s, "quick": 0.0}[self.release]
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,9 +131,18 @@ def make_plan(wish: Wish) -> Plan:
             f"{wish.altitude_m:.0f} m is outside what this was checked for.",
             f"Give the altitude of the kitchen, up to {high:.0f} m.",
         )
+    shortest, longest = WAIT_RANGE_S
+    if not shortest <= wish.wait_s <= longest:
+        raise WishError(
+            "wait",
+            "wait",
+            f"A wait of {wish.wait_s / 60:.0f} min before venting is outside what this was "
+            "checked for.",
+            f"Give {shortest / 60:.0f} to {longest / 60:.0f} min.",
+        )
     standing = stand(wish.load, wish.pot, wish.school)
     filling = fill(wish.load, wish.pot, wish.school, standing, wish.liquid_m3)
-    search = Search(*_cases(wish, filling), wait_s=WAIT_S[wish.release])
+    search = Search(*cases_of(wish, filling), wait_s=wish.vent_after_s)
     holds_min = search.holds_s() / 60.0
     hold_min = round(holds_min[0])
     run = search.run(60.0 * hold_min)
@@ -175,7 +192,7 @@ def make_plan(wish: Wish) -> Plan:
     )
 
 
-def _cases(wish: Wish, filling: Filling) -> tuple[PotCases, MeatCases]:
+def cases_of(wish: Wish, filling: Filling) -> tuple[PotCases, MeatCases]:
     """Five cases: the wish, smaller, larger, half a centimetre thicker, at sea level."""
     kinds = wish.load.kinds()
     half = np.array([piece.half_sizes_m for piece, _ in kinds])

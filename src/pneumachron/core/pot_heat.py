@@ -22,6 +22,7 @@ from pneumachron.core.constants import (
     CARRY_OVER,
     HEATER_EFFICIENCY,
     KITCHEN_TEMP,
+    LEAST_VENT_SHARE,
     PIN_DROP_RISE,
     PURGE_HEAT,
     SPRAY_FILL_RATIO,
@@ -94,7 +95,10 @@ class PotCases:
     def orifice_m2(self) -> FloatArray:
         """The valve, throttled by the cook when the pot is full enough to spit."""
         over = np.maximum(self.fill_ratio - SPRAY_FILL_RATIO.value, 0.0)
-        return np.asarray(self.pot.orifice_m2 * np.maximum(1.0 - SPRAY_THROTTLE.value * over, 0.3))
+        return np.asarray(
+            self.pot.orifice_m2
+            * np.maximum(1.0 - SPRAY_THROTTLE.value * over, LEAST_VENT_SHARE.value)
+        )
 
     def first(self) -> "PotCases":
         """The first case alone."""

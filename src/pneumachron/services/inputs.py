@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from pneumachron.core.cuts import Cut, ReleaseMethod, School, cut_by_id
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import MAX_PIECES, Load, Piece, make_piece
-from pneumachron.core.plan import Level, Wish
+from pneumachron.core.plan import USUAL_WAIT_S, Level, Wish
 from pneumachron.core.pots import Pot
 from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import Quantity, parse_measure
@@ -45,6 +45,7 @@ class PlanInputs:
     school: School | None = None
     release: ReleaseMethod | None = None
     level: Level = "high"
+    wait_min: int | None = None
     liquid: str | None = None
     altitude: str | None = None
 
@@ -81,6 +82,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         level=inputs.level,
         altitude_m=_optional(inputs.altitude, "altitude", "altitude", defaults.altitude_m),
         liquid_m3=_given(inputs.liquid, "volume", "liquid"),
+        wait_s=USUAL_WAIT_S if inputs.wait_min is None else 60.0 * inputs.wait_min,
     )
 
 

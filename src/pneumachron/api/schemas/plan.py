@@ -37,6 +37,9 @@ class PlanIn(Closed):
     school: School | None = None
     release: ReleaseMethod | None = None
     level: Level = "high"
+    wait_min: Annotated[
+        int | None, Field(ge=0, le=600, description="of a timed release; 10 when left out")
+    ] = None
     liquid: Annotated[MeasureText | None, Field(description="instead of the school's")] = None
     altitude: Annotated[MeasureText | None, Field(description="instead of the household's")] = None
 

@@ -1,0 +1,79 @@
+"""Pots, pieces and wishes for the tests of the core."""
+
+from dataclasses import replace
+
+from pneumachron.core.cuts import ReleaseMethod, School, cut_by_id
+from pneumachron.core.hold import Search
+from pneumachron.core.liquid import fill, stand
+from pneumachron.core.load import Load, make_piece
+from pneumachron.core.plan import USUAL_WAIT_S, Wish, cases_of
+from pneumachron.core.pots import ready_pot
+from pneumachron.core.tenderness import TEXTURES, Texture
+
+LB_KG = 0.453_592_37
+CUP_M3 = 2.365_882_365e-4
+FRIDGE_C = 4.0
+
+
+def load(
+    cut: str,
+    total_kg: float,
+    thickness_m: float,
+    count: int = 1,
+    *,
+    footprint_m: tuple[float, float] | None = None,
+    membrane: bool | None = None,
+    start_c: float = FRIDGE_C,
+) -> Load:
+    """Alike pieces."""
+    piece = make_piece(
+        cut_by_id(cut),
+        mass_kg=total_kg / count,
+        thickness_m=thickness_m,
+        length_m=footprint_m and footprint_m[0],
+        width_m=footprint_m and footprint_m[1],
+        has_membrane=membrane,
+        start_temp_c=start_c,
+    )
+    return Load((piece,) * count)
+
+
+def wish(
+    pieces: Load,
+    *,
+    pot: str = "tenor",
+    texture: Texture = "tender",
+    school: School = "short_braise",
+    release: ReleaseMethod = "natural",
+    altitude_m: float = 0.0,
+    liquid_m3: float | None = None,
+    min_liquid_m3: float | None = None,
+    wait_s: float = USUAL_WAIT_S,
+) -> Wish:
+    """A wish at sea level unless said otherwise."""
+    vessel = ready_pot(pot)
+    if min_liquid_m3 is not None:
+        vessel = replace(vessel, min_liquid_m3=min_liquid_m3)
+    return Wish(
+        load=pieces,
+        pot=vessel,
+        texture_step=float(TEXTURES.index(texture)),
+        school=school,
+        release=release,
+        level="high",
+        altitude_m=altitude_m,
+        liquid_m3=liquid_m3,
+        wait_s=wait_s,
+    )
+
+
+def search(wanted: Wish) -> Search:
+    """The search behind a plan, for what a plan does not tell."""
+    filling = fill(
+        wanted.load,
+        wanted.pot,
+        wanted.school,
+        stand(wanted.load, wanted.pot, wanted.school),
+        wanted.liquid_m3,
+    )
+    return Search(*cases_of(wanted, filling), wait_s=wanted.vent_after_s)

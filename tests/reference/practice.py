@@ -1,0 +1,94 @@
+"""Cooks as the trade does them, with every size, weight, start, pot and release assumed.
+
+Common practice throughout; what practice does not state (geometry above all) is written here
+once and is not moved afterwards. `fitted` cases gave the softening doses in `cuts.csv`, the
+others had no part in it.
+"""
+
+from dataclasses import dataclass
+
+from pneumachron.core.cuts import ReleaseMethod, School
+from pneumachron.core.load import Load
+from pneumachron.core.plan import Wish
+from pneumachron.core.tenderness import Texture
+from tests.core.kitchen import CUP_M3, LB_KG, load, wish
+
+
+@dataclass(frozen=True)
+class Case:
+    """One practice: what was cooked, and the minutes the trade sets."""
+
+    name: str
+    pieces: Load
+    stated_min: float
+    texture: Texture
+    school: School
+    release: ReleaseMethod
+    liquid_cups: float
+    fitted: bool
+    min_liquid_cups: float = 1.0
+    wait_min: float = 10.0
+
+    def wish(self) -> Wish:
+        return wish(
+            self.pieces,
+            texture=self.texture,
+            school=self.school,
+            release=self.release,
+            liquid_m3=self.liquid_cups * CUP_M3,
+            min_liquid_m3=self.min_liquid_cups * CUP_M3,
+            wait_s=60.0 * self.wait_min,
+        )
+
+
+# All in a 5.7 l pot of 1000 W at sea level, meat from a refrigerator at 4 °C.
+P1 = Case(
+    "P1 brisket flat 3 lb halved, 4.5 × 12 × 12 cm each, 3.6 cups nearly covering",
+    load("brisket_flat", 3 * LB_KG, 0.045, 2, footprint_m=(0.12, 0.12)),
+    80, "tender", "bath", "natural", 3.6, fitted=True,
+)  # fmt: skip
+P2 = Case(
+    "P2 brisket 3½ lb in one piece of 5 cm, 1¾ cups of sauce, shreds",
+    load("brisket_flat", 3.5 * LB_KG, 0.05, footprint_m=(0.19, 0.16)),
+    60, "falls", "short_braise", "quick", 1.75, fitted=False,
+)  # fmt: skip
+P4 = Case(
+    "P4 boneless shoulder 4 lb as two pieces of 7 cm, 1 cup, pulls",
+    load("shoulder_boneless", 4 * LB_KG, 0.07, 2),
+    75, "falls", "short_braise", "natural", 1.0, fitted=True,
+)  # fmt: skip
+P5 = Case(
+    "P5 back ribs 2½ lb in four sections of 3 cm on a rack, ½ cup",
+    load("back_ribs", 2.5 * LB_KG, 0.03, 4),
+    15, "tender", "steam", "timed", 0.5, fitted=False, min_liquid_cups=0.5,
+)  # fmt: skip
+P6_THICK = Case(
+    "P6 back ribs 2½ lb of 3.5 cm, coiled, 8 cups, falls off the bone",
+    load("back_ribs", 2.5 * LB_KG, 0.035),
+    45, "falls", "bath", "quick", 8.0, fitted=True,
+)  # fmt: skip
+P6_THIN = Case(
+    "P6 back ribs 2 lb of 2.6 cm, coiled, 8 cups, falls off the bone",
+    load("back_ribs", 2.0 * LB_KG, 0.026),
+    35, "falls", "bath", "quick", 8.0, fitted=True,
+)  # fmt: skip
+P7_HOLDS = Case(
+    "P7 two racks of 2½ lb and 3 cm, coiled, 50 oz, 15 min then vent, bones slide (membrane off)",
+    load("back_ribs", 5.0 * LB_KG, 0.03, 2),
+    18, "very", "bath", "timed", 6.25, fitted=False, wait_min=15.0,
+)  # fmt: skip
+P7_FALLS = Case(
+    "P7 the same, complete fall-off",
+    load("back_ribs", 5.0 * LB_KG, 0.03, 2),
+    21.5, "falls", "bath", "timed", 6.25, fitted=False, wait_min=15.0,
+)  # fmt: skip
+P9 = Case(
+    "P9 shoulder 7 lb whole, 12 cm, 2 cups, shreds",
+    load("shoulder_boneless", 7 * LB_KG, 0.12),
+    210, "falls", "short_braise", "natural", 2.0, fitted=False,
+)  # fmt: skip
+P10 = Case(
+    "P10 English-cut short ribs 3 lb as 14 cubes of 4.5 cm, 1 cup, bones drop off",
+    load("short_ribs_english", 3 * LB_KG, 0.045, 14),
+    35, "falls", "short_braise", "natural", 1.0, fitted=True,
+)  # fmt: skip
