@@ -54,7 +54,6 @@ def plan(
     """
     from pneumachron.api.schemas.plan import PlanIn, PlanOut
     from pneumachron.core.pots import ready_pot
-    from pneumachron.services.inputs import field_path
     from pneumachron.services.planning import work_out
 
     text = _read(file)
@@ -66,7 +65,7 @@ def plan(
         where = ".".join(str(part) for part in first["loc"])
         _fail("invalid_input", first["msg"], where, "Correct the file and try again.")
     except WishError as error:
-        _fail(error.code, error.message, field_path(error), error.hint)
+        _fail(error.code, error.message, error.field, error.hint)
     typer.echo(PlanOut.model_validate(document).model_dump_json(indent=2))
 
 

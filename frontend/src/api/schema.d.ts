@@ -613,6 +613,11 @@ export interface components {
              */
             level: "high" | "low";
             /**
+             * Wait Min
+             * @description of a timed release; 10 when left out
+             */
+            wait_min?: number | null;
+            /**
              * Liquid
              * @description instead of the school's
              */

@@ -8,8 +8,9 @@ from starlette.exceptions import HTTPException
 from pneumachron.api.schemas.base import Problem
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.services.errors import VersionError
-from pneumachron.services.inputs import field_path
 from pneumachron.store.errors import NotFoundError
+
+HTTP_CODES = {400: "unreadable", 404: "not_found", 405: "not_allowed", 413: "too_large"}
 
 
 def problem(
@@ -25,7 +26,7 @@ def install(app: FastAPI) -> None:
 
     @app.exception_handler(WishError)
     def wish(_: Request, error: WishError) -> JSONResponse:
-        return problem(422, error.code, error.message, field=field_path(error), hint=error.hint)
+        return problem(422, error.code, error.message, field=error.field, hint=error.hint)
 
     @app.exception_handler(OutOfRangeError)
     def out_of_range(_: Request, error: OutOfRangeError) -> JSONResponse:
@@ -69,9 +70,8 @@ def install(app: FastAPI) -> None:
 
     @app.exception_handler(HTTPException)
     def http(_: Request, error: HTTPException) -> JSONResponse:
-        response = problem(
-            error.status_code, f"http_{error.status_code}", f"{error.detail}.", hint=None
-        )
+        code = HTTP_CODES.get(error.status_code, f"http_{error.status_code}")
+        response = problem(error.status_code, code, f"{error.detail.rstrip('.')}.")
         response.headers.update(error.headers or {})
         return response
 

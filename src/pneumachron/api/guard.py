@@ -3,12 +3,14 @@
 from urllib.parse import urlsplit
 
 from starlette.datastructures import Headers, MutableHeaders
+from starlette.exceptions import HTTPException
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from pneumachron.api.errors import problem
 
 MAX_BODY_BYTES = 256 * 1024
 """A plan is under 10 kB."""
+TOO_LARGE = f"This is more than {MAX_BODY_BYTES // 1024} kB."
 _SAFE_METHODS = frozenset({"GET", "HEAD", "OPTIONS"})
 SECURITY_HEADERS = {
     "Content-Security-Policy": (
@@ -21,10 +23,6 @@ SECURITY_HEADERS = {
     "Cross-Origin-Opener-Policy": "same-origin",
     "Cross-Origin-Resource-Policy": "same-origin",
 }
-
-
-class TooLargeError(Exception):
-    """The body grew over the limit while it was read."""
 
 
 class Guard:
@@ -55,13 +53,11 @@ class Guard:
             message = await receive()
             seen += len(message.get("body", b""))
             if seen > MAX_BODY_BYTES:
-                raise TooLargeError
+                # FastAPI passes this one on; any other error becomes "cannot parse"
+                raise HTTPException(413, TOO_LARGE)
             return message
 
-        try:
-            await self.app(scope, receive_limited, send_with_headers)
-        except TooLargeError:
-            await _too_large()(scope, receive, send_with_headers)
+        await self.app(scope, receive_limited, send_with_headers)
 
     def _refusal(self, method: str, headers: Headers) -> ASGIApp | None:
         if _host_name(headers.get("host", "")) not in self.hosts:
@@ -82,7 +78,7 @@ class Guard:
             )
         length = headers.get("content-length", "0")
         if not length.isdigit() or int(length) > MAX_BODY_BYTES:
-            return _too_large()
+            return problem(413, "too_large", TOO_LARGE, hint="Send less at a time.")
         return None
 
 
@@ -92,12 +88,3 @@ def _host_name(host: str) -> str:
         return urlsplit(f"//{host}").hostname or ""
     except ValueError:
         return ""
-
-
-def _too_large() -> ASGIApp:
-    return problem(
-        413,
-        "too_large",
-        f"This is more than {MAX_BODY_BYTES // 1024} kB.",
-        hint="Send less at a time.",
-    )

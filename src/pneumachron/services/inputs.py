@@ -117,8 +117,9 @@ def _optional(text: str | None, quantity: Quantity, field: str, default: float) 
     return default if value is None else value
 
 
-def field_path(error: WishError) -> str:
-    """Where in the inputs an error belongs: `pieces.0.thickness`, `liquid` ..."""
-    if error.field in PIECE_FIELDS:
-        return f"pieces.{error.entry or 0}.{error.field}"
-    return error.field
+def located(error: WishError) -> WishError:
+    """The same error, its field as a path into the inputs: `pieces.0.thickness`, `liquid` ..."""
+    if error.field not in PIECE_FIELDS:
+        return error
+    path = f"pieces.{error.entry or 0}.{error.field}"
+    return WishError(error.code, path, error.message, error.hint, entry=error.entry)

@@ -6,6 +6,7 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.errors import WishError
 from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import Pot, ready_pot, ready_pots
 from pneumachron.services.documents import RESULTS_VERSION, plan_document
@@ -16,6 +17,7 @@ from pneumachron.services.inputs import (
     Defaults,
     PieceInputs,
     PlanInputs,
+    located,
     read_wish,
 )
 from pneumachron.store import households, plans, pots
@@ -48,10 +50,13 @@ def work_out(inputs: PlanInputs, pot: Pot, defaults: Defaults = NOWHERE) -> dict
 
     Raises
     ------
-    WishError : the wish cannot be met.
+    WishError : the wish cannot be met; its field is a path into the inputs.
     """
-    wish = read_wish(inputs, pot, defaults)
-    return plan_document(wish, make_plan(wish))
+    try:
+        wish = read_wish(inputs, pot, defaults)
+        return plan_document(wish, make_plan(wish))
+    except WishError as error:
+        raise located(error) from None
 
 
 def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:

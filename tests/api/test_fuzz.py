@@ -1,0 +1,34 @@
+"""Every operation with generated input: documented answers only, never a server error."""
+
+from collections.abc import Iterator
+from typing import Any
+
+import pytest
+import schemathesis
+from hypothesis import HealthCheck, settings
+from schemathesis.checks import not_a_server_error
+from schemathesis.specs.openapi.checks import (
+    response_schema_conformance,
+    status_code_conformance,
+)
+
+from tests.conftest import ROOT
+from tests.live import serving
+
+
+@pytest.fixture(scope="module")
+def address(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
+    with serving(tmp_path_factory.mktemp("fuzz"), demo=True) as served:
+        yield served
+
+
+schema = schemathesis.openapi.from_path(ROOT / "docs" / "openapi.json")
+
+
+@schema.parametrize()
+@settings(max_examples=25, deadline=None, suppress_health_check=list(HealthCheck))
+def test_api(case: schemathesis.Case[Any], address: str) -> None:
+    case.call_and_validate(
+        base_url=address,
+        checks=[not_a_server_error, status_code_conformance, response_schema_conformance],
+    )

@@ -1,0 +1,41 @@
+"""The real program as a process of its own, on a free port."""
+
+import socket
+import subprocess
+import sys
+import time
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+from urllib.error import URLError
+from urllib.request import urlopen
+
+
+@contextmanager
+def serving(folder: Path, *, demo: bool, port: int | None = None) -> Iterator[str]:
+    """Serve a data folder; gives the address."""
+    if port is None:
+        with socket.socket() as probe:
+            probe.bind(("127.0.0.1", 0))
+            port = int(probe.getsockname()[1])
+    program = str(Path(sys.executable).with_name("pneumachron"))
+    command = [program, "serve", "--port", str(port), "--data", str(folder)]
+    with subprocess.Popen([*command, *(["--demo"] if demo else [])]) as process:
+        address = f"http://127.0.0.1:{port}"
+        try:
+            _wait_for(f"{address}/api/health", process)
+            yield address
+        finally:
+            process.terminate()
+
+
+def _wait_for(url: str, process: subprocess.Popen[bytes]) -> None:
+    deadline = time.monotonic() + 60
+    while time.monotonic() < deadline:
+        try:
+            with urlopen(url):
+                return
+        except (URLError, ConnectionError):
+            assert process.poll() is None, "the app stopped while starting"
+            time.sleep(0.05)
+    raise TimeoutError(url)
