@@ -5,7 +5,14 @@ import {
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
-import { client, type HouseholdIn, type PlanIn, ProblemError, unwrap } from "@/api/client";
+import {
+  client,
+  type HouseholdIn,
+  type PlanIn,
+  type PlanOut,
+  ProblemError,
+  unwrap,
+} from "@/api/client";
 
 /** A refusal is an answer; only a lost server is worth another try. */
 function shouldRetry(failures: number, error: Error): boolean {
@@ -45,18 +52,23 @@ export function usePeople() {
   });
 }
 
-/** The plan for what stands on the Bench. The last answer stays until the next one comes. */
+const LAST_PLAN = ["last plan"];
+
+/** The plan for what stands on the Bench. Requests are cancelled, never queued; the last answer
+ * stays (as `shown`) while the next one is on its way, refused, or lost. */
 export function usePlan(wish: PlanIn | null) {
-  return useQuery({
+  const query = useQuery({
     queryKey: ["plan", wish],
-    queryFn: ({ signal }) => {
+    queryFn: async ({ signal }) => {
       if (wish === null) throw new Error("no wish yet");
-      return unwrap(client.POST("/api/plan", { body: wish, signal }));
+      const plan = await unwrap(client.POST("/api/plan", { body: wish, signal }));
+      queryClient.setQueryData(LAST_PLAN, plan);
+      return plan;
     },
     enabled: wish !== null,
-    placeholderData: keepPreviousData,
     gcTime: 60_000,
   });
+  return { query, shown: query.data ?? queryClient.getQueryData<PlanOut>(LAST_PLAN) };
 }
 
 export function useShelf(search: string) {

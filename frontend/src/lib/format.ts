@@ -57,6 +57,43 @@ export function massText(kilograms: number, units: Units): string {
   return rest === 0 ? `${pounds} lb` : `${pounds} lb ${rest} oz`;
 }
 
+const MASS_KG: Record<string, number> = {
+  kg: 1,
+  g: 0.001,
+  lb: 0.45359237,
+  oz: 0.028349523125,
+};
+const LENGTH_M: Record<string, number> = { cm: 0.01, in: M_PER_INCH };
+
+/** Reads back what `massText` wrote; null for anything else, which only the server reads. */
+export function ownMass(text: string): number | null {
+  return readBack(text, MASS_KG);
+}
+
+/** Reads back what `lengthText` wrote; null for anything else, which only the server reads. */
+export function ownLength(text: string): number | null {
+  return readBack(text, LENGTH_M);
+}
+
+function readBack(text: string, units: Record<string, number>): number | null {
+  if (!/^([\d.]+( \d+\/\d+)?|\d+\/\d+) [a-z]+( \d+ oz)?$/.test(text)) return null;
+  let total = 0;
+  let amount = 0;
+  for (const part of text.split(" ")) {
+    const [top, bottom] = part.split("/").map(Number);
+    const unit = units[part];
+    if (unit !== undefined) {
+      total += amount * unit;
+      amount = 0;
+    } else if (top !== undefined && Number.isFinite(top)) {
+      amount += top / (bottom ?? 1);
+    } else {
+      return null;
+    }
+  }
+  return total;
+}
+
 /** One step of a length: 5 mm, or a quarter inch, on a round value. */
 export function steppedLength(metres: number, direction: 1 | -1, units: Units): number {
   return stepped(metres, direction, units === "us" ? M_PER_INCH / 4 : 0.005);

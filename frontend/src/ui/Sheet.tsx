@@ -20,13 +20,15 @@ export function Sheet({ title, open, onClose, children }: Props) {
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-20 max-h-[90dvh] w-[min(26rem,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sm border-2 border-ink bg-paper p-5"
         >
-          <div className="mb-3 flex items-start justify-between gap-4">
-            <Dialog.Title className="font-semibold text-[19px]">{title}</Dialog.Title>
-            <Dialog.Close aria-label="close" className="grid h-7 w-7 place-items-center">
-              <X size={18} aria-hidden="true" />
-            </Dialog.Close>
-          </div>
+          <Dialog.Title className="mb-3 pr-8 font-semibold text-[19px]">{title}</Dialog.Title>
           {children}
+          {/* last, so that the first field has the focus when the sheet opens */}
+          <Dialog.Close
+            aria-label="close"
+            className="absolute top-4 right-4 grid h-7 w-7 place-items-center"
+          >
+            <X size={18} aria-hidden="true" />
+          </Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -22,7 +22,7 @@ export function BenchView() {
   }
   const units = household.data.units;
   const cut = catalogue.data.cuts.find((item) => item.id === bench.wish.cut);
-  const stale = bench.problem !== null && bench.plan.data !== undefined;
+  const { stale } = bench;
   return (
     <div className="flex flex-col lg:h-[calc(100dvh-3rem)] lg:min-h-[744px]">
       <h1 className="sr-only">Bench</h1>
@@ -36,7 +36,7 @@ export function BenchView() {
         <PotColumn bench={bench} units={units} stale={stale} />
         <SettingColumn bench={bench} cut={cut} units={units} stale={stale} />
       </div>
-      <TraceStrip plan={bench.plan.data} units={units} stale={stale} />
+      <TraceStrip plan={bench.plan} units={units} stale={stale} />
     </div>
   );
 }

@@ -7,6 +7,8 @@ import { type Bench, troubleAt } from "@/features/bench/useBench";
 import {
   lengthText,
   massText,
+  ownLength,
+  ownMass,
   steppedLength,
   steppedMass,
   type Units,
@@ -98,12 +100,14 @@ function otherOf(shown: Shown | undefined, typed: string, units: Units): string 
 }
 
 function Measures({ bench, catalogue, household }: Omit<Props, "cut">) {
-  const { wish, change, problem } = bench;
+  const { wish, change } = bench;
   const units = household.units;
-  const piece = bench.plan.data && !problem ? bench.plan.data.pieces[0] : undefined;
+  const piece = bench.plan && !bench.stale ? bench.plan.pieces[0] : undefined;
   const massUnits = unitsOf(wish.mass, units);
   const sizeUnits = unitsOf(wish.thickness, units);
-  const totalKg = piece ? piece.mass_kg * piece.count : undefined;
+  // what a step wrote is read back here, so that the next step need not wait for the server
+  const totalKg = ownMass(wish.mass) ?? (piece && piece.mass_kg * piece.count);
+  const thicknessM = ownLength(wish.thickness) ?? piece?.thickness_m;
   const count = Number(wish.count) || 1;
   const setThickness = (metres: number, how: "drag" | "set") =>
     change({ thickness: lengthText(metres, sizeUnits) }, how);
@@ -137,13 +141,13 @@ function Measures({ bench, catalogue, household }: Omit<Props, "cut">) {
         other={otherOf(piece?.thickness_shown, wish.thickness, units)}
         problem={fieldProblem(bench, "thickness")}
         onChange={(thickness) => change({ thickness }, "drag")}
-        canStep={piece !== undefined}
+        canStep={thicknessM !== undefined}
         onStep={(direction) =>
-          setThickness(steppedLength(piece?.thickness_m ?? 0, direction, sizeUnits), "set")
+          setThickness(steppedLength(thicknessM ?? 0, direction, sizeUnits), "set")
         }
       />
       <ThicknessSlider
-        metres={piece?.thickness_m}
+        metres={thicknessM}
         low={catalogue.thinnest_m}
         high={catalogue.thickest_m}
         onDrag={(metres) => setThickness(metres, "drag")}

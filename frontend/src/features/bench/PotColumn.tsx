@@ -49,15 +49,15 @@ export function PotColumn({ bench, units, stale }: Props) {
       )}
       <div
         ref={ref}
-        className={`mt-1 flex min-h-0 flex-1 items-center justify-center ${stale ? "opacity-50" : ""}`}
+        className={`mt-1 flex min-h-0 flex-1 items-center justify-center ${stale ? "stale" : ""}`}
       >
-        {plan.data ? (
-          <PotSection plan={plan.data} units={units} enlarge={enlarge} />
+        {plan ? (
+          <PotSection plan={plan} units={units} enlarge={enlarge} />
         ) : (
-          <Empty busy={plan.isFetching} wrong={problem !== null} />
+          <Empty busy={bench.busy} wrong={problem !== null} />
         )}
       </div>
-      {plan.data && <Why plan={plan.data} stale={stale} />}
+      {plan && <Why plan={plan} stale={stale} />}
     </section>
   );
 }

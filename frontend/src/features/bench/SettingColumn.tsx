@@ -20,7 +20,7 @@ interface Props {
 /** The setting: the hold as the largest thing on the page, then liquid, rack, release and why. */
 export function SettingColumn({ bench, cut, units, stale }: Props) {
   const [saving, setSaving] = useState(false);
-  const plan = bench.plan.data;
+  const plan = bench.plan;
   const loose = looseTrouble(bench.problem);
   return (
     <section
@@ -57,7 +57,10 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
   if (!plan) {
     return (
       <div>
-        <p className="font-bold font-dial text-[76px] text-rule leading-none" aria-hidden="true">
+        <p
+          className="overflow-clip font-bold font-dial text-[76px] text-rule leading-none"
+          aria-hidden="true"
+        >
           –:––
         </p>
         <p className="text-pencil">The minutes stand here as soon as the sizes do.</p>
@@ -67,9 +70,12 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
   const { hold_min, hold_low_min, hold_high_min, level } = plan.setting;
   const range = `between ${panelTime(hold_low_min)} and ${panelTime(hold_high_min)}`;
   return (
-    <div className={stale ? "opacity-50" : ""} aria-live="polite">
+    <div className={stale ? "stale" : ""} aria-live="polite">
       {stale && <p className="font-semibold text-care">This is for what you typed before.</p>}
-      <p className="font-bold font-dial text-[84px] leading-[0.95]" data-testid="hold">
+      <p
+        className="overflow-clip font-bold font-dial text-[84px] leading-[0.95]"
+        data-testid="hold"
+      >
         {panelTime(hold_min)}
       </p>
       <p className="font-semibold">
@@ -175,7 +181,7 @@ function Row({ label, children }: { label: string; children: React.ReactNode }) 
 
 function Cautions({ plan, stale }: { plan: PlanOut; stale: boolean }) {
   return (
-    <ul className={`flex flex-col gap-1 ${stale ? "opacity-50" : ""}`} aria-label="cautions">
+    <ul className={`flex flex-col gap-1 ${stale ? "stale" : ""}`} aria-label="cautions">
       {plan.cautions.map((caution) => (
         <li
           key={caution.code}

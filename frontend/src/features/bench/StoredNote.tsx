@@ -57,6 +57,7 @@ export function StoredNote({ planId, bench }: Props) {
           >
             Store the new numbers
           </Button>
+          {save.error && <p role="alert">{save.error.message}</p>}
         </div>
       )}
     </div>

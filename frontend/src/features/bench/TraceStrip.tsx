@@ -25,7 +25,7 @@ export function TraceStrip({ plan, units, stale }: Props) {
           "the trace"
         )}
       </p>
-      <div ref={ref} className={stale ? "opacity-50" : ""}>
+      <div ref={ref} className={stale ? "stale" : ""}>
         {plan ? (
           <TraceChart plan={plan} width={width} units={units} />
         ) : (

@@ -11,7 +11,7 @@ interface Props {
 export function Why({ plan, stale }: Props) {
   const piece = plan.pieces[0];
   return (
-    <div className={stale ? "opacity-50" : ""}>
+    <div className={stale ? "stale" : ""}>
       <h2 className="font-semibold text-[15px] text-pencil">Why</h2>
       <ul className="text-[14px]" aria-label="reasons">
         {plan.reasons.map((reason) => (

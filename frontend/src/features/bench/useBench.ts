@@ -34,9 +34,20 @@ export function useBench() {
   );
 
   const inputs = useMemo(() => wishToPlan(wish), [wish]);
-  const plan = usePlan(inputs);
-  const problem = plan.error instanceof ProblemError ? plan.error.problem : null;
-  return { wish, planId, change, inputs, plan, problem, pots: pots.data?.pots ?? [] };
+  const { query, shown } = usePlan(inputs);
+  const problem = query.error instanceof ProblemError ? query.error.problem : null;
+  return {
+    wish,
+    planId,
+    change,
+    inputs,
+    plan: shown,
+    /** The plan shown is not for what stands here: it was refused, or something is missing. */
+    stale: shown !== undefined && (problem !== null || inputs === null),
+    busy: query.isFetching,
+    problem,
+    pots: pots.data?.pots ?? [],
+  };
 }
 
 export type Bench = ReturnType<typeof useBench>;

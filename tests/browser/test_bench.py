@@ -1,0 +1,218 @@
+"""The Bench, as cooks use it."""
+
+import re
+from pathlib import Path
+from typing import Any
+
+import pytest
+from playwright.sync_api import Locator, Page, expect
+
+from tests.browser.conftest import BRISKET, PHONE
+from tests.live import serving
+
+HOLD = re.compile(r"^\d:\d\d$")
+
+
+def hold(page: Page) -> Locator:
+    return page.get_by_test_id("hold")
+
+
+def minutes(page: Page) -> int:
+    expect(hold(page)).to_have_text(HOLD)
+    hours, rest = hold(page).inner_text().split(":")
+    return 60 * int(hours) + int(rest)
+
+
+def field(page: Page, label: str) -> Locator:
+    return page.get_by_label(label, exact=True)
+
+
+def fill_in(page: Page) -> None:
+    page.goto("/")
+    page.get_by_role("radio", name="Brisket flat").click()
+    field(page, "weight").fill("3 lb 2 oz")
+    field(page, "pieces").fill("2")
+    field(page, "thickness").fill("1 3/4 in")
+
+
+def test_type_read_drag_save_find(page: Page, outside: list[str], complaints: list[str]) -> None:
+    fill_in(page)
+    first = minutes(page)
+    assert 60 < first < 130
+    expect(page.get_by_text("1.42 kg")).to_be_visible()  # the other system, beside it
+    expect(page.get_by_test_id("range")).to_contain_text("between")
+    expect(page.get_by_test_id("total")).to_have_text(re.compile(r"\d h"))
+    expect(page.get_by_role("list", name="reasons")).to_contain_text("half a centimetre")
+
+    thumb = page.get_by_role("slider", name="thickness, drag")
+    box = thumb.bounding_box()
+    assert box is not None
+    page.mouse.move(box["x"] + box["width"] / 2, box["y"] + box["height"] / 2)
+    page.mouse.down()
+    page.mouse.move(box["x"] + 30, box["y"] + 5, steps=8)
+    page.mouse.up()
+    expect(field(page, "thickness")).not_to_have_value("1 3/4 in")
+    expect(hold(page)).not_to_have_text(f"{first // 60}:{first % 60:02d}")
+    assert minutes(page) > first
+
+    page.get_by_role("button", name="Save this plan").click()
+    page.get_by_label("Name").fill("Thursday <b>brisket</b>")
+    page.get_by_label("Cook", exact=True).select_option(label="Wilhelmina Thrupp")
+    page.get_by_role("button", name="Save", exact=True).click()
+    stored = page.get_by_test_id("stored")
+    expect(stored).to_contain_text("Thursday <b>brisket</b>")
+    kept = minutes(page)
+    page.reload()
+    assert minutes(page) == kept
+    expect(stored).to_contain_text(f"stored as {kept // 60}:{kept % 60:02d}")
+
+    page.get_by_role("link", name="Plans").click()
+    page.get_by_label("find").fill("brisket thurs")
+    found = page.get_by_role("list", name="saved plans").get_by_role("listitem")
+    expect(found).to_have_count(1)
+    expect(found).to_contain_text("Wilhelmina Thrupp")
+    page.get_by_role("button", name="Thursday <b>brisket</b>", exact=True).click()
+    assert minutes(page) == kept
+    assert outside == []
+    assert complaints == []
+
+
+def test_by_keyboard_alone(page: Page) -> None:
+    page.goto("/")
+    page.get_by_role("radio", name="Brisket flat").focus()
+    page.keyboard.press("ArrowRight", delay=60)  # as long as a finger rests on a key
+    expect(page.get_by_role("radio", name="English-cut short ribs")).to_be_checked()
+    page.keyboard.press("ArrowRight", delay=60)
+    expect(page.get_by_role("radio", name="Pork shoulder, boneless")).to_be_checked()
+    for text in ("4 lb", "2", "7 cm"):
+        page.keyboard.press("Tab")
+        while page.evaluate("document.activeElement.tagName") != "INPUT":
+            page.keyboard.press("Tab")
+        page.keyboard.press("Control+a")
+        page.keyboard.type(text)
+    expect(page.get_by_text("of 2 lb")).to_be_visible()
+    before = minutes(page)
+    page.get_by_role("slider", name="thickness, drag").focus()
+    page.keyboard.press("ArrowRight")
+    page.keyboard.press("PageUp")
+    expect(field(page, "thickness")).to_have_value("8.1 cm")
+    expect(hold(page)).not_to_have_text(f"{before // 60}:{before % 60:02d}")
+    assert minutes(page) > before
+    page.get_by_role("radio", name=re.compile("very tender")).focus()
+    page.keyboard.press("Space")
+    expect(page.get_by_test_id("reached")).to_have_text("very tender")
+    page.get_by_role("button", name="Save this plan").focus()
+    page.keyboard.press("Enter")
+    expect(page.get_by_label("Name")).to_be_focused()
+    page.keyboard.type("By keyboard")
+    page.keyboard.press("Enter")
+    expect(page.get_by_test_id("stored")).to_contain_text("By keyboard")
+
+
+@pytest.mark.parametrize(
+    ("label", "text", "message"),
+    [
+        ("thickness", "9 in", "at most 12.5 cm"),
+        ("thickness", "two fingers", "cannot be read"),
+        ("weight", "3", "without a unit"),
+        ("weight", "9 kg", "runs"),
+        ("pieces", "0", "1 to 60"),
+        ("from", "-18 °C", "Thaw it"),
+        ("liquid", "1 Tbsp", "minimum"),
+        ("liquid", "6 l", "maximum line"),
+    ],
+)
+def test_trouble_stands_at_its_field(page: Page, label: str, text: str, message: str) -> None:
+    page.goto(BRISKET.replace("pieces=2", "pieces=9") if text == "9 kg" else BRISKET)
+    before = hold(page).inner_text()
+    field(page, label).fill(text)
+    trouble = page.get_by_role("alert")
+    expect(trouble).to_have_count(1)
+    expect(trouble).to_contain_text(message)
+    described = field(page, label).get_attribute("aria-describedby")
+    assert trouble.get_attribute("id") == described
+    expect(hold(page)).to_have_text(before)  # the last answer stays, marked as such
+    expect(page.get_by_text("This is for what you typed before.")).to_be_visible()
+    page.reload()
+    expect(field(page, label)).to_have_value(text)  # nothing typed is lost
+    expect(page.get_by_role("alert")).to_contain_text(message)
+
+
+def test_choices_change_the_answer_and_back_undoes(page: Page) -> None:
+    page.goto(BRISKET)
+    natural = minutes(page)
+    page.get_by_role("radio", name="vent now").click()
+    expect(page.get_by_test_id("release-minutes")).to_contain_text("venting")
+    assert minutes(page) > natural
+    page.get_by_role("radio", name="steam").click()
+    expect(page.get_by_text("low metal rack")).to_be_visible()
+    page.go_back()
+    page.go_back()
+    expect(hold(page)).to_have_text(f"{natural // 60}:{natural % 60:02d}")
+
+
+def test_ribs_have_a_membrane_and_brisket_has_not(page: Page) -> None:
+    page.goto("/?cut=back_ribs&pieces=1&weight=2+lb+4+oz&thickness=3+cm")
+    without = minutes(page)
+    page.get_by_role("switch").click()
+    expect(page.get_by_text("membrane on")).to_be_visible()
+    expect(hold(page)).not_to_have_text(f"0:{without:02d}")
+    assert minutes(page) > without
+    page.get_by_role("radio", name="Brisket flat").click()
+    expect(page.get_by_role("switch")).to_have_count(0)
+
+
+def test_what_is_drawn_is_what_was_computed(page: Page) -> None:
+    with page.expect_response("**/api/plan") as answer:
+        page.goto(BRISKET)
+    plan: dict[str, Any] = answer.value.json()
+    expect(hold(page)).to_have_text(HOLD)
+    scale, base = 1500, 284  # drawing units per metre, and the line of the base
+    surface = page.get_by_test_id("liquid").locator("rect").first
+    top = float(surface.get_attribute("y") or "nan")
+    assert base - top == pytest.approx(scale * plan["liquid"]["level_m"], abs=0.01)
+    most = float(page.get_by_test_id("line-most").get_attribute("data-y") or "nan")
+    assert base - most == pytest.approx(scale * plan["pot"]["max_level_m"], abs=0.01)
+    piece = page.get_by_test_id("piece").first.locator("rect").first
+    height = float(piece.get_attribute("height") or "nan")
+    assert height == pytest.approx(scale * plan["pieces"][0]["thickness_m"], abs=0.01)
+    assert page.get_by_test_id("piece").count() == 2
+
+
+def test_whole_bench_without_scrolling(page: Page) -> None:
+    for path in (
+        BRISKET,
+        "/?cut=back_ribs&pieces=2&weight=2+kg&thickness=3+cm&school=bath&release=quick",
+    ):
+        page.goto(path)
+        expect(hold(page)).to_have_text(HOLD)
+        sizes = page.evaluate(
+            """() => [document.documentElement, ...document.querySelectorAll('section')]
+              .map(e => [e.scrollWidth - e.clientWidth, e.scrollHeight - e.clientHeight])"""
+        )
+        assert all(wide <= 0 and tall <= 0 for wide, tall in sizes), sizes
+
+
+@pytest.mark.parametrize("width", [360, 390, 768, 1024])
+def test_no_sideways_scroll(page: Page, width: int) -> None:
+    page.set_viewport_size({"width": width, "height": PHONE["height"]})
+    for path in (BRISKET, "/", "/plans", "/kit"):
+        page.goto(path)
+        page.wait_for_load_state("networkidle")
+        assert page.evaluate("document.documentElement.scrollWidth") <= width
+
+
+def test_a_lost_server_is_said_and_nothing_is_lost(page: Page, tmp_path: Path) -> None:
+    with serving(tmp_path, demo=True) as address:
+        page.goto(address + BRISKET)
+        expect(hold(page)).to_have_text(HOLD)
+        before = hold(page).inner_text()
+    field(page, "thickness").fill("2 in")
+    expect(page.get_by_role("alert")).to_contain_text("does not answer", timeout=15_000)
+    expect(field(page, "thickness")).to_have_value("2 in")
+    expect(hold(page)).to_have_text(before)
+    port = int(address.rsplit(":", maxsplit=1)[1])
+    with serving(tmp_path, demo=True, port=port):
+        page.goto(f"{address}/")  # the draft comes back without its address
+        expect(field(page, "thickness")).to_have_value("2 in")
+        expect(hold(page)).not_to_have_text(before)

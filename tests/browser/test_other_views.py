@@ -1,0 +1,112 @@
+"""Plans and Kit, and what holds for every view."""
+
+import re
+from typing import Literal
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import BRISKET, PHONE
+
+VIEWS = {"bench": BRISKET, "empty bench": "/?cut=back_ribs", "plans": "/plans", "kit": "/kit"}
+
+
+def axe_clean(page: Page) -> None:
+    results = Axe().run(page)
+    assert results.violations_count == 0, results.generate_report()
+
+
+@pytest.mark.parametrize("scheme", ["light", "dark"])
+@pytest.mark.parametrize("view", VIEWS)
+def test_axe(page: Page, view: str, scheme: Literal["light", "dark"]) -> None:
+    page.emulate_media(color_scheme=scheme)
+    page.goto(VIEWS[view])
+    page.wait_for_load_state("networkidle")
+    expect(page.locator("html")).to_have_attribute("data-theme", scheme)
+    axe_clean(page)
+
+
+def test_axe_on_a_dialog_and_on_trouble(page: Page) -> None:
+    page.goto(BRISKET)
+    page.get_by_role("button", name="Save this plan").click()
+    expect(page.get_by_role("dialog")).to_be_visible()
+    axe_clean(page)
+    page.keyboard.press("Escape")
+    expect(page.get_by_role("dialog")).to_have_count(0)
+    page.get_by_label("liquid", exact=True).fill("9 l")
+    expect(page.get_by_role("alert")).to_be_visible()
+    axe_clean(page)
+
+
+def test_axe_on_the_phone(page: Page) -> None:
+    page.set_viewport_size({"width": PHONE["width"], "height": PHONE["height"]})
+    page.goto(BRISKET)
+    expect(page.get_by_test_id("hold")).to_be_visible()
+    axe_clean(page)
+
+
+def test_theme_is_kept(page: Page) -> None:
+    page.goto("/plans")
+    page.get_by_role("button", name="slate for the night").click()
+    page.reload()
+    expect(page.locator("html")).to_have_attribute("data-theme", "dark")
+    page.get_by_role("button", name="paper for the day").click()
+    expect(page.locator("html")).to_have_attribute("data-theme", "light")
+
+
+def test_delete_can_be_undone_and_names_changed(page: Page) -> None:
+    page.goto("/plans")
+    rows = page.get_by_role("list", name="saved plans").get_by_role("listitem")
+    expect(rows.filter(has_text="Snowed-in shoulder")).to_have_count(1)
+    page.get_by_role("button", name="delete Snowed-in shoulder, the whole choir").click()
+    expect(rows.filter(has_text="Snowed-in shoulder")).to_have_count(0)
+    page.get_by_role("button", name="Undo").click()
+    expect(rows.filter(has_text="Snowed-in shoulder")).to_have_count(1)
+    page.get_by_role("button", name="rename Ribs off the bone for the basses").click()
+    page.get_by_label("new name").fill("Ribs for everybody")
+    page.keyboard.press("Enter")
+    expect(rows.filter(has_text="Ribs for everybody")).to_have_count(1)
+
+
+def test_household_moves_every_plan_and_stored_ones_keep_their_numbers(page: Page) -> None:
+    page.goto("/plans")
+    page.get_by_role("button", name="Alto section supper", exact=True).click()
+    stored = page.get_by_test_id("stored")
+    expect(stored).to_contain_text("stored as")
+    before = page.get_by_test_id("hold").inner_text()
+    page.get_by_role("link", name="Kit").click()
+    page.get_by_label("Altitude of the kitchen").fill("high up")
+    page.get_by_role("button", name="Save").click()
+    expect(page.get_by_role("alert")).to_contain_text("cannot be read")
+    page.get_by_label("Altitude of the kitchen").fill("2300 m")
+    page.get_by_role("button", name="Save").click()
+    page.get_by_role("link", name="Bench").click()
+    expect(stored).to_contain_text("Worked out anew it differs")
+    expect(stored).to_contain_text(f"stored as {before}")
+    expect(stored).to_contain_text(re.compile(r"hold: \d+ min → \d+ min"))
+    page.get_by_role("button", name="Store the new numbers").click()
+    expect(stored).not_to_contain_text("differs")
+    expect(stored).not_to_contain_text(f"stored as {before}")
+    page.get_by_role("link", name="Kit").click()
+    page.get_by_label("Altitude of the kitchen").fill("1150 m")
+    page.get_by_role("button", name="Save").click()
+    expect(page.get_by_label("Altitude of the kitchen")).to_have_value("1150 m")
+
+
+def test_pots_are_taken_in_and_put_away(page: Page) -> None:
+    page.goto("/kit")
+    pots = page.get_by_role("heading", level=3)
+    expect(pots).to_have_text(["Tenor, 5.7 litre", "Bass, 7.6 litre"])
+    page.get_by_role("button", name="Treble, 3 litre").click()
+    expect(pots).to_have_count(3)
+    page.get_by_role("button", name="put Treble, 3 litre away").click()
+    expect(pots).to_have_count(2)
+    page.get_by_role("button", name="Undo").click()
+    expect(pots).to_have_count(3)
+
+
+def test_an_address_of_nothing(page: Page) -> None:
+    page.goto("/nowhere")
+    page.get_by_role("link", name="Go to the Bench").click()
+    expect(page.get_by_label("weight", exact=True)).to_be_visible()
