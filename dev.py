@@ -31,12 +31,17 @@ def main() -> int:
         return start(sys.argv[2:])
     if command == "test":
         return test(sys.argv[2:])
+    if command == "bench":
+        set_up(browser=False)
+        bench = [str(BIN / "pytest"), "tests/bench", "--benchmark-only", "-o", "addopts="]
+        columns = ["--benchmark-columns=median,iqr,rounds", "--benchmark-sort=name"]
+        return subprocess.run([*bench, *columns], cwd=ROOT, check=False).returncode
     if command == "setup":
         set_up()
         return 0
     if command == "refresh-api":
         return refresh_api()
-    print("usage: python3 dev.py start | test | setup | refresh-api", file=sys.stderr)
+    print("usage: python3 dev.py start | test | bench | setup | refresh-api", file=sys.stderr)
     return 2
 
 

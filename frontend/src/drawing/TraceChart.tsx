@@ -127,7 +127,7 @@ function Rungs({ sheet, reached }: { sheet: TraceGeometry; reached: Texture }) {
       {sheet.rungs.map(({ step, x, y }) => (
         <g key={step}>
           <circle cx={x} cy={y} r="3.5" fill="var(--paper)" stroke="var(--heat)" strokeWidth="2" />
-          <text x={x} y={y + 19} textAnchor="middle" {...halo}>
+          <text x={Math.min(x, sheet.frame.right - 42)} y={y + 19} textAnchor="middle" {...halo}>
             {TEXTURE_WORDS[TEXTURES[step] ?? "tender"]}
           </text>
         </g>

@@ -1,0 +1,78 @@
+"""How fast a plan is, beside the independent solution doing the same work.
+
+`python3 dev.py bench` runs this; it is no gate. The reference uses the coarsest grid that keeps
+the core within 0.2 K from 10 min on, which `test_reference_grid` holds.
+"""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+from pytest_benchmark.fixture import BenchmarkFixture
+from scipy.optimize import brentq
+
+from pneumachron.core.constants import SIZE_SPREAD
+from pneumachron.core.plan import make_plan
+from pneumachron.core.tenderness import cumulative_dose_min
+from tests.core.kitchen import load, search, wish
+from tests.reference.finite_difference import Result, Setting, cook
+from tests.reference.test_finite_difference import setting
+
+WANTED = wish(load("brisket_flat", 1.4, 0.045, 2), altitude_m=1150.0)
+COARSEST = (8, 8, 10)
+RTOL = 1e-3
+
+
+def reference_cook(case: Setting, hold_s: float) -> Result:
+    return cook(case, hold_s=hold_s, wait_s=float("inf"), cells=COARSEST, rtol=RTOL)
+
+
+def reference_plan() -> list[float]:
+    """The hold of three sizes by bracketing, as a plan with its range needs it."""
+    nominal = setting(WANTED)
+    need = search(WANTED).meat.dose_min[0, 0]
+
+    def gap(hold_min: float, case: Setting) -> float:
+        run = reference_cook(case, 60.0 * hold_min)
+        grid = np.arange(0.0, run.time_s[-1], 30.0)
+        core = np.interp(grid, run.time_s, run.core_c)
+        return float(np.log(cumulative_dose_min(core, step_s=30.0)[-1] / need))
+
+    found = []
+    for scale in (1.0, 1.0 - SIZE_SPREAD.value, 1.0 + SIZE_SPREAD.value):
+        length, width, thickness = nominal.half_sizes_m
+        case = replace(nominal, half_sizes_m=(scale * length, scale * width, scale * thickness))
+        found.append(float(brentq(gap, 40.0, 160.0, args=(case,), xtol=0.25)))
+    return found
+
+
+def test_reference_grid() -> None:
+    ours = search(WANTED).run(5700.0)
+    theirs = reference_cook(setting(WANTED), 5700.0)
+    core = np.interp(ours.time_s, theirs.time_s, theirs.core_c)
+    assert np.max(np.abs(ours.core_c[0] - core)[ours.time_s >= 600.0]) < 0.2
+
+
+@pytest.mark.benchmark(group="plan with range, reasons and trace")
+def test_plan(benchmark: BenchmarkFixture) -> None:
+    plan = benchmark(make_plan, WANTED)
+    assert plan.hold_min > 0
+
+
+@pytest.mark.benchmark(group="plan with range, reasons and trace")
+def test_same_plan_by_finite_differences(benchmark: BenchmarkFixture) -> None:
+    plan = make_plan(WANTED)
+    nominal, low, high = benchmark.pedantic(reference_plan, rounds=1)
+    assert nominal == pytest.approx(plan.hold_exact_min, abs=1.0)
+    assert low == pytest.approx(plan.hold_range_min[0], abs=1.5)
+    assert high == pytest.approx(plan.hold_range_min[1], abs=1.5)
+
+
+@pytest.mark.benchmark(group="one cook with a given hold")
+def test_cook(benchmark: BenchmarkFixture) -> None:
+    benchmark(lambda: search(WANTED).run(5700.0))
+
+
+@pytest.mark.benchmark(group="one cook with a given hold")
+def test_same_cook_by_finite_differences(benchmark: BenchmarkFixture) -> None:
+    benchmark.pedantic(lambda: reference_cook(setting(WANTED), 5700.0), rounds=3)

@@ -1,0 +1,111 @@
+"""What the project promises of itself: docs, import rules, locks, words."""
+
+import re
+import shutil
+import subprocess
+import sys
+from pathlib import Path
+
+import pytest
+from typer.main import get_command
+
+from pneumachron.api.app import create_app
+from pneumachron.cli import app as cli
+from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.cuts import cuts
+from pneumachron.core.plan import make_plan
+from tests.conftest import ROOT
+from tests.core.kitchen import load, wish
+
+DOCS = ROOT / "docs"
+
+
+def text_of(name: str) -> str:
+    return (ROOT / name).read_text(encoding="utf-8")
+
+
+def test_every_route_is_documented(tmp_path: Path) -> None:
+    described = text_of("docs/api.md")
+    paths = create_app(tmp_path).openapi()["paths"]
+    assert len(paths) > 10
+    for path, methods in paths.items():
+        for method in methods:
+            assert f"`{method.upper()} {path}`" in described
+
+
+def test_every_command_is_in_the_readme() -> None:
+    readme = text_of("README.md")
+    commands = getattr(get_command(cli), "commands", {})
+    assert {"serve", "plan"} <= set(commands)
+    for name in commands:
+        assert f"pneumachron {name}" in readme
+
+
+def test_readme_links_every_picture() -> None:
+    readme = text_of("README.md")
+    pictures = sorted(path.name for path in (DOCS / "screenshots").glob("*.png"))
+    assert 0 < len(pictures) < 20
+    assert [name for name in pictures if f"docs/screenshots/{name}" not in readme] == []
+
+
+def test_changelog_speaks_of_this_engine() -> None:
+    assert f"engine {ENGINE_VERSION}" in text_of("CHANGELOG.md")
+
+
+def test_doses_in_the_docs_are_the_doses_of_the_table() -> None:
+    page = text_of("docs/how-the-number-is-made.md")
+    for cut in cuts().values():
+        assert re.search(rf"{re.escape(cut.name)}.*\| {cut.tender_dose_min:g} ", page), cut.name
+
+
+def test_worked_example_in_the_docs() -> None:
+    # ours: the page walks through this case; its figures are those of the code
+    page = text_of("docs/how-the-number-is-made.md")
+    plan = make_plan(
+        wish(
+            load("brisket_flat", 1.4174761562500005, 0.04445, 2),
+            altitude_m=1150.0,
+        )
+    )
+    come_up, hold, fall = (round(phase.duration_s / 60) for phase in plan.phases[:3])
+    for figure in (
+        f"{plan.hold_min} min",
+        f"{plan.hold_range_min[0]} to {plan.hold_range_min[1]} min",
+        f"{come_up} min heating up",
+        f"{hold} min hold",
+        f"{fall} min",
+        f"{plan.hold_c:.1f} °C",
+    ):
+        assert figure in page, figure
+
+
+@pytest.mark.parametrize(
+    ("module", "line"),
+    [
+        ("core/units.py", "import sqlalchemy"),
+        ("core/plan.py", "from pneumachron.store import plans"),
+        ("store/plans.py", "from pneumachron.api import app"),
+        ("services/planning.py", "import fastapi"),
+    ],
+)
+def test_import_rules_bite(tmp_path: Path, module: str, line: str) -> None:
+    shutil.copytree(ROOT / "src/pneumachron", tmp_path / "pneumachron", ignore=_no_web)
+    shutil.copy(ROOT / "pyproject.toml", tmp_path)
+    broken = tmp_path / "pneumachron" / module
+    broken.write_text(f"{broken.read_text()}\n\ndef _broken() -> None:\n    {line}\n")
+    program = str(Path(sys.executable).with_name("lint-imports"))
+    done = subprocess.run(
+        [program, "--no-cache"], cwd=tmp_path, capture_output=True, text=True, check=False,
+        env={"PYTHONPATH": str(tmp_path), "PATH": "/usr/bin:/bin"},
+    )  # fmt: skip
+    assert done.returncode != 0
+    assert "BROKEN" in done.stdout
+
+
+def _no_web(_folder: str, names: list[str]) -> list[str]:
+    return [name for name in names if name in {"web", "__pycache__"}]
+
+
+def test_locks_carry_no_address() -> None:
+    assert "http" not in re.sub(r"httpx2?|httpcore2?|http2?-", "", text_of("requirements.lock"))
+    assert '"resolved"' not in text_of("frontend/package-lock.json")
