@@ -21,6 +21,7 @@ FRONTEND = ROOT / "frontend"
 WEB = ROOT / "src" / "pneumachron" / "web"
 CHROMIUM = Path("/usr/bin/chromium")
 UV = "uv==0.13.9"
+API_TYPES = ["npx", "--no-install", "openapi-typescript", "../docs/openapi.json"]
 OLDEST_PYTHON = (3, 11)
 
 
@@ -74,6 +75,8 @@ def check() -> None:
     with ThreadPoolExecutor(2) as pool:
         outcomes = list(pool.map(lambda step: _quiet(*step), steps))
     failed = [text for code, text in outcomes if code]
+    if not types_are_fresh():
+        failed.append("The TypeScript types of the API are stale: python3 dev.py refresh-api")
     for text in failed:
         print(text, file=sys.stderr)
     if failed:
@@ -86,6 +89,13 @@ def _quiet(command: list[str], folder: Path) -> tuple[int, str]:
     return done.returncode, f"$ {' '.join(command)}\n{done.stdout}{done.stderr}"
 
 
+def types_are_fresh() -> bool:
+    """Whether the committed types are those of the committed description."""
+    made = STATE / "schema.d.ts"
+    run([*API_TYPES, "-o", str(made)], FRONTEND)
+    return made.read_bytes() == (FRONTEND / "src" / "api" / "schema.d.ts").read_bytes()
+
+
 def refresh_api() -> int:
     """Write docs/openapi.json and the TypeScript types made from it."""
     set_up(browser=False)
@@ -93,7 +103,7 @@ def refresh_api() -> int:
         [BIN / "pneumachron", "openapi"], cwd=ROOT, check=True, capture_output=True
     ).stdout
     (ROOT / "docs" / "openapi.json").write_bytes(text)
-    run(["npm", "run", "--silent", "api"], FRONTEND)
+    run([*API_TYPES, "-o", "src/api/schema.d.ts"], FRONTEND)
     return 0
 
 

@@ -1,5 +1,6 @@
 """The whole plan: how it behaves when one thing changes, and what it says."""
 
+import itertools
 from dataclasses import replace
 
 import numpy as np
@@ -11,6 +12,7 @@ from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS, ReleaseMethod, Schoo
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load
 from pneumachron.core.plan import LEVELS, Wish, make_plan
+from pneumachron.core.tasks import plan_tasks
 from pneumachron.core.tenderness import TEXTURES
 from tests.core.kitchen import load, search, wish
 
@@ -121,6 +123,20 @@ def test_phases_follow_without_a_gap() -> None:
         }[release]
         assert kinds[2:] == expected
         assert plan.phases[1].duration_s == pytest.approx(60 * plan.hold_min)
+
+
+@pytest.mark.parametrize("release", RELEASE_METHODS)
+def test_tasks_are_a_chain_as_long_as_the_run(release: ReleaseMethod) -> None:
+    plan = make_plan(wish(BASE, release=release))
+    tasks = plan_tasks(plan)
+    for before, after in itertools.pairwise(tasks):
+        assert after.after == (before.task_id,)
+    for task in tasks:
+        assert task.duration.low_s <= task.duration.likely_s <= task.duration.high_s
+        assert "pot" in task.needs
+    assert ("hands" in tasks[-2].needs) == (release != "natural")
+    run_s = sum(task.duration.likely_s for task in tasks[1:-1])
+    assert run_s == pytest.approx(plan.lid_on_to_open_s)
 
 
 @pytest.mark.parametrize("school", SCHOOLS)

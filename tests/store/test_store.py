@@ -11,7 +11,7 @@ from sqlalchemy.exc import IntegrityError, StatementError
 
 from pneumachron.services.households import current_household
 from pneumachron.store import plans, pots
-from pneumachron.store.db import Database
+from pneumachron.store.db import Database, newest_revision
 from pneumachron.store.errors import NotFoundError
 from pneumachron.store.records import PlanContent, new_id
 from pneumachron.store.tables import Base, PersonRow
@@ -26,6 +26,13 @@ def test_migrations_make_the_tables_of_the_code(database: Database) -> None:
     with database.engine.connect() as connection:
         context = MigrationContext.configure(connection, opts={"compare_type": True})
         assert compare_metadata(context, Base.metadata) == []
+
+
+def test_file_names_and_migrations_agree(database: Database) -> None:
+    # the quick check at the start compares the stamp in the file with the name of a module
+    with database.session() as session:
+        stamped = session.execute(text("SELECT version_num FROM alembic_version")).scalar()
+    assert stamped == newest_revision()
 
 
 def test_opening_twice_changes_nothing(database: Database) -> None:

@@ -674,6 +674,8 @@ export interface components {
             pieces: components["schemas"]["PieceOut"][];
             /** Phases */
             phases: components["schemas"]["PhaseOut"][];
+            /** Tasks */
+            tasks: components["schemas"]["TaskOut"][];
             /** Lid On To Open S */
             lid_on_to_open_s: number;
             trace: components["schemas"]["TraceOut"];
@@ -918,6 +920,26 @@ export interface components {
             current: boolean;
             inputs: components["schemas"]["PlanIn"];
             results: components["schemas"]["PlanOut"];
+        };
+        /**
+         * TaskOut
+         * @description A stretch of work for a schedule: its range, what it occupies, how long it may wait.
+         */
+        TaskOut: {
+            /** Id */
+            id: string;
+            /** Low S */
+            low_s: number;
+            /** Likely S */
+            likely_s: number;
+            /** High S */
+            high_s: number;
+            /** Needs */
+            needs: ("hands" | "pot" | "refrigerator" | "pan" | "broiler" | "grill")[];
+            /** After */
+            after: string[];
+            /** May Wait S */
+            may_wait_s: number;
         };
         /**
          * TraceOut

@@ -3,6 +3,7 @@
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
 from pathlib import Path
+from threading import Thread
 
 from fastapi import FastAPI
 from fastapi.routing import APIRoute
@@ -47,7 +48,8 @@ def create_app(folder: Path, hosts: frozenset[str] = LOCAL_HOSTS) -> FastAPI:
     @asynccontextmanager
     async def lifespan(app: FastAPI) -> AsyncIterator[None]:
         app.state.database = Database(folder)
-        warm_up()
+        # the first cook should not wait for tables, units and solvers; the start should not either
+        Thread(target=warm_up, daemon=True).start()
         yield
         app.state.database.close()
 

@@ -9,11 +9,12 @@ from dataclasses import dataclass
 from fractions import Fraction
 from functools import cache
 from math import ceil, floor
-from typing import Literal, TypeAlias
-
-import pint
+from typing import TYPE_CHECKING, Literal, TypeAlias
 
 from pneumachron.core.errors import MeasureError
+
+if TYPE_CHECKING:
+    from pint import UnitRegistry
 
 Quantity: TypeAlias = Literal["mass", "length", "volume", "temperature", "altitude"]
 
@@ -79,9 +80,11 @@ _GROUPED = re.compile(r"(?<=\d),(?=\d{3}(?!\d))")
 
 
 @cache
-def _registry() -> pint.UnitRegistry[float]:
-    """Pint's registry takes a while to build: only when first needed."""
-    return pint.UnitRegistry(autoconvert_offset_to_baseunit=True)
+def _registry() -> "UnitRegistry[float]":
+    """Pint and its registry take most of a second to load: only when first needed."""
+    from pint import UnitRegistry
+
+    return UnitRegistry(autoconvert_offset_to_baseunit=True)
 
 
 @cache

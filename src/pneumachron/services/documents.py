@@ -8,6 +8,7 @@ import numpy as np
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.plan import Outcome, Plan, Trace, Wish
 from pneumachron.core.pots import Pot
+from pneumachron.core.tasks import Task, plan_tasks
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import (
     Shown,
@@ -59,6 +60,7 @@ def plan_document(wish: Wish, plan: Plan) -> dict[str, Any]:
             }
             for phase in plan.phases
         ],
+        "tasks": [_task(task) for task in plan_tasks(plan)],
         "lid_on_to_open_s": _round(plan.lid_on_to_open_s, 1),
         "trace": _trace(plan.trace),
         "reasons": [asdict(reason) for reason in plan.reasons],
@@ -132,6 +134,18 @@ def _piece(outcome: Outcome) -> dict[str, Any]:
         "core_at_open_c": _round(outcome.core_at_open_c, 1),
         "core_at_open_shown": _shown(show_temperature(outcome.core_at_open_c)),
         "above_safe_s": outcome.above_safe_s,
+    }
+
+
+def _task(task: Task) -> dict[str, Any]:
+    return {
+        "id": task.task_id,
+        "low_s": _round(task.duration.low_s, 1),
+        "likely_s": _round(task.duration.likely_s, 1),
+        "high_s": _round(task.duration.high_s, 1),
+        "needs": list(task.needs),
+        "after": list(task.after),
+        "may_wait_s": task.may_wait_s,
     }
 
 

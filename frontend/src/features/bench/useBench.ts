@@ -5,6 +5,7 @@ import { ProblemError } from "@/api/client";
 import { usePlan, usePots } from "@/api/queries";
 import { keepBench, lastBench } from "@/lib/draft";
 import { type Wish, wishFromAddress, wishToAddress, wishToPlan } from "@/lib/wish";
+import { useSettled } from "@/ui/useSettled";
 
 /** What stands on the Bench (it lives in the address) and the plan that answers it. */
 export function useBench() {
@@ -35,7 +36,8 @@ export function useBench() {
 
   const inputs = useMemo(() => wishToPlan(wish), [wish]);
   const { query, shown } = usePlan(inputs);
-  const problem = query.error instanceof ProblemError ? query.error.problem : null;
+  const refusal = query.error instanceof ProblemError ? query.error.problem : null;
+  const problem = useSettled(refusal, SETTLE_MS);
   return {
     wish,
     planId,
@@ -49,6 +51,9 @@ export function useBench() {
     pots: pots.data?.pots ?? [],
   };
 }
+
+/** As long as a slow typist needs for the next letter. */
+const SETTLE_MS = 500;
 
 export type Bench = ReturnType<typeof useBench>;
 

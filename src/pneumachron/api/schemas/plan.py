@@ -10,6 +10,7 @@ from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.liquid import Rack
 from pneumachron.core.load import MAX_PIECES
 from pneumachron.core.plan import MAX_TRACE, Level, PhaseKind
+from pneumachron.core.tasks import Resource
 from pneumachron.core.tenderness import Texture
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 
@@ -150,6 +151,18 @@ class PhaseOut(Closed):
     core_temp_c: float
 
 
+class TaskOut(Closed):
+    """A stretch of work for a schedule: its range, what it occupies, how long it may wait."""
+
+    id: str
+    low_s: float
+    likely_s: float
+    high_s: float
+    needs: Annotated[list[Resource], Field(max_length=6)]
+    after: Annotated[list[str], Field(max_length=40)]
+    may_wait_s: float
+
+
 Samples = Annotated[list[float], Field(max_length=MAX_TRACE + 1)]
 
 
@@ -202,6 +215,7 @@ class PlanOut(Closed):
     pot: PotOut
     pieces: Annotated[list[PieceOut], Field(max_length=MAX_PIECES)]
     phases: Annotated[list[PhaseOut], Field(max_length=40)]
+    tasks: Annotated[list[TaskOut], Field(max_length=60)]
     lid_on_to_open_s: float
     trace: TraceOut
     reasons: Annotated[list[ReasonOut], Field(max_length=20)]
