@@ -27,23 +27,18 @@ OLDEST_PYTHON = (3, 11)
 
 def main() -> int:
     """Run one of the commands."""
-    command = sys.argv[1] if len(sys.argv) > 1 else ""
-    if command == "start":
-        return start(sys.argv[2:])
-    if command == "test":
-        return test(sys.argv[2:])
-    if command == "bench":
-        set_up(browser=False)
-        bench = [str(BIN / "pytest"), "tests/bench", "--benchmark-only", "-o", "addopts="]
-        columns = ["--benchmark-columns=median,iqr,rounds", "--benchmark-sort=name"]
-        return subprocess.run([*bench, *columns], cwd=ROOT, check=False).returncode
-    if command == "setup":
-        set_up()
-        return 0
-    if command == "refresh-api":
-        return refresh_api()
-    print("usage: python3 dev.py start | test | bench | setup | refresh-api", file=sys.stderr)
-    return 2
+    commands = {
+        "start": start,
+        "test": test,
+        "bench": bench,
+        "validation": validation,
+        "refresh-api": refresh_api,
+    }
+    command = commands.get(sys.argv[1] if len(sys.argv) > 1 else "")
+    if command is None:
+        print(f"usage: python3 dev.py {' | '.join(commands)}", file=sys.stderr)
+        return 2
+    return command(sys.argv[2:])
 
 
 def start(arguments: list[str]) -> int:
@@ -96,7 +91,22 @@ def types_are_fresh() -> bool:
     return made.read_bytes() == (FRONTEND / "src" / "api" / "schema.d.ts").read_bytes()
 
 
-def refresh_api() -> int:
+def bench(arguments: list[str]) -> int:
+    """Speed, beside the independent solution doing the same work."""
+    set_up(browser=False)
+    command = [str(BIN / "pytest"), "tests/bench", "--benchmark-only", "-o", "addopts="]
+    columns = ["--benchmark-columns=median,iqr,rounds", "--benchmark-sort=name"]
+    return subprocess.run([*command, *columns, *arguments], cwd=ROOT, check=False).returncode
+
+
+def validation(_arguments: list[str]) -> int:
+    """Write docs/validation.md."""
+    set_up(browser=False)
+    run([str(BIN / "python"), "-m", "tests.reference.write_validation"], ROOT)
+    return 0
+
+
+def refresh_api(_arguments: list[str]) -> int:
     """Write docs/openapi.json and the TypeScript types made from it."""
     set_up(browser=False)
     text = subprocess.run(

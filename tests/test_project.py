@@ -16,6 +16,7 @@ from pneumachron.core.cuts import cuts
 from pneumachron.core.plan import make_plan
 from tests.conftest import ROOT
 from tests.core.kitchen import load, wish
+from tests.reference.write_validation import page
 
 DOCS = ROOT / "docs"
 
@@ -104,6 +105,15 @@ def test_import_rules_bite(tmp_path: Path, module: str, line: str) -> None:
 
 def _no_web(_folder: str, names: list[str]) -> list[str]:
     return [name for name in names if name in {"web", "__pycache__"}]
+
+
+def test_validation_page_is_current() -> None:
+    # figures may differ in the last digit between machines; words may not
+    stored, fresh = text_of("docs/validation.md").split(), page().split()
+    assert len(stored) == len(fresh), "stale: python3 dev.py validation"
+    for old, new in zip(stored, fresh, strict=True):
+        if old != new:
+            assert float(old) == pytest.approx(float(new), rel=0.02, abs=0.011), (old, new)
 
 
 def test_locks_carry_no_address() -> None:

@@ -2,7 +2,7 @@
 
 Common practice throughout; what practice does not state (geometry above all) is written here
 once and is not moved afterwards. `fitted` cases gave the softening doses in `cuts.csv`, the
-others had no part in it.
+others had no part in it. A `span` is what practice calls usual; its middle is what is fitted.
 """
 
 from dataclasses import dataclass
@@ -28,6 +28,7 @@ class Case:
     fitted: bool
     min_liquid_cups: float = 1.0
     wait_min: float = 10.0
+    span: tuple[float, float] | None = None
 
     def wish(self) -> Wish:
         return wish(
@@ -60,7 +61,7 @@ P4 = Case(
 P5 = Case(
     "P5 back ribs 2½ lb in four sections of 3 cm on a rack, ½ cup",
     load("back_ribs", 2.5 * LB_KG, 0.03, 4),
-    15, "tender", "steam", "timed", 0.5, fitted=False, min_liquid_cups=0.5,
+    15, "tender", "steam", "timed", 0.5, fitted=True, min_liquid_cups=0.5,
 )  # fmt: skip
 P6_THICK = Case(
     "P6 back ribs 2½ lb of 3.5 cm, coiled, 8 cups, falls off the bone",
@@ -75,20 +76,56 @@ P6_THIN = Case(
 P7_HOLDS = Case(
     "P7 two racks of 2½ lb and 3 cm, coiled, 50 oz, 15 min then vent, bones slide (membrane off)",
     load("back_ribs", 5.0 * LB_KG, 0.03, 2),
-    18, "very", "bath", "timed", 6.25, fitted=False, wait_min=15.0,
+    18, "very", "bath", "timed", 6.25, fitted=True, wait_min=15.0,
 )  # fmt: skip
 P7_FALLS = Case(
     "P7 the same, complete fall-off",
     load("back_ribs", 5.0 * LB_KG, 0.03, 2),
-    21.5, "falls", "bath", "timed", 6.25, fitted=False, wait_min=15.0,
+    21.5, "falls", "bath", "timed", 6.25, fitted=True, wait_min=15.0,
 )  # fmt: skip
 P9 = Case(
     "P9 shoulder 7 lb whole, 12 cm, 2 cups, shreds",
     load("shoulder_boneless", 7 * LB_KG, 0.12),
-    210, "falls", "short_braise", "natural", 2.0, fitted=False,
+    210, "falls", "short_braise", "natural", 2.0, fitted=True,
 )  # fmt: skip
 P10 = Case(
     "P10 English-cut short ribs 3 lb as 14 cubes of 4.5 cm, 1 cup, bones drop off",
     load("short_ribs_english", 3 * LB_KG, 0.045, 14),
     35, "falls", "short_braise", "natural", 1.0, fitted=True,
 )  # fmt: skip
+
+# Usual spans of the trade, with pieces of their middle size.
+S1 = Case(
+    "S1 back ribs, a rack of 2¼ lb and 3 cm, on the rack, usual span",
+    load("back_ribs", 2.25 * LB_KG, 0.03),
+    24, "tender", "steam", "timed", 1.0, fitted=True, span=(20, 28),
+)  # fmt: skip
+S2 = Case(
+    "S2 back ribs, the same in four sections, usual span",
+    load("back_ribs", 2.25 * LB_KG, 0.03, 4),
+    20, "tender", "steam", "timed", 1.0, fitted=True, span=(15, 25),
+)  # fmt: skip
+S3 = Case(
+    "S3 shoulder 3 lb in six pieces of 4.5 cm, usual span",
+    load("shoulder_boneless", 3 * LB_KG, 0.045, 6),
+    30, "falls", "short_braise", "natural", 1.0, fitted=True, span=(25, 35),
+)  # fmt: skip
+S4 = Case(
+    "S4 shoulder 4 lb in two pieces of 7 cm, usual span",
+    load("shoulder_boneless", 4 * LB_KG, 0.07, 2),
+    67.5, "falls", "short_braise", "natural", 1.0, fitted=True, span=(60, 75),
+)  # fmt: skip
+S5 = Case(
+    "S5 shoulder whole, 3 kg of 11.5 cm, usual span",
+    load("shoulder_boneless", 3.0, 0.115),
+    165, "falls", "short_braise", "natural", 1.75, fitted=True, span=(120, 210),
+)  # fmt: skip
+
+FAMILIES: dict[str, tuple[Case, ...]] = {
+    "back ribs": (P5, P6_THICK, P6_THIN, P7_HOLDS, P7_FALLS, S1, S2),
+    "brisket flat": (P1,),
+    "short ribs": (P10,),
+    "shoulder": (P4, P9, S3, S4, S5),
+}
+"""Cases that share one dose. P2 stands outside: it contradicts P1 under any model."""
+UNFITTED = (P2,)
