@@ -14,6 +14,7 @@ from pneumachron.cli import app as cli
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.cuts import cuts
 from pneumachron.core.plan import make_plan
+from pneumachron.core.tables import read_numbers
 from tests.conftest import ROOT
 from tests.core.kitchen import load, wish
 from tests.reference.write_validation import page
@@ -55,8 +56,10 @@ def test_changelog_speaks_of_this_engine() -> None:
 
 def test_doses_in_the_docs_are_the_doses_of_the_table() -> None:
     page = text_of("docs/how-the-number-is-made.md")
+    own = {name for name, row in read_numbers("cuts.csv").items() if "tender_dose_min" in row}
     for cut in cuts().values():
-        assert re.search(rf"{re.escape(cut.name)}.*\| {cut.tender_dose_min:g} ", page), cut.name
+        if cut.cut_id in own:
+            assert f"| {cut.name} | {cut.tender_dose_min:g} |" in page, cut.name
 
 
 def test_worked_example_in_the_docs() -> None:

@@ -121,11 +121,35 @@ S5 = Case(
     165, "falls", "short_braise", "natural", 1.75, fitted=True, span=(120, 210),
 )  # fmt: skip
 
+# Cuts that have a case of their own, and spans of cuts that share the back ribs' dose.
+P8 = Case(
+    "P8 flanken 2½ lb of 1.5 cm, marinade and ½ cup, soft, still on the bone",
+    load("flanken", 2.5 * LB_KG, 0.015, 8),
+    2, "tender", "short_braise", "quick", 1.5, fitted=True,
+)  # fmt: skip
+P14 = Case(
+    "P14 poultry wings 2 lb of 2.7 cm on the basket, ½ cup",
+    load("wings", 2 * LB_KG, 0.027, 12),
+    5, "tender", "steam", "quick", 0.5, fitted=True, min_liquid_cups=0.5,
+)  # fmt: skip
+S6 = Case(
+    "S6 spare ribs whole, 3.2 lb of 3.5 cm, usual span",
+    load("spare_ribs", 3.2 * LB_KG, 0.035),
+    35, "tender", "short_braise", "timed", 1.5, fitted=False, span=(30, 40),
+)  # fmt: skip
+S7 = Case(
+    "S7 spare ribs trimmed, 2½ lb of 3.2 cm, usual span",
+    load("spare_ribs_trimmed", 2.5 * LB_KG, 0.032),
+    30, "tender", "short_braise", "timed", 1.5, fitted=False, span=(25, 35),
+)  # fmt: skip
+
 FAMILIES: dict[str, tuple[Case, ...]] = {
     "back ribs": (P5, P6_THICK, P6_THIN, P7_HOLDS, P7_FALLS, S1, S2),
     "brisket flat": (P1,),
     "short ribs": (P10,),
+    "flanken": (P8,),
+    "wings": (P14,),
     "shoulder": (P4, P9, S3, S4, S5),
 }
 """Cases that share one dose. P2 stands outside: it contradicts P1 under any model."""
-UNFITTED = (P2,)
+UNFITTED = (P2, S6, S7)

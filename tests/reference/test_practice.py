@@ -22,6 +22,8 @@ from tests.reference.practice import (
     S3,
     S4,
     S5,
+    S6,
+    S7,
     UNFITTED,
     Case,
 )
@@ -43,7 +45,7 @@ def test_other_cases(case: Case) -> None:
     assert ratio(case) == pytest.approx(1.0, abs=0.25)
 
 
-@pytest.mark.parametrize("case", [S1, S2, S3, S5], ids=lambda case: case.name)
+@pytest.mark.parametrize("case", [S1, S2, S3, S5, S6, S7], ids=lambda case: case.name)
 def test_usual_spans(case: Case) -> None:
     assert case.span is not None
     low, high = case.span

@@ -346,6 +346,8 @@ export interface components {
             name: string;
             /** Short Name */
             short_name: string;
+            /** Family */
+            family: string;
             /** Has Bone */
             has_bone: boolean;
             /** Takes Membrane */
@@ -590,6 +592,9 @@ export interface components {
             core_at_open_shown: components["schemas"]["Shown"];
             /** Above Safe S */
             above_safe_s: number;
+            safe_core_shown: components["schemas"]["Shown"];
+            /** Safe Rest S */
+            safe_rest_s: number;
         };
         /**
          * PlanIn

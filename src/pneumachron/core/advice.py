@@ -3,8 +3,6 @@
 from dataclasses import dataclass
 
 from pneumachron.core.constants import (
-    SAFE_CORE_TEMP,
-    SAFE_REST,
     SIZE_SPREAD,
     SPRAY_FILL_RATIO,
     Source,
@@ -15,7 +13,7 @@ from pneumachron.core.liquid import Filling, Standing
 from pneumachron.core.load import Load
 from pneumachron.core.pots import Pot
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.units import show_volume
+from pneumachron.core.units import show_temperature, show_volume
 
 ALTITUDE_WORTH_SAYING_MIN = 1.0
 UNEVEN_STEPS = 0.75
@@ -67,8 +65,8 @@ class Facts:
     warm_up_s: float
     pressure_s: float
     after_hold_share: float
-    core_at_open_c: float
-    above_safe_s: float
+    core_at_open_c: tuple[float, ...]
+    above_safe_s: tuple[float, ...]
     vent_s: float
     texture_steps: tuple[float, ...]
     slowest: int
@@ -140,18 +138,25 @@ def cautions_for(facts: Facts) -> tuple[Caution, ...]:
 
 
 def _safety(facts: Facts) -> list[Caution]:
-    if facts.core_at_open_c >= SAFE_CORE_TEMP.value and facts.above_safe_s >= SAFE_REST.value:
-        return []
-    return [
-        Caution(
-            "below_safe_minimum",
-            "careful",
-            "thickness",
-            f"The middle reaches only {facts.core_at_open_c:.0f} °C: whole cuts need 63 °C "
-            "(145 °F) and 3 min of rest. Set more minutes.",
-            SAFE_CORE_TEMP.source,
+    found = []
+    kinds = zip(facts.load.kinds(), facts.core_at_open_c, facts.above_safe_s, strict=True)
+    for (piece, _), core_c, above_s in kinds:
+        cut = piece.cut
+        if core_c >= cut.safe_core_c and above_s >= cut.safe_rest_s:
+            continue
+        safe = show_temperature(cut.safe_core_c)
+        rest = f" and {cut.safe_rest_s / 60:.0f} min of rest" if cut.safe_rest_s else ""
+        found.append(
+            Caution(
+                "below_safe_minimum",
+                "careful",
+                "thickness",
+                f"The middle reaches only {core_c:.0f} °C: {cut.short_name} needs {safe.metric} "
+                f"({safe.us}){rest}. Set more minutes.",
+                Source("from memory", "USDA FSIS safe minimum internal temperatures"),
+            )
         )
-    ]
+    return found
 
 
 def _standing(facts: Facts) -> list[Caution]:

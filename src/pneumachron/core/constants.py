@@ -112,13 +112,6 @@ SIZE_SPREAD = Constant(
     0.15, "1", Source("judgement", "how far a measured size is usually off in a kitchen")
 )
 
-SAFE_CORE_TEMP = Constant(
-    62.8,
-    "°C",
-    Source("from memory", "USDA FSIS safe minimum, whole cuts of beef and pork: 145 °F + 3 min"),
-)
-SAFE_REST = Constant(180.0, "s", Source("from memory", "USDA FSIS safe minimum: 3 min rest"))
-
 US_CUP = Constant(2.365_882_365e-4, "m³", Source("published", "NIST Handbook 44, appendix C"))
 LID_CLEARANCE = Constant(
     0.025, "m", Source("common practice", "what stands above the line keeps clear of the lid")

@@ -28,6 +28,7 @@ class Cut:
     name: str
     short_name: str
     kind: str
+    family: str
     composition: Composition
     bone_ratio: float
     aspect_ratio: float
@@ -36,6 +37,8 @@ class Cut:
     coils: bool
     takes_membrane: bool
     tender_dose_min: float
+    safe_core_c: float
+    safe_rest_s: float
     default_texture: Texture
     default_release: ReleaseMethod
     default_school: School
@@ -62,7 +65,15 @@ class Cut:
 def cuts() -> dict[str, Cut]:
     """All cuts, by id, in the order of the table."""
     words, numbers = read_words("cuts.csv"), read_numbers("cuts.csv")
-    return {cut_id: _cut(cut_id, words[cut_id], numbers[cut_id]) for cut_id in words}
+    found = {}
+    for cut_id, own in words.items():
+        like = own.get("like")
+        found[cut_id] = _cut(
+            cut_id,
+            {**words[like], **own} if like else own,
+            {**numbers[like], **numbers.get(cut_id, {})} if like else numbers[cut_id],
+        )
+    return found
 
 
 def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
@@ -71,6 +82,7 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         name=words["name"],
         short_name=words["short_name"],
         kind=words["kind"],
+        family=words["family"],
         composition=Composition(
             numbers["water_ratio"],
             numbers["protein_ratio"],
@@ -84,6 +96,8 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         coils=numbers["coils"] == 1,
         takes_membrane=numbers["takes_membrane"] == 1,
         tender_dose_min=numbers["tender_dose_min"],
+        safe_core_c=numbers["safe_core_c"],
+        safe_rest_s=numbers["safe_rest_s"],
         default_texture=cast(Texture, words["default_texture"]),
         default_release=cast(ReleaseMethod, words["default_release"]),
         default_school=cast(School, words["default_school"]),

@@ -11,7 +11,7 @@ from typing import Literal, TypeAlias, get_args
 import numpy as np
 
 from pneumachron.core.advice import Caution, Facts, Reason, cautions_for, reasons_for
-from pneumachron.core.constants import SAFE_CORE_TEMP, SIZE_SPREAD
+from pneumachron.core.constants import SIZE_SPREAD
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.errors import WishError
 from pneumachron.core.hold import MeatCases, Run, Search
@@ -165,8 +165,8 @@ def make_plan(wish: Wish) -> Plan:
         warm_up_s=_warm_up_s(run, slowest),
         pressure_s=run.pressure_s,
         after_hold_share=_after_hold_share(run, slowest),
-        core_at_open_c=min(outcome.core_at_open_c for outcome in outcomes),
-        above_safe_s=min(outcome.above_safe_s for outcome in outcomes),
+        core_at_open_c=tuple(outcome.core_at_open_c for outcome in outcomes),
+        above_safe_s=tuple(outcome.above_safe_s for outcome in outcomes),
         vent_s=run.open_s - run.vent_s if np.isfinite(run.vent_s) else 0.0,
         texture_steps=tuple(outcome.texture_step for outcome in outcomes),
         slowest=slowest,
@@ -270,7 +270,7 @@ def _outcomes(load: Load, run: Run) -> tuple[Outcome, ...]:
                 count=count,
                 texture_step=float(step),
                 core_at_open_c=_at(run, core, run.open_s),
-                above_safe_s=STEP_S * int(np.count_nonzero(core >= SAFE_CORE_TEMP.value)),
+                above_safe_s=STEP_S * int(np.count_nonzero(core >= piece.cut.safe_core_c)),
             )
         )
     return tuple(outcomes)

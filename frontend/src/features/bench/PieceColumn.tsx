@@ -26,28 +26,20 @@ interface Props {
 /** The piece: what it is, what it weighs, how thick it is, and how soft it should get. */
 export function PieceColumn({ bench, catalogue, cut, household }: Props) {
   const { wish, change } = bench;
+  const choose = (id: string) =>
+    change({ cut: id, texture: null, school: null, release: null, membrane: false, liquid: "" });
   return (
     <section
       aria-labelledby="piece-title"
       className="flex flex-col gap-2 border-rule px-4 py-3 lg:overflow-y-auto lg:border-r"
     >
-      <h2 id="piece-title" className="font-semibold text-[15px] text-pencil">
-        The piece
-      </h2>
-      <CutPicker
-        cuts={catalogue.cuts}
-        value={wish.cut}
-        onChange={(id) =>
-          change({
-            cut: id,
-            texture: null,
-            school: null,
-            release: null,
-            membrane: false,
-            liquid: "",
-          })
-        }
-      />
+      <div className="flex items-center justify-between gap-2">
+        <h2 id="piece-title" className="font-semibold text-[15px] text-pencil">
+          The piece
+        </h2>
+        <CutSelect cuts={catalogue.cuts} value={wish.cut} onChange={choose} />
+      </div>
+      <FamilyPicker cuts={catalogue.cuts} value={wish.cut} onChange={choose} />
       <Measures bench={bench} catalogue={catalogue} household={household} />
       {cut?.takes_membrane && (
         <MembraneSwitch on={wish.membrane} onChange={(membrane) => change({ membrane })} />
@@ -69,24 +61,51 @@ interface PickerProps {
   onChange: (id: string) => void;
 }
 
-function CutPicker({ cuts, value, onChange }: PickerProps) {
+/** Which of its family; the drawing above stands for all of them. */
+function CutSelect({ cuts, value, onChange }: PickerProps) {
+  const family = cuts.find((cut) => cut.id === value)?.family;
   return (
-    <RadioGroup.Root
+    <select
       aria-label="cut"
       value={value}
-      onValueChange={onChange}
-      className="grid grid-cols-4 gap-1"
+      onChange={(event) => onChange(event.target.value)}
+      className="min-w-0 max-w-[200px] rounded-sm border border-edge bg-sheet px-2 py-0.5 font-medium text-[14px]"
     >
-      {cuts.map((cut) => (
+      {cuts
+        .filter((cut) => cut.family === family)
+        .map((cut) => (
+          <option key={cut.id} value={cut.id}>
+            {cut.name}
+          </option>
+        ))}
+    </select>
+  );
+}
+
+function FamilyPicker({ cuts, value, onChange }: PickerProps) {
+  const chosen = cuts.find((cut) => cut.id === value);
+  const firsts = cuts.filter(
+    (cut, index) => cuts.findIndex((other) => other.family === cut.family) === index,
+  );
+  return (
+    <RadioGroup.Root
+      aria-label="kind of cut"
+      value={chosen?.family ?? ""}
+      onValueChange={(family) => {
+        const first = firsts.find((cut) => cut.family === family);
+        if (first) onChange(first.id);
+      }}
+      className="grid grid-cols-5"
+    >
+      {firsts.map((cut) => (
         <RadioGroup.Item
-          key={cut.id}
-          value={cut.id}
-          aria-label={cut.name}
+          key={cut.family}
+          value={cut.family}
           className="flex flex-col items-center border-transparent border-b-[3px] pb-0.5 text-pencil data-[state=checked]:border-ink data-[state=checked]:text-ink"
         >
-          <CutDrawing cut={cut.id} />
+          <CutDrawing family={cut.family} />
           <span className="text-[13px] leading-tight in-data-[state=checked]:font-semibold">
-            {cut.short_name}
+            {cut.family}
           </span>
         </RadioGroup.Item>
       ))}

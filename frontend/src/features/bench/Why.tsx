@@ -10,6 +10,7 @@ interface Props {
 /** The facts the hold came from, each with the kind of its source. */
 export function Why({ plan, stale }: Props) {
   const piece = plan.pieces[0];
+  const rest = piece?.safe_rest_s ? ` and ${Math.round(piece.safe_rest_s / 60)}\u00a0min` : "";
   return (
     <div className={stale ? "stale" : ""}>
       <h2 className="font-semibold text-[15px] text-pencil">Why</h2>
@@ -23,7 +24,8 @@ export function Why({ plan, stale }: Props) {
         {piece && (
           <li className="py-0.5">
             The middle is at {piece.core_at_open_shown.metric} ({piece.core_at_open_shown.us}) when
-            the lid comes off; the safe minimum is 63 °C (145 °F) and 3 min.
+            the lid comes off; the safe minimum is {bindUnits(piece.safe_core_shown.metric)} (
+            {bindUnits(piece.safe_core_shown.us)}){rest}.
           </li>
         )}
       </ul>

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo } from "react";
 import { useLocation, useSearch } from "wouter";
-import type { Problem } from "@/api/client";
+import type { KeptPotOut, Problem } from "@/api/client";
 import { ProblemError } from "@/api/client";
 import { usePlan, usePots } from "@/api/queries";
 import { keepBench, lastBench } from "@/lib/draft";
@@ -14,11 +14,15 @@ export function useBench() {
   const pots = usePots();
   const search = useMemo(() => new URLSearchParams(raw), [raw]);
   const planId = search.get("plan");
-  const firstPot = pots.data?.pots.find((kept) => kept.ready_id === "tenor") ?? pots.data?.pots[0];
+  const kept = pots.data?.pots ?? NO_POTS;
+  const firstPot = kept.find((pot) => pot.ready_id === "tenor") ?? kept[0];
   const wish = useMemo(() => {
     const typed = wishFromAddress(search);
-    return typed.pot || !firstPot ? typed : { ...typed, pot: firstPot.id };
-  }, [search, firstPot]);
+    // an address may name a ready pot; the household's own one of that kind is meant
+    const named = kept.find((pot) => pot.id === typed.pot || pot.ready_id === typed.pot);
+    const pot = named ?? (typed.pot ? undefined : firstPot);
+    return pot ? { ...typed, pot: pot.id } : typed;
+  }, [search, firstPot, kept]);
 
   useEffect(() => {
     if (raw) keepBench(`?${raw}`);
@@ -48,9 +52,11 @@ export function useBench() {
     stale: shown !== undefined && (problem !== null || inputs === null),
     busy: query.isFetching,
     problem,
-    pots: pots.data?.pots ?? [],
+    pots: kept,
   };
 }
+
+const NO_POTS: KeptPotOut[] = [];
 
 /** As long as a slow typist needs for the next letter. */
 const SETTLE_MS = 500;

@@ -11,11 +11,12 @@ interface Props {
   plan: PlanLine;
   cook: string | undefined;
   cutName: string;
+  family: string;
   onDelete: () => void;
 }
 
 /** One line of the shelf. */
-export function PlanRow({ plan, cook, cutName, onDelete }: Props) {
+export function PlanRow({ plan, cook, cutName, family, onDelete }: Props) {
   const [renaming, setRenaming] = useState(false);
   const [, navigate] = useLocation();
   const open = async () => {
@@ -26,7 +27,7 @@ export function PlanRow({ plan, cook, cutName, onDelete }: Props) {
   };
   return (
     <li className="grid grid-cols-[64px_1fr] items-center gap-x-4 border-rule border-b py-2 sm:grid-cols-[64px_1fr_auto_auto]">
-      <CutDrawing cut={plan.cut} />
+      <CutDrawing family={family} />
       <div className="min-w-0">
         {renaming ? (
           <Rename plan={plan} onDone={() => setRenaming(false)} />

@@ -16,6 +16,7 @@ export function PlansView() {
   const plans = shelf.data?.plans ?? [];
   const nameOf = (person: string | null) =>
     people.data?.people.find((item) => item.id === person)?.name;
+  const cutOf = (id: string) => catalogue.data?.cuts.find((cut) => cut.id === id);
   return (
     <div className="mx-auto max-w-4xl px-4 py-5">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
@@ -54,7 +55,8 @@ export function PlansView() {
             key={plan.id}
             plan={plan}
             cook={nameOf(plan.person_id)}
-            cutName={catalogue.data?.cuts.find((cut) => cut.id === plan.cut)?.name ?? ""}
+            cutName={cutOf(plan.cut)?.name ?? ""}
+            family={cutOf(plan.cut)?.family ?? ""}
             onDelete={() =>
               remove.mutate(plan.id, { onSuccess: () => setGone({ id: plan.id, name: plan.name }) })
             }

@@ -61,6 +61,7 @@ def _cut(cut: Cut) -> CutOut:
         id=cut.cut_id,
         name=cut.name,
         short_name=cut.short_name,
+        family=cut.family,
         has_bone=cut.bone_ratio > 0,
         takes_membrane=cut.takes_membrane,
         usual_thickness_low_m=cut.usual_thickness_m[0],

@@ -26,6 +26,7 @@ class CutOut(Closed):
     id: str
     name: str
     short_name: str
+    family: str
     has_bone: bool
     takes_membrane: bool
     usual_thickness_low_m: float

@@ -140,6 +140,8 @@ class PieceOut(Closed):
     core_at_open_c: float
     core_at_open_shown: Shown
     above_safe_s: float
+    safe_core_shown: Shown
+    safe_rest_s: float
 
 
 class PhaseOut(Closed):
