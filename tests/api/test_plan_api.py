@@ -82,6 +82,25 @@ def test_the_second_kind_of_piece_is_named(client: TestClient) -> None:
     assert client.post("/api/plan", json=wish).json()["field"] == "pieces.1.mass"
 
 
+def test_what_changes_if(client: TestClient) -> None:
+    found = client.post("/api/plan/what-if", json=BRISKET).json()["alternatives"]
+    assert len(found) >= 8
+    for item in found:
+        assert (item["answer"] is None) != (item["trouble"] is None)
+    pots = [item["value"] for item in found if item["kind"] == "pot"]
+    assert pots == ["Treble, 3 litre", "Bass, 7.6 litre"]
+    broken = client.post("/api/plan/what-if", json=with_piece(mass="x")).json()
+    assert broken["field"] == "pieces.0.mass"
+
+
+def test_minutes_of_a_recipe(client: TestClient) -> None:
+    asked = {"wish": BRISKET, "hold_min": 60}
+    answer = client.post("/api/plan/minutes", json=asked).json()
+    assert answer["hold_min"] == 60
+    assert answer["texture_step"] < 2.0
+    assert client.post("/api/plan/minutes", json=asked | {"hold_min": 999}).status_code == 422
+
+
 def test_unknown_pot(client: TestClient) -> None:
     assert client.post("/api/plan", json=BRISKET | {"pot": "nowhere"}).status_code == 404
 

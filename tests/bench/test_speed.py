@@ -11,6 +11,7 @@ import pytest
 from pytest_benchmark.fixture import BenchmarkFixture
 from scipy.optimize import brentq
 
+from pneumachron.core.alternatives import what_changes
 from pneumachron.core.constants import SIZE_SPREAD
 from pneumachron.core.plan import make_plan
 from pneumachron.core.tenderness import cumulative_dose_min
@@ -66,6 +67,12 @@ def test_same_plan_by_finite_differences(benchmark: BenchmarkFixture) -> None:
     assert nominal == pytest.approx(plan.hold_exact_min, abs=1.0)
     assert low == pytest.approx(plan.hold_range_min[0], abs=1.5)
     assert high == pytest.approx(plan.hold_range_min[1], abs=1.5)
+
+
+@pytest.mark.benchmark(group="what changes if")
+def test_what_changes(benchmark: BenchmarkFixture) -> None:
+    found = benchmark(what_changes, WANTED)
+    assert len(found) >= 8
 
 
 @pytest.mark.benchmark(group="one cook with a given hold")

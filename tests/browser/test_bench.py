@@ -11,6 +11,7 @@ from tests.browser.conftest import BRISKET, PHONE
 from tests.live import serving
 
 HOLD = re.compile(r"^\d:\d\d$")
+HOLD_ANYWHERE = re.compile(r"\d:\d\d")
 
 
 def hold(page: Page) -> Locator:
@@ -149,6 +150,22 @@ def test_choices_change_the_answer_and_back_undoes(page: Page) -> None:
     page.go_back()
     page.go_back()
     expect(hold(page)).to_have_text(f"{natural // 60}:{natural % 60:02d}")
+
+
+def test_what_changes_if_is_taken_over(page: Page) -> None:
+    page.goto(BRISKET)
+    before = minutes(page)
+    page.get_by_role("tab", name="What changes if").click()
+    table = page.get_by_role("table", name="what changes if")
+    row = table.get_by_role("row").filter(has_text="open the valve straight away")
+    expect(row).to_contain_text(HOLD_ANYWHERE)
+    promised = row.get_by_role("cell").nth(1).inner_text()
+    expect(table.get_by_role("row").filter(has_text="halved")).to_contain_text("two runs")
+    row.get_by_role("button").click()
+    expect(page.get_by_role("radio", name="vent now")).to_be_checked()
+    expect(hold(page)).to_have_text(promised)
+    page.go_back()
+    expect(hold(page)).to_have_text(f"{before // 60}:{before % 60:02d}")
 
 
 def test_ribs_have_a_membrane_and_brisket_has_not(page: Page) -> None:

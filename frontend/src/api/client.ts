@@ -18,6 +18,7 @@ export type PlanLine = Schemas["PlanLine"];
 export type StoredPlanOut = Schemas["StoredPlanOut"];
 export type Shown = Schemas["Shown"];
 export type Problem = Schemas["Problem"];
+export type AlternativeOut = Schemas["AlternativeOut"];
 export type Texture = NonNullable<PlanIn["texture"]>;
 export type School = NonNullable<PlanIn["school"]>;
 export type ReleaseMethod = NonNullable<PlanIn["release"]>;

@@ -71,6 +71,20 @@ export function usePlan(wish: PlanIn | null) {
   return { query, shown: query.data ?? queryClient.getQueryData<PlanOut>(LAST_PLAN) };
 }
 
+/** The same wish with one thing different at a time; asked for only while it is looked at. */
+export function useWhatIf(wish: PlanIn | null) {
+  return useQuery({
+    queryKey: ["what if", wish],
+    queryFn: ({ signal }) => {
+      if (wish === null) throw new Error("no wish yet");
+      return unwrap(client.POST("/api/plan/what-if", { body: wish, signal }));
+    },
+    enabled: wish !== null,
+    placeholderData: keepPreviousData,
+    gcTime: 60_000,
+  });
+}
+
 export function useShelf(search: string) {
   return useQuery({
     queryKey: ["plans", "list", search],

@@ -24,6 +24,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What If
+         * @description The same wish with one thing different at a time: cut, release, texture, school, pot.
+         */
+        post: operations["what_if"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/minutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Judge Minutes
+         * @description What a recipe's minutes would make of this load.
+         */
+        post: operations["judge_minutes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans": {
         parameters: {
             query?: never;
@@ -305,6 +345,41 @@ export interface components {
             ready_id: string;
         };
         /**
+         * AlternativeOut
+         * @description One thing changed: an answer, or why there is none.
+         */
+        AlternativeOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "halved" | "quartered" | "release" | "texture" | "school" | "level" | "pot";
+            /** Value */
+            value: string;
+            answer: components["schemas"]["AnswerOut"] | null;
+            /** Trouble */
+            trouble: string | null;
+        };
+        /**
+         * AnswerOut
+         * @description What a cook comes to; texture and core are those of the slowest piece.
+         */
+        AnswerOut: {
+            /** Hold Min */
+            hold_min: number;
+            /** Lid On To Open S */
+            lid_on_to_open_s: number;
+            /** Texture Step */
+            texture_step: number;
+            /**
+             * Texture Reached
+             * @enum {string}
+             */
+            texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
+            /** Core At Open C */
+            core_at_open_c: number;
+        };
+        /**
          * CatalogueOut
          * @description Everything there is to choose from, and between which thicknesses.
          */
@@ -472,6 +547,15 @@ export interface components {
             texture: "chewy" | "holds" | "tender" | "very" | "falls";
             /** Looks */
             looks: string;
+        };
+        /**
+         * MinutesIn
+         * @description A wish, and the minutes a recipe gives for it.
+         */
+        MinutesIn: {
+            wish: components["schemas"]["PlanIn"];
+            /** Hold Min */
+            hold_min: number;
         };
         /**
          * PeopleOut
@@ -962,6 +1046,14 @@ export interface components {
             /** Texture Step */
             texture_step: number[];
         };
+        /**
+         * WhatIfOut
+         * @description The same wish with one thing different at a time.
+         */
+        WhatIfOut: {
+            /** Alternatives */
+            alternatives: components["schemas"]["AlternativeOut"][];
+        };
     };
     responses: never;
     parameters: never;
@@ -991,6 +1083,144 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    what_if: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    judge_minutes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MinutesIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnswerOut"];
                 };
             };
             /** @description Unknown host or unreadable body */

@@ -117,9 +117,12 @@ class Run:
 class Search:
     """Come-up and held history of V cases, from which holds and runs are read."""
 
-    def __init__(self, cases: PotCases, meat: MeatCases, wait_s: float) -> None:
+    def __init__(
+        self, cases: PotCases, meat: MeatCases, wait_s: float, at_least_s: float = 0.0
+    ) -> None:
+        """Heat up, and hold for ever; `at_least_s` makes room for a hold that is given [s]."""
         self.meat, self.wait_s = meat, wait_s
-        count, self.head_start_s = _time_bounds(cases, meat, wait_s)
+        count, self.head_start_s = _time_bounds(cases, meat, wait_s, at_least_s)
         self.cases = cases
         self.response = meat.response(STEP_S, count)
         self.heat = meat.heat(self.response)
@@ -263,7 +266,9 @@ def _window_core_c(response: BlockResponse, held_c: FloatArray, let_go: Release)
     return np.asarray(held + rise[:, np.newaxis] @ answers)
 
 
-def _time_bounds(cases: PotCases, meat: MeatCases, wait_s: float) -> tuple[int, float]:
+def _time_bounds(
+    cases: PotCases, meat: MeatCases, wait_s: float, at_least_s: float
+) -> tuple[int, float]:
     """Steps that surely hold the whole cook, and the longest release with carry-over [s].
 
     Upper bounds: all the meat warms as fast as the pot, and none of it cools the release.
@@ -283,7 +288,9 @@ def _time_bounds(cases: PotCases, meat: MeatCases, wait_s: float) -> tuple[int, 
     fall_s = fall_j / (pot.loss_closed_w_k * (cases.boil_c - KITCHEN_TEMP.value))
     after_s = min(float(fall_s.max()), wait_s + LONGEST_VENT_S) + CARRY_OVER.value
     up_max_s = float(np.minimum(up_s, MAX_COME_UP_S).max())
-    return int((up_max_s + _held_time_s(cases, meat) + after_s) / STEP_S) + 12, after_s
+    return int(
+        (up_max_s + max(_held_time_s(cases, meat), at_least_s) + after_s) / STEP_S
+    ) + 12, after_s
 
 
 def _held_time_s(cases: PotCases, meat: MeatCases) -> float:

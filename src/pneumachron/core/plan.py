@@ -26,7 +26,7 @@ from pneumachron.core.steam import (
     saturation_pressure_pa,
     saturation_temp_c,
 )
-from pneumachron.core.tenderness import texture_dose_min, texture_step_of
+from pneumachron.core.tenderness import TENDER_STEP, texture_dose_min, texture_step_of
 
 Level: TypeAlias = Literal["high", "low"]
 LEVELS: tuple[Level, ...] = get_args(Level)
@@ -39,6 +39,8 @@ WAIT_RANGE_S = (60.0, 3600.0)
 
 THICKER_M = 0.005
 """Half a centimetre: what one more reading of the ruler is worth."""
+RAW_STEP = -4.0
+"""As far below "chewy" as "falls" is above it: not softened at all."""
 MAX_TRACE = 240
 """Samples of a trace at most."""
 
@@ -234,6 +236,12 @@ def _dose_min(piece: Piece, texture_step: float) -> float:
     )
 
 
+def texture_reached(piece: Piece, dose_min: float) -> float:
+    """Where a dose takes a piece on its ladder, its membrane counted; `RAW_STEP` at the least."""
+    step = texture_step_of(_dose_min(piece, float(TENDER_STEP)), np.array(dose_min))
+    return max(float(step), RAW_STEP)
+
+
 def _at(run: Run, values: FloatArray, time_s: float) -> float:
     return float(np.interp(time_s, run.time_s, values))
 
@@ -263,12 +271,11 @@ def _outcomes(load: Load, run: Run) -> tuple[Outcome, ...]:
     outcomes = []
     for index, (piece, count) in enumerate(load.kinds()):
         core = run.core_c[index]
-        step = texture_step_of(_dose_min(piece, 2.0), run.final_dose_min[index])
         outcomes.append(
             Outcome(
                 piece=piece,
                 count=count,
-                texture_step=float(step),
+                texture_step=texture_reached(piece, float(run.final_dose_min[index])),
                 core_at_open_c=_at(run, core, run.open_s),
                 above_safe_s=STEP_S * int(np.count_nonzero(core >= piece.cut.safe_core_c)),
             )
@@ -298,5 +305,5 @@ def _trace(run: Run, wish: Wish, slowest: int, piece: Piece) -> Trace:
     ambient = ambient_pressure_pa(wish.altitude_m)
     sealed = (pot_c > float(saturation_temp_c(ambient))) & (time_s <= run.open_s)
     gauge = np.where(sealed, saturation_pressure_pa(pot_c) - ambient, 0.0)
-    step = texture_step_of(_dose_min(piece, 2.0), run.dose_min[slowest, pick])
-    return Trace(time_s, gauge, pot_c, run.core_c[slowest, pick], np.maximum(step, -4.0))
+    step = texture_step_of(_dose_min(piece, float(TENDER_STEP)), run.dose_min[slowest, pick])
+    return Trace(time_s, gauge, pot_c, run.core_c[slowest, pick], np.maximum(step, RAW_STEP))

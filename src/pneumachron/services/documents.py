@@ -6,6 +6,7 @@ from typing import Any
 import numpy as np
 
 from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.alternatives import Alternative, Answer
 from pneumachron.core.plan import Outcome, Plan, Trace, Wish
 from pneumachron.core.pots import Pot
 from pneumachron.core.tasks import Task, plan_tasks
@@ -87,6 +88,29 @@ def pot_document(pot: Pot) -> dict[str, Any]:
         "max_volume_shown": _shown(show_volume(pot.max_volume_m3, at_most=True)),
         "inner_diameter_shown": _shown(show_length(pot.inner_diameter_m)),
         "inner_height_shown": _shown(show_length(pot.inner_height_m)),
+    }
+
+
+def answer_document(answer: Answer) -> dict[str, Any]:
+    """What a cook comes to, in short."""
+    rung = TEXTURES[min(max(round(answer.texture_step), 0), len(TEXTURES) - 1)]
+    return {
+        "hold_min": answer.hold_min,
+        "lid_on_to_open_s": _round(answer.lid_on_to_open_s, 1),
+        "texture_step": _round(answer.texture_step, 2),
+        "texture_reached": rung,
+        "core_at_open_c": _round(answer.core_at_open_c, 1),
+    }
+
+
+def alternative_document(alternative: Alternative) -> dict[str, Any]:
+    """One thing changed: an answer, or why there is none."""
+    answer, trouble = alternative.answer, alternative.trouble
+    return {
+        "kind": alternative.kind,
+        "value": alternative.value,
+        "answer": None if answer is None else answer_document(answer),
+        "trouble": None if trouble is None else f"{trouble.message} {trouble.hint}",
     }
 
 

@@ -6,10 +6,16 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.alternatives import answer_for_minutes, what_changes
 from pneumachron.core.errors import WishError
 from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import Pot, ready_pot, ready_pots
-from pneumachron.services.documents import RESULTS_VERSION, plan_document
+from pneumachron.services.documents import (
+    RESULTS_VERSION,
+    alternative_document,
+    answer_document,
+    plan_document,
+)
 from pneumachron.services.errors import VersionError
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import (
@@ -64,6 +70,31 @@ def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     household = current_household(session)
     pot = find_pot(session, household.household_id, inputs.pot)
     return work_out(inputs, pot, Defaults(household.altitude_m, household.start_temp_c))
+
+
+def what_if_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
+    """The same wish with one thing different at a time, in the household's pots."""
+    home = current_household(session)
+    defaults = Defaults(home.altitude_m, home.start_temp_c)
+    pot = find_pot(session, home.household_id, inputs.pot)
+    others = [kept.pot for kept in pots.list_pots(session, home.household_id)]
+    try:
+        wish = read_wish(inputs, pot, defaults)
+        found = what_changes(wish, [other for other in others if other.name != pot.name])
+    except WishError as error:
+        raise located(error) from None
+    return [alternative_document(alternative) for alternative in found]
+
+
+def minutes_here(session: Session, inputs: PlanInputs, hold_min: int) -> dict[str, Any]:
+    """What a recipe's minutes would make of this load, in the household's pot."""
+    home = current_household(session)
+    pot = find_pot(session, home.household_id, inputs.pot)
+    try:
+        wish = read_wish(inputs, pot, Defaults(home.altitude_m, home.start_temp_c))
+        return answer_document(answer_for_minutes(wish, hold_min))
+    except WishError as error:
+        raise located(error) from None
 
 
 def find_pot(session: Session, household_id: str, pot_id: str) -> Pot:

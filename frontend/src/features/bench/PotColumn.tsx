@@ -1,8 +1,8 @@
 import { useId } from "react";
 import { PotSection } from "@/drawing/PotSection";
 import { VIEW } from "@/drawing/pot-geometry";
+import { Notes } from "@/features/bench/Notes";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
-import { Why } from "@/features/bench/Why";
 import type { Units } from "@/lib/format";
 import { useWidth } from "@/ui/useWidth";
 
@@ -57,7 +57,7 @@ export function PotColumn({ bench, units, stale }: Props) {
           <Empty busy={bench.busy} wrong={problem !== null} />
         )}
       </div>
-      {plan && <Why plan={plan} stale={stale} />}
+      {plan && <Notes bench={bench} plan={plan} />}
     </section>
   );
 }

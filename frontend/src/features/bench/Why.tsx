@@ -13,7 +13,6 @@ export function Why({ plan, stale }: Props) {
   const rest = piece?.safe_rest_s ? ` and ${Math.round(piece.safe_rest_s / 60)}\u00a0min` : "";
   return (
     <div className={stale ? "stale" : ""}>
-      <h2 className="font-semibold text-[15px] text-pencil">Why</h2>
       <ul className="text-[14px]" aria-label="reasons">
         {plan.reasons.map((reason) => (
           <li key={reason.fact} className="border-rule border-b py-0.5">

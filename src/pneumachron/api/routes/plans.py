@@ -6,7 +6,14 @@ from fastapi import APIRouter, Path, Query, status
 
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
 from pneumachron.api.schemas.base import Problem
-from pneumachron.api.schemas.plan import PlanIn, PlanOut
+from pneumachron.api.schemas.plan import (
+    AlternativeOut,
+    AnswerOut,
+    MinutesIn,
+    PlanIn,
+    PlanOut,
+    WhatIfOut,
+)
 from pneumachron.api.schemas.shelf import (
     PlanLine,
     RecomputedOut,
@@ -27,6 +34,19 @@ _PLAN = INVALID | MISSING | CHANGING
 def make_plan(wish: PlanIn, db: Db) -> dict[str, Any]:
     """Work out a wish. Nothing is kept."""
     return planning.plan_here(db, wish.to_inputs())
+
+
+@router.post("/plan/what-if", responses=INVALID | MISSING | CHANGING)
+def what_if(wish: PlanIn, db: Db) -> WhatIfOut:
+    """The same wish with one thing different at a time: cut, release, texture, school, pot."""
+    found = planning.what_if_here(db, wish.to_inputs())
+    return WhatIfOut(alternatives=[AlternativeOut.model_validate(item) for item in found])
+
+
+@router.post("/plan/minutes", response_model=AnswerOut, responses=INVALID | MISSING | CHANGING)
+def judge_minutes(asked: MinutesIn, db: Db) -> dict[str, Any]:
+    """What a recipe's minutes would make of this load."""
+    return planning.minutes_here(db, asked.wish.to_inputs(), asked.hold_min)
 
 
 @router.get("/plans", responses=INVALID)

@@ -5,6 +5,7 @@ from typing import Annotated
 from pydantic import Field
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.core.alternatives import AlternativeKind
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.liquid import Rack
@@ -222,3 +223,35 @@ class PlanOut(Closed):
     trace: TraceOut
     reasons: Annotated[list[ReasonOut], Field(max_length=20)]
     cautions: Annotated[list[CautionOut], Field(max_length=40)]
+
+
+class MinutesIn(Closed):
+    """A wish, and the minutes a recipe gives for it."""
+
+    wish: PlanIn
+    hold_min: Annotated[int, Field(ge=0, le=720)]
+
+
+class AnswerOut(Closed):
+    """What a cook comes to; texture and core are those of the slowest piece."""
+
+    hold_min: int
+    lid_on_to_open_s: float
+    texture_step: float
+    texture_reached: Texture
+    core_at_open_c: float
+
+
+class AlternativeOut(Closed):
+    """One thing changed: an answer, or why there is none."""
+
+    kind: AlternativeKind
+    value: str
+    answer: AnswerOut | None
+    trouble: str | None
+
+
+class WhatIfOut(Closed):
+    """The same wish with one thing different at a time."""
+
+    alternatives: Annotated[list[AlternativeOut], Field(max_length=80)]

@@ -1,0 +1,98 @@
+import type { AlternativeOut, ReleaseMethod, School, Texture } from "@/api/client";
+import { useWhatIf } from "@/api/queries";
+import type { Bench } from "@/features/bench/useBench";
+import { panelTime, spokenTime } from "@/lib/format";
+import type { Wish } from "@/lib/wish";
+import { RELEASE_WORDS, SCHOOL_WORDS, TEXTURE_WORDS } from "@/lib/words";
+
+interface Props {
+  bench: Bench;
+}
+
+/** The same cook with one thing different; what can be set here can be taken over with one click. */
+export function WhatIf({ bench }: Props) {
+  const { data, isError } = useWhatIf(bench.stale ? null : bench.inputs);
+  if (isError) return <p className="text-[14px]">The app does not answer just now.</p>;
+  if (!data) return <p className="text-[14px] text-pencil">Working it out …</p>;
+  const possible = data.alternatives.filter((item) => item.answer);
+  const refused = data.alternatives.filter((item) => !item.answer);
+  return (
+    <table className="w-full text-[13.5px]" aria-label="what changes if">
+      <thead>
+        <tr className="text-left text-pencil">
+          <th className="font-normal" scope="col">
+            if it is
+          </th>
+          <th className="w-16 text-right font-normal" scope="col">
+            hold
+          </th>
+          <th className="w-24 text-right font-normal" scope="col">
+            in all
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {[...possible, ...refused].map((item) => (
+          <Row key={`${item.kind} ${item.value}`} item={item} bench={bench} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Row({ item, bench }: { item: AlternativeOut; bench: Bench }) {
+  const name = nameOf(item);
+  const patch = patchOf(item, bench);
+  return (
+    <tr className="border-rule border-t align-baseline">
+      <td className="py-px">
+        {patch && item.answer ? (
+          <button
+            type="button"
+            title="take this over"
+            onClick={() => bench.change(patch)}
+            className="text-left underline decoration-edge underline-offset-2"
+          >
+            {name}
+          </button>
+        ) : (
+          name
+        )}
+        {item.trouble && <span className="block text-pencil">{item.trouble}</span>}
+      </td>
+      {item.answer ? (
+        <>
+          <td className="text-right font-semibold">{panelTime(item.answer.hold_min)}</td>
+          <td className="text-right">{spokenTime(item.answer.lid_on_to_open_s / 60)}</td>
+        </>
+      ) : (
+        <td className="pl-3 text-pencil" colSpan={2}>
+          does not go
+        </td>
+      )}
+    </tr>
+  );
+}
+
+const CUT_WORDS: Record<string, string> = {
+  halved: "each piece halved across its thickness",
+  quartered: "each piece cut in four",
+};
+
+function nameOf({ kind, value }: AlternativeOut): string {
+  if (kind === "release") return RELEASE_WORDS[value as ReleaseMethod].says;
+  if (kind === "texture") return TEXTURE_WORDS[value as Texture];
+  if (kind === "school") return SCHOOL_WORDS[value as School].name;
+  if (kind === "level") return `${value} pressure`;
+  return CUT_WORDS[kind] ?? `in ${value}`;
+}
+
+/** What to set so that it is so; null for what only a knife can do. */
+function patchOf({ kind, value }: AlternativeOut, bench: Bench): Partial<Wish> | null {
+  if (kind === "release") return { release: value as ReleaseMethod };
+  if (kind === "texture") return { texture: value as Texture };
+  if (kind === "school") return { school: value as School, liquid: "" };
+  if (kind === "level") return { level: value === "low" ? "low" : "high" };
+  const pot = bench.pots.find((kept) => kept.pot.name === value);
+  return kind === "pot" && pot ? { pot: pot.id, liquid: "" } : null;
+}

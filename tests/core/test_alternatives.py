@@ -1,0 +1,82 @@
+"""What changes if, and what given minutes would do."""
+
+from dataclasses import replace
+
+import pytest
+
+from pneumachron.core.alternatives import (
+    Answer,
+    answer_for_minutes,
+    quick_answer,
+    split,
+    what_changes,
+)
+from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.plan import Wish, make_plan
+from pneumachron.core.pots import ready_pots
+from tests.core.kitchen import load, wish
+
+SMALL = wish(load("brisket_flat", 0.8, 0.05), altitude_m=1150.0)
+
+
+def by_kind(wanted: Wish) -> dict[tuple[str, str], Answer | WishError | None]:
+    found = what_changes(wanted, ready_pots().values())
+    return {(item.kind, item.value): item.answer or item.trouble for item in found}
+
+
+def test_quick_answer_is_the_plans() -> None:
+    for wanted in (SMALL, replace(SMALL, release="timed"), replace(SMALL, level="low")):
+        plan, quick = make_plan(wanted), quick_answer(wanted)
+        assert quick.hold_min == pytest.approx(plan.hold_exact_min, abs=0.6)
+        assert quick.lid_on_to_open_s == pytest.approx(plan.lid_on_to_open_s, abs=70)
+
+
+def test_every_alternative_is_the_plan_of_the_changed_wish() -> None:
+    found = by_kind(SMALL)
+    for (kind, value), answer in found.items():
+        if kind in {"release", "school", "level"}:
+            changed = replace(SMALL, **{kind: value})  # type: ignore[arg-type]
+            assert isinstance(answer, Answer)
+            assert answer.hold_min == pytest.approx(make_plan(changed).hold_exact_min, abs=0.6)
+    assert {kind for kind, _ in found} == {
+        "halved", "quartered", "release", "texture", "school", "level", "pot",
+    }  # fmt: skip
+
+
+def test_cutting_shortens_as_the_trade_knows() -> None:
+    # common practice: halving a roast across its thickness shortens the time, much
+    halved = by_kind(SMALL)["halved", "2"]
+    assert isinstance(halved, Answer)
+    assert halved.hold_min < 0.7 * quick_answer(SMALL).hold_min
+
+
+def test_parts_that_would_lie_on_each_other_are_refused() -> None:
+    full = wish(load("brisket_flat", 1.4, 0.045, 2))
+    halved = by_kind(full)["halved", "2"]
+    assert isinstance(halved, WishError)
+    assert "two runs" in halved.hint
+
+
+def test_parts_hold_the_weight() -> None:
+    # conservation of mass and volume
+    for piece in (SMALL.load.pieces[0], load("shoulder_boneless", 3.0, 0.11).pieces[0]):
+        for parts in (2, 4):
+            part = split(piece, parts)
+            assert part.mass_kg * parts == pytest.approx(piece.mass_kg)
+            volume = part.length_m * part.width_m * part.thickness_m
+            assert volume * parts == pytest.approx(
+                piece.length_m * piece.width_m * piece.thickness_m
+            )
+            assert part.length_m >= part.width_m >= part.thickness_m
+
+
+def test_minutes_of_a_recipe() -> None:
+    planned = quick_answer(SMALL)
+    own = answer_for_minutes(SMALL, planned.hold_min)
+    assert own == planned
+    steps = [answer_for_minutes(SMALL, minutes).texture_step for minutes in (0, 30, 60, 90, 600)]
+    assert steps == sorted(steps)
+    assert steps[0] == -4.0
+    for bad in (-1, 800):
+        with pytest.raises(OutOfRangeError):
+            answer_for_minutes(SMALL, bad)
