@@ -34,6 +34,7 @@ def fill_in(page: Page) -> None:
     field(page, "weight").fill("3 lb 2 oz")
     field(page, "pieces").fill("2")
     field(page, "thickness").fill("1 3/4 in")
+    expect(page.get_by_text("4.4 cm", exact=True)).to_be_visible()  # its answer has come
 
 
 def test_type_read_drag_save_find(page: Page, outside: list[str], complaints: list[str]) -> None:
@@ -92,6 +93,7 @@ def test_by_keyboard_alone(page: Page) -> None:
         page.keyboard.press("Control+a")
         page.keyboard.type(text)
     expect(page.get_by_text("of 2 lb")).to_be_visible()
+    expect(page.get_by_text("2 3/4 in")).to_be_visible()  # the answer to 7 cm has come
     before = minutes(page)
     page.get_by_role("slider", name="thickness, drag").focus()
     page.keyboard.press("ArrowRight")
@@ -166,6 +168,15 @@ def test_what_changes_if_is_taken_over(page: Page) -> None:
     expect(hold(page)).to_have_text(promised)
     page.go_back()
     expect(hold(page)).to_have_text(f"{before // 60}:{before % 60:02d}")
+
+
+def test_weight_alone_gives_a_guess_and_says_so(page: Page) -> None:
+    page.goto("/?cut=brisket_flat&pieces=2&weight=1.4+kg")
+    expect(page.get_by_test_id("range")).to_contain_text("30")
+    expect(page.get_by_role("list", name="cautions")).to_contain_text("thickness is guessed")
+    field(page, "thickness").fill("4.5 cm")
+    expect(page.get_by_test_id("range")).to_contain_text("15")
+    expect(page.get_by_role("list", name="cautions")).not_to_contain_text("guessed")
 
 
 def test_ribs_have_a_membrane_and_brisket_has_not(page: Page) -> None:

@@ -19,7 +19,7 @@ FRIDGE_C = 4.0
 def load(
     cut: str,
     total_kg: float,
-    thickness_m: float,
+    thickness_m: float | None,
     count: int = 1,
     *,
     footprint_m: tuple[float, float] | None = None,

@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS, ReleaseMethod, School
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load
-from pneumachron.core.plan import LEVELS, Wish, make_plan
+from pneumachron.core.plan import LEVELS, Plan, Wish, make_plan
 from pneumachron.core.tasks import plan_tasks
 from pneumachron.core.tenderness import TEXTURES
 from tests.core.kitchen import load, search, wish
@@ -201,6 +201,25 @@ def test_timed_wait_is_the_cooks() -> None:
     assert long < short
     with pytest.raises(WishError, match="venting"):
         make_plan(wish(BASE, release="timed", wait_s=0.0))
+
+
+def test_a_guessed_thickness_is_said_and_widens_the_range() -> None:
+    # ours: twice the spread of the sizes; the nominal is that of the same thickness measured
+    guessed = make_plan(wish(load("brisket_flat", 1.4, None, 2)))
+    thickness = guessed.outcomes[0].piece.thickness_m
+    low, high = guessed.outcomes[0].piece.cut.usual_thickness_m
+    assert low <= thickness <= high
+    measured = make_plan(wish(load("brisket_flat", 1.4, thickness, 2)))
+    assert guessed.hold_exact_min == pytest.approx(measured.hold_exact_min, abs=0.2)
+
+    def width(plan: Plan) -> int:
+        return plan.hold_range_min[1] - plan.hold_range_min[0]
+
+    assert width(guessed) == pytest.approx(2 * width(measured), rel=0.15)
+    assert "thickness_guessed" in {caution.code for caution in guessed.cautions}
+    assert "thickness_guessed" not in {caution.code for caution in measured.cautions}
+    tiny = make_plan(wish(load("shoulder_boneless", 0.9, None, 12)))
+    assert tiny.outcomes[0].piece.thickness_m < 0.05  # a cube at the most
 
 
 def test_undercooked_is_never_silent() -> None:

@@ -617,8 +617,11 @@ export interface components {
              * @description all of these pieces together
              */
             mass: string;
-            /** Thickness */
-            thickness: string;
+            /**
+             * Thickness
+             * @description guessed from cut and weight when left out
+             */
+            thickness?: string | null;
             /** Length */
             length?: string | null;
             /** Width */
@@ -676,6 +679,8 @@ export interface components {
             core_at_open_shown: components["schemas"]["Shown"];
             /** Above Safe S */
             above_safe_s: number;
+            /** Size Spread Ratio */
+            size_spread_ratio: number;
             safe_core_shown: components["schemas"]["Shown"];
             /** Safe Rest S */
             safe_rest_s: number;

@@ -78,9 +78,10 @@ export function wishToAddress(wish: Wish, planId: string | null): URLSearchParam
   return search;
 }
 
-/** The wish as the server takes it; null while weight or thickness are still empty. */
+/** The wish as the server takes it; null while there is no weight yet. Without a thickness the
+ * server guesses one and says so. */
 export function wishToPlan(wish: Wish): PlanIn | null {
-  const ready = wish.pot && wish.mass.trim() && wish.thickness.trim();
+  const ready = wish.pot && wish.mass.trim();
   if (!ready) return null;
   const count = /^\d{1,3}$/.test(wish.count.trim()) ? Number(wish.count) : 0;
   return {
@@ -89,7 +90,7 @@ export function wishToPlan(wish: Wish): PlanIn | null {
         cut: wish.cut,
         count,
         mass: wish.mass,
-        thickness: wish.thickness,
+        thickness: wish.thickness.trim() ? wish.thickness : null,
         membrane: wish.membrane ? true : null,
         start: wish.start.trim() ? wish.start : null,
       },

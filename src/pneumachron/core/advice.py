@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from pneumachron.core.constants import (
+    GUESSED_SPREAD,
     SIZE_SPREAD,
     SPRAY_FILL_RATIO,
     Source,
@@ -10,10 +11,10 @@ from pneumachron.core.constants import (
 )
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.liquid import Filling, Standing
-from pneumachron.core.load import Load
+from pneumachron.core.load import Load, Piece
 from pneumachron.core.pots import Pot
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.units import show_temperature, show_volume
+from pneumachron.core.units import show_length, show_temperature, show_volume
 
 ALTITUDE_WORTH_SAYING_MIN = 1.0
 UNEVEN_STEPS = 0.75
@@ -254,7 +255,9 @@ def _size(facts: Facts) -> list[Caution]:
     found = []
     for piece, _ in facts.load.kinds():
         low, high = piece.cut.usual_thickness_m
-        if not low <= piece.thickness_m <= high:
+        if piece.thickness_guessed:
+            found.append(_guessed(piece))
+        elif not low <= piece.thickness_m <= high:
             found.append(
                 Caution(
                     "unusual_thickness",
@@ -287,7 +290,8 @@ def _size(facts: Facts) -> list[Caution]:
             )
         )
     low, high = facts.sizes_hold_min
-    if facts.hold_min >= 1.0 and (high - low) > 0.5 * facts.hold_min:
+    measured = not any(piece.thickness_guessed for piece in facts.load.pieces)
+    if measured and facts.hold_min >= 1.0 and (high - low) > 0.5 * facts.hold_min:
         found.append(
             Caution(
                 "measure_well",
@@ -299,6 +303,18 @@ def _size(facts: Facts) -> list[Caution]:
             )
         )
     return found
+
+
+def _guessed(piece: Piece) -> Caution:
+    shown = show_length(piece.thickness_m)
+    return Caution(
+        "thickness_guessed",
+        "careful",
+        "thickness",
+        f"The thickness is guessed: {shown.metric} ({shown.us}) is usual. Measured to half a "
+        "centimetre the range is half as wide.",
+        GUESSED_SPREAD.source,
+    )
 
 
 def _evenness(facts: Facts) -> list[Caution]:

@@ -108,6 +108,9 @@ MEMBRANE_STEPS = Constant(
 CARRY_OVER = Constant(
     300.0, "s", Source("judgement", "the core goes on softening after the lid is off")
 )
+GUESSED_SPREAD = Constant(
+    0.30, "1", Source("judgement", "how far a thickness guessed from weight and cut may be off")
+)
 SIZE_SPREAD = Constant(
     0.15, "1", Source("judgement", "how far a measured size is usually off in a kitchen")
 )

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from itertools import groupby
 from math import sqrt
 
-from pneumachron.core.constants import GIVE_RATIO
+from pneumachron.core.constants import GIVE_RATIO, GUESSED_SPREAD, SIZE_SPREAD
 from pneumachron.core.cuts import Cut
 from pneumachron.core.errors import WishError
 
@@ -27,6 +27,12 @@ class Piece:
     has_bone: bool
     has_membrane: bool
     start_temp_c: float
+    thickness_guessed: bool = False
+
+    @property
+    def size_spread_ratio(self) -> float:
+        """How far the sizes may be off."""
+        return GUESSED_SPREAD.value if self.thickness_guessed else SIZE_SPREAD.value
 
     @property
     def volume_m3(self) -> float:
@@ -83,7 +89,7 @@ def make_piece(
     cut: Cut,
     *,
     mass_kg: float,
-    thickness_m: float,
+    thickness_m: float | None,
     length_m: float | None = None,
     width_m: float | None = None,
     has_bone: bool | None = None,
@@ -93,7 +99,8 @@ def make_piece(
     """A piece with what was measured; the rest follows from the typical shape of the cut.
 
     Length and width, when not given, are those of a block of this mass and thickness with the
-    cut's length over width; never narrower than thick.
+    cut's length over width; never narrower than thick. A thickness that was not measured is the
+    usual one of the cut, or that of a cube when the piece is too light for it.
 
     Raises
     ------
@@ -101,6 +108,9 @@ def make_piece(
         each other by more than 40 %.
     """
     _check_mass(mass_kg)
+    guessed = thickness_m is None
+    if thickness_m is None:
+        thickness_m = usual_thickness_m(cut, mass_kg)
     _check_thickness(thickness_m)
     _check_start(start_temp_c)
     bone = cut.bone_ratio > 0 if has_bone is None else has_bone
@@ -124,7 +134,15 @@ def make_piece(
         has_bone=bone,
         has_membrane=bool(has_membrane),
         start_temp_c=start_temp_c,
+        thickness_guessed=guessed,
     )
+
+
+def usual_thickness_m(cut: Cut, mass_kg: float) -> float:
+    """What a piece of this weight usually measures: the middle of the cut's span, or less."""
+    middle = sum(cut.usual_thickness_m) / 2
+    cube = float((mass_kg / cut.density_kg_m3(has_bone=cut.bone_ratio > 0)) ** (1 / 3))
+    return max(min(middle, cube), THICKNESS_RANGE_M[0])
 
 
 def _footprint(

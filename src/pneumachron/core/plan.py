@@ -11,7 +11,6 @@ from typing import Literal, TypeAlias, get_args
 import numpy as np
 
 from pneumachron.core.advice import Caution, Facts, Reason, cautions_for, reasons_for
-from pneumachron.core.constants import SIZE_SPREAD
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.errors import WishError
 from pneumachron.core.hold import MeatCases, Run, Search
@@ -201,7 +200,7 @@ def cases_of(wish: Wish, filling: Filling) -> tuple[PotCases, MeatCases]:
     thicker = half + np.array(
         [[0.0, 0.0, piece.cut.thickness_factor * THICKER_M / 2] for piece, _ in kinds]
     )
-    spread = SIZE_SPREAD.value
+    spread = np.array([[piece.size_spread_ratio] for piece, _ in kinds])
     sizes = np.stack([half, half * (1 - spread), half * (1 + spread), thicker, half])
     ambient = np.full(len(sizes), ambient_pressure_pa(wish.altitude_m))
     ambient[-1] = ambient_pressure_pa(0.0)

@@ -158,6 +158,7 @@ def _piece(outcome: Outcome) -> dict[str, Any]:
         "core_at_open_c": _round(outcome.core_at_open_c, 1),
         "core_at_open_shown": _shown(show_temperature(outcome.core_at_open_c)),
         "above_safe_s": outcome.above_safe_s,
+        "size_spread_ratio": piece.size_spread_ratio,
         "safe_core_shown": _shown(show_temperature(piece.cut.safe_core_c)),
         "safe_rest_s": piece.cut.safe_rest_s,
     }

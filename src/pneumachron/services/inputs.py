@@ -27,7 +27,7 @@ class PieceInputs:
     cut: str
     count: int
     mass: str
-    thickness: str
+    thickness: str | None = None
     length: str | None = None
     width: str | None = None
     bone: bool | None = None
@@ -98,7 +98,7 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
     piece = make_piece(
         cut,
         mass_kg=parse_measure(entry.mass, "mass", "mass") / entry.count,
-        thickness_m=parse_measure(entry.thickness, "length", "thickness"),
+        thickness_m=_given(entry.thickness, "length", "thickness"),
         length_m=_given(entry.length, "length", "length"),
         width_m=_given(entry.width, "length", "width"),
         has_bone=entry.bone,

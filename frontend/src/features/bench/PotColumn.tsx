@@ -65,7 +65,7 @@ export function PotColumn({ bench, units, stale }: Props) {
 function Empty({ busy, wrong }: { busy: boolean; wrong: boolean }) {
   const words = wrong
     ? "Put right what is marked; then the pot is drawn."
-    : "Type what the meat weighs and how thick it is; the pot is drawn with it.";
+    : "Type what the meat weighs and, better still, how thick it is; the pot is drawn with it.";
   return (
     <p className="max-w-[26ch] text-center text-pencil">{busy ? "Working it out …" : words}</p>
   );

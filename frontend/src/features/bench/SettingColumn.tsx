@@ -63,11 +63,12 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
         >
           –:––
         </p>
-        <p className="text-pencil">The minutes stand here as soon as the sizes do.</p>
+        <p className="text-pencil">The minutes stand here as soon as the weight does.</p>
       </div>
     );
   }
   const { hold_min, hold_low_min, hold_high_min, level } = plan.setting;
+  const spread = Math.round(100 * Math.max(...plan.pieces.map((piece) => piece.size_spread_ratio)));
   const range = `between ${panelTime(hold_low_min)} and ${panelTime(hold_high_min)}`;
   return (
     <div className={stale ? "stale" : ""} aria-live="polite">
@@ -88,7 +89,8 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
         label={`hold ${panelTime(hold_min)}, ${range}`}
       />
       <p className="text-[14px] text-pencil" data-testid="range">
-        {range}, if the sizes are 15 % off
+        {range}, if the sizes are {spread}
+        {"\u00a0"}% off
       </p>
     </div>
   );

@@ -22,7 +22,9 @@ class PieceIn(Closed):
     cut: Id
     count: Annotated[int, Field(ge=0, le=1000)] = 1
     mass: Annotated[MeasureText, Field(description="all of these pieces together")]
-    thickness: MeasureText
+    thickness: Annotated[
+        MeasureText | None, Field(description="guessed from cut and weight when left out")
+    ] = None
     length: MeasureText | None = None
     width: MeasureText | None = None
     bone: bool | None = None
@@ -141,6 +143,7 @@ class PieceOut(Closed):
     core_at_open_c: float
     core_at_open_shown: Shown
     above_safe_s: float
+    size_spread_ratio: float
     safe_core_shown: Shown
     safe_rest_s: float
 
