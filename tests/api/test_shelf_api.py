@@ -10,8 +10,11 @@ from typer.testing import CliRunner
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.cli import app as cli
+from pneumachron.services.households import current_household
+from pneumachron.store import plans
 from pneumachron.store.db import Database
-from tests.conftest import BRISKET
+from pneumachron.store.records import PlanContent
+from tests.conftest import BRISKET, ROOT
 
 
 def save(client: TestClient, name: str = "Alto supper", **more: object) -> dict[str, Any]:
@@ -103,6 +106,23 @@ def test_newer_inputs_are_not_guessed_at(client: TestClient, tmp_path: Path) -> 
     answer = client.post(f"/api/plans/{saved['id']}/recompute")
     assert answer.status_code == 409
     assert answer.json()["code"] == "newer_version"
+
+
+def test_plans_stored_by_the_first_version_stay_readable(
+    client: TestClient, tmp_path: Path
+) -> None:
+    # ours: inputs and results as version 1 wrote them; a field added later needs a default
+    old = json.loads((ROOT / "tests/api/data/stored-plan-v1.json").read_text())
+    content = PlanContent("Long ago", None, 1, old["inputs"], 1, old["results"], "2")
+    client.get("/api/household")
+    database = Database(tmp_path)
+    with database.session() as session:
+        stored = plans.add_plan(session, current_household(session).household_id, content)
+    database.close()
+    assert names(client) == ["Long ago"]
+    opened = client.get(f"/api/plans/{stored.plan_id}").json()
+    assert opened["results"]["setting"] == old["results"]["setting"]
+    assert client.post(f"/api/plans/{stored.plan_id}/recompute").status_code == 200
 
 
 def test_pots_come_and_go(client: TestClient) -> None:

@@ -7,11 +7,36 @@ from typing import Any
 import pytest
 from playwright.sync_api import Locator, Page, expect
 
-from tests.browser.conftest import BRISKET, PHONE
+from tests.browser.conftest import BRISKET, DESK, PHONE
 from tests.live import serving
 
 HOLD = re.compile(r"^\d:\d\d$")
 HOLD_ANYWHERE = re.compile(r"\d:\d\d")
+
+
+LABELS = """() => [...document.querySelectorAll('[data-testid=trace], [data-testid=pot-section]')]
+  .flatMap(svg => {
+    const sheet = svg.getBoundingClientRect();
+    const found = [...svg.querySelectorAll('text')]
+      .map(text => [text.textContent, text.getBoundingClientRect()]);
+    const cut = found.filter(([, box]) => box.left < sheet.left - 1 || box.right > sheet.right + 1)
+      .map(([words]) => `cut off: ${words}`);
+    const hits = found.flatMap(([words, a], i) => found.slice(i + 1)
+      .filter(([, b]) => Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1
+        && Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 3)
+      .map(([others]) => `${words} on ${others}`));
+    return [...cut, ...hits];
+  })"""
+SPREAD = [
+    "/?cut=back_ribs&pieces=3&weight=3.4+kg&thickness=3+cm&release=timed&texture=falls",
+    "/?cut=back_ribs&pieces=2&weight=2.4+kg&thickness=2.3+cm&pot=bass&school=bath&release=timed",
+    "/?cut=brisket_point&pieces=2&weight=2.4+kg&thickness=5.7+cm&release=timed&texture=chewy",
+    "/?cut=short_ribs_english&pieces=12&weight=3.2+kg&thickness=3.7+cm&school=bath&release=quick",
+    "/?cut=flanken&pieces=9&weight=1.7+kg&thickness=1.3+cm&school=steam&release=natural",
+    "/?cut=wings&pieces=18&weight=1.1+kg&thickness=2.1+cm&pot=bass&release=quick&texture=chewy",
+    "/?cut=shoulder_boneless&pieces=1&weight=3+kg&thickness=11.5+cm&texture=falls",
+    "/?cut=brisket_flat&pieces=1&weight=0.7+kg&thickness=4.7+cm&school=steam&release=timed",
+]
 
 
 def hold(page: Page) -> Locator:
@@ -195,7 +220,7 @@ def test_what_is_drawn_is_what_was_computed(page: Page) -> None:
         page.goto(BRISKET)
     plan: dict[str, Any] = answer.value.json()
     expect(hold(page)).to_have_text(HOLD)
-    scale, base = 1500, 284  # drawing units per metre, and the line of the base
+    scale, base = 1500, 288  # drawing units per metre, and the line of the base
     surface = page.get_by_test_id("liquid").locator("rect").first
     top = float(surface.get_attribute("y") or "nan")
     assert base - top == pytest.approx(scale * plan["liquid"]["level_m"], abs=0.01)
@@ -219,6 +244,16 @@ def test_whole_bench_without_scrolling(page: Page) -> None:
               .map(e => [e.scrollWidth - e.clientWidth, e.scrollHeight - e.clientHeight])"""
         )
         assert all(wide <= 0 and tall <= 0 for wide, tall in sizes), sizes
+
+
+@pytest.mark.parametrize("size", [DESK, PHONE], ids=["desk", "phone"])
+def test_no_label_is_cut_off_or_on_another(page: Page, size: dict[str, int]) -> None:
+    page.set_viewport_size({"width": size["width"], "height": size["height"]})
+    for path in SPREAD:
+        page.goto(path)
+        expect(hold(page)).to_have_text(HOLD)
+        page.wait_for_function("document.fonts.status === 'loaded'")
+        assert page.evaluate(LABELS) == [], path
 
 
 @pytest.mark.parametrize("width", [360, 390, 768, 1024])

@@ -1,6 +1,7 @@
 """What changes if, and what given minutes would do."""
 
 from dataclasses import replace
+from typing import Any
 
 import pytest
 
@@ -35,7 +36,8 @@ def test_every_alternative_is_the_plan_of_the_changed_wish() -> None:
     found = by_kind(SMALL)
     for (kind, value), answer in found.items():
         if kind in {"release", "school", "level"}:
-            changed = replace(SMALL, **{kind: value})  # type: ignore[arg-type]
+            change: dict[str, Any] = {kind: value}
+            changed = replace(SMALL, **change)
             assert isinstance(answer, Answer)
             assert answer.hold_min == pytest.approx(make_plan(changed).hold_exact_min, abs=0.6)
     assert {kind for kind, _ in found} == {

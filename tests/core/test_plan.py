@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS, ReleaseMethod, School
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load
-from pneumachron.core.plan import LEVELS, Plan, Wish, make_plan
+from pneumachron.core.plan import LEVELS, Level, Plan, Wish, make_plan
 from pneumachron.core.tasks import plan_tasks
 from pneumachron.core.tenderness import TEXTURES
 from tests.core.kitchen import load, search, wish
@@ -141,8 +141,8 @@ def test_tasks_are_a_chain_as_long_as_the_run(release: ReleaseMethod) -> None:
 
 @pytest.mark.parametrize("school", SCHOOLS)
 @pytest.mark.parametrize("level", LEVELS)
-def test_every_school_and_level(school: School, level: str) -> None:
-    plan = make_plan(replace(wish(BASE, school=school), level=level))  # type: ignore[arg-type]
+def test_every_school_and_level(school: School, level: Level) -> None:
+    plan = make_plan(replace(wish(BASE, school=school), level=level))
     assert plan.standing.rack == {"steam": "trivet"}.get(school, "none")
     assert plan.gauge_pa == {"high": 75e3, "low": 40e3}[level]
     assert plan.hold_min > 0

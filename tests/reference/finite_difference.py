@@ -54,6 +54,18 @@ class Result:
     open_s: float = 0.0
 
 
+class Ending:
+    """An event that ends a stretch; scipy reads `terminal`."""
+
+    terminal = True
+
+    def __init__(self, gap: Callable[[float, Array], float]) -> None:
+        self.gap = gap
+
+    def __call__(self, time_s: float, state: Array) -> float:
+        return self.gap(time_s, state)
+
+
 class Block:
     """An eighth of a block in cells that thin out towards the skin; a film on three faces."""
 
@@ -156,8 +168,7 @@ def cook(
         events = None
         end_s = start_s + 4 * 3600.0
         if callable(until):
-            until.terminal = True  # type: ignore[attr-defined]
-            events = until
+            events = Ending(until)
         else:
             end_s = until
         if end_s <= start_s:

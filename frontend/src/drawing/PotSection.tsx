@@ -47,7 +47,13 @@ export function PotSection({ plan, units, enlarge }: Props) {
       <Surface box={shape.liquid} />
       <Vessel box={shape.vessel} />
       <Lines shape={shape} labels={labels} enlarge={enlarge} />
-      <text x={CENTRE_X} y={310} textAnchor="middle" fill="var(--pencil)" fontSize={14 * enlarge}>
+      <text
+        x={CENTRE_X}
+        y={314}
+        textAnchor="middle"
+        fill="var(--pencil)"
+        fontSize={14 * Math.min(enlarge, 1.2)}
+      >
         {caption(plan, shape.unseen)}
       </text>
     </svg>
@@ -61,8 +67,8 @@ function caption(plan: PlanOut, unseen: number): string {
     return `${count === 1 ? "one rack" : `${count} racks`} coiled, bone side in, ${where}`;
   }
   if (count === 1) return `one piece, ${where}`;
-  const behind = unseen > 0 ? `, ${unseen} of them behind` : "";
-  return `${count} pieces side by side${behind}, ${where}`;
+  const how = unseen > 0 ? `, ${unseen} of them behind` : " side by side";
+  return `${count} pieces${how}, ${where}`;
 }
 
 function describe(plan: PlanOut, units: "metric" | "us"): string {
@@ -171,7 +177,12 @@ function Ruler({ shape, unit, enlarge }: RulerProps) {
           )}
         </g>
       ))}
-      <text x={x - 5} y={shape.vessel.y - 14} textAnchor="end" stroke="none">
+      <text
+        x={x - 5}
+        y={Math.max(shape.vessel.y - 14 * enlarge, 13 * enlarge)}
+        textAnchor="end"
+        stroke="none"
+      >
         {unit}
       </text>
     </g>

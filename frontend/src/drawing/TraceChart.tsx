@@ -1,5 +1,6 @@
 import type { PlanOut, Texture } from "@/api/client";
 import {
+  isNarrow,
   type PhaseMark,
   SHEET_HEIGHT,
   type TraceGeometry,
@@ -37,7 +38,7 @@ export function TraceChart({ plan, width, units }: Props) {
       <path d={sheet.core} fill="none" stroke="var(--heat)" strokeWidth="2.4" />
       <Rungs sheet={sheet} reached={plan.pieces[0]?.texture_reached ?? "tender"} />
       {sheet.phases.map((phase) => (
-        <Phase key={phase.kind} phase={phase} />
+        <Phase key={phase.kind} phase={phase} unit={isNarrow(sheet.width) ? "" : " min"} />
       ))}
       <line
         x1={sheet.openX}
@@ -93,7 +94,7 @@ function Paper({ sheet }: { sheet: TraceGeometry }) {
   );
 }
 
-function Phase({ phase }: { phase: PhaseMark }) {
+function Phase({ phase, unit }: { phase: PhaseMark; unit: string }) {
   const y = phase.row === 0 ? 15 : 31;
   const strong = phase.kind === "hold";
   return (
@@ -114,7 +115,8 @@ function Phase({ phase }: { phase: PhaseMark }) {
         fill="var(--ink)"
         fontWeight={strong ? 700 : 400}
       >
-        {PHASE_WORDS[phase.kind]} {Math.round(phase.minutes)} min
+        {PHASE_WORDS[phase.kind]} {Math.round(phase.minutes)}
+        {unit}
       </text>
     </g>
   );
@@ -133,7 +135,7 @@ function Rungs({ sheet, reached }: { sheet: TraceGeometry; reached: Texture }) {
         </g>
       ))}
       {sheet.softeningX !== null && (
-        <text x={sheet.softeningX + 10} y={sheet.frame.bottom - 9} {...halo}>
+        <text {...softeningPlace(sheet, sheet.softeningX)} y={sheet.frame.bottom - 9} {...halo}>
           softening, in the end{" "}
           <tspan fontWeight="700" data-testid="reached">
             {TEXTURE_WORDS[reached]}
@@ -142,6 +144,16 @@ function Rungs({ sheet, reached }: { sheet: TraceGeometry; reached: Texture }) {
       )}
     </g>
   );
+}
+
+const SOFTENING_PIXELS = 245;
+
+/** From where softening begins, or up to the end of the sheet where that leaves no room. */
+function softeningPlace(sheet: TraceGeometry, from: number) {
+  const fits = from + 10 + SOFTENING_PIXELS <= sheet.frame.right;
+  return fits
+    ? ({ x: from + 10, textAnchor: "start" } as const)
+    : ({ x: sheet.frame.right - 4, textAnchor: "end" } as const);
 }
 
 function Legend({ sheet }: { sheet: TraceGeometry }) {
@@ -170,7 +182,7 @@ function Legend({ sheet }: { sheet: TraceGeometry }) {
       <text x={sheet.frame.left + 158} y={y} fill="var(--heat)">
         middle of the meat
       </text>
-      {sheet.width > 560 && (
+      {!isNarrow(sheet.width) && (
         <text x={sheet.frame.right} y={y} textAnchor="end" fill="var(--pencil)">
           hours from lid on
         </text>

@@ -4,8 +4,8 @@ import type { PlanOut } from "@/api/client";
 
 /** Drawing units per metre; one scale for all pots, so that a bigger pot looks bigger. */
 export const SCALE = 1500;
-export const VIEW = { width: 590, height: 318 };
-const BASE_Y = 284;
+export const VIEW = { width: 590, height: 322 };
+const BASE_Y = 288;
 export const CENTRE_X = 246;
 const LABEL_GAP = 30;
 

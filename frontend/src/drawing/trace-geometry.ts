@@ -46,7 +46,7 @@ export interface TraceGeometry {
 /** Where the hatching begins: the core's own threshold, drawn only. */
 const SOFTENS_C = 70;
 const TICK_MINUTES = [5, 10, 15, 30, 60, 120];
-const NAME_PIXELS = 7.2;
+const NAME_PIXELS = 6.6;
 /** Marks on the ladder closer than this would write over each other. */
 const RUNG_PIXELS = 96;
 
@@ -76,7 +76,7 @@ export function traceGeometry(
     coreEnd: { x: at.at(-1) ?? 0, y: coreYs.at(-1) ?? 0 },
     softening: softeningArea(trace.core_temp_c, at, coreYs),
     softeningX: at[trace.core_temp_c.findIndex((value) => value >= SOFTENS_C)] ?? null,
-    phases: phaseMarks(plan.phases, x, nameOf),
+    phases: phaseMarks(plan.phases, x, width, nameOf),
     rungs: rungMarks(plan, x, coreY),
     openX: x(plan.lid_on_to_open_s / 60),
     arcs: arcs(endMin, x, width),
@@ -98,23 +98,37 @@ function softeningArea(core: number[], xs: number[], ys: number[]): string {
   return `M${startX} ${BOTTOM} ${points.join(" ")} L${xs.at(-1)} ${BOTTOM} Z`;
 }
 
+/** On a phone the names of phases go without "min". */
+export function isNarrow(sheetWidth: number): boolean {
+  return sheetWidth < 560;
+}
+
+/** Names over their stretches: on the second row where the first is taken, pushed apart within a
+ * row, first to the right and then back into the sheet. */
 function phaseMarks(
   phases: PhaseOut[],
   x: (minutes: number) => number,
+  sheetWidth: number,
   nameOf: (kind: PhaseOut["kind"]) => string,
 ): PhaseMark[] {
-  const ends = [0, 0];
-  return phases.map((phase) => {
+  const ends: [number, number] = [0, 0];
+  const marks = phases.map((phase) => {
     const start = x(phase.start_s / 60);
     const width = x((phase.start_s + phase.duration_s) / 60) - start;
-    const minutes = phase.duration_s / 60;
-    const half = ((nameOf(phase.kind).length + 8) * NAME_PIXELS) / 2;
-    const centre = start + width / 2;
-    const row = centre - half >= (ends[0] ?? 0) ? 0 : 1;
-    const labelX = Math.max(centre, (ends[row] ?? 0) + half);
+    const half = ((nameOf(phase.kind).length + (isNarrow(sheetWidth) ? 4 : 8)) * NAME_PIXELS) / 2;
+    const wanted = Math.min(Math.max(start + width / 2, half), sheetWidth - half);
+    const row: 0 | 1 = wanted - half >= ends[0] || ends[0] <= ends[1] ? 0 : 1;
+    const labelX = Math.max(wanted, ends[row] + half);
     ends[row] = labelX + half;
-    return { kind: phase.kind, x: start, width, minutes, row, labelX };
+    const minutes = phase.duration_s / 60;
+    return { half, mark: { kind: phase.kind, x: start, width, minutes, row, labelX } };
   });
+  const limits: [number, number] = [sheetWidth, sheetWidth];
+  for (const { mark, half } of marks.toReversed()) {
+    mark.labelX = Math.min(mark.labelX, limits[mark.row] - half);
+    limits[mark.row] = mark.labelX - half;
+  }
+  return marks.map(({ mark }) => mark);
 }
 
 /** Where the core passes each rung of the ladder. */

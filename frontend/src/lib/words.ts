@@ -30,7 +30,7 @@ export const PHASE_WORDS: Record<PhaseOut["kind"], string> = {
   natural_release: "falls by itself",
   waiting: "waiting",
   venting: "venting",
-  standing: "standing, lid off",
+  standing: "lid off",
 };
 
 export const SOURCE_WORDS: Record<string, string> = {

@@ -1,5 +1,6 @@
 """The app: routes, errors, guard, and the built front end."""
 
+import os
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
 from pathlib import Path
@@ -26,7 +27,7 @@ WEB = Path(__file__).parents[1] / "web"
 class FrontEnd(StaticFiles):
     """The built pages: unknown paths without an extension are the app's own addresses."""
 
-    def lookup_path(self, path: str) -> tuple[str, "object"]:  # type: ignore[override]
+    def lookup_path(self, path: str) -> tuple[str, os.stat_result | None]:
         """Where a path lies on disk."""
         found, stat = super().lookup_path(path)
         page = stat is None and "." not in path and not path.startswith(("api", "assets"))

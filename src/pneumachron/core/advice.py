@@ -125,10 +125,20 @@ def reasons_for(facts: Facts) -> tuple[Reason, ...]:
 _MANUAL = Source("common practice", "the maker's manual and local food-safety advice come first")
 
 
+OPEN_SAFELY = Caution(
+    "open_safely",
+    "note",
+    "release",
+    "Open only with the pin down, the lid away from your face. Never force it.",
+    _MANUAL,
+)
+
+
 def cautions_for(facts: Facts) -> tuple[Caution, ...]:
     """The cautions that apply to this plan, the most pressing first."""
     found = [
         *_safety(facts),
+        OPEN_SAFELY,
         *_standing(facts),
         *_filling(facts),
         *_release(facts),
@@ -169,8 +179,8 @@ def _standing(facts: Facts) -> list[Caution]:
                 "not_one_layer",
                 "careful",
                 "count",
-                f"This covers the floor {standing.layers:.1f} times. Pieces that lie on each other "
-                f"cook like one thick piece: cook {runs} runs, or take a wider pot.",
+                f"This covers the floor {standing.layers:.1f} times; pieces on each other cook "
+                f"like one thick piece. Cook {runs} runs, or take a wider pot.",
                 Source("published", "conduction: touching pieces are one thicker body"),
             )
         )
@@ -180,8 +190,7 @@ def _standing(facts: Facts) -> list[Caution]:
                 "stands_above_line",
                 "note",
                 "pot",
-                "The meat stands above the maximum line. That is fine while the liquid stays "
-                "under it and the meat keeps clear of the lid.",
+                "The meat stands above the maximum line: fine while the liquid stays under it.",
                 _MANUAL,
             )
         )
@@ -239,15 +248,6 @@ def _release(facts: Facts) -> list[Caution]:
                 Source("common practice", "costs 2–5 % more weight"),
             )
         )
-    found.append(
-        Caution(
-            "open_safely",
-            "note",
-            "release",
-            "Open only with the pin down, the lid away from your face. Never force it.",
-            _MANUAL,
-        )
-    )
     return found
 
 

@@ -1,10 +1,11 @@
 import { useState } from "react";
 import type { CutOut, PlanOut, Problem, ReleaseMethod, School } from "@/api/client";
+import { Cautions } from "@/features/bench/Cautions";
 import { SaveSheet } from "@/features/bench/SaveSheet";
 import { StoredNote } from "@/features/bench/StoredNote";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
-import { bindUnits, panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
-import { RELEASE_WORDS, SCHOOL_WORDS, SOURCE_WORDS } from "@/lib/words";
+import { panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
+import { RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { MeasureField } from "@/ui/MeasureField";
@@ -74,7 +75,7 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
     <div className={stale ? "stale" : ""} aria-live="polite">
       {stale && <p className="font-semibold text-care">This is for what you typed before.</p>}
       <p
-        className="overflow-clip font-bold font-dial text-[84px] leading-[0.95]"
+        className="overflow-clip font-bold font-dial text-[80px] leading-[0.92]"
         data-testid="hold"
       >
         {panelTime(hold_min)}
@@ -163,13 +164,14 @@ function releaseMinutes(plan: PlanOut): string {
     const phase = plan.phases.find((item) => item.kind === kind);
     return phase ? Math.round(phase.duration_s / 60) : 0;
   };
-  const up = `${minutes("come_up")} min to pressure; after the hold`;
+  const up = `${minutes("come_up")} min to pressure`;
   const vent = `venting ${Math.max(1, minutes("venting"))} min`;
   if (minutes("natural_release") > 0) {
-    return `${up} ${minutes("natural_release")} min till the pin drops.`;
+    return `${up}; ${minutes("natural_release")} min till the pin drops.`;
   }
-  const wait = minutes("waiting") > 0 ? `a wait of ${minutes("waiting")} min and ` : "";
-  return `${up} ${wait}${vent}.`;
+  return minutes("waiting") > 0
+    ? `${up}; a wait of ${minutes("waiting")} min, ${vent}.`
+    : `${up}; ${vent}.`;
 }
 
 function Row({ label, children }: { label: string; children: React.ReactNode }) {
@@ -178,29 +180,5 @@ function Row({ label, children }: { label: string; children: React.ReactNode }) 
       <span className="text-pencil">{label}</span>
       {children}
     </div>
-  );
-}
-
-function Cautions({ plan, stale }: { plan: PlanOut; stale: boolean }) {
-  return (
-    <ul className={`flex flex-col gap-1 ${stale ? "stale" : ""}`} aria-label="cautions">
-      {plan.cautions.map((caution) => (
-        <li
-          key={caution.code}
-          title={`${SOURCE_WORDS[caution.source.kind]}: ${caution.source.work}`}
-          className={
-            caution.severity === "careful"
-              ? "border-care border-l-4 bg-care-wash px-2 py-1 font-medium"
-              : "border-edge border-l-4 px-2 text-[14px]"
-          }
-        >
-          {caution.severity === "careful" && <span className="sr-only">Careful: </span>}
-          {bindUnits(caution.text)}
-        </li>
-      ))}
-      <li className="border-edge border-l-4 px-2 text-[14px]">
-        The maker’s manual and local food-safety advice come before this.
-      </li>
-    </ul>
   );
 }

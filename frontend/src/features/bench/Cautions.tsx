@@ -1,0 +1,62 @@
+import type { PlanOut } from "@/api/client";
+import { bindUnits } from "@/lib/format";
+import { SOURCE_WORDS } from "@/lib/words";
+
+interface Props {
+  plan: PlanOut;
+  stale: boolean;
+}
+
+type Caution = PlanOut["cautions"][number];
+
+/** What always stands: two words of care and all the pressing ones; further notes are folded. */
+const OPEN = 2;
+
+/** Words of care: the pressing ones always in full, the manual last. */
+export function Cautions({ plan, stale }: Props) {
+  const pressing = plan.cautions.filter((caution) => caution.severity === "careful");
+  const notes = plan.cautions.filter((caution) => caution.severity !== "careful");
+  const shown = notes.slice(0, Math.max(0, OPEN - pressing.length));
+  const folded = notes.slice(shown.length);
+  return (
+    <div className={stale ? "stale" : ""}>
+      <ul className="flex flex-col gap-0.5" aria-label="cautions">
+        {[...pressing, ...shown].map((caution) => (
+          <Item key={caution.code} caution={caution} />
+        ))}
+        <li className="border-edge border-l-4 px-2 text-[14px]">
+          The maker’s manual and local advice on food safety come first.
+        </li>
+      </ul>
+      {folded.length > 0 && (
+        <details className="mt-1 text-[14px]">
+          <summary className="cursor-pointer text-pencil">
+            {folded.length === 1 ? "one more note" : `${folded.length} more notes`}
+          </summary>
+          <ul className="mt-1 flex flex-col gap-1">
+            {folded.map((caution) => (
+              <Item key={caution.code} caution={caution} />
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
+  );
+}
+
+function Item({ caution }: { caution: Caution }) {
+  const careful = caution.severity === "careful";
+  return (
+    <li
+      title={`${SOURCE_WORDS[caution.source.kind]}: ${caution.source.work}`}
+      className={
+        careful
+          ? "border-care border-l-4 bg-care-wash px-2 py-0.5 font-medium text-[14px]"
+          : "border-edge border-l-4 px-2 text-[14px]"
+      }
+    >
+      {careful && <span className="sr-only">Careful: </span>}
+      {bindUnits(caution.text)}
+    </li>
+  );
+}
