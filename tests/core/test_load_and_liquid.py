@@ -16,7 +16,7 @@ from pneumachron.core.tables import read_rows
 from tests.core.kitchen import CUP_M3, LB_KG, load
 
 
-def trouble(cut: str = "brisket_flat", **measures: Any) -> WishError:
+def trouble(cut: str = "brisket_flat", **measures: float | bool) -> WishError:
     given_measures: dict[str, Any] = {
         "mass_kg": 0.7,
         "thickness_m": 0.045,

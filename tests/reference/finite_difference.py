@@ -200,7 +200,10 @@ def cook(
     y[n + 1] = hold + max(needed, 0.0) / pot.plate_w_k
 
     fall = system(capacity=lambda _: own + steam, heat_w=0.0, loss=closed, fixed=False, vent=False)
-    drop = lambda _, y: y[n] - pin  # noqa: E731
+
+    def drop(_: float, y: Array) -> float:
+        return float(y[n]) - pin
+
     if np.isinf(wait_s):
         t, y = go(fall, end_s, y, drop)
     else:
