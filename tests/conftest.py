@@ -6,10 +6,15 @@ from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
+from hypothesis import settings
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.demo import scenario
 from pneumachron.store.db import Database
+
+# speed belongs into benchmarks: no property fails for being slow on a busy machine
+settings.register_profile("project", deadline=None)
+settings.load_profile("project")
 
 ROOT = Path(__file__).parents[1]
 BRISKET: dict[str, Any] = {
