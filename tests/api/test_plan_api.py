@@ -93,6 +93,15 @@ def test_what_changes_if(client: TestClient) -> None:
     assert broken["field"] == "pieces.0.mass"
 
 
+def test_ready_by(client: TestClient) -> None:
+    asked = {"wish": BRISKET, "available_min": 300}
+    ways = client.post("/api/plan/ready-by", json=asked).json()["ways"]
+    assert ways[0]["parts"] == 1
+    assert ways[0]["spare_s"] > 0
+    late = client.post("/api/plan/ready-by", json=asked | {"available_min": 20}).json()["ways"]
+    assert late[0]["spare_s"] < 0
+
+
 def test_minutes_of_a_recipe(client: TestClient) -> None:
     asked = {"wish": BRISKET, "hold_min": 60}
     answer = client.post("/api/plan/minutes", json=asked).json()

@@ -14,6 +14,7 @@ from scipy.optimize import brentq
 from pneumachron.core.alternatives import what_changes
 from pneumachron.core.constants import SIZE_SPREAD
 from pneumachron.core.plan import make_plan
+from pneumachron.core.ready_by import ways_in_time
 from pneumachron.core.tenderness import cumulative_dose_min
 from tests.core.kitchen import load, search, wish
 from tests.reference.finite_difference import Result, Setting, cook
@@ -73,6 +74,11 @@ def test_same_plan_by_finite_differences(benchmark: BenchmarkFixture) -> None:
 def test_what_changes(benchmark: BenchmarkFixture) -> None:
     found = benchmark(what_changes, WANTED)
     assert len(found) >= 8
+
+
+@pytest.mark.benchmark(group="ready by")
+def test_ready_by(benchmark: BenchmarkFixture) -> None:
+    assert benchmark(ways_in_time, WANTED, 7200.0)
 
 
 @pytest.mark.benchmark(group="one cook with a given hold")

@@ -15,6 +15,7 @@ from pneumachron.core.alternatives import (
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.plan import Wish, make_plan
 from pneumachron.core.pots import ready_pots
+from pneumachron.core.ready_by import ways_in_time
 from tests.core.kitchen import load, wish
 
 SMALL = wish(load("brisket_flat", 0.8, 0.05), altitude_m=1150.0)
@@ -82,3 +83,39 @@ def test_minutes_of_a_recipe() -> None:
     for bad in (-1, 800):
         with pytest.raises(OutOfRangeError):
             answer_for_minutes(SMALL, bad)
+
+
+def test_ready_by_prefers_to_change_nothing() -> None:
+    total = quick_answer(SMALL).lid_on_to_open_s
+    ways = ways_in_time(SMALL, total + 60.0)
+    assert (ways[0].parts, ways[0].release) == (1, "natural")
+    assert ways[0].spare_s == pytest.approx(60.0, abs=1.0)
+
+
+def test_ready_by_takes_the_knife_when_it_must() -> None:
+    ways = ways_in_time(SMALL, quick_answer(SMALL).lid_on_to_open_s - 1500.0)
+    assert ways[0].parts > 1
+    assert ways[0].spare_s >= 0.0
+    for way in ways:
+        assert way.answer.texture_step == pytest.approx(SMALL.texture_step, abs=0.1)
+
+
+def test_ready_by_says_how_late_the_best_is() -> None:
+    ways = ways_in_time(SMALL, 60.0)
+    assert all(way.spare_s < 0.0 for way in ways)
+    spares = [way.spare_s for way in ways]
+    assert spares == sorted(spares, reverse=True)
+
+
+def test_more_time_never_leaves_fewer_ways() -> None:
+    in_time = [
+        sum(way.spare_s >= 0.0 for way in ways_in_time(SMALL, 60.0 * minutes))
+        for minutes in (20, 60, 90, 120, 200)
+    ]
+    assert in_time == sorted(in_time)
+
+
+@pytest.mark.parametrize("bad", [0.0, -5.0, float("nan"), 1e6])
+def test_ready_by_bad_time(bad: float) -> None:
+    with pytest.raises(OutOfRangeError, match="time"):
+        ways_in_time(SMALL, bad)

@@ -44,6 +44,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/ready-by": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ready By
+         * @description Which ways of cutting and releasing have the lid off in the time there is.
+         */
+        post: operations["ready_by"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/minutes": {
         parameters: {
             query?: never;
@@ -835,6 +855,23 @@ export interface components {
             hint?: string | null;
         };
         /**
+         * ReadyByIn
+         * @description A wish, and the minutes there are until the lid should be off.
+         */
+        ReadyByIn: {
+            wish: components["schemas"]["PlanIn"];
+            /** Available Min */
+            available_min: number;
+        };
+        /**
+         * ReadyByOut
+         * @description Ways that go, best first.
+         */
+        ReadyByOut: {
+            /** Ways */
+            ways: components["schemas"]["WayOut"][];
+        };
+        /**
          * ReadyPotOut
          * @description A pot that comes with the app.
          */
@@ -1052,6 +1089,22 @@ export interface components {
             texture_step: number[];
         };
         /**
+         * WayOut
+         * @description A way of cutting and releasing; a negative `spare_s` is how late it is.
+         */
+        WayOut: {
+            /** Parts */
+            parts: number;
+            /**
+             * Release
+             * @enum {string}
+             */
+            release: "natural" | "timed" | "quick";
+            answer: components["schemas"]["AnswerOut"];
+            /** Spare S */
+            spare_s: number;
+        };
+        /**
          * WhatIfOut
          * @description The same wish with one thing different at a time.
          */
@@ -1157,6 +1210,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WhatIfOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ready_by: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadyByIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadyByOut"];
                 };
             };
             /** @description Unknown host or unreadable body */

@@ -9,6 +9,7 @@ from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.alternatives import Alternative, Answer
 from pneumachron.core.plan import Outcome, Plan, Trace, Wish
 from pneumachron.core.pots import Pot
+from pneumachron.core.ready_by import Way
 from pneumachron.core.tasks import Task, plan_tasks
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import (
@@ -111,6 +112,16 @@ def alternative_document(alternative: Alternative) -> dict[str, Any]:
         "value": alternative.value,
         "answer": None if answer is None else answer_document(answer),
         "trouble": None if trouble is None else f"{trouble.message} {trouble.hint}",
+    }
+
+
+def way_document(way: Way) -> dict[str, Any]:
+    """One way to have the lid off in time."""
+    return {
+        "parts": way.parts,
+        "release": way.release,
+        "answer": answer_document(way.answer),
+        "spare_s": _round(way.spare_s, 1),
     }
 
 

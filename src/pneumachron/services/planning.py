@@ -10,11 +10,13 @@ from pneumachron.core.alternatives import answer_for_minutes, what_changes
 from pneumachron.core.errors import WishError
 from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import Pot, ready_pot, ready_pots
+from pneumachron.core.ready_by import ways_in_time
 from pneumachron.services.documents import (
     RESULTS_VERSION,
     alternative_document,
     answer_document,
     plan_document,
+    way_document,
 )
 from pneumachron.services.errors import VersionError
 from pneumachron.services.households import current_household
@@ -95,6 +97,18 @@ def minutes_here(session: Session, inputs: PlanInputs, hold_min: int) -> dict[st
         return answer_document(answer_for_minutes(wish, hold_min))
     except WishError as error:
         raise located(error) from None
+
+
+def ready_by_here(session: Session, inputs: PlanInputs, available_min: int) -> list[dict[str, Any]]:
+    """Ways of cutting and releasing with the lid off in time, best first."""
+    home = current_household(session)
+    pot = find_pot(session, home.household_id, inputs.pot)
+    try:
+        wish = read_wish(inputs, pot, Defaults(home.altitude_m, home.start_temp_c))
+        ways = ways_in_time(wish, 60.0 * available_min)
+    except WishError as error:
+        raise located(error) from None
+    return [way_document(way) for way in ways]
 
 
 def find_pot(session: Session, household_id: str, pot_id: str) -> Pot:

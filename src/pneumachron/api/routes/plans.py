@@ -12,6 +12,9 @@ from pneumachron.api.schemas.plan import (
     MinutesIn,
     PlanIn,
     PlanOut,
+    ReadyByIn,
+    ReadyByOut,
+    WayOut,
     WhatIfOut,
 )
 from pneumachron.api.schemas.shelf import (
@@ -41,6 +44,13 @@ def what_if(wish: PlanIn, db: Db) -> WhatIfOut:
     """The same wish with one thing different at a time: cut, release, texture, school, pot."""
     found = planning.what_if_here(db, wish.to_inputs())
     return WhatIfOut(alternatives=[AlternativeOut.model_validate(item) for item in found])
+
+
+@router.post("/plan/ready-by", responses=INVALID | MISSING | CHANGING)
+def ready_by(asked: ReadyByIn, db: Db) -> ReadyByOut:
+    """Which ways of cutting and releasing have the lid off in the time there is."""
+    found = planning.ready_by_here(db, asked.wish.to_inputs(), asked.available_min)
+    return ReadyByOut(ways=[WayOut.model_validate(way) for way in found])
 
 
 @router.post("/plan/minutes", response_model=AnswerOut, responses=INVALID | MISSING | CHANGING)

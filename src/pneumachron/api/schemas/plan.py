@@ -245,6 +245,28 @@ class AnswerOut(Closed):
     core_at_open_c: float
 
 
+class ReadyByIn(Closed):
+    """A wish, and the minutes there are until the lid should be off."""
+
+    wish: PlanIn
+    available_min: Annotated[int, Field(ge=1, le=1440)]
+
+
+class WayOut(Closed):
+    """A way of cutting and releasing; a negative `spare_s` is how late it is."""
+
+    parts: int
+    release: ReleaseMethod
+    answer: AnswerOut
+    spare_s: float
+
+
+class ReadyByOut(Closed):
+    """Ways that go, best first."""
+
+    ways: Annotated[list[WayOut], Field(max_length=20)]
+
+
 class AlternativeOut(Closed):
     """One thing changed: an answer, or why there is none."""
 
