@@ -53,13 +53,6 @@ STEAM_GAMMA = Constant(
 FROM_PROTOTYPE = "fitted on the prototype of this model, see docs/how-the-number-is-made.md"
 PURGE_HEAT = Constant(20_000.0, "J", Source("fitted", f"air driven out; {FROM_PROTOTYPE}"))
 HEATER_EFFICIENCY = Constant(0.90, "1", Source("fitted", FROM_PROTOTYPE))
-LOSS_CLOSED = Constant(1.2, "W/K", Source("fitted", f"lid on; {FROM_PROTOTYPE}"))
-LOSS_OPEN = Constant(
-    4.5, "W/K", Source("fitted", f"lid off, not boiling, contains evaporation; {FROM_PROTOTYPE}")
-)
-ORIFICE_AREA = Constant(
-    1.1e-6, "m²", Source("fitted", f"discharge coefficient times area; {FROM_PROTOTYPE}")
-)
 SPRAY_FILL_RATIO = Constant(
     0.55, "1", Source("common practice", "above this a pot spits and is vented in pulses")
 )

@@ -119,11 +119,6 @@ def ambient_pressure_pa(altitude_m: float) -> float:
     return float(STANDARD_PRESSURE.value * ratio**BAROMETRIC_EXPONENT.value)
 
 
-def boiling_temp_c(altitude_m: float) -> float:
-    """Boiling temperature of water in an open pot at an altitude [°C]."""
-    return float(saturation_temp_c(ambient_pressure_pa(altitude_m)))
-
-
 def vent_flow_kg_s(
     pressure_pa: ArrayLike, temp_c: ArrayLike, outside_pa: ArrayLike, orifice_m2: ArrayLike
 ) -> FloatArray:

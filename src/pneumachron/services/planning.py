@@ -1,5 +1,7 @@
 """Planning: work out a wish, keep the plan, work it out anew."""
 
+from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import asdict, dataclass
 from typing import Any
 
@@ -8,7 +10,7 @@ from sqlalchemy.orm import Session
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.alternatives import answer_for_minutes, what_changes
 from pneumachron.core.errors import WishError
-from pneumachron.core.plan import make_plan
+from pneumachron.core.plan import Wish, make_plan
 from pneumachron.core.pots import Pot, ready_pot, ready_pots
 from pneumachron.core.ready_by import ways_in_time
 from pneumachron.services.documents import (
@@ -60,55 +62,55 @@ def work_out(inputs: PlanInputs, pot: Pot, defaults: Defaults = NOWHERE) -> dict
     ------
     WishError : the wish cannot be met; its field is a path into the inputs.
     """
-    try:
+    with _telling_where():
         wish = read_wish(inputs, pot, defaults)
         return plan_document(wish, make_plan(wish))
+
+
+@contextmanager
+def _telling_where() -> Iterator[None]:
+    """Turn the field of an error into its path in the inputs."""
+    try:
+        yield
     except WishError as error:
         raise located(error) from None
+
+
+def _wish_here(session: Session, inputs: PlanInputs) -> Wish:
+    """The wish in the household's pot, with its defaults."""
+    household = current_household(session)
+    pot = find_pot(session, household.household_id, inputs.pot)
+    return read_wish(inputs, pot, Defaults(household.altitude_m, household.start_temp_c))
 
 
 def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     """A plan document with the household's pot and defaults."""
-    household = current_household(session)
-    pot = find_pot(session, household.household_id, inputs.pot)
-    return work_out(inputs, pot, Defaults(household.altitude_m, household.start_temp_c))
+    with _telling_where():
+        wish = _wish_here(session, inputs)
+        return plan_document(wish, make_plan(wish))
 
 
 def what_if_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
     """The same wish with one thing different at a time, in the household's pots."""
-    home = current_household(session)
-    defaults = Defaults(home.altitude_m, home.start_temp_c)
-    pot = find_pot(session, home.household_id, inputs.pot)
-    others = [kept.pot for kept in pots.list_pots(session, home.household_id)]
-    try:
-        wish = read_wish(inputs, pot, defaults)
-        found = what_changes(wish, [other for other in others if other.name != pot.name])
-    except WishError as error:
-        raise located(error) from None
-    return [alternative_document(alternative) for alternative in found]
+    home = current_household(session).household_id
+    with _telling_where():
+        wish = _wish_here(session, inputs)
+        kept = [item.pot for item in pots.list_pots(session, home)]
+        found = what_changes(wish, [pot for pot in kept if pot.name != wish.pot.name])
+        return [alternative_document(alternative) for alternative in found]
 
 
 def minutes_here(session: Session, inputs: PlanInputs, hold_min: int) -> dict[str, Any]:
     """What a recipe's minutes would make of this load, in the household's pot."""
-    home = current_household(session)
-    pot = find_pot(session, home.household_id, inputs.pot)
-    try:
-        wish = read_wish(inputs, pot, Defaults(home.altitude_m, home.start_temp_c))
-        return answer_document(answer_for_minutes(wish, hold_min))
-    except WishError as error:
-        raise located(error) from None
+    with _telling_where():
+        return answer_document(answer_for_minutes(_wish_here(session, inputs), hold_min))
 
 
 def ready_by_here(session: Session, inputs: PlanInputs, available_min: int) -> list[dict[str, Any]]:
     """Ways of cutting and releasing with the lid off in time, best first."""
-    home = current_household(session)
-    pot = find_pot(session, home.household_id, inputs.pot)
-    try:
-        wish = read_wish(inputs, pot, Defaults(home.altitude_m, home.start_temp_c))
-        ways = ways_in_time(wish, 60.0 * available_min)
-    except WishError as error:
-        raise located(error) from None
-    return [way_document(way) for way in ways]
+    with _telling_where():
+        ways = ways_in_time(_wish_here(session, inputs), 60.0 * available_min)
+        return [way_document(way) for way in ways]
 
 
 def find_pot(session: Session, household_id: str, pot_id: str) -> Pot:
