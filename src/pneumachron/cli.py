@@ -2,6 +2,8 @@
 
 import json
 import sys
+from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
 from typing import Annotated, Any, NoReturn
 
@@ -9,7 +11,7 @@ import typer
 from platformdirs import user_data_path
 from pydantic import ValidationError
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import OutOfRangeError, WishError
 
 app = typer.Typer(no_args_is_help=True, add_completion=False, pretty_exceptions_enable=False)
 DataFolder = Annotated[
@@ -57,16 +59,44 @@ def plan(
     from pneumachron.services.planning import work_out
 
     text = _read(file)
-    try:
+    with _told():
         wish = PlanIn.model_validate_json(text)
         document = work_out(wish.to_inputs(), ready_pot(wish.pot))
-    except ValidationError as error:
-        first = error.errors()[0]
-        where = ".".join(str(part) for part in first["loc"])
-        _fail("invalid_input", first["msg"], where, "Correct the file and try again.")
-    except WishError as error:
-        _fail(error.code, error.message, error.field, error.hint)
     typer.echo(PlanOut.model_validate(document).model_dump_json(indent=2))
+
+
+@app.command()
+def ask(
+    question: Annotated[
+        str,
+        typer.Argument(
+            help="what-if, ready-by, minutes, opened, stopped, other-pressure, batches, around or "
+            "sauce."
+        ),
+    ],
+    file: Annotated[str, typer.Argument(help="The question as JSON, or - for standard input.")],
+    data: DataFolder = DEFAULT_DATA,
+) -> None:
+    """Ask around a plan: the same JSON in and out as POST /api/plan/QUESTION.
+
+    Pots and defaults are those of the household in the data folder.
+    """
+    from pneumachron.api.questions import QUESTIONS
+    from pneumachron.store.db import Database
+
+    if question not in QUESTIONS:
+        known = ", ".join(QUESTIONS)
+        _fail("unknown_question", f"“{question}” is not a question.", None, f"Ask one of: {known}.")
+    kind = QUESTIONS[question]
+    text = _read(file)
+    database = Database(data)
+    try:
+        with database.session() as session, _told():
+            asked = kind.asked.model_validate_json(text)
+            answer = kind.answered.model_validate(kind.answer(asked, session))
+            typer.echo(answer.model_dump_json(indent=2))
+    finally:
+        database.close()
 
 
 @app.command()
@@ -89,6 +119,22 @@ def openapi() -> None:
     from pneumachron.api.app import create_app
 
     _print(create_app(DEFAULT_DATA).openapi())
+
+
+@contextmanager
+def _told() -> Iterator[None]:
+    """Turn errors into one line of JSON."""
+    try:
+        yield
+    except ValidationError as error:
+        first = error.errors()[0]
+        where = ".".join(str(part) for part in first["loc"])
+        _fail("invalid_input", first["msg"], where, "Correct the file and try again.")
+    except WishError as error:
+        _fail(error.code, error.message, error.field, error.hint)
+    except OutOfRangeError as error:
+        hint = f"It must be {error.low:g} to {error.high:g} {error.unit}."
+        _fail("out_of_range", f"{error.name} is {error.value:g}.", error.name, hint)
 
 
 def _read(file: str) -> str:

@@ -2,14 +2,13 @@
 
 from dataclasses import replace
 
+from pneumachron.core import cases
 from pneumachron.core.cuts import ReleaseMethod, School, cut_by_id
-from pneumachron.core.hold import MeatCases, Search
-from pneumachron.core.liquid import fill, stand
+from pneumachron.core.hold import Search
 from pneumachron.core.load import Load, make_piece
-from pneumachron.core.plan import USUAL_WAIT_S, Wish, cases_of
-from pneumachron.core.pot_heat import PotCases
 from pneumachron.core.pots import ready_pot
 from pneumachron.core.tenderness import TEXTURES, Texture
+from pneumachron.core.wish import Wish, set_up
 
 LB_KG = 0.453_592_37
 CUP_M3 = 2.365_882_365e-4
@@ -45,11 +44,12 @@ def wish(
     pot: str = "tenor",
     texture: Texture = "tender",
     school: School = "short_braise",
-    release: ReleaseMethod = "natural",
+    release: ReleaseMethod | None = "natural",
     altitude_m: float = 0.0,
     liquid_m3: float | None = None,
     min_liquid_m3: float | None = None,
-    wait_s: float = USUAL_WAIT_S,
+    wait_s: float | None = None,
+    boil_s: float = 0.0,
 ) -> Wish:
     """A wish at sea level unless said otherwise."""
     vessel = ready_pot(pot)
@@ -65,21 +65,16 @@ def wish(
         altitude_m=altitude_m,
         liquid_m3=liquid_m3,
         wait_s=wait_s,
+        boil_s=boil_s,
     )
 
 
 def search(wanted: Wish) -> Search:
     """The search behind a plan, for what a plan does not tell."""
-    return Search(*_cases(wanted), wait_s=wanted.vent_after_s)
+    setup = set_up(wanted)
+    return Search(*cases.cases_of(setup), setup.after)
 
 
 def first_search(wanted: Wish) -> Search:
     """The same without the cases that only give range and reasons; five times less work."""
-    cases, meat = _cases(wanted)
-    return Search(cases.first(), meat.first(), wait_s=wanted.vent_after_s)
-
-
-def _cases(wanted: Wish) -> tuple[PotCases, MeatCases]:
-    standing = stand(wanted.load, wanted.pot, wanted.school)
-    filling = fill(wanted.load, wanted.pot, wanted.school, standing, wanted.liquid_m3)
-    return cases_of(wanted, filling)
+    return cases.first_search(set_up(wanted))

@@ -13,9 +13,11 @@ from pneumachron.core.alternatives import (
     what_changes,
 )
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.plan import Wish, make_plan
+from pneumachron.core.finish import rest_for
+from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import ready_pots
 from pneumachron.core.ready_by import ways_in_time
+from pneumachron.core.wish import Wish
 from tests.core.kitchen import load, wish
 
 SMALL = wish(load("brisket_flat", 0.8, 0.05), altitude_m=1150.0)
@@ -42,7 +44,7 @@ def test_every_alternative_is_the_plan_of_the_changed_wish() -> None:
             assert isinstance(answer, Answer)
             assert answer.hold_min == pytest.approx(make_plan(changed).hold_exact_min, abs=0.6)
     assert {kind for kind, _ in found} == {
-        "halved", "quartered", "release", "texture", "school", "level", "pot",
+        "halved", "quartered", "frozen", "release", "texture", "school", "level", "pot",
     }  # fmt: skip
 
 
@@ -86,7 +88,7 @@ def test_minutes_of_a_recipe() -> None:
 
 
 def test_ready_by_prefers_to_change_nothing() -> None:
-    total = quick_answer(SMALL).lid_on_to_open_s
+    total = quick_answer(SMALL).lid_on_to_open_s + rest_for(SMALL.load)[0]
     ways = ways_in_time(SMALL, total + 60.0)
     assert (ways[0].parts, ways[0].release) == (1, "natural")
     assert ways[0].spare_s == pytest.approx(60.0, abs=1.0)

@@ -9,11 +9,13 @@ from hypothesis import strategies as st
 
 from pneumachron.core.cuts import SCHOOLS, School, cut_by_id, cuts
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.liquid import fill, level_m, stand
+from pneumachron.core.liquid import fill, level_m, lowest_m3
 from pneumachron.core.load import Load, make_piece
 from pneumachron.core.pots import ready_pot, ready_pots
+from pneumachron.core.standing import stand
 from pneumachron.core.tables import read_rows
-from tests.core.kitchen import CUP_M3, LB_KG, load
+from pneumachron.core.wish import set_up
+from tests.core.kitchen import CUP_M3, LB_KG, load, wish
 
 
 def trouble(cut: str = "brisket_flat", **measures: float | bool) -> WishError:
@@ -43,7 +45,9 @@ def test_contradictions_are_named() -> None:
     assert trouble(length_m=0.3, width_m=0.25).code == "sizes_do_not_hold_weight"
     assert trouble(has_bone=True).code == "no_bone"
     assert trouble(has_membrane=True).code == "no_membrane"
-    assert trouble(start_temp_c=-18.0).code == "frozen"
+    assert trouble(start_temp_c=-18.0, thickness_m=0.06).code == "frozen_too_thick"
+    assert trouble(start_temp_c=-18.0, seared=True).code == "frozen_sear"
+    assert trouble(start_temp_c=-1.5).code == "start_unclear"
     assert trouble(start_temp_c=70.0).code == "start_too_warm"
     assert trouble(start_temp_c=float("nan")).field == "start"
 
@@ -124,7 +128,7 @@ def test_no_default_is_over_the_line_or_under_the_minimum(
     except WishError:
         reject()
     assert filling.fill_ratio <= pot.max_fill_ratio + 1e-9
-    assert filling.liquid_m3 >= pot.min_liquid_m3 - 1e-12
+    assert filling.liquid_m3 >= lowest_m3(school, pot) - 1e-12
     assert filling.level_m <= pot.inner_height_m
 
 
@@ -153,7 +157,7 @@ def test_what_does_not_fit_says_what_to_do() -> None:
     assert high.value.code == "too_tall"
     much = load("shoulder_boneless", 4.4, 0.07, 6)
     with pytest.raises(WishError) as full:
-        fill(much, ready_pot("tenor"), "bath", stand(much, ready_pot("tenor"), "bath"))
+        set_up(wish(much, school="bath"))
     assert full.value.code == "too_full"
     assert "runs" in full.value.hint
 

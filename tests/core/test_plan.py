@@ -11,9 +11,11 @@ from hypothesis import strategies as st
 from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS, ReleaseMethod, School
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load
-from pneumachron.core.plan import LEVELS, Level, Plan, Wish, make_plan
+from pneumachron.core.plan import Plan, make_plan
+from pneumachron.core.racks import SCHOOL_RACKS
 from pneumachron.core.tasks import plan_tasks
 from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.wish import LEVELS, Level, Wish
 from tests.core.kitchen import load, search, wish
 
 BASE = load("brisket_flat", 1.4, 0.045, 2)
@@ -29,8 +31,9 @@ def hold(wanted: Wish) -> float:
 @FEW
 @given(st.floats(0.03, 0.055), st.floats(0.0, 0.01))
 def test_thicker_never_takes_less(thickness: float, more: float) -> None:
-    thin = hold(wish(load("brisket_flat", 1.6, thickness, 2)))
-    thick = hold(wish(load("brisket_flat", 1.6, thickness + more, 2)))
+    # one piece, so that both lie alone; more meat of one thickness in a pot is another matter
+    thin = hold(wish(load("brisket_flat", 0.7, thickness)))
+    thick = hold(wish(load("brisket_flat", 0.7, thickness + more)))
     assert thick >= thin - TOLERANCE_MIN
 
 
@@ -120,6 +123,8 @@ def test_phases_follow_without_a_gap() -> None:
             "natural": ["natural_release", "standing"],
             "timed": ["waiting", "venting", "standing"],
             "quick": ["venting", "standing"],
+            "soak": ["venting", "soaking"],
+            "keep_warm": ["natural_release", "keeping_warm", "standing"],
         }[release]
         assert kinds[2:] == expected
         assert plan.phases[1].duration_s == pytest.approx(60 * plan.hold_min)
@@ -134,7 +139,8 @@ def test_tasks_are_a_chain_as_long_as_the_run(release: ReleaseMethod) -> None:
     for task in tasks:
         assert task.duration.low_s <= task.duration.likely_s <= task.duration.high_s
         assert "pot" in task.needs
-    assert ("hands" in tasks[-2].needs) == (release != "natural")
+    vents = {"timed", "quick", "soak"}
+    assert ("hands" in tasks[-2].needs) == (release in vents)
     run_s = sum(task.duration.likely_s for task in tasks[1:-1])
     assert run_s == pytest.approx(plan.lid_on_to_open_s)
 
@@ -143,7 +149,7 @@ def test_tasks_are_a_chain_as_long_as_the_run(release: ReleaseMethod) -> None:
 @pytest.mark.parametrize("level", LEVELS)
 def test_every_school_and_level(school: School, level: Level) -> None:
     plan = make_plan(replace(wish(BASE, school=school), level=level))
-    assert plan.standing.rack == {"steam": "trivet"}.get(school, "none")
+    assert plan.setup.standing.rack == SCHOOL_RACKS[school]
     assert plan.gauge_pa == {"high": 75e3, "low": 40e3}[level]
     assert plan.hold_min > 0
 
@@ -168,9 +174,9 @@ def test_reasons_state_effects_that_happen() -> None:
     reasons = {reason.fact: reason for reason in plan.reasons}
     thicker = load("brisket_flat", 1.4, 0.05, 2, footprint_m=_footprint(BASE))
     more = hold(replace(wanted, load=thicker)) - plan.hold_exact_min
-    assert reasons["thickness"].effect_min == pytest.approx(more, abs=1.5)
+    assert reasons["thickness"].effect == pytest.approx(more, abs=1.5)
     lower = plan.hold_exact_min - hold(replace(wanted, altitude_m=0.0))
-    assert reasons["altitude"].effect_min == pytest.approx(lower, abs=0.2)
+    assert reasons["altitude"].effect == pytest.approx(lower, abs=0.2)
     assert "altitude" not in {reason.fact for reason in make_plan(wish(BASE)).reasons}
 
 
@@ -215,7 +221,10 @@ def test_a_guessed_thickness_is_said_and_widens_the_range() -> None:
     def width(plan: Plan) -> int:
         return plan.hold_range_min[1] - plan.hold_range_min[0]
 
-    assert width(guessed) == pytest.approx(2 * width(measured), rel=0.15)
+    assert width(guessed) > 1.4 * width(measured)
+    low, high = guessed.range.measured_min
+    assert low == pytest.approx(measured.range.low_min, rel=0.06)
+    assert high == pytest.approx(measured.range.high_min, rel=0.06)
     assert "thickness_guessed" in {caution.code for caution in guessed.cautions}
     assert "thickness_guessed" not in {caution.code for caution in measured.cautions}
     tiny = make_plan(wish(load("shoulder_boneless", 0.9, None, 12)))

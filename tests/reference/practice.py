@@ -9,8 +9,8 @@ from dataclasses import dataclass
 
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.load import Load
-from pneumachron.core.plan import Wish
 from pneumachron.core.tenderness import Texture
+from pneumachron.core.wish import Wish
 from tests.core.kitchen import CUP_M3, LB_KG, load, wish
 
 

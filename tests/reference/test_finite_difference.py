@@ -4,9 +4,8 @@ import numpy as np
 import pytest
 
 from pneumachron.core.hold import Run, Search
-from pneumachron.core.liquid import fill, stand
-from pneumachron.core.plan import Wish
 from pneumachron.core.steam import ambient_pressure_pa
+from pneumachron.core.wish import Wish, set_up
 from tests.core.kitchen import load, search, wish
 from tests.reference.finite_difference import Result, Setting, cook
 
@@ -14,8 +13,7 @@ from tests.reference.finite_difference import Result, Setting, cook
 def setting(wanted: Wish) -> Setting:
     """The same case for the reference."""
     piece, count = wanted.load.kinds()[0]
-    standing = stand(wanted.load, wanted.pot, wanted.school)
-    filling = fill(wanted.load, wanted.pot, wanted.school, standing, wanted.liquid_m3)
+    filling = set_up(wanted).filling
     return Setting(
         pot=wanted.pot,
         half_sizes_m=piece.half_sizes_m,
@@ -50,7 +48,7 @@ def pair(request: pytest.FixtureRequest) -> Pair:
     theirs = cook(
         setting(wanted),
         hold_s=60.0 * hold_min,
-        wait_s=wanted.vent_after_s,
+        wait_s=set_up(wanted).after.wait_s,
         cells=(10, 10, 16),
         rtol=1e-4,
     )

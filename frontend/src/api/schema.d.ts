@@ -55,7 +55,7 @@ export interface paths {
         put?: never;
         /**
          * Ready By
-         * @description Which ways of cutting and releasing have the lid off in the time there is.
+         * @description Which ways of cutting, releasing and finishing are at the table in the time there is.
          */
         post: operations["ready_by"];
         delete?: never;
@@ -174,6 +174,166 @@ export interface paths {
          * @description Work a stored plan out anew and say what differs. Nothing is kept.
          */
         post: operations["recompute_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/opened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Opened
+         * @description Opened after a hold: done, put back for so long, or too soft.
+         */
+        post: operations["opened"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/stopped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Stopped
+         * @description A run that stopped: what it was worth, whether it is safe, how to go on.
+         */
+        post: operations["stopped"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/other-pressure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Other Pressure
+         * @description What minutes at another pressure are in this pot.
+         */
+        post: operations["other_pressure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Batches
+         * @description How many runs of the pot a load takes, evenly loaded.
+         */
+        post: operations["batches"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/around": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Around
+         * @description Season, sear, finish, rest, carve and keep.
+         */
+        post: operations["around"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sauce": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sauce
+         * @description Reduce what is left in a pot, and thicken it.
+         */
+        post: operations["sauce"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Plates
+         * @description What to buy of a cut for a number of plates.
+         */
+        get: operations["plates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sides": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sides
+         * @description Which sides stand a hold, and which take a run of their own.
+         */
+        get: operations["sides"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -373,7 +533,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "halved" | "quartered" | "release" | "texture" | "school" | "level" | "pot";
+            kind: "halved" | "quartered" | "sections" | "frozen" | "release" | "texture" | "school" | "level" | "pot";
             /** Value */
             value: string;
             answer: components["schemas"]["AnswerOut"] | null;
@@ -389,6 +549,8 @@ export interface components {
             hold_min: number;
             /** Lid On To Open S */
             lid_on_to_open_s: number;
+            /** Done S */
+            done_s: number;
             /** Texture Step */
             texture_step: number;
             /**
@@ -398,6 +560,60 @@ export interface components {
             texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
             /** Core At Open C */
             core_at_open_c: number;
+        };
+        /**
+         * AroundIn
+         * @description A wish, and how it is seasoned and finished.
+         */
+        AroundIn: {
+            wish: components["schemas"]["PlanIn"];
+            /** Finish */
+            finish?: ("broiler" | "grill" | "crisping" | "none") | null;
+            /** Marinade */
+            marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
+            /**
+             * Brined
+             * @description sold with added brine
+             * @default false
+             */
+            brined: boolean;
+        };
+        /**
+         * AroundOut
+         * @description What is done before and after the pot.
+         */
+        AroundOut: {
+            seasoning: components["schemas"]["SeasoningOut"];
+            marinating: components["schemas"]["MarinatingOut"] | null;
+            /** Marinade Boil S */
+            marinade_boil_s: number;
+            searing: components["schemas"]["SearingOut"] | null;
+            finish: components["schemas"]["FinishOut"];
+            /**
+             * Rest S
+             * @description from and to
+             */
+            rest_s: number[];
+            /** Keep Warm S */
+            keep_warm_s: number;
+            /** Pulled */
+            pulled: boolean;
+            /** Carve Core C */
+            carve_core_c: number;
+            /** Carve Hot */
+            carve_hot: string;
+            /** Carve Cold */
+            carve_cold: string;
+            /** Cooling */
+            cooling: components["schemas"]["CoolingOut"][];
+        };
+        /**
+         * BatchesOut
+         * @description The fewest runs, evenly loaded.
+         */
+        BatchesOut: {
+            /** Runs */
+            runs: components["schemas"]["RunOut"][];
         };
         /**
          * CatalogueOut
@@ -431,6 +647,24 @@ export interface components {
             source: components["schemas"]["SourceOut"];
         };
         /**
+         * CoolingOut
+         * @description How fast the thickest piece cools, beside the published limits.
+         */
+        CoolingOut: {
+            /**
+             * Cooler
+             * @enum {string}
+             */
+            cooler: "refrigerator" | "ice_bath";
+            /** To 21 C S */
+            to_21_c_s: number;
+            /** To 5 C S */
+            to_5_c_s: number;
+            /** Safe */
+            safe: boolean;
+            thickest_shown: components["schemas"]["Shown"];
+        };
+        /**
          * CutOut
          * @description A cut that can be planned.
          */
@@ -460,12 +694,12 @@ export interface components {
              * Default School
              * @enum {string}
              */
-            default_school: "steam" | "short_braise" | "bath";
+            default_school: "steam" | "lean" | "short_braise" | "bath";
             /**
              * Default Release
              * @enum {string}
              */
-            default_release: "natural" | "timed" | "quick";
+            default_release: "natural" | "timed" | "quick" | "soak" | "keep_warm";
             /** Measure */
             measure: string;
             /** Ladder */
@@ -482,6 +716,53 @@ export interface components {
             stored: string;
             /** Fresh */
             fresh: string;
+        };
+        /**
+         * EndingOut
+         * @description What is in the pot when the lid comes off.
+         */
+        EndingOut: {
+            /** Steam M3 */
+            steam_m3: number;
+            /** Juice M3 */
+            juice_m3: number;
+            /** Fat M3 */
+            fat_m3: number;
+            /** Liquid M3 */
+            liquid_m3: number;
+            /** Meat Kg */
+            meat_kg: number;
+            /** Level M */
+            level_m: number;
+            juice_shown: components["schemas"]["Shown"];
+            liquid_shown: components["schemas"]["Shown"];
+        };
+        /**
+         * FinishOut
+         * @description Crust, batch by batch; look at half time.
+         */
+        FinishOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "broiler" | "grill" | "crisping" | "none";
+            /** Batches */
+            batches: number;
+            /**
+             * Each S
+             * @description from and to
+             */
+            each_s: number[];
+            /** Look S */
+            look_s: number;
+            /**
+             * Total S
+             * @description from and to
+             */
+            total_s: number[];
+            /** Sauce */
+            sauce: string;
         };
         /**
          * HouseholdIn
@@ -537,6 +818,18 @@ export interface components {
         LiquidOut: {
             /** Volume M3 */
             volume_m3: number;
+            /**
+             * Sauce M3
+             * @default 0
+             */
+            sauce_m3: number;
+            /**
+             * Bed M3
+             * @default 0
+             */
+            bed_m3: number;
+            /** Max Volume M3 */
+            max_volume_m3?: number | null;
             /** School Volume M3 */
             school_volume_m3: number;
             /** Lowest M3 */
@@ -569,6 +862,24 @@ export interface components {
             looks: string;
         };
         /**
+         * MarinatingOut
+         * @description How much and how long; `longest_s` is the limit of food safety.
+         */
+        MarinatingOut: {
+            /**
+             * Volume M3
+             * @description from and to
+             */
+            volume_m3: number[];
+            /**
+             * Time S
+             * @description from and to
+             */
+            time_s: number[];
+            /** Longest S */
+            longest_s: number;
+        };
+        /**
          * MinutesIn
          * @description A wish, and the minutes a recipe gives for it.
          */
@@ -576,6 +887,89 @@ export interface components {
             wish: components["schemas"]["PlanIn"];
             /** Hold Min */
             hold_min: number;
+        };
+        /**
+         * OpenedIn
+         * @description A wish as it was cooked, and what was found under the lid.
+         */
+        OpenedIn: {
+            wish: components["schemas"]["PlanIn"];
+            /** Hold Min */
+            hold_min: number;
+            /**
+             * Seen
+             * @description how it looks, on the ladder
+             */
+            seen?: ("chewy" | "holds" | "tender" | "very" | "falls") | null;
+            /**
+             * Probe
+             * @description read in the middle
+             */
+            probe?: string | null;
+            /**
+             * Open Min
+             * @description since the lid came off
+             * @default 5
+             */
+            open_min: number;
+        };
+        /**
+         * OpenedOut
+         * @description Done, put back for so long, or too soft and what to do with it.
+         */
+        OpenedOut: {
+            /**
+             * Step
+             * @enum {string}
+             */
+            step: "done" | "put_back" | "rescue" | "go_on" | "throw_away";
+            /** Hold Min */
+            hold_min: number;
+            /** More S */
+            more_s: number;
+            /** Texture Step */
+            texture_step: number;
+            /**
+             * Texture Reached
+             * @enum {string}
+             */
+            texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
+            /** Looks */
+            looks: string;
+            /** Size Ratio */
+            size_ratio: number;
+            /** Next Hold Min */
+            next_hold_min: number;
+            /** Advice */
+            advice: string | null;
+        };
+        /**
+         * OtherPressureIn
+         * @description A wish, and minutes that were written for another pressure.
+         */
+        OtherPressureIn: {
+            wish: components["schemas"]["PlanIn"];
+            /** Hold Min */
+            hold_min: number;
+            /** Gauge */
+            gauge: string;
+        };
+        /**
+         * OtherPressureOut
+         * @description What those minutes are here.
+         */
+        OtherPressureOut: {
+            /** Hold Min */
+            hold_min: number;
+            /** Factor */
+            factor: number;
+            /** Texture Step */
+            texture_step: number;
+            /**
+             * Texture Reached
+             * @enum {string}
+             */
+            texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
         };
         /**
          * PeopleOut
@@ -612,7 +1006,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "come_up" | "hold" | "natural_release" | "waiting" | "venting" | "standing";
+            kind: "come_up" | "hold" | "natural_release" | "waiting" | "venting" | "keeping_warm" | "boiling" | "soaking" | "standing";
             /** Start S */
             start_s: number;
             /** Duration S */
@@ -652,9 +1046,26 @@ export interface components {
             membrane?: boolean | null;
             /**
              * Start
-             * @description temperature of the meat
+             * @description temperature of the meat, or refrigerator, tempered, seared, frozen
              */
             start?: string | null;
+            /**
+             * Shape
+             * @default block
+             * @enum {string}
+             */
+            shape: "block" | "tapered" | "rolled";
+            /**
+             * As Bought
+             * @description weighed before trimming
+             * @default false
+             */
+            as_bought: boolean;
+            /**
+             * Section Bones
+             * @description racks are cut into sections of so many bones
+             */
+            section_bones?: number | null;
         };
         /**
          * PieceOut
@@ -675,6 +1086,17 @@ export interface components {
             length_m: number;
             /** Start Temp C */
             start_temp_c: number;
+            /**
+             * Shape
+             * @default block
+             * @enum {string}
+             */
+            shape: "block" | "tapered" | "rolled";
+            /**
+             * Frozen
+             * @default false
+             */
+            frozen: boolean;
             /** Bone */
             bone: boolean;
             /** Membrane */
@@ -694,6 +1116,17 @@ export interface components {
             texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
             /** Looks */
             looks: string;
+            /**
+             * Dryness Ratio
+             * @description above 1 it is soft but dry
+             * @default 0
+             */
+            dryness_ratio: number;
+            /**
+             * Lethality Ratio
+             * @description over the published time and temperature table
+             */
+            lethality_ratio?: number | null;
             /** Core At Open C */
             core_at_open_c: number;
             core_at_open_shown: components["schemas"]["Shown"];
@@ -704,6 +1137,23 @@ export interface components {
             safe_core_shown: components["schemas"]["Shown"];
             /** Safe Rest S */
             safe_rest_s: number;
+        };
+        /**
+         * PlacedOut
+         * @description A piece in its place: its edge from above, and its heights over the base.
+         */
+        PlacedOut: {
+            /**
+             * Kind
+             * @description index into pieces
+             */
+            kind: number;
+            /** Outline M */
+            outline_m: number[][];
+            /** Bottom M */
+            bottom_m: number;
+            /** Height M */
+            height_m: number;
         };
         /**
          * PlanIn
@@ -717,9 +1167,9 @@ export interface components {
             /** Texture */
             texture?: ("chewy" | "holds" | "tender" | "very" | "falls") | null;
             /** School */
-            school?: ("steam" | "short_braise" | "bath") | null;
+            school?: ("steam" | "lean" | "short_braise" | "bath") | null;
             /** Release */
-            release?: ("natural" | "timed" | "quick") | null;
+            release?: ("natural" | "timed" | "quick" | "soak" | "keep_warm") | null;
             /**
              * Level
              * @default high
@@ -741,6 +1191,60 @@ export interface components {
              * @description instead of the household's
              */
             altitude?: string | null;
+            /**
+             * Rack
+             * @description instead of the school's
+             */
+            rack?: ("none" | "trivet" | "tall" | "basket" | "bed") | null;
+            /**
+             * Stacked
+             * @description pieces lie on each other and touch
+             * @default false
+             */
+            stacked: boolean;
+            /**
+             * Stay Min
+             * @description of soaking or keeping warm
+             */
+            stay_min?: number | null;
+            /**
+             * Boil Min
+             * @description with the lid off, after
+             * @default 0
+             */
+            boil_min: number;
+            /**
+             * Gauge
+             * @description pressure instead of the level's
+             */
+            gauge?: string | null;
+            /**
+             * Foams
+             * @description fill to half at most
+             * @default false
+             */
+            foams: boolean;
+            /**
+             * Sauce
+             * @description volume that goes in too
+             */
+            sauce?: string | null;
+            /**
+             * Sauce Thick
+             * @default true
+             */
+            sauce_thick: boolean;
+            /**
+             * Sauce Sugar G L
+             * @default 0
+             */
+            sauce_sugar_g_l: number;
+            /**
+             * Sauce Place
+             * @default base
+             * @enum {string}
+             */
+            sauce_place: "base" | "top";
         };
         /**
          * PlanLine
@@ -781,9 +1285,14 @@ export interface components {
             /** Engine Version */
             engine_version: string;
             setting: components["schemas"]["SettingOut"];
+            /** Range */
+            range: components["schemas"]["RangePartOut"][];
+            release?: components["schemas"]["ReleaseOut"] | null;
             liquid: components["schemas"]["LiquidOut"];
+            ending?: components["schemas"]["EndingOut"] | null;
             standing: components["schemas"]["StandingOut"];
             pot: components["schemas"]["PotOut"];
+            serving?: components["schemas"]["ServingOut"] | null;
             /** Pieces */
             pieces: components["schemas"]["PieceOut"][];
             /** Phases */
@@ -792,11 +1301,35 @@ export interface components {
             tasks: components["schemas"]["TaskOut"][];
             /** Lid On To Open S */
             lid_on_to_open_s: number;
+            /**
+             * Done S
+             * @description from lid on until the meat is out of the pot
+             */
+            done_s: number;
             trace: components["schemas"]["TraceOut"];
             /** Reasons */
             reasons: components["schemas"]["ReasonOut"][];
             /** Cautions */
             cautions: components["schemas"]["CautionOut"][];
+        };
+        /**
+         * PlatesOut
+         * @description What to buy for a number of plates.
+         */
+        PlatesOut: {
+            /** Cut */
+            cut: string;
+            /** Plates */
+            plates: number;
+            /** Enough Kg */
+            enough_kg: number;
+            enough_shown: components["schemas"]["Shown"];
+            /** Least Kg */
+            least_kg: number;
+            /** Other Cut */
+            other_cut: string | null;
+            /** Other Kg */
+            other_kg: number | null;
         };
         /**
          * PotOut
@@ -827,6 +1360,21 @@ export interface components {
             gauge_low_pa: number;
             /** Longest Hold Min */
             longest_hold_min: number;
+            /**
+             * Panel Step Min
+             * @default 1
+             */
+            panel_step_min: number;
+            /**
+             * Has Start Key
+             * @default false
+             */
+            has_start_key: boolean;
+            /**
+             * Has Crisping Lid
+             * @default false
+             */
+            has_crisping_lid: boolean;
             min_liquid_shown: components["schemas"]["Shown"];
             max_volume_shown: components["schemas"]["Shown"];
             inner_diameter_shown: components["schemas"]["Shown"];
@@ -855,13 +1403,30 @@ export interface components {
             hint?: string | null;
         };
         /**
+         * RangePartOut
+         * @description One thing that widens the range, by itself.
+         */
+        RangePartOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "thickness" | "guessed_thickness" | "practice" | "altitude_rule";
+            /** Low Min */
+            low_min: number;
+            /** High Min */
+            high_min: number;
+        };
+        /**
          * ReadyByIn
-         * @description A wish, and the minutes there are until the lid should be off.
+         * @description A wish, and the minutes there are until it should be on the table.
          */
         ReadyByIn: {
             wish: components["schemas"]["PlanIn"];
             /** Available Min */
             available_min: number;
+            /** Finish */
+            finish?: ("broiler" | "grill" | "crisping" | "none") | null;
         };
         /**
          * ReadyByOut
@@ -882,17 +1447,24 @@ export interface components {
         };
         /**
          * ReasonOut
-         * @description One fact behind the hold.
+         * @description One fact behind a number, and what it does to it.
          */
         ReasonOut: {
+            /**
+             * About
+             * @enum {string}
+             */
+            about: "hold" | "liquid" | "rack" | "arrangement" | "release" | "range";
             /** Fact */
             fact: string;
             /** Value */
             value: number;
             /** Unit */
             unit: string;
-            /** Effect Min */
-            effect_min: number;
+            /** Effect */
+            effect: number;
+            /** Effect Unit */
+            effect_unit: string;
             /** Text */
             text: string;
             /**
@@ -913,12 +1485,102 @@ export interface components {
             results: components["schemas"]["PlanOut"];
         };
         /**
+         * ReductionOut
+         * @description Boiling down with the lid off.
+         */
+        ReductionOut: {
+            /** Volume M3 */
+            volume_m3: number;
+            /** Left M3 */
+            left_m3: number;
+            /** Heat S */
+            heat_s: number;
+            /** Boil S */
+            boil_s: number;
+            /** Salt Factor */
+            salt_factor: number;
+            left_shown: components["schemas"]["Shown"];
+        };
+        /**
+         * ReleaseOut
+         * @description How the pressure is let go, what that does, and why it is the usual way.
+         */
+        ReleaseOut: {
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "natural" | "timed" | "quick" | "soak" | "keep_warm";
+            /**
+             * Usual
+             * @enum {string}
+             */
+            usual: "natural" | "timed" | "quick" | "soak" | "keep_warm";
+            /** Wait S */
+            wait_s: number | null;
+            /** Keep S */
+            keep_s: number;
+            /** Boil S */
+            boil_s: number;
+            /** Soak S */
+            soak_s: number;
+            /** Reason */
+            reason: string;
+            /** Juice */
+            juice: string;
+            /** Spray */
+            spray: string;
+            /** Pulses */
+            pulses: boolean;
+        };
+        /**
          * RenameIn
          * @description Another name.
          */
         RenameIn: {
             /** Name */
             name: string;
+        };
+        /**
+         * RunOut
+         * @description One run of the pot.
+         */
+        RunOut: {
+            /** Pieces */
+            pieces: number;
+            /** Mass Kg */
+            mass_kg: number;
+            mass_shown: components["schemas"]["Shown"];
+            answer: components["schemas"]["AnswerOut"];
+        };
+        /**
+         * SauceIn
+         * @description What is left in a pot, and what it should become.
+         */
+        SauceIn: {
+            /** Pot */
+            pot: string;
+            /** Volume */
+            volume: string;
+            /**
+             * Left Ratio
+             * @default 0.5
+             */
+            left_ratio: number;
+            /**
+             * Body
+             * @default medium
+             * @enum {string}
+             */
+            body: "thin" | "medium" | "thick";
+        };
+        /**
+         * SauceOut
+         * @description Reduce and thicken.
+         */
+        SauceOut: {
+            reduction: components["schemas"]["ReductionOut"];
+            slurry: components["schemas"]["SlurryOut"];
         };
         /**
          * SavePlanIn
@@ -930,6 +1592,64 @@ export interface components {
             /** Person Id */
             person_id?: string | null;
             inputs: components["schemas"]["PlanIn"];
+        };
+        /**
+         * SearingOut
+         * @description Browning in batches.
+         */
+        SearingOut: {
+            /** Batches */
+            batches: number;
+            /**
+             * Batch S
+             * @description from and to
+             */
+            batch_s: number[];
+            /**
+             * Total S
+             * @description from and to
+             */
+            total_s: number[];
+            /**
+             * Deglaze M3
+             * @description from and to
+             */
+            deglaze_m3: number[];
+        };
+        /**
+         * SeasoningOut
+         * @description Amounts by weight.
+         */
+        SeasoningOut: {
+            /**
+             * Salt Kg
+             * @description from and to
+             */
+            salt_kg: number[];
+            /**
+             * Rub Kg
+             * @description from and to
+             */
+            rub_kg: number[];
+            /** Rub Sugar Kg */
+            rub_sugar_kg: number;
+            /**
+             * Rub Rest S
+             * @description from and to
+             */
+            rub_rest_s: number[];
+        };
+        /**
+         * ServingOut
+         * @description From the shop to the plates.
+         */
+        ServingOut: {
+            /** Plates From */
+            plates_from: number;
+            /** Plates To */
+            plates_to: number;
+            bought_shown: components["schemas"]["Shown"];
+            served_shown: components["schemas"]["Shown"];
         };
         /**
          * SettingOut
@@ -962,17 +1682,17 @@ export interface components {
              * School
              * @enum {string}
              */
-            school: "steam" | "short_braise" | "bath";
+            school: "steam" | "lean" | "short_braise" | "bath";
             /**
              * Release
              * @enum {string}
              */
-            release: "natural" | "timed" | "quick";
+            release: "natural" | "timed" | "quick" | "soak" | "keep_warm";
             /**
              * Rack
              * @enum {string}
              */
-            rack: "trivet" | "none";
+            rack: "none" | "trivet" | "tall" | "basket" | "bed";
             /** Altitude M */
             altitude_m: number;
             altitude_shown: components["schemas"]["Shown"];
@@ -998,6 +1718,51 @@ export interface components {
             us: string;
         };
         /**
+         * SideOut
+         * @description A side beside a hold.
+         */
+        SideOut: {
+            /** Side */
+            side: string;
+            /** Name */
+            name: string;
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "with_the_meat" | "second_run";
+            /** Hold Min */
+            hold_min: number;
+            /** Vessel */
+            vessel: string;
+            /** Foams */
+            foams: boolean;
+        };
+        /**
+         * SidesOut
+         * @description Every side known here.
+         */
+        SidesOut: {
+            /** Sides */
+            sides: components["schemas"]["SideOut"][];
+        };
+        /**
+         * SlurryOut
+         * @description What thickens the reduced sauce.
+         */
+        SlurryOut: {
+            /** Starch Kg */
+            starch_kg: number;
+            /** Flour Kg */
+            flour_kg: number;
+            /** Water M3 */
+            water_m3: number;
+            /** Spoons */
+            spoons: number;
+            /** Potatoes Kg */
+            potatoes_kg: number;
+        };
+        /**
          * SourceOut
          * @description Where a statement comes from.
          */
@@ -1011,18 +1776,86 @@ export interface components {
             work: string;
         };
         /**
+         * SpanOut
+         * @description Where the cut that is drawn meets a piece.
+         */
+        SpanOut: {
+            /** Placed */
+            placed: number;
+            /** Left M */
+            left_m: number;
+            /** Right M */
+            right_m: number;
+        };
+        /**
          * StandingOut
-         * @description How the meat stands.
+         * @description How the meat stands; x and y from the middle of the floor.
          */
         StandingOut: {
             /** Coiled */
             coiled: boolean;
+            /** Arrangement */
+            arrangement?: ("one" | "side_by_side" | "on_end" | "coiled" | "criss_cross" | "heap" | "stacked") | null;
+            /**
+             * Tight
+             * @default false
+             */
+            tight: boolean;
             /** Rack Height M */
             rack_height_m: number;
+            /**
+             * Rack Inset M
+             * @default 0
+             */
+            rack_inset_m: number;
             /** Meat Height M */
             meat_height_m: number;
             /** Layers */
             layers: number;
+            /** Placed */
+            placed: components["schemas"]["PlacedOut"][];
+            /**
+             * Section M
+             * @description y of the cut that is drawn
+             * @default 0
+             */
+            section_m: number;
+            /** Section */
+            section: components["schemas"]["SpanOut"][];
+        };
+        /**
+         * StoppedIn
+         * @description A wish, and when its run stopped: minutes after lid on, and minutes ago.
+         */
+        StoppedIn: {
+            wish: components["schemas"]["PlanIn"];
+            /** At Min */
+            at_min: number;
+            /** Since Min */
+            since_min: number;
+        };
+        /**
+         * StoppedOut
+         * @description What the minutes were worth, whether it is still safe, and how to go on.
+         */
+        StoppedOut: {
+            /**
+             * Step
+             * @enum {string}
+             */
+            step: "done" | "put_back" | "rescue" | "go_on" | "throw_away";
+            /** Texture Step */
+            texture_step: number;
+            /** Core Temp C */
+            core_temp_c: number;
+            /** Zone S */
+            zone_s: number;
+            /** Hold Min */
+            hold_min: number;
+            /** More S */
+            more_s: number;
+            /** Advice */
+            advice: string;
         };
         /**
          * StoredPlanOut
@@ -1090,7 +1923,7 @@ export interface components {
         };
         /**
          * WayOut
-         * @description A way of cutting and releasing; a negative `spare_s` is how late it is.
+         * @description A way of cutting, releasing and finishing; a negative `spare_s` is how late it is.
          */
         WayOut: {
             /** Parts */
@@ -1099,8 +1932,19 @@ export interface components {
              * Release
              * @enum {string}
              */
-            release: "natural" | "timed" | "quick";
+            release: "natural" | "timed" | "quick" | "soak" | "keep_warm";
+            /**
+             * Finish
+             * @enum {string}
+             */
+            finish: "broiler" | "grill" | "crisping" | "none";
             answer: components["schemas"]["AnswerOut"];
+            /** Rest S */
+            rest_s: number;
+            /** Finish S */
+            finish_s: number;
+            /** Table S */
+            table_s: number;
             /** Spare S */
             spare_s: number;
         };
@@ -1896,6 +2740,519 @@ export interface operations {
             };
             /** @description Written by a newer version */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    opened: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenedIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenedOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stopped: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StoppedIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoppedOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    other_pressure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherPressureIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OtherPressureOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    batches: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchesOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    around: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AroundIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AroundOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sauce: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SauceIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SauceOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plates: {
+        parameters: {
+            query: {
+                cut: string;
+                plates: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlatesOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sides: {
+        parameters: {
+            query: {
+                hold_min: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SidesOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -38,10 +38,10 @@ export function PotSection({ plan, units, enlarge }: Props) {
       {shape.rackY !== null && <Trivet vessel={shape.vessel} y={shape.rackY} />}
       {shape.pieces.map((box) => (
         <Meat
-          key={`${box.x}`}
+          key={`${box.x} ${box.y}`}
           box={box}
           coiled={plan.standing.coiled}
-          bone={plan.pieces[0]?.bone}
+          bone={plan.pieces[box.kind]?.bone}
         />
       ))}
       <Surface box={shape.liquid} />
@@ -60,16 +60,34 @@ export function PotSection({ plan, units, enlarge }: Props) {
   );
 }
 
+type Arrangement = NonNullable<PlanOut["standing"]["arrangement"]>;
+
+const WAYS: Record<Arrangement, string> = {
+  one: "lying flat",
+  side_by_side: "side by side",
+  on_end: "standing on end",
+  coiled: "coiled, bone side in",
+  criss_cross: "crosswise in two layers",
+  heap: "in a loose heap",
+  stacked: "on each other",
+};
+
 function caption(plan: PlanOut, unseen: number): string {
-  const count = plan.pieces[0]?.count ?? 1;
-  const where = plan.setting.rack === "trivet" ? "on the rack" : "on the base";
-  if (plan.standing.coiled) {
-    return `${count === 1 ? "one rack" : `${count} racks`} coiled, bone side in, ${where}`;
-  }
-  if (count === 1) return `one piece, ${where}`;
-  const how = unseen > 0 ? `, ${unseen} of them behind` : " side by side";
-  return `${count} pieces${how}, ${where}`;
+  const count = plan.standing.placed.length;
+  const { arrangement } = plan.standing;
+  const what = count === 1 ? "one piece" : `${count} pieces`;
+  const how = arrangement ? ` ${WAYS[arrangement]}` : "";
+  const behind = unseen > 0 ? `, ${unseen} not in this cut` : "";
+  return `${what}${how}${behind}, ${WHERE[plan.setting.rack]}`;
 }
+
+const WHERE: Record<PlanOut["setting"]["rack"], string> = {
+  none: "on the base",
+  trivet: "on the low rack",
+  tall: "on the tall rack",
+  basket: "in the basket",
+  bed: "on vegetables",
+};
 
 function describe(plan: PlanOut, units: "metric" | "us"): string {
   const { pot, liquid } = plan;

@@ -16,6 +16,10 @@ export interface Box {
   height: number;
 }
 
+export interface PieceBox extends Box {
+  kind: number;
+}
+
 export interface LevelLine {
   kind: "most" | "liquid" | "least";
   y: number;
@@ -24,7 +28,8 @@ export interface LevelLine {
 
 export interface PotGeometry {
   vessel: Box;
-  pieces: Box[];
+  /** One box for each time the cut meets a piece; `kind` is its index among the pieces. */
+  pieces: PieceBox[];
   unseen: number;
   liquid: Box;
   rackY: number | null;
@@ -32,7 +37,7 @@ export interface PotGeometry {
   ruler: { y: number; label: string | null }[];
 }
 
-type Source = Pick<PlanOut, "pot" | "standing" | "liquid" | "pieces">;
+type Source = Pick<PlanOut, "pot" | "standing" | "liquid">;
 
 export function heightToY(metres: number): number {
   return BASE_Y - metres * SCALE;
@@ -48,13 +53,20 @@ export function potGeometry(plan: Source, units: "metric" | "us"): PotGeometry {
     width: w,
     height: heightM * SCALE,
   });
-  const { pieces, unseen } = standing.coiled
-    ? coiledPieces(plan, left, width, box)
-    : flatPieces(plan, left, width, box);
+  const pieces = standing.section.map((span) => {
+    const placed = standing.placed[span.placed];
+    const x = CENTRE_X + span.left_m * SCALE;
+    const wide = (span.right_m - span.left_m) * SCALE;
+    return {
+      ...box(x, placed?.bottom_m ?? 0, wide, placed?.height_m ?? 0),
+      kind: placed?.kind ?? 0,
+    };
+  });
+  const seen = new Set(standing.section.map((span) => span.placed)).size;
   return {
     vessel: box(left, 0, width, pot.inner_height_m),
     pieces,
-    unseen,
+    unseen: standing.placed.length - seen,
     liquid: box(left, 0, width, liquid.level_m),
     rackY: standing.rack_height_m > 0 ? heightToY(standing.rack_height_m) : null,
     lines: spread([
@@ -64,51 +76,6 @@ export function potGeometry(plan: Source, units: "metric" | "us"): PotGeometry {
     ]),
     ruler: rulerMarks(pot.inner_height_m, units),
   };
-}
-
-type MakeBox = (x: number, bottomM: number, width: number, heightM: number) => Box;
-interface Placed {
-  pieces: Box[];
-  unseen: number;
-}
-
-/** As many as fit across the middle; the others lie behind them. */
-function flatPieces(plan: Source, left: number, width: number, box: MakeBox): Placed {
-  const piece = plan.pieces[0];
-  if (!piece) return { pieces: [], unseen: 0 };
-  const side = Math.min(
-    piece.count === 1 ? piece.length_m : piece.width_m,
-    plan.pot.inner_diameter_m,
-  );
-  const across = Math.max(1, Math.floor((plan.pot.inner_diameter_m * 1.02) / side));
-  const seen = Math.min(piece.count, across);
-  const pieceWidth = Math.min(side * SCALE, width / seen - 2);
-  const gap = (width - seen * pieceWidth) / (seen + 1);
-  const pieces = Array.from({ length: seen }, (_, index) =>
-    box(
-      left + gap + index * (pieceWidth + gap),
-      plan.standing.rack_height_m,
-      pieceWidth,
-      piece.thickness_m,
-    ),
-  );
-  return { pieces, unseen: piece.count - seen };
-}
-
-/** A coil cut through the middle: one bar a turn on each side, from the wall inwards. */
-function coiledPieces(plan: Source, left: number, width: number, box: MakeBox): Placed {
-  const piece = plan.pieces[0];
-  if (!piece) return { pieces: [], unseen: 0 };
-  const around = Math.PI * (plan.pot.inner_diameter_m - piece.thickness_m);
-  const turns = Math.max(1, Math.min(3, Math.ceil((piece.count * piece.length_m) / around)));
-  const bar = piece.thickness_m * SCALE;
-  const bars: Box[] = [];
-  for (let turn = 0; turn < turns; turn += 1) {
-    const inset = 4 + turn * (bar + 4);
-    bars.push(box(left + inset, plan.standing.rack_height_m, bar, piece.width_m));
-    bars.push(box(left + width - inset - bar, plan.standing.rack_height_m, bar, piece.width_m));
-  }
-  return { pieces: bars, unseen: 0 };
 }
 
 /** Labels at least a line apart, the liquid's in place first. */

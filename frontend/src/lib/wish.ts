@@ -93,6 +93,8 @@ export function wishToPlan(wish: Wish): PlanIn | null {
         thickness: wish.thickness.trim() ? wish.thickness : null,
         membrane: wish.membrane ? true : null,
         start: wish.start.trim() ? wish.start : null,
+        shape: "block",
+        as_bought: false,
       },
     ],
     pot: wish.pot,
@@ -101,6 +103,12 @@ export function wishToPlan(wish: Wish): PlanIn | null {
     release: wish.release,
     liquid: wish.liquid.trim() ? wish.liquid : null,
     level: wish.level,
+    stacked: false,
+    boil_min: 0,
+    foams: false,
+    sauce_thick: true,
+    sauce_sugar_g_l: 0,
+    sauce_place: "base",
   };
 }
 

@@ -1,6 +1,6 @@
 /** The app's words for the choices of the trade. */
 
-import type { PhaseOut, ReleaseMethod, School, Texture } from "@/api/client";
+import type { PhaseOut, PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
 
 export const TEXTURE_WORDS: Record<Texture, string> = {
   chewy: "chewy",
@@ -14,6 +14,7 @@ export const TEXTURES: Texture[] = ["chewy", "holds", "tender", "very", "falls"]
 
 export const SCHOOL_WORDS: Record<School, { name: string; says: string }> = {
   steam: { name: "steam", says: "least liquid, meat on a rack, the rub stays on" },
+  lean: { name: "lean", says: "half of the pot's minimum; your own choice for this cook" },
   short_braise: { name: "short braise", says: "1–2½ cups around the meat, becomes the sauce" },
   bath: { name: "bath", says: "nearly covered, moister" },
 };
@@ -22,6 +23,8 @@ export const RELEASE_WORDS: Record<ReleaseMethod, { name: string; says: string }
   natural: { name: "by itself", says: "switch off and wait till the pin drops" },
   timed: { name: "wait 10, vent", says: "wait ten minutes, then open the valve" },
   quick: { name: "vent now", says: "open the valve straight away" },
+  soak: { name: "vent, then soak", says: "vent at once, then half an hour in the open pot" },
+  keep_warm: { name: "keep warm", says: "by itself, then kept warm under the lid till you come" },
 };
 
 export const PHASE_WORDS: Record<PhaseOut["kind"], string> = {
@@ -30,6 +33,9 @@ export const PHASE_WORDS: Record<PhaseOut["kind"], string> = {
   natural_release: "falls by itself",
   waiting: "waiting",
   venting: "venting",
+  keeping_warm: "kept warm",
+  boiling: "open boil",
+  soaking: "soaking",
   standing: "lid off",
 };
 
@@ -40,4 +46,12 @@ export const SOURCE_WORDS: Record<string, string> = {
   "from memory": "published, from memory",
   fitted: "fitted to common practice",
   judgement: "our judgement",
+};
+
+export const RACK_WORDS: Record<NonNullable<PlanIn["rack"]>, { name: string; says: string }> = {
+  none: { name: "none", says: "straight on the base" },
+  trivet: { name: "low rack", says: "the metal rack sold with the pot, 2 cm high" },
+  tall: { name: "tall rack", says: "5 cm high, room for a dish below" },
+  basket: { name: "basket", says: "for small pieces, lifts out in one go" },
+  bed: { name: "vegetable bed", says: "onion wedges or potatoes, which thicken the sauce" },
 };

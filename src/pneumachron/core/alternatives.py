@@ -10,18 +10,22 @@ from typing import Literal, TypeAlias
 
 import numpy as np
 
+from pneumachron.core.cases import first_search, texture_reached
 from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.hold import MAX_HOLD_S, Search
-from pneumachron.core.liquid import fill, stand
-from pneumachron.core.load import Load, Piece, make_piece
-from pneumachron.core.plan import Wish, cases_of, texture_reached
+from pneumachron.core.load import FREEZER_C, Load, Piece, make_piece
+from pneumachron.core.plan import done_s, frozen_extra_min, slowest_kind
 from pneumachron.core.pots import Pot
+from pneumachron.core.standing import stand
 from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.wish import Setup, Wish, set_up
 
 AlternativeKind: TypeAlias = Literal[
-    "halved", "quartered", "release", "texture", "school", "level", "pot"
+    "halved", "quartered", "sections", "frozen", "release", "texture", "school", "level", "pot"
 ]
+BONES_A_SECTION = 3
+"""Racks are cut into sections of three bones. Common practice."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,6 +34,8 @@ class Answer:
 
     hold_min: int
     lid_on_to_open_s: float
+    done_s: float
+    """From lid on until the meat comes out of the pot."""
     texture_step: float
     core_at_open_c: float
 
@@ -51,8 +57,14 @@ def quick_answer(wish: Wish) -> Answer:
     ------
     WishError : the wish cannot be met.
     """
-    search = _search(wish)
-    return _cooked(wish, search, round(float(search.holds_s()[0]) / 60.0))
+    return answer_of(set_up(wish))
+
+
+def answer_of(setup: Setup) -> Answer:
+    """The hold and the total of what stands in the pot."""
+    search = first_search(setup)
+    hold_min = float(search.holds_s()[0]) / 60.0 + frozen_extra_min(setup.wish.load)
+    return _cooked(setup, search, round(hold_min))
 
 
 def answer_for_minutes(wish: Wish, hold_min: int) -> Answer:
@@ -65,12 +77,14 @@ def answer_for_minutes(wish: Wish, hold_min: int) -> Answer:
     """
     if not 0 <= hold_min <= MAX_HOLD_S / 60.0:
         raise OutOfRangeError("hold", hold_min, 0.0, MAX_HOLD_S / 60.0, "min")
-    return _cooked(wish, _search(wish, at_least_s=60.0 * hold_min), hold_min)
+    setup = set_up(wish)
+    return _cooked(setup, first_search(setup, at_least_s=60.0 * hold_min), hold_min)
 
 
 def what_changes(wish: Wish, other_pots: Iterable[Pot] = ()) -> tuple[Alternative, ...]:
     """The same wish with one thing different at a time."""
     found = [_cut(wish, "halved", 2), _cut(wish, "quartered", 4)]
+    found += [*_sections(wish), *_frozen(wish)]
     found += [_alternative(wish, *variant) for variant in _variants(wish, tuple(other_pots))]
     return tuple(found)
 
@@ -80,6 +94,78 @@ def _cut(wish: Wish, kind: AlternativeKind, parts: int) -> Alternative:
         return Alternative(kind, str(parts), quick_answer(cut_into(wish, parts)), None)
     except WishError as error:
         return Alternative(kind, str(parts), None, error)
+
+
+def _sections(wish: Wish) -> Iterable[Alternative]:
+    """Racks in sections of three bones; nothing when there is no whole rack."""
+    pieces = wish.load.pieces
+    long = [piece for piece in pieces if bones_of(piece) >= 2 * BONES_A_SECTION]
+    if not long:
+        return
+    try:
+        parts = [part for piece in pieces for part in sections_of(piece, BONES_A_SECTION)]
+        changed = replace(wish, load=Load(tuple(parts)), liquid_m3=None)
+        yield _alternative(wish, "sections", str(BONES_A_SECTION), changed)
+    except WishError as error:
+        yield Alternative("sections", str(BONES_A_SECTION), None, error)
+
+
+def _frozen(wish: Wish) -> Iterable[Alternative]:
+    """From the freezer instead; nothing when it is frozen already."""
+    if any(piece.frozen for piece in wish.load.pieces):
+        return
+    try:
+        pieces = tuple(remade(piece, start_temp_c=FREEZER_C) for piece in wish.load.pieces)
+        yield _alternative(wish, "frozen", "frozen", replace(wish, load=Load(pieces)))
+    except WishError as error:
+        yield Alternative("frozen", "frozen", None, error)
+
+
+def bones_of(piece: Piece) -> int:
+    """Bones along a rack of ribs; 0 of what is not one."""
+    pitch = piece.cut.bone_pitch_m
+    return round(piece.length_m / pitch) if pitch and piece.has_bone else 0
+
+
+def sections_of(piece: Piece, bones: int) -> list[Piece]:
+    """A rack cut between the bones into even sections of about so many; others stay whole.
+
+    Raises
+    ------
+    WishError : the sections would be lighter than the model was checked for.
+    """
+    parts = max(round(bones_of(piece) / bones), 1)
+    if parts == 1:
+        return [piece]
+    part = remade(piece, mass_kg=piece.mass_kg / parts, length_m=piece.length_m / parts)
+    return [part] * parts
+
+
+def remade(
+    piece: Piece,
+    *,
+    mass_kg: float | None = None,
+    length_m: float | None = None,
+    start_temp_c: float | None = None,
+) -> Piece:
+    """The same piece with another mass, length or start, checked anew.
+
+    Raises
+    ------
+    WishError : outside what the model was checked for.
+    """
+    again = make_piece(
+        piece.cut,
+        mass_kg=piece.mass_kg if mass_kg is None else mass_kg,
+        thickness_m=piece.thickness_m,
+        length_m=piece.length_m if length_m is None else length_m,
+        width_m=piece.width_m,
+        has_bone=piece.has_bone,
+        has_membrane=piece.has_membrane,
+        start_temp_c=piece.start_temp_c if start_temp_c is None else start_temp_c,
+        shape=piece.shape,
+    )
+    return replace(again, thickness_guessed=piece.thickness_guessed)
 
 
 def cut_into(wish: Wish, parts: int) -> Wish:
@@ -104,7 +190,7 @@ def _alternative(wish: Wish, kind: AlternativeKind, value: str, changed: Wish) -
 
 
 def _check_layers(wish: Wish, changed: Wish) -> None:
-    if _layers(changed) > max(1.0, _layers(wish)):
+    if _layers(changed) > _layers(wish):
         raise WishError(
             "not_one_layer",
             "count",
@@ -113,8 +199,8 @@ def _check_layers(wish: Wish, changed: Wish) -> None:
         )
 
 
-def _layers(wish: Wish) -> float:
-    return stand(wish.load, wish.pot, wish.school).layers
+def _layers(wish: Wish) -> int:
+    return stand(wish.load, wish.pot, wish.school, wish.rack, stacked=wish.stacked).layers
 
 
 def _variants(
@@ -122,18 +208,20 @@ def _variants(
 ) -> Iterable[tuple[AlternativeKind, str, Wish]]:
     # another school or pot takes its own amount of liquid, not the one chosen for this
     free = replace(wish, liquid_m3=None)
+    current = set_up(wish).release
     for release in RELEASE_METHODS:
-        if release != wish.release:
+        if release != current:
             yield "release", release, replace(wish, release=release)
     step = round(wish.texture_step)
     for other in (step - 1, step + 1):
         if 0 <= other < len(TEXTURES):
             yield "texture", TEXTURES[other], replace(wish, texture_step=float(other))
     for school in SCHOOLS:
-        if school != wish.school:
-            yield "school", school, replace(free, school=school)
+        # the lean school is the cook's own choice, never offered
+        if school not in {wish.school, "lean"}:
+            yield "school", school, replace(free, school=school, rack=None)
     level: Literal["high", "low"] = "low" if wish.level == "high" else "high"
-    yield "level", level, replace(wish, level=level)
+    yield "level", level, replace(wish, level=level, gauge_pa=None)
     for pot in other_pots:
         yield "pot", pot.name, replace(free, pot=pot)
 
@@ -141,15 +229,15 @@ def _variants(
 def split(piece: Piece, parts: int) -> Piece:
     """One of the parts (2 or 4) of a piece that is cut to cook faster.
 
-    The first cut halves the thickness, which is what shortens a cook; each further one halves the
-    longest side that is left.
+    The first cut halves the thickness, which is what shortens a cook, unless there is bone in the
+    way; each further one halves the longest side that is left.
 
     Raises
     ------
     WishError : the parts would be thinner or lighter than the model was checked for.
     """
     sizes = [piece.length_m, piece.width_m, piece.thickness_m]
-    axis, left = 2, parts
+    axis, left = 0 if piece.has_bone else 2, parts
     while left > 1:
         sizes[axis] /= 2
         left //= 2
@@ -167,20 +255,14 @@ def split(piece: Piece, parts: int) -> Piece:
     )
 
 
-def _search(wish: Wish, at_least_s: float = 0.0) -> Search:
-    standing = stand(wish.load, wish.pot, wish.school)
-    filling = fill(wish.load, wish.pot, wish.school, standing, wish.liquid_m3)
-    cases, meat = cases_of(wish, filling)
-    return Search(cases.first(), meat.first(), wait_s=wish.vent_after_s, at_least_s=at_least_s)
-
-
-def _cooked(wish: Wish, search: Search, hold_min: int) -> Answer:
+def _cooked(setup: Setup, search: Search, hold_min: int) -> Answer:
     run = search.run(60.0 * hold_min)
-    kinds = [piece for piece, _ in wish.load.kinds()]
-    slowest = int(np.argmin(run.final_dose_min / search.meat.dose_min[0]))
+    kinds = [piece for piece, _ in setup.wish.load.kinds()]
+    slowest = slowest_kind(search, run)
     return Answer(
         hold_min=hold_min,
         lid_on_to_open_s=run.open_s,
+        done_s=done_s(setup, run),
         texture_step=texture_reached(kinds[slowest], float(run.final_dose_min[slowest])),
         core_at_open_c=float(np.interp(run.open_s, run.time_s, run.core_c[slowest])),
     )

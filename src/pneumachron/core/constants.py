@@ -85,6 +85,30 @@ BONE_DENSITY = Constant(
     1350.0, "kg/m³", Source("from memory", "fresh porous bone, 1.2–1.5 g/cm³ reported")
 )
 
+FROZEN_VIRTUAL_START = Constant(
+    -140.0,
+    "°C",
+    Source("fitted", "stands in for thawing; follows a 3-D enthalpy solution (tests/reference)"),
+)
+FROZEN_START_SHARE = Constant(
+    0.78, "1", Source("fitted", "share of the heat capacity that goes with the start above")
+)
+FROZEN_EXTRA = Constant(
+    120.0, "s", Source("fitted", "the stand-in is up to 1.5 min on the fast side")
+)
+ICE_LATENT_HEAT = Constant(333_600.0, "J/kg", Source("published", "heat of fusion of ice, CRC"))
+ICE_SHARE = Constant(
+    0.90, "1", Source("from memory", "share of the water of lean meat that is ice at -18 °C")
+)
+FROZEN_SPECIFIC_HEAT = Constant(
+    2000.0, "J/(kg K)", Source("from memory", "frozen lean meat, ASHRAE Refrigeration ch. 19")
+)
+SEAR_HEAT = Constant(
+    1.2e6,
+    "J/m²",
+    Source("judgement", "3 min on hot metal at about 7 kW/m² net of what boils off"),
+)
+
 DOSE_Z = Constant(
     28.0, "K", Source("fitted", "agrees with oven braises at 96 °C; poorly fixed by pressure cooks")
 )
@@ -115,4 +139,6 @@ LID_CLEARANCE = Constant(
 GIVE_RATIO = Constant(
     1.10, "1", Source("common practice", "pieces are rounded and give way by about a tenth")
 )
-TRIVET_HEIGHT = Constant(0.020, "m", Source("common practice", "the low metal rack sold with pots"))
+KEEP_WARM_TEMP = Constant(
+    70.0, "°C", Source("common practice", "the keep-warm setting holds 63 to 77 °C")
+)

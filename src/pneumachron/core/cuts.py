@@ -14,9 +14,9 @@ from pneumachron.core.properties import Composition, HeatProperties, heat_proper
 from pneumachron.core.tables import read_numbers, read_words
 from pneumachron.core.tenderness import TEXTURES, Texture
 
-School: TypeAlias = Literal["steam", "short_braise", "bath"]
+School: TypeAlias = Literal["steam", "lean", "short_braise", "bath"]
 SCHOOLS: tuple[School, ...] = get_args(School)
-ReleaseMethod: TypeAlias = Literal["natural", "timed", "quick"]
+ReleaseMethod: TypeAlias = Literal["natural", "timed", "quick", "soak", "keep_warm"]
 RELEASE_METHODS: tuple[ReleaseMethod, ...] = get_args(ReleaseMethod)
 
 
@@ -35,8 +35,21 @@ class Cut:
     usual_thickness_m: tuple[float, float]
     thickness_factor: float
     coils: bool
+    blocks: bool
+    """Blocks on one bone, which may lie criss-cross."""
+    small: bool
+    """Small enough to lie in a heap that steam gets through."""
     takes_membrane: bool
     tender_dose_min: float
+    dry_ceiling_ratio: float
+    """Softening beyond which it is soft but dry, over that of the last rung."""
+    practice_scatter_ratio: float
+    """How far practice scatters around the model: rms of ln hold."""
+    bone_pitch_m: float
+    """From bone to bone along a rack; 0 when it is not one."""
+    sears: bool
+    pulls: bool
+    """Whether it is pulled apart once it is soft enough."""
     safe_core_c: float
     safe_rest_s: float
     default_texture: Texture
@@ -94,8 +107,15 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         usual_thickness_m=(numbers["usual_thickness_from_m"], numbers["usual_thickness_to_m"]),
         thickness_factor=numbers["thickness_factor"],
         coils=numbers["coils"] == 1,
+        blocks=numbers["blocks"] == 1,
+        small=numbers["small"] == 1,
         takes_membrane=numbers["takes_membrane"] == 1,
         tender_dose_min=numbers["tender_dose_min"],
+        dry_ceiling_ratio=numbers["dry_ceiling_ratio"],
+        practice_scatter_ratio=numbers["practice_scatter_ratio"],
+        bone_pitch_m=numbers["bone_pitch_m"],
+        sears=numbers["sears"] == 1,
+        pulls=numbers["pulls"] == 1,
         safe_core_c=numbers["safe_core_c"],
         safe_rest_s=numbers["safe_rest_s"],
         default_texture=cast(Texture, words["default_texture"]),

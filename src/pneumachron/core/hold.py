@@ -8,12 +8,14 @@ by side, is enough to interpolate it; the root is then read off a fine grid.
 
 from copy import copy
 from dataclasses import dataclass
+from functools import lru_cache
+from math import ceil
 
 import numpy as np
+from scipy.interpolate import CubicSpline
 
 from pneumachron.core.conduction import BlockResponse, block_response
 from pneumachron.core.constants import (
-    CARRY_OVER,
     DOSE_REFERENCE_TEMP,
     DOSE_Z,
     HEATER_EFFICIENCY,
@@ -21,12 +23,12 @@ from pneumachron.core.constants import (
     LADDER_STEP,
     PURGE_HEAT,
     SURFACE_COEFFICIENT,
-    TAP_WATER_TEMP,
 )
 from pneumachron.core.errors import WishError
 from pneumachron.core.pot_heat import (
     MAX_COME_UP_S,
     STEP_S,
+    AfterHold,
     ComeUp,
     MeatHeat,
     PotCases,
@@ -42,9 +44,21 @@ from pneumachron.core.tenderness import cumulative_dose_min
 MAX_HOLD_S = 12.0 * 3600.0
 LONGEST_VENT_S = 1500.0
 """Nearly full and vented in pulses it takes some ten minutes; this is a bound."""
-_PROBES = 5
-_NODES_TO_COEFFICIENTS = np.linalg.inv(np.vander(np.linspace(0.0, 1.0, _PROBES)))
-_FINE_S = 5.0
+THAWED_C = -1.0
+"""Meat has thawed above this. Published: initial freezing point of lean meat, ASHRAE."""
+LEAST_PROBES = 5
+_UNIT = np.linspace(0.0, 1.0, 193)
+_SHORT_S, _MORE_S = 2700.0, 1500.0
+"""Releases longer than the first are probed at four more places for each of the second begun."""
+_LEAST_SHARE = 1e-3
+"""What a release adds is not told apart below this share of the wish."""
+
+
+@lru_cache(maxsize=8)
+def _from_nodes(probes: int) -> FloatArray:
+    """Values at even probes times this are values on a fine grid, of the spline through them."""
+    spline = CubicSpline(np.linspace(0.0, 1.0, probes), np.eye(probes))
+    return np.ascontiguousarray(spline(_UNIT).T)
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,6 +70,9 @@ class MeatCases:
     conductivity_w_mk: FloatArray
     heat_capacity_j_k: FloatArray
     start_c: FloatArray
+    """Where conduction starts; that of the stand-in for what is frozen."""
+    frozen_c: FloatArray
+    """Temperature of what is frozen, NaN where it is not."""
     dose_min: FloatArray
     """What each kind needs."""
 
@@ -70,9 +87,9 @@ class MeatCases:
             count=count,
         )
 
-    def heat(self, response: BlockResponse) -> MeatHeat:
-        """What all pieces together take up."""
-        jump = (TAP_WATER_TEMP.value - self.start_c) * self.heat_capacity_j_k
+    def heat(self, response: BlockResponse, pot_c: FloatArray) -> MeatHeat:
+        """What all pieces together take up in a pot that starts at `pot_c` (V,)."""
+        jump = (pot_c[:, np.newaxis] - self.start_c) * self.heat_capacity_j_k
         return MeatHeat(
             np.einsum("vg,vgn->vn", jump, response.mean_step),
             np.einsum("vg,vgn->vn", self.heat_capacity_j_k, response.mean_ramp),
@@ -86,8 +103,20 @@ class MeatCases:
             self.conductivity_w_mk[:1],
             self.heat_capacity_j_k[:1],
             self.start_c[:1],
+            self.frozen_c[:1],
             self.dose_min[:1],
         )
+
+    def shown_c(self, core_c: FloatArray) -> FloatArray:
+        """Core of the first case as a probe would read it. (G, n)
+
+        What thaws lies between its start and -1 °C for as long as the stand-in is below that.
+        """
+        frozen = self.frozen_c[0][:, np.newaxis]
+        start = self.start_c[0][:, np.newaxis]
+        share = np.clip((core_c - start) / (THAWED_C - start), 0.0, 1.0)
+        thawing = frozen + share * (THAWED_C - frozen)
+        return np.where(np.isnan(frozen) | (core_c >= THAWED_C), core_c, thawing)
 
 
 @dataclass(frozen=True, slots=True)
@@ -118,16 +147,27 @@ class Search:
     """Come-up and held history of V cases, from which holds and runs are read."""
 
     def __init__(
-        self, cases: PotCases, meat: MeatCases, wait_s: float, at_least_s: float = 0.0
+        self,
+        cases: PotCases,
+        meat: MeatCases,
+        after: AfterHold,
+        *,
+        at_least_s: float = 0.0,
+        past_rise_k: FloatArray | None = None,
     ) -> None:
-        """Heat up, and hold for ever; `at_least_s` makes room for a hold that is given [s]."""
-        self.meat, self.wait_s = meat, wait_s
-        count, self.head_start_s = _time_bounds(cases, meat, wait_s, at_least_s)
+        """Heat up, and hold for ever.
+
+        `at_least_s` makes room for a hold that is given [s]; `past_rise_k` (V, n0) is what the pot
+        did before, when it is put on again.
+        """
+        self.meat, self.after = meat, after
+        count, self.head_start_s = _time_bounds(cases, meat, after, at_least_s)
+        count += 0 if past_rise_k is None else past_rise_k.shape[-1]
         self.cases = cases
         self.response = meat.response(STEP_S, count)
-        self.heat = meat.heat(self.response)
-        self.up = come_up(cases, self.heat)
-        self.held_c = _core_c(meat, self.response, self.up.rise_k)
+        self.heat = meat.heat(self.response, cases.start_c)
+        self.up = come_up(cases, self.heat, past_rise_k)
+        self.held_c = _core_c(cases, meat, self.response, self.up.rise_k)
         self.held_dose = cumulative_dose_min(self.held_c, step_s=STEP_S)
 
     def held_dose_at(self, time_s: FloatArray) -> FloatArray:
@@ -136,10 +176,10 @@ class Search:
 
     def release(self, hold_s: FloatArray) -> tuple[Release, FloatArray]:
         """Releases after (V, K) holds, and the final dose of each kind (V, G, K)."""
-        let_go = release(self.cases, self.heat, self.up, hold_s, self.wait_s)
+        let_go = release(self.cases, self.heat, self.up, hold_s, self.after)
         core = _window_core_c(self.response, self.held_c, let_go)
         dose = cumulative_dose_min(core, step_s=STEP_S)
-        end = (let_go.open_s + CARRY_OVER.value) / STEP_S - let_go.first
+        end = (let_go.open_s + self.after.open_pot_s) / STEP_S - let_go.first
         position = np.clip(end, 0.0, dose.shape[-1] - 1.0)
         gained = _interpolate_last(dose, position[:, np.newaxis, :])
         before = self.held_dose[
@@ -176,34 +216,36 @@ class Search:
             top_s.max(axis=-1),
             np.maximum(top_s.min(axis=-1) - self.head_start_s, 0.0),
         )
-        span = np.ceil(np.maximum(highest_s - lowest_s, 60.0) / (_PROBES - 1) / STEP_S) * STEP_S
-        probes_s = lowest_s[:, np.newaxis] + span[:, np.newaxis] * np.arange(_PROBES)
+        width_s = np.maximum(highest_s - lowest_s, 60.0)
+        probes = LEAST_PROBES + 4 * max(ceil(float(width_s.max() - _SHORT_S) / _MORE_S), 0)
+        span = np.ceil(width_s / (probes - 1) / STEP_S) * STEP_S
+        probes_s = lowest_s[:, np.newaxis] + span[:, np.newaxis] * np.arange(probes)
         _, total = self.release(probes_s)
         held = self.held_dose_at(self.up.end_s[:, np.newaxis] + probes_s)
-        log_extra = np.log(np.maximum(total - held, 1e-9))
+        least = _LEAST_SHARE * need.min(axis=-1)[..., np.newaxis]
+        log_extra = np.log(np.maximum(total - held, least))
         return self._read_off(need, probes_s, log_extra)
 
     def _read_off(
         self, need: FloatArray, probes_s: FloatArray, log_extra: FloatArray
     ) -> FloatArray:
-        holds = np.zeros((len(need), need.shape[-1]))
-        for v in range(len(need)):
-            fine_s = np.arange(probes_s[v, 0], probes_s[v, -1] + _FINE_S, _FINE_S)
-            unit = (fine_s - probes_s[v, 0]) / (probes_s[v, -1] - probes_s[v, 0])
-            at = (self.up.end_s[v] + fine_s) / STEP_S
-            log_total = [
-                np.log(
-                    np.interp(at, np.arange(self.held_dose.shape[-1]), self.held_dose[v, g])
-                    + np.exp(_polynomial(log_extra[v, g], unit))
-                )
-                for g in range(need.shape[1])
-            ]
-            for t in range(need.shape[-1]):
-                gap = np.min(
-                    [log_total[g] - np.log(need[v, g, t]) for g in range(need.shape[1])], axis=0
-                )
-                holds[v, t] = _first_zero(gap, fine_s)
-        return holds
+        """Holds (V, T) from the dose before the release and an interpolated one after it."""
+        fine_s = probes_s[:, :1] + (probes_s[:, -1:] - probes_s[:, :1]) * _UNIT
+        held = self.held_dose_at(self.up.end_s[:, np.newaxis] + fine_s)
+        log_total = np.log(held + np.exp(log_extra @ _from_nodes(log_extra.shape[-1])))
+        gap = (log_total[:, :, np.newaxis] - np.log(need)[..., np.newaxis]).min(axis=1)
+        return _first_zeros(gap, fine_s)
+
+    def state(self, rise_k: FloatArray) -> tuple[FloatArray, FloatArray, FloatArray]:
+        """The first case after a history of its pot (1, n).
+
+        Pot (n + 1,), core (G, n + 1) as a probe reads it, dose (G, n + 1).
+        """
+        one = self._first()
+        count = rise_k.shape[-1] + 1
+        core = _core_c(one.cases, one.meat, one.response, rise_k)[0, :, :count]
+        pot_c = float(one.cases.start_c[0]) + np.concatenate([[0.0], np.cumsum(rise_k[0])])
+        return pot_c, one.meat.shown_c(core), cumulative_dose_min(core, step_s=STEP_S)
 
     def _first(self) -> "Search":
         """The same search for the first case alone."""
@@ -226,11 +268,11 @@ class Search:
         rise = np.zeros((1, count - 1))
         rise[0, : one.up.rise_k.shape[-1]] = one.up.rise_k[0]
         rise[0, first:] = let_go.rise_k[0, 0]
-        core = _core_c(one.meat, one.response, rise)[0, :, :count]
+        core = _core_c(one.cases, one.meat, one.response, rise)[0, :, :count]
         return Run(
             time_s=STEP_S * np.arange(count),
-            pot_c=TAP_WATER_TEMP.value + np.concatenate([[0.0], np.cumsum(rise[0])]),
-            core_c=core,
+            pot_c=float(one.cases.start_c[0]) + np.concatenate([[0.0], np.cumsum(rise[0])]),
+            core_c=one.meat.shown_c(core),
             dose_min=cumulative_dose_min(core, step_s=STEP_S),
             boil_s=float(one.up.boil_s[0]),
             pressure_s=float(one.up.end_s[0]),
@@ -243,9 +285,11 @@ class Search:
         )
 
 
-def _core_c(meat: MeatCases, response: BlockResponse, rise_k: FloatArray) -> FloatArray:
+def _core_c(
+    cases: PotCases, meat: MeatCases, response: BlockResponse, rise_k: FloatArray
+) -> FloatArray:
     """Core of each kind in a pot that rises so and then stays. (V, G, n) [°C]"""
-    jump = (TAP_WATER_TEMP.value - meat.start_c)[..., np.newaxis]
+    jump = (cases.start_c[:, np.newaxis] - meat.start_c)[..., np.newaxis]
     start = meat.start_c[..., np.newaxis] + jump * response.core_step
     return np.asarray(start + duhamel(rise_k, response.core_ramp))
 
@@ -267,9 +311,9 @@ def _window_core_c(response: BlockResponse, held_c: FloatArray, let_go: Release)
 
 
 def _time_bounds(
-    cases: PotCases, meat: MeatCases, wait_s: float, at_least_s: float
+    cases: PotCases, meat: MeatCases, after: AfterHold, at_least_s: float
 ) -> tuple[int, float]:
-    """Steps that surely hold the whole cook, and the longest release with carry-over [s].
+    """Steps that surely hold the whole cook, and the longest release with what follows [s].
 
     Upper bounds: all the meat warms as fast as the pot, and none of it cools the release.
     """
@@ -277,7 +321,7 @@ def _time_bounds(
     heat_j_k = (
         cases.water_j_k + pot.vessel_j_k + pot.plate_j_k + meat.heat_capacity_j_k.sum(axis=-1)
     )
-    start_c = min(TAP_WATER_TEMP.value, float(meat.start_c.min()))
+    start_c = min(float(cases.start_c.min()), float(meat.start_c.min()))
     spare_w = HEATER_EFFICIENCY.value * pot.heater_w - pot.loss_closed_w_k * (
         cases.hold_c - KITCHEN_TEMP.value
     )
@@ -286,7 +330,8 @@ def _time_bounds(
     up_s = np.where(spare_w > 0, (rise_j + plate_j) / np.maximum(spare_w, 1e-9), MAX_COME_UP_S)
     fall_j = (heat_j_k + cases.headspace_j_k) * (cases.hold_c - cases.boil_c)
     fall_s = fall_j / (pot.loss_closed_w_k * (cases.boil_c - KITCHEN_TEMP.value))
-    after_s = min(float(fall_s.max()), wait_s + LONGEST_VENT_S) + CARRY_OVER.value
+    after_s = min(float(fall_s.max()), after.wait_s + LONGEST_VENT_S)
+    after_s += after.keep_s + after.open_pot_s
     up_max_s = float(np.minimum(up_s, MAX_COME_UP_S).max())
     return int(
         (up_max_s + max(_held_time_s(cases, meat), at_least_s) + after_s) / STEP_S
@@ -330,16 +375,12 @@ def _interpolate_last(rows: FloatArray, position: FloatArray) -> FloatArray:
     return np.asarray(left + part * (right - left))
 
 
-def _polynomial(values: FloatArray, unit: FloatArray) -> FloatArray:
-    """Values at even points of [0, 1], interpolated by the polynomial through them."""
-    coefficients = _NODES_TO_COEFFICIENTS @ values
-    return np.asarray(np.polyval(coefficients, unit))
-
-
-def _first_zero(gap: FloatArray, at: FloatArray) -> float:
-    """Where an increasing gap crosses zero; 0 when it is positive from the start."""
-    index = int(np.argmax(gap >= 0.0))
-    if index == 0:
-        return float(at[0])
-    before, after = gap[index - 1], gap[index]
-    return float(at[index - 1] + (at[index] - at[index - 1]) * -before / (after - before))
+def _first_zeros(gap: FloatArray, at: FloatArray) -> FloatArray:
+    """Where increasing gaps (V, T, n) cross zero on (V, n); the first place when never below."""
+    index = np.argmax(gap >= 0.0, axis=-1)
+    before = np.maximum(index - 1, 0)
+    low = np.take_along_axis(gap, before[..., np.newaxis], axis=-1)[..., 0]
+    high = np.take_along_axis(gap, index[..., np.newaxis], axis=-1)[..., 0]
+    part = np.where(index > 0, -low / np.where(high > low, high - low, 1.0), 0.0)
+    step = at[:, 1:2] - at[:, :1]
+    return np.asarray(at[:, :1] + step * (before + part))

@@ -1,23 +1,19 @@
-"""How much liquid, on what, and whether it all fits: volumes and levels in a round pot."""
+"""How much liquid goes in, how high it stands, and what is there at the end."""
 
 from dataclasses import dataclass
-from math import ceil, hypot
+from math import ceil
 from typing import Literal, TypeAlias
 
-from pneumachron.core.constants import (
-    GIVE_RATIO,
-    LID_CLEARANCE,
-    TRIVET_HEIGHT,
-    US_CUP,
-)
-from pneumachron.core.cuts import School
-from pneumachron.core.errors import WishError
-from pneumachron.core.load import Load, Piece
-from pneumachron.core.pots import Pot
-from pneumachron.core.units import show_volume
+import numpy as np
 
-Rack: TypeAlias = Literal["trivet", "none"]
-RACKS: dict[School, Rack] = {"steam": "trivet", "short_braise": "none", "bath": "none"}
+from pneumachron.core.constants import US_CUP, WATER_DENSITY, Constant, Source
+from pneumachron.core.cuts import School
+from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.load import Load
+from pneumachron.core.pots import Pot
+from pneumachron.core.serving import drip_fat_m3, drip_m3
+from pneumachron.core.standing import Standing
+from pneumachron.core.units import show_volume
 
 BRAISE_M3_PER_KG = 1.5e-4
 """150 ml a kilo, between 1 and 2½ cups. Common practice: 1 cup for 1.4–1.8 kg, 2 for 3.2 kg."""
@@ -26,24 +22,60 @@ BATH_COVER_RATIO = 0.85
 """Share of the height of the meat that a bath reaches: "nearly covered". Common practice."""
 MEASURE_M3 = US_CUP.value / 4
 """Amounts are rounded up to a quarter cup, the smallest cup in a kitchen drawer."""
+LEAN_SHARE = Constant(
+    0.5, "1", Source("common practice", "half of the maker's minimum: ½ cup in a 6 qt pot")
+)
+THICK_SHARE = Constant(
+    0.5,
+    "1",
+    Source("judgement", "share of a thick or sweet sauce that boils like water"),
+)
+SCORCH_SUGAR_KG_M3 = Constant(
+    100.0, "kg/m³", Source("common practice", "sweeter than this at the base scorches")
+)
+FOAM_FILL_RATIO = Constant(0.5, "1", Source("common practice", "half full for what foams"))
+MAX_SAUCE_M3 = 2e-3
+MAX_SUGAR_KG_M3 = 900.0
+
+SaucePlace: TypeAlias = Literal["base", "top"]
 
 
 @dataclass(frozen=True, slots=True)
-class Standing:
-    """How a load stands in a pot. Heights are above the base [m]."""
+class Sauce:
+    """A sauce that goes in with the meat, apart from the thin liquid."""
 
-    coiled: bool
-    rack: Rack
-    rack_height_m: float
-    meat_height_m: float
-    """Height of the tallest piece as it stands, without the rack."""
-    layers: float
-    """Area the pieces take, over the floor; above 1 they lie on each other."""
+    volume_m3: float
+    thick: bool = True
+    sugar_kg_m3: float = 0.0
+    place: SaucePlace = "base"
+
+    def __post_init__(self) -> None:
+        """Refuse amounts that are no sauce.
+
+        Raises
+        ------
+        OutOfRangeError : more than two litres, or more sugar than a syrup.
+        """
+        if not 0.0 <= self.volume_m3 <= MAX_SAUCE_M3:
+            raise OutOfRangeError("sauce", 1e3 * self.volume_m3, 0.0, 1e3 * MAX_SAUCE_M3, "l")
+        if not 0.0 <= self.sugar_kg_m3 <= MAX_SUGAR_KG_M3:
+            raise OutOfRangeError("sugar", self.sugar_kg_m3, 0.0, MAX_SUGAR_KG_M3, "g/l")
 
     @property
-    def top_m(self) -> float:
-        """Highest point of the meat."""
-        return self.rack_height_m + self.meat_height_m
+    def scorches(self) -> bool:
+        """Whether it lies on the hot base and would burn there."""
+        sweet = self.sugar_kg_m3 > SCORCH_SUGAR_KG_M3.value
+        return self.place == "base" and self.volume_m3 > 0 and (self.thick or sweet)
+
+    @property
+    def counted_m3(self) -> float:
+        """What of it counts as thin liquid."""
+        if self.place == "top":
+            return 0.0
+        return self.volume_m3 * (THICK_SHARE.value if self.scorches else 1.0)
+
+
+NO_SAUCE = Sauce(0.0, thick=False)
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,139 +83,141 @@ class Filling:
     """What is in the pot and how high. Volumes [m³], heights above the base [m]."""
 
     liquid_m3: float
+    """Thin liquid to pour."""
     school_m3: float
     """What the school would take; differs from `liquid_m3` when the cook chose an amount."""
     lowest_m3: float
     highest_m3: float
+    sauce_m3: float
     solids_m3: float
+    """Meat, rack and vegetable bed."""
+    bed_m3: float
     fill_ratio: float
     level_m: float
     limited_by_line: bool
+    max_volume_m3: float
+    """Solids and liquid that may be in this pot with this food."""
 
-
-def stand(load: Load, pot: Pot, school: School) -> Standing:
-    """How the load stands: racks of ribs coiled on edge when too long, the rest flat.
-
-    Raises
-    ------
-    WishError : a piece is longer than the pot is wide, or too tall for it.
-    """
-    rack = RACKS[school]
-    rack_height = TRIVET_HEIGHT.value if rack == "trivet" else 0.0
-    coiled = any(_must_coil(piece, pot) for piece in load.pieces)
-    height = max(_height(piece, coiled=coiled) for piece in load.pieces)
-    area = sum(
-        piece.length_m * (piece.thickness_m if coiled else piece.width_m) for piece in load.pieces
-    )
-    for piece in load.pieces:
-        if not coiled:
-            _check_length(piece, pot)
-    room = pot.inner_height_m - LID_CLEARANCE.value - rack_height
-    # a rack on edge leans by about a tenth
-    if height > room * GIVE_RATIO.value:
-        raise WishError(
-            "too_tall",
-            "pot",
-            f"The meat stands {100 * height:.0f} cm high; this pot has room for "
-            f"{100 * room:.0f} cm{' on the rack' if rack_height else ''}.",
-            "Cut it into sections, or take a taller pot.",
-        )
-    return Standing(coiled, rack, rack_height, height, area / pot.floor_m2)
-
-
-def _must_coil(piece: Piece, pot: Pot) -> bool:
-    return piece.cut.coils and hypot(piece.length_m, piece.width_m) > (
-        pot.inner_diameter_m * GIVE_RATIO.value
-    )
-
-
-def _height(piece: Piece, *, coiled: bool) -> float:
-    return piece.width_m if coiled and piece.cut.coils else piece.thickness_m
-
-
-def _check_length(piece: Piece, pot: Pot) -> None:
-    """A flat piece goes in when a rounded rectangle of its sizes does."""
-    longest = pot.inner_diameter_m * GIVE_RATIO.value
-    # an ellipse-like roast gives way at its corners: half way between side and diagonal
-    reach = 0.5 * (piece.length_m + hypot(piece.length_m, piece.width_m))
-    if reach <= longest:
-        return
-    parts = ceil(piece.length_m / (0.8 * pot.inner_diameter_m))
-    raise WishError(
-        "too_long",
-        "count",
-        f"A piece {100 * piece.length_m:.0f} × {100 * piece.width_m:.0f} cm does not go into "
-        f"a pot {100 * pot.inner_diameter_m:.0f} cm wide.",
-        f"Cut it into {max(parts, 2)} along its length, or take a wider pot.",
-    )
+    @property
+    def wet_m3(self) -> float:
+        """All that is liquid."""
+        return self.liquid_m3 + self.sauce_m3
 
 
 def level_m(liquid_m3: float, load: Load, pot: Pot, standing: Standing) -> float:
-    """Height of the liquid above the base, with the meat pushing it up.
+    """Height of the liquid above the base, with rack and meat pushing it up.
 
-    Meat below the surface takes up room in proportion to how deep it stands; the rack's own
-    volume (some 30 ml of wire) is left out.
+    A piece below the surface takes up room in proportion to how deep it stands; rack and bed
+    spread theirs over the height of the rack.
     """
-    bare = liquid_m3 / pot.floor_m2
-    if bare <= standing.rack_height_m:
-        return bare
-    meat_area = load.volume_m3 / standing.meat_height_m
-    beside = max(pot.floor_m2 - meat_area, 0.05 * pot.floor_m2)
-    under_rack = pot.floor_m2 * standing.rack_height_m
-    level = standing.rack_height_m + (liquid_m3 - under_rack) / beside
-    if level <= standing.top_m:
-        return level
-    return (liquid_m3 + load.volume_m3) / pot.floor_m2
+    rack = standing.rack_kind
+    kinds = load.kinds()
+    bodies = [
+        (rack.height_m + item.bottom_m, item.height_m, kinds[item.kind][0].volume_m3)
+        for item in standing.placed
+    ]
+    if rack.height_m > 0:
+        bodies.append((0.0, rack.height_m, rack.volume_m3(pot)))
+    bottom, height, volume = (np.array(column) for column in zip(*bodies, strict=True))
+    marks = np.unique(np.concatenate([[0.0], bottom, bottom + height]))
+    under = np.clip((marks[:, np.newaxis] - bottom) / height, 0.0, 1.0) @ volume
+    # a pot pressed full of meat still has a twentieth of its floor for liquid
+    free = np.maximum(np.diff(pot.floor_m2 * marks - under), 0.05 * pot.floor_m2 * np.diff(marks))
+    held = np.concatenate([[0.0], np.cumsum(free)])
+    if liquid_m3 >= held[-1]:
+        return float(marks[-1] + (liquid_m3 - held[-1]) / pot.floor_m2)
+    return float(np.interp(liquid_m3, held, marks))
 
 
 def _school_amount_m3(school: School, load: Load, pot: Pot, standing: Standing) -> float:
     if school == "steam":
         return pot.min_liquid_m3
+    if school == "lean":
+        return LEAN_SHARE.value * pot.min_liquid_m3
     if school == "short_braise":
         low, high = BRAISE_RANGE_M3
         return min(max(BRAISE_M3_PER_KG * load.mass_kg, low), high)
-    depth = BATH_COVER_RATIO * standing.meat_height_m
-    return pot.floor_m2 * depth - BATH_COVER_RATIO * load.volume_m3
+    depth = standing.rack_height_m + BATH_COVER_RATIO * standing.meat_height_m
+    rack_m3 = standing.rack_kind.volume_m3(pot)
+    return pot.floor_m2 * depth - BATH_COVER_RATIO * load.volume_m3 - rack_m3
+
+
+def lowest_m3(school: School, pot: Pot) -> float:
+    """Least thin liquid: the maker's, or half of it when the cook asks for the lean school."""
+    return pot.min_liquid_m3 * (LEAN_SHARE.value if school == "lean" else 1.0)
 
 
 def fill(
-    load: Load, pot: Pot, school: School, standing: Standing, wished_m3: float | None = None
+    load: Load,
+    pot: Pot,
+    school: School,
+    standing: Standing,
+    wished_m3: float | None = None,
+    *,
+    sauce: Sauce = NO_SAUCE,
+    foams: bool = False,
 ) -> Filling:
-    """The liquid and the level, between the maker's minimum and the maximum line.
+    """The liquid and the level, between the least and the maximum line.
 
     Raises
     ------
-    WishError : the meat alone leaves no room for the minimum liquid, or the cook's own amount
-        is under the minimum or over the line.
+    WishError : the meat alone leaves no room for the least liquid, or the cook's own amount
+        is under it or over the line.
     """
-    solids = load.volume_m3
-    highest = pot.max_volume_m3 - solids
-    if highest < pot.min_liquid_m3:
-        raise _too_much_meat(load, pot)
-    amount = _school_amount_m3(school, load, pot, standing)
+    solids = load.volume_m3 + standing.rack_kind.volume_m3(pot)
+    most = pot.max_volume_m3
+    if foams:
+        most = min(most, FOAM_FILL_RATIO.value * pot.usable_volume_m3)
+    least = lowest_m3(school, pot)
+    highest = most - solids - sauce.volume_m3
+    if highest < least - sauce.counted_m3:
+        raise _too_much_meat(load, most - least - (solids - load.volume_m3) - sauce.volume_m3)
+    lowest = max(least - sauce.counted_m3, 0.0)
+    amount = _school_amount_m3(school, load, pot, standing) - sauce.counted_m3
     # a maker's minimum of a cup is a cup, even if it is printed in millilitres
     rounded = MEASURE_M3 * ceil(amount / MEASURE_M3 - 0.02)
-    school_m3 = min(max(rounded, pot.min_liquid_m3), highest)
+    school_m3 = min(max(rounded, lowest), highest)
     limited = rounded > highest * (1 + 1e-9)
     if limited:
-        school_m3 = max(MEASURE_M3 * int(highest / MEASURE_M3), pot.min_liquid_m3)
+        school_m3 = max(MEASURE_M3 * int(highest / MEASURE_M3), lowest)
     liquid = school_m3 if wished_m3 is None else wished_m3
-    _check_liquid(liquid, pot, highest)
+    _check_liquid(liquid, lowest, highest)
     return Filling(
         liquid_m3=liquid,
         school_m3=school_m3,
-        lowest_m3=pot.min_liquid_m3,
+        lowest_m3=lowest,
         highest_m3=highest,
+        sauce_m3=sauce.volume_m3,
         solids_m3=solids,
-        fill_ratio=(solids + liquid) / pot.usable_volume_m3,
-        level_m=level_m(liquid, load, pot, standing),
+        bed_m3=standing.rack_kind.bed_m3(pot),
+        fill_ratio=(solids + liquid + sauce.volume_m3) / pot.usable_volume_m3,
+        level_m=level_m(liquid + sauce.volume_m3, load, pot, standing),
         limited_by_line=limited and wished_m3 is None,
+        max_volume_m3=most,
     )
 
 
-def _too_much_meat(load: Load, pot: Pot) -> WishError:
+def check_room(load: Load, pot: Pot, school: School) -> None:
+    """Whether the meat alone leaves room for the least liquid, however it lies.
+
+    Raises
+    ------
+    WishError : too much meat for this pot.
+    """
+    if pot.max_volume_m3 - load.volume_m3 < lowest_m3(school, pot):
+        raise _too_much_meat(load, pot.max_volume_m3 - lowest_m3(school, pot))
+
+
+def _too_much_meat(load: Load, room_m3: float) -> WishError:
     density = load.mass_kg / load.volume_m3
-    most_kg = (pot.max_volume_m3 - pot.min_liquid_m3) * density
+    most_kg = max(room_m3, 0.0) * density
+    if most_kg < 0.05:
+        return WishError(
+            "too_full",
+            "pot",
+            "Rack, sauce and the least liquid alone fill this pot to its line.",
+            "Leave some of them out, or take a bigger pot.",
+        )
     runs = ceil(load.mass_kg / most_kg)
     return WishError(
         "too_full",
@@ -194,11 +228,11 @@ def _too_much_meat(load: Load, pot: Pot) -> WishError:
     )
 
 
-def _check_liquid(liquid_m3: float, pot: Pot, highest_m3: float) -> None:
-    least, most = show_volume(pot.min_liquid_m3), show_volume(highest_m3, at_most=True)
+def _check_liquid(liquid_m3: float, lowest_m3: float, highest_m3: float) -> None:
+    least, most = show_volume(lowest_m3), show_volume(highest_m3, at_most=True)
     # an amount that was shown rounded to a spoonful can be typed back
     grace = 5e-6
-    if not liquid_m3 >= pot.min_liquid_m3 - grace:
+    if not liquid_m3 >= lowest_m3 - grace:
         raise WishError(
             "below_minimum",
             "liquid",
@@ -213,3 +247,52 @@ def _check_liquid(liquid_m3: float, pot: Pot, highest_m3: float) -> None:
             f"{show_volume(liquid_m3).metric} with this meat is over the maximum line.",
             f"Use at most {most.metric} ({most.us}), or less meat.",
         )
+
+
+@dataclass(frozen=True, slots=True)
+class Ending:
+    """What is in the pot when the lid comes off. Volumes [m³], masses [kg]."""
+
+    steam_m3: float
+    """Water that left as steam, as liquid."""
+    juice_m3: float
+    """What the meat gave, fat included."""
+    fat_m3: float
+    liquid_m3: float
+    """Sauce and liquid at the end, fat included."""
+    meat_kg: float
+    """All the meat as it comes out."""
+    level_m: float
+
+
+def ending(
+    load: Load,
+    pot: Pot,
+    standing: Standing,
+    filling: Filling,
+    *,
+    steam_kg: float,
+    extra_ratio: float,
+) -> Ending:
+    """Liquid and level at the end: poured, less the steam, and what the meat gave.
+
+    Parameters
+    ----------
+    steam_kg : what left while air was driven out and while it was vented
+    extra_ratio : juice lost by a fast release, as a share of the boneless raw weight
+
+    Mass and volume are conserved: juice that leaves the meat leaves the meat smaller.
+    """
+    steam = steam_kg / WATER_DENSITY.value
+    fast = extra_ratio * sum(piece.boneless_kg for piece in load.pieces) / WATER_DENSITY.value
+    juice = drip_m3(load) + fast
+    liquid = max(filling.wet_m3 - steam + juice, 0.0)
+    shrunk = load.shrunk(juice)
+    return Ending(
+        steam_m3=steam,
+        juice_m3=juice,
+        fat_m3=drip_fat_m3(load),
+        liquid_m3=liquid,
+        meat_kg=load.mass_kg - juice * WATER_DENSITY.value,
+        level_m=level_m(liquid, shrunk, pot, standing),
+    )

@@ -1,17 +1,43 @@
 """The load: every piece of meat in the pot, with its sizes, bone, membrane and start."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import groupby
-from math import sqrt
+from math import pi, sqrt
+from typing import Literal, TypeAlias, get_args
 
-from pneumachron.core.constants import GIVE_RATIO, GUESSED_SPREAD, SIZE_SPREAD
+from pneumachron.core.constants import (
+    FROZEN_SPECIFIC_HEAT,
+    FROZEN_START_SHARE,
+    FROZEN_VIRTUAL_START,
+    GIVE_RATIO,
+    GUESSED_SPREAD,
+    ICE_LATENT_HEAT,
+    ICE_SHARE,
+    SEAR_HEAT,
+    SIZE_SPREAD,
+)
 from pneumachron.core.cuts import Cut
 from pneumachron.core.errors import WishError
+
+Shape: TypeAlias = Literal["block", "tapered", "rolled"]
+SHAPES: tuple[Shape, ...] = get_args(Shape)
+TAPER_RATIO = 0.8
+"""Mean thickness of a tapered piece over that of its thick third. Judgement."""
+ROLL_RATIO = pi / (sqrt(2.0) * 2.404_826)
+"""Side of a square bar over the diameter of a roll that warms as fast: their slowest modes decay
+alike, 2 (π / s)² = (2 j₀ / d)² with j₀ the first zero of the Bessel function. Closed form."""
+FROZEN_C = -2.0
+"""Meat colder than this is taken as frozen through."""
+FREEZER_C = -18.0
+HOT_C = 100.0
 
 THICKNESS_RANGE_M = (0.012, 0.125)
 """What the model was checked for: flanken to a whole shoulder."""
 PIECE_MASS_RANGE_KG = (0.02, 8.0)
+FROZEN_RANGE_M = (THICKNESS_RANGE_M[0], 0.05)
+"""Separate pieces up to 5 cm may go in frozen. Common practice."""
 START_RANGE_C = (-1.0, 40.0)
+FREEZER_RANGE_C = (-30.0, FROZEN_C)
 MAX_PIECES = 60
 
 
@@ -28,6 +54,23 @@ class Piece:
     has_membrane: bool
     start_temp_c: float
     thickness_guessed: bool = False
+    shape: Shape = "block"
+
+    @property
+    def frozen(self) -> bool:
+        """Whether it goes in frozen through."""
+        return self.start_temp_c <= FROZEN_C
+
+    @property
+    def heat_start_c(self) -> float:
+        """Start of the heat conduction: that of the meat, or the stand-in for thawing it."""
+        return FROZEN_VIRTUAL_START.value if self.frozen else self.start_temp_c
+
+    @property
+    def diffusivity_m2_s(self) -> float:
+        """How fast warmth spreads in it."""
+        share = FROZEN_START_SHARE.value if self.frozen else 1.0
+        return self.cut.meat.diffusivity_m2_s / share
 
     @property
     def size_spread_ratio(self) -> float:
@@ -40,13 +83,33 @@ class Piece:
         return self.mass_kg / self.cut.density_kg_m3(has_bone=self.has_bone)
 
     @property
+    def boneless_kg(self) -> float:
+        """Mass without the bone."""
+        return self.mass_kg * (1.0 - (self.cut.bone_ratio if self.has_bone else 0.0))
+
+    @property
     def heat_capacity_j_k(self) -> float:
-        """Heat for one kelvin, bone included."""
-        return self.mass_kg * self.cut.specific_heat_j_kgk(has_bone=self.has_bone)
+        """Heat for one kelvin from `heat_start_c` on, bone included.
+
+        Frozen: such that all the way to the boil it takes what thawing and heating really take.
+        """
+        thawed = self.mass_kg * self.cut.specific_heat_j_kgk(has_bone=self.has_bone)
+        if not self.frozen:
+            return thawed
+        ice_kg = ICE_SHARE.value * self.cut.composition.water_ratio * self.boneless_kg
+        needed_j = (
+            thawed * (HOT_C - FROZEN_C)
+            + ice_kg * ICE_LATENT_HEAT.value
+            + self.mass_kg * FROZEN_SPECIFIC_HEAT.value * (FROZEN_C - self.start_temp_c)
+        )
+        return needed_j / (HOT_C - self.heat_start_c)
 
     @property
     def half_sizes_m(self) -> tuple[float, float, float]:
         """Half length, width and thickness as the heat sees them."""
+        if self.shape == "rolled":
+            side = ROLL_RATIO * self.thickness_m
+            return self.length_m / 2, side / 2, side / 2
         return (
             self.length_m / 2,
             self.width_m / 2,
@@ -80,6 +143,11 @@ class Load:
         """All pieces together."""
         return sum(piece.volume_m3 for piece in self.pieces)
 
+    def shrunk(self, lost_m3: float) -> "Load":
+        """The same pieces after they gave so much juice, each in proportion to its mass."""
+        left = 1.0 - lost_m3 / self.volume_m3
+        return Load(tuple(replace(piece, mass_kg=piece.mass_kg * left) for piece in self.pieces))
+
     def kinds(self) -> tuple[tuple[Piece, int], ...]:
         """Pieces that are alike, with their number."""
         return tuple((piece, len(list(alike))) for piece, alike in groupby(self.pieces))
@@ -95,8 +163,13 @@ def make_piece(
     has_bone: bool | None = None,
     has_membrane: bool | None = None,
     start_temp_c: float,
+    shape: Shape = "block",
+    seared: bool = False,
 ) -> Piece:
     """A piece with what was measured; the rest follows from the typical shape of the cut.
+
+    A tapered piece is measured at its thick third, a rolled one across the roll. `seared` adds
+    the warmth of a sear on two faces.
 
     Length and width, when not given, are those of a block of this mass and thickness with the
     cut's length over width; never narrower than thick. A thickness that was not measured is the
@@ -112,7 +185,7 @@ def make_piece(
     if thickness_m is None:
         thickness_m = usual_thickness_m(cut, mass_kg)
     _check_thickness(thickness_m)
-    _check_start(start_temp_c)
+    _check_start(start_temp_c, thickness_m)
     bone = cut.bone_ratio > 0 if has_bone is None else has_bone
     if bone and cut.bone_ratio == 0:
         raise WishError(
@@ -122,7 +195,10 @@ def make_piece(
         raise WishError(
             "no_membrane", "membrane", f"{cut.name} has no membrane.", "Leave this off."
         )
-    area_m2 = mass_kg / cut.density_kg_m3(has_bone=bone) / thickness_m
+    density = cut.density_kg_m3(has_bone=bone)
+    area_m2 = mass_kg / density / (_FULLNESS[shape] * thickness_m)
+    if shape == "rolled":
+        width_m = thickness_m
     length, width = _footprint(cut, area_m2, thickness_m, length_m, width_m)
     _check_shape(area_m2, thickness_m, length, width, mass_kg, measured=length_m is not None)
     return Piece(
@@ -133,9 +209,32 @@ def make_piece(
         length_m=length,
         has_bone=bone,
         has_membrane=bool(has_membrane),
-        start_temp_c=start_temp_c,
+        start_temp_c=_seared_c(cut, start_temp_c, thickness_m) if seared else start_temp_c,
         thickness_guessed=guessed,
+        shape=shape,
     )
+
+
+_FULLNESS: dict[Shape, float] = {"block": 1.0, "tapered": TAPER_RATIO, "rolled": pi / 4}
+"""Volume over length × width × thickness."""
+
+
+def _seared_c(cut: Cut, start_temp_c: float, thickness_m: float) -> float:
+    """Mean temperature after a sear on two faces.
+
+    Raises
+    ------
+    WishError : frozen meat does not sear.
+    """
+    if start_temp_c <= FROZEN_C:
+        raise WishError(
+            "frozen_sear",
+            "start",
+            "Frozen meat does not brown: it steams.",
+            "Put it in without a sear, or thaw it first.",
+        )
+    heat_j_m2k = thickness_m * cut.meat.density_kg_m3 * cut.meat.specific_heat_j_kgk
+    return min(start_temp_c + 2 * SEAR_HEAT.value / heat_j_m2k, START_RANGE_C[1])
 
 
 def usual_thickness_m(cut: Cut, mass_kg: float) -> float:
@@ -196,23 +295,39 @@ def _check_thickness(thickness_m: float) -> None:
         )
 
 
-def _check_start(start_temp_c: float) -> None:
+def _check_start(start_temp_c: float, thickness_m: float) -> None:
     low, high = START_RANGE_C
-    if start_temp_c < low:
+    coldest, _ = FREEZER_RANGE_C
+    if start_temp_c <= FROZEN_C and thickness_m > FROZEN_RANGE_M[1]:
+        hours = thaw_hours(thickness_m)
         raise WishError(
-            "frozen",
+            "frozen_too_thick",
             "start",
-            "Frozen meat is not worked out here.",
-            "Thaw it in the refrigerator first: a day for each 2 kg.",
+            f"Frozen meat of {100 * thickness_m:.1f} cm stays raw inside for too long; up to "
+            f"{100 * FROZEN_RANGE_M[1]:.0f} cm goes in frozen.",
+            f"Thaw it in the refrigerator first, about {hours:.0f} h.",
         )
-    if not start_temp_c <= high:
+    if not (coldest <= start_temp_c <= FROZEN_C or low <= start_temp_c <= high):
+        if start_temp_c < low:
+            hint = "Meat is either thawed, from -1 °C, or frozen, from -2 down to -30 °C."
+        else:
+            hint = "Give the temperature in its middle; from the refrigerator that is about 4 °C."
         raise WishError(
-            "start_too_warm",
+            "start_too_warm" if start_temp_c > high else "start_unclear",
             "start",
             f"Raw meat at {start_temp_c:.0f} °C is outside what this was checked for: "
             f"at most {high:.0f} °C.",
-            "Give the temperature in its middle; from the refrigerator that is about 4 °C.",
+            hint,
         )
+
+
+def thaw_hours(thickness_m: float) -> float:
+    """Hours in the refrigerator for a piece of this thickness.
+
+    Common practice has 24 h for 2–2.3 kg, a roast of about 9 cm; time goes with the square of
+    the thickness (closed form of conduction), and never below half a day.
+    """
+    return max(24.0 * (thickness_m / 0.09) ** 2, 12.0)
 
 
 def _check_shape(

@@ -6,63 +6,58 @@ of it.
 """
 
 from dataclasses import dataclass
-from typing import Literal, TypeAlias, get_args
+from typing import Literal, TypeAlias
 
 import numpy as np
 
-from pneumachron.core.advice import Caution, Facts, Reason, cautions_for, reasons_for
-from pneumachron.core.cuts import ReleaseMethod, School
-from pneumachron.core.errors import WishError
-from pneumachron.core.hold import MeatCases, Run, Search
-from pneumachron.core.liquid import Filling, Standing, fill, stand
+from pneumachron.core.cases import (
+    LARGER,
+    NOMINAL,
+    RAW_STEP,
+    SEA_LEVEL,
+    SMALLER,
+    THICKER,
+    cases_of,
+    piece_dose_min,
+    texture_reached,
+)
+from pneumachron.core.cautions import Caution, cautions_for
+from pneumachron.core.constants import FROZEN_EXTRA, LADDER_STEP, PURGE_HEAT
+from pneumachron.core.facts import Facts
+from pneumachron.core.hold import Run, Search
+from pneumachron.core.liquid import Ending, ending
 from pneumachron.core.load import Load, Piece
-from pneumachron.core.pot_heat import STEP_S, PotCases
-from pneumachron.core.pots import Pot
+from pneumachron.core.pot_heat import STEP_S
+from pneumachron.core.reasons import Reason, reasons_for
+from pneumachron.core.release import release_kinds
+from pneumachron.core.safety import Safety, safety_of
+from pneumachron.core.serving import Serving, serving
+from pneumachron.core.spread import HoldRange, altitude_rule_min, hold_range
 from pneumachron.core.steam import (
-    ALTITUDE_RANGE_M,
     FloatArray,
     ambient_pressure_pa,
+    latent_heat_j_kg,
     saturation_pressure_pa,
     saturation_temp_c,
 )
-from pneumachron.core.tenderness import TENDER_STEP, texture_dose_min, texture_step_of
+from pneumachron.core.tenderness import TENDER_STEP, TEXTURES, texture_step_of
+from pneumachron.core.wish import Setup, Wish, set_up
 
-Level: TypeAlias = Literal["high", "low"]
-LEVELS: tuple[Level, ...] = get_args(Level)
 PhaseKind: TypeAlias = Literal[
-    "come_up", "hold", "natural_release", "waiting", "venting", "standing"
+    "come_up",
+    "hold",
+    "natural_release",
+    "waiting",
+    "venting",
+    "keeping_warm",
+    "boiling",
+    "soaking",
+    "standing",
 ]
-USUAL_WAIT_S = 600.0
-"""How long a timed release waits unless the cook says otherwise. Common practice."""
-WAIT_RANGE_S = (60.0, 3600.0)
-
-THICKER_M = 0.005
-"""Half a centimetre: what one more reading of the ruler is worth."""
-RAW_STEP = -4.0
-"""As far below "chewy" as "falls" is above it: not softened at all."""
 MAX_TRACE = 240
 """Samples of a trace at most."""
-
-
-@dataclass(frozen=True, slots=True)
-class Wish:
-    """What the cook wants. `liquid_m3` overrules the school's amount."""
-
-    load: Load
-    pot: Pot
-    texture_step: float
-    school: School
-    release: ReleaseMethod
-    level: Level
-    altitude_m: float
-    liquid_m3: float | None = None
-    wait_s: float = USUAL_WAIT_S
-    """Only of a timed release: how long it stands before it is vented."""
-
-    @property
-    def vent_after_s(self) -> float:
-        """How long the pot stands after the hold before it is vented."""
-        return {"natural": float("inf"), "timed": self.wait_s, "quick": 0.0}[self.release]
+PULLED_STEP = 3.5
+"""From here on a shoulder or a point is pulled rather than sliced."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -82,8 +77,19 @@ class Outcome:
     piece: Piece
     count: int
     texture_step: float
-    core_at_open_c: float
-    above_safe_s: float
+    dryness_ratio: float
+    """Softening over the most this cut takes without going dry."""
+    safety: Safety
+
+    @property
+    def core_at_open_c(self) -> float:
+        """Core when the lid comes off."""
+        return self.safety.core_at_open_c
+
+    @property
+    def dry(self) -> bool:
+        """Whether it went past what this cut forgives."""
+        return self.dryness_ratio > 1.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -101,20 +107,29 @@ class Trace:
 class Plan:
     """What to set, what happens, and why."""
 
+    setup: Setup
     hold_min: int
     hold_exact_min: float
-    hold_range_min: tuple[int, int]
+    range: HoldRange
     gauge_pa: float
     hold_c: float
     boil_c: float
-    standing: Standing
-    filling: Filling
     phases: tuple[Phase, ...]
     lid_on_to_open_s: float
+    done_s: float
+    """From lid on until the meat comes out of the pot."""
     outcomes: tuple[Outcome, ...]
+    ending: Ending
+    serving: Serving
     trace: Trace
     reasons: tuple[Reason, ...]
     cautions: tuple[Caution, ...]
+
+    @property
+    def hold_range_min(self) -> tuple[int, int]:
+        """From and to, as a panel counts."""
+        low, high = round(self.range.low_min), round(self.range.high_min)
+        return min(low, self.hold_min), max(high, self.hold_min)
 
 
 def make_plan(wish: Wish) -> Plan:
@@ -124,140 +139,125 @@ def make_plan(wish: Wish) -> Plan:
     ------
     WishError : the wish cannot be met; says at which field and what to do.
     """
-    low, high = ALTITUDE_RANGE_M
-    if not low <= wish.altitude_m <= high:
-        raise WishError(
-            "altitude",
-            "altitude",
-            f"{wish.altitude_m:.0f} m is outside what this was checked for.",
-            f"Give the altitude of the kitchen, up to {high:.0f} m.",
-        )
-    shortest, longest = WAIT_RANGE_S
-    if not shortest <= wish.wait_s <= longest:
-        raise WishError(
-            "wait",
-            "wait",
-            f"A wait of {wish.wait_s / 60:.0f} min before venting is outside what this was "
-            "checked for.",
-            f"Give {shortest / 60:.0f} to {longest / 60:.0f} min.",
-        )
-    standing = stand(wish.load, wish.pot, wish.school)
-    filling = fill(wish.load, wish.pot, wish.school, standing, wish.liquid_m3)
-    search = Search(*cases_of(wish, filling), wait_s=wish.vent_after_s)
-    holds_min = search.holds_s() / 60.0
-    hold_min = round(holds_min[0])
+    setup = set_up(wish)
+    search = Search(*cases_of(setup), setup.after)
+    need = search.meat.dose_min[..., np.newaxis] * np.array([1.0, LADDER_STEP.value])
+    extra_min = frozen_extra_min(wish.load)
+    holds_min = search.solve(need) / 60.0 + extra_min
+    hold_exact = float(holds_min[NOMINAL, 0])
+    hold_min = round(hold_exact)
     run = search.run(60.0 * hold_min)
-    slowest = int(np.argmin(run.final_dose_min / search.meat.dose_min[0]))
-    phases = _phases(run, wish.release, slowest)
+    slowest = slowest_kind(search, run)
     outcomes = _outcomes(wish.load, run)
+    spread = _spread(wish, holds_min[:, 0])
+    end = ending(
+        wish.load,
+        wish.pot,
+        setup.standing,
+        setup.filling,
+        steam_kg=steam_kg(search, run),
+        extra_ratio=release_kinds()[setup.release].juice_extra_ratio,
+    )
     facts = Facts(
-        load=wish.load,
-        pot=wish.pot,
-        standing=standing,
-        filling=filling,
-        school=wish.school,
-        release=wish.release,
-        texture_step=wish.texture_step,
-        altitude_m=wish.altitude_m,
-        hold_min=float(holds_min[0]),
-        thicker_hold_min=float(holds_min[3]),
-        sea_level_hold_min=float(holds_min[4]),
-        sizes_hold_min=(float(holds_min[1]), float(holds_min[2])),
+        setup=setup,
+        hold_min=hold_exact,
+        thicker_hold_min=float(holds_min[THICKER, 0]),
+        sea_level_hold_min=float(holds_min[SEA_LEVEL, 0]),
+        softer_hold_min=float(holds_min[NOMINAL, 1]),
+        rule_hold_min=altitude_rule_min(float(holds_min[SEA_LEVEL, 0]), wish.altitude_m),
+        range=spread,
+        ending=end,
+        frozen_extra_min=extra_min,
         warm_up_s=_warm_up_s(run, slowest),
-        pressure_s=run.pressure_s,
         after_hold_share=_after_hold_share(run, slowest),
-        core_at_open_c=tuple(outcome.core_at_open_c for outcome in outcomes),
-        above_safe_s=tuple(outcome.above_safe_s for outcome in outcomes),
-        vent_s=run.open_s - run.vent_s if np.isfinite(run.vent_s) else 0.0,
         texture_steps=tuple(outcome.texture_step for outcome in outcomes),
+        dryness_ratios=tuple(outcome.dryness_ratio for outcome in outcomes),
+        dry_at_high=_dry_at(search, run, spread.high_min, wish.load),
+        safeties=tuple(outcome.safety for outcome in outcomes),
         slowest=slowest,
     )
     return Plan(
+        setup=setup,
         hold_min=hold_min,
-        hold_exact_min=float(holds_min[0]),
-        hold_range_min=(
-            min(round(holds_min[1]), hold_min),
-            max(round(holds_min[2]), hold_min),
-        ),
-        gauge_pa=float(search.cases.gauge_pa[0]),
+        hold_exact_min=hold_exact,
+        range=spread,
+        gauge_pa=wish.pressure_pa,
         hold_c=float(search.cases.hold_c[0]),
         boil_c=float(search.cases.boil_c[0]),
-        standing=standing,
-        filling=filling,
-        phases=phases,
+        phases=_phases(run, setup, slowest),
         lid_on_to_open_s=run.open_s,
+        done_s=done_s(setup, run),
         outcomes=outcomes,
+        ending=end,
+        serving=serving(wish.load, pulled=is_pulled(wish)),
         trace=_trace(run, wish, slowest, outcomes[slowest].piece),
         reasons=reasons_for(facts),
         cautions=cautions_for(facts),
     )
 
 
-def cases_of(wish: Wish, filling: Filling) -> tuple[PotCases, MeatCases]:
-    """Five cases: the wish, smaller, larger, half a centimetre thicker, at sea level."""
-    kinds = wish.load.kinds()
-    half = np.array([piece.half_sizes_m for piece, _ in kinds])
-    thicker = half + np.array(
-        [[0.0, 0.0, piece.cut.thickness_factor * THICKER_M / 2] for piece, _ in kinds]
+def frozen_extra_min(load: Load) -> float:
+    """Minutes on top when something goes in frozen: the stand-in for thawing is a little fast."""
+    return FROZEN_EXTRA.value / 60.0 if any(piece.frozen for piece in load.pieces) else 0.0
+
+
+def is_pulled(wish: Wish) -> bool:
+    """Whether the meat is pulled apart rather than sliced or served on the bone."""
+    pulls = wish.load.pieces[0].cut.pulls
+    return pulls and wish.texture_step >= PULLED_STEP
+
+
+def done_s(setup: Setup, run: Run) -> float:
+    """From lid on until the meat comes out: after boiling and soaking, if there are any."""
+    soaks_s = setup.after.stand_s if setup.release == "soak" else 0.0
+    return run.open_s + setup.after.boil_s + soaks_s
+
+
+def slowest_kind(search: Search, run: Run) -> int:
+    """Index of the kind that gets least of what it needs."""
+    return int(np.argmin(run.final_dose_min / search.meat.dose_min[0]))
+
+
+def steam_kg(search: Search, run: Run) -> float:
+    """Steam that left: with the air, and through the valve."""
+    hold_c = float(search.cases.hold_c[0])
+    return (PURGE_HEAT.value + run.vented_j) / float(latent_heat_j_kg(hold_c))
+
+
+def _spread(wish: Wish, holds_min: FloatArray) -> HoldRange:
+    pieces = wish.load.pieces
+    return hold_range(
+        float(holds_min[NOMINAL]),
+        sizes_min=(float(holds_min[SMALLER]), float(holds_min[LARGER])),
+        guessed=any(piece.thickness_guessed for piece in pieces),
+        scatter_ratio=max(piece.cut.practice_scatter_ratio for piece in pieces),
+        rule_min=altitude_rule_min(float(holds_min[SEA_LEVEL]), wish.altitude_m),
     )
-    spread = np.array([[piece.size_spread_ratio] for piece, _ in kinds])
-    sizes = np.stack([half, half * (1 - spread), half * (1 + spread), thicker, half])
-    ambient = np.full(len(sizes), ambient_pressure_pa(wish.altitude_m))
-    ambient[-1] = ambient_pressure_pa(0.0)
-    one = np.ones(len(sizes))
-
-    def row(values: list[float]) -> FloatArray:
-        return np.tile(np.array(values), (len(sizes), 1))
-
-    meat = MeatCases(
-        half_sizes_m=sizes,
-        diffusivity_m2_s=row([piece.cut.meat.diffusivity_m2_s for piece, _ in kinds]),
-        conductivity_w_mk=row([piece.cut.meat.conductivity_w_mk for piece, _ in kinds]),
-        heat_capacity_j_k=row([count * piece.heat_capacity_j_k for piece, count in kinds]),
-        start_c=row([piece.start_temp_c for piece, _ in kinds]),
-        dose_min=row([_dose_min(piece, wish.texture_step) for piece, _ in kinds]),
-    )
-    pot = wish.pot
-    gauge = pot.gauge_high_pa if wish.level == "high" else pot.gauge_low_pa
-    cases = PotCases(
-        pot=pot,
-        ambient_pa=ambient,
-        gauge_pa=gauge * one,
-        liquid_m3=filling.liquid_m3 * one,
-        solids_m3=filling.solids_m3 * one,
-    )
-    return cases, meat
-
-
-def _dose_min(piece: Piece, texture_step: float) -> float:
-    return texture_dose_min(
-        piece.cut.tender_dose_min, texture_step, has_membrane=piece.has_membrane
-    )
-
-
-def texture_reached(piece: Piece, dose_min: float) -> float:
-    """Where a dose takes a piece on its ladder, its membrane counted; `RAW_STEP` at the least."""
-    step = texture_step_of(_dose_min(piece, float(TENDER_STEP)), np.array(dose_min))
-    return max(float(step), RAW_STEP)
 
 
 def _at(run: Run, values: FloatArray, time_s: float) -> float:
     return float(np.interp(time_s, run.time_s, values))
 
 
-def _phases(run: Run, release: ReleaseMethod, slowest: int) -> tuple[Phase, ...]:
+def _phases(run: Run, setup: Setup, slowest: int) -> tuple[Phase, ...]:
     """The cook in stretches that follow on each other without a gap."""
+    after = setup.after
+    pin_s = run.open_s - after.keep_s
     marks: list[tuple[PhaseKind, float]] = [
         ("come_up", run.pressure_s),
         ("hold", run.hold_end_s),
     ]
-    if release == "natural" or run.vent_s >= run.open_s:
-        marks.append(("natural_release", run.open_s))
-    elif release == "timed":
-        marks += [("waiting", run.vent_s), ("venting", run.open_s)]
+    if np.isinf(after.wait_s) or run.vent_s >= pin_s:
+        marks.append(("natural_release", pin_s))
+    elif after.wait_s > 0:
+        marks += [("waiting", run.vent_s), ("venting", pin_s)]
     else:
-        marks.append(("venting", run.open_s))
-    marks.append(("standing", float(run.time_s[-1])))
+        marks.append(("venting", pin_s))
+    if after.keep_s > 0:
+        marks.append(("keeping_warm", run.open_s))
+    if after.boil_s > 0:
+        marks.append(("boiling", run.open_s + after.boil_s))
+    marks.append(("soaking" if setup.release == "soak" else "standing", float(run.time_s[-1])))
     phases, start_s = [], 0.0
     for kind, end_s in marks:
         core = _at(run, run.core_c[slowest], end_s)
@@ -269,17 +269,31 @@ def _phases(run: Run, release: ReleaseMethod, slowest: int) -> tuple[Phase, ...]
 def _outcomes(load: Load, run: Run) -> tuple[Outcome, ...]:
     outcomes = []
     for index, (piece, count) in enumerate(load.kinds()):
-        core = run.core_c[index]
+        core, dose = run.core_c[index], float(run.final_dose_min[index])
         outcomes.append(
             Outcome(
                 piece=piece,
                 count=count,
-                texture_step=texture_reached(piece, float(run.final_dose_min[index])),
-                core_at_open_c=_at(run, core, run.open_s),
-                above_safe_s=STEP_S * int(np.count_nonzero(core >= piece.cut.safe_core_c)),
+                texture_step=texture_reached(piece, dose),
+                dryness_ratio=dose / dry_dose_min(piece),
+                safety=safety_of(piece.cut, core, _at(run, core, run.open_s), STEP_S),
             )
         )
     return tuple(outcomes)
+
+
+def dry_dose_min(piece: Piece) -> float:
+    """Softening beyond which this piece is soft but dry."""
+    return piece.cut.dry_ceiling_ratio * piece_dose_min(piece, float(len(TEXTURES) - 1))
+
+
+def _dry_at(search: Search, run: Run, hold_min: float, load: Load) -> bool:
+    """Whether a kind goes dry with a longer hold, the release counted as it is."""
+    ends_s = np.array([[run.hold_end_s, run.pressure_s + 60.0 * hold_min]])
+    held = search.held_dose_at(np.repeat(ends_s, len(search.held_dose), axis=0))[0]
+    later = run.final_dose_min + held[:, 1] - held[:, 0]
+    kinds = [piece for piece, _ in load.kinds()]
+    return any(dose > dry_dose_min(piece) for dose, piece in zip(later, kinds, strict=True))
 
 
 def _warm_up_s(run: Run, slowest: int) -> float:
@@ -304,5 +318,5 @@ def _trace(run: Run, wish: Wish, slowest: int, piece: Piece) -> Trace:
     ambient = ambient_pressure_pa(wish.altitude_m)
     sealed = (pot_c > float(saturation_temp_c(ambient))) & (time_s <= run.open_s)
     gauge = np.where(sealed, saturation_pressure_pa(pot_c) - ambient, 0.0)
-    step = texture_step_of(_dose_min(piece, float(TENDER_STEP)), run.dose_min[slowest, pick])
+    step = texture_step_of(piece_dose_min(piece, float(TENDER_STEP)), run.dose_min[slowest, pick])
     return Trace(time_s, gauge, pot_c, run.core_c[slowest, pick], np.maximum(step, RAW_STEP))

@@ -21,6 +21,7 @@ from scipy.fft import irfft, next_fast_len, rfft
 from pneumachron.core.constants import (
     CARRY_OVER,
     HEATER_EFFICIENCY,
+    KEEP_WARM_TEMP,
     KITCHEN_TEMP,
     LEAST_VENT_SHARE,
     PIN_DROP_RISE,
@@ -28,11 +29,10 @@ from pneumachron.core.constants import (
     SPRAY_FILL_RATIO,
     SPRAY_THROTTLE,
     STEAM_GAS_CONSTANT,
-    TAP_WATER_TEMP,
     WATER_DENSITY,
     WATER_SPECIFIC_HEAT,
 )
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.pots import Pot
 from pneumachron.core.steam import (
     FloatArray,
@@ -47,6 +47,8 @@ IntArray: TypeAlias = NDArray[np.int_]
 STEP_S = 30.0
 VENT_SLOPE_1_K = 0.03
 """Relative change of vent power with temperature, for a first guess only."""
+ICE_POINT_C = 0.01
+"""Triple point of water; published, IAPWS."""
 MAX_COME_UP_S = 2.0 * 3600.0
 """A pot that takes longer has no seal or far too little power for its load."""
 
@@ -60,6 +62,11 @@ class PotCases:
     gauge_pa: FloatArray
     liquid_m3: FloatArray
     solids_m3: FloatArray
+    """Meat, rack and vegetable bed."""
+    bed_m3: FloatArray
+    """Vegetables under the meat: they warm like water."""
+    start_c: FloatArray
+    """Pot and liquid when the lid goes on."""
 
     @cached_property
     def boil_c(self) -> FloatArray:
@@ -73,8 +80,9 @@ class PotCases:
 
     @cached_property
     def water_j_k(self) -> FloatArray:
-        """Heat capacity of the liquid."""
-        return self.liquid_m3 * WATER_DENSITY.value * WATER_SPECIFIC_HEAT.value
+        """Heat capacity of the liquid and of a vegetable bed."""
+        wet_m3 = self.liquid_m3 + self.bed_m3
+        return np.asarray(wet_m3 * WATER_DENSITY.value * WATER_SPECIFIC_HEAT.value)
 
     @cached_property
     def fill_ratio(self) -> FloatArray:
@@ -108,7 +116,33 @@ class PotCases:
             self.gauge_pa[:1],
             self.liquid_m3[:1],
             self.solids_m3[:1],
+            self.bed_m3[:1],
+            self.start_c[:1],
         )
+
+
+@dataclass(frozen=True, slots=True)
+class AfterHold:
+    """What is done after the hold; all times in seconds.
+
+    `wait_s` : how long the pot stands before it is vented: 0 at once, infinite never
+    `keep_s` : how long it is kept warm, lid on, once the pin is down
+    `boil_s` : how long it boils with the lid off
+    `stand_s` : how long the meat goes on by its own heat, in the open pot
+    """
+
+    wait_s: float = float("inf")
+    keep_s: float = 0.0
+    boil_s: float = 0.0
+    stand_s: float = CARRY_OVER.value
+
+    @property
+    def open_pot_s(self) -> float:
+        """From lid off to the end of what is counted."""
+        return self.boil_s + self.stand_s
+
+
+NATURAL = AfterHold()
 
 
 @dataclass(frozen=True, slots=True)
@@ -169,8 +203,11 @@ def _plate_left(pot: Pot, time_s: FloatArray) -> FloatArray:
     return np.exp(-np.maximum(time_s, 0.0) * pot.plate_w_k / pot.plate_j_k)
 
 
-def come_up(cases: PotCases, meat: MeatHeat) -> ComeUp:
+def come_up(cases: PotCases, meat: MeatHeat, past_rise_k: FloatArray | None = None) -> ComeUp:
     """Heat from lid on until every case is under pressure.
+
+    `past_rise_k` (V, n0) is what the pot did before in this time grid, when it is put on again;
+    times count from the very start.
 
     Raises
     ------
@@ -178,22 +215,30 @@ def come_up(cases: PotCases, meat: MeatHeat) -> ComeUp:
     """
     pot, count = cases.pot, len(cases.ambient_pa)
     ramp_w_k = _ramp_w_k(pot, meat)
-    limit = min(int(MAX_COME_UP_S / STEP_S), ramp_w_k.shape[-1])
-    source_w = _heater_w(pot, limit) - np.diff(meat.start_j)[:, :limit] / STEP_S
+    past = np.zeros((count, 0)) if past_rise_k is None else past_rise_k
+    before = past.shape[-1]
+    limit = min(before + int(MAX_COME_UP_S / STEP_S), ramp_w_k.shape[-1])
+    source_w = -np.diff(meat.start_j)[:, :limit] / STEP_S
+    source_w[:, before:] += _heater_w(pot, limit - before)
     source_w += pot.loss_closed_w_k * KITCHEN_TEMP.value
     boil_c, hold_c = cases.boil_c, cases.hold_c
     cold_w_k = (cases.water_j_k + pot.vessel_j_k) / STEP_S + ramp_w_k[:, 0] + pot.loss_closed_w_k
     steam_w_k = cold_w_k + cases.headspace_j_k / STEP_S
 
     stiff_w_k, boiling = cold_w_k, False
-    temp = np.full(count, TAP_WATER_TEMP.value)
-    temps, rises = [temp], np.zeros((count, limit))
+    history = cases.start_c[:, np.newaxis] + np.cumsum(past, axis=-1)
+    temps = [cases.start_c, *history.T]
+    temp, rises = temps[-1], np.zeros((count, limit))
+    rises[:, :before] = past
     purge_j = np.full(count, PURGE_HEAT.value)
+    debt_j = np.zeros(count)
     boil_s, end_s = np.full(count, np.inf), np.full(count, np.inf)
-    for n in range(limit):
+    for n in range(before, limit):
         past_w = np.einsum("vk,vk->v", rises[:, :n], ramp_w_k[:, n:0:-1])
         drive_w = source_w[:, n] - past_w - pot.loss_closed_w_k * temp
         new = temp + drive_w / stiff_w_k
+        if debt_j.any() or (new < ICE_POINT_C).any():
+            new, debt_j = _iced(new, debt_j, stiff_w_k * STEP_S)
         if boiling or (new > boil_c).any():
             boiling = True
             stiff_w_k = np.where(temp >= boil_c, steam_w_k, cold_w_k)
@@ -220,6 +265,48 @@ def come_up(cases: PotCases, meat: MeatHeat) -> ComeUp:
     )
 
 
+def _iced(
+    temp_c: FloatArray, debt_j: FloatArray, stiff_j_k: FloatArray
+) -> tuple[FloatArray, FloatArray]:
+    """Liquid on frozen meat does not fall below 0 °C: ice forms, and melts before it warms."""
+    left_j = (temp_c - ICE_POINT_C) * stiff_j_k - debt_j
+    return ICE_POINT_C + np.maximum(left_j, 0.0) / stiff_j_k, np.maximum(-left_j, 0.0)
+
+
+def coast(cases: PotCases, meat: MeatHeat, past_rise_k: FloatArray, steps: int) -> FloatArray:
+    """A pot that was stopped, lid shut and valve closed: what it does by itself.
+
+    Parameters
+    ----------
+    past_rise_k : (V, n0) what the pot did before
+    steps : how long it stands
+
+    Returns
+    -------
+    (V, n0 + steps) rises
+
+    Raises
+    ------
+    OutOfRangeError : longer than the grid of `meat`.
+    """
+    pot, before = cases.pot, past_rise_k.shape[-1]
+    ramp_w_k = _ramp_w_k(pot, meat)
+    if not before + steps <= ramp_w_k.shape[-1]:
+        raise OutOfRangeError("standing", steps, 0, ramp_w_k.shape[-1] - before, "steps")
+    start_w = np.diff(meat.start_j) / STEP_S
+    rises = np.zeros((len(past_rise_k), before + steps))
+    rises[:, :before] = past_rise_k
+    temp = cases.start_c + past_rise_k.sum(axis=-1)
+    cold_w_k = (cases.water_j_k + pot.vessel_j_k) / STEP_S + ramp_w_k[:, 0] + pot.loss_closed_w_k
+    for n in range(before, before + steps):
+        past_w = np.einsum("vk,vk->v", rises[:, :n], ramp_w_k[:, n:0:-1])
+        steam_w_k = np.where(temp > cases.boil_c, cases.headspace_j_k / STEP_S, 0.0)
+        loss_w = pot.loss_closed_w_k * (temp - KITCHEN_TEMP.value)
+        rises[:, n] = (-start_w[:, n] - past_w - loss_w) / (cold_w_k + steam_w_k)
+        temp = temp + rises[:, n]
+    return rises
+
+
 def _heater_w(pot: Pot, count: int) -> FloatArray:
     """What the heater sends through the plate in each step from cold. (n,) [W]"""
     edges = STEP_S * np.arange(count + 1.0)
@@ -235,7 +322,7 @@ def _fraction(before: FloatArray, level: FloatArray, after: FloatArray) -> Float
 
 
 def release(
-    cases: PotCases, meat: MeatHeat, up: ComeUp, hold_s: FloatArray, wait_s: float
+    cases: PotCases, meat: MeatHeat, up: ComeUp, hold_s: FloatArray, after: AfterHold
 ) -> Release:
     """Let the pressure go after each of several holds, open, and let it stand.
 
@@ -243,17 +330,20 @@ def release(
     ----------
     cases, meat, up : the pot, the meat in it and its come-up
     hold_s : (V, K) holds, >= 0; those of one case differ by whole steps [s]
-    wait_s : how long the pot stands before it is vented: 0 quick, infinite natural [s]
+    after : what is done then
 
     Returns
     -------
-    Release, until `CARRY_OVER` after the last lid is off.
+    Release, until the last of the open pots has stood.
     """
-    pot, runs = cases.pot, hold_s.shape
+    pot, runs, wait_s = cases.pot, hold_s.shape, after.wait_s
     terms = _release_terms(cases, meat, up, hold_s)
     length = terms.source_w.shape[-1]
     started = (terms.since_s[..., 1:] > wait_s).any(axis=(0, 1))
     first_vent = int(np.argmax(started)) if started.any() else length
+    # once the pin is down the lid comes off, unless the pot is kept warm
+    vent = _VentTable(cases) if started.any() else None
+    left_w_k = pot.loss_closed_w_k if after.keep_s > 0 else pot.loss_open_w_k
     loss_w_k = np.full(runs, pot.loss_closed_w_k)
     stiff_w_k = np.broadcast_to(terms.stored_w_k + terms.steam_w_k + pot.loss_closed_w_k, runs)
     temp = np.broadcast_to(cases.hold_c[:, np.newaxis], runs)
@@ -274,21 +364,26 @@ def release(
         free_w = terms.source_w[..., i] - past_w
         change = (free_w - loss_w_k * (temp - KITCHEN_TEMP.value)) / stiff_w_k
         if last == length:
-            if i >= first_vent:
+            if vent is not None and i >= first_vent:
                 share = np.clip((terms.since_s[..., i + 1] - wait_s) / STEP_S, 0.0, 1.0) * shut
-                change, vent_w = _vented_change(cases, temp, change, stiff_w_k, share)
+                change, vent_w = _vented_change(vent, temp, change, stiff_w_k, share)
                 vented_j += vent_w * STEP_S
             drops = shut & (temp + change <= terms.pin_c)
             if drops.any():
                 part = _fraction(temp, terms.pin_c, temp + change)
-                open_s[drops] = ((terms.first + i + part) * STEP_S)[drops]
+                open_s[drops] = ((terms.first + i + part) * STEP_S)[drops] + after.keep_s
                 shut &= ~drops
-                loss_w_k = np.where(shut, pot.loss_closed_w_k, pot.loss_open_w_k)
-                stiff_w_k = np.where(drops, terms.stored_w_k + pot.loss_open_w_k, stiff_w_k)
+                loss_w_k = np.where(shut, pot.loss_closed_w_k, left_w_k)
+                stiff_w_k = np.where(drops, terms.stored_w_k + left_w_k, stiff_w_k)
                 opened = (free_w - loss_w_k * (temp - KITCHEN_TEMP.value)) / stiff_w_k
                 change = np.where(drops, terms.pin_c - temp + (1.0 - part) * opened, change)
                 if not shut.any():
-                    last = int(np.ceil((open_s + CARRY_OVER.value) / STEP_S - terms.first).max())
+                    stop_s = (open_s + after.open_pot_s) / STEP_S - terms.first
+                    last = int(np.ceil(stop_s).max())
+        if after.keep_s > 0 or after.boil_s > 0:
+            change, loss_w_k, stiff_w_k = _tended(
+                cases, terms, after, _Moment(i, shut, open_s, temp, change)
+            )
         rises[..., i] = change
         temp = temp + change
         temps.append(temp)
@@ -344,8 +439,59 @@ def _release_terms(
     )
 
 
+class _VentTable:
+    """Vent power between local boiling and pressure, from 256 points a case; within 0.1 %."""
+
+    def __init__(self, cases: PotCases) -> None:
+        self.low_c = cases.boil_c[:, np.newaxis]
+        self.step_k = (cases.hold_c[:, np.newaxis] - self.low_c) / 255
+        self.points_w = vent_power_w(cases, self.low_c + self.step_k * np.arange(256))
+        self.rows = np.arange(len(self.points_w))[:, np.newaxis]
+
+    def power_w(self, temp_c: FloatArray) -> FloatArray:
+        """Latent heat that leaves through the open valve. (V, K) [°C] to (V, K) [W]"""
+        position = np.clip((temp_c - self.low_c) / self.step_k, 0.0, 254.999)
+        below = position.astype(int)
+        left = self.points_w[self.rows, below]
+        right = self.points_w[self.rows, below + 1]
+        return np.asarray(left + (position - below) * (right - left))
+
+
+@dataclass(frozen=True, slots=True)
+class _Moment:
+    """One step of a release, for all runs (V, K)."""
+
+    step: int
+    shut: NDArray[np.bool_]
+    open_s: FloatArray
+    temp_c: FloatArray
+    change_k: FloatArray
+
+
+def _tended(
+    cases: PotCases, terms: "_ReleaseTerms", after: AfterHold, now: _Moment
+) -> tuple[FloatArray, FloatArray, FloatArray]:
+    """Keep warm under the lid, or boil without it.
+
+    The change of this step, and loss and stiffness of the next one. Both settings switch inside a
+    step by their share of it.
+    """
+    shut, open_s, temp_c, change_k = now.shut, now.open_s, now.temp_c, now.change_k
+    pot, starts_s = cases.pot, (terms.first + now.step) * STEP_S
+    boils = np.clip((open_s + after.boil_s - starts_s) / STEP_S, 0.0, 1.0)
+    boils = np.minimum(boils, np.clip((starts_s + STEP_S - open_s) / STEP_S, 0.0, 1.0))
+    change = (1.0 - boils) * change_k + boils * (cases.boil_c[:, np.newaxis] - temp_c)
+    warm = ~shut & (open_s > starts_s) & (after.keep_s > 0)
+    floor_k = np.minimum(KEEP_WARM_TEMP.value - temp_c, 0.0)
+    change = np.where(warm, np.maximum(change, floor_k), change)
+    off = np.clip((starts_s + 2 * STEP_S - open_s) / STEP_S, 0.0, 1.0)
+    loss_w_k = pot.loss_closed_w_k + off * (pot.loss_open_w_k - pot.loss_closed_w_k)
+    steam_w_k = np.where(shut, terms.steam_w_k, 0.0)
+    return change, loss_w_k, terms.stored_w_k + steam_w_k + loss_w_k
+
+
 def _vented_change(
-    cases: PotCases,
+    vent: "_VentTable",
     temp_c: FloatArray,
     free_k: FloatArray,
     stiff_w_k: FloatArray,
@@ -355,9 +501,9 @@ def _vented_change(
 
     A secant makes the mean of start and end stand for the whole step.
     """
-    vent_w = share * vent_power_w(cases, temp_c)
+    vent_w = share * vent.power_w(temp_c)
     guess = (free_k * stiff_w_k - vent_w) / (stiff_w_k + VENT_SLOPE_1_K * vent_w)
-    end_w = share * vent_power_w(cases, temp_c + guess)
+    end_w = share * vent.power_w(temp_c + guess)
     slope_w_k = np.where(guess < 0.0, (end_w - vent_w) / np.minimum(guess, -1e-9), 0.0)
     change = (free_k * stiff_w_k - vent_w) / (stiff_w_k + 0.5 * slope_w_k)
     return change, vent_w + 0.5 * slope_w_k * change

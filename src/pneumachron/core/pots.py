@@ -1,11 +1,15 @@
 """Pots: what a maker prints on the plate and what a ruler finds."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cache
 from math import pi
 
 from pneumachron.core.errors import WishError
 from pneumachron.core.tables import read_numbers, read_words
+
+FLAGS = ("has_start_key", "has_crisping_lid")
+GAUGE_RANGE_PA = (15_000.0, 110_000.0)
+"""From the gentlest low setting to a stovetop cooker; steam tables and fits hold there."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,6 +33,11 @@ class Pot:
     loss_closed_w_k: float
     loss_open_w_k: float
     orifice_m2: float
+    panel_step_min: float
+    """Steps of the panel above an hour."""
+    has_start_key: bool
+    """Whether a program starts only when a key is pressed."""
+    has_crisping_lid: bool
 
     @property
     def floor_m2(self) -> float:
@@ -51,10 +60,17 @@ def ready_pots() -> dict[str, Pot]:
     """The pots that come with the app, by id."""
     words = read_words("pots.csv")
     numbers = read_numbers("pots.csv")
-    return {
-        pot_id: Pot(pot_id=pot_id, name=words[pot_id]["name"], **values)
-        for pot_id, values in numbers.items()
-    }
+    found = {}
+    for pot_id, row in numbers.items():
+        values = {name: value for name, value in row.items() if name not in FLAGS}
+        found[pot_id] = Pot(
+            pot_id=pot_id,
+            name=words[pot_id]["name"],
+            has_start_key=row["has_start_key"] == 1,
+            has_crisping_lid=row["has_crisping_lid"] == 1,
+            **values,
+        )
+    return found
 
 
 def ready_pot(pot_id: str) -> Pot:
@@ -73,3 +89,83 @@ def ready_pot(pot_id: str) -> Pot:
             "This pot is not known here.",
             f"Choose one of: {', '.join(ready_pots())}.",
         ) from None
+
+
+LIMITS: dict[str, tuple[float, float, str]] = {
+    "usable_volume_m3": (0.002, 0.012, "m³"),
+    "inner_diameter_m": (0.14, 0.32, "m"),
+    "inner_height_m": (0.08, 0.25, "m"),
+    "heater_w": (400.0, 2500.0, "W"),
+    "min_liquid_m3": (0.0001, 0.001, "m³"),
+    "max_fill_ratio": (0.4, 0.7, "1"),
+    "gauge_high_pa": (40_000.0, GAUGE_RANGE_PA[1], "Pa"),
+    "gauge_low_pa": (*GAUGE_RANGE_PA, "Pa"),
+    "longest_hold_min": (60.0, 720.0, "min"),
+    "panel_step_min": (1.0, 15.0, "min"),
+}
+"""What a household's pot may measure: from the smallest sold to a canner's little sister."""
+VOLUME_SPREAD = 0.25
+"""How far the printed size may be off the cylinder of the measures: rims, curves, rounding."""
+
+
+def check_pot(pot: Pot) -> None:
+    """Whether a pot that a cook describes can be.
+
+    Raises
+    ------
+    WishError : a number out of range, or numbers that contradict each other; names the field.
+    """
+    for field, (low, high, unit) in LIMITS.items():
+        value = getattr(pot, field)
+        if not low <= value <= high:
+            raise WishError(
+                "pot_out_of_range",
+                field,
+                f"{value:g} {unit} is no kitchen pressure cooker: {low:g} to {high:g} {unit}.",
+                "Measure again, or read the plate under the pot.",
+            )
+    cylinder = pot.floor_m2 * pot.inner_height_m
+    if not 1 - VOLUME_SPREAD <= cylinder / pot.usable_volume_m3 <= 1 + VOLUME_SPREAD:
+        raise WishError(
+            "pot_does_not_hold",
+            "usable_volume_m3",
+            f"{100 * pot.inner_diameter_m:.0f} cm wide and {100 * pot.inner_height_m:.0f} cm high "
+            f"hold {1000 * cylinder:.1f} l, not {1000 * pot.usable_volume_m3:.1f} l.",
+            "Measure the inner pot, from wall to wall and from base to rim.",
+        )
+    if not pot.gauge_low_pa < pot.gauge_high_pa:
+        raise WishError(
+            "pot_levels",
+            "gauge_low_pa",
+            "The low level must be under the high one.",
+            "The manual says how many kPa or psi each has; 1 psi is 6.9 kPa.",
+        )
+    if not pot.min_liquid_m3 < 0.5 * pot.max_volume_m3:
+        raise WishError(
+            "pot_minimum",
+            "min_liquid_m3",
+            f"With {1000 * pot.min_liquid_m3:.1f} l as the least there is hardly room for meat.",
+            "The manual says the least liquid: usually 1 to 1½ cups.",
+        )
+
+
+def scaled_pot(base: Pot, pot_id: str, name: str, **numbers: float) -> Pot:
+    """A pot from what a cook can measure; the rest follows the ready pot that is most like it.
+
+    Heat stores and the plate go with the heater's power, losses and valve stay. Source: fitted at
+    one size and scaled, see data/pots.csv.
+
+    Raises
+    ------
+    WishError : the pot makes no sense.
+    """
+    share = numbers.get("heater_w", base.heater_w) / base.heater_w
+    scaled = {
+        name: getattr(base, name) * share for name in ("vessel_j_k", "plate_j_k", "plate_w_k")
+    }
+    measured = {**scaled, **numbers}
+    pot = replace(base, pot_id=pot_id, name=name)
+    for field, value in measured.items():
+        pot = replace(pot, **{field: value})
+    check_pot(pot)
+    return pot

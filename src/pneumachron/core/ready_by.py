@@ -1,31 +1,49 @@
-"""Ready by: which ways of cutting and releasing have the lid off in the time there is."""
+"""Ready by: which ways of cutting, releasing and finishing make it to the table in time."""
 
 from dataclasses import dataclass, replace
 
 from pneumachron.core.alternatives import Answer, cut_into, quick_answer
-from pneumachron.core.cuts import RELEASE_METHODS, ReleaseMethod
+from pneumachron.core.cuts import ReleaseMethod
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.plan import Wish
+from pneumachron.core.finish import FinishKind, finish_for, rest_for
+from pneumachron.core.wish import Wish, set_up
 
 PARTS = (1, 2, 4)
+FASTER: tuple[ReleaseMethod, ...] = ("natural", "timed", "quick")
+"""Ways of releasing that may save time; soaking and keeping warm only add to it."""
 MAX_AVAILABLE_S = 24 * 3600.0
 
 
 @dataclass(frozen=True, slots=True)
 class Way:
-    """One way to do it. `parts` : how many each piece is cut into. `spare_s` < 0 : so late."""
+    """One way to do it.
+
+    `parts` : how many each piece is cut into. `table_s` : from lid on until it is on the table,
+    rested and finished. `spare_s` < 0 : so late.
+    """
 
     parts: int
     release: ReleaseMethod
+    finish: FinishKind
     answer: Answer
+    rest_s: float
+    finish_s: float
+    table_s: float
     spare_s: float
 
 
-def ways_in_time(wish: Wish, available_s: float) -> tuple[Way, ...]:
+def ways_in_time(
+    wish: Wish, available_s: float, finish: FinishKind | None = None
+) -> tuple[Way, ...]:
     """All ways that go, best first.
 
-    Ways that make it come first, the one that changes least at the top: nothing, then the release,
-    then the knife. Ways that are late follow, the least late first.
+    Ways that make it come first, the one that changes least at the top: nothing, then the finish,
+    the release, the knife. Ways that are late follow, the least late first.
+
+    Parameters
+    ----------
+    available_s : from lid on to the table
+    finish : the wished crust; the habit of the cut when None
 
     Raises
     ------
@@ -34,25 +52,39 @@ def ways_in_time(wish: Wish, available_s: float) -> tuple[Way, ...]:
     """
     if not 0.0 < available_s <= MAX_AVAILABLE_S:
         raise OutOfRangeError("time", available_s / 60.0, 1.0, MAX_AVAILABLE_S / 60.0, "min")
-    ways = [_way(wish, 1, wish.release, available_s)]
+    wished = set_up(wish).release
+    wanted = finish_for(wish.load, finish).kind
+    ways = list(_ways(wish, 1, wished, wanted, available_s))
     for parts in PARTS:
-        for release in RELEASE_METHODS:
-            if (parts, release) != (1, wish.release):
+        for release in FASTER:
+            if (parts, release) != (1, wished):
                 try:
-                    ways.append(_way(wish, parts, release, available_s))
+                    ways += _ways(wish, parts, release, wanted, available_s)
                 except WishError:
                     continue  # parts that do not fit are no way
-    return tuple(sorted(ways, key=lambda way: _rank(way, wish.release)))
+    return tuple(sorted(ways, key=lambda way: _rank(way, wished, wanted)))
 
 
-def _way(wish: Wish, parts: int, release: ReleaseMethod, available_s: float) -> Way:
+def _ways(
+    wish: Wish, parts: int, release: ReleaseMethod, wanted: FinishKind, available_s: float
+) -> list[Way]:
+    """With the wished finish, and without one."""
     changed = replace(wish, release=release)
     if parts > 1:
         changed = cut_into(changed, parts)
     answer = quick_answer(changed)
-    return Way(parts, release, answer, available_s - answer.lid_on_to_open_s)
+    rest_s = rest_for(changed.load)[0]
+    ways = []
+    kinds: tuple[FinishKind, ...] = (wanted,) if wanted == "none" else (wanted, "none")
+    for kind in kinds:
+        finish_s = finish_for(changed.load, kind).total_s[1]
+        table_s = answer.done_s + rest_s + finish_s
+        spare_s = available_s - table_s
+        ways.append(Way(parts, release, kind, answer, rest_s, finish_s, table_s, spare_s))
+    return ways
 
 
-def _rank(way: Way, wished: ReleaseMethod) -> tuple[bool, float, bool]:
+def _rank(way: Way, wished: ReleaseMethod, wanted: FinishKind) -> tuple[bool, float, bool, bool]:
     late = way.spare_s < 0.0
-    return late, -way.spare_s if late else float(way.parts), way.release != wished
+    first = -way.spare_s if late else float(way.parts)
+    return late, first, way.release != wished, way.finish != wanted

@@ -16,7 +16,7 @@ from pneumachron.core.errors import MeasureError
 if TYPE_CHECKING:
     from pint import UnitRegistry
 
-Quantity: TypeAlias = Literal["mass", "length", "volume", "temperature", "altitude"]
+Quantity: TypeAlias = Literal["mass", "length", "volume", "temperature", "altitude", "pressure"]
 
 MAX_TEXT = 60
 """Characters in a typed measure."""
@@ -58,6 +58,12 @@ _UNITS: dict[Quantity, tuple[str, dict[str, str]]] = {
             "meters": "meter", "km": "kilometer", "ft": "foot", "foot": "foot", "feet": "foot",
         },
     ),
+    "pressure": (
+        "pascal",
+        {
+            "kpa": "kilopascal", "bar": "bar", "mbar": "millibar", "psi": "psi", "pa": "pascal",
+        },
+    ),
     "temperature": (
         "degC",
         {"c": "degC", "°c": "degC", "°": "degC", "f": "degF", "°f": "degF"},
@@ -69,6 +75,7 @@ _EXAMPLES: dict[Quantity, str] = {
     "volume": "1 1/2 cups or 350 ml",
     "altitude": "1150 m or 3770 ft",
     "temperature": "4 °C or 40 °F",
+    "pressure": "75 kPa or 11 psi",
 }
 _VULGAR = {
     "½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8",

@@ -6,10 +6,13 @@ from typing import Any
 import numpy as np
 
 from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.again import rung_of
 from pneumachron.core.alternatives import Alternative, Answer
-from pneumachron.core.plan import Outcome, Plan, Trace, Wish
+from pneumachron.core.constants import SPRAY_FILL_RATIO
+from pneumachron.core.plan import Outcome, Plan, Trace
 from pneumachron.core.pots import Pot
 from pneumachron.core.ready_by import Way
+from pneumachron.core.release import release_kinds
 from pneumachron.core.tasks import Task, plan_tasks
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import (
@@ -20,12 +23,14 @@ from pneumachron.core.units import (
     show_temperature,
     show_volume,
 )
+from pneumachron.core.wish import Setup
 
-RESULTS_VERSION = 1
+RESULTS_VERSION = 2
 
 
-def plan_document(wish: Wish, plan: Plan) -> dict[str, Any]:
+def plan_document(plan: Plan) -> dict[str, Any]:
     """Everything a screen, a script or the shelf needs of a plan."""
+    wish = plan.setup.wish
     return {
         "results_version": RESULTS_VERSION,
         "engine_version": ENGINE_VERSION,
@@ -39,20 +44,19 @@ def plan_document(wish: Wish, plan: Plan) -> dict[str, Any]:
             "boil_temp_c": _round(plan.boil_c, 2),
             "texture": TEXTURES[round(wish.texture_step)],
             "school": wish.school,
-            "release": wish.release,
-            "rack": plan.standing.rack,
+            "release": plan.setup.release,
+            "rack": plan.setup.standing.rack,
             "altitude_m": wish.altitude_m,
             "altitude_shown": _shown(show_altitude(wish.altitude_m)),
         },
+        "range": [asdict(part) for part in plan.range.parts],
+        "release": _release(plan.setup),
         "liquid": _liquid(plan),
-        "standing": {
-            "coiled": plan.standing.coiled,
-            "rack_height_m": plan.standing.rack_height_m,
-            "meat_height_m": _round(plan.standing.meat_height_m, 4),
-            "layers": _round(plan.standing.layers, 3),
-        },
+        "ending": _ending(plan),
+        "standing": _standing(plan.setup),
         "pot": pot_document(wish.pot),
         "pieces": [_piece(outcome) for outcome in plan.outcomes],
+        "serving": _serving(plan),
         "phases": [
             {
                 "kind": phase.kind,
@@ -64,9 +68,104 @@ def plan_document(wish: Wish, plan: Plan) -> dict[str, Any]:
         ],
         "tasks": [_task(task) for task in plan_tasks(plan)],
         "lid_on_to_open_s": _round(plan.lid_on_to_open_s, 1),
+        "done_s": _round(plan.done_s, 1),
         "trace": _trace(plan.trace),
         "reasons": [asdict(reason) for reason in plan.reasons],
         "cautions": [asdict(caution) for caution in plan.cautions],
+    }
+
+
+def upgraded(document: dict[str, Any]) -> dict[str, Any]:
+    """A stored document in today's shape; its numbers stay those of its engine.
+
+    Version 1 had reasons in minutes only; what it did not know is left out.
+    """
+    if document["results_version"] != 1:
+        return document
+    reasons = [
+        {
+            **{key: value for key, value in reason.items() if key != "effect_min"},
+            "about": "hold",
+            "effect": reason["effect_min"],
+            "effect_unit": "min",
+        }
+        for reason in document["reasons"]
+    ]
+    return {
+        **document,
+        "reasons": reasons,
+        "range": [],
+        "standing": {**document["standing"], "placed": [], "section": []},
+        "done_s": document["lid_on_to_open_s"],
+    }
+
+
+def _release(setup: Setup) -> dict[str, Any]:
+    kind = release_kinds()[setup.release]
+    after = setup.after
+    return {
+        "method": setup.release,
+        "usual": setup.choice.method,
+        "wait_s": None if after.wait_s == float("inf") else after.wait_s,
+        "keep_s": after.keep_s,
+        "boil_s": after.boil_s,
+        "soak_s": after.stand_s if setup.release == "soak" else 0.0,
+        "reason": setup.choice.reason,
+        "juice": kind.juice,
+        "spray": kind.spray,
+        "pulses": kind.vents and setup.filling.fill_ratio > SPRAY_FILL_RATIO.value,
+    }
+
+
+def _standing(setup: Setup) -> dict[str, Any]:
+    standing = setup.standing
+    line, spans = standing.section(setup.wish.pot)
+    return {
+        "coiled": standing.coiled,
+        "arrangement": standing.arrangement,
+        "tight": standing.tight,
+        "rack_height_m": standing.rack_height_m,
+        "rack_inset_m": standing.rack_kind.inset_m,
+        "meat_height_m": _round(standing.meat_height_m, 4),
+        "layers": standing.layers,
+        "placed": [
+            {
+                "kind": item.kind,
+                "outline_m": [[_round(x, 4), _round(y, 4)] for x, y in item.outline_m],
+                "bottom_m": _round(standing.rack_height_m + item.bottom_m, 4),
+                "height_m": _round(item.height_m, 4),
+            }
+            for item in standing.placed
+        ],
+        "section_m": _round(line, 4),
+        "section": [
+            {"placed": index, "left_m": _round(left, 4), "right_m": _round(right, 4)}
+            for index, left, right in spans
+        ],
+    }
+
+
+def _ending(plan: Plan) -> dict[str, Any]:
+    end = plan.ending
+    return {
+        "steam_m3": _round(end.steam_m3, 7),
+        "juice_m3": _round(end.juice_m3, 7),
+        "fat_m3": _round(end.fat_m3, 7),
+        "liquid_m3": _round(end.liquid_m3, 7),
+        "meat_kg": _round(end.meat_kg, 4),
+        "level_m": _round(end.level_m, 4),
+        "juice_shown": _shown(show_volume(end.juice_m3)),
+        "liquid_shown": _shown(show_volume(end.liquid_m3)),
+    }
+
+
+def _serving(plan: Plan) -> dict[str, Any]:
+    served = plan.serving
+    return {
+        "plates_from": served.plates[0],
+        "plates_to": served.plates[1],
+        "bought_shown": _shown(show_mass(sum(served.bought_kg) / 2)),
+        "served_shown": _shown(show_mass(sum(served.served_kg) / 2)),
     }
 
 
@@ -85,6 +184,9 @@ def pot_document(pot: Pot) -> dict[str, Any]:
         "gauge_high_pa": pot.gauge_high_pa,
         "gauge_low_pa": pot.gauge_low_pa,
         "longest_hold_min": pot.longest_hold_min,
+        "panel_step_min": pot.panel_step_min,
+        "has_start_key": pot.has_start_key,
+        "has_crisping_lid": pot.has_crisping_lid,
         "min_liquid_shown": _shown(show_volume(pot.min_liquid_m3)),
         "max_volume_shown": _shown(show_volume(pot.max_volume_m3, at_most=True)),
         "inner_diameter_shown": _shown(show_length(pot.inner_diameter_m)),
@@ -94,10 +196,11 @@ def pot_document(pot: Pot) -> dict[str, Any]:
 
 def answer_document(answer: Answer) -> dict[str, Any]:
     """What a cook comes to, in short."""
-    rung = TEXTURES[min(max(round(answer.texture_step), 0), len(TEXTURES) - 1)]
+    rung = rung_of(answer.texture_step)
     return {
         "hold_min": answer.hold_min,
         "lid_on_to_open_s": _round(answer.lid_on_to_open_s, 1),
+        "done_s": _round(answer.done_s, 1),
         "texture_step": _round(answer.texture_step, 2),
         "texture_reached": rung,
         "core_at_open_c": _round(answer.core_at_open_c, 1),
@@ -116,19 +219,26 @@ def alternative_document(alternative: Alternative) -> dict[str, Any]:
 
 
 def way_document(way: Way) -> dict[str, Any]:
-    """One way to have the lid off in time."""
+    """One way to be at the table in time."""
     return {
         "parts": way.parts,
         "release": way.release,
+        "finish": way.finish,
         "answer": answer_document(way.answer),
+        "rest_s": _round(way.rest_s, 1),
+        "finish_s": _round(way.finish_s, 1),
+        "table_s": _round(way.table_s, 1),
         "spare_s": _round(way.spare_s, 1),
     }
 
 
 def _liquid(plan: Plan) -> dict[str, Any]:
-    filling = plan.filling
+    filling = plan.setup.filling
     return {
         "volume_m3": filling.liquid_m3,
+        "sauce_m3": filling.sauce_m3,
+        "bed_m3": filling.bed_m3,
+        "max_volume_m3": filling.max_volume_m3,
         "school_volume_m3": filling.school_m3,
         "lowest_m3": filling.lowest_m3,
         "highest_m3": filling.highest_m3,
@@ -145,8 +255,7 @@ def _liquid(plan: Plan) -> dict[str, Any]:
 
 def _piece(outcome: Outcome) -> dict[str, Any]:
     piece = outcome.piece
-    step = round(outcome.texture_step)
-    rung = TEXTURES[min(max(step, 0), len(TEXTURES) - 1)]
+    rung, safety = rung_of(outcome.texture_step), outcome.safety
     return {
         "cut": piece.cut.cut_id,
         "count": outcome.count,
@@ -154,7 +263,9 @@ def _piece(outcome: Outcome) -> dict[str, Any]:
         "thickness_m": piece.thickness_m,
         "width_m": piece.width_m,
         "length_m": piece.length_m,
-        "start_temp_c": piece.start_temp_c,
+        "start_temp_c": _round(piece.start_temp_c, 1),
+        "shape": piece.shape,
+        "frozen": piece.frozen,
         "bone": piece.has_bone,
         "membrane": piece.has_membrane,
         "total_mass_shown": _shown(show_mass(piece.mass_kg * outcome.count)),
@@ -165,10 +276,12 @@ def _piece(outcome: Outcome) -> dict[str, Any]:
         "start_shown": _shown(show_temperature(piece.start_temp_c)),
         "texture_step": _round(outcome.texture_step, 2),
         "texture_reached": rung,
-        "looks": piece.cut.looks[rung],
+        "looks": "soft, but it breaks into dry threads" if outcome.dry else piece.cut.looks[rung],
+        "dryness_ratio": _round(outcome.dryness_ratio, 3),
+        "lethality_ratio": _round(min(safety.lethality_ratio, 999.0), 2),
         "core_at_open_c": _round(outcome.core_at_open_c, 1),
         "core_at_open_shown": _shown(show_temperature(outcome.core_at_open_c)),
-        "above_safe_s": outcome.above_safe_s,
+        "above_safe_s": safety.above_safe_s,
         "size_spread_ratio": piece.size_spread_ratio,
         "safe_core_shown": _shown(show_temperature(piece.cut.safe_core_c)),
         "safe_rest_s": piece.cut.safe_rest_s,

@@ -6,17 +6,33 @@ exactly so. An empty one takes the cut's or the household's default.
 
 from dataclasses import dataclass
 
+from pneumachron.core.alternatives import sections_of
 from pneumachron.core.cuts import Cut, ReleaseMethod, School, cut_by_id
-from pneumachron.core.errors import WishError
-from pneumachron.core.load import MAX_PIECES, Load, Piece, make_piece
-from pneumachron.core.plan import USUAL_WAIT_S, Level, Wish
+from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.liquid import NO_SAUCE, Sauce, SaucePlace
+from pneumachron.core.load import FREEZER_C, MAX_PIECES, Load, Piece, Shape, make_piece
 from pneumachron.core.pots import Pot
+from pneumachron.core.racks import Rack
+from pneumachron.core.serving import trimmed_kg
 from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import Quantity, parse_measure
+from pneumachron.core.wish import Level, Wish
 
 INPUTS_VERSION = 1
 PIECE_FIELDS = frozenset(
-    {"cut", "count", "mass", "thickness", "length", "width", "bone", "membrane", "start"}
+    {
+        "cut",
+        "count",
+        "mass",
+        "thickness",
+        "length",
+        "width",
+        "bone",
+        "membrane",
+        "start",
+        "shape",
+        "section_bones",
+    }
 )
 
 
@@ -33,6 +49,12 @@ class PieceInputs:
     bone: bool | None = None
     membrane: bool | None = None
     start: str | None = None
+    """A temperature, or one of `START_WORDS`."""
+    shape: Shape = "block"
+    as_bought: bool = False
+    """The weight is that from the shop: fat cap, membrane or skin still come off."""
+    section_bones: int | None = None
+    """Racks of ribs are cut into sections of so many bones."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,6 +70,16 @@ class PlanInputs:
     wait_min: int | None = None
     liquid: str | None = None
     altitude: str | None = None
+    rack: Rack | None = None
+    stacked: bool = False
+    stay_min: int | None = None
+    boil_min: int = 0
+    gauge: str | None = None
+    foams: bool = False
+    sauce: str | None = None
+    sauce_thick: bool = True
+    sauce_sugar_g_l: float = 0.0
+    sauce_place: SaucePlace = "base"
 
 
 @dataclass(frozen=True, slots=True)
@@ -78,11 +110,18 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         pot=pot,
         texture_step=float(TEXTURES.index(texture)),
         school=inputs.school or first.default_school,
-        release=inputs.release or first.default_release,
+        release=inputs.release,
         level=inputs.level,
         altitude_m=_optional(inputs.altitude, "altitude", "altitude", defaults.altitude_m),
         liquid_m3=_given(inputs.liquid, "volume", "liquid"),
-        wait_s=USUAL_WAIT_S if inputs.wait_min is None else 60.0 * inputs.wait_min,
+        wait_s=None if inputs.wait_min is None else 60.0 * inputs.wait_min,
+        stay_s=None if inputs.stay_min is None else 60.0 * inputs.stay_min,
+        boil_s=60.0 * inputs.boil_min,
+        rack=inputs.rack,
+        stacked=inputs.stacked,
+        sauce=_sauce(inputs),
+        foams=inputs.foams,
+        gauge_pa=_given(inputs.gauge, "pressure", "gauge"),
     )
 
 
@@ -95,17 +134,62 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
             "Give the number of pieces that go into the pot together.",
         )
     cut: Cut = cut_by_id(entry.cut)
+    mass_kg = parse_measure(entry.mass, "mass", "mass")
+    word = (entry.start or "").strip().lower()
+    start_c, seared = START_WORDS.get(word, (None, False))
+    if word not in START_WORDS:
+        start_c = _given(entry.start, "temperature", "start")
     piece = make_piece(
         cut,
-        mass_kg=parse_measure(entry.mass, "mass", "mass") / entry.count,
+        mass_kg=(trimmed_kg(cut, mass_kg) if entry.as_bought else mass_kg) / entry.count,
         thickness_m=_given(entry.thickness, "length", "thickness"),
         length_m=_given(entry.length, "length", "length"),
         width_m=_given(entry.width, "length", "width"),
         has_bone=entry.bone,
         has_membrane=entry.membrane,
-        start_temp_c=_optional(entry.start, "temperature", "start", defaults.start_temp_c),
+        start_temp_c=defaults.start_temp_c if start_c is None else start_c,
+        shape=entry.shape,
+        seared=seared,
     )
-    return [piece] * entry.count
+    if entry.section_bones is None:
+        return [piece] * entry.count
+    return sections_of(piece, _section_bones(entry.section_bones)) * entry.count
+
+
+START_WORDS: dict[str, tuple[float | None, bool]] = {
+    "refrigerator": (None, False),
+    "tempered": (8.0, False),
+    "seared": (None, True),
+    "frozen": (FREEZER_C, False),
+}
+"""Starts a cook names: the temperature, the household's when None, and whether it was seared.
+An hour on the counter warms the middle of a roast by some 4 K; common practice."""
+
+
+def _section_bones(bones: int) -> int:
+    if not 1 <= bones <= 13:
+        raise WishError(
+            "section_bones",
+            "section_bones",
+            f"A section of {bones} bones cannot be cut from a rack.",
+            "Give 1 to 13; three are usual.",
+        )
+    return bones
+
+
+def _sauce(inputs: PlanInputs) -> Sauce:
+    volume_m3 = _given(inputs.sauce, "volume", "sauce")
+    if volume_m3 is None:
+        return NO_SAUCE
+    try:
+        return Sauce(volume_m3, inputs.sauce_thick, inputs.sauce_sugar_g_l, inputs.sauce_place)
+    except OutOfRangeError as error:
+        raise WishError(
+            "sauce",
+            "sauce",
+            f"{error.value:g} {error.unit} is not a sauce for this pot.",
+            f"Give {error.low:g} to {error.high:g} {error.unit}.",
+        ) from None
 
 
 def _given(text: str | None, quantity: Quantity, field: str) -> float | None:

@@ -8,11 +8,27 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.again import judge_opened, judge_stopped, translate_minutes
 from pneumachron.core.alternatives import answer_for_minutes, what_changes
+from pneumachron.core.batches import batches
 from pneumachron.core.errors import WishError
-from pneumachron.core.plan import Wish, make_plan
+from pneumachron.core.finish import FinishKind
+from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import Pot, ready_pot, ready_pots
 from pneumachron.core.ready_by import ways_in_time
+from pneumachron.core.sauce import Body
+from pneumachron.core.season import Marinade
+from pneumachron.core.tenderness import TEXTURES, Texture
+from pneumachron.core.units import parse_measure
+from pneumachron.core.wish import Wish
+from pneumachron.services.answers import (
+    around_document,
+    opened_document,
+    runs_document,
+    sauce_document,
+    stopped_document,
+    translated_document,
+)
 from pneumachron.services.documents import (
     RESULTS_VERSION,
     alternative_document,
@@ -63,8 +79,7 @@ def work_out(inputs: PlanInputs, pot: Pot, defaults: Defaults = NOWHERE) -> dict
     WishError : the wish cannot be met; its field is a path into the inputs.
     """
     with _telling_where():
-        wish = read_wish(inputs, pot, defaults)
-        return plan_document(wish, make_plan(wish))
+        return plan_document(make_plan(read_wish(inputs, pot, defaults)))
 
 
 @contextmanager
@@ -86,8 +101,7 @@ def _wish_here(session: Session, inputs: PlanInputs) -> Wish:
 def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     """A plan document with the household's pot and defaults."""
     with _telling_where():
-        wish = _wish_here(session, inputs)
-        return plan_document(wish, make_plan(wish))
+        return plan_document(make_plan(_wish_here(session, inputs)))
 
 
 def what_if_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
@@ -106,11 +120,84 @@ def minutes_here(session: Session, inputs: PlanInputs, hold_min: int) -> dict[st
         return answer_document(answer_for_minutes(_wish_here(session, inputs), hold_min))
 
 
-def ready_by_here(session: Session, inputs: PlanInputs, available_min: int) -> list[dict[str, Any]]:
-    """Ways of cutting and releasing with the lid off in time, best first."""
+def ready_by_here(
+    session: Session, inputs: PlanInputs, available_min: int, finish: FinishKind | None
+) -> list[dict[str, Any]]:
+    """Ways of cutting, releasing and finishing that are at the table in time, best first."""
     with _telling_where():
-        ways = ways_in_time(_wish_here(session, inputs), 60.0 * available_min)
+        ways = ways_in_time(_wish_here(session, inputs), 60.0 * available_min, finish)
         return [way_document(way) for way in ways]
+
+
+def opened_here(
+    session: Session,
+    inputs: PlanInputs,
+    hold_min: int,
+    *,
+    seen: Texture | None,
+    probe: str | None,
+    open_min: float,
+) -> dict[str, Any]:
+    """Opened after a hold: done, put back, or rescue."""
+    with _telling_where():
+        wish = _wish_here(session, inputs)
+        found = judge_opened(
+            wish,
+            hold_min,
+            seen_step=None if seen is None else float(TEXTURES.index(seen)),
+            probe_c=None if probe is None else parse_measure(probe, "temperature", "probe"),
+            open_min=open_min,
+        )
+        return opened_document(wish, found)
+
+
+def stopped_here(
+    session: Session, inputs: PlanInputs, at_min: float, since_min: float
+) -> dict[str, Any]:
+    """A run that stopped by itself or for want of power."""
+    with _telling_where():
+        return stopped_document(judge_stopped(_wish_here(session, inputs), at_min, since_min))
+
+
+def other_pressure_here(
+    session: Session, inputs: PlanInputs, hold_min: int, gauge: str
+) -> dict[str, Any]:
+    """Minutes of another pressure, for the household's pot."""
+    with _telling_where():
+        gauge_pa = parse_measure(gauge, "pressure", "gauge")
+        return translated_document(
+            translate_minutes(_wish_here(session, inputs), hold_min, gauge_pa)
+        )
+
+
+def batches_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
+    """How many runs a load takes, and what each comes to."""
+    with _telling_where():
+        return runs_document(batches(_wish_here(session, inputs)))
+
+
+def around_here(
+    session: Session,
+    inputs: PlanInputs,
+    *,
+    finish: FinishKind | None,
+    marinade: Marinade | None,
+    brined: bool,
+) -> dict[str, Any]:
+    """What is done before and after the pot."""
+    with _telling_where():
+        wish = _wish_here(session, inputs)
+        return around_document(wish, finish=finish, marinade=marinade, brined=brined)
+
+
+def sauce_here(
+    session: Session, pot_id: str, volume: str, left_ratio: float, body: Body
+) -> dict[str, Any]:
+    """Reduce and thicken what is left in a pot."""
+    household = current_household(session)
+    pot = find_pot(session, household.household_id, pot_id)
+    volume_m3 = parse_measure(volume, "volume", "volume")
+    return sauce_document(pot, household.altitude_m, volume_m3, left_ratio, body)
 
 
 def find_pot(session: Session, household_id: str, pot_id: str) -> Pot:

@@ -71,6 +71,9 @@ class PotRow(Base):
     loss_closed_w_k: Mapped[float]
     loss_open_w_k: Mapped[float]
     orifice_m2: Mapped[float]
+    panel_step_min: Mapped[float]
+    has_start_key: Mapped[bool]
+    has_crisping_lid: Mapped[bool]
     created_at: Mapped[datetime] = mapped_column(UtcDateTime)
     deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
 

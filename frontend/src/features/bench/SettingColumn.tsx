@@ -5,7 +5,7 @@ import { SaveSheet } from "@/features/bench/SaveSheet";
 import { StoredNote } from "@/features/bench/StoredNote";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
 import { panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
-import { RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
+import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { MeasureField } from "@/ui/MeasureField";
@@ -90,7 +90,7 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
         label={`hold ${panelTime(hold_min)}, ${range}`}
       />
       <p className="text-[14px] text-pencil" data-testid="range">
-        {range}, if the sizes are {spread}
+        {range}; sizes may be {spread}
         {"\u00a0"}% off
       </p>
     </div>
@@ -107,7 +107,7 @@ interface SettingsProps {
 function Settings({ bench, cut, units, plan }: SettingsProps) {
   const { wish, change, problem } = bench;
   const school = wish.school ?? cut?.default_school ?? "short_braise";
-  const method = wish.release ?? cut?.default_release ?? "natural";
+  const method = wish.release ?? plan?.setting.release ?? cut?.default_release ?? "natural";
   const liquid = troubleAt(problem, "liquid");
   const liquidUnits = unitsOf(wish.liquid, units);
   const shown = plan?.liquid;
@@ -131,7 +131,7 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
       </Row>
       <Row label="rack">
         <span className="font-semibold">
-          {plan?.setting.rack === "trivet" ? "low metal rack, meat above the liquid" : "none"}
+          {plan ? RACK_WORDS[plan.setting.rack].name : "by the school"}
         </span>
       </Row>
       <Row label="release">

@@ -77,6 +77,8 @@ function Row({ item, bench }: { item: AlternativeOut; bench: Bench }) {
 const CUT_WORDS: Record<string, string> = {
   halved: "each piece halved across its thickness",
   quartered: "each piece cut in four",
+  sections: "cut into sections of three bones",
+  frozen: "from the freezer",
 };
 
 function nameOf({ kind, value }: AlternativeOut): string {
@@ -92,6 +94,7 @@ function patchOf({ kind, value }: AlternativeOut, bench: Bench): Partial<Wish> |
   if (kind === "release") return { release: value as ReleaseMethod };
   if (kind === "texture") return { texture: value as Texture };
   if (kind === "school") return { school: value as School, liquid: "" };
+  if (kind === "frozen") return { start: "frozen" };
   if (kind === "level") return { level: value === "low" ? "low" : "high" };
   const pot = bench.pots.find((kept) => kept.pot.name === value);
   return kind === "pot" && pot ? { pot: pot.id, liquid: "" } : null;

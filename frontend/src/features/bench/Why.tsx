@@ -14,7 +14,7 @@ export function Why({ plan, stale }: Props) {
   return (
     <div className={stale ? "stale" : ""}>
       <ul className="text-[14px]" aria-label="reasons">
-        {plan.reasons.map((reason) => (
+        {plan.reasons.filter(ofHold).map((reason) => (
           <li key={reason.fact} className="border-rule border-b py-0.5">
             {bindUnits(reason.text)}{" "}
             <span className="whitespace-nowrap text-pencil">({SOURCE_WORDS[reason.source]})</span>
@@ -30,4 +30,8 @@ export function Why({ plan, stale }: Props) {
       </ul>
     </div>
   );
+}
+
+function ofHold(reason: PlanOut["reasons"][number]): boolean {
+  return reason.about === "hold" || reason.about === "range";
 }

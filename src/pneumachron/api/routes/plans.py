@@ -48,8 +48,9 @@ def what_if(wish: PlanIn, db: Db) -> WhatIfOut:
 
 @router.post("/plan/ready-by", responses=INVALID | MISSING | CHANGING)
 def ready_by(asked: ReadyByIn, db: Db) -> ReadyByOut:
-    """Which ways of cutting and releasing have the lid off in the time there is."""
-    found = planning.ready_by_here(db, asked.wish.to_inputs(), asked.available_min)
+    """Which ways of cutting, releasing and finishing are at the table in the time there is."""
+    wish = asked.wish.to_inputs()
+    found = planning.ready_by_here(db, wish, asked.available_min, asked.finish)
     return ReadyByOut(ways=[WayOut.model_validate(way) for way in found])
 
 

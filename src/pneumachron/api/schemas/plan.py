@@ -8,11 +8,17 @@ from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
 from pneumachron.core.alternatives import AlternativeKind
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.cuts import ReleaseMethod, School
-from pneumachron.core.liquid import Rack
-from pneumachron.core.load import MAX_PIECES
-from pneumachron.core.plan import MAX_TRACE, Level, PhaseKind
+from pneumachron.core.finish import FinishKind
+from pneumachron.core.liquid import MAX_SUGAR_KG_M3, SaucePlace
+from pneumachron.core.load import MAX_PIECES, Shape
+from pneumachron.core.plan import MAX_TRACE, PhaseKind
+from pneumachron.core.racks import Rack
+from pneumachron.core.reasons import About
+from pneumachron.core.spread import PartKind
+from pneumachron.core.standing import Arrangement
 from pneumachron.core.tasks import Resource
 from pneumachron.core.tenderness import Texture
+from pneumachron.core.wish import Level
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 
 
@@ -29,7 +35,15 @@ class PieceIn(Closed):
     width: MeasureText | None = None
     bone: bool | None = None
     membrane: bool | None = None
-    start: Annotated[MeasureText | None, Field(description="temperature of the meat")] = None
+    start: Annotated[
+        MeasureText | None,
+        Field(description="temperature of the meat, or refrigerator, tempered, seared, frozen"),
+    ] = None
+    shape: Shape = "block"
+    as_bought: Annotated[bool, Field(description="weighed before trimming")] = False
+    section_bones: Annotated[
+        int | None, Field(ge=0, le=1000, description="racks are cut into sections of so many bones")
+    ] = None
 
 
 class PlanIn(Closed):
@@ -46,6 +60,20 @@ class PlanIn(Closed):
     ] = None
     liquid: Annotated[MeasureText | None, Field(description="instead of the school's")] = None
     altitude: Annotated[MeasureText | None, Field(description="instead of the household's")] = None
+    rack: Annotated[Rack | None, Field(description="instead of the school's")] = None
+    stacked: Annotated[bool, Field(description="pieces lie on each other and touch")] = False
+    stay_min: Annotated[
+        int | None, Field(ge=0, le=600, description="of soaking or keeping warm")
+    ] = None
+    boil_min: Annotated[int, Field(ge=0, le=600, description="with the lid off, after")] = 0
+    gauge: Annotated[MeasureText | None, Field(description="pressure instead of the level's")] = (
+        None
+    )
+    foams: Annotated[bool, Field(description="fill to half at most")] = False
+    sauce: Annotated[MeasureText | None, Field(description="volume that goes in too")] = None
+    sauce_thick: bool = True
+    sauce_sugar_g_l: Annotated[float, Field(ge=0, le=MAX_SUGAR_KG_M3)] = 0.0
+    sauce_place: SaucePlace = "base"
 
     def to_inputs(self) -> PlanInputs:
         """As the use cases take it."""
@@ -76,6 +104,9 @@ class LiquidOut(Closed):
     """How much liquid, between which limits, and how high it stands."""
 
     volume_m3: float
+    sauce_m3: float = 0.0
+    bed_m3: float = 0.0
+    max_volume_m3: float | None = None
     school_volume_m3: float
     lowest_m3: float
     highest_m3: float
@@ -89,13 +120,84 @@ class LiquidOut(Closed):
     level_shown: Shown
 
 
+Point = Annotated[list[float], Field(min_length=2, max_length=2)]
+
+
+class PlacedOut(Closed):
+    """A piece in its place: its edge from above, and its heights over the base."""
+
+    kind: Annotated[int, Field(description="index into pieces")]
+    outline_m: Annotated[list[Point], Field(max_length=400)]
+    bottom_m: float
+    height_m: float
+
+
+class SpanOut(Closed):
+    """Where the cut that is drawn meets a piece."""
+
+    placed: int
+    left_m: float
+    right_m: float
+
+
 class StandingOut(Closed):
-    """How the meat stands."""
+    """How the meat stands; x and y from the middle of the floor."""
 
     coiled: bool
+    arrangement: Arrangement | None = None
+    tight: bool = False
     rack_height_m: float
+    rack_inset_m: float = 0.0
     meat_height_m: float
     layers: float
+    placed: Annotated[list[PlacedOut], Field(max_length=MAX_PIECES)]
+    section_m: Annotated[float, Field(description="y of the cut that is drawn")] = 0.0
+    section: Annotated[list[SpanOut], Field(max_length=600)]
+
+
+class ReleaseOut(Closed):
+    """How the pressure is let go, what that does, and why it is the usual way."""
+
+    method: ReleaseMethod
+    usual: ReleaseMethod
+    wait_s: float | None
+    keep_s: float
+    boil_s: float
+    soak_s: float
+    reason: str
+    juice: str
+    spray: str
+    pulses: bool
+
+
+class EndingOut(Closed):
+    """What is in the pot when the lid comes off."""
+
+    steam_m3: float
+    juice_m3: float
+    fat_m3: float
+    liquid_m3: float
+    meat_kg: float
+    level_m: float
+    juice_shown: Shown
+    liquid_shown: Shown
+
+
+class ServingOut(Closed):
+    """From the shop to the plates."""
+
+    plates_from: int
+    plates_to: int
+    bought_shown: Shown
+    served_shown: Shown
+
+
+class RangePartOut(Closed):
+    """One thing that widens the range, by itself."""
+
+    kind: PartKind
+    low_min: float
+    high_min: float
 
 
 class PotOut(Closed):
@@ -113,6 +215,9 @@ class PotOut(Closed):
     gauge_high_pa: float
     gauge_low_pa: float
     longest_hold_min: float
+    panel_step_min: float = 1.0
+    has_start_key: bool = False
+    has_crisping_lid: bool = False
     min_liquid_shown: Shown
     max_volume_shown: Shown
     inner_diameter_shown: Shown
@@ -129,6 +234,8 @@ class PieceOut(Closed):
     width_m: float
     length_m: float
     start_temp_c: float
+    shape: Shape = "block"
+    frozen: bool = False
     bone: bool
     membrane: bool
     total_mass_shown: Shown
@@ -140,6 +247,10 @@ class PieceOut(Closed):
     texture_step: float
     texture_reached: Texture
     looks: str
+    dryness_ratio: Annotated[float, Field(description="above 1 it is soft but dry")] = 0.0
+    lethality_ratio: Annotated[
+        float | None, Field(description="over the published time and temperature table")
+    ] = None
     core_at_open_c: float
     core_at_open_shown: Shown
     above_safe_s: float
@@ -183,12 +294,14 @@ class TraceOut(Closed):
 
 
 class ReasonOut(Closed):
-    """One fact behind the hold."""
+    """One fact behind a number, and what it does to it."""
 
+    about: About
     fact: str
     value: float
     unit: str
-    effect_min: float
+    effect: float
+    effect_unit: str
     text: str
     source: SourceKind
 
@@ -216,15 +329,20 @@ class PlanOut(Closed):
     results_version: int
     engine_version: str
     setting: SettingOut
+    range: Annotated[list[RangePartOut], Field(max_length=6)]
+    release: ReleaseOut | None = None
     liquid: LiquidOut
+    ending: EndingOut | None = None
     standing: StandingOut
     pot: PotOut
+    serving: ServingOut | None = None
     pieces: Annotated[list[PieceOut], Field(max_length=MAX_PIECES)]
     phases: Annotated[list[PhaseOut], Field(max_length=40)]
     tasks: Annotated[list[TaskOut], Field(max_length=60)]
     lid_on_to_open_s: float
+    done_s: Annotated[float, Field(description="from lid on until the meat is out of the pot")]
     trace: TraceOut
-    reasons: Annotated[list[ReasonOut], Field(max_length=20)]
+    reasons: Annotated[list[ReasonOut], Field(max_length=40)]
     cautions: Annotated[list[CautionOut], Field(max_length=40)]
 
 
@@ -240,24 +358,30 @@ class AnswerOut(Closed):
 
     hold_min: int
     lid_on_to_open_s: float
+    done_s: float
     texture_step: float
     texture_reached: Texture
     core_at_open_c: float
 
 
 class ReadyByIn(Closed):
-    """A wish, and the minutes there are until the lid should be off."""
+    """A wish, and the minutes there are until it should be on the table."""
 
     wish: PlanIn
     available_min: Annotated[int, Field(ge=1, le=1440)]
+    finish: FinishKind | None = None
 
 
 class WayOut(Closed):
-    """A way of cutting and releasing; a negative `spare_s` is how late it is."""
+    """A way of cutting, releasing and finishing; a negative `spare_s` is how late it is."""
 
     parts: int
     release: ReleaseMethod
+    finish: FinishKind
     answer: AnswerOut
+    rest_s: float
+    finish_s: float
+    table_s: float
     spare_s: float
 
 

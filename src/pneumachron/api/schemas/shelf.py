@@ -8,6 +8,7 @@ from pydantic import Field
 from pneumachron.api.schemas.base import Closed, Id, Name
 from pneumachron.api.schemas.plan import PlanIn, PlanOut
 from pneumachron.core import ENGINE_VERSION
+from pneumachron.services.documents import upgraded
 from pneumachron.services.planning import Recomputed
 from pneumachron.store.plans import MAX_LISTED
 from pneumachron.store.records import StoredPlan
@@ -93,7 +94,7 @@ class StoredPlanOut(Closed):
             engine_version=content.engine_version,
             current=content.engine_version == ENGINE_VERSION,
             inputs=PlanIn.model_validate(content.inputs),
-            results=PlanOut.model_validate(content.results),
+            results=PlanOut.model_validate(upgraded(content.results)),
         )
 
 

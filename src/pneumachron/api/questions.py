@@ -1,0 +1,51 @@
+"""The questions that the command line asks: the same schemas and routes as over the wire."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Any
+
+from pneumachron.api.routes import ask, plans
+from pneumachron.api.schemas.ask import (
+    AroundIn,
+    AroundOut,
+    BatchesOut,
+    OpenedIn,
+    OpenedOut,
+    OtherPressureIn,
+    OtherPressureOut,
+    SauceIn,
+    SauceOut,
+    StoppedIn,
+    StoppedOut,
+)
+from pneumachron.api.schemas.base import Closed
+from pneumachron.api.schemas.plan import (
+    AnswerOut,
+    MinutesIn,
+    PlanIn,
+    ReadyByIn,
+    ReadyByOut,
+    WhatIfOut,
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Question:
+    """What is asked, what answers it, and the shape of the answer."""
+
+    asked: type[Closed]
+    answer: Callable[..., Any]
+    answered: type[Closed]
+
+
+QUESTIONS: dict[str, Question] = {
+    "what-if": Question(PlanIn, plans.what_if, WhatIfOut),
+    "ready-by": Question(ReadyByIn, plans.ready_by, ReadyByOut),
+    "minutes": Question(MinutesIn, plans.judge_minutes, AnswerOut),
+    "opened": Question(OpenedIn, ask.opened, OpenedOut),
+    "stopped": Question(StoppedIn, ask.stopped, StoppedOut),
+    "other-pressure": Question(OtherPressureIn, ask.other_pressure, OtherPressureOut),
+    "batches": Question(PlanIn, ask.batches, BatchesOut),
+    "around": Question(AroundIn, ask.around, AroundOut),
+    "sauce": Question(SauceIn, ask.sauce, SauceOut),
+}

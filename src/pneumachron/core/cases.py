@@ -1,0 +1,95 @@
+"""From a wish to the arrays that pot_heat.py and hold.py step: one row a case."""
+
+import numpy as np
+
+from pneumachron.core.constants import TAP_WATER_TEMP
+from pneumachron.core.hold import MeatCases, Search
+from pneumachron.core.load import Piece
+from pneumachron.core.pot_heat import PotCases
+from pneumachron.core.steam import FloatArray, ambient_pressure_pa
+from pneumachron.core.tenderness import TENDER_STEP, texture_dose_min, texture_step_of
+from pneumachron.core.wish import Setup
+
+NOMINAL, SMALLER, LARGER, THICKER, SEA_LEVEL = range(5)
+"""The cases of a plan: as wished; all sizes smaller and larger by what they may be off; half a
+centimetre thicker; at sea level."""
+CASES = 5
+THICKER_M = 0.005
+"""Half a centimetre: what one more reading of the ruler is worth."""
+RAW_STEP = -4.0
+"""As far below "chewy" as "falls" is above it: not softened at all."""
+
+
+def cases_of(
+    setup: Setup, *, liquid_start_c: float = TAP_WATER_TEMP.value
+) -> tuple[PotCases, MeatCases]:
+    """The cases of a plan.
+
+    `liquid_start_c` : pot and liquid when the lid goes on; hot when runs follow on each other
+    """
+    wish, filling = setup.wish, setup.filling
+    kinds = wish.load.kinds()
+    one = np.ones(CASES)
+    ambient = np.full(CASES, float(ambient_pressure_pa(wish.altitude_m)))
+    ambient[SEA_LEVEL] = float(ambient_pressure_pa(0.0))
+    sizes = np.tile(np.array([piece.half_sizes_m for piece, _ in kinds]), (CASES, 1, 1))
+    spread = np.array([piece.size_spread_ratio for piece, _ in kinds])[:, np.newaxis]
+    sizes[SMALLER] *= 1.0 - spread
+    sizes[LARGER] *= 1.0 + spread
+    sizes[THICKER, :, 2] += THICKER_M / 2
+    # pieces that lie on each other warm as one
+    sizes[..., 2] *= setup.standing.layers
+
+    def row(values: list[float]) -> FloatArray:
+        return np.tile(np.array(values), (CASES, 1))
+
+    meat = MeatCases(
+        half_sizes_m=sizes,
+        diffusivity_m2_s=row([piece.diffusivity_m2_s for piece, _ in kinds]),
+        conductivity_w_mk=row([piece.cut.meat.conductivity_w_mk for piece, _ in kinds]),
+        heat_capacity_j_k=row([count * piece.heat_capacity_j_k for piece, count in kinds]),
+        start_c=row([piece.heat_start_c for piece, _ in kinds]),
+        frozen_c=row([piece.start_temp_c if piece.frozen else np.nan for piece, _ in kinds]),
+        dose_min=row([piece_dose_min(piece, wish.texture_step) for piece, _ in kinds]),
+    )
+    cases = PotCases(
+        pot=wish.pot,
+        ambient_pa=ambient,
+        gauge_pa=wish.pressure_pa * one,
+        liquid_m3=filling.wet_m3 * one,
+        solids_m3=filling.solids_m3 * one,
+        bed_m3=filling.bed_m3 * one,
+        start_c=liquid_start_c * one,
+    )
+    return cases, meat
+
+
+def first_search(
+    setup: Setup,
+    *,
+    at_least_s: float = 0.0,
+    past_rise_k: FloatArray | None = None,
+    liquid_start_c: float = TAP_WATER_TEMP.value,
+) -> Search:
+    """The search for the wish alone, without the cases that give range and reasons."""
+    cases, meat = cases_of(setup, liquid_start_c=liquid_start_c)
+    return Search(
+        cases.first(),
+        meat.first(),
+        setup.after,
+        at_least_s=at_least_s,
+        past_rise_k=past_rise_k,
+    )
+
+
+def piece_dose_min(piece: Piece, texture_step: float) -> float:
+    """Softening that gives a texture of this piece, its membrane counted."""
+    return texture_dose_min(
+        piece.cut.tender_dose_min, texture_step, has_membrane=piece.has_membrane
+    )
+
+
+def texture_reached(piece: Piece, dose_min: float) -> float:
+    """Where a dose takes a piece on its ladder, its membrane counted; `RAW_STEP` at the least."""
+    step = texture_step_of(piece_dose_min(piece, float(TENDER_STEP)), np.array(dose_min))
+    return max(float(step), RAW_STEP)

@@ -1,0 +1,131 @@
+"""After the pot: crust, rest, and the knife. Numbers live in data/finishes.csv."""
+
+from dataclasses import dataclass
+from functools import cache
+from math import ceil
+from typing import Literal, TypeAlias, cast, get_args
+
+from pneumachron.core.cuts import Cut
+from pneumachron.core.load import Load
+from pneumachron.core.tables import read_numbers, read_words
+
+FinishKind: TypeAlias = Literal["broiler", "grill", "crisping", "none"]
+FINISHES: tuple[FinishKind, ...] = get_args(FinishKind)
+WHOLE_KG = 1.8
+"""A piece this heavy rests twice as long: 20–40 min. Common practice."""
+COLD_SLICE_M = 0.0055
+"""5–6 mm when sliced cold. Common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class Finisher:
+    """A way to give crust."""
+
+    kind: FinishKind
+    name: str
+    span_s: tuple[float, float]
+    load_kg_m2: float
+    area_m2: float
+    sauce: str
+
+
+@dataclass(frozen=True, slots=True)
+class Afterwards:
+    """How a family of cuts goes on after the pot."""
+
+    default_finish: FinishKind
+    crisping_s: float
+    rest_s: tuple[float, float]
+    keep_warm_s: float
+    carve_core_c: float
+    carve: str
+    slice_m: float
+
+
+@cache
+def finishers() -> dict[FinishKind, Finisher]:
+    """All finishes by id."""
+    numbers, words = read_numbers("finishes.csv"), read_words("finishes.csv")
+    return {
+        kind: Finisher(
+            kind=kind,
+            name=words[kind]["name"],
+            span_s=(numbers[kind]["from_s"], numbers[kind]["to_s"]),
+            load_kg_m2=numbers[kind]["load_kg_m2"],
+            area_m2=numbers[kind]["area_m2"],
+            sauce=words[kind]["sauce"],
+        )
+        for kind in FINISHES
+    }
+
+
+@cache
+def afterwards() -> dict[str, Afterwards]:
+    """How each family goes on."""
+    numbers, words = read_numbers("finishes.csv"), read_words("finishes.csv")
+    return {
+        family: Afterwards(
+            default_finish=cast(FinishKind, words[family]["default"]),
+            crisping_s=row["crisping_s"],
+            rest_s=(row["rest_from_s"], row["rest_to_s"]),
+            keep_warm_s=row["keep_warm_s"],
+            carve_core_c=row["carve_core_c"],
+            carve=words[family]["carve"],
+            slice_m=row["slice_m"],
+        )
+        for family, row in numbers.items()
+        if "crisping_s" in row
+    }
+
+
+@dataclass(frozen=True, slots=True)
+class Finish:
+    """What to do for a crust, and how long each batch takes."""
+
+    kind: FinishKind
+    batches: int
+    each_s: tuple[float, float]
+    """From and to; the time at which to look is half of the first."""
+    sauce: str
+
+    @property
+    def look_s(self) -> float:
+        """When to look: a small load is often done by half time."""
+        return self.each_s[0] / 2
+
+    @property
+    def total_s(self) -> tuple[float, float]:
+        """All batches."""
+        return self.batches * self.each_s[0], self.batches * self.each_s[1]
+
+
+def finish_for(load: Load, kind: FinishKind | None = None) -> Finish:
+    """The finish of a load, the habit of its first cut when none is named."""
+    family = load.pieces[0].cut.family
+    chosen = afterwards()[family].default_finish if kind is None else kind
+    how = finishers()[chosen]
+    span = how.span_s
+    if chosen == "crisping":
+        usual = afterwards()[family].crisping_s
+        span = (0.75 * usual, usual)
+    if chosen == "none":
+        return Finish(chosen, 0, (0.0, 0.0), how.sauce)
+    runs = max(ceil(load.mass_kg / (how.load_kg_m2 * how.area_m2) - 0.05), 1)
+    return Finish(chosen, runs, span, how.sauce)
+
+
+def rest_for(load: Load) -> tuple[float, float]:
+    """How long it rests under a loose tent [s]."""
+    low, high = afterwards()[load.pieces[0].cut.family].rest_s
+    whole = max(piece.mass_kg for piece in load.pieces) >= WHOLE_KG and low >= 900.0
+    return (low + 300.0, 2 * high) if whole else (low, high)
+
+
+def carving(cut: Cut, *, pulled: bool, cold: bool) -> str:
+    """How it is cut, in words."""
+    how = afterwards()[cut.family]
+    if pulled or how.slice_m == 0:
+        return how.carve
+    thick = COLD_SLICE_M if cold else how.slice_m
+    text = how.carve if not cut.pulls else "across the grain"
+    return f"{text}, {1000 * thick:.0f} mm thick"

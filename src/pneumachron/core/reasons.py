@@ -1,0 +1,344 @@
+"""Why each number is what it is, as facts with an effect, in a cook's words."""
+
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass
+from typing import Literal, TypeAlias
+
+from pneumachron.core.constants import MEMBRANE_STEPS, SourceKind
+from pneumachron.core.cuts import School
+from pneumachron.core.facts import Facts
+from pneumachron.core.racks import Rack
+from pneumachron.core.spread import LEAST_MIN, PartKind
+from pneumachron.core.standing import Arrangement
+from pneumachron.core.units import show_volume
+
+About: TypeAlias = Literal["hold", "liquid", "rack", "arrangement", "release", "range"]
+
+
+@dataclass(frozen=True, slots=True)
+class Reason:
+    """One fact behind a number.
+
+    `about` is the number, `value` the fact in its unit, `effect` what it does to the number in
+    `effect_unit`, signed; what it is the effect of stands in `text`.
+    """
+
+    about: About
+    fact: str
+    value: float
+    unit: str
+    effect: float
+    effect_unit: str
+    text: str
+    source: SourceKind
+
+
+def reasons_for(facts: Facts) -> tuple[Reason, ...]:
+    """The facts behind hold, range, liquid, rack, arrangement and release, in this order."""
+    makers: tuple[Callable[[Facts], Iterable[Reason]], ...] = (
+        _thickness,
+        _warming,
+        _after_hold,
+        _texture,
+        _altitude,
+        _frozen,
+        _stacked,
+        _range,
+        _liquid,
+        _juice,
+        _rack,
+        _arrangement,
+        _release,
+    )
+    return tuple(reason for maker in makers for reason in maker(facts))
+
+
+def _thickness(facts: Facts) -> Iterable[Reason]:
+    piece = facts.load.kinds()[facts.slowest][0]
+    more_min = facts.thicker_hold_min - facts.hold_min
+    yield Reason(
+        "hold",
+        "thickness",
+        piece.thickness_m,
+        "m",
+        more_min,
+        "min",
+        f"Thickness decides: half a centimetre more adds {more_min:.0f} min.",
+        "published",
+    )
+
+
+def _warming(facts: Facts) -> Iterable[Reason]:
+    warm_min = facts.warm_up_s / 60.0
+    yield Reason(
+        "hold",
+        "warming",
+        warm_min,
+        "min",
+        warm_min,
+        "min",
+        f"The first {warm_min:.0f} min at pressure only bring the middle to 70 °C; softening "
+        "starts after that.",
+        "published",
+    )
+
+
+def _after_hold(facts: Facts) -> Iterable[Reason]:
+    yield Reason(
+        "hold",
+        "after_hold",
+        facts.after_hold_share,
+        "1",
+        -facts.after_hold_share * facts.hold_min,
+        "min",
+        f"{100 * facts.after_hold_share:.0f} % of the softening comes after the hold, while the "
+        "pressure falls and the meat stands.",
+        "fitted",
+    )
+
+
+def _texture(facts: Facts) -> Iterable[Reason]:
+    more_min = facts.softer_hold_min - facts.hold_min
+    yield Reason(
+        "hold",
+        "texture",
+        facts.setup.wish.texture_step,
+        "rungs",
+        more_min,
+        "min",
+        f"One rung softer would add {more_min:.0f} min.",
+        "fitted",
+    )
+    if any(piece.has_membrane for piece in facts.load.pieces):
+        yield Reason(
+            "hold",
+            "membrane",
+            MEMBRANE_STEPS.value,
+            "rungs",
+            more_min,
+            "min",
+            "The membrane holds the bones: left on, it asks for one rung more.",
+            MEMBRANE_STEPS.source.kind,
+        )
+
+
+def _altitude(facts: Facts) -> Iterable[Reason]:
+    higher_min = facts.hold_min - facts.sea_level_hold_min
+    if abs(higher_min) < LEAST_MIN:
+        return
+    metres = facts.setup.wish.altitude_m
+    yield Reason(
+        "hold",
+        "altitude",
+        metres,
+        "m",
+        higher_min,
+        "min",
+        f"At {metres:.0f} m the pot runs cooler: {higher_min:+.0f} min against sea level. The "
+        f"rule of the extension services would say {facts.rule_hold_min:.0f} min in all.",
+        "published",
+    )
+
+
+def _frozen(facts: Facts) -> Iterable[Reason]:
+    if facts.frozen_extra_min <= 0:
+        return
+    coldest = min(piece.start_temp_c for piece in facts.load.pieces)
+    yield Reason(
+        "hold",
+        "frozen",
+        coldest,
+        "°C",
+        facts.frozen_extra_min,
+        "min",
+        f"Frozen meat thaws under pressure first; {facts.frozen_extra_min:.0f} min are added to be "
+        "sure.",
+        "fitted",
+    )
+
+
+def _stacked(facts: Facts) -> Iterable[Reason]:
+    layers = facts.setup.standing.layers
+    if layers > 1:
+        piece = facts.load.kinds()[facts.slowest][0]
+        yield Reason(
+            "hold",
+            "stacked",
+            float(layers),
+            "1",
+            (layers - 1) * piece.thickness_m,
+            "m",
+            f"Lying on each other they cook like one piece of "
+            f"{100 * layers * piece.thickness_m:.0f} cm.",
+            "published",
+        )
+
+
+_PARTS: dict[PartKind, str] = {
+    "thickness": "Most of the range is how well the pieces were measured: to half a centimetre it "
+    "is worth the trouble.",
+    "guessed_thickness": "Most of the range is the guessed thickness.",
+    "practice": "Most of the range is the meat itself: pieces of one size differ.",
+    "altitude_rule": "Most of the range is the altitude: the model and the rule of the extension "
+    "services disagree.",
+}
+
+
+def _range(facts: Facts) -> Iterable[Reason]:
+    largest = facts.range.largest
+    text = _PARTS[largest.kind]
+    if largest.kind == "guessed_thickness":
+        low, high = facts.range.measured_min
+        text += (
+            f" Measure it to half a centimetre and the range narrows to {low:.0f}–{high:.0f} min."
+        )
+    yield Reason(
+        "range",
+        largest.kind,
+        largest.low_min,
+        "min",
+        largest.high_min - largest.low_min,
+        "min",
+        text,
+        "judgement" if largest.kind != "practice" else "fitted",
+    )
+
+
+_SCHOOLS: dict[School, str] = {
+    "steam": "Steaming takes the pot's minimum: it stays under the rack.",
+    "lean": "The lean school pours half of the pot's minimum and counts on the meat's own juice.",
+    "short_braise": "A short braise takes about 150 ml a kilo, which becomes the sauce.",
+    "bath": "A bath nearly covers the meat.",
+}
+
+
+def _liquid(facts: Facts) -> Iterable[Reason]:
+    filling = facts.setup.filling
+    yield Reason(
+        "liquid",
+        "school",
+        filling.school_m3,
+        "m³",
+        filling.liquid_m3 - filling.school_m3,
+        "m³",
+        _SCHOOLS[facts.setup.wish.school],
+        "common practice",
+    )
+    yield Reason(
+        "liquid",
+        "minimum",
+        filling.lowest_m3,
+        "m³",
+        filling.liquid_m3 - filling.lowest_m3,
+        "m³",
+        f"This pot needs at least {show_volume(filling.lowest_m3).metric} of thin liquid.",
+        "common practice",
+    )
+    if filling.sauce_m3 > 0:
+        counted = facts.setup.wish.sauce.counted_m3
+        yield Reason(
+            "liquid",
+            "sauce",
+            filling.sauce_m3,
+            "m³",
+            -counted,
+            "m³",
+            f"Of the sauce {show_volume(counted).metric} count as thin liquid."
+            if counted > 0
+            else "A sauce on top of the meat does not count as thin liquid.",
+            "judgement",
+        )
+
+
+def _juice(facts: Facts) -> Iterable[Reason]:
+    end = facts.ending
+    yield Reason(
+        "liquid",
+        "juice",
+        end.juice_m3,
+        "m³",
+        end.liquid_m3 - facts.setup.filling.wet_m3,
+        "m³",
+        f"The meat gives about {show_volume(end.juice_m3).metric}, "
+        f"{show_volume(end.fat_m3).metric} of it fat: at the end there is "
+        f"{show_volume(end.liquid_m3).metric}.",
+        "common practice",
+    )
+
+
+_RACKS: dict[Rack, str] = {
+    "none": "A braise lies in its liquid: no rack.",
+    "trivet": "The low rack keeps the meat out of the liquid and the rub on it.",
+    "tall": "The tall rack leaves room for more liquid, or a dish, below.",
+    "basket": "The basket lifts small pieces out in one go, ready for the crisping lid.",
+    "bed": "The bed keeps the meat off the base and later thickens the sauce.",
+}
+
+
+def _rack(facts: Facts) -> Iterable[Reason]:
+    standing, level = facts.setup.standing, facts.setup.filling.level_m
+    under = standing.rack_height_m - level
+    text = _RACKS[standing.rack]
+    if standing.rack_height_m > 0:
+        where = "under" if under >= 0 else "over"
+        text += f" The liquid stands {100 * abs(under):.1f} cm {where} its top."
+    if standing.rack == "bed":
+        text += f" About {1e3 * facts.setup.filling.bed_m3:.1f} kg of vegetables make it."
+    yield Reason(
+        "rack", standing.rack, standing.rack_height_m, "m", under, "m", text, "common practice"
+    )
+
+
+_WAYS: dict[Arrangement, str] = {
+    "one": "One piece lies flat on its wide side.",
+    "side_by_side": "Side by side, never on each other: steam and liquid reach every face.",
+    "on_end": "Sections stand on end, like books.",
+    "coiled": "A rack too long for the pot is coiled along the wall, bone side in.",
+    "criss_cross": "Two layers, crosswise, with gaps for the steam.",
+    "heap": "Small pieces lie in a loose heap; steam gets through. Pull apart what clumps.",
+    "stacked": "They do not go beside each other: stacked, they need far longer.",
+}
+
+
+def _arrangement(facts: Facts) -> Iterable[Reason]:
+    standing = facts.setup.standing
+    text = _WAYS[standing.arrangement]
+    if standing.tight:
+        text += " It is tight: press them in."
+    yield Reason(
+        "arrangement",
+        standing.arrangement,
+        float(len(standing.placed)),
+        "1",
+        standing.meat_height_m,
+        "m",
+        text,
+        "common practice",
+    )
+
+
+def _release(facts: Facts) -> Iterable[Reason]:
+    setup = facts.setup
+    chosen = setup.release == setup.choice.method
+    text = setup.choice.reason if chosen else "You chose this way of releasing."
+    yield Reason(
+        "release",
+        setup.release,
+        setup.filling.fill_ratio,
+        "1",
+        setup.after.wait_s if setup.release == "timed" else 0.0,
+        "s",
+        text,
+        "common practice",
+    )
+    yield Reason(
+        "release",
+        "softening_after",
+        facts.after_hold_share,
+        "1",
+        facts.after_hold_share,
+        "1",
+        f"This release does {100 * facts.after_hold_share:.0f} % of the softening; a faster one "
+        "needs a longer hold.",
+        "fitted",
+    )

@@ -1,0 +1,115 @@
+"""What the cook wants: a load, a pot, a texture, and how to go about it."""
+
+from dataclasses import dataclass
+from typing import Literal, TypeAlias, get_args
+
+from pneumachron.core.cuts import ReleaseMethod, School
+from pneumachron.core.errors import WishError
+from pneumachron.core.liquid import NO_SAUCE, Filling, Sauce, check_room, fill
+from pneumachron.core.load import Load
+from pneumachron.core.pot_heat import AfterHold
+from pneumachron.core.pots import GAUGE_RANGE_PA, Pot
+from pneumachron.core.racks import Rack
+from pneumachron.core.release import USUAL_WAIT_S, ReleaseChoice, after_hold, choose_release
+from pneumachron.core.standing import Standing, stand
+from pneumachron.core.steam import ALTITUDE_RANGE_M
+
+Level: TypeAlias = Literal["high", "low"]
+LEVELS: tuple[Level, ...] = get_args(Level)
+
+
+@dataclass(frozen=True, slots=True)
+class Wish:
+    """What the cook wants. What is None is chosen from the cut, the school and the pot.
+
+    `liquid_m3` overrules the school's amount, `gauge_pa` the level, `stacked` asks for pieces on
+    each other. `wait_s` is only of a timed release, `stay_s` of soaking and keeping warm.
+    """
+
+    load: Load
+    pot: Pot
+    texture_step: float
+    school: School
+    release: ReleaseMethod | None
+    level: Level
+    altitude_m: float
+    liquid_m3: float | None = None
+    wait_s: float | None = None
+    stay_s: float | None = None
+    boil_s: float = 0.0
+    rack: Rack | None = None
+    stacked: bool = False
+    sauce: Sauce = NO_SAUCE
+    foams: bool = False
+    gauge_pa: float | None = None
+
+    @property
+    def pressure_pa(self) -> float:
+        """Gauge pressure of the hold."""
+        if self.gauge_pa is not None:
+            return self.gauge_pa
+        return self.pot.gauge_high_pa if self.level == "high" else self.pot.gauge_low_pa
+
+
+@dataclass(frozen=True, slots=True)
+class Setup:
+    """A wish with everything settled, and how it stands in the pot."""
+
+    wish: Wish
+    standing: Standing
+    filling: Filling
+    choice: ReleaseChoice
+    """The default release and its reason, taken or not."""
+    release: ReleaseMethod
+    after: AfterHold
+
+
+def set_up(wish: Wish) -> Setup:
+    """Check a wish, stand its load in the pot and pour the liquid.
+
+    Raises
+    ------
+    WishError : the wish cannot be met; says at which field and what to do.
+    """
+    low, high = ALTITUDE_RANGE_M
+    if not low <= wish.altitude_m <= high:
+        raise WishError(
+            "altitude",
+            "altitude",
+            f"{wish.altitude_m:.0f} m is outside what this was checked for.",
+            f"Give the altitude of the kitchen, up to {high:.0f} m.",
+        )
+    least, most = GAUGE_RANGE_PA
+    if not least <= wish.pressure_pa <= most:
+        raise WishError(
+            "gauge",
+            "gauge",
+            f"{wish.pressure_pa / 1000:.0f} kPa is outside what this was checked for.",
+            f"Give {least / 1000:.0f} to {most / 1000:.0f} kPa; the manual says which.",
+        )
+    check_room(wish.load, wish.pot, wish.school)
+    standing = stand(wish.load, wish.pot, wish.school, wish.rack, stacked=wish.stacked)
+    filling = fill(
+        wish.load,
+        wish.pot,
+        wish.school,
+        standing,
+        wish.liquid_m3,
+        sauce=wish.sauce,
+        foams=wish.foams,
+    )
+    choice = choose_release(
+        wish.load.pieces[0].cut,
+        filling.fill_ratio,
+        foams=wish.foams,
+        thick_sauce=wish.sauce.scorches,
+    )
+    usual_s = choice.wait_s if wish.release is None else USUAL_WAIT_S
+    release = wish.release or choice.method
+    after = after_hold(
+        release,
+        wait_s=usual_s if wish.wait_s is None else wish.wait_s,
+        stay_s=wish.stay_s,
+        boil_s=wish.boil_s,
+    )
+    return Setup(wish, standing, filling, choice, release, after)

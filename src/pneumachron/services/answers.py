@@ -1,0 +1,158 @@
+"""Answers to what a cook asks around a plan, as documents for the wire."""
+
+from dataclasses import asdict
+from typing import Any
+
+from pneumachron.core.again import PutBack, Resumed, Translated, rescue, rung_of
+from pneumachron.core.alternatives import quick_answer
+from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.finish import FinishKind, afterwards, carving, finish_for, rest_for
+from pneumachron.core.keeping import COOLERS, Cooler, cooling, thickest_safe_m
+from pneumachron.core.load import Load
+from pneumachron.core.plan import is_pulled
+from pneumachron.core.pots import Pot
+from pneumachron.core.sauce import MARINADE_BOIL_S, Body, reduce_sauce, slurry
+from pneumachron.core.season import Marinade, marinating, searing, seasoning
+from pneumachron.core.serving import mass_for_plates_kg, other_form, same_plates_kg
+from pneumachron.core.sides import side_advice, sides
+from pneumachron.core.units import Shown, show_length, show_mass, show_volume
+from pneumachron.core.wish import Wish
+from pneumachron.services.documents import answer_document
+
+
+def opened_document(wish: Wish, found: PutBack) -> dict[str, Any]:
+    """Done, put back or rescue."""
+    cut = wish.load.pieces[0].cut
+    return {
+        "step": found.step,
+        "hold_min": found.hold_min,
+        "more_s": round(found.more_s, 1),
+        "texture_step": round(found.texture_now, 2),
+        "texture_reached": rung_of(found.texture_now),
+        "looks": cut.looks[rung_of(found.texture_now)],
+        "size_ratio": round(found.size_ratio, 3),
+        "next_hold_min": found.next_hold_min,
+        "advice": rescue(cut) if found.step == "rescue" else None,
+    }
+
+
+def stopped_document(found: Resumed) -> dict[str, Any]:
+    """What the minutes were worth and how to go on."""
+    return {
+        "step": found.step,
+        "texture_step": round(found.texture_now, 2),
+        "core_temp_c": round(found.core_c, 1),
+        "zone_s": found.zone_s,
+        "hold_min": found.hold_min,
+        "more_s": round(found.more_s, 1),
+        "advice": _STOPPED[found.step],
+    }
+
+
+_STOPPED = {
+    "throw_away": "The middle is below 60 °C and was in the danger zone for over two hours: throw "
+    "it away.",
+    "done": "It had enough: open it as usual.",
+    "go_on": "Leave the lid shut, set the minutes and start again. Check the middle with a probe.",
+}
+
+
+def translated_document(found: Translated) -> dict[str, Any]:
+    """Minutes of another pressure."""
+    return {
+        "hold_min": found.hold_min,
+        "factor": round(found.factor, 3),
+        "texture_step": round(found.texture_step, 2),
+        "texture_reached": rung_of(found.texture_step),
+    }
+
+
+def runs_document(runs: tuple[Wish, ...]) -> list[dict[str, Any]]:
+    """Every run with its pieces and what it comes to."""
+    return [
+        {
+            "pieces": len(run.load.pieces),
+            "mass_kg": round(run.load.mass_kg, 4),
+            "mass_shown": _shown(show_mass(run.load.mass_kg)),
+            "answer": answer_document(quick_answer(run)),
+        }
+        for run in runs
+    ]
+
+
+def around_document(
+    wish: Wish, *, finish: FinishKind | None, marinade: Marinade | None, brined: bool
+) -> dict[str, Any]:
+    """Season, sear, finish, rest, carve and keep a load."""
+    load, pulled = wish.load, is_pulled(wish)
+    cut = load.pieces[0].cut
+    found = finish_for(load, finish)
+    return {
+        "seasoning": asdict(seasoning(load, pulled=pulled, brined=brined)),
+        "marinating": None if marinade is None else asdict(marinating(load, marinade)),
+        "marinade_boil_s": MARINADE_BOIL_S,
+        "searing": asdict(searing(load, wish.pot)) if cut.sears else None,
+        "finish": {**asdict(found), "look_s": found.look_s, "total_s": found.total_s},
+        "rest_s": rest_for(load),
+        "keep_warm_s": afterwards()[cut.family].keep_warm_s,
+        "pulled": pulled,
+        "carve_core_c": afterwards()[cut.family].carve_core_c,
+        "carve_hot": carving(cut, pulled=pulled, cold=False),
+        "carve_cold": carving(cut, pulled=pulled, cold=True),
+        "cooling": [_cooling(load, cooler) for cooler in COOLERS],
+    }
+
+
+def _cooling(load: Load, cooler: Cooler) -> dict[str, Any]:
+    """The thickest piece in a cooler."""
+    piece = max(load.pieces, key=lambda piece: piece.thickness_m)
+    cut = piece.cut
+    found = cooling(cut, piece.thickness_m, cooler)
+    return {
+        "cooler": cooler,
+        "to_21_c_s": found.to_first_s,
+        "to_5_c_s": found.to_last_s,
+        "safe": found.safe,
+        "thickest_shown": _shown(show_length(thickest_safe_m(cut, cooler))),
+    }
+
+
+def sauce_document(
+    pot: Pot, altitude_m: float, volume_m3: float, left_ratio: float, body: Body
+) -> dict[str, Any]:
+    """Reduce and thicken."""
+    reduced = reduce_sauce(pot, altitude_m, volume_m3, left_ratio)
+    thickener = slurry(reduced.left_m3, body)
+    return {
+        "reduction": {**asdict(reduced), "left_shown": _shown(show_volume(reduced.left_m3))},
+        "slurry": asdict(thickener),
+    }
+
+
+def plates_document(cut_id: str, plates: int) -> dict[str, Any]:
+    """What to buy."""
+    cut = cut_by_id(cut_id)
+    sure, well = mass_for_plates_kg(cut, plates)
+    other = other_form(cut)
+    same = same_plates_kg(cut, sure)
+    return {
+        "cut": cut_id,
+        "plates": plates,
+        "enough_kg": round(sure, 3),
+        "enough_shown": _shown(show_mass(sure)),
+        "least_kg": round(well, 3),
+        "other_cut": None if other is None else other.cut_id,
+        "other_kg": None if same is None else round(same, 3),
+    }
+
+
+def sides_document(hold_min: float) -> list[dict[str, Any]]:
+    """Every side beside a hold."""
+    return [
+        {"side": side.side_id, "name": side.name, **asdict(side_advice(side.side_id, hold_min))}
+        for side in sides().values()
+    ]
+
+
+def _shown(shown: Shown) -> dict[str, str]:
+    return {"metric": shown.metric, "us": shown.us}
