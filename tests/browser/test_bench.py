@@ -145,7 +145,7 @@ def test_by_keyboard_alone(page: Page) -> None:
         ("weight", "3", "without a unit"),
         ("weight", "9 kg", "runs"),
         ("pieces", "0", "1 to 60"),
-        ("from", "-18 °C", "Thaw it"),
+        ("from", "-1.5 °C", "Meat is either thawed"),
         ("liquid", "1 Tbsp", "minimum"),
         ("liquid", "6 l", "maximum line"),
     ],

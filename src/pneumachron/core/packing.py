@@ -8,7 +8,7 @@ nothing overlaps or leaves the pot.
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
-from math import cos, floor, hypot, pi, sin, sqrt
+from math import ceil, cos, floor, hypot, pi, sin, sqrt
 
 from pneumachron.core.constants import GIVE_RATIO
 
@@ -21,6 +21,8 @@ TIGHT_PRESS = 1.05
 """Pressed this far, it fits but is tight."""
 INNER_COIL_M = 0.02
 """Radius that stays open inside a coil: a rack does not bend round less. Judgement."""
+TURN_GAP_M = 0.001
+"""Between the turns of a coil: a rub and what steam needs. Judgement."""
 COIL_GAP_M = 0.005
 """Between the ends of two coiled racks."""
 _CORNER_POINTS = 4
@@ -190,7 +192,7 @@ def pack_coils(
     radius shrinks by one thickness each turn.
     """
     for press in PRESSES:
-        pitch = max(item.short_m for item in footprints) / press
+        pitch = max(item.short_m for item in footprints) / press + TURN_GAP_M
         placed, angle = [], 0.0
         for item in footprints:
             end = _coil_end(angle, item.long_m / press, radius_m, pitch)
@@ -229,8 +231,10 @@ def _coil_end(start_rad: float, length_m: float, radius_m: float, pitch_m: float
 def _band(
     start_rad: float, end_rad: float, radius_m: float, pitch_m: float, thick_m: float
 ) -> tuple[Point, ...]:
-    steps = max(int((end_rad - start_rad) / _COIL_STEP_RAD), 2)
-    angles = [start_rad + (end_rad - start_rad) * i / steps for i in range(steps + 1)]
+    # corners at the same angles in every turn, so that neighbouring edges fall together
+    first, last = ceil(start_rad / _COIL_STEP_RAD + 1e-6), floor(end_rad / _COIL_STEP_RAD - 1e-6)
+    inner = [_COIL_STEP_RAD * i for i in range(first, last + 1)]
+    angles = [start_rad, *inner, end_rad]
     outer = [(radius_m - pitch_m * a / (2 * pi), a) for a in angles]
     edge = [(r * cos(a), r * sin(a)) for r, a in outer]
     back = [((r - thick_m) * cos(a), (r - thick_m) * sin(a)) for r, a in reversed(outer)]

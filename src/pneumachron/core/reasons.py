@@ -134,8 +134,8 @@ def _altitude(facts: Facts) -> Iterable[Reason]:
         "m",
         higher_min,
         "min",
-        f"At {metres:.0f} m the pot runs cooler: {higher_min:+.0f} min against sea level. The "
-        f"rule of the extension services would say {facts.rule_hold_min:.0f} min in all.",
+        f"At {metres:.0f} m the pot runs cooler: {higher_min:+.0f} min. The usual altitude rule "
+        f"says {facts.rule_hold_min:.0f} min in all.",
         "published",
     )
 
@@ -175,8 +175,7 @@ def _stacked(facts: Facts) -> Iterable[Reason]:
 
 
 _PARTS: dict[PartKind, str] = {
-    "thickness": "Most of the range is how well the pieces were measured: to half a centimetre it "
-    "is worth the trouble.",
+    "thickness": "Most of the range is how well the pieces were measured.",
     "guessed_thickness": "Most of the range is the guessed thickness.",
     "practice": "Most of the range is the meat itself: pieces of one size differ.",
     "altitude_rule": "Most of the range is the altitude: the model and the rule of the extension "

@@ -29,6 +29,8 @@ MAX_LAYERS = 6
 """Layers of small pieces or of a stack that are tried."""
 MAX_STACK_M = 0.15
 """A stack cooks as one piece of its whole height; beyond this the model was not checked."""
+MIDDLE_SHARE = 0.6
+"""The cut goes through the middle unless it meets less than this share of the best one."""
 SECTION_LINES = (0.0, 0.12, -0.12, 0.3, -0.3, 0.5, -0.5)
 """Lines, in pot radii from the middle, of which the one through most meat is drawn."""
 
@@ -75,10 +77,11 @@ class Standing:
 
     def section(self, pot: Pot) -> tuple[float, tuple[tuple[int, float, float], ...]]:
         """A cut for drawing: its line and, for each piece met, its index and its ends along x."""
-        return max(
-            (self._cut(share * pot.inner_diameter_m / 2) for share in SECTION_LINES),
-            key=lambda cut: sum(right - left for _, left, right in cut[1]) - 1e-6 * abs(cut[0]),
-        )
+        middle, *others = (self._cut(share * pot.inner_diameter_m / 2) for share in SECTION_LINES)
+        if self.coiled:
+            return middle
+        best = max([middle, *others], key=_met_m)
+        return middle if _met_m(middle) >= MIDDLE_SHARE * _met_m(best) else best
 
     def _cut(self, line_m: float) -> tuple[float, tuple[tuple[int, float, float], ...]]:
         found = [
@@ -87,6 +90,11 @@ class Standing:
             for left, right in item.spans_m(line_m)
         ]
         return line_m, tuple(found)
+
+
+def _met_m(cut: tuple[float, tuple[tuple[int, float, float], ...]]) -> float:
+    """How much meat a cut meets."""
+    return sum(right - left for _, left, right in cut[1])
 
 
 def stand(

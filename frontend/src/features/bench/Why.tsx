@@ -33,5 +33,5 @@ export function Why({ plan, stale }: Props) {
 }
 
 function ofHold(reason: PlanOut["reasons"][number]): boolean {
-  return reason.about === "hold" || reason.about === "range";
+  return reason.about === "range" || (reason.about === "hold" && reason.fact !== "texture");
 }
