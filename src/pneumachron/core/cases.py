@@ -45,7 +45,7 @@ def cases_of(
 
     meat = MeatCases(
         half_sizes_m=sizes,
-        diffusivity_m2_s=row([piece.diffusivity_m2_s for piece, _ in kinds]),
+        diffusivity_m2_s=row([piece.cut.meat.diffusivity_m2_s for piece, _ in kinds]),
         conductivity_w_mk=row([piece.cut.meat.conductivity_w_mk for piece, _ in kinds]),
         heat_capacity_j_k=row([count * piece.heat_capacity_j_k for piece, count in kinds]),
         start_c=row([piece.heat_start_c for piece, _ in kinds]),

@@ -86,15 +86,16 @@ BONE_DENSITY = Constant(
 )
 
 FROZEN_VIRTUAL_START = Constant(
-    -140.0,
+    -88.0,
     "°C",
-    Source("fitted", "stands in for thawing; follows a 3-D enthalpy solution (tests/reference)"),
-)
-FROZEN_START_SHARE = Constant(
-    0.78, "1", Source("fitted", "share of the heat capacity that goes with the start above")
+    Source(
+        "fitted",
+        "stands in for thawing: within 45 s of a 3-D enthalpy solution to cores of 50–100 °C on "
+        "five shapes (tests/reference/test_frozen.py)",
+    ),
 )
 FROZEN_EXTRA = Constant(
-    120.0, "s", Source("fitted", "the stand-in is up to 1.5 min on the fast side")
+    120.0, "s", Source("judgement", "on top: pieces freeze together, freezers differ")
 )
 ICE_LATENT_HEAT = Constant(333_600.0, "J/kg", Source("published", "heat of fusion of ice, CRC"))
 ICE_SHARE = Constant(

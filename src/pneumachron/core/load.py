@@ -7,7 +7,6 @@ from typing import Literal, TypeAlias, get_args
 
 from pneumachron.core.constants import (
     FROZEN_SPECIFIC_HEAT,
-    FROZEN_START_SHARE,
     FROZEN_VIRTUAL_START,
     GIVE_RATIO,
     GUESSED_SPREAD,
@@ -65,12 +64,6 @@ class Piece:
     def heat_start_c(self) -> float:
         """Start of the heat conduction: that of the meat, or the stand-in for thawing it."""
         return FROZEN_VIRTUAL_START.value if self.frozen else self.start_temp_c
-
-    @property
-    def diffusivity_m2_s(self) -> float:
-        """How fast warmth spreads in it."""
-        share = FROZEN_START_SHARE.value if self.frozen else 1.0
-        return self.cut.meat.diffusivity_m2_s / share
 
     @property
     def size_spread_ratio(self) -> float:
