@@ -122,10 +122,10 @@ def choose_release(cut: Cut, fill_ratio: float, *, foams: bool, thick_sauce: boo
         return ReleaseChoice("timed", FULL_WAIT_S, f"{why} and would spit if vented at once.")
     if habit == "timed" and full:
         return ReleaseChoice("timed", FULL_WAIT_S, "A nearly full pot waits a quarter of an hour.")
-    return ReleaseChoice(habit, USUAL_WAIT_S, _HABITS[habit])
+    return ReleaseChoice(habit, USUAL_WAIT_S, RELEASE_HABITS[habit])
 
 
-_HABITS: dict[ReleaseMethod, str] = {
+RELEASE_HABITS: dict[ReleaseMethod, str] = {
     "natural": "A roast keeps its juice when the pressure falls by itself.",
     "timed": "Ten minutes take most of the pressure off; then venting neither spits nor dries.",
     "quick": "Small pieces go on cooking while the pressure falls: vent at once.",

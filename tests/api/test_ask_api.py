@@ -1,0 +1,152 @@
+"""What a cook asks around a plan, over the wire and on the command line."""
+
+import json
+from pathlib import Path
+from typing import Any
+
+import pytest
+from fastapi.testclient import TestClient
+from typer.testing import CliRunner
+
+from pneumachron.api.questions import QUESTIONS
+from pneumachron.cli import app as cli
+from tests.conftest import BRISKET
+
+ASKED: dict[str, dict[str, Any]] = {
+    "what-if": BRISKET,
+    "ready-by": {"wish": BRISKET, "available_min": 200, "finish": "broiler"},
+    "minutes": {"wish": BRISKET, "hold_min": 60},
+    "opened": {"wish": BRISKET, "hold_min": 60, "seen": "holds"},
+    "stopped": {"wish": BRISKET, "at_min": 50, "since_min": 15},
+    "other-pressure": {"wish": BRISKET, "hold_min": 60, "gauge": "15 psi"},
+    "batches": BRISKET | {"pieces": [BRISKET["pieces"][0] | {"count": 6, "mass": "9 lb"}]},
+    "around": {"wish": BRISKET, "finish": "crisping", "marinade": "mild"},
+    "sauce": {"pot": "tenor", "volume": "1 l", "left_ratio": 0.5, "body": "medium"},
+}
+
+
+def path_of(question: str) -> str:
+    return "/api/sauce" if question == "sauce" else f"/api/plan/{question}"
+
+
+def test_every_question_is_asked_here() -> None:
+    assert set(ASKED) == set(QUESTIONS)
+
+
+@pytest.mark.parametrize("question", ASKED)
+def test_wire_and_command_line_agree(question: str, client: TestClient, tmp_path: Path) -> None:
+    served = client.post(path_of(question), json=ASKED[question])
+    assert served.status_code == 200, served.text
+    asked = ["ask", question, "-", "--data", str(tmp_path / "kitchen")]
+    told = CliRunner().invoke(cli, asked, input=json.dumps(ASKED[question]))
+    assert told.exit_code == 0, told.output
+    assert json.loads(told.stdout) == served.json()
+
+
+@pytest.mark.parametrize(
+    ("question", "change", "code"),
+    [
+        ("opened", {"seen": None}, "nothing_seen"),
+        ("opened", {"probe": "warm"}, "unreadable"),
+        ("opened", {"probe": "500 °C"}, "out_of_range"),
+        ("stopped", {"wish": BRISKET | {"liquid": "9 l"}}, "above_maximum"),
+        ("other-pressure", {"gauge": "5 bar"}, "gauge"),
+        ("other-pressure", {"gauge": "5 l"}, "unit_unknown"),
+        ("sauce", {"volume": "40 l"}, "out_of_range"),
+        ("sauce", {"volume": "1 kg"}, "unit_unknown"),
+        ("batches", {"surprise": 1}, "invalid_input"),
+    ],
+)
+def test_bad_questions(
+    question: str, change: dict[str, Any], code: str, client: TestClient
+) -> None:
+    asked = ASKED[question] | change
+    served = client.post(path_of(question), json=asked)
+    assert served.status_code == 422
+    assert served.json()["code"] == code
+    told = CliRunner().invoke(cli, ["ask", question, "-"], input=json.dumps(asked))
+    assert told.exit_code == 2
+    assert json.loads(told.stderr)["code"] == code
+
+
+def test_unknown_question() -> None:
+    told = CliRunner().invoke(cli, ["ask", "meaning", "-"], input="{}")
+    assert told.exit_code == 2
+    assert "ready-by" in json.loads(told.stderr)["hint"]
+
+
+def test_batches_are_even(client: TestClient) -> None:
+    runs = client.post("/api/plan/batches", json=ASKED["batches"]).json()["runs"]
+    assert len(runs) == 3
+    assert {run["pieces"] for run in runs} == {2}
+    assert all(run["answer"]["hold_min"] > 0 for run in runs)
+
+
+def test_plates_and_sides(client: TestClient) -> None:
+    bought = client.get("/api/plates", params={"cut": "shoulder_bone_in", "plates": 8}).json()
+    assert bought["least_kg"] < bought["enough_kg"]
+    assert bought["other_cut"] == "shoulder_boneless"
+    assert bought["other_kg"] < bought["enough_kg"]
+    unknown = client.get("/api/plates", params={"cut": "tofu", "plates": 8})
+    assert unknown.json()["code"] == "unknown_cut"
+    sides = client.get("/api/sides", params={"hold_min": 80}).json()["sides"]
+    ways = {side["side"]: side["way"] for side in sides}
+    assert ways["onions"] == "with_the_meat"
+    assert ways["carrots"] == "second_run"
+
+
+@pytest.mark.parametrize(
+    ("change", "part", "expected"),
+    [
+        ({"rack": "tall"}, ("setting", "rack"), "tall"),
+        ({"release": "soak", "stay_min": 20}, ("release", "soak_s"), 1200.0),
+        ({"release": "keep_warm", "stay_min": 60}, ("release", "keep_s"), 3600.0),
+        ({"release": "quick", "boil_min": 10}, ("release", "boil_s"), 600.0),
+        ({"gauge": "100 kPa"}, ("setting", "gauge_pa"), 100_000.0),
+        ({"stacked": True}, ("standing", "arrangement"), "stacked"),
+        ({"sauce": "1 cup", "sauce_place": "top"}, ("liquid", "sauce_m3"), 2.365882365e-4),
+        ({"school": "lean"}, ("setting", "school"), "lean"),
+    ],
+)
+def test_choices_arrive(
+    change: dict[str, Any], part: tuple[str, str], expected: object, client: TestClient
+) -> None:
+    plan = client.post("/api/plan", json=BRISKET | change).json()
+    value = plan[part[0]][part[1]]
+    assert value == pytest.approx(expected) if isinstance(expected, float) else value == expected
+
+
+@pytest.mark.parametrize(
+    ("change", "key", "expected"),
+    [
+        ({"start": "frozen"}, "start_temp_c", -18.0),
+        ({"start": "Frozen"}, "frozen", True),
+        ({"start": "tempered"}, "start_temp_c", 8.0),
+        ({"shape": "tapered"}, "shape", "tapered"),
+    ],
+)
+def test_pieces_arrive(
+    change: dict[str, Any], key: str, expected: object, client: TestClient
+) -> None:
+    piece = BRISKET["pieces"][0] | change
+    plan = client.post("/api/plan", json=BRISKET | {"pieces": [piece]}).json()
+    assert plan["pieces"][0][key] == expected
+
+
+def test_seared_as_bought_and_sections(client: TestClient) -> None:
+    piece = BRISKET["pieces"][0]
+
+    def planned(change: dict[str, Any]) -> dict[str, Any]:
+        wish = BRISKET | {"pieces": [piece | change]}
+        found: dict[str, Any] = client.post("/api/plan", json=wish).json()
+        return found
+
+    assert planned({"start": "seared"})["pieces"][0]["start_temp_c"] > 10
+    bought = planned({"as_bought": True})["pieces"][0]
+    assert bought["mass_kg"] == pytest.approx(0.875 * planned({})["pieces"][0]["mass_kg"])
+    rack = {"cut": "back_ribs", "count": 2, "mass": "2.2 kg", "thickness": "3 cm"}
+    sections = planned({**rack, "section_bones": 3})
+    assert sections["standing"]["arrangement"] == "on_end"
+    assert sections["pieces"][0]["count"] == 6
+    bad = BRISKET | {"pieces": [{**rack, "section_bones": 40}]}
+    assert client.post("/api/plan", json=bad).json()["field"] == "pieces.0.section_bones"

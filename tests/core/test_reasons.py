@@ -1,0 +1,175 @@
+"""Every named fact does what it says: change it, and find the effect."""
+
+from dataclasses import replace
+
+import pytest
+
+from pneumachron.core.liquid import Sauce
+from pneumachron.core.load import Load
+from pneumachron.core.plan import make_plan
+from pneumachron.core.racks import RACK_KINDS, Rack
+from pneumachron.core.reasons import Reason
+from pneumachron.core.release import RELEASE_HABITS
+from pneumachron.core.spread import altitude_rule_min, hold_range
+from pneumachron.core.wish import Wish
+from tests.core.kitchen import CUP_M3, load, wish
+
+BASE = load("brisket_flat", 1.4, 0.045, 2)
+WANTED = wish(BASE, altitude_m=1150.0)
+
+
+def facts(wanted: Wish) -> dict[tuple[str, str], Reason]:
+    return {(reason.about, reason.fact): reason for reason in make_plan(wanted).reasons}
+
+
+def hold(wanted: Wish) -> float:
+    return make_plan(wanted).hold_exact_min
+
+
+def thicker(wanted: Wish, more_m: float) -> Wish:
+    pieces = tuple(
+        replace(piece, thickness_m=piece.thickness_m + more_m) for piece in wanted.load.pieces
+    )
+    return replace(wanted, load=Load(pieces))
+
+
+def test_thickness() -> None:
+    # the same weight, half a centimetre more on the ruler
+    effect = hold(thicker(WANTED, 0.005)) - hold(WANTED)
+    assert facts(WANTED)["hold", "thickness"].effect == pytest.approx(effect, abs=0.3)
+
+
+def test_altitude_and_the_published_rule() -> None:
+    low = hold(replace(WANTED, altitude_m=0.0))
+    reason = facts(WANTED)["hold", "altitude"]
+    assert reason.effect == pytest.approx(hold(WANTED) - low, abs=0.2)
+    # published: extension services, +5 % for every 1,000 ft above 2,000 ft; 1150 m is 3,773 ft
+    rule = low * (1 + 0.05 * 1.773)
+    assert f"{rule:.0f} min in all" in reason.text
+    assert altitude_rule_min(low, 1150.0) == pytest.approx(rule, rel=1e-3)
+    assert altitude_rule_min(100.0, 600.0) == 100.0
+    assert altitude_rule_min(100.0, 3000.0) == pytest.approx(139.2, abs=0.1)
+    assert ("hold", "altitude") not in facts(replace(WANTED, altitude_m=0.0))
+
+
+def test_texture_and_membrane() -> None:
+    softer = hold(replace(WANTED, texture_step=3.0)) - hold(WANTED)
+    assert facts(WANTED)["hold", "texture"].effect == pytest.approx(softer, abs=0.3)
+    on = wish(load("back_ribs", 1.1, 0.03, membrane=True), school="steam", release="timed")
+    off = wish(load("back_ribs", 1.1, 0.03), school="steam", release="timed")
+    assert ("hold", "membrane") in facts(on)
+    assert ("hold", "membrane") not in facts(off)
+    # the membrane asks for one rung, so it adds what one rung adds without it
+    assert hold(on) - hold(off) == pytest.approx(facts(off)["hold", "texture"].effect, abs=0.3)
+
+
+def test_warming_and_what_comes_after() -> None:
+    plan = make_plan(WANTED)
+    found = facts(WANTED)
+    start_s = plan.phases[1].start_s
+    warm_s = plan.trace.time_s[plan.trace.core_c >= 70.0][0] - start_s
+    assert found["hold", "warming"].value == pytest.approx(warm_s / 60, abs=1.2)
+    end_s = start_s + plan.phases[1].duration_s
+    at_end = plan.trace.texture_step[plan.trace.time_s <= end_s][-1]
+    share = 1 - 1.38 ** (at_end - plan.trace.texture_step[-1])
+    assert found["hold", "after_hold"].value == pytest.approx(share, abs=0.02)
+    assert found["release", "softening_after"].effect == found["hold", "after_hold"].value
+
+
+def test_frozen_and_stacked() -> None:
+    frozen = facts(wish(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0)))["hold", "frozen"]
+    assert (frozen.value, frozen.effect) == (-18.0, 2.0)
+    stacked = facts(replace(WANTED, stacked=True))["hold", "stacked"]
+    assert stacked.value == 2.0
+    assert stacked.effect == pytest.approx(0.045)
+
+
+def test_liquid() -> None:
+    found = facts(WANTED)
+    assert found["liquid", "school"].effect == pytest.approx(0.0)
+    own = facts(replace(WANTED, liquid_m3=5e-4))
+    plan = make_plan(WANTED)
+    poured = 5e-4 - plan.setup.filling.school_m3
+    assert own["liquid", "school"].effect == pytest.approx(poured)
+    minimum = own["liquid", "minimum"]
+    assert minimum.value == pytest.approx(CUP_M3, abs=1e-7)
+    assert minimum.effect == pytest.approx(5e-4 - minimum.value)
+    juice = found["liquid", "juice"]
+    assert juice.effect == pytest.approx(plan.ending.liquid_m3 - plan.setup.filling.wet_m3)
+    assert ("liquid", "sauce") not in found
+    sauce = facts(replace(WANTED, sauce=Sauce(2e-4)))["liquid", "sauce"]
+    assert sauce.effect == pytest.approx(-1e-4)
+
+
+@pytest.mark.parametrize("rack", RACK_KINDS)
+def test_rack(rack: Rack) -> None:
+    wanted = replace(wish(load("brisket_flat", 0.9, 0.04, 2)), rack=rack)
+    plan = make_plan(wanted)
+    reason = next(reason for reason in plan.reasons if reason.about == "rack")
+    assert reason.fact == rack
+    setup = plan.setup
+    assert reason.effect == pytest.approx(setup.standing.rack_height_m - setup.filling.level_m)
+    assert ("kg of vegetables" in reason.text) == (rack == "bed")
+
+
+def test_arrangement_and_release() -> None:
+    found = facts(WANTED)
+    assert found["arrangement", "side_by_side"].value == 2.0
+    assert found["release", "natural"].value == pytest.approx(
+        make_plan(WANTED).setup.filling.fill_ratio
+    )
+    # the default's reason when it is the default, and the cook's own otherwise
+    usual = facts(replace(WANTED, release=None))["release", "natural"]
+    assert usual.text == RELEASE_HABITS["natural"]
+    assert "You chose" in facts(replace(WANTED, release="quick"))["release", "quick"].text
+    full = wish(load("back_ribs", 2.3, 0.03, 2), school="bath", release=None)
+    assert facts(full)["release", "timed"].effect == 900.0
+
+
+def test_range_names_its_largest_part() -> None:
+    # shoulder: its practice scatters little, so the ruler decides
+    butt = wish(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls")
+    assert make_plan(butt).range.largest.kind == "thickness"
+    assert ("range", "thickness") in facts(butt)
+    guessed = wish(load("brisket_flat", 1.4, None, 2))
+    assert ("range", "guessed_thickness") in facts(guessed)
+    # with sizes known exactly, what is left is how practice scatters
+    exact = hold_range(80.0, sizes_min=(80.0, 80.0), guessed=False, scatter_ratio=0.2, rule_min=80)
+    assert exact.largest.kind == "practice"
+    assert (exact.low_min, exact.high_min) == pytest.approx((65.5, 97.7), abs=0.1)
+    high = hold_range(80.0, sizes_min=(80.0, 80.0), guessed=False, scatter_ratio=0.05, rule_min=99)
+    assert high.largest.kind == "altitude_rule"
+    assert high.high_min > 99.0 > high.low_min
+
+
+def test_parts_add_as_squares() -> None:
+    # closed form: independent parts, squares of logarithms
+    both = hold_range(100.0, sizes_min=(80, 125), guessed=False, scatter_ratio=0.223, rule_min=100)
+    assert both.high_min == pytest.approx(100 * 2.718281828 ** (0.2231 * 2**0.5), rel=1e-3)
+    halved = hold_range(100.0, sizes_min=(64, 156), guessed=True, scatter_ratio=0.01, rule_min=100)
+    low, high = halved.measured_min
+    assert (low, high) == pytest.approx((80, 125), abs=0.5)
+
+
+def test_every_reason_speaks() -> None:
+    for reason in make_plan(WANTED).reasons:
+        assert reason.text.endswith(".")
+        assert reason.unit
+        assert reason.effect_unit
+        assert "dose" not in reason.text.lower()
+
+
+def test_a_lean_flat_goes_dry_and_marbled_meat_forgives() -> None:
+    # judgement: a flat is soft and dry beyond 1.5 times falling apart
+    soft = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2), texture="falls"))
+    assert not soft.outcomes[0].dry
+    assert soft.outcomes[0].dryness_ratio == pytest.approx(1 / 1.5, abs=0.03)
+    unsure = make_plan(wish(load("brisket_flat", 1.4, None, 2), texture="falls"))
+    assert "dry_at_high" in {caution.code for caution in unsure.cautions}
+    thick = load("brisket_flat", 0.8, 0.05).pieces[0]
+    thin = load("brisket_flat", 0.2, 0.02).pieces[0]
+    mixed = make_plan(wish(Load((thick, thin)), texture="falls"))
+    assert mixed.outcomes[1].dry
+    assert "goes_dry" in {caution.code for caution in mixed.cautions}
+    butt = make_plan(wish(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls"))
+    assert butt.outcomes[0].dryness_ratio < 0.6
