@@ -92,11 +92,16 @@ def types_are_fresh() -> bool:
 
 
 def bench(arguments: list[str]) -> int:
-    """Speed, beside the independent solution doing the same work."""
+    """Speed, beside the independent solution doing the same work; writes docs/performance.md."""
     set_up(browser=False)
+    figures = STATE / "bench.json"
     command = [str(BIN / "pytest"), "tests/bench", "--benchmark-only", "-o", "addopts="]
     columns = ["--benchmark-columns=median,iqr,rounds", "--benchmark-sort=name"]
-    return subprocess.run([*command, *columns, *arguments], cwd=ROOT, check=False).returncode
+    kept = [f"--benchmark-json={figures}"]
+    code = subprocess.run([*command, *columns, *kept, *arguments], cwd=ROOT, check=False).returncode
+    if code == 0 and not arguments:
+        run([str(BIN / "python"), "-m", "tests.bench.write_performance", str(figures)], ROOT)
+    return code
 
 
 def validation(_arguments: list[str]) -> int:

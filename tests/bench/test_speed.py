@@ -11,11 +11,14 @@ import pytest
 from pytest_benchmark.fixture import BenchmarkFixture
 from scipy.optimize import brentq
 
+from pneumachron.core.again import judge_opened
 from pneumachron.core.alternatives import what_changes
+from pneumachron.core.answers import answers_of
 from pneumachron.core.constants import SIZE_SPREAD
 from pneumachron.core.plan import make_plan
 from pneumachron.core.ready_by import ways_in_time
 from pneumachron.core.tenderness import cumulative_dose_min
+from pneumachron.core.wish import set_up
 from tests.core.kitchen import load, search, wish
 from tests.reference.finite_difference import Result, Setting, cook
 from tests.reference.test_finite_difference import setting
@@ -66,14 +69,35 @@ def test_same_plan_by_finite_differences(benchmark: BenchmarkFixture) -> None:
     plan = make_plan(WANTED)
     nominal, low, high = benchmark.pedantic(reference_plan, rounds=1)
     assert nominal == pytest.approx(plan.hold_exact_min, abs=1.0)
-    assert low == pytest.approx(plan.hold_range_min[0], abs=1.5)
-    assert high == pytest.approx(plan.hold_range_min[1], abs=1.5)
+    sizes = next(part for part in plan.range.parts if part.kind == "thickness")
+    assert low == pytest.approx(sizes.low_min, abs=1.5)
+    assert high == pytest.approx(sizes.high_min, abs=1.5)
 
 
 @pytest.mark.benchmark(group="what changes if")
 def test_what_changes(benchmark: BenchmarkFixture) -> None:
     found = benchmark(what_changes, WANTED)
     assert len(found) >= 8
+
+
+@pytest.mark.benchmark(group="what changes if")
+def test_plan_with_eight(benchmark: BenchmarkFixture) -> None:
+    variants = (
+        replace(WANTED, release="quick"),
+        replace(WANTED, release="timed"),
+        replace(WANTED, texture_step=1.0),
+        replace(WANTED, texture_step=3.0),
+        replace(WANTED, school="steam"),
+        replace(WANTED, school="bath"),
+        replace(WANTED, level="low"),
+        replace(WANTED, altitude_m=0.0),
+    )
+    benchmark(lambda: (make_plan(WANTED), answers_of([set_up(wanted) for wanted in variants])))
+
+
+@pytest.mark.benchmark(group="opened")
+def test_put_back(benchmark: BenchmarkFixture) -> None:
+    assert benchmark(judge_opened, WANTED, 60, seen_step=1.0).step == "put_back"
 
 
 @pytest.mark.benchmark(group="ready by")

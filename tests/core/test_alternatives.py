@@ -6,12 +6,12 @@ from typing import Any
 import pytest
 
 from pneumachron.core.alternatives import (
-    Answer,
     answer_for_minutes,
     quick_answer,
     split,
     what_changes,
 )
+from pneumachron.core.answers import Answer
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.finish import rest_for
 from pneumachron.core.plan import make_plan

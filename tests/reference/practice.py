@@ -28,6 +28,7 @@ class Case:
     fitted: bool
     min_liquid_cups: float = 1.0
     wait_min: float = 10.0
+    boil_min: float = 0.0
     span: tuple[float, float] | None = None
 
     def wish(self) -> Wish:
@@ -39,6 +40,7 @@ class Case:
             liquid_m3=self.liquid_cups * CUP_M3,
             min_liquid_m3=self.min_liquid_cups * CUP_M3,
             wait_s=60.0 * self.wait_min,
+            boil_s=60.0 * self.boil_min,
         )
 
 
@@ -52,6 +54,11 @@ P2 = Case(
     "P2 brisket 3½ lb in one piece of 5 cm, 1¾ cups of sauce, shreds",
     load("brisket_flat", 3.5 * LB_KG, 0.05, footprint_m=(0.19, 0.16)),
     60, "falls", "short_braise", "quick", 1.75, fitted=False,
+)  # fmt: skip
+P3 = Case(
+    "P3 rib pieces 2 lb of 1 in, 1 cup, 5 min, vented at once, 10 min of open boil, clean bite",
+    load("rib_pieces", 2 * LB_KG, 0.0254, 18),
+    5, "chewy", "short_braise", "quick", 1.0, fitted=False, boil_min=10.0,
 )  # fmt: skip
 P4 = Case(
     "P4 boneless shoulder 4 lb as two pieces of 7 cm, 1 cup, pulls",
@@ -152,4 +159,4 @@ FAMILIES: dict[str, tuple[Case, ...]] = {
     "shoulder": (P4, P9, S3, S4, S5),
 }
 """Cases that share one dose. P2 stands outside: it contradicts P1 under any model."""
-UNFITTED = (P2, S6, S7)
+UNFITTED = (P2, P3, S6, S7)

@@ -15,18 +15,21 @@ from tests.reference.enthalpy import thaw
 AROUND_C = 116.0
 
 
-# ours against an independent solution: five shapes, core at 70 °C
-@pytest.mark.parametrize(
-    ("cut", "kg", "thickness_m", "length_m", "width_m"),
-    [
-        ("brisket_flat", 0.7, 0.045, 0.125, 0.118),
-        ("brisket_flat", 0.45, 0.035, 0.125, 0.098),
-        ("short_ribs_boneless", 0.11, 0.045, 0.05, 0.046),
-        ("shoulder_boneless", 0.5, 0.05, 0.1, 0.095),
-        ("shoulder_boneless", 0.2, 0.03, 0.09, 0.07),
-    ],
+SHAPES: tuple[tuple[str, str, float, tuple[float, float, float]], ...] = (
+    ("half a flat", "brisket_flat", 0.7, (0.125, 0.118, 0.045)),
+    ("thin flat", "brisket_flat", 0.45, (0.125, 0.098, 0.035)),
+    ("short-rib cube", "short_ribs_boneless", 0.11, (0.05, 0.046, 0.045)),
+    ("shoulder slab", "shoulder_boneless", 0.5, (0.1, 0.095, 0.05)),
+    ("shoulder slice", "shoulder_boneless", 0.2, (0.09, 0.07, 0.03)),
 )
-def test_thawing(cut: str, kg: float, thickness_m: float, length_m: float, width_m: float) -> None:
+TEMPS_C = (50.0, 70.0, 90.0, 100.0)
+
+
+def thawed_times_s(
+    shape: tuple[str, str, float, tuple[float, float, float]],
+) -> tuple[list[float], list[float]]:
+    """When the core is that warm, by the reference and by the stand-in."""
+    _, cut, kg, (length_m, width_m, thickness_m) = shape
     piece = make_piece(
         cut_by_id(cut),
         mass_kg=kg,
@@ -45,7 +48,7 @@ def test_thawing(cut: str, kg: float, thickness_m: float, length_m: float, width
         thawed_w_mk=meat.conductivity_w_mk,
         ice_kg_kg=0.95 * piece.cut.composition.water_ratio,
         surface_w_m2k=SURFACE_COEFFICIENT.value,
-        until_c=100.0,
+        until_c=TEMPS_C[-1],
     )
     response = block_response(
         np.array(piece.half_sizes_m),
@@ -56,9 +59,15 @@ def test_thawing(cut: str, kg: float, thickness_m: float, length_m: float, width
         count=600,
     )
     core = piece.heat_start_c + (AROUND_C - piece.heat_start_c) * response.core_step
-    for temp_c in (50.0, 70.0, 90.0, 100.0):
-        ours = float(np.interp(temp_c, core, 15.0 * np.arange(600)))
-        assert theirs.reaches_s(temp_c) == pytest.approx(ours, abs=60.0)
+    ours = [float(np.interp(temp, core, 15.0 * np.arange(600))) for temp in TEMPS_C]
+    return [theirs.reaches_s(temp) for temp in TEMPS_C], ours
+
+
+# ours against an independent solution: five shapes
+@pytest.mark.parametrize("shape", SHAPES, ids=lambda shape: shape[0])
+def test_thawing(shape: tuple[str, str, float, tuple[float, float, float]]) -> None:
+    theirs, ours = thawed_times_s(shape)
+    assert ours == pytest.approx(theirs, abs=60.0)
 
 
 def test_the_reference_itself() -> None:

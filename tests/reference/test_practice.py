@@ -9,6 +9,7 @@ from tests.reference.practice import (
     FAMILIES,
     P1,
     P2,
+    P3,
     P4,
     P5,
     P6_THICK,
@@ -57,8 +58,8 @@ def test_usual_spans(case: Case) -> None:
 # same cook by the usual span; S4 ends 3 min above its span, where P4 would have it at 75.
 @pytest.mark.parametrize(
     ("case", "least", "most"),
-    [(P2, 2.4, 3.0), (P5, 1.2, 1.45), (S4, 1.11, 1.2)],
-    ids=["P2", "P5", "S4"],
+    [(P2, 2.4, 3.0), (P3, 1.1, 1.4), (P5, 1.2, 1.45), (S4, 1.11, 1.2)],
+    ids=["P2", "P3", "P5", "S4"],
 )
 def test_known_misses(case: Case, least: float, most: float) -> None:
     assert least <= ratio(case) <= most

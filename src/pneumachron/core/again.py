@@ -120,7 +120,7 @@ def first_again(setup: Setup, meat: MeatCases, need: FloatArray) -> float:
 
 def _first_cases(setup: Setup) -> tuple[PotCases, MeatCases]:
     cases, meat = cases_of(setup)
-    return cases.first(), meat.first()
+    return cases.rows(slice(0, 1)), meat.rows(slice(0, 1))
 
 
 def _second_run(

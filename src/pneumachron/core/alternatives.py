@@ -1,21 +1,21 @@
 """What changes if: the same wish with one thing different, and what given minutes would do.
 
-Each answer is a whole cook on paper, without the range and the reasons of a plan, so that eight of
-them come in the time of a blink.
+Each answer is a whole cook on paper, without the range and the reasons of a plan.
 """
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
 from dataclasses import dataclass, replace
+from functools import partial
 from typing import Literal, TypeAlias
 
 import numpy as np
 
-from pneumachron.core.cases import first_search, texture_reached
+from pneumachron.core.answers import Answer, answer_of, answers_of, cooked
+from pneumachron.core.cases import first_search
 from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.hold import MAX_HOLD_S, Search
+from pneumachron.core.hold import MAX_HOLD_S
 from pneumachron.core.load import FREEZER_C, Load, Piece, make_piece
-from pneumachron.core.plan import done_s, frozen_extra_min, slowest_kind
 from pneumachron.core.pots import Pot
 from pneumachron.core.standing import stand
 from pneumachron.core.tenderness import TEXTURES
@@ -26,18 +26,6 @@ AlternativeKind: TypeAlias = Literal[
 ]
 BONES_A_SECTION = 3
 """Racks are cut into sections of three bones. Common practice."""
-
-
-@dataclass(frozen=True, slots=True)
-class Answer:
-    """What a cook comes to. `texture_step` and `core_at_open_c` are those of the slowest piece."""
-
-    hold_min: int
-    lid_on_to_open_s: float
-    done_s: float
-    """From lid on until the meat comes out of the pot."""
-    texture_step: float
-    core_at_open_c: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,13 +48,6 @@ def quick_answer(wish: Wish) -> Answer:
     return answer_of(set_up(wish))
 
 
-def answer_of(setup: Setup) -> Answer:
-    """The hold and the total of what stands in the pot."""
-    search = first_search(setup)
-    hold_min = float(search.holds_s()[0]) / 60.0 + frozen_extra_min(setup.wish.load)
-    return _cooked(setup, search, round(hold_min))
-
-
 def answer_for_minutes(wish: Wish, hold_min: int) -> Answer:
     """What a given number of minutes would make of this load.
 
@@ -78,47 +59,53 @@ def answer_for_minutes(wish: Wish, hold_min: int) -> Answer:
     if not 0 <= hold_min <= MAX_HOLD_S / 60.0:
         raise OutOfRangeError("hold", hold_min, 0.0, MAX_HOLD_S / 60.0, "min")
     setup = set_up(wish)
-    return _cooked(setup, first_search(setup, at_least_s=60.0 * hold_min), hold_min)
+    search = first_search(setup, at_least_s=60.0 * hold_min)
+    return cooked([setup], search, np.array([float(hold_min)]))[0]
+
+
+Change: TypeAlias = tuple[AlternativeKind, str, Callable[[], Wish]]
+"""One thing changed: what, to what, and the wish it makes."""
 
 
 def what_changes(wish: Wish, other_pots: Iterable[Pot] = ()) -> tuple[Alternative, ...]:
     """The same wish with one thing different at a time."""
-    found = [_cut(wish, "halved", 2), _cut(wish, "quartered", 4)]
-    found += [*_sections(wish), *_frozen(wish)]
-    found += [_alternative(wish, *variant) for variant in _variants(wish, tuple(other_pots))]
-    return tuple(found)
+    found: dict[int, Alternative] = {}
+    setups: dict[int, Setup] = {}
+    changes = [*_knife(wish), *_variants(wish, tuple(other_pots))]
+    for index, (kind, value, change) in enumerate(changes):
+        try:
+            changed = change()
+            _check_layers(wish, changed)
+            setups[index] = set_up(changed)
+        except WishError as error:
+            found[index] = Alternative(kind, value, None, error)
+    for index, answer in zip(setups, answers_of(list(setups.values())), strict=True):
+        kind, value, _ = changes[index]
+        if isinstance(answer, WishError):
+            found[index] = Alternative(kind, value, None, answer)
+        else:
+            found[index] = Alternative(kind, value, answer, None)
+    return tuple(found[index] for index in range(len(changes)))
 
 
-def _cut(wish: Wish, kind: AlternativeKind, parts: int) -> Alternative:
-    try:
-        return Alternative(kind, str(parts), quick_answer(cut_into(wish, parts)), None)
-    except WishError as error:
-        return Alternative(kind, str(parts), None, error)
+def _knife(wish: Wish) -> Iterable[Change]:
+    """Cut smaller, or from the freezer; only what is not so already."""
+    yield "halved", "2", lambda: cut_into(wish, 2)
+    yield "quartered", "4", lambda: cut_into(wish, 4)
+    if any(bones_of(piece) >= 2 * BONES_A_SECTION for piece in wish.load.pieces):
+        yield "sections", str(BONES_A_SECTION), lambda: _in_sections(wish)
+    if not any(piece.frozen for piece in wish.load.pieces):
+        yield "frozen", "frozen", lambda: _from_the_freezer(wish)
 
 
-def _sections(wish: Wish) -> Iterable[Alternative]:
-    """Racks in sections of three bones; nothing when there is no whole rack."""
-    pieces = wish.load.pieces
-    long = [piece for piece in pieces if bones_of(piece) >= 2 * BONES_A_SECTION]
-    if not long:
-        return
-    try:
-        parts = [part for piece in pieces for part in sections_of(piece, BONES_A_SECTION)]
-        changed = replace(wish, load=Load(tuple(parts)), liquid_m3=None)
-        yield _alternative(wish, "sections", str(BONES_A_SECTION), changed)
-    except WishError as error:
-        yield Alternative("sections", str(BONES_A_SECTION), None, error)
+def _in_sections(wish: Wish) -> Wish:
+    parts = [part for piece in wish.load.pieces for part in sections_of(piece, BONES_A_SECTION)]
+    return replace(wish, load=Load(tuple(parts)), liquid_m3=None)
 
 
-def _frozen(wish: Wish) -> Iterable[Alternative]:
-    """From the freezer instead; nothing when it is frozen already."""
-    if any(piece.frozen for piece in wish.load.pieces):
-        return
-    try:
-        pieces = tuple(remade(piece, start_temp_c=FREEZER_C) for piece in wish.load.pieces)
-        yield _alternative(wish, "frozen", "frozen", replace(wish, load=Load(pieces)))
-    except WishError as error:
-        yield Alternative("frozen", "frozen", None, error)
+def _from_the_freezer(wish: Wish) -> Wish:
+    pieces = tuple(remade(piece, start_temp_c=FREEZER_C) for piece in wish.load.pieces)
+    return replace(wish, load=Load(pieces))
 
 
 def bones_of(piece: Piece) -> int:
@@ -181,14 +168,6 @@ def cut_into(wish: Wish, parts: int) -> Wish:
     return changed
 
 
-def _alternative(wish: Wish, kind: AlternativeKind, value: str, changed: Wish) -> Alternative:
-    try:
-        _check_layers(wish, changed)
-        return Alternative(kind, value, quick_answer(changed), None)
-    except WishError as error:
-        return Alternative(kind, value, None, error)
-
-
 def _check_layers(wish: Wish, changed: Wish) -> None:
     if _layers(changed) > _layers(wish):
         raise WishError(
@@ -203,27 +182,25 @@ def _layers(wish: Wish) -> int:
     return stand(wish.load, wish.pot, wish.school, wish.rack, stacked=wish.stacked).layers
 
 
-def _variants(
-    wish: Wish, other_pots: tuple[Pot, ...]
-) -> Iterable[tuple[AlternativeKind, str, Wish]]:
+def _variants(wish: Wish, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
     # another school or pot takes its own amount of liquid, not the one chosen for this
     free = replace(wish, liquid_m3=None)
     current = set_up(wish).release
     for release in RELEASE_METHODS:
         if release != current:
-            yield "release", release, replace(wish, release=release)
+            yield "release", release, partial(replace, wish, release=release)
     step = round(wish.texture_step)
     for other in (step - 1, step + 1):
         if 0 <= other < len(TEXTURES):
-            yield "texture", TEXTURES[other], replace(wish, texture_step=float(other))
+            yield "texture", TEXTURES[other], partial(replace, wish, texture_step=float(other))
     for school in SCHOOLS:
         # the lean school is the cook's own choice, never offered
         if school not in {wish.school, "lean"}:
-            yield "school", school, replace(free, school=school, rack=None)
+            yield "school", school, partial(replace, free, school=school, rack=None)
     level: Literal["high", "low"] = "low" if wish.level == "high" else "high"
-    yield "level", level, replace(wish, level=level, gauge_pa=None)
+    yield "level", level, partial(replace, wish, level=level, gauge_pa=None)
     for pot in other_pots:
-        yield "pot", pot.name, replace(free, pot=pot)
+        yield "pot", pot.name, partial(replace, free, pot=pot)
 
 
 def split(piece: Piece, parts: int) -> Piece:
@@ -252,17 +229,4 @@ def split(piece: Piece, parts: int) -> Piece:
         has_bone=piece.has_bone,
         has_membrane=piece.has_membrane,
         start_temp_c=piece.start_temp_c,
-    )
-
-
-def _cooked(setup: Setup, search: Search, hold_min: int) -> Answer:
-    run = search.run(60.0 * hold_min)
-    kinds = [piece for piece, _ in setup.wish.load.kinds()]
-    slowest = slowest_kind(search, run)
-    return Answer(
-        hold_min=hold_min,
-        lid_on_to_open_s=run.open_s,
-        done_s=done_s(setup, run),
-        texture_step=texture_reached(kinds[slowest], float(run.final_dose_min[slowest])),
-        core_at_open_c=float(np.interp(run.open_s, run.time_s, run.core_c[slowest])),
     )

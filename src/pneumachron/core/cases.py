@@ -74,8 +74,8 @@ def first_search(
     """The search for the wish alone, without the cases that give range and reasons."""
     cases, meat = cases_of(setup, liquid_start_c=liquid_start_c)
     return Search(
-        cases.first(),
-        meat.first(),
+        cases.rows(slice(0, 1)),
+        meat.rows(slice(0, 1)),
         setup.after,
         at_least_s=at_least_s,
         past_rise_k=past_rise_k,

@@ -14,6 +14,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
+from numpy.typing import NDArray
 from scipy.special import erfc, erfcx
 
 from pneumachron.core.errors import OutOfRangeError, ShapeError
@@ -124,14 +125,14 @@ class BlockResponse:
     core_ramp: FloatArray
     mean_ramp: FloatArray
 
-    def first(self) -> "BlockResponse":
-        """The responses of the first case alone."""
+    def rows(self, which: slice | NDArray[np.int_]) -> "BlockResponse":
+        """The responses of some cases."""
         return BlockResponse(
             self.step_s,
-            self.core_step[:1],
-            self.mean_step[:1],
-            self.core_ramp[:1],
-            self.mean_ramp[:1],
+            self.core_step[which],
+            self.mean_step[which],
+            self.core_ramp[which],
+            self.mean_ramp[which],
         )
 
 

@@ -6,8 +6,9 @@ one convolution. The second changes slowly with the hold, so a handful of releas
 by side, is enough to interpolate it; the root is then read off a fine grid.
 """
 
+from collections.abc import Sequence
 from copy import copy
-from dataclasses import dataclass
+from dataclasses import dataclass, fields
 from functools import lru_cache
 from math import ceil
 
@@ -33,6 +34,7 @@ from pneumachron.core.pot_heat import (
     MeatHeat,
     PotCases,
     Release,
+    Rows,
     come_up,
     duhamel,
     meat_gain_j,
@@ -95,17 +97,15 @@ class MeatCases:
             np.einsum("vg,vgn->vn", self.heat_capacity_j_k, response.mean_ramp),
         )
 
-    def first(self) -> "MeatCases":
-        """The first case alone."""
-        return MeatCases(
-            self.half_sizes_m[:1],
-            self.diffusivity_m2_s[:1],
-            self.conductivity_w_mk[:1],
-            self.heat_capacity_j_k[:1],
-            self.start_c[:1],
-            self.frozen_c[:1],
-            self.dose_min[:1],
-        )
+    def rows(self, which: Rows) -> "MeatCases":
+        """Some of the cases."""
+        return MeatCases(*(getattr(self, field.name)[which] for field in fields(self)))
+
+    @staticmethod
+    def stacked(parts: Sequence["MeatCases"]) -> "MeatCases":
+        """Cases with as many kinds of pieces together."""
+        columns = ([getattr(part, field.name) for part in parts] for field in fields(MeatCases))
+        return MeatCases(*(np.concatenate(column) for column in columns))
 
     def shown_c(self, core_c: FloatArray) -> FloatArray:
         """Core of the first case as a probe would read it. (G, n)
@@ -154,14 +154,17 @@ class Search:
         *,
         at_least_s: float = 0.0,
         past_rise_k: FloatArray | None = None,
+        others: Sequence[AfterHold] = (),
     ) -> None:
         """Heat up, and hold for ever.
 
         `at_least_s` makes room for a hold that is given [s]; `past_rise_k` (V, n0) is what the pot
-        did before, when it is put on again.
+        did before, when it is put on again; `others` are ways of releasing it must have room for.
         """
         self.meat, self.after = meat, after
-        count, self.head_start_s = _time_bounds(cases, meat, after, at_least_s)
+        self.head_start_s = _longest_after_s(cases, meat, after)
+        longest_s = max(_longest_after_s(cases, meat, way) for way in (after, *others))
+        count = _steps(cases, meat, longest_s, at_least_s)
         count += 0 if past_rise_k is None else past_rise_k.shape[-1]
         self.cases = cases
         self.response = meat.response(STEP_S, count)
@@ -241,27 +244,47 @@ class Search:
 
         Pot (n + 1,), core (G, n + 1) as a probe reads it, dose (G, n + 1).
         """
-        one = self._first()
+        one = self.rows(slice(0, 1))
         count = rise_k.shape[-1] + 1
         core = _core_c(one.cases, one.meat, one.response, rise_k)[0, :, :count]
         pot_c = float(one.cases.start_c[0]) + np.concatenate([[0.0], np.cumsum(rise_k[0])])
         return pot_c, one.meat.shown_c(core), cumulative_dose_min(core, step_s=STEP_S)
 
-    def _first(self) -> "Search":
-        """The same search for the first case alone."""
-        one = copy(self)
-        one.cases, one.meat = self.cases.first(), self.meat.first()
-        one.response = self.response.first()
-        one.heat = MeatHeat(self.heat.start_j[:1], self.heat.ramp_j_k[:1])
-        one.up = ComeUp(
-            self.up.temp_c[:1], self.up.rise_k[:1], self.up.boil_s[:1], self.up.end_s[:1]
+    def rows(self, which: Rows, after: AfterHold | None = None) -> "Search":
+        """The same search for some cases, released in another way if asked.
+
+        Only ways that were named when the search was made are sure to fit its grid.
+        """
+        part = copy(self)
+        part.cases, part.meat = self.cases.rows(which), self.meat.rows(which)
+        part.response = self.response.rows(which)
+        part.heat = MeatHeat(self.heat.start_j[which], self.heat.ramp_j_k[which])
+        part.up = ComeUp(
+            self.up.temp_c[which],
+            self.up.rise_k[which],
+            self.up.boil_s[which],
+            self.up.end_s[which],
         )
-        one.held_c, one.held_dose = self.held_c[:1], self.held_dose[:1]
-        return one
+        part.held_c, part.held_dose = self.held_c[which], self.held_dose[which]
+        if after is not None:
+            part.after = after
+            part.head_start_s = _longest_after_s(part.cases, part.meat, after)
+        return part
+
+    def openings(self, hold_s: FloatArray) -> tuple[FloatArray, FloatArray, FloatArray]:
+        """What each case comes to after its hold (V,) [s].
+
+        Lid off (V,) [s], dose (V, G), core at that moment (V, G) [°C].
+        """
+        let_go, dose = self.release(hold_s[:, np.newaxis])
+        core = _window_core_c(self.response, self.held_c, let_go)
+        position = let_go.open_s / STEP_S - let_go.first
+        at_open = _interpolate_last(core, position[:, np.newaxis, :])
+        return let_go.open_s[:, 0], dose[..., 0], at_open[..., 0]
 
     def run(self, hold_s: float) -> Run:
         """The first case, cooked with a given hold."""
-        one = self._first()
+        one = self.rows(slice(0, 1))
         let_go, total = one.release(np.array([[hold_s]]))
         first = int(let_go.first[0, 0])
         count = first + let_go.rise_k.shape[-1] + 1
@@ -310,13 +333,20 @@ def _window_core_c(response: BlockResponse, held_c: FloatArray, let_go: Release)
     return np.asarray(held + rise[:, np.newaxis] @ answers)
 
 
-def _time_bounds(
-    cases: PotCases, meat: MeatCases, after: AfterHold, at_least_s: float
-) -> tuple[int, float]:
-    """Steps that surely hold the whole cook, and the longest release with what follows [s].
+def _longest_after_s(cases: PotCases, meat: MeatCases, after: AfterHold) -> float:
+    """Upper bound of the release with what follows [s]: none of the meat cools it."""
+    pot = cases.pot
+    heat_j_k = (
+        cases.water_j_k + pot.vessel_j_k + pot.plate_j_k + meat.heat_capacity_j_k.sum(axis=-1)
+    )
+    fall_j = (heat_j_k + cases.headspace_j_k) * (cases.hold_c - cases.boil_c)
+    fall_s = fall_j / (pot.loss_closed_w_k * (cases.boil_c - KITCHEN_TEMP.value))
+    falls_s = min(float(fall_s.max()), after.wait_s + LONGEST_VENT_S)
+    return falls_s + after.keep_s + after.open_pot_s
 
-    Upper bounds: all the meat warms as fast as the pot, and none of it cools the release.
-    """
+
+def _steps(cases: PotCases, meat: MeatCases, after_s: float, at_least_s: float) -> int:
+    """Steps that surely hold the whole cook: all the meat warms as fast as the pot."""
     pot = cases.pot
     heat_j_k = (
         cases.water_j_k + pot.vessel_j_k + pot.plate_j_k + meat.heat_capacity_j_k.sum(axis=-1)
@@ -328,14 +358,9 @@ def _time_bounds(
     rise_j = (heat_j_k + cases.headspace_j_k) * (cases.hold_c - start_c) + PURGE_HEAT.value
     plate_j = pot.plate_j_k * pot.heater_w / pot.plate_w_k
     up_s = np.where(spare_w > 0, (rise_j + plate_j) / np.maximum(spare_w, 1e-9), MAX_COME_UP_S)
-    fall_j = (heat_j_k + cases.headspace_j_k) * (cases.hold_c - cases.boil_c)
-    fall_s = fall_j / (pot.loss_closed_w_k * (cases.boil_c - KITCHEN_TEMP.value))
-    after_s = min(float(fall_s.max()), after.wait_s + LONGEST_VENT_S)
-    after_s += after.keep_s + after.open_pot_s
     up_max_s = float(np.minimum(up_s, MAX_COME_UP_S).max())
-    return int(
-        (up_max_s + max(_held_time_s(cases, meat), at_least_s) + after_s) / STEP_S
-    ) + 12, after_s
+    held_s = max(_held_time_s(cases, meat), at_least_s)
+    return int((up_max_s + held_s + after_s) / STEP_S) + 12
 
 
 def _held_time_s(cases: PotCases, meat: MeatCases) -> float:

@@ -186,7 +186,7 @@ def make_plan(wish: Wish) -> Plan:
         boil_c=float(search.cases.boil_c[0]),
         phases=_phases(run, setup, slowest),
         lid_on_to_open_s=run.open_s,
-        done_s=done_s(setup, run),
+        done_s=run.open_s + setup.after.boil_s + setup.soak_s,
         outcomes=outcomes,
         ending=end,
         serving=serving(wish.load, pulled=is_pulled(wish)),
@@ -205,12 +205,6 @@ def is_pulled(wish: Wish) -> bool:
     """Whether the meat is pulled apart rather than sliced or served on the bone."""
     pulls = wish.load.pieces[0].cut.pulls
     return pulls and wish.texture_step >= PULLED_STEP
-
-
-def done_s(setup: Setup, run: Run) -> float:
-    """From lid on until the meat comes out: after boiling and soaking, if there are any."""
-    soaks_s = setup.after.stand_s if setup.release == "soak" else 0.0
-    return run.open_s + setup.after.boil_s + soaks_s
 
 
 def slowest_kind(search: Search, run: Run) -> int:

@@ -10,6 +10,7 @@ Arrays have one row a *case* (V of them: the plan itself, the same a little thic
 the release, K *holds* a case.
 """
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cached_property
 from typing import TypeAlias
@@ -43,6 +44,7 @@ from pneumachron.core.steam import (
 )
 
 IntArray: TypeAlias = NDArray[np.int_]
+Rows: TypeAlias = slice | IntArray
 
 STEP_S = 30.0
 VENT_SLOPE_1_K = 0.03
@@ -108,17 +110,18 @@ class PotCases:
             * np.maximum(1.0 - SPRAY_THROTTLE.value * over, LEAST_VENT_SHARE.value)
         )
 
-    def first(self) -> "PotCases":
-        """The first case alone."""
-        return PotCases(
-            self.pot,
-            self.ambient_pa[:1],
-            self.gauge_pa[:1],
-            self.liquid_m3[:1],
-            self.solids_m3[:1],
-            self.bed_m3[:1],
-            self.start_c[:1],
-        )
+    def rows(self, which: Rows) -> "PotCases":
+        """Some of the cases."""
+        return PotCases(self.pot, *(getattr(self, name)[which] for name in _CASE_FIELDS))
+
+    @staticmethod
+    def stacked(parts: Sequence["PotCases"]) -> "PotCases":
+        """Cases of one pot together."""
+        columns = ([getattr(part, name) for part in parts] for name in _CASE_FIELDS)
+        return PotCases(parts[0].pot, *(np.concatenate(column) for column in columns))
+
+
+_CASE_FIELDS = ("ambient_pa", "gauge_pa", "liquid_m3", "solids_m3", "bed_m3", "start_c")
 
 
 @dataclass(frozen=True, slots=True)
@@ -196,6 +199,11 @@ def plate_ramp_j_k(pot: Pot, count: int) -> FloatArray:
     ramp = 1.0 - np.exp(-lag) * np.expm1(step) / step
     ramp[0] = 0.0
     return np.asarray(pot.plate_j_k * ramp)
+
+
+def _clip(values: FloatArray, low: float, high: float) -> FloatArray:
+    """Three times as fast as numpy's own on the small arrays of a step."""
+    return np.asarray(np.minimum(np.maximum(values, low), high))
 
 
 def _plate_left(pot: Pot, time_s: FloatArray) -> FloatArray:
@@ -318,7 +326,7 @@ def _heater_w(pot: Pot, count: int) -> FloatArray:
 def _fraction(before: FloatArray, level: FloatArray, after: FloatArray) -> FloatArray:
     """Where between two samples a level is crossed, 0 to 1."""
     span = np.where(after == before, 1.0, after - before)
-    return np.asarray(np.clip((level - before) / span, 0.0, 1.0))
+    return np.asarray(_clip((level - before) / span, 0.0, 1.0))
 
 
 def release(
@@ -365,7 +373,7 @@ def release(
         change = (free_w - loss_w_k * (temp - KITCHEN_TEMP.value)) / stiff_w_k
         if last == length:
             if vent is not None and i >= first_vent:
-                share = np.clip((terms.since_s[..., i + 1] - wait_s) / STEP_S, 0.0, 1.0) * shut
+                share = _clip((terms.since_s[..., i + 1] - wait_s) / STEP_S, 0.0, 1.0) * shut
                 change, vent_w = _vented_change(vent, temp, change, stiff_w_k, share)
                 vented_j += vent_w * STEP_S
             drops = shut & (temp + change <= terms.pin_c)
@@ -450,7 +458,7 @@ class _VentTable:
 
     def power_w(self, temp_c: FloatArray) -> FloatArray:
         """Latent heat that leaves through the open valve. (V, K) [°C] to (V, K) [W]"""
-        position = np.clip((temp_c - self.low_c) / self.step_k, 0.0, 254.999)
+        position = _clip((temp_c - self.low_c) / self.step_k, 0.0, 254.999)
         below = position.astype(int)
         left = self.points_w[self.rows, below]
         right = self.points_w[self.rows, below + 1]
@@ -478,13 +486,13 @@ def _tended(
     """
     shut, open_s, temp_c, change_k = now.shut, now.open_s, now.temp_c, now.change_k
     pot, starts_s = cases.pot, (terms.first + now.step) * STEP_S
-    boils = np.clip((open_s + after.boil_s - starts_s) / STEP_S, 0.0, 1.0)
-    boils = np.minimum(boils, np.clip((starts_s + STEP_S - open_s) / STEP_S, 0.0, 1.0))
+    boils = _clip((open_s + after.boil_s - starts_s) / STEP_S, 0.0, 1.0)
+    boils = np.minimum(boils, _clip((starts_s + STEP_S - open_s) / STEP_S, 0.0, 1.0))
     change = (1.0 - boils) * change_k + boils * (cases.boil_c[:, np.newaxis] - temp_c)
     warm = ~shut & (open_s > starts_s) & (after.keep_s > 0)
     floor_k = np.minimum(KEEP_WARM_TEMP.value - temp_c, 0.0)
     change = np.where(warm, np.maximum(change, floor_k), change)
-    off = np.clip((starts_s + 2 * STEP_S - open_s) / STEP_S, 0.0, 1.0)
+    off = _clip((starts_s + 2 * STEP_S - open_s) / STEP_S, 0.0, 1.0)
     loss_w_k = pot.loss_closed_w_k + off * (pot.loss_open_w_k - pot.loss_closed_w_k)
     steam_w_k = np.where(shut, terms.steam_w_k, 0.0)
     return change, loss_w_k, terms.stored_w_k + steam_w_k + loss_w_k

@@ -2,11 +2,12 @@
 
 from dataclasses import dataclass, replace
 
-from pneumachron.core.alternatives import Answer, cut_into, quick_answer
+from pneumachron.core.alternatives import cut_into
+from pneumachron.core.answers import Answer, answers_of
 from pneumachron.core.cuts import ReleaseMethod
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.finish import FinishKind, finish_for, rest_for
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.wish import Setup, Wish, set_up
 
 PARTS = (1, 2, 4)
 FASTER: tuple[ReleaseMethod, ...] = ("natural", "timed", "quick")
@@ -54,33 +55,36 @@ def ways_in_time(
         raise OutOfRangeError("time", available_s / 60.0, 1.0, MAX_AVAILABLE_S / 60.0, "min")
     wished = set_up(wish).release
     wanted = finish_for(wish.load, finish).kind
-    ways = list(_ways(wish, 1, wished, wanted, available_s))
+    setups = {(1, wished): set_up(replace(wish, release=wished))}
     for parts in PARTS:
         for release in FASTER:
-            if (parts, release) != (1, wished):
-                try:
-                    ways += _ways(wish, parts, release, wanted, available_s)
-                except WishError:
-                    continue  # parts that do not fit are no way
+            try:
+                cut = wish if parts == 1 else cut_into(wish, parts)
+                setups.setdefault((parts, release), set_up(replace(cut, release=release)))
+            except WishError:
+                continue  # parts that do not fit are no way
+    ways: list[Way] = []
+    for (key, setup), answer in zip(setups.items(), answers_of(list(setups.values())), strict=True):
+        if not isinstance(answer, WishError):
+            ways += _ways(setup, key[0], answer, wanted, available_s)
+        elif key == (1, wished):
+            raise answer
     return tuple(sorted(ways, key=lambda way: _rank(way, wished, wanted)))
 
 
 def _ways(
-    wish: Wish, parts: int, release: ReleaseMethod, wanted: FinishKind, available_s: float
+    setup: Setup, parts: int, answer: Answer, wanted: FinishKind, available_s: float
 ) -> list[Way]:
     """With the wished finish, and without one."""
-    changed = replace(wish, release=release)
-    if parts > 1:
-        changed = cut_into(changed, parts)
-    answer = quick_answer(changed)
-    rest_s = rest_for(changed.load)[0]
+    load = setup.wish.load
+    rest_s = rest_for(load)[0]
     ways = []
     kinds: tuple[FinishKind, ...] = (wanted,) if wanted == "none" else (wanted, "none")
     for kind in kinds:
-        finish_s = finish_for(changed.load, kind).total_s[1]
+        finish_s = finish_for(load, kind).total_s[1]
         table_s = answer.done_s + rest_s + finish_s
         spare_s = available_s - table_s
-        ways.append(Way(parts, release, kind, answer, rest_s, finish_s, table_s, spare_s))
+        ways.append(Way(parts, setup.release, kind, answer, rest_s, finish_s, table_s, spare_s))
     return ways
 
 

@@ -63,6 +63,11 @@ class Setup:
     release: ReleaseMethod
     after: AfterHold
 
+    @property
+    def soak_s(self) -> float:
+        """How long the meat stays in the open pot before it comes out."""
+        return self.after.stand_s if self.release == "soak" else 0.0
+
 
 def set_up(wish: Wish) -> Setup:
     """Check a wish, stand its load in the pot and pour the liquid.

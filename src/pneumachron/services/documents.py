@@ -7,7 +7,8 @@ import numpy as np
 
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.again import rung_of
-from pneumachron.core.alternatives import Alternative, Answer
+from pneumachron.core.alternatives import Alternative
+from pneumachron.core.answers import Answer
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.plan import Outcome, Plan, Trace
 from pneumachron.core.pots import Pot

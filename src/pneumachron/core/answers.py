@@ -1,0 +1,111 @@
+"""Short answers: hold and total of many wishes at once, without range and reasons.
+
+Wishes for one pot are stepped side by side, whatever else they differ in; ways of releasing share
+the come-up. So eight of them cost little more than one.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import groupby
+
+import numpy as np
+
+from pneumachron.core.cases import cases_of, texture_reached
+from pneumachron.core.errors import WishError
+from pneumachron.core.hold import MeatCases, Search
+from pneumachron.core.plan import frozen_extra_min
+from pneumachron.core.pot_heat import PotCases
+from pneumachron.core.wish import Setup
+
+
+@dataclass(frozen=True, slots=True)
+class Answer:
+    """What a cook comes to. `texture_step` and `core_at_open_c` are those of the slowest piece."""
+
+    hold_min: int
+    lid_on_to_open_s: float
+    done_s: float
+    """From lid on until the meat comes out of the pot."""
+    texture_step: float
+    core_at_open_c: float
+
+
+def answers_of(setups: Sequence[Setup]) -> list[Answer | WishError]:
+    """An answer for each of these, or why there is none."""
+    found: dict[int, Answer | WishError] = {}
+    alike = sorted(range(len(setups)), key=lambda i: _batch_key(setups[i]))
+    for _, group in groupby(alike, key=lambda i: _batch_key(setups[i])):
+        rows = list(group)
+        together: list[Answer | WishError]
+        try:
+            together = [*_batch([setups[i] for i in rows])]
+        except WishError:
+            # one of them cannot be: find out which
+            together = [_alone(setups[i]) for i in rows]
+        found.update(zip(rows, together, strict=True))
+    return [found[i] for i in range(len(setups))]
+
+
+def answer_of(setup: Setup) -> Answer:
+    """The answer for one.
+
+    Raises
+    ------
+    WishError : it cannot be cooked.
+    """
+    return _batch([setup])[0]
+
+
+def _alone(setup: Setup) -> Answer | WishError:
+    try:
+        return answer_of(setup)
+    except WishError as error:
+        return error
+
+
+def _batch_key(setup: Setup) -> tuple[str, str, int]:
+    """What must be the same in one batch: the pot, and how many kinds of pieces there are."""
+    pot = setup.wish.pot
+    return pot.pot_id, pot.name, len(setup.wish.load.kinds())
+
+
+def _batch(setups: list[Setup]) -> list[Answer]:
+    cases, meats = zip(*(cases_of(setup) for setup in setups), strict=True)
+    first = slice(0, 1)
+    search = Search(
+        PotCases.stacked([part.rows(first) for part in cases]),
+        MeatCases.stacked([part.rows(first) for part in meats]),
+        setups[0].after,
+        others=[setup.after for setup in setups[1:]],
+    )
+    found: dict[int, Answer] = {}
+    for after in dict.fromkeys(setup.after for setup in setups):
+        rows = np.array([i for i, setup in enumerate(setups) if setup.after == after])
+        part = search.rows(rows, after)
+        extra = np.array([frozen_extra_min(setups[i].wish.load) for i in rows])
+        holds_min = np.round(part.holds_s() / 60.0 + extra)
+        answers = cooked([setups[i] for i in rows], part, holds_min)
+        found.update(zip(rows.tolist(), answers, strict=True))
+    return [found[i] for i in range(len(setups))]
+
+
+def cooked(
+    setups: Sequence[Setup], search: Search, holds_min: np.typing.NDArray[np.float64]
+) -> list[Answer]:
+    """What whole minutes (V,) make of each case of a search."""
+    open_s, dose, core = search.openings(60.0 * holds_min)
+    slowest = np.argmin(dose / search.meat.dose_min, axis=-1)
+    answers = []
+    for v, setup in enumerate(setups):
+        kind = int(slowest[v])
+        piece = setup.wish.load.kinds()[kind][0]
+        answers.append(
+            Answer(
+                hold_min=int(holds_min[v]),
+                lid_on_to_open_s=float(open_s[v]),
+                done_s=float(open_s[v]) + setup.after.boil_s + setup.soak_s,
+                texture_step=texture_reached(piece, float(dose[v, kind])),
+                core_at_open_c=float(core[v, kind]),
+            )
+        )
+    return answers
