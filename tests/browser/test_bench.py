@@ -28,14 +28,30 @@ LABELS = """() => [...document.querySelectorAll('[data-testid=trace], [data-test
     return [...cut, ...hits];
   })"""
 SPREAD = [
-    "/?cut=back_ribs&pieces=3&weight=3.4+kg&thickness=3+cm&release=timed&texture=falls",
+    "/?cut=back_ribs&pieces=3&weight=3.0+kg&thickness=2.6+cm&pot=bass&release=timed&texture=falls",
     "/?cut=back_ribs&pieces=2&weight=2.4+kg&thickness=2.3+cm&pot=bass&school=bath&release=timed",
+    "/?cut=back_ribs&pieces=1&weight=1.1+kg&thickness=3+cm&sections=3",
+    "/?cut=back_ribs&pieces=2&weight=2.2+kg&thickness=3+cm&sections=3&school=bath"
+    "&release=keep_warm",
     "/?cut=brisket_point&pieces=2&weight=2.4+kg&thickness=5.7+cm&release=timed&texture=chewy",
-    "/?cut=short_ribs_english&pieces=12&weight=3.2+kg&thickness=3.7+cm&school=bath&release=quick",
+    "/?cut=short_ribs_english&pieces=12&weight=1.9+kg&thickness=3.7+cm&school=bath&release=quick",
+    "/?cut=short_ribs_english&pieces=22&weight=2.2+kg&thickness=4.5+cm&release=soak",
     "/?cut=flanken&pieces=9&weight=1.7+kg&thickness=1.3+cm&school=steam&release=natural",
     "/?cut=wings&pieces=18&weight=1.1+kg&thickness=2.1+cm&pot=bass&release=quick&texture=chewy",
+    "/?cut=wings&pieces=24&weight=1.8+kg&thickness=2.7+cm&rack=basket",
     "/?cut=shoulder_boneless&pieces=1&weight=3+kg&thickness=11.5+cm&texture=falls",
+    "/?cut=shoulder_boneless&pieces=4&weight=1.8+kg&thickness=5+cm&rack=bed",
     "/?cut=brisket_flat&pieces=1&weight=0.7+kg&thickness=4.7+cm&school=steam&release=timed",
+    "/?cut=brisket_flat&pieces=1&weight=0.7+kg&thickness=4.7+cm&start=frozen",
+    "/?cut=brisket_flat&pieces=3&weight=1.8+kg&thickness=4.5+cm",
+    "/?cut=brisket_flat&pieces=2&weight=1.3+kg&thickness=4.5+cm&also=back_ribs"
+    "&also-pieces=3&also-weight=0.3+kg&also-thickness=2.5+cm&pot=bass",
+    "/?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm&school=bath"
+    "&level=low&release=quick",
+    "/?cut=rib_pieces&pieces=20&weight=1+kg&thickness=2.5+cm&pot=tenor&release=soak&minutes=60",
+    "/?cut=picnic_bone_in&pieces=1&weight=2.6+kg&thickness=11+cm&pot=bass&texture=falls&rack=bed",
+    "/?cut=spare_ribs&pieces=1&weight=1.5+kg&thickness=3.5+cm&school=bath"
+    "&release=keep_warm&minutes=90",
 ]
 
 
@@ -169,11 +185,11 @@ def test_trouble_stands_at_its_field(page: Page, label: str, text: str, message:
 def test_choices_change_the_answer_and_back_undoes(page: Page) -> None:
     page.goto(BRISKET)
     natural = minutes(page)
-    page.get_by_role("radio", name="vent now").click()
+    page.get_by_label("release", exact=True).select_option("quick")
     expect(page.get_by_test_id("release-minutes")).to_contain_text("venting")
     assert minutes(page) > natural
-    page.get_by_role("radio", name="steam").click()
-    expect(page.get_by_text("low metal rack")).to_be_visible()
+    page.get_by_label("school of liquid").select_option("steam")
+    expect(page.get_by_label("rack", exact=True)).to_have_value("trivet")
     page.go_back()
     page.go_back()
     expect(hold(page)).to_have_text(f"{natural // 60}:{natural % 60:02d}")
@@ -189,7 +205,7 @@ def test_what_changes_if_is_taken_over(page: Page) -> None:
     promised = row.get_by_role("cell").nth(1).inner_text()
     expect(table.get_by_role("row").filter(has_text="halved")).to_contain_text("two runs")
     row.get_by_role("button").click()
-    expect(page.get_by_role("radio", name="vent now")).to_be_checked()
+    expect(page.get_by_label("release", exact=True)).to_have_value("quick")
     expect(hold(page)).to_have_text(promised)
     page.go_back()
     expect(hold(page)).to_have_text(f"{before // 60}:{before % 60:02d}")
@@ -226,10 +242,23 @@ def test_what_is_drawn_is_what_was_computed(page: Page) -> None:
     assert base - top == pytest.approx(scale * plan["liquid"]["level_m"], abs=0.01)
     most = float(page.get_by_test_id("line-most").get_attribute("data-y") or "nan")
     assert base - most == pytest.approx(scale * plan["pot"]["max_level_m"], abs=0.01)
-    piece = page.get_by_test_id("piece").first.locator("rect").first
-    height = float(piece.get_attribute("height") or "nan")
-    assert height == pytest.approx(scale * plan["pieces"][0]["thickness_m"], abs=0.01)
-    assert page.get_by_test_id("piece").count() == 2
+    spans, placed = plan["standing"]["section"], plan["standing"]["placed"]
+    drawn = page.get_by_test_id("piece")
+    assert drawn.count() == len(spans) == 2
+    for index, span in enumerate(spans):
+        box = drawn.nth(index).locator("rect").first
+        left, width, bottom, height = (
+            float(box.get_attribute(name) or "nan") for name in ("x", "width", "y", "height")
+        )
+        assert left - 246 == pytest.approx(scale * span["left_m"], abs=0.01)
+        assert width == pytest.approx(scale * (span["right_m"] - span["left_m"]), abs=0.01)
+        piece = placed[span["placed"]]
+        assert height == pytest.approx(scale * piece["height_m"], abs=0.01)
+        assert base - bottom - height == pytest.approx(scale * piece["bottom_m"], abs=0.01)
+    ending = float(page.get_by_test_id("line-ending").get_attribute("data-y") or "nan")
+    assert base - ending == pytest.approx(scale * plan["ending"]["level_m"], abs=0.01)
+    page.get_by_role("radio", name="from above").click()
+    assert page.get_by_test_id("piece-top").count() == len(placed)
 
 
 def test_whole_bench_without_scrolling(page: Page) -> None:

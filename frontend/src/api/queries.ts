@@ -7,10 +7,12 @@ import {
 } from "@tanstack/react-query";
 import {
   client,
+  type FinishKind,
   type HouseholdIn,
   type PlanIn,
   type PlanOut,
   ProblemError,
+  type Texture,
   unwrap,
 } from "@/api/client";
 
@@ -82,6 +84,48 @@ export function useWhatIf(wish: PlanIn | null) {
     enabled: wish !== null,
     placeholderData: keepPreviousData,
     gcTime: 60_000,
+  });
+}
+
+/** A question around a wish, asked only while it is looked at. */
+function useAsked<T>(key: unknown[], ready: boolean, ask: (signal: AbortSignal) => Promise<T>) {
+  return useQuery({
+    queryKey: key,
+    queryFn: ({ signal }) => ask(signal),
+    enabled: ready,
+    placeholderData: keepPreviousData,
+    gcTime: 60_000,
+  });
+}
+
+export function useReadyBy(wish: PlanIn | null, minutes: number | null) {
+  return useAsked(["ready by", wish, minutes], wish !== null && minutes !== null, (signal) => {
+    const body = { wish: wish as PlanIn, available_min: minutes ?? 1 };
+    return unwrap(client.POST("/api/plan/ready-by", { body, signal }));
+  });
+}
+
+export function useAround(wish: PlanIn | null, finish: FinishKind | null) {
+  return useAsked(["around", wish, finish], wish !== null, (signal) => {
+    const body = { wish: wish as PlanIn, finish, brined: false };
+    return unwrap(client.POST("/api/plan/around", { body, signal }));
+  });
+}
+
+export function useOpened(wish: PlanIn | null, holdMin: number, seen: Texture | null) {
+  return useAsked(["opened", wish, holdMin, seen], wish !== null && seen !== null, (signal) => {
+    const body = { wish: wish as PlanIn, hold_min: holdMin, seen, open_min: 5 };
+    return unwrap(client.POST("/api/plan/opened", { body, signal }));
+  });
+}
+
+export function useStopped(wish: PlanIn | null, at: string, since: string) {
+  const numbers = [at, since].map((text) => (/^\d{1,3}$/.test(text.trim()) ? Number(text) : null));
+  const [atMin, sinceMin] = numbers;
+  const ready = wish !== null && typeof atMin === "number" && typeof sinceMin === "number";
+  return useAsked(["stopped", wish, atMin, sinceMin], ready, (signal) => {
+    const body = { wish: wish as PlanIn, at_min: atMin ?? 0, since_min: sinceMin ?? 0 };
+    return unwrap(client.POST("/api/plan/stopped", { body, signal }));
   });
 }
 

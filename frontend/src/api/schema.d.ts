@@ -844,6 +844,10 @@ export interface components {
             solids_m3: number;
             shown: components["schemas"]["Shown"];
             school_shown: components["schemas"]["Shown"];
+            /** Marks Metric */
+            marks_metric: components["schemas"]["MarkOut"][];
+            /** Marks Us */
+            marks_us: components["schemas"]["MarkOut"][];
             lowest_shown: components["schemas"]["Shown"];
             highest_shown: components["schemas"]["Shown"];
             level_shown: components["schemas"]["Shown"];
@@ -878,6 +882,16 @@ export interface components {
             time_s: number[];
             /** Longest S */
             longest_s: number;
+        };
+        /**
+         * MarkOut
+         * @description A sensible amount of liquid as typed, and how high it would stand.
+         */
+        MarkOut: {
+            /** Typed */
+            typed: string;
+            /** Level M */
+            level_m: number;
         };
         /**
          * MinutesIn

@@ -1,15 +1,25 @@
 import type { PlanOut } from "@/api/client";
-import { type Box, CENTRE_X, type PotGeometry, potGeometry, VIEW } from "@/drawing/pot-geometry";
+import { LiquidHandle } from "@/drawing/LiquidHandle";
+import {
+  type Box,
+  CENTRE_X,
+  heightToY,
+  type PotGeometry,
+  potGeometry,
+  VIEW,
+} from "@/drawing/pot-geometry";
 
 interface Props {
   plan: PlanOut;
   units: "metric" | "us";
   /** Enlarges the writing where the drawing is shrunk, so that it stays readable. */
   enlarge: number;
+  /** Dragging the liquid line; without it the line stands still. */
+  onPour?: (typed: string, how: "drag" | "set") => void;
 }
 
 /** The pot in section, to scale, with what is in it. */
-export function PotSection({ plan, units, enlarge }: Props) {
+export function PotSection({ plan, units, enlarge, onPour }: Props) {
   const shape = potGeometry(plan, units);
   const { pot, liquid } = plan;
   const labels = {
@@ -21,7 +31,7 @@ export function PotSection({ plan, units, enlarge }: Props) {
     <svg
       viewBox={`0 0 ${VIEW.width} ${VIEW.height}`}
       className="h-full w-full"
-      role="img"
+      role={onPour ? "group" : "img"}
       aria-label={describe(plan, units)}
       data-testid="pot-section"
     >
@@ -47,6 +57,8 @@ export function PotSection({ plan, units, enlarge }: Props) {
       <Surface box={shape.liquid} />
       <Vessel box={shape.vessel} />
       <Lines shape={shape} labels={labels} enlarge={enlarge} />
+      {plan.ending && <Ending y={heightToY(plan.ending.level_m)} vessel={shape.vessel} />}
+      {onPour && <LiquidHandle plan={plan} units={units} liquid={shape.liquid} onPour={onPour} />}
       <text
         x={CENTRE_X}
         y={314}
@@ -133,6 +145,16 @@ function Surface({ box }: { box: Box }) {
         stroke="var(--ink)"
         strokeWidth="2"
       />
+    </g>
+  );
+}
+
+/** Where the liquid stands at the end, with the juice of the meat. */
+function Ending({ y, vessel }: { y: number; vessel: Box }) {
+  return (
+    <g data-testid="line-ending" data-y={y} stroke="var(--pencil)" strokeDasharray="1 5">
+      <title>with the meat’s juice, at the end</title>
+      <line x1={vessel.x + 4} x2={vessel.x + vessel.width - 4} y1={y} y2={y} strokeWidth="2.2" />
     </g>
   );
 }

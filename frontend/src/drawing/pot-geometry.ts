@@ -43,6 +43,10 @@ export function heightToY(metres: number): number {
   return BASE_Y - metres * SCALE;
 }
 
+export function yToHeight(y: number): number {
+  return (BASE_Y - y) / SCALE;
+}
+
 export function potGeometry(plan: Source, units: "metric" | "us"): PotGeometry {
   const { pot, standing, liquid } = plan;
   const width = pot.inner_diameter_m * SCALE;
@@ -98,4 +102,37 @@ function rulerMarks(heightM: number, units: "metric" | "us"): PotGeometry["ruler
     y: heightToY(index * step),
     label: index % every === 0 ? String(index) : null,
   }));
+}
+
+export interface TopGeometry {
+  x: number;
+  y: number;
+  radius: number;
+  sectionY: number;
+  /** `under`: another layer lies on it. */
+  pieces: { path: string; under: boolean }[];
+}
+
+/** From above: y up in the pot is up on the page. */
+export function topGeometry(plan: Pick<PlanOut, "pot" | "standing">): TopGeometry {
+  const scale = TOP_SCALE;
+  const x = VIEW.width / 2;
+  const y = VIEW.height / 2 - 4;
+  const highest = Math.max(0, ...plan.standing.placed.map((item) => item.bottom_m));
+  return {
+    x,
+    y,
+    radius: (plan.pot.inner_diameter_m / 2) * scale,
+    sectionY: y - plan.standing.section_m * scale,
+    pieces: plan.standing.placed.map((item) => ({
+      path: `M${item.outline_m.map(([px = 0, py = 0]) => `${round(x + px * scale)} ${round(y - py * scale)}`).join("L")}Z`,
+      under: item.bottom_m < highest - 1e-6,
+    })),
+  };
+}
+
+const TOP_SCALE = 1220;
+
+function round(value: number): number {
+  return Math.round(value * 10) / 10;
 }

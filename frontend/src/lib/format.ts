@@ -118,3 +118,17 @@ function trimmed(value: number, digits: number): string {
 export function bindUnits(text: string): string {
   return text.replace(/(\d) (°C|°F|min|ml|cm|m|kg|h|%)(?![\w])/g, "$1\u00a0$2");
 }
+
+/** Seconds from and to in minutes or hours: [300, 600] → `5–10 min`. */
+export function spanText(seconds: number[]): string {
+  const minutes = seconds.map((value) => Math.round(value / 60));
+  const [from = 0, to = from] = minutes;
+  if (from === to) return spokenTime(to);
+  return to >= 180 ? `${trimmed(from / 60, 1)}–${trimmed(to / 60, 1)} h` : `${from}–${to} min`;
+}
+
+/** Kilograms from and to in grams: [0.011, 0.016] → `11–16 g`. */
+export function gramsText(kilograms: number[]): string {
+  const [from = 0, to = from] = kilograms.map((value) => Math.round(value * 1000));
+  return from === 0 || from === to ? `${to} g` : `${from}–${to} g`;
+}

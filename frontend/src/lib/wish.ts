@@ -3,6 +3,9 @@
 import type { PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
 import { TEXTURES } from "@/lib/words";
 
+export type Rack = NonNullable<PlanIn["rack"]>;
+export type Shape = PlanIn["pieces"][number]["shape"];
+
 export interface Wish {
   cut: string;
   count: string;
@@ -10,11 +13,21 @@ export interface Wish {
   thickness: string;
   membrane: boolean;
   start: string;
+  shape: Shape;
+  sections: string;
+  bought: boolean;
+  /** A second kind of piece in the same pot; it is there when it has a weight. */
+  also: { cut: string; count: string; mass: string; thickness: string };
   pot: string;
   texture: Texture | null;
   school: School | null;
   release: ReleaseMethod | null;
+  minutes: string;
   liquid: string;
+  rack: Rack | null;
+  sauce: string;
+  sauceOnTop: boolean;
+  foams: boolean;
   level: "high" | "low";
 }
 
@@ -25,57 +38,106 @@ export const EMPTY_WISH: Wish = {
   thickness: "",
   membrane: false,
   start: "",
+  shape: "block",
+  sections: "",
+  bought: false,
+  also: { cut: "", count: "1", mass: "", thickness: "" },
   pot: "",
   texture: null,
   school: null,
   release: null,
+  minutes: "",
   liquid: "",
+  rack: null,
+  sauce: "",
+  sauceOnTop: false,
+  foams: false,
   level: "high",
 };
 
-const SCHOOLS: School[] = ["steam", "short_braise", "bath"];
-const RELEASES: ReleaseMethod[] = ["natural", "timed", "quick"];
+const SCHOOLS: School[] = ["steam", "lean", "short_braise", "bath"];
+const RELEASES: ReleaseMethod[] = ["natural", "timed", "quick", "soak", "keep_warm"];
+const RACKS: Rack[] = ["none", "trivet", "tall", "basket", "bed"];
+const SHAPES: Shape[] = ["block", "tapered", "rolled"];
 
 function oneOf<T extends string>(value: string | null, known: readonly T[]): T | null {
   return known.find((item) => item === value) ?? null;
 }
 
 export function wishFromAddress(search: URLSearchParams): Wish {
+  const text = (key: string, empty = "") => search.get(key) ?? empty;
   return {
-    cut: search.get("cut") ?? EMPTY_WISH.cut,
-    count: search.get("pieces") ?? EMPTY_WISH.count,
-    mass: search.get("weight") ?? "",
-    thickness: search.get("thickness") ?? "",
+    cut: text("cut", EMPTY_WISH.cut),
+    count: text("pieces", EMPTY_WISH.count),
+    mass: text("weight"),
+    thickness: text("thickness"),
     membrane: search.get("membrane") === "on",
-    start: search.get("start") ?? "",
-    pot: search.get("pot") ?? "",
+    start: text("start"),
+    shape: oneOf(search.get("shape"), SHAPES) ?? "block",
+    sections: text("sections"),
+    bought: search.get("weighed") === "as-bought",
+    also: {
+      cut: text("also"),
+      count: text("also-pieces", "1"),
+      mass: text("also-weight"),
+      thickness: text("also-thickness"),
+    },
+    pot: text("pot"),
     texture: oneOf(search.get("texture"), TEXTURES),
     school: oneOf(search.get("school"), SCHOOLS),
     release: oneOf(search.get("release"), RELEASES),
-    liquid: search.get("liquid") ?? "",
+    minutes: text("minutes"),
+    liquid: text("liquid"),
+    rack: oneOf(search.get("rack"), RACKS),
+    sauce: text("sauce"),
+    sauceOnTop: search.get("sauce-on") === "top",
+    foams: search.get("foams") === "yes",
     level: search.get("level") === "low" ? "low" : "high",
   };
 }
 
 export function wishToAddress(wish: Wish, planId: string | null): URLSearchParams {
   const search = new URLSearchParams();
-  const put = (key: string, value: string | null) => {
+  const put = (key: string, value: string | null | false) => {
     if (value) search.set(key, value);
   };
   put("cut", wish.cut);
   put("pieces", wish.count);
   put("weight", wish.mass);
   put("thickness", wish.thickness);
-  put("membrane", wish.membrane ? "on" : null);
+  put("membrane", wish.membrane && "on");
   put("start", wish.start);
+  put("shape", wish.shape !== "block" && wish.shape);
+  put("sections", wish.sections);
+  put("weighed", wish.bought && "as-bought");
+  if (wish.also.cut) {
+    put("also", wish.also.cut);
+    put("also-pieces", wish.also.count);
+    put("also-weight", wish.also.mass);
+    put("also-thickness", wish.also.thickness);
+  }
   put("pot", wish.pot);
   put("texture", wish.texture);
   put("school", wish.school);
   put("release", wish.release);
+  put("minutes", wish.minutes);
   put("liquid", wish.liquid);
-  put("level", wish.level === "low" ? "low" : null);
+  put("rack", wish.rack);
+  put("sauce", wish.sauce);
+  put("sauce-on", wish.sauceOnTop && "top");
+  put("foams", wish.foams && "yes");
+  put("level", wish.level === "low" && "low");
   put("plan", planId);
   return search;
+}
+
+/** A whole number as typed; 0, which the server refuses with a word, when it is none. */
+function whole(text: string): number {
+  return /^\d{1,3}$/.test(text.trim()) ? Number(text) : 0;
+}
+
+function orNull(text: string): string | null {
+  return text.trim() ? text : null;
 }
 
 /** The wish as the server takes it; null while there is no weight yet. Without a thickness the
@@ -83,50 +145,98 @@ export function wishToAddress(wish: Wish, planId: string | null): URLSearchParam
 export function wishToPlan(wish: Wish): PlanIn | null {
   const ready = wish.pot && wish.mass.trim();
   if (!ready) return null;
-  const count = /^\d{1,3}$/.test(wish.count.trim()) ? Number(wish.count) : 0;
+  const minutes = wish.minutes.trim() ? whole(wish.minutes) : null;
+  const stays = wish.release === "soak" || wish.release === "keep_warm";
   return {
-    pieces: [
-      {
-        cut: wish.cut,
-        count,
-        mass: wish.mass,
-        thickness: wish.thickness.trim() ? wish.thickness : null,
-        membrane: wish.membrane ? true : null,
-        start: wish.start.trim() ? wish.start : null,
-        shape: "block",
-        as_bought: false,
-      },
-    ],
+    pieces: [firstPiece(wish), ...secondPiece(wish)],
     pot: wish.pot,
     texture: wish.texture,
     school: wish.school,
     release: wish.release,
-    liquid: wish.liquid.trim() ? wish.liquid : null,
+    wait_min: wish.release === "timed" ? minutes : null,
+    stay_min: stays ? minutes : null,
+    liquid: orNull(wish.liquid),
+    rack: wish.rack,
     level: wish.level,
     stacked: false,
     boil_min: 0,
-    foams: false,
+    foams: wish.foams,
+    sauce: orNull(wish.sauce),
     sauce_thick: true,
     sauce_sugar_g_l: 0,
-    sauce_place: "base",
+    sauce_place: wish.sauceOnTop ? "top" : "base",
   };
+}
+
+type PieceIn = PlanIn["pieces"][number];
+
+function firstPiece(wish: Wish): PieceIn {
+  return {
+    cut: wish.cut,
+    count: whole(wish.count),
+    mass: wish.mass,
+    thickness: orNull(wish.thickness),
+    membrane: wish.membrane ? true : null,
+    start: orNull(wish.start),
+    shape: wish.shape,
+    as_bought: wish.bought,
+    section_bones: wish.sections ? whole(wish.sections) : null,
+  };
+}
+
+function secondPiece({ also, start }: Wish): PieceIn[] {
+  if (!also.cut || !also.mass.trim()) return [];
+  return [
+    {
+      cut: also.cut,
+      count: whole(also.count),
+      mass: also.mass,
+      thickness: orNull(also.thickness),
+      start: orNull(start),
+      shape: "block",
+      as_bought: false,
+    },
+  ];
 }
 
 /** A stored plan's inputs, back on the Bench. */
 export function wishFromPlan(inputs: PlanIn): Wish {
-  const piece = inputs.pieces[0];
+  const [piece, also] = inputs.pieces;
+  const minutes = inputs.wait_min ?? inputs.stay_min;
   return {
-    cut: piece?.cut ?? EMPTY_WISH.cut,
-    count: String(piece?.count ?? 1),
-    mass: piece?.mass ?? "",
-    thickness: piece?.thickness ?? "",
-    membrane: piece?.membrane === true,
-    start: piece?.start ?? "",
+    ...EMPTY_WISH,
+    ...(piece && pieceBack(piece)),
+    also: also ? measuresBack(also) : EMPTY_WISH.also,
     pot: inputs.pot,
     texture: inputs.texture ?? null,
     school: inputs.school ?? null,
     release: inputs.release ?? null,
+    minutes: minutes ? String(minutes) : "",
     liquid: inputs.liquid ?? "",
-    level: inputs.level ?? "high",
+    rack: inputs.rack ?? null,
+    sauce: inputs.sauce ?? "",
+    sauceOnTop: inputs.sauce_place === "top",
+    foams: inputs.foams,
+    level: inputs.level,
+  };
+}
+
+function measuresBack(piece: PieceIn): Wish["also"] {
+  return {
+    cut: piece.cut,
+    count: String(piece.count),
+    mass: piece.mass,
+    thickness: piece.thickness ?? "",
+  };
+}
+
+function pieceBack(piece: PieceIn): Partial<Wish> {
+  return {
+    ...measuresBack(piece),
+    membrane: piece.membrane === true,
+    start: piece.start ?? "",
+    shape: piece.shape,
+    sections: piece.section_bones ? String(piece.section_bones) : "",
+    bought: piece.as_bought,
   };
 }

@@ -1,6 +1,6 @@
 /** The app's words for the choices of the trade. */
 
-import type { PhaseOut, PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
+import type { FinishKind, PhaseOut, PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
 
 export const TEXTURE_WORDS: Record<Texture, string> = {
   chewy: "chewy",
@@ -54,4 +54,11 @@ export const RACK_WORDS: Record<NonNullable<PlanIn["rack"]>, { name: string; say
   tall: { name: "tall rack", says: "5 cm high, room for a dish below" },
   basket: { name: "basket", says: "for small pieces, lifts out in one go" },
   bed: { name: "vegetable bed", says: "onion wedges or potatoes, which thicken the sauce" },
+};
+
+export const FINISH_WORDS: Record<FinishKind, string> = {
+  broiler: "under the broiler",
+  grill: "on the grill",
+  crisping: "under the crisping lid",
+  none: "no crust",
 };

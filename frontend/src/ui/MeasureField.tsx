@@ -16,6 +16,8 @@ interface Props {
   onStep?: (direction: 1 | -1) => void;
   canStep?: boolean;
   inputMode?: "text" | "numeric";
+  /** Words that may be typed as well. */
+  suggestions?: string[];
 }
 
 /** A measure typed freely, the other system beside it, and steps for wet hands. */
@@ -30,6 +32,7 @@ export function MeasureField(props: Props) {
     onStep,
     canStep = true,
     inputMode = "text",
+    suggestions,
   } = props;
   const id = useId();
   const trouble = problem ? `${id}-trouble` : undefined;
@@ -46,12 +49,20 @@ export function MeasureField(props: Props) {
           value={value}
           inputMode={inputMode}
           autoComplete="off"
+          list={suggestions ? `${id}-words` : undefined}
           placeholder={placeholder}
           aria-invalid={problem ? true : undefined}
           aria-describedby={trouble}
           onChange={(event) => onChange(event.target.value)}
           className="min-w-0 flex-1 bg-transparent px-2 py-1 font-dial text-[16px] placeholder:font-sans placeholder:text-[14px] placeholder:text-pencil"
         />
+        {suggestions && (
+          <datalist id={`${id}-words`}>
+            {suggestions.map((word) => (
+              <option key={word} value={word} />
+            ))}
+          </datalist>
+        )}
         {onStep && (
           <>
             <StepButton label={`less ${label}`} disabled={!canStep} onClick={() => onStep(-1)}>

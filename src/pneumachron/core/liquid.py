@@ -13,6 +13,7 @@ from pneumachron.core.load import Load
 from pneumachron.core.pots import Pot
 from pneumachron.core.serving import drip_fat_m3, drip_m3
 from pneumachron.core.standing import Standing
+from pneumachron.core.steam import FloatArray
 from pneumachron.core.units import show_volume
 
 BRAISE_M3_PER_KG = 1.5e-4
@@ -105,7 +106,12 @@ class Filling:
 
 
 def level_m(liquid_m3: float, load: Load, pot: Pot, standing: Standing) -> float:
-    """Height of the liquid above the base, with rack and meat pushing it up.
+    """Height of the liquid above the base, with rack and meat pushing it up."""
+    return float(levels_m(np.array([liquid_m3]), load, pot, standing)[0])
+
+
+def levels_m(liquid_m3: FloatArray, load: Load, pot: Pot, standing: Standing) -> FloatArray:
+    """Heights of several amounts of liquid. (n,) [m³] to (n,) [m]
 
     A piece below the surface takes up room in proportion to how deep it stands; rack and bed
     spread theirs over the height of the rack.
@@ -124,9 +130,8 @@ def level_m(liquid_m3: float, load: Load, pot: Pot, standing: Standing) -> float
     # a pot pressed full of meat still has a twentieth of its floor for liquid
     free = np.maximum(np.diff(pot.floor_m2 * marks - under), 0.05 * pot.floor_m2 * np.diff(marks))
     held = np.concatenate([[0.0], np.cumsum(free)])
-    if liquid_m3 >= held[-1]:
-        return float(marks[-1] + (liquid_m3 - held[-1]) / pot.floor_m2)
-    return float(np.interp(liquid_m3, held, marks))
+    over = np.maximum(liquid_m3 - held[-1], 0.0) / pot.floor_m2
+    return np.asarray(np.interp(liquid_m3, held, marks) + over)
 
 
 def _school_amount_m3(school: School, load: Load, pot: Pot, standing: Standing) -> float:

@@ -262,6 +262,13 @@ def pack_layers(
     return Layer(tuple(placed), press)
 
 
+def facing(placed: tuple[Placed, ...]) -> tuple[Placed, ...]:
+    """The same pieces, turned by a quarter when a cut through the middle then meets more."""
+    turned = tuple(_quarter_turn(item) for item in placed)
+    met, met_turned = (sum(bool(item.spans_m(0.0)) for item in way) for way in (placed, turned))
+    return turned if met_turned > met else placed
+
+
 def _quarter_turn(item: Placed) -> Placed:
     turned = tuple((-y, x) for x, y in item.outline_m)
     return Placed(item.kind, turned, item.bottom_m, item.height_m)

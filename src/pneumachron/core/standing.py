@@ -14,6 +14,7 @@ from pneumachron.core.packing import (
     Footprint,
     Layer,
     Placed,
+    facing,
     inner_radius_m,
     pack_coils,
     pack_layers,
@@ -121,7 +122,8 @@ def stand(
         height = max(item.bottom_m + item.height_m for item in layer.placed)
         # what stands on edge leans by about a tenth
         if height <= room * GIVE_RATIO.value:
-            return Standing(arrangement, kind, layer.placed, height, layers, layer.press_ratio)
+            placed = facing(layer.placed)
+            return Standing(arrangement, kind, placed, height, layers, layer.press_ratio)
         lowest = height if lowest is None else min(lowest, height)
     raise _does_not_fit(load, pot, kind, room, lowest)
 

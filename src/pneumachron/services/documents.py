@@ -12,6 +12,7 @@ from pneumachron.core.answers import Answer
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.plan import Outcome, Plan, Trace
 from pneumachron.core.pots import Pot
+from pneumachron.core.pouring import Measure, pouring_marks
 from pneumachron.core.ready_by import Way
 from pneumachron.core.release import release_kinds
 from pneumachron.core.tasks import Task, plan_tasks
@@ -97,6 +98,7 @@ def upgraded(document: dict[str, Any]) -> dict[str, Any]:
         "reasons": reasons,
         "range": [],
         "standing": {**document["standing"], "placed": [], "section": []},
+        "liquid": {**document["liquid"], "marks_metric": [], "marks_us": []},
         "done_s": document["lid_on_to_open_s"],
     }
 
@@ -243,6 +245,8 @@ def _liquid(plan: Plan) -> dict[str, Any]:
         "school_volume_m3": filling.school_m3,
         "lowest_m3": filling.lowest_m3,
         "highest_m3": filling.highest_m3,
+        "marks_metric": _marks(plan.setup, "ml"),
+        "marks_us": _marks(plan.setup, "cups"),
         "level_m": _round(filling.level_m, 4),
         "fill_ratio": _round(filling.fill_ratio, 4),
         "solids_m3": filling.solids_m3,
@@ -252,6 +256,11 @@ def _liquid(plan: Plan) -> dict[str, Any]:
         "highest_shown": _shown(show_volume(filling.highest_m3, at_most=True)),
         "level_shown": _shown(show_length(filling.level_m)),
     }
+
+
+def _marks(setup: Setup, measure: Measure) -> list[dict[str, Any]]:
+    marks = pouring_marks(setup, measure)
+    return [{"typed": mark.typed, "level_m": _round(mark.level_m, 4)} for mark in marks]
 
 
 def _piece(outcome: Outcome) -> dict[str, Any]:

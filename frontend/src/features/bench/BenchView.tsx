@@ -33,7 +33,7 @@ export function BenchView() {
           cut={cut}
           household={household.data}
         />
-        <PotColumn bench={bench} units={units} stale={stale} />
+        <PotColumn bench={bench} cut={cut} units={units} stale={stale} />
         <SettingColumn bench={bench} cut={cut} units={units} stale={stale} />
       </div>
       <TraceStrip plan={bench.plan} units={units} stale={stale} />

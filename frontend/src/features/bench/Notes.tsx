@@ -1,34 +1,56 @@
 import { Tabs } from "radix-ui";
-import type { PlanOut } from "@/api/client";
+import type { CutOut, PlanOut } from "@/api/client";
+import { Around } from "@/features/bench/Around";
+import { ReadyBy } from "@/features/bench/ReadyBy";
 import type { Bench } from "@/features/bench/useBench";
+import { WentWrong } from "@/features/bench/WentWrong";
 import { WhatIf } from "@/features/bench/WhatIf";
 import { Why } from "@/features/bench/Why";
 
 interface Props {
   bench: Bench;
   plan: PlanOut;
+  cut: CutOut | undefined;
 }
 
 const TAB =
   "border-transparent border-b-2 pb-px font-dial font-semibold text-[15px] text-pencil data-[state=active]:border-ink data-[state=active]:text-ink";
 
 /** Beside the pot: why it is so, and what changes if something else is done. */
-export function Notes({ bench, plan }: Props) {
+export function Notes({ bench, plan, cut }: Props) {
   return (
     <Tabs.Root defaultValue="why" className="flex min-h-[190px] flex-col lg:h-[190px]">
-      <Tabs.List aria-label="about this setting" className="mb-1 flex gap-4">
+      <Tabs.List aria-label="about this setting" className="mb-1 flex flex-wrap gap-x-4">
         <Tabs.Trigger value="why" className={TAB}>
           Why
         </Tabs.Trigger>
         <Tabs.Trigger value="what-if" className={TAB}>
           What changes if
         </Tabs.Trigger>
+        <Tabs.Trigger value="ready-by" className={TAB}>
+          Ready by
+        </Tabs.Trigger>
+        <Tabs.Trigger value="around" className={TAB}>
+          Around it
+        </Tabs.Trigger>
+        <Tabs.Trigger value="wrong" className={TAB}>
+          If it goes wrong
+        </Tabs.Trigger>
       </Tabs.List>
-      <Tabs.Content value="why">
+      <Tabs.Content value="why" className="min-h-0 lg:overflow-y-auto">
         <Why plan={plan} stale={bench.stale} />
       </Tabs.Content>
       <Tabs.Content value="what-if" className="min-h-0 lg:overflow-y-auto">
         <WhatIf bench={bench} />
+      </Tabs.Content>
+      <Tabs.Content value="ready-by" className="min-h-0 lg:overflow-y-auto">
+        <ReadyBy bench={bench} />
+      </Tabs.Content>
+      <Tabs.Content value="around" className="min-h-0 lg:overflow-y-auto">
+        <Around bench={bench} />
+      </Tabs.Content>
+      <Tabs.Content value="wrong" className="min-h-0 lg:overflow-y-auto">
+        <WentWrong bench={bench} plan={plan} cut={cut} />
       </Tabs.Content>
     </Tabs.Root>
   );

@@ -3,6 +3,7 @@ import { useId } from "react";
 import type { CatalogueOut, CutOut, HouseholdOut, Shown } from "@/api/client";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { Ladder } from "@/features/bench/Ladder";
+import { MoreOfPiece } from "@/features/bench/MoreOfPiece";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import {
   lengthText,
@@ -26,8 +27,7 @@ interface Props {
 /** The piece: what it is, what it weighs, how thick it is, and how soft it should get. */
 export function PieceColumn({ bench, catalogue, cut, household }: Props) {
   const { wish, change } = bench;
-  const choose = (id: string) =>
-    change({ cut: id, texture: null, school: null, release: null, membrane: false, liquid: "" });
+  const choose = (id: string) => change({ ...UNCHOSEN, cut: id });
   return (
     <section
       aria-labelledby="piece-title"
@@ -51,9 +51,22 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
           onChange={(texture) => change({ texture })}
         />
       )}
+      <MoreOfPiece bench={bench} catalogue={catalogue} cut={cut} />
     </section>
   );
 }
+
+/** Another cut starts from its own habits. */
+const UNCHOSEN = {
+  texture: null,
+  school: null,
+  release: null,
+  rack: null,
+  membrane: false,
+  sections: "",
+  minutes: "",
+  liquid: "",
+} as const;
 
 interface PickerProps {
   cuts: CutOut[];
@@ -112,6 +125,12 @@ function FamilyPicker({ cuts, value, onChange }: PickerProps) {
     </RadioGroup.Root>
   );
 }
+
+function startWords(typed: string, shown: Shown | undefined, units: Units): string | undefined {
+  return typed ? otherOf(shown, typed, units) : "refrigerator";
+}
+
+const STARTS = ["refrigerator", "seared", "tempered", "frozen"];
 
 function otherOf(shown: Shown | undefined, typed: string, units: Units): string | undefined {
   if (!shown) return undefined;
@@ -175,19 +194,27 @@ function Measures({ bench, catalogue, household }: Omit<Props, "cut">) {
       <MeasureField
         label="from"
         value={wish.start}
-        placeholder={`${household.start_shown[units]}, refrigerator`}
-        other={otherOf(wish.start ? piece?.start_shown : undefined, wish.start, units)}
+        placeholder={household.start_shown[units]}
+        other={startWords(wish.start, piece?.start_shown, units)}
         problem={fieldProblem(bench, "start")}
         onChange={(start) => change({ start }, "drag")}
+        suggestions={STARTS}
       />
       {piece && (
         <p className="text-[14px] text-pencil">
-          Then a piece is about {piece.length_shown[sizeUnits].replace(/ \w+$/, "")} ×{" "}
-          {piece.width_shown[sizeUnits]}.
+          {piece.length_shown[sizeUnits].replace(/ \w+$/, "")} × {piece.width_shown[sizeUnits]} a
+          piece; {plates(bench)}.
         </p>
       )}
     </div>
   );
+}
+
+function plates({ plan }: Bench): string {
+  const serving = plan?.serving;
+  if (!serving) return "";
+  const { plates_from: from, plates_to: to } = serving;
+  return from === to ? `serves ${to}` : `serves ${from} to ${to}`;
 }
 
 function fieldProblem(bench: Bench, field: string) {

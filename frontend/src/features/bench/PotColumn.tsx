@@ -1,24 +1,30 @@
-import { useId } from "react";
+import { useId, useState } from "react";
+import type { CutOut, PlanOut } from "@/api/client";
 import { PotSection } from "@/drawing/PotSection";
+import { PotTop } from "@/drawing/PotTop";
 import { VIEW } from "@/drawing/pot-geometry";
 import { Notes } from "@/features/bench/Notes";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import type { Units } from "@/lib/format";
+import { Choice } from "@/ui/Choice";
 import { useWidth } from "@/ui/useWidth";
 
 interface Props {
   bench: Bench;
+  cut: CutOut | undefined;
   units: Units;
   stale: boolean;
 }
 
-/** The pot in section, and which pot it is. */
-export function PotColumn({ bench, units, stale }: Props) {
+/** The pot in section or from above, and which pot it is. */
+export function PotColumn({ bench, cut, units, stale }: Props) {
   const { wish, change, plan, pots, problem } = bench;
   const id = useId();
   const [ref, width] = useWidth<HTMLDivElement>(560);
   const enlarge = Math.min(1.7, Math.max(1, (VIEW.width / width) * 0.95));
   const trouble = troubleAt(problem, "pot");
+  const [view, setView] = useState("section");
+  const pour = (liquid: string, how: "drag" | "set") => change({ liquid }, how);
   return (
     <section
       aria-label="The pot"
@@ -40,7 +46,8 @@ export function PotColumn({ bench, units, stale }: Props) {
             </option>
           ))}
         </select>
-        <span className="text-[14px] text-pencil">drawn to scale</span>
+        <Choice label="view of the pot" value={view} options={VIEWS} onChange={setView} />
+        <span className="ml-auto text-[13px] text-pencil">to scale</span>
       </div>
       {trouble && (
         <p role="alert" className="mt-2 border-care border-l-4 pl-2">
@@ -52,14 +59,32 @@ export function PotColumn({ bench, units, stale }: Props) {
         className={`mt-1 flex min-h-0 flex-1 items-center justify-center ${stale ? "stale" : ""}`}
       >
         {plan ? (
-          <PotSection plan={plan} units={units} enlarge={enlarge} />
+          <Drawing view={view} plan={plan} units={units} enlarge={enlarge} onPour={pour} />
         ) : (
           <Empty busy={bench.busy} wrong={problem !== null} />
         )}
       </div>
-      {plan && <Notes bench={bench} plan={plan} />}
+      {plan && <Notes bench={bench} plan={plan} cut={cut} />}
     </section>
   );
+}
+
+const VIEWS = [
+  { value: "section", name: "cut through", says: "the pot cut through from above to below" },
+  { value: "top", name: "from above", says: "where every piece lies" },
+];
+
+interface DrawingProps {
+  view: string;
+  plan: PlanOut;
+  units: Units;
+  enlarge: number;
+  onPour: (liquid: string, how: "drag" | "set") => void;
+}
+
+function Drawing({ view, plan, units, enlarge, onPour }: DrawingProps) {
+  if (view === "top") return <PotTop plan={plan} enlarge={enlarge} />;
+  return <PotSection plan={plan} units={units} enlarge={enlarge} onPour={onPour} />;
 }
 
 function Empty({ busy, wrong }: { busy: boolean; wrong: boolean }) {

@@ -5,10 +5,11 @@ import { SaveSheet } from "@/features/bench/SaveSheet";
 import { StoredNote } from "@/features/bench/StoredNote";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
 import { panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
+import type { Rack } from "@/lib/wish";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
 import { Button } from "@/ui/Button";
-import { Choice } from "@/ui/Choice";
 import { MeasureField } from "@/ui/MeasureField";
+import { Pick } from "@/ui/Pick";
 import { RangeBar } from "@/ui/RangeBar";
 
 interface Props {
@@ -106,11 +107,11 @@ interface SettingsProps {
 
 function Settings({ bench, cut, units, plan }: SettingsProps) {
   const { wish, change, problem } = bench;
-  const school = wish.school ?? cut?.default_school ?? "short_braise";
-  const method = wish.release ?? plan?.setting.release ?? cut?.default_release ?? "natural";
   const liquid = troubleAt(problem, "liquid");
   const liquidUnits = unitsOf(wish.liquid, units);
   const shown = plan?.liquid;
+  const school = wish.school ?? cut?.default_school ?? "short_braise";
+  const method = wish.release ?? plan?.setting.release ?? cut?.default_release ?? "natural";
   return (
     <div className="flex flex-col gap-1.5 border-rule border-t pt-2">
       <MeasureField
@@ -120,28 +121,39 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
         other={shown?.shown[wish.liquid && liquidUnits === "us" ? "metric" : otherUnits(units)]}
         problem={liquid ? { message: liquid.message, hint: liquid.hint ?? null } : null}
         onChange={(text) => change({ liquid: text }, "drag")}
+        canStep={plan !== undefined}
+        onStep={(direction) => {
+          const next = plan && steppedMark(plan, direction, liquidUnits);
+          if (next) change({ liquid: next });
+        }}
       />
-      <Row label="school">
-        <Choice
+      <div className="grid grid-cols-2 gap-x-3 gap-y-1.5">
+        <Pick
           label="school of liquid"
           value={school}
           options={optionsOf(SCHOOL_WORDS)}
-          onChange={(value) => change({ school: value as School, liquid: "" })}
+          onChange={(value) => change({ school: value as School, liquid: "", rack: null })}
         />
-      </Row>
-      <Row label="rack">
-        <span className="font-semibold">
-          {plan ? RACK_WORDS[plan.setting.rack].name : "by the school"}
-        </span>
-      </Row>
-      <Row label="release">
-        <Choice
+        <Pick
+          label="rack"
+          value={wish.rack ?? plan?.setting.rack ?? "none"}
+          options={optionsOf(RACK_WORDS)}
+          onChange={(value) => change({ rack: value as Rack, liquid: "" })}
+        />
+        <Pick
           label="release"
           value={method}
           options={optionsOf(RELEASE_WORDS)}
-          onChange={(value) => change({ release: value as ReleaseMethod })}
+          onChange={(value) => change({ release: value as ReleaseMethod, minutes: "" })}
         />
-      </Row>
+        <Pick
+          label="level"
+          value={wish.level}
+          options={LEVELS}
+          onChange={(value) => change({ level: value === "low" ? "low" : "high" })}
+        />
+      </div>
+      <ReleaseMinutes bench={bench} method={method} />
       {plan && (
         <p className="text-[14px]" data-testid="release-minutes">
           {releaseMinutes(plan)}
@@ -150,6 +162,39 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
     </div>
   );
 }
+
+const LEVELS = [
+  { value: "high", name: "high" },
+  { value: "low", name: "low" },
+];
+
+/** How long it waits, soaks or is kept warm, where there is such a time. */
+function ReleaseMinutes({ bench, method }: { bench: Bench; method: ReleaseMethod }) {
+  const trouble = troubleAt(bench.problem, "wait") ?? troubleAt(bench.problem, "stay");
+  const words = WAITS[method];
+  if (!words || bench.wish.release === null) return null;
+  return (
+    <MeasureField
+      label={words.label}
+      value={bench.wish.minutes}
+      inputMode="numeric"
+      placeholder={`${words.usual} min`}
+      other="min"
+      problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
+      onChange={(minutes) => bench.change({ minutes }, "drag")}
+      onStep={(direction) => {
+        const now = Number(bench.wish.minutes) || words.usual;
+        bench.change({ minutes: String(Math.max(5, now + 5 * direction)) });
+      }}
+    />
+  );
+}
+
+const WAITS: Partial<Record<ReleaseMethod, { label: string; usual: number }>> = {
+  timed: { label: "wait", usual: 10 },
+  soak: { label: "soak", usual: 30 },
+  keep_warm: { label: "warm for", usual: 45 },
+};
 
 function otherUnits(units: Units): Units {
   return units === "us" ? "metric" : "us";
@@ -162,23 +207,27 @@ function optionsOf(words: Record<string, { name: string; says: string }>) {
 function releaseMinutes(plan: PlanOut): string {
   const minutes = (kind: string) => {
     const phase = plan.phases.find((item) => item.kind === kind);
-    return phase ? Math.round(phase.duration_s / 60) : 0;
+    return phase ? Math.max(1, Math.round(phase.duration_s / 60)) : 0;
   };
-  const up = `${minutes("come_up")} min to pressure`;
-  const vent = `venting ${Math.max(1, minutes("venting"))} min`;
-  if (minutes("natural_release") > 0) {
-    return `${up}; ${minutes("natural_release")} min till the pin drops.`;
-  }
-  return minutes("waiting") > 0
-    ? `${up}; a wait of ${minutes("waiting")} min, ${vent}.`
-    : `${up}; ${vent}.`;
+  const parts = [`${minutes("come_up")} min to pressure`];
+  const add = (kind: string, words: (minutes: number) => string) => {
+    if (minutes(kind) > 0) parts.push(words(minutes(kind)));
+  };
+  add("natural_release", (n) => `${n} min till the pin drops`);
+  add("waiting", (n) => `a wait of ${n} min`);
+  add("venting", (n) => `venting ${n} min${plan.release?.pulses ? " in short pulses" : ""}`);
+  add("keeping_warm", (n) => `kept warm ${n} min`);
+  add("soaking", (n) => `soaking ${n} min`);
+  return `${parts.join("; ")}.`;
 }
 
-function Row({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div className="grid grid-cols-[76px_1fr] items-baseline gap-x-2">
-      <span className="text-pencil">{label}</span>
-      {children}
-    </div>
-  );
+/** The next sensible amount of liquid above or below the level that stands. */
+function steppedMark(plan: PlanOut, direction: 1 | -1, units: Units): string | undefined {
+  const marks = units === "us" ? plan.liquid.marks_us : plan.liquid.marks_metric;
+  const level = plan.liquid.level_m;
+  const next =
+    direction > 0
+      ? marks.find((mark) => mark.level_m > level + 1e-4)
+      : marks.toReversed().find((mark) => mark.level_m < level - 1e-4);
+  return next?.typed;
 }

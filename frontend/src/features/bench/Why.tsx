@@ -7,21 +7,25 @@ interface Props {
   stale: boolean;
 }
 
-/** The facts the hold came from, each with the kind of its source. */
+type Reason = PlanOut["reasons"][number];
+
+/** The facts every number came from, each with the kind of its source. */
 export function Why({ plan, stale }: Props) {
   const piece = plan.pieces[0];
   const rest = piece?.safe_rest_s ? ` and ${Math.round(piece.safe_rest_s / 60)}\u00a0min` : "";
   return (
     <div className={stale ? "stale" : ""}>
       <ul className="text-[14px]" aria-label="reasons">
-        {plan.reasons.filter(ofHold).map((reason) => (
-          <li key={reason.fact} className="border-rule border-b py-0.5">
+        {plan.reasons.map((reason) => (
+          <li key={`${reason.about} ${reason.fact}`} className="border-rule border-b py-0.5">
+            <strong className="font-semibold">{ABOUT[reason.about]}: </strong>
             {bindUnits(reason.text)}{" "}
             <span className="whitespace-nowrap text-pencil">({SOURCE_WORDS[reason.source]})</span>
           </li>
         ))}
         {piece && (
           <li className="py-0.5">
+            <strong className="font-semibold">Safe: </strong>
             The middle is at {piece.core_at_open_shown.metric} ({piece.core_at_open_shown.us}) when
             the lid comes off; the safe minimum is {bindUnits(piece.safe_core_shown.metric)} (
             {bindUnits(piece.safe_core_shown.us)}){rest}.
@@ -32,6 +36,11 @@ export function Why({ plan, stale }: Props) {
   );
 }
 
-function ofHold(reason: PlanOut["reasons"][number]): boolean {
-  return reason.about === "range" || (reason.about === "hold" && reason.fact !== "texture");
-}
+const ABOUT: Record<Reason["about"], string> = {
+  hold: "Hold",
+  range: "Range",
+  liquid: "Liquid",
+  rack: "Rack",
+  arrangement: "In the pot",
+  release: "Release",
+};

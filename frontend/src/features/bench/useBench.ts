@@ -69,7 +69,18 @@ export function troubleAt(problem: Problem | null, field: string): Problem | nul
   return problem.field === field || problem.field === `pieces.0.${field}` ? problem : null;
 }
 
-const OWN_FIELDS = ["mass", "thickness", "count", "membrane", "start", "liquid", "pot", "release"];
+const OWN_FIELDS = [
+  "mass",
+  "thickness",
+  "count",
+  "membrane",
+  "start",
+  "liquid",
+  "pot",
+  "sauce",
+  "wait",
+  "stay",
+];
 
 /** Trouble that no field shows: it stands above the answer instead. */
 export function looseTrouble(problem: Problem | null): Problem | null {

@@ -100,6 +100,13 @@ class SettingOut(Closed):
     altitude_shown: Shown
 
 
+class MarkOut(Closed):
+    """A sensible amount of liquid as typed, and how high it would stand."""
+
+    typed: str
+    level_m: float
+
+
 class LiquidOut(Closed):
     """How much liquid, between which limits, and how high it stands."""
 
@@ -115,6 +122,8 @@ class LiquidOut(Closed):
     solids_m3: float
     shown: Shown
     school_shown: Shown
+    marks_metric: Annotated[list[MarkOut], Field(max_length=120)]
+    marks_us: Annotated[list[MarkOut], Field(max_length=120)]
     lowest_shown: Shown
     highest_shown: Shown
     level_shown: Shown

@@ -1,0 +1,77 @@
+import { useState } from "react";
+import type { AroundOut, FinishKind } from "@/api/client";
+import { useAround } from "@/api/queries";
+import type { Bench } from "@/features/bench/useBench";
+import { gramsText, spanText } from "@/lib/format";
+import { FINISH_WORDS } from "@/lib/words";
+import { Pick } from "@/ui/Pick";
+
+interface Props {
+  bench: Bench;
+}
+
+/** Before and after the pot: salt and rub, browning, crust, rest, the knife, and keeping. */
+export function Around({ bench }: Props) {
+  const [finish, setFinish] = useState("");
+  const { data } = useAround(
+    bench.stale ? null : bench.inputs,
+    finish ? (finish as FinishKind) : null,
+  );
+  if (!data) return <p className="text-[14px] text-pencil">Working it out …</p>;
+  return (
+    <div className="grid gap-x-6 text-[14px] sm:grid-cols-2">
+      <dl>
+        <Line term="Salt">{gramsText(data.seasoning.salt_kg)}</Line>
+        <Line term="Rub">
+          {gramsText(data.seasoning.rub_kg)}, sugar up to{" "}
+          {gramsText([0, data.seasoning.rub_sugar_kg])}
+        </Line>
+        {data.searing && (
+          <Line term="Brown">
+            {data.searing.batches === 1 ? "at once" : `in ${data.searing.batches} batches`},{" "}
+            {spanText(data.searing.total_s)} in all; then scrape the base bare
+          </Line>
+        )}
+        <Line term="Rest">{spanText(data.rest_s)} under a loose tent</Line>
+        <Line term="Cut">{data.carve_hot}</Line>
+      </dl>
+      <dl>
+        <div className="mb-1 max-w-[200px]">
+          <Pick label="crust" value={finish} options={FINISHES} onChange={setFinish} />
+        </div>
+        <Crust data={data} />
+        <Line term="Keep warm">at most {spanText([data.keep_warm_s])}, in its juice</Line>
+        <Line term="Chill">
+          never in the pot: in layers up to {data.cooling[0]?.thickest_shown.metric} in the
+          refrigerator, or bagged in ice water up to {data.cooling[1]?.thickest_shown.metric}
+        </Line>
+      </dl>
+    </div>
+  );
+}
+
+const FINISHES = [
+  { value: "", name: "as usual" },
+  ...Object.entries(FINISH_WORDS).map(([value, name]) => ({ value, name })),
+];
+
+function Crust({ data }: { data: AroundOut }) {
+  const { finish } = data;
+  if (finish.batches === 0) return <Line term="Crust">none; {finish.sauce}</Line>;
+  const times = finish.batches === 1 ? "" : `${finish.batches} batches of `;
+  return (
+    <Line term="Crust">
+      {times}
+      {spanText(finish.each_s)}, look after {spanText([finish.look_s])}; {finish.sauce}
+    </Line>
+  );
+}
+
+function Line({ term, children }: { term: string; children: React.ReactNode }) {
+  return (
+    <div className="border-rule border-b py-0.5">
+      <dt className="inline font-semibold">{term}: </dt>
+      <dd className="inline">{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,134 @@
+import type { CatalogueOut, CutOut } from "@/api/client";
+import { type Bench, troubleAt } from "@/features/bench/useBench";
+import type { Shape } from "@/lib/wish";
+import { MeasureField } from "@/ui/MeasureField";
+import { Pick } from "@/ui/Pick";
+import { Tick } from "@/ui/Tick";
+
+interface Props {
+  bench: Bench;
+  catalogue: CatalogueOut;
+  cut: CutOut | undefined;
+}
+
+/** What most pieces do without: their shape, sections, a sauce, another kind in the same pot. */
+export function MoreOfPiece({ bench, catalogue, cut }: Props) {
+  const { wish, change } = bench;
+  const field = (name: string) => {
+    const found = troubleAt(bench.problem, name);
+    return found ? { message: found.message, hint: found.hint ?? null } : null;
+  };
+  return (
+    <details className="text-[14px]" open={hasMore(bench)}>
+      <summary className="cursor-pointer text-pencil">shape, sauce, a second kind of piece</summary>
+      <div className="mt-1 flex flex-col gap-1.5">
+        <div className="grid grid-cols-2 gap-x-3">
+          <Pick
+            label="shape"
+            value={wish.shape}
+            options={SHAPES}
+            onChange={(value) => change({ shape: value as Shape })}
+          />
+          {cut?.takes_membrane && (
+            <Pick
+              label="racks"
+              value={wish.sections}
+              options={SECTIONS}
+              onChange={(sections) => change({ sections })}
+            />
+          )}
+        </div>
+        <Tick
+          label="weighed as bought, fat cap still on"
+          on={wish.bought}
+          onChange={(bought) => change({ bought })}
+        />
+        <MeasureField
+          label="sauce"
+          value={wish.sauce}
+          placeholder="thick or sweet, besides"
+          problem={field("sauce")}
+          onChange={(sauce) => change({ sauce }, "drag")}
+        />
+        {wish.sauce && (
+          <Tick
+            label="poured over the meat, not on the base"
+            on={wish.sauceOnTop}
+            onChange={(sauceOnTop) => change({ sauceOnTop })}
+          />
+        )}
+        <Tick
+          label="something in it foams: beans, grains, apple"
+          on={wish.foams}
+          onChange={(foams) => change({ foams })}
+        />
+        <SecondKind bench={bench} catalogue={catalogue} />
+      </div>
+    </details>
+  );
+}
+
+function hasMore({ wish }: Bench): boolean {
+  return Boolean(wish.sections || wish.bought || wish.sauce || wish.foams || wish.also.cut);
+}
+
+const SHAPES = [
+  { value: "block", name: "even" },
+  { value: "tapered", name: "tapered", says: "measured at its thick third" },
+  { value: "rolled", name: "rolled", says: "measured across the roll" },
+];
+const SECTIONS = [
+  { value: "", name: "whole" },
+  { value: "3", name: "in sections of 3" },
+  { value: "2", name: "in sections of 2" },
+];
+
+function SecondKind({ bench, catalogue }: Omit<Props, "cut">) {
+  const { also } = bench.wish;
+  const set = (part: Partial<typeof also>, how: "drag" | "set") =>
+    bench.change({ also: { ...also, ...part } }, how);
+  const options = [
+    { value: "", name: "nothing else" },
+    ...catalogue.cuts.map((cut) => ({ value: cut.id, name: cut.name })),
+  ];
+  const trouble = (name: string) => {
+    const { problem } = bench;
+    const here = problem?.field === `pieces.1.${name}`;
+    return here ? { message: problem.message, hint: problem.hint ?? null } : null;
+  };
+  return (
+    <>
+      <Pick
+        label="in the same pot"
+        value={also.cut}
+        options={options}
+        onChange={(cut) => set({ cut }, "set")}
+      />
+      {also.cut && (
+        <>
+          <MeasureField
+            label="weight"
+            value={also.mass}
+            placeholder="of the second kind"
+            problem={trouble("mass")}
+            onChange={(mass) => set({ mass }, "drag")}
+          />
+          <MeasureField
+            label="pieces"
+            value={also.count}
+            inputMode="numeric"
+            problem={trouble("count")}
+            onChange={(count) => set({ count }, "drag")}
+          />
+          <MeasureField
+            label="thickness"
+            value={also.thickness}
+            placeholder="measure it"
+            problem={trouble("thickness")}
+            onChange={(thickness) => set({ thickness }, "drag")}
+          />
+        </>
+      )}
+    </>
+  );
+}

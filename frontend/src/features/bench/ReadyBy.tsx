@@ -1,0 +1,83 @@
+import { useState } from "react";
+import type { ReadyByOut } from "@/api/client";
+import { useReadyBy } from "@/api/queries";
+import type { Bench } from "@/features/bench/useBench";
+import { panelTime, spokenTime } from "@/lib/format";
+import { FINISH_WORDS, RELEASE_WORDS } from "@/lib/words";
+
+interface Props {
+  bench: Bench;
+}
+
+/** Minutes from now until a time of day; of tomorrow when it is past. */
+export function minutesUntil(clock: string, now: Date): number | null {
+  const found = /^(\d{1,2}):(\d{2})$/.exec(clock);
+  if (!found) return null;
+  const wanted = Number(found[1]) * 60 + Number(found[2]);
+  const left = wanted - (now.getHours() * 60 + now.getMinutes());
+  return left > 0 ? left : left + 24 * 60;
+}
+
+/** Which ways are at the table in time, counted from putting the lid on now. */
+export function ReadyBy({ bench }: Props) {
+  const [clock, setClock] = useState("");
+  const minutes = minutesUntil(clock, new Date());
+  const { data } = useReadyBy(bench.stale ? null : bench.inputs, minutes);
+  return (
+    <div className="text-[14px]">
+      <label className="flex items-center gap-2">
+        On the table at
+        <input
+          type="time"
+          value={clock}
+          onChange={(event) => setClock(event.target.value)}
+          className="rounded-sm border border-edge bg-sheet px-2 py-0.5 font-dial text-[15px]"
+        />
+        {minutes !== null && <span className="text-pencil">in {spokenTime(minutes)}</span>}
+      </label>
+      {minutes === null ? (
+        <p className="mt-1 text-pencil">
+          Give the time, and the ways that make it stand here, with the rest and the crust counted.
+        </p>
+      ) : (
+        data && <Ways ways={data.ways} bench={bench} />
+      )}
+    </div>
+  );
+}
+
+function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
+  const best = ways.slice(0, 6);
+  return (
+    <table className="mt-1 w-full text-[13.5px]" aria-label="ways to be ready">
+      <tbody>
+        {best.map((way) => (
+          <tr
+            key={`${way.parts} ${way.release} ${way.finish}`}
+            className="border-rule border-t align-baseline"
+          >
+            <td className="py-px">
+              <button
+                type="button"
+                title="take the release over"
+                onClick={() => bench.change({ release: way.release, minutes: "" })}
+                className="text-left underline decoration-edge underline-offset-2"
+              >
+                {PARTS[way.parts] ?? "as it is"}, {RELEASE_WORDS[way.release].name},{" "}
+                {FINISH_WORDS[way.finish]}
+              </button>
+            </td>
+            <td className="w-12 text-right font-semibold">{panelTime(way.answer.hold_min)}</td>
+            <td className="w-32 text-right">
+              {way.spare_s >= 0
+                ? `${spokenTime(way.spare_s / 60)} to spare`
+                : `${spokenTime(-way.spare_s / 60)} late`}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const PARTS: Record<number, string> = { 1: "as it is", 2: "halved", 4: "quartered" };

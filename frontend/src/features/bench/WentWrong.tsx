@@ -1,0 +1,103 @@
+import { useState } from "react";
+import type { CutOut, PlanOut, Texture } from "@/api/client";
+import { useOpened, useStopped } from "@/api/queries";
+import type { Bench } from "@/features/bench/useBench";
+import { panelTime, spokenTime } from "@/lib/format";
+import { Pick } from "@/ui/Pick";
+
+interface Props {
+  bench: Bench;
+  plan: PlanOut;
+  cut: CutOut | undefined;
+}
+
+/** Opened too firm or too soft, or the power failed: what now. */
+export function WentWrong({ bench, plan, cut }: Props) {
+  return (
+    <div className="grid gap-x-6 text-[14px] sm:grid-cols-2">
+      <Opened bench={bench} plan={plan} cut={cut} />
+      <Stopped bench={bench} />
+    </div>
+  );
+}
+
+function Opened({ bench, plan, cut }: Props) {
+  const [seen, setSeen] = useState("");
+  const { data } = useOpened(
+    bench.stale || !seen ? null : bench.inputs,
+    plan.setting.hold_min,
+    seen ? (seen as Texture) : null,
+  );
+  const options = [
+    { value: "", name: "how does it look?" },
+    ...(cut?.ladder ?? []).map(({ texture, looks }) => ({ value: texture, name: looks })),
+  ];
+  return (
+    <div>
+      <Pick
+        label={`opened after ${panelTime(plan.setting.hold_min)}`}
+        value={seen}
+        options={options}
+        onChange={setSeen}
+      />
+      {data && seen && (
+        <p className="mt-1" data-testid="opened">
+          <strong className="font-semibold">{STEPS[data.step]}</strong>{" "}
+          {data.step === "put_back" &&
+            `Lid on, ${panelTime(data.hold_min)} more; open again in ${spokenTime(data.more_s / 60)}. `}
+          {data.advice} Next time set {panelTime(data.next_hold_min)}.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const STEPS: Record<string, string> = {
+  done: "It is done.",
+  put_back: "Put it back.",
+  rescue: "Softer than you wished.",
+};
+
+function Stopped({ bench }: { bench: Bench }) {
+  const [at, setAt] = useState("");
+  const [since, setSince] = useState("");
+  const { data } = useStopped(bench.stale ? null : bench.inputs, at, since);
+  return (
+    <div>
+      <p className="text-[13px] text-pencil leading-tight">the pot stopped by itself</p>
+      <div className="flex items-center gap-1">
+        after
+        <Minutes label="minutes after lid on" value={at} onChange={setAt} />
+        min, that was
+        <Minutes label="minutes ago" value={since} onChange={setSince} />
+        min ago
+      </div>
+      {data && (
+        <p className="mt-1" data-testid="stopped">
+          {data.advice}{" "}
+          {data.step === "go_on" &&
+            `Set ${panelTime(data.hold_min)}; open in ${spokenTime(data.more_s / 60)}. `}
+          The middle is at about {Math.round(data.core_temp_c)} °C.
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface MinutesProps {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}
+
+function Minutes({ label, value, onChange }: MinutesProps) {
+  return (
+    <input
+      aria-label={label}
+      inputMode="numeric"
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      className="w-14 rounded-sm border border-edge bg-sheet px-2 py-0.5 font-dial"
+    />
+  );
+}

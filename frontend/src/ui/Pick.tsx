@@ -1,0 +1,40 @@
+import { useId } from "react";
+
+interface Option {
+  value: string;
+  name: string;
+  says?: string;
+}
+
+interface Props {
+  label: string;
+  value: string;
+  options: Option[];
+  onChange: (value: string) => void;
+}
+
+/** One of several words, with what the chosen one means under it for those who hover. */
+export function Pick({ label, value, options, onChange }: Props) {
+  const id = useId();
+  const chosen = options.find((option) => option.value === value);
+  return (
+    <div className="flex min-w-0 flex-col">
+      <label htmlFor={id} className="text-[13px] text-pencil leading-tight">
+        {label}
+      </label>
+      <select
+        id={id}
+        value={value}
+        title={chosen?.says}
+        onChange={(event) => onChange(event.target.value)}
+        className="min-w-0 rounded-sm border border-edge bg-sheet px-1.5 py-1 font-medium text-[14px]"
+      >
+        {options.map((option) => (
+          <option key={option.value} value={option.value}>
+            {option.name}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+}

@@ -1,0 +1,30 @@
+import { Checkbox } from "radix-ui";
+import { useId } from "react";
+
+interface Props {
+  label: string;
+  on: boolean;
+  onChange: (on: boolean) => void;
+}
+
+/** A box to tick. */
+export function Tick({ label, on, onChange }: Props) {
+  const id = useId();
+  return (
+    <div className="flex items-center gap-2">
+      <Checkbox.Root
+        id={id}
+        checked={on}
+        onCheckedChange={(checked) => onChange(checked === true)}
+        className="grid h-6 w-6 shrink-0 place-items-center rounded-sm border-2 border-edge bg-sheet data-[state=checked]:border-ink data-[state=checked]:bg-ink"
+      >
+        <Checkbox.Indicator className="font-bold text-[13px] text-paper leading-none">
+          ✓
+        </Checkbox.Indicator>
+      </Checkbox.Root>
+      <label htmlFor={id} className="text-[14px]">
+        {label}
+      </label>
+    </div>
+  );
+}
