@@ -452,6 +452,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pots/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Own Pot
+         * @description A pot of the cook's own, from what can be measured.
+         */
+        post: operations["add_own_pot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pots/{pot_id}/boil-test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Boil Test
+         * @description Calibrate a pot by the minutes a litre of water took to boil.
+         */
+        post: operations["boil_test"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pots/{pot_id}": {
         parameters: {
             query?: never;
@@ -506,6 +546,26 @@ export interface paths {
         get: operations["get_backup"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore
+         * @description Take a backup file in; a dry run only says what it would change.
+         */
+        post: operations["restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -616,6 +676,16 @@ export interface components {
             runs: components["schemas"]["RunOut"][];
         };
         /**
+         * BoilTestIn
+         * @description Minutes a litre of cold water took to boil, lid off; 0 sets the pot back.
+         */
+        BoilTestIn: {
+            /** Minutes */
+            minutes: number;
+            /** Start */
+            start?: string | null;
+        };
+        /**
          * CatalogueOut
          * @description Everything there is to choose from, and between which thicknesses.
          */
@@ -645,6 +715,23 @@ export interface components {
             /** Text */
             text: string;
             source: components["schemas"]["SourceOut"];
+        };
+        /**
+         * ChangesOut
+         * @description What a restore adds, changes and leaves, of one kind of thing.
+         */
+        ChangesOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "household" | "people" | "pots" | "plans";
+            /** Added */
+            added: number;
+            /** Changed */
+            changed: number;
+            /** Same */
+            same: number;
         };
         /**
          * CoolingOut
@@ -984,6 +1071,54 @@ export interface components {
              * @enum {string}
              */
             texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
+        };
+        /**
+         * OwnPotIn
+         * @description A pot of the cook's own, with what a ruler and the plate on its back say.
+         */
+        OwnPotIn: {
+            /** Name */
+            name: string;
+            /** Volume */
+            volume: string;
+            /**
+             * Diameter
+             * @description inside, from wall to wall
+             */
+            diameter: string;
+            /**
+             * Height
+             * @description inside, from base to rim
+             */
+            height: string;
+            /** Power W */
+            power_w: number;
+            /** Least Liquid */
+            least_liquid?: string | null;
+            /**
+             * High
+             * @description pressure of the high level
+             */
+            high?: string | null;
+            /**
+             * Low
+             * @description pressure of the low level
+             */
+            low?: string | null;
+            /** Longest Min */
+            longest_min?: number | null;
+            /** Panel Step Min */
+            panel_step_min?: number | null;
+            /**
+             * Start Key
+             * @default false
+             */
+            start_key: boolean;
+            /**
+             * Crisping Lid
+             * @default false
+             */
+            crisping_lid: boolean;
         };
         /**
          * PeopleOut
@@ -1375,6 +1510,11 @@ export interface components {
             /** Longest Hold Min */
             longest_hold_min: number;
             /**
+             * Heat Ratio
+             * @default 1
+             */
+            heat_ratio: number;
+            /**
              * Panel Step Min
              * @default 1
              */
@@ -1554,6 +1694,18 @@ export interface components {
         RenameIn: {
             /** Name */
             name: string;
+        };
+        /**
+         * RestoreOut
+         * @description What a backup file would change, or has changed.
+         */
+        RestoreOut: {
+            /** Made At */
+            made_at: string;
+            /** Done */
+            done: boolean;
+            /** Changes */
+            changes: components["schemas"]["ChangesOut"][];
         };
         /**
          * RunOut
@@ -3576,6 +3728,137 @@ export interface operations {
             };
         };
     };
+    add_own_pot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPotIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPotOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    boil_test: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                pot_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoilTestIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPotOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     delete_pot: {
         parameters: {
             query?: never;
@@ -3722,6 +4005,79 @@ export interface operations {
                 };
                 content: {
                     "application/json": unknown;
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: {
+                dry_run?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: unknown;
+                };
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoreOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

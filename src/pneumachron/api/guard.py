@@ -10,7 +10,9 @@ from pneumachron.api.errors import problem
 
 MAX_BODY_BYTES = 256 * 1024
 """A plan is under 10 kB."""
-TOO_LARGE = f"This is more than {MAX_BODY_BYTES // 1024} kB."
+MAX_RESTORE_BYTES = 64 * 1024 * 1024
+"""A backup holds some thousands of plans with their traces."""
+RESTORE_PATH = "/api/restore"
 _SAFE_METHODS = frozenset({"GET", "HEAD", "OPTIONS"})
 SECURITY_HEADERS = {
     "Content-Security-Policy": (
@@ -42,7 +44,8 @@ class Guard:
                 MutableHeaders(scope=message).update(SECURITY_HEADERS)
             await send(message)
 
-        refusal = self._refusal(scope["method"], Headers(scope=scope))
+        limit = MAX_RESTORE_BYTES if scope["path"] == RESTORE_PATH else MAX_BODY_BYTES
+        refusal = self._refusal(scope["method"], Headers(scope=scope), limit)
         if refusal is not None:
             await refusal(scope, receive, send_with_headers)
             return
@@ -52,14 +55,14 @@ class Guard:
             nonlocal seen
             message = await receive()
             seen += len(message.get("body", b""))
-            if seen > MAX_BODY_BYTES:
+            if seen > limit:
                 # FastAPI passes this one on; any other error becomes "cannot parse"
-                raise HTTPException(413, TOO_LARGE)
+                raise HTTPException(413, _too_large(limit))
             return message
 
         await self.app(scope, receive_limited, send_with_headers)
 
-    def _refusal(self, method: str, headers: Headers) -> ASGIApp | None:
+    def _refusal(self, method: str, headers: Headers, limit: int) -> ASGIApp | None:
         if _host_name(headers.get("host", "")) not in self.hosts:
             return problem(
                 400,
@@ -77,9 +80,13 @@ class Guard:
                 hint="Use the app's own pages.",
             )
         length = headers.get("content-length", "0")
-        if not length.isdigit() or int(length) > MAX_BODY_BYTES:
-            return problem(413, "too_large", TOO_LARGE, hint="Send less at a time.")
+        if not length.isdigit() or int(length) > limit:
+            return problem(413, "too_large", _too_large(limit), hint="Send less at a time.")
         return None
+
+
+def _too_large(limit: int) -> str:
+    return f"This is more than {limit // 1024} kB."
 
 
 def _host_name(host: str) -> str:

@@ -352,11 +352,11 @@ def _steps(cases: PotCases, meat: MeatCases, after_s: float, at_least_s: float) 
         cases.water_j_k + pot.vessel_j_k + pot.plate_j_k + meat.heat_capacity_j_k.sum(axis=-1)
     )
     start_c = min(float(cases.start_c.min()), float(meat.start_c.min()))
-    spare_w = HEATER_EFFICIENCY.value * pot.heater_w - pot.loss_closed_w_k * (
+    spare_w = HEATER_EFFICIENCY.value * pot.power_w - pot.loss_closed_w_k * (
         cases.hold_c - KITCHEN_TEMP.value
     )
     rise_j = (heat_j_k + cases.headspace_j_k) * (cases.hold_c - start_c) + PURGE_HEAT.value
-    plate_j = pot.plate_j_k * pot.heater_w / pot.plate_w_k
+    plate_j = pot.plate_j_k * pot.power_w / pot.plate_w_k
     up_s = np.where(spare_w > 0, (rise_j + plate_j) / np.maximum(spare_w, 1e-9), MAX_COME_UP_S)
     up_max_s = float(np.minimum(up_s, MAX_COME_UP_S).max())
     held_s = max(_held_time_s(cases, meat), at_least_s)

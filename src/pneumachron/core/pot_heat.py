@@ -320,7 +320,7 @@ def _heater_w(pot: Pot, count: int) -> FloatArray:
     edges = STEP_S * np.arange(count + 1.0)
     lag_s = pot.plate_j_k / pot.plate_w_k
     delayed_s = lag_s * -np.diff(_plate_left(pot, edges))
-    return np.asarray(HEATER_EFFICIENCY.value * pot.heater_w * (1.0 - delayed_s / STEP_S))
+    return np.asarray(HEATER_EFFICIENCY.value * pot.power_w * (1.0 - delayed_s / STEP_S))
 
 
 def _fraction(before: FloatArray, level: FloatArray, after: FloatArray) -> FloatArray:

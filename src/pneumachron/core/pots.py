@@ -33,11 +33,18 @@ class Pot:
     loss_closed_w_k: float
     loss_open_w_k: float
     orifice_m2: float
+    heat_ratio: float
+    """Heat that a boil test found over that of a usual pot of this power; 1 untested."""
     panel_step_min: float
     """Steps of the panel above an hour."""
     has_start_key: bool
     """Whether a program starts only when a key is pressed."""
     has_crisping_lid: bool
+
+    @property
+    def power_w(self) -> float:
+        """What the heater is worth: the plate's power, as a boil test corrected it."""
+        return self.heater_w * self.heat_ratio
 
     @property
     def floor_m2(self) -> float:
@@ -100,6 +107,7 @@ LIMITS: dict[str, tuple[float, float, str]] = {
     "max_fill_ratio": (0.4, 0.7, "1"),
     "gauge_high_pa": (40_000.0, GAUGE_RANGE_PA[1], "Pa"),
     "gauge_low_pa": (*GAUGE_RANGE_PA, "Pa"),
+    "heat_ratio": (0.4, 1.6, "1"),
     "longest_hold_min": (60.0, 720.0, "min"),
     "panel_step_min": (1.0, 15.0, "min"),
 }

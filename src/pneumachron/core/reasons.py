@@ -43,6 +43,7 @@ def reasons_for(facts: Facts) -> tuple[Reason, ...]:
         _altitude,
         _frozen,
         _stacked,
+        _boil_test,
         _range,
         _liquid,
         _juice,
@@ -171,6 +172,23 @@ def _stacked(facts: Facts) -> Iterable[Reason]:
             f"Lying on each other they cook like one piece of "
             f"{100 * layers * piece.thickness_m:.0f} cm.",
             "published",
+        )
+
+
+def _boil_test(facts: Facts) -> Iterable[Reason]:
+    ratio = facts.pot.heat_ratio
+    if abs(ratio - 1.0) >= 0.005:
+        more = "stronger" if ratio > 1 else "weaker"
+        yield Reason(
+            "hold",
+            "boil_test",
+            ratio,
+            "1",
+            facts.pot.power_w - facts.pot.heater_w,
+            "W",
+            f"Your boil test found this pot {100 * abs(ratio - 1):.0f} % {more} than its plate "
+            "says; heating up is counted so.",
+            "measured",
         )
 
 

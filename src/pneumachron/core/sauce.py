@@ -59,7 +59,7 @@ def reduce_sauce(
     _check("share", left_ratio, SHARE_RANGE, "1")
     boil_c = float(saturation_temp_c(ambient_pressure_pa(altitude_m)))
     _check("start", start_c, (0.0, 100.0), "°C")
-    power_w = HEATER_EFFICIENCY.value * pot.heater_w
+    power_w = HEATER_EFFICIENCY.value * pot.power_w
     net_w = power_w - pot.loss_closed_w_k * (boil_c - KITCHEN_TEMP.value)
     gone_kg = volume_m3 * (1.0 - left_ratio) * WATER_DENSITY.value
     warm_j = (volume_m3 * WATER_DENSITY.value * 4200.0 + pot.vessel_j_k) * max(boil_c - start_c, 0)

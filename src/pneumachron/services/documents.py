@@ -187,6 +187,7 @@ def pot_document(pot: Pot) -> dict[str, Any]:
         "gauge_high_pa": pot.gauge_high_pa,
         "gauge_low_pa": pot.gauge_low_pa,
         "longest_hold_min": pot.longest_hold_min,
+        "heat_ratio": _round(pot.heat_ratio, 3),
         "panel_step_min": pot.panel_step_min,
         "has_start_key": pot.has_start_key,
         "has_crisping_lid": pot.has_crisping_lid,

@@ -1,12 +1,16 @@
 """The household: its settings, its people and its pots."""
 
+from dataclasses import dataclass, replace
+
 from sqlalchemy.orm import Session
 
+from pneumachron.core.boil_test import heat_ratio_of
+from pneumachron.core.constants import TAP_WATER_TEMP
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import START_RANGE_C
-from pneumachron.core.pots import ready_pot, ready_pots
+from pneumachron.core.pots import ready_pot, ready_pots, scaled_pot
 from pneumachron.core.steam import ALTITUDE_RANGE_M
-from pneumachron.core.units import parse_measure
+from pneumachron.core.units import Quantity, parse_measure
 from pneumachron.store import households, pots
 from pneumachron.store.records import Household, KeptPot, Person, Units, new_id
 
@@ -72,6 +76,83 @@ def add_ready_pot(session: Session, ready_id: str) -> KeptPot:
     """Take one of the ready pots into the kitchen."""
     home = current_household(session).household_id
     return pots.add_pot(session, home, ready_pot(ready_id), ready_id)
+
+
+@dataclass(frozen=True, slots=True)
+class OwnPot:
+    """A pot as a cook describes it: what a ruler and the plate say. Measures are typed."""
+
+    name: str
+    volume: str
+    diameter: str
+    height: str
+    power_w: float
+    least_liquid: str | None = None
+    high: str | None = None
+    low: str | None = None
+    longest_min: float | None = None
+    panel_step_min: float | None = None
+    start_key: bool = False
+    crisping_lid: bool = False
+
+
+def add_own_pot(session: Session, own: OwnPot) -> KeptPot:
+    """A pot of the cook's own; the rest is scaled from the ready pot nearest in size.
+
+    Raises
+    ------
+    WishError : a measure that cannot be read, or a pot that cannot be.
+    """
+    volume = parse_measure(own.volume, "volume", "volume")
+    base = min(ready_pots().values(), key=lambda pot: abs(pot.usable_volume_m3 - volume))
+    numbers = {
+        "usable_volume_m3": volume,
+        "inner_diameter_m": parse_measure(own.diameter, "length", "diameter"),
+        "inner_height_m": parse_measure(own.height, "length", "height"),
+        "heater_w": own.power_w,
+        "min_liquid_m3": _typed(own.least_liquid, "volume", "least_liquid", base.min_liquid_m3),
+        "gauge_high_pa": _typed(own.high, "pressure", "high", base.gauge_high_pa),
+        "gauge_low_pa": _typed(own.low, "pressure", "low", base.gauge_low_pa),
+        "longest_hold_min": own.longest_min or base.longest_hold_min,
+        "panel_step_min": own.panel_step_min or 1.0,
+    }
+    try:
+        pot = scaled_pot(base, "own", own.name, **numbers)
+    except WishError as error:
+        field = _OWN_FIELDS.get(error.field, error.field)
+        raise WishError(error.code, field, error.message, error.hint) from None
+    pot = replace(pot, has_start_key=own.start_key, has_crisping_lid=own.crisping_lid)
+    return pots.add_pot(session, current_household(session).household_id, pot, None)
+
+
+_OWN_FIELDS = {
+    "usable_volume_m3": "volume",
+    "inner_diameter_m": "diameter",
+    "inner_height_m": "height",
+    "heater_w": "power_w",
+    "min_liquid_m3": "least_liquid",
+    "gauge_high_pa": "high",
+    "gauge_low_pa": "low",
+    "longest_hold_min": "longest_min",
+}
+
+
+def _typed(text: str | None, quantity: Quantity, field: str, usual: float) -> float:
+    return parse_measure(text, quantity, field) if text and text.strip() else usual
+
+
+def calibrate_pot(session: Session, pot_id: str, minutes: float, start: str | None) -> KeptPot:
+    """Calibrate a pot by the minutes a litre of water took; no minutes set it back.
+
+    Raises
+    ------
+    WishError : minutes that cannot be.
+    """
+    household = current_household(session)
+    kept = pots.get_pot(session, household.household_id, pot_id)
+    start_c = _typed(start, "temperature", "start", TAP_WATER_TEMP.value)
+    ratio = heat_ratio_of(kept.pot, household.altitude_m, start_c, minutes) if minutes > 0 else 1.0
+    return pots.change_pot(session, household.household_id, replace(kept.pot, heat_ratio=ratio))
 
 
 def set_pot_deleted(session: Session, pot_id: str, *, deleted: bool) -> None:

@@ -48,6 +48,16 @@ def add_pot(session: Session, household_id: str, pot: Pot, ready_id: str | None)
     return _kept(row)
 
 
+def change_pot(session: Session, household_id: str, pot: Pot) -> KeptPot:
+    """Keep other numbers for a pot that is here."""
+    row = _row(session, household_id, pot.pot_id)
+    row.name = pot.name
+    for name in _NUMBERS:
+        setattr(row, name, getattr(pot, name))
+    session.flush()
+    return _kept(row)
+
+
 def set_pot_deleted(session: Session, household_id: str, pot_id: str, *, deleted: bool) -> None:
     """Put a pot away, or take it back out."""
     _row(session, household_id, pot_id).deleted_at = now() if deleted else None

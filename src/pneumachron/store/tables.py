@@ -71,6 +71,7 @@ class PotRow(Base):
     loss_closed_w_k: Mapped[float]
     loss_open_w_k: Mapped[float]
     orifice_m2: Mapped[float]
+    heat_ratio: Mapped[float]
     panel_step_min: Mapped[float]
     has_start_key: Mapped[bool]
     has_crisping_lid: Mapped[bool]

@@ -1,34 +1,44 @@
 """The catalogue, the household, its people and pots, and the backup."""
 
+from dataclasses import asdict
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Path, status
+from fastapi import APIRouter, Path, Query, status
 from fastapi.responses import JSONResponse
+from pydantic import TypeAdapter
 
 from pneumachron import __version__
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.schemas.base import Name, Problem
 from pneumachron.api.schemas.kitchen import (
     AddPotIn,
+    BoilTestIn,
     CatalogueOut,
+    ChangesOut,
     CutOut,
     HouseholdIn,
     HouseholdOut,
     KeptPotOut,
     LookOut,
+    OwnPotIn,
     PeopleOut,
     PersonIn,
     PersonOut,
     PotsOut,
     ReadyPotOut,
+    RestoreOut,
 )
-from pneumachron.api.schemas.plan import PotOut
+from pneumachron.api.schemas.plan import PlanIn, PlanOut, PotOut
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.cuts import Cut, cuts
+from pneumachron.core.errors import WishError
 from pneumachron.core.load import THICKNESS_RANGE_M
 from pneumachron.core.pots import ready_pots
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.services import backup, households
-from pneumachron.services.documents import pot_document
+from pneumachron.services import restore as restoring
+from pneumachron.services.documents import pot_document, upgraded
+from pneumachron.store.records import Household, Person
 
 router = APIRouter(prefix="/api", tags=["kitchen"])
 PotId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]
@@ -120,6 +130,18 @@ def add_pot(pot: AddPotIn, db: Db) -> KeptPotOut:
     return KeptPotOut.of(households.add_ready_pot(db, pot.ready_id))
 
 
+@router.post("/pots/own", status_code=status.HTTP_201_CREATED, responses=_CHANGE)
+def add_own_pot(pot: OwnPotIn, db: Db) -> KeptPotOut:
+    """A pot of the cook's own, from what can be measured."""
+    return KeptPotOut.of(households.add_own_pot(db, pot.to_own()))
+
+
+@router.post("/pots/{pot_id}/boil-test", responses=_CHANGE | MISSING)
+def boil_test(pot_id: PotId, test: BoilTestIn, db: Db) -> KeptPotOut:
+    """Calibrate a pot by the minutes a litre of water took to boil."""
+    return KeptPotOut.of(households.calibrate_pot(db, pot_id, test.minutes, test.start))
+
+
 @router.delete(
     "/pots/{pot_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_CHANGE | MISSING
 )
@@ -144,3 +166,40 @@ def get_backup(db: Db) -> JSONResponse:
     content: dict[str, Any] = backup.backup(db)
     name = f"pneumachron-{content['made_at'][:10]}.json"
     return JSONResponse(content, headers={"Content-Disposition": f'attachment; filename="{name}"'})
+
+
+def _check_form(content: dict[str, Any]) -> None:
+    """Whether everything in a backup has the form that it has on the shelf."""
+    _HOUSEHOLD.validate_python(content["household"])
+    _PEOPLE.validate_python(content["people"])
+    for plan in content["plans"]:
+        _NAME.validate_python(plan["name"])
+        PlanIn.model_validate(plan["inputs"])
+        PlanOut.model_validate(upgraded(plan["results"]))
+
+
+_HOUSEHOLD: TypeAdapter[Household] = TypeAdapter(Household)
+_PEOPLE: TypeAdapter[list[Person]] = TypeAdapter(list[Person])
+_NAME: TypeAdapter[str] = TypeAdapter(Name)
+
+
+@router.post("/restore", responses=_CHANGE | {409: {"model": Problem}})
+def restore(
+    content: dict[str, Any], db: Db, dry_run: Annotated[bool, Query()] = True
+) -> RestoreOut:
+    """Take a backup file in; a dry run only says what it would change."""
+    try:
+        _check_form(content)
+        changes = restoring.restore(db, content, dry_run=dry_run)
+    except (KeyError, TypeError, ValueError, AttributeError) as error:
+        raise WishError(
+            "not_a_backup",
+            "file",
+            "This file is not a whole backup of this app; nothing was changed.",
+            "Choose the file that “a copy of everything” wrote.",
+        ) from error
+    return RestoreOut(
+        made_at=str(content["made_at"]),
+        done=not dry_run,
+        changes=[ChangesOut(**asdict(change)) for change in changes],
+    )

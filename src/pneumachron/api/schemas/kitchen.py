@@ -10,6 +10,7 @@ from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.tenderness import Texture
 from pneumachron.core.units import show_altitude, show_temperature
 from pneumachron.services.documents import pot_document
+from pneumachron.services.households import OwnPot
 from pneumachron.store.records import Household, KeptPot
 
 
@@ -112,6 +113,51 @@ class AddPotIn(Closed):
     """Take a ready pot into the kitchen."""
 
     ready_id: Id
+
+
+class OwnPotIn(Closed):
+    """A pot of the cook's own, with what a ruler and the plate on its back say."""
+
+    name: ShortName
+    volume: MeasureText
+    diameter: Annotated[MeasureText, Field(description="inside, from wall to wall")]
+    height: Annotated[MeasureText, Field(description="inside, from base to rim")]
+    power_w: Annotated[float, Field(gt=0, le=10_000)]
+    least_liquid: MeasureText | None = None
+    high: Annotated[MeasureText | None, Field(description="pressure of the high level")] = None
+    low: Annotated[MeasureText | None, Field(description="pressure of the low level")] = None
+    longest_min: Annotated[float | None, Field(gt=0, le=2000)] = None
+    panel_step_min: Annotated[float | None, Field(gt=0, le=60)] = None
+    start_key: bool = False
+    crisping_lid: bool = False
+
+    def to_own(self) -> OwnPot:
+        """As the use case takes it."""
+        return OwnPot(**self.model_dump())
+
+
+class BoilTestIn(Closed):
+    """Minutes a litre of cold water took to boil, lid off; 0 sets the pot back."""
+
+    minutes: Annotated[float, Field(ge=0, le=120)]
+    start: MeasureText | None = None
+
+
+class ChangesOut(Closed):
+    """What a restore adds, changes and leaves, of one kind of thing."""
+
+    kind: Literal["household", "people", "pots", "plans"]
+    added: int
+    changed: int
+    same: int
+
+
+class RestoreOut(Closed):
+    """What a backup file would change, or has changed."""
+
+    made_at: str
+    done: bool
+    changes: Annotated[list[ChangesOut], Field(max_length=4)]
 
 
 class KeptPotOut(Closed):

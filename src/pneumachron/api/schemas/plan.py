@@ -224,6 +224,7 @@ class PotOut(Closed):
     gauge_high_pa: float
     gauge_low_pa: float
     longest_hold_min: float
+    heat_ratio: float = 1.0
     panel_step_min: float = 1.0
     has_start_key: bool = False
     has_crisping_lid: bool = False
