@@ -9,6 +9,7 @@ import {
   client,
   type FinishKind,
   type HouseholdIn,
+  type OwnPotIn,
   type PlanIn,
   type PlanOut,
   ProblemError,
@@ -228,6 +229,46 @@ export function useAddPot() {
       unwrap(client.POST("/api/pots", { body: { ready_id: readyId } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["pots"] }),
   });
+}
+
+function usePotChange<T>(change: (value: T) => Promise<unknown>) {
+  const queries = useQueryClient();
+  return useMutation({ mutationFn: change, onSuccess: () => queries.invalidateQueries() });
+}
+
+export function useAddOwnPot() {
+  return usePotChange((body: OwnPotIn) => unwrap(client.POST("/api/pots/own", { body })));
+}
+
+/** Minutes a litre took; 0 sets the pot back. Every plan in it is asked anew. */
+export function useBoilTest() {
+  return usePotChange(({ id, minutes }: { id: string; minutes: number }) =>
+    unwrap(
+      client.POST("/api/pots/{pot_id}/boil-test", {
+        params: { path: { pot_id: id } },
+        body: { minutes },
+      }),
+    ),
+  );
+}
+
+export function useRestore() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ content, dryRun }: { content: unknown; dryRun: boolean }) =>
+      unwrap(
+        client.POST("/api/restore", {
+          params: { query: { dry_run: dryRun } },
+          body: content as Record<string, never>,
+        }),
+      ),
+    onSuccess: (outcome) => (outcome.done ? queries.invalidateQueries() : undefined),
+  });
+}
+
+/** The plan that stood on the Bench last, for the Guide's own example. */
+export function useLastPlan(): PlanOut | undefined {
+  return useQueryClient().getQueryData<PlanOut>(LAST_PLAN);
 }
 
 export function useRemovePot() {

@@ -6,6 +6,9 @@ import { BenchView } from "@/features/bench/BenchView";
 const PlansView = lazy(() =>
   import("@/features/plans/PlansView").then((module) => ({ default: module.PlansView })),
 );
+const GuideView = lazy(() =>
+  import("@/features/guide/GuideView").then((module) => ({ default: module.GuideView })),
+);
 const KitView = lazy(() =>
   import("@/features/kit/KitView").then((module) => ({ default: module.KitView })),
 );
@@ -26,6 +29,7 @@ export function App() {
             <Route path="/" component={BenchView} />
             <Route path="/plans" component={PlansView} />
             <Route path="/kit" component={KitView} />
+            <Route path="/guide" component={GuideView} />
             <Route>
               <p className="p-6">
                 There is nothing at this address.{" "}

@@ -8,6 +8,7 @@ const VIEWS = [
   { path: "/", name: "Bench" },
   { path: "/plans", name: "Plans" },
   { path: "/kit", name: "Kit" },
+  { path: "/guide", name: "Guide" },
 ];
 
 /** The name and the ways through the app. */

@@ -245,7 +245,7 @@ def come_up(cases: PotCases, meat: MeatHeat, past_rise_k: FloatArray | None = No
         past_w = np.einsum("vk,vk->v", rises[:, :n], ramp_w_k[:, n:0:-1])
         drive_w = source_w[:, n] - past_w - pot.loss_closed_w_k * temp
         new = temp + drive_w / stiff_w_k
-        if debt_j.any() or (new < ICE_POINT_C).any():
+        if not boiling and (debt_j.any() or (new < ICE_POINT_C).any()):
             new, debt_j = _iced(new, debt_j, stiff_w_k * STEP_S)
         if boiling or (new > boil_c).any():
             boiling = True

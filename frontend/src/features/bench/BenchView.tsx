@@ -1,9 +1,26 @@
+import type { PlanOut } from "@/api/client";
 import { useCatalogue, useHousehold } from "@/api/queries";
 import { PieceColumn } from "@/features/bench/PieceColumn";
 import { PotColumn } from "@/features/bench/PotColumn";
 import { SettingColumn } from "@/features/bench/SettingColumn";
 import { TraceStrip } from "@/features/bench/TraceStrip";
 import { useBench } from "@/features/bench/useBench";
+import { panelTime, spokenTime } from "@/lib/format";
+
+/** On a phone the hold stays in view. */
+function HoldBar({ plan, stale }: { plan: PlanOut; stale: boolean }) {
+  return (
+    <p
+      aria-hidden="true"
+      className={`sticky top-0 z-[5] flex items-baseline gap-2 border-rule border-b bg-paper px-4 py-1 lg:hidden ${stale ? "stale" : ""}`}
+    >
+      <span className="font-bold font-dial text-[22px]">{panelTime(plan.setting.hold_min)}</span>
+      <span className="text-[14px]">
+        {plan.setting.level}, {spokenTime(plan.lid_on_to_open_s / 60)} in all
+      </span>
+    </p>
+  );
+}
 
 /** What do I set? The piece, the pot, the setting, and the trace from lid on to open. */
 export function BenchView() {
@@ -26,6 +43,7 @@ export function BenchView() {
   return (
     <div className="flex flex-col lg:h-[calc(100dvh-3rem)] lg:min-h-[744px]">
       <h1 className="sr-only">Bench</h1>
+      {bench.plan && <HoldBar plan={bench.plan} stale={stale} />}
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[330px_minmax(0,1fr)_374px]">
         <PieceColumn
           bench={bench}

@@ -127,7 +127,7 @@ function FamilyPicker({ cuts, value, onChange }: PickerProps) {
 }
 
 function startWords(typed: string, shown: Shown | undefined, units: Units): string | undefined {
-  return typed ? otherOf(shown, typed, units) : "refrigerator";
+  return typed ? otherOf(shown, typed, units) : "fridge";
 }
 
 const STARTS = ["refrigerator", "seared", "tempered", "frozen"];

@@ -65,12 +65,11 @@ function Stopped({ bench }: { bench: Bench }) {
   return (
     <div>
       <p className="text-[13px] text-pencil leading-tight">the pot stopped by itself</p>
-      <div className="flex items-center gap-1">
-        after
+      <div className="grid grid-cols-[auto_1fr] items-center gap-x-2 gap-y-1">
         <Minutes label="minutes after lid on" value={at} onChange={setAt} />
-        min, that was
+        <span>min after lid on</span>
         <Minutes label="minutes ago" value={since} onChange={setSince} />
-        min ago
+        <span>min ago</span>
       </div>
       {data && (
         <p className="mt-1" data-testid="stopped">

@@ -1,7 +1,9 @@
 import { useState } from "react";
 import { useAddPot, useCatalogue, useHousehold, usePots, useRemovePot } from "@/api/queries";
 import { HouseholdForm } from "@/features/kit/HouseholdForm";
+import { OwnPotSheet } from "@/features/kit/OwnPotSheet";
 import { PotCard } from "@/features/kit/PotCard";
+import { Restore } from "@/features/kit/Restore";
 import { Button } from "@/ui/Button";
 import { Slip } from "@/ui/Slip";
 
@@ -12,6 +14,7 @@ export function KitView() {
   const catalogue = useCatalogue();
   const add = useAddPot();
   const remove = useRemovePot();
+  const [adding, setAdding] = useState(false);
   const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
   if (household.isError || pots.isError) {
     return (
@@ -38,7 +41,7 @@ export function KitView() {
           {pots.data.pots.map((kept) => (
             <PotCard
               key={kept.id}
-              pot={kept.pot}
+              kept={kept}
               units={units}
               onRemove={() =>
                 remove.mutate(
@@ -49,6 +52,10 @@ export function KitView() {
             />
           ))}
         </ul>
+        <Button className="mt-4" strong onClick={() => setAdding(true)}>
+          Add a pot of your own
+        </Button>
+        {adding && <OwnPotSheet units={units} onClose={() => setAdding(false)} />}
         {missing.length > 0 && (
           <div className="mt-4 flex flex-wrap items-center gap-2">
             <span className="text-pencil">Take another one in:</span>
@@ -65,6 +72,7 @@ export function KitView() {
           </a>{" "}
           <span className="text-pencil">(one JSON file)</span>
         </p>
+        <Restore />
       </section>
       {gone && (
         <Slip

@@ -1,9 +1,10 @@
-import type { PotOut } from "@/api/client";
+import type { KeptPotOut } from "@/api/client";
+import { BoilTest } from "@/features/kit/BoilTest";
 import type { Units } from "@/lib/format";
 import { Button } from "@/ui/Button";
 
 interface Props {
-  pot: PotOut;
+  kept: KeptPotOut;
   units: Units;
   onRemove: () => void;
 }
@@ -12,7 +13,8 @@ const PIXELS_PER_METRE = 700;
 const TALLEST = 150;
 
 /** A pot with its limits, drawn to the same scale as its neighbours. */
-export function PotCard({ pot, units, onRemove }: Props) {
+export function PotCard({ kept, units, onRemove }: Props) {
+  const { pot } = kept;
   const width = pot.inner_diameter_m * PIXELS_PER_METRE;
   const height = pot.inner_height_m * PIXELS_PER_METRE;
   const base = TALLEST - 8;
@@ -23,8 +25,11 @@ export function PotCard({ pot, units, onRemove }: Props) {
     ["least liquid", pot.min_liquid_shown[units]],
     ["most, with meat", pot.max_volume_shown[units]],
     ["heater", `${pot.heater_w} W`],
-    ["high, low", `${pot.gauge_high_pa / 1000} and ${pot.gauge_low_pa / 1000} kPa`],
-    ["longest program", `${pot.longest_hold_min / 60} h`],
+    [
+      "high, low",
+      `${Math.round(pot.gauge_high_pa / 1000)} and ${Math.round(pot.gauge_low_pa / 1000)} kPa`,
+    ],
+    ["longest program", `${pot.longest_hold_min / 60} h${pot.has_start_key ? ", start key" : ""}`],
   ];
   return (
     <li className="border-rule border-t pt-2">
@@ -56,6 +61,7 @@ export function PotCard({ pot, units, onRemove }: Props) {
           </div>
         ))}
       </dl>
+      <BoilTest kept={kept} />
       <Button className="mt-2" aria-label={`put ${pot.name} away`} onClick={onRemove}>
         Put away
       </Button>
