@@ -93,7 +93,7 @@ def types_are_fresh() -> bool:
 
 def bench(arguments: list[str]) -> int:
     """Speed, beside the independent solution doing the same work; writes docs/performance.md."""
-    set_up(browser=False)
+    set_up()
     figures = STATE / "bench.json"
     command = [str(BIN / "pytest"), "tests/bench", "--benchmark-only", "-o", "addopts="]
     columns = ["--benchmark-columns=median,iqr,rounds", "--benchmark-sort=name"]
@@ -101,6 +101,7 @@ def bench(arguments: list[str]) -> int:
     code = subprocess.run([*command, *columns, *kept, *arguments], cwd=ROOT, check=False).returncode
     if code == 0 and not arguments:
         run([str(BIN / "python"), "-m", "tests.bench.write_performance", str(figures)], ROOT)
+        run([str(BIN / "python"), "-m", "tests.bench.measure_drag"], ROOT)
     return code
 
 

@@ -1,5 +1,6 @@
 """What the project promises of itself: docs, import rules, locks, words."""
 
+import gzip
 import re
 import shutil
 import subprocess
@@ -117,6 +118,16 @@ def test_validation_page_is_current() -> None:
     for old, new in zip(stored, fresh, strict=True):
         if old != new:
             assert float(old) == pytest.approx(float(new), rel=0.02, abs=0.011), (old, new)
+
+
+def test_pages_are_light() -> None:
+    # 200 kB of script to begin with, 60 kB for each view that is fetched later, gzipped
+    built = sorted((ROOT / "src/pneumachron/web/assets").glob("*.js"))
+    index = (ROOT / "src/pneumachron/web/index.html").read_text(encoding="utf-8")
+    sizes = {path.name: len(gzip.compress(path.read_bytes())) / 1024 for path in built}
+    first = sum(size for name, size in sizes.items() if name in index)
+    assert 0 < first <= 200
+    assert all(size <= 60 for name, size in sizes.items() if name not in index)
 
 
 def test_locks_carry_no_address() -> None:

@@ -9,7 +9,13 @@ from playwright.sync_api import Page, expect
 
 from tests.browser.conftest import BRISKET, PHONE
 
-VIEWS = {"bench": BRISKET, "empty bench": "/?cut=back_ribs", "plans": "/plans", "kit": "/kit"}
+VIEWS = {
+    "bench": BRISKET,
+    "empty bench": "/?cut=back_ribs",
+    "plans": "/plans",
+    "kit": "/kit",
+    "guide": "/guide",
+}
 
 
 def axe_clean(page: Page) -> None:

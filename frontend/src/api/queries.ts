@@ -2,6 +2,7 @@ import {
   keepPreviousData,
   QueryClient,
   useMutation,
+  useQueries,
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
@@ -13,6 +14,7 @@ import {
   type PlanIn,
   type PlanOut,
   ProblemError,
+  type ReleaseMethod,
   type Texture,
   unwrap,
 } from "@/api/client";
@@ -127,6 +129,31 @@ export function useStopped(wish: PlanIn | null, at: string, since: string) {
   return useAsked(["stopped", wish, atMin, sinceMin], ready, (signal) => {
     const body = { wish: wish as PlanIn, at_min: atMin ?? 0, since_min: sinceMin ?? 0 };
     return unwrap(client.POST("/api/plan/stopped", { body, signal }));
+  });
+}
+
+const LAID: { release: ReleaseMethod; name: string }[] = [
+  { release: "natural", name: "by itself" },
+  { release: "timed", name: "wait 10, vent" },
+  { release: "quick", name: "vent now" },
+];
+
+/** The same wish with the usual other releases, for laying their traces over this one. */
+export function useOtherReleases(wish: PlanIn | null, current: ReleaseMethod | undefined) {
+  const wanted = wish ? LAID.filter(({ release }) => release !== current) : [];
+  const found = useQueries({
+    queries: wanted.map(({ release }) => ({
+      queryKey: ["plan", { ...wish, release, wait_min: null }],
+      queryFn: ({ signal }: { signal: AbortSignal }) => {
+        const body = { ...(wish as PlanIn), release, wait_min: null };
+        return unwrap(client.POST("/api/plan", { body, signal }));
+      },
+      gcTime: 60_000,
+    })),
+  });
+  return wanted.flatMap(({ name }, index) => {
+    const plan = found[index]?.data;
+    return plan ? [{ name, plan }] : [];
   });
 }
 

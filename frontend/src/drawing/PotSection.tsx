@@ -31,7 +31,7 @@ export function PotSection({ plan, units, enlarge, onPour }: Props) {
     <svg
       viewBox={`0 0 ${VIEW.width} ${VIEW.height}`}
       className="h-full w-full"
-      role={onPour ? "group" : "img"}
+      role={onPour ? undefined : "img"}
       aria-label={describe(plan, units)}
       data-testid="pot-section"
     >
@@ -45,7 +45,9 @@ export function PotSection({ plan, units, enlarge, onPour }: Props) {
       </defs>
       <Ruler shape={shape} unit={units === "us" ? "in" : "cm"} enlarge={enlarge} />
       <Liquid box={shape.liquid} />
-      {shape.rackY !== null && <Trivet vessel={shape.vessel} y={shape.rackY} />}
+      {shape.rackY !== null && (
+        <Rack kind={plan.setting.rack} vessel={shape.vessel} y={shape.rackY} />
+      )}
       {shape.pieces.map((box) => (
         <Meat
           key={`${box.x} ${box.y}`}
@@ -155,6 +157,43 @@ function Ending({ y, vessel }: { y: number; vessel: Box }) {
     <g data-testid="line-ending" data-y={y} stroke="var(--pencil)" strokeDasharray="1 5">
       <title>with the meat’s juice, at the end</title>
       <line x1={vessel.x + 4} x2={vessel.x + vessel.width - 4} y1={y} y2={y} strokeWidth="2.2" />
+    </g>
+  );
+}
+
+interface RackProps {
+  kind: PlanOut["setting"]["rack"];
+  vessel: Box;
+  y: number;
+}
+
+function Rack({ kind, vessel, y }: RackProps) {
+  if (kind === "bed") return <Bed vessel={vessel} y={y} />;
+  return (
+    <g>
+      <Trivet vessel={vessel} y={y} />
+      {kind === "basket" && (
+        <path
+          d={`M${vessel.x + 16} ${vessel.y + 40} V${y} M${vessel.x + vessel.width - 16} ${vessel.y + 40} V${y}`}
+          stroke="var(--ink)"
+          strokeWidth="2"
+          strokeDasharray="5 3"
+        />
+      )}
+    </g>
+  );
+}
+
+/** Wedges of onion or potato, in one layer. */
+function Bed({ vessel, y }: { vessel: Box; y: number }) {
+  const bottom = vessel.y + vessel.height;
+  const count = 7;
+  const wide = vessel.width / count;
+  return (
+    <g fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.6">
+      {Array.from({ length: count }, (_, index) => vessel.x + (index + 0.5) * wide).map((x) => (
+        <ellipse key={x} cx={x} cy={(bottom + y) / 2} rx={wide * 0.46} ry={(bottom - y) / 2 - 2} />
+      ))}
     </g>
   );
 }

@@ -1,4 +1,5 @@
 import type { PlanOut, Texture } from "@/api/client";
+import { TraceReader } from "@/drawing/TraceReader";
 import {
   isNarrow,
   type PhaseMark,
@@ -13,16 +14,18 @@ interface Props {
   plan: PlanOut;
   width: number;
   units: "metric" | "us";
+  /** Other plans laid over this one, each with the words that stand at its end. */
+  others?: { name: string; plan: PlanOut }[];
 }
 
 /** The planned cook, pencilled on a recorder's chart. */
-export function TraceChart({ plan, width, units }: Props) {
-  const sheet = traceGeometry(plan, width, units, (kind) => PHASE_WORDS[kind]);
+export function TraceChart({ plan, width, units, others = [] }: Props) {
+  const over = others.map((other) => other.plan);
+  const sheet = traceGeometry(plan, width, units, (kind) => PHASE_WORDS[kind], over);
   return (
     <svg
       width={width}
       height={SHEET_HEIGHT}
-      role="img"
       aria-label={describe(plan)}
       data-testid="trace"
       className="block"
@@ -48,10 +51,19 @@ export function TraceChart({ plan, width, units }: Props) {
         stroke="var(--ink)"
         strokeDasharray="3 3"
       />
+      {sheet.others.map((line, index) => (
+        <g key={others[index]?.name} data-testid="trace-other" opacity="0.9">
+          <path d={line.gauge} fill="none" stroke="var(--ink)" strokeDasharray={DASHES[index]} />
+          <path d={line.core} fill="none" stroke="var(--heat)" strokeDasharray={DASHES[index]} />
+        </g>
+      ))}
       <Legend sheet={sheet} />
+      <TraceReader sheet={sheet} units={units} />
     </svg>
   );
 }
+
+const DASHES = ["7 4", "2 3", "9 3 2 3", "4 4"];
 
 function describe(plan: PlanOut): string {
   const phases = plan.phases.map(

@@ -29,6 +29,8 @@ export interface RungMark {
 
 export interface TraceGeometry {
   width: number;
+  others: { gauge: string; core: string; openX: number }[];
+  moments: Moment[];
   gauge: string;
   core: string;
   coreEnd: { x: number; y: number };
@@ -55,9 +57,12 @@ export function traceGeometry(
   width: number,
   units: "metric" | "us",
   nameOf: (kind: PhaseOut["kind"]) => string,
+  others: PlanOut[] = [],
 ): TraceGeometry {
   const { trace } = plan;
-  const endMin = (trace.time_s.at(-1) ?? 60) / 60;
+  const endMin = Math.max(
+    ...[plan, ...others].map((item) => (item.trace.time_s.at(-1) ?? 60) / 60),
+  );
   const x = scaleLinear([0, endMin], [LEFT, width - RIGHT]);
   const topKpa = Math.max(80, Math.ceil(plan.setting.gauge_pa / 20_000) * 20);
   const gaugeY = scaleLinear([0, topKpa], [BOTTOM, TOP]);
@@ -71,6 +76,8 @@ export function traceGeometry(
   const coreYs = trace.core_temp_c.map((value) => coreY(value));
   return {
     width,
+    others: others.map((other) => otherLine(other, x, gaugeY, coreY)),
+    moments: moments(plan, at, coreYs, gaugeY),
     gauge: draw(trace.gauge_pa.map((value) => gaugeY(value / 1000))),
     core: draw(coreYs),
     coreEnd: { x: at.at(-1) ?? 0, y: coreYs.at(-1) ?? 0 },
@@ -87,6 +94,58 @@ export function traceGeometry(
     })),
     frame: { left: LEFT, right: width - RIGHT, top: TOP, bottom: BOTTOM },
   };
+}
+
+function otherLine(
+  plan: PlanOut,
+  x: (minutes: number) => number,
+  gaugeY: (kpa: number) => number,
+  coreY: (celsius: number) => number,
+) {
+  const { time_s: times, gauge_pa: gauge, core_temp_c: core } = plan.trace;
+  const path = (values: number[]) =>
+    `M${times.map((time, index) => `${x(time / 60)} ${values[index] ?? 0}`).join("L")}`;
+  return {
+    gauge: path(gauge.map((value) => gaugeY(value / 1000))),
+    core: path(core.map((value) => coreY(value))),
+    openX: x(plan.lid_on_to_open_s / 60),
+  };
+}
+
+/** One moment of the cook, to be read off. */
+export interface Moment {
+  x: number;
+  coreY: number;
+  gaugeY: number;
+  minutes: number;
+  kpa: number;
+  celsius: number;
+  step: number;
+  phase: PhaseOut["kind"];
+}
+
+function moments(
+  plan: PlanOut,
+  at: number[],
+  coreYs: number[],
+  gaugeY: (kpa: number) => number,
+): Moment[] {
+  const { time_s: times, gauge_pa: gauge, core_temp_c: core, texture_step: steps } = plan.trace;
+  return times.map((time, index) => {
+    const phase =
+      plan.phases.find((item) => time < item.start_s + item.duration_s) ?? plan.phases.at(-1);
+    const kpa = (gauge[index] ?? 0) / 1000;
+    return {
+      x: at[index] ?? 0,
+      coreY: coreYs[index] ?? 0,
+      gaugeY: gaugeY(kpa),
+      minutes: time / 60,
+      kpa,
+      celsius: core[index] ?? 0,
+      step: steps[index] ?? -4,
+      phase: phase?.kind ?? "standing",
+    };
+  });
 }
 
 /** What lies under the core's line while it is hot enough to soften. */

@@ -54,7 +54,7 @@ export function BenchView() {
         <PotColumn bench={bench} cut={cut} units={units} stale={stale} />
         <SettingColumn bench={bench} cut={cut} units={units} stale={stale} />
       </div>
-      <TraceStrip plan={bench.plan} units={units} stale={stale} />
+      <TraceStrip bench={bench} units={units} stale={stale} />
     </div>
   );
 }

@@ -1,33 +1,49 @@
-import type { PlanOut } from "@/api/client";
+import { useState } from "react";
+import { useOtherReleases } from "@/api/queries";
 import { TraceChart } from "@/drawing/TraceChart";
 import { SHEET_HEIGHT } from "@/drawing/trace-geometry";
+import type { Bench } from "@/features/bench/useBench";
 import { spokenTime, type Units } from "@/lib/format";
+import { Tick } from "@/ui/Tick";
 import { useWidth } from "@/ui/useWidth";
 
 interface Props {
-  plan: PlanOut | undefined;
+  bench: Bench;
   units: Units;
   stale: boolean;
 }
 
 /** The cook from lid on to lid off, with the honest total. */
-export function TraceStrip({ plan, units, stale }: Props) {
+export function TraceStrip({ bench, units, stale }: Props) {
+  const { plan } = bench;
+  const [laid, setLaid] = useState(false);
+  const others = useOtherReleases(laid && !stale ? bench.inputs : null, plan?.setting.release);
   const [ref, width] = useWidth<HTMLDivElement>(1200);
   return (
     <section aria-label="The trace" className="border-ink border-t-2 px-3 pb-1">
-      <p className="-mt-[15px] ml-auto w-fit bg-paper px-2 font-dial font-semibold text-[18px] sm:text-[20px]">
-        {plan ? (
-          <>
-            lid on to lid off{" "}
-            <span data-testid="total">{spokenTime(plan.lid_on_to_open_s / 60)}</span>
-          </>
-        ) : (
-          "the trace"
+      <div className="-mt-[15px] flex items-center justify-between gap-2">
+        {plan && (
+          <div className="hidden items-center gap-3 bg-paper pr-2 lg:flex">
+            <Tick label="lay the other releases over it" on={laid} onChange={setLaid} />
+            <span className="text-[13px] text-pencil">
+              {others.map((other, index) => `${LINES[index]}: ${other.name}`).join("; ")}
+            </span>
+          </div>
         )}
-      </p>
+        <p className="ml-auto w-fit bg-paper px-2 font-dial font-semibold text-[18px] sm:text-[20px]">
+          {plan ? (
+            <>
+              lid on to lid off{" "}
+              <span data-testid="total">{spokenTime(plan.lid_on_to_open_s / 60)}</span>
+            </>
+          ) : (
+            "the trace"
+          )}
+        </p>
+      </div>
       <div ref={ref} className={stale ? "stale" : ""}>
         {plan ? (
-          <TraceChart plan={plan} width={width} units={units} />
+          <TraceChart plan={plan} width={width} units={units} others={others} />
         ) : (
           <svg width={width} height={SHEET_HEIGHT} aria-hidden="true" className="block">
             {[52, 92, 132, 172].map((y) => (
@@ -36,6 +52,19 @@ export function TraceStrip({ plan, units, stale }: Props) {
           </svg>
         )}
       </div>
+      {others.length > 0 && (
+        <ul className="sr-only" aria-label="other releases">
+          {others.map((other) => (
+            <li key={other.name}>
+              {other.name}: hold {spokenTime(other.plan.setting.hold_min)}, lid off after{" "}
+              {spokenTime(other.plan.lid_on_to_open_s / 60)}
+            </li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }
+
+/** How the lines that are laid over are drawn, in their order. */
+const LINES = ["dashed", "dotted"];

@@ -6,24 +6,27 @@ import { CutDrawing } from "@/drawing/CutDrawing";
 import { panelTime, spokenTime } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { Button } from "@/ui/Button";
+import { Tick } from "@/ui/Tick";
 
 interface Props {
   plan: PlanLine;
   cook: string | undefined;
   cutName: string;
   family: string;
+  picked: boolean;
+  onPick: (picked: boolean) => void;
   onDelete: () => void;
 }
 
 /** One line of the shelf. */
-export function PlanRow({ plan, cook, cutName, family, onDelete }: Props) {
+export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete }: Props) {
   const [renaming, setRenaming] = useState(false);
   const [, navigate] = useLocation();
-  const open = async () => {
+  const open = async (asCopy: boolean) => {
     const stored = await unwrap(
       client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: plan.id } } }),
     );
-    navigate(`/?${wishToAddress(wishFromPlan(stored.inputs), plan.id)}`);
+    navigate(`/?${wishToAddress(wishFromPlan(stored.inputs), asCopy ? null : plan.id)}`);
   };
   return (
     <li className="grid grid-cols-[64px_1fr] items-center gap-x-4 border-rule border-b py-2 sm:grid-cols-[64px_1fr_auto_auto]">
@@ -34,7 +37,7 @@ export function PlanRow({ plan, cook, cutName, family, onDelete }: Props) {
         ) : (
           <button
             type="button"
-            onClick={open}
+            onClick={() => open(false)}
             className="break-words text-left font-dial font-semibold text-[17px] underline decoration-rule underline-offset-4 hover:decoration-ink"
           >
             {plan.name}
@@ -52,7 +55,11 @@ export function PlanRow({ plan, cook, cutName, family, onDelete }: Props) {
           hold · {spokenTime(plan.lid_on_to_open_s / 60)} in all
         </span>
       </p>
-      <div className="col-start-2 flex gap-2 pt-1 sm:col-start-auto sm:pt-0">
+      <div className="col-start-2 flex flex-wrap gap-2 pt-1 sm:col-start-auto sm:pt-0">
+        <Tick label="compare" on={picked} onChange={onPick} />
+        <Button aria-label={`copy ${plan.name}`} onClick={() => open(true)}>
+          Copy
+        </Button>
         <Button aria-label={`rename ${plan.name}`} onClick={() => setRenaming(true)}>
           Rename
         </Button>

@@ -1,5 +1,6 @@
 import { useDeferredValue, useId, useState } from "react";
 import { useCatalogue, useDeletePlan, usePeople, useRestorePlan, useShelf } from "@/api/queries";
+import { Compare } from "@/features/plans/Compare";
 import { PlanRow } from "@/features/plans/PlanRow";
 import { Slip } from "@/ui/Slip";
 
@@ -12,6 +13,10 @@ export function PlansView() {
   const remove = useDeletePlan();
   const restore = useRestorePlan();
   const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
+  const [picked, setPicked] = useState<string[]>([]);
+  // the two that were ticked last
+  const pick = (plan: string, on: boolean) =>
+    setPicked((now) => [...now.filter((item) => item !== plan), ...(on ? [plan] : [])].slice(-2));
   const id = useId();
   const plans = shelf.data?.plans ?? [];
   const nameOf = (person: string | null) =>
@@ -49,6 +54,8 @@ export function PlansView() {
             : "No plan is saved yet. Make one on the Bench."}
         </p>
       )}
+      {picked.length === 1 && <p className="mb-2 text-pencil">Tick another plan to compare.</p>}
+      {picked.length === 2 && <Compare ids={picked} onClose={() => setPicked([])} />}
       <ul className="border-rule border-t" aria-label="saved plans">
         {plans.map((plan) => (
           <PlanRow
@@ -57,6 +64,8 @@ export function PlansView() {
             cook={nameOf(plan.person_id)}
             cutName={cutOf(plan.cut)?.name ?? ""}
             family={cutOf(plan.cut)?.family ?? ""}
+            picked={picked.includes(plan.id)}
+            onPick={(on) => pick(plan.id, on)}
             onDelete={() =>
               remove.mutate(plan.id, { onSuccess: () => setGone({ id: plan.id, name: plan.name }) })
             }

@@ -1,0 +1,102 @@
+import type { PlanOut } from "@/api/client";
+import { useHousehold, useStoredPlan } from "@/api/queries";
+import { TraceChart } from "@/drawing/TraceChart";
+import { panelTime, spokenTime, type Units } from "@/lib/format";
+import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, TEXTURE_WORDS } from "@/lib/words";
+import { Button } from "@/ui/Button";
+import { useWidth } from "@/ui/useWidth";
+
+interface Props {
+  ids: string[];
+  onClose: () => void;
+}
+
+/** Two plans on one sheet: their traces over each other, and what differs in words. */
+export function Compare({ ids, onClose }: Props) {
+  const [first, second] = [useStoredPlan(ids[0] ?? null), useStoredPlan(ids[1] ?? null)];
+  const household = useHousehold();
+  const [ref, width] = useWidth<HTMLDivElement>(800);
+  const units: Units = household.data?.units ?? "metric";
+  const a = first.data;
+  const b = second.data;
+  return (
+    <section aria-label="two plans compared" className="mb-4 border-2 border-ink p-3">
+      <div className="flex items-center justify-between gap-2">
+        <h2 className="font-semibold text-[18px]">
+          {a && b ? `${a.name} (drawn through) and ${b.name} (dashed)` : "Laying them together …"}
+        </h2>
+        <Button onClick={onClose}>Close</Button>
+      </div>
+      <div ref={ref} className="mt-2">
+        {a && b && (
+          <TraceChart
+            plan={a.results}
+            others={[{ name: b.name, plan: b.results }]}
+            width={width}
+            units={units}
+          />
+        )}
+      </div>
+      {a && b && <Differences a={a.results} b={b.results} names={[a.name, b.name]} units={units} />}
+    </section>
+  );
+}
+
+interface DifferencesProps {
+  a: PlanOut;
+  b: PlanOut;
+  names: [string, string];
+  units: Units;
+}
+
+function Differences({ a, b, names, units }: DifferencesProps) {
+  const lines = FACTS.map(([name, of]) => [name, of(a, units), of(b, units)] as const);
+  return (
+    <table className="mt-2 w-full text-[14px]">
+      <thead>
+        <tr className="text-left text-pencil">
+          <th scope="col" className="font-normal">
+            what
+          </th>
+          <th scope="col" className="font-normal">
+            {names[0]}
+          </th>
+          <th scope="col" className="font-normal">
+            {names[1]}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map(([name, one, other]) => (
+          <tr
+            key={name}
+            className={`border-rule border-t ${one === other ? "text-pencil" : "font-semibold"}`}
+          >
+            <th scope="row" className="text-left font-normal">
+              {name}
+            </th>
+            <td>{one}</td>
+            <td>{other}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+type Fact = [string, (plan: PlanOut, units: Units) => string];
+
+const FACTS: Fact[] = [
+  ["hold", (plan) => panelTime(plan.setting.hold_min)],
+  ["lid on to lid off", (plan) => spokenTime(plan.lid_on_to_open_s / 60)],
+  ["texture", (plan) => TEXTURE_WORDS[plan.setting.texture]],
+  ["thickness", (plan, units) => plan.pieces[0]?.thickness_shown[units] ?? ""],
+  ["weight", (plan, units) => plan.pieces[0]?.total_mass_shown[units] ?? ""],
+  ["liquid", (plan, units) => plan.liquid.shown[units]],
+  ["school", (plan) => SCHOOL_WORDS[plan.setting.school].name],
+  ["rack", (plan) => RACK_WORDS[plan.setting.rack].name],
+  ["release", (plan) => RELEASE_WORDS[plan.setting.release].name],
+  ["level", (plan) => plan.setting.level],
+  ["pot", (plan) => plan.pot.name],
+  ["altitude", (plan, units) => plan.setting.altitude_shown[units]],
+];

@@ -1,0 +1,226 @@
+"""The rest of the Bench, Kit and Guide, driven as a cook drives them."""
+
+import json
+import re
+from pathlib import Path
+
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import BRISKET
+from tests.browser.test_bench import HOLD, field, hold, minutes
+from tests.browser.test_other_views import axe_clean
+
+MOST_ACTIONS, MOST_KEYS = 12, 20
+
+
+class Counted:
+    """A page whose actions are counted: each click, each field typed into, each key pressed."""
+
+    def __init__(self, page: Page) -> None:
+        self.page, self.actions, self.keys = page, 0, 0
+
+    def click(self, role: str, name: str) -> None:
+        self.actions += 1
+        self.page.locator(f"[role={role}]", has_text=name).first.click()
+
+    def fill(self, label: str, text: str) -> None:
+        self.actions += 2  # click into it, type
+        field(self.page, label).fill(text)
+
+    def press(self, key: str, times: int = 1) -> None:
+        self.keys += times
+        for _ in range(times):
+            self.page.keyboard.press(key, delay=40)
+
+    def type(self, text: str) -> None:
+        self.page.keyboard.type(text)
+
+
+def test_a_right_plan_in_few_actions_by_mouse(page: Page) -> None:
+    page.goto("/")
+    cook = Counted(page)
+    cook.click("radio", "brisket")
+    cook.fill("weight", "3 lb 2 oz")
+    cook.fill("pieces", "2")
+    cook.fill("thickness", "1 3/4 in")
+    expect(page.get_by_text("4.4 cm", exact=True)).to_be_visible()
+    expect(hold(page)).to_have_text(HOLD)
+    assert cook.actions <= MOST_ACTIONS
+
+
+def test_a_right_plan_in_few_keys(page: Page) -> None:
+    # keys other than the measures themselves, which have to be typed in any case
+    page.goto("/")
+    expect(page.get_by_role("radio", name="brisket")).to_be_visible()
+    cook = Counted(page)
+    for _ in range(MOST_KEYS):
+        cook.press("Tab")
+        if page.evaluate("document.activeElement.getAttribute('role')") == "radio":
+            break
+    cook.press("Tab")
+    cook.type("3 lb 2 oz")
+    cook.press("Tab", 3)
+    page.keyboard.press("Control+a")
+    cook.type("2")
+    cook.press("Tab", 3)
+    cook.type("1 3/4 in")
+    expect(field(page, "weight")).to_have_value("3 lb 2 oz")
+    expect(field(page, "pieces")).to_have_value("2")
+    expect(field(page, "thickness")).to_have_value("1 3/4 in")
+    expect(hold(page)).to_have_text(HOLD)
+    assert cook.keys <= MOST_KEYS
+
+
+def test_the_liquid_line_is_dragged_stepped_and_typed(page: Page) -> None:
+    page.goto(BRISKET)
+    before = minutes(page)
+    line = page.get_by_role("slider", name="liquid line, drag")
+    box = line.bounding_box()
+    assert box is not None
+    middle = box["x"] + box["width"] / 2
+    page.mouse.move(middle, box["y"] + box["height"] / 2)
+    page.mouse.down()
+    page.mouse.move(middle, box["y"] - 40, steps=10)
+    page.mouse.up()
+    expect(field(page, "liquid")).to_have_value(re.compile(r"^\d+00 ml$|^\d+50 ml$"))
+    expect(hold(page)).not_to_have_text(f"{before // 60}:{before % 60:02d}")
+    assert minutes(page) < before  # more liquid, slower release, shorter hold
+    poured = field(page, "liquid").input_value()
+    line.focus()
+    page.keyboard.press("ArrowDown")
+    expect(field(page, "liquid")).not_to_have_value(poured)
+    page.keyboard.press("Home")
+    expect(field(page, "liquid")).to_have_value("250 ml")
+    page.go_back()
+    expect(field(page, "liquid")).not_to_have_value("250 ml")
+
+
+def test_ready_by_says_what_makes_it(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    page.get_by_role("tab", name="Ready by").click()
+    soon = page.evaluate("new Date(Date.now() + 200 * 60000).toTimeString().slice(0, 5)")
+    page.get_by_label("On the table at").fill(soon)
+    ways = page.get_by_role("table", name="ways to be ready").get_by_role("row")
+    expect(ways.first).to_contain_text("to spare")
+    expect(ways.first).to_contain_text("as it is")
+    axe_clean(page)
+
+
+def test_around_and_when_it_goes_wrong(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    page.get_by_role("tab", name="Around it").click()
+    expect(page.get_by_text("Salt:")).to_be_visible()
+    page.get_by_label("crust").select_option("crisping")
+    expect(page.get_by_text("look after")).to_be_visible()
+    page.get_by_role("tab", name="If it goes wrong").click()
+    page.get_by_label("opened after").select_option("holds")
+    expect(page.get_by_test_id("opened")).to_contain_text("Put it back.")
+    page.get_by_label("minutes after lid on").fill("10")
+    page.get_by_label("minutes ago").fill("200")
+    expect(page.get_by_test_id("stopped")).to_contain_text("throw it away")
+    axe_clean(page)
+
+
+def test_a_second_kind_in_the_pot(page: Page) -> None:
+    page.goto("/?cut=brisket_flat&pieces=1&weight=0.8+kg&thickness=5+cm&also=brisket_flat")
+    piece = page.get_by_role("region", name="The piece")
+    piece.get_by_label("weight", exact=True).nth(1).fill("0.4 kg")
+    piece.get_by_label("thickness", exact=True).nth(1).fill("3 cm")
+    expect(page.get_by_role("list", name="cautions")).to_contain_text("thickest piece sets")
+    page.reload()
+    expect(page.get_by_role("list", name="cautions")).to_contain_text("thickest piece sets")
+
+
+def test_the_trace_is_read_and_laid_over(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    reader = page.get_by_role("slider", name="a moment of the cook")
+    reader.focus()
+    page.keyboard.press("End")
+    expect(page.get_by_test_id("reading")).to_contain_text("lid off")
+    page.keyboard.press("Home")
+    expect(page.get_by_test_id("reading")).to_contain_text("0:00 heating up: 0 kPa")
+    expect(reader).to_have_attribute("aria-valuetext", re.compile("middle 4 °C"))
+    page.get_by_label("lay the other releases over it").click()
+    expect(page.get_by_test_id("trace-other")).to_have_count(2)
+    expect(page.get_by_role("list", name="other releases")).to_contain_text("vent now")
+
+
+def test_two_plans_on_one_sheet(page: Page) -> None:
+    page.goto("/plans")
+    ticks = page.get_by_role("checkbox", name="compare")
+    ticks.nth(0).click()
+    ticks.nth(1).click()
+    sheet = page.get_by_role("region", name="two plans compared")
+    expect(sheet.get_by_test_id("trace-other")).to_have_count(1)
+    expect(sheet.get_by_role("row").filter(has_text="lid on to lid off")).to_be_visible()
+    axe_clean(page)
+    page.get_by_role("button", name="Close").click()
+    page.get_by_role("button", name=re.compile("^copy ")).first.click()
+    expect(hold(page)).to_have_text(HOLD)
+    expect(page.get_by_role("button", name="Save this plan")).to_be_visible()
+
+
+def test_own_pot_and_boil_test(page: Page) -> None:
+    page.goto("/kit")
+    page.get_by_role("button", name="Add a pot of your own").click()
+    axe_clean(page)
+    for label, text in (
+        ("What do you call it?", "The bell-ringers' pot"),
+        ("Size on its plate", "6 l"),
+        ("Watts on its plate", "900"),
+        ("Inside, wall to wall", "12 cm"),
+        ("Inside, base to rim", "15.5 cm"),
+    ):
+        page.get_by_label(label).fill(text)
+    page.get_by_role("button", name="Take it in").click()
+    expect(page.get_by_role("alert")).to_contain_text("Measure again")
+    page.get_by_label("Inside, wall to wall").fill("22 cm")
+    page.get_by_role("button", name="Take it in").click()
+    card = page.get_by_role("listitem").filter(has_text="The bell-ringers' pot")
+    expect(card).to_contain_text("900 W")
+    card.get_by_text("boil test").click()
+    card.get_by_label("minutes for a litre").fill("20")
+    card.get_by_role("button", name="Calibrate").click()
+    expect(card).to_contain_text("% of its plate")
+    page.get_by_role("link", name="Bench").click()
+    page.goto(BRISKET)
+    page.get_by_label("In the pot").select_option(label="The bell-ringers' pot")
+    expect(page.get_by_role("list", name="reasons")).to_contain_text("boil test")
+    page.goto("/kit")
+    page.get_by_role("button", name="put The bell-ringers' pot away").click()
+    expect(page.get_by_role("status")).to_contain_text("is put away")
+
+
+def test_a_copy_is_read_back_after_a_dry_run(page: Page, tmp_path: Path) -> None:
+    page.goto("/kit")
+    with page.expect_download() as saved:
+        page.get_by_role("link", name="Save a copy of everything").click()
+    file = tmp_path / "copy.json"
+    saved.value.save_as(file)
+    content = json.loads(file.read_text())
+    content["people"].append({"person_id": "0f3d0000-0000-4000-8000-000000000001", "name": "Ruan"})
+    file.write_text(json.dumps(content))
+    page.get_by_label("Read a copy back").set_input_files(file)
+    report = page.get_by_test_id("restore")
+    expect(report).to_contain_text("would change")
+    expect(report).to_contain_text("people: 1 new")
+    page.get_by_role("button", name="Do it").click()
+    expect(report).to_contain_text("Done")
+    page.get_by_label("Read a copy back").set_input_files(
+        {"name": "x.json", "mimeType": "application/json", "buffer": b"<script>"}
+    )
+    expect(page.get_by_role("alert")).to_contain_text("cannot be read")
+
+
+def test_guide_uses_the_cooks_own_plan(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    page.get_by_role("link", name="Guide").click()
+    expect(page.get_by_role("heading", name="How the number is made")).to_be_visible()
+    expect(page.get_by_text("Your last plan")).to_be_visible()
+    expect(page.get_by_text("Thickness decides")).to_be_visible()
+    page.goto("/guide#cautions")
+    expect(page.get_by_role("heading", name="Cautions")).to_be_in_viewport()
