@@ -218,9 +218,43 @@ def test_a_copy_is_read_back_after_a_dry_run(page: Page, tmp_path: Path) -> None
 def test_guide_uses_the_cooks_own_plan(page: Page) -> None:
     page.goto(BRISKET)
     expect(hold(page)).to_have_text(HOLD)
-    page.get_by_role("link", name="Guide").click()
+    page.get_by_role("link", name="How the number is made").click()
     expect(page.get_by_role("heading", name="How the number is made")).to_be_visible()
     expect(page.get_by_text("Your last plan")).to_be_visible()
     expect(page.get_by_text("Thickness decides")).to_be_visible()
     page.goto("/guide#cautions")
     expect(page.get_by_role("heading", name="Cautions")).to_be_in_viewport()
+
+
+def test_too_much_for_one_run_is_planned_in_runs(page: Page) -> None:
+    page.goto("/?cut=brisket_flat&pieces=6&weight=4+kg&thickness=4.5+cm")
+    runs = page.get_by_test_id("runs")
+    expect(runs).to_contain_text("3 runs")
+    page.get_by_role("button", name="Plan one run").click()
+    expect(field(page, "pieces")).to_have_value("2")
+    expect(hold(page)).to_have_text(HOLD)
+    expect(page.get_by_test_id("piece")).to_have_count(2)
+
+
+def test_plates_give_a_weight(page: Page) -> None:
+    page.goto("/?cut=brisket_flat&pieces=2&thickness=4.5+cm")
+    page.get_by_text("plates, shape, sauce").click()
+    field(page, "to serve").fill("6")
+    expect(page.get_by_text("Buy 1.71 kg")).to_be_visible()
+    page.get_by_role("button", name="Take it").click()
+    expect(field(page, "weight")).to_have_value("1.71 kg")
+    expect(page.get_by_role("checkbox", name="weighed as bought")).to_be_checked()
+
+
+def test_taste_of_the_household_moves_the_texture(page: Page) -> None:
+    page.goto("/kit")
+    page.get_by_role("radio", name="a rung softer").click()
+    with page.expect_response("**/api/household"):
+        page.get_by_role("button", name="Save", exact=True).click()
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    expect(page.get_by_role("radio", name="very tender")).to_be_checked()
+    page.goto("/kit")
+    page.get_by_role("radio", name="as is usual").click()
+    with page.expect_response("**/api/household"):
+        page.get_by_role("button", name="Save", exact=True).click()

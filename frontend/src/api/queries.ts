@@ -132,6 +132,19 @@ export function useStopped(wish: PlanIn | null, at: string, since: string) {
   });
 }
 
+export function useBatches(wish: PlanIn | null) {
+  return useAsked(["batches", wish], wish !== null, (signal) =>
+    unwrap(client.POST("/api/plan/batches", { body: wish as PlanIn, signal })),
+  );
+}
+
+export function usePlates(cut: string, plates: number | null) {
+  const ready = plates !== null && plates >= 1 && plates <= 200;
+  return useAsked(["plates", cut, plates], ready, (signal) =>
+    unwrap(client.GET("/api/plates", { params: { query: { cut, plates: plates ?? 1 } }, signal })),
+  );
+}
+
 const LAID: { release: ReleaseMethod; name: string }[] = [
   { release: "natural", name: "by itself" },
   { release: "timed", name: "wait 10, vent" },

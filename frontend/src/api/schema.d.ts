@@ -867,6 +867,12 @@ export interface components {
              * @enum {string}
              */
             units: "metric" | "us";
+            /**
+             * Taste Step
+             * @description rungs softer than usual; negative is firmer
+             * @default 0
+             */
+            taste_step: number;
         };
         /**
          * HouseholdOut
@@ -884,6 +890,8 @@ export interface components {
              * @enum {string}
              */
             units: "metric" | "us";
+            /** Taste Step */
+            taste_step: number;
             altitude_shown: components["schemas"]["Shown"];
             start_shown: components["schemas"]["Shown"];
         };

@@ -27,7 +27,13 @@ def current_household(session: Session) -> Household:
 
 
 def change_household(
-    session: Session, *, name: str, altitude: str, start: str, units: Units
+    session: Session,
+    *,
+    name: str,
+    altitude: str,
+    start: str,
+    units: Units,
+    taste_step: float = 0.0,
 ) -> Household:
     """Set what is usual here; altitude and start are typed with their units.
 
@@ -52,7 +58,8 @@ def change_household(
             f"{start_c:.0f} °C is not how raw meat comes out of a refrigerator.",
             "Usual is 4 °C (39 °F).",
         )
-    household = Household(current_household(session).household_id, name, altitude_m, start_c, units)
+    home = current_household(session).household_id
+    household = Household(home, name, altitude_m, start_c, units, taste_step)
     households.save_household(session, household)
     return household
 

@@ -88,6 +88,7 @@ class Defaults:
 
     altitude_m: float
     start_temp_c: float
+    taste_step: float = 0.0
 
 
 def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
@@ -104,11 +105,10 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         except WishError as error:
             raise error.at_entry(index) from None
     first = pieces[0].cut
-    texture = inputs.texture or first.default_texture
     return Wish(
         load=Load(tuple(pieces)),
         pot=pot,
-        texture_step=float(TEXTURES.index(texture)),
+        texture_step=_texture_step(inputs, first, defaults),
         school=inputs.school or first.default_school,
         release=inputs.release,
         level=inputs.level,
@@ -123,6 +123,14 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         foams=inputs.foams,
         gauge_pa=_given(inputs.gauge, "pressure", "gauge"),
     )
+
+
+def _texture_step(inputs: PlanInputs, cut: Cut, defaults: Defaults) -> float:
+    """The texture that was chosen, or the cut's usual one moved by the household's taste."""
+    if inputs.texture is not None:
+        return float(TEXTURES.index(inputs.texture))
+    usual = TEXTURES.index(cut.default_texture) + defaults.taste_step
+    return min(max(usual, 0.0), len(TEXTURES) - 1.0)
 
 
 def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:

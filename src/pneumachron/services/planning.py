@@ -95,7 +95,9 @@ def _wish_here(session: Session, inputs: PlanInputs) -> Wish:
     """The wish in the household's pot, with its defaults."""
     household = current_household(session)
     pot = find_pot(session, household.household_id, inputs.pot)
-    return read_wish(inputs, pot, Defaults(household.altitude_m, household.start_temp_c))
+    return read_wish(
+        inputs, pot, Defaults(household.altitude_m, household.start_temp_c, household.taste_step)
+    )
 
 
 def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:

@@ -26,6 +26,7 @@ def save_household(session: Session, household: Household) -> None:
     row.altitude_m = household.altitude_m
     row.start_temp_c = household.start_temp_c
     row.units = household.units
+    row.taste_step = household.taste_step
     row.updated_at = now()
     session.flush()
 
@@ -37,6 +38,7 @@ def _household(row: HouseholdRow) -> Household:
         altitude_m=row.altitude_m,
         start_temp_c=row.start_temp_c,
         units=cast(Units, row.units),
+        taste_step=row.taste_step,
     )
 
 

@@ -19,6 +19,8 @@ class Household:
     altitude_m: float
     start_temp_c: float
     units: Units
+    taste_step: float = 0.0
+    """Rungs that this household likes its meat softer than usual; negative is firmer."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -21,6 +21,7 @@ def put_household(session: Session, household: Household) -> None:
             altitude_m=household.altitude_m,
             start_temp_c=household.start_temp_c,
             units=household.units,
+            taste_step=household.taste_step,
             created_at=first.created_at,
             updated_at=now(),
         )
@@ -34,6 +35,7 @@ def put_household(session: Session, household: Household) -> None:
     row = first or HouseholdRow(id=household.household_id, created_at=now())
     row.name, row.altitude_m = household.name, household.altitude_m
     row.start_temp_c, row.units, row.updated_at = household.start_temp_c, household.units, now()
+    row.taste_step = household.taste_step
     session.add(row)
     session.flush()
 

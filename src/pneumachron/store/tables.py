@@ -31,6 +31,7 @@ class HouseholdRow(Base):
     altitude_m: Mapped[float]
     start_temp_c: Mapped[float]
     units: Mapped[str] = mapped_column(String(10))
+    taste_step: Mapped[float]
     created_at: Mapped[datetime] = mapped_column(UtcDateTime)
     updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
 

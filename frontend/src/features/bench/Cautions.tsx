@@ -1,3 +1,4 @@
+import { Link } from "wouter";
 import type { PlanOut } from "@/api/client";
 import { bindUnits } from "@/lib/format";
 import { SOURCE_WORDS } from "@/lib/words";
@@ -25,7 +26,10 @@ export function Cautions({ plan, stale }: Props) {
           <Item key={caution.code} caution={caution} />
         ))}
         <li className="border-edge border-l-4 px-2 text-[14px]">
-          The maker’s manual and local advice on food safety come first.
+          The maker’s manual and local advice on food safety come first.{" "}
+          <Link href="/guide#cautions" className="underline">
+            Guide
+          </Link>
         </li>
       </ul>
       {folded.length > 0 && (

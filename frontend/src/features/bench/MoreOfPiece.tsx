@@ -1,4 +1,5 @@
 import type { CatalogueOut, CutOut } from "@/api/client";
+import { Plates } from "@/features/bench/Plates";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import type { Shape } from "@/lib/wish";
 import { MeasureField } from "@/ui/MeasureField";
@@ -20,7 +21,7 @@ export function MoreOfPiece({ bench, catalogue, cut }: Props) {
   };
   return (
     <details className="text-[14px]" open={hasMore(bench)}>
-      <summary className="cursor-pointer text-pencil">shape, sauce, a second kind of piece</summary>
+      <summary className="cursor-pointer text-pencil">plates, shape, sauce, a second kind</summary>
       <div className="mt-1 flex flex-col gap-1.5">
         <div className="grid grid-cols-2 gap-x-3">
           <Pick
@@ -38,6 +39,7 @@ export function MoreOfPiece({ bench, catalogue, cut }: Props) {
             />
           )}
         </div>
+        <Plates bench={bench} />
         <Tick
           label="weighed as bought, fat cap still on"
           on={wish.bought}

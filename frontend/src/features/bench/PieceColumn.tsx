@@ -47,7 +47,7 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
       {cut && (
         <Ladder
           cut={cut}
-          value={wish.texture ?? cut.default_texture}
+          value={wish.texture ?? bench.plan?.setting.texture ?? cut.default_texture}
           onChange={(texture) => change({ texture })}
         />
       )}

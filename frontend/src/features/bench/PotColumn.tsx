@@ -4,6 +4,7 @@ import { PotSection } from "@/drawing/PotSection";
 import { PotTop } from "@/drawing/PotTop";
 import { VIEW } from "@/drawing/pot-geometry";
 import { Notes } from "@/features/bench/Notes";
+import { Runs } from "@/features/bench/Runs";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import type { Units } from "@/lib/format";
 import { Choice } from "@/ui/Choice";
@@ -54,6 +55,7 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
           <strong className="font-semibold">{trouble.message}</strong> {trouble.hint}
         </p>
       )}
+      <Runs bench={bench} />
       <div
         ref={ref}
         className={`mt-1 flex min-h-0 flex-1 items-center justify-center ${stale ? "stale" : ""}`}

@@ -1,3 +1,4 @@
+import { Link } from "wouter";
 import type { PlanOut } from "@/api/client";
 import { bindUnits } from "@/lib/format";
 import { SOURCE_WORDS } from "@/lib/words";
@@ -28,7 +29,10 @@ export function Why({ plan, stale }: Props) {
             <strong className="font-semibold">Safe: </strong>
             The middle is at {piece.core_at_open_shown.metric} ({piece.core_at_open_shown.us}) when
             the lid comes off; the safe minimum is {bindUnits(piece.safe_core_shown.metric)} (
-            {bindUnits(piece.safe_core_shown.us)}){rest}.
+            {bindUnits(piece.safe_core_shown.us)}){rest}.{" "}
+            <Link href="/guide#number" className="underline">
+              How the number is made
+            </Link>
           </li>
         )}
       </ul>

@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect } from "react";
 import type { PlanOut } from "@/api/client";
 import { useCatalogue, useLastPlan } from "@/api/queries";
 import { spokenTime } from "@/lib/format";
@@ -7,6 +7,9 @@ import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, SOURCE_WORDS } from "@/lib/wor
 /** Why? The schools, the lid, releasing, measuring, looks, cautions, how the number is made. */
 export function GuideView() {
   const plan = useLastPlan();
+  useEffect(() => {
+    document.getElementById(window.location.hash.slice(1))?.scrollIntoView();
+  }, []);
   return (
     <div className="mx-auto max-w-3xl px-4 py-5 text-[15px]">
       <h1 className="font-bold text-[26px]">Guide</h1>

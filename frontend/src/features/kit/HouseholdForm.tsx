@@ -13,12 +13,19 @@ const UNITS = [
   { value: "us", name: "lb, in, cups" },
 ];
 
+const TASTES = [
+  { value: "-1", name: "a rung firmer" },
+  { value: "0", name: "as is usual" },
+  { value: "1", name: "a rung softer" },
+];
+
 /** What is usual here: altitude, how cold the meat is, which measures. */
 export function HouseholdForm({ household }: Props) {
   const [name, setName] = useState(household.name);
   const [altitude, setAltitude] = useState(household.altitude_shown[household.units]);
   const [start, setStart] = useState(household.start_shown[household.units]);
   const [units, setUnits] = useState(household.units);
+  const [taste, setTaste] = useState(String(household.taste_step));
   const change = useChangeHousehold();
   const problem = change.error instanceof ProblemError ? change.error.problem : null;
   return (
@@ -27,7 +34,7 @@ export function HouseholdForm({ household }: Props) {
       className="flex flex-col gap-3"
       onSubmit={(event) => {
         event.preventDefault();
-        change.mutate({ name, altitude, start, units });
+        change.mutate({ name, altitude, start, units, taste_step: Number(taste) });
       }}
     >
       <h2 className="font-bold text-[20px]">The household</h2>
@@ -52,6 +59,10 @@ export function HouseholdForm({ household }: Props) {
           options={UNITS}
           onChange={(value) => setUnits(value === "us" ? "us" : "metric")}
         />
+      </div>
+      <div>
+        <span className="text-pencil">You like meat</span>
+        <Choice label="taste" value={taste} options={TASTES} onChange={setTaste} />
       </div>
       <Button strong type="submit" disabled={change.isPending} className="self-start">
         Save

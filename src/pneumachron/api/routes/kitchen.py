@@ -100,6 +100,7 @@ def change_household(change: HouseholdIn, db: Db) -> HouseholdOut:
             altitude=change.altitude,
             start=change.start,
             units=change.units,
+            taste_step=change.taste_step,
         )
     )
 

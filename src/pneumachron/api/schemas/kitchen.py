@@ -63,6 +63,9 @@ class HouseholdIn(Closed):
     altitude: MeasureText
     start: MeasureText
     units: Literal["metric", "us"]
+    taste_step: Annotated[
+        float, Field(ge=-1, le=1, description="rungs softer than usual; negative is firmer")
+    ] = 0.0
 
 
 class HouseholdOut(Closed):
@@ -72,6 +75,7 @@ class HouseholdOut(Closed):
     altitude_m: float
     start_temp_c: float
     units: Literal["metric", "us"]
+    taste_step: float
     altitude_shown: Shown
     start_shown: Shown
 
@@ -85,6 +89,7 @@ class HouseholdOut(Closed):
             altitude_m=household.altitude_m,
             start_temp_c=household.start_temp_c,
             units=household.units,
+            taste_step=household.taste_step,
             altitude_shown=Shown(metric=altitude.metric, us=altitude.us),
             start_shown=Shown(metric=start.metric, us=start.us),
         )
