@@ -6,9 +6,12 @@ from typing import Any
 from urllib.parse import urlsplit
 
 import pytest
-from playwright.sync_api import BrowserContext, Page
+from playwright.sync_api import BrowserContext, Page, expect
 
 from tests.live import serving
+
+expect.set_options(timeout=20_000)  # a busy machine with two cores may take its time
+
 
 FLAGS = [
     "--disable-quic",
