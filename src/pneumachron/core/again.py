@@ -14,7 +14,7 @@ from pneumachron.core.constants import LADDER_STEP
 from pneumachron.core.cuts import Cut
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.hold import MAX_HOLD_S, MeatCases, Search
-from pneumachron.core.plan import slowest_kind
+from pneumachron.core.plan import frozen_extra_min, slowest_kind
 from pneumachron.core.pot_heat import STEP_S, PotCases, coast
 from pneumachron.core.safety import ZONE_HIGH, ZONE_LIMIT, zone_time_s
 from pneumachron.core.steam import FloatArray
@@ -101,7 +101,8 @@ def judge_opened(
     # looks that differ from the model say that this meat softens slower or faster
     tough = LADDER_STEP.value ** (model_step - now)
     need = (meat.dose_min * tough)[..., np.newaxis]
-    next_min = round(float(first_again(setup, meat, need)) / 60.0)
+    extra_min = frozen_extra_min(wish.load)
+    next_min = round(first_again(setup, meat, need) / 60.0 + extra_min)
     gap = wish.texture_step - now
     if gap <= NEAR_RUNG:
         step: NextStep = "done" if gap >= -1.0 + NEAR_RUNG else "rescue"
@@ -193,6 +194,7 @@ def judge_stopped(wish: Wish, at_min: float, since_min: float) -> Resumed:
     if now >= wish.texture_step - NEAR_RUNG:
         return Resumed("done", now, core_c, zone_s, 0, 0.0)
     hold_s, more_s = _second_run(setup, meat, rise, meat.dose_min[..., np.newaxis])
+    hold_s += 60.0 * frozen_extra_min(wish.load)
     return Resumed("go_on", now, core_c, zone_s, round(hold_s / 60.0), more_s)
 
 

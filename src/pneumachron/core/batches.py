@@ -4,6 +4,7 @@ from dataclasses import replace
 
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load, Piece
+from pneumachron.core.standing import MAX_LAYERS
 from pneumachron.core.wish import Wish, set_up
 
 MAX_RUNS = 12
@@ -21,7 +22,8 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
     pieces = wish.load.pieces
     refusal: WishError | None = None
     for runs in range(1, min(MAX_RUNS, len(pieces)) + 1):
-        dealt = tuple(replace(wish, load=load) for load in deal(pieces, runs))
+        # each run takes the school's own amount of liquid
+        dealt = tuple(replace(wish, load=load, liquid_m3=None) for load in deal(pieces, runs))
         try:
             if all(set_up(part).standing.layers <= wish_layers(wish) for part in dealt):
                 return dealt
@@ -39,11 +41,11 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
 
 def wish_layers(wish: Wish) -> int:
     """Layers the cook asked for: one, unless a stack is wished."""
-    return 6 if wish.stacked else 1
+    return MAX_LAYERS if wish.stacked else 1
 
 
 def deal(pieces: tuple[Piece, ...], runs: int) -> tuple[Load, ...]:
-    """Pieces dealt into runs of nearly the same weight, alike ones kept together.
+    """Pieces dealt into runs of nearly the same weight.
 
     Longest-processing-time rule: at most a third above the best (Graham, 1969).
     """

@@ -23,11 +23,17 @@ export function Runs({ bench }: Props) {
         {first.mass_shown.us}): {panelTime(first.answer.hold_min)} each, {spokenTime(all / 60)} in
         all.
       </p>
-      {bench.wish.also.cut === "" && (
+      {bench.wish.also.cut === "" && bench.wish.sections === "" && (
         <Button
           className="mt-1"
           onClick={() =>
-            bench.change({ count: String(first.pieces), mass: first.mass_shown.metric, liquid: "" })
+            bench.change({
+              count: String(first.pieces),
+              mass: first.mass_shown.metric,
+              // what a run weighs is trimmed already
+              bought: false,
+              liquid: "",
+            })
           }
         >
           Plan one run
