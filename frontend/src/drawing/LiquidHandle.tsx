@@ -12,6 +12,7 @@ interface Props {
 /** The liquid line, to drag between its limits; it snaps to cups or to the lines of a jug. */
 export function LiquidHandle({ plan, units, liquid, onPour }: Props) {
   const held = useRef(false);
+  const moved = useRef(false);
   const marks = units === "us" ? plan.liquid.marks_us : plan.liquid.marks_metric;
   if (marks.length < 2) return null;
   const now = nearest(marks, plan.liquid.level_m);
@@ -48,10 +49,20 @@ export function LiquidHandle({ plan, units, liquid, onPour }: Props) {
         held.current = true;
         event.currentTarget.setPointerCapture(event.pointerId);
       }}
-      onPointerMove={(event) => held.current && move(event, "drag")}
+      onPointerMove={(event) => {
+        if (!held.current) return;
+        moved.current = true;
+        move(event, "drag");
+      }}
       onPointerUp={(event) => {
+        // a mere click moves nothing
+        if (moved.current) move(event, "set");
         held.current = false;
-        move(event, "set");
+        moved.current = false;
+      }}
+      onPointerCancel={() => {
+        held.current = false;
+        moved.current = false;
       }}
     >
       <rect x={liquid.x} y={y - 12} width={liquid.width} height={24} fill="transparent" />
