@@ -52,6 +52,18 @@ def test_more_power_comes_up_faster() -> None:
     assert strong.vessel_j_k > weak.vessel_j_k
 
 
+@pytest.mark.parametrize(
+    ("exact", "ones", "fives"), [(42.4, 42, 42), (60.2, 60, 60), (61.9, 62, 60), (78.0, 78, 80)]
+)
+def test_a_hold_can_be_set_on_the_panel(exact: float, ones: int, fives: int) -> None:
+    # common practice: some panels count in steps of 5 min above an hour
+    assert ready_pot("tenor").settable_min(exact) == ones
+    assert ready_pot("bass").settable_min(exact) == fives
+    plan = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2), pot="bass"))
+    assert plan.hold_min % 5 == 0
+    assert plan.hold_min == pytest.approx(plan.hold_exact_min, abs=2.5)
+
+
 def test_what_the_panel_asks_is_said() -> None:
     wanted = wish(load("brisket_flat", 1.4, 0.045, 2), pot="bass")
     assert "start_key" in {caution.code for caution in make_plan(wanted).cautions}

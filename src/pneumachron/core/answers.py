@@ -83,7 +83,9 @@ def _batch(setups: list[Setup]) -> list[Answer]:
         rows = np.array([i for i, setup in enumerate(setups) if setup.after == after])
         part = search.rows(rows, after)
         extra = np.array([frozen_extra_min(setups[i].wish.load) for i in rows])
-        holds_min = np.round(part.holds_s() / 60.0 + extra)
+        exact = part.holds_s() / 60.0 + extra
+        pot = setups[0].wish.pot
+        holds_min = np.array([float(pot.settable_min(minutes)) for minutes in exact])
         answers = cooked([setups[i] for i in rows], part, holds_min)
         found.update(zip(rows.tolist(), answers, strict=True))
     return [found[i] for i in range(len(setups))]

@@ -145,7 +145,7 @@ def make_plan(wish: Wish) -> Plan:
     extra_min = frozen_extra_min(wish.load)
     holds_min = search.solve(need) / 60.0 + extra_min
     hold_exact = float(holds_min[NOMINAL, 0])
-    hold_min = round(hold_exact)
+    hold_min = wish.pot.settable_min(hold_exact)
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
     outcomes = _outcomes(wish.load, run)

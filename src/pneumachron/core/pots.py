@@ -8,6 +8,8 @@ from pneumachron.core.errors import WishError
 from pneumachron.core.tables import read_numbers, read_words
 
 FLAGS = ("has_start_key", "has_crisping_lid")
+PANEL_HOUR_MIN = 60.0
+"""Up to an hour every panel counts single minutes. Common practice."""
 GAUGE_RANGE_PA = (15_000.0, 110_000.0)
 """From the gentlest low setting to a stovetop cooker; steam tables and fits hold there."""
 
@@ -45,6 +47,12 @@ class Pot:
     def power_w(self) -> float:
         """What the heater is worth: the plate's power, as a boil test corrected it."""
         return self.heater_w * self.heat_ratio
+
+    def settable_min(self, hold_min: float) -> int:
+        """The nearest minutes its panel takes: whole ones, in its steps above an hour."""
+        if hold_min <= PANEL_HOUR_MIN:
+            return round(hold_min)
+        return round(self.panel_step_min * round(hold_min / self.panel_step_min))
 
     @property
     def floor_m2(self) -> float:
