@@ -16,7 +16,7 @@ from pneumachron.core.finish import (
 )
 from pneumachron.core.keeping import COOLERS, cooling, thickest_safe_m
 from pneumachron.core.pots import ready_pot
-from pneumachron.core.sauce import BODIES, Body, reduce_sauce, salt_after_kg, slurry
+from pneumachron.core.sauce import BODIES, Body, reduce_sauce, slurry
 from pneumachron.core.season import MARINADES, Marinade, marinating, searing, seasoning
 from pneumachron.core.serving import (
     mass_for_plates_kg,
@@ -68,13 +68,6 @@ def test_slurry_in_spoons() -> None:
     found = slurry(1.25 * CUP_M3, "thick")
     assert 1.2 <= found.spoons <= 2.0
     assert found.water_m3 == pytest.approx(2.4e-5, rel=0.3)
-
-
-def test_salt_after_the_reduction() -> None:
-    assert salt_after_kg(1e-3, 0.0) == pytest.approx(0.009)
-    assert salt_after_kg(5e-4, 0.009) == 0.0
-    with pytest.raises(OutOfRangeError):
-        salt_after_kg(1e-3, -0.1)
 
 
 def test_seasoning() -> None:

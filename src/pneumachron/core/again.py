@@ -9,7 +9,7 @@ from typing import Literal, TypeAlias
 
 import numpy as np
 
-from pneumachron.core.cases import cases_of, texture_reached
+from pneumachron.core.cases import first_cases, texture_reached
 from pneumachron.core.constants import LADDER_STEP
 from pneumachron.core.cuts import Cut
 from pneumachron.core.errors import OutOfRangeError, WishError
@@ -85,7 +85,7 @@ def judge_opened(
         )
     setup = set_up(wish)
     setup = replace(setup, after=replace(setup.after, stand_s=60.0 * open_min + STEP_S))
-    cases, meat = _first_cases(setup)
+    cases, meat = first_cases(setup)
     ratio = 1.0
     if probe_c is not None:
         _check("probe", probe_c, PROBE_RANGE_C, "°C")
@@ -102,7 +102,7 @@ def judge_opened(
     tough = LADDER_STEP.value ** (model_step - now)
     need = (meat.dose_min * tough)[..., np.newaxis]
     extra_min = frozen_extra_min(wish.load)
-    next_min = round(first_again(setup, meat, need) / 60.0 + extra_min)
+    next_min = round(_first_run_s(setup, meat, need) / 60.0 + extra_min)
     gap = wish.texture_step - now
     if gap <= NEAR_RUNG:
         step: NextStep = "done" if gap >= -1.0 + NEAR_RUNG else "rescue"
@@ -112,23 +112,18 @@ def judge_opened(
     return PutBack("put_back", max(round(hold_s / 60.0), 1), more_s, now, ratio, next_min)
 
 
-def first_again(setup: Setup, meat: MeatCases, need: FloatArray) -> float:
+def _first_run_s(setup: Setup, meat: MeatCases, need: FloatArray) -> float:
     """Hold of a first run that gives (1, G, 1) doses [s]."""
-    cases, _ = _first_cases(setup)
+    cases, _ = first_cases(setup)
     after = set_up(setup.wish).after
     return float(Search(cases, replace(meat, dose_min=need[..., 0]), after).holds_s()[0])
-
-
-def _first_cases(setup: Setup) -> tuple[PotCases, MeatCases]:
-    cases, meat = cases_of(setup)
-    return cases.rows(slice(0, 1)), meat.rows(slice(0, 1))
 
 
 def _second_run(
     setup: Setup, meat: MeatCases, rise_k: FloatArray, need: FloatArray
 ) -> tuple[float, float]:
     """Hold [s] of a pot put on again, and the time until its lid is off [s]."""
-    cases, _ = _first_cases(setup)
+    cases, _ = first_cases(setup)
     after = set_up(setup.wish).after
     wanted = replace(meat, dose_min=need[..., 0])
     search = Search(cases, wanted, after, past_rise_k=rise_k)
@@ -176,7 +171,7 @@ def judge_stopped(wish: Wish, at_min: float, since_min: float) -> Resumed:
     _check("stopped at", at_min, (0.0, MAX_HOLD_S / 60.0), "min")
     _check("stopped since", since_min, STOPPED_RANGE_MIN, "min")
     setup = set_up(wish)
-    cases, meat = _first_cases(setup)
+    cases, meat = first_cases(setup)
     first = Search(cases, meat, setup.after, at_least_s=60.0 * (at_min + since_min))
     done, steps = round(60.0 * at_min / STEP_S), round(60.0 * since_min / STEP_S)
     past = np.zeros((1, done))
@@ -219,14 +214,14 @@ def translate_minutes(wish: Wish, hold_min: int, gauge_pa: float) -> Translated:
     """
     _check("hold", hold_min, (1.0, MAX_HOLD_S / 60.0), "min")
     there = set_up(replace(wish, gauge_pa=gauge_pa))
-    cases, meat = _first_cases(there)
+    cases, meat = first_cases(there)
     search = Search(cases, meat, there.after, at_least_s=60.0 * hold_min)
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
     kind = wish.load.kinds()[slowest][0]
     need = np.maximum(run.final_dose_min, 1e-3)[np.newaxis, :, np.newaxis]
     here = set_up(wish)
-    minutes = first_again(here, _first_cases(here)[1], need) / 60.0
+    minutes = _first_run_s(here, first_cases(here)[1], need) / 60.0
     return Translated(
         round(minutes),
         minutes / hold_min,

@@ -10,7 +10,7 @@ from itertools import groupby
 
 import numpy as np
 
-from pneumachron.core.cases import cases_of, texture_reached
+from pneumachron.core.cases import first_cases, texture_reached
 from pneumachron.core.errors import WishError
 from pneumachron.core.hold import MeatCases, Search
 from pneumachron.core.plan import frozen_extra_min
@@ -70,11 +70,10 @@ def _batch_key(setup: Setup) -> tuple[str, str, int]:
 
 
 def _batch(setups: list[Setup]) -> list[Answer]:
-    cases, meats = zip(*(cases_of(setup) for setup in setups), strict=True)
-    first = slice(0, 1)
+    cases, meats = zip(*(first_cases(setup) for setup in setups), strict=True)
     search = Search(
-        PotCases.stacked([part.rows(first) for part in cases]),
-        MeatCases.stacked([part.rows(first) for part in meats]),
+        PotCases.stacked(cases),
+        MeatCases.stacked(meats),
         setups[0].after,
         others=[setup.after for setup in setups[1:]],
     )

@@ -20,13 +20,8 @@ RAW_STEP = -4.0
 """As far below "chewy" as "falls" is above it: not softened at all."""
 
 
-def cases_of(
-    setup: Setup, *, liquid_start_c: float = TAP_WATER_TEMP.value
-) -> tuple[PotCases, MeatCases]:
-    """The cases of a plan.
-
-    `liquid_start_c` : pot and liquid when the lid goes on; hot when runs follow on each other
-    """
+def cases_of(setup: Setup) -> tuple[PotCases, MeatCases]:
+    """The cases of a plan; liquid and pot start as cold as the tap."""
     wish, filling = setup.wish, setup.filling
     kinds = wish.load.kinds()
     one = np.ones(CASES)
@@ -59,27 +54,20 @@ def cases_of(
         liquid_m3=filling.wet_m3 * one,
         solids_m3=filling.solids_m3 * one,
         bed_m3=filling.bed_m3 * one,
-        start_c=liquid_start_c * one,
+        start_c=TAP_WATER_TEMP.value * one,
     )
     return cases, meat
 
 
-def first_search(
-    setup: Setup,
-    *,
-    at_least_s: float = 0.0,
-    past_rise_k: FloatArray | None = None,
-    liquid_start_c: float = TAP_WATER_TEMP.value,
-) -> Search:
-    """The search for the wish alone, without the cases that give range and reasons."""
-    cases, meat = cases_of(setup, liquid_start_c=liquid_start_c)
-    return Search(
-        cases.rows(slice(0, 1)),
-        meat.rows(slice(0, 1)),
-        setup.after,
-        at_least_s=at_least_s,
-        past_rise_k=past_rise_k,
-    )
+def first_cases(setup: Setup) -> tuple[PotCases, MeatCases]:
+    """The wish alone, without the cases that give range and reasons."""
+    cases, meat = cases_of(setup)
+    return cases.rows(slice(0, 1)), meat.rows(slice(0, 1))
+
+
+def first_search(setup: Setup, *, at_least_s: float = 0.0) -> Search:
+    """The search for the wish alone."""
+    return Search(*first_cases(setup), setup.after, at_least_s=at_least_s)
 
 
 def piece_dose_min(piece: Piece, texture_step: float) -> float:

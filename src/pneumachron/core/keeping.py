@@ -1,4 +1,4 @@
-"""Cooling, thawing and reheating cooked and raw meat: the same conduction, the other way."""
+"""Cooling of cooked meat: the same conduction, the other way."""
 
 from dataclasses import dataclass
 from typing import Literal, TypeAlias, get_args
@@ -21,8 +21,6 @@ COOL_TO_FIRST = Constant(21.1, "°C", Source("from memory", "FDA Food Code 3-501
 COOL_TO_LAST = Constant(5.0, "°C", Source("from memory", "FDA Food Code 3-501.14: 41 °F"))
 FIRST_LIMIT = Constant(7200.0, "s", Source("from memory", "FDA Food Code 3-501.14: 2 h to 70 °F"))
 LAST_LIMIT = Constant(21_600.0, "s", Source("from memory", "FDA Food Code 3-501.14: 6 h in all"))
-REHEAT_C = 74.0
-"""Leftovers reheat to 165 °F. USDA, from memory."""
 SLAB_RANGE_M = (0.005, 0.15)
 _STEP_S = 60.0
 _LONGEST_S = 48 * 3600.0

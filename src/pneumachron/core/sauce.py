@@ -26,8 +26,6 @@ SHARE_RANGE = (0.1, 0.95)
 MARINADE_BOIL_S = 300.0
 """A marinade that held raw meat boils for 5 min before it is a sauce. Common practice; USDA says
 a full boil."""
-SALT_CEILING_KG_M3 = 9.0
-"""Saltier than this a sauce is too salty: about 0.9 %. Common practice."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -105,17 +103,6 @@ def slurry(volume_m3: float, body: Body) -> Slurry:
         spoons=starch / SPOON_KG,
         potatoes_kg=starch / POTATO_BODY_SHARE,
     )
-
-
-def salt_after_kg(volume_m3: float, salt_kg: float) -> float:
-    """Salt that may still go in before the sauce is too salty; 0 when it is so already.
-
-    Raises
-    ------
-    OutOfRangeError : negative salt.
-    """
-    _check("salt", salt_kg, (0.0, 1.0), "kg")
-    return max(SALT_CEILING_KG_M3 * volume_m3 - salt_kg, 0.0)
 
 
 def _check(name: str, value: float, span: tuple[float, float], unit: str) -> None:

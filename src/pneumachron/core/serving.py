@@ -9,7 +9,6 @@ from pneumachron.core.errors import OutOfRangeError
 from pneumachron.core.load import Load
 from pneumachron.core.tables import read_numbers
 
-PLATE_KG = Constant(0.150, "kg", Source("common practice", "cooked meat on a plate"))
 PULLING_LOSS = Constant(
     0.04, "1", Source("common practice", "fat and gristle picked out while pulling, 3–5 points")
 )
