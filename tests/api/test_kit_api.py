@@ -107,8 +107,11 @@ def test_backup_and_restore(client: TestClient, tmp_path: Path) -> None:
         assert again["plans"] == (0, 0, 1)
         assert again["people"][0] == again["pots"][0] == 0
         back = other.get("/api/backup").json()
-        for kind in ("people", "household"):
-            assert back[kind] == file[kind]
+        assert back["people"] == file["people"]
+        assert {**back["household"], "household_id": ""} == {
+            **file["household"],
+            "household_id": "",
+        }
         assert {json.dumps(pot, sort_keys=True) for pot in file["pots"]} <= {
             json.dumps(pot, sort_keys=True) for pot in back["pots"]
         }
@@ -126,6 +129,10 @@ def test_backup_and_restore(client: TestClient, tmp_path: Path) -> None:
         {"plans": [{"plan_id": "x"}]},
         {"pots": [{"pot": {}, "ready_id": None}]},
         {"plans": 7},
+        {"made_at": "yesterday"},
+        {"people": [{"person_id": "x" * 99, "name": "Ruan"}]},
+        {"people": [{"person_id": str(n), "name": "Ruan"} for n in range(300)]},
+        {"surprise": 1},
     ],
 )
 def test_damaged_files_change_nothing(damage: dict[str, Any], client: TestClient) -> None:
@@ -141,3 +148,29 @@ def test_damaged_files_change_nothing(damage: dict[str, Any], client: TestClient
 def test_newer_files_are_not_guessed_at(client: TestClient) -> None:
     file = client.get("/api/backup").json() | {"envelope_version": 99}
     assert client.post("/api/restore", json=file).status_code == 409
+
+
+def test_a_plan_whose_cook_is_gone_comes_back_without_a_name(
+    client: TestClient, tmp_path: Path
+) -> None:
+    cook = client.post("/api/people", json={"name": "Wenna Aske"}).json()["id"]
+    client.post("/api/plans", json={"name": "Hers", "inputs": BRISKET, "person_id": cook})
+    file = client.get("/api/backup").json() | {"people": []}
+    with fresh(tmp_path / "other") as other:
+        done = other.post("/api/restore", json=file, params={"dry_run": False})
+        assert done.status_code == 200, done.text
+        assert other.get("/api/plans").json()["plans"][0]["person_id"] is None
+
+
+def test_dates_and_zones_of_a_plan_survive(client: TestClient, tmp_path: Path) -> None:
+    client.post("/api/plans", json={"name": "Rehearsal", "inputs": BRISKET})
+    file = client.get("/api/backup").json()
+    plan = file["plans"][0]
+    plan["updated_at"] = "2025-03-30T02:30:00+02:00"
+    with fresh(tmp_path / "other") as other:
+        other.post("/api/restore", json=file, params={"dry_run": False})
+        back = other.get("/api/backup").json()["plans"][0]
+        assert back["updated_at"] == "2025-03-30T00:30:00+00:00"
+        naive = json.loads(json.dumps(file))
+        naive["plans"][0]["updated_at"] = "2025-03-30T02:30:00"
+        assert other.post("/api/restore", json=naive).json()["code"] == "not_a_backup"

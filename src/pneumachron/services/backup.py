@@ -7,7 +7,7 @@ from sqlalchemy.orm import Session
 
 from pneumachron.services.households import current_household
 from pneumachron.store import households, plans, pots
-from pneumachron.store.records import now
+from pneumachron.store.records import StoredPlan, now
 
 ENVELOPE = "pneumachron-backup"
 ENVELOPE_VERSION = 1
@@ -33,14 +33,16 @@ def _plans(session: Session, home: str) -> list[dict[str, Any]]:
     found: list[dict[str, Any]] = []
     while True:
         page, total = plans.list_plans(session, home, search="", limit=_PAGE, offset=len(found))
-        found += [
-            {
-                "plan_id": stored.plan_id,
-                "created_at": stored.created_at.isoformat(),
-                "updated_at": stored.updated_at.isoformat(),
-                **asdict(stored.content),
-            }
-            for stored in page
-        ]
+        found += [plan_entry(stored) for stored in page]
         if not page or len(found) >= total:
             return found
+
+
+def plan_entry(stored: StoredPlan) -> dict[str, Any]:
+    """A plan as it lies in the file."""
+    return {
+        "plan_id": stored.plan_id,
+        "created_at": stored.created_at.isoformat(),
+        "updated_at": stored.updated_at.isoformat(),
+        **asdict(stored.content),
+    }

@@ -1,16 +1,15 @@
-"""A backup file, read back: what it would change, and doing it."""
+"""A backup, taken back in: what it would change, and doing it."""
 
-from dataclasses import asdict, dataclass
-from datetime import datetime
+from dataclasses import asdict, dataclass, replace
 from typing import Any, Literal, TypeAlias
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.pots import Pot, check_pot
-from pneumachron.services.backup import ENVELOPE, ENVELOPE_VERSION, backup
-from pneumachron.services.errors import VersionError
-from pneumachron.store import restoring
-from pneumachron.store.records import Household, KeptPot, Person, PlanContent, StoredPlan
+from pneumachron.core.pots import check_pot
+from pneumachron.services.backup import backup, plan_entry
+from pneumachron.services.households import current_household
+from pneumachron.store import households, plans, pots
+from pneumachron.store.records import Household, KeptPot, Person, StoredPlan
 
 Kind: TypeAlias = Literal["household", "people", "pots", "plans"]
 
@@ -27,92 +26,63 @@ class Changes:
 
 @dataclass(frozen=True, slots=True)
 class Envelope:
-    """A backup that was read: everything in it, in the store's own records."""
+    """Everything in a backup, in the store's own records."""
 
-    made_at: str
     household: Household
     people: tuple[Person, ...]
     pots: tuple[KeptPot, ...]
     plans: tuple[StoredPlan, ...]
 
 
-def read_envelope(content: dict[str, Any]) -> Envelope:
-    """A backup file as records.
-
-    Raises
-    ------
-    VersionError : written by a newer version.
-    KeyError, TypeError, ValueError : not a backup, or damaged.
-    """
-    if content["envelope"] != ENVELOPE:
-        raise ValueError("not a backup")
-    if content["envelope_version"] > ENVELOPE_VERSION:
-        raise VersionError("backup", content["envelope_version"], ENVELOPE_VERSION)
-    kept = tuple(
-        KeptPot(Pot(**{**_NEW_IN_POTS, **entry["pot"]}), entry["ready_id"])
-        for entry in content["pots"]
-    )
-    for item in kept:
-        check_pot(item.pot)
-    return Envelope(
-        made_at=str(content["made_at"]),
-        household=Household(**content["household"]),
-        people=tuple(Person(**entry) for entry in content["people"]),
-        pots=kept,
-        plans=tuple(_plan(entry) for entry in content["plans"]),
-    )
-
-
-_NEW_IN_POTS = {
-    "heat_ratio": 1.0,
-    "panel_step_min": 1.0,
-    "has_start_key": False,
-    "has_crisping_lid": False,
-}
-"""What pots of older files do not say."""
-
-
-def _plan(entry: dict[str, Any]) -> StoredPlan:
-    values = dict(entry)
-    plan_id = values.pop("plan_id")
-    created, updated = (
-        datetime.fromisoformat(values.pop(name)) for name in ("created_at", "updated_at")
-    )
-    return StoredPlan(plan_id, PlanContent(**values), created, updated)
-
-
-def restore(session: Session, content: dict[str, Any], *, dry_run: bool) -> tuple[Changes, ...]:
+def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes, ...]:
     """Take in everything of a backup: what is new is added, what differs is replaced.
 
-    What is here and not in the file stays. A dry run only counts.
+    What is here and not in the file stays, and so does this household's own id. A dry run only
+    counts.
 
     Raises
     ------
-    VersionError : written by a newer version.
-    KeyError, TypeError, ValueError : not a backup, or damaged; nothing was changed.
+    WishError : a pot in it that cannot be; nothing was changed.
     """
-    envelope = read_envelope(content)
+    for kept in file.pots:
+        check_pot(kept.pot)
+    home = current_household(session).household_id
+    household = replace(file.household, household_id=home)
+    known = {person.person_id for person in households.list_people(session, home)}
+    known |= {person.person_id for person in file.people}
+    shelf = [_with_known_cook(plan, known) for plan in file.plans]
     here = backup(session)
     changes = (
-        _compared("household", [asdict(envelope.household)], [here["household"]], "household_id"),
-        _compared("people", [asdict(p) for p in envelope.people], here["people"], "person_id"),
-        _compared("pots", _pots(envelope.pots), [p["pot"] for p in here["pots"]], "pot_id"),
-        _compared("plans", content["plans"], here["plans"], "plan_id"),
+        _compared("household", [asdict(household)], [here["household"]], "household_id"),
+        _compared("people", [asdict(item) for item in file.people], here["people"], "person_id"),
+        _compared("pots", [_flat(asdict(item)) for item in file.pots], _pots_in(here), "pot_id"),
+        _compared("plans", [plan_entry(plan) for plan in shelf], here["plans"], "plan_id"),
     )
     if not dry_run:
-        restoring.put_household(session, envelope.household)
-        home = envelope.household.household_id
-        for person in envelope.people:
-            restoring.put_person(session, home, person)
-        for pot in envelope.pots:
-            restoring.put_pot(session, home, pot)
-        for plan in envelope.plans:
-            restoring.put_plan(session, home, plan)
+        households.save_household(session, household)
+        for person in file.people:
+            households.put_person(session, home, person)
+        for kept in file.pots:
+            pots.put_pot(session, home, kept)
+        for plan in shelf:
+            plans.put_plan(session, home, plan)
     return changes
 
 
-def _pots(kept: tuple[KeptPot, ...]) -> list[dict[str, Any]]:
-    return [asdict(item.pot) for item in kept]
+def _with_known_cook(plan: StoredPlan, known: set[str]) -> StoredPlan:
+    """A plan of somebody who is neither here nor in the file loses the name of its cook."""
+    if plan.content.person_id in known:
+        return plan
+    return replace(plan, content=replace(plan.content, person_id=None))
+
+
+def _pots_in(content: dict[str, Any]) -> list[dict[str, Any]]:
+    return [_flat(entry) for entry in content["pots"]]
+
+
+def _flat(entry: dict[str, Any]) -> dict[str, Any]:
+    """A pot with where it came from, on one level."""
+    return {**entry["pot"], "ready_id": entry["ready_id"]}
 
 
 def _compared(

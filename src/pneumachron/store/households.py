@@ -42,6 +42,16 @@ def _household(row: HouseholdRow) -> Household:
     )
 
 
+def put_person(session: Session, household_id: str, person: Person) -> None:
+    """Somebody under their own id, over what is there."""
+    row = session.get(PersonRow, person.person_id)
+    if row is None:
+        row = PersonRow(id=person.person_id, created_at=now())
+    row.household_id, row.name, row.deleted_at = household_id, person.name, None
+    session.add(row)
+    session.flush()
+
+
 def list_people(session: Session, household_id: str) -> list[Person]:
     """Everybody who cooks here, by name; at most 200."""
     rows = session.scalars(

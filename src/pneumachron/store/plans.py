@@ -57,6 +57,16 @@ def replace_plan(
     return _stored(row)
 
 
+def put_plan(session: Session, household_id: str, plan: StoredPlan) -> None:
+    """A plan under its own id and with its own dates, over what is there."""
+    row = session.get(PlanRow, plan.plan_id) or PlanRow(id=plan.plan_id)
+    _write(row, plan.content)
+    row.household_id, row.deleted_at = household_id, None
+    row.created_at, row.updated_at = plan.created_at, plan.updated_at
+    session.add(row)
+    session.flush()
+
+
 def set_plan_deleted(session: Session, household_id: str, plan_id: str, *, deleted: bool) -> None:
     """Take a plan off the shelf, or put it back."""
     _row(session, household_id, plan_id).deleted_at = now() if deleted else None

@@ -34,15 +34,8 @@ def get_pot(session: Session, household_id: str, pot_id: str) -> KeptPot:
 
 def add_pot(session: Session, household_id: str, pot: Pot, ready_id: str | None) -> KeptPot:
     """Keep a pot."""
-    numbers = {name: getattr(pot, name) for name in _NUMBERS}
-    row = PotRow(
-        id=new_id(),
-        household_id=household_id,
-        ready_id=ready_id,
-        name=pot.name,
-        created_at=now(),
-        **numbers,
-    )
+    row = PotRow(id=new_id(), household_id=household_id, ready_id=ready_id, created_at=now())
+    _write(row, pot)
     session.add(row)
     session.flush()
     return _kept(row)
@@ -51,11 +44,19 @@ def add_pot(session: Session, household_id: str, pot: Pot, ready_id: str | None)
 def change_pot(session: Session, household_id: str, pot: Pot) -> KeptPot:
     """Keep other numbers for a pot that is here."""
     row = _row(session, household_id, pot.pot_id)
-    row.name = pot.name
-    for name in _NUMBERS:
-        setattr(row, name, getattr(pot, name))
+    _write(row, pot)
     session.flush()
     return _kept(row)
+
+
+def put_pot(session: Session, household_id: str, kept: KeptPot) -> None:
+    """A pot under its own id, over what is there."""
+    pot = kept.pot
+    row = session.get(PotRow, pot.pot_id) or PotRow(id=pot.pot_id, created_at=now())
+    row.household_id, row.ready_id, row.deleted_at = household_id, kept.ready_id, None
+    _write(row, pot)
+    session.add(row)
+    session.flush()
 
 
 def set_pot_deleted(session: Session, household_id: str, pot_id: str, *, deleted: bool) -> None:
@@ -69,6 +70,12 @@ def _row(session: Session, household_id: str, pot_id: str) -> PotRow:
     if row is None or row.household_id != household_id:
         raise NotFoundError("pot", pot_id)
     return row
+
+
+def _write(row: PotRow, pot: Pot) -> None:
+    row.name = pot.name
+    for name in _NUMBERS:
+        setattr(row, name, getattr(pot, name))
 
 
 def _kept(row: PotRow) -> KeptPot:

@@ -5,11 +5,12 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, Path, Query, status
 from fastapi.responses import JSONResponse
-from pydantic import TypeAdapter
+from pydantic import ValidationError
 
 from pneumachron import __version__
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
-from pneumachron.api.schemas.base import Name, Problem
+from pneumachron.api.schemas.backup import BackupIn, EnvelopeIn
+from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.kitchen import (
     AddPotIn,
     BoilTestIn,
@@ -28,7 +29,7 @@ from pneumachron.api.schemas.kitchen import (
     ReadyPotOut,
     RestoreOut,
 )
-from pneumachron.api.schemas.plan import PlanIn, PlanOut, PotOut
+from pneumachron.api.schemas.plan import PotOut
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.cuts import Cut, cuts
 from pneumachron.core.errors import WishError
@@ -37,8 +38,8 @@ from pneumachron.core.pots import ready_pots
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.services import backup, households
 from pneumachron.services import restore as restoring
-from pneumachron.services.documents import pot_document, upgraded
-from pneumachron.store.records import Household, Person
+from pneumachron.services.documents import pot_document
+from pneumachron.services.errors import VersionError
 
 router = APIRouter(prefix="/api", tags=["kitchen"])
 PotId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]
@@ -169,30 +170,18 @@ def get_backup(db: Db) -> JSONResponse:
     return JSONResponse(content, headers={"Content-Disposition": f'attachment; filename="{name}"'})
 
 
-def _check_form(content: dict[str, Any]) -> None:
-    """Whether everything in a backup has the form that it has on the shelf."""
-    _HOUSEHOLD.validate_python(content["household"])
-    _PEOPLE.validate_python(content["people"])
-    for plan in content["plans"]:
-        _NAME.validate_python(plan["name"])
-        PlanIn.model_validate(plan["inputs"])
-        PlanOut.model_validate(upgraded(plan["results"]))
-
-
-_HOUSEHOLD: TypeAdapter[Household] = TypeAdapter(Household)
-_PEOPLE: TypeAdapter[list[Person]] = TypeAdapter(list[Person])
-_NAME: TypeAdapter[str] = TypeAdapter(Name)
-
-
 @router.post("/restore", responses=_CHANGE | {409: {"model": Problem}})
 def restore(
     content: dict[str, Any], db: Db, dry_run: Annotated[bool, Query()] = True
 ) -> RestoreOut:
     """Take a backup file in; a dry run only says what it would change."""
     try:
-        _check_form(content)
-        changes = restoring.restore(db, content, dry_run=dry_run)
-    except (KeyError, TypeError, ValueError, AttributeError) as error:
+        version = EnvelopeIn.model_validate(content)
+        if version.envelope_version > backup.ENVELOPE_VERSION:
+            raise VersionError("backup", version.envelope_version, backup.ENVELOPE_VERSION)
+        file = BackupIn.model_validate(content)
+        changes = restoring.restore(db, file.to_envelope(), dry_run=dry_run)
+    except (ValidationError, WishError, KeyError, TypeError) as error:
         raise WishError(
             "not_a_backup",
             "file",
@@ -200,7 +189,7 @@ def restore(
             "Choose the file that “a copy of everything” wrote.",
         ) from error
     return RestoreOut(
-        made_at=str(content["made_at"]),
+        made_at=file.made_at.isoformat(),
         done=not dry_run,
         changes=[ChangesOut(**asdict(change)) for change in changes],
     )

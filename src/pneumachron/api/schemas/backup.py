@@ -1,0 +1,116 @@
+"""A backup file, as it comes back."""
+
+from typing import Annotated, Any, Literal
+
+from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
+
+from pneumachron.api.schemas.base import Closed, Name, ShortName
+from pneumachron.api.schemas.plan import PlanIn, PlanOut
+from pneumachron.core.pots import Pot
+from pneumachron.services.documents import upgraded
+from pneumachron.services.restore import Envelope
+from pneumachron.store.records import Household, KeptPot, Person, PlanContent, StoredPlan, Units
+
+MAX_PLANS = 20_000
+Key = Annotated[str, StringConstraints(min_length=1, max_length=36, pattern=r"^[A-Za-z0-9-]+$")]
+
+
+class EnvelopeIn(BaseModel):
+    """What every version of the file says of itself."""
+
+    envelope: Literal["pneumachron-backup"]
+    envelope_version: int
+
+
+class BackupHousehold(Closed):
+    """The household."""
+
+    household_id: Key
+    name: ShortName
+    altitude_m: Annotated[float, Field(ge=-430, le=5000)]
+    start_temp_c: Annotated[float, Field(ge=-1, le=40)]
+    units: Units
+    taste_step: Annotated[float, Field(ge=-1, le=1)] = 0.0
+
+
+class BackupPerson(Closed):
+    """Somebody who cooks."""
+
+    person_id: Key
+    name: ShortName
+
+
+class BackupPotNumbers(Closed):
+    """A pot; what older files do not say has its usual value."""
+
+    pot_id: Key
+    name: ShortName
+    usable_volume_m3: float
+    inner_diameter_m: float
+    inner_height_m: float
+    heater_w: float
+    min_liquid_m3: float
+    max_fill_ratio: float
+    gauge_high_pa: float
+    gauge_low_pa: float
+    longest_hold_min: float
+    vessel_j_k: Annotated[float, Field(gt=0)]
+    plate_j_k: Annotated[float, Field(gt=0)]
+    plate_w_k: Annotated[float, Field(gt=0)]
+    loss_closed_w_k: Annotated[float, Field(gt=0)]
+    loss_open_w_k: Annotated[float, Field(gt=0)]
+    orifice_m2: Annotated[float, Field(gt=0)]
+    heat_ratio: float = 1.0
+    panel_step_min: float = 1.0
+    has_start_key: bool = False
+    has_crisping_lid: bool = False
+
+
+class BackupPot(Closed):
+    """A pot of the household."""
+
+    pot: BackupPotNumbers
+    ready_id: Annotated[str | None, Field(max_length=40)]
+
+
+class BackupPlan(Closed):
+    """A plan on the shelf."""
+
+    plan_id: Key
+    created_at: AwareDatetime
+    updated_at: AwareDatetime
+    name: Name
+    person_id: Key | None
+    inputs_version: Annotated[int, Field(ge=1)]
+    inputs: dict[str, Any]
+    results_version: Annotated[int, Field(ge=1)]
+    results: dict[str, Any]
+    engine_version: Annotated[str, Field(max_length=20)]
+
+    def to_stored(self) -> StoredPlan:
+        """As the shelf keeps it; inputs and results must have the form they have there."""
+        PlanIn.model_validate(self.inputs)
+        PlanOut.model_validate(upgraded(self.results))
+        values = self.model_dump(exclude={"plan_id", "created_at", "updated_at"})
+        return StoredPlan(self.plan_id, PlanContent(**values), self.created_at, self.updated_at)
+
+
+class BackupIn(Closed):
+    """Everything in one file."""
+
+    envelope: str
+    envelope_version: int
+    made_at: AwareDatetime
+    household: BackupHousehold
+    people: Annotated[list[BackupPerson], Field(max_length=200)]
+    pots: Annotated[list[BackupPot], Field(max_length=50)]
+    plans: Annotated[list[BackupPlan], Field(max_length=MAX_PLANS)]
+
+    def to_envelope(self) -> Envelope:
+        """As the use case takes it."""
+        return Envelope(
+            household=Household(**self.household.model_dump()),
+            people=tuple(Person(**item.model_dump()) for item in self.people),
+            pots=tuple(KeptPot(Pot(**item.pot.model_dump()), item.ready_id) for item in self.pots),
+            plans=tuple(item.to_stored() for item in self.plans),
+        )
