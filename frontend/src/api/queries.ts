@@ -145,17 +145,13 @@ export function usePlates(cut: string, plates: number | null) {
   );
 }
 
-const LAID: { release: ReleaseMethod; name: string }[] = [
-  { release: "natural", name: "by itself" },
-  { release: "timed", name: "wait 10, vent" },
-  { release: "quick", name: "vent now" },
-];
+const LAID: ReleaseMethod[] = ["natural", "timed", "quick"];
 
 /** The same wish with the usual other releases, for laying their traces over this one. */
 export function useOtherReleases(wish: PlanIn | null, current: ReleaseMethod | undefined) {
-  const wanted = wish ? LAID.filter(({ release }) => release !== current) : [];
+  const wanted = wish ? LAID.filter((release) => release !== current) : [];
   const found = useQueries({
-    queries: wanted.map(({ release }) => ({
+    queries: wanted.map((release) => ({
       queryKey: ["plan", { ...wish, release, wait_min: null }],
       queryFn: ({ signal }: { signal: AbortSignal }) => {
         const body = { ...(wish as PlanIn), release, wait_min: null };
@@ -164,9 +160,9 @@ export function useOtherReleases(wish: PlanIn | null, current: ReleaseMethod | u
       gcTime: 60_000,
     })),
   });
-  return wanted.flatMap(({ name }, index) => {
+  return wanted.flatMap((release, index) => {
     const plan = found[index]?.data;
-    return plan ? [{ name, plan }] : [];
+    return plan ? [{ release, plan }] : [];
   });
 }
 

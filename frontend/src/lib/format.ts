@@ -132,3 +132,12 @@ export function gramsText(kilograms: number[]): string {
   const [from = 0, to = from] = kilograms.map((value) => Math.round(value * 1000));
   return from === 0 || from === to ? `${to} g` : `${from}–${to} g`;
 }
+
+/** Minutes from now until a time of day; of tomorrow when it is past. */
+export function minutesUntil(clock: string, now: Date): number | null {
+  const found = /^(\d{1,2}):(\d{2})$/.exec(clock);
+  if (!found) return null;
+  const wanted = Number(found[1]) * 60 + Number(found[2]);
+  const left = wanted - (now.getHours() * 60 + now.getMinutes());
+  return left > 0 ? left : left + 24 * 60;
+}

@@ -7,6 +7,7 @@ from typing import Literal, TypeAlias, cast, get_args
 
 from pneumachron.core.cuts import Cut
 from pneumachron.core.load import Load
+from pneumachron.core.pots import Pot
 from pneumachron.core.tables import read_numbers, read_words
 
 FinishKind: TypeAlias = Literal["broiler", "grill", "crisping", "none"]
@@ -99,10 +100,16 @@ class Finish:
         return self.batches * self.each_s[0], self.batches * self.each_s[1]
 
 
-def finish_for(load: Load, kind: FinishKind | None = None) -> Finish:
-    """The finish of a load, the habit of its first cut when none is named."""
+def finish_for(load: Load, pot: Pot, kind: FinishKind | None = None) -> Finish:
+    """The finish of a load, the habit of its first cut when none is named.
+
+    A habit that wants a crisping lid goes under the broiler when the pot has none.
+    """
     family = load.pieces[0].cut.family
-    chosen = afterwards()[family].default_finish if kind is None else kind
+    habit = afterwards()[family].default_finish
+    if habit == "crisping" and not pot.has_crisping_lid:
+        habit = "broiler"
+    chosen = habit if kind is None else kind
     how = finishers()[chosen]
     span = how.span_s
     if chosen == "crisping":

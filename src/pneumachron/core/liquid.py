@@ -229,7 +229,7 @@ def _too_much_meat(load: Load, room_m3: float) -> WishError:
         "mass",
         f"{load.mass_kg:.1f} kg with the least liquid fills this pot above its maximum line; "
         f"it takes {most_kg:.1f} kg.",
-        f"Cook it in {runs} runs of about {load.mass_kg / runs:.1f} kg, or take a bigger pot.",
+        f"Cook it in at least {runs} runs, or take a bigger pot.",
     )
 
 

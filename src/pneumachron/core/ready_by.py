@@ -54,7 +54,7 @@ def ways_in_time(
     if not 0.0 < available_s <= MAX_AVAILABLE_S:
         raise OutOfRangeError("time", available_s / 60.0, 1.0, MAX_AVAILABLE_S / 60.0, "min")
     wished = set_up(wish).release
-    wanted = finish_for(wish.load, finish).kind
+    wanted = finish_for(wish.load, wish.pot, finish).kind
     setups = {(1, wished): set_up(replace(wish, release=wished))}
     for parts in PARTS:
         for release in FASTER:
@@ -81,7 +81,7 @@ def _ways(
     ways = []
     kinds: tuple[FinishKind, ...] = (wanted,) if wanted == "none" else (wanted, "none")
     for kind in kinds:
-        finish_s = finish_for(load, kind).total_s[1]
+        finish_s = finish_for(load, setup.wish.pot, kind).total_s[1]
         table_s = answer.done_s + rest_s + finish_s
         spare_s = available_s - table_s
         ways.append(Way(parts, setup.release, kind, answer, rest_s, finish_s, table_s, spare_s))

@@ -15,9 +15,9 @@ from pneumachron.core.sauce import MARINADE_BOIL_S, Body, reduce_sauce, slurry
 from pneumachron.core.season import Marinade, marinating, searing, seasoning
 from pneumachron.core.serving import mass_for_plates_kg, other_form, same_plates_kg
 from pneumachron.core.sides import side_advice, sides
-from pneumachron.core.units import Shown, show_length, show_mass, show_volume
+from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.core.wish import Wish
-from pneumachron.services.documents import answer_document
+from pneumachron.services.documents import answer_document, shown_document
 
 
 def opened_document(wish: Wish, found: PutBack) -> dict[str, Any]:
@@ -73,7 +73,7 @@ def runs_document(runs: tuple[Wish, ...]) -> list[dict[str, Any]]:
         {
             "pieces": len(run.load.pieces),
             "mass_kg": round(run.load.mass_kg, 4),
-            "mass_shown": _shown(show_mass(run.load.mass_kg)),
+            "mass_shown": shown_document(show_mass(run.load.mass_kg)),
             "answer": answer_document(quick_answer(run)),
         }
         for run in runs
@@ -86,7 +86,7 @@ def around_document(
     """Season, sear, finish, rest, carve and keep a load."""
     load, pulled = wish.load, is_pulled(wish)
     cut = load.pieces[0].cut
-    found = finish_for(load, finish)
+    found = finish_for(load, wish.pot, finish)
     return {
         "seasoning": asdict(seasoning(load, pulled=pulled, brined=brined)),
         "marinating": None if marinade is None else asdict(marinating(load, marinade)),
@@ -113,7 +113,7 @@ def _cooling(load: Load, cooler: Cooler) -> dict[str, Any]:
         "to_21_c_s": found.to_first_s,
         "to_5_c_s": found.to_last_s,
         "safe": found.safe,
-        "thickest_shown": _shown(show_length(thickest_safe_m(cut, cooler))),
+        "thickest_shown": shown_document(show_length(thickest_safe_m(cut, cooler))),
     }
 
 
@@ -124,7 +124,10 @@ def sauce_document(
     reduced = reduce_sauce(pot, altitude_m, volume_m3, left_ratio)
     thickener = slurry(reduced.left_m3, body)
     return {
-        "reduction": {**asdict(reduced), "left_shown": _shown(show_volume(reduced.left_m3))},
+        "reduction": {
+            **asdict(reduced),
+            "left_shown": shown_document(show_volume(reduced.left_m3)),
+        },
         "slurry": asdict(thickener),
     }
 
@@ -139,7 +142,7 @@ def plates_document(cut_id: str, plates: int) -> dict[str, Any]:
         "cut": cut_id,
         "plates": plates,
         "enough_kg": round(sure, 3),
-        "enough_shown": _shown(show_mass(sure)),
+        "enough_shown": shown_document(show_mass(sure)),
         "least_kg": round(well, 3),
         "other_cut": None if other is None else other.cut_id,
         "other_kg": None if same is None else round(same, 3),
@@ -152,7 +155,3 @@ def sides_document(hold_min: float) -> list[dict[str, Any]]:
         {"side": side.side_id, "name": side.name, **asdict(side_advice(side.side_id, hold_min))}
         for side in sides().values()
     ]
-
-
-def _shown(shown: Shown) -> dict[str, str]:
-    return {"metric": shown.metric, "us": shown.us}

@@ -49,7 +49,7 @@ def plan_document(plan: Plan) -> dict[str, Any]:
             "release": plan.setup.release,
             "rack": plan.setup.standing.rack,
             "altitude_m": wish.altitude_m,
-            "altitude_shown": _shown(show_altitude(wish.altitude_m)),
+            "altitude_shown": shown_document(show_altitude(wish.altitude_m)),
         },
         "range": [asdict(part) for part in plan.range.parts],
         "release": _release(plan.setup),
@@ -157,8 +157,8 @@ def _ending(plan: Plan) -> dict[str, Any]:
         "liquid_m3": _round(end.liquid_m3, 7),
         "meat_kg": _round(end.meat_kg, 4),
         "level_m": _round(end.level_m, 4),
-        "juice_shown": _shown(show_volume(end.juice_m3)),
-        "liquid_shown": _shown(show_volume(end.liquid_m3)),
+        "juice_shown": shown_document(show_volume(end.juice_m3)),
+        "liquid_shown": shown_document(show_volume(end.liquid_m3)),
     }
 
 
@@ -167,8 +167,8 @@ def _serving(plan: Plan) -> dict[str, Any]:
     return {
         "plates_from": served.plates[0],
         "plates_to": served.plates[1],
-        "bought_shown": _shown(show_mass(sum(served.bought_kg) / 2)),
-        "served_shown": _shown(show_mass(sum(served.served_kg) / 2)),
+        "bought_shown": shown_document(show_mass(sum(served.bought_kg) / 2)),
+        "served_shown": shown_document(show_mass(sum(served.served_kg) / 2)),
     }
 
 
@@ -191,10 +191,10 @@ def pot_document(pot: Pot) -> dict[str, Any]:
         "panel_step_min": pot.panel_step_min,
         "has_start_key": pot.has_start_key,
         "has_crisping_lid": pot.has_crisping_lid,
-        "min_liquid_shown": _shown(show_volume(pot.min_liquid_m3)),
-        "max_volume_shown": _shown(show_volume(pot.max_volume_m3, at_most=True)),
-        "inner_diameter_shown": _shown(show_length(pot.inner_diameter_m)),
-        "inner_height_shown": _shown(show_length(pot.inner_height_m)),
+        "min_liquid_shown": shown_document(show_volume(pot.min_liquid_m3)),
+        "max_volume_shown": shown_document(show_volume(pot.max_volume_m3, at_most=True)),
+        "inner_diameter_shown": shown_document(show_length(pot.inner_diameter_m)),
+        "inner_height_shown": shown_document(show_length(pot.inner_height_m)),
     }
 
 
@@ -251,11 +251,11 @@ def _liquid(plan: Plan) -> dict[str, Any]:
         "level_m": _round(filling.level_m, 4),
         "fill_ratio": _round(filling.fill_ratio, 4),
         "solids_m3": filling.solids_m3,
-        "shown": _shown(show_volume(filling.liquid_m3)),
-        "school_shown": _shown(show_volume(filling.school_m3)),
-        "lowest_shown": _shown(show_volume(filling.lowest_m3)),
-        "highest_shown": _shown(show_volume(filling.highest_m3, at_most=True)),
-        "level_shown": _shown(show_length(filling.level_m)),
+        "shown": shown_document(show_volume(filling.liquid_m3)),
+        "school_shown": shown_document(show_volume(filling.school_m3)),
+        "lowest_shown": shown_document(show_volume(filling.lowest_m3)),
+        "highest_shown": shown_document(show_volume(filling.highest_m3, at_most=True)),
+        "level_shown": shown_document(show_length(filling.level_m)),
     }
 
 
@@ -279,22 +279,22 @@ def _piece(outcome: Outcome) -> dict[str, Any]:
         "frozen": piece.frozen,
         "bone": piece.has_bone,
         "membrane": piece.has_membrane,
-        "total_mass_shown": _shown(show_mass(piece.mass_kg * outcome.count)),
-        "mass_shown": _shown(show_mass(piece.mass_kg)),
-        "thickness_shown": _shown(show_length(piece.thickness_m)),
-        "width_shown": _shown(show_length(piece.width_m)),
-        "length_shown": _shown(show_length(piece.length_m)),
-        "start_shown": _shown(show_temperature(piece.start_temp_c)),
+        "total_mass_shown": shown_document(show_mass(piece.mass_kg * outcome.count)),
+        "mass_shown": shown_document(show_mass(piece.mass_kg)),
+        "thickness_shown": shown_document(show_length(piece.thickness_m)),
+        "width_shown": shown_document(show_length(piece.width_m)),
+        "length_shown": shown_document(show_length(piece.length_m)),
+        "start_shown": shown_document(show_temperature(piece.start_temp_c)),
         "texture_step": _round(outcome.texture_step, 2),
         "texture_reached": rung,
         "looks": "soft, but it breaks into dry threads" if outcome.dry else piece.cut.looks[rung],
         "dryness_ratio": _round(outcome.dryness_ratio, 3),
         "lethality_ratio": _round(min(safety.lethality_ratio, 999.0), 2),
         "core_at_open_c": _round(outcome.core_at_open_c, 1),
-        "core_at_open_shown": _shown(show_temperature(outcome.core_at_open_c)),
+        "core_at_open_shown": shown_document(show_temperature(outcome.core_at_open_c)),
         "above_safe_s": safety.above_safe_s,
         "size_spread_ratio": piece.size_spread_ratio,
-        "safe_core_shown": _shown(show_temperature(piece.cut.safe_core_c)),
+        "safe_core_shown": shown_document(show_temperature(piece.cut.safe_core_c)),
         "safe_rest_s": piece.cut.safe_rest_s,
     }
 
@@ -321,7 +321,8 @@ def _trace(trace: Trace) -> dict[str, list[float]]:
     }
 
 
-def _shown(shown: Shown) -> dict[str, str]:
+def shown_document(shown: Shown) -> dict[str, str]:
+    """A measure in both systems."""
     return {"metric": shown.metric, "us": shown.us}
 
 

@@ -1,6 +1,7 @@
 import type { CatalogueOut, CutOut } from "@/api/client";
 import { Plates } from "@/features/bench/Plates";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
+import type { Units } from "@/lib/format";
 import type { Shape } from "@/lib/wish";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
@@ -10,10 +11,11 @@ interface Props {
   bench: Bench;
   catalogue: CatalogueOut;
   cut: CutOut | undefined;
+  units: Units;
 }
 
 /** What most pieces do without: their shape, sections, a sauce, another kind in the same pot. */
-export function MoreOfPiece({ bench, catalogue, cut }: Props) {
+export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
   const { wish, change } = bench;
   const field = (name: string) => {
     const found = troubleAt(bench.problem, name);
@@ -39,7 +41,7 @@ export function MoreOfPiece({ bench, catalogue, cut }: Props) {
             />
           )}
         </div>
-        <Plates bench={bench} />
+        <Plates bench={bench} units={units} />
         <Tick
           label="weighed as bought, fat cap still on"
           on={wish.bought}
@@ -85,7 +87,7 @@ const SECTIONS = [
   { value: "2", name: "in sections of 2" },
 ];
 
-function SecondKind({ bench, catalogue }: Omit<Props, "cut">) {
+function SecondKind({ bench, catalogue }: Omit<Props, "cut" | "units">) {
   const { also } = bench.wish;
   const set = (part: Partial<typeof also>, how: "drag" | "set") =>
     bench.change({ also: { ...also, ...part } }, how);

@@ -51,7 +51,7 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
           onChange={(texture) => change({ texture })}
         />
       )}
-      <MoreOfPiece bench={bench} catalogue={catalogue} cut={cut} />
+      <MoreOfPiece bench={bench} catalogue={catalogue} cut={cut} units={household.units} />
     </section>
   );
 }

@@ -55,7 +55,7 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
           <strong className="font-semibold">{trouble.message}</strong> {trouble.hint}
         </p>
       )}
-      <Runs bench={bench} />
+      <Runs bench={bench} units={units} />
       <div
         ref={ref}
         className={`mt-1 flex min-h-0 flex-1 items-center justify-center ${stale ? "stale" : ""}`}

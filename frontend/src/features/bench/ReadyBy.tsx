@@ -2,20 +2,11 @@ import { useState } from "react";
 import type { ReadyByOut } from "@/api/client";
 import { useReadyBy } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { panelTime, spokenTime } from "@/lib/format";
+import { minutesUntil, panelTime, spokenTime } from "@/lib/format";
 import { FINISH_WORDS, RELEASE_WORDS } from "@/lib/words";
 
 interface Props {
   bench: Bench;
-}
-
-/** Minutes from now until a time of day; of tomorrow when it is past. */
-export function minutesUntil(clock: string, now: Date): number | null {
-  const found = /^(\d{1,2}):(\d{2})$/.exec(clock);
-  if (!found) return null;
-  const wanted = Number(found[1]) * 60 + Number(found[2]);
-  const left = wanted - (now.getHours() * 60 + now.getMinutes());
-  return left > 0 ? left : left + 24 * 60;
 }
 
 /** Which ways are at the table in time, counted from putting the lid on now. */

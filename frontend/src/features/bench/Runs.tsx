@@ -1,14 +1,15 @@
 import { useBatches } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { panelTime, spokenTime } from "@/lib/format";
+import { panelTime, spokenTime, type Units } from "@/lib/format";
 import { Button } from "@/ui/Button";
 
 interface Props {
   bench: Bench;
+  units: Units;
 }
 
 /** What does not go into one run: how many runs it takes, and one of them to take over. */
-export function Runs({ bench }: Props) {
+export function Runs({ bench, units }: Props) {
   const crowded = CROWDED.has(bench.problem?.code ?? "");
   const { data } = useBatches(crowded ? bench.inputs : null);
   if (!crowded || !data || data.runs.length < 2) return null;
@@ -19,9 +20,8 @@ export function Runs({ bench }: Props) {
     <div data-testid="runs" className="mt-2 text-[14px]">
       <p>
         It goes in <strong className="font-semibold">{data.runs.length} runs</strong> of about{" "}
-        {first.pieces === 1 ? "one piece" : `${first.pieces} pieces`}, {first.mass_shown.metric} (
-        {first.mass_shown.us}): {panelTime(first.answer.hold_min)} each, {spokenTime(all / 60)} in
-        all.
+        {first.pieces === 1 ? "one piece" : `${first.pieces} pieces`}, {first.mass_shown[units]}:{" "}
+        {panelTime(first.answer.hold_min)} each, {spokenTime(all / 60)} in all.
       </p>
       {bench.wish.also.cut === "" && bench.wish.sections === "" && (
         <Button
@@ -29,7 +29,7 @@ export function Runs({ bench }: Props) {
           onClick={() =>
             bench.change({
               count: String(first.pieces),
-              mass: first.mass_shown.metric,
+              mass: first.mass_shown[units],
               // what a run weighs is trimmed already
               bought: false,
               liquid: "",

@@ -4,6 +4,7 @@ import { TraceChart } from "@/drawing/TraceChart";
 import { SHEET_HEIGHT } from "@/drawing/trace-geometry";
 import type { Bench } from "@/features/bench/useBench";
 import { spokenTime, type Units } from "@/lib/format";
+import { RELEASE_WORDS } from "@/lib/words";
 import { Tick } from "@/ui/Tick";
 import { useWidth } from "@/ui/useWidth";
 
@@ -17,7 +18,11 @@ interface Props {
 export function TraceStrip({ bench, units, stale }: Props) {
   const { plan } = bench;
   const [laid, setLaid] = useState(false);
-  const others = useOtherReleases(laid && !stale ? bench.inputs : null, plan?.setting.release);
+  const releases = useOtherReleases(laid && !stale ? bench.inputs : null, plan?.setting.release);
+  const others = releases.map(({ release, plan: other }) => ({
+    name: RELEASE_WORDS[release].name,
+    plan: other,
+  }));
   const [ref, width] = useWidth<HTMLDivElement>(1200);
   return (
     <section aria-label="The trace" className="border-ink border-t-2 px-3 pb-1">
