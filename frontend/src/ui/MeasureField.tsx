@@ -74,7 +74,9 @@ export function MeasureField(props: Props) {
           </>
         )}
       </div>
-      <span className="w-[68px] text-right text-[14px] text-pencil">{other}</span>
+      <span className="min-w-[68px] whitespace-nowrap text-right text-[14px] text-pencil">
+        {other}
+      </span>
       {problem && (
         <p
           id={trouble}

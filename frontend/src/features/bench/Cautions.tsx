@@ -26,9 +26,8 @@ export function Cautions({ plan, stale }: Props) {
           <Item key={caution.code} caution={caution} />
         ))}
         <li className="border-edge border-l-4 px-2 text-[14px]">
-          The maker’s manual and local advice on food safety come first.{" "}
           <Link href="/guide#cautions" className="underline">
-            Guide
+            The maker’s manual and local advice come first.
           </Link>
         </li>
       </ul>

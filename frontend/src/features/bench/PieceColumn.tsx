@@ -175,7 +175,7 @@ function Measures({ bench, catalogue, household }: Omit<Props, "cut">) {
       <MeasureField
         label="thickness"
         value={wish.thickness}
-        placeholder={units === "us" ? "measure it: 1 3/4 in" : "measure it: 4.5 cm"}
+        placeholder={units === "us" ? "1 3/4 in" : "4.5 cm"}
         other={otherOf(piece?.thickness_shown, wish.thickness, units)}
         problem={fieldProblem(bench, "thickness")}
         onChange={(thickness) => change({ thickness }, "drag")}

@@ -136,9 +136,9 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
         />
         <Pick
           label="rack"
-          value={wish.rack ?? plan?.setting.rack ?? "none"}
-          options={optionsOf(RACK_WORDS)}
-          onChange={(value) => change({ rack: value as Rack, liquid: "" })}
+          value={wish.rack ?? plan?.setting.rack ?? ""}
+          options={plan ? optionsOf(RACK_WORDS) : [BY_SCHOOL, ...optionsOf(RACK_WORDS)]}
+          onChange={(value) => change({ rack: value ? (value as Rack) : null, liquid: "" })}
         />
         <Pick
           label="release"
@@ -162,6 +162,9 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
     </div>
   );
 }
+
+/** Before there is a plan, the rack is the school's. */
+const BY_SCHOOL = { value: "", name: "by the school" };
 
 const LEVELS = [
   { value: "high", name: "high" },

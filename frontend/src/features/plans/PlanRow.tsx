@@ -56,7 +56,9 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
         </span>
       </p>
       <div className="col-start-2 flex flex-wrap gap-2 pt-1 sm:col-start-auto sm:pt-0">
-        <Tick label="compare" on={picked} onChange={onPick} />
+        <div className="w-full sm:w-auto">
+          <Tick label="compare" on={picked} onChange={onPick} />
+        </div>
         <Button aria-label={`copy ${plan.name}`} onClick={() => open(true)}>
           Copy
         </Button>
