@@ -110,11 +110,15 @@ def test_ready_by_says_what_makes_it(page: Page) -> None:
 def test_around_and_when_it_goes_wrong(page: Page) -> None:
     page.goto(BRISKET)
     expect(hold(page)).to_have_text(HOLD)
+    page.get_by_label("crust").select_option("crisping")
     page.get_by_role("tab", name="Around it").click()
     expect(page.get_by_text("Salt:")).to_be_visible()
-    page.get_by_label("crust").select_option("crisping")
+    page.get_by_label("marinade").select_option("fruit_enzymes")
+    expect(page.get_by_text("Marinade:")).to_be_visible()
     expect(page.get_by_text("look after")).to_be_visible()
-    page.get_by_role("tab", name="If it goes wrong").click()
+    page.get_by_role("tab", name="Gone wrong").click()
+    field(page, "or probe").fill("70 °C")
+    expect(page.get_by_test_id("opened")).to_contain_text("Put it back.")
     page.get_by_label("opened after").select_option("holds")
     expect(page.get_by_test_id("opened")).to_contain_text("Put it back.")
     page.get_by_label("minutes after lid on").fill("10")
@@ -238,7 +242,6 @@ def test_too_much_for_one_run_is_planned_in_runs(page: Page) -> None:
 
 def test_plates_give_a_weight(page: Page) -> None:
     page.goto("/?cut=brisket_flat&pieces=2&thickness=4.5+cm")
-    page.get_by_text("plates, shape, sauce").click()
     field(page, "to serve").fill("6")
     expect(page.get_by_text("Buy 1.71 kg")).to_be_visible()
     page.get_by_role("button", name="Take it").click()
@@ -258,3 +261,97 @@ def test_taste_of_the_household_moves_the_texture(page: Page) -> None:
     page.get_by_role("radio", name="as is usual").click()
     with page.expect_response("**/api/household"):
         page.get_by_role("button", name="Save", exact=True).click()
+
+
+def test_each_number_says_why_beside_it(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    for number, words in (
+        ("hold", "Thickness decides"),
+        ("range", "Most of the range"),
+        ("liquid", "ml"),
+        ("release", "keeps"),
+        ("total", "heating up: "),
+    ):
+        page.get_by_role("button", name=f"why this {number}", exact=True).click()
+        beside = page.get_by_role("dialog", name=f"why this {number}")
+        expect(beside).to_contain_text(words)
+        page.keyboard.press("Escape")
+        expect(beside).to_have_count(0)
+    page.get_by_role("button", name="why this hold").click()
+    axe_clean(page)
+
+
+def test_a_line_is_taken_over_by_one_key(page: Page) -> None:
+    page.goto(BRISKET)
+    page.get_by_role("tab", name="What changes if").click()
+    table = page.get_by_role("table", name="what changes if")
+    line = table.get_by_role("row").filter(has_text=re.compile(r"^2"))
+    expect(line).to_contain_text(re.compile(r"\d:\d\d"))
+    promised = line.get_by_role("cell").nth(1).inner_text()
+    field(page, "weight").focus()
+    page.keyboard.press("2")  # a focused control keeps its keys
+    expect(field(page, "weight")).to_have_value("3 lb 2 oz2")
+    page.keyboard.press("Backspace")
+    line.get_by_role("button").focus()
+    page.keyboard.press("2")
+    expect(hold(page)).to_have_text(promised)
+
+
+def test_keys_are_shown_and_can_be_switched_off(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    page.keyboard.press("v")
+    expect(page.get_by_role("radio", name="from above")).to_be_checked()
+    page.keyboard.press("?")
+    sheet = page.get_by_role("dialog", name="Keys")
+    expect(sheet).to_contain_text("save the plan")
+    sheet.get_by_role("checkbox", name="single keys act").click()
+    sheet.get_by_role("button", name="close").click()
+    expect(sheet).to_have_count(0)
+    page.get_by_role("heading", name="The piece").click()
+    page.keyboard.press("v")
+    page.keyboard.press("s")
+    expect(page.get_by_role("radio", name="from above")).to_be_checked()
+    expect(page.get_by_role("dialog")).to_have_count(0)
+
+
+def test_rarer_choices_are_on_the_bench(page: Page) -> None:
+    page.goto(BRISKET)
+    before = minutes(page)
+    page.get_by_label("level", exact=True).select_option("own")
+    field(page, "pressure").fill("100 kPa")
+    expect(page.get_by_text("at 100 kPa")).to_be_visible()
+    assert minutes(page) < before
+    field(page, "pressure").fill("400 kPa")
+    expect(page.get_by_role("alert")).to_contain_text("outside what this was checked for")
+    field(page, "pressure").fill("100 kPa")
+    page.get_by_text("shape, sauce, a second kind").click()
+    field(page, "length").fill("40 cm")
+    field(page, "width").fill("30 cm")
+    expect(page.get_by_role("alert")).to_contain_text("cannot be")
+    field(page, "length").fill("")
+    field(page, "width").fill("")
+    expect(page.get_by_role("alert")).to_have_count(0)
+    single = minutes(page)
+    page.get_by_role("checkbox", name="pieces lie on each other").click()
+    expect(hold(page)).not_to_have_text(f"{single // 60}:{single % 60:02d}")
+    assert minutes(page) > single  # two layers are one thick piece
+    page.reload()
+    expect(page.get_by_role("checkbox", name="pieces lie on each other")).to_be_checked()
+
+
+def test_sauce_sides_and_the_minutes_of_a_recipe(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    page.get_by_role("tab", name="Sauce").click()
+    expect(page.get_by_test_id("sauce")).to_contain_text("Skim the fat")
+    field(page, "in the pot").fill("1 l")
+    expect(page.get_by_test_id("sauce")).to_contain_text("leave 500 ml")
+    expect(page.get_by_role("table", name="sides")).to_contain_text("own run")
+    axe_clean(page)
+    page.get_by_role("tab", name="Minutes").click()
+    field(page, "minutes").fill("20")
+    expect(page.get_by_test_id("given")).to_contain_text("0:20 here would give chewy")
+    field(page, "written for").fill("100 kPa")
+    expect(page.get_by_test_id("given")).to_contain_text("0:20 there are")

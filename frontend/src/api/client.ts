@@ -23,6 +23,8 @@ export type OwnPotIn = Schemas["OwnPotIn"];
 export type RestoreOut = Schemas["RestoreOut"];
 export type ReadyByOut = Schemas["ReadyByOut"];
 export type AroundOut = Schemas["AroundOut"];
+export type Marinade = NonNullable<Schemas["AroundIn"]["marinade"]>;
+export type Body = Schemas["SauceIn"]["body"];
 export type FinishKind = AroundOut["finish"]["kind"];
 export type Texture = NonNullable<PlanIn["texture"]>;
 export type School = NonNullable<PlanIn["school"]>;
@@ -69,4 +71,10 @@ export async function unwrap<T>(reply: Promise<Reply<T>>): Promise<T> {
 
 function isProblem(value: unknown): value is Problem {
   return typeof value === "object" && value !== null && "code" in value && "message" in value;
+}
+
+/** What stands at a field when its question failed. */
+export function troubleOf(error: Error): { message: string; hint: string | null } {
+  if (!(error instanceof ProblemError)) return { message: error.message, hint: null };
+  return { message: error.problem.message, hint: error.problem.hint ?? null };
 }

@@ -7,9 +7,10 @@ import {
   useQueryClient,
 } from "@tanstack/react-query";
 import {
+  type Body,
   client,
-  type FinishKind,
   type HouseholdIn,
+  type Marinade,
   type OwnPotIn,
   type PlanIn,
   type PlanOut,
@@ -108,16 +109,23 @@ export function useReadyBy(wish: PlanIn | null, minutes: number | null) {
   });
 }
 
-export function useAround(wish: PlanIn | null, finish: FinishKind | null) {
-  return useAsked(["around", wish, finish], wish !== null, (signal) => {
-    const body = { wish: wish as PlanIn, finish, brined: false };
+export function useAround(wish: PlanIn | null, marinade: Marinade | null, brined: boolean) {
+  return useAsked(["around", wish, marinade, brined], wish !== null, (signal) => {
+    const body = { wish: wish as PlanIn, marinade, brined };
     return unwrap(client.POST("/api/plan/around", { body, signal }));
   });
 }
 
-export function useOpened(wish: PlanIn | null, holdMin: number, seen: Texture | null) {
-  return useAsked(["opened", wish, holdMin, seen], wish !== null && seen !== null, (signal) => {
-    const body = { wish: wish as PlanIn, hold_min: holdMin, seen, open_min: 5 };
+export function useOpened(
+  wish: PlanIn | null,
+  holdMin: number,
+  seen: Texture | null,
+  probe: string | null,
+) {
+  const ready = wish !== null && (seen !== null || probe !== null);
+  return useAsked(["opened", wish, holdMin, seen, probe], ready, (signal) => {
+    const found = seen ? { seen } : { probe };
+    const body = { wish: wish as PlanIn, hold_min: holdMin, ...found, open_min: 5 };
     return unwrap(client.POST("/api/plan/opened", { body, signal }));
   });
 }
@@ -135,6 +143,35 @@ export function useStopped(wish: PlanIn | null, at: string, since: string) {
 export function useBatches(wish: PlanIn | null) {
   return useAsked(["batches", wish], wish !== null, (signal) =>
     unwrap(client.POST("/api/plan/batches", { body: wish as PlanIn, signal })),
+  );
+}
+
+/** What the minutes of a recipe would make of this; with a pressure, minutes written for that. */
+export function useGivenMinutes(wish: PlanIn | null, holdMin: number | null, gauge: string | null) {
+  const body = { wish: wish as PlanIn, hold_min: holdMin ?? 1 };
+  const ready = wish !== null && holdMin !== null;
+  const here = useAsked(["minutes", wish, holdMin], ready, (signal) =>
+    unwrap(client.POST("/api/plan/minutes", { body, signal })),
+  );
+  const there = useAsked(["other", wish, holdMin, gauge], ready && gauge !== null, (signal) =>
+    unwrap(
+      client.POST("/api/plan/other-pressure", { body: { ...body, gauge: gauge ?? "" }, signal }),
+    ),
+  );
+  return { here, there };
+}
+
+export function useSauce(pot: string, volume: string, leftRatio: number, body: Body) {
+  return useAsked(["sauce", pot, volume, leftRatio, body], volume.trim() !== "", (signal) =>
+    unwrap(
+      client.POST("/api/sauce", { body: { pot, volume, left_ratio: leftRatio, body }, signal }),
+    ),
+  );
+}
+
+export function useSides(holdMin: number) {
+  return useAsked(["sides", holdMin], true, (signal) =>
+    unwrap(client.GET("/api/sides", { params: { query: { hold_min: holdMin } }, signal })),
   );
 }
 

@@ -1402,6 +1402,11 @@ export interface components {
              * @enum {string}
              */
             sauce_place: "base" | "top";
+            /**
+             * Finish
+             * @description crust; what follows the pot, not its minutes
+             */
+            finish?: ("broiler" | "grill" | "crisping" | "none") | null;
         };
         /**
          * PlanLine

@@ -1,5 +1,6 @@
 import { lazy, Suspense } from "react";
 import { Route, Switch } from "wouter";
+import { KeySheet } from "@/app/KeySheet";
 import { Masthead } from "@/app/Masthead";
 import { BenchView } from "@/features/bench/BenchView";
 
@@ -23,6 +24,7 @@ export function App() {
         to the page
       </a>
       <Masthead />
+      <KeySheet />
       <main id="main">
         <Suspense fallback={<p className="p-6 text-pencil">Fetching the page …</p>}>
           <Switch>

@@ -128,6 +128,12 @@ export function spanText(seconds: number[]): string {
 }
 
 /** Kilograms from and to in grams: [0.011, 0.016] → `11–16 g`. */
+/** A span of volumes in millilitres. */
+export function litresText(cubicMetres: number[]): string {
+  const shown = [...new Set(cubicMetres.map((value) => Math.round(value * 1e5) * 10))];
+  return `${shown.join("–")}\u00a0ml`;
+}
+
 export function gramsText(kilograms: number[]): string {
   const [from = 0, to = from] = kilograms.map((value) => Math.round(value * 1000));
   return from === 0 || from === to ? `${to} g` : `${from}–${to} g`;

@@ -1,7 +1,7 @@
 /** What stands on the Bench, as it stands in the address. Texts are kept exactly as typed. */
 
-import type { PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
-import { TEXTURES } from "@/lib/words";
+import type { FinishKind, PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
+import { FINISH_WORDS, TEXTURES } from "@/lib/words";
 
 export type Rack = NonNullable<PlanIn["rack"]>;
 export type Shape = PlanIn["pieces"][number]["shape"];
@@ -28,7 +28,18 @@ export interface Wish {
   sauce: string;
   sauceOnTop: boolean;
   foams: boolean;
-  level: "high" | "low";
+  level: "high" | "low" | "own";
+  /** The pressure as typed, when the level is "own". */
+  gauge: string;
+  length: string;
+  width: string;
+  stacked: boolean;
+  /** Minutes of open boil after the release. */
+  boil: string;
+  sauceThin: boolean;
+  /** Grams of sugar in a litre of sauce. */
+  sugar: string;
+  finish: FinishKind | null;
 }
 
 export const EMPTY_WISH: Wish = {
@@ -53,11 +64,21 @@ export const EMPTY_WISH: Wish = {
   sauceOnTop: false,
   foams: false,
   level: "high",
+  gauge: "",
+  length: "",
+  width: "",
+  stacked: false,
+  boil: "",
+  sauceThin: false,
+  sugar: "",
+  finish: null,
 };
 
 const SCHOOLS: School[] = ["steam", "lean", "short_braise", "bath"];
 const RELEASES: ReleaseMethod[] = ["natural", "timed", "quick", "soak", "keep_warm"];
 const RACKS: Rack[] = ["none", "trivet", "tall", "basket", "bed"];
+const LEVELS: Wish["level"][] = ["high", "low", "own"];
+const FINISHES = Object.keys(FINISH_WORDS) as FinishKind[];
 const SHAPES: Shape[] = ["block", "tapered", "rolled"];
 
 function oneOf<T extends string>(value: string | null, known: readonly T[]): T | null {
@@ -92,7 +113,15 @@ export function wishFromAddress(search: URLSearchParams): Wish {
     sauce: text("sauce"),
     sauceOnTop: search.get("sauce-on") === "top",
     foams: search.get("foams") === "yes",
-    level: search.get("level") === "low" ? "low" : "high",
+    level: oneOf(search.get("level"), LEVELS) ?? "high",
+    gauge: text("pressure"),
+    length: text("length"),
+    width: text("width"),
+    stacked: search.get("stacked") === "yes",
+    boil: text("boil"),
+    sauceThin: search.get("sauce-is") === "thin",
+    sugar: text("sugar"),
+    finish: oneOf(search.get("finish"), FINISHES),
   };
 }
 
@@ -126,7 +155,15 @@ export function wishToAddress(wish: Wish, planId: string | null): URLSearchParam
   put("sauce", wish.sauce);
   put("sauce-on", wish.sauceOnTop && "top");
   put("foams", wish.foams && "yes");
-  put("level", wish.level === "low" && "low");
+  put("level", wish.level !== "high" && wish.level);
+  put("pressure", wish.level === "own" && wish.gauge);
+  put("length", wish.length);
+  put("width", wish.width);
+  put("stacked", wish.stacked && "yes");
+  put("boil", wish.boil);
+  put("sauce-is", wish.sauceThin && "thin");
+  put("sugar", wish.sugar);
+  put("finish", wish.finish);
   put("plan", planId);
   return search;
 }
@@ -157,13 +194,15 @@ export function wishToPlan(wish: Wish): PlanIn | null {
     stay_min: stays ? minutes : null,
     liquid: orNull(wish.liquid),
     rack: wish.rack,
-    level: wish.level,
-    stacked: false,
-    boil_min: 0,
+    level: wish.level === "own" ? "high" : wish.level,
+    gauge: wish.level === "own" ? orNull(wish.gauge) : null,
+    stacked: wish.stacked,
+    boil_min: whole(wish.boil),
     foams: wish.foams,
     sauce: orNull(wish.sauce),
-    sauce_thick: true,
-    sauce_sugar_g_l: 0,
+    sauce_thick: !wish.sauceThin,
+    sauce_sugar_g_l: whole(wish.sugar),
+    finish: wish.finish,
     sauce_place: wish.sauceOnTop ? "top" : "base",
   };
 }
@@ -176,6 +215,8 @@ function firstPiece(wish: Wish): PieceIn {
     count: whole(wish.count),
     mass: wish.mass,
     thickness: orNull(wish.thickness),
+    length: orNull(wish.length),
+    width: orNull(wish.width),
     membrane: wish.membrane ? true : null,
     start: orNull(wish.start),
     shape: wish.shape,
@@ -217,7 +258,7 @@ export function wishFromPlan(inputs: PlanIn): Wish {
     sauce: inputs.sauce ?? "",
     sauceOnTop: inputs.sauce_place === "top",
     foams: inputs.foams,
-    level: inputs.level,
+    ...rarerBack(inputs),
   };
 }
 
@@ -233,10 +274,25 @@ function measuresBack(piece: PieceIn): Wish["also"] {
 function pieceBack(piece: PieceIn): Partial<Wish> {
   return {
     ...measuresBack(piece),
+    length: piece.length ?? "",
+    width: piece.width ?? "",
     membrane: piece.membrane === true,
     start: piece.start ?? "",
     shape: piece.shape,
     sections: piece.section_bones ? String(piece.section_bones) : "",
     bought: piece.as_bought,
+  };
+}
+
+/** What most plans do without. */
+function rarerBack(inputs: PlanIn): Partial<Wish> {
+  return {
+    level: inputs.gauge ? "own" : inputs.level,
+    gauge: inputs.gauge ?? "",
+    stacked: inputs.stacked,
+    boil: inputs.boil_min ? String(inputs.boil_min) : "",
+    sauceThin: !inputs.sauce_thick,
+    sugar: inputs.sauce_sugar_g_l ? String(inputs.sauce_sugar_g_l) : "",
+    finish: inputs.finish ?? null,
   };
 }

@@ -1,5 +1,5 @@
 import { Minus, Plus } from "lucide-react";
-import { useId } from "react";
+import { type ReactNode, useId } from "react";
 
 export interface FieldProblem {
   message: string;
@@ -18,6 +18,8 @@ interface Props {
   inputMode?: "text" | "numeric";
   /** Words that may be typed as well. */
   suggestions?: string[];
+  /** Stands beside the label. */
+  aside?: ReactNode;
 }
 
 /** A measure typed freely, the other system beside it, and steps for wet hands. */
@@ -33,14 +35,18 @@ export function MeasureField(props: Props) {
     canStep = true,
     inputMode = "text",
     suggestions,
+    aside,
   } = props;
   const id = useId();
   const trouble = problem ? `${id}-trouble` : undefined;
   return (
     <div className="grid grid-cols-[76px_1fr_auto] items-center gap-x-2">
-      <label htmlFor={id} className="text-pencil">
-        {label}
-      </label>
+      <div className="flex items-baseline justify-between gap-1">
+        <label htmlFor={id} className="text-pencil">
+          {label}
+        </label>
+        {aside}
+      </div>
       <div
         className={`flex min-w-0 items-center rounded-sm border bg-sheet ${problem ? "border-care" : "border-edge"}`}
       >

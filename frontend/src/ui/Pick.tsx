@@ -1,4 +1,4 @@
-import { useId } from "react";
+import { type ReactNode, useId } from "react";
 
 interface Option {
   value: string;
@@ -11,17 +11,22 @@ interface Props {
   value: string;
   options: Option[];
   onChange: (value: string) => void;
+  /** Stands beside the label. */
+  aside?: ReactNode;
 }
 
 /** One of several words, with what the chosen one means under it for those who hover. */
-export function Pick({ label, value, options, onChange }: Props) {
+export function Pick({ label, value, options, onChange, aside }: Props) {
   const id = useId();
   const chosen = options.find((option) => option.value === value);
   return (
     <div className="flex min-w-0 flex-col">
-      <label htmlFor={id} className="text-[13px] text-pencil leading-tight">
-        {label}
-      </label>
+      <div className="flex items-baseline justify-between gap-1">
+        <label htmlFor={id} className="text-[13px] text-pencil leading-tight">
+          {label}
+        </label>
+        {aside}
+      </div>
       <select
         id={id}
         value={value}

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from pneumachron.core.alternatives import sections_of
 from pneumachron.core.cuts import Cut, ReleaseMethod, School, cut_by_id
 from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.finish import FinishKind
 from pneumachron.core.liquid import NO_SAUCE, Sauce, SaucePlace
 from pneumachron.core.load import FREEZER_C, MAX_PIECES, Load, Piece, Shape, make_piece
 from pneumachron.core.pots import Pot
@@ -80,6 +81,8 @@ class PlanInputs:
     sauce_thick: bool = True
     sauce_sugar_g_l: float = 0.0
     sauce_place: SaucePlace = "base"
+    finish: FinishKind | None = None
+    """The crust; it stands beside the plan and does not change its minutes."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -127,7 +127,9 @@ def ready_by_here(
 ) -> list[dict[str, Any]]:
     """Ways of cutting, releasing and finishing that are at the table in time, best first."""
     with _telling_where():
-        ways = ways_in_time(_wish_here(session, inputs), 60.0 * available_min, finish)
+        ways = ways_in_time(
+            _wish_here(session, inputs), 60.0 * available_min, finish or inputs.finish
+        )
         return [way_document(way) for way in ways]
 
 
@@ -189,7 +191,9 @@ def around_here(
     """What is done before and after the pot."""
     with _telling_where():
         wish = _wish_here(session, inputs)
-        return around_document(wish, finish=finish, marinade=marinade, brined=brined)
+        return around_document(
+            wish, finish=finish or inputs.finish, marinade=marinade, brined=brined
+        )
 
 
 def sauce_here(

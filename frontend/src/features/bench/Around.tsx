@@ -1,10 +1,10 @@
 import { useState } from "react";
-import type { AroundOut, FinishKind } from "@/api/client";
+import type { AroundOut, Marinade } from "@/api/client";
 import { useAround } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { gramsText, spanText } from "@/lib/format";
-import { FINISH_WORDS } from "@/lib/words";
+import { gramsText, litresText, spanText } from "@/lib/format";
 import { Pick } from "@/ui/Pick";
+import { Tick } from "@/ui/Tick";
 
 interface Props {
   bench: Bench;
@@ -12,20 +12,33 @@ interface Props {
 
 /** Before and after the pot: salt and rub, browning, crust, rest, the knife, and keeping. */
 export function Around({ bench }: Props) {
-  const [finish, setFinish] = useState("");
+  const [marinade, setMarinade] = useState("");
+  const [brined, setBrined] = useState(false);
   const { data } = useAround(
     bench.stale ? null : bench.inputs,
-    finish ? (finish as FinishKind) : null,
+    marinade ? (marinade as Marinade) : null,
+    brined,
   );
   if (!data) return <p className="text-[14px] text-pencil">Working it out …</p>;
   return (
     <div className="grid gap-x-6 text-[14px] sm:grid-cols-2">
+      <div className="mb-1 flex flex-wrap items-end gap-3 sm:col-span-2">
+        <Pick label="marinade" value={marinade} options={MARINADES} onChange={setMarinade} />
+        <Tick label="sold with added brine" on={brined} onChange={setBrined} />
+      </div>
       <dl>
         <Line term="Salt">{gramsText(data.seasoning.salt_kg)}</Line>
         <Line term="Rub">
           {gramsText(data.seasoning.rub_kg)}, sugar up to{" "}
           {gramsText([0, data.seasoning.rub_sugar_kg])}
         </Line>
+        {data.marinating && (
+          <Line term="Marinade">
+            {litresText(data.marinating.volume_m3)}, {spanText(data.marinating.time_s)} in the
+            refrigerator, at most {spanText([data.marinating.longest_s])}; boiled{" "}
+            {spanText([data.marinade_boil_s])} before it is a sauce
+          </Line>
+        )}
         {data.searing && (
           <Line term="Brown">
             {data.searing.batches === 1 ? "at once" : `in ${data.searing.batches} batches`},{" "}
@@ -36,9 +49,6 @@ export function Around({ bench }: Props) {
         <Line term="Cut">{data.carve_hot}</Line>
       </dl>
       <dl>
-        <div className="mb-1 max-w-[200px]">
-          <Pick label="crust" value={finish} options={FINISHES} onChange={setFinish} />
-        </div>
         <Crust data={data} />
         <Line term="Keep warm">at most {spanText([data.keep_warm_s])}, in its juice</Line>
         <Line term="Chill">
@@ -50,9 +60,12 @@ export function Around({ bench }: Props) {
   );
 }
 
-const FINISHES = [
-  { value: "", name: "as usual" },
-  ...Object.entries(FINISH_WORDS).map(([value, name]) => ({ value, name })),
+const MARINADES = [
+  { value: "", name: "none" },
+  { value: "mild", name: "mild: wine, soy, yoghurt" },
+  { value: "strong_acid", name: "sharp: vinegar, citrus" },
+  { value: "fruit_enzymes", name: "pineapple, papaya, kiwi" },
+  { value: "fruit", name: "other fruit" },
 ];
 
 function Crust({ data }: { data: AroundOut }) {

@@ -15,17 +15,17 @@ export function Ladder({ cut, value, onChange }: Props) {
       aria-label="how soft"
       value={value}
       onValueChange={(next) => onChange(next as Texture)}
-      className="mt-1 flex flex-col border-ink border-l-2"
+      className="flex flex-col border-ink border-l-2"
     >
       {cut.ladder.map((rung) => (
         <RadioGroup.Item
           key={rung.texture}
           value={rung.texture}
-          className="group relative min-h-[26px] py-0.5 pl-4 text-left text-pencil data-[state=checked]:text-ink"
+          className="group relative min-h-6 py-px leading-snug pl-4 text-left text-pencil data-[state=checked]:text-ink"
         >
           <span
             aria-hidden="true"
-            className="absolute top-2 -left-[7px] hidden h-3 w-3 rotate-45 bg-ink group-data-[state=checked]:block"
+            className="absolute top-1.5 -left-[7px] hidden h-3 w-3 rotate-45 bg-ink group-data-[state=checked]:block"
           />
           <span className="group-data-[state=checked]:font-semibold">
             {TEXTURE_WORDS[rung.texture]}

@@ -1,5 +1,5 @@
+import { useState } from "react";
 import type { CatalogueOut, CutOut } from "@/api/client";
-import { Plates } from "@/features/bench/Plates";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import type { Units } from "@/lib/format";
 import type { Shape } from "@/lib/wish";
@@ -17,13 +17,20 @@ interface Props {
 /** What most pieces do without: their shape, sections, a sauce, another kind in the same pot. */
 export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
   const { wish, change } = bench;
+  // once open it stays so, even when its last field is emptied
+  const [opened, setOpened] = useState(false);
+  const piece = bench.plan?.pieces[0];
   const field = (name: string) => {
     const found = troubleAt(bench.problem, name);
     return found ? { message: found.message, hint: found.hint ?? null } : null;
   };
   return (
-    <details className="text-[14px]" open={hasMore(bench)}>
-      <summary className="cursor-pointer text-pencil">plates, shape, sauce, a second kind</summary>
+    <details
+      className="text-[14px]"
+      open={opened || hasMore(bench)}
+      onToggle={(event) => setOpened(event.currentTarget.open)}
+    >
+      <summary className="cursor-pointer text-pencil">shape, sauce, a second kind</summary>
       <div className="mt-1 flex flex-col gap-1.5">
         <div className="grid grid-cols-2 gap-x-3">
           <Pick
@@ -41,7 +48,25 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
             />
           )}
         </div>
-        <Plates bench={bench} units={units} />
+        <MeasureField
+          label="length"
+          value={wish.length}
+          placeholder={piece?.length_shown[units] ?? "by the weight"}
+          problem={field("length")}
+          onChange={(length) => change({ length }, "drag")}
+        />
+        <MeasureField
+          label="width"
+          value={wish.width}
+          placeholder={piece?.width_shown[units] ?? "by the weight"}
+          problem={field("width")}
+          onChange={(width) => change({ width }, "drag")}
+        />
+        <Tick
+          label="pieces lie on each other and touch"
+          on={wish.stacked}
+          onChange={(stacked) => change({ stacked, liquid: "" })}
+        />
         <Tick
           label="weighed as bought, fat cap still on"
           on={wish.bought}
@@ -54,13 +79,16 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
           problem={field("sauce")}
           onChange={(sauce) => change({ sauce }, "drag")}
         />
-        {wish.sauce && (
-          <Tick
-            label="poured over the meat, not on the base"
-            on={wish.sauceOnTop}
-            onChange={(sauceOnTop) => change({ sauceOnTop })}
-          />
-        )}
+        {wish.sauce && <SauceIs bench={bench} />}
+        <MeasureField
+          label="open boil"
+          value={wish.boil}
+          inputMode="numeric"
+          placeholder="minutes, lid off, after"
+          other="min"
+          problem={field("boil")}
+          onChange={(boil) => change({ boil }, "drag")}
+        />
         <Tick
           label="something in it foams: beans, grains, apple"
           on={wish.foams}
@@ -73,7 +101,37 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
 }
 
 function hasMore({ wish }: Bench): boolean {
-  return Boolean(wish.sections || wish.bought || wish.sauce || wish.foams || wish.also.cut);
+  const ticked = wish.bought || wish.foams || wish.stacked;
+  const typed = wish.sections || wish.sauce || wish.also.cut || wish.boil;
+  return Boolean(ticked || typed || wish.length || wish.width);
+}
+
+/** What kind of sauce it is decides how much of it counts as liquid, and whether it scorches. */
+function SauceIs({ bench: { wish, change, problem } }: { bench: Bench }) {
+  const trouble = troubleAt(problem, "sauce_sugar_g_l");
+  return (
+    <>
+      <Tick
+        label="thin: broth, wine, juice"
+        on={wish.sauceThin}
+        onChange={(sauceThin) => change({ sauceThin })}
+      />
+      <MeasureField
+        label="sugar"
+        value={wish.sugar}
+        inputMode="numeric"
+        placeholder="in a litre of it"
+        other="g/l"
+        problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
+        onChange={(sugar) => change({ sugar }, "drag")}
+      />
+      <Tick
+        label="poured over the meat, not on the base"
+        on={wish.sauceOnTop}
+        onChange={(sauceOnTop) => change({ sauceOnTop })}
+      />
+    </>
+  );
 }
 
 const SHAPES = [

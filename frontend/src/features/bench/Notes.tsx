@@ -1,26 +1,30 @@
 import { Tabs } from "radix-ui";
 import type { CutOut, PlanOut } from "@/api/client";
 import { Around } from "@/features/bench/Around";
+import { GivenMinutes } from "@/features/bench/GivenMinutes";
 import { ReadyBy } from "@/features/bench/ReadyBy";
+import { SauceAndSides } from "@/features/bench/SauceAndSides";
 import type { Bench } from "@/features/bench/useBench";
 import { WentWrong } from "@/features/bench/WentWrong";
 import { WhatIf } from "@/features/bench/WhatIf";
 import { Why } from "@/features/bench/Why";
+import type { Units } from "@/lib/format";
 
 interface Props {
   bench: Bench;
   plan: PlanOut;
   cut: CutOut | undefined;
+  units: Units;
 }
 
 const TAB =
-  "border-transparent border-b-2 pb-px font-dial font-semibold text-[15px] text-pencil data-[state=active]:border-ink data-[state=active]:text-ink";
+  "border-transparent border-b-2 pb-px font-semibold text-[14px] text-pencil data-[state=active]:border-ink data-[state=active]:text-ink";
 
 /** Beside the pot: why it is so, and what changes if something else is done. */
-export function Notes({ bench, plan, cut }: Props) {
+export function Notes({ bench, plan, cut, units }: Props) {
   return (
     <Tabs.Root defaultValue="why" className="flex min-h-[190px] flex-col lg:h-[190px]">
-      <Tabs.List aria-label="about this setting" className="mb-1 flex flex-wrap gap-x-4">
+      <Tabs.List aria-label="about this setting" className="mb-1 flex flex-wrap gap-x-3">
         <Tabs.Trigger value="why" className={TAB}>
           Why
         </Tabs.Trigger>
@@ -33,8 +37,14 @@ export function Notes({ bench, plan, cut }: Props) {
         <Tabs.Trigger value="around" className={TAB}>
           Around it
         </Tabs.Trigger>
+        <Tabs.Trigger value="sauce" className={TAB}>
+          Sauce
+        </Tabs.Trigger>
+        <Tabs.Trigger value="minutes" className={TAB}>
+          Minutes
+        </Tabs.Trigger>
         <Tabs.Trigger value="wrong" className={TAB}>
-          If it goes wrong
+          Gone wrong
         </Tabs.Trigger>
       </Tabs.List>
       <Tabs.Content value="why" className="min-h-0 lg:overflow-y-auto">
@@ -48,6 +58,12 @@ export function Notes({ bench, plan, cut }: Props) {
       </Tabs.Content>
       <Tabs.Content value="around" className="min-h-0 lg:overflow-y-auto">
         <Around bench={bench} />
+      </Tabs.Content>
+      <Tabs.Content value="sauce" className="min-h-0 lg:overflow-y-auto">
+        <SauceAndSides bench={bench} plan={plan} units={units} />
+      </Tabs.Content>
+      <Tabs.Content value="minutes" className="min-h-0 lg:overflow-y-auto">
+        <GivenMinutes bench={bench} cut={cut} />
       </Tabs.Content>
       <Tabs.Content value="wrong" className="min-h-0 lg:overflow-y-auto">
         <WentWrong bench={bench} plan={plan} cut={cut} />

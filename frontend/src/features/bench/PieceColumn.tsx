@@ -2,8 +2,10 @@ import { RadioGroup, Slider, Switch } from "radix-ui";
 import { useId } from "react";
 import type { CatalogueOut, CutOut, HouseholdOut, Shown } from "@/api/client";
 import { CutDrawing } from "@/drawing/CutDrawing";
+import { Crust } from "@/features/bench/Crust";
 import { Ladder } from "@/features/bench/Ladder";
 import { MoreOfPiece } from "@/features/bench/MoreOfPiece";
+import { Plates } from "@/features/bench/Plates";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import {
   lengthText,
@@ -31,7 +33,7 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
   return (
     <section
       aria-labelledby="piece-title"
-      className="flex flex-col gap-2 border-rule px-4 py-3 lg:overflow-y-auto lg:border-r"
+      className="flex flex-col gap-1.5 border-rule px-4 py-2 lg:overflow-y-auto lg:border-r"
     >
       <div className="flex items-center justify-between gap-2">
         <h2 id="piece-title" className="font-semibold text-[15px] text-pencil">
@@ -51,6 +53,9 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
           onChange={(texture) => change({ texture })}
         />
       )}
+      <Plates bench={bench} units={household.units}>
+        <Crust bench={bench} />
+      </Plates>
       <MoreOfPiece bench={bench} catalogue={catalogue} cut={cut} units={household.units} />
     </section>
   );
@@ -64,6 +69,9 @@ const UNCHOSEN = {
   rack: null,
   membrane: false,
   sections: "",
+  finish: null,
+  length: "",
+  width: "",
   minutes: "",
   liquid: "",
 } as const;
@@ -150,7 +158,7 @@ function Measures({ bench, catalogue, household }: Omit<Props, "cut">) {
   const setThickness = (metres: number, how: "drag" | "set") =>
     change({ thickness: lengthText(metres, sizeUnits) }, how);
   return (
-    <div className="flex flex-col gap-1.5">
+    <div className="flex flex-col gap-1">
       <MeasureField
         label="weight"
         value={wish.mass}

@@ -1,28 +1,36 @@
-import { useState } from "react";
+import { type ReactNode, useId, useState } from "react";
 import { usePlates } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import type { Units } from "@/lib/format";
-import { MeasureField } from "@/ui/MeasureField";
 
 interface Props {
   bench: Bench;
   units: Units;
+  /** Stands in the same line, before the plates. */
+  children: ReactNode;
 }
 
 /** For how many, and what to buy for them. */
-export function Plates({ bench, units }: Props) {
+export function Plates({ bench, units, children }: Props) {
+  const id = useId();
   const [plates, setPlates] = useState("");
   const wanted = /^\d{1,3}$/.test(plates.trim()) ? Number(plates) : null;
   const { data } = usePlates(bench.wish.cut, wanted);
   return (
     <div>
-      <MeasureField
-        label="to serve"
-        value={plates}
-        inputMode="numeric"
-        placeholder="plates"
-        onChange={setPlates}
-      />
+      <div className="flex items-center gap-2">
+        {children}
+        <label htmlFor={id} className="text-pencil">
+          to serve
+        </label>
+        <input
+          id={id}
+          value={plates}
+          inputMode="numeric"
+          onChange={(event) => setPlates(event.target.value)}
+          className="w-12 rounded-sm border border-edge bg-sheet px-2 py-0.5 font-dial"
+        />
+      </div>
       {data && wanted && (
         <p className="mt-0.5 text-[14px]">
           Buy {data.enough_shown[units]}.{" "}

@@ -6,8 +6,10 @@ import { VIEW } from "@/drawing/pot-geometry";
 import { Notes } from "@/features/bench/Notes";
 import { Runs } from "@/features/bench/Runs";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
+import { WhyBeside } from "@/features/bench/Why";
 import type { Units } from "@/lib/format";
 import { Choice } from "@/ui/Choice";
+import { useKeys } from "@/ui/useKeys";
 import { useWidth } from "@/ui/useWidth";
 
 interface Props {
@@ -25,6 +27,7 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
   const enlarge = Math.min(1.7, Math.max(1, (VIEW.width / width) * 0.95));
   const trouble = troubleAt(problem, "pot");
   const [view, setView] = useState("section");
+  useKeys({ v: () => setView((now) => (now === "section" ? "top" : "section")) });
   const pour = (liquid: string, how: "drag" | "set") => change({ liquid }, how);
   return (
     <section
@@ -48,7 +51,9 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
           ))}
         </select>
         <Choice label="view of the pot" value={view} options={VIEWS} onChange={setView} />
-        <span className="ml-auto text-[13px] text-pencil">to scale</span>
+        <span className="ml-auto text-[13px] text-pencil">
+          to scale <WhyBeside plan={plan} about={["arrangement"]} of="place in the pot" />
+        </span>
       </div>
       {trouble && (
         <p role="alert" className="mt-2 border-care border-l-4 pl-2">
@@ -66,7 +71,7 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
           <Empty busy={bench.busy} wrong={problem !== null} />
         )}
       </div>
-      {plan && <Notes bench={bench} plan={plan} cut={cut} />}
+      {plan && <Notes bench={bench} plan={plan} cut={cut} units={units} />}
     </section>
   );
 }

@@ -50,8 +50,10 @@ function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
             <td className="py-px">
               <button
                 type="button"
-                title="take the release over"
-                onClick={() => bench.change({ release: way.release, minutes: "" })}
+                title="take the release and the crust over"
+                onClick={() =>
+                  bench.change({ release: way.release, minutes: "", finish: way.finish })
+                }
                 className="text-left underline decoration-edge underline-offset-2"
               >
                 {PARTS[way.parts] ?? "as it is"}, {RELEASE_WORDS[way.release].name},{" "}

@@ -4,13 +4,15 @@ import { Cautions } from "@/features/bench/Cautions";
 import { SaveSheet } from "@/features/bench/SaveSheet";
 import { StoredNote } from "@/features/bench/StoredNote";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
+import { WhyBeside } from "@/features/bench/Why";
 import { panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
-import type { Rack } from "@/lib/wish";
+import type { Rack, Wish } from "@/lib/wish";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
 import { Button } from "@/ui/Button";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
 import { RangeBar } from "@/ui/RangeBar";
+import { useKeys } from "@/ui/useKeys";
 
 interface Props {
   bench: Bench;
@@ -23,6 +25,7 @@ interface Props {
 export function SettingColumn({ bench, cut, units, stale }: Props) {
   const [saving, setSaving] = useState(false);
   const plan = bench.plan;
+  useKeys({ s: () => plan && !bench.stale && setSaving(true) });
   const loose = looseTrouble(bench.problem);
   return (
     <section
@@ -69,7 +72,7 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
       </div>
     );
   }
-  const { hold_min, hold_low_min, hold_high_min, level } = plan.setting;
+  const { hold_min, hold_low_min, hold_high_min } = plan.setting;
   const spread = Math.round(100 * Math.max(...plan.pieces.map((piece) => piece.size_spread_ratio)));
   const range = `between ${panelTime(hold_low_min)} and ${panelTime(hold_high_min)}`;
   return (
@@ -82,7 +85,8 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
         {panelTime(hold_min)}
       </p>
       <p className="font-semibold">
-        {spokenTime(hold_min)} at {level} pressure
+        {spokenTime(hold_min)} at {levelWords(plan)}{" "}
+        <WhyBeside plan={plan} about={["hold"]} of="hold" />
       </p>
       <RangeBar
         low={hold_low_min}
@@ -92,7 +96,7 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
       />
       <p className="text-[14px] text-pencil" data-testid="range">
         {range}; sizes may be {spread}
-        {"\u00a0"}% off
+        {"\u00a0"}% off <WhyBeside plan={plan} about={["range"]} of="range" />
       </p>
     </div>
   );
@@ -121,13 +125,14 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
         other={shown?.shown[wish.liquid && liquidUnits === "us" ? "metric" : otherUnits(units)]}
         problem={liquid ? { message: liquid.message, hint: liquid.hint ?? null } : null}
         onChange={(text) => change({ liquid: text }, "drag")}
+        aside={<WhyBeside plan={plan} about={["liquid"]} of="liquid" />}
         canStep={plan !== undefined}
         onStep={(direction) => {
           const next = plan && steppedMark(plan, direction, liquidUnits);
           if (next) change({ liquid: next });
         }}
       />
-      <div className="grid grid-cols-2 gap-x-3 gap-y-1.5">
+      <div className="grid grid-cols-2 items-end gap-x-3 gap-y-1">
         <Pick
           label="school of liquid"
           value={school}
@@ -139,20 +144,23 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
           value={wish.rack ?? plan?.setting.rack ?? ""}
           options={plan ? optionsOf(RACK_WORDS) : [BY_SCHOOL, ...optionsOf(RACK_WORDS)]}
           onChange={(value) => change({ rack: value ? (value as Rack) : null, liquid: "" })}
+          aside={<WhyBeside plan={plan} about={["rack"]} of="rack" />}
         />
         <Pick
           label="release"
           value={method}
           options={optionsOf(RELEASE_WORDS)}
           onChange={(value) => change({ release: value as ReleaseMethod, minutes: "" })}
+          aside={<WhyBeside plan={plan} about={["release"]} of="release" />}
         />
         <Pick
           label="level"
           value={wish.level}
           options={LEVELS}
-          onChange={(value) => change({ level: value === "low" ? "low" : "high" })}
+          onChange={(value) => change({ level: value as Wish["level"] })}
         />
       </div>
+      {wish.level === "own" && <OwnPressure bench={bench} />}
       <ReleaseMinutes bench={bench} method={method} />
       {plan && (
         <p className="text-[14px]" data-testid="release-minutes">
@@ -163,13 +171,35 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
   );
 }
 
+/** The pressure as the manual gives it. */
+function OwnPressure({ bench }: { bench: Bench }) {
+  const trouble = troubleAt(bench.problem, "gauge");
+  return (
+    <MeasureField
+      label="pressure"
+      value={bench.wish.gauge}
+      placeholder="75 kPa or 11 psi"
+      problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
+      onChange={(gauge) => bench.change({ gauge }, "drag")}
+    />
+  );
+}
+
 /** Before there is a plan, the rack is the school's. */
 const BY_SCHOOL = { value: "", name: "by the school" };
 
 const LEVELS = [
   { value: "high", name: "high" },
   { value: "low", name: "low" },
+  { value: "own", name: "as I type it" },
 ];
+
+/** "high pressure", or the pressure that was typed. */
+function levelWords({ setting, pot }: PlanOut): string {
+  const ofLevel = setting.level === "high" ? pot.gauge_high_pa : pot.gauge_low_pa;
+  const usual = Math.abs(setting.gauge_pa - ofLevel) < 500;
+  return usual ? `${setting.level} pressure` : `${Math.round(setting.gauge_pa / 1000)} kPa`;
+}
 
 /** How long it waits, soaks or is kept warm, where there is such a time. */
 function ReleaseMinutes({ bench, method }: { bench: Bench; method: ReleaseMethod }) {

@@ -4,9 +4,10 @@ import { TraceChart } from "@/drawing/TraceChart";
 import { SHEET_HEIGHT } from "@/drawing/trace-geometry";
 import type { Bench } from "@/features/bench/useBench";
 import { spokenTime, type Units } from "@/lib/format";
-import { RELEASE_WORDS } from "@/lib/words";
+import { PHASE_WORDS, RELEASE_WORDS } from "@/lib/words";
 import { Tick } from "@/ui/Tick";
 import { useWidth } from "@/ui/useWidth";
+import { WhyMark } from "@/ui/WhyMark";
 
 interface Props {
   bench: Bench;
@@ -39,7 +40,19 @@ export function TraceStrip({ bench, units, stale }: Props) {
           {plan ? (
             <>
               lid on to lid off{" "}
-              <span data-testid="total">{spokenTime(plan.lid_on_to_open_s / 60)}</span>
+              <span data-testid="total">{spokenTime(plan.lid_on_to_open_s / 60)}</span>{" "}
+              <WhyMark of="total">
+                <ul>
+                  {plan.phases.map((phase) => (
+                    <li key={phase.kind}>
+                      {PHASE_WORDS[phase.kind]}: {spokenTime(phase.duration_s / 60)}
+                    </li>
+                  ))}
+                </ul>
+                <p className="mt-1 text-pencil">
+                  All of it is in the total: heating up and letting the pressure go cook too.
+                </p>
+              </WhyMark>
             </>
           ) : (
             "the trace"

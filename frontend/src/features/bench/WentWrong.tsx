@@ -1,8 +1,9 @@
 import { useState } from "react";
-import type { CutOut, PlanOut, Texture } from "@/api/client";
+import { type CutOut, type PlanOut, type Texture, troubleOf } from "@/api/client";
 import { useOpened, useStopped } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { panelTime, spokenTime } from "@/lib/format";
+import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
 
 interface Props {
@@ -23,10 +24,13 @@ export function WentWrong({ bench, plan, cut }: Props) {
 
 function Opened({ bench, plan, cut }: Props) {
   const [seen, setSeen] = useState("");
-  const { data } = useOpened(
-    bench.stale || !seen ? null : bench.inputs,
+  const [probe, setProbe] = useState("");
+  const asked = Boolean(seen || probe.trim());
+  const { data, error } = useOpened(
+    bench.stale || !asked ? null : bench.inputs,
     plan.setting.hold_min,
     seen ? (seen as Texture) : null,
+    probe.trim() || null,
   );
   const options = [
     { value: "", name: "how does it look?" },
@@ -40,7 +44,18 @@ function Opened({ bench, plan, cut }: Props) {
         options={options}
         onChange={setSeen}
       />
-      {data && seen && (
+      {!seen && (
+        <div className="mt-1">
+          <MeasureField
+            label="or probe"
+            value={probe}
+            placeholder="88 °C in the middle"
+            problem={error ? troubleOf(error) : null}
+            onChange={setProbe}
+          />
+        </div>
+      )}
+      {data && asked && !error && (
         <p className="mt-1" data-testid="opened">
           <strong className="font-semibold">{STEPS[data.step]}</strong>{" "}
           {data.step === "put_back" &&

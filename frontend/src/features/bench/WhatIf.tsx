@@ -2,6 +2,7 @@ import type { AlternativeOut, ReleaseMethod, School, Texture } from "@/api/clien
 import { useWhatIf } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { panelTime, spokenTime } from "@/lib/format";
+import { isFree, WHAT_IF_KEYS } from "@/lib/keys";
 import type { Wish } from "@/lib/wish";
 import { RELEASE_WORDS, SCHOOL_WORDS, TEXTURE_WORDS } from "@/lib/words";
 
@@ -16,8 +17,21 @@ export function WhatIf({ bench }: Props) {
   if (!data) return <p className="text-[14px] text-pencil">Working it out …</p>;
   const possible = data.alternatives.filter((item) => item.answer);
   const refused = data.alternatives.filter((item) => !item.answer);
+  const rows = [...possible, ...refused];
+  const open = rows.filter((item) => item.answer && patchOf(item, bench));
+  const numbered = open.slice(0, WHAT_IF_KEYS.length);
+  const byKey = (event: React.KeyboardEvent) => {
+    const item = numbered[WHAT_IF_KEYS.findIndex(({ key }) => key === event.key)];
+    const patch = item && patchOf(item, bench);
+    if (patch && isFree(event)) bench.change(patch);
+  };
   return (
-    <table className="w-full text-[13.5px]" aria-label="what changes if">
+    <table
+      className="w-full text-[13.5px]"
+      aria-label="what changes if"
+      aria-keyshortcuts={numbered.length > 0 ? `1 to ${numbered.length}` : undefined}
+      onKeyDown={byKey}
+    >
       <thead>
         <tr className="text-left text-pencil">
           <th className="font-normal" scope="col">
@@ -32,20 +46,33 @@ export function WhatIf({ bench }: Props) {
         </tr>
       </thead>
       <tbody>
-        {[...possible, ...refused].map((item) => (
-          <Row key={`${item.kind} ${item.value}`} item={item} bench={bench} />
+        {rows.map((item) => (
+          <Row
+            key={`${item.kind} ${item.value}`}
+            item={item}
+            number={numbered.indexOf(item) + 1}
+            bench={bench}
+          />
         ))}
       </tbody>
     </table>
   );
 }
 
-function Row({ item, bench }: { item: AlternativeOut; bench: Bench }) {
+interface RowProps {
+  item: AlternativeOut;
+  /** The key that takes it over; 0 when there is none. */
+  number: number;
+  bench: Bench;
+}
+
+function Row({ item, number, bench }: RowProps) {
   const name = nameOf(item);
   const patch = patchOf(item, bench);
   return (
     <tr className="border-rule border-t align-baseline">
       <td className="py-px">
+        <span className="inline-block w-5 font-dial text-pencil">{number || ""}</span>
         {patch && item.answer ? (
           <button
             type="button"

@@ -2,6 +2,7 @@ import { Link } from "wouter";
 import type { PlanOut } from "@/api/client";
 import { bindUnits } from "@/lib/format";
 import { SOURCE_WORDS } from "@/lib/words";
+import { WhyMark } from "@/ui/WhyMark";
 
 interface Props {
   plan: PlanOut;
@@ -18,11 +19,7 @@ export function Why({ plan, stale }: Props) {
     <div className={stale ? "stale" : ""}>
       <ul className="text-[14px]" aria-label="reasons">
         {plan.reasons.map((reason) => (
-          <li key={`${reason.about} ${reason.fact}`} className="border-rule border-b py-0.5">
-            <strong className="font-semibold">{ABOUT[reason.about]}: </strong>
-            {bindUnits(reason.text)}{" "}
-            <span className="whitespace-nowrap text-pencil">({SOURCE_WORDS[reason.source]})</span>
-          </li>
+          <ReasonLine key={`${reason.about} ${reason.fact}`} reason={reason} labelled />
         ))}
         {piece && (
           <li className="py-0.5">
@@ -37,6 +34,38 @@ export function Why({ plan, stale }: Props) {
         )}
       </ul>
     </div>
+  );
+}
+
+function ReasonLine({ reason, labelled = false }: { reason: Reason; labelled?: boolean }) {
+  return (
+    <li className="border-rule border-b py-0.5 last:border-b-0">
+      {labelled && <strong className="font-semibold">{ABOUT[reason.about]}: </strong>}
+      {bindUnits(reason.text)}{" "}
+      <span className="whitespace-nowrap text-pencil">({SOURCE_WORDS[reason.source]})</span>
+    </li>
+  );
+}
+
+interface BesideProps {
+  plan: PlanOut | undefined;
+  /** Which reasons belong to the number. */
+  about: Reason["about"][];
+  of: string;
+}
+
+/** The reasons of one number, opened beside it. */
+export function WhyBeside({ plan, about, of }: BesideProps) {
+  const reasons = plan?.reasons.filter((reason) => about.includes(reason.about)) ?? [];
+  if (reasons.length === 0) return null;
+  return (
+    <WhyMark of={of}>
+      <ul>
+        {reasons.map((reason) => (
+          <ReasonLine key={`${reason.about} ${reason.fact}`} reason={reason} />
+        ))}
+      </ul>
+    </WhyMark>
   );
 }
 

@@ -80,6 +80,10 @@ const OWN_FIELDS = [
   "sauce",
   "wait",
   "stay",
+  "gauge",
+  "length",
+  "width",
+  "sauce_sugar_g_l",
 ];
 
 /** Trouble that no field shows: it stands above the answer instead. */

@@ -74,6 +74,9 @@ class PlanIn(Closed):
     sauce_thick: bool = True
     sauce_sugar_g_l: Annotated[float, Field(ge=0, le=MAX_SUGAR_KG_M3)] = 0.0
     sauce_place: SaucePlace = "base"
+    finish: Annotated[
+        FinishKind | None, Field(description="crust; what follows the pot, not its minutes")
+    ] = None
 
     def to_inputs(self) -> PlanInputs:
         """As the use cases take it."""

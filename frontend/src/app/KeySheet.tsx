@@ -1,0 +1,47 @@
+import { useState } from "react";
+import { APP_KEYS, BENCH_KEYS, keepSingleKeys, singleKeysOn } from "@/lib/keys";
+import { Sheet } from "@/ui/Sheet";
+import { Tick } from "@/ui/Tick";
+import { useKeys } from "@/ui/useKeys";
+
+/** The keys of our own, on a sheet that `?` opens. */
+export function KeySheet() {
+  const [open, setOpen] = useState(false);
+  const [on, setOn] = useState(singleKeysOn);
+  useKeys({ "?": () => setOpen(true) });
+  return (
+    <Sheet title="Keys" open={open} onClose={() => setOpen(false)}>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
+        {[...APP_KEYS, ...BENCH_KEYS].map(({ key, shown, does }) => (
+          <KeyLine key={key} shown={shown} does={does} />
+        ))}
+        <KeyLine
+          shown="1 – 9"
+          does="take over that line of “what changes if”, while it has the focus"
+        />
+        <KeyLine shown="arrows" does="step a measure, the liquid line, or a moment of the trace" />
+      </dl>
+      <div className="mt-3">
+        <Tick
+          label="single keys act"
+          on={on}
+          onChange={(next) => {
+            keepSingleKeys(next);
+            setOn(next);
+          }}
+        />
+      </div>
+    </Sheet>
+  );
+}
+
+function KeyLine({ shown, does }: { shown: string; does: string }) {
+  return (
+    <>
+      <dt>
+        <kbd className="rounded-sm border border-edge bg-sheet px-1.5 font-dial">{shown}</kbd>
+      </dt>
+      <dd>{does}</dd>
+    </>
+  );
+}

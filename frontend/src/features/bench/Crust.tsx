@@ -1,0 +1,31 @@
+import { useId } from "react";
+import type { FinishKind } from "@/api/client";
+import type { Bench } from "@/features/bench/useBench";
+import { FINISH_WORDS } from "@/lib/words";
+
+/** How the crust is made after the pot. */
+export function Crust({ bench }: { bench: Bench }) {
+  const id = useId();
+  return (
+    <>
+      <label htmlFor={id} className="text-pencil">
+        crust
+      </label>
+      <select
+        id={id}
+        value={bench.wish.finish ?? ""}
+        onChange={(event) =>
+          bench.change({ finish: event.target.value ? (event.target.value as FinishKind) : null })
+        }
+        className="min-w-0 flex-1 rounded-sm border border-edge bg-sheet px-1.5 py-0.5 font-medium text-[14px]"
+      >
+        <option value="">as usual</option>
+        {Object.entries(FINISH_WORDS).map(([value, name]) => (
+          <option key={value} value={value}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </>
+  );
+}

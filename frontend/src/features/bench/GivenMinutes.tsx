@@ -1,0 +1,59 @@
+import { useState } from "react";
+import { type CutOut, troubleOf } from "@/api/client";
+import { useGivenMinutes } from "@/api/queries";
+import type { Bench } from "@/features/bench/useBench";
+import { panelTime } from "@/lib/format";
+import { TEXTURE_WORDS } from "@/lib/words";
+import { MeasureField } from "@/ui/MeasureField";
+
+interface Props {
+  bench: Bench;
+  cut: CutOut | undefined;
+}
+
+/** "All I have are the minutes of a recipe": what they would make of this piece, in this pot. */
+export function GivenMinutes({ bench, cut }: Props) {
+  const [minutes, setMinutes] = useState("");
+  const [gauge, setGauge] = useState("");
+  const given = /^\d{1,3}$/.test(minutes.trim()) ? Number(minutes) : null;
+  const { here, there } = useGivenMinutes(
+    bench.stale ? null : bench.inputs,
+    given || null,
+    gauge.trim() || null,
+  );
+  const reached = here.data?.texture_reached;
+  const looks = cut?.ladder.find((rung) => rung.texture === reached)?.looks;
+  return (
+    <div className="flex max-w-[30rem] flex-col gap-1 text-[14px]">
+      <MeasureField
+        label="minutes"
+        value={minutes}
+        inputMode="numeric"
+        placeholder="that a recipe gives"
+        other="min"
+        onChange={setMinutes}
+      />
+      <MeasureField
+        label="written for"
+        value={gauge}
+        placeholder="another pressure: 100 kPa"
+        problem={there.error && gauge ? troubleOf(there.error) : null}
+        onChange={setGauge}
+      />
+      {given !== null && reached && !gauge && (
+        <p data-testid="given">
+          {panelTime(given)} here would give{" "}
+          <strong className="font-semibold">{TEXTURE_WORDS[reached]}</strong>
+          {looks ? `: ${looks}.` : "."}
+        </p>
+      )}
+      {given !== null && there.data && gauge && !there.error && (
+        <p data-testid="given">
+          {panelTime(given)} there are{" "}
+          <strong className="font-semibold">{panelTime(there.data.hold_min)}</strong> here, and give{" "}
+          {TEXTURE_WORDS[there.data.texture_reached]}.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { Popover } from "radix-ui";
+import type { ReactNode } from "react";
+
+interface Props {
+  /** What is explained, for those who hear the page. */
+  of: string;
+  children: ReactNode;
+}
+
+/** A small "why?" beside a number; its facts stand beside it when it is pressed. */
+export function WhyMark({ of, children }: Props) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        aria-label={`why this ${of}`}
+        className="min-h-6 px-0.5 text-[13px] text-pencil leading-tight underline underline-offset-2"
+      >
+        why?
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          aria-label={`why this ${of}`}
+          sideOffset={4}
+          collisionPadding={8}
+          className="z-20 max-h-[60dvh] w-[min(23rem,92vw)] overflow-auto rounded-sm border-2 border-ink bg-paper px-3 py-2 text-[14px]"
+        >
+          {children}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
