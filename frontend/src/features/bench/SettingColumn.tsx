@@ -138,6 +138,7 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
           value={school}
           options={optionsOf(SCHOOL_WORDS)}
           onChange={(value) => change({ school: value as School, liquid: "", rack: null })}
+          aside={null}
         />
         <Pick
           label="rack"
@@ -158,6 +159,7 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
           value={wish.level}
           options={LEVELS}
           onChange={(value) => change({ level: value as Wish["level"] })}
+          aside={null}
         />
       </div>
       {wish.level === "own" && <OwnPressure bench={bench} />}
