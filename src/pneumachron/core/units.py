@@ -103,6 +103,11 @@ def _factor(name: str, base: str) -> tuple[float, float]:
     return one - zero, zero
 
 
+def unit_factor(name: str, base: str) -> float:
+    """How much of a base unit one of a unit is, by pint's name for it."""
+    return _factor(name, base)[0]
+
+
 def parse_measure(text: str, quantity: Quantity, field: str) -> float:
     """Read a typed measure.
 

@@ -1,0 +1,1 @@
+"""Converting: named rules turn an understood recipe into one for the pot, mark by mark."""

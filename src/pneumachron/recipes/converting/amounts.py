@@ -1,0 +1,56 @@
+"""Amounts as a recipe writes them: cups in fractions, grams in round numbers."""
+
+from fractions import Fraction
+from math import ceil
+
+from pneumachron.recipes.understanding.measures import unit_of
+
+_PARTS: dict[str, int] = {"cup": 4, "tbsp": 2, "tsp": 4, "lb": 4, "pint": 4, "quart": 4}
+"""Into how many parts a unit is divided on a kitchen's spoons and scales. Common practice."""
+_SHOWN = {"tbsp": "Tbsp", "floz": "fl oz"}
+_PLURAL = {"cup", "clove", "can", "bottle", "slice", "sprig", "stick", "rack", "piece", "handful",
+           "jar", "packet", "rasher", "head", "chunk"}  # fmt: skip
+
+
+def amount_text(low: float, high: float, unit: str) -> str:
+    """`1 1/2 cups`, `240 ml`, `3–4 cloves`."""
+    low, high, unit = _handy(low, high, unit)
+    texts = list(dict.fromkeys([number_text(low, unit), number_text(high, unit)]))
+    shown = _SHOWN.get(unit, unit)
+    if unit in _PLURAL and high > 1.05:
+        shown += "s"
+    return f"{'–'.join(texts)} {shown}".strip()
+
+
+def _handy(low: float, high: float, unit: str) -> tuple[float, float, str]:
+    """A spoon instead of a sliver of a cup."""
+    if unit == "cup" and high < 0.22:
+        low, high, unit = 16 * low, 16 * high, "tbsp"
+    if unit == "tbsp" and high < 0.4:
+        low, high, unit = 3 * low, 3 * high, "tsp"
+    return low, high, unit
+
+
+def enough(value: float, unit: str) -> float:
+    """Rounded up to what a cup or spoon measures, so that a minimum is never missed."""
+    parts = _PARTS.get(unit)
+    return ceil(value * parts - 1e-6) / parts if parts else value
+
+
+def number_text(value: float, unit: str) -> str:
+    """A number to the precision a kitchen has for its unit."""
+    if unit in _PARTS:
+        return _mixed(max(round(value * _PARTS[unit]), 1), _PARTS[unit])
+    if unit in {"g", "ml"}:
+        step = 1 if value < 20 else 5 if value < 250 else 10
+        return f"{max(step * round(value / step), 1):g}"
+    if unit_of(unit).kind == "count" and unit not in {"kg", "l"}:
+        return _mixed(max(round(value * 2), 1), 2)
+    return f"{value:.3g}"
+
+
+def _mixed(parts: int, each: int) -> str:
+    whole, rest = divmod(Fraction(parts, each), 1)
+    if rest == 0:
+        return str(whole)
+    return f"{whole} {rest}" if whole else str(rest)

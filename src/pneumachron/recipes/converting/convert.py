@@ -1,0 +1,245 @@
+"""The conversion: rules on every line, our steps in the order of work, the plan of the Bench."""
+
+from dataclasses import dataclass, replace
+
+from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.finish import Finish
+from pneumachron.core.plan import Plan, make_plan
+from pneumachron.core.units import show_length, show_volume
+from pneumachron.core.wish import Wish, set_up
+from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
+from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
+from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
+from pneumachron.recipes.converting.load import Portioned, portion
+from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
+from pneumachron.recipes.converting.rule_table import rules
+from pneumachron.recipes.converting.rules import (
+    RUB_SUGAR_KG_PER_KG,
+    Facts,
+    Outcome,
+    apply_rule,
+    plain_line,
+)
+from pneumachron.recipes.converting.step_marks import numbered, step_marks
+from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
+from pneumachron.recipes.converting.themes import (
+    MARINATED,
+    SPRAYED,
+    named_in,
+    rubbed_lines,
+)
+from pneumachron.recipes.errors import RecipeError
+from pneumachron.recipes.understanding.ingredients import foods
+from pneumachron.recipes.understanding.understand import Understood
+
+
+@dataclass(frozen=True, slots=True)
+class Converted:
+    """A recipe for the pot, and how it came about."""
+
+    understood: Understood
+    portioned: Portioned
+    plan: Plan
+    lines: tuple[OutLine, ...]
+    steps: tuple[OutStep, ...]
+    marks: tuple[Mark, ...]
+    finish: Finish
+    check: CrossCheck | None
+    plates: float | None
+    allergens: tuple[str, ...]
+
+
+def convert(understood: Understood, kitchen: Kitchen, choices: Choices = NO_CHOICES) -> Converted:
+    """Convert an understood recipe for a pot.
+
+    Raises
+    ------
+    RecipeError : it does not fit the pot, or what was chosen cannot be.
+    """
+    try:
+        return _convert(understood, kitchen, choices)
+    except OutOfRangeError as error:
+        raise RecipeError("out_of_range", "recipe", str(error), "Put the measures right.") from None
+    except WishError as error:
+        raise RecipeError(error.code, error.field, error.message, error.hint) from None
+
+
+def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Converted:
+    portioned = portion(understood, kitchen, choices)
+    pouring = _pouring(understood, portioned, choices)
+    plan = make_plan(_poured(portioned, pouring))
+    facts = _facts(understood, portioned, pouring, plan, kitchen)
+    lines: list[OutLine] = []
+    marks: list[Mark] = []
+    for item in understood.ingredients:
+        found = apply_rule(facts, item)
+        mark = _mark(found, item.index, item.line.raw, choices)
+        if mark is not None and mark.overruled:
+            found = Outcome((plain_line(facts, item, "pot"),))
+        if mark is not None:
+            marks.append(mark)
+        lines += found.lines
+    water = _water(pouring, facts)
+    lines += [line for line, _ in water]
+    marks += [mark for _, mark in water]
+    glazed = any(line.when == "finish" for line in lines)
+    finish = finish_of(plan, choices.finish, glazed=glazed)
+    sears = cut_by_id(understood.cut).sears
+    on_steps, kept = step_marks(understood, plan, choices)
+    work = Work(
+        plan=plan,
+        portioned=portioned,
+        lines=tuple(lines),
+        finish=finish,
+        sears=sears,
+        marinades=bool(facts.marinated),
+        kept=kept,
+        metric=kitchen.metric,
+    )
+    steps = write_steps(work)
+    added = _added(work, kitchen, choices)
+    return Converted(
+        understood=understood,
+        portioned=portioned,
+        plan=plan,
+        lines=tuple(lines),
+        steps=steps,
+        marks=(*marks, *numbered(on_steps, steps), *added),
+        finish=finish,
+        check=cross_check(understood, plan),
+        plates=choices.plates or (understood.plates or None),
+        allergens=_allergens(lines),
+    )
+
+
+def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> Pouring:
+    """What the runs need together, shared among the recipe's liquids."""
+    sprayed = named_in(understood, SPRAYED)
+    liquids = tuple(
+        item for item in understood.ingredients if is_liquid(item) and item.index not in sprayed
+    )
+    need = sum(set_up(run).filling.liquid_m3 for run in portioned.runs)
+    kept = frozenset(
+        item.index for item in liquids if any(mark.endswith(f":{item.index}") and
+        mark.split(":")[0] in {"thin_to_need", "wine_first"} for mark in choices.overruled)
+    )  # fmt: skip
+    return pour(liquids, need, portioned.scale, kept)
+
+
+def _poured(portioned: Portioned, pouring: Pouring) -> Wish:
+    """The fullest run with its share of the liquid."""
+    need = sum(set_up(run).filling.liquid_m3 for run in portioned.runs)
+    first = portioned.first
+    if pouring.need_m3 <= need * 1.001:
+        return first
+    share = set_up(first).filling.liquid_m3 / need
+    return replace(first, liquid_m3=share * pouring.need_m3)
+
+
+def _facts(
+    understood: Understood, portioned: Portioned, pouring: Pouring, plan: Plan, kitchen: Kitchen
+) -> Facts:
+    rubbed = rubbed_lines(understood)
+    sugar_kg = portioned.scale * sum(
+        item.sugar_g / 1000.0 for item in understood.ingredients if item.index in rubbed
+    )
+    allowed = RUB_SUGAR_KG_PER_KG * portioned.mass_kg
+    return Facts(
+        understood=understood,
+        mass_kg=portioned.mass_kg,
+        scale=portioned.scale,
+        hold_min=plan.hold_min,
+        pouring=pouring,
+        rubbed=rubbed,
+        sprayed=named_in(understood, SPRAYED) | _for_spraying(understood),
+        marinated=frozenset(
+            item.index for item in understood.ingredients
+            if item.index in named_in(understood, MARINATED) and is_liquid(item)
+        ),
+        sweet_left_kg=min(1.0, allowed / sugar_kg) if sugar_kg > 0 else 1.0,
+        metric=kitchen.metric,
+    )  # fmt: skip
+
+
+def _for_spraying(understood: Understood) -> frozenset[int]:
+    return frozenset(
+        item.index for item in understood.ingredients if "spritz" in item.line.raw.lower()
+    )
+
+
+def _mark(found: Outcome, index: int, before: str, choices: Choices) -> Mark | None:
+    """The pencil mark of a rule on a line; an overruled one stays to be taken back."""
+    if found.rule is None:
+        return None
+    rule = rules()[found.rule]
+    mark_id = f"{rule.name}:{index}"
+    overruled = mark_id in choices.overruled
+    after = "" if rule.does == "struck" else "; ".join(line.text for line in found.lines)
+    # fields come from our own numbers only; outside words never pass through format()
+    reason = rule.reason.format(**found.fields) if found.fields else rule.reason
+    allergens = sorted({name for line in found.lines for name in line.food.allergens})
+    if allergens and rule.name in {"flour_left_off", "starch_after"}:
+        reason += f" Contains {', '.join(allergens)}."
+    return Mark(
+        mark_id=mark_id,
+        rule=rule.name,
+        does=rule.does,
+        where="ingredient",
+        index=index,
+        before=before,
+        after=before if overruled else after,
+        reason=reason,
+        source_kind=rule.source_kind,
+        overruled=overruled,
+        caution=rule.caution if overruled else "",
+    )
+
+
+def _water(pouring: Pouring, facts: Facts) -> list[tuple[OutLine, Mark]]:
+    """Water that the pot needs and the recipe does not bring."""
+    if pouring.water_m3 <= 0:
+        return []
+    millilitres = 5 * round(pouring.water_m3 * 2e5)
+    line = OutLine(None, "pot", (millilitres, millilitres), "ml", "water", "", foods()["water"])
+    rule = rules()["water_added"]
+    shown = show_volume(pouring.need_m3)
+    mark = Mark(
+        "water_added:-", rule.name, rule.does, "ingredient", None, "", line.text,
+        rule.reason.format(need=shown.metric if facts.metric else shown.us), rule.source_kind,
+    )  # fmt: skip
+    return [(line, mark)]
+
+
+def _added(work: Work, kitchen: Kitchen, choices: Choices) -> list[Mark]:
+    """What the recipe did not have: portions, and the finish."""
+    marks = []
+    if work.portioned.cuts > 1 or len(work.portioned.runs) > 1:
+        rule = rules()["portioned"]
+        wide = show_length(kitchen.pot.inner_diameter_m)
+        portion_words = (
+            f"the meat is cut into {work.portioned.cuts} portions"
+            if work.portioned.cuts > 1
+            else f"it goes in {len(work.portioned.runs)} runs"
+        )
+        if work.portioned.cuts > 1 and len(work.portioned.runs) > 1:
+            portion_words += f" and goes in {len(work.portioned.runs)} runs"
+        marks.append(
+            Mark("portioned:-", rule.name, rule.does, "step", None, "", "step 1",
+                 rule.reason.format(
+                     diameter=wide.metric if kitchen.metric else wide.us, portion=portion_words
+                 ), rule.source_kind)
+        )  # fmt: skip
+    if work.finish.kind != "none":
+        rule = rules()["finish_added"]
+        marks.append(
+            Mark("finish_added:-", rule.name, rule.does, "step", None, "", work.finish.kind,
+                 rule.reason, rule.source_kind)
+        )  # fmt: skip
+    return [
+        mark for mark in marks if mark.mark_id not in choices.overruled or mark.rule == "portioned"
+    ]
+
+
+def _allergens(lines: list[OutLine]) -> tuple[str, ...]:
+    return tuple(sorted({name for line in lines for name in line.food.allergens}))

@@ -1,0 +1,59 @@
+"""The old method's softening as a cross-check of the plan."""
+
+from dataclasses import dataclass
+
+from pneumachron.core.again import translate_minutes
+from pneumachron.core.errors import CoreError
+from pneumachron.core.other_methods import cooked_by, hold_of_dose_min
+from pneumachron.core.plan import Plan
+from pneumachron.recipes.understanding.understand import METHOD_WORDS, Understood
+
+STOVETOP_PA = 100e3
+"""Gauge of a stovetop pressure cooker that does not say. Common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class CrossCheck:
+    """What the old method would have come to here; `agrees` within the plan's range."""
+
+    hold_min: float
+    agrees: bool
+    words: str
+
+
+def cross_check(understood: Understood, plan: Plan) -> CrossCheck | None:
+    """The hold that would soften as much as the old method did."""
+    cooking = understood.cooking
+    if cooking.method is None or cooking.low_s is None or cooking.high_s is None:
+        return None
+    middle_s = (cooking.low_s + cooking.high_s) / 2
+    wish = plan.setup.wish
+    try:
+        if cooking.method == "stovetop_pressure":
+            gauge = cooking.gauge_pa or STOVETOP_PA
+            hold = float(translate_minutes(wish, max(round(middle_s / 60), 1), gauge).hold_min)
+        else:
+            piece = plan.outcomes[0].piece
+            dose = cooked_by(piece, cooking.method, middle_s, wish.altitude_m).dose_min
+            hold = hold_of_dose_min(wish, dose)
+    except CoreError:
+        return None
+    low, high = plan.hold_range_min
+    agrees = low <= hold <= high
+    how = METHOD_WORDS[cooking.method]
+    words = f"{spoken(middle_s / 60)} {how} soften this piece as much as {spoken(hold)} here"
+    return CrossCheck(hold, agrees, words + _VERDICT[(hold > high) - (hold < low)])
+
+
+_VERDICT = {
+    0: "; that agrees with the plan.",
+    -1: ": less than the plan's. Cut and wished texture decide; look early.",
+    1: ": more than the plan's. Cut and wished texture decide; the recipe may overshoot.",
+}
+
+
+def spoken(minutes: float) -> str:
+    """Minutes in words."""
+    hours, rest = divmod(round(minutes), 60)
+    words = [f"{hours} h"] * (hours > 0) + [f"{rest} min"] * (rest > 0 or hours == 0)
+    return " ".join(words)

@@ -1,0 +1,33 @@
+"""What a conversion is made for: the pot, the household, and what the cook chose."""
+
+from dataclasses import dataclass, field
+
+from pneumachron.core.cuts import ReleaseMethod, School
+from pneumachron.core.finish import FinishKind
+from pneumachron.core.pots import Pot
+
+
+@dataclass(frozen=True, slots=True)
+class Kitchen:
+    """Where it is cooked."""
+
+    pot: Pot
+    altitude_m: float
+    start_temp_c: float
+    metric: bool = True
+
+
+@dataclass(frozen=True, slots=True)
+class Choices:
+    """What the cook chose besides the answers; None follows the cut."""
+
+    plates: int | None = None
+    """For how many instead of the recipe's; the meat follows."""
+    school: School | None = None
+    release: ReleaseMethod | None = None
+    finish: FinishKind | None = None
+    overruled: frozenset[str] = field(default=frozenset())
+    """Marks that the cook crossed out."""
+
+
+NO_CHOICES = Choices()

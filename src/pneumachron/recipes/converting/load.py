@@ -1,0 +1,102 @@
+"""From an understood recipe to a load that goes into the pot: scaled, portioned, in runs."""
+
+from dataclasses import dataclass
+
+from pneumachron.core.batches import batches
+from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.errors import WishError
+from pneumachron.core.load import Load, make_piece
+from pneumachron.core.serving import mass_for_plates_kg
+from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.wish import Wish
+from pneumachron.recipes.converting.kitchen import Choices, Kitchen
+from pneumachron.recipes.errors import RecipeError
+from pneumachron.recipes.understanding.understand import MAX_COUNT, Understood
+
+MOST_CUTS = 8
+"""Into how many portions one piece is cut to make it fit. Judgement."""
+
+
+@dataclass(frozen=True, slots=True)
+class Portioned:
+    """The runs of the pot; `cuts` is into how many portions each piece of the recipe is cut."""
+
+    runs: tuple[Wish, ...]
+    mass_kg: float
+    scale: float
+    """Over the recipe's weight."""
+    cuts: int
+
+    @property
+    def first(self) -> Wish:
+        """The fullest run: what the plan is made for."""
+        return max(self.runs, key=lambda run: run.load.mass_kg)
+
+
+def portion(understood: Understood, kitchen: Kitchen, choices: Choices) -> Portioned:
+    """The load, cut along its length as little as makes it fit, in the fewest runs.
+
+    Raises
+    ------
+    RecipeError : it does not fit whatever is done; says what would help.
+    """
+    scale, mass = _scaled(understood, choices)
+    count = max(round(understood.count * scale), 1)
+    refusal: WishError | None = None
+    best: Portioned | None = None
+    for cuts in range(1, MOST_CUTS + 1):
+        if count * cuts > MAX_COUNT:
+            break
+        try:
+            wish = _wish(understood, kitchen, choices, mass_kg=mass, count=count * cuts)
+            runs = batches(wish)
+        except WishError as error:
+            refusal = refusal or error
+            continue
+        found = Portioned(runs, mass, scale, cuts)
+        if best is None or len(runs) < len(best.runs):
+            best = found
+        if len(runs) == 1 or cuts >= 4:
+            break
+    if best is None:
+        raise _refused(refusal)
+    return best
+
+
+def _refused(error: WishError | None) -> RecipeError:
+    if error is None:
+        return RecipeError("too_much", "mass", "This is too much meat for one day.", "Cook less.")
+    return RecipeError(error.code, error.field, error.message, error.hint)
+
+
+def _scaled(understood: Understood, choices: Choices) -> tuple[float, float]:
+    if choices.plates is None:
+        return 1.0, understood.mass_kg
+    if understood.plates:
+        scale = choices.plates / understood.plates
+        return scale, scale * understood.mass_kg
+    mass = mass_for_plates_kg(cut_by_id(understood.cut), choices.plates)[0]
+    return mass / understood.mass_kg, mass
+
+
+def _wish(
+    understood: Understood, kitchen: Kitchen, choices: Choices, *, mass_kg: float, count: int
+) -> Wish:
+    cut = cut_by_id(understood.cut)
+    bone = understood.bone if cut.bone_ratio > 0 else None
+    piece = make_piece(
+        cut,
+        mass_kg=mass_kg / count,
+        thickness_m=understood.thickness_m,
+        has_bone=bone,
+        start_temp_c=kitchen.start_temp_c,
+    )
+    return Wish(
+        load=Load((piece,) * count),
+        pot=kitchen.pot,
+        texture_step=float(TEXTURES.index(understood.texture)),
+        school=choices.school or cut.default_school,
+        release=choices.release,
+        level="high",
+        altitude_m=kitchen.altitude_m,
+    )

@@ -1,0 +1,283 @@
+"""What becomes of each ingredient. One function a rule; which kind it is for stands below."""
+
+from collections.abc import Callable
+from dataclasses import dataclass, field, replace
+
+from pneumachron.core.sides import side_advice
+from pneumachron.core.units import show_mass, show_volume
+from pneumachron.recipes.converting.liquids import SPIRIT_M3, Pouring
+from pneumachron.recipes.converting.marks import OutLine, When
+from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, foods
+from pneumachron.recipes.understanding.measures import unit_of
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.understand import Understood
+
+SUGAR_KG_M3 = 50.0
+"""Sugar in the pot's liquid at most. Common practice."""
+RUB_SUGAR_KG_PER_KG = 0.010
+DRIED_SHARE, CHILLI_SHARE = 2.0 / 3.0, 0.75
+PAPRIKA_KG_PER_KG = 0.004
+"""Smoked paprika instead of smoke, 3–5 g a kilo. Common practice."""
+LIQUID_SMOKE_M3_PER_M3 = 3e-3
+"""2–4 ml in a litre. Common practice."""
+ACID_AFTER_SHARE = 0.5
+
+
+@dataclass(frozen=True, slots=True)
+class Facts:
+    """What the rules look at."""
+
+    understood: Understood
+    mass_kg: float
+    scale: float
+    hold_min: int
+    pouring: Pouring
+    rubbed: frozenset[int]
+    """Lines that are rubbed onto the meat."""
+    sprayed: frozenset[int]
+    marinated: frozenset[int]
+    sweet_left_kg: float
+    """Sugar that the rub may carry, over what it does carry: 1 when it may carry all."""
+    metric: bool
+    total_words: str = ""
+    device_words: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Outcome:
+    """Lines that come of one ingredient, and the rule that made them so; None: as it was."""
+
+    lines: tuple[OutLine, ...]
+    rule: str | None = None
+    fields: dict[str, str] = field(default_factory=dict)
+
+
+RuleFn = Callable[[Facts, Ingredient], Outcome]
+
+
+def plain_line(facts: Facts, item: Ingredient, when: When, factor: float = 1.0) -> OutLine:
+    """A line as it was, by the new weight of the meat."""
+    line = item.line
+    scale = factor * facts.scale
+    amount = None
+    if line.low is not None and line.high is not None:
+        amount = (scale * line.low, scale * line.high)
+    return OutLine(item.index, when, amount, line.unit, line.name, line.aside, item.food)
+
+
+def volume_line(facts: Facts, item: Ingredient, when: When, volume_m3: float) -> OutLine:
+    """A line with a new volume, in the unit it was written in where that makes sense."""
+    unit = item.line.unit if unit_of(item.line.unit).kind == "volume" else "ml"
+    amount = volume_m3 / unit_of(unit).factor
+    if unit not in {"ml", "tbsp", "tsp"} and amount < 0.2:
+        unit = "ml" if facts.metric else "tbsp"
+        amount = volume_m3 / unit_of(unit).factor
+    if unit in {"l", "dl", "cl", "bottle"}:
+        unit, amount = "ml", volume_m3 * 1e6
+    return OutLine(
+        item.index, when, (amount, amount), unit, item.line.name, item.line.aside, item.food
+    )
+
+
+def _kept(when: When) -> RuleFn:
+    def apply(facts: Facts, item: Ingredient) -> Outcome:
+        line = plain_line(facts, item, "season" if item.index in facts.rubbed else when)
+        return Outcome((line,), "kept_amount" if _scaled(facts, item) else None)
+
+    return apply
+
+
+def _scaled(facts: Facts, item: Ingredient) -> bool:
+    return abs(facts.scale - 1.0) > 0.02 and item.line.low is not None
+
+
+def _liquid(facts: Facts, item: Ingredient) -> Outcome:
+    if item.index in facts.sprayed:
+        return Outcome((), "spritz_struck")
+    volume = facts.pouring.by_index.get(item.index)
+    return _kept("pot")(facts, item) if volume is None else _poured(facts, item, volume)
+
+
+def _poured(facts: Facts, item: Ingredient, volume: float) -> Outcome:
+    asked = facts.scale * (item.volume_m3 or 0.0)
+    line = volume_line(facts, item, "sear" if item.kind in {"wine", "beer"} else "pot", volume)
+    need = {"need": _volume(facts, facts.pouring.need_m3)}
+    if item.kind in {"wine", "beer"}:
+        return Outcome((replace(line, aside="simmered lid-off"),), "wine_first", need)
+    if item.kind == "stock" and "unsalted" not in item.line.raw.lower():
+        line = replace(line, name=f"unsalted {line.name.removeprefix('low-sodium ')}")
+    if item.index in facts.marinated:
+        return Outcome((line,), "marinade_boiled")
+    if volume < 0.97 * asked:
+        return Outcome((line,), "thin_to_need", need)
+    unsalted = "stock_unsalted" if line.name != item.line.name else None
+    return Outcome((line,), unsalted or ("kept_amount" if _scaled(facts, item) else None))
+
+
+def _volume(facts: Facts, volume_m3: float) -> str:
+    shown = show_volume(volume_m3)
+    return shown.metric if facts.metric else shown.us
+
+
+def _spirit(facts: Facts, item: Ingredient) -> Outcome:
+    volume = min(facts.scale * (item.volume_m3 or SPIRIT_M3), SPIRIT_M3)
+    line = volume_line(facts, item, "sear", volume)
+    return Outcome((replace(line, aside="boiled off lid-off"),), "spirit_first")
+
+
+def _acid(facts: Facts, item: Ingredient) -> Outcome:
+    if item.index in facts.rubbed or item.line.low is None:
+        return _kept("pot")(facts, item)
+    before = plain_line(facts, item, "pot", 1.0 - ACID_AFTER_SHARE)
+    after = replace(before, when="after")
+    return Outcome((before, after), "acid_halved")
+
+
+def _sweet_sauce(facts: Facts, item: Ingredient) -> Outcome:
+    return Outcome((plain_line(facts, item, "finish"),), "sweet_sauce_after")
+
+
+def _sugar(facts: Facts, item: Ingredient) -> Outcome:
+    if item.index in facts.rubbed:
+        return _rub_sugar(facts, item)
+    budget = SUGAR_KG_M3 * facts.pouring.need_m3
+    grams = facts.scale * item.sugar_g
+    share = min(1.0, 1000.0 * budget / grams) if grams > 0 else 1.0
+    if share > 0.97:
+        return _kept("pot")(facts, item)
+    if share < 0.1:
+        return Outcome((plain_line(facts, item, "after"),), "sugar_after")
+    return Outcome(
+        (plain_line(facts, item, "pot", share), plain_line(facts, item, "after", 1.0 - share)),
+        "sugar_after",
+    )
+
+
+def _rub_sugar(facts: Facts, item: Ingredient) -> Outcome:
+    if facts.sweet_left_kg >= 0.97:
+        return _kept("season")(facts, item)
+    share = facts.sweet_left_kg
+    return Outcome(
+        (plain_line(facts, item, "season", share), plain_line(facts, item, "finish", 1.0 - share)),
+        "sugar_in_rub",
+    )
+
+
+def _moved(rule: str, when: When) -> RuleFn:
+    def apply(facts: Facts, item: Ingredient) -> Outcome:
+        return Outcome((plain_line(facts, item, when),), rule)
+
+    return apply
+
+
+def _less(rule: str, share: float, when: When) -> RuleFn:
+    def apply(facts: Facts, item: Ingredient) -> Outcome:
+        if item.line.low is None:
+            return _kept(when)(facts, item)
+        place: When = "season" if item.index in facts.rubbed else when
+        return Outcome((plain_line(facts, item, place, share),), rule)
+
+    return apply
+
+
+def _roots(facts: Facts, item: Ingredient) -> Outcome:
+    side = "carrots" if "carrot" in item.food.words else "potatoes_cut"
+    advice = side_advice(side, facts.hold_min)
+    if advice.way == "with_the_meat":
+        return Outcome((plain_line(facts, item, "pot"),), "roots_with_meat")
+    line = replace(plain_line(facts, item, "own_run"), aside=f"{advice.hold_min} min, vent at once")
+    return Outcome((line,), "roots_own_run", {"hold": _clock(facts.hold_min)})
+
+
+def _clock(minutes: int) -> str:
+    return f"{minutes // 60}:{minutes % 60:02d}"
+
+
+def _smoke(facts: Facts, item: Ingredient) -> Outcome:
+    kilos = PAPRIKA_KG_PER_KG * facts.mass_kg
+    line = OutLine(
+        item.index, "season", (1000 * kilos, 1000 * kilos), "g", "smoked paprika", "for the smoke",
+        foods()["smoked paprika"],
+    )  # fmt: skip
+    return Outcome((line,), "smoke_replaced")
+
+
+def _liquid_smoke(facts: Facts, item: Ingredient) -> Outcome:
+    volume = LIQUID_SMOKE_M3_PER_M3 * facts.pouring.need_m3
+    line = OutLine(
+        item.index, "pot", (1e6 * volume, 1e6 * volume), "ml", item.line.name, "", item.food
+    )
+    return Outcome((line,), "liquid_smoke_measured")
+
+
+def _binder(facts: Facts, item: Ingredient) -> Outcome:
+    return Outcome((plain_line(facts, item, "season"),), "binder_named")
+
+
+def _meat(facts: Facts, item: Ingredient) -> Outcome:
+    line = plain_line(facts, item, "season")
+    if _scaled(facts, item) and item.index == facts.understood.meat_index:
+        shown = show_mass(facts.mass_kg)
+        name = f"{shown.metric if facts.metric else shown.us} {item.line.name}"
+        return Outcome((replace(line, amount=None, name=name, aside=""),), "kept_amount")
+    return Outcome((line,), None)
+
+
+def _unknown(facts: Facts, item: Ingredient) -> Outcome:
+    return Outcome((plain_line(facts, item, "pot"),), "unknown_kept")
+
+
+BY_KIND: dict[Kind, RuleFn] = {
+    "meat": _meat,
+    "other_meat": _kept("sear"),
+    "thin": _liquid,
+    "stock": _liquid,
+    "sweet_thin": _liquid,
+    "wine": _liquid,
+    "beer": _liquid,
+    "salty_thin": _kept("pot"),
+    "acid": _acid,
+    "spirit": _spirit,
+    "chilli": _less("chilli_less", CHILLI_SHARE, "pot"),
+    "sweet_sauce": _sweet_sauce,
+    "sugar": _sugar,
+    "sugar_thick": _sugar,
+    "thick": _moved("thick_on_top", "top"),
+    "foaming_thick": _moved("foaming_apart", "after"),
+    "flour": _moved("flour_left_off", "after"),
+    "starch": _moved("starch_after", "after"),
+    "dairy": _moved("dairy_after", "after"),
+    "fat": _kept("sear"),
+    "binder": _binder,
+    "spice": _kept("pot"),
+    "salt": _kept("season"),
+    "rub": _kept("season"),
+    "baking": _kept("season"),
+    "dried_herb": _less("dried_herb_less", DRIED_SHARE, "pot"),
+    "woody_herb": _kept("pot"),
+    "fresh_herb": _moved("fresh_herb_last", "after"),
+    "root": _roots,
+    "aromatic": _kept("sear"),
+    "tender_veg": _moved("tender_after", "after"),
+    "foaming": _moved("foaming_apart", "own_run"),
+    "smoke_wood": _smoke,
+    "smoke_liquid": _liquid_smoke,
+    "beside": _kept("beside"),
+    "unknown": _unknown,
+}
+"""One rule for each kind of ingredient."""
+
+
+_SERVED = any_of("to serve", "to garnish", "to finish", "for garnish")
+
+
+def apply_rule(facts: Facts, item: Ingredient) -> Outcome:
+    """What becomes of an ingredient."""
+    if item.kind == "meat" and item.index != facts.understood.meat_index:
+        return _kept("season")(facts, item)
+    served = any(
+        words in item.line.aside.lower() for words in ("to serve", "to garnish", "to finish")
+    )
+    if served and item.kind not in {"smoke_wood"}:
+        return _kept("beside")(facts, item)
+    return BY_KIND[item.kind](facts, item)

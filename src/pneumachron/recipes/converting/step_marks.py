@@ -1,0 +1,101 @@
+"""Marks on the recipe's steps: which heat is struck, and where the rest of the work stands now."""
+
+from dataclasses import replace
+
+from pneumachron.core.plan import Plan
+from pneumachron.recipes.converting.cross_check import spoken
+from pneumachron.recipes.converting.kitchen import Choices
+from pneumachron.recipes.converting.marks import Mark, OutStep
+from pneumachron.recipes.converting.rule_table import Rule, rules
+from pneumachron.recipes.converting.themes import Theme, theme_of
+from pneumachron.recipes.understanding.method import Method
+from pneumachron.recipes.understanding.understand import Understood
+
+DEVICE_WORDS: dict[Method, str] = {
+    "smoker": "smoker",
+    "oven_lid": "oven",
+    "oven_open": "oven",
+    "slow_low": "slow cooker",
+    "slow_high": "slow cooker",
+    "grill": "grill",
+    "stovetop_pressure": "stovetop cooker",
+    "simmer": "simmering",
+}
+STEP_OF: dict[Theme, str] = {
+    "season": "season",
+    "marinate": "marinate",
+    "sear": "sear",
+    "soften": "deglaze",
+    "deglaze": "deglaze",
+    "sauce": "sauce",
+    "finish": "finish",
+    "rest": "rest",
+    "carve": "carve",
+    "sides": "own_run",
+}
+"""Which of our steps does what a step of the recipe did."""
+
+
+def step_marks(
+    understood: Understood, plan: Plan, choices: Choices
+) -> tuple[list[tuple[Mark, str]], tuple[str, ...]]:
+    """Marks on the recipe's steps, each with the kind of our step; and what keeps its own words."""
+    marks: list[tuple[Mark, str]] = []
+    kept: list[str] = []
+    for index, step in enumerate(understood.recipe.steps):
+        theme = theme_of(step)
+        rule, kind, reason = _rule_of(understood, plan, index, theme)
+        mark_id = f"{rule.name}:s{index}"
+        overruled = mark_id in choices.overruled
+        if kind == "own_words" or overruled:
+            kept.append(step)
+        mark = Mark(
+            mark_id=mark_id,
+            rule=rule.name,
+            does=rule.does,
+            where="step",
+            index=index,
+            before=step,
+            after="" if rule.does == "struck" and not overruled else step,
+            reason=reason,
+            source_kind=rule.source_kind,
+            overruled=overruled,
+        )
+        marks.append((mark, "own_words" if overruled else kind))
+    return marks, tuple(kept)
+
+
+def _rule_of(understood: Understood, plan: Plan, index: int, theme: Theme) -> tuple[Rule, str, str]:
+    """The rule for a step, the kind of our step that does its work, and the reason."""
+    if theme == "spray":
+        rule = rules()["spritz_struck"]
+        return rule, "", rule.reason
+    if index in understood.cooking.steps or theme == "heat":
+        rule = rules()["heat_struck"]
+        total = spoken(plan.lid_on_to_open_s / 60)
+        return rule, "", rule.reason.format(device=_device(understood), total=total)
+    rule = rules()["in_our_step" if theme in STEP_OF else "own_words"]
+    return rule, STEP_OF.get(theme, "own_words"), rule.reason
+
+
+def _device(understood: Understood) -> str:
+    method = understood.cooking.method
+    return DEVICE_WORDS[method] if method else "other heat"
+
+
+def numbered(marks: list[tuple[Mark, str]], steps: tuple[OutStep, ...]) -> list[Mark]:
+    """Marks that say in which step of ours theirs stands now."""
+    numbers = {step.kind: str(number) for number, step in enumerate(steps, start=1)}
+    found = []
+    for mark, kind in marks:
+        if mark.rule != "in_our_step" or mark.overruled:
+            found.append(mark)
+            continue
+        number = numbers.get(kind)
+        if number is None:
+            found.append(replace(mark, does="struck", after="", reason="The pot leaves this out."))
+        else:
+            found.append(
+                replace(mark, after=f"step {number}", reason=mark.reason.format(step=number))
+            )
+    return found

@@ -1,0 +1,146 @@
+"""What the steps of a recipe are about, and which ingredients they rub, spray or marinate."""
+
+import re
+from typing import Literal, TypeAlias
+
+from pneumachron.recipes.understanding.ingredients import Ingredient
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.understand import Understood
+
+Theme: TypeAlias = Literal[
+    "heat", "spray", "marinate", "season", "sear", "soften", "deglaze", "sides", "sauce", "finish",
+    "rest", "carve", "other",
+]  # fmt: skip
+
+_THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
+    ("spray", any_of(r"\bsprit?z", r"\bmop\b")),
+    (
+        "heat",
+        any_of(
+            r"\bpreheat",
+            r"\bheat the (oven|grill|smoker)",
+            r"\boven at\b",
+            r"\bget the oven",
+            r"\bbring the smoker",
+            r"\bset (up )?the grill",
+            r"\bset the smoker",
+            r"\bclose, bring\b",
+            r"\block the lid",
+            r"\bturn down to",
+            r"\bwrap\b",
+        ),
+    ),
+    (
+        "marinate",
+        any_of(r"\bmarinat", r"\boverlay in\b", r"\bfor \d+ hours? in the (fridge|refrigerator)"),
+    ),
+    (
+        "season",
+        any_of(
+            r"\brub\b",
+            r"\bseason\b",
+            r"\bsalt the",
+            r"\bcoat\b",
+            r"\bslather",
+            r"\bdust\b",
+            r"\btoss the",
+            r"\bstab\b",
+            r"\bpat\b",
+            r"\btrim\b",
+            r"\bmembrane",
+            r"\bmix (the )?(salt|sugar|spices)",
+            r"\bmixed dry spices",
+        ),
+    ),
+    ("sear", any_of(r"\bbrown (the|in|on|it|them)", r"\bsear\b", r"\bfry the\b", r"\bbrown\b")),
+    ("soften", any_of(r"\bsoften", r"\bonions?\b", r"\bgarlic\b")),
+    ("deglaze", any_of(r"\bwine\b", r"\bdeglaz", r"\bscrape")),
+    (
+        "finish",
+        any_of(
+            r"\bbroil", r"\bglaze", r"\bbrush", r"\bcrisp", r"\bdirect heat", r"\bunder the grill"
+        ),
+    ),
+    (
+        "rest",
+        any_of(
+            "^(let )?(it )?rest",
+            r"\brest \d",
+            r"\brest for",
+            r"\bhold in",
+            r"\brest wrapped",
+            r"\bchill overnight",
+        ),
+    ),
+    (
+        "carve",
+        any_of(r"\bslice", r"\bcarve", r"\bpull\b", r"\bshred", r"\bcut between", r"\blift out"),
+    ),
+    (
+        "sauce",
+        any_of(
+            r"\bthicken",
+            r"\bskim",
+            r"\breduc",
+            r"\bgravy",
+            r"\bsauce\b",
+            r"\bstir in\b",
+            r"\bwhisk\b",
+            r"\bmelt\b",
+            r"\bwarm the",
+        ),
+    ),
+    ("finish", any_of(r"\bscatter", r"\bsprinkle", r"\bserve\b", r"\bover\b")),
+)
+
+
+def theme_of(step: str) -> Theme:
+    """What a step is mostly about."""
+    for theme, pattern in _THEMES:
+        if pattern.search(step):
+            return theme
+    return "other"
+
+
+def named_in(understood: Understood, pattern: re.Pattern[str]) -> frozenset[int]:
+    """Lines whose ingredient a step of some theme names, by its last word."""
+    steps = [step for step in understood.recipe.steps if pattern.search(step)]
+    text = " ".join(steps).lower()
+    return frozenset(item.index for item in understood.ingredients if _named(item, text))
+
+
+def _named(item: Ingredient, text: str) -> bool:
+    name = item.line.name.lower()
+    words = re.findall(r"[a-z]{3,}", name)
+    if not words:
+        return False
+    return name in text or bool(re.search(rf"\b{re.escape(words[-1].rstrip('s'))}", text))
+
+
+SEASONED = any_of(
+    r"\brub\b",
+    r"\bseason\b",
+    r"\bsalt the",
+    r"\bcoat\b",
+    r"\bslather",
+    r"\bmix (the )?(salt|sugar|spices)",
+    r"\bmixed dry spices",
+)
+SPRAYED = any_of(r"\bsprit?z", r"\bmop\b")
+MARINATED = any_of(r"\bmarinat", r"\bmarinade")
+_RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
+
+
+def rubbed_lines(understood: Understood) -> frozenset[int]:
+    """Lines that go onto the meat dry.
+
+    Those that a step names which seasons, or all spices when it says “the spices”.
+    """
+    named = named_in(understood, SEASONED)
+    text = " ".join(understood.recipe.steps).lower()
+    all_spices = bool(re.search(r"\b(dry )?spices\b|\brub over\b|\bdry rub\b", text))
+    return frozenset(
+        item.index
+        for item in understood.ingredients
+        if item.kind in _RUB_KINDS and (item.index in named or all_spices)
+    )

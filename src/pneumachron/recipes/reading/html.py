@@ -1,0 +1,77 @@
+"""Saved web pages: JSON-LD first, microdata next, and if neither is there the plain words."""
+
+from selectolax.lexbor import LexborHTMLParser, LexborNode
+
+from pneumachron.recipes.model import MAX_LINES, Recipe
+from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
+
+_BLOCKS = "p, li, h1, h2, h3, h4, div, tr, br, dt, dd, section, article"
+_OUTSIDE = (
+    "script, style, nav, header, footer, aside, form, noscript, template, svg, button, select"
+)
+
+
+def recipes_of_page(text: str) -> list[Recipe]:
+    """Recipes that the page marks as such."""
+    page = LexborHTMLParser(text)
+    found: list[Recipe] = []
+    for script in page.css("script[type*='ld+json']"):
+        data = loads(_uncommented(script.text()))
+        found += [to_recipe(node) for node in recipes_in(data)]
+    if not found:
+        found = [_microdata(item) for item in page.css("[itemtype*='schema.org/Recipe']")[:5]]
+    return found
+
+
+def _uncommented(script: str) -> str:
+    text = script.strip()
+    for start, end in (("<!--", "-->"), ("//<![CDATA[", "//]]>"), ("/*<![CDATA[*/", "/*]]>*/")):
+        if text.startswith(start):
+            text = text[len(start) :].removesuffix(end)
+    return text.strip().removesuffix(";")
+
+
+def _microdata(item: LexborNode) -> Recipe:
+    def one(name: str) -> str:
+        node = item.css_first(f"[itemprop='{name}']")
+        if node is None:
+            return ""
+        return " ".join((node.attributes.get("content") or node.text(separator=" ")).split())
+
+    def many(*names: str) -> list[str]:
+        nodes = [node for name in names for node in item.css(f"[itemprop='{name}']")]
+        return [" ".join(node.text(separator=" ").split()) for node in nodes[: 2 * MAX_LINES]]
+
+    steps: list[str] = []
+    for node in item.css("[itemprop='recipeInstructions']")[: 2 * MAX_LINES]:
+        parts = node.css("li") or node.css("p")
+        texts = [part.text(separator=" ") for part in parts] or node.text(separator="\n").split(
+            "\n"
+        )
+        steps += [" ".join(text.split()) for text in texts]
+    return Recipe(
+        title=one("name"),
+        ingredients=tuple(filter(None, many("recipeIngredient", "ingredients"))),
+        steps=tuple(filter(None, steps)),
+        yields=one("recipeYield"),
+        description=one("description"),
+    )
+
+
+def words_of_page(text: str) -> str:
+    """The page as lines of plain words, for a page that marks nothing."""
+    page = LexborHTMLParser(text)
+    body = page.body
+    if body is None:
+        return ""
+    for node in body.css(_OUTSIDE):
+        node.decompose()
+    for node in body.css(_BLOCKS):
+        node.insert_after("\n")
+    title = page.css_first("h1")
+    lines = [" ".join(line.split()) for line in body.text(separator="").split("\n")]
+    head = " ".join(title.text().split()) if title else ""
+    kept = [line for line in lines if line]
+    if head and kept and kept[0] != head:
+        kept = [head, *[line for line in kept if line != head]]
+    return "\n".join(kept)

@@ -1,0 +1,147 @@
+"""schema.org/Recipe as JSON-LD, as pages and our own export carry it."""
+
+import json
+from collections.abc import Iterator
+from typing import TypeAlias
+
+import isodate
+from selectolax.lexbor import LexborHTMLParser
+
+from pneumachron.recipes.model import MAX_LINES, MAX_TEXT, Recipe
+
+Json: TypeAlias = "dict[str, Json] | list[Json] | str | int | float | bool | None"
+
+EXTENSION = "pneumachron:plan"
+"""Our plan inside a recipe; its context is named in the export."""
+NOTES = "pneumachron:notes"
+_MAX_NODES = 20_000
+"""Nodes looked at before giving up: a page's graph has some hundreds."""
+
+
+def loads(text: str) -> Json:
+    """JSON, a little forgiving; None when it is none."""
+    try:
+        found: Json = json.loads(text, strict=False)
+    except (ValueError, RecursionError):
+        return None
+    return found
+
+
+def recipes_in(data: Json) -> Iterator[dict[str, Json]]:
+    """Every recipe in a document: by itself, in a list, in a graph."""
+    waiting: list[Json] = [data]
+    for _ in range(_MAX_NODES):
+        if not waiting:
+            return
+        node = waiting.pop(0)
+        if isinstance(node, list):
+            waiting += node
+        elif isinstance(node, dict):
+            if _is_recipe(node):
+                yield node
+            else:
+                waiting += [node[key] for key in ("@graph", "mainEntity", "itemListElement", "item")
+                            if key in node]  # fmt: skip
+
+
+def _is_recipe(node: dict[str, Json]) -> bool:
+    kinds = node.get("@type")
+    named = kinds if isinstance(kinds, list) else [kinds]
+    return any(isinstance(kind, str) and kind.split("/")[-1] == "Recipe" for kind in named)
+
+
+def to_recipe(node: dict[str, Json]) -> Recipe:
+    """A recipe from its node; what is missing stays empty."""
+    plan = node.get(EXTENSION)
+    return Recipe(
+        title=_text(node.get("name")),
+        ingredients=tuple(_lines(node.get("recipeIngredient", node.get("ingredients")))),
+        steps=tuple(_steps(node.get("recipeInstructions"))),
+        yields=_yield(node.get("recipeYield", node.get("yield"))),
+        description=_text(node.get("description")),
+        prep_s=_seconds(node.get("prepTime")),
+        cook_s=_seconds(node.get("cookTime")),
+        total_s=_seconds(node.get("totalTime")),
+        notes=tuple(_lines(node.get(NOTES))),
+        plan=_plain(plan) if isinstance(plan, dict) else None,
+    )
+
+
+def _plain(plan: dict[str, Json]) -> dict[str, str | int | float]:
+    return {
+        str(key): value
+        for key, value in list(plan.items())[:60]
+        if isinstance(value, str | int | float) and not isinstance(value, bool)
+    }
+
+
+def _text(value: Json) -> str:
+    """Words of a value, without markup."""
+    if isinstance(value, list):
+        value = value[0] if value else None
+    if isinstance(value, dict):
+        value = value.get("@value", value.get("text", value.get("name")))
+    if isinstance(value, int | float) and not isinstance(value, bool):
+        return f"{value:g}"
+    return markup_free(value) if isinstance(value, str) else ""
+
+
+def markup_free(text: str) -> str:
+    """A text whose tags and entities are gone."""
+    if "<" in text or "&" in text:
+        body = LexborHTMLParser(text[: 10 * MAX_TEXT]).body
+        text = body.text(separator=" ") if body else ""
+    return " ".join(text.split())
+
+
+def _lines(value: Json) -> Iterator[str]:
+    items = value if isinstance(value, list) else str(value or "").split("\n")
+    for item in items[: 2 * MAX_LINES]:
+        if text := _text(item):
+            yield text
+
+
+def _steps(value: Json) -> Iterator[str]:
+    """Steps from a text, a list of texts, of steps, or of sections of steps."""
+    if isinstance(value, str):
+        yield from _step_texts(value)
+    elif isinstance(value, dict):
+        inner = value.get("itemListElement")
+        if inner is not None:
+            yield from _steps(inner)
+        elif text := _text(value):
+            yield text
+    elif isinstance(value, list):
+        for item in value[: 2 * MAX_LINES]:
+            yield from _steps(item) if isinstance(item, dict | list) else _step_texts(item)
+
+
+def _step_texts(value: Json) -> Iterator[str]:
+    if not isinstance(value, str):
+        return
+    if "<li" in value or "<p" in value or "<br" in value:
+        for tag in ("</li>", "</p>", "<br>", "<br/>", "<br />"):
+            value = value.replace(tag, "\n")
+    for line in value.split("\n"):
+        if text := markup_free(line):
+            yield text
+
+
+def _yield(value: Json) -> str:
+    """The most telling of several: the one with words."""
+    if isinstance(value, list):
+        texts = [text for text in (_text(item) for item in value) if text]
+        return max(texts, key=len, default="")
+    return _text(value)
+
+
+def _seconds(value: Json) -> float | None:
+    """Seconds of an ISO 8601 duration."""
+    if not isinstance(value, str) or len(value) > 40:
+        return None
+    try:
+        span = isodate.parse_duration(value)
+        seconds = span.total_seconds()
+    except (ValueError, ArithmeticError, AttributeError, TypeError):
+        return None
+    return float(seconds) if 0 < seconds < 40 * 86400 else None

@@ -1,0 +1,92 @@
+"""Which reader a text is for, and the bounds that hold for all of them."""
+
+import re
+from dataclasses import replace
+
+from pneumachron.recipes.errors import UnreadableError
+from pneumachron.recipes.model import MAX_LINES, MAX_TEXT, MAX_TITLE, Format, ReadRecipe, Recipe
+from pneumachron.recipes.reading.decode import clean, decode
+from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
+from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
+from pneumachron.recipes.reading.plain import read_markdown, read_plain
+
+_TAGS = re.compile(r"<(!doctype|html|head|body|script|div|article|section|ul|ol|p|h1|span)\b", re.I)
+_MARKDOWN = re.compile(r"^(#{1,4} |[-*] \S|\d+\. \S)|\*\*\S|\[[^\]]+\]\(", re.M)
+_HEADING = re.compile(r"^#{1,4} \S", re.M)
+
+
+def read_recipe(content: bytes | str, *, name: str = "") -> ReadRecipe:
+    """A recipe from a file or a paste.
+
+    Parameters
+    ----------
+    content : bytes of a file, or pasted text
+    name : of the file; its ending only helps to choose between text and Markdown
+
+    Raises
+    ------
+    UnreadableError : too large, not text, or nothing that could be a recipe.
+    """
+    raw = content if isinstance(content, bytes) else content.encode("utf-8", "surrogatepass")
+    if isinstance(content, bytes):
+        text, remarks = decode(raw)
+    else:
+        decode(raw[: len(raw)] if len(raw) > 2_000_000 else b"")
+        text, remarks = clean(content.encode("utf-8", "replace").decode()), []
+    kind, recipes = _read(text, name)
+    if len(recipes) > 1:
+        remarks.append(f"There are {len(recipes)} recipes in it; this is the first.")
+    recipe = _bounded(recipes[0]) if recipes else None
+    if recipe is None or not (recipe.ingredients or recipe.steps):
+        raise UnreadableError(
+            "no_recipe",
+            "There is no recipe in this that could be read.",
+            "Paste the list of ingredients and the steps, each on a line of its own.",
+        )
+    return ReadRecipe(recipe, kind, tuple(remarks))
+
+
+def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
+    start = text.lstrip()[:1]
+    if start in {"{", "["}:
+        data = loads(text)
+        if data is None:
+            raise UnreadableError(
+                "broken_json",
+                "This looks like a JSON file, but it is broken or cut off.",
+                "Save it again, or paste the recipe's text.",
+            )
+        return "jsonld", [to_recipe(node) for node in recipes_in(data)]
+    if _TAGS.search(text):
+        marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
+        return "html", marked or [read_plain(words_of_page(text))]
+    if name.lower().endswith((".md", ".markdown")) or _is_markdown(text):
+        return "markdown", [read_markdown(text)]
+    return "text", [read_plain(text)]
+
+
+def _is_markdown(text: str) -> bool:
+    return bool(_HEADING.search(text)) or (len(_MARKDOWN.findall(text)) >= 3 and "**" in text)
+
+
+def _bounded(recipe: Recipe) -> Recipe:
+    count = len(recipe.ingredients) + len(recipe.steps) + len(recipe.notes)
+    if count > MAX_LINES:
+        raise UnreadableError(
+            "too_long",
+            f"This has {count} lines; a recipe here has at most {MAX_LINES}.",
+            "Paste only the recipe, without what stands around it.",
+        )
+
+    def short(texts: tuple[str, ...]) -> tuple[str, ...]:
+        return tuple(text[:MAX_TEXT] for text in texts)
+
+    return replace(
+        recipe,
+        title=recipe.title[:MAX_TITLE] or "Recipe without a title",
+        ingredients=short(recipe.ingredients),
+        steps=short(recipe.steps),
+        notes=short(recipe.notes),
+        yields=recipe.yields[:MAX_TITLE],
+        description=recipe.description[:MAX_TEXT],
+    )

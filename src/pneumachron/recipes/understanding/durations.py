@@ -1,0 +1,111 @@
+"""Durations and temperatures in running text."""
+
+import re
+from dataclasses import dataclass
+from fractions import Fraction
+from itertools import pairwise
+
+_VULGAR = {"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3"}
+_NUM = r"(?:\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*\.\d+|\d+)"
+_WORD = {"an": 1.0, "a": 1.0, "one": 1.0, "two": 2.0, "three": 3.0, "four": 4.0, "five": 5.0,
+         "six": 6.0, "seven": 7.0, "eight": 8.0, "nine": 9.0, "ten": 10.0, "twelve": 12.0,
+         "half an": 0.5, "a quarter of an": 0.25}  # fmt: skip
+_COUNT = rf"(?:{_NUM}|{'|'.join(sorted(_WORD, key=len, reverse=True))})"
+_SPAN = re.compile(
+    rf"(?<![\w/.])(?P<low>{_COUNT})(?:\s*(?:-|–|—|to|or)\s*(?P<high>{_COUNT}))?\s*-?\s*"
+    r"(?:more\s+|further\s+)?(?P<unit>hours?|hrs?|h|minutes?|mins?|min|m)(?![A-Za-z])\.?",
+    re.I,
+)
+_DEGREES = re.compile(
+    r"(?P<value>\d{2,3})\s*(?:-\s*\d{2,3}\s*)?(?:°|º|degrees?|deg\.?)?\s*"
+    r"(?P<unit>[CF](?:elsius|ahrenheit)?)?(?![A-Za-z0-9%])"
+)
+_GAS = {1: 140.0, 2: 150.0, 3: 160.0, 4: 180.0, 5: 190.0, 6: 200.0, 7: 220.0, 8: 230.0, 9: 240.0}
+"""Gas marks in °C. Common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class Span:
+    """A duration in a text, and where it stands."""
+
+    low_s: float
+    high_s: float
+    start: int
+    end: int
+
+
+def durations_in(text: str) -> list[Span]:
+    """Every duration in a text; “1 hour 30 minutes” is one."""
+    plain = _plain(text)
+    found = []
+    for match in _SPAN.finditer(plain):
+        scale = 3600.0 if match["unit"].lower().startswith("h") else 60.0
+        low = _number(match["low"])
+        high = _number(match["high"]) if match["high"] else low
+        if low is None or high is None or not 0 < low <= high <= 2000:
+            continue
+        found.append(Span(low * scale, high * scale, match.start(), match.end()))
+    return _joined(found, plain)
+
+
+def _joined(spans: list[Span], text: str) -> list[Span]:
+    """Hours and minutes next to each other belong together."""
+    merged: list[Span] = spans[:1]
+    for before, span in pairwise(spans):
+        between = text[before.end : span.start].strip(" ,")
+        if between in {"", "and"} and before.low_s >= 3600 > span.high_s:
+            last = merged.pop()
+            merged.append(
+                Span(last.low_s + span.low_s, last.high_s + span.high_s, last.start, span.end)
+            )
+        else:
+            merged.append(span)
+    return merged
+
+
+def _plain(text: str) -> str:
+    for sign, words in _VULGAR.items():
+        text = text.replace(sign, words)
+    return text
+
+
+def _number(text: str) -> float | None:
+    word = _WORD.get(" ".join(text.lower().split()))
+    if word is not None:
+        return word
+    try:
+        return float(sum(Fraction(re.sub(r"\s*/\s*", "/", part)) for part in _parts(text)))
+    except (ValueError, ZeroDivisionError):
+        return None
+
+
+def _parts(text: str) -> list[str]:
+    return re.sub(r"\s*/\s*", "/", text).split()
+
+
+@dataclass(frozen=True, slots=True)
+class Degrees:
+    """A temperature of an oven or a middle, and where it stands."""
+
+    temp_c: float
+    start: int
+    end: int
+
+
+def temperatures_in(text: str) -> list[Degrees]:
+    """Temperatures from 80 to 290 °C; without a unit, above 260 or by the word, it is °F."""
+    plain = _plain(text)
+    found = []
+    for match in _DEGREES.finditer(plain):
+        unit, value = (match["unit"] or "")[:1].upper(), float(match["value"])
+        marked = "°" in match[0] or "º" in match[0] or "deg" in match[0]
+        if not unit and not marked:
+            continue
+        fahrenheit = unit == "F" or (not unit and value > 140)
+        temp = (value - 32.0) / 1.8 if fahrenheit else value
+        if 55.0 <= temp <= 290.0:
+            found.append(Degrees(temp, match.start(), match.end()))
+    for match in re.finditer(r"\bgas (?:mark )?(\d)\b", plain, re.I):
+        if int(match[1]) in _GAS:
+            found.append(Degrees(_GAS[int(match[1])], match.start(), match.end()))
+    return sorted(found, key=lambda item: item.start)

@@ -1,0 +1,153 @@
+"""What an ingredient is, for the rules: its kind, its weight, its shop section, its allergens.
+
+Numbers and words live in data/ingredients.csv; densities and piece weights are common practice.
+"""
+
+import re
+from csv import DictReader
+from dataclasses import dataclass
+from functools import cache, lru_cache
+from importlib.resources import files
+from typing import Literal, TypeAlias, cast, get_args
+
+from pneumachron.recipes.understanding.lines import Line, read_line
+from pneumachron.recipes.understanding.measures import unit_of
+
+Kind: TypeAlias = Literal[
+    "meat", "other_meat", "thin", "stock", "sweet_thin", "salty_thin", "acid", "wine", "beer",
+    "spirit", "chilli", "sweet_sauce", "sugar", "sugar_thick", "thick", "foaming_thick", "flour",
+    "starch", "dairy", "fat", "binder", "spice", "salt", "rub", "baking", "dried_herb",
+    "woody_herb", "fresh_herb", "root", "aromatic", "tender_veg", "foaming", "smoke_wood",
+    "smoke_liquid", "beside", "unknown",
+]  # fmt: skip
+KINDS: tuple[Kind, ...] = get_args(Kind)
+THIN_KINDS: frozenset[Kind] = frozenset({"thin", "stock", "sweet_thin", "wine", "beer"})
+"""Liquids that make steam and are poured by volume."""
+UNKNOWN_DENSITY_KG_L = 1.0
+SUGAR_G_PER_G: dict[Kind, float] = {
+    "sugar": 1.0,
+    "sugar_thick": 0.75,
+    "sweet_sauce": 0.3,
+    "sweet_thin": 0.1,
+}
+"""Sugar in a gram. Common practice: honey three quarters, a sauce a third, juice a tenth."""
+
+
+@dataclass(frozen=True, slots=True)
+class Food:
+    """An entry of the table."""
+
+    words: str
+    kind: Kind
+    density_kg_l: float
+    piece_g: float
+    shop: str
+    allergens: tuple[str, ...]
+
+
+UNKNOWN = Food("", "unknown", UNKNOWN_DENSITY_KG_L, 0.0, "other", ())
+
+
+@cache
+def foods() -> dict[str, Food]:
+    """All entries by their words."""
+    table = files("pneumachron.recipes") / "data" / "ingredients.csv"
+    with table.open(encoding="utf-8") as lines:
+        return {
+            row["words"]: Food(
+                words=row["words"],
+                kind=cast(Kind, row["kind"]),
+                density_kg_l=float(row["density_kg_l"]),
+                piece_g=float(row["piece_g"]),
+                shop=row["shop"],
+                allergens=tuple(
+                    filter(None, (part.strip() for part in row["allergens"].split(",")))
+                ),
+            )
+            for row in DictReader(lines)
+        }
+
+
+def _words(text: str) -> tuple[str, ...]:
+    return tuple(part.strip() for part in text.split(",") if part.strip())
+
+
+@cache
+def _pattern() -> re.Pattern[str]:
+    longest = sorted(foods(), key=len, reverse=True)
+    return re.compile(rf"\b(?:{'|'.join(re.escape(words) for words in longest)})s?\b", re.I)
+
+
+@lru_cache(maxsize=2048)
+def food_of(name: str) -> Food:
+    """The food a name speaks of: the longest entry, the last of equally long ones.
+
+    “Beef stock” is stock and “onion powder” a spice: what is named last in English is the thing.
+    """
+    found = [match[0].lower() for match in _pattern().finditer(name)]
+    if not found:
+        return UNKNOWN
+    known = foods()
+    entries = [known.get(words) or known.get(words.removesuffix("s")) for words in found]
+    named = [entry for entry in entries if entry]
+    return named[-1] if named else UNKNOWN
+
+
+@dataclass(frozen=True, slots=True)
+class Ingredient:
+    """A line with what it is. `index` is its place in the recipe."""
+
+    index: int
+    line: Line
+    food: Food
+
+    @property
+    def kind(self) -> Kind:
+        """For the rules."""
+        return self.food.kind
+
+    @property
+    def volume_m3(self) -> float | None:
+        """By volume, through the density when it is weighed; None without an amount."""
+        return self._volume(self.line.amount)
+
+    def _volume(self, amount: float | None) -> float | None:
+        if amount is None:
+            return None
+        unit = unit_of(self.line.unit)
+        if unit.kind == "volume":
+            return amount * unit.factor
+        mass = self._mass(amount)
+        return mass / (1000.0 * (self.food.density_kg_l or 1.0)) if mass else None
+
+    @property
+    def mass_kg(self) -> float | None:
+        """By weight, through the density or the weight of a piece; None when it is not known."""
+        return self._mass(self.line.amount)
+
+    def _mass(self, amount: float | None) -> float | None:
+        if amount is None:
+            return None
+        unit = unit_of(self.line.unit)
+        if unit.kind == "mass":
+            return amount * unit.factor
+        if unit.kind == "volume":
+            return amount * unit.factor * 1000.0 * self.food.density_kg_l
+        return amount * self.food.piece_g / 1000.0 if self.food.piece_g else None
+
+    @property
+    def sugar_g(self) -> float:
+        """Sugar it brings in."""
+        return 1000.0 * (self.mass_kg or 0.0) * SUGAR_G_PER_G.get(self.kind, 0.0)
+
+
+def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
+    """Every line with what it is."""
+    found = []
+    for index, text in enumerate(lines):
+        line = read_line(text)
+        food = food_of(line.name)
+        if food is UNKNOWN:
+            food = food_of(line.aside) if line.aside else UNKNOWN
+        found.append(Ingredient(index, line, food))
+    return tuple(found)

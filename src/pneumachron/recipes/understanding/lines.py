@@ -1,0 +1,265 @@
+"""One line of ingredients: how much, of what unit, of what, and how it is prepared.
+
+A small LALR grammar reads the amount in front; what follows is words. The grammar is written
+for how people write: fractions, ranges, two systems at once, sizes in brackets, words for
+numbers.
+"""
+
+import re
+from dataclasses import dataclass
+from fractions import Fraction
+from functools import cache, lru_cache
+
+from lark import Lark, Token, Transformer, v_args
+from lark.exceptions import LarkError
+
+from pneumachron.recipes.understanding.measures import unit_names, unit_of, unit_pattern
+
+MAX_LINE = 400
+"""Characters looked at; the words after that are kept, not read."""
+
+
+@dataclass(frozen=True, slots=True)
+class Line:
+    """A line of ingredients. `low` is None when there is no amount; `aside` is the other words."""
+
+    raw: str
+    low: float | None
+    high: float | None
+    unit: str
+    name: str
+    aside: str
+
+    @property
+    def amount(self) -> float | None:
+        """Middle of the amount."""
+        return None if self.low is None or self.high is None else (self.low + self.high) / 2
+
+
+_VULGAR = {
+    "½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8",
+    "⅝": "5/8", "⅞": "7/8", "⅙": "1/6", "⅚": "5/6", "⅕": "1/5", "⅖": "2/5", "⅗": "3/5",
+    "⅘": "4/5",
+}  # fmt: skip
+_SLASH = "\u2044"
+"""The slash of typeset fractions."""
+_LEADS = (
+    r"about|around|approximately|approx\.?|roughly|up to|scant|generous|heaped|heaping|good|"
+    r"ca\.?|some"
+)
+_NUMBER_WORDS = {
+    "a few": 3, "a couple of": 2, "a couple": 2, "several": 3, "half a": 0.5, "half an": 0.5,
+    "half": 0.5, "an": 1, "a": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6,
+    "seven": 7, "eight": 8, "nine": 9, "ten": 10, "twelve": 12,
+}  # fmt: skip
+_GRAMMAR = r"""
+start: ABOUT? quantity REST?
+quantity: BETWEEN? range ADJ? (PAREN | SIZE)? (PIECES? unit more?)?
+        | amount TIMES amount unit unit?  -> times
+        | ADJ? unit                       -> one
+more: PLUS amount unit | SLASH amount unit (amount unit)? | amount unit
+range: amount (TO amount)?
+amount: INT VULGAR | INT FRACTION | FRACTION | VULGAR | DECIMAL | INT DOZEN? | WORDS ADJ?
+unit: %(units)s
+ABOUT.9: /(?:%(leads)s)\s+(?=[\d½⅓⅔¼¾⅛]|an?\b|half\b)/i
+BETWEEN.9: /between\b/i
+WORDS.8: /(?:%(words)s)(?=\s)/i
+DOZEN.8: /dozen/i
+FRACTION.8: /\d+\s*[\/%(slash)s]\s*\d+/
+VULGAR.8: /[%(vulgar)s]/
+DECIMAL.7: /\d+[.,]\d+|\.\d+/
+INT.6: /\d+/
+TO.7: /[-–—]|to\b|or\b|and\b/i
+TIMES.8: /[x×]/
+PLUS.8: /(?:plus|and|\+)(?=\s+\d)/i
+SLASH.8: /\/(?=\s*\d)/
+PAREN.8: /\([^)]{1,60}\)/
+SIZE.9: /\d+(?:[.,]\d+)?-(?:inch|cm|in|pound|lb|ounce|oz|kg|g)\b/i
+ADJ.7: /(?:heaped|heaping|level|rounded|scant|generous|good)(?=\s)/i
+PIECES.1: /of(?=\s)/i
+REST.-5: /\S.*/s
+%%ignore /\s+/
+"""
+
+
+def _grammar() -> str:
+    terminals = []
+    for name in unit_names():
+        boundary = r"\.?(?![A-Za-z])"
+        # a capital T is a tablespoon and a small one a teaspoon; no other unit minds
+        flag = "" if name in {"tbsp", "tsp"} else "i"
+        terminals.append(f"U_{name.upper()}.5: /(?:{unit_pattern(name)}){boundary}/{flag}")
+    names = " | ".join(f"U_{name.upper()}" for name in unit_names())
+    words = "|".join(sorted(_NUMBER_WORDS, key=len, reverse=True))
+    head = _GRAMMAR % {
+        "units": names,
+        "words": words,
+        "vulgar": "".join(_VULGAR),
+        "slash": _SLASH,
+        "leads": _LEADS,
+    }
+    return head + "\n".join(terminals) + "\n"
+
+
+@dataclass(frozen=True, slots=True)
+class _Amount:
+    low: float
+    high: float
+    unit: str = ""
+    aside: str = ""
+
+
+@v_args(inline=True)
+class _Reader(Transformer[Token, "tuple[_Amount, str]"]):
+    """From the tree to numbers."""
+
+    def amount(self, *tokens: Token) -> float:
+        value = 0.0
+        for token in tokens:
+            value = value * 12 if token.type == "DOZEN" else value + _number(token)
+        return value
+
+    def unit(self, token: Token) -> str:
+        return str(token.type).removeprefix("U_").lower()
+
+    def range(self, *parts: Token | float) -> tuple[float, float]:
+        values = [part for part in parts if isinstance(part, float)]
+        return values[0], values[-1]
+
+    def times(self, count: float, _: Token, size: float, unit: str, box: str = "") -> _Amount:
+        if box:
+            return _Amount(count, count, box, f"{size:g} {unit}")
+        return _Amount(count * size, count * size, unit)
+
+    def one(self, *parts: Token | str) -> _Amount:
+        unit = next(part for part in parts if not isinstance(part, Token))
+        return _Amount(1.0, 1.0, unit)
+
+    def more(self, *parts: "Token | float | str") -> "tuple[str, float, str]":
+        kind = "slash" if isinstance(parts[0], Token) and parts[0].type == "SLASH" else "plus"
+        amount = next(part for part in parts if isinstance(part, float))
+        unit = next(part for part in parts if isinstance(part, str) and not isinstance(part, Token))
+        return kind, amount, unit
+
+    def quantity(
+        self, *parts: "Token | str | tuple[float, float] | tuple[str, float, str]"
+    ) -> _Amount:
+        pairs = [part for part in parts if isinstance(part, tuple)]
+        low, high = next(pair for pair in pairs if len(pair) == 2)
+        more = next((pair for pair in pairs if len(pair) == 3), None)
+        units = [part for part in parts if isinstance(part, str) and not isinstance(part, Token)]
+        asides = [
+            str(part).strip("()")
+            for part in parts
+            if isinstance(part, Token) and part.type in {"PAREN", "SIZE", "ADJ"}
+        ]
+        unit = units[0] if units else ""
+        if more is not None and more[0] == "slash":
+            asides.append(f"{more[1]:g} {more[2]}")
+        elif more is not None:
+            extra = _in_unit(more[1], more[2], unit)
+            low, high = low + extra, high + extra
+        return _Amount(low, high, unit, ", ".join(asides))
+
+    def start(self, *parts: "Token | _Amount") -> "tuple[_Amount, str]":
+        about = [str(part).strip() for part in parts
+                 if isinstance(part, Token) and part.type == "ABOUT"]  # fmt: skip
+        rest = "".join(str(part) for part in parts
+                       if isinstance(part, Token) and part.type == "REST")  # fmt: skip
+        found = next(part for part in parts if isinstance(part, _Amount))
+        aside = ", ".join(filter(None, [*about, found.aside]))
+        return _Amount(found.low, found.high, found.unit, aside), rest
+
+
+def _number(token: Token) -> float:
+    text = str(token).strip()
+    if token.type == "WORDS":
+        return float(_NUMBER_WORDS[" ".join(text.lower().split())])
+    if token.type == "ADJ":
+        return 0.0
+    text = _VULGAR.get(text, text).replace(_SLASH, "/").replace(",", ".").replace(" ", "")
+    try:
+        return float(Fraction(text))
+    except ZeroDivisionError:
+        raise LarkError("a fraction over nothing") from None
+
+
+def _in_unit(amount: float, unit: str, wanted: str) -> float:
+    """An amount in another unit of its kind; 0 when it is none."""
+    one, other = unit_of(unit), unit_of(wanted)
+    if one.kind != other.kind or not other.factor:
+        return 0.0
+    return amount * one.factor / other.factor
+
+
+@cache
+def _parser() -> Lark:
+    return Lark(_grammar(), parser="lalr", lexer="contextual")
+
+
+@lru_cache(maxsize=2048)
+def read_line(text: str) -> Line:
+    """Read one line; what cannot be read is all name."""
+    raw = text.strip()
+    plain = re.sub(r"^[-*•·▢☐–\s]+(?=\S)", "", raw)[:MAX_LINE]
+    lead = re.match(r"^(juice|zest|rind|grated zest)( and (juice|zest))? of\s+", plain, re.I)
+    found = _amount_of(plain[lead.end() :] if lead else plain)
+    if found is None and not lead:
+        return _trailing(raw, plain)
+    if found is None:
+        name, aside = _name_of(plain)
+        return Line(raw, None, None, "", name, aside)
+    amount, rest = found
+    name, aside = _name_of(rest)
+    asides = [lead[1].lower() if lead else "", amount.aside, aside]
+    unit = amount.unit
+    if not unit and (cloves := re.match(r"^(garlic) cloves?$", name, re.I)):
+        name, unit = cloves[1], "clove"
+    return Line(raw, amount.low, amount.high, unit, name, ", ".join(filter(None, asides)))
+
+
+def _amount_of(text: str) -> tuple[_Amount, str] | None:
+    try:
+        tree = _parser().parse(text)
+        return _Reader().transform(tree)
+    except LarkError:
+        return None
+
+
+_TAIL = re.compile(
+    r"^(?P<name>[^\d½⅓⅔¼¾⅛]{2,80}?)\s*[-–:,]?\s+(?P<amount>(?:about |approx\.? )?[\d½⅓⅔¼¾⅛].*)$"
+)
+
+
+def _trailing(raw: str, plain: str) -> Line:
+    """“salt 20 g”, “onions - 3”: the amount behind."""
+    match = _TAIL.match(plain)
+    found = _amount_of(match["amount"]) if match else None
+    if match and found and (found[0].unit or not found[1].strip()):
+        amount, rest = found
+        name, aside = _name_of(match["name"].strip(" -–:,"))
+        more = rest.strip(" ,;")
+        return Line(raw, amount.low, amount.high, amount.unit, name,
+                    ", ".join(filter(None, [aside, more])))  # fmt: skip
+    name, aside = _name_of(plain)
+    return Line(raw, None, None, "", name, aside)
+
+
+_PARENS = re.compile(r"\(([^()]*)\)")
+_BREAKS = re.compile(
+    r",|;| - | – |\s(?=(?:mixed with|plus extra|plus more|in (?:one|two|three|four) pieces?|on top"
+    r"|for (?:the |frying|brushing|smoking|serving|spritz|garnish|sprinkling|dusting|greasing)"
+    r"|cut in|to (?:taste|serve|garnish|finish))\b)",
+    re.I,
+)
+
+
+def _name_of(rest: str) -> tuple[str, str]:
+    """The name, and what stands after a comma, in brackets, or behind “to serve”."""
+    asides = [found.strip() for found in _PARENS.findall(rest)]
+    bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
+    bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)
+    parts = [part.strip() for part in _BREAKS.split(bare) if part and part.strip()]
+    if not parts:
+        return bare.strip(" ,.;"), ", ".join(asides)
+    return parts[0].strip(" ,.;"), ", ".join([*parts[1:], *asides])

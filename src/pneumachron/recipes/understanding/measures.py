@@ -1,0 +1,106 @@
+"""Units of recipes: what they are called, and what they hold."""
+
+from dataclasses import dataclass
+from functools import cache
+from typing import Literal, TypeAlias
+
+from pneumachron.core.units import unit_factor
+
+UnitKind: TypeAlias = Literal["mass", "volume", "count"]
+
+
+@dataclass(frozen=True, slots=True)
+class Unit:
+    """`factor` is kg or m³ of one; 0 for what is counted."""
+
+    name: str
+    kind: UnitKind
+    factor: float
+
+
+_WORDS: dict[str, str] = {
+    "cup": r"cups?|c\.?",
+    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bs|T",
+    "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|t",
+    "floz": r"fl\.?\s?oz|fluid ounces?",
+    "pint": r"pints?|pt",
+    "quart": r"quarts?|qts?",
+    "ml": r"millilit(?:re|er)s?|ml|mL|cc",
+    "cl": r"cl",
+    "dl": r"dl",
+    "l": r"lit(?:re|er)s?|l|L",
+    "kg": r"kilograms?|kilos?|kgs?|Kg|KG",
+    "g": r"grams?|gr|gms?|g",
+    "lb": r"pounds?|lbs?|LBS?|Lbs?",
+    "oz": r"ounces?|oz|OZ",
+    "clove": r"cloves?",
+    "stick": r"sticks?|stalks?|ribs? of",
+    "head": r"heads?|bulbs?",
+    "bunch": r"bunch(?:es)?",
+    "handful": r"handfuls?",
+    "sprig": r"sprigs?",
+    "slice": r"slices?",
+    "rasher": r"rashers?",
+    "pinch": r"pinch(?:es)?",
+    "dash": r"dash(?:es)?",
+    "splash": r"splash(?:es)?|glugs?",
+    "knob": r"knobs?",
+    "thumb": r"thumbs?",
+    "can": r"cans?|tins?",
+    "jar": r"jars?",
+    "bottle": r"bottles?",
+    "packet": r"packets?|packages?|packs?|sachets?|envelopes?",
+    "rack": r"racks?|slabs?",
+    "chunk": r"chunks?|lumps?",
+    "piece": r"pieces?",
+}
+"""Words a unit goes by. Case is told apart only for T and t."""
+_PINT: dict[str, tuple[UnitKind, str]] = {
+    "cup": ("volume", "cup"),
+    "tbsp": ("volume", "tablespoon"),
+    "tsp": ("volume", "teaspoon"),
+    "floz": ("volume", "fluid_ounce"),
+    "pint": ("volume", "pint"),
+    "quart": ("volume", "quart"),
+    "ml": ("volume", "milliliter"),
+    "cl": ("volume", "centiliter"),
+    "dl": ("volume", "deciliter"),
+    "l": ("volume", "liter"),
+    "kg": ("mass", "kilogram"),
+    "g": ("mass", "gram"),
+    "lb": ("mass", "pound"),
+    "oz": ("mass", "ounce"),
+}
+_BASE: dict[UnitKind, str] = {"mass": "kilogram", "volume": "meter ** 3"}
+_ROUGH: dict[str, tuple[UnitKind, float]] = {
+    "pinch": ("volume", 0.3e-6),
+    "dash": ("volume", 0.6e-6),
+    "splash": ("volume", 10e-6),
+    "bottle": ("volume", 750e-6),
+    "can": ("mass", 0.4),
+    "jar": ("mass", 0.34),
+    "knob": ("mass", 0.015),
+}
+"""What is only roughly a measure. Common practice: a wine bottle, a tin of tomatoes, ½ tsp ÷ 8."""
+
+
+def unit_pattern(name: str) -> str:
+    """Regular expression of a unit's words."""
+    return _WORDS[name]
+
+
+def unit_names() -> tuple[str, ...]:
+    """All units, the longer words first where one begins another."""
+    return tuple(_WORDS)
+
+
+@cache
+def unit_of(name: str) -> Unit:
+    """A unit by its short name; an empty name counts pieces."""
+    if name in _PINT:
+        kind, pint_name = _PINT[name]
+        return Unit(name, kind, unit_factor(pint_name, _BASE[kind]))
+    if name in _ROUGH:
+        kind, factor = _ROUGH[name]
+        return Unit(name, kind, factor)
+    return Unit(name, "count", 0.0)

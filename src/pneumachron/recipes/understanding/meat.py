@@ -1,0 +1,195 @@
+"""The meat of a recipe: which cut, how much, how thick, how many pieces, bone or not."""
+
+import re
+from dataclasses import dataclass
+
+from pneumachron.core.cuts import cuts
+from pneumachron.core.units import unit_factor
+from pneumachron.recipes.understanding.ingredients import Ingredient
+from pneumachron.recipes.understanding.lines import Line, read_line
+from pneumachron.recipes.understanding.measures import unit_of
+
+BONELESS = re.compile(r"\bbone[- ]?less\b|\bno bones?\b|\bboned\b|\boff the bone\b", re.I)
+BONED = re.compile(r"\bbone[- ]in\b|\bon the bone\b|\bwith (the )?bone\b", re.I)
+_TIED = re.compile(r"\btied\b|\brolled\b|\bchunks?\b|\bcubes?\b|\bcut (in|into) .*pieces\b", re.I)
+_WHOLE_BRISKET_KG = 4.5
+"""A brisket heavier than this is a whole one. Common practice: 10 lb and up."""
+_RACK_KG = {"back_ribs": 1.0, "spare_ribs": 1.6, "spare_ribs_trimmed": 1.2}
+"""A rack of each. Common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class Meat:
+    """What was read of the meat; None where nothing was."""
+
+    index: int | None
+    """Which line of ingredients."""
+    cut: str | None
+    cut_sure: bool
+    mass_kg: float | None
+    thickness_m: float | None
+    count: int | None
+    bone: bool | None
+
+
+NOTHING = Meat(None, None, False, None, None, None, None)
+
+
+def read_meat(ingredients: tuple[Ingredient, ...], title: str, steps: tuple[str, ...]) -> Meat:
+    """The main meat: the heaviest line that names a cut."""
+    named = [item for item in ingredients if _cut_in(item.line.raw)[0]]
+    if not named:
+        cut, _ = _cut_in(" ".join([title, *steps]))
+        return Meat(None, cut, False, None, None, None, None) if cut else NOTHING
+    main = max(named, key=lambda item: _mass(item.line) or 0.0)
+    text = main.line.raw
+    cut, sure = _cut_in(text)
+    if not sure:
+        # the title or the steps may say which
+        told, told_sure = _cut_in(title)
+        family = cuts()[cut].family if cut else ""
+        if told and told_sure and cuts()[told].family == family:
+            cut, sure = told, True
+    mass = _mass(main.line)
+    if cut == "brisket_flat" and not sure and mass is not None:
+        cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)
+    bone = False if BONELESS.search(text) else True if BONED.search(text) else None
+    return Meat(
+        index=main.index,
+        cut=cut,
+        cut_sure=sure,
+        mass_kg=mass,
+        thickness_m=thickness_in(text) or thickness_in(" ".join(_own_lines(steps))),
+        count=_count(main.line, text),
+        bone=bone,
+    )
+
+
+def _own_lines(steps: tuple[str, ...]) -> list[str]:
+    """Steps that speak of the meat's thickness."""
+    return [step for step in steps if re.search(r"\bthick\b", step)]
+
+
+def _cut_in(text: str) -> tuple[str | None, bool]:
+    """A cut that a text names, and whether it is sure of it."""
+    low = text.lower()
+    boneless, boned = bool(BONELESS.search(low)), bool(BONED.search(low))
+    for pattern, choose in _CUTS:
+        if re.search(pattern, low):
+            return choose(low, boneless, boned)
+    return None, False
+
+
+def _brisket(low: str, _: bool, __: bool) -> tuple[str, bool]:
+    if re.search(r"\bpoint\b", low):
+        return "brisket_point", True
+    if re.search(r"\bflat\b|\bhalf a brisket\b|first cut", low):
+        return "brisket_flat", True
+    if re.search(r"\bwhole\b|\bpacker\b|\bfull\b", low):
+        return "brisket_whole", True
+    return "brisket_flat", False
+
+
+def _short_ribs(low: str, boneless: bool, _: bool) -> tuple[str, bool]:
+    if re.search(r"flanken|across the bones?|thin[- ]cut|korean", low):
+        return "flanken", True
+    return ("short_ribs_boneless", True) if boneless else ("short_ribs_english", True)
+
+
+def _ribs(low: str, _: bool, __: bool) -> tuple[str, bool]:
+    if re.search(r"\b1[- ]?(inch|in)\b|riblets|rib (pieces|tips|bites)", low):
+        return "rib_pieces", True
+    return "back_ribs", False
+
+
+def _shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
+    if boned:
+        return "shoulder_bone_in", True
+    return "shoulder_boneless", boneless or bool(_TIED.search(low))
+
+
+def _spare(low: str, _: bool, __: bool) -> tuple[str, bool]:
+    trimmed = re.search(r"trimmed spare|square[- ]cut", low)
+    return ("spare_ribs_trimmed" if trimmed else "spare_ribs"), True
+
+
+_CUTS = (
+    (r"back[- ]ribs?\b|loin ribs?\b", lambda *_: ("back_ribs", True)),
+    (r"spare[- ]?ribs?\b", _spare),
+    (r"\bflanken\b", lambda *_: ("flanken", True)),
+    (r"short[- ]?ribs?\b", _short_ribs),
+    (r"\bbrisket\b", _brisket),
+    (r"\bpicnic\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
+    (r"\b(pork )?shoulder\b|\bpork butt\b|\bbutt\b", _shoulder),
+    (r"\bwings?\b", lambda *_: ("wings", True)),
+    (r"\b(pork )?ribs?\b(?! of)", _ribs),
+)
+
+
+def _mass(line: Line) -> float | None:
+    """Weight of a line: its amount, or one in its words (“about 12 pounds”, “2 lb each”)."""
+    if line.amount is not None and unit_of(line.unit).kind == "mass":
+        return line.amount * unit_of(line.unit).factor
+    for text in (line.aside, line.name):
+        for match in _WEIGHT.finditer(text):
+            inner = read_line(match[0].replace("-", " "))
+            unit = unit_of(inner.unit)
+            if unit.kind == "mass" and inner.amount:
+                each = re.search(r"\beach\b|\bapiece\b|\ba piece\b", line.aside)
+                many = line.amount if each and line.amount else 1.0
+                return inner.amount * unit.factor * many
+    return None
+
+
+_WEIGHT = re.compile(
+    r"\d+(?:\.\d+)?(?: \d/\d|[½¼¾⅓⅔])?(?:\s*[-–]\s*\d+(?:\.\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
+    r"(?:kg|g|lbs?|pounds?|oz|ounces?)\b",
+    re.I,
+)
+
+
+def usual_mass_kg(cut: str, count: int | None) -> float:
+    """A guess to ask about: racks by number, other cuts by what is usually bought."""
+    if cut in _RACK_KG:
+        return _RACK_KG[cut] * (count or 1)
+    return 1.5
+
+
+_IN_PIECES = re.compile(r"\bin(to)? (two|three|four|2|3|4) (large )?(pieces|chunks|halves)\b", re.I)
+
+
+def _count(line: Line, text: str) -> int | None:
+    pieces = re.search(
+        r"\bin(to)? (two|three|four|2|3|4) (large )?(pieces|chunks|halves)\b", text, re.I
+    )
+    if pieces:
+        return {"two": 2, "three": 3, "four": 4}.get(pieces[2].lower()) or int(pieces[2])
+    countable = line.unit in {"", "rack", "piece"} and line.amount is not None
+    if countable and line.amount is not None and 1 <= line.amount <= 60:
+        return round(line.amount)
+    return None
+
+
+_THICK = re.compile(
+    r"(?P<size>\d+(?:\.\d+)?(?:\s+\d/\d)?|\d/\d|\d*[½¼¾])[ -]?(?P<unit>cm|mm|inch(?:es)?|in)\b[- ]*"
+    r"(?P<what>thick|cubes?|chunks?|pieces?|dice|blocks?)?",
+    re.I,
+)
+_UNIT_M = {"cm": "centimeter", "mm": "millimeter", "in": "inch"}
+
+
+def thickness_in(text: str) -> float | None:
+    """A thickness or the edge of cubes that a text names."""
+    for match in _THICK.finditer(text):
+        before = text[max(0, match.start() - 30) : match.start()].lower()
+        if re.search(r"fat|trim|length|apart|score|slices?", before) or not match["what"]:
+            continue
+        size = match["size"]
+        for sign, words in (("½", " 1/2"), ("¼", " 1/4"), ("¾", " 3/4")):
+            size = size.replace(sign, words)
+        amount = read_line(f"{size.strip()} g").amount
+        unit = match["unit"].lower()
+        metres = unit_factor(_UNIT_M["in" if unit.startswith("in") else unit], "meter")
+        if amount and 0.008 <= amount * metres <= 0.15:
+            return amount * metres
+    return None

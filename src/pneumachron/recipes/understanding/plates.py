@@ -1,0 +1,23 @@
+"""For how many a recipe is."""
+
+import re
+
+from pneumachron.recipes.model import Recipe
+
+_NUMBERS = re.compile(r"(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?")
+_IN_STEPS = re.compile(
+    r"\b(?:serves|feeds|for|enough for) (?:about )?(\d{1,3})\b(?! ?(?:min|hour|h\b|°|cm|lb|kg))",
+    re.I,
+)
+
+
+def read_plates(recipe: Recipe) -> float | None:
+    """Plates by its yield, or by “serves 6” anywhere; the middle of a range."""
+    for text in (recipe.yields, recipe.description):
+        match = _NUMBERS.search(text) if text is recipe.yields else _IN_STEPS.search(text)
+        if match:
+            low = float(match[1])
+            high = float(match[2]) if match.lastindex and match.lastindex > 1 and match[2] else low
+            if 1 <= low <= high <= 200:
+                return (low + high) / 2
+    return None

@@ -1,0 +1,49 @@
+"""How soft a recipe wants its meat, by the words it uses."""
+
+import re
+
+from pneumachron.core.tenderness import Texture
+from pneumachron.recipes.understanding.patterns import any_of
+
+_WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
+    (
+        "falls",
+        any_of(
+            "fall(s|ing)?[- ](apart|off)",
+            r"\bshred",
+            r"\bpulls? (easily )?apart",
+            r"\bpulled\b",
+            r"\bpull (it|the meat|with)",
+            r"\bpulls (easily|clean)",
+            r"\bslid(e|es|ing) (straight )?(off|out)",
+            r"\bcollapse",
+            r"\bpull\.",
+            "pulls clean",
+        ),
+    ),
+    ("very", any_of("very tender", r"\bspoon", "meltingly", r"\bmelting", "silky")),
+    (
+        "tender",
+        any_of(
+            "fork[- ]tender",
+            r"\btender\b",
+            r"\bfork slides",
+            r"\bwiggle",
+            r"\bwobble",
+            r"\bprobe",
+            r"\blike butter",
+        ),
+    ),
+    ("holds", any_of("holds? (its|their) (shape|together)", "bites? clean", r"\bfirm\b")),
+    ("tender", any_of(r"\bslic(e|es|ed|ing)\b", r"\bcarve")),
+)
+"""Looked for in this order: the softer wish is the one that was meant."""
+
+
+def read_texture(texts: tuple[str, ...]) -> Texture | None:
+    """The texture that the words ask for, None when they say nothing."""
+    words = " ".join(texts)
+    for texture, pattern in _WORDS:
+        if pattern.search(words):
+            return texture
+    return None

@@ -1,0 +1,1 @@
+"""Writers: JSON-LD, Markdown, plain text, and the shopping list."""

@@ -1,0 +1,70 @@
+"""Open formats: schema.org/Recipe as JSON-LD, Markdown, and plain text."""
+
+import json
+from datetime import timedelta
+
+import isodate
+
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.reading.jsonld import EXTENSION, NOTES, Json
+
+CONTEXT: list[Json] = ["https://schema.org", {"pneumachron": "urn:pneumachron:"}]
+
+
+def to_jsonld(recipe: Recipe) -> str:
+    """A schema.org/Recipe. Our plan and notes stand under names of our own."""
+    node: dict[str, Json] = {
+        "@context": CONTEXT,
+        "@type": "Recipe",
+        "name": recipe.title,
+        "recipeIngredient": [*recipe.ingredients],
+        "recipeInstructions": [{"@type": "HowToStep", "text": step} for step in recipe.steps],
+    }
+    optional: dict[str, Json] = {
+        "description": recipe.description,
+        "recipeYield": recipe.yields,
+        "prepTime": _duration(recipe.prep_s),
+        "cookTime": _duration(recipe.cook_s),
+        "totalTime": _duration(recipe.total_s),
+        NOTES: [*recipe.notes],
+        EXTENSION: {**recipe.plan} if recipe.plan is not None else None,
+    }
+    node |= {key: value for key, value in optional.items() if value}
+    return json.dumps(node, ensure_ascii=False, indent=2)
+
+
+def _duration(seconds: float | None) -> str | None:
+    if not seconds:
+        return None
+    return str(isodate.duration_isoformat(timedelta(seconds=round(seconds))))
+
+
+def to_text(recipe: Recipe) -> str:
+    """Plain text that reads well and can be pasted back."""
+    parts = [recipe.title, ""]
+    if recipe.yields:
+        parts += [recipe.yields, ""]
+    parts += ["Ingredients", *recipe.ingredients, "", "Method"]
+    parts += [f"{number}. {step}" for number, step in enumerate(recipe.steps, start=1)]
+    if recipe.notes:
+        parts += ["", "Notes", *recipe.notes]
+    return "\n".join(parts) + "\n"
+
+
+def to_markdown(recipe: Recipe) -> str:
+    """Markdown; what could be taken for markup is escaped."""
+    parts = [f"# {_plain(recipe.title)}", ""]
+    if recipe.yields:
+        parts += [_plain(recipe.yields), ""]
+    parts += ["## Ingredients", "", *(f"- {_plain(line)}" for line in recipe.ingredients), ""]
+    parts += ["## Method", ""]
+    parts += [f"{number}. {_plain(step)}" for number, step in enumerate(recipe.steps, start=1)]
+    if recipe.notes:
+        parts += ["", "## Notes", "", *(f"- {_plain(note)}" for note in recipe.notes)]
+    return "\n".join(parts) + "\n"
+
+
+def _plain(text: str) -> str:
+    for sign in ("\\", "*", "_", "`", "[", "]", "<", ">", "#", "|", "~", "&"):
+        text = text.replace(sign, f"\\{sign}")
+    return text
