@@ -5,6 +5,7 @@ from dataclasses import dataclass, field, replace
 
 from pneumachron.core.sides import side_advice
 from pneumachron.core.units import show_mass, show_volume
+from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.liquids import SPIRIT_M3, Pouring
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, foods
@@ -74,9 +75,8 @@ def volume_line(facts: Facts, item: Ingredient, when: When, volume_m3: float) ->
         amount = volume_m3 / unit_of(unit).factor
     if unit in {"l", "dl", "cl", "bottle"}:
         unit, amount = "ml", volume_m3 * 1e6
-    return OutLine(
-        item.index, when, (amount, amount), unit, item.line.name, item.line.aside, item.food
-    )
+    line, amount = item.line, enough(amount, unit)
+    return OutLine(item.index, when, (amount, amount), unit, line.name, line.aside, item.food)
 
 
 def _kept(when: When) -> RuleFn:

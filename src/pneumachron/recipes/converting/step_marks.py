@@ -1,5 +1,6 @@
 """Marks on the recipe's steps: which heat is struck, and where the rest of the work stands now."""
 
+import re
 from dataclasses import replace
 
 from pneumachron.core.plan import Plan
@@ -61,8 +62,19 @@ def step_marks(
             source_kind=rule.source_kind,
             overruled=overruled,
         )
-        marks.append((mark, "own_words" if overruled else kind))
+        marks.append((_also(mark, step, theme), "own_words" if overruled else kind))
     return marks, tuple(kept)
+
+
+def _also(mark: Mark, step: str, theme: Theme) -> Mark:
+    """A step whose heat is struck, but which does something else besides, is only changed."""
+    if mark.rule != "heat_struck" or mark.overruled or theme == "spray":
+        return mark
+    rest = " ".join(part for part in _SENTENCES.split(step) if theme_of(part) in STEP_OF)
+    return replace(mark, does="changed", after=rest) if rest else mark
+
+
+_SENTENCES = re.compile(r"(?<=[.;!])\s+")
 
 
 def _rule_of(understood: Understood, plan: Plan, index: int, theme: Theme) -> tuple[Rule, str, str]:

@@ -275,8 +275,8 @@ def _carve(work: Work) -> OutStep:
     how = carving(cut, pulled=is_pulled(work.plan.setup.wish), cold=False).rstrip(".")
     return OutStep(
         "carve",
-        f"{how[0].upper()}{how[1:]}.{serve} It keeps warm in its juice for {keep:.0f} min at most; what is left is "
-        "cooled in layers, never in the pot.",
+        f"{how[0].upper()}{how[1:]}.{serve} It keeps warm in its juice for "
+        f"{keep:.0f} min at most; what is left is cooled in layers, never in the pot.",
     )
 
 
