@@ -572,6 +572,158 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Recipe
+         * @description Read a recipe from a file or a paste: text, Markdown, a saved web page, JSON-LD.
+         */
+        post: operations["read_recipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/convert": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Convert Recipe
+         * @description Convert a recipe for a pot. Nothing is kept.
+         */
+        post: operations["convert_recipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Export Recipe
+         * @description The converted recipe as JSON-LD, Markdown or plain text.
+         */
+        post: operations["export_recipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Recipes
+         * @description Recipes of the library, the newest first.
+         */
+        get: operations["list_recipes"];
+        put?: never;
+        /**
+         * Keep Recipe
+         * @description Keep a recipe in the library.
+         */
+        post: operations["keep_recipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Recipe
+         * @description A recipe as it was kept, with its original.
+         */
+        get: operations["get_recipe"];
+        /**
+         * Replace Recipe
+         * @description Change title, tags, answers and choices; the original stays.
+         */
+        put: operations["replace_recipe"];
+        post?: never;
+        /**
+         * Delete Recipe
+         * @description Take a recipe out of the library; it can be put back.
+         */
+        delete: operations["delete_recipe"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore Recipe
+         * @description Put a deleted recipe back.
+         */
+        post: operations["restore_recipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/other-way": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Other Way
+         * @description A pressure plan as an oven braise or in a slow cooker.
+         */
+        post: operations["other_way"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -620,6 +772,28 @@ export interface components {
             texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
             /** Core At Open C */
             core_at_open_c: number;
+        };
+        /**
+         * AnswersIn
+         * @description What the cook answered or put right; what is left out takes the guess.
+         */
+        AnswersIn: {
+            /** Cut */
+            cut?: string | null;
+            /** Mass */
+            mass?: string | null;
+            /** Count */
+            count?: number | null;
+            /** Thickness */
+            thickness?: string | null;
+            /** Bone */
+            bone?: boolean | null;
+            /** Method */
+            method?: ("smoker" | "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "grill" | "stovetop_pressure" | "simmer") | null;
+            /** Method Minutes */
+            method_minutes?: number | null;
+            /** Texture */
+            texture?: ("chewy" | "holds" | "tender" | "very" | "falls") | null;
         };
         /**
          * AroundIn
@@ -725,13 +899,119 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "household" | "people" | "pots" | "plans";
+            kind: "household" | "people" | "pots" | "plans" | "recipes";
             /** Added */
             added: number;
             /** Changed */
             changed: number;
             /** Same */
             same: number;
+        };
+        /**
+         * CheckOut
+         * @description What the old method would have come to here.
+         */
+        CheckOut: {
+            /** Hold Min */
+            hold_min: number;
+            /** Agrees */
+            agrees: boolean;
+            /** Words */
+            words: string;
+        };
+        /**
+         * ChoicesIn
+         * @description What the cook chose; `overruled` names marks that are crossed out.
+         */
+        ChoicesIn: {
+            /** Plates */
+            plates?: number | null;
+            /** School */
+            school?: ("steam" | "lean" | "short_braise" | "bath") | null;
+            /** Release */
+            release?: ("natural" | "timed" | "quick" | "soak" | "keep_warm") | null;
+            /** Finish */
+            finish?: ("broiler" | "grill" | "crisping" | "none") | null;
+            /** Overruled */
+            overruled?: string[];
+        };
+        /**
+         * ConvertIn
+         * @description A recipe to convert for a pot.
+         */
+        ConvertIn: {
+            recipe: components["schemas"]["RecipeText"];
+            /** Pot */
+            pot: string;
+            /** @default {} */
+            answers: components["schemas"]["AnswersIn"];
+            /**
+             * @default {
+             *       "overruled": []
+             *     }
+             */
+            choices: components["schemas"]["ChoicesIn"];
+        };
+        /**
+         * ConvertedOut
+         * @description A recipe for the pot, and how it came about.
+         */
+        ConvertedOut: {
+            understood: components["schemas"]["UnderstoodOut"];
+            /** Lines */
+            lines: components["schemas"]["LineOut"][];
+            /** Steps */
+            steps: components["schemas"]["StepOut"][];
+            /** Marks */
+            marks: components["schemas"]["PencilMark"][];
+            setting: components["schemas"]["ConvertedSetting"];
+            check: components["schemas"]["CheckOut"] | null;
+            /** Cautions */
+            cautions: string[];
+            /** Allergens */
+            allergens: string[];
+            /** Shopping */
+            shopping: components["schemas"]["ShopOut"][];
+            wish: components["schemas"]["PlanIn"];
+        };
+        /**
+         * ConvertedSetting
+         * @description What is set, and how it goes in.
+         */
+        ConvertedSetting: {
+            /** Hold Min */
+            hold_min: number;
+            /** Hold Low Min */
+            hold_low_min: number;
+            /** Hold High Min */
+            hold_high_min: number;
+            /** Lid On To Open S */
+            lid_on_to_open_s: number;
+            /**
+             * Release
+             * @enum {string}
+             */
+            release: "natural" | "timed" | "quick" | "soak" | "keep_warm";
+            /**
+             * Rack
+             * @enum {string}
+             */
+            rack: "none" | "trivet" | "tall" | "basket" | "bed";
+            /**
+             * School
+             * @enum {string}
+             */
+            school: "steam" | "lean" | "short_braise" | "bath";
+            liquid_shown: components["schemas"]["Shown"];
+            /** Runs */
+            runs: number;
+            /** Cuts */
+            cuts: number;
+            /**
+             * Finish
+             * @enum {string}
+             */
+            finish: "broiler" | "grill" | "crisping" | "none";
         };
         /**
          * CoolingOut
@@ -825,6 +1105,31 @@ export interface components {
             liquid_shown: components["schemas"]["Shown"];
         };
         /**
+         * ExportIn
+         * @description A conversion and the format it is wanted in.
+         */
+        ExportIn: {
+            wish: components["schemas"]["ConvertIn"];
+            /**
+             * Format
+             * @enum {string}
+             */
+            format: "jsonld" | "markdown" | "text";
+        };
+        /**
+         * ExportOut
+         * @description The text of the file.
+         */
+        ExportOut: {
+            /**
+             * Format
+             * @enum {string}
+             */
+            format: "jsonld" | "markdown" | "text";
+            /** Text */
+            text: string;
+        };
+        /**
          * FinishOut
          * @description Crust, batch by batch; look at half time.
          */
@@ -905,6 +1210,31 @@ export interface components {
             /** Ready Id */
             ready_id: string | null;
             pot: components["schemas"]["PotOut"];
+        };
+        /**
+         * LibraryOut
+         * @description Recipes, the newest first, and how many there are in all.
+         */
+        LibraryOut: {
+            /** Recipes */
+            recipes: components["schemas"]["RecipeLine"][];
+            /** Total */
+            total: number;
+        };
+        /**
+         * LineOut
+         * @description An ingredient of the converted recipe.
+         */
+        LineOut: {
+            /** Origin */
+            origin: number | null;
+            /**
+             * When
+             * @enum {string}
+             */
+            when: "season" | "sear" | "pot" | "top" | "own_run" | "after" | "finish" | "beside";
+            /** Text */
+            text: string;
         };
         /**
          * LiquidOut
@@ -1053,6 +1383,16 @@ export interface components {
             advice: string | null;
         };
         /**
+         * OptionOut
+         * @description One of several answers.
+         */
+        OptionOut: {
+            /** Value */
+            value: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * OtherPressureIn
          * @description A wish, and minutes that were written for another pressure.
          */
@@ -1079,6 +1419,36 @@ export interface components {
              * @enum {string}
              */
             texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
+        };
+        /**
+         * OtherWayIn
+         * @description A pressure plan, and the method it should go by.
+         */
+        OtherWayIn: {
+            wish: components["schemas"]["PlanIn"];
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "smoker" | "grill" | "simmer";
+        };
+        /**
+         * OtherWayOut
+         * @description The same meal by another method.
+         */
+        OtherWayOut: {
+            /**
+             * Method
+             * @enum {string}
+             */
+            method: "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "smoker" | "grill" | "simmer";
+            /** Duration S */
+            duration_s: number;
+            /** Core End C */
+            core_end_c: number;
+            liquid_shown: components["schemas"]["Shown"];
+            /** Advice */
+            advice: string[];
         };
         /**
          * OwnPotIn
@@ -1127,6 +1497,40 @@ export interface components {
              * @default false
              */
             crisping_lid: boolean;
+        };
+        /**
+         * PencilMark
+         * @description A pencil mark.
+         */
+        PencilMark: {
+            /** Mark Id */
+            mark_id: string;
+            /** Rule */
+            rule: string;
+            /**
+             * Does
+             * @enum {string}
+             */
+            does: "struck" | "moved" | "changed" | "added" | "kept";
+            /** Where */
+            where: string;
+            /** Index */
+            index: number | null;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /** Reason */
+            reason: string;
+            /**
+             * Source Kind
+             * @enum {string}
+             */
+            source_kind: "published" | "measured" | "common practice" | "from memory" | "fitted" | "judgement";
+            /** Overruled */
+            overruled: boolean;
+            /** Caution */
+            caution: string;
         };
         /**
          * PeopleOut
@@ -1570,6 +1974,23 @@ export interface components {
             hint?: string | null;
         };
         /**
+         * QuestionOut
+         * @description What was not read, and the guess that stands until it is answered.
+         */
+        QuestionOut: {
+            /**
+             * Asked
+             * @enum {string}
+             */
+            asked: "cut" | "mass" | "count" | "thickness" | "bone" | "method" | "method_minutes" | "texture";
+            /** Text */
+            text: string;
+            /** Guess */
+            guess: string;
+            /** Options */
+            options: components["schemas"]["OptionOut"][];
+        };
+        /**
          * RangePartOut
          * @description One thing that widens the range, by itself.
          */
@@ -1583,6 +2004,22 @@ export interface components {
             low_min: number;
             /** High Min */
             high_min: number;
+        };
+        /**
+         * ReadOut
+         * @description A recipe that was read, and what there is to say about it.
+         */
+        ReadOut: {
+            recipe: components["schemas"]["RecipeText"];
+            /**
+             * Format
+             * @enum {string}
+             */
+            format: "text" | "markdown" | "html" | "jsonld";
+            /** Remarks */
+            remarks: string[];
+            /** Twins */
+            twins: components["schemas"]["TwinOut"][];
         };
         /**
          * ReadyByIn
@@ -1639,6 +2076,85 @@ export interface components {
              * @enum {string}
              */
             source: "published" | "measured" | "common practice" | "from memory" | "fitted" | "judgement";
+        };
+        /**
+         * RecipeIn
+         * @description A recipe to keep. The original text is kept as it came and never changed later.
+         */
+        RecipeIn: {
+            /** Title */
+            title: string;
+            /** Tags */
+            tags?: string[];
+            /** Original */
+            original: string;
+            /**
+             * Format
+             * @enum {string}
+             */
+            format: "text" | "markdown" | "html" | "jsonld";
+            recipe: components["schemas"]["RecipeText"];
+            /** @default {} */
+            answers: components["schemas"]["AnswersIn"];
+            /**
+             * @default {
+             *       "overruled": []
+             *     }
+             */
+            choices: components["schemas"]["ChoicesIn"];
+        };
+        /**
+         * RecipeLine
+         * @description One line of the library.
+         */
+        RecipeLine: {
+            /** Id */
+            id: string;
+            /** Title */
+            title: string;
+            /** Tags */
+            tags: string[];
+            /**
+             * Updated At
+             * Format: date-time
+             */
+            updated_at: string;
+            /** Ingredients */
+            ingredients: number;
+        };
+        /**
+         * RecipeText
+         * @description A recipe as its writer left it.
+         */
+        RecipeText: {
+            /** Title */
+            title: string;
+            /** Ingredients */
+            ingredients: string[];
+            /** Steps */
+            steps: string[];
+            /**
+             * Yields
+             * @default
+             */
+            yields: string;
+            /**
+             * Description
+             * @default
+             */
+            description: string;
+            /** Prep S */
+            prep_s?: number | null;
+            /** Cook S */
+            cook_s?: number | null;
+            /** Total S */
+            total_s?: number | null;
+            /** Notes */
+            notes?: string[];
+            /** Plan */
+            plan?: {
+                [key: string]: string | number;
+            } | null;
         };
         /**
          * RecomputedOut
@@ -1887,6 +2403,16 @@ export interface components {
             total: number;
         };
         /**
+         * ShopOut
+         * @description A section of the shop.
+         */
+        ShopOut: {
+            /** Section */
+            section: string;
+            /** Items */
+            items: string[];
+        };
+        /**
          * Shown
          * @description A measure in both systems, ready to read.
          */
@@ -2003,6 +2529,20 @@ export interface components {
             section: components["schemas"]["SpanOut"][];
         };
         /**
+         * StepOut
+         * @description A step of the converted recipe.
+         */
+        StepOut: {
+            /** Kind */
+            kind: string;
+            /** Text */
+            text: string;
+            /** Low Min */
+            low_min: number | null;
+            /** High Min */
+            high_min: number | null;
+        };
+        /**
          * StoppedIn
          * @description A wish, and when its run stopped: minutes after lid on, and minutes ago.
          */
@@ -2065,6 +2605,38 @@ export interface components {
             results: components["schemas"]["PlanOut"];
         };
         /**
+         * StoredRecipeOut
+         * @description A recipe of the library.
+         */
+        StoredRecipeOut: {
+            /** Id */
+            id: string;
+            /** Title */
+            title: string;
+            /** Tags */
+            tags: string[];
+            /** Original */
+            original: string;
+            /**
+             * Format
+             * @enum {string}
+             */
+            format: "text" | "markdown" | "html" | "jsonld";
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+            /**
+             * Updated At
+             * Format: date-time
+             */
+            updated_at: string;
+            recipe: components["schemas"]["RecipeText"];
+            answers: components["schemas"]["AnswersIn"];
+            choices: components["schemas"]["ChoicesIn"];
+        };
+        /**
          * TaskOut
          * @description A stretch of work for a schedule: its range, what it occupies, how long it may wait.
          */
@@ -2099,6 +2671,51 @@ export interface components {
             core_temp_c: number[];
             /** Texture Step */
             texture_step: number[];
+        };
+        /**
+         * TwinOut
+         * @description A recipe in the library that reads the same.
+         */
+        TwinOut: {
+            /** Id */
+            id: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * UnderstoodOut
+         * @description What was read.
+         */
+        UnderstoodOut: {
+            /** Cut */
+            cut: string;
+            /** Mass Kg */
+            mass_kg: number;
+            mass_shown: components["schemas"]["Shown"];
+            /** Count */
+            count: number;
+            thickness_shown: components["schemas"]["Shown"] | null;
+            /** Bone */
+            bone: boolean | null;
+            /** Method */
+            method: ("smoker" | "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "grill" | "stovetop_pressure" | "simmer") | null;
+            /** Method Low Min */
+            method_low_min: number | null;
+            /** Method High Min */
+            method_high_min: number | null;
+            /** Method Temp C */
+            method_temp_c: number | null;
+            /**
+             * Texture
+             * @enum {string}
+             */
+            texture: "chewy" | "holds" | "tender" | "very" | "falls";
+            /** Plates */
+            plates: number | null;
+            /** Questions */
+            questions: components["schemas"]["QuestionOut"][];
+            /** Unread */
+            unread: number[];
         };
         /**
          * WayOut
@@ -4068,6 +4685,664 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_recipe: {
+        parameters: {
+            query?: {
+                name?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    convert_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConvertIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConvertedOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    export_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExportIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExportOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_recipes: {
+        parameters: {
+            query?: {
+                search?: string;
+                tag?: string;
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LibraryOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredRecipeOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredRecipeOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    replace_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredRecipeOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    other_way: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherWayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OtherWayOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

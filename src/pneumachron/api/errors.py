@@ -7,6 +7,7 @@ from starlette.exceptions import HTTPException
 
 from pneumachron.api.schemas.base import Problem
 from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.recipes.errors import RecipeError
 from pneumachron.services.errors import VersionError
 from pneumachron.store.errors import NotFoundError
 
@@ -26,6 +27,10 @@ def install(app: FastAPI) -> None:
 
     @app.exception_handler(WishError)
     def wish(_: Request, error: WishError) -> JSONResponse:
+        return problem(422, error.code, error.message, field=error.field, hint=error.hint)
+
+    @app.exception_handler(RecipeError)
+    def recipe(_: Request, error: RecipeError) -> JSONResponse:
         return problem(422, error.code, error.message, field=error.field, hint=error.hint)
 
     @app.exception_handler(OutOfRangeError)

@@ -7,11 +7,15 @@ from starlette.exceptions import HTTPException
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from pneumachron.api.errors import problem
+from pneumachron.recipes.model import MAX_BYTES
 
 MAX_BODY_BYTES = 256 * 1024
 """A plan is under 10 kB."""
 MAX_RESTORE_BYTES = 64 * 1024 * 1024
 """A backup holds some thousands of plans with their traces."""
+MAX_RECIPE_BYTES = 3 * MAX_BYTES
+"""A kept recipe carries its whole original, which JSON writes longer."""
+RECIPES_PATH = "/api/recipes"
 RESTORE_PATH = "/api/restore"
 _SAFE_METHODS = frozenset({"GET", "HEAD", "OPTIONS"})
 SECURITY_HEADERS = {
@@ -44,7 +48,7 @@ class Guard:
                 MutableHeaders(scope=message).update(SECURITY_HEADERS)
             await send(message)
 
-        limit = MAX_RESTORE_BYTES if scope["path"] == RESTORE_PATH else MAX_BODY_BYTES
+        limit = _limit_of(scope["path"])
         refusal = self._refusal(scope["method"], Headers(scope=scope), limit)
         if refusal is not None:
             await refusal(scope, receive, send_with_headers)
@@ -83,6 +87,12 @@ class Guard:
         if not length.isdigit() or int(length) > limit:
             return problem(413, "too_large", _too_large(limit), hint="Send less at a time.")
         return None
+
+
+def _limit_of(path: str) -> int:
+    if path == RESTORE_PATH:
+        return MAX_RESTORE_BYTES
+    return MAX_RECIPE_BYTES if path.startswith(RECIPES_PATH) else MAX_BODY_BYTES
 
 
 def _too_large(limit: int) -> str:

@@ -2,8 +2,12 @@
 
 from sqlalchemy.orm import Session
 
+from pneumachron.demo.recipes import RECIPES
+from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.understand import Answers
 from pneumachron.services import households as household_service
 from pneumachron.services import planning
+from pneumachron.services import recipes as recipe_service
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 from pneumachron.store import households
 from pneumachron.store.records import Household, new_id
@@ -69,6 +73,20 @@ def fill(session: Session) -> None:
         ready_id: household_service.add_ready_pot(session, ready_id).pot.pot_id
         for ready_id in READY_POTS
     }
+    for text, tags in RECIPES:
+        read = read_recipe(text)
+        recipe_service.keep_recipe(
+            session,
+            recipe_service.RecipeInputs(
+                title=read.recipe.title,
+                tags=tags,
+                original=text,
+                format=read.format,
+                recipe=read.recipe,
+                answers=Answers(),
+                choices=recipe_service.ChoiceInputs(),
+            ),
+        )
     for name, cook, inputs in COOKS:
         person = household_service.add_person(session, cook)
         planning.save_plan(

@@ -13,6 +13,7 @@ from pneumachron.core.alternatives import answer_for_minutes, what_changes
 from pneumachron.core.batches import batches
 from pneumachron.core.errors import WishError
 from pneumachron.core.finish import FinishKind
+from pneumachron.core.other_methods import OtherMethod, other_way
 from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import Pot, ready_pot, ready_pots
 from pneumachron.core.ready_by import ways_in_time
@@ -29,6 +30,7 @@ from pneumachron.services.answers import (
     stopped_document,
     translated_document,
 )
+from pneumachron.services.conversion_documents import other_way_document
 from pneumachron.services.documents import (
     RESULTS_VERSION,
     alternative_document,
@@ -172,6 +174,12 @@ def other_pressure_here(
         return translated_document(
             translate_minutes(_wish_here(session, inputs), hold_min, gauge_pa)
         )
+
+
+def other_way_here(session: Session, inputs: PlanInputs, method: OtherMethod) -> dict[str, Any]:
+    """The same meal by another method, for the day the pot is in use."""
+    with _telling_where():
+        return other_way_document(other_way(_wish_here(session, inputs), method))
 
 
 def batches_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:

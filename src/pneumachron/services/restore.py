@@ -6,12 +6,12 @@ from typing import Any, Literal, TypeAlias
 from sqlalchemy.orm import Session
 
 from pneumachron.core.pots import check_pot
-from pneumachron.services.backup import backup, plan_entry
+from pneumachron.services.backup import backup, plan_entry, recipe_entry
 from pneumachron.services.households import current_household
-from pneumachron.store import households, plans, pots
-from pneumachron.store.records import Household, KeptPot, Person, StoredPlan
+from pneumachron.store import households, plans, pots, recipes
+from pneumachron.store.records import Household, KeptPot, Person, StoredPlan, StoredRecipe
 
-Kind: TypeAlias = Literal["household", "people", "pots", "plans"]
+Kind: TypeAlias = Literal["household", "people", "pots", "plans", "recipes"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -32,6 +32,7 @@ class Envelope:
     people: tuple[Person, ...]
     pots: tuple[KeptPot, ...]
     plans: tuple[StoredPlan, ...]
+    recipes: tuple[StoredRecipe, ...]
 
 
 def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes, ...]:
@@ -57,6 +58,9 @@ def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes
         _compared("people", [asdict(item) for item in file.people], here["people"], "person_id"),
         _compared("pots", [_flat(asdict(item)) for item in file.pots], _pots_in(here), "pot_id"),
         _compared("plans", [plan_entry(plan) for plan in shelf], here["plans"], "plan_id"),
+        _compared(
+            "recipes", [recipe_entry(item) for item in file.recipes], here["recipes"], "recipe_id"
+        ),
     )
     if not dry_run:
         households.save_household(session, household)
@@ -66,6 +70,8 @@ def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes
             pots.put_pot(session, home, kept)
         for plan in shelf:
             plans.put_plan(session, home, plan)
+        for recipe in file.recipes:
+            recipes.put_recipe(session, home, recipe)
     return changes
 
 

@@ -62,6 +62,31 @@ class StoredPlan:
     updated_at: datetime
 
 
+@dataclass(frozen=True, slots=True)
+class RecipeContent:
+    """What a recipe in the library is made of. `original` is never changed."""
+
+    title: str
+    tags: tuple[str, ...]
+    original: str
+    format: str
+    fingerprint: str
+    """The same for recipes with the same lines, however they are written."""
+    recipe: dict[str, Any]
+    answers: dict[str, Any]
+    choices: dict[str, Any]
+
+
+@dataclass(frozen=True, slots=True)
+class StoredRecipe:
+    """A recipe in the library."""
+
+    recipe_id: str
+    content: RecipeContent
+    created_at: datetime
+    updated_at: datetime
+
+
 def new_id() -> str:
     """A fresh id."""
     return str(uuid4())

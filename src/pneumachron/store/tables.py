@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import JSON, ForeignKey, Index, MetaData, String
+from sqlalchemy import JSON, ForeignKey, Index, MetaData, String, Text
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 from pneumachron.store.db import UtcDateTime
@@ -99,3 +99,27 @@ class PlanRow(Base):
     deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
 
     __table_args__ = (Index("ix_plan_shelf", "household_id", "deleted_at", "updated_at"),)
+
+
+class RecipeRow(Base):
+    """A recipe: as it came, as it was read, and what the cook answered and chose."""
+
+    __tablename__ = "recipe"
+    __table_args__ = (
+        Index("ix_recipe_shelf", "household_id", "deleted_at", "updated_at"),
+        Index("ix_recipe_twin", "household_id", "fingerprint"),
+    )
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    household_id: Mapped[str] = mapped_column(ForeignKey("household.id"), index=True)
+    title: Mapped[str] = mapped_column(String(200))
+    tags: Mapped[list[str]] = mapped_column(JSON)
+    original: Mapped[str] = mapped_column(Text)
+    format: Mapped[str] = mapped_column(String(10))
+    fingerprint: Mapped[str] = mapped_column(String(64))
+    recipe: Mapped[dict[str, Any]] = mapped_column(JSON)
+    answers: Mapped[dict[str, Any]] = mapped_column(JSON)
+    choices: Mapped[dict[str, Any]] = mapped_column(JSON)
+    created_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)

@@ -6,12 +6,31 @@ from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, Name, ShortName
 from pneumachron.api.schemas.plan import PlanIn, PlanOut
+from pneumachron.api.schemas.recipes import (
+    MAX_ORIGINAL,
+    AnswersIn,
+    ChoicesIn,
+    RecipeText,
+    Tag,
+    Title,
+)
 from pneumachron.core.pots import Pot
+from pneumachron.recipes.model import Format
 from pneumachron.services.documents import upgraded
 from pneumachron.services.restore import Envelope
-from pneumachron.store.records import Household, KeptPot, Person, PlanContent, StoredPlan, Units
+from pneumachron.store.records import (
+    Household,
+    KeptPot,
+    Person,
+    PlanContent,
+    RecipeContent,
+    StoredPlan,
+    StoredRecipe,
+    Units,
+)
 
 MAX_PLANS = 20_000
+MAX_RECIPES = 5_000
 Key = Annotated[str, StringConstraints(min_length=1, max_length=36, pattern=r"^[A-Za-z0-9-]+$")]
 
 
@@ -95,6 +114,28 @@ class BackupPlan(Closed):
         return StoredPlan(self.plan_id, PlanContent(**values), self.created_at, self.updated_at)
 
 
+class BackupRecipe(Closed):
+    """A recipe of the library."""
+
+    recipe_id: Key
+    created_at: AwareDatetime
+    updated_at: AwareDatetime
+    title: Title
+    tags: Annotated[list[Tag], Field(max_length=12)]
+    original: Annotated[str, Field(max_length=MAX_ORIGINAL)]
+    format: Format
+    fingerprint: Annotated[str, Field(max_length=64)]
+    recipe: RecipeText
+    answers: AnswersIn
+    choices: ChoicesIn
+
+    def to_stored(self) -> StoredRecipe:
+        """As the library keeps it."""
+        values = self.model_dump(exclude={"recipe_id", "created_at", "updated_at"})
+        content = RecipeContent(**{**values, "tags": tuple(self.tags)})
+        return StoredRecipe(self.recipe_id, content, self.created_at, self.updated_at)
+
+
 class BackupIn(Closed):
     """Everything in one file."""
 
@@ -105,6 +146,9 @@ class BackupIn(Closed):
     people: Annotated[list[BackupPerson], Field(max_length=200)]
     pots: Annotated[list[BackupPot], Field(max_length=50)]
     plans: Annotated[list[BackupPlan], Field(max_length=MAX_PLANS)]
+    recipes: Annotated[list[BackupRecipe], Field(max_length=MAX_RECIPES)] = Field(
+        default_factory=list
+    )
 
     def to_envelope(self) -> Envelope:
         """As the use case takes it."""
@@ -113,4 +157,5 @@ class BackupIn(Closed):
             people=tuple(Person(**item.model_dump()) for item in self.people),
             pots=tuple(KeptPot(Pot(**item.pot.model_dump()), item.ready_id) for item in self.pots),
             plans=tuple(item.to_stored() for item in self.plans),
+            recipes=tuple(item.to_stored() for item in self.recipes),
         )

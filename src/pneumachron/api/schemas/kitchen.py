@@ -11,6 +11,7 @@ from pneumachron.core.tenderness import Texture
 from pneumachron.core.units import show_altitude, show_temperature
 from pneumachron.services.documents import pot_document
 from pneumachron.services.households import OwnPot
+from pneumachron.services.restore import Kind
 from pneumachron.store.records import Household, KeptPot
 
 
@@ -151,7 +152,7 @@ class BoilTestIn(Closed):
 class ChangesOut(Closed):
     """What a restore adds, changes and leaves, of one kind of thing."""
 
-    kind: Literal["household", "people", "pots", "plans"]
+    kind: Kind
     added: int
     changed: int
     same: int
@@ -162,7 +163,7 @@ class RestoreOut(Closed):
 
     made_at: str
     done: bool
-    changes: Annotated[list[ChangesOut], Field(max_length=4)]
+    changes: Annotated[list[ChangesOut], Field(max_length=5)]
 
 
 class KeptPotOut(Closed):

@@ -1,0 +1,352 @@
+"""Recipes: as they come, as they are understood, converted, kept."""
+
+from datetime import datetime
+from typing import Annotated, Any
+
+from pydantic import Field, StringConstraints
+
+from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.api.schemas.plan import PlanIn
+from pneumachron.core.constants import SourceKind
+from pneumachron.core.cuts import ReleaseMethod, School
+from pneumachron.core.finish import FinishKind
+from pneumachron.core.other_methods import OtherMethod
+from pneumachron.core.racks import Rack
+from pneumachron.core.tenderness import Texture
+from pneumachron.recipes.converting.marks import When
+from pneumachron.recipes.converting.rule_table import Does
+from pneumachron.recipes.model import MAX_BYTES, MAX_LINES, MAX_TEXT, MAX_TITLE, Format, Recipe
+from pneumachron.recipes.understanding.method import Method
+from pneumachron.recipes.understanding.understand import Answers, Asked
+from pneumachron.services.recipes import (
+    ChoiceInputs,
+    ConvertInputs,
+    ExportFormat,
+    RecipeInputs,
+    stored_recipe,
+)
+from pneumachron.store.recipes import MAX_LISTED
+from pneumachron.store.records import StoredRecipe
+
+Text = Annotated[str, StringConstraints(max_length=MAX_TEXT)]
+Title = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=MAX_TITLE)]
+Tag = Annotated[
+    str, StringConstraints(strip_whitespace=True, to_lower=True, min_length=1, max_length=30)
+]
+Seconds = Annotated[float | None, Field(ge=0, le=40 * 86_400)]
+MAX_MARKS = 2 * MAX_LINES + 10
+MAX_ORIGINAL = MAX_BYTES
+
+
+class RecipeText(Closed):
+    """A recipe as its writer left it."""
+
+    title: Title
+    ingredients: Annotated[list[Text], Field(max_length=MAX_LINES)]
+    steps: Annotated[list[Text], Field(max_length=MAX_LINES)]
+    yields: Annotated[str, Field(max_length=MAX_TITLE)] = ""
+    description: Text = ""
+    prep_s: Seconds = None
+    cook_s: Seconds = None
+    total_s: Seconds = None
+    notes: Annotated[list[Text], Field(max_length=MAX_LINES)] = Field(default_factory=list)
+    plan: Annotated[dict[str, str | int | float] | None, Field(max_length=60)] = None
+
+    def to_recipe(self) -> Recipe:
+        """As the readers make it."""
+        return stored_recipe(self.model_dump())
+
+
+class TwinOut(Closed):
+    """A recipe in the library that reads the same."""
+
+    id: str
+    title: str
+
+
+class ReadOut(Closed):
+    """A recipe that was read, and what there is to say about it."""
+
+    recipe: RecipeText
+    format: Format
+    remarks: Annotated[list[str], Field(max_length=5)]
+    twins: Annotated[list[TwinOut], Field(max_length=5)]
+
+
+class AnswersIn(Closed):
+    """What the cook answered or put right; what is left out takes the guess."""
+
+    cut: Id | None = None
+    mass: MeasureText | None = None
+    count: Annotated[int | None, Field(ge=1, le=60)] = None
+    thickness: MeasureText | None = None
+    bone: bool | None = None
+    method: Method | None = None
+    method_minutes: Annotated[int | None, Field(ge=1, le=2000)] = None
+    texture: Texture | None = None
+
+
+class ChoicesIn(Closed):
+    """What the cook chose; `overruled` names marks that are crossed out."""
+
+    plates: Annotated[int | None, Field(ge=1, le=200)] = None
+    school: School | None = None
+    release: ReleaseMethod | None = None
+    finish: FinishKind | None = None
+    overruled: Annotated[
+        list[Annotated[str, Field(max_length=60)]], Field(max_length=MAX_MARKS)
+    ] = Field(default_factory=list)
+
+
+class ConvertIn(Closed):
+    """A recipe to convert for a pot."""
+
+    recipe: RecipeText
+    pot: Id
+    answers: AnswersIn = AnswersIn()
+    choices: ChoicesIn = ChoicesIn()
+
+    def to_inputs(self) -> ConvertInputs:
+        """As the use case takes it."""
+        return ConvertInputs(
+            self.recipe.to_recipe(),
+            Answers(**self.answers.model_dump()),
+            choice_inputs(self.choices),
+            self.pot,
+        )
+
+
+def choice_inputs(choices: ChoicesIn) -> ChoiceInputs:
+    """Choices as the use case takes them."""
+    return ChoiceInputs(**{**choices.model_dump(), "overruled": tuple(choices.overruled)})
+
+
+class ExportIn(Closed):
+    """A conversion and the format it is wanted in."""
+
+    wish: ConvertIn
+    format: ExportFormat
+
+
+class ExportOut(Closed):
+    """The text of the file."""
+
+    format: ExportFormat
+    text: str
+
+
+class OptionOut(Closed):
+    """One of several answers."""
+
+    value: str
+    name: str
+
+
+class QuestionOut(Closed):
+    """What was not read, and the guess that stands until it is answered."""
+
+    asked: Asked
+    text: str
+    guess: str
+    options: Annotated[list[OptionOut], Field(max_length=20)]
+
+
+class UnderstoodOut(Closed):
+    """What was read."""
+
+    cut: str
+    mass_kg: float
+    mass_shown: Shown
+    count: int
+    thickness_shown: Shown | None
+    bone: bool | None
+    method: Method | None
+    method_low_min: int | None
+    method_high_min: int | None
+    method_temp_c: int | None
+    texture: Texture
+    plates: float | None
+    questions: Annotated[list[QuestionOut], Field(max_length=8)]
+    unread: Annotated[list[int], Field(max_length=MAX_LINES)]
+
+
+class LineOut(Closed):
+    """An ingredient of the converted recipe."""
+
+    origin: int | None
+    when: When
+    text: str
+
+
+class StepOut(Closed):
+    """A step of the converted recipe."""
+
+    kind: str
+    text: str
+    low_min: float | None
+    high_min: float | None
+
+
+class PencilMark(Closed):
+    """A pencil mark."""
+
+    mark_id: str
+    rule: str
+    does: Does
+    where: str
+    index: int | None
+    before: str
+    after: str
+    reason: str
+    source_kind: SourceKind
+    overruled: bool
+    caution: str
+
+
+class ConvertedSetting(Closed):
+    """What is set, and how it goes in."""
+
+    hold_min: int
+    hold_low_min: int
+    hold_high_min: int
+    lid_on_to_open_s: float
+    release: ReleaseMethod
+    rack: Rack
+    school: School
+    liquid_shown: Shown
+    runs: int
+    cuts: int
+    finish: FinishKind
+
+
+class CheckOut(Closed):
+    """What the old method would have come to here."""
+
+    hold_min: float
+    agrees: bool
+    words: str
+
+
+class ShopOut(Closed):
+    """A section of the shop."""
+
+    section: str
+    items: Annotated[list[str], Field(max_length=MAX_LINES)]
+
+
+class ConvertedOut(Closed):
+    """A recipe for the pot, and how it came about."""
+
+    understood: UnderstoodOut
+    lines: Annotated[list[LineOut], Field(max_length=2 * MAX_LINES)]
+    steps: Annotated[list[StepOut], Field(max_length=MAX_LINES + 20)]
+    marks: Annotated[list[PencilMark], Field(max_length=MAX_MARKS)]
+    setting: ConvertedSetting
+    check: CheckOut | None
+    cautions: Annotated[list[str], Field(max_length=30)]
+    allergens: Annotated[list[str], Field(max_length=20)]
+    shopping: Annotated[list[ShopOut], Field(max_length=20)]
+    wish: PlanIn
+
+
+class RecipeIn(Closed):
+    """A recipe to keep. The original text is kept as it came and never changed later."""
+
+    title: Title
+    tags: Annotated[list[Tag], Field(max_length=12)] = Field(default_factory=list)
+    original: Annotated[str, Field(max_length=MAX_ORIGINAL)]
+    format: Format
+    recipe: RecipeText
+    answers: AnswersIn = AnswersIn()
+    choices: ChoicesIn = ChoicesIn()
+
+    def to_inputs(self) -> RecipeInputs:
+        """As the use case takes it."""
+        return RecipeInputs(
+            self.title,
+            tuple(self.tags),
+            self.original,
+            self.format,
+            self.recipe.to_recipe(),
+            Answers(**self.answers.model_dump()),
+            choice_inputs(self.choices),
+        )
+
+
+class RecipeLine(Closed):
+    """One line of the library."""
+
+    id: str
+    title: str
+    tags: list[str]
+    updated_at: datetime
+    ingredients: int
+
+    @classmethod
+    def of(cls, stored: StoredRecipe) -> "RecipeLine":
+        """The line of a recipe."""
+        content = stored.content
+        return cls(
+            id=stored.recipe_id,
+            title=content.title,
+            tags=list(content.tags),
+            updated_at=stored.updated_at,
+            ingredients=len(content.recipe["ingredients"]),
+        )
+
+
+class LibraryOut(Closed):
+    """Recipes, the newest first, and how many there are in all."""
+
+    recipes: Annotated[list[RecipeLine], Field(max_length=MAX_LISTED)]
+    total: int
+
+
+class StoredRecipeOut(Closed):
+    """A recipe of the library."""
+
+    id: str
+    title: str
+    tags: list[str]
+    original: str
+    format: Format
+    created_at: datetime
+    updated_at: datetime
+    recipe: RecipeText
+    answers: AnswersIn
+    choices: ChoicesIn
+
+    @classmethod
+    def of(cls, stored: StoredRecipe) -> "StoredRecipeOut":
+        """A recipe, whole."""
+        content = stored.content
+        values: dict[str, Any] = {
+            "id": stored.recipe_id,
+            "title": content.title,
+            "tags": list(content.tags),
+            "original": content.original,
+            "format": content.format,
+            "created_at": stored.created_at,
+            "updated_at": stored.updated_at,
+            "recipe": content.recipe,
+            "answers": content.answers,
+            "choices": content.choices,
+        }
+        return cls.model_validate(values)
+
+
+class OtherWayIn(Closed):
+    """A pressure plan, and the method it should go by."""
+
+    wish: PlanIn
+    method: OtherMethod
+
+
+class OtherWayOut(Closed):
+    """The same meal by another method."""
+
+    method: OtherMethod
+    duration_s: float
+    core_end_c: float
+    liquid_shown: Shown
+    advice: Annotated[list[str], Field(max_length=6)]

@@ -1,0 +1,132 @@
+"""Conversions as documents for the wire."""
+
+from dataclasses import asdict
+from typing import Any
+
+from pneumachron.core.other_methods import OtherWay
+from pneumachron.core.units import show_length, show_mass, show_volume
+from pneumachron.recipes.converting.convert import Converted
+from pneumachron.recipes.converting.marks import OutLine
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.understand import Understood
+from pneumachron.recipes.writing.shopping import shopping_list
+from pneumachron.services.documents import shown_document
+
+
+def recipe_document(recipe: Recipe) -> dict[str, Any]:
+    """A recipe as its writer left it."""
+    return asdict(recipe) | {
+        "ingredients": list(recipe.ingredients),
+        "steps": list(recipe.steps),
+        "notes": list(recipe.notes),
+    }
+
+
+def understood_document(found: Understood) -> dict[str, Any]:
+    """What was read, and what is asked."""
+    cooking = found.cooking
+    return {
+        "cut": found.cut,
+        "mass_kg": round(found.mass_kg, 4),
+        "mass_shown": shown_document(show_mass(found.mass_kg)),
+        "count": found.count,
+        "thickness_shown": (
+            None if found.thickness_m is None else shown_document(show_length(found.thickness_m))
+        ),
+        "bone": found.bone,
+        "method": cooking.method,
+        "method_low_min": None if cooking.low_s is None else round(cooking.low_s / 60),
+        "method_high_min": None if cooking.high_s is None else round(cooking.high_s / 60),
+        "method_temp_c": None if cooking.temp_c is None else round(cooking.temp_c),
+        "texture": found.texture,
+        "plates": found.plates,
+        "questions": [
+            {
+                "asked": question.asked,
+                "text": question.text,
+                "guess": question.guess,
+                "options": [{"value": value, "name": name} for value, name in question.options],
+            }
+            for question in found.questions
+        ],
+        "unread": list(found.unread),
+    }
+
+
+def converted_document(done: Converted, pot: str) -> dict[str, Any]:
+    """Everything a screen shows of a conversion, and the wish that takes it to the Bench."""
+    plan = done.plan
+    low, high = plan.hold_range_min
+    return {
+        "understood": understood_document(done.understood),
+        "lines": [_line(line) for line in done.lines],
+        "steps": [
+            {
+                "kind": step.kind,
+                "text": step.text,
+                "low_min": None if step.minutes is None else round(step.minutes[0], 1),
+                "high_min": None if step.minutes is None else round(step.minutes[1], 1),
+            }
+            for step in done.steps
+        ],
+        "marks": [asdict(mark) for mark in done.marks],
+        "setting": {
+            "hold_min": plan.hold_min,
+            "hold_low_min": low,
+            "hold_high_min": high,
+            "lid_on_to_open_s": plan.lid_on_to_open_s,
+            "release": plan.setup.release,
+            "rack": plan.setup.standing.rack,
+            "school": plan.setup.wish.school,
+            "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
+            "runs": len(done.portioned.runs),
+            "cuts": done.portioned.cuts,
+            "finish": done.finish.kind,
+        },
+        "check": None if done.check is None else asdict(done.check),
+        "cautions": [caution.text for caution in plan.cautions if caution.severity == "careful"],
+        "allergens": list(done.allergens),
+        "shopping": [
+            {"section": section.name, "items": list(section.items)}
+            for section in shopping_list(done)
+        ],
+        "wish": bench_wish(done, pot),
+    }
+
+
+def _line(line: OutLine) -> dict[str, Any]:
+    return {"origin": line.origin, "when": line.when, "text": line.text}
+
+
+def bench_wish(done: Converted, pot: str) -> dict[str, Any]:
+    """The fullest run as the Bench takes it."""
+    wish = done.plan.setup.wish
+    piece = wish.load.pieces[0]
+    measured = done.understood.thickness_m is not None
+    return {
+        "pieces": [
+            {
+                "cut": piece.cut.cut_id,
+                "count": len(wish.load.pieces),
+                "mass": show_mass(wish.load.mass_kg).metric,
+                "thickness": show_length(piece.thickness_m).metric if measured else None,
+                "bone": done.understood.bone if piece.cut.bone_ratio > 0 else None,
+            }
+        ],
+        "pot": pot,
+        "texture": done.understood.texture,
+        "school": wish.school,
+        "release": wish.release,
+        "finish": done.finish.kind,
+    }
+
+
+def other_way_document(found: OtherWay) -> dict[str, Any]:
+    """The same meal by another method."""
+    return {
+        "method": found.method,
+        "duration_s": round(found.duration_s, 0),
+        "core_end_c": round(found.core_end_c, 1),
+        "liquid_shown": shown_document(show_volume(found.liquid_m3)),
+        "advice": list(found.advice),
+    }

@@ -1,0 +1,161 @@
+"""Recipes: read, convert, give back, keep in the library."""
+
+import json
+from dataclasses import asdict, dataclass
+from hashlib import sha256
+from typing import Any, Literal, TypeAlias
+
+from sqlalchemy.orm import Session
+
+from pneumachron.core.cuts import ReleaseMethod, School
+from pneumachron.core.finish import FinishKind
+from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.converting.kitchen import Choices, Kitchen
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.understand import Answers, understand
+from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
+from pneumachron.recipes.writing.recipe import to_recipe
+from pneumachron.services.conversion_documents import converted_document, recipe_document
+from pneumachron.services.households import current_household
+from pneumachron.services.planning import find_pot
+from pneumachron.store import recipes
+from pneumachron.store.records import RecipeContent, StoredRecipe
+
+ExportFormat: TypeAlias = Literal["jsonld", "markdown", "text"]
+_WRITERS = {"jsonld": to_jsonld, "markdown": to_markdown, "text": to_text}
+
+
+@dataclass(frozen=True, slots=True)
+class ChoiceInputs:
+    """What the cook chose besides the answers, as it lies on the shelf."""
+
+    plates: int | None = None
+    school: School | None = None
+    release: ReleaseMethod | None = None
+    finish: FinishKind | None = None
+    overruled: tuple[str, ...] = ()
+
+    def to_choices(self) -> Choices:
+        """As the rules take it."""
+        return Choices(
+            self.plates, self.school, self.release, self.finish, frozenset(self.overruled)
+        )
+
+
+@dataclass(frozen=True, slots=True)
+class ConvertInputs:
+    """A recipe, what was answered and chosen, and the pot."""
+
+    recipe: Recipe
+    answers: Answers
+    choices: ChoiceInputs
+    pot: str
+
+
+@dataclass(frozen=True, slots=True)
+class RecipeInputs:
+    """A recipe for the library, with the text it came from."""
+
+    title: str
+    tags: tuple[str, ...]
+    original: str
+    format: str
+    recipe: Recipe
+    answers: Answers
+    choices: ChoiceInputs
+
+
+def read_here(session: Session, content: bytes, name: str) -> dict[str, Any]:
+    """A recipe from a file or a paste, and whether the library has it already.
+
+    Raises
+    ------
+    RecipeError : it cannot be read; says what to do.
+    """
+    read = read_recipe(content, name=name)
+    home = current_household(session).household_id
+    return {
+        "recipe": recipe_document(read.recipe),
+        "format": read.format,
+        "remarks": list(read.remarks),
+        "twins": [
+            {"id": twin.recipe_id, "title": twin.content.title}
+            for twin in recipes.twins(session, home, fingerprint_of(read.recipe))
+        ],
+    }
+
+
+def fingerprint_of(recipe: Recipe) -> str:
+    """The same for recipes whose ingredients and steps read the same, whatever their spaces."""
+    lines = [" ".join(text.lower().split()) for text in (*recipe.ingredients, *recipe.steps)]
+    return sha256(json.dumps(lines).encode()).hexdigest()
+
+
+def convert_here(session: Session, inputs: ConvertInputs) -> dict[str, Any]:
+    """Convert a recipe for a pot of the household.
+
+    Raises
+    ------
+    RecipeError : no cut, an answer that cannot be read, or it does not fit.
+    """
+    return converted_document(_converted(session, inputs), inputs.pot)
+
+
+def _converted(session: Session, inputs: ConvertInputs) -> Converted:
+    household = current_household(session)
+    pot = find_pot(session, household.household_id, inputs.pot)
+    kitchen = Kitchen(
+        pot, household.altitude_m, household.start_temp_c, metric=household.units == "metric"
+    )
+    return convert(understand(inputs.recipe, inputs.answers), kitchen, inputs.choices.to_choices())
+
+
+def export_here(session: Session, inputs: ConvertInputs, kind: ExportFormat) -> str:
+    """The converted recipe in an open format."""
+    return _WRITERS[kind](to_recipe(_converted(session, inputs)))
+
+
+def list_here(
+    session: Session, *, search: str, tag: str, limit: int, offset: int
+) -> tuple[list[StoredRecipe], int]:
+    """Recipes of the library, the newest first, and how many there are."""
+    home = current_household(session).household_id
+    return recipes.list_recipes(session, home, search=search, tag=tag, limit=limit, offset=offset)
+
+
+def get_recipe(session: Session, recipe_id: str) -> StoredRecipe:
+    """A recipe of the library."""
+    return recipes.get_recipe(session, current_household(session).household_id, recipe_id)
+
+
+def keep_recipe(
+    session: Session, inputs: RecipeInputs, recipe_id: str | None = None
+) -> StoredRecipe:
+    """Keep a recipe: a new one, or answers and choices of one that is there."""
+    home = current_household(session).household_id
+    content = RecipeContent(
+        title=inputs.title,
+        tags=tuple(dict.fromkeys(inputs.tags)),
+        original=inputs.original,
+        format=inputs.format,
+        fingerprint=fingerprint_of(inputs.recipe),
+        recipe=recipe_document(inputs.recipe),
+        answers=asdict(inputs.answers),
+        choices={**asdict(inputs.choices), "overruled": list(inputs.choices.overruled)},
+    )
+    if recipe_id is None:
+        return recipes.add_recipe(session, home, content)
+    return recipes.replace_recipe(session, home, recipe_id, content)
+
+
+def set_recipe_deleted(session: Session, recipe_id: str, *, deleted: bool) -> None:
+    """Take a recipe out of the library, or put it back."""
+    home = current_household(session).household_id
+    recipes.set_recipe_deleted(session, home, recipe_id, deleted=deleted)
+
+
+def stored_recipe(document: dict[str, Any]) -> Recipe:
+    """A recipe as it lies on the shelf."""
+    texts = {key: tuple(document[key]) for key in ("ingredients", "steps", "notes")}
+    return Recipe(**{**document, **texts})
