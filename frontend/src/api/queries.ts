@@ -11,6 +11,7 @@ import {
   client,
   type HouseholdIn,
   type Marinade,
+  type OtherMethod,
   type OwnPotIn,
   type PlanIn,
   type PlanOut,
@@ -167,6 +168,14 @@ export function useSauce(pot: string, volume: string, leftRatio: number, body: B
       client.POST("/api/sauce", { body: { pot, volume, left_ratio: leftRatio, body }, signal }),
     ),
   );
+}
+
+/** The same meal without the pot, on a day when that is in use. */
+export function useOtherWay(wish: PlanIn | null, method: OtherMethod | null) {
+  return useAsked(["other way", wish, method], wish !== null && method !== null, (signal) => {
+    const body = { wish: wish as PlanIn, method: method ?? "oven_lid" };
+    return unwrap(client.POST("/api/plan/other-way", { body, signal }));
+  });
 }
 
 export function useSides(holdMin: number) {

@@ -7,6 +7,9 @@ import { BenchView } from "@/features/bench/BenchView";
 const PlansView = lazy(() =>
   import("@/features/plans/PlansView").then((module) => ({ default: module.PlansView })),
 );
+const ConvertView = lazy(() =>
+  import("@/features/convert/ConvertView").then((module) => ({ default: module.ConvertView })),
+);
 const GuideView = lazy(() =>
   import("@/features/guide/GuideView").then((module) => ({ default: module.GuideView })),
 );
@@ -29,6 +32,7 @@ export function App() {
         <Suspense fallback={<p className="p-6 text-pencil">Fetching the page …</p>}>
           <Switch>
             <Route path="/" component={BenchView} />
+            <Route path="/convert" component={ConvertView} />
             <Route path="/plans" component={PlansView} />
             <Route path="/kit" component={KitView} />
             <Route path="/guide" component={GuideView} />

@@ -6,6 +6,7 @@ import { lastBench } from "@/lib/draft";
 
 const VIEWS = [
   { path: "/", name: "Bench" },
+  { path: "/convert", name: "Convert" },
   { path: "/plans", name: "Plans" },
   { path: "/kit", name: "Kit" },
   { path: "/guide", name: "Guide" },

@@ -1,6 +1,14 @@
 /** The app's words for the choices of the trade. */
 
-import type { FinishKind, PhaseOut, PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
+import type {
+  FinishKind,
+  PhaseOut,
+  PlanIn,
+  ReleaseMethod,
+  School,
+  SourceMethod,
+  Texture,
+} from "@/api/client";
 
 export const TEXTURE_WORDS: Record<Texture, string> = {
   chewy: "chewy",
@@ -54,6 +62,17 @@ export const RACK_WORDS: Record<NonNullable<PlanIn["rack"]>, { name: string; say
   tall: { name: "tall rack", says: "5 cm high, room for a dish below" },
   basket: { name: "basket", says: "for small pieces, lifts out in one go" },
   bed: { name: "vegetable bed", says: "onion wedges or potatoes, which thicken the sauce" },
+};
+
+export const METHOD_WORDS: Record<SourceMethod, string> = {
+  smoker: "in a smoker",
+  oven_lid: "in the oven, covered",
+  oven_open: "in the oven, open",
+  slow_low: "in a slow cooker, low",
+  slow_high: "in a slow cooker, high",
+  grill: "on the grill",
+  stovetop_pressure: "stovetop pressure cooker",
+  simmer: "simmered on the stove",
 };
 
 export const FINISH_WORDS: Record<FinishKind, string> = {

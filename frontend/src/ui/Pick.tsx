@@ -21,7 +21,9 @@ export function Pick({ label, value, options, onChange, aside }: Props) {
   const chosen = options.find((option) => option.value === value);
   return (
     <div className="flex min-w-0 flex-col">
-      <div className={`flex items-end justify-between gap-1 ${aside === undefined ? "" : "min-h-6"}`}>
+      <div
+        className={`flex items-end justify-between gap-1 ${aside === undefined ? "" : "min-h-6"}`}
+      >
         <label htmlFor={id} className="text-[13px] text-pencil leading-tight">
           {label}
         </label>

@@ -1,10 +1,11 @@
 import { useState } from "react";
-import { type CutOut, troubleOf } from "@/api/client";
-import { useGivenMinutes } from "@/api/queries";
+import { type CutOut, type OtherMethod, troubleOf } from "@/api/client";
+import { useGivenMinutes, useOtherWay } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { panelTime } from "@/lib/format";
+import { panelTime, spokenTime } from "@/lib/format";
 import { TEXTURE_WORDS } from "@/lib/words";
 import { MeasureField } from "@/ui/MeasureField";
+import { Pick } from "@/ui/Pick";
 
 interface Props {
   bench: Bench;
@@ -54,6 +55,35 @@ export function GivenMinutes({ bench, cut }: Props) {
           {TEXTURE_WORDS[there.data.texture_reached]}.
         </p>
       )}
+      <OtherWay bench={bench} />
     </div>
   );
 }
+
+/** On a day when the pot is in use: the same meal in the oven or in a slow cooker. */
+function OtherWay({ bench }: { bench: Bench }) {
+  const [method, setMethod] = useState("");
+  const { data, error } = useOtherWay(
+    bench.stale ? null : bench.inputs,
+    method ? (method as OtherMethod) : null,
+  );
+  return (
+    <div className="mt-1 border-rule border-t pt-1">
+      <Pick label="without the pot" value={method} options={WAYS} onChange={setMethod} />
+      {method && error && <p role="alert">{troubleOf(error).message}</p>}
+      {method && data && !error && (
+        <p data-testid="other-way">
+          <strong className="font-semibold">{spokenTime(data.duration_s / 60)}</strong> with{" "}
+          {data.liquid_shown.metric} ({data.liquid_shown.us}) of liquid. {data.advice.join(" ")}
+        </p>
+      )}
+    </div>
+  );
+}
+
+const WAYS = [
+  { value: "", name: "the pot is free" },
+  { value: "oven_lid", name: "in the oven, covered" },
+  { value: "slow_low", name: "in a slow cooker, low" },
+  { value: "slow_high", name: "in a slow cooker, high" },
+];

@@ -22,6 +22,12 @@ DEVICE_WORDS: dict[Method, str] = {
     "stovetop_pressure": "stovetop cooker",
     "simmer": "simmering",
 }
+LEFT_OUT: dict[str, str] = {
+    "sear": "This cut is not browned first; its crust comes with the finish.",
+    "finish": "This way has no crust.",
+    "": "The pot leaves this out.",
+}
+"""Why a step has no place in ours."""
 STEP_OF: dict[Theme, str] = {
     "season": "season",
     "marinate": "marinate",
@@ -32,6 +38,7 @@ STEP_OF: dict[Theme, str] = {
     "finish": "finish",
     "rest": "rest",
     "carve": "carve",
+    "serve": "carve",
     "sides": "own_run",
 }
 """Which of our steps does what a step of the recipe did."""
@@ -105,7 +112,9 @@ def numbered(marks: list[tuple[Mark, str]], steps: tuple[OutStep, ...]) -> list[
             continue
         number = numbers.get(kind)
         if number is None:
-            found.append(replace(mark, does="struck", after="", reason="The pot leaves this out."))
+            found.append(
+                replace(mark, does="struck", after="", reason=LEFT_OUT.get(kind, LEFT_OUT[""]))
+            )
         else:
             found.append(
                 replace(mark, after=f"step {number}", reason=mark.reason.format(step=number))

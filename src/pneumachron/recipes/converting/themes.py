@@ -90,7 +90,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bwarm the",
         ),
     ),
-    ("finish", any_of(r"\bscatter", r"\bsprinkle", r"\bserve\b", r"\bover\b")),
+    ("serve", any_of(r"\bscatter", r"\bsprinkle", r"\bserve\b", r"\bover\b")),
 )
 
 

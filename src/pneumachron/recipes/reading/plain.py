@@ -221,11 +221,15 @@ def read_markdown(text: str) -> Recipe:
 
 
 def _markdown_lines(text: str) -> Iterator[str]:
+    items = 0
     for token in MarkdownIt("commonmark", {"maxNesting": 20}).parse(text):
+        items += {"list_item_open": 1, "list_item_close": -1}.get(token.type, 0)
         if token.type != "inline":
             continue
+        # an item that is wrapped goes on; lines of a paragraph are lines, as people mean them
+        soft = " " if items else "\n"
         words = "".join(
-            "\n" if child.type in {"softbreak", "hardbreak"} else child.content
+            {"softbreak": soft, "hardbreak": "\n"}.get(child.type, child.content)
             for child in token.children or []
         )
         yield from words.split("\n")

@@ -1,0 +1,88 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type ConvertIn, client, type ExportFormat, type RecipeIn, unwrap } from "@/api/client";
+
+/** Read a file or a paste; its bytes go as they are, so that the encoding is found out there. */
+export function useReadRecipe() {
+  return useMutation({
+    mutationFn: ({ content, name }: { content: Blob; name: string }) =>
+      unwrap(
+        client.POST("/api/recipes/read", {
+          params: { query: { name } },
+          body: "",
+          bodySerializer: () => content,
+          headers: { "Content-Type": "application/octet-stream" },
+        }),
+      ),
+  });
+}
+
+/** The conversion of what stands here; the last answer stays while the next is on its way. */
+export function useConverted(wish: ConvertIn | null) {
+  return useQuery({
+    queryKey: ["converted", wish],
+    queryFn: ({ signal }) =>
+      unwrap(client.POST("/api/recipes/convert", { body: wish as ConvertIn, signal })),
+    enabled: wish !== null,
+    placeholderData: keepPreviousData,
+    gcTime: 60_000,
+  });
+}
+
+export function useExport() {
+  return useMutation({
+    mutationFn: ({ wish, format }: { wish: ConvertIn; format: ExportFormat }) =>
+      unwrap(client.POST("/api/recipes/export", { body: { wish, format } })),
+  });
+}
+
+export function useLibrary(search: string, tag: string) {
+  return useQuery({
+    queryKey: ["recipes", "list", search, tag],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.GET("/api/recipes", { params: { query: { search, tag, limit: 200 } }, signal }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function useStoredRecipe(id: string | null) {
+  return useQuery({
+    queryKey: ["recipes", "one", id],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.GET("/api/recipes/{recipe_id}", {
+          params: { path: { recipe_id: id ?? "" } },
+          signal,
+        }),
+      ),
+    enabled: id !== null,
+  });
+}
+
+function useLibraryChange<T, R>(change: (value: T) => Promise<R>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["recipes"] }),
+  });
+}
+
+export function useKeepRecipe() {
+  return useLibraryChange(({ id, body }: { id: string | null; body: RecipeIn }) =>
+    id === null
+      ? unwrap(client.POST("/api/recipes", { body }))
+      : unwrap(
+          client.PUT("/api/recipes/{recipe_id}", { params: { path: { recipe_id: id } }, body }),
+        ),
+  );
+}
+
+export function useDeleteRecipe() {
+  return useLibraryChange(({ id, restore }: { id: string; restore: boolean }) => {
+    const params = { path: { recipe_id: id } };
+    return restore
+      ? unwrap(client.POST("/api/recipes/{recipe_id}/restore", { params }))
+      : unwrap(client.DELETE("/api/recipes/{recipe_id}", { params }));
+  });
+}

@@ -1,0 +1,67 @@
+import { useId, useState } from "react";
+import { useLocation } from "wouter";
+import { troubleOf } from "@/api/client";
+import { useKeepRecipe } from "@/api/recipes";
+import type { Draft } from "@/features/convert/draft";
+import { Button } from "@/ui/Button";
+
+interface Props {
+  draft: Draft;
+  onChange: (draft: Draft) => void;
+}
+
+/** Tags, and into the library with it; its original goes along. */
+export function KeepForm({ draft, onChange }: Props) {
+  const id = useId();
+  const keep = useKeepRecipe();
+  const [, navigate] = useLocation();
+  const [tags, setTags] = useState(draft.tags.join(", "));
+  const words = tags
+    .split(",")
+    .map((word) => word.trim().toLowerCase())
+    .filter(Boolean)
+    .slice(0, 12);
+  const save = () => {
+    const { recipe, original, format, answers, choices } = draft;
+    const body = { title: recipe.title, tags: words, original, format, recipe, answers, choices };
+    keep.mutate(
+      { id: draft.id, body },
+      {
+        onSuccess: (kept) => {
+          onChange({ ...draft, id: kept.id, tags: kept.tags });
+          navigate(`/convert?recipe=${kept.id}`, { replace: true });
+        },
+      },
+    );
+  };
+  const trouble = keep.error ? troubleOf(keep.error) : null;
+  return (
+    <div className="flex flex-wrap items-center gap-2 text-[14px] print:hidden">
+      <label htmlFor={id} className="text-pencil">
+        tags
+      </label>
+      <input
+        id={id}
+        value={tags}
+        placeholder="rehearsal, oven"
+        maxLength={200}
+        autoComplete="off"
+        onChange={(event) => setTags(event.target.value)}
+        className="w-44 rounded-sm border border-edge bg-sheet px-2 py-0.5 placeholder:text-pencil"
+      />
+      <Button onClick={save} disabled={keep.isPending}>
+        {draft.id ? "Keep the changes" : "Keep in the library"}
+      </Button>
+      {keep.isSuccess && (
+        <span role="status" className="text-safe">
+          kept
+        </span>
+      )}
+      {trouble && (
+        <span role="alert" className="border-care border-l-4 pl-2">
+          <strong>{trouble.message}</strong> {trouble.hint}
+        </span>
+      )}
+    </div>
+  );
+}

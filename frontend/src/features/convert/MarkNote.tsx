@@ -1,0 +1,79 @@
+import type { KeyboardEvent } from "react";
+import type { PencilMark } from "@/api/client";
+import { SOURCE_WORDS } from "@/lib/words";
+import { Button } from "@/ui/Button";
+
+export interface MarkProps {
+  open: string | null;
+  onOpen: (mark: string | null) => void;
+  onOverrule: (mark: string, on: boolean) => void;
+}
+
+interface Props extends MarkProps {
+  mark: PencilMark;
+}
+
+/** The word of a mark; its reason opens below, arrow keys walk from mark to mark. */
+export function MarkWord({ mark, open, onOpen, onOverrule }: Props) {
+  const shown = open === mark.mark_id;
+  const keys = (event: KeyboardEvent<HTMLButtonElement>) => {
+    if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+      event.preventDefault();
+      walk(event.currentTarget, event.key === "ArrowDown" ? 1 : -1);
+    } else if (event.key === "Escape") {
+      onOpen(null);
+    } else if (event.key === "x" && !isFixed(mark)) {
+      onOverrule(mark.mark_id, !mark.overruled);
+    }
+  };
+  return (
+    <button
+      type="button"
+      data-mark={mark.mark_id}
+      aria-expanded={shown}
+      aria-keyshortcuts="x"
+      onClick={() => onOpen(mark.mark_id)}
+      onFocus={() => onOpen(mark.mark_id)}
+      onKeyDown={keys}
+      className={`min-h-6 whitespace-nowrap font-dial font-semibold text-[14px] underline decoration-dotted underline-offset-4 ${mark.overruled ? "text-care" : "text-ink"}`}
+    >
+      {mark.overruled ? "left as it was" : mark.does}
+    </button>
+  );
+}
+
+/** What the pot needs in any case is not left out. */
+function isFixed(mark: PencilMark): boolean {
+  return mark.mark_id.endsWith(":-");
+}
+
+function walk(from: HTMLElement, direction: 1 | -1) {
+  const marks = [...document.querySelectorAll<HTMLElement>("[data-mark]")];
+  marks[marks.indexOf(from) + direction]?.focus();
+}
+
+/** Why, from what kind of source, and the eraser. */
+export function MarkNote({ mark, open, onOverrule }: Props) {
+  if (open !== mark.mark_id) return null;
+  return (
+    <div
+      className="border-edge border-l-4 bg-sheet px-2 py-1 text-[14px]"
+      data-testid="mark-reason"
+      aria-live="polite"
+    >
+      {mark.reason} <span className="text-pencil">({SOURCE_WORDS[mark.source_kind]})</span>
+      {mark.caution && (
+        <p className="mt-1 border-care border-l-4 bg-care-wash px-2 font-medium">{mark.caution}</p>
+      )}
+      {!isFixed(mark) && (
+        <Button
+          className="mt-1 block text-[14px]"
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => onOverrule(mark.mark_id, !mark.overruled)}
+        >
+          {mark.overruled ? "Take the change" : "Leave it as it was"}
+        </Button>
+      )}
+    </div>
+  );
+}

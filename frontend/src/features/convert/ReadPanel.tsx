@@ -1,0 +1,193 @@
+import type { ConvertedOut, KeptPotOut, Problem, SourceMethod, Texture } from "@/api/client";
+import { useCatalogue } from "@/api/queries";
+import type { Answers, Draft } from "@/features/convert/draft";
+import { METHOD_WORDS } from "@/lib/words";
+import { Pick } from "@/ui/Pick";
+import { TextField } from "@/ui/TextField";
+
+interface Props {
+  draft: Draft;
+  pots: KeptPotOut[];
+  understood: ConvertedOut["understood"] | undefined;
+  problem: Problem | null;
+  onChange: (draft: Draft) => void;
+}
+
+type Understood = ConvertedOut["understood"];
+
+/** What was read of the recipe, in one place: what was not is asked for, with the guess shown. */
+export function ReadPanel({ draft, pots, understood, problem, onChange }: Props) {
+  const { choices } = draft;
+  const answer = (part: Partial<Answers>) =>
+    onChange({ ...draft, answers: { ...draft.answers, ...part } });
+  const asked = new Map<string, string>();
+  for (const question of understood?.questions ?? []) asked.set(question.asked, question.guess);
+  const fields = { answers: draft.answers, understood, asked, answer };
+  return (
+    <section aria-label="what was read" className="mt-2 border-rule border-y py-2 print:hidden">
+      <Questions understood={understood} />
+      <div className="grid grid-cols-2 gap-x-3 gap-y-1.5 sm:grid-cols-3 lg:grid-cols-5">
+        <MeatFields {...fields} problem={problem} />
+        <MethodFields {...fields} />
+        <TextField
+          label="plates"
+          value={choices.plates ? String(choices.plates) : ""}
+          placeholder={understood?.plates ? String(understood.plates) : "as it is"}
+          onChange={(value) =>
+            onChange({ ...draft, choices: { ...choices, plates: whole(value, 200) } })
+          }
+        />
+        <Pick
+          label="in the pot"
+          value={draft.pot}
+          options={pots.map((kept) => ({ value: kept.id, name: kept.pot.name }))}
+          onChange={(pot) => onChange({ ...draft, pot })}
+        />
+      </div>
+    </section>
+  );
+}
+
+function Questions({ understood }: { understood: Understood | undefined }) {
+  const questions = understood?.questions ?? [];
+  const many = questions.length === 1 ? "One thing was" : `${questions.length} things were`;
+  return (
+    <p className="mb-1 text-[14px]" data-testid="questions">
+      {questions.length === 0 ? (
+        "All that is needed was read or answered."
+      ) : (
+        <strong className="font-semibold">
+          {many} not in the recipe; until you say, the guess stands:{" "}
+          {questions.map((item) => item.text).join(" ")}
+        </strong>
+      )}
+    </p>
+  );
+}
+
+interface FieldProps {
+  answers: Answers;
+  understood: Understood | undefined;
+  /** What is asked, and the guess. */
+  asked: Map<string, string>;
+  answer: (part: Partial<Answers>) => void;
+}
+
+function MeatFields(props: FieldProps & { problem: Problem | null }) {
+  const { answers, understood, asked, answer, problem } = props;
+  const cuts = useCatalogue().data?.cuts ?? [];
+  const trouble = (field: string) =>
+    problem?.field === field ? `${problem.message} ${problem.hint ?? ""}` : null;
+  return (
+    <>
+      <Asked on={asked.has("cut")}>
+        <Pick
+          label="cut"
+          value={answers.cut ?? understood?.cut ?? ""}
+          options={cuts.map((item) => ({ value: item.id, name: item.name }))}
+          onChange={(cut) => answer({ cut })}
+        />
+      </Asked>
+      <Asked on={asked.has("mass")}>
+        <TextField
+          label="weight"
+          value={answers.mass ?? ""}
+          placeholder={guessed(asked.get("mass"), understood?.mass_shown.metric)}
+          trouble={trouble("mass")}
+          onChange={(value) => answer({ mass: value || null })}
+        />
+      </Asked>
+      <Asked on={asked.has("thickness")}>
+        <TextField
+          label="thickness"
+          value={answers.thickness ?? ""}
+          placeholder={guessed(asked.get("thickness"), understood?.thickness_shown?.metric)}
+          trouble={trouble("thickness")}
+          onChange={(value) => answer({ thickness: value || null })}
+        />
+      </Asked>
+      <TextField
+        label="pieces"
+        value={answers.count ? String(answers.count) : ""}
+        placeholder={String(understood?.count ?? "")}
+        onChange={(value) => answer({ count: whole(value, 60) })}
+      />
+      <Pick
+        label="bone"
+        value={boneWord(answers.bone ?? understood?.bone)}
+        options={BONES}
+        onChange={(value) => answer({ bone: value === "" ? null : value === "in" })}
+      />
+    </>
+  );
+}
+
+/** The guess with a question mark, or what was read. */
+function guessed(guess: string | undefined, read: string | undefined): string {
+  return guess ? `${guess}?` : (read ?? "");
+}
+
+function MethodFields({ answers, understood, asked, answer }: FieldProps) {
+  const cuts = useCatalogue().data?.cuts ?? [];
+  const cut = cuts.find((item) => item.id === (answers.cut ?? understood?.cut));
+  const rungs = (cut?.ladder ?? []).map((rung) => ({ value: rung.texture, name: rung.looks }));
+  return (
+    <>
+      <Asked on={asked.has("method")}>
+        <Pick
+          label="was cooked"
+          value={answers.method ?? understood?.method ?? ""}
+          options={METHODS}
+          onChange={(value) => answer({ method: value ? (value as SourceMethod) : null })}
+        />
+      </Asked>
+      <Asked on={asked.has("method_minutes")}>
+        <TextField
+          label="minutes"
+          value={answers.method_minutes ? String(answers.method_minutes) : ""}
+          placeholder={minutesOf(understood)}
+          onChange={(value) => answer({ method_minutes: whole(value, 2000) })}
+        />
+      </Asked>
+      <Asked on={asked.has("texture")}>
+        <Pick
+          label="how soft"
+          value={answers.texture ?? understood?.texture ?? ""}
+          options={rungs}
+          onChange={(value) => answer({ texture: value as Texture })}
+        />
+      </Asked>
+    </>
+  );
+}
+
+function Asked({ on, children }: { on: boolean; children: React.ReactNode }) {
+  return <div className={on ? "border-care border-l-4 pl-1.5" : ""}>{children}</div>;
+}
+
+function whole(text: string, most: number): number | null {
+  const digits = text.replace(/\D/g, "");
+  return digits ? Math.min(Math.max(Number(digits), 1), most) : null;
+}
+
+function boneWord(bone: boolean | null | undefined): string {
+  if (bone === null || bone === undefined) return "";
+  return bone ? "in" : "out";
+}
+
+function minutesOf(understood: Understood | undefined): string {
+  if (!understood || understood.method_low_min === null) return "not said";
+  const { method_low_min: low, method_high_min: high } = understood;
+  return low === high ? String(low) : `${low}–${high}`;
+}
+
+const BONES = [
+  { value: "", name: "as is usual" },
+  { value: "in", name: "bone in" },
+  { value: "out", name: "boneless" },
+];
+
+const METHODS = [
+  { value: "", name: "not said" },
+  ...Object.entries(METHOD_WORDS).map(([value, name]) => ({ value, name })),
+];

@@ -1,0 +1,73 @@
+import type { ConvertedOut, RecipeText } from "@/api/client";
+import { numbered } from "@/features/convert/draft";
+import { MarkNote, type MarkProps, MarkWord } from "@/features/convert/MarkNote";
+
+interface Props extends MarkProps {
+  recipe: RecipeText;
+  converted: ConvertedOut;
+}
+
+/** The steps as they were with their marks, and the steps for the pot in the order of work. */
+export function Steps({ recipe, converted, ...marks }: Props) {
+  const ofSteps = converted.marks.filter((mark) => mark.where === "step");
+  const added = ofSteps.filter((mark) => mark.index === null);
+  return (
+    <div className="mt-4 grid gap-x-8 gap-y-4 lg:grid-cols-2">
+      <section aria-labelledby="old-steps" className="print:hidden">
+        <h2 id="old-steps" className="font-semibold text-[18px]">
+          Steps as they were
+        </h2>
+        <ol className="mt-1">
+          {numbered(recipe.steps).map(({ key, text, index }) => {
+            const mark = ofSteps.find((item) => item.index === index);
+            return (
+              <li key={key} className="border-rule border-b py-1">
+                <span className={isGone(mark) ? "text-pencil line-through" : ""}>{text}</span>{" "}
+                {mark && (
+                  <>
+                    <MarkWord mark={mark} {...marks} />
+                    {mark.does === "moved" && !mark.overruled && (
+                      <span className="ml-1 text-pencil">to {mark.after}</span>
+                    )}
+                    <MarkNote mark={mark} {...marks} />
+                  </>
+                )}
+              </li>
+            );
+          })}
+          {added.map((mark) => (
+            <li key={mark.mark_id} className="border-rule border-b py-1">
+              <MarkWord mark={mark} {...marks} /> <MarkNote mark={mark} {...marks} />
+            </li>
+          ))}
+        </ol>
+      </section>
+      <section aria-labelledby="new-steps">
+        <h2 id="new-steps" className="font-semibold text-[18px]">
+          Steps for the pot
+        </h2>
+        <ol className="mt-1 list-decimal pl-6" aria-label="steps for the pot">
+          {converted.steps.map((step) => (
+            <li key={step.text} className="border-rule border-b py-1">
+              {step.text}{" "}
+              {step.low_min !== null && step.high_min !== null && (
+                <span className="whitespace-nowrap text-pencil">
+                  {minutes(step.low_min, step.high_min)}
+                </span>
+              )}
+            </li>
+          ))}
+        </ol>
+      </section>
+    </div>
+  );
+}
+
+function isGone(mark: ConvertedOut["marks"][number] | undefined): boolean {
+  return mark?.does === "struck" && !mark.overruled;
+}
+
+function minutes(low: number, high: number): string {
+  const [from, to] = [Math.round(low), Math.round(high)];
+  return from === to ? `${from} min` : `${from}–${to} min`;
+}

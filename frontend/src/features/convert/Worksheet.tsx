@@ -1,0 +1,83 @@
+import { useState } from "react";
+import { Link } from "wouter";
+import { type ConvertIn, type KeptPotOut, ProblemError } from "@/api/client";
+import { useConverted } from "@/api/recipes";
+import type { Draft } from "@/features/convert/draft";
+import { KeepForm } from "@/features/convert/KeepForm";
+import { Lines } from "@/features/convert/Lines";
+import { ReadPanel } from "@/features/convert/ReadPanel";
+import { Result } from "@/features/convert/Result";
+import { Steps } from "@/features/convert/Steps";
+import type { Units } from "@/lib/format";
+
+interface Props {
+  draft: Draft;
+  pots: KeptPotOut[];
+  units: Units;
+  onChange: (draft: Draft) => void;
+}
+
+/** One recipe: as it was on the left, for the pot on the right, pencil marks between. */
+export function Worksheet({ draft, pots, units, onChange }: Props) {
+  const wish: ConvertIn = {
+    recipe: draft.recipe,
+    pot: draft.pot,
+    answers: draft.answers,
+    choices: draft.choices,
+  };
+  const { data, error } = useConverted(wish);
+  const problem = error instanceof ProblemError ? error.problem : null;
+  const [open, setOpen] = useState<string | null>(null);
+  const overrule = (mark: string, on: boolean) => {
+    const now = draft.choices.overruled ?? [];
+    const overruled = on ? [...now, mark] : now.filter((item) => item !== mark);
+    onChange({ ...draft, choices: { ...draft.choices, overruled } });
+  };
+  return (
+    <div className="mx-auto max-w-6xl px-4 py-3">
+      <p className="text-[14px] print:hidden">
+        <Link href="/convert" className="underline">
+          All recipes
+        </Link>
+      </p>
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h1 className="font-bold text-[24px]">{draft.recipe.title}</h1>
+        <KeepForm draft={draft} onChange={onChange} />
+      </div>
+      <ReadPanel
+        draft={draft}
+        pots={pots}
+        understood={data?.understood}
+        problem={problem}
+        onChange={onChange}
+      />
+      {problem && !OWN.has(problem.field ?? "") && (
+        <p role="alert" className="my-2 border-care border-l-4 pl-2">
+          <strong>{problem.message}</strong> {problem.hint}
+        </p>
+      )}
+      {data && (
+        <div className={problem ? "stale" : ""}>
+          <Result converted={data} wish={wish} units={units} title={draft.recipe.title} />
+          <Lines
+            recipe={draft.recipe}
+            converted={data}
+            open={open}
+            onOpen={setOpen}
+            onOverrule={overrule}
+          />
+          <Steps
+            recipe={draft.recipe}
+            converted={data}
+            open={open}
+            onOpen={setOpen}
+            onOverrule={overrule}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Fields that show their own trouble. */
+const OWN = new Set(["mass", "thickness"]);
