@@ -53,6 +53,8 @@ def test(arguments: list[str]) -> int:
     set_up()
     if not arguments:
         check()
+        # two servers and two browsers at a time are what a small machine stands
+        arguments = ["-n", "auto", "--maxprocesses", "2"]
     return subprocess.run([BIN / "pytest", *arguments], cwd=ROOT, check=False).returncode
 
 

@@ -19,6 +19,11 @@ from pneumachron.core.plan import make_plan
 from pneumachron.core.ready_by import ways_in_time
 from pneumachron.core.tenderness import cumulative_dose_min
 from pneumachron.core.wish import set_up
+from pneumachron.demo.recipes import BRAISED_SHORT_RIBS
+from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.converting.kitchen import Kitchen
+from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.understand import understand
 from tests.core.kitchen import load, search, wish
 from tests.reference.finite_difference import Result, Setting, cook
 from tests.reference.test_finite_difference import setting
@@ -118,3 +123,17 @@ def test_cook(benchmark: BenchmarkFixture) -> None:
 @pytest.mark.benchmark(group="one cook with a given hold")
 def test_same_cook_by_finite_differences(benchmark: BenchmarkFixture) -> None:
     benchmark.pedantic(lambda: reference_cook(setting(WANTED), 5700.0), rounds=3)
+
+
+@pytest.mark.benchmark(group="a recipe of 40 lines")
+def test_convert_recipe(benchmark: BenchmarkFixture) -> None:
+    kitchen = Kitchen(WANTED.pot, 1150.0, 4.0)
+    lines = "\n".join(f"{number} g carrots and onions" for number in range(100, 126))
+    text = BRAISED_SHORT_RIBS.replace("- 2 bay leaves", lines)
+    assert len(text.split("\n")) >= 40
+
+    def whole() -> Converted:
+        # what was read of a line is kept, as in the life of the app
+        return convert(understand(read_recipe(text).recipe), kitchen)
+
+    assert benchmark.pedantic(whole, **WARM).plan.hold_min > 0

@@ -291,7 +291,7 @@ def test_no_label_is_cut_off_or_on_another(page: Page, size: dict[str, int]) -> 
 @pytest.mark.parametrize("width", [360, 390, 768, 1024])
 def test_no_sideways_scroll(page: Page, width: int) -> None:
     page.set_viewport_size({"width": width, "height": PHONE["height"]})
-    for path in (BRISKET, "/", "/plans", "/kit", "/guide"):
+    for path in (BRISKET, "/", "/convert", "/plans", "/kit", "/guide"):
         page.goto(path)
         page.wait_for_load_state("networkidle")
         assert page.evaluate("document.documentElement.scrollWidth") <= width

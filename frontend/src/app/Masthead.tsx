@@ -19,7 +19,9 @@ export function Masthead() {
   const other = theme === "light" ? "dark" : "light";
   return (
     <header className="print:hidden flex h-12 items-center gap-2.5 border-ink border-b-2 px-3 sm:gap-6 sm:px-5">
-      <span className="font-bold font-dial text-[15px] sm:text-[20px]">Pneumachron</span>
+      <span className="hidden font-bold font-dial text-[15px] min-[440px]:inline sm:text-[20px]">
+        Pneumachron
+      </span>
       <nav aria-label="Views" className="flex gap-2.5 text-[14px] sm:gap-5 sm:text-[15px]">
         {VIEWS.map(({ path, name }) => (
           <Link

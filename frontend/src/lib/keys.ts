@@ -23,6 +23,12 @@ export const WHAT_IF_KEYS: KeyEntry[] = Array.from({ length: 9 }, (_, index) => 
   does: `take over line ${index + 1} of “what changes if”`,
 }));
 
+/** While a mark of a conversion has the focus. */
+export const MARK_KEYS: KeyEntry[] = [
+  { key: "ArrowDown", shown: "↓ ↑", does: "the next or the last pencil mark, with its reason" },
+  { key: "x", shown: "x", does: "cross the mark out, or take it again" },
+];
+
 const TAKES_LETTERS =
   "input, textarea, select, [contenteditable], [role=slider], [role=radio], [role=dialog], [role=combobox]";
 

@@ -31,6 +31,8 @@ BACK_METHODS: tuple[OtherMethod, ...] = ("oven_lid", "slow_low", "slow_high")
 
 STEP_S = 60.0
 DURATION_RANGE_S = (300.0, 24 * 3600.0)
+LEAST_DOSE_MIN = 1e-3
+"""Less softening than this is none."""
 COLD_C = 15.0
 """Liquid and vessel when they go in. Common practice."""
 
@@ -54,15 +56,16 @@ SURROUNDINGS: dict[OtherMethod, Surroundings] = {
     "oven_lid": Surroundings((0.0, 0.67), (), (COLD_C,), 4.0),
     "simmer": Surroundings((0.0, 0.33), (), (COLD_C,), 1.0),
     # a slow cooker takes hours: its first three to five carry no softening
-    "slow_low": Surroundings((0.0, 3.0, 6.0), (), (COLD_C, 70.0), 5.0),
-    "slow_high": Surroundings((0.0, 1.5, 3.0), (), (COLD_C, 72.0), 3.0),
+    "slow_low": Surroundings((0.0, 3.5, 7.0), (), (COLD_C, 75.0), 3.0),
+    "slow_high": Surroundings((0.0, 2.0, 4.0), (), (COLD_C, 75.0), 3.0),
     # in dry heat the wet surface stays near 70 °C (“the stall”) until it has dried
     "smoker": Surroundings((), (0.0, 0.25, 0.55, 1.0), (COLD_C, 70.0, 74.0), 4.0),
     "grill": Surroundings((), (0.0, 0.2, 0.4, 1.0), (COLD_C, 72.0, 78.0), 3.0),
     "oven_open": Surroundings((), (0.0, 0.2, 0.4, 1.0), (COLD_C, 72.0, 80.0), 3.0),
 }
-"""Common practice: liquid in a covered oven pot 95–97 °C; a slow cooker at 93–97 °C after 6 h on
-low and 3 h on high; the stall of smoked meat at 65–75 °C for about half of the time."""
+"""Common practice: liquid in a covered oven pot 95–97 °C; a slow cooker just short of the
+boil after 7–8 h on low and 3–4 h on high; the stall of smoked meat at 65–75 °C for about half
+of the time."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -143,6 +146,8 @@ def duration_for(piece: Piece, method: OtherMethod, dose_min: float, altitude_m:
 
 def hold_of_dose_min(wish: Wish, dose_min: float) -> float:
     """The hold in the pressure pot that softens the slowest kind as much, not rounded."""
+    if not dose_min > LEAST_DOSE_MIN:
+        return 0.0
     search = first_search(set_up(wish))
     need = np.full((*search.meat.dose_min.shape, 1), dose_min)
     return float(search.solve(need)[0, 0]) / 60.0

@@ -42,9 +42,9 @@ export function MarkWord({ mark, open, onOpen, onOverrule }: Props) {
   );
 }
 
-/** What the pot needs in any case is not left out. */
+/** What does not fit the pot is not argued away. */
 function isFixed(mark: PencilMark): boolean {
-  return mark.mark_id.endsWith(":-");
+  return mark.rule === "portioned";
 }
 
 function walk(from: HTMLElement, direction: 1 | -1) {

@@ -26,7 +26,7 @@ export function ReadPanel({ draft, pots, understood, problem, onChange }: Props)
   return (
     <section aria-label="what was read" className="mt-2 border-rule border-y py-2 print:hidden">
       <Questions understood={understood} />
-      <div className="grid grid-cols-2 gap-x-3 gap-y-1.5 sm:grid-cols-3 lg:grid-cols-5">
+      <div className="grid grid-cols-2 items-end gap-x-3 gap-y-1.5 sm:grid-cols-3 lg:grid-cols-5">
         <MeatFields {...fields} problem={problem} />
         <MethodFields {...fields} />
         <TextField

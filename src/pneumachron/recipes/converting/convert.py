@@ -11,7 +11,7 @@ from pneumachron.core.wish import Wish, set_up
 from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
-from pneumachron.recipes.converting.load import Portioned, portion
+from pneumachron.recipes.converting.load import NO_WATER, Portioned, portion
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.rules import (
@@ -30,8 +30,11 @@ from pneumachron.recipes.converting.themes import (
     rubbed_lines,
 )
 from pneumachron.recipes.errors import RecipeError
-from pneumachron.recipes.understanding.ingredients import foods
+from pneumachron.recipes.understanding.ingredients import Ingredient, foods
 from pneumachron.recipes.understanding.understand import Understood
+
+NO_FINISH = "finish_added:-"
+"""The mark that adds a crust."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,11 +83,12 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         if mark is not None:
             marks.append(mark)
         lines += found.lines
-    water = _water(pouring, facts)
-    lines += [line for line, _ in water]
+    water = _water(pouring, facts, choices)
+    lines += [line for line, _ in water if line is not None]
     marks += [mark for _, mark in water]
     glazed = any(line.when == "finish" for line in lines)
-    finish = finish_of(plan, choices.finish, glazed=glazed)
+    chosen = "none" if NO_FINISH in choices.overruled else choices.finish
+    finish = finish_of(plan, chosen, glazed=glazed)
     sears = cut_by_id(understood.cut).sears
     on_steps, kept = step_marks(understood, plan, choices)
     work = Work(
@@ -120,11 +124,21 @@ def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> 
         item for item in understood.ingredients if is_liquid(item) and item.index not in sprayed
     )
     need = sum(set_up(run).filling.liquid_m3 for run in portioned.runs)
-    kept = frozenset(
-        item.index for item in liquids if any(mark.endswith(f":{item.index}") and
-        mark.split(":")[0] in {"thin_to_need", "wine_first"} for mark in choices.overruled)
-    )  # fmt: skip
+    kept = _insisted(choices, liquids)
     return pour(liquids, need, portioned.scale, kept)
+
+
+_LIQUID_RULES = frozenset({"thin_to_need", "wine_first"})
+
+
+def _insisted(choices: Choices, liquids: tuple[Ingredient, ...]) -> frozenset[int]:
+    """Liquids whose amount the cook wants left as it was."""
+    crossed = {
+        int(place)
+        for rule, _, place in (mark.partition(":") for mark in choices.overruled)
+        if rule in _LIQUID_RULES and place.isdecimal()
+    }
+    return frozenset(item.index for item in liquids if item.index in crossed)
 
 
 def _poured(portioned: Portioned, pouring: Pouring) -> Wish:
@@ -196,49 +210,66 @@ def _mark(found: Outcome, index: int, before: str, choices: Choices) -> Mark | N
     )
 
 
-def _water(pouring: Pouring, facts: Facts) -> list[tuple[OutLine, Mark]]:
-    """Water that the pot needs and the recipe does not bring."""
-    if pouring.water_m3 <= 0:
+def _water(pouring: Pouring, facts: Facts, choices: Choices) -> list[tuple[OutLine | None, Mark]]:
+    """Water that the pot needs and the recipe does not bring; crossed out, the pot goes lean."""
+    overruled = NO_WATER in choices.overruled
+    if pouring.water_m3 <= 0 and not overruled:
         return []
     millilitres = 5 * round(pouring.water_m3 * 2e5)
     line = OutLine(None, "pot", (millilitres, millilitres), "ml", "water", "", foods()["water"])
+    poured = line if millilitres > 0 else None
     rule = rules()["water_added"]
     shown = show_volume(pouring.need_m3)
     mark = Mark(
-        "water_added:-", rule.name, rule.does, "ingredient", None, "", line.text,
-        rule.reason.format(need=shown.metric if facts.metric else shown.us), rule.source_kind,
-    )  # fmt: skip
-    return [(line, mark)]
+        mark_id=NO_WATER,
+        rule=rule.name,
+        does=rule.does,
+        where="ingredient",
+        index=None,
+        before="",
+        after=line.text if poured else "",
+        reason=rule.reason.format(need=shown.metric if facts.metric else shown.us),
+        source_kind=rule.source_kind,
+        overruled=overruled,
+        caution=rule.caution if overruled else "",
+    )
+    return [(poured, mark)]
 
 
 def _added(work: Work, kitchen: Kitchen, choices: Choices) -> list[Mark]:
     """What the recipe did not have: portions, and the finish."""
     marks = []
-    if work.portioned.cuts > 1 or len(work.portioned.runs) > 1:
-        rule = rules()["portioned"]
+    cuts, runs = work.portioned.cuts, len(work.portioned.runs)
+    if cuts > 1 or runs > 1:
+        parts = [f"the meat is cut into {cuts} portions"] * (cuts > 1)
+        parts += [f"it goes in {runs} runs"] * (runs > 1)
         wide = show_length(kitchen.pot.inner_diameter_m)
-        portion_words = (
-            f"the meat is cut into {work.portioned.cuts} portions"
-            if work.portioned.cuts > 1
-            else f"it goes in {len(work.portioned.runs)} runs"
-        )
-        if work.portioned.cuts > 1 and len(work.portioned.runs) > 1:
-            portion_words += f" and goes in {len(work.portioned.runs)} runs"
-        marks.append(
-            Mark("portioned:-", rule.name, rule.does, "step", None, "", "step 1",
-                 rule.reason.format(
-                     diameter=wide.metric if kitchen.metric else wide.us, portion=portion_words
-                 ), rule.source_kind)
-        )  # fmt: skip
-    if work.finish.kind != "none":
-        rule = rules()["finish_added"]
-        marks.append(
-            Mark("finish_added:-", rule.name, rule.does, "step", None, "", work.finish.kind,
-                 rule.reason, rule.source_kind)
-        )  # fmt: skip
-    return [
-        mark for mark in marks if mark.mark_id not in choices.overruled or mark.rule == "portioned"
-    ]
+        fields = {
+            "diameter": wide.metric if kitchen.metric else wide.us,
+            "portion": " and ".join(parts),
+        }
+        marks.append(_added_mark("portioned:-", "step 1", fields, overruled=False))
+    overruled = NO_FINISH in choices.overruled
+    if work.finish.kind != "none" or overruled:
+        marks.append(_added_mark(NO_FINISH, work.finish.kind, {}, overruled=overruled))
+    return marks
+
+
+def _added_mark(mark_id: str, after: str, fields: dict[str, str], *, overruled: bool) -> Mark:
+    """A mark on a step that the recipe did not have."""
+    rule = rules()[mark_id.partition(":")[0]]
+    return Mark(
+        mark_id=mark_id,
+        rule=rule.name,
+        does=rule.does,
+        where="step",
+        index=None,
+        before="",
+        after="" if overruled else after,
+        reason=rule.reason.format(**fields),
+        source_kind=rule.source_kind,
+        overruled=overruled,
+    )
 
 
 def _allergens(lines: list[OutLine]) -> tuple[str, ...]:

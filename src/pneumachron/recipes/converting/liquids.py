@@ -11,6 +11,8 @@ SWEET_SHARE = 0.5
 Common practice."""
 SPIRIT_M3 = 30e-6
 """A splash of a spirit at most. Common practice."""
+LEAST_RATIO = 0.5
+"""The juice of the meat dilutes what seasons the liquid, so half of it stays. Judgement."""
 _LEAST_M3 = 15e-6
 """Less than a spoon of water is not written down."""
 
@@ -22,6 +24,11 @@ class Pouring:
     by_index: dict[int, float]
     water_m3: float
     need_m3: float
+    kept: frozenset[int]
+    """Lines whose amount the cook insists on."""
+    ratio: float
+    """What is poured of the recipe's liquids over what it asks for; what seasons the liquid goes
+    down with it, but not below `LEAST_RATIO`."""
 
 
 def pour(
@@ -50,7 +57,9 @@ def pour(
     shared = {item.index: factor * asked[item.index] for item in plain}
     poured = {**given, **bounded, **shared}
     water = need - sum(poured.values())
-    return Pouring(poured, water if water > _LEAST_M3 else 0.0, need)
+    total = sum(asked.values())
+    ratio = max(sum(poured.values()) / total, LEAST_RATIO) if total > 0 else 1.0
+    return Pouring(poured, water if water > _LEAST_M3 else 0.0, need, kept, min(ratio, 1.0))
 
 
 def is_liquid(item: Ingredient) -> bool:

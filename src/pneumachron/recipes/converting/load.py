@@ -13,6 +13,8 @@ from pneumachron.recipes.converting.kitchen import Choices, Kitchen
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.understand import MAX_COUNT, Understood
 
+NO_WATER = "water_added:-"
+"""The mark that adds water; crossed out, the pot goes lean."""
 MOST_CUTS = 8
 """Into how many portions one piece is cut to make it fit. Judgement."""
 
@@ -95,7 +97,7 @@ def _wish(
         load=Load((piece,) * count),
         pot=kitchen.pot,
         texture_step=float(TEXTURES.index(understood.texture)),
-        school=choices.school or cut.default_school,
+        school=choices.school or ("lean" if NO_WATER in choices.overruled else cut.default_school),
         release=choices.release,
         level="high",
         altitude_m=kitchen.altitude_m,

@@ -108,7 +108,7 @@ def _poured(facts: Facts, item: Ingredient, volume: float) -> Outcome:
         line = replace(line, name=f"unsalted {line.name.removeprefix('low-sodium ')}")
     if item.index in facts.marinated:
         return Outcome((line,), "marinade_boiled")
-    if volume < 0.97 * asked:
+    if volume < 0.97 * asked or item.index in facts.pouring.kept:
         return Outcome((line,), "thin_to_need", need)
     unsalted = "stock_unsalted" if line.name != item.line.name else None
     return Outcome((line,), unsalted or ("kept_amount" if _scaled(facts, item) else None))
@@ -117,6 +117,18 @@ def _poured(facts: Facts, item: Ingredient, volume: float) -> Outcome:
 def _volume(facts: Facts, volume_m3: float) -> str:
     shown = show_volume(volume_m3)
     return shown.metric if facts.metric else shown.us
+
+
+def _follows(when: When) -> RuleFn:
+    """What salts the liquid goes down with it; on the meat it goes by the meat."""
+
+    def apply(facts: Facts, item: Ingredient) -> Outcome:
+        ratio = facts.pouring.ratio
+        if item.index in facts.rubbed or item.line.low is None or ratio > 0.97:
+            return _kept(when)(facts, item)
+        return Outcome((plain_line(facts, item, when, ratio),), "follows_liquid")
+
+    return apply
 
 
 def _spirit(facts: Facts, item: Ingredient) -> Outcome:
@@ -128,7 +140,8 @@ def _spirit(facts: Facts, item: Ingredient) -> Outcome:
 def _acid(facts: Facts, item: Ingredient) -> Outcome:
     if item.index in facts.rubbed or item.line.low is None:
         return _kept("pot")(facts, item)
-    before = plain_line(facts, item, "pot", 1.0 - ACID_AFTER_SHARE)
+    factor = (1.0 - ACID_AFTER_SHARE) * facts.pouring.ratio
+    before = plain_line(facts, item, "pot", factor)
     after = replace(before, when="after")
     return Outcome((before, after), "acid_halved")
 
@@ -174,8 +187,10 @@ def _less(rule: str, share: float, when: When) -> RuleFn:
     def apply(facts: Facts, item: Ingredient) -> Outcome:
         if item.line.low is None:
             return _kept(when)(facts, item)
-        place: When = "season" if item.index in facts.rubbed else when
-        return Outcome((plain_line(facts, item, place, share),), rule)
+        if item.index in facts.rubbed:
+            return Outcome((plain_line(facts, item, "season", share),), rule)
+        factor = share * (facts.pouring.ratio if item.kind == "chilli" else 1.0)
+        return Outcome((plain_line(facts, item, when, factor),), rule)
 
     return apply
 
@@ -235,7 +250,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "sweet_thin": _liquid,
     "wine": _liquid,
     "beer": _liquid,
-    "salty_thin": _kept("pot"),
+    "salty_thin": _follows("pot"),
     "acid": _acid,
     "spirit": _spirit,
     "chilli": _less("chilli_less", CHILLI_SHARE, "pot"),

@@ -9,7 +9,7 @@ from pneumachron.recipes.understanding.understand import Understood
 
 Theme: TypeAlias = Literal[
     "heat", "spray", "marinate", "season", "sear", "soften", "deglaze", "sides", "sauce", "finish",
-    "rest", "carve", "other",
+    "rest", "carve", "serve", "other",
 ]  # fmt: skip
 
 _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
@@ -18,6 +18,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "heat",
         any_of(
             r"\bpreheat",
+            r"\bin the slow cooker",
             r"\bheat the (oven|grill|smoker)",
             r"\boven at\b",
             r"\bget the oven",
@@ -85,6 +86,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bgravy",
             r"\bsauce\b",
             r"\bstir in\b",
+            r"\bstir the\b",
+            r"\bboil it down",
             r"\bwhisk\b",
             r"\bmelt\b",
             r"\bwarm the",

@@ -10,7 +10,8 @@ from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
 
-_TAGS = re.compile(r"<(!doctype|html|head|body|script|div|article|section|ul|ol|p|h1|span)\b", re.I)
+_PAGE = re.compile(r"^<[a-z!]|<(!doctype html|html|body)\b", re.I)
+"""A page begins with a tag or has a body; words with a stray tag in them are words."""
 _MARKDOWN = re.compile(r"^(#{1,4} |[-*] \S|\d+\. \S)|\*\*\S|\[[^\]]+\]\(", re.M)
 _HEADING = re.compile(r"^#{1,4} \S", re.M)
 
@@ -57,7 +58,7 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
                 "Save it again, or paste the recipe's text.",
             )
         return "jsonld", [to_recipe(node) for node in recipes_in(data)]
-    if _TAGS.search(text):
+    if _PAGE.search(text.lstrip()):
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
         return "html", marked or [read_plain(words_of_page(text))]
     if name.lower().endswith((".md", ".markdown")) or _is_markdown(text):

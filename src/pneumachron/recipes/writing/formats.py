@@ -2,6 +2,7 @@
 
 import json
 from datetime import timedelta
+from html import escape
 
 import isodate
 
@@ -16,21 +17,28 @@ def to_jsonld(recipe: Recipe) -> str:
     node: dict[str, Json] = {
         "@context": CONTEXT,
         "@type": "Recipe",
-        "name": recipe.title,
-        "recipeIngredient": [*recipe.ingredients],
-        "recipeInstructions": [{"@type": "HowToStep", "text": step} for step in recipe.steps],
+        "name": _marked(recipe.title),
+        "recipeIngredient": [_marked(line) for line in recipe.ingredients],
+        "recipeInstructions": [
+            {"@type": "HowToStep", "text": _marked(step)} for step in recipe.steps
+        ],
     }
     optional: dict[str, Json] = {
-        "description": recipe.description,
-        "recipeYield": recipe.yields,
+        "description": _marked(recipe.description),
+        "recipeYield": _marked(recipe.yields),
         "prepTime": _duration(recipe.prep_s),
         "cookTime": _duration(recipe.cook_s),
         "totalTime": _duration(recipe.total_s),
-        NOTES: [*recipe.notes],
+        NOTES: [_marked(note) for note in recipe.notes],
         EXTENSION: {**recipe.plan} if recipe.plan is not None else None,
     }
     node |= {key: value for key, value in optional.items() if value}
     return json.dumps(node, ensure_ascii=False, indent=2)
+
+
+def _marked(text: str) -> str:
+    """Words that a reader of the format would take for markup are written as entities."""
+    return escape(text, quote=False) if set("<&") & set(text) else text
 
 
 def _duration(seconds: float | None) -> str | None:

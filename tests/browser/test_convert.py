@@ -1,0 +1,153 @@
+"""Convert, as a cook uses it: bring a recipe, answer, cross out, scale, and take it away again."""
+
+import json
+import re
+from pathlib import Path
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import PHONE
+from tests.browser.test_bench import HOLD, field, hold
+from tests.browser.test_other_views import axe_clean
+
+RECIPE = """Lantern braise <b>bold</b>
+
+Serves 5
+
+Ingredients
+1 brisket
+2 Tbsp flour
+1 l beef stock
+100 ml red wine
+2 onions
+1 cup barbecue sauce
+
+Method
+Heat the oven to 150 °C.
+Dust the brisket with flour and brown it.
+Add stock, wine and onions, cover and braise in the oven for 3 1/2 hours until tender.
+Slice <script>alert(1)</script> and brush with the sauce.
+"""
+
+
+def bring(page: Page, text: str) -> None:
+    page.goto("/convert")
+    page.get_by_label("Paste it, or drop its file here").fill(text)
+    page.get_by_role("button", name="Read it").click()
+    expect(page.get_by_test_id("converted-hold")).to_have_text(HOLD)
+
+
+def test_paste_answer_overrule_scale_export_and_back(
+    page: Page, outside: list[str], complaints: list[str], tmp_path: Path
+) -> None:
+    bring(page, RECIPE)
+    expect(page.get_by_role("heading", level=1)).to_have_text("Lantern braise <b>bold</b>")
+    questions = page.get_by_test_id("questions")
+    expect(questions).to_contain_text("What does the meat weigh?")
+    field(page, "weight").fill("3 lb 2 oz")
+    field(page, "thickness").fill("1 3/4 in")
+    page.get_by_label("cut", exact=True).select_option("brisket_flat")
+    expect(questions).to_contain_text("All that is needed")
+    first = page.get_by_test_id("converted-hold").inner_text()
+
+    rows = page.get_by_role("list", name="ingredients with their marks").get_by_role("listitem")
+    stock = rows.filter(has_text="1 l beef stock")
+    stock.get_by_role("button", name="changed").click()
+    expect(page.get_by_test_id("mark-reason")).to_contain_text("Nothing boils away")
+    page.get_by_role("button", name="Leave it as it was").click()
+    expect(stock).to_contain_text("left as it was")
+    expect(page.get_by_test_id("mark-reason")).to_contain_text("makes the sauce thin")
+    expect(page.get_by_test_id("converted-hold")).not_to_have_text(first)
+    page.get_by_role("button", name="Take the change").click()
+    expect(page.get_by_test_id("converted-hold")).to_have_text(first)
+
+    field(page, "plates").fill("10")
+    expect(rows.filter(has_text="2 onions")).to_contain_text("4 onions")
+    page.reload()  # nothing typed is lost
+    expect(field(page, "plates")).to_have_value("10")
+    expect(field(page, "weight")).to_have_value("3 lb 2 oz")
+    page.get_by_role("tab", name="What to buy").click()
+    expect(page.get_by_text("onions: 4")).to_be_visible()
+    page.get_by_role("tab", name="From here").click()
+
+    with page.expect_download() as saved:
+        page.get_by_role("button", name="JSON-LD").click()
+    file = tmp_path / "out.jsonld"
+    saved.value.save_as(file)
+    node = json.loads(file.read_text("utf-8"))
+    assert node["recipeYield"] == "10 plates"
+    page.get_by_role("button", name="Keep in the library").click()
+    expect(page.get_by_text("kept", exact=True)).to_be_visible()
+
+    page.goto("/convert")
+    page.locator("input[type=file]").set_input_files(file)
+    expect(page.get_by_role("heading", level=1)).to_contain_text("(pressure cooker)")
+    expect(page.get_by_role("list", name="ingredients with their marks")).to_contain_text(
+        "4 onions"
+    )
+    assert outside == []
+    assert complaints == []
+
+
+def test_marks_by_keyboard_and_to_the_bench(page: Page) -> None:
+    page.goto("/convert")
+    page.get_by_role("link", name="Short ribs for the snowed-in weekend").click()
+    expect(page.get_by_test_id("converted-hold")).to_have_text(HOLD)
+    marks = page.locator("[data-mark]")
+    marks.first.focus()
+    expect(page.get_by_test_id("mark-reason")).to_contain_text("Flour on meat burns")
+    page.keyboard.press("ArrowDown")
+    expect(page.get_by_test_id("mark-reason")).to_contain_text("turns them to mash")
+    page.keyboard.press("x")
+    expect(marks.nth(1)).to_have_text("left as it was")
+    page.keyboard.press("x")
+    expect(marks.nth(1)).to_have_text("moved")
+    axe_clean(page)
+    shown = page.get_by_test_id("converted-hold").inner_text()
+    page.get_by_role("link", name="To the Bench").click()
+    expect(hold(page)).to_have_text(shown)
+    expect(field(page, "thickness")).to_have_value("5 cm")
+
+
+def test_library_finds_deletes_and_notices_twins(page: Page) -> None:
+    page.goto("/convert")
+    kept = page.get_by_role("list", name="kept recipes").get_by_role("listitem")
+    page.get_by_role("button", name="allotment", exact=True).click()
+    expect(kept).to_have_count(1)
+    page.get_by_role("button", name="delete Allotment smoked brisket").click()
+    expect(page.get_by_role("status")).to_contain_text("is deleted")
+    page.get_by_role("button", name="Undo").click()
+    expect(kept).to_have_count(1)
+    page.get_by_role("button", name="show all").click()
+    page.get_by_label("find").fill("snowed")
+    expect(kept).to_have_count(1)
+    kept.get_by_role("link").click()
+    original = page.get_by_role("heading", level=1)
+    expect(original).to_contain_text("snowed-in")
+    steps = page.get_by_role("list", name="steps for the pot")
+    expect(steps).to_contain_text("Never force it")
+    page.goto("/convert")
+    expect(kept.first).to_be_visible()
+    axe_clean(page)
+    page.get_by_label("Paste it, or drop its file here").fill("nothing")
+    page.get_by_role("button", name="Read it").click()
+    expect(page.get_by_role("alert")).to_contain_text("no recipe in this")
+    expect(page.get_by_label("Paste it, or drop its file here")).to_have_value("nothing")
+
+
+@pytest.mark.parametrize("width", [360, 1024])
+def test_worksheet_without_sideways_scroll(page: Page, width: int) -> None:
+    page.set_viewport_size({"width": width, "height": PHONE["height"]})
+    page.goto("/convert")
+    page.get_by_role("link", name=re.compile("Rehearsal-night")).click()
+    expect(page.get_by_test_id("converted-hold")).to_have_text(HOLD)
+    assert page.evaluate("document.documentElement.scrollWidth") <= width
+
+
+def test_another_way_on_the_bench(page: Page) -> None:
+    page.goto("/?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm")
+    expect(hold(page)).to_have_text(HOLD)
+    page.get_by_role("tab", name="Minutes").click()
+    page.get_by_label("without the pot").select_option("oven_lid")
+    expect(page.get_by_test_id("other-way")).to_contain_text("165 °C")
