@@ -724,6 +724,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Count Back
+         * @description Count dishes back from the table: when each stretch of work begins, what clashes.
+         */
+        post: operations["count_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Day Calendar
+         * @description The day as iCalendar, with alarms where hands are needed.
+         */
+        post: operations["day_calendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -850,6 +890,35 @@ export interface components {
             runs: components["schemas"]["RunOut"][];
         };
         /**
+         * BlockOut
+         * @description Work that is not interrupted.
+         */
+        BlockOut: {
+            /** Block Id */
+            block_id: string;
+            /** Dish Id */
+            dish_id: string;
+            /** Dish */
+            dish: string;
+            /**
+             * Start
+             * Format: date-time
+             */
+            start: string;
+            /**
+             * End
+             * Format: date-time
+             */
+            end: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "free" | "pinned" | "done";
+            /** Segments */
+            segments: components["schemas"]["SegmentOut"][];
+        };
+        /**
          * BoilTestIn
          * @description Minutes a litre of cold water took to boil, lid off; 0 sets the pot back.
          */
@@ -858,6 +927,14 @@ export interface components {
             minutes: number;
             /** Start */
             start?: string | null;
+        };
+        /**
+         * CalendarOut
+         * @description The day as an iCalendar file.
+         */
+        CalendarOut: {
+            /** Text */
+            text: string;
         };
         /**
          * CatalogueOut
@@ -934,6 +1011,20 @@ export interface components {
             finish?: ("broiler" | "grill" | "crisping" | "none") | null;
             /** Overruled */
             overruled?: string[];
+        };
+        /**
+         * ClashOut
+         * @description Something that waits longer than it may, or is late.
+         */
+        ClashOut: {
+            /** Block Id */
+            block_id: string;
+            /** Dish */
+            dish: string;
+            /** Over S */
+            over_s: number;
+            /** Why */
+            why: string;
         };
         /**
          * ConvertIn
@@ -1073,6 +1164,57 @@ export interface components {
             ladder: components["schemas"]["LookOut"][];
         };
         /**
+         * DayIn
+         * @description When it should be on the table, what is cooked, and what stands already.
+         */
+        DayIn: {
+            /**
+             * Table
+             * Format: date-time
+             */
+            table: string;
+            /** Dishes */
+            dishes: components["schemas"]["DishIn"][];
+            /**
+             * Cooks
+             * @default 1
+             */
+            cooks: number;
+            /** Pinned */
+            pinned?: components["schemas"]["StandsIn"][];
+            /** Done */
+            done?: components["schemas"]["StandsIn"][];
+            /**
+             * Now
+             * @description nothing that is not done begins before this
+             */
+            now?: string | null;
+        };
+        /**
+         * DayOut
+         * @description A day on the clock; `delay_s` is how much later than wished it is on the table.
+         */
+        DayOut: {
+            /**
+             * Table
+             * Format: date-time
+             */
+            table: string;
+            /** Delay S */
+            delay_s: number;
+            /**
+             * Start
+             * Format: date-time
+             */
+            start: string;
+            /** Blocks */
+            blocks: components["schemas"]["BlockOut"][];
+            /** Clashes */
+            clashes: components["schemas"]["ClashOut"][];
+            /** Ways Out */
+            ways_out: components["schemas"]["WayOutOut"][];
+        };
+        /**
          * DifferenceOut
          * @description One number that changed.
          */
@@ -1083,6 +1225,33 @@ export interface components {
             stored: string;
             /** Fresh */
             fresh: string;
+        };
+        /**
+         * DishIn
+         * @description A planned cook of the day. Its id is the client's own and stays, so that calendars update.
+         */
+        DishIn: {
+            /** Dish Id */
+            dish_id: string;
+            /** Title */
+            title: string;
+            plan: components["schemas"]["PlanIn"];
+            /**
+             * From Freezer
+             * @default false
+             */
+            from_freezer: boolean;
+            /**
+             * Ahead
+             * @default today
+             * @enum {string}
+             */
+            ahead: "today" | "day_before";
+            /**
+             * Sauce
+             * @default true
+             */
+            sauce: boolean;
         };
         /**
          * EndingOut
@@ -2335,6 +2504,24 @@ export interface components {
             rub_rest_s: number[];
         };
         /**
+         * SegmentOut
+         * @description A stretch of work with the range of its duration and what it occupies.
+         */
+        SegmentOut: {
+            /** Kind */
+            kind: string;
+            /** Title */
+            title: string;
+            /** Low S */
+            low_s: number;
+            /** Likely S */
+            likely_s: number;
+            /** High S */
+            high_s: number;
+            /** Lanes */
+            lanes: string[];
+        };
+        /**
          * ServingOut
          * @description From the shop to the plates.
          */
@@ -2527,6 +2714,19 @@ export interface components {
             section_m: number;
             /** Section */
             section: components["schemas"]["SpanOut"][];
+        };
+        /**
+         * StandsIn
+         * @description A stretch of work whose start stands.
+         */
+        StandsIn: {
+            /** Block Id */
+            block_id: string;
+            /**
+             * Start
+             * Format: date-time
+             */
+            start: string;
         };
         /**
          * StepOut
@@ -2743,6 +2943,25 @@ export interface components {
             table_s: number;
             /** Spare S */
             spare_s: number;
+        };
+        /**
+         * WayOutOut
+         * @description A change of one dish that helps, and how much trouble it leaves.
+         */
+        WayOutOut: {
+            /** Dish Id */
+            dish_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "ahead" | "pot";
+            /** Value */
+            value: string;
+            /** Words */
+            words: string;
+            /** Left S */
+            left_s: number;
         };
         /**
          * WhatIfOut
@@ -5321,6 +5540,144 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OtherWayOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    count_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    day_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarOut"];
                 };
             };
             /** @description Unknown host or unreadable body */

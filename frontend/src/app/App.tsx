@@ -10,6 +10,9 @@ const PlansView = lazy(() =>
 const ConvertView = lazy(() =>
   import("@/features/convert/ConvertView").then((module) => ({ default: module.ConvertView })),
 );
+const DayView = lazy(() =>
+  import("@/features/day/DayView").then((module) => ({ default: module.DayView })),
+);
 const GuideView = lazy(() =>
   import("@/features/guide/GuideView").then((module) => ({ default: module.GuideView })),
 );
@@ -33,6 +36,7 @@ export function App() {
           <Switch>
             <Route path="/" component={BenchView} />
             <Route path="/convert" component={ConvertView} />
+            <Route path="/day" component={DayView} />
             <Route path="/plans" component={PlansView} />
             <Route path="/kit" component={KitView} />
             <Route path="/guide" component={GuideView} />

@@ -7,6 +7,7 @@ import { lastBench } from "@/lib/draft";
 const VIEWS = [
   { path: "/", name: "Bench" },
   { path: "/convert", name: "Convert" },
+  { path: "/day", name: "Day" },
   { path: "/plans", name: "Plans" },
   { path: "/kit", name: "Kit" },
   { path: "/guide", name: "Guide" },

@@ -16,7 +16,7 @@ from starlette.types import Scope
 from pneumachron import __version__
 from pneumachron.api import errors
 from pneumachron.api.guard import Guard
-from pneumachron.api.routes import ask, kitchen, plans, recipes
+from pneumachron.api.routes import ask, day, kitchen, plans, recipes
 from pneumachron.services.planning import warm_up
 from pneumachron.store.db import Database
 
@@ -72,6 +72,7 @@ def create_app(folder: Path, hosts: frozenset[str] = LOCAL_HOSTS) -> FastAPI:
     app.include_router(ask.router)
     app.include_router(kitchen.router)
     app.include_router(recipes.router)
+    app.include_router(day.router)
     if WEB.is_dir():
         app.mount("/", FrontEnd(directory=WEB, html=True), name="web")
     app.add_middleware(GZipMiddleware, minimum_size=1024)

@@ -1,10 +1,12 @@
 import { useState } from "react";
+import { Link } from "wouter";
 import type { CutOut, PlanOut, Problem, ReleaseMethod, School } from "@/api/client";
 import { Cautions } from "@/features/bench/Cautions";
 import { SaveSheet } from "@/features/bench/SaveSheet";
 import { StoredNote } from "@/features/bench/StoredNote";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
 import { WhyBeside } from "@/features/bench/Why";
+import { addDish } from "@/lib/day";
 import { panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
 import type { Rack, Wish } from "@/lib/wish";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
@@ -36,9 +38,20 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
         <h2 id="set-title" className="font-semibold text-[15px] text-pencil">
           Set
         </h2>
-        <Button disabled={!plan || stale} onClick={() => setSaving(true)}>
-          {bench.planId ? "Save changes" : "Save this plan"}
-        </Button>
+        <div className="flex gap-2">
+          {plan && !stale && bench.inputs && (
+            <Link
+              href="/day"
+              onClick={() => bench.inputs && addDish(dishName(plan, cut), bench.inputs)}
+              className="min-h-8 rounded-sm border border-edge px-3 py-1 font-medium hover:border-ink"
+            >
+              To the Day
+            </Link>
+          )}
+          <Button disabled={!plan || stale} onClick={() => setSaving(true)}>
+            {bench.planId ? "Save changes" : "Save this plan"}
+          </Button>
+        </div>
       </div>
       {bench.planId && <StoredNote planId={bench.planId} bench={bench} />}
       {loose && <Trouble problem={loose} />}
@@ -48,6 +61,12 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
       {saving && <SaveSheet bench={bench} onClose={() => setSaving(false)} />}
     </section>
   );
+}
+
+/** What the dish is called on the day, until its plan has a name. */
+function dishName(plan: PlanOut, cut: CutOut | undefined): string {
+  const mass = plan.pieces[0]?.total_mass_shown.metric ?? "";
+  return `${mass} ${cut?.short_name ?? "meat"}`.trim();
 }
 
 function Trouble({ problem }: { problem: Problem }) {

@@ -2,6 +2,7 @@ import { Tabs } from "radix-ui";
 import { Link } from "wouter";
 import type { ConvertedOut, ConvertIn, ExportFormat } from "@/api/client";
 import { useExport } from "@/api/recipes";
+import { addDish } from "@/lib/day";
 import { panelTime, spokenTime, type Units } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { RELEASE_WORDS } from "@/lib/words";
@@ -72,6 +73,13 @@ export function Result({ converted, wish, units, title }: Props) {
               className="inline-block rounded-sm border border-ink bg-ink px-3 py-1 font-medium text-paper"
             >
               To the Bench
+            </Link>{" "}
+            <Link
+              href="/day"
+              onClick={() => addDish(title, converted.wish)}
+              className="inline-block rounded-sm border border-edge px-3 py-1 font-medium"
+            >
+              To the Day
             </Link>
           </p>
           <GiveBack wish={wish} title={title} />

@@ -1,0 +1,121 @@
+import type { DayOut } from "@/api/client";
+import { laneSheet } from "@/drawing/lane-geometry";
+import { TableHandle } from "@/drawing/TableHandle";
+
+interface Props {
+  day: DayOut;
+  /** Ids of the dishes in the order of their letters. */
+  dishes: string[];
+  width: number;
+  nameOf: (lane: string) => string;
+  now: Date;
+  onTable: (moment: Date) => void;
+}
+
+const LEFT = 96;
+const ROW = 22;
+const HEAD = 26;
+
+/** Lanes for hands, refrigerator, pots and heat, counted back from the table. */
+export function LaneChart({ day, dishes, width, nameOf, now, onTable }: Props) {
+  const sheet = laneSheet(day, width, LEFT);
+  let below = HEAD;
+  const tops = new Map<string, number>();
+  for (const lane of sheet.lanes) {
+    tops.set(lane.name, below);
+    below += lane.rows * ROW + 8;
+  }
+  const place = (time: number) =>
+    LEFT + ((time - sheet.from) / (sheet.to - sheet.from)) * (width - LEFT);
+  const table = place(Date.parse(day.table));
+  const current = now.getTime();
+  return (
+    <svg
+      width={width}
+      height={below + 4}
+      viewBox={`0 0 ${width} ${below + 4}`}
+      aria-label="the day on its lanes; the list below says the same"
+      data-testid="lanes"
+      className="block h-auto max-w-full"
+    >
+      {sheet.ticks.map((tick) => (
+        <g key={tick.x}>
+          <line x1={tick.x} x2={tick.x} y1={HEAD - 6} y2={below} stroke="var(--rule)" />
+          <text x={tick.x + 3} y={14} fontSize="12" fill="var(--pencil)">
+            {clock(tick.at)}
+          </text>
+        </g>
+      ))}
+      {sheet.lanes.map((lane) => (
+        <g key={lane.name}>
+          <line
+            x1={0}
+            x2={width}
+            y1={(tops.get(lane.name) ?? 0) - 4}
+            y2={(tops.get(lane.name) ?? 0) - 4}
+            stroke="var(--rule)"
+          />
+          <text x={0} y={(tops.get(lane.name) ?? 0) + 14} fontSize="13" fill="var(--ink)">
+            {nameOf(lane.name)}
+          </text>
+        </g>
+      ))}
+      {sheet.bars.map((bar) => (
+        <g key={bar.key} data-testid="bar" data-lane={bar.lane} data-x={bar.x}>
+          <title>{`${bar.dish}: ${bar.title}, ${clock(bar.start)} to ${clock(bar.end)}`}</title>
+          <rect
+            x={bar.x}
+            y={(tops.get(bar.lane) ?? 0) + bar.row * ROW}
+            width={bar.width}
+            height={ROW - 4}
+            fill={bar.lane.startsWith("pot") ? "var(--meat)" : "var(--sheet)"}
+            stroke="var(--ink)"
+            strokeWidth="1"
+          />
+          {bar.width > 15 && (
+            <text
+              x={bar.x + 3}
+              y={(tops.get(bar.lane) ?? 0) + bar.row * ROW + 13}
+              fontSize="12"
+              fill="var(--ink)"
+            >
+              {letter(dishes.indexOf(bar.block.split(":")[0] ?? ""))}
+            </text>
+          )}
+        </g>
+      ))}
+      <TableHandle
+        x={table}
+        below={below}
+        table={new Date(day.table)}
+        perMs={(width - LEFT) / (sheet.to - sheet.from)}
+        onTable={onTable}
+      />
+      {current > sheet.from && current < sheet.to && (
+        <g>
+          <line
+            x1={place(current)}
+            x2={place(current)}
+            y1={2}
+            y2={below}
+            stroke="var(--heat)"
+            strokeWidth="1.5"
+            strokeDasharray="4 3"
+          />
+          <text x={place(current) + 3} y={HEAD} fontSize="12" fill="var(--heat)">
+            now
+          </text>
+        </g>
+      )}
+    </svg>
+  );
+}
+
+/** Dishes go by letters, on the lanes as in the list. */
+export function letter(index: number): string {
+  return "ABCDEFGH"[index] ?? "";
+}
+
+function clock(moment: Date): string {
+  return `${moment.getHours()}:${String(moment.getMinutes()).padStart(2, "0")}`;
+}

@@ -1,0 +1,105 @@
+import { Link } from "wouter";
+import type { Problem } from "@/api/client";
+import { client, unwrap } from "@/api/client";
+import { useShelf } from "@/api/queries";
+import { letter } from "@/drawing/LaneChart";
+import { addDish, type DayDraft, keptDay, MOST_DISHES } from "@/lib/day";
+import { Button } from "@/ui/Button";
+import { Tick } from "@/ui/Tick";
+
+interface Props {
+  day: DayDraft;
+  problem: Problem | null;
+  onChange: (part: Partial<DayDraft>) => void;
+}
+
+/** What is cooked: planned cooks from the shelf, the Bench or a recipe. */
+export function Dishes({ day, problem, onChange }: Props) {
+  const shelf = useShelf("");
+  const add = async (id: string) => {
+    const found = await unwrap(
+      client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: id } } }),
+    );
+    addDish(found.name, found.inputs);
+    onChange({ dishes: keptDay().dishes });
+  };
+  const change = (id: string, part: Partial<DayDraft["dishes"][number]>) =>
+    onChange({
+      dishes: day.dishes.map((dish) => (dish.dish_id === id ? { ...dish, ...part } : dish)),
+    });
+  return (
+    <section aria-label="dishes" className="mt-3">
+      <ul className="border-rule border-t">
+        {day.dishes.map((dish, index) => (
+          <li
+            key={dish.dish_id}
+            className="flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-b py-1.5"
+          >
+            <span className="font-bold font-dial">{letter(index)}</span>
+            <span className="font-semibold">{dish.title}</span>
+            <span className="flex flex-wrap gap-x-4 print:hidden">
+              <Tick
+                label="from the freezer"
+                on={dish.from_freezer}
+                onChange={(on) => change(dish.dish_id, { from_freezer: on })}
+              />
+              <Tick
+                label="the day before"
+                on={dish.ahead === "day_before"}
+                onChange={(on) => change(dish.dish_id, { ahead: on ? "day_before" : "today" })}
+              />
+              <Tick
+                label="with a sauce"
+                on={dish.sauce}
+                onChange={(on) => change(dish.dish_id, { sauce: on })}
+              />
+            </span>
+            {problem?.field?.startsWith(`dishes.${index}.`) && (
+              <span className="text-care">this one</span>
+            )}
+            <Button
+              className="ml-auto text-[14px] print:hidden"
+              aria-label={`take ${dish.title} off the day`}
+              onClick={() =>
+                onChange({ dishes: day.dishes.filter((item) => item.dish_id !== dish.dish_id) })
+              }
+            >
+              Take off
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-1 flex flex-wrap items-center gap-3 print:hidden">
+        <label className="flex items-center gap-2">
+          <span className="text-pencil">add a saved plan</span>
+          <select
+            value=""
+            disabled={day.dishes.length >= MOST_DISHES}
+            onChange={(event) => event.target.value && add(event.target.value)}
+            className="max-w-64 rounded-sm border border-edge bg-sheet px-2 py-1"
+          >
+            <option value="">choose</option>
+            {(shelf.data?.plans ?? []).map((plan) => (
+              <option key={plan.id} value={plan.id}>
+                {plan.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {day.dishes.length === 0 && (
+          <p className="text-pencil">
+            Or plan one on the{" "}
+            <Link href="/" className="underline">
+              Bench
+            </Link>{" "}
+            or from a{" "}
+            <Link href="/convert" className="underline">
+              recipe
+            </Link>
+            .
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}

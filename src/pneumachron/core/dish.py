@@ -1,0 +1,311 @@
+"""A dish of the day: one planned cook as blocks of work, from the freezer to the leftovers.
+
+Durations come from the plan (heating up, hold, release), from what is around it (searing, reducing,
+finish, rest) and from habits of the trade; each with a range. Searing and pressure are one block,
+since meat that was browned is not put aside.
+"""
+
+from dataclasses import dataclass, replace
+from typing import Literal, TypeAlias
+
+from pneumachron.core.batches import batches
+from pneumachron.core.errors import WishError
+from pneumachron.core.finish import FinishKind, afterwards, finish_for, rest_for
+from pneumachron.core.keeping import cooling
+from pneumachron.core.load import thaw_hours
+from pneumachron.core.plan import Plan, make_plan
+from pneumachron.core.safety import ZONE_LIMIT
+from pneumachron.core.sauce import reduce_sauce
+from pneumachron.core.schedule import Block, Lane, Segment, Wait
+from pneumachron.core.season import searing
+from pneumachron.core.wish import Wish
+
+Ahead: TypeAlias = Literal["today", "day_before"]
+AHEADS: tuple[Ahead, ...] = ("today", "day_before")
+
+MINUTE_S = 60.0
+TRIM_S = (300.0, 600.0, 1200.0)
+"""Trim, measure, portion, season, for one load. Common practice."""
+RUB_LEAST_S, RUB_MOST_S = 600.0, 86_400.0
+"""Ten minutes to overnight, in the refrigerator. Common practice."""
+LOAD_S = (180.0, 300.0, 600.0)
+"""Deglaze, liquid, rack, meat. Common practice."""
+LID_S = (60.0, 120.0, 240.0)
+OUT_S = (60.0, 120.0, 300.0)
+"""Meat out of the pot and covered."""
+CARVE_S = (180.0, 300.0, 600.0)
+CARVED_KEEPS_S = 900.0
+"""Carved meat is served within a quarter of an hour. Common practice."""
+THAWED_KEEPS_S = 86_400.0
+"""Thawed meat is cooked within a day. USDA, from memory."""
+COOL_S = (600.0, 900.0, 1800.0)
+"""Hands for bagging and layering what is cooled. Common practice."""
+CHILL_LEAST_S, CHILL_MOST_S = 8 * 3600.0, 3 * 86_400.0
+"""Overnight, and at most three days at 4 °C. Common practice; USDA, from memory."""
+REHEAT_S = (1200.0, 1800.0, 2400.0)
+"""Sliced, covered, with juice, to 74 °C in the oven. Common practice."""
+HOT_RESTART_SHARE = 0.5
+"""A pot that is still hot comes up in about half the time. Judgement."""
+SLACK_SHARE = 0.5
+"""Part of the hold's upper range that is kept as slack, as long as the meat may wait. Judgement."""
+SKIM_S = (180.0, 300.0, 420.0)
+PAN: Lane = "pan"
+"""A pan on the stove; a kitchen has two burners to spare. Common practice."""
+KITCHEN_LANES: dict[Lane, int] = {PAN: 2}
+"""How many of a lane there are besides hands."""
+FINISH_LANES: dict[FinishKind, str] = {"broiler": "oven", "grill": "grill", "crisping": "pot"}
+
+
+@dataclass(frozen=True, slots=True)
+class Dish:
+    """A planned cook of the day."""
+
+    dish_id: str
+    title: str
+    wish: Wish
+    finish: FinishKind | None = None
+    from_freezer: bool = False
+    """It lies in the freezer and is thawed first."""
+    ahead: Ahead = "today"
+    sauce: bool = True
+
+
+def dish_blocks(dish: Dish) -> tuple[Block, ...]:
+    """All work on a dish, as blocks that wait for each other.
+
+    Raises
+    ------
+    WishError : it cannot be cooked; says what to do.
+    """
+    runs = batches(dish.wish)
+    plans = [make_plan(run) for run in runs]
+    found = [_trim(dish, plans[0])]
+    if dish.from_freezer:
+        found.insert(0, _thaw(dish))
+    found += [_run(dish, plan, number) for number, plan in enumerate(plans)]
+    last = found[-1].block_id
+    if dish.ahead == "day_before":
+        found += _chilled(dish, last)
+        return tuple(found)
+    ran = [block.block_id for block in found if f"{dish.dish_id}:run" in block.block_id]
+    found += _finished(dish, plans, ran)
+    found.append(_leftovers(dish))
+    return tuple(found)
+
+
+def _id(dish: Dish, kind: str) -> str:
+    return f"{dish.dish_id}:{kind}"
+
+
+def _segment(kind: str, title: str, span_s: tuple[float, float, float], *lanes: Lane) -> Segment:
+    return Segment(kind, title, *span_s, lanes)
+
+
+def _pot(dish: Dish) -> Lane:
+    return f"pot:{dish.wish.pot.pot_id}"
+
+
+def _thaw(dish: Dish) -> Block:
+    thick = max(piece.thickness_m for piece in dish.wish.load.pieces)
+    seconds = 3600.0 * thaw_hours(thick)
+    span = (seconds, seconds, 1.5 * seconds)
+    return Block(
+        _id(dish, "thaw"),
+        dish.title,
+        (_segment("thaw", "Thaw in the refrigerator, on a tray", span, "fridge"),),
+    )
+
+
+def _trim(dish: Dish, plan: Plan) -> Block:
+    piece = plan.outcomes[0].piece
+    waits: tuple[Wait, ...] = ()
+    if dish.from_freezer:
+        waits = (
+            Wait(_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, "thawed meat is cooked within a day"),
+        )
+    title = f"Trim, measure, pat dry and season ({piece.cut.short_name})"
+    return Block(
+        _id(dish, "season"), dish.title, (_segment("season", title, TRIM_S, "hands"),), waits
+    )
+
+
+def _run(dish: Dish, plan: Plan, number: int) -> Block:
+    """Browning, pressure and opening: one block, since browned meat is not put aside."""
+    pot = _pot(dish)
+    load = plan.setup.wish.load
+    segments = []
+    if load.pieces[0].cut.sears and not any(piece.frozen for piece in load.pieces):
+        low, high = searing(load, plan.setup.wish.pot).total_s
+        segments.append(
+            _segment("sear", "Brown in batches, then scrape the base bare",
+                     (low, (low + high) / 2, high), "hands", pot)
+        )  # fmt: skip
+    segments.append(_segment("load", "Liquid, rack, meat into the pot", LOAD_S, "hands", pot))
+    segments.append(
+        _segment("lid_check", "Check gasket, pin, screen, valve; set the pot", LID_S, "hands", pot)
+    )
+    segments += _phases(dish, plan, number)
+    segments.append(_segment("open", "Lid away from the face, meat out", OUT_S, "hands", pot))
+    waits = [Wait(_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed meat keeps a day")]
+    if number > 0:
+        waits.append(Wait(_id(dish, f"run{number - 1}"), 0.0))
+    return Block(_id(dish, f"run{number}"), dish.title, tuple(segments), tuple(waits))
+
+
+_PHASE_WORDS = {
+    "come_up": "Heats up",
+    "hold": "Under pressure",
+    "natural_release": "Pressure falls by itself",
+    "waiting": "Waits before the valve is opened",
+    "venting": "Vent, face and hands out of the jet",
+    "keeping_warm": "Kept warm under the lid",
+    "boiling": "Boils with the lid off",
+    "soaking": "Soaks in the open pot",
+}
+
+
+def _phases(dish: Dish, plan: Plan, number: int) -> list[Segment]:
+    pot = _pot(dish)
+    low_min, high_min = plan.hold_range_min
+    found = []
+    for phase in plan.phases:
+        words = _PHASE_WORDS.get(phase.kind)
+        if words is None:
+            continue
+        likely = phase.duration_s
+        span = (likely, likely, likely)
+        lanes: tuple[Lane, ...] = (pot,)
+        if phase.kind == "come_up":
+            share = HOT_RESTART_SHARE if number > 0 else 1.0
+            span = (0.8 * share * likely, share * likely, 1.3 * share * likely)
+        elif phase.kind == "hold":
+            span = (low_min * MINUTE_S, likely, high_min * MINUTE_S)
+        elif phase.kind == "venting":
+            lanes = ("hands", pot)
+        found.append(_segment(phase.kind, words, span, *lanes))
+        if phase.kind == "hold" and (slack := _slack_s(plan)) > 0:
+            found.append(
+                _segment("slack", "Spare, should it need longer", (0.0, slack, slack), pot)
+            )
+    return found
+
+
+def _slack_s(plan: Plan) -> float:
+    """Time kept for a hold that takes longer, no more than the meat may be kept warm."""
+    _, high_min = plan.hold_range_min
+    family = plan.outcomes[0].piece.cut.family
+    wanted = SLACK_SHARE * (high_min - plan.hold_min) * MINUTE_S
+    return min(wanted, afterwards()[family].keep_warm_s / 2)
+
+
+def _finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
+    """Rest, sauce, crust, knife."""
+    load = dish.wish.load
+    family = load.pieces[0].cut.family
+    keeps = afterwards()[family].keep_warm_s
+    low, high = rest_for(load)
+    late = f"kept warm for {keeps / MINUTE_S:.0f} min at most"
+    rest = Block(
+        _id(dish, "rest"),
+        dish.title,
+        (_segment("rest", "Rest under a loose tent", (low, (low + high) / 2, high)),),
+        tuple(Wait(run, 0.0, keeps, late) for run in run_ids),
+    )
+    found = [rest]
+    before_knife = [Wait(rest.block_id, 0.0, keeps, late)]
+    if dish.sauce:
+        volume = max(plans[-1].ending.liquid_m3, 1e-4)
+        reduced = reduce_sauce(dish.wish.pot, dish.wish.altitude_m, volume, 0.5)
+        likely = reduced.heat_s + reduced.boil_s
+        sauce = Block(
+            _id(dish, "sauce"),
+            dish.title,
+            (
+                _segment("skim", "Strain the juice into a pan, skim the fat", SKIM_S, "hands", PAN),
+                _segment("reduce", "Boil the juice down, salt it last",
+                         (0.8 * likely, likely, 1.3 * likely), PAN),
+            ),
+            (Wait(run_ids[-1], 0.0, keeps, "the juice is kept hot"),),
+            to_table_s=keeps,
+        )  # fmt: skip
+        found.append(sauce)
+    crust = finish_for(load, dish.wish.pot, dish.finish)
+    if crust.kind != "none":
+        lane = FINISH_LANES[crust.kind]
+        low, high = crust.total_s
+        found.append(
+            Block(
+                _id(dish, "finish"),
+                dish.title,
+                (_segment("finish", f"Crust ({crust.kind}); look at half time",
+                          (low, (low + high) / 2, high), "hands",
+                          _pot(dish) if lane == "pot" else lane),),
+                (Wait(rest.block_id, 0.0, keeps, late),),
+            )
+        )  # fmt: skip
+        before_knife = [Wait(_id(dish, "finish"), 0.0, CARVED_KEEPS_S, "a crust goes soft")]
+    found.append(_carve(dish, tuple(before_knife)))
+    return found
+
+
+def _carve(dish: Dish, waits: tuple[Wait, ...]) -> Block:
+    return Block(
+        _id(dish, "carve"),
+        dish.title,
+        (_segment("carve", "Carve or pull, and serve", CARVE_S, "hands"),),
+        waits,
+        to_table_s=CARVED_KEEPS_S,
+    )
+
+
+def _leftovers(dish: Dish) -> Block:
+    """After the meal, before two hours are over."""
+    return Block(
+        _id(dish, "keep"),
+        dish.title,
+        (_segment("keep", "Leftovers into flat layers and the refrigerator, within 2 h", COOL_S,
+                  "hands"),),
+        (Wait(_id(dish, "carve"), 0.0, ZONE_LIMIT.value, "two hours at room temperature"),),
+        after_table=True,
+    )  # fmt: skip
+
+
+def _chilled(dish: Dish, last_run: str) -> list[Block]:
+    """Made ahead: cooled fast and apart from its juice, chilled, sliced cold, reheated."""
+    piece = max(dish.wish.load.pieces, key=lambda item: item.thickness_m)
+    found = cooling(piece.cut, piece.thickness_m, "ice_bath")
+    if not found.safe:
+        raise WishError(
+            "cools_too_slowly",
+            "ahead",
+            "A piece this thick does not cool within six hours, even in ice water.",
+            "Halve it, or cook it on the day.",
+        )
+    seconds = found.to_last_s
+    cool = Block(
+        _id(dish, "cool"),
+        dish.title,
+        (
+            _segment("bag", "Meat out of the juice, bagged into ice water", COOL_S, "hands"),
+            _segment("cool", "Cools in ice water to 5 °C", (seconds, seconds, seconds)),
+        ),
+        (Wait(last_run, 0.0, 1800.0, "cooling begins within half an hour"),),
+    )
+    reheat = Block(
+        _id(dish, "reheat"),
+        dish.title,
+        (
+            _segment("slice", "Slice cold across the grain", CARVE_S, "hands"),
+            _segment("reheat", "Covered with juice in the oven to 74 °C", REHEAT_S, "oven"),
+        ),
+        (Wait(cool.block_id, CHILL_LEAST_S, CHILL_MOST_S, "three days at 4 °C"),),
+        to_table_s=CARVED_KEEPS_S,
+    )
+    return [
+        cool,
+        reheat,
+        replace(
+            _leftovers(dish),
+            after=(Wait(reheat.block_id, 0.0, ZONE_LIMIT.value, "two hours at room temperature"),),
+        ),
+    ]

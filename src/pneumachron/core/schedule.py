@@ -1,0 +1,385 @@
+"""Counting back: blocks of work placed as late as they may be, before the time on the table.
+
+A block is work that is not interrupted: its segments follow each other without a gap. Blocks wait
+for each other with a least and a most gap. Lanes (hands, a pot, the oven) take so many at a time.
+
+Placing the blocks of one order, last first, each as late as its followers and its lanes allow,
+gives the schedule of that order. With every order tried this finds the latest start there is
+(serial generation over all orders holds an optimum of a regular aim: Kolisch, 1996; here from the
+table backwards). Small days try every order, large ones a few good ones, and then move blocks
+within the best. Times are seconds from the table, so before it they are negative.
+"""
+
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
+from itertools import islice, permutations
+from typing import TypeAlias
+
+from pneumachron.core.errors import WishError
+
+Lane: TypeAlias = str
+"""`hands`, `fridge`, `pot:…`, `oven`, `grill`, `crisp`."""
+
+FREE_LANES = frozenset({"fridge"})
+"""Lanes that are never full here."""
+MAX_BLOCKS = 120
+MOST_ORDERS = 200
+"""Orders tried on a large day. Twenty blocks take about half a millisecond an order."""
+MOST_TURNS = 24
+SMALL_BLOCKS = 6
+"""Up to so many free blocks every order is tried: 720."""
+LONGEST_S = 14 * 86_400.0
+
+
+@dataclass(frozen=True, slots=True)
+class Segment:
+    """A stretch of a block, with the range of its duration and the lanes it occupies."""
+
+    kind: str
+    title: str
+    low_s: float
+    likely_s: float
+    high_s: float
+    lanes: tuple[Lane, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Wait:
+    """A block that comes before, and how long what it made may and must wait."""
+
+    block_id: str
+    least_s: float = 0.0
+    most_s: float = LONGEST_S
+    why: str = ""
+    """Why not longer, in words."""
+
+
+@dataclass(frozen=True, slots=True)
+class Block:
+    """Segments without a gap. `to_table_s` is how long its end may be before the table."""
+
+    block_id: str
+    dish: str
+    segments: tuple[Segment, ...]
+    after: tuple[Wait, ...] = ()
+    to_table_s: float | None = None
+    """None: nothing of it is served; it only has to be over in time."""
+    after_table: bool = False
+    """It begins at the table time: what is done with the leftovers."""
+
+    @property
+    def duration_s(self) -> float:
+        """All segments."""
+        return sum(segment.likely_s for segment in self.segments)
+
+
+@dataclass(frozen=True, slots=True)
+class Placed:
+    """A block with its start [s from the table]."""
+
+    block: Block
+    start_s: float
+
+    @property
+    def end_s(self) -> float:
+        """Its end."""
+        return self.start_s + self.block.duration_s
+
+
+@dataclass(frozen=True, slots=True)
+class Clash:
+    """Something that waits longer than it may."""
+
+    block_id: str
+    dish: str
+    over_s: float
+    why: str
+
+
+@dataclass(frozen=True, slots=True)
+class Schedule:
+    """Blocks in the order of their start, and what clashes."""
+
+    placed: tuple[Placed, ...]
+    clashes: tuple[Clash, ...]
+
+    @property
+    def start_s(self) -> float:
+        """When the first hand is moved, of what is done today."""
+        return min((item.start_s for item in self.placed), default=0.0)
+
+
+_TOUCH_S = 1e-3
+"""Stretches that touch do not overlap, whatever the last digit says."""
+
+
+@dataclass
+class _Lanes:
+    """What is taken of each lane, as intervals."""
+
+    capacity: Mapping[Lane, int]
+    taken: dict[Lane, list[tuple[float, float]]] = field(default_factory=dict)
+
+    def push_back_s(self, block: Block, start_s: float) -> float:
+        """How much earlier a block must be to pass the last thing in its way; 0 when it fits."""
+        begin = start_s
+        worst = 0.0
+        for segment in block.segments:
+            end = begin + segment.likely_s
+            for lane in segment.lanes:
+                if end > begin and lane not in FREE_LANES:
+                    worst = max(worst, self._in_the_way(lane, begin, end))
+            begin = end
+        return worst
+
+    def _in_the_way(self, lane: Lane, begin: float, end: float) -> float:
+        """How far before `end` the last full stretch of a lane begins."""
+        hits = [
+            item
+            for item in self.taken.get(lane, ())
+            if item[0] < end - _TOUCH_S and begin + _TOUCH_S < item[1]
+        ]
+        capacity = self.capacity.get(lane, 1)
+        if len(hits) < capacity:
+            return 0.0
+        worst = 0.0
+        for point, _ in hits:
+            at = max(point, begin)
+            together = [item for item in hits if item[0] <= at < item[1]]
+            if len(together) >= capacity:
+                starts = sorted((item[0] for item in together), reverse=True)
+                worst = max(worst, end - starts[len(together) - capacity])
+        return worst
+
+    def take(self, block: Block, start_s: float) -> None:
+        begin = start_s
+        for segment in block.segments:
+            for lane in segment.lanes:
+                self.taken.setdefault(lane, []).append((begin, begin + segment.likely_s))
+            begin += segment.likely_s
+
+
+def schedule(
+    blocks: Sequence[Block],
+    capacity: Mapping[Lane, int],
+    *,
+    fixed: Mapping[str, float] | None = None,
+    not_after: Mapping[str, float] | None = None,
+) -> Schedule:
+    """The schedule that starts latest among those with the least clash.
+
+    Parameters
+    ----------
+    blocks : with ids that differ
+    capacity : how many a lane takes at a time; 1 when it is not named
+    fixed : starts that stand, by block: done, under way, or pinned by the cook
+    not_after : latest ends by block, besides the table
+
+    Raises
+    ------
+    WishError : too many blocks, twice the same id, or waits in a circle.
+    """
+    _check(blocks)
+    search = _Search(blocks, capacity, dict(fixed or {}), dict(not_after or {}))
+    return search.best()
+
+
+def _check(blocks: Sequence[Block]) -> None:
+    if len(blocks) > MAX_BLOCKS:
+        raise WishError(
+            "too_many_tasks",
+            "dishes",
+            f"A day here has at most {MAX_BLOCKS} stretches of work; this one has {len(blocks)}.",
+            "Leave out a dish, or plan two days.",
+        )
+    ids = {block.block_id for block in blocks}
+    if len(ids) < len(blocks):
+        raise WishError("same_task", "dishes", "Two tasks have one name.", "Name the dishes apart.")
+    if len(_sorted_back(blocks)) < len(blocks):
+        raise WishError(
+            "circle", "dishes", "Tasks wait for each other in a circle.", "Undo the last pin."
+        )
+
+
+def _followers(blocks: Sequence[Block]) -> dict[str, list[tuple[Block, Wait]]]:
+    found: dict[str, list[tuple[Block, Wait]]] = {block.block_id: [] for block in blocks}
+    for block in blocks:
+        for wait in block.after:
+            if wait.block_id in found:
+                found[wait.block_id].append((block, wait))
+    return found
+
+
+def _sorted_back(blocks: Sequence[Block]) -> list[Block]:
+    """Followers before what they follow, in the order given otherwise."""
+    followers = _followers(blocks)
+    left = {block.block_id: len(followers[block.block_id]) for block in blocks}
+    ready = [block for block in blocks if left[block.block_id] == 0]
+    found = []
+    while ready:
+        block = ready.pop(0)
+        found.append(block)
+        for wait in block.after:
+            if wait.block_id in left:
+                left[wait.block_id] -= 1
+                if left[wait.block_id] == 0:
+                    ready.append(next(item for item in blocks if item.block_id == wait.block_id))
+    return found
+
+
+@dataclass
+class _Search:
+    """Orders tried, and the best schedule so far."""
+
+    blocks: Sequence[Block]
+    capacity: Mapping[Lane, int]
+    fixed: Mapping[str, float]
+    not_after: Mapping[str, float]
+    followers: Mapping[str, list[tuple[Block, Wait]]] = field(init=False)
+    tried: int = 0
+
+    def __post_init__(self) -> None:
+        self.followers = _followers(self.blocks)
+
+    def best(self) -> Schedule:
+        """Every order of a small day; of a large one by turns, then exchanges."""
+        free = [block for block in _sorted_back(self.blocks) if block.block_id not in self.fixed]
+        small = len(free) <= SMALL_BLOCKS
+        starts = _linear(free) if small else _by_dish(free)
+        found = min((self._try(order) for order in starts), key=lambda item: item[0], default=None)
+        if found is None:
+            return Schedule((), ())
+        return found[2] if small else self._exchanged(found)
+
+    def _try(self, order: list[Block]) -> "_Tried":
+        self.tried += 1
+        starts = self._starts(order)
+        clashes = tuple(_clashes(self.blocks, starts))
+        placed = sorted(
+            (Placed(block, starts[block.block_id]) for block in self.blocks),
+            key=lambda item: (item.start_s, item.end_s),
+        )
+        found = Schedule(tuple(placed), clashes)
+        return _score(found), order, found
+
+    def _starts(self, order: list[Block]) -> dict[str, float]:
+        """Blocks of one order, each as late as may be."""
+        lanes = _Lanes(self.capacity)
+        starts: dict[str, float] = {}
+        for block in self.blocks:
+            if block.block_id in self.fixed:
+                starts[block.block_id] = self.fixed[block.block_id]
+                lanes.take(block, starts[block.block_id])
+        after_s = 0.0
+        for block in order:
+            key = block.block_id
+            if block.after_table:
+                starts[key] = after_s
+                after_s += block.duration_s
+                continue
+            end = min(0.0, self.not_after.get(key, 0.0))
+            for later, wait in self.followers[key]:
+                if later.block_id in starts:
+                    end = min(end, starts[later.block_id] - wait.least_s)
+            start = end - block.duration_s
+            while (back := lanes.push_back_s(block, start)) > 0:
+                start -= back
+            starts[key] = start
+            lanes.take(block, start)
+        return starts
+
+    def _exchanged(self, best: "_Tried") -> Schedule:
+        """Blocks moved within the order as long as it helps."""
+        helped = True
+        while helped and self.tried < MOST_ORDERS:
+            helped = False
+            for order in _neighbours(best[1], self.followers):
+                if self.tried >= MOST_ORDERS:
+                    break
+                found = self._try(order)
+                if found[0] < best[0]:
+                    best, helped = found, True
+                    break
+        return best[2]
+
+
+_Tried: TypeAlias = tuple[tuple[float, float, float], list[Block], Schedule]
+
+
+def _neighbours(
+    order: list[Block], followers: Mapping[str, list[tuple[Block, Wait]]]
+) -> Iterator[list[Block]]:
+    """Orders with one block placed sooner, as far as its followers allow."""
+    for index in range(1, len(order)):
+        block = order[index]
+        later = {item.block_id for item, _ in followers[block.block_id]}
+        for place in range(index - 1, -1, -1):
+            if order[place].block_id in later:
+                break
+            rest = [*order[:index], *order[index + 1 :]]
+            yield [*rest[:place], block, *rest[place:]]
+
+
+def _linear(free: list[Block]) -> Iterator[list[Block]]:
+    """Every order in which followers come before what they follow."""
+    followers = _followers(free)
+    for order in permutations(free):
+        place = {block.block_id: index for index, block in enumerate(order)}
+        if all(
+            place[later.block_id] < place[block.block_id]
+            for block in free
+            for later, _ in followers[block.block_id]
+        ):
+            yield list(order)
+
+
+def _by_dish(free: list[Block]) -> Iterator[list[Block]]:
+    """By stages; by how long before the table; dish after dish in some turns."""
+    yield free
+    followers = _followers(free)
+    tails: dict[str, float] = {}
+    for block in free:
+        behind = [tails[later.block_id] + wait.least_s for later, wait in followers[block.block_id]
+                  if later.block_id in tails and not later.after_table]  # fmt: skip
+        tails[block.block_id] = block.duration_s + max(behind, default=0.0)
+    yield sorted(free, key=lambda block: tails[block.block_id])
+    dishes = list(dict.fromkeys(block.dish for block in free))
+    for turn in islice(permutations(dishes), MOST_TURNS):
+        rank = {dish: index for index, dish in enumerate(turn)}
+        yield sorted(free, key=lambda block: rank[block.dish])
+
+
+_TOLERANCE_S = 1.0
+"""Waits this much over are none."""
+
+
+def _clashes(blocks: Sequence[Block], starts: Mapping[str, float]) -> Iterator[Clash]:
+    """What waits longer than it may, or begins before what it needs is done."""
+    ends = {block.block_id: starts[block.block_id] + block.duration_s for block in blocks}
+    for block in blocks:
+        begin = starts[block.block_id]
+        for wait in block.after:
+            if wait.block_id not in ends:
+                continue
+            gap = begin - ends[wait.block_id]
+            if gap > wait.most_s + _TOLERANCE_S:
+                yield Clash(wait.block_id, block.dish, gap - wait.most_s, wait.why)
+            if gap < wait.least_s - _TOLERANCE_S:
+                yield Clash(
+                    block.block_id, block.dish, wait.least_s - gap, "what it needs is not ready"
+                )
+        if block.to_table_s is not None and not block.after_table:
+            gap = -ends[block.block_id]
+            if gap > block.to_table_s + _TOLERANCE_S:
+                yield Clash(
+                    block.block_id, block.dish, gap - block.to_table_s, "it waits for the table"
+                )
+            if gap < -_TOLERANCE_S:
+                yield Clash(block.block_id, block.dish, -gap, "it is late for the table")
+
+
+def _score(found: Schedule) -> tuple[float, float, float]:
+    """Least clash, latest start, least waiting."""
+    over = sum(clash.over_s for clash in found.clashes)
+    starts = sum(item.start_s for item in found.placed)
+    return round(over, 3), round(-found.start_s, 3), round(-starts, 3)

@@ -1,0 +1,121 @@
+"""The day over the wire, and in a calendar."""
+
+from datetime import UTC, datetime, timedelta
+from typing import Any
+from zoneinfo import ZoneInfo
+
+import pytest
+from fastapi.testclient import TestClient
+from icalendar import Calendar
+
+from tests.conftest import BRISKET
+
+TABLE = datetime(2026, 11, 28, 19, 0, tzinfo=UTC)
+RIBS: dict[str, Any] = {
+    "pieces": [{"cut": "back_ribs", "count": 2, "mass": "2.2 kg", "thickness": "2.8 cm"}],
+    "pot": "bass",
+}
+
+
+def day(*plans: dict[str, Any], **more: object) -> dict[str, Any]:
+    names = "abcdefghi"
+    dishes = [
+        {"dish_id": names[index], "title": f"Dish {names[index]}", "plan": plan}
+        for index, plan in enumerate(plans)
+    ]
+    return {"table": TABLE.isoformat(), "dishes": dishes, **more}
+
+
+def ask(client: TestClient, body: dict[str, Any]) -> dict[str, Any]:
+    reply = client.post("/api/day", json=body)
+    assert reply.status_code == 200, reply.text
+    found: dict[str, Any] = reply.json()
+    return found
+
+
+def starts(found: dict[str, Any]) -> dict[str, datetime]:
+    return {item["block_id"]: datetime.fromisoformat(item["start"]) for item in found["blocks"]}
+
+
+def test_two_dishes_meet_the_table(client: TestClient) -> None:
+    found = ask(client, day(BRISKET, RIBS))
+    assert found["delay_s"] == 0
+    assert found["clashes"] == []
+    ends = [datetime.fromisoformat(item["end"]) for item in found["blocks"]
+            if not item["block_id"].endswith(":keep")]  # fmt: skip
+    assert max(ends) == TABLE
+    plan = client.post("/api/plan", json=BRISKET).json()
+    run = next(item for item in found["blocks"] if item["block_id"] == "a:run0")
+    hold = next(item for item in run["segments"] if item["kind"] == "hold")
+    assert hold["likely_s"] == pytest.approx(60 * plan["setting"]["hold_min"], abs=31)
+
+
+def test_it_is_too_late_says_by_how_much(client: TestClient) -> None:
+    now = TABLE - timedelta(minutes=90)
+    found = ask(client, day(BRISKET, now=now.isoformat()))
+    assert found["delay_s"] > 3600
+    assert min(starts(found).values()) >= now
+    assert datetime.fromisoformat(found["table"]) - TABLE == timedelta(seconds=found["delay_s"])
+
+
+def test_what_is_done_is_not_moved(client: TestClient) -> None:
+    plain = starts(ask(client, day(BRISKET)))
+    late = plain["a:run0"] + timedelta(minutes=40)
+    done = [{"block_id": "a:season", "start": plain["a:season"].isoformat()},
+            {"block_id": "a:run0", "start": late.isoformat()}]  # fmt: skip
+    found = ask(client, day(BRISKET, done=done, now=late.isoformat()))
+    moved = starts(found)
+    assert moved["a:season"] == plain["a:season"]
+    assert moved["a:run0"] == late
+    assert moved["a:rest"] > plain["a:rest"]
+    assert found["delay_s"] > 0
+    states = {item["block_id"]: item["state"] for item in found["blocks"]}
+    assert states["a:run0"] == "done"
+    assert states["a:rest"] == "free"
+
+
+def test_one_pot_for_two_dishes_offers_ways_out(client: TestClient) -> None:
+    client.post("/api/pots", json={"ready_id": "bass"})
+    crowded = day(BRISKET, {**RIBS, "pot": "tenor"}, {**BRISKET, "texture": "falls"})
+    found = ask(client, crowded)
+    assert found["clashes"]
+    assert found["ways_out"]
+    assert found["ways_out"][0]["left_s"] < sum(item["over_s"] for item in found["clashes"])
+
+
+def test_refusals(client: TestClient) -> None:
+    bad = day({**BRISKET, "pieces": [{**BRISKET["pieces"][0], "mass": "3"}]})
+    reply = client.post("/api/day", json=bad)
+    assert (reply.status_code, reply.json()["field"]) == (422, "dishes.0.pieces.0.mass")
+    assert client.post("/api/day", json=day()).status_code == 422
+    naive = {**day(BRISKET), "table": "2026-11-28T19:00:00"}
+    assert client.post("/api/day", json=naive).status_code == 422
+    assert client.post("/api/day", json=day(*[BRISKET] * 9)).status_code == 422
+
+
+@pytest.mark.parametrize("zone", ["Europe/Vienna", "America/New_York"])
+def test_calendar_in_two_zones_over_a_change_of_clocks(client: TestClient, zone: str) -> None:
+    # published: RFC 5545, read by the icalendar library; clocks go back on 25 October and
+    # 1 November 2026
+    night = datetime(2026, 10, 25 if "Europe" in zone else 31, 12, 0, tzinfo=ZoneInfo(zone))
+    table = night if "Europe" in zone else night + timedelta(days=1)
+    dish = {"dish_id": "a", "title": "Chilled", "plan": BRISKET, "ahead": "day_before"}
+    body = {"table": table.isoformat(), "dishes": [dish]}
+    found = ask(client, body)
+    text = client.post("/api/day/calendar", json=body).json()["text"]
+    events = {str(event["uid"]): event for event in Calendar.from_ical(text).walk("VEVENT")}
+    wanted = starts(found)
+    assert table - min(wanted.values()) > timedelta(hours=10)  # over the night
+    begins = {event.decoded("dtstart") for event in events.values()}
+    for start in wanted.values():
+        assert start.replace(microsecond=0) in begins  # the same moment, whatever the zone
+    alarms = [event for event in events.values() if event.walk("VALARM")]
+    assert 0 < len(alarms) < len(events)
+    # the same ids when it is written again, an hour later: a re-import moves what is there
+    later = {**body, "table": (table + timedelta(hours=1)).isoformat()}
+    again = Calendar.from_ical(client.post("/api/day/calendar", json=later).json()["text"])
+    moved = {str(event["uid"]): event for event in again.walk("VEVENT")}
+    assert set(moved) == set(events)
+    for uid, event in moved.items():
+        gap = event.decoded("dtstart") - events[uid].decoded("dtstart")
+        assert gap == timedelta(hours=1)

@@ -1,0 +1,113 @@
+"""The Day, as a cook uses it: dishes from the shelf, the table moved, a start pinned, work done."""
+
+import re
+from datetime import datetime, timedelta
+from pathlib import Path
+
+from icalendar import Calendar
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import BRISKET, PHONE
+from tests.browser.test_bench import HOLD, hold
+from tests.browser.test_other_views import axe_clean
+
+TWO = ("Alto section supper", "Allotment working party short ribs")
+
+
+def lay(page: Page) -> None:
+    page.goto("/day")
+    for name in TWO:
+        page.get_by_label("add a saved plan").select_option(label=name)
+        expect(page.get_by_role("button", name=f"take {name} off the day")).to_be_visible()
+    expect(page.get_by_test_id("start")).to_have_text(re.compile(r"\d\d:\d\d"))
+
+
+def table(page: Page) -> datetime:
+    return datetime.fromisoformat(page.get_by_label("on the table at").input_value())
+
+
+def test_count_back_drag_pin_and_done(
+    page: Page, outside: list[str], complaints: list[str], tmp_path: Path
+) -> None:
+    lay(page)
+    tasks = page.get_by_role("list", name="tasks")
+    expect(tasks).to_contain_text("Check gasket, pin, screen, valve")
+    # the letters on the lanes are those of the list
+    dish = page.get_by_role("region", name="dishes").get_by_role("listitem")
+    for letter, name in zip("AB", TWO, strict=True):
+        expect(dish.filter(has_text=name)).to_contain_text(letter)
+        bars = page.get_by_test_id("bar").filter(has_text=f"{name}: Under pressure")
+        expect(bars.locator("text")).to_have_text(letter)
+    first = page.get_by_test_id("start").inner_text()
+    before = table(page)
+
+    page.get_by_role("button", name="a quarter of an hour later").click()
+    expect(page.get_by_test_id("start")).not_to_have_text(first)
+    assert table(page) - before == timedelta(minutes=15)
+    handle = page.get_by_role("slider", name="time on the table, drag")
+    handle.focus()
+    page.keyboard.press("ArrowLeft")
+    expect(page.get_by_label("on the table at")).to_have_value(
+        (before + timedelta(minutes=10)).strftime("%Y-%m-%dT%H:%M")
+    )
+    box = handle.bounding_box()
+    assert box is not None
+    middle = box["y"] + box["height"] / 2
+    page.mouse.move(box["x"] + box["width"] / 2, middle)
+    page.mouse.down()
+    page.mouse.move(box["x"] - 40, middle, steps=8)
+    page.mouse.up()
+    expect(page.get_by_test_id("start")).not_to_have_text(first)
+    assert table(page) < before
+
+    # a pin stands, and what comes before it follows
+    season = tasks.get_by_role("listitem").filter(has_text="season (brisket)").first
+    pin = season.get_by_label(re.compile("^pin Trim"))
+    early = (table(page) - timedelta(hours=8)).strftime("%Y-%m-%dT%H:%M")
+    pin.fill(early)
+    expect(page.get_by_test_id("start")).to_have_text(early[-5:])
+    page.reload()  # nothing typed is lost
+    expect(page.get_by_test_id("start")).to_have_text(early[-5:])
+
+    with page.expect_download() as saved:
+        page.get_by_role("button", name="Calendar file").click()
+    file = tmp_path / "day.ics"
+    saved.value.save_as(file)
+    events = Calendar.from_ical(file.read_bytes()).walk("VEVENT")
+    assert len(events) > 15
+    assert any("Under pressure" in str(event["summary"]) for event in events)
+    axe_clean(page)
+    assert outside == []
+    assert complaints == []
+
+
+def test_under_way_and_too_late(page: Page) -> None:
+    lay(page)
+    later = "new Date(Date.now() + 30 * 60000 - new Date().getTimezoneOffset() * 60000)"
+    soon = str(page.evaluate(f"{later}.toISOString().slice(0, 16)"))
+    page.get_by_label("on the table at").fill(soon)
+    page.get_by_role("checkbox", name="it is under way").click()
+    expect(page.get_by_test_id("delay")).to_contain_text("later than wished")
+    page.get_by_role("checkbox", name="done").first.click()
+    expect(page.get_by_role("checkbox", name="done").first).to_be_checked()
+
+
+def test_from_the_bench_to_the_day_and_on_a_phone(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    page.get_by_role("link", name="To the Day").click()
+    expect(page.get_by_role("region", name="dishes")).to_contain_text("1.42 kg brisket")
+    page.set_viewport_size({"width": 360, "height": PHONE["height"]})
+    expect(page.get_by_role("list", name="tasks")).to_contain_text("Under pressure")
+    assert page.evaluate("document.documentElement.scrollWidth") <= 360
+
+
+def test_the_printed_day_is_whole(page: Page) -> None:
+    lay(page)
+    page.emulate_media(media="print")
+    expect(page.get_by_role("list", name="tasks")).to_be_visible()
+    expect(page.get_by_role("button", name="Calendar file")).to_be_hidden()
+    # published: A4 at 96 px to the inch is 794 px wide; nothing runs off the sheet
+    page.set_viewport_size({"width": 794, "height": 1123})
+    assert page.evaluate("document.documentElement.scrollWidth") <= 794
+    assert page.pdf(format="A4").startswith(b"%PDF")

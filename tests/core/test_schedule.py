@@ -1,0 +1,199 @@
+"""Counting back: against exhaustive search on small days, and what must always hold."""
+
+from collections.abc import Sequence
+from dataclasses import replace
+from itertools import product
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from pneumachron.core.dish import Dish, dish_blocks
+from pneumachron.core.errors import WishError
+from pneumachron.core.schedule import Block, Schedule, Segment, Wait, schedule
+from tests.core.kitchen import load, wish
+
+LANES = ("hands", "pot:a", "oven")
+
+
+def block(name: str, minutes: int, *lanes: str, after: tuple[Wait, ...] = ()) -> Block:
+    return Block(name, name, (Segment(name, name, minutes, minutes, minutes, lanes),), after)
+
+
+def latest_start_by_search(blocks: Sequence[Block]) -> float:
+    """Every way to place whole minutes, later starts first. Exhaustive, independent of ours."""
+    total = int(sum(item.duration_s for item in blocks))
+    followers = {
+        item.block_id: [
+            other for other in blocks for wait in other.after if wait.block_id == item.block_id
+        ]
+        for item in blocks
+    }
+    order: list[Block] = []
+    while len(order) < len(blocks):  # followers first
+        order += [
+            item for item in blocks
+            if item not in order and all(other in order for other in followers[item.block_id])
+        ]  # fmt: skip
+    best = -total - 1
+
+    def place(index: int, starts: dict[str, int]) -> None:
+        nonlocal best
+        if index == len(order):
+            best = max(best, min(starts.values()))
+            return
+        item = order[index]
+        length = int(item.duration_s)
+        end = min([0, *(starts[other.block_id] for other in followers[item.block_id])])
+        for start in range(end - length, best, -1):
+            clash = any(
+                set(item.segments[0].lanes) & set(other.segments[0].lanes)
+                and start < starts[other.block_id] + other.duration_s
+                and starts[other.block_id] < start + length
+                for other in order[:index]
+            )
+            if not clash:
+                place(index + 1, starts | {item.block_id: start})
+
+    place(0, {})
+    return best
+
+
+@st.composite
+def small_days(draw: st.DrawFn) -> list[Block]:
+    count = draw(st.integers(2, 6))
+    found: list[Block] = []
+    for index in range(count):
+        lanes = draw(st.lists(st.sampled_from(LANES), max_size=2, unique=True))
+        before = draw(st.lists(st.integers(0, max(index - 1, 0)), max_size=2, unique=True))
+        after = tuple(Wait(f"t{number}") for number in before if number < index)
+        found.append(block(f"t{index}", draw(st.integers(1, 4)), *lanes, after=after))
+    return found
+
+
+@given(small_days())
+@settings(max_examples=120)
+def test_as_late_as_exhaustive_search(blocks: list[Block]) -> None:
+    # closed form: nothing starts later than the best of all placements of whole minutes
+    assert schedule(blocks, {}).start_s == latest_start_by_search(blocks)
+
+
+def test_seven_tasks_on_three_lanes() -> None:
+    chain = [
+        block("a", 3, "hands"), block("b", 4, "pot:a", after=(Wait("a"),)),
+        block("c", 2, "hands", "oven", after=(Wait("b"),)), block("d", 3, "hands"),
+        block("e", 5, "pot:a", after=(Wait("d"),)), block("f", 2, "oven", after=(Wait("e"),)),
+        block("g", 1, "hands", after=(Wait("f"),)),
+    ]  # fmt: skip
+    assert schedule(chain, {}).start_s >= latest_start_by_search(chain) - 1
+
+
+def full(found: Schedule, capacity: dict[str, int]) -> list[str]:
+    """Lanes that are taken by more than they hold."""
+    stretches: list[tuple[float, float, str]] = []
+    for item in found.placed:
+        begin = item.start_s
+        for segment in item.block.segments:
+            stretches += [(begin, begin + segment.likely_s, lane) for lane in segment.lanes]
+            begin += segment.likely_s
+    return [
+        lane
+        for begin, end, lane in stretches
+        if lane != "fridge"
+        and sum(lane == other and a < end - 0.01 and begin + 0.01 < b and a <= begin < b
+                for a, b, other in stretches) > capacity.get(lane, 1)
+    ]  # fmt: skip
+
+
+DISHES = (
+    Dish("a", "Brisket", wish(load("brisket_flat", 1.4, 0.045, 2))),
+    Dish("b", "Ribs", wish(load("back_ribs", 2.2, 0.028, 2), pot="bass", release=None)),
+    Dish("c", "Shoulder", wish(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls"),
+         ahead="day_before"),
+    Dish("d", "Short ribs", wish(load("short_ribs_english", 1.4, 0.045, 12)), from_freezer=True),
+    Dish("e", "Wings", wish(load("wings", 0.6, 0.025, 10), pot="treble", release=None)),
+)  # fmt: skip
+
+
+@given(st.lists(st.integers(0, 4), min_size=1, max_size=3, unique=True), st.integers(1, 2))
+@settings(max_examples=25)
+def test_what_always_holds(picked: list[int], cooks: int) -> None:
+    chosen = [DISHES[index] for index in picked]
+    blocks = [item for dish in chosen for item in dish_blocks(dish)]
+    capacity = {"hands": cooks}
+    found = schedule(blocks, capacity)
+    assert full(found, capacity) == []
+    starts = {item.block.block_id: item.start_s for item in found.placed}
+    ends = {item.block.block_id: item.end_s for item in found.placed}
+    for item in blocks:
+        for wait in item.after:  # nothing before what it needs
+            assert starts[item.block_id] >= ends[wait.block_id] + wait.least_s - 0.01
+        if not item.after_table:  # the table is met
+            assert ends[item.block_id] <= 0.01
+
+
+def test_one_dish_stands_in_the_order_of_work() -> None:
+    found = schedule(dish_blocks(DISHES[0]), {})
+    kinds = [segment.kind for item in found.placed for segment in item.block.segments]
+    run = ["season", "sear", "load", "lid_check", "come_up", "hold", "slack", "natural_release",
+           "open"]  # fmt: skip
+    assert kinds[: len(run)] == run  # common practice: the order of the work
+    assert kinds[-2:] == ["carve", "keep"]
+    assert found.clashes == ()
+    # common practice: an hour and a half under pressure is some three hours and a half of work
+    assert -4.5 * 3600 < found.start_s < -2.5 * 3600
+
+
+def test_thaw_and_the_day_before() -> None:
+    thawed = {item.block_id: item for item in dish_blocks(DISHES[3])}
+    # common practice: half a day at least in the refrigerator
+    assert thawed["d:thaw"].duration_s >= 12 * 3600
+    found = schedule(dish_blocks(DISHES[2]), {})
+    ends = {item.block.block_id: item.end_s for item in found.placed}
+    starts = {item.block.block_id: item.start_s for item in found.placed}
+    # common practice: chilled overnight; never cooled in the pot
+    assert starts["c:reheat"] - ends["c:cool"] >= 8 * 3600
+    cool = next(item.block for item in found.placed if item.block.block_id == "c:cool")
+    assert not any(lane.startswith("pot") for segment in cool.segments for lane in segment.lanes)
+    assert starts["c:cool"] - ends["c:run0"] <= 1800  # cooling begins at once
+
+
+def test_two_dishes_in_one_pot_clash_and_a_second_pot_helps() -> None:
+    one = [replace(dish, wish=replace(dish.wish, pot=DISHES[0].wish.pot)) for dish in DISHES[:2]]
+    tight = schedule([item for dish in one for item in dish_blocks(dish)], {})
+    free = schedule([item for dish in DISHES[:2] for item in dish_blocks(dish)], {})
+    assert sum(clash.over_s for clash in free.clashes) == 0
+    assert tight.start_s < free.start_s
+    assert all(clash.why and clash.over_s > 0 for clash in tight.clashes)
+
+
+def test_what_stands_is_not_moved() -> None:
+    blocks = dish_blocks(DISHES[0])
+    plain = {item.block.block_id: item.start_s for item in schedule(blocks, {}).placed}
+    fixed = {"a:season": plain["a:season"] - 7200.0, "a:run0": plain["a:run0"] - 600.0}
+    found = {item.block.block_id: item.start_s for item in schedule(blocks, {}, fixed=fixed).placed}
+    for name, start in fixed.items():
+        assert found[name] == start
+    late = schedule(blocks, {}, fixed={"a:run0": plain["a:run0"] + 3600.0})
+    assert any("late" in clash.why or "ready" in clash.why for clash in late.clashes)
+
+
+def test_bounds() -> None:
+    assert schedule([], {}).placed == ()
+    with pytest.raises(WishError, match="at most"):
+        schedule([block(f"t{number}", 1) for number in range(121)], {})
+    with pytest.raises(WishError, match="one name"):
+        schedule([block("a", 1), block("a", 2)], {})
+    with pytest.raises(WishError, match="circle"):
+        schedule([block("a", 1, after=(Wait("b"),)), block("b", 1, after=(Wait("a"),))], {})
+
+
+def test_batches_follow_each_other_and_the_pot_is_still_hot() -> None:
+    big = Dish("x", "Feast", wish(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None))
+    runs = [item for item in dish_blocks(big) if ":run" in item.block_id]
+    assert len(runs) == 2
+    ups = [segment.likely_s for item in runs for segment in item.segments
+           if segment.kind == "come_up"]  # fmt: skip
+    assert ups[1] < ups[0]
+    for first, second in product(runs[:1], runs[1:]):
+        assert second.after[-1].block_id == first.block_id
