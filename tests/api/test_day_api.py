@@ -83,6 +83,20 @@ def test_one_pot_for_two_dishes_offers_ways_out(client: TestClient) -> None:
     assert found["ways_out"][0]["left_s"] < sum(item["over_s"] for item in found["clashes"])
 
 
+def test_cards_marinade_and_leftovers(client: TestClient) -> None:
+    body = day(BRISKET)
+    body["dishes"][0] |= {"marinade": "mild", "eaters": 2}
+    found = ask(client, body)
+    card = found["cards"][0]
+    plan = client.post("/api/plan", json=BRISKET).json()
+    assert card["hold_min"] == plan["setting"]["hold_min"]
+    assert card["liquid_shown"] == plan["liquid"]["shown"]
+    assert card["cold_chain_safe"]
+    titles = [part["title"] for item in found["blocks"] for part in item["segments"]]
+    assert any(title.startswith("Marinate") for title in titles)
+    assert any("portions of 300 g" in title for title in titles)
+
+
 def test_refusals(client: TestClient) -> None:
     bad = day({**BRISKET, "pieces": [{**BRISKET["pieces"][0], "mass": "3"}]})
     reply = client.post("/api/day", json=bad)

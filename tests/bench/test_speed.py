@@ -15,8 +15,10 @@ from pneumachron.core.again import judge_opened
 from pneumachron.core.alternatives import what_changes
 from pneumachron.core.answers import answers_of
 from pneumachron.core.constants import SIZE_SPREAD
+from pneumachron.core.dish import Dish, dish_blocks
 from pneumachron.core.plan import make_plan
 from pneumachron.core.ready_by import ways_in_time
+from pneumachron.core.schedule import schedule
 from pneumachron.core.tenderness import cumulative_dose_min
 from pneumachron.core.wish import set_up
 from pneumachron.demo.recipes import BRAISED_SHORT_RIBS
@@ -137,3 +139,17 @@ def test_convert_recipe(benchmark: BenchmarkFixture) -> None:
         return convert(understand(read_recipe(text).recipe), kitchen)
 
     assert benchmark.pedantic(whole, **WARM).plan.hold_min > 0
+
+
+@pytest.mark.benchmark(group="a day")
+def test_day(benchmark: BenchmarkFixture) -> None:
+    names = ("a", "b", "c", "d", "e")
+    pots = ("tenor", "bass", "treble", "tenor", "bass")
+    dishes = [
+        Dish(name, name, wish(load("brisket_flat", 0.6, 0.04), pot=pot))
+        for name, pot in zip(names, pots, strict=True)
+    ]
+    blocks = [block for dish in dishes for block in dish_blocks(dish)]
+    assert sum(len(block.segments) for block in blocks) >= 60
+    found = benchmark.pedantic(schedule, (blocks, {"hands": 2}), rounds=10, warmup_rounds=1)
+    assert len(found.placed) == len(blocks)

@@ -104,10 +104,18 @@ def test_from_the_bench_to_the_day_and_on_a_phone(page: Page) -> None:
 
 def test_the_printed_day_is_whole(page: Page) -> None:
     lay(page)
+    expect(page.get_by_test_id("card")).to_have_count(2)
     page.emulate_media(media="print")
     expect(page.get_by_role("list", name="tasks")).to_be_visible()
     expect(page.get_by_role("button", name="Calendar file")).to_be_hidden()
     # published: A4 at 96 px to the inch is 794 px wide; nothing runs off the sheet
     page.set_viewport_size({"width": 794, "height": 1123})
     assert page.evaluate("document.documentElement.scrollWidth") <= 794
-    assert page.pdf(format="A4").startswith(b"%PDF")
+    # every card is a page of its own
+    whole = pages(page)
+    page.evaluate("document.querySelectorAll('[data-testid=card]').forEach(card => card.remove())")
+    assert whole == pages(page) + 2
+
+
+def pages(page: Page) -> int:
+    return len(re.findall(rb"/Type\s*/Page[^s]", page.pdf(format="A4")))

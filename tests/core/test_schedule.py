@@ -8,8 +8,9 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from pneumachron.core.dish import Dish, dish_blocks
+from pneumachron.core.dish import Dish, cold_chain, dish_blocks, leftovers
 from pneumachron.core.errors import WishError
+from pneumachron.core.plan import make_plan
 from pneumachron.core.schedule import Block, Schedule, Segment, Wait, schedule
 from tests.core.kitchen import load, wish
 
@@ -197,3 +198,30 @@ def test_batches_follow_each_other_and_the_pot_is_still_hot() -> None:
     assert ups[1] < ups[0]
     for first, second in product(runs[:1], runs[1:]):
         assert second.after[-1].block_id == first.block_id
+
+
+def test_marinade_leftovers_and_the_cold_chain() -> None:
+    plain = DISHES[0]
+    dish = replace(plain, marinade="mild", eaters=2)
+    blocks = {item.block_id: item for item in dish_blocks(dish)}
+    found = schedule(tuple(blocks.values()), {})
+    starts = {item.block.block_id: item.start_s for item in found.placed}
+    ends = {item.block.block_id: item.end_s for item in found.placed}
+    # common practice: six hours and more for thick beef, in the refrigerator
+    assert starts["a:run0"] - ends["a:season"] >= 6 * 3600 - 1
+    assert blocks["a:marinate"].segments[0].lanes == ("fridge",)
+    # common practice: a plate is 150 g, a portion 300 g with 50–100 ml of juice a kilo
+    plans = [make_plan(dish.wish)]
+    kept = leftovers(dish, plans)
+    served = sum(plans[0].serving.served_kg) / 2
+    assert kept.mass_kg == pytest.approx(served - 0.3)
+    assert kept.portions * 0.3 == pytest.approx(kept.mass_kg, abs=0.3)
+    assert 50e-6 <= kept.juice_m3 / kept.mass_kg <= 100e-6
+    assert f"{kept.portions} portions" in blocks["a:keep"].segments[0].title
+    assert leftovers(plain, plans).portions == 0
+    # published: two hours between 4 and 60 °C at most (USDA, from memory)
+    chain = cold_chain(plans[0])
+    assert chain.safe
+    assert 1800 < chain.out_s < 7200
+    thick = cold_chain(make_plan(wish(load("shoulder_boneless", 3.4, 0.115, 1))))
+    assert thick.out_s > chain.out_s

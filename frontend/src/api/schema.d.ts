@@ -937,6 +937,59 @@ export interface components {
             text: string;
         };
         /**
+         * CardOut
+         * @description What stands on the card of a dish, by the pot.
+         */
+        CardOut: {
+            /** Dish Id */
+            dish_id: string;
+            /** Title */
+            title: string;
+            /** Meat */
+            meat: string;
+            /** Runs */
+            runs: number;
+            /** Hold Min */
+            hold_min: number;
+            /** Hold Low Min */
+            hold_low_min: number;
+            /** Hold High Min */
+            hold_high_min: number;
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "high" | "low";
+            /** Pot */
+            pot: string;
+            liquid_shown: components["schemas"]["Shown"];
+            /**
+             * Rack
+             * @enum {string}
+             */
+            rack: "none" | "trivet" | "tall" | "basket" | "bed";
+            /**
+             * Release
+             * @enum {string}
+             */
+            release: "natural" | "timed" | "quick" | "soak" | "keep_warm";
+            /** Looks */
+            looks: string;
+            /** Cautions */
+            cautions: string[];
+            /**
+             * Out S
+             * @description raw, out of the refrigerator, until it is hot
+             */
+            out_s: number;
+            /** Cold Chain Safe */
+            cold_chain_safe: boolean;
+            /** Plates From */
+            plates_from: number;
+            /** Plates To */
+            plates_to: number;
+        };
+        /**
          * CatalogueOut
          * @description Everything there is to choose from, and between which thicknesses.
          */
@@ -1213,6 +1266,8 @@ export interface components {
             clashes: components["schemas"]["ClashOut"][];
             /** Ways Out */
             ways_out: components["schemas"]["WayOutOut"][];
+            /** Cards */
+            cards: components["schemas"]["CardOut"][];
         };
         /**
          * DifferenceOut
@@ -1252,6 +1307,13 @@ export interface components {
              * @default true
              */
             sauce: boolean;
+            /** Marinade */
+            marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
+            /**
+             * Eaters
+             * @description plates eaten on the day; the rest is kept
+             */
+            eaters?: number | null;
         };
         /**
          * EndingOut

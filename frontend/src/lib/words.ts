@@ -2,6 +2,7 @@
 
 import type {
   FinishKind,
+  Marinade,
   PhaseOut,
   PlanIn,
   ReleaseMethod,
@@ -62,6 +63,13 @@ export const RACK_WORDS: Record<NonNullable<PlanIn["rack"]>, { name: string; say
   tall: { name: "tall rack", says: "5 cm high, room for a dish below" },
   basket: { name: "basket", says: "for small pieces, lifts out in one go" },
   bed: { name: "vegetable bed", says: "onion wedges or potatoes, which thicken the sauce" },
+};
+
+export const MARINADE_WORDS: Record<Marinade, string> = {
+  mild: "mild: wine, soy, yoghurt",
+  strong_acid: "sharp: vinegar, citrus",
+  fruit_enzymes: "pineapple, papaya, kiwi",
+  fruit: "other fruit",
 };
 
 export const METHOD_WORDS: Record<SourceMethod, string> = {

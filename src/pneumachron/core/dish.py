@@ -5,7 +5,8 @@ finish, rest) and from habits of the trade; each with a range. Searing and press
 since meat that was browned is not put aside.
 """
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
+from math import ceil
 from typing import Literal, TypeAlias
 
 from pneumachron.core.batches import batches
@@ -14,10 +15,10 @@ from pneumachron.core.finish import FinishKind, afterwards, finish_for, rest_for
 from pneumachron.core.keeping import cooling
 from pneumachron.core.load import thaw_hours
 from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.safety import ZONE_LIMIT
+from pneumachron.core.safety import ZONE_HIGH, ZONE_LIMIT
 from pneumachron.core.sauce import reduce_sauce
 from pneumachron.core.schedule import Block, Lane, Segment, Wait
-from pneumachron.core.season import searing
+from pneumachron.core.season import Marinade, marinating, searing
 from pneumachron.core.wish import Wish
 
 Ahead: TypeAlias = Literal["today", "day_before"]
@@ -68,6 +69,9 @@ class Dish:
     """It lies in the freezer and is thawed first."""
     ahead: Ahead = "today"
     sauce: bool = True
+    marinade: Marinade | None = None
+    eaters: int | None = None
+    """Plates that are eaten on the day; the rest is kept. None: all of it."""
 
 
 def dish_blocks(dish: Dish) -> tuple[Block, ...]:
@@ -82,14 +86,16 @@ def dish_blocks(dish: Dish) -> tuple[Block, ...]:
     found = [_trim(dish, plans[0])]
     if dish.from_freezer:
         found.insert(0, _thaw(dish))
+    if dish.marinade is not None:
+        found.append(_marinate(dish))
     found += [_run(dish, plan, number) for number, plan in enumerate(plans)]
     last = found[-1].block_id
     if dish.ahead == "day_before":
-        found += _chilled(dish, last)
+        found += _chilled(dish, plans, last)
         return tuple(found)
     ran = [block.block_id for block in found if f"{dish.dish_id}:run" in block.block_id]
     found += _finished(dish, plans, ran)
-    found.append(_leftovers(dish))
+    found.append(_leftovers(dish, plans))
     return tuple(found)
 
 
@@ -129,6 +135,17 @@ def _trim(dish: Dish, plan: Plan) -> Block:
     )
 
 
+def _marinate(dish: Dish) -> Block:
+    low, high = marinating(dish.wish.load, dish.marinade or "mild").time_s
+    return Block(
+        _id(dish, "marinate"),
+        dish.title,
+        (_segment("marinate", "Marinate, covered, in the refrigerator", (low, low, high),
+                  "fridge"),),
+        (Wait(_id(dish, "season"), 0.0, RUB_MOST_S, "trimmed meat keeps a day"),),
+    )  # fmt: skip
+
+
 def _run(dish: Dish, plan: Plan, number: int) -> Block:
     """Browning, pressure and opening: one block, since browned meat is not put aside."""
     pot = _pot(dish)
@@ -147,6 +164,9 @@ def _run(dish: Dish, plan: Plan, number: int) -> Block:
     segments += _phases(dish, plan, number)
     segments.append(_segment("open", "Lid away from the face, meat out", OUT_S, "hands", pot))
     waits = [Wait(_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed meat keeps a day")]
+    if dish.marinade is not None:
+        longest = marinating(dish.wish.load, dish.marinade).longest_s
+        waits = [Wait(_id(dish, "marinate"), 0.0, longest, "raw meat keeps so long in a marinade")]
     if number > 0:
         waits.append(Wait(_id(dish, f"run{number - 1}"), 0.0))
     return Block(_id(dish, f"run{number}"), dish.title, tuple(segments), tuple(waits))
@@ -258,19 +278,69 @@ def _carve(dish: Dish, waits: tuple[Wait, ...]) -> Block:
     )
 
 
-def _leftovers(dish: Dish) -> Block:
+PORTION_KG = 0.3
+"""A portion for the freezer: two plates of cooked meat. Common practice."""
+PORTION_JUICE_M3_PER_KG = 75e-6
+"""Juice with each kilo, 50–100 ml. Common practice."""
+PLATE_KG = 0.15
+"""Cooked meat on a plate. Common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class Leftovers:
+    """What is kept: portions of `PORTION_KG` with some juice, chilled or frozen flat."""
+
+    mass_kg: float
+    portions: int
+    juice_m3: float
+
+
+def leftovers(dish: Dish, plans: list[Plan]) -> Leftovers:
+    """What the eaters leave of the served meat; nothing when they are not counted."""
+    served = sum(sum(plan.serving.served_kg) / 2 for plan in plans)
+    left = 0.0 if dish.eaters is None else max(served - PLATE_KG * dish.eaters, 0.0)
+    portions = ceil(left / PORTION_KG - 0.2)
+    return Leftovers(left, max(portions, 0), PORTION_JUICE_M3_PER_KG * left)
+
+
+def _leftovers(dish: Dish, plans: list[Plan], before: str = "carve") -> Block:
     """After the meal, before two hours are over."""
+    found = leftovers(dish, plans)
+    what = "Leftovers"
+    if found.portions > 0:
+        grams, millilitres = 1000 * PORTION_KG, 1e6 * found.juice_m3 / found.portions
+        what = f"{found.portions} portions of {grams:.0f} g with {millilitres:.0f} ml of juice each"
+    title = f"{what} into flat layers and the refrigerator, within 2 h"
     return Block(
         _id(dish, "keep"),
         dish.title,
-        (_segment("keep", "Leftovers into flat layers and the refrigerator, within 2 h", COOL_S,
-                  "hands"),),
-        (Wait(_id(dish, "carve"), 0.0, ZONE_LIMIT.value, "two hours at room temperature"),),
+        (_segment("keep", title, COOL_S, "hands"),),
+        (Wait(_id(dish, before), 0.0, ZONE_LIMIT.value, "two hours at room temperature"),),
         after_table=True,
-    )  # fmt: skip
+    )
 
 
-def _chilled(dish: Dish, last_run: str) -> list[Block]:
+@dataclass(frozen=True, slots=True)
+class ColdChain:
+    """How long the raw meat is out of the refrigerator before its middle passes 60 °C."""
+
+    out_s: float
+    safe: bool
+
+
+def cold_chain(plan: Plan) -> ColdChain:
+    """Trimming, browning, loading, and the pot until the middle is hot: within two hours."""
+    pot = plan.setup.wish.pot
+    load = plan.setup.wish.load
+    hands = TRIM_S[1] + LOAD_S[1] + LID_S[1]
+    if load.pieces[0].cut.sears:
+        hands += sum(searing(load, pot).total_s) / 2
+    hot = plan.trace.core_c >= ZONE_HIGH.value
+    until = float(plan.trace.time_s[hot][0]) if hot.any() else float(plan.trace.time_s[-1])
+    return ColdChain(hands + until, hands + until <= ZONE_LIMIT.value)
+
+
+def _chilled(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
     """Made ahead: cooled fast and apart from its juice, chilled, sliced cold, reheated."""
     piece = max(dish.wish.load.pieces, key=lambda item: item.thickness_m)
     found = cooling(piece.cut, piece.thickness_m, "ice_bath")
@@ -301,11 +371,4 @@ def _chilled(dish: Dish, last_run: str) -> list[Block]:
         (Wait(cool.block_id, CHILL_LEAST_S, CHILL_MOST_S, "three days at 4 °C"),),
         to_table_s=CARVED_KEEPS_S,
     )
-    return [
-        cool,
-        reheat,
-        replace(
-            _leftovers(dish),
-            after=(Wait(reheat.block_id, 0.0, ZONE_LIMIT.value, "two hours at room temperature"),),
-        ),
-    ]
+    return [cool, reheat, _leftovers(dish, plans, "reheat")]

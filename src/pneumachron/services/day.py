@@ -7,12 +7,18 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.dish import KITCHEN_LANES, Ahead, Dish, dish_blocks
+from pneumachron.core.batches import batches
+from pneumachron.core.dish import KITCHEN_LANES, Ahead, Dish, cold_chain, dish_blocks
 from pneumachron.core.errors import WishError
 from pneumachron.core.finish import FinishKind
+from pneumachron.core.plan import make_plan
 from pneumachron.core.schedule import Block, Schedule, schedule
+from pneumachron.core.season import Marinade
+from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.units import show_mass, show_volume
 from pneumachron.core.wish import Wish
 from pneumachron.services.calendars import Event, write_calendar
+from pneumachron.services.documents import shown_document
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import Defaults, PlanInputs, located, read_wish
 from pneumachron.services.planning import find_pot
@@ -34,6 +40,8 @@ class DishInputs:
     from_freezer: bool = False
     ahead: Ahead = "today"
     sauce: bool = True
+    marinade: Marinade | None = None
+    eaters: int | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,7 +78,10 @@ def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
     dishes = _dishes(session, inputs)
     blocks = _blocks(dishes)
     day = _count_back(inputs, blocks)
-    return _document(inputs, day, _ways_out(session, inputs, dishes, day))
+    return _document(inputs, day) | {
+        "ways_out": _ways_out(session, inputs, dishes, day),
+        "cards": [_card(dish) for dish in dishes],
+    }
 
 
 def calendar_here(session: Session, inputs: DayInputs) -> bytes:
@@ -117,6 +128,8 @@ def _dish(item: DishInputs, wish: Wish, finish: FinishKind | None) -> Dish:
         from_freezer=item.from_freezer,
         ahead=item.ahead,
         sauce=item.sauce,
+        marinade=item.marinade,
+        eaters=item.eaters,
     )
 
 
@@ -206,7 +219,37 @@ def _trouble(day: Day) -> float:
     return day.delay_s + sum(clash.over_s for clash in day.found.clashes)
 
 
-def _document(inputs: DayInputs, day: Day, ways: list[dict[str, Any]]) -> dict[str, Any]:
+def _card(dish: Dish) -> dict[str, Any]:
+    """What stands on the card of a dish, by the pot."""
+    plans = [make_plan(run) for run in batches(dish.wish)]
+    plan = max(plans, key=lambda item: item.setup.wish.load.mass_kg)
+    low, high = plan.hold_range_min
+    chain = cold_chain(plan)
+    piece = plan.outcomes[0].piece
+    mass = show_mass(dish.wish.load.mass_kg)
+    return {
+        "dish_id": dish.dish_id,
+        "title": dish.title,
+        "meat": f"{piece.cut.name}, {mass.metric} ({mass.us})",
+        "runs": len(plans),
+        "hold_min": plan.hold_min,
+        "hold_low_min": low,
+        "hold_high_min": high,
+        "level": dish.wish.level,
+        "pot": dish.wish.pot.name,
+        "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
+        "rack": plan.setup.standing.rack,
+        "release": plan.setup.release,
+        "looks": piece.cut.looks[TEXTURES[round(dish.wish.texture_step)]],
+        "cautions": [item.text for item in plan.cautions if item.severity == "careful"],
+        "out_s": chain.out_s,
+        "cold_chain_safe": chain.safe,
+        "plates_from": sum(item.serving.plates[0] for item in plans),
+        "plates_to": sum(item.serving.plates[1] for item in plans),
+    }
+
+
+def _document(inputs: DayInputs, day: Day) -> dict[str, Any]:
     stands = {key: "pinned" for key, _ in inputs.pinned} | {key: "done" for key, _ in inputs.done}
     ids = {item.dish_id: item.title for item in inputs.dishes}
     return {
@@ -240,5 +283,4 @@ def _document(inputs: DayInputs, day: Day, ways: list[dict[str, Any]]) -> dict[s
              "why": clash.why}
             for clash in day.found.clashes
         ],
-        "ways_out": ways,
     }  # fmt: skip

@@ -3,6 +3,7 @@ import type { AroundOut, Marinade } from "@/api/client";
 import { useAround } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { gramsText, litresText, spanText } from "@/lib/format";
+import { MARINADE_WORDS } from "@/lib/words";
 import { Pick } from "@/ui/Pick";
 import { Tick } from "@/ui/Tick";
 
@@ -62,10 +63,7 @@ export function Around({ bench }: Props) {
 
 const MARINADES = [
   { value: "", name: "none" },
-  { value: "mild", name: "mild: wine, soy, yoghurt" },
-  { value: "strong_acid", name: "sharp: vinegar, citrus" },
-  { value: "fruit_enzymes", name: "pineapple, papaya, kiwi" },
-  { value: "fruit", name: "other fruit" },
+  ...Object.entries(MARINADE_WORDS).map(([value, name]) => ({ value, name })),
 ];
 
 function Crust({ data }: { data: AroundOut }) {

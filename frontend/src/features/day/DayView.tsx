@@ -1,8 +1,9 @@
 import { useState } from "react";
 import { type DayOut, ProblemError } from "@/api/client";
 import { useDay } from "@/api/day";
-import { usePots } from "@/api/queries";
+import { useHousehold, usePots } from "@/api/queries";
 import { LaneChart } from "@/drawing/LaneChart";
+import { Cards } from "@/features/day/Cards";
 import { Dishes } from "@/features/day/Dishes";
 import { Takeaway } from "@/features/day/Takeaway";
 import { TaskList } from "@/features/day/TaskList";
@@ -19,6 +20,7 @@ export function DayView() {
   const [live, setLive] = useState(false);
   const [now, setNow] = useState(() => new Date());
   const pots = usePots();
+  const household = useHousehold();
   const [ref, width] = useWidth<HTMLDivElement>(1000);
   const asked = dayToAsk(day, live ? now : null);
   const { data, error } = useDay(asked);
@@ -78,6 +80,7 @@ export function DayView() {
           </div>
           <TaskList day={shown} draft={day} nameOf={nameOf} onChange={change} />
           {asked && <Takeaway asked={asked} />}
+          <Cards day={shown} units={household.data?.units ?? "metric"} />
         </div>
       )}
     </div>

@@ -2,10 +2,8 @@ import { Link } from "wouter";
 import type { Problem } from "@/api/client";
 import { client, unwrap } from "@/api/client";
 import { useShelf } from "@/api/queries";
-import { letter } from "@/drawing/LaneChart";
+import { DishRow } from "@/features/day/DishRow";
 import { addDish, type DayDraft, keptDay, MOST_DISHES } from "@/lib/day";
-import { Button } from "@/ui/Button";
-import { Tick } from "@/ui/Tick";
 
 interface Props {
   day: DayDraft;
@@ -31,42 +29,16 @@ export function Dishes({ day, problem, onChange }: Props) {
     <section aria-label="dishes" className="mt-3">
       <ul className="border-rule border-t">
         {day.dishes.map((dish, index) => (
-          <li
+          <DishRow
             key={dish.dish_id}
-            className="flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-b py-1.5"
-          >
-            <span className="font-bold font-dial">{letter(index)}</span>
-            <span className="font-semibold">{dish.title}</span>
-            <span className="flex flex-wrap gap-x-4 print:hidden">
-              <Tick
-                label="from the freezer"
-                on={dish.from_freezer}
-                onChange={(on) => change(dish.dish_id, { from_freezer: on })}
-              />
-              <Tick
-                label="the day before"
-                on={dish.ahead === "day_before"}
-                onChange={(on) => change(dish.dish_id, { ahead: on ? "day_before" : "today" })}
-              />
-              <Tick
-                label="with a sauce"
-                on={dish.sauce}
-                onChange={(on) => change(dish.dish_id, { sauce: on })}
-              />
-            </span>
-            {problem?.field?.startsWith(`dishes.${index}.`) && (
-              <span className="text-care">this one</span>
-            )}
-            <Button
-              className="ml-auto text-[14px] print:hidden"
-              aria-label={`take ${dish.title} off the day`}
-              onClick={() =>
-                onChange({ dishes: day.dishes.filter((item) => item.dish_id !== dish.dish_id) })
-              }
-            >
-              Take off
-            </Button>
-          </li>
+            dish={dish}
+            index={index}
+            wrong={problem?.field?.startsWith(`dishes.${index}.`) ?? false}
+            onChange={(part) => change(dish.dish_id, part)}
+            onRemove={() =>
+              onChange({ dishes: day.dishes.filter((item) => item.dish_id !== dish.dish_id) })
+            }
+          />
         ))}
       </ul>
       <div className="mt-1 flex flex-wrap items-center gap-3 print:hidden">

@@ -5,10 +5,14 @@ from typing import Annotated, Literal
 
 from pydantic import AwareDatetime, Field, StringConstraints
 
-from pneumachron.api.schemas.base import Closed, Name
+from pneumachron.api.schemas.base import Closed, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
+from pneumachron.core.cuts import ReleaseMethod
 from pneumachron.core.dish import Ahead
+from pneumachron.core.racks import Rack
 from pneumachron.core.schedule import MAX_BLOCKS
+from pneumachron.core.season import Marinade
+from pneumachron.core.wish import Level
 from pneumachron.services.day import MAX_COOKS, MAX_DISHES, DayInputs, DishInputs
 
 BlockId = Annotated[str, StringConstraints(min_length=3, max_length=60)]
@@ -24,12 +28,16 @@ class DishIn(Closed):
     from_freezer: bool = False
     ahead: Ahead = "today"
     sauce: bool = True
+    marinade: Marinade | None = None
+    eaters: Annotated[
+        int | None, Field(ge=0, le=200, description="plates eaten on the day; the rest is kept")
+    ] = None
 
     def to_inputs(self) -> DishInputs:
         """As the use case takes it."""
         return DishInputs(
             self.dish_id, self.title, self.plan.to_inputs(), self.from_freezer, self.ahead,
-            self.sauce,
+            self.sauce, self.marinade, self.eaters,
         )  # fmt: skip
 
 
@@ -106,6 +114,29 @@ class WayOutOut(Closed):
     left_s: float
 
 
+class CardOut(Closed):
+    """What stands on the card of a dish, by the pot."""
+
+    dish_id: str
+    title: str
+    meat: str
+    runs: int
+    hold_min: int
+    hold_low_min: int
+    hold_high_min: int
+    level: Level
+    pot: str
+    liquid_shown: Shown
+    rack: Rack
+    release: ReleaseMethod
+    looks: str
+    cautions: Annotated[list[str], Field(max_length=30)]
+    out_s: Annotated[float, Field(description="raw, out of the refrigerator, until it is hot")]
+    cold_chain_safe: bool
+    plates_from: int
+    plates_to: int
+
+
 class DayOut(Closed):
     """A day on the clock; `delay_s` is how much later than wished it is on the table."""
 
@@ -115,6 +146,7 @@ class DayOut(Closed):
     blocks: Annotated[list[BlockOut], Field(max_length=MAX_BLOCKS)]
     clashes: Annotated[list[ClashOut], Field(max_length=400)]
     ways_out: Annotated[list[WayOutOut], Field(max_length=4)]
+    cards: Annotated[list[CardOut], Field(max_length=MAX_DISHES)]
 
 
 class CalendarOut(Closed):

@@ -1,0 +1,74 @@
+import type { DayOut } from "@/api/client";
+import { letter } from "@/drawing/LaneChart";
+import { panelTime, spokenTime, type Units } from "@/lib/format";
+import { RACK_WORDS, RELEASE_WORDS } from "@/lib/words";
+
+interface Props {
+  day: DayOut;
+  units: Units;
+}
+
+/** A card for each dish, one page on paper: what is set, what to look for, what to mind. */
+export function Cards({ day, units }: Props) {
+  return (
+    <section aria-labelledby="cards-title" className="mt-4">
+      <h2 id="cards-title" className="font-semibold text-[18px] print:hidden">
+        Cards for the kitchen
+      </h2>
+      <ul className="grid gap-4 lg:grid-cols-2 print:block">
+        {day.cards.map((card, index) => (
+          <li
+            key={card.dish_id}
+            className="border-2 border-edge p-3 print:break-before-page print:break-inside-avoid"
+            data-testid="card"
+          >
+            <h3 className="font-bold text-[19px]">
+              {letter(index)} {card.title}
+            </h3>
+            <p>
+              {card.meat}; for {card.plates_from} to {card.plates_to} plates
+            </p>
+            <p className="font-bold font-dial text-[44px] leading-tight">
+              {panelTime(card.hold_min)}
+            </p>
+            <dl className="grid grid-cols-[auto_1fr] gap-x-3">
+              <Row term="hold">
+                {spokenTime(card.hold_min)} at {card.level} pressure in {card.pot}, between{" "}
+                {panelTime(card.hold_low_min)} and {panelTime(card.hold_high_min)}
+                {card.runs > 1 ? `, ${card.runs} runs` : ""}
+              </Row>
+              <Row term="liquid">{card.liquid_shown[units]}</Row>
+              <Row term="rack">{RACK_WORDS[card.rack].name}</Row>
+              <Row term="release">{RELEASE_WORDS[card.release].says}</Row>
+              <Row term="look for">{card.looks}</Row>
+              <Row term="raw">
+                out of the refrigerator for {spokenTime(card.out_s / 60)} until its middle is hot
+                {card.cold_chain_safe ? "" : ": more than two hours, so keep it cold longer"}
+              </Row>
+            </dl>
+            <ul className="mt-1 text-[14px]">
+              {card.cautions.map((text) => (
+                <li key={text} className="border-care border-l-4 px-2 font-medium">
+                  {text}
+                </li>
+              ))}
+              <li className="border-edge border-l-4 px-2">
+                Open only with the pin down, the lid away from your face. The maker’s manual and
+                local food-safety advice come first.
+              </li>
+            </ul>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Row({ term, children }: { term: string; children: React.ReactNode }) {
+  return (
+    <>
+      <dt className="text-pencil">{term}</dt>
+      <dd>{children}</dd>
+    </>
+  );
+}

@@ -1,0 +1,80 @@
+import { useId } from "react";
+import type { Marinade } from "@/api/client";
+import { letter } from "@/drawing/LaneChart";
+import type { DayDraft } from "@/lib/day";
+import { MARINADE_WORDS } from "@/lib/words";
+import { Button } from "@/ui/Button";
+import { Tick } from "@/ui/Tick";
+
+type DishOfDay = DayDraft["dishes"][number];
+
+interface Props {
+  dish: DishOfDay;
+  index: number;
+  wrong: boolean;
+  onChange: (part: Partial<DishOfDay>) => void;
+  onRemove: () => void;
+}
+
+/** One dish of the day, and how it comes to the table. */
+export function DishRow({ dish, index, wrong, onChange, onRemove }: Props) {
+  const id = useId();
+  return (
+    <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-b py-1.5">
+      <span className="font-bold font-dial">{letter(index)}</span>
+      <span className="font-semibold">{dish.title}</span>
+      {wrong && <span className="text-care">this one</span>}
+      <span className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px] print:hidden">
+        <Tick
+          label="from the freezer"
+          on={dish.from_freezer}
+          onChange={(on) => onChange({ from_freezer: on })}
+        />
+        <Tick
+          label="the day before"
+          on={dish.ahead === "day_before"}
+          onChange={(on) => onChange({ ahead: on ? "day_before" : "today" })}
+        />
+        <Tick label="with a sauce" on={dish.sauce} onChange={(on) => onChange({ sauce: on })} />
+        <label className="flex items-center gap-1">
+          marinade
+          <select
+            value={dish.marinade ?? ""}
+            onChange={(event) =>
+              onChange({ marinade: event.target.value ? (event.target.value as Marinade) : null })
+            }
+            className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+          >
+            <option value="">none</option>
+            {Object.entries(MARINADE_WORDS).map(([value, name]) => (
+              <option key={value} value={value}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label htmlFor={id} className="flex items-center gap-1">
+          eaten by
+          <input
+            id={id}
+            inputMode="numeric"
+            value={dish.eaters ?? ""}
+            placeholder="all"
+            onChange={(event) => {
+              const digits = event.target.value.replace(/\D/g, "");
+              onChange({ eaters: digits ? Math.min(Number(digits), 200) : null });
+            }}
+            className="w-12 rounded-sm border border-edge bg-sheet px-1 py-0.5 placeholder:text-pencil"
+          />
+        </label>
+      </span>
+      <Button
+        className="ml-auto text-[14px] print:hidden"
+        aria-label={`take ${dish.title} off the day`}
+        onClick={onRemove}
+      >
+        Take off
+      </Button>
+    </li>
+  );
+}
