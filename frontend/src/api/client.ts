@@ -24,6 +24,7 @@ export type RestoreOut = Schemas["RestoreOut"];
 export type ReadyByOut = Schemas["ReadyByOut"];
 export type AroundOut = Schemas["AroundOut"];
 export type DayIn = Schemas["DayIn"];
+export type WayOut = Schemas["WayOutOut"];
 export type DayOut = Schemas["DayOut"];
 export type RecipeText = Schemas["RecipeText"];
 export type ReadOut = Schemas["ReadOut"];

@@ -12,6 +12,17 @@ export function useDay(asked: DayIn | null) {
   });
 }
 
+/** What would help, asked only when something clashes and the hand rests. */
+export function useWaysOut(asked: DayIn | null) {
+  return useQuery({
+    queryKey: ["ways out", asked],
+    queryFn: ({ signal }) =>
+      unwrap(client.POST("/api/day/ways-out", { body: asked as DayIn, signal })),
+    enabled: asked !== null,
+    gcTime: 60_000,
+  });
+}
+
 export function useCalendar() {
   return useMutation({
     mutationFn: (body: DayIn) => unwrap(client.POST("/api/day/calendar", { body })),

@@ -744,6 +744,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/ways-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ways Out
+         * @description Which change of one dish leaves less clash or less delay.
+         */
+        post: operations["ways_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/day/calendar": {
         parameters: {
             query?: never;
@@ -915,6 +935,11 @@ export interface components {
              * @enum {string}
              */
             state: "free" | "pinned" | "done";
+            /**
+             * Gauge
+             * @description [s from its start, Pa]
+             */
+            gauge: number[][];
             /** Segments */
             segments: components["schemas"]["SegmentOut"][];
         };
@@ -984,6 +1009,8 @@ export interface components {
             out_s: number;
             /** Cold Chain Safe */
             cold_chain_safe: boolean;
+            /** Bought */
+            bought: string[];
             /** Plates From */
             plates_from: number;
             /** Plates To */
@@ -1264,8 +1291,6 @@ export interface components {
             blocks: components["schemas"]["BlockOut"][];
             /** Clashes */
             clashes: components["schemas"]["ClashOut"][];
-            /** Ways Out */
-            ways_out: components["schemas"]["WayOutOut"][];
             /** Cards */
             cards: components["schemas"]["CardOut"][];
         };
@@ -1301,7 +1326,7 @@ export interface components {
              * @default today
              * @enum {string}
              */
-            ahead: "today" | "day_before";
+            ahead: "today" | "day_before" | "frozen";
             /**
              * Sauce
              * @default true
@@ -3017,13 +3042,21 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "ahead" | "pot";
+            kind: "ahead" | "pot" | "release" | "halved";
             /** Value */
             value: string;
             /** Words */
             words: string;
             /** Left S */
             left_s: number;
+        };
+        /**
+         * WaysOutOut
+         * @description What would help, best first.
+         */
+        WaysOutOut: {
+            /** Ways */
+            ways: components["schemas"]["WayOutOut"][];
         };
         /**
          * WhatIfOut
@@ -5671,6 +5704,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DayOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ways_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysOutOut"];
                 };
             };
             /** @description Unknown host or unreadable body */

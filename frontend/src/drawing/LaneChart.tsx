@@ -84,6 +84,18 @@ export function LaneChart({ day, dishes, width, nameOf, now, onTable }: Props) {
           )}
         </g>
       ))}
+      {sheet.curves.map((curve) => (
+        <polyline
+          key={curve.key}
+          data-testid="lane-trace"
+          points={curve.points
+            .map(([x, share]) => `${x},${(tops.get(curve.lane) ?? 0) + (ROW - 4) * (1 - share)}`)
+            .join(" ")}
+          fill="none"
+          stroke="var(--heat)"
+          strokeWidth="1.5"
+        />
+      ))}
       <TableHandle
         x={table}
         below={below}

@@ -16,9 +16,17 @@ export interface Bar {
   end: Date;
 }
 
+/** The pressure of a run, drawn along its pot's lane: x, and height from 0 to 1. */
+export interface Curve {
+  key: string;
+  lane: string;
+  points: [number, number][];
+}
+
 export interface LaneSheet {
   lanes: { name: string; rows: number }[];
   bars: Bar[];
+  curves: Curve[];
   ticks: { x: number; at: Date }[];
   from: number;
   to: number;
@@ -71,7 +79,24 @@ export function laneSheet(day: DayOut, width: number, left: number): LaneSheet {
   const step = to - from > 8 * HOUR ? 2 * HOUR : HOUR;
   const ticks = [];
   for (let time = from; time <= to; time += step) ticks.push({ x: at(time), at: new Date(time) });
-  return { lanes, bars, ticks, from, to };
+  return { lanes, bars, curves: curvesOf(day, at, from), ticks, from, to };
+}
+
+const FULL_PA = 110_000;
+
+function curvesOf(day: DayOut, at: (time: number) => number, from: number): Curve[] {
+  return day.blocks.flatMap((block) => {
+    const begin = Date.parse(block.start);
+    const lane = block.segments
+      .flatMap((part) => part.lanes)
+      .find((name) => name.startsWith("pot"));
+    if (!lane || block.gauge.length < 2 || begin < from) return [];
+    const points = block.gauge.map(([seconds = 0, pressure = 0]): [number, number] => [
+      at(begin + 1000 * seconds),
+      Math.min(pressure / FULL_PA, 1),
+    ]);
+    return [{ key: block.block_id, lane, points }];
+  });
 }
 
 /** The first sub-line of a lane that is free; `busy` holds until when each is taken. */

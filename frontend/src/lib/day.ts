@@ -1,14 +1,21 @@
 /** The day that is being planned: kept in the browser, so that nothing typed is lost. */
 
-import type { DayIn, PlanIn } from "@/api/client";
+import type { DayIn, DayOut, PlanIn } from "@/api/client";
 
 export interface DayDraft {
   /** Local date and time of the table, as an input writes it: 2026-11-28T19:00. */
   table: string;
   cooks: number;
   dishes: DayIn["dishes"];
+  /** What a recipe wants bought, by dish. */
+  shopping?: Record<string, Shop[]>;
   pinned: Record<string, string>;
   done: Record<string, string>;
+}
+
+export interface Shop {
+  section: string;
+  items: string[];
 }
 
 const KEY = "pneumachron.day";
@@ -46,12 +53,27 @@ export function localTime(moment: Date): string {
 }
 
 /** A planned cook goes onto the day. */
-export function addDish(title: string, plan: PlanIn): void {
+export function addDish(title: string, plan: PlanIn, shopping?: Shop[]): void {
   const day = keptDay();
   if (day.dishes.length >= MOST_DISHES) return;
   const id = crypto.randomUUID().slice(0, 8);
   const dish = { dish_id: id, title, plan, from_freezer: false, sauce: true } as const;
-  keepDay({ ...day, dishes: [...day.dishes, { ...dish, ahead: "today" }] });
+  const bought = shopping ? { ...day.shopping, [id]: shopping } : day.shopping;
+  const dishes = [...day.dishes, { ...dish, ahead: "today" as const }];
+  keepDay({ ...day, dishes, ...(bought && { shopping: bought }) });
+}
+
+/** One list for the shop over all dishes: a recipe's own, and the meat of the others. */
+export function shopping(day: DayDraft, cards: DayOut["cards"]): Shop[] {
+  const sections = new Map<string, string[]>();
+  const put = (section: string, items: string[]) =>
+    sections.set(section, [...(sections.get(section) ?? []), ...items]);
+  for (const card of cards) {
+    const own = day.shopping?.[card.dish_id];
+    if (own) for (const shop of own) put(shop.section, shop.items);
+    else put("meat", card.bought);
+  }
+  return [...sections].map(([section, items]) => ({ section, items }));
 }
 
 export const MOST_DISHES = 8;

@@ -7,7 +7,9 @@ since meat that was browned is not put aside.
 
 from dataclasses import dataclass
 from math import ceil
-from typing import Literal, TypeAlias
+from typing import Literal, TypeAlias, get_args
+
+import numpy as np
 
 from pneumachron.core.batches import batches
 from pneumachron.core.errors import WishError
@@ -21,8 +23,8 @@ from pneumachron.core.schedule import Block, Lane, Segment, Wait
 from pneumachron.core.season import Marinade, marinating, searing
 from pneumachron.core.wish import Wish
 
-Ahead: TypeAlias = Literal["today", "day_before"]
-AHEADS: tuple[Ahead, ...] = ("today", "day_before")
+Ahead: TypeAlias = Literal["today", "day_before", "frozen"]
+AHEADS: tuple[Ahead, ...] = get_args(Ahead)
 
 MINUTE_S = 60.0
 TRIM_S = (300.0, 600.0, 1200.0)
@@ -43,6 +45,10 @@ COOL_S = (600.0, 900.0, 1800.0)
 """Hands for bagging and layering what is cooled. Common practice."""
 CHILL_LEAST_S, CHILL_MOST_S = 8 * 3600.0, 3 * 86_400.0
 """Overnight, and at most three days at 4 °C. Common practice; USDA, from memory."""
+FLAT_M = 0.03
+"""Bags are frozen this flat. Common practice."""
+FREEZE_LEAST_S, FREEZE_MOST_S = 12 * 3600.0, 60 * 86_400.0
+"""Overnight, and two months before it loses. Common practice."""
 REHEAT_S = (1200.0, 1800.0, 2400.0)
 """Sliced, covered, with juice, to 74 °C in the oven. Common practice."""
 HOT_RESTART_SHARE = 0.5
@@ -90,7 +96,7 @@ def dish_blocks(dish: Dish) -> tuple[Block, ...]:
         found.append(_marinate(dish))
     found += [_run(dish, plan, number) for number, plan in enumerate(plans)]
     last = found[-1].block_id
-    if dish.ahead == "day_before":
+    if dish.ahead != "today":
         found += _chilled(dish, plans, last)
         return tuple(found)
     ran = [block.block_id for block in found if f"{dish.dish_id}:run" in block.block_id]
@@ -150,7 +156,7 @@ def _run(dish: Dish, plan: Plan, number: int) -> Block:
     """Browning, pressure and opening: one block, since browned meat is not put aside."""
     pot = _pot(dish)
     load = plan.setup.wish.load
-    segments = []
+    segments: list[Segment] = []
     if load.pieces[0].cut.sears and not any(piece.frozen for piece in load.pieces):
         low, high = searing(load, plan.setup.wish.pot).total_s
         segments.append(
@@ -161,7 +167,9 @@ def _run(dish: Dish, plan: Plan, number: int) -> Block:
     segments.append(
         _segment("lid_check", "Check gasket, pin, screen, valve; set the pot", LID_S, "hands", pot)
     )
-    segments += _phases(dish, plan, number)
+    before_s = sum(segment.likely_s for segment in segments)
+    phases = _phases(dish, plan, number)
+    segments += phases
     segments.append(_segment("open", "Lid away from the face, meat out", OUT_S, "hands", pot))
     waits = [Wait(_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed meat keeps a day")]
     if dish.marinade is not None:
@@ -169,7 +177,33 @@ def _run(dish: Dish, plan: Plan, number: int) -> Block:
         waits = [Wait(_id(dish, "marinate"), 0.0, longest, "raw meat keeps so long in a marinade")]
     if number > 0:
         waits.append(Wait(_id(dish, f"run{number - 1}"), 0.0))
-    return Block(_id(dish, f"run{number}"), dish.title, tuple(segments), tuple(waits))
+    return Block(
+        _id(dish, f"run{number}"),
+        dish.title,
+        tuple(segments),
+        tuple(waits),
+        gauge=_gauge(plan, phases, before_s),
+    )
+
+
+GAUGE_POINTS = 40
+
+
+def _gauge(plan: Plan, phases: list[Segment], before_s: float) -> tuple[tuple[float, float], ...]:
+    """Pressure over the block: the trace of the plan, stretched to the segments of the day."""
+    ends, times, clock = [0.0], [before_s], before_s
+    for segment in phases:
+        clock += segment.likely_s
+        phase = next((item for item in plan.phases if item.kind == segment.kind), None)
+        ends.append(ends[-1] if phase is None else phase.start_s + phase.duration_s)
+        times.append(clock)
+    trace_s = np.linspace(0.0, ends[-1], GAUGE_POINTS)
+    pressure = np.interp(trace_s, plan.trace.time_s, plan.trace.gauge_pa)
+    # a spare stretch has no time of its own on the trace: nudge, so that times rise
+    day_s = np.interp(trace_s, np.array(ends) + 1e-6 * np.arange(len(ends)), times)
+    return tuple(
+        (round(float(a), 1), round(float(b))) for a, b in zip(day_s, pressure, strict=True)
+    )
 
 
 _PHASE_WORDS = {
@@ -340,6 +374,25 @@ def cold_chain(plan: Plan) -> ColdChain:
     return ColdChain(hands + until, hands + until <= ZONE_LIMIT.value)
 
 
+def _frozen(dish: Dish, cool_id: str) -> list[Block]:
+    """Frozen flat in its juice, and thawed in the refrigerator the day before."""
+    freeze = Block(
+        _id(dish, "freeze"),
+        dish.title,
+        (_segment("freeze", "Bag flat with some juice, write the date, freeze", COOL_S, "hands"),),
+        (Wait(cool_id, 0.0, CHILL_LEAST_S, "into the freezer the same day"),),
+    )
+    seconds = 3600.0 * thaw_hours(FLAT_M)
+    thaw = Block(
+        _id(dish, "thaw_cooked"),
+        dish.title,
+        (_segment("thaw", "Thaw the bags in the refrigerator", (seconds, seconds, 1.5 * seconds),
+                  "fridge"),),
+        (Wait(freeze.block_id, FREEZE_LEAST_S, FREEZE_MOST_S, "two months in the freezer"),),
+    )  # fmt: skip
+    return [freeze, thaw]
+
+
 def _chilled(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
     """Made ahead: cooled fast and apart from its juice, chilled, sliced cold, reheated."""
     piece = max(dish.wish.load.pieces, key=lambda item: item.thickness_m)
@@ -361,6 +414,12 @@ def _chilled(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
         ),
         (Wait(last_run, 0.0, 1800.0, "cooling begins within half an hour"),),
     )
+    ready = [cool]
+    if dish.ahead == "frozen":
+        ready += _frozen(dish, cool.block_id)
+    wait = Wait(cool.block_id, CHILL_LEAST_S, CHILL_MOST_S, "three days at 4 °C")
+    if dish.ahead == "frozen":
+        wait = Wait(ready[-1].block_id, 0.0, THAWED_KEEPS_S, "thawed meat is eaten within a day")
     reheat = Block(
         _id(dish, "reheat"),
         dish.title,
@@ -368,7 +427,7 @@ def _chilled(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
             _segment("slice", "Slice cold across the grain", CARVE_S, "hands"),
             _segment("reheat", "Covered with juice in the oven to 74 °C", REHEAT_S, "oven"),
         ),
-        (Wait(cool.block_id, CHILL_LEAST_S, CHILL_MOST_S, "three days at 4 °C"),),
+        (wait,),
         to_table_s=CARVED_KEEPS_S,
     )
-    return [cool, reheat, _leftovers(dish, plans, "reheat")]
+    return [*ready, reheat, _leftovers(dish, plans, "reheat")]

@@ -26,8 +26,8 @@ MAX_BLOCKS = 120
 MOST_ORDERS = 200
 """Orders tried on a large day. Twenty blocks take about half a millisecond an order."""
 MOST_TURNS = 24
-SMALL_BLOCKS = 6
-"""Up to so many free blocks every order is tried: 720."""
+SMALL_BLOCKS = 7
+"""Up to so many free blocks every order is tried: 5040 at the most, of a chain only one."""
 LONGEST_S = 14 * 86_400.0
 
 
@@ -66,6 +66,8 @@ class Block:
     """None: nothing of it is served; it only has to be over in time."""
     after_table: bool = False
     """It begins at the table time: what is done with the leftovers."""
+    gauge: tuple[tuple[float, float], ...] = ()
+    """Pressure [Pa] over time from its start [s], of a run of the pot; for drawing."""
 
     @property
     def duration_s(self) -> float:
@@ -243,7 +245,11 @@ class _Search:
 
     def best(self) -> Schedule:
         """Every order of a small day; of a large one by turns, then exchanges."""
-        free = [block for block in _sorted_back(self.blocks) if block.block_id not in self.fixed]
+        free = [
+            block
+            for block in _sorted_back(self.blocks)
+            if block.block_id not in self.fixed and not block.after_table
+        ]
         small = len(free) <= SMALL_BLOCKS
         starts = _linear(free) if small else _by_dish(free)
         found = min((self._try(order) for order in starts), key=lambda item: item[0], default=None)
@@ -271,15 +277,15 @@ class _Search:
                 starts[block.block_id] = self.fixed[block.block_id]
                 lanes.take(block, starts[block.block_id])
         after_s = 0.0
+        for block in self.blocks:
+            if block.after_table and block.block_id not in self.fixed:
+                starts[block.block_id] = after_s
+                after_s += block.duration_s
         for block in order:
             key = block.block_id
-            if block.after_table:
-                starts[key] = after_s
-                after_s += block.duration_s
-                continue
             end = min(0.0, self.not_after.get(key, 0.0))
             for later, wait in self.followers[key]:
-                if later.block_id in starts:
+                if later.block_id in starts and not later.after_table:
                     end = min(end, starts[later.block_id] - wait.least_s)
             start = end - block.duration_s
             while (back := lanes.push_back_s(block, start)) > 0:
@@ -323,14 +329,19 @@ def _neighbours(
 def _linear(free: list[Block]) -> Iterator[list[Block]]:
     """Every order in which followers come before what they follow."""
     followers = _followers(free)
-    for order in permutations(free):
-        place = {block.block_id: index for index, block in enumerate(order)}
-        if all(
-            place[later.block_id] < place[block.block_id]
-            for block in free
-            for later, _ in followers[block.block_id]
-        ):
-            yield list(order)
+    needs = {
+        block.block_id: frozenset(later.block_id for later, _ in followers[block.block_id])
+        for block in free
+    }
+
+    def go_on(order: list[Block], placed: frozenset[str]) -> Iterator[list[Block]]:
+        if len(order) == len(free):
+            yield order
+        for block in free:
+            if block.block_id not in placed and needs[block.block_id] <= placed:
+                yield from go_on([*order, block], placed | {block.block_id})
+
+    return go_on([], frozenset())
 
 
 def _by_dish(free: list[Block]) -> Iterator[list[Block]]:

@@ -1,21 +1,24 @@
 """A day: planned cooks counted back from the time on the table, on the clock."""
 
 from collections.abc import Sequence
+from contextlib import suppress
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Any
 
 from sqlalchemy.orm import Session
 
+from pneumachron.core.alternatives import cut_into
 from pneumachron.core.batches import batches
 from pneumachron.core.dish import KITCHEN_LANES, Ahead, Dish, cold_chain, dish_blocks
 from pneumachron.core.errors import WishError
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.plan import make_plan
+from pneumachron.core.pots import Pot
 from pneumachron.core.schedule import Block, Schedule, schedule
 from pneumachron.core.season import Marinade
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.units import show_mass, show_volume
+from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.core.wish import Wish
 from pneumachron.services.calendars import Event, write_calendar
 from pneumachron.services.documents import shown_document
@@ -69,7 +72,7 @@ class Day:
 
 
 def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
-    """Count a day back, say what clashes, and what would help.
+    """Count a day back and say what clashes.
 
     Raises
     ------
@@ -78,10 +81,13 @@ def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
     dishes = _dishes(session, inputs)
     blocks = _blocks(dishes)
     day = _count_back(inputs, blocks)
-    return _document(inputs, day) | {
-        "ways_out": _ways_out(session, inputs, dishes, day),
-        "cards": [_card(dish) for dish in dishes],
-    }
+    return _document(inputs, day) | {"cards": [_card(dish) for dish in dishes]}
+
+
+def ways_out_here(session: Session, inputs: DayInputs) -> list[dict[str, Any]]:
+    """Changes of one dish that leave less clash or less delay, best first."""
+    dishes = _dishes(session, inputs)
+    return _ways_out(session, inputs, dishes, _count_back(inputs, _blocks(dishes)))
 
 
 def calendar_here(session: Session, inputs: DayInputs) -> bytes:
@@ -191,28 +197,40 @@ def _ways_out(
     kept = [item.pot for item in pots.list_pots(session, home)]
     found: list[dict[str, Any]] = []
     for index, dish in enumerate(dishes):
-        others = [
-            ("ahead", f"cook {dish.title} the day before, chill and reheat",
-             replace(dish, ahead="day_before"))
-        ] if dish.ahead == "today" else []  # fmt: skip
-        others += [
-            ("pot", f"{dish.title} in {pot.name}", replace(dish, wish=replace(dish.wish, pot=pot)))
-            for pot in kept
-            if pot.pot_id != dish.wish.pot.pot_id
-        ]
-        for kind, words, changed in others:
+        for kind, value, words, changed in _changes(dish, kept):
             try:
                 blocks = _blocks([*dishes[:index], changed, *dishes[index + 1 :]])
             except WishError:
                 continue
             left = _trouble(_count_back(inputs, blocks))
             if left < now - 60.0:
-                value = changed.wish.pot.pot_id if kind == "pot" else changed.ahead
                 found.append(
                     {"dish_id": dish.dish_id, "kind": kind, "value": value, "words": words,
                      "left_s": left}
                 )  # fmt: skip
     return sorted(found, key=lambda item: float(item["left_s"]))[:4]
+
+
+def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, str, Dish]]:
+    """What could be done with a dish: kind, value, words, and the dish as it would be."""
+    found = [
+        ("pot", pot.pot_id, f"{dish.title} in {pot.name}",
+         replace(dish, wish=replace(dish.wish, pot=pot, liquid_m3=None)))
+        for pot in kept
+        if pot.pot_id != dish.wish.pot.pot_id
+    ]  # fmt: skip
+    if dish.ahead == "today":
+        ahead = replace(dish, ahead="day_before")
+        words = f"cook {dish.title} the day before, chill and reheat"
+        found.append(("ahead", "day_before", words, ahead))
+    if dish.wish.release != "quick":
+        quick = replace(dish, wish=replace(dish.wish, release="quick", wait_s=None, stay_s=None))
+        found.append(("release", "quick", f"vent {dish.title} at once", quick))
+    with suppress(WishError):
+        halved = replace(dish, wish=cut_into(dish.wish, 2))
+        thick = show_length(halved.wish.load.pieces[0].thickness_m).metric
+        found.append(("halved", thick, f"halve {dish.title}, to {thick}", halved))
+    return found
 
 
 def _trouble(day: Day) -> float:
@@ -244,6 +262,10 @@ def _card(dish: Dish) -> dict[str, Any]:
         "cautions": [item.text for item in plan.cautions if item.severity == "careful"],
         "out_s": chain.out_s,
         "cold_chain_safe": chain.safe,
+        "bought": [
+            f"{piece.cut.name}: {bought.metric} ({bought.us})"
+            for bought in [show_mass(sum(sum(item.serving.bought_kg) / 2 for item in plans))]
+        ],
         "plates_from": sum(item.serving.plates[0] for item in plans),
         "plates_to": sum(item.serving.plates[1] for item in plans),
     }
@@ -264,6 +286,7 @@ def _document(inputs: DayInputs, day: Day) -> dict[str, Any]:
                 "start": day.table + timedelta(seconds=item.start_s),
                 "end": day.table + timedelta(seconds=item.end_s),
                 "state": stands.get(item.block.block_id, "free"),
+                "gauge": [list(point) for point in item.block.gauge],
                 "segments": [
                     {
                         "kind": segment.kind,

@@ -1,14 +1,15 @@
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { type DayOut, ProblemError } from "@/api/client";
 import { useDay } from "@/api/day";
 import { useHousehold, usePots } from "@/api/queries";
 import { LaneChart } from "@/drawing/LaneChart";
 import { Cards } from "@/features/day/Cards";
 import { Dishes } from "@/features/day/Dishes";
+import { ShoppingList } from "@/features/day/ShoppingList";
 import { Takeaway } from "@/features/day/Takeaway";
 import { TaskList } from "@/features/day/TaskList";
 import { Trouble } from "@/features/day/Trouble";
-import { type DayDraft, dayToAsk, keepDay, keptDay, localTime } from "@/lib/day";
+import { type DayDraft, dayToAsk, keepDay, keptDay, localTime, shopping } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
@@ -22,7 +23,7 @@ export function DayView() {
   const pots = usePots();
   const household = useHousehold();
   const [ref, width] = useWidth<HTMLDivElement>(1000);
-  const asked = dayToAsk(day, live ? now : null);
+  const asked = useMemo(() => dayToAsk(day, live ? now : null), [day, live, now]);
   const { data, error } = useDay(asked);
   const problem = error instanceof ProblemError ? error.problem : null;
   const change = (part: Partial<DayDraft>) => {
@@ -67,7 +68,7 @@ export function DayView() {
       {shown && (
         <div className={problem ? "stale" : ""}>
           <Answer day={shown} />
-          <Trouble day={shown} draft={day} onChange={change} />
+          {asked && <Trouble day={shown} draft={day} asked={asked} onChange={change} />}
           <div ref={ref} className="mt-3 hidden sm:block">
             <LaneChart
               day={shown}
@@ -80,6 +81,7 @@ export function DayView() {
           </div>
           <TaskList day={shown} draft={day} nameOf={nameOf} onChange={change} />
           {asked && <Takeaway asked={asked} />}
+          <ShoppingList shops={shopping(day, shown.cards)} />
           <Cards day={shown} units={household.data?.units ?? "metric"} />
         </div>
       )}

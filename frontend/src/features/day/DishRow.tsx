@@ -30,11 +30,18 @@ export function DishRow({ dish, index, wrong, onChange, onRemove }: Props) {
           on={dish.from_freezer}
           onChange={(on) => onChange({ from_freezer: on })}
         />
-        <Tick
-          label="the day before"
-          on={dish.ahead === "day_before"}
-          onChange={(on) => onChange({ ahead: on ? "day_before" : "today" })}
-        />
+        <label className="flex items-center gap-1">
+          cooked
+          <select
+            value={dish.ahead}
+            onChange={(event) => onChange({ ahead: event.target.value as DishOfDay["ahead"] })}
+            className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+          >
+            <option value="today">on the day</option>
+            <option value="day_before">the day before, chilled</option>
+            <option value="frozen">days before, frozen</option>
+          </select>
+        </label>
         <Tick label="with a sauce" on={dish.sauce} onChange={(on) => onChange({ sauce: on })} />
         <label className="flex items-center gap-1">
           marinade

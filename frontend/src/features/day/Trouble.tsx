@@ -1,23 +1,47 @@
-import type { DayOut } from "@/api/client";
+import type { DayIn, DayOut, WayOut } from "@/api/client";
+import { useWaysOut } from "@/api/day";
 import type { DayDraft } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
 import { Button } from "@/ui/Button";
+import { useSettled } from "@/ui/useSettled";
 
 interface Props {
   day: DayOut;
   draft: DayDraft;
+  asked: DayIn;
   onChange: (part: Partial<DayDraft>) => void;
 }
 
+/** As long as a hand rests between two drags. */
+const REST_MS = 400;
+
+type DishOfDay = DayDraft["dishes"][number];
+
+/** A dish as a way out has it. */
+function changed(dish: DishOfDay, way: WayOut): DishOfDay {
+  const { plan } = dish;
+  if (way.kind === "ahead") return { ...dish, ahead: "day_before" };
+  if (way.kind === "pot") return { ...dish, plan: { ...plan, pot: way.value, liquid: null } };
+  if (way.kind === "release") return { ...dish, plan: { ...plan, release: "quick" } };
+  const pieces = plan.pieces.map((piece) => ({
+    ...piece,
+    count: 2 * piece.count,
+    thickness: way.value,
+  }));
+  return { ...dish, plan: { ...plan, pieces, liquid: null } };
+}
+
 /** What clashes, in words, and the best ways out of it. */
-export function Trouble({ day, draft, onChange }: Props) {
-  if (day.clashes.length === 0 && day.delay_s <= 0) return null;
-  const take = (way: DayOut["ways_out"][number]) =>
+export function Trouble({ day, draft, asked, onChange }: Props) {
+  const troubled = day.clashes.length > 0 || day.delay_s > 0;
+  const settled = useSettled(troubled ? asked : null, REST_MS);
+  const ways = useWaysOut(settled).data?.ways ?? [];
+  if (!troubled) return null;
+  const take = (way: WayOut) =>
     onChange({
       dishes: draft.dishes.map((dish) => {
         if (dish.dish_id !== way.dish_id) return dish;
-        if (way.kind === "ahead") return { ...dish, ahead: "day_before" };
-        return { ...dish, plan: { ...dish.plan, pot: way.value } };
+        return changed(dish, way);
       }),
     });
   return (
@@ -32,10 +56,10 @@ export function Trouble({ day, draft, onChange }: Props) {
           </li>
         ))}
       </ul>
-      {day.ways_out.length > 0 && (
+      {ways.length > 0 && (
         <p className="mt-1 flex flex-wrap items-center gap-2 print:hidden">
           What helps:
-          {day.ways_out.map((way) => (
+          {ways.map((way) => (
             <Button key={`${way.dish_id} ${way.value}`} onClick={() => take(way)}>
               {way.words}
             </Button>

@@ -5,7 +5,7 @@ from typing import Any
 from fastapi import APIRouter
 
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
-from pneumachron.api.schemas.day import CalendarOut, DayIn, DayOut
+from pneumachron.api.schemas.day import CalendarOut, DayIn, DayOut, WaysOutOut
 from pneumachron.services import day
 
 router = APIRouter(prefix="/api/day", tags=["day"])
@@ -16,6 +16,12 @@ _ASKED = INVALID | MISSING | CHANGING
 def count_back(asked: DayIn, db: Db) -> dict[str, Any]:
     """Count dishes back from the table: when each stretch of work begins, what clashes."""
     return day.day_here(db, asked.to_inputs())
+
+
+@router.post("/ways-out", responses=_ASKED)
+def ways_out(asked: DayIn, db: Db) -> WaysOutOut:
+    """Which change of one dish leaves less clash or less delay."""
+    return WaysOutOut.model_validate({"ways": day.ways_out_here(db, asked.to_inputs())})
 
 
 @router.post("/calendar", responses=_ASKED)

@@ -8,7 +8,7 @@ from pydantic import AwareDatetime, Field, StringConstraints
 from pneumachron.api.schemas.base import Closed, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.core.cuts import ReleaseMethod
-from pneumachron.core.dish import Ahead
+from pneumachron.core.dish import GAUGE_POINTS, Ahead
 from pneumachron.core.racks import Rack
 from pneumachron.core.schedule import MAX_BLOCKS
 from pneumachron.core.season import Marinade
@@ -92,6 +92,10 @@ class BlockOut(Closed):
     start: datetime
     end: datetime
     state: Literal["free", "pinned", "done"]
+    gauge: Annotated[
+        list[Annotated[list[float], Field(min_length=2, max_length=2)]],
+        Field(max_length=GAUGE_POINTS, description="[s from its start, Pa]"),
+    ]
     segments: Annotated[list[SegmentOut], Field(max_length=16)]
 
 
@@ -108,7 +112,7 @@ class WayOutOut(Closed):
     """A change of one dish that helps, and how much trouble it leaves."""
 
     dish_id: str
-    kind: Literal["ahead", "pot"]
+    kind: Literal["ahead", "pot", "release", "halved"]
     value: str
     words: str
     left_s: float
@@ -133,6 +137,7 @@ class CardOut(Closed):
     cautions: Annotated[list[str], Field(max_length=30)]
     out_s: Annotated[float, Field(description="raw, out of the refrigerator, until it is hot")]
     cold_chain_safe: bool
+    bought: Annotated[list[str], Field(max_length=4)]
     plates_from: int
     plates_to: int
 
@@ -145,8 +150,13 @@ class DayOut(Closed):
     start: datetime
     blocks: Annotated[list[BlockOut], Field(max_length=MAX_BLOCKS)]
     clashes: Annotated[list[ClashOut], Field(max_length=400)]
-    ways_out: Annotated[list[WayOutOut], Field(max_length=4)]
     cards: Annotated[list[CardOut], Field(max_length=MAX_DISHES)]
+
+
+class WaysOutOut(Closed):
+    """What would help, best first."""
+
+    ways: Annotated[list[WayOutOut], Field(max_length=4)]
 
 
 class CalendarOut(Closed):
