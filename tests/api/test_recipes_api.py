@@ -165,6 +165,8 @@ def test_other_way(client: TestClient, method: str) -> None:
     found = client.post("/api/plan/other-way", json={"wish": BRISKET, "method": method}).json()
     assert 3600 < found["duration_s"] < 14 * 3600
     assert found["advice"]
+    smoker = client.post("/api/plan/other-way", json={"wish": BRISKET, "method": "smoker"})
+    assert smoker.status_code == 422  # nobody asks a pressure plan for the smoker
     frozen = {**BRISKET, "pieces": [{**BRISKET["pieces"][0], "start": "frozen"}]}
     reply = client.post("/api/plan/other-way", json={"wish": frozen, "method": "slow_low"})
     assert (reply.status_code, reply.json()["field"]) == (422, "pieces.0.start")

@@ -13,6 +13,7 @@ from pneumachron.core.other_methods import (
     BACK_METHODS,
     OTHER_METHODS,
     STEP_S,
+    BackMethod,
     OtherMethod,
     around_c,
     cooked_by,
@@ -84,7 +85,7 @@ def test_core_in_steady_surroundings_is_the_step_response() -> None:
 
 
 @given(st.sampled_from(BACK_METHODS), st.floats(3.0, 14.0))
-def test_there_and_back(method: OtherMethod, hours: float) -> None:
+def test_there_and_back(method: BackMethod, hours: float) -> None:
     piece, _ = one("brisket_flat", 0.7, 0.05)
     dose = cooked_by(piece, method, 3600 * hours, 300.0).dose_min
     if dose > 1.0:
@@ -93,7 +94,7 @@ def test_there_and_back(method: OtherMethod, hours: float) -> None:
 
 
 @pytest.mark.parametrize("method", BACK_METHODS)
-def test_a_plan_goes_by_another_way(method: OtherMethod) -> None:
+def test_a_plan_goes_by_another_way(method: BackMethod) -> None:
     _, wanted = one("shoulder_boneless", 1.8, 0.07, 2)
     found = other_way(wanted, method)
     # common practice: a braise of shoulder takes 2–7 h, a slow cooker 5–12 h

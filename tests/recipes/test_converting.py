@@ -99,6 +99,13 @@ def test_roots_with_meat_when_the_hold_is_short() -> None:
     assert mark_of(done, "roots_with_meat").does == "kept"
 
 
+def test_what_is_sprayed_does_not_fill_the_pot() -> None:
+    done = made("1 cup apple juice for spritzing")
+    assert mark_of(done, "water_added").after
+    steps = (*STEPS, "Spritz with the vinegar every hour.")
+    assert mark_of(made("1 cup cider vinegar", steps=steps), "spritz_struck").index == 1
+
+
 def test_marinade_is_boiled() -> None:
     steps = ("Marinate the meat in the stock overnight.", *STEPS)
     done = made("300 ml unsalted stock", steps=steps)

@@ -1686,7 +1686,7 @@ export interface components {
              * Method
              * @enum {string}
              */
-            method: "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "smoker" | "grill" | "simmer";
+            method: "oven_lid" | "slow_low" | "slow_high";
         };
         /**
          * OtherWayOut
@@ -1697,7 +1697,7 @@ export interface components {
              * Method
              * @enum {string}
              */
-            method: "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "smoker" | "grill" | "simmer";
+            method: "oven_lid" | "slow_low" | "slow_high";
             /** Duration S */
             duration_s: number;
             /** Core End C */

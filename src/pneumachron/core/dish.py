@@ -7,7 +7,7 @@ since meat that was browned is not put aside.
 
 from dataclasses import dataclass
 from math import ceil
-from typing import Literal, TypeAlias, get_args
+from typing import Literal, TypeAlias
 
 import numpy as np
 
@@ -24,7 +24,6 @@ from pneumachron.core.season import Marinade, marinating, searing
 from pneumachron.core.wish import Wish
 
 Ahead: TypeAlias = Literal["today", "day_before", "frozen"]
-AHEADS: tuple[Ahead, ...] = get_args(Ahead)
 
 MINUTE_S = 60.0
 TRIM_S = (300.0, 600.0, 1200.0)

@@ -26,7 +26,8 @@ OtherMethod: TypeAlias = Literal[
     "oven_lid", "oven_open", "slow_low", "slow_high", "smoker", "grill", "simmer"
 ]
 OTHER_METHODS: tuple[OtherMethod, ...] = get_args(OtherMethod)
-BACK_METHODS: tuple[OtherMethod, ...] = ("oven_lid", "slow_low", "slow_high")
+BackMethod: TypeAlias = Literal["oven_lid", "slow_low", "slow_high"]
+BACK_METHODS: tuple[BackMethod, ...] = get_args(BackMethod)
 """Ways a pressure plan can go on a day when the pot is in use."""
 
 STEP_S = 60.0
@@ -157,14 +158,14 @@ def hold_of_dose_min(wish: Wish, dose_min: float) -> float:
 class OtherWay:
     """The same meal by another method; `liquid_m3` for a covered pot or a slow cooker."""
 
-    method: OtherMethod
+    method: BackMethod
     duration_s: float
     core_end_c: float
     liquid_m3: float
     advice: tuple[str, ...]
 
 
-def other_way(wish: Wish, method: OtherMethod) -> OtherWay:
+def other_way(wish: Wish, method: BackMethod) -> OtherWay:
     """A pressure plan as an oven braise or in a slow cooker, at equal softening.
 
     Raises
@@ -190,7 +191,7 @@ def other_way(wish: Wish, method: OtherMethod) -> OtherWay:
     return OtherWay(method, times[slowest], cooked.core_end_c, liquid, ADVICE[method])
 
 
-BRAISE_LIQUID: dict[OtherMethod, Callable[[float], float]] = {
+BRAISE_LIQUID: dict[BackMethod, Callable[[float], float]] = {
     "oven_lid": lambda liquid_m3: liquid_m3 / 0.5,
     "slow_low": lambda liquid_m3: liquid_m3 / 0.875,
     "slow_high": lambda liquid_m3: liquid_m3 / 0.875,
@@ -198,7 +199,7 @@ BRAISE_LIQUID: dict[OtherMethod, Callable[[float], float]] = {
 """The pressure pot takes 40–60 % of a braise's liquid, the same or a quarter less than a slow
 cooker's. Common practice."""
 
-ADVICE: dict[OtherMethod, tuple[str, ...]] = {
+ADVICE: dict[BackMethod, tuple[str, ...]] = {
     "oven_lid": (
         "Oven at 165 °C (325 °F) at least, the lid on tight; liquid a third up the meat.",
         "Look after three quarters of the time; top up when the base shows.",

@@ -13,7 +13,7 @@ from pneumachron.core.alternatives import answer_for_minutes, what_changes
 from pneumachron.core.batches import batches
 from pneumachron.core.errors import WishError
 from pneumachron.core.finish import FinishKind
-from pneumachron.core.other_methods import OtherMethod, other_way
+from pneumachron.core.other_methods import BackMethod, other_way
 from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import Pot, ready_pot, ready_pots
 from pneumachron.core.ready_by import ways_in_time
@@ -176,7 +176,7 @@ def other_pressure_here(
         )
 
 
-def other_way_here(session: Session, inputs: PlanInputs, method: OtherMethod) -> dict[str, Any]:
+def other_way_here(session: Session, inputs: PlanInputs, method: BackMethod) -> dict[str, Any]:
     """The same meal by another method, for the day the pot is in use."""
     with _telling_where():
         return other_way_document(other_way(_wish_here(session, inputs), method))

@@ -10,7 +10,7 @@ from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.finish import FinishKind
-from pneumachron.core.other_methods import OtherMethod
+from pneumachron.core.other_methods import BackMethod
 from pneumachron.core.racks import Rack
 from pneumachron.core.tenderness import Texture
 from pneumachron.recipes.converting.marks import When
@@ -339,13 +339,13 @@ class OtherWayIn(Closed):
     """A pressure plan, and the method it should go by."""
 
     wish: PlanIn
-    method: OtherMethod
+    method: BackMethod
 
 
 class OtherWayOut(Closed):
     """The same meal by another method."""
 
-    method: OtherMethod
+    method: BackMethod
     duration_s: float
     core_end_c: float
     liquid_shown: Shown

@@ -25,9 +25,9 @@ from pneumachron.recipes.converting.step_marks import numbered, step_marks
 from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
 from pneumachron.recipes.converting.themes import (
     MARINATED,
-    SPRAYED,
     named_in,
     rubbed_lines,
+    sprayed_lines,
 )
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods
@@ -119,7 +119,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
 
 def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> Pouring:
     """What the runs need together, shared among the recipe's liquids."""
-    sprayed = named_in(understood, SPRAYED)
+    sprayed = sprayed_lines(understood)
     liquids = tuple(
         item for item in understood.ingredients if is_liquid(item) and item.index not in sprayed
     )
@@ -166,7 +166,7 @@ def _facts(
         hold_min=plan.hold_min,
         pouring=pouring,
         rubbed=rubbed,
-        sprayed=named_in(understood, SPRAYED) | _for_spraying(understood),
+        sprayed=sprayed_lines(understood),
         marinated=frozenset(
             item.index for item in understood.ingredients
             if item.index in named_in(understood, MARINATED) and is_liquid(item)
@@ -174,12 +174,6 @@ def _facts(
         sweet_left_kg=min(1.0, allowed / sugar_kg) if sugar_kg > 0 else 1.0,
         metric=kitchen.metric,
     )  # fmt: skip
-
-
-def _for_spraying(understood: Understood) -> frozenset[int]:
-    return frozenset(
-        item.index for item in understood.ingredients if "spritz" in item.line.raw.lower()
-    )
 
 
 def _mark(found: Outcome, index: int, before: str, choices: Choices) -> Mark | None:

@@ -8,7 +8,7 @@ from pneumachron.core.units import show_mass, show_volume
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.liquids import SPIRIT_M3, Pouring
 from pneumachron.recipes.converting.marks import OutLine, When
-from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, foods
+from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind, foods
 from pneumachron.recipes.understanding.measures import unit_of
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.understand import Understood
@@ -40,8 +40,6 @@ class Facts:
     sweet_left_kg: float
     """Sugar that the rub may carry, over what it does carry: 1 when it may carry all."""
     metric: bool
-    total_words: str = ""
-    device_words: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,8 +90,6 @@ def _scaled(facts: Facts, item: Ingredient) -> bool:
 
 
 def _liquid(facts: Facts, item: Ingredient) -> Outcome:
-    if item.index in facts.sprayed:
-        return Outcome((), "spritz_struck")
     volume = facts.pouring.by_index.get(item.index)
     return _kept("pot")(facts, item) if volume is None else _poured(facts, item, volume)
 
@@ -282,17 +278,16 @@ BY_KIND: dict[Kind, RuleFn] = {
 }
 """One rule for each kind of ingredient."""
 
-
 _SERVED = any_of("to serve", "to garnish", "to finish", "for garnish")
+_SPRAYED: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
 
 
 def apply_rule(facts: Facts, item: Ingredient) -> Outcome:
     """What becomes of an ingredient."""
     if item.kind == "meat" and item.index != facts.understood.meat_index:
         return _kept("season")(facts, item)
-    served = any(
-        words in item.line.aside.lower() for words in ("to serve", "to garnish", "to finish")
-    )
-    if served and item.kind not in {"smoke_wood"}:
+    if item.index in facts.sprayed and item.kind in _SPRAYED:
+        return Outcome((), "spritz_struck")
+    if _SERVED.search(item.line.aside) and item.kind != "smoke_wood":
         return _kept("beside")(facts, item)
     return BY_KIND[item.kind](facts, item)

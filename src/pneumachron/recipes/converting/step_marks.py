@@ -39,7 +39,6 @@ STEP_OF: dict[Theme, str] = {
     "rest": "rest",
     "carve": "carve",
     "serve": "carve",
-    "sides": "own_run",
 }
 """Which of our steps does what a step of the recipe did."""
 

@@ -8,7 +8,7 @@ from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.understand import Understood
 
 Theme: TypeAlias = Literal[
-    "heat", "spray", "marinate", "season", "sear", "soften", "deglaze", "sides", "sauce", "finish",
+    "heat", "spray", "marinate", "season", "sear", "soften", "deglaze", "sauce", "finish",
     "rest", "carve", "serve", "other",
 ]  # fmt: skip
 
@@ -131,6 +131,14 @@ SEASONED = any_of(
 )
 SPRAYED = any_of(r"\bsprit?z", r"\bmop\b")
 MARINATED = any_of(r"\bmarinat", r"\bmarinade")
+
+
+def sprayed_lines(understood: Understood) -> frozenset[int]:
+    """Lines that are sprayed on while it smokes: named by such a step, or by their own words."""
+    own = {item.index for item in understood.ingredients if SPRAYED.search(item.line.raw)}
+    return named_in(understood, SPRAYED) | own
+
+
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
 
 
