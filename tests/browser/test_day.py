@@ -121,3 +121,25 @@ def test_the_printed_day_is_whole(page: Page) -> None:
 
 def pages(page: Page) -> int:
     return len(re.findall(rb"/Type\s*/Page[^s]", page.pdf(format="A4")))
+
+
+def test_lanes_are_drawn_where_they_were_computed(page: Page) -> None:
+    page.goto("/day")
+    with page.expect_response("**/api/day") as answer:
+        page.get_by_label("add a saved plan").select_option(label=TWO[0])
+    day = answer.value.json()
+    expect(page.get_by_test_id("start")).to_have_text(re.compile(r"\d\d:\d\d"))
+    run = next(item for item in day["blocks"] if item["block_id"].endswith(":run0"))
+    begin = datetime.fromisoformat(run["start"])
+    lane = next(lane for lane in run["segments"][-1]["lanes"] if lane.startswith("pot:"))
+    bars = page.locator(f'[data-testid=bar][data-lane="{lane}"]')
+    expect(bars).to_have_count(len(run["segments"]))
+    drawn = [float(bars.nth(index).get_attribute("data-x") or "nan")
+             for index in range(len(run["segments"]))]  # fmt: skip
+    offsets = [sum(part["likely_s"] for part in run["segments"][:index])
+               for index in range(len(run["segments"]))]  # fmt: skip
+    # closed form: one scale for all of them, time along
+    scale = (drawn[-1] - drawn[0]) / (offsets[-1] - offsets[0])
+    for x, offset in zip(drawn, offsets, strict=True):
+        assert abs(x - drawn[0] - scale * offset) < 0.05
+    assert begin.tzinfo is not None

@@ -191,7 +191,7 @@ def test_own_pot_and_boil_test(page: Page) -> None:
     expect(card).to_contain_text("% of its plate")
     page.get_by_role("link", name="Bench").click()
     page.goto(BRISKET)
-    page.get_by_label("In the pot").select_option(label="The bell-ringers' pot")
+    page.get_by_label("In the pot", exact=True).select_option(label="The bell-ringers' pot")
     expect(page.get_by_role("list", name="reasons")).to_contain_text("boil test")
     page.goto("/kit")
     page.get_by_role("button", name="put The bell-ringers' pot away").click()
