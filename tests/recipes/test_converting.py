@@ -145,8 +145,9 @@ def test_every_kind_has_a_rule() -> None:
 
 
 TEN: dict[str, dict[int, str]] = {
-    # common practice: what happens to each line, "=" is untouched; written from the rules of the
-    # trade, not from what the code does
+    # common practice: what happens to each line, "=" is untouched. Written by hand from the rules
+    # of the trade by who wrote the rules; the output for 02 and 03 had been seen before, and the
+    # jam of 04 was first expected in the pot, then put after pressure when the rule disagreed
     "02-wine-short-ribs.txt": {
         0: "=", 1: "=", 2: "moved after", 3: "=", 4: "=", 5: "moved own_run", 6: "=", 7: "=",
         8: "moved top", 9: "changed sear", 10: "changed pot", 11: "=", 12: "=",
