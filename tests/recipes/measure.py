@@ -1,8 +1,8 @@
 """How well recipes are read, field by field, against labels that were written before the reader.
 
-Labels and reader come from the same hands, though not the same day's work: the labels were
-committed first, the parser was written after them. The count of times was widened to what a label spans
-after a first run had been seen (20 of 26 by both ends); it is one cause of the perfect score.
+Labels and reader come from the same hands: the labels were committed first, the parser was written
+after them. The count of times was widened to what a label spans after a first run had been seen
+(20 of 26 by both ends); it is one cause of the perfect score.
 """
 
 import json
