@@ -70,7 +70,7 @@ def test_what_is_done_is_not_moved(client: TestClient) -> None:
     assert moved["a:rest"] > plain["a:rest"]
     assert found["delay_s"] > 0
     states = {item["block_id"]: item["state"] for item in found["blocks"]}
-    assert states["a:run0"] == "done"
+    assert states["a:run0"] == "begun"  # no end was given
     assert states["a:rest"] == "free"
 
 
@@ -135,3 +135,147 @@ def test_calendar_in_two_zones_over_a_change_of_clocks(client: TestClient, zone:
     for uid, event in moved.items():
         gap = event.decoded("dtstart") - events[uid].decoded("dtstart")
         assert gap == timedelta(hours=1)
+
+
+def test_a_run_that_took_longer(client: TestClient) -> None:
+    plain = ask(client, day(BRISKET))
+    run = next(item for item in plain["blocks"] if item["block_id"] == "a:run0")
+    over = datetime.fromisoformat(run["end"]) + timedelta(minutes=25)
+    done = [{"block_id": "a:run0", "start": run["start"], "end": over.isoformat()}]
+    found = ask(client, day(BRISKET, done=done, now=over.isoformat()))
+    again = next(item for item in found["blocks"] if item["block_id"] == "a:run0")
+    assert (again["start"], again["state"]) == (run["start"], "done")
+    assert abs(datetime.fromisoformat(again["end"]) - over) < timedelta(seconds=1)
+    # trimming and seasoning went before, whether it was ticked or not
+    assert (
+        next(item for item in found["blocks"] if item["block_id"] == "a:season")["state"] == "done"
+    )
+    rest = next(item for item in found["blocks"] if item["block_id"] == "a:rest")
+    assert datetime.fromisoformat(rest["start"]) >= over - timedelta(seconds=1)
+    wrong = [{"block_id": "a:run0", "start": over.isoformat(), "end": run["start"]}]
+    reply = client.post("/api/day", json=day(BRISKET, done=wrong))
+    assert reply.status_code == 422
+    assert "ends before it begins" in reply.text
+
+
+def test_shop_night_and_tempering(client: TestClient) -> None:
+    table = TABLE.replace(hour=12)
+    night = {
+        "begin": (table - timedelta(hours=14)).isoformat(),
+        "end": (table - timedelta(hours=5)).isoformat(),
+    }
+    tempered = {**BRISKET, "pieces": [{**BRISKET["pieces"][0], "start": "tempered"}]}
+    body = {**day(tempered, shop=True, away=[night]), "table": table.isoformat()}
+    found = ask(client, body)
+    assert found["blocks"][0]["block_id"] == "*:shop"
+    assert found["blocks"][0]["dish"] == "The day"
+    assert "a:temper" in starts(found)
+    for item in found["blocks"]:
+        begin = datetime.fromisoformat(item["start"])
+        for part in item["segments"]:
+            end = begin + timedelta(seconds=part["likely_s"])
+            if "hands" in part["lanes"]:
+                asleep = (datetime.fromisoformat(night[key]) for key in ("begin", "end"))
+                first, last = asleep
+                second = timedelta(seconds=1)
+                assert end <= first + second or begin >= last - second
+            begin = end
+
+
+def test_a_whole_brisket_on_the_day(client: TestClient) -> None:
+    whole = {
+        "pieces": [{"cut": "brisket_whole", "count": 1, "mass": "13 lb", "thickness": "6.5 cm"}],
+        "pot": "tenor",
+    }
+    reply = client.post("/api/day", json=day(whole))
+    assert reply.status_code == 422
+    body = day(whole)
+    body["dishes"][0]["parted"] = True
+    found = ask(client, body)
+    assert found["cards"][0]["runs"] >= 2
+    assert found["blocks"][0]["segments"][0]["kind"] == "part"
+    body = day(BRISKET)
+    body["dishes"][0]["parted"] = True
+    assert "no whole brisket" in client.post("/api/day", json=body).text
+
+
+def test_a_calendar_of_ours_comes_back(client: TestClient) -> None:
+    body = day(BRISKET, RIBS)
+    text = client.post("/api/day/calendar", json=body).json()["text"]
+    same = client.post("/api/day/calendar/read", json={"day": body, "text": text}).json()
+    assert same == {"pinned": [], "others": 0}
+    whole = ask(client, body)
+    plain = starts(whole)
+    parts = next(item for item in whole["blocks"] if item["block_id"] == "a:run0")["segments"]
+    before = [part["kind"] for part in parts].index("lid_check")
+    offset = sum(part["likely_s"] for part in parts[:before])
+    # somebody moves the lid check of the first dish in the calendar, an hour earlier
+    calendar = Calendar.from_ical(text)
+    moved = next(event for event in calendar.walk("VEVENT")
+                 if str(event["summary"]).startswith("Dish a: Check gasket"))  # fmt: skip
+    earlier = plain["a:run0"] + timedelta(seconds=offset) - timedelta(hours=1)
+    del moved["dtstart"]
+    moved.add("dtstart", earlier)
+    stranger = calendar.walk("VEVENT")[0].copy()
+    stranger["uid"] = "somebody@else"
+    calendar.add_component(stranger)
+    changed = {"day": body, "text": calendar.to_ical().decode()}
+    found = client.post("/api/day/calendar/read", json=changed).json()
+    assert [pin["block_id"] for pin in found["pinned"]] == ["a:run0"]
+    gap = plain["a:run0"] - datetime.fromisoformat(found["pinned"][0]["start"])
+    assert abs(gap - timedelta(hours=1)) < timedelta(seconds=2)
+    assert found["others"] == 1
+    for text in ("", "hello", "BEGIN:VCALENDAR", "<script>"):
+        reply = client.post("/api/day/calendar/read", json={"day": body, "text": text})
+        assert reply.status_code in {200, 422}
+    assert (
+        "no calendar"
+        in client.post("/api/day/calendar/read", json={"day": body, "text": "hello"}).text
+    )
+
+
+def test_days_are_kept(client: TestClient) -> None:
+    asked = day(BRISKET, RIBS, shop=True)
+    bought = {"a": [{"section": "vegetables", "items": ["2 onions"]}]}
+    kept = client.post(
+        "/api/days", json={"name": "Snowed-in Saturday", "day": asked, "shopping": bought}
+    )
+    assert kept.status_code == 201
+    day_id = kept.json()["id"]
+    listed = client.get("/api/days", params={"search": "snowed saturday"}).json()
+    assert [item["name"] for item in listed["days"]] == ["Snowed-in Saturday"]
+    assert listed["days"][0]["dishes"] == ["Dish a", "Dish b"]
+    opened = client.get(f"/api/days/{day_id}").json()
+    assert opened["shopping"] == bought
+    assert starts(ask(client, opened["day"])) == starts(ask(client, asked))
+    client.put(f"/api/days/{day_id}", json={"name": "Sunday", "day": asked})
+    assert client.get(f"/api/days/{day_id}").json()["name"] == "Sunday"
+
+    whole = client.get("/api/backup").json()
+    assert [item["name"] for item in whole["days"]] == ["Sunday"]
+    client.delete(f"/api/days/{day_id}")
+    assert client.get(f"/api/days/{day_id}").status_code == 404
+    back = client.post("/api/restore", params={"dry_run": False}, json=whole)
+    assert back.status_code == 200
+    assert client.get(f"/api/days/{day_id}").json()["name"] == "Sunday"
+    whole["days"][0]["document"]["day"]["dishes"] = "none"
+    assert client.post("/api/restore", json=whole).status_code == 422
+    client.delete(f"/api/days/{day_id}")
+    client.post(f"/api/days/{day_id}/restore")
+    assert client.get(f"/api/days/{day_id}").status_code == 200
+
+
+def test_a_converted_recipe_brings_its_work_along(client: TestClient) -> None:
+    text = (
+        "Braised beef with potatoes\n\nIngredients\n3 lb brisket flat\n2 lb potatoes\n"
+        "1 cup stock\n\nMethod\nBraise in the oven at 300 F for 3 hours.\n"
+        "Whisk the mustard dressing for 5 minutes and chill it.\n"
+    )
+    recipe = client.post("/api/recipes/read", content=text.encode()).json()["recipe"]
+    done = client.post("/api/recipes/convert", json={"recipe": recipe, "pot": "tenor"}).json()
+    assert [extra["when"] for extra in done["extras"]][:1] == ["own_run"]
+    assert "potatoes" in done["extras"][0]["title"]
+    dish = {"dish_id": "a", "title": "Beef", "plan": done["wish"], "extras": done["extras"],
+            "marinade": done["marinade"]}  # fmt: skip
+    found = ask(client, {"table": TABLE.isoformat(), "dishes": [dish]})
+    assert "a:side0" in starts(found)

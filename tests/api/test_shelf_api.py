@@ -11,8 +11,8 @@ from typer.testing import CliRunner
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.cli import app as cli
 from pneumachron.services.households import current_household
-from pneumachron.store import plans
 from pneumachron.store.db import Database
+from pneumachron.store.plans import PLANS
 from pneumachron.store.records import PlanContent
 from tests.conftest import BRISKET, ROOT
 
@@ -117,7 +117,7 @@ def test_plans_stored_by_the_first_version_stay_readable(
     client.get("/api/household")
     database = Database(tmp_path)
     with database.session() as session:
-        stored = plans.add_plan(session, current_household(session).household_id, content)
+        stored = PLANS.add(session, current_household(session).household_id, content)
     database.close()
     assert names(client) == ["Long ago"]
     opened = client.get(f"/api/plans/{stored.plan_id}").json()

@@ -15,10 +15,11 @@ from pneumachron.core.again import judge_opened
 from pneumachron.core.alternatives import what_changes
 from pneumachron.core.answers import answers_of
 from pneumachron.core.constants import SIZE_SPREAD
-from pneumachron.core.dish import Dish, dish_blocks
+from pneumachron.core.day.blocks import dish_blocks
+from pneumachron.core.day.dish import Dish
+from pneumachron.core.day.schedule import schedule
 from pneumachron.core.plan import make_plan
 from pneumachron.core.ready_by import ways_in_time
-from pneumachron.core.schedule import schedule
 from pneumachron.core.tenderness import cumulative_dose_min
 from pneumachron.core.wish import set_up
 from pneumachron.demo.recipes import BRAISED_SHORT_RIBS

@@ -8,11 +8,16 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from pneumachron.core.dish import Dish, cold_chain, dish_blocks, leftovers
+from pneumachron.core.batches import batches
+from pneumachron.core.day.after import leftovers
+from pneumachron.core.day.before import SHOP_ID
+from pneumachron.core.day.blocks import cold_chain, day_blocks, dish_blocks
+from pneumachron.core.day.dish import Dish, Extra
+from pneumachron.core.day.schedule import Block, Closed, Schedule, Segment, Wait, lasting, schedule
 from pneumachron.core.errors import WishError
+from pneumachron.core.parting import parted
 from pneumachron.core.plan import make_plan
-from pneumachron.core.schedule import Block, Schedule, Segment, Wait, schedule
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import LB_KG, load, wish
 
 LANES = ("hands", "pot:a", "oven")
 
@@ -243,3 +248,114 @@ def test_marinade_leftovers_and_the_cold_chain() -> None:
     assert 1800 < chain.out_s < 7200
     thick = cold_chain(make_plan(wish(load("shoulder_boneless", 3.4, 0.115, 1))))
     assert thick.out_s > chain.out_s
+
+
+def at(found: Schedule) -> dict[str, tuple[float, float]]:
+    return {item.block.block_id: (item.start_s, item.end_s) for item in found.placed}
+
+
+def test_nobody_works_at_night() -> None:
+    night = Closed("hands", -12 * 3600.0, -3 * 3600.0)
+    blocks = [block("mix", 3600, "hands"), block("cook", 4 * 3600, "pot:a", after=(Wait("mix"),))]
+    # closed form: the pot may run through the night, the hands end where it begins
+    found = at(schedule(blocks, {}, closed=[night]))
+    assert found["cook"] == (-4 * 3600.0, 0.0)
+    assert found["mix"] == (-13 * 3600.0, -12 * 3600.0)
+    # two cooks are both asleep
+    assert at(schedule(blocks, {"hands": 2}, closed=[night]))["mix"] == found["mix"]
+    for item in schedule(dish_blocks(DISHES[3]), {}, closed=[night]).placed:
+        begin = item.start_s
+        for part in item.block.segments:
+            if "hands" in part.lanes:
+                assert begin >= night.end_s - 0.01 or begin + part.likely_s <= night.begin_s + 0.01
+            begin += part.likely_s
+
+
+def test_one_trip_to_the_shop_before_everything_that_is_fresh() -> None:
+    blocks = day_blocks(DISHES, shop=True)
+    found = at(schedule(blocks, {"hands": 2}))
+    for dish in DISHES:
+        if dish.from_freezer:
+            continue  # it lies in the freezer already
+        own = [start for name, (start, _) in found.items() if name[0] == dish.dish_id]
+        assert min(own) >= found[SHOP_ID][1] - 0.01
+    keeps = {wait.most_s for item in blocks for wait in item.after if wait.block_id == SHOP_ID}
+    # published: raw poultry 1–2 days, whole cuts of beef and pork 3–5 (USDA, from memory)
+    assert keeps == {86_400.0, 3 * 86_400.0}
+    assert day_blocks(DISHES[:1])[0].block_id == "a:season"
+
+
+def test_what_took_longer_pushes_what_follows() -> None:
+    blocks = dish_blocks(DISHES[0])
+    run = next(item for item in blocks if item.block_id == "a:run0")
+    late = lasting(run, run.duration_s + 1800.0)
+    assert late.duration_s == pytest.approx(run.duration_s + 1800.0)
+    assert late.gauge[-1][0] <= late.duration_s + 1
+    plain = at(schedule(blocks, {}))
+    start = plain["a:run0"][0]
+    moved = at(schedule([late if item is run else item for item in blocks], {},
+                        fixed={"a:run0": start}))  # fmt: skip
+    assert moved["a:run0"][0] == start
+    assert moved["a:run0"][1] == pytest.approx(plain["a:run0"][1] + 1800.0)
+
+
+def test_tempered_meat_goes_from_the_counter_into_the_pot() -> None:
+    found = at(schedule(dish_blocks(replace(DISHES[0], tempered=True)), {}))
+    # common practice: half an hour to an hour on the counter; published: two hours in all (USDA,
+    # from memory)
+    out, into = found["a:temper"], found["a:run0"]
+    assert 1800 <= out[1] - out[0] <= 2 * 3600
+    assert 0 <= into[0] - out[1] <= 600
+    plan = make_plan(DISHES[0].wish)
+    cold, warm = cold_chain(plan), cold_chain(plan, tempered=True)
+    assert warm.out_s == cold.out_s + 3600
+
+
+def test_leftovers_in_bags_meet_the_food_code() -> None:
+    # published: 57 to 21 °C within 2 h, to 5 °C within 6 h in all (FDA Food Code 3-501.14)
+    found = cold_chain(make_plan(DISHES[0].wish)).leftovers
+    assert found.safe == (found.to_first_s <= 7200 and found.to_last_s <= 6 * 3600)
+
+
+def test_a_side_in_a_run_of_its_own_and_a_recipes_own_work() -> None:
+    extras = (
+        Extra("potatoes", 8.0, "own_run"),
+        Extra("a paste of spices", 12.0, "before_pot"),
+        Extra("a slaw", 20.0, "beside"),
+    )
+    dish = replace(DISHES[0], extras=extras)
+    blocks = dish_blocks(dish)
+    found = schedule(blocks, {})
+    where = at(found)
+    assert full(found, {}) == []
+    assert where["a:side0"][0] >= where["a:run0"][1] - 0.01  # the same pot, once the meat is out
+    assert where["a:side0"][1] <= 0.01
+    assert where["a:extra1"][1] <= where["a:run0"][0] + 0.01
+    assert where["a:extra2"][1] <= 0.01
+    side = next(item for item in blocks if item.block_id == "a:side0")
+    hold = next(part for part in side.segments if part.kind == "hold")
+    assert hold.likely_s == 480.0
+
+
+def test_a_whole_brisket_is_parted_and_runs_hold_one_kind() -> None:
+    # common practice: a 13 lb whole brisket parts into a flat of about half; half a flat fills a
+    # six-quart pot
+    whole = wish(load("brisket_whole", 13 * LB_KG, 0.065, 1))
+    with pytest.raises(WishError):
+        batches(whole)
+    apart = parted(whole)
+    assert apart.load.mass_kg == pytest.approx(13 * LB_KG)
+    flat = [item for item in apart.load.pieces if item.cut.cut_id == "brisket_flat"]
+    assert sum(item.mass_kg for item in flat) == pytest.approx(6.5 * LB_KG)
+    assert all(item.thickness_guessed for item in apart.load.pieces)
+    runs = batches(apart)
+    assert len(runs) >= 2
+    for run in runs:
+        assert len({item.cut.cut_id for item in run.load.pieces}) == 1
+    assert sum(run.load.mass_kg for run in runs) == pytest.approx(13 * LB_KG)
+    found = schedule(dish_blocks(Dish("w", "Feast", apart, parted=True)), {})
+    kinds = [part.kind for item in found.placed for part in item.block.segments]
+    assert kinds[0] == "part"
+    assert kinds.count("hold") == len(runs)
+    with pytest.raises(WishError, match="no whole brisket"):
+        parted(DISHES[0].wish)

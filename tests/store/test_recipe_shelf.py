@@ -10,6 +10,7 @@ from pneumachron.services.households import current_household
 from pneumachron.store import recipes
 from pneumachron.store.db import Database
 from pneumachron.store.errors import NotFoundError
+from pneumachron.store.recipes import RECIPES
 from pneumachron.store.records import RecipeContent
 
 
@@ -28,11 +29,11 @@ def content(title: str, *tags: str, original: str = "as it came") -> RecipeConte
 def test_find_by_words_and_tags(session: Session) -> None:
     home = current_household(session).household_id
     for title, tags in (("Smoked brisket", ("smoker",)), ("Short ribs 100%", ("oven", "snow"))):
-        recipes.add_recipe(session, home, content(title, *tags))
+        RECIPES.add(session, home, content(title, *tags))
 
     def found(search: str = "", tag: str = "") -> list[str]:
-        page, total = recipes.list_recipes(
-            session, home, search=search, tag=tag, limit=50, offset=0
+        page, total = RECIPES.page(
+            session, home, search=search, where=[recipes.bears(tag)] if tag else []
         )
         assert total == len(page)
         return [item.content.title for item in page]
@@ -47,24 +48,24 @@ def test_find_by_words_and_tags(session: Session) -> None:
 
 def test_originals_stay_and_deletion_is_no_loss(session: Session) -> None:
     home = current_household(session).household_id
-    kept = recipes.add_recipe(session, home, content("One"))
+    kept = RECIPES.add(session, home, content("One"))
     changed = recipes.replace_recipe(
         session, home, kept.recipe_id, content("Two", original="something else")
     )
     assert (changed.content.title, changed.content.original) == ("Two", "as it came")
-    recipes.set_recipe_deleted(session, home, kept.recipe_id, deleted=True)
+    RECIPES.set_deleted(session, home, kept.recipe_id, deleted=True)
     with pytest.raises(NotFoundError):
-        recipes.get_recipe(session, home, kept.recipe_id)
+        RECIPES.get(session, home, kept.recipe_id)
     assert recipes.twins(session, home, "two") == []
-    recipes.set_recipe_deleted(session, home, kept.recipe_id, deleted=False)
-    assert recipes.get_recipe(session, home, kept.recipe_id) == changed
+    RECIPES.set_deleted(session, home, kept.recipe_id, deleted=False)
+    assert RECIPES.get(session, home, kept.recipe_id) == changed
     assert [item.recipe_id for item in recipes.twins(session, home, "two")] == [kept.recipe_id]
     with pytest.raises(NotFoundError):
-        recipes.get_recipe(session, "another household", kept.recipe_id)
+        RECIPES.get(session, "another household", kept.recipe_id)
 
 
 def test_put_back_under_its_own_id(session: Session) -> None:
     home = current_household(session).household_id
-    kept = recipes.add_recipe(session, home, content("One"))
-    recipes.put_recipe(session, home, kept)
-    assert recipes.get_recipe(session, home, kept.recipe_id) == kept
+    kept = RECIPES.add(session, home, content("One"))
+    RECIPES.put(session, home, kept.recipe_id, kept.content, (kept.created_at, kept.updated_at))
+    assert RECIPES.get(session, home, kept.recipe_id) == kept

@@ -10,9 +10,10 @@ from sqlalchemy import text
 from sqlalchemy.exc import IntegrityError, StatementError
 
 from pneumachron.services.households import current_household
-from pneumachron.store import plans, pots
+from pneumachron.store import pots
 from pneumachron.store.db import Database, newest_revision
 from pneumachron.store.errors import NotFoundError
+from pneumachron.store.plans import PLANS
 from pneumachron.store.records import PlanContent, new_id
 from pneumachron.store.tables import Base, PersonRow
 
@@ -97,7 +98,7 @@ def test_plans_of_another_household_are_not_seen(database: Database) -> None:
     content = PlanContent("x", None, 1, {}, 1, {}, "1")
     with database.session() as session:
         home = current_household(session).household_id
-        stored = plans.add_plan(session, home, content)
-        assert plans.get_plan(session, home, stored.plan_id).content == content
+        stored = PLANS.add(session, home, content)
+        assert PLANS.get(session, home, stored.plan_id).content == content
         with pytest.raises(NotFoundError, match="plan"):
-            plans.get_plan(session, new_id(), stored.plan_id)
+            PLANS.get(session, new_id(), stored.plan_id)

@@ -784,6 +784,98 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/calendar/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Calendar
+         * @description What was moved in our own calendar file, as pins of the day.
+         */
+        post: operations["read_calendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Days
+         * @description Days that are kept, the newest first.
+         */
+        get: operations["list_days"];
+        put?: never;
+        /**
+         * Keep Day
+         * @description Keep a day.
+         */
+        post: operations["keep_day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{day_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Day
+         * @description A day as it was kept.
+         */
+        get: operations["get_day"];
+        /**
+         * Replace Day
+         * @description Keep a day in place of one.
+         */
+        put: operations["replace_day"];
+        post?: never;
+        /**
+         * Delete Day
+         * @description Take a day off the shelf; it can be put back.
+         */
+        delete: operations["delete_day"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/{day_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore Day
+         * @description Put a deleted day back.
+         */
+        post: operations["restore_day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -902,6 +994,22 @@ export interface components {
             cooling: components["schemas"]["CoolingOut"][];
         };
         /**
+         * AwayIn
+         * @description A while in which nobody has hands.
+         */
+        AwayIn: {
+            /**
+             * Begin
+             * Format: date-time
+             */
+            begin: string;
+            /**
+             * End
+             * Format: date-time
+             */
+            end: string;
+        };
+        /**
          * BatchesOut
          * @description The fewest runs, evenly loaded.
          */
@@ -934,7 +1042,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "free" | "pinned" | "done";
+            state: "free" | "pinned" | "begun" | "done";
             /**
              * Gauge
              * @description [s from its start, Pa]
@@ -952,6 +1060,15 @@ export interface components {
             minutes: number;
             /** Start */
             start?: string | null;
+        };
+        /**
+         * CalendarIn
+         * @description A calendar file of ours that comes back, and the day it is of.
+         */
+        CalendarIn: {
+            day: components["schemas"]["DayIn"];
+            /** Text */
+            text: string;
         };
         /**
          * CalendarOut
@@ -1009,6 +1126,15 @@ export interface components {
             out_s: number;
             /** Cold Chain Safe */
             cold_chain_safe: boolean;
+            /**
+             * Leftovers To 21 S
+             * @description flat in bags, in the refrigerator
+             */
+            leftovers_to_21_s: number;
+            /** Leftovers To 5 S */
+            leftovers_to_5_s: number;
+            /** Leftovers Safe */
+            leftovers_safe: boolean;
             /** Bought */
             bought: string[];
             /** Plates From */
@@ -1056,7 +1182,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "household" | "people" | "pots" | "plans" | "recipes";
+            kind: "household" | "people" | "pots" | "plans" | "recipes" | "days";
             /** Added */
             added: number;
             /** Changed */
@@ -1144,6 +1270,13 @@ export interface components {
             /** Shopping */
             shopping: components["schemas"]["ShopOut"][];
             wish: components["schemas"]["PlanIn"];
+            /** Marinade */
+            marinade: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
+            /**
+             * Extras
+             * @description other work, for the day
+             */
+            extras: components["schemas"]["ExtraIn"][];
         };
         /**
          * ConvertedSetting
@@ -1263,12 +1396,45 @@ export interface components {
             /** Pinned */
             pinned?: components["schemas"]["StandsIn"][];
             /** Done */
-            done?: components["schemas"]["StandsIn"][];
+            done?: components["schemas"]["DoneIn"][];
+            /**
+             * Away
+             * @description the night, a rehearsal
+             */
+            away?: components["schemas"]["AwayIn"][];
+            /**
+             * Shop
+             * @description one trip to the shop is part of it
+             * @default false
+             */
+            shop: boolean;
             /**
              * Now
              * @description nothing that is not done begins before this
              */
             now?: string | null;
+        };
+        /**
+         * DayLine
+         * @description One line of the kept days.
+         */
+        DayLine: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Updated At
+             * Format: date-time
+             */
+            updated_at: string;
+            /**
+             * Table
+             * Format: date-time
+             */
+            table: string;
+            /** Dishes */
+            dishes: string[];
         };
         /**
          * DayOut
@@ -1293,6 +1459,16 @@ export interface components {
             clashes: components["schemas"]["ClashOut"][];
             /** Cards */
             cards: components["schemas"]["CardOut"][];
+        };
+        /**
+         * DaysOut
+         * @description Kept days, the newest first.
+         */
+        DaysOut: {
+            /** Days */
+            days: components["schemas"]["DayLine"][];
+            /** Total */
+            total: number;
         };
         /**
          * DifferenceOut
@@ -1339,6 +1515,29 @@ export interface components {
              * @description plates eaten on the day; the rest is kept
              */
             eaters?: number | null;
+            /**
+             * Parted
+             * @description a whole brisket is parted into flat and point first
+             * @default false
+             */
+            parted: boolean;
+            /** Extras */
+            extras?: components["schemas"]["ExtraIn"][];
+        };
+        /**
+         * DoneIn
+         * @description Work that has begun; its end when it is over.
+         */
+        DoneIn: {
+            /** Block Id */
+            block_id: string;
+            /**
+             * Start
+             * Format: date-time
+             */
+            start: string;
+            /** End */
+            end?: string | null;
         };
         /**
          * EndingOut
@@ -1384,6 +1583,21 @@ export interface components {
             format: "jsonld" | "markdown" | "text";
             /** Text */
             text: string;
+        };
+        /**
+         * ExtraIn
+         * @description Work that a recipe brings along.
+         */
+        ExtraIn: {
+            /** Title */
+            title: string;
+            /** Minutes */
+            minutes: number;
+            /**
+             * When
+             * @enum {string}
+             */
+            when: "before_pot" | "beside" | "own_run";
         };
         /**
          * FinishOut
@@ -1455,6 +1669,19 @@ export interface components {
             taste_step: number;
             altitude_shown: components["schemas"]["Shown"];
             start_shown: components["schemas"]["Shown"];
+        };
+        /**
+         * KeepDayIn
+         * @description A day to keep: what was asked, never what came out; it is counted anew when opened.
+         */
+        KeepDayIn: {
+            /** Name */
+            name: string;
+            day: components["schemas"]["DayIn"];
+            /** Shopping */
+            shopping?: {
+                [key: string]: components["schemas"]["ShopIn"][];
+            };
         };
         /**
          * KeptPotOut
@@ -1582,6 +1809,16 @@ export interface components {
             wish: components["schemas"]["PlanIn"];
             /** Hold Min */
             hold_min: number;
+        };
+        /**
+         * MovedOut
+         * @description Blocks that were moved in the calendar, as pins; and how many events are not of this day.
+         */
+        MovedOut: {
+            /** Pinned */
+            pinned: components["schemas"]["StandsIn"][];
+            /** Others */
+            others: number;
         };
         /**
          * OpenedIn
@@ -2677,6 +2914,16 @@ export interface components {
             total: number;
         };
         /**
+         * ShopIn
+         * @description What a recipe wants bought in one section of a shop.
+         */
+        ShopIn: {
+            /** Section */
+            section: string;
+            /** Items */
+            items: string[];
+        };
+        /**
          * ShopOut
          * @description A section of the shop.
          */
@@ -2864,6 +3111,31 @@ export interface components {
             advice: string;
         };
         /**
+         * StoredDayOut
+         * @description A day as it was kept.
+         */
+        StoredDayOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+            /**
+             * Updated At
+             * Format: date-time
+             */
+            updated_at: string;
+            day: components["schemas"]["DayIn"];
+            /** Shopping */
+            shopping: {
+                [key: string]: components["schemas"]["ShopIn"][];
+            };
+        };
+        /**
          * StoredPlanOut
          * @description A plan as it was stored. `current` is false when today's engine differs.
          */
@@ -3042,7 +3314,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "ahead" | "pot" | "release" | "halved";
+            kind: "ahead" | "pot" | "release" | "halved" | "parted";
             /** Value */
             value: string;
             /** Words */
@@ -5843,6 +6115,454 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CalendarOut"];
                 };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovedOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_days: {
+        parameters: {
+            query?: {
+                search?: string;
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepDayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredDayOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredDayOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    replace_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepDayIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredDayOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Unknown host or unreadable body */
             400: {

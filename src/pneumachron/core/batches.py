@@ -13,6 +13,7 @@ MAX_RUNS = 12
 def batches(wish: Wish) -> tuple[Wish, ...]:
     """The fewest runs in which everything lies in one layer and under the line.
 
+    As few runs as will do; of unlike pieces each kind has its own run, when that takes no more.
     Pieces are dealt by weight, the heaviest to the lightest run, so runs weigh nearly the same.
 
     Raises
@@ -23,12 +24,13 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
     refusal: WishError | None = None
     for runs in range(1, min(MAX_RUNS, len(pieces)) + 1):
         # each run takes the school's own amount of liquid
-        dealt = tuple(replace(wish, load=load, liquid_m3=None) for load in deal(pieces, runs))
-        try:
-            if all(set_up(part).standing.layers <= wish_layers(wish) for part in dealt):
-                return dealt
-        except WishError as error:
-            refusal = error
+        for loads in filter(None, (deal_alike(pieces, runs), deal(pieces, runs))):
+            dealt = tuple(replace(wish, load=load, liquid_m3=None) for load in loads)
+            try:
+                if all(set_up(part).standing.layers <= wish_layers(wish) for part in dealt):
+                    return dealt
+            except WishError as error:
+                refusal = error
     if refusal is not None and len(pieces) <= MAX_RUNS:
         raise refusal
     raise WishError(
@@ -42,6 +44,27 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
 def wish_layers(wish: Wish) -> int:
     """Layers the cook asked for: one, unless a stack is wished."""
     return MAX_LAYERS if wish.stacked else 1
+
+
+def deal_alike(pieces: tuple[Piece, ...], runs: int) -> tuple[Load, ...]:
+    """Pieces dealt so that every run holds one kind: each kind its run, the heaviest kinds more.
+
+    Nothing when all are alike or there are fewer runs than kinds. Alike pieces are done together;
+    of unlike ones the slowest sets the hold.
+    """
+    kinds: dict[tuple[str, float], list[Piece]] = {}
+    for piece in pieces:
+        kinds.setdefault((piece.cut.cut_id, piece.thickness_m), []).append(piece)
+    if not 2 <= len(kinds) <= runs:
+        return ()
+    groups = list(kinds.values())
+    shares = [1] * len(groups)
+    weights = [sum(piece.mass_kg for piece in group) for group in groups]
+    for _ in range(runs - len(groups)):
+        most = max(range(len(groups)), key=lambda index: weights[index] / shares[index])
+        shares[most] += 1
+    dealt = zip(groups, shares, strict=True)
+    return tuple(load for group, share in dealt for load in deal(tuple(group), share))
 
 
 def deal(pieces: tuple[Piece, ...], runs: int) -> tuple[Load, ...]:

@@ -6,16 +6,18 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.services.households import current_household
-from pneumachron.store import households, plans, pots, recipes
-from pneumachron.store.records import StoredPlan, StoredRecipe, now
+from pneumachron.store import households, pots
+from pneumachron.store.days import DAYS
+from pneumachron.store.plans import PLANS
+from pneumachron.store.recipes import RECIPES
+from pneumachron.store.records import StoredDay, StoredPlan, StoredRecipe, now
 
 ENVELOPE = "pneumachron-backup"
 ENVELOPE_VERSION = 1
-_PAGE = plans.MAX_LISTED
 
 
 def backup(session: Session) -> dict[str, Any]:
-    """Household, people, pots, plans and recipes that are not deleted."""
+    """Household, people, pots, plans, recipes and days that are not deleted."""
     household = current_household(session)
     home = household.household_id
     return {
@@ -25,29 +27,10 @@ def backup(session: Session) -> dict[str, Any]:
         "household": asdict(household),
         "people": [asdict(person) for person in households.list_people(session, home)],
         "pots": [asdict(pot) for pot in pots.list_pots(session, home)],
-        "plans": list(_plans(session, home)),
-        "recipes": list(_recipes(session, home)),
+        "plans": [plan_entry(stored) for stored in PLANS.all(session, home)],
+        "recipes": [recipe_entry(stored) for stored in RECIPES.all(session, home)],
+        "days": [day_entry(stored) for stored in DAYS.all(session, home)],
     }
-
-
-def _plans(session: Session, home: str) -> list[dict[str, Any]]:
-    found: list[dict[str, Any]] = []
-    while True:
-        page, total = plans.list_plans(session, home, search="", limit=_PAGE, offset=len(found))
-        found += [plan_entry(stored) for stored in page]
-        if not page or len(found) >= total:
-            return found
-
-
-def _recipes(session: Session, home: str) -> list[dict[str, Any]]:
-    found: list[dict[str, Any]] = []
-    while True:
-        page, total = recipes.list_recipes(
-            session, home, search="", tag="", limit=_PAGE, offset=len(found)
-        )
-        found += [recipe_entry(stored) for stored in page]
-        if not page or len(found) >= total:
-            return found
 
 
 def recipe_entry(stored: StoredRecipe) -> dict[str, Any]:
@@ -65,6 +48,16 @@ def plan_entry(stored: StoredPlan) -> dict[str, Any]:
     """A plan as it lies in the file."""
     return {
         "plan_id": stored.plan_id,
+        "created_at": stored.created_at.isoformat(),
+        "updated_at": stored.updated_at.isoformat(),
+        **asdict(stored.content),
+    }
+
+
+def day_entry(stored: StoredDay) -> dict[str, Any]:
+    """A day as it lies in the file."""
+    return {
+        "day_id": stored.day_id,
         "created_at": stored.created_at.isoformat(),
         "updated_at": stored.updated_at.isoformat(),
         **asdict(stored.content),

@@ -8,7 +8,10 @@ from hashlib import sha256
 from icalendar import Alarm, Calendar
 from icalendar import Event as CalendarEvent
 
+from pneumachron.core.errors import WishError
+
 DOMAIN = "pneumachron"
+MAX_EVENTS = 2000
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,9 +37,50 @@ def write_calendar(events: Iterable[Event]) -> bytes:
     return bytes(calendar.to_ical())
 
 
+def read_calendar(content: str) -> dict[str, datetime]:
+    """Starts of the events of a calendar file by their id; events of whole days are left out.
+
+    Raises
+    ------
+    WishError : it is no calendar, or too much of one.
+    """
+    try:
+        events = Calendar.from_ical(content).walk("VEVENT")
+        found = {
+            str(event.get("uid")): event.decoded("dtstart")
+            for event in events[:MAX_EVENTS]
+            if event.get("uid") and event.get("dtstart")
+        }
+    except (ValueError, KeyError, IndexError, AttributeError):
+        raise WishError(
+            "no_calendar",
+            "text",
+            "This is no calendar file.",
+            "Take the file that the calendar exports; it ends in .ics.",
+        ) from None
+    if len(events) > MAX_EVENTS:
+        raise WishError(
+            "long_calendar",
+            "text",
+            f"This calendar has more than {MAX_EVENTS} events.",
+            "Export the days of the cook only.",
+        )
+    # a time without a zone is "wherever the reader is": it cannot be told apart here
+    return {
+        uid: start
+        for uid, start in found.items()
+        if isinstance(start, datetime) and start.tzinfo is not None
+    }
+
+
+def calendar_uid(name: str) -> str:
+    """The id of an event: the same for the same stretch of the same dish, telling nothing."""
+    return f"{sha256(name.encode()).hexdigest()[:32]}@{DOMAIN}"
+
+
 def _entry(event: Event, stamp: datetime) -> CalendarEvent:
     entry = CalendarEvent()
-    entry.add("uid", f"{sha256(event.uid.encode()).hexdigest()[:32]}@{DOMAIN}")
+    entry.add("uid", calendar_uid(event.uid))
     entry.add("summary", event.title)
     entry.add("dtstart", event.start.astimezone(UTC).replace(microsecond=0))
     entry.add("dtend", event.end.astimezone(UTC).replace(microsecond=0))

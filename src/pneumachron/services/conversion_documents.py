@@ -9,6 +9,7 @@ from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import OutLine
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.understand import Understood
+from pneumachron.recipes.writing.day import extra_work, marinade_of
 from pneumachron.recipes.writing.shopping import shopping_list
 from pneumachron.services.documents import shown_document
 
@@ -91,6 +92,8 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             for section in shopping_list(done)
         ],
         "wish": bench_wish(done, pot),
+        "marinade": marinade_of(done),
+        "extras": [asdict(extra) for extra in extra_work(done)],
     }
 
 

@@ -1,6 +1,6 @@
 """A day: planned cooks counted back from the time on the table, on the clock."""
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from contextlib import suppress
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
@@ -9,26 +9,27 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core.alternatives import cut_into
-from pneumachron.core.batches import batches
-from pneumachron.core.dish import KITCHEN_LANES, Ahead, Dish, cold_chain, dish_blocks
+from pneumachron.core.day.blocks import day_blocks
+from pneumachron.core.day.dish import KITCHEN_LANES, Ahead, Dish, Extra
+from pneumachron.core.day.schedule import Block, Closed, Schedule, lasting, schedule
 from pneumachron.core.errors import WishError
-from pneumachron.core.finish import FinishKind
-from pneumachron.core.plan import make_plan
+from pneumachron.core.parting import is_whole, parted
 from pneumachron.core.pots import Pot
-from pneumachron.core.schedule import Block, Schedule, schedule
 from pneumachron.core.season import Marinade
-from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.units import show_length, show_mass, show_volume
+from pneumachron.core.units import show_length
 from pneumachron.core.wish import Wish
-from pneumachron.services.calendars import Event, write_calendar
-from pneumachron.services.documents import shown_document
+from pneumachron.services.calendars import Event, calendar_uid, read_calendar, write_calendar
+from pneumachron.services.day_documents import State, card_document, day_document
 from pneumachron.services.households import current_household
-from pneumachron.services.inputs import Defaults, PlanInputs, located, read_wish
+from pneumachron.services.inputs import Defaults, PlanInputs, is_tempered, located, read_wish
 from pneumachron.services.planning import find_pot
 from pneumachron.store import pots
+from pneumachron.store.days import DAYS
+from pneumachron.store.records import DayContent, StoredDay
 
 MAX_DISHES = 8
 MAX_COOKS = 6
+MAX_AWAY = 40
 _TURNS = 6
 """Rounds of moving the table until nothing begins before now; each round mends most of it."""
 
@@ -45,20 +46,34 @@ class DishInputs:
     sauce: bool = True
     marinade: Marinade | None = None
     eaters: int | None = None
+    parted: bool = False
+    extras: tuple[Extra, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Done:
+    """Work that has begun, and when it ended if it has."""
+
+    block_id: str
+    start: datetime
+    end: datetime | None
 
 
 @dataclass(frozen=True, slots=True)
 class DayInputs:
     """When it should be on the table, and what stands already.
 
-    `pinned` and `done` are starts by block; what is done is never moved.
+    `pinned` are starts by block; what has begun or is done is never moved. `away` are the times
+    in which nobody has hands: the night, the rehearsal.
     """
 
     table: datetime
     dishes: tuple[DishInputs, ...]
     cooks: int = 1
     pinned: tuple[tuple[str, datetime], ...] = ()
-    done: tuple[tuple[str, datetime], ...] = ()
+    done: tuple[Done, ...] = ()
+    away: tuple[tuple[datetime, datetime], ...] = ()
+    shop: bool = False
     now: datetime | None = None
 
 
@@ -69,6 +84,7 @@ class Day:
     table: datetime
     delay_s: float
     found: Schedule
+    states: Mapping[str, State]
 
 
 def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
@@ -79,36 +95,74 @@ def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
     WishError : a dish that cannot be cooked; its field is a path into the dishes.
     """
     dishes = _dishes(session, inputs)
-    blocks = _blocks(dishes)
-    day = _count_back(inputs, blocks)
-    return _document(inputs, day) | {"cards": [_card(dish) for dish in dishes]}
+    day = _count_back(inputs, _blocks(dishes, inputs))
+    titles = {item.dish_id: item.title for item in inputs.dishes}
+    document = day_document(day.table, day.delay_s, day.found, titles, day.states)
+    return document | {"cards": [card_document(dish) for dish in dishes]}
 
 
 def ways_out_here(session: Session, inputs: DayInputs) -> list[dict[str, Any]]:
     """Changes of one dish that leave less clash or less delay, best first."""
     dishes = _dishes(session, inputs)
-    return _ways_out(session, inputs, dishes, _count_back(inputs, _blocks(dishes)))
+    return _ways_out(session, inputs, dishes, _count_back(inputs, _blocks(dishes, inputs)))
 
 
 def calendar_here(session: Session, inputs: DayInputs) -> bytes:
     """The day as an iCalendar file; ids are stable, so importing it again updates."""
-    day = _count_back(inputs, _blocks(_dishes(session, inputs)))
-    events = []
+    return write_calendar(event for _, _, event in _events(session, inputs))
+
+
+@dataclass(frozen=True, slots=True)
+class Moved:
+    """What a calendar says of a day: blocks that were moved there, and events not of this day."""
+
+    pinned: tuple[tuple[str, datetime], ...]
+    others: int
+
+
+def moved_in_calendar(session: Session, inputs: DayInputs, content: str) -> Moved:
+    """Read our own calendar file back: what was moved in it becomes a pin.
+
+    Raises
+    ------
+    WishError : no calendar.
+    """
+    there = read_calendar(content)
+    pinned: dict[str, datetime] = {}
+    known = set()
+    for block_id, offset, event in _events(session, inputs):
+        uid = calendar_uid(event.uid)
+        known.add(uid)
+        start = there.get(uid)
+        if start is None or block_id in pinned:
+            continue
+        if abs((start - event.start).total_seconds()) >= _MOVED_S:
+            pinned[block_id] = start - offset
+    return Moved(tuple(pinned.items()), sum(uid not in known for uid in there))
+
+
+_MOVED_S = 60.0
+"""Calendars keep whole minutes; less than one is no move."""
+
+
+def _events(session: Session, inputs: DayInputs) -> Iterator[tuple[str, timedelta, Event]]:
+    """Stretches of work with their block and how far into it they begin."""
+    day = _count_back(inputs, _blocks(_dishes(session, inputs), inputs))
     for item in day.found.placed:
-        begin = item.start_s
-        for segment in item.block.segments:
-            if segment.kind != "slack":
-                events.append(
-                    Event(
-                        uid=f"{item.block.block_id}:{segment.kind}",
-                        title=f"{item.block.dish}: {segment.title}",
-                        start=day.table + timedelta(seconds=begin),
-                        end=day.table + timedelta(seconds=begin + segment.likely_s),
-                        alarm="hands" in segment.lanes,
-                    )
+        offset = timedelta(0)
+        start = day.table + timedelta(seconds=item.start_s)
+        for part in item.block.segments:
+            length = timedelta(seconds=part.likely_s)
+            if part.kind != "slack":
+                event = Event(
+                    uid=f"{item.block.block_id}:{part.kind}",
+                    title=f"{item.block.dish}: {part.title}",
+                    start=start + offset,
+                    end=start + offset + length,
+                    alarm="hands" in part.lanes,
                 )
-            begin += segment.likely_s
-    return write_calendar(events)
+                yield item.block.block_id, offset, event
+            offset += length
 
 
 def _dishes(session: Session, inputs: DayInputs) -> list[Dish]:
@@ -119,34 +173,46 @@ def _dishes(session: Session, inputs: DayInputs) -> list[Dish]:
         pot = find_pot(session, household.household_id, item.plan.pot)
         try:
             wish = read_wish(item.plan, pot, defaults)
+            if item.parted:
+                wish = parted(wish)
         except WishError as error:
             raise _of_dish(located(error), index) from None
-        found.append(_dish(item, wish, item.plan.finish))
+        found.append(_dish(item, wish))
     return found
 
 
-def _dish(item: DishInputs, wish: Wish, finish: FinishKind | None) -> Dish:
+def _dish(item: DishInputs, wish: Wish) -> Dish:
     return Dish(
         dish_id=item.dish_id,
         title=item.title,
         wish=wish,
-        finish=finish,
+        finish=item.plan.finish,
         from_freezer=item.from_freezer,
         ahead=item.ahead,
         sauce=item.sauce,
         marinade=item.marinade,
         eaters=item.eaters,
+        tempered=any(is_tempered(entry) for entry in item.plan.pieces),
+        parted=item.parted,
+        extras=item.extras,
     )
 
 
-def _blocks(dishes: Sequence[Dish]) -> list[Block]:
-    found: list[Block] = []
-    for index, dish in enumerate(dishes):
-        try:
-            found += dish_blocks(dish)
-        except WishError as error:
-            raise _of_dish(error, index) from None
-    return found
+def _blocks(dishes: Sequence[Dish], inputs: DayInputs) -> list[Block]:
+    """All work; what is over lasted as long as it did."""
+    try:
+        blocks = day_blocks(dishes, shop=inputs.shop)
+    except WishError as error:
+        raise _of_dish(error, error.entry or 0) from None
+    took = {
+        done.block_id: (done.end - done.start).total_seconds()
+        for done in inputs.done
+        if done.end is not None
+    }
+    return [
+        lasting(block, took[block.block_id]) if block.block_id in took else block
+        for block in blocks
+    ]
 
 
 def _of_dish(error: WishError, index: int) -> WishError:
@@ -156,21 +222,63 @@ def _of_dish(error: WishError, index: int) -> WishError:
 
 def _count_back(inputs: DayInputs, blocks: Sequence[Block]) -> Day:
     """The schedule; when it would have to begin before now, the table moves, and by how much."""
-    stands = dict(inputs.pinned) | dict(inputs.done)
+    stands = dict(inputs.pinned) | _over(inputs, blocks)
     table = inputs.table
+    found = _placed(inputs, blocks, stands, table)
     for _ in range(_TURNS):
-        fixed = {key: (start - table).total_seconds() for key, start in stands.items()}
-        found = schedule(blocks, KITCHEN_LANES | {"hands": inputs.cooks}, fixed=fixed)
-        missing = _missing_s(found, inputs, table)
+        missing = _missing_s(found, inputs, stands, table)
         if missing <= 0:
             break
         table += timedelta(seconds=60 * -(-missing // 60))
-    return Day(table, (table - inputs.table).total_seconds(), found)
+        found = _placed(inputs, blocks, stands, table)
+    states = _states(inputs, stands)
+    return Day(table, (table - inputs.table).total_seconds(), found, states)
 
 
-def _missing_s(found: Schedule, inputs: DayInputs, table: datetime) -> float:
+def _placed(
+    inputs: DayInputs, blocks: Sequence[Block], stands: Mapping[str, datetime], table: datetime
+) -> Schedule:
+    fixed = {key: (start - table).total_seconds() for key, start in stands.items()}
+    closed = [
+        Closed("hands", (begin - table).total_seconds(), (end - table).total_seconds())
+        for begin, end in inputs.away
+    ]
+    return schedule(blocks, KITCHEN_LANES | {"hands": inputs.cooks}, fixed=fixed, closed=closed)
+
+
+def _over(inputs: DayInputs, blocks: Sequence[Block]) -> dict[str, datetime]:
+    """Starts of what has begun, and of all it needed: nobody ticks what goes without saying."""
+    over = {done.block_id: done.start for done in inputs.done}
+    known = {block.block_id: block for block in blocks}
+    waiting = [key for key in over if key in known]
+    while waiting:
+        block = known[waiting.pop()]
+        for wait in block.after:
+            before = known.get(wait.block_id)
+            if before is not None and wait.block_id not in over:
+                gap_s = wait.least_s + before.duration_s
+                over[wait.block_id] = over[block.block_id] - timedelta(seconds=gap_s)
+                waiting.append(wait.block_id)
+    return over
+
+
+def _states(inputs: DayInputs, stands: Mapping[str, datetime]) -> dict[str, State]:
+    begun = {done.block_id for done in inputs.done if done.end is None}
+    pinned = {key for key, _ in inputs.pinned}
+    ticked = {done.block_id for done in inputs.done}
+    found: dict[str, State] = {}
+    for key in stands:
+        if key in begun:
+            found[key] = "begun"
+        else:
+            found[key] = "pinned" if key in pinned - ticked else "done"
+    return found
+
+
+def _missing_s(
+    found: Schedule, inputs: DayInputs, stands: Mapping[str, datetime], table: datetime
+) -> float:
     """By how much something free begins before now, or what stands pushes past the table."""
-    stands = {key for key, _ in (*inputs.pinned, *inputs.done)}
     late = max((clash.over_s for clash in found.clashes if clash.why in _LATE), default=0.0)
     if inputs.now is None:
         return late if inputs.done else 0.0
@@ -199,7 +307,7 @@ def _ways_out(
     for index, dish in enumerate(dishes):
         for kind, value, words, changed in _changes(dish, kept):
             try:
-                blocks = _blocks([*dishes[:index], changed, *dishes[index + 1 :]])
+                blocks = _blocks([*dishes[:index], changed, *dishes[index + 1 :]], inputs)
             except WishError:
                 continue
             left = _trouble(_count_back(inputs, blocks))
@@ -219,6 +327,11 @@ def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, str, Dish]
         for pot in kept
         if pot.pot_id != dish.wish.pot.pot_id
     ]  # fmt: skip
+    if is_whole(dish.wish):
+        with suppress(WishError):
+            apart = replace(dish, wish=parted(dish.wish), parted=True)
+            words = f"part {dish.title} into flat and point"
+            found.append(("parted", "", words, apart))
     if dish.ahead == "today":
         ahead = replace(dish, ahead="day_before")
         words = f"cook {dish.title} the day before, chill and reheat"
@@ -237,73 +350,31 @@ def _trouble(day: Day) -> float:
     return day.delay_s + sum(clash.over_s for clash in day.found.clashes)
 
 
-def _card(dish: Dish) -> dict[str, Any]:
-    """What stands on the card of a dish, by the pot."""
-    plans = [make_plan(run) for run in batches(dish.wish)]
-    plan = max(plans, key=lambda item: item.setup.wish.load.mass_kg)
-    low, high = plan.hold_range_min
-    chain = cold_chain(plan)
-    piece = plan.outcomes[0].piece
-    mass = show_mass(dish.wish.load.mass_kg)
-    return {
-        "dish_id": dish.dish_id,
-        "title": dish.title,
-        "meat": f"{piece.cut.name}, {mass.metric} ({mass.us})",
-        "runs": len(plans),
-        "hold_min": plan.hold_min,
-        "hold_low_min": low,
-        "hold_high_min": high,
-        "level": dish.wish.level,
-        "pot": dish.wish.pot.name,
-        "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
-        "rack": plan.setup.standing.rack,
-        "release": plan.setup.release,
-        "looks": piece.cut.looks[TEXTURES[round(dish.wish.texture_step)]],
-        "cautions": [item.text for item in plan.cautions if item.severity == "careful"],
-        "out_s": chain.out_s,
-        "cold_chain_safe": chain.safe,
-        "bought": [
-            f"{piece.cut.name}: {bought.metric} ({bought.us})"
-            for bought in [show_mass(sum(sum(item.serving.bought_kg) / 2 for item in plans))]
-        ],
-        "plates_from": sum(item.serving.plates[0] for item in plans),
-        "plates_to": sum(item.serving.plates[1] for item in plans),
-    }
+def list_days(
+    session: Session, *, search: str, limit: int, offset: int
+) -> tuple[list[StoredDay], int]:
+    """Days that are kept, the newest first, and how many there are."""
+    home = current_household(session).household_id
+    return DAYS.page(session, home, search=search, limit=limit, offset=offset)
 
 
-def _document(inputs: DayInputs, day: Day) -> dict[str, Any]:
-    stands = {key: "pinned" for key, _ in inputs.pinned} | {key: "done" for key, _ in inputs.done}
-    ids = {item.dish_id: item.title for item in inputs.dishes}
-    return {
-        "table": day.table,
-        "delay_s": day.delay_s,
-        "start": day.table + timedelta(seconds=day.found.start_s),
-        "blocks": [
-            {
-                "block_id": item.block.block_id,
-                "dish_id": item.block.block_id.partition(":")[0],
-                "dish": ids[item.block.block_id.partition(":")[0]],
-                "start": day.table + timedelta(seconds=item.start_s),
-                "end": day.table + timedelta(seconds=item.end_s),
-                "state": stands.get(item.block.block_id, "free"),
-                "gauge": [list(point) for point in item.block.gauge],
-                "segments": [
-                    {
-                        "kind": segment.kind,
-                        "title": segment.title,
-                        "low_s": segment.low_s,
-                        "likely_s": segment.likely_s,
-                        "high_s": segment.high_s,
-                        "lanes": list(segment.lanes),
-                    }
-                    for segment in item.block.segments
-                ],
-            }
-            for item in day.found.placed
-        ],
-        "clashes": [
-            {"block_id": clash.block_id, "dish": clash.dish, "over_s": clash.over_s,
-             "why": clash.why}
-            for clash in day.found.clashes
-        ],
-    }  # fmt: skip
+def get_day(session: Session, day_id: str) -> StoredDay:
+    """A day as it was kept."""
+    return DAYS.get(session, current_household(session).household_id, day_id)
+
+
+def keep_day(
+    session: Session, name: str, document: dict[str, Any], day_id: str | None = None
+) -> StoredDay:
+    """Keep a day: a new one, or in place of `day_id`."""
+    home = current_household(session).household_id
+    content = DayContent(name, document)
+    if day_id is None:
+        return DAYS.add(session, home, content)
+    return DAYS.replace(session, home, day_id, content)
+
+
+def set_day_deleted(session: Session, day_id: str, *, deleted: bool) -> None:
+    """Take a day off the shelf, or put it back."""
+    home = current_household(session).household_id
+    DAYS.set_deleted(session, home, day_id, deleted=deleted)

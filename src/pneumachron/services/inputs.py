@@ -177,6 +177,19 @@ START_WORDS: dict[str, tuple[float | None, bool]] = {
 An hour on the counter warms the middle of a roast by some 4 K; common practice."""
 
 
+TEMPERED_FROM_C = 7.0
+"""Warmer than a refrigerator makes it. Judgement."""
+
+
+def is_tempered(entry: PieceInputs) -> bool:
+    """Whether the cook lets these pieces stand out of the refrigerator first."""
+    word = (entry.start or "").strip().lower()
+    if word in START_WORDS:
+        return word == "tempered"
+    start_c = _given(entry.start, "temperature", "start")
+    return start_c is not None and start_c >= TEMPERED_FROM_C
+
+
 def _section_bones(bones: int) -> int:
     if not 1 <= bones <= 13:
         raise WishError(

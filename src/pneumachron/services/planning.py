@@ -48,7 +48,8 @@ from pneumachron.services.inputs import (
     located,
     read_wish,
 )
-from pneumachron.store import households, plans, pots
+from pneumachron.store import households, pots
+from pneumachron.store.plans import PLANS
 from pneumachron.store.records import PlanContent, StoredPlan
 
 NOWHERE = Defaults(altitude_m=0.0, start_temp_c=4.0)
@@ -226,12 +227,12 @@ def list_plans(
 ) -> tuple[list[StoredPlan], int]:
     """Plans on the shelf, the newest first, and how many there are."""
     home = current_household(session).household_id
-    return plans.list_plans(session, home, search=search, limit=limit, offset=offset)
+    return PLANS.page(session, home, search=search, limit=limit, offset=offset)
 
 
 def get_plan(session: Session, plan_id: str) -> StoredPlan:
     """A plan as it was stored."""
-    return plans.get_plan(session, current_household(session).household_id, plan_id)
+    return PLANS.get(session, current_household(session).household_id, plan_id)
 
 
 def save_plan(
@@ -256,14 +257,14 @@ def save_plan(
         engine_version=ENGINE_VERSION,
     )
     if plan_id is None:
-        return plans.add_plan(session, home, content)
-    return plans.replace_plan(session, home, plan_id, content)
+        return PLANS.add(session, home, content)
+    return PLANS.replace(session, home, plan_id, content)
 
 
 def rename_plan(session: Session, plan_id: str, name: str) -> StoredPlan:
     """Give a plan another name; its numbers stay as stored."""
     home = current_household(session).household_id
-    stored = plans.get_plan(session, home, plan_id).content
+    stored = PLANS.get(session, home, plan_id).content
     renamed = PlanContent(
         name,
         stored.person_id,
@@ -273,13 +274,13 @@ def rename_plan(session: Session, plan_id: str, name: str) -> StoredPlan:
         stored.results,
         stored.engine_version,
     )
-    return plans.replace_plan(session, home, plan_id, renamed)
+    return PLANS.replace(session, home, plan_id, renamed)
 
 
 def set_plan_deleted(session: Session, plan_id: str, *, deleted: bool) -> None:
     """Delete a plan, or undo that."""
     home = current_household(session).household_id
-    plans.set_plan_deleted(session, home, plan_id, deleted=deleted)
+    PLANS.set_deleted(session, home, plan_id, deleted=deleted)
 
 
 def recompute(session: Session, plan_id: str) -> Recomputed:

@@ -121,12 +121,15 @@ def list_here(
 ) -> tuple[list[StoredRecipe], int]:
     """Recipes of the library, the newest first, and how many there are."""
     home = current_household(session).household_id
-    return recipes.list_recipes(session, home, search=search, tag=tag, limit=limit, offset=offset)
+    where = (recipes.bears(tag),) if tag else ()
+    return recipes.RECIPES.page(
+        session, home, search=search, where=where, limit=limit, offset=offset
+    )
 
 
 def get_recipe(session: Session, recipe_id: str) -> StoredRecipe:
     """A recipe of the library."""
-    return recipes.get_recipe(session, current_household(session).household_id, recipe_id)
+    return recipes.RECIPES.get(session, current_household(session).household_id, recipe_id)
 
 
 def keep_recipe(
@@ -145,14 +148,14 @@ def keep_recipe(
         choices={**asdict(inputs.choices), "overruled": list(inputs.choices.overruled)},
     )
     if recipe_id is None:
-        return recipes.add_recipe(session, home, content)
+        return recipes.RECIPES.add(session, home, content)
     return recipes.replace_recipe(session, home, recipe_id, content)
 
 
 def set_recipe_deleted(session: Session, recipe_id: str, *, deleted: bool) -> None:
     """Take a recipe out of the library, or put it back."""
     home = current_household(session).household_id
-    recipes.set_recipe_deleted(session, home, recipe_id, deleted=deleted)
+    recipes.RECIPES.set_deleted(session, home, recipe_id, deleted=deleted)
 
 
 def stored_recipe(document: dict[str, Any]) -> Recipe:

@@ -1,17 +1,28 @@
 """A backup, taken back in: what it would change, and doing it."""
 
 from dataclasses import asdict, dataclass, replace
+from datetime import datetime
 from typing import Any, Literal, TypeAlias
 
 from sqlalchemy.orm import Session
 
 from pneumachron.core.pots import check_pot
-from pneumachron.services.backup import backup, plan_entry, recipe_entry
+from pneumachron.services.backup import backup, day_entry, plan_entry, recipe_entry
 from pneumachron.services.households import current_household
-from pneumachron.store import households, plans, pots, recipes
-from pneumachron.store.records import Household, KeptPot, Person, StoredPlan, StoredRecipe
+from pneumachron.store import households, pots
+from pneumachron.store.days import DAYS
+from pneumachron.store.plans import PLANS
+from pneumachron.store.recipes import RECIPES
+from pneumachron.store.records import (
+    Household,
+    KeptPot,
+    Person,
+    StoredDay,
+    StoredPlan,
+    StoredRecipe,
+)
 
-Kind: TypeAlias = Literal["household", "people", "pots", "plans", "recipes"]
+Kind: TypeAlias = Literal["household", "people", "pots", "plans", "recipes", "days"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,6 +44,7 @@ class Envelope:
     pots: tuple[KeptPot, ...]
     plans: tuple[StoredPlan, ...]
     recipes: tuple[StoredRecipe, ...]
+    days: tuple[StoredDay, ...]
 
 
 def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes, ...]:
@@ -61,6 +73,7 @@ def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes
         _compared(
             "recipes", [recipe_entry(item) for item in file.recipes], here["recipes"], "recipe_id"
         ),
+        _compared("days", [day_entry(item) for item in file.days], here["days"], "day_id"),
     )
     if not dry_run:
         households.save_household(session, household)
@@ -69,10 +82,16 @@ def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes
         for kept in file.pots:
             pots.put_pot(session, home, kept)
         for plan in shelf:
-            plans.put_plan(session, home, plan)
+            PLANS.put(session, home, plan.plan_id, plan.content, _dates(plan))
         for recipe in file.recipes:
-            recipes.put_recipe(session, home, recipe)
+            RECIPES.put(session, home, recipe.recipe_id, recipe.content, _dates(recipe))
+        for day in file.days:
+            DAYS.put(session, home, day.day_id, day.content, _dates(day))
     return changes
+
+
+def _dates(stored: StoredPlan | StoredRecipe | StoredDay) -> tuple[datetime, datetime]:
+    return stored.created_at, stored.updated_at
 
 
 def _with_known_cook(plan: StoredPlan, known: set[str]) -> StoredPlan:

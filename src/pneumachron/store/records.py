@@ -87,6 +87,24 @@ class StoredRecipe:
     updated_at: datetime
 
 
+@dataclass(frozen=True, slots=True)
+class DayContent:
+    """A day as it was asked for; worked out anew whenever it is opened."""
+
+    name: str
+    document: dict[str, Any]
+
+
+@dataclass(frozen=True, slots=True)
+class StoredDay:
+    """A day that is kept."""
+
+    day_id: str
+    content: DayContent
+    created_at: datetime
+    updated_at: datetime
+
+
 def new_id() -> str:
     """A fresh id."""
     return str(uuid4())

@@ -21,6 +21,18 @@ class Base(DeclarativeBase):
     )
 
 
+class ShelfRow(Base):
+    """What every shelf has alike."""
+
+    __abstract__ = True
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    household_id: Mapped[str] = mapped_column(ForeignKey("household.id"), index=True)
+    created_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
+
+
 class HouseholdRow(Base):
     """Where the cooking happens."""
 
@@ -80,13 +92,11 @@ class PotRow(Base):
     deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
 
 
-class PlanRow(Base):
+class PlanRow(ShelfRow):
     """A plan: what was typed, what came out, and which engine worked it out."""
 
     __tablename__ = "plan"
 
-    id: Mapped[str] = mapped_column(String(36), primary_key=True)
-    household_id: Mapped[str] = mapped_column(ForeignKey("household.id"), index=True)
     person_id: Mapped[str | None] = mapped_column(ForeignKey("person.id"))
     name: Mapped[str] = mapped_column(String(120))
     inputs_version: Mapped[int]
@@ -94,14 +104,11 @@ class PlanRow(Base):
     results_version: Mapped[int]
     results: Mapped[dict[str, Any]] = mapped_column(JSON)
     engine_version: Mapped[str] = mapped_column(String(20))
-    created_at: Mapped[datetime] = mapped_column(UtcDateTime)
-    updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
-    deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
 
     __table_args__ = (Index("ix_plan_shelf", "household_id", "deleted_at", "updated_at"),)
 
 
-class RecipeRow(Base):
+class RecipeRow(ShelfRow):
     """A recipe: as it came, as it was read, and what the cook answered and chose."""
 
     __tablename__ = "recipe"
@@ -110,8 +117,6 @@ class RecipeRow(Base):
         Index("ix_recipe_twin", "household_id", "fingerprint"),
     )
 
-    id: Mapped[str] = mapped_column(String(36), primary_key=True)
-    household_id: Mapped[str] = mapped_column(ForeignKey("household.id"), index=True)
     title: Mapped[str] = mapped_column(String(200))
     tags: Mapped[list[str]] = mapped_column(JSON)
     original: Mapped[str] = mapped_column(Text)
@@ -120,6 +125,13 @@ class RecipeRow(Base):
     recipe: Mapped[dict[str, Any]] = mapped_column(JSON)
     answers: Mapped[dict[str, Any]] = mapped_column(JSON)
     choices: Mapped[dict[str, Any]] = mapped_column(JSON)
-    created_at: Mapped[datetime] = mapped_column(UtcDateTime)
-    updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
-    deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
+
+
+class DayRow(ShelfRow):
+    """A day as it was asked for: table, dishes, what stands."""
+
+    __tablename__ = "day"
+    __table_args__ = (Index("ix_day_shelf", "household_id", "deleted_at", "updated_at"),)
+
+    name: Mapped[str] = mapped_column(String(120))
+    document: Mapped[dict[str, Any]] = mapped_column(JSON)

@@ -1,30 +1,91 @@
-"""The day: counted back from the table; as lanes, and for a calendar."""
+"""The day: counted back from the table; as lanes, for a calendar, and kept."""
 
-from typing import Any
+from typing import Annotated, Any
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Path, Query, status
 
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
-from pneumachron.api.schemas.day import CalendarOut, DayIn, DayOut, WaysOutOut
+from pneumachron.api.schemas.day import (
+    CalendarIn,
+    CalendarOut,
+    DayIn,
+    DayLine,
+    DayOut,
+    DaysOut,
+    KeepDayIn,
+    MovedOut,
+    StoredDayOut,
+    WaysOutOut,
+)
 from pneumachron.services import day
+from pneumachron.store.shelf import MAX_LISTED
 
-router = APIRouter(prefix="/api/day", tags=["day"])
+router = APIRouter(prefix="/api", tags=["day"])
 _ASKED = INVALID | MISSING | CHANGING
+DayId = Annotated[str, Path(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
 
 
-@router.post("", response_model=DayOut, responses=_ASKED)
+@router.post("/day", response_model=DayOut, responses=_ASKED)
 def count_back(asked: DayIn, db: Db) -> dict[str, Any]:
     """Count dishes back from the table: when each stretch of work begins, what clashes."""
     return day.day_here(db, asked.to_inputs())
 
 
-@router.post("/ways-out", responses=_ASKED)
+@router.post("/day/ways-out", responses=_ASKED)
 def ways_out(asked: DayIn, db: Db) -> WaysOutOut:
     """Which change of one dish leaves less clash or less delay."""
     return WaysOutOut.model_validate({"ways": day.ways_out_here(db, asked.to_inputs())})
 
 
-@router.post("/calendar", responses=_ASKED)
+@router.post("/day/calendar", responses=_ASKED)
 def day_calendar(asked: DayIn, db: Db) -> CalendarOut:
     """The day as iCalendar, with alarms where hands are needed."""
     return CalendarOut(text=day.calendar_here(db, asked.to_inputs()).decode("utf-8"))
+
+
+@router.post("/day/calendar/read", responses=_ASKED)
+def read_calendar(asked: CalendarIn, db: Db) -> MovedOut:
+    """What was moved in our own calendar file, as pins of the day."""
+    return MovedOut.of(day.moved_in_calendar(db, asked.day.to_inputs(), asked.text))
+
+
+@router.get("/days", responses=INVALID)
+def list_days(
+    db: Db,
+    search: Annotated[str, Query(max_length=120)] = "",
+    limit: Annotated[int, Query(ge=1, le=MAX_LISTED)] = 50,
+    offset: Annotated[int, Query(ge=0, le=1_000_000)] = 0,
+) -> DaysOut:
+    """Days that are kept, the newest first."""
+    found, total = day.list_days(db, search=search, limit=limit, offset=offset)
+    return DaysOut(days=[DayLine.of(stored) for stored in found], total=total)
+
+
+@router.post("/days", status_code=status.HTTP_201_CREATED, responses=_ASKED)
+def keep_day(asked: KeepDayIn, db: Db) -> StoredDayOut:
+    """Keep a day."""
+    return StoredDayOut.of(day.keep_day(db, asked.name, asked.to_document()))
+
+
+@router.get("/days/{day_id}", responses=INVALID | MISSING)
+def get_day(day_id: DayId, db: Db) -> StoredDayOut:
+    """A day as it was kept."""
+    return StoredDayOut.of(day.get_day(db, day_id))
+
+
+@router.put("/days/{day_id}", responses=_ASKED)
+def replace_day(day_id: DayId, asked: KeepDayIn, db: Db) -> StoredDayOut:
+    """Keep a day in place of one."""
+    return StoredDayOut.of(day.keep_day(db, asked.name, asked.to_document(), day_id))
+
+
+@router.delete("/days/{day_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
+def delete_day(day_id: DayId, db: Db) -> None:
+    """Take a day off the shelf; it can be put back."""
+    day.set_day_deleted(db, day_id, deleted=True)
+
+
+@router.post("/days/{day_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
+def restore_day(day_id: DayId, db: Db) -> None:
+    """Put a deleted day back."""
+    day.set_day_deleted(db, day_id, deleted=False)

@@ -26,7 +26,7 @@ from pneumachron.api.schemas.shelf import (
     StoredPlanOut,
 )
 from pneumachron.services import planning
-from pneumachron.store.plans import MAX_LISTED
+from pneumachron.store.shelf import MAX_LISTED
 
 router = APIRouter(prefix="/api", tags=["plans"])
 PlanId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]

@@ -19,7 +19,7 @@ from pneumachron.api.schemas.recipes import (
     StoredRecipeOut,
 )
 from pneumachron.services import planning, recipes
-from pneumachron.store.recipes import MAX_LISTED
+from pneumachron.store.shelf import MAX_LISTED
 
 router = APIRouter(prefix="/api", tags=["recipes"])
 _ASKED = INVALID | MISSING | CHANGING

@@ -5,6 +5,7 @@ from typing import Annotated, Any, Literal
 from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, Name, ShortName
+from pneumachron.api.schemas.day import KeepDayIn
 from pneumachron.api.schemas.plan import PlanIn, PlanOut
 from pneumachron.api.schemas.recipes import (
     MAX_ORIGINAL,
@@ -19,11 +20,13 @@ from pneumachron.recipes.model import Format
 from pneumachron.services.documents import upgraded
 from pneumachron.services.restore import Envelope
 from pneumachron.store.records import (
+    DayContent,
     Household,
     KeptPot,
     Person,
     PlanContent,
     RecipeContent,
+    StoredDay,
     StoredPlan,
     StoredRecipe,
     Units,
@@ -31,6 +34,7 @@ from pneumachron.store.records import (
 
 MAX_PLANS = 20_000
 MAX_RECIPES = 5_000
+MAX_DAYS = 5_000
 Key = Annotated[str, StringConstraints(min_length=1, max_length=36, pattern=r"^[A-Za-z0-9-]+$")]
 
 
@@ -136,6 +140,22 @@ class BackupRecipe(Closed):
         return StoredRecipe(self.recipe_id, content, self.created_at, self.updated_at)
 
 
+class BackupDay(Closed):
+    """A day that was kept."""
+
+    day_id: Key
+    created_at: AwareDatetime
+    updated_at: AwareDatetime
+    name: Name
+    document: dict[str, Any]
+
+    def to_stored(self) -> StoredDay:
+        """As the shelf keeps it; it must have the form it has there."""
+        KeepDayIn.model_validate({"name": self.name, **self.document})
+        content = DayContent(self.name, self.document)
+        return StoredDay(self.day_id, content, self.created_at, self.updated_at)
+
+
 class BackupIn(Closed):
     """Everything in one file."""
 
@@ -149,6 +169,7 @@ class BackupIn(Closed):
     recipes: Annotated[list[BackupRecipe], Field(max_length=MAX_RECIPES)] = Field(
         default_factory=list
     )
+    days: Annotated[list[BackupDay], Field(max_length=MAX_DAYS)] = Field(default_factory=list)
 
     def to_envelope(self) -> Envelope:
         """As the use case takes it."""
@@ -158,4 +179,5 @@ class BackupIn(Closed):
             pots=tuple(KeptPot(Pot(**item.pot.model_dump()), item.ready_id) for item in self.pots),
             plans=tuple(item.to_stored() for item in self.plans),
             recipes=tuple(item.to_stored() for item in self.recipes),
+            days=tuple(item.to_stored() for item in self.days),
         )

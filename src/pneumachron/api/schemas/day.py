@@ -1,22 +1,42 @@
 """A day, counted back from the table."""
 
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal, Self
 
-from pydantic import AwareDatetime, Field, StringConstraints
+from pydantic import AwareDatetime, Field, StringConstraints, model_validator
 
 from pneumachron.api.schemas.base import Closed, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.core.cuts import ReleaseMethod
-from pneumachron.core.dish import GAUGE_POINTS, Ahead
+from pneumachron.core.day.dish import MAX_EXTRAS, Ahead, Extra, ExtraWhen
+from pneumachron.core.day.run import GAUGE_POINTS
+from pneumachron.core.day.schedule import MAX_BLOCKS
 from pneumachron.core.racks import Rack
-from pneumachron.core.schedule import MAX_BLOCKS
 from pneumachron.core.season import Marinade
 from pneumachron.core.wish import Level
-from pneumachron.services.day import MAX_COOKS, MAX_DISHES, DayInputs, DishInputs
+from pneumachron.services.day import (
+    MAX_AWAY,
+    MAX_COOKS,
+    MAX_DISHES,
+    DayInputs,
+    DishInputs,
+    Done,
+    Moved,
+)
+from pneumachron.services.day_documents import State
+from pneumachron.store.records import StoredDay
+from pneumachron.store.shelf import MAX_LISTED
 
 BlockId = Annotated[str, StringConstraints(min_length=3, max_length=60)]
 DishId = Annotated[str, StringConstraints(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
+
+
+class ExtraIn(Closed):
+    """Work that a recipe brings along."""
+
+    title: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200)]
+    minutes: Annotated[float, Field(ge=1, le=600)]
+    when: ExtraWhen
 
 
 class DishIn(Closed):
@@ -32,13 +52,25 @@ class DishIn(Closed):
     eaters: Annotated[
         int | None, Field(ge=0, le=200, description="plates eaten on the day; the rest is kept")
     ] = None
+    parted: Annotated[
+        bool, Field(description="a whole brisket is parted into flat and point first")
+    ] = False
+    extras: Annotated[list[ExtraIn], Field(max_length=MAX_EXTRAS)] = Field(default_factory=list)
 
     def to_inputs(self) -> DishInputs:
         """As the use case takes it."""
         return DishInputs(
             self.dish_id, self.title, self.plan.to_inputs(), self.from_freezer, self.ahead,
-            self.sauce, self.marinade, self.eaters,
+            self.sauce, self.marinade, self.eaters, self.parted,
+            tuple(Extra(**extra.model_dump()) for extra in self.extras),
         )  # fmt: skip
+
+
+class ShopIn(Closed):
+    """What a recipe wants bought in one section of a shop."""
+
+    section: Annotated[str, Field(max_length=40)]
+    items: Annotated[list[Annotated[str, Field(max_length=300)]], Field(max_length=100)]
 
 
 class StandsIn(Closed):
@@ -48,6 +80,25 @@ class StandsIn(Closed):
     start: AwareDatetime
 
 
+class DoneIn(StandsIn):
+    """Work that has begun; its end when it is over."""
+
+    end: AwareDatetime | None = None
+
+    @model_validator(mode="after")
+    def _in_order(self) -> Self:
+        if self.end is not None and self.end < self.start:
+            raise ValueError("it ends before it begins; put one of the times right")
+        return self
+
+
+class AwayIn(Closed):
+    """A while in which nobody has hands."""
+
+    begin: AwareDatetime
+    end: AwareDatetime
+
+
 class DayIn(Closed):
     """When it should be on the table, what is cooked, and what stands already."""
 
@@ -55,7 +106,11 @@ class DayIn(Closed):
     dishes: Annotated[list[DishIn], Field(min_length=1, max_length=MAX_DISHES)]
     cooks: Annotated[int, Field(ge=1, le=MAX_COOKS)] = 1
     pinned: Annotated[list[StandsIn], Field(max_length=MAX_BLOCKS)] = Field(default_factory=list)
-    done: Annotated[list[StandsIn], Field(max_length=MAX_BLOCKS)] = Field(default_factory=list)
+    done: Annotated[list[DoneIn], Field(max_length=MAX_BLOCKS)] = Field(default_factory=list)
+    away: Annotated[
+        list[AwayIn], Field(max_length=MAX_AWAY, description="the night, a rehearsal")
+    ] = Field(default_factory=list)
+    shop: Annotated[bool, Field(description="one trip to the shop is part of it")] = False
     now: Annotated[
         AwareDatetime | None, Field(description="nothing that is not done begins before this")
     ] = None
@@ -67,7 +122,9 @@ class DayIn(Closed):
             dishes=tuple(dish.to_inputs() for dish in self.dishes),
             cooks=self.cooks,
             pinned=tuple((item.block_id, item.start) for item in self.pinned),
-            done=tuple((item.block_id, item.start) for item in self.done),
+            done=tuple(Done(item.block_id, item.start, item.end) for item in self.done),
+            away=tuple((item.begin, item.end) for item in self.away),
+            shop=self.shop,
             now=self.now,
         )
 
@@ -91,7 +148,7 @@ class BlockOut(Closed):
     dish: str
     start: datetime
     end: datetime
-    state: Literal["free", "pinned", "done"]
+    state: State
     gauge: Annotated[
         list[Annotated[list[float], Field(min_length=2, max_length=2)]],
         Field(max_length=GAUGE_POINTS, description="[s from its start, Pa]"),
@@ -112,7 +169,7 @@ class WayOutOut(Closed):
     """A change of one dish that helps, and how much trouble it leaves."""
 
     dish_id: str
-    kind: Literal["ahead", "pot", "release", "halved"]
+    kind: Literal["ahead", "pot", "release", "halved", "parted"]
     value: str
     words: str
     left_s: float
@@ -137,6 +194,9 @@ class CardOut(Closed):
     cautions: Annotated[list[str], Field(max_length=30)]
     out_s: Annotated[float, Field(description="raw, out of the refrigerator, until it is hot")]
     cold_chain_safe: bool
+    leftovers_to_21_s: Annotated[float, Field(description="flat in bags, in the refrigerator")]
+    leftovers_to_5_s: float
+    leftovers_safe: bool
     bought: Annotated[list[str], Field(max_length=4)]
     plates_from: int
     plates_to: int
@@ -163,3 +223,88 @@ class CalendarOut(Closed):
     """The day as an iCalendar file."""
 
     text: str
+
+
+class CalendarIn(Closed):
+    """A calendar file of ours that comes back, and the day it is of."""
+
+    day: DayIn
+    text: Annotated[str, Field(max_length=2_000_000)]
+
+
+class MovedOut(Closed):
+    """Blocks that were moved in the calendar, as pins; and how many events are not of this day."""
+
+    pinned: Annotated[list[StandsIn], Field(max_length=MAX_BLOCKS)]
+    others: int
+
+    @classmethod
+    def of(cls, moved: Moved) -> "MovedOut":
+        """The answer of the use case."""
+        pinned = [StandsIn(block_id=block_id, start=start) for block_id, start in moved.pinned]
+        return cls(pinned=pinned, others=moved.others)
+
+
+class KeepDayIn(Closed):
+    """A day to keep: what was asked, never what came out; it is counted anew when opened."""
+
+    name: Name
+    day: DayIn
+    shopping: dict[DishId, list[ShopIn]] = Field(default_factory=dict, max_length=MAX_DISHES)
+
+    def to_document(self) -> dict[str, Any]:
+        """As it lies on the shelf."""
+        return self.model_dump(mode="json", exclude={"name"})
+
+
+class DayLine(Closed):
+    """One line of the kept days."""
+
+    id: str
+    name: str
+    updated_at: datetime
+    table: datetime
+    dishes: Annotated[list[str], Field(max_length=MAX_DISHES)]
+
+    @classmethod
+    def of(cls, stored: StoredDay) -> "DayLine":
+        """The line of a stored day."""
+        day = stored.content.document["day"]
+        return cls(
+            id=stored.day_id,
+            name=stored.content.name,
+            updated_at=stored.updated_at,
+            table=day["table"],
+            dishes=[dish["title"] for dish in day["dishes"]],
+        )
+
+
+class DaysOut(Closed):
+    """Kept days, the newest first."""
+
+    days: Annotated[list[DayLine], Field(max_length=MAX_LISTED)]
+    total: int
+
+
+class StoredDayOut(Closed):
+    """A day as it was kept."""
+
+    id: str
+    name: str
+    created_at: datetime
+    updated_at: datetime
+    day: DayIn
+    shopping: dict[str, list[ShopIn]]
+
+    @classmethod
+    def of(cls, stored: StoredDay) -> "StoredDayOut":
+        """A stored day, whole."""
+        asked = KeepDayIn.model_validate({"name": stored.content.name, **stored.content.document})
+        return cls(
+            id=stored.day_id,
+            name=stored.content.name,
+            created_at=stored.created_at,
+            updated_at=stored.updated_at,
+            day=asked.day,
+            shopping=dict(asked.shopping),
+        )

@@ -1,6 +1,6 @@
 """The catalogue, the household, its people and pots."""
 
-from typing import Annotated, Literal
+from typing import Annotated, Literal, get_args
 
 from pydantic import Field
 
@@ -163,7 +163,7 @@ class RestoreOut(Closed):
 
     made_at: str
     done: bool
-    changes: Annotated[list[ChangesOut], Field(max_length=5)]
+    changes: Annotated[list[ChangesOut], Field(max_length=len(get_args(Kind)))]
 
 
 class KeptPotOut(Closed):

@@ -6,12 +6,15 @@ from typing import Annotated, Any
 from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.api.schemas.day import ExtraIn
 from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.cuts import ReleaseMethod, School
+from pneumachron.core.day.dish import MAX_EXTRAS
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.other_methods import BackMethod
 from pneumachron.core.racks import Rack
+from pneumachron.core.season import Marinade
 from pneumachron.core.tenderness import Texture
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.rule_table import Does
@@ -25,8 +28,8 @@ from pneumachron.services.recipes import (
     RecipeInputs,
     stored_recipe,
 )
-from pneumachron.store.recipes import MAX_LISTED
 from pneumachron.store.records import StoredRecipe
+from pneumachron.store.shelf import MAX_LISTED
 
 Text = Annotated[str, StringConstraints(max_length=MAX_TEXT)]
 Title = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=MAX_TITLE)]
@@ -247,6 +250,10 @@ class ConvertedOut(Closed):
     allergens: Annotated[list[str], Field(max_length=20)]
     shopping: Annotated[list[ShopOut], Field(max_length=20)]
     wish: PlanIn
+    marinade: Marinade | None
+    extras: Annotated[
+        list[ExtraIn], Field(max_length=MAX_EXTRAS, description="other work, for the day")
+    ]
 
 
 class RecipeIn(Closed):

@@ -10,8 +10,8 @@ from pneumachron.api.schemas.plan import PlanIn, PlanOut
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.services.documents import upgraded
 from pneumachron.services.planning import Recomputed
-from pneumachron.store.plans import MAX_LISTED
 from pneumachron.store.records import StoredPlan
+from pneumachron.store.shelf import MAX_LISTED
 
 
 class SavePlanIn(Closed):

@@ -11,7 +11,7 @@ within the best. Times are seconds from the table, so before it they are negativ
 """
 
 from collections.abc import Iterator, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from itertools import islice, permutations
 from typing import TypeAlias
 
@@ -75,6 +75,18 @@ class Block:
         return sum(segment.likely_s for segment in self.segments)
 
 
+def lasting(block: Block, duration_s: float) -> Block:
+    """A block as it really was: all its segments longer or shorter in proportion."""
+    share = max(duration_s, 1.0) / max(block.duration_s, 1.0)
+    segments = tuple(
+        replace(part, low_s=share * part.likely_s, likely_s=share * part.likely_s,
+                high_s=share * part.likely_s)
+        for part in block.segments
+    )  # fmt: skip
+    gauge = tuple((share * at_s, pressure_pa) for at_s, pressure_pa in block.gauge)
+    return replace(block, segments=segments, gauge=gauge)
+
+
 @dataclass(frozen=True, slots=True)
 class Placed:
     """A block with its start [s from the table]."""
@@ -86,6 +98,15 @@ class Placed:
     def end_s(self) -> float:
         """Its end."""
         return self.start_s + self.block.duration_s
+
+
+@dataclass(frozen=True, slots=True)
+class Closed:
+    """A while [s from the table] in which nothing of a lane is to be had."""
+
+    lane: Lane
+    begin_s: float
+    end_s: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -153,6 +174,11 @@ class _Lanes:
                 worst = max(worst, end - starts[len(together) - capacity])
         return worst
 
+    def close(self, shut: Closed) -> None:
+        """Nothing of a lane is to be had for a while."""
+        stretch = (shut.begin_s, shut.end_s)
+        self.taken.setdefault(shut.lane, []).extend([stretch] * self.capacity.get(shut.lane, 1))
+
     def take(self, block: Block, start_s: float) -> None:
         begin = start_s
         for segment in block.segments:
@@ -166,7 +192,7 @@ def schedule(
     capacity: Mapping[Lane, int],
     *,
     fixed: Mapping[str, float] | None = None,
-    not_after: Mapping[str, float] | None = None,
+    closed: Sequence[Closed] = (),
 ) -> Schedule:
     """The schedule that starts latest among those with the least clash.
 
@@ -175,14 +201,14 @@ def schedule(
     blocks : with ids that differ
     capacity : how many a lane takes at a time; 1 when it is not named
     fixed : starts that stand, by block: done, under way, or pinned by the cook
-    not_after : latest ends by block, besides the table
+    closed : lanes that nobody has for a while: the hands at night
 
     Raises
     ------
     WishError : too many blocks, twice the same id, or waits in a circle.
     """
     _check(blocks)
-    search = _Search(blocks, capacity, dict(fixed or {}), dict(not_after or {}))
+    search = _Search(blocks, capacity, dict(fixed or {}), closed)
     return search.best()
 
 
@@ -236,7 +262,7 @@ class _Search:
     blocks: Sequence[Block]
     capacity: Mapping[Lane, int]
     fixed: Mapping[str, float]
-    not_after: Mapping[str, float]
+    closed: Sequence[Closed]
     followers: Mapping[str, list[tuple[Block, Wait]]] = field(init=False)
     tried: int = 0
 
@@ -271,6 +297,8 @@ class _Search:
     def _starts(self, order: list[Block]) -> dict[str, float]:
         """Blocks of one order, each as late as may be."""
         lanes = _Lanes(self.capacity)
+        for shut in self.closed:
+            lanes.close(shut)
         starts: dict[str, float] = {}
         for block in self.blocks:
             if block.block_id in self.fixed:
@@ -283,7 +311,7 @@ class _Search:
                 after_s += block.duration_s
         for block in order:
             key = block.block_id
-            end = min(0.0, self.not_after.get(key, 0.0))
+            end = 0.0
             for later, wait in self.followers[key]:
                 if later.block_id in starts and not later.after_table:
                     end = min(end, starts[later.block_id] - wait.least_s)

@@ -1,0 +1,1 @@
+"""The day: dishes as blocks of work, counted back from the table."""

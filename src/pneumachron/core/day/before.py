@@ -1,0 +1,153 @@
+"""Before the pot: shop, thaw, part, trim and season, marinate, temper."""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import replace
+
+from pneumachron.core.day.dish import Dish, block_id, segment
+from pneumachron.core.day.schedule import Block, Wait
+from pneumachron.core.load import thaw_hours
+from pneumachron.core.plan import Plan
+from pneumachron.core.season import marinating
+
+DAY_S = 86_400.0
+SHOP_ID = "*:shop"
+SHOP_DISH = "The day"
+SHOP_S = (1800.0, 3600.0, 5400.0)
+"""Half an hour to an hour and a half with the list. Common practice."""
+RAW_KEEPS_S = {"beef": 3 * DAY_S, "pork": 3 * DAY_S, "poultry": DAY_S}
+"""Raw in the refrigerator: 3–5 days for whole cuts, 1–2 for poultry; the shorter is taken. USDA,
+from memory."""
+TRIM_S = (300.0, 600.0, 1200.0)
+"""Trim, measure, portion, season, for one load. Common practice."""
+PART_S = (600.0, 900.0, 1500.0)
+"""Flat and point taken apart along the fat between them. Common practice."""
+RUB_LEAST_S, RUB_MOST_S = 600.0, DAY_S
+"""Ten minutes to overnight, in the refrigerator. Common practice."""
+TEMPER_S = (1800.0, 3600.0, 3600.0)
+"""On the counter for half an hour to an hour, which warms the middle of a roast by some 4 K; not
+longer, since two hours are all there is. Common practice; USDA, from memory."""
+TEMPERED_KEEPS_S = 600.0
+"""From the counter straight into the pot or the pan. Common practice."""
+THAWED_KEEPS_S = DAY_S
+"""Thawed meat is cooked within a day. USDA, from memory."""
+EXTRA_KEEPS_S = DAY_S
+"""What a recipe has mixed or cut beside the pot keeps a day. Common practice."""
+FETCH_S = (60.0, 120.0, 300.0)
+
+
+def shopping(blocks: Sequence[Block], kinds: dict[str, str]) -> tuple[Block, ...]:
+    """One trip for all dishes, and the first work on each that waits for it.
+
+    Parameters
+    ----------
+    blocks : of all dishes
+    kinds : what meat the first block of a dish works on, by block id: beef, pork, poultry
+    """
+    shop = Block(
+        SHOP_ID,
+        SHOP_DISH,
+        (segment("shop", "Buy what is on the list, what is cold last", SHOP_S, "hands"),),
+    )
+    waiting = [_after_the_shop(block, kinds.get(block.block_id)) for block in blocks]
+    return (shop, *waiting)
+
+
+def _after_the_shop(block: Block, kind: str | None) -> Block:
+    if kind is None:
+        return block
+    keeps = RAW_KEEPS_S[kind]
+    words = f"raw {kind} keeps {keeps / DAY_S:.0f} d in the refrigerator"
+    return replace(block, after=(*block.after, Wait(SHOP_ID, 0.0, keeps, words)))
+
+
+def thaw(dish: Dish) -> Block:
+    """From the freezer into the refrigerator, as long as the thickest piece takes."""
+    thick = max(piece.thickness_m for piece in dish.wish.load.pieces)
+    seconds = 3600.0 * thaw_hours(thick)
+    return Block(
+        block_id(dish, "thaw"),
+        dish.title,
+        (
+            segment("fetch", "From the freezer onto a tray in the refrigerator", FETCH_S, "hands"),
+            segment("thaw", "Thaws in the refrigerator", (seconds, seconds, 1.5 * seconds),
+                    "fridge"),
+        ),
+    )  # fmt: skip
+
+
+def trim(dish: Dish, plan: Plan) -> Block:
+    """Trim, portion and season; a whole brisket is parted first."""
+    cut = plan.outcomes[0].piece.cut
+    waits: tuple[Wait, ...] = ()
+    if dish.from_freezer:
+        why = "thawed meat is cooked within a day"
+        waits = (Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, why),)
+    name = "flat and point" if dish.parted else cut.short_name
+    work = [segment("season", f"Trim, measure, pat dry and season ({name})", TRIM_S, "hands")]
+    if dish.parted:
+        words = "Part the flat from the point along the fat between them, halve both, weigh them"
+        work.insert(0, segment("part", words, PART_S, "hands"))
+    return Block(block_id(dish, "season"), dish.title, tuple(work), waits)
+
+
+def marinate(dish: Dish) -> Block:
+    """Covered, in the refrigerator."""
+    low, high = marinating(dish.wish.load, dish.marinade or "mild").time_s
+    return Block(
+        block_id(dish, "marinate"),
+        dish.title,
+        (
+            segment("marinate", "Marinate, covered, in the refrigerator", (low, low, high),
+                    "fridge"),
+        ),
+        (Wait(block_id(dish, "season"), 0.0, RUB_MOST_S, "trimmed meat keeps a day"),),
+    )  # fmt: skip
+
+
+def temper(dish: Dish) -> Block:
+    """Out of the refrigerator, and straight from the counter into the pot."""
+    return Block(
+        block_id(dish, "temper"),
+        dish.title,
+        (
+            segment("fetch", "Out of the refrigerator, covered, on the counter", FETCH_S, "hands"),
+            segment("temper", "Loses its chill; an hour at most", TEMPER_S),
+        ),
+        raw_waits(dish),
+    )
+
+
+def extras(dish: Dish) -> Iterator[Block]:
+    """A recipe's own work: before the pot, or any time within a day."""
+    for number, extra in enumerate(dish.extras):
+        if extra.when == "own_run":
+            continue
+        likely = 60.0 * extra.minutes
+        span = (0.7 * likely, likely, 1.5 * likely)
+        yield Block(
+            block_id(dish, f"extra{number}"),
+            dish.title,
+            (segment("extra", extra.title, span, "hands"),),
+            to_table_s=None if extra.when == "before_pot" else EXTRA_KEEPS_S,
+        )
+
+
+def extra_waits(dish: Dish) -> tuple[Wait, ...]:
+    """What of it the pot waits for."""
+    return tuple(
+        Wait(block_id(dish, f"extra{number}"), 0.0, EXTRA_KEEPS_S, "it keeps a day")
+        for number, extra in enumerate(dish.extras)
+        if extra.when == "before_pot"
+    )
+
+
+def raw_waits(dish: Dish) -> tuple[Wait, ...]:
+    """What the meat, seasoned or marinated, waits for."""
+    if dish.marinade is not None:
+        longest = marinating(dish.wish.load, dish.marinade).longest_s
+        why = "raw meat keeps so long in a marinade"
+        return (
+            Wait(block_id(dish, "season"), RUB_LEAST_S),
+            Wait(block_id(dish, "marinate"), 0.0, longest, why),
+        )
+    return (Wait(block_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed meat keeps a day"),)

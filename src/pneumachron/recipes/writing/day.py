@@ -1,0 +1,46 @@
+"""A conversion handed to the day: what else a recipe wants done, as tasks of the core."""
+
+from pneumachron.core.day.dish import MAX_EXTRAS, Extra
+from pneumachron.core.season import Marinade
+from pneumachron.core.sides import side_advice
+from pneumachron.recipes.converting.convert import Converted
+from pneumachron.recipes.understanding.durations import durations_in
+
+MIXING_MIN = 10.0
+"""A step of a recipe that names no time. Common practice."""
+MAX_TITLE = 120
+
+
+def extra_work(done: Converted) -> tuple[Extra, ...]:
+    """Sides in a run of their own, and the steps that none of ours does."""
+    found = [*_own_run(done), *(_own_words(step.text) for step in done.steps
+                                if step.kind == "own_words")]  # fmt: skip
+    return tuple(found[:MAX_EXTRAS])
+
+
+def marinade_of(done: Converted) -> Marinade | None:
+    """The marinade, when the recipe has one. How sour it is, the cook says on the day."""
+    return "mild" if any(step.kind == "marinate" for step in done.steps) else None
+
+
+def _own_run(done: Converted) -> list[Extra]:
+    """All sides that go together: one run, as long as the slowest."""
+    lines = [line for line in done.lines if line.when == "own_run"]
+    if not lines:
+        return []
+    held = (
+        side_advice("carrots" if "carrot" in line.name else "potatoes_cut", done.plan.hold_min)
+        for line in lines
+    )
+    names = ", ".join(dict.fromkeys(line.name for line in lines))
+    return [Extra(_short(names), float(max(advice.hold_min for advice in held)), "own_run")]
+
+
+def _own_words(text: str) -> Extra:
+    spans = durations_in(text)
+    minutes = max((span.high_s for span in spans), default=60.0 * MIXING_MIN) / 60.0
+    return Extra(_short(text), min(max(minutes, 1.0), 600.0), "beside")
+
+
+def _short(text: str) -> str:
+    return text if len(text) <= MAX_TITLE else f"{text[: MAX_TITLE - 1].rstrip()}…"

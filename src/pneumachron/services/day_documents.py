@@ -1,0 +1,102 @@
+"""A day as a document for the wire: blocks on the clock, clashes, cards."""
+
+from collections.abc import Mapping
+from datetime import datetime, timedelta
+from typing import Any, Literal, TypeAlias
+
+from pneumachron.core.batches import batches
+from pneumachron.core.day.before import SHOP_DISH
+from pneumachron.core.day.blocks import cold_chain
+from pneumachron.core.day.dish import Dish
+from pneumachron.core.day.schedule import Placed, Schedule
+from pneumachron.core.plan import make_plan
+from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.units import show_mass, show_volume
+from pneumachron.services.documents import shown_document
+
+State: TypeAlias = Literal["free", "pinned", "begun", "done"]
+
+
+def card_document(dish: Dish) -> dict[str, Any]:
+    """What stands on the card of a dish, by the pot."""
+    plans = [make_plan(run) for run in batches(dish.wish)]
+    plan = max(plans, key=lambda item: item.setup.wish.load.mass_kg)
+    low, high = plan.hold_range_min
+    chain = cold_chain(plan, tempered=dish.tempered)
+    piece = plan.outcomes[0].piece
+    mass = show_mass(dish.wish.load.mass_kg)
+    return {
+        "dish_id": dish.dish_id,
+        "title": dish.title,
+        "meat": f"{piece.cut.name}, {mass.metric} ({mass.us})",
+        "runs": len(plans),
+        "hold_min": plan.hold_min,
+        "hold_low_min": low,
+        "hold_high_min": high,
+        "level": dish.wish.level,
+        "pot": dish.wish.pot.name,
+        "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
+        "rack": plan.setup.standing.rack,
+        "release": plan.setup.release,
+        "looks": piece.cut.looks[TEXTURES[round(dish.wish.texture_step)]],
+        "cautions": [item.text for item in plan.cautions if item.severity == "careful"],
+        "out_s": chain.out_s,
+        "cold_chain_safe": chain.safe,
+        "leftovers_to_21_s": chain.leftovers.to_first_s,
+        "leftovers_to_5_s": chain.leftovers.to_last_s,
+        "leftovers_safe": chain.leftovers.safe,
+        "bought": [
+            f"{piece.cut.name}: {bought.metric} ({bought.us})"
+            for bought in [show_mass(sum(sum(item.serving.bought_kg) / 2 for item in plans))]
+        ],
+        "plates_from": sum(item.serving.plates[0] for item in plans),
+        "plates_to": sum(item.serving.plates[1] for item in plans),
+    }
+
+
+def day_document(
+    table: datetime,
+    delay_s: float,
+    found: Schedule,
+    titles: Mapping[str, str],
+    states: Mapping[str, State],
+) -> dict[str, Any]:
+    """The blocks on the clock."""
+    return {
+        "table": table,
+        "delay_s": delay_s,
+        "start": table + timedelta(seconds=found.start_s),
+        "blocks": [_block(table, item, titles, states) for item in found.placed],
+        "clashes": [
+            {"block_id": clash.block_id, "dish": clash.dish, "over_s": clash.over_s,
+             "why": clash.why}
+            for clash in found.clashes
+        ],
+    }  # fmt: skip
+
+
+def _block(
+    table: datetime, item: Placed, titles: Mapping[str, str], states: Mapping[str, State]
+) -> dict[str, Any]:
+    block = item.block
+    dish_id = block.block_id.partition(":")[0]
+    return {
+        "block_id": block.block_id,
+        "dish_id": dish_id,
+        "dish": titles.get(dish_id, SHOP_DISH),
+        "start": table + timedelta(seconds=item.start_s),
+        "end": table + timedelta(seconds=item.end_s),
+        "state": states.get(block.block_id, "free"),
+        "gauge": [list(point) for point in block.gauge],
+        "segments": [
+            {
+                "kind": part.kind,
+                "title": part.title,
+                "low_s": part.low_s,
+                "likely_s": part.likely_s,
+                "high_s": part.high_s,
+                "lanes": list(part.lanes),
+            }
+            for part in block.segments
+        ],
+    }
