@@ -19,7 +19,7 @@ ROWS = (
     ("test_ready_by", "ready by", 150.0),
     ("test_put_back", "opened too firm", None),
     ("test_convert_recipe", "a recipe of 40 lines read and converted", 300.0),
-    ("test_day", "five dishes, 60 tasks, three pots counted back", 300.0),
+    ("test_day", "five dishes, 60 tasks, three pots: planned and counted back", 300.0),
     ("test_cook", "one cook with a given hold", None),
     ("test_same_cook_by_finite_differences", "one cook by the reference", None),
     ("test_same_plan_by_finite_differences", "the same plan by the reference", None),

@@ -143,3 +143,66 @@ def test_lanes_are_drawn_where_they_were_computed(page: Page) -> None:
     for x, offset in zip(drawn, offsets, strict=True):
         assert abs(x - drawn[0] - scale * offset) < 0.05
     assert begin.tzinfo is not None
+
+
+def test_kept_opened_and_put_away(page: Page) -> None:
+    lay(page)
+    page.get_by_role("checkbox", name="with a trip to the shop").click()
+    tasks = page.get_by_role("list", name="tasks")
+    expect(tasks).to_contain_text("Buy what is on the list")
+    start = page.get_by_test_id("start").inner_text()
+    page.get_by_label("name of the day").fill("Rehearsal <b>supper</b>")
+    page.get_by_role("button", name="Keep this day").click()
+    expect(page.get_by_role("status").filter(has_text="kept")).to_be_visible()
+    page.get_by_role("button", name="Start a new day").click()
+    expect(tasks).to_be_hidden()
+    page.get_by_label("open a kept day").select_option(label="Rehearsal <b>supper</b>")
+    expect(page.get_by_test_id("start")).to_have_text(start)
+    page.get_by_role("button", name="Delete", exact=True).click()
+    expect(page.get_by_role("status")).to_contain_text("is deleted")
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_role("button", name="Keep the changes")).to_be_visible()
+
+
+def test_night_and_real_times(page: Page) -> None:
+    page.goto("/day")
+    page.get_by_label("add a saved plan").select_option(label=TWO[0])
+    noon = page.get_by_label("on the table at").input_value()[:11] + "08:00"
+    page.get_by_label("on the table at").fill(noon)
+    tasks = page.get_by_role("list", name="tasks").get_by_role("listitem")
+    season = tasks.filter(has_text="season (brisket)").first
+    expect(season).to_be_visible()
+    # common practice: some three hours and a half of work, hands at both ends of the run; so when
+    # nobody is up between eleven and six, all of it comes before
+    expect(page.get_by_test_id("night").first).to_be_attached()
+    expect(page.get_by_test_id("start")).to_have_text(re.compile(r"^(19|2[012]):"))
+    page.get_by_role("checkbox", name="nobody cooks from").click()
+    expect(page.get_by_test_id("start")).to_have_text(re.compile(r"^0[345]:"))
+    season.get_by_role("checkbox", name="begun").click()
+    expect(season.get_by_role("checkbox", name="begun")).to_be_checked()
+    season.get_by_role("checkbox", name="done").click()
+    expect(season.get_by_label(re.compile("^ended Trim"))).to_be_visible()
+    expect(season.get_by_role("checkbox", name="done")).to_be_checked()
+
+
+def test_the_calendar_comes_back(page: Page, tmp_path: Path) -> None:
+    lay(page)
+    with page.expect_download() as saved:
+        page.get_by_role("button", name="Calendar file").click()
+    file = tmp_path / "day.ics"
+    saved.value.save_as(file)
+    back = page.get_by_label("moved in the calendar")
+    back.set_input_files(file)
+    expect(page.get_by_text("Nothing was moved.")).to_be_visible()
+    calendar = Calendar.from_ical(file.read_bytes())
+    event = next(item for item in calendar.walk("VEVENT") if "season" in str(item["summary"]))
+    begin = event.decoded("dtstart")
+    assert isinstance(begin, datetime)
+    del event["dtstart"]
+    event.add("dtstart", begin - timedelta(hours=5))
+    file.write_bytes(calendar.to_ical())
+    back.set_input_files(file)
+    expect(page.get_by_text("1 moved and pinned.")).to_be_visible()
+    file.write_text("no calendar at all")
+    back.set_input_files(file)
+    expect(page.get_by_role("alert")).to_contain_text("This is no calendar file.")

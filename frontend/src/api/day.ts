@@ -1,5 +1,5 @@
-import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
-import { client, type DayIn, unwrap } from "@/api/client";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { client, type DayIn, type KeepDay, unwrap } from "@/api/client";
 
 /** The day counted back; asked anew whenever something on it changes. */
 export function useDay(asked: DayIn | null) {
@@ -26,5 +26,49 @@ export function useWaysOut(asked: DayIn | null) {
 export function useCalendar() {
   return useMutation({
     mutationFn: (body: DayIn) => unwrap(client.POST("/api/day/calendar", { body })),
+  });
+}
+
+/** What was moved in a calendar file of ours, as pins. */
+export function useReadCalendar() {
+  return useMutation({
+    mutationFn: (body: { day: DayIn; text: string }) =>
+      unwrap(client.POST("/api/day/calendar/read", { body })),
+  });
+}
+
+export function useDays() {
+  return useQuery({
+    queryKey: ["days"],
+    queryFn: ({ signal }) =>
+      unwrap(client.GET("/api/days", { params: { query: { limit: 200 } }, signal })),
+  });
+}
+
+export function useKeepDay() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, body }: { id: string | null; body: KeepDay }) =>
+      id === null
+        ? unwrap(client.POST("/api/days", { body }))
+        : unwrap(client.PUT("/api/days/{day_id}", { params: { path: { day_id: id } }, body })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["days"] }),
+  });
+}
+
+export function openDay(id: string) {
+  return unwrap(client.GET("/api/days/{day_id}", { params: { path: { day_id: id } } }));
+}
+
+export function useDeleteDay() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, restore }: { id: string; restore: boolean }) => {
+      const params = { path: { day_id: id } };
+      return restore
+        ? unwrap(client.POST("/api/days/{day_id}/restore", { params }))
+        : unwrap(client.DELETE("/api/days/{day_id}", { params }));
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["days"] }),
   });
 }

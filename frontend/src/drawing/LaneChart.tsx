@@ -9,6 +9,8 @@ interface Props {
   width: number;
   nameOf: (lane: string) => string;
   now: Date;
+  /** When nobody has hands. */
+  away: { begin: string; end: string }[];
   onTable: (moment: Date) => void;
 }
 
@@ -17,7 +19,7 @@ const ROW = 22;
 const HEAD = 26;
 
 /** Lanes for hands, refrigerator, pots and heat, counted back from the table. */
-export function LaneChart({ day, dishes, width, nameOf, now, onTable }: Props) {
+export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Props) {
   const sheet = laneSheet(day, width, LEFT);
   let below = HEAD;
   const tops = new Map<string, number>();
@@ -27,6 +29,7 @@ export function LaneChart({ day, dishes, width, nameOf, now, onTable }: Props) {
   }
   const place = (time: number) =>
     LEFT + ((time - sheet.from) / (sheet.to - sheet.from)) * (width - LEFT);
+  const clamp = (x: number) => Math.min(Math.max(x, LEFT), width);
   const table = place(Date.parse(day.table));
   const current = now.getTime();
   return (
@@ -59,6 +62,22 @@ export function LaneChart({ day, dishes, width, nameOf, now, onTable }: Props) {
             {nameOf(lane.name)}
           </text>
         </g>
+      ))}
+      {away.map((night) => (
+        <rect
+          key={night.begin}
+          x={clamp(place(Date.parse(night.begin)))}
+          y={(tops.get("hands") ?? HEAD) - 2}
+          width={Math.max(
+            clamp(place(Date.parse(night.end))) - clamp(place(Date.parse(night.begin))),
+            0,
+          )}
+          height={(sheet.lanes.find((lane) => lane.name === "hands")?.rows ?? 0) * ROW}
+          fill="var(--rule)"
+          data-testid="night"
+        >
+          <title>nobody cooks</title>
+        </rect>
       ))}
       {sheet.bars.map((bar) => (
         <g key={bar.key} data-testid="bar" data-lane={bar.lane} data-x={bar.x}>

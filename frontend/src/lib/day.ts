@@ -1,16 +1,24 @@
 /** The day that is being planned: kept in the browser, so that nothing typed is lost. */
 
-import type { DayIn, DayOut, PlanIn } from "@/api/client";
+import type { ConvertedOut, DayIn, DayOut, KeptDay, PlanIn } from "@/api/client";
 
 export interface DayDraft {
+  /** The kept day this is a draft of, and its name. */
+  id: string | null;
+  name: string;
   /** Local date and time of the table, as an input writes it: 2026-11-28T19:00. */
   table: string;
   cooks: number;
+  /** Hours in which nobody cooks, as inputs write them; null when somebody is always up. */
+  night: { from: string; to: string } | null;
+  shop: boolean;
   dishes: DayIn["dishes"];
   /** What a recipe wants bought, by dish. */
-  shopping?: Record<string, Shop[]>;
+  shopping: Record<string, Shop[]>;
   pinned: Record<string, string>;
+  /** When work began, by block, and when it was over. */
   done: Record<string, string>;
+  ended: Record<string, string>;
 }
 
 export interface Shop {
@@ -20,14 +28,31 @@ export interface Shop {
 
 const KEY = "pneumachron.day";
 
+export function emptyDay(now = new Date()): DayDraft {
+  return {
+    id: null,
+    name: "",
+    table: tonight(now),
+    cooks: 1,
+    night: { from: "23:00", to: "06:00" },
+    shop: false,
+    dishes: [],
+    shopping: {},
+    pinned: {},
+    done: {},
+    ended: {},
+  };
+}
+
 export function keptDay(now = new Date()): DayDraft {
   try {
     const found: unknown = JSON.parse(localStorage.getItem(KEY) ?? "null");
-    if (isDay(found)) return found;
+    // what an older draft does not know has its usual value
+    if (isDay(found)) return { ...emptyDay(now), ...found };
   } catch {
     // a broken draft is no draft
   }
-  return { table: tonight(now), cooks: 1, dishes: [], pinned: {}, done: {} };
+  return emptyDay(now);
 }
 
 function isDay(value: unknown): value is DayDraft {
@@ -52,15 +77,26 @@ export function localTime(moment: Date): string {
   return `${date}T${two(moment.getHours())}:${two(moment.getMinutes())}`;
 }
 
-/** A planned cook goes onto the day. */
-export function addDish(title: string, plan: PlanIn, shopping?: Shop[]): void {
+type FromRecipe = Pick<ConvertedOut, "shopping" | "marinade" | "extras">;
+
+/** A planned cook goes onto the day, with what its recipe wants besides. */
+export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void {
   const day = keptDay();
   if (day.dishes.length >= MOST_DISHES) return;
   const id = crypto.randomUUID().slice(0, 8);
-  const dish = { dish_id: id, title, plan, from_freezer: false, sauce: true } as const;
-  const bought = shopping ? { ...day.shopping, [id]: shopping } : day.shopping;
-  const dishes = [...day.dishes, { ...dish, ahead: "today" as const }];
-  keepDay({ ...day, dishes, ...(bought && { shopping: bought }) });
+  const dish: DayIn["dishes"][number] = {
+    dish_id: id,
+    title: title.slice(0, 120),
+    plan,
+    from_freezer: false,
+    sauce: true,
+    ahead: "today",
+    marinade: recipe?.marinade ?? null,
+    parted: false,
+    extras: recipe?.extras ?? [],
+  };
+  const shopping = recipe ? { ...day.shopping, [id]: recipe.shopping } : day.shopping;
+  keepDay({ ...day, dishes: [...day.dishes, dish], shopping });
 }
 
 /** One list for the shop over all dishes: a recipe's own, and the meat of the others. */
@@ -69,7 +105,7 @@ export function shopping(day: DayDraft, cards: DayOut["cards"]): Shop[] {
   const put = (section: string, items: string[]) =>
     sections.set(section, [...(sections.get(section) ?? []), ...items]);
   for (const card of cards) {
-    const own = day.shopping?.[card.dish_id];
+    const own = day.shopping[card.dish_id];
     if (own) for (const shop of own) put(shop.section, shop.items);
     else put("meat", card.bought);
   }
@@ -77,6 +113,8 @@ export function shopping(day: DayDraft, cards: DayOut["cards"]): Shop[] {
 }
 
 export const MOST_DISHES = 8;
+/** Further back nobody is awake or asleep that it matters to. */
+const NIGHTS = 10;
 
 /** As the server takes it; null while there is no dish or no time. */
 export function dayToAsk(day: DayDraft, now: Date | null): DayIn | null {
@@ -89,7 +127,65 @@ export function dayToAsk(day: DayDraft, now: Date | null): DayIn | null {
     dishes: day.dishes,
     cooks: day.cooks,
     pinned: stands(day.pinned),
-    done: stands(day.done),
+    done: stands(day.done).map((item) => ({ ...item, end: day.ended[item.block_id] ?? null })),
+    away: nights(day, table, now),
+    shop: day.shop,
     now: now ? now.toISOString() : null,
+  };
+}
+
+/** The nights before the table. One in which somebody is up, at the table or now, is none. */
+export function nights(day: DayDraft, table: Date, now: Date | null): NonNullable<DayIn["away"]> {
+  const { night } = day;
+  if (!night || !/^\d\d:\d\d$/.test(night.from) || !/^\d\d:\d\d$/.test(night.to)) return [];
+  const found = [];
+  for (let back = 0; back <= NIGHTS; back += 1) {
+    const end = clockOn(table, night.to, -back);
+    const begin = clockOn(end, night.from, night.from < night.to ? 0 : -1);
+    const up = [table, now].some((moment) => moment && begin <= moment && moment <= end);
+    const coming = now !== null && begin.getTime() - now.getTime() < COMING_MS;
+    if (begin < table && !up && !(coming && end > (now ?? end))) {
+      found.push({ begin: begin.toISOString(), end: end.toISOString() });
+    }
+  }
+  return found;
+}
+
+/** Who is in the middle of a cook stays up for it: the night that comes within these hours. */
+const COMING_MS = 8 * 3_600_000;
+
+/** A time of day some days from a date; the local clock counts, whatever the season does to it. */
+function clockOn(date: Date, clock: string, days: number): Date {
+  const [hours = 0, minutes = 0] = clock.split(":").map(Number);
+  return new Date(date.getFullYear(), date.getMonth(), date.getDate() + days, hours, minutes);
+}
+
+/** A kept day, back on the screen. */
+export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
+  const { day } = kept;
+  const done = day.done ?? [];
+  return {
+    ...before,
+    id: kept.id,
+    name: kept.name,
+    table: localTime(new Date(day.table)),
+    cooks: day.cooks ?? 1,
+    night: (day.away ?? []).length > 0 ? nightOf(day.away?.[0]) : null,
+    shop: day.shop ?? false,
+    dishes: day.dishes,
+    shopping: kept.shopping,
+    pinned: Object.fromEntries((day.pinned ?? []).map((item) => [item.block_id, item.start])),
+    done: Object.fromEntries(done.map((item) => [item.block_id, item.start])),
+    ended: Object.fromEntries(
+      done.flatMap((item) => (item.end ? [[item.block_id, item.end]] : [])),
+    ),
+  };
+}
+
+function nightOf(away: { begin: string; end: string } | undefined): DayDraft["night"] {
+  if (!away) return null;
+  return {
+    from: localTime(new Date(away.begin)).slice(11),
+    to: localTime(new Date(away.end)).slice(11),
   };
 }

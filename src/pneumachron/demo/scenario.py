@@ -1,16 +1,21 @@
 """Members of the Marrow Lane choir, their two pots, and what they have planned to cook."""
 
+from dataclasses import asdict, replace
+from datetime import timedelta
+from typing import Any
+
 from sqlalchemy.orm import Session
 
 from pneumachron.demo.recipes import RECIPES
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.understand import Answers
+from pneumachron.services import day as day_service
 from pneumachron.services import households as household_service
 from pneumachron.services import planning
 from pneumachron.services import recipes as recipe_service
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 from pneumachron.store import households
-from pneumachron.store.records import Household, new_id
+from pneumachron.store.records import Household, new_id, now
 
 ALTITUDE_M = 1150.0
 READY_POTS = ("tenor", "bass")
@@ -62,6 +67,11 @@ COOKS: tuple[tuple[str, str, PlanInputs], ...] = (
     ),
 )
 
+DAY_NAME = "Snowed-in Saturday"
+DAY_DISHES = (("Snowed-in shoulder, the whole choir", 8), ("Allotment working party short ribs", 4))
+SATURDAY = 5
+"""As `date.weekday` counts."""
+
 
 def fill(session: Session) -> None:
     """Put the scenario into an empty database; do nothing to one that has a household."""
@@ -87,17 +97,21 @@ def fill(session: Session) -> None:
                 choices=recipe_service.ChoiceInputs(),
             ),
         )
+    saved = {}
     for name, cook, inputs in COOKS:
         person = household_service.add_person(session, cook)
-        planning.save_plan(
-            session,
-            name=name,
-            person_id=person.person_id,
-            inputs=PlanInputs(
-                inputs.pieces,
-                pots[inputs.pot],
-                inputs.texture,
-                inputs.school,
-                inputs.release,
-            ),
-        )
+        of_pot = replace(inputs, pot=pots[inputs.pot])
+        planning.save_plan(session, name=name, person_id=person.person_id, inputs=of_pot)
+        saved[name] = of_pot
+    day_service.keep_day(session, DAY_NAME, _day(saved))
+
+
+def _day(saved: dict[str, PlanInputs]) -> dict[str, Any]:
+    """Supper on the next Saturday, from two plans of the shelf, as the API keeps a day."""
+    today = now().replace(hour=19, minute=0, second=0, microsecond=0)
+    table = today + timedelta(days=(SATURDAY - today.weekday()) % 7 or 7)
+    dishes = [
+        {"dish_id": f"dish{number}", "title": name, "plan": asdict(saved[name]), "eaters": eaters}
+        for number, (name, eaters) in enumerate(DAY_DISHES)
+    ]
+    return {"day": {"table": table.isoformat(), "dishes": dishes, "shop": True}, "shopping": {}}

@@ -76,7 +76,7 @@ export function Result({ converted, wish, units, title }: Props) {
             </Link>{" "}
             <Link
               href="/day"
-              onClick={() => addDish(title, converted.wish, converted.shopping)}
+              onClick={() => addDish(title, converted.wish, converted)}
               className="inline-block rounded-sm border border-edge px-3 py-1 font-medium"
             >
               To the Day

@@ -45,6 +45,12 @@ export function Cards({ day, units }: Props) {
                 out of the refrigerator for {spokenTime(card.out_s / 60)} until its middle is hot
                 {card.cold_chain_safe ? "" : ": more than two hours, so keep it cold longer"}
               </Row>
+              <Row term="left over">
+                flat in bags, 2.5 cm, in the refrigerator: 21 °C after{" "}
+                {spokenTime(card.leftovers_to_21_s / 60)}, 5 °C after{" "}
+                {spokenTime(card.leftovers_to_5_s / 60)}
+                {card.leftovers_safe ? "" : "; too slow, so into ice water first"}
+              </Row>
             </dl>
             <ul className="mt-1 text-[14px]">
               {card.cautions.map((text) => (

@@ -5,14 +5,14 @@ import { useHousehold, usePots } from "@/api/queries";
 import { LaneChart } from "@/drawing/LaneChart";
 import { Cards } from "@/features/day/Cards";
 import { Dishes } from "@/features/day/Dishes";
+import { KeptDays } from "@/features/day/KeptDays";
 import { ShoppingList } from "@/features/day/ShoppingList";
 import { Takeaway } from "@/features/day/Takeaway";
 import { TaskList } from "@/features/day/TaskList";
+import { Terms } from "@/features/day/Terms";
 import { Trouble } from "@/features/day/Trouble";
 import { type DayDraft, dayToAsk, keepDay, keptDay, localTime, shopping } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
-import { Button } from "@/ui/Button";
-import { Tick } from "@/ui/Tick";
 import { useWidth } from "@/ui/useWidth";
 
 /** When do I start? Everything counted back from the time on the table. */
@@ -36,29 +36,23 @@ export function DayView() {
   return (
     <div className="mx-auto max-w-6xl px-4 py-4">
       <h1 className="font-bold text-[24px]">Day</h1>
-      <div className="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2 print:hidden">
-        <TableTime table={day.table} onChange={(table) => change({ table })} />
-        <label className="flex items-center gap-2">
-          <span className="text-pencil">cooks</span>
-          <select
-            value={day.cooks}
-            onChange={(event) => change({ cooks: Number(event.target.value) })}
-            className="rounded-sm border border-edge bg-sheet px-2 py-1"
-          >
-            {[1, 2, 3, 4, 5, 6].map((count) => (
-              <option key={count}>{count}</option>
-            ))}
-          </select>
-        </label>
-        <Tick
-          label="it is under way: count from now"
-          on={live}
-          onChange={(on) => {
-            setNow(new Date());
-            setLive(on);
-          }}
-        />
-      </div>
+      <Terms
+        day={day}
+        live={live}
+        onLive={(on) => {
+          setNow(new Date());
+          setLive(on);
+        }}
+        onChange={change}
+      />
+      <KeptDays
+        day={day}
+        asked={asked}
+        onChange={(next) => {
+          setDay(next);
+          keepDay(next);
+        }}
+      />
       <Dishes day={day} problem={problem} onChange={change} />
       {problem && (
         <p role="alert" className="my-2 border-care border-l-4 pl-2">
@@ -76,42 +70,21 @@ export function DayView() {
               width={width}
               nameOf={nameOf}
               now={now}
+              away={asked?.away ?? []}
               onTable={(moment) => change({ table: localTime(moment) })}
             />
           </div>
-          <TaskList day={shown} draft={day} nameOf={nameOf} onChange={change} />
-          {asked && <Takeaway asked={asked} />}
+          <TaskList day={shown} draft={day} live={live} nameOf={nameOf} onChange={change} />
+          {asked && (
+            <Takeaway
+              asked={asked}
+              onPins={(pins) => change({ pinned: { ...day.pinned, ...pins } })}
+            />
+          )}
           <ShoppingList shops={shopping(day, shown.cards)} />
           <Cards day={shown} units={household.data?.units ?? "metric"} />
         </div>
       )}
-    </div>
-  );
-}
-
-function TableTime({ table, onChange }: { table: string; onChange: (table: string) => void }) {
-  const step = (minutes: number) => {
-    const moment = new Date(table);
-    moment.setMinutes(moment.getMinutes() + minutes);
-    onChange(localTime(moment));
-  };
-  return (
-    <div className="flex flex-wrap items-center gap-2">
-      <label className="flex flex-wrap items-center gap-2">
-        <span className="text-pencil">on the table at</span>
-        <input
-          type="datetime-local"
-          value={table}
-          onChange={(event) => event.target.value && onChange(event.target.value)}
-          className="rounded-sm border border-edge bg-sheet px-2 py-1 font-dial"
-        />
-      </label>
-      <Button aria-label="a quarter of an hour sooner" onClick={() => step(-15)}>
-        −15
-      </Button>
-      <Button aria-label="a quarter of an hour later" onClick={() => step(15)}>
-        +15
-      </Button>
     </div>
   );
 }

@@ -60,6 +60,13 @@ export function DishRow({ dish, index, wrong, onChange, onRemove }: Props) {
             ))}
           </select>
         </label>
+        {dish.plan.pieces.some((piece) => piece.cut === "brisket_whole") && (
+          <Tick
+            label="part it into flat and point"
+            on={dish.parted ?? false}
+            onChange={(on) => onChange({ parted: on })}
+          />
+        )}
         <label htmlFor={id} className="flex items-center gap-1">
           eaten by
           <input
@@ -75,6 +82,7 @@ export function DishRow({ dish, index, wrong, onChange, onRemove }: Props) {
           />
         </label>
       </span>
+      <Extras dish={dish} onChange={onChange} />
       <Button
         className="ml-auto text-[14px] print:hidden"
         aria-label={`take ${dish.title} off the day`}
@@ -83,5 +91,36 @@ export function DishRow({ dish, index, wrong, onChange, onRemove }: Props) {
         Take off
       </Button>
     </li>
+  );
+}
+
+const WHEN: Record<NonNullable<DishOfDay["extras"]>[number]["when"], string> = {
+  before_pot: "before the pot",
+  beside: "beside it",
+  own_run: "in a run of its own",
+};
+
+/** What the recipe wants besides the meat; what is not wanted is taken off. */
+function Extras({ dish, onChange }: Pick<Props, "dish" | "onChange">) {
+  const extras = dish.extras ?? [];
+  if (extras.length === 0) return null;
+  return (
+    <ul aria-label={`also for ${dish.title}`} className="basis-full pl-5 text-[14px]">
+      {extras.map((extra) => (
+        <li key={`${extra.when} ${extra.title}`} className="flex flex-wrap items-center gap-2">
+          <span>
+            {extra.title}, {Math.round(extra.minutes)} min {WHEN[extra.when]}
+          </span>
+          <button
+            type="button"
+            className="min-h-6 underline print:hidden"
+            aria-label={`leave out ${extra.title}`}
+            onClick={() => onChange({ extras: extras.filter((item) => item !== extra) })}
+          >
+            leave out
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -1,10 +1,21 @@
-import type { DayIn } from "@/api/client";
-import { useCalendar } from "@/api/day";
+import { useId, useState } from "react";
+import { type DayIn, troubleOf } from "@/api/client";
+import { useCalendar, useReadCalendar } from "@/api/day";
 import { Button } from "@/ui/Button";
 
-/** The day on paper, or in a calendar that rings. */
-export function Takeaway({ asked }: { asked: DayIn }) {
+interface Props {
+  asked: DayIn;
+  onPins: (pins: Record<string, string>) => void;
+}
+
+const MOST_BYTES = 2_000_000;
+
+/** The day on paper, or in a calendar that rings; and what was moved there, back again. */
+export function Takeaway({ asked, onPins }: Props) {
+  const id = useId();
   const calendar = useCalendar();
+  const read = useReadCalendar();
+  const [tooBig, setTooBig] = useState(false);
   const save = () =>
     calendar.mutate(asked, {
       onSuccess: ({ text }) => {
@@ -15,13 +26,61 @@ export function Takeaway({ asked }: { asked: DayIn }) {
         URL.revokeObjectURL(link.href);
       },
     });
+  const take = async (file: File) => {
+    setTooBig(file.size > MOST_BYTES);
+    if (file.size > MOST_BYTES) return;
+    const text = await file.text();
+    read.mutate(
+      { day: asked, text },
+      {
+        onSuccess: ({ pinned }) =>
+          onPins(Object.fromEntries(pinned.map((item) => [item.block_id, item.start]))),
+      },
+    );
+  };
+  const trouble = read.error ? troubleOf(read.error) : null;
   return (
-    <p className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
+    <div className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
       <Button onClick={save}>Calendar file</Button>
       <Button onClick={() => window.print()}>Print the day</Button>
-      <span className="text-[14px] text-pencil">
+      <label htmlFor={id} className="text-[14px] text-pencil">
+        moved in the calendar? read it back
+      </label>
+      <input
+        id={id}
+        type="file"
+        accept=".ics,text/calendar"
+        className="max-w-60 text-[14px]"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) take(file);
+          event.target.value = "";
+        }}
+      />
+      {read.data && (
+        <span role="status" className="text-[14px]">
+          {said(read.data.pinned.length, read.data.others)}
+        </span>
+      )}
+      {(trouble || tooBig) && (
+        <span role="alert" className="border-care border-l-4 pl-2 text-[14px]">
+          {tooBig ? (
+            <strong>This file is too big. Export the days of the cook only.</strong>
+          ) : (
+            <>
+              <strong>{trouble?.message}</strong> {trouble?.hint}
+            </>
+          )}
+        </span>
+      )}
+      <span className="basis-full text-[14px] text-pencil">
         A locked phone rings only from its calendar. Importing the file again moves what is there.
       </span>
-    </p>
+    </div>
   );
+}
+
+function said(pinned: number, others: number): string {
+  const moved = pinned === 0 ? "Nothing was moved" : `${pinned} moved and pinned`;
+  return others === 0 ? `${moved}.` : `${moved}; ${others} not of this day.`;
 }

@@ -7,6 +7,8 @@ import { Tick } from "@/ui/Tick";
 interface Props {
   day: DayOut;
   draft: DayDraft;
+  /** It is under way: what is ticked began or ended now. */
+  live: boolean;
   nameOf: (lane: string) => string;
   onChange: (part: Partial<DayDraft>) => void;
 }
@@ -14,12 +16,9 @@ interface Props {
 type Block = DayOut["blocks"][number];
 
 /** Everything in the order of the clock: pin a start, tick what is done, and the rest follows. */
-export function TaskList({ day, draft, nameOf, onChange }: Props) {
+export function TaskList({ day, draft, live, nameOf, onChange }: Props) {
   const dishes = draft.dishes.map((dish) => dish.dish_id);
-  const stand = (which: "pinned" | "done", block: Block, start: string | null) => {
-    const { [block.block_id]: _, ...rest } = draft[which];
-    onChange({ [which]: start ? { ...rest, [block.block_id]: start } : rest });
-  };
+  const change = (block: Block, part: Standing) => onChange(standing(draft, block, part));
   return (
     <section aria-labelledby="tasks-title" className="mt-4">
       <h2 id="tasks-title" className="font-semibold text-[18px]">
@@ -43,29 +42,12 @@ export function TaskList({ day, draft, nameOf, onChange }: Props) {
               </span>
               <Segments block={block} nameOf={nameOf} />
             </div>
-            <div className="flex flex-wrap items-center gap-3 print:hidden">
-              <label className="flex items-center gap-1 text-[14px] text-pencil">
-                pin
-                <input
-                  type="datetime-local"
-                  aria-label={`pin ${block.segments[0]?.title ?? ""} of ${block.dish}`}
-                  value={pinnedAt(draft, block)}
-                  onChange={(event) =>
-                    stand(
-                      "pinned",
-                      block,
-                      event.target.value ? new Date(event.target.value).toISOString() : null,
-                    )
-                  }
-                  className="w-[12.5rem] rounded-sm border border-edge bg-sheet px-1 py-0.5"
-                />
-              </label>
-              <Tick
-                label="done"
-                on={block.state === "done"}
-                onChange={(on) => stand("done", block, on ? block.start : null)}
-              />
-            </div>
+            <Stands
+              block={block}
+              draft={draft}
+              live={live}
+              onChange={(part) => change(block, part)}
+            />
           </li>
         ))}
       </ol>
@@ -73,9 +55,97 @@ export function TaskList({ day, draft, nameOf, onChange }: Props) {
   );
 }
 
-function pinnedAt(draft: DayDraft, block: Block): string {
-  const pinned = draft.pinned[block.block_id];
-  return pinned ? localTime(new Date(pinned)) : "";
+/** What of a block stands: a pin, when it began, when it ended; null takes it off. */
+interface Standing {
+  pinned?: string | null;
+  done?: string | null;
+  ended?: string | null;
+}
+
+function standing(draft: DayDraft, block: Block, part: Standing): Partial<DayDraft> {
+  const found: Partial<DayDraft> = {};
+  for (const which of ["pinned", "done", "ended"] as const) {
+    const moment = part[which];
+    if (moment === undefined) continue;
+    const { [block.block_id]: _, ...rest } = draft[which];
+    found[which] = moment ? { ...rest, [block.block_id]: moment } : rest;
+  }
+  return found;
+}
+
+interface StandsProps {
+  block: Block;
+  draft: DayDraft;
+  live: boolean;
+  onChange: (part: Standing) => void;
+}
+
+/** Pin a start; tick what has begun and what is over, at the time it really was. */
+function Stands({ block, draft, live, onChange }: StandsProps) {
+  const what = `${block.segments[0]?.title ?? ""} of ${block.dish}`;
+  const began = draft.done[block.block_id];
+  const ended = draft.ended[block.block_id];
+  const now = () => new Date().toISOString();
+  const begin = () => (live && Date.parse(block.start) > Date.now() ? now() : block.start);
+  const end = () => (live ? now() : block.end);
+  return (
+    <div className="flex flex-wrap items-center gap-3 print:hidden">
+      {began ? (
+        <>
+          <Moment name="began" what={what} value={began} onChange={(done) => onChange({ done })} />
+          {ended && (
+            <Moment
+              name="ended"
+              what={what}
+              value={ended}
+              onChange={(moment) => onChange({ ended: moment })}
+            />
+          )}
+        </>
+      ) : (
+        <Moment
+          name="pin"
+          what={what}
+          value={draft.pinned[block.block_id]}
+          onChange={(pinned) => onChange({ pinned })}
+        />
+      )}
+      <Tick
+        label="begun"
+        on={block.state === "begun" || block.state === "done"}
+        onChange={(on) => onChange(on ? { done: begin() } : { done: null, ended: null })}
+      />
+      <Tick
+        label="done"
+        on={block.state === "done"}
+        onChange={(on) => onChange(on ? { done: began ?? begin(), ended: end() } : { ended: null })}
+      />
+    </div>
+  );
+}
+
+interface MomentProps {
+  name: string;
+  what: string;
+  value: string | undefined;
+  onChange: (moment: string | null) => void;
+}
+
+function Moment({ name, what, value, onChange }: MomentProps) {
+  return (
+    <label className="flex items-center gap-1 text-[14px] text-pencil">
+      {name}
+      <input
+        type="datetime-local"
+        aria-label={`${name} ${what}`}
+        value={value ? localTime(new Date(value)) : ""}
+        onChange={(event) =>
+          onChange(event.target.value ? new Date(event.target.value).toISOString() : null)
+        }
+        className="w-[12.5rem] rounded-sm border border-edge bg-sheet px-1 py-0.5"
+      />
+    </label>
+  );
 }
 
 function Segments({ block, nameOf }: { block: Block; nameOf: (lane: string) => string }) {

@@ -20,6 +20,7 @@ type DishOfDay = DayDraft["dishes"][number];
 /** A dish as a way out has it. */
 function changed(dish: DishOfDay, way: WayOut): DishOfDay {
   const { plan } = dish;
+  if (way.kind === "parted") return { ...dish, parted: true };
   if (way.kind === "ahead") return { ...dish, ahead: "day_before" };
   if (way.kind === "pot") return { ...dish, plan: { ...plan, pot: way.value, liquid: null } };
   if (way.kind === "release") return { ...dish, plan: { ...plan, release: "quick" } };

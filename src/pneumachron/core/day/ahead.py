@@ -11,8 +11,8 @@ from pneumachron.core.plan import Plan
 
 CHILL_LEAST_S, CHILL_MOST_S = 8 * 3600.0, 3 * 86_400.0
 """Overnight, and at most three days at 4 °C. Common practice; USDA, from memory."""
-FLAT_M = 0.03
-"""Bags are frozen this flat. Common practice."""
+FLAT_M = 0.025
+"""Bags are laid this flat, to cool in time and to thaw overnight. Common practice: 2–3 cm."""
 FREEZE_LEAST_S, FREEZE_MOST_S = 12 * 3600.0, 60 * 86_400.0
 """Overnight, and two months before it loses. Common practice."""
 REHEAT_S = (1200.0, 1800.0, 2400.0)

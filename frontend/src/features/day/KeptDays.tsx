@@ -1,0 +1,119 @@
+import { useId, useState } from "react";
+import { type DayIn, troubleOf } from "@/api/client";
+import { openDay, useDays, useDeleteDay, useKeepDay } from "@/api/day";
+import { type DayDraft, emptyDay, openedDay } from "@/lib/day";
+import { Button } from "@/ui/Button";
+import { Slip } from "@/ui/Slip";
+
+interface Props {
+  day: DayDraft;
+  asked: DayIn | null;
+  onChange: (day: DayDraft) => void;
+}
+
+const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-0.5";
+
+/** Days are kept by a name, opened again, and put away. */
+export function KeptDays({ day, asked, onChange }: Props) {
+  const id = useId();
+  const days = useDays();
+  const keep = useKeepDay();
+  const change = useDeleteDay();
+  const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
+  const save = () => {
+    if (!asked || !day.name.trim()) return;
+    const { now: _, ...wanted } = asked;
+    keep.mutate(
+      { id: day.id, body: { name: day.name.trim(), day: wanted, shopping: day.shopping } },
+      { onSuccess: (kept) => onChange({ ...day, id: kept.id, name: kept.name }) },
+    );
+  };
+  const remove = () => {
+    if (!day.id) return;
+    const there = { id: day.id, name: day.name };
+    change.mutate(
+      { id: there.id, restore: false },
+      {
+        onSuccess: () => {
+          setGone(there);
+          onChange({ ...day, id: null });
+        },
+      },
+    );
+  };
+  const failed = keep.error ?? change.error;
+  const trouble = failed ? troubleOf(failed) : null;
+  return (
+    <section
+      aria-label="kept days"
+      className="mt-2 flex flex-wrap items-center gap-2 text-[14px] print:hidden"
+    >
+      <label htmlFor={id} className="text-pencil">
+        name of the day
+      </label>
+      <input
+        id={id}
+        value={day.name}
+        maxLength={120}
+        autoComplete="off"
+        placeholder="Rehearsal supper"
+        onChange={(event) => onChange({ ...day, name: event.target.value })}
+        className={`${FIELD} w-52 placeholder:text-pencil`}
+      />
+      <Button onClick={save} disabled={!asked || !day.name.trim() || keep.isPending}>
+        {day.id ? "Keep the changes" : "Keep this day"}
+      </Button>
+      {day.id && <Button onClick={remove}>Delete</Button>}
+      <Button onClick={() => onChange(emptyDay())}>Start a new day</Button>
+      {(days.data?.total ?? 0) > 0 && (
+        <label className="flex items-center gap-1">
+          <span className="text-pencil">open</span>
+          <select
+            aria-label="open a kept day"
+            value=""
+            onChange={async (event) => {
+              if (event.target.value) onChange(openedDay(await openDay(event.target.value), day));
+            }}
+            className={`${FIELD} max-w-56`}
+          >
+            <option value="">a kept day</option>
+            {(days.data?.days ?? []).map((line) => (
+              <option key={line.id} value={line.id}>
+                {line.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {keep.isSuccess && day.id && (
+        <span role="status" className="text-safe">
+          kept
+        </span>
+      )}
+      {trouble && (
+        <span role="alert" className="border-care border-l-4 pl-2">
+          <strong>{trouble.message}</strong> {trouble.hint}
+        </span>
+      )}
+      {gone && (
+        <Slip
+          text={`“${gone.name}” is deleted.`}
+          action={{
+            name: "Undo",
+            run: () =>
+              change.mutate(
+                { id: gone.id, restore: true },
+                {
+                  onSuccess: () => {
+                    onChange({ ...day, id: gone.id });
+                    setGone(null);
+                  },
+                },
+              ),
+          }}
+          onClose={() => setGone(null)}
+        />
+      )}
+    </section>
+  );
+}
