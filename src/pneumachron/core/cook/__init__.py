@@ -1,0 +1,1 @@
+"""Beside the pot: steps in the order of work, what happened, what comes next."""

@@ -1,0 +1,255 @@
+"""The sheet of a cook: what happened, folded into where it stands. Events are only ever added.
+
+Times are seconds of any one clock. The fold is pure, so a sheet that is read again after the
+power failed stands exactly where it stood.
+"""
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field, replace
+from typing import Any, Literal, TypeAlias, get_args
+
+from pneumachron.core.cook.steps import Step, cook_steps, run_steps
+from pneumachron.core.errors import CoreError
+from pneumachron.core.finish import FinishKind
+from pneumachron.core.live.pot import LiveState
+from pneumachron.core.plan import Plan
+
+EventKind: TypeAlias = Literal[
+    "began", "ticked", "done", "undone", "timer_started", "timer_moved", "timer_rang",
+    "timer_stopped", "pot", "put_back", "judged", "note", "weighed", "outcome", "ended",
+]  # fmt: skip
+EVENT_KINDS: tuple[EventKind, ...] = get_args(EventKind)
+MAX_ROUNDS = 4
+
+
+class SheetError(CoreError):
+    """An event that cannot be; says why and what to do."""
+
+    def __init__(self, code: str, message: str, hint: str) -> None:
+        self.code, self.message, self.hint = code, message, hint
+        super().__init__(f"{message} {hint}")
+
+
+@dataclass(frozen=True, slots=True)
+class Event:
+    """Something that happened."""
+
+    at_s: float
+    kind: EventKind
+    body: Mapping[str, Any] = field(default_factory=dict)
+
+
+@dataclass(frozen=True, slots=True)
+class Timer:
+    """A timer of a step. `rang_s` is when it was heard, once."""
+
+    timer_id: str
+    step_id: str
+    title: str
+    due_s: float
+    rang_s: float | None = None
+
+    def left_s(self, now_s: float) -> float:
+        """Until it rings."""
+        return max(self.due_s - now_s, 0.0)
+
+
+@dataclass(frozen=True, slots=True)
+class PotMarks:
+    """When the pot of one round did what. None: not yet."""
+
+    lid_s: float | None = None
+    started_s: float | None = None
+    pressure_s: float | None = None
+    over_s: float | None = None
+    down_s: float | None = None
+    stopped_hot_s: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Sheet:
+    """Where a cook stands."""
+
+    steps: tuple[Step, ...]
+    began_s: float | None
+    ended_s: float | None
+    done_s: Mapping[str, float]
+    """When a step was done, by its id."""
+    ticked: Mapping[str, frozenset[str]]
+    timers: tuple[Timer, ...]
+    pot: LiveState | None
+    marks: tuple[PotMarks, ...]
+    """By round."""
+    outcome: Mapping[str, Any] | None
+
+    @property
+    def current(self) -> Step | None:
+        """The first step that is not done."""
+        return next((step for step in self.steps if step.step_id not in self.done_s), None)
+
+    def step(self, step_id: str) -> Step:
+        """A step by its id."""
+        for step in self.steps:
+            if step.step_id == step_id:
+                return step
+        raise SheetError("unknown_step", "This cook has no such step.", "Load the page again.")
+
+    def missing(self, step: Step) -> tuple[str, ...]:
+        """What of a step is not confirmed."""
+        return tuple(tick for tick in step.ticks if tick not in self.ticked.get(step.step_id, ()))
+
+
+def blank(plan: Plan, finish: FinishKind | None) -> Sheet:
+    """A sheet on which nothing stands."""
+    return Sheet(cook_steps(plan, finish), None, None, {}, {}, (), None, (PotMarks(),), None)
+
+
+def fold(plan: Plan, finish: FinishKind | None, events: Sequence[Event]) -> Sheet:
+    """Where a cook stands after all that happened."""
+    sheet = blank(plan, finish)
+    for event in events:
+        sheet = after(plan, sheet, event)
+    return sheet
+
+
+def check(sheet: Sheet, event: Event) -> None:
+    """Refuse what cannot be.
+
+    Raises
+    ------
+    SheetError : says what to do.
+    """
+    if sheet.ended_s is not None and event.kind not in {"note", "outcome", "weighed"}:
+        raise SheetError("ended", "This cook is over.", "Start it again from its plan.")
+    if event.kind in {"done", "undone", "ticked", "timer_started"}:
+        step = sheet.step(str(event.body["step_id"]))
+        if event.kind == "done" and (missing := sheet.missing(step)):
+            raise SheetError(
+                "not_confirmed",
+                f"Not confirmed yet: {'; '.join(missing)}.",
+                "Look, tick it, then go on.",
+            )
+        if event.kind == "ticked" and event.body["tick"] not in step.ticks:
+            raise SheetError("unknown_tick", "This step has no such line.", "Load the page again.")
+    if event.kind in {"timer_moved", "timer_rang", "timer_stopped"} and not any(
+        timer.timer_id == event.body["timer_id"] for timer in sheet.timers
+    ):
+        raise SheetError("unknown_timer", "There is no such timer.", "Load the page again.")
+    if event.kind == "put_back" and len(sheet.marks) >= MAX_ROUNDS:
+        raise SheetError(
+            "too_many_rounds", "It was put back three times already.", "Cut it up and simmer it."
+        )
+
+
+def after(plan: Plan, sheet: Sheet, event: Event) -> Sheet:
+    """The sheet with one more thing on it."""
+    if event.kind == "put_back":
+        return _put_back(plan, sheet, int(event.body["hold_min"]))
+    change = _CHANGES.get(event.kind)
+    return sheet if change is None else change(sheet, event)
+
+
+def _ticked(sheet: Sheet, event: Event) -> Sheet:
+    step_id = str(event.body["step_id"])
+    ticks = sheet.ticked.get(step_id, frozenset()) | {str(event.body["tick"])}
+    return replace(sheet, ticked={**sheet.ticked, step_id: ticks})
+
+
+def _undone(sheet: Sheet, event: Event) -> Sheet:
+    left = {key: at for key, at in sheet.done_s.items() if key != event.body["step_id"]}
+    return replace(sheet, done_s=left)
+
+
+def _timed(sheet: Sheet, event: Event) -> Sheet:
+    return replace(sheet, timers=_timers(sheet.timers, event))
+
+
+def _timers(timers: tuple[Timer, ...], event: Event) -> tuple[Timer, ...]:
+    body = event.body
+    if event.kind == "timer_started":
+        due = event.at_s + float(body["seconds"])
+        new = Timer(str(body["timer_id"]), str(body["step_id"]), str(body["title"]), due)
+        return (*(item for item in timers if item.timer_id != new.timer_id), new)
+    if event.kind == "timer_stopped":
+        return tuple(item for item in timers if item.timer_id != body["timer_id"])
+    found = []
+    for timer in timers:
+        changed = timer
+        if timer.timer_id == body["timer_id"]:
+            if event.kind == "timer_rang":
+                changed = replace(timer, rang_s=timer.rang_s or event.at_s)
+            else:
+                due = max(timer.due_s + float(body["by_s"]), event.at_s)
+                changed = replace(timer, due_s=due, rang_s=None if due > event.at_s else event.at_s)
+        found.append(changed)
+    return tuple(found)
+
+
+_MARKED = {"come_up": "pressure_s", "hold": "over_s", "release": "down_s", "set": "started_s",
+           "lid": "lid_s"}  # fmt: skip
+
+
+def _done(sheet: Sheet, step_id: str, at_s: float) -> Sheet:
+    """A step is done once; what it says of the pot is marked; its timers are over."""
+    if step_id in sheet.done_s:
+        return sheet
+    step = sheet.step(step_id)
+    mark = _MARKED.get(step.kind)
+    marks = list(sheet.marks)
+    if mark is not None and getattr(marks[step.round - 1], mark) is None:
+        marks[step.round - 1] = replace(marks[step.round - 1], **{mark: at_s})
+    timers = tuple(
+        item for item in sheet.timers if item.step_id != step_id or step.kind in {"rest", "sauce"}
+    )
+    return replace(sheet, done_s={**sheet.done_s, step_id: at_s}, marks=tuple(marks), timers=timers)
+
+
+def _reached(before: LiveState | None, state: LiveState) -> tuple[str, ...]:
+    """Waiting steps that are over. A fall from no hold is a stop, not the end of one."""
+    if state == "holding" or (state == "falling" and before == "under_pressure"):
+        return ("come_up",)
+    return ("come_up", "hold") if state == "falling" and before == "holding" else ()
+
+
+def _pot(sheet: Sheet, state: LiveState, at_s: float) -> Sheet:
+    """What a connected pot tells: it does the waiting steps of its round."""
+    before, number = sheet.pot, len(sheet.marks)
+    sheet = replace(sheet, pot=state)
+    suffix = "" if number == 1 else f"#{number}"
+    if f"set{suffix}" not in sheet.done_s and state in {"heating", "holding", "under_pressure"}:
+        sheet = _done(sheet, f"set{suffix}", at_s)
+    for kind in _reached(before, state):
+        sheet = _done(sheet, f"{kind}{suffix}", at_s)
+    if state in {"shut", "open"} and before == "falling" and f"hold{suffix}" in sheet.done_s:
+        sheet = _done(sheet, f"release{suffix}", at_s)
+    if state == "stopped_hot":
+        marks = (*sheet.marks[:-1], replace(sheet.marks[-1], stopped_hot_s=at_s))
+        sheet = replace(sheet, marks=marks)
+    return sheet
+
+
+def _put_back(plan: Plan, sheet: Sheet, hold_min: int) -> Sheet:
+    """Another run of the pot, after the look that sent it back."""
+    number = len(sheet.marks) + 1
+    judged = f"judge{'' if number == 2 else f'#{number - 1}'}"
+    place = next(index for index, step in enumerate(sheet.steps) if step.step_id == judged) + 1
+    again = run_steps(plan, hold_min, number)
+    steps = (*sheet.steps[:place], *again, *sheet.steps[place:])
+    done = {**sheet.done_s, judged: sheet.done_s.get(judged, 0.0)}
+    return replace(sheet, steps=steps, marks=(*sheet.marks, PotMarks()), done_s=done)
+
+
+_CHANGES: dict[EventKind, Callable[[Sheet, Event], Sheet]] = {
+    "began": lambda sheet, event: replace(sheet, began_s=event.at_s),
+    "ended": lambda sheet, event: replace(sheet, ended_s=event.at_s),
+    "ticked": _ticked,
+    "done": lambda sheet, event: _done(sheet, str(event.body["step_id"]), event.at_s),
+    "undone": _undone,
+    "pot": lambda sheet, event: _pot(sheet, event.body["state"], event.at_s),
+    "outcome": lambda sheet, event: replace(sheet, outcome=dict(event.body)),
+    "timer_started": _timed,
+    "timer_moved": _timed,
+    "timer_rang": _timed,
+    "timer_stopped": _timed,
+}
+"""What is only written down (notes, weights, judgements) changes nothing that is shown."""

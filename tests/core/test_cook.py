@@ -1,0 +1,247 @@
+"""Beside the pot: steps in the order of work, the sheet, the forecast, and what goes wrong."""
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from pneumachron.core.cook.forecast import alarms, forecast, heat_ratio
+from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, check, fold
+from pneumachron.core.cook.steps import LID_TICKS, Step
+from pneumachron.core.plan import make_plan
+from tests.core.kitchen import load, wish
+
+PLAN = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2)))
+FULL = make_plan(
+    replace(wish(load("back_ribs", 2.2, 0.028, 2), pot="bass", school="bath"), release="quick")
+)
+
+
+def event(at_s: float, kind: EventKind, **body: object) -> Event:
+    return Event(at_s, kind, body)
+
+
+def done(at_s: float, step_id: str) -> list[Event]:
+    """A step with all its ticks."""
+    ticks = {"pour": ("the liquid is in",), "lid": LID_TICKS}.get(step_id.partition("#")[0], ())
+    confirmed = [event(at_s, "ticked", step_id=step_id, tick=tick) for tick in ticks]
+    return [*confirmed, event(at_s, "done", step_id=step_id)]
+
+
+def up_to(kind: str, *, every_s: float = 60.0) -> list[Event]:
+    """All steps before a kind, done in turn."""
+    found = [event(0.0, "began")]
+    for number, step in enumerate(fold(PLAN, None, found).steps):
+        if step.kind == kind:
+            return found
+        found += done(every_s * (number + 1), step.step_id)
+    return found
+
+
+def test_steps_stand_in_the_order_of_work() -> None:
+    # common practice: the order of the work
+    kinds = [step.kind for step in fold(PLAN, "none", []).steps]
+    assert kinds == [
+        "season", "sear", "deglaze", "pour", "load", "lid", "set", "come_up", "hold", "release",
+        "open", "judge", "rest", "sauce", "carve", "keep", "write_down",
+    ]  # fmt: skip
+    steps = {step.kind: step for step in fold(PLAN, "broiler", []).steps}
+    assert f"{PLAN.hold_min // 60}:{PLAN.hold_min % 60:02d}" in steps["set"].title
+    # common practice: the second side has a timer of its own, and the crust is looked at half way
+    assert [timer.title.partition(": ")[2] for timer in steps["sear"].timers[:2]] == [
+        "first side", "second side",
+    ]  # fmt: skip
+    look, crust = steps["finish"].timers
+    assert look.seconds < crust.seconds
+    for step in steps.values():
+        assert all((step.title, step.look_for, step.if_not))
+        assert step.likely_s > 0
+        assert step.hands or step.kind in {"come_up", "hold", "release", "rest"}
+    ribs = make_plan(wish(load("back_ribs", 2.0, 0.028, 2), pot="bass", release="timed"))
+    assert "sear" not in {step.kind for step in fold(ribs, None, []).steps}  # racks are not
+
+
+def test_nothing_is_done_unconfirmed() -> None:
+    begun = up_to("pour")
+    sheet = fold(PLAN, None, begun)
+    with pytest.raises(SheetError, match="the liquid is in"):
+        check(sheet, event(500, "done", step_id="pour"))
+    ticked = fold(
+        PLAN, None, [*begun, event(500, "ticked", step_id="pour", tick="the liquid is in")]
+    )
+    check(ticked, event(501, "done", step_id="pour"))
+    with pytest.raises(SheetError, match="valve shut"):
+        check(ticked, event(501, "done", step_id="lid"))
+    for wrong in (
+        event(1, "done", step_id="dance"),
+        event(1, "ticked", step_id="pour", tick="a song"),
+        event(1, "timer_moved", timer_id="none", by_s=60),
+    ):
+        with pytest.raises(SheetError):
+            check(ticked, wrong)
+    over = fold(PLAN, None, [*begun, event(600, "ended")])
+    with pytest.raises(SheetError, match="is over"):
+        check(over, event(601, "done", step_id="season"))
+    check(over, event(601, "note", text="still good"))
+
+
+def test_a_step_is_done_once_and_can_be_taken_back() -> None:
+    events = [event(0, "began"), *done(60, "season"), *done(90, "season")]
+    assert fold(PLAN, None, events).done_s["season"] == 60
+    back = fold(PLAN, None, [*events, event(100, "undone", step_id="season")])
+    assert back.current is not None
+    assert back.current.kind == "season"
+
+
+def test_timers_ring_once_and_move() -> None:
+    start = event(
+        10, "timer_started", timer_id="a", step_id="sear", title="first side", seconds=120
+    )
+    moved = event(20, "timer_moved", timer_id="a", by_s=30)
+    rang = event(170, "timer_rang", timer_id="a")
+    sheet = fold(PLAN, None, [start, moved, rang, event(180, "timer_rang", timer_id="a")])
+    timer = sheet.timers[0]
+    assert (timer.due_s, timer.rang_s) == (160, 170)
+    assert timer.left_s(100) == 60
+    longer = fold(
+        PLAN, None, [start, moved, rang, event(175, "timer_moved", timer_id="a", by_s=60)]
+    )
+    assert longer.timers[0].rang_s is None  # it rings again
+    early = fold(PLAN, None, [start, event(50, "timer_moved", timer_id="a", by_s=-500)])
+    assert early.timers[0].due_s == 50  # never in the past
+    assert fold(PLAN, None, [start, event(50, "timer_stopped", timer_id="a")]).timers == ()
+
+
+def pot(at_s: float, state: str) -> Event:
+    return event(at_s, "pot", state=state)
+
+
+def run_of_the_pot(start_s: float, up_s: float, hold_s: float, fall_s: float) -> list[Event]:
+    states = ("heating", "under_pressure", "holding", "falling", "shut")
+    times = (0.0, up_s - 30, up_s, up_s + hold_s, up_s + hold_s + fall_s)
+    return [pot(start_s + time, state) for time, state in zip(times, states, strict=True)]
+
+
+def test_a_connected_pot_does_its_own_steps() -> None:
+    sheet = fold(PLAN, None, [*up_to("set"), *run_of_the_pot(1000, 900, 4700, 800)])
+    marks = sheet.marks[0]
+    assert (marks.started_s, marks.pressure_s, marks.over_s) == (1000, 1900, 6600)
+    assert marks.down_s == 7400
+    assert sheet.current is not None
+    assert sheet.current.kind == "open"
+    # falling without a hold is a stop, not the end of one
+    broken = fold(PLAN, None, [*up_to("set"), pot(1000, "heating"), pot(1300, "stopped_hot"),
+                               pot(1400, "falling"), pot(1500, "shut")])  # fmt: skip
+    assert broken.current is not None
+    assert broken.current.kind == "come_up"
+    assert broken.marks[0].stopped_hot_s == 1300
+
+
+def test_put_back_adds_a_round_after_the_look() -> None:
+    events = [*up_to("judge"), event(9000, "put_back", hold_min=12)]
+    sheet = fold(PLAN, None, events)
+    assert sheet.current is not None
+    assert sheet.current.step_id == "lid#2"
+    assert "0:12" in sheet.step("set#2").title
+    kinds = [step.step_id for step in sheet.steps]
+    assert kinds.index("judge#2") < kinds.index("rest")
+    ran = fold(PLAN, None, [*events, *done(9060, "lid#2"), *run_of_the_pot(9100, 300, 720, 800)])
+    assert ran.current is not None
+    assert ran.current.step_id == "open#2"
+    assert ran.marks[1].pressure_s == 9400
+    most = [*events, event(9001, "put_back", hold_min=5), event(9002, "put_back", hold_min=5)]
+    with pytest.raises(SheetError, match="three times"):
+        check(fold(PLAN, None, most), event(9003, "put_back", hold_min=5))
+
+
+def test_forecast_follows_what_happened() -> None:
+    fresh = forecast(fold(PLAN, None, [event(0, "began")]), 0.0)
+    assert fresh.late_s == pytest.approx(0.0, abs=1.0)
+    times = [item.begin_s for item in fresh.ahead if item.step_id != "sauce"]
+    assert times == sorted(times)
+    # closed form: an hour of dawdling over the board is an hour later on the table
+    late = forecast(fold(PLAN, None, [event(0, "began")]), 4200.0)
+    assert late.late_s == pytest.approx(3600.0, abs=1.0)
+    up = next(step.likely_s for step in fold(PLAN, None, []).steps if step.kind == "come_up")
+    before = up_to("set")
+    quick = fold(PLAN, None, [*before, pot(1000, "heating"), pot(1000 + 0.8 * up, "holding")])
+    slow = fold(PLAN, None, [*before, pot(1000, "heating"), pot(1000 + 1.4 * up, "holding")])
+    assert heat_ratio(quick) == pytest.approx(0.8)
+    gap = forecast(slow, 1000 + 2 * up).table_s - forecast(quick, 1000 + 2 * up).table_s
+    assert gap == pytest.approx(0.6 * up, abs=1.0)
+    waiting = fold(PLAN, None, [*before, pot(1000, "heating")])
+    assert forecast(waiting, 1000 + 2 * up).ahead[0].end_s == 1000 + 2 * up  # any moment now
+
+
+def kinds_of(plan_events: Sequence[Event], now_s: float) -> list[str]:
+    return [alarm.kind for alarm in alarms(PLAN, fold(PLAN, "broiler", plan_events), now_s)]
+
+
+def test_moments_that_go_wrong_are_caught() -> None:
+    before = up_to("set")
+    up = next(step.likely_s for step in fold(PLAN, None, []).steps if step.kind == "come_up")
+    heating = [*before, pot(1000, "heating")]
+    assert kinds_of(heating, 1000 + up) == []
+    assert kinds_of(heating, 1000 + 1.5 * up) == ["no_pressure"]
+    assert "stopped_hot" in kinds_of([*heating, pot(1200, "stopped_hot")], 1210)
+    assert "not_sealed" in kinds_of([*heating, pot(1200, "not_sealed")], 1210)
+    resting = [*up_to("carve"), event(20000, "timer_started", timer_id="r", step_id="rest",
+                                      title="rest", seconds=900)]  # fmt: skip
+    resting += done(20001, "finish")
+    assert kinds_of(resting, 20100) == ["resting"]
+    assert kinds_of(resting, 21000) == []
+    crust = [*up_to("finish"), event(100, "timer_started", timer_id="h", step_id="finish",
+                                     title="look: half time", seconds=120)]  # fmt: skip
+    assert kinds_of(crust, 230) == ["look_now"]
+
+
+def test_a_full_pot_is_not_vented_at_once() -> None:
+    steps = {step.kind: step for step in fold(FULL, None, []).steps}
+    # common practice: a nearly full pot waits 10–15 min before it is vented
+    assert 600 <= steps["release"].timers[0].seconds <= 900
+    events = [event(0, "began")]
+    for step in fold(FULL, None, []).steps:
+        if step.kind == "set":
+            break
+        events += done(10, step.step_id)
+    sheet = fold(FULL, None, [*events, *run_of_the_pot(100, 900, 1000, 600)[:4]])
+    assert [alarm.kind for alarm in alarms(FULL, sheet, 2100.0)] == ["full_vent"]
+    assert alarms(FULL, sheet, 2000.0 + 721) == ()
+
+
+WHAT = ("done", "undone", "pot", "timer")
+
+
+@st.composite
+def histories(draw: st.DrawFn) -> list[Event]:
+    ids = [step.step_id for step in fold(PLAN, None, []).steps]
+    states = ("heating", "under_pressure", "holding", "falling", "shut", "open", "stopped_hot")
+    clock, found = 0.0, [event(0.0, "began")]
+    for _ in range(draw(st.integers(0, 30))):
+        clock += draw(st.floats(0, 900))
+        what = draw(st.sampled_from(WHAT))
+        if what == "pot":
+            found.append(pot(clock, draw(st.sampled_from(states))))
+        elif what == "timer":
+            found.append(event(clock, "timer_started", timer_id="t", step_id="rest", title="t",
+                               seconds=draw(st.floats(1, 3600))))  # fmt: skip
+        else:
+            kind: EventKind = "done" if what == "done" else "undone"
+            found.append(event(clock, kind, step_id=draw(st.sampled_from(ids))))
+    return found
+
+
+@given(histories(), st.integers(0, 30))
+@settings(max_examples=60)
+def test_a_sheet_read_again_stands_where_it_stood(events: list[Event], cut: int) -> None:
+    whole = fold(PLAN, None, events)
+    again: Sheet = fold(PLAN, None, list(events))
+    assert whole == again
+    now = events[-1].at_s
+    seen = forecast(whole, now)
+    assert all(item.end_s >= item.begin_s for item in seen.ahead)
+    left: list[Step] = [step for step in whole.steps if step.step_id not in whole.done_s]
+    assert [item.step_id for item in seen.ahead] == [step.step_id for step in left]
+    assert fold(PLAN, None, events[:cut]).began_s in {None, 0.0}
