@@ -1,0 +1,230 @@
+"""Simulated devices: the clock, the pot behind its protocol, and what breaks."""
+
+from collections.abc import Callable, Sequence
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
+from typing import Any
+
+import pytest
+
+from pneumachron.core.wish import Setup, set_up
+from pneumachron.devices.clock import KitchenClock, write_whole
+from pneumachron.devices.protocol import (
+    AwayError,
+    Change,
+    DeviceError,
+    HandledPot,
+    PotCommand,
+    PotDriver,
+    PotReading,
+    Sample,
+)
+from pneumachron.devices.simulated import Faults, SimulatedPot, hidden_truth
+from tests.core.kitchen import load, wish
+
+NOON = datetime(2026, 11, 28, 12, 0, tzinfo=UTC)
+BRISKET = wish(load("brisket_flat", 1.4, 0.045, 2))
+
+
+class SteppedClock:
+    """A clock that a test moves."""
+
+    speed = 1
+
+    def __init__(self) -> None:
+        self.moment = NOON
+
+    def now(self) -> datetime:
+        return self.moment
+
+    def step(self, seconds: float) -> None:
+        self.moment += timedelta(seconds=seconds)
+
+
+def read(_: dict[str, Any]) -> Setup:
+    return set_up(BRISKET)
+
+
+@pytest.fixture
+def clock() -> SteppedClock:
+    return SteppedClock()
+
+
+def pot_in(folder: Path, clock: SteppedClock) -> SimulatedPot:
+    return SimulatedPot(BRISKET.pot, 0.0, folder / "pot.jsonl", clock, read)
+
+
+def started(folder: Path, clock: SteppedClock, hold_s: float = 1800.0) -> SimulatedPot:
+    pot = pot_in(folder, clock)
+    pot.load({})
+    pot.hands("lid_on")
+    pot.command("set", hold_s=hold_s, gauge_pa=75e3)
+    pot.command("start")
+    return pot
+
+
+def states(pot: SimulatedPot) -> list[str]:
+    return [change.state for change in pot.changes(NOON - timedelta(days=1))]
+
+
+def test_a_run_through_the_protocol(tmp_path: Path, clock: SteppedClock) -> None:
+    pot = started(tmp_path, clock)
+    assert isinstance(pot, HandledPot)
+    clock.step(5400)
+    run = ["open", "shut", "heating", "under_pressure", "holding", "falling"]
+    assert states(pot)[: len(run)] == run
+    changes = {change.state: change.at for change in pot.changes(NOON)}
+    held = (changes["falling"] - changes["holding"]).total_seconds()
+    assert held == pytest.approx(1800, abs=10)
+    samples = pot.samples(NOON)
+    assert len(samples) > 300
+    peak = max(sample.gauge_pa for sample in samples)
+    assert peak == pytest.approx(75e3, rel=0.12)  # hidden truth and noise
+    # a probe is believable only when the pot is open
+    assert pot.probe_c() == pytest.approx(pot.reading().temp_c, abs=5)
+    pot.command("vent")
+    clock.step(900)
+    pot.hands("lid_off")
+    assert pot.reading().state == "open"
+    assert 60 < pot.probe_c() < 115
+
+
+def test_killed_in_mid_hold_it_goes_on(tmp_path: Path, clock: SteppedClock) -> None:
+    pot = started(tmp_path, clock)
+    clock.step(1500)
+    seen = pot.reading()
+    again = pot_in(tmp_path, clock)  # the app was killed and started
+    assert again.reading() == seen
+    assert again.changes(NOON) == pot.changes(NOON)
+    clock.step(3600)
+    assert again.reading() == pot.reading()
+    assert again.samples(NOON) == pot.samples(NOON)
+
+
+def test_a_line_cut_short_is_none(tmp_path: Path, clock: SteppedClock) -> None:
+    pot = started(tmp_path, clock)
+    clock.step(600)
+    whole = pot.reading()
+    file = tmp_path / "pot.jsonl"
+    with file.open("a", encoding="utf-8") as opened:
+        opened.write('{"at": "2026-11-28T12:1')
+    assert pot_in(tmp_path, clock).reading() == whole
+    file.write_bytes(b"\xff\xfe not a log")
+    assert pot_in(tmp_path, clock).reading().state == "open"
+
+
+def test_refused_is_not_written_down(tmp_path: Path, clock: SteppedClock) -> None:
+    pot = pot_in(tmp_path, clock)
+    pot.load({})
+    before = (tmp_path / "pot.jsonl").read_text()
+    with pytest.raises(DeviceError, match="lid is off"):
+        pot.command("start")
+    assert (tmp_path / "pot.jsonl").read_text() == before
+
+
+def test_faults_and_away(tmp_path: Path, clock: SteppedClock) -> None:
+    pot = started(tmp_path, clock)
+    pot.set_faults(Faults(stuck_base=True))
+    clock.step(900)
+    assert states(pot)[-1] == "stopped_hot"
+    pot.set_faults(Faults(away=True))
+    for asked in (pot.reading, lambda: pot.changes(NOON), lambda: pot.command("stop")):
+        with pytest.raises(AwayError, match="does not answer"):
+            asked()
+    pot.set_faults(Faults())
+    assert pot.reading().state == "stopped_hot"  # gone and back
+    pot.load({})
+    pot.set_faults(Faults(leaking_gasket=True))
+    pot.hands("lid_on")
+    pot.command("set", hold_s=600.0, gauge_pa=75e3)
+    pot.command("start")
+    clock.step(5400)
+    assert "not_sealed" in states(pot)
+    assert "holding" not in states(pot)
+
+
+def test_hidden_truths_differ_but_not_wildly() -> None:
+    heats = [hidden_truth(seed).heat_ratio for seed in range(200)]
+    assert len(set(heats)) > 150
+    assert all(0.8 <= heat <= 1.2 for heat in heats)
+
+
+class DoubledPot:
+    """A driver of somebody else's: the protocol is enough."""
+
+    def __init__(self) -> None:
+        self.pressed: list[tuple[PotCommand, float, float]] = []
+
+    def reading(self) -> PotReading:
+        return PotReading(NOON, "shut", 20.0, pin_up=False, left_s=None, spitting=False)
+
+    def changes(self, after: datetime) -> Sequence[Change]:
+        return [Change(NOON, "shut")] if after < NOON else []
+
+    def samples(self, after: datetime) -> Sequence[Sample]:
+        return []
+
+    def command(self, command: PotCommand, *, hold_s: float = 0.0, gauge_pa: float = 0.0) -> None:
+        self.pressed.append((command, hold_s, gauge_pa))
+
+
+def test_a_double_is_a_driver() -> None:
+    double = DoubledPot()
+    assert isinstance(double, PotDriver)
+    assert not isinstance(double, HandledPot)
+    driver: PotDriver = double
+    driver.command("set", hold_s=60.0, gauge_pa=75e3)
+    assert double.pressed == [("set", 60.0, 75e3)]
+
+
+def clock_at(file: Path, wall: Callable[[], datetime], steady: Callable[[], float]) -> KitchenClock:
+    return KitchenClock(file, wall, steady)
+
+
+def test_the_clock_never_goes_back(tmp_path: Path) -> None:
+    file = tmp_path / "clock.json"
+    walls, counts = [NOON], [0.0]
+    clock = clock_at(file, lambda: walls[0], lambda: counts[0])
+    counts[0] = 60.0
+    assert clock.now() == NOON + timedelta(minutes=1)
+    walls[0] = NOON - timedelta(hours=5)  # somebody sets the wall clock back
+    assert clock.now() == NOON + timedelta(minutes=1)
+    clock.keep()
+    again = clock_at(file, lambda: walls[0], lambda: counts[0])
+    assert again.now() >= NOON + timedelta(minutes=1)
+    walls[0] += timedelta(minutes=10)  # killed; ten minutes later it starts
+    later = clock_at(file, lambda: walls[0], lambda: counts[0])
+    assert later.now() == NOON + timedelta(minutes=11)
+    later.not_before(NOON + timedelta(hours=2))
+    assert later.now() == NOON + timedelta(hours=2)
+
+
+def test_speeds(tmp_path: Path) -> None:
+    file = tmp_path / "clock.json"
+    counts = [0.0]
+    clock = clock_at(file, lambda: NOON, lambda: counts[0])
+    clock.set_speed(240)
+    counts[0] = 10.0
+    assert clock.now() == NOON + timedelta(minutes=40)
+    clock.set_speed(1)
+    counts[0] = 20.0
+    assert clock.now() == NOON + timedelta(minutes=40, seconds=10)
+    with pytest.raises(ValueError, match="not one of"):
+        clock.set_speed(7)
+    file.write_text('{"kitchen": "20')  # cut short
+    assert clock_at(file, lambda: NOON, lambda: 0.0).now() == NOON
+
+
+def test_a_file_is_there_whole_or_not_at_all(
+    tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    file = tmp_path / "kept.json"
+    write_whole(file, "one")
+
+    def broken(_: int) -> None:
+        raise OSError("the disk is full")
+
+    monkeypatch.setattr("pneumachron.devices.clock.os.fsync", broken)
+    with pytest.raises(OSError, match="full"):
+        write_whole(file, "two")
+    assert file.read_text() == "one"
