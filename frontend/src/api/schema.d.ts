@@ -876,6 +876,242 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Cooks
+         * @description Cooks of the log, the last one first; `running` are those beside the pot now.
+         */
+        get: operations["list_cooks"];
+        put?: never;
+        /**
+         * Begin Cook
+         * @description Begin a cook from a plan.
+         */
+        post: operations["begin_cook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Follow Cook
+         * @description Where a cook stands now.
+         */
+        get: operations["follow_cook"];
+        put?: never;
+        post?: never;
+        /**
+         * Delete Cook
+         * @description Take a cook out of the log; it can be put back.
+         */
+        delete: operations["delete_cook"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Cook History
+         * @description Everything that happened in a cook.
+         */
+        get: operations["cook_history"];
+        put?: never;
+        /**
+         * Tell Cook
+         * @description Tell what happened. The same key twice is written once.
+         */
+        post: operations["tell_cook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/pot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Press Panel
+         * @description Press the panel of the connected pot. A start and a vent want somebody at the pot.
+         */
+        post: operations["press_panel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Play Hands
+         * @description What a person does with the simulated pot: lid, stirring, pouring.
+         */
+        post: operations["play_hands"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Switch Faults
+         * @description Switch faults of the simulated pot on or off.
+         */
+        put: operations["switch_faults"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/judge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Judge Cook
+         * @description Done, put back, or rescue.
+         */
+        post: operations["judge_cook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/worth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Worth Of Minutes
+         * @description What the minutes of a run that stopped were worth.
+         */
+        get: operations["worth_of_minutes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/probe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Probe
+         * @description The simulated probe.
+         */
+        get: operations["read_probe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore Cook
+         * @description Put a deleted cook back.
+         */
+        post: operations["restore_cook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Clock
+         * @description What time it is in the kitchen.
+         */
+        get: operations["read_clock"];
+        /**
+         * Set Clock
+         * @description Let simulated time run faster. What is ahead of the wall stays ahead.
+         */
+        put: operations["set_clock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -887,6 +1123,39 @@ export interface components {
         AddPotIn: {
             /** Ready Id */
             ready_id: string;
+        };
+        /**
+         * AheadOut
+         * @description A step still to come.
+         */
+        AheadOut: {
+            /** Step Id */
+            step_id: string;
+            /**
+             * Begin At
+             * Format: date-time
+             */
+            begin_at: string;
+            /**
+             * End At
+             * Format: date-time
+             */
+            end_at: string;
+        };
+        /**
+         * AlarmOut
+         * @description What goes wrong now, and what to do.
+         */
+        AlarmOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "no_pressure" | "stopped_hot" | "not_sealed" | "no_vessel" | "full_vent" | "resting" | "look_now";
+            /** Title */
+            title: string;
+            /** Do */
+            do: string[];
         };
         /**
          * AlternativeOut
@@ -1016,6 +1285,23 @@ export interface components {
         BatchesOut: {
             /** Runs */
             runs: components["schemas"]["RunOut"][];
+        };
+        /**
+         * BeginIn
+         * @description Begin a cook.
+         */
+        BeginIn: {
+            /** Name */
+            name: string;
+            /** Person Id */
+            person_id?: string | null;
+            plan: components["schemas"]["PlanIn"];
+            /**
+             * Connected
+             * @description the simulated pot stands beside it
+             * @default false
+             */
+            connected: boolean;
         };
         /**
          * BlockOut
@@ -1233,6 +1519,30 @@ export interface components {
             why: string;
         };
         /**
+         * ClockIn
+         * @description How fast the kitchen's clock runs.
+         */
+        ClockIn: {
+            /**
+             * Speed
+             * @enum {integer}
+             */
+            speed: 1 | 10 | 60 | 240;
+        };
+        /**
+         * ClockOut
+         * @description What time it is in the kitchen.
+         */
+        ClockOut: {
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Speed */
+            speed: number;
+        };
+        /**
          * ConvertIn
          * @description A recipe to convert for a pot.
          */
@@ -1258,7 +1568,7 @@ export interface components {
             /** Lines */
             lines: components["schemas"]["LineOut"][];
             /** Steps */
-            steps: components["schemas"]["StepOut"][];
+            steps: components["schemas"]["pneumachron__api__schemas__recipes__StepOut"][];
             /** Marks */
             marks: components["schemas"]["PencilMark"][];
             setting: components["schemas"]["ConvertedSetting"];
@@ -1316,6 +1626,130 @@ export interface components {
              * @enum {string}
              */
             finish: "broiler" | "grill" | "crisping" | "none";
+        };
+        /**
+         * CookLine
+         * @description One line of the log.
+         */
+        CookLine: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Person Id */
+            person_id: string | null;
+            /** Cut */
+            cut: string;
+            /** Pot Name */
+            pot_name: string;
+            /** Mass Kg */
+            mass_kg: number;
+            /** Hold Min */
+            hold_min: number;
+            /** Wished Step */
+            wished_step: number;
+            /** Outcome Step */
+            outcome_step: number | null;
+            /** Come Up S */
+            come_up_s: number | null;
+            /** Yield Ratio */
+            yield_ratio: number | null;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /** Ended At */
+            ended_at: string | null;
+            /** Note */
+            note: string;
+        };
+        /**
+         * CookOut
+         * @description Where a cook stands.
+         */
+        CookOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Person Id */
+            person_id: string | null;
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Speed */
+            speed: number;
+            /**
+             * Began At
+             * Format: date-time
+             */
+            began_at: string;
+            /** Ended At */
+            ended_at: string | null;
+            /** Connected */
+            connected: boolean;
+            plan: components["schemas"]["CookPlanOut"];
+            /** Steps */
+            steps: components["schemas"]["pneumachron__api__schemas__cooks__StepOut"][];
+            /** Current */
+            current: string | null;
+            /** Next */
+            next: string | null;
+            /** Timers */
+            timers: components["schemas"]["TimerOut"][];
+            /** Alarms */
+            alarms: components["schemas"]["AlarmOut"][];
+            forecast: components["schemas"]["ForecastOut"];
+            /** Rounds */
+            rounds: number;
+            pot: components["schemas"]["PotNowOut"] | null;
+            /** Lid At */
+            lid_at: string | null;
+            /**
+             * Pencil
+             * @description [s from the start of heating, Pa]
+             */
+            pencil: number[][];
+            /**
+             * Ink
+             * @description [s from the start of heating, Pa]
+             */
+            ink: number[][];
+            /** Outcome */
+            outcome: {
+                [key: string]: unknown;
+            } | null;
+        };
+        /**
+         * CookPlanOut
+         * @description What of the plan stands beside the pot.
+         */
+        CookPlanOut: {
+            /** Hold Min */
+            hold_min: number;
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "high" | "low";
+            /** Pot Name */
+            pot_name: string;
+            /** Cut */
+            cut: string;
+            /**
+             * Texture
+             * @enum {string}
+             */
+            texture: "chewy" | "holds" | "tender" | "very" | "falls";
+            /** Looks */
+            looks: components["schemas"]["LooksOut"][];
+            /** Kinds */
+            kinds: components["schemas"]["KindOut"][];
+            /** Cautions */
+            cautions: string[];
         };
         /**
          * CoolingOut
@@ -1540,6 +1974,19 @@ export interface components {
             end?: string | null;
         };
         /**
+         * EndTold
+         * @description It is over.
+         */
+        EndTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ended";
+        };
+        /**
          * EndingOut
          * @description What is in the pot when the lid comes off.
          */
@@ -1558,6 +2005,25 @@ export interface components {
             level_m: number;
             juice_shown: components["schemas"]["Shown"];
             liquid_shown: components["schemas"]["Shown"];
+        };
+        /**
+         * EventOut
+         * @description Something that happened.
+         */
+        EventOut: {
+            /** Key */
+            key: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Kind */
+            kind: string;
+            /** Body */
+            body: {
+                [key: string]: unknown;
+            };
         };
         /**
          * ExportIn
@@ -1600,6 +2066,32 @@ export interface components {
             when: "before_pot" | "beside" | "own_run";
         };
         /**
+         * FaultsIn
+         * @description What of the simulated pot does not work.
+         */
+        FaultsIn: {
+            /**
+             * Weak Heater
+             * @default false
+             */
+            weak_heater: boolean;
+            /**
+             * Leaking Gasket
+             * @default false
+             */
+            leaking_gasket: boolean;
+            /**
+             * Stuck Base
+             * @default false
+             */
+            stuck_base: boolean;
+            /**
+             * Away
+             * @default false
+             */
+            away: boolean;
+        };
+        /**
          * FinishOut
          * @description Crust, batch by batch; look at half time.
          */
@@ -1625,6 +2117,47 @@ export interface components {
             total_s: number[];
             /** Sauce */
             sauce: string;
+        };
+        /**
+         * ForecastOut
+         * @description When it is on the table, from what has happened so far.
+         */
+        ForecastOut: {
+            /**
+             * Table At
+             * Format: date-time
+             */
+            table_at: string;
+            /**
+             * Planned At
+             * Format: date-time
+             */
+            planned_at: string;
+            /** Late S */
+            late_s: number;
+            /** Ahead */
+            ahead: components["schemas"]["AheadOut"][];
+        };
+        /**
+         * HandsIn
+         * @description Play the hands beside a simulated pot.
+         */
+        HandsIn: {
+            /**
+             * Do
+             * @enum {string}
+             */
+            do: "lid_on" | "lid_off" | "stir" | "pour" | "vessel_out" | "vessel_in" | "move_sauce";
+            /** Volume */
+            volume?: string | null;
+        };
+        /**
+         * HistoryOut
+         * @description Everything that happened in a cook, in its order.
+         */
+        HistoryOut: {
+            /** Events */
+            events: components["schemas"]["EventOut"][];
         };
         /**
          * HouseholdIn
@@ -1671,6 +2204,16 @@ export interface components {
             start_shown: components["schemas"]["Shown"];
         };
         /**
+         * JudgeIn
+         * @description How it looks, or what a probe reads.
+         */
+        JudgeIn: {
+            /** Seen */
+            seen?: ("chewy" | "holds" | "tender" | "very" | "falls") | null;
+            /** Probe */
+            probe?: string | null;
+        };
+        /**
          * KeepDayIn
          * @description A day to keep: what was asked, never what came out; it is counted anew when opened.
          */
@@ -1693,6 +2236,18 @@ export interface components {
             /** Ready Id */
             ready_id: string | null;
             pot: components["schemas"]["PotOut"];
+        };
+        /**
+         * KindOut
+         * @description Alike pieces.
+         */
+        KindOut: {
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** Membrane */
+            membrane: boolean;
         };
         /**
          * LibraryOut
@@ -1761,10 +2316,33 @@ export interface components {
             level_shown: components["schemas"]["Shown"];
         };
         /**
+         * LogOut
+         * @description Cooks of the log, the last one first.
+         */
+        LogOut: {
+            /** Cooks */
+            cooks: components["schemas"]["CookLine"][];
+            /** Total */
+            total: number;
+        };
+        /**
          * LookOut
          * @description A rung of the ladder, and what one sees there.
          */
         LookOut: {
+            /**
+             * Texture
+             * @enum {string}
+             */
+            texture: "chewy" | "holds" | "tender" | "very" | "falls";
+            /** Looks */
+            looks: string;
+        };
+        /**
+         * LooksOut
+         * @description How a rung looks.
+         */
+        LooksOut: {
             /**
              * Texture
              * @enum {string}
@@ -1819,6 +2397,21 @@ export interface components {
             pinned: components["schemas"]["StandsIn"][];
             /** Others */
             others: number;
+        };
+        /**
+         * NoteTold
+         * @description A line for next time.
+         */
+        NoteTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "note";
+            /** Text */
+            text: string;
         };
         /**
          * OpenedIn
@@ -1942,6 +2535,21 @@ export interface components {
             liquid_shown: components["schemas"]["Shown"];
             /** Advice */
             advice: string[];
+        };
+        /**
+         * OutcomeTold
+         * @description How it came out, piece by piece.
+         */
+        OutcomeTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "outcome";
+            /** Pieces */
+            pieces: components["schemas"]["PieceOutcome"][];
         };
         /**
          * OwnPotIn
@@ -2193,6 +2801,18 @@ export interface components {
             safe_rest_s: number;
         };
         /**
+         * PieceOutcome
+         * @description How one kind of piece came out. `held_bones`: whether they stayed in.
+         */
+        PieceOutcome: {
+            /** Texture */
+            texture?: ("chewy" | "holds" | "tender" | "very" | "falls") | null;
+            /** Juicy */
+            juicy?: number | null;
+            /** Taste */
+            taste?: number | null;
+        };
+        /**
          * PlacedOut
          * @description A piece in its place: its edge from above, and its heights over the base.
          */
@@ -2391,6 +3011,27 @@ export interface components {
             other_kg: number | null;
         };
         /**
+         * PotNowOut
+         * @description What a connected pot shows.
+         */
+        PotNowOut: {
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "open" | "shut" | "heating" | "under_pressure" | "holding" | "falling" | "stopped_hot" | "no_vessel" | "not_sealed";
+            /** Temp C */
+            temp_c: number;
+            /** Gauge Pa */
+            gauge_pa: number;
+            /** Pin Up */
+            pin_up: boolean;
+            /** Left S */
+            left_s: number | null;
+            /** Spitting */
+            spitting: boolean;
+        };
+        /**
          * PotOut
          * @description The pot, as drawn.
          */
@@ -2453,6 +3094,33 @@ export interface components {
             pots: components["schemas"]["KeptPotOut"][];
         };
         /**
+         * PressIn
+         * @description Press the panel.
+         */
+        PressIn: {
+            /**
+             * Do
+             * @enum {string}
+             */
+            do: "set" | "start" | "stop" | "vent" | "shut_valve";
+            /**
+             * At The Pot
+             * @description somebody stands there
+             * @default false
+             */
+            at_the_pot: boolean;
+        };
+        /**
+         * ProbeOut
+         * @description What a probe reads; with the lid on it reads the steam.
+         */
+        ProbeOut: {
+            /** Temp C */
+            temp_c: number;
+            /** Believable */
+            believable: boolean;
+        };
+        /**
          * Problem
          * @description The one shape of every error: what, where, and what to do.
          */
@@ -2465,6 +3133,21 @@ export interface components {
             field?: string | null;
             /** Hint */
             hint?: string | null;
+        };
+        /**
+         * PutBackTold
+         * @description It goes back into the pot.
+         */
+        PutBackTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "put_back";
+            /** Hold Min */
+            hold_min: number;
         };
         /**
          * QuestionOut
@@ -3063,18 +3746,29 @@ export interface components {
             start: string;
         };
         /**
-         * StepOut
-         * @description A step of the converted recipe.
+         * StepTimerOut
+         * @description A timer that a step offers.
          */
-        StepOut: {
-            /** Kind */
-            kind: string;
-            /** Text */
-            text: string;
-            /** Low Min */
-            low_min: number | null;
-            /** High Min */
-            high_min: number | null;
+        StepTimerOut: {
+            /** Title */
+            title: string;
+            /** Seconds */
+            seconds: number;
+        };
+        /**
+         * StepTold
+         * @description A step was done, or was not after all.
+         */
+        StepTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "done" | "undone";
+            /** Step Id */
+            step_id: string;
         };
         /**
          * StoppedIn
@@ -3216,6 +3910,107 @@ export interface components {
             may_wait_s: number;
         };
         /**
+         * TickOut
+         * @description A line to confirm.
+         */
+        TickOut: {
+            /** Text */
+            text: string;
+            /** On */
+            on: boolean;
+        };
+        /**
+         * TickTold
+         * @description A line of a step was confirmed.
+         */
+        TickTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ticked";
+            /** Step Id */
+            step_id: string;
+            /** Tick */
+            tick: string;
+        };
+        /**
+         * TimerMoveTold
+         * @description A timer was moved.
+         */
+        TimerMoveTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "timer_moved";
+            /** Timer Id */
+            timer_id: string;
+            /** By S */
+            by_s: number;
+        };
+        /**
+         * TimerOut
+         * @description A timer; `heard` once it rang somewhere.
+         */
+        TimerOut: {
+            /** Timer Id */
+            timer_id: string;
+            /** Step Id */
+            step_id: string;
+            /** Title */
+            title: string;
+            /**
+             * Due At
+             * Format: date-time
+             */
+            due_at: string;
+            /** Left S */
+            left_s: number;
+            /** Heard */
+            heard: boolean;
+        };
+        /**
+         * TimerStartTold
+         * @description A timer runs.
+         */
+        TimerStartTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "timer_started";
+            /** Step Id */
+            step_id: string;
+            /** Timer Id */
+            timer_id: string;
+            /** Title */
+            title: string;
+            /** Seconds */
+            seconds: number;
+        };
+        /**
+         * TimerTold
+         * @description A timer was heard, or taken off.
+         */
+        TimerTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "timer_rang" | "timer_stopped";
+            /** Timer Id */
+            timer_id: string;
+        };
+        /**
          * TraceOut
          * @description The cook over time, for drawing.
          */
@@ -3331,12 +4126,74 @@ export interface components {
             ways: components["schemas"]["WayOutOut"][];
         };
         /**
+         * WeighedTold
+         * @description Weights before and after.
+         */
+        WeighedTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "weighed";
+            /** Before Kg */
+            before_kg?: number | null;
+            /** After Kg */
+            after_kg?: number | null;
+        };
+        /**
          * WhatIfOut
          * @description The same wish with one thing different at a time.
          */
         WhatIfOut: {
             /** Alternatives */
             alternatives: components["schemas"]["AlternativeOut"][];
+        };
+        /**
+         * StepOut
+         * @description One thing to do.
+         */
+        pneumachron__api__schemas__cooks__StepOut: {
+            /** Step Id */
+            step_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "release" | "open" | "judge" | "rest" | "sauce" | "finish" | "carve" | "keep" | "write_down";
+            /** Title */
+            title: string;
+            /** Look For */
+            look_for: string;
+            /** If Not */
+            if_not: string;
+            /** Likely S */
+            likely_s: number;
+            /** Hands */
+            hands: boolean;
+            /** Waits */
+            waits: ("pressure" | "hold_over" | "pin_down") | null;
+            /** Ticks */
+            ticks: components["schemas"]["TickOut"][];
+            /** Timers */
+            timers: components["schemas"]["StepTimerOut"][];
+            /** Done At */
+            done_at: string | null;
+        };
+        /**
+         * StepOut
+         * @description A step of the converted recipe.
+         */
+        pneumachron__api__schemas__recipes__StepOut: {
+            /** Kind */
+            kind: string;
+            /** Text */
+            text: string;
+            /** Low Min */
+            low_min: number | null;
+            /** High Min */
+            high_min: number | null;
         };
     };
     responses: never;
@@ -6584,6 +7441,1036 @@ export interface operations {
             };
             /** @description No such thing here */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_cooks: {
+        parameters: {
+            query?: {
+                search?: string;
+                cut?: string | null;
+                pot?: string | null;
+                running?: boolean | null;
+                since?: string | null;
+                until?: string | null;
+                limit?: number;
+                offset?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    follow_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cook_history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tell_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepTold"] | components["schemas"]["TickTold"] | components["schemas"]["TimerStartTold"] | components["schemas"]["TimerMoveTold"] | components["schemas"]["TimerTold"] | components["schemas"]["PutBackTold"] | components["schemas"]["NoteTold"] | components["schemas"]["WeighedTold"] | components["schemas"]["OutcomeTold"] | components["schemas"]["EndTold"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    press_panel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PressIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    play_hands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    switch_faults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FaultsIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    judge_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JudgeIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenedOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    worth_of_minutes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoppedOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_probe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProbeOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_clock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClockOut"];
+                };
+            };
+        };
+    };
+    set_clock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClockOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

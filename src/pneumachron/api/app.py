@@ -1,7 +1,7 @@
 """The app: routes, errors, guard, and the built front end."""
 
 import os
-from collections.abc import AsyncIterator
+from collections.abc import AsyncIterator, Callable
 from contextlib import asynccontextmanager
 from pathlib import Path
 from threading import Thread
@@ -16,7 +16,9 @@ from starlette.types import Scope
 from pneumachron import __version__
 from pneumachron.api import errors
 from pneumachron.api.guard import Guard
-from pneumachron.api.routes import ask, day, kitchen, plans, recipes
+from pneumachron.api.routes import ask, cooks, day, kitchen, plans, recipes
+from pneumachron.api.watch import Watch
+from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.services.planning import warm_up
 from pneumachron.store.db import Database
 
@@ -43,7 +45,11 @@ class FrontEnd(StaticFiles):
         return response
 
 
-def create_app(folder: Path, hosts: frozenset[str] = LOCAL_HOSTS) -> FastAPI:
+def create_app(
+    folder: Path,
+    hosts: frozenset[str] = LOCAL_HOSTS,
+    make_kitchen: Callable[[Path], LiveKitchen] = LiveKitchen,
+) -> FastAPI:
     """The whole app on a data folder, answering to these host names."""
 
     @asynccontextmanager
@@ -51,7 +57,11 @@ def create_app(folder: Path, hosts: frozenset[str] = LOCAL_HOSTS) -> FastAPI:
         app.state.database = Database(folder)
         # the first cook should not wait for tables, units and solvers; the start should not either
         Thread(target=warm_up, daemon=True).start()
+        app.state.kitchen = make_kitchen(folder)
+        watch = Watch(app.state.database, app.state.kitchen)
+        watch.start()
         yield
+        watch.stop()
         app.state.database.close()
 
     def operation_name(route: APIRoute) -> str:
@@ -73,6 +83,7 @@ def create_app(folder: Path, hosts: frozenset[str] = LOCAL_HOSTS) -> FastAPI:
     app.include_router(kitchen.router)
     app.include_router(recipes.router)
     app.include_router(day.router)
+    app.include_router(cooks.router)
     if WEB.is_dir():
         app.mount("/", FrontEnd(directory=WEB, html=True), name="web")
     app.add_middleware(GZipMiddleware, minimum_size=1024)

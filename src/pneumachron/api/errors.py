@@ -6,7 +6,9 @@ from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
 
 from pneumachron.api.schemas.base import Problem
+from pneumachron.core.cook.sheet import SheetError
 from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.devices.protocol import DeviceError
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.services.errors import VersionError
 from pneumachron.store.errors import NotFoundError
@@ -51,6 +53,14 @@ def install(app: FastAPI) -> None:
             f"There is no such {error.kind} here.",
             hint="It may have been deleted. Go back to the list.",
         )
+
+    @app.exception_handler(SheetError)
+    def sheet(_: Request, error: SheetError) -> JSONResponse:
+        return problem(409, error.code, error.message, hint=error.hint)
+
+    @app.exception_handler(DeviceError)
+    def device(_: Request, error: DeviceError) -> JSONResponse:
+        return problem(409, error.code, error.message, hint=error.hint)
 
     @app.exception_handler(VersionError)
     def version(_: Request, error: VersionError) -> JSONResponse:

@@ -105,6 +105,59 @@ class StoredDay:
     updated_at: datetime
 
 
+@dataclass(frozen=True, slots=True)
+class CookContent:
+    """A cook: what was planned, in which kitchen (pot and habits as they were), what came of it."""
+
+    name: str
+    person_id: str | None
+    cut: str
+    pot_id: str
+    pot_name: str
+    mass_kg: float
+    hold_min: int
+    wished_step: float
+    connected: bool
+    inputs_version: int
+    inputs: dict[str, Any]
+    kitchen: dict[str, Any]
+    started_at: datetime
+    ended_at: datetime | None = None
+    outcome_step: float | None = None
+    come_up_s: float | None = None
+    yield_ratio: float | None = None
+    note: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class StoredCook:
+    """A cook in the log."""
+
+    cook_id: str
+    content: CookContent
+    created_at: datetime
+    updated_at: datetime
+
+
+@dataclass(frozen=True, slots=True)
+class StoredEvent:
+    """Something that happened; `key` is the same when it is told twice."""
+
+    key: str
+    at: datetime
+    kind: str
+    body: dict[str, Any]
+
+
+@dataclass(frozen=True, slots=True)
+class StoredSample:
+    """A point of a trace."""
+
+    at: datetime
+    temp_c: float
+    gauge_pa: float
+
+
 def new_id() -> str:
     """A fresh id."""
     return str(uuid4())

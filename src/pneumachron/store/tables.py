@@ -135,3 +135,54 @@ class DayRow(ShelfRow):
 
     name: Mapped[str] = mapped_column(String(120))
     document: Mapped[dict[str, Any]] = mapped_column(JSON)
+
+
+class CookRow(ShelfRow):
+    """A cook: what was planned, in which kitchen, and what came of it."""
+
+    __tablename__ = "cook"
+    __table_args__ = (Index("ix_cook_log", "household_id", "deleted_at", "started_at"),)
+
+    name: Mapped[str] = mapped_column(String(120))
+    person_id: Mapped[str | None] = mapped_column(ForeignKey("person.id"))
+    cut: Mapped[str] = mapped_column(String(40))
+    pot_id: Mapped[str] = mapped_column(String(36))
+    pot_name: Mapped[str] = mapped_column(String(80))
+    mass_kg: Mapped[float]
+    hold_min: Mapped[int]
+    wished_step: Mapped[float]
+    connected: Mapped[bool]
+    inputs_version: Mapped[int]
+    inputs: Mapped[dict[str, Any]] = mapped_column(JSON)
+    kitchen: Mapped[dict[str, Any]] = mapped_column(JSON)
+    started_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    ended_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
+    outcome_step: Mapped[float | None]
+    come_up_s: Mapped[float | None]
+    yield_ratio: Mapped[float | None]
+    note: Mapped[str] = mapped_column(Text)
+
+
+class CookEventRow(Base):
+    """Something that happened in a cook. Rows are only added; `key` makes adding twice one."""
+
+    __tablename__ = "cook_event"
+    __table_args__ = (Index("ix_cook_event_once", "cook_id", "key", unique=True),)
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    cook_id: Mapped[str] = mapped_column(ForeignKey("cook.id"))
+    key: Mapped[str] = mapped_column(String(60))
+    at: Mapped[datetime] = mapped_column(UtcDateTime)
+    kind: Mapped[str] = mapped_column(String(20))
+    body: Mapped[dict[str, Any]] = mapped_column(JSON)
+
+
+class CookSampleRow(Base):
+    """A point of a trace."""
+
+    __tablename__ = "cook_sample"
+
+    cook_id: Mapped[str] = mapped_column(ForeignKey("cook.id"), primary_key=True)
+    at: Mapped[datetime] = mapped_column(UtcDateTime, primary_key=True)
+    temp_c: Mapped[float]
+    gauge_pa: Mapped[float]

@@ -1,0 +1,145 @@
+"""Cooks: begin, follow, tell, press, judge; the log; the kitchen's clock."""
+
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Depends, Path, Query, Request, status
+
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.schemas.ask import OpenedOut, StoppedOut
+from pneumachron.api.schemas.base import Problem
+from pneumachron.api.schemas.cooks import (
+    BeginIn,
+    ClockIn,
+    ClockOut,
+    CookLine,
+    CookOut,
+    EventOut,
+    FaultsIn,
+    HandsIn,
+    HistoryOut,
+    JudgeIn,
+    LogOut,
+    LogQuery,
+    PressIn,
+    ProbeOut,
+    ToldIn,
+    told,
+)
+from pneumachron.services import cooks
+from pneumachron.services.live_kitchen import LiveKitchen
+
+router = APIRouter(prefix="/api", tags=["cook"])
+_REFUSED: dict[int | str, dict[str, object]] = {
+    409: {"model": Problem, "description": "It cannot be done as things stand, and what to do"}
+}
+_ASKED = INVALID | MISSING | CHANGING | _REFUSED
+CookId = Annotated[str, Path(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
+
+
+def _kitchen(request: Request) -> LiveKitchen:
+    found: LiveKitchen = request.app.state.kitchen
+    return found
+
+
+Kitchen = Annotated[LiveKitchen, Depends(_kitchen)]
+
+
+@router.get("/cooks", responses=INVALID)
+def list_cooks(db: Db, wanted: Annotated[LogQuery, Query()]) -> LogOut:
+    """Cooks of the log, the last one first; `running` are those beside the pot now."""
+    found, total = cooks.log(db, wanted.to_filter(), limit=wanted.limit, offset=wanted.offset)
+    return LogOut(cooks=[CookLine.of(stored) for stored in found], total=total)
+
+
+@router.post(
+    "/cooks", response_model=CookOut, status_code=status.HTTP_201_CREATED, responses=_ASKED
+)
+def begin_cook(asked: BeginIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """Begin a cook from a plan."""
+    return cooks.begin(
+        db,
+        kitchen,
+        name=asked.name,
+        person_id=asked.person_id,
+        inputs=asked.plan.to_inputs(),
+        connected=asked.connected,
+    )
+
+
+@router.get("/cooks/{cook_id}", response_model=CookOut, responses=INVALID | MISSING)
+def follow_cook(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """Where a cook stands now."""
+    return cooks.follow(db, kitchen, cook_id)
+
+
+@router.get("/cooks/{cook_id}/events", responses=INVALID | MISSING)
+def cook_history(cook_id: CookId, db: Db) -> HistoryOut:
+    """Everything that happened in a cook."""
+    return HistoryOut(events=[EventOut.of(event) for event in cooks.history(db, cook_id)])
+
+
+@router.post("/cooks/{cook_id}/events", response_model=CookOut, responses=_ASKED)
+def tell_cook(cook_id: CookId, event: ToldIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """Tell what happened. The same key twice is written once."""
+    return cooks.tell(db, kitchen, cook_id, told(event))
+
+
+@router.post("/cooks/{cook_id}/pot", response_model=CookOut, responses=_ASKED)
+def press_panel(cook_id: CookId, asked: PressIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """Press the panel of the connected pot. A start and a vent want somebody at the pot."""
+    return cooks.press(db, kitchen, cook_id, asked.do, at_the_pot=asked.at_the_pot)
+
+
+@router.post("/cooks/{cook_id}/hands", response_model=CookOut, responses=_ASKED)
+def play_hands(cook_id: CookId, asked: HandsIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """What a person does with the simulated pot: lid, stirring, pouring."""
+    return cooks.handle(db, kitchen, cook_id, asked.do, asked.volume)
+
+
+@router.put("/cooks/{cook_id}/faults", response_model=CookOut, responses=_ASKED)
+def switch_faults(cook_id: CookId, asked: FaultsIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """Switch faults of the simulated pot on or off."""
+    return cooks.set_faults(db, kitchen, cook_id, asked.to_faults())
+
+
+@router.post("/cooks/{cook_id}/judge", response_model=OpenedOut, responses=_ASKED)
+def judge_cook(cook_id: CookId, asked: JudgeIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """Done, put back, or rescue."""
+    return cooks.judge(db, kitchen, cook_id, seen=asked.seen, probe=asked.probe)
+
+
+@router.get("/cooks/{cook_id}/worth", response_model=StoppedOut, responses=_ASKED)
+def worth_of_minutes(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """What the minutes of a run that stopped were worth."""
+    return cooks.worth(db, kitchen, cook_id)
+
+
+@router.get("/cooks/{cook_id}/probe", response_model=ProbeOut, responses=_ASKED)
+def read_probe(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """The simulated probe."""
+    return cooks.probe(db, kitchen, cook_id)
+
+
+@router.delete("/cooks/{cook_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
+def delete_cook(cook_id: CookId, db: Db) -> None:
+    """Take a cook out of the log; it can be put back."""
+    cooks.set_cook_deleted(db, cook_id, deleted=True)
+
+
+@router.post("/cooks/{cook_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
+def restore_cook(cook_id: CookId, db: Db) -> None:
+    """Put a deleted cook back."""
+    cooks.set_cook_deleted(db, cook_id, deleted=False)
+
+
+@router.get("/clock")
+def read_clock(kitchen: Kitchen) -> ClockOut:
+    """What time it is in the kitchen."""
+    return ClockOut(now=kitchen.clock.now(), speed=kitchen.clock.speed)
+
+
+@router.put("/clock", responses=INVALID | CHANGING)
+def set_clock(asked: ClockIn, kitchen: Kitchen) -> ClockOut:
+    """Let simulated time run faster. What is ahead of the wall stays ahead."""
+    kitchen.clock.set_speed(asked.speed)
+    return ClockOut(now=kitchen.clock.now(), speed=kitchen.clock.speed)

@@ -1,0 +1,411 @@
+"""Cooks: what is told of them, and what a screen shows."""
+
+from datetime import datetime
+from typing import Annotated, Any, Literal
+
+from pydantic import AwareDatetime, Field, StringConstraints, TypeAdapter
+
+from pneumachron.api.schemas.base import Closed, Id, Name
+from pneumachron.api.schemas.plan import PlanIn
+from pneumachron.core.cook.forecast import AlarmKind
+from pneumachron.core.cook.steps import StepKind, Waits
+from pneumachron.core.live.pot import LiveState
+from pneumachron.core.tenderness import Texture
+from pneumachron.core.wish import Level
+from pneumachron.devices.protocol import HandAction, PotCommand
+from pneumachron.devices.simulated import Faults
+from pneumachron.services.cook_documents import MOST_INK
+from pneumachron.services.cooks import Told
+from pneumachron.store.cooks import Filter
+from pneumachron.store.records import StoredCook, StoredEvent
+from pneumachron.store.shelf import MAX_LISTED
+
+MAX_STEPS = 60
+MAX_TIMERS = 60
+MAX_PIECE_KINDS = 12
+EventKey = Annotated[
+    str, StringConstraints(min_length=4, max_length=60, pattern=r"^[A-Za-z0-9._-]+$")
+]
+StepId = Annotated[str, StringConstraints(min_length=1, max_length=20)]
+Rung = Annotated[int, Field(ge=1, le=5)]
+
+
+class BeginIn(Closed):
+    """Begin a cook."""
+
+    name: Name
+    person_id: Id | None = None
+    plan: PlanIn
+    connected: Annotated[bool, Field(description="the simulated pot stands beside it")] = False
+
+
+class _Told(Closed):
+    """`key` is the client's own; the same key is written once."""
+
+    key: EventKey
+
+
+class StepTold(_Told):
+    """A step was done, or was not after all."""
+
+    kind: Literal["done", "undone"]
+    step_id: StepId
+
+
+class TickTold(_Told):
+    """A line of a step was confirmed."""
+
+    kind: Literal["ticked"]
+    step_id: StepId
+    tick: Annotated[str, StringConstraints(min_length=1, max_length=80)]
+
+
+class TimerStartTold(_Told):
+    """A timer runs."""
+
+    kind: Literal["timer_started"]
+    step_id: StepId
+    timer_id: EventKey
+    title: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=80)]
+    seconds: Annotated[float, Field(ge=1, le=172_800)]
+
+
+class TimerMoveTold(_Told):
+    """A timer was moved."""
+
+    kind: Literal["timer_moved"]
+    timer_id: EventKey
+    by_s: Annotated[float, Field(ge=-86_400, le=86_400)]
+
+
+class TimerTold(_Told):
+    """A timer was heard, or taken off."""
+
+    kind: Literal["timer_rang", "timer_stopped"]
+    timer_id: EventKey
+
+
+class PutBackTold(_Told):
+    """It goes back into the pot."""
+
+    kind: Literal["put_back"]
+    hold_min: Annotated[int, Field(ge=1, le=240)]
+
+
+class NoteTold(_Told):
+    """A line for next time."""
+
+    kind: Literal["note"]
+    text: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=2000)]
+
+
+class WeighedTold(_Told):
+    """Weights before and after."""
+
+    kind: Literal["weighed"]
+    before_kg: Annotated[float | None, Field(gt=0, le=40)] = None
+    after_kg: Annotated[float | None, Field(gt=0, le=40)] = None
+
+
+class PieceOutcome(Closed):
+    """How one kind of piece came out. `held_bones`: whether they stayed in."""
+
+    texture: Texture | None = None
+    juicy: Rung | None = None
+    taste: Rung | None = None
+
+
+class OutcomeTold(_Told):
+    """How it came out, piece by piece."""
+
+    kind: Literal["outcome"]
+    pieces: Annotated[list[PieceOutcome], Field(min_length=1, max_length=MAX_PIECE_KINDS)]
+
+
+class EndTold(_Told):
+    """It is over."""
+
+    kind: Literal["ended"]
+
+
+ToldIn = Annotated[
+    StepTold
+    | TickTold
+    | TimerStartTold
+    | TimerMoveTold
+    | TimerTold
+    | PutBackTold
+    | NoteTold
+    | WeighedTold
+    | OutcomeTold
+    | EndTold,
+    Field(discriminator="kind"),
+]
+TOLD: TypeAdapter[ToldIn] = TypeAdapter(ToldIn)
+
+
+def told(event: ToldIn) -> Told:
+    """As the use case takes it."""
+    body = event.model_dump(exclude={"key", "kind"})
+    return Told(event.key, event.kind, body)
+
+
+class PressIn(Closed):
+    """Press the panel."""
+
+    do: PotCommand
+    at_the_pot: Annotated[bool, Field(description="somebody stands there")] = False
+
+
+class HandsIn(Closed):
+    """Play the hands beside a simulated pot."""
+
+    do: HandAction
+    volume: Annotated[str | None, Field(max_length=40)] = None
+
+
+class FaultsIn(Closed):
+    """What of the simulated pot does not work."""
+
+    weak_heater: bool = False
+    leaking_gasket: bool = False
+    stuck_base: bool = False
+    away: bool = False
+
+    def to_faults(self) -> Faults:
+        """As the device takes it."""
+        return Faults(**self.model_dump())
+
+
+class JudgeIn(Closed):
+    """How it looks, or what a probe reads."""
+
+    seen: Texture | None = None
+    probe: Annotated[str | None, Field(max_length=40)] = None
+
+
+class TickOut(Closed):
+    """A line to confirm."""
+
+    text: str
+    on: bool
+
+
+class StepTimerOut(Closed):
+    """A timer that a step offers."""
+
+    title: str
+    seconds: int
+
+
+class StepOut(Closed):
+    """One thing to do."""
+
+    step_id: str
+    kind: StepKind
+    title: str
+    look_for: str
+    if_not: str
+    likely_s: int
+    hands: bool
+    waits: Waits | None
+    ticks: Annotated[list[TickOut], Field(max_length=8)]
+    timers: Annotated[list[StepTimerOut], Field(max_length=MAX_TIMERS)]
+    done_at: datetime | None
+
+
+class TimerOut(Closed):
+    """A timer; `heard` once it rang somewhere."""
+
+    timer_id: str
+    step_id: str
+    title: str
+    due_at: datetime
+    left_s: int
+    heard: bool
+
+
+class AlarmOut(Closed):
+    """What goes wrong now, and what to do."""
+
+    kind: AlarmKind
+    title: str
+    do: Annotated[list[str], Field(max_length=8)]
+
+
+class AheadOut(Closed):
+    """A step still to come."""
+
+    step_id: str
+    begin_at: datetime
+    end_at: datetime
+
+
+class ForecastOut(Closed):
+    """When it is on the table, from what has happened so far."""
+
+    table_at: datetime
+    planned_at: datetime
+    late_s: int
+    ahead: Annotated[list[AheadOut], Field(max_length=MAX_STEPS)]
+
+
+class PotNowOut(Closed):
+    """What a connected pot shows."""
+
+    state: LiveState
+    temp_c: float
+    gauge_pa: int
+    pin_up: bool
+    left_s: int | None
+    spitting: bool
+
+
+class LooksOut(Closed):
+    """How a rung looks."""
+
+    texture: Texture
+    looks: str
+
+
+class KindOut(Closed):
+    """Alike pieces."""
+
+    name: str
+    count: int
+    membrane: bool
+
+
+class CookPlanOut(Closed):
+    """What of the plan stands beside the pot."""
+
+    hold_min: int
+    level: Level
+    pot_name: str
+    cut: str
+    texture: Texture
+    looks: Annotated[list[LooksOut], Field(max_length=5)]
+    kinds: Annotated[list[KindOut], Field(max_length=MAX_PIECE_KINDS)]
+    cautions: Annotated[list[str], Field(max_length=30)]
+
+
+Points = Annotated[
+    list[Annotated[list[float], Field(min_length=2, max_length=2)]],
+    Field(max_length=MOST_INK + 2, description="[s from the start of heating, Pa]"),
+]
+
+
+class CookOut(Closed):
+    """Where a cook stands."""
+
+    id: str
+    name: str
+    person_id: str | None
+    now: datetime
+    speed: int
+    began_at: datetime
+    ended_at: datetime | None
+    connected: bool
+    plan: CookPlanOut
+    steps: Annotated[list[StepOut], Field(max_length=MAX_STEPS)]
+    current: str | None
+    next: str | None
+    timers: Annotated[list[TimerOut], Field(max_length=MAX_TIMERS)]
+    alarms: Annotated[list[AlarmOut], Field(max_length=10)]
+    forecast: ForecastOut
+    rounds: int
+    pot: PotNowOut | None
+    lid_at: datetime | None
+    pencil: Points
+    ink: Points
+    outcome: dict[str, Any] | None
+
+
+class CookLine(Closed):
+    """One line of the log."""
+
+    id: str
+    name: str
+    person_id: str | None
+    cut: str
+    pot_name: str
+    mass_kg: float
+    hold_min: int
+    wished_step: float
+    outcome_step: float | None
+    come_up_s: float | None
+    yield_ratio: float | None
+    started_at: datetime
+    ended_at: datetime | None
+    note: str
+
+    @classmethod
+    def of(cls, stored: StoredCook) -> "CookLine":
+        """The line of a cook."""
+        content = stored.content
+        names = cls.model_fields.keys() - {"id"}
+        return cls(id=stored.cook_id, **{name: getattr(content, name) for name in names})
+
+
+class LogQuery(Closed):
+    """Which cooks of the log."""
+
+    search: Annotated[str, Field(max_length=120)] = ""
+    cut: Annotated[str | None, Field(max_length=40)] = None
+    pot: Annotated[str | None, Field(max_length=40)] = None
+    running: bool | None = None
+    since: AwareDatetime | None = None
+    until: AwareDatetime | None = None
+    limit: Annotated[int, Field(ge=1, le=MAX_LISTED)] = 50
+    offset: Annotated[int, Field(ge=0, le=10_000_000)] = 0
+
+    def to_filter(self) -> Filter:
+        """As the store takes it."""
+        return Filter(self.search, self.cut, self.pot, self.running, self.since, self.until)
+
+
+class LogOut(Closed):
+    """Cooks of the log, the last one first."""
+
+    cooks: Annotated[list[CookLine], Field(max_length=MAX_LISTED)]
+    total: int
+
+
+class EventOut(Closed):
+    """Something that happened."""
+
+    key: str
+    at: datetime
+    kind: str
+    body: dict[str, Any]
+
+    @classmethod
+    def of(cls, stored: StoredEvent) -> "EventOut":
+        """A stored event."""
+        return cls(key=stored.key, at=stored.at, kind=stored.kind, body=stored.body)
+
+
+class HistoryOut(Closed):
+    """Everything that happened in a cook, in its order."""
+
+    events: Annotated[list[EventOut], Field(max_length=2000)]
+
+
+class ProbeOut(Closed):
+    """What a probe reads; with the lid on it reads the steam."""
+
+    temp_c: float
+    believable: bool
+
+
+class ClockIn(Closed):
+    """How fast the kitchen's clock runs."""
+
+    speed: Literal[1, 10, 60, 240]
+
+
+class ClockOut(Closed):
+    """What time it is in the kitchen."""
+
+    now: AwareDatetime
+    speed: int

@@ -1,0 +1,165 @@
+"""A cook as a document for the wire: one step at a time, timers, what is still to come, the ink."""
+
+from collections.abc import Sequence
+from datetime import UTC, datetime
+from typing import Any
+
+from pneumachron.core.cook.forecast import alarms, forecast
+from pneumachron.core.cook.sheet import Sheet, Timer
+from pneumachron.core.cook.steps import Step
+from pneumachron.core.plan import Plan
+from pneumachron.core.steam import ambient_pressure_pa, saturation_pressure_pa
+from pneumachron.core.tenderness import TEXTURES
+from pneumachron.devices.clock import Clock
+from pneumachron.devices.protocol import PotReading
+from pneumachron.store.records import StoredCook, StoredSample
+
+MOST_INK = 400
+"""Points of ink on a screen; a trace of four hours has a thousand."""
+
+
+def cook_document(
+    stored: StoredCook,
+    plan: Plan,
+    sheet: Sheet,
+    clock: Clock,
+    *,
+    reading: PotReading | None,
+    samples: Sequence[StoredSample],
+) -> dict[str, Any]:
+    """Everything a screen shows of a cook."""
+    now = clock.now()
+    now_s = now.timestamp()
+    content = stored.content
+    current = sheet.current
+    left = [step for step in sheet.steps if step.step_id not in sheet.done_s]
+    seen = forecast(sheet, now_s)
+    return {
+        "id": stored.cook_id,
+        "name": content.name,
+        "person_id": content.person_id,
+        "now": now,
+        "speed": clock.speed,
+        "began_at": content.started_at,
+        "ended_at": content.ended_at,
+        "connected": content.connected,
+        "plan": _plan(plan, content.pot_name),
+        "steps": [_step(sheet, step) for step in sheet.steps],
+        "current": None if current is None else current.step_id,
+        "next": left[1].step_id if len(left) > 1 else None,
+        "timers": [_timer(timer, now_s) for timer in sheet.timers],
+        "alarms": [
+            {"kind": item.kind, "title": item.title, "do": list(item.do)}
+            for item in alarms(plan, sheet, now_s)
+        ],
+        "forecast": {
+            "table_at": _moment(seen.table_s),
+            "planned_at": _moment(seen.planned_s),
+            "late_s": round(seen.late_s),
+            "ahead": [
+                {"step_id": item.step_id, "begin_at": _moment(item.begin_s),
+                 "end_at": _moment(item.end_s)}
+                for item in seen.ahead
+            ],
+        },
+        "rounds": len(sheet.marks),
+        "pot": None if reading is None else _pot(reading, plan),
+        "lid_at": _lid_at(sheet),
+        "pencil": _pencil(plan),
+        "ink": _ink(sheet, samples),
+        "outcome": None if sheet.outcome is None else dict(sheet.outcome),
+    }  # fmt: skip
+
+
+def _plan(plan: Plan, pot_name: str) -> dict[str, Any]:
+    wish = plan.setup.wish
+    cut = wish.load.pieces[0].cut
+    return {
+        "hold_min": plan.hold_min,
+        "level": wish.level,
+        "pot_name": pot_name,
+        "cut": cut.cut_id,
+        "texture": TEXTURES[round(wish.texture_step)],
+        "looks": [{"texture": texture, "looks": cut.looks[texture]} for texture in TEXTURES],
+        "kinds": [
+            {"name": piece.cut.name, "count": count, "membrane": piece.has_membrane}
+            for piece, count in wish.load.kinds()
+        ],
+        "cautions": [item.text for item in plan.cautions if item.severity == "careful"],
+    }
+
+
+def _step(sheet: Sheet, step: Step) -> dict[str, Any]:
+    done = sheet.done_s.get(step.step_id)
+    ticked = sheet.ticked.get(step.step_id, frozenset())
+    return {
+        "step_id": step.step_id,
+        "kind": step.kind,
+        "title": step.title,
+        "look_for": step.look_for,
+        "if_not": step.if_not,
+        "likely_s": round(step.likely_s),
+        "hands": step.hands,
+        "waits": step.waits,
+        "ticks": [{"text": tick, "on": tick in ticked} for tick in step.ticks],
+        "timers": [
+            {"title": timer.title, "seconds": round(timer.seconds)} for timer in step.timers
+        ],
+        "done_at": None if done is None else _moment(done),
+    }
+
+
+def _timer(timer: Timer, now_s: float) -> dict[str, Any]:
+    return {
+        "timer_id": timer.timer_id,
+        "step_id": timer.step_id,
+        "title": timer.title,
+        "due_at": _moment(timer.due_s),
+        "left_s": round(timer.left_s(now_s)),
+        "heard": timer.rang_s is not None,
+    }
+
+
+def _pot(reading: PotReading, plan: Plan) -> dict[str, Any]:
+    outside = float(ambient_pressure_pa(plan.setup.wish.altitude_m))
+    shut = reading.state not in {"open", "no_vessel"}
+    inside = float(saturation_pressure_pa(reading.temp_c)) if shut else outside
+    return {
+        "state": reading.state,
+        "temp_c": round(reading.temp_c, 1),
+        "gauge_pa": round(max(inside - outside, 0.0)),
+        "pin_up": reading.pin_up,
+        "left_s": None if reading.left_s is None else round(reading.left_s),
+        "spitting": reading.spitting,
+    }
+
+
+def _lid_at(sheet: Sheet) -> datetime | None:
+    """From when the trace counts: heating began."""
+    marks = sheet.marks[0]
+    started = marks.started_s if marks.started_s is not None else marks.lid_s
+    return None if started is None else _moment(started)
+
+
+def _pencil(plan: Plan) -> list[list[float]]:
+    """The planned pressure over time from lid on: [s, Pa]."""
+    trace = plan.trace
+    return [
+        [round(float(at)), round(float(gauge))]
+        for at, gauge in zip(trace.time_s, trace.gauge_pa, strict=True)
+    ]
+
+
+def _ink(sheet: Sheet, samples: Sequence[StoredSample]) -> list[list[float]]:
+    """What really happened: [s from the same moment, Pa]."""
+    begin = _lid_at(sheet)
+    if begin is None or not samples:
+        return []
+    every = max(len(samples) // MOST_INK, 1)
+    thinned = [*samples[::every], samples[-1]]
+    points = ((round((item.at - begin).total_seconds()), round(item.gauge_pa)) for item in thinned)
+    return [[float(at), float(gauge)] for at, gauge in points if at >= 0][: MOST_INK + 2]
+
+
+def _moment(at_s: float) -> datetime:
+    return datetime.fromtimestamp(at_s, UTC)

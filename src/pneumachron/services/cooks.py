@@ -1,0 +1,407 @@
+"""A cook beside the pot: begin, write down what happens, follow a connected pot."""
+
+import json
+from collections.abc import Mapping
+from contextlib import suppress
+from dataclasses import asdict, dataclass, replace
+from datetime import UTC, datetime, timedelta
+from functools import lru_cache
+from typing import Any
+
+from sqlalchemy.orm import Session
+
+from pneumachron.core.again import judge_opened, judge_stopped
+from pneumachron.core.cook.forecast import heat_ratio
+from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, check, fold
+from pneumachron.core.errors import WishError
+from pneumachron.core.plan import Plan
+from pneumachron.core.tenderness import TEXTURES, Texture
+from pneumachron.core.units import parse_measure
+from pneumachron.devices.protocol import (
+    AwayError,
+    DeviceError,
+    HandAction,
+    PotCommand,
+)
+from pneumachron.devices.simulated import Faults, SimulatedPot
+from pneumachron.services.answers import opened_document, stopped_document
+from pneumachron.services.cook_documents import cook_document
+from pneumachron.services.households import current_household
+from pneumachron.services.inputs import INPUTS_VERSION, Defaults, PlanInputs, located, read_wish
+from pneumachron.services.live_kitchen import LiveKitchen, plan_of
+from pneumachron.services.planning import find_pot
+from pneumachron.store import cooks, households
+from pneumachron.store.cooks import COOKS, Filter
+from pneumachron.store.records import (
+    CookContent,
+    StoredCook,
+    StoredEvent,
+    StoredSample,
+    new_id,
+)
+
+MAX_EVENTS = 2000
+"""A cook of a whole day has some two hundred."""
+_SAME = timedelta(milliseconds=1)
+
+
+@dataclass(frozen=True, slots=True)
+class Told:
+    """Something that a screen tells of a cook; `key` is the same when it is told twice."""
+
+    key: str
+    kind: EventKind
+    body: Mapping[str, Any]
+
+
+def begin(
+    session: Session,
+    here: LiveKitchen,
+    *,
+    name: str,
+    person_id: str | None,
+    inputs: PlanInputs,
+    connected: bool,
+) -> dict[str, Any]:
+    """Begin a cook: its plan is worked out and kept with the kitchen as it is now.
+
+    Raises
+    ------
+    WishError : it cannot be cooked; nothing was begun.
+    """
+    household = current_household(session)
+    if person_id is not None:
+        households.check_person(session, household.household_id, person_id)
+    pot = find_pot(session, household.household_id, inputs.pot)
+    defaults = Defaults(household.altitude_m, household.start_temp_c, household.taste_step)
+    try:
+        wish = read_wish(inputs, pot, defaults)
+    except WishError as error:
+        raise located(error) from None
+    kitchen = {"pot": asdict(pot), "defaults": asdict(defaults)}
+    typed = asdict(inputs)
+    plan = _plan(typed, kitchen)
+    now = here.clock.now()
+    content = CookContent(
+        name=name,
+        person_id=person_id,
+        cut=wish.load.pieces[0].cut.cut_id,
+        pot_id=inputs.pot,
+        pot_name=pot.name,
+        mass_kg=wish.load.mass_kg,
+        hold_min=plan.hold_min,
+        wished_step=wish.texture_step,
+        connected=connected,
+        inputs_version=INPUTS_VERSION,
+        inputs=typed,
+        kitchen=kitchen,
+        started_at=now,
+    )
+    stored = COOKS.add(session, household.household_id, content)
+    cooks.add_event(session, stored.cook_id, StoredEvent("began", now, "began", {}))
+    if connected:
+        here.pot(kitchen).load({"inputs": typed, "kitchen": kitchen})
+    return _document(session, here, stored)
+
+
+def follow(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
+    """Where a cook stands, after asking its pot."""
+    stored = _stored(session, cook_id)
+    _ask_pot(session, here, stored)
+    return _document(session, here, stored)
+
+
+def tell(session: Session, here: LiveKitchen, cook_id: str, told: Told) -> dict[str, Any]:
+    """Write something down. Telling it twice writes it once.
+
+    Raises
+    ------
+    SheetError : it cannot be so; nothing was written.
+    """
+    stored = _stored(session, cook_id)
+    _ask_pot(session, here, stored)
+    sheet, plan = _sheet(session, stored)
+    now = here.clock.now()
+    event = Event(now.timestamp(), told.kind, told.body)
+    events = cooks.events_of(session, cook_id)
+    if all(known.key != told.key for known in events):
+        check(sheet, event)
+        _room(len(events))
+        cooks.add_event(session, cook_id, StoredEvent(told.key, now, told.kind, dict(told.body)))
+        _remember(session, stored, plan)
+    return _document(session, here, _stored(session, cook_id))
+
+
+def press(
+    session: Session,
+    here: LiveKitchen,
+    cook_id: str,
+    what: PotCommand,
+    *,
+    at_the_pot: bool,
+) -> dict[str, Any]:
+    """Press the panel of a connected pot.
+
+    Raises
+    ------
+    DeviceError : it refuses or does not answer; or nobody is at the pot for a start or a vent.
+    """
+    stored = _stored(session, cook_id)
+    device = _device(here, stored)
+    if what in {"start", "vent"} and not at_the_pot:
+        raise DeviceError(
+            "nobody_there",
+            "Somebody has to stand at the pot for this.",
+            "Look at lid and valve, then say that you are there.",
+        )
+    _press(session, stored, device, what)
+    _ask_pot(session, here, stored)
+    return _document(session, here, _stored(session, cook_id))
+
+
+def handle(
+    session: Session, here: LiveKitchen, cook_id: str, what: HandAction, volume: str | None
+) -> dict[str, Any]:
+    """Play the hands beside a simulated pot."""
+    stored = _stored(session, cook_id)
+    poured = 0.0 if volume is None else parse_measure(volume, "volume", "volume")
+    _device(here, stored).hands(what, volume_m3=poured)
+    _ask_pot(session, here, stored)
+    return _document(session, here, _stored(session, cook_id))
+
+
+def _press(session: Session, stored: StoredCook, device: SimulatedPot, what: PotCommand) -> None:
+    if what != "set":
+        device.command(what)
+        return
+    sheet, plan = _sheet(session, stored)
+    hold_min = stored.content.hold_min
+    if len(sheet.marks) > 1:
+        again = [event for event in cooks.events_of(session, stored.cook_id)
+                 if event.kind == "put_back"]  # fmt: skip
+        hold_min = int(again[-1].body["hold_min"])
+    device.command("set", hold_s=60.0 * hold_min, gauge_pa=plan.gauge_pa)
+
+
+def set_faults(session: Session, here: LiveKitchen, cook_id: str, faults: Faults) -> dict[str, Any]:
+    """Switch faults of the simulated pot on or off."""
+    stored = _stored(session, cook_id)
+    _device(here, stored).set_faults(faults)
+    _ask_pot(session, here, stored)
+    return _document(session, here, stored)
+
+
+def judge(
+    session: Session, here: LiveKitchen, cook_id: str, *, seen: Texture | None, probe: str | None
+) -> dict[str, Any]:
+    """Done, put back, or rescue: from how it looks, what was set, and how long it is open."""
+    stored = _stored(session, cook_id)
+    sheet, plan = _sheet(session, stored)
+    held = stored.content.hold_min + sum(
+        int(event.body["hold_min"])
+        for event in cooks.events_of(session, cook_id)
+        if event.kind == "put_back"
+    )
+    down_s = sheet.marks[-1].down_s
+    now = here.clock.now()
+    open_min = 5.0 if down_s is None else min(max((now.timestamp() - down_s) / 60.0, 0.0), 60.0)
+    wish = plan.setup.wish
+    found = judge_opened(
+        wish,
+        held,
+        seen_step=None if seen is None else float(TEXTURES.index(seen)),
+        probe_c=None if probe is None else parse_measure(probe, "temperature", "probe"),
+        open_min=open_min,
+    )
+    document = opened_document(wish, found)
+    body = {"seen": seen, "probe": probe, "verdict": found.step, "hold_min": found.hold_min}
+    cooks.add_event(session, cook_id, StoredEvent(f"judged-{new_id()}", now, "judged", body))
+    return document
+
+
+def worth(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
+    """What the minutes of a run that stopped were worth, and how to go on."""
+    stored = _stored(session, cook_id)
+    sheet, plan = _sheet(session, stored)
+    marks = sheet.marks[-1]
+    if marks.started_s is None:
+        raise SheetError("not_started", "This run was not started.", "Start it first.")
+    now_s = here.clock.now().timestamp()
+    stopped_s = marks.stopped_hot_s or now_s
+    found = judge_stopped(
+        plan.setup.wish,
+        (stopped_s - marks.started_s) / 60.0,
+        min((now_s - stopped_s) / 60.0, 360.0),
+    )
+    return stopped_document(found)
+
+
+def probe(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
+    """A probe in the middle of a simulated cook; believable only in an open pot."""
+    device = _device(here, _stored(session, cook_id))
+    return {"temp_c": round(device.probe_c(), 1), "believable": device.reading().state == "open"}
+
+
+def running(session: Session, here: LiveKitchen) -> None:
+    """Ask the pots of all cooks that run: called every second, whether or not anybody looks."""
+    home = current_household(session).household_id
+    found, _ = cooks.log_page(session, home, Filter(running=True), limit=50, offset=0)
+    for stored in found:
+        _ask_pot(session, here, stored)
+
+
+def log(
+    session: Session, wanted: Filter, *, limit: int, offset: int
+) -> tuple[list[StoredCook], int]:
+    """Cooks of the log, the last one first, and how many there are."""
+    home = current_household(session).household_id
+    return cooks.log_page(session, home, wanted, limit=limit, offset=offset)
+
+
+def history(session: Session, cook_id: str) -> list[StoredEvent]:
+    """Everything that happened in a cook."""
+    return cooks.events_of(session, _stored(session, cook_id).cook_id)
+
+
+def set_cook_deleted(session: Session, cook_id: str, *, deleted: bool) -> None:
+    """Take a cook out of the log, or put it back."""
+    home = current_household(session).household_id
+    COOKS.set_deleted(session, home, cook_id, deleted=deleted)
+
+
+def last_moment(session: Session) -> datetime | None:
+    """The last thing that was written down, so that the clock starts no earlier."""
+    home = current_household(session).household_id
+    found, _ = cooks.log_page(session, home, Filter(running=True), limit=50, offset=0)
+    moments = [event.at for stored in found for event in cooks.events_of(session, stored.cook_id)]
+    return max(moments, default=None)
+
+
+# inside
+
+
+def _stored(session: Session, cook_id: str) -> StoredCook:
+    return COOKS.get(session, current_household(session).household_id, cook_id)
+
+
+def _room(count: int) -> None:
+    if count >= MAX_EVENTS:
+        raise SheetError(
+            "full_sheet", "This sheet is full.", "End this cook and begin another one."
+        )
+
+
+def _device(here: LiveKitchen, stored: StoredCook) -> SimulatedPot:
+    if not stored.content.connected:
+        raise DeviceError("by_hand", "No pot is connected to this cook.", "Go on by hand.")
+    return here.pot(stored.content.kitchen)
+
+
+@lru_cache(maxsize=64)
+def _planned(inputs: str, kitchen: str) -> Plan:
+    return plan_of(json.loads(inputs), json.loads(kitchen))
+
+
+def _plan(inputs: dict[str, Any], kitchen: dict[str, Any]) -> Plan:
+    """The plan of a cook; a sheet is folded at every glance, so plans are kept."""
+    return _planned(json.dumps(inputs, sort_keys=True), json.dumps(kitchen, sort_keys=True))
+
+
+def _sheet(session: Session, stored: StoredCook) -> tuple[Sheet, Plan]:
+    content = stored.content
+    plan = _plan(content.inputs, content.kitchen)
+    told = [
+        Event(event.at.timestamp(), _KINDS[event.kind], event.body)
+        for event in cooks.events_of(session, stored.cook_id)
+        if event.kind in _KINDS
+    ]
+    return fold(plan, content.inputs.get("finish"), told), plan
+
+
+_KINDS: dict[str, EventKind] = {
+    "began": "began", "ticked": "ticked", "done": "done", "undone": "undone",
+    "timer_started": "timer_started", "timer_moved": "timer_moved", "timer_rang": "timer_rang",
+    "timer_stopped": "timer_stopped", "pot": "pot", "put_back": "put_back", "judged": "judged",
+    "note": "note", "weighed": "weighed", "outcome": "outcome", "ended": "ended",
+}  # fmt: skip
+
+
+def _ask_pot(session: Session, here: LiveKitchen, stored: StoredCook) -> None:
+    """Write down what a connected pot did since it was last asked; away, it is asked again."""
+    content = stored.content
+    if not content.connected or content.ended_at is not None:
+        return
+    device = here.pot(content.kitchen)
+    known = cooks.events_of(session, stored.cook_id)
+    seen = [event.at for event in known if event.kind == "pot"]
+    since = max(seen, default=content.started_at) - _SAME
+    inked = cooks.last_sample_at(session, stored.cook_id) or content.started_at - _SAME
+    with suppress(AwayError):
+        for change in device.changes(since):
+            key = f"pot-{change.at.timestamp():.3f}-{change.state}"
+            _room(len(known))
+            cooks.add_event(
+                session, stored.cook_id, StoredEvent(key, change.at, "pot", {"state": change.state})
+            )
+        samples = [
+            StoredSample(item.at, item.temp_c, item.gauge_pa) for item in device.samples(inked)
+        ]
+        cooks.add_samples(session, stored.cook_id, samples)
+
+
+def _remember(session: Session, stored: StoredCook, plan: Plan) -> None:
+    """What the log lists of a cook, beside its sheet."""
+    sheet, _ = _sheet(session, stored)
+    events = cooks.events_of(session, stored.cook_id)
+    content = stored.content
+    ratio = heat_ratio(sheet)
+    up = next(step.likely_s for step in sheet.steps if step.kind == "come_up")
+    weighed = {}
+    notes = []
+    for event in events:
+        if event.kind == "weighed":
+            weighed.update({key: value for key, value in event.body.items() if value is not None})
+        elif event.kind == "note":
+            notes.append(str(event.body["text"]))
+    outcome = sheet.outcome
+    changed = replace(
+        content,
+        ended_at=_moment(sheet.ended_s),
+        outcome_step=None if outcome is None else _outcome_step(outcome),
+        come_up_s=None if ratio is None else ratio * up,
+        yield_ratio=(
+            weighed["after_kg"] / weighed["before_kg"]
+            if {"before_kg", "after_kg"} <= weighed.keys()
+            else None
+        ),
+        note="\n".join(notes)[:4000],
+    )
+    if changed != content:
+        home = current_household(session).household_id
+        COOKS.replace(session, home, stored.cook_id, changed)
+
+
+def _outcome_step(outcome: Mapping[str, Any]) -> float | None:
+    """Mean rung of all pieces that were judged."""
+    steps = [TEXTURES.index(piece["texture"]) for piece in outcome["pieces"] if piece["texture"]]
+    return sum(steps) / len(steps) if steps else None
+
+
+def _moment(at_s: float | None) -> datetime | None:
+    return None if at_s is None else datetime.fromtimestamp(at_s, UTC)
+
+
+def _document(session: Session, here: LiveKitchen, stored: StoredCook) -> dict[str, Any]:
+    sheet, plan = _sheet(session, stored)
+    reading = None
+    if stored.content.connected and stored.content.ended_at is None:
+        with suppress(AwayError):
+            reading = here.pot(stored.content.kitchen).reading()
+    return cook_document(
+        stored,
+        plan,
+        sheet,
+        here.clock,
+        reading=reading,
+        samples=cooks.samples_of(session, stored.cook_id),
+    )
