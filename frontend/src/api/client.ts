@@ -23,6 +23,18 @@ export type OwnPotIn = Schemas["OwnPotIn"];
 export type RestoreOut = Schemas["RestoreOut"];
 export type ReadyByOut = Schemas["ReadyByOut"];
 export type AroundOut = Schemas["AroundOut"];
+export type CookOut = Schemas["CookOut"];
+export type CookLine = Schemas["CookLine"];
+export type CookStep = Schemas["CookStepOut"];
+export type CookTimer = Schemas["TimerOut"];
+export type ToldIn = NonNullable<
+  paths["/api/cooks/{cook_id}/events"]["post"]["requestBody"]
+>["content"]["application/json"];
+export type PotCommand = Schemas["PressIn"]["do"];
+export type HandAction = Schemas["HandsIn"]["do"];
+export type Faults = Schemas["FaultsIn"];
+export type Verdict = Schemas["OpenedOut"];
+export type PieceOutcome = Schemas["PieceOutcome"];
 export type DayIn = Schemas["DayIn"];
 export type WayOut = Schemas["WayOutOut"];
 export type KeepDay = Schemas["KeepDayIn"];

@@ -900,6 +900,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooks/entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Enter Cook
+         * @description Write down a cook that was not followed.
+         */
+        post: operations["enter_cook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cooks/{cook_id}": {
         parameters: {
             query?: never;
@@ -1568,7 +1588,7 @@ export interface components {
             /** Lines */
             lines: components["schemas"]["LineOut"][];
             /** Steps */
-            steps: components["schemas"]["pneumachron__api__schemas__recipes__StepOut"][];
+            steps: components["schemas"]["StepOut"][];
             /** Marks */
             marks: components["schemas"]["PencilMark"][];
             setting: components["schemas"]["ConvertedSetting"];
@@ -1691,9 +1711,11 @@ export interface components {
             ended_at: string | null;
             /** Connected */
             connected: boolean;
+            /** Set Min */
+            set_min: number;
             plan: components["schemas"]["CookPlanOut"];
             /** Steps */
-            steps: components["schemas"]["pneumachron__api__schemas__cooks__StepOut"][];
+            steps: components["schemas"]["CookStepOut"][];
             /** Current */
             current: string | null;
             /** Next */
@@ -1706,6 +1728,8 @@ export interface components {
             /** Rounds */
             rounds: number;
             pot: components["schemas"]["PotNowOut"] | null;
+            /** @description of the simulated pot */
+            faults: components["schemas"]["FaultsIn"] | null;
             /** Lid At */
             lid_at: string | null;
             /**
@@ -1750,6 +1774,47 @@ export interface components {
             kinds: components["schemas"]["KindOut"][];
             /** Cautions */
             cautions: string[];
+        };
+        /**
+         * CookStepOut
+         * @description One thing to do.
+         */
+        CookStepOut: {
+            /** Step Id */
+            step_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "release" | "open" | "judge" | "rest" | "sauce" | "finish" | "carve" | "keep" | "write_down";
+            /** Title */
+            title: string;
+            /** Look For */
+            look_for: string;
+            /** If Not */
+            if_not: string;
+            /** Likely S */
+            likely_s: number;
+            /** Hands */
+            hands: boolean;
+            /** Waits */
+            waits: ("pressure" | "hold_over" | "pin_down") | null;
+            /** Ticks */
+            ticks: components["schemas"]["TickOut"][];
+            /** Timers */
+            timers: components["schemas"]["CookStepTimerOut"][];
+            /** Done At */
+            done_at: string | null;
+        };
+        /**
+         * CookStepTimerOut
+         * @description A timer that a step offers.
+         */
+        CookStepTimerOut: {
+            /** Title */
+            title: string;
+            /** Seconds */
+            seconds: number;
         };
         /**
          * CoolingOut
@@ -2005,6 +2070,40 @@ export interface components {
             level_m: number;
             juice_shown: components["schemas"]["Shown"];
             liquid_shown: components["schemas"]["Shown"];
+        };
+        /**
+         * EntryIn
+         * @description A cook that was not followed, written down afterwards.
+         */
+        EntryIn: {
+            /** Name */
+            name: string;
+            /** Person Id */
+            person_id?: string | null;
+            plan: components["schemas"]["PlanIn"];
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
+            /**
+             * Hold Min
+             * @description what was set
+             */
+            hold_min: number;
+            /** Come Up Min */
+            come_up_min?: number | null;
+            /** Pieces */
+            pieces?: components["schemas"]["PieceOutcome"][];
+            /** Before Kg */
+            before_kg?: number | null;
+            /** After Kg */
+            after_kg?: number | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
         };
         /**
          * EventOut
@@ -3746,14 +3845,18 @@ export interface components {
             start: string;
         };
         /**
-         * StepTimerOut
-         * @description A timer that a step offers.
+         * StepOut
+         * @description A step of the converted recipe.
          */
-        StepTimerOut: {
-            /** Title */
-            title: string;
-            /** Seconds */
-            seconds: number;
+        StepOut: {
+            /** Kind */
+            kind: string;
+            /** Text */
+            text: string;
+            /** Low Min */
+            low_min: number | null;
+            /** High Min */
+            high_min: number | null;
         };
         /**
          * StepTold
@@ -4149,51 +4252,6 @@ export interface components {
         WhatIfOut: {
             /** Alternatives */
             alternatives: components["schemas"]["AlternativeOut"][];
-        };
-        /**
-         * StepOut
-         * @description One thing to do.
-         */
-        pneumachron__api__schemas__cooks__StepOut: {
-            /** Step Id */
-            step_id: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "release" | "open" | "judge" | "rest" | "sauce" | "finish" | "carve" | "keep" | "write_down";
-            /** Title */
-            title: string;
-            /** Look For */
-            look_for: string;
-            /** If Not */
-            if_not: string;
-            /** Likely S */
-            likely_s: number;
-            /** Hands */
-            hands: boolean;
-            /** Waits */
-            waits: ("pressure" | "hold_over" | "pin_down") | null;
-            /** Ticks */
-            ticks: components["schemas"]["TickOut"][];
-            /** Timers */
-            timers: components["schemas"]["StepTimerOut"][];
-            /** Done At */
-            done_at: string | null;
-        };
-        /**
-         * StepOut
-         * @description A step of the converted recipe.
-         */
-        pneumachron__api__schemas__recipes__StepOut: {
-            /** Kind */
-            kind: string;
-            /** Text */
-            text: string;
-            /** Low Min */
-            low_min: number | null;
-            /** High Min */
-            high_min: number | null;
         };
     };
     responses: never;
@@ -7544,6 +7602,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    enter_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntryIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookLine"];
                 };
             };
             /** @description Unknown host or unreadable body */

@@ -13,6 +13,12 @@ const ConvertView = lazy(() =>
 const DayView = lazy(() =>
   import("@/features/day/DayView").then((module) => ({ default: module.DayView })),
 );
+const CookView = lazy(() =>
+  import("@/features/cook/CookView").then((module) => ({ default: module.CookView })),
+);
+const LogView = lazy(() =>
+  import("@/features/log/LogView").then((module) => ({ default: module.LogView })),
+);
 const GuideView = lazy(() =>
   import("@/features/guide/GuideView").then((module) => ({ default: module.GuideView })),
 );
@@ -37,6 +43,8 @@ export function App() {
             <Route path="/" component={BenchView} />
             <Route path="/convert" component={ConvertView} />
             <Route path="/day" component={DayView} />
+            <Route path="/cook" component={CookView} />
+            <Route path="/log" component={LogView} />
             <Route path="/plans" component={PlansView} />
             <Route path="/kit" component={KitView} />
             <Route path="/guide" component={GuideView} />

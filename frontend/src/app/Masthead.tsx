@@ -8,6 +8,8 @@ const VIEWS = [
   { path: "/", name: "Bench" },
   { path: "/convert", name: "Convert" },
   { path: "/day", name: "Day" },
+  { path: "/cook", name: "Cook" },
+  { path: "/log", name: "Log" },
   { path: "/plans", name: "Plans" },
   { path: "/kit", name: "Kit" },
   { path: "/guide", name: "Guide" },
@@ -20,10 +22,13 @@ export function Masthead() {
   const other = theme === "light" ? "dark" : "light";
   return (
     <header className="print:hidden flex h-12 items-center gap-2.5 border-ink border-b-2 px-3 sm:gap-6 sm:px-5">
-      <span className="hidden font-bold font-dial text-[15px] min-[440px]:inline sm:text-[20px]">
+      <span className="hidden font-bold font-dial text-[15px] min-[520px]:inline sm:text-[20px]">
         Pneumachron
       </span>
-      <nav aria-label="Views" className="flex gap-2.5 text-[14px] sm:gap-5 sm:text-[15px]">
+      <nav
+        aria-label="Views"
+        className="flex gap-1.5 text-[13px] min-[400px]:gap-2.5 min-[400px]:text-[14px] sm:gap-5 sm:text-[15px]"
+      >
         {VIEWS.map(({ path, name }) => (
           <Link
             key={path}

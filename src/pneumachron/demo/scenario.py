@@ -6,9 +6,11 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
+from pneumachron.core.tenderness import Texture
 from pneumachron.demo.recipes import RECIPES
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.understand import Answers
+from pneumachron.services import cooks as cook_service
 from pneumachron.services import day as day_service
 from pneumachron.services import households as household_service
 from pneumachron.services import planning
@@ -69,6 +71,40 @@ COOKS: tuple[tuple[str, str, PlanInputs], ...] = (
 
 DAY_NAME = "Snowed-in Saturday"
 DAY_DISHES = (("Snowed-in shoulder, the whole choir", 8), ("Allotment working party short ribs", 4))
+LOG_HOLD_MIN = {
+    "Alto section supper": 90,
+    "Snowed-in shoulder, the whole choir": 85,
+    "Allotment working party short ribs": 45,
+}
+LOG: tuple[tuple[int, str, Texture, float, tuple[float, float], str], ...] = (
+    (
+        75,
+        "Alto section supper",
+        "holds",
+        13.0,
+        (1.42, 0.98),
+        "Firmer than the altos like it; ten minutes more next time.",
+    ),
+    (
+        54,
+        "Snowed-in shoulder, the whole choir",
+        "falls",
+        16.5,
+        (2.4, 1.5),
+        "Pulled by itself. Half the juice stirred back.",
+    ),
+    (40, "Allotment working party short ribs", "very", 12.0, (1.3, 0.78), ""),
+    (26, "Alto section supper", "tender", 13.5, (1.4, 0.95), "Just right, sliced well."),
+    (
+        12,
+        "Snowed-in shoulder, the whole choir",
+        "very",
+        16.0,
+        (2.45, 1.6),
+        "The pot seems slower than it says.",
+    ),
+)
+"""Sheets of past cooks: days ago, plan, how it came out, minutes to pressure, kilos, note."""
 SATURDAY = 5
 """As `date.weekday` counts."""
 
@@ -104,6 +140,23 @@ def fill(session: Session) -> None:
         planning.save_plan(session, name=name, person_id=person.person_id, inputs=of_pot)
         saved[name] = of_pot
     day_service.keep_day(session, DAY_NAME, _day(saved))
+    for days_ago, name, texture, up_min, weights, note in LOG:
+        inputs = saved[name]
+        cook_service.enter(
+            session,
+            cook_service.Entry(
+                name=name,
+                person_id=None,
+                inputs=inputs,
+                started_at=now() - timedelta(days=days_ago),
+                hold_min=LOG_HOLD_MIN[name],
+                come_up_min=up_min,
+                pieces=({"texture": texture, "juicy": 4, "taste": 4},),
+                before_kg=weights[0],
+                after_kg=weights[1],
+                note=note,
+            ),
+        )
 
 
 def _day(saved: dict[str, PlanInputs]) -> dict[str, Any]:

@@ -39,7 +39,7 @@ from pneumachron.devices.protocol import (
     Sample,
 )
 
-NOISE_K = 0.4
+NOISE_K = 0.2
 """Of the sensor at the base. Judgement."""
 PROBE_NOISE_K = 0.7
 """Of a kitchen probe. Common practice."""

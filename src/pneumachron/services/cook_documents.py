@@ -1,6 +1,7 @@
 """A cook as a document for the wire: one step at a time, timers, what is still to come, the ink."""
 
 from collections.abc import Sequence
+from dataclasses import asdict
 from datetime import UTC, datetime
 from typing import Any
 
@@ -12,6 +13,7 @@ from pneumachron.core.steam import ambient_pressure_pa, saturation_pressure_pa
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import PotReading
+from pneumachron.devices.simulated import Faults
 from pneumachron.store.records import StoredCook, StoredSample
 
 MOST_INK = 400
@@ -25,6 +27,7 @@ def cook_document(
     clock: Clock,
     *,
     reading: PotReading | None,
+    faults: Faults | None,
     samples: Sequence[StoredSample],
 ) -> dict[str, Any]:
     """Everything a screen shows of a cook."""
@@ -43,6 +46,7 @@ def cook_document(
         "began_at": content.started_at,
         "ended_at": content.ended_at,
         "connected": content.connected,
+        "set_min": content.hold_min,
         "plan": _plan(plan, content.pot_name),
         "steps": [_step(sheet, step) for step in sheet.steps],
         "current": None if current is None else current.step_id,
@@ -64,6 +68,7 @@ def cook_document(
         },
         "rounds": len(sheet.marks),
         "pot": None if reading is None else _pot(reading, plan),
+        "faults": None if faults is None else asdict(faults),
         "lid_at": _lid_at(sheet),
         "pencil": _pencil(plan),
         "ink": _ink(sheet, samples),

@@ -1,7 +1,7 @@
 """A cook beside the pot: begin, write down what happens, follow a connected pot."""
 
 import json
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from contextlib import suppress
 from dataclasses import asdict, dataclass, replace
 from datetime import UTC, datetime, timedelta
@@ -69,6 +69,21 @@ def begin(
     ------
     WishError : it cannot be cooked; nothing was begun.
     """
+    content = _content(session, here.clock.now(), name, person_id, inputs)
+    content = replace(content, connected=connected)
+    home = current_household(session).household_id
+    stored = COOKS.add(session, home, content)
+    began = StoredEvent("began", content.started_at, "began", {})
+    cooks.add_event(session, stored.cook_id, began)
+    if connected:
+        here.pot(content.kitchen).load({"inputs": content.inputs, "kitchen": content.kitchen})
+    return _document(session, here, stored)
+
+
+def _content(
+    session: Session, started_at: datetime, name: str, person_id: str | None, inputs: PlanInputs
+) -> CookContent:
+    """A cook as it begins: its plan worked out in the kitchen as it is now."""
     household = current_household(session)
     if person_id is not None:
         households.check_person(session, household.household_id, person_id)
@@ -81,8 +96,7 @@ def begin(
     kitchen = {"pot": asdict(pot), "defaults": asdict(defaults)}
     typed = asdict(inputs)
     plan = _plan(typed, kitchen)
-    now = here.clock.now()
-    content = CookContent(
+    return CookContent(
         name=name,
         person_id=person_id,
         cut=wish.load.pieces[0].cut.cut_id,
@@ -91,17 +105,64 @@ def begin(
         mass_kg=wish.load.mass_kg,
         hold_min=plan.hold_min,
         wished_step=wish.texture_step,
-        connected=connected,
+        connected=False,
         inputs_version=INPUTS_VERSION,
         inputs=typed,
         kitchen=kitchen,
-        started_at=now,
+        started_at=started_at,
     )
-    stored = COOKS.add(session, household.household_id, content)
-    cooks.add_event(session, stored.cook_id, StoredEvent("began", now, "began", {}))
-    if connected:
-        here.pot(kitchen).load({"inputs": typed, "kitchen": kitchen})
-    return _document(session, here, stored)
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """A cook that was not followed, written down afterwards."""
+
+    name: str
+    person_id: str | None
+    inputs: PlanInputs
+    started_at: datetime
+    hold_min: int
+    come_up_min: float | None = None
+    pieces: tuple[dict[str, Any], ...] = ()
+    before_kg: float | None = None
+    after_kg: float | None = None
+    note: str = ""
+
+
+def enter(session: Session, entry: Entry) -> StoredCook:
+    """Write a cook down that was not followed."""
+    content = _content(session, entry.started_at, entry.name, entry.person_id, entry.inputs)
+    content = replace(content, hold_min=entry.hold_min)
+    home = current_household(session).household_id
+    stored = COOKS.add(session, home, content)
+    plan = _plan(content.inputs, content.kitchen)
+    for event in _entered(entry, plan):
+        cooks.add_event(session, stored.cook_id, event)
+    _remember(session, stored, plan)
+    return _stored(session, stored.cook_id)
+
+
+def _entered(entry: Entry, plan: Plan) -> Iterator[StoredEvent]:
+    """The events that say what an entry says."""
+    begin = entry.started_at
+    up_min = entry.come_up_min
+    if up_min is None:
+        up_min = sum(item.duration_s for item in plan.phases if item.kind == "come_up") / 60.0
+    pressure = begin + timedelta(minutes=up_min)
+    over = pressure + timedelta(minutes=entry.hold_min)
+    yield StoredEvent("began", begin, "began", {})
+    if entry.come_up_min is not None:
+        yield StoredEvent("set", begin, "done", {"step_id": "set"})
+        yield StoredEvent("come_up", pressure, "done", {"step_id": "come_up"})
+    yield StoredEvent("hold", over, "done", {"step_id": "hold"})
+    if entry.pieces:
+        yield StoredEvent("outcome", over, "outcome", {"pieces": list(entry.pieces)})
+    if entry.before_kg is not None or entry.after_kg is not None:
+        weights = {"before_kg": entry.before_kg, "after_kg": entry.after_kg}
+        yield StoredEvent("weighed", over, "weighed", weights)
+    if entry.note:
+        yield StoredEvent("note", over, "note", {"text": entry.note})
+    yield StoredEvent("ended", over, "ended", {})
 
 
 def follow(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
@@ -393,15 +454,18 @@ def _moment(at_s: float | None) -> datetime | None:
 
 def _document(session: Session, here: LiveKitchen, stored: StoredCook) -> dict[str, Any]:
     sheet, plan = _sheet(session, stored)
-    reading = None
+    reading, faults = None, None
     if stored.content.connected and stored.content.ended_at is None:
+        device = here.pot(stored.content.kitchen)
+        faults = device.faults
         with suppress(AwayError):
-            reading = here.pot(stored.content.kitchen).reading()
+            reading = device.reading()
     return cook_document(
         stored,
         plan,
         sheet,
         here.clock,
         reading=reading,
+        faults=faults,
         samples=cooks.samples_of(session, stored.cook_id),
     )

@@ -13,6 +13,7 @@ from pneumachron.api.schemas.cooks import (
     ClockOut,
     CookLine,
     CookOut,
+    EntryIn,
     EventOut,
     FaultsIn,
     HandsIn,
@@ -64,6 +65,12 @@ def begin_cook(asked: BeginIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
         inputs=asked.plan.to_inputs(),
         connected=asked.connected,
     )
+
+
+@router.post("/cooks/entry", status_code=status.HTTP_201_CREATED, responses=_ASKED)
+def enter_cook(asked: EntryIn, db: Db) -> CookLine:
+    """Write down a cook that was not followed."""
+    return CookLine.of(cooks.enter(db, asked.to_entry()))
 
 
 @router.get("/cooks/{cook_id}", response_model=CookOut, responses=INVALID | MISSING)

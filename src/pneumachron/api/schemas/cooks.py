@@ -15,7 +15,7 @@ from pneumachron.core.wish import Level
 from pneumachron.devices.protocol import HandAction, PotCommand
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.cook_documents import MOST_INK
-from pneumachron.services.cooks import Told
+from pneumachron.services.cooks import Entry, Told
 from pneumachron.store.cooks import Filter
 from pneumachron.store.records import StoredCook, StoredEvent
 from pneumachron.store.shelf import MAX_LISTED
@@ -150,6 +150,31 @@ def told(event: ToldIn) -> Told:
     return Told(event.key, event.kind, body)
 
 
+class EntryIn(Closed):
+    """A cook that was not followed, written down afterwards."""
+
+    name: Name
+    person_id: Id | None = None
+    plan: PlanIn
+    started_at: AwareDatetime
+    hold_min: Annotated[int, Field(ge=0, le=720, description="what was set")]
+    come_up_min: Annotated[float | None, Field(gt=0, le=180)] = None
+    pieces: Annotated[list[PieceOutcome], Field(max_length=MAX_PIECE_KINDS)] = Field(
+        default_factory=list
+    )
+    before_kg: Annotated[float | None, Field(gt=0, le=40)] = None
+    after_kg: Annotated[float | None, Field(gt=0, le=40)] = None
+    note: Annotated[str, StringConstraints(strip_whitespace=True, max_length=2000)] = ""
+
+    def to_entry(self) -> Entry:
+        """As the use case takes it."""
+        return Entry(
+            self.name, self.person_id, self.plan.to_inputs(), self.started_at, self.hold_min,
+            self.come_up_min, tuple(piece.model_dump() for piece in self.pieces), self.before_kg,
+            self.after_kg, self.note,
+        )  # fmt: skip
+
+
 class PressIn(Closed):
     """Press the panel."""
 
@@ -191,14 +216,14 @@ class TickOut(Closed):
     on: bool
 
 
-class StepTimerOut(Closed):
+class CookStepTimerOut(Closed):
     """A timer that a step offers."""
 
     title: str
     seconds: int
 
 
-class StepOut(Closed):
+class CookStepOut(Closed):
     """One thing to do."""
 
     step_id: str
@@ -210,7 +235,7 @@ class StepOut(Closed):
     hands: bool
     waits: Waits | None
     ticks: Annotated[list[TickOut], Field(max_length=8)]
-    timers: Annotated[list[StepTimerOut], Field(max_length=MAX_TIMERS)]
+    timers: Annotated[list[CookStepTimerOut], Field(max_length=MAX_TIMERS)]
     done_at: datetime | None
 
 
@@ -306,8 +331,9 @@ class CookOut(Closed):
     began_at: datetime
     ended_at: datetime | None
     connected: bool
+    set_min: int
     plan: CookPlanOut
-    steps: Annotated[list[StepOut], Field(max_length=MAX_STEPS)]
+    steps: Annotated[list[CookStepOut], Field(max_length=MAX_STEPS)]
     current: str | None
     next: str | None
     timers: Annotated[list[TimerOut], Field(max_length=MAX_TIMERS)]
@@ -315,6 +341,7 @@ class CookOut(Closed):
     forecast: ForecastOut
     rounds: int
     pot: PotNowOut | None
+    faults: Annotated[FaultsIn | None, Field(description="of the simulated pot")]
     lid_at: datetime | None
     pencil: Points
     ink: Points

@@ -1,0 +1,145 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  type CookOut,
+  client,
+  type Faults,
+  type HandAction,
+  type PlanIn,
+  type PotCommand,
+  type Texture,
+  type ToldIn,
+  unwrap,
+} from "@/api/client";
+
+const EVERY_MS = 1000;
+const FAST_MS = 400;
+
+const one = (id: string) => ["cooks", "one", id];
+
+/** Where a cook stands, asked every second; so a second screen follows. */
+export function useCook(id: string) {
+  return useQuery({
+    queryKey: one(id),
+    queryFn: ({ signal }) =>
+      unwrap(client.GET("/api/cooks/{cook_id}", { params: { path: { cook_id: id } }, signal })),
+    refetchInterval: ({ state }) => {
+      if (state.data?.ended_at) return false;
+      return (state.data?.speed ?? 1) > 1 ? FAST_MS : EVERY_MS;
+    },
+    refetchIntervalInBackground: true,
+    placeholderData: keepPreviousData,
+  });
+}
+
+export interface LogWanted {
+  search?: string;
+  cut?: string;
+  running?: boolean;
+  limit?: number;
+  offset?: number;
+}
+
+export function useLog(wanted: LogWanted) {
+  return useQuery({
+    queryKey: ["cooks", "log", wanted],
+    queryFn: ({ signal }) =>
+      unwrap(client.GET("/api/cooks", { params: { query: wanted }, signal })),
+    placeholderData: keepPreviousData,
+    staleTime: 0,
+  });
+}
+
+export function useBegin() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: { name: string; plan: PlanIn; connected: boolean }) =>
+      unwrap(client.POST("/api/cooks", { body })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
+  });
+}
+
+/** Everything that is done to a cook; each answer is the cook as it then stands. */
+export function useCookActs(id: string) {
+  const queries = useQueryClient();
+  const params = { path: { cook_id: id } };
+  return useMutation({
+    mutationFn: (act: Act): Promise<CookOut> => {
+      switch (act.kind) {
+        case "tell":
+          return unwrap(client.POST("/api/cooks/{cook_id}/events", { params, body: act.event }));
+        case "press": {
+          const body = { do: act.what, at_the_pot: act.there };
+          return unwrap(client.POST("/api/cooks/{cook_id}/pot", { params, body }));
+        }
+        case "hands": {
+          const body = { do: act.what, volume: act.volume ?? null };
+          return unwrap(client.POST("/api/cooks/{cook_id}/hands", { params, body }));
+        }
+        case "faults":
+          return unwrap(client.PUT("/api/cooks/{cook_id}/faults", { params, body: act.faults }));
+      }
+    },
+    onSuccess: (cook) => queries.setQueryData(one(id), cook),
+  });
+}
+
+export type Act =
+  | { kind: "tell"; event: ToldIn }
+  | { kind: "press"; what: PotCommand; there: boolean }
+  | { kind: "hands"; what: HandAction; volume?: string }
+  | { kind: "faults"; faults: Faults };
+
+/** A key of our own for something that is told: told twice, it is written once. */
+export function newKey(): string {
+  return crypto.randomUUID();
+}
+
+export function useJudge(id: string) {
+  return useMutation({
+    mutationFn: (body: { seen: Texture | null; probe: string | null }) =>
+      unwrap(
+        client.POST("/api/cooks/{cook_id}/judge", { params: { path: { cook_id: id } }, body }),
+      ),
+  });
+}
+
+export function useProbe(id: string) {
+  return useMutation({
+    mutationFn: () =>
+      unwrap(client.GET("/api/cooks/{cook_id}/probe", { params: { path: { cook_id: id } } })),
+  });
+}
+
+/** What the minutes of a run that stopped were worth. */
+export function useWorth(id: string, stopped: boolean) {
+  return useQuery({
+    queryKey: ["cooks", "worth", id],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.GET("/api/cooks/{cook_id}/worth", { params: { path: { cook_id: id } }, signal }),
+      ),
+    enabled: stopped,
+    retry: false,
+  });
+}
+
+export function useSpeed() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (speed: 1 | 10 | 60 | 240) => unwrap(client.PUT("/api/clock", { body: { speed } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
+  });
+}
+
+export function useDeleteCook() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, restore }: { id: string; restore: boolean }) => {
+      const params = { path: { cook_id: id } };
+      return restore
+        ? unwrap(client.POST("/api/cooks/{cook_id}/restore", { params }))
+        : unwrap(client.DELETE("/api/cooks/{cook_id}", { params }));
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks", "log"] }),
+  });
+}

@@ -1,0 +1,34 @@
+import type { CookOut } from "@/api/client";
+import { useWorth } from "@/api/cooks";
+import { panelTime } from "@/lib/format";
+
+/** What goes wrong now, and what to do, in order. */
+export function Alarms({ cook }: { cook: CookOut }) {
+  const stopped = cook.alarms.some((alarm) => alarm.kind === "stopped_hot");
+  const worth = useWorth(cook.id, stopped).data;
+  if (cook.alarms.length === 0) return null;
+  return (
+    <div role="alert" className="flex flex-col gap-2">
+      {cook.alarms.map((alarm) => (
+        <section
+          key={alarm.kind}
+          data-testid="alarm"
+          className="border-care border-l-8 bg-care-wash px-4 py-2"
+        >
+          <h2 className="font-bold text-[22px]">{alarm.title}</h2>
+          <ol className="list-decimal pl-6 text-[17px]">
+            {alarm.do.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ol>
+          {alarm.kind === "stopped_hot" && worth && (
+            <p className="font-medium text-[17px]">
+              {worth.advice}
+              {worth.hold_min > 0 && ` Set ${panelTime(worth.hold_min)} for what is missing.`}
+            </p>
+          )}
+        </section>
+      ))}
+    </div>
+  );
+}

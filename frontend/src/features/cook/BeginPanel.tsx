@@ -1,0 +1,93 @@
+import { useState } from "react";
+import { Link, useLocation } from "wouter";
+import { client, troubleOf, unwrap } from "@/api/client";
+import { useBegin, useLog } from "@/api/cooks";
+import { useShelf } from "@/api/queries";
+import { Tick } from "@/ui/Tick";
+
+/** Cooks that are on, and a new one from a plan. */
+export function BeginPanel() {
+  const shelf = useShelf("");
+  const running = useLog({ running: true, limit: 20 }).data?.cooks ?? [];
+  const begin = useBegin();
+  const [connected, setConnected] = useState(false);
+  const [, navigate] = useLocation();
+  const start = async (planId: string) => {
+    const found = await unwrap(
+      client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: planId } } }),
+    );
+    begin.mutate(
+      { name: found.name, plan: found.inputs, connected },
+      { onSuccess: (cook) => navigate(`/cook?cook=${cook.id}`) },
+    );
+  };
+  const trouble = begin.error ? troubleOf(begin.error) : null;
+  return (
+    <div className="mx-auto max-w-3xl px-4 py-4">
+      <h1 className="font-bold text-[24px]">Cook</h1>
+      {running.length > 0 && (
+        <section aria-labelledby="on-title" className="mt-3">
+          <h2 id="on-title" className="font-semibold text-[18px]">
+            Beside the pot now
+          </h2>
+          <ul className="border-rule border-t">
+            {running.map((cook) => (
+              <li key={cook.id} className="border-rule border-b py-2">
+                <Link
+                  href={`/cook?cook=${cook.id}`}
+                  className="font-semibold text-[18px] underline"
+                >
+                  {cook.name}
+                </Link>
+                <span className="ml-3 text-pencil">in {cook.pot_name}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section aria-labelledby="begin-title" className="mt-4">
+        <h2 id="begin-title" className="font-semibold text-[18px]">
+          Begin
+        </h2>
+        <div className="my-1">
+          <Tick label="with the simulated pot" on={connected} onChange={setConnected} />
+        </div>
+        {trouble && (
+          <p role="alert" className="border-care border-l-4 pl-2">
+            <strong>{trouble.message}</strong> {trouble.hint}
+          </p>
+        )}
+        <ul aria-label="plans to cook" className="border-rule border-t">
+          {(shelf.data?.plans ?? []).map((plan) => (
+            <li
+              key={plan.id}
+              className="flex flex-wrap items-center justify-between gap-3 border-rule border-b py-1.5"
+            >
+              <span>
+                <span className="font-semibold">{plan.name}</span>
+                <span className="ml-3 text-pencil">{plan.pot_name}</span>
+              </span>
+              <button
+                type="button"
+                aria-label={`cook ${plan.name}`}
+                disabled={begin.isPending}
+                onClick={() => start(plan.id)}
+                className="min-h-11 rounded-sm border border-ink bg-ink px-4 font-medium text-paper"
+              >
+                Cook it
+              </button>
+            </li>
+          ))}
+        </ul>
+        {shelf.data?.plans.length === 0 && (
+          <p className="mt-1 text-pencil">
+            No plan is saved yet.{" "}
+            <Link href="/" className="underline">
+              Make one on the Bench.
+            </Link>
+          </p>
+        )}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,170 @@
+import { useState } from "react";
+import { Link, useSearchParams } from "wouter";
+import { type CookOut, troubleOf } from "@/api/client";
+import { newKey, useCook, useCookActs } from "@/api/cooks";
+import { InkTrace } from "@/drawing/InkTrace";
+import { Alarms } from "@/features/cook/Alarms";
+import { BeginPanel } from "@/features/cook/BeginPanel";
+import { PotBox } from "@/features/cook/PotBox";
+import { Running } from "@/features/cook/Running";
+import { StepCard } from "@/features/cook/StepCard";
+import { useAwake } from "@/features/cook/useAwake";
+import { useBell } from "@/features/cook/useBell";
+import { useNextKey } from "@/features/cook/useNextKey";
+import { clockTime, potTells, stepOf, WAIT_WORDS } from "@/lib/cook";
+import { spokenTime } from "@/lib/format";
+import { Button } from "@/ui/Button";
+import { Tick } from "@/ui/Tick";
+import { useWidth } from "@/ui/useWidth";
+
+/** What now? One step at a time, beside the pot. */
+export function CookView() {
+  const [params] = useSearchParams();
+  const id = params.get("cook");
+  if (id === null) return <BeginPanel />;
+  return <Beside key={id} id={id} />;
+}
+
+function Beside({ id }: { id: string }) {
+  const { data: cook, error } = useCook(id);
+  if (cook) return <Cook cook={cook} lost={error !== null} />;
+  const trouble = error ? troubleOf(error) : null;
+  return (
+    <div className="p-6">
+      {trouble ? (
+        <p role="alert" className="border-care border-l-4 pl-3">
+          <strong>{trouble.message}</strong> {trouble.hint}{" "}
+          <Link href="/cook" className="underline">
+            All cooks
+          </Link>
+        </p>
+      ) : (
+        <p className="text-pencil">Fetching the sheet …</p>
+      )}
+    </div>
+  );
+}
+
+function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
+  const acts = useCookActs(cook.id);
+  const [sound, setSound] = useState(false);
+  const step = stepOf(cook, cook.current);
+  const next = stepOf(cook, cook.next);
+  const over = cook.ended_at !== null;
+  useAwake(!over);
+  useBell(cook.timers, sound);
+  const done = () => {
+    if (!step || over || step.kind === "write_down") return;
+    acts.mutate({
+      kind: "tell",
+      event: { kind: "done", key: newKey(), step_id: step.step_id },
+    });
+  };
+  // a pot that tells is not overtaken by a knuckle on the space bar
+  useNextKey(() => step && !potTells(cook, step) && done());
+  const last = [...cook.steps].reverse().find((item) => item.done_at);
+  const undo = () => {
+    if (!last) return;
+    acts.mutate({
+      kind: "tell",
+      event: { kind: "undone", key: newKey(), step_id: last.step_id },
+    });
+  };
+  const trouble = acts.error ? troubleOf(acts.error) : null;
+  return (
+    <div className="mx-auto grid max-w-6xl gap-x-8 px-4 py-3 lg:grid-cols-[minmax(0,1fr)_23rem]">
+      <div className="flex min-w-0 flex-col gap-3">
+        <p className="flex flex-wrap items-baseline gap-x-4 text-pencil">
+          <span className="font-semibold text-ink">{cook.name}</span>
+          <span>
+            {clockTime(cook.now)} {cook.speed > 1 && `(time ×${cook.speed})`}
+          </span>
+          {lost && (
+            <strong className="text-care">The app does not answer; timers go on there.</strong>
+          )}
+        </p>
+        <Running except={cook.id} />
+        <Alarms cook={cook} />
+        {trouble && (
+          <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[18px]">
+            <strong>{trouble.message}</strong> {trouble.hint}
+          </p>
+        )}
+        {over ? (
+          <p className="text-[22px]">
+            This sheet is closed.{" "}
+            <Link href={`/log?cook=${cook.id}`} className="underline">
+              It lies in the log.
+            </Link>
+          </p>
+        ) : (
+          step && <StepCard cook={cook} step={step} act={acts.mutateAsync} />
+        )}
+        {!over && step && step.kind !== "write_down" && (
+          <div className="flex flex-wrap items-center gap-3">
+            <Button
+              strong={!potTells(cook, step)}
+              className="min-h-16 grow px-6 text-left text-[22px] sm:grow-0"
+              onClick={done}
+            >
+              {step.waits ? WAIT_WORDS[step.waits] : "Done"}
+              {next ? `; next: ${next.title}` : ""}
+            </Button>
+            {last && (
+              <Button className="min-h-12" onClick={undo}>
+                Not yet after all
+              </Button>
+            )}
+            <span className="hidden text-[14px] text-pencil sm:inline">
+              {potTells(cook, step) ? "the pot tells when it is so" : "or the space bar"}
+            </span>
+          </div>
+        )}
+        {!over && <Tick label="ring aloud" on={sound} onChange={setSound} />}
+      </div>
+      <aside className="mt-3 min-w-0 lg:mt-0">
+        <Ahead cook={cook} />
+        <Sheet cook={cook} />
+        <PotBox cook={cook} act={acts.mutate} />
+      </aside>
+    </div>
+  );
+}
+
+/** When it is on the table, from what has happened so far, and the steps still to come. */
+function Ahead({ cook }: { cook: CookOut }) {
+  const late = Math.round(cook.forecast.late_s / 60);
+  if (cook.ended_at) return null;
+  return (
+    <section aria-label="what is still to come">
+      <p>
+        <span className="text-pencil">on the table at </span>
+        <span className="font-bold font-dial text-[34px]" data-testid="table-at">
+          {clockTime(cook.forecast.table_at)}
+        </span>
+        {Math.abs(late) >= 3 && (
+          <span className={late > 0 ? "ml-2 text-care" : "ml-2 text-safe"}>
+            {spokenTime(Math.abs(late))} {late > 0 ? "later" : "sooner"} than planned
+          </span>
+        )}
+      </p>
+      <ol className="mt-1 text-[14px]">
+        {cook.forecast.ahead.slice(1, 7).map((item) => (
+          <li key={item.step_id} className="flex gap-2">
+            <span className="w-11 shrink-0 font-dial">{clockTime(item.begin_at)}</span>
+            <span className="text-pencil">{stepOf(cook, item.step_id)?.title}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Sheet({ cook }: { cook: CookOut }) {
+  const [ref, width] = useWidth<HTMLDivElement>(360);
+  return (
+    <div ref={ref} className="mt-3 bg-sheet">
+      <InkTrace cook={cook} width={width} />
+    </div>
+  );
+}

@@ -1,0 +1,120 @@
+import { useState } from "react";
+import { type CookOut, type Texture, troubleOf, type Verdict } from "@/api/client";
+import type { Act } from "@/api/cooks";
+import { newKey, useJudge, useProbe } from "@/api/cooks";
+import { LookDrawing } from "@/drawing/LookDrawing";
+import { spokenTime } from "@/lib/format";
+import { Button } from "@/ui/Button";
+
+interface Props {
+  cook: CookOut;
+  act: (act: Act) => void;
+}
+
+/** Fork, pull, bone, or a probe: done, back for some minutes, or rescued. */
+export function JudgePanel({ cook, act }: Props) {
+  const judge = useJudge(cook.id);
+  const probe = useProbe(cook.id);
+  const [reading, setReading] = useState("");
+  const look = (seen: Texture | null, value: string | null) => judge.mutate({ seen, probe: value });
+  const trouble = judge.error ? troubleOf(judge.error) : null;
+  return (
+    <section aria-label="how it looks" className="mt-3">
+      <ul className="grid gap-2 sm:grid-cols-2">
+        {cook.plan.looks.map(({ texture, looks }) => (
+          <li key={texture}>
+            <button
+              type="button"
+              onClick={() => look(texture, null)}
+              className="flex min-h-14 w-full items-center gap-3 rounded-sm border-2 border-edge px-2 py-1 text-left text-[17px] hover:border-ink"
+            >
+              <LookDrawing texture={texture} />
+              <span>
+                {looks}
+                {texture === cook.plan.texture && (
+                  <span className="text-[14px] text-pencil"> · as wished</span>
+                )}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="mt-2 flex flex-wrap items-center gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (reading.trim()) look(null, reading);
+        }}
+      >
+        <label className="flex items-center gap-2">
+          <span className="text-pencil">or a probe in the middle</span>
+          <input
+            value={reading}
+            placeholder="96 °C"
+            maxLength={40}
+            onChange={(event) => setReading(event.target.value)}
+            className="w-28 rounded-sm border border-edge bg-sheet px-2 py-1 placeholder:text-pencil"
+          />
+        </label>
+        <Button type="submit">Judge by it</Button>
+        {cook.connected && (
+          <Button
+            onClick={() =>
+              probe.mutate(undefined, {
+                onSuccess: (found) => setReading(`${found.temp_c} °C`),
+              })
+            }
+          >
+            Read the simulated probe
+          </Button>
+        )}
+        {probe.data && !probe.data.believable && (
+          <span className="text-care">With the lid on it reads the steam: open first.</span>
+        )}
+      </form>
+      {trouble && (
+        <p role="alert" className="border-care border-l-4 pl-2">
+          <strong>{trouble.message}</strong> {trouble.hint}
+        </p>
+      )}
+      {judge.data && <Says verdict={judge.data} act={act} />}
+    </section>
+  );
+}
+
+function Says({ verdict, act }: { verdict: Verdict; act: (act: Act) => void }) {
+  if (verdict.step === "done") {
+    return (
+      <p role="status" className="mt-3 font-bold text-[22px] text-safe">
+        Done. It may come out and rest.
+      </p>
+    );
+  }
+  if (verdict.step === "rescue") {
+    return (
+      <p role="status" className="mt-3 text-[18px]">
+        <strong>Softer than wished.</strong> {verdict.advice}
+      </p>
+    );
+  }
+  return (
+    <div role="status" className="mt-3 flex flex-wrap items-center gap-3 text-[18px]">
+      <span>
+        <strong>Not yet:</strong> back for {verdict.hold_min} min, {spokenTime(verdict.more_s / 60)}{" "}
+        till it is open again.
+      </span>
+      <Button
+        strong
+        className="min-h-12"
+        onClick={() =>
+          act({
+            kind: "tell",
+            event: { kind: "put_back", key: newKey(), hold_min: verdict.hold_min },
+          })
+        }
+      >
+        Put it back for {verdict.hold_min} min
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,100 @@
+import { useState } from "react";
+import type { CookOut, HandAction, PotCommand } from "@/api/client";
+import type { Act } from "@/api/cooks";
+import { useSpeed } from "@/api/cooks";
+import { leftTime, STATE_WORDS } from "@/lib/cook";
+import { Button } from "@/ui/Button";
+import { Tick } from "@/ui/Tick";
+
+interface Props {
+  cook: CookOut;
+  act: (act: Act) => void;
+}
+
+const HANDS: { what: HandAction; words: string; volume?: string }[] = [
+  { what: "lid_on", words: "lid on" },
+  { what: "lid_off", words: "lid off" },
+  { what: "stir", words: "scrape the base" },
+  { what: "pour", words: "pour in 100 ml", volume: "100 ml" },
+];
+const PANEL: { what: PotCommand; words: string }[] = [
+  { what: "stop", words: "stop" },
+  { what: "shut_valve", words: "shut the valve" },
+];
+const SPEEDS = [1, 10, 60, 240] as const;
+const FAULTS: { name: keyof NonNullable<CookOut["faults"]>; words: string }[] = [
+  { name: "stuck_base", words: "something burnt on" },
+  { name: "leaking_gasket", words: "gasket leaks" },
+  { name: "weak_heater", words: "weak heater" },
+  { name: "away", words: "does not answer" },
+];
+
+/** The simulated pot: what it shows, its panel, the hands beside it, faults, and how fast. */
+export function PotBox({ cook, act }: Props) {
+  const speed = useSpeed();
+  const [there, setThere] = useState(false);
+  const { faults } = cook;
+  if (!faults) return null;
+  return (
+    <section aria-label="the simulated pot" className="mt-3 border-2 border-edge p-3 text-[14px]">
+      <h2 className="font-semibold text-[16px]">Simulated pot</h2>
+      <p data-testid="pot-state" className="text-[16px]">
+        {cook.pot ? (
+          <>
+            <strong>{STATE_WORDS[cook.pot.state]}</strong>; {Math.round(cook.pot.temp_c)} °C,{" "}
+            {(cook.pot.gauge_pa / 1000).toFixed(0)} kPa, pin {cook.pot.pin_up ? "up" : "down"}
+            {cook.pot.left_s !== null && `, ${leftTime(cook.pot.left_s)} left`}
+            {cook.pot.spitting && <strong className="text-care"> · it spits</strong>}
+          </>
+        ) : (
+          <strong className="text-care">It does not answer; go on by hand.</strong>
+        )}
+      </p>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {HANDS.map(({ what, words, volume }) => (
+          <Button
+            key={what}
+            onClick={() => act({ kind: "hands", what, ...(volume && { volume }) })}
+          >
+            {words}
+          </Button>
+        ))}
+        {PANEL.map(({ what, words }) => (
+          <Button key={what} onClick={() => act({ kind: "press", what, there })}>
+            {words}
+          </Button>
+        ))}
+        <Button onClick={() => act({ kind: "press", what: "start", there })}>start</Button>
+        <Button onClick={() => act({ kind: "press", what: "vent", there })}>open the valve</Button>
+      </div>
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <Tick label="I stand at the pot" on={there} onChange={setThere} />
+        {FAULTS.map(({ name, words }) => (
+          <Tick
+            key={name}
+            label={words}
+            on={faults[name]}
+            onChange={(on) => act({ kind: "faults", faults: { ...faults, [name]: on } })}
+          />
+        ))}
+        <label className="flex items-center gap-1">
+          time
+          <select
+            aria-label="how fast time runs"
+            value={cook.speed}
+            onChange={(event) =>
+              speed.mutate(Number(event.target.value) as (typeof SPEEDS)[number])
+            }
+            className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+          >
+            {SPEEDS.map((value) => (
+              <option key={value} value={value}>
+                ×{value}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,90 @@
+import type { CookOut, CookStep } from "@/api/client";
+import type { Act } from "@/api/cooks";
+import { newKey } from "@/api/cooks";
+import { JudgePanel } from "@/features/cook/JudgePanel";
+import { OutcomePanel } from "@/features/cook/OutcomePanel";
+import { Timers } from "@/features/cook/Timers";
+import { leftTime, POT_AT } from "@/lib/cook";
+import { Button } from "@/ui/Button";
+
+interface Props {
+  cook: CookOut;
+  step: CookStep;
+  act: (act: Act) => Promise<unknown>;
+}
+
+/** One step, to be read from two metres: what to do, what to look for, and if not so. */
+export function StepCard({ cook, step, act }: Props) {
+  return (
+    <article aria-label="the step now">
+      <h1 className="font-bold text-[34px] leading-tight sm:text-[42px]" data-testid="step">
+        {step.title}
+      </h1>
+      {cook.pot?.left_s != null && step.kind === "hold" && (
+        <p className="font-bold font-dial text-[64px] leading-none" role="timer">
+          {leftTime(cook.pot.left_s)}
+        </p>
+      )}
+      <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[20px]">
+        <dt className="text-pencil">look for</dt>
+        <dd>{step.look_for}</dd>
+        <dt className="text-pencil">if not so</dt>
+        <dd>{step.if_not}</dd>
+      </dl>
+      <Ticks step={step} act={act} />
+      <AtThePot cook={cook} step={step} act={act} />
+      <div className="mt-3">
+        <Timers cook={cook} act={act} />
+      </div>
+      {step.kind === "judge" && <JudgePanel key={step.step_id} cook={cook} act={act} />}
+      {step.kind === "write_down" && <OutcomePanel cook={cook} act={act} />}
+    </article>
+  );
+}
+
+/** Lines to confirm one by one, big enough for a knuckle. */
+function Ticks({ step, act }: Pick<Props, "step" | "act">) {
+  if (step.ticks.length === 0) return null;
+  return (
+    <ul aria-label="to confirm" className="mt-3 flex flex-wrap gap-2">
+      {step.ticks.map((tick) => (
+        <li key={tick.text}>
+          <button
+            type="button"
+            aria-pressed={tick.on}
+            disabled={tick.on}
+            onClick={() =>
+              act({
+                kind: "tell",
+                event: {
+                  kind: "ticked",
+                  key: newKey(),
+                  step_id: step.step_id,
+                  tick: tick.text,
+                },
+              })
+            }
+            className="min-h-14 rounded-sm border-2 border-edge px-4 text-[18px] aria-pressed:border-safe aria-pressed:text-safe"
+          >
+            <span aria-hidden="true">{tick.on ? "✓ " : "○ "}</span>
+            {tick.text}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** A connected pot does it, once somebody says that they stand there. */
+function AtThePot({ cook, step, act }: Props) {
+  const asked = POT_AT[step.kind];
+  if (!cook.connected || !asked || (step.kind === "release" && !step.hands)) return null;
+  const press = async () => {
+    for (const what of asked.does) await act({ kind: "press", what, there: true });
+  };
+  return (
+    <Button className="mt-3 min-h-14 border-2 text-[18px]" onClick={press}>
+      {asked.words}
+    </Button>
+  );
+}

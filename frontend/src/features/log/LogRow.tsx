@@ -1,0 +1,59 @@
+import { Link } from "wouter";
+import type { CookLine } from "@/api/client";
+import { massText, panelTime, type Units } from "@/lib/format";
+import { TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+import { Button } from "@/ui/Button";
+import { Tick } from "@/ui/Tick";
+
+interface Props {
+  cook: CookLine;
+  cutName: string;
+  units: Units;
+  picked: boolean;
+  onPick: (on: boolean) => void;
+  onDelete: () => void;
+}
+
+/** One sheet of the log: what, how long, and how it came out beside what was wished. */
+export function LogRow({ cook, cutName, units, picked, onPick, onDelete }: Props) {
+  return (
+    <li className="grid items-center gap-x-4 gap-y-1 border-rule border-b py-1.5 sm:grid-cols-[6rem_minmax(0,1fr)_16rem_auto]">
+      <span className="font-dial text-pencil">{dayOf(cook.started_at)}</span>
+      <span className="min-w-0">
+        <Link href={`/log?cook=${cook.id}`} className="font-semibold underline">
+          {cook.name}
+        </Link>
+        <span className="ml-2 text-[14px] text-pencil">
+          {cutName}, {massText(cook.mass_kg, units)}, {cook.pot_name.split(",")[0]}
+        </span>
+        {cook.note && <span className="block truncate text-[14px]">{cook.note}</span>}
+      </span>
+      <span>
+        <span className="font-bold font-dial">{panelTime(cook.hold_min)}</span>
+        <span className="ml-2 text-[14px]">{came(cook)}</span>
+      </span>
+      <span className="flex items-center gap-3">
+        <Tick label="compare" on={picked} onChange={onPick} />
+        <Button className="text-[14px]" aria-label={`delete ${cook.name}`} onClick={onDelete}>
+          Delete
+        </Button>
+      </span>
+    </li>
+  );
+}
+
+function came(cook: CookLine): string {
+  if (cook.outcome_step === null) return "not judged";
+  const wished = TEXTURES[Math.round(cook.wished_step)] ?? "tender";
+  const found = TEXTURES[Math.round(cook.outcome_step)] ?? "tender";
+  const words = TEXTURE_WORDS[found];
+  return found === wished ? `${words}, as wished` : `${words}; wished ${TEXTURE_WORDS[wished]}`;
+}
+
+function dayOf(moment: string): string {
+  return new Date(moment).toLocaleDateString([], {
+    day: "numeric",
+    month: "short",
+    year: "2-digit",
+  });
+}

@@ -1,0 +1,173 @@
+import { useDeferredValue, useState } from "react";
+import { Link, useSearchParams } from "wouter";
+import { useDeleteCook, useLog } from "@/api/cooks";
+import { useCatalogue, useHousehold } from "@/api/queries";
+import { Compare } from "@/features/log/Compare";
+import { LogRow } from "@/features/log/LogRow";
+import { Months } from "@/features/log/Months";
+import { SheetView } from "@/features/log/SheetView";
+import { Button } from "@/ui/Button";
+import { Slip } from "@/ui/Slip";
+
+const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-0.5";
+const PAGE = 50;
+
+/** What did I do last time, and what did it teach? */
+export function LogView() {
+  const [params] = useSearchParams();
+  const one = params.get("cook");
+  const other = params.get("with");
+  if (one !== null && other !== null) return <Compare key={`${one} ${other}`} ids={[one, other]} />;
+  if (one !== null) return <SheetView key={one} id={one} />;
+  return <Sheets />;
+}
+
+function Sheets() {
+  const [search, setSearch] = useState("");
+  const [cut, setCut] = useState("");
+  const [page, setPage] = useState(0);
+  const [picked, setPicked] = useState<string[]>([]);
+  const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
+  const catalogue = useCatalogue();
+  const units = useHousehold().data?.units ?? "metric";
+  const remove = useDeleteCook();
+  const words = useDeferredValue(search);
+  const log = useLog({
+    running: false,
+    ...(words && { search: words }),
+    ...(cut && { cut }),
+    limit: PAGE,
+    offset: page * PAGE,
+  });
+  const cooks = log.data?.cooks ?? [];
+  const total = log.data?.total ?? 0;
+  const cutName = (id: string) =>
+    catalogue.data?.cuts.find((item) => item.id === id)?.name ?? id.replaceAll("_", " ");
+  const pick = (id: string, on: boolean) =>
+    setPicked(on ? [...picked, id].slice(-2) : picked.filter((item) => item !== id));
+  return (
+    <div className="mx-auto max-w-5xl px-4 py-4">
+      <h1 className="font-bold text-[24px]">Log</h1>
+      <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
+        <label className="flex items-center gap-2">
+          <span className="text-pencil">find</span>
+          <input
+            type="search"
+            value={search}
+            maxLength={120}
+            autoComplete="off"
+            onChange={(event) => {
+              setSearch(event.target.value);
+              setPage(0);
+            }}
+            className={`${FIELD} w-48`}
+          />
+        </label>
+        <label className="flex items-center gap-2">
+          <span className="text-pencil">cut</span>
+          <select
+            value={cut}
+            onChange={(event) => {
+              setCut(event.target.value);
+              setPage(0);
+            }}
+            className={FIELD}
+          >
+            <option value="">all</option>
+            {(catalogue.data?.cuts ?? []).map((item) => (
+              <option key={item.id} value={item.id}>
+                {item.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Together picked={picked} />
+      </div>
+      {log.isError && (
+        <p role="alert" className="mt-2 border-care border-l-4 pl-2">
+          <strong>The app does not answer.</strong> Start it again; the sheets are on disk.
+        </p>
+      )}
+      {log.data && cooks.length === 0 && <Nothing filtered={search !== "" || cut !== ""} />}
+      <ul aria-label="sheets" className="mt-2 border-rule border-t">
+        {cooks.map((cook) => (
+          <LogRow
+            key={cook.id}
+            cook={cook}
+            cutName={cutName(cook.cut)}
+            units={units}
+            picked={picked.includes(cook.id)}
+            onPick={(on) => pick(cook.id, on)}
+            onDelete={() =>
+              remove.mutate(
+                { id: cook.id, restore: false },
+                { onSuccess: () => setGone({ id: cook.id, name: cook.name }) },
+              )
+            }
+          />
+        ))}
+      </ul>
+      <Pages page={page} total={total} onPage={setPage} />
+      {cooks.length > 2 && <Months cooks={cooks} />}
+      {gone && (
+        <Slip
+          text={`“${gone.name}” is out of the log.`}
+          action={{
+            name: "Undo",
+            run: () =>
+              remove.mutate({ id: gone.id, restore: true }, { onSuccess: () => setGone(null) }),
+          }}
+          onClose={() => setGone(null)}
+        />
+      )}
+    </div>
+  );
+}
+
+function Together({ picked }: { picked: string[] }) {
+  if (picked.length === 1) return <span className="text-pencil">pick one more to compare</span>;
+  if (picked.length < 2) return null;
+  return (
+    <Link
+      href={`/log?cook=${picked[0]}&with=${picked[1]}`}
+      className="rounded-sm border border-ink bg-ink px-3 py-1 font-medium text-paper"
+    >
+      Lay the two sheets together
+    </Link>
+  );
+}
+
+function Nothing({ filtered }: { filtered: boolean }) {
+  if (filtered) return <p className="mt-3 text-pencil">No sheet is like that.</p>;
+  return (
+    <p className="mt-3 text-pencil">
+      No cook is over yet.{" "}
+      <Link href="/cook" className="underline">
+        Begin one.
+      </Link>
+    </p>
+  );
+}
+
+interface PagesProps {
+  page: number;
+  total: number;
+  onPage: (page: number) => void;
+}
+
+function Pages({ page, total, onPage }: PagesProps) {
+  if (total <= PAGE) return null;
+  return (
+    <p className="mt-2 flex items-center gap-3">
+      <Button disabled={page === 0} onClick={() => onPage(page - 1)}>
+        Later ones
+      </Button>
+      <span className="text-pencil">
+        {page * PAGE + 1} to {Math.min((page + 1) * PAGE, total)} of {total}
+      </span>
+      <Button disabled={(page + 1) * PAGE >= total} onClick={() => onPage(page + 1)}>
+        Earlier ones
+      </Button>
+    </p>
+  );
+}

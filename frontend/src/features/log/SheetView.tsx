@@ -1,0 +1,149 @@
+import { Link } from "wouter";
+import { type CookOut, type PieceOutcome, troubleOf } from "@/api/client";
+import { useCook } from "@/api/cooks";
+import { useHistory } from "@/api/log";
+import { InkTrace } from "@/drawing/InkTrace";
+import { clockTime, STATE_WORDS } from "@/lib/cook";
+import { panelTime, spokenTime } from "@/lib/format";
+import { TEXTURE_WORDS } from "@/lib/words";
+import { useWidth } from "@/ui/useWidth";
+
+/** One sheet: plan in pencil, what happened in ink, how it came out. */
+export function SheetView({ id }: { id: string }) {
+  const { data: cook, error } = useCook(id);
+  const [ref, width] = useWidth<HTMLDivElement>(900);
+  const trouble = error ? troubleOf(error) : null;
+  return (
+    <div className="mx-auto max-w-5xl px-4 py-4">
+      <p>
+        <Link href="/log" className="underline">
+          All sheets
+        </Link>
+      </p>
+      {trouble && (
+        <p role="alert" className="border-care border-l-4 pl-2">
+          <strong>{trouble.message}</strong> {trouble.hint}
+        </p>
+      )}
+      <div ref={ref}>
+        {cook && (
+          <>
+            <h1 className="font-bold text-[24px]">{cook.name}</h1>
+            <p className="text-pencil">
+              {new Date(cook.began_at).toLocaleString([], {
+                dateStyle: "long",
+                timeStyle: "short",
+              })}
+              , {cook.plan.pot_name}
+            </p>
+            <div className="mt-2 bg-sheet">
+              <InkTrace cook={cook} width={width} height={240} />
+            </div>
+            <Facts cook={cook} />
+            <Outcome cook={cook} />
+            <History id={id} cook={cook} />
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** Planned beside what it was. */
+export function Facts({ cook }: { cook: CookOut }) {
+  return (
+    <dl className="mt-2 grid w-fit grid-cols-[auto_1fr] gap-x-4">
+      <dt className="text-pencil">planned</dt>
+      <dd>
+        {panelTime(cook.plan.hold_min)} at {cook.plan.level} pressure, for{" "}
+        {TEXTURE_WORDS[cook.plan.texture]}
+      </dd>
+      <dt className="text-pencil">set</dt>
+      <dd>{panelTime(cook.set_min)}</dd>
+      <dt className="text-pencil">runs</dt>
+      <dd>{cook.rounds === 1 ? "one" : `${cook.rounds}: put back ${cook.rounds - 1} ×`}</dd>
+      {cook.ended_at && (
+        <>
+          <dt className="text-pencil">took</dt>
+          <dd>{spokenTime((Date.parse(cook.ended_at) - Date.parse(cook.began_at)) / 60_000)}</dd>
+        </>
+      )}
+    </dl>
+  );
+}
+
+export function Outcome({ cook }: { cook: CookOut }) {
+  const pieces = ((cook.outcome?.pieces as PieceOutcome[] | undefined) ?? []).slice(0, 12);
+  if (pieces.length === 0)
+    return <p className="mt-2 text-pencil">How it came out was not judged.</p>;
+  return (
+    <ul aria-label="how it came out" className="mt-2">
+      {pieces.map((piece, index) => (
+        <li key={cook.plan.kinds[index]?.name ?? "piece"}>
+          <span className="font-semibold">{cook.plan.kinds[index]?.name ?? "piece"}</span>:{" "}
+          {piece.texture ? TEXTURE_WORDS[piece.texture] : "not judged"}
+          {piece.juicy && `, juicy ${piece.juicy} of 5`}
+          {piece.taste && `, taste ${piece.taste} of 5`}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const KINDS: Record<string, string> = {
+  began: "began",
+  undone: "not yet after all",
+  timer_rang: "timer heard",
+  timer_moved: "timer moved",
+  timer_stopped: "timer taken off",
+  judged: "judged",
+  outcome: "outcome written down",
+  ended: "sheet closed",
+};
+
+function History({ id, cook }: { id: string; cook: CookOut }) {
+  const events = useHistory(id).data?.events ?? [];
+  const titles = new Map(cook.steps.map((step) => [step.step_id, step.title]));
+  return (
+    <section aria-labelledby="history-title" className="mt-3">
+      <h2 id="history-title" className="font-semibold text-[18px]">
+        What happened
+      </h2>
+      <ol className="text-[14px]">
+        {events.map((event) => (
+          <li key={event.key} className="flex gap-3">
+            <span className="w-12 shrink-0 font-dial">{clockTime(event.at)}</span>
+            <span>{sayEvent(event.kind, event.body, titles)}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function sayEvent(
+  kind: string,
+  body: Record<string, unknown>,
+  titles: Map<string, string>,
+): string {
+  const text = (key: string) => String(body[key] ?? "");
+  const title = titles.get(text("step_id")) ?? text("step_id");
+  switch (kind) {
+    case "done":
+      return `done: ${title}`;
+    case "ticked":
+      return `confirmed: ${text("tick")}`;
+    case "timer_started":
+      return `timer: ${text("title")}`;
+    case "pot":
+      return `pot: ${STATE_WORDS[text("state") as keyof typeof STATE_WORDS] ?? text("state")}`;
+    case "put_back":
+      return `put back for ${text("hold_min")} min`;
+    case "note":
+      return `note: ${text("text")}`;
+    case "weighed":
+      return `weighed: ${text("before_kg") || "–"} kg raw, ${text("after_kg") || "–"} kg cooked`;
+    default:
+      return KINDS[kind] ?? kind;
+  }
+}

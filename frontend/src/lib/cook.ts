@@ -1,0 +1,52 @@
+/** A cook on the screen: times and words. No physics. */
+
+import type { CookOut, CookStep, PotCommand } from "@/api/client";
+
+export function stepOf(cook: CookOut, id: string | null): CookStep | undefined {
+  return cook.steps.find((step) => step.step_id === id);
+}
+
+/** The kitchen's time of day, of a moment the server named. */
+export function clockTime(moment: string): string {
+  const at = new Date(moment);
+  return `${at.getHours()}:${String(at.getMinutes()).padStart(2, "0")}`;
+}
+
+/** What is left, to read from two metres: `4:05`, `1:02:00`. */
+export function leftTime(seconds: number): string {
+  const whole = Math.max(Math.round(seconds), 0);
+  const two = (value: number) => String(value).padStart(2, "0");
+  const hours = Math.floor(whole / 3600);
+  const rest = `${two(Math.floor((whole % 3600) / 60))}:${two(whole % 60)}`;
+  return hours > 0 ? `${hours}:${rest}` : rest.replace(/^0(\d)/, "$1");
+}
+
+export const STATE_WORDS: Record<NonNullable<CookOut["pot"]>["state"], string> = {
+  open: "lid off",
+  shut: "lid on, no pressure",
+  heating: "heating",
+  under_pressure: "pin up, pressure rising",
+  holding: "under pressure, counting",
+  falling: "pressure falling",
+  stopped_hot: "stopped: base too hot",
+  no_vessel: "no vessel in it",
+  not_sealed: "steam, but no pressure",
+};
+
+/** What a cook says of a step that the pot has to do. */
+export const WAIT_WORDS: Record<NonNullable<CookStep["waits"]>, string> = {
+  pressure: "The pin is up",
+  hold_over: "The minutes are over",
+  pin_down: "The pin is down",
+};
+
+/** Whether the pot itself will say that a step is over. */
+export function potTells(cook: CookOut, step: CookStep): boolean {
+  return cook.pot !== null && step.waits !== null;
+}
+
+/** What a connected pot is asked to do at a step, and who has to stand there. */
+export const POT_AT: Partial<Record<CookStep["kind"], { does: PotCommand[]; words: string }>> = {
+  set: { does: ["set", "start"], words: "I stand at the pot: set it and start" },
+  release: { does: ["vent"], words: "I stand at the pot: open the valve" },
+};

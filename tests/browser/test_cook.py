@@ -1,0 +1,200 @@
+"""Beside the pot and in the log, as a cook uses them: a whole brisket day at ×240."""
+
+import re
+from collections.abc import Iterator
+
+import pytest
+from playwright.sync_api import BrowserContext, Locator, Page, expect
+
+from tests.browser.test_other_views import axe_clean
+
+PLAN = "Alto section supper"
+LONG_MS = 60_000
+
+
+@pytest.fixture
+def beside(page: Page) -> Iterator[Page]:
+    """A cook of the altos' brisket beside the simulated pot; time is set back afterwards."""
+    page.goto("/cook")
+    page.get_by_role("checkbox", name="with the simulated pot").click()
+    page.get_by_role("button", name=f"cook {PLAN}").click()
+    expect(step(page)).to_contain_text("Trim, measure")
+    yield page
+    speed = page.get_by_label("how fast time runs")
+    if speed.is_visible():
+        speed.select_option("1")
+
+
+def step(page: Page) -> Locator:
+    return page.get_by_test_id("step")
+
+
+def confirm_all(page: Page) -> None:
+    lines = page.get_by_role("list", name="to confirm").get_by_role("button", pressed=False)
+    while lines.count() > 0:
+        left = lines.count()
+        lines.first.click()
+        expect(lines).to_have_count(left - 1)
+
+
+def next_step(page: Page) -> None:
+    before = step(page).inner_text()
+    page.keyboard.press("Space")
+    expect(step(page)).not_to_have_text(before)
+
+
+def to_the_start(page: Page) -> None:
+    for words in ("Brown in", "A splash", "Liquid in"):
+        next_step(page)
+        expect(step(page)).to_contain_text(words)
+    confirm_all(page)
+    next_step(page)
+    next_step(page)
+    expect(step(page)).to_contain_text("Check the lid")
+    confirm_all(page)
+    next_step(page)
+    page.get_by_role("button", name="lid on").click()
+    page.get_by_role("button", name="I stand at the pot: set it and start").click()
+    expect(step(page)).to_contain_text("It heats up")
+
+
+def test_nothing_goes_on_unconfirmed_and_the_bar_fires_no_control(beside: Page) -> None:
+    for words in ("Brown in", "A splash", "Liquid in"):
+        next_step(beside)
+        expect(step(beside)).to_contain_text(words)
+    beside.keyboard.press("Space")
+    expect(beside.get_by_role("alert")).to_contain_text("the liquid is in")
+    # the focus stands on a button that must not fire: only the step may go on
+    beside.get_by_role("button", name="Not yet after all").focus()
+    confirm_all(beside)
+    beside.get_by_role("button", name="Not yet after all").focus()
+    beside.keyboard.press("Space")
+    expect(step(beside)).to_contain_text("side by side")
+    beside.get_by_role("button", name="Not yet after all").press("Enter")
+    expect(step(beside)).to_contain_text("Liquid in")
+    axe_clean(beside)
+
+
+def test_timers_survive_a_reload_and_are_heard_once(beside: Page) -> None:
+    next_step(beside)
+    beside.get_by_role("button", name=re.compile("batch 1 of 2: first side")).click()
+    timers = beside.get_by_role("list", name="timers")
+    expect(timers).to_contain_text("batch 1 of 2: first side")
+    beside.reload()
+    expect(timers).to_contain_text("batch 1 of 2: first side")
+    beside.get_by_role("button", name="batch 1 of 2: first side: a minute more").click()
+    expect(timers.get_by_role("timer")).to_have_text(re.compile("^5:"))
+    beside.get_by_label("how fast time runs").select_option("240")
+    beside.get_by_role("button", name="Heard").click()
+    expect(beside.get_by_role("button", name="Heard")).to_have_count(0)
+    expect(timers.get_by_role("timer")).to_have_text("now")
+
+
+def test_a_whole_brisket_day(
+    beside: Page, context: BrowserContext, outside: list[str], complaints: list[str]
+) -> None:
+    to_the_start(beside)
+    state = beside.get_by_test_id("pot-state")
+    expect(state).to_contain_text("heating")
+    beside.keyboard.press("Space")  # a pot that tells is not overtaken
+    expect(step(beside)).to_contain_text("It heats up")
+
+    # something is burnt on: the pot stops, the base is scraped, it goes on
+    beside.get_by_role("checkbox", name="something burnt on").click()
+    beside.get_by_label("how fast time runs").select_option("240")
+    alarm = beside.get_by_test_id("alarm")
+    expect(alarm).to_contain_text("base is too hot", timeout=LONG_MS)
+    expect(alarm).to_contain_text("Scrape the base bare")
+    beside.get_by_role("button", name="stop", exact=True).click()
+    beside.get_by_role("button", name="lid off").click()
+    beside.get_by_role("button", name="scrape the base").click()
+    beside.get_by_role("button", name="pour in 100 ml").click()
+    beside.get_by_role("button", name="lid on").click()
+    beside.get_by_role("checkbox", name="I stand at the pot").click()
+    beside.get_by_role("button", name="start", exact=True).click()
+
+    # a second window follows
+    second = context.new_page()
+    second.goto(beside.url)
+    expect(second.get_by_test_id("step")).to_contain_text("Under pressure", timeout=LONG_MS)
+    expect(step(beside)).to_contain_text("Under pressure", timeout=LONG_MS)
+    expect(beside.get_by_test_id("ink")).to_be_visible()
+    expect(step(beside)).to_contain_text("Pin down?", timeout=LONG_MS)
+    second.close()
+    beside.get_by_label("how fast time runs").select_option("1")
+    beside.get_by_role("button", name="lid off").click()
+    next_step(beside)
+
+    # too firm: back into the pot for some minutes, and open again
+    beside.get_by_role("button", name="a slice springs back").click()
+    beside.get_by_role("button", name=re.compile(r"^Put it back for \d+ min")).click()
+    expect(step(beside)).to_contain_text("Check the lid")
+    confirm_all(beside)
+    next_step(beside)
+    beside.get_by_role("button", name="lid on").click()
+    beside.get_by_role("button", name="I stand at the pot: set it and start").click()
+    beside.get_by_label("how fast time runs").select_option("240")
+    expect(step(beside)).to_contain_text("Pin down?", timeout=LONG_MS)
+    beside.get_by_label("how fast time runs").select_option("1")
+    beside.get_by_role("button", name="lid off").click()
+    next_step(beside)
+    beside.get_by_role("button", name="Read the simulated probe").click()
+    expect(beside.get_by_label("or a probe in the middle")).to_have_value(re.compile(r"\d °C"))
+    beside.get_by_role("button", name="drapes over the knife").click()
+    expect(beside.get_by_text("Done. It may come out and rest.")).to_be_visible()
+
+    # rest, sauce, knife, leftovers; the sheet is closed and lies in the log
+    while "How was it?" not in step(beside).inner_text():
+        next_step(beside)
+    beside.get_by_label("texture").select_option(label="tender")
+    beside.get_by_role("group", name="juicy, one to five").get_by_role("button", name="4").click()
+    beside.get_by_label("kg raw").fill("1.42")
+    beside.get_by_label("kg cooked").fill("0,95")
+    beside.get_by_label("next time").fill("Scrape it <b>sooner</b>")
+    beside.get_by_role("button", name="Close the sheet").click()
+    beside.get_by_role("link", name="It lies in the log.").click()
+    expect(beside.get_by_text("put back 1 ×")).to_be_visible()
+    expect(beside.get_by_text("pot: stopped: base too hot")).to_be_visible()
+    expect(beside.get_by_role("list", name="how it came out")).to_contain_text(
+        "tender, juicy 4 of 5"
+    )
+    beside.get_by_role("link", name="All sheets").click()
+    sheets = beside.get_by_role("list", name="sheets").get_by_role("listitem")
+    expect(sheets.first).to_contain_text("Scrape it <b>sooner</b>")
+    assert outside == []
+    assert complaints == []
+
+
+def test_the_log_finds_compares_and_forgets(page: Page) -> None:
+    page.goto("/log")
+    sheets = page.get_by_role("list", name="sheets").get_by_role("listitem")
+    page.get_by_label("find", exact=True).fill("just right")
+    expect(sheets).to_have_count(1)
+    page.get_by_label("find", exact=True).fill("")
+    page.get_by_label("cut").select_option(label="Pork shoulder, boneless")
+    expect(sheets).to_have_count(2)
+    axe_clean(page)
+    for box in page.get_by_role("checkbox", name="compare").all():
+        box.click()
+    page.get_by_role("link", name="Lay the two sheets together").click()
+    expect(page.get_by_test_id("laid")).to_have_count(2)
+    expect(page.get_by_role("list", name="differences")).to_contain_text("came out: very tender")
+    axe_clean(page)
+    page.get_by_role("link", name="All sheets").click()
+    page.get_by_role("button", name="delete Allotment working party short ribs").click()
+    expect(page.get_by_role("status")).to_contain_text("out of the log")
+    page.get_by_role("button", name="Undo").click()
+    expect(sheets.filter(has_text="Allotment working party short ribs")).to_be_visible()
+
+
+def test_on_a_phone(beside: Page) -> None:
+    beside.set_viewport_size({"width": 360, "height": 780})
+    expect(step(beside)).to_be_visible()
+    assert beside.evaluate("document.documentElement.scrollWidth") <= 360
+    # WCAG 2.2, 2.5.8: 24 px at the least; the way on is bigger by far
+    box = beside.get_by_role("button", name=re.compile("^Done; next")).bounding_box()
+    assert box is not None
+    assert box["height"] >= 60
+    beside.goto("/log")
+    expect(beside.get_by_role("list", name="sheets")).to_be_visible()
+    assert beside.evaluate("document.documentElement.scrollWidth") <= 360
