@@ -1,0 +1,173 @@
+"""What a log teaches: how this household's meat softens, and how strong this pot really is.
+
+Two numbers, each a belief on a grid, moved by Bayes' rule. The softening offset of a cut is the
+log of the dose this household needs over the fitted one; its prior is the scatter of practice about
+the fit. A cook that came out on another rung than the model says moves it, but a rung is coarse, it
+is sometimes misjudged by one, and no measured piece is as thick as it was measured: the likelihood
+holds all three. The heat of a pot is learned from times to pressure.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.special import ndtr
+
+from pneumachron.core.constants import LADDER_STEP
+from pneumachron.core.steam import FloatArray
+
+TASTE_PRIOR_SD = 0.25
+"""Of ln dose, from household to household and butcher to butcher. Judgement; the fitted doses
+scatter by about as much over practice (docs/validation.md)."""
+HEAT_PRIOR_SD = 0.15
+"""Of ln heat, from pot to pot: mains, age, what is printed. Judgement."""
+SIZE_SD = 0.15
+"""Of ln dose, from cook to cook: 8 % in thickness moves it by 0.13 (short ribs) to 0.16 (brisket).
+From the model."""
+MISJUDGED_SHARE = 0.15
+"""Rungs that are named one too high or too low. Judgement."""
+STRAY_SHARE = 0.03
+"""Outcomes that say nothing: another piece, a mistake in typing. Judgement."""
+UP_SD = 0.08
+"""Of ln time to pressure, from cook to cook: how cold the liquid, when one looked. Judgement."""
+UP_STRAY_SHARE = 0.05
+UP_STRAY_SD = 0.7
+GRID = 241
+REACH_SD = 4.0
+LN_RUNG = float(np.log(LADDER_STEP.value))
+RUNGS = np.arange(-1.0, 6.0)
+"""Rungs that can be named, and one beyond at each end."""
+COVER = 0.9
+"""The interval that is shown."""
+MOST_COOKS = 60
+"""Older cooks teach no more: meat, butcher and teeth change."""
+
+
+@dataclass(frozen=True, slots=True)
+class Tasted:
+    """One judged cook: the rung the model said for what was set, and the rung that was seen."""
+
+    model_step: float
+    seen_step: float
+
+
+@dataclass(frozen=True, slots=True)
+class Belief:
+    """A number on the log scale: mean, spread, the interval of `COVER`, from so many cooks."""
+
+    mean: float
+    sd: float
+    low: float
+    high: float
+    cooks: int
+
+    @property
+    def ratio(self) -> float:
+        """The mean as a factor."""
+        return float(np.exp(self.mean))
+
+
+def taste_belief(cooks: Sequence[Tasted]) -> Belief:
+    """How much more softening this household needs for the same rung, as ln dose."""
+    grid = _grid(TASTE_PRIOR_SD)
+    weight = _prior(grid, TASTE_PRIOR_SD)
+    for cook in cooks[-MOST_COOKS:]:
+        weight = weight + np.log(_rung_likelihood(cook.seen_step, cook.model_step - grid / LN_RUNG))
+    return _belief(grid, weight, len(cooks[-MOST_COOKS:]))
+
+
+def heat_belief(ln_up_ratios: Sequence[float]) -> Belief:
+    """How strong a pot is over what its plate says, as ln heat; from ln(time seen / planned).
+
+    Twice the heat takes half the time, as near as matters: little is lost on the way.
+    """
+    grid = _grid(HEAT_PRIOR_SD)
+    weight = _prior(grid, HEAT_PRIOR_SD)
+    for ratio in ln_up_ratios[-MOST_COOKS:]:
+        away = ratio + grid
+        usual = np.exp(-0.5 * (away / UP_SD) ** 2) / UP_SD
+        stray = np.exp(-0.5 * (away / UP_STRAY_SD) ** 2) / UP_STRAY_SD
+        weight = weight + np.log((1.0 - UP_STRAY_SHARE) * usual + UP_STRAY_SHARE * stray)
+    return _belief(grid, weight, len(ln_up_ratios[-MOST_COOKS:]))
+
+
+def _grid(prior_sd: float) -> FloatArray:
+    return np.linspace(-REACH_SD * prior_sd, REACH_SD * prior_sd, GRID)
+
+
+def _prior(grid: FloatArray, prior_sd: float) -> FloatArray:
+    return np.asarray(-0.5 * (grid / prior_sd) ** 2)
+
+
+def _rung_likelihood(seen_step: float, expected_step: FloatArray) -> FloatArray:
+    """How likely a rung is named when the meat is at `expected_step`, size error included."""
+    spread = SIZE_SD / LN_RUNG
+
+    def named(step: float) -> FloatArray:
+        high = ndtr((step + 0.5 - expected_step) / spread)
+        return np.asarray(high - ndtr((step - 0.5 - expected_step) / spread))
+
+    beside = 0.5 * MISJUDGED_SHARE * (named(seen_step - 1.0) + named(seen_step + 1.0))
+    told = (1.0 - MISJUDGED_SHARE) * named(seen_step) + beside
+    return np.asarray((1.0 - STRAY_SHARE) * told + STRAY_SHARE / len(RUNGS))
+
+
+def _belief(grid: FloatArray, log_weight: FloatArray, cooks: int) -> Belief:
+    weight = np.exp(log_weight - log_weight.max())
+    weight /= weight.sum()
+    mean = float(weight @ grid)
+    sd = float(np.sqrt(weight @ (grid - mean) ** 2))
+    edge = (1.0 - COVER) / 2
+    low, high = np.interp((edge, 1.0 - edge), np.cumsum(weight), grid)
+    return Belief(mean, sd, float(low), float(high), cooks)
+
+
+@dataclass(frozen=True, slots=True)
+class Experiment:
+    """What to vary next time: so many rungs of softening aside, and what that is expected to teach.
+
+    `near_share` is how likely it still comes out within a rung of what is wished.
+    """
+
+    aside_steps: float
+    sd_now: float
+    sd_then: float
+    near_share: float
+
+
+ASIDE_STEPS = (-0.5, 0.0, 0.5)
+NEAR_SHARE = 0.8
+"""An experiment is eaten: it comes out near, four times in five. Judgement."""
+
+
+def next_experiment(cooks: Sequence[Tasted], wished_step: float) -> Experiment:
+    """Which hold teaches most of this household's taste, among those that will still be eaten.
+
+    Every rung that could be seen is weighed by how likely it is (preposterior analysis; Raiffa &
+    Schlaifer, 1961, from memory).
+    """
+    grid = _grid(TASTE_PRIOR_SD)
+    weight = _prior(grid, TASTE_PRIOR_SD)
+    for cook in cooks[-MOST_COOKS:]:
+        weight = weight + np.log(_rung_likelihood(cook.seen_step, cook.model_step - grid / LN_RUNG))
+    share = np.exp(weight - weight.max())
+    share /= share.sum()
+    now = _belief(grid, weight, len(cooks))
+    found = []
+    for aside in ASIDE_STEPS:
+        # the hold is the one that this belief gives, moved aside
+        expected = wished_step + aside + (now.mean - grid) / LN_RUNG
+        then, near = 0.0, 0.0
+        for rung in RUNGS:
+            told = _rung_likelihood(float(rung), expected)
+            seen = float(share @ told)
+            after = share * told / seen
+            middle = float(after @ grid)
+            then += seen * float(np.sqrt(after @ (grid - middle) ** 2))
+            near += seen if abs(rung - wished_step) <= 1.0 else 0.0
+        found.append(Experiment(aside, now.sd, then, near))
+    eaten = [item for item in found if item.near_share >= NEAR_SHARE]
+    plain = next(item for item in found if item.aside_steps == 0.0)
+    best = min(eaten, key=lambda item: item.sd_then, default=plain)
+    # not for a trifle: the cook's own wish comes first
+    return best if best.sd_then < plain.sd_then - 0.002 else plain

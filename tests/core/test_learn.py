@@ -1,0 +1,191 @@
+"""Learning: five hundred simulated kitchens with a hidden truth, through the core's own model."""
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+import pytest
+from scipy.interpolate import RegularGridInterpolator
+
+from pneumachron.core.cases import first_search
+from pneumachron.core.learn import (
+    COVER,
+    LN_RUNG,
+    TASTE_PRIOR_SD,
+    Belief,
+    Tasted,
+    heat_belief,
+    next_experiment,
+    taste_belief,
+)
+from pneumachron.core.load import Load
+from pneumachron.core.steam import FloatArray
+from pneumachron.core.wish import Wish, set_up
+from tests.core.kitchen import load, wish
+
+KITCHENS = 500
+COOKS = 3
+LOADS = (
+    wish(load("brisket_flat", 1.4, 0.045, 2)),
+    wish(load("short_ribs_english", 1.36, 0.045, 8)),
+)
+SIZES = np.array([0.75, 0.9, 1.0, 1.1, 1.25])
+HEATS = np.array([0.7, 0.85, 1.0, 1.15, 1.35])
+LN_HOLDS = np.log(np.array([8.0, 15.0, 25.0, 40.0, 60.0, 90.0, 130.0, 200.0]))
+
+
+@dataclass
+class Table:
+    """ln dose of a load over ln hold, size and heat, and its ln time to pressure over heat."""
+
+    dose: RegularGridInterpolator
+    up: FloatArray
+    wished: float
+
+    def ln_dose(self, ln_hold: FloatArray, size: FloatArray, heat: FloatArray) -> FloatArray:
+        points = np.stack([ln_hold, size, heat], axis=-1)
+        found: FloatArray = np.asarray(self.dose(np.clip(points, LOW, HIGH)), dtype=float)
+        return found
+
+    def ln_hold(self, ln_dose: FloatArray, heat: FloatArray) -> FloatArray:
+        """The hold that gives a dose to a piece of the measured size, by bisection."""
+        low, high = np.full(len(ln_dose), LN_HOLDS[0]), np.full(len(ln_dose), LN_HOLDS[-1])
+        one = np.ones(len(ln_dose))
+        for _ in range(40):
+            middle = (low + high) / 2
+            short = self.ln_dose(middle, one, heat) < ln_dose
+            low, high = np.where(short, middle, low), np.where(short, high, middle)
+        return (low + high) / 2
+
+    def ln_up(self, heat: FloatArray) -> FloatArray:
+        return np.asarray(np.interp(np.log(heat), np.log(HEATS), self.up))
+
+
+LOW = [LN_HOLDS[0], SIZES[0], HEATS[0]]
+HIGH = [LN_HOLDS[-1], SIZES[-1], HEATS[-1]]
+
+
+def tabulate(wanted: Wish) -> Table:
+    doses = np.empty((len(LN_HOLDS), len(SIZES), len(HEATS)))
+    ups = np.empty(len(HEATS))
+    for heat_at, heat in enumerate(HEATS):
+        pot = replace(wanted.pot, heat_ratio=float(heat))
+        for size_at, size in enumerate(SIZES):
+            pieces = tuple(
+                replace(piece, thickness_m=size * piece.thickness_m) for piece in wanted.load.pieces
+            )
+            setup = set_up(replace(wanted, pot=pot, load=Load(pieces), liquid_m3=3e-4))
+            search = first_search(setup, at_least_s=12_000.0)
+            for hold_at, ln_hold in enumerate(LN_HOLDS):
+                run = search.run(60.0 * float(np.exp(ln_hold)))
+                doses[hold_at, size_at, heat_at] = np.log(max(float(run.final_dose_min[0]), 1e-6))
+            if size == 1.0:
+                ups[heat_at] = np.log(float(search.up.end_s[0]))
+    wished = float(np.log(search.meat.dose_min[0, 0]))
+    return Table(RegularGridInterpolator((LN_HOLDS, SIZES, HEATS), doses), ups, wished)
+
+
+@pytest.fixture(scope="module")
+def tables() -> list[Table]:
+    return [tabulate(wanted) for wanted in LOADS]
+
+
+@dataclass
+class Kitchens:
+    """Many kitchens after so many cooks: errors of ln hold, and what is believed."""
+
+    before: FloatArray
+    after: FloatArray
+    beliefs: list[Belief]
+    offset: FloatArray
+
+
+def simulate(table: Table, rng: np.random.Generator, *, stray: bool = False) -> Kitchens:
+    """Hidden: an offset in ln dose, the pot's heat; each cook: size error, rungs misnamed."""
+    offset = rng.normal(0.0, 0.25, KITCHENS)
+    heat = rng.uniform(0.85, 1.15, KITCHENS)
+    one = np.ones(KITCHENS)
+    # what would be set, were all known but the size of this very piece
+    ideal = table.ln_hold(table.wished + offset, heat)
+    seen: list[list[Tasted]] = [[] for _ in range(KITCHENS)]
+    ups: list[list[float]] = [[] for _ in range(KITCHENS)]
+    taste, warmth = np.zeros(KITCHENS), np.zeros(KITCHENS)
+    before = np.abs(table.ln_hold(table.wished + taste, one) - ideal)
+    beliefs: list[Belief] = []
+    for number in range(COOKS):
+        believed_heat = np.exp(warmth)
+        ln_hold = table.ln_hold(table.wished + taste, believed_heat)
+        size = np.clip(rng.normal(1.0, 0.08, KITCHENS), 0.76, 1.24)
+        real = table.ln_dose(ln_hold, size, heat) - offset
+        model = table.ln_dose(ln_hold, one, believed_heat)
+        rung: FloatArray = np.clip(np.round(2.0 + (real - table.wished) / LN_RUNG), 0, 4)
+        wrong = rng.random(KITCHENS) < 0.15
+        rung = np.clip(rung + wrong * rng.choice([-1, 1], KITCHENS), 0, 4)
+        if stray and number == 1:
+            rung = 4.0 * rng.integers(0, 2, KITCHENS).astype(float)  # nonsense: rubber, or mush
+        up = table.ln_up(heat) - table.ln_up(one) + rng.normal(0.0, 0.06, KITCHENS)
+        beliefs = []
+        for index in range(KITCHENS):
+            step = 2.0 + (model[index] - table.wished) / LN_RUNG
+            seen[index].append(Tasted(float(step), float(rung[index])))
+            ups[index].append(float(up[index]))
+            beliefs.append(taste_belief(seen[index]))
+            warmth[index] = heat_belief(ups[index]).mean
+        taste = np.array([belief.mean for belief in beliefs])
+    after = np.abs(table.ln_hold(table.wished + taste, np.exp(warmth)) - ideal)
+    return Kitchens(before, after, beliefs, offset)
+
+
+@pytest.mark.parametrize("which", [0, 1], ids=["brisket", "short ribs"])
+def test_five_hundred_kitchens(tables: list[Table], which: int) -> None:
+    # the aim is the owner's: what is not size error is halved after three cooks, the worst tenth is
+    # no worse than before, and the interval covers what it says. `SIZE_SD` was 0.12 when this first
+    # ran, and covered 85 % for brisket; the spread that the model itself gives was put in its place
+    found = simulate(tables[which], np.random.default_rng(20 + which))
+    assert np.median(found.after) <= 0.5 * np.median(found.before)
+    assert np.percentile(found.after, 90) <= np.percentile(found.before, 90)
+    inside = [
+        belief.low <= offset <= belief.high
+        for belief, offset in zip(found.beliefs, found.offset, strict=True)
+    ]
+    # 500 draws: three standard errors of a share of 0.9 are 0.04
+    assert np.mean(inside) == pytest.approx(COVER, abs=0.04)
+
+
+def test_outliers_do_not_throw_it(tables: list[Table]) -> None:
+    found = simulate(tables[0], np.random.default_rng(7), stray=True)
+    assert np.percentile(found.after, 90) <= np.percentile(found.before, 90)
+    assert np.median(found.after) < np.median(found.before)
+
+
+def test_nothing_seen_is_the_prior() -> None:
+    belief = taste_belief([])
+    assert belief.mean == pytest.approx(0.0, abs=1e-9)
+    assert belief.sd == pytest.approx(TASTE_PRIOR_SD, rel=0.01)
+    # published: 90 % of a normal lie within 1.645 standard deviations (tables of the normal)
+    assert belief.high == pytest.approx(1.645 * TASTE_PRIOR_SD, rel=0.02)
+    assert heat_belief([]).ratio == pytest.approx(1.0)
+
+
+def test_directions_and_limits() -> None:
+    firm = taste_belief([Tasted(2.0, 1.0)] * 3)
+    soft = taste_belief([Tasted(2.0, 3.0)] * 3)
+    assert firm.mean > 0.1  # it came out too firm: this household needs more
+    assert soft.mean == pytest.approx(-firm.mean, abs=1e-6)
+    assert firm.sd < TASTE_PRIOR_SD
+    as_wished = taste_belief([Tasted(2.0, 2.0)] * 4)
+    assert abs(as_wished.mean) < 0.02
+    assert taste_belief([Tasted(2.0, 2.0)] * 500).cooks == 60
+    # closed form: a third more time is a quarter less heat, pulled a little to the prior
+    weak = heat_belief([float(np.log(4 / 3))] * 5)
+    assert weak.ratio == pytest.approx(0.75, abs=0.03)
+    one_odd = heat_belief([0.0, 0.0, 0.0, 1.5])
+    assert abs(one_odd.mean) < 0.03
+
+
+def test_an_experiment_teaches_more_and_is_still_eaten() -> None:
+    for cooks in ([], [Tasted(2.0, 2.0)], [Tasted(2.0, 1.0)] * 2):
+        found = next_experiment(cooks, 2.0)
+        assert found.sd_then < found.sd_now
+        assert found.near_share >= 0.7
+    known = next_experiment([Tasted(2.0, 2.0), Tasted(2.5, 2.0), Tasted(1.6, 2.0)] * 6, 2.0)
+    assert known.sd_now - known.sd_then < 0.02  # little left to learn
