@@ -43,12 +43,12 @@ class Table:
 
     def ln_dose(self, ln_hold: FloatArray, size: FloatArray, heat: FloatArray) -> FloatArray:
         points = np.stack([ln_hold, size, heat], axis=-1)
-        found: FloatArray = np.asarray(self.dose(np.clip(points, LOW, HIGH)), dtype=float)
-        return found
+        return np.array(self.dose(np.clip(points, LOW, HIGH)), dtype=np.float64)
 
     def ln_hold(self, ln_dose: FloatArray, heat: FloatArray) -> FloatArray:
         """The hold that gives a dose to a piece of the measured size, by bisection."""
-        low, high = np.full(len(ln_dose), LN_HOLDS[0]), np.full(len(ln_dose), LN_HOLDS[-1])
+        low: FloatArray = np.full(len(ln_dose), LN_HOLDS[0])
+        high: FloatArray = np.full(len(ln_dose), LN_HOLDS[-1])
         one = np.ones(len(ln_dose))
         for _ in range(40):
             middle = (low + high) / 2
@@ -57,7 +57,7 @@ class Table:
         return (low + high) / 2
 
     def ln_up(self, heat: FloatArray) -> FloatArray:
-        return np.asarray(np.interp(np.log(heat), np.log(HEATS), self.up))
+        return np.array(np.interp(np.log(heat), np.log(HEATS), self.up), dtype=np.float64)
 
 
 LOW = [LN_HOLDS[0], SIZES[0], HEATS[0]]
@@ -175,9 +175,10 @@ def test_directions_and_limits() -> None:
     as_wished = taste_belief([Tasted(2.0, 2.0)] * 4)
     assert abs(as_wished.mean) < 0.02
     assert taste_belief([Tasted(2.0, 2.0)] * 500).cooks == 60
-    # closed form: a third more time is a quarter less heat, pulled a little to the prior
+    # closed form: a third more time is a fifth less heat when a quarter of the fall is lost on the
+    # way, pulled a little to the prior
     weak = heat_belief([float(np.log(4 / 3))] * 5)
-    assert weak.ratio == pytest.approx(0.75, abs=0.03)
+    assert weak.ratio == pytest.approx(0.8, abs=0.03)
     one_odd = heat_belief([0.0, 0.0, 0.0, 1.5])
     assert abs(one_odd.mean) < 0.03
 

@@ -1,5 +1,5 @@
-import { useQuery } from "@tanstack/react-query";
-import { client, unwrap } from "@/api/client";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { client, type Lesson, unwrap } from "@/api/client";
 
 /** Everything that happened in a cook. */
 export function useHistory(id: string) {
@@ -10,5 +10,27 @@ export function useHistory(id: string) {
         client.GET("/api/cooks/{cook_id}/events", { params: { path: { cook_id: id } }, signal }),
       ),
     staleTime: 0,
+  });
+}
+
+/** What the log taught of this household's taste and of its pots. */
+export function useLessons() {
+  return useQuery({
+    queryKey: ["lessons"],
+    queryFn: ({ signal }) => unwrap(client.GET("/api/lessons", { signal })),
+    staleTime: 0,
+  });
+}
+
+/** Learn anew from now on, or let everything count again; every plan is asked anew. */
+export function useSetBack() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ kind, key, on }: Pick<Lesson, "kind" | "key"> & { on: boolean }) =>
+      unwrap(client.PUT("/api/lessons", { body: { kind, key, on } })),
+    onSuccess: (found) => {
+      queries.setQueryData(["lessons"], found);
+      queries.invalidateQueries({ queryKey: ["plan"] });
+    },
   });
 }

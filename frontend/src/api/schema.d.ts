@@ -1108,6 +1108,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Lessons
+         * @description What the log taught of this household's taste and of its pots.
+         */
+        get: operations["list_lessons"];
+        /**
+         * Set Back Lesson
+         * @description Learn a cut or a pot anew from now on, or let everything count again.
+         */
+        put: operations["set_back_lesson"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clock": {
         parameters: {
             query?: never;
@@ -2349,6 +2373,69 @@ export interface components {
             membrane: boolean;
         };
         /**
+         * LearnedOut
+         * @description How far the log moved a plan: `ratio` times the softening of a cut, or the heat of a pot.
+         */
+        LearnedOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "taste" | "heat";
+            /** Key */
+            key: string;
+            /** Ratio */
+            ratio: number;
+            /**
+             * Low Ln
+             * @description of nine beliefs in ten, as ln of the ratio
+             */
+            low_ln: number;
+            /** High Ln */
+            high_ln: number;
+            /** Cooks */
+            cooks: components["schemas"]["TaughtBy"][];
+        };
+        /**
+         * LessonOut
+         * @description What the log taught of a cut or a pot, and what to vary next time.
+         */
+        LessonOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "taste" | "heat";
+            /** Key */
+            key: string;
+            /** Ratio */
+            ratio: number;
+            /**
+             * Low Ln
+             * @description of nine beliefs in ten, as ln of the ratio
+             */
+            low_ln: number;
+            /** High Ln */
+            high_ln: number;
+            /** Cooks */
+            cooks: components["schemas"]["TaughtBy"][];
+            /** Next */
+            next: string | null;
+            /**
+             * Set Back
+             * @description it is learned anew since then
+             */
+            set_back: boolean;
+        };
+        /**
+         * LessonsOut
+         * @description Everything the log taught.
+         */
+        LessonsOut: {
+            /** Lessons */
+            lessons: components["schemas"]["LessonOut"][];
+        };
+        /**
          * LibraryOut
          * @description Recipes, the newest first, and how many there are in all.
          */
@@ -3089,6 +3176,11 @@ export interface components {
             reasons: components["schemas"]["ReasonOut"][];
             /** Cautions */
             cautions: components["schemas"]["CautionOut"][];
+            /**
+             * Learned
+             * @description how far the log moved it
+             */
+            learned?: components["schemas"]["LearnedOut"][];
         };
         /**
          * PlatesOut
@@ -3640,6 +3732,21 @@ export interface components {
             served_shown: components["schemas"]["Shown"];
         };
         /**
+         * SetBackIn
+         * @description Learn anew from now on, or let everything count again.
+         */
+        SetBackIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "taste" | "heat";
+            /** Key */
+            key: string;
+            /** On */
+            on: boolean;
+        };
+        /**
          * SettingOut
          * @description What is set on the panel, and the choices it rests on.
          */
@@ -4011,6 +4118,21 @@ export interface components {
             after: string[];
             /** May Wait S */
             may_wait_s: number;
+        };
+        /**
+         * TaughtBy
+         * @description A cook that taught.
+         */
+        TaughtBy: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Started At
+             * Format: date-time
+             */
+            started_at: string;
         };
         /**
          * TickOut
@@ -8527,6 +8649,86 @@ export interface operations {
             };
             /** @description It cannot be done as things stand, and what to do */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_lessons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonsOut"];
+                };
+            };
+        };
+    };
+    set_back_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetBackIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonsOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -30,6 +30,8 @@ STRAY_SHARE = 0.03
 """Outcomes that say nothing: another piece, a mistake in typing. Judgement."""
 UP_SD = 0.08
 """Of ln time to pressure, from cook to cook: how cold the liquid, when one looked. Judgement."""
+UP_SLOPE = 1.24
+"""Fall of ln time to pressure with ln heat. From the model: 1.21 (short ribs) to 1.27 (brisket)."""
 UP_STRAY_SHARE = 0.05
 UP_STRAY_SD = 0.7
 GRID = 241
@@ -79,12 +81,12 @@ def taste_belief(cooks: Sequence[Tasted]) -> Belief:
 def heat_belief(ln_up_ratios: Sequence[float]) -> Belief:
     """How strong a pot is over what its plate says, as ln heat; from ln(time seen / planned).
 
-    Twice the heat takes half the time, as near as matters: little is lost on the way.
+    Less heat takes longer than in proportion, since what is lost on the way is lost for longer.
     """
     grid = _grid(HEAT_PRIOR_SD)
     weight = _prior(grid, HEAT_PRIOR_SD)
     for ratio in ln_up_ratios[-MOST_COOKS:]:
-        away = ratio + grid
+        away = ratio + UP_SLOPE * grid
         usual = np.exp(-0.5 * (away / UP_SD) ** 2) / UP_SD
         stray = np.exp(-0.5 * (away / UP_STRAY_SD) ** 2) / UP_STRAY_SD
         weight = weight + np.log((1.0 - UP_STRAY_SHARE) * usual + UP_STRAY_SHARE * stray)

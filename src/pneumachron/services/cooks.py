@@ -1,7 +1,7 @@
 """A cook beside the pot: begin, write down what happens, follow a connected pot."""
 
 import json
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator, Mapping, Sequence
 from contextlib import suppress
 from dataclasses import asdict, dataclass, replace
 from datetime import UTC, datetime, timedelta
@@ -11,12 +11,14 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core.again import judge_opened, judge_stopped
+from pneumachron.core.alternatives import answer_for_minutes
 from pneumachron.core.cook.forecast import heat_ratio
 from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, check, fold
 from pneumachron.core.errors import WishError
 from pneumachron.core.plan import Plan
 from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import parse_measure
+from pneumachron.core.wish import Wish
 from pneumachron.devices.protocol import (
     AwayError,
     DeviceError,
@@ -27,7 +29,8 @@ from pneumachron.devices.simulated import Faults, SimulatedPot
 from pneumachron.services.answers import opened_document, stopped_document
 from pneumachron.services.cook_documents import cook_document
 from pneumachron.services.households import current_household
-from pneumachron.services.inputs import INPUTS_VERSION, Defaults, PlanInputs, located, read_wish
+from pneumachron.services.inputs import INPUTS_VERSION, PlanInputs, located, read_wish
+from pneumachron.services.learning import household_defaults
 from pneumachron.services.live_kitchen import LiveKitchen, plan_of
 from pneumachron.services.planning import find_pot
 from pneumachron.store import cooks, households
@@ -88,7 +91,7 @@ def _content(
     if person_id is not None:
         households.check_person(session, household.household_id, person_id)
     pot = find_pot(session, household.household_id, inputs.pot)
-    defaults = Defaults(household.altitude_m, household.start_temp_c, household.taste_step)
+    defaults = household_defaults(session, inputs)
     try:
         wish = read_wish(inputs, pot, defaults)
     except WishError as error:
@@ -428,6 +431,8 @@ def _remember(session: Session, stored: StoredCook, plan: Plan) -> None:
     changed = replace(
         content,
         ended_at=_moment(sheet.ended_s),
+        model_step=content.model_step if sheet.ended_s is None else _model_step(content, events),
+        planned_up_s=_untaught(content).up_s if sheet.ended_s is not None else None,
         outcome_step=None if outcome is None else _outcome_step(outcome),
         come_up_s=None if ratio is None else ratio * up,
         yield_ratio=(
@@ -440,6 +445,42 @@ def _remember(session: Session, stored: StoredCook, plan: Plan) -> None:
     if changed != content:
         home = current_household(session).household_id
         COOKS.replace(session, home, stored.cook_id, changed)
+
+
+@dataclass(frozen=True, slots=True)
+class _Untaught:
+    """A cook as the fitted model sees it, nothing learned."""
+
+    wish: Wish
+    up_s: float
+
+
+@lru_cache(maxsize=8)
+def _untaught_plan(inputs: str, kitchen: str) -> _Untaught:
+    plan = plan_of(json.loads(inputs), json.loads(kitchen))
+    up_s = sum(item.duration_s for item in plan.phases if item.kind == "come_up")
+    return _Untaught(plan.setup.wish, up_s)
+
+
+def _untaught(content: CookContent) -> _Untaught:
+    """The cook without what the log had taught when it began.
+
+    Lessons are told of the fit itself, or they would count twice.
+    """
+    plain = {**content.kitchen["defaults"], "taste_ln": [], "heat_ln": 0.0}
+    kitchen = {**content.kitchen, "defaults": plain}
+    return _untaught_plan(
+        json.dumps(content.inputs, sort_keys=True), json.dumps(kitchen, sort_keys=True)
+    )
+
+
+def _model_step(content: CookContent, events: Sequence[StoredEvent]) -> float | None:
+    """The rung of the fitted model for all minutes that were set; None for unlike meat."""
+    wish = _untaught(content).wish
+    if len({piece.cut.cut_id for piece in wish.load.pieces}) > 1:
+        return None
+    again = sum(int(event.body["hold_min"]) for event in events if event.kind == "put_back")
+    return answer_for_minutes(wish, content.hold_min + again).texture_step
 
 
 def _outcome_step(outcome: Mapping[str, Any]) -> float | None:

@@ -21,7 +21,8 @@ from pneumachron.core.wish import Wish
 from pneumachron.services.calendars import Event, calendar_uid, read_calendar, write_calendar
 from pneumachron.services.day_documents import State, card_document, day_document
 from pneumachron.services.households import current_household
-from pneumachron.services.inputs import Defaults, PlanInputs, is_tempered, located, read_wish
+from pneumachron.services.inputs import PlanInputs, is_tempered, located, read_wish
+from pneumachron.services.learning import household_defaults
 from pneumachron.services.planning import find_pot
 from pneumachron.store import pots
 from pneumachron.store.days import DAYS
@@ -167,12 +168,11 @@ def _events(session: Session, inputs: DayInputs) -> Iterator[tuple[str, timedelt
 
 def _dishes(session: Session, inputs: DayInputs) -> list[Dish]:
     household = current_household(session)
-    defaults = Defaults(household.altitude_m, household.start_temp_c, household.taste_step)
     found = []
     for index, item in enumerate(inputs.dishes):
         pot = find_pot(session, household.household_id, item.plan.pot)
         try:
-            wish = read_wish(item.plan, pot, defaults)
+            wish = read_wish(item.plan, pot, household_defaults(session, item.plan))
             if item.parted:
                 wish = parted(wish)
         except WishError as error:

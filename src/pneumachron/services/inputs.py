@@ -4,7 +4,8 @@ Every measure is the text as typed, with its unit (`3 lb 2 oz`), so that it can 
 exactly so. An empty one takes the cut's or the household's default.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from math import exp
 
 from pneumachron.core.alternatives import sections_of
 from pneumachron.core.cuts import Cut, ReleaseMethod, School, cut_by_id
@@ -92,6 +93,10 @@ class Defaults:
     altitude_m: float
     start_temp_c: float
     taste_step: float = 0.0
+    taste_ln: tuple[tuple[str, float], ...] = ()
+    """What the log taught: by cut, how much more softening this household needs, as ln dose."""
+    heat_ln: float = 0.0
+    """What the log taught of the pot, as ln heat over its own numbers."""
 
 
 def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
@@ -108,6 +113,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         except WishError as error:
             raise error.at_entry(index) from None
     first = pieces[0].cut
+    pot = replace(pot, heat_ratio=pot.heat_ratio * exp(defaults.heat_ln))
     return Wish(
         load=Load(tuple(pieces)),
         pot=pot,
@@ -150,6 +156,7 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
     start_c, seared = START_WORDS.get(word, (None, False))
     if word not in START_WORDS:
         start_c = _given(entry.start, "temperature", "start")
+    cut = taught(cut, defaults)
     piece = make_piece(
         cut,
         mass_kg=(trimmed_kg(cut, mass_kg) if entry.as_bought else mass_kg) / entry.count,
@@ -165,6 +172,12 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
     if entry.section_bones is None:
         return [piece] * entry.count
     return sections_of(piece, _section_bones(entry.section_bones)) * entry.count
+
+
+def taught(cut: Cut, defaults: Defaults) -> Cut:
+    """A cut as this household likes it: another dose for the same rung."""
+    moved = dict(defaults.taste_ln).get(cut.cut_id, 0.0)
+    return replace(cut, tender_dose_min=cut.tender_dose_min * exp(moved)) if moved else cut
 
 
 START_WORDS: dict[str, tuple[float | None, bool]] = {

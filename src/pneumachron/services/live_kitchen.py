@@ -25,7 +25,10 @@ def stored_inputs(document: dict[str, Any]) -> PlanInputs:
 
 def plan_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> Plan:
     """The plan of a cook, in the kitchen as it was when it began."""
-    pot, defaults = Pot(**kitchen["pot"]), Defaults(**kitchen["defaults"])
+    pot = Pot(**kitchen["pot"])
+    kept = kitchen["defaults"]
+    taste = tuple((cut, float(moved)) for cut, moved in kept["taste_ln"])
+    defaults = Defaults(**{**kept, "taste_ln": taste})
     return make_plan(read_wish(stored_inputs(inputs), pot, defaults))
 
 

@@ -48,6 +48,7 @@ from pneumachron.services.inputs import (
     located,
     read_wish,
 )
+from pneumachron.services.learning import household_defaults, learned_document, learned_for
 from pneumachron.store import households, pots
 from pneumachron.store.plans import PLANS
 from pneumachron.store.records import PlanContent, StoredPlan
@@ -98,15 +99,15 @@ def _wish_here(session: Session, inputs: PlanInputs) -> Wish:
     """The wish in the household's pot, with its defaults."""
     household = current_household(session)
     pot = find_pot(session, household.household_id, inputs.pot)
-    return read_wish(
-        inputs, pot, Defaults(household.altitude_m, household.start_temp_c, household.taste_step)
-    )
+    return read_wish(inputs, pot, household_defaults(session, inputs))
 
 
 def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     """A plan document with the household's pot and defaults."""
     with _telling_where():
-        return plan_document(make_plan(_wish_here(session, inputs)))
+        document = plan_document(make_plan(_wish_here(session, inputs)))
+    moved = [learned_document(item) for item in learned_for(session, inputs)]
+    return document | {"learned": moved}
 
 
 def what_if_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:

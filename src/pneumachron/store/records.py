@@ -124,6 +124,10 @@ class CookContent:
     started_at: datetime
     ended_at: datetime | None = None
     outcome_step: float | None = None
+    model_step: float | None = None
+    """The rung that the fitted model gives for what was set, nothing learned; None: unlike meat."""
+    planned_up_s: float | None = None
+    """Time to pressure that the pot's own numbers give."""
     come_up_s: float | None = None
     yield_ratio: float | None = None
     note: str = ""

@@ -141,7 +141,11 @@ class CookRow(ShelfRow):
     """A cook: what was planned, in which kitchen, and what came of it."""
 
     __tablename__ = "cook"
-    __table_args__ = (Index("ix_cook_log", "household_id", "deleted_at", "started_at"),)
+    __table_args__ = (
+        Index("ix_cook_log", "household_id", "deleted_at", "started_at"),
+        Index("ix_cook_cut", "household_id", "cut", "started_at"),
+        Index("ix_cook_pot", "household_id", "pot_id", "started_at"),
+    )
 
     name: Mapped[str] = mapped_column(String(120))
     person_id: Mapped[str | None] = mapped_column(ForeignKey("person.id"))
@@ -158,9 +162,22 @@ class CookRow(ShelfRow):
     started_at: Mapped[datetime] = mapped_column(UtcDateTime)
     ended_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
     outcome_step: Mapped[float | None]
+    model_step: Mapped[float | None]
+    planned_up_s: Mapped[float | None]
     come_up_s: Mapped[float | None]
     yield_ratio: Mapped[float | None]
     note: Mapped[str] = mapped_column(Text)
+
+
+class ForgottenRow(Base):
+    """Since when a cut or a pot is learned anew."""
+
+    __tablename__ = "forgotten"
+
+    household_id: Mapped[str] = mapped_column(ForeignKey("household.id"), primary_key=True)
+    kind: Mapped[str] = mapped_column(String(10), primary_key=True)
+    key: Mapped[str] = mapped_column(String(40), primary_key=True)
+    at: Mapped[datetime] = mapped_column(UtcDateTime)
 
 
 class CookEventRow(Base):

@@ -4,6 +4,7 @@ import type { CutOut, PlanOut, Problem, ReleaseMethod, School } from "@/api/clie
 import { Cautions } from "@/features/bench/Cautions";
 import { SaveSheet } from "@/features/bench/SaveSheet";
 import { StoredNote } from "@/features/bench/StoredNote";
+import { Taught } from "@/features/bench/Taught";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
 import { WhyBeside } from "@/features/bench/Why";
 import { addDish } from "@/lib/day";
@@ -57,6 +58,7 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
       {loose && <Trouble problem={loose} />}
       <Hold plan={plan} stale={stale} />
       <Settings bench={bench} cut={cut} units={units} plan={plan} />
+      {plan && <Taught plan={plan} />}
       {plan && <Cautions plan={plan} stale={stale} />}
       {saving && <SaveSheet bench={bench} onClose={() => setSaving(false)} />}
     </section>

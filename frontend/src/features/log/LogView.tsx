@@ -3,6 +3,7 @@ import { Link, useSearchParams } from "wouter";
 import { useDeleteCook, useLog } from "@/api/cooks";
 import { useCatalogue, useHousehold } from "@/api/queries";
 import { Compare } from "@/features/log/Compare";
+import { Lessons } from "@/features/log/Lessons";
 import { LogRow } from "@/features/log/LogRow";
 import { Months } from "@/features/log/Months";
 import { SheetView } from "@/features/log/SheetView";
@@ -109,6 +110,7 @@ function Sheets() {
       </ul>
       <Pages page={page} total={total} onPage={setPage} />
       {cooks.length > 2 && <Months cooks={cooks} />}
+      <Lessons cutName={cutName} />
       {gone && (
         <Slip
           text={`“${gone.name}” is out of the log.`}

@@ -19,14 +19,16 @@ from pneumachron.api.schemas.cooks import (
     HandsIn,
     HistoryOut,
     JudgeIn,
+    LessonsOut,
     LogOut,
     LogQuery,
     PressIn,
     ProbeOut,
+    SetBackIn,
     ToldIn,
     told,
 )
-from pneumachron.services import cooks
+from pneumachron.services import cooks, learning
 from pneumachron.services.live_kitchen import LiveKitchen
 
 router = APIRouter(prefix="/api", tags=["cook"])
@@ -137,6 +139,19 @@ def delete_cook(cook_id: CookId, db: Db) -> None:
 def restore_cook(cook_id: CookId, db: Db) -> None:
     """Put a deleted cook back."""
     cooks.set_cook_deleted(db, cook_id, deleted=False)
+
+
+@router.get("/lessons", response_model=LessonsOut)
+def list_lessons(db: Db) -> dict[str, Any]:
+    """What the log taught of this household's taste and of its pots."""
+    return {"lessons": learning.all_learned(db)}
+
+
+@router.put("/lessons", response_model=LessonsOut, responses=INVALID | CHANGING)
+def set_back_lesson(asked: SetBackIn, db: Db) -> dict[str, Any]:
+    """Learn a cut or a pot anew from now on, or let everything count again."""
+    learning.set_back(db, asked.kind, asked.key, on=asked.on)
+    return {"lessons": learning.all_learned(db)}
 
 
 @router.get("/clock")

@@ -6,7 +6,7 @@ from typing import Annotated, Any, Literal
 from pydantic import AwareDatetime, Field, StringConstraints, TypeAdapter
 
 from pneumachron.api.schemas.base import Closed, Id, Name
-from pneumachron.api.schemas.plan import PlanIn
+from pneumachron.api.schemas.plan import LearnedOut, PlanIn
 from pneumachron.core.cook.forecast import AlarmKind
 from pneumachron.core.cook.steps import StepKind, Waits
 from pneumachron.core.live.pot import LiveState
@@ -17,6 +17,7 @@ from pneumachron.devices.simulated import Faults
 from pneumachron.services.cook_documents import MOST_INK
 from pneumachron.services.cooks import Entry, Told
 from pneumachron.store.cooks import Filter
+from pneumachron.store.lessons import LessonKind
 from pneumachron.store.records import StoredCook, StoredEvent
 from pneumachron.store.shelf import MAX_LISTED
 
@@ -416,6 +417,27 @@ class HistoryOut(Closed):
     """Everything that happened in a cook, in its order."""
 
     events: Annotated[list[EventOut], Field(max_length=2000)]
+
+
+class LessonOut(LearnedOut):
+    """What the log taught of a cut or a pot, and what to vary next time."""
+
+    next: str | None
+    set_back: Annotated[bool, Field(description="it is learned anew since then")]
+
+
+class LessonsOut(Closed):
+    """Everything the log taught."""
+
+    lessons: Annotated[list[LessonOut], Field(max_length=80)]
+
+
+class SetBackIn(Closed):
+    """Learn anew from now on, or let everything count again."""
+
+    kind: LessonKind
+    key: Annotated[str, StringConstraints(min_length=1, max_length=40)]
+    on: bool
 
 
 class ProbeOut(Closed):

@@ -1,5 +1,6 @@
 """A wish and the plan that answers it."""
 
+from datetime import datetime
 from typing import Annotated
 
 from pydantic import Field
@@ -20,6 +21,7 @@ from pneumachron.core.tasks import Resource
 from pneumachron.core.tenderness import Texture
 from pneumachron.core.wish import Level
 from pneumachron.services.inputs import PieceInputs, PlanInputs
+from pneumachron.store.lessons import LessonKind
 
 
 class PieceIn(Closed):
@@ -336,6 +338,25 @@ class CautionOut(Closed):
     source: SourceOut
 
 
+class TaughtBy(Closed):
+    """A cook that taught."""
+
+    id: str
+    name: str
+    started_at: datetime
+
+
+class LearnedOut(Closed):
+    """How far the log moved a plan: `ratio` times the softening of a cut, or the heat of a pot."""
+
+    kind: LessonKind
+    key: str
+    ratio: float
+    low_ln: Annotated[float, Field(description="of nine beliefs in ten, as ln of the ratio")]
+    high_ln: float
+    cooks: Annotated[list[TaughtBy], Field(max_length=60)]
+
+
 class PlanOut(Closed):
     """What to set, what happens, and why."""
 
@@ -357,6 +378,9 @@ class PlanOut(Closed):
     trace: TraceOut
     reasons: Annotated[list[ReasonOut], Field(max_length=40)]
     cautions: Annotated[list[CautionOut], Field(max_length=40)]
+    learned: Annotated[
+        list[LearnedOut], Field(max_length=MAX_PIECES, description="how far the log moved it")
+    ] = Field(default_factory=list)
 
 
 class MinutesIn(Closed):

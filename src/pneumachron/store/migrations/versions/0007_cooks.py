@@ -10,7 +10,7 @@ down_revision = "0006"
 
 
 def upgrade() -> None:
-    """Three tables; events are only added."""
+    """Sheets, events that are only added, traces, and what was set back of what they taught."""
     op.create_table(
         "cook",
         sa.Column("id", sa.String(36), primary_key=True),
@@ -32,6 +32,8 @@ def upgrade() -> None:
         sa.Column("started_at", UtcDateTime, nullable=False),
         sa.Column("ended_at", UtcDateTime),
         sa.Column("outcome_step", sa.Double),
+        sa.Column("model_step", sa.Double),
+        sa.Column("planned_up_s", sa.Double),
         sa.Column("come_up_s", sa.Double),
         sa.Column("yield_ratio", sa.Double),
         sa.Column("note", sa.Text, nullable=False),
@@ -40,6 +42,15 @@ def upgrade() -> None:
         sa.Column("deleted_at", UtcDateTime),
     )
     op.create_index("ix_cook_log", "cook", ["household_id", "deleted_at", "started_at"])
+    op.create_index("ix_cook_cut", "cook", ["household_id", "cut", "started_at"])
+    op.create_index("ix_cook_pot", "cook", ["household_id", "pot_id", "started_at"])
+    op.create_table(
+        "forgotten",
+        sa.Column("household_id", sa.String(36), sa.ForeignKey("household.id"), primary_key=True),
+        sa.Column("kind", sa.String(10), primary_key=True),
+        sa.Column("key", sa.String(40), primary_key=True),
+        sa.Column("at", UtcDateTime, nullable=False),
+    )
     op.create_table(
         "cook_event",
         sa.Column("id", sa.Integer, primary_key=True),
@@ -61,5 +72,5 @@ def upgrade() -> None:
 
 def downgrade() -> None:
     """Drop them again."""
-    for name in ("cook_sample", "cook_event", "cook"):
+    for name in ("cook_sample", "cook_event", "forgotten", "cook"):
         op.drop_table(name)

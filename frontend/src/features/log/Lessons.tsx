@@ -1,0 +1,80 @@
+import { Link } from "wouter";
+import type { Lesson } from "@/api/client";
+import { useLessons, useSetBack } from "@/api/log";
+import { usePots } from "@/api/queries";
+import { taughtWords } from "@/lib/lessons";
+import { Button } from "@/ui/Button";
+
+/** What the log taught: how far, by which cooks, what to vary next, and setting it back. */
+export function Lessons({ cutName }: { cutName: (id: string) => string }) {
+  const lessons = useLessons().data?.lessons ?? [];
+  const pots = usePots().data?.pots ?? [];
+  const change = useSetBack();
+  if (lessons.length === 0) return null;
+  const nameOf = (lesson: Lesson) =>
+    lesson.kind === "taste"
+      ? cutName(lesson.key)
+      : (pots.find((pot) => pot.id === lesson.key)?.pot.name ?? "a pot");
+  return (
+    <section aria-labelledby="lessons-title" className="mt-5">
+      <h2 id="lessons-title" className="font-semibold text-[18px]">
+        What it taught
+      </h2>
+      <p className="text-[14px] text-pencil">
+        Every plan is moved by this: by how your pieces came out, and by how long your pots took.
+      </p>
+      <ul aria-label="lessons" className="mt-1 border-rule border-t">
+        {lessons.map((lesson) => (
+          <li
+            key={`${lesson.kind} ${lesson.key}`}
+            className="flex flex-wrap items-start justify-between gap-x-6 gap-y-1 border-rule border-b py-1.5"
+          >
+            <div className="min-w-0">
+              <p>
+                <span className="font-semibold">{nameOf(lesson)}</span>:{" "}
+                {lesson.cooks.length > 0 ? taughtWords(lesson) : "learned anew, no cook yet"}
+                {lesson.cooks.length > 0 && (
+                  <span className="text-[14px] text-pencil">
+                    {" "}
+                    (between {percent(lesson.low_ln)} and {percent(lesson.high_ln)}, nine in ten)
+                  </span>
+                )}
+              </p>
+              {lesson.cooks.length > 0 && (
+                <p className="text-[14px] text-pencil">
+                  by{" "}
+                  {lesson.cooks.slice(0, 5).map((cook, index) => (
+                    <span key={cook.id}>
+                      {index > 0 && ", "}
+                      <Link href={`/log?cook=${cook.id}`} className="underline">
+                        {cook.name}
+                      </Link>
+                    </span>
+                  ))}
+                  {lesson.cooks.length > 5 && ` and ${lesson.cooks.length - 5} more`}
+                </p>
+              )}
+              {lesson.next && (
+                <p className="text-[14px]">To learn most next time: {lesson.next}.</p>
+              )}
+            </div>
+            <Button
+              className="text-[14px]"
+              aria-label={`${lesson.set_back ? "let everything count again for" : "set back"} ${nameOf(lesson)}`}
+              onClick={() =>
+                change.mutate({ kind: lesson.kind, key: lesson.key, on: !lesson.set_back })
+              }
+            >
+              {lesson.set_back ? "Let all count again" : "Set back"}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function percent(ln: number): string {
+  const share = Math.round(100 * (Math.exp(ln) - 1));
+  return share >= 0 ? `${share} % more` : `${-share} % less`;
+}

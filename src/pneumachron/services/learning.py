@@ -1,0 +1,124 @@
+"""What the log taught, put into every plan; how far, by which cooks, and set back again."""
+
+from dataclasses import dataclass, replace
+from math import log
+from typing import Any
+
+from sqlalchemy.orm import Session
+
+from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.learn import (
+    MOST_COOKS,
+    Belief,
+    Tasted,
+    heat_belief,
+    next_experiment,
+    taste_belief,
+)
+from pneumachron.core.tenderness import TEXTURES
+from pneumachron.services.households import current_household
+from pneumachron.services.inputs import Defaults, PlanInputs
+from pneumachron.store import lessons, pots
+from pneumachron.store.lessons import Lesson, LessonKind
+from pneumachron.store.records import now
+
+
+@dataclass(frozen=True, slots=True)
+class Learned:
+    """A belief of this household and the cooks that taught it."""
+
+    kind: LessonKind
+    key: str
+    belief: Belief
+    lessons: tuple[Lesson, ...]
+
+
+def taste_of(session: Session, home: str, cut: str) -> Learned:
+    """How this household likes a cut, as ln dose."""
+    found = lessons.tastes(session, home, cut, MOST_COOKS)
+    belief = taste_belief([Tasted(item.model, item.seen) for item in found])
+    return Learned("taste", cut, belief, tuple(found))
+
+
+def heat_of(session: Session, home: str, pot_id: str) -> Learned:
+    """How strong a pot is, as ln heat."""
+    found = lessons.heats(session, home, pot_id, MOST_COOKS)
+    return Learned(
+        "heat", pot_id, heat_belief([log(item.seen / item.model) for item in found]), tuple(found)
+    )
+
+
+def learned_for(session: Session, inputs: PlanInputs) -> tuple[Learned, ...]:
+    """Everything that moves a plan: its cuts, its pot. What no cook taught is left out."""
+    home = current_household(session).household_id
+    cuts = dict.fromkeys(piece.cut for piece in inputs.pieces)
+    found = [*(taste_of(session, home, cut) for cut in cuts), heat_of(session, home, inputs.pot)]
+    return tuple(item for item in found if item.lessons)
+
+
+def household_defaults(session: Session, inputs: PlanInputs) -> Defaults:
+    """What the household says when the cook says nothing, with what its log taught."""
+    household = current_household(session)
+    plain = Defaults(household.altitude_m, household.start_temp_c, household.taste_step)
+    learned = learned_for(session, inputs)
+    return replace(
+        plain,
+        taste_ln=tuple((item.key, item.belief.mean) for item in learned if item.kind == "taste"),
+        heat_ln=sum(item.belief.mean for item in learned if item.kind == "heat"),
+    )
+
+
+def learned_document(learned: Learned) -> dict[str, Any]:
+    """How far, how sure, and by which cooks."""
+    belief = learned.belief
+    return {
+        "kind": learned.kind,
+        "key": learned.key,
+        "ratio": round(belief.ratio, 4),
+        "low_ln": round(belief.low, 4),
+        "high_ln": round(belief.high, 4),
+        "cooks": [
+            {"id": item.cook_id, "name": item.name, "started_at": item.started_at}
+            for item in reversed(learned.lessons)
+        ],
+    }
+
+
+def all_learned(session: Session) -> list[dict[str, Any]]:
+    """Every cut that was judged and every pot, and what to vary next of a cut."""
+    home = current_household(session).household_id
+    found = []
+    for cut in lessons.judged_cuts(session, home):
+        learned = taste_of(session, home, cut)
+        set_back = lessons.forgotten_at(session, home, "taste", cut) is not None
+        if learned.lessons or set_back:
+            found.append(learned_document(learned) | _next(learned) | {"set_back": set_back})
+    for kept in pots.list_pots(session, home):
+        learned = heat_of(session, home, kept.pot.pot_id)
+        set_back = lessons.forgotten_at(session, home, "heat", kept.pot.pot_id) is not None
+        if learned.lessons or set_back:
+            found.append(learned_document(learned) | {"next": None, "set_back": set_back})
+    return found
+
+
+def _next(learned: Learned) -> dict[str, Any]:
+    """The experiment that teaches most, in words."""
+    cooks = [Tasted(item.model, item.seen) for item in learned.lessons]
+    wished = float(TEXTURES.index(cut_by_id(learned.key).default_texture))
+    found = next_experiment(cooks, wished)
+    if found.aside_steps > 0:
+        words = "half a rung softer than you like it: a sixth more minutes than the Bench says"
+    elif found.aside_steps < 0:
+        words = "half a rung firmer than you like it: a seventh less minutes than the Bench says"
+    else:
+        words = "the same again; measure the thickness twice, and judge every piece"
+    return {"next": words}
+
+
+def set_back(session: Session, kind: LessonKind, key: str, *, on: bool) -> None:
+    """Learn a cut or a pot anew from now on, or let everything count again."""
+    home = current_household(session).household_id
+    if on:
+        lessons.forget(session, home, kind, key, now())
+    else:
+        lessons.remember(session, home, kind, key)
