@@ -7,13 +7,14 @@ is sometimes misjudged by one, and no measured piece is as thick as it was measu
 holds all three. The heat of a pot is learned from times to pressure.
 """
 
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 
 import numpy as np
 from scipy.special import ndtr
 
 from pneumachron.core.constants import LADDER_STEP
+from pneumachron.core.cuts import Cut
 from pneumachron.core.steam import FloatArray
 
 TASTE_PRIOR_SD = 0.25
@@ -122,6 +123,14 @@ def _belief(grid: FloatArray, log_weight: FloatArray, cooks: int) -> Belief:
     edge = (1.0 - COVER) / 2
     low, high = np.interp((edge, 1.0 - edge), np.cumsum(weight), grid)
     return Belief(mean, sd, float(low), float(high), cooks)
+
+
+def taught(cut: Cut, taste_ln: Mapping[str, float]) -> Cut:
+    """A cut as this household likes it: another dose for the same rung."""
+    moved = taste_ln.get(cut.cut_id, 0.0)
+    if not moved:
+        return cut
+    return replace(cut, tender_dose_min=cut.tender_dose_min * float(np.exp(moved)))
 
 
 @dataclass(frozen=True, slots=True)

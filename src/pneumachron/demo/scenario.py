@@ -133,30 +133,28 @@ def fill(session: Session) -> None:
                 choices=recipe_service.ChoiceInputs(),
             ),
         )
-    saved = {}
+    saved, people = {}, {}
     for name, cook, inputs in COOKS:
-        person = household_service.add_person(session, cook)
-        of_pot = replace(inputs, pot=pots[inputs.pot])
-        planning.save_plan(session, name=name, person_id=person.person_id, inputs=of_pot)
-        saved[name] = of_pot
-    day_service.keep_day(session, DAY_NAME, _day(saved))
+        people[name] = household_service.add_person(session, cook).person_id
+        saved[name] = replace(inputs, pot=pots[inputs.pot])
     for days_ago, name, texture, up_min, weights, note in LOG:
-        inputs = saved[name]
-        cook_service.enter(
-            session,
-            cook_service.Entry(
-                name=name,
-                person_id=None,
-                inputs=inputs,
-                started_at=now() - timedelta(days=days_ago),
-                hold_min=LOG_HOLD_MIN[name],
-                come_up_min=up_min,
-                pieces=({"texture": texture, "juicy": 4, "taste": 4},),
-                before_kg=weights[0],
-                after_kg=weights[1],
-                note=note,
-            ),
+        entry = cook_service.Entry(
+            name=name,
+            person_id=people[name],
+            inputs=saved[name],
+            started_at=now() - timedelta(days=days_ago),
+            hold_min=LOG_HOLD_MIN[name],
+            come_up_min=up_min,
+            pieces=({"texture": texture, "juicy": 4, "taste": 4},),
+            before_kg=weights[0],
+            after_kg=weights[1],
+            note=note,
         )
+        cook_service.enter(session, entry)
+    # plans are as the log has taught by now
+    for name, inputs in saved.items():
+        planning.save_plan(session, name=name, person_id=people[name], inputs=inputs)
+    day_service.keep_day(session, DAY_NAME, _day(saved))
 
 
 def _day(saved: dict[str, PlanInputs]) -> dict[str, Any]:

@@ -11,6 +11,7 @@ from pneumachron.core.alternatives import sections_of
 from pneumachron.core.cuts import Cut, ReleaseMethod, School, cut_by_id
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.finish import FinishKind
+from pneumachron.core.learn import taught
 from pneumachron.core.liquid import NO_SAUCE, Sauce, SaucePlace
 from pneumachron.core.load import FREEZER_C, MAX_PIECES, Load, Piece, Shape, make_piece
 from pneumachron.core.pots import Pot
@@ -156,7 +157,7 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
     start_c, seared = START_WORDS.get(word, (None, False))
     if word not in START_WORDS:
         start_c = _given(entry.start, "temperature", "start")
-    cut = taught(cut, defaults)
+    cut = taught(cut, dict(defaults.taste_ln))
     piece = make_piece(
         cut,
         mass_kg=(trimmed_kg(cut, mass_kg) if entry.as_bought else mass_kg) / entry.count,
@@ -172,12 +173,6 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
     if entry.section_bones is None:
         return [piece] * entry.count
     return sections_of(piece, _section_bones(entry.section_bones)) * entry.count
-
-
-def taught(cut: Cut, defaults: Defaults) -> Cut:
-    """A cut as this household likes it: another dose for the same rung."""
-    moved = dict(defaults.taste_ln).get(cut.cut_id, 0.0)
-    return replace(cut, tender_dose_min=cut.tender_dose_min * exp(moved)) if moved else cut
 
 
 START_WORDS: dict[str, tuple[float | None, bool]] = {

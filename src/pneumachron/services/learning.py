@@ -1,5 +1,6 @@
 """What the log taught, put into every plan; how far, by which cooks, and set back again."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from math import log
 from typing import Any
@@ -48,24 +49,35 @@ def heat_of(session: Session, home: str, pot_id: str) -> Learned:
     )
 
 
-def learned_for(session: Session, inputs: PlanInputs) -> tuple[Learned, ...]:
+def learned_for(session: Session, cuts: Iterable[str], pot_id: str) -> tuple[Learned, ...]:
     """Everything that moves a plan: its cuts, its pot. What no cook taught is left out."""
     home = current_household(session).household_id
-    cuts = dict.fromkeys(piece.cut for piece in inputs.pieces)
-    found = [*(taste_of(session, home, cut) for cut in cuts), heat_of(session, home, inputs.pot)]
+    tastes = [taste_of(session, home, cut) for cut in dict.fromkeys(cuts)]
+    found = [*tastes, heat_of(session, home, pot_id)]
     return tuple(item for item in found if item.lessons)
+
+
+def learned_of(session: Session, inputs: PlanInputs) -> tuple[Learned, ...]:
+    """What moves the plan of what was typed."""
+    return learned_for(session, (piece.cut for piece in inputs.pieces), inputs.pot)
 
 
 def household_defaults(session: Session, inputs: PlanInputs) -> Defaults:
     """What the household says when the cook says nothing, with what its log taught."""
     household = current_household(session)
     plain = Defaults(household.altitude_m, household.start_temp_c, household.taste_step)
-    learned = learned_for(session, inputs)
-    return replace(
-        plain,
-        taste_ln=tuple((item.key, item.belief.mean) for item in learned if item.kind == "taste"),
-        heat_ln=sum(item.belief.mean for item in learned if item.kind == "heat"),
-    )
+    learned = learned_of(session, inputs)
+    return replace(plain, taste_ln=taste_ln(learned), heat_ln=heat_ln(learned))
+
+
+def taste_ln(learned: Iterable[Learned]) -> tuple[tuple[str, float], ...]:
+    """By cut, as ln dose."""
+    return tuple((item.key, item.belief.mean) for item in learned if item.kind == "taste")
+
+
+def heat_ln(learned: Iterable[Learned]) -> float:
+    """Of the pot, as ln heat."""
+    return sum(item.belief.mean for item in learned if item.kind == "heat")
 
 
 def learned_document(learned: Learned) -> dict[str, Any]:
@@ -78,7 +90,7 @@ def learned_document(learned: Learned) -> dict[str, Any]:
         "low_ln": round(belief.low, 4),
         "high_ln": round(belief.high, 4),
         "cooks": [
-            {"id": item.cook_id, "name": item.name, "started_at": item.started_at}
+            {"id": item.cook_id, "name": item.name, "started_at": item.started_at.isoformat()}
             for item in reversed(learned.lessons)
         ],
     }

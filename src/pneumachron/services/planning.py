@@ -48,7 +48,7 @@ from pneumachron.services.inputs import (
     located,
     read_wish,
 )
-from pneumachron.services.learning import household_defaults, learned_document, learned_for
+from pneumachron.services.learning import household_defaults, learned_document, learned_of
 from pneumachron.store import households, pots
 from pneumachron.store.plans import PLANS
 from pneumachron.store.records import PlanContent, StoredPlan
@@ -106,7 +106,7 @@ def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     """A plan document with the household's pot and defaults."""
     with _telling_where():
         document = plan_document(make_plan(_wish_here(session, inputs)))
-    moved = [learned_document(item) for item in learned_for(session, inputs)]
+    moved = [learned_document(item) for item in learned_of(session, inputs)]
     return document | {"learned": moved}
 
 

@@ -1,8 +1,9 @@
 """Recipes: read, convert, give back, keep in the library."""
 
 import json
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, replace
 from hashlib import sha256
+from math import exp
 from typing import Any, Literal, TypeAlias
 
 from sqlalchemy.orm import Session
@@ -18,6 +19,7 @@ from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
 from pneumachron.recipes.writing.recipe import to_recipe
 from pneumachron.services.conversion_documents import converted_document, recipe_document
 from pneumachron.services.households import current_household
+from pneumachron.services.learning import heat_ln, learned_for, taste_ln
 from pneumachron.services.planning import find_pot
 from pneumachron.store import recipes
 from pneumachron.store.records import RecipeContent, StoredRecipe
@@ -105,10 +107,16 @@ def convert_here(session: Session, inputs: ConvertInputs) -> dict[str, Any]:
 def _converted(session: Session, inputs: ConvertInputs) -> Converted:
     household = current_household(session)
     pot = find_pot(session, household.household_id, inputs.pot)
+    understood = understand(inputs.recipe, inputs.answers)
+    learned = learned_for(session, [understood.cut] if understood.cut else [], inputs.pot)
     kitchen = Kitchen(
-        pot, household.altitude_m, household.start_temp_c, metric=household.units == "metric"
+        replace(pot, heat_ratio=pot.heat_ratio * exp(heat_ln(learned))),
+        household.altitude_m,
+        household.start_temp_c,
+        metric=household.units == "metric",
+        taste_ln=taste_ln(learned),
     )
-    return convert(understand(inputs.recipe, inputs.answers), kitchen, inputs.choices.to_choices())
+    return convert(understood, kitchen, inputs.choices.to_choices())
 
 
 def export_here(session: Session, inputs: ConvertInputs, kind: ExportFormat) -> str:

@@ -58,7 +58,6 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
       {loose && <Trouble problem={loose} />}
       <Hold plan={plan} stale={stale} />
       <Settings bench={bench} cut={cut} units={units} plan={plan} />
-      {plan && <Taught plan={plan} />}
       {plan && <Cautions plan={plan} stale={stale} />}
       {saving && <SaveSheet bench={bench} onClose={() => setSaving(false)} />}
     </section>
@@ -107,7 +106,7 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
       </p>
       <p className="font-semibold">
         {spokenTime(hold_min)} at {levelWords(plan)}{" "}
-        <WhyBeside plan={plan} about={["hold"]} of="hold" />
+        <WhyBeside plan={plan} about={["hold"]} of="hold" /> <Taught plan={plan} />
       </p>
       <RangeBar
         low={hold_low_min}

@@ -1,18 +1,38 @@
+import { Popover } from "radix-ui";
 import { Link } from "wouter";
 import type { PlanOut } from "@/api/client";
 import { taughtWords } from "@/lib/lessons";
 
-/** How far the log moved this plan, and by which cooks. */
+/** How far the log moved this plan, beside the hold. */
 export function Taught({ plan }: { plan: PlanOut }) {
   const learned = plan.learned ?? [];
   if (learned.length === 0) return null;
   return (
-    <p className="text-[14px]" data-testid="taught">
-      <span className="text-pencil">From your log: </span>
-      {learned.map((item) => taughtWords(item)).join("; ")}.{" "}
-      <Link href="/log" className="underline">
-        Which cooks, and set it back
-      </Link>
-    </p>
+    <Popover.Root>
+      <Popover.Trigger
+        data-testid="taught"
+        className="h-6 px-0.5 text-[13px] text-pencil leading-tight underline underline-offset-2"
+      >
+        your log
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          aria-label="what your log changes"
+          sideOffset={4}
+          collisionPadding={8}
+          className="z-20 w-[min(23rem,92vw)] rounded-sm border-2 border-ink bg-paper px-3 py-2 text-[14px]"
+        >
+          <p className="font-semibold">Moved by how your cooks came out</p>
+          <ul>
+            {learned.map((item) => (
+              <li key={`${item.kind} ${item.key}`}>{taughtWords(item)}</li>
+            ))}
+          </ul>
+          <Link href="/log" className="underline">
+            Which cooks, and setting it back
+          </Link>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

@@ -15,6 +15,8 @@ class Kitchen:
     altitude_m: float
     start_temp_c: float
     metric: bool = True
+    taste_ln: tuple[tuple[str, float], ...] = ()
+    """What the log taught of a cut, as ln dose."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from pneumachron.core.batches import batches
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.errors import WishError
+from pneumachron.core.learn import taught
 from pneumachron.core.load import Load, make_piece
 from pneumachron.core.serving import mass_for_plates_kg
 from pneumachron.core.tenderness import TEXTURES
@@ -84,7 +85,7 @@ def _scaled(understood: Understood, choices: Choices) -> tuple[float, float]:
 def _wish(
     understood: Understood, kitchen: Kitchen, choices: Choices, *, mass_kg: float, count: int
 ) -> Wish:
-    cut = cut_by_id(understood.cut)
+    cut = taught(cut_by_id(understood.cut), dict(kitchen.taste_ln))
     bone = understood.bone if cut.bone_ratio > 0 else None
     piece = make_piece(
         cut,
