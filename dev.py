@@ -104,6 +104,7 @@ def bench(arguments: list[str]) -> int:
     if code == 0 and not arguments:
         run([str(BIN / "python"), "-m", "tests.bench.write_performance", str(figures)], ROOT)
         run([str(BIN / "python"), "-m", "tests.bench.measure_drag"], ROOT)
+        run([str(BIN / "python"), "-m", "tests.bench.measure_log"], ROOT)
     return code
 
 

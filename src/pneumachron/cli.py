@@ -3,7 +3,7 @@
 import json
 import sys
 from collections.abc import Iterator
-from contextlib import contextmanager
+from contextlib import contextmanager, suppress
 from pathlib import Path
 from typing import Annotated, Any, NoReturn
 
@@ -111,6 +111,31 @@ def backup(
     with database.session() as session:
         _print(make_backup(session))
     database.close()
+
+
+@app.command("import-log")
+def import_log(
+    file: Annotated[Path, typer.Argument(help="CSV or JSON-LD that the log exported.")],
+    data: DataFolder = DEFAULT_DATA,
+) -> None:
+    """Take a long log in, telling how far it is. Ctrl+C stops it; what is in stays in."""
+    from pneumachron.services import log_files
+    from pneumachron.store.db import Database
+
+    def progress(count: int) -> bool:
+        typer.echo(f"\r{count} rows", err=True, nl=False)
+        return True
+
+    database = Database(data)
+    with _told():
+        rows = log_files.rows_of(file.read_text(encoding="utf-8-sig"))
+        found = log_files.Imported()
+        with suppress(KeyboardInterrupt):
+            log_files.read_in_batches(database.session, rows, found, progress)
+    database.close()
+    for row in found.told:
+        typer.echo(f"line {row.line}: {row.message}", err=True)
+    typer.echo(f"{found.added} added, {found.known} known, {found.bad} not read")
 
 
 @app.command()

@@ -15,7 +15,9 @@ MAX_RESTORE_BYTES = 64 * 1024 * 1024
 """A backup holds some thousands of plans with their traces."""
 MAX_RECIPE_BYTES = 3 * MAX_BYTES
 """A kept recipe carries its whole original, which JSON writes longer."""
+MAX_LOG_BYTES = 5_000_000
 RECIPES_PATH = "/api/recipes"
+LOG_PATH = "/api/cooks/import"
 RESTORE_PATH = "/api/restore"
 _SAFE_METHODS = frozenset({"GET", "HEAD", "OPTIONS"})
 SECURITY_HEADERS = {
@@ -92,6 +94,8 @@ class Guard:
 def _limit_of(path: str) -> int:
     if path == RESTORE_PATH:
         return MAX_RESTORE_BYTES
+    if path == LOG_PATH:
+        return MAX_LOG_BYTES
     return MAX_RECIPE_BYTES if path.startswith(RECIPES_PATH) else MAX_BODY_BYTES
 
 

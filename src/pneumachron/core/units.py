@@ -7,7 +7,7 @@ writes both systems. The core itself is SI.
 import re
 from dataclasses import dataclass
 from fractions import Fraction
-from functools import cache
+from functools import cache, lru_cache
 from math import ceil, floor
 from typing import TYPE_CHECKING, Literal, TypeAlias
 
@@ -108,6 +108,7 @@ def unit_factor(name: str, base: str) -> float:
     return _factor(name, base)[0]
 
 
+@lru_cache(maxsize=4096)
 def parse_measure(text: str, quantity: Quantity, field: str) -> float:
     """Read a typed measure.
 

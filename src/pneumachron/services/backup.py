@@ -6,18 +6,19 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.services.households import current_household
-from pneumachron.store import households, pots
+from pneumachron.store import cooks, households, pots
+from pneumachron.store.cooks import COOKS
 from pneumachron.store.days import DAYS
 from pneumachron.store.plans import PLANS
 from pneumachron.store.recipes import RECIPES
-from pneumachron.store.records import StoredDay, StoredPlan, StoredRecipe, now
+from pneumachron.store.records import StoredCook, StoredDay, StoredPlan, StoredRecipe, now
 
 ENVELOPE = "pneumachron-backup"
 ENVELOPE_VERSION = 1
 
 
 def backup(session: Session) -> dict[str, Any]:
-    """Household, people, pots, plans, recipes and days that are not deleted."""
+    """Household, people, pots, plans, recipes, days and cooks that are not deleted."""
     household = current_household(session)
     home = household.household_id
     return {
@@ -30,6 +31,7 @@ def backup(session: Session) -> dict[str, Any]:
         "plans": [plan_entry(stored) for stored in PLANS.all(session, home)],
         "recipes": [recipe_entry(stored) for stored in RECIPES.all(session, home)],
         "days": [day_entry(stored) for stored in DAYS.all(session, home)],
+        "cooks": [cook_entry(session, stored) for stored in COOKS.all(session, home)],
     }
 
 
@@ -51,6 +53,27 @@ def plan_entry(stored: StoredPlan) -> dict[str, Any]:
         "created_at": stored.created_at.isoformat(),
         "updated_at": stored.updated_at.isoformat(),
         **asdict(stored.content),
+    }
+
+
+def cook_entry(session: Session, stored: StoredCook) -> dict[str, Any]:
+    """A cook as it lies in the file: its sheet, everything that happened, the trace."""
+    content = asdict(stored.content)
+    for name in ("started_at", "ended_at"):
+        content[name] = content[name] and content[name].isoformat()
+    return {
+        "cook_id": stored.cook_id,
+        "created_at": stored.created_at.isoformat(),
+        "updated_at": stored.updated_at.isoformat(),
+        **content,
+        "events": [
+            {"key": item.key, "at": item.at.isoformat(), "kind": item.kind, "body": item.body}
+            for item in cooks.events_of(session, stored.cook_id)
+        ],
+        "samples": [
+            [item.at.isoformat(), item.temp_c, item.gauge_pa]
+            for item in cooks.samples_of(session, stored.cook_id)
+        ],
     }
 
 

@@ -1,7 +1,7 @@
 """A cook beside the pot: begin, write down what happens, follow a connected pot."""
 
 import json
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Iterator, Mapping
 from contextlib import suppress
 from dataclasses import asdict, dataclass, replace
 from datetime import UTC, datetime, timedelta
@@ -11,14 +11,13 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core.again import judge_opened, judge_stopped
-from pneumachron.core.alternatives import answer_for_minutes
 from pneumachron.core.cook.forecast import heat_ratio
 from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, check, fold
 from pneumachron.core.errors import WishError
 from pneumachron.core.plan import Plan
+from pneumachron.core.pots import Pot
 from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import parse_measure
-from pneumachron.core.wish import Wish
 from pneumachron.devices.protocol import (
     AwayError,
     DeviceError,
@@ -29,14 +28,16 @@ from pneumachron.devices.simulated import Faults, SimulatedPot
 from pneumachron.services.answers import opened_document, stopped_document
 from pneumachron.services.cook_documents import cook_document
 from pneumachron.services.households import current_household
-from pneumachron.services.inputs import INPUTS_VERSION, PlanInputs, located, read_wish
+from pneumachron.services.inputs import INPUTS_VERSION, Defaults, PlanInputs, located, read_wish
 from pneumachron.services.learning import household_defaults
 from pneumachron.services.live_kitchen import LiveKitchen, plan_of
 from pneumachron.services.planning import find_pot
+from pneumachron.services.untaught import told_by_model
 from pneumachron.store import cooks, households
 from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.records import (
     CookContent,
+    LogLine,
     StoredCook,
     StoredEvent,
     StoredSample,
@@ -132,29 +133,73 @@ class Entry:
     note: str = ""
 
 
-def enter(session: Session, entry: Entry) -> StoredCook:
+def enter(session: Session, entry: Entry) -> LogLine:
     """Write a cook down that was not followed."""
-    content = _content(session, entry.started_at, entry.name, entry.person_id, entry.inputs)
-    content = replace(content, hold_min=entry.hold_min)
-    home = current_household(session).household_id
-    stored = COOKS.add(session, home, content)
-    plan = _plan(content.inputs, content.kitchen)
-    for event in _entered(entry, plan):
+    household = current_household(session)
+    home = household.household_id
+    if entry.person_id is not None:
+        households.check_person(session, home, entry.person_id)
+    pot = find_pot(session, home, entry.inputs.pot)
+    content = entered_content(entry, pot, household_defaults(session, entry.inputs))
+    events = list(entered_events(entry))
+    stored = COOKS.add(session, home, told_by_model(content, events))
+    for event in events:
         cooks.add_event(session, stored.cook_id, event)
-    _remember(session, stored, plan)
-    return _stored(session, stored.cook_id)
+    return cooks.log_line(session, stored.cook_id)
 
 
-def _entered(entry: Entry, plan: Plan) -> Iterator[StoredEvent]:
+def entered_content(entry: Entry, pot: Pot, defaults: Defaults) -> CookContent:
+    """The line of the log of a cook that was written down.
+
+    Its plan is worked out when it is opened, so that a whole log comes in quickly.
+
+    Raises
+    ------
+    WishError : what was typed cannot be read.
+    """
+    try:
+        wish = read_wish(entry.inputs, pot, defaults)
+    except WishError as error:
+        raise located(error) from None
+    up_s = None if entry.come_up_min is None else 60.0 * entry.come_up_min
+    weights = (entry.before_kg, entry.after_kg)
+    return CookContent(
+        name=entry.name,
+        person_id=entry.person_id,
+        cut=wish.load.pieces[0].cut.cut_id,
+        pot_id=entry.inputs.pot,
+        pot_name=pot.name,
+        mass_kg=wish.load.mass_kg,
+        hold_min=entry.hold_min,
+        wished_step=wish.texture_step,
+        connected=False,
+        inputs_version=INPUTS_VERSION,
+        inputs=asdict(entry.inputs),
+        kitchen={"pot": asdict(pot), "defaults": asdict(defaults)},
+        started_at=entry.started_at,
+        ended_at=_over(entry),
+        outcome_step=_outcome_step({"pieces": entry.pieces}),
+        come_up_s=up_s,
+        yield_ratio=weights[1] / weights[0] if weights[0] and weights[1] else None,
+        note=entry.note,
+    )
+
+
+USUAL_UP_MIN = 12.0
+"""Time to pressure of a cook that does not say. Common practice."""
+
+
+def _over(entry: Entry) -> datetime:
+    up_min = USUAL_UP_MIN if entry.come_up_min is None else entry.come_up_min
+    return entry.started_at + timedelta(minutes=up_min + entry.hold_min)
+
+
+def entered_events(entry: Entry) -> Iterator[StoredEvent]:
     """The events that say what an entry says."""
-    begin = entry.started_at
-    up_min = entry.come_up_min
-    if up_min is None:
-        up_min = sum(item.duration_s for item in plan.phases if item.kind == "come_up") / 60.0
-    pressure = begin + timedelta(minutes=up_min)
-    over = pressure + timedelta(minutes=entry.hold_min)
+    begin, over = entry.started_at, _over(entry)
     yield StoredEvent("began", begin, "began", {})
     if entry.come_up_min is not None:
+        pressure = begin + timedelta(minutes=entry.come_up_min)
         yield StoredEvent("set", begin, "done", {"step_id": "set"})
         yield StoredEvent("come_up", pressure, "done", {"step_id": "come_up"})
     yield StoredEvent("hold", over, "done", {"step_id": "hold"})
@@ -309,14 +354,11 @@ def probe(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
 def running(session: Session, here: LiveKitchen) -> None:
     """Ask the pots of all cooks that run: called every second, whether or not anybody looks."""
     home = current_household(session).household_id
-    found, _ = cooks.log_page(session, home, Filter(running=True), limit=50, offset=0)
-    for stored in found:
+    for stored in cooks.running_cooks(session, home):
         _ask_pot(session, here, stored)
 
 
-def log(
-    session: Session, wanted: Filter, *, limit: int, offset: int
-) -> tuple[list[StoredCook], int]:
+def log(session: Session, wanted: Filter, *, limit: int, offset: int) -> tuple[list[LogLine], int]:
     """Cooks of the log, the last one first, and how many there are."""
     home = current_household(session).household_id
     return cooks.log_page(session, home, wanted, limit=limit, offset=offset)
@@ -336,8 +378,11 @@ def set_cook_deleted(session: Session, cook_id: str, *, deleted: bool) -> None:
 def last_moment(session: Session) -> datetime | None:
     """The last thing that was written down, so that the clock starts no earlier."""
     home = current_household(session).household_id
-    found, _ = cooks.log_page(session, home, Filter(running=True), limit=50, offset=0)
-    moments = [event.at for stored in found for event in cooks.events_of(session, stored.cook_id)]
+    moments = [
+        event.at
+        for stored in cooks.running_cooks(session, home)
+        for event in cooks.events_of(session, stored.cook_id)
+    ]
     return max(moments, default=None)
 
 
@@ -428,11 +473,11 @@ def _remember(session: Session, stored: StoredCook, plan: Plan) -> None:
         elif event.kind == "note":
             notes.append(str(event.body["text"]))
     outcome = sheet.outcome
+    if sheet.ended_s is not None:
+        content = told_by_model(content, events)
     changed = replace(
         content,
         ended_at=_moment(sheet.ended_s),
-        model_step=content.model_step if sheet.ended_s is None else _model_step(content, events),
-        planned_up_s=_untaught(content).up_s if sheet.ended_s is not None else None,
         outcome_step=None if outcome is None else _outcome_step(outcome),
         come_up_s=None if ratio is None else ratio * up,
         yield_ratio=(
@@ -442,50 +487,15 @@ def _remember(session: Session, stored: StoredCook, plan: Plan) -> None:
         ),
         note="\n".join(notes)[:4000],
     )
-    if changed != content:
+    if changed != stored.content:
         home = current_household(session).household_id
         COOKS.replace(session, home, stored.cook_id, changed)
 
 
-@dataclass(frozen=True, slots=True)
-class _Untaught:
-    """A cook as the fitted model sees it, nothing learned."""
-
-    wish: Wish
-    up_s: float
-
-
-@lru_cache(maxsize=8)
-def _untaught_plan(inputs: str, kitchen: str) -> _Untaught:
-    plan = plan_of(json.loads(inputs), json.loads(kitchen))
-    up_s = sum(item.duration_s for item in plan.phases if item.kind == "come_up")
-    return _Untaught(plan.setup.wish, up_s)
-
-
-def _untaught(content: CookContent) -> _Untaught:
-    """The cook without what the log had taught when it began.
-
-    Lessons are told of the fit itself, or they would count twice.
-    """
-    plain = {**content.kitchen["defaults"], "taste_ln": [], "heat_ln": 0.0}
-    kitchen = {**content.kitchen, "defaults": plain}
-    return _untaught_plan(
-        json.dumps(content.inputs, sort_keys=True), json.dumps(kitchen, sort_keys=True)
-    )
-
-
-def _model_step(content: CookContent, events: Sequence[StoredEvent]) -> float | None:
-    """The rung of the fitted model for all minutes that were set; None for unlike meat."""
-    wish = _untaught(content).wish
-    if len({piece.cut.cut_id for piece in wish.load.pieces}) > 1:
-        return None
-    again = sum(int(event.body["hold_min"]) for event in events if event.kind == "put_back")
-    return answer_for_minutes(wish, content.hold_min + again).texture_step
-
-
 def _outcome_step(outcome: Mapping[str, Any]) -> float | None:
     """Mean rung of all pieces that were judged."""
-    steps = [TEXTURES.index(piece["texture"]) for piece in outcome["pieces"] if piece["texture"]]
+    named = (piece["texture"] for piece in outcome["pieces"])
+    steps = [TEXTURES.index(texture) for texture in named if texture]
     return sum(steps) / len(steps) if steps else None
 
 

@@ -3,7 +3,7 @@
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from math import log
-from typing import Any
+from typing import Any, Literal
 
 from sqlalchemy.orm import Session
 
@@ -19,7 +19,9 @@ from pneumachron.core.learn import (
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import Defaults, PlanInputs
-from pneumachron.store import lessons, pots
+from pneumachron.services.untaught import told_by_model
+from pneumachron.store import cooks, lessons, pots
+from pneumachron.store.cooks import COOKS
 from pneumachron.store.lessons import Lesson, LessonKind
 from pneumachron.store.records import now
 
@@ -36,17 +38,35 @@ class Learned:
 
 def taste_of(session: Session, home: str, cut: str) -> Learned:
     """How this household likes a cut, as ln dose."""
-    found = lessons.tastes(session, home, cut, MOST_COOKS)
-    belief = taste_belief([Tasted(item.model, item.seen) for item in found])
-    return Learned("taste", cut, belief, tuple(found))
+    found = _told(session, home, lessons.tastes(session, home, cut, MOST_COOKS), "model_step")
+    belief = taste_belief([Tasted(model, item.seen) for item, model in found])
+    return Learned("taste", cut, belief, tuple(item for item, _ in found))
 
 
 def heat_of(session: Session, home: str, pot_id: str) -> Learned:
     """How strong a pot is, as ln heat."""
-    found = lessons.heats(session, home, pot_id, MOST_COOKS)
-    return Learned(
-        "heat", pot_id, heat_belief([log(item.seen / item.model) for item in found]), tuple(found)
-    )
+    found = _told(session, home, lessons.heats(session, home, pot_id, MOST_COOKS), "planned_up_s")
+    belief = heat_belief([log(item.seen / model) for item, model in found if model > 0])
+    return Learned("heat", pot_id, belief, tuple(item for item, _ in found))
+
+
+def _told(
+    session: Session, home: str, found: list[Lesson], name: Literal["model_step", "planned_up_s"]
+) -> list[tuple[Lesson, float]]:
+    """Lessons with what the model says; cooks from a file are worked out when they first teach."""
+    told = []
+    for item in found:
+        model = item.model
+        if model is None:
+            stored = COOKS.get(session, home, item.cook_id)
+            events = cooks.events_of(session, item.cook_id)
+            content = told_by_model(stored.content, events)
+            if content != stored.content:
+                COOKS.replace(session, home, item.cook_id, content)
+            model = content.model_step if name == "model_step" else content.planned_up_s
+        if model is not None:
+            told.append((item, model))
+    return told
 
 
 def learned_for(session: Session, cuts: Iterable[str], pot_id: str) -> tuple[Learned, ...]:
@@ -115,9 +135,9 @@ def all_learned(session: Session) -> list[dict[str, Any]]:
 
 def _next(learned: Learned) -> dict[str, Any]:
     """The experiment that teaches most, in words."""
-    cooks = [Tasted(item.model, item.seen) for item in learned.lessons]
+    judged = [Tasted(item.model, item.seen) for item in learned.lessons if item.model is not None]
     wished = float(TEXTURES.index(cut_by_id(learned.key).default_texture))
-    found = next_experiment(cooks, wished)
+    found = next_experiment(judged, wished)
     if found.aside_steps > 0:
         words = "half a rung softer than you like it: a sixth more minutes than the Bench says"
     elif found.aside_steps < 0:

@@ -6,8 +6,9 @@ from pathlib import Path
 from threading import Lock
 from typing import Any
 
+from pneumachron.core.errors import WishError
 from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.pots import Pot
+from pneumachron.core.pots import Pot, check_pot
 from pneumachron.core.wish import Setup
 from pneumachron.devices.clock import KitchenClock
 from pneumachron.devices.simulated import SimulatedPot
@@ -23,12 +24,35 @@ def stored_inputs(document: dict[str, Any]) -> PlanInputs:
     return PlanInputs(**{**document, "pieces": pieces})
 
 
+def check_kitchen(kitchen: dict[str, Any]) -> None:
+    """Refuse a kitchen of a file that a cook cannot be read in.
+
+    Raises
+    ------
+    WishError : something is missing or of another kind.
+    """
+    try:
+        check_pot(Pot(**kitchen["pot"]))
+        _defaults(kitchen)
+    except (TypeError, KeyError) as error:
+        raise WishError(
+            "kitchen",
+            "cooks",
+            f"The kitchen of a cook in this file is not whole: {str(error)[:120]}.",
+            "Take a backup as the app wrote it.",
+        ) from None
+
+
+def _defaults(kitchen: dict[str, Any]) -> Defaults:
+    kept = kitchen["defaults"]
+    taste = tuple((str(cut), float(moved)) for cut, moved in kept["taste_ln"])
+    return Defaults(**{**kept, "taste_ln": taste})
+
+
 def plan_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> Plan:
     """The plan of a cook, in the kitchen as it was when it began."""
     pot = Pot(**kitchen["pot"])
-    kept = kitchen["defaults"]
-    taste = tuple((cut, float(moved)) for cut, moved in kept["taste_ln"])
-    defaults = Defaults(**{**kept, "taste_ln": taste})
+    defaults = _defaults(kitchen)
     return make_plan(read_wish(stored_inputs(inputs), pot, defaults))
 
 

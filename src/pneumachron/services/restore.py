@@ -9,7 +9,8 @@ from sqlalchemy.orm import Session
 from pneumachron.core.pots import check_pot
 from pneumachron.services.backup import backup, day_entry, plan_entry, recipe_entry
 from pneumachron.services.households import current_household
-from pneumachron.store import households, pots
+from pneumachron.store import cooks, households, pots
+from pneumachron.store.cooks import COOKS
 from pneumachron.store.days import DAYS
 from pneumachron.store.plans import PLANS
 from pneumachron.store.recipes import RECIPES
@@ -17,12 +18,15 @@ from pneumachron.store.records import (
     Household,
     KeptPot,
     Person,
+    StoredCook,
     StoredDay,
+    StoredEvent,
     StoredPlan,
     StoredRecipe,
+    StoredSample,
 )
 
-Kind: TypeAlias = Literal["household", "people", "pots", "plans", "recipes", "days"]
+Kind: TypeAlias = Literal["household", "people", "pots", "plans", "recipes", "days", "cooks"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,6 +40,15 @@ class Changes:
 
 
 @dataclass(frozen=True, slots=True)
+class CookHistory:
+    """A cook with everything that happened in it."""
+
+    stored: StoredCook
+    events: tuple[StoredEvent, ...]
+    samples: tuple[StoredSample, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class Envelope:
     """Everything in a backup, in the store's own records."""
 
@@ -45,6 +58,7 @@ class Envelope:
     plans: tuple[StoredPlan, ...]
     recipes: tuple[StoredRecipe, ...]
     days: tuple[StoredDay, ...]
+    cooks: tuple[CookHistory, ...]
 
 
 def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes, ...]:
@@ -64,6 +78,7 @@ def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes
     known = {person.person_id for person in households.list_people(session, home)}
     known |= {person.person_id for person in file.people}
     shelf = [_with_known_cook(plan, known) for plan in file.plans]
+    cooked = [_cook_with_known_person(item, known) for item in file.cooks]
     here = backup(session)
     changes = (
         _compared("household", [asdict(household)], [here["household"]], "household_id"),
@@ -73,6 +88,7 @@ def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes
         _compared(
             "recipes", [recipe_entry(item) for item in file.recipes], here["recipes"], "recipe_id"
         ),
+        _compared("cooks", [_sheet(item) for item in cooked], _sheets_in(here), "cook_id"),
         _compared("days", [day_entry(item) for item in file.days], here["days"], "day_id"),
     )
     if not dry_run:
@@ -85,12 +101,45 @@ def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes
             PLANS.put(session, home, plan.plan_id, plan.content, _dates(plan))
         for recipe in file.recipes:
             RECIPES.put(session, home, recipe.recipe_id, recipe.content, _dates(recipe))
+        for item in cooked:
+            stored = item.stored
+            COOKS.put(session, home, stored.cook_id, stored.content, _dates(stored))
+            cooks.put_history(session, stored.cook_id, item.events, item.samples)
         for day in file.days:
             DAYS.put(session, home, day.day_id, day.content, _dates(day))
     return changes
 
 
-def _dates(stored: StoredPlan | StoredRecipe | StoredDay) -> tuple[datetime, datetime]:
+def _sheet(item: CookHistory) -> dict[str, Any]:
+    """What of a cook is compared: how it stands, and how much happened."""
+    stored = item.stored
+    return {
+        "cook_id": stored.cook_id,
+        **asdict(stored.content),
+        "events": len(item.events),
+        "samples": len(item.samples),
+    }
+
+
+def _sheets_in(content: dict[str, Any]) -> list[dict[str, Any]]:
+    found = []
+    for entry in content["cooks"]:
+        sheet = {key: entry[key] for key in entry if key not in {"created_at", "updated_at"}}
+        for name in ("started_at", "ended_at"):
+            sheet[name] = entry[name] and datetime.fromisoformat(entry[name])
+        sheet |= {"events": len(entry["events"]), "samples": len(entry["samples"])}
+        found.append(sheet)
+    return found
+
+
+def _cook_with_known_person(item: CookHistory, known: set[str]) -> CookHistory:
+    if item.stored.content.person_id in known:
+        return item
+    content = replace(item.stored.content, person_id=None)
+    return replace(item, stored=replace(item.stored, content=content))
+
+
+def _dates(stored: StoredPlan | StoredRecipe | StoredDay | StoredCook) -> tuple[datetime, datetime]:
     return stored.created_at, stored.updated_at
 
 

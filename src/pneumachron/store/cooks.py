@@ -1,13 +1,14 @@
 """Cooks: sheets in the log, their events and traces."""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, fields
 from datetime import datetime
+from typing import Any
 
-from sqlalchemy import func, insert, select
+from sqlalchemy import ColumnElement, func, insert, select
 from sqlalchemy.orm import Session
 
-from pneumachron.store.records import CookContent, StoredCook, StoredEvent, StoredSample
+from pneumachron.store.records import CookContent, LogLine, StoredCook, StoredEvent, StoredSample
 from pneumachron.store.shelf import MAX_LISTED, Shelf
 from pneumachron.store.tables import CookEventRow, CookRow, CookSampleRow
 
@@ -38,37 +39,69 @@ class Filter:
     until: datetime | None = None
 
 
+_LISTED = (
+    CookRow.id, CookRow.name, CookRow.person_id, CookRow.cut, CookRow.pot_name, CookRow.mass_kg,
+    CookRow.hold_min, CookRow.wished_step, CookRow.outcome_step, CookRow.come_up_s,
+    CookRow.yield_ratio, CookRow.started_at, CookRow.ended_at, CookRow.note,
+)  # fmt: skip
+
+
 def log_page(
     session: Session, household_id: str, wanted: Filter, *, limit: int, offset: int
-) -> tuple[list[StoredCook], int]:
-    """Cooks of the log, the last one first, and how many there are."""
-    chosen = select(CookRow).where(
-        CookRow.household_id == household_id, CookRow.deleted_at.is_(None)
-    )
+) -> tuple[list[LogLine], int]:
+    """Lines of the log, the last one first, and how many there are."""
+    where = [CookRow.household_id == household_id, CookRow.deleted_at.is_(None), *_where(wanted)]
+    last_first = (CookRow.started_at.desc(), CookRow.id.desc())
+    # ids by the index alone; whole rows are read for the page that is shown
+    ids = select(CookRow.id).where(*where).order_by(*last_first)
+    limit = min(limit, MAX_LISTED)
+    if wanted.search:
+        # few are found and every line is compared: once is enough
+        found = session.scalars(ids).all()
+        total, page = len(found), found[offset : offset + limit]
+    else:
+        total = session.scalar(select(func.count()).select_from(CookRow).where(*where)) or 0
+        page = session.scalars(ids.limit(limit).offset(offset)).all()
+    rows = session.execute(select(*_LISTED).where(CookRow.id.in_(page)).order_by(*last_first))
+    return [_log_line(row) for row in rows], total
+
+
+def log_line(session: Session, cook_id: str) -> LogLine:
+    """The line of one cook."""
+    return _log_line(session.execute(select(*_LISTED).where(CookRow.id == cook_id)).one())
+
+
+def _log_line(row: Sequence[Any]) -> LogLine:
+    return LogLine(*row)
+
+
+def _where(wanted: Filter) -> Iterator[ColumnElement[bool]]:
     for word in wanted.search.split():
-        chosen = chosen.where(
-            CookRow.name.icontains(word, autoescape=True)
-            | CookRow.note.icontains(word, autoescape=True)
-        )
+        # SQLite compares letters of either case alike by itself; lower() on every row is slow
+        sought = f"%{word.translate(_ESCAPED)}%"
+        yield CookRow.name.like(sought, escape="/") | CookRow.note.like(sought, escape="/")
     if wanted.cut is not None:
-        chosen = chosen.where(CookRow.cut == wanted.cut)
+        yield CookRow.cut == wanted.cut
     if wanted.pot_id is not None:
-        chosen = chosen.where(CookRow.pot_id == wanted.pot_id)
+        yield CookRow.pot_id == wanted.pot_id
     if wanted.running is not None:
-        over = CookRow.ended_at.is_(None) if wanted.running else CookRow.ended_at.is_not(None)
-        chosen = chosen.where(over)
+        yield CookRow.ended_at.is_(None) if wanted.running else CookRow.ended_at.is_not(None)
     if wanted.since is not None:
-        chosen = chosen.where(CookRow.started_at >= wanted.since)
+        yield CookRow.started_at >= wanted.since
     if wanted.until is not None:
-        chosen = chosen.where(CookRow.started_at < wanted.until)
-    total = session.scalar(chosen.with_only_columns(func.count())) or 0
-    rows = session.scalars(
-        chosen.order_by(CookRow.started_at.desc(), CookRow.id)
-        .limit(min(limit, MAX_LISTED))
-        .offset(offset)
+        yield CookRow.started_at < wanted.until
+
+
+_ESCAPED = str.maketrans({"%": "/%", "_": "/_", "/": "//"})
+MAX_RUNNING = 50
+
+
+def running_cooks(session: Session, household_id: str) -> list[StoredCook]:
+    """Cooks beside the pot now."""
+    found, _ = COOKS.page(
+        session, household_id, where=(CookRow.ended_at.is_(None),), limit=MAX_RUNNING
     )
-    found = [StoredCook(row.id, _read(row), row.created_at, row.updated_at) for row in rows]
-    return found, total
+    return found
 
 
 def events_of(session: Session, cook_id: str) -> list[StoredEvent]:
@@ -124,6 +157,37 @@ def add_samples(session: Session, cook_id: str, samples: Sequence[StoredSample])
                 for item in samples
             ],
         )  # fmt: skip
+
+
+def put_new(
+    session: Session, household_id: str, new: Sequence[tuple[StoredCook, Sequence[StoredEvent]]]
+) -> None:
+    """Many new cooks at once."""
+    if not new:
+        return
+    cooks = [
+        {name: getattr(stored.content, name) for name in _FIELDS}
+        | {
+            "id": stored.cook_id,
+            "household_id": household_id,
+            "created_at": stored.created_at,
+            "updated_at": stored.updated_at,
+        }
+        for stored, _ in new
+    ]
+    events = [
+        {"cook_id": stored.cook_id, "key": item.key, "at": item.at, "kind": item.kind,
+         "body": item.body}
+        for stored, happened in new
+        for item in happened
+    ]  # fmt: skip
+    session.execute(insert(CookRow), cooks)
+    session.execute(insert(CookEventRow).prefix_with("OR IGNORE"), events)
+
+
+def known_ids(session: Session, ids: Sequence[str]) -> set[str]:
+    """Which of them are there already, also deleted ones."""
+    return set(session.scalars(select(CookRow.id).where(CookRow.id.in_(ids))))
 
 
 def put_history(

@@ -19,7 +19,8 @@ class Lesson:
     cook_id: str
     name: str
     started_at: datetime
-    model: float
+    model: float | None
+    """None: the model was not asked yet, or has no answer."""
     seen: float
 
 
@@ -30,7 +31,7 @@ def tastes(session: Session, household_id: str, cut: str, limit: int) -> list[Le
             CookRow.id, CookRow.name, CookRow.started_at, CookRow.model_step, CookRow.outcome_step
         )
         .where(CookRow.cut == cut)
-        .where(CookRow.model_step.is_not(None), CookRow.outcome_step.is_not(None))
+        .where(CookRow.outcome_step.is_not(None))
     )
     since = forgotten_at(session, household_id, "taste", cut)
     return _lessons(session, chosen, household_id, since, limit)
@@ -43,7 +44,7 @@ def heats(session: Session, household_id: str, pot_id: str, limit: int) -> list[
             CookRow.id, CookRow.name, CookRow.started_at, CookRow.planned_up_s, CookRow.come_up_s
         )
         .where(CookRow.pot_id == pot_id)
-        .where(CookRow.planned_up_s > 0, CookRow.come_up_s > 0)
+        .where(CookRow.come_up_s > 0)
     )
     since = forgotten_at(session, household_id, "heat", pot_id)
     return _lessons(session, chosen, household_id, since, limit)
@@ -66,7 +67,7 @@ def _lessons(
     return [
         Lesson(cook_id, name, started_at, model, seen)
         for cook_id, name, started_at, model, seen in reversed(rows)
-        if model is not None and seen is not None
+        if seen is not None
     ]
 
 

@@ -144,6 +144,26 @@ class StoredCook:
 
 
 @dataclass(frozen=True, slots=True)
+class LogLine:
+    """What the log lists of a cook; its sheet is opened for the rest."""
+
+    cook_id: str
+    name: str
+    person_id: str | None
+    cut: str
+    pot_name: str
+    mass_kg: float
+    hold_min: int
+    wished_step: float
+    outcome_step: float | None
+    come_up_s: float | None
+    yield_ratio: float | None
+    started_at: datetime
+    ended_at: datetime | None
+    note: str
+
+
+@dataclass(frozen=True, slots=True)
 class StoredEvent:
     """Something that happened; `key` is the same when it is told twice."""
 

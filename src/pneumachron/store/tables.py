@@ -142,7 +142,19 @@ class CookRow(ShelfRow):
 
     __tablename__ = "cook"
     __table_args__ = (
-        Index("ix_cook_log", "household_id", "deleted_at", "started_at"),
+        # every column that the log is searched by, so that a search reads no whole rows
+        Index(
+            "ix_cook_log",
+            "household_id",
+            "deleted_at",
+            "started_at",
+            "id",
+            "ended_at",
+            "cut",
+            "pot_id",
+            "name",
+            "note",
+        ),
         Index("ix_cook_cut", "household_id", "cut", "started_at"),
         Index("ix_cook_pot", "household_id", "pot_id", "started_at"),
     )

@@ -3,11 +3,13 @@
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Depends, Path, Query, Request, status
+from fastapi.responses import PlainTextResponse
 
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
 from pneumachron.api.schemas.ask import OpenedOut, StoppedOut
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.cooks import (
+    MAX_IMPORT_ROWS,
     BeginIn,
     ClockIn,
     ClockOut,
@@ -15,9 +17,12 @@ from pneumachron.api.schemas.cooks import (
     CookOut,
     EntryIn,
     EventOut,
+    ExportQuery,
     FaultsIn,
     HandsIn,
     HistoryOut,
+    ImportedOut,
+    ImportLogIn,
     JudgeIn,
     LessonsOut,
     LogOut,
@@ -28,7 +33,7 @@ from pneumachron.api.schemas.cooks import (
     ToldIn,
     told,
 )
-from pneumachron.services import cooks, learning
+from pneumachron.services import cooks, learning, log_files
 from pneumachron.services.live_kitchen import LiveKitchen
 
 router = APIRouter(prefix="/api", tags=["cook"])
@@ -67,6 +72,24 @@ def begin_cook(asked: BeginIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
         inputs=asked.plan.to_inputs(),
         connected=asked.connected,
     )
+
+
+@router.get("/cooks/export", response_class=PlainTextResponse, responses=INVALID)
+def export_log(db: Db, wanted: Annotated[ExportQuery, Query()]) -> PlainTextResponse:
+    """The log as CSV with units in its header, or as JSON-LD with what was cooked."""
+    if wanted.kind == "csv":
+        text, media = "".join(log_files.write_csv(db, wanted.to_filter())), "text/csv"
+    else:
+        text, media = log_files.write_jsonld(db, wanted.to_filter()), "application/ld+json"
+    return PlainTextResponse(text, media_type=media)
+
+
+@router.post("/cooks/import", responses=_ASKED)
+def import_log(asked: ImportLogIn, db: Db) -> ImportedOut:
+    """Take a file of the log in. What cannot be read is told with its line; the rest comes in."""
+    found = log_files.Imported()
+    log_files.read_at_once(db, log_files.rows_of(asked.text, most=MAX_IMPORT_ROWS), found)
+    return ImportedOut.of(found)
 
 
 @router.post("/cooks/entry", status_code=status.HTTP_201_CREATED, responses=_ASKED)

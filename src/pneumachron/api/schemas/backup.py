@@ -15,26 +15,35 @@ from pneumachron.api.schemas.recipes import (
     Tag,
     Title,
 )
+from pneumachron.core.cook.sheet import EventKind
 from pneumachron.core.pots import Pot
 from pneumachron.recipes.model import Format
+from pneumachron.services.cooks import MAX_EVENTS
 from pneumachron.services.documents import upgraded
-from pneumachron.services.restore import Envelope
+from pneumachron.services.live_kitchen import check_kitchen
+from pneumachron.services.restore import CookHistory, Envelope
 from pneumachron.store.records import (
+    CookContent,
     DayContent,
     Household,
     KeptPot,
     Person,
     PlanContent,
     RecipeContent,
+    StoredCook,
     StoredDay,
+    StoredEvent,
     StoredPlan,
     StoredRecipe,
+    StoredSample,
     Units,
 )
 
 MAX_PLANS = 20_000
 MAX_RECIPES = 5_000
 MAX_DAYS = 5_000
+MAX_COOKS = 100_000
+MAX_SAMPLES = 20_000
 Key = Annotated[str, StringConstraints(min_length=1, max_length=36, pattern=r"^[A-Za-z0-9-]+$")]
 
 
@@ -156,6 +165,57 @@ class BackupDay(Closed):
         return StoredDay(self.day_id, content, self.created_at, self.updated_at)
 
 
+class BackupEvent(Closed):
+    """Something that happened in a cook."""
+
+    key: Annotated[str, Field(min_length=1, max_length=60)]
+    at: AwareDatetime
+    kind: EventKind
+    body: Annotated[dict[str, Any], Field(max_length=12)]
+
+
+class BackupCook(Closed):
+    """A cook with its events and trace."""
+
+    cook_id: Key
+    created_at: AwareDatetime
+    updated_at: AwareDatetime
+    name: Name
+    person_id: Key | None
+    cut: Annotated[str, Field(max_length=40)]
+    pot_id: Annotated[str, Field(max_length=36)]
+    pot_name: ShortName
+    mass_kg: Annotated[float, Field(gt=0, le=500)]
+    hold_min: Annotated[int, Field(ge=0, le=1000)]
+    wished_step: Annotated[float, Field(ge=-1, le=6)]
+    connected: bool
+    inputs_version: Annotated[int, Field(ge=1)]
+    inputs: dict[str, Any]
+    kitchen: dict[str, Any]
+    started_at: AwareDatetime
+    ended_at: AwareDatetime | None
+    outcome_step: float | None
+    model_step: float | None
+    planned_up_s: float | None
+    come_up_s: float | None
+    yield_ratio: float | None
+    note: Annotated[str, Field(max_length=4000)]
+    events: Annotated[list[BackupEvent], Field(max_length=MAX_EVENTS)]
+    samples: Annotated[list[tuple[AwareDatetime, float, float]], Field(max_length=MAX_SAMPLES)]
+
+    def to_history(self) -> CookHistory:
+        """As the log keeps it; it must be readable as a sheet."""
+        PlanIn.model_validate(self.inputs)
+        check_kitchen(self.kitchen)
+        left_out = {"cook_id", "created_at", "updated_at", "events", "samples"}
+        content = CookContent(**self.model_dump(exclude=left_out))
+        return CookHistory(
+            StoredCook(self.cook_id, content, self.created_at, self.updated_at),
+            tuple(StoredEvent(**item.model_dump()) for item in self.events),
+            tuple(StoredSample(*item) for item in self.samples),
+        )
+
+
 class BackupIn(Closed):
     """Everything in one file."""
 
@@ -170,6 +230,7 @@ class BackupIn(Closed):
         default_factory=list
     )
     days: Annotated[list[BackupDay], Field(max_length=MAX_DAYS)] = Field(default_factory=list)
+    cooks: Annotated[list[BackupCook], Field(max_length=MAX_COOKS)] = Field(default_factory=list)
 
     def to_envelope(self) -> Envelope:
         """As the use case takes it."""
@@ -180,4 +241,5 @@ class BackupIn(Closed):
             plans=tuple(item.to_stored() for item in self.plans),
             recipes=tuple(item.to_stored() for item in self.recipes),
             days=tuple(item.to_stored() for item in self.days),
+            cooks=tuple(item.to_history() for item in self.cooks),
         )

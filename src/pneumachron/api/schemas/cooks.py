@@ -16,11 +16,15 @@ from pneumachron.devices.protocol import HandAction, PotCommand
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.cook_documents import MOST_INK
 from pneumachron.services.cooks import Entry, Told
+from pneumachron.services.log_files import MAX_TOLD, Imported
 from pneumachron.store.cooks import Filter
 from pneumachron.store.lessons import LessonKind
-from pneumachron.store.records import StoredCook, StoredEvent
+from pneumachron.store.records import LogLine, StoredEvent
 from pneumachron.store.shelf import MAX_LISTED
 
+MAX_LOG_FILE = 4_000_000
+MAX_IMPORT_ROWS = 5_000
+"""Through the screen; the command takes more."""
 MAX_STEPS = 60
 MAX_TIMERS = 60
 MAX_PIECE_KINDS = 12
@@ -368,11 +372,10 @@ class CookLine(Closed):
     note: str
 
     @classmethod
-    def of(cls, stored: StoredCook) -> "CookLine":
-        """The line of a cook."""
-        content = stored.content
+    def of(cls, line: LogLine) -> "CookLine":
+        """A line of the log."""
         names = cls.model_fields.keys() - {"id"}
-        return cls(id=stored.cook_id, **{name: getattr(content, name) for name in names})
+        return cls(id=line.cook_id, **{name: getattr(line, name) for name in names})
 
 
 class LogQuery(Closed):
@@ -390,6 +393,12 @@ class LogQuery(Closed):
     def to_filter(self) -> Filter:
         """As the store takes it."""
         return Filter(self.search, self.cut, self.pot, self.running, self.since, self.until)
+
+
+class ExportQuery(LogQuery):
+    """Which cooks, and in which format."""
+
+    kind: Literal["csv", "jsonld"] = "csv"
 
 
 class LogOut(Closed):
@@ -417,6 +426,34 @@ class HistoryOut(Closed):
     """Everything that happened in a cook, in its order."""
 
     events: Annotated[list[EventOut], Field(max_length=2000)]
+
+
+class ImportLogIn(Closed):
+    """A file that the log exported: CSV or JSON-LD."""
+
+    text: Annotated[str, Field(max_length=MAX_LOG_FILE)]
+
+
+class BadRowOut(Closed):
+    """A row that could not be read."""
+
+    line: int
+    message: str
+
+
+class ImportedOut(Closed):
+    """What came in, what was there already, and what could not be read."""
+
+    added: int
+    known: int
+    bad: int
+    told: Annotated[list[BadRowOut], Field(max_length=MAX_TOLD)]
+
+    @classmethod
+    def of(cls, found: Imported) -> "ImportedOut":
+        """The answer of the use case."""
+        told = [BadRowOut(line=row.line, message=row.message) for row in found.told]
+        return cls(added=found.added, known=found.known, bad=found.bad, told=told)
 
 
 class LessonOut(LearnedOut):

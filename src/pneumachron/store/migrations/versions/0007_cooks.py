@@ -41,7 +41,21 @@ def upgrade() -> None:
         sa.Column("updated_at", UtcDateTime, nullable=False),
         sa.Column("deleted_at", UtcDateTime),
     )
-    op.create_index("ix_cook_log", "cook", ["household_id", "deleted_at", "started_at"])
+    op.create_index(
+        "ix_cook_log",
+        "cook",
+        [
+            "household_id",
+            "deleted_at",
+            "started_at",
+            "id",
+            "ended_at",
+            "cut",
+            "pot_id",
+            "name",
+            "note",
+        ],
+    )
     op.create_index("ix_cook_cut", "cook", ["household_id", "cut", "started_at"])
     op.create_index("ix_cook_pot", "cook", ["household_id", "pot_id", "started_at"])
     op.create_table(

@@ -1,0 +1,342 @@
+"""The log as files: CSV with units in its header, JSON-LD with what was cooked; out and in."""
+
+import csv
+import io
+import json
+from collections.abc import Callable, Iterable, Iterator, Sequence
+from contextlib import AbstractContextManager
+from dataclasses import dataclass, field
+from datetime import datetime
+from itertools import islice
+from typing import Any, TypeVar
+from uuid import NAMESPACE_URL, uuid5
+
+from sqlalchemy.orm import Session
+
+from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.errors import WishError
+from pneumachron.core.pots import Pot
+from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.units import parse_measure
+from pneumachron.services.cooks import Entry, entered_content, entered_events
+from pneumachron.services.households import current_household
+from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs
+from pneumachron.store import cooks, pots
+from pneumachron.store.cooks import COOKS, Filter
+from pneumachron.store.records import StoredCook, StoredEvent, now
+
+Number = TypeVar("Number", int, float)
+
+COLUMNS = (
+    "started [ISO 8601]", "name", "cut", "pieces", "mass [kg]", "thickness [cm]", "pot",
+    "hold [min]", "come up [min]", "texture", "juicy [1-5]", "taste [1-5]", "raw [kg]",
+    "cooked [kg]", "note",
+)  # fmt: skip
+MAX_ROWS = 100_000
+MAX_TOLD = 200
+"""Rows that could not be read and are told one by one."""
+MAX_CELL = 4000
+BATCH = 250
+"""Rows in one go to the disk; what was written stays when an import is stopped."""
+_FORMULA = ("=", "+", "-", "@", "\t")
+
+
+@dataclass(frozen=True, slots=True)
+class BadRow:
+    """A row that could not be read."""
+
+    line: int
+    message: str
+
+
+@dataclass
+class Imported:
+    """What came of an import."""
+
+    added: int = 0
+    known: int = 0
+    bad: int = 0
+    told: list[BadRow] = field(default_factory=list)
+    stopped: bool = False
+
+    def refuse(self, line: int, message: str) -> None:
+        """One more that could not be read."""
+        self.bad += 1
+        if len(self.told) < MAX_TOLD:
+            self.told.append(BadRow(line, message))
+
+
+def write_csv(session: Session, wanted: Filter) -> Iterator[str]:
+    """The log, a line a cook, the last one first."""
+    yield _line(COLUMNS)
+    for stored in _all(session, wanted):
+        yield _line([_safe(cell) for cell in _cells(session, stored)])
+
+
+def write_jsonld(session: Session, wanted: Filter) -> str:
+    """The log as cook actions, each with what was cooked and the columns of the CSV."""
+    graph = []
+    for stored in _all(session, wanted):
+        content = stored.content
+        cells = dict(zip(COLUMNS, _cells(session, stored), strict=True))
+        cut = cut_by_id(content.cut)
+        graph.append(
+            {
+                "@type": "CookAction",
+                "name": content.name,
+                "startTime": content.started_at.isoformat(),
+                "endTime": None if content.ended_at is None else content.ended_at.isoformat(),
+                "recipe": {
+                    "@type": "Recipe",
+                    "name": content.name,
+                    "recipeIngredient": [f"{content.mass_kg:.3g} kg {cut.name}"],
+                    "cookTime": f"PT{content.hold_min}M",
+                    "tool": content.pot_name,
+                },
+                "additionalProperty": [
+                    {"@type": "PropertyValue", "name": name, "value": value}
+                    for name, value in cells.items()
+                    if value
+                ],
+            }
+        )
+    return json.dumps({"@context": "https://schema.org", "@graph": graph}, indent=1)
+
+
+def _all(session: Session, wanted: Filter) -> Iterator[StoredCook]:
+    home = current_household(session).household_id
+    offset = 0
+    while True:
+        page, total = cooks.log_page(session, home, wanted, limit=200, offset=offset)
+        yield from (COOKS.get(session, home, line.cook_id) for line in page)
+        offset += len(page)
+        if not page or offset >= total:
+            return
+
+
+def _cells(session: Session, stored: StoredCook) -> list[str]:
+    content = stored.content
+    piece = content.inputs["pieces"][0]
+    told: dict[str, dict[str, Any]] = {"outcome": {}, "weighed": {}}
+    for event in cooks.events_of(session, stored.cook_id):
+        if event.kind in told:
+            told[event.kind] = event.body
+    judged = (told["outcome"].get("pieces") or [{}])[0]
+    up = content.come_up_s
+    return [
+        content.started_at.isoformat(),
+        content.name,
+        content.cut,
+        str(piece["count"]),
+        f"{content.mass_kg:.4g}",
+        _centimetres(piece.get("thickness")),
+        content.pot_name,
+        str(content.hold_min),
+        "" if up is None else f"{up / 60:.4g}",
+        str(judged.get("texture") or ""),
+        str(judged.get("juicy") or ""),
+        str(judged.get("taste") or ""),
+        _number(told["weighed"].get("before_kg")),
+        _number(told["weighed"].get("after_kg")),
+        content.note,
+    ]
+
+
+def _centimetres(typed: str | None) -> str:
+    return "" if not typed else f"{100 * parse_measure(typed, 'length', 'thickness'):.4g}"
+
+
+def _number(value: float | None) -> str:
+    return "" if value is None else f"{value:.4g}"
+
+
+def _line(cells: Sequence[str]) -> str:
+    held = io.StringIO()
+    csv.writer(held).writerow(cells)
+    return held.getvalue()
+
+
+def _safe(cell: str) -> str:
+    """A spreadsheet takes a cell that begins like a formula for one."""
+    return f"'{cell}" if cell.startswith(_FORMULA) else cell
+
+
+def _plain(cell: str) -> str:
+    return cell[1:] if cell[:1] == "'" and cell[1:].startswith(_FORMULA) else cell
+
+
+def rows_of(text: str, most: int = MAX_ROWS) -> Iterator[tuple[int, dict[str, str]]]:
+    """Rows with the line they end on, from CSV or from our JSON-LD.
+
+    Raises
+    ------
+    WishError : neither, or more rows than `most`.
+    """
+    for count, row in enumerate(_any_rows(text), start=1):
+        if count > most:
+            raise WishError(
+                "too_many_rows",
+                "text",
+                f"More than {most} rows.",
+                "Split the file, or take it in with the command of the app.",
+            )
+        yield row
+
+
+def _any_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
+    if text.lstrip().startswith("{"):
+        yield from _jsonld_rows(text)
+        return
+    reader = csv.DictReader(io.StringIO(text))
+    missing = [name for name in COLUMNS[:8] if name not in (reader.fieldnames or ())]
+    if missing:
+        raise WishError(
+            "columns",
+            "text",
+            f"Columns are missing: {', '.join(missing)}.",
+            "Take the header of an export; the units belong to the names.",
+        )
+    for row in reader:
+        cells = {name: _plain(value or "") for name, value in row.items() if name in COLUMNS}
+        yield reader.line_num, cells
+
+
+def _jsonld_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
+    try:
+        graph = json.loads(text)["@graph"]
+        found = [
+            {str(item["name"]): str(item["value"]) for item in action["additionalProperty"]}
+            for action in graph
+        ]
+    except (ValueError, KeyError, TypeError):
+        raise WishError(
+            "jsonld", "text", "This is no log of ours.", "Take a file that the log exported."
+        ) from None
+    yield from enumerate(found, start=1)
+
+
+def read_rows(
+    session: Session, rows: Iterable[tuple[int, dict[str, str]]], found: Imported
+) -> None:
+    """Take rows in.
+
+    What cannot be read is told with its line, the rest comes in; the same row twice is one cook.
+    `found` counts as it goes.
+    """
+    home = current_household(session)
+    kept = {item.pot.name: item.pot for item in pots.list_pots(session, home.household_id)}
+    defaults = Defaults(home.altitude_m, home.start_temp_c, home.taste_step)
+    read: dict[str, tuple[StoredCook, list[StoredEvent]]] = {}
+    moment = now()
+    for line, row in rows:
+        try:
+            entry, pot = _entry(row, kept)
+            content = entered_content(entry, pot, defaults)
+        except (WishError, ValueError) as error:
+            found.refuse(line, str(error))
+            continue
+        same = json.dumps([home.household_id, row], sort_keys=True)
+        cook_id = str(uuid5(NAMESPACE_URL, same))
+        if cook_id in read:
+            found.known += 1
+        else:
+            stored = StoredCook(cook_id, content, moment, moment)
+            read[cook_id] = (stored, list(entered_events(entry)))
+    known = cooks.known_ids(session, list(read))
+    new = [item for cook_id, item in read.items() if cook_id not in known]
+    cooks.put_new(session, home.household_id, new)
+    found.known += len(known)
+    found.added += len(new)
+
+
+def read_at_once(
+    session: Session, rows: Iterator[tuple[int, dict[str, str]]], found: Imported
+) -> None:
+    """Take a log in, all of it or nothing."""
+    while batch := list(islice(rows, BATCH)):
+        read_rows(session, batch, found)
+
+
+def read_in_batches(
+    open_session: Callable[[], AbstractContextManager[Session]],
+    rows: Iterator[tuple[int, dict[str, str]]],
+    found: Imported,
+    go_on: Callable[[int], bool],
+) -> None:
+    """Take a long log in, a batch a transaction: what was written stays when it is stopped.
+
+    Parameters
+    ----------
+    go_on : asked after every batch with the rows so far; False stops
+    """
+    count = 0
+    while batch := list(islice(rows, BATCH)):
+        with open_session() as session:
+            read_rows(session, batch, found)
+        count += len(batch)
+        if not go_on(count):
+            found.stopped = True
+            return
+
+
+def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
+    """A row as an entry, and its pot."""
+    if any(len(cell) > MAX_CELL for cell in row.values()):
+        raise ValueError(f"a cell is longer than {MAX_CELL} signs")
+    cell = {name: value.strip() for name, value in row.items()}
+    pot = kept.get(cell.get("pot", ""))
+    if pot is None:
+        raise ValueError(f'no pot of the household is called "{cell.get("pot", "")[:60]}"')
+    texture = cell.get("texture") or None
+    if texture is not None and texture not in TEXTURES:
+        raise ValueError(f"no such texture: {texture[:40]}; one of {', '.join(TEXTURES)}")
+    thick = cell.get("thickness [cm]")
+    piece = PieceInputs(
+        cut=cell["cut"],
+        count=int(_needed(cell, "pieces")),
+        mass=f"{float(_needed(cell, 'mass [kg]'))} kg",
+        thickness=f"{float(thick)} cm" if thick else None,
+    )
+    started = datetime.fromisoformat(_needed(cell, "started [ISO 8601]"))
+    if started.tzinfo is None:
+        raise ValueError("the start has no time zone")
+    up = cell.get("come up [min]")
+    judged = {
+        "texture": texture,
+        "juicy": _rung(cell.get("juicy [1-5]")),
+        "taste": _rung(cell.get("taste [1-5]")),
+    }
+    entry = Entry(
+        name=_needed(cell, "name")[:120],
+        person_id=None,
+        inputs=PlanInputs((piece,), pot.pot_id),
+        started_at=started,
+        hold_min=_within(int(float(_needed(cell, "hold [min]"))), 0, 720, "hold"),
+        come_up_min=None if not up else _within(float(up), 0.1, 180.0, "come up"),
+        pieces=(judged,) if any(judged.values()) else (),
+        before_kg=_kilos(cell.get("raw [kg]")),
+        after_kg=_kilos(cell.get("cooked [kg]")),
+        note=cell.get("note", "")[:2000],
+    )
+    return entry, pot
+
+
+def _needed(cell: dict[str, str], name: str) -> str:
+    value = cell.get(name, "")
+    if not value:
+        raise ValueError(f"{name} is empty")
+    return value
+
+
+def _rung(text: str | None) -> int | None:
+    return None if not text else int(_within(int(text), 1, 5, "a rung"))
+
+
+def _kilos(text: str | None) -> float | None:
+    return None if not text else _within(float(text), 0.01, 40.0, "a weight")
+
+
+def _within(value: Number, low: float, high: float, what: str) -> Number:
+    if not low <= value <= high:
+        raise ValueError(f"{what} of {value:g} is not between {low:g} and {high:g}")
+    return value

@@ -1,0 +1,47 @@
+"""A cook as the fitted model sees it, nothing learned: what lessons are told against."""
+
+import json
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from functools import lru_cache
+
+from pneumachron.core.alternatives import answer_for_minutes
+from pneumachron.core.errors import WishError
+from pneumachron.core.wish import Wish
+from pneumachron.services.live_kitchen import plan_of
+from pneumachron.store.records import CookContent, StoredEvent
+
+
+@dataclass(frozen=True, slots=True)
+class _Untaught:
+    wish: Wish
+    up_s: float
+
+
+@lru_cache(maxsize=8)
+def _untaught(inputs: str, kitchen: str) -> _Untaught:
+    plan = plan_of(json.loads(inputs), json.loads(kitchen))
+    up_s = sum(item.duration_s for item in plan.phases if item.kind == "come_up")
+    return _Untaught(plan.setup.wish, up_s)
+
+
+def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookContent:
+    """The rung and the time to pressure of the fitted model, for all minutes that were set.
+
+    Without what the log had taught when it began, or lessons would count twice. Unlike meat, and a
+    cook that cannot be worked out, has no rung.
+    """
+    plain = {**content.kitchen["defaults"], "taste_ln": [], "heat_ln": 0.0}
+    kitchen = {**content.kitchen, "defaults": plain}
+    again = sum(int(event.body["hold_min"]) for event in events if event.kind == "put_back")
+    try:
+        found = _untaught(
+            json.dumps(content.inputs, sort_keys=True), json.dumps(kitchen, sort_keys=True)
+        )
+        alike = len({piece.cut.cut_id for piece in found.wish.load.pieces}) == 1
+        step = None
+        if alike:
+            step = answer_for_minutes(found.wish, content.hold_min + again).texture_step
+    except WishError:
+        return replace(content, model_step=None, planned_up_s=None)
+    return replace(content, model_step=step, planned_up_s=found.up_s)

@@ -1,0 +1,166 @@
+"""The log out and in again: CSV, JSON-LD, backup; bad rows, the same twice, stopped half way."""
+
+import csv
+import io
+import json
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
+
+import pytest
+from fastapi.testclient import TestClient
+
+from pneumachron.services import log_files
+from pneumachron.services.households import add_ready_pot, current_household
+from pneumachron.store.cooks import Filter, log_page
+from pneumachron.store.db import Database
+from tests.conftest import BRISKET
+
+BEGIN = datetime(2026, 1, 1, 12, 0, tzinfo=UTC)
+ROWS = 5_000
+"""A tenth of the fifty thousand that a command of the project takes in."""
+
+
+def pot_name(client: TestClient) -> str:
+    return str(client.get("/api/pots").json()["pots"][1]["pot"]["name"])
+
+
+def csv_of(pot: str, *rows: dict[str, str]) -> str:
+    held = io.StringIO()
+    writer = csv.DictWriter(held, log_files.COLUMNS)
+    writer.writeheader()
+    for index, row in enumerate(rows):
+        plain = {
+            "started [ISO 8601]": (BEGIN + timedelta(hours=index)).isoformat(),
+            "name": f"Supper {index}",
+            "cut": "brisket_flat",
+            "pieces": "2",
+            "mass [kg]": "1.42",
+            "thickness [cm]": "4.5",
+            "pot": pot,
+            "hold [min]": "80",
+        }
+        writer.writerow({**plain, **row})
+    return held.getvalue()
+
+
+def take(client: TestClient, text: str) -> dict[str, object]:
+    reply = client.post("/api/cooks/import", json={"text": text})
+    assert reply.status_code == 200, reply.text
+    found: dict[str, object] = reply.json()
+    return found
+
+
+def test_csv_goes_out_and_comes_in_once(client: TestClient) -> None:
+    text = csv_of(
+        pot_name(client),
+        {"texture": "tender", "juicy [1-5]": "4", "come up [min]": "13", "raw [kg]": "1.4",
+         "cooked [kg]": "0.9", "note": "=SUM(A1) and <script>alert(1)</script>, \"quoted\""},
+        {"note": "-5 for next time"},
+    )  # fmt: skip
+    assert take(client, text) == {"added": 2, "known": 0, "bad": 0, "told": []}
+    assert take(client, text) == {"added": 0, "known": 2, "bad": 0, "told": []}
+    reply = client.get("/api/cooks/export")
+    assert reply.headers["content-type"].startswith("text/csv")
+    rows = list(csv.DictReader(io.StringIO(reply.text)))
+    assert set(rows[0]) == set(log_files.COLUMNS)
+    assert all("[" in name for name in ("mass [kg]", "hold [min]", "thickness [cm]"))
+    # a spreadsheet must not take text for a formula
+    notes = {row["note"][:5] for row in rows}
+    assert notes == {"'=SUM", "'-5 f"}
+    line = client.get("/api/cooks", params={"search": "SUM"}).json()["cooks"][0]
+    assert line["note"].startswith("=SUM(A1) and <script>")
+    assert line["yield_ratio"] == pytest.approx(0.9 / 1.4)
+    assert line["outcome_step"] == 2
+    opened = client.get(f"/api/cooks/{line['id']}").json()
+    assert opened["outcome"]["pieces"][0]["juicy"] == 4
+    assert len(opened["pencil"]) > 20  # its plan is worked out when it is opened
+
+
+def test_jsonld_goes_out_and_comes_in(client: TestClient) -> None:
+    take(client, csv_of(pot_name(client), {"texture": "very"}, {}))
+    text = client.get("/api/cooks/export", params={"kind": "jsonld"}).text
+    found = json.loads(text)
+    # published: schema.org CookAction with its recipe (from memory)
+    action = found["@graph"][0]
+    assert action["@type"] == "CookAction"
+    assert action["recipe"]["@type"] == "Recipe"
+    assert action["recipe"]["cookTime"] == "PT80M"
+    names = {item["name"] for item in action["additionalProperty"]}
+    assert "mass [kg]" in names
+    for cook in client.get("/api/cooks").json()["cooks"]:
+        client.delete(f"/api/cooks/{cook['id']}")
+    # the same cooks, read from the other format: their columns say the same, but for what a
+    # column of the CSV leaves empty
+    back = take(client, text)
+    assert (back["added"], back["bad"]) == (2, 0)
+    assert take(client, text) == {"added": 0, "known": 2, "bad": 0, "told": []}
+
+
+def test_bad_rows_are_told_by_line_and_the_rest_comes_in(client: TestClient) -> None:
+    pot = pot_name(client)
+    wrong = (
+        {"cut": "unicorn"}, {"mass [kg]": "heavy"}, {"pot": "nobody's"}, {"texture": "lovely"},
+        {"started [ISO 8601]": "2026-01-01 12:00"}, {"hold [min]": "9000"}, {"pieces": "0"},
+        {"juicy [1-5]": "9"}, {"name": ""}, {"note": "x" * 5000},
+    )  # fmt: skip
+    found = take(client, csv_of(pot, {}, *wrong, {}))
+    assert (found["added"], found["bad"]) == (2, len(wrong))
+    told = found["told"]
+    assert isinstance(told, list)
+    assert [row["line"] for row in told] == list(range(3, 3 + len(wrong)))
+    assert "time zone" in told[4]["message"]
+    for text in ("", "a,b\n1,2\n", '{"@graph": 3}', "{not json", "\x00"):
+        reply = client.post("/api/cooks/import", json={"text": text})
+        assert reply.status_code == 422, text
+        assert reply.json()["hint"]
+    assert client.post("/api/cooks/import", json={"text": "x" * 5_500_000}).status_code == 413
+
+
+def test_a_tenth_of_a_long_log(tmp_path: Path) -> None:
+    database = Database(tmp_path)
+    with database.session() as session:
+        pot = add_ready_pot(session, "tenor").pot.name
+    rows = ({"texture": ("holds", "tender", "very")[index % 3]} for index in range(ROWS))
+    text = csv_of(pot, *rows)
+    seen: list[int] = []
+
+    def stop_half_way(count: int) -> bool:
+        seen.append(count)
+        return count < ROWS // 2
+
+    found = log_files.Imported()
+    log_files.read_in_batches(database.session, log_files.rows_of(text), found, stop_half_way)
+    assert found.stopped
+    assert seen == sorted(seen)
+    assert found.added == ROWS // 2
+    # taken up again: what is in is known, the rest comes in
+    again = log_files.Imported()
+    with database.session() as session:
+        log_files.read_at_once(session, log_files.rows_of(text), again)
+        home = current_household(session).household_id
+        page, total = log_page(session, home, Filter(search="supper 17"), limit=50, offset=0)
+    assert (again.known, again.added) == (ROWS // 2, ROWS // 2)
+    assert total >= 1
+    assert all("17" in item.name for item in page)
+    database.close()
+
+
+def test_cooks_are_in_the_backup(client: TestClient) -> None:
+    begun = client.post("/api/cooks", json={"name": "Now", "plan": BRISKET}).json()
+    told = {"key": "done-one", "kind": "done", "step_id": "season"}
+    client.post(f"/api/cooks/{begun['id']}/events", json=told)
+    take(client, csv_of(pot_name(client), {"texture": "tender"}))
+    whole = client.get("/api/backup").json()
+    assert len(whole["cooks"]) == 2
+    dry = client.post("/api/restore", json=whole).json()
+    cooks = next(item for item in dry["changes"] if item["kind"] == "cooks")
+    assert (cooks["added"], cooks["changed"], cooks["same"]) == (0, 0, 2)
+    client.delete(f"/api/cooks/{begun['id']}")
+    client.post("/api/restore", params={"dry_run": False}, json=whole)
+    back = client.get(f"/api/cooks/{begun['id']}").json()
+    assert back["steps"][0]["done_at"] is not None
+    assert back["current"] == "sear"
+    events = client.get(f"/api/cooks/{begun['id']}/events").json()["events"]
+    assert len(events) == 2  # nothing twice
+    whole["cooks"][0]["kitchen"] = {"pot": {}}
+    assert client.post("/api/restore", json=whole).status_code == 422
