@@ -11,25 +11,35 @@ from urllib.error import URLError
 from urllib.request import urlopen
 
 
+def free_port() -> int:
+    """A port that nobody listens on."""
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])
+
+
+def start(folder: Path, port: int, *more: str) -> subprocess.Popen[bytes]:
+    """The program, starting to serve a data folder."""
+    program = str(Path(sys.executable).with_name("pneumachron"))
+    command = [program, "serve", "--port", str(port), "--data", str(folder), *more]
+    return subprocess.Popen(command)
+
+
 @contextmanager
 def serving(folder: Path, *, demo: bool, port: int | None = None) -> Iterator[str]:
     """Serve a data folder; gives the address."""
-    if port is None:
-        with socket.socket() as probe:
-            probe.bind(("127.0.0.1", 0))
-            port = int(probe.getsockname()[1])
-    program = str(Path(sys.executable).with_name("pneumachron"))
-    command = [program, "serve", "--port", str(port), "--data", str(folder)]
-    with subprocess.Popen([*command, *(["--demo"] if demo else [])]) as process:
+    port = free_port() if port is None else port
+    with start(folder, port, *(["--demo"] if demo else [])) as process:
         address = f"http://127.0.0.1:{port}"
         try:
-            _wait_for(f"{address}/api/health", process)
+            wait_for(f"{address}/api/health", process)
             yield address
         finally:
             process.terminate()
 
 
-def _wait_for(url: str, process: subprocess.Popen[bytes]) -> None:
+def wait_for(url: str, process: subprocess.Popen[bytes]) -> None:
+    """Until it answers."""
     deadline = time.monotonic() + 60
     while time.monotonic() < deadline:
         try:

@@ -1,0 +1,1 @@
+"""What breaks: killed, cut short, full, twice at once."""
