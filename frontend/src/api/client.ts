@@ -35,6 +35,7 @@ export type HandAction = Schemas["HandsIn"]["do"];
 export type Faults = Schemas["FaultsIn"];
 export type Verdict = Schemas["OpenedOut"];
 export type PieceOutcome = Schemas["PieceOutcome"];
+export type EntryIn = Schemas["EntryIn"];
 export type Lesson = Schemas["LessonOut"];
 export type DayIn = Schemas["DayIn"];
 export type WayOut = Schemas["WayOutOut"];

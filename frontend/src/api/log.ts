@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { client, type Lesson, unwrap } from "@/api/client";
+import { client, type EntryIn, type Lesson, unwrap } from "@/api/client";
 
 /** Everything that happened in a cook. */
 export function useHistory(id: string) {
@@ -31,6 +31,30 @@ export function useSetBack() {
     onSuccess: (found) => {
       queries.setQueryData(["lessons"], found);
       queries.invalidateQueries({ queryKey: ["plan"] });
+    },
+  });
+}
+
+/** The whole log as text. */
+export async function exportLog(kind: "csv" | "jsonld"): Promise<string> {
+  return unwrap(client.GET("/api/cooks/export", { params: { query: { kind } }, parseAs: "text" }));
+}
+
+export function useImportLog() {
+  return useMutation({
+    mutationFn: (text: string) => unwrap(client.POST("/api/cooks/import", { body: { text } })),
+  });
+}
+
+/** A cook that was not followed; what it teaches moves every plan. */
+export function useEnter() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: EntryIn) => unwrap(client.POST("/api/cooks/entry", { body })),
+    onSuccess: () => {
+      for (const key of ["cooks", "lessons", "plan"]) {
+        queries.invalidateQueries({ queryKey: [key] });
+      }
     },
   });
 }

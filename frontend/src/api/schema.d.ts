@@ -900,6 +900,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooks/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export Log
+         * @description The log as CSV with units in its header, or as JSON-LD with what was cooked.
+         */
+        get: operations["export_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Import Log
+         * @description Take a file of the log in. What cannot be read is told with its line; the rest comes in.
+         */
+        post: operations["import_log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cooks/entry": {
         parameters: {
             query?: never;
@@ -1323,6 +1363,16 @@ export interface components {
             end: string;
         };
         /**
+         * BadRowOut
+         * @description A row that could not be read.
+         */
+        BadRowOut: {
+            /** Line */
+            line: number;
+            /** Message */
+            message: string;
+        };
+        /**
          * BatchesOut
          * @description The fewest runs, evenly loaded.
          */
@@ -1512,7 +1562,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "household" | "people" | "pots" | "plans" | "recipes" | "days";
+            kind: "household" | "people" | "pots" | "plans" | "recipes" | "days" | "cooks";
             /** Added */
             added: number;
             /** Changed */
@@ -2325,6 +2375,28 @@ export interface components {
             taste_step: number;
             altitude_shown: components["schemas"]["Shown"];
             start_shown: components["schemas"]["Shown"];
+        };
+        /**
+         * ImportLogIn
+         * @description A file that the log exported: CSV or JSON-LD.
+         */
+        ImportLogIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * ImportedOut
+         * @description What came in, what was there already, and what could not be read.
+         */
+        ImportedOut: {
+            /** Added */
+            added: number;
+            /** Known */
+            known: number;
+            /** Bad */
+            bad: number;
+            /** Told */
+            told: components["schemas"]["BadRowOut"][];
         };
         /**
          * JudgeIn
@@ -7724,6 +7796,141 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    export_log: {
+        parameters: {
+            query?: {
+                search?: string;
+                cut?: string | null;
+                pot?: string | null;
+                running?: boolean | null;
+                since?: string | null;
+                until?: string | null;
+                limit?: number;
+                offset?: number;
+                kind?: "csv" | "jsonld";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    import_log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportLogIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportedOut"];
                 };
             };
             /** @description Unknown host or unreadable body */

@@ -3,7 +3,9 @@ import { Link, useSearchParams } from "wouter";
 import { useDeleteCook, useLog } from "@/api/cooks";
 import { useCatalogue, useHousehold } from "@/api/queries";
 import { Compare } from "@/features/log/Compare";
+import { EntryForm } from "@/features/log/EntryForm";
 import { Lessons } from "@/features/log/Lessons";
+import { LogFiles } from "@/features/log/LogFiles";
 import { LogRow } from "@/features/log/LogRow";
 import { Months } from "@/features/log/Months";
 import { SheetView } from "@/features/log/SheetView";
@@ -27,6 +29,7 @@ function Sheets() {
   const [search, setSearch] = useState("");
   const [cut, setCut] = useState("");
   const [page, setPage] = useState(0);
+  const [writing, setWriting] = useState(false);
   const [picked, setPicked] = useState<string[]>([]);
   const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
   const catalogue = useCatalogue();
@@ -82,8 +85,10 @@ function Sheets() {
             ))}
           </select>
         </label>
+        <Button onClick={() => setWriting(true)}>Write a cook down</Button>
         <Together picked={picked} />
       </div>
+      {writing && <EntryForm onClose={() => setWriting(false)} />}
       {log.isError && (
         <p role="alert" className="mt-2 border-care border-l-4 pl-2">
           <strong>The app does not answer.</strong> Start it again; the sheets are on disk.
@@ -110,6 +115,7 @@ function Sheets() {
       </ul>
       <Pages page={page} total={total} onPage={setPage} />
       {cooks.length > 2 && <Months cooks={cooks} />}
+      <LogFiles />
       <Lessons cutName={cutName} />
       {gone && (
         <Slip

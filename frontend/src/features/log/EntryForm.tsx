@@ -1,0 +1,127 @@
+import { useState } from "react";
+import { client, type Texture, troubleOf, unwrap } from "@/api/client";
+import { useEnter } from "@/api/log";
+import { useShelf } from "@/api/queries";
+import { localTime } from "@/lib/day";
+import { TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+import { Button } from "@/ui/Button";
+
+const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-1";
+
+/** A cook that was not followed, written down in half a minute. */
+export function EntryForm({ onClose }: { onClose: () => void }) {
+  const shelf = useShelf("");
+  const enter = useEnter();
+  const [planId, setPlanId] = useState("");
+  const [start, setStart] = useState(() => localTime(new Date()));
+  const [hold, setHold] = useState("");
+  const [up, setUp] = useState("");
+  const [texture, setTexture] = useState<Texture | "">("");
+  const [note, setNote] = useState("");
+  const choose = (id: string) => {
+    setPlanId(id);
+    const plan = shelf.data?.plans.find((item) => item.id === id);
+    if (plan) setHold(String(plan.hold_min));
+  };
+  const keep = async () => {
+    const plan = await unwrap(
+      client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: planId } } }),
+    );
+    enter.mutate(
+      {
+        name: plan.name,
+        plan: plan.inputs,
+        started_at: new Date(start).toISOString(),
+        hold_min: Number(hold),
+        come_up_min: up ? Number(up) : null,
+        pieces: texture ? [{ texture, juicy: null, taste: null }] : [],
+        note,
+      },
+      { onSuccess: onClose },
+    );
+  };
+  const trouble = enter.error ? troubleOf(enter.error) : null;
+  return (
+    <form
+      aria-label="write a cook down"
+      className="mt-2 flex flex-wrap items-end gap-3 border-2 border-edge p-3 text-[14px]"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      <label className="flex flex-col">
+        <span className="text-pencil">which plan</span>
+        <select value={planId} onChange={(event) => choose(event.target.value)} className={FIELD}>
+          <option value="">choose</option>
+          {(shelf.data?.plans ?? []).map((plan) => (
+            <option key={plan.id} value={plan.id}>
+              {plan.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex flex-col">
+        <span className="text-pencil">lid on at</span>
+        <input
+          type="datetime-local"
+          value={start}
+          onChange={(event) => setStart(event.target.value)}
+          className={FIELD}
+        />
+      </label>
+      <label className="flex flex-col">
+        <span className="text-pencil">minutes set</span>
+        <input
+          inputMode="numeric"
+          value={hold}
+          onChange={(event) => setHold(event.target.value.replace(/\D/g, ""))}
+          className={`${FIELD} w-20`}
+        />
+      </label>
+      <label className="flex flex-col">
+        <span className="text-pencil">minutes to pressure</span>
+        <input
+          inputMode="numeric"
+          value={up}
+          placeholder="if known"
+          onChange={(event) => setUp(event.target.value.replace(/\D/g, ""))}
+          className={`${FIELD} w-24 placeholder:text-pencil`}
+        />
+      </label>
+      <label className="flex flex-col">
+        <span className="text-pencil">came out</span>
+        <select
+          value={texture}
+          onChange={(event) => setTexture(event.target.value as Texture | "")}
+          className={FIELD}
+        >
+          <option value="">not judged</option>
+          {TEXTURES.map((item) => (
+            <option key={item} value={item}>
+              {TEXTURE_WORDS[item]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex grow flex-col">
+        <span className="text-pencil">next time</span>
+        <input
+          value={note}
+          maxLength={2000}
+          onChange={(event) => setNote(event.target.value)}
+          className={FIELD}
+        />
+      </label>
+      <Button type="submit" strong disabled={!planId || !hold || !start || enter.isPending}>
+        Write it down
+      </Button>
+      <Button onClick={onClose}>Not now</Button>
+      {trouble && (
+        <p role="alert" className="basis-full border-care border-l-4 pl-2">
+          <strong>{trouble.message}</strong> {trouble.hint}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,87 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useId, useState } from "react";
+import { troubleOf } from "@/api/client";
+import { exportLog, useImportLog } from "@/api/log";
+import { Button } from "@/ui/Button";
+
+const MOST_BYTES = 4_000_000;
+const KINDS = [
+  { kind: "csv", words: "CSV", ending: "csv", type: "text/csv" },
+  { kind: "jsonld", words: "JSON-LD", ending: "jsonld", type: "application/ld+json" },
+] as const;
+
+/** The log as a file, and files back; what cannot be read is told by its line. */
+export function LogFiles() {
+  const id = useId();
+  const queries = useQueryClient();
+  const take = useImportLog();
+  const [tooBig, setTooBig] = useState(false);
+  const save = async ({ kind, ending, type }: (typeof KINDS)[number]) => {
+    const text = await exportLog(kind);
+    const link = document.createElement("a");
+    link.href = URL.createObjectURL(new Blob([text], { type }));
+    link.download = `log.${ending}`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  const read = async (file: File) => {
+    setTooBig(file.size > MOST_BYTES);
+    if (file.size > MOST_BYTES) return;
+    take.mutate(await file.text(), {
+      onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
+    });
+  };
+  const trouble = take.error ? troubleOf(take.error) : null;
+  return (
+    <section aria-label="files" className="mt-5 flex flex-wrap items-center gap-2 text-[14px]">
+      <span className="text-pencil">the whole log as</span>
+      {KINDS.map((kind) => (
+        <Button key={kind.kind} onClick={() => save(kind)}>
+          {kind.words}
+        </Button>
+      ))}
+      <label htmlFor={id} className="ml-3 text-pencil">
+        take a file in
+      </label>
+      <input
+        id={id}
+        type="file"
+        accept=".csv,.jsonld,text/csv,application/ld+json"
+        className="max-w-60"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) read(file);
+          event.target.value = "";
+        }}
+      />
+      {take.data && (
+        <div role="status" className="basis-full">
+          <p>
+            {take.data.added} added, {take.data.known} were there already, {take.data.bad} could not
+            be read.
+          </p>
+          <ul>
+            {take.data.told.slice(0, 20).map((row) => (
+              <li key={row.line} className="border-care border-l-4 pl-2">
+                line {row.line}: {row.message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {(trouble || tooBig) && (
+        <p role="alert" className="basis-full border-care border-l-4 pl-2">
+          {tooBig ? (
+            <strong>
+              This file is too big for the page. Take it in with the command of the app.
+            </strong>
+          ) : (
+            <>
+              <strong>{trouble?.message}</strong> {trouble?.hint}
+            </>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}
