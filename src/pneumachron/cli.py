@@ -28,6 +28,9 @@ def serve(
     port: Annotated[int, typer.Option(min=1, max=65535, help="Port to listen on.")] = 8137,
     data: DataFolder = DEFAULT_DATA,
     demo: Annotated[bool, typer.Option(help="Fill an empty folder with the demo.")] = False,
+    lan: Annotated[
+        bool, typer.Option("--lan", help="Also answer paired phones on this network, over https.")
+    ] = False,
 ) -> None:
     """Serve the app; by default only to this machine."""
     import uvicorn
@@ -41,9 +44,44 @@ def serve(
         with database.session() as session:
             scenario.fill(session)
         database.close()
+    if lan:
+        _serve_lan(data, port)
+        return
     typer.echo(f"Pneumachron: http://{host}:{port} (data in {data}); Ctrl+C stops it.")
     served = create_app(data, LOCAL_HOSTS | {host})
     uvicorn.run(served, host=host, port=port, log_level="warning", access_log=False)
+
+
+def _serve_lan(data: Path, port: int) -> None:
+    """Answer the network: paired browsers only, over https."""
+    import segno
+    import uvicorn
+
+    from pneumachron.api.app import LOCAL_HOSTS, create_app
+    from pneumachron.api.lan import PAIR_PATH, own_address, prepare
+
+    found = prepare(data, own_address())
+    address = f"https://{found.address}:{port}"
+    pairing = f"{address}{PAIR_PATH}?token={found.token}"
+    typer.echo(f"Pneumachron for this network: {address} (data in {data}); Ctrl+C stops it.")
+    typer.echo("Scan this with the phone, or open the address below it:")
+    segno.make(pairing, error="m").terminal(compact=True)
+    typer.echo(pairing)
+    typer.echo(
+        "The browser will say that it does not know who made the certificate: this app did, just "
+        "now, for itself.\nCompare the fingerprint it shows, then go on; it asks once.\n"
+        f"SHA-256 {found.fingerprint}"
+    )
+    served = create_app(data, LOCAL_HOSTS | {found.address}, lan=found)
+    uvicorn.run(
+        served,
+        host="0.0.0.0",
+        port=port,
+        log_level="warning",
+        access_log=False,
+        ssl_certfile=found.certificate,
+        ssl_keyfile=found.key,
+    )
 
 
 @app.command()

@@ -380,6 +380,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Phone In The Kitchen
+         * @description How a phone on this network is paired; told to this machine alone.
+         */
+        get: operations["phone_in_the_kitchen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/household": {
         parameters: {
             query?: never;
@@ -2443,6 +2463,23 @@ export interface components {
             count: number;
             /** Membrane */
             membrane: boolean;
+        };
+        /**
+         * LanOut
+         * @description Where the network finds the app; `pairing` and its QR code are told to this machine alone.
+         */
+        LanOut: {
+            /** Address */
+            address: string | null;
+            /** Pairing */
+            pairing: string | null;
+            /** Fingerprint */
+            fingerprint: string | null;
+            /**
+             * Modules
+             * @description rows of the QR code, # for dark
+             */
+            modules: string[];
         };
         /**
          * LearnedOut
@@ -5809,6 +5846,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CatalogueOut"];
+                };
+            };
+        };
+    };
+    phone_in_the_kitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LanOut"];
                 };
             };
         };

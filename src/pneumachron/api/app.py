@@ -16,6 +16,7 @@ from starlette.types import Scope
 from pneumachron import __version__
 from pneumachron.api import errors
 from pneumachron.api.guard import Guard
+from pneumachron.api.lan import Lan
 from pneumachron.api.routes import ask, cooks, day, kitchen, plans, recipes
 from pneumachron.api.watch import Watch
 from pneumachron.services.live_kitchen import LiveKitchen
@@ -49,8 +50,12 @@ def create_app(
     folder: Path,
     hosts: frozenset[str] = LOCAL_HOSTS,
     make_kitchen: Callable[[Path], LiveKitchen] = LiveKitchen,
+    lan: Lan | None = None,
 ) -> FastAPI:
-    """The whole app on a data folder, answering to these host names."""
+    """The whole app on a data folder, answering to these host names.
+
+    With `lan`, the network is answered too, once a browser is paired.
+    """
 
     @asynccontextmanager
     async def lifespan(app: FastAPI) -> AsyncIterator[None]:
@@ -58,6 +63,7 @@ def create_app(
         # the first cook should not wait for tables, units and solvers; the start should not either
         Thread(target=warm_up, daemon=True).start()
         app.state.kitchen = make_kitchen(folder)
+        app.state.lan = lan
         watch = Watch(app.state.database, app.state.kitchen)
         watch.start()
         yield
@@ -87,5 +93,5 @@ def create_app(
     if WEB.is_dir():
         app.mount("/", FrontEnd(directory=WEB, html=True), name="web")
     app.add_middleware(GZipMiddleware, minimum_size=1024)
-    app.add_middleware(Guard, hosts=hosts)
+    app.add_middleware(Guard, hosts=hosts, lan=lan)
     return app

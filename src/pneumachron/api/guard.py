@@ -4,9 +4,12 @@ from urllib.parse import urlsplit
 
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.exceptions import HTTPException
+from starlette.requests import HTTPConnection
+from starlette.responses import RedirectResponse, Response
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from pneumachron.api.errors import problem
+from pneumachron.api.lan import COOKIE, COOKIE_S, LOOPBACK, PAIR_PATH, Lan
 from pneumachron.recipes.model import MAX_BYTES
 
 MAX_BODY_BYTES = 256 * 1024
@@ -36,8 +39,8 @@ SECURITY_HEADERS = {
 class Guard:
     """Host and origin checks, a size limit, and security headers on every answer."""
 
-    def __init__(self, app: ASGIApp, hosts: frozenset[str]) -> None:
-        self.app, self.hosts = app, hosts
+    def __init__(self, app: ASGIApp, hosts: frozenset[str], lan: Lan | None = None) -> None:
+        self.app, self.hosts, self.lan = app, hosts, lan
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         """Pass a request on, or answer it here."""
@@ -51,7 +54,9 @@ class Guard:
             await send(message)
 
         limit = _limit_of(scope["path"])
-        refusal = self._refusal(scope["method"], Headers(scope=scope), limit)
+        refusal = self._unpaired(scope) or self._refusal(
+            scope["method"], Headers(scope=scope), limit
+        )
         if refusal is not None:
             await refusal(scope, receive, send_with_headers)
             return
@@ -67,6 +72,19 @@ class Guard:
             return message
 
         await self.app(scope, receive_limited, send_with_headers)
+
+    def _unpaired(self, scope: Scope) -> ASGIApp | None:
+        """From the network: an answer here until the browser is paired."""
+        client = scope.get("client")
+        if self.lan is None or (client is not None and client[0] in LOOPBACK):
+            return None
+        request = HTTPConnection(scope)
+        if self.lan.is_cookie(request.cookies.get(COOKIE, "")):
+            return None
+        token = request.query_params.get("token", "")
+        if scope["path"] == PAIR_PATH and self.lan.is_token(token):
+            return _paired(self.lan)
+        return Response(status_code=403)
 
     def _refusal(self, method: str, headers: Headers, limit: int) -> ASGIApp | None:
         if _host_name(headers.get("host", "")) not in self.hosts:
@@ -89,6 +107,15 @@ class Guard:
         if not length.isdigit() or int(length) > limit:
             return problem(413, "too_large", _too_large(limit), hint="Send less at a time.")
         return None
+
+
+def _paired(lan: Lan) -> Response:
+    """The browser is known from now on; the token is out of the address again."""
+    response = RedirectResponse("/cook", status_code=303)
+    response.set_cookie(
+        COOKIE, lan.cookie, max_age=COOKIE_S, secure=True, httponly=True, samesite="strict"
+    )
+    return response
 
 
 def _limit_of(path: str) -> int:

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useAddPot, useCatalogue, useHousehold, usePots, useRemovePot } from "@/api/queries";
 import { HouseholdForm } from "@/features/kit/HouseholdForm";
 import { OwnPotSheet } from "@/features/kit/OwnPotSheet";
+import { Phone } from "@/features/kit/Phone";
 import { PotCard } from "@/features/kit/PotCard";
 import { Restore } from "@/features/kit/Restore";
 import { Button } from "@/ui/Button";
@@ -74,6 +75,7 @@ export function KitView() {
         </p>
         <Restore />
       </section>
+      <Phone />
       {gone && (
         <Slip
           text={`“${gone.name}” is put away.`}

@@ -3,12 +3,13 @@
 from dataclasses import asdict
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Path, Query, status
+from fastapi import APIRouter, Path, Query, Request, status
 from fastapi.responses import JSONResponse
 from pydantic import ValidationError
 
 from pneumachron import __version__
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.lan import LOOPBACK, Lan
 from pneumachron.api.schemas.backup import BackupIn, EnvelopeIn
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.kitchen import (
@@ -29,6 +30,7 @@ from pneumachron.api.schemas.kitchen import (
     ReadyPotOut,
     RestoreOut,
 )
+from pneumachron.api.schemas.lan import LanOut
 from pneumachron.api.schemas.plan import PotOut
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.cuts import Cut, cuts
@@ -83,6 +85,16 @@ def _cut(cut: Cut) -> CutOut:
         measure=cut.measure,
         ladder=[LookOut(texture=texture, looks=cut.looks[texture]) for texture in TEXTURES],
     )
+
+
+@router.get("/lan")
+def phone_in_the_kitchen(request: Request) -> LanOut:
+    """How a phone on this network is paired; told to this machine alone."""
+    lan: Lan | None = request.app.state.lan
+    client = request.client
+    here = client is not None and client.host in LOOPBACK
+    port = request.url.port
+    return LanOut.of(lan, port, told=here)
 
 
 @router.get("/household")
