@@ -279,3 +279,17 @@ def test_a_converted_recipe_brings_its_work_along(client: TestClient) -> None:
             "marinade": done["marinade"]}  # fmt: skip
     found = ask(client, {"table": TABLE.isoformat(), "dishes": [dish]})
     assert "a:side0" in starts(found)
+
+
+def test_an_end_that_is_forecast_moves_what_follows(client: TestClient) -> None:
+    plain = ask(client, day(BRISKET))
+    run = next(item for item in plain["blocks"] if item["block_id"] == "a:run0")
+    now = datetime.fromisoformat(run["start"]) + timedelta(minutes=30)
+    seen = datetime.fromisoformat(run["end"]) + timedelta(minutes=45)
+    done = [{"block_id": "a:run0", "start": run["start"], "end": seen.isoformat()}]
+    found = ask(client, day(BRISKET, done=done, now=now.isoformat()))
+    states = {item["block_id"]: item["state"] for item in found["blocks"]}
+    assert states["a:run0"] == "begun"
+    rest = next(item for item in found["blocks"] if item["block_id"] == "a:rest")
+    assert datetime.fromisoformat(rest["start"]) >= seen - timedelta(seconds=1)
+    assert found["delay_s"] >= 30 * 60

@@ -206,3 +206,21 @@ def test_the_calendar_comes_back(page: Page, tmp_path: Path) -> None:
     file.write_text("no calendar at all")
     back.set_input_files(file)
     expect(page.get_by_role("alert")).to_contain_text("This is no calendar file.")
+
+
+def test_from_the_day_to_the_pot_and_what_is_done_there_is_done_here(page: Page) -> None:
+    lay(page)
+    page.get_by_role("button", name=f"cook {TWO[0]} now").click()
+    expect(page.get_by_test_id("step")).to_contain_text("Trim, measure")
+    page.keyboard.press("Space")
+    expect(page.get_by_test_id("step")).to_contain_text("Brown in")
+    page.get_by_role("link", name="Day", exact=True).click()
+    expect(page.get_by_role("link", name="beside the pot")).to_be_visible()
+    tasks = page.get_by_role("list", name="tasks").get_by_role("listitem")
+    season = tasks.filter(has_text="season (brisket)").first
+    expect(season.get_by_role("checkbox", name="done")).to_be_checked()
+    # the run goes on till the end that can be seen by now
+    page.get_by_role("checkbox", name="it is under way").click()
+    run = tasks.filter(has_text="Under pressure").filter(has_text="Brown in batches").first
+    expect(run.get_by_role("checkbox", name="begun")).to_be_checked()
+    expect(run.get_by_role("checkbox", name="done")).not_to_be_checked()

@@ -1,4 +1,10 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  keepPreviousData,
+  queryOptions,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
 import {
   type CookOut,
   client,
@@ -18,7 +24,11 @@ const one = (id: string) => ["cooks", "one", id];
 
 /** Where a cook stands, asked every second; so a second screen follows. */
 export function useCook(id: string) {
-  return useQuery({
+  return useQuery(cookQuery(id));
+}
+
+export function cookQuery(id: string) {
+  return queryOptions({
     queryKey: one(id),
     queryFn: ({ signal }) =>
       unwrap(client.GET("/api/cooks/{cook_id}", { params: { path: { cook_id: id } }, signal })),

@@ -1,6 +1,6 @@
 /** The day that is being planned: kept in the browser, so that nothing typed is lost. */
 
-import type { ConvertedOut, DayIn, DayOut, KeptDay, PlanIn } from "@/api/client";
+import type { ConvertedOut, CookOut, DayIn, DayOut, KeptDay, PlanIn } from "@/api/client";
 
 export interface DayDraft {
   /** The kept day this is a draft of, and its name. */
@@ -19,6 +19,8 @@ export interface DayDraft {
   /** When work began, by block, and when it was over. */
   done: Record<string, string>;
   ended: Record<string, string>;
+  /** Cooks beside the pot, by dish: what they tell is done is done. */
+  beside: Record<string, string>;
 }
 
 export interface Shop {
@@ -41,6 +43,7 @@ export function emptyDay(now = new Date()): DayDraft {
     pinned: {},
     done: {},
     ended: {},
+    beside: {},
   };
 }
 
@@ -176,6 +179,7 @@ export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
     shopping: kept.shopping,
     pinned: Object.fromEntries((day.pinned ?? []).map((item) => [item.block_id, item.start])),
     done: Object.fromEntries(done.map((item) => [item.block_id, item.start])),
+    beside: {},
     ended: Object.fromEntries(
       done.flatMap((item) => (item.end ? [[item.block_id, item.end]] : [])),
     ),
@@ -188,4 +192,32 @@ function nightOf(away: { begin: string; end: string } | undefined): DayDraft["ni
     from: localTime(new Date(away.begin)).slice(11),
     to: localTime(new Date(away.end)).slice(11),
   };
+}
+
+/** What a cook beside the pot tells its day: work that is over, and the run that is on, with the
+ * end that can be seen by now. So a late come-up moves everything after it. */
+export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done" | "ended"> {
+  const at = (kind: string) => cook.steps.find((step) => step.kind === kind)?.done_at ?? null;
+  const done: Record<string, string> = {};
+  const ended: Record<string, string> = {};
+  const season = at("season");
+  if (season) {
+    done[`${dishId}:season`] = cook.began_at;
+    ended[`${dishId}:season`] = season;
+  }
+  const opened = [...cook.steps].reverse().find((step) => step.kind === "open");
+  const ahead = cook.forecast.ahead.find((item) => item.step_id === opened?.step_id);
+  const open = opened?.done_at ?? ahead?.end_at;
+  if (season && open) {
+    done[`${dishId}:run0`] = season;
+    ended[`${dishId}:run0`] = open;
+  }
+  for (const kind of ["rest", "sauce", "finish", "carve"]) {
+    const moment = at(kind);
+    if (!moment) continue;
+    const before = kind === "carve" ? (at("finish") ?? at("sauce") ?? open) : open;
+    done[`${dishId}:${kind}`] = before ?? moment;
+    ended[`${dishId}:${kind}`] = moment;
+  }
+  return { done, ended };
 }

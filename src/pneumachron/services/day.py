@@ -53,7 +53,7 @@ class DishInputs:
 
 @dataclass(frozen=True, slots=True)
 class Done:
-    """Work that has begun, and when it ended if it has."""
+    """Work that has begun, and when it ended, or will as far as can be seen."""
 
     block_id: str
     start: datetime
@@ -263,7 +263,7 @@ def _over(inputs: DayInputs, blocks: Sequence[Block]) -> dict[str, datetime]:
 
 
 def _states(inputs: DayInputs, stands: Mapping[str, datetime]) -> dict[str, State]:
-    begun = {done.block_id for done in inputs.done if done.end is None}
+    begun = {done.block_id for done in inputs.done if not _is_over(done, inputs.now)}
     pinned = {key for key, _ in inputs.pinned}
     ticked = {done.block_id for done in inputs.done}
     found: dict[str, State] = {}
@@ -273,6 +273,11 @@ def _states(inputs: DayInputs, stands: Mapping[str, datetime]) -> dict[str, Stat
         else:
             found[key] = "pinned" if key in pinned - ticked else "done"
     return found
+
+
+def _is_over(done: Done, now: datetime | None) -> bool:
+    """An end that is still to come is a forecast: it goes on till then."""
+    return done.end is not None and (now is None or done.end <= now)
 
 
 def _missing_s(

@@ -11,6 +11,7 @@ import { Takeaway } from "@/features/day/Takeaway";
 import { TaskList } from "@/features/day/TaskList";
 import { Terms } from "@/features/day/Terms";
 import { Trouble } from "@/features/day/Trouble";
+import { useToldDay } from "@/features/day/useToldDay";
 import { type DayDraft, dayToAsk, keepDay, keptDay, localTime, shopping } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
 import { useWidth } from "@/ui/useWidth";
@@ -23,7 +24,8 @@ export function DayView() {
   const pots = usePots();
   const household = useHousehold();
   const [ref, width] = useWidth<HTMLDivElement>(1000);
-  const asked = useMemo(() => dayToAsk(day, live ? now : null), [day, live, now]);
+  const told = useToldDay(day);
+  const asked = useMemo(() => dayToAsk(told, live ? now : null), [told, live, now]);
   const { data, error } = useDay(asked);
   const problem = error instanceof ProblemError ? error.problem : null;
   const change = (part: Partial<DayDraft>) => {
@@ -74,7 +76,7 @@ export function DayView() {
               onTable={(moment) => change({ table: localTime(moment) })}
             />
           </div>
-          <TaskList day={shown} draft={day} live={live} nameOf={nameOf} onChange={change} />
+          <TaskList day={shown} draft={told} live={live} nameOf={nameOf} onChange={change} />
           {asked && (
             <Takeaway
               asked={asked}

@@ -1,5 +1,7 @@
 import { useId } from "react";
+import { Link, useLocation } from "wouter";
 import type { Marinade } from "@/api/client";
+import { useBegin } from "@/api/cooks";
 import { letter } from "@/drawing/LaneChart";
 import type { DayDraft } from "@/lib/day";
 import { MARINADE_WORDS } from "@/lib/words";
@@ -12,12 +14,15 @@ interface Props {
   dish: DishOfDay;
   index: number;
   wrong: boolean;
+  /** The cook beside the pot, once it was begun. */
+  cookId: string | undefined;
+  onCook: (cookId: string) => void;
   onChange: (part: Partial<DishOfDay>) => void;
   onRemove: () => void;
 }
 
 /** One dish of the day, and how it comes to the table. */
-export function DishRow({ dish, index, wrong, onChange, onRemove }: Props) {
+export function DishRow({ dish, index, wrong, cookId, onCook, onChange, onRemove }: Props) {
   const id = useId();
   return (
     <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-b py-1.5">
@@ -83,14 +88,48 @@ export function DishRow({ dish, index, wrong, onChange, onRemove }: Props) {
         </label>
       </span>
       <Extras dish={dish} onChange={onChange} />
+      <CookIt dish={dish} cookId={cookId} onCook={onCook} />
       <Button
-        className="ml-auto text-[14px] print:hidden"
+        className="text-[14px] print:hidden"
         aria-label={`take ${dish.title} off the day`}
         onClick={onRemove}
       >
         Take off
       </Button>
     </li>
+  );
+}
+
+/** Beside the pot with it; what is done there is done on the day. */
+function CookIt({ dish, cookId, onCook }: Pick<Props, "dish" | "cookId" | "onCook">) {
+  const begin = useBegin();
+  const [, navigate] = useLocation();
+  if (cookId) {
+    return (
+      <Link href={`/cook?cook=${cookId}`} className="ml-auto underline print:hidden">
+        beside the pot
+      </Link>
+    );
+  }
+  return (
+    <Button
+      className="ml-auto text-[14px] print:hidden"
+      aria-label={`cook ${dish.title} now`}
+      disabled={begin.isPending}
+      onClick={() =>
+        begin.mutate(
+          { name: dish.title, plan: dish.plan, connected: false },
+          {
+            onSuccess: (cook) => {
+              onCook(cook.id);
+              navigate(`/cook?cook=${cook.id}`);
+            },
+          },
+        )
+      }
+    >
+      Cook it
+    </Button>
   );
 }
 

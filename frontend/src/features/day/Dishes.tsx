@@ -35,6 +35,8 @@ export function Dishes({ day, problem, onChange }: Props) {
             index={index}
             wrong={problem?.field?.startsWith(`dishes.${index}.`) ?? false}
             onChange={(part) => change(dish.dish_id, part)}
+            cookId={day.beside[dish.dish_id]}
+            onCook={(cookId) => onChange({ beside: { ...day.beside, [dish.dish_id]: cookId } })}
             onRemove={() =>
               onChange({ dishes: day.dishes.filter((item) => item.dish_id !== dish.dish_id) })
             }
