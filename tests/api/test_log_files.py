@@ -109,7 +109,7 @@ def test_bad_rows_are_told_by_line_and_the_rest_comes_in(client: TestClient) -> 
     assert isinstance(told, list)
     assert [row["line"] for row in told] == list(range(3, 3 + len(wrong)))
     assert "time zone" in told[4]["message"]
-    for text in ("", "a,b\n1,2\n", '{"@graph": 3}', "{not json", "\x00"):
+    for text in ("", "a,b\n1,2\n", '{"@graph": 3}', "{not json", "\x00", "\u00c7\r\u009c"):
         reply = client.post("/api/cooks/import", json={"text": text})
         assert reply.status_code == 422, text
         assert reply.json()["hint"]

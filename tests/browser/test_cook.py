@@ -171,7 +171,7 @@ def test_the_log_finds_compares_and_forgets(page: Page) -> None:
     page.get_by_label("find", exact=True).fill("just right")
     expect(sheets).to_have_count(1)
     page.get_by_label("find", exact=True).fill("")
-    page.get_by_label("cut").select_option(label="Pork shoulder, boneless")
+    page.get_by_label("only this cut").select_option(label="Pork shoulder, boneless")
     expect(sheets).to_have_count(2)
     axe_clean(page)
     for box in page.get_by_role("checkbox", name="compare").all():

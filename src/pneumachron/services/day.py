@@ -275,9 +275,13 @@ def _states(inputs: DayInputs, stands: Mapping[str, datetime]) -> dict[str, Stat
     return found
 
 
+_CLOCKS_APART = timedelta(minutes=1)
+"""A tick and the time of the question are not of the same second."""
+
+
 def _is_over(done: Done, now: datetime | None) -> bool:
     """An end that is still to come is a forecast: it goes on till then."""
-    return done.end is not None and (now is None or done.end <= now)
+    return done.end is not None and (now is None or done.end <= now + _CLOCKS_APART)
 
 
 def _missing_s(

@@ -187,6 +187,15 @@ def _any_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
     if text.lstrip().startswith("{"):
         yield from _jsonld_rows(text)
         return
+    try:
+        yield from _csv_rows(text)
+    except csv.Error as error:
+        raise WishError(
+            "csv", "text", f"This is no CSV: {error}.", "Take a file that the log exported."
+        ) from None
+
+
+def _csv_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
     reader = csv.DictReader(io.StringIO(text))
     missing = [name for name in COLUMNS[:8] if name not in (reader.fieldnames or ())]
     if missing:

@@ -1,4 +1,4 @@
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { type DayOut, ProblemError } from "@/api/client";
 import { useDay } from "@/api/day";
 import { useHousehold, usePots } from "@/api/queries";
@@ -16,6 +16,9 @@ import { type DayDraft, dayToAsk, keepDay, keptDay, localTime, shopping } from "
 import { spokenTime } from "@/lib/format";
 import { useWidth } from "@/ui/useWidth";
 
+/** How often the line of the present moves, and an unfinished day is counted anew. */
+const CLOCK_MS = 30_000;
+
 /** When do I start? Everything counted back from the time on the table. */
 export function DayView() {
   const [day, setDay] = useState(keptDay);
@@ -28,11 +31,18 @@ export function DayView() {
   const asked = useMemo(() => dayToAsk(told, live ? now : null), [told, live, now]);
   const { data, error } = useDay(asked);
   const problem = error instanceof ProblemError ? error.problem : null;
+  // what is fetched meanwhile must not write over what was typed meanwhile
+  const latest = useRef(day);
   const change = (part: Partial<DayDraft>) => {
-    const next = { ...day, ...part };
-    setDay(next);
-    keepDay(next);
+    latest.current = { ...latest.current, ...part };
+    keepDay(latest.current);
+    setDay(latest.current);
+    if (live) setNow(new Date());
   };
+  useEffect(() => {
+    const timer = window.setInterval(() => setNow(new Date()), CLOCK_MS);
+    return () => window.clearInterval(timer);
+  }, []);
   const nameOf = (lane: string) => laneName(lane, pots.data?.pots ?? []);
   const shown = asked ? data : undefined;
   return (
@@ -47,14 +57,7 @@ export function DayView() {
         }}
         onChange={change}
       />
-      <KeptDays
-        day={day}
-        asked={asked}
-        onChange={(next) => {
-          setDay(next);
-          keepDay(next);
-        }}
-      />
+      <KeptDays day={day} asked={asked} onChange={change} />
       <Dishes day={day} problem={problem} onChange={change} />
       {problem && (
         <p role="alert" className="my-2 border-care border-l-4 pl-2">

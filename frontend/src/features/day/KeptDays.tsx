@@ -8,7 +8,7 @@ import { Slip } from "@/ui/Slip";
 interface Props {
   day: DayDraft;
   asked: DayIn | null;
-  onChange: (day: DayDraft) => void;
+  onChange: (part: Partial<DayDraft>) => void;
 }
 
 const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-0.5";
@@ -25,7 +25,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
     const { now: _, ...wanted } = asked;
     keep.mutate(
       { id: day.id, body: { name: day.name.trim(), day: wanted, shopping: day.shopping } },
-      { onSuccess: (kept) => onChange({ ...day, id: kept.id, name: kept.name }) },
+      { onSuccess: (kept) => onChange({ id: kept.id, name: kept.name }) },
     );
   };
   const remove = () => {
@@ -36,7 +36,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
       {
         onSuccess: () => {
           setGone(there);
-          onChange({ ...day, id: null });
+          onChange({ id: null });
         },
       },
     );
@@ -57,7 +57,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
         maxLength={120}
         autoComplete="off"
         placeholder="Rehearsal supper"
-        onChange={(event) => onChange({ ...day, name: event.target.value })}
+        onChange={(event) => onChange({ name: event.target.value })}
         className={`${FIELD} w-52 placeholder:text-pencil`}
       />
       <Button onClick={save} disabled={!asked || !day.name.trim() || keep.isPending}>
@@ -105,7 +105,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
                 { id: gone.id, restore: true },
                 {
                   onSuccess: () => {
-                    onChange({ ...day, id: gone.id });
+                    onChange({ id: gone.id });
                     setGone(null);
                   },
                 },

@@ -70,6 +70,7 @@ function Sheets() {
         <label className="flex items-center gap-2">
           <span className="text-pencil">cut</span>
           <select
+            aria-label="only this cut"
             value={cut}
             onChange={(event) => {
               setCut(event.target.value);
