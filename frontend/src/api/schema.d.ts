@@ -2340,7 +2340,7 @@ export interface components {
              * Do
              * @enum {string}
              */
-            do: "lid_on" | "lid_off" | "stir" | "pour" | "vessel_out" | "vessel_in" | "move_sauce";
+            do: "lid_on" | "lid_off" | "stir" | "pour" | "vessel_out" | "vessel_in";
             /** Volume */
             volume?: string | null;
         };

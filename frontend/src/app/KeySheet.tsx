@@ -1,5 +1,12 @@
 import { useState } from "react";
-import { APP_KEYS, BENCH_KEYS, keepSingleKeys, MARK_KEYS, singleKeysOn } from "@/lib/keys";
+import {
+  APP_KEYS,
+  BENCH_KEYS,
+  COOK_KEYS,
+  keepSingleKeys,
+  MARK_KEYS,
+  singleKeysOn,
+} from "@/lib/keys";
 import { Sheet } from "@/ui/Sheet";
 import { Tick } from "@/ui/Tick";
 import { useKeys } from "@/ui/useKeys";
@@ -12,7 +19,7 @@ export function KeySheet() {
   return (
     <Sheet title="Keys" open={open} onClose={() => setOpen(false)}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
-        {[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS].map(({ key, shown, does }) => (
+        {[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS, ...COOK_KEYS].map(({ key, shown, does }) => (
           <KeyLine key={key} shown={shown} does={does} />
         ))}
         <KeyLine

@@ -23,6 +23,11 @@ export const WHAT_IF_KEYS: KeyEntry[] = Array.from({ length: 9 }, (_, index) => 
   does: `take over line ${index + 1} of “what changes if”`,
 }));
 
+/** Beside the pot; in a field it is a space. */
+export const COOK_KEYS: KeyEntry[] = [
+  { key: " ", shown: "space", does: "beside the pot: done, the next step" },
+];
+
 /** While a mark of a conversion has the focus. */
 export const MARK_KEYS: KeyEntry[] = [
   { key: "ArrowDown", shown: "↓ ↑", does: "the next or the last pencil mark, with its reason" },

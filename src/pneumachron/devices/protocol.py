@@ -7,16 +7,12 @@ it does not answer; the cook goes on without it and it is asked again.
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Literal, Protocol, TypeAlias, get_args, runtime_checkable
+from typing import Literal, Protocol, TypeAlias, runtime_checkable
 
 from pneumachron.core.live.pot import LiveState
 
 PotCommand: TypeAlias = Literal["set", "start", "stop", "vent", "shut_valve"]
-HandAction: TypeAlias = Literal[
-    "lid_on", "lid_off", "stir", "pour", "vessel_out", "vessel_in", "move_sauce"
-]
-POT_COMMANDS: tuple[PotCommand, ...] = get_args(PotCommand)
-HAND_ACTIONS: tuple[HandAction, ...] = get_args(HandAction)
+HandAction: TypeAlias = Literal["lid_on", "lid_off", "stir", "pour", "vessel_out", "vessel_in"]
 
 
 class DeviceError(Exception):

@@ -270,7 +270,6 @@ _PLAIN: dict[str, Callable[[LivePot], None]] = {
     "lid_on": LivePot.lid_on,
     "lid_off": LivePot.lid_off,
     "stir": LivePot.stir,
-    "move_sauce": LivePot.stir,
     "vessel_out": lambda live: live.vessel(present=False),
     "vessel_in": lambda live: live.vessel(present=True),
 }

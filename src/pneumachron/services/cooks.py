@@ -12,7 +12,15 @@ from sqlalchemy.orm import Session
 
 from pneumachron.core.again import judge_opened, judge_stopped
 from pneumachron.core.cook.forecast import heat_ratio
-from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, check, fold
+from pneumachron.core.cook.sheet import (
+    EVENT_KINDS,
+    Event,
+    EventKind,
+    Sheet,
+    SheetError,
+    check,
+    fold,
+)
 from pneumachron.core.errors import WishError
 from pneumachron.core.plan import Plan
 from pneumachron.core.pots import Pot
@@ -427,12 +435,7 @@ def _sheet(session: Session, stored: StoredCook) -> tuple[Sheet, Plan]:
     return fold(plan, content.inputs.get("finish"), told), plan
 
 
-_KINDS: dict[str, EventKind] = {
-    "began": "began", "ticked": "ticked", "done": "done", "undone": "undone",
-    "timer_started": "timer_started", "timer_moved": "timer_moved", "timer_rang": "timer_rang",
-    "timer_stopped": "timer_stopped", "pot": "pot", "put_back": "put_back", "judged": "judged",
-    "note": "note", "weighed": "weighed", "outcome": "outcome", "ended": "ended",
-}  # fmt: skip
+_KINDS: dict[str, EventKind] = {kind: kind for kind in EVENT_KINDS}
 
 
 def _ask_pot(session: Session, here: LiveKitchen, stored: StoredCook) -> None:

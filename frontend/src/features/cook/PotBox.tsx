@@ -16,6 +16,8 @@ const HANDS: { what: HandAction; words: string; volume?: string }[] = [
   { what: "lid_off", words: "lid off" },
   { what: "stir", words: "scrape the base" },
   { what: "pour", words: "pour in 100 ml", volume: "100 ml" },
+  { what: "vessel_out", words: "vessel out" },
+  { what: "vessel_in", words: "vessel in" },
 ];
 const PANEL: { what: PotCommand; words: string }[] = [
   { what: "stop", words: "stop" },

@@ -2,7 +2,7 @@ import { type ReactNode, useEffect } from "react";
 import type { PlanOut } from "@/api/client";
 import { useCatalogue, useLastPlan } from "@/api/queries";
 import { spokenTime } from "@/lib/format";
-import { APP_KEYS, BENCH_KEYS, MARK_KEYS } from "@/lib/keys";
+import { APP_KEYS, BENCH_KEYS, COOK_KEYS, MARK_KEYS } from "@/lib/keys";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, SOURCE_WORDS } from "@/lib/words";
 
 /** Why? The schools, the lid, releasing, measuring, looks, cautions, how the number is made. */
@@ -259,10 +259,9 @@ const GLOSSARY: [string, string][] = [
 ];
 
 const KEYS: [string, string][] = [
-  ...[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS].map(({ shown, does }): [string, string] => [
-    shown,
-    does,
-  ]),
+  ...[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS, ...COOK_KEYS].map(
+    ({ shown, does }): [string, string] => [shown, does],
+  ),
   ["1 – 9", "take over that line of “what changes if”, while the list has the focus"],
   ["arrow keys", "on the liquid line and the thickness: a step; on the trace: read another moment"],
   ["Page up, Page down", "on the liquid line: four steps"],

@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Annotated, Any, Literal
 
-from pydantic import AwareDatetime, Field, StringConstraints, TypeAdapter
+from pydantic import AwareDatetime, Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, Id, Name
 from pneumachron.api.schemas.plan import LearnedOut, PlanIn
@@ -146,7 +146,6 @@ ToldIn = Annotated[
     | EndTold,
     Field(discriminator="kind"),
 ]
-TOLD: TypeAdapter[ToldIn] = TypeAdapter(ToldIn)
 
 
 def told(event: ToldIn) -> Told:

@@ -7,7 +7,7 @@ measure, and a count-down; see `devices/`.
 
 from dataclasses import dataclass, field, replace
 from math import inf
-from typing import Literal, TypeAlias, get_args
+from typing import Literal, TypeAlias
 
 import numpy as np
 
@@ -38,7 +38,6 @@ LiveState: TypeAlias = Literal[
     "open", "shut", "heating", "under_pressure", "holding", "falling", "stopped_hot", "no_vessel",
     "not_sealed",
 ]  # fmt: skip
-LIVE_STATES: tuple[LiveState, ...] = get_args(LiveState)
 
 STEP_S = 5.0
 STUCK_SHARE = 0.3
