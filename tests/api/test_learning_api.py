@@ -105,3 +105,16 @@ def test_entries_that_cannot_be(client: TestClient) -> None:
     assert client.post("/api/cooks/entry", json=body).status_code == 422
     wrong = {"kind": "taste", "key": "", "on": True}
     assert client.put("/api/lessons", json=wrong).status_code == 422
+
+
+def test_a_boil_test_is_told_against_new_numbers(client: TestClient) -> None:
+    pot = client.get("/api/pots").json()["pots"][1]["id"]
+    wish = {**BRISKET, "pot": pot}
+    for day in range(3):
+        enter(client, day, "tender", plan=wish, come_up_min=18)
+    heats = [item for item in client.post("/api/plan", json=wish).json()["learned"]
+             if item["kind"] == "heat"]  # fmt: skip
+    assert heats[0]["ratio"] < 0.95
+    client.post(f"/api/pots/{pot}/boil-test", json={"minutes": 9})
+    after = client.post("/api/plan", json=wish).json()["learned"]
+    assert all(item["kind"] != "heat" for item in after)

@@ -11,8 +11,8 @@ from pneumachron.core.load import START_RANGE_C
 from pneumachron.core.pots import ready_pot, ready_pots, scaled_pot
 from pneumachron.core.steam import ALTITUDE_RANGE_M
 from pneumachron.core.units import Quantity, parse_measure
-from pneumachron.store import households, pots
-from pneumachron.store.records import Household, KeptPot, Person, Units, new_id
+from pneumachron.store import households, lessons, pots
+from pneumachron.store.records import Household, KeptPot, Person, Units, new_id, now
 
 
 def current_household(session: Session) -> Household:
@@ -151,6 +151,8 @@ def _typed(text: str | None, quantity: Quantity, field: str, usual: float) -> fl
 def calibrate_pot(session: Session, pot_id: str, minutes: float, start: str | None) -> KeptPot:
     """Calibrate a pot by the minutes a litre of water took; no minutes set it back.
 
+    What cooks taught of its heat before was told against other numbers, so it is learned anew.
+
     Raises
     ------
     WishError : minutes that cannot be.
@@ -159,6 +161,7 @@ def calibrate_pot(session: Session, pot_id: str, minutes: float, start: str | No
     kept = pots.get_pot(session, household.household_id, pot_id)
     start_c = _typed(start, "temperature", "start", TAP_WATER_TEMP.value)
     ratio = heat_ratio_of(kept.pot, household.altitude_m, start_c, minutes) if minutes > 0 else 1.0
+    lessons.forget(session, household.household_id, "heat", pot_id, now())
     return pots.change_pot(session, household.household_id, replace(kept.pot, heat_ratio=ratio))
 
 
