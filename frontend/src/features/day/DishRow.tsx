@@ -29,7 +29,17 @@ export function DishRow({ dish, index, wrong, cookId, onCook, onChange, onRemove
       <span className="font-bold font-dial">{letter(index)}</span>
       <span className="font-semibold">{dish.title}</span>
       {wrong && <span className="text-care">this one</span>}
-      <span className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px] print:hidden">
+      <span className="ml-auto flex items-center gap-2 print:hidden">
+        <CookIt dish={dish} cookId={cookId} onCook={onCook} />
+        <Button
+          className="text-[14px] print:hidden"
+          aria-label={`take ${dish.title} off the day`}
+          onClick={onRemove}
+        >
+          Take off
+        </Button>
+      </span>
+      <span className="flex basis-full flex-wrap items-center gap-x-4 gap-y-1 text-[14px] print:hidden">
         <Tick
           label="from the freezer"
           on={dish.from_freezer}
@@ -88,14 +98,6 @@ export function DishRow({ dish, index, wrong, cookId, onCook, onChange, onRemove
         </label>
       </span>
       <Extras dish={dish} onChange={onChange} />
-      <CookIt dish={dish} cookId={cookId} onCook={onCook} />
-      <Button
-        className="text-[14px] print:hidden"
-        aria-label={`take ${dish.title} off the day`}
-        onClick={onRemove}
-      >
-        Take off
-      </Button>
     </li>
   );
 }
@@ -106,14 +108,14 @@ function CookIt({ dish, cookId, onCook }: Pick<Props, "dish" | "cookId" | "onCoo
   const [, navigate] = useLocation();
   if (cookId) {
     return (
-      <Link href={`/cook?cook=${cookId}`} className="ml-auto underline print:hidden">
+      <Link href={`/cook?cook=${cookId}`} className="underline">
         beside the pot
       </Link>
     );
   }
   return (
     <Button
-      className="ml-auto text-[14px] print:hidden"
+      className="text-[14px]"
       aria-label={`cook ${dish.title} now`}
       disabled={begin.isPending}
       onClick={() =>
