@@ -1,10 +1,19 @@
 """Wiser next time: outcomes move the plan, say so, and can be set back."""
 
+from collections import Counter
+from collections.abc import Sequence
 from datetime import UTC, datetime, timedelta
+from functools import cache
 from typing import Any
 
+import pytest
 from fastapi.testclient import TestClient
 
+from pneumachron.api.schemas.plan import PlanIn
+from pneumachron.core.pots import ready_pot
+from pneumachron.services import learning, untaught
+from pneumachron.services.planning import work_out
+from pneumachron.store.records import CookContent, StoredEvent
 from tests.conftest import BRISKET
 
 BEGIN = datetime(2026, 9, 1, 12, 0, tzinfo=UTC)
@@ -30,12 +39,17 @@ def plan(client: TestClient) -> dict[str, Any]:
     return found
 
 
-_HOLD: dict[int, int] = {}
+@cache
+def untaught_hold_min() -> int:
+    """The hold that nothing was learned of: at sea level in the ready pot, apart from any log."""
+    document = work_out(PlanIn.model_validate(BRISKET).to_inputs(), ready_pot(BRISKET["pot"]))
+    return int(document["setting"]["hold_min"])
 
 
 def plain_hold(client: TestClient) -> int:
-    """The hold before anything was learned."""
-    return _HOLD.setdefault(id(client), plan(client)["setting"]["hold_min"])
+    """The hold before anything was learned; a new household cooks at sea level."""
+    assert client.get("/api/household").json()["altitude_m"] == 0
+    return untaught_hold_min()
 
 
 def test_too_firm_three_times_takes_more_minutes(client: TestClient) -> None:
@@ -118,3 +132,26 @@ def test_a_boil_test_is_told_against_new_numbers(client: TestClient) -> None:
     client.post(f"/api/pots/{pot}/boil-test", json={"minutes": 9})
     after = client.post("/api/plan", json=wish).json()["learned"]
     assert all(item["kind"] != "heat" for item in after)
+
+
+def test_a_cook_without_an_answer_is_asked_once(
+    client: TestClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    unlike = {
+        **BRISKET,
+        "pieces": [
+            {"cut": "brisket_flat", "count": 1, "mass": "700 g", "thickness": "4.5 cm"},
+            {"cut": "brisket_point", "count": 1, "mass": "600 g", "thickness": "5 cm"},
+        ],
+    }
+    enter(client, 0, "tender", plan=unlike)
+    asked: Counter[str] = Counter()
+
+    def counted(content: CookContent, events: Sequence[StoredEvent]) -> CookContent:
+        asked["model"] += 1
+        return untaught.told_by_model(content, events)
+
+    monkeypatch.setattr(learning, "told_by_model", counted)
+    for _ in range(3):
+        assert plan(client)["learned"] == []  # unlike meat teaches nothing of one cut
+    assert asked["model"] <= 1

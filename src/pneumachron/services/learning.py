@@ -1,6 +1,6 @@
 """What the log taught, put into every plan; how far, by which cooks, and set back again."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
 from math import log
 from typing import Any, Literal
@@ -57,7 +57,7 @@ def _told(
     told = []
     for item in found:
         model = item.model
-        if model is None:
+        if model is None and not item.asked:
             stored = COOKS.get(session, home, item.cook_id)
             events = cooks.events_of(session, item.cook_id)
             content = told_by_model(stored.content, events)
@@ -84,9 +84,13 @@ def learned_of(session: Session, inputs: PlanInputs) -> tuple[Learned, ...]:
 
 def household_defaults(session: Session, inputs: PlanInputs) -> Defaults:
     """What the household says when the cook says nothing, with what its log taught."""
+    return defaults_with(session, learned_of(session, inputs))
+
+
+def defaults_with(session: Session, learned: Sequence[Learned]) -> Defaults:
+    """The same, when it is known already what moves the plan."""
     household = current_household(session)
     plain = Defaults(household.altitude_m, household.start_temp_c, household.taste_step)
-    learned = learned_of(session, inputs)
     return replace(plain, taste_ln=taste_ln(learned), heat_ln=heat_ln(learned))
 
 

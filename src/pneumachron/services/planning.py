@@ -48,7 +48,12 @@ from pneumachron.services.inputs import (
     located,
     read_wish,
 )
-from pneumachron.services.learning import household_defaults, learned_document, learned_of
+from pneumachron.services.learning import (
+    defaults_with,
+    household_defaults,
+    learned_document,
+    learned_of,
+)
 from pneumachron.store import households, pots
 from pneumachron.store.plans import PLANS
 from pneumachron.store.records import PlanContent, StoredPlan
@@ -103,11 +108,14 @@ def _wish_here(session: Session, inputs: PlanInputs) -> Wish:
 
 
 def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
-    """A plan document with the household's pot and defaults."""
+    """A plan document with the household's pot and defaults, and how far its log moved it."""
+    learned = learned_of(session, inputs)
+    home = current_household(session).household_id
+    pot = find_pot(session, home, inputs.pot)
     with _telling_where():
-        document = plan_document(make_plan(_wish_here(session, inputs)))
-    moved = [learned_document(item) for item in learned_of(session, inputs)]
-    return document | {"learned": moved}
+        wish = read_wish(inputs, pot, defaults_with(session, learned))
+        document = plan_document(make_plan(wish))
+    return document | {"learned": [learned_document(item) for item in learned]}
 
 
 def what_if_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:

@@ -11,6 +11,10 @@ from pneumachron.core.wish import Wish
 from pneumachron.services.live_kitchen import plan_of
 from pneumachron.store.records import CookContent, StoredEvent
 
+NO_ANSWER_S = 0.0
+"""Stands in the log for a time to pressure that the model was asked for and cannot give, so that it
+is not asked at every plan."""
+
 
 @dataclass(frozen=True, slots=True)
 class _Untaught:
@@ -43,5 +47,5 @@ def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookCo
         if alike:
             step = answer_for_minutes(found.wish, content.hold_min + again).texture_step
     except WishError:
-        return replace(content, model_step=None, planned_up_s=None)
+        return replace(content, model_step=None, planned_up_s=NO_ANSWER_S)
     return replace(content, model_step=step, planned_up_s=found.up_s)

@@ -22,13 +22,20 @@ class Lesson:
     model: float | None
     """None: the model was not asked yet, or has no answer."""
     seen: float
+    asked: bool
+    """Whether the model was asked; a cook from a file is asked when it first teaches."""
 
 
 def tastes(session: Session, household_id: str, cut: str, limit: int) -> list[Lesson]:
     """Judged cooks of a cut: rungs, the oldest first."""
     chosen = (
         select(
-            CookRow.id, CookRow.name, CookRow.started_at, CookRow.model_step, CookRow.outcome_step
+            CookRow.id,
+            CookRow.name,
+            CookRow.started_at,
+            CookRow.model_step,
+            CookRow.outcome_step,
+            CookRow.planned_up_s.is_not(None),
         )
         .where(CookRow.cut == cut)
         .where(CookRow.outcome_step.is_not(None))
@@ -41,7 +48,12 @@ def heats(session: Session, household_id: str, pot_id: str, limit: int) -> list[
     """Times to pressure of a pot [s], the oldest first."""
     chosen = (
         select(
-            CookRow.id, CookRow.name, CookRow.started_at, CookRow.planned_up_s, CookRow.come_up_s
+            CookRow.id,
+            CookRow.name,
+            CookRow.started_at,
+            CookRow.planned_up_s,
+            CookRow.come_up_s,
+            CookRow.planned_up_s.is_not(None),
         )
         .where(CookRow.pot_id == pot_id)
         .where(CookRow.come_up_s > 0)
@@ -50,7 +62,7 @@ def heats(session: Session, household_id: str, pot_id: str, limit: int) -> list[
     return _lessons(session, chosen, household_id, since, limit)
 
 
-_Chosen: TypeAlias = Select[str, str, datetime, float | None, float | None]
+_Chosen: TypeAlias = Select[str, str, datetime, float | None, float | None, bool]
 
 
 def _lessons(
@@ -65,8 +77,8 @@ def _lessons(
         chosen = chosen.where(CookRow.ended_at > since)
     rows = session.execute(chosen.order_by(CookRow.started_at.desc()).limit(limit)).all()
     return [
-        Lesson(cook_id, name, started_at, model, seen)
-        for cook_id, name, started_at, model, seen in reversed(rows)
+        Lesson(cook_id, name, started_at, model, seen, asked)
+        for cook_id, name, started_at, model, seen, asked in reversed(rows)
         if seen is not None
     ]
 
