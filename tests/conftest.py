@@ -36,6 +36,6 @@ def demo_folder(tmp_path_factory: pytest.TempPathFactory) -> Path:
     folder = tmp_path_factory.mktemp("demo")
     database = Database(folder)
     with database.session() as session:
-        scenario.fill(session)
+        scenario.fill(session, folder)
     database.close()
     return folder

@@ -12,6 +12,7 @@ from platformdirs import user_data_path
 from pydantic import ValidationError
 
 from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.services.errors import VersionError
 
 app = typer.Typer(no_args_is_help=True, add_completion=False, pretty_exceptions_enable=False)
 DataFolder = Annotated[
@@ -20,6 +21,10 @@ DataFolder = Annotated[
 ]
 DEFAULT_DATA = user_data_path("pneumachron")
 MAX_FILE_BYTES = 256 * 1024
+MAX_LOG_BYTES = 128 * 1024 * 1024
+"""A hundred thousand cooks with long notes."""
+MAX_BACKUP_BYTES = 1024 * 1024 * 1024
+"""Some thousands of photos."""
 
 
 @app.command()
@@ -42,7 +47,7 @@ def serve(
     if demo:
         database = Database(data)
         with database.session() as session:
-            scenario.fill(session)
+            scenario.fill(session, data)
         database.close()
     if lan:
         _serve_lan(data, port)
@@ -147,13 +152,36 @@ def backup(
 
     database = Database(data)
     with database.session() as session:
-        _print(make_backup(session))
+        _print(make_backup(session, data))
     database.close()
+
+
+@app.command()
+def restore(
+    file: Annotated[str, typer.Argument(help="What `backup` printed, or - for standard input.")],
+    data: DataFolder = DEFAULT_DATA,
+    dry_run: Annotated[bool, typer.Option(help="Only say what it would change.")] = False,
+) -> None:
+    """Take a backup in, also one that is too large for the screen."""
+    from pneumachron.api.restoring import take_in
+    from pneumachron.store.db import Database
+
+    text = _read(file, MAX_BACKUP_BYTES)
+    database = Database(data)
+    try:
+        with _told(), database.session() as session:
+            _, changes = take_in(session, data, json.loads(text), dry_run=dry_run)
+    finally:
+        database.close()
+    for change in changes:
+        typer.echo(
+            f"{change.kind}: {change.added} new, {change.changed} changed, {change.same} the same"
+        )
 
 
 @app.command("import-log")
 def import_log(
-    file: Annotated[Path, typer.Argument(help="CSV or JSON-LD that the log exported.")],
+    file: Annotated[str, typer.Argument(help="CSV or JSON-LD that the log exported, or -.")],
     data: DataFolder = DEFAULT_DATA,
 ) -> None:
     """Take a long log in, telling how far it is. Ctrl+C stops it; what is in stays in."""
@@ -164,9 +192,10 @@ def import_log(
         typer.echo(f"\r{count} rows", err=True, nl=False)
         return True
 
+    text = _read(file, MAX_LOG_BYTES).removeprefix("\ufeff")
     database = Database(data)
     with _told():
-        rows = log_files.rows_of(file.read_text(encoding="utf-8-sig"))
+        rows = log_files.rows_of(text)
         found = log_files.Imported()
         with suppress(KeyboardInterrupt):
             log_files.read_in_batches(database.session, rows, found, progress)
@@ -195,20 +224,25 @@ def _told() -> Iterator[None]:
         _fail("invalid_input", first["msg"], where, "Correct the file and try again.")
     except WishError as error:
         _fail(error.code, error.message, error.field, error.hint)
+    except json.JSONDecodeError as error:
+        _fail("not_json", f"This is not JSON: {error}.", None, "Choose another file.")
+    except VersionError:
+        _fail("newer_version", "A newer version wrote this.", None, "Update the app first.")
     except OutOfRangeError as error:
         hint = f"It must be {error.low:g} to {error.high:g} {error.unit}."
         _fail("out_of_range", f"{error.name} is {error.value:g}.", error.name, hint)
 
 
-def _read(file: str) -> str:
+def _read(file: str, most: int = MAX_FILE_BYTES) -> str:
     try:
-        raw = (
-            sys.stdin.buffer.read(MAX_FILE_BYTES + 1)
-            if file == "-"
-            else Path(file).read_bytes()[: MAX_FILE_BYTES + 1]
-        )
-        if len(raw) > MAX_FILE_BYTES:
-            _fail("too_large", "A wish is at most 256 kB.", None, "Send one wish a file.")
+        if file == "-":
+            raw = sys.stdin.buffer.read(most + 1)
+        else:
+            with Path(file).open("rb") as opened:
+                raw = opened.read(most + 1)
+        if len(raw) > most:
+            limit = f"{most // 1024} kB"
+            _fail("too_large", f"This is more than {limit}.", None, "Send less at a time.")
         return raw.decode("utf-8")
     except OSError as error:
         _fail("unreadable_file", f"{file}: {error.strerror}.", None, "Check the name.")

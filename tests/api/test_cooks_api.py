@@ -187,6 +187,147 @@ def test_overheated_scraped_and_finished(kitchen: TestClient, stepped: Stepped) 
     assert cook.step(2400)["pot"]["state"] == "holding"
 
 
+def test_after_a_power_cut_the_pot_is_set_for_what_is_missing(
+    kitchen: TestClient, stepped: Stepped
+) -> None:
+    cook = Cook(kitchen, stepped)
+    cook.to_the_pot()
+    holding = cook.step(1500 + 1800)
+    full = holding["set_min"]
+    cook.press("stop")
+    cut = cook.step(60)
+    assert (cut["current"], cut["alarms"][0]["kind"]) == ("hold", "stopped_early")
+    worth = kitchen.get(f"/api/cooks/{cook.id}/worth").json()
+    assert 0 < worth["hold_min"] < full
+    cook.press("set")
+    cook.press("start")
+    again = cook.step(900)
+    assert (again["pot"]["state"], again["alarms"]) == ("holding", [])
+    # common practice: what it had counts, so less is left than the whole hold
+    assert again["pot"]["left_s"] < 60 * worth["hold_min"]
+    assert cook.step(again["pot"]["left_s"] + 60)["current"] == "release"
+
+
+def test_the_pot_is_put_beside_a_cook_later_and_holds_one(
+    kitchen: TestClient, stepped: Stepped
+) -> None:
+    cook = Cook(kitchen, stepped, connected=False)
+    put = f"/api/cooks/{cook.id}/connected"
+    assert kitchen.put(put, json={"on": True}).json()["pot"]["state"] == "open"
+    cook.to_the_pot()
+    assert cook.step(30)["pot"]["state"] == "heating"
+    # asked twice, it is not loaded anew
+    assert kitchen.put(put, json={"on": True}).json()["pot"]["state"] == "heating"
+    second = Cook(kitchen, stepped, name="Next one")
+    assert second.now()["pot"]["state"] == "open"
+    first = cook.now()
+    assert (first["connected"], first["pot"], first["current"]) == (False, None, "come_up")
+    assert kitchen.put(put, json={"on": False}).json()["connected"] is False
+    cook.tell("ended")
+    assert kitchen.put(put, json={"on": True}).json()["code"] == "ended"
+
+
+def test_what_needs_hands_is_at_the_top(kitchen: TestClient, stepped: Stepped) -> None:
+    waiting = Cook(kitchen, stepped, name="In the pot")
+    waiting.to_the_pot()
+    begun = Cook(kitchen, stepped, name="On the board", connected=False)
+    turns = kitchen.get("/api/cooks/beside").json()["turns"]
+    assert [(turn["name"], turn["wants"]) for turn in turns] == [
+        ("On the board", "hands"),
+        ("In the pot", "time"),
+    ]
+    assert turns[1]["left_s"] > 300
+    begun.tell("timer_started", step_id="season", timer_id="timer-1", title="salt", seconds=600)
+    kitchen.put(f"/api/cooks/{waiting.id}/faults", json={"stuck_base": True})
+    waiting.step(900)
+    turns = kitchen.get("/api/cooks/beside").json()["turns"]
+    assert [turn["wants"] for turn in turns] == ["help", "ear"]
+    assert turns[1]["title"] == "salt"
+    for cook in (waiting, begun):
+        cook.tell("ended")
+    assert kitchen.get("/api/cooks/beside").json()["turns"] == []
+
+
+CARD = {
+    "title": "Onion brisket",
+    "ingredients": ["3 lb brisket", "two onions <b>sliced</b>"],
+    "steps": [
+        {"kind": "sear", "text": "Brown with the onions."},
+        {"kind": "set", "text": "Set it."},
+        {"kind": "finish", "text": "Glaze it."},
+    ],
+}
+
+
+def test_the_recipe_comes_along(kitchen: TestClient, stepped: Stepped) -> None:
+    cook = Cook(kitchen, stepped, recipe=CARD, plan={**BRISKET, "finish": "broiler"})
+    found = {step["step_id"]: step["recipe"] for step in cook.now()["steps"]}
+    assert found["sear"] == ["Brown with the onions."]
+    assert found["finish"] == ["Glaze it."]
+    assert found["set"] == []  # the minutes are the plan's own
+    assert cook.now()["recipe"] == CARD
+    cook.tell("ended")
+    exported = kitchen.get("/api/cooks/export", params={"kind": "jsonld"}).json()
+    recipe = exported["@graph"][0]["recipe"]
+    assert recipe["name"] == "Onion brisket"
+    assert recipe["recipeIngredient"] == CARD["ingredients"]
+    assert recipe["recipeInstructions"][0] == {
+        "@type": "HowToStep",
+        "text": "Brown with the onions.",
+    }
+    again = kitchen.get("/api/backup").json()
+    assert again["cooks"][0]["recipe"] == CARD
+    assert kitchen.post("/api/restore", json=again).status_code == 200
+
+
+def test_what_a_day_adds_stands_in_the_steps(kitchen: TestClient, stepped: Stepped) -> None:
+    extras = [
+        {"title": "Cut the slaw <b>", "minutes": 15, "when": "beside"},
+        {"title": "Beans", "minutes": 8, "when": "own_run"},
+    ]
+    cook = Cook(kitchen, stepped, extras=extras, sauce=False)
+    ids = [step["step_id"] for step in cook.now()["steps"]]
+    assert "sauce" not in ids
+    assert ids.index("set") < ids.index("extra0") < ids.index("come_up")
+    assert ids.index("rest") < ids.index("side1") < ids.index("carve")
+    cook.to_the_pot()
+    slaw = cook.step(30)
+    assert (slaw["current"], slaw["next"]) == ("extra0", "come_up")
+    assert cook.do("extra0")["current"] == "come_up"
+    whole = kitchen.get("/api/backup").json()
+    assert whole["cooks"][0]["brought"]["work"] == extras
+    dry = kitchen.post("/api/restore", json=whole).json()
+    assert all((item["added"], item["changed"]) == (0, 0) for item in dry["changes"])
+    bad = {"name": "x", "plan": BRISKET, "extras": [{**extras[0], "minutes": 0}]}
+    assert kitchen.post("/api/cooks", json=bad).status_code == 422
+
+
+def test_pieces_of_one_pot(kitchen: TestClient, stepped: Stepped) -> None:
+    cook = Cook(kitchen, stepped)
+    pieces = [
+        {"texture": "tender", "group": 0, "number": 1, "mark": "membrane on", "juicy": 4},
+        {"texture": "very", "group": 0, "number": 2, "mark": "membrane off", "juicy": 3},
+    ]
+    told = cook.tell("outcome", pieces=pieces)
+    assert len(told["side_by_side"]) == 1
+    assert "one step softer, drier by 1" in told["side_by_side"][0]
+    cook.tell("ended")
+    assert kitchen.get("/api/cooks").json()["cooks"][0]["outcome_step"] == pytest.approx(2.5)
+    assert cook.tell("outcome", 422, pieces=[{"texture": "tender", "number": 0}])["code"]
+    assert cook.tell("outcome", 422, pieces=pieces * 30)["code"] == "invalid_input"
+
+
+def test_the_scale_over_the_wire(kitchen: TestClient) -> None:
+    assert kitchen.put("/api/scale", json={"on_it": "3 lb"}).status_code == 200
+    shown = kitchen.get("/api/scale").json()
+    assert shown["mass_kg"] <= 1.37
+    assert set(shown["mass_shown"]) == {"metric", "us"}
+    assert kitchen.put("/api/scale", json={"on_it": "3 in"}).status_code == 422
+    heavy = kitchen.put("/api/scale", json={"on_it": "40 kg"})
+    assert (heavy.status_code, heavy.json()["code"]) == (409, "overload")
+    assert abs(kitchen.post("/api/scale/tare").json()["mass_kg"]) < 0.05
+
+
 def test_put_back_and_a_second_run(kitchen: TestClient, stepped: Stepped) -> None:
     cook = Cook(kitchen, stepped)
     cook.to_the_pot()

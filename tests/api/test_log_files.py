@@ -109,7 +109,15 @@ def test_bad_rows_are_told_by_line_and_the_rest_comes_in(client: TestClient) -> 
     assert isinstance(told, list)
     assert [row["line"] for row in told] == list(range(3, 3 + len(wrong)))
     assert "time zone" in told[4]["message"]
-    for text in ("", "a,b\n1,2\n", '{"@graph": 3}', "{not json", "\x00", "\u00c7\r\u009c"):
+    for text in (
+        "",
+        "a,b\n1,2\n",
+        '{"@graph": 3}',
+        "{not json",
+        '{"@graph": ' + "[" * 100_000,
+        "\x00",
+        "\u00c7\r\u009c",
+    ):
         reply = client.post("/api/cooks/import", json={"text": text})
         assert reply.status_code == 422, text
         assert reply.json()["hint"]
@@ -143,6 +151,57 @@ def test_a_tenth_of_a_long_log(tmp_path: Path) -> None:
     assert total >= 1
     assert all("17" in item.name for item in page)
     database.close()
+
+
+ALONE = [
+    {"texture": "tender", "group": 0, "number": 1, "mark": "thick end", "juicy": 4},
+    {"texture": "very", "group": 0, "number": 2, "taste": 5},
+]
+
+
+@pytest.mark.parametrize("kind", ["csv", "jsonld"])
+def test_what_went_out_is_known_when_it_comes_back(client: TestClient, kind: str) -> None:
+    cook = client.post("/api/cooks", json={"name": "Followed", "plan": BRISKET}).json()["id"]
+    for event in ({"kind": "outcome", "pieces": ALONE}, {"kind": "ended"}):
+        client.post(f"/api/cooks/{cook}/events", json={"key": f"{event['kind']}-key", **event})
+    take(client, csv_of(pot_name(client), {"texture": "holds"}))
+    text = client.get("/api/cooks/export", params={"kind": kind}).text
+    assert take(client, text) == {"added": 0, "known": 2, "bad": 0, "told": []}
+    # the same on another machine: under their ids, with every piece
+    moved = text.replace(cook, "11111111-2222-4333-8444-555555555555")
+    assert take(client, moved)["added"] == 1
+    there = client.get("/api/cooks/11111111-2222-4333-8444-555555555555").json()
+    pieces = there["outcome"]["pieces"]
+    assert [(piece["texture"], piece["mark"]) for piece in pieces] == [
+        ("tender", "thick end"),
+        ("very", ""),
+    ]
+    assert "one step softer" in there["side_by_side"][0]
+    line = client.get("/api/cooks", params={"search": "Followed"}).json()["cooks"][0]
+    assert line["outcome_step"] == pytest.approx(2.5)
+
+
+@pytest.mark.parametrize(
+    "cell",
+    [
+        "no json",
+        "{}",
+        "[]",
+        json.dumps(ALONE[:1]),
+        json.dumps(ALONE * 40),
+        json.dumps([{"texture": "leather"}, {}]),
+        json.dumps([{"juicy": 6}, {}]),
+        json.dumps([{"juicy": True}, {}]),
+        json.dumps([{"mark": "x" * 41}, {}]),
+        json.dumps([{"evil": 1}, {}]),
+        json.dumps(["tender", "very"]),
+        "[" * 3900,
+    ],
+)
+def test_pieces_that_cannot_be_read_are_told(client: TestClient, cell: str) -> None:
+    text = csv_of(pot_name(client), {"pieces judged alone [JSON]": cell}, {"texture": "tender"})
+    found = take(client, text)
+    assert (found["added"], found["bad"]) == (1, 1)
 
 
 def test_cooks_are_in_the_backup(client: TestClient) -> None:

@@ -151,3 +151,23 @@ def test_another_way_on_the_bench(page: Page) -> None:
     page.get_by_role("tab", name="Minutes").click()
     page.get_by_label("without the pot").select_option("oven_lid")
     expect(page.get_by_test_id("other-way")).to_contain_text("165 °C")
+
+
+def test_from_the_recipe_straight_to_the_pot(page: Page) -> None:
+    bring(page, RECIPE.replace("2 onions", "7 onions"))
+    field(page, "weight").fill("3 lb 2 oz")
+    field(page, "thickness").fill("1 3/4 in")
+    page.get_by_label("cut", exact=True).select_option("brisket_flat")
+    expect(page.get_by_test_id("questions")).to_contain_text("All that is needed")
+    page.get_by_role("button", name="Cook it").click()
+    step = page.get_by_role("article", name="the step now")
+    expect(page.get_by_test_id("step")).to_contain_text("Trim, measure")
+    # what the recipe says of a step stands at that step, and all of it is at hand
+    page.keyboard.press("Space")
+    expect(page.get_by_test_id("step")).to_contain_text("Brown in")
+    expect(step).to_contain_text("brown the meat")
+    page.get_by_text("The recipe: Lantern braise <b>bold</b>").click()
+    expect(page.get_by_role("list", name="ingredients")).to_contain_text("onions")
+    axe_clean(page)
+    cook = page.url.rpartition("=")[2]
+    page.request.post(f"/api/cooks/{cook}/events", data={"key": "over-now", "kind": "ended"})

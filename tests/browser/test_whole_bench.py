@@ -355,3 +355,29 @@ def test_sauce_sides_and_the_minutes_of_a_recipe(page: Page) -> None:
     expect(page.get_by_test_id("given")).to_contain_text("0:20 here would give chewy")
     field(page, "written for").fill("100 kPa")
     expect(page.get_by_test_id("given")).to_contain_text("0:20 there are")
+
+
+HOLD_SHAPE = re.compile(r"^\d+:\d\d$")
+
+
+def test_the_scale_moves_weight_and_plan(page: Page) -> None:
+    page.goto("/?cut=shoulder_boneless&weight=1+kg")
+    expect(hold(page)).to_have_text(HOLD_SHAPE)
+    before = minutes(page)
+    page.get_by_role("button", name="weigh it on the scale").click()
+    expect(page.get_by_role("button", name="Take this weight")).to_be_disabled()
+    page.get_by_label("what lies on the simulated scale").fill("2.4 kg")
+    page.get_by_role("button", name="Lay it on").click()
+    # it settles; until then it may not be taken
+    expect(page.get_by_text("steady")).to_be_visible()
+    expect(page.get_by_test_id("scale-shows")).to_have_text(re.compile(r"^2\.[34]\d* kg$"))
+    expect(field(page, "weight")).to_have_value(re.compile(r"^2\.[34]\d* kg$"))
+    page.get_by_label("what lies on the simulated scale").fill("2.4 in")
+    page.get_by_role("button", name="Lay it on").click()
+    expect(page.get_by_role("region", name="the scale").get_by_role("alert")).to_be_visible()
+    axe_clean(page)
+    page.get_by_role("button", name="Take this weight").click()
+    expect(page.get_by_test_id("scale-shows")).to_have_count(0)
+    # common practice: a heavier block of shoulder is a thicker one, and wants longer
+    expect(hold(page)).not_to_have_text(f"{before // 60}:{before % 60:02d}")
+    assert minutes(page) > before

@@ -9,7 +9,8 @@ from hypothesis import strategies as st
 
 from pneumachron.core.cook.forecast import alarms, forecast, heat_ratio
 from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, check, fold
-from pneumachron.core.cook.steps import LID_TICKS, Step
+from pneumachron.core.cook.steps import LID_TICKS, Brought, Step
+from pneumachron.core.day.dish import Extra
 from pneumachron.core.plan import make_plan
 from tests.core.kitchen import load, wish
 
@@ -125,10 +126,11 @@ def run_of_the_pot(start_s: float, up_s: float, hold_s: float, fall_s: float) ->
 
 
 def test_a_connected_pot_does_its_own_steps() -> None:
-    sheet = fold(PLAN, None, [*up_to("set"), *run_of_the_pot(1000, 900, 4700, 800)])
+    held = 60 * PLAN.hold_min
+    sheet = fold(PLAN, None, [*up_to("set"), *run_of_the_pot(1000, 900, held, 800)])
     marks = sheet.marks[0]
-    assert (marks.started_s, marks.pressure_s, marks.over_s) == (1000, 1900, 6600)
-    assert marks.down_s == 7400
+    assert (marks.started_s, marks.pressure_s, marks.over_s) == (1000, 1900, 1900 + held)
+    assert marks.down_s == 2700 + held
     assert sheet.current is not None
     assert sheet.current.kind == "open"
     # falling without a hold is a stop, not the end of one
@@ -137,6 +139,75 @@ def test_a_connected_pot_does_its_own_steps() -> None:
     assert broken.current is not None
     assert broken.current.kind == "come_up"
     assert broken.marks[0].stopped_hot_s == 1300
+
+
+def test_a_power_cut_in_the_hold_is_not_its_end() -> None:
+    held = 60 * PLAN.hold_min
+    cut = [*up_to("set"), *run_of_the_pot(1000, 900, held / 2, 800)]
+    sheet = fold(PLAN, None, cut)
+    assert sheet.current_is("hold")
+    assert sheet.marks[0].stopped_s == 1900 + held / 2
+    assert sheet.marks[0].over_s is None
+    assert [alarm.kind for alarm in alarms(PLAN, sheet, 5000)] == ["stopped_early"]
+    # set again for what is missing: the word is over while it heats, and its end is the end
+    again = [*cut, *run_of_the_pot(9000, 200, held / 3, 800)]
+    assert alarms(PLAN, fold(PLAN, None, again[:-3]), 9200) == ()
+    finished = fold(PLAN, None, again)
+    assert finished.current_is("open")
+    assert finished.marks[0].over_s == 9200 + held / 3
+    # stopped on purpose: somebody says that the minutes are over
+    assert fold(PLAN, None, [*cut, *done(6000, "hold")]).current_is("release")
+    # a pot that counts a minute less than was set is not early
+    short = fold(PLAN, None, [*up_to("set"), *run_of_the_pot(1000, 900, held - 60, 800)])
+    assert short.current_is("open")
+
+
+BROUGHT = Brought(
+    (
+        Extra("Toast the spices", 10, "before_pot"),
+        Extra("Cut the slaw", 15, "beside"),
+        Extra("Beans", 8, "own_run"),
+    ),
+    sauce=False,
+)
+
+
+def test_what_recipe_and_day_bring_along_has_its_place() -> None:
+    # common practice: what the pot waits for first, cold work while it heats, a side's own run
+    # while the meat rests
+    kinds = [step.step_id for step in fold(PLAN, "none", [], BROUGHT).steps]
+    assert kinds == [
+        "season", "extra0", "sear", "deglaze", "pour", "load", "lid", "set", "extra1", "come_up",
+        "hold", "release", "open", "judge", "rest", "side2", "carve", "keep", "write_down",
+    ]  # fmt: skip
+
+
+def test_work_beside_the_pot_holds_nothing_up() -> None:
+    before = [*up_to("sear"), event(130, "done", step_id="extra0")]
+    for number, step in enumerate(fold(PLAN, None, []).steps[1:7]):
+        before += done(200 + 60 * number, step.step_id)
+
+    def sheet(*more: Event) -> Sheet:
+        return fold(PLAN, None, [*before, *more], BROUGHT)
+
+    held = 60.0 * PLAN.hold_min
+    ran = run_of_the_pot(1000, 900, held, 800)
+    heating = sheet(*ran[:1])
+    assert heating.current is not None
+    assert heating.current.step_id == "extra1"
+    # it moves nothing on the clock, done or not
+    sliced = sheet(*ran[:1], event(1500, "done", step_id="extra1"))
+    assert forecast(heating, 1600).table_s == pytest.approx(forecast(sliced, 1600).table_s)
+    plain = fold(PLAN, None, [*before, *ran[:1]], replace(BROUGHT, work=BROUGHT.work[::2]))
+    assert forecast(heating, 1600).table_s == pytest.approx(forecast(plain, 1600).table_s)
+    # trouble is told all the same, and the pot comes first when it wants hands
+    assert [alarm.kind for alarm in alarms(PLAN, heating, 1000 + 3600)] == ["no_pressure"]
+    over = sheet(*ran)
+    assert over.current is not None
+    assert over.current.step_id == "open"
+    rested = sheet(*ran, *done(9000, "open"), *done(9060, "judge"))
+    assert rested.current is not None
+    assert rested.current.step_id == "extra1"  # the meat rests: there is time for it
 
 
 def test_put_back_adds_a_round_after_the_look() -> None:

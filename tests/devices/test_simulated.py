@@ -219,12 +219,12 @@ def test_a_file_is_there_whole_or_not_at_all(
     tmp_path: Path, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     file = tmp_path / "kept.json"
-    write_whole(file, "one")
+    write_whole(file, b"one")
 
     def broken(_: int) -> None:
         raise OSError("the disk is full")
 
     monkeypatch.setattr("pneumachron.devices.clock.os.fsync", broken)
     with pytest.raises(OSError, match="full"):
-        write_whole(file, "two")
+        write_whole(file, b"two")
     assert file.read_text() == "one"

@@ -250,8 +250,13 @@ def test_any_line_is_read(text: str) -> None:
         assert found.low >= 0
 
 
+HANGS_S = 30.0
+"""Of the processor. Not a speed: a grammar that runs away on these takes hours, the others take
+milliseconds, and on a machine that is shared up to a second."""
+
+
 def test_two_thousand_mutated_files() -> None:
-    # none may crash or hang; a second is far above the slowest
+    # none may crash or hang
     chance = random.Random(20261125)
     seeds = [content for _, content in corpus_bytes()]
     slowest = 0.0
@@ -269,20 +274,20 @@ def test_two_thousand_mutated_files() -> None:
                 case _:
                     content[at:at] = content[at : at + 80] * chance.randint(1, 4)
             content = content or bytearray(b"x")
-        begun = time.perf_counter()
+        begun = time.thread_time()
         with suppress(UnreadableError):
             read_recipe(bytes(content))
-        slowest = max(slowest, time.perf_counter() - begun)
-    assert slowest < 1.0
+        slowest = max(slowest, time.thread_time() - begun)
+    assert slowest < HANGS_S
 
 
 def test_long_runs_do_not_hang() -> None:
     for text in ("1 " * 20_000, "(" * 5000, "a (" * 3000, "½" * 5000, "1/" * 5000, "to " * 5000):
-        begun = time.perf_counter()
+        begun = time.thread_time()
         read_line(text)
         durations_in(text)
         temperatures_in(text)
-        assert time.perf_counter() - begun < 1.0, text[:4]
+        assert time.thread_time() - begun < HANGS_S, text[:4]
 
 
 def test_every_recipe_of_the_corpus_has_a_label() -> None:

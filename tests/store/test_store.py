@@ -23,9 +23,16 @@ def database(tmp_path: Path) -> Database:
     return Database(tmp_path / "a folder with spaces and 100 %")
 
 
+def of_the_code(name: str | None, kind: str, _parents: object) -> bool:
+    """SQLite keeps an index of words in tables of its own; no class stands for them."""
+    return kind != "table" or not str(name).startswith("cook_words")
+
+
 def test_migrations_make_the_tables_of_the_code(database: Database) -> None:
     with database.engine.connect() as connection:
-        context = MigrationContext.configure(connection, opts={"compare_type": True})
+        context = MigrationContext.configure(
+            connection, opts={"compare_type": True, "include_name": of_the_code}
+        )
         assert compare_metadata(context, Base.metadata) == []
 
 

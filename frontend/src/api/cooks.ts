@@ -8,10 +8,12 @@ import {
 import {
   type CookOut,
   client,
+  type Extra,
   type Faults,
   type HandAction,
   type PlanIn,
   type PotCommand,
+  type RecipeCard,
   type Texture,
   type ToldIn,
   unwrap,
@@ -44,6 +46,8 @@ export function cookQuery(id: string) {
 export interface LogWanted {
   search?: string;
   cut?: string;
+  pot?: string;
+  since?: string;
   running?: boolean;
   limit?: number;
   offset?: number;
@@ -59,11 +63,33 @@ export function useLog(wanted: LogWanted) {
   });
 }
 
+/** All cooks that run, what needs hands first; asked every other second. */
+export function useTurns() {
+  return useQuery({
+    queryKey: ["cooks", "beside"],
+    queryFn: ({ signal }) => unwrap(client.GET("/api/cooks/beside", { signal })),
+    refetchInterval: 2 * EVERY_MS,
+    refetchIntervalInBackground: true,
+    placeholderData: keepPreviousData,
+    staleTime: 0,
+  });
+}
+
+/** A cook that begins; what a recipe or a day add to its steps. */
+export interface Begin {
+  name: string;
+  plan: PlanIn;
+  connected: boolean;
+  recipe?: RecipeCard | null;
+  extras?: Extra[];
+  sauce?: boolean;
+}
+
 export function useBegin() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: { name: string; plan: PlanIn; connected: boolean }) =>
-      unwrap(client.POST("/api/cooks", { body })),
+    mutationFn: ({ extras = [], sauce = true, ...body }: Begin) =>
+      unwrap(client.POST("/api/cooks", { body: { ...body, extras, sauce } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
   });
 }
@@ -85,6 +111,10 @@ export function useCookActs(id: string) {
           const body = { do: act.what, volume: act.volume ?? null };
           return unwrap(client.POST("/api/cooks/{cook_id}/hands", { params, body }));
         }
+        case "connect":
+          return unwrap(
+            client.PUT("/api/cooks/{cook_id}/connected", { params, body: { on: act.on } }),
+          );
         case "faults":
           return unwrap(client.PUT("/api/cooks/{cook_id}/faults", { params, body: act.faults }));
       }
@@ -97,6 +127,7 @@ export type Act =
   | { kind: "tell"; event: ToldIn }
   | { kind: "press"; what: PotCommand; there: boolean }
   | { kind: "hands"; what: HandAction; volume?: string }
+  | { kind: "connect"; on: boolean }
   | { kind: "faults"; faults: Faults };
 
 /** A key of our own for something that is told: told twice, it is written once. */
@@ -137,7 +168,20 @@ export function useSpeed() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (speed: 1 | 10 | 60 | 240) => unwrap(client.PUT("/api/clock", { body: { speed } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
+    onSuccess: () => {
+      queries.invalidateQueries({ queryKey: ["cooks"] });
+      queries.invalidateQueries({ queryKey: ["clock"] });
+    },
+  });
+}
+
+/** What time it is in the kitchen, for screens that count days by it. */
+export function useKitchenClock() {
+  return useQuery({
+    queryKey: ["clock"],
+    queryFn: ({ signal }) => unwrap(client.GET("/api/clock", { signal })),
+    refetchInterval: 30 * EVERY_MS,
+    staleTime: 0,
   });
 }
 

@@ -920,6 +920,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooks/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Cooks Beside
+         * @description All cooks that run; what needs hands comes first.
+         */
+        get: operations["cooks_beside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cooks/export": {
         parameters: {
             query?: never;
@@ -1042,6 +1062,26 @@ export interface paths {
          * @description Press the panel of the connected pot. A start and a vent want somebody at the pot.
          */
         post: operations["press_panel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/connected": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Connect Pot
+         * @description Put the simulated pot beside a cook, or go on by hand. A pot holds one cook.
+         */
+        put: operations["connect_pot"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1216,6 +1256,114 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooks/{cook_id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Photo
+         * @description Put a picture onto a sheet: made small, and nothing but its dots kept.
+         */
+        post: operations["add_photo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show Photo
+         * @description The picture.
+         */
+        get: operations["show_photo"];
+        put?: never;
+        post?: never;
+        /**
+         * Delete Photo
+         * @description Take a photo off its sheet; it can be put back.
+         */
+        delete: operations["delete_photo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Restore Photo
+         * @description Put a photo back.
+         */
+        post: operations["restore_photo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Scale
+         * @description What it shows now; a screen that weighs asks several times a second.
+         */
+        get: operations["read_scale"];
+        /**
+         * Load Scale
+         * @description Put something onto the simulated scale; it stands in for what lies there already.
+         */
+        put: operations["load_scale"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/tare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tare Scale
+         * @description What lies on it counts as nothing.
+         */
+        post: operations["tare_scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1255,7 +1403,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "no_pressure" | "stopped_hot" | "not_sealed" | "no_vessel" | "full_vent" | "resting" | "look_now";
+            kind: "no_pressure" | "stopped_hot" | "stopped_early" | "not_sealed" | "no_vessel" | "full_vent" | "resting" | "look_now";
             /** Title */
             title: string;
             /** Do */
@@ -1416,6 +1564,19 @@ export interface components {
              * @default false
              */
             connected: boolean;
+            /** @description what it is cooked from */
+            recipe?: components["schemas"]["RecipeCard"] | null;
+            /**
+             * Extras
+             * @description work that recipe or day add
+             */
+            extras?: components["schemas"]["ExtraIn"][];
+            /**
+             * Sauce
+             * @description the juice becomes a sauce
+             * @default true
+             */
+            sauce: boolean;
         };
         /**
          * BlockOut
@@ -1657,6 +1818,14 @@ export interface components {
             speed: number;
         };
         /**
+         * ConnectIn
+         * @description Whether the simulated pot stands beside a cook.
+         */
+        ConnectIn: {
+            /** On */
+            on: boolean;
+        };
+        /**
          * ConvertIn
          * @description A recipe to convert for a pot.
          */
@@ -1840,6 +2009,11 @@ export interface components {
             outcome: {
                 [key: string]: unknown;
             } | null;
+            /** Side By Side */
+            side_by_side: string[];
+            recipe: components["schemas"]["RecipeCard"] | null;
+            /** Photos */
+            photos: components["schemas"]["PhotoOut"][];
         };
         /**
          * CookPlanOut
@@ -1880,9 +2054,14 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "release" | "open" | "judge" | "rest" | "sauce" | "finish" | "carve" | "keep" | "write_down";
+            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "release" | "open" | "judge" | "rest" | "sauce" | "finish" | "carve" | "keep" | "write_down" | "extra";
             /** Title */
             title: string;
+            /**
+             * Recipe
+             * @description what the recipe says of it
+             */
+            recipe: string[];
             /** Look For */
             look_for: string;
             /** If Not */
@@ -2440,6 +2619,10 @@ export interface components {
             shopping?: {
                 [key: string]: components["schemas"]["ShopIn"][];
             };
+            /** Recipes */
+            recipes?: {
+                [key: string]: components["schemas"]["RecipeCard"];
+            };
         };
         /**
          * KeptPotOut
@@ -2617,7 +2800,10 @@ export interface components {
         LogOut: {
             /** Cooks */
             cooks: components["schemas"]["CookLine"][];
-            /** Total */
+            /**
+             * Total
+             * @description of a search: counted no further than 2001
+             */
             total: number;
         };
         /**
@@ -2972,6 +3158,23 @@ export interface components {
             core_temp_c: number;
         };
         /**
+         * PhotoOut
+         * @description A photo of a cook; the picture is at `/api/photos/{id}`.
+         */
+        PhotoOut: {
+            /** Id */
+            id: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Width Px */
+            width_px: number;
+            /** Height Px */
+            height_px: number;
+        };
+        /**
          * PieceIn
          * @description Alike pieces. Measures are typed with their unit: `3 lb 2 oz`, `4.5 cm`.
          */
@@ -3097,9 +3300,21 @@ export interface components {
         };
         /**
          * PieceOutcome
-         * @description How one kind of piece came out. `held_bones`: whether they stayed in.
+         * @description How a piece came out, or all of a kind when `number` is not said.
          */
         PieceOutcome: {
+            /**
+             * Group
+             * @description its kind
+             */
+            group?: number | null;
+            /** Number */
+            number?: number | null;
+            /**
+             * Mark
+             * @default
+             */
+            mark: string;
             /** Texture */
             texture?: ("chewy" | "holds" | "tender" | "very" | "falls") | null;
             /** Juicy */
@@ -3554,6 +3769,18 @@ export interface components {
             source: "published" | "measured" | "common practice" | "from memory" | "fitted" | "judgement";
         };
         /**
+         * RecipeCard
+         * @description A converted recipe, as it comes along to the pot.
+         */
+        RecipeCard: {
+            /** Title */
+            title: string;
+            /** Ingredients */
+            ingredients: string[];
+            /** Steps */
+            steps: components["schemas"]["RecipeStepCard"][];
+        };
+        /**
          * RecipeIn
          * @description A recipe to keep. The original text is kept as it came and never changed later.
          */
@@ -3597,6 +3824,16 @@ export interface components {
             updated_at: string;
             /** Ingredients */
             ingredients: number;
+        };
+        /**
+         * RecipeStepCard
+         * @description A step of a converted recipe.
+         */
+        RecipeStepCard: {
+            /** Kind */
+            kind: string;
+            /** Text */
+            text: string;
         };
         /**
          * RecipeText
@@ -3763,6 +4000,25 @@ export interface components {
             /** Person Id */
             person_id?: string | null;
             inputs: components["schemas"]["PlanIn"];
+        };
+        /**
+         * ScaleIn
+         * @description What lies on the simulated scale, with its unit.
+         */
+        ScaleIn: {
+            /** On It */
+            on_it: string;
+        };
+        /**
+         * ScaleOut
+         * @description What the scale shows.
+         */
+        ScaleOut: {
+            /** Mass Kg */
+            mass_kg: number;
+            mass_shown: components["schemas"]["Shown"];
+            /** Settled */
+            settled: boolean;
         };
         /**
          * SearingOut
@@ -4147,6 +4403,10 @@ export interface components {
             shopping: {
                 [key: string]: components["schemas"]["ShopIn"][];
             };
+            /** Recipes */
+            recipes: {
+                [key: string]: components["schemas"]["RecipeCard"];
+            };
         };
         /**
          * StoredPlanOut
@@ -4359,6 +4619,40 @@ export interface components {
             core_temp_c: number[];
             /** Texture Step */
             texture_step: number[];
+        };
+        /**
+         * TurnOut
+         * @description What a cook beside the pot wants.
+         */
+        TurnOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Pot Name */
+            pot_name: string;
+            /**
+             * Wants
+             * @enum {string}
+             */
+            wants: "help" | "ear" | "hands" | "time" | "notes";
+            /** Title */
+            title: string;
+            /**
+             * Due At
+             * Format: date-time
+             */
+            due_at: string;
+            /** Left S */
+            left_s: number;
+        };
+        /**
+         * TurnsOut
+         * @description All cooks beside the pots; what needs hands comes first.
+         */
+        TurnsOut: {
+            /** Turns */
+            turns: components["schemas"]["TurnOut"][];
         };
         /**
          * TwinOut
@@ -7911,6 +8205,26 @@ export interface operations {
             };
         };
     };
+    cooks_beside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TurnsOut"];
+                };
+            };
+        };
+    };
     export_log: {
         parameters: {
             query?: {
@@ -8406,6 +8720,86 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PressIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    connect_pot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConnectIn"];
             };
         };
         responses: {
@@ -9091,6 +9485,385 @@ export interface operations {
             };
             /** @description A wish that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "image/webp": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    show_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleOut"];
+                };
+            };
+        };
+    };
+    load_scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScaleIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tare_scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleOut"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

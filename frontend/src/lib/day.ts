@@ -1,6 +1,14 @@
 /** The day that is being planned: kept in the browser, so that nothing typed is lost. */
 
-import type { ConvertedOut, CookOut, DayIn, DayOut, KeptDay, PlanIn } from "@/api/client";
+import type {
+  ConvertedOut,
+  CookOut,
+  DayIn,
+  DayOut,
+  KeptDay,
+  PlanIn,
+  RecipeCard,
+} from "@/api/client";
 
 export interface DayDraft {
   /** The kept day this is a draft of, and its name. */
@@ -16,6 +24,8 @@ export interface DayDraft {
   /** What a recipe wants bought, by dish. */
   shopping: Record<string, Shop[]>;
   pinned: Record<string, string>;
+  /** What a dish is cooked from, by dish. */
+  recipes: Record<string, RecipeCard>;
   /** When work began, by block, and when it was over. */
   done: Record<string, string>;
   ended: Record<string, string>;
@@ -40,6 +50,7 @@ export function emptyDay(now = new Date()): DayDraft {
     shop: false,
     dishes: [],
     shopping: {},
+    recipes: {},
     pinned: {},
     done: {},
     ended: {},
@@ -80,7 +91,7 @@ export function localTime(moment: Date): string {
   return `${date}T${two(moment.getHours())}:${two(moment.getMinutes())}`;
 }
 
-type FromRecipe = Pick<ConvertedOut, "shopping" | "marinade" | "extras">;
+type FromRecipe = Pick<ConvertedOut, "shopping" | "marinade" | "extras" | "lines" | "steps">;
 
 /** A planned cook goes onto the day, with what its recipe wants besides. */
 export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void {
@@ -99,7 +110,20 @@ export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void 
     extras: recipe?.extras ?? [],
   };
   const shopping = recipe ? { ...day.shopping, [id]: recipe.shopping } : day.shopping;
-  keepDay({ ...day, dishes: [...day.dishes, dish], shopping });
+  const recipes = recipe ? { ...day.recipes, [id]: recipeCard(title, recipe) } : day.recipes;
+  keepDay({ ...day, dishes: [...day.dishes, dish], shopping, recipes });
+}
+
+/** A converted recipe as it comes along to the pot; what is longer than a card is cut off. */
+export function recipeCard(
+  title: string,
+  { lines, steps }: Pick<ConvertedOut, "lines" | "steps">,
+): RecipeCard {
+  return {
+    title: title.slice(0, 200),
+    ingredients: lines.slice(0, 120).map((line) => line.text.slice(0, 300)),
+    steps: steps.slice(0, 60).map(({ kind, text }) => ({ kind, text: text.slice(0, 2000) })),
+  };
 }
 
 /** One list for the shop over all dishes: a recipe's own, and the meat of the others. */
@@ -177,6 +201,7 @@ export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
     shop: day.shop ?? false,
     dishes: day.dishes,
     shopping: kept.shopping,
+    recipes: kept.recipes,
     pinned: Object.fromEntries((day.pinned ?? []).map((item) => [item.block_id, item.start])),
     done: Object.fromEntries(done.map((item) => [item.block_id, item.start])),
     beside: {},
@@ -219,5 +244,22 @@ export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done"
     done[`${dishId}:${kind}`] = before ?? moment;
     ended[`${dishId}:${kind}`] = moment;
   }
+  tellExtras(dishId, cook, done, ended);
   return { done, ended };
+}
+
+/** A recipe's own work: it has the same name there and here. */
+function tellExtras(
+  dishId: string,
+  cook: CookOut,
+  done: Record<string, string>,
+  ended: Record<string, string>,
+): void {
+  for (const step of cook.steps) {
+    if (step.kind !== "extra" || !step.done_at) continue;
+    const begun = Date.parse(step.done_at) - 1000 * step.likely_s;
+    const id = `${dishId}:${step.step_id}`;
+    done[id] = new Date(Math.max(begun, Date.parse(cook.began_at))).toISOString();
+    ended[id] = step.done_at;
+  }
 }

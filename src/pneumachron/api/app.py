@@ -17,7 +17,7 @@ from pneumachron import __version__
 from pneumachron.api import errors
 from pneumachron.api.guard import Guard
 from pneumachron.api.lan import Lan
-from pneumachron.api.routes import ask, cooks, day, kitchen, plans, recipes
+from pneumachron.api.routes import ask, cooks, day, kitchen, photos, plans, recipes, scale
 from pneumachron.api.watch import Watch
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.services.planning import warm_up
@@ -90,6 +90,8 @@ def create_app(
     app.include_router(recipes.router)
     app.include_router(day.router)
     app.include_router(cooks.router)
+    app.include_router(photos.router)
+    app.include_router(scale.router)
     if WEB.is_dir():
         app.mount("/", FrontEnd(directory=WEB, html=True), name="web")
     app.add_middleware(GZipMiddleware, minimum_size=1024)

@@ -1,6 +1,7 @@
 """What routes ask for."""
 
 from collections.abc import Iterator
+from pathlib import Path
 from typing import Annotated
 
 from fastapi import Depends, Request
@@ -18,6 +19,15 @@ def _session(request: Request) -> Iterator[Session]:
 
 # "function": the work is committed before the answer goes out, so "saved" means saved
 Db = Annotated[Session, Depends(_session, scope="function")]
+
+
+def _data(request: Request) -> Path:
+    database: Database = request.app.state.database
+    return database.path.parent
+
+
+Data = Annotated[Path, Depends(_data)]
+"""The folder that everything of this household lies in."""
 
 INVALID: dict[int | str, dict[str, object]] = {
     400: {"model": Problem, "description": "Unknown host or unreadable body"},

@@ -1,5 +1,6 @@
 """What is checked before any route runs: where a request comes from, and how big it is."""
 
+import re
 from urllib.parse import urlsplit
 
 from starlette.datastructures import Headers, MutableHeaders
@@ -11,6 +12,7 @@ from starlette.types import ASGIApp, Message, Receive, Scope, Send
 from pneumachron.api.errors import problem
 from pneumachron.api.lan import COOKIE, COOKIE_S, LOOPBACK, PAIR_PATH, Lan
 from pneumachron.recipes.model import MAX_BYTES
+from pneumachron.services.photos import MAX_PHOTO_BYTES
 
 MAX_BODY_BYTES = 256 * 1024
 """A plan is under 10 kB."""
@@ -20,6 +22,10 @@ MAX_RECIPE_BYTES = 3 * MAX_BYTES
 """A kept recipe carries its whole original, which JSON writes longer."""
 MAX_LOG_BYTES = 5_000_000
 RECIPES_PATH = "/api/recipes"
+PHOTOS_PATH = re.compile(r"/api/cooks/[A-Za-z0-9_-]+/photos")
+DAY_PATH = "/api/day"
+MAX_DAY_BYTES = 2 * 1024 * 1024
+"""Eight dishes, each with its recipe."""
 LOG_PATH = "/api/cooks/import"
 RESTORE_PATH = "/api/restore"
 _SAFE_METHODS = frozenset({"GET", "HEAD", "OPTIONS"})
@@ -123,6 +129,10 @@ def _limit_of(path: str) -> int:
         return MAX_RESTORE_BYTES
     if path == LOG_PATH:
         return MAX_LOG_BYTES
+    if PHOTOS_PATH.fullmatch(path):
+        return MAX_PHOTO_BYTES
+    if path.startswith(DAY_PATH):
+        return MAX_DAY_BYTES
     return MAX_RECIPE_BYTES if path.startswith(RECIPES_PATH) else MAX_BODY_BYTES
 
 

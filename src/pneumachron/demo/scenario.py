@@ -1,19 +1,21 @@
 """Members of the Marrow Lane choir, their two pots, and what they have planned to cook."""
 
 from dataclasses import asdict, replace
-from datetime import timedelta
+from datetime import datetime, timedelta
+from pathlib import Path
 from typing import Any
 
 from sqlalchemy.orm import Session
 
 from pneumachron.core.tenderness import Texture
+from pneumachron.demo.picture import plate_of_short_ribs
 from pneumachron.demo.recipes import RECIPES
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.understand import Answers
 from pneumachron.services import cooks as cook_service
 from pneumachron.services import day as day_service
 from pneumachron.services import households as household_service
-from pneumachron.services import planning
+from pneumachron.services import photos, planning
 from pneumachron.services import recipes as recipe_service
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 from pneumachron.store import households
@@ -105,11 +107,16 @@ LOG: tuple[tuple[int, str, Texture, float, tuple[float, float], str], ...] = (
     ),
 )
 """Sheets of past cooks: days ago, plan, how it came out, minutes to pressure, kilos, note."""
+ALONE: dict[str, tuple[tuple[str, int, int], ...]] = {
+    "Allotment working party short ribs": (("at the edge", 4, 4), ("in the middle", 3, 4)),
+}
+"""Pieces that were judged alone: what was different, juicy, taste."""
+PICTURED = "Allotment working party short ribs"
 SATURDAY = 5
 """As `date.weekday` counts."""
 
 
-def fill(session: Session) -> None:
+def fill(session: Session, data: Path) -> None:
     """Put the scenario into an empty database; do nothing to one that has a household."""
     if households.get_household(session) is not None:
         return
@@ -142,19 +149,36 @@ def fill(session: Session) -> None:
             name=name,
             person_id=people[name],
             inputs=saved[name],
-            started_at=now() - timedelta(days=days_ago),
+            started_at=_afternoon(days_ago),
             hold_min=LOG_HOLD_MIN[name],
             come_up_min=up_min,
-            pieces=({"texture": texture, "juicy": 4, "taste": 4},),
+            pieces=_judged(name, texture),
             before_kg=weights[0],
             after_kg=weights[1],
             note=note,
         )
-        cook_service.enter(session, entry)
+        line = cook_service.enter(session, entry)
+        if name == PICTURED:
+            photos.add_photo(session, data, line.cook_id, plate_of_short_ribs())
     # plans are as the log has taught by now
     for name, inputs in saved.items():
         planning.save_plan(session, name=name, person_id=people[name], inputs=inputs)
     day_service.keep_day(session, DAY_NAME, _day(saved))
+
+
+def _afternoon(days_ago: int) -> datetime:
+    """When a supper goes into the pot."""
+    return (now() - timedelta(days=days_ago)).replace(hour=15, minute=30, second=0, microsecond=0)
+
+
+def _judged(name: str, texture: Texture) -> tuple[dict[str, Any], ...]:
+    if name not in ALONE:
+        return ({"texture": texture, "juicy": 4, "taste": 4},)
+    return tuple(
+        {"texture": texture, "juicy": juicy, "taste": taste, "group": 0, "number": number,
+         "mark": mark}
+        for number, (mark, juicy, taste) in enumerate(ALONE[name], start=1)
+    )  # fmt: skip
 
 
 def _day(saved: dict[str, PlanInputs]) -> dict[str, Any]:

@@ -26,12 +26,12 @@ class Clock(Protocol):
         ...
 
 
-def write_whole(file: Path, text: str) -> None:
+def write_whole(file: Path, content: bytes) -> None:
     """Write a file so that it is there whole or not at all, also when the power fails."""
     file.parent.mkdir(parents=True, exist_ok=True)
     beside = file.with_suffix(".new")
-    with beside.open("w", encoding="utf-8") as opened:
-        opened.write(text)
+    with beside.open("wb") as opened:
+        opened.write(content)
         opened.flush()
         os.fsync(opened.fileno())
     beside.replace(file)
@@ -116,4 +116,4 @@ class KitchenClock:
             "wall": self._wall().isoformat(),
             "speed": self._speed,
         }
-        write_whole(self._file, json.dumps(kept))
+        write_whole(self._file, json.dumps(kept).encode())

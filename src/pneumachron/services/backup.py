@@ -1,11 +1,13 @@
 """One file that holds everything: a versioned envelope of plain values."""
 
 from dataclasses import asdict
+from pathlib import Path
 from typing import Any
 
 from sqlalchemy.orm import Session
 
 from pneumachron.services.households import current_household
+from pneumachron.services.photos import photo_entries
 from pneumachron.store import cooks, households, pots
 from pneumachron.store.cooks import COOKS
 from pneumachron.store.days import DAYS
@@ -17,8 +19,13 @@ ENVELOPE = "pneumachron-backup"
 ENVELOPE_VERSION = 1
 
 
-def backup(session: Session) -> dict[str, Any]:
-    """Household, people, pots, plans, recipes, days and cooks that are not deleted."""
+def backup(session: Session, data: Path) -> dict[str, Any]:
+    """Household, people, pots, plans, recipes, days and cooks that are not deleted.
+
+    Parameters
+    ----------
+    data : the folder the photos lie in
+    """
     household = current_household(session)
     home = household.household_id
     return {
@@ -31,7 +38,7 @@ def backup(session: Session) -> dict[str, Any]:
         "plans": [plan_entry(stored) for stored in PLANS.all(session, home)],
         "recipes": [recipe_entry(stored) for stored in RECIPES.all(session, home)],
         "days": [day_entry(stored) for stored in DAYS.all(session, home)],
-        "cooks": [cook_entry(session, stored) for stored in COOKS.all(session, home)],
+        "cooks": [cook_entry(session, data, stored) for stored in COOKS.all(session, home)],
     }
 
 
@@ -56,8 +63,8 @@ def plan_entry(stored: StoredPlan) -> dict[str, Any]:
     }
 
 
-def cook_entry(session: Session, stored: StoredCook) -> dict[str, Any]:
-    """A cook as it lies in the file: its sheet, everything that happened, the trace."""
+def cook_entry(session: Session, data: Path, stored: StoredCook) -> dict[str, Any]:
+    """A cook as it lies in the file: its sheet, everything that happened, trace and photos."""
     content = asdict(stored.content)
     for name in ("started_at", "ended_at"):
         content[name] = content[name] and content[name].isoformat()
@@ -74,6 +81,7 @@ def cook_entry(session: Session, stored: StoredCook) -> dict[str, Any]:
             [item.at.isoformat(), item.temp_c, item.gauge_pa]
             for item in cooks.samples_of(session, stored.cook_id)
         ],
+        "photos": photo_entries(session, data, stored.cook_id),
     }
 
 

@@ -6,15 +6,16 @@ from datetime import UTC, datetime
 from typing import Any
 
 from pneumachron.core.cook.forecast import alarms, forecast
+from pneumachron.core.cook.pieces import side_by_side
 from pneumachron.core.cook.sheet import Sheet, Timer
-from pneumachron.core.cook.steps import Step
+from pneumachron.core.cook.steps import Step, StepKind
 from pneumachron.core.plan import Plan
 from pneumachron.core.steam import ambient_pressure_pa, saturation_pressure_pa
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import PotReading
 from pneumachron.devices.simulated import Faults
-from pneumachron.store.records import StoredCook, StoredSample
+from pneumachron.store.records import StoredCook, StoredPhoto, StoredSample
 
 MOST_INK = 400
 """Points of ink on a screen; a trace of four hours has a thousand."""
@@ -29,6 +30,7 @@ def cook_document(
     reading: PotReading | None,
     faults: Faults | None,
     samples: Sequence[StoredSample],
+    photos: Sequence[StoredPhoto],
 ) -> dict[str, Any]:
     """Everything a screen shows of a cook."""
     now = clock.now()
@@ -48,9 +50,9 @@ def cook_document(
         "connected": content.connected,
         "set_min": content.hold_min,
         "plan": _plan(plan, content.pot_name),
-        "steps": [_step(sheet, step) for step in sheet.steps],
+        "steps": [_step(sheet, step, content.recipe) for step in sheet.steps],
         "current": None if current is None else current.step_id,
-        "next": left[1].step_id if len(left) > 1 else None,
+        "next": next((step.step_id for step in left if step is not current), None),
         "timers": [_timer(timer, now_s) for timer in sheet.timers],
         "alarms": [
             {"kind": item.kind, "title": item.title, "do": list(item.do)}
@@ -73,6 +75,13 @@ def cook_document(
         "pencil": _pencil(plan),
         "ink": _ink(sheet, samples),
         "outcome": None if sheet.outcome is None else dict(sheet.outcome),
+        "side_by_side": _side_by_side(plan, sheet),
+        "recipe": content.recipe,
+        "photos": [
+            {"id": item.photo_id, "at": item.at, "width_px": item.width_px,
+             "height_px": item.height_px}
+            for item in photos
+        ],
     }  # fmt: skip
 
 
@@ -94,13 +103,41 @@ def _plan(plan: Plan, pot_name: str) -> dict[str, Any]:
     }
 
 
-def _step(sheet: Sheet, step: Step) -> dict[str, Any]:
+RECIPE_STEPS: dict[StepKind, tuple[str, ...]] = {
+    "season": ("marinate", "season"),
+    "sear": ("sear",),
+    "deglaze": ("deglaze",),
+    "load": ("pot",),
+    "rest": ("rest", "own_run"),
+    "sauce": ("sauce",),
+    "finish": ("finish",),
+    "carve": ("carve",),
+}
+"""Which steps of a converted recipe are told at which step beside the pot; lid, minutes and release
+are the plan's own."""
+
+
+def _side_by_side(plan: Plan, sheet: Sheet) -> list[str]:
+    if sheet.outcome is None:
+        return []
+    kinds = [piece.cut.name for piece, _ in plan.setup.wish.load.kinds()]
+    return list(side_by_side(sheet.outcome["pieces"], kinds))
+
+
+def _told_by(recipe: dict[str, Any] | None, step: Step) -> list[str]:
+    kinds = RECIPE_STEPS.get(step.kind, ())
+    steps = [] if recipe is None or step.round > 1 else recipe["steps"]
+    return [item["text"] for kind in kinds for item in steps if item["kind"] == kind]
+
+
+def _step(sheet: Sheet, step: Step, recipe: dict[str, Any] | None) -> dict[str, Any]:
     done = sheet.done_s.get(step.step_id)
     ticked = sheet.ticked.get(step.step_id, frozenset())
     return {
         "step_id": step.step_id,
         "kind": step.kind,
         "title": step.title,
+        "recipe": _told_by(recipe, step),
         "look_for": step.look_for,
         "if_not": step.if_not,
         "likely_s": round(step.likely_s),

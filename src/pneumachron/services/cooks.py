@@ -3,15 +3,16 @@
 import json
 from collections.abc import Iterator, Mapping
 from contextlib import suppress
-from dataclasses import asdict, dataclass, replace
+from dataclasses import asdict, dataclass, field, replace
 from datetime import UTC, datetime, timedelta
 from functools import lru_cache
 from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.again import judge_opened, judge_stopped
+from pneumachron.core.again import Resumed, judge_opened, judge_stopped
 from pneumachron.core.cook.forecast import heat_ratio
+from pneumachron.core.cook.pieces import mean_step
 from pneumachron.core.cook.sheet import (
     EVENT_KINDS,
     Event,
@@ -21,11 +22,15 @@ from pneumachron.core.cook.sheet import (
     check,
     fold,
 )
+from pneumachron.core.cook.steps import Brought
+from pneumachron.core.cook.turns import turn_of
+from pneumachron.core.day.dish import Extra
 from pneumachron.core.errors import WishError
 from pneumachron.core.plan import Plan
 from pneumachron.core.pots import Pot
 from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import parse_measure
+from pneumachron.core.wish import Wish
 from pneumachron.devices.protocol import (
     AwayError,
     DeviceError,
@@ -41,7 +46,7 @@ from pneumachron.services.learning import household_defaults
 from pneumachron.services.live_kitchen import LiveKitchen, plan_of
 from pneumachron.services.planning import find_pot
 from pneumachron.services.untaught import told_by_model
-from pneumachron.store import cooks, households
+from pneumachron.store import cooks, households, photos
 from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.records import (
     CookContent,
@@ -66,6 +71,14 @@ class Told:
     body: Mapping[str, Any]
 
 
+@dataclass(frozen=True, slots=True)
+class CameWith:
+    """What a cook comes with besides its plan."""
+
+    recipe: dict[str, Any] | None = None
+    brought: Brought = field(default_factory=Brought)
+
+
 def begin(
     session: Session,
     here: LiveKitchen,
@@ -74,22 +87,57 @@ def begin(
     person_id: str | None,
     inputs: PlanInputs,
     connected: bool,
+    came_with: CameWith | None = None,
 ) -> dict[str, Any]:
     """Begin a cook: its plan is worked out and kept with the kitchen as it is now.
+
+    The recipe it is cooked from comes along on the sheet, and what a day adds to the steps.
 
     Raises
     ------
     WishError : it cannot be cooked; nothing was begun.
     """
     content = _content(session, here.clock.now(), name, person_id, inputs)
-    content = replace(content, connected=connected)
+    came_with = came_with or CameWith()
+    content = replace(
+        content, connected=connected, recipe=came_with.recipe, brought=asdict(came_with.brought)
+    )
     home = current_household(session).household_id
     stored = COOKS.add(session, home, content)
     began = StoredEvent("began", content.started_at, "began", {})
     cooks.add_event(session, stored.cook_id, began)
     if connected:
-        here.pot(content.kitchen).load({"inputs": content.inputs, "kitchen": content.kitchen})
+        _take_pot(session, here, stored)
     return _document(session, here, stored)
+
+
+def connect(session: Session, here: LiveKitchen, cook_id: str, *, on: bool) -> dict[str, Any]:
+    """Put the simulated pot beside a cook that runs, or go on by hand.
+
+    Raises
+    ------
+    SheetError : the cook is over.
+    """
+    stored = _stored(session, cook_id)
+    if stored.content.ended_at is not None:
+        raise SheetError("ended", "This cook is over.", "Start it again from its plan.")
+    if on != stored.content.connected:
+        home = current_household(session).household_id
+        stored = COOKS.replace(session, home, cook_id, replace(stored.content, connected=on))
+        if on:
+            _take_pot(session, here, stored)
+    return _document(session, here, stored)
+
+
+def _take_pot(session: Session, here: LiveKitchen, stored: StoredCook) -> None:
+    """Load the simulated pot. It holds one cook: another one beside it goes on by hand."""
+    home = current_household(session).household_id
+    content = stored.content
+    for other in cooks.running_cooks(session, home):
+        same_pot = other.content.connected and other.content.pot_id == content.pot_id
+        if same_pot and other.cook_id != stored.cook_id:
+            COOKS.replace(session, home, other.cook_id, replace(other.content, connected=False))
+    here.pot(content.kitchen).load({"inputs": content.inputs, "kitchen": content.kitchen})
 
 
 def _content(
@@ -105,7 +153,7 @@ def _content(
         wish = read_wish(inputs, pot, defaults)
     except WishError as error:
         raise located(error) from None
-    kitchen = {"pot": asdict(pot), "defaults": asdict(defaults)}
+    kitchen = _kitchen_as_it_is(pot, defaults)
     typed = asdict(inputs)
     plan = _plan(typed, kitchen)
     return CookContent(
@@ -183,14 +231,20 @@ def entered_content(entry: Entry, pot: Pot, defaults: Defaults) -> CookContent:
         connected=False,
         inputs_version=INPUTS_VERSION,
         inputs=asdict(entry.inputs),
-        kitchen={"pot": asdict(pot), "defaults": asdict(defaults)},
+        kitchen=_kitchen_as_it_is(pot, defaults),
         started_at=entry.started_at,
         ended_at=_over(entry),
-        outcome_step=_outcome_step({"pieces": entry.pieces}),
+        outcome_step=mean_step(entry.pieces, _counts(wish)),
         come_up_s=up_s,
         yield_ratio=weights[1] / weights[0] if weights[0] and weights[1] else None,
         note=entry.note,
     )
+
+
+@lru_cache(maxsize=32)
+def _kitchen_as_it_is(pot: Pot, defaults: Defaults) -> dict[str, Any]:
+    """Pot and habits as a cook keeps them; the same for all rows of a log, so read only."""
+    return {"pot": asdict(pot), "defaults": asdict(defaults)}
 
 
 USUAL_UP_MIN = 12.0
@@ -271,7 +325,7 @@ def press(
             "Somebody has to stand at the pot for this.",
             "Look at lid and valve, then say that you are there.",
         )
-    _press(session, stored, device, what)
+    _press(session, stored, device, what, here.clock.now().timestamp())
     _ask_pot(session, here, stored)
     return _document(session, here, _stored(session, cook_id))
 
@@ -287,7 +341,9 @@ def handle(
     return _document(session, here, _stored(session, cook_id))
 
 
-def _press(session: Session, stored: StoredCook, device: SimulatedPot, what: PotCommand) -> None:
+def _press(
+    session: Session, stored: StoredCook, device: SimulatedPot, what: PotCommand, now_s: float
+) -> None:
     if what != "set":
         device.command(what)
         return
@@ -297,6 +353,9 @@ def _press(session: Session, stored: StoredCook, device: SimulatedPot, what: Pot
         again = [event for event in cooks.events_of(session, stored.cook_id)
                  if event.kind == "put_back"]  # fmt: skip
         hold_min = int(again[-1].body["hold_min"])
+    elif sheet.marks[-1].stopped_s is not None and sheet.current_is("hold", "come_up"):
+        # a run that stopped is set for what is missing, not from the beginning
+        hold_min = _missing(sheet, plan, now_s).hold_min or hold_min
     device.command("set", hold_s=60.0 * hold_min, gauge_pa=plan.gauge_pa)
 
 
@@ -340,17 +399,19 @@ def worth(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
     """What the minutes of a run that stopped were worth, and how to go on."""
     stored = _stored(session, cook_id)
     sheet, plan = _sheet(session, stored)
+    return stopped_document(_missing(sheet, plan, here.clock.now().timestamp()))
+
+
+def _missing(sheet: Sheet, plan: Plan, now_s: float) -> Resumed:
     marks = sheet.marks[-1]
     if marks.started_s is None:
         raise SheetError("not_started", "This run was not started.", "Start it first.")
-    now_s = here.clock.now().timestamp()
-    stopped_s = marks.stopped_hot_s or now_s
-    found = judge_stopped(
+    stopped_s = now_s if marks.stopped_s is None else marks.stopped_s
+    return judge_stopped(
         plan.setup.wish,
         (stopped_s - marks.started_s) / 60.0,
         min((now_s - stopped_s) / 60.0, 360.0),
     )
-    return stopped_document(found)
 
 
 def probe(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
@@ -364,6 +425,29 @@ def running(session: Session, here: LiveKitchen) -> None:
     home = current_household(session).household_id
     for stored in cooks.running_cooks(session, home):
         _ask_pot(session, here, stored)
+
+
+def beside(session: Session, here: LiveKitchen) -> list[dict[str, Any]]:
+    """All cooks that run, the one that needs hands first at the top."""
+    home = current_household(session).household_id
+    now_s = here.clock.now().timestamp()
+    found = []
+    for stored in cooks.running_cooks(session, home):
+        sheet, plan = _sheet(session, stored)
+        found.append((turn_of(plan, sheet, now_s), stored))
+    found.sort(key=lambda item: (*item[0].rank, item[1].created_at))
+    return [
+        {
+            "id": stored.cook_id,
+            "name": stored.content.name,
+            "pot_name": stored.content.pot_name,
+            "wants": turn.wants,
+            "title": turn.title,
+            "due_at": _moment(turn.due_s),
+            "left_s": max(round(turn.due_s - now_s), 0),
+        }
+        for turn, stored in found
+    ]
 
 
 def log(session: Session, wanted: Filter, *, limit: int, offset: int) -> tuple[list[LogLine], int]:
@@ -432,7 +516,13 @@ def _sheet(session: Session, stored: StoredCook) -> tuple[Sheet, Plan]:
         for event in cooks.events_of(session, stored.cook_id)
         if event.kind in _KINDS
     ]
-    return fold(plan, content.inputs.get("finish"), told), plan
+    return fold(plan, content.inputs.get("finish"), told, _brought(content.brought)), plan
+
+
+def _brought(kept: dict[str, Any] | None) -> Brought:
+    if kept is None:
+        return Brought()
+    return Brought(tuple(Extra(**item) for item in kept["work"]), kept["sauce"])
 
 
 _KINDS: dict[str, EventKind] = {kind: kind for kind in EVENT_KINDS}
@@ -478,10 +568,13 @@ def _remember(session: Session, stored: StoredCook, plan: Plan) -> None:
     outcome = sheet.outcome
     if sheet.ended_s is not None:
         content = told_by_model(content, events)
+        if any(marks.stopped_early_s is not None for marks in sheet.marks):
+            # nobody knows how many of the minutes it had: it says nothing of taste
+            content = replace(content, model_step=None)
     changed = replace(
         content,
         ended_at=_moment(sheet.ended_s),
-        outcome_step=None if outcome is None else _outcome_step(outcome),
+        outcome_step=_mean_step(outcome, plan.setup.wish),
         come_up_s=None if ratio is None else ratio * up,
         yield_ratio=(
             weighed["after_kg"] / weighed["before_kg"]
@@ -495,11 +588,13 @@ def _remember(session: Session, stored: StoredCook, plan: Plan) -> None:
         COOKS.replace(session, home, stored.cook_id, changed)
 
 
-def _outcome_step(outcome: Mapping[str, Any]) -> float | None:
-    """Mean rung of all pieces that were judged."""
-    named = (piece["texture"] for piece in outcome["pieces"])
-    steps = [TEXTURES.index(texture) for texture in named if texture]
-    return sum(steps) / len(steps) if steps else None
+def _mean_step(outcome: Mapping[str, Any] | None, wish: Wish) -> float | None:
+    return None if outcome is None else mean_step(outcome["pieces"], _counts(wish))
+
+
+def _counts(wish: Wish) -> list[int]:
+    """Pieces of each kind in the pot."""
+    return [count for _, count in wish.load.kinds()]
 
 
 def _moment(at_s: float | None) -> datetime | None:
@@ -522,4 +617,5 @@ def _document(session: Session, here: LiveKitchen, stored: StoredCook) -> dict[s
         reading=reading,
         faults=faults,
         samples=cooks.samples_of(session, stored.cook_id),
+        photos=photos.photos_of(session, stored.cook_id),
     )

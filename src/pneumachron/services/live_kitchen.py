@@ -11,6 +11,7 @@ from pneumachron.core.plan import Plan, make_plan
 from pneumachron.core.pots import Pot, check_pot
 from pneumachron.core.wish import Setup
 from pneumachron.devices.clock import KitchenClock
+from pneumachron.devices.scale import LoadedScale, SimulatedScale
 from pneumachron.devices.simulated import SimulatedPot
 from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs, read_wish
 
@@ -61,13 +62,14 @@ def _setup_of(loaded: dict[str, Any]) -> Setup:
 
 
 class LiveKitchen:
-    """One clock and one simulated pot for each pot of the household that is connected."""
+    """One clock, one simulated scale, and a simulated pot for each one that is connected."""
 
     def __init__(
         self, folder: Path, make_clock: Callable[[Path], KitchenClock] = KitchenClock
     ) -> None:
         self._folder = folder
         self.clock = make_clock(folder / CLOCK_FILE)
+        self.scale: LoadedScale = SimulatedScale()
         self._pots: dict[str, SimulatedPot] = {}
         self._lock = Lock()
 

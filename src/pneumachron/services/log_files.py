@@ -3,12 +3,13 @@
 import csv
 import io
 import json
+import re
 from collections.abc import Callable, Iterable, Iterator, Sequence
 from contextlib import AbstractContextManager
 from dataclasses import dataclass, field
 from datetime import datetime
 from itertools import islice
-from typing import Any, TypeVar
+from typing import Any
 from uuid import NAMESPACE_URL, uuid5
 
 from sqlalchemy.orm import Session
@@ -21,16 +22,16 @@ from pneumachron.core.units import parse_measure
 from pneumachron.services.cooks import Entry, entered_content, entered_events
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs
+from pneumachron.services.log_pieces import ALONE, MAX_ALONE, read_alone, within, write_alone
 from pneumachron.store import cooks, pots
 from pneumachron.store.cooks import COOKS, Filter
-from pneumachron.store.records import StoredCook, StoredEvent, now
-
-Number = TypeVar("Number", int, float)
+from pneumachron.store.records import CookContent, StoredCook, StoredEvent, now
+from pneumachron.store.shelf import MAX_LISTED
 
 COLUMNS = (
     "started [ISO 8601]", "name", "cut", "pieces", "mass [kg]", "thickness [cm]", "pot",
     "hold [min]", "come up [min]", "texture", "juicy [1-5]", "taste [1-5]", "raw [kg]",
-    "cooked [kg]", "note",
+    "cooked [kg]", "note", ALONE, "id",
 )  # fmt: skip
 MAX_ROWS = 100_000
 MAX_TOLD = 200
@@ -79,20 +80,13 @@ def write_jsonld(session: Session, wanted: Filter) -> str:
     for stored in _all(session, wanted):
         content = stored.content
         cells = dict(zip(COLUMNS, _cells(session, stored), strict=True))
-        cut = cut_by_id(content.cut)
         graph.append(
             {
                 "@type": "CookAction",
                 "name": content.name,
                 "startTime": content.started_at.isoformat(),
                 "endTime": None if content.ended_at is None else content.ended_at.isoformat(),
-                "recipe": {
-                    "@type": "Recipe",
-                    "name": content.name,
-                    "recipeIngredient": [f"{content.mass_kg:.3g} kg {cut.name}"],
-                    "cookTime": f"PT{content.hold_min}M",
-                    "tool": content.pot_name,
-                },
+                "recipe": _recipe(content),
                 "additionalProperty": [
                     {"@type": "PropertyValue", "name": name, "value": value}
                     for name, value in cells.items()
@@ -103,14 +97,32 @@ def write_jsonld(session: Session, wanted: Filter) -> str:
     return json.dumps({"@context": "https://schema.org", "@graph": graph}, indent=1)
 
 
+def _recipe(content: CookContent) -> dict[str, Any]:
+    """What was cooked: the recipe that came along, or what is known without one."""
+    card = content.recipe
+    ingredients = [f"{content.mass_kg:.3g} kg {cut_by_id(content.cut).name}"]
+    found: dict[str, Any] = {
+        "@type": "Recipe",
+        "name": content.name if card is None else card["title"],
+        "recipeIngredient": ingredients if card is None else card["ingredients"],
+        "cookTime": f"PT{content.hold_min}M",
+        "tool": content.pot_name,
+    }
+    if card is not None:
+        found["recipeInstructions"] = [
+            {"@type": "HowToStep", "text": step["text"]} for step in card["steps"]
+        ]
+    return found
+
+
 def _all(session: Session, wanted: Filter) -> Iterator[StoredCook]:
     home = current_household(session).household_id
     offset = 0
     while True:
-        page, total = cooks.log_page(session, home, wanted, limit=200, offset=offset)
+        page, _ = cooks.log_page(session, home, wanted, limit=MAX_LISTED, offset=offset)
         yield from (COOKS.get(session, home, line.cook_id) for line in page)
         offset += len(page)
-        if not page or offset >= total:
+        if len(page) < MAX_LISTED:
             return
 
 
@@ -139,6 +151,8 @@ def _cells(session: Session, stored: StoredCook) -> list[str]:
         _number(told["weighed"].get("before_kg")),
         _number(told["weighed"].get("after_kg")),
         content.note,
+        write_alone(told["outcome"].get("pieces") or []),
+        stored.cook_id,
     ]
 
 
@@ -217,7 +231,7 @@ def _jsonld_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
             {str(item["name"]): str(item["value"]) for item in action["additionalProperty"]}
             for action in graph
         ]
-    except (ValueError, KeyError, TypeError):
+    except (ValueError, KeyError, TypeError, RecursionError):
         raise WishError(
             "jsonld", "text", "This is no log of ours.", "Take a file that the log exported."
         ) from None
@@ -244,8 +258,7 @@ def read_rows(
         except (WishError, ValueError) as error:
             found.refuse(line, str(error))
             continue
-        same = json.dumps([home.household_id, row], sort_keys=True)
-        cook_id = str(uuid5(NAMESPACE_URL, same))
+        cook_id = _id_of(row, home.household_id)
         if cook_id in read:
             found.known += 1
         else:
@@ -254,8 +267,22 @@ def read_rows(
     known = cooks.known_ids(session, list(read))
     new = [item for cook_id, item in read.items() if cook_id not in known]
     cooks.put_new(session, home.household_id, new)
-    found.known += len(known)
-    found.added += len(new)
+    # one that was taken out of the log comes back with the file
+    back = cooks.put_back(session, home.household_id, known)
+    found.known += len(known) - back
+    found.added += len(new) + back
+
+
+_ID = re.compile(r"[A-Za-z0-9-]{8,36}")
+
+
+def _id_of(row: dict[str, str], household_id: str) -> str:
+    """The id that an export wrote; without one, the same row is the same cook."""
+    own = row.get("id", "")
+    if _ID.fullmatch(own):
+        return own
+    said = {name: value for name, value in row.items() if value}
+    return str(uuid5(NAMESPACE_URL, json.dumps([household_id, said], sort_keys=True)))
 
 
 def read_at_once(
@@ -290,8 +317,10 @@ def read_in_batches(
 
 def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
     """A row as an entry, and its pot."""
-    if any(len(cell) > MAX_CELL for cell in row.values()):
-        raise ValueError(f"a cell is longer than {MAX_CELL} signs")
+    for name, text in row.items():
+        most = MAX_ALONE if name == ALONE else MAX_CELL
+        if len(text) > most:
+            raise ValueError(f"a cell is longer than {most} signs")
     cell = {name: value.strip() for name, value in row.items()}
     pot = kept.get(cell.get("pot", ""))
     if pot is None:
@@ -320,9 +349,9 @@ def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
         person_id=None,
         inputs=PlanInputs((piece,), pot.pot_id),
         started_at=started,
-        hold_min=_within(int(float(_needed(cell, "hold [min]"))), 0, 720, "hold"),
-        come_up_min=None if not up else _within(float(up), 0.1, 180.0, "come up"),
-        pieces=(judged,) if any(judged.values()) else (),
+        hold_min=within(int(float(_needed(cell, "hold [min]"))), 0, 720, "hold"),
+        come_up_min=None if not up else within(float(up), 0.1, 180.0, "come up"),
+        pieces=read_alone(cell.get(ALONE)) or ((judged,) if any(judged.values()) else ()),
         before_kg=_kilos(cell.get("raw [kg]")),
         after_kg=_kilos(cell.get("cooked [kg]")),
         note=cell.get("note", "")[:2000],
@@ -338,14 +367,8 @@ def _needed(cell: dict[str, str], name: str) -> str:
 
 
 def _rung(text: str | None) -> int | None:
-    return None if not text else int(_within(int(text), 1, 5, "a rung"))
+    return None if not text else int(within(int(text), 1, 5, "a rung"))
 
 
 def _kilos(text: str | None) -> float | None:
-    return None if not text else _within(float(text), 0.01, 40.0, "a weight")
-
-
-def _within(value: Number, low: float, high: float, what: str) -> Number:
-    if not low <= value <= high:
-        raise ValueError(f"{what} of {value:g} is not between {low:g} and {high:g}")
-    return value
+    return None if not text else within(float(text), 0.01, 40.0, "a weight")

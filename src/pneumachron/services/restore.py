@@ -2,6 +2,7 @@
 
 from dataclasses import asdict, dataclass, replace
 from datetime import datetime
+from pathlib import Path
 from typing import Any, Literal, TypeAlias
 
 from sqlalchemy.orm import Session
@@ -9,6 +10,7 @@ from sqlalchemy.orm import Session
 from pneumachron.core.pots import check_pot
 from pneumachron.services.backup import backup, day_entry, plan_entry, recipe_entry
 from pneumachron.services.households import current_household
+from pneumachron.services.photos import put_photo
 from pneumachron.store import cooks, households, pots
 from pneumachron.store.cooks import COOKS
 from pneumachron.store.days import DAYS
@@ -46,6 +48,8 @@ class CookHistory:
     stored: StoredCook
     events: tuple[StoredEvent, ...]
     samples: tuple[StoredSample, ...]
+    photos: tuple[tuple[str, datetime, str], ...] = ()
+    """Id, moment, and the picture in base 64."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,15 +65,19 @@ class Envelope:
     cooks: tuple[CookHistory, ...]
 
 
-def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes, ...]:
+def restore(session: Session, data: Path, file: Envelope, *, dry_run: bool) -> tuple[Changes, ...]:
     """Take in everything of a backup: what is new is added, what differs is replaced.
 
     What is here and not in the file stays, and so does this household's own id. A dry run only
     counts.
 
+    Parameters
+    ----------
+    data : the folder the photos lie in
+
     Raises
     ------
-    WishError : a pot in it that cannot be; nothing was changed.
+    WishError : a pot or a photo in it that cannot be; nothing was changed.
     """
     for kept in file.pots:
         check_pot(kept.pot)
@@ -79,7 +87,7 @@ def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes
     known |= {person.person_id for person in file.people}
     shelf = [_with_known_cook(plan, known) for plan in file.plans]
     cooked = [_cook_with_known_person(item, known) for item in file.cooks]
-    here = backup(session)
+    here = backup(session, data)
     changes = (
         _compared("household", [asdict(household)], [here["household"]], "household_id"),
         _compared("people", [asdict(item) for item in file.people], here["people"], "person_id"),
@@ -105,6 +113,8 @@ def restore(session: Session, file: Envelope, *, dry_run: bool) -> tuple[Changes
             stored = item.stored
             COOKS.put(session, home, stored.cook_id, stored.content, _dates(stored))
             cooks.put_history(session, stored.cook_id, item.events, item.samples)
+            for photo_id, at, jpeg in item.photos:
+                put_photo(session, data, stored.cook_id, photo_id, at=at, jpeg=jpeg)
         for day in file.days:
             DAYS.put(session, home, day.day_id, day.content, _dates(day))
     return changes
@@ -118,6 +128,7 @@ def _sheet(item: CookHistory) -> dict[str, Any]:
         **asdict(stored.content),
         "events": len(item.events),
         "samples": len(item.samples),
+        "photos": [photo_id for photo_id, _, _ in item.photos],
     }
 
 
@@ -128,6 +139,7 @@ def _sheets_in(content: dict[str, Any]) -> list[dict[str, Any]]:
         for name in ("started_at", "ended_at"):
             sheet[name] = entry[name] and datetime.fromisoformat(entry[name])
         sheet |= {"events": len(entry["events"]), "samples": len(entry["samples"])}
+        sheet["photos"] = [photo["photo_id"] for photo in entry["photos"]]
         found.append(sheet)
     return found
 

@@ -5,7 +5,7 @@ from dataclasses import dataclass, fields
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import ColumnElement, func, insert, select
+from sqlalchemy import ColumnElement, func, insert, select, text
 from sqlalchemy.orm import Session
 
 from pneumachron.store.records import CookContent, LogLine, StoredCook, StoredEvent, StoredSample
@@ -49,21 +49,55 @@ _LISTED = (
 def log_page(
     session: Session, household_id: str, wanted: Filter, *, limit: int, offset: int
 ) -> tuple[list[LogLine], int]:
-    """Lines of the log, the last one first, and how many there are."""
-    where = [CookRow.household_id == household_id, CookRow.deleted_at.is_(None), *_where(wanted)]
+    """Lines of the log, the last one first, and how many there are.
+
+    What is searched for is counted up to one more than `MOST_FOUND`: the list answers at once,
+    and who has so many looks for something else.
+    """
+    few = _numbers(session, wanted.search)
+    # with a term on it SQLite leaves the long index alone and goes by the few numbers
+    home = CookRow.household_id if few is None else CookRow.household_id.concat("")
+    where = [home == household_id, CookRow.deleted_at.is_(None), *_where(wanted, few)]
     last_first = (CookRow.started_at.desc(), CookRow.id.desc())
     # ids by the index alone; whole rows are read for the page that is shown
     ids = select(CookRow.id).where(*where).order_by(*last_first)
     limit = min(limit, MAX_LISTED)
-    if wanted.search:
-        # few are found and every line is compared: once is enough
-        found = session.scalars(ids).all()
-        total, page = len(found), found[offset : offset + limit]
-    else:
+    first = session.scalars(ids.limit(MOST_FOUND + 1)).all() if _words(wanted.search) else None
+    if first is None:
         total = session.scalar(select(func.count()).select_from(CookRow).where(*where)) or 0
+    else:
+        total = len(first)
+    if first is not None and total <= MOST_FOUND:
+        page = first[offset : offset + limit]
+    else:
         page = session.scalars(ids.limit(limit).offset(offset)).all()
     rows = session.execute(select(*_LISTED).where(CookRow.id.in_(page)).order_by(*last_first))
     return [_log_line(row) for row in rows], total
+
+
+SHORTEST = 3
+"""Letters of a word that the index of words can find."""
+MOST_FOUND = 2000
+"""So many are told of a search, and picked out by their numbers; of more, the log is read."""
+
+
+def _words(search: str) -> list[str]:
+    """A zero byte ends a text for SQLite, so it ends a word here."""
+    return search.replace("\0", " ").split()
+
+
+def _numbers(session: Session, search: str) -> list[int] | None:
+    """Which cooks hold all words, by their number; None: too many, or no word to go by."""
+    words = [word for word in _words(search) if len(word) >= SHORTEST]
+    if not words:
+        return None
+    # the index takes what stands between double quotes as it is; all phrases are wanted
+    phrases = " ".join('"' + word.replace('"', '""') + '"' for word in words)
+    found = session.scalars(
+        text("SELECT rowid FROM cook_words WHERE cook_words MATCH :phrases LIMIT :most"),
+        {"phrases": phrases, "most": MOST_FOUND + 1},
+    ).all()
+    return None if len(found) > MOST_FOUND else list(found)
 
 
 def log_line(session: Session, cook_id: str) -> LogLine:
@@ -75,11 +109,9 @@ def _log_line(row: Sequence[Any]) -> LogLine:
     return LogLine(*row)
 
 
-def _where(wanted: Filter) -> Iterator[ColumnElement[bool]]:
-    for word in wanted.search.split():
-        # SQLite compares letters of either case alike by itself; lower() on every row is slow
-        sought = f"%{word.translate(_ESCAPED)}%"
-        yield CookRow.name.like(sought, escape="/") | CookRow.note.like(sought, escape="/")
+def _where(wanted: Filter, few: list[int] | None) -> Iterator[ColumnElement[bool]]:
+    if few is not None:
+        yield CookRow.number.in_(few)
     if wanted.cut is not None:
         yield CookRow.cut == wanted.cut
     if wanted.pot_id is not None:
@@ -90,6 +122,13 @@ def _where(wanted: Filter) -> Iterator[ColumnElement[bool]]:
         yield CookRow.started_at >= wanted.since
     if wanted.until is not None:
         yield CookRow.started_at < wanted.until
+    # last, for they cost most: SQLite looks in this order. Long words that are read for are known
+    # to be common, so short ones tell more apart
+    for word in sorted(_words(wanted.search), key=len):
+        if few is None or len(word) < SHORTEST:
+            # SQLite compares letters of either case alike by itself; lower() on each row is slow
+            sought = f"%{word.translate(_ESCAPED)}%"
+            yield CookRow.note.like(sought, escape="/") | CookRow.name.like(sought, escape="/")
 
 
 _ESCAPED = str.maketrans({"%": "/%", "_": "/_", "/": "//"})
@@ -181,13 +220,31 @@ def put_new(
         for stored, happened in new
         for item in happened
     ]  # fmt: skip
-    session.execute(insert(CookRow), cooks)
-    session.execute(insert(CookEventRow).prefix_with("OR IGNORE"), events)
+    # straight to the tables: a log has a hundred thousand rows
+    connection = session.connection()
+    connection.execute(insert(CookRow), cooks)
+    if events:
+        connection.execute(insert(CookEventRow).prefix_with("OR IGNORE"), events)
 
 
 def known_ids(session: Session, ids: Sequence[str]) -> set[str]:
     """Which of them are there already, also deleted ones."""
     return set(session.scalars(select(CookRow.id).where(CookRow.id.in_(ids))))
+
+
+def put_back(session: Session, household_id: str, ids: Iterable[str]) -> int:
+    """Undelete those of them that are deleted; gives how many."""
+    rows = session.scalars(
+        select(CookRow).where(
+            CookRow.id.in_(ids),
+            CookRow.household_id == household_id,
+            CookRow.deleted_at.is_not(None),
+        )
+    ).all()
+    for row in rows:
+        row.deleted_at = None
+    session.flush()
+    return len(rows)
 
 
 def put_history(

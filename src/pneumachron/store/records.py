@@ -131,6 +131,10 @@ class CookContent:
     come_up_s: float | None = None
     yield_ratio: float | None = None
     note: str = ""
+    recipe: dict[str, Any] | None = None
+    """The recipe it was cooked from: title, ingredients, steps with their kind."""
+    brought: dict[str, Any] | None = None
+    """What recipe and day add to the steps: work, and whether there is a sauce."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -171,6 +175,19 @@ class StoredEvent:
     at: datetime
     kind: str
     body: dict[str, Any]
+
+
+@dataclass(frozen=True, slots=True)
+class StoredPhoto:
+    """A picture of a cook; the file lies beside the database under its id."""
+
+    photo_id: str
+    cook_id: str
+    at: datetime
+    width_px: int
+    height_px: int
+    digest: str
+    """SHA-256 of the kept file, so that the same one twice is there once."""
 
 
 @dataclass(frozen=True, slots=True)

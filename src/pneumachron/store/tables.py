@@ -157,7 +157,11 @@ class CookRow(ShelfRow):
         ),
         Index("ix_cook_cut", "household_id", "cut", "started_at"),
         Index("ix_cook_pot", "household_id", "pot_id", "started_at"),
+        Index("ix_cook_number", "number", unique=True),
     )
+
+    number: Mapped[int | None]
+    """Where its words stand in the index `cook_words`; a trigger counts."""
 
     name: Mapped[str] = mapped_column(String(120))
     person_id: Mapped[str | None] = mapped_column(ForeignKey("person.id"))
@@ -179,6 +183,23 @@ class CookRow(ShelfRow):
     come_up_s: Mapped[float | None]
     yield_ratio: Mapped[float | None]
     note: Mapped[str] = mapped_column(Text)
+    recipe: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))
+    brought: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))
+
+
+class CookPhotoRow(Base):
+    """A picture of a cook; the file lies beside the database under its id."""
+
+    __tablename__ = "cook_photo"
+    __table_args__ = (Index("ix_cook_photo_once", "cook_id", "digest", unique=True),)
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    cook_id: Mapped[str] = mapped_column(ForeignKey("cook.id"))
+    at: Mapped[datetime] = mapped_column(UtcDateTime)
+    width_px: Mapped[int]
+    height_px: Mapped[int]
+    digest: Mapped[str] = mapped_column(String(64))
+    deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
 
 
 class ForgottenRow(Base):

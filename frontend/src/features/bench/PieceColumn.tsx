@@ -1,5 +1,6 @@
+import { Scale } from "lucide-react";
 import { RadioGroup, Slider, Switch } from "radix-ui";
-import { useId } from "react";
+import { useCallback, useId, useState } from "react";
 import type { CatalogueOut, CutOut, HouseholdOut, Shown } from "@/api/client";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { Crust } from "@/features/bench/Crust";
@@ -7,6 +8,7 @@ import { Ladder } from "@/features/bench/Ladder";
 import { MoreOfPiece } from "@/features/bench/MoreOfPiece";
 import { Plates } from "@/features/bench/Plates";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
+import { Weigh } from "@/features/bench/Weigh";
 import {
   lengthText,
   massText,
@@ -29,6 +31,7 @@ interface Props {
 /** The piece: what it is, what it weighs, how thick it is, and how soft it should get. */
 export function PieceColumn({ bench, catalogue, cut, household }: Props) {
   const { wish, change } = bench;
+  const [weighing, setWeighing] = useState(false);
   const choose = (id: string) => change({ ...UNCHOSEN, cut: id });
   return (
     <section
@@ -36,13 +39,20 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
       className="flex flex-col gap-1.5 border-rule px-4 py-2 lg:overflow-y-auto lg:border-r"
     >
       <div className="flex items-center justify-between gap-2">
-        <h2 id="piece-title" className="font-semibold text-[15px] text-pencil">
+        <h2 id="piece-title" className="whitespace-nowrap font-semibold text-[15px] text-pencil">
           The piece
         </h2>
+        <ScaleButton on={weighing} onClick={() => setWeighing(!weighing)} />
         <CutSelect cuts={catalogue.cuts} value={wish.cut} onChange={choose} />
       </div>
       <FamilyPicker cuts={catalogue.cuts} value={wish.cut} onChange={choose} />
-      <Measures bench={bench} catalogue={catalogue} household={household} />
+      <Measures
+        bench={bench}
+        catalogue={catalogue}
+        household={household}
+        weighing={weighing}
+        onWeighed={() => setWeighing(false)}
+      />
       {cut?.takes_membrane && (
         <MembraneSwitch on={wish.membrane} onChange={(membrane) => change({ membrane })} />
       )}
@@ -134,6 +144,20 @@ function FamilyPicker({ cuts, value, onChange }: PickerProps) {
   );
 }
 
+function ScaleButton({ on, onClick }: { on: boolean; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-label="weigh it on the scale"
+      aria-expanded={on}
+      onClick={onClick}
+      className="ml-auto flex items-center gap-1.5 rounded-sm border border-edge px-2 py-0.5 text-[14px] hover:border-ink aria-expanded:bg-ink aria-expanded:text-paper"
+    >
+      <Scale size={15} aria-hidden="true" /> weigh
+    </button>
+  );
+}
+
 function startWords(typed: string, shown: Shown | undefined, units: Units): string | undefined {
   return typed ? otherOf(shown, typed, units) : "fridge";
 }
@@ -145,7 +169,13 @@ function otherOf(shown: Shown | undefined, typed: string, units: Units): string 
   return unitsOf(typed, units) === "us" ? shown.metric : shown.us;
 }
 
-function Measures({ bench, catalogue, household }: Omit<Props, "cut">) {
+interface MeasuresProps extends Omit<Props, "cut"> {
+  /** The scale is on: the weight follows it. */
+  weighing: boolean;
+  onWeighed: () => void;
+}
+
+function Measures({ bench, catalogue, household, weighing, onWeighed }: MeasuresProps) {
   const { wish, change } = bench;
   const units = household.units;
   const piece = bench.plan && !bench.stale ? bench.plan.pieces[0] : undefined;
@@ -155,6 +185,7 @@ function Measures({ bench, catalogue, household }: Omit<Props, "cut">) {
   const totalKg = ownMass(wish.mass) ?? (piece && piece.mass_kg * piece.count);
   const thicknessM = ownLength(wish.thickness) ?? piece?.thickness_m;
   const count = Number(wish.count) || 1;
+  const weighed = useCallback((mass: string) => change({ mass }, "drag"), [change]);
   const setThickness = (metres: number, how: "drag" | "set") =>
     change({ thickness: lengthText(metres, sizeUnits) }, how);
   return (
@@ -171,6 +202,7 @@ function Measures({ bench, catalogue, household }: Omit<Props, "cut">) {
           change({ mass: massText(steppedMass(totalKg ?? 0, direction, massUnits), massUnits) })
         }
       />
+      {weighing && <Weigh units={massUnits} onMass={weighed} onClose={onWeighed} />}
       <MeasureField
         label="pieces"
         value={wish.count}

@@ -7,6 +7,7 @@ import { StoredNote } from "@/features/bench/StoredNote";
 import { Taught } from "@/features/bench/Taught";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
 import { WhyBeside } from "@/features/bench/Why";
+import { CookNow } from "@/features/cook/CookNow";
 import { addDish } from "@/lib/day";
 import { panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
 import type { Rack, Wish } from "@/lib/wish";
@@ -40,6 +41,9 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
           Set
         </h2>
         <div className="flex gap-2">
+          {plan && !stale && bench.inputs && (
+            <CookNow name={dishName(plan, cut)} plan={bench.inputs} />
+          )}
           {plan && !stale && bench.inputs && (
             <Link
               href="/day"

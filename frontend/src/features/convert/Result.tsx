@@ -2,7 +2,8 @@ import { Tabs } from "radix-ui";
 import { Link } from "wouter";
 import type { ConvertedOut, ConvertIn, ExportFormat } from "@/api/client";
 import { useExport } from "@/api/recipes";
-import { addDish } from "@/lib/day";
+import { CookNow } from "@/features/cook/CookNow";
+import { addDish, recipeCard } from "@/lib/day";
 import { panelTime, spokenTime, type Units } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { RELEASE_WORDS } from "@/lib/words";
@@ -80,7 +81,13 @@ export function Result({ converted, wish, units, title }: Props) {
               className="inline-block rounded-sm border border-edge px-3 py-1 font-medium"
             >
               To the Day
-            </Link>
+            </Link>{" "}
+            <CookNow
+              name={title}
+              plan={converted.wish}
+              recipe={recipeCard(title, converted)}
+              extras={converted.extras}
+            />
           </p>
           <GiveBack wish={wish} title={title} />
         </Tabs.Content>

@@ -2,9 +2,12 @@ import type { CookOut } from "@/api/client";
 import { useWorth } from "@/api/cooks";
 import { panelTime } from "@/lib/format";
 
+/** After these the minutes it had are worth something. */
+const STOPPED = new Set(["stopped_hot", "stopped_early"]);
+
 /** What goes wrong now, and what to do, in order. */
 export function Alarms({ cook }: { cook: CookOut }) {
-  const stopped = cook.alarms.some((alarm) => alarm.kind === "stopped_hot");
+  const stopped = cook.alarms.some((alarm) => STOPPED.has(alarm.kind));
   const worth = useWorth(cook.id, stopped).data;
   if (cook.alarms.length === 0) return null;
   return (
@@ -21,7 +24,7 @@ export function Alarms({ cook }: { cook: CookOut }) {
               <li key={line}>{line}</li>
             ))}
           </ol>
-          {alarm.kind === "stopped_hot" && worth && (
+          {STOPPED.has(alarm.kind) && worth && (
             <p className="font-medium text-[17px]">
               {worth.advice}
               {worth.hold_min > 0 && ` Set ${panelTime(worth.hold_min)} for what is missing.`}

@@ -1,14 +1,15 @@
 import { useState } from "react";
 import { Link, useLocation } from "wouter";
 import { client, troubleOf, unwrap } from "@/api/client";
-import { useBegin, useLog } from "@/api/cooks";
+import { useBegin, useTurns } from "@/api/cooks";
 import { useShelf } from "@/api/queries";
+import { TurnList } from "@/features/cook/Turns";
 import { Tick } from "@/ui/Tick";
 
 /** Cooks that are on, and a new one from a plan. */
 export function BeginPanel() {
   const shelf = useShelf("");
-  const running = useLog({ running: true, limit: 20 }).data?.cooks ?? [];
+  const turns = useTurns().data?.turns ?? [];
   const begin = useBegin();
   const [connected, setConnected] = useState(false);
   const [, navigate] = useLocation();
@@ -25,24 +26,12 @@ export function BeginPanel() {
   return (
     <div className="mx-auto max-w-3xl px-4 py-4">
       <h1 className="font-bold text-[24px]">Cook</h1>
-      {running.length > 0 && (
+      {turns.length > 0 && (
         <section aria-labelledby="on-title" className="mt-3">
           <h2 id="on-title" className="font-semibold text-[18px]">
             Beside the pot now
           </h2>
-          <ul className="border-rule border-t">
-            {running.map((cook) => (
-              <li key={cook.id} className="border-rule border-b py-2">
-                <Link
-                  href={`/cook?cook=${cook.id}`}
-                  className="font-semibold text-[18px] underline"
-                >
-                  {cook.name}
-                </Link>
-                <span className="ml-3 text-pencil">in {cook.pot_name}</span>
-              </li>
-            ))}
-          </ul>
+          <TurnList turns={turns} />
         </section>
       )}
       <section aria-labelledby="begin-title" className="mt-4">

@@ -6,8 +6,9 @@ import { InkTrace } from "@/drawing/InkTrace";
 import { Alarms } from "@/features/cook/Alarms";
 import { BeginPanel } from "@/features/cook/BeginPanel";
 import { PotBox } from "@/features/cook/PotBox";
-import { Running } from "@/features/cook/Running";
+import { RecipeAside } from "@/features/cook/RecipeAside";
 import { StepCard } from "@/features/cook/StepCard";
+import { Turns } from "@/features/cook/Turns";
 import { useAwake } from "@/features/cook/useAwake";
 import { useBell } from "@/features/cook/useBell";
 import { useNextKey } from "@/features/cook/useNextKey";
@@ -83,7 +84,7 @@ function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
             <strong className="text-care">The app does not answer; timers go on there.</strong>
           )}
         </p>
-        <Running except={cook.id} />
+        <Turns here={cook.id} />
         <Alarms cook={cook} />
         {trouble && (
           <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[18px]">
@@ -125,6 +126,7 @@ function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
       <aside className="mt-3 min-w-0 lg:mt-0">
         <Ahead cook={cook} />
         <Sheet cook={cook} />
+        <RecipeAside cook={cook} />
         <PotBox cook={cook} act={acts.mutate} />
       </aside>
     </div>

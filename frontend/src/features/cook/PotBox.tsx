@@ -36,6 +36,13 @@ export function PotBox({ cook, act }: Props) {
   const speed = useSpeed();
   const [there, setThere] = useState(false);
   const { faults } = cook;
+  if (!cook.connected && !cook.ended_at) {
+    return (
+      <Button className="mt-3" onClick={() => act({ kind: "connect", on: true })}>
+        Put the simulated pot beside it
+      </Button>
+    );
+  }
   if (!faults) return null;
   return (
     <section aria-label="the simulated pot" className="mt-3 border-2 border-edge p-3 text-[14px]">

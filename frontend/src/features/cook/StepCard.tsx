@@ -26,6 +26,12 @@ export function StepCard({ cook, step, act }: Props) {
         </p>
       )}
       <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[20px]">
+        {step.recipe.length > 0 && (
+          <>
+            <dt className="text-pencil">recipe</dt>
+            <dd>{step.recipe.join(" ")}</dd>
+          </>
+        )}
         <dt className="text-pencil">look for</dt>
         <dd>{step.look_for}</dd>
         <dt className="text-pencil">if not so</dt>

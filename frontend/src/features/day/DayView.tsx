@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useRef, useState } from "react";
 import { type DayOut, ProblemError } from "@/api/client";
 import { useDay } from "@/api/day";
 import { useHousehold, usePots } from "@/api/queries";
@@ -11,19 +11,17 @@ import { Takeaway } from "@/features/day/Takeaway";
 import { TaskList } from "@/features/day/TaskList";
 import { Terms } from "@/features/day/Terms";
 import { Trouble } from "@/features/day/Trouble";
+import { useNow } from "@/features/day/useNow";
 import { useToldDay } from "@/features/day/useToldDay";
 import { type DayDraft, dayToAsk, keepDay, keptDay, localTime, shopping } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
 import { useWidth } from "@/ui/useWidth";
 
-/** How often the line of the present moves, and an unfinished day is counted anew. */
-const CLOCK_MS = 30_000;
-
 /** When do I start? Everything counted back from the time on the table. */
 export function DayView() {
   const [day, setDay] = useState(keptDay);
   const [live, setLive] = useState(false);
-  const [now, setNow] = useState(() => new Date());
+  const [now, setNow] = useNow();
   const pots = usePots();
   const household = useHousehold();
   const [ref, width] = useWidth<HTMLDivElement>(1000);
@@ -37,12 +35,8 @@ export function DayView() {
     latest.current = { ...latest.current, ...part };
     keepDay(latest.current);
     setDay(latest.current);
-    if (live) setNow(new Date());
+    if (live) setNow();
   };
-  useEffect(() => {
-    const timer = window.setInterval(() => setNow(new Date()), CLOCK_MS);
-    return () => window.clearInterval(timer);
-  }, []);
   const nameOf = (lane: string) => laneName(lane, pots.data?.pots ?? []);
   const shown = asked ? data : undefined;
   return (
@@ -52,7 +46,7 @@ export function DayView() {
         day={day}
         live={live}
         onLive={(on) => {
-          setNow(new Date());
+          setNow();
           setLive(on);
         }}
         onChange={change}
@@ -79,7 +73,14 @@ export function DayView() {
               onTable={(moment) => change({ table: localTime(moment) })}
             />
           </div>
-          <TaskList day={shown} draft={told} live={live} nameOf={nameOf} onChange={change} />
+          <TaskList
+            day={shown}
+            draft={told}
+            live={live}
+            now={now}
+            nameOf={nameOf}
+            onChange={change}
+          />
           {asked && (
             <Takeaway
               asked={asked}

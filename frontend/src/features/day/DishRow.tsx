@@ -1,6 +1,6 @@
 import { useId } from "react";
 import { Link, useLocation } from "wouter";
-import type { Marinade } from "@/api/client";
+import type { Marinade, RecipeCard } from "@/api/client";
 import { useBegin } from "@/api/cooks";
 import { letter } from "@/drawing/LaneChart";
 import type { DayDraft } from "@/lib/day";
@@ -14,6 +14,8 @@ interface Props {
   dish: DishOfDay;
   index: number;
   wrong: boolean;
+  /** What it is cooked from, when it came from a recipe. */
+  recipe: RecipeCard | undefined;
   /** The cook beside the pot, once it was begun. */
   cookId: string | undefined;
   onCook: (cookId: string) => void;
@@ -22,7 +24,8 @@ interface Props {
 }
 
 /** One dish of the day, and how it comes to the table. */
-export function DishRow({ dish, index, wrong, cookId, onCook, onChange, onRemove }: Props) {
+export function DishRow(props: Props) {
+  const { dish, index, wrong, recipe, cookId, onCook, onChange, onRemove } = props;
   const id = useId();
   return (
     <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-b py-1.5">
@@ -30,7 +33,7 @@ export function DishRow({ dish, index, wrong, cookId, onCook, onChange, onRemove
       <span className="font-semibold">{dish.title}</span>
       {wrong && <span className="text-care">this one</span>}
       <span className="ml-auto flex items-center gap-2 print:hidden">
-        <CookIt dish={dish} cookId={cookId} onCook={onCook} />
+        <CookIt dish={dish} recipe={recipe} cookId={cookId} onCook={onCook} />
         <Button
           className="text-[14px] print:hidden"
           aria-label={`take ${dish.title} off the day`}
@@ -103,7 +106,9 @@ export function DishRow({ dish, index, wrong, cookId, onCook, onChange, onRemove
 }
 
 /** Beside the pot with it; what is done there is done on the day. */
-function CookIt({ dish, cookId, onCook }: Pick<Props, "dish" | "cookId" | "onCook">) {
+type CookProps = Pick<Props, "dish" | "recipe" | "cookId" | "onCook">;
+
+function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
   const begin = useBegin();
   const [, navigate] = useLocation();
   if (cookId) {
@@ -120,7 +125,14 @@ function CookIt({ dish, cookId, onCook }: Pick<Props, "dish" | "cookId" | "onCoo
       disabled={begin.isPending}
       onClick={() =>
         begin.mutate(
-          { name: dish.title, plan: dish.plan, connected: false },
+          {
+            name: dish.title,
+            plan: dish.plan,
+            connected: false,
+            recipe: recipe ?? null,
+            extras: dish.extras ?? [],
+            sauce: dish.sauce ?? true,
+          },
           {
             onSuccess: (cook) => {
               onCook(cook.id);

@@ -35,6 +35,7 @@ export function Dishes({ day, problem, onChange }: Props) {
             index={index}
             wrong={problem?.field?.startsWith(`dishes.${index}.`) ?? false}
             onChange={(part) => change(dish.dish_id, part)}
+            recipe={day.recipes[dish.dish_id]}
             cookId={day.beside[dish.dish_id]}
             onCook={(cookId) => onChange({ beside: { ...day.beside, [dish.dish_id]: cookId } })}
             onRemove={() =>

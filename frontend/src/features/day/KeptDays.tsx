@@ -24,7 +24,10 @@ export function KeptDays({ day, asked, onChange }: Props) {
     if (!asked || !day.name.trim()) return;
     const { now: _, ...wanted } = asked;
     keep.mutate(
-      { id: day.id, body: { name: day.name.trim(), day: wanted, shopping: day.shopping } },
+      {
+        id: day.id,
+        body: { name: day.name.trim(), day: wanted, shopping: day.shopping, recipes: day.recipes },
+      },
       { onSuccess: (kept) => onChange({ id: kept.id, name: kept.name }) },
     );
   };

@@ -9,6 +9,8 @@ interface Props {
   draft: DayDraft;
   /** It is under way: what is ticked began or ended now. */
   live: boolean;
+  /** The kitchen's present. */
+  now: Date;
   nameOf: (lane: string) => string;
   onChange: (part: Partial<DayDraft>) => void;
 }
@@ -16,7 +18,7 @@ interface Props {
 type Block = DayOut["blocks"][number];
 
 /** Everything in the order of the clock: pin a start, tick what is done, and the rest follows. */
-export function TaskList({ day, draft, live, nameOf, onChange }: Props) {
+export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
   const dishes = draft.dishes.map((dish) => dish.dish_id);
   const change = (block: Block, part: Standing) => onChange(standing(draft, block, part));
   return (
@@ -46,6 +48,7 @@ export function TaskList({ day, draft, live, nameOf, onChange }: Props) {
               block={block}
               draft={draft}
               live={live}
+              now={now}
               onChange={(part) => change(block, part)}
             />
           </li>
@@ -77,17 +80,18 @@ interface StandsProps {
   block: Block;
   draft: DayDraft;
   live: boolean;
+  now: Date;
   onChange: (part: Standing) => void;
 }
 
 /** Pin a start; tick what has begun and what is over, at the time it really was. */
-function Stands({ block, draft, live, onChange }: StandsProps) {
+function Stands({ block, draft, live, now, onChange }: StandsProps) {
   const what = `${block.segments[0]?.title ?? ""} of ${block.dish}`;
   const began = draft.done[block.block_id];
   const ended = draft.ended[block.block_id];
-  const now = () => new Date().toISOString();
-  const begin = () => (live && Date.parse(block.start) > Date.now() ? now() : block.start);
-  const end = () => (live ? now() : block.end);
+  const begin = () =>
+    live && Date.parse(block.start) > now.getTime() ? now.toISOString() : block.start;
+  const end = () => (live ? now.toISOString() : block.end);
   return (
     <div className="flex flex-wrap items-center gap-3 print:hidden">
       {began ? (

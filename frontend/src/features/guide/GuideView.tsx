@@ -49,6 +49,19 @@ export function GuideView() {
       <Looks />
       <Cautions />
       <HowMade plan={plan} />
+      <Part id="convert" title="A recipe for another fire">
+        <Steps steps={CONVERTING} />
+      </Part>
+      <Part id="day" title="Counting the day back">
+        <Steps steps={COUNTING} />
+      </Part>
+      <Part id="beside" title="Beside the pot">
+        <Steps steps={BESIDE} />
+        <Terms entries={TROUBLE} />
+      </Part>
+      <Part id="log" title="The log, and what it teaches">
+        <Steps steps={LOGGING} />
+      </Part>
       <Part id="words" title="Words">
         <Terms entries={GLOSSARY} />
       </Part>
@@ -67,8 +80,53 @@ const PARTS: [string, string][] = [
   ["looks", "When it is done"],
   ["cautions", "Cautions"],
   ["number", "How the number is made"],
+  ["convert", "A recipe"],
+  ["day", "The day"],
+  ["beside", "Beside the pot"],
+  ["log", "The log"],
   ["words", "Words"],
   ["keys", "Keys"],
+];
+
+const CONVERTING = [
+  "Paste a recipe, or open a file, in Convert. What was read stands beside what was written; what is unclear is asked.",
+  "The minutes never come from the other fire: cut, size and texture decide. The other method is reckoned too, and the two are compared.",
+  "Thick, sweet and dairy things move to after the pressure, crust to the end; every change is marked in pencil with its reason, and can be overruled.",
+];
+const COUNTING = [
+  "Say when it is on the table. Thawing, salting, browning, heating up, the hold, the fall, rest, sauce and carving are counted back from there.",
+  "Several dishes share pots, pans, oven and hands; what clashes is told, with ways out.",
+  "Pin what must stand, tick what has begun. Cooked beside the pot, a dish tells the day itself, and a late come-up moves everything after it.",
+];
+const BESIDE = [
+  "One step at a time: what to do, what to look for, and what if not so. The space bar says that it is done.",
+  "Timers run in the app, not on the screen: shut the page, and they still ring when it is opened again.",
+  "With several dishes on, the one that needs hands stands at the top.",
+  "A start and a vent from afar want somebody at the pot.",
+];
+const TROUBLE: [string, string][] = [
+  [
+    "no pressure",
+    "Steam at the rim: the gasket. Steam at the valve: shut it. No steam: heat, or liquid.",
+  ],
+  [
+    "too hot",
+    "Let the pin drop, lid off, scrape the base bare, a splash of thin liquid, lid on. What it had counts, and the pot is set for the rest.",
+  ],
+  [
+    "power cut",
+    "Lid stays on: it goes on cooking while it falls. Set it again for what is missing.",
+  ],
+  [
+    "not done",
+    "Say how it looks, or what a probe reads: back for so many minutes, never by guess.",
+  ],
+];
+const LOGGING = [
+  "Every cook keeps its sheet: what was planned in pencil, what happened in ink, how it came out, photos, a line for next time.",
+  "Two sheets can be laid together; pieces of one pot are judged alone, membrane on against membrane off.",
+  "What came out moves the next plan: your taste by the cut, heating up by the pot. Each plan says how far and by which cooks, and it can be set back.",
+  "The log comes and goes as CSV and JSON-LD; the same file twice adds nothing.",
 ];
 
 function Part({ id, title, children }: { id: string; title: string; children: ReactNode }) {

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { useAddPot, useCatalogue, useHousehold, usePots, useRemovePot } from "@/api/queries";
+import { Devices } from "@/features/kit/Devices";
 import { HouseholdForm } from "@/features/kit/HouseholdForm";
 import { OwnPotSheet } from "@/features/kit/OwnPotSheet";
 import { Phone } from "@/features/kit/Phone";
@@ -75,6 +76,7 @@ export function KitView() {
         </p>
         <Restore />
       </section>
+      <Devices />
       <Phone />
       {gone && (
         <Slip

@@ -1,10 +1,20 @@
-import { useState } from "react";
 import { client, type Texture, troubleOf, unwrap } from "@/api/client";
 import { useEnter } from "@/api/log";
 import { useShelf } from "@/api/queries";
 import { localTime } from "@/lib/day";
 import { TEXTURE_WORDS, TEXTURES } from "@/lib/words";
 import { Button } from "@/ui/Button";
+import { useKept } from "@/ui/useKept";
+
+/** What stands in the form; it outlives a reload. */
+interface Typed {
+  planId: string;
+  start: string;
+  hold: string;
+  up: string;
+  texture: Texture | "";
+  note: string;
+}
 
 const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-1";
 
@@ -12,16 +22,19 @@ const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-1";
 export function EntryForm({ onClose }: { onClose: () => void }) {
   const shelf = useShelf("");
   const enter = useEnter();
-  const [planId, setPlanId] = useState("");
-  const [start, setStart] = useState(() => localTime(new Date()));
-  const [hold, setHold] = useState("");
-  const [up, setUp] = useState("");
-  const [texture, setTexture] = useState<Texture | "">("");
-  const [note, setNote] = useState("");
+  const [typed, keepTyped, forget] = useKept<Typed>("pneumachron.entry", () => ({
+    planId: "",
+    start: localTime(new Date()),
+    hold: "",
+    up: "",
+    texture: "",
+    note: "",
+  }));
+  const { planId, start, hold, up, texture, note } = typed;
+  const set = (part: Partial<Typed>) => keepTyped({ ...typed, ...part });
   const choose = (id: string) => {
-    setPlanId(id);
     const plan = shelf.data?.plans.find((item) => item.id === id);
-    if (plan) setHold(String(plan.hold_min));
+    set({ planId: id, ...(plan && { hold: String(plan.hold_min) }) });
   };
   const keep = async () => {
     const plan = await unwrap(
@@ -34,10 +47,15 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         started_at: new Date(start).toISOString(),
         hold_min: Number(hold),
         come_up_min: up ? Number(up) : null,
-        pieces: texture ? [{ texture, juicy: null, taste: null }] : [],
+        pieces: texture ? [{ texture, juicy: null, taste: null, mark: "" }] : [],
         note,
       },
-      { onSuccess: onClose },
+      {
+        onSuccess: () => {
+          forget();
+          onClose();
+        },
+      },
     );
   };
   const trouble = enter.error ? troubleOf(enter.error) : null;
@@ -66,7 +84,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         <input
           type="datetime-local"
           value={start}
-          onChange={(event) => setStart(event.target.value)}
+          onChange={(event) => set({ start: event.target.value })}
           className={FIELD}
         />
       </label>
@@ -75,7 +93,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         <input
           inputMode="numeric"
           value={hold}
-          onChange={(event) => setHold(event.target.value.replace(/\D/g, ""))}
+          onChange={(event) => set({ hold: event.target.value.replace(/\D/g, "") })}
           className={`${FIELD} w-20`}
         />
       </label>
@@ -85,7 +103,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
           inputMode="numeric"
           value={up}
           placeholder="if known"
-          onChange={(event) => setUp(event.target.value.replace(/\D/g, ""))}
+          onChange={(event) => set({ up: event.target.value.replace(/\D/g, "") })}
           className={`${FIELD} w-24 placeholder:text-pencil`}
         />
       </label>
@@ -93,7 +111,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         <span className="text-pencil">came out</span>
         <select
           value={texture}
-          onChange={(event) => setTexture(event.target.value as Texture | "")}
+          onChange={(event) => set({ texture: event.target.value as Texture | "" })}
           className={FIELD}
         >
           <option value="">not judged</option>
@@ -109,7 +127,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         <input
           value={note}
           maxLength={2000}
-          onChange={(event) => setNote(event.target.value)}
+          onChange={(event) => set({ note: event.target.value })}
           className={FIELD}
         />
       </label>

@@ -4,6 +4,7 @@ import { useDeleteCook, useLog } from "@/api/cooks";
 import { useCatalogue, useHousehold } from "@/api/queries";
 import { Compare } from "@/features/log/Compare";
 import { EntryForm } from "@/features/log/EntryForm";
+import { EVERYTHING, Finder, logWanted, type Sought } from "@/features/log/Finder";
 import { Lessons } from "@/features/log/Lessons";
 import { LogFiles } from "@/features/log/LogFiles";
 import { LogRow } from "@/features/log/LogRow";
@@ -12,7 +13,6 @@ import { SheetView } from "@/features/log/SheetView";
 import { Button } from "@/ui/Button";
 import { Slip } from "@/ui/Slip";
 
-const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-0.5";
 const PAGE = 50;
 
 /** What did I do last time, and what did it teach? */
@@ -26,8 +26,7 @@ export function LogView() {
 }
 
 function Sheets() {
-  const [search, setSearch] = useState("");
-  const [cut, setCut] = useState("");
+  const [sought, setSought] = useState(EVERYTHING);
   const [page, setPage] = useState(0);
   const [writing, setWriting] = useState(false);
   const [picked, setPicked] = useState<string[]>([]);
@@ -35,11 +34,14 @@ function Sheets() {
   const catalogue = useCatalogue();
   const units = useHousehold().data?.units ?? "metric";
   const remove = useDeleteCook();
-  const words = useDeferredValue(search);
+  const find = (part: Partial<Sought>) => {
+    setSought({ ...sought, ...part });
+    setPage(0);
+  };
+  const words = useDeferredValue(sought.search);
   const log = useLog({
     running: false,
-    ...(words && { search: words }),
-    ...(cut && { cut }),
+    ...logWanted({ ...sought, search: words }),
     limit: PAGE,
     offset: page * PAGE,
   });
@@ -53,39 +55,7 @@ function Sheets() {
     <div className="mx-auto max-w-5xl px-4 py-4">
       <h1 className="font-bold text-[24px]">Log</h1>
       <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
-        <label className="flex items-center gap-2">
-          <span className="text-pencil">find</span>
-          <input
-            type="search"
-            value={search}
-            maxLength={120}
-            autoComplete="off"
-            onChange={(event) => {
-              setSearch(event.target.value);
-              setPage(0);
-            }}
-            className={`${FIELD} w-48`}
-          />
-        </label>
-        <label className="flex items-center gap-2">
-          <span className="text-pencil">cut</span>
-          <select
-            aria-label="only this cut"
-            value={cut}
-            onChange={(event) => {
-              setCut(event.target.value);
-              setPage(0);
-            }}
-            className={FIELD}
-          >
-            <option value="">all</option>
-            {(catalogue.data?.cuts ?? []).map((item) => (
-              <option key={item.id} value={item.id}>
-                {item.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Finder sought={sought} onChange={find} />
         <Button onClick={() => setWriting(true)}>Write a cook down</Button>
         <Together picked={picked} />
       </div>
@@ -95,7 +65,7 @@ function Sheets() {
           <strong>The app does not answer.</strong> Start it again; the sheets are on disk.
         </p>
       )}
-      {log.data && cooks.length === 0 && <Nothing filtered={search !== "" || cut !== ""} />}
+      {log.data && cooks.length === 0 && <Nothing filtered={sought !== EVERYTHING} />}
       <ul aria-label="sheets" className="mt-2 border-rule border-t">
         {cooks.map((cook) => (
           <LogRow
@@ -114,7 +84,7 @@ function Sheets() {
           />
         ))}
       </ul>
-      <Pages page={page} total={total} onPage={setPage} />
+      <Pages page={page} total={total} searched={words !== ""} onPage={setPage} />
       {cooks.length > 2 && <Months cooks={cooks} />}
       <LogFiles />
       <Lessons cutName={cutName} />
@@ -161,10 +131,14 @@ function Nothing({ filtered }: { filtered: boolean }) {
 interface PagesProps {
   page: number;
   total: number;
+  searched: boolean;
   onPage: (page: number) => void;
 }
 
-function Pages({ page, total, onPage }: PagesProps) {
+/** A search is counted no further. */
+const COUNTED = 2000;
+
+function Pages({ page, total, searched, onPage }: PagesProps) {
   if (total <= PAGE) return null;
   return (
     <p className="mt-2 flex items-center gap-3">
@@ -172,7 +146,8 @@ function Pages({ page, total, onPage }: PagesProps) {
         Later ones
       </Button>
       <span className="text-pencil">
-        {page * PAGE + 1} to {Math.min((page + 1) * PAGE, total)} of {total}
+        {page * PAGE + 1} to {Math.min((page + 1) * PAGE, total)} of{" "}
+        {searched && total > COUNTED ? `more than ${COUNTED}` : total}
       </span>
       <Button disabled={(page + 1) * PAGE >= total} onClick={() => onPage(page + 1)}>
         Earlier ones

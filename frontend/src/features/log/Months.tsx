@@ -6,6 +6,7 @@ const HEIGHT = 70;
 /** Small charts over the sheets shown, the oldest first: yield, time to pressure, texture. */
 export function Months({ cooks }: { cooks: CookLine[] }) {
   const inOrder = [...cooks].reverse();
+  const times = inOrder.map((cook) => Date.parse(cook.started_at));
   const series = [
     {
       name: "yield, % of the raw weight",
@@ -26,17 +27,26 @@ export function Months({ cooks }: { cooks: CookLine[] }) {
   return (
     <section aria-label="over the months" className="mt-4 flex flex-wrap gap-8">
       {series.map(({ name, points }) => (
-        <Small key={name} name={name} points={points} />
+        <Small key={name} name={name} times={times} points={points} />
       ))}
     </section>
   );
 }
 
-function Small({ name, points }: { name: string; points: (number | null)[] }) {
-  const known = points.flatMap((value, index) => (value === null ? [] : [{ value, index }]));
-  const low = Math.min(...known.map((point) => point.value));
-  const high = Math.max(...known.map((point) => point.value));
-  const x = (index: number) => 6 + (index / Math.max(points.length - 1, 1)) * (WIDTH - 12);
+interface SmallProps {
+  name: string;
+  times: number[];
+  points: (number | null)[];
+}
+
+function Small({ name, times, points }: SmallProps) {
+  const known = points.flatMap((value, index) =>
+    value === null ? [] : [{ value, at: times[index] ?? 0 }],
+  );
+  const values = known.map((point) => point.value);
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const [from, to] = [Math.min(...times), Math.max(...times)];
+  const x = (at: number) => 6 + ((at - from) / Math.max(to - from, 1)) * (WIDTH - 12);
   const y = (value: number) => 6 + (1 - (value - low) / Math.max(high - low, 1e-9)) * (HEIGHT - 12);
   const shown = (value: number) => value.toFixed(Math.abs(value) < 10 ? 1 : 0);
   return (
@@ -44,17 +54,34 @@ function Small({ name, points }: { name: string; points: (number | null)[] }) {
       <figcaption className="text-[14px] text-pencil">
         {name}: {shown(low)} to {shown(high)}
       </figcaption>
-      <svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden="true">
+      <svg
+        width={WIDTH}
+        height={HEIGHT + MONTHS_PX}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT + MONTHS_PX}`}
+        aria-hidden="true"
+      >
         <line x1={0} x2={WIDTH} y1={HEIGHT - 1} y2={HEIGHT - 1} stroke="var(--rule)" />
+        <text x={0} y={HEIGHT + 12} fontSize="11" fill="var(--pencil)">
+          {monthOf(from)}
+        </text>
+        <text x={WIDTH} y={HEIGHT + 12} fontSize="11" fill="var(--pencil)" textAnchor="end">
+          {monthOf(to)}
+        </text>
         <polyline
-          points={known.map(({ value, index }) => `${x(index)},${y(value)}`).join(" ")}
+          points={known.map(({ value, at }) => `${x(at)},${y(value)}`).join(" ")}
           fill="none"
           stroke="var(--pencil)"
         />
-        {known.map(({ value, index }) => (
-          <circle key={index} cx={x(index)} cy={y(value)} r={3} fill="var(--ink)" />
+        {known.map(({ value, at }) => (
+          <circle key={at} cx={x(at)} cy={y(value)} r={3} fill="var(--ink)" />
         ))}
       </svg>
     </figure>
   );
+}
+
+const MONTHS_PX = 16;
+
+function monthOf(moment: number): string {
+  return new Date(moment).toLocaleDateString([], { month: "short", year: "numeric" });
 }

@@ -3,8 +3,11 @@ import { type CookOut, type PieceOutcome, troubleOf } from "@/api/client";
 import { useCook } from "@/api/cooks";
 import { useHistory } from "@/api/log";
 import { InkTrace } from "@/drawing/InkTrace";
+import { RecipeAside } from "@/features/cook/RecipeAside";
+import { Photos } from "@/features/log/Photos";
 import { clockTime, STATE_WORDS } from "@/lib/cook";
 import { panelTime, spokenTime } from "@/lib/format";
+import { pieceName } from "@/lib/outcome";
 import { TEXTURE_WORDS } from "@/lib/words";
 import { useWidth } from "@/ui/useWidth";
 
@@ -41,6 +44,9 @@ export function SheetView({ id }: { id: string }) {
             </div>
             <Facts cook={cook} />
             <Outcome cook={cook} />
+            <SideBySide cook={cook} />
+            <Photos cook={cook} />
+            <RecipeAside cook={cook} />
             <History id={id} cook={cook} />
           </>
         )}
@@ -73,20 +79,37 @@ export function Facts({ cook }: { cook: CookOut }) {
 }
 
 export function Outcome({ cook }: { cook: CookOut }) {
-  const pieces = ((cook.outcome?.pieces as PieceOutcome[] | undefined) ?? []).slice(0, 12);
+  const pieces = ((cook.outcome?.pieces as PieceOutcome[] | undefined) ?? []).slice(0, 48);
   if (pieces.length === 0)
     return <p className="mt-2 text-pencil">How it came out was not judged.</p>;
   return (
     <ul aria-label="how it came out" className="mt-2">
       {pieces.map((piece, index) => (
-        <li key={cook.plan.kinds[index]?.name ?? "piece"}>
-          <span className="font-semibold">{cook.plan.kinds[index]?.name ?? "piece"}</span>:{" "}
+        <li key={pieceName(piece, index, cook.plan.kinds)}>
+          <span className="font-semibold">{pieceName(piece, index, cook.plan.kinds)}</span>:{" "}
           {piece.texture ? TEXTURE_WORDS[piece.texture] : "not judged"}
           {piece.juicy && `, juicy ${piece.juicy} of 5`}
           {piece.taste && `, taste ${piece.taste} of 5`}
         </li>
       ))}
     </ul>
+  );
+}
+
+/** Pieces of one pot against the first of them. */
+function SideBySide({ cook }: { cook: CookOut }) {
+  if (cook.side_by_side.length === 0) return null;
+  return (
+    <section aria-labelledby="pieces-title" className="mt-2">
+      <h2 id="pieces-title" className="font-semibold text-[18px]">
+        Piece against piece
+      </h2>
+      <ul className="list-disc pl-5">
+        {cook.side_by_side.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -13,6 +13,7 @@ from pneumachron.api.schemas.cooks import (
     BeginIn,
     ClockIn,
     ClockOut,
+    ConnectIn,
     CookLine,
     CookOut,
     EntryIn,
@@ -31,6 +32,7 @@ from pneumachron.api.schemas.cooks import (
     ProbeOut,
     SetBackIn,
     ToldIn,
+    TurnsOut,
     told,
 )
 from pneumachron.services import cooks, learning, log_files
@@ -71,7 +73,14 @@ def begin_cook(asked: BeginIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
         person_id=asked.person_id,
         inputs=asked.plan.to_inputs(),
         connected=asked.connected,
+        came_with=asked.came_with(),
     )
+
+
+@router.get("/cooks/beside", response_model=TurnsOut)
+def cooks_beside(db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """All cooks that run; what needs hands comes first."""
+    return {"turns": cooks.beside(db, kitchen)}
 
 
 @router.get("/cooks/export", response_class=PlainTextResponse, responses=INVALID)
@@ -120,6 +129,12 @@ def tell_cook(cook_id: CookId, event: ToldIn, db: Db, kitchen: Kitchen) -> dict[
 def press_panel(cook_id: CookId, asked: PressIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """Press the panel of the connected pot. A start and a vent want somebody at the pot."""
     return cooks.press(db, kitchen, cook_id, asked.do, at_the_pot=asked.at_the_pot)
+
+
+@router.put("/cooks/{cook_id}/connected", response_model=CookOut, responses=_ASKED)
+def connect_pot(cook_id: CookId, asked: ConnectIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """Put the simulated pot beside a cook, or go on by hand. A pot holds one cook."""
+    return cooks.connect(db, kitchen, cook_id, on=asked.on)
 
 
 @router.post("/cooks/{cook_id}/hands", response_model=CookOut, responses=_ASKED)

@@ -5,12 +5,11 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, Path, Query, Request, status
 from fastapi.responses import JSONResponse
-from pydantic import ValidationError
 
 from pneumachron import __version__
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Data, Db
 from pneumachron.api.lan import LOOPBACK, Lan
-from pneumachron.api.schemas.backup import BackupIn, EnvelopeIn
+from pneumachron.api.restoring import take_in
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.kitchen import (
     AddPotIn,
@@ -34,14 +33,11 @@ from pneumachron.api.schemas.lan import LanOut
 from pneumachron.api.schemas.plan import PotOut
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.cuts import Cut, cuts
-from pneumachron.core.errors import WishError
 from pneumachron.core.load import THICKNESS_RANGE_M
 from pneumachron.core.pots import ready_pots
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.services import backup, households
-from pneumachron.services import restore as restoring
 from pneumachron.services.documents import pot_document
-from pneumachron.services.errors import VersionError
 
 router = APIRouter(prefix="/api", tags=["kitchen"])
 PotId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]
@@ -175,33 +171,21 @@ def restore_pot(pot_id: PotId, db: Db) -> None:
 
 
 @router.get("/backup", response_class=JSONResponse)
-def get_backup(db: Db) -> JSONResponse:
+def get_backup(db: Db, data: Data) -> JSONResponse:
     """Everything in one versioned file."""
-    content: dict[str, Any] = backup.backup(db)
+    content: dict[str, Any] = backup.backup(db, data)
     name = f"pneumachron-{content['made_at'][:10]}.json"
     return JSONResponse(content, headers={"Content-Disposition": f'attachment; filename="{name}"'})
 
 
 @router.post("/restore", responses=_CHANGE | {409: {"model": Problem}})
 def restore(
-    content: dict[str, Any], db: Db, dry_run: Annotated[bool, Query()] = True
+    content: dict[str, Any], db: Db, data: Data, dry_run: Annotated[bool, Query()] = True
 ) -> RestoreOut:
     """Take a backup file in; a dry run only says what it would change."""
-    try:
-        version = EnvelopeIn.model_validate(content)
-        if version.envelope_version > backup.ENVELOPE_VERSION:
-            raise VersionError("backup", version.envelope_version, backup.ENVELOPE_VERSION)
-        file = BackupIn.model_validate(content)
-        changes = restoring.restore(db, file.to_envelope(), dry_run=dry_run)
-    except (ValidationError, WishError, KeyError, TypeError) as error:
-        raise WishError(
-            "not_a_backup",
-            "file",
-            "This file is not a whole backup of this app; nothing was changed.",
-            "Choose the file that “a copy of everything” wrote.",
-        ) from error
+    made_at, changes = take_in(db, data, content, dry_run=dry_run)
     return RestoreOut(
-        made_at=file.made_at.isoformat(),
+        made_at=made_at.isoformat(),
         done=not dry_run,
         changes=[ChangesOut(**asdict(change)) for change in changes],
     )

@@ -7,6 +7,7 @@ from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
 from pneumachron.api.schemas.base import Closed, Name, ShortName
 from pneumachron.api.schemas.day import KeepDayIn
 from pneumachron.api.schemas.plan import PlanIn, PlanOut
+from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
 from pneumachron.api.schemas.recipes import (
     MAX_ORIGINAL,
     AnswersIn,
@@ -16,11 +17,13 @@ from pneumachron.api.schemas.recipes import (
     Title,
 )
 from pneumachron.core.cook.sheet import EventKind
+from pneumachron.core.day.dish import MAX_EXTRAS
 from pneumachron.core.pots import Pot
 from pneumachron.recipes.model import Format
 from pneumachron.services.cooks import MAX_EVENTS
 from pneumachron.services.documents import upgraded
 from pneumachron.services.live_kitchen import check_kitchen
+from pneumachron.services.photos import MAX_PHOTOS
 from pneumachron.services.restore import CookHistory, Envelope
 from pneumachron.store.records import (
     CookContent,
@@ -45,6 +48,9 @@ MAX_DAYS = 5_000
 MAX_COOKS = 100_000
 MAX_SAMPLES = 20_000
 Key = Annotated[str, StringConstraints(min_length=1, max_length=36, pattern=r"^[A-Za-z0-9-]+$")]
+
+PhotoKey = Annotated[str, StringConstraints(min_length=36, max_length=36, pattern=r"^[0-9a-f-]+$")]
+"""It becomes the name of a file, so nothing but what the app itself makes."""
 
 
 class EnvelopeIn(BaseModel):
@@ -174,6 +180,21 @@ class BackupEvent(Closed):
     body: Annotated[dict[str, Any], Field(max_length=12)]
 
 
+class BroughtIn(Closed):
+    """What recipe and day added to the steps of a cook."""
+
+    work: Annotated[list[ExtraIn], Field(max_length=MAX_EXTRAS)]
+    sauce: bool
+
+
+class BackupPhoto(Closed):
+    """A photo of a cook."""
+
+    photo_id: PhotoKey
+    at: AwareDatetime
+    jpeg: Annotated[str, Field(max_length=4_000_000, description="base 64")]
+
+
 class BackupCook(Closed):
     """A cook with its events and trace."""
 
@@ -201,18 +222,22 @@ class BackupCook(Closed):
     yield_ratio: float | None
     note: Annotated[str, Field(max_length=4000)]
     events: Annotated[list[BackupEvent], Field(max_length=MAX_EVENTS)]
+    recipe: RecipeCard | None = None
+    brought: BroughtIn | None = None
     samples: Annotated[list[tuple[AwareDatetime, float, float]], Field(max_length=MAX_SAMPLES)]
+    photos: Annotated[list[BackupPhoto], Field(max_length=MAX_PHOTOS)] = Field(default_factory=list)
 
     def to_history(self) -> CookHistory:
         """As the log keeps it; it must be readable as a sheet."""
         PlanIn.model_validate(self.inputs)
         check_kitchen(self.kitchen)
-        left_out = {"cook_id", "created_at", "updated_at", "events", "samples"}
+        left_out = {"cook_id", "created_at", "updated_at", "events", "samples", "photos"}
         content = CookContent(**self.model_dump(exclude=left_out))
         return CookHistory(
             StoredCook(self.cook_id, content, self.created_at, self.updated_at),
             tuple(StoredEvent(**item.model_dump()) for item in self.events),
             tuple(StoredSample(*item) for item in self.samples),
+            tuple((item.photo_id, item.at, item.jpeg) for item in self.photos),
         )
 
 

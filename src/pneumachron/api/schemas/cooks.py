@@ -5,19 +5,24 @@ from typing import Annotated, Any, Literal
 
 from pydantic import AwareDatetime, Field, StringConstraints
 
-from pneumachron.api.schemas.base import Closed, Id, Name
+from pneumachron.api.schemas.base import Closed, Id, MeasureText, Name, Shown
 from pneumachron.api.schemas.plan import LearnedOut, PlanIn
+from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
 from pneumachron.core.cook.forecast import AlarmKind
-from pneumachron.core.cook.steps import StepKind, Waits
+from pneumachron.core.cook.pieces import MOST_PIECES
+from pneumachron.core.cook.steps import Brought, StepKind, Waits
+from pneumachron.core.cook.turns import Wants
+from pneumachron.core.day.dish import MAX_EXTRAS, Extra
 from pneumachron.core.live.pot import LiveState
 from pneumachron.core.tenderness import Texture
 from pneumachron.core.wish import Level
 from pneumachron.devices.protocol import HandAction, PotCommand
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.cook_documents import MOST_INK
-from pneumachron.services.cooks import Entry, Told
+from pneumachron.services.cooks import CameWith, Entry, Told
 from pneumachron.services.log_files import MAX_TOLD, Imported
-from pneumachron.store.cooks import Filter
+from pneumachron.services.photos import MAX_PHOTOS
+from pneumachron.store.cooks import MAX_RUNNING, Filter
 from pneumachron.store.lessons import LessonKind
 from pneumachron.store.records import LogLine, StoredEvent
 from pneumachron.store.shelf import MAX_LISTED
@@ -42,6 +47,17 @@ class BeginIn(Closed):
     person_id: Id | None = None
     plan: PlanIn
     connected: Annotated[bool, Field(description="the simulated pot stands beside it")] = False
+    recipe: Annotated[RecipeCard | None, Field(description="what it is cooked from")] = None
+    extras: Annotated[
+        list[ExtraIn], Field(max_length=MAX_EXTRAS, description="work that recipe or day add")
+    ] = Field(default_factory=list)
+    sauce: Annotated[bool, Field(description="the juice becomes a sauce")] = True
+
+    def came_with(self) -> CameWith:
+        """What comes along besides the plan."""
+        work = tuple(Extra(**extra.model_dump()) for extra in self.extras)
+        recipe = None if self.recipe is None else self.recipe.model_dump()
+        return CameWith(recipe, Brought(work, self.sauce))
 
 
 class _Told(Closed):
@@ -113,8 +129,11 @@ class WeighedTold(_Told):
 
 
 class PieceOutcome(Closed):
-    """How one kind of piece came out. `held_bones`: whether they stayed in."""
+    """How a piece came out, or all of a kind when `number` is not said."""
 
+    group: Annotated[int | None, Field(ge=0, lt=MAX_PIECE_KINDS, description="its kind")] = None
+    number: Annotated[int | None, Field(ge=1, le=MOST_PIECES)] = None
+    mark: Annotated[str, StringConstraints(strip_whitespace=True, max_length=40)] = ""
     texture: Texture | None = None
     juicy: Rung | None = None
     taste: Rung | None = None
@@ -124,7 +143,7 @@ class OutcomeTold(_Told):
     """How it came out, piece by piece."""
 
     kind: Literal["outcome"]
-    pieces: Annotated[list[PieceOutcome], Field(min_length=1, max_length=MAX_PIECE_KINDS)]
+    pieces: Annotated[list[PieceOutcome], Field(min_length=1, max_length=MOST_PIECES)]
 
 
 class EndTold(_Told):
@@ -163,7 +182,7 @@ class EntryIn(Closed):
     started_at: AwareDatetime
     hold_min: Annotated[int, Field(ge=0, le=720, description="what was set")]
     come_up_min: Annotated[float | None, Field(gt=0, le=180)] = None
-    pieces: Annotated[list[PieceOutcome], Field(max_length=MAX_PIECE_KINDS)] = Field(
+    pieces: Annotated[list[PieceOutcome], Field(max_length=MOST_PIECES)] = Field(
         default_factory=list
     )
     before_kg: Annotated[float | None, Field(gt=0, le=40)] = None
@@ -184,6 +203,12 @@ class PressIn(Closed):
 
     do: PotCommand
     at_the_pot: Annotated[bool, Field(description="somebody stands there")] = False
+
+
+class ConnectIn(Closed):
+    """Whether the simulated pot stands beside a cook."""
+
+    on: bool
 
 
 class HandsIn(Closed):
@@ -233,6 +258,7 @@ class CookStepOut(Closed):
     step_id: str
     kind: StepKind
     title: str
+    recipe: Annotated[list[str], Field(max_length=60, description="what the recipe says of it")]
     look_for: str
     if_not: str
     likely_s: int
@@ -324,6 +350,15 @@ Points = Annotated[
 ]
 
 
+class PhotoOut(Closed):
+    """A photo of a cook; the picture is at `/api/photos/{id}`."""
+
+    id: str
+    at: datetime
+    width_px: int
+    height_px: int
+
+
 class CookOut(Closed):
     """Where a cook stands."""
 
@@ -350,6 +385,41 @@ class CookOut(Closed):
     pencil: Points
     ink: Points
     outcome: dict[str, Any] | None
+    side_by_side: Annotated[list[str], Field(max_length=MOST_PIECES)]
+    recipe: RecipeCard | None
+    photos: Annotated[list[PhotoOut], Field(max_length=MAX_PHOTOS)]
+
+
+class TurnOut(Closed):
+    """What a cook beside the pot wants."""
+
+    id: str
+    name: str
+    pot_name: str
+    wants: Wants
+    title: str
+    due_at: datetime
+    left_s: int
+
+
+class TurnsOut(Closed):
+    """All cooks beside the pots; what needs hands comes first."""
+
+    turns: Annotated[list[TurnOut], Field(max_length=MAX_RUNNING)]
+
+
+class ScaleIn(Closed):
+    """What lies on the simulated scale, with its unit."""
+
+    on_it: MeasureText
+
+
+class ScaleOut(Closed):
+    """What the scale shows."""
+
+    mass_kg: float
+    mass_shown: Shown
+    settled: bool
 
 
 class CookLine(Closed):
@@ -404,7 +474,7 @@ class LogOut(Closed):
     """Cooks of the log, the last one first."""
 
     cooks: Annotated[list[CookLine], Field(max_length=MAX_LISTED)]
-    total: int
+    total: Annotated[int, Field(description="of a search: counted no further than 2001")]
 
 
 class EventOut(Closed):

@@ -7,8 +7,9 @@ from pydantic import AwareDatetime, Field, StringConstraints, model_validator
 
 from pneumachron.api.schemas.base import Closed, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
+from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
 from pneumachron.core.cuts import ReleaseMethod
-from pneumachron.core.day.dish import MAX_EXTRAS, Ahead, Extra, ExtraWhen
+from pneumachron.core.day.dish import MAX_EXTRAS, Ahead, Extra
 from pneumachron.core.day.run import GAUGE_POINTS
 from pneumachron.core.day.schedule import MAX_BLOCKS
 from pneumachron.core.racks import Rack
@@ -29,14 +30,6 @@ from pneumachron.store.shelf import MAX_LISTED
 
 BlockId = Annotated[str, StringConstraints(min_length=3, max_length=60)]
 DishId = Annotated[str, StringConstraints(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
-
-
-class ExtraIn(Closed):
-    """Work that a recipe brings along."""
-
-    title: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200)]
-    minutes: Annotated[float, Field(ge=1, le=600)]
-    when: ExtraWhen
 
 
 class DishIn(Closed):
@@ -251,6 +244,7 @@ class KeepDayIn(Closed):
     name: Name
     day: DayIn
     shopping: dict[DishId, list[ShopIn]] = Field(default_factory=dict, max_length=MAX_DISHES)
+    recipes: dict[DishId, RecipeCard] = Field(default_factory=dict, max_length=MAX_DISHES)
 
     def to_document(self) -> dict[str, Any]:
         """As it lies on the shelf."""
@@ -295,6 +289,7 @@ class StoredDayOut(Closed):
     updated_at: datetime
     day: DayIn
     shopping: dict[str, list[ShopIn]]
+    recipes: dict[str, RecipeCard]
 
     @classmethod
     def of(cls, stored: StoredDay) -> "StoredDayOut":
@@ -307,4 +302,5 @@ class StoredDayOut(Closed):
             updated_at=stored.updated_at,
             day=asked.day,
             shopping=dict(asked.shopping),
+            recipes=dict(asked.recipes),
         )

@@ -6,8 +6,8 @@ from typing import Annotated, Any
 from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
-from pneumachron.api.schemas.day import ExtraIn
 from pneumachron.api.schemas.plan import PlanIn
+from pneumachron.api.schemas.recipe_card import ExtraIn
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.day.dish import MAX_EXTRAS

@@ -9,8 +9,9 @@ from pneumachron.core.cook.steps import CALM_S, Step
 from pneumachron.core.plan import Plan
 
 AlarmKind: TypeAlias = Literal[
-    "no_pressure", "stopped_hot", "not_sealed", "no_vessel", "full_vent", "resting", "look_now"
-]
+    "no_pressure", "stopped_hot", "stopped_early", "not_sealed", "no_vessel", "full_vent",
+    "resting", "look_now",
+]  # fmt: skip
 LATE_SHARE, LATE_S = 0.35, 240.0
 """A come-up that takes a third longer, and four minutes, is asked about. Judgement: the model is
 within 20 % of come-ups in practice."""
@@ -55,12 +56,16 @@ def forecast(sheet: Sheet, now_s: float) -> Forecast:
     for step in sheet.steps:
         if step.step_id in sheet.done_s:
             continue
+        if step.beside:
+            # the pot does its own meanwhile
+            found.append(Ahead(step.step_id, clock, clock + step.likely_s))
+            continue
         begin = clock
-        if step is sheet.current:
+        if step is sheet.at_pot:
             begin = _began(sheet, now_s)
-        if step.kind == "sauce" and rest_begin is not None:
+        if step.kind in {"sauce", "extra"} and rest_begin is not None:
             begin = rest_begin
-        end = max(begin + _length_s(sheet, step), now_s if step is sheet.current else begin)
+        end = max(begin + _length_s(sheet, step), now_s if step is sheet.at_pot else begin)
         if step.kind == "rest":
             rest_begin = begin
         found.append(Ahead(step.step_id, begin, end))
@@ -75,14 +80,15 @@ def forecast(sheet: Sheet, now_s: float) -> Forecast:
 def _began(sheet: Sheet, now_s: float) -> float:
     """When the step under way began: when the one before it was done."""
     begun = now_s if sheet.began_s is None else sheet.began_s
-    times = [begun, *sheet.done_s.values()]
+    aside = {step.step_id for step in sheet.steps if step.beside}
+    times = [begun, *(at for key, at in sheet.done_s.items() if key not in aside)]
     return min(max(times), now_s)
 
 
 def _length_s(sheet: Sheet, step: Step) -> float:
     """Likely length, corrected by a timer that runs for it and by how this pot heats today."""
     running = [timer.due_s for timer in sheet.timers if timer.step_id == step.step_id]
-    if running and step is sheet.current:
+    if running and step is sheet.at_pot:
         return max(max(running) - _began(sheet, max(running)), 0.0)
     if step.kind == "come_up" and step.round > 1 and (ratio := heat_ratio(sheet)) is not None:
         return step.likely_s * ratio
@@ -100,12 +106,12 @@ def heat_ratio(sheet: Sheet) -> float | None:
 
 def _planned_s(sheet: Sheet, now_s: float) -> float:
     begin = sheet.began_s if sheet.began_s is not None else now_s
-    first = [step for step in sheet.steps if step.round == 1]
-    side = {step.kind: step.likely_s for step in first if step.kind in {"rest", "sauce"}}
-    alone = sum(
-        step.likely_s for step in first if step.kind not in {"keep", "write_down", "rest", "sauce"}
-    )
-    return begin + alone + max(side.values(), default=0.0)
+    first = [step for step in sheet.steps if step.round == 1 and not step.beside]
+    resting = next(index for index, step in enumerate(first) if step.kind == "rest")
+    # what is done while it rests, and the rest itself, take as long as the longest of them
+    side = [step for step in first[resting:] if step.kind in {"rest", "sauce", "extra"}]
+    alone = [step for step in first if step.kind not in {"keep", "write_down"} and step not in side]
+    return begin + sum(step.likely_s for step in alone) + max(step.likely_s for step in side)
 
 
 @dataclass(frozen=True, slots=True)
@@ -119,11 +125,13 @@ class Alarm:
 
 def alarms(plan: Plan, sheet: Sheet, now_s: float) -> tuple[Alarm, ...]:
     """Everything that needs a word now, the worst first."""
-    step = sheet.current
+    step = sheet.at_pot
     if step is None or sheet.ended_s is not None:
         return ()
     found = [_of_state(sheet)] if sheet.pot is not None else []
     marks = sheet.marks[-1]
+    if step.kind == "hold":
+        found.append(_early(sheet, marks))
     if step.kind == "come_up":
         found.append(_late(step, marks, now_s))
     if step.kind == "release":
@@ -155,6 +163,16 @@ def _of_state(sheet: Sheet) -> Alarm | None:
     return None
 
 
+def _early(sheet: Sheet, marks: PotMarks) -> Alarm | None:
+    if marks.stopped_early_s is None or sheet.pot in {"heating", "under_pressure", "holding"}:
+        return None
+    return Alarm("stopped_early", "The pot stopped before its minutes were over", (
+        "Is there power? Lid stays on: what is in it goes on cooking while it falls.",
+        "Set it again for what is missing, and start.",
+        "Stopped on purpose? Say that the minutes are over, and go on.",
+    ))  # fmt: skip
+
+
 def _late(step: Step, marks: PotMarks, now_s: float) -> Alarm | None:
     if marks.started_s is None:
         return None
@@ -181,7 +199,7 @@ def _full(plan: Plan, marks: PotMarks, now_s: float) -> Alarm | None:
 
 def _resting(sheet: Sheet, now_s: float) -> Alarm | None:
     left = [timer.left_s(now_s) for timer in sheet.timers if timer.step_id == "rest"]
-    step = sheet.current
+    step = sheet.at_pot
     if not left or left[0] <= 0 or step is None or step.kind != "carve":
         return None
     return Alarm("resting", "It rests still: not under the knife yet", (

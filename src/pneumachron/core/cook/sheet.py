@@ -8,7 +8,7 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from typing import Any, Literal, TypeAlias, get_args
 
-from pneumachron.core.cook.steps import Step, cook_steps, run_steps
+from pneumachron.core.cook.steps import Brought, Step, StepKind, cook_steps, run_steps
 from pneumachron.core.errors import CoreError
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.live.pot import LiveState
@@ -64,6 +64,13 @@ class PotMarks:
     over_s: float | None = None
     down_s: float | None = None
     stopped_hot_s: float | None = None
+    stopped_early_s: float | None = None
+    """Somebody or a power cut stopped it before its minutes were over."""
+
+    @property
+    def stopped_s(self) -> float | None:
+        """When it stopped by itself or too early; None: it did not."""
+        return self.stopped_hot_s if self.stopped_early_s is None else self.stopped_early_s
 
 
 @dataclass(frozen=True, slots=True)
@@ -84,8 +91,22 @@ class Sheet:
 
     @property
     def current(self) -> Step | None:
-        """The first step that is not done."""
-        return next((step for step in self.steps if step.step_id not in self.done_s), None)
+        """What to do now; work beside the pot only while the pot wants no hands."""
+        first = next((step for step in self.steps if step.step_id not in self.done_s), None)
+        at_pot = self.at_pot
+        if first is None or not first.beside or at_pot is None or not at_pot.hands:
+            return first
+        return at_pot
+
+    @property
+    def at_pot(self) -> Step | None:
+        """The first step that is not done, leaving out work beside the pot."""
+        left = (step for step in self.steps if step.step_id not in self.done_s)
+        return next((step for step in left if not step.beside), None)
+
+    def current_is(self, *kinds: StepKind) -> bool:
+        """Whether one of these is to be done now, whatever is done beside the pot."""
+        return self.at_pot is not None and self.at_pot.kind in kinds
 
     def step(self, step_id: str) -> Step:
         """A step by its id."""
@@ -99,14 +120,21 @@ class Sheet:
         return tuple(tick for tick in step.ticks if tick not in self.ticked.get(step.step_id, ()))
 
 
-def blank(plan: Plan, finish: FinishKind | None) -> Sheet:
+def blank(plan: Plan, finish: FinishKind | None, brought: Brought | None = None) -> Sheet:
     """A sheet on which nothing stands."""
-    return Sheet(cook_steps(plan, finish), None, None, {}, {}, (), None, (PotMarks(),), None)
+    return Sheet(
+        cook_steps(plan, finish, brought), None, None, {}, {}, (), None, (PotMarks(),), None
+    )
 
 
-def fold(plan: Plan, finish: FinishKind | None, events: Sequence[Event]) -> Sheet:
+def fold(
+    plan: Plan,
+    finish: FinishKind | None,
+    events: Sequence[Event],
+    brought: Brought | None = None,
+) -> Sheet:
     """Where a cook stands after all that happened."""
-    sheet = blank(plan, finish)
+    sheet = blank(plan, finish, brought)
     for event in events:
         sheet = after(plan, sheet, event)
     return sheet
@@ -219,6 +247,9 @@ def _pot(sheet: Sheet, state: LiveState, at_s: float) -> Sheet:
     if f"set{suffix}" not in sheet.done_s and state in {"heating", "holding", "under_pressure"}:
         sheet = _done(sheet, f"set{suffix}", at_s)
     for kind in _reached(before, state):
+        if kind == "hold" and _too_early(sheet, f"hold{suffix}", at_s):
+            marks = (*sheet.marks[:-1], replace(sheet.marks[-1], stopped_early_s=at_s))
+            return replace(sheet, marks=marks)
         sheet = _done(sheet, f"{kind}{suffix}", at_s)
     if state in {"shut", "open"} and before == "falling" and f"hold{suffix}" in sheet.done_s:
         sheet = _done(sheet, f"release{suffix}", at_s)
@@ -226,6 +257,18 @@ def _pot(sheet: Sheet, state: LiveState, at_s: float) -> Sheet:
         marks = (*sheet.marks[:-1], replace(sheet.marks[-1], stopped_hot_s=at_s))
         sheet = replace(sheet, marks=marks)
     return sheet
+
+
+EARLY_S = 90.0
+"""A pot counts in whole minutes and may begin at one; less than this short is not early."""
+
+
+def _too_early(sheet: Sheet, step_id: str, at_s: float) -> bool:
+    """Whether a hold ended well before its minutes; once set again, it ends when it ends."""
+    marks = sheet.marks[-1]
+    if marks.pressure_s is None or marks.stopped_s is not None or step_id in sheet.done_s:
+        return False
+    return at_s - marks.pressure_s < sheet.step(step_id).likely_s - EARLY_S
 
 
 def _put_back(plan: Plan, sheet: Sheet, hold_min: int) -> Sheet:

@@ -8,6 +8,7 @@ from math import isfinite
 from typing import Literal, TypeAlias
 
 from pneumachron.core.constants import SPRAY_FILL_RATIO
+from pneumachron.core.day.dish import Extra, ExtraWhen
 from pneumachron.core.finish import FinishKind, carving, finish_for, rest_for
 from pneumachron.core.plan import Plan, is_pulled
 from pneumachron.core.sauce import reduce_sauce
@@ -17,7 +18,7 @@ from pneumachron.core.units import show_length, show_volume
 
 StepKind: TypeAlias = Literal[
     "season", "sear", "deglaze", "pour", "load", "lid", "set", "come_up", "hold", "release",
-    "open", "judge", "rest", "sauce", "finish", "carve", "keep", "write_down",
+    "open", "judge", "rest", "sauce", "finish", "carve", "keep", "write_down", "extra",
 ]  # fmt: skip
 Waits: TypeAlias = Literal["pressure", "hold_over", "pin_down"]
 """What the pot itself tells; a cook without a connected pot says it."""
@@ -25,6 +26,8 @@ Waits: TypeAlias = Literal["pressure", "hold_over", "pin_down"]
 MINUTE_S = 60.0
 SEASON_S, DEGLAZE_S, POUR_S, LOAD_S = 600.0, 180.0, 60.0, 180.0
 LID_S, SET_S, OPEN_S, JUDGE_S = 90.0, 30.0, 120.0, 60.0
+SIDE_S = 900.0
+"""Heating up and venting of a side's own run. Common practice."""
 CARVE_S, KEEP_S, WRITE_S = 300.0, 900.0, 120.0
 """Hands, likely. Common practice, as on the Day."""
 CALM_S = 720.0
@@ -55,11 +58,60 @@ class Step:
     waits: Waits | None = None
     round: int = 1
     """The run of the pot it belongs to; 2 when it was put back once."""
+    beside: bool = False
+    """Work while the pot does its own: it holds nothing up."""
 
 
-def cook_steps(plan: Plan, finish: FinishKind | None = None) -> tuple[Step, ...]:
+@dataclass(frozen=True, slots=True)
+class Brought:
+    """What a recipe or a day adds to the steps of a plan, or leaves out."""
+
+    work: tuple[Extra, ...] = ()
+    sauce: bool = True
+
+
+def cook_steps(
+    plan: Plan, finish: FinishKind | None = None, brought: Brought | None = None
+) -> tuple[Step, ...]:
     """From the board to the notes."""
-    return (*before_steps(plan), *run_steps(plan, plan.hold_min), *after_steps(plan, finish))
+    brought = brought or Brought()
+    season, *to_the_pot = before_steps(plan)
+    run = run_steps(plan, plan.hold_min)
+    started = next(index for index, step in enumerate(run) if step.kind == "set") + 1
+    rest, *after = after_steps(plan, finish)
+    if not brought.sauce:
+        after = [step for step in after if step.kind != "sauce"]
+    return (
+        season, *_extra_steps(brought, "before_pot"), *to_the_pot,
+        *run[:started], *_extra_steps(brought, "beside"), *run[started:],
+        rest, *_extra_steps(brought, "own_run"), *after,
+    )  # fmt: skip
+
+
+def _extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
+    """A recipe's own work; ids as on the Day."""
+    found = []
+    for number, extra in enumerate(brought.work):
+        if extra.when != when:
+            continue
+        seconds = MINUTE_S * extra.minutes
+        if when == "own_run":
+            found.append(
+                Step(f"side{number}", "extra",
+                     f"{extra.title}: in a run of its own, {round(extra.minutes)} min",
+                     "the meat is out, half full at most, lid checked as before",
+                     "the meat is not out yet? It waits", SIDE_S + seconds,
+                     timers=(StepTimer(extra.title[:60], seconds),))
+            )  # fmt: skip
+        else:
+            found.append(
+                Step(f"extra{number}", "extra", extra.title,
+                     "ready before the pot needs it" if when == "before_pot"
+                     else "the pot does its own meanwhile",
+                     "no time now? It can wait, but not for the table", seconds,
+                     beside=when == "beside")
+            )  # fmt: skip
+    return tuple(found)
 
 
 def before_steps(plan: Plan) -> tuple[Step, ...]:

@@ -1,0 +1,38 @@
+import { useLocation } from "wouter";
+import { type Extra, type PlanIn, type RecipeCard, troubleOf } from "@/api/client";
+import { useBegin } from "@/api/cooks";
+import { Button } from "@/ui/Button";
+
+interface Props {
+  name: string;
+  plan: PlanIn;
+  recipe?: RecipeCard;
+  extras?: Extra[];
+}
+
+/** Straight to the pot with what stands here, by hand; the simulated pot is put beside it there. */
+export function CookNow({ name, plan, recipe, extras = [] }: Props) {
+  const begin = useBegin();
+  const [, navigate] = useLocation();
+  const trouble = begin.error ? troubleOf(begin.error) : null;
+  return (
+    <>
+      <Button
+        disabled={begin.isPending}
+        onClick={() =>
+          begin.mutate(
+            { name: name.slice(0, 120), plan, connected: false, recipe: recipe ?? null, extras },
+            { onSuccess: (cook) => navigate(`/cook?cook=${cook.id}`) },
+          )
+        }
+      >
+        Cook it
+      </Button>
+      {trouble && (
+        <span role="alert" className="text-care text-[14px]">
+          {trouble.message} {trouble.hint}
+        </span>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,145 @@
+import type { CookOut, PieceOutcome, Texture } from "@/api/client";
+import { MOST_MARK, unjudged } from "@/lib/outcome";
+import { TEXTURE_WORDS } from "@/lib/words";
+import { Tick } from "@/ui/Tick";
+
+interface Props {
+  cook: CookOut;
+  pieces: PieceOutcome[];
+  onChange: (pieces: PieceOutcome[]) => void;
+}
+
+const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-1";
+const RUNGS = [1, 2, 3, 4, 5];
+const MARKS = [
+  "membrane on",
+  "membrane off",
+  "at the edge",
+  "in the middle",
+  "thick end",
+  "thin end",
+];
+
+/** How it came out: each kind as one, or each piece alone. */
+export function JudgedPieces({ cook, pieces, onChange }: Props) {
+  const set = (at: number, part: Partial<PieceOutcome>) =>
+    onChange(pieces.map((piece, index) => (index === at ? { ...piece, ...part } : piece)));
+  return cook.plan.kinds.map((kind, group) => {
+    const own = pieces.flatMap((piece, at) => (piece.group === group ? [{ piece, at }] : []));
+    const alone = own.some(({ piece }) => piece.number != null);
+    const split = (on: boolean) =>
+      onChange([
+        ...pieces.filter((piece) => (piece.group ?? 0) < group),
+        ...unjudged(kind, group, on),
+        ...pieces.filter((piece) => (piece.group ?? 0) > group),
+      ]);
+    return (
+      // biome-ignore lint/suspicious/noArrayIndexKey: kinds stand in a fixed order
+      <fieldset key={group} className="border-rule border-t pt-1">
+        <legend className="font-semibold">
+          {kind.count} × {kind.name}
+          {kind.membrane ? ", membrane on" : ""}
+        </legend>
+        {kind.count > 1 && <Tick label="judge each piece alone" on={alone} onChange={split} />}
+        {own.map(({ piece, at }) => (
+          <Piece
+            key={piece.number ?? 0}
+            cook={cook}
+            name={piece.number == null ? kind.name : `${kind.name} ${piece.number}`}
+            piece={piece}
+            onChange={(part) => set(at, part)}
+          />
+        ))}
+        <datalist id="piece-marks">
+          {MARKS.map((mark) => (
+            <option key={mark} value={mark} />
+          ))}
+        </datalist>
+      </fieldset>
+    );
+  });
+}
+
+interface PieceProps {
+  cook: CookOut;
+  name: string;
+  piece: PieceOutcome;
+  onChange: (part: Partial<PieceOutcome>) => void;
+}
+
+function Piece({ cook, name, piece, onChange }: PieceProps) {
+  return (
+    <div className="flex flex-wrap items-center gap-x-5 gap-y-2 border-rule border-b py-1.5 last-of-type:border-b-0">
+      {piece.number != null && (
+        <label className="flex items-center gap-2">
+          <span className="font-dial font-bold">{piece.number}</span>
+          <input
+            aria-label={`what is different about ${name}`}
+            list="piece-marks"
+            value={piece.mark}
+            maxLength={MOST_MARK}
+            placeholder="membrane off …"
+            onChange={(event) => onChange({ mark: event.target.value })}
+            className={`${FIELD} w-36 placeholder:text-pencil`}
+          />
+        </label>
+      )}
+      <label className="flex items-center gap-2">
+        <span className="text-pencil">texture</span>
+        <select
+          aria-label={`texture of ${name}`}
+          value={piece.texture ?? ""}
+          onChange={(event) =>
+            onChange({ texture: (event.target.value || null) as Texture | null })
+          }
+          className={FIELD}
+        >
+          <option value="">not judged</option>
+          {cook.plan.looks.map(({ texture }) => (
+            <option key={texture} value={texture}>
+              {TEXTURE_WORDS[texture]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <OneToFive
+        name="juicy"
+        of={name}
+        value={piece.juicy ?? null}
+        onChange={(juicy) => onChange({ juicy })}
+      />
+      <OneToFive
+        name="taste"
+        of={name}
+        value={piece.taste ?? null}
+        onChange={(taste) => onChange({ taste })}
+      />
+    </div>
+  );
+}
+
+interface RungProps {
+  name: string;
+  of: string;
+  value: number | null;
+  onChange: (value: number | null) => void;
+}
+
+function OneToFive({ name, of, value, onChange }: RungProps) {
+  return (
+    <fieldset aria-label={`${name}, one to five, of ${of}`} className="flex items-center gap-1">
+      <span className="text-pencil">{name}</span>
+      {RUNGS.map((rung) => (
+        <button
+          key={rung}
+          type="button"
+          aria-pressed={value === rung}
+          onClick={() => onChange(value === rung ? null : rung)}
+          className="h-9 w-9 rounded-sm border border-edge aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+        >
+          {rung}
+        </button>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,70 @@
+import { Link } from "wouter";
+import type { Turn } from "@/api/client";
+import { useTurns } from "@/api/cooks";
+import { clockTime } from "@/lib/cook";
+import { spokenTime } from "@/lib/format";
+
+/** Several dishes at once, what needs hands at the top; nothing while there is one alone. */
+export function Turns({ here }: { here: string }) {
+  const turns = useTurns().data?.turns ?? [];
+  if (turns.every((turn) => turn.id === here)) return null;
+  return (
+    <section aria-label="at the pots now" className="border-ink border-y-2">
+      <TurnList turns={turns} here={here} />
+    </section>
+  );
+}
+
+export function TurnList({ turns, here }: { turns: Turn[]; here?: string }) {
+  return (
+    <ol>
+      {turns.map((turn) => (
+        <li key={turn.id} className="border-rule border-b last:border-b-0">
+          <Link
+            href={`/cook?cook=${turn.id}`}
+            aria-current={turn.id === here ? "page" : undefined}
+            className="grid min-h-12 grid-cols-[7.5rem_minmax(0,1fr)] items-center gap-x-3 px-2 py-1 aria-[current=page]:bg-sheet"
+          >
+            <span className={`font-semibold ${LOOKS[turn.wants]}`}>{sayWant(turn)}</span>
+            <span className="min-w-0">
+              <span className="font-semibold">{turn.name}</span>
+              <span className="text-pencil"> in {turn.pot_name.split(",")[0]}</span>
+              <span className="block truncate text-[15px]">
+                {turn.title}
+                {turn.id === here && (
+                  <span className="hidden text-pencil sm:inline"> · shown below</span>
+                )}
+              </span>
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+const LOOKS: Record<Turn["wants"], string> = {
+  help: "text-care",
+  ear: "text-care",
+  hands: "",
+  time: "text-pencil",
+  notes: "text-pencil",
+};
+
+function sayWant(turn: Turn): string {
+  switch (turn.wants) {
+    case "help":
+      return "trouble, now";
+    case "ear":
+      return "it rings";
+    case "hands":
+      return "hands, now";
+    case "notes":
+      return "only notes";
+    case "time":
+      if (turn.left_s < 60) return "any moment";
+      return turn.left_s < 3600
+        ? `hands in ${spokenTime(Math.round(turn.left_s / 60))}`
+        : `hands at ${clockTime(turn.due_at)}`;
+  }
+}

@@ -1,0 +1,93 @@
+import type { LogWanted } from "@/api/cooks";
+import { useCatalogue, usePots } from "@/api/queries";
+
+/** What is looked for in the log. */
+export interface Sought {
+  search: string;
+  cut: string;
+  pot: string;
+  /** A date as an input writes it. */
+  since: string;
+}
+
+export const EVERYTHING: Sought = { search: "", cut: "", pot: "", since: "" };
+
+interface Props {
+  sought: Sought;
+  onChange: (part: Partial<Sought>) => void;
+}
+
+const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-0.5";
+
+/** Words, cut, pot and date of the sheets that are wanted. */
+export function Finder({ sought, onChange }: Props) {
+  const cuts = useCatalogue().data?.cuts ?? [];
+  const pots = usePots().data?.pots ?? [];
+  return (
+    <>
+      <label className="flex items-center gap-2">
+        <span className="text-pencil">find</span>
+        <input
+          type="search"
+          value={sought.search}
+          maxLength={120}
+          autoComplete="off"
+          onChange={(event) => onChange({ search: event.target.value })}
+          className={`${FIELD} w-40`}
+        />
+      </label>
+      <label className="flex items-center gap-2">
+        <span className="text-pencil">cut</span>
+        <select
+          aria-label="only this cut"
+          value={sought.cut}
+          onChange={(event) => onChange({ cut: event.target.value })}
+          className={`${FIELD} w-40`}
+        >
+          <option value="">all</option>
+          {cuts.map((item) => (
+            <option key={item.id} value={item.id}>
+              {item.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex items-center gap-2">
+        <span className="text-pencil">pot</span>
+        <select
+          aria-label="only this pot"
+          value={sought.pot}
+          onChange={(event) => onChange({ pot: event.target.value })}
+          className={`${FIELD} w-28`}
+        >
+          <option value="">all</option>
+          {pots.map((item) => (
+            <option key={item.id} value={item.id}>
+              {item.pot.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex items-center gap-2">
+        <span className="text-pencil">since</span>
+        <input
+          type="date"
+          value={sought.since}
+          onChange={(event) => onChange({ since: event.target.value })}
+          className={FIELD}
+        />
+      </label>
+    </>
+  );
+}
+
+/** As the server takes it; a date half typed is none. */
+export function logWanted({ search, cut, pot, since }: Sought): LogWanted {
+  const moment = new Date(`${since}T00:00`);
+  return {
+    ...(search && { search }),
+    ...(cut && { cut }),
+    ...(pot && { pot }),
+    ...(!Number.isNaN(moment.getTime()) && { since: moment.toISOString() }),
+  };
+}

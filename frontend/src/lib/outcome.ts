@@ -1,0 +1,23 @@
+/** Judged pieces of a pot: blanks to fill in, and what they are called. */
+
+import type { CookOut, PieceOutcome } from "@/api/client";
+
+type Kind = CookOut["plan"]["kinds"][number];
+
+export const MOST_MARK = 40;
+/** More are judged as one: nobody writes down fifty short ribs. */
+const MOST_ALONE = 12;
+
+/** Blanks for a kind: one for all of it, or one for each piece. */
+export function unjudged(kind: Kind, group: number, alone: boolean): PieceOutcome[] {
+  const blank = { group, texture: null, juicy: null, taste: null, mark: "" };
+  if (!alone) return [{ ...blank, number: null }];
+  const count = Math.min(kind.count, MOST_ALONE);
+  return Array.from({ length: count }, (_, index) => ({ ...blank, number: index + 1 }));
+}
+
+/** `back ribs 2 (membrane off)`; a sheet that names no kind goes by the order. */
+export function pieceName(piece: PieceOutcome, index: number, kinds: Kind[]): string {
+  const name = kinds[piece.group ?? index]?.name ?? "piece";
+  return `${name}${piece.number ? ` ${piece.number}` : ""}${piece.mark ? ` (${piece.mark})` : ""}`;
+}

@@ -1,0 +1,20 @@
+import { useState } from "react";
+
+/** State that outlives a reload and a look elsewhere; `forget` when it was written down for good. */
+export function useKept<T>(key: string, initial: () => T) {
+  const [value, setValue] = useState<T>(() => read<T>(key) ?? initial());
+  const keep = (next: T) => {
+    setValue(next);
+    localStorage.setItem(key, JSON.stringify(next));
+  };
+  const forget = () => localStorage.removeItem(key);
+  return [value, keep, forget] as const;
+}
+
+function read<T>(key: string): T | null {
+  try {
+    return JSON.parse(localStorage.getItem(key) ?? "null") as T | null;
+  } catch {
+    return null; // a broken draft is no draft
+  }
+}

@@ -1,0 +1,31 @@
+"""A converted recipe on its way to the pot: on a day, on a sheet, in a backup."""
+
+from typing import Annotated
+
+from pydantic import Field, StringConstraints
+
+from pneumachron.api.schemas.base import Closed
+from pneumachron.core.day.dish import ExtraWhen
+
+
+class RecipeStepCard(Closed):
+    """A step of a converted recipe."""
+
+    kind: Annotated[str, StringConstraints(max_length=20, pattern=r"^[a-z_]*$")]
+    text: Annotated[str, Field(max_length=2000)]
+
+
+class RecipeCard(Closed):
+    """A converted recipe, as it comes along to the pot."""
+
+    title: Annotated[str, Field(max_length=200)]
+    ingredients: Annotated[list[Annotated[str, Field(max_length=300)]], Field(max_length=120)]
+    steps: Annotated[list[RecipeStepCard], Field(max_length=60)]
+
+
+class ExtraIn(Closed):
+    """Work that a recipe brings along."""
+
+    title: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200)]
+    minutes: Annotated[float, Field(ge=1, le=600)]
+    when: ExtraWhen

@@ -1,0 +1,80 @@
+"""Pieces judged one by one, as a cell of the log's files."""
+
+import json
+from typing import Any, TypeVar
+
+from pneumachron.core.cook.pieces import MOST_PIECES
+from pneumachron.core.tenderness import TEXTURES
+
+Number = TypeVar("Number", int, float)
+ALONE = "pieces judged alone [JSON]"
+MAX_ALONE = 8000
+"""Signs of such a cell."""
+MAX_MARK = 40
+JUDGED = {"texture": str, "group": int, "number": int, "mark": str, "juicy": int, "taste": int}
+"""What is said of a piece, and its type."""
+
+
+def write_alone(pieces: list[dict[str, Any]]) -> str:
+    """All pieces when more than one was judged; columns have room for one only."""
+    if len(pieces) < 2:
+        return ""
+    known = [
+        {name: piece[name] for name in JUDGED if piece.get(name) not in {None, ""}}
+        for piece in pieces
+    ]
+    return json.dumps(known, ensure_ascii=False)
+
+
+def read_alone(cell: str | None) -> tuple[dict[str, Any], ...]:
+    """The pieces of such a cell.
+
+    Raises
+    ------
+    ValueError : it is not one.
+    """
+    if not cell:
+        return ()
+    try:
+        found = json.loads(cell)
+    except RecursionError:
+        raise ValueError("pieces judged alone are nested too deeply") from None
+    if not isinstance(found, list) or not 1 < len(found) <= MOST_PIECES:
+        raise ValueError(f"pieces judged alone are no list of 2 to {MOST_PIECES}")
+    return tuple(_read_piece(piece) for piece in found)
+
+
+def _read_piece(piece: object) -> dict[str, Any]:
+    if not isinstance(piece, dict) or any(
+        name not in JUDGED or type(value) is not JUDGED[name] for name, value in piece.items()
+    ):
+        raise ValueError(f"a piece judged alone says other things than {', '.join(JUDGED)}")
+    if piece.get("texture", "tender") not in TEXTURES:
+        raise ValueError(f"no such texture: {piece['texture'][:40]}")
+    for name, (low, high) in {"juicy": (1, 5), "taste": (1, 5), "group": (0, 11),
+                              "number": (1, MOST_PIECES)}.items():  # fmt: skip
+        if name in piece:
+            within(piece[name], low, high, name)
+    if len(piece.get("mark", "")) > MAX_MARK:
+        raise ValueError(f"a mark is longer than {MAX_MARK} signs")
+    blank = {
+        "texture": None,
+        "group": None,
+        "number": None,
+        "mark": "",
+        "juicy": None,
+        "taste": None,
+    }
+    return blank | piece
+
+
+def within(value: Number, low: float, high: float, what: str) -> Number:
+    """A number of a cell, unless it cannot be.
+
+    Raises
+    ------
+    ValueError : it cannot; says between what.
+    """
+    if not low <= value <= high:
+        raise ValueError(f"{what} of {value:g} is not between {low:g} and {high:g}")
+    return value

@@ -1,0 +1,150 @@
+"""Photos on a sheet: checked, made small, stripped of everything but the picture, kept as files."""
+
+from base64 import b64decode, b64encode
+from datetime import datetime
+from hashlib import sha256
+from io import BytesIO
+from pathlib import Path
+from typing import Any
+
+from PIL import Image, ImageOps, UnidentifiedImageError
+from sqlalchemy.orm import Session
+
+from pneumachron.core.errors import WishError
+from pneumachron.devices.clock import write_whole
+from pneumachron.services.households import current_household
+from pneumachron.store import photos
+from pneumachron.store.cooks import COOKS
+from pneumachron.store.records import StoredPhoto, new_id, now
+
+FOLDER = "photos"
+FORMATS = ("JPEG", "PNG", "WEBP")
+MAX_PHOTO_BYTES = 16 * 1024 * 1024
+"""A phone's picture has three to eight."""
+MAX_PIXELS = 64_000_000
+"""What is more than that is no photo but an attack on memory."""
+MAX_PHOTOS = 8
+"""On one sheet."""
+_UNREADABLE = (
+    UnidentifiedImageError, Image.DecompressionBombError, Image.DecompressionBombWarning,
+    OSError, ValueError, SyntaxError, EOFError,
+)  # fmt: skip
+"""What the reader of pictures raises for broken ones."""
+LONG_SIDE_PX = 1280
+QUALITY = 82
+
+
+def place(data: Path, photo_id: str) -> Path:
+    """Where a picture lies; its name is an id of the app's own making and nothing else."""
+    return data / FOLDER / f"{photo_id}.jpg"
+
+
+def add_photo(session: Session, data: Path, cook_id: str, content: bytes) -> StoredPhoto:
+    """Put a picture onto a sheet. The same one twice is there once.
+
+    Raises
+    ------
+    WishError : no picture, too large, or the sheet has enough; nothing was kept.
+    """
+    stored = COOKS.get(session, current_household(session).household_id, cook_id)
+    picture, size = cleaned(content)
+    digest = sha256(picture).hexdigest()
+    twin = photos.twin_of(session, stored.cook_id, digest)
+    if twin is not None:
+        home = current_household(session).household_id
+        photos.set_photo_deleted(session, home, twin.photo_id, deleted=False)
+        return twin
+    if len(photos.photos_of(session, stored.cook_id)) >= MAX_PHOTOS:
+        raise WishError(
+            "enough_photos",
+            "photo",
+            f"This sheet has {MAX_PHOTOS} photos already.",
+            "Take one off first.",
+        )
+    photo = StoredPhoto(new_id(), stored.cook_id, now(), *size, digest)
+    # the file first: a sheet never names a picture that is not there
+    write_whole(place(data, photo.photo_id), picture)
+    photos.add_photo(session, photo)
+    return photo
+
+
+def cleaned(content: bytes) -> tuple[bytes, tuple[int, int]]:
+    """A picture as a small JPEG with nothing in it but its pixels, and its width and height.
+
+    Where, when and with what it was taken is gone; it is turned the right way up.
+
+    Raises
+    ------
+    WishError : this is no picture that can be read, or a far too large one.
+    """
+    try:
+        with Image.open(BytesIO(content), formats=FORMATS) as opened:
+            if opened.width * opened.height > MAX_PIXELS:
+                raise _not_a_photo(f"has more than {MAX_PIXELS // 1_000_000} million dots")
+            opened.draft("RGB", (2 * LONG_SIDE_PX, 2 * LONG_SIDE_PX))
+            turned = ImageOps.exif_transpose(opened).convert("RGBA")
+    except _UNREADABLE as error:
+        raise _not_a_photo("cannot be read as a JPEG, PNG or WebP picture") from error
+    turned.thumbnail((LONG_SIDE_PX, LONG_SIDE_PX))
+    # a fresh sheet: comments, profiles and other chunks of the file stay behind
+    plain = Image.new("RGB", turned.size, "white")
+    plain.paste(turned, mask=turned.getchannel("A"))
+    written = BytesIO()
+    plain.save(written, "JPEG", quality=QUALITY)
+    return written.getvalue(), plain.size
+
+
+def _not_a_photo(what: str) -> WishError:
+    return WishError("not_a_photo", "photo", f"This file {what}.", "Choose another picture.")
+
+
+def read_photo(session: Session, data: Path, photo_id: str) -> Path:
+    """The file of a photo of this household."""
+    home = current_household(session).household_id
+    return place(data, photos.get_photo(session, home, photo_id).photo_id)
+
+
+def set_photo_deleted(session: Session, photo_id: str, *, deleted: bool) -> None:
+    """Take a photo off its sheet, or put it back."""
+    home = current_household(session).household_id
+    photos.set_photo_deleted(session, home, photo_id, deleted=deleted)
+
+
+def photo_entries(session: Session, data: Path, cook_id: str) -> list[dict[str, Any]]:
+    """Photos of a cook as they lie in a backup; one whose file is gone is left out."""
+    found = []
+    for photo in photos.photos_of(session, cook_id):
+        file = place(data, photo.photo_id)
+        if file.is_file():
+            found.append(
+                {
+                    "photo_id": photo.photo_id,
+                    "at": photo.at.isoformat(),
+                    "jpeg": b64encode(file.read_bytes()).decode("ascii"),
+                }
+            )
+    return found
+
+
+def put_photo(
+    session: Session, data: Path, cook_id: str, photo_id: str, *, at: datetime, jpeg: str
+) -> None:
+    """A photo that comes back from a file, under its own id; what is there stays.
+
+    It is read and written anew like any other picture: a file is not to be trusted.
+
+    Raises
+    ------
+    WishError : it is no picture.
+    """
+    if photos.is_known(session, photo_id):
+        return
+    try:
+        content = b64decode(jpeg, validate=True)
+    except ValueError as error:
+        raise _not_a_photo("is not written as a picture") from error
+    picture, size = cleaned(content)
+    digest = sha256(picture).hexdigest()
+    if photos.twin_of(session, cook_id, digest) is None:
+        write_whole(place(data, photo_id), picture)
+        photos.add_photo(session, StoredPhoto(photo_id, cook_id, at, *size, digest))
