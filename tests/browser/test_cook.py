@@ -187,6 +187,38 @@ def test_a_whole_brisket_day(
     assert complaints == []
 
 
+SLOW_LID = """
+const sent = window.fetch;
+window.fetch = async (request) => {
+  if (request.url.endsWith("/hands")) {
+    const { do: what } = await request.clone().json();
+    if (what === "lid_off") await new Promise((go) => setTimeout(go, 1000));
+  }
+  return sent(request);
+};
+"""
+
+
+def test_quick_hands_are_played_in_their_order(beside: Page, complaints: list[str]) -> None:
+    to_the_start(beside)
+    state = beside.get_by_test_id("pot-state")
+    expect(state).to_contain_text("heating")
+    # what is sent second arrives first, unless the app waits for its answer
+    beside.add_init_script(SLOW_LID)
+    beside.reload()
+    for words in ("stop", "lid off", "scrape the base", "pour in 100 ml", "lid on"):
+        beside.get_by_role("button", name=words, exact=True).click()
+    beside.get_by_role("checkbox", name="something burnt on").click()
+    beside.get_by_role("checkbox", name="weak heater").click()
+    beside.get_by_role("checkbox", name="I stand at the pot").click()
+    beside.get_by_role("button", name="start", exact=True).click()
+    expect(state).to_contain_text("heating")
+    cook = beside.request.get(f"/api/cooks/{beside.url.rpartition('=')[2]}").json()
+    assert cook["faults"]["stuck_base"]
+    assert cook["faults"]["weak_heater"]
+    assert complaints == []
+
+
 def test_the_log_finds_compares_and_forgets(page: Page) -> None:
     page.goto("/log")
     sheets = page.get_by_role("list", name="sheets").get_by_role("listitem")

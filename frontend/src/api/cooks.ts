@@ -94,11 +94,21 @@ export function useBegin() {
   });
 }
 
+/** What is done beside the pot goes one after the other: quick hands must not overtake themselves. */
+const IN_TURN = { id: "beside the pot" };
+const NO_FAULTS: Faults = {
+  weak_heater: false,
+  leaking_gasket: false,
+  stuck_base: false,
+  away: false,
+};
+
 /** Everything that is done to a cook; each answer is the cook as it then stands. */
 export function useCookActs(id: string) {
   const queries = useQueryClient();
   const params = { path: { cook_id: id } };
   return useMutation({
+    scope: IN_TURN,
     mutationFn: (act: Act): Promise<CookOut> => {
       switch (act.kind) {
         case "tell":
@@ -115,11 +125,18 @@ export function useCookActs(id: string) {
           return unwrap(
             client.PUT("/api/cooks/{cook_id}/connected", { params, body: { on: act.on } }),
           );
-        case "faults":
-          return unwrap(client.PUT("/api/cooks/{cook_id}/faults", { params, body: act.faults }));
+        case "faults": {
+          const faults = queries.getQueryData<CookOut>(one(id))?.faults;
+          const body = { ...NO_FAULTS, ...faults, ...act.change };
+          return unwrap(client.PUT("/api/cooks/{cook_id}/faults", { params, body }));
+        }
       }
     },
-    onSuccess: (cook) => queries.setQueryData(one(id), cook),
+    onSuccess: async (cook) => {
+      // an answer to an older question must not come in after this one
+      await queries.cancelQueries({ queryKey: one(id) });
+      queries.setQueryData(one(id), cook);
+    },
   });
 }
 
@@ -128,7 +145,7 @@ export type Act =
   | { kind: "press"; what: PotCommand; there: boolean }
   | { kind: "hands"; what: HandAction; volume?: string }
   | { kind: "connect"; on: boolean }
-  | { kind: "faults"; faults: Faults };
+  | { kind: "faults"; change: Partial<Faults> };
 
 /** A key of our own for something that is told: told twice, it is written once. */
 export function newKey(): string {
@@ -137,6 +154,7 @@ export function newKey(): string {
 
 export function useJudge(id: string) {
   return useMutation({
+    scope: IN_TURN,
     mutationFn: (body: { seen: Texture | null; probe: string | null }) =>
       unwrap(
         client.POST("/api/cooks/{cook_id}/judge", { params: { path: { cook_id: id } }, body }),
@@ -146,6 +164,7 @@ export function useJudge(id: string) {
 
 export function useProbe(id: string) {
   return useMutation({
+    scope: IN_TURN,
     mutationFn: () =>
       unwrap(client.GET("/api/cooks/{cook_id}/probe", { params: { path: { cook_id: id } } })),
   });
@@ -167,6 +186,7 @@ export function useWorth(id: string, stopped: boolean) {
 export function useSpeed() {
   const queries = useQueryClient();
   return useMutation({
+    scope: IN_TURN,
     mutationFn: (speed: 1 | 10 | 60 | 240) => unwrap(client.PUT("/api/clock", { body: { speed } })),
     onSuccess: () => {
       queries.invalidateQueries({ queryKey: ["cooks"] });

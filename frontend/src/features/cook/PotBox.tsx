@@ -83,7 +83,7 @@ export function PotBox({ cook, act }: Props) {
             key={name}
             label={words}
             on={faults[name]}
-            onChange={(on) => act({ kind: "faults", faults: { ...faults, [name]: on } })}
+            onChange={(on) => act({ kind: "faults", change: { [name]: on } })}
           />
         ))}
         <label className="flex items-center gap-1">
