@@ -74,7 +74,7 @@ class Cook:
 
     def to_the_pot(self) -> None:
         """Everything up to the start."""
-        for step_id in ("season", "sear", "deglaze", "pour", "load"):
+        while (step_id := self.now()["current"]) != "lid":
             self.do(step_id)
         self.hands("lid_on")
         self.do("lid")
@@ -408,3 +408,42 @@ def test_deleted_and_put_back_and_the_clock(kitchen: TestClient, stepped: Steppe
     after = datetime.fromisoformat(kitchen.get("/api/clock").json()["now"])
     assert after - before == timedelta(minutes=40)
     assert kitchen.put("/api/clock", json={"speed": 3}).status_code == 422
+
+
+def test_two_sheets_and_the_kinds_of_one_pot(kitchen: TestClient, stepped: Stepped) -> None:
+    rack = {"cut": "back_ribs", "count": 1, "mass": "1 kg", "thickness": "2.8 cm"}
+    two_ways = {
+        **BRISKET,
+        "pieces": [{**rack, "membrane": False}, {**rack, "membrane": True}],
+    }
+    cook = Cook(kitchen, stepped, plan=two_ways)
+    before = kitchen.get(f"/api/cooks/{cook.id}/pieces").json()
+    assert not before["followed"]  # nothing happened yet: along what is set
+    cook.to_the_pot()
+    stepped.seconds += 3600
+    cook.now()
+    pieces = kitchen.get(f"/api/cooks/{cook.id}/pieces").json()
+    assert pieces["followed"]
+    assert [kind["name"] for kind in pieces["kinds"]] == [
+        "Back ribs, membrane off",
+        "Back ribs, membrane on",
+    ]
+    # common practice: a membrane left on costs a rung
+    off, on = (kind["softening"][-1][1] for kind in pieces["kinds"])
+    assert off - on == pytest.approx(1.0, abs=0.01)
+    assert "1.0 steps firmer" in pieces["said"][0]
+
+    other = Cook(kitchen, stepped, connected=False)
+    wanted = {"one": cook.id, "other": other.id}
+    laid = kitchen.get("/api/cooks/compare", params=wanted).json()
+    assert [sheet["id"] for sheet in laid["sheets"]] == [cook.id, other.id]
+    told = {item["about"]: item["then"]["us"] for item in laid["differences"]}
+    assert told["pieces"] == "2 × Brisket flat"
+    assert told["weight"] == "3 lb 2 oz"
+    # the pot came up: only one of them knows how long it took
+    assert "to pressure" not in told
+    alike = kitchen.get("/api/cooks/compare", params={"one": other.id, "other": other.id}).json()
+    assert alike["differences"] == []
+    lost = kitchen.get("/api/cooks/compare", params={"one": cook.id, "other": "nothing"})
+    assert lost.status_code == 404
+    assert kitchen.get("/api/cooks/compare", params={"one": cook.id}).status_code == 422

@@ -70,8 +70,8 @@ def main() -> None:
                 return client.get("/api/cooks", params=words)
 
             def compared(number: int) -> object:
-                pair = ids[number % 40 : number % 40 + 2]
-                return [client.get(f"/api/cooks/{cook_id}") for cook_id in pair]
+                one, other = ids[number % 40 : number % 40 + 2]
+                return client.get("/api/cooks/compare", params={"one": one, "other": other})
 
             def common(number: int) -> object:
                 return client.get(

@@ -24,6 +24,7 @@ export type RestoreOut = Schemas["RestoreOut"];
 export type ReadyByOut = Schemas["ReadyByOut"];
 export type AroundOut = Schemas["AroundOut"];
 export type CookOut = Schemas["CookOut"];
+export type CookPieces = Schemas["PiecesOut"];
 export type Turn = Schemas["TurnOut"];
 export type Extra = Schemas["ExtraIn"];
 export type RecipeCard = Schemas["RecipeCard"];

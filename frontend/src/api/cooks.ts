@@ -43,6 +43,29 @@ export function cookQuery(id: string) {
   });
 }
 
+/** Two sheets laid together. */
+export function useCompared([one, other]: [string, string]) {
+  return useQuery({
+    queryKey: ["cooks", "compare", one, other],
+    queryFn: ({ signal }) =>
+      unwrap(client.GET("/api/cooks/compare", { params: { query: { one, other } }, signal })),
+    staleTime: 0,
+    retry: false,
+  });
+}
+
+/** How each kind of piece in the pot softened. */
+export function usePieces(id: string) {
+  return useQuery({
+    queryKey: ["cooks", "pieces", id],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.GET("/api/cooks/{cook_id}/pieces", { params: { path: { cook_id: id } }, signal }),
+      ),
+    staleTime: 0,
+  });
+}
+
 export interface LogWanted {
   search?: string;
   cut?: string;

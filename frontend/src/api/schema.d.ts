@@ -1000,6 +1000,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooks/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Compare Cooks
+         * @description Two sheets laid together, with their differences in words.
+         */
+        get: operations["compare_cooks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cooks/{cook_id}": {
         parameters: {
             query?: never;
@@ -1042,6 +1062,26 @@ export interface paths {
          * @description Tell what happened. The same key twice is written once.
          */
         post: operations["tell_cook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{cook_id}/pieces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Pieces Of Cook
+         * @description How each kind of piece in the pot softened.
+         */
+        get: operations["pieces_of_cook"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1818,6 +1858,16 @@ export interface components {
             speed: number;
         };
         /**
+         * CompareOut
+         * @description Two sheets laid together.
+         */
+        CompareOut: {
+            /** Sheets */
+            sheets: components["schemas"]["CookOut"][];
+            /** Differences */
+            differences: components["schemas"]["pneumachron__api__schemas__cooks__DifferenceOut"][];
+        };
+        /**
          * ConnectIn
          * @description Whether the simulated pot stands beside a cook.
          */
@@ -2241,18 +2291,6 @@ export interface components {
             days: components["schemas"]["DayLine"][];
             /** Total */
             total: number;
-        };
-        /**
-         * DifferenceOut
-         * @description One number that changed.
-         */
-        DifferenceOut: {
-            /** What */
-            what: string;
-            /** Stored */
-            stored: string;
-            /** Fresh */
-            fresh: string;
         };
         /**
          * DishIn
@@ -3323,6 +3361,36 @@ export interface components {
             taste?: number | null;
         };
         /**
+         * PieceTraceOut
+         * @description One kind of piece over time.
+         */
+        PieceTraceOut: {
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /**
+             * Softening
+             * @description [s from the start of heating, rung: 0 chewy to 4 falls apart]
+             */
+            softening: number[][];
+        };
+        /**
+         * PiecesOut
+         * @description The kinds of pieces in one pot, one over the other.
+         */
+        PiecesOut: {
+            /**
+             * Followed
+             * @description along what happened; else along the plan
+             */
+            followed: boolean;
+            /** Kinds */
+            kinds: components["schemas"]["PieceTraceOut"][];
+            /** Said */
+            said: string[];
+        };
+        /**
          * PlacedOut
          * @description A piece in its place: its edge from above, and its heights over the base.
          */
@@ -3877,7 +3945,7 @@ export interface components {
             /** Engine Version */
             engine_version: string;
             /** Differences */
-            differences: components["schemas"]["DifferenceOut"][];
+            differences: components["schemas"]["pneumachron__api__schemas__shelf__DifferenceOut"][];
             results: components["schemas"]["PlanOut"];
         };
         /**
@@ -4777,6 +4845,28 @@ export interface components {
         WhatIfOut: {
             /** Alternatives */
             alternatives: components["schemas"]["AlternativeOut"][];
+        };
+        /**
+         * DifferenceOut
+         * @description Something that is not the same about two cooks.
+         */
+        pneumachron__api__schemas__cooks__DifferenceOut: {
+            /** About */
+            about: string;
+            first: components["schemas"]["Shown"];
+            then: components["schemas"]["Shown"];
+        };
+        /**
+         * DifferenceOut
+         * @description One number that changed.
+         */
+        pneumachron__api__schemas__shelf__DifferenceOut: {
+            /** What */
+            what: string;
+            /** Stored */
+            stored: string;
+            /** Fresh */
+            fresh: string;
         };
     };
     responses: never;
@@ -8438,6 +8528,65 @@ export interface operations {
             };
         };
     };
+    compare_cooks: {
+        parameters: {
+            query: {
+                one: string;
+                other: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CompareOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     follow_cook: {
         parameters: {
             query?: never;
@@ -8681,6 +8830,64 @@ export interface operations {
             };
             /** @description It cannot be done as things stand, and what to do */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A wish that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pieces_of_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PiecesOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -6,25 +6,40 @@ interface Props {
   /** Seconds from edge to edge. */
   span: number;
   label: string;
+  scale?: Scale;
   children: (sheet: Sheet) => ReactNode;
 }
 
-/** How a sheet draws a curve of [seconds, Pa]. */
-export interface Sheet {
-  points: (curve: number[][]) => string;
+/** What goes up: from foot to top, its rules, and the room their words take. */
+export interface Scale {
+  foot: number;
+  top: number;
+  rules: { at: number; words: string }[];
+  left: number;
 }
 
-const LEFT = 34;
-const FOOT = 22;
-const FULL_PA = 110_000;
-const RULES_PA = [0, 25_000, 50_000, 75_000, 100_000];
+/** How a sheet draws a curve of [seconds, value]. */
+export interface Sheet {
+  points: (curve: number[][]) => string;
+  y: (value: number) => number;
+}
 
-/** Ruled paper for pressure over time: kPa at the left, hours along. */
-export function RuledSheet({ width, height, span, label, children }: Props) {
-  const x = (seconds: number) => LEFT + (seconds / span) * (width - LEFT - 4);
-  const y = (gauge: number) => (height - FOOT) * (1 - Math.min(gauge / FULL_PA, 1));
+const FOOT = 22;
+const PRESSURE: Scale = {
+  foot: 0,
+  top: 110_000,
+  rules: [0, 25, 50, 75, 100].map((kpa) => ({ at: 1000 * kpa, words: String(kpa) })),
+  left: 34,
+};
+
+/** Ruled paper over time, hours along; at the left kPa, if it is not told otherwise. */
+export function RuledSheet({ width, height, span, label, scale = PRESSURE, children }: Props) {
+  const { foot, top, rules, left } = scale;
+  const x = (seconds: number) => left + (seconds / span) * (width - left - 4);
+  const share = (value: number) => Math.min(Math.max((value - foot) / (top - foot), 0), 1);
+  const y = (value: number) => (height - FOOT) * (1 - share(value));
   const points = (curve: number[][]) =>
-    curve.map(([at = 0, gauge = 0]) => `${x(at).toFixed(1)},${y(gauge).toFixed(1)}`).join(" ");
+    curve.map(([at = 0, value = 0]) => `${x(at).toFixed(1)},${y(value).toFixed(1)}`).join(" ");
   const step = span > 2 * 3600 ? 1800 : 900;
   const ticks = Array.from({ length: Math.floor(span / step) + 1 }, (_, index) => index * step);
   return (
@@ -36,11 +51,11 @@ export function RuledSheet({ width, height, span, label, children }: Props) {
       aria-label={label}
       className="block h-auto max-w-full"
     >
-      {RULES_PA.map((gauge) => (
-        <g key={gauge}>
-          <line x1={LEFT} x2={width} y1={y(gauge)} y2={y(gauge)} stroke="var(--rule)" />
-          <text x={0} y={Math.max(y(gauge) + 4, 10)} fontSize="11" fill="var(--pencil)">
-            {gauge / 1000}
+      {rules.map(({ at, words }) => (
+        <g key={words}>
+          <line x1={left} x2={width} y1={y(at)} y2={y(at)} stroke="var(--rule)" />
+          <text x={0} y={Math.max(y(at) + 4, 10)} fontSize="11" fill="var(--pencil)">
+            {words}
           </text>
         </g>
       ))}
@@ -52,7 +67,7 @@ export function RuledSheet({ width, height, span, label, children }: Props) {
           </text>
         </g>
       ))}
-      {children({ points })}
+      {children({ points, y })}
     </svg>
   );
 }

@@ -11,10 +11,10 @@ from typing import Literal, TypeAlias
 import numpy as np
 
 from pneumachron.core.answers import Answer, answer_of, answers_of, cooked
-from pneumachron.core.cases import first_search
+from pneumachron.core.cases import first_search, texture_reached
 from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.hold import MAX_HOLD_S
+from pneumachron.core.hold import MAX_HOLD_S, Search
 from pneumachron.core.load import FREEZER_C, Load, Piece, make_piece
 from pneumachron.core.pots import Pot
 from pneumachron.core.standing import stand
@@ -56,11 +56,28 @@ def answer_for_minutes(wish: Wish, hold_min: int) -> Answer:
     OutOfRangeError : below zero or above twelve hours.
     WishError : the wish cannot be met.
     """
+    setup, search = _for_minutes(wish, hold_min)
+    return cooked([setup], search, np.array([float(hold_min)]))[0]
+
+
+def rungs_for_minutes(wish: Wish, hold_min: int) -> tuple[float, ...]:
+    """Where a given number of minutes takes each kind of a load on the ladder.
+
+    Raises
+    ------
+    As `answer_for_minutes`.
+    """
+    setup, search = _for_minutes(wish, hold_min)
+    _, dose, _ = search.openings(np.array([60.0 * hold_min]))
+    pairs = zip(setup.wish.load.kinds(), dose[0], strict=True)
+    return tuple(texture_reached(piece, float(kind)) for (piece, _), kind in pairs)
+
+
+def _for_minutes(wish: Wish, hold_min: int) -> tuple[Setup, Search]:
     if not 0 <= hold_min <= MAX_HOLD_S / 60.0:
         raise OutOfRangeError("hold", hold_min, 0.0, MAX_HOLD_S / 60.0, "min")
     setup = set_up(wish)
-    search = first_search(setup, at_least_s=60.0 * hold_min)
-    return cooked([setup], search, np.array([float(hold_min)]))[0]
+    return setup, first_search(setup, at_least_s=60.0 * hold_min)
 
 
 Change: TypeAlias = tuple[AlternativeKind, str, Callable[[], Wish]]

@@ -111,6 +111,12 @@ ALONE: dict[str, tuple[tuple[str, int, int], ...]] = {
     "Allotment working party short ribs": (("at the edge", 4, 4), ("in the middle", 3, 4)),
 }
 """Pieces that were judged alone: what was different, juicy, taste."""
+TWO_WAYS = "Ribs two ways, for the basses to judge"
+"""One pot, membrane on and off: what a choir argues about."""
+TWO_WAYS_RACKS = tuple(
+    PieceInputs("back_ribs", 1, "1.05 kg", "2.8 cm", membrane=membrane)
+    for membrane in (True, False)
+)
 PICTURED = "Allotment working party short ribs"
 SATURDAY = 5
 """As `date.weekday` counts."""
@@ -160,6 +166,7 @@ def fill(session: Session, data: Path) -> None:
         line = cook_service.enter(session, entry)
         if name == PICTURED:
             photos.add_photo(session, data, line.cook_id, plate_of_short_ribs())
+    cook_service.enter(session, _two_ways(pots["bass"], people))
     # plans are as the log has taught by now
     for name, inputs in saved.items():
         planning.save_plan(session, name=name, person_id=people[name], inputs=inputs)
@@ -179,6 +186,25 @@ def _judged(name: str, texture: Texture) -> tuple[dict[str, Any], ...]:
          "mark": mark}
         for number, (mark, juicy, taste) in enumerate(ALONE[name], start=1)
     )  # fmt: skip
+
+
+def _two_ways(pot: str, people: dict[str, str]) -> cook_service.Entry:
+    """Two racks of one weight in one pot, each kind judged."""
+    judged = (("tender", 3, 3), ("very", 3, 5))
+    return cook_service.Entry(
+        name=TWO_WAYS,
+        person_id=people["Ribs off the bone for the basses"],
+        inputs=PlanInputs(TWO_WAYS_RACKS, pot, texture="very"),
+        started_at=_afternoon(33),
+        hold_min=28,
+        pieces=tuple(
+            {"texture": texture, "juicy": juicy, "taste": taste, "group": group}
+            for group, (texture, juicy, taste) in enumerate(judged)
+        ),
+        before_kg=2.1,
+        after_kg=1.6,
+        note="Five of seven basses want the membrane off.",
+    )
 
 
 def _day(saved: dict[str, PlanInputs]) -> dict[str, Any]:

@@ -5,16 +5,21 @@ from dataclasses import asdict
 from datetime import UTC, datetime
 from typing import Any
 
+import numpy as np
+
+from pneumachron.core.cook.along import PieceTrace, pieces_along, pieces_as_set, said_of
+from pneumachron.core.cook.compare import Cooked, differences, to_pressure_s
 from pneumachron.core.cook.forecast import alarms, forecast
 from pneumachron.core.cook.pieces import side_by_side
 from pneumachron.core.cook.sheet import Sheet, Timer
 from pneumachron.core.cook.steps import Step, StepKind
 from pneumachron.core.plan import Plan
-from pneumachron.core.steam import ambient_pressure_pa, saturation_pressure_pa
+from pneumachron.core.steam import FloatArray, ambient_pressure_pa, saturation_pressure_pa
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import PotReading
 from pneumachron.devices.simulated import Faults
+from pneumachron.services.documents import shown_document
 from pneumachron.store.records import StoredCook, StoredPhoto, StoredSample
 
 MOST_INK = 400
@@ -83,6 +88,74 @@ def cook_document(
             for item in photos
         ],
     }  # fmt: skip
+
+
+def compare_document(one: Cooked, other: Cooked) -> list[dict[str, Any]]:
+    """What is not the same about two cooks."""
+    return [
+        {"about": item.about, "first": shown_document(item.first),
+         "then": shown_document(item.then)}
+        for item in differences(one, other)
+    ]  # fmt: skip
+
+
+def cooked(stored: StoredCook, plan: Plan, sheet: Sheet, samples: Sequence[StoredSample]) -> Cooked:
+    """A cook as it is laid beside another one."""
+    content = stored.content
+    ink = [(at, gauge) for at, gauge in _ink(sheet, samples)]
+    up_s = to_pressure_s(ink)
+    return Cooked(
+        plan,
+        sheet,
+        pot_name=content.pot_name,
+        set_min=content.hold_min,
+        up_s=content.come_up_s if up_s is None else up_s,
+        yield_ratio=content.yield_ratio,
+    )
+
+
+def pieces_document(
+    stored: StoredCook, plan: Plan, sheet: Sheet, samples: Sequence[StoredSample]
+) -> dict[str, Any]:
+    """How each kind of piece softened, along what happened; along what was set without a trace."""
+    time_s, pot_c = _inside(sheet, plan.setup.after.open_pot_s, samples)
+    followed = len(time_s) > 1
+    if followed:
+        traces = pieces_along(plan.setup, time_s, pot_c)
+    else:
+        traces = pieces_as_set(plan.setup, stored.content.hold_min)
+    return {
+        "followed": followed,
+        "kinds": [
+            {"name": trace.name, "count": trace.count, "softening": _softening(trace)}
+            for trace in traces
+        ],
+        "said": list(said_of(traces)),
+    }
+
+
+def _softening(trace: PieceTrace) -> list[list[float]]:
+    every = max(len(trace.time_s) // MOST_INK, 1)
+    pick = np.unique(np.append(np.arange(0, len(trace.time_s), every), len(trace.time_s) - 1))
+    pairs = zip(trace.time_s[pick], trace.texture_step[pick], strict=True)
+    return [[round(float(at)), round(float(step), 3)] for at, step in pairs]
+
+
+def _inside(
+    sheet: Sheet, open_pot_s: float, samples: Sequence[StoredSample]
+) -> tuple[FloatArray, FloatArray]:
+    """Temperature of the pot from the start of heating on.
+
+    It ends when the meat has softened by itself after the lid came off for good.
+    """
+    begin, end = _lid_at(sheet), sheet.opened_s
+    if begin is None:
+        return np.empty(0), np.empty(0)
+    last = np.inf if end is None else end - begin.timestamp() + open_pot_s
+    times = ((item.at - begin).total_seconds() for item in samples)
+    points = [(at, item.temp_c) for at, item in zip(times, samples, strict=True) if 0 <= at <= last]
+    rising = dict(points)
+    return np.array(list(rising), dtype=float), np.array(list(rising.values()), dtype=float)
 
 
 def _plan(plan: Plan, pot_name: str) -> dict[str, Any]:

@@ -39,7 +39,12 @@ from pneumachron.devices.protocol import (
 )
 from pneumachron.devices.simulated import Faults, SimulatedPot
 from pneumachron.services.answers import opened_document, stopped_document
-from pneumachron.services.cook_documents import cook_document
+from pneumachron.services.cook_documents import (
+    compare_document,
+    cook_document,
+    cooked,
+    pieces_document,
+)
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import INPUTS_VERSION, Defaults, PlanInputs, located, read_wish
 from pneumachron.services.learning import household_defaults
@@ -412,6 +417,26 @@ def _missing(sheet: Sheet, plan: Plan, now_s: float) -> Resumed:
         (stopped_s - marks.started_s) / 60.0,
         min((now_s - stopped_s) / 60.0, 360.0),
     )
+
+
+def compare(session: Session, here: LiveKitchen, one: str, other: str) -> dict[str, Any]:
+    """Two sheets laid together, and what is not the same about them."""
+    both = [_stored(session, cook_id) for cook_id in (one, other)]
+    laid = []
+    for stored in both:
+        sheet, plan = _sheet(session, stored)
+        laid.append(cooked(stored, plan, sheet, cooks.samples_of(session, stored.cook_id)))
+    return {
+        "sheets": [_document(session, here, stored) for stored in both],
+        "differences": compare_document(*laid),
+    }
+
+
+def pieces(session: Session, cook_id: str) -> dict[str, Any]:
+    """How the kinds of pieces in one pot softened, each along what happened to the pot."""
+    stored = _stored(session, cook_id)
+    sheet, plan = _sheet(session, stored)
+    return pieces_document(stored, plan, sheet, cooks.samples_of(session, stored.cook_id))
 
 
 def probe(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:

@@ -5,7 +5,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
 
-from pneumachron.core.alternatives import answer_for_minutes
+from pneumachron.core.alternatives import rungs_for_minutes
+from pneumachron.core.cook.pieces import mean_model_step
 from pneumachron.core.errors import WishError
 from pneumachron.core.wish import Wish
 from pneumachron.services.live_kitchen import plan_of
@@ -43,9 +44,14 @@ def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookCo
             json.dumps(content.inputs, sort_keys=True), json.dumps(kitchen, sort_keys=True)
         )
         alike = len({piece.cut.cut_id for piece in found.wish.load.pieces}) == 1
-        step = None
-        if alike:
-            step = answer_for_minutes(found.wish, content.hold_min + again).texture_step
+        step = _judged_by_model(found.wish, content.hold_min + again, events) if alike else None
     except WishError:
         return replace(content, model_step=None, planned_up_s=NO_ANSWER_S)
     return replace(content, model_step=step, planned_up_s=found.up_s)
+
+
+def _judged_by_model(wish: Wish, hold_min: int, events: Sequence[StoredEvent]) -> float | None:
+    """The model's rung of the pieces that were judged; None when none was."""
+    told = [event.body["pieces"] for event in events if event.kind == "outcome"]
+    counts = [count for _, count in wish.load.kinds()]
+    return mean_model_step(told[-1] if told else [], counts, rungs_for_minutes(wish, hold_min))

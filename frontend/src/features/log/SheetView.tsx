@@ -1,8 +1,9 @@
 import { Link } from "wouter";
 import { type CookOut, type PieceOutcome, troubleOf } from "@/api/client";
-import { useCook } from "@/api/cooks";
+import { useCook, usePieces } from "@/api/cooks";
 import { useHistory } from "@/api/log";
 import { InkTrace } from "@/drawing/InkTrace";
+import { PieceTraces } from "@/drawing/PieceTraces";
 import { RecipeAside } from "@/features/cook/RecipeAside";
 import { Photos } from "@/features/log/Photos";
 import { clockTime, STATE_WORDS } from "@/lib/cook";
@@ -45,6 +46,7 @@ export function SheetView({ id }: { id: string }) {
             <Facts cook={cook} />
             <Outcome cook={cook} />
             <SideBySide cook={cook} />
+            {cook.plan.kinds.length > 1 && <KindByKind id={id} width={width} />}
             <Photos cook={cook} />
             <RecipeAside cook={cook} />
             <History id={id} cook={cook} />
@@ -106,6 +108,32 @@ function SideBySide({ cook }: { cook: CookOut }) {
       </h2>
       <ul className="list-disc pl-5">
         {cook.side_by_side.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The kinds of pieces in one pot over what happened to it. */
+function KindByKind({ id, width }: { id: string; width: number }) {
+  const { data } = usePieces(id);
+  if (!data) return null;
+  return (
+    <section aria-labelledby="kinds-title" className="mt-3">
+      <h2 id="kinds-title" className="font-semibold text-[18px]">
+        How they softened in one pot
+      </h2>
+      <p className="text-[14px] text-pencil">
+        {data.followed
+          ? "Worked out along the ink: what this pot really did."
+          : "Worked out along the plan: this cook was not followed."}
+      </p>
+      <div className="mt-1 bg-sheet">
+        <PieceTraces pieces={data} width={width} />
+      </div>
+      <ul className="list-disc pl-5">
+        {data.said.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>

@@ -13,6 +13,8 @@ from pneumachron.api.schemas.cooks import (
     BeginIn,
     ClockIn,
     ClockOut,
+    CompareOut,
+    CompareQuery,
     ConnectIn,
     CookLine,
     CookOut,
@@ -28,6 +30,7 @@ from pneumachron.api.schemas.cooks import (
     LessonsOut,
     LogOut,
     LogQuery,
+    PiecesOut,
     PressIn,
     ProbeOut,
     SetBackIn,
@@ -107,6 +110,14 @@ def enter_cook(asked: EntryIn, db: Db) -> CookLine:
     return CookLine.of(cooks.enter(db, asked.to_entry()))
 
 
+@router.get("/cooks/compare", response_model=CompareOut, responses=INVALID | MISSING)
+def compare_cooks(
+    wanted: Annotated[CompareQuery, Query()], db: Db, kitchen: Kitchen
+) -> dict[str, Any]:
+    """Two sheets laid together, with their differences in words."""
+    return cooks.compare(db, kitchen, wanted.one, wanted.other)
+
+
 @router.get("/cooks/{cook_id}", response_model=CookOut, responses=INVALID | MISSING)
 def follow_cook(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """Where a cook stands now."""
@@ -117,6 +128,12 @@ def follow_cook(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
 def cook_history(cook_id: CookId, db: Db) -> HistoryOut:
     """Everything that happened in a cook."""
     return HistoryOut(events=[EventOut.of(event) for event in cooks.history(db, cook_id)])
+
+
+@router.get("/cooks/{cook_id}/pieces", response_model=PiecesOut, responses=INVALID | MISSING)
+def pieces_of_cook(cook_id: CookId, db: Db) -> dict[str, Any]:
+    """How each kind of piece in the pot softened."""
+    return cooks.pieces(db, cook_id)
 
 
 @router.post("/cooks/{cook_id}/events", response_model=CookOut, responses=_ASKED)

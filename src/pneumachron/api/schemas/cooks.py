@@ -390,6 +390,50 @@ class CookOut(Closed):
     photos: Annotated[list[PhotoOut], Field(max_length=MAX_PHOTOS)]
 
 
+class DifferenceOut(Closed):
+    """Something that is not the same about two cooks."""
+
+    about: str
+    first: Shown
+    then: Shown
+
+
+class CompareOut(Closed):
+    """Two sheets laid together."""
+
+    sheets: Annotated[list[CookOut], Field(min_length=2, max_length=2)]
+    differences: Annotated[list[DifferenceOut], Field(max_length=20)]
+
+
+class PieceTraceOut(Closed):
+    """One kind of piece over time."""
+
+    name: str
+    count: int
+    softening: Annotated[
+        list[Annotated[list[float], Field(min_length=2, max_length=2)]],
+        Field(
+            max_length=2 * MOST_INK + 2,
+            description="[s from the start of heating, rung: 0 chewy to 4 falls apart]",
+        ),
+    ]
+
+
+class PiecesOut(Closed):
+    """The kinds of pieces in one pot, one over the other."""
+
+    followed: Annotated[bool, Field(description="along what happened; else along the plan")]
+    kinds: Annotated[list[PieceTraceOut], Field(max_length=MAX_PIECE_KINDS)]
+    said: Annotated[list[str], Field(max_length=MAX_PIECE_KINDS)]
+
+
+class CompareQuery(Closed):
+    """Which two sheets."""
+
+    one: Id
+    other: Id
+
+
 class TurnOut(Closed):
     """What a cook beside the pot wants."""
 

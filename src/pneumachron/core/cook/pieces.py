@@ -24,13 +24,43 @@ def mean_step(pieces: Sequence[Mapping[str, Any]], counts: Sequence[int]) -> flo
     pieces : judgements, each of one piece (`number`) or of all of a kind
     counts : pieces of each kind in the pot
     """
-    weighed = []
+    return _mean(
+        [(TEXTURES.index(piece["texture"]), weight) for _, piece, weight in _judged(pieces, counts)]
+    )
+
+
+def mean_model_step(
+    pieces: Sequence[Mapping[str, Any]], counts: Sequence[int], steps: Sequence[float]
+) -> float | None:
+    """Mean of the model's rungs over the same pieces, weighed alike.
+
+    What the judged mean is told against: unlike kinds in one pot (membrane on and off, thick and
+    thin) do not soften alike.
+
+    Parameters
+    ----------
+    steps : where the model has each kind on the ladder
+    """
+    found = [(kind, weight) for kind, _, weight in _judged(pieces, counts)]
+    if any(kind >= len(steps) for kind, _ in found):
+        return None
+    return _mean([(steps[kind], weight) for kind, weight in found])
+
+
+def _judged(
+    pieces: Sequence[Mapping[str, Any]], counts: Sequence[int]
+) -> list[tuple[int, Mapping[str, Any], int]]:
+    """Kind, judgement and weight of what was judged."""
+    found = []
     for index, piece in enumerate(pieces):
-        if not piece.get("texture"):
-            continue
         kind = kind_of(piece, index)
         whole = counts[kind] if kind < len(counts) else 1
-        weighed.append((TEXTURES.index(piece["texture"]), 1 if piece.get("number") else whole))
+        if piece.get("texture"):
+            found.append((kind, piece, 1 if piece.get("number") else whole))
+    return found
+
+
+def _mean(weighed: Sequence[tuple[float, int]]) -> float | None:
     total = sum(weight for _, weight in weighed)
     return sum(step * weight for step, weight in weighed) / total if total else None
 

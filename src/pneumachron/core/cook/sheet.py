@@ -104,6 +104,12 @@ class Sheet:
         left = (step for step in self.steps if step.step_id not in self.done_s)
         return next((step for step in left if not step.beside), None)
 
+    @property
+    def opened_s(self) -> float | None:
+        """When the lid came off for good; None while a run is still to be opened."""
+        opened = [self.done_s.get(step.step_id) for step in self.steps if step.kind == "open"]
+        return None if None in opened else opened[-1]
+
     def current_is(self, *kinds: StepKind) -> bool:
         """Whether one of these is to be done now, whatever is done beside the pot."""
         return self.at_pot is not None and self.at_pot.kind in kinds

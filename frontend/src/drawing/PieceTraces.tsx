@@ -1,0 +1,61 @@
+import type { CookPieces } from "@/api/client";
+import { RuledSheet, type Scale, spanOf } from "@/drawing/RuledSheet";
+import { TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+
+interface Props {
+  pieces: CookPieces;
+  width: number;
+}
+
+/** The ladder as a scale; what lies below its first rung has not begun to soften. */
+const LADDER: Scale = {
+  foot: -1,
+  top: 4.4,
+  rules: TEXTURES.map((texture, at) => ({ at, words: TEXTURE_WORDS[texture] })),
+  left: 92,
+};
+const DASHES = [undefined, "7 4", "2 3", "10 3 2 3"];
+const COLOURS = ["var(--ink)", "var(--heat)", "var(--safe)", "var(--pencil)"];
+
+/** How each kind of piece in one pot softened, one over the other on one ladder. */
+export function PieceTraces({ pieces, width }: Props) {
+  const { kinds } = pieces;
+  const style = (index: number) => ({
+    stroke: COLOURS[index % COLOURS.length],
+    strokeDasharray: DASHES[index % DASHES.length],
+  });
+  return (
+    <>
+      <RuledSheet
+        width={width}
+        height={220}
+        span={spanOf(kinds.map((kind) => kind.softening))}
+        scale={LADDER}
+        label={`softening on the ladder of textures of ${kinds.map((kind) => kind.name).join(" and of ")}`}
+      >
+        {({ points }) =>
+          kinds.map((kind, index) => (
+            <polyline
+              key={kind.name}
+              points={points(kind.softening)}
+              fill="none"
+              strokeWidth="2"
+              data-testid="softening"
+              {...style(index)}
+            />
+          ))
+        }
+      </RuledSheet>
+      <ul className="flex flex-wrap gap-x-5">
+        {kinds.map((kind, index) => (
+          <li key={kind.name} className="flex items-center gap-2">
+            <svg width="34" height="8" aria-hidden="true">
+              <line x1="0" x2="34" y1="4" y2="4" strokeWidth="2" {...style(index)} />
+            </svg>
+            {kind.count} × {kind.name}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,149 @@
+"""Pieces of one pot over what really happened to it: how each kind warmed and softened.
+
+A pot has one pressure; its pieces are not alike. The trace of the pot drives the same conduction
+and the same softening as the plan, kind by kind.
+"""
+
+from dataclasses import dataclass
+from itertools import pairwise
+
+import numpy as np
+
+from pneumachron.core.cases import RAW_STEP, first_cases, first_search, piece_dose_min
+from pneumachron.core.errors import ShapeError
+from pneumachron.core.load import Piece
+from pneumachron.core.pot_heat import duhamel
+from pneumachron.core.steam import FloatArray
+from pneumachron.core.tenderness import TENDER_STEP, cumulative_dose_min, texture_step_of
+from pneumachron.core.units import show_length
+from pneumachron.core.wish import Setup
+
+GRID_S = 15.0
+"""Spacing of the traces; as a pot is asked."""
+LONGEST_S = 24 * 3600.0
+NEAR_STEP = 0.05
+"""Of a step of the ladder: closer than anybody can tell."""
+HARDLY_STEP = -1.0
+"""A step below "chewy": nobody would bite it."""
+WARM_C = 90.0
+"""Where softening becomes quick; what the words compare. Judgement: dose rate one third of that at
+100 °C."""
+
+
+@dataclass(frozen=True, slots=True)
+class PieceTrace:
+    """One kind of piece. Shapes (n,), on the grid `time_s`."""
+
+    name: str
+    count: int
+    time_s: FloatArray
+    core_c: FloatArray
+    texture_step: FloatArray
+    """As on the ladder, its membrane counted; `RAW_STEP` before it softens."""
+
+
+def pieces_along(setup: Setup, time_s: FloatArray, pot_c: FloatArray) -> tuple[PieceTrace, ...]:
+    """How each kind of a load fares in a pot that was so hot.
+
+    Parameters
+    ----------
+    setup : what lies in the pot, and how
+    time_s, pot_c : (n,) moments from the start of heating, rising, n >= 2, and the temperature of
+        liquid and steam then [°C]; what is after 24 h is left out
+
+    Raises
+    ------
+    ShapeError : fewer than two moments, or they do not rise.
+
+    Source
+    ------
+    As hold.py: product solutions and Duhamel's theorem; dose as tenderness.py.
+    """
+    if time_s.shape != pot_c.shape or len(time_s) < 2 or not np.all(np.diff(time_s) > 0):
+        raise ShapeError("a trace has two moments or more, and they rise")
+    span = min(float(time_s[-1] - time_s[0]), LONGEST_S)
+    count = int(span // GRID_S) + 1
+    grid = np.asarray(float(time_s[0]) + GRID_S * np.arange(count), dtype=np.float64)
+    pot = np.interp(grid, time_s, pot_c)
+    _, meat = first_cases(setup)
+    response = meat.response(GRID_S, count)
+    jump = (pot[0] - meat.start_c)[..., np.newaxis]
+    core = meat.start_c[..., np.newaxis] + jump * response.core_step
+    core = (core + duhamel(np.diff(pot)[np.newaxis], response.core_ramp))[0]
+    dose = cumulative_dose_min(core, step_s=GRID_S)
+    shown = meat.shown_c(core)
+    kinds = setup.wish.load.kinds()
+    names = kind_names(setup)
+    return tuple(
+        PieceTrace(names[row], kinds[row][1], grid, shown[row], _steps(kinds[row][0], dose[row]))
+        for row in range(len(kinds))
+    )
+
+
+def pieces_as_set(setup: Setup, set_min: int) -> tuple[PieceTrace, ...]:
+    """The same for a cook that nobody followed, by the minutes that were set.
+
+    Softening after the lid is off is included.
+    """
+    run = first_search(setup, at_least_s=60.0 * set_min).run(60.0 * set_min)
+    return pieces_along(setup, run.time_s, run.pot_c)
+
+
+def kind_names(setup: Setup) -> tuple[str, ...]:
+    """`Back ribs, membrane on`: what tells the kinds of a load apart."""
+    kinds = [piece for piece, _ in setup.wish.load.kinds()]
+    names = [_name(piece, [other for other in kinds if other.cut == piece.cut]) for piece in kinds]
+    return tuple(
+        name if names.count(name) == 1 else f"{name} ({number})"
+        for number, name in enumerate(names, start=1)
+    )
+
+
+def _name(piece: Piece, alike: list[Piece]) -> str:
+    name = piece.cut.name
+    if len({other.has_membrane for other in alike}) > 1:
+        return f"{name}, membrane {'on' if piece.has_membrane else 'off'}"
+    if len({other.thickness_m for other in alike}) > 1:
+        shown = show_length(piece.thickness_m)
+        return f"{name}, {shown.metric} ({shown.us})"
+    return name
+
+
+def said_of(traces: tuple[PieceTrace, ...]) -> tuple[str, ...]:
+    """Each other kind against the one that is softest at the end, a sentence each."""
+    if len(traces) < 2:
+        return ()
+    ranked = sorted(
+        traces,
+        key=lambda trace: (float(trace.texture_step[-1]), float(trace.core_c[-1])),
+        reverse=True,
+    )
+    return tuple(_against(first, other) for first, other in pairwise(ranked))
+
+
+def _against(soft: PieceTrace, firm: PieceTrace) -> str:
+    gap = float(soft.texture_step[-1] - firm.texture_step[-1])
+    end = f"its middle ends at {firm.core_c[-1]:.0f} °C against {soft.core_c[-1]:.0f} °C"
+    warm = [_reaches_s(trace) for trace in (soft, firm)]
+    if warm[0] is not None and warm[1] is not None:
+        late = round((warm[1] - warm[0]) / 60.0)
+        told = "at the same time" if late == 0 else f"{abs(late)} min {_after(late)}"
+        end = f"its middle is at {WARM_C:.0f} °C {told}"
+    softer = "as soft" if gap < NEAR_STEP else f"{gap:.1f} steps firmer"
+    if firm.texture_step[-1] < HARDLY_STEP:
+        softer = "hardly softened at all"
+    return f"{firm.name} against {soft.name}: by the numbers {softer}; {end}."
+
+
+def _after(late: int) -> str:
+    return "later" if late > 0 else "sooner"
+
+
+def _reaches_s(trace: PieceTrace) -> float | None:
+    warm = trace.core_c >= WARM_C
+    return float(trace.time_s[int(np.argmax(warm))]) if bool(warm.any()) else None
+
+
+def _steps(piece: Piece, dose_min: FloatArray) -> FloatArray:
+    need = piece_dose_min(piece, float(TENDER_STEP))
+    return np.maximum(texture_step_of(need, dose_min), RAW_STEP)

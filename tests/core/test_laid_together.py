@@ -1,0 +1,145 @@
+"""Two cooks laid together, and the kinds of pieces in one pot over what happened to it."""
+
+from dataclasses import replace
+from typing import Any
+
+import numpy as np
+import pytest
+from scipy.integrate import solve_ivp
+
+from pneumachron.core.alternatives import answer_for_minutes, rungs_for_minutes
+from pneumachron.core.cook.along import kind_names, pieces_along, pieces_as_set, said_of
+from pneumachron.core.cook.compare import Cooked, differences, to_pressure_s
+from pneumachron.core.cook.pieces import mean_model_step
+from pneumachron.core.cook.sheet import fold
+from pneumachron.core.errors import ShapeError
+from pneumachron.core.load import Load
+from pneumachron.core.plan import make_plan
+from pneumachron.core.wish import Wish, set_up
+from tests.core.kitchen import load, wish
+from tests.reference.finite_difference import Block
+from tests.reference.test_finite_difference import setting
+
+RACK_OFF = load("back_ribs", 1.0, 0.028, membrane=False)
+RACK_ON = load("back_ribs", 1.0, 0.028, membrane=True)
+TWO_WAYS = wish(Load(RACK_OFF.pieces + RACK_ON.pieces), pot="bass", texture="very")
+# up to 115 °C in 20 min, held, opened and cooled to 70 °C, and under pressure once more
+HISTORY = (
+    np.array([0.0, 1200.0, 3600.0, 4200.0, 5400.0, 6000.0, 9600.0]),
+    np.array([15.0, 115.0, 115.0, 70.0, 68.0, 112.0, 112.0]),
+)
+
+
+def test_along_a_pot_that_was_opened_and_shut_again() -> None:
+    """Finite volumes and scipy's BDF know neither Duhamel nor our product solutions."""
+    one = wish(load("brisket_flat", 1.4, 0.045, 2))
+    (trace,) = pieces_along(set_up(one), *HISTORY)
+    block = Block(setting(one), (10, 10, 16))
+
+    def rate(at: float, cells: np.ndarray) -> np.ndarray:
+        return np.asarray(block.laplacian @ cells + block.film * np.interp(at, *HISTORY))
+
+    start = np.full(block.size, one.load.pieces[0].start_temp_c)
+    found = solve_ivp(
+        rate, (0.0, 9600.0), start, "BDF", t_eval=trace.time_s, max_step=60.0, rtol=1e-5,
+        atol=1e-3, jac=block.laplacian,
+    )  # fmt: skip
+    core = block.centre @ found.y
+    # the same bound as for a whole cook against this reference: 1 K
+    assert np.abs(trace.core_c - core).max() < 1.0
+    assert core.max() > 85.0  # it has something to tell
+
+
+def test_the_same_as_the_plan_for_the_minutes_of_the_plan() -> None:
+    plan = make_plan(TWO_WAYS)
+    traces = pieces_as_set(plan.setup, plan.hold_min)
+    for trace, outcome in zip(traces, plan.outcomes, strict=True):
+        # the grid is three times as coarse as the plan's; 0.02 of a rung is a third of a minute
+        assert trace.texture_step[-1] == pytest.approx(outcome.texture_step, abs=0.02)
+        at_open = np.interp(plan.lid_on_to_open_s, trace.time_s, trace.core_c)
+        assert at_open == pytest.approx(outcome.core_at_open_c, abs=0.5)
+
+
+def test_a_membrane_costs_a_rung_and_no_heat() -> None:
+    """Common practice: left on, it takes the next rung of the ladder to bite through."""
+    off, on = pieces_along(set_up(TWO_WAYS), *HISTORY)
+    assert off.texture_step[-1] - on.texture_step[-1] == pytest.approx(1.0)
+    assert np.array_equal(off.core_c, on.core_c)
+    (said,) = said_of((off, on))
+    assert said == (
+        "Back ribs, membrane on against Back ribs, membrane off: by the numbers 1.0 steps firmer; "
+        "its middle is at 90 °C at the same time."
+    )
+
+
+def test_thin_is_ahead_of_thick() -> None:
+    """Common practice: of unlike pieces the thin one is done first."""
+    thick, thin = load("brisket_flat", 0.7, 0.06), load("brisket_flat", 0.4, 0.035)
+    setup = set_up(wish(Load(thick.pieces + thin.pieces)))
+    assert kind_names(setup) == (
+        "Brisket flat, 6 cm (2 3/8 in)",
+        "Brisket flat, 3.5 cm (1 3/8 in)",
+    )
+    traces = pieces_along(setup, *HISTORY)
+    assert np.all(traces[1].core_c[40:200] > traces[0].core_c[40:200])
+    (said,) = said_of(traces)
+    assert said.startswith("Brisket flat, 6 cm (2 3/8 in) against Brisket flat, 3.5 cm")
+    assert "steps firmer" in said
+    assert said_of(traces[:1]) == ()
+
+
+def test_what_is_no_trace() -> None:
+    setup = set_up(TWO_WAYS)
+    for times in ([0.0], [0.0, 0.0], [60.0, 0.0]):
+        with pytest.raises(ShapeError):
+            pieces_along(setup, np.array(times), np.full(len(times), 100.0))
+
+
+def test_the_model_is_told_against_the_pieces_that_were_judged() -> None:
+    """Unlike kinds have a rung each; what was judged alone counts alone."""
+    rungs = rungs_for_minutes(TWO_WAYS, 25)
+    assert rungs[0] - rungs[1] == pytest.approx(1.0)
+    assert min(rungs) == pytest.approx(answer_for_minutes(TWO_WAYS, 25).texture_step)
+    both: list[dict[str, Any]] = [{"texture": "very"}, {"texture": "tender"}]
+    assert mean_model_step(both, [1, 1], rungs) == pytest.approx(sum(rungs) / 2)
+    assert mean_model_step(both, [3, 1], rungs) == pytest.approx((3 * rungs[0] + rungs[1]) / 4)
+    only: list[dict[str, Any]] = [{"texture": None}, {"texture": "tender"}]
+    assert mean_model_step(only, [1, 1], rungs) == pytest.approx(rungs[1])
+    assert mean_model_step([], [1, 1], rungs) is None
+    # a sheet from elsewhere with more pieces than the load has kinds teaches nothing
+    assert mean_model_step([*both, both[0]], [1, 1], rungs) is None
+
+
+def cooked(wanted: Wish) -> Cooked:
+    plan = make_plan(wanted)
+    return Cooked(plan, fold(plan, None, []), "Tenor", plan.hold_min)
+
+
+def test_alike_cooks_have_no_differences() -> None:
+    one = cooked(wish(load("brisket_flat", 1.4, 0.045, 2)))
+    assert differences(one, one) == ()
+
+
+def test_differences_are_told_in_both_systems() -> None:
+    first = wish(load("brisket_flat", 1.4, 0.045, 2))
+    one = replace(cooked(first), up_s=780.0, yield_ratio=0.66, set_min=85)
+    second = replace(first, load=load("brisket_flat", 1.8, 0.06, 2), release="quick")
+    other = replace(cooked(second), set_min=125, up_s=960.0)
+    told = {item.about: (item.first, item.then) for item in differences(one, other)}
+    assert [side.metric for side in told["set"]] == ["1:25", "2:05"]
+    # NIST Handbook 44: 1 lb = 0.453 592 37 kg, 1 in = 2.54 cm; 1.4 kg is 49.4 oz, 1.8 kg 63.5
+    assert [side.us for side in told["weight"]] == ["3 lb 1 oz", "3 lb 15 oz"]
+    assert [side.metric for side in told["thickest"]] == ["4.5 cm", "6 cm"]
+    assert [side.us for side in told["thickest"]] == ["1 3/4 in", "2 3/8 in"]
+    assert [side.metric for side in told["to pressure"]] == ["13 min", "16 min"]
+    assert [side.metric for side in told["release"]] == ["by itself", "vented at once"]
+    # of one of them nobody knows it, so nothing is said; what is the same is not said either
+    assert "yield" not in told
+    assert not {"pot", "wished", "pieces", "runs"} & set(told)
+
+
+def test_to_pressure_off_the_ink() -> None:
+    ink = [(0.0, 0.0), (300.0, 2e3), (600.0, 4e4), (700.0, 6.8e4), (900.0, 7e4), (4000.0, 0.0)]
+    assert to_pressure_s(ink) == 700.0
+    assert to_pressure_s([(0.0, 0.0), (900.0, 5e3)]) is None
+    assert to_pressure_s([]) is None
