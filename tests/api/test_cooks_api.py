@@ -431,7 +431,7 @@ def test_two_sheets_and_the_kinds_of_one_pot(kitchen: TestClient, stepped: Stepp
     # common practice: a membrane left on costs a rung
     off, on = (kind["softening"][-1][1] for kind in pieces["kinds"])
     assert off - on == pytest.approx(1.0, abs=0.01)
-    assert "1.0 steps firmer" in pieces["said"][0]
+    assert "one step firmer" in pieces["said"][0]
 
     other = Cook(kitchen, stepped, connected=False)
     wanted = {"one": cook.id, "other": other.id}

@@ -232,13 +232,29 @@ def test_the_log_finds_compares_and_forgets(page: Page) -> None:
         box.click()
     page.get_by_role("link", name="Lay the two sheets together").click()
     expect(page.get_by_test_id("laid")).to_have_count(2)
-    expect(page.get_by_role("list", name="differences")).to_contain_text("came out: very tender")
+    expect(page.get_by_role("list", name="differences")).to_contain_text(
+        "came out: very tender, then "
+    )
     axe_clean(page)
     page.get_by_role("link", name="All sheets").click()
     page.get_by_role("button", name="delete Allotment working party short ribs").click()
     expect(page.get_by_role("status")).to_contain_text("out of the log")
     page.get_by_role("button", name="Undo").click()
     expect(sheets.filter(has_text="Allotment working party short ribs")).to_be_visible()
+
+
+def test_kinds_of_one_pot_over_each_other(page: Page) -> None:
+    page.goto("/log")
+    page.get_by_role("link", name="Ribs two ways").click()
+    kinds = page.get_by_role("region", name="How they softened in one pot")
+    expect(kinds.get_by_test_id("softening")).to_have_count(2)
+    expect(kinds).to_contain_text("1 × Back ribs, membrane off")
+    # common practice: a membrane left on costs a step of the ladder; so the basses found it
+    expect(kinds).to_contain_text("membrane off: by the numbers one step firmer")
+    expect(page.get_by_role("region", name="Piece against piece")).to_contain_text(
+        "Back ribs, membrane off against Back ribs, membrane on: one step softer"
+    )
+    axe_clean(page)
 
 
 def test_the_pot_is_put_beside_it_later(page: Page) -> None:

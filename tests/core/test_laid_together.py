@@ -67,7 +67,7 @@ def test_a_membrane_costs_a_rung_and_no_heat() -> None:
     assert np.array_equal(off.core_c, on.core_c)
     (said,) = said_of((off, on))
     assert said == (
-        "Back ribs, membrane on against Back ribs, membrane off: by the numbers 1.0 steps firmer; "
+        "Back ribs, membrane on against Back ribs, membrane off: by the numbers one step firmer; "
         "its middle is at 90 °C at the same time."
     )
 

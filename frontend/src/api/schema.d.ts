@@ -2682,8 +2682,6 @@ export interface components {
             name: string;
             /** Count */
             count: number;
-            /** Membrane */
-            membrane: boolean;
         };
         /**
          * LanOut

@@ -46,7 +46,7 @@ export function PieceTraces({ pieces, width }: Props) {
           ))
         }
       </RuledSheet>
-      <ul className="flex flex-wrap gap-x-5">
+      <ul className="flex flex-wrap gap-x-5 pb-1">
         {kinds.map((kind, index) => (
           <li key={kind.name} className="flex items-center gap-2">
             <svg width="34" height="8" aria-hidden="true">

@@ -25,6 +25,8 @@ export interface Sheet {
 }
 
 const FOOT = 22;
+/** Room that the hours of a tick take. */
+const TICK_WORDS = 28;
 const PRESSURE: Scale = {
   foot: 0,
   top: 110_000,
@@ -62,7 +64,13 @@ export function RuledSheet({ width, height, span, label, scale = PRESSURE, child
       {ticks.map((tick) => (
         <g key={tick}>
           <line x1={x(tick)} x2={x(tick)} y1={0} y2={height - FOOT} stroke="var(--rule)" />
-          <text x={x(tick) + 2} y={height - 6} fontSize="11" fill="var(--pencil)">
+          <text
+            x={x(tick) + 2}
+            y={height - 6}
+            fontSize="11"
+            fill="var(--pencil)"
+            visibility={x(tick) > width - TICK_WORDS ? "hidden" : undefined}
+          >
             {Math.floor(tick / 3600)}:{String(Math.round((tick % 3600) / 60)).padStart(2, "0")}
           </text>
         </g>

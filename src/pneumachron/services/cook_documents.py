@@ -7,7 +7,7 @@ from typing import Any
 
 import numpy as np
 
-from pneumachron.core.cook.along import PieceTrace, pieces_along, pieces_as_set, said_of
+from pneumachron.core.cook.along import PieceTrace, kind_names, pieces_along, pieces_as_set, said_of
 from pneumachron.core.cook.compare import Cooked, differences, to_pressure_s
 from pneumachron.core.cook.forecast import alarms, forecast
 from pneumachron.core.cook.pieces import side_by_side
@@ -169,8 +169,8 @@ def _plan(plan: Plan, pot_name: str) -> dict[str, Any]:
         "texture": TEXTURES[round(wish.texture_step)],
         "looks": [{"texture": texture, "looks": cut.looks[texture]} for texture in TEXTURES],
         "kinds": [
-            {"name": piece.cut.name, "count": count, "membrane": piece.has_membrane}
-            for piece, count in wish.load.kinds()
+            {"name": name, "count": count}
+            for name, (_, count) in zip(kind_names(plan.setup), wish.load.kinds(), strict=True)
         ],
         "cautions": [item.text for item in plan.cautions if item.severity == "careful"],
     }
@@ -193,8 +193,7 @@ are the plan's own."""
 def _side_by_side(plan: Plan, sheet: Sheet) -> list[str]:
     if sheet.outcome is None:
         return []
-    kinds = [piece.cut.name for piece, _ in plan.setup.wish.load.kinds()]
-    return list(side_by_side(sheet.outcome["pieces"], kinds))
+    return list(side_by_side(sheet.outcome["pieces"], kind_names(plan.setup)))
 
 
 def _told_by(recipe: dict[str, Any] | None, step: Step) -> list[str]:

@@ -34,11 +34,9 @@ export function JudgedPieces({ cook, pieces, onChange }: Props) {
         ...pieces.filter((piece) => (piece.group ?? 0) > group),
       ]);
     return (
-      // biome-ignore lint/suspicious/noArrayIndexKey: kinds stand in a fixed order
-      <fieldset key={group} className="border-rule border-t pt-1">
+      <fieldset key={kind.name} className="border-rule border-t pt-1">
         <legend className="font-semibold">
           {kind.count} × {kind.name}
-          {kind.membrane ? ", membrane on" : ""}
         </legend>
         {kind.count > 1 && <Tick label="judge each piece alone" on={alone} onChange={split} />}
         {own.map(({ piece, at }) => (

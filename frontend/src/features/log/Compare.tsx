@@ -32,6 +32,11 @@ export function Compare({ ids }: { ids: [string, string] }) {
             <div className="mt-2 bg-sheet">
               <TwoTraces one={one} other={other} width={width} />
             </div>
+            {[one, other].some((cook) => cook.ink.length < 2) && (
+              <p className="text-[14px] text-pencil">
+                Of a cook that was not followed the trace is that of its plan.
+              </p>
+            )}
             <ul aria-label="differences" className="mt-2 list-disc pl-5">
               {data?.differences.map(({ about, first, then }) => (
                 <li key={about}>

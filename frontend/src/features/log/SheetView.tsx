@@ -127,12 +127,12 @@ function KindByKind({ id, width }: { id: string; width: number }) {
       <p className="text-[14px] text-pencil">
         {data.followed
           ? "Worked out along the ink: what this pot really did."
-          : "Worked out along the plan: this cook was not followed."}
+          : "Worked out for the minutes that were set: this cook was not followed."}
       </p>
       <div className="mt-1 bg-sheet">
         <PieceTraces pieces={data} width={width} />
       </div>
-      <ul className="list-disc pl-5">
+      <ul className="mt-2 list-disc pl-5">
         {data.said.map((line) => (
           <li key={line}>{line}</li>
         ))}

@@ -328,7 +328,6 @@ class KindOut(Closed):
 
     name: str
     count: int
-    membrane: bool
 
 
 class CookPlanOut(Closed):

@@ -101,8 +101,10 @@ def kind_names(setup: Setup) -> tuple[str, ...]:
 
 def _name(piece: Piece, alike: list[Piece]) -> str:
     name = piece.cut.name
-    if len({other.has_membrane for other in alike}) > 1:
-        return f"{name}, membrane {'on' if piece.has_membrane else 'off'}"
+    if piece.has_membrane:
+        name = f"{name}, membrane on"
+    elif any(other.has_membrane for other in alike):
+        name = f"{name}, membrane off"
     if len({other.thickness_m for other in alike}) > 1:
         shown = show_length(piece.thickness_m)
         return f"{name}, {shown.metric} ({shown.us})"
@@ -129,10 +131,14 @@ def _against(soft: PieceTrace, firm: PieceTrace) -> str:
         late = round((warm[1] - warm[0]) / 60.0)
         told = "at the same time" if late == 0 else f"{abs(late)} min {_after(late)}"
         end = f"its middle is at {WARM_C:.0f} °C {told}"
-    softer = "as soft" if gap < NEAR_STEP else f"{gap:.1f} steps firmer"
+    softer = "as soft" if gap < NEAR_STEP else f"{_rungs(gap)} firmer"
     if firm.texture_step[-1] < HARDLY_STEP:
         softer = "hardly softened at all"
     return f"{firm.name} against {soft.name}: by the numbers {softer}; {end}."
+
+
+def _rungs(gap: float) -> str:
+    return "one step" if abs(gap - 1.0) < NEAR_STEP else f"{gap:.1f} steps"
 
 
 def _after(late: int) -> str:

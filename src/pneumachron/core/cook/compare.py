@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from pneumachron.core.cook.along import kind_names
 from pneumachron.core.cook.pieces import piece_names
 from pneumachron.core.cook.sheet import Sheet
 from pneumachron.core.plan import Plan
@@ -75,6 +76,7 @@ def _told(cook: Cooked) -> list[tuple[str, Shown | None]]:
     setup = cook.plan.setup
     wish = setup.wish
     kinds = wish.load.kinds()
+    named = zip(kind_names(setup), (count for _, count in kinds), strict=True)
     thickest_m = max(piece.thickness_m for piece, _ in kinds)
     wished = TEXTURE_WORDS[TEXTURES[round(wish.texture_step)]]
     share = cook.yield_ratio
@@ -82,7 +84,7 @@ def _told(cook: Cooked) -> list[tuple[str, Shown | None]]:
         ("set", _same(_panel(cook.set_min))),
         ("came out", _same(_came_out(cook))),
         ("wished", _same(wished)),
-        ("pieces", _same(", ".join(f"{count} × {piece.cut.name}" for piece, count in kinds))),
+        ("pieces", _same("; ".join(f"{count} × {name}" for name, count in named))),
         ("weight", show_mass(sum(count * piece.mass_kg for piece, count in kinds))),
         ("thickest", show_length(thickest_m)),
         ("pot", _same(cook.pot_name)),
@@ -105,8 +107,7 @@ def _came_out(cook: Cooked) -> str:
     ]
     if len(set(rungs)) == 1:
         return rungs[0]
-    kinds = [piece.cut.name for piece, _ in cook.plan.setup.wish.load.kinds()]
-    named = zip(piece_names(pieces, kinds), rungs, strict=True)
+    named = zip(piece_names(pieces, kind_names(cook.plan.setup)), rungs, strict=True)
     return "; ".join(f"{name} {rung}" for name, rung in named)
 
 
