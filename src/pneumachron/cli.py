@@ -185,6 +185,7 @@ def import_log(
     data: DataFolder = DEFAULT_DATA,
 ) -> None:
     """Take a long log in, telling how far it is. Ctrl+C stops it; what is in stays in."""
+    from pneumachron.api.plan_cells import read_plan
     from pneumachron.services import log_files
     from pneumachron.store.db import Database
 
@@ -198,7 +199,7 @@ def import_log(
         rows = log_files.rows_of(text)
         found = log_files.Imported()
         with suppress(KeyboardInterrupt):
-            log_files.read_in_batches(database.session, rows, found, progress)
+            log_files.read_in_batches(database.session, rows, found, read_plan, progress)
     database.close()
     for row in found.told:
         typer.echo(f"line {row.line}: {row.message}", err=True)

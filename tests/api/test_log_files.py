@@ -9,8 +9,11 @@ from pathlib import Path
 import pytest
 from fastapi.testclient import TestClient
 
+from pneumachron.api.app import LOCAL_HOSTS, create_app
+from pneumachron.api.plan_cells import read_plan
 from pneumachron.services import log_files
 from pneumachron.services.households import add_ready_pot, current_household
+from pneumachron.services.log_plans import PLAN
 from pneumachron.store.cooks import Filter, log_page
 from pneumachron.store.db import Database
 from tests.conftest import BRISKET
@@ -96,6 +99,86 @@ def test_jsonld_goes_out_and_comes_in(client: TestClient) -> None:
     assert take(client, text) == {"added": 0, "known": 2, "bad": 0, "told": []}
 
 
+TWO_WAYS = {
+    "pieces": [
+        {"cut": "back_ribs", "count": 1, "mass": "2 lb 4 oz", "thickness": "1 1/8 in",
+         "membrane": True},
+        {"cut": "back_ribs", "count": 1, "mass": "1 kg", "thickness": "3 cm"},
+    ],
+    "texture": "very",
+    "school": "bath",
+    "release": "timed",
+    "wait_min": 12,
+    "sauce": "200 ml",
+}  # fmt: skip
+
+
+def exported(client: TestClient, kind: str = "csv") -> str:
+    return client.get("/api/cooks/export", params={"kind": kind}).text
+
+
+@pytest.mark.parametrize("kind", ["csv", "jsonld"])
+def test_everything_that_was_typed_comes_back(
+    client: TestClient, tmp_path: Path, kind: str
+) -> None:
+    """Into another kitchen, where nothing is known of the cook."""
+    pot = client.get("/api/pots").json()["pots"][1]["id"]
+    entry = {
+        "name": "Ribs two ways",
+        "plan": {**TWO_WAYS, "pot": pot},
+        "started_at": BEGIN.isoformat(),
+        "hold_min": 25,
+        "pieces": [{"texture": "tender", "group": 0}, {"texture": "very", "group": 1}],
+    }
+    kept = client.post("/api/cooks/entry", json=entry).json()
+    text = exported(client, kind)
+    with TestClient(
+        create_app(tmp_path / "other", LOCAL_HOSTS), base_url="http://127.0.0.1"
+    ) as other:
+        for ready in ("tenor", "bass"):
+            other.post("/api/pots", json={"ready_id": ready})
+        assert take(other, text)["added"] == 1
+        back = other.get(f"/api/cooks/{kept['id']}").json()
+        again = exported(other)
+    first = client.get(f"/api/cooks/{kept['id']}").json()
+    assert back["plan"]["kinds"] == first["plan"]["kinds"]
+    assert [item["name"] for item in back["plan"]["kinds"]] == [
+        "Back ribs, membrane on, 2.9 cm (1 1/8 in)",
+        "Back ribs, membrane off, 3 cm (1 1/8 in)",
+    ]
+    assert back["plan"]["texture"] == "very"
+    assert back["plan"]["hold_min"] == first["plan"]["hold_min"]
+    assert back["outcome"] == first["outcome"]
+    assert "2 lb 4 oz" in again  # as it was typed
+
+
+def test_columns_changed_by_hand_are_taken(client: TestClient) -> None:
+    plan = {"pieces": [{"cut": "brisket_flat", "count": 2, "mass": "1.42 kg",
+                        "thickness": "4.5 cm"}], "texture": "falls"}  # fmt: skip
+    told = {PLAN: json.dumps(plan)}
+    take(client, csv_of(pot_name(client), told, {**told, "mass [kg]": "1.9"}))
+    changed, whole = client.get("/api/cooks").json()["cooks"]
+    assert (whole["mass_kg"], whole["wished_step"]) == (pytest.approx(1.42), 4)
+    assert changed["mass_kg"] == pytest.approx(1.9)
+
+
+@pytest.mark.parametrize(
+    "cell",
+    [
+        "no json", "[]", "3", '"text"', "{}", '{"pieces": []}', "[" * 9000,
+        '{"pieces": [{"cut": "brisket_flat", "mass": "1 kg"}], "texture": "lovely"}',
+        '{"pieces": [{"cut": "brisket_flat", "mass": "1 kg", "__class__": 1}]}',
+    ],
+)  # fmt: skip
+def test_a_plan_that_is_none_is_told_with_its_line(client: TestClient, cell: str) -> None:
+    found = take(client, csv_of(pot_name(client), {}, {PLAN: cell}))
+    assert (found["added"], found["bad"]) == (1, 1)
+    told = found["told"]
+    assert isinstance(told, list)
+    assert told[0]["line"] == 3
+    assert "the plan" in told[0]["message"]
+
+
 def test_bad_rows_are_told_by_line_and_the_rest_comes_in(client: TestClient) -> None:
     pot = pot_name(client)
     wrong = (
@@ -137,14 +220,16 @@ def test_a_tenth_of_a_long_log(tmp_path: Path) -> None:
         return count < ROWS // 2
 
     found = log_files.Imported()
-    log_files.read_in_batches(database.session, log_files.rows_of(text), found, stop_half_way)
+    log_files.read_in_batches(
+        database.session, log_files.rows_of(text), found, read_plan, stop_half_way
+    )
     assert found.stopped
     assert seen == sorted(seen)
     assert found.added == ROWS // 2
     # taken up again: what is in is known, the rest comes in
     again = log_files.Imported()
     with database.session() as session:
-        log_files.read_at_once(session, log_files.rows_of(text), again)
+        log_files.read_at_once(session, log_files.rows_of(text), again, read_plan)
         home = current_household(session).household_id
         page, total = log_page(session, home, Filter(search="supper 17"), limit=50, offset=0)
     assert (again.known, again.added) == (ROWS // 2, ROWS // 2)

@@ -6,7 +6,7 @@ import json
 import re
 from collections.abc import Callable, Iterable, Iterator, Sequence
 from contextlib import AbstractContextManager
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from datetime import datetime
 from itertools import islice
 from typing import Any
@@ -18,11 +18,17 @@ from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.errors import WishError
 from pneumachron.core.pots import Pot
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.units import parse_measure
 from pneumachron.services.cooks import Entry, entered_content, entered_events
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs
 from pneumachron.services.log_pieces import ALONE, MAX_ALONE, read_alone, within, write_alone
+from pneumachron.services.log_plans import (
+    MAX_PLAN,
+    PLAN,
+    PlanReader,
+    load_cells,
+    write_plan,
+)
 from pneumachron.store import cooks, pots
 from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.records import CookContent, StoredCook, StoredEvent, now
@@ -31,12 +37,14 @@ from pneumachron.store.shelf import MAX_LISTED
 COLUMNS = (
     "started [ISO 8601]", "name", "cut", "pieces", "mass [kg]", "thickness [cm]", "pot",
     "hold [min]", "come up [min]", "texture", "juicy [1-5]", "taste [1-5]", "raw [kg]",
-    "cooked [kg]", "note", ALONE, "id",
+    "cooked [kg]", "note", ALONE, PLAN, "id",
 )  # fmt: skip
 MAX_ROWS = 100_000
 MAX_TOLD = 200
 """Rows that could not be read and are told one by one."""
+LOAD_COLUMNS = COLUMNS[2:6]
 MAX_CELL = 4000
+_LONGER = {ALONE: MAX_ALONE, PLAN: MAX_PLAN}
 BATCH = 250
 """Rows in one go to the disk; what was written stays when an import is stopped."""
 _FORMULA = ("=", "+", "-", "@", "\t")
@@ -128,7 +136,6 @@ def _all(session: Session, wanted: Filter) -> Iterator[StoredCook]:
 
 def _cells(session: Session, stored: StoredCook) -> list[str]:
     content = stored.content
-    piece = content.inputs["pieces"][0]
     told: dict[str, dict[str, Any]] = {"outcome": {}, "weighed": {}}
     for event in cooks.events_of(session, stored.cook_id):
         if event.kind in told:
@@ -138,10 +145,7 @@ def _cells(session: Session, stored: StoredCook) -> list[str]:
     return [
         content.started_at.isoformat(),
         content.name,
-        content.cut,
-        str(piece["count"]),
-        f"{content.mass_kg:.4g}",
-        _centimetres(piece.get("thickness")),
+        *load_cells(content),
         content.pot_name,
         str(content.hold_min),
         "" if up is None else f"{up / 60:.4g}",
@@ -152,12 +156,9 @@ def _cells(session: Session, stored: StoredCook) -> list[str]:
         _number(told["weighed"].get("after_kg")),
         content.note,
         write_alone(told["outcome"].get("pieces") or []),
+        write_plan(content.inputs),
         stored.cook_id,
     ]
-
-
-def _centimetres(typed: str | None) -> str:
-    return "" if not typed else f"{100 * parse_measure(typed, 'length', 'thickness'):.4g}"
 
 
 def _number(value: float | None) -> str:
@@ -239,7 +240,10 @@ def _jsonld_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
 
 
 def read_rows(
-    session: Session, rows: Iterable[tuple[int, dict[str, str]]], found: Imported
+    session: Session,
+    rows: Iterable[tuple[int, dict[str, str]]],
+    found: Imported,
+    read_plan: PlanReader,
 ) -> None:
     """Take rows in.
 
@@ -253,8 +257,7 @@ def read_rows(
     moment = now()
     for line, row in rows:
         try:
-            entry, pot = _entry(row, kept)
-            content = entered_content(entry, pot, defaults)
+            entry, content = _read_row(row, kept, defaults, read_plan)
         except (WishError, ValueError) as error:
             found.refuse(line, str(error))
             continue
@@ -285,30 +288,53 @@ def _id_of(row: dict[str, str], household_id: str) -> str:
     return str(uuid5(NAMESPACE_URL, json.dumps([household_id, said], sort_keys=True)))
 
 
+def _read_row(
+    row: dict[str, str], kept: dict[str, Pot], defaults: Defaults, read_plan: PlanReader
+) -> tuple[Entry, CookContent]:
+    """A row as an entry, and the line of the log it becomes.
+
+    The plan in its cell tells more than the columns; when the columns of the load say otherwise,
+    somebody changed them by hand, and they are taken.
+    """
+    entry, pot = _entry(row, kept)
+    told = row.get(PLAN, "")
+    if told:
+        whole = replace(entry, inputs=read_plan(told, pot.pot_id))
+        content = entered_content(whole, pot, defaults)
+        if load_cells(content) == [row[name].strip() for name in LOAD_COLUMNS]:
+            return whole, content
+    return entry, entered_content(entry, pot, defaults)
+
+
 def read_at_once(
-    session: Session, rows: Iterator[tuple[int, dict[str, str]]], found: Imported
+    session: Session,
+    rows: Iterator[tuple[int, dict[str, str]]],
+    found: Imported,
+    read_plan: PlanReader,
 ) -> None:
     """Take a log in, all of it or nothing."""
     while batch := list(islice(rows, BATCH)):
-        read_rows(session, batch, found)
+        read_rows(session, batch, found, read_plan)
 
 
 def read_in_batches(
     open_session: Callable[[], AbstractContextManager[Session]],
     rows: Iterator[tuple[int, dict[str, str]]],
     found: Imported,
+    read_plan: PlanReader,
     go_on: Callable[[int], bool],
 ) -> None:
     """Take a long log in, a batch a transaction: what was written stays when it is stopped.
 
     Parameters
     ----------
+    read_plan : reads the cell of the plan
     go_on : asked after every batch with the rows so far; False stops
     """
     count = 0
     while batch := list(islice(rows, BATCH)):
         with open_session() as session:
-            read_rows(session, batch, found)
+            read_rows(session, batch, found, read_plan)
         count += len(batch)
         if not go_on(count):
             found.stopped = True
@@ -318,7 +344,7 @@ def read_in_batches(
 def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
     """A row as an entry, and its pot."""
     for name, text in row.items():
-        most = MAX_ALONE if name == ALONE else MAX_CELL
+        most = _LONGER.get(name, MAX_CELL)
         if len(text) > most:
             raise ValueError(f"a cell is longer than {most} signs")
     cell = {name: value.strip() for name, value in row.items()}

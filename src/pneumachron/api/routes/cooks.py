@@ -6,6 +6,7 @@ from fastapi import APIRouter, Depends, Path, Query, Request, status
 from fastapi.responses import PlainTextResponse
 
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.plan_cells import read_plan
 from pneumachron.api.schemas.ask import OpenedOut, StoppedOut
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.cooks import (
@@ -100,7 +101,8 @@ def export_log(db: Db, wanted: Annotated[ExportQuery, Query()]) -> PlainTextResp
 def import_log(asked: ImportLogIn, db: Db) -> ImportedOut:
     """Take a file of the log in. What cannot be read is told with its line; the rest comes in."""
     found = log_files.Imported()
-    log_files.read_at_once(db, log_files.rows_of(asked.text, most=MAX_IMPORT_ROWS), found)
+    rows = log_files.rows_of(asked.text, most=MAX_IMPORT_ROWS)
+    log_files.read_at_once(db, rows, found, read_plan)
     return ImportedOut.of(found)
 
 
