@@ -125,7 +125,7 @@ def test_a_whole_cook_beside_the_pot(kitchen: TestClient, stepped: Stepped) -> N
     assert verdict["step"] == "done"
     for step in ("judge", "rest", "sauce"):
         cook.do(step)
-    cook.tell("weighed", before_kg=1.42, after_kg=0.92)
+    cook.tell("weighed", before="1.42 kg", after="920 g")
     cook.tell("outcome", pieces=[{"texture": "very", "juicy": 4, "taste": 5}])
     cook.tell("note", text="a little softer than wished <script>alert(1)</script>")
     done = cook.tell("ended")
@@ -447,3 +447,40 @@ def test_two_sheets_and_the_kinds_of_one_pot(kitchen: TestClient, stepped: Stepp
     lost = kitchen.get("/api/cooks/compare", params={"one": cook.id, "other": "nothing"})
     assert lost.status_code == 404
     assert kitchen.get("/api/cooks/compare", params={"one": cook.id}).status_code == 422
+
+
+@pytest.mark.parametrize(
+    ("told", "field", "code"),
+    [
+        ({"before": "1.42"}, "before", "unit_missing"),
+        ({"after": "a bowl"}, "after", "unreadable"),
+        ({"before": "90 kg"}, "before", "weight_range"),
+        ({"after": "2 g"}, "after", "weight_range"),
+        ({"before": "900 g", "after": "2 lb"}, "after", "heavier_cooked"),
+    ],
+)
+def test_weights_that_cannot_be(
+    kitchen: TestClient, stepped: Stepped, told: dict[str, str], field: str, code: str
+) -> None:
+    cook = Cook(kitchen, stepped, connected=False)
+    refused = cook.tell("weighed", 422, **told)
+    assert (refused["field"], refused["code"]) == (field, code)
+    assert refused["hint"]
+    assert cook.now()["weighed"] == {"before": None, "after": None}
+
+
+def test_weights_are_shown_in_both_systems_and_told_anew(
+    kitchen: TestClient, stepped: Stepped
+) -> None:
+    cook = Cook(kitchen, stepped, connected=False)
+    cook.tell("weighed", before="3 lb 2 oz")
+    # NIST Handbook 44: 1 lb = 0.453 592 37 kg, so 3 lb 2 oz is 1.417 kg
+    shown = cook.tell("weighed", after=" 2 lb ")["weighed"]
+    assert shown == {
+        "before": {"metric": "1.42 kg", "us": "3 lb 2 oz"},
+        "after": {"metric": "907 g", "us": "2 lb"},
+    }
+    cook.tell("ended")
+    assert cook.tell("weighed", after="1 kg")["weighed"]["after"]["metric"] == "1 kg"
+    line = kitchen.get("/api/cooks").json()["cooks"][0]
+    assert line["yield_ratio"] == pytest.approx(1.0 / 1.417_475, rel=1e-4)

@@ -155,3 +155,44 @@ def test_a_cook_without_an_answer_is_asked_once(
     for _ in range(3):
         assert plan(client)["learned"] == []  # unlike meat teaches nothing of one cut
     assert asked["model"] <= 1
+
+
+def test_a_rung_corrected_is_learned_anew(client: TestClient) -> None:
+    before = plain_hold(client)
+    made = [enter(client, day, "chewy") for day in range(2)]
+    assert plan(client)["setting"]["hold_min"] > before
+    for cook in made:
+        told = {"key": f"corrected-{cook['id'][:8]}", "kind": "outcome",
+                "pieces": [{"texture": "tender"}]}  # fmt: skip
+        reply = client.post(f"/api/cooks/{cook['id']}/events", json=told)
+        assert reply.status_code == 200, reply.text
+    # as wished after all: the plan is what it was
+    assert abs(plan(client)["setting"]["hold_min"] - before) <= 1
+
+
+def two_racks(client: TestClient, *textures: str) -> float:
+    """What two unlike racks in one pot taught of back ribs, as ln dose."""
+    racks = [
+        {"cut": "back_ribs", "count": 1, "mass": "1 kg", "thickness": "2.8 cm", "membrane": on}
+        for on in (False, True)
+    ]
+    wish = {"pieces": racks, "pot": "bass"}
+    for day in range(2):
+        pieces = [{"texture": texture, "group": row} for row, texture in enumerate(textures)]
+        enter(client, day, "", plan=wish, pieces=pieces, hold_min=24)
+    found = client.post("/api/plan", json={**wish, "pieces": racks[:1]}).json()["learned"]
+    taste = next(item for item in found if item["kind"] == "taste")
+    return float(taste["low_ln"] + taste["high_ln"]) / 2
+
+
+def test_unlike_kinds_teach_kind_by_kind(client: TestClient) -> None:
+    """A membrane costs a rung (common practice): with it a rung firmer, nothing is amiss.
+
+    24 min are chosen so that the model has them within 0.06 of a rung of these two (0.02 as ln).
+    """
+    alike = two_racks(client, "very", "tender")
+    assert abs(alike) < 0.03
+    for cook in client.get("/api/cooks").json()["cooks"]:
+        client.delete(f"/api/cooks/{cook['id']}")
+    # both a rung firmer than that: this household needs more
+    assert two_racks(client, "tender", "holds") > alike + 0.05

@@ -166,12 +166,17 @@ def test_a_whole_brisket_day(
     # it had the minutes of the plan and some more, and came out firmer than wished
     beside.get_by_label("texture of Brisket flat").select_option(label="holds its shape")
     beside.get_by_role("group", name="juicy, one to five").get_by_role("button", name="4").click()
-    beside.get_by_label("kg raw").fill("1.42")
-    beside.get_by_label("kg cooked").fill("0,95")
+    beside.get_by_label("weighed raw").fill("3 lb 2 oz")
+    beside.get_by_label("weighed cooked").fill("950")
     beside.get_by_label("next time").fill("Scrape it <b>sooner</b>")
+    # a number without a unit is asked about, and nothing that was typed is lost
+    beside.get_by_role("button", name="Close the sheet").click()
+    expect(beside.get_by_role("alert")).to_contain_text("without a unit")
+    beside.get_by_label("weighed cooked").fill("950 g")
     beside.get_by_role("button", name="Close the sheet").click()
     beside.get_by_role("link", name="It lies in the log.").click()
     expect(beside.get_by_text("put back 1 ×")).to_be_visible()
+    expect(beside.get_by_text("1.42 kg raw, 950 g cooked")).to_be_visible()
     expect(beside.get_by_text("pot: stopped: base too hot")).to_be_visible()
     expect(beside.get_by_role("list", name="how it came out")).to_contain_text(
         "holds its shape, juicy 4 of 5"
@@ -255,6 +260,34 @@ def test_kinds_of_one_pot_over_each_other(page: Page) -> None:
         "Back ribs, membrane off against Back ribs, membrane on: one step softer"
     )
     axe_clean(page)
+
+
+def test_a_closed_sheet_is_written_anew(page: Page) -> None:
+    page.goto("/log")
+    sheets = page.get_by_role("list", name="sheets")
+    sheets.get_by_role("link", name="Allotment working party short ribs").click()
+    page.get_by_role("button", name="Write anew how it came out").click()
+    form = page.get_by_role("region", name="write down how it came out")
+    expect(form.get_by_label("weighed raw")).to_have_value("1.3 kg")
+    expect(form.get_by_label("what is different about English-cut short ribs 1")).to_have_value(
+        "at the edge"
+    )
+    form.get_by_label("weighed cooked").fill("2 kg")
+    form.get_by_label("texture of English-cut short ribs 2").select_option("tender")
+    form.get_by_label("next time").fill("The middle ones lag")
+    form.get_by_role("button", name="Write it down anew").click()
+    expect(form.get_by_role("alert")).to_contain_text("more cooked than raw")
+    page.reload()  # nothing typed is lost
+    page.get_by_role("button", name="Write anew how it came out").click()
+    expect(form.get_by_label("next time")).to_have_value("The middle ones lag")
+    axe_clean(page)
+    form.get_by_label("weighed cooked").fill("1 lb 12 oz")
+    form.get_by_role("button", name="Write it down anew").click()
+    expect(page.get_by_text("1.3 kg raw, 794 g cooked")).to_be_visible()
+    expect(page.get_by_role("list", name="how it came out")).to_contain_text(
+        "English-cut short ribs 2 (in the middle): tender"
+    )
+    expect(page.get_by_text("note: The middle ones lag")).to_be_visible()
 
 
 def test_the_pot_is_put_beside_it_later(page: Page) -> None:

@@ -106,7 +106,13 @@ function isProblem(value: unknown): value is Problem {
 }
 
 /** What stands at a field when its question failed. */
-export function troubleOf(error: Error): { message: string; hint: string | null } {
+/** What was refused, and what to do. */
+export interface Trouble {
+  message: string;
+  hint: string | null;
+}
+
+export function troubleOf(error: Error): Trouble {
   if (!(error instanceof ProblemError)) return { message: error.message, hint: null };
   return { message: error.problem.message, hint: error.problem.hint ?? null };
 }

@@ -155,12 +155,31 @@ export function useCookActs(id: string) {
         }
       }
     },
-    onSuccess: async (cook) => {
+    onSuccess: async (cook, act) => {
+      if (act.kind === "tell" && TEACHES.has(act.event.kind)) {
+        for (const key of ["cooks", "lessons", "plan"]) {
+          queries.invalidateQueries({ queryKey: [key] });
+        }
+      }
       // an answer to an older question must not come in after this one
       await queries.cancelQueries({ queryKey: one(id) });
       queries.setQueryData(one(id), cook);
     },
   });
+}
+
+/** After these every plan may be another one, and the log tells other things. */
+const TEACHES = new Set<ToldIn["kind"]>(["outcome", "weighed", "note", "ended"]);
+
+/** Does it, and says whether it was taken; what was refused stands in `error` of the acts. */
+export type Tell = (act: Act) => Promise<boolean>;
+
+export function tellOf(acts: ReturnType<typeof useCookActs>): Tell {
+  return (act) =>
+    acts.mutateAsync(act).then(
+      () => true,
+      () => false,
+    );
 }
 
 export type Act =

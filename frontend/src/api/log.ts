@@ -46,11 +46,19 @@ export function useImportLog() {
   });
 }
 
+/** What is written down of a cook, and the plan it went by. */
+export type Entered = Omit<EntryIn, "name" | "plan"> & { planId: string };
+
 /** A cook that was not followed; what it teaches moves every plan. */
 export function useEnter() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: EntryIn) => unwrap(client.POST("/api/cooks/entry", { body })),
+    mutationFn: async ({ planId, ...told }: Entered) => {
+      const { name, inputs } = await unwrap(
+        client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: planId } } }),
+      );
+      return unwrap(client.POST("/api/cooks/entry", { body: { name, plan: inputs, ...told } }));
+    },
     onSuccess: () => {
       for (const key of ["cooks", "lessons", "plan"]) {
         queries.invalidateQueries({ queryKey: [key] });

@@ -20,6 +20,7 @@ import {
   type Texture,
   unwrap,
 } from "@/api/client";
+import type { Units } from "@/lib/format";
 
 /** A refusal is an answer; only a lost server is worth another try. */
 function shouldRetry(failures: number, error: Error): boolean {
@@ -36,6 +37,11 @@ export function useCatalogue() {
     queryFn: ({ signal }) => unwrap(client.GET("/api/catalogue", { signal })),
     staleTime: Number.POSITIVE_INFINITY,
   });
+}
+
+/** What measures are shown in. */
+export function useUnits(): Units {
+  return useHousehold().data?.units ?? "metric";
 }
 
 export function useHousehold() {

@@ -2059,6 +2059,7 @@ export interface components {
             outcome: {
                 [key: string]: unknown;
             } | null;
+            weighed: components["schemas"]["WeighedOut"];
             /** Side By Side */
             side_by_side: string[];
             recipe: components["schemas"]["RecipeCard"] | null;
@@ -2406,10 +2407,16 @@ export interface components {
             come_up_min?: number | null;
             /** Pieces */
             pieces?: components["schemas"]["PieceOutcome"][];
-            /** Before Kg */
-            before_kg?: number | null;
-            /** After Kg */
-            after_kg?: number | null;
+            /**
+             * Before
+             * @description raw, all pieces together
+             */
+            before?: string | null;
+            /**
+             * After
+             * @description cooked
+             */
+            after?: string | null;
             /**
              * Note
              * @default
@@ -4820,8 +4827,16 @@ export interface components {
             ways: components["schemas"]["WayOutOut"][];
         };
         /**
+         * WeighedOut
+         * @description Weights as far as they were told.
+         */
+        WeighedOut: {
+            before: components["schemas"]["Shown"] | null;
+            after: components["schemas"]["Shown"] | null;
+        };
+        /**
          * WeighedTold
-         * @description Weights before and after.
+         * @description Weights before and after, with their unit.
          */
         WeighedTold: {
             /** Key */
@@ -4831,10 +4846,10 @@ export interface components {
              * @enum {string}
              */
             kind: "weighed";
-            /** Before Kg */
-            before_kg?: number | null;
-            /** After Kg */
-            after_kg?: number | null;
+            /** Before */
+            before?: string | null;
+            /** After */
+            after?: string | null;
         };
         /**
          * WhatIfOut

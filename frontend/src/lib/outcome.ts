@@ -16,6 +16,16 @@ export function unjudged(kind: Kind, group: number, alone: boolean): PieceOutcom
   return Array.from({ length: count }, (_, index) => ({ ...blank, number: index + 1 }));
 }
 
+/** What a sheet says of its pieces; a kind that it says nothing of is blank. */
+export function judgedSoFar(cook: CookOut): PieceOutcome[] {
+  const told = (cook.outcome?.pieces as PieceOutcome[] | undefined) ?? [];
+  const placed = told.map((piece, index) => ({ ...piece, group: piece.group ?? index }));
+  return cook.plan.kinds.flatMap((kind, group) => {
+    const own = placed.filter((piece) => piece.group === group);
+    return own.length > 0 ? own : unjudged(kind, group, false);
+  });
+}
+
 /** `back ribs 2 (membrane off)`; a sheet that names no kind goes by the order. */
 export function pieceName(piece: PieceOutcome, index: number, kinds: Kind[]): string {
   const name = kinds[piece.group ?? index]?.name ?? "piece";

@@ -1,8 +1,9 @@
 import { useState } from "react";
 
 /** State that outlives a reload and a look elsewhere; `forget` when it was written down for good. */
-export function useKept<T>(key: string, initial: () => T) {
-  const [value, setValue] = useState<T>(() => read<T>(key) ?? initial());
+export function useKept<T extends object>(key: string, initial: () => T) {
+  // a draft of an older page may lack what this one asks
+  const [value, setValue] = useState<T>(() => ({ ...initial(), ...read<T>(key) }));
   const keep = (next: T) => {
     setValue(next);
     localStorage.setItem(key, JSON.stringify(next));

@@ -16,6 +16,7 @@ from pneumachron.core.cook.steps import Step, StepKind
 from pneumachron.core.plan import Plan
 from pneumachron.core.steam import FloatArray, ambient_pressure_pa, saturation_pressure_pa
 from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.units import show_mass
 from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import PotReading
 from pneumachron.devices.simulated import Faults
@@ -80,6 +81,9 @@ def cook_document(
         "pencil": _pencil(plan),
         "ink": _ink(sheet, samples),
         "outcome": None if sheet.outcome is None else dict(sheet.outcome),
+        "weighed": {
+            name: _mass(sheet.weighed.get(f"{name}_kg")) for name in ("before", "after")
+        },
         "side_by_side": _side_by_side(plan, sheet),
         "recipe": content.recipe,
         "photos": [
@@ -194,6 +198,10 @@ def _side_by_side(plan: Plan, sheet: Sheet) -> list[str]:
     if sheet.outcome is None:
         return []
     return list(side_by_side(sheet.outcome["pieces"], kind_names(plan.setup)))
+
+
+def _mass(mass_kg: float | None) -> dict[str, str] | None:
+    return None if mass_kg is None else shown_document(show_mass(mass_kg))
 
 
 def _told_by(recipe: dict[str, Any] | None, step: Step) -> list[str]:

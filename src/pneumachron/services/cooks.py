@@ -492,6 +492,45 @@ def set_cook_deleted(session: Session, cook_id: str, *, deleted: bool) -> None:
     COOKS.set_deleted(session, home, cook_id, deleted=deleted)
 
 
+def read_weights(before: str | None, after: str | None) -> dict[str, float | None]:
+    """Weights before and after, as typed.
+
+    Raises
+    ------
+    WishError : one cannot be read or cannot be; says which, and what to do.
+    """
+    found = {
+        f"{name}_kg": _weight(name, text) for name, text in (("before", before), ("after", after))
+    }
+    raw, cooked = found["before_kg"], found["after_kg"]
+    if raw is not None and cooked is not None and cooked > raw:
+        raise WishError(
+            "heavier_cooked",
+            "after",
+            "It cannot weigh more cooked than raw.",
+            "Swap the two, or weigh the meat without its juice.",
+        )
+    return found
+
+
+def _weight(name: str, text: str | None) -> float | None:
+    if text is None or not text.strip():
+        return None
+    mass_kg = parse_measure(text, "mass", name)
+    if not LEAST_WEIGHT_KG <= mass_kg <= MOST_WEIGHT_KG:
+        raise WishError(
+            "weight_range",
+            name,
+            f"“{text.strip()}” is not between 10 g and {MOST_WEIGHT_KG:g} kg.",
+            "Weigh all pieces together, without the dish.",
+        )
+    return mass_kg
+
+
+LEAST_WEIGHT_KG, MOST_WEIGHT_KG = 0.01, 40.0
+"""More than any pot holds."""
+
+
 def last_moment(session: Session) -> datetime | None:
     """The last thing that was written down, so that the clock starts no earlier."""
     home = current_household(session).household_id
@@ -583,13 +622,8 @@ def _remember(session: Session, stored: StoredCook, plan: Plan) -> None:
     content = stored.content
     ratio = heat_ratio(sheet)
     up = next(step.likely_s for step in sheet.steps if step.kind == "come_up")
-    weighed = {}
-    notes = []
-    for event in events:
-        if event.kind == "weighed":
-            weighed.update({key: value for key, value in event.body.items() if value is not None})
-        elif event.kind == "note":
-            notes.append(str(event.body["text"]))
+    notes = [str(event.body["text"]) for event in events if event.kind == "note"]
+    weighed = sheet.weighed
     outcome = sheet.outcome
     if sheet.ended_s is not None:
         content = told_by_model(content, events)

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link, useSearchParams } from "wouter";
 import { type CookOut, troubleOf } from "@/api/client";
-import { newKey, useCook, useCookActs } from "@/api/cooks";
+import { newKey, tellOf, useCook, useCookActs } from "@/api/cooks";
 import { InkTrace } from "@/drawing/InkTrace";
 import { Alarms } from "@/features/cook/Alarms";
 import { BeginPanel } from "@/features/cook/BeginPanel";
@@ -86,7 +86,7 @@ function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
         </p>
         <Turns here={cook.id} />
         <Alarms cook={cook} />
-        {trouble && (
+        {trouble && step?.kind !== "write_down" && (
           <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[18px]">
             <strong>{trouble.message}</strong> {trouble.hint}
           </p>
@@ -99,7 +99,7 @@ function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
             </Link>
           </p>
         ) : (
-          step && <StepCard cook={cook} step={step} act={acts.mutateAsync} />
+          step && <StepCard cook={cook} step={step} act={tellOf(acts)} trouble={trouble} />
         )}
         {!over && step && step.kind !== "write_down" && (
           <div className="flex flex-wrap items-center gap-3">

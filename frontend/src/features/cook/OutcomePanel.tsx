@@ -1,18 +1,25 @@
-import type { CookOut, PieceOutcome } from "@/api/client";
-import type { Act } from "@/api/cooks";
+import { useState } from "react";
+import type { CookOut, PieceOutcome, Trouble } from "@/api/client";
+import type { Tell } from "@/api/cooks";
 import { newKey } from "@/api/cooks";
+import { useUnits } from "@/api/queries";
 import { JudgedPieces } from "@/features/cook/JudgedPieces";
+import { Weights } from "@/features/cook/Weights";
 import { Photos } from "@/features/log/Photos";
-import { unjudged } from "@/lib/outcome";
+import { judgedSoFar } from "@/lib/outcome";
 import { Button } from "@/ui/Button";
 import { useKept } from "@/ui/useKept";
 
 interface Props {
   cook: CookOut;
-  act: (act: Act) => Promise<unknown>;
+  tell: Tell;
+  /** What was refused, in words. */
+  trouble: Trouble | null;
+  /** The sheet is closed already and this corrects it; what to do when that is done or not. */
+  onCorrected?: () => void;
 }
 
-/** What stands here until the sheet is closed; it outlives a reload. */
+/** What stands here until it is written down; it outlives a reload. */
 interface Typed {
   pieces: PieceOutcome[];
   note: string;
@@ -20,52 +27,45 @@ interface Typed {
   after: string;
 }
 
-const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-1";
-
 /** How it came out, piece by piece, and the line for next time. */
-export function OutcomePanel({ cook, act }: Props) {
-  const [typed, keep, forget] = useKept<Typed>(`pneumachron.outcome.${cook.id}`, () => ({
-    pieces: cook.plan.kinds.flatMap((kind, group) => unjudged(kind, group, false)),
-    note: "",
-    before: "",
-    after: "",
-  }));
+export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
+  const units = useUnits();
+  const [busy, setBusy] = useState(false);
+  const [typed, keep, forget] = useKept<Typed>(
+    `pneumachron.${onCorrected ? "corrected" : "outcome"}.${cook.id}`,
+    () => ({
+      pieces: judgedSoFar(cook),
+      note: "",
+      before: cook.weighed.before?.[units] ?? "",
+      after: cook.weighed.after?.[units] ?? "",
+    }),
+  );
   const { pieces, note, before, after } = typed;
   const set = (part: Partial<Typed>) => keep({ ...typed, ...part });
-  const close = async () => {
-    await act({ kind: "tell", event: { kind: "outcome", key: newKey(), pieces } });
-    const weights = { before_kg: kilos(before), after_kg: kilos(after) };
-    if (weights.before_kg || weights.after_kg) {
-      await act({ kind: "tell", event: { kind: "weighed", key: newKey(), ...weights } });
+  const write = async () => {
+    const weighed = before.trim() || after.trim();
+    const lines = [
+      // the only one that can be refused comes first; with it refused, nothing is written
+      ...(weighed ? [{ kind: "weighed" as const, key: newKey(), before, after }] : []),
+      { kind: "outcome" as const, key: newKey(), pieces },
+      ...(note.trim() ? [{ kind: "note" as const, key: newKey(), text: note.trim() }] : []),
+      ...(onCorrected ? [] : [{ kind: "ended" as const, key: newKey() }]),
+    ];
+    setBusy(true);
+    for (const event of lines) {
+      if (!(await tell({ kind: "tell", event }))) {
+        setBusy(false);
+        return;
+      }
     }
-    if (note.trim()) {
-      await act({ kind: "tell", event: { kind: "note", key: newKey(), text: note.trim() } });
-    }
-    await act({ kind: "tell", event: { kind: "ended", key: newKey() } });
     forget();
+    onCorrected?.();
   };
   return (
-    <section aria-label="how it came out" className="mt-3 flex flex-col gap-3">
+    <section aria-label="write down how it came out" className="mt-3 flex flex-col gap-3">
       <JudgedPieces cook={cook} pieces={pieces} onChange={(next) => set({ pieces: next })} />
-      <div className="flex flex-wrap gap-4">
-        <label className="flex items-center gap-2">
-          <span className="text-pencil">kg raw</span>
-          <input
-            inputMode="decimal"
-            value={before}
-            onChange={(event) => set({ before: event.target.value })}
-            className={`${FIELD} w-20`}
-          />
-        </label>
-        <label className="flex items-center gap-2">
-          <span className="text-pencil">kg cooked</span>
-          <input
-            inputMode="decimal"
-            value={after}
-            onChange={(event) => set({ after: event.target.value })}
-            className={`${FIELD} w-20`}
-          />
-        </label>
+      <div className="flex flex-wrap gap-x-5 gap-y-2">
+        <Weights before={before} after={after} units={units} onChange={set} />
       </div>
       <label className="flex flex-col">
         <span className="text-pencil">next time</span>
@@ -73,19 +73,33 @@ export function OutcomePanel({ cook, act }: Props) {
           rows={2}
           maxLength={2000}
           value={note}
+          placeholder={onCorrected && "one more line; what stands there stays"}
           onChange={(event) => set({ note: event.target.value })}
-          className={FIELD}
+          className="rounded-sm border border-edge bg-sheet px-2 py-1 placeholder:text-pencil"
         />
       </label>
-      <Photos cook={cook} />
-      <Button strong className="min-h-12 self-start text-[18px]" onClick={close}>
-        Close the sheet
-      </Button>
+      {!onCorrected && <Photos cook={cook} />}
+      {trouble && (
+        <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[18px]">
+          <strong>{trouble.message}</strong> {trouble.hint}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-3">
+        <Button strong className="min-h-12 text-[18px]" disabled={busy} onClick={write}>
+          {onCorrected ? "Write it down anew" : "Close the sheet"}
+        </Button>
+        {onCorrected && (
+          <Button
+            className="min-h-12"
+            onClick={() => {
+              forget();
+              onCorrected();
+            }}
+          >
+            Leave it as it is
+          </Button>
+        )}
+      </div>
     </section>
   );
-}
-
-function kilos(text: string): number | null {
-  const value = Number(text.replace(",", "."));
-  return Number.isFinite(value) && value > 0 && value <= 40 ? value : null;
 }

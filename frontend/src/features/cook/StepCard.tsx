@@ -1,5 +1,5 @@
-import type { CookOut, CookStep } from "@/api/client";
-import type { Act } from "@/api/cooks";
+import type { CookOut, CookStep, Trouble } from "@/api/client";
+import type { Tell } from "@/api/cooks";
 import { newKey } from "@/api/cooks";
 import { JudgePanel } from "@/features/cook/JudgePanel";
 import { OutcomePanel } from "@/features/cook/OutcomePanel";
@@ -10,11 +10,13 @@ import { Button } from "@/ui/Button";
 interface Props {
   cook: CookOut;
   step: CookStep;
-  act: (act: Act) => Promise<unknown>;
+  act: Tell;
+  /** What was refused, in words. */
+  trouble: Trouble | null;
 }
 
 /** One step, to be read from two metres: what to do, what to look for, and if not so. */
-export function StepCard({ cook, step, act }: Props) {
+export function StepCard({ cook, step, act, trouble }: Props) {
   return (
     <article aria-label="the step now">
       <h1 className="font-bold text-[34px] leading-tight sm:text-[42px]" data-testid="step">
@@ -43,7 +45,7 @@ export function StepCard({ cook, step, act }: Props) {
         <Timers cook={cook} act={act} />
       </div>
       {step.kind === "judge" && <JudgePanel key={step.step_id} cook={cook} act={act} />}
-      {step.kind === "write_down" && <OutcomePanel cook={cook} act={act} />}
+      {step.kind === "write_down" && <OutcomePanel cook={cook} tell={act} trouble={trouble} />}
     </article>
   );
 }
@@ -82,11 +84,13 @@ function Ticks({ step, act }: Pick<Props, "step" | "act">) {
 }
 
 /** A connected pot does it, once somebody says that they stand there. */
-function AtThePot({ cook, step, act }: Props) {
+function AtThePot({ cook, step, act }: Omit<Props, "trouble">) {
   const asked = POT_AT[step.kind];
   if (!cook.connected || !asked || (step.kind === "release" && !step.hands)) return null;
   const press = async () => {
-    for (const what of asked.does) await act({ kind: "press", what, there: true });
+    for (const what of asked.does) {
+      if (!(await act({ kind: "press", what, there: true }))) return;
+    }
   };
   return (
     <Button className="mt-3 min-h-14 border-2 text-[18px]" onClick={press}>

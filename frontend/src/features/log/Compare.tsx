@@ -1,7 +1,7 @@
 import { Link } from "wouter";
 import { troubleOf } from "@/api/client";
 import { useCompared } from "@/api/cooks";
-import { useHousehold } from "@/api/queries";
+import { useUnits } from "@/api/queries";
 import { TwoTraces } from "@/drawing/TwoTraces";
 import { Facts, Outcome } from "@/features/log/SheetView";
 import { useWidth } from "@/ui/useWidth";
@@ -9,7 +9,7 @@ import { useWidth } from "@/ui/useWidth";
 /** Two sheets laid together: traces over each other, and the differences in words. */
 export function Compare({ ids }: { ids: [string, string] }) {
   const { data, error } = useCompared(ids);
-  const units = useHousehold().data?.units ?? "metric";
+  const units = useUnits();
   const [one, other] = data?.sheets ?? [];
   const trouble = error ? troubleOf(error) : null;
   const [ref, width] = useWidth<HTMLDivElement>(900);

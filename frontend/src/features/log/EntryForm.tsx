@@ -1,6 +1,7 @@
-import { client, type Texture, troubleOf, unwrap } from "@/api/client";
+import { type Texture, troubleOf } from "@/api/client";
 import { useEnter } from "@/api/log";
-import { useShelf } from "@/api/queries";
+import { useShelf, useUnits } from "@/api/queries";
+import { Weights } from "@/features/cook/Weights";
 import { localTime } from "@/lib/day";
 import { TEXTURE_WORDS, TEXTURES } from "@/lib/words";
 import { Button } from "@/ui/Button";
@@ -13,6 +14,8 @@ interface Typed {
   hold: string;
   up: string;
   texture: Texture | "";
+  before: string;
+  after: string;
   note: string;
 }
 
@@ -28,26 +31,27 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
     hold: "",
     up: "",
     texture: "",
+    before: "",
+    after: "",
     note: "",
   }));
-  const { planId, start, hold, up, texture, note } = typed;
+  const units = useUnits();
+  const { planId, start, hold, up, texture, before, after, note } = typed;
   const set = (part: Partial<Typed>) => keepTyped({ ...typed, ...part });
   const choose = (id: string) => {
     const plan = shelf.data?.plans.find((item) => item.id === id);
     set({ planId: id, ...(plan && { hold: String(plan.hold_min) }) });
   };
-  const keep = async () => {
-    const plan = await unwrap(
-      client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: planId } } }),
-    );
+  const keep = () =>
     enter.mutate(
       {
-        name: plan.name,
-        plan: plan.inputs,
+        planId,
         started_at: new Date(start).toISOString(),
         hold_min: Number(hold),
-        come_up_min: up ? Number(up) : null,
+        come_up_min: up ? Number(up.replace(",", ".")) : null,
         pieces: texture ? [{ texture, juicy: null, taste: null, mark: "" }] : [],
+        before: before || null,
+        after: after || null,
         note,
       },
       {
@@ -57,7 +61,6 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         },
       },
     );
-  };
   const trouble = enter.error ? troubleOf(enter.error) : null;
   return (
     <form
@@ -100,10 +103,10 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
       <label className="flex flex-col">
         <span className="text-pencil">minutes to pressure</span>
         <input
-          inputMode="numeric"
+          inputMode="decimal"
           value={up}
           placeholder="if known"
-          onChange={(event) => set({ up: event.target.value.replace(/\D/g, "") })}
+          onChange={(event) => set({ up: event.target.value.replace(/[^\d.,]/g, "") })}
           className={`${FIELD} w-24 placeholder:text-pencil`}
         />
       </label>
@@ -122,6 +125,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
           ))}
         </select>
       </label>
+      <Weights before={before} after={after} units={units} onChange={set} />
       <label className="flex grow flex-col">
         <span className="text-pencil">next time</span>
         <input

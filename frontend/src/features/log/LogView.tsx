@@ -1,7 +1,7 @@
 import { useDeferredValue, useState } from "react";
 import { Link, useSearchParams } from "wouter";
 import { useDeleteCook, useLog } from "@/api/cooks";
-import { useCatalogue, useHousehold } from "@/api/queries";
+import { useCatalogue, useUnits } from "@/api/queries";
 import { Compare } from "@/features/log/Compare";
 import { EntryForm } from "@/features/log/EntryForm";
 import { EVERYTHING, Finder, logWanted, type Sought } from "@/features/log/Finder";
@@ -32,7 +32,7 @@ function Sheets() {
   const [picked, setPicked] = useState<string[]>([]);
   const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
   const catalogue = useCatalogue();
-  const units = useHousehold().data?.units ?? "metric";
+  const units = useUnits();
   const remove = useDeleteCook();
   const find = (part: Partial<Sought>) => {
     setSought({ ...sought, ...part });

@@ -1,15 +1,19 @@
+import { useState } from "react";
 import { Link } from "wouter";
 import { type CookOut, type PieceOutcome, troubleOf } from "@/api/client";
-import { useCook, usePieces } from "@/api/cooks";
+import { tellOf, useCook, useCookActs, usePieces } from "@/api/cooks";
 import { useHistory } from "@/api/log";
+import { useUnits } from "@/api/queries";
 import { InkTrace } from "@/drawing/InkTrace";
 import { PieceTraces } from "@/drawing/PieceTraces";
+import { OutcomePanel } from "@/features/cook/OutcomePanel";
 import { RecipeAside } from "@/features/cook/RecipeAside";
 import { Photos } from "@/features/log/Photos";
 import { clockTime, STATE_WORDS } from "@/lib/cook";
 import { panelTime, spokenTime } from "@/lib/format";
 import { pieceName } from "@/lib/outcome";
 import { TEXTURE_WORDS } from "@/lib/words";
+import { Button } from "@/ui/Button";
 import { useWidth } from "@/ui/useWidth";
 
 /** One sheet: plan in pencil, what happened in ink, how it came out. */
@@ -45,6 +49,7 @@ export function SheetView({ id }: { id: string }) {
             </div>
             <Facts cook={cook} />
             <Outcome cook={cook} />
+            {cook.ended_at && <Correct cook={cook} />}
             <SideBySide cook={cook} />
             {cook.plan.kinds.length > 1 && <KindByKind id={id} width={width} />}
             <Photos cook={cook} />
@@ -70,6 +75,7 @@ export function Facts({ cook }: { cook: CookOut }) {
       <dd>{panelTime(cook.set_min)}</dd>
       <dt className="text-pencil">runs</dt>
       <dd>{cook.rounds === 1 ? "one" : `${cook.rounds}: put back ${cook.rounds - 1} ×`}</dd>
+      <Weighed cook={cook} />
       {cook.ended_at && (
         <>
           <dt className="text-pencil">took</dt>
@@ -77,6 +83,22 @@ export function Facts({ cook }: { cook: CookOut }) {
         </>
       )}
     </dl>
+  );
+}
+
+function Weighed({ cook }: { cook: CookOut }) {
+  const units = useUnits();
+  const { before, after } = cook.weighed;
+  if (!before && !after) return null;
+  return (
+    <>
+      <dt className="text-pencil">weighed</dt>
+      <dd>
+        {[before && `${before[units]} raw`, after && `${after[units]} cooked`]
+          .filter(Boolean)
+          .join(", ")}
+      </dd>
+    </>
   );
 }
 
@@ -95,6 +117,27 @@ export function Outcome({ cook }: { cook: CookOut }) {
         </li>
       ))}
     </ul>
+  );
+}
+
+/** A rung that was misjudged, a weight found later: written anew, and learned from anew. */
+function Correct({ cook }: { cook: CookOut }) {
+  const acts = useCookActs(cook.id);
+  const [open, setOpen] = useState(false);
+  if (!open) {
+    return (
+      <Button className="mt-2 text-[14px] print:hidden" onClick={() => setOpen(true)}>
+        Write anew how it came out
+      </Button>
+    );
+  }
+  return (
+    <OutcomePanel
+      cook={cook}
+      tell={tellOf(acts)}
+      trouble={acts.error ? troubleOf(acts.error) : null}
+      onCorrected={() => setOpen(false)}
+    />
   );
 }
 
@@ -193,7 +236,7 @@ function sayEvent(
     case "note":
       return `note: ${text("text")}`;
     case "weighed":
-      return `weighed: ${text("before_kg") || "–"} kg raw, ${text("after_kg") || "–"} kg cooked`;
+      return "weighed";
     default:
       return KINDS[kind] ?? kind;
   }

@@ -19,7 +19,7 @@ from pneumachron.core.wish import Level
 from pneumachron.devices.protocol import HandAction, PotCommand
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.cook_documents import MOST_INK
-from pneumachron.services.cooks import CameWith, Entry, Told
+from pneumachron.services.cooks import CameWith, Entry, Told, read_weights
 from pneumachron.services.log_files import MAX_TOLD, Imported
 from pneumachron.services.photos import MAX_PHOTOS
 from pneumachron.store.cooks import MAX_RUNNING, Filter
@@ -121,11 +121,11 @@ class NoteTold(_Told):
 
 
 class WeighedTold(_Told):
-    """Weights before and after."""
+    """Weights before and after, with their unit."""
 
     kind: Literal["weighed"]
-    before_kg: Annotated[float | None, Field(gt=0, le=40)] = None
-    after_kg: Annotated[float | None, Field(gt=0, le=40)] = None
+    before: MeasureText | None = None
+    after: MeasureText | None = None
 
 
 class PieceOutcome(Closed):
@@ -168,7 +168,14 @@ ToldIn = Annotated[
 
 
 def told(event: ToldIn) -> Told:
-    """As the use case takes it."""
+    """As the use case takes it.
+
+    Raises
+    ------
+    WishError : a weight that cannot be.
+    """
+    if isinstance(event, WeighedTold):
+        return Told(event.key, event.kind, read_weights(event.before, event.after))
     body = event.model_dump(exclude={"key", "kind"})
     return Told(event.key, event.kind, body)
 
@@ -185,16 +192,16 @@ class EntryIn(Closed):
     pieces: Annotated[list[PieceOutcome], Field(max_length=MOST_PIECES)] = Field(
         default_factory=list
     )
-    before_kg: Annotated[float | None, Field(gt=0, le=40)] = None
-    after_kg: Annotated[float | None, Field(gt=0, le=40)] = None
+    before: Annotated[MeasureText | None, Field(description="raw, all pieces together")] = None
+    after: Annotated[MeasureText | None, Field(description="cooked")] = None
     note: Annotated[str, StringConstraints(strip_whitespace=True, max_length=2000)] = ""
 
     def to_entry(self) -> Entry:
         """As the use case takes it."""
         return Entry(
             self.name, self.person_id, self.plan.to_inputs(), self.started_at, self.hold_min,
-            self.come_up_min, tuple(piece.model_dump() for piece in self.pieces), self.before_kg,
-            self.after_kg, self.note,
+            self.come_up_min, tuple(piece.model_dump() for piece in self.pieces),
+            note=self.note, **read_weights(self.before, self.after),
         )  # fmt: skip
 
 
@@ -358,6 +365,13 @@ class PhotoOut(Closed):
     height_px: int
 
 
+class WeighedOut(Closed):
+    """Weights as far as they were told."""
+
+    before: Shown | None
+    after: Shown | None
+
+
 class CookOut(Closed):
     """Where a cook stands."""
 
@@ -384,6 +398,7 @@ class CookOut(Closed):
     pencil: Points
     ink: Points
     outcome: dict[str, Any] | None
+    weighed: WeighedOut
     side_by_side: Annotated[list[str], Field(max_length=MOST_PIECES)]
     recipe: RecipeCard | None
     photos: Annotated[list[PhotoOut], Field(max_length=MAX_PHOTOS)]

@@ -88,6 +88,8 @@ class Sheet:
     marks: tuple[PotMarks, ...]
     """By round."""
     outcome: Mapping[str, Any] | None
+    weighed: Mapping[str, float] = field(default_factory=dict)
+    """`before_kg`, `after_kg`: as far as they were told."""
 
     @property
     def current(self) -> Step | None:
@@ -194,6 +196,12 @@ def _undone(sheet: Sheet, event: Event) -> Sheet:
     return replace(sheet, done_s=left)
 
 
+def _weighed(sheet: Sheet, event: Event) -> Sheet:
+    """What is told anew replaces what was told."""
+    told = {name: float(value) for name, value in event.body.items() if value is not None}
+    return replace(sheet, weighed={**sheet.weighed, **told})
+
+
 def _timed(sheet: Sheet, event: Event) -> Sheet:
     return replace(sheet, timers=_timers(sheet.timers, event))
 
@@ -296,9 +304,10 @@ _CHANGES: dict[EventKind, Callable[[Sheet, Event], Sheet]] = {
     "undone": _undone,
     "pot": lambda sheet, event: _pot(sheet, event.body["state"], event.at_s),
     "outcome": lambda sheet, event: replace(sheet, outcome=dict(event.body)),
+    "weighed": _weighed,
     "timer_started": _timed,
     "timer_moved": _timed,
     "timer_rang": _timed,
     "timer_stopped": _timed,
 }
-"""What is only written down (notes, weights, judgements) changes nothing that is shown."""
+"""What is only written down (notes, judgements) changes nothing that is shown."""
