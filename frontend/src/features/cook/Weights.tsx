@@ -4,6 +4,8 @@ interface Props {
   before: string;
   after: string;
   units: Units;
+  /** Words above the fields, as in a form of such. */
+  stacked?: boolean;
   onChange: (part: { before?: string; after?: string }) => void;
 }
 
@@ -11,10 +13,11 @@ const FIELD = "w-28 rounded-sm border border-edge bg-sheet px-2 py-1 placeholder
 const SUCH_AS = { metric: ["1.42 kg", "0.95 kg"], us: ["3 lb 2 oz", "2 lb 1 oz"] } as const;
 
 /** All the meat weighed raw and cooked, typed with its unit. */
-export function Weights({ before, after, units, onChange }: Props) {
+export function Weights({ before, after, units, stacked, onChange }: Props) {
+  const label = stacked ? "flex flex-col" : "flex items-center gap-2";
   return (
     <>
-      <label className="flex items-center gap-2">
+      <label className={label}>
         <span className="text-pencil">weighed raw</span>
         <input
           value={before}
@@ -24,7 +27,7 @@ export function Weights({ before, after, units, onChange }: Props) {
           className={FIELD}
         />
       </label>
-      <label className="flex items-center gap-2">
+      <label className={label}>
         <span className="text-pencil">weighed cooked</span>
         <input
           value={after}

@@ -125,7 +125,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
           ))}
         </select>
       </label>
-      <Weights before={before} after={after} units={units} onChange={set} />
+      <Weights before={before} after={after} units={units} stacked onChange={set} />
       <label className="flex grow flex-col">
         <span className="text-pencil">next time</span>
         <input
