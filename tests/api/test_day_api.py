@@ -237,9 +237,9 @@ def test_a_calendar_of_ours_comes_back(client: TestClient) -> None:
 def test_days_are_kept(client: TestClient) -> None:
     asked = day(BRISKET, RIBS, shop=True)
     bought = {"a": [{"section": "vegetables", "items": ["2 onions"]}]}
-    kept = client.post(
-        "/api/days", json={"name": "Snowed-in Saturday", "day": asked, "shopping": bought}
-    )
+    cook = client.post("/api/cooks", json={"name": "Supper", "plan": BRISKET}).json()["id"]
+    wanted = {"day": asked, "shopping": bought, "beside": {"a": cook}}
+    kept = client.post("/api/days", json={"name": "Snowed-in Saturday", **wanted})
     assert kept.status_code == 201
     day_id = kept.json()["id"]
     listed = client.get("/api/days", params={"search": "snowed saturday"}).json()
@@ -247,6 +247,7 @@ def test_days_are_kept(client: TestClient) -> None:
     assert listed["days"][0]["dishes"] == ["Dish a", "Dish b"]
     opened = client.get(f"/api/days/{day_id}").json()
     assert opened["shopping"] == bought
+    assert opened["beside"] == {"a": cook}  # what is at the pot goes on telling the day
     assert starts(ask(client, opened["day"])) == starts(ask(client, asked))
     client.put(f"/api/days/{day_id}", json={"name": "Sunday", "day": asked})
     assert client.get(f"/api/days/{day_id}").json()["name"] == "Sunday"

@@ -127,12 +127,12 @@ def test_a_whole_brisket_day(
     beside.get_by_role("button", name="scrape the base").click()
     beside.get_by_role("button", name="pour in 100 ml").click()
     beside.get_by_role("button", name="lid on").click()
-    beside.get_by_role("checkbox", name="I stand at the pot").click()
-    beside.get_by_role("button", name="start", exact=True).click()
-
-    # a second window follows
+    # a second window follows; it is open before minutes pass by the second
     second = context.new_page()
     second.goto(beside.url)
+    expect(second.get_by_test_id("step")).to_contain_text("It heats up")
+    beside.get_by_role("checkbox", name="I stand at the pot").click()
+    beside.get_by_role("button", name="start", exact=True).click()
     expect(second.get_by_test_id("step")).to_contain_text("Under pressure", timeout=LONG_MS)
     expect(step(beside)).to_contain_text("Under pressure", timeout=LONG_MS)
     expect(beside.get_by_test_id("ink")).to_be_visible()

@@ -2668,6 +2668,13 @@ export interface components {
             recipes?: {
                 [key: string]: components["schemas"]["RecipeCard"];
             };
+            /**
+             * Beside
+             * @description its cooks beside the pot
+             */
+            beside?: {
+                [key: string]: string;
+            };
         };
         /**
          * KeptPotOut
@@ -4479,6 +4486,10 @@ export interface components {
             /** Recipes */
             recipes: {
                 [key: string]: components["schemas"]["RecipeCard"];
+            };
+            /** Beside */
+            beside: {
+                [key: string]: string;
             };
         };
         /**

@@ -204,7 +204,7 @@ export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
     recipes: kept.recipes,
     pinned: Object.fromEntries((day.pinned ?? []).map((item) => [item.block_id, item.start])),
     done: Object.fromEntries(done.map((item) => [item.block_id, item.start])),
-    beside: {},
+    beside: kept.beside,
     ended: Object.fromEntries(
       done.flatMap((item) => (item.end ? [[item.block_id, item.end]] : [])),
     ),

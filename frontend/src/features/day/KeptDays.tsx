@@ -23,10 +23,11 @@ export function KeptDays({ day, asked, onChange }: Props) {
   const save = () => {
     if (!asked || !day.name.trim()) return;
     const { now: _, ...wanted } = asked;
+    const { shopping, recipes, beside } = day;
     keep.mutate(
       {
         id: day.id,
-        body: { name: day.name.trim(), day: wanted, shopping: day.shopping, recipes: day.recipes },
+        body: { name: day.name.trim(), day: wanted, shopping, recipes, beside },
       },
       { onSuccess: (kept) => onChange({ id: kept.id, name: kept.name }) },
     );

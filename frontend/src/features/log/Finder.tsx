@@ -36,38 +36,20 @@ export function Finder({ sought, onChange }: Props) {
           className={`${FIELD} w-40`}
         />
       </label>
-      <label className="flex items-center gap-2">
-        <span className="text-pencil">cut</span>
-        <select
-          aria-label="only this cut"
-          value={sought.cut}
-          onChange={(event) => onChange({ cut: event.target.value })}
-          className={`${FIELD} w-40`}
-        >
-          <option value="">all</option>
-          {cuts.map((item) => (
-            <option key={item.id} value={item.id}>
-              {item.name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="flex items-center gap-2">
-        <span className="text-pencil">pot</span>
-        <select
-          aria-label="only this pot"
-          value={sought.pot}
-          onChange={(event) => onChange({ pot: event.target.value })}
-          className={`${FIELD} w-28`}
-        >
-          <option value="">all</option>
-          {pots.map((item) => (
-            <option key={item.id} value={item.id}>
-              {item.pot.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Only
+        what="cut"
+        value={sought.cut}
+        options={cuts}
+        className="w-40"
+        onChange={(cut) => onChange({ cut })}
+      />
+      <Only
+        what="pot"
+        value={sought.pot}
+        options={pots.map(({ id, pot }) => ({ id, name: pot.name }))}
+        className="w-28"
+        onChange={(pot) => onChange({ pot })}
+      />
       <label className="flex items-center gap-2">
         <span className="text-pencil">since</span>
         <input
@@ -78,6 +60,36 @@ export function Finder({ sought, onChange }: Props) {
         />
       </label>
     </>
+  );
+}
+
+interface OnlyProps {
+  what: string;
+  value: string;
+  options: { id: string; name: string }[];
+  className: string;
+  onChange: (id: string) => void;
+}
+
+/** Only one of a kind, or all of them. */
+function Only({ what, value, options, className, onChange }: OnlyProps) {
+  return (
+    <label className="flex items-center gap-2">
+      <span className="text-pencil">{what}</span>
+      <select
+        aria-label={`only this ${what}`}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        className={`${FIELD} ${className}`}
+      >
+        <option value="">all</option>
+        {options.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 

@@ -5,7 +5,7 @@ from typing import Annotated, Any, Literal, Self
 
 from pydantic import AwareDatetime, Field, StringConstraints, model_validator
 
-from pneumachron.api.schemas.base import Closed, Name, Shown
+from pneumachron.api.schemas.base import Closed, Id, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
 from pneumachron.core.cuts import ReleaseMethod
@@ -245,6 +245,9 @@ class KeepDayIn(Closed):
     day: DayIn
     shopping: dict[DishId, list[ShopIn]] = Field(default_factory=dict, max_length=MAX_DISHES)
     recipes: dict[DishId, RecipeCard] = Field(default_factory=dict, max_length=MAX_DISHES)
+    beside: dict[DishId, Id] = Field(
+        default_factory=dict, max_length=MAX_DISHES, description="its cooks beside the pot"
+    )
 
     def to_document(self) -> dict[str, Any]:
         """As it lies on the shelf."""
@@ -290,6 +293,7 @@ class StoredDayOut(Closed):
     day: DayIn
     shopping: dict[str, list[ShopIn]]
     recipes: dict[str, RecipeCard]
+    beside: dict[str, str]
 
     @classmethod
     def of(cls, stored: StoredDay) -> "StoredDayOut":
@@ -303,4 +307,5 @@ class StoredDayOut(Closed):
             day=asked.day,
             shopping=dict(asked.shopping),
             recipes=dict(asked.recipes),
+            beside=dict(asked.beside),
         )
