@@ -124,7 +124,8 @@ const TROUBLE: [string, string][] = [
 ];
 const LOGGING = [
   "Every cook keeps its sheet: what was planned in pencil, what happened in ink, how it came out, photos, a line for next time.",
-  "Two sheets can be laid together; pieces of one pot are judged alone, membrane on against membrane off.",
+  "Two sheets can be laid together; pieces of one pot are judged alone and laid over each other, membrane on against membrane off.",
+  "A rung that was misjudged, or a weight found later: the closed sheet is written anew, and learned from anew.",
   "What came out moves the next plan: your taste by the cut, heating up by the pot. Each plan says how far and by which cooks, and it can be set back.",
   "The log comes and goes as CSV and JSON-LD; the same file twice adds nothing.",
 ];
