@@ -250,7 +250,8 @@ def test_the_log_finds_compares_and_forgets(page: Page) -> None:
 
 def test_kinds_of_one_pot_over_each_other(page: Page) -> None:
     page.goto("/log")
-    page.get_by_role("link", name="Ribs two ways").click()
+    sheets = page.get_by_role("list", name="sheets")
+    sheets.get_by_role("link", name="Ribs two ways").click()
     kinds = page.get_by_role("region", name="How they softened in one pot")
     expect(kinds.get_by_test_id("softening")).to_have_count(2)
     expect(kinds).to_contain_text("1 × Back ribs, membrane off")
