@@ -197,11 +197,38 @@ const sent = window.fetch;
 window.fetch = async (request) => {
   if (request.url.endsWith("/hands")) {
     const { do: what } = await request.clone().json();
-    if (what === "lid_off") await new Promise((go) => setTimeout(go, 1000));
+    if (what === "lid_off") await new Promise((go) => setTimeout(go, SLOW_MS));
   }
   return sent(request);
 };
 """
+
+
+def test_what_was_pressed_long_ago_is_not_pressed_later(beside: Page) -> None:
+    to_the_start(beside)
+    expect(beside.get_by_test_id("pot-state")).to_contain_text("heating")
+    beside.add_init_script(SLOW_LID.replace("SLOW_MS", "9000"))
+    beside.reload()
+    beside.get_by_role("button", name="stop", exact=True).click()
+    beside.get_by_role("button", name="lid off").click()
+    beside.get_by_role("button", name="lid on").click()
+    beside.get_by_role("checkbox", name="I stand at the pot").click()
+    beside.get_by_role("button", name="start", exact=True).click()
+    # by the time the way is free, nobody may stand there any more
+    expect(beside.get_by_role("alert")).to_contain_text("this was not pressed")
+    expect(beside.get_by_test_id("pot-state")).to_contain_text("lid on, no pressure")
+    beside.get_by_role("button", name="start", exact=True).click()
+    expect(beside.get_by_test_id("pot-state")).to_contain_text("heating")
+
+
+def test_a_browser_that_lost_its_net_goes_on(beside: Page) -> None:
+    """The app is on this machine: a router that is off is nothing to it."""
+    beside.evaluate("window.dispatchEvent(new Event('offline'))")
+    next_step(beside)
+    beside.get_by_role("link", name="Bench").click()
+    beside.get_by_role("textbox", name="weight").fill("1.4 kg")
+    beside.get_by_role("textbox", name="thickness").fill("4.5 cm")
+    expect(beside.get_by_test_id("hold")).to_have_text(re.compile(r"^\d+:\d\d$"))
 
 
 def test_quick_hands_are_played_in_their_order(beside: Page, complaints: list[str]) -> None:
@@ -209,7 +236,7 @@ def test_quick_hands_are_played_in_their_order(beside: Page, complaints: list[st
     state = beside.get_by_test_id("pot-state")
     expect(state).to_contain_text("heating")
     # what is sent second arrives first, unless the app waits for its answer
-    beside.add_init_script(SLOW_LID)
+    beside.add_init_script(SLOW_LID.replace("SLOW_MS", "1000"))
     beside.reload()
     for words in ("stop", "lid off", "scrape the base", "pour in 100 ml", "lid on"):
         beside.get_by_role("button", name=words, exact=True).click()

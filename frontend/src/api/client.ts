@@ -81,6 +81,14 @@ const LOST: Problem = {
   hint: "Start it again; what you typed is kept here.",
 };
 
+/** A button of a pot that was pressed and did not get through must not be pressed later. */
+export const STALE: Problem = {
+  code: "stale_press",
+  message: "The app did not answer in time, so this was not pressed.",
+  field: null,
+  hint: "Look at the pot, then press again.",
+};
+
 interface Reply<T> {
   data?: T;
   error?: unknown;
@@ -105,13 +113,13 @@ function isProblem(value: unknown): value is Problem {
   return typeof value === "object" && value !== null && "code" in value && "message" in value;
 }
 
-/** What stands at a field when its question failed. */
 /** What was refused, and what to do. */
 export interface Trouble {
   message: string;
   hint: string | null;
 }
 
+/** What stands at a field when its question failed. */
 export function troubleOf(error: Error): Trouble {
   if (!(error instanceof ProblemError)) return { message: error.message, hint: null };
   return { message: error.problem.message, hint: error.problem.hint ?? null };

@@ -13,7 +13,9 @@ import {
   type HandAction,
   type PlanIn,
   type PotCommand,
+  ProblemError,
   type RecipeCard,
+  STALE,
   type Texture,
   type ToldIn,
   unwrap,
@@ -119,6 +121,8 @@ export function useBegin() {
 
 /** What is done beside the pot goes one after the other: quick hands must not overtake themselves. */
 const IN_TURN = { id: "beside the pot" };
+/** Somebody who stands at a pot looks again after this. */
+const PRESS_MS = 8000;
 const NO_FAULTS: Faults = {
   weak_heater: false,
   leaking_gasket: false,
@@ -132,13 +136,16 @@ export function useCookActs(id: string) {
   const params = { path: { cook_id: id } };
   return useMutation({
     scope: IN_TURN,
-    mutationFn: (act: Act): Promise<CookOut> => {
+    mutationFn: async (act: Act): Promise<CookOut> => {
       switch (act.kind) {
         case "tell":
           return unwrap(client.POST("/api/cooks/{cook_id}/events", { params, body: act.event }));
         case "press": {
+          const left = act.at + PRESS_MS - Date.now();
+          if (left <= 0) throw new ProblemError(STALE, 0);
           const body = { do: act.what, at_the_pot: act.there };
-          return unwrap(client.POST("/api/cooks/{cook_id}/pot", { params, body }));
+          const signal = AbortSignal.timeout(left);
+          return unwrap(client.POST("/api/cooks/{cook_id}/pot", { params, body, signal }));
         }
         case "hands": {
           const body = { do: act.what, volume: act.volume ?? null };
@@ -184,10 +191,15 @@ export function tellOf(acts: ReturnType<typeof useCookActs>): Tell {
 
 export type Act =
   | { kind: "tell"; event: ToldIn }
-  | { kind: "press"; what: PotCommand; there: boolean }
+  | { kind: "press"; what: PotCommand; there: boolean; at: number }
   | { kind: "hands"; what: HandAction; volume?: string }
   | { kind: "connect"; on: boolean }
   | { kind: "faults"; change: Partial<Faults> };
+
+/** A button of the pot, pressed now. */
+export function press(what: PotCommand, there: boolean): Act {
+  return { kind: "press", what, there, at: Date.now() };
+}
 
 /** A key of our own for something that is told: told twice, it is written once. */
 export function newKey(): string {

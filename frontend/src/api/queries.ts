@@ -27,8 +27,15 @@ function shouldRetry(failures: number, error: Error): boolean {
   return failures < 2 && (!(error instanceof ProblemError) || error.status === 0);
 }
 
+/** The app answers on this machine or in this kitchen: it needs no net, and a browser that has lost
+ * its own must neither wait nor press a button later, when it is back. */
+const HERE = "always";
+
 export const queryClient = new QueryClient({
-  defaultOptions: { queries: { retry: shouldRetry, retryDelay: 400, staleTime: 60_000 } },
+  defaultOptions: {
+    queries: { retry: shouldRetry, retryDelay: 400, staleTime: 60_000, networkMode: HERE },
+    mutations: { networkMode: HERE },
+  },
 });
 
 export function useCatalogue() {

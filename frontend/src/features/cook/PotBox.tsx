@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { CookOut, HandAction, PotCommand } from "@/api/client";
 import type { Act } from "@/api/cooks";
-import { useSpeed } from "@/api/cooks";
+import { press, useSpeed } from "@/api/cooks";
 import { leftTime, STATE_WORDS } from "@/lib/cook";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
@@ -69,12 +69,12 @@ export function PotBox({ cook, act }: Props) {
           </Button>
         ))}
         {PANEL.map(({ what, words }) => (
-          <Button key={what} onClick={() => act({ kind: "press", what, there })}>
+          <Button key={what} onClick={() => act(press(what, there))}>
             {words}
           </Button>
         ))}
-        <Button onClick={() => act({ kind: "press", what: "start", there })}>start</Button>
-        <Button onClick={() => act({ kind: "press", what: "vent", there })}>open the valve</Button>
+        <Button onClick={() => act(press("start", there))}>start</Button>
+        <Button onClick={() => act(press("vent", there))}>open the valve</Button>
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
         <Tick label="I stand at the pot" on={there} onChange={setThere} />

@@ -1,6 +1,6 @@
 import type { CookOut, CookStep, Trouble } from "@/api/client";
 import type { Tell } from "@/api/cooks";
-import { newKey } from "@/api/cooks";
+import { newKey, press } from "@/api/cooks";
 import { JudgePanel } from "@/features/cook/JudgePanel";
 import { OutcomePanel } from "@/features/cook/OutcomePanel";
 import { Timers } from "@/features/cook/Timers";
@@ -87,13 +87,13 @@ function Ticks({ step, act }: Pick<Props, "step" | "act">) {
 function AtThePot({ cook, step, act }: Omit<Props, "trouble">) {
   const asked = POT_AT[step.kind];
   if (!cook.connected || !asked || (step.kind === "release" && !step.hands)) return null;
-  const press = async () => {
+  const pressAll = async () => {
     for (const what of asked.does) {
-      if (!(await act({ kind: "press", what, there: true }))) return;
+      if (!(await act(press(what, true)))) return;
     }
   };
   return (
-    <Button className="mt-3 min-h-14 border-2 text-[18px]" onClick={press}>
+    <Button className="mt-3 min-h-14 border-2 text-[18px]" onClick={pressAll}>
       {asked.words}
     </Button>
   );
