@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from datetime import UTC, datetime, timedelta
+from itertools import pairwise
 from pathlib import Path
 from statistics import median
 from typing import Any
@@ -140,6 +141,20 @@ def test_a_whole_cook_beside_the_pot(kitchen: TestClient, stepped: Stepped) -> N
     found = kitchen.get("/api/cooks", params={"search": "softer wished"}).json()
     assert found["total"] == 1
     assert kitchen.get("/api/cooks", params={"running": True}).json()["total"] == 0
+
+
+def test_the_ink_reaches_to_now_however_long_it_cooks(
+    kitchen: TestClient, stepped: Stepped
+) -> None:
+    cook = Cook(kitchen, stepped)
+    cook.to_the_pot()
+    begun = stepped.seconds
+    for _ in range(12):  # five hours in all; a pot is asked every quarter of a minute
+        ink = cook.step(1500)["ink"]
+        assert ink[-1][0] == pytest.approx(stepped.seconds - begun, abs=20)
+        assert 90 <= len(ink) <= 402
+        gaps = [then[0] - first[0] for first, then in pairwise(ink)]
+        assert max(gaps) <= 2.5 * median(gaps)
 
 
 def test_told_twice_is_written_once(kitchen: TestClient, stepped: Stepped) -> None:

@@ -139,8 +139,7 @@ def pieces_document(
 
 
 def _softening(trace: PieceTrace) -> list[list[float]]:
-    every = max(len(trace.time_s) // MOST_INK, 1)
-    pick = np.unique(np.append(np.arange(0, len(trace.time_s), every), len(trace.time_s) - 1))
+    pick = _thinned(len(trace.time_s))
     pairs = zip(trace.time_s[pick], trace.texture_step[pick], strict=True)
     return [[round(float(at)), round(float(step), 3)] for at, step in pairs]
 
@@ -277,10 +276,17 @@ def _ink(sheet: Sheet, samples: Sequence[StoredSample]) -> list[list[float]]:
     begin = _lid_at(sheet)
     if begin is None or not samples:
         return []
-    every = max(len(samples) // MOST_INK, 1)
-    thinned = [*samples[::every], samples[-1]]
-    points = ((round((item.at - begin).total_seconds()), round(item.gauge_pa)) for item in thinned)
-    return [[float(at), float(gauge)] for at, gauge in points if at >= 0][: MOST_INK + 2]
+    inked = [item for item in samples if item.at >= begin]
+    return [
+        [round((item.at - begin).total_seconds()), round(item.gauge_pa)]
+        for item in (inked[index] for index in _thinned(len(inked)))
+    ]
+
+
+def _thinned(count: int) -> list[int]:
+    """Evenly spaced places of a trace, `MOST_INK` at most and the last one."""
+    every = -(-count // MOST_INK)
+    return sorted({*range(0, count, max(every, 1)), max(count - 1, 0)}) if count else []
 
 
 def _moment(at_s: float) -> datetime:

@@ -427,7 +427,7 @@ class PieceTraceOut(Closed):
     softening: Annotated[
         list[Annotated[list[float], Field(min_length=2, max_length=2)]],
         Field(
-            max_length=2 * MOST_INK + 2,
+            max_length=MOST_INK + 2,
             description="[s from the start of heating, rung: 0 chewy to 4 falls apart]",
         ),
     ]
