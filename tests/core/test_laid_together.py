@@ -11,7 +11,7 @@ from pneumachron.core.alternatives import answer_for_minutes, rungs_for_minutes
 from pneumachron.core.cook.along import kind_names, pieces_along, pieces_as_set, said_of
 from pneumachron.core.cook.compare import Cooked, differences, to_pressure_s
 from pneumachron.core.cook.pieces import mean_model_step
-from pneumachron.core.cook.sheet import fold
+from pneumachron.core.cook.sheet import Event, fold
 from pneumachron.core.errors import ShapeError
 from pneumachron.core.load import Load
 from pneumachron.core.plan import make_plan
@@ -136,6 +136,19 @@ def test_differences_are_told_in_both_systems() -> None:
     # of one of them nobody knows it, so nothing is said; what is the same is not said either
     assert "yield" not in told
     assert not {"pot", "wished", "pieces", "runs"} & set(told)
+
+
+def test_kinds_that_came_out_unlike_are_named() -> None:
+    plan = make_plan(TWO_WAYS)
+    told = [Event(0.0, "outcome", {"pieces": [{"texture": "very"}, {"texture": "tender"}]})]
+    one = Cooked(plan, fold(plan, None, told), "Bass", plan.hold_min)
+    same = [Event(0.0, "outcome", {"pieces": [{"texture": "very"}, {"texture": "very"}]})]
+    other = replace(one, sheet=fold(plan, None, same))
+    (found,) = differences(one, other)
+    assert found.first.us == "Back ribs, membrane off: very tender; Back ribs, membrane on: tender"
+    assert found.then.us == "very tender"
+    (unknown,) = differences(one, replace(one, sheet=fold(plan, None, [])))
+    assert unknown.then.metric == "not judged"
 
 
 def test_to_pressure_off_the_ink() -> None:

@@ -8,12 +8,18 @@ interface Props {
 }
 
 /** The ladder as a scale; what lies below its first rung has not begun to soften. */
-const LADDER: Scale = {
-  foot: -1,
-  top: 4.4,
-  rules: TEXTURES.map((texture, at) => ({ at, words: TEXTURE_WORDS[texture] })),
-  left: 92,
-};
+const FOOT = -1;
+/** A little above "falls apart"; what goes further is shown as far as this. */
+const LEAST_TOP = 4.4;
+const MOST_TOP = 7;
+const RULES = TEXTURES.map((texture, at) => ({ at, words: TEXTURE_WORDS[texture] }));
+
+function ladderOf(kinds: CookPieces["kinds"]): Scale {
+  const ends = kinds.map((kind) => kind.softening.at(-1)?.[1] ?? 0);
+  const top = Math.min(Math.max(LEAST_TOP, ...ends.map((end) => end + 0.3)), MOST_TOP);
+  return { foot: FOOT, top, rules: RULES, left: 92 };
+}
+
 const DASHES = [undefined, "7 4", "2 3", "10 3 2 3"];
 const COLOURS = ["var(--ink)", "var(--heat)", "var(--safe)", "var(--pencil)"];
 
@@ -30,7 +36,7 @@ export function PieceTraces({ pieces, width }: Props) {
         width={width}
         height={220}
         span={spanOf(kinds.map((kind) => kind.softening))}
-        scale={LADDER}
+        scale={ladderOf(kinds)}
         label={`softening on the ladder of textures of ${kinds.map((kind) => kind.name).join(" and of ")}`}
       >
         {({ points }) =>

@@ -108,7 +108,7 @@ def _came_out(cook: Cooked) -> str:
     if len(set(rungs)) == 1:
         return rungs[0]
     named = zip(piece_names(pieces, kind_names(cook.plan.setup)), rungs, strict=True)
-    return "; ".join(f"{name} {rung}" for name, rung in named)
+    return "; ".join(f"{name}: {rung}" for name, rung in named)
 
 
 def _same(text: str) -> Shown:
