@@ -122,3 +122,37 @@ def test_an_address_of_nothing(page: Page) -> None:
     page.goto("/nowhere")
     page.get_by_role("link", name="Go to the Bench").click()
     expect(page.get_by_label("weight", exact=True)).to_be_visible()
+
+
+def test_what_did_not_get_through_is_said_at_the_foot(page: Page) -> None:
+    crashes: list[str] = []
+    page.on("pageerror", lambda error: crashes.append(str(error)))
+    page.goto("/plans")
+    rows = page.get_by_role("list", name="saved plans")
+    expect(rows).to_be_visible()
+    page.route("**/api/plans/*", lambda route: route.abort())
+    rows.get_by_role("button", name="Alto section supper", exact=True).click()
+    slip = page.get_by_role("status").filter(has_text="The app does not answer")
+    expect(slip).to_be_visible()
+    axe_clean(page)
+    slip.get_by_role("button", name="OK").click()
+    expect(slip).to_have_count(0)
+    rows.get_by_role("button", name="delete Alto section supper").click()
+    expect(slip).to_be_visible()
+    page.unroute("**/api/plans/*")
+    # it is back: what gets through takes the word away
+    rows.get_by_role("button", name="Alto section supper", exact=True).click()
+    expect(page.get_by_test_id("hold")).to_be_visible()
+    expect(slip).to_have_count(0)
+    # a refusal that no place of its own says: another window was quicker
+    page.goto("/plans")
+    made = page.request.get("/api/plans").json()["plans"][0]
+    copied = page.request.get(f"/api/plans/{made['id']}").json()
+    body = {"name": "Gone meanwhile", "inputs": copied["inputs"]}
+    gone = page.request.post("/api/plans", data=body).json()
+    page.reload()
+    expect(rows).to_contain_text("Gone meanwhile")
+    page.request.delete(f"/api/plans/{gone['id']}")
+    rows.get_by_role("button", name="Gone meanwhile", exact=True).click()
+    expect(page.get_by_role("status")).to_contain_text("There is no such plan here")
+    assert crashes == []

@@ -113,6 +113,9 @@ function isProblem(value: unknown): value is Problem {
   return typeof value === "object" && value !== null && "code" in value && "message" in value;
 }
 
+/** For changes whose refusal no place of its own says: the foot of the page does. */
+export const SAID_BELOW = { saidBelow: true };
+
 /** What was refused, and what to do. */
 export interface Trouble {
   message: string;

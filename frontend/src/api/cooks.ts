@@ -15,6 +15,7 @@ import {
   type PotCommand,
   ProblemError,
   type RecipeCard,
+  SAID_BELOW,
   STALE,
   type Texture,
   type ToldIn,
@@ -241,6 +242,7 @@ export function useSpeed() {
   const queries = useQueryClient();
   return useMutation({
     scope: IN_TURN,
+    meta: SAID_BELOW,
     mutationFn: (speed: 1 | 10 | 60 | 240) => unwrap(client.PUT("/api/clock", { body: { speed } })),
     onSuccess: () => {
       queries.invalidateQueries({ queryKey: ["cooks"] });
@@ -262,6 +264,7 @@ export function useKitchenClock() {
 export function useDeleteCook() {
   const queries = useQueryClient();
   return useMutation({
+    meta: SAID_BELOW,
     mutationFn: ({ id, restore }: { id: string; restore: boolean }) => {
       const params = { path: { cook_id: id } };
       return restore

@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { client, type DayIn, type KeepDay, unwrap } from "@/api/client";
+import { client, type DayIn, type KeepDay, SAID_BELOW, unwrap } from "@/api/client";
 
 /** The day counted back; asked anew whenever something on it changes. */
 export function useDay(asked: DayIn | null) {
@@ -25,6 +25,7 @@ export function useWaysOut(asked: DayIn | null) {
 
 export function useCalendar() {
   return useMutation({
+    meta: SAID_BELOW,
     mutationFn: (body: DayIn) => unwrap(client.POST("/api/day/calendar", { body })),
   });
 }
@@ -56,8 +57,12 @@ export function useKeepDay() {
   });
 }
 
-export function openDay(id: string) {
-  return unwrap(client.GET("/api/days/{day_id}", { params: { path: { day_id: id } } }));
+export function useOpenDay() {
+  return useMutation({
+    meta: SAID_BELOW,
+    mutationFn: (id: string) =>
+      unwrap(client.GET("/api/days/{day_id}", { params: { path: { day_id: id } } })),
+  });
 }
 
 export function useDeleteDay() {

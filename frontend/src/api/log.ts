@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { client, type EntryIn, type Lesson, unwrap } from "@/api/client";
+import { client, type EntryIn, type Lesson, SAID_BELOW, unwrap } from "@/api/client";
 
 /** Everything that happened in a cook. */
 export function useHistory(id: string) {
@@ -26,6 +26,7 @@ export function useLessons() {
 export function useSetBack() {
   const queries = useQueryClient();
   return useMutation({
+    meta: SAID_BELOW,
     mutationFn: ({ kind, key, on }: Pick<Lesson, "kind" | "key"> & { on: boolean }) =>
       unwrap(client.PUT("/api/lessons", { body: { kind, key, on } })),
     onSuccess: (found) => {
@@ -36,8 +37,12 @@ export function useSetBack() {
 }
 
 /** The whole log as text. */
-export async function exportLog(kind: "csv" | "jsonld"): Promise<string> {
-  return unwrap(client.GET("/api/cooks/export", { params: { query: { kind } }, parseAs: "text" }));
+export function useExportLog() {
+  return useMutation({
+    meta: SAID_BELOW,
+    mutationFn: (kind: "csv" | "jsonld") =>
+      unwrap(client.GET("/api/cooks/export", { params: { query: { kind } }, parseAs: "text" })),
+  });
 }
 
 export function useImportLog() {

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { client, unwrap } from "@/api/client";
+import { client, SAID_BELOW, unwrap } from "@/api/client";
 
 /** What the server takes; it reads the file itself and believes no ending. */
 export const PHOTO_TYPES = "image/jpeg,image/png,image/webp";
@@ -26,6 +26,7 @@ export function useAddPhoto(cookId: string) {
 export function useRemovePhoto(cookId: string) {
   const queries = useQueryClient();
   return useMutation({
+    meta: SAID_BELOW,
     mutationFn: ({ id, restore }: { id: string; restore: boolean }) => {
       const params = { path: { photo_id: id } };
       return restore

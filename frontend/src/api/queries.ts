@@ -17,6 +17,7 @@ import {
   type PlanOut,
   ProblemError,
   type ReleaseMethod,
+  SAID_BELOW,
   type Texture,
   unwrap,
 } from "@/api/client";
@@ -280,9 +281,19 @@ export function useSavePlan() {
   });
 }
 
+/** A saved plan, fetched when somebody takes it up. */
+export function useTakePlan() {
+  return useMutation({
+    meta: SAID_BELOW,
+    mutationFn: (id: string) =>
+      unwrap(client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: id } } })),
+  });
+}
+
 function usePlanChange<T>(change: (value: T) => Promise<unknown>) {
   const queries = useQueryClient();
   return useMutation({
+    meta: SAID_BELOW,
     mutationFn: change,
     onSuccess: () => queries.invalidateQueries({ queryKey: ["plans"] }),
   });
@@ -320,6 +331,7 @@ export function useChangeHousehold() {
 export function useAddPot() {
   const queries = useQueryClient();
   return useMutation({
+    meta: SAID_BELOW,
     mutationFn: (readyId: string) =>
       unwrap(client.POST("/api/pots", { body: { ready_id: readyId } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["pots"] }),
@@ -369,6 +381,7 @@ export function useLastPlan(): PlanOut | undefined {
 export function useRemovePot() {
   const queries = useQueryClient();
   return useMutation({
+    meta: SAID_BELOW,
     mutationFn: ({ id, restore }: { id: string; restore: boolean }) => {
       const params = { path: { pot_id: id } };
       return restore

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { client, unwrap } from "@/api/client";
+import { client, SAID_BELOW, unwrap } from "@/api/client";
 
 const EVERY_MS = 250;
 const KEY = ["scale"];
@@ -19,6 +19,7 @@ export function useScale(weighing: boolean) {
 export function useTare() {
   const queries = useQueryClient();
   return useMutation({
+    meta: SAID_BELOW,
     mutationFn: () => unwrap(client.POST("/api/scale/tare")),
     onSuccess: (found) => queries.setQueryData(KEY, found),
   });

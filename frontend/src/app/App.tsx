@@ -2,6 +2,7 @@ import { lazy, Suspense } from "react";
 import { Route, Switch } from "wouter";
 import { KeySheet } from "@/app/KeySheet";
 import { Masthead } from "@/app/Masthead";
+import { Refused } from "@/app/Refused";
 import { BenchView } from "@/features/bench/BenchView";
 
 const PlansView = lazy(() =>
@@ -59,6 +60,7 @@ export function App() {
           </Switch>
         </Suspense>
       </main>
+      <Refused />
     </>
   );
 }

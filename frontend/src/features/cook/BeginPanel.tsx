@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { Link, useLocation } from "wouter";
-import { client, troubleOf, unwrap } from "@/api/client";
+import { troubleOf } from "@/api/client";
 import { useBegin, useTurns } from "@/api/cooks";
-import { useShelf } from "@/api/queries";
+import { useShelf, useTakePlan } from "@/api/queries";
 import { TurnList } from "@/features/cook/Turns";
 import { Tick } from "@/ui/Tick";
 
@@ -13,15 +13,15 @@ export function BeginPanel() {
   const begin = useBegin();
   const [connected, setConnected] = useState(false);
   const [, navigate] = useLocation();
-  const start = async (planId: string) => {
-    const found = await unwrap(
-      client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: planId } } }),
-    );
-    begin.mutate(
-      { name: found.name, plan: found.inputs, connected },
-      { onSuccess: (cook) => navigate(`/cook?cook=${cook.id}`) },
-    );
-  };
+  const take = useTakePlan();
+  const start = (planId: string) =>
+    take.mutate(planId, {
+      onSuccess: ({ name, inputs }) =>
+        begin.mutate(
+          { name, plan: inputs, connected },
+          { onSuccess: (cook) => navigate(`/cook?cook=${cook.id}`) },
+        ),
+    });
   const trouble = begin.error ? troubleOf(begin.error) : null;
   return (
     <div className="mx-auto max-w-3xl px-4 py-4">
@@ -59,7 +59,7 @@ export function BeginPanel() {
               <button
                 type="button"
                 aria-label={`cook ${plan.name}`}
-                disabled={begin.isPending}
+                disabled={begin.isPending || take.isPending}
                 onClick={() => start(plan.id)}
                 className="min-h-11 rounded-sm border border-ink bg-ink px-4 font-medium text-paper"
               >

@@ -1,7 +1,6 @@
 import { Link } from "wouter";
 import type { Problem } from "@/api/client";
-import { client, unwrap } from "@/api/client";
-import { useShelf } from "@/api/queries";
+import { useShelf, useTakePlan } from "@/api/queries";
 import { DishRow } from "@/features/day/DishRow";
 import { addDish, type DayDraft, keptDay, MOST_DISHES } from "@/lib/day";
 
@@ -14,13 +13,14 @@ interface Props {
 /** What is cooked: planned cooks from the shelf, the Bench or a recipe. */
 export function Dishes({ day, problem, onChange }: Props) {
   const shelf = useShelf("");
-  const add = async (id: string) => {
-    const found = await unwrap(
-      client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: id } } }),
-    );
-    addDish(found.name, found.inputs);
-    onChange({ dishes: keptDay().dishes });
-  };
+  const take = useTakePlan();
+  const add = (id: string) =>
+    take.mutate(id, {
+      onSuccess: ({ name, inputs }) => {
+        addDish(name, inputs);
+        onChange({ dishes: keptDay().dishes });
+      },
+    });
   const change = (id: string, part: Partial<DayDraft["dishes"][number]>) =>
     onChange({
       dishes: day.dishes.map((dish) => (dish.dish_id === id ? { ...dish, ...part } : dish)),

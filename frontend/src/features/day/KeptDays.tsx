@@ -1,6 +1,6 @@
 import { useId, useState } from "react";
 import { type DayIn, troubleOf } from "@/api/client";
-import { openDay, useDays, useDeleteDay, useKeepDay } from "@/api/day";
+import { useDays, useDeleteDay, useKeepDay, useOpenDay } from "@/api/day";
 import { type DayDraft, emptyDay, openedDay } from "@/lib/day";
 import { Button } from "@/ui/Button";
 import { Slip } from "@/ui/Slip";
@@ -18,6 +18,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
   const id = useId();
   const days = useDays();
   const keep = useKeepDay();
+  const open = useOpenDay();
   const change = useDeleteDay();
   const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
   const save = () => {
@@ -75,8 +76,10 @@ export function KeptDays({ day, asked, onChange }: Props) {
           <select
             aria-label="open a kept day"
             value=""
-            onChange={async (event) => {
-              if (event.target.value) onChange(openedDay(await openDay(event.target.value), day));
+            onChange={(event) => {
+              const { value } = event.target;
+              if (value)
+                open.mutate(value, { onSuccess: (kept) => onChange(openedDay(kept, day)) });
             }}
             className={`${FIELD} max-w-56`}
           >

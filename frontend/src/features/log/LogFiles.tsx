@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useId, useState } from "react";
 import { troubleOf } from "@/api/client";
-import { exportLog, useImportLog } from "@/api/log";
+import { useExportLog, useImportLog } from "@/api/log";
 import { Button } from "@/ui/Button";
 
 const MOST_BYTES = 4_000_000;
@@ -16,14 +16,17 @@ export function LogFiles() {
   const queries = useQueryClient();
   const take = useImportLog();
   const [tooBig, setTooBig] = useState(false);
-  const save = async ({ kind, ending, type }: (typeof KINDS)[number]) => {
-    const text = await exportLog(kind);
-    const link = document.createElement("a");
-    link.href = URL.createObjectURL(new Blob([text], { type }));
-    link.download = `log.${ending}`;
-    link.click();
-    URL.revokeObjectURL(link.href);
-  };
+  const given = useExportLog();
+  const save = ({ kind, ending, type }: (typeof KINDS)[number]) =>
+    given.mutate(kind, {
+      onSuccess: (text) => {
+        const link = document.createElement("a");
+        link.href = URL.createObjectURL(new Blob([text], { type }));
+        link.download = `log.${ending}`;
+        link.click();
+        URL.revokeObjectURL(link.href);
+      },
+    });
   const read = async (file: File) => {
     setTooBig(file.size > MOST_BYTES);
     if (file.size > MOST_BYTES) return;

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useLocation } from "wouter";
-import { client, type PlanLine, unwrap } from "@/api/client";
-import { useRenamePlan } from "@/api/queries";
+import type { PlanLine } from "@/api/client";
+import { useRenamePlan, useTakePlan } from "@/api/queries";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { panelTime, spokenTime } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
@@ -22,12 +22,12 @@ interface Props {
 export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete }: Props) {
   const [renaming, setRenaming] = useState(false);
   const [, navigate] = useLocation();
-  const open = async (asCopy: boolean) => {
-    const stored = await unwrap(
-      client.GET("/api/plans/{plan_id}", { params: { path: { plan_id: plan.id } } }),
-    );
-    navigate(`/?${wishToAddress(wishFromPlan(stored.inputs), asCopy ? null : plan.id)}`);
-  };
+  const take = useTakePlan();
+  const open = (asCopy: boolean) =>
+    take.mutate(plan.id, {
+      onSuccess: ({ inputs }) =>
+        navigate(`/?${wishToAddress(wishFromPlan(inputs), asCopy ? null : plan.id)}`),
+    });
   return (
     <li className="grid grid-cols-[64px_1fr] items-center gap-x-4 border-rule border-b py-2 sm:grid-cols-[64px_1fr_auto_auto]">
       <CutDrawing family={family} />
