@@ -193,3 +193,13 @@ def test_a_dry_pot_stops_and_energy_is_kept() -> None:
     joule = (1.5 * 4176 + 2000) * 85 + 600 * (wet.plate_c - 20)
     assert wet.clock_s == pytest.approx(joule / 900, rel=0.08)  # and what is lost to the kitchen
     assert wet.clock_s > joule / 900
+
+
+def test_a_vessel_that_is_in_is_put_in_without_opening_the_pot() -> None:
+    pot = started(BLOCKS, 20.0)
+    until(pot, "holding")
+    pot.vessel(present=True)
+    assert pot.state == "holding"
+    assert pot.pin_up
+    with pytest.raises(LiveError, match="lid is on"):
+        pot.vessel(present=False)

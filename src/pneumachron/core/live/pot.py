@@ -248,9 +248,12 @@ class LivePot:
         self._refill()
 
     def vessel(self, *, present: bool) -> None:
-        """Lift the vessel out, or put it back."""
-        self._needs_open("vessel") if not present else None
-        self.state = "open" if present else "no_vessel"
+        """Lift the vessel out, or put it back; one that is in stays as it is."""
+        if not present:
+            self._needs_open("vessel")
+            self.state = "no_vessel"
+        elif self.state == "no_vessel":
+            self.state = "open"
 
     def _needs_open(self, what: str) -> None:
         if self.state != "open":
