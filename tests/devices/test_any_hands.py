@@ -17,6 +17,7 @@ from hypothesis import HealthCheck, Phase, settings
 from hypothesis import strategies as st
 from hypothesis.stateful import RuleBasedStateMachine, initialize, invariant, rule
 
+from pneumachron.core.constants import PIN_DROP_RISE
 from pneumachron.core.steam import ambient_pressure_pa, saturation_temp_c
 from pneumachron.core.wish import Setup, set_up
 from pneumachron.devices.protocol import AwayError, DeviceError, HandAction, PotCommand
@@ -27,7 +28,9 @@ NOON = datetime(2026, 11, 28, 12, 0, tzinfo=UTC)
 SHORT_RIBS = wish(load("short_ribs_english", 1.1, 0.04, 4), altitude_m=1150.0)
 OUTSIDE_PA = float(ambient_pressure_pa(1150.0))
 BOIL_C = float(saturation_temp_c(OUTSIDE_PA))
-"""94.3 °C at 1,150 m by the standard atmosphere and the steam tables (ICAO 1976, IAPWS)."""
+"""96.1 °C at 1,150 m by the standard atmosphere and the steam tables (ICAO 1976, IAPWS)."""
+OPEN_C = BOIL_C + PIN_DROP_RISE.value
+"""The pin drops a little above the boil; what is left flashes off in the first seconds."""
 HOTTEST_C = float(saturation_temp_c(OUTSIDE_PA + 1.15 * SHORT_RIBS.pot.gauge_high_pa))
 NOISE_C = 1.0
 HANDS: tuple[HandAction, ...] = ("lid_on", "lid_off", "stir", "vessel_out", "vessel_in")
@@ -139,7 +142,7 @@ class AnyHands(RuleBasedStateMachine):
         state, temp_c, pin_up = seen
         assert 0.0 < temp_c < HOTTEST_C + NOISE_C
         if state in {"open", "no_vessel"}:
-            assert temp_c < BOIL_C + NOISE_C
+            assert temp_c < OPEN_C + NOISE_C
             assert not pin_up
         if state in {"under_pressure", "holding"}:
             assert temp_c > BOIL_C - NOISE_C
