@@ -17,9 +17,9 @@ LEAST_TOP_PA = 10_000.0
 """A trace that never rises above this was not under pressure; half of a low setting."""
 RELEASE_NAMES = {
     "natural": "by itself",
-    "timed": "a wait, then vented",
+    "timed": "vented after a wait",
     "quick": "vented at once",
-    "soak": "vented, then soaked",
+    "soak": "vented and soaked",
     "keep_warm": "by itself, kept warm",
 }
 
