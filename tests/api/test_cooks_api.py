@@ -499,3 +499,30 @@ def test_weights_are_shown_in_both_systems_and_told_anew(
     assert cook.tell("weighed", after="1 kg")["weighed"]["after"]["metric"] == "1 kg"
     line = kitchen.get("/api/cooks").json()["cooks"][0]
     assert line["yield_ratio"] == pytest.approx(1.0 / 1.417_475, rel=1e-4)
+
+
+@pytest.mark.parametrize(
+    ("kind", "body"),
+    [
+        ("weighed", {"before_kg": "abc"}),
+        ("weighed", {"x": {}}),
+        ("done", {}),
+        ("outcome", {"pieces": 3}),
+        ("pot", {"state": "singing"}),
+        ("put_back", {"hold_min": "x"}),
+        ("timer_started", {}),
+        ("note", {}),
+    ],
+)
+def test_a_copy_with_an_unreadable_sheet_is_refused_whole(
+    kitchen: TestClient, stepped: Stepped, kind: str, body: dict[str, Any]
+) -> None:
+    cook = Cook(kitchen, stepped, connected=False)
+    cook.tell("note", text="kept")
+    whole = kitchen.get("/api/backup").json()
+    assert kitchen.post("/api/restore", json=whole).status_code == 200
+    whole["cooks"][0]["events"][-1] |= {"kind": kind, "body": body}
+    refused = kitchen.post("/api/restore", params={"dry_run": False}, json=whole)
+    assert refused.status_code == 422
+    assert refused.json()["code"] == "not_a_backup"
+    assert cook.now()["name"] == "Supper"

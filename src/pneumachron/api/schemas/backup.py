@@ -1,10 +1,18 @@
 """A backup file, as it comes back."""
 
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any, Literal, Self
 
-from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
+from pydantic import (
+    AwareDatetime,
+    BaseModel,
+    Field,
+    StringConstraints,
+    TypeAdapter,
+    model_validator,
+)
 
 from pneumachron.api.schemas.base import Closed, Name, ShortName
+from pneumachron.api.schemas.cooks import ToldIn
 from pneumachron.api.schemas.day import KeepDayIn
 from pneumachron.api.schemas.plan import PlanIn, PlanOut
 from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
@@ -18,9 +26,10 @@ from pneumachron.api.schemas.recipes import (
 )
 from pneumachron.core.cook.sheet import EventKind
 from pneumachron.core.day.dish import MAX_EXTRAS
+from pneumachron.core.live.pot import LiveState
 from pneumachron.core.pots import Pot
 from pneumachron.recipes.model import Format
-from pneumachron.services.cooks import MAX_EVENTS
+from pneumachron.services.cooks import MAX_EVENTS, MOST_WEIGHT_KG
 from pneumachron.services.documents import upgraded
 from pneumachron.services.live_kitchen import check_kitchen
 from pneumachron.services.photos import MAX_PHOTOS
@@ -171,13 +180,38 @@ class BackupDay(Closed):
         return StoredDay(self.day_id, content, self.created_at, self.updated_at)
 
 
+class _Weights(Closed):
+    before_kg: Annotated[float | None, Field(gt=0, le=MOST_WEIGHT_KG)] = None
+    after_kg: Annotated[float | None, Field(gt=0, le=MOST_WEIGHT_KG)] = None
+
+
+class _PotState(Closed):
+    state: LiveState
+
+
+_TOLD: TypeAdapter[ToldIn] = TypeAdapter(ToldIn)
+
+
 class BackupEvent(Closed):
-    """Something that happened in a cook."""
+    """Something that happened in a cook; its body as it would be told."""
 
     key: Annotated[str, Field(min_length=1, max_length=60)]
     at: AwareDatetime
     kind: EventKind
     body: Annotated[dict[str, Any], Field(max_length=12)]
+
+    @model_validator(mode="after")
+    def _readable(self) -> Self:
+        match self.kind:
+            case "began" | "judged":
+                pass  # only written down
+            case "weighed":
+                _Weights.model_validate(self.body)
+            case "pot":
+                _PotState.model_validate(self.body)
+            case _:
+                _TOLD.validate_python({**self.body, "key": "kept", "kind": self.kind})
+        return self
 
 
 class BroughtIn(Closed):
