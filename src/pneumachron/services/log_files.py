@@ -364,7 +364,6 @@ def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
     started = datetime.fromisoformat(_needed(cell, "started [ISO 8601]"))
     if started.tzinfo is None:
         raise ValueError("the start has no time zone")
-    up = cell.get("come up [min]")
     judged = {
         "texture": texture,
         "juicy": _rung(cell.get("juicy [1-5]")),
@@ -376,7 +375,7 @@ def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
         inputs=PlanInputs((piece,), pot.pot_id),
         started_at=started,
         hold_min=within(int(float(_needed(cell, "hold [min]"))), 0, 720, "hold"),
-        come_up_min=None if not up else within(float(up), 0.1, 180.0, "come up"),
+        come_up_min=_come_up(cell.get("come up [min]")),
         pieces=read_alone(cell.get(ALONE)) or ((judged,) if any(judged.values()) else ()),
         before_kg=_kilos(cell.get("raw [kg]")),
         after_kg=_kilos(cell.get("cooked [kg]")),
@@ -390,6 +389,15 @@ def _needed(cell: dict[str, str], name: str) -> str:
     if not value:
         raise ValueError(f"{name} is empty")
     return value
+
+
+SHORTEST_UP_MIN = 0.1
+"""No cooker is that quick: the steps were pressed through, and the come-up is not known."""
+
+
+def _come_up(text: str | None) -> float | None:
+    found = None if not text else within(float(text), 0.0, 180.0, "come up")
+    return None if found is None or found < SHORTEST_UP_MIN else found
 
 
 def _rung(text: str | None) -> int | None:
