@@ -35,7 +35,7 @@ def demo_folder(tmp_path_factory: pytest.TempPathFactory) -> Path:
     """A data folder with the demo in it."""
     folder = tmp_path_factory.mktemp("demo")
     database = Database(folder)
-    with database.session() as session:
+    with database.writing() as session:
         scenario.fill(session, folder)
     database.close()
     return folder

@@ -3,16 +3,15 @@
 import json
 import sys
 from collections.abc import Iterator
-from contextlib import contextmanager, suppress
+from contextlib import contextmanager, nullcontext, suppress
 from pathlib import Path
-from typing import Annotated, Any, NoReturn
+from typing import TYPE_CHECKING, Annotated, Any, NoReturn
 
 import typer
 from platformdirs import user_data_path
-from pydantic import ValidationError
 
-from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.services.errors import VersionError
+if TYPE_CHECKING:
+    from pneumachron.store.db import Database
 
 app = typer.Typer(no_args_is_help=True, add_completion=False, pretty_exceptions_enable=False)
 DataFolder = Annotated[
@@ -42,19 +41,49 @@ def serve(
 
     from pneumachron.api.app import LOCAL_HOSTS, create_app
     from pneumachron.demo import scenario
-    from pneumachron.store.db import Database
 
+    _check_host(host)
     if demo:
-        database = Database(data)
-        with database.session() as session:
+        with _told(), _opened(data, exclusive=True) as database, database.writing() as session:
             scenario.fill(session, data)
-        database.close()
     if lan:
         _serve_lan(data, port)
         return
+    _check_folder(data, port)
     typer.echo(f"Pneumachron: http://{host}:{port} (data in {data}); Ctrl+C stops it.")
-    served = create_app(data, LOCAL_HOSTS | {host})
+    served = create_app(data, LOCAL_HOSTS, port=port)
     uvicorn.run(served, host=host, port=port, log_level="warning", access_log=False)
+
+
+def _check_host(host: str) -> None:
+    """Only this machine is answered without pairing; the network is answered by `--lan` alone."""
+    from pneumachron.api.app import LOCAL_HOSTS
+
+    if host not in LOCAL_HOSTS:
+        typer.echo(
+            f"{host} is not this machine alone, and nothing would keep strangers out. "
+            "Use --lan: it answers the network over https, to paired browsers only.",
+            err=True,
+        )
+        raise typer.Exit(2)
+
+
+def _check_folder(data: Path, port: int) -> None:
+    """Open the folder once before serving it, and say in one sentence what is wrong with it."""
+    from pneumachron.api.problems import problem_of
+    from pneumachron.store.db import Database
+    from pneumachron.store.errors import StoreError
+    from pneumachron.store.folder import held
+
+    try:
+        with held(data, port):
+            Database(data).close()
+    except (StoreError, OSError) as error:
+        words = problem_of(error)
+        if words is None:
+            raise
+        typer.echo(f"{words.message} {words.hint}", err=True)
+        raise typer.Exit(2) from None
 
 
 def _serve_lan(data: Path, port: int) -> None:
@@ -65,6 +94,7 @@ def _serve_lan(data: Path, port: int) -> None:
     from pneumachron.api.app import LOCAL_HOSTS, create_app
     from pneumachron.api.lan import PAIR_PATH, own_address, prepare
 
+    _check_folder(data, port)
     found = prepare(data, own_address())
     address = f"https://{found.address}:{port}"
     pairing = f"{address}{PAIR_PATH}?token={found.token}"
@@ -77,7 +107,7 @@ def _serve_lan(data: Path, port: int) -> None:
         "now, for itself.\nCompare the fingerprint it shows, then go on; it asks once.\n"
         f"SHA-256 {found.fingerprint}"
     )
-    served = create_app(data, LOCAL_HOSTS | {found.address}, lan=found)
+    served = create_app(data, LOCAL_HOSTS | {found.address}, lan=found, port=port)
     uvicorn.run(
         served,
         host="0.0.0.0",
@@ -125,21 +155,16 @@ def ask(
     Pots and defaults are those of the household in the data folder.
     """
     from pneumachron.api.questions import QUESTIONS
-    from pneumachron.store.db import Database
 
     if question not in QUESTIONS:
         known = ", ".join(QUESTIONS)
         _fail("unknown_question", f"“{question}” is not a question.", None, f"Ask one of: {known}.")
     kind = QUESTIONS[question]
     text = _read(file)
-    database = Database(data)
-    try:
-        with database.session() as session, _told():
-            asked = kind.asked.model_validate_json(text)
-            answer = kind.answered.model_validate(kind.answer(asked, session))
-            typer.echo(answer.model_dump_json(indent=2))
-    finally:
-        database.close()
+    with _told(), _opened(data) as database, database.session() as session:
+        asked = kind.asked.model_validate_json(text)
+        answer = kind.answered.model_validate(kind.answer(asked, session))
+        typer.echo(answer.model_dump_json(indent=2))
 
 
 @app.command()
@@ -148,12 +173,9 @@ def backup(
 ) -> None:
     """Print everything as one JSON file."""
     from pneumachron.services.backup import backup as make_backup
-    from pneumachron.store.db import Database
 
-    database = Database(data)
-    with database.session() as session:
+    with _told(), _opened(data) as database, database.session() as session:
         _print(make_backup(session, data))
-    database.close()
 
 
 @app.command()
@@ -164,19 +186,50 @@ def restore(
 ) -> None:
     """Take a backup in, also one that is too large for the screen."""
     from pneumachron.api.restoring import take_in
-    from pneumachron.store.db import Database
 
     text = _read(file, MAX_BACKUP_BYTES)
-    database = Database(data)
-    try:
-        with _told(), database.session() as session:
-            _, changes = take_in(session, data, json.loads(text), dry_run=dry_run)
-    finally:
-        database.close()
+    with _told(), _opened(data, exclusive=not dry_run) as database, database.session() as session:
+        _, changes = take_in(session, data, json.loads(text), dry_run=dry_run)
     for change in changes:
         typer.echo(
             f"{change.kind}: {change.added} new, {change.changed} changed, {change.same} the same"
         )
+
+
+@app.command("copies")
+def list_copies(data: DataFolder = DEFAULT_DATA) -> None:
+    """List the copies that the app made of its database by itself."""
+    from pneumachron.store import copies
+
+    for copy in copies.listed(data):
+        typer.echo(f"{copy.name}  {copy.size_bytes // 1024} kB")
+
+
+@app.command("use-copy")
+def use_copy(
+    name: Annotated[str, typer.Argument(help="A name that `copies` lists.")],
+    data: DataFolder = DEFAULT_DATA,
+) -> None:
+    """Go back to a copy, also when the database is damaged; what is there now is kept aside."""
+    from pneumachron.store import copies
+    from pneumachron.store.db import FILE_NAME, Database
+    from pneumachron.store.folder import held
+
+    database = data / FILE_NAME
+    with _told(), held(data):
+        try:
+            copies.file_of(data, name)
+        except LookupError:
+            _fail("no_copy", f"There is no copy {name}.", "name", "pneumachron copies lists them.")
+        if database.exists() and copies.is_whole(database):
+            copies.make(database, "before-restore")
+            copies.bring_back(database, name)
+            typer.echo("The state before is kept as a copy of its own.")
+        else:
+            aside = copies.replace_damaged(database, name)
+            typer.echo(f"The damaged file is kept as {aside.name}.")
+        Database(data).close()
+    typer.echo(f"Back to {name}.")
 
 
 @app.command("import-log")
@@ -187,20 +240,17 @@ def import_log(
     """Take a long log in, telling how far it is. Ctrl+C stops it; what is in stays in."""
     from pneumachron.api.plan_cells import read_plan
     from pneumachron.services import log_files
-    from pneumachron.store.db import Database
 
     def progress(count: int) -> bool:
         typer.echo(f"\r{count} rows", err=True, nl=False)
         return True
 
     text = _read(file, MAX_LOG_BYTES).removeprefix("\ufeff")
-    database = Database(data)
-    with _told():
+    with _told(), _opened(data, exclusive=True) as database:
         rows = log_files.rows_of(text)
         found = log_files.Imported()
         with suppress(KeyboardInterrupt):
             log_files.read_in_batches(database.session, rows, found, read_plan, progress)
-    database.close()
     for row in found.told:
         typer.echo(f"line {row.line}: {row.message}", err=True)
     typer.echo(f"{found.added} added, {found.known} known, {found.bad} not read")
@@ -215,23 +265,36 @@ def openapi() -> None:
 
 
 @contextmanager
+def _opened(data: Path, *, exclusive: bool = False) -> Iterator["Database"]:
+    """The database of a data folder; `exclusive`: while no app serves it.
+
+    Raises
+    ------
+    StoreError : it cannot be opened, or is in use.
+    """
+    from pneumachron.store.db import Database
+    from pneumachron.store.folder import held
+
+    with held(data) if exclusive else nullcontext():
+        database = Database(data)
+        try:
+            yield database
+        finally:
+            database.close()
+
+
+@contextmanager
 def _told() -> Iterator[None]:
-    """Turn errors into one line of JSON."""
+    """Turn every error that has words into one line of JSON: the same words as over HTTP."""
+    from pneumachron.api.problems import problem_of
+
     try:
         yield
-    except ValidationError as error:
-        first = error.errors()[0]
-        where = ".".join(str(part) for part in first["loc"])
-        _fail("invalid_input", first["msg"], where, "Correct the file and try again.")
-    except WishError as error:
-        _fail(error.code, error.message, error.field, error.hint)
-    except json.JSONDecodeError as error:
-        _fail("not_json", f"This is not JSON: {error}.", None, "Choose another file.")
-    except VersionError:
-        _fail("newer_version", "A newer version wrote this.", None, "Update the app first.")
-    except OutOfRangeError as error:
-        hint = f"It must be {error.low:g} to {error.high:g} {error.unit}."
-        _fail("out_of_range", f"{error.name} is {error.value:g}.", error.name, hint)
+    except Exception as error:
+        found = problem_of(error)
+        if found is None:
+            raise
+        _fail(found.code, found.message, found.field, found.hint or "")
 
 
 def _read(file: str, most: int = MAX_FILE_BYTES) -> str:

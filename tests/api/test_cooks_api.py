@@ -24,8 +24,8 @@ class Stepped:
     def __init__(self) -> None:
         self.seconds = 0.0
 
-    def make(self, file: Path) -> KitchenClock:
-        return KitchenClock(file, self._wall, lambda: self.seconds)
+    def make(self) -> KitchenClock:
+        return KitchenClock(self._wall, lambda: self.seconds)
 
     def _wall(self) -> datetime:
         return NOON + timedelta(seconds=self.seconds)
@@ -417,12 +417,28 @@ def test_deleted_and_put_back_and_the_clock(kitchen: TestClient, stepped: Steppe
         event["kind"] for event in kitchen.get(f"/api/cooks/{cook.id}/events").json()["events"]
     ]
     assert kinds == ["began"]
-    before = datetime.fromisoformat(kitchen.get("/api/clock").json()["now"])
-    assert kitchen.put("/api/clock", json={"speed": 240}).json()["speed"] == 240
+    where = f"/api/cooks/{cook.id}/clock"
+    fast = kitchen.put(where, json={"speed": 240}).json()
+    assert (fast["speed"], fast["ahead_s"]) == (240, 0)
     stepped.seconds += 10
-    after = datetime.fromisoformat(kitchen.get("/api/clock").json()["now"])
-    assert after - before == timedelta(minutes=40)
-    assert kitchen.put("/api/clock", json={"speed": 3}).status_code == 422
+    ahead = cook.now()
+    gone = datetime.fromisoformat(ahead["now"]) - datetime.fromisoformat(fast["now"])
+    assert gone == timedelta(minutes=40)
+    assert ahead["ahead_s"] == 40 * 60 - 10
+    # the kitchen's own time, and any other cook's, is the wall's
+    assert datetime.fromisoformat(kitchen.get("/api/clock").json()["now"]) == NOON + timedelta(
+        seconds=stepped.seconds
+    )
+    assert kitchen.put(where, json={"speed": 3}).status_code == 422
+    kitchen.put(where, json={"speed": 1})
+    stepped.seconds += 5
+    assert cook.now()["ahead_s"] == 40 * 60 - 10  # what is ahead stays ahead
+    back = kitchen.put(where, json={"back": True}).json()
+    assert (back["ahead_s"], back["speed"]) == (0, 1)
+    # its past moved with it, so nothing of it lies in the future
+    assert datetime.fromisoformat(back["began_at"]) == datetime.fromisoformat(
+        fast["began_at"]
+    ) - timedelta(seconds=40 * 60 - 10)
 
 
 def test_two_sheets_and_the_kinds_of_one_pot(kitchen: TestClient, stepped: Stepped) -> None:

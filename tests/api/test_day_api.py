@@ -82,7 +82,10 @@ def test_one_pot_for_two_dishes_offers_ways_out(client: TestClient) -> None:
     ways = client.post("/api/day/ways-out", json=crowded).json()["ways"]
     assert ways[0]["left_s"] < sum(item["over_s"] for item in found["clashes"])
     assert {way["kind"] for way in ways} <= {"ahead", "pot", "release", "halved"}
-    assert client.post("/api/day/ways-out", json=day(BRISKET)).json() == {"ways": []}
+    assert client.post("/api/day/ways-out", json=day(BRISKET)).json() == {
+        "ways": [],
+        "complete": True,
+    }
 
 
 def test_cards_marinade_and_leftovers(client: TestClient) -> None:

@@ -209,7 +209,7 @@ def test_bad_rows_are_told_by_line_and_the_rest_comes_in(client: TestClient) -> 
 
 def test_a_tenth_of_a_long_log(tmp_path: Path) -> None:
     database = Database(tmp_path)
-    with database.session() as session:
+    with database.writing() as session:
         pot = add_ready_pot(session, "tenor").pot.name
     rows = ({"texture": ("holds", "tender", "very")[index % 3]} for index in range(ROWS))
     text = csv_of(pot, *rows)
@@ -228,7 +228,7 @@ def test_a_tenth_of_a_long_log(tmp_path: Path) -> None:
     assert found.added == ROWS // 2
     # taken up again: what is in is known, the rest comes in
     again = log_files.Imported()
-    with database.session() as session:
+    with database.writing() as session:
         log_files.read_at_once(session, log_files.rows_of(text), again, read_plan)
         home = current_household(session).household_id
         page, total = log_page(session, home, Filter(search="supper 17"), limit=50, offset=0)

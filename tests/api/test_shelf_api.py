@@ -91,7 +91,7 @@ def test_stored_numbers_stay_until_asked_anew(client: TestClient) -> None:
 def test_an_older_engine_is_said(client: TestClient, tmp_path: Path) -> None:
     saved = save(client)
     database = Database(tmp_path)
-    with database.session() as session:
+    with database.writing() as session:
         session.execute(text("UPDATE plan SET engine_version = '0'"))
     database.close()
     assert not client.get(f"/api/plans/{saved['id']}").json()["current"]
@@ -100,7 +100,7 @@ def test_an_older_engine_is_said(client: TestClient, tmp_path: Path) -> None:
 def test_newer_inputs_are_not_guessed_at(client: TestClient, tmp_path: Path) -> None:
     saved = save(client)
     database = Database(tmp_path)
-    with database.session() as session:
+    with database.writing() as session:
         session.execute(text("UPDATE plan SET inputs_version = 99"))
     database.close()
     answer = client.post(f"/api/plans/{saved['id']}/recompute")
@@ -116,7 +116,7 @@ def test_plans_stored_by_the_first_version_stay_readable(
     content = PlanContent("Long ago", None, 1, old["inputs"], 1, old["results"], "2")
     client.get("/api/household")
     database = Database(tmp_path)
-    with database.session() as session:
+    with database.writing() as session:
         stored = PLANS.add(session, current_household(session).household_id, content)
     database.close()
     assert names(client) == ["Long ago"]
@@ -162,7 +162,7 @@ def test_backup_holds_everything(client: TestClient, tmp_path: Path) -> None:
         save(client, f"Plan {number}")
     answer = client.get("/api/backup")
     envelope = answer.json()
-    assert (envelope["envelope"], envelope["envelope_version"]) == ("pneumachron-backup", 1)
+    assert (envelope["envelope"], envelope["envelope_version"]) == ("pneumachron-backup", 2)
     assert len(envelope["plans"]) == 3
     assert envelope["plans"][0]["inputs"]["pieces"][0]["mass"] == "3 lb 2 oz"
     assert "attachment" in answer.headers["content-disposition"]

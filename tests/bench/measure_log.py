@@ -50,7 +50,7 @@ def percentile_ms(ask: Callable[[int], object]) -> float:
 def main() -> None:
     with tempfile.TemporaryDirectory() as folder:
         database = Database(Path(folder))
-        with database.session() as session:
+        with database.writing() as session:
             pot = add_ready_pot(session, "tenor").pot.name
         text = csv_of(pot, *rows(COOKS))
         begin = time.perf_counter()

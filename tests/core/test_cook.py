@@ -7,6 +7,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.cook.forecast import alarms, forecast, heat_ratio
 from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, check, fold
 from pneumachron.core.cook.steps import LID_TICKS, Brought, Step
@@ -14,9 +15,13 @@ from pneumachron.core.day.dish import Extra
 from pneumachron.core.plan import make_plan
 from tests.core.kitchen import load, wish
 
-PLAN = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2)))
-FULL = make_plan(
-    replace(wish(load("back_ribs", 2.2, 0.028, 2), pot="bass", school="bath"), release="quick")
+FLAT = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2)))
+PLAN = cook_plan(FLAT)
+BARE, BROILED = cook_plan(FLAT, "none"), cook_plan(FLAT, "broiler")
+FULL = cook_plan(
+    make_plan(
+        replace(wish(load("back_ribs", 2.2, 0.028, 2), pot="bass", school="bath"), release="quick")
+    )
 )
 
 
@@ -34,7 +39,7 @@ def done(at_s: float, step_id: str) -> list[Event]:
 def up_to(kind: str, *, every_s: float = 60.0) -> list[Event]:
     """All steps before a kind, done in turn."""
     found = [event(0.0, "began")]
-    for number, step in enumerate(fold(PLAN, None, found).steps):
+    for number, step in enumerate(fold(PLAN, found).steps):
         if step.kind == kind:
             return found
         found += done(every_s * (number + 1), step.step_id)
@@ -43,12 +48,12 @@ def up_to(kind: str, *, every_s: float = 60.0) -> list[Event]:
 
 def test_steps_stand_in_the_order_of_work() -> None:
     # common practice: the order of the work
-    kinds = [step.kind for step in fold(PLAN, "none", []).steps]
+    kinds = [step.kind for step in fold(BARE, []).steps]
     assert kinds == [
         "season", "sear", "deglaze", "pour", "load", "lid", "set", "come_up", "hold", "release",
         "open", "judge", "rest", "sauce", "carve", "keep", "write_down",
     ]  # fmt: skip
-    steps = {step.kind: step for step in fold(PLAN, "broiler", []).steps}
+    steps = {step.kind: step for step in fold(BROILED, []).steps}
     assert f"{PLAN.hold_min // 60}:{PLAN.hold_min % 60:02d}" in steps["set"].title
     # common practice: the second side has a timer of its own, and the crust is looked at half way
     assert [timer.title.partition(": ")[2] for timer in steps["sear"].timers[:2]] == [
@@ -60,18 +65,16 @@ def test_steps_stand_in_the_order_of_work() -> None:
         assert all((step.title, step.look_for, step.if_not))
         assert step.likely_s > 0
         assert step.hands or step.kind in {"come_up", "hold", "release", "rest"}
-    ribs = make_plan(wish(load("back_ribs", 2.0, 0.028, 2), pot="bass", release="timed"))
-    assert "sear" not in {step.kind for step in fold(ribs, None, []).steps}  # racks are not
+    ribs = cook_plan(make_plan(wish(load("back_ribs", 2.0, 0.028, 2), pot="bass", release="timed")))
+    assert "sear" not in {step.kind for step in fold(ribs, []).steps}  # racks are not
 
 
 def test_nothing_is_done_unconfirmed() -> None:
     begun = up_to("pour")
-    sheet = fold(PLAN, None, begun)
+    sheet = fold(PLAN, begun)
     with pytest.raises(SheetError, match="the liquid is in"):
         check(sheet, event(500, "done", step_id="pour"))
-    ticked = fold(
-        PLAN, None, [*begun, event(500, "ticked", step_id="pour", tick="the liquid is in")]
-    )
+    ticked = fold(PLAN, [*begun, event(500, "ticked", step_id="pour", tick="the liquid is in")])
     check(ticked, event(501, "done", step_id="pour"))
     with pytest.raises(SheetError, match="valve shut"):
         check(ticked, event(501, "done", step_id="lid"))
@@ -82,7 +85,7 @@ def test_nothing_is_done_unconfirmed() -> None:
     ):
         with pytest.raises(SheetError):
             check(ticked, wrong)
-    over = fold(PLAN, None, [*begun, event(600, "ended")])
+    over = fold(PLAN, [*begun, event(600, "ended")])
     with pytest.raises(SheetError, match="is over"):
         check(over, event(601, "done", step_id="season"))
     check(over, event(601, "note", text="still good"))
@@ -90,8 +93,8 @@ def test_nothing_is_done_unconfirmed() -> None:
 
 def test_a_step_is_done_once_and_can_be_taken_back() -> None:
     events = [event(0, "began"), *done(60, "season"), *done(90, "season")]
-    assert fold(PLAN, None, events).done_s["season"] == 60
-    back = fold(PLAN, None, [*events, event(100, "undone", step_id="season")])
+    assert fold(PLAN, events).done_s["season"] == 60
+    back = fold(PLAN, [*events, event(100, "undone", step_id="season")])
     assert back.current is not None
     assert back.current.kind == "season"
 
@@ -102,17 +105,15 @@ def test_timers_ring_once_and_move() -> None:
     )
     moved = event(20, "timer_moved", timer_id="a", by_s=30)
     rang = event(170, "timer_rang", timer_id="a")
-    sheet = fold(PLAN, None, [start, moved, rang, event(180, "timer_rang", timer_id="a")])
+    sheet = fold(PLAN, [start, moved, rang, event(180, "timer_rang", timer_id="a")])
     timer = sheet.timers[0]
     assert (timer.due_s, timer.rang_s) == (160, 170)
     assert timer.left_s(100) == 60
-    longer = fold(
-        PLAN, None, [start, moved, rang, event(175, "timer_moved", timer_id="a", by_s=60)]
-    )
+    longer = fold(PLAN, [start, moved, rang, event(175, "timer_moved", timer_id="a", by_s=60)])
     assert longer.timers[0].rang_s is None  # it rings again
-    early = fold(PLAN, None, [start, event(50, "timer_moved", timer_id="a", by_s=-500)])
+    early = fold(PLAN, [start, event(50, "timer_moved", timer_id="a", by_s=-500)])
     assert early.timers[0].due_s == 50  # never in the past
-    assert fold(PLAN, None, [start, event(50, "timer_stopped", timer_id="a")]).timers == ()
+    assert fold(PLAN, [start, event(50, "timer_stopped", timer_id="a")]).timers == ()
 
 
 def pot(at_s: float, state: str) -> Event:
@@ -127,14 +128,14 @@ def run_of_the_pot(start_s: float, up_s: float, hold_s: float, fall_s: float) ->
 
 def test_a_connected_pot_does_its_own_steps() -> None:
     held = 60 * PLAN.hold_min
-    sheet = fold(PLAN, None, [*up_to("set"), *run_of_the_pot(1000, 900, held, 800)])
+    sheet = fold(PLAN, [*up_to("set"), *run_of_the_pot(1000, 900, held, 800)])
     marks = sheet.marks[0]
     assert (marks.started_s, marks.pressure_s, marks.over_s) == (1000, 1900, 1900 + held)
     assert marks.down_s == 2700 + held
     assert sheet.current is not None
     assert sheet.current.kind == "open"
     # falling without a hold is a stop, not the end of one
-    broken = fold(PLAN, None, [*up_to("set"), pot(1000, "heating"), pot(1300, "stopped_hot"),
+    broken = fold(PLAN, [*up_to("set"), pot(1000, "heating"), pot(1300, "stopped_hot"),
                                pot(1400, "falling"), pot(1500, "shut")])  # fmt: skip
     assert broken.current is not None
     assert broken.current.kind == "come_up"
@@ -144,21 +145,21 @@ def test_a_connected_pot_does_its_own_steps() -> None:
 def test_a_power_cut_in_the_hold_is_not_its_end() -> None:
     held = 60 * PLAN.hold_min
     cut = [*up_to("set"), *run_of_the_pot(1000, 900, held / 2, 800)]
-    sheet = fold(PLAN, None, cut)
+    sheet = fold(PLAN, cut)
     assert sheet.current_is("hold")
     assert sheet.marks[0].stopped_s == 1900 + held / 2
     assert sheet.marks[0].over_s is None
     assert [alarm.kind for alarm in alarms(PLAN, sheet, 5000)] == ["stopped_early"]
     # set again for what is missing: the word is over while it heats, and its end is the end
     again = [*cut, *run_of_the_pot(9000, 200, held / 3, 800)]
-    assert alarms(PLAN, fold(PLAN, None, again[:-3]), 9200) == ()
-    finished = fold(PLAN, None, again)
+    assert alarms(PLAN, fold(PLAN, again[:-3]), 9200) == ()
+    finished = fold(PLAN, again)
     assert finished.current_is("open")
     assert finished.marks[0].over_s == 9200 + held / 3
     # stopped on purpose: somebody says that the minutes are over
-    assert fold(PLAN, None, [*cut, *done(6000, "hold")]).current_is("release")
+    assert fold(PLAN, [*cut, *done(6000, "hold")]).current_is("release")
     # a pot that counts a minute less than was set is not early
-    short = fold(PLAN, None, [*up_to("set"), *run_of_the_pot(1000, 900, held - 60, 800)])
+    short = fold(PLAN, [*up_to("set"), *run_of_the_pot(1000, 900, held - 60, 800)])
     assert short.current_is("open")
 
 
@@ -175,7 +176,7 @@ BROUGHT = Brought(
 def test_what_recipe_and_day_bring_along_has_its_place() -> None:
     # common practice: what the pot waits for first, cold work while it heats, a side's own run
     # while the meat rests
-    kinds = [step.step_id for step in fold(PLAN, "none", [], BROUGHT).steps]
+    kinds = [step.step_id for step in fold(BARE, [], BROUGHT).steps]
     assert kinds == [
         "season", "extra0", "sear", "deglaze", "pour", "load", "lid", "set", "extra1", "come_up",
         "hold", "release", "open", "judge", "rest", "side2", "carve", "keep", "write_down",
@@ -184,11 +185,11 @@ def test_what_recipe_and_day_bring_along_has_its_place() -> None:
 
 def test_work_beside_the_pot_holds_nothing_up() -> None:
     before = [*up_to("sear"), event(130, "done", step_id="extra0")]
-    for number, step in enumerate(fold(PLAN, None, []).steps[1:7]):
+    for number, step in enumerate(fold(PLAN, []).steps[1:7]):
         before += done(200 + 60 * number, step.step_id)
 
     def sheet(*more: Event) -> Sheet:
-        return fold(PLAN, None, [*before, *more], BROUGHT)
+        return fold(PLAN, [*before, *more], BROUGHT)
 
     held = 60.0 * PLAN.hold_min
     ran = run_of_the_pot(1000, 900, held, 800)
@@ -198,7 +199,7 @@ def test_work_beside_the_pot_holds_nothing_up() -> None:
     # it moves nothing on the clock, done or not
     sliced = sheet(*ran[:1], event(1500, "done", step_id="extra1"))
     assert forecast(heating, 1600).table_s == pytest.approx(forecast(sliced, 1600).table_s)
-    plain = fold(PLAN, None, [*before, *ran[:1]], replace(BROUGHT, work=BROUGHT.work[::2]))
+    plain = fold(PLAN, [*before, *ran[:1]], replace(BROUGHT, work=BROUGHT.work[::2]))
     assert forecast(heating, 1600).table_s == pytest.approx(forecast(plain, 1600).table_s)
     # trouble is told all the same, and the pot comes first when it wants hands
     assert [alarm.kind for alarm in alarms(PLAN, heating, 1000 + 3600)] == ["no_pressure"]
@@ -212,47 +213,47 @@ def test_work_beside_the_pot_holds_nothing_up() -> None:
 
 def test_put_back_adds_a_round_after_the_look() -> None:
     events = [*up_to("judge"), event(9000, "put_back", hold_min=12)]
-    sheet = fold(PLAN, None, events)
+    sheet = fold(PLAN, events)
     assert sheet.current is not None
     assert sheet.current.step_id == "lid#2"
     assert "0:12" in sheet.step("set#2").title
     kinds = [step.step_id for step in sheet.steps]
     assert kinds.index("judge#2") < kinds.index("rest")
-    ran = fold(PLAN, None, [*events, *done(9060, "lid#2"), *run_of_the_pot(9100, 300, 720, 800)])
+    ran = fold(PLAN, [*events, *done(9060, "lid#2"), *run_of_the_pot(9100, 300, 720, 800)])
     assert ran.current is not None
     assert ran.current.step_id == "open#2"
     assert ran.marks[1].pressure_s == 9400
     most = [*events, event(9001, "put_back", hold_min=5), event(9002, "put_back", hold_min=5)]
     with pytest.raises(SheetError, match="three times"):
-        check(fold(PLAN, None, most), event(9003, "put_back", hold_min=5))
+        check(fold(PLAN, most), event(9003, "put_back", hold_min=5))
 
 
 def test_forecast_follows_what_happened() -> None:
-    fresh = forecast(fold(PLAN, None, [event(0, "began")]), 0.0)
+    fresh = forecast(fold(PLAN, [event(0, "began")]), 0.0)
     assert fresh.late_s == pytest.approx(0.0, abs=1.0)
     times = [item.begin_s for item in fresh.ahead if item.step_id != "sauce"]
     assert times == sorted(times)
     # closed form: an hour of dawdling over the board is an hour later on the table
-    late = forecast(fold(PLAN, None, [event(0, "began")]), 4200.0)
+    late = forecast(fold(PLAN, [event(0, "began")]), 4200.0)
     assert late.late_s == pytest.approx(3600.0, abs=1.0)
-    up = next(step.likely_s for step in fold(PLAN, None, []).steps if step.kind == "come_up")
+    up = next(step.likely_s for step in fold(PLAN, []).steps if step.kind == "come_up")
     before = up_to("set")
-    quick = fold(PLAN, None, [*before, pot(1000, "heating"), pot(1000 + 0.8 * up, "holding")])
-    slow = fold(PLAN, None, [*before, pot(1000, "heating"), pot(1000 + 1.4 * up, "holding")])
+    quick = fold(PLAN, [*before, pot(1000, "heating"), pot(1000 + 0.8 * up, "holding")])
+    slow = fold(PLAN, [*before, pot(1000, "heating"), pot(1000 + 1.4 * up, "holding")])
     assert heat_ratio(quick) == pytest.approx(0.8)
     gap = forecast(slow, 1000 + 2 * up).table_s - forecast(quick, 1000 + 2 * up).table_s
     assert gap == pytest.approx(0.6 * up, abs=1.0)
-    waiting = fold(PLAN, None, [*before, pot(1000, "heating")])
+    waiting = fold(PLAN, [*before, pot(1000, "heating")])
     assert forecast(waiting, 1000 + 2 * up).ahead[0].end_s == 1000 + 2 * up  # any moment now
 
 
 def kinds_of(plan_events: Sequence[Event], now_s: float) -> list[str]:
-    return [alarm.kind for alarm in alarms(PLAN, fold(PLAN, "broiler", plan_events), now_s)]
+    return [alarm.kind for alarm in alarms(PLAN, fold(BROILED, plan_events), now_s)]
 
 
 def test_moments_that_go_wrong_are_caught() -> None:
     before = up_to("set")
-    up = next(step.likely_s for step in fold(PLAN, None, []).steps if step.kind == "come_up")
+    up = next(step.likely_s for step in fold(PLAN, []).steps if step.kind == "come_up")
     heating = [*before, pot(1000, "heating")]
     assert kinds_of(heating, 1000 + up) == []
     assert kinds_of(heating, 1000 + 1.5 * up) == ["no_pressure"]
@@ -269,15 +270,15 @@ def test_moments_that_go_wrong_are_caught() -> None:
 
 
 def test_a_full_pot_is_not_vented_at_once() -> None:
-    steps = {step.kind: step for step in fold(FULL, None, []).steps}
+    steps = {step.kind: step for step in fold(FULL, []).steps}
     # common practice: a nearly full pot waits 10–15 min before it is vented
     assert 600 <= steps["release"].timers[0].seconds <= 900
     events = [event(0, "began")]
-    for step in fold(FULL, None, []).steps:
+    for step in fold(FULL, []).steps:
         if step.kind == "set":
             break
         events += done(10, step.step_id)
-    sheet = fold(FULL, None, [*events, *run_of_the_pot(100, 900, 1000, 600)[:4]])
+    sheet = fold(FULL, [*events, *run_of_the_pot(100, 900, 1000, 600)[:4]])
     assert [alarm.kind for alarm in alarms(FULL, sheet, 2100.0)] == ["full_vent"]
     assert alarms(FULL, sheet, 2000.0 + 721) == ()
 
@@ -287,7 +288,7 @@ WHAT = ("done", "undone", "pot", "timer")
 
 @st.composite
 def histories(draw: st.DrawFn) -> list[Event]:
-    ids = [step.step_id for step in fold(PLAN, None, []).steps]
+    ids = [step.step_id for step in fold(PLAN, []).steps]
     states = ("heating", "under_pressure", "holding", "falling", "shut", "open", "stopped_hot")
     clock, found = 0.0, [event(0.0, "began")]
     for _ in range(draw(st.integers(0, 30))):
@@ -307,12 +308,12 @@ def histories(draw: st.DrawFn) -> list[Event]:
 @given(histories(), st.integers(0, 30))
 @settings(max_examples=60)
 def test_a_sheet_read_again_stands_where_it_stood(events: list[Event], cut: int) -> None:
-    whole = fold(PLAN, None, events)
-    again: Sheet = fold(PLAN, None, list(events))
+    whole = fold(PLAN, events)
+    again: Sheet = fold(PLAN, list(events))
     assert whole == again
     now = events[-1].at_s
     seen = forecast(whole, now)
     assert all(item.end_s >= item.begin_s for item in seen.ahead)
     left: list[Step] = [step for step in whole.steps if step.step_id not in whole.done_s]
     assert [item.step_id for item in seen.ahead] == [step.step_id for step in left]
-    assert fold(PLAN, None, events[:cut]).began_s in {None, 0.0}
+    assert fold(PLAN, events[:cut]).began_s in {None, 0.0}

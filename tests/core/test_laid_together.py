@@ -10,6 +10,7 @@ from scipy.integrate import solve_ivp
 from pneumachron.core.alternatives import answer_for_minutes, rungs_for_minutes
 from pneumachron.core.cook.along import kind_names, pieces_along, pieces_as_set, said_of
 from pneumachron.core.cook.compare import Cooked, differences, to_pressure_s
+from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.cook.pieces import mean_model_step
 from pneumachron.core.cook.sheet import Event, fold
 from pneumachron.core.errors import ShapeError
@@ -76,7 +77,7 @@ def test_thin_is_ahead_of_thick() -> None:
     """Common practice: of unlike pieces the thin one is done first."""
     thick, thin = load("brisket_flat", 0.7, 0.06), load("brisket_flat", 0.4, 0.035)
     setup = set_up(wish(Load(thick.pieces + thin.pieces)))
-    assert kind_names(setup) == (
+    assert kind_names(setup.wish.load) == (
         "Brisket flat, 6 cm (2 3/8 in)",
         "Brisket flat, 3.5 cm (1 3/8 in)",
     )
@@ -111,8 +112,8 @@ def test_the_model_is_told_against_the_pieces_that_were_judged() -> None:
 
 
 def cooked(wanted: Wish) -> Cooked:
-    plan = make_plan(wanted)
-    return Cooked(plan, fold(plan, None, []), "Tenor", plan.hold_min)
+    plan = cook_plan(make_plan(wanted))
+    return Cooked(plan, fold(plan, []), "Tenor", plan.hold_min)
 
 
 def test_alike_cooks_have_no_differences() -> None:
@@ -139,15 +140,15 @@ def test_differences_are_told_in_both_systems() -> None:
 
 
 def test_kinds_that_came_out_unlike_are_named() -> None:
-    plan = make_plan(TWO_WAYS)
+    plan = cook_plan(make_plan(TWO_WAYS))
     told = [Event(0.0, "outcome", {"pieces": [{"texture": "very"}, {"texture": "tender"}]})]
-    one = Cooked(plan, fold(plan, None, told), "Bass", plan.hold_min)
+    one = Cooked(plan, fold(plan, told), "Bass", plan.hold_min)
     same = [Event(0.0, "outcome", {"pieces": [{"texture": "very"}, {"texture": "very"}]})]
-    other = replace(one, sheet=fold(plan, None, same))
+    other = replace(one, sheet=fold(plan, same))
     (found,) = differences(one, other)
     assert found.first.us == "Back ribs, membrane off: very tender; Back ribs, membrane on: tender"
     assert found.then.us == "very tender"
-    (unknown,) = differences(one, replace(one, sheet=fold(plan, None, [])))
+    (unknown,) = differences(one, replace(one, sheet=fold(plan, [])))
     assert unknown.then.metric == "not judged"
 
 

@@ -2,6 +2,7 @@
 
 import pytest
 
+from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.cook.pieces import mean_step, piece_names, side_by_side
 from pneumachron.core.cook.sheet import Event, EventKind, fold
 from pneumachron.core.cook.steps import LID_TICKS
@@ -9,7 +10,7 @@ from pneumachron.core.cook.turns import Turn, turn_of
 from pneumachron.core.plan import make_plan
 from tests.core.kitchen import load, wish
 
-PLAN = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2)))
+PLAN = cook_plan(make_plan(wish(load("brisket_flat", 1.4, 0.045, 2))), "broiler")
 
 
 def judged(texture: str | None, **more: object) -> dict[str, object]:
@@ -58,7 +59,7 @@ def event(at_s: float, kind: EventKind, **body: object) -> Event:
 
 def up_to(kind: str) -> list[Event]:
     found = [event(0.0, "began")]
-    for number, step in enumerate(fold(PLAN, "broiler", found).steps):
+    for number, step in enumerate(fold(PLAN, found).steps):
         if step.kind == kind:
             break
         ticks = {"pour": ("the liquid is in",), "lid": LID_TICKS}.get(step.step_id, ())
@@ -69,7 +70,7 @@ def up_to(kind: str) -> list[Event]:
 
 
 def turn(events: list[Event], now_s: float) -> Turn:
-    return turn_of(PLAN, fold(PLAN, "broiler", events), now_s)
+    return turn_of(PLAN, fold(PLAN, events), now_s)
 
 
 def test_what_needs_hands_comes_first() -> None:
@@ -106,5 +107,5 @@ def test_time_until_hands_are_wanted_again() -> None:
     states = ((900, "heating"), (1800, "holding"))
     holding = [*up_to("set"), *(event(at, "pot", state=state) for at, state in states)]
     # nobody is wanted at the end of the hold: the pressure falls by itself, then the lid is opened
-    falls = next(phase.duration_s for phase in PLAN.phases if phase.kind == "natural_release")
+    falls = PLAN.numbers.natural_release_s
     assert turn(holding, 2000).due_s == pytest.approx(1800 + held + falls, abs=60)

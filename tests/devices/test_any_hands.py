@@ -42,6 +42,7 @@ class Moved:
     """A clock that only moves when it is told to."""
 
     speed = 1
+    ahead_s = 0.0
 
     def __init__(self) -> None:
         self.moment = NOON

@@ -1,6 +1,7 @@
 """Simulated devices: the clock, the pot behind its protocol, and what breaks."""
 
-from collections.abc import Callable, Sequence
+import time
+from collections.abc import Sequence
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from typing import Any
@@ -8,7 +9,13 @@ from typing import Any
 import pytest
 
 from pneumachron.core.wish import Setup, set_up
-from pneumachron.devices.clock import KitchenClock, write_whole
+from pneumachron.devices.clock import (
+    ClockOfCook,
+    CookClock,
+    KitchenClock,
+    boot_s,
+    read_cook_clock,
+)
 from pneumachron.devices.protocol import (
     AwayError,
     Change,
@@ -20,6 +27,7 @@ from pneumachron.devices.protocol import (
     Sample,
 )
 from pneumachron.devices.simulated import Faults, SimulatedPot, hidden_truth
+from pneumachron.files import write_whole
 from tests.core.kitchen import load, wish
 
 NOON = datetime(2026, 11, 28, 12, 0, tzinfo=UTC)
@@ -30,6 +38,7 @@ class SteppedClock:
     """A clock that a test moves."""
 
     speed = 1
+    ahead_s = 0.0
 
     def __init__(self) -> None:
         self.moment = NOON
@@ -177,42 +186,49 @@ def test_a_double_is_a_driver() -> None:
     assert double.pressed == [("set", 60.0, 75e3)]
 
 
-def clock_at(file: Path, wall: Callable[[], datetime], steady: Callable[[], float]) -> KitchenClock:
-    return KitchenClock(file, wall, steady)
-
-
-def test_the_clock_never_goes_back(tmp_path: Path) -> None:
-    file = tmp_path / "clock.json"
+def test_the_kitchen_goes_by_a_steady_count_until_it_follows_the_wall() -> None:
     walls, counts = [NOON], [0.0]
-    clock = clock_at(file, lambda: walls[0], lambda: counts[0])
+    clock = KitchenClock(lambda: walls[0], lambda: counts[0])
     counts[0] = 60.0
-    assert clock.now() == NOON + timedelta(minutes=1)
     walls[0] = NOON - timedelta(hours=5)  # somebody sets the wall clock back
     assert clock.now() == NOON + timedelta(minutes=1)
-    clock.keep()
-    again = clock_at(file, lambda: walls[0], lambda: counts[0])
-    assert again.now() >= NOON + timedelta(minutes=1)
-    walls[0] += timedelta(minutes=10)  # killed; ten minutes later it starts
-    later = clock_at(file, lambda: walls[0], lambda: counts[0])
-    assert later.now() == NOON + timedelta(minutes=11)
-    later.not_before(NOON + timedelta(hours=2))
-    assert later.now() == NOON + timedelta(hours=2)
+    assert clock.difference_s() == -5 * 3600 - 60
+    clock.set_right()
+    assert clock.now() == walls[0]
+    assert clock.difference_s() == 0.0
 
 
-def test_speeds(tmp_path: Path) -> None:
-    file = tmp_path / "clock.json"
-    counts = [0.0]
-    clock = clock_at(file, lambda: NOON, lambda: counts[0])
-    clock.set_speed(240)
+def test_a_cook_has_its_own_speed_and_never_goes_back() -> None:
+    walls, counts = [NOON], [0.0]
+    kitchen = KitchenClock(lambda: walls[0], lambda: counts[0])
+    own = CookClock(NOON, NOON, 240)
+    cook = ClockOfCook(kitchen, own)
     counts[0] = 10.0
-    assert clock.now() == NOON + timedelta(minutes=40)
-    clock.set_speed(1)
-    counts[0] = 20.0
-    assert clock.now() == NOON + timedelta(minutes=40, seconds=10)
-    with pytest.raises(ValueError, match="not one of"):
-        clock.set_speed(7)
-    file.write_text('{"kitchen": "20')  # cut short
-    assert clock_at(file, lambda: NOON, lambda: 0.0).now() == NOON
+    assert cook.now() == NOON + timedelta(minutes=40)
+    assert cook.ahead_s == 40 * 60 - 10
+    assert ClockOfCook(kitchen, None).now() == NOON + timedelta(seconds=10)
+    assert own.at(NOON - timedelta(hours=3)) == NOON
+    assert read_cook_clock(own.to_document()) == own
+
+
+@pytest.mark.parametrize(
+    "document",
+    [
+        {},
+        {"base": "2026-11-28T12:00:00+00:00", "cook": "2026-11-28T12:00:00", "speed": 1},
+        {"base": "2026-11-28T12:00:00+00:00", "cook": "2026-11-28T12:00:00+00:00", "speed": 7},
+        {"base": "0001-01-01T00:00:00+00:00", "cook": "2026-11-28T12:00:00+00:00", "speed": 1},
+        {"base": 5, "cook": None, "speed": 1},
+    ],
+)
+def test_a_clock_that_cannot_be_is_refused(document: dict[str, object]) -> None:
+    with pytest.raises(ValueError, match="clock"):
+        read_cook_clock(document)
+
+
+def test_the_count_goes_on_while_the_machine_sleeps() -> None:
+    # Linux: CLOCK_BOOTTIME counts a suspend, CLOCK_MONOTONIC does not (clock_gettime(2))
+    assert abs(boot_s() - time.clock_gettime(time.CLOCK_BOOTTIME)) < 1.0
 
 
 def test_a_file_is_there_whole_or_not_at_all(
@@ -224,7 +240,7 @@ def test_a_file_is_there_whole_or_not_at_all(
     def broken(_: int) -> None:
         raise OSError("the disk is full")
 
-    monkeypatch.setattr("pneumachron.devices.clock.os.fsync", broken)
+    monkeypatch.setattr("pneumachron.files.os.fsync", broken)
     with pytest.raises(OSError, match="full"):
         write_whole(file, b"two")
     assert file.read_text() == "one"

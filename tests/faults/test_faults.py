@@ -95,11 +95,13 @@ def test_a_write_cut_short_leaves_all_or_nothing(
 
     def cut(_connection: Connection) -> None:
         if broken.is_set():
-            raise sqlite3.OperationalError("disk I/O error")
+            error = sqlite3.OperationalError("disk I/O error")
+            error.sqlite_errorname = "SQLITE_IOERR_WRITE"
+            raise error
 
     event.listen(engine, "commit", cut)
     broken.set()
-    assert note(client, cook_id, "cut-short") == 500
+    assert note(client, cook_id, "cut-short") == 507
     broken.clear()
     event.remove(engine, "commit", cut)
     assert "cut-short" not in kept(tmp_path)
@@ -130,9 +132,7 @@ def test_the_wall_clock_moves_and_no_timer_does(tmp_path: Path) -> None:
     walls, counts = [datetime(2026, 11, 28, 12, 0, tzinfo=UTC)], [0.0]
 
     def kitchen(folder: Path) -> LiveKitchen:
-        return LiveKitchen(
-            folder, lambda file: KitchenClock(file, lambda: walls[0], lambda: counts[0])
-        )
+        return LiveKitchen(folder, lambda: KitchenClock(lambda: walls[0], lambda: counts[0]))
 
     with opened(tmp_path, kitchen) as client:
         cook_id = client.post("/api/cooks", json={"name": "x", "plan": BRISKET}).json()["id"]

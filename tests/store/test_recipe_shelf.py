@@ -1,6 +1,7 @@
 """The library of recipes on disk."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 from pathlib import Path
 
 import pytest
@@ -17,7 +18,7 @@ from pneumachron.store.records import RecipeContent
 @pytest.fixture
 def session(tmp_path: Path) -> Iterator[Session]:
     database = Database(tmp_path)
-    with database.session() as opened:
+    with database.writing() as opened:
         yield opened
     database.close()
 
@@ -68,4 +69,5 @@ def test_put_back_under_its_own_id(session: Session) -> None:
     home = current_household(session).household_id
     kept = RECIPES.add(session, home, content("One"))
     RECIPES.put(session, home, kept.recipe_id, kept.content, (kept.created_at, kept.updated_at))
-    assert RECIPES.get(session, home, kept.recipe_id) == kept
+    there = RECIPES.get(session, home, kept.recipe_id)
+    assert there == replace(kept, version=2)  # who has it open is told that it was changed

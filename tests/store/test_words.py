@@ -34,7 +34,7 @@ NAMES = (
 @pytest.fixture
 def database(tmp_path: Path) -> Database:
     found = Database(tmp_path)
-    with found.session() as session:
+    with found.writing() as session:
         home = current_household(session).household_id
         for number, (name, note) in enumerate(NAMES):
             at = NOON + timedelta(hours=number)
@@ -76,12 +76,12 @@ def found_by(session: Session, search: str, limit: int = 50, offset: int = 0) ->
 )
 def test_words_are_found_as_they_stand(database: Database, search: str, names: list[str]) -> None:
     # expected by reading the five lines above
-    with database.session() as session:
+    with database.writing() as session:
         assert found_by(session, search) == names
 
 
 def test_the_index_follows_what_changes(database: Database) -> None:
-    with database.session() as session:
+    with database.writing() as session:
         home = current_household(session).household_id
         lines, _ = log_page(session, home, Filter(search="alto"), limit=1, offset=0)
         cook_id = lines[0].cook_id
@@ -107,7 +107,7 @@ def test_common_words_are_counted_no_further(
     database: Database, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     monkeypatch.setattr(cooks, "MOST_FOUND", 10)
-    with database.session() as session:
+    with database.writing() as session:
         home = current_household(session).household_id
         new = [
             (StoredCook(new_id(), replace(PLAIN, name=f"common {number}"), NOON, NOON), ())
@@ -128,8 +128,9 @@ def test_an_older_log_is_indexed_when_it_is_opened(database: Database) -> None:
     config = Config()
     place = Path(cooks.__file__).parent / "migrations"
     config.set_main_option("script_location", str(place))
-    with database.engine.begin() as connection:
-        config.attributes["connection"] = connection
+    with database.engine.connect() as connection:
+        writer = connection.execution_options(sqlite_begin="IMMEDIATE")
+        config.attributes["connection"] = writer
         command.downgrade(config, "0007")
     database.close()
     again = Database(database.path.parent)

@@ -238,15 +238,23 @@ export function useWorth(id: string, stopped: boolean) {
   });
 }
 
-export function useSpeed() {
+/** The own time of a cook: how fast it runs, or back to the time of the kitchen. */
+export function useCookClock(id: string) {
   const queries = useQueryClient();
   return useMutation({
     scope: IN_TURN,
     meta: SAID_BELOW,
-    mutationFn: (speed: 1 | 10 | 60 | 240) => unwrap(client.PUT("/api/clock", { body: { speed } })),
-    onSuccess: () => {
+    mutationFn: (body: { speed: 1 | 10 | 60 | 240 } | { back: true }) =>
+      unwrap(
+        client.PUT("/api/cooks/{cook_id}/clock", {
+          params: { path: { cook_id: id } },
+          body: { back: false, ...body },
+        }),
+      ),
+    onSuccess: async (cook) => {
+      await queries.cancelQueries({ queryKey: one(id) });
+      queries.setQueryData(one(id), cook);
       queries.invalidateQueries({ queryKey: ["cooks"] });
-      queries.invalidateQueries({ queryKey: ["clock"] });
     },
   });
 }

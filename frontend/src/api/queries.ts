@@ -21,6 +21,7 @@ import {
   type Texture,
   unwrap,
 } from "@/api/client";
+import { useInTurn } from "@/api/useInTurn";
 import type { Units } from "@/lib/format";
 
 /** A refusal is an answer; only a lost server is worth another try. */
@@ -75,30 +76,40 @@ export function usePeople() {
 
 const LAST_PLAN = ["last plan"];
 
-/** The plan for what stands on the Bench. Requests are cancelled, never queued; the last answer
- * stays (as `shown`) while the next one is on its way, refused, or lost. */
+/** The plan for what stands on the Bench. One question is on its way at a time, the newest waits;
+ * the last answer stays (as `shown`) while the next one is on its way, refused, or lost. `pending`:
+ * what is shown answers an older question. */
 export function usePlan(wish: PlanIn | null) {
+  const asked = useInTurn(wish, (item) => isAsking(["plan", item]));
   const query = useQuery({
-    queryKey: ["plan", wish],
-    queryFn: async ({ signal }) => {
-      if (wish === null) throw new Error("no wish yet");
-      const plan = await unwrap(client.POST("/api/plan", { body: wish, signal }));
+    queryKey: ["plan", asked],
+    // without its signal: a question that was asked is answered, also when the hand moved on
+    queryFn: async () => {
+      if (asked === null) throw new Error("no wish yet");
+      const plan = await unwrap(client.POST("/api/plan", { body: asked }));
       queryClient.setQueryData(LAST_PLAN, plan);
       return plan;
     },
-    enabled: wish !== null,
+    enabled: asked !== null,
     gcTime: 60_000,
   });
-  return { query, shown: query.data ?? queryClient.getQueryData<PlanOut>(LAST_PLAN) };
+  const shown = query.data ?? queryClient.getQueryData<PlanOut>(LAST_PLAN);
+  const pending = asked !== wish || query.isPending;
+  return { query, shown, pending: wish !== null && pending };
+}
+
+/** Whether an answer to this question is on its way. */
+function isAsking(queryKey: unknown[]): boolean {
+  return queryClient.isFetching({ queryKey, exact: true }) > 0;
 }
 
 /** The same wish with one thing different at a time; asked for only while it is looked at. */
 export function useWhatIf(wish: PlanIn | null) {
   return useQuery({
     queryKey: ["what if", wish],
-    queryFn: ({ signal }) => {
+    queryFn: () => {
       if (wish === null) throw new Error("no wish yet");
-      return unwrap(client.POST("/api/plan/what-if", { body: wish, signal }));
+      return unwrap(client.POST("/api/plan/what-if", { body: wish }));
     },
     enabled: wish !== null,
     placeholderData: keepPreviousData,
@@ -107,10 +118,11 @@ export function useWhatIf(wish: PlanIn | null) {
 }
 
 /** A question around a wish, asked only while it is looked at. */
-function useAsked<T>(key: unknown[], ready: boolean, ask: (signal: AbortSignal) => Promise<T>) {
+function useAsked<T>(key: unknown[], ready: boolean, ask: () => Promise<T>) {
   return useQuery({
     queryKey: key,
-    queryFn: ({ signal }) => ask(signal),
+    // without a signal: it is worked out to the end whoever has left, and may be asked again
+    queryFn: () => ask(),
     enabled: ready,
     placeholderData: keepPreviousData,
     gcTime: 60_000,
@@ -118,16 +130,16 @@ function useAsked<T>(key: unknown[], ready: boolean, ask: (signal: AbortSignal) 
 }
 
 export function useReadyBy(wish: PlanIn | null, minutes: number | null) {
-  return useAsked(["ready by", wish, minutes], wish !== null && minutes !== null, (signal) => {
+  return useAsked(["ready by", wish, minutes], wish !== null && minutes !== null, () => {
     const body = { wish: wish as PlanIn, available_min: minutes ?? 1 };
-    return unwrap(client.POST("/api/plan/ready-by", { body, signal }));
+    return unwrap(client.POST("/api/plan/ready-by", { body }));
   });
 }
 
 export function useAround(wish: PlanIn | null, marinade: Marinade | null, brined: boolean) {
-  return useAsked(["around", wish, marinade, brined], wish !== null, (signal) => {
+  return useAsked(["around", wish, marinade, brined], wish !== null, () => {
     const body = { wish: wish as PlanIn, marinade, brined };
-    return unwrap(client.POST("/api/plan/around", { body, signal }));
+    return unwrap(client.POST("/api/plan/around", { body }));
   });
 }
 
@@ -138,10 +150,10 @@ export function useOpened(
   probe: string | null,
 ) {
   const ready = wish !== null && (seen !== null || probe !== null);
-  return useAsked(["opened", wish, holdMin, seen, probe], ready, (signal) => {
+  return useAsked(["opened", wish, holdMin, seen, probe], ready, () => {
     const found = seen ? { seen } : { probe };
     const body = { wish: wish as PlanIn, hold_min: holdMin, ...found, open_min: 5 };
-    return unwrap(client.POST("/api/plan/opened", { body, signal }));
+    return unwrap(client.POST("/api/plan/opened", { body }));
   });
 }
 
@@ -149,15 +161,15 @@ export function useStopped(wish: PlanIn | null, at: string, since: string) {
   const numbers = [at, since].map((text) => (/^\d{1,3}$/.test(text.trim()) ? Number(text) : null));
   const [atMin, sinceMin] = numbers;
   const ready = wish !== null && typeof atMin === "number" && typeof sinceMin === "number";
-  return useAsked(["stopped", wish, atMin, sinceMin], ready, (signal) => {
+  return useAsked(["stopped", wish, atMin, sinceMin], ready, () => {
     const body = { wish: wish as PlanIn, at_min: atMin ?? 0, since_min: sinceMin ?? 0 };
-    return unwrap(client.POST("/api/plan/stopped", { body, signal }));
+    return unwrap(client.POST("/api/plan/stopped", { body }));
   });
 }
 
 export function useBatches(wish: PlanIn | null) {
-  return useAsked(["batches", wish], wish !== null, (signal) =>
-    unwrap(client.POST("/api/plan/batches", { body: wish as PlanIn, signal })),
+  return useAsked(["batches", wish], wish !== null, () =>
+    unwrap(client.POST("/api/plan/batches", { body: wish as PlanIn })),
   );
 }
 
@@ -165,43 +177,39 @@ export function useBatches(wish: PlanIn | null) {
 export function useGivenMinutes(wish: PlanIn | null, holdMin: number | null, gauge: string | null) {
   const body = { wish: wish as PlanIn, hold_min: holdMin ?? 1 };
   const ready = wish !== null && holdMin !== null;
-  const here = useAsked(["minutes", wish, holdMin], ready, (signal) =>
-    unwrap(client.POST("/api/plan/minutes", { body, signal })),
+  const here = useAsked(["minutes", wish, holdMin], ready, () =>
+    unwrap(client.POST("/api/plan/minutes", { body })),
   );
-  const there = useAsked(["other", wish, holdMin, gauge], ready && gauge !== null, (signal) =>
-    unwrap(
-      client.POST("/api/plan/other-pressure", { body: { ...body, gauge: gauge ?? "" }, signal }),
-    ),
+  const there = useAsked(["other", wish, holdMin, gauge], ready && gauge !== null, () =>
+    unwrap(client.POST("/api/plan/other-pressure", { body: { ...body, gauge: gauge ?? "" } })),
   );
   return { here, there };
 }
 
 export function useSauce(pot: string, volume: string, leftRatio: number, body: Body) {
-  return useAsked(["sauce", pot, volume, leftRatio, body], volume.trim() !== "", (signal) =>
-    unwrap(
-      client.POST("/api/sauce", { body: { pot, volume, left_ratio: leftRatio, body }, signal }),
-    ),
+  return useAsked(["sauce", pot, volume, leftRatio, body], volume.trim() !== "", () =>
+    unwrap(client.POST("/api/sauce", { body: { pot, volume, left_ratio: leftRatio, body } })),
   );
 }
 
 /** The same meal without the pot, on a day when that is in use. */
 export function useOtherWay(wish: PlanIn | null, method: OtherMethod | null) {
-  return useAsked(["other way", wish, method], wish !== null && method !== null, (signal) => {
+  return useAsked(["other way", wish, method], wish !== null && method !== null, () => {
     const body = { wish: wish as PlanIn, method: method ?? "oven_lid" };
-    return unwrap(client.POST("/api/plan/other-way", { body, signal }));
+    return unwrap(client.POST("/api/plan/other-way", { body }));
   });
 }
 
 export function useSides(holdMin: number) {
-  return useAsked(["sides", holdMin], true, (signal) =>
-    unwrap(client.GET("/api/sides", { params: { query: { hold_min: holdMin } }, signal })),
+  return useAsked(["sides", holdMin], true, () =>
+    unwrap(client.GET("/api/sides", { params: { query: { hold_min: holdMin } } })),
   );
 }
 
 export function usePlates(cut: string, plates: number | null) {
   const ready = plates !== null && plates >= 1 && plates <= 200;
-  return useAsked(["plates", cut, plates], ready, (signal) =>
-    unwrap(client.GET("/api/plates", { params: { query: { cut, plates: plates ?? 1 } }, signal })),
+  return useAsked(["plates", cut, plates], ready, () =>
+    unwrap(client.GET("/api/plates", { params: { query: { cut, plates: plates ?? 1 } } })),
   );
 }
 
@@ -213,9 +221,9 @@ export function useOtherReleases(wish: PlanIn | null, current: ReleaseMethod | u
   const found = useQueries({
     queries: wanted.map((release) => ({
       queryKey: ["plan", { ...wish, release, wait_min: null }],
-      queryFn: ({ signal }: { signal: AbortSignal }) => {
+      queryFn: () => {
         const body = { ...(wish as PlanIn), release, wait_min: null };
-        return unwrap(client.POST("/api/plan", { body, signal }));
+        return unwrap(client.POST("/api/plan", { body }));
       },
       gcTime: 60_000,
     })),

@@ -349,7 +349,7 @@ export interface paths {
         };
         /**
          * Health
-         * @description Whether the app answers, and which version it is.
+         * @description Whether the app answers, which version it is, and what is wrong with it.
          */
         get: operations["health"];
         put?: never;
@@ -775,7 +775,7 @@ export interface paths {
         put?: never;
         /**
          * Ways Out
-         * @description Which change of one dish leaves less clash or less delay.
+         * @description Which change of one dish leaves less clash or less delay, as far as there is time to look.
          */
         post: operations["ways_out"];
         delete?: never;
@@ -1272,6 +1272,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooks/{cook_id}/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Clock
+         * @description Let the simulated time of a cook run faster, or bring it back to the time of the kitchen.
+         */
+        put: operations["set_clock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clock": {
         parameters: {
             query?: never;
@@ -1284,11 +1304,7 @@ export interface paths {
          * @description What time it is in the kitchen.
          */
         get: operations["read_clock"];
-        /**
-         * Set Clock
-         * @description Let simulated time run faster. What is ahead of the wall stays ahead.
-         */
-        put: operations["set_clock"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1589,6 +1605,19 @@ export interface components {
             runs: components["schemas"]["RunOut"][];
         };
         /**
+         * BeganTold
+         * @description It begins only now: nothing of it was done yet.
+         */
+        BeganTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "began";
+        };
+        /**
          * BeginIn
          * @description Begin a cook.
          */
@@ -1835,14 +1864,16 @@ export interface components {
         };
         /**
          * ClockIn
-         * @description How fast the kitchen's clock runs.
+         * @description How fast the time of a cook runs, or that it comes back to the time of the kitchen.
          */
         ClockIn: {
+            /** Speed */
+            speed?: (1 | 10 | 60 | 240) | null;
             /**
-             * Speed
-             * @enum {integer}
+             * Back
+             * @default false
              */
-            speed: 1 | 10 | 60 | 240;
+            back: boolean;
         };
         /**
          * ClockOut
@@ -1854,8 +1885,6 @@ export interface components {
              * Format: date-time
              */
             now: string;
-            /** Speed */
-            speed: number;
         };
         /**
          * CompareOut
@@ -2015,6 +2044,25 @@ export interface components {
             now: string;
             /** Speed */
             speed: number;
+            /**
+             * Ahead S
+             * @description ahead of the kitchen's clock; negative: behind
+             */
+            ahead_s: number;
+            /** Version */
+            version: number;
+            /** Abandoned */
+            abandoned: boolean;
+            /**
+             * Engine
+             * @description the engine whose numbers it goes by
+             */
+            engine: string;
+            /**
+             * Reconstructed
+             * @description its numbers were worked out afterwards
+             */
+            reconstructed: boolean;
             /**
              * Began At
              * Format: date-time
@@ -2352,7 +2400,7 @@ export interface components {
         };
         /**
          * EndTold
-         * @description It is over.
+         * @description It is over; abandoned: it was given up before it was done, and teaches nothing.
          */
         EndTold: {
             /** Key */
@@ -2361,7 +2409,7 @@ export interface components {
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "ended";
+            kind: "ended" | "abandoned";
         };
         /**
          * EndingOut
@@ -2567,6 +2615,27 @@ export interface components {
             do: "lid_on" | "lid_off" | "stir" | "pour" | "vessel_out" | "vessel_in";
             /** Volume */
             volume?: string | null;
+        };
+        /**
+         * HealthOut
+         * @description The app's own state.
+         */
+        HealthOut: {
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "ok" | "trouble";
+            /** Troubles */
+            troubles: ("database" | "watch" | "disk")[];
+            /** Version */
+            version: string;
+            /** Engine Version */
+            engine_version: string;
+            /** Watch Beat Age S */
+            watch_beat_age_s: number;
+            /** Free Bytes */
+            free_bytes: number | null;
         };
         /**
          * HistoryOut
@@ -3762,6 +3831,16 @@ export interface components {
             options: components["schemas"]["OptionOut"][];
         };
         /**
+         * RangOut
+         * @description A timer that is due and was not heard yet.
+         */
+        RangOut: {
+            /** Timer Id */
+            timer_id: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * RangePartOut
          * @description One thing that widens the range, by itself.
          */
@@ -4729,6 +4808,13 @@ export interface components {
             due_at: string;
             /** Left S */
             left_s: number;
+            /**
+             * Speed
+             * @description how many times as fast as the wall its time runs
+             */
+            speed: number;
+            /** Rang */
+            rang: components["schemas"]["RangOut"][];
         };
         /**
          * TurnsOut
@@ -4836,6 +4922,11 @@ export interface components {
         WaysOutOut: {
             /** Ways */
             ways: components["schemas"]["WayOutOut"][];
+            /**
+             * Complete
+             * @default true
+             */
+            complete: boolean;
         };
         /**
          * WeighedOut
@@ -4959,8 +5050,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5028,8 +5137,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5097,8 +5224,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5166,8 +5311,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5217,7 +5380,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5286,8 +5449,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5344,7 +5525,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -5415,8 +5596,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5480,8 +5679,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5551,8 +5768,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5616,8 +5851,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5692,8 +5945,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5761,8 +6032,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5830,8 +6119,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5899,8 +6206,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5968,8 +6293,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6037,8 +6380,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6106,8 +6467,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6156,7 +6535,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6205,7 +6584,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6231,9 +6610,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        [key: string]: string;
-                    };
+                    "application/json": components["schemas"]["HealthOut"];
                 };
             };
         };
@@ -6347,8 +6724,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6427,8 +6822,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6507,8 +6920,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6567,8 +6998,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6638,8 +7087,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6703,8 +7170,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6768,8 +7253,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6861,8 +7364,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6932,8 +7453,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7001,8 +7540,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7070,8 +7627,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7122,7 +7697,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7191,8 +7766,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7249,7 +7842,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7320,8 +7913,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7385,8 +7996,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7450,8 +8079,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7519,8 +8166,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7588,8 +8253,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7657,8 +8340,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7726,8 +8427,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7795,8 +8514,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7846,7 +8583,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7915,8 +8652,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7973,7 +8728,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8044,8 +8799,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8109,8 +8882,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8174,8 +8965,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8230,7 +9039,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8308,8 +9117,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8385,7 +9212,7 @@ export interface operations {
                     "text/plain": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8463,8 +9290,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8541,8 +9386,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8600,7 +9463,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8658,7 +9521,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8732,8 +9595,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8790,7 +9671,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8812,7 +9693,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StepTold"] | components["schemas"]["TickTold"] | components["schemas"]["TimerStartTold"] | components["schemas"]["TimerMoveTold"] | components["schemas"]["TimerTold"] | components["schemas"]["PutBackTold"] | components["schemas"]["NoteTold"] | components["schemas"]["WeighedTold"] | components["schemas"]["OutcomeTold"] | components["schemas"]["EndTold"];
+                "application/json": components["schemas"]["StepTold"] | components["schemas"]["TickTold"] | components["schemas"]["TimerStartTold"] | components["schemas"]["TimerMoveTold"] | components["schemas"]["TimerTold"] | components["schemas"]["PutBackTold"] | components["schemas"]["NoteTold"] | components["schemas"]["WeighedTold"] | components["schemas"]["OutcomeTold"] | components["schemas"]["EndTold"] | components["schemas"]["BeganTold"];
             };
         };
         responses: {
@@ -8870,8 +9751,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8928,7 +9827,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9008,8 +9907,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9088,8 +10005,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9168,8 +10103,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9248,8 +10201,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9328,8 +10299,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9404,8 +10393,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9480,8 +10487,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9554,8 +10579,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9634,8 +10677,124 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_clock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cook_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be done as things stand, and what to do */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A request that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9661,66 +10820,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClockOut"];
-                };
-            };
-        };
-    };
-    set_clock: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ClockIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ClockOut"];
-                };
-            };
-            /** @description Unknown host or unreadable body */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked for by another site */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A wish that cannot be met, and what to do */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -9787,8 +10886,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9845,7 +10962,7 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9910,8 +11027,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9975,8 +11110,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10064,8 +11217,26 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A wish that cannot be met, and what to do */
+            /** @description A request that cannot be met, and what to do */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10095,6 +11266,24 @@ export interface operations {
             };
             /** @description Asked for by another site */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,10 +1,12 @@
 /** Paper or slate: as the machine says, until the cook says otherwise. */
 
+import { keep, readKept } from "@/lib/storage";
+
 export type Theme = "light" | "dark";
 const KEY = "pneumachron.theme";
 
 export function savedTheme(): Theme {
-  const saved = localStorage.getItem(KEY);
+  const saved = readKept(KEY);
   if (saved === "light" || saved === "dark") return saved;
   return window.matchMedia("(prefers-color-scheme: dark)").matches ? "dark" : "light";
 }
@@ -14,6 +16,6 @@ export function applyTheme(theme: Theme): void {
 }
 
 export function keepTheme(theme: Theme): void {
-  localStorage.setItem(KEY, theme);
+  keep(KEY, theme);
   applyTheme(theme);
 }

@@ -9,6 +9,7 @@ import type {
   PlanIn,
   RecipeCard,
 } from "@/api/client";
+import { keep, readKeptAs } from "@/lib/storage";
 
 export interface DayDraft {
   /** The kept day this is a draft of, and its name. */
@@ -59,14 +60,8 @@ export function emptyDay(now = new Date()): DayDraft {
 }
 
 export function keptDay(now = new Date()): DayDraft {
-  try {
-    const found: unknown = JSON.parse(localStorage.getItem(KEY) ?? "null");
-    // what an older draft does not know has its usual value
-    if (isDay(found)) return { ...emptyDay(now), ...found };
-  } catch {
-    // a broken draft is no draft
-  }
-  return emptyDay(now);
+  // what an older draft does not know has its usual value
+  return { ...emptyDay(now), ...readKeptAs(KEY, isDay) };
 }
 
 function isDay(value: unknown): value is DayDraft {
@@ -74,7 +69,7 @@ function isDay(value: unknown): value is DayDraft {
 }
 
 export function keepDay(day: DayDraft): void {
-  localStorage.setItem(KEY, JSON.stringify(day));
+  keep(KEY, JSON.stringify(day));
 }
 
 /** Seven in the evening: today, or tomorrow when that is too soon for a pot. */

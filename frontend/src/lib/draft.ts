@@ -1,11 +1,13 @@
 /** What stood on the Bench last, so that nothing typed is lost between visits. */
 
+import { keep, readKept } from "@/lib/storage";
+
 const KEY = "pneumachron.bench";
 
 export function lastBench(): string {
-  return localStorage.getItem(KEY) ?? "";
+  return readKept(KEY) ?? "";
 }
 
 export function keepBench(search: string): void {
-  localStorage.setItem(KEY, search);
+  keep(KEY, search);
 }

@@ -1,5 +1,7 @@
 /** Keys of our own, as tables: what the app listens to and what the Guide shows is the same. */
 
+import { keep, readKept } from "@/lib/storage";
+
 export interface KeyEntry {
   /** As `KeyboardEvent.key` has it. */
   key: string;
@@ -47,9 +49,9 @@ const OFF = "pneumachron single keys";
 
 /** Single keys can be switched off, for those who speak to their computer (WCAG 2.1.4). */
 export function singleKeysOn(): boolean {
-  return localStorage.getItem(OFF) !== "off";
+  return readKept(OFF) !== "off";
 }
 
 export function keepSingleKeys(on: boolean): void {
-  localStorage.setItem(OFF, on ? "on" : "off");
+  keep(OFF, on ? "on" : "off");
 }

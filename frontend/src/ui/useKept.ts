@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { forgetKept, isRecord, keep as keepText, readKeptAs } from "@/lib/storage";
 
 /** State that outlives a reload and a look elsewhere; `forget` when it was written down for good. */
 export function useKept<T extends object>(key: string, initial: () => T) {
@@ -6,16 +7,12 @@ export function useKept<T extends object>(key: string, initial: () => T) {
   const [value, setValue] = useState<T>(() => ({ ...initial(), ...read<T>(key) }));
   const keep = (next: T) => {
     setValue(next);
-    localStorage.setItem(key, JSON.stringify(next));
+    keepText(key, JSON.stringify(next));
   };
-  const forget = () => localStorage.removeItem(key);
+  const forget = () => forgetKept(key);
   return [value, keep, forget] as const;
 }
 
-function read<T>(key: string): T | null {
-  try {
-    return JSON.parse(localStorage.getItem(key) ?? "null") as T | null;
-  } catch {
-    return null; // a broken draft is no draft
-  }
+function read<T extends object>(key: string): Partial<T> | null {
+  return readKeptAs(key, isRecord) as Partial<T> | null;
 }

@@ -10,3 +10,13 @@ export function useSettled<T>(value: T | null, milliseconds: number): T | null {
   }, [value, milliseconds]);
   return value === null ? null : settled;
 }
+
+/** A value once it has not changed for a while. */
+export function useRested<T>(value: T, milliseconds: number): T {
+  const [rested, setRested] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(value), milliseconds);
+    return () => clearTimeout(timer);
+  }, [value, milliseconds]);
+  return rested;
+}

@@ -6,6 +6,8 @@ from contextlib import asynccontextmanager
 from pathlib import Path
 from threading import Thread
 
+from anyio import Semaphore
+from anyio.to_thread import current_default_thread_limiter
 from fastapi import FastAPI
 from fastapi.routing import APIRoute
 from starlette.middleware.gzip import GZipMiddleware
@@ -15,14 +17,22 @@ from starlette.types import Scope
 
 from pneumachron import __version__
 from pneumachron.api import errors
+from pneumachron.api.dependencies import COMPUTING
 from pneumachron.api.guard import Guard
 from pneumachron.api.lan import Lan
 from pneumachron.api.routes import ask, cooks, day, kitchen, photos, plans, recipes, scale
 from pneumachron.api.watch import Watch
+from pneumachron.files import sweep_unfinished
+from pneumachron.logs import note, writing_to
+from pneumachron.services.households import current_household
 from pneumachron.services.live_kitchen import LiveKitchen
+from pneumachron.services.photos import sweep_photos
 from pneumachron.services.planning import warm_up
-from pneumachron.store.db import Database
+from pneumachron.store.db import Database, can_write
+from pneumachron.store.folder import held
 
+THREADS = 40
+"""Requests that are answered at a time; the pool of connections is larger."""
 LOCAL_HOSTS = frozenset({"127.0.0.1", "localhost", "::1"})
 WEB = Path(__file__).parents[1] / "web"
 
@@ -51,24 +61,36 @@ def create_app(
     hosts: frozenset[str] = LOCAL_HOSTS,
     make_kitchen: Callable[[Path], LiveKitchen] = LiveKitchen,
     lan: Lan | None = None,
+    port: int | None = None,
 ) -> FastAPI:
     """The whole app on a data folder, answering to these host names.
 
-    With `lan`, the network is answered too, once a browser is paired.
+    With `lan`, the network is answered too, once a browser is paired. `port` is where it answers,
+    for the words of a second start on the same folder.
     """
 
     @asynccontextmanager
     async def lifespan(app: FastAPI) -> AsyncIterator[None]:
-        app.state.database = Database(folder)
-        # the first cook should not wait for tables, units and solvers; the start should not either
-        Thread(target=warm_up, daemon=True).start()
-        app.state.kitchen = make_kitchen(folder)
-        app.state.lan = lan
-        watch = Watch(app.state.database, app.state.kitchen)
-        watch.start()
-        yield
-        watch.stop()
-        app.state.database.close()
+        current_default_thread_limiter().total_tokens = THREADS
+        app.state.computing = Semaphore(COMPUTING)
+        with held(folder, port), writing_to(folder):
+            sweep_unfinished(folder)
+            app.state.database = Database(folder)
+            with app.state.database.session() as session:
+                current_household(session)
+                if can_write(folder):
+                    sweep_photos(session, folder)
+            # the first cook should not wait for tables, units and solvers; nor should the start
+            Thread(target=warm_up, daemon=True).start()
+            app.state.kitchen = make_kitchen(folder)
+            app.state.lan = lan
+            app.state.watch = Watch(app.state.database, app.state.kitchen)
+            app.state.watch.start()
+            note("started", version=__version__)
+            yield
+            app.state.watch.stop()
+            app.state.database.close()
+            note("stopped")
 
     def operation_name(route: APIRoute) -> str:
         return route.name

@@ -12,10 +12,9 @@ from pneumachron.demo.picture import plate_of_short_ribs
 from pneumachron.demo.recipes import RECIPES
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.understand import Answers
-from pneumachron.services import cooks as cook_service
 from pneumachron.services import day as day_service
+from pneumachron.services import entries, photos, planning
 from pneumachron.services import households as household_service
-from pneumachron.services import photos, planning
 from pneumachron.services import recipes as recipe_service
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 from pneumachron.store import households
@@ -151,7 +150,7 @@ def fill(session: Session, data: Path) -> None:
         people[name] = household_service.add_person(session, cook).person_id
         saved[name] = replace(inputs, pot=pots[inputs.pot])
     for days_ago, name, texture, up_min, weights, note in LOG:
-        entry = cook_service.Entry(
+        entry = entries.Entry(
             name=name,
             person_id=people[name],
             inputs=saved[name],
@@ -163,10 +162,10 @@ def fill(session: Session, data: Path) -> None:
             after_kg=weights[1],
             note=note,
         )
-        line = cook_service.enter(session, entry)
+        line = entries.enter(session, entry)
         if name == PICTURED:
             photos.add_photo(session, data, line.cook_id, plate_of_short_ribs())
-    cook_service.enter(session, _two_ways(pots["bass"], people))
+    entries.enter(session, _two_ways(pots["bass"], people))
     # plans are as the log has taught by now
     for name, inputs in saved.items():
         planning.save_plan(session, name=name, person_id=people[name], inputs=inputs)
@@ -188,10 +187,10 @@ def _judged(name: str, texture: Texture) -> tuple[dict[str, Any], ...]:
     )  # fmt: skip
 
 
-def _two_ways(pot: str, people: dict[str, str]) -> cook_service.Entry:
+def _two_ways(pot: str, people: dict[str, str]) -> entries.Entry:
     """Two racks of one weight in one pot, each kind judged."""
     judged = (("tender", 3, 3), ("very", 3, 5))
-    return cook_service.Entry(
+    return entries.Entry(
         name=TWO_WAYS,
         person_id=people["Ribs off the bone for the basses"],
         inputs=PlanInputs(TWO_WAYS_RACKS, pot, texture="very"),

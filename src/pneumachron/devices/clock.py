@@ -1,24 +1,34 @@
-"""The kitchen's clock: the wall's, or a faster one for trying things out; it never goes back."""
+"""The kitchen's clock, and a cook's own.
 
-import json
-import os
+The kitchen's clock is the wall's, carried by a count that goes on while the machine sleeps and that
+setting the wall clock does not move. When the wall clock was set, the kitchen follows it
+(`set_right`), and each cook under way keeps its own time (`CookClock`), so that no timer jumps.
+Simulated time, and any time that is not the wall's, belongs to one cook and ends with it.
+"""
+
 import time
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
-from pathlib import Path
 from threading import Lock
-from typing import Protocol
+from typing import Any, Protocol
 
 SPEEDS = (1, 10, 60, 240)
 """How many times as fast as the wall."""
+EARLIEST, LATEST = datetime(1970, 1, 1, tzinfo=UTC), datetime(2200, 1, 1, tzinfo=UTC)
 
 
 class Clock(Protocol):
-    """What time it is in the kitchen."""
+    """What time it is for a cook."""
 
     @property
     def speed(self) -> int:
         """How many times as fast as the wall."""
+        ...
+
+    @property
+    def ahead_s(self) -> float:
+        """By how much it is ahead of the kitchen's clock; negative is behind [s]."""
         ...
 
     def now(self) -> datetime:
@@ -26,94 +36,103 @@ class Clock(Protocol):
         ...
 
 
-def write_whole(file: Path, content: bytes) -> None:
-    """Write a file so that it is there whole or not at all, also when the power fails."""
-    file.parent.mkdir(parents=True, exist_ok=True)
-    beside = file.with_suffix(".new")
-    with beside.open("wb") as opened:
-        opened.write(content)
-        opened.flush()
-        os.fsync(opened.fileno())
-    beside.replace(file)
+def boot_s() -> float:
+    """A count of seconds that goes on while the machine sleeps, where the system has one."""
+    if hasattr(time, "CLOCK_BOOTTIME"):
+        return time.clock_gettime(time.CLOCK_BOOTTIME)
+    return time.monotonic()
 
 
 class KitchenClock:
-    """A clock that setting the wall's does not move.
-
-    It runs by the machine's own steady count while the app runs, and over a restart by the wall
-    clock; never back.
+    """The time of the kitchen.
 
     Parameters
     ----------
-    file : where a speed other than the wall's is kept
     wall, steady : for tests
     """
 
     def __init__(
         self,
-        file: Path,
         wall: Callable[[], datetime] = lambda: datetime.now(UTC),
-        steady: Callable[[], float] = time.monotonic,
+        steady: Callable[[], float] = boot_s,
     ) -> None:
-        self._file, self._wall, self._steady = file, wall, steady
+        self._wall, self._steady = wall, steady
         self._lock = Lock()
-        self._speed = 1
-        self._anchor = wall()
-        self._count = steady()
-        self._read()
+        self._anchor, self._count = wall(), steady()
 
-    def _read(self) -> None:
-        try:
-            kept = json.loads(self._file.read_text(encoding="utf-8"))
-            kitchen = datetime.fromisoformat(kept["kitchen"])
-            wall = datetime.fromisoformat(kept["wall"])
-            speed = int(kept["speed"])
-        except (OSError, ValueError, KeyError, TypeError):
-            return  # no file, or one that was cut short: the wall's time is never wrong
-        gone = max((self._anchor - wall).total_seconds(), 0.0)
-        self._speed = speed if speed in SPEEDS else 1
-        self._anchor = max(kitchen + timedelta(seconds=gone * self._speed), kitchen)
+    def now(self) -> datetime:
+        """The kitchen's time."""
+        with self._lock:
+            return self._anchor + timedelta(seconds=self._steady() - self._count)
+
+    def difference_s(self) -> float:
+        """By how much the wall clock is ahead of the kitchen's: it was set [s]."""
+        return (self._wall() - self.now()).total_seconds()
+
+    def set_right(self) -> None:
+        """Follow the wall clock from now on."""
+        with self._lock:
+            self._anchor, self._count = self._wall(), self._steady()
+
+
+@dataclass(frozen=True, slots=True)
+class CookClock:
+    """A cook's own time: at `base` of the kitchen it was `cook`, and it runs `speed` times as fast.
+
+    It never goes back, also when the kitchen's clock does.
+    """
+
+    base: datetime
+    cook: datetime
+    speed: int = 1
+
+    def at(self, kitchen: datetime) -> datetime:
+        """The cook's time at a moment of the kitchen."""
+        gone = max((kitchen - self.base).total_seconds(), 0.0)
+        return self.cook + timedelta(seconds=gone * self.speed)
+
+    def to_document(self) -> dict[str, Any]:
+        """As it is kept with the cook."""
+        return {"base": self.base.isoformat(), "cook": self.cook.isoformat(), "speed": self.speed}
+
+
+def read_cook_clock(document: Mapping[str, Any]) -> CookClock:
+    """Read what `CookClock.to_document` wrote.
+
+    Raises
+    ------
+    ValueError : it is not whole, or no time that can be.
+    """
+    try:
+        base, cook = (datetime.fromisoformat(document[name]) for name in ("base", "cook"))
+        speed = document["speed"]
+    except (KeyError, TypeError) as error:
+        raise ValueError("the clock of this cook is not whole") from error
+    if base.tzinfo is None or cook.tzinfo is None or speed not in SPEEDS:
+        raise ValueError("the clock of this cook cannot be")
+    if not all(EARLIEST <= moment <= LATEST for moment in (base, cook)):
+        raise ValueError("the clock of this cook is out of all time")
+    return CookClock(base, cook, speed)
+
+
+class ClockOfCook:
+    """The time of one cook, read from the kitchen's clock."""
+
+    def __init__(self, kitchen: KitchenClock, own: CookClock | None) -> None:
+        self._kitchen, self._own = kitchen, own
 
     @property
     def speed(self) -> int:
         """How many times as fast as the wall."""
-        return self._speed
+        return 1 if self._own is None else self._own.speed
+
+    @property
+    def ahead_s(self) -> float:
+        """By how much it is ahead of the kitchen's clock."""
+        kitchen = self._kitchen.now()
+        return 0.0 if self._own is None else (self._own.at(kitchen) - kitchen).total_seconds()
 
     def now(self) -> datetime:
-        """The kitchen's time."""
-        gone = self._steady() - self._count
-        return self._anchor + timedelta(seconds=gone * self._speed)
-
-    def set_speed(self, speed: int) -> None:
-        """Go on from now so many times as fast; what was ahead of the wall stays ahead.
-
-        Raises
-        ------
-        ValueError : no such speed.
-        """
-        if speed not in SPEEDS:
-            raise ValueError(f"{speed} is not one of {SPEEDS}")
-        with self._lock:
-            self._anchor, self._count = self.now(), self._steady()
-            self._speed = speed
-            self._keep()
-
-    def keep(self) -> None:
-        """Write down where it stands, so that a restart goes on from here."""
-        with self._lock:
-            self._anchor, self._count = self.now(), self._steady()
-            self._keep()
-
-    def not_before(self, moment: datetime) -> None:
-        """Never earlier than what was already written down."""
-        with self._lock:
-            if self.now() < moment:
-                self._anchor, self._count = moment, self._steady()
-
-    def _keep(self) -> None:
-        kept = {
-            "kitchen": self._anchor.isoformat(),
-            "wall": self._wall().isoformat(),
-            "speed": self._speed,
-        }
-        write_whole(self._file, json.dumps(kept).encode())
+        """The cook's time."""
+        kitchen = self._kitchen.now()
+        return kitchen if self._own is None else self._own.at(kitchen)

@@ -38,6 +38,7 @@ from pneumachron.devices.protocol import (
     PotReading,
     Sample,
 )
+from pneumachron.files import PRIVATE_FILE, make_private_folder, write_whole
 
 NOISE_K = 0.2
 """Of the sensor at the base. Judgement."""
@@ -99,6 +100,28 @@ class SimulatedPot:
         self._touched = self._made
         self._live = self._empty()
         self._replay()
+
+    def follow(self, clock: Clock) -> None:
+        """Go by the clock of the cook that is in it now."""
+        with self._lock:
+            self._clock = clock
+
+    def shift(self, by: timedelta) -> None:
+        """Move everything that was done to it and that became of it, with the cook's own times.
+
+        Raises
+        ------
+        OSError : it cannot be written down; nothing moved.
+        """
+        with self._lock:
+            lines = [json.loads(text) for text in self._file.read_text("utf-8").splitlines()]
+            for line in lines:
+                line["at"] = (datetime.fromisoformat(line["at"]) + by).isoformat()
+            text = "".join(json.dumps(line) + "\n" for line in lines)
+            write_whole(self._file, text.encode())
+            self._made, self._touched = self._made + by, self._touched + by
+            self._changes = [replace(item, at=item.at + by) for item in self._changes]
+            self._samples = [replace(item, at=item.at + by) for item in self._samples]
 
     # what a driver does
 
@@ -190,11 +213,17 @@ class SimulatedPot:
             raise DeviceError(error.code, error.message, error.hint) from None
         self._touched = now
         self._note_change(now)
-        self._file.parent.mkdir(parents=True, exist_ok=True)
-        with self._file.open("a", encoding="utf-8") as opened:
-            opened.write(json.dumps({"at": now.isoformat(), **line}) + "\n")
-            opened.flush()
-            os.fsync(opened.fileno())
+        make_private_folder(self._file.parent)
+        handle = os.open(self._file, os.O_WRONLY | os.O_CREAT | os.O_APPEND, PRIVATE_FILE)
+        whole = os.fstat(handle).st_size
+        try:
+            os.write(handle, (json.dumps({"at": now.isoformat(), **line}) + "\n").encode())
+            os.fsync(handle)
+        except OSError:
+            os.ftruncate(handle, whole)  # half a line would spoil the next one
+            raise
+        finally:
+            os.close(handle)
 
     def _replay(self) -> None:
         """Do again what the file says; a last line that was cut short is none."""

@@ -16,7 +16,7 @@ from pneumachron.store.recipes import RECIPES
 from pneumachron.store.records import StoredCook, StoredDay, StoredPlan, StoredRecipe, now
 
 ENVELOPE = "pneumachron-backup"
-ENVELOPE_VERSION = 1
+ENVELOPE_VERSION = 2
 
 
 def backup(session: Session, data: Path) -> dict[str, Any]:
@@ -32,7 +32,7 @@ def backup(session: Session, data: Path) -> dict[str, Any]:
         "envelope": ENVELOPE,
         "envelope_version": ENVELOPE_VERSION,
         "made_at": now().isoformat(),
-        "household": asdict(household),
+        "household": _without_version(asdict(household)),
         "people": [asdict(person) for person in households.list_people(session, home)],
         "pots": [asdict(pot) for pot in pots.list_pots(session, home)],
         "plans": [plan_entry(stored) for stored in PLANS.all(session, home)],
@@ -40,6 +40,11 @@ def backup(session: Session, data: Path) -> dict[str, Any]:
         "days": [day_entry(stored) for stored in DAYS.all(session, home)],
         "cooks": [cook_entry(session, data, stored) for stored in COOKS.all(session, home)],
     }
+
+
+def _without_version(content: dict[str, Any]) -> dict[str, Any]:
+    """Versions count changes in one data folder; they mean nothing in another."""
+    return {key: value for key, value in content.items() if key != "version"}
 
 
 def recipe_entry(stored: StoredRecipe) -> dict[str, Any]:

@@ -1,7 +1,7 @@
 """A cook as a document for the wire: one step at a time, timers, what is still to come, the ink."""
 
 from collections.abc import Sequence
-from dataclasses import asdict
+from dataclasses import asdict, dataclass
 from datetime import UTC, datetime
 from typing import Any
 
@@ -9,19 +9,21 @@ import numpy as np
 
 from pneumachron.core.cook.along import PieceTrace, kind_names, pieces_along, pieces_as_set, said_of
 from pneumachron.core.cook.compare import Cooked, differences, to_pressure_s
+from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.forecast import alarms, forecast
 from pneumachron.core.cook.pieces import side_by_side
 from pneumachron.core.cook.sheet import Sheet, Timer
 from pneumachron.core.cook.steps import Step, StepKind
-from pneumachron.core.plan import Plan
+from pneumachron.core.errors import ShapeError
 from pneumachron.core.steam import FloatArray, ambient_pressure_pa, saturation_pressure_pa
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import show_mass
+from pneumachron.core.wish import set_up
 from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import PotReading
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.documents import shown_document
-from pneumachron.store.records import StoredCook, StoredPhoto, StoredSample
+from pneumachron.store.records import CookContent, StoredCook, StoredPhoto, StoredSample
 
 MOST_INK = 400
 """Points of ink on a screen; a trace of four hours has a thousand."""
@@ -29,7 +31,7 @@ MOST_INK = 400
 
 def cook_document(
     stored: StoredCook,
-    plan: Plan,
+    plan: CookPlan,
     sheet: Sheet,
     clock: Clock,
     *,
@@ -37,6 +39,7 @@ def cook_document(
     faults: Faults | None,
     samples: Sequence[StoredSample],
     photos: Sequence[StoredPhoto],
+    cautions: Sequence[str],
 ) -> dict[str, Any]:
     """Everything a screen shows of a cook."""
     now = clock.now()
@@ -51,11 +54,16 @@ def cook_document(
         "person_id": content.person_id,
         "now": now,
         "speed": clock.speed,
+        "ahead_s": round(clock.ahead_s),
+        "version": stored.version,
+        "abandoned": content.abandoned,
+        "engine": plan.numbers.engine,
+        "reconstructed": plan.numbers.reconstructed,
         "began_at": content.started_at,
         "ended_at": content.ended_at,
         "connected": content.connected,
         "set_min": content.hold_min,
-        "plan": _plan(plan, content.pot_name),
+        "plan": _plan(plan, content.pot_name, cautions),
         "steps": [_step(sheet, step, content.recipe) for step in sheet.steps],
         "current": None if current is None else current.step_id,
         "next": next((step.step_id for step in left if step is not current), None),
@@ -103,7 +111,9 @@ def compare_document(one: Cooked, other: Cooked) -> list[dict[str, Any]]:
     ]  # fmt: skip
 
 
-def cooked(stored: StoredCook, plan: Plan, sheet: Sheet, samples: Sequence[StoredSample]) -> Cooked:
+def cooked(
+    stored: StoredCook, plan: CookPlan, sheet: Sheet, samples: Sequence[StoredSample]
+) -> Cooked:
     """A cook as it is laid beside another one."""
     content = stored.content
     ink = [(at, gauge) for at, gauge in _ink(sheet, samples)]
@@ -118,24 +128,76 @@ def cooked(stored: StoredCook, plan: Plan, sheet: Sheet, samples: Sequence[Store
     )
 
 
-def pieces_document(
-    stored: StoredCook, plan: Plan, sheet: Sheet, samples: Sequence[StoredSample]
-) -> dict[str, Any]:
-    """How each kind of piece softened, along what happened; along what was set without a trace."""
-    time_s, pot_c = _inside(sheet, plan.setup.after.open_pot_s, samples)
+@dataclass(frozen=True, slots=True)
+class PieceTraces:
+    """How each kind of piece softened; `followed`: along a trace, not along what was set."""
+
+    followed: bool
+    kinds: tuple[PieceTrace, ...]
+
+    def to_document(self) -> dict[str, Any]:
+        """As it is shown."""
+        return {
+            "followed": self.followed,
+            "kinds": [
+                {"name": trace.name, "count": trace.count, "softening": _softening(trace)}
+                for trace in self.kinds
+            ],
+            "said": list(said_of(self.kinds)),
+        }
+
+    def to_kept(self) -> dict[str, Any]:
+        """As it is kept with a cook that is over: numbers only."""
+        return {
+            "followed": self.followed,
+            "kinds": [
+                {"count": trace.count, "points": [
+                    [round(float(trace.time_s[at])), round(float(trace.core_c[at]), 2),
+                     round(float(trace.texture_step[at]), 3)]
+                    for at in _thinned(len(trace.time_s))
+                ]}
+                for trace in self.kinds
+            ],
+        }  # fmt: skip
+
+
+def piece_traces(
+    content: CookContent,
+    plan: CookPlan,
+    sheet: Sheet,
+    samples: Sequence[StoredSample],
+) -> PieceTraces:
+    """Work out how each kind of piece softened, along what happened.
+
+    Raises
+    ------
+    WishError : today's engine cannot say.
+    """
+    setup = set_up(plan.wish)
+    time_s, pot_c = _inside(sheet, plan.numbers.open_pot_s, samples)
     followed = len(time_s) > 1
     if followed:
-        traces = pieces_along(plan.setup, time_s, pot_c)
-    else:
-        traces = pieces_as_set(plan.setup, stored.content.hold_min)
-    return {
-        "followed": followed,
-        "kinds": [
-            {"name": trace.name, "count": trace.count, "softening": _softening(trace)}
-            for trace in traces
-        ],
-        "said": list(said_of(traces)),
-    }
+        return PieceTraces(followed, pieces_along(setup, time_s, pot_c))
+    return PieceTraces(followed, pieces_as_set(setup, content.hold_min))
+
+
+def kept_traces(kept: dict[str, Any], plan: CookPlan) -> PieceTraces:
+    """Read what `PieceTraces.to_kept` wrote.
+
+    Raises
+    ------
+    ShapeError : it is not whole.
+    """
+    try:
+        found = []
+        for name, item in zip(kind_names(plan.wish.load), kept["kinds"], strict=True):
+            points = np.array(item["points"], dtype=np.float64)
+            if points.ndim != 2 or points.shape[1] != 3 or not np.isfinite(points).all():
+                raise ShapeError("the traces of this cook are not curves")
+            found.append(PieceTrace(name, int(item["count"]), *points.T))
+        return PieceTraces(bool(kept["followed"]), tuple(found))
+    except (KeyError, TypeError, ValueError) as error:
+        raise ShapeError("the traces of this cook are not whole") from error
 
 
 def _softening(trace: PieceTrace) -> list[list[float]]:
@@ -161,8 +223,8 @@ def _inside(
     return np.array(list(rising), dtype=float), np.array(list(rising.values()), dtype=float)
 
 
-def _plan(plan: Plan, pot_name: str) -> dict[str, Any]:
-    wish = plan.setup.wish
+def _plan(plan: CookPlan, pot_name: str, cautions: Sequence[str]) -> dict[str, Any]:
+    wish = plan.wish
     cut = wish.load.pieces[0].cut
     return {
         "hold_min": plan.hold_min,
@@ -173,9 +235,9 @@ def _plan(plan: Plan, pot_name: str) -> dict[str, Any]:
         "looks": [{"texture": texture, "looks": cut.looks[texture]} for texture in TEXTURES],
         "kinds": [
             {"name": name, "count": count}
-            for name, (_, count) in zip(kind_names(plan.setup), wish.load.kinds(), strict=True)
+            for name, (_, count) in zip(kind_names(wish.load), wish.load.kinds(), strict=True)
         ],
-        "cautions": [item.text for item in plan.cautions if item.severity == "careful"],
+        "cautions": list(cautions),
     }
 
 
@@ -193,10 +255,10 @@ RECIPE_STEPS: dict[StepKind, tuple[str, ...]] = {
 are the plan's own."""
 
 
-def _side_by_side(plan: Plan, sheet: Sheet) -> list[str]:
+def _side_by_side(plan: CookPlan, sheet: Sheet) -> list[str]:
     if sheet.outcome is None:
         return []
-    return list(side_by_side(sheet.outcome["pieces"], kind_names(plan.setup)))
+    return list(side_by_side(sheet.outcome["pieces"], kind_names(plan.wish.load)))
 
 
 def _mass(mass_kg: float | None) -> dict[str, str] | None:
@@ -241,8 +303,8 @@ def _timer(timer: Timer, now_s: float) -> dict[str, Any]:
     }
 
 
-def _pot(reading: PotReading, plan: Plan) -> dict[str, Any]:
-    outside = float(ambient_pressure_pa(plan.setup.wish.altitude_m))
+def _pot(reading: PotReading, plan: CookPlan) -> dict[str, Any]:
+    outside = float(ambient_pressure_pa(plan.wish.altitude_m))
     shut = reading.state not in {"open", "no_vessel"}
     inside = float(saturation_pressure_pa(reading.temp_c)) if shut else outside
     return {
@@ -262,13 +324,9 @@ def _lid_at(sheet: Sheet) -> datetime | None:
     return None if started is None else _moment(started)
 
 
-def _pencil(plan: Plan) -> list[list[float]]:
+def _pencil(plan: CookPlan) -> list[list[float]]:
     """The planned pressure over time from lid on: [s, Pa]."""
-    trace = plan.trace
-    return [
-        [round(float(at)), round(float(gauge))]
-        for at, gauge in zip(trace.time_s, trace.gauge_pa, strict=True)
-    ]
+    return [[round(at), round(gauge)] for at, gauge in plan.numbers.trace]
 
 
 def _ink(sheet: Sheet, samples: Sequence[StoredSample]) -> list[list[float]]:

@@ -1,6 +1,6 @@
 """A day: planned cooks counted back from the time on the table, on the clock."""
 
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from contextlib import suppress
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
@@ -26,6 +26,7 @@ from pneumachron.services.learning import household_defaults
 from pneumachron.services.planning import find_pot
 from pneumachron.store import pots
 from pneumachron.store.days import DAYS
+from pneumachron.store.db import give_back
 from pneumachron.store.records import DayContent, StoredDay
 
 MAX_DISHES = 8
@@ -102,10 +103,32 @@ def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
     return document | {"cards": [card_document(dish) for dish in dishes]}
 
 
-def ways_out_here(session: Session, inputs: DayInputs) -> list[dict[str, Any]]:
-    """Changes of one dish that leave less clash or less delay, best first."""
+@dataclass(frozen=True, slots=True)
+class WaysOut:
+    """Changes of one dish that help, best first; `complete` unless the time for it ran out."""
+
+    ways: tuple[dict[str, Any], ...]
+    complete: bool
+
+
+def ways_out_here(session: Session, inputs: DayInputs, go_on: Callable[[], bool]) -> WaysOut:
+    """Changes of one dish that leave less clash or less delay, as far as they were looked at.
+
+    Parameters
+    ----------
+    go_on : asked before every step of the search; False ends it with what was found
+    """
     dishes = _dishes(session, inputs)
-    return _ways_out(session, inputs, dishes, _count_back(inputs, _blocks(dishes, inputs)))
+    home = current_household(session).household_id
+    kept = [item.pot for item in pots.list_pots(session, home)]
+    give_back(session)
+    day = _count_back(inputs, _blocks(dishes, inputs), go_on)
+    found = list(_ways_out(inputs, dishes, kept, day, go_on))
+    best = sorted(found, key=lambda item: float(item["left_s"]))[:MOST_WAYS]
+    return WaysOut(tuple(best), complete=go_on())
+
+
+MOST_WAYS = 4
 
 
 def calendar_here(session: Session, inputs: DayInputs) -> bytes:
@@ -168,11 +191,16 @@ def _events(session: Session, inputs: DayInputs) -> Iterator[tuple[str, timedelt
 
 def _dishes(session: Session, inputs: DayInputs) -> list[Dish]:
     household = current_household(session)
+    asked = [
+        (find_pot(session, household.household_id, item.plan.pot),
+         household_defaults(session, item.plan))
+        for item in inputs.dishes
+    ]  # fmt: skip
+    give_back(session)
     found = []
-    for index, item in enumerate(inputs.dishes):
-        pot = find_pot(session, household.household_id, item.plan.pot)
+    for index, (item, (pot, defaults)) in enumerate(zip(inputs.dishes, asked, strict=True)):
         try:
-            wish = read_wish(item.plan, pot, household_defaults(session, item.plan))
+            wish = read_wish(item.plan, pot, defaults)
             if item.parted:
                 wish = parted(wish)
         except WishError as error:
@@ -220,30 +248,37 @@ def _of_dish(error: WishError, index: int) -> WishError:
     return WishError(error.code, field, error.message, error.hint)
 
 
-def _count_back(inputs: DayInputs, blocks: Sequence[Block]) -> Day:
+def _count_back(
+    inputs: DayInputs, blocks: Sequence[Block], go_on: Callable[[], bool] = lambda: True
+) -> Day:
     """The schedule; when it would have to begin before now, the table moves, and by how much."""
     stands = dict(inputs.pinned) | _over(inputs, blocks)
     table = inputs.table
-    found = _placed(inputs, blocks, stands, table)
+    found = _placed(inputs, blocks, stands, table, go_on)
     for _ in range(_TURNS):
         missing = _missing_s(found, inputs, stands, table)
         if missing <= 0:
             break
         table += timedelta(seconds=60 * -(-missing // 60))
-        found = _placed(inputs, blocks, stands, table)
+        found = _placed(inputs, blocks, stands, table, go_on)
     states = _states(inputs, stands)
     return Day(table, (table - inputs.table).total_seconds(), found, states)
 
 
 def _placed(
-    inputs: DayInputs, blocks: Sequence[Block], stands: Mapping[str, datetime], table: datetime
+    inputs: DayInputs,
+    blocks: Sequence[Block],
+    stands: Mapping[str, datetime],
+    table: datetime,
+    go_on: Callable[[], bool],
 ) -> Schedule:
     fixed = {key: (start - table).total_seconds() for key, start in stands.items()}
     closed = [
         Closed("hands", (begin - table).total_seconds(), (end - table).total_seconds())
         for begin, end in inputs.away
     ]
-    return schedule(blocks, KITCHEN_LANES | {"hands": inputs.cooks}, fixed=fixed, closed=closed)
+    lanes = KITCHEN_LANES | {"hands": inputs.cooks}
+    return schedule(blocks, lanes, fixed=fixed, closed=closed, go_on=go_on)
 
 
 def _over(inputs: DayInputs, blocks: Sequence[Block]) -> dict[str, datetime]:
@@ -304,28 +339,28 @@ _LATE = {"it is late for the table", "what it needs is not ready"}
 
 
 def _ways_out(
-    session: Session, inputs: DayInputs, dishes: Sequence[Dish], day: Day
-) -> list[dict[str, Any]]:
-    """Changes of one dish that leave less clash or less delay, best first."""
+    inputs: DayInputs,
+    dishes: Sequence[Dish],
+    kept: Sequence[Pot],
+    day: Day,
+    go_on: Callable[[], bool],
+) -> Iterator[dict[str, Any]]:
+    """Changes of one dish that leave less clash or less delay, in any order."""
     now = _trouble(day)
     if now == 0.0:
-        return []
-    home = current_household(session).household_id
-    kept = [item.pot for item in pots.list_pots(session, home)]
-    found: list[dict[str, Any]] = []
+        return
     for index, dish in enumerate(dishes):
         for kind, value, words, changed in _changes(dish, kept):
+            if not go_on():
+                return
             try:
                 blocks = _blocks([*dishes[:index], changed, *dishes[index + 1 :]], inputs)
             except WishError:
                 continue
-            left = _trouble(_count_back(inputs, blocks))
+            left = _trouble(_count_back(inputs, blocks, go_on))
             if left < now - 60.0:
-                found.append(
-                    {"dish_id": dish.dish_id, "kind": kind, "value": value, "words": words,
-                     "left_s": left}
-                )  # fmt: skip
-    return sorted(found, key=lambda item: float(item["left_s"]))[:4]
+                yield {"dish_id": dish.dish_id, "kind": kind, "value": value, "words": words,
+                       "left_s": left}  # fmt: skip
 
 
 def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, str, Dish]]:

@@ -12,17 +12,24 @@ from pneumachron.core.pots import ready_pot, ready_pots, scaled_pot
 from pneumachron.core.steam import ALTITUDE_RANGE_M
 from pneumachron.core.units import Quantity, parse_measure
 from pneumachron.store import households, lessons, pots
+from pneumachron.store.db import writing
 from pneumachron.store.records import Household, KeptPot, Person, Units, new_id, now
 
 
 def current_household(session: Session) -> Household:
     """The household of this database; made at sea level with all ready pots at the first call."""
     household = households.get_household(session)
-    if household is None:
-        household = Household(new_id(), "Our kitchen", 0.0, 4.0, "metric")
-        households.save_household(session, household)
-        for ready_id, pot in ready_pots().items():
-            pots.add_pot(session, household.household_id, pot, ready_id)
+    return _first_household(session) if household is None else household
+
+
+def _first_household(session: Session) -> Household:
+    with writing(session):
+        household = households.get_household(session)  # two may be the first at once
+        if household is None:
+            household = Household(new_id(), "Our kitchen", 0.0, 4.0, "metric")
+            households.save_household(session, household)
+            for ready_id, pot in ready_pots().items():
+                pots.add_pot(session, household.household_id, pot, ready_id)
     return household
 
 

@@ -1,12 +1,14 @@
 """What the log taught, put into every plan; how far, by which cooks, and set back again."""
 
 from collections.abc import Iterable, Sequence
+from contextlib import suppress
 from dataclasses import dataclass, replace
 from math import log
 from typing import Any, Literal
 
 from sqlalchemy.orm import Session
 
+from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.learn import (
     MOST_COOKS,
@@ -22,8 +24,10 @@ from pneumachron.services.inputs import Defaults, PlanInputs
 from pneumachron.services.untaught import told_by_model
 from pneumachron.store import cooks, lessons, pots
 from pneumachron.store.cooks import COOKS
+from pneumachron.store.db import give_back, writing
+from pneumachron.store.errors import StoreError
 from pneumachron.store.lessons import Lesson, LessonKind
-from pneumachron.store.records import now
+from pneumachron.store.records import CookContent, now
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,13 +64,19 @@ def _told(
         if model is None and not item.asked:
             stored = COOKS.get(session, home, item.cook_id)
             events = cooks.events_of(session, item.cook_id)
+            give_back(session)
             content = told_by_model(stored.content, events)
-            if content != stored.content:
-                COOKS.replace(session, home, item.cook_id, content)
+            _keep_lesson(session, item.cook_id, content)
             model = content.model_step if name == "model_step" else content.planned_up_s
         if model is not None:
             told.append((item, model))
     return told
+
+
+def _keep_lesson(session: Session, cook_id: str, content: CookContent) -> None:
+    """So that it is not worked out at every plan; a plan is answered whether or not it is kept."""
+    with suppress(StoreError), writing(session):
+        cooks.put_lesson(session, cook_id, content.model_step, content.planned_up_s, ENGINE_VERSION)
 
 
 def learned_for(session: Session, cuts: Iterable[str], pot_id: str) -> tuple[Learned, ...]:

@@ -6,11 +6,13 @@ from pathlib import Path
 from threading import Lock
 from typing import Any
 
+from cachetools import LRUCache
+
 from pneumachron.core.errors import WishError
 from pneumachron.core.plan import Plan, make_plan
 from pneumachron.core.pots import Pot, check_pot
-from pneumachron.core.wish import Setup
-from pneumachron.devices.clock import KitchenClock
+from pneumachron.core.wish import Setup, Wish
+from pneumachron.devices.clock import Clock, ClockOfCook, KitchenClock, read_cook_clock
 from pneumachron.devices.scale import LoadedScale, SimulatedScale
 from pneumachron.devices.simulated import SimulatedPot
 from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs, read_wish
@@ -52,29 +54,73 @@ def _defaults(kitchen: dict[str, Any]) -> Defaults:
 
 def plan_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> Plan:
     """The plan of a cook, in the kitchen as it was when it began."""
+    return make_plan(wish_of(inputs, kitchen))
+
+
+def wish_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> Wish:
+    """What was asked for, in the kitchen as it was when it began."""
     pot = Pot(**kitchen["pot"])
-    defaults = _defaults(kitchen)
-    return make_plan(read_wish(stored_inputs(inputs), pot, defaults))
+    return read_wish(stored_inputs(inputs), pot, _defaults(kitchen))
 
 
 def _setup_of(loaded: dict[str, Any]) -> Setup:
     return plan_of(loaded["inputs"], loaded["kitchen"]).setup
 
 
+MAX_REMEMBERED = 128
+"""Folds and traces of cooks that are kept in memory."""
+
+
+class CookMemory:
+    """What was folded of cooks, kept so that only what is new is read and folded."""
+
+    def __init__(self) -> None:
+        self._kept: LRUCache[str, object] = LRUCache(MAX_REMEMBERED)
+        self._lock = Lock()
+
+    def get(self, key: str) -> object:
+        """What was kept under a key; None: nothing."""
+        with self._lock:
+            return self._kept.get(key)
+
+    def keep(self, key: str, value: object) -> None:
+        """Keep it in place of what was kept under this key."""
+        with self._lock:
+            self._kept[key] = value
+
+    def forget(self) -> None:
+        """Read everything from the store again: its past was written anew."""
+        with self._lock:
+            self._kept.clear()
+
+
 class LiveKitchen:
     """One clock, one simulated scale, and a simulated pot for each one that is connected."""
 
-    def __init__(
-        self, folder: Path, make_clock: Callable[[Path], KitchenClock] = KitchenClock
-    ) -> None:
+    def __init__(self, folder: Path, make_clock: Callable[[], KitchenClock] = KitchenClock) -> None:
         self._folder = folder
-        self.clock = make_clock(folder / CLOCK_FILE)
+        self.clock = make_clock()
+        self.memory = CookMemory()
         self.scale: LoadedScale = SimulatedScale()
         self._pots: dict[str, SimulatedPot] = {}
         self._lock = Lock()
 
-    def pot(self, kitchen: dict[str, Any]) -> SimulatedPot:
-        """The simulated stand-in for a pot, made when it is first asked for."""
+    @property
+    def old_clock_file(self) -> Path:
+        """Where version 1 kept one time for the whole kitchen."""
+        return self._folder / CLOCK_FILE
+
+    def clock_of(self, own: dict[str, Any] | None) -> ClockOfCook:
+        """The time of a cook; `own` is what is kept with it."""
+        return ClockOfCook(self.clock, None if own is None else read_cook_clock(own))
+
+    def pot(self, kitchen: dict[str, Any], clock: Clock) -> SimulatedPot:
+        """The simulated stand-in for a pot, made when it is first asked for.
+
+        Parameters
+        ----------
+        clock : of the cook that asks
+        """
         pot = Pot(**kitchen["pot"])
         with self._lock:
             if pot.pot_id not in self._pots:
@@ -83,8 +129,10 @@ class LiveKitchen:
                     pot,
                     float(kitchen["defaults"]["altitude_m"]),
                     self._folder / DEVICES_FOLDER / f"{digest[:16]}.jsonl",
-                    self.clock,
+                    clock,
                     _setup_of,
                     seed=int(digest[:8], 16),
                 )
-            return self._pots[pot.pot_id]
+            found = self._pots[pot.pot_id]
+        found.follow(clock)
+        return found

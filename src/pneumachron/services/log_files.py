@@ -9,16 +9,16 @@ from contextlib import AbstractContextManager
 from dataclasses import dataclass, field, replace
 from datetime import datetime
 from itertools import islice
-from typing import Any
+from typing import Any, TypeAlias
 from uuid import NAMESPACE_URL, uuid5
 
 from sqlalchemy.orm import Session
 
 from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import CoreError, WishError
 from pneumachron.core.pots import Pot
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.services.cooks import Entry, entered_content, entered_events
+from pneumachron.services.entries import Entry, entered_content, entered_events
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs
 from pneumachron.services.log_pieces import ALONE, MAX_ALONE, read_alone, within, write_alone
@@ -31,6 +31,7 @@ from pneumachron.services.log_plans import (
 )
 from pneumachron.store import cooks, pots
 from pneumachron.store.cooks import COOKS, Filter
+from pneumachron.store.db import give_back, writing
 from pneumachron.store.records import CookContent, StoredCook, StoredEvent, now
 from pneumachron.store.shelf import MAX_LISTED
 
@@ -239,13 +240,17 @@ def _jsonld_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
     yield from enumerate(found, start=1)
 
 
+Read: TypeAlias = dict[str, tuple[StoredCook, list[StoredEvent]]]
+"""Rows as cooks, by their id."""
+
+
 def read_rows(
     session: Session,
     rows: Iterable[tuple[int, dict[str, str]]],
     found: Imported,
     read_plan: PlanReader,
-) -> None:
-    """Take rows in.
+) -> Read:
+    """Read rows; nothing is written.
 
     What cannot be read is told with its line, the rest comes in; the same row twice is one cook.
     `found` counts as it goes.
@@ -253,12 +258,13 @@ def read_rows(
     home = current_household(session)
     kept = {item.pot.name: item.pot for item in pots.list_pots(session, home.household_id)}
     defaults = Defaults(home.altitude_m, home.start_temp_c, home.taste_step)
-    read: dict[str, tuple[StoredCook, list[StoredEvent]]] = {}
+    give_back(session)
+    read: Read = {}
     moment = now()
     for line, row in rows:
         try:
             entry, content = _read_row(row, kept, defaults, read_plan)
-        except (WishError, ValueError) as error:
+        except (CoreError, ValueError, ArithmeticError) as error:
             found.refuse(line, str(error))
             continue
         cook_id = _id_of(row, home.household_id)
@@ -267,11 +273,18 @@ def read_rows(
         else:
             stored = StoredCook(cook_id, content, moment, moment)
             read[cook_id] = (stored, list(entered_events(entry)))
-    known = cooks.known_ids(session, list(read))
-    new = [item for cook_id, item in read.items() if cook_id not in known]
-    cooks.put_new(session, home.household_id, new)
-    # one that was taken out of the log comes back with the file
-    back = cooks.put_back(session, home.household_id, known)
+    return read
+
+
+def put_rows(session: Session, read: Read, found: Imported) -> None:
+    """Write down what was read."""
+    home = current_household(session)
+    with writing(session):
+        known = cooks.known_ids(session, list(read))
+        new = [item for cook_id, item in read.items() if cook_id not in known]
+        cooks.put_new(session, home.household_id, new)
+        # one that was taken out of the log comes back with the file
+        back = cooks.put_back(session, home.household_id, known)
     found.known += len(known) - back
     found.added += len(new) + back
 
@@ -313,8 +326,15 @@ def read_at_once(
     read_plan: PlanReader,
 ) -> None:
     """Take a log in, all of it or nothing."""
+    read: Read = {}
     while batch := list(islice(rows, BATCH)):
-        read_rows(session, batch, found, read_plan)
+        fresh = read_rows(session, batch, found, read_plan)
+        found.known += len(fresh.keys() & read.keys())
+        read |= fresh
+    with writing(session):
+        ids = list(read)
+        for first in range(0, len(ids), BATCH):
+            put_rows(session, {key: read[key] for key in ids[first : first + BATCH]}, found)
 
 
 def read_in_batches(
@@ -334,7 +354,7 @@ def read_in_batches(
     count = 0
     while batch := list(islice(rows, BATCH)):
         with open_session() as session:
-            read_rows(session, batch, found, read_plan)
+            put_rows(session, read_rows(session, batch, found, read_plan), found)
         count += len(batch)
         if not go_on(count):
             found.stopped = True

@@ -55,6 +55,7 @@ from pneumachron.services.learning import (
     learned_of,
 )
 from pneumachron.store import households, pots
+from pneumachron.store.db import give_back, writing
 from pneumachron.store.plans import PLANS
 from pneumachron.store.records import PlanContent, StoredPlan
 
@@ -104,7 +105,9 @@ def _wish_here(session: Session, inputs: PlanInputs) -> Wish:
     """The wish in the household's pot, with its defaults."""
     household = current_household(session)
     pot = find_pot(session, household.household_id, inputs.pot)
-    return read_wish(inputs, pot, household_defaults(session, inputs))
+    defaults = household_defaults(session, inputs)
+    give_back(session)
+    return read_wish(inputs, pot, defaults)
 
 
 def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
@@ -112,8 +115,10 @@ def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     learned = learned_of(session, inputs)
     home = current_household(session).household_id
     pot = find_pot(session, home, inputs.pot)
+    defaults = defaults_with(session, learned)
+    give_back(session)
     with _telling_where():
-        wish = read_wish(inputs, pot, defaults_with(session, learned))
+        wish = read_wish(inputs, pot, defaults)
         document = plan_document(make_plan(wish))
     return document | {"learned": [learned_document(item) for item in learned]}
 
@@ -122,8 +127,8 @@ def what_if_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
     """The same wish with one thing different at a time, in the household's pots."""
     home = current_household(session).household_id
     with _telling_where():
-        wish = _wish_here(session, inputs)
         kept = [item.pot for item in pots.list_pots(session, home)]
+        wish = _wish_here(session, inputs)
         found = what_changes(wish, [pot for pot in kept if pot.name != wish.pot.name])
         return [alternative_document(alternative) for alternative in found]
 
@@ -265,9 +270,10 @@ def save_plan(
         results=plan_here(session, inputs),
         engine_version=ENGINE_VERSION,
     )
-    if plan_id is None:
-        return PLANS.add(session, home, content)
-    return PLANS.replace(session, home, plan_id, content)
+    with writing(session):
+        if plan_id is None:
+            return PLANS.add(session, home, content)
+        return PLANS.replace(session, home, plan_id, content)
 
 
 def rename_plan(session: Session, plan_id: str, name: str) -> StoredPlan:

@@ -22,6 +22,7 @@ from pneumachron.services.households import current_household
 from pneumachron.services.learning import heat_ln, learned_for, taste_ln
 from pneumachron.services.planning import find_pot
 from pneumachron.store import recipes
+from pneumachron.store.db import give_back
 from pneumachron.store.records import RecipeContent, StoredRecipe
 
 ExportFormat: TypeAlias = Literal["jsonld", "markdown", "text"]
@@ -116,6 +117,7 @@ def _converted(session: Session, inputs: ConvertInputs) -> Converted:
         metric=household.units == "metric",
         taste_ln=taste_ln(learned),
     )
+    give_back(session)
     return convert(understood, kitchen, inputs.choices.to_choices())
 
 

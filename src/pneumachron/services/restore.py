@@ -1,5 +1,7 @@
 """A backup, taken back in: what it would change, and doing it."""
 
+import json
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import asdict, dataclass, replace
 from datetime import datetime
 from pathlib import Path
@@ -8,15 +10,22 @@ from typing import Any, Literal, TypeAlias
 from sqlalchemy.orm import Session
 
 from pneumachron.core.pots import check_pot
-from pneumachron.services.backup import backup, day_entry, plan_entry, recipe_entry
 from pneumachron.services.households import current_household
-from pneumachron.services.photos import put_photo
+from pneumachron.services.photos import (
+    is_known_photo,
+    photo_ids,
+    prepared_photo,
+    put_photo,
+    write_photo,
+)
 from pneumachron.store import cooks, households, pots
 from pneumachron.store.cooks import COOKS
 from pneumachron.store.days import DAYS
+from pneumachron.store.db import give_back, writing
 from pneumachron.store.plans import PLANS
 from pneumachron.store.recipes import RECIPES
 from pneumachron.store.records import (
+    CookContent,
     Household,
     KeptPot,
     Person,
@@ -65,15 +74,18 @@ class Envelope:
     cooks: tuple[CookHistory, ...]
 
 
-def restore(session: Session, data: Path, file: Envelope, *, dry_run: bool) -> tuple[Changes, ...]:
+def restore(
+    session: Session, data: Path, file: Envelope, before: Callable[[], object], *, dry_run: bool
+) -> tuple[Changes, ...]:
     """Take in everything of a backup: what is new is added, what differs is replaced.
 
     What is here and not in the file stays, and so does this household's own id. A dry run only
-    counts.
+    counts: it reads what the file names, and no photo.
 
     Parameters
     ----------
     data : the folder the photos lie in
+    before : called when everything was checked and nothing is written yet; not in a dry run
 
     Raises
     ------
@@ -81,25 +93,61 @@ def restore(session: Session, data: Path, file: Envelope, *, dry_run: bool) -> t
     """
     for kept in file.pots:
         check_pot(kept.pot)
-    home = current_household(session).household_id
-    household = replace(file.household, household_id=home)
+    here = current_household(session)
+    home = here.household_id
+    household = replace(file.household, household_id=home, version=here.version)
     known = {person.person_id for person in households.list_people(session, home)}
     known |= {person.person_id for person in file.people}
     shelf = [_with_known_cook(plan, known) for plan in file.plans]
     cooked = [_cook_with_known_person(item, known) for item in file.cooks]
-    here = backup(session, data)
     changes = (
-        _compared("household", [asdict(household)], [here["household"]], "household_id"),
-        _compared("people", [asdict(item) for item in file.people], here["people"], "person_id"),
-        _compared("pots", [_flat(asdict(item)) for item in file.pots], _pots_in(here), "pot_id"),
-        _compared("plans", [plan_entry(plan) for plan in shelf], here["plans"], "plan_id"),
-        _compared(
-            "recipes", [recipe_entry(item) for item in file.recipes], here["recipes"], "recipe_id"
+        Changes("household", 0, int(household != here), int(household == here)),
+        _counted(
+            "people",
+            {item.person_id: item for item in file.people},
+            {item.person_id: item for item in households.list_people(session, home)},
         ),
-        _compared("cooks", [_sheet(item) for item in cooked], _sheets_in(here), "cook_id"),
-        _compared("days", [day_entry(item) for item in file.days], here["days"], "day_id"),
+        _counted(
+            "pots",
+            {item.pot.pot_id: item for item in file.pots},
+            {item.pot.pot_id: item for item in pots.list_pots(session, home)},
+        ),
+        _counted(
+            "plans",
+            {item.plan_id: _plain(asdict(item.content)) for item in shelf},
+            _contents(PLANS.some(session, home, [item.plan_id for item in shelf])),
+        ),
+        _counted(
+            "recipes",
+            {item.recipe_id: _plain(asdict(item.content)) for item in file.recipes},
+            _contents(RECIPES.some(session, home, [item.recipe_id for item in file.recipes])),
+        ),
+        _counted(
+            "cooks",
+            {item.stored.cook_id: _compared(item) for item in cooked},
+            _cooks_here(session, home, [item.stored.cook_id for item in cooked]),
+        ),
+        _counted(
+            "days",
+            {item.day_id: _plain(asdict(item.content)) for item in file.days},
+            _contents(DAYS.some(session, home, [item.day_id for item in file.days])),
+        ),
     )
-    if not dry_run:
+    if dry_run:
+        return changes
+    give_back(session)
+    # pictures are read and made small before anything is locked
+    pictures = [
+        prepared_photo(item.stored.cook_id, photo_id, at=at, jpeg=jpeg)
+        for item in cooked
+        for photo_id, at, jpeg in item.photos
+        if not is_known_photo(session, photo_id)
+    ]
+    give_back(session)
+    before()
+    for photo, picture in pictures:
+        write_photo(data, photo, picture)
+    with writing(session):
         households.save_household(session, household)
         for person in file.people:
             households.put_person(session, home, person)
@@ -113,35 +161,54 @@ def restore(session: Session, data: Path, file: Envelope, *, dry_run: bool) -> t
             stored = item.stored
             COOKS.put(session, home, stored.cook_id, stored.content, _dates(stored))
             cooks.put_history(session, stored.cook_id, item.events, item.samples)
-            for photo_id, at, jpeg in item.photos:
-                put_photo(session, data, stored.cook_id, photo_id, at=at, jpeg=jpeg)
+        for photo, _ in pictures:
+            put_photo(session, photo)
         for day in file.days:
             DAYS.put(session, home, day.day_id, day.content, _dates(day))
     return changes
 
 
-def _sheet(item: CookHistory) -> dict[str, Any]:
+def _plain(content: dict[str, Any]) -> object:
+    """Equal for equal content, whatever kinds of lists and numbers it holds."""
+    return json.loads(json.dumps(content, default=str))
+
+
+def _contents(found: Mapping[str, Any]) -> dict[str, object]:
+    return {key: _plain(asdict(item.content)) for key, item in found.items()}
+
+
+def _compared(item: CookHistory) -> object:
     """What of a cook is compared: how it stands, and how much happened."""
-    stored = item.stored
+    sizes = (len(item.events), len(item.samples), sorted(key for key, _, _ in item.photos))
+    return _plain({"content": _told(item.stored.content), "sizes": sizes})
+
+
+_WORKED_OUT = frozenset({"numbers", "traces"})
+"""What follows from the rest of a cook; an older file does not have it."""
+
+
+def _told(content: CookContent) -> dict[str, Any]:
+    return {key: value for key, value in asdict(content).items() if key not in _WORKED_OUT}
+
+
+def _cooks_here(session: Session, home: str, ids: Sequence[str]) -> dict[str, object]:
+    events, samples = cooks.sizes(session, ids)
+    pictures = photo_ids(session, ids)
     return {
-        "cook_id": stored.cook_id,
-        **asdict(stored.content),
-        "events": len(item.events),
-        "samples": len(item.samples),
-        "photos": [photo_id for photo_id, _, _ in item.photos],
+        key: _plain(
+            {
+                "content": _told(stored.content),
+                "sizes": (events.get(key, 0), samples.get(key, 0), sorted(pictures.get(key, ()))),
+            }
+        )
+        for key, stored in COOKS.some(session, home, ids).items()
     }
 
 
-def _sheets_in(content: dict[str, Any]) -> list[dict[str, Any]]:
-    found = []
-    for entry in content["cooks"]:
-        sheet = {key: entry[key] for key in entry if key not in {"created_at", "updated_at"}}
-        for name in ("started_at", "ended_at"):
-            sheet[name] = entry[name] and datetime.fromisoformat(entry[name])
-        sheet |= {"events": len(entry["events"]), "samples": len(entry["samples"])}
-        sheet["photos"] = [photo["photo_id"] for photo in entry["photos"]]
-        found.append(sheet)
-    return found
+def _counted(kind: Kind, theirs: Mapping[str, object], ours: Mapping[str, object]) -> Changes:
+    added = sum(key not in ours for key in theirs)
+    same = sum(key in ours and ours[key] == item for key, item in theirs.items())
+    return Changes(kind, added, len(theirs) - added - same, same)
 
 
 def _cook_with_known_person(item: CookHistory, known: set[str]) -> CookHistory:
@@ -160,21 +227,3 @@ def _with_known_cook(plan: StoredPlan, known: set[str]) -> StoredPlan:
     if plan.content.person_id in known:
         return plan
     return replace(plan, content=replace(plan.content, person_id=None))
-
-
-def _pots_in(content: dict[str, Any]) -> list[dict[str, Any]]:
-    return [_flat(entry) for entry in content["pots"]]
-
-
-def _flat(entry: dict[str, Any]) -> dict[str, Any]:
-    """A pot with where it came from, on one level."""
-    return {**entry["pot"], "ready_id": entry["ready_id"]}
-
-
-def _compared(
-    kind: Kind, theirs: list[dict[str, Any]], ours: list[dict[str, Any]], key: str
-) -> Changes:
-    known = {item[key]: item for item in ours}
-    added = sum(item[key] not in known for item in theirs)
-    same = sum(known.get(item[key]) == item for item in theirs)
-    return Changes(kind, added, len(theirs) - added - same, same)

@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
 
+from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.alternatives import rungs_for_minutes
 from pneumachron.core.cook.pieces import mean_model_step
 from pneumachron.core.errors import WishError
@@ -46,8 +47,10 @@ def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookCo
         alike = len({piece.cut.cut_id for piece in found.wish.load.pieces}) == 1
         step = _judged_by_model(found.wish, content.hold_min + again, events) if alike else None
     except WishError:
-        return replace(content, model_step=None, planned_up_s=NO_ANSWER_S)
-    return replace(content, model_step=step, planned_up_s=found.up_s)
+        return replace(
+            content, model_step=None, planned_up_s=NO_ANSWER_S, model_engine=ENGINE_VERSION
+        )
+    return replace(content, model_step=step, planned_up_s=found.up_s, model_engine=ENGINE_VERSION)
 
 
 def _judged_by_model(wish: Wish, hold_min: int, events: Sequence[StoredEvent]) -> float | None:

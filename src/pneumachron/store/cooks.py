@@ -1,15 +1,15 @@
 """Cooks: sheets in the log, their events and traces."""
 
 from collections.abc import Iterable, Iterator, Sequence
-from dataclasses import dataclass, fields
-from datetime import datetime
+from dataclasses import dataclass, fields, replace
+from datetime import datetime, timedelta
 from typing import Any
 
-from sqlalchemy import ColumnElement, func, insert, select, text
-from sqlalchemy.orm import Session
+from sqlalchemy import ColumnElement, delete, func, insert, select, text
+from sqlalchemy.orm import InstrumentedAttribute, Session
 
 from pneumachron.store.records import CookContent, LogLine, StoredCook, StoredEvent, StoredSample
-from pneumachron.store.shelf import MAX_LISTED, Shelf
+from pneumachron.store.shelf import MAX_ASKED, MAX_LISTED, Shelf
 from pneumachron.store.tables import CookEventRow, CookRow, CookSampleRow
 
 _FIELDS = tuple(item.name for item in fields(CookContent))
@@ -151,6 +151,102 @@ def events_of(session: Session, cook_id: str) -> list[StoredEvent]:
     return [StoredEvent(row.key, row.at, row.kind, row.body) for row in rows]
 
 
+def events_after(session: Session, cook_id: str, last_id: int) -> list[tuple[int, StoredEvent]]:
+    """What was told after a row of the events, with the rows' own numbers, in order."""
+    rows = session.execute(
+        select(
+            CookEventRow.id, CookEventRow.key, CookEventRow.at, CookEventRow.kind, CookEventRow.body
+        )
+        .where(CookEventRow.cook_id == cook_id, CookEventRow.id > last_id)
+        .order_by(CookEventRow.id)
+    )
+    return [(row_id, StoredEvent(key, at, kind, body)) for row_id, key, at, kind, body in rows]
+
+
+def last_event_id(session: Session, cook_id: str) -> int:
+    """The number of the last event of a cook; 0 when there is none."""
+    found = session.scalar(select(func.max(CookEventRow.id)).where(CookEventRow.cook_id == cook_id))
+    return found or 0
+
+
+def is_told(session: Session, cook_id: str, key: str) -> bool:
+    """Whether something was told under this key already."""
+    found = select(CookEventRow.id).where(CookEventRow.cook_id == cook_id, CookEventRow.key == key)
+    return session.scalar(found) is not None
+
+
+def running_ids(session: Session, household_id: str) -> list[str]:
+    """Cooks that are under way, the last one first."""
+    return list(
+        session.scalars(
+            select(CookRow.id)
+            .where(
+                CookRow.household_id == household_id,
+                CookRow.deleted_at.is_(None),
+                CookRow.ended_at.is_(None),
+            )
+            .order_by(CookRow.updated_at.desc())
+            .limit(MAX_RUNNING)
+        )
+    )
+
+
+def shift(session: Session, cook_id: str, by: timedelta) -> None:
+    """Move everything that happened in a cook by so much, its trace too."""
+    row = session.get_one(CookRow, cook_id)
+    row.started_at += by
+    if row.ended_at is not None:
+        row.ended_at += by
+    for event in session.scalars(select(CookEventRow).where(CookEventRow.cook_id == cook_id)):
+        event.at += by
+    samples = samples_of(session, cook_id)
+    session.execute(delete(CookSampleRow).where(CookSampleRow.cook_id == cook_id))
+    add_samples(session, cook_id, [replace(item, at=item.at + by) for item in samples])
+    row.version += 1
+    session.flush()
+
+
+def of_older_engine(session: Session, household_id: str, engine: str) -> list[str]:
+    """Cooks that teach, and whose lesson is from another engine than this one."""
+    return list(
+        session.scalars(
+            select(CookRow.id)
+            .where(
+                CookRow.household_id == household_id,
+                CookRow.deleted_at.is_(None),
+                CookRow.model_engine.is_not(None),
+                CookRow.model_engine != engine,
+            )
+            .order_by(CookRow.started_at)
+        )
+    )
+
+
+def put_lesson(
+    session: Session,
+    cook_id: str,
+    model_step: float | None,
+    planned_up_s: float | None,
+    engine: str,
+) -> None:
+    """What an engine says of a cook; its own numbers and what happened stay."""
+    row = session.get_one(CookRow, cook_id)
+    row.model_step, row.planned_up_s, row.model_engine = model_step, planned_up_s, engine
+    session.flush()
+
+
+def unworked(session: Session, household_id: str, limit: int) -> list[str]:
+    """Cooks whose own numbers were never worked out: from a version before, or from a file."""
+    return list(
+        session.scalars(
+            select(CookRow.id)
+            .where(CookRow.household_id == household_id, CookRow.numbers.is_(None))
+            .order_by(CookRow.started_at.desc())
+            .limit(limit)
+        )
+    )
+
+
 def add_event(session: Session, cook_id: str, event: StoredEvent) -> bool:
     """Write something down; False when it was told before, here or on another screen."""
     wanted = {
@@ -173,6 +269,16 @@ def samples_of(session: Session, cook_id: str) -> list[StoredSample]:
         select(CookSampleRow).where(CookSampleRow.cook_id == cook_id).order_by(CookSampleRow.at)
     )
     return [StoredSample(row.at, row.temp_c, row.gauge_pa) for row in rows]
+
+
+def samples_after(session: Session, cook_id: str, last: datetime | None) -> list[StoredSample]:
+    """The trace after a moment."""
+    chosen = select(CookSampleRow.at, CookSampleRow.temp_c, CookSampleRow.gauge_pa).where(
+        CookSampleRow.cook_id == cook_id
+    )
+    if last is not None:
+        chosen = chosen.where(CookSampleRow.at > last)
+    return [StoredSample(*row) for row in session.execute(chosen.order_by(CookSampleRow.at))]
 
 
 def last_sample_at(session: Session, cook_id: str) -> datetime | None:
@@ -245,6 +351,23 @@ def put_back(session: Session, household_id: str, ids: Iterable[str]) -> int:
         row.deleted_at = None
     session.flush()
     return len(rows)
+
+
+def sizes(session: Session, ids: Sequence[str]) -> tuple[dict[str, int], dict[str, int]]:
+    """How many events and how many points of the trace cooks have, by their id."""
+    return _counts(session, CookEventRow.cook_id, ids), _counts(session, CookSampleRow.cook_id, ids)
+
+
+def _counts(
+    session: Session, column: InstrumentedAttribute[str], ids: Sequence[str]
+) -> dict[str, int]:
+    found: dict[str, int] = {}
+    for first in range(0, len(ids), MAX_ASKED):
+        some = ids[first : first + MAX_ASKED]
+        chosen = select(column, func.count()).where(column.in_(some)).group_by(column)
+        for cook_id, count in session.execute(chosen):
+            found[cook_id] = count
+    return found
 
 
 def put_history(

@@ -5,7 +5,7 @@ from typing import cast
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from pneumachron.store.errors import NotFoundError
+from pneumachron.store.errors import NotFoundError, StaleError
 from pneumachron.store.records import Household, Person, Units, new_id, now
 from pneumachron.store.tables import HouseholdRow, PersonRow
 
@@ -16,12 +16,24 @@ def get_household(session: Session) -> Household | None:
     return None if row is None else _household(row)
 
 
-def save_household(session: Session, household: Household) -> None:
-    """Add it, or replace what is known of it."""
+def save_household(session: Session, household: Household, seen: int | None = None) -> None:
+    """Add it, or replace what is known of it.
+
+    Parameters
+    ----------
+    seen : the version that the change was made from; None writes over any
+
+    Raises
+    ------
+    StaleError : it was changed since; nothing was written.
+    """
     row = session.get(HouseholdRow, household.household_id)
     if row is None:
-        row = HouseholdRow(id=household.household_id, created_at=now())
+        row = HouseholdRow(id=household.household_id, created_at=now(), version=0)
         session.add(row)
+    elif seen is not None and row.version != seen:
+        raise StaleError("household", household.household_id, row.updated_at)
+    row.version += 1
     row.name = household.name
     row.altitude_m = household.altitude_m
     row.start_temp_c = household.start_temp_c
@@ -39,6 +51,7 @@ def _household(row: HouseholdRow) -> Household:
         start_temp_c=row.start_temp_c,
         units=cast(Units, row.units),
         taste_step=row.taste_step,
+        version=row.version,
     )
 
 

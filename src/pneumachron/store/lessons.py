@@ -72,6 +72,7 @@ def _lessons(
         CookRow.household_id == household_id,
         CookRow.deleted_at.is_(None),
         CookRow.ended_at.is_not(None),
+        CookRow.abandoned.is_(False),
     )
     if since is not None:
         chosen = chosen.where(CookRow.ended_at > since)

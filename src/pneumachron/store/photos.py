@@ -1,5 +1,6 @@
 """Photos of cooks: what is known of them. The pictures lie beside the database."""
 
+from collections.abc import Sequence
 from datetime import datetime
 
 from sqlalchemy import select
@@ -7,6 +8,7 @@ from sqlalchemy.orm import Session
 
 from pneumachron.store.errors import NotFoundError
 from pneumachron.store.records import StoredPhoto, now
+from pneumachron.store.shelf import MAX_ASKED
 from pneumachron.store.tables import CookPhotoRow, CookRow
 
 
@@ -28,9 +30,29 @@ def twin_of(session: Session, cook_id: str, digest: str) -> StoredPhoto | None:
     return None if row is None else _stored(row)
 
 
+def ids_of(session: Session, cook_ids: Sequence[str]) -> dict[str, list[str]]:
+    """Ids of the photos of cooks that are not deleted, by cook."""
+    found: dict[str, list[str]] = {}
+    for first in range(0, len(cook_ids), MAX_ASKED):
+        rows = session.execute(
+            select(CookPhotoRow.cook_id, CookPhotoRow.id).where(
+                CookPhotoRow.cook_id.in_(cook_ids[first : first + MAX_ASKED]),
+                CookPhotoRow.deleted_at.is_(None),
+            )
+        )
+        for cook_id, photo_id in rows:
+            found.setdefault(cook_id, []).append(photo_id)
+    return found
+
+
 def is_known(session: Session, photo_id: str) -> bool:
     """Whether this id is taken, also by a deleted one."""
     return session.get(CookPhotoRow, photo_id) is not None
+
+
+def known_ids(session: Session) -> set[str]:
+    """All ids, also of deleted ones: they can be put back."""
+    return set(session.scalars(select(CookPhotoRow.id)))
 
 
 def add_photo(session: Session, photo: StoredPhoto) -> None:

@@ -26,12 +26,16 @@ def twins(session: Session, household_id: str, fingerprint: str) -> list[StoredR
 
 
 def replace_recipe(
-    session: Session, household_id: str, recipe_id: str, content: RecipeContent
+    session: Session,
+    household_id: str,
+    recipe_id: str,
+    content: RecipeContent,
+    seen: int | None = None,
 ) -> StoredRecipe:
     """Change title, tags, answers and choices; the original stays as it came."""
     there = RECIPES.get(session, household_id, recipe_id).content
     kept = replace(content, original=there.original, format=there.format)
-    return RECIPES.replace(session, household_id, recipe_id, kept)
+    return RECIPES.replace(session, household_id, recipe_id, kept, seen)
 
 
 def _write(row: RecipeRow, content: RecipeContent) -> None:

@@ -21,6 +21,8 @@ class Household:
     units: Units
     taste_step: float = 0.0
     """Rungs that this household likes its meat softer than usual; negative is firmer."""
+    version: int = 1
+    """Counts changes; a change of an older one is refused."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,6 +62,7 @@ class StoredPlan:
     content: PlanContent
     created_at: datetime
     updated_at: datetime
+    version: int = 1
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,6 +88,7 @@ class StoredRecipe:
     content: RecipeContent
     created_at: datetime
     updated_at: datetime
+    version: int = 1
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,6 +107,7 @@ class StoredDay:
     content: DayContent
     created_at: datetime
     updated_at: datetime
+    version: int = 1
 
 
 @dataclass(frozen=True, slots=True)
@@ -135,6 +140,16 @@ class CookContent:
     """The recipe it was cooked from: title, ingredients, steps with their kind."""
     brought: dict[str, Any] | None = None
     """What recipe and day add to the steps: work, and whether there is a sauce."""
+    numbers: dict[str, Any] | None = None
+    """What the engine said when it began (`core.cook.cook_plan`). None: not worked out yet."""
+    traces: dict[str, Any] | None = None
+    """How each kind of piece softened, worked out once when it was over."""
+    model_engine: str | None = None
+    """The engine that `model_step` and `planned_up_s` are from. None: it was not asked yet."""
+    clock: dict[str, Any] | None = None
+    """Its own time, when that is not the kitchen's (`devices.clock.CookClock`)."""
+    abandoned: bool = False
+    """Given up before it was done; it teaches nothing."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -145,6 +160,7 @@ class StoredCook:
     content: CookContent
     created_at: datetime
     updated_at: datetime
+    version: int = 1
 
 
 @dataclass(frozen=True, slots=True)

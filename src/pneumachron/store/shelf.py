@@ -7,11 +7,13 @@ from typing import Generic, Protocol, TypeVar
 from sqlalchemy import ColumnElement, func, select
 from sqlalchemy.orm import InstrumentedAttribute, Session
 
-from pneumachron.store.errors import NotFoundError
+from pneumachron.store.errors import NotFoundError, StaleError
 from pneumachron.store.records import new_id, now
 from pneumachron.store.tables import ShelfRow
 
 MAX_LISTED = 200
+MAX_ASKED = 500
+"""Ids in one question; SQLite takes some thousand."""
 
 RowT = TypeVar("RowT", bound=ShelfRow)
 ContentT = TypeVar("ContentT")
@@ -21,7 +23,13 @@ StoredT_co = TypeVar("StoredT_co", covariant=True)
 
 class _Stored(Protocol[ContentT_contra, StoredT_co]):
     def __call__(
-        self, row_id: str, content: ContentT_contra, created_at: datetime, updated_at: datetime, /
+        self,
+        row_id: str,
+        content: ContentT_contra,
+        created_at: datetime,
+        updated_at: datetime,
+        version: int,
+        /,
     ) -> StoredT_co: ...
 
 
@@ -85,6 +93,23 @@ class Shelf(Generic[RowT, ContentT, StoredT_co]):
             if not found or count >= total:
                 return
 
+    def some(
+        self, session: Session, household_id: str, ids: Sequence[str]
+    ) -> dict[str, StoredT_co]:
+        """Those of these ids that are here and not deleted."""
+        row = self._row
+        found: dict[str, StoredT_co] = {}
+        for first in range(0, len(ids), MAX_ASKED):
+            rows = session.scalars(
+                select(row).where(
+                    row.household_id == household_id,
+                    row.deleted_at.is_(None),
+                    row.id.in_(ids[first : first + MAX_ASKED]),
+                )
+            )
+            found |= {item.id: self._stored(item) for item in rows}
+        return found
+
     def get(self, session: Session, household_id: str, row_id: str) -> StoredT_co:
         """One that is not deleted."""
         return self._stored(self._present(session, household_id, row_id))
@@ -98,12 +123,29 @@ class Shelf(Generic[RowT, ContentT, StoredT_co]):
         return self._stored(row)
 
     def replace(
-        self, session: Session, household_id: str, row_id: str, content: ContentT
+        self,
+        session: Session,
+        household_id: str,
+        row_id: str,
+        content: ContentT,
+        seen: int | None = None,
     ) -> StoredT_co:
-        """Change one."""
+        """Change one.
+
+        Parameters
+        ----------
+        seen : the version that the change was made from; None writes over any
+
+        Raises
+        ------
+        StaleError : it was changed since; nothing was written.
+        """
         row = self._present(session, household_id, row_id)
+        if seen is not None and row.version != seen:
+            raise StaleError(self._kind, row_id, row.updated_at)
         self._write(row, content)
         row.updated_at = now()
+        row.version += 1
         session.flush()
         return self._stored(row)
 
@@ -120,6 +162,7 @@ class Shelf(Generic[RowT, ContentT, StoredT_co]):
         self._write(row, content)
         row.household_id, row.deleted_at = household_id, None
         row.created_at, row.updated_at = dates
+        row.version = (row.version or 0) + 1
         session.add(row)
         session.flush()
 
@@ -144,4 +187,4 @@ class Shelf(Generic[RowT, ContentT, StoredT_co]):
         return row
 
     def _stored(self, row: RowT) -> StoredT_co:
-        return self._make(row.id, self._read(row), row.created_at, row.updated_at)
+        return self._make(row.id, self._read(row), row.created_at, row.updated_at, row.version)

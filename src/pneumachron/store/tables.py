@@ -31,6 +31,8 @@ class ShelfRow(Base):
     created_at: Mapped[datetime] = mapped_column(UtcDateTime)
     updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
     deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
+    version: Mapped[int] = mapped_column(server_default="1", default=1)
+    """Counts changes, so that nobody writes over what they have not seen."""
 
 
 class HouseholdRow(Base):
@@ -46,6 +48,7 @@ class HouseholdRow(Base):
     taste_step: Mapped[float]
     created_at: Mapped[datetime] = mapped_column(UtcDateTime)
     updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    version: Mapped[int] = mapped_column(server_default="1", default=1)
 
 
 class PersonRow(Base):
@@ -185,6 +188,11 @@ class CookRow(ShelfRow):
     note: Mapped[str] = mapped_column(Text)
     recipe: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))
     brought: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))
+    numbers: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))
+    traces: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))
+    model_engine: Mapped[str | None] = mapped_column(String(20))
+    clock: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))
+    abandoned: Mapped[bool] = mapped_column(server_default="0", default=False)
 
 
 class CookPhotoRow(Base):
@@ -236,3 +244,17 @@ class CookSampleRow(Base):
     at: Mapped[datetime] = mapped_column(UtcDateTime, primary_key=True)
     temp_c: Mapped[float]
     gauge_pa: Mapped[float]
+
+
+class DeviceRow(Base):
+    """A browser on the network that was paired. Only a digest of its cookie is kept."""
+
+    __tablename__ = "device"
+    __table_args__ = (Index("ix_device_digest", "digest", unique=True),)
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    name: Mapped[str] = mapped_column(String(80))
+    digest: Mapped[str] = mapped_column(String(64))
+    created_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    last_used_at: Mapped[datetime] = mapped_column(UtcDateTime)
+    forgotten_at: Mapped[datetime | None] = mapped_column(UtcDateTime)

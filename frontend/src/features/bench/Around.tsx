@@ -16,7 +16,7 @@ export function Around({ bench }: Props) {
   const [marinade, setMarinade] = useState("");
   const [brined, setBrined] = useState(false);
   const { data } = useAround(
-    bench.stale ? null : bench.inputs,
+    bench.stale ? null : bench.settled,
     marinade ? (marinade as Marinade) : null,
     brined,
   );

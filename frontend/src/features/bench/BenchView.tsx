@@ -6,6 +6,7 @@ import { SettingColumn } from "@/features/bench/SettingColumn";
 import { TraceStrip } from "@/features/bench/TraceStrip";
 import { useBench } from "@/features/bench/useBench";
 import { panelTime, spokenTime } from "@/lib/format";
+import { useSettled } from "@/ui/useSettled";
 
 /** On a phone the hold stays in view. */
 function HoldBar({ plan, stale }: { plan: PlanOut; stale: boolean }) {
@@ -22,11 +23,15 @@ function HoldBar({ plan, stale }: { plan: PlanOut; stale: boolean }) {
   );
 }
 
+/** An answer that takes no longer is not announced as late. */
+const FLICKER_MS = 250;
+
 /** What do I set? The piece, the pot, the setting, and the trace from lid on to open. */
 export function BenchView() {
   const bench = useBench();
   const catalogue = useCatalogue();
   const household = useHousehold();
+  const waiting = useSettled(bench.pending ? true : null, FLICKER_MS);
   if (catalogue.isError || household.isError) {
     return (
       <p className="p-6" role="alert">
@@ -39,9 +44,13 @@ export function BenchView() {
   }
   const units = household.data.units;
   const cut = catalogue.data.cuts.find((item) => item.id === bench.wish.cut);
-  const { stale } = bench;
+  // for a moment the last answer may stand as it is: while a hand moves it would only flicker
+  const stale = bench.stale || waiting === true;
   return (
-    <div className="flex flex-col lg:h-[calc(100dvh-3rem)] lg:min-h-[744px]">
+    <div
+      aria-busy={bench.pending}
+      className="flex flex-col lg:h-[calc(100dvh-3rem)] lg:min-h-[744px]"
+    >
       <h1 className="sr-only">Bench</h1>
       {bench.plan && <HoldBar plan={bench.plan} stale={stale} />}
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[330px_minmax(0,1fr)_374px]">

@@ -18,7 +18,7 @@ export function GivenMinutes({ bench, cut }: Props) {
   const [gauge, setGauge] = useState("");
   const given = /^\d{1,3}$/.test(minutes.trim()) ? Number(minutes) : null;
   const { here, there } = useGivenMinutes(
-    bench.stale ? null : bench.inputs,
+    bench.stale ? null : bench.settled,
     given || null,
     gauge.trim() || null,
   );
@@ -64,7 +64,7 @@ export function GivenMinutes({ bench, cut }: Props) {
 function OtherWay({ bench }: { bench: Bench }) {
   const [method, setMethod] = useState("");
   const { data, error } = useOtherWay(
-    bench.stale ? null : bench.inputs,
+    bench.stale ? null : bench.settled,
     method ? (method as OtherMethod) : null,
   );
   return (

@@ -13,7 +13,7 @@ interface Props {
 export function ReadyBy({ bench }: Props) {
   const [clock, setClock] = useState("");
   const minutes = minutesUntil(clock, new Date());
-  const { data } = useReadyBy(bench.stale ? null : bench.inputs, minutes);
+  const { data } = useReadyBy(bench.stale ? null : bench.settled, minutes);
   return (
     <div className="text-[14px]">
       <label className="flex items-center gap-2">

@@ -11,7 +11,7 @@ interface Props {
 /** What does not go into one run: how many runs it takes, and one of them to take over. */
 export function Runs({ bench, units }: Props) {
   const crowded = CROWDED.has(bench.problem?.code ?? "");
-  const { data } = useBatches(crowded ? bench.inputs : null);
+  const { data } = useBatches(crowded ? bench.settled : null);
   if (!crowded || !data || data.runs.length < 2) return null;
   const [first] = data.runs;
   if (!first) return null;

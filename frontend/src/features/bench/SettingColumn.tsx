@@ -17,6 +17,7 @@ import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
 import { RangeBar } from "@/ui/RangeBar";
 import { useKeys } from "@/ui/useKeys";
+import { useRested } from "@/ui/useSettled";
 
 interface Props {
   bench: Bench;
@@ -29,7 +30,8 @@ interface Props {
 export function SettingColumn({ bench, cut, units, stale }: Props) {
   const [saving, setSaving] = useState(false);
   const plan = bench.plan;
-  useKeys({ s: () => plan && !bench.stale && setSaving(true) });
+  const ready = plan !== undefined && !bench.stale && !bench.pending && bench.inputs !== null;
+  useKeys({ s: () => ready && setSaving(true) });
   const loose = looseTrouble(bench.problem);
   return (
     <section
@@ -41,10 +43,10 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
           Set
         </h2>
         <div className="flex gap-2">
-          {plan && !stale && bench.inputs && (
-            <CookNow name={dishName(plan, cut)} plan={bench.inputs} />
+          {plan && !bench.stale && bench.inputs && (
+            <CookNow name={dishName(plan, cut)} plan={bench.inputs} wait={!ready} />
           )}
-          {plan && !stale && bench.inputs && (
+          {plan && !bench.stale && bench.inputs && (
             <Link
               href="/day"
               onClick={() => bench.inputs && addDish(dishName(plan, cut), bench.inputs)}
@@ -53,20 +55,23 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
               To the Day
             </Link>
           )}
-          <Button disabled={!plan || stale} onClick={() => setSaving(true)}>
+          <Button disabled={!ready} onClick={() => setSaving(true)}>
             {bench.planId ? "Save changes" : "Save this plan"}
           </Button>
         </div>
       </div>
       {bench.planId && <StoredNote planId={bench.planId} bench={bench} />}
       {loose && <Trouble problem={loose} />}
-      <Hold plan={plan} stale={stale} />
+      <Hold plan={plan} stale={stale} refused={bench.stale} />
       <Settings bench={bench} cut={cut} units={units} plan={plan} />
       {plan && <Cautions plan={plan} stale={stale} />}
       {saving && <SaveSheet bench={bench} onClose={() => setSaving(false)} />}
     </section>
   );
 }
+
+/** A number is read out once it stands still. */
+const SAY_MS = 900;
 
 /** What the dish is called on the day, until its plan has a name. */
 function dishName(plan: PlanOut, cut: CutOut | undefined): string {
@@ -82,7 +87,15 @@ function Trouble({ problem }: { problem: Problem }) {
   );
 }
 
-function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
+interface HoldProps {
+  plan: PlanOut | undefined;
+  stale: boolean;
+  /** What stands here cannot be answered; otherwise its answer is on its way. */
+  refused: boolean;
+}
+
+function Hold({ plan, stale, refused }: HoldProps) {
+  const said = useRested(plan && !stale ? spokenTime(plan.setting.hold_min) : null, SAY_MS);
   if (!plan) {
     return (
       <div>
@@ -100,8 +113,15 @@ function Hold({ plan, stale }: { plan: PlanOut | undefined; stale: boolean }) {
   const spread = Math.round(100 * Math.max(...plan.pieces.map((piece) => piece.size_spread_ratio)));
   const range = `between ${panelTime(hold_low_min)} and ${panelTime(hold_high_min)}`;
   return (
-    <div className={stale ? "stale" : ""} aria-live="polite">
-      {stale && <p className="font-semibold text-care">This is for what you typed before.</p>}
+    <div className={stale ? "stale" : ""}>
+      <p aria-live="polite" className="sr-only">
+        {said && `${said} at ${levelWords(plan)}`}
+      </p>
+      {stale && (
+        <p className="font-semibold text-care">
+          {refused ? "This is for what you typed before." : "Working out the new minutes …"}
+        </p>
+      )}
       <p
         className="overflow-clip font-bold font-dial text-[80px] leading-[0.92]"
         data-testid="hold"

@@ -19,7 +19,7 @@ interface Props {
 export function TraceStrip({ bench, units, stale }: Props) {
   const { plan } = bench;
   const [laid, setLaid] = useState(false);
-  const releases = useOtherReleases(laid && !stale ? bench.inputs : null, plan?.setting.release);
+  const releases = useOtherReleases(laid && !stale ? bench.settled : null, plan?.setting.release);
   const others = releases.map(({ release, plan: other }) => ({
     name: RELEASE_WORDS[release].name,
     plan: other,

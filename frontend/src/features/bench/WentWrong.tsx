@@ -27,7 +27,7 @@ function Opened({ bench, plan, cut }: Props) {
   const [probe, setProbe] = useState("");
   const asked = Boolean(seen || probe.trim());
   const { data, error } = useOpened(
-    bench.stale || !asked ? null : bench.inputs,
+    bench.stale || !asked ? null : bench.settled,
     plan.setting.hold_min,
     seen ? (seen as Texture) : null,
     probe.trim() || null,
@@ -76,7 +76,7 @@ const STEPS: Record<string, string> = {
 function Stopped({ bench }: { bench: Bench }) {
   const [at, setAt] = useState("");
   const [since, setSince] = useState("");
-  const { data } = useStopped(bench.stale ? null : bench.inputs, at, since);
+  const { data } = useStopped(bench.stale ? null : bench.settled, at, since);
   return (
     <div>
       <p className="text-[13px] text-pencil leading-tight">the pot stopped by itself</p>

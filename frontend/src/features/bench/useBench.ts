@@ -1,11 +1,11 @@
-import { useCallback, useEffect, useMemo } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useLocation, useSearch } from "wouter";
 import type { KeptPotOut, Problem } from "@/api/client";
 import { ProblemError } from "@/api/client";
 import { usePlan, usePots } from "@/api/queries";
 import { keepBench, lastBench } from "@/lib/draft";
 import { type Wish, wishFromAddress, wishToAddress, wishToPlan } from "@/lib/wish";
-import { useSettled } from "@/ui/useSettled";
+import { useRested, useSettled } from "@/ui/useSettled";
 
 /** What stands on the Bench (it lives in the address) and the plan that answers it. */
 export function useBench() {
@@ -16,7 +16,7 @@ export function useBench() {
   const planId = search.get("plan");
   const kept = pots.data?.pots ?? NO_POTS;
   const firstPot = kept.find((pot) => pot.ready_id === "tenor") ?? kept[0];
-  const wish = useMemo(() => {
+  const inAddress = useMemo(() => {
     const typed = wishFromAddress(search);
     // an address may name a ready pot; the household's own one of that kind is meant
     const named = kept.find((pot) => pot.id === typed.pot || pot.ready_id === typed.pot);
@@ -29,37 +29,74 @@ export function useBench() {
     else if (lastBench()) navigate(`/${lastBench()}`, { replace: true });
   }, [raw, navigate]);
 
-  const change = useCallback(
-    (part: Partial<Wish>, how: "drag" | "set" = "set") => {
-      const next = wishToAddress({ ...wish, ...part }, planId);
-      // typing and dragging replace the address; a choice can be undone with "back"
-      navigate(`/?${next}`, { replace: how === "drag" });
-    },
-    [wish, planId, navigate],
-  );
-
+  const { wish, change } = useHeld(raw, inAddress, planId);
   const inputs = useMemo(() => wishToPlan(wish), [wish]);
-  const { query, shown } = usePlan(inputs);
+  const { query, shown, pending } = usePlan(inputs);
   const refusal = query.error instanceof ProblemError ? query.error.problem : null;
   const problem = useSettled(refusal, SETTLE_MS);
+  const settled = useRested(inputs, REST_MS);
   return {
     wish,
     planId,
     change,
     inputs,
+    /** The same once the hand rests, for questions besides the plan itself. */
+    settled,
     plan: shown,
     /** The plan shown is not for what stands here: it was refused, or something is missing. */
     stale: shown !== undefined && (problem !== null || inputs === null),
+    /** The answer to what stands here is on its way. */
+    pending,
     busy: query.isFetching,
     problem,
     pots: kept,
   };
 }
 
+/** What is dragged or typed is held here, and goes into the address when the hand rests: a browser
+ * takes only so many addresses a second. */
+function useHeld(raw: string, inAddress: Wish, planId: string | null) {
+  const [, navigate] = useLocation();
+  const [held, setHeld] = useState<{ over: string; part: Partial<Wish> } | null>(null);
+  // another address (back, a plan taken up) lets go of what was held over the one before
+  const part = held && held.over === raw ? held.part : null;
+  const wish = useMemo(() => (part ? { ...inAddress, ...part } : inAddress), [inAddress, part]);
+  const write = useRef<() => void>(() => undefined);
+  write.current = () => {
+    if (part) navigate(`/?${wishToAddress(wish, planId)}`, { replace: true });
+  };
+  useEffect(() => {
+    if (!part) return;
+    const timer = window.setTimeout(() => write.current(), HOLD_MS);
+    return () => window.clearTimeout(timer);
+  }, [part]);
+  useEffect(() => {
+    const leave = () => write.current();
+    window.addEventListener("pagehide", leave);
+    return () => window.removeEventListener("pagehide", leave);
+  }, []);
+  const change = useCallback(
+    (next: Partial<Wish>, how: "drag" | "set" = "set") => {
+      if (how === "drag") {
+        setHeld({ over: raw, part: { ...part, ...next } });
+        return;
+      }
+      setHeld(null);
+      // a choice can be undone with "back"
+      navigate(`/?${wishToAddress({ ...wish, ...next }, planId)}`);
+    },
+    [raw, part, wish, planId, navigate],
+  );
+  return { wish, change };
+}
+
 const NO_POTS: KeptPotOut[] = [];
 
 /** As long as a slow typist needs for the next letter. */
 const SETTLE_MS = 500;
+/** A hand that rests for so long has found its value. */
+const HOLD_MS = 300;
+const REST_MS = 250;
 
 export type Bench = ReturnType<typeof useBench>;
 

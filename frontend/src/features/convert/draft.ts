@@ -1,6 +1,7 @@
 /** The recipe that is being worked on, kept between visits, so that nothing typed is lost. */
 
 import type { ConvertIn, RecipeText } from "@/api/client";
+import { forgetKept, keep, readKept, readKeptAs } from "@/lib/storage";
 
 export type Answers = NonNullable<ConvertIn["answers"]>;
 export type Choices = NonNullable<ConvertIn["choices"]>;
@@ -21,38 +22,24 @@ const KEY = "pneumachron.recipe";
 const PASTE = "pneumachron.paste";
 
 export function keptDraft(): Draft | null {
-  try {
-    const found: unknown = JSON.parse(localStorage.getItem(KEY) ?? "null");
-    return isDraft(found) ? found : null;
-  } catch {
-    return null;
-  }
+  return readKeptAs(KEY, isDraft);
 }
 
 function isDraft(value: unknown): value is Draft {
   return typeof value === "object" && value !== null && "recipe" in value && "choices" in value;
 }
 
-/** A page may be larger than the browser keeps: then the draft lives as long as the page does. */
 export function keepDraft(draft: Draft | null): void {
-  try {
-    if (draft === null) localStorage.removeItem(KEY);
-    else localStorage.setItem(KEY, JSON.stringify(draft));
-  } catch {
-    localStorage.removeItem(KEY);
-  }
+  if (draft === null) forgetKept(KEY);
+  else keep(KEY, JSON.stringify(draft));
 }
 
 export function keptPaste(): string {
-  return localStorage.getItem(PASTE) ?? "";
+  return readKept(PASTE) ?? "";
 }
 
 export function keepPaste(text: string): void {
-  try {
-    localStorage.setItem(PASTE, text);
-  } catch {
-    localStorage.removeItem(PASTE);
-  }
+  keep(PASTE, text);
 }
 
 export const NO_ANSWERS: Answers = {};

@@ -8,17 +8,19 @@ interface Props {
   plan: PlanIn;
   recipe?: RecipeCard;
   extras?: Extra[];
+  /** What stands here has no answer yet. */
+  wait?: boolean;
 }
 
 /** Straight to the pot with what stands here, by hand; the simulated pot is put beside it there. */
-export function CookNow({ name, plan, recipe, extras = [] }: Props) {
+export function CookNow({ name, plan, recipe, extras = [], wait = false }: Props) {
   const begin = useBegin();
   const [, navigate] = useLocation();
   const trouble = begin.error ? troubleOf(begin.error) : null;
   return (
     <>
       <Button
-        disabled={begin.isPending}
+        disabled={begin.isPending || wait}
         onClick={() =>
           begin.mutate(
             { name: name.slice(0, 120), plan, connected: false, recipe: recipe ?? null, extras },

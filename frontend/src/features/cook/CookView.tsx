@@ -5,6 +5,7 @@ import { newKey, tellOf, useCook, useCookActs } from "@/api/cooks";
 import { InkTrace } from "@/drawing/InkTrace";
 import { Alarms } from "@/features/cook/Alarms";
 import { BeginPanel } from "@/features/cook/BeginPanel";
+import { OwnTime } from "@/features/cook/OwnTime";
 import { PotBox } from "@/features/cook/PotBox";
 import { RecipeAside } from "@/features/cook/RecipeAside";
 import { StepCard } from "@/features/cook/StepCard";
@@ -84,6 +85,7 @@ function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
             <strong className="text-care">The app does not answer; timers go on there.</strong>
           )}
         </p>
+        <OwnTime cook={cook} />
         <Turns here={cook.id} />
         <Alarms cook={cook} />
         {trouble && step?.kind !== "write_down" && (

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { CookOut, HandAction, PotCommand } from "@/api/client";
 import type { Act } from "@/api/cooks";
-import { press, useSpeed } from "@/api/cooks";
+import { press, useCookClock } from "@/api/cooks";
 import { leftTime, STATE_WORDS } from "@/lib/cook";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
@@ -33,7 +33,7 @@ const FAULTS: { name: keyof NonNullable<CookOut["faults"]>; words: string }[] = 
 
 /** The simulated pot: what it shows, its panel, the hands beside it, faults, and how fast. */
 export function PotBox({ cook, act }: Props) {
-  const speed = useSpeed();
+  const clock = useCookClock(cook.id);
   const [there, setThere] = useState(false);
   const { faults } = cook;
   if (!cook.connected && !cook.ended_at) {
@@ -92,7 +92,7 @@ export function PotBox({ cook, act }: Props) {
             aria-label="how fast time runs"
             value={cook.speed}
             onChange={(event) =>
-              speed.mutate(Number(event.target.value) as (typeof SPEEDS)[number])
+              clock.mutate({ speed: Number(event.target.value) as (typeof SPEEDS)[number] })
             }
             className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
           >

@@ -4,24 +4,21 @@ import { useKitchenClock } from "@/api/cooks";
 /** How often the line of the present moves, and an unfinished day is counted anew. */
 const CLOCK_MS = 30_000;
 
-/** The kitchen's present: the day and the pots beside it go by one clock, also when it is fast. */
+/** The kitchen's present. A cook whose time is simulated has its own. */
 export function useNow(): [Date, () => void] {
   const { data, dataUpdatedAt } = useKitchenClock();
-  const anchor = useRef({ kitchen: Date.now(), wall: Date.now(), speed: 1 });
-  if (data) {
-    anchor.current = { kitchen: Date.parse(data.now), wall: dataUpdatedAt, speed: data.speed };
-  }
+  const anchor = useRef({ kitchen: Date.now(), wall: Date.now() });
+  if (data) anchor.current = { kitchen: Date.parse(data.now), wall: dataUpdatedAt };
   const [now, setNow] = useState(() => new Date());
   const tick = useCallback(() => {
-    const { kitchen, wall, speed } = anchor.current;
-    setNow(new Date(kitchen + (Date.now() - wall) * speed));
+    const { kitchen, wall } = anchor.current;
+    setNow(new Date(kitchen + Date.now() - wall));
   }, []);
-  const speed = data?.speed ?? 1;
   useEffect(() => {
-    // asked anew, or at another speed: the present is another one
+    // asked anew: the present is another one
     if (dataUpdatedAt > 0) tick();
-    const timer = window.setInterval(tick, Math.max(CLOCK_MS / speed, 1000));
+    const timer = window.setInterval(tick, CLOCK_MS);
     return () => window.clearInterval(timer);
-  }, [tick, speed, dataUpdatedAt]);
+  }, [tick, dataUpdatedAt]);
   return [now, tick];
 }

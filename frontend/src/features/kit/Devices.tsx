@@ -23,10 +23,9 @@ export function Devices() {
         ))}
         <dt className="font-semibold">Clock</dt>
         <dd>
-          {clock
-            ? `It is ${clockTime(clock.now)} in the kitchen${clock.speed > 1 ? `, and time runs ${clock.speed} times as fast` : ""}. `
-            : ""}
-          Beside a simulated pot it can be run up to 240 times as fast; the Day goes by it too.
+          {clock ? `It is ${clockTime(clock.now)} in the kitchen. ` : ""}
+          Beside a simulated cooker the time of that one cook can run up to 240 times as fast. The
+          kitchen and every other cook keep the real time.
         </dd>
       </dl>
       <p className="mt-1">

@@ -4,7 +4,8 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, Query
 
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, TURN, Db
+from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.ask import (
     AroundIn,
     AroundOut,
@@ -24,7 +25,7 @@ from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.services import planning
 from pneumachron.services.answers import plates_document, sides_document
 
-router = APIRouter(prefix="/api", tags=["questions"])
+router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["questions"], dependencies=[TURN])
 _ASKED = INVALID | MISSING | CHANGING
 
 

@@ -5,8 +5,9 @@ from typing import Annotated, Any
 from fastapi import APIRouter, Depends, Path, Query, Request, status
 from fastapi.responses import PlainTextResponse
 
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db, WriteDb
 from pneumachron.api.plan_cells import read_plan
+from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.ask import OpenedOut, StoppedOut
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.cooks import (
@@ -39,10 +40,10 @@ from pneumachron.api.schemas.cooks import (
     TurnsOut,
     told,
 )
-from pneumachron.services import cooks, learning, log_files
+from pneumachron.services import cook_clocks, cooks, entries, learning, log_files
 from pneumachron.services.live_kitchen import LiveKitchen
 
-router = APIRouter(prefix="/api", tags=["cook"])
+router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["cook"])
 _REFUSED: dict[int | str, dict[str, object]] = {
     409: {"model": Problem, "description": "It cannot be done as things stand, and what to do"}
 }
@@ -109,7 +110,7 @@ def import_log(asked: ImportLogIn, db: Db) -> ImportedOut:
 @router.post("/cooks/entry", status_code=status.HTTP_201_CREATED, responses=_ASKED)
 def enter_cook(asked: EntryIn, db: Db) -> CookLine:
     """Write down a cook that was not followed."""
-    return CookLine.of(cooks.enter(db, asked.to_entry()))
+    return CookLine.of(entries.enter(db, asked.to_entry()))
 
 
 @router.get("/cooks/compare", response_model=CompareOut, responses=INVALID | MISSING)
@@ -127,15 +128,15 @@ def follow_cook(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
 
 
 @router.get("/cooks/{cook_id}/events", responses=INVALID | MISSING)
-def cook_history(cook_id: CookId, db: Db) -> HistoryOut:
+def cook_history(cook_id: CookId, db: Db, kitchen: Kitchen) -> HistoryOut:
     """Everything that happened in a cook."""
-    return HistoryOut(events=[EventOut.of(event) for event in cooks.history(db, cook_id)])
+    return HistoryOut(events=[EventOut.of(event) for event in cooks.history(db, kitchen, cook_id)])
 
 
 @router.get("/cooks/{cook_id}/pieces", response_model=PiecesOut, responses=INVALID | MISSING)
-def pieces_of_cook(cook_id: CookId, db: Db) -> dict[str, Any]:
+def pieces_of_cook(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """How each kind of piece in the pot softened."""
-    return cooks.pieces(db, cook_id)
+    return cooks.pieces(db, kitchen, cook_id)
 
 
 @router.post("/cooks/{cook_id}/events", response_model=CookOut, responses=_ASKED)
@@ -187,13 +188,13 @@ def read_probe(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
 
 
 @router.delete("/cooks/{cook_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
-def delete_cook(cook_id: CookId, db: Db) -> None:
+def delete_cook(cook_id: CookId, db: WriteDb) -> None:
     """Take a cook out of the log; it can be put back."""
     cooks.set_cook_deleted(db, cook_id, deleted=True)
 
 
 @router.post("/cooks/{cook_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
-def restore_cook(cook_id: CookId, db: Db) -> None:
+def restore_cook(cook_id: CookId, db: WriteDb) -> None:
     """Put a deleted cook back."""
     cooks.set_cook_deleted(db, cook_id, deleted=False)
 
@@ -205,20 +206,23 @@ def list_lessons(db: Db) -> dict[str, Any]:
 
 
 @router.put("/lessons", response_model=LessonsOut, responses=INVALID | CHANGING)
-def set_back_lesson(asked: SetBackIn, db: Db) -> dict[str, Any]:
+def set_back_lesson(asked: SetBackIn, db: WriteDb) -> dict[str, Any]:
     """Learn a cut or a pot anew from now on, or let everything count again."""
     learning.set_back(db, asked.kind, asked.key, on=asked.on)
     return {"lessons": learning.all_learned(db)}
 
 
+@router.put("/cooks/{cook_id}/clock", response_model=CookOut, responses=_ASKED)
+def set_clock(cook_id: CookId, asked: ClockIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+    """Let the simulated time of a cook run faster, or bring it back to the time of the kitchen."""
+    if asked.speed is not None:
+        cook_clocks.set_speed(db, kitchen, cook_id, asked.speed)
+    if asked.back:
+        cook_clocks.bring_back(db, kitchen, cook_id)
+    return cooks.follow(db, kitchen, cook_id)
+
+
 @router.get("/clock")
-def read_clock(kitchen: Kitchen) -> ClockOut:
+async def read_clock(kitchen: Kitchen) -> ClockOut:
     """What time it is in the kitchen."""
-    return ClockOut(now=kitchen.clock.now(), speed=kitchen.clock.speed)
-
-
-@router.put("/clock", responses=INVALID | CHANGING)
-def set_clock(asked: ClockIn, kitchen: Kitchen) -> ClockOut:
-    """Let simulated time run faster. What is ahead of the wall stays ahead."""
-    kitchen.clock.set_speed(asked.speed)
-    return ClockOut(now=kitchen.clock.now(), speed=kitchen.clock.speed)
+    return ClockOut(now=kitchen.clock.now())

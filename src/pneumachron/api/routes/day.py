@@ -4,7 +4,16 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, Path, Query, status
 
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.dependencies import (
+    CHANGING,
+    INVALID,
+    MISSING,
+    TURN,
+    Db,
+    Effort,
+    WriteDb,
+)
+from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.day import (
     CalendarIn,
     CalendarOut,
@@ -20,30 +29,31 @@ from pneumachron.api.schemas.day import (
 from pneumachron.services import day
 from pneumachron.store.shelf import MAX_LISTED
 
-router = APIRouter(prefix="/api", tags=["day"])
+router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["day"])
 _ASKED = INVALID | MISSING | CHANGING
 DayId = Annotated[str, Path(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
 
 
-@router.post("/day", response_model=DayOut, responses=_ASKED)
+@router.post("/day", response_model=DayOut, responses=_ASKED, dependencies=[TURN])
 def count_back(asked: DayIn, db: Db) -> dict[str, Any]:
     """Count dishes back from the table: when each stretch of work begins, what clashes."""
     return day.day_here(db, asked.to_inputs())
 
 
-@router.post("/day/ways-out", responses=_ASKED)
-def ways_out(asked: DayIn, db: Db) -> WaysOutOut:
-    """Which change of one dish leaves less clash or less delay."""
-    return WaysOutOut.model_validate({"ways": day.ways_out_here(db, asked.to_inputs())})
+@router.post("/day/ways-out", responses=_ASKED, dependencies=[TURN])
+def ways_out(asked: DayIn, db: Db, go_on: Effort) -> WaysOutOut:
+    """Which change of one dish leaves less clash or less delay, as far as there is time to look."""
+    found = day.ways_out_here(db, asked.to_inputs(), go_on)
+    return WaysOutOut.model_validate({"ways": list(found.ways), "complete": found.complete})
 
 
-@router.post("/day/calendar", responses=_ASKED)
+@router.post("/day/calendar", responses=_ASKED, dependencies=[TURN])
 def day_calendar(asked: DayIn, db: Db) -> CalendarOut:
     """The day as iCalendar, with alarms where hands are needed."""
     return CalendarOut(text=day.calendar_here(db, asked.to_inputs()).decode("utf-8"))
 
 
-@router.post("/day/calendar/read", responses=_ASKED)
+@router.post("/day/calendar/read", responses=_ASKED, dependencies=[TURN])
 def read_calendar(asked: CalendarIn, db: Db) -> MovedOut:
     """What was moved in our own calendar file, as pins of the day."""
     return MovedOut.of(day.moved_in_calendar(db, asked.day.to_inputs(), asked.text))
@@ -62,7 +72,7 @@ def list_days(
 
 
 @router.post("/days", status_code=status.HTTP_201_CREATED, responses=_ASKED)
-def keep_day(asked: KeepDayIn, db: Db) -> StoredDayOut:
+def keep_day(asked: KeepDayIn, db: WriteDb) -> StoredDayOut:
     """Keep a day."""
     return StoredDayOut.of(day.keep_day(db, asked.name, asked.to_document()))
 
@@ -74,18 +84,18 @@ def get_day(day_id: DayId, db: Db) -> StoredDayOut:
 
 
 @router.put("/days/{day_id}", responses=_ASKED)
-def replace_day(day_id: DayId, asked: KeepDayIn, db: Db) -> StoredDayOut:
+def replace_day(day_id: DayId, asked: KeepDayIn, db: WriteDb) -> StoredDayOut:
     """Keep a day in place of one."""
     return StoredDayOut.of(day.keep_day(db, asked.name, asked.to_document(), day_id))
 
 
 @router.delete("/days/{day_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
-def delete_day(day_id: DayId, db: Db) -> None:
+def delete_day(day_id: DayId, db: WriteDb) -> None:
     """Take a day off the shelf; it can be put back."""
     day.set_day_deleted(db, day_id, deleted=True)
 
 
 @router.post("/days/{day_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
-def restore_day(day_id: DayId, db: Db) -> None:
+def restore_day(day_id: DayId, db: WriteDb) -> None:
     """Put a deleted day back."""
     day.set_day_deleted(db, day_id, deleted=False)

@@ -7,9 +7,10 @@ from fastapi import APIRouter, Path, Query, Request, status
 from fastapi.responses import JSONResponse
 
 from pneumachron import __version__
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Data, Db
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Data, Db, WriteDb
 from pneumachron.api.lan import LOOPBACK, Lan
 from pneumachron.api.restoring import take_in
+from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.kitchen import (
     AddPotIn,
@@ -17,6 +18,7 @@ from pneumachron.api.schemas.kitchen import (
     CatalogueOut,
     ChangesOut,
     CutOut,
+    HealthOut,
     HouseholdIn,
     HouseholdOut,
     KeptPotOut,
@@ -31,6 +33,7 @@ from pneumachron.api.schemas.kitchen import (
 )
 from pneumachron.api.schemas.lan import LanOut
 from pneumachron.api.schemas.plan import PotOut
+from pneumachron.api.watch import Watch
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.cuts import Cut, cuts
 from pneumachron.core.load import THICKNESS_RANGE_M
@@ -39,15 +42,24 @@ from pneumachron.core.tenderness import TEXTURES
 from pneumachron.services import backup, households
 from pneumachron.services.documents import pot_document
 
-router = APIRouter(prefix="/api", tags=["kitchen"])
+router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["kitchen"])
 PotId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]
 _CHANGE = INVALID | CHANGING
 
 
 @router.get("/health")
-def health() -> dict[str, str]:
-    """Whether the app answers, and which version it is."""
-    return {"status": "ok", "version": __version__, "engine_version": ENGINE_VERSION}
+async def health(request: Request) -> HealthOut:  # no thread: it answers when all are taken
+    """Whether the app answers, which version it is, and what is wrong with it."""
+    watch: Watch = request.app.state.watch
+    found = watch.health()
+    return HealthOut(
+        status="trouble" if found.troubles else "ok",
+        troubles=list(found.troubles),
+        version=__version__,
+        engine_version=ENGINE_VERSION,
+        watch_beat_age_s=round(found.beat_age_s, 1),
+        free_bytes=found.free_bytes,
+    )
 
 
 @router.get("/catalogue")
@@ -100,7 +112,7 @@ def get_household(db: Db) -> HouseholdOut:
 
 
 @router.put("/household", responses=_CHANGE)
-def change_household(change: HouseholdIn, db: Db) -> HouseholdOut:
+def change_household(change: HouseholdIn, db: WriteDb) -> HouseholdOut:
     """Set what is usual here."""
     return HouseholdOut.of(
         households.change_household(
@@ -122,7 +134,7 @@ def list_people(db: Db) -> PeopleOut:
 
 
 @router.post("/people", status_code=status.HTTP_201_CREATED, responses=_CHANGE)
-def add_person(person: PersonIn, db: Db) -> PersonOut:
+def add_person(person: PersonIn, db: WriteDb) -> PersonOut:
     """Somebody new."""
     added = households.add_person(db, person.name)
     return PersonOut(id=added.person_id, name=added.name)
@@ -135,19 +147,19 @@ def list_pots(db: Db) -> PotsOut:
 
 
 @router.post("/pots", status_code=status.HTTP_201_CREATED, responses=_CHANGE)
-def add_pot(pot: AddPotIn, db: Db) -> KeptPotOut:
+def add_pot(pot: AddPotIn, db: WriteDb) -> KeptPotOut:
     """Take a ready pot into the kitchen."""
     return KeptPotOut.of(households.add_ready_pot(db, pot.ready_id))
 
 
 @router.post("/pots/own", status_code=status.HTTP_201_CREATED, responses=_CHANGE)
-def add_own_pot(pot: OwnPotIn, db: Db) -> KeptPotOut:
+def add_own_pot(pot: OwnPotIn, db: WriteDb) -> KeptPotOut:
     """A pot of the cook's own, from what can be measured."""
     return KeptPotOut.of(households.add_own_pot(db, pot.to_own()))
 
 
 @router.post("/pots/{pot_id}/boil-test", responses=_CHANGE | MISSING)
-def boil_test(pot_id: PotId, test: BoilTestIn, db: Db) -> KeptPotOut:
+def boil_test(pot_id: PotId, test: BoilTestIn, db: WriteDb) -> KeptPotOut:
     """Calibrate a pot by the minutes a litre of water took to boil."""
     return KeptPotOut.of(households.calibrate_pot(db, pot_id, test.minutes, test.start))
 
@@ -155,7 +167,7 @@ def boil_test(pot_id: PotId, test: BoilTestIn, db: Db) -> KeptPotOut:
 @router.delete(
     "/pots/{pot_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_CHANGE | MISSING
 )
-def delete_pot(pot_id: PotId, db: Db) -> None:
+def delete_pot(pot_id: PotId, db: WriteDb) -> None:
     """Put a pot away; it can be taken back out."""
     households.set_pot_deleted(db, pot_id, deleted=True)
 
@@ -165,7 +177,7 @@ def delete_pot(pot_id: PotId, db: Db) -> None:
     status_code=status.HTTP_204_NO_CONTENT,
     responses=_CHANGE | MISSING,
 )
-def restore_pot(pot_id: PotId, db: Db) -> None:
+def restore_pot(pot_id: PotId, db: WriteDb) -> None:
     """Take a pot back out."""
     households.set_pot_deleted(db, pot_id, deleted=False)
 
@@ -180,10 +192,15 @@ def get_backup(db: Db, data: Data) -> JSONResponse:
 
 @router.post("/restore", responses=_CHANGE | {409: {"model": Problem}})
 def restore(
-    content: dict[str, Any], db: Db, data: Data, dry_run: Annotated[bool, Query()] = True
+    content: dict[str, Any],
+    request: Request,
+    db: Db,
+    data: Data,
+    dry_run: Annotated[bool, Query()] = True,
 ) -> RestoreOut:
     """Take a backup file in; a dry run only says what it would change."""
     made_at, changes = take_in(db, data, content, dry_run=dry_run)
+    request.app.state.kitchen.memory.forget()
     return RestoreOut(
         made_at=made_at.isoformat(),
         done=not dry_run,

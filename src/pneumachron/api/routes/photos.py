@@ -5,12 +5,13 @@ from typing import Annotated
 from fastapi import APIRouter, Depends, Path, Request, status
 from fastapi.responses import FileResponse
 
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Data, Db
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Data, Db, WriteDb
+from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.cooks import PhotoOut
 from pneumachron.services import photos
 from pneumachron.store.errors import NotFoundError
 
-router = APIRouter(prefix="/api", tags=["cook"])
+router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["cook"])
 CookId = Annotated[str, Path(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
 PhotoId = Annotated[str, Path(min_length=36, max_length=36, pattern=r"^[0-9a-f-]+$")]
 _PICTURE = {"schema": {"type": "string", "format": "binary"}}
@@ -62,7 +63,7 @@ def show_photo(photo_id: PhotoId, db: Db, data: Data) -> FileResponse:
     status_code=status.HTTP_204_NO_CONTENT,
     responses=INVALID | MISSING | CHANGING,
 )
-def delete_photo(photo_id: PhotoId, db: Db) -> None:
+def delete_photo(photo_id: PhotoId, db: WriteDb) -> None:
     """Take a photo off its sheet; it can be put back."""
     photos.set_photo_deleted(db, photo_id, deleted=True)
 
@@ -72,6 +73,6 @@ def delete_photo(photo_id: PhotoId, db: Db) -> None:
     status_code=status.HTTP_204_NO_CONTENT,
     responses=INVALID | MISSING | CHANGING,
 )
-def restore_photo(photo_id: PhotoId, db: Db) -> None:
+def restore_photo(photo_id: PhotoId, db: WriteDb) -> None:
     """Put a photo back."""
     photos.set_photo_deleted(db, photo_id, deleted=False)

@@ -4,7 +4,8 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, Path, Query, status
 
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, TURN, Db, WriteDb
+from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.plan import (
     AlternativeOut,
@@ -28,25 +29,25 @@ from pneumachron.api.schemas.shelf import (
 from pneumachron.services import planning
 from pneumachron.store.shelf import MAX_LISTED
 
-router = APIRouter(prefix="/api", tags=["plans"])
+router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["plans"])
 PlanId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]
 _PLAN = INVALID | MISSING | CHANGING
 
 
-@router.post("/plan", response_model=PlanOut, responses=INVALID | MISSING | CHANGING)
+@router.post("/plan", response_model=PlanOut, responses=_PLAN, dependencies=[TURN])
 def make_plan(wish: PlanIn, db: Db) -> dict[str, Any]:
     """Work out a wish. Nothing is kept."""
     return planning.plan_here(db, wish.to_inputs())
 
 
-@router.post("/plan/what-if", responses=INVALID | MISSING | CHANGING)
+@router.post("/plan/what-if", responses=_PLAN, dependencies=[TURN])
 def what_if(wish: PlanIn, db: Db) -> WhatIfOut:
     """The same wish with one thing different at a time: cut, release, texture, school, pot."""
     found = planning.what_if_here(db, wish.to_inputs())
     return WhatIfOut(alternatives=[AlternativeOut.model_validate(item) for item in found])
 
 
-@router.post("/plan/ready-by", responses=INVALID | MISSING | CHANGING)
+@router.post("/plan/ready-by", responses=_PLAN, dependencies=[TURN])
 def ready_by(asked: ReadyByIn, db: Db) -> ReadyByOut:
     """Which ways of cutting, releasing and finishing are at the table in the time there is."""
     wish = asked.wish.to_inputs()
@@ -54,7 +55,7 @@ def ready_by(asked: ReadyByIn, db: Db) -> ReadyByOut:
     return ReadyByOut(ways=[WayOut.model_validate(way) for way in found])
 
 
-@router.post("/plan/minutes", response_model=AnswerOut, responses=INVALID | MISSING | CHANGING)
+@router.post("/plan/minutes", response_model=AnswerOut, responses=_PLAN, dependencies=[TURN])
 def judge_minutes(asked: MinutesIn, db: Db) -> dict[str, Any]:
     """What a recipe's minutes would make of this load."""
     return planning.minutes_here(db, asked.wish.to_inputs(), asked.hold_min)
@@ -72,7 +73,7 @@ def list_plans(
     return ShelfOut(plans=[PlanLine.of(stored) for stored in found], total=total)
 
 
-@router.post("/plans", status_code=status.HTTP_201_CREATED, responses=_PLAN)
+@router.post("/plans", status_code=status.HTTP_201_CREATED, responses=_PLAN, dependencies=[TURN])
 def save_plan(plan: SavePlanIn, db: Db) -> StoredPlanOut:
     """Work out a wish and keep it."""
     stored = planning.save_plan(
@@ -87,7 +88,7 @@ def get_plan(plan_id: PlanId, db: Db) -> StoredPlanOut:
     return StoredPlanOut.of(planning.get_plan(db, plan_id))
 
 
-@router.put("/plans/{plan_id}", responses=_PLAN)
+@router.put("/plans/{plan_id}", responses=_PLAN, dependencies=[TURN])
 def replace_plan(plan_id: PlanId, plan: SavePlanIn, db: Db) -> StoredPlanOut:
     """Change a plan; it is worked out with today's engine."""
     stored = planning.save_plan(
@@ -101,25 +102,26 @@ def replace_plan(plan_id: PlanId, plan: SavePlanIn, db: Db) -> StoredPlanOut:
 
 
 @router.patch("/plans/{plan_id}", responses=_PLAN)
-def rename_plan(plan_id: PlanId, change: RenameIn, db: Db) -> StoredPlanOut:
+def rename_plan(plan_id: PlanId, change: RenameIn, db: WriteDb) -> StoredPlanOut:
     """Another name; the numbers stay as stored."""
     return StoredPlanOut.of(planning.rename_plan(db, plan_id, change.name))
 
 
 @router.delete("/plans/{plan_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_PLAN)
-def delete_plan(plan_id: PlanId, db: Db) -> None:
+def delete_plan(plan_id: PlanId, db: WriteDb) -> None:
     """Take a plan off the shelf; it can be put back."""
     planning.set_plan_deleted(db, plan_id, deleted=True)
 
 
 @router.post("/plans/{plan_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_PLAN)
-def restore_plan(plan_id: PlanId, db: Db) -> None:
+def restore_plan(plan_id: PlanId, db: WriteDb) -> None:
     """Put a deleted plan back."""
     planning.set_plan_deleted(db, plan_id, deleted=False)
 
 
 @router.post(
     "/plans/{plan_id}/recompute",
+    dependencies=[TURN],
     responses=_PLAN | {409: {"model": Problem, "description": "Written by a newer version"}},
 )
 def recompute_plan(plan_id: PlanId, db: Db) -> RecomputedOut:

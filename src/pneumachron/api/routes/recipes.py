@@ -4,7 +4,8 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, Body, Path, Query, status
 
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, TURN, Db, WriteDb
+from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.recipes import (
     ConvertedOut,
     ConvertIn,
@@ -21,7 +22,7 @@ from pneumachron.api.schemas.recipes import (
 from pneumachron.services import planning, recipes
 from pneumachron.store.shelf import MAX_LISTED
 
-router = APIRouter(prefix="/api", tags=["recipes"])
+router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["recipes"])
 _ASKED = INVALID | MISSING | CHANGING
 RecipeId = Annotated[str, Path(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
 
@@ -36,13 +37,13 @@ def read_recipe(
     return recipes.read_here(db, content, name)
 
 
-@router.post("/recipes/convert", response_model=ConvertedOut, responses=_ASKED)
+@router.post("/recipes/convert", response_model=ConvertedOut, responses=_ASKED, dependencies=[TURN])
 def convert_recipe(asked: ConvertIn, db: Db) -> dict[str, Any]:
     """Convert a recipe for a pot. Nothing is kept."""
     return recipes.convert_here(db, asked.to_inputs())
 
 
-@router.post("/recipes/export", responses=_ASKED)
+@router.post("/recipes/export", responses=_ASKED, dependencies=[TURN])
 def export_recipe(asked: ExportIn, db: Db) -> ExportOut:
     """The converted recipe as JSON-LD, Markdown or plain text."""
     text = recipes.export_here(db, asked.wish.to_inputs(), asked.format)
@@ -63,7 +64,7 @@ def list_recipes(
 
 
 @router.post("/recipes", status_code=status.HTTP_201_CREATED, responses=_ASKED)
-def keep_recipe(recipe: RecipeIn, db: Db) -> StoredRecipeOut:
+def keep_recipe(recipe: RecipeIn, db: WriteDb) -> StoredRecipeOut:
     """Keep a recipe in the library."""
     return StoredRecipeOut.of(recipes.keep_recipe(db, recipe.to_inputs()))
 
@@ -75,13 +76,13 @@ def get_recipe(recipe_id: RecipeId, db: Db) -> StoredRecipeOut:
 
 
 @router.put("/recipes/{recipe_id}", responses=_ASKED)
-def replace_recipe(recipe_id: RecipeId, recipe: RecipeIn, db: Db) -> StoredRecipeOut:
+def replace_recipe(recipe_id: RecipeId, recipe: RecipeIn, db: WriteDb) -> StoredRecipeOut:
     """Change title, tags, answers and choices; the original stays."""
     return StoredRecipeOut.of(recipes.keep_recipe(db, recipe.to_inputs(), recipe_id))
 
 
 @router.delete("/recipes/{recipe_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
-def delete_recipe(recipe_id: RecipeId, db: Db) -> None:
+def delete_recipe(recipe_id: RecipeId, db: WriteDb) -> None:
     """Take a recipe out of the library; it can be put back."""
     recipes.set_recipe_deleted(db, recipe_id, deleted=True)
 
@@ -89,12 +90,12 @@ def delete_recipe(recipe_id: RecipeId, db: Db) -> None:
 @router.post(
     "/recipes/{recipe_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED
 )
-def restore_recipe(recipe_id: RecipeId, db: Db) -> None:
+def restore_recipe(recipe_id: RecipeId, db: WriteDb) -> None:
     """Put a deleted recipe back."""
     recipes.set_recipe_deleted(db, recipe_id, deleted=False)
 
 
-@router.post("/plan/other-way", response_model=OtherWayOut, responses=_ASKED)
+@router.post("/plan/other-way", response_model=OtherWayOut, responses=_ASKED, dependencies=[TURN])
 def other_way(asked: OtherWayIn, db: Db) -> dict[str, Any]:
     """A pressure plan as an oven braise or in a slow cooker."""
     return planning.other_way_here(db, asked.wish.to_inputs(), asked.method)

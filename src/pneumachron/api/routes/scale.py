@@ -5,12 +5,13 @@ from typing import Annotated
 from fastapi import APIRouter, Depends, Request
 
 from pneumachron.api.dependencies import CHANGING, INVALID
+from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.base import Problem, Shown
 from pneumachron.api.schemas.cooks import ScaleIn, ScaleOut
 from pneumachron.core.units import parse_measure, show_mass
 from pneumachron.devices.scale import LoadedScale
 
-router = APIRouter(prefix="/api", tags=["cook"])
+router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["cook"])
 _REFUSED: dict[int | str, dict[str, object]] = {
     409: {"model": Problem, "description": "It cannot be done as things stand, and what to do"}
 }

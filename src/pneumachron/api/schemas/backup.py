@@ -1,9 +1,10 @@
 """A backup file, as it comes back."""
 
-from typing import Annotated, Any, Literal, Self
+import json
+from dataclasses import asdict
+from typing import Annotated, Any, Literal, Self, TypeVar
 
 from pydantic import (
-    AwareDatetime,
     BaseModel,
     Field,
     StringConstraints,
@@ -11,7 +12,7 @@ from pydantic import (
     model_validator,
 )
 
-from pneumachron.api.schemas.base import Closed, Name, ShortName
+from pneumachron.api.schemas.base import Closed, Moment, Name, ShortName
 from pneumachron.api.schemas.cooks import ToldIn
 from pneumachron.api.schemas.day import KeepDayIn
 from pneumachron.api.schemas.plan import PlanIn, PlanOut
@@ -25,12 +26,15 @@ from pneumachron.api.schemas.recipes import (
     Title,
 )
 from pneumachron.core.cook.sheet import EventKind
+from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.day.dish import MAX_EXTRAS
 from pneumachron.core.live.pot import LiveState
 from pneumachron.core.pots import Pot
+from pneumachron.core.tenderness import Texture
 from pneumachron.recipes.model import Format
-from pneumachron.services.cooks import MAX_EVENTS, MOST_WEIGHT_KG
+from pneumachron.services.cooks import LAST_EVENTS, MAX_EVENTS
 from pneumachron.services.documents import upgraded
+from pneumachron.services.entries import MOST_WEIGHT_KG
 from pneumachron.services.live_kitchen import check_kitchen
 from pneumachron.services.photos import MAX_PHOTOS
 from pneumachron.services.restore import CookHistory, Envelope
@@ -56,6 +60,18 @@ MAX_RECIPES = 5_000
 MAX_DAYS = 5_000
 MAX_COOKS = 100_000
 MAX_SAMPLES = 20_000
+Engine = Annotated[str, StringConstraints(min_length=1, max_length=20, pattern=r"^[0-9A-Za-z.]+$")]
+Step = Annotated[float, Field(ge=-20, le=20)]
+"""On the ladder of tenderness; the model may say more than the ladder has."""
+Seconds = Annotated[float, Field(ge=0, le=14 * 86_400)]
+DocumentT = TypeVar("DocumentT", bound=BaseModel)
+
+
+def _strict(model: type[DocumentT], document: object) -> DocumentT:
+    """Check a document that is kept as it is: nothing of it is of another kind than it says."""
+    return model.model_validate_json(json.dumps(document, allow_nan=False), strict=True)
+
+
 Key = Annotated[str, StringConstraints(min_length=1, max_length=36, pattern=r"^[A-Za-z0-9-]+$")]
 
 PhotoKey = Annotated[str, StringConstraints(min_length=36, max_length=36, pattern=r"^[0-9a-f-]+$")]
@@ -124,8 +140,8 @@ class BackupPlan(Closed):
     """A plan on the shelf."""
 
     plan_id: Key
-    created_at: AwareDatetime
-    updated_at: AwareDatetime
+    created_at: Moment
+    updated_at: Moment
     name: Name
     person_id: Key | None
     inputs_version: Annotated[int, Field(ge=1)]
@@ -136,18 +152,19 @@ class BackupPlan(Closed):
 
     def to_stored(self) -> StoredPlan:
         """As the shelf keeps it; inputs and results must have the form they have there."""
-        PlanIn.model_validate(self.inputs)
-        PlanOut.model_validate(upgraded(self.results))
-        values = self.model_dump(exclude={"plan_id", "created_at", "updated_at"})
-        return StoredPlan(self.plan_id, PlanContent(**values), self.created_at, self.updated_at)
+        inputs = _strict(PlanIn, self.inputs).to_inputs()
+        _strict(PlanOut, upgraded(self.results))
+        values = self.model_dump(exclude={"plan_id", "created_at", "updated_at", "inputs"})
+        content = PlanContent(**values, inputs=asdict(inputs))
+        return StoredPlan(self.plan_id, content, self.created_at, self.updated_at)
 
 
 class BackupRecipe(Closed):
     """A recipe of the library."""
 
     recipe_id: Key
-    created_at: AwareDatetime
-    updated_at: AwareDatetime
+    created_at: Moment
+    updated_at: Moment
     title: Title
     tags: Annotated[list[Tag], Field(max_length=12)]
     original: Annotated[str, Field(max_length=MAX_ORIGINAL)]
@@ -168,14 +185,14 @@ class BackupDay(Closed):
     """A day that was kept."""
 
     day_id: Key
-    created_at: AwareDatetime
-    updated_at: AwareDatetime
+    created_at: Moment
+    updated_at: Moment
     name: Name
     document: dict[str, Any]
 
     def to_stored(self) -> StoredDay:
         """As the shelf keeps it; it must have the form it has there."""
-        KeepDayIn.model_validate({"name": self.name, **self.document})
+        _strict(KeepDayIn, {"name": self.name, **self.document})
         content = DayContent(self.name, self.document)
         return StoredDay(self.day_id, content, self.created_at, self.updated_at)
 
@@ -189,6 +206,17 @@ class _PotState(Closed):
     state: LiveState
 
 
+class _Judged(Closed):
+    seen: Texture | None
+    probe: Annotated[str | None, Field(max_length=40)]
+    verdict: Annotated[str, Field(max_length=20)]
+    hold_min: Annotated[int | None, Field(ge=0, le=1000)]
+
+
+class _Began(Closed):
+    pass
+
+
 _TOLD: TypeAdapter[ToldIn] = TypeAdapter(ToldIn)
 
 
@@ -196,21 +224,24 @@ class BackupEvent(Closed):
     """Something that happened in a cook; its body as it would be told."""
 
     key: Annotated[str, Field(min_length=1, max_length=60)]
-    at: AwareDatetime
+    at: Moment
     kind: EventKind
     body: Annotated[dict[str, Any], Field(max_length=12)]
 
     @model_validator(mode="after")
     def _readable(self) -> Self:
         match self.kind:
-            case "began" | "judged":
-                pass  # only written down
+            case "began":
+                _strict(_Began, self.body)
+            case "judged":
+                _strict(_Judged, self.body)
             case "weighed":
-                _Weights.model_validate(self.body)
+                _strict(_Weights, self.body)
             case "pot":
-                _PotState.model_validate(self.body)
+                _strict(_PotState, self.body)
             case _:
-                _TOLD.validate_python({**self.body, "key": "kept", "kind": self.kind})
+                told = {**self.body, "key": "kept", "kind": self.kind}
+                _TOLD.validate_json(json.dumps(told, allow_nan=False), strict=True)
         return self
 
 
@@ -225,16 +256,36 @@ class BackupPhoto(Closed):
     """A photo of a cook."""
 
     photo_id: PhotoKey
-    at: AwareDatetime
+    at: Moment
     jpeg: Annotated[str, Field(max_length=4_000_000, description="base 64")]
+
+
+class BackupDefaults(Closed):
+    """What the household said when a cook began."""
+
+    altitude_m: Annotated[float, Field(ge=-430, le=5000)]
+    start_temp_c: Annotated[float, Field(ge=-1, le=40)]
+    taste_step: Annotated[float, Field(ge=-1, le=1)] = 0.0
+    taste_ln: Annotated[
+        list[tuple[Annotated[str, Field(max_length=40)], Annotated[float, Field(ge=-5, le=5)]]],
+        Field(max_length=40),
+    ] = Field(default_factory=list)
+    heat_ln: Annotated[float, Field(ge=-2, le=2)] = 0.0
+
+
+class BackupKitchen(Closed):
+    """The kitchen as it was when a cook began."""
+
+    pot: BackupPotNumbers
+    defaults: BackupDefaults
 
 
 class BackupCook(Closed):
     """A cook with its events and trace."""
 
     cook_id: Key
-    created_at: AwareDatetime
-    updated_at: AwareDatetime
+    created_at: Moment
+    updated_at: Moment
     name: Name
     person_id: Key | None
     cut: Annotated[str, Field(max_length=40)]
@@ -246,27 +297,48 @@ class BackupCook(Closed):
     connected: bool
     inputs_version: Annotated[int, Field(ge=1)]
     inputs: dict[str, Any]
-    kitchen: dict[str, Any]
-    started_at: AwareDatetime
-    ended_at: AwareDatetime | None
-    outcome_step: float | None
-    model_step: float | None
-    planned_up_s: float | None
-    come_up_s: float | None
-    yield_ratio: float | None
+    kitchen: BackupKitchen
+    started_at: Moment
+    ended_at: Moment | None
+    outcome_step: Step | None
+    model_step: Step | None
+    planned_up_s: Seconds | None
+    come_up_s: Seconds | None
+    yield_ratio: Annotated[float, Field(gt=0, le=10)] | None
     note: Annotated[str, Field(max_length=4000)]
-    events: Annotated[list[BackupEvent], Field(max_length=MAX_EVENTS)]
+    events: Annotated[list[BackupEvent], Field(max_length=MAX_EVENTS + LAST_EVENTS)]
     recipe: RecipeCard | None = None
     brought: BroughtIn | None = None
-    samples: Annotated[list[tuple[AwareDatetime, float, float]], Field(max_length=MAX_SAMPLES)]
+    numbers: Annotated[dict[str, Any], Field(max_length=40)] | None = None
+    traces: Annotated[dict[str, Any], Field(max_length=4)] | None = None
+    model_engine: Engine | None = None
+    clock: Annotated[dict[str, Any], Field(max_length=4)] | None = None
+    abandoned: bool = False
+    samples: Annotated[
+        list[
+            tuple[
+                Moment,
+                Annotated[float, Field(ge=-60, le=400)],
+                Annotated[float, Field(ge=-200_000, le=400_000)],
+            ]
+        ],
+        Field(max_length=MAX_SAMPLES),
+    ]
     photos: Annotated[list[BackupPhoto], Field(max_length=MAX_PHOTOS)] = Field(default_factory=list)
 
     def to_history(self) -> CookHistory:
-        """As the log keeps it; it must be readable as a sheet."""
-        PlanIn.model_validate(self.inputs)
-        check_kitchen(self.kitchen)
-        left_out = {"cook_id", "created_at", "updated_at", "events", "samples", "photos"}
-        content = CookContent(**self.model_dump(exclude=left_out))
+        """As the log keeps it; it must be readable as a log entry."""
+        inputs = _strict(PlanIn, self.inputs).to_inputs()
+        kitchen = self.kitchen.model_dump(mode="json")
+        check_kitchen(kitchen)
+        cut_by_id(self.cut)
+        left_out = {
+            "cook_id", "created_at", "updated_at", "events", "samples", "photos", "inputs",
+            "kitchen",
+        }  # fmt: skip
+        content = CookContent(
+            **self.model_dump(exclude=left_out), inputs=asdict(inputs), kitchen=kitchen
+        )
         return CookHistory(
             StoredCook(self.cook_id, content, self.created_at, self.updated_at),
             tuple(StoredEvent(**item.model_dump()) for item in self.events),
@@ -280,7 +352,7 @@ class BackupIn(Closed):
 
     envelope: str
     envelope_version: int
-    made_at: AwareDatetime
+    made_at: Moment
     household: BackupHousehold
     people: Annotated[list[BackupPerson], Field(max_length=200)]
     pots: Annotated[list[BackupPot], Field(max_length=50)]

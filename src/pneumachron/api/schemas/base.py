@@ -1,10 +1,14 @@
 """What all schemas share."""
 
+from datetime import datetime
 from typing import Annotated
 
-from pydantic import BaseModel, ConfigDict, StringConstraints
+from pydantic import AfterValidator, AwareDatetime, BaseModel, ConfigDict, StringConstraints
+from pydantic_core import PydanticCustomError
 
 from pneumachron.core.units import MAX_TEXT
+
+EARLIEST_YEAR, LATEST_YEAR = 1970, 2199
 
 
 class Closed(BaseModel):
@@ -13,6 +17,15 @@ class Closed(BaseModel):
     model_config = ConfigDict(extra="forbid", frozen=True, allow_inf_nan=False)
 
 
+def _in_time(moment: datetime) -> datetime:
+    """Refuse what is out of all time, whatever its zone: years 1 and 9999 break arithmetic."""
+    if not EARLIEST_YEAR <= moment.year <= LATEST_YEAR:
+        raise PydanticCustomError("moment", "Give a year from 1970 to 2199")
+    return moment
+
+
+Moment = Annotated[AwareDatetime, AfterValidator(_in_time)]
+"""A date and time with its zone, from 1970 to 2199."""
 MeasureText = Annotated[str, StringConstraints(max_length=MAX_TEXT)]
 """A measure as typed, with its unit."""
 Name = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=120)]

@@ -3,9 +3,9 @@
 from datetime import datetime
 from typing import Annotated, Any, Literal
 
-from pydantic import AwareDatetime, Field, StringConstraints
+from pydantic import Field, StringConstraints
 
-from pneumachron.api.schemas.base import Closed, Id, MeasureText, Name, Shown
+from pneumachron.api.schemas.base import Closed, Id, MeasureText, Moment, Name, Shown
 from pneumachron.api.schemas.plan import LearnedOut, PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
 from pneumachron.core.cook.forecast import AlarmKind
@@ -19,7 +19,8 @@ from pneumachron.core.wish import Level
 from pneumachron.devices.protocol import HandAction, PotCommand
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.cook_documents import MOST_INK
-from pneumachron.services.cooks import CameWith, Entry, Told, read_weights
+from pneumachron.services.cooks import CameWith, Told
+from pneumachron.services.entries import Entry, read_weights
 from pneumachron.services.log_files import MAX_TOLD, Imported
 from pneumachron.services.photos import MAX_PHOTOS
 from pneumachron.store.cooks import MAX_RUNNING, Filter
@@ -147,9 +148,15 @@ class OutcomeTold(_Told):
 
 
 class EndTold(_Told):
-    """It is over."""
+    """It is over; abandoned: it was given up before it was done, and teaches nothing."""
 
-    kind: Literal["ended"]
+    kind: Literal["ended", "abandoned"]
+
+
+class BeganTold(_Told):
+    """It begins only now: nothing of it was done yet."""
+
+    kind: Literal["began"]
 
 
 ToldIn = Annotated[
@@ -162,7 +169,8 @@ ToldIn = Annotated[
     | NoteTold
     | WeighedTold
     | OutcomeTold
-    | EndTold,
+    | EndTold
+    | BeganTold,
     Field(discriminator="kind"),
 ]
 
@@ -186,7 +194,7 @@ class EntryIn(Closed):
     name: Name
     person_id: Id | None = None
     plan: PlanIn
-    started_at: AwareDatetime
+    started_at: Moment
     hold_min: Annotated[int, Field(ge=0, le=720, description="what was set")]
     come_up_min: Annotated[float | None, Field(gt=0, le=180)] = None
     pieces: Annotated[list[PieceOutcome], Field(max_length=MOST_PIECES)] = Field(
@@ -380,6 +388,11 @@ class CookOut(Closed):
     person_id: str | None
     now: datetime
     speed: int
+    ahead_s: Annotated[int, Field(description="ahead of the kitchen's clock; negative: behind")]
+    version: int
+    abandoned: bool
+    engine: Annotated[str, Field(description="the engine whose numbers it goes by")]
+    reconstructed: Annotated[bool, Field(description="its numbers were worked out afterwards")]
     began_at: datetime
     ended_at: datetime | None
     connected: bool
@@ -448,6 +461,13 @@ class CompareQuery(Closed):
     other: Id
 
 
+class RangOut(Closed):
+    """A timer that is due and was not heard yet."""
+
+    timer_id: str
+    title: str
+
+
 class TurnOut(Closed):
     """What a cook beside the pot wants."""
 
@@ -458,6 +478,8 @@ class TurnOut(Closed):
     title: str
     due_at: datetime
     left_s: int
+    speed: Annotated[int, Field(description="how many times as fast as the wall its time runs")]
+    rang: Annotated[list[RangOut], Field(max_length=MAX_TIMERS)]
 
 
 class TurnsOut(Closed):
@@ -512,8 +534,8 @@ class LogQuery(Closed):
     cut: Annotated[str | None, Field(max_length=40)] = None
     pot: Annotated[str | None, Field(max_length=40)] = None
     running: bool | None = None
-    since: AwareDatetime | None = None
-    until: AwareDatetime | None = None
+    since: Moment | None = None
+    until: Moment | None = None
     limit: Annotated[int, Field(ge=1, le=MAX_LISTED)] = 50
     offset: Annotated[int, Field(ge=0, le=10_000_000)] = 0
 
@@ -612,13 +634,13 @@ class ProbeOut(Closed):
 
 
 class ClockIn(Closed):
-    """How fast the kitchen's clock runs."""
+    """How fast the time of a cook runs, or that it comes back to the time of the kitchen."""
 
-    speed: Literal[1, 10, 60, 240]
+    speed: Literal[1, 10, 60, 240] | None = None
+    back: bool = False
 
 
 class ClockOut(Closed):
     """What time it is in the kitchen."""
 
-    now: AwareDatetime
-    speed: int
+    now: datetime

@@ -3,9 +3,9 @@
 from datetime import datetime
 from typing import Annotated, Any, Literal, Self
 
-from pydantic import AwareDatetime, Field, StringConstraints, model_validator
+from pydantic import Field, StringConstraints, model_validator
 
-from pneumachron.api.schemas.base import Closed, Id, Name, Shown
+from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
 from pneumachron.core.cuts import ReleaseMethod
@@ -70,13 +70,13 @@ class StandsIn(Closed):
     """A stretch of work whose start stands."""
 
     block_id: BlockId
-    start: AwareDatetime
+    start: Moment
 
 
 class DoneIn(StandsIn):
     """Work that has begun; its end when it is over."""
 
-    end: AwareDatetime | None = None
+    end: Moment | None = None
 
     @model_validator(mode="after")
     def _in_order(self) -> Self:
@@ -88,14 +88,14 @@ class DoneIn(StandsIn):
 class AwayIn(Closed):
     """A while in which nobody has hands."""
 
-    begin: AwareDatetime
-    end: AwareDatetime
+    begin: Moment
+    end: Moment
 
 
 class DayIn(Closed):
     """When it should be on the table, what is cooked, and what stands already."""
 
-    table: AwareDatetime
+    table: Moment
     dishes: Annotated[list[DishIn], Field(min_length=1, max_length=MAX_DISHES)]
     cooks: Annotated[int, Field(ge=1, le=MAX_COOKS)] = 1
     pinned: Annotated[list[StandsIn], Field(max_length=MAX_BLOCKS)] = Field(default_factory=list)
@@ -105,7 +105,7 @@ class DayIn(Closed):
     ] = Field(default_factory=list)
     shop: Annotated[bool, Field(description="one trip to the shop is part of it")] = False
     now: Annotated[
-        AwareDatetime | None, Field(description="nothing that is not done begins before this")
+        Moment | None, Field(description="nothing that is not done begins before this")
     ] = None
 
     def to_inputs(self) -> DayInputs:
@@ -206,10 +206,15 @@ class DayOut(Closed):
     cards: Annotated[list[CardOut], Field(max_length=MAX_DISHES)]
 
 
+MAX_WAYS = 4
+
+
 class WaysOutOut(Closed):
     """What would help, best first."""
 
-    ways: Annotated[list[WayOutOut], Field(max_length=4)]
+    ways: Annotated[list[WayOutOut], Field(max_length=MAX_WAYS)]
+    complete: bool = True
+    """False: the time for the search ran out; there may be better ones."""
 
 
 class CalendarOut(Closed):

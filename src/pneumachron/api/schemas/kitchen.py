@@ -187,3 +187,16 @@ class PotsOut(Closed):
     """The pots here, smallest first."""
 
     pots: Annotated[list[KeptPotOut], Field(max_length=50)]
+
+
+class HealthOut(Closed):
+    """The app's own state."""
+
+    status: Literal["ok", "trouble"]
+    troubles: Annotated[list[Literal["database", "watch", "disk"]], Field(max_length=3)]
+    version: str
+    engine_version: str
+    watch_beat_age_s: float
+    """Seconds since running cooks were last looked at."""
+    free_bytes: int | None
+    """Room on the disk of the data folder; None: not known."""

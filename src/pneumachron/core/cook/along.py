@@ -11,7 +11,7 @@ import numpy as np
 
 from pneumachron.core.cases import RAW_STEP, first_cases, first_search, piece_dose_min
 from pneumachron.core.errors import ShapeError
-from pneumachron.core.load import Piece
+from pneumachron.core.load import Load, Piece
 from pneumachron.core.pot_heat import duhamel
 from pneumachron.core.steam import FloatArray
 from pneumachron.core.tenderness import TENDER_STEP, cumulative_dose_min, texture_step_of
@@ -73,7 +73,7 @@ def pieces_along(setup: Setup, time_s: FloatArray, pot_c: FloatArray) -> tuple[P
     dose = cumulative_dose_min(core, step_s=GRID_S)
     shown = meat.shown_c(core)
     kinds = setup.wish.load.kinds()
-    names = kind_names(setup)
+    names = kind_names(setup.wish.load)
     return tuple(
         PieceTrace(names[row], kinds[row][1], grid, shown[row], _steps(kinds[row][0], dose[row]))
         for row in range(len(kinds))
@@ -89,9 +89,9 @@ def pieces_as_set(setup: Setup, set_min: int) -> tuple[PieceTrace, ...]:
     return pieces_along(setup, run.time_s, run.pot_c)
 
 
-def kind_names(setup: Setup) -> tuple[str, ...]:
+def kind_names(load: Load) -> tuple[str, ...]:
     """`Back ribs, membrane on`: what tells the kinds of a load apart."""
-    kinds = [piece for piece, _ in setup.wish.load.kinds()]
+    kinds = [piece for piece, _ in load.kinds()]
     names = [_name(piece, [other for other in kinds if other.cut == piece.cut]) for piece in kinds]
     return tuple(
         name if names.count(name) == 1 else f"{name} ({number})"

@@ -4,9 +4,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from pneumachron.core.cook.along import kind_names
+from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.pieces import piece_names
 from pneumachron.core.cook.sheet import Sheet
-from pneumachron.core.plan import Plan
 from pneumachron.core.tenderness import TEXTURE_WORDS, TEXTURES
 from pneumachron.core.units import Shown, show_length, show_mass, show_volume
 
@@ -28,7 +28,7 @@ RELEASE_NAMES = {
 class Cooked:
     """A cook that can be laid beside another one."""
 
-    plan: Plan
+    plan: CookPlan
     sheet: Sheet
     pot_name: str
     set_min: int
@@ -73,10 +73,9 @@ def to_pressure_s(ink: Sequence[tuple[float, float]]) -> float | None:
 
 
 def _told(cook: Cooked) -> list[tuple[str, Shown | None]]:
-    setup = cook.plan.setup
-    wish = setup.wish
+    wish, numbers = cook.plan.wish, cook.plan.numbers
     kinds = wish.load.kinds()
-    named = zip(kind_names(setup), (count for _, count in kinds), strict=True)
+    named = zip(kind_names(wish.load), (count for _, count in kinds), strict=True)
     thickest_m = max(piece.thickness_m for piece, _ in kinds)
     wished = TEXTURE_WORDS[TEXTURES[round(wish.texture_step)]]
     share = cook.yield_ratio
@@ -88,9 +87,9 @@ def _told(cook: Cooked) -> list[tuple[str, Shown | None]]:
         ("weight", show_mass(sum(count * piece.mass_kg for piece, count in kinds))),
         ("thickest", show_length(thickest_m)),
         ("pot", _same(cook.pot_name)),
-        ("pressure", _same(f"{wish.pressure_pa / 1000:.0f} kPa")),
-        ("liquid", show_volume(setup.filling.wet_m3)),
-        ("release", _same(RELEASE_NAMES[setup.release])),
+        ("pressure", _same(f"{numbers.gauge_pa / 1000:.0f} kPa")),
+        ("liquid", show_volume(numbers.wet_m3)),
+        ("release", _same(RELEASE_NAMES[numbers.release])),
         ("runs", _same(str(len(cook.sheet.marks)))),
         ("to pressure", None if cook.up_s is None else _same(_spoken(cook.up_s / 60.0))),
         ("yield", None if share is None else _same(f"{100 * share:.0f} %")),
@@ -107,7 +106,7 @@ def _came_out(cook: Cooked) -> str:
     ]
     if len(set(rungs)) == 1:
         return rungs[0]
-    named = zip(piece_names(pieces, kind_names(cook.plan.setup)), rungs, strict=True)
+    named = zip(piece_names(pieces, kind_names(cook.plan.wish.load)), rungs, strict=True)
     return "; ".join(f"{name}: {rung}" for name, rung in named)
 
 

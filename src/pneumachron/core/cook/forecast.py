@@ -4,9 +4,9 @@ from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
 from pneumachron.core.constants import SPRAY_FILL_RATIO
+from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.sheet import PotMarks, Sheet
 from pneumachron.core.cook.steps import CALM_S, Step
-from pneumachron.core.plan import Plan
 
 AlarmKind: TypeAlias = Literal[
     "no_pressure", "stopped_hot", "stopped_early", "not_sealed", "no_vessel", "full_vent",
@@ -123,7 +123,7 @@ class Alarm:
     do: tuple[str, ...]
 
 
-def alarms(plan: Plan, sheet: Sheet, now_s: float) -> tuple[Alarm, ...]:
+def alarms(plan: CookPlan, sheet: Sheet, now_s: float) -> tuple[Alarm, ...]:
     """Everything that needs a word now, the worst first."""
     step = sheet.at_pot
     if step is None or sheet.ended_s is not None:
@@ -187,8 +187,8 @@ def _late(step: Step, marks: PotMarks, now_s: float) -> Alarm | None:
     ))  # fmt: skip
 
 
-def _full(plan: Plan, marks: PotMarks, now_s: float) -> Alarm | None:
-    full = plan.setup.filling.fill_ratio > SPRAY_FILL_RATIO.value
+def _full(plan: CookPlan, marks: PotMarks, now_s: float) -> Alarm | None:
+    full = plan.numbers.fill_ratio > SPRAY_FILL_RATIO.value
     if not full or marks.over_s is None or now_s - marks.over_s >= CALM_S:
         return None
     left = max(round((CALM_S - (now_s - marks.over_s)) / 60.0), 1)

@@ -4,22 +4,24 @@ Times are seconds of any one clock. The fold is pure, so a sheet that is read ag
 power failed stands exactly where it stood.
 """
 
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass, field, replace
 from typing import Any, Literal, TypeAlias, get_args
 
+from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.steps import Brought, Step, StepKind, cook_steps, run_steps
 from pneumachron.core.errors import CoreError
-from pneumachron.core.finish import FinishKind
 from pneumachron.core.live.pot import LiveState
-from pneumachron.core.plan import Plan
 
 EventKind: TypeAlias = Literal[
     "began", "ticked", "done", "undone", "timer_started", "timer_moved", "timer_rang",
     "timer_stopped", "pot", "put_back", "judged", "note", "weighed", "outcome", "ended",
+    "abandoned",
 ]  # fmt: skip
 EVENT_KINDS: tuple[EventKind, ...] = get_args(EventKind)
 MAX_ROUNDS = 4
+MAX_TIMERS = 50
+"""Of one cook at a time; nobody listens to more."""
 
 
 class SheetError(CoreError):
@@ -90,6 +92,8 @@ class Sheet:
     outcome: Mapping[str, Any] | None
     weighed: Mapping[str, float] = field(default_factory=dict)
     """`before_kg`, `after_kg`: as far as they were told."""
+    abandoned: bool = False
+    """Given up before it was done."""
 
     @property
     def current(self) -> Step | None:
@@ -128,21 +132,14 @@ class Sheet:
         return tuple(tick for tick in step.ticks if tick not in self.ticked.get(step.step_id, ()))
 
 
-def blank(plan: Plan, finish: FinishKind | None, brought: Brought | None = None) -> Sheet:
+def blank(plan: CookPlan, brought: Brought | None = None) -> Sheet:
     """A sheet on which nothing stands."""
-    return Sheet(
-        cook_steps(plan, finish, brought), None, None, {}, {}, (), None, (PotMarks(),), None
-    )
+    return Sheet(cook_steps(plan, brought), None, None, {}, {}, (), None, (PotMarks(),), None)
 
 
-def fold(
-    plan: Plan,
-    finish: FinishKind | None,
-    events: Sequence[Event],
-    brought: Brought | None = None,
-) -> Sheet:
+def fold(plan: CookPlan, events: Iterable[Event], brought: Brought | None = None) -> Sheet:
     """Where a cook stands after all that happened."""
-    sheet = blank(plan, finish, brought)
+    sheet = blank(plan, brought)
     for event in events:
         sheet = after(plan, sheet, event)
     return sheet
@@ -157,6 +154,12 @@ def check(sheet: Sheet, event: Event) -> None:
     """
     if sheet.ended_s is not None and event.kind not in {"note", "outcome", "weighed"}:
         raise SheetError("ended", "This cook is over.", "Start it again from its plan.")
+    if event.kind == "began" and (sheet.done_s or sheet.ticked):
+        raise SheetError(
+            "begun",
+            "This cook is under way already.",
+            "Undo its steps first, or begin another one.",
+        )
     if event.kind in {"done", "undone", "ticked", "timer_started"}:
         step = sheet.step(str(event.body["step_id"]))
         if event.kind == "done" and (missing := sheet.missing(step)):
@@ -167,6 +170,10 @@ def check(sheet: Sheet, event: Event) -> None:
             )
         if event.kind == "ticked" and event.body["tick"] not in step.ticks:
             raise SheetError("unknown_tick", "This step has no such line.", "Load the page again.")
+    if event.kind == "timer_started" and len(sheet.timers) >= MAX_TIMERS:
+        raise SheetError(
+            "too_many_timers", f"{MAX_TIMERS} timers run already.", "Stop some of them first."
+        )
     if event.kind in {"timer_moved", "timer_rang", "timer_stopped"} and not any(
         timer.timer_id == event.body["timer_id"] for timer in sheet.timers
     ):
@@ -177,7 +184,31 @@ def check(sheet: Sheet, event: Event) -> None:
         )
 
 
-def after(plan: Plan, sheet: Sheet, event: Event) -> Sheet:
+ALWAYS_ROOM: frozenset[EventKind] = frozenset({"ended", "abandoned", "outcome", "weighed"})
+"""What can be told however full a sheet is: a cook can always be ended."""
+
+
+def changes_nothing(sheet: Sheet, event: Event) -> bool:
+    """Whether this was told already in other words: a step that is done, a timer that was heard.
+
+    Pressing a button ten times means the same as pressing it once.
+    """
+    body, kind = event.body, event.kind
+    if kind in {"done", "undone"}:
+        return (str(body["step_id"]) in sheet.done_s) is (kind == "done")
+    if kind == "ticked":
+        return body["tick"] in sheet.ticked.get(str(body["step_id"]), ())
+    if kind in {"ended", "abandoned"}:
+        return sheet.ended_s is not None
+    if kind == "outcome":
+        return sheet.outcome is not None and dict(sheet.outcome) == dict(body)
+    if kind == "timer_rang":
+        heard = [timer.timer_id for timer in sheet.timers if timer.rang_s is not None]
+        return body["timer_id"] in heard
+    return False
+
+
+def after(plan: CookPlan, sheet: Sheet, event: Event) -> Sheet:
     """The sheet with one more thing on it."""
     if event.kind == "put_back":
         return _put_back(plan, sheet, int(event.body["hold_min"]))
@@ -285,7 +316,7 @@ def _too_early(sheet: Sheet, step_id: str, at_s: float) -> bool:
     return at_s - marks.pressure_s < sheet.step(step_id).likely_s - EARLY_S
 
 
-def _put_back(plan: Plan, sheet: Sheet, hold_min: int) -> Sheet:
+def _put_back(plan: CookPlan, sheet: Sheet, hold_min: int) -> Sheet:
     """Another run of the pot, after the look that sent it back."""
     number = len(sheet.marks) + 1
     judged = f"judge{'' if number == 2 else f'#{number - 1}'}"
@@ -299,6 +330,7 @@ def _put_back(plan: Plan, sheet: Sheet, hold_min: int) -> Sheet:
 _CHANGES: dict[EventKind, Callable[[Sheet, Event], Sheet]] = {
     "began": lambda sheet, event: replace(sheet, began_s=event.at_s),
     "ended": lambda sheet, event: replace(sheet, ended_s=event.at_s),
+    "abandoned": lambda sheet, event: replace(sheet, ended_s=event.at_s, abandoned=True),
     "ticked": _ticked,
     "done": lambda sheet, event: _done(sheet, str(event.body["step_id"]), event.at_s),
     "undone": _undone,

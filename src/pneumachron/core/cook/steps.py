@@ -4,15 +4,12 @@ The words are common practice.
 """
 
 from dataclasses import dataclass
-from math import isfinite
 from typing import Literal, TypeAlias
 
 from pneumachron.core.constants import SPRAY_FILL_RATIO
+from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.day.dish import Extra, ExtraWhen
-from pneumachron.core.finish import FinishKind, carving, finish_for, rest_for
-from pneumachron.core.plan import Plan, is_pulled
-from pneumachron.core.sauce import reduce_sauce
-from pneumachron.core.season import searing
+from pneumachron.core.finish import carving
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import show_length, show_volume
 
@@ -70,15 +67,13 @@ class Brought:
     sauce: bool = True
 
 
-def cook_steps(
-    plan: Plan, finish: FinishKind | None = None, brought: Brought | None = None
-) -> tuple[Step, ...]:
+def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ...]:
     """From the board to the notes."""
     brought = brought or Brought()
     season, *to_the_pot = before_steps(plan)
     run = run_steps(plan, plan.hold_min)
     started = next(index for index, step in enumerate(run) if step.kind == "set") + 1
-    rest, *after = after_steps(plan, finish)
+    rest, *after = after_steps(plan)
     if not brought.sauce:
         after = [step for step in after if step.kind != "sauce"]
     return (
@@ -114,22 +109,19 @@ def _extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
     return tuple(found)
 
 
-def before_steps(plan: Plan) -> tuple[Step, ...]:
+def before_steps(plan: CookPlan) -> tuple[Step, ...]:
     """Up to the meat in the pot."""
-    setup = plan.setup
-    load, pot = setup.wish.load, setup.wish.pot
-    piece = load.pieces[0]
-    thick = show_length(piece.thickness_m).metric
+    numbers = plan.numbers
+    thick = show_length(numbers.thickness_m).metric
     found = [
         Step("season", "season", "Trim, measure, pat dry, season all faces",
              f"about {thick} at the thickest, the cut faces seasoned too",
              "another thickness? Change it on the Bench: it sets the minutes",
              SEASON_S)
     ]  # fmt: skip
-    if piece.cut.sears and not piece.frozen:
-        how = searing(load, pot)
-        low, high = how.batch_s
-        likely = (low + high) / 2
+    how = numbers.sear
+    if how is not None:
+        likely = (how.batch_low_s + how.batch_high_s) / 2
         timers = tuple(
             StepTimer(f"batch {number + 1} of {how.batches}: {side}", likely / 2)
             for number in range(how.batches)
@@ -140,14 +132,14 @@ def before_steps(plan: Plan) -> tuple[Step, ...]:
                  f"Brown in {how.batches} batch{'es' if how.batches > 1 else ''}, one layer",
                  "brown, and it lets go of the metal by itself",
                  "it sticks? A minute more. Raw patches? Turn it again",
-                 sum(how.total_s) / 2, timers=timers),
+                 (how.total_low_s + how.total_high_s) / 2, timers=timers),
             Step("deglaze", "deglaze", "A splash of liquid, scrape the base bare",
                  "metal all over, nothing brown left",
                  "something sticks? More liquid, keep scraping: it stops the pot otherwise",
                  DEGLAZE_S),
         ]  # fmt: skip
-    amount = show_volume(setup.filling.liquid_m3)
-    rack, arranged = setup.standing.rack, setup.standing.arrangement
+    amount = show_volume(numbers.liquid_m3)
+    rack, arranged = numbers.rack, numbers.arrangement
     found += [
         Step("pour", "pour", f"Liquid in: {amount.metric} ({amount.us})",
              "thin liquid on the bare base",
@@ -186,20 +178,20 @@ LID_TICKS = (
 )
 
 
-def run_steps(plan: Plan, hold_min: int, round_number: int = 1) -> tuple[Step, ...]:
+def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Step, ...]:
     """One run of the pot, from the lid to the look."""
-    setup = plan.setup
+    wish = plan.wish
     suffix = "" if round_number == 1 else f"#{round_number}"
-    up_s = _phase_s(plan, "come_up") if round_number == 1 else _phase_s(plan, "come_up") / 2
-    full = setup.filling.fill_ratio > SPRAY_FILL_RATIO.value
-    cut = plan.outcomes[0].piece.cut
-    texture = TEXTURES[round(setup.wish.texture_step)]
+    up_s = plan.numbers.come_up_s / (1 if round_number == 1 else 2)
+    full = plan.numbers.fill_ratio > SPRAY_FILL_RATIO.value
+    cut = wish.load.pieces[0].cut
+    texture = TEXTURES[round(wish.texture_step)]
     return (
         Step(f"lid{suffix}", "lid", "Check the lid, then lock it",
              "all five are so", "never force it: take it off and look again",
              LID_S, ticks=LID_TICKS, round=round_number),
         Step(f"set{suffix}", "set",
-             f"Set {hold_min // 60}:{hold_min % 60:02d}, {setup.wish.level} pressure, and start",
+             f"Set {hold_min // 60}:{hold_min % 60:02d}, {wish.level} pressure, and start",
              "the panel shows these minutes and that it heats",
              "no delayed start with raw meat; some pots want the start key",
              SET_S, round=round_number),
@@ -222,12 +214,10 @@ def run_steps(plan: Plan, hold_min: int, round_number: int = 1) -> tuple[Step, .
     )  # fmt: skip
 
 
-def _release(plan: Plan, suffix: str, number: int, *, full: bool) -> Step:
-    after = plan.setup.after
-    wait_s = after.wait_s if isfinite(after.wait_s) else 0.0
-    natural_s = _phase_s(plan, "natural_release")
-    vent_s = _phase_s(plan, "venting")
-    if not isfinite(after.wait_s):
+def _release(plan: CookPlan, suffix: str, number: int, *, full: bool) -> Step:
+    wait_s = plan.numbers.wait_s
+    natural_s, vent_s = plan.numbers.natural_release_s, plan.numbers.venting_s
+    if wait_s is None:
         return Step(f"release{suffix}", "release", "Switch off; the pressure falls by itself",
                     f"the pin drops after about {max(round(natural_s / MINUTE_S), 1)} min",
                     "it takes longer in a full pot; leave the valve alone",
@@ -244,16 +234,11 @@ def _release(plan: Plan, suffix: str, number: int, *, full: bool) -> Step:
                 timers=timers, waits="pin_down", round=number)  # fmt: skip
 
 
-def after_steps(plan: Plan, finish: FinishKind | None) -> tuple[Step, ...]:
+def after_steps(plan: CookPlan) -> tuple[Step, ...]:
     """From the rest to the notes."""
-    wish = plan.setup.wish
-    low, high = rest_for(wish.load)
-    rest = (low + high) / 2
-    cut = plan.outcomes[0].piece.cut
-    pulled = is_pulled(wish)
-    volume = max(plan.ending.liquid_m3, 1e-4)
-    reduced = reduce_sauce(wish.pot, wish.altitude_m, volume, 0.5)
-    boil_s = reduced.heat_s + reduced.boil_s
+    numbers = plan.numbers
+    rest, boil_s, pulled = numbers.rest_s, numbers.sauce_s, numbers.pulled
+    cut = plan.wish.load.pieces[0].cut
     found = [
         Step("rest", "rest", f"Rest it {round(rest / MINUTE_S)} min under a loose tent",
              "juice stays in when it is pressed", "do not cut it yet: it falls to mush",
@@ -262,16 +247,16 @@ def after_steps(plan: Plan, finish: FinishKind | None) -> tuple[Step, ...]:
              "it coats a spoon", "thin? Starch in cold water, a minute at a simmer",
              boil_s, timers=(StepTimer("sauce", boil_s),)),
     ]  # fmt: skip
-    crust = finish_for(wish.load, wish.pot, finish)
-    if crust.kind != "none":
-        low, high = crust.each_s
+    crust = numbers.crust
+    if crust is not None:
+        low, high = crust.each_low_s, crust.each_high_s
         where = {"broiler": "close under the broiler", "grill": "on the grill",
                  "crisping": "under the crisping lid"}[crust.kind]  # fmt: skip
         found.append(
             Step("finish", "finish",
                  f"Crust {where}, {round(low / MINUTE_S)}–{round(high / MINUTE_S)} min",
                  "brown at the edges; look at half time", "pale? A minute at a time",
-                 sum(crust.total_s) / 2,
+                 (crust.total_low_s + crust.total_high_s) / 2,
                  timers=(StepTimer("look: half time", low / 2), StepTimer("crust", high)))
         )  # fmt: skip
     how = carving(cut, pulled=pulled, cold=False)
@@ -285,7 +270,3 @@ def after_steps(plan: Plan, finish: FinishKind | None) -> tuple[Step, ...]:
              "texture, juice, taste, one line for next time", "half a minute is enough", WRITE_S),
     ]  # fmt: skip
     return tuple(found)
-
-
-def _phase_s(plan: Plan, kind: str) -> float:
-    return sum(phase.duration_s for phase in plan.phases if phase.kind == kind)

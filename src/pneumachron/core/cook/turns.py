@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
+from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.forecast import alarms, forecast
 from pneumachron.core.cook.sheet import Sheet
-from pneumachron.core.plan import Plan
 
 Wants: TypeAlias = Literal["help", "ear", "hands", "time", "notes"]
 """Something goes wrong; a timer rang; hands now; only time; only to be written down."""
@@ -26,7 +26,7 @@ class Turn:
         return _ORDER[self.wants], self.due_s
 
 
-def turn_of(plan: Plan, sheet: Sheet, now_s: float) -> Turn:
+def turn_of(plan: CookPlan, sheet: Sheet, now_s: float) -> Turn:
     """What a dish wants now.
 
     A step without hands, or one whose timer runs, wants time until the next that needs them.

@@ -10,7 +10,7 @@ table backwards). Small days try every order, large ones a few good ones, and th
 within the best. Times are seconds from the table, so before it they are negative.
 """
 
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from itertools import islice, permutations
 from typing import TypeAlias
@@ -193,6 +193,7 @@ def schedule(
     *,
     fixed: Mapping[str, float] | None = None,
     closed: Sequence[Closed] = (),
+    go_on: Callable[[], bool] = lambda: True,
 ) -> Schedule:
     """The schedule that starts latest among those with the least clash.
 
@@ -202,13 +203,14 @@ def schedule(
     capacity : how many a lane takes at a time; 1 when it is not named
     fixed : starts that stand, by block: done, under way, or pinned by the cook
     closed : lanes that nobody has for a while: the hands at night
+    go_on : asked between orders of a large day; False ends the search with the best so far
 
     Raises
     ------
     WishError : too many blocks, twice the same id, or waits in a circle.
     """
     _check(blocks)
-    search = _Search(blocks, capacity, dict(fixed or {}), closed)
+    search = _Search(blocks, capacity, dict(fixed or {}), closed, go_on)
     return search.best()
 
 
@@ -263,6 +265,7 @@ class _Search:
     capacity: Mapping[Lane, int]
     fixed: Mapping[str, float]
     closed: Sequence[Closed]
+    go_on: Callable[[], bool]
     followers: Mapping[str, list[tuple[Block, Wait]]] = field(init=False)
     tried: int = 0
 
@@ -325,10 +328,10 @@ class _Search:
     def _exchanged(self, best: "_Tried") -> Schedule:
         """Blocks moved within the order as long as it helps."""
         helped = True
-        while helped and self.tried < MOST_ORDERS:
+        while helped and self.tried < MOST_ORDERS and self.go_on():
             helped = False
             for order in _neighbours(best[1], self.followers):
-                if self.tried >= MOST_ORDERS:
+                if self.tried >= MOST_ORDERS or not self.go_on():
                     break
                 found = self._try(order)
                 if found[0] < best[0]:

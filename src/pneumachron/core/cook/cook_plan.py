@@ -1,0 +1,226 @@
+"""The numbers a cook is cooked by, worked out once when it begins and kept with it.
+
+A later engine works out other minutes. A cook that is under way, and a log entry that is over,
+keep theirs: their steps are made from these numbers and from nothing else of the engine.
+"""
+
+from collections.abc import Mapping
+from dataclasses import asdict, dataclass, fields, is_dataclass, replace
+from math import isfinite
+from typing import Any, get_args, get_type_hints
+
+from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.cuts import ReleaseMethod
+from pneumachron.core.errors import ShapeError
+from pneumachron.core.finish import Finish, FinishKind, finish_for, rest_for
+from pneumachron.core.plan import Plan, is_pulled
+from pneumachron.core.racks import Rack
+from pneumachron.core.sauce import reduce_sauce
+from pneumachron.core.season import searing
+from pneumachron.core.standing import Arrangement
+from pneumachron.core.wish import Wish
+
+REDUCED_RATIO = 0.5
+"""The juice is boiled down to half. Common practice."""
+MAX_TRACE = 400
+LARGEST = 14 * 86_400.0
+"""Two weeks in seconds; no pressure in pascals is more either."""
+
+
+@dataclass(frozen=True, slots=True)
+class SearNumbers:
+    """Browning: batches, and from and to in seconds."""
+
+    batches: int
+    batch_low_s: float
+    batch_high_s: float
+    total_low_s: float
+    total_high_s: float
+
+
+@dataclass(frozen=True, slots=True)
+class CrustNumbers:
+    """The crust: from and to in seconds, of one batch and of all."""
+
+    kind: FinishKind
+    each_low_s: float
+    each_high_s: float
+    total_low_s: float
+    total_high_s: float
+
+
+@dataclass(frozen=True, slots=True)
+class CookNumbers:
+    """Everything the engine said that a cook goes by. SI, and no words."""
+
+    engine: str
+    hold_min: int
+    gauge_pa: float
+    thickness_m: float
+    """Of the first kind of piece."""
+    liquid_m3: float
+    wet_m3: float
+    """With the juice."""
+    fill_ratio: float
+    left_m3: float
+    """Liquid when it is opened, for the sauce."""
+    rack: Rack
+    arrangement: Arrangement
+    release: ReleaseMethod
+    wait_s: float | None
+    """Before the valve is opened; None: the pressure falls by itself."""
+    come_up_s: float
+    natural_release_s: float
+    venting_s: float
+    open_pot_s: float
+    """How long the meat softens on in the open pot."""
+    sear: SearNumbers | None
+    rest_s: float
+    sauce_s: float
+    crust: CrustNumbers | None
+    pulled: bool
+    trace: tuple[tuple[float, float], ...]
+    """Planned gauge pressure [Pa] over time from lid on [s]."""
+    reconstructed: bool = False
+    """Worked out after the cook, not when it began."""
+
+
+@dataclass(frozen=True, slots=True)
+class CookPlan:
+    """A cook's own plan: what was asked for, and the numbers it is cooked by."""
+
+    wish: Wish
+    numbers: CookNumbers
+
+    @property
+    def hold_min(self) -> int:
+        """Minutes that were set at first."""
+        return self.numbers.hold_min
+
+
+def cook_plan(plan: Plan, finish: FinishKind | None = None) -> CookPlan:
+    """Take from a plan what a cook goes by."""
+    setup = plan.setup
+    wish = setup.wish
+    reduced = reduce_sauce(
+        wish.pot, wish.altitude_m, max(plan.ending.liquid_m3, 1e-4), REDUCED_RATIO
+    )
+    low, high = rest_for(wish.load)
+    numbers = CookNumbers(
+        engine=ENGINE_VERSION,
+        hold_min=plan.hold_min,
+        gauge_pa=plan.gauge_pa,
+        thickness_m=wish.load.pieces[0].thickness_m,
+        liquid_m3=setup.filling.liquid_m3,
+        wet_m3=setup.filling.wet_m3,
+        fill_ratio=setup.filling.fill_ratio,
+        left_m3=plan.ending.liquid_m3,
+        rack=setup.standing.rack,
+        arrangement=setup.standing.arrangement,
+        release=setup.release,
+        wait_s=setup.after.wait_s if isfinite(setup.after.wait_s) else None,
+        come_up_s=_phase_s(plan, "come_up"),
+        natural_release_s=_phase_s(plan, "natural_release"),
+        venting_s=_phase_s(plan, "venting"),
+        open_pot_s=setup.after.open_pot_s,
+        sear=_sear(wish),
+        rest_s=(low + high) / 2,
+        sauce_s=reduced.heat_s + reduced.boil_s,
+        crust=_crust(finish_for(wish.load, wish.pot, finish)),
+        pulled=is_pulled(wish),
+        trace=tuple(
+            (round(float(at), 1), round(float(gauge), 1))
+            for at, gauge in zip(plan.trace.time_s, plan.trace.gauge_pa, strict=True)
+        ),
+    )
+    return CookPlan(wish, numbers)
+
+
+def reconstructed(plan: CookPlan) -> CookPlan:
+    """The same, marked as worked out afterwards."""
+    return replace(plan, numbers=replace(plan.numbers, reconstructed=True))
+
+
+def _sear(wish: Wish) -> SearNumbers | None:
+    piece = wish.load.pieces[0]
+    if not piece.cut.sears or piece.frozen:
+        return None
+    how = searing(wish.load, wish.pot)
+    return SearNumbers(how.batches, *how.batch_s, *how.total_s)
+
+
+def _crust(found: Finish) -> CrustNumbers | None:
+    if found.kind == "none":
+        return None
+    return CrustNumbers(found.kind, *found.each_s, *found.total_s)
+
+
+def _phase_s(plan: Plan, kind: str) -> float:
+    return sum(phase.duration_s for phase in plan.phases if phase.kind == kind)
+
+
+# kept with the cook as plain values
+
+
+def to_document(numbers: CookNumbers) -> dict[str, Any]:
+    """As plain values, ready for JSON."""
+    return asdict(numbers) | {"trace": [list(point) for point in numbers.trace]}
+
+
+def from_document(document: Mapping[str, Any]) -> CookNumbers:
+    """Read what `to_document` wrote.
+
+    Raises
+    ------
+    ShapeError : something is missing, of another kind, or not a number that can be.
+    """
+    try:
+        values = {**document, "trace": tuple(_point(item) for item in document["trace"])}
+        for name, kind in (("sear", SearNumbers), ("crust", CrustNumbers)):
+            if values.get(name) is not None:
+                values[name] = kind(**values[name])
+        found = CookNumbers(**values)
+    except (TypeError, KeyError, ValueError) as error:
+        raise ShapeError(
+            f"the numbers of this cook are not whole: {type(error).__name__}"
+        ) from None
+    _check(found)
+    return found
+
+
+def _point(item: Any) -> tuple[float, float]:  # noqa: ANN401 - whatever a file holds
+    at, gauge = item
+    return at, gauge
+
+
+def _check(found: object) -> None:
+    """Each value of the kind its field names, finite and not huge."""
+    hints = get_type_hints(type(found))
+    for field in fields(found) if is_dataclass(found) else ():
+        value = getattr(found, field.name)
+        if is_dataclass(value):
+            _check(value)
+        elif field.name == "trace":
+            if len(value) > MAX_TRACE or not all(_is_number(x) for point in value for x in point):
+                raise ShapeError("the trace of this cook is not a curve")
+        elif not _fits(value, hints[field.name]):
+            raise ShapeError(f"{field.name} of this cook cannot be")
+
+
+def _fits(value: object, hint: Any) -> bool:  # noqa: ANN401 - a type hint
+    words = get_args(hint)
+    if value is None:
+        return type(None) in words
+    if words and all(isinstance(word, str) for word in words):
+        return value in words
+    if hint is bool:
+        return isinstance(value, bool)
+    if hint is str:
+        return isinstance(value, str) and 0 < len(value) <= 20
+    if hint is int:
+        return isinstance(value, int) and not isinstance(value, bool) and 0 <= value <= 1000
+    return isinstance(value, int | float) and _is_number(value) and abs(value) <= LARGEST
+
+
+def _is_number(value: Any) -> bool:  # noqa: ANN401 - whatever a file holds
+    return isinstance(value, int | float) and not isinstance(value, bool) and isfinite(value)
