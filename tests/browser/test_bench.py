@@ -311,3 +311,41 @@ def test_a_lost_server_is_said_and_nothing_is_lost(page: Page, tmp_path: Path) -
         page.goto(f"{address}/")  # the draft comes back without its address
         expect(field(page, "thickness")).to_have_value("2 in")
         expect(hold(page)).not_to_have_text(before)
+
+
+COUNT = """
+  window.most = 0;
+  let flying = 0;
+  const ask = window.fetch;
+  window.fetch = async (...asked) => {
+    if (!(asked[0] instanceof Request) || !asked[0].url.endsWith('/api/plan')) return ask(...asked);
+    flying += 1;
+    window.most = Math.max(window.most, flying);
+    try { return await ask(...asked); } finally { flying -= 1; }
+  };
+"""
+
+
+def test_a_drag_keeps_one_question_on_its_way_and_answers_the_last(page: Page) -> None:
+    failed: list[str] = []
+    page.on("requestfailed", lambda request: failed.append(request.url))
+    page.add_init_script(COUNT)
+    page.goto("/?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm")
+    expect(page.get_by_test_id("hold")).to_be_visible()
+    thumb = page.get_by_label("thickness, drag").bounding_box()
+    assert thumb is not None
+    x, y = thumb["x"] + thumb["width"] / 2, thumb["y"] + thumb["height"] / 2
+    page.mouse.move(x, y)
+    page.mouse.down()
+    for step in range(60):
+        page.mouse.move(x + step % 30, y)
+    page.mouse.move(x + 20, y)
+    page.mouse.up()
+    expect(page.locator("[aria-busy=true]")).to_have_count(0)
+    thickness = page.get_by_label("thickness", exact=True).input_value()
+    assert thickness != "4.5 cm"
+    shown = page.get_by_test_id("hold").get_attribute("data-thickness-mm")
+    assert shown is not None
+    assert int(shown) == round(10 * float(thickness.removesuffix(" cm")))
+    assert page.evaluate("window.most") == 1
+    assert failed == []

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { PlanOut } from "@/api/client";
 import { LiquidHandle } from "@/drawing/LiquidHandle";
 import {
@@ -19,7 +20,7 @@ interface Props {
 }
 
 /** The pot in section, to scale, with what is in it. */
-export function PotSection({ plan, units, enlarge, onPour }: Props) {
+export const PotSection = memo(function PotSection({ plan, units, enlarge, onPour }: Props) {
   const shape = potGeometry(plan, units);
   const { pot, liquid } = plan;
   const labels = {
@@ -72,7 +73,7 @@ export function PotSection({ plan, units, enlarge, onPour }: Props) {
       </text>
     </svg>
   );
-}
+});
 
 type Arrangement = NonNullable<PlanOut["standing"]["arrangement"]>;
 

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { PlanOut } from "@/api/client";
 import { topGeometry, VIEW } from "@/drawing/pot-geometry";
 
@@ -7,7 +8,7 @@ interface Props {
 }
 
 /** The pot from above, to scale, with every piece where it lies. */
-export function PotTop({ plan, enlarge }: Props) {
+export const PotTop = memo(function PotTop({ plan, enlarge }: Props) {
   const shape = topGeometry(plan);
   return (
     <svg
@@ -55,4 +56,4 @@ export function PotTop({ plan, enlarge }: Props) {
       </text>
     </svg>
   );
-}
+});

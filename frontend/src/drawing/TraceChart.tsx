@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { PlanOut, Texture } from "@/api/client";
 import { TraceReader } from "@/drawing/TraceReader";
 import {
@@ -19,7 +20,7 @@ interface Props {
 }
 
 /** The planned cook, pencilled on a recorder's chart. */
-export function TraceChart({ plan, width, units, others = [] }: Props) {
+export const TraceChart = memo(function TraceChart({ plan, width, units, others = [] }: Props) {
   const over = others.map((other) => other.plan);
   const sheet = traceGeometry(plan, width, units, (kind) => PHASE_WORDS[kind], over);
   return (
@@ -61,7 +62,7 @@ export function TraceChart({ plan, width, units, others = [] }: Props) {
       <TraceReader sheet={sheet} units={units} />
     </svg>
   );
-}
+});
 
 const DASHES = ["7 4", "2 3", "9 3 2 3", "4 4"];
 

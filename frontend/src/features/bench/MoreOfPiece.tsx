@@ -53,14 +53,14 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
           value={wish.length}
           placeholder={piece?.length_shown[units] ?? "by the weight"}
           problem={field("length")}
-          onChange={(length) => change({ length }, "drag")}
+          onChange={(length) => change({ length }, "type")}
         />
         <MeasureField
           label="width"
           value={wish.width}
           placeholder={piece?.width_shown[units] ?? "by the weight"}
           problem={field("width")}
-          onChange={(width) => change({ width }, "drag")}
+          onChange={(width) => change({ width }, "type")}
         />
         <Tick
           label="pieces lie on each other and touch"
@@ -77,7 +77,7 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
           value={wish.sauce}
           placeholder="thick or sweet, besides"
           problem={field("sauce")}
-          onChange={(sauce) => change({ sauce }, "drag")}
+          onChange={(sauce) => change({ sauce }, "type")}
         />
         {wish.sauce && <SauceIs bench={bench} />}
         <MeasureField
@@ -87,7 +87,7 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
           placeholder="minutes, lid off, after"
           other="min"
           problem={field("boil")}
-          onChange={(boil) => change({ boil }, "drag")}
+          onChange={(boil) => change({ boil }, "type")}
         />
         <Tick
           label="something in it foams: beans, grains, apple"
@@ -123,7 +123,7 @@ function SauceIs({ bench: { wish, change, problem } }: { bench: Bench }) {
         placeholder="in a litre of it"
         other="g/l"
         problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
-        onChange={(sugar) => change({ sugar }, "drag")}
+        onChange={(sugar) => change({ sugar }, "type")}
       />
       <Tick
         label="poured over the meat, not on the base"
@@ -147,7 +147,7 @@ const SECTIONS = [
 
 function SecondKind({ bench, catalogue }: Omit<Props, "cut" | "units">) {
   const { also } = bench.wish;
-  const set = (part: Partial<typeof also>, how: "drag" | "set") =>
+  const set = (part: Partial<typeof also>, how: "type" | "set") =>
     bench.change({ also: { ...also, ...part } }, how);
   const options = [
     { value: "", name: "nothing else" },
@@ -173,21 +173,21 @@ function SecondKind({ bench, catalogue }: Omit<Props, "cut" | "units">) {
             value={also.mass}
             placeholder="of the second kind"
             problem={trouble("mass")}
-            onChange={(mass) => set({ mass }, "drag")}
+            onChange={(mass) => set({ mass }, "type")}
           />
           <MeasureField
             label="pieces"
             value={also.count}
             inputMode="numeric"
             problem={trouble("count")}
-            onChange={(count) => set({ count }, "drag")}
+            onChange={(count) => set({ count }, "type")}
           />
           <MeasureField
             label="thickness"
             value={also.thickness}
             placeholder="measure it"
             problem={trouble("thickness")}
-            onChange={(thickness) => set({ thickness }, "drag")}
+            onChange={(thickness) => set({ thickness }, "type")}
           />
         </>
       )}

@@ -196,7 +196,7 @@ function Measures({ bench, catalogue, household, weighing, onWeighed }: Measures
         placeholder={units === "us" ? "3 lb 2 oz" : "1.4 kg"}
         other={otherOf(piece?.total_mass_shown, wish.mass, units)}
         problem={fieldProblem(bench, "mass")}
-        onChange={(mass) => change({ mass }, "drag")}
+        onChange={(mass) => change({ mass }, "type")}
         canStep={totalKg !== undefined}
         onStep={(direction) =>
           change({ mass: massText(steppedMass(totalKg ?? 0, direction, massUnits), massUnits) })
@@ -209,7 +209,7 @@ function Measures({ bench, catalogue, household, weighing, onWeighed }: Measures
         inputMode="numeric"
         other={piece && piece.count > 1 ? `of ${piece.mass_shown[massUnits]}` : undefined}
         problem={fieldProblem(bench, "count")}
-        onChange={(text) => change({ count: text }, "drag")}
+        onChange={(text) => change({ count: text }, "type")}
         onStep={(direction) => change({ count: String(Math.max(1, count + direction)) })}
       />
       <MeasureField
@@ -218,7 +218,7 @@ function Measures({ bench, catalogue, household, weighing, onWeighed }: Measures
         placeholder={units === "us" ? "1 3/4 in" : "4.5 cm"}
         other={otherOf(piece?.thickness_shown, wish.thickness, units)}
         problem={fieldProblem(bench, "thickness")}
-        onChange={(thickness) => change({ thickness }, "drag")}
+        onChange={(thickness) => change({ thickness }, "type")}
         canStep={thicknessM !== undefined}
         onStep={(direction) =>
           setThickness(steppedLength(thicknessM ?? 0, direction, sizeUnits), "set")
@@ -237,7 +237,7 @@ function Measures({ bench, catalogue, household, weighing, onWeighed }: Measures
         placeholder={household.start_shown[units]}
         other={startWords(wish.start, piece?.start_shown, units)}
         problem={fieldProblem(bench, "start")}
-        onChange={(start) => change({ start }, "drag")}
+        onChange={(start) => change({ start }, "type")}
         suggestions={STARTS}
       />
       {piece && (

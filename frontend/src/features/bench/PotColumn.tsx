@@ -1,4 +1,4 @@
-import { useId, useState } from "react";
+import { useCallback, useId, useState } from "react";
 import type { CutOut, PlanOut } from "@/api/client";
 import { PotSection } from "@/drawing/PotSection";
 import { PotTop } from "@/drawing/PotTop";
@@ -28,7 +28,10 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
   const trouble = troubleAt(problem, "pot");
   const [view, setView] = useState("section");
   useKeys({ v: () => setView((now) => (now === "section" ? "top" : "section")) });
-  const pour = (liquid: string, how: "drag" | "set") => change({ liquid }, how);
+  const pour = useCallback(
+    (liquid: string, how: "drag" | "set") => change({ liquid }, how),
+    [change],
+  );
   return (
     <section
       aria-label="The pot"

@@ -125,6 +125,7 @@ function Hold({ plan, stale, refused }: HoldProps) {
       <p
         className="overflow-clip font-bold font-dial text-[80px] leading-[0.92]"
         data-testid="hold"
+        data-thickness-mm={plan.pieces[0] && Math.round(1000 * plan.pieces[0].thickness_m)}
       >
         {panelTime(hold_min)}
       </p>
@@ -168,7 +169,7 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
         placeholder={shown ? shown.school_shown[units] : "by the school"}
         other={shown?.shown[wish.liquid && liquidUnits === "us" ? "metric" : otherUnits(units)]}
         problem={liquid ? { message: liquid.message, hint: liquid.hint ?? null } : null}
-        onChange={(text) => change({ liquid: text }, "drag")}
+        onChange={(text) => change({ liquid: text }, "type")}
         aside={<WhyBeside plan={plan} about={["liquid"]} of="liquid" />}
         canStep={plan !== undefined}
         onStep={(direction) => {
@@ -226,7 +227,7 @@ function OwnPressure({ bench }: { bench: Bench }) {
       value={bench.wish.gauge}
       placeholder="75 kPa or 11 psi"
       problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
-      onChange={(gauge) => bench.change({ gauge }, "drag")}
+      onChange={(gauge) => bench.change({ gauge }, "type")}
     />
   );
 }
@@ -260,7 +261,7 @@ function ReleaseMinutes({ bench, method }: { bench: Bench; method: ReleaseMethod
       placeholder={`${words.usual} min`}
       other="min"
       problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
-      onChange={(minutes) => bench.change({ minutes }, "drag")}
+      onChange={(minutes) => bench.change({ minutes }, "type")}
       onStep={(direction) => {
         const now = Number(bench.wish.minutes) || words.usual;
         bench.change({ minutes: String(Math.max(5, now + 5 * direction)) });

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { PlanOut } from "@/api/client";
 import { useOtherReleases } from "@/api/queries";
 import { TraceChart } from "@/drawing/TraceChart";
 import { SHEET_HEIGHT } from "@/drawing/trace-geometry";
@@ -20,10 +21,12 @@ export function TraceStrip({ bench, units, stale }: Props) {
   const { plan } = bench;
   const [laid, setLaid] = useState(false);
   const releases = useOtherReleases(laid && !stale ? bench.settled : null, plan?.setting.release);
-  const others = releases.map(({ release, plan: other }) => ({
-    name: RELEASE_WORDS[release].name,
-    plan: other,
-  }));
+  const others = laid
+    ? releases.map(({ release, plan: other }) => ({
+        name: RELEASE_WORDS[release].name,
+        plan: other,
+      }))
+    : NONE;
   const [ref, width] = useWidth<HTMLDivElement>(1200);
   return (
     <section aria-label="The trace" className="border-ink border-t-2 px-3 pb-1">
@@ -83,6 +86,8 @@ export function TraceStrip({ bench, units, stale }: Props) {
     </section>
   );
 }
+
+const NONE: { name: string; plan: PlanOut }[] = [];
 
 /** How the lines that are laid over are drawn, in their order. */
 const LINES = ["dashed", "dotted"];

@@ -53,17 +53,33 @@ export function useBench() {
   };
 }
 
-/** What is dragged or typed is held here, and goes into the address when the hand rests: a browser
- * takes only so many addresses a second. */
+/** What is dragged is held here, and goes into the address when the hand rests: a browser takes only
+ * so many addresses a second. What is typed stands in the address at once. */
 function useHeld(raw: string, inAddress: Wish, planId: string | null) {
   const [, navigate] = useLocation();
-  const [held, setHeld] = useState<{ over: string; part: Partial<Wish> } | null>(null);
-  // another address (back, a plan taken up) lets go of what was held over the one before
-  const part = held && held.over === raw ? held.part : null;
+  const [held, setHeld] = useState<Partial<Wish> | null>(null);
+  /** The address that what is held belongs to. Another one (back, a plan taken up) lets go of it. */
+  const own = useRef(raw);
+  const part = raw === own.current ? held : null;
   const wish = useMemo(() => (part ? { ...inAddress, ...part } : inAddress), [inAddress, part]);
+  useEffect(() => {
+    if (raw === own.current) return;
+    own.current = raw;
+    setHeld(null);
+  }, [raw]);
+  const go = useCallback(
+    (next: Wish, replace: boolean) => {
+      own.current = String(wishToAddress(next, planId));
+      navigate(`/?${own.current}`, { replace });
+    },
+    [navigate, planId],
+  );
+  /** What the callbacks below go by; they stay the same, so that drawings need not be drawn anew. */
+  const latest = useRef(wish);
+  latest.current = wish;
   const write = useRef<() => void>(() => undefined);
   write.current = () => {
-    if (part) navigate(`/?${wishToAddress(wish, planId)}`, { replace: true });
+    if (part && String(wishToAddress(wish, planId)) !== raw) go(wish, true);
   };
   useEffect(() => {
     if (!part) return;
@@ -76,16 +92,16 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
     return () => window.removeEventListener("pagehide", leave);
   }, []);
   const change = useCallback(
-    (next: Partial<Wish>, how: "drag" | "set" = "set") => {
+    (next: Partial<Wish>, how: "drag" | "type" | "set" = "set") => {
       if (how === "drag") {
-        setHeld({ over: raw, part: { ...part, ...next } });
+        setHeld((now) => ({ ...now, ...next }));
         return;
       }
       setHeld(null);
-      // a choice can be undone with "back"
-      navigate(`/?${wishToAddress({ ...wish, ...next }, planId)}`);
+      // a choice can be undone with "back"; letters of a word replace each other
+      go({ ...latest.current, ...next }, how === "type");
     },
-    [raw, part, wish, planId, navigate],
+    [go],
   );
   return { wish, change };
 }
