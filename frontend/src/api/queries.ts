@@ -80,7 +80,7 @@ const LAST_PLAN = ["last plan"];
  * the last answer stays (as `shown`) while the next one is on its way, refused, or lost. `pending`:
  * what is shown answers an older question. */
 export function usePlan(wish: PlanIn | null) {
-  const asked = useInTurn(wish, (item) => isAsking(["plan", item]));
+  const asked = useInTurn(wish, (item) => item !== null && isAsking(["plan", item]));
   const query = useQuery({
     queryKey: ["plan", asked],
     // without its signal: a question that was asked is answered, also when the hand moved on
@@ -98,9 +98,10 @@ export function usePlan(wish: PlanIn | null) {
   return { query, shown, pending: wish !== null && pending };
 }
 
-/** Whether an answer to this question is on its way. */
+/** Whether an answer to this question is on its way, or about to be asked for. */
 function isAsking(queryKey: unknown[]): boolean {
-  return queryClient.isFetching({ queryKey, exact: true }) > 0;
+  const state = queryClient.getQueryState(queryKey);
+  return state === undefined || state.status === "pending" || state.fetchStatus === "fetching";
 }
 
 /** The same wish with one thing different at a time; asked for only while it is looked at. */
