@@ -28,6 +28,7 @@ from pneumachron.services.households import current_household
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.services.photos import sweep_photos
 from pneumachron.services.planning import warm_up
+from pneumachron.services.reading import ReadingRoom
 from pneumachron.store.db import Database, can_write
 from pneumachron.store.folder import held
 
@@ -84,11 +85,13 @@ def create_app(
             Thread(target=warm_up, daemon=True).start()
             app.state.kitchen = make_kitchen(folder)
             app.state.lan = lan
+            app.state.reading = ReadingRoom()
             app.state.watch = Watch(app.state.database, app.state.kitchen)
             app.state.watch.start()
             note("started", version=__version__)
             yield
             app.state.watch.stop()
+            app.state.reading.close()
             app.state.database.close()
             note("stopped")
 

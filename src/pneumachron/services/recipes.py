@@ -13,7 +13,6 @@ from pneumachron.core.finish import FinishKind
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Choices, Kitchen
 from pneumachron.recipes.model import Recipe
-from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.understand import Answers, understand
 from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
 from pneumachron.recipes.writing.recipe import to_recipe
@@ -21,6 +20,7 @@ from pneumachron.services.conversion_documents import converted_document, recipe
 from pneumachron.services.households import current_household
 from pneumachron.services.learning import heat_ln, learned_for, taste_ln
 from pneumachron.services.planning import find_pot
+from pneumachron.services.reading import Reader, read_in_place
 from pneumachron.store import recipes
 from pneumachron.store.db import give_back
 from pneumachron.store.records import RecipeContent, StoredRecipe
@@ -69,14 +69,20 @@ class RecipeInputs:
     choices: ChoiceInputs
 
 
-def read_here(session: Session, content: bytes, name: str) -> dict[str, Any]:
+def read_here(
+    session: Session, content: bytes, name: str, read_recipe: Reader = read_in_place
+) -> dict[str, Any]:
     """A recipe from a file or a paste, and whether the library has it already.
+
+    Parameters
+    ----------
+    read_recipe : who reads it; the server lets a process of its own do so
 
     Raises
     ------
     RecipeError : it cannot be read; says what to do.
     """
-    read = read_recipe(content, name=name)
+    read = read_recipe(content, name)
     home = current_household(session).household_id
     return {
         "recipe": recipe_document(read.recipe),

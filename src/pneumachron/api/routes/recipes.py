@@ -2,7 +2,7 @@
 
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Body, Path, Query, status
+from fastapi import APIRouter, Body, Path, Query, Request, status
 
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, TURN, Db, WriteDb
 from pneumachron.api.sane import SaneRoute
@@ -20,6 +20,7 @@ from pneumachron.api.schemas.recipes import (
     StoredRecipeOut,
 )
 from pneumachron.services import planning, recipes
+from pneumachron.services.reading import ReadingRoom
 from pneumachron.store.shelf import MAX_LISTED
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["recipes"])
@@ -30,11 +31,13 @@ RecipeId = Annotated[str, Path(min_length=1, max_length=40, pattern=r"^[A-Za-z0-
 @router.post("/recipes/read", response_model=ReadOut, responses=_ASKED)
 def read_recipe(
     content: Annotated[bytes, Body(media_type="application/octet-stream")],
+    request: Request,
     db: Db,
     name: Annotated[str, Query(max_length=200)] = "",
 ) -> dict[str, Any]:
     """Read a recipe from a file or a paste: text, Markdown, a saved web page, JSON-LD."""
-    return recipes.read_here(db, content, name)
+    room: ReadingRoom = request.app.state.reading
+    return recipes.read_here(db, content, name, room.read)
 
 
 @router.post("/recipes/convert", response_model=ConvertedOut, responses=_ASKED, dependencies=[TURN])

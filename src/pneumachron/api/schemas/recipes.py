@@ -56,8 +56,11 @@ class RecipeText(Closed):
     plan: Annotated[dict[str, str | int | float] | None, Field(max_length=60)] = None
 
     def to_recipe(self) -> Recipe:
-        """As the readers make it."""
-        return stored_recipe(self.model_dump())
+        """As the readers make it: no gap in a line that nobody would write."""
+        values = self.model_dump()
+        for name in ("ingredients", "steps", "notes"):
+            values[name] = [" ".join(text.split()) for text in values[name]]
+        return stored_recipe(values)
 
 
 class TwinOut(Closed):

@@ -41,14 +41,41 @@ def decode(content: bytes) -> tuple[str, list[str]]:
         return clean(_decoded(content, name)), ["Its letters were not UTF-8; look them over."]
 
 
+CHARSETS = frozenset({
+    "ascii", "us-ascii", "utf-8", "utf8", "utf-16", "utf-16le", "utf-16be",
+    "iso-8859-1", "latin1", "latin-1", "iso-8859-2", "iso-8859-9", "iso-8859-15",
+    "windows-1250", "windows-1251", "windows-1252", "windows-1254", "cp1250", "cp1251", "cp1252",
+    "koi8-r", "macintosh", "shift_jis", "euc-jp", "iso-2022-jp", "gb2312", "gbk", "gb18030", "big5",
+    "euc-kr",
+})  # fmt: skip
+"""Charsets of saved pages. Python knows more names, and some of them (`undefined`, `idna`,
+`punycode`, `unicode_escape`) are no charset of a page but run code of their own."""
+
+
 def _decoded(content: bytes, name: str) -> str:
-    try:
-        return content.decode(name, errors="replace")
-    except LookupError:
-        return content.decode("cp1252", errors="replace")
+    known = name.lower() if name.lower() in CHARSETS else "cp1252"
+    return content.decode(known, errors="replace")
+
+
+_GAP = re.compile(r" {5,}")
+MAX_LINES_OF_TEXT = 20_000
+MAX_LINE_CHARS = 20_000
+"""A paragraph of a page without breaks; more is cut."""
 
 
 def clean(text: str) -> str:
-    """One kind of line end and space; nothing that hides."""
+    """One kind of line end and space; nothing that hides, and no gap that nobody would read.
+
+    Raises
+    ------
+    UnreadableError : far more lines than a recipe has.
+    """
     plain = text.replace("\r\n", "\n").replace("\r", "\n").replace("\u2028", "\n")
-    return _CONTROL.sub("", _SPACES.sub(" ", plain))
+    plain = _GAP.sub("    ", _CONTROL.sub("", _SPACES.sub(" ", plain)))
+    if plain.count("\n") > MAX_LINES_OF_TEXT:
+        raise UnreadableError(
+            "too_many_lines",
+            f"This has more than {MAX_LINES_OF_TEXT} lines.",
+            "Paste only the recipe, without what stands around it.",
+        )
+    return plain

@@ -1,5 +1,7 @@
 """Saved web pages: JSON-LD first, microdata next, and if neither is there the plain words."""
 
+import re
+
 from selectolax.lexbor import LexborHTMLParser, LexborNode
 
 from pneumachron.recipes.model import MAX_LINES, Recipe
@@ -58,9 +60,23 @@ def _microdata(item: LexborNode) -> Recipe:
     )
 
 
+MAX_DEEP = 400
+"""Tags that stand in each other; a page has some thirty."""
+_TAG = re.compile(r"<(/?)(?:div|section|article|span|ul|ol|li|table|tr|td|b|i|p)\b", re.I)
+
+
+def _flat(text: str) -> str:
+    """The page, or its words alone when its tags stand in each other without end."""
+    depth = deepest = 0
+    for tag in _TAG.finditer(text):
+        depth += -1 if tag[1] else 1
+        deepest = max(deepest, depth)
+    return text if deepest <= MAX_DEEP else text.replace("<", " <br>")
+
+
 def words_of_page(text: str) -> str:
     """The page as lines of plain words, for a page that marks nothing."""
-    page = LexborHTMLParser(text)
+    page = LexborHTMLParser(_flat(text))
     body = page.body
     if body is None:
         return ""

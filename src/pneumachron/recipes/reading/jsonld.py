@@ -1,7 +1,9 @@
 """schema.org/Recipe as JSON-LD, as pages and our own export carry it."""
 
 import json
+from collections import deque
 from collections.abc import Iterator
+from math import isfinite
 from typing import TypeAlias
 
 import isodate
@@ -18,24 +20,38 @@ _MAX_NODES = 20_000
 """Nodes looked at before giving up: a page's graph has some hundreds."""
 
 
+MAX_VALUES = 100_000
+"""Values of a document. A page's graph has some hundreds."""
+MAX_TAGS = 400
+"""Tags in one text; a list of steps has some dozen."""
+
+
 def loads(text: str) -> Json:
-    """JSON, a little forgiving; None when it is none."""
+    """JSON, a little forgiving; None when it is none, or far too much of it."""
+    if text.count(",") + text.count("[") + text.count("{") > MAX_VALUES:
+        return None
     try:
-        found: Json = json.loads(text, strict=False)
+        found: Json = json.loads(text, strict=False, parse_int=_number, parse_float=_number)
     except (ValueError, RecursionError):
         return None
     return found
 
 
+def _number(text: str) -> float:
+    """A number of no more digits than anybody writes."""
+    found = float(text[:40])
+    return int(found) if found.is_integer() and abs(found) < 1e15 else found
+
+
 def recipes_in(data: Json) -> Iterator[dict[str, Json]]:
     """Every recipe in a document: by itself, in a list, in a graph."""
-    waiting: list[Json] = [data]
+    waiting: deque[Json] = deque([data])
     for _ in range(_MAX_NODES):
         if not waiting:
             return
-        node = waiting.pop(0)
+        node = waiting.popleft()
         if isinstance(node, list):
-            waiting += node
+            waiting += node[:_MAX_NODES]
         elif isinstance(node, dict):
             if _is_recipe(node):
                 yield node
@@ -82,14 +98,17 @@ def _text(value: Json) -> str:
     if isinstance(value, dict):
         value = value.get("@value", value.get("text", value.get("name")))
     if isinstance(value, int | float) and not isinstance(value, bool):
-        return f"{value:g}"
+        return f"{value:g}" if isfinite(value) else ""
     return markup_free(value) if isinstance(value, str) else ""
 
 
 def markup_free(text: str) -> str:
     """A text whose tags and entities are gone."""
+    text = text[: 10 * MAX_TEXT]
+    if text.count("<") > MAX_TAGS:
+        text = text.replace("<", " ")  # no markup of a text; as plain words it is harmless
     if "<" in text or "&" in text:
-        body = LexborHTMLParser(text[: 10 * MAX_TEXT]).body
+        body = LexborHTMLParser(text).body
         text = body.text(separator=" ") if body else ""
     return " ".join(text.split())
 
@@ -101,19 +120,27 @@ def _lines(value: Json) -> Iterator[str]:
             yield text
 
 
-def _steps(value: Json) -> Iterator[str]:
+MAX_SECTIONS_DEEP = 8
+
+
+def _steps(value: Json, depth: int = 0) -> Iterator[str]:
     """Steps from a text, a list of texts, of steps, or of sections of steps."""
+    if depth > MAX_SECTIONS_DEEP:
+        return
     if isinstance(value, str):
         yield from _step_texts(value)
     elif isinstance(value, dict):
         inner = value.get("itemListElement")
         if inner is not None:
-            yield from _steps(inner)
+            yield from _steps(inner, depth + 1)
         elif text := _text(value):
             yield text
     elif isinstance(value, list):
         for item in value[: 2 * MAX_LINES]:
-            yield from _steps(item) if isinstance(item, dict | list) else _step_texts(item)
+            if isinstance(item, dict | list):
+                yield from _steps(item, depth + 1)
+            else:
+                yield from _step_texts(item)
 
 
 def _step_texts(value: Json) -> Iterator[str]:
@@ -122,7 +149,7 @@ def _step_texts(value: Json) -> Iterator[str]:
     if "<li" in value or "<p" in value or "<br" in value:
         for tag in ("</li>", "</p>", "<br>", "<br/>", "<br />"):
             value = value.replace(tag, "\n")
-    for line in value.split("\n"):
+    for line in value.split("\n")[: 2 * MAX_LINES]:
         if text := markup_free(line):
             yield text
 

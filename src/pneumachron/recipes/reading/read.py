@@ -10,6 +10,8 @@ from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
 
+MAX_PAGE_TAGS = 30_000
+"""Tags of a saved page; a long one has some thousand."""
 _PAGE = re.compile(r"^<[a-z!]|<(!doctype html|html|body)\b", re.I)
 """A page begins with a tag or has a body; words with a stray tag in them are words."""
 _MARKDOWN = re.compile(r"^(#{1,4} |[-*] \S|\d+\. \S)|\*\*\S|\[[^\]]+\]\(", re.M)
@@ -59,11 +61,22 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
             )
         return "jsonld", [to_recipe(node) for node in recipes_in(data)]
     if _PAGE.search(text.lstrip()):
+        if text.count("<") > MAX_PAGE_TAGS:
+            raise UnreadableError(
+                "too_many_tags",
+                "This page is far larger than a recipe.",
+                "Paste only the recipe's text.",
+            )
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
         return "html", marked or [read_plain(words_of_page(text))]
-    if name.lower().endswith((".md", ".markdown")) or _is_markdown(text):
+    marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
+    if marked_up and len(text) <= MAX_MARKDOWN:
         return "markdown", [read_markdown(text)]
     return "text", [read_plain(text)]
+
+
+MAX_MARKDOWN = 100_000
+"""Characters of a recipe in Markdown; a longer text is read as plain lines."""
 
 
 def _is_markdown(text: str) -> bool:
@@ -80,7 +93,7 @@ def _bounded(recipe: Recipe) -> Recipe:
         )
 
     def short(texts: tuple[str, ...]) -> tuple[str, ...]:
-        return tuple(text[:MAX_TEXT] for text in texts)
+        return tuple(" ".join(text[:MAX_TEXT].split()) for text in texts)
 
     return replace(
         recipe,

@@ -15,6 +15,10 @@ from lark.exceptions import LarkError
 
 from pneumachron.recipes.understanding.measures import unit_names, unit_of, unit_pattern
 
+MAX_NUMBER = 24
+"""Characters of a number."""
+MOST = 1e6
+"""An amount in any unit; a feast has some thousand grams."""
 MAX_LINE = 400
 """Characters looked at; the words after that are kept, not read."""
 
@@ -179,9 +183,12 @@ def _number(token: Token) -> float:
         return 0.0
     text = _VULGAR.get(text, text).replace(_SLASH, "/").replace(",", ".").replace(" ", "")
     try:
-        return float(Fraction(text))
-    except ZeroDivisionError:
-        raise LarkError("a fraction over nothing") from None
+        found = float(Fraction(text[:MAX_NUMBER]))
+    except (ZeroDivisionError, OverflowError, ValueError):
+        raise LarkError("no number that can be") from None
+    if found > MOST:
+        raise LarkError("no amount of a recipe")
+    return found
 
 
 def _in_unit(amount: float, unit: str, wanted: str) -> float:

@@ -1,0 +1,161 @@
+"""How CPU time and memory grow with the size of what is sent: twice as much takes about twice.
+
+No absolute times here. A reader that is quadratic takes four times as long for twice the input; the
+bound leaves room for a noisy machine and a constant start. Inputs are the kinds that once held the
+kitchen for half a minute.
+"""
+
+import gc
+import json
+import time
+import tracemalloc
+from collections.abc import Callable
+from contextlib import suppress
+from typing import Any
+
+import pytest
+
+from pneumachron.api.sane import InsaneError, sane_json
+from pneumachron.core.day.schedule import Block, Segment, Wait, schedule
+from pneumachron.recipes.errors import RecipeError
+from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.reading.jsonld import loads, markup_free, recipes_in
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.understand import understand
+from pneumachron.services.log_files import rows_of
+
+MOST = 3.2
+"""Times as long (or as much) for twice the input; four is quadratic."""
+START_S, START_BYTES = 0.004, 200_000
+"""What a reader takes for nothing at all."""
+
+
+def page(count: int) -> str:
+    return f"<html><body>{'<div>' * count}ribs{'</div>' * count}</body></html>"
+
+
+READERS: dict[str, tuple[Callable[[int], str], int]] = {
+    "gap": (lambda n: f"ribs\n1{' ' * n}x", 200_000),
+    "gaps in a step": (lambda n: f"ribs\n1 rack of ribs\n\nCook {' ' * n} 2 hours", 200_000),
+    "many lines": (lambda n: "ribs\n" + "1 cup of stock\n" * n, 150),
+    "long line": (lambda n: "ribs\n" + "1 rack of back ribs, trimmed, " * n, 2_000),
+    "nested tags": (page, 4_000),
+    "flat tags": (lambda n: f"<html><body>{'<p>1 cup of stock</p>' * n}</body></html>", 150),
+    "emphasis": (lambda n: "# Ribs\n\n" + "**a*" * n, 2_000),
+    "brackets": (lambda n: "[" * n, 100_000),
+    "Markdown brackets": (lambda n: "# Ribs\n\n" + "[" * n, 2_000),
+    "empty lists": (lambda n: "[" + "[]," * n + "[]]", 40_000),
+    "numbers": (lambda n: f"ribs\n{'9' * n} g salt", 100_000),
+}
+
+
+def spent(work: Callable[[], object]) -> float:
+    """Least CPU time of three runs [s]."""
+    found = []
+    for _ in range(3):
+        gc.collect()
+        start = time.process_time()
+        work()
+        found.append(time.process_time() - start)
+    return min(found)
+
+
+def taken(work: Callable[[], object]) -> int:
+    """Most memory that Python held meanwhile [byte]."""
+    tracemalloc.start()
+    try:
+        work()
+        return tracemalloc.get_traced_memory()[1]
+    finally:
+        tracemalloc.stop()
+
+
+def grows_evenly(make: Callable[[int], Any], work: Callable[[Any], object], size: int) -> None:
+    small, large = make(size), make(2 * size)
+    work(make(8))  # grammars and tables are loaded
+    assert spent(lambda: work(large)) <= MOST * spent(lambda: work(small)) + START_S
+    assert taken(lambda: work(large)) <= MOST * taken(lambda: work(small)) + START_BYTES
+
+
+def read(text: str) -> None:
+    with suppress(RecipeError):
+        read_recipe(text.encode())
+
+
+@pytest.mark.parametrize("name", READERS)
+def test_reading(name: str) -> None:
+    make, size = READERS[name]
+    grows_evenly(make, read, size)
+
+
+def test_markup_and_durations() -> None:
+    grows_evenly(lambda n: "<" * n + " yields 6", markup_free, 30_000)
+    grows_evenly(lambda n: "simmer 1 - 2 hours " * n, durations_in, 200)
+
+
+def test_graphs() -> None:
+    def graph(count: int) -> str:
+        return json.dumps({"@graph": [{"@type": "Thing"}] * count})
+
+    grows_evenly(graph, lambda text: list(recipes_in(loads(text))), 8_000)
+
+
+def test_conversion() -> None:
+    def recipe(count: int) -> str:
+        lines = "".join(f"{n % 7 + 1} tsp spice number {n}\n" for n in range(count))
+        steps = "".join(
+            f"Stir in spice {n} and cook for {n % 9 + 1} minutes.\n" for n in range(count)
+        )
+        return f"Ribs\n\nIngredients\n2 lb back ribs\n{lines}\nMethod\n{steps}"
+
+    grows_evenly(lambda n: read_recipe(recipe(n).encode()).recipe, understand, 40)
+
+
+def test_the_log() -> None:
+    head = (
+        "started [ISO 8601],name,cut,pieces,mass [kg],thickness [cm],pot,hold [min],come up [min]\n"
+    )
+    row = "2026-11-27T09:00:00+00:00,Supper,brisket_flat,2,1.4,4.5,Tenor,90,12\n"
+    grows_evenly(lambda n: head + row * n, lambda text: list(rows_of(text)), 800)
+
+
+def test_bodies() -> None:
+    def parse(body: bytes) -> None:
+        with suppress(InsaneError, json.JSONDecodeError):
+            sane_json(body)
+
+    grows_evenly(lambda n: b"[" + b"[]," * n + b"[]]", parse, 20_000)
+    grows_evenly(lambda n: b"[" * n, parse, 300_000)
+    grows_evenly(lambda n: json.dumps(["x" * 20] * n).encode(), parse, 20_000)
+
+
+def test_days() -> None:
+    def blocks(count: int) -> list[Block]:
+        found = []
+        for number in range(count):
+            part = Segment("cook", "cook", 600.0, 600.0, 600.0, ("hands",))
+            before = (Wait(f"b{number - 1}"),) if number % 4 else ()
+            found.append(Block(f"b{number}", f"dish {number // 4}", (part,), before, 0.0))
+        return found
+
+    tries = [0]
+
+    def few() -> bool:
+        tries[0] += 1
+        return tries[0] % 40 > 0  # a fixed number of orders, so that only their length grows
+
+    def plan(work: list[Block]) -> None:
+        schedule(work, {"hands": 2}, go_on=few)
+
+    small, large = blocks(16), blocks(32)
+    # an order of twice the blocks looks at twice the lanes for each: quadratic at most
+    assert spent(lambda: plan(large)) <= 2 * MOST * spent(lambda: plan(small)) + START_S
+
+
+def test_one_moment_of_reading_is_enough_for_a_real_page() -> None:
+    """The bounds refuse none of what people save: a page of 5,000 tags with a recipe in it."""
+    menu = "<nav>" + "<li><a href='#'>more</a></li>" * 1_500 + "</nav>"
+    body = "<h1>Ribs</h1><h2>Ingredients</h2><li>2 lb back ribs</li><li>1 cup stock</li>"
+    steps = "<h2>Method</h2><li>Rub the ribs with salt.</li><li>Bake for 2 hours.</li>"
+    found = read_recipe(f"<html><body>{menu}{body}{steps}</body></html>".encode()).recipe
+    assert found.ingredients == ("2 lb back ribs", "1 cup stock")
