@@ -97,9 +97,9 @@ def _serve_lan(data: Path, port: int) -> None:
     _check_folder(data, port)
     found = prepare(data, own_address())
     address = f"https://{found.address}:{port}"
-    pairing = f"{address}{PAIR_PATH}?token={found.token}"
+    pairing = f"{address}{PAIR_PATH}?code={found.pairing.code()}"
     typer.echo(f"Pneumachron for this network: {address} (data in {data}); Ctrl+C stops it.")
-    typer.echo("Scan this with the phone, or open the address below it:")
+    typer.echo("Scan this with the phone within ten minutes, or open the address below it:")
     segno.make(pairing, error="m").terminal(compact=True)
     typer.echo(pairing)
     typer.echo(

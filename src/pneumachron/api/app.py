@@ -19,7 +19,7 @@ from pneumachron import __version__
 from pneumachron.api import errors
 from pneumachron.api.dependencies import COMPUTING
 from pneumachron.api.guard import Guard
-from pneumachron.api.lan import Lan
+from pneumachron.api.lan import Lan, open_doors
 from pneumachron.api.routes import ask, cooks, day, kitchen, photos, plans, recipes, scale
 from pneumachron.api.watch import Watch
 from pneumachron.files import sweep_unfinished
@@ -85,8 +85,10 @@ def create_app(
             Thread(target=warm_up, daemon=True).start()
             app.state.kitchen = make_kitchen(folder)
             app.state.lan = lan
+            if lan is not None:
+                open_doors(app.state.database, lan)
             app.state.reading = ReadingRoom()
-            app.state.watch = Watch(app.state.database, app.state.kitchen)
+            app.state.watch = Watch(app.state.database, app.state.kitchen, lan)
             app.state.watch.start()
             note("started", version=__version__)
             yield

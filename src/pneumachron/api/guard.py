@@ -1,18 +1,37 @@
 """What is checked before any route runs: where a request comes from, and how big it is."""
 
+import asyncio
 import re
+import secrets
+from logging import WARNING
 from urllib.parse import urlsplit
 
+from anyio.to_thread import run_sync
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.exceptions import HTTPException
-from starlette.requests import HTTPConnection
-from starlette.responses import RedirectResponse, Response
+from starlette.requests import HTTPConnection, Request
+from starlette.responses import HTMLResponse, RedirectResponse, Response
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
-from pneumachron.api.errors import problem
-from pneumachron.api.lan import COOKIE, COOKIE_S, LOOPBACK, PAIR_PATH, Lan
+from pneumachron.api.errors import answer, problem, unexpected
+from pneumachron.api.lan import (
+    COOKIE,
+    COOKIE_BYTES,
+    COOKIE_S,
+    LOOPBACK,
+    PAIR_PATH,
+    WRONG_WAIT_S,
+    Lan,
+    Pairing,
+    digest_of,
+)
+from pneumachron.api.problems import problem_of
+from pneumachron.logs import note
 from pneumachron.recipes.model import MAX_BYTES
 from pneumachron.services.photos import MAX_PHOTO_BYTES
+from pneumachron.store import devices
+from pneumachron.store.db import Database
+from pneumachron.store.errors import StoreError
 
 MAX_BODY_BYTES = 256 * 1024
 """A plan is under 10 kB."""
@@ -54,15 +73,19 @@ class Guard:
             await self.app(scope, receive, send)
             return
 
+        started = False
+
         async def send_with_headers(message: Message) -> None:
+            nonlocal started
             if message["type"] == "http.response.start":
+                started = True
                 MutableHeaders(scope=message).update(SECURITY_HEADERS)
             await send(message)
 
         limit = _limit_of(scope["path"])
-        refusal = self._unpaired(scope) or self._refusal(
-            scope["method"], Headers(scope=scope), limit
-        )
+        refusal = self._refusal(scope["method"], Headers(scope=scope), limit)
+        if refusal is None:
+            refusal = await self._unpaired(scope)
         if refusal is not None:
             await refusal(scope, receive, send_with_headers)
             return
@@ -77,20 +100,29 @@ class Guard:
                 raise HTTPException(413, _too_large(limit))
             return message
 
-        await self.app(scope, receive_limited, send_with_headers)
+        try:
+            await self.app(scope, receive_limited, send_with_headers)
+        except Exception as error:
+            # here and not further out, so that this answer has the headers of every other one
+            if not started:
+                await unexpected(Request(scope), error)(scope, receive, send_with_headers)
+            raise
 
-    def _unpaired(self, scope: Scope) -> ASGIApp | None:
+    async def _unpaired(self, scope: Scope) -> ASGIApp | None:
         """From the network: an answer here until the browser is paired."""
         client = scope.get("client")
         if self.lan is None or (client is not None and client[0] in LOOPBACK):
             return None
         request = HTTPConnection(scope)
-        if self.lan.is_cookie(request.cookies.get(COOKIE, "")):
+        pairing = self.lan.pairing
+        if pairing.is_paired(request.cookies.get(COOKIE, "")):
             return None
-        token = request.query_params.get("token", "")
-        if scope["path"] == PAIR_PATH and self.lan.is_token(token):
-            return _paired(self.lan)
-        return Response(status_code=403)
+        if scope["path"] == PAIR_PATH:
+            if pairing.take(request.query_params.get("code", "")):
+                return await _paired(request, pairing)
+            note("wrong_pairing_code", level=WARNING)
+            await asyncio.sleep(WRONG_WAIT_S)
+        return _not_paired(scope["path"])
 
     def _refusal(self, method: str, headers: Headers, limit: int) -> ASGIApp | None:
         if _host_name(headers.get("host", "")) not in self.hosts:
@@ -115,13 +147,64 @@ class Guard:
         return None
 
 
-def _paired(lan: Lan) -> Response:
-    """The browser is known from now on; the token is out of the address again."""
+async def _paired(request: HTTPConnection, pairing: Pairing) -> Response:
+    """The browser is known from now on, by a cookie of its own; the code is void."""
+    cookie = secrets.token_urlsafe(COOKIE_BYTES)
+    digest = digest_of(cookie)
+    database: Database = request.app.state.database
+    name = _kind_of_device(request.headers.get("user-agent", ""))
+    try:
+        await run_sync(_keep_device, database, name, digest)
+    except StoreError as error:
+        words = problem_of(error)
+        return unexpected_pairing() if words is None else answer(words)
+    pairing.let_in(digest)
+    note("paired")
     response = RedirectResponse("/cook", status_code=303)
     response.set_cookie(
-        COOKIE, lan.cookie, max_age=COOKIE_S, secure=True, httponly=True, samesite="strict"
+        COOKIE, cookie, max_age=COOKIE_S, secure=True, httponly=True, samesite="strict"
     )
     return response
+
+
+def unexpected_pairing() -> Response:
+    """A pairing that could not be written down."""
+    return problem(500, "not_paired", "The pairing could not be kept.", hint="Scan a new code.")
+
+
+def _keep_device(database: Database, name: str, digest: str) -> None:
+    with database.writing() as session:
+        devices.add_device(session, name, digest)
+
+
+def _kind_of_device(agent: str) -> str:
+    """What to call a browser in the list, from what it says of itself."""
+    if "tablet" in agent.lower() or "ipad" in agent.lower():
+        return "Tablet"
+    return "Phone" if "mobi" in agent.lower() else "Computer"
+
+
+NOT_PAIRED = """<!doctype html>
+<html lang="en"><head><meta charset="utf-8">
+<meta name="viewport" content="width=device-width">
+<title>Pneumachron: not paired yet</title></head>
+<body><main><h1>This device is not paired yet</h1>
+<p>On the computer that runs Pneumachron, open My kitchen, A phone in the kitchen.</p>
+<p>Scan the code there with this device. Each code works once and for ten minutes.</p>
+</main></body></html>
+"""
+
+
+def _not_paired(path: str) -> Response:
+    """What a browser that is not paired gets: what to do, and nothing else."""
+    if path.startswith("/api/"):
+        return problem(
+            403,
+            "not_paired",
+            "This device is not paired.",
+            hint="Scan the pairing code in My kitchen, on the computer that runs the app.",
+        )
+    return HTMLResponse(NOT_PAIRED, status_code=403)
 
 
 def _limit_of(path: str) -> int:

@@ -10,6 +10,7 @@ from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from threading import Event, Thread
 
+from pneumachron.api.lan import Lan, keep_uses
 from pneumachron.logs import note, note_error
 from pneumachron.services import cook_clocks, cooks
 from pneumachron.services.cook_numbers import work_through
@@ -52,8 +53,8 @@ class Health:
 class Watch:
     """A thread of its own; a database that is busy or full is asked again."""
 
-    def __init__(self, database: Database, kitchen: LiveKitchen) -> None:
-        self._database, self._kitchen = database, kitchen
+    def __init__(self, database: Database, kitchen: LiveKitchen, lan: Lan | None = None) -> None:
+        self._database, self._kitchen, self._lan = database, kitchen, lan
         self._over = Event()
         self._thread = Thread(target=self._run, daemon=True, name="watch")
         self._worker = Thread(target=self._work_through, daemon=True, name="worker")
@@ -99,6 +100,8 @@ class Watch:
                 count += 1
                 if count % DISK_EVERY == 0:
                     self._look_at_disk()
+                    if self._lan is not None:
+                        keep_uses(self._database, self._lan)
                 if count % DISK_EVERY == 1:
                     self._copy_daily()
             except Exception as error:

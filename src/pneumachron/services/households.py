@@ -11,8 +11,9 @@ from pneumachron.core.load import START_RANGE_C
 from pneumachron.core.pots import ready_pot, ready_pots, scaled_pot
 from pneumachron.core.steam import ALTITUDE_RANGE_M
 from pneumachron.core.units import Quantity, parse_measure
-from pneumachron.store import households, lessons, pots
+from pneumachron.store import devices, households, lessons, pots
 from pneumachron.store.db import writing
+from pneumachron.store.devices import Device
 from pneumachron.store.records import Household, KeptPot, Person, Units, new_id, now
 
 
@@ -176,3 +177,17 @@ def set_pot_deleted(session: Session, pot_id: str, *, deleted: bool) -> None:
     """Put a pot away, or take it back out."""
     home = current_household(session).household_id
     pots.set_pot_deleted(session, home, pot_id, deleted=deleted)
+
+
+def list_devices(session: Session) -> list[Device]:
+    """Browsers that are paired."""
+    return devices.list_devices(session)
+
+
+def forget_device(session: Session, device_id: str) -> str:
+    """Forget a paired browser; gives the digest of its cookie."""
+    digest = next(
+        (item.digest for item in devices.list_devices(session) if item.device_id == device_id), ""
+    )
+    devices.forget_device(session, device_id)
+    return digest

@@ -31,7 +31,7 @@ from pneumachron.api.schemas.kitchen import (
     ReadyPotOut,
     RestoreOut,
 )
-from pneumachron.api.schemas.lan import LanOut
+from pneumachron.api.schemas.lan import DevicesOut, LanOut
 from pneumachron.api.schemas.plan import PotOut
 from pneumachron.api.watch import Watch
 from pneumachron.core import ENGINE_VERSION
@@ -103,6 +103,23 @@ def phone_in_the_kitchen(request: Request) -> LanOut:
     here = client is not None and client.host in LOOPBACK
     port = request.url.port
     return LanOut.of(lan, port, told=here)
+
+
+@router.get("/devices")
+def list_devices(db: Db) -> DevicesOut:
+    """Browsers on the network that are paired."""
+    return DevicesOut.of(households.list_devices(db))
+
+
+@router.delete(
+    "/devices/{device_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_CHANGE | MISSING
+)
+def forget_device(device_id: PotId, request: Request, db: WriteDb) -> None:
+    """Do not let a paired browser in again."""
+    digest = households.forget_device(db, device_id)
+    lan: Lan | None = request.app.state.lan
+    if lan is not None:
+        lan.pairing.shut_out(digest)
 
 
 @router.get("/household")
