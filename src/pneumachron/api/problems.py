@@ -23,7 +23,7 @@ from pneumachron.store.errors import (
     StaleError,
 )
 
-_FULL = frozenset({errno.ENOSPC, errno.EDQUOT})
+_FULL = frozenset({errno.ENOSPC, errno.EDQUOT, errno.EFBIG})
 _UNWRITABLE = _FULL | {errno.EROFS, errno.EACCES, errno.EPERM, errno.EIO}
 MAX_WORDS = 300
 """Of a message that holds somebody else's text."""

@@ -22,6 +22,7 @@ FOLDER = "copies"
 PHOTOS = "photos"
 KEPT: dict[Reason, int] = {"daily": 7, "before-upgrade": 3, "before-restore": 3}
 """A week, and the last few times that everything might have gone wrong. Judgement."""
+MAX_COPIES = sum(KEPT.values())
 MAX_BYTES = 1024 * 1024 * 1024
 """Of all copies together; the newest one is kept whatever its size."""
 _NAME = re.compile(r"(\d{8}T\d{6}Z)-(daily|before-upgrade|before-restore)")

@@ -17,6 +17,8 @@ from pneumachron.api.schemas.kitchen import (
     BoilTestIn,
     CatalogueOut,
     ChangesOut,
+    CopiesOut,
+    CopyOut,
     CutOut,
     HealthOut,
     HouseholdIn,
@@ -39,10 +41,13 @@ from pneumachron.core.cuts import Cut, cuts
 from pneumachron.core.load import THICKNESS_RANGE_M
 from pneumachron.core.pots import ready_pots
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.services import backup, households
+from pneumachron.services import backup, households, own_copies
 from pneumachron.services.documents import pot_document
+from pneumachron.store.db import Database
+from pneumachron.store.folder import free_bytes
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["kitchen"])
+CopyName = Annotated[str, Path(max_length=60, pattern=r"^[A-Za-z0-9-]+$")]
 PotId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]
 _CHANGE = INVALID | CHANGING
 
@@ -103,6 +108,23 @@ def phone_in_the_kitchen(request: Request) -> LanOut:
     here = client is not None and client.host in LOOPBACK
     port = request.url.port
     return LanOut.of(lan, port, told=here)
+
+
+@router.get("/copies")
+def list_copies(request: Request) -> CopiesOut:
+    """Copies that the app made of its database by itself, and the room on the disk."""
+    database: Database = request.app.state.database
+    return CopiesOut(
+        copies=[CopyOut.of(copy) for copy in own_copies.list_copies(database)],
+        free_bytes=free_bytes(database.path.parent),
+    )
+
+
+@router.post("/copies/{name}/use", responses=_CHANGE | MISSING)
+def use_copy(name: CopyName, request: Request) -> CopyOut:
+    """Go back to a copy; gives the copy of what was here before, so that it can be undone."""
+    state = request.app.state
+    return CopyOut.of(own_copies.use_copy(state.database, state.kitchen, name))
 
 
 @router.get("/devices")

@@ -1,5 +1,6 @@
 """The catalogue, the household, its people and pots."""
 
+from datetime import datetime
 from typing import Annotated, Literal, get_args
 
 from pydantic import Field
@@ -12,6 +13,7 @@ from pneumachron.core.units import show_altitude, show_temperature
 from pneumachron.services.documents import pot_document
 from pneumachron.services.households import OwnPot
 from pneumachron.services.restore import Kind
+from pneumachron.store.copies import MAX_COPIES, Copy, Reason
 from pneumachron.store.records import Household, KeptPot
 
 
@@ -200,3 +202,29 @@ class HealthOut(Closed):
     """Seconds since running cooks were last looked at."""
     free_bytes: int | None
     """Room on the disk of the data folder; None: not known."""
+
+
+class CopyOut(Closed):
+    """A copy of the database that the app made by itself."""
+
+    name: str
+    made_at: datetime
+    reason: Reason
+    size_bytes: int
+
+    @classmethod
+    def of(cls, copy: Copy) -> "CopyOut":
+        """As it is shown."""
+        return cls(
+            name=copy.name,
+            made_at=copy.made_at,
+            reason=copy.reason,
+            size_bytes=copy.size_bytes,
+        )
+
+
+class CopiesOut(Closed):
+    """All copies, the newest first, and the room left on the disk."""
+
+    copies: Annotated[list[CopyOut], Field(max_length=MAX_COPIES)]
+    free_bytes: int
