@@ -244,3 +244,14 @@ def test_vented_steam_is_the_heat_that_left() -> None:
     assert plan.ending.steam_m3 * 1000 * 2.2e6 == pytest.approx(
         found.run(60.0 * plan.hold_min).vented_j + 20e3, rel=0.02
     )
+
+
+def test_meat_that_has_just_thawed_starts_without_a_jump() -> None:
+    def start(temp_c: float) -> Plan:
+        piece = make_piece(
+            cut_by_id("brisket_flat"), mass_kg=0.7, thickness_m=0.045, start_temp_c=temp_c
+        )
+        return make_plan(wish(Load((piece,) * 2)))
+
+    # -1 °C is where thawing ends: a division by nothing there once
+    assert start(-1.0).hold_exact_min == pytest.approx(start(-0.9).hold_exact_min, abs=0.2)

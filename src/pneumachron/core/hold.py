@@ -114,7 +114,8 @@ class MeatCases:
         """
         frozen = self.frozen_c[0][:, np.newaxis]
         start = self.start_c[0][:, np.newaxis]
-        share = np.clip((core_c - start) / (THAWED_C - start), 0.0, 1.0)
+        gap = THAWED_C - start  # nothing for meat that starts just thawed
+        share = np.clip((core_c - start) / np.where(gap > 0.0, gap, 1.0), 0.0, 1.0)
         thawing = frozen + share * (THAWED_C - frozen)
         return np.where(np.isnan(frozen) | (core_c >= THAWED_C), core_c, thawing)
 

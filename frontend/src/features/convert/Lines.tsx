@@ -75,6 +75,7 @@ function NewLines({ lines }: { lines: ConvertedOut["lines"] }) {
 }
 
 const WHEN_WORDS: Record<ConvertedOut["lines"][number]["when"], string> = {
+  cure: "cure or brine",
   season: "to season",
   sear: "first",
   pot: "in the pot",

@@ -25,7 +25,7 @@ export function ReadPanel({ draft, pots, understood, problem, onChange }: Props)
   const fields = { answers: draft.answers, understood, asked, answer };
   return (
     <section aria-label="what was read" className="mt-2 border-rule border-y py-2 print:hidden">
-      <Questions understood={understood} />
+      <Questions draft={draft} understood={understood} />
       <div className="grid grid-cols-2 items-end gap-x-3 gap-y-1.5 sm:grid-cols-3 lg:grid-cols-5">
         <MeatFields {...fields} problem={problem} />
         <MethodFields {...fields} />
@@ -48,14 +48,21 @@ export function ReadPanel({ draft, pots, understood, problem, onChange }: Props)
   );
 }
 
-function Questions({ understood }: { understood: Understood | undefined }) {
+function Questions({ draft, understood }: { draft: Draft; understood: Understood | undefined }) {
   const questions = understood?.questions ?? [];
+  const ingredients = draft.recipe.ingredients.length;
+  const steps = draft.recipe.steps.length;
+  const unread = understood?.unread.length ?? 0;
   const many = questions.length === 1 ? "One thing was" : `${questions.length} things were`;
   return (
     <p className="mb-1 text-[14px]" data-testid="questions">
-      {questions.length === 0 ? (
-        "All that is needed was read or answered."
-      ) : (
+      {understood && (
+        <span>
+          {ingredients} ingredient{ingredients === 1 ? "" : "s"} and {steps} step
+          {steps === 1 ? "" : "s"} were read{unread > 0 && `; ${unread} not known here, marked ?`}.{" "}
+        </span>
+      )}
+      {questions.length > 0 && (
         <strong className="font-semibold">
           {many} not in the recipe; until you say, the guess stands:{" "}
           {questions.map((item) => item.text).join(" ")}

@@ -25,6 +25,7 @@ from pneumachron.recipes.converting.step_marks import numbered, step_marks
 from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
 from pneumachron.recipes.converting.themes import (
     MARINATED,
+    cured_lines,
     named_in,
     rubbed_lines,
     sprayed_lines,
@@ -90,7 +91,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     chosen = "none" if NO_FINISH in choices.overruled else choices.finish
     finish = finish_of(plan, chosen, glazed=glazed)
     sears = cut_by_id(understood.cut).sears
-    on_steps, kept = step_marks(understood, plan, choices)
+    on_steps, kept, cures = step_marks(understood, plan, choices)
     work = Work(
         plan=plan,
         portioned=portioned,
@@ -99,6 +100,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         sears=sears,
         marinades=bool(facts.marinated),
         kept=kept,
+        cures=cures,
         metric=kitchen.metric,
     )
     steps = write_steps(work)
@@ -119,9 +121,9 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
 
 def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> Pouring:
     """What the runs need together, shared among the recipe's liquids."""
-    sprayed = sprayed_lines(understood)
+    elsewhere = sprayed_lines(understood) | cured_lines(understood)
     liquids = tuple(
-        item for item in understood.ingredients if is_liquid(item) and item.index not in sprayed
+        item for item in understood.ingredients if is_liquid(item) and item.index not in elsewhere
     )
     need = sum(set_up(run).filling.liquid_m3 for run in portioned.runs)
     kept = _insisted(choices, liquids)
@@ -154,7 +156,7 @@ def _poured(portioned: Portioned, pouring: Pouring) -> Wish:
 def _facts(
     understood: Understood, portioned: Portioned, pouring: Pouring, plan: Plan, kitchen: Kitchen
 ) -> Facts:
-    rubbed = rubbed_lines(understood)
+    rubbed = rubbed_lines(understood) - cured_lines(understood)
     sugar_kg = portioned.scale * sum(
         item.sugar_g / 1000.0 for item in understood.ingredients if item.index in rubbed
     )
@@ -167,6 +169,7 @@ def _facts(
         pouring=pouring,
         rubbed=rubbed,
         sprayed=sprayed_lines(understood),
+        cured=cured_lines(understood),
         marinated=frozenset(
             item.index for item in understood.ingredients
             if item.index in named_in(understood, MARINATED) and is_liquid(item)

@@ -8,9 +8,12 @@ from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.rule_table import Does
 from pneumachron.recipes.understanding.ingredients import Food
 
-When: TypeAlias = Literal["season", "sear", "pot", "top", "own_run", "after", "finish", "beside"]
+When: TypeAlias = Literal[
+    "cure", "season", "sear", "pot", "top", "own_run", "after", "finish", "beside"
+]
 WHENS: tuple[When, ...] = get_args(When)
 WHEN_WORDS: dict[When, str] = {
+    "cure": "for the cure or brine, in its own order",
     "season": "to season",
     "sear": "to brown and start with",
     "pot": "in the pot",

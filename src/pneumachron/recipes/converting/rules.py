@@ -36,6 +36,8 @@ class Facts:
     rubbed: frozenset[int]
     """Lines that are rubbed onto the meat."""
     sprayed: frozenset[int]
+    cured: frozenset[int]
+    """Lines of a cure or brine."""
     marinated: frozenset[int]
     sweet_left_kg: float
     """Sugar that the rub may carry, over what it does carry: 1 when it may carry all."""
@@ -162,6 +164,13 @@ def _sugar(facts: Facts, item: Ingredient) -> Outcome:
     )
 
 
+def _sugar_thick(facts: Facts, item: Ingredient) -> Outcome:
+    """Honey and syrup sink and scorch before they dissolve: after pressure, whatever the amount."""
+    if item.index in facts.rubbed:
+        return _rub_sugar(facts, item)
+    return Outcome((plain_line(facts, item, "after"),), "sugar_after")
+
+
 def _rub_sugar(facts: Facts, item: Ingredient) -> Outcome:
     if facts.sweet_left_kg >= 0.97:
         return _kept("season")(facts, item)
@@ -234,8 +243,23 @@ def _meat(facts: Facts, item: Ingredient) -> Outcome:
     return Outcome((line,), None)
 
 
+_THICK_WORDS = any_of(
+    r"\bsauce\b", r"\bjams?\b", r"\bpaste\b", r"\bmarinade\b", r"\bsyrup\b", r"\bglaze\b",
+    r"\bpur[eé]e\b", r"\bjelly\b", r"\bpreserves?\b", r"\bchutney\b", r"\brelish\b",
+    r"\bdressing\b", r"\bgravy\b", r"\bsoup\b", r"\bspread\b", r"\bcustard\b",
+)  # fmt: skip
+
+
 def _unknown(facts: Facts, item: Ingredient) -> Outcome:
-    return Outcome((plain_line(facts, item, "pot"),), "unknown_kept")
+    """What is not known may be thick or sweet: it never goes to the bottom by itself."""
+    if item.index in facts.rubbed:
+        return Outcome((plain_line(facts, item, "season"),), "unknown_kept")
+    when: When = "after" if _THICK_WORDS.search(item.line.raw) else "top"
+    return Outcome((plain_line(facts, item, when),), "unknown_kept")
+
+
+def _cure(facts: Facts, item: Ingredient) -> Outcome:
+    return Outcome((plain_line(facts, item, "cure"),), "cure_in_order")
 
 
 BY_KIND: dict[Kind, RuleFn] = {
@@ -252,7 +276,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "chilli": _less("chilli_less", CHILLI_SHARE, "pot"),
     "sweet_sauce": _sweet_sauce,
     "sugar": _sugar,
-    "sugar_thick": _sugar,
+    "sugar_thick": _sugar_thick,
     "thick": _moved("thick_on_top", "top"),
     "foaming_thick": _moved("foaming_apart", "after"),
     "flour": _moved("flour_left_off", "after"),
@@ -274,6 +298,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "smoke_wood": _smoke,
     "smoke_liquid": _liquid_smoke,
     "beside": _kept("beside"),
+    "cure": _cure,
     "unknown": _unknown,
 }
 """One rule for each kind of ingredient."""
@@ -284,6 +309,10 @@ _SPRAYED: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
 
 def apply_rule(facts: Facts, item: Ingredient) -> Outcome:
     """What becomes of an ingredient."""
+    if item.index in facts.cured:
+        # by its own measure: more meat does not make more of a cure harmless
+        unscaled = 1.0 / facts.scale if facts.scale > 0 else 1.0
+        return Outcome((plain_line(facts, item, "cure", unscaled),), "cure_in_order")
     if item.kind == "meat" and item.index != facts.understood.meat_index:
         return _kept("season")(facts, item)
     if item.index in facts.sprayed and item.kind in _SPRAYED:

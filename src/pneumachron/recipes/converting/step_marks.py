@@ -8,7 +8,7 @@ from pneumachron.recipes.converting.cross_check import spoken
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.marks import Mark, OutStep
 from pneumachron.recipes.converting.rule_table import Rule, rules
-from pneumachron.recipes.converting.themes import Theme, theme_of
+from pneumachron.recipes.converting.themes import CURED, Theme, is_cured, theme_of
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -45,16 +45,22 @@ STEP_OF: dict[Theme, str] = {
 
 def step_marks(
     understood: Understood, plan: Plan, choices: Choices
-) -> tuple[list[tuple[Mark, str]], tuple[str, ...]]:
-    """Marks on the recipe's steps, each with the kind of our step; and what keeps its own words."""
+) -> tuple[list[tuple[Mark, str]], tuple[str, ...], tuple[str, ...]]:
+    """Marks on the recipe's steps, each with the kind of our step.
+
+    Then the steps that keep their own words, and those of a cure or brine, which come first.
+    """
     marks: list[tuple[Mark, str]] = []
     kept: list[str] = []
+    cures: list[str] = []
     for index, step in enumerate(understood.recipe.steps):
         theme = theme_of(step)
         rule, kind, reason = _rule_of(understood, plan, index, theme)
         mark_id = f"{rule.name}:s{index}"
         overruled = mark_id in choices.overruled
-        if kind == "own_words" or overruled:
+        if kind == "cure" and not overruled:
+            cures.append(step)
+        elif kind == "own_words" or overruled:
             kept.append(step)
         mark = Mark(
             mark_id=mark_id,
@@ -69,7 +75,7 @@ def step_marks(
             overruled=overruled,
         )
         marks.append((_also(mark, step, theme), "own_words" if overruled else kind))
-    return marks, tuple(kept)
+    return marks, tuple(kept), tuple(cures)
 
 
 def _also(mark: Mark, step: str, theme: Theme) -> Mark:
@@ -85,6 +91,9 @@ _SENTENCES = re.compile(r"(?<=[.;!])\s+")
 
 def _rule_of(understood: Understood, plan: Plan, index: int, theme: Theme) -> tuple[Rule, str, str]:
     """The rule for a step, the kind of our step that does its work, and the reason."""
+    if CURED.search(understood.recipe.steps[index]) and is_cured(understood):
+        rule = rules()["cure_in_order"]
+        return rule, "cure", rule.reason
     if theme == "spray":
         rule = rules()["spritz_struck"]
         return rule, "", rule.reason

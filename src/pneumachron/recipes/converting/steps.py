@@ -11,6 +11,7 @@ from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import show_length, show_volume
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, When
+from pneumachron.recipes.converting.themes import theme_of
 
 RELEASE_TEXT = {
     "natural": "Switch off and wait till the pin drops by itself, about {minutes} min",
@@ -49,6 +50,8 @@ class Work:
     marinades: bool
     kept: tuple[str, ...]
     """Steps that stay in their own words."""
+    cures: tuple[str, ...]
+    """Steps of a cure or brine, in their own words and their own order, before everything else."""
     metric: bool
 
     def names(self, *whens: When) -> str:
@@ -69,7 +72,13 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
         _sauce, _finish, _carve,
     )  # fmt: skip
     steps = [step for make in makers if (step := make(work)) is not None]
-    return (*steps, *(OutStep("own_words", text) for text in work.kept))
+    # what keeps its own words is done before the meal is served, but for what serves it
+    kept = [OutStep("own_words", text) for text in work.kept]
+    serving = [step for step in kept if theme_of(step.text) == "serve"]
+    early = [step for step in kept if step not in serving]
+    served = next((n for n, step in enumerate(steps) if step.kind == "carve"), len(steps))
+    cures = [OutStep("cure", text) for text in work.cures]
+    return (*cures, *steps[:served], *early, *steps[served:], *serving)
 
 
 def _minutes(span_s: tuple[float, float]) -> tuple[float, float]:
@@ -92,10 +101,11 @@ def _season(work: Work) -> OutStep:
     more = f" It goes in {runs} runs of the pot." if runs > 1 else ""
     rub = work.names("season")
     with_what = f" Season all faces, the cut ones too: {rub}." if rub else ""
+    rinse = "" if work.cures else "; do not rinse it"
     return OutStep(
         "season",
-        f"{portion}Trim the meat, measure it (about {size} thick) and pat it dry; do not rinse "
-        f"it.{more}{with_what}",
+        f"{portion}Trim the meat, measure it (about {size} thick) and pat it dry{rinse}."
+        f"{more}{with_what}",
     )
 
 

@@ -129,6 +129,27 @@ SEASONED = any_of(
     r"\bmix (the )?(salt|sugar|spices)",
     r"\bmixed dry spices",
 )
+CURED = any_of(r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b")
+_CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",
+                r"\bcure (the|it|them)\b", r"\b(brine|cure) for\b",
+                r"\b(cover|submerge)\w* .{0,60}\bbrine\b", r"\bleave to cure\b")  # fmt: skip
+
+
+def is_cured(understood: Understood) -> bool:
+    """Whether the recipe cures or brines its meat: by what it buys, or by what it does."""
+    buys = any(item.kind == "cure" for item in understood.ingredients)
+    return buys or any(_CURES.search(step) for step in understood.recipe.steps)
+
+
+def cured_lines(understood: Understood) -> frozenset[int]:
+    """Lines that belong to the cure or brine: they are no seasoning and go into no cooker."""
+    if not is_cured(understood):
+        return frozenset()
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    own = {item.index for item in understood.ingredients if item.kind == "cure"}
+    return (named_in(understood, CURED) | own) - meat
+
+
 SPRAYED = any_of(r"\bsprit?z", r"\bmop\b")
 MARINATED = any_of(r"\bmarinat", r"\bmarinade")
 

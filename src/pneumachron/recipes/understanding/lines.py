@@ -128,7 +128,8 @@ class _Reader(Transformer[Token, "tuple[_Amount, str]"]):
 
     def range(self, *parts: Token | float) -> tuple[float, float]:
         values = [part for part in parts if isinstance(part, float)]
-        return values[0], values[-1]
+        # “2-1 cups” is written by somebody who meant the same from the other end
+        return min(values), max(values)
 
     def times(self, count: float, _: Token, size: float, unit: str, box: str = "") -> _Amount:
         if box:
@@ -209,6 +210,8 @@ def read_line(text: str) -> Line:
     """Read one line; what cannot be read is all name."""
     raw = text.strip()
     plain = re.sub(r"^[-*•·▢☐–\s]+(?=\S)", "", raw)[:MAX_LINE]
+    # 3-1/2 is three and a half, no range from half to three
+    plain = _MIXED.sub(r"\1 \2", plain)
     lead = re.match(r"^(juice|zest|rind|grated zest)( and (juice|zest))? of\s+", plain, re.I)
     found = _amount_of(plain[lead.end() :] if lead else plain)
     if found is None and not lead:
@@ -223,6 +226,11 @@ def read_line(text: str) -> Line:
     if not unit and (cloves := re.match(r"^(garlic) cloves?$", name, re.I)):
         name, unit = cloves[1], "clove"
     return Line(raw, amount.low, amount.high, unit, name, ", ".join(filter(None, asides)))
+
+
+_MIXED = re.compile(
+    r"(?<![\d/.])(\d{1,3})\s?[-–]\s?(\d{1,2}\s?[/\u2044]\s?\d{1,2}|[½⅓⅔¼¾⅛⅜⅝⅞⅙⅚⅕⅖⅗⅘])(?!\d)"
+)
 
 
 def _amount_of(text: str) -> tuple[_Amount, str] | None:

@@ -1,10 +1,16 @@
 """The meat of a recipe: which cut, how much, how thick, how many pieces, bone or not."""
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from pneumachron.core.cuts import cuts
 from pneumachron.core.units import unit_factor
+from pneumachron.recipes.understanding.animal import (
+    OtherMeat,
+    belongs,
+    is_meat_line,
+    is_other_meat,
+)
 from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.lines import Line, read_line
 from pneumachron.recipes.understanding.measures import unit_of
@@ -30,39 +36,96 @@ class Meat:
     thickness_m: float | None
     count: int | None
     bone: bool | None
+    mass_sure: bool = True
+    """Whether the weight is that of all pieces together without a doubt."""
+    text: str = ""
+    """The line it was read from."""
+    others: tuple[OtherMeat, ...] = ()
+    """Meat of another animal, or a second meat: which one goes in is asked."""
 
 
 NOTHING = Meat(None, None, False, None, None, None, None)
 
 
-def read_meat(ingredients: tuple[Ingredient, ...], title: str, steps: tuple[str, ...]) -> Meat:
-    """The main meat: the heaviest line that names a cut."""
-    named = [item for item in ingredients if _cut_in(item.line.raw)[0]]
+def read_meat(
+    ingredients: tuple[Ingredient, ...],
+    title: str,
+    steps: tuple[str, ...],
+    chosen: str | None = None,
+) -> Meat:
+    """The main meat: the heaviest line that names a cut of the right animal.
+
+    A cut comes from a line of meat or from the title, never from the steps: those speak of ribs of
+    celery and of what to serve it with.
+
+    Parameters
+    ----------
+    chosen : the cut the cook says it is; then nothing is in doubt
+    """
+    lines = [item for item in ingredients if is_meat_line(item) and _cut_in(item.line.raw)[0]]
+    named = [item for item in lines if _belongs(item.line.raw)]
+    others = tuple(
+        OtherMeat(item.index, item.line.raw)
+        for item in ingredients
+        if item not in named and _is_main(item) and (item in lines or is_other_meat(item))
+    )
     if not named:
-        cut, _ = _cut_in(" ".join([title, *steps]))
-        return Meat(None, cut, False, None, None, None, None) if cut else NOTHING
+        cut, _ = _cut_in(title)
+        if cut is not None and not _belongs(title):
+            others = (*others, OtherMeat(-1, title))
+            cut = None
+        return replace(NOTHING, cut=None if others else cut, others=others)
     main = max(named, key=lambda item: _mass(item.line) or 0.0)
     text = main.line.raw
     cut, sure = _cut_in(text)
+    second = tuple(
+        OtherMeat(item.index, item.line.raw)
+        for item in named
+        if item is not main
+        and _is_main(item)
+        and _family(_cut_in(item.line.raw)[0]) != _family(cut)
+    )
     if not sure:
-        # the title or the steps may say which
+        # the title may say which
         told, told_sure = _cut_in(title)
         family = cuts()[cut].family if cut else ""
         if told and told_sure and cuts()[told].family == family:
             cut, sure = told, True
-    mass = _mass(main.line)
+    mass, mass_sure = _mass_of(main.line)
     if cut == "brisket_flat" and not sure and mass is not None:
         cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)
     bone = False if BONELESS.search(text) else True if BONED.search(text) else None
     return Meat(
         index=main.index,
-        cut=cut,
+        cut=chosen or cut,
         cut_sure=sure,
         mass_kg=mass,
         thickness_m=thickness_in(text) or thickness_in(" ".join(_own_lines(steps))),
         count=_count(main.line, text),
         bone=bone,
+        mass_sure=mass_sure,
+        text=text,
+        others=() if chosen else (*others, *second),
     )
+
+
+def _family(cut: str | None) -> str:
+    return cuts()[cut].family if cut else ""
+
+
+def _belongs(text: str) -> bool:
+    """Whether the cut that a text names may be one of ours, by its animal."""
+    cut, _ = _cut_in(text)
+    return cut is not None and belongs(cuts()[cut].family, text)
+
+
+_MAIN_KG = 0.25
+"""Less meat than this beside another one flavors it and is no second dish. Judgement."""
+
+
+def _is_main(item: Ingredient) -> bool:
+    mass = _mass(item.line)
+    return mass is None or mass >= _MAIN_KG
 
 
 def _own_lines(steps: tuple[str, ...]) -> list[str]:
@@ -128,21 +191,42 @@ _CUTS = (
 
 def _mass(line: Line) -> float | None:
     """Weight of a line: its amount, or one in its words (“about 12 pounds”, “2 lb each”)."""
+    return _mass_of(line)[0]
+
+
+_EACH = re.compile(
+    r"\beach\b|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b", re.I
+)
+_TOGETHER = re.compile(r"\b(in all|in total|altogether|together|total|for both|combined)\b", re.I)
+_SIZED = re.compile(
+    r"^\W*(?:\d+|an?|one|two|three|four|five|six|eight|ten)\s+\(?\s*(?:about\s+)?"
+    r"\d[\d.,/½¼¾⅓⅔ -]*\s?-?(?:kg|g|lbs?|pounds?|oz|ounces?)\b\)?\s+[a-z]",
+    re.I,
+)
+"""“2 (2 pound) racks”, “two 3-lb slabs”: the weight stands between the number and the thing."""
+
+
+def _mass_of(line: Line) -> tuple[float | None, bool]:
+    """Weight of all pieces of a line, and whether that is beyond doubt."""
     if line.amount is not None and unit_of(line.unit).kind == "mass":
-        return line.amount * unit_of(line.unit).factor
+        return line.amount * unit_of(line.unit).factor, True
     for text in (line.aside, line.name):
         for match in _WEIGHT.finditer(text):
-            inner = read_line(match[0].replace("-", " "))
+            inner = read_line(re.sub(r"(?<=\d)-(?=[a-z])", " ", match[0], flags=re.I))
             unit = unit_of(inner.unit)
             if unit.kind == "mass" and inner.amount:
-                each = re.search(r"\beach\b|\bapiece\b|\ba piece\b", line.aside)
-                many = line.amount if each and line.amount else 1.0
-                return inner.amount * unit.factor * many
-    return None
+                one = inner.amount * unit.factor
+                many = line.amount or 1.0
+                if many <= 1.0 or _TOGETHER.search(line.raw):
+                    return one, True
+                each = bool(_EACH.search(line.raw) or _SIZED.match(line.raw))
+                # “2 racks, about 3 lb” is said of both, or of each: it is asked
+                return (one * many, True) if each else (one, False)
+    return None, True
 
 
 _WEIGHT = re.compile(
-    r"\d+(?:\.\d+)?(?: \d/\d|[½¼¾⅓⅔])?(?:\s*[-–]\s*\d+(?:\.\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
+    r"\d+(?:\.\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?(?:\s*[-–]\s*\d+(?:\.\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
     r"(?:kg|g|lbs?|pounds?|oz|ounces?)\b",
     re.I,
 )

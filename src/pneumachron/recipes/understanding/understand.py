@@ -10,6 +10,7 @@ from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import parse_measure, show_length, show_mass
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.animal import PLANNED
 from pneumachron.recipes.understanding.ingredients import Ingredient, read_ingredients
 from pneumachron.recipes.understanding.meat import Meat, read_meat, usual_mass_kg
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
@@ -79,8 +80,10 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     RecipeError : there is no meat in it that this is for, or an answer cannot be read.
     """
     ingredients = read_ingredients(recipe.ingredients)
-    meat = read_meat(ingredients, recipe.title, recipe.steps)
+    meat = read_meat(ingredients, recipe.title, recipe.steps, answers.cut)
     cut = answers.cut or meat.cut
+    if answers.cut is None and meat.others:
+        raise _in_doubt(meat)
     if cut is None:
         raise RecipeError(
             "no_cut",
@@ -118,6 +121,24 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     )
 
 
+def _in_doubt(meat: Meat) -> RecipeError:
+    """Another animal, or two meats: nothing is cooked on a guess. The recipe itself stays."""
+    said = "”, “".join(item.text[:80] for item in meat.others[:2])
+    if meat.cut is None:
+        return RecipeError(
+            "out_of_scope",
+            "cut",
+            f"The meat in it is “{said}”. The times here are for {PLANNED}.",
+            "The recipe is kept as it is. If it is one of those cuts after all, choose it here.",
+        )
+    return RecipeError(
+        "two_meats",
+        "cut",
+        f"There is more than one meat in it: “{meat.text[:80]}” and “{said}”.",
+        "Choose the cut that goes into the cooker; the other one is cooked apart.",
+    )
+
+
 def _known_cut(cut: str) -> Cut:
     try:
         return cut_by_id(cut)
@@ -138,6 +159,14 @@ def _mass(answers: Answers, meat: Meat, cut: str, count: int, questions: list[Qu
     if answers.mass is not None:
         return _typed(answers.mass, "mass")
     if meat.mass_kg is not None:
+        if not meat.mass_sure:
+            questions.append(
+                Question(
+                    "mass",
+                    f"What do all pieces weigh together? It says “{meat.text[:80]}”.",
+                    show_mass(meat.mass_kg).metric,
+                )
+            )
         return meat.mass_kg
     guess = usual_mass_kg(cut, meat.count)
     questions.append(Question("mass", "What does the meat weigh?", show_mass(guess).metric))
