@@ -440,6 +440,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/deleted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Deleted
+         * @description How many things are deleted and can still be put back.
+         */
+        get: operations["list_deleted"];
+        put?: never;
+        post?: never;
+        /**
+         * Erase Deleted
+         * @description Erase for good what is deleted; gives what was erased.
+         */
+        delete: operations["erase_deleted"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -2452,6 +2476,22 @@ export interface components {
             total: number;
         };
         /**
+         * DeletedOut
+         * @description How many things of each kind are deleted.
+         */
+        DeletedOut: {
+            /** Plans */
+            plans: number;
+            /** Recipes */
+            recipes: number;
+            /** Days */
+            days: number;
+            /** Cooks */
+            cooks: number;
+            /** Photos */
+            photos: number;
+        };
+        /**
          * DeviceOut
          * @description A browser that is paired.
          */
@@ -2826,6 +2866,8 @@ export interface components {
             taste_step: number;
             altitude_shown: components["schemas"]["Shown"];
             start_shown: components["schemas"]["Shown"];
+            /** Version */
+            version: number;
         };
         /**
          * ImportLogIn
@@ -4695,6 +4737,8 @@ export interface components {
              * Format: date-time
              */
             updated_at: string;
+            /** Version */
+            version: number;
             day: components["schemas"]["DayIn"];
             /** Shopping */
             shopping: {
@@ -4730,6 +4774,11 @@ export interface components {
              * Format: date-time
              */
             updated_at: string;
+            /**
+             * Version
+             * @description counts changes; a change names the one it saw
+             */
+            version: number;
             /** Engine Version */
             engine_version: string;
             /** Current */
@@ -4765,6 +4814,8 @@ export interface components {
              * Format: date-time
              */
             updated_at: string;
+            /** Version */
+            version: number;
             recipe: components["schemas"]["RecipeText"];
             answers: components["schemas"]["AnswersIn"];
             choices: components["schemas"]["ChoicesIn"];
@@ -5676,7 +5727,10 @@ export interface operations {
     };
     replace_plan: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the version that the change was made from; an older one is refused */
+                seen?: number | null;
+            };
             header?: never;
             path: {
                 plan_id: string;
@@ -5718,6 +5772,15 @@ export interface operations {
             };
             /** @description No such thing here */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed elsewhere since it was read */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5848,7 +5911,10 @@ export interface operations {
     };
     rename_plan: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the version that the change was made from; an older one is refused */
+                seen?: number | null;
+            };
             header?: never;
             path: {
                 plan_id: string;
@@ -5890,6 +5956,15 @@ export interface operations {
             };
             /** @description No such thing here */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed elsewhere since it was read */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6898,6 +6973,100 @@ export interface operations {
             };
         };
     };
+    list_deleted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeletedOut"];
+                };
+            };
+        };
+    };
+    erase_deleted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeletedOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A request that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_devices: {
         parameters: {
             query?: never;
@@ -7023,7 +7192,10 @@ export interface operations {
     };
     change_household: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the version that the change was made from; an older one is refused */
+                seen?: number | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -7054,6 +7226,15 @@ export interface operations {
             };
             /** @description Asked for by another site */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed elsewhere since it was read */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8201,7 +8382,10 @@ export interface operations {
     };
     replace_recipe: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the version that the change was made from; an older one is refused */
+                seen?: number | null;
+            };
             header?: never;
             path: {
                 recipe_id: string;
@@ -8243,6 +8427,15 @@ export interface operations {
             };
             /** @description No such thing here */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed elsewhere since it was read */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9087,7 +9280,10 @@ export interface operations {
     };
     replace_day: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the version that the change was made from; an older one is refused */
+                seen?: number | null;
+            };
             header?: never;
             path: {
                 day_id: string;
@@ -9129,6 +9325,15 @@ export interface operations {
             };
             /** @description No such thing here */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Changed elsewhere since it was read */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

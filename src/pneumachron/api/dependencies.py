@@ -9,7 +9,7 @@ from threading import Event
 from typing import Annotated
 
 from anyio import Semaphore
-from fastapi import Depends, HTTPException, Request
+from fastapi import Depends, HTTPException, Query, Request
 from sqlalchemy.orm import Session
 
 from pneumachron.api.schemas.base import Problem
@@ -87,6 +87,17 @@ def _data(request: Request) -> Path:
 Data = Annotated[Path, Depends(_data)]
 """The folder that everything of this household lies in."""
 
+Seen = Annotated[
+    int | None,
+    Query(
+        ge=1,
+        le=1_000_000_000,
+        description="the version that the change was made from; an older one is refused",
+    ),
+]
+STALE: dict[int | str, dict[str, object]] = {
+    409: {"model": Problem, "description": "Changed elsewhere since it was read"},
+}
 INVALID: dict[int | str, dict[str, object]] = {
     400: {"model": Problem, "description": "Unknown host or unreadable body"},
     413: {"model": Problem, "description": "Too large"},

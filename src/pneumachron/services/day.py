@@ -408,14 +408,18 @@ def get_day(session: Session, day_id: str) -> StoredDay:
 
 
 def keep_day(
-    session: Session, name: str, document: dict[str, Any], day_id: str | None = None
+    session: Session,
+    name: str,
+    document: dict[str, Any],
+    day_id: str | None = None,
+    seen: int | None = None,
 ) -> StoredDay:
-    """Keep a day: a new one, or in place of `day_id`."""
+    """Keep a day: a new one, or in place of `day_id`, if that has the version `seen`."""
     home = current_household(session).household_id
     content = DayContent(name, document)
     if day_id is None:
         return DAYS.add(session, home, content)
-    return DAYS.replace(session, home, day_id, content)
+    return DAYS.replace(session, home, day_id, content, seen)
 
 
 def set_day_deleted(session: Session, day_id: str, *, deleted: bool) -> None:

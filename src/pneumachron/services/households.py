@@ -42,11 +42,17 @@ def change_household(
     start: str,
     units: Units,
     taste_step: float = 0.0,
+    seen: int | None = None,
 ) -> Household:
     """Set what is usual here; altitude and start are typed with their units.
 
+    Parameters
+    ----------
+    seen : the version that the change was made from; None writes over any
+
     Raises
     ------
+    StaleError : it was changed elsewhere since; nothing was written.
     WishError : a value that cannot be.
     """
     altitude_m = parse_measure(altitude, "altitude", "altitude")
@@ -68,8 +74,8 @@ def change_household(
         )
     home = current_household(session).household_id
     household = Household(home, name, altitude_m, start_c, units, taste_step)
-    households.save_household(session, household)
-    return household
+    households.save_household(session, household, seen)
+    return current_household(session)
 
 
 def list_people(session: Session) -> list[Person]:

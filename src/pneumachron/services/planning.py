@@ -256,8 +256,18 @@ def save_plan(
     person_id: str | None,
     inputs: PlanInputs,
     plan_id: str | None = None,
+    seen: int | None = None,
 ) -> StoredPlan:
-    """Work out and keep a plan: a new one, or in place of `plan_id`."""
+    """Work out and keep a plan: a new one, or in place of `plan_id`.
+
+    Parameters
+    ----------
+    seen : the version that the change was made from; None writes over any
+
+    Raises
+    ------
+    StaleError : it was changed elsewhere since; nothing was written.
+    """
     home = current_household(session).household_id
     if person_id is not None:
         households.check_person(session, home, person_id)
@@ -273,10 +283,10 @@ def save_plan(
     with writing(session):
         if plan_id is None:
             return PLANS.add(session, home, content)
-        return PLANS.replace(session, home, plan_id, content)
+        return PLANS.replace(session, home, plan_id, content, seen)
 
 
-def rename_plan(session: Session, plan_id: str, name: str) -> StoredPlan:
+def rename_plan(session: Session, plan_id: str, name: str, seen: int | None = None) -> StoredPlan:
     """Give a plan another name; its numbers stay as stored."""
     home = current_household(session).household_id
     stored = PLANS.get(session, home, plan_id).content
@@ -289,7 +299,7 @@ def rename_plan(session: Session, plan_id: str, name: str) -> StoredPlan:
         stored.results,
         stored.engine_version,
     )
-    return PLANS.replace(session, home, plan_id, renamed)
+    return PLANS.replace(session, home, plan_id, renamed, seen)
 
 
 def set_plan_deleted(session: Session, plan_id: str, *, deleted: bool) -> None:

@@ -149,9 +149,12 @@ def get_recipe(session: Session, recipe_id: str) -> StoredRecipe:
 
 
 def keep_recipe(
-    session: Session, inputs: RecipeInputs, recipe_id: str | None = None
+    session: Session,
+    inputs: RecipeInputs,
+    recipe_id: str | None = None,
+    seen: int | None = None,
 ) -> StoredRecipe:
-    """Keep a recipe: a new one, or answers and choices of one that is there."""
+    """Keep a recipe: a new one, or answers and choices of one that has the version `seen`."""
     home = current_household(session).household_id
     content = RecipeContent(
         title=inputs.title,
@@ -165,7 +168,7 @@ def keep_recipe(
     )
     if recipe_id is None:
         return recipes.RECIPES.add(session, home, content)
-    return recipes.replace_recipe(session, home, recipe_id, content)
+    return recipes.replace_recipe(session, home, recipe_id, content, seen)
 
 
 def set_recipe_deleted(session: Session, recipe_id: str, *, deleted: bool) -> None:

@@ -8,9 +8,11 @@ from pneumachron.api.dependencies import (
     CHANGING,
     INVALID,
     MISSING,
+    STALE,
     TURN,
     Db,
     Effort,
+    Seen,
     WriteDb,
 )
 from pneumachron.api.sane import SaneRoute
@@ -83,10 +85,10 @@ def get_day(day_id: DayId, db: Db) -> StoredDayOut:
     return StoredDayOut.of(day.get_day(db, day_id))
 
 
-@router.put("/days/{day_id}", responses=_ASKED)
-def replace_day(day_id: DayId, asked: KeepDayIn, db: WriteDb) -> StoredDayOut:
+@router.put("/days/{day_id}", responses=_ASKED | STALE)
+def replace_day(day_id: DayId, asked: KeepDayIn, db: WriteDb, seen: Seen = None) -> StoredDayOut:
     """Keep a day in place of one."""
-    return StoredDayOut.of(day.keep_day(db, asked.name, asked.to_document(), day_id))
+    return StoredDayOut.of(day.keep_day(db, asked.name, asked.to_document(), day_id, seen))
 
 
 @router.delete("/days/{day_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)

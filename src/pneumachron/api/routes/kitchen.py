@@ -7,7 +7,16 @@ from fastapi import APIRouter, Path, Query, Request, status
 from fastapi.responses import JSONResponse
 
 from pneumachron import __version__
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Data, Db, WriteDb
+from pneumachron.api.dependencies import (
+    CHANGING,
+    INVALID,
+    MISSING,
+    STALE,
+    Data,
+    Db,
+    Seen,
+    WriteDb,
+)
 from pneumachron.api.lan import LOOPBACK, Lan
 from pneumachron.api.restoring import take_in
 from pneumachron.api.sane import SaneRoute
@@ -20,6 +29,7 @@ from pneumachron.api.schemas.kitchen import (
     CopiesOut,
     CopyOut,
     CutOut,
+    DeletedOut,
     HealthOut,
     HouseholdIn,
     HouseholdOut,
@@ -41,7 +51,7 @@ from pneumachron.core.cuts import Cut, cuts
 from pneumachron.core.load import THICKNESS_RANGE_M
 from pneumachron.core.pots import ready_pots
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.services import backup, households, own_copies
+from pneumachron.services import backup, erasing, households, own_copies
 from pneumachron.services.documents import pot_document
 from pneumachron.store.db import Database
 from pneumachron.store.folder import free_bytes
@@ -127,6 +137,18 @@ def use_copy(name: CopyName, request: Request) -> CopyOut:
     return CopyOut.of(own_copies.use_copy(state.database, state.kitchen, name))
 
 
+@router.get("/deleted")
+def list_deleted(db: Db) -> DeletedOut:
+    """How many things are deleted and can still be put back."""
+    return DeletedOut.model_validate(erasing.deleted(db))
+
+
+@router.delete("/deleted", responses=_CHANGE)
+def erase_deleted(db: Db, data: Data) -> DeletedOut:
+    """Erase for good what is deleted; gives what was erased."""
+    return DeletedOut.model_validate(erasing.erase(db, data))
+
+
 @router.get("/devices")
 def list_devices(db: Db) -> DevicesOut:
     """Browsers on the network that are paired."""
@@ -150,8 +172,8 @@ def get_household(db: Db) -> HouseholdOut:
     return HouseholdOut.of(households.current_household(db))
 
 
-@router.put("/household", responses=_CHANGE)
-def change_household(change: HouseholdIn, db: WriteDb) -> HouseholdOut:
+@router.put("/household", responses=_CHANGE | STALE)
+def change_household(change: HouseholdIn, db: WriteDb, seen: Seen = None) -> HouseholdOut:
     """Set what is usual here."""
     return HouseholdOut.of(
         households.change_household(
@@ -161,6 +183,7 @@ def change_household(change: HouseholdIn, db: WriteDb) -> HouseholdOut:
             start=change.start,
             units=change.units,
             taste_step=change.taste_step,
+            seen=seen,
         )
     )
 

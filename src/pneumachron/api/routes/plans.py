@@ -4,7 +4,16 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, Path, Query, status
 
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, TURN, Db, WriteDb
+from pneumachron.api.dependencies import (
+    CHANGING,
+    INVALID,
+    MISSING,
+    STALE,
+    TURN,
+    Db,
+    Seen,
+    WriteDb,
+)
 from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.plan import (
@@ -88,8 +97,8 @@ def get_plan(plan_id: PlanId, db: Db) -> StoredPlanOut:
     return StoredPlanOut.of(planning.get_plan(db, plan_id))
 
 
-@router.put("/plans/{plan_id}", responses=_PLAN, dependencies=[TURN])
-def replace_plan(plan_id: PlanId, plan: SavePlanIn, db: Db) -> StoredPlanOut:
+@router.put("/plans/{plan_id}", responses=_PLAN | STALE, dependencies=[TURN])
+def replace_plan(plan_id: PlanId, plan: SavePlanIn, db: Db, seen: Seen = None) -> StoredPlanOut:
     """Change a plan; it is worked out with today's engine."""
     stored = planning.save_plan(
         db,
@@ -97,14 +106,15 @@ def replace_plan(plan_id: PlanId, plan: SavePlanIn, db: Db) -> StoredPlanOut:
         person_id=plan.person_id,
         inputs=plan.inputs.to_inputs(),
         plan_id=plan_id,
+        seen=seen,
     )
     return StoredPlanOut.of(stored)
 
 
-@router.patch("/plans/{plan_id}", responses=_PLAN)
-def rename_plan(plan_id: PlanId, change: RenameIn, db: WriteDb) -> StoredPlanOut:
+@router.patch("/plans/{plan_id}", responses=_PLAN | STALE)
+def rename_plan(plan_id: PlanId, change: RenameIn, db: WriteDb, seen: Seen = None) -> StoredPlanOut:
     """Another name; the numbers stay as stored."""
-    return StoredPlanOut.of(planning.rename_plan(db, plan_id, change.name))
+    return StoredPlanOut.of(planning.rename_plan(db, plan_id, change.name, seen))
 
 
 @router.delete("/plans/{plan_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_PLAN)

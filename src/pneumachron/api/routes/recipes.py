@@ -4,7 +4,16 @@ from typing import Annotated, Any
 
 from fastapi import APIRouter, Body, Path, Query, Request, status
 
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, TURN, Db, WriteDb
+from pneumachron.api.dependencies import (
+    CHANGING,
+    INVALID,
+    MISSING,
+    STALE,
+    TURN,
+    Db,
+    Seen,
+    WriteDb,
+)
 from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.recipes import (
     ConvertedOut,
@@ -78,10 +87,12 @@ def get_recipe(recipe_id: RecipeId, db: Db) -> StoredRecipeOut:
     return StoredRecipeOut.of(recipes.get_recipe(db, recipe_id))
 
 
-@router.put("/recipes/{recipe_id}", responses=_ASKED)
-def replace_recipe(recipe_id: RecipeId, recipe: RecipeIn, db: WriteDb) -> StoredRecipeOut:
+@router.put("/recipes/{recipe_id}", responses=_ASKED | STALE)
+def replace_recipe(
+    recipe_id: RecipeId, recipe: RecipeIn, db: WriteDb, seen: Seen = None
+) -> StoredRecipeOut:
     """Change title, tags, answers and choices; the original stays."""
-    return StoredRecipeOut.of(recipes.keep_recipe(db, recipe.to_inputs(), recipe_id))
+    return StoredRecipeOut.of(recipes.keep_recipe(db, recipe.to_inputs(), recipe_id, seen))
 
 
 @router.delete("/recipes/{recipe_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)

@@ -295,6 +295,7 @@ class StoredDayOut(Closed):
     name: str
     created_at: datetime
     updated_at: datetime
+    version: int
     day: DayIn
     shopping: dict[str, list[ShopIn]]
     recipes: dict[str, RecipeCard]
@@ -309,6 +310,7 @@ class StoredDayOut(Closed):
             name=stored.content.name,
             created_at=stored.created_at,
             updated_at=stored.updated_at,
+            version=stored.version,
             day=asked.day,
             shopping=dict(asked.shopping),
             recipes=dict(asked.recipes),

@@ -81,6 +81,7 @@ class HouseholdOut(Closed):
     taste_step: float
     altitude_shown: Shown
     start_shown: Shown
+    version: int
 
     @classmethod
     def of(cls, household: Household) -> "HouseholdOut":
@@ -95,6 +96,7 @@ class HouseholdOut(Closed):
             taste_step=household.taste_step,
             altitude_shown=Shown(metric=altitude.metric, us=altitude.us),
             start_shown=Shown(metric=start.metric, us=start.us),
+            version=household.version,
         )
 
 
@@ -228,3 +230,13 @@ class CopiesOut(Closed):
 
     copies: Annotated[list[CopyOut], Field(max_length=MAX_COPIES)]
     free_bytes: int
+
+
+class DeletedOut(Closed):
+    """How many things of each kind are deleted."""
+
+    plans: int
+    recipes: int
+    days: int
+    cooks: int
+    photos: int

@@ -322,6 +322,7 @@ class StoredRecipeOut(Closed):
     format: Format
     created_at: datetime
     updated_at: datetime
+    version: int
     recipe: RecipeText
     answers: AnswersIn
     choices: ChoicesIn
@@ -338,6 +339,7 @@ class StoredRecipeOut(Closed):
             "format": content.format,
             "created_at": stored.created_at,
             "updated_at": stored.updated_at,
+            "version": stored.version,
             "recipe": content.recipe,
             "answers": content.answers,
             "choices": content.choices,

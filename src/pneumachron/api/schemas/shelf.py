@@ -76,6 +76,7 @@ class StoredPlanOut(Closed):
     person_id: str | None
     created_at: datetime
     updated_at: datetime
+    version: Annotated[int, Field(description="counts changes; a change names the one it saw")]
     engine_version: str
     current: bool
     inputs: PlanIn
@@ -91,6 +92,7 @@ class StoredPlanOut(Closed):
             person_id=content.person_id,
             created_at=stored.created_at,
             updated_at=stored.updated_at,
+            version=stored.version,
             engine_version=content.engine_version,
             current=content.engine_version == ENGINE_VERSION,
             inputs=PlanIn.model_validate(content.inputs),

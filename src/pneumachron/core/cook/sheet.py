@@ -223,8 +223,13 @@ def _ticked(sheet: Sheet, event: Event) -> Sheet:
 
 
 def _undone(sheet: Sheet, event: Event) -> Sheet:
-    left = {key: at for key, at in sheet.done_s.items() if key != event.body["step_id"]}
-    return replace(sheet, done_s=left)
+    step_id = str(event.body["step_id"])
+    left = {key: at for key, at in sheet.done_s.items() if key != step_id}
+    undone = sheet.step(step_id)
+    timers = sheet.timers
+    if undone.kind == "come_up":
+        timers = tuple(item for item in timers if item.timer_id != f"pressure-{undone.round}")
+    return replace(sheet, done_s=left, timers=timers)
 
 
 def _weighed(sheet: Sheet, event: Event) -> Sheet:
@@ -274,7 +279,18 @@ def _done(sheet: Sheet, step_id: str, at_s: float) -> Sheet:
     timers = tuple(
         item for item in sheet.timers if item.step_id != step_id or step.kind in {"rest", "sauce"}
     )
+    if step.kind == "come_up" and sheet.pot is None:
+        timers = (*timers, _pressure_timer(sheet, step, at_s))
     return replace(sheet, done_s={**sheet.done_s, step_id: at_s}, marks=tuple(marks), timers=timers)
+
+
+PRESSURE_TIMER = "minutes under pressure"
+
+
+def _pressure_timer(sheet: Sheet, come_up: Step, at_s: float) -> Timer:
+    """The minutes under pressure of a cooker that tells nothing: counted from the cook itself."""
+    hold = next(step for step in sheet.steps if step.kind == "hold" and step.round == come_up.round)
+    return Timer(f"pressure-{come_up.round}", hold.step_id, PRESSURE_TIMER, at_s + hold.likely_s)
 
 
 def _reached(before: LiveState | None, state: LiveState) -> tuple[str, ...]:

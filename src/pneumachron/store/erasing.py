@@ -1,0 +1,53 @@
+"""Deleted things, counted and erased for good."""
+
+from sqlalchemy import ColumnElement, Select, delete, func, select
+from sqlalchemy.orm import Session
+
+from pneumachron.store.tables import (
+    CookEventRow,
+    CookPhotoRow,
+    CookRow,
+    CookSampleRow,
+    DayRow,
+    PlanRow,
+    RecipeRow,
+    ShelfRow,
+)
+
+KINDS: dict[str, type[ShelfRow]] = {
+    "plans": PlanRow,
+    "recipes": RecipeRow,
+    "days": DayRow,
+    "cooks": CookRow,
+}
+
+
+def counted(session: Session, household_id: str) -> dict[str, int]:
+    """How many of each kind are deleted; photos are those that were taken off an entry."""
+    found = {
+        kind: session.scalar(select(func.count()).select_from(row).where(*_gone(row, household_id)))
+        or 0
+        for kind, row in KINDS.items()
+    }
+    photos = select(func.count()).select_from(CookPhotoRow)
+    return found | {
+        "photos": session.scalar(photos.where(CookPhotoRow.deleted_at.is_not(None))) or 0
+    }
+
+
+def _gone(row: type[ShelfRow], household_id: str) -> tuple[ColumnElement[bool], ...]:
+    return row.household_id == household_id, row.deleted_at.is_not(None)
+
+
+def erase(session: Session, household_id: str) -> list[str]:
+    """Erase everything that is deleted; gives the ids of photos whose files go with it."""
+    cooks: Select[str] = select(CookRow.id).where(*_gone(CookRow, household_id))
+    lost = CookPhotoRow.cook_id.in_(cooks) | CookPhotoRow.deleted_at.is_not(None)
+    photos = list(session.scalars(select(CookPhotoRow.id).where(lost)))
+    session.execute(delete(CookPhotoRow).where(CookPhotoRow.id.in_(photos)))
+    for row in (CookEventRow, CookSampleRow):
+        session.execute(delete(row).where(row.cook_id.in_(cooks)))
+    for kind in KINDS.values():
+        session.execute(delete(kind).where(*_gone(kind, household_id)))
+    session.flush()
+    return photos
