@@ -113,6 +113,11 @@ function isProblem(value: unknown): value is Problem {
   return typeof value === "object" && value !== null && "code" in value && "message" in value;
 }
 
+/** Whether a change was refused because it was made from an older version. */
+export function isStale(error: Error | null): boolean {
+  return error instanceof ProblemError && error.problem.code === "changed_elsewhere";
+}
+
 /** For changes whose refusal no place of its own says: the foot of the page does. */
 export const SAID_BELOW = { saidBelow: true };
 

@@ -69,6 +69,22 @@ export function usePieces(id: string) {
   });
 }
 
+/** A timer was heard, on whatever view. */
+export function useHeard() {
+  const queries = useQueryClient();
+  return useMutation({
+    scope: IN_TURN,
+    mutationFn: ({ cook, timerId }: { cook: string; timerId: string }) =>
+      unwrap(
+        client.POST("/api/cooks/{cook_id}/events", {
+          params: { path: { cook_id: cook } },
+          body: { kind: "timer_rang", key: newKey(), timer_id: timerId },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
+  });
+}
+
 export interface LogWanted {
   search?: string;
   cut?: string;
@@ -89,12 +105,12 @@ export function useLog(wanted: LogWanted) {
   });
 }
 
-/** All cooks that run, what needs hands first; asked every other second. */
+/** All cooks that run, what needs hands first; asked on every view, seldom while none runs. */
 export function useTurns() {
   return useQuery({
     queryKey: ["cooks", "beside"],
     queryFn: ({ signal }) => unwrap(client.GET("/api/cooks/beside", { signal })),
-    refetchInterval: 2 * EVERY_MS,
+    refetchInterval: ({ state }) => ((state.data?.turns.length ?? 0) > 0 ? 2 : 10) * EVERY_MS,
     refetchIntervalInBackground: true,
     placeholderData: keepPreviousData,
     staleTime: 0,
@@ -124,6 +140,23 @@ export function useBegin() {
 const IN_TURN = { id: "beside the pot" };
 /** Somebody who stands at a pot looks again after this. */
 const PRESS_MS = 8000;
+/** What is told may be told again (its key is written once), so it is sent until it gets through. */
+const SEND_FOR_MS = 15 * 60_000;
+const SEND_AGAIN_MS = 2000;
+
+async function untilSent<T>(send: () => Promise<T>): Promise<T> {
+  const until = Date.now() + SEND_FOR_MS;
+  for (;;) {
+    try {
+      return await send();
+    } catch (error) {
+      const again = error instanceof ProblemError && (error.status === 0 || error.status === 503);
+      if (!again || Date.now() > until) throw error;
+      await new Promise((done) => setTimeout(done, SEND_AGAIN_MS));
+    }
+  }
+}
+
 const NO_FAULTS: Faults = {
   weak_heater: false,
   leaking_gasket: false,
@@ -140,7 +173,9 @@ export function useCookActs(id: string) {
     mutationFn: async (act: Act): Promise<CookOut> => {
       switch (act.kind) {
         case "tell":
-          return unwrap(client.POST("/api/cooks/{cook_id}/events", { params, body: act.event }));
+          return untilSent(() =>
+            unwrap(client.POST("/api/cooks/{cook_id}/events", { params, body: act.event })),
+          );
         case "press": {
           const left = act.at + PRESS_MS - Date.now();
           if (left <= 0) throw new ProblemError(STALE, 0);

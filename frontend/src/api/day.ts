@@ -46,13 +46,21 @@ export function useDays() {
   });
 }
 
+interface DayToKeep {
+  id: string | null;
+  /** The version the change was made from; null writes over any. */
+  seen: number | null;
+  body: KeepDay;
+}
+
 export function useKeepDay() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, body }: { id: string | null; body: KeepDay }) =>
-      id === null
-        ? unwrap(client.POST("/api/days", { body }))
-        : unwrap(client.PUT("/api/days/{day_id}", { params: { path: { day_id: id } }, body })),
+    mutationFn: async ({ id, seen, body }: DayToKeep) => {
+      if (id === null) return unwrap(client.POST("/api/days", { body }));
+      const params = { path: { day_id: id }, query: { seen } };
+      return unwrap(client.PUT("/api/days/{day_id}", { params, body }));
+    },
     onSuccess: () => queries.invalidateQueries({ queryKey: ["days"] }),
   });
 }

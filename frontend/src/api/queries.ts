@@ -1,11 +1,13 @@
 import {
   keepPreviousData,
+  MutationCache,
   QueryClient,
   useMutation,
   useQueries,
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
+import { useEffect } from "react";
 import {
   type Body,
   client,
@@ -23,6 +25,7 @@ import {
 } from "@/api/client";
 import { useInTurn } from "@/api/useInTurn";
 import type { Units } from "@/lib/format";
+import { noteSeen } from "@/lib/seen";
 
 /** A refusal is an answer; only a lost server is worth another try. */
 function shouldRetry(failures: number, error: Error): boolean {
@@ -33,12 +36,47 @@ function shouldRetry(failures: number, error: Error): boolean {
  * its own must neither wait nor press a button later, when it is back. */
 const HERE = "always";
 
+/** What was changed here is seen in the other tabs of this browser. */
+const tabs = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel("pneumachron");
+
 export const queryClient = new QueryClient({
+  mutationCache: new MutationCache({ onSuccess: () => tabs?.postMessage("changed") }),
   defaultOptions: {
     queries: { retry: shouldRetry, retryDelay: 400, staleTime: 60_000, networkMode: HERE },
     mutations: { networkMode: HERE },
   },
 });
+
+const KEPT = ["plans", "household", "pots", "people", "days", "recipes", "cooks", "lessons"];
+
+/** Read again what another tab changed. */
+export function useOtherTabs(): void {
+  useEffect(() => {
+    if (!tabs) return;
+    const read = () =>
+      queryClient.invalidateQueries({
+        predicate: ({ queryKey }) => KEPT.includes(String(queryKey[0])),
+      });
+    tabs.addEventListener("message", read);
+    return () => tabs.removeEventListener("message", read);
+  }, []);
+}
+
+const BEAT_MS = 5000;
+
+/** Whether the app answers; undefined until it was asked. */
+export function useAlive(): boolean | undefined {
+  const { data, error } = useQuery({
+    queryKey: ["health"],
+    queryFn: () => unwrap(client.GET("/api/health")),
+    refetchInterval: BEAT_MS,
+    refetchIntervalInBackground: true,
+    retry: false,
+    staleTime: 0,
+  });
+  if (error instanceof ProblemError && error.status === 0) return false;
+  return data ? true : undefined;
+}
 
 export function useCatalogue() {
   return useQuery({
@@ -272,6 +310,8 @@ export function useRecomputed(id: string | null) {
 
 export interface PlanToSave {
   id: string | null;
+  /** The version the change was made from; null writes over any. */
+  seen: number | null;
   name: string;
   personId: string | null;
   inputs: PlanIn;
@@ -280,13 +320,14 @@ export interface PlanToSave {
 export function useSavePlan() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, name, personId, inputs }: PlanToSave) => {
+    mutationFn: async ({ id, seen, name, personId, inputs }: PlanToSave) => {
       const body = { name, person_id: personId, inputs };
-      return id === null
-        ? unwrap(client.POST("/api/plans", { body }))
-        : unwrap(client.PUT("/api/plans/{plan_id}", { params: { path: { plan_id: id } }, body }));
+      if (id === null) return unwrap(client.POST("/api/plans", { body }));
+      const params = { path: { plan_id: id }, query: { seen } };
+      return unwrap(client.PUT("/api/plans/{plan_id}", { params, body }));
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: ["plans"] }),
+    onSuccess: (plan) => noteSeen(plan.id, plan.version),
+    onSettled: () => queries.invalidateQueries({ queryKey: ["plans"] }),
   });
 }
 
@@ -332,8 +373,9 @@ export function useRestorePlan() {
 export function useChangeHousehold() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: HouseholdIn) => unwrap(client.PUT("/api/household", { body })),
-    onSuccess: () => queries.invalidateQueries(),
+    mutationFn: ({ seen, body }: { seen: number | null; body: HouseholdIn }) =>
+      unwrap(client.PUT("/api/household", { params: { query: { seen } }, body })),
+    onSettled: () => queries.invalidateQueries(),
   });
 }
 

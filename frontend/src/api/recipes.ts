@@ -68,14 +68,19 @@ function useLibraryChange<T, R>(change: (value: T) => Promise<R>) {
   });
 }
 
+interface RecipeToKeep {
+  id: string | null;
+  /** The version the change was made from; null writes over any. */
+  seen: number | null;
+  body: RecipeIn;
+}
+
 export function useKeepRecipe() {
-  return useLibraryChange(({ id, body }: { id: string | null; body: RecipeIn }) =>
-    id === null
-      ? unwrap(client.POST("/api/recipes", { body }))
-      : unwrap(
-          client.PUT("/api/recipes/{recipe_id}", { params: { path: { recipe_id: id } }, body }),
-        ),
-  );
+  return useLibraryChange(async ({ id, seen, body }: RecipeToKeep) => {
+    if (id === null) return unwrap(client.POST("/api/recipes", { body }));
+    const params = { path: { recipe_id: id }, query: { seen } };
+    return unwrap(client.PUT("/api/recipes/{recipe_id}", { params, body }));
+  });
 }
 
 export function useDeleteRecipe() {

@@ -1,8 +1,13 @@
 import { lazy, Suspense } from "react";
-import { Route, Switch } from "wouter";
+import { Route, Switch, useLocation } from "wouter";
+import { useOtherTabs } from "@/api/queries";
+import { Broken } from "@/app/Broken";
+import { DueBar, useDue } from "@/app/DueBar";
 import { KeySheet } from "@/app/KeySheet";
 import { Masthead } from "@/app/Masthead";
 import { Refused } from "@/app/Refused";
+import { ServerState } from "@/app/ServerState";
+import { useTitle } from "@/app/titles";
 import { BenchView } from "@/features/bench/BenchView";
 
 const PlansView = lazy(() =>
@@ -28,6 +33,10 @@ const KitView = lazy(() =>
 );
 
 export function App() {
+  const [location] = useLocation();
+  const due = useDue();
+  useTitle(location, due[0] ? `${due[0].title}!` : null);
+  useOtherTabs();
   return (
     <>
       <a
@@ -37,28 +46,32 @@ export function App() {
         to the page
       </a>
       <Masthead />
+      <ServerState />
+      <DueBar due={due} />
       <KeySheet />
       <main id="main">
-        <Suspense fallback={<p className="p-6 text-pencil">Fetching the page …</p>}>
-          <Switch>
-            <Route path="/" component={BenchView} />
-            <Route path="/convert" component={ConvertView} />
-            <Route path="/day" component={DayView} />
-            <Route path="/cook" component={CookView} />
-            <Route path="/log" component={LogView} />
-            <Route path="/plans" component={PlansView} />
-            <Route path="/kit" component={KitView} />
-            <Route path="/guide" component={GuideView} />
-            <Route>
-              <p className="p-6">
-                There is nothing at this address.{" "}
-                <a href="/" className="underline">
-                  Go to the Bench
-                </a>
-              </p>
-            </Route>
-          </Switch>
-        </Suspense>
+        <Broken view={location}>
+          <Suspense fallback={<p className="p-6 text-pencil">Fetching the page …</p>}>
+            <Switch>
+              <Route path="/" component={BenchView} />
+              <Route path="/convert" component={ConvertView} />
+              <Route path="/day" component={DayView} />
+              <Route path="/cook" component={CookView} />
+              <Route path="/log" component={LogView} />
+              <Route path="/plans" component={PlansView} />
+              <Route path="/kit" component={KitView} />
+              <Route path="/guide" component={GuideView} />
+              <Route>
+                <p className="p-6">
+                  There is nothing at this address.{" "}
+                  <a href="/" className="underline">
+                    Go to the Bench
+                  </a>
+                </p>
+              </Route>
+            </Switch>
+          </Suspense>
+        </Broken>
       </main>
       <Refused />
     </>

@@ -22,12 +22,12 @@ export function Masthead() {
   const other = theme === "light" ? "dark" : "light";
   return (
     <header className="print:hidden flex h-12 items-center gap-2.5 border-ink border-b-2 px-3 sm:gap-6 sm:px-5">
-      <span className="hidden font-bold font-dial text-[15px] min-[520px]:inline sm:text-[20px]">
+      <span className="hidden font-bold font-dial text-[0.9375rem] min-[520px]:inline sm:text-[1.25rem]">
         Pneumachron
       </span>
       <nav
         aria-label="Views"
-        className="flex gap-1.5 text-[13px] min-[400px]:gap-2.5 min-[400px]:text-[14px] sm:gap-5 sm:text-[15px]"
+        className="flex gap-1.5 text-[0.8125rem] min-[400px]:gap-2.5 min-[400px]:text-[0.875rem] sm:gap-5 sm:text-[0.9375rem]"
       >
         {VIEWS.map(({ path, name }) => (
           <Link

@@ -38,8 +38,14 @@ export const TraceChart = memo(function TraceChart({ plan, width, units, others 
       </defs>
       <Paper sheet={sheet} />
       <path d={sheet.softening} fill="url(#soften)" />
-      <path d={sheet.gauge} fill="none" stroke="var(--pencil)" strokeWidth="2.4" />
-      <path d={sheet.core} fill="none" stroke="var(--heat)" strokeWidth="2.4" />
+      <path d={sheet.gauge} fill="none" stroke="var(--pencil)" strokeWidth="2.5" />
+      <path
+        d={sheet.core}
+        fill="none"
+        stroke="var(--heat)"
+        strokeWidth="2.5"
+        strokeDasharray="8 4"
+      />
       <Rungs sheet={sheet} reached={plan.pieces[0]?.texture_reached ?? "tender"} />
       {sheet.phases.map((phase) => (
         <Phase key={phase.kind} phase={phase} unit={isNarrow(sheet.width) ? "" : " min"} />

@@ -9,11 +9,13 @@ import type {
   PlanIn,
   RecipeCard,
 } from "@/api/client";
-import { keep, readKeptAs } from "@/lib/storage";
+import { keep, onKeptElsewhere, readKeptAs } from "@/lib/storage";
 
 export interface DayDraft {
   /** The kept day this is a draft of, and its name. */
   id: string | null;
+  /** The version it was opened from. */
+  version: number | null;
   name: string;
   /** Local date and time of the table, as an input writes it: 2026-11-28T19:00. */
   table: string;
@@ -44,6 +46,7 @@ const KEY = "pneumachron.day";
 export function emptyDay(now = new Date()): DayDraft {
   return {
     id: null,
+    version: null,
     name: "",
     table: tonight(now),
     cooks: 1,
@@ -70,6 +73,18 @@ function isDay(value: unknown): value is DayDraft {
 
 export function keepDay(day: DayDraft): void {
   keep(KEY, JSON.stringify(day));
+}
+
+/** Another tab changed the draft: it is read again there too. */
+export function onDayElsewhere(changed: (day: DayDraft) => void): () => void {
+  return onKeptElsewhere(KEY, () => changed(keptDay()));
+}
+
+/** Whether a typed local time exists: on the day the clocks go forward an hour is left out. A browser
+ * moves it silently; here it is said. */
+export function isOnTheClock(typed: string): boolean {
+  const moment = new Date(typed);
+  return Number.isNaN(moment.getTime()) || localTime(moment) === typed.slice(0, 16);
 }
 
 /** Seven in the evening: today, or tomorrow when that is too soon for a pot. */
@@ -189,6 +204,7 @@ export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
   return {
     ...before,
     id: kept.id,
+    version: kept.version,
     name: kept.name,
     table: localTime(new Date(day.table)),
     cooks: day.cooks ?? 1,

@@ -60,7 +60,7 @@ export function MeasureField(props: Props) {
           aria-invalid={problem ? true : undefined}
           aria-describedby={trouble}
           onChange={(event) => onChange(event.target.value)}
-          className="min-w-0 flex-1 bg-transparent px-2 py-1 font-dial text-[16px] placeholder:font-sans placeholder:text-[14px] placeholder:text-pencil"
+          className="min-w-0 flex-1 bg-transparent px-2 py-1 font-dial text-[1rem] placeholder:font-sans placeholder:text-[0.875rem] placeholder:text-pencil"
         />
         {suggestions && (
           <datalist id={`${id}-words`}>
@@ -80,13 +80,13 @@ export function MeasureField(props: Props) {
           </>
         )}
       </div>
-      <span className="min-w-[68px] whitespace-nowrap text-right text-[14px] text-pencil">
+      <span className="min-w-[68px] whitespace-nowrap text-right text-[0.875rem] text-pencil">
         {other}
       </span>
       {problem && (
         <p
           id={trouble}
-          className="col-span-3 mt-1 border-l-4 border-care pl-2 text-[14px]"
+          className="col-span-3 mt-1 border-l-4 border-care pl-2 text-[0.875rem]"
           role="alert"
         >
           <strong className="font-semibold">{problem.message}</strong> {problem.hint}

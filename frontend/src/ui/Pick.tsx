@@ -24,7 +24,7 @@ export function Pick({ label, value, options, onChange, aside }: Props) {
       <div
         className={`flex items-end justify-between gap-1 ${aside === undefined ? "" : "min-h-6"}`}
       >
-        <label htmlFor={id} className="text-[13px] text-pencil leading-tight">
+        <label htmlFor={id} className="text-[0.8125rem] text-pencil leading-tight">
           {label}
         </label>
         {aside}
@@ -34,7 +34,7 @@ export function Pick({ label, value, options, onChange, aside }: Props) {
         value={value}
         title={chosen?.says}
         onChange={(event) => onChange(event.target.value)}
-        className="min-w-0 rounded-sm border border-edge bg-sheet px-1.5 py-1 font-medium text-[14px]"
+        className="min-w-0 rounded-sm border border-edge bg-sheet px-1.5 py-1 font-medium text-[0.875rem]"
       >
         {options.map((option) => (
           <option key={option.value} value={option.value}>

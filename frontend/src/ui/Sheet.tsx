@@ -20,7 +20,7 @@ export function Sheet({ title, open, onClose, children }: Props) {
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-20 max-h-[90dvh] w-[min(26rem,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sm border-2 border-ink bg-paper p-5"
         >
-          <Dialog.Title className="mb-3 pr-8 font-semibold text-[19px]">{title}</Dialog.Title>
+          <Dialog.Title className="mb-3 pr-8 font-semibold text-[1.1875rem]">{title}</Dialog.Title>
           {children}
           {/* last, so that the first field has the focus when the sheet opens */}
           <Dialog.Close

@@ -13,7 +13,7 @@ export function TextField({ label, value, placeholder, trouble, onChange }: Prop
   const id = useId();
   return (
     <div className="flex flex-col">
-      <label htmlFor={id} className="text-[14px] text-pencil">
+      <label htmlFor={id} className="text-[0.875rem] text-pencil">
         {label}
       </label>
       <input
@@ -30,7 +30,7 @@ export function TextField({ label, value, placeholder, trouble, onChange }: Prop
         <p
           id={`${id}-trouble`}
           role="alert"
-          className="mt-0.5 border-care border-l-4 pl-2 text-[14px]"
+          className="mt-0.5 border-care border-l-4 pl-2 text-[0.875rem]"
         >
           {trouble}
         </p>

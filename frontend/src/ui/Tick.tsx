@@ -18,11 +18,11 @@ export function Tick({ label, on, onChange }: Props) {
         onCheckedChange={(checked) => onChange(checked === true)}
         className="grid h-6 w-6 shrink-0 place-items-center rounded-sm border-2 border-edge bg-sheet data-[state=checked]:border-ink data-[state=checked]:bg-ink"
       >
-        <Checkbox.Indicator className="font-bold text-[13px] text-paper leading-none">
+        <Checkbox.Indicator className="font-bold text-[0.8125rem] text-paper leading-none">
           ✓
         </Checkbox.Indicator>
       </Checkbox.Root>
-      <label htmlFor={id} className="text-[14px]">
+      <label htmlFor={id} className="text-[0.875rem]">
         {label}
       </label>
     </div>

@@ -13,7 +13,7 @@ export function WhyMark({ of, children }: Props) {
     <Popover.Root>
       <Popover.Trigger
         aria-label={`why this ${of}`}
-        className="h-6 px-0.5 text-[13px] text-pencil leading-tight underline underline-offset-2"
+        className="h-6 px-0.5 text-[0.8125rem] text-pencil leading-tight underline underline-offset-2"
       >
         why?
       </Popover.Trigger>
@@ -22,7 +22,7 @@ export function WhyMark({ of, children }: Props) {
           aria-label={`why this ${of}`}
           sideOffset={4}
           collisionPadding={8}
-          className="z-20 max-h-[60dvh] w-[min(23rem,92vw)] overflow-auto rounded-sm border-2 border-ink bg-paper px-3 py-2 text-[14px]"
+          className="z-20 max-h-[60dvh] w-[min(23rem,92vw)] overflow-auto rounded-sm border-2 border-ink bg-paper px-3 py-2 text-[0.875rem]"
         >
           {children}
         </Popover.Content>

@@ -20,9 +20,9 @@ export function Around({ bench }: Props) {
     marinade ? (marinade as Marinade) : null,
     brined,
   );
-  if (!data) return <p className="text-[14px] text-pencil">Working it out …</p>;
+  if (!data) return <p className="text-[0.875rem] text-pencil">Working it out …</p>;
   return (
-    <div className="grid gap-x-6 text-[14px] sm:grid-cols-2">
+    <div className="grid gap-x-6 text-[0.875rem] sm:grid-cols-2">
       <div className="mb-1 flex flex-wrap items-end gap-3 sm:col-span-2">
         <Pick label="marinade" value={marinade} options={MARINADES} onChange={setMarinade} />
         <Tick label="sold with added brine" on={brined} onChange={setBrined} />

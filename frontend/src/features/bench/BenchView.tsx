@@ -15,8 +15,10 @@ function HoldBar({ plan, stale }: { plan: PlanOut; stale: boolean }) {
       aria-hidden="true"
       className={`sticky top-0 z-[5] flex items-baseline gap-2 border-rule border-b bg-paper px-4 py-1 lg:hidden ${stale ? "stale" : ""}`}
     >
-      <span className="font-bold font-dial text-[22px]">{panelTime(plan.setting.hold_min)}</span>
-      <span className="text-[14px]">
+      <span className="font-bold font-dial text-[1.375rem]">
+        {panelTime(plan.setting.hold_min)}
+      </span>
+      <span className="text-[0.875rem]">
         {plan.setting.level}, {spokenTime(plan.lid_on_to_open_s / 60)} in all
       </span>
     </p>

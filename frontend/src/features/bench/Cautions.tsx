@@ -25,14 +25,14 @@ export function Cautions({ plan, stale }: Props) {
         {[...pressing, ...shown].map((caution) => (
           <Item key={caution.code} caution={caution} />
         ))}
-        <li className="border-edge border-l-4 px-2 text-[14px]">
+        <li className="border-edge border-l-4 px-2 text-[0.875rem]">
           <Link href="/guide#cautions" className="underline">
             The maker’s manual and local advice come first.
           </Link>
         </li>
       </ul>
       {folded.length > 0 && (
-        <details className="mt-1 text-[14px]">
+        <details className="mt-1 text-[0.875rem]">
           <summary className="cursor-pointer text-pencil">
             {folded.length === 1 ? "one more note" : `${folded.length} more notes`}
           </summary>
@@ -54,8 +54,8 @@ function Item({ caution }: { caution: Caution }) {
       title={`${SOURCE_WORDS[caution.source.kind]}: ${caution.source.work}`}
       className={
         careful
-          ? "border-care border-l-4 bg-care-wash px-2 py-0.5 font-medium text-[14px]"
-          : "border-edge border-l-4 px-2 text-[14px]"
+          ? "border-care border-l-4 bg-care-wash px-2 py-0.5 font-medium text-[0.875rem]"
+          : "border-edge border-l-4 px-2 text-[0.875rem]"
       }
     >
       {careful && <span className="sr-only">Careful: </span>}

@@ -17,7 +17,7 @@ export function Crust({ bench }: { bench: Bench }) {
         onChange={(event) =>
           bench.change({ finish: event.target.value ? (event.target.value as FinishKind) : null })
         }
-        className="min-w-0 flex-1 rounded-sm border border-edge bg-sheet px-1.5 py-0.5 font-medium text-[14px]"
+        className="min-w-0 flex-1 rounded-sm border border-edge bg-sheet px-1.5 py-0.5 font-medium text-[0.875rem]"
       >
         <option value="">as usual</option>
         {Object.entries(FINISH_WORDS).map(([value, name]) => (

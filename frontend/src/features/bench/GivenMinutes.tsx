@@ -25,7 +25,7 @@ export function GivenMinutes({ bench, cut }: Props) {
   const reached = here.data?.texture_reached;
   const looks = cut?.ladder.find((rung) => rung.texture === reached)?.looks;
   return (
-    <div className="flex max-w-[30rem] flex-col gap-1 text-[14px]">
+    <div className="flex max-w-[30rem] flex-col gap-1 text-[0.875rem]">
       <MeasureField
         label="minutes"
         value={minutes}

@@ -30,7 +30,7 @@ export function Ladder({ cut, value, onChange }: Props) {
           <span className="group-data-[state=checked]:font-semibold">
             {TEXTURE_WORDS[rung.texture]}
           </span>
-          <span className="text-[14px]">: {rung.looks}</span>
+          <span className="text-[0.875rem]">: {rung.looks}</span>
         </RadioGroup.Item>
       ))}
     </RadioGroup.Root>

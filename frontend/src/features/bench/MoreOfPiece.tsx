@@ -26,7 +26,7 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
   };
   return (
     <details
-      className="text-[14px]"
+      className="text-[0.875rem]"
       open={opened || hasMore(bench)}
       onToggle={(event) => setOpened(event.currentTarget.open)}
     >

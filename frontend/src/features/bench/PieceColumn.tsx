@@ -39,7 +39,10 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
       className="flex flex-col gap-1.5 border-rule px-4 py-2 lg:overflow-y-auto lg:border-r"
     >
       <div className="flex items-center justify-between gap-2">
-        <h2 id="piece-title" className="whitespace-nowrap font-semibold text-[15px] text-pencil">
+        <h2
+          id="piece-title"
+          className="whitespace-nowrap font-semibold text-[0.9375rem] text-pencil"
+        >
           The piece
         </h2>
         <ScaleButton on={weighing} onClick={() => setWeighing(!weighing)} />
@@ -100,7 +103,7 @@ function CutSelect({ cuts, value, onChange }: PickerProps) {
       aria-label="cut"
       value={value}
       onChange={(event) => onChange(event.target.value)}
-      className="min-w-0 max-w-[200px] rounded-sm border border-edge bg-sheet px-2 py-0.5 font-medium text-[14px]"
+      className="min-w-0 max-w-[200px] rounded-sm border border-edge bg-sheet px-2 py-0.5 font-medium text-[0.875rem]"
     >
       {cuts
         .filter((cut) => cut.family === family)
@@ -135,7 +138,7 @@ function FamilyPicker({ cuts, value, onChange }: PickerProps) {
           className="flex flex-col items-center border-transparent border-b-[3px] pb-0.5 text-pencil data-[state=checked]:border-ink data-[state=checked]:text-ink"
         >
           <CutDrawing family={cut.family} />
-          <span className="text-[13px] leading-tight in-data-[state=checked]:font-semibold">
+          <span className="text-[0.8125rem] leading-tight in-data-[state=checked]:font-semibold">
             {cut.family}
           </span>
         </RadioGroup.Item>
@@ -151,7 +154,7 @@ function ScaleButton({ on, onClick }: { on: boolean; onClick: () => void }) {
       aria-label="weigh it on the scale"
       aria-expanded={on}
       onClick={onClick}
-      className="ml-auto flex items-center gap-1.5 rounded-sm border border-edge px-2 py-0.5 text-[14px] hover:border-ink aria-expanded:bg-ink aria-expanded:text-paper"
+      className="ml-auto flex items-center gap-1.5 rounded-sm border border-edge px-2 py-0.5 text-[0.875rem] hover:border-ink aria-expanded:bg-ink aria-expanded:text-paper"
     >
       <Scale size={15} aria-hidden="true" /> weigh
     </button>
@@ -241,7 +244,7 @@ function Measures({ bench, catalogue, household, weighing, onWeighed }: Measures
         suggestions={STARTS}
       />
       {piece && (
-        <p className="text-[14px] text-pencil">
+        <p className="text-[0.875rem] text-pencil">
           {piece.length_shown[sizeUnits].replace(/ \w+$/, "")} × {piece.width_shown[sizeUnits]} a
           piece; {plates(bench)}.
         </p>

@@ -32,7 +32,7 @@ export function Plates({ bench, units, children }: Props) {
         />
       </div>
       {data && wanted && (
-        <p className="mt-0.5 text-[14px]">
+        <p className="mt-0.5 text-[0.875rem]">
           Buy {data.enough_shown[units]}.{" "}
           <button
             type="button"

@@ -54,7 +54,7 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
           ))}
         </select>
         <Choice label="view of the pot" value={view} options={VIEWS} onChange={setView} />
-        <span className="ml-auto text-[13px] text-pencil">
+        <span className="ml-auto text-[0.8125rem] text-pencil">
           to scale <WhyBeside plan={plan} about={["arrangement"]} of="place in the pot" />
         </span>
       </div>

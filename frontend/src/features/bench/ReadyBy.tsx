@@ -15,14 +15,14 @@ export function ReadyBy({ bench }: Props) {
   const minutes = minutesUntil(clock, new Date());
   const { data } = useReadyBy(bench.stale ? null : bench.settled, minutes);
   return (
-    <div className="text-[14px]">
+    <div className="text-[0.875rem]">
       <label className="flex items-center gap-2">
         On the table at
         <input
           type="time"
           value={clock}
           onChange={(event) => setClock(event.target.value)}
-          className="rounded-sm border border-edge bg-sheet px-2 py-0.5 font-dial text-[15px]"
+          className="rounded-sm border border-edge bg-sheet px-2 py-0.5 font-dial text-[0.9375rem]"
         />
         {minutes !== null && <span className="text-pencil">in {spokenTime(minutes)}</span>}
       </label>

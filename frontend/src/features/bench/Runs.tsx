@@ -17,7 +17,7 @@ export function Runs({ bench, units }: Props) {
   if (!first) return null;
   const all = data.runs.reduce((sum, run) => sum + run.answer.lid_on_to_open_s, 0);
   return (
-    <div data-testid="runs" className="mt-2 text-[14px]">
+    <div data-testid="runs" className="mt-2 text-[0.875rem]">
       <p>
         It goes in <strong className="font-semibold">{data.runs.length} runs</strong> of about{" "}
         {first.pieces === 1 ? "one piece" : `${first.pieces} pieces`}, {first.mass_shown[units]}:{" "}

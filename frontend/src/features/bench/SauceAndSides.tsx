@@ -15,7 +15,7 @@ interface Props {
 /** What is left in the pot becomes a sauce; and what else can be eaten with it. */
 export function SauceAndSides({ bench, plan, units }: Props) {
   return (
-    <div className="grid gap-x-6 text-[14px] sm:grid-cols-2">
+    <div className="grid gap-x-6 text-[0.875rem] sm:grid-cols-2">
       <Sauce bench={bench} plan={plan} units={units} />
       <Sides holdMin={plan.setting.hold_min} />
     </div>

@@ -1,10 +1,12 @@
 import { useId, useState } from "react";
 import { useLocation } from "wouter";
-import { ProblemError } from "@/api/client";
+import { isStale, ProblemError } from "@/api/client";
 import { usePeople, useSavePlan, useStoredPlan } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { wishToAddress } from "@/lib/wish";
+import { noteSeen, seenVersion } from "@/lib/seen";
+import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { Button } from "@/ui/Button";
+import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 import { Sheet } from "@/ui/Sheet";
 
 interface Props {
@@ -25,10 +27,10 @@ export function SaveSheet({ bench, onClose }: Props) {
   const name = typed ?? stored.data?.name ?? "";
   const cook = person ?? stored.data?.person_id ?? "";
 
-  const keep = (id: string | null) => {
+  const keep = (id: string | null, seen = id ? seenVersion(id) : null) => {
     if (!bench.inputs || !name.trim()) return;
     save.mutate(
-      { id, name, personId: cook || null, inputs: bench.inputs },
+      { id, seen, name, personId: cook || null, inputs: bench.inputs },
       {
         onSuccess: (plan) => {
           navigate(`/?${wishToAddress(bench.wish, plan.id)}`, { replace: true });
@@ -75,7 +77,20 @@ export function SaveSheet({ bench, onClose }: Props) {
             ))}
           </select>
         </div>
-        {save.error instanceof ProblemError && (
+        {isStale(save.error) && stored.data && (
+          <ChangedElsewhere
+            what="This plan"
+            busy={save.isPending}
+            onMine={() => keep(bench.planId, null)}
+            onTheirs={() => {
+              if (!stored.data) return;
+              noteSeen(stored.data.id, stored.data.version);
+              navigate(`/?${wishToAddress(wishFromPlan(stored.data.inputs), stored.data.id)}`);
+              onClose();
+            }}
+          />
+        )}
+        {save.error instanceof ProblemError && !isStale(save.error) && (
           <p role="alert" className="border-care border-l-4 pl-2">
             <strong>{save.error.problem.message}</strong> {save.error.problem.hint}
           </p>

@@ -39,7 +39,7 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
       className="order-2 flex flex-col gap-1.5 px-4 py-3 lg:order-none lg:overflow-y-auto"
     >
       <div className="flex items-center justify-between">
-        <h2 id="set-title" className="font-semibold text-[15px] text-pencil">
+        <h2 id="set-title" className="font-semibold text-[0.9375rem] text-pencil">
           Set
         </h2>
         <div className="flex gap-2">
@@ -100,7 +100,7 @@ function Hold({ plan, stale, refused }: HoldProps) {
     return (
       <div>
         <p
-          className="overflow-clip font-bold font-dial text-[76px] text-rule leading-none"
+          className="overflow-clip font-bold font-dial text-[4.75rem] text-rule leading-none"
           aria-hidden="true"
         >
           –:––
@@ -123,7 +123,7 @@ function Hold({ plan, stale, refused }: HoldProps) {
         </p>
       )}
       <p
-        className="overflow-clip font-bold font-dial text-[80px] leading-[0.92]"
+        className="overflow-clip font-bold font-dial text-[5rem] leading-[0.92]"
         data-testid="hold"
         data-thickness-mm={plan.pieces[0] && Math.round(1000 * plan.pieces[0].thickness_m)}
       >
@@ -139,7 +139,7 @@ function Hold({ plan, stale, refused }: HoldProps) {
         high={hold_high_min}
         label={`hold ${panelTime(hold_min)}, ${range}`}
       />
-      <p className="text-[14px] text-pencil" data-testid="range">
+      <p className="text-[0.875rem] text-pencil" data-testid="range">
         {range}; sizes may be {spread}
         {"\u00a0"}% off <WhyBeside plan={plan} about={["range"]} of="range" />
       </p>
@@ -210,7 +210,7 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
       {wish.level === "own" && <OwnPressure bench={bench} />}
       <ReleaseMinutes bench={bench} method={method} />
       {plan && (
-        <p className="text-[14px]" data-testid="release-minutes">
+        <p className="text-[0.875rem]" data-testid="release-minutes">
           {releaseMinutes(plan)}
         </p>
       )}

@@ -1,7 +1,8 @@
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import { useRecomputed, useSavePlan, useStoredPlan } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { panelTime, spokenTime } from "@/lib/format";
+import { noteFirst } from "@/lib/seen";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { Button } from "@/ui/Button";
 
@@ -20,6 +21,10 @@ export function StoredNote({ planId, bench }: Props) {
     const then = wishToAddress(wishFromPlan(stored.data.inputs), planId).toString();
     return then === wishToAddress(bench.wish, planId).toString();
   }, [stored.data, bench.wish, planId]);
+  const present = stored.data?.version;
+  useEffect(() => {
+    if (present !== undefined) noteFirst(planId, present);
+  }, [planId, present]);
   if (stored.isError) {
     return (
       <p className="border-care border-l-4 pl-2">
@@ -28,10 +33,10 @@ export function StoredNote({ planId, bench }: Props) {
     );
   }
   if (!stored.data) return null;
-  const { name, results, inputs, person_id, engine_version } = stored.data;
+  const { name, results, inputs, person_id, engine_version, version } = stored.data;
   const differences = fresh.data?.differences ?? [];
   return (
-    <div className="border-rule border-y py-1 text-[14px]" data-testid="stored">
+    <div className="border-rule border-y py-1 text-[0.875rem]" data-testid="stored">
       <p className="break-words">
         <strong className="font-semibold">{name}</strong>, stored as{" "}
         <span className="font-semibold">{panelTime(results.setting.hold_min)}</span>,{" "}
@@ -53,7 +58,9 @@ export function StoredNote({ planId, bench }: Props) {
           </ul>
           <Button
             disabled={save.isPending}
-            onClick={() => save.mutate({ id: planId, name, personId: person_id, inputs })}
+            onClick={() =>
+              save.mutate({ id: planId, seen: version, name, personId: person_id, inputs })
+            }
           >
             Store the new numbers
           </Button>

@@ -11,7 +11,7 @@ export function Taught({ plan }: { plan: PlanOut }) {
     <Popover.Root>
       <Popover.Trigger
         data-testid="taught"
-        className="h-6 px-0.5 text-[13px] text-pencil leading-tight underline underline-offset-2"
+        className="h-6 px-0.5 text-[0.8125rem] text-pencil leading-tight underline underline-offset-2"
       >
         your log
       </Popover.Trigger>
@@ -20,7 +20,7 @@ export function Taught({ plan }: { plan: PlanOut }) {
           aria-label="what your log changes"
           sideOffset={4}
           collisionPadding={8}
-          className="z-20 w-[min(23rem,92vw)] rounded-sm border-2 border-ink bg-paper px-3 py-2 text-[14px]"
+          className="z-20 w-[min(23rem,92vw)] rounded-sm border-2 border-ink bg-paper px-3 py-2 text-[0.875rem]"
         >
           <p className="font-semibold">Moved by how your cooks came out</p>
           <ul>

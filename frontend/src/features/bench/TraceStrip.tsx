@@ -34,12 +34,12 @@ export function TraceStrip({ bench, units, stale }: Props) {
         {plan && (
           <div className="hidden items-center gap-3 bg-paper pr-2 lg:flex">
             <Tick label="lay the other releases over it" on={laid} onChange={setLaid} />
-            <span className="text-[13px] text-pencil">
+            <span className="text-[0.8125rem] text-pencil">
               {others.map((other, index) => `${LINES[index]}: ${other.name}`).join("; ")}
             </span>
           </div>
         )}
-        <p className="ml-auto w-fit bg-paper px-2 font-dial font-semibold text-[18px] sm:text-[20px]">
+        <p className="ml-auto w-fit bg-paper px-2 font-dial font-semibold text-[1.125rem] sm:text-[1.25rem]">
           {plan ? (
             <>
               lid on to lid off{" "}

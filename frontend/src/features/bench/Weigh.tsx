@@ -20,9 +20,9 @@ export function Weigh({ units, onMass, onClose }: Props) {
     if (lies && shown) onMass(shown);
   }, [lies, shown, onMass]);
   return (
-    <section aria-label="the scale" className="border-2 border-edge px-2 py-1.5 text-[14px]">
+    <section aria-label="the scale" className="border-2 border-edge px-2 py-1.5 text-[0.875rem]">
       <p className="flex flex-wrap items-baseline gap-x-3" role="status">
-        <span className="font-bold font-dial text-[26px]" data-testid="scale-shows">
+        <span className="font-bold font-dial text-[1.625rem]" data-testid="scale-shows">
           {scale.isError ? "–" : (shown ?? "…")}
         </span>
         <span className="text-pencil">{sayState(scale.isError, scale.data?.settled, lies)}</span>

@@ -15,7 +15,7 @@ interface Props {
 /** Opened too firm or too soft, or the power failed: what now. */
 export function WentWrong({ bench, plan, cut }: Props) {
   return (
-    <div className="grid gap-x-6 text-[14px] sm:grid-cols-2">
+    <div className="grid gap-x-6 text-[0.875rem] sm:grid-cols-2">
       <Opened bench={bench} plan={plan} cut={cut} />
       <Stopped bench={bench} />
     </div>
@@ -79,7 +79,7 @@ function Stopped({ bench }: { bench: Bench }) {
   const { data } = useStopped(bench.stale ? null : bench.settled, at, since);
   return (
     <div>
-      <p className="text-[13px] text-pencil leading-tight">the pot stopped by itself</p>
+      <p className="text-[0.8125rem] text-pencil leading-tight">the pot stopped by itself</p>
       <div className="grid grid-cols-[auto_1fr] items-center gap-x-2 gap-y-1">
         <Minutes label="minutes after lid on" value={at} onChange={setAt} />
         <span>min after lid on</span>

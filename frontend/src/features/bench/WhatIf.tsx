@@ -13,8 +13,8 @@ interface Props {
 /** The same cook with one thing different; what can be set here can be taken over with one click. */
 export function WhatIf({ bench }: Props) {
   const { data, isError } = useWhatIf(bench.stale ? null : bench.settled);
-  if (isError) return <p className="text-[14px]">The app does not answer just now.</p>;
-  if (!data) return <p className="text-[14px] text-pencil">Working it out …</p>;
+  if (isError) return <p className="text-[0.875rem]">The app does not answer just now.</p>;
+  if (!data) return <p className="text-[0.875rem] text-pencil">Working it out …</p>;
   const possible = data.alternatives.filter((item) => item.answer);
   const refused = data.alternatives.filter((item) => !item.answer);
   const rows = [...possible, ...refused];

@@ -17,7 +17,7 @@ export function Why({ plan, stale }: Props) {
   const rest = piece?.safe_rest_s ? ` and ${Math.round(piece.safe_rest_s / 60)}\u00a0min` : "";
   return (
     <div className={stale ? "stale" : ""}>
-      <ul className="text-[14px]" aria-label="reasons">
+      <ul className="text-[0.875rem]" aria-label="reasons">
         {plan.reasons.map((reason) => (
           <ReasonLine key={`${reason.about} ${reason.fact}`} reason={reason} labelled />
         ))}

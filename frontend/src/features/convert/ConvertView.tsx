@@ -30,6 +30,7 @@ export function ConvertView() {
       const { title, tags, original, format, recipe, answers, choices } = found;
       setDraft({
         id: found.id,
+        version: found.version,
         original,
         format,
         recipe: { ...recipe, title },
@@ -52,7 +53,7 @@ export function ConvertView() {
   if (id === null) {
     return (
       <div className="mx-auto max-w-5xl px-4 py-5">
-        <h1 className="font-bold text-[24px]">Convert</h1>
+        <h1 className="font-bold text-[1.5rem]">Convert</h1>
         <p className="mb-4 max-w-prose">
           A recipe made for a smoker, oven, slow cooker, grill or stovetop pot goes in; the same
           recipe for the pot comes out, every change marked as with a pencil.

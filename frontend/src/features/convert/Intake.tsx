@@ -51,7 +51,7 @@ export function Intake({ pot, onOpen }: Props) {
   const trouble = read.error ? troubleOf(read.error) : null;
   return (
     <section aria-labelledby={`${id}-title`}>
-      <h2 id={`${id}-title`} className="font-semibold text-[18px]">
+      <h2 id={`${id}-title`} className="font-semibold text-[1.125rem]">
         Bring a recipe
       </h2>
       <label htmlFor={id} className="text-pencil">

@@ -1,9 +1,10 @@
 import { useId, useState } from "react";
 import { useLocation } from "wouter";
-import { troubleOf } from "@/api/client";
-import { useKeepRecipe } from "@/api/recipes";
+import { isStale, troubleOf } from "@/api/client";
+import { useKeepRecipe, useStoredRecipe } from "@/api/recipes";
 import type { Draft } from "@/features/convert/draft";
 import { Button } from "@/ui/Button";
+import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 
 interface Props {
   draft: Draft;
@@ -21,14 +22,15 @@ export function KeepForm({ draft, onChange }: Props) {
     .map((word) => word.trim().toLowerCase())
     .filter(Boolean)
     .slice(0, 12);
-  const save = () => {
+  const there = useStoredRecipe(draft.id);
+  const save = (seen = draft.version ?? null) => {
     const { recipe, original, format, answers, choices } = draft;
     const body = { title: recipe.title, tags: words, original, format, recipe, answers, choices };
     keep.mutate(
-      { id: draft.id, body },
+      { id: draft.id, seen, body },
       {
         onSuccess: (kept) => {
-          onChange({ ...draft, id: kept.id, tags: kept.tags });
+          onChange({ ...draft, id: kept.id, version: kept.version, tags: kept.tags });
           navigate(`/convert?recipe=${kept.id}`, { replace: true });
         },
       },
@@ -36,7 +38,7 @@ export function KeepForm({ draft, onChange }: Props) {
   };
   const trouble = keep.error ? troubleOf(keep.error) : null;
   return (
-    <div className="flex flex-wrap items-center gap-2 text-[14px] print:hidden">
+    <div className="flex flex-wrap items-center gap-2 text-[0.875rem] print:hidden">
       <label htmlFor={id} className="text-pencil">
         tags
       </label>
@@ -49,7 +51,7 @@ export function KeepForm({ draft, onChange }: Props) {
         onChange={(event) => setTags(event.target.value)}
         className="w-44 rounded-sm border border-edge bg-sheet px-2 py-0.5 placeholder:text-pencil"
       />
-      <Button onClick={save} disabled={keep.isPending}>
+      <Button onClick={() => save()} disabled={keep.isPending}>
         {draft.id ? "Keep the changes" : "Keep in the library"}
       </Button>
       {keep.isSuccess && (
@@ -57,7 +59,33 @@ export function KeepForm({ draft, onChange }: Props) {
           kept
         </span>
       )}
-      {trouble && (
+      {isStale(keep.error) && there.data && (
+        <ChangedElsewhere
+          what="This recipe"
+          busy={keep.isPending}
+          onMine={() => save(null)}
+          onTheirs={() => {
+            const found = there.data;
+            if (!found) return;
+            const { id, version, original, format, answers, choices, tags: words } = found;
+            const recipe = { ...found.recipe, title: found.title };
+            onChange({
+              ...draft,
+              id,
+              version,
+              original,
+              format,
+              recipe,
+              answers,
+              choices,
+              tags: words,
+            });
+            setTags(words.join(", "));
+            keep.reset();
+          }}
+        />
+      )}
+      {trouble && !isStale(keep.error) && (
         <span role="alert" className="border-care border-l-4 pl-2">
           <strong>{trouble.message}</strong> {trouble.hint}
         </span>

@@ -17,7 +17,7 @@ export function Library({ draft }: { draft: Draft | null }) {
   return (
     <section aria-labelledby={`${id}-title`}>
       <div className="flex flex-wrap items-baseline justify-between gap-2">
-        <h2 id={`${id}-title`} className="font-semibold text-[18px]">
+        <h2 id={`${id}-title`} className="font-semibold text-[1.125rem]">
           Library
         </h2>
         <div>
@@ -36,7 +36,7 @@ export function Library({ draft }: { draft: Draft | null }) {
         </div>
       </div>
       {tag && (
-        <p className="text-[14px]">
+        <p className="text-[0.875rem]">
           only “{tag}”{" "}
           <button type="button" className="underline" onClick={() => setTag("")}>
             show all
@@ -44,7 +44,7 @@ export function Library({ draft }: { draft: Draft | null }) {
         </p>
       )}
       {draft && draft.id === null && (
-        <p className="mt-1 border-edge border-l-4 pl-2 text-[14px]">
+        <p className="mt-1 border-edge border-l-4 pl-2 text-[0.875rem]">
           Not kept yet:{" "}
           <Link href="/convert?recipe=draft" className="underline">
             {draft.recipe.title}
@@ -76,14 +76,14 @@ export function Library({ draft }: { draft: Draft | null }) {
                   key={word}
                   type="button"
                   onClick={() => setTag(word)}
-                  className="min-h-6 text-[14px] text-pencil underline decoration-dotted underline-offset-2"
+                  className="min-h-6 text-[0.875rem] text-pencil underline decoration-dotted underline-offset-2"
                 >
                   {word}
                 </button>
               ))}
             </div>
             <Button
-              className="text-[14px]"
+              className="text-[0.875rem]"
               aria-label={`delete ${recipe.title}`}
               onClick={() =>
                 change.mutate(

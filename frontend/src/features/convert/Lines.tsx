@@ -17,7 +17,7 @@ export function Lines({ recipe, converted, ...marks }: Props) {
   );
   return (
     <section aria-labelledby="lines-title" className="mt-3">
-      <h2 id="lines-title" className="font-semibold text-[18px]">
+      <h2 id="lines-title" className="font-semibold text-[1.125rem]">
         Ingredients
       </h2>
       <ul className="mt-1" aria-label="ingredients with their marks">

@@ -35,7 +35,7 @@ export function MarkWord({ mark, open, onOpen, onOverrule }: Props) {
       onClick={() => onOpen(mark.mark_id)}
       onFocus={() => onOpen(mark.mark_id)}
       onKeyDown={keys}
-      className={`min-h-6 whitespace-nowrap font-dial font-semibold text-[14px] underline decoration-dotted underline-offset-4 ${mark.overruled ? "text-care" : "text-ink"}`}
+      className={`min-h-6 whitespace-nowrap font-dial font-semibold text-[0.875rem] underline decoration-dotted underline-offset-4 ${mark.overruled ? "text-care" : "text-ink"}`}
     >
       {mark.overruled ? "left as it was" : mark.does}
     </button>
@@ -57,7 +57,7 @@ export function MarkNote({ mark, open, onOverrule }: Props) {
   if (open !== mark.mark_id) return null;
   return (
     <div
-      className="border-edge border-l-4 bg-sheet px-2 py-1 text-[14px]"
+      className="border-edge border-l-4 bg-sheet px-2 py-1 text-[0.875rem]"
       data-testid="mark-reason"
       aria-live="polite"
     >
@@ -67,7 +67,7 @@ export function MarkNote({ mark, open, onOverrule }: Props) {
       )}
       {!isFixed(mark) && (
         <Button
-          className="mt-1 block text-[14px]"
+          className="mt-1 block text-[0.875rem]"
           onMouseDown={(event) => event.preventDefault()}
           onClick={() => onOverrule(mark.mark_id, !mark.overruled)}
         >

@@ -55,7 +55,7 @@ function Questions({ draft, understood }: { draft: Draft; understood: Understood
   const unread = understood?.unread.length ?? 0;
   const many = questions.length === 1 ? "One thing was" : `${questions.length} things were`;
   return (
-    <p className="mb-1 text-[14px]" data-testid="questions">
+    <p className="mb-1 text-[0.875rem]" data-testid="questions">
       {understood && (
         <span>
           {ingredients} ingredient{ingredients === 1 ? "" : "s"} and {steps} step

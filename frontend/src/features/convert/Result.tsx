@@ -23,7 +23,7 @@ export function Result({ converted, wish, units, title }: Props) {
   return (
     <section aria-label="what it comes to" className="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-2">
       <div>
-        <p className="font-bold font-dial text-[56px] leading-none" data-testid="converted-hold">
+        <p className="font-bold font-dial text-[3.5rem] leading-none" data-testid="converted-hold">
           {panelTime(setting.hold_min)}
         </p>
         <p className="font-semibold">
@@ -37,12 +37,12 @@ export function Result({ converted, wish, units, title }: Props) {
           {setting.runs > 1 ? `, ${setting.runs} runs` : ""}.
         </p>
         {check && (
-          <p className="mt-1 text-[14px]" data-testid="check">
+          <p className="mt-1 text-[0.875rem]" data-testid="check">
             {!check.agrees && <strong className="font-semibold">They disagree. </strong>}
             {check.words}
           </p>
         )}
-        <ul className="mt-1 text-[14px]" aria-label="cautions">
+        <ul className="mt-1 text-[0.875rem]" aria-label="cautions">
           {converted.cautions.map((text) => (
             <li key={text} className="border-care border-l-4 bg-care-wash px-2 font-medium">
               {text}
@@ -53,7 +53,7 @@ export function Result({ converted, wish, units, title }: Props) {
           </li>
         </ul>
         {converted.allergens.length > 0 && (
-          <p className="mt-1 text-[14px]">
+          <p className="mt-1 text-[0.875rem]">
             Contains, as far as it is known here: {converted.allergens.join(", ")}.
           </p>
         )}
@@ -91,7 +91,7 @@ export function Result({ converted, wish, units, title }: Props) {
           </p>
           <GiveBack wish={wish} title={title} />
         </Tabs.Content>
-        <Tabs.Content value="shop" className="max-h-64 overflow-y-auto pt-2 text-[14px]">
+        <Tabs.Content value="shop" className="max-h-64 overflow-y-auto pt-2 text-[0.875rem]">
           <dl aria-label="shopping list" className="columns-2 gap-6">
             {converted.shopping.map((shop) => (
               <div key={shop.section} className="mb-1 break-inside-avoid">
@@ -109,7 +109,7 @@ export function Result({ converted, wish, units, title }: Props) {
 }
 
 const TAB =
-  "border-transparent border-b-2 font-semibold text-[15px] text-pencil data-[state=active]:border-ink data-[state=active]:text-ink";
+  "border-transparent border-b-2 font-semibold text-[0.9375rem] text-pencil data-[state=active]:border-ink data-[state=active]:text-ink";
 
 const FORMATS: Record<ExportFormat, { name: string; ending: string; type: string }> = {
   jsonld: { name: "JSON-LD", ending: "jsonld", type: "application/ld+json" },

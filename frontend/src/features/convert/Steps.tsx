@@ -14,7 +14,7 @@ export function Steps({ recipe, converted, ...marks }: Props) {
   return (
     <div className="mt-4 grid gap-x-8 gap-y-4 lg:grid-cols-2">
       <section aria-labelledby="old-steps" className="print:hidden">
-        <h2 id="old-steps" className="font-semibold text-[18px]">
+        <h2 id="old-steps" className="font-semibold text-[1.125rem]">
           Steps as they were
         </h2>
         <ol className="mt-1">
@@ -43,7 +43,7 @@ export function Steps({ recipe, converted, ...marks }: Props) {
         </ol>
       </section>
       <section aria-labelledby="new-steps">
-        <h2 id="new-steps" className="font-semibold text-[18px]">
+        <h2 id="new-steps" className="font-semibold text-[1.125rem]">
           Steps for the pot
         </h2>
         <ol className="mt-1 list-decimal pl-6" aria-label="steps for the pot">

@@ -35,13 +35,13 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
   };
   return (
     <div className="mx-auto max-w-6xl px-4 py-3">
-      <p className="text-[14px] print:hidden">
+      <p className="text-[0.875rem] print:hidden">
         <Link href="/convert" className="underline">
           All recipes
         </Link>
       </p>
       <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h1 className="font-bold text-[24px]">{draft.recipe.title}</h1>
+        <h1 className="font-bold text-[1.5rem]">{draft.recipe.title}</h1>
         <KeepForm draft={draft} onChange={onChange} />
       </div>
       <ReadPanel

@@ -9,6 +9,8 @@ export type Choices = NonNullable<ConvertIn["choices"]>;
 export interface Draft {
   /** In the library under this id; null for one that is not kept yet. */
   id: string | null;
+  /** The version it was opened from; older drafts do not know it. */
+  version?: number | null;
   original: string;
   format: "text" | "markdown" | "html" | "jsonld";
   recipe: RecipeText;

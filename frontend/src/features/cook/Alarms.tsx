@@ -18,14 +18,14 @@ export function Alarms({ cook }: { cook: CookOut }) {
           data-testid="alarm"
           className="border-care border-l-8 bg-care-wash px-4 py-2"
         >
-          <h2 className="font-bold text-[22px]">{alarm.title}</h2>
-          <ol className="list-decimal pl-6 text-[17px]">
+          <h2 className="font-bold text-[1.375rem]">{alarm.title}</h2>
+          <ol className="list-decimal pl-6 text-[1.0625rem]">
             {alarm.do.map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ol>
           {STOPPED.has(alarm.kind) && worth && (
-            <p className="font-medium text-[17px]">
+            <p className="font-medium text-[1.0625rem]">
               {worth.advice}
               {worth.hold_min > 0 && ` Set ${panelTime(worth.hold_min)} for what is missing.`}
             </p>

@@ -25,17 +25,17 @@ export function BeginPanel() {
   const trouble = begin.error ? troubleOf(begin.error) : null;
   return (
     <div className="mx-auto max-w-3xl px-4 py-4">
-      <h1 className="font-bold text-[24px]">Cook</h1>
+      <h1 className="font-bold text-[1.5rem]">Cook</h1>
       {turns.length > 0 && (
         <section aria-labelledby="on-title" className="mt-3">
-          <h2 id="on-title" className="font-semibold text-[18px]">
+          <h2 id="on-title" className="font-semibold text-[1.125rem]">
             Beside the pot now
           </h2>
           <TurnList turns={turns} />
         </section>
       )}
       <section aria-labelledby="begin-title" className="mt-4">
-        <h2 id="begin-title" className="font-semibold text-[18px]">
+        <h2 id="begin-title" className="font-semibold text-[1.125rem]">
           Begin
         </h2>
         <div className="my-1">

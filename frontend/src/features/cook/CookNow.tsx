@@ -31,7 +31,7 @@ export function CookNow({ name, plan, recipe, extras = [], wait = false }: Props
         Cook it
       </Button>
       {trouble && (
-        <span role="alert" className="text-care text-[14px]">
+        <span role="alert" className="text-care text-[0.875rem]">
           {trouble.message} {trouble.hint}
         </span>
       )}

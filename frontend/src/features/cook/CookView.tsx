@@ -1,7 +1,7 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "wouter";
 import { type CookOut, troubleOf } from "@/api/client";
-import { newKey, tellOf, useCook, useCookActs } from "@/api/cooks";
+import { type Act, newKey, tellOf, useCook, useCookActs } from "@/api/cooks";
 import { InkTrace } from "@/drawing/InkTrace";
 import { Alarms } from "@/features/cook/Alarms";
 import { BeginPanel } from "@/features/cook/BeginPanel";
@@ -11,11 +11,12 @@ import { RecipeAside } from "@/features/cook/RecipeAside";
 import { StepCard } from "@/features/cook/StepCard";
 import { Turns } from "@/features/cook/Turns";
 import { useAwake } from "@/features/cook/useAwake";
-import { useBell } from "@/features/cook/useBell";
+import { useCountdown } from "@/features/cook/useCountdown";
 import { useNextKey } from "@/features/cook/useNextKey";
 import { clockTime, potTells, stepOf, WAIT_WORDS } from "@/lib/cook";
 import { spokenTime } from "@/lib/format";
 import { Button } from "@/ui/Button";
+import { useSound } from "@/ui/bell";
 import { Tick } from "@/ui/Tick";
 import { useWidth } from "@/ui/useWidth";
 
@@ -28,8 +29,8 @@ export function CookView() {
 }
 
 function Beside({ id }: { id: string }) {
-  const { data: cook, error } = useCook(id);
-  if (cook) return <Cook cook={cook} lost={error !== null} />;
+  const { data: cook, error, dataUpdatedAt } = useCook(id);
+  if (cook) return <Cook cook={cook} answeredAt={dataUpdatedAt} lost={error !== null} />;
   const trouble = error ? troubleOf(error) : null;
   return (
     <div className="p-6">
@@ -47,14 +48,20 @@ function Beside({ id }: { id: string }) {
   );
 }
 
-function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
+interface CookProps {
+  cook: CookOut;
+  answeredAt: number;
+  lost: boolean;
+}
+
+function Cook({ cook: answered, answeredAt, lost }: CookProps) {
+  const cook = useCountdown(answered, answeredAt);
   const acts = useCookActs(cook.id);
-  const [sound, setSound] = useState(false);
+  const [sound, setSound] = useSound();
   const step = stepOf(cook, cook.current);
   const next = stepOf(cook, cook.next);
   const over = cook.ended_at !== null;
   useAwake(!over);
-  useBell(cook.timers, sound);
   const done = () => {
     if (!step || over || step.kind === "write_down") return;
     acts.mutate({
@@ -64,6 +71,15 @@ function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
   };
   // a pot that tells is not overtaken by a knuckle on the space bar
   useNextKey(() => step && !potTells(cook, step) && done());
+  const words = useRef<HTMLHeadingElement>(null);
+  const shown = useRef(cook.current);
+  useEffect(() => {
+    // the new step is read out, and the space bar is free for it
+    if (shown.current !== cook.current && !document.querySelector("[role=dialog]")) {
+      words.current?.focus({ preventScroll: true });
+    }
+    shown.current = cook.current;
+  }, [cook.current]);
   const last = [...cook.steps].reverse().find((item) => item.done_at);
   const undo = () => {
     if (!last) return;
@@ -82,32 +98,36 @@ function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
             {clockTime(cook.now)} {cook.speed > 1 && `(time ×${cook.speed})`}
           </span>
           {lost && (
-            <strong className="text-care">The app does not answer; timers go on there.</strong>
+            <strong className="text-care">
+              The app does not answer; this device counts on by itself.
+            </strong>
           )}
         </p>
         <OwnTime cook={cook} />
         <Turns here={cook.id} />
         <Alarms cook={cook} />
         {trouble && step?.kind !== "write_down" && (
-          <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[18px]">
+          <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[1.125rem]">
             <strong>{trouble.message}</strong> {trouble.hint}
           </p>
         )}
         {over ? (
-          <p className="text-[22px]">
+          <p className="text-[1.375rem]">
             This sheet is closed.{" "}
             <Link href={`/log?cook=${cook.id}`} className="underline">
               It lies in the log.
             </Link>
           </p>
         ) : (
-          step && <StepCard cook={cook} step={step} act={tellOf(acts)} trouble={trouble} />
+          step && (
+            <StepCard cook={cook} step={step} act={tellOf(acts)} trouble={trouble} words={words} />
+          )
         )}
         {!over && step && step.kind !== "write_down" && (
           <div className="flex flex-wrap items-center gap-3">
             <Button
               strong={!potTells(cook, step)}
-              className="min-h-16 grow px-6 text-left text-[22px] sm:grow-0"
+              className="min-h-16 grow px-6 text-left text-[1.375rem] sm:grow-0"
               onClick={done}
             >
               {step.waits ? WAIT_WORDS[step.waits] : "Done"}
@@ -118,12 +138,13 @@ function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
                 Not yet after all
               </Button>
             )}
-            <span className="hidden text-[14px] text-pencil sm:inline">
+            <span className="hidden text-[0.875rem] text-pencil sm:inline">
               {potTells(cook, step) ? "the pot tells when it is so" : "or the space bar"}
             </span>
+            <GiveUp cook={cook} act={acts.mutate} />
           </div>
         )}
-        {!over && <Tick label="ring aloud" on={sound} onChange={setSound} />}
+        {!over && <Tick label="ring aloud on this device" on={sound} onChange={setSound} />}
       </div>
       <aside className="mt-3 min-w-0 lg:mt-0">
         <Ahead cook={cook} />
@@ -135,6 +156,29 @@ function Cook({ cook, lost }: { cook: CookOut; lost: boolean }) {
   );
 }
 
+/** A cook can be given up from any step, and begun later than it was. */
+function GiveUp({ cook, act }: { cook: CookOut; act: (act: Act) => void }) {
+  const [asked, setAsked] = useState(false);
+  const untouched = cook.steps.every(
+    (step) => !step.done_at && !step.ticks.some((tick) => tick.on),
+  );
+  const tell = (kind: "began" | "abandoned") =>
+    act({ kind: "tell", event: { kind, key: newKey() } });
+  return (
+    <span className="flex flex-wrap gap-2 text-[0.875rem]">
+      {untouched && <Button onClick={() => tell("began")}>Start only now</Button>}
+      {asked ? (
+        <>
+          <Button onClick={() => tell("abandoned")}>Yes, give this cook up</Button>
+          <Button onClick={() => setAsked(false)}>Go on cooking</Button>
+        </>
+      ) : (
+        <Button onClick={() => setAsked(true)}>Give up</Button>
+      )}
+    </span>
+  );
+}
+
 /** When it is on the table, from what has happened so far, and the steps still to come. */
 function Ahead({ cook }: { cook: CookOut }) {
   const late = Math.round(cook.forecast.late_s / 60);
@@ -143,7 +187,7 @@ function Ahead({ cook }: { cook: CookOut }) {
     <section aria-label="what is still to come">
       <p>
         <span className="text-pencil">on the table at </span>
-        <span className="font-bold font-dial text-[34px]" data-testid="table-at">
+        <span className="font-bold font-dial text-[2.125rem]" data-testid="table-at">
           {clockTime(cook.forecast.table_at)}
         </span>
         {Math.abs(late) >= 3 && (
@@ -152,7 +196,7 @@ function Ahead({ cook }: { cook: CookOut }) {
           </span>
         )}
       </p>
-      <ol className="mt-1 text-[14px]">
+      <ol className="mt-1 text-[0.875rem]">
         {cook.forecast.ahead.slice(1, 7).map((item) => (
           <li key={item.step_id} className="flex gap-2">
             <span className="w-11 shrink-0 font-dial">{clockTime(item.begin_at)}</span>

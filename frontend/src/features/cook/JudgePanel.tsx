@@ -26,13 +26,13 @@ export function JudgePanel({ cook, act }: Props) {
             <button
               type="button"
               onClick={() => look(texture, null)}
-              className="flex min-h-14 w-full items-center gap-3 rounded-sm border-2 border-edge px-2 py-1 text-left text-[17px] hover:border-ink"
+              className="flex min-h-14 w-full items-center gap-3 rounded-sm border-2 border-edge px-2 py-1 text-left text-[1.0625rem] hover:border-ink"
             >
               <LookDrawing texture={texture} />
               <span>
                 {looks}
                 {texture === cook.plan.texture && (
-                  <span className="text-[14px] text-pencil"> · as wished</span>
+                  <span className="text-[0.875rem] text-pencil"> · as wished</span>
                 )}
               </span>
             </button>
@@ -85,20 +85,20 @@ export function JudgePanel({ cook, act }: Props) {
 function Says({ verdict, act }: { verdict: Verdict; act: (act: Act) => void }) {
   if (verdict.step === "done") {
     return (
-      <p role="status" className="mt-3 font-bold text-[22px] text-safe">
+      <p role="status" className="mt-3 font-bold text-[1.375rem] text-safe">
         Done. It may come out and rest.
       </p>
     );
   }
   if (verdict.step === "rescue") {
     return (
-      <p role="status" className="mt-3 text-[18px]">
+      <p role="status" className="mt-3 text-[1.125rem]">
         <strong>Softer than wished.</strong> {verdict.advice}
       </p>
     );
   }
   return (
-    <div role="status" className="mt-3 flex flex-wrap items-center gap-3 text-[18px]">
+    <div role="status" className="mt-3 flex flex-wrap items-center gap-3 text-[1.125rem]">
       <span>
         <strong>Not yet:</strong> back for {verdict.hold_min} min, {spokenTime(verdict.more_s / 60)}{" "}
         till it is open again.

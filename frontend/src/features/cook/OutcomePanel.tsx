@@ -80,12 +80,12 @@ export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
       </label>
       {!onCorrected && <Photos cook={cook} />}
       {trouble && (
-        <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[18px]">
+        <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[1.125rem]">
           <strong>{trouble.message}</strong> {trouble.hint}
         </p>
       )}
       <div className="flex flex-wrap gap-3">
-        <Button strong className="min-h-12 text-[18px]" disabled={busy} onClick={write}>
+        <Button strong className="min-h-12 text-[1.125rem]" disabled={busy} onClick={write}>
           {onCorrected ? "Write it down anew" : "Close the sheet"}
         </Button>
         {onCorrected && (

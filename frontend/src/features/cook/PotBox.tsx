@@ -45,9 +45,12 @@ export function PotBox({ cook, act }: Props) {
   }
   if (!faults) return null;
   return (
-    <section aria-label="the simulated pot" className="mt-3 border-2 border-edge p-3 text-[14px]">
-      <h2 className="font-semibold text-[16px]">Simulated pot</h2>
-      <p data-testid="pot-state" className="text-[16px]">
+    <section
+      aria-label="the simulated pot"
+      className="mt-3 border-2 border-edge p-3 text-[0.875rem]"
+    >
+      <h2 className="font-semibold text-[1rem]">Simulated pot</h2>
+      <p data-testid="pot-state" className="text-[1rem]">
         {cook.pot ? (
           <>
             <strong>{STATE_WORDS[cook.pot.state]}</strong>; {Math.round(cook.pot.temp_c)} °C,{" "}

@@ -7,12 +7,12 @@ export function RecipeAside({ cook }: { cook: Pick<CookOut, "recipe"> }) {
   return (
     <details className="mt-3 border-rule border-t pt-1">
       <summary className="min-h-8 cursor-pointer font-semibold">The recipe: {recipe.title}</summary>
-      <ul aria-label="ingredients" className="mt-1 list-disc pl-5 text-[14px]">
+      <ul aria-label="ingredients" className="mt-1 list-disc pl-5 text-[0.875rem]">
         {recipe.ingredients.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
-      <ol aria-label="steps of the recipe" className="mt-1 list-decimal pl-5 text-[14px]">
+      <ol aria-label="steps of the recipe" className="mt-1 list-decimal pl-5 text-[0.875rem]">
         {recipe.steps.map((step) => (
           <li key={step.text}>{step.text}</li>
         ))}

@@ -1,3 +1,4 @@
+import type { RefObject } from "react";
 import type { CookOut, CookStep, Trouble } from "@/api/client";
 import type { Tell } from "@/api/cooks";
 import { newKey, press } from "@/api/cooks";
@@ -13,21 +14,37 @@ interface Props {
   act: Tell;
   /** What was refused, in words. */
   trouble: Trouble | null;
+  /** The words of the step: they have the focus when it changes. */
+  words: RefObject<HTMLHeadingElement | null>;
 }
 
 /** One step, to be read from two metres: what to do, what to look for, and if not so. */
-export function StepCard({ cook, step, act, trouble }: Props) {
+export function StepCard({ cook, step, act, trouble, words }: Props) {
+  const pressure = cook.timers.find(
+    (timer) => timer.step_id === step.step_id && timer.timer_id.startsWith("pressure-"),
+  );
+  const left = cook.pot?.left_s ?? pressure?.left_s;
   return (
     <article aria-label="the step now">
-      <h1 className="font-bold text-[34px] leading-tight sm:text-[42px]" data-testid="step">
+      <h1
+        ref={words}
+        tabIndex={-1}
+        data-step="now"
+        className="break-words font-bold text-[2.125rem] leading-tight sm:text-[2.625rem]"
+        data-testid="step"
+      >
         {step.title}
       </h1>
-      {cook.pot?.left_s != null && step.kind === "hold" && (
-        <p className="font-bold font-dial text-[64px] leading-none" role="timer">
-          {leftTime(cook.pot.left_s)}
+      {left !== undefined && step.kind === "hold" && (
+        <p
+          className="font-bold font-dial text-[4rem] leading-none sm:text-[6rem]"
+          role="timer"
+          data-testid="countdown"
+        >
+          {leftTime(left)}
         </p>
       )}
-      <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[20px]">
+      <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[1.25rem]">
         {step.recipe.length > 0 && (
           <>
             <dt className="text-pencil">recipe</dt>
@@ -72,7 +89,7 @@ function Ticks({ step, act }: Pick<Props, "step" | "act">) {
                 },
               })
             }
-            className="min-h-14 rounded-sm border-2 border-edge px-4 text-[18px] aria-pressed:border-safe aria-pressed:text-safe"
+            className="min-h-14 rounded-sm border-2 border-edge px-4 text-[1.125rem] aria-pressed:border-safe aria-pressed:text-safe"
           >
             <span aria-hidden="true">{tick.on ? "✓ " : "○ "}</span>
             {tick.text}
@@ -84,7 +101,7 @@ function Ticks({ step, act }: Pick<Props, "step" | "act">) {
 }
 
 /** A connected pot does it, once somebody says that they stand there. */
-function AtThePot({ cook, step, act }: Omit<Props, "trouble">) {
+function AtThePot({ cook, step, act }: Omit<Props, "trouble" | "words">) {
   const asked = POT_AT[step.kind];
   if (!cook.connected || !asked || (step.kind === "release" && !step.hands)) return null;
   const pressAll = async () => {
@@ -93,7 +110,7 @@ function AtThePot({ cook, step, act }: Omit<Props, "trouble">) {
     }
   };
   return (
-    <Button className="mt-3 min-h-14 border-2 text-[18px]" onClick={pressAll}>
+    <Button className="mt-3 min-h-14 border-2 text-[1.125rem]" onClick={pressAll}>
       {asked.words}
     </Button>
   );

@@ -33,7 +33,7 @@ export function Timers({ cook, act }: Props) {
       {offered.map((timer) => (
         <Button
           key={timer.title}
-          className="min-h-12 text-[17px]"
+          className="min-h-12 text-[1.0625rem]"
           onClick={() => start(timer.title, timer.seconds)}
         >
           ▸ {timer.title}, {leftTime(timer.seconds)}
@@ -62,7 +62,7 @@ function Running({ timer, act }: { timer: CookTimer; act: (act: Act) => void }) 
     <li
       className={`flex flex-wrap items-center gap-2 rounded-sm border-2 px-3 py-1 ${rings ? "border-care bg-care-wash" : "border-edge"}`}
     >
-      <span className="font-bold font-dial text-[26px]" role="timer">
+      <span className="font-bold font-dial text-[1.625rem]" role="timer">
         {due ? "now" : leftTime(timer.left_s)}
       </span>
       <span>{timer.title}</span>

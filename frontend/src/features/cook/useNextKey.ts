@@ -1,31 +1,24 @@
 import { useEffect } from "react";
+import { singleKeysOn } from "@/lib/keys";
 
-const TYPES = "input, textarea, select, [contenteditable]";
+/** Whether the space bar may go on: nothing has the focus (or only the words of the step), no dialog
+ * is open, and single keys are not switched off. On a button it is that button's. */
+export function isNextKey(event: KeyboardEvent): boolean {
+  if (event.key !== " " || event.ctrlKey || event.metaKey || event.altKey) return false;
+  if (event.defaultPrevented || event.repeat || !singleKeysOn()) return false;
+  if (document.querySelector("[role=dialog]")) return false;
+  const at = document.activeElement;
+  return at === null || at === document.body || at.hasAttribute("data-step");
+}
 
-/** The space bar is the next step, wherever the focus is but in a field: it fires no control. */
 export function useNextKey(next: () => void): void {
   useEffect(() => {
-    const isNext = (event: KeyboardEvent) =>
-      event.key === " " &&
-      !(event.target instanceof Element && event.target.closest(TYPES)) &&
-      !event.ctrlKey &&
-      !event.metaKey &&
-      !event.altKey;
     const down = (event: KeyboardEvent) => {
-      if (!isNext(event)) return;
+      if (!isNextKey(event)) return;
       event.preventDefault();
-      event.stopPropagation();
-      if (!event.repeat) next();
+      next();
     };
-    // a button is fired when the bar is let go
-    const up = (event: KeyboardEvent) => {
-      if (isNext(event)) event.preventDefault();
-    };
-    window.addEventListener("keydown", down, true);
-    window.addEventListener("keyup", up, true);
-    return () => {
-      window.removeEventListener("keydown", down, true);
-      window.removeEventListener("keyup", up, true);
-    };
+    window.addEventListener("keydown", down);
+    return () => window.removeEventListener("keydown", down);
   });
 }

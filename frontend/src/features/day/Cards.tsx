@@ -12,7 +12,7 @@ interface Props {
 export function Cards({ day, units }: Props) {
   return (
     <section aria-labelledby="cards-title" className="mt-4">
-      <h2 id="cards-title" className="font-semibold text-[18px] print:hidden">
+      <h2 id="cards-title" className="font-semibold text-[1.125rem] print:hidden">
         Cards for the kitchen
       </h2>
       <ul className="grid gap-4 lg:grid-cols-2 print:block">
@@ -22,13 +22,13 @@ export function Cards({ day, units }: Props) {
             className="border-2 border-edge p-3 print:break-before-page print:break-inside-avoid"
             data-testid="card"
           >
-            <h3 className="font-bold text-[19px]">
+            <h3 className="font-bold text-[1.1875rem]">
               {letter(index)} {card.title}
             </h3>
             <p>
               {card.meat}; for {card.plates_from} to {card.plates_to} plates
             </p>
-            <p className="font-bold font-dial text-[44px] leading-tight">
+            <p className="font-bold font-dial text-[2.75rem] leading-tight">
               {panelTime(card.hold_min)}
             </p>
             <dl className="grid grid-cols-[auto_1fr] gap-x-3">
@@ -52,7 +52,7 @@ export function Cards({ day, units }: Props) {
                 {card.leftovers_safe ? "" : "; too slow, so into ice water first"}
               </Row>
             </dl>
-            <ul className="mt-1 text-[14px]">
+            <ul className="mt-1 text-[0.875rem]">
               {card.cautions.map((text) => (
                 <li key={text} className="border-care border-l-4 px-2 font-medium">
                   {text}

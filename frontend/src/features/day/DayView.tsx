@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { type DayOut, ProblemError } from "@/api/client";
 import { useDay } from "@/api/day";
 import { useHousehold, usePots } from "@/api/queries";
@@ -13,7 +13,16 @@ import { Terms } from "@/features/day/Terms";
 import { Trouble } from "@/features/day/Trouble";
 import { useNow } from "@/features/day/useNow";
 import { useToldDay } from "@/features/day/useToldDay";
-import { type DayDraft, dayToAsk, keepDay, keptDay, localTime, shopping } from "@/lib/day";
+import {
+  type DayDraft,
+  dayToAsk,
+  isOnTheClock,
+  keepDay,
+  keptDay,
+  localTime,
+  onDayElsewhere,
+  shopping,
+} from "@/lib/day";
 import { spokenTime } from "@/lib/format";
 import { useWidth } from "@/ui/useWidth";
 
@@ -37,11 +46,19 @@ export function DayView() {
     setDay(latest.current);
     if (live) setNow();
   };
+  useEffect(
+    () =>
+      onDayElsewhere((other) => {
+        latest.current = other;
+        setDay(other);
+      }),
+    [],
+  );
   const nameOf = (lane: string) => laneName(lane, pots.data?.pots ?? []);
   const shown = asked ? data : undefined;
   return (
     <div className="mx-auto max-w-6xl px-4 py-4">
-      <h1 className="font-bold text-[24px]">Day</h1>
+      <h1 className="font-bold text-[1.5rem]">Day</h1>
       <Terms
         day={day}
         live={live}
@@ -51,6 +68,12 @@ export function DayView() {
         }}
         onChange={change}
       />
+      {!isOnTheClock(day.table) && (
+        <p role="alert" className="my-2 border-care border-l-4 pl-2">
+          <strong>This time does not exist.</strong> The clocks go forward in that hour. Choose a
+          time before or after it.
+        </p>
+      )}
       <KeptDays day={day} asked={asked} onChange={change} />
       <Dishes day={day} problem={problem} onChange={change} />
       {problem && (
@@ -101,7 +124,7 @@ function Answer({ day }: { day: DayOut }) {
   return (
     <p className="mt-3" aria-live="polite">
       <span className="text-pencil">Start </span>
-      <span className="font-bold font-dial text-[44px] leading-none" data-testid="start">
+      <span className="font-bold font-dial text-[2.75rem] leading-none" data-testid="start">
         {start.toLocaleTimeString([], { hour: "2-digit", minute: "2-digit", hour12: false })}
       </span>{" "}
       <span>

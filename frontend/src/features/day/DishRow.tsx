@@ -35,14 +35,14 @@ export function DishRow(props: Props) {
       <span className="ml-auto flex items-center gap-2 print:hidden">
         <CookIt dish={dish} recipe={recipe} cookId={cookId} onCook={onCook} />
         <Button
-          className="text-[14px] print:hidden"
+          className="text-[0.875rem] print:hidden"
           aria-label={`take ${dish.title} off the day`}
           onClick={onRemove}
         >
           Take off
         </Button>
       </span>
-      <span className="flex basis-full flex-wrap items-center gap-x-4 gap-y-1 text-[14px] print:hidden">
+      <span className="flex basis-full flex-wrap items-center gap-x-4 gap-y-1 text-[0.875rem] print:hidden">
         <Tick
           label="from the freezer"
           on={dish.from_freezer}
@@ -120,7 +120,7 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
   }
   return (
     <Button
-      className="text-[14px]"
+      className="text-[0.875rem]"
       aria-label={`cook ${dish.title} now`}
       disabled={begin.isPending}
       onClick={() =>
@@ -158,7 +158,7 @@ function Extras({ dish, onChange }: Pick<Props, "dish" | "onChange">) {
   const extras = dish.extras ?? [];
   if (extras.length === 0) return null;
   return (
-    <ul aria-label={`also for ${dish.title}`} className="basis-full pl-5 text-[14px]">
+    <ul aria-label={`also for ${dish.title}`} className="basis-full pl-5 text-[0.875rem]">
       {extras.map((extra) => (
         <li key={`${extra.when} ${extra.title}`} className="flex flex-wrap items-center gap-2">
           <span>

@@ -1,8 +1,9 @@
 import { useId, useState } from "react";
-import { type DayIn, troubleOf } from "@/api/client";
+import { type DayIn, isStale, troubleOf } from "@/api/client";
 import { useDays, useDeleteDay, useKeepDay, useOpenDay } from "@/api/day";
 import { type DayDraft, emptyDay, openedDay } from "@/lib/day";
 import { Button } from "@/ui/Button";
+import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 import { Slip } from "@/ui/Slip";
 
 interface Props {
@@ -21,16 +22,17 @@ export function KeptDays({ day, asked, onChange }: Props) {
   const open = useOpenDay();
   const change = useDeleteDay();
   const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
-  const save = () => {
+  const save = (seen = day.version) => {
     if (!asked || !day.name.trim()) return;
     const { now: _, ...wanted } = asked;
     const { shopping, recipes, beside } = day;
     keep.mutate(
       {
         id: day.id,
+        seen,
         body: { name: day.name.trim(), day: wanted, shopping, recipes, beside },
       },
-      { onSuccess: (kept) => onChange({ id: kept.id, name: kept.name }) },
+      { onSuccess: (kept) => onChange({ id: kept.id, name: kept.name, version: kept.version }) },
     );
   };
   const remove = () => {
@@ -51,7 +53,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
   return (
     <section
       aria-label="kept days"
-      className="mt-2 flex flex-wrap items-center gap-2 text-[14px] print:hidden"
+      className="mt-2 flex flex-wrap items-center gap-2 text-[0.875rem] print:hidden"
     >
       <label htmlFor={id} className="text-pencil">
         name of the day
@@ -65,7 +67,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
         onChange={(event) => onChange({ name: event.target.value })}
         className={`${FIELD} w-52 placeholder:text-pencil`}
       />
-      <Button onClick={save} disabled={!asked || !day.name.trim() || keep.isPending}>
+      <Button onClick={() => save()} disabled={!asked || !day.name.trim() || keep.isPending}>
         {day.id ? "Keep the changes" : "Keep this day"}
       </Button>
       {day.id && <Button onClick={remove}>Delete</Button>}
@@ -97,7 +99,8 @@ export function KeptDays({ day, asked, onChange }: Props) {
           kept
         </span>
       )}
-      {trouble && (
+      <Stale day={day} keep={keep} onMine={() => save(null)} onChange={onChange} />
+      {trouble && !isStale(keep.error) && (
         <span role="alert" className="border-care border-l-4 pl-2">
           <strong>{trouble.message}</strong> {trouble.hint}
         </span>
@@ -122,5 +125,34 @@ export function KeptDays({ day, asked, onChange }: Props) {
         />
       )}
     </section>
+  );
+}
+
+interface StaleProps {
+  day: DayDraft;
+  keep: ReturnType<typeof useKeepDay>;
+  onMine: () => void;
+  onChange: (part: Partial<DayDraft>) => void;
+}
+
+/** The day was changed elsewhere: both versions are offered. */
+function Stale({ day, keep, onMine, onChange }: StaleProps) {
+  const open = useOpenDay();
+  const { id } = day;
+  if (!isStale(keep.error) || !id) return null;
+  return (
+    <ChangedElsewhere
+      what="This day"
+      busy={keep.isPending || open.isPending}
+      onMine={onMine}
+      onTheirs={() =>
+        open.mutate(id, {
+          onSuccess: (kept) => {
+            onChange(openedDay(kept, day));
+            keep.reset();
+          },
+        })
+      }
+    />
   );
 }

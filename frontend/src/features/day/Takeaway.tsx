@@ -43,14 +43,14 @@ export function Takeaway({ asked, onPins }: Props) {
     <div className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
       <Button onClick={save}>Calendar file</Button>
       <Button onClick={() => window.print()}>Print the day</Button>
-      <label htmlFor={id} className="text-[14px] text-pencil">
+      <label htmlFor={id} className="text-[0.875rem] text-pencil">
         moved in the calendar? read it back
       </label>
       <input
         id={id}
         type="file"
         accept=".ics,text/calendar"
-        className="max-w-60 text-[14px]"
+        className="max-w-60 text-[0.875rem]"
         onChange={(event) => {
           const file = event.target.files?.[0];
           if (file) take(file);
@@ -58,12 +58,12 @@ export function Takeaway({ asked, onPins }: Props) {
         }}
       />
       {read.data && (
-        <span role="status" className="text-[14px]">
+        <span role="status" className="text-[0.875rem]">
           {said(read.data.pinned.length, read.data.others)}
         </span>
       )}
       {(trouble || tooBig) && (
-        <span role="alert" className="border-care border-l-4 pl-2 text-[14px]">
+        <span role="alert" className="border-care border-l-4 pl-2 text-[0.875rem]">
           {tooBig ? (
             <strong>This file is too big. Export the days of the cook only.</strong>
           ) : (
@@ -73,7 +73,7 @@ export function Takeaway({ asked, onPins }: Props) {
           )}
         </span>
       )}
-      <span className="basis-full text-[14px] text-pencil">
+      <span className="basis-full text-[0.875rem] text-pencil">
         A locked phone rings only from its calendar. Importing the file again moves what is there.
       </span>
     </div>

@@ -23,7 +23,7 @@ export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
   const change = (block: Block, part: Standing) => onChange(standing(draft, block, part));
   return (
     <section aria-labelledby="tasks-title" className="mt-4">
-      <h2 id="tasks-title" className="font-semibold text-[18px]">
+      <h2 id="tasks-title" className="font-semibold text-[1.125rem]">
         In the order of the clock
       </h2>
       <ol aria-label="tasks" className="border-rule border-t">
@@ -33,8 +33,8 @@ export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
             className={`grid gap-x-4 border-rule border-b py-1.5 sm:grid-cols-[11rem_minmax(0,1fr)_auto] ${block.state === "done" ? "text-pencil" : ""}`}
           >
             <div className="flex items-baseline gap-2">
-              <span className="font-bold font-dial text-[18px]">{clock(block.start)}</span>
-              <span className="text-[14px] text-pencil">
+              <span className="font-bold font-dial text-[1.125rem]">{clock(block.start)}</span>
+              <span className="text-[0.875rem] text-pencil">
                 {dayWord(block.start, day.table)} to {clock(block.end)}
               </span>
             </div>
@@ -137,7 +137,7 @@ interface MomentProps {
 
 function Moment({ name, what, value, onChange }: MomentProps) {
   return (
-    <label className="flex items-center gap-1 text-[14px] text-pencil">
+    <label className="flex items-center gap-1 text-[0.875rem] text-pencil">
       {name}
       <input
         type="datetime-local"
@@ -164,12 +164,12 @@ function Segments({ block, nameOf }: { block: Block; nameOf: (lane: string) => s
       {rows.map((segment) => (
         <li key={segment.kind} className="block first:inline">
           {rows.length > 1 && (
-            <span className="font-dial text-[14px] text-pencil">
+            <span className="font-dial text-[0.875rem] text-pencil">
               {clock(new Date(segment.start).toISOString())}{" "}
             </span>
           )}
           {segment.title}
-          <span className="text-[14px] text-pencil">
+          <span className="text-[0.875rem] text-pencil">
             {" "}
             {minutes(segment.likely_s)}
             {segment.lanes.length > 0 && `; ${segment.lanes.map(nameOf).join(", ")}`}

@@ -58,9 +58,9 @@ function Night({
             onChange={(event) =>
               event.target.value && onChange({ ...night, from: event.target.value })
             }
-            className={`${FIELD} font-dial text-[14px]`}
+            className={`${FIELD} font-dial text-[0.875rem]`}
           />
-          <span className="text-[14px]">to</span>
+          <span className="text-[0.875rem]">to</span>
           <input
             type="time"
             aria-label="the night ends at"
@@ -68,7 +68,7 @@ function Night({
             onChange={(event) =>
               event.target.value && onChange({ ...night, to: event.target.value })
             }
-            className={`${FIELD} font-dial text-[14px]`}
+            className={`${FIELD} font-dial text-[0.875rem]`}
           />
         </>
       )}

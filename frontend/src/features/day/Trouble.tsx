@@ -46,7 +46,7 @@ export function Trouble({ day, draft, asked, onChange }: Props) {
       }),
     });
   return (
-    <section aria-label="clashes" className="mt-1 text-[14px]">
+    <section aria-label="clashes" className="mt-1 text-[0.875rem]">
       <ul>
         {day.clashes.slice(0, 6).map((clash) => (
           <li

@@ -12,8 +12,8 @@ export function GuideView() {
     document.getElementById(window.location.hash.slice(1))?.scrollIntoView();
   }, []);
   return (
-    <div className="mx-auto max-w-3xl px-4 py-5 text-[15px]">
-      <h1 className="font-bold text-[26px]">Guide</h1>
+    <div className="mx-auto max-w-3xl px-4 py-5 text-[0.9375rem]">
+      <h1 className="font-bold text-[1.625rem]">Guide</h1>
       <p className="mt-1 font-semibold">
         The maker’s manual and local food-safety advice come before anything here.
       </p>
@@ -133,7 +133,7 @@ const LOGGING = [
 function Part({ id, title, children }: { id: string; title: string; children: ReactNode }) {
   return (
     <section aria-labelledby={`${id}-title`} id={id} className="mt-6 scroll-mt-4">
-      <h2 id={`${id}-title`} className="border-ink border-b-2 font-semibold text-[19px]">
+      <h2 id={`${id}-title`} className="border-ink border-b-2 font-semibold text-[1.1875rem]">
         {title}
       </h2>
       <div className="mt-1.5 flex flex-col gap-1.5">{children}</div>

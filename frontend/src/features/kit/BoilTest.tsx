@@ -16,7 +16,7 @@ export function BoilTest({ kept }: Props) {
   const { heat_ratio: ratio } = kept.pot;
   const tested = Math.abs(ratio - 1) > 0.004;
   return (
-    <details className="mt-1 text-[14px]">
+    <details className="mt-1 text-[0.875rem]">
       <summary className="cursor-pointer">
         {tested ? `boil test: ${Math.round(100 * ratio)} % of its plate` : "boil test"}
       </summary>

@@ -7,7 +7,7 @@ export function Devices() {
   const clock = useKitchenClock().data;
   return (
     <section aria-labelledby="devices-title" className="col-span-full">
-      <h2 id="devices-title" className="font-semibold text-[18px]">
+      <h2 id="devices-title" className="font-semibold text-[1.125rem]">
         Devices
       </h2>
       <p className="max-w-prose">

@@ -1,7 +1,8 @@
-import { useId, useState } from "react";
-import { type HouseholdOut, ProblemError } from "@/api/client";
+import { useId, useRef, useState } from "react";
+import { type HouseholdOut, isStale, ProblemError } from "@/api/client";
 import { useChangeHousehold } from "@/api/queries";
 import { Button } from "@/ui/Button";
+import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 import { Choice } from "@/ui/Choice";
 
 interface Props {
@@ -26,18 +27,44 @@ export function HouseholdForm({ household }: Props) {
   const [start, setStart] = useState(household.start_shown[household.units]);
   const [units, setUnits] = useState(household.units);
   const [taste, setTaste] = useState(String(household.taste_step));
+  const [seen, setSeen] = useState(household.version);
   const change = useChangeHousehold();
   const problem = change.error instanceof ProblemError ? change.error.problem : null;
+  const save = (version: number | null) =>
+    change.mutate(
+      { seen: version, body: { name, altitude, start, units, taste_step: Number(taste) } },
+      {
+        onSuccess: (saved) => {
+          typed.current = false;
+          setSeen(saved.version);
+        },
+      },
+    );
+  const take = (other: HouseholdOut) => {
+    setName(other.name);
+    setAltitude(other.altitude_shown[other.units]);
+    setStart(other.start_shown[other.units]);
+    setUnits(other.units);
+    setTaste(String(other.taste_step));
+    setSeen(other.version);
+    change.reset();
+  };
+  const typed = useRef(false);
+  // what another tab saved stands here too, unless something was typed here already
+  if (household.version !== seen && !typed.current && !change.isPending) take(household);
   return (
     <form
       aria-label="household"
       className="flex flex-col gap-3"
+      onChange={() => {
+        typed.current = true;
+      }}
       onSubmit={(event) => {
         event.preventDefault();
-        change.mutate({ name, altitude, start, units, taste_step: Number(taste) });
+        save(seen);
       }}
     >
-      <h2 className="font-bold text-[20px]">The household</h2>
+      <h2 className="font-bold text-[1.25rem]">The household</h2>
       <Field label="Name" value={name} onChange={setName} trouble={null} />
       <Field
         label="Altitude of the kitchen"
@@ -71,6 +98,14 @@ export function HouseholdForm({ household }: Props) {
         <p role="status" className="text-safe">
           Saved. Every plan on the Bench now uses this.
         </p>
+      )}
+      {isStale(change.error) && (
+        <ChangedElsewhere
+          what="The household"
+          busy={change.isPending}
+          onMine={() => save(null)}
+          onTheirs={() => take(household)}
+        />
       )}
       {problem && !problem.field && (
         <p role="alert" className="border-care border-l-4 pl-2">

@@ -6,6 +6,7 @@ import { OwnPotSheet } from "@/features/kit/OwnPotSheet";
 import { Phone } from "@/features/kit/Phone";
 import { PotCard } from "@/features/kit/PotCard";
 import { Restore } from "@/features/kit/Restore";
+import { Safekeeping } from "@/features/kit/Safekeeping";
 import { Button } from "@/ui/Button";
 import { Slip } from "@/ui/Slip";
 
@@ -34,9 +35,9 @@ export function KitView() {
   return (
     <div className="mx-auto grid max-w-5xl gap-8 px-4 py-5 md:grid-cols-[320px_1fr]">
       <h1 className="sr-only">Kit</h1>
-      <HouseholdForm key={JSON.stringify(household.data)} household={household.data} />
+      <HouseholdForm household={household.data} />
       <section aria-labelledby="pots-title">
-        <h2 id="pots-title" className="mb-2 font-bold text-[20px]">
+        <h2 id="pots-title" className="mb-2 font-bold text-[1.25rem]">
           Pots, to one scale
         </h2>
         <ul className="grid gap-4 sm:grid-cols-2">
@@ -78,6 +79,7 @@ export function KitView() {
       </section>
       <Devices />
       <Phone />
+      <Safekeeping />
       {gone && (
         <Slip
           text={`“${gone.name}” is put away.`}

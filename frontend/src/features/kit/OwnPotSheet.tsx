@@ -74,7 +74,7 @@ export function OwnPotSheet({ units, onClose }: Props) {
         {field("power_w", "Watts on its plate", "1000")}
         {field("diameter", "Inside, wall to wall", metric ? "22 cm" : "8 5/8 in")}
         {field("height", "Inside, base to rim", metric ? "15 cm" : "5 7/8 in")}
-        <p className="text-[14px] text-pencil sm:col-span-2">
+        <p className="text-[0.875rem] text-pencil sm:col-span-2">
           From the manual, or leave empty for what is usual at this size:
         </p>
         {field("least_liquid", "Least liquid", metric ? "250 ml" : "1 cup")}
@@ -84,7 +84,7 @@ export function OwnPotSheet({ units, onClose }: Props) {
         <Tick label="it waits for a start key" on={startKey} onChange={setStartKey} />
         <Tick label="it has a crisping lid" on={crisping} onChange={setCrisping} />
         {loose && (
-          <p role="alert" className="border-care border-l-4 pl-2 text-[14px] sm:col-span-2">
+          <p role="alert" className="border-care border-l-4 pl-2 text-[0.875rem] sm:col-span-2">
             {loose.message} {loose.hint}
           </p>
         )}

@@ -1,5 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { client, unwrap } from "@/api/client";
+import { useForget, usePaired } from "@/api/kitchen";
+import { age } from "@/features/kit/Safekeeping";
+import { Button } from "@/ui/Button";
 
 const MODULE = 4;
 /** White all round, four modules wide; published, ISO/IEC 18004 (from memory). */
@@ -10,11 +13,13 @@ export function Phone() {
   const lan = useQuery({
     queryKey: ["lan"],
     queryFn: ({ signal }) => unwrap(client.GET("/api/lan", { signal })),
+    refetchInterval: 30_000,
+    staleTime: 0,
   }).data;
   if (!lan) return null;
   return (
     <section aria-labelledby="phone-title" className="col-span-full mt-6">
-      <h2 id="phone-title" className="font-semibold text-[18px]">
+      <h2 id="phone-title" className="font-semibold text-[1.125rem]">
         A phone in the kitchen
       </h2>
       {lan.address === null && (
@@ -30,7 +35,7 @@ export function Phone() {
       {lan.pairing !== null && (
         <div className="mt-1 flex flex-wrap gap-5">
           <Code rows={lan.modules} />
-          <div className="max-w-prose text-[14px]">
+          <div className="max-w-prose text-[0.875rem]">
             <ol className="list-decimal pl-5">
               <li>
                 Scan it with the phone, or open <strong className="break-all">{lan.pairing}</strong>
@@ -43,12 +48,37 @@ export function Phone() {
               <li>The same? Go on. It asks once, and the phone stays paired for half a year.</li>
             </ol>
             <p className="mt-1 text-pencil">
-              Who has this code can change everything here. Show it to those who cook with you.
+              Each code works once and for ten minutes. Who has it can change everything here: show
+              it to those who cook with you.
             </p>
           </div>
         </div>
       )}
+      <Paired />
     </section>
+  );
+}
+
+/** Who is paired, when they were here last, and how to shut them out. */
+function Paired() {
+  const devices = usePaired().data?.devices ?? [];
+  const forget = useForget();
+  if (devices.length === 0) return null;
+  return (
+    <ul aria-label="paired devices" className="mt-2 max-w-3xl">
+      {devices.map((device) => (
+        <li
+          key={device.id}
+          className="flex flex-wrap items-center gap-x-3 gap-y-1 border-rule border-b py-1"
+        >
+          <span className="w-56">{device.name}</span>
+          <span className="w-64 text-pencil">last here {age(device.last_used_at)}</span>
+          <Button disabled={forget.isPending} onClick={() => forget.mutate(device.id)}>
+            Forget
+          </Button>
+        </li>
+      ))}
+    </ul>
   );
 }
 

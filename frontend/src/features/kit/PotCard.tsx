@@ -33,7 +33,7 @@ export function PotCard({ kept, units, onRemove }: Props) {
   ];
   return (
     <li className="border-rule border-t pt-2">
-      <h3 className="font-semibold text-[17px]">{pot.name}</h3>
+      <h3 className="font-semibold text-[1.0625rem]">{pot.name}</h3>
       <svg viewBox={`0 0 210 ${TALLEST}`} className="h-36 w-full max-w-56" aria-hidden="true">
         <path
           d={`M${left - 8} ${base - height} H${left} V${base - 6} q0 6 6 6 H${left + width - 6} q6 0 6 -6 V${base - height} H${left + width + 8}`}
@@ -53,7 +53,7 @@ export function PotCard({ kept, units, onRemove }: Props) {
           />
         ))}
       </svg>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-3 text-[14px]">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-3 text-[0.875rem]">
         {facts.map(([name, value]) => (
           <div key={name} className="contents">
             <dt className="text-pencil">{name}</dt>

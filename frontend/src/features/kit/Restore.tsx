@@ -40,10 +40,10 @@ export function Restore() {
         type="file"
         accept="application/json,.json"
         onChange={(event) => void choose(event.target.files?.[0])}
-        className="max-w-full text-[14px]"
+        className="max-w-full text-[0.875rem]"
       />
       {trouble && (
-        <p role="alert" className="border-care border-l-4 pl-2 text-[14px]">
+        <p role="alert" className="border-care border-l-4 pl-2 text-[0.875rem]">
           {trouble}
         </p>
       )}
@@ -60,7 +60,7 @@ export function Restore() {
 function Outcome({ outcome }: { outcome: RestoreOut }) {
   const verb = outcome.done ? "Done" : "This copy would change";
   return (
-    <div data-testid="restore" className="text-[14px]">
+    <div data-testid="restore" className="text-[0.875rem]">
       <p className="font-semibold">
         {verb} (made {outcome.made_at.slice(0, 10)}):
       </p>

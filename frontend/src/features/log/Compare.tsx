@@ -20,7 +20,7 @@ export function Compare({ ids }: { ids: [string, string] }) {
           All sheets
         </Link>
       </p>
-      <h1 className="font-bold text-[24px]">Two sheets together</h1>
+      <h1 className="font-bold text-[1.5rem]">Two sheets together</h1>
       {trouble && (
         <p role="alert" className="border-care border-l-4 pl-2">
           <strong>{trouble.message}</strong> {trouble.hint}
@@ -33,7 +33,7 @@ export function Compare({ ids }: { ids: [string, string] }) {
               <TwoTraces one={one} other={other} width={width} />
             </div>
             {[one, other].some((cook) => cook.ink.length < 2) && (
-              <p className="text-[14px] text-pencil">
+              <p className="text-[0.875rem] text-pencil">
                 Of a cook that was not followed the trace is that of its plan.
               </p>
             )}
@@ -48,7 +48,7 @@ export function Compare({ ids }: { ids: [string, string] }) {
             <div className="mt-3 grid gap-6 sm:grid-cols-2">
               {[one, other].map((cook, index) => (
                 <section key={cook.id} aria-label={`sheet ${index + 1}`}>
-                  <h2 className="font-semibold text-[18px]">
+                  <h2 className="font-semibold text-[1.125rem]">
                     {index === 0 ? "— " : "- - "}
                     <Link href={`/log?cook=${cook.id}`} className="underline">
                       {cook.name}

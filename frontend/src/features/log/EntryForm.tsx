@@ -65,7 +65,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
   return (
     <form
       aria-label="write a cook down"
-      className="mt-2 flex flex-wrap items-end gap-3 border-2 border-edge p-3 text-[14px]"
+      className="mt-2 flex flex-wrap items-end gap-3 border-2 border-edge p-3 text-[0.875rem]"
       onSubmit={(event) => {
         event.preventDefault();
         keep();

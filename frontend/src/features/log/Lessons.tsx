@@ -17,10 +17,10 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
       : (pots.find((pot) => pot.id === lesson.key)?.pot.name ?? "a pot");
   return (
     <section aria-labelledby="lessons-title" className="mt-5">
-      <h2 id="lessons-title" className="font-semibold text-[18px]">
+      <h2 id="lessons-title" className="font-semibold text-[1.125rem]">
         What it taught
       </h2>
-      <p className="text-[14px] text-pencil">
+      <p className="text-[0.875rem] text-pencil">
         Every plan is moved by this: by how your pieces came out, and by how long your pots took.
       </p>
       <ul aria-label="lessons" className="mt-1 border-rule border-t">
@@ -34,14 +34,14 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
                 <span className="font-semibold">{nameOf(lesson)}</span>:{" "}
                 {lesson.cooks.length > 0 ? taughtWords(lesson) : "learned anew, no cook yet"}
                 {lesson.cooks.length > 0 && (
-                  <span className="text-[14px] text-pencil">
+                  <span className="text-[0.875rem] text-pencil">
                     {" "}
                     (between {percent(lesson.low_ln)} and {percent(lesson.high_ln)}, nine in ten)
                   </span>
                 )}
               </p>
               {lesson.cooks.length > 0 && (
-                <p className="text-[14px] text-pencil">
+                <p className="text-[0.875rem] text-pencil">
                   by{" "}
                   {lesson.cooks.slice(0, 5).map((cook, index) => (
                     <span key={cook.id}>
@@ -55,11 +55,11 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
                 </p>
               )}
               {lesson.next && (
-                <p className="text-[14px]">To learn most next time: {lesson.next}.</p>
+                <p className="text-[0.875rem]">To learn most next time: {lesson.next}.</p>
               )}
             </div>
             <Button
-              className="text-[14px]"
+              className="text-[0.875rem]"
               aria-label={`${lesson.set_back ? "let everything count again for" : "set back"} ${nameOf(lesson)}`}
               onClick={() =>
                 change.mutate({ kind: lesson.kind, key: lesson.key, on: !lesson.set_back })

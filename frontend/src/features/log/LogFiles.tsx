@@ -36,7 +36,7 @@ export function LogFiles() {
   };
   const trouble = take.error ? troubleOf(take.error) : null;
   return (
-    <section aria-label="files" className="mt-5 flex flex-wrap items-center gap-2 text-[14px]">
+    <section aria-label="files" className="mt-5 flex flex-wrap items-center gap-2 text-[0.875rem]">
       <span className="text-pencil">the whole log as</span>
       {KINDS.map((kind) => (
         <Button key={kind.kind} onClick={() => save(kind)}>

@@ -23,18 +23,18 @@ export function LogRow({ cook, cutName, units, picked, onPick, onDelete }: Props
         <Link href={`/log?cook=${cook.id}`} className="font-semibold underline">
           {cook.name}
         </Link>
-        <span className="ml-2 text-[14px] text-pencil">
+        <span className="ml-2 text-[0.875rem] text-pencil">
           {cutName}, {massText(cook.mass_kg, units)}, {cook.pot_name.split(",")[0]}
         </span>
-        {cook.note && <span className="block truncate text-[14px]">{cook.note}</span>}
+        {cook.note && <span className="block truncate text-[0.875rem]">{cook.note}</span>}
       </span>
       <span>
         <span className="font-bold font-dial">{panelTime(cook.hold_min)}</span>
-        <span className="ml-2 text-[14px]">{came(cook)}</span>
+        <span className="ml-2 text-[0.875rem]">{came(cook)}</span>
       </span>
       <span className="flex items-center gap-3">
         <Tick label="compare" on={picked} onChange={onPick} />
-        <Button className="text-[14px]" aria-label={`delete ${cook.name}`} onClick={onDelete}>
+        <Button className="text-[0.875rem]" aria-label={`delete ${cook.name}`} onClick={onDelete}>
           Delete
         </Button>
       </span>

@@ -53,7 +53,7 @@ function Sheets() {
     setPicked(on ? [...picked, id].slice(-2) : picked.filter((item) => item !== id));
   return (
     <div className="mx-auto max-w-5xl px-4 py-4">
-      <h1 className="font-bold text-[24px]">Log</h1>
+      <h1 className="font-bold text-[1.5rem]">Log</h1>
       <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <Finder sought={sought} onChange={find} />
         <Button onClick={() => setWriting(true)}>Write a cook down</Button>

@@ -51,7 +51,7 @@ function Small({ name, times, points }: SmallProps) {
   const shown = (value: number) => value.toFixed(Math.abs(value) < 10 ? 1 : 0);
   return (
     <figure>
-      <figcaption className="text-[14px] text-pencil">
+      <figcaption className="text-[0.875rem] text-pencil">
         {name}: {shown(low)} to {shown(high)}
       </figcaption>
       <svg

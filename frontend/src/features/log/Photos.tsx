@@ -30,7 +30,7 @@ export function Photos({ cook }: { cook: CookOut }) {
             <button
               type="button"
               aria-label={`take photo ${index + 1} off`}
-              className="min-h-8 text-[14px] underline print:hidden"
+              className="min-h-8 text-[0.875rem] underline print:hidden"
               onClick={() =>
                 remove.mutate(
                   { id: photo.id, restore: false },
@@ -63,7 +63,7 @@ export function Photos({ cook }: { cook: CookOut }) {
             }}
           />
         </label>
-        <span className="text-[14px] text-pencil">
+        <span className="text-[0.875rem] text-pencil">
           Only the picture is kept, not where or when it was taken.
         </span>
       </div>

@@ -36,7 +36,7 @@ export function SheetView({ id }: { id: string }) {
       <div ref={ref}>
         {cook && (
           <>
-            <h1 className="font-bold text-[24px]">{cook.name}</h1>
+            <h1 className="font-bold text-[1.5rem]">{cook.name}</h1>
             <p className="text-pencil">
               {new Date(cook.began_at).toLocaleString([], {
                 dateStyle: "long",
@@ -126,7 +126,7 @@ function Correct({ cook }: { cook: CookOut }) {
   const [open, setOpen] = useState(false);
   if (!open) {
     return (
-      <Button className="mt-2 text-[14px] print:hidden" onClick={() => setOpen(true)}>
+      <Button className="mt-2 text-[0.875rem] print:hidden" onClick={() => setOpen(true)}>
         Write anew how it came out
       </Button>
     );
@@ -146,7 +146,7 @@ function SideBySide({ cook }: { cook: CookOut }) {
   if (cook.side_by_side.length === 0) return null;
   return (
     <section aria-labelledby="pieces-title" className="mt-2">
-      <h2 id="pieces-title" className="font-semibold text-[18px]">
+      <h2 id="pieces-title" className="font-semibold text-[1.125rem]">
         Piece against piece
       </h2>
       <ul className="list-disc pl-5">
@@ -164,10 +164,10 @@ function KindByKind({ id, width }: { id: string; width: number }) {
   if (!data) return null;
   return (
     <section aria-labelledby="kinds-title" className="mt-3">
-      <h2 id="kinds-title" className="font-semibold text-[18px]">
+      <h2 id="kinds-title" className="font-semibold text-[1.125rem]">
         How they softened in one pot
       </h2>
-      <p className="text-[14px] text-pencil">
+      <p className="text-[0.875rem] text-pencil">
         {data.followed
           ? "Worked out along the ink: what this pot really did."
           : "Worked out for the minutes that were set: this cook was not followed."}
@@ -200,10 +200,10 @@ function History({ id, cook }: { id: string; cook: CookOut }) {
   const titles = new Map(cook.steps.map((step) => [step.step_id, step.title]));
   return (
     <section aria-labelledby="history-title" className="mt-3">
-      <h2 id="history-title" className="font-semibold text-[18px]">
+      <h2 id="history-title" className="font-semibold text-[1.125rem]">
         What happened
       </h2>
-      <ol className="text-[14px]">
+      <ol className="text-[0.875rem]">
         {events.map((event) => (
           <li key={event.key} className="flex gap-3">
             <span className="w-12 shrink-0 font-dial">{clockTime(event.at)}</span>

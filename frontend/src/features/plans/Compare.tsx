@@ -22,7 +22,7 @@ export function Compare({ ids, onClose }: Props) {
   return (
     <section aria-label="two plans compared" className="mb-4 border-2 border-ink p-3">
       <div className="flex items-center justify-between gap-2">
-        <h2 className="font-semibold text-[18px]">
+        <h2 className="font-semibold text-[1.125rem]">
           {a && b ? `${a.name} (drawn through) and ${b.name} (dashed)` : "Laying them together …"}
         </h2>
         <Button onClick={onClose}>Close</Button>
@@ -52,7 +52,7 @@ interface DifferencesProps {
 function Differences({ a, b, names, units }: DifferencesProps) {
   const lines = FACTS.map(([name, of]) => [name, of(a, units), of(b, units)] as const);
   return (
-    <table className="mt-2 w-full text-[14px]">
+    <table className="mt-2 w-full text-[0.875rem]">
       <thead>
         <tr className="text-left text-pencil">
           <th scope="col" className="font-normal">

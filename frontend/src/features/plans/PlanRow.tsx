@@ -38,20 +38,20 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
           <button
             type="button"
             onClick={() => open(false)}
-            className="break-words text-left font-dial font-semibold text-[17px] underline decoration-rule underline-offset-4 hover:decoration-ink"
+            className="break-words text-left font-dial font-semibold text-[1.0625rem] underline decoration-rule underline-offset-4 hover:decoration-ink"
           >
             {plan.name}
           </button>
         )}
-        <p className="text-[14px] text-pencil">
+        <p className="text-[0.875rem] text-pencil">
           {cutName}, {plan.count === 1 ? "one piece" : `${plan.count} pieces`}, {plan.total_mass},
           in {plan.pot_name}
           {cook && ` · ${cook}`}
         </p>
       </div>
       <p className="col-start-2 sm:col-start-auto sm:text-right">
-        <span className="font-bold font-dial text-[20px]">{panelTime(plan.hold_min)}</span>{" "}
-        <span className="text-[14px] text-pencil">
+        <span className="font-bold font-dial text-[1.25rem]">{panelTime(plan.hold_min)}</span>{" "}
+        <span className="text-[0.875rem] text-pencil">
           hold · {spokenTime(plan.lid_on_to_open_s / 60)} in all
         </span>
       </p>

@@ -25,7 +25,7 @@ export function PlansView() {
   return (
     <div className="mx-auto max-w-4xl px-4 py-5">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="font-bold text-[24px]">Plans</h1>
+        <h1 className="font-bold text-[1.5rem]">Plans</h1>
         <div>
           <label htmlFor={id} className="mr-2 text-pencil">
             find
