@@ -19,6 +19,11 @@ DataFolder = Annotated[
     typer.Option("--data", help="Folder with the database.", envvar="PNEUMACHRON_DATA"),
 ]
 DEFAULT_DATA = user_data_path("pneumachron")
+QUIET: dict[str, Any] = {
+    "log_level": "warning",
+    "access_log": False,
+    "timeout_graceful_shutdown": 2,  # screens that follow a cook never hang up by themselves
+}
 MAX_FILE_BYTES = 256 * 1024
 MAX_LOG_BYTES = 128 * 1024 * 1024
 """A hundred thousand cooks with long notes."""
@@ -52,7 +57,7 @@ def serve(
     _check_folder(data, port)
     typer.echo(f"Pneumachron: http://{host}:{port} (data in {data}); Ctrl+C stops it.")
     served = create_app(data, LOCAL_HOSTS, port=port)
-    uvicorn.run(served, host=host, port=port, log_level="warning", access_log=False)
+    uvicorn.run(served, host=host, port=port, **QUIET)
 
 
 def _check_host(host: str) -> None:
@@ -112,8 +117,7 @@ def _serve_lan(data: Path, port: int) -> None:
         served,
         host="0.0.0.0",
         port=port,
-        log_level="warning",
-        access_log=False,
+        **QUIET,
         ssl_certfile=found.certificate,
         ssl_keyfile=found.key,
     )

@@ -64,20 +64,37 @@ def to_the_start(page: Page) -> None:
     expect(step(page)).to_contain_text("It heats up")
 
 
-def test_nothing_goes_on_unconfirmed_and_the_bar_fires_no_control(beside: Page) -> None:
+def test_nothing_goes_on_unconfirmed_and_the_bar_belongs_to_what_has_the_focus(
+    beside: Page,
+) -> None:
     for words in ("Brown in", "A splash", "Liquid in"):
         next_step(beside)
         expect(step(beside)).to_contain_text(words)
     beside.keyboard.press("Space")
     expect(beside.get_by_role("alert")).to_contain_text("the liquid is in")
-    # the focus stands on a button that must not fire: only the step may go on
-    beside.get_by_role("button", name="Not yet after all").focus()
-    confirm_all(beside)
+    # by keyboard: a line is confirmed with the bar, and the step stays
+    tick = beside.get_by_role("button", name="the liquid is in")
+    tick.focus()
+    beside.keyboard.press("Space")
+    expect(beside.get_by_role("button", name="the liquid is in", pressed=True)).to_be_visible()
+    expect(step(beside)).to_contain_text("Liquid in")
+    # a button with the focus does its own work
     beside.get_by_role("button", name="Not yet after all").focus()
     beside.keyboard.press("Space")
-    expect(step(beside)).to_contain_text("side by side")
-    beside.get_by_role("button", name="Not yet after all").press("Enter")
+    expect(step(beside)).to_contain_text("A splash")
+    # now the words of the step have the focus, and the bar goes on
+    expect(step(beside)).to_be_focused()
+    beside.keyboard.press("Space")
     expect(step(beside)).to_contain_text("Liquid in")
+    beside.keyboard.press("Space")
+    expect(step(beside)).to_contain_text("side by side")
+    # in a dialog it is the dialog's
+    beside.keyboard.press("?")
+    expect(beside.get_by_role("dialog")).to_be_visible()
+    beside.keyboard.press("Space")
+    beside.keyboard.press("Escape")
+    expect(beside.get_by_role("dialog")).to_have_count(0)
+    expect(step(beside)).to_contain_text("side by side")
     axe_clean(beside)
 
 

@@ -5,6 +5,7 @@ import {
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
 import {
   type CookOut,
   client,
@@ -27,9 +28,35 @@ const FAST_MS = 400;
 
 const one = (id: string) => ["cooks", "one", id];
 
-/** Where a cook stands, asked every second; so a second screen follows. */
+/** Where a cook stands: followed by a stream of what is new, and asked every second where there is
+ * none; so a second screen follows. */
 export function useCook(id: string) {
-  return useQuery(cookQuery(id));
+  const queries = useQueryClient();
+  const [streams, setStreams] = useState(false);
+  useEffect(() => {
+    const source = new EventSource(`/api/cooks/${encodeURIComponent(id)}/stream`);
+    source.addEventListener("cook", (event: MessageEvent<string>) => {
+      const news = JSON.parse(event.data) as CookNews;
+      setStreams(true);
+      queries.setQueryData<CookOut>(one(id), (known) => withNews(known, news));
+      if (news.ended_at) source.close();
+    });
+    source.addEventListener("error", () => setStreams(false));
+    return () => source.close();
+  }, [id, queries]);
+  return useQuery({ ...cookQuery(id), ...(streams && { refetchInterval: 15 * EVERY_MS }) });
+}
+
+/** Parts of a cook that changed; of the curve only its new end. */
+export type CookNews = Partial<CookOut> & { ink_from?: number };
+
+/** A cook with what is new; a first piece of news is all of it. */
+export function withNews(known: CookOut | undefined, news: CookNews): CookOut | undefined {
+  const { ink_from: from, ink = [], ...rest } = news;
+  if (from === undefined && news.ink !== undefined) return { ...rest, ink } as CookOut;
+  if (!known) return undefined;
+  const grown = from === undefined ? known.ink : [...known.ink.slice(0, from), ...ink];
+  return { ...known, ...rest, ink: grown };
 }
 
 export function cookQuery(id: string) {

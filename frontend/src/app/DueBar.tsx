@@ -42,21 +42,24 @@ export function DueBar({ due }: { due: Due[] }) {
           {timerId && (
             <Button
               strong
-              className="min-h-11"
+              className="min-h-[2.75rem]"
               disabled={heard.isPending}
               onClick={() => heard.mutate({ cook: cook.id, timerId })}
             >
               Heard
             </Button>
           )}
-          <Link href={`/cook?cook=${cook.id}`} className="grid min-h-11 items-center underline">
+          <Link
+            href={`/cook?cook=${cook.id}`}
+            className="grid min-h-[2.75rem] items-center underline"
+          >
             Go to it
           </Link>
         </li>
       ))}
       {!on && (
         <li>
-          <Button className="min-h-11" onClick={() => setOn(true)}>
+          <Button className="min-h-[2.75rem]" onClick={() => setOn(true)}>
             Ring aloud on this device
           </Button>
         </li>

@@ -4,8 +4,8 @@ Reading takes no lock and writes nothing. A change is worked out first; then one
 sees that nothing else was told meanwhile, and writes it. Otherwise it is worked out again.
 """
 
-from collections.abc import Mapping, Sequence
-from contextlib import suppress
+from collections.abc import Iterator, Mapping, Sequence
+from contextlib import contextmanager, suppress
 from dataclasses import asdict, dataclass, field, replace
 from datetime import UTC, datetime
 from typing import Any
@@ -66,7 +66,7 @@ from pneumachron.services.planning import find_pot
 from pneumachron.services.untaught import told_by_model
 from pneumachron.store import cooks, households, photos
 from pneumachron.store.cooks import COOKS, Filter
-from pneumachron.store.db import give_back, writing
+from pneumachron.store.db import WAIT_TO_WRITE_S, give_back, writing
 from pneumachron.store.errors import BusyError, NotFoundError, StoreError
 from pneumachron.store.records import (
     CookContent,
@@ -212,16 +212,28 @@ def tell(session: Session, here: LiveKitchen, cook_id: str, told: Told) -> dict[
     SheetError : it cannot be so; nothing was written.
     BusyError : others tell of the same cook all the time; nothing was written.
     """
-    for _ in range(TRIES):
-        found = moment_of(session, here, cook_id)
-        event = StoredEvent(told.key, found.clock.now(), told.kind, dict(told.body))
-        if cooks.is_told(session, cook_id, told.key) or _is_known(found, event):
-            return _document(session, found)
-        check(found.sheet, _core_event(event))
-        _room(found.account.count + len(found.pending), told.kind)
-        if _append(session, found, event):
-            return follow(session, here, cook_id)
-    raise BusyError(cook_id)
+    with _turn(here, cook_id):
+        for _ in range(TRIES):
+            found = moment_of(session, here, cook_id)
+            event = StoredEvent(told.key, found.clock.now(), told.kind, dict(told.body))
+            if cooks.is_told(session, cook_id, told.key) or _is_known(found, event):
+                return _document(session, found)
+            check(found.sheet, _core_event(event))
+            _room(found.account.count + len(found.pending), told.kind)
+            if _append(session, found, event):
+                break
+        else:
+            raise BusyError(cook_id)
+    return follow(session, here, cook_id)
+
+
+@contextmanager
+def _turn(here: LiveKitchen, cook_id: str) -> Iterator[None]:
+    try:
+        with here.turns.of(cook_id, WAIT_TO_WRITE_S):
+            yield
+    except TimeoutError:
+        raise BusyError(cook_id) from None
 
 
 def _is_known(found: Moment, event: StoredEvent) -> bool:

@@ -1,6 +1,7 @@
 """The kitchen as it is now: its clock, and the pots that are connected."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
 from hashlib import sha256
 from pathlib import Path
 from threading import Lock
@@ -94,6 +95,35 @@ class CookMemory:
             self._kept.clear()
 
 
+STRIPES = 64
+
+
+class Turns:
+    """Who tells something of a cook waits for the others that do, and sees what they wrote.
+
+    Other cooks are hardly held up: a lock stands for one in `STRIPES` of them.
+    """
+
+    def __init__(self) -> None:
+        self._locks = tuple(Lock() for _ in range(STRIPES))
+
+    @contextmanager
+    def of(self, cook_id: str, wait_s: float) -> Iterator[None]:
+        """The turn of a cook.
+
+        Raises
+        ------
+        TimeoutError : the others did not finish in time.
+        """
+        lock = self._locks[hash(cook_id) % STRIPES]
+        if not lock.acquire(timeout=wait_s):
+            raise TimeoutError("the turn of a cook")
+        try:
+            yield
+        finally:
+            lock.release()
+
+
 class LiveKitchen:
     """One clock, one simulated scale, and a simulated pot for each one that is connected."""
 
@@ -101,6 +131,7 @@ class LiveKitchen:
         self._folder = folder
         self.clock = make_clock()
         self.memory = CookMemory()
+        self.turns = Turns()
         self.scale: LoadedScale = SimulatedScale()
         self._pots: dict[str, SimulatedPot] = {}
         self._lock = Lock()

@@ -36,7 +36,7 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
   return (
     <section
       aria-labelledby="piece-title"
-      className="flex flex-col gap-1.5 border-rule px-4 py-2 lg:overflow-y-auto lg:border-r"
+      className="flex flex-col gap-1.5 border-rule px-4 py-1 lg:overflow-y-auto lg:border-r"
     >
       <div className="flex items-center justify-between gap-2">
         <h2

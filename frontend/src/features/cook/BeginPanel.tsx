@@ -61,7 +61,7 @@ export function BeginPanel() {
                 aria-label={`cook ${plan.name}`}
                 disabled={begin.isPending || take.isPending}
                 onClick={() => start(plan.id)}
-                className="min-h-11 rounded-sm border border-ink bg-ink px-4 font-medium text-paper"
+                className="min-h-[2.75rem] rounded-sm border border-ink bg-ink px-4 font-medium text-paper"
               >
                 Cook it
               </button>

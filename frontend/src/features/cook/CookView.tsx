@@ -80,6 +80,17 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
     }
     shown.current = cook.current;
   }, [cook.current]);
+  useEffect(() => {
+    // a knuckle on a button is done with it: the space bar is for the step again
+    const released = (event: MouseEvent) => {
+      const at = event.target instanceof Element ? event.target.closest("button") : null;
+      if (event.detail > 0 && at && !at.closest("[role=dialog]")) {
+        words.current?.focus({ preventScroll: true });
+      }
+    };
+    window.addEventListener("click", released);
+    return () => window.removeEventListener("click", released);
+  }, []);
   const last = [...cook.steps].reverse().find((item) => item.done_at);
   const undo = () => {
     if (!last) return;
@@ -127,14 +138,14 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
           <div className="flex flex-wrap items-center gap-3">
             <Button
               strong={!potTells(cook, step)}
-              className="min-h-16 grow px-6 text-left text-[1.375rem] sm:grow-0"
+              className="min-h-[4rem] grow px-6 text-left text-[1.375rem] sm:grow-0"
               onClick={done}
             >
               {step.waits ? WAIT_WORDS[step.waits] : "Done"}
               {next ? `; next: ${next.title}` : ""}
             </Button>
             {last && (
-              <Button className="min-h-12" onClick={undo}>
+              <Button className="min-h-[3rem]" onClick={undo}>
                 Not yet after all
               </Button>
             )}

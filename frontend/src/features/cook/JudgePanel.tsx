@@ -26,7 +26,7 @@ export function JudgePanel({ cook, act }: Props) {
             <button
               type="button"
               onClick={() => look(texture, null)}
-              className="flex min-h-14 w-full items-center gap-3 rounded-sm border-2 border-edge px-2 py-1 text-left text-[1.0625rem] hover:border-ink"
+              className="flex min-h-[3.5rem] w-full items-center gap-3 rounded-sm border-2 border-edge px-2 py-1 text-left text-[1.0625rem] hover:border-ink"
             >
               <LookDrawing texture={texture} />
               <span>
@@ -105,7 +105,7 @@ function Says({ verdict, act }: { verdict: Verdict; act: (act: Act) => void }) {
       </span>
       <Button
         strong
-        className="min-h-12"
+        className="min-h-[3rem]"
         onClick={() =>
           act({
             kind: "tell",

@@ -85,12 +85,12 @@ export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
         </p>
       )}
       <div className="flex flex-wrap gap-3">
-        <Button strong className="min-h-12 text-[1.125rem]" disabled={busy} onClick={write}>
+        <Button strong className="min-h-[3rem] text-[1.125rem]" disabled={busy} onClick={write}>
           {onCorrected ? "Write it down anew" : "Close the sheet"}
         </Button>
         {onCorrected && (
           <Button
-            className="min-h-12"
+            className="min-h-[3rem]"
             onClick={() => {
               forget();
               onCorrected();

@@ -89,7 +89,7 @@ function Ticks({ step, act }: Pick<Props, "step" | "act">) {
                 },
               })
             }
-            className="min-h-14 rounded-sm border-2 border-edge px-4 text-[1.125rem] aria-pressed:border-safe aria-pressed:text-safe"
+            className="min-h-[3.5rem] rounded-sm border-2 border-edge px-4 text-[1.125rem] aria-pressed:border-safe aria-pressed:text-safe"
           >
             <span aria-hidden="true">{tick.on ? "✓ " : "○ "}</span>
             {tick.text}
@@ -110,7 +110,7 @@ function AtThePot({ cook, step, act }: Omit<Props, "trouble" | "words">) {
     }
   };
   return (
-    <Button className="mt-3 min-h-14 border-2 text-[1.125rem]" onClick={pressAll}>
+    <Button className="mt-3 min-h-[3.5rem] border-2 text-[1.125rem]" onClick={pressAll}>
       {asked.words}
     </Button>
   );

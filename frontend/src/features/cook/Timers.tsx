@@ -33,7 +33,7 @@ export function Timers({ cook, act }: Props) {
       {offered.map((timer) => (
         <Button
           key={timer.title}
-          className="min-h-12 text-[1.0625rem]"
+          className="min-h-[3rem] text-[1.0625rem]"
           onClick={() => start(timer.title, timer.seconds)}
         >
           ▸ {timer.title}, {leftTime(timer.seconds)}
@@ -67,26 +67,26 @@ function Running({ timer, act }: { timer: CookTimer; act: (act: Act) => void }) 
       </span>
       <span>{timer.title}</span>
       {rings && (
-        <Button strong className="min-h-11" onClick={() => tell("timer_rang")}>
+        <Button strong className="min-h-[2.75rem]" onClick={() => tell("timer_rang")}>
           Heard
         </Button>
       )}
       <Button
-        className="min-h-11"
+        className="min-h-[2.75rem]"
         aria-label={`${timer.title}: a minute less`}
         onClick={() => move(-60)}
       >
         −1
       </Button>
       <Button
-        className="min-h-11"
+        className="min-h-[2.75rem]"
         aria-label={`${timer.title}: a minute more`}
         onClick={() => move(60)}
       >
         +1
       </Button>
       <Button
-        className="min-h-11"
+        className="min-h-[2.75rem]"
         aria-label={`take ${timer.title} off`}
         onClick={() => tell("timer_stopped")}
       >

@@ -23,7 +23,7 @@ export function TurnList({ turns, here }: { turns: Turn[]; here?: string }) {
           <Link
             href={`/cook?cook=${turn.id}`}
             aria-current={turn.id === here ? "page" : undefined}
-            className="grid min-h-12 grid-cols-[7.5rem_minmax(0,1fr)] items-center gap-x-3 px-2 py-1 border-transparent border-l-4 aria-[current=page]:border-ink aria-[current=page]:bg-sheet"
+            className="grid min-h-[3rem] grid-cols-[7.5rem_minmax(0,1fr)] items-center gap-x-3 px-2 py-1 border-transparent border-l-4 aria-[current=page]:border-ink aria-[current=page]:bg-sheet"
           >
             <span className={`font-semibold ${LOOKS[turn.wants]}`}>{sayWant(turn)}</span>
             <span className="min-w-0">

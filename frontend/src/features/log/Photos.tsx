@@ -46,7 +46,7 @@ export function Photos({ cook }: { cook: CookOut }) {
       <div className="mt-1 flex flex-wrap items-center gap-3 print:hidden">
         <label
           htmlFor={id}
-          className="flex min-h-11 cursor-pointer items-center gap-2 rounded-sm border border-edge px-3 font-medium focus-within:outline-2 hover:border-ink"
+          className="flex min-h-[2.75rem] cursor-pointer items-center gap-2 rounded-sm border border-edge px-3 font-medium focus-within:outline-2 hover:border-ink"
         >
           <Camera size={18} aria-hidden="true" />
           {add.isPending ? "Putting it on …" : "Put a photo on the sheet"}

@@ -1,9 +1,13 @@
 """Cooks: begin, follow, tell, press, judge; the log; the kitchen's clock."""
 
+import asyncio
+from collections.abc import AsyncIterable
 from typing import Annotated, Any
 
+from anyio.to_thread import run_sync
 from fastapi import APIRouter, Depends, Path, Query, Request, status
 from fastapi.responses import PlainTextResponse
+from fastapi.sse import EventSourceResponse, ServerSentEvent
 
 from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db, WriteDb
 from pneumachron.api.plan_cells import read_plan
@@ -41,7 +45,10 @@ from pneumachron.api.schemas.cooks import (
     told,
 )
 from pneumachron.services import cook_clocks, cooks, entries, learning, log_files
+from pneumachron.services.following import Follower
 from pneumachron.services.live_kitchen import LiveKitchen
+from pneumachron.store.db import Database
+from pneumachron.store.errors import StoreError
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["cook"])
 _REFUSED: dict[int | str, dict[str, object]] = {
@@ -125,6 +132,47 @@ def compare_cooks(
 def follow_cook(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """Where a cook stands now."""
     return cooks.follow(db, kitchen, cook_id)
+
+
+def _known(cook_id: CookId, request: Request) -> None:
+    """There is such a cook: said before a stream begins."""
+    _shown(request, cook_id)
+
+
+@router.get(
+    "/cooks/{cook_id}/stream",
+    response_class=EventSourceResponse,
+    responses=MISSING,
+    dependencies=[Depends(_known)],
+)
+async def stream_cook(cook_id: CookId, request: Request) -> AsyncIterable[ServerSentEvent]:
+    """Follow a cook: all of it first, then only what is new, as server-sent events.
+
+    A stream that was cut off is opened again by the browser, and begins with all of it.
+    """
+    follower = Follower()
+    while True:
+        try:
+            document = await run_sync(_shown, request, cook_id)
+        except StoreError:
+            return  # deleted meanwhile, or the database is silent: the screen asks again
+        news = follower.news(document)
+        if news is not None:
+            yield ServerSentEvent(data=news, event="cook", id=str(follower.looks))
+        if document["ended_at"] is not None:
+            return
+        await asyncio.sleep(EVERY_S / min(document["speed"], FASTEST))
+
+
+EVERY_S, FASTEST = 1.0, 4
+
+
+def _shown(request: Request, cook_id: str) -> dict[str, Any]:
+    """The document of a cook as its answer has it."""
+    database: Database = request.app.state.database
+    with database.session() as session:
+        found = cooks.follow(session, request.app.state.kitchen, cook_id)
+    return CookOut.model_validate(found).model_dump(mode="json")
 
 
 @router.get("/cooks/{cook_id}/events", responses=INVALID | MISSING)
