@@ -20,7 +20,6 @@ STATE = ROOT / ".dev"
 FRONTEND = ROOT / "frontend"
 WEB = ROOT / "src" / "pneumachron" / "web"
 CHROMIUM = Path("/usr/bin/chromium")
-UV = "uv==0.13.9"
 API_TYPES = ["npx", "--no-install", "openapi-typescript", "../docs/openapi.json"]
 OLDEST_PYTHON = (3, 11)
 
@@ -33,6 +32,9 @@ def main() -> int:
         "bench": bench,
         "validation": validation,
         "refresh-api": refresh_api,
+        "faults": faults,
+        "notices": notices,
+        "sbom": sbom,
     }
     command = commands.get(sys.argv[1] if len(sys.argv) > 1 else "")
     if command is None:
@@ -126,6 +128,47 @@ def refresh_api(_arguments: list[str]) -> int:
     return 0
 
 
+def faults(arguments: list[str]) -> int:
+    """The whole fault suite: every kill of every path, every spoiled backup, a hundred kills."""
+    set_up(browser=False)
+    deep = {**os.environ, "PNEUMACHRON_FAULTS": "deep"}
+    tests = [str(BIN / "pytest"), "tests/faults", "tests/hostile", *arguments]
+    code = subprocess.run(tests, cwd=ROOT, env=deep, check=False).returncode
+    if code or arguments:
+        return code
+    python = str(BIN / "python")
+    for command in (
+        ["tests.faults.killed", "100"],
+        ["tests.faults.test_under_load"],
+        ["tests.faults.test_one_cook", "20"],
+    ):
+        code = subprocess.run([python, "-m", *command], cwd=ROOT, check=False).returncode
+        if code:
+            return code
+    return 0
+
+
+def notices(_arguments: list[str]) -> int:
+    """Write THIRD_PARTY_NOTICES.txt."""
+    set_up(browser=False)
+    run([str(BIN / "python"), "-m", "tools.notices"], ROOT)
+    return 0
+
+
+def sbom(_arguments: list[str]) -> int:
+    """Write software bills of materials (CycloneDX) of what runs: Python's, and the pages'."""
+    set_up(browser=False)
+    folder = STATE / "sbom"
+    folder.mkdir(exist_ok=True)
+    python = ["environment", "--output-reproducible", "--of", "JSON", "-o"]
+    run([str(BIN / "cyclonedx-py"), *python, str(folder / "python.cdx.json"), str(VENV)], ROOT)
+    pages = ["sbom", "--omit", "dev", "--package-lock-only", "--sbom-format", "cyclonedx"]
+    made = subprocess.run([*npm(), *pages], cwd=FRONTEND, check=True, capture_output=True)
+    (folder / "pages.cdx.json").write_bytes(made.stdout)
+    say(f"written: {folder.relative_to(ROOT)}")
+    return 0
+
+
 def set_up(*, browser: bool = True) -> None:
     """Install what is missing; quick when nothing is."""
     check_versions()
@@ -148,14 +191,19 @@ def check_versions() -> None:
 
 def install_python() -> None:
     """The virtual environment from the lock, and the app itself in place."""
-    stamp = fingerprint([ROOT / "requirements.lock", ROOT / "pyproject.toml"], str(sys.version))
+    locks = [ROOT / "bootstrap.lock", ROOT / "requirements.lock", ROOT / "pyproject.toml"]
+    stamp = fingerprint(locks, str(sys.version))
     if is_done("python", stamp) and (BIN / "pneumachron").exists():
         return
     say("installing Python packages")
     if not (BIN / "python").exists():
         make_venv()
     python = str(BIN / "python")
-    run([python, "-m", "pip", "install", "--quiet", "--disable-pip-version-check", UV], ROOT)
+    # the installer itself is checked by its hash too
+    bootstrap = ["--require-hashes", "-r", "bootstrap.lock"]
+    run(
+        [python, "-m", "pip", "install", "--quiet", "--disable-pip-version-check", *bootstrap], ROOT
+    )
     pip = [str(BIN / "uv"), "pip", "install", "--quiet", "--python", python]
     run([*pip, "--compile-bytecode", "--require-hashes", "-r", "requirements.lock"], ROOT)
     run([*pip, "--no-deps", "--editable", "."], ROOT)

@@ -64,7 +64,7 @@ export function App() {
               <Route>
                 <p className="p-6">
                   There is nothing at this address.{" "}
-                  <a href="/" className="underline">
+                  <a href="/" className="inline-block min-h-6 underline">
                     Go to the Bench
                   </a>
                 </p>

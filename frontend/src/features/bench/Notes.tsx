@@ -18,7 +18,7 @@ interface Props {
 }
 
 const TAB =
-  "border-transparent border-b-2 pb-px font-semibold text-[0.875rem] text-pencil data-[state=active]:border-ink data-[state=active]:text-ink";
+  "min-h-6 border-transparent border-b-2 px-0.5 font-semibold text-[0.875rem] text-pencil data-[state=active]:border-ink data-[state=active]:text-ink";
 
 /** Beside the pot: why it is so, and what changes if something else is done. */
 export function Notes({ bench, plan, cut, units }: Props) {

@@ -36,7 +36,7 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
   return (
     <section
       aria-labelledby="set-title"
-      className="order-2 flex flex-col gap-1.5 px-4 py-3 lg:order-none lg:overflow-y-auto"
+      className="order-2 flex flex-col gap-1.5 px-4 py-2 lg:order-none lg:overflow-y-auto"
     >
       <div className="flex items-center justify-between">
         <h2 id="set-title" className="font-semibold text-[0.9375rem] text-pencil">

@@ -38,7 +38,7 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
           <button
             type="button"
             onClick={() => open(false)}
-            className="break-words text-left font-dial font-semibold text-[1.0625rem] underline decoration-rule underline-offset-4 hover:decoration-ink"
+            className="min-w-0 max-w-full break-words [overflow-wrap:anywhere] text-left font-dial font-semibold text-[1.0625rem] underline decoration-rule underline-offset-4 hover:decoration-ink"
           >
             {plan.name}
           </button>

@@ -1,0 +1,1 @@
+"""Commands of the project that are no part of the app."""
