@@ -1,14 +1,25 @@
 """The real program as a process of its own, on a free port."""
 
+import asyncio
 import socket
 import subprocess
 import sys
 import time
-from collections.abc import Iterator
+from collections.abc import Callable, Coroutine, Iterator
+from concurrent.futures import ThreadPoolExecutor
 from contextlib import contextmanager
 from pathlib import Path
+from typing import Any, TypeVar
 from urllib.error import URLError
 from urllib.request import urlopen
+
+Found = TypeVar("Found")
+
+
+def run_apart(work: Callable[[], Coroutine[Any, Any, Found]]) -> Found:
+    """Run it in a thread of its own: the browser's driver keeps a loop in this one."""
+    with ThreadPoolExecutor(1) as thread:
+        return thread.submit(lambda: asyncio.run(work())).result()
 
 
 def free_port() -> int:

@@ -11,7 +11,7 @@ from pathlib import Path
 import httpx2
 
 from tests.conftest import BRISKET
-from tests.live import serving
+from tests.live import run_apart, serving
 
 AT_ONCE = 200
 ALL_WITHIN_S = 15.0
@@ -45,7 +45,7 @@ async def ask_all(address: str) -> tuple[Counter[int], float, list[float]]:
 
 def test_two_hundred_plans_at_once(tmp_path: Path) -> None:
     with serving(tmp_path, demo=False) as address:
-        found, _, _ = asyncio.run(ask_all(address))
+        found, _, _ = run_apart(lambda: ask_all(address))
     assert found == {200: AT_ONCE}
 
 
@@ -64,7 +64,7 @@ def test_clients_that_leave_do_not_deafen_the_server(tmp_path: Path) -> None:
             return (await client.post("/api/plan", json=BRISKET)).status_code
 
     with serving(tmp_path, demo=False) as address:
-        assert asyncio.run(leave(address)) == 200
+        assert run_apart(lambda: leave(address)) == 200
 
 
 if __name__ == "__main__":

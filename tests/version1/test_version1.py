@@ -3,6 +3,7 @@
 import json
 import zipfile
 from collections.abc import Iterator
+from datetime import UTC, datetime
 from pathlib import Path
 from typing import Any
 
@@ -10,8 +11,13 @@ import pytest
 from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
+from pneumachron.devices.clock import KitchenClock
+from pneumachron.services.live_kitchen import LiveKitchen
 
 HERE = Path(__file__).parent
+WALL_SHOWED = datetime(2026, 11, 27, 7, 18, tzinfo=UTC)
+KITCHEN_SHOWED = datetime(2026, 11, 27, 9, 42, tzinfo=UTC)
+"""Just after it went dark. Later in the day a pot that was under pressure is ready to open."""
 EXPECTED: dict[str, Any] = json.loads((HERE / "expected.json").read_text(encoding="utf-8"))
 
 
@@ -21,10 +27,25 @@ def unpack(folder: Path) -> None:
         packed.extractall(folder)
 
 
+def opened(folder: Path, moment: datetime) -> TestClient:
+    """The app on a folder, at a moment that stands."""
+
+    def kitchen(folder: Path) -> LiveKitchen:
+        return LiveKitchen(folder, lambda: KitchenClock(lambda: moment, lambda: 0.0))
+
+    return TestClient(create_app(folder, LOCAL_HOSTS, kitchen), base_url="http://127.0.0.1")
+
+
 @pytest.fixture
 def old(tmp_path: Path) -> Iterator[TestClient]:
     unpack(tmp_path)
-    with TestClient(create_app(tmp_path, LOCAL_HOSTS), base_url="http://127.0.0.1") as client:
+    with opened(tmp_path, WALL_SHOWED) as client:
+        yield client
+
+
+@pytest.fixture
+def empty(tmp_path: Path) -> Iterator[TestClient]:
+    with opened(tmp_path, KITCHEN_SHOWED) as client:
         yield client
 
 
@@ -88,13 +109,13 @@ def test_what_it_learned_is_still_known(old: TestClient) -> None:
     assert now.keys() == was.keys()
 
 
-def test_its_backup_comes_into_an_empty_kitchen(client: TestClient) -> None:
+def test_its_backup_comes_into_an_empty_kitchen(empty: TestClient) -> None:
     content = (HERE / "backup.json").read_bytes()
-    reply = client.post("/api/restore", json=json.loads(content), params={"dry_run": False})
+    reply = empty.post("/api/restore", json=json.loads(content), params={"dry_run": False})
     assert reply.status_code == 200, reply.text
-    check_cooks(client, running=True)
-    check_plans(client)
-    assert len(photos_of(client)) == 3
+    check_cooks(empty, running=True)
+    check_plans(empty)
+    assert len(photos_of(empty)) == 3
 
 
 def test_its_log_files_come_in(client: TestClient) -> None:

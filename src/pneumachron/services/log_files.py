@@ -45,6 +45,8 @@ MAX_TOLD = 200
 """Rows that could not be read and are told one by one."""
 LOAD_COLUMNS = COLUMNS[2:6]
 MAX_CELL = 4000
+FIRST_YEAR, LAST_YEAR = 1970, 2199
+"""Of a cook in a file; as everywhere in the app."""
 _LONGER = {ALONE: MAX_ALONE, PLAN: MAX_PLAN}
 BATCH = 250
 """Rows in one go to the disk; what was written stays when an import is stopped."""
@@ -384,6 +386,8 @@ def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
     started = datetime.fromisoformat(_needed(cell, "started [ISO 8601]"))
     if started.tzinfo is None:
         raise ValueError("the start has no time zone")
+    if not FIRST_YEAR <= started.year <= LAST_YEAR:
+        raise ValueError(f"the start must lie between {FIRST_YEAR} and {LAST_YEAR}")
     judged = {
         "texture": texture,
         "juicy": _rung(cell.get("juicy [1-5]")),

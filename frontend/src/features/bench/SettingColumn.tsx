@@ -95,7 +95,8 @@ interface HoldProps {
 }
 
 function Hold({ plan, stale, refused }: HoldProps) {
-  const said = useRested(plan && !stale ? spokenTime(plan.setting.hold_min) : null, SAY_MS);
+  const now = plan && !stale ? `${spokenTime(plan.setting.hold_min)} at ${levelWords(plan)}` : null;
+  const said = useRested(now, SAY_MS);
   if (!plan) {
     return (
       <div>
@@ -115,7 +116,7 @@ function Hold({ plan, stale, refused }: HoldProps) {
   return (
     <div className={stale ? "stale" : ""}>
       <p aria-live="polite" className="sr-only">
-        {said && `${said} at ${levelWords(plan)}`}
+        {said}
       </p>
       {stale && (
         <p className="font-semibold text-care">

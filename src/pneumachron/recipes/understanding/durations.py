@@ -75,7 +75,7 @@ def _number(text: str) -> float | None:
         return word
     try:
         return float(sum(Fraction(re.sub(r"\s*/\s*", "/", part)) for part in _parts(text)))
-    except (ValueError, ZeroDivisionError):
+    except (ValueError, ZeroDivisionError, OverflowError):
         return None
 
 
