@@ -21,13 +21,13 @@ export function Masthead() {
   const [theme, setTheme] = useState(savedTheme);
   const other = theme === "light" ? "dark" : "light";
   return (
-    <header className="print:hidden flex h-12 items-center gap-2.5 border-ink border-b-2 px-3 sm:gap-6 sm:px-5">
+    <header className="print:hidden flex min-h-12 items-center gap-2.5 border-ink border-b-2 px-3 sm:gap-6 sm:px-5">
       <span className="hidden font-bold font-dial text-[0.9375rem] min-[520px]:inline sm:text-[1.25rem]">
         Pneumachron
       </span>
       <nav
         aria-label="Views"
-        className="flex gap-1.5 text-[0.8125rem] min-[400px]:gap-2.5 min-[400px]:text-[0.875rem] sm:gap-5 sm:text-[0.9375rem]"
+        className="flex min-w-0 flex-wrap gap-x-1.5 text-[0.8125rem] min-[400px]:gap-x-2.5 min-[400px]:text-[0.875rem] sm:gap-x-5 sm:text-[0.9375rem]"
       >
         {VIEWS.map(({ path, name }) => (
           <Link
