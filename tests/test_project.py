@@ -19,6 +19,7 @@ from pneumachron.core.tables import read_numbers
 from tests.conftest import ROOT
 from tests.core.kitchen import load, wish
 from tests.reference.write_validation import page
+from tools.notices import node_packages, python_packages
 
 DOCS = ROOT / "docs"
 
@@ -49,6 +50,14 @@ def test_readme_links_every_picture() -> None:
     pictures = sorted(path.name for path in (DOCS / "screenshots").glob("*.png"))
     assert 0 < len(pictures) < 20
     assert [name for name in pictures if f"docs/screenshots/{name}" not in readme] == []
+
+
+def test_every_package_that_ships_has_its_notice() -> None:
+    notices = text_of("THIRD_PARTY_NOTICES.txt")
+    shipped = [*python_packages(), *node_packages()]
+    assert len(shipped) > 40
+    missing = [name for name, *_ in shipped if f"\n{name} " not in notices]
+    assert missing == []  # `python3 dev.py notices` writes them
 
 
 def test_changelog_speaks_of_this_engine() -> None:

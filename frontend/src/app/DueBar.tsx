@@ -32,7 +32,7 @@ export function DueBar({ due }: { due: Due[] }) {
   return (
     <ul
       role="alert"
-      className="border-care border-b-2 bg-care-wash px-3 py-1 text-[1.125rem] print:hidden"
+      className="flex flex-wrap items-center gap-x-6 gap-y-1 border-care border-b-2 bg-care-wash px-3 py-1 text-[1.125rem] print:hidden"
     >
       {due.map(({ cook, timerId, title }) => (
         <li key={`${cook.id} ${timerId}`} className="flex flex-wrap items-center gap-x-3 gap-y-1">

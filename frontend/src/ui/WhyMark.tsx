@@ -13,7 +13,7 @@ export function WhyMark({ of, children }: Props) {
     <Popover.Root>
       <Popover.Trigger
         aria-label={`why this ${of}`}
-        className="h-6 px-0.5 text-[0.8125rem] text-pencil leading-tight underline underline-offset-2"
+        className="h-6 whitespace-nowrap px-0.5 text-[0.8125rem] text-pencil leading-tight underline underline-offset-2"
       >
         why?
       </Popover.Trigger>
