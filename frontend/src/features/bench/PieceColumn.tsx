@@ -154,7 +154,7 @@ function ScaleButton({ on, onClick }: { on: boolean; onClick: () => void }) {
       aria-label="weigh it on the scale"
       aria-expanded={on}
       onClick={onClick}
-      className="ml-auto flex items-center gap-1.5 rounded-sm border border-edge px-2 py-0.5 text-[0.875rem] hover:border-ink aria-expanded:bg-ink aria-expanded:text-paper"
+      className="ml-auto flex shrink-0 items-center gap-1.5 rounded-sm border border-edge px-2 py-0.5 text-[0.875rem] hover:border-ink aria-expanded:bg-ink aria-expanded:text-paper"
     >
       <Scale size={15} aria-hidden="true" className="shrink-0" /> weigh
     </button>
