@@ -31,6 +31,12 @@ _SAME = timedelta(milliseconds=1)
 _KINDS: dict[str, EventKind] = {kind: kind for kind in EVENT_KINDS}
 
 
+def core_event(event: StoredEvent) -> Event | None:
+    """A stored event as the core reads it; none of a kind that only another version knows."""
+    kind = _KINDS.get(event.kind)
+    return None if kind is None else Event(event.at.timestamp(), kind, event.body)
+
+
 @dataclass(frozen=True, slots=True)
 class Account:
     """The events of a cook up to a row, folded, and what else is asked of them."""
@@ -49,10 +55,8 @@ class Account:
 
     def with_event(self, row_id: int, event: StoredEvent) -> "Account":
         """One more event."""
-        kind = _KINDS.get(event.kind)
-        sheet = self.sheet
-        if kind is not None:
-            sheet = after(self.plan, sheet, Event(event.at.timestamp(), kind, event.body))
+        told = core_event(event)
+        sheet = self.sheet if told is None else after(self.plan, self.sheet, told)
         return replace(
             self,
             sheet=sheet,

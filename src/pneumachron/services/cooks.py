@@ -51,6 +51,7 @@ from pneumachron.services.cook_state import (
     Moment,
     all_events,
     brought_of,
+    core_event,
     moment_of,
     moment_of_stored,
     stored_cook,
@@ -218,7 +219,7 @@ def tell(session: Session, here: LiveKitchen, cook_id: str, told: Told) -> dict[
             event = StoredEvent(told.key, found.clock.now(), told.kind, dict(told.body))
             if cooks.is_told(session, cook_id, told.key) or _is_known(found, event):
                 return _document(session, found)
-            check(found.sheet, _core_event(event))
+            check(found.sheet, Event(event.at.timestamp(), told.kind, event.body))
             _room(found.account.count + len(found.pending), told.kind)
             if _append(session, found, event):
                 break
@@ -238,17 +239,14 @@ def _turn(here: LiveKitchen, cook_id: str) -> Iterator[None]:
 
 def _is_known(found: Moment, event: StoredEvent) -> bool:
     """Whether it would change nothing that is shown."""
-    return event.kind != "note" and changes_nothing(found.sheet, _core_event(event))
-
-
-def _core_event(event: StoredEvent) -> Event:
-    kind: EventKind = event.kind  # type: ignore[assignment]
-    return Event(event.at.timestamp(), kind, event.body)
+    told = core_event(event)
+    return event.kind != "note" and told is not None and changes_nothing(found.sheet, told)
 
 
 def _append(session: Session, found: Moment, event: StoredEvent) -> bool:
     """Write an event down after what the pot did; False when something was told meanwhile."""
-    sheet = after(found.plan, found.sheet, _core_event(event))
+    told = core_event(event)
+    sheet = found.sheet if told is None else after(found.plan, found.sheet, told)
     changed = _remembered(session, found, sheet, event)
     cook_id = found.stored.cook_id
     home = current_household(session).household_id
