@@ -2,14 +2,18 @@
 
 import json
 from base64 import b64encode
+from concurrent.futures import ThreadPoolExecutor
 from io import BytesIO
 from pathlib import Path
+from threading import Lock
+from time import sleep
 from typing import Any
 
 import pytest
 from fastapi.testclient import TestClient
 from PIL import Image, PngImagePlugin
 
+from pneumachron.services import photos
 from pneumachron.services.photos import LONG_SIDE_PX, MAX_PHOTO_BYTES, MAX_PHOTOS
 from tests.conftest import BRISKET
 
@@ -214,3 +218,22 @@ def test_a_backup_writes_nothing_it_should_not(
     assert refused.status_code == 422
     assert refused.json()["code"] == "not_a_backup"
     assert files_of(tmp_path) == before
+
+
+def test_pictures_are_opened_one_at_a_time(monkeypatch: pytest.MonkeyPatch) -> None:
+    """A large one takes some hundred megabytes while it is read."""
+    counting, open_now, most = Lock(), [0], [0]
+
+    def slowly(content: bytes) -> tuple[bytes, tuple[int, int]]:
+        with counting:
+            open_now[0] += 1
+            most[0] = max(most[0], open_now[0])
+        sleep(0.02)
+        with counting:
+            open_now[0] -= 1
+        return content, (1, 1)
+
+    monkeypatch.setattr(photos, "_cleaned", slowly)
+    with ThreadPoolExecutor(4) as threads:
+        assert len(list(threads.map(photos.cleaned, [b""] * 8))) == 8
+    assert most[0] == 1

@@ -4,6 +4,7 @@ import re
 from datetime import datetime, timedelta
 from pathlib import Path
 
+import pytest
 from icalendar import Calendar
 from playwright.sync_api import Page, expect
 
@@ -224,3 +225,14 @@ def test_from_the_day_to_the_pot_and_what_is_done_there_is_done_here(page: Page)
     run = tasks.filter(has_text="Under pressure").filter(has_text="Brown in batches").first
     expect(run.get_by_role("checkbox", name="begun")).to_be_checked()
     expect(run.get_by_role("checkbox", name="done")).not_to_be_checked()
+
+
+@pytest.mark.browser_context_args(timezone_id="Europe/Vienna")
+def test_an_hour_that_the_clocks_leave_out_is_said(page: Page) -> None:
+    """In central Europe summer time begins at 01:00 UTC on March's last Sunday (directive
+    2000/84/EC): on 2027-03-28 no clock shows half past two."""
+    lay(page)
+    told = page.get_by_role("alert").filter(has_text="This time does not exist")
+    for typed, times in (("2027-03-28T02:30", 1), ("2027-03-28T03:30", 0)):
+        page.get_by_label("on the table at").fill(typed)
+        expect(told).to_have_count(times)
