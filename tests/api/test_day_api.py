@@ -8,6 +8,7 @@ import pytest
 from fastapi.testclient import TestClient
 from icalendar import Calendar
 
+from pneumachron.api import dependencies
 from tests.conftest import BRISKET
 
 TABLE = datetime(2026, 11, 28, 19, 0, tzinfo=UTC)
@@ -86,6 +87,19 @@ def test_one_pot_for_two_dishes_offers_ways_out(client: TestClient) -> None:
         "ways": [],
         "complete": True,
     }
+
+
+def test_ways_out_end_with_their_time_and_say_so(
+    client: TestClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    crowded = day(BRISKET, {**BRISKET, "texture": "falls"})
+    assert ask(client, crowded)["clashes"]
+    full = client.post("/api/day/ways-out", json=crowded).json()
+    assert full["complete"]
+    assert full["ways"]
+    monkeypatch.setattr(dependencies, "EFFORT_S", 0.0)
+    cut_short = client.post("/api/day/ways-out", json=crowded).json()
+    assert cut_short == {"ways": [], "complete": False}
 
 
 def test_cards_marinade_and_leftovers(client: TestClient) -> None:
