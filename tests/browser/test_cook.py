@@ -191,7 +191,7 @@ def test_a_whole_brisket_day(
     expect(beside.get_by_role("alert")).to_contain_text("without a unit")
     beside.get_by_label("weighed cooked").fill("950 g")
     beside.get_by_role("button", name="Close the sheet").click()
-    beside.get_by_role("link", name="It lies in the log.").click()
+    beside.get_by_role("link", name="It lies in the log.").press("Enter")
     expect(beside.get_by_text("put back 1 ×")).to_be_visible()
     expect(beside.get_by_text("1.42 kg raw, 950 g cooked")).to_be_visible()
     expect(beside.get_by_text("pot: stopped: base too hot")).to_be_visible()
