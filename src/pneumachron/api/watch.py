@@ -60,7 +60,7 @@ class Watch:
         self._worker = Thread(target=self._work_through, daemon=True, name="worker")
         self._beat = time.monotonic()
         self.relearning = (0, 0)
-        """Lessons worked out anew for today's engine, and how many there are."""
+        """Lessons computed again for today's engine, and how many there are."""
         self._database_answers = True
         self._free: int | None = None
         self._copied_on: str | None = None

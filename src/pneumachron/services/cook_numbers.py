@@ -97,7 +97,7 @@ def work_through(
 ) -> int:
     """Bring every cook up to date with what cooks keep today, a few at a time.
 
-    Cooks without numbers of their own get them. Then what the log teaches is worked out anew for
+    Cooks without numbers of their own get them. Then what the log teaches is computed again for
     today's engine, all of it, and written at once, so that until then the old belief holds.
 
     Parameters

@@ -74,7 +74,7 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
     },
     [navigate, planId],
   );
-  /** What the callbacks below go by; they stay the same, so that drawings need not be drawn anew. */
+  /** What the callbacks below go by; they stay the same, so that drawings need not be drawn again. */
   const latest = useRef(wish);
   latest.current = wish;
   const write = useRef<() => void>(() => undefined);

@@ -15,7 +15,7 @@ export function useNow(): [Date, () => void] {
     setNow(new Date(kitchen + Date.now() - wall));
   }, []);
   useEffect(() => {
-    // asked anew: the present is another one
+    // asked again: the present is another one
     if (dataUpdatedAt > 0) tick();
     const timer = window.setInterval(tick, CLOCK_MS);
     return () => window.clearInterval(timer);
