@@ -64,9 +64,9 @@ export function useOtherTabs(): void {
 
 const BEAT_MS = 5000;
 
-/** Whether the app answers; undefined until it was asked. */
-export function useAlive(): boolean | undefined {
-  const { data, error } = useQuery({
+/** How the app is, asked again and again. */
+export function useHealth() {
+  return useQuery({
     queryKey: ["health"],
     queryFn: () => unwrap(client.GET("/api/health")),
     refetchInterval: BEAT_MS,
@@ -74,6 +74,11 @@ export function useAlive(): boolean | undefined {
     retry: false,
     staleTime: 0,
   });
+}
+
+/** Whether the app answers; undefined until it was asked. */
+export function useAlive(): boolean | undefined {
+  const { data, error } = useHealth();
   if (error instanceof ProblemError && error.status === 0) return false;
   return data ? true : undefined;
 }

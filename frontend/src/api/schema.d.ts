@@ -2841,6 +2841,7 @@ export interface components {
             watch_beat_age_s: number;
             /** Free Bytes */
             free_bytes: number | null;
+            relearning: components["schemas"]["RelearningOut"] | null;
         };
         /**
          * HistoryOut
@@ -4262,6 +4263,16 @@ export interface components {
             /** Salt Factor */
             salt_factor: number;
             left_shown: components["schemas"]["Shown"];
+        };
+        /**
+         * RelearningOut
+         * @description Lessons that are worked out again for a new engine; until all are, the old ones hold.
+         */
+        RelearningOut: {
+            /** Done */
+            done: number;
+            /** Of */
+            of: number;
         };
         /**
          * ReleaseOut

@@ -49,7 +49,7 @@ export function App() {
       <ServerState />
       <DueBar due={due} />
       <KeySheet />
-      <main id="main">
+      <main id="main" tabIndex={-1} className="outline-none">
         <Broken view={location}>
           <Suspense fallback={<p className="p-6 text-pencil">Fetching the page …</p>}>
             <Switch>

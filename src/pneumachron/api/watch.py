@@ -120,6 +120,8 @@ class Watch:
                 note("relearned", lessons=count)
         except Exception as error:
             note_error("not_worked_through", error)
+        finally:
+            self.relearning = (0, 0)
 
     def _round(self) -> None:
         try:

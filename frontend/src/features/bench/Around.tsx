@@ -15,7 +15,7 @@ interface Props {
 export function Around({ bench }: Props) {
   const [marinade, setMarinade] = useState("");
   const [brined, setBrined] = useState(false);
-  const { data } = useAround(
+  const { data, isPlaceholderData } = useAround(
     bench.stale ? null : bench.settled,
     marinade ? (marinade as Marinade) : null,
     brined,
@@ -27,7 +27,7 @@ export function Around({ bench }: Props) {
         <Pick label="marinade" value={marinade} options={MARINADES} onChange={setMarinade} />
         <Tick label="sold with added brine" on={brined} onChange={setBrined} />
       </div>
-      <dl>
+      <dl aria-busy={isPlaceholderData} className={isPlaceholderData ? "stale" : ""}>
         <Line term="Salt">{gramsText(data.seasoning.salt_kg)}</Line>
         <Line term="Rub">
           {gramsText(data.seasoning.rub_kg)}, sugar up to{" "}
@@ -49,7 +49,7 @@ export function Around({ bench }: Props) {
         <Line term="Rest">{spanText(data.rest_s)} under a loose tent</Line>
         <Line term="Cut">{data.carve_hot}</Line>
       </dl>
-      <dl>
+      <dl aria-busy={isPlaceholderData} className={isPlaceholderData ? "stale" : ""}>
         <Crust data={data} />
         <Line term="Keep warm">at most {spanText([data.keep_warm_s])}, in its juice</Line>
         <Line term="Chill">

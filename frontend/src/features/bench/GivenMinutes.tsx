@@ -4,6 +4,7 @@ import { useGivenMinutes, useOtherWay } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { panelTime, spokenTime } from "@/lib/format";
 import { TEXTURE_WORDS } from "@/lib/words";
+import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
 
@@ -42,18 +43,22 @@ export function GivenMinutes({ bench, cut }: Props) {
         onChange={setGauge}
       />
       {given !== null && reached && !gauge && (
-        <p data-testid="given">
-          {panelTime(given)} here would give{" "}
-          <strong className="font-semibold">{TEXTURE_WORDS[reached]}</strong>
-          {looks ? `: ${looks}.` : "."}
-        </p>
+        <Answered busy={here.isPlaceholderData}>
+          <p data-testid="given">
+            {panelTime(given)} here would give{" "}
+            <strong className="font-semibold">{TEXTURE_WORDS[reached]}</strong>
+            {looks ? `: ${looks}.` : "."}
+          </p>
+        </Answered>
       )}
       {given !== null && there.data && gauge && !there.error && (
-        <p data-testid="given">
-          {panelTime(given)} there are{" "}
-          <strong className="font-semibold">{panelTime(there.data.hold_min)}</strong> here, and give{" "}
-          {TEXTURE_WORDS[there.data.texture_reached]}.
-        </p>
+        <Answered busy={there.isPlaceholderData}>
+          <p data-testid="given">
+            {panelTime(given)} there are{" "}
+            <strong className="font-semibold">{panelTime(there.data.hold_min)}</strong> here, and
+            give {TEXTURE_WORDS[there.data.texture_reached]}.
+          </p>
+        </Answered>
       )}
       <OtherWay bench={bench} />
     </div>
@@ -63,7 +68,7 @@ export function GivenMinutes({ bench, cut }: Props) {
 /** On a day when the pot is in use: the same meal in the oven or in a slow cooker. */
 function OtherWay({ bench }: { bench: Bench }) {
   const [method, setMethod] = useState("");
-  const { data, error } = useOtherWay(
+  const { data, error, isPlaceholderData } = useOtherWay(
     bench.stale ? null : bench.settled,
     method ? (method as OtherMethod) : null,
   );
@@ -72,10 +77,12 @@ function OtherWay({ bench }: { bench: Bench }) {
       <Pick label="without the pot" value={method} options={WAYS} onChange={setMethod} />
       {method && error && <p role="alert">{troubleOf(error).message}</p>}
       {method && data && !error && (
-        <p data-testid="other-way">
-          <strong className="font-semibold">{spokenTime(data.duration_s / 60)}</strong> with{" "}
-          {data.liquid_shown.metric} ({data.liquid_shown.us}) of liquid. {data.advice.join(" ")}
-        </p>
+        <Answered busy={isPlaceholderData}>
+          <p data-testid="other-way">
+            <strong className="font-semibold">{spokenTime(data.duration_s / 60)}</strong> with{" "}
+            {data.liquid_shown.metric} ({data.liquid_shown.us}) of liquid. {data.advice.join(" ")}
+          </p>
+        </Answered>
       )}
     </div>
   );

@@ -4,6 +4,7 @@ import { useReadyBy } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { minutesUntil, panelTime, spokenTime } from "@/lib/format";
 import { FINISH_WORDS, RELEASE_WORDS } from "@/lib/words";
+import { Answered } from "@/ui/Answered";
 
 interface Props {
   bench: Bench;
@@ -13,7 +14,7 @@ interface Props {
 export function ReadyBy({ bench }: Props) {
   const [clock, setClock] = useState("");
   const minutes = minutesUntil(clock, new Date());
-  const { data } = useReadyBy(bench.stale ? null : bench.settled, minutes);
+  const { data, isPlaceholderData } = useReadyBy(bench.stale ? null : bench.settled, minutes);
   return (
     <div className="text-[0.875rem]">
       <label className="flex items-center gap-2">
@@ -31,7 +32,11 @@ export function ReadyBy({ bench }: Props) {
           Give the time, and the ways that make it stand here, with the rest and the crust counted.
         </p>
       ) : (
-        data && <Ways ways={data.ways} bench={bench} />
+        data && (
+          <Answered busy={isPlaceholderData}>
+            <Ways ways={data.ways} bench={bench} />
+          </Answered>
+        )
       )}
     </div>
   );

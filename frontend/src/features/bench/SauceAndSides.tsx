@@ -3,6 +3,7 @@ import { type Body, type PlanOut, troubleOf } from "@/api/client";
 import { useSauce, useSides } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { gramsText, panelTime, spanText, type Units } from "@/lib/format";
+import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
 
@@ -27,7 +28,12 @@ function Sauce({ bench, plan, units }: Props) {
   const [left, setLeft] = useState("0.5");
   const [body, setBody] = useState<Body>("medium");
   const left_in_pot = plan.ending?.liquid_shown[units] ?? "";
-  const { data, error } = useSauce(bench.wish.pot, volume || left_in_pot, Number(left), body);
+  const { data, error, isPlaceholderData } = useSauce(
+    bench.wish.pot,
+    volume || left_in_pot,
+    Number(left),
+    body,
+  );
   return (
     <div className="flex flex-col gap-1">
       <MeasureField
@@ -47,12 +53,14 @@ function Sauce({ bench, plan, units }: Props) {
         />
       </div>
       {data && !error && (
-        <p data-testid="sauce">
-          Skim the fat. {spanText([data.reduction.heat_s + data.reduction.boil_s])} on the sear
-          setting leave {data.reduction.left_shown[units]}; then{" "}
-          {gramsText([data.slurry.starch_kg])} of starch stirred into cold water, or{" "}
-          {gramsText([data.slurry.potatoes_kg])} of mashed potato. Salt it last.
-        </p>
+        <Answered busy={isPlaceholderData}>
+          <p data-testid="sauce">
+            Skim the fat. {spanText([data.reduction.heat_s + data.reduction.boil_s])} on the sear
+            setting leave {data.reduction.left_shown[units]}; then{" "}
+            {gramsText([data.slurry.starch_kg])} of starch stirred into cold water, or{" "}
+            {gramsText([data.slurry.potatoes_kg])} of mashed potato. Salt it last.
+          </p>
+        </Answered>
       )}
     </div>
   );
@@ -71,9 +79,13 @@ const BODIES = [
 ];
 
 function Sides({ holdMin }: { holdMin: number }) {
-  const { data } = useSides(holdMin);
+  const { data, isPlaceholderData } = useSides(holdMin);
   return (
-    <table className="w-full text-[13.5px]" aria-label="sides">
+    <table
+      className={`w-full text-[13.5px] ${isPlaceholderData ? "stale" : ""}`}
+      aria-busy={isPlaceholderData}
+      aria-label="sides"
+    >
       <tbody>
         {data?.sides.map((side) => (
           <tr key={side.side} className="border-rule border-b align-baseline">

@@ -3,6 +3,7 @@ import { type CutOut, type PlanOut, type Texture, troubleOf } from "@/api/client
 import { useOpened, useStopped } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { panelTime, spokenTime } from "@/lib/format";
+import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
 
@@ -26,7 +27,7 @@ function Opened({ bench, plan, cut }: Props) {
   const [seen, setSeen] = useState("");
   const [probe, setProbe] = useState("");
   const asked = Boolean(seen || probe.trim());
-  const { data, error } = useOpened(
+  const { data, error, isPlaceholderData } = useOpened(
     bench.stale || !asked ? null : bench.settled,
     plan.setting.hold_min,
     seen ? (seen as Texture) : null,
@@ -56,12 +57,14 @@ function Opened({ bench, plan, cut }: Props) {
         </div>
       )}
       {data && asked && !error && (
-        <p className="mt-1" data-testid="opened">
-          <strong className="font-semibold">{STEPS[data.step]}</strong>{" "}
-          {data.step === "put_back" &&
-            `Lid on, ${panelTime(data.hold_min)} more; open again in ${spokenTime(data.more_s / 60)}. `}
-          {data.advice} Next time set {panelTime(data.next_hold_min)}.
-        </p>
+        <Answered busy={isPlaceholderData} className="mt-1">
+          <p data-testid="opened">
+            <strong className="font-semibold">{STEPS[data.step]}</strong>{" "}
+            {data.step === "put_back" &&
+              `Lid on, ${panelTime(data.hold_min)} more; open again in ${spokenTime(data.more_s / 60)}. `}
+            {data.advice} Next time set {panelTime(data.next_hold_min)}.
+          </p>
+        </Answered>
       )}
     </div>
   );
@@ -76,7 +79,7 @@ const STEPS: Record<string, string> = {
 function Stopped({ bench }: { bench: Bench }) {
   const [at, setAt] = useState("");
   const [since, setSince] = useState("");
-  const { data } = useStopped(bench.stale ? null : bench.settled, at, since);
+  const { data, isPlaceholderData } = useStopped(bench.stale ? null : bench.settled, at, since);
   return (
     <div>
       <p className="text-[0.8125rem] text-pencil leading-tight">the pot stopped by itself</p>
@@ -87,12 +90,14 @@ function Stopped({ bench }: { bench: Bench }) {
         <span>min ago</span>
       </div>
       {data && (
-        <p className="mt-1" data-testid="stopped">
-          {data.advice}{" "}
-          {data.step === "go_on" &&
-            `Set ${panelTime(data.hold_min)}; open in ${spokenTime(data.more_s / 60)}. `}
-          The middle is at about {Math.round(data.core_temp_c)} °C.
-        </p>
+        <Answered busy={isPlaceholderData} className="mt-1">
+          <p data-testid="stopped">
+            {data.advice}{" "}
+            {data.step === "go_on" &&
+              `Set ${panelTime(data.hold_min)}; open in ${spokenTime(data.more_s / 60)}. `}
+            The middle is at about {Math.round(data.core_temp_c)} °C.
+          </p>
+        </Answered>
       )}
     </div>
   );

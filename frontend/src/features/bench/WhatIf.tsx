@@ -12,7 +12,7 @@ interface Props {
 
 /** The same cook with one thing different; what can be set here can be taken over with one click. */
 export function WhatIf({ bench }: Props) {
-  const { data, isError } = useWhatIf(bench.stale ? null : bench.settled);
+  const { data, isError, isPlaceholderData } = useWhatIf(bench.stale ? null : bench.settled);
   if (isError) return <p className="text-[0.875rem]">The app does not answer just now.</p>;
   if (!data) return <p className="text-[0.875rem] text-pencil">Working it out …</p>;
   const possible = data.alternatives.filter((item) => item.answer);
@@ -27,7 +27,8 @@ export function WhatIf({ bench }: Props) {
   };
   return (
     <table
-      className="w-full text-[13.5px]"
+      className={`w-full text-[13.5px] ${isPlaceholderData ? "stale" : ""}`}
+      aria-busy={isPlaceholderData}
       aria-label="what changes if"
       aria-keyshortcuts={numbered.length > 0 ? `1 to ${numbered.length}` : undefined}
       onKeyDown={byKey}

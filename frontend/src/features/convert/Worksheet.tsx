@@ -9,6 +9,7 @@ import { ReadPanel } from "@/features/convert/ReadPanel";
 import { Result } from "@/features/convert/Result";
 import { Steps } from "@/features/convert/Steps";
 import type { Units } from "@/lib/format";
+import { Answered } from "@/ui/Answered";
 
 interface Props {
   draft: Draft;
@@ -25,7 +26,7 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
     answers: draft.answers,
     choices: draft.choices,
   };
-  const { data, error } = useConverted(wish);
+  const { data, error, isPlaceholderData } = useConverted(wish);
   const problem = error instanceof ProblemError ? error.problem : null;
   const [open, setOpen] = useState<string | null>(null);
   const overrule = (mark: string, on: boolean) => {
@@ -57,7 +58,7 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
         </p>
       )}
       {data && (
-        <div className={problem ? "stale" : ""}>
+        <Answered busy={isPlaceholderData} refused={problem !== null}>
           <Result converted={data} wish={wish} units={units} title={draft.recipe.title} />
           <Lines
             recipe={draft.recipe}
@@ -73,7 +74,7 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
             onOpen={setOpen}
             onOverrule={overrule}
           />
-        </div>
+        </Answered>
       )}
     </div>
   );

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "wouter";
 import { type CookOut, troubleOf } from "@/api/client";
-import { type Act, newKey, tellOf, useCook, useCookActs } from "@/api/cooks";
+import { type Act, newKey, tellOf, useCook, useCookActs, useTurns } from "@/api/cooks";
 import { InkTrace } from "@/drawing/InkTrace";
 import { Alarms } from "@/features/cook/Alarms";
 import { BeginPanel } from "@/features/cook/BeginPanel";
@@ -30,7 +30,9 @@ export function CookView() {
 
 function Beside({ id }: { id: string }) {
   const { data: cook, error, dataUpdatedAt } = useCook(id);
-  if (cook) return <Cook cook={cook} answeredAt={dataUpdatedAt} lost={error !== null} />;
+  // the list of cooks stands above the step: it must not come later and push the step down
+  const waits = useTurns().isPending && error === null;
+  if (cook && !waits) return <Cook cook={cook} answeredAt={dataUpdatedAt} lost={error !== null} />;
   const trouble = error ? troubleOf(error) : null;
   return (
     <div className="p-6">
@@ -152,10 +154,14 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
             <span className="hidden text-[0.875rem] text-pencil sm:inline">
               {potTells(cook, step) ? "the pot tells when it is so" : "or the space bar"}
             </span>
+          </div>
+        )}
+        {!over && (
+          <div className="mt-4 flex flex-wrap items-center justify-between gap-x-8 gap-y-3">
+            <Tick label="ring aloud on this device" on={sound} onChange={setSound} />
             <GiveUp cook={cook} act={acts.mutate} />
           </div>
         )}
-        {!over && <Tick label="ring aloud on this device" on={sound} onChange={setSound} />}
       </div>
       <aside className="mt-3 min-w-0 lg:mt-0">
         <Ahead cook={cook} />

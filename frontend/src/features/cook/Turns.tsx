@@ -1,16 +1,28 @@
+import { useLayoutEffect, useRef } from "react";
 import { Link } from "wouter";
 import type { Turn } from "@/api/client";
 import { useTurns } from "@/api/cooks";
 import { clockTime } from "@/lib/cook";
 import { spokenTime } from "@/lib/format";
 
-/** Several dishes at once, what needs hands at the top; nothing while there is one alone. */
+/** Several dishes at once, what needs hands at the top; nothing while there is one alone. Once it
+ * was there it never shrinks: a cook that ends must not move what is below from under a hand. */
 export function Turns({ here }: { here: string }) {
   const turns = useTurns().data?.turns ?? [];
-  if (turns.every((turn) => turn.id === here)) return null;
+  const section = useRef<HTMLElement>(null);
+  const seen = useRef(false);
+  if (turns.some((turn) => turn.id !== here)) seen.current = true;
+  useLayoutEffect(() => {
+    if (section.current) section.current.style.minHeight = `${section.current.offsetHeight}px`;
+  });
+  if (!seen.current) return null;
   return (
-    <section aria-label="at the pots now" className="border-ink border-y-2">
-      <TurnList turns={turns} here={here} />
+    <section ref={section} aria-label="at the pots now" className="border-ink border-y-2">
+      {turns.length > 0 ? (
+        <TurnList turns={turns} here={here} />
+      ) : (
+        <p className="px-2 py-3 text-pencil">No cook is under way.</p>
+      )}
     </section>
   );
 }

@@ -24,6 +24,7 @@ import {
   shopping,
 } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
+import { Answered } from "@/ui/Answered";
 import { useWidth } from "@/ui/useWidth";
 
 /** When do I start? Everything counted back from the time on the table. */
@@ -36,7 +37,7 @@ export function DayView() {
   const [ref, width] = useWidth<HTMLDivElement>(1000);
   const told = useToldDay(day);
   const asked = useMemo(() => dayToAsk(told, live ? now : null), [told, live, now]);
-  const { data, error } = useDay(asked);
+  const { data, error, isPlaceholderData } = useDay(asked);
   const problem = error instanceof ProblemError ? error.problem : null;
   // what is fetched meanwhile must not write over what was typed meanwhile
   const latest = useRef(day);
@@ -82,7 +83,7 @@ export function DayView() {
         </p>
       )}
       {shown && (
-        <div className={problem ? "stale" : ""}>
+        <Answered busy={isPlaceholderData} refused={problem !== null}>
           <Answer day={shown} />
           {asked && <Trouble day={shown} draft={day} asked={asked} onChange={change} />}
           <div ref={ref} className="mt-3 hidden sm:block">
@@ -112,7 +113,7 @@ export function DayView() {
           )}
           <ShoppingList shops={shopping(day, shown.cards)} />
           <Cards day={shown} units={household.data?.units ?? "metric"} />
-        </div>
+        </Answered>
       )}
     </div>
   );

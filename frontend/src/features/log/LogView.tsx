@@ -9,6 +9,7 @@ import { Lessons } from "@/features/log/Lessons";
 import { LogFiles } from "@/features/log/LogFiles";
 import { LogRow } from "@/features/log/LogRow";
 import { Months } from "@/features/log/Months";
+import { Relearning } from "@/features/log/Relearning";
 import { SheetView } from "@/features/log/SheetView";
 import { Button } from "@/ui/Button";
 import { Slip } from "@/ui/Slip";
@@ -59,6 +60,7 @@ function Sheets() {
         <Button onClick={() => setWriting(true)}>Write a cook down</Button>
         <Together picked={picked} />
       </div>
+      <Relearning />
       {writing && <EntryForm onClose={() => setWriting(false)} />}
       {log.isError && (
         <p role="alert" className="mt-2 border-care border-l-4 pl-2">
@@ -66,7 +68,11 @@ function Sheets() {
         </p>
       )}
       {log.data && cooks.length === 0 && <Nothing filtered={sought !== EVERYTHING} />}
-      <ul aria-label="sheets" className="mt-2 border-rule border-t">
+      <ul
+        aria-label="sheets"
+        aria-busy={log.isPlaceholderData}
+        className={`mt-2 border-rule border-t ${log.isPlaceholderData ? "stale" : ""}`}
+      >
         {cooks.map((cook) => (
           <LogRow
             key={cook.id}

@@ -41,6 +41,7 @@ from pneumachron.api.schemas.kitchen import (
     PersonOut,
     PotsOut,
     ReadyPotOut,
+    RelearningOut,
     RestoreOut,
 )
 from pneumachron.api.schemas.lan import DevicesOut, LanOut
@@ -67,6 +68,7 @@ async def health(request: Request) -> HealthOut:  # no thread: it answers when a
     """Whether the app answers, which version it is, and what is wrong with it."""
     watch: Watch = request.app.state.watch
     found = watch.health()
+    done, of = watch.relearning
     return HealthOut(
         status="trouble" if found.troubles else "ok",
         troubles=list(found.troubles),
@@ -74,6 +76,7 @@ async def health(request: Request) -> HealthOut:  # no thread: it answers when a
         engine_version=ENGINE_VERSION,
         watch_beat_age_s=round(found.beat_age_s, 1),
         free_bytes=found.free_bytes,
+        relearning=RelearningOut(done=done, of=of) if done < of else None,
     )
 
 

@@ -193,6 +193,13 @@ class PotsOut(Closed):
     pots: Annotated[list[KeptPotOut], Field(max_length=50)]
 
 
+class RelearningOut(Closed):
+    """Lessons that are worked out again for a new engine; until all are, the old ones hold."""
+
+    done: int
+    of: int
+
+
 class HealthOut(Closed):
     """The app's own state."""
 
@@ -204,6 +211,8 @@ class HealthOut(Closed):
     """Seconds since running cooks were last looked at."""
     free_bytes: int | None
     """Room on the disk of the data folder; None: not known."""
+    relearning: RelearningOut | None
+    """None: nothing is worked out again."""
 
 
 class CopyOut(Closed):
