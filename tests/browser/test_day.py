@@ -236,3 +236,19 @@ def test_an_hour_that_the_clocks_leave_out_is_said(page: Page) -> None:
     for typed, times in (("2027-03-28T02:30", 1), ("2027-03-28T03:30", 0)):
         page.get_by_label("on the table at").fill(typed)
         expect(told).to_have_count(times)
+
+
+@pytest.mark.browser_context_args(timezone_id="Europe/Vienna")
+def test_counting_back_over_the_changed_hour_and_over_midnight(page: Page) -> None:
+    """The night of 2027-03-28 is an hour short: by the clock on the wall the same work begins an
+    hour earlier than the night before, and both begin on the day before."""
+    lay(page)
+    starts = []
+    for day in ("2027-03-27", "2027-03-28"):
+        page.get_by_label("on the table at").fill(f"{day}T05:00")
+        shown = page.get_by_test_id("start")
+        before = int(day[-2:]) - 1
+        expect(page.locator("p", has=shown)).to_contain_text(f"March {before}")
+        expect(page.locator("#main [aria-busy=true]")).to_have_count(0)
+        starts.append(datetime.fromisoformat(f"2027-03-{before}T{shown.inner_text()}"))
+    assert starts[1] - starts[0] == timedelta(hours=23)

@@ -11,10 +11,14 @@ import time
 import tracemalloc
 from collections.abc import Callable
 from contextlib import suppress
+from pathlib import Path
 from typing import Any
+from uuid import uuid4
 
 import pytest
+from fastapi.testclient import TestClient
 
+from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.api.sane import InsaneError, sane_json
 from pneumachron.core.day.schedule import Block, Segment, Wait, schedule
 from pneumachron.recipes.errors import RecipeError
@@ -23,6 +27,7 @@ from pneumachron.recipes.reading.jsonld import loads, markup_free, recipes_in
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.understand import understand
 from pneumachron.services.log_files import rows_of
+from tests.faults.test_restore_mutation import small_backup
 
 MOST = 3.2
 """Times as long (or as much) for twice the input; four is quadratic."""
@@ -128,6 +133,24 @@ def test_bodies() -> None:
     grows_evenly(lambda n: b"[" + b"[]," * n + b"[]]", parse, 20_000)
     grows_evenly(lambda n: b"[" * n, parse, 300_000)
     grows_evenly(lambda n: json.dumps(["x" * 20] * n).encode(), parse, 20_000)
+
+
+def test_a_restore(tmp_path: Path) -> None:
+    whole = small_backup()
+
+    def backup(count: int) -> bytes:
+        plans = [{**whole["plans"][0], "plan_id": str(uuid4())} for _ in range(8 * count)]
+        cooks = [{**whole["cooks"][2], "cook_id": str(uuid4())} for _ in range(count)]
+        return json.dumps({**whole, "plans": plans, "cooks": cooks}).encode()
+
+    with TestClient(create_app(tmp_path, LOCAL_HOSTS), base_url="http://127.0.0.1") as client:
+
+        def dry_run(body: bytes) -> None:
+            head = {"Content-Type": "application/json"}
+            answer = client.post("/api/restore?dry_run=true", content=body, headers=head)
+            assert answer.status_code == 200, answer.text
+
+        grows_evenly(backup, dry_run, 4)
 
 
 def test_days() -> None:
