@@ -7,12 +7,16 @@ from functools import cache
 from typing import Any
 
 import pytest
+from fastapi import FastAPI
 from fastapi.testclient import TestClient
+from sqlalchemy import text
 
 from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.core.pots import ready_pot
 from pneumachron.services import learning, untaught
+from pneumachron.services.cook_numbers import work_through
 from pneumachron.services.planning import work_out
+from pneumachron.store.db import Database, writing
 from pneumachron.store.records import CookContent, StoredEvent
 from tests.conftest import BRISKET
 
@@ -196,3 +200,36 @@ def test_unlike_kinds_teach_kind_by_kind(client: TestClient) -> None:
         client.delete(f"/api/cooks/{cook['id']}")
     # both a rung firmer than that: this household needs more
     assert two_racks(client, "tender", "holds") > alike + 0.05
+
+
+def test_lessons_of_an_older_engine_are_worked_out_again(client: TestClient) -> None:
+    """All at once: until then the earlier belief holds, and how far it is can be asked."""
+    for day in range(4):
+        enter(client, day, "holds")
+    learned = plan(client)["learned"]
+    app = client.app
+    assert isinstance(app, FastAPI)
+    database: Database = app.state.database
+    with database.session() as session, writing(session):
+        session.execute(text("UPDATE cook SET model_engine = '0.9', model_step = model_step - 0.5"))
+    older = plan(client)["learned"]
+    assert older != learned
+    seen: list[tuple[int, int]] = []
+
+    def told(done: int, of: int) -> None:
+        seen.append((done, of))
+        app.state.watch.relearning = (done, of)
+        shown = client.get("/api/health").json()["relearning"]
+        assert shown == (None if done == of else {"done": done, "of": of})
+        if done < of:
+            assert plan(client)["learned"] == older
+
+    assert work_through(database, lambda: True, told) == 4
+    assert seen == [(done, 4) for done in range(5)]
+    assert plan(client)["learned"] == learned
+    # stopped on the way, it begins again at the next start, and nothing is half done
+    with database.session() as session, writing(session):
+        session.execute(text("UPDATE cook SET model_engine = '0.9', model_step = model_step - 0.5"))
+    answers = iter([True, True, True, False])
+    assert work_through(database, lambda: next(answers), lambda done, of: None) == 0
+    assert plan(client)["learned"] == older

@@ -102,3 +102,17 @@ def test_an_answer_to_an_older_question_is_pale_and_busy(page: Page, address: st
     expect(busy).to_have_count(1)
     expect(busy).to_have_class(re.compile("stale"))
     page.unroute("**/api/recipes/convert")
+
+
+def test_work_after_an_update_is_shown_and_over_when_it_is(page: Page, address: str) -> None:
+    healthy = httpx2.get(f"{address}/api/health").json()
+    assert healthy["relearning"] is None
+    page.route(
+        "**/api/health",
+        lambda route: route.fulfill(json={**healthy, "relearning": {"done": 3, "of": 12}}),
+    )
+    page.goto("/log")
+    told = page.get_by_role("status").filter(has_text="works through the log again")
+    expect(told).to_contain_text("3 of 12 cooks")
+    page.unroute("**/api/health")
+    expect(told).to_have_count(0)
