@@ -17,6 +17,7 @@ from pneumachron.services import log_files
 from pneumachron.services.households import add_ready_pot
 from pneumachron.store.db import Database
 from tests.api.test_log_files import csv_of
+from tests.conftest import BRISKET
 
 PAGE = Path(__file__).parents[2] / "docs" / "performance.md"
 COOKS = 50_000
@@ -80,11 +81,28 @@ def main() -> None:
                     "/api/cooks", params={"search": ("next time", "line")[number % 2]}
                 )
 
+            begun = client.post("/api/cooks", json={"name": "Supper", "plan": BRISKET}).json()
+            step = begun["steps"][0]["step_id"]
+
+            def confirmed(number: int) -> object:
+                kind = ("done", "undone")[number % 2]
+                body = {"key": f"press-{number}", "kind": kind, "step_id": step}
+                return client.post(f"/api/cooks/{begun['id']}/events", json=body)
+
+            def followed(_: int) -> object:
+                return client.get(f"/api/cooks/{begun['id']}")
+
+            def planned(number: int) -> object:
+                return client.post("/api/plan", json={**BRISKET, "servings": 1 + number % 9})
+
             measured = (
                 ("list", listed),
                 ("search", searched),
                 ("search for a word of every line", common),
                 ("compare", compared),
+                ("a step confirmed", confirmed),
+                ("a look at a cook", followed),
+                ("a plan with what the log teaches", planned),
             )
             for name, ask in measured:
                 ask(0)

@@ -16,9 +16,10 @@ from pneumachron.devices.clock import KitchenClock
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.store.db import Database
 from tests.conftest import BRISKET
+from tests.faults import DEEP
 from tests.faults.killed import run_seed
 
-SEEDS = 10
+SEEDS = 100 if DEEP else 10
 
 
 @pytest.mark.parametrize("seed", range(SEEDS))

@@ -6,7 +6,6 @@ fixed sample of the spoiled copies, `python3 dev.py faults` takes them all.
 
 import copy
 import json
-import os
 import random
 from collections.abc import Iterator
 from pathlib import Path
@@ -17,9 +16,9 @@ from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from tests.conftest import BRISKET
+from tests.faults import DEEP
 from tests.version1.test_version1 import HERE
 
-DEEP = os.environ.get("PNEUMACHRON_FAULTS") == "deep"
 SAMPLE = 260
 Where: TypeAlias = tuple[str | int, ...]
 SPOILS: tuple[Any, ...] = (

@@ -17,6 +17,7 @@ from sqlalchemy import Engine, event, inspect, text
 from pneumachron.core.pots import ready_pots
 from pneumachron.store.db import FILE_NAME, Database
 from pneumachron.store.upgrade import newest_revision, revisions, upgrade
+from tests.faults import DEEP
 from tests.version1.test_version1 import unpack
 
 EARLIER = revisions()[:-1]
@@ -98,10 +99,6 @@ def old_data(database: Database) -> None:
         for table, name in (("household", "Old kitchen"), ("person", "Ada"), ("pot", "Old pot"),
                             ("plan", "Old plan")):  # fmt: skip
             assert connection.scalar(text(f"SELECT name FROM {table}")) == name
-
-
-DEEP = os.environ.get("PNEUMACHRON_FAULTS") == "deep"
-"""`python3 dev.py faults` walks every path to its end; the suite walks each migration once."""
 
 
 def stands_at(folder: Path) -> str:
