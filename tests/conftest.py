@@ -20,6 +20,7 @@ ROOT = Path(__file__).parents[1]
 BRISKET: dict[str, Any] = {
     "pieces": [{"cut": "brisket_flat", "count": 2, "mass": "3 lb 2 oz", "thickness": "1 3/4 in"}],
     "pot": "tenor",
+    "texture": "tender",
 }
 
 

@@ -50,6 +50,7 @@ def wish(
     min_liquid_m3: float | None = None,
     wait_s: float | None = None,
     boil_s: float = 0.0,
+    texture_step: float | None = None,
 ) -> Wish:
     """A wish at sea level unless said otherwise."""
     vessel = ready_pot(pot)
@@ -58,7 +59,7 @@ def wish(
     return Wish(
         load=pieces,
         pot=vessel,
-        texture_step=float(TEXTURES.index(texture)),
+        texture_step=float(TEXTURES.index(texture)) if texture_step is None else texture_step,
         school=school,
         release=release,
         level="high",

@@ -49,7 +49,7 @@ def test_roots_solve_their_equation(biot: float) -> None:
     ("fourier", "left"), [(0.1, 0.94931), (0.2, 0.77231), (0.5, 0.37078), (1.0, 0.10798)]
 )
 def test_held_surface(fourier: float, left: float) -> None:
-    centre, _ = slab_step_response(np.array([fourier]), np.array(1e7))
+    centre = slab_step_response(np.array([fourier]), np.array(1e7)).core
     assert centre[0] == pytest.approx(left, abs=1e-5)
 
 
@@ -58,7 +58,7 @@ def test_textbook_pipe_wall() -> None:
     # insulated outside, oil at 60 °C with h 500 for 8 min from -20 °C; 42.9 °C at the insulated
     # face (from memory; read with one term, hence 0.3 K)
     fourier = 18.8e-6 * 480 / 0.04**2
-    centre, _ = slab_step_response(np.array([fourier]), np.array(500 * 0.04 / 63.9))
+    centre = slab_step_response(np.array([fourier]), np.array(500 * 0.04 / 63.9)).core
     assert 60 - 80 * centre[0] == pytest.approx(42.9, abs=0.3)
 
 
@@ -66,7 +66,7 @@ def test_textbook_brass_plate() -> None:
     # published: Çengel, chapter 4, large brass plate: 4 cm, 20 °C into 500 °C, h 120, 7 min;
     # 282 °C read from a chart, 279 °C lumped (from memory; hence 4 K)
     fourier = 33.9e-6 * 420 / 0.02**2
-    centre, _ = slab_step_response(np.array([fourier]), np.array(120 * 0.02 / 110))
+    centre = slab_step_response(np.array([fourier]), np.array(120 * 0.02 / 110)).core
     assert 500 - 480 * centre[0] == pytest.approx(281, abs=4)
 
 
@@ -91,9 +91,21 @@ def test_block(film: float, temps: tuple[float, float, float]) -> None:
 @pytest.mark.parametrize("biot", [0.05, 1.0, 12.0, 1e5])
 def test_short_and_long_forms_meet(biot: float) -> None:
     around = np.array([FO_SWITCH * (1 - 1e-9), FO_SWITCH * (1 + 1e-9)])
-    centre, mean = slab_step_response(around, np.array(biot))
-    assert abs(np.diff(centre)[0]) < 1e-6
-    assert abs(np.diff(mean)[0]) < 1e-6
+    found = slab_step_response(around, np.array(biot))
+    for left in (found.core, found.reading, found.mean):
+        assert abs(np.diff(left)[0]) < 1e-6
+
+
+@pytest.mark.parametrize("fourier", [0.01, 0.03, 0.2, 0.7])
+def test_where_softening_is_read(fourier: float) -> None:
+    # closed form: held surface, Σ 4 (−1)^n / ((2n+1) π) cos((n + ½) π ξ) exp(−((n + ½) π)² Fo)
+    # (Carslaw & Jaeger 1959, section 3.3)
+    order = np.arange(200)
+    root = (order + 0.5) * np.pi
+    terms = 4 * (-1.0) ** order / (2 * root) * np.cos(0.6 * root) * np.exp(-(root**2) * fourier)
+    found = slab_step_response(np.array([fourier]), np.array(1e7))
+    assert found.reading[0] == pytest.approx(float(terms.sum()), abs=2e-6)
+    assert found.reading[0] < found.core[0]
 
 
 def test_ramp_in_a_slab_closed_form() -> None:

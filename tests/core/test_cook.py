@@ -278,9 +278,10 @@ def test_a_full_pot_is_not_vented_at_once() -> None:
         if step.kind == "set":
             break
         events += done(10, step.step_id)
-    sheet = fold(FULL, [*events, *run_of_the_pot(100, 900, 1000, 600)[:4]])
-    assert [alarm.kind for alarm in alarms(FULL, sheet, 2100.0)] == ["full_vent"]
-    assert alarms(FULL, sheet, 2000.0 + 721) == ()
+    held = 60.0 * FULL.hold_min
+    sheet = fold(FULL, [*events, *run_of_the_pot(100, 900, held, 600)[:4]])
+    assert [alarm.kind for alarm in alarms(FULL, sheet, 1100.0 + held)] == ["full_vent"]
+    assert alarms(FULL, sheet, 1000.0 + held + 721) == ()
 
 
 WHAT = ("done", "undone", "pot", "timer")

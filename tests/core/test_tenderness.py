@@ -42,7 +42,7 @@ def test_crossing_moves_smoothly() -> None:
 
 def test_ladder() -> None:
     doses = [texture_dose_min(100.0, float(step)) for step in range(len(TEXTURES))]
-    np.testing.assert_allclose(np.diff(np.log(doses)), np.log(1.38))
+    np.testing.assert_allclose(np.diff(np.log(doses)), np.log(1.3))
     assert doses[2] == pytest.approx(100.0)
     steps = texture_step_of(100.0, np.array(doses))
     np.testing.assert_allclose(steps, range(5), atol=1e-12)

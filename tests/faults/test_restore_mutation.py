@@ -117,6 +117,17 @@ def test_the_backup_itself_is_taken_in(client: TestClient) -> None:
     everything_opens(client, "whole")
 
 
+@pytest.mark.parametrize("value", [1e300, -1.0, 0.0])
+def test_a_kitchen_that_cannot_be_is_refused(client: TestClient, value: float) -> None:
+    """Found by the deep run: a plate of 1e300 W/K was taken in and broke the restore itself."""
+    for number in ("plate_w_k", "plate_j_k", "vessel_j_k", "loss_closed_w_k", "orifice_m2"):
+        where = ("cooks", 0, "kitchen", "pot", number)
+        reply = client.post(
+            "/api/restore", params={"dry_run": True}, json=spoiled(small_backup(), where, value)
+        )
+        assert reply.status_code == 422, (number, reply.text)
+
+
 def test_spoiled_in_one_place(client: TestClient) -> None:
     whole = small_backup()
     taken = refused = 0

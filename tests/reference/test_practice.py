@@ -1,81 +1,79 @@
 """The model against common practice: what it was fitted to, what it was not, known misses."""
 
+from functools import cache
+
+import numpy as np
 import pytest
 
+from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.plan import Plan, make_plan
 from tests.core.kitchen import LB_KG, load, wish
-from tests.reference.fit import fit_dose_min
-from tests.reference.practice import (
-    FAMILIES,
-    P1,
-    P2,
-    P3,
-    P4,
-    P5,
-    P6_THICK,
-    P6_THIN,
-    P7_FALLS,
-    P7_HOLDS,
-    P9,
-    P10,
-    S1,
-    S2,
-    S3,
-    S4,
-    S5,
-    S6,
-    S7,
-    UNFITTED,
-    Case,
-)
+from tests.reference.fit import Fit, fit, left_out, off_span, rms
+from tests.reference.practice import FITTED, LEFT_OUT, P1, P2, P3, P7_HOLDS, P8, P9, Case
+
+SHORT_MIN = 10.0
+WITHIN = 0.35
+WITHIN_MIN = 4.0
 
 
-def ratio(case: Case) -> float:
-    return make_plan(case.wish()).hold_exact_min / case.stated_min
+@cache
+def others() -> list[tuple[Case, float]]:
+    return left_out(FITTED)
 
 
-# common practice, ± 20 %
-@pytest.mark.parametrize("case", [P1, P4, P6_THICK, P6_THIN, P10], ids=lambda case: case.name)
-def test_main_cases(case: Case) -> None:
-    assert ratio(case) == pytest.approx(1.0, abs=0.20)
+@cache
+def fitted() -> Fit:
+    return fit(FITTED)
 
 
-# common practice: more scattered, or from spans
-@pytest.mark.parametrize("case", [P7_HOLDS, P7_FALLS, P9], ids=lambda case: case.name)
-def test_other_cases(case: Case) -> None:
-    assert ratio(case) == pytest.approx(1.0, abs=0.25)
+@pytest.mark.parametrize("case", FITTED, ids=lambda case: case.name)
+def test_fitted_cases(case: Case) -> None:
+    """Common practice: within 35 % of the nearer end of its span; a short one within 4 min."""
+    found = make_plan(case.wish()).hold_exact_min
+    if case.middle_min < SHORT_MIN:
+        assert abs(found - case.middle_min) <= WITHIN_MIN
+    else:
+        assert abs(off_span(case, found)) <= np.log(1 + WITHIN)
 
 
-@pytest.mark.parametrize("case", [S1, S2, S3, S5, S6, S7], ids=lambda case: case.name)
-def test_usual_spans(case: Case) -> None:
-    assert case.span is not None
-    low, high = case.span
-    assert low <= make_plan(case.wish()).hold_exact_min <= high
+def test_each_case_left_out() -> None:
+    """Common practice, by doses in which the case had no part."""
+    long = [(case, found) for case, found in others() if case.middle_min >= SHORT_MIN]
+    assert len(long) >= 25
+    assert rms([off_span(case, found) for case, found in long]) <= 0.22
+    single = [(case, found) for case, found in long if case.span[0] == case.span[1]]
+    assert rms([off_span(case, found) for case, found in single]) <= 0.17
+    # wings disagree with each other by more than they should (W2 against W1 and P14): the aim of
+    # 4 min is missed by one of them
+    short = [abs(m - case.middle_min) for case, m in others() if case.middle_min < SHORT_MIN]
+    assert sorted(short)[-2] <= WITHIN_MIN
+    assert max(short) <= 6.0
 
 
 # Known misses, over the stated minutes: they may neither grow nor vanish unannounced.
-# P2 contradicts P1 under any model of time and temperature; P5 stands against S2, which is the
-# same cook by the usual span; S4 ends 3 min above its span, where P4 would have it at 75.
 @pytest.mark.parametrize(
     ("case", "least", "most"),
-    [(P2, 2.4, 3.0), (P3, 1.1, 1.4), (P5, 1.2, 1.45), (S4, 1.11, 1.2)],
-    ids=["P2", "P3", "P5", "S4"],
+    [(P2, 1.2, 2.0), (P9, 0.55, 0.75), (P3, 1.5, 2.5), (P8, 4.0, 6.0)],
+    ids=["P2", "P9", "P3", "P8"],
 )
 def test_known_misses(case: Case, least: float, most: float) -> None:
-    assert least <= ratio(case) <= most
+    assert least <= make_plan(case.wish()).hold_exact_min / case.middle_min <= most
 
 
 def test_every_case_belongs_somewhere() -> None:
-    fitted = [case for family in FAMILIES.values() for case in family]
-    assert all(case.fitted for case in fitted)
-    assert not any(case.fitted for case in UNFITTED)
+    assert all(case.fitted for case in FITTED)
+    assert not any(case.fitted for case in LEFT_OUT.values())
 
 
-@pytest.mark.parametrize("family", FAMILIES)
-def test_doses_in_the_table_are_the_fitted_ones(family: str) -> None:
-    cases = FAMILIES[family]
-    cut = cases[0].pieces.pieces[0].cut
-    assert cut.tender_dose_min == pytest.approx(fit_dose_min(cases, cut.thickness_factor), rel=0.01)
+@pytest.mark.parametrize("cut", sorted({case.cut for case in FITTED}))
+def test_doses_in_the_table_are_the_fitted_ones(cut: str) -> None:
+    assert cut_by_id(cut).tender_dose_min == pytest.approx(np.exp(fitted().cut[cut]), rel=0.01)
+
+
+def test_a_cut_without_a_case_has_its_family() -> None:
+    assert cut_by_id("rib_pieces").tender_dose_min == pytest.approx(
+        np.exp(fitted().family["ribs"]), rel=0.01
+    )
 
 
 def minutes(plan: Plan, kind: str) -> float:
@@ -84,7 +82,8 @@ def minutes(plan: Plan, kind: str) -> float:
 
 def test_whole_run_of_a_halved_flat() -> None:
     # common practice (P1): lid on to open in about 2 h
-    assert make_plan(P1.wish()).lid_on_to_open_s / 60 == pytest.approx(120, rel=0.1)
+    # (its own minutes are a fifth under what it states, docs/validation.md)
+    assert make_plan(P1.wish()).lid_on_to_open_s / 60 == pytest.approx(120, rel=0.15)
 
 
 def test_come_up() -> None:

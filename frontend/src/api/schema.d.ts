@@ -1600,7 +1600,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "halved" | "quartered" | "sections" | "frozen" | "release" | "texture" | "school" | "level" | "pot";
+            kind: "halved" | "quartered" | "sections" | "frozen" | "release" | "texture" | "school" | "level" | "pot" | "lying";
             /** Value */
             value: string;
             answer: components["schemas"]["AnswerOut"] | null;
@@ -3739,10 +3739,21 @@ export interface components {
             rack?: ("none" | "trivet" | "tall" | "basket" | "bed") | null;
             /**
              * Stacked
-             * @description pieces lie on each other and touch
+             * @description short for lying: stacked
              * @default false
              */
             stacked: boolean;
+            /**
+             * Lying
+             * @description how the pieces lie; the best that fits
+             */
+            lying?: ("one" | "side_by_side" | "on_end" | "leaning" | "coiled" | "folded" | "criss_cross" | "heap" | "stacked") | null;
+            /**
+             * Touching
+             * @description false: gaps are kept for the steam
+             * @default true
+             */
+            touching: boolean;
             /**
              * Stay Min
              * @description of soaking or keeping warm
@@ -4057,7 +4068,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "thickness" | "guessed_thickness" | "practice" | "altitude_rule";
+            kind: "thickness" | "guessed_thickness" | "pressure" | "practice" | "log" | "altitude_rule";
             /** Low Min */
             low_min: number;
             /** High Min */
@@ -4652,7 +4663,7 @@ export interface components {
             /** Coiled */
             coiled: boolean;
             /** Arrangement */
-            arrangement?: ("one" | "side_by_side" | "on_end" | "coiled" | "criss_cross" | "heap" | "stacked") | null;
+            arrangement?: ("one" | "side_by_side" | "on_end" | "leaning" | "coiled" | "folded" | "criss_cross" | "heap" | "stacked") | null;
             /**
              * Tight
              * @default false

@@ -81,10 +81,12 @@ const WAYS: Record<Arrangement, string> = {
   one: "lying flat",
   side_by_side: "side by side",
   on_end: "standing on end",
+  leaning: "leaning, with gaps",
+  folded: "folded over",
   coiled: "coiled, bone side in",
-  criss_cross: "crosswise in two layers",
+  criss_cross: "crosswise, with gaps",
   heap: "in a loose heap",
-  stacked: "on each other",
+  stacked: "partly on each other",
 };
 
 function caption(plan: PlanOut, unseen: number): string {

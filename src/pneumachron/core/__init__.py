@@ -3,5 +3,5 @@
 `plan.make_plan` is the way in; `docs/nomenclature.md` explains the words.
 """
 
-ENGINE_VERSION = "3"
+ENGINE_VERSION = "4"
 """Raised whenever a result changes; stored with every saved plan. See CHANGELOG.md."""

@@ -17,12 +17,21 @@ from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.hold import MAX_HOLD_S, Search
 from pneumachron.core.load import FREEZER_C, Load, Piece, make_piece
 from pneumachron.core.pots import Pot
-from pneumachron.core.standing import stand
+from pneumachron.core.standing import ARRANGEMENTS, Lying, stand
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.wish import Setup, Wish, set_up
 
 AlternativeKind: TypeAlias = Literal[
-    "halved", "quartered", "sections", "frozen", "release", "texture", "school", "level", "pot"
+    "halved",
+    "quartered",
+    "sections",
+    "frozen",
+    "release",
+    "texture",
+    "school",
+    "level",
+    "pot",
+    "lying",
 ]
 BONES_A_SECTION = 3
 """Racks are cut into sections of three bones. Common practice."""
@@ -91,9 +100,7 @@ def what_changes(wish: Wish, other_pots: Iterable[Pot] = ()) -> tuple[Alternativ
     changes = [*_knife(wish), *_variants(wish, tuple(other_pots))]
     for index, (kind, value, change) in enumerate(changes):
         try:
-            changed = change()
-            _check_layers(wish, changed)
-            setups[index] = set_up(changed)
+            setups[index] = set_up(change())
         except WishError as error:
             found[index] = Alternative(kind, value, None, error)
     for index, answer in zip(setups, answers_of(list(setups.values())), strict=True):
@@ -177,32 +184,17 @@ def cut_into(wish: Wish, parts: int) -> Wish:
 
     Raises
     ------
-    WishError : the parts are too small, or would lie on each other.
+    WishError : the parts are too small.
     """
     pieces = [part for piece in wish.load.pieces for part in [split(piece, parts)] * parts]
-    changed = replace(wish, load=Load(tuple(pieces)), liquid_m3=None)
-    _check_layers(wish, changed)
-    return changed
-
-
-def _check_layers(wish: Wish, changed: Wish) -> None:
-    if _layers(changed) > _layers(wish):
-        raise WishError(
-            "not_one_layer",
-            "count",
-            "They would lie on each other and cook like one thick piece.",
-            "Cook them in two runs, or take a wider pot.",
-        )
-
-
-def _layers(wish: Wish) -> int:
-    return stand(wish.load, wish.pot, wish.school, wish.rack, stacked=wish.stacked).layers
+    return replace(wish, load=Load(tuple(pieces)), liquid_m3=None)
 
 
 def _variants(wish: Wish, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
     # another school or pot takes its own amount of liquid, not the one chosen for this
     free = replace(wish, liquid_m3=None)
-    current = set_up(wish).release
+    setup = set_up(wish)
+    current = setup.release
     for release in RELEASE_METHODS:
         if release != current:
             yield "release", release, partial(replace, wish, release=release)
@@ -216,8 +208,20 @@ def _variants(wish: Wish, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
             yield "school", school, partial(replace, free, school=school, rack=None)
     level: Literal["high", "low"] = "low" if wish.level == "high" else "high"
     yield "level", level, partial(replace, wish, level=level, gauge_pa=None)
+    for way in ARRANGEMENTS:
+        changed = replace(wish, lying=Lying(way, wish.lying.touching))
+        if way not in {setup.standing.arrangement, "one"} and _lies(changed):
+            yield "lying", way, partial(replace, changed)
     for pot in other_pots:
         yield "pot", pot.name, partial(replace, free, pot=pot)
+
+
+def _lies(wish: Wish) -> bool:
+    try:
+        stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
+    except WishError:
+        return False
+    return True
 
 
 def split(piece: Piece, parts: int) -> Piece:

@@ -4,7 +4,6 @@ from dataclasses import replace
 
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load, Piece
-from pneumachron.core.standing import MAX_LAYERS
 from pneumachron.core.wish import Wish, set_up
 
 MAX_RUNS = 12
@@ -27,7 +26,7 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
         for loads in filter(None, (deal_alike(pieces, runs), deal(pieces, runs))):
             dealt = tuple(replace(wish, load=load, liquid_m3=None) for load in loads)
             try:
-                if all(set_up(part).standing.layers <= wish_layers(wish) for part in dealt):
+                if all(_lies_well(part) for part in dealt):
                     return dealt
             except WishError as error:
                 refusal = error
@@ -41,9 +40,10 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
     )
 
 
-def wish_layers(wish: Wish) -> int:
-    """Layers the cook asked for: one, unless a stack is wished."""
-    return MAX_LAYERS if wish.stacked else 1
+def _lies_well(wish: Wish) -> bool:
+    """One layer that touches, unless the cook asked for a way of lying."""
+    standing = set_up(wish).standing
+    return wish.lying.arrangement is not None or standing.layers == 1
 
 
 def deal_alike(pieces: tuple[Piece, ...], runs: int) -> tuple[Load, ...]:

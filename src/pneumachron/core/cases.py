@@ -1,19 +1,23 @@
 """From a wish to the arrays that pot_heat.py and hold.py step: one row a case."""
 
+from math import exp
+
 import numpy as np
 
-from pneumachron.core.constants import TAP_WATER_TEMP
+from pneumachron.core.constants import BAND_SDS, GAUGE_SPREAD, TAP_WATER_TEMP
+from pneumachron.core.contact import lying_half_m
 from pneumachron.core.hold import MeatCases, Search
 from pneumachron.core.load import Piece
 from pneumachron.core.pot_heat import PotCases
+from pneumachron.core.standing import Covered
 from pneumachron.core.steam import FloatArray, ambient_pressure_pa
 from pneumachron.core.tenderness import TENDER_STEP, texture_dose_min, texture_step_of
 from pneumachron.core.wish import Setup
 
-NOMINAL, SMALLER, LARGER, THICKER, SEA_LEVEL = range(5)
-"""The cases of a plan: as wished; all sizes smaller and larger by what they may be off; half a
-centimetre thicker; at sea level."""
-CASES = 5
+NOMINAL, THINNEST, THICKEST, WEAKEST, THICKER, SEA_LEVEL = range(6)
+"""The cases of a plan: as wished; as thin and as thick as it may really be, at the same weight;
+with as little pressure as the pot may give; half a centimetre thicker; at sea level."""
+CASES = 6
 THICKER_M = 0.005
 """Half a centimetre: what one more reading of the ruler is worth."""
 RAW_STEP = -4.0
@@ -27,13 +31,17 @@ def cases_of(setup: Setup) -> tuple[PotCases, MeatCases]:
     one = np.ones(CASES)
     ambient = np.full(CASES, float(ambient_pressure_pa(wish.altitude_m)))
     ambient[SEA_LEVEL] = float(ambient_pressure_pa(0.0))
+    gauge = np.full(CASES, wish.pressure_pa)
+    gauge[WEAKEST] -= BAND_SDS.value * GAUGE_SPREAD.value
     sizes = np.tile(np.array([piece.half_sizes_m for piece, _ in kinds]), (CASES, 1, 1))
-    spread = np.array([piece.size_spread_ratio for piece, _ in kinds])[:, np.newaxis]
-    sizes[SMALLER] *= 1.0 - spread
-    sizes[LARGER] *= 1.0 + spread
+    for case, sign in ((THINNEST, -1.0), (THICKEST, 1.0)):
+        sizes[case] = [
+            piece.with_thickness(exp(sign * BAND_SDS.value * piece.size_spread_ratio)).half_sizes_m
+            for piece, _ in kinds
+        ]
     sizes[THICKER, :, 2] += THICKER_M / 2
-    # pieces that lie on each other warm as one
-    sizes[..., 2] *= setup.standing.layers
+    conductivity = np.array([piece.cut.meat.conductivity_w_mk for piece, _ in kinds])
+    sizes = covered_sizes_m(sizes, conductivity, setup.standing.covered)
 
     def row(values: list[float]) -> FloatArray:
         return np.tile(np.array(values), (CASES, 1))
@@ -50,13 +58,30 @@ def cases_of(setup: Setup) -> tuple[PotCases, MeatCases]:
     cases = PotCases(
         pot=wish.pot,
         ambient_pa=ambient,
-        gauge_pa=wish.pressure_pa * one,
+        gauge_pa=gauge,
         liquid_m3=filling.wet_m3 * one,
         solids_m3=filling.solids_m3 * one,
         bed_m3=filling.bed_m3 * one,
         start_c=TAP_WATER_TEMP.value * one,
     )
     return cases, meat
+
+
+def covered_sizes_m(
+    half_sizes_m: FloatArray, conductivity_w_mk: FloatArray, covered: Covered
+) -> FloatArray:
+    """Half sizes (..., G, 3) as the heat sees them when faces are covered; see contact.py."""
+    sizes = half_sizes_m.copy()
+    conductivity = np.broadcast_to(conductivity_w_mk, sizes.shape[:-1])
+    sizes[..., 2] = lying_half_m(2.0 * sizes[..., 2], conductivity, covered.wide)
+    sizes[..., 1] = lying_half_m(2.0 * sizes[..., 1], conductivity, (covered.side, 0.0))
+    return sizes
+
+
+def as_thick_as_m(piece: Piece, covered: Covered) -> float:
+    """Thickness of a free piece that warms as slowly as this one with its faces covered [m]."""
+    conductivity = np.array(piece.cut.meat.conductivity_w_mk)
+    return 2.0 * float(lying_half_m(np.array(piece.thickness_m), conductivity, covered.wide))
 
 
 def first_cases(setup: Setup) -> tuple[PotCases, MeatCases]:

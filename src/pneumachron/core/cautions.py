@@ -19,8 +19,6 @@ from pneumachron.core.units import show_length, show_temperature, show_volume
 
 UNEVEN_STEPS = 0.75
 """Kinds of pieces that end up further apart than this on the ladder are mentioned."""
-LEAN_CEILING = 1.6
-"""Cuts that go dry this soon after falling apart are lean: a flat. Judgement."""
 HEAVY_KG = 1.5
 """A piece this heavy is lowered and lifted on a sling. Common practice."""
 
@@ -103,10 +101,9 @@ def _standing(facts: Facts) -> Iterable[Caution]:
             "not_one_layer",
             "careful",
             "count",
-            f"They do not go beside each other and lie {standing.layers} deep; pieces on each "
-            f"other cook like one thick piece. {standing.layers} runs, or a wider pot, are "
-            "quicker and more even.",
-            Source("published", "conduction: touching pieces are one thicker body"),
+            "They do not all go beside each other and lie partly on each other; covered faces "
+            "take up less heat. Two runs, or a wider pot, are quicker and more even.",
+            Source("published", "conduction: little heat gets between faces that touch"),
         )
     if standing.arrangement == "heap":
         yield Caution(
@@ -334,13 +331,5 @@ def _dryness(facts: Facts) -> Iterable[Caution]:
             "texture",
             f"This is past what {piece.cut.short_name} forgives: soft, but it breaks into dry "
             "threads.",
-            Source("judgement", "a lean flat goes dry at about 1.5 times falling apart"),
-        )
-    elif facts.dry_at_high and facts.load.pieces[0].cut.dry_ceiling_ratio < LEAN_CEILING:
-        yield Caution(
-            "dry_at_high",
-            "note",
-            "texture",
-            "At the long end of the range it would go dry: start from the short end and look.",
             Source("judgement", "a lean flat goes dry at about 1.5 times falling apart"),
         )

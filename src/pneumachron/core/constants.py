@@ -75,6 +75,19 @@ SURFACE_COEFFICIENT = Constant(
     "W/(m² K)",
     Source("judgement", "condensing steam or boiling liquid on meat; matters below 3 cm"),
 )
+CONTACT_COEFFICIENT = Constant(
+    45.0,
+    "W/(m² K)",
+    Source(
+        "judgement",
+        "heat that juice carries between faces that touch, 30–60; dry gaps less, wet more",
+    ),
+)
+FLOOR_SHARE = Constant(
+    0.85,
+    "1",
+    Source("judgement", "share of a round floor that pieces cover before they lie on each other"),
+)
 PROPERTY_TEMP = Constant(
     65.0, "°C", Source("judgement", "mean temperature of the meat over the heating")
 )
@@ -110,6 +123,15 @@ SEAR_HEAT = Constant(
     Source("judgement", "3 min on hot metal at about 7 kW/m² net of what boils off"),
 )
 
+READING_SHARE = Constant(
+    0.6,
+    "1",
+    Source(
+        "fitted",
+        "softening is read this far from the middle to the surface, on every axis: each case of "
+        "practice left out, 0.20 as rms of ln time, 0.75 in the middle (docs/validation.md)",
+    ),
+)
 DOSE_Z = Constant(
     28.0, "K", Source("fitted", "agrees with oven braises at 96 °C; poorly fixed by pressure cooks")
 )
@@ -118,7 +140,7 @@ DOSE_THRESHOLD_TEMP = Constant(
     70.0, "°C", Source("judgement", "collagen hardly melts below this in a few hours")
 )
 LADDER_STEP = Constant(
-    1.38, "1", Source("fitted", "dose ratio between neighbouring textures; practice: ± 5 min")
+    1.3, "1", Source("fitted", "dose ratio between neighbouring textures; 1.2 to 1.4 fit alike")
 )
 MEMBRANE_STEPS = Constant(
     1.0, "1", Source("fitted", "a membrane left on asks for one texture more")
@@ -127,10 +149,19 @@ CARRY_OVER = Constant(
     300.0, "s", Source("judgement", "the core goes on softening after the lid is off")
 )
 GUESSED_SPREAD = Constant(
-    0.30, "1", Source("judgement", "how far a thickness guessed from weight and cut may be off")
+    0.16, "1", Source("judgement", "1 sd of a thickness guessed from weight and cut, ln")
 )
 SIZE_SPREAD = Constant(
-    0.15, "1", Source("judgement", "how far a measured size is usually off in a kitchen")
+    0.08, "1", Source("judgement", "1 sd of a thickness measured in a kitchen, ln")
+)
+GAUGE_SPREAD = Constant(
+    4_000.0, "Pa", Source("judgement", "1 sd of what a pot regulates at about what it says")
+)
+COOK_SPREAD = Constant(
+    0.15, "1", Source("judgement", "1 sd of ln dose from one piece to the next in one kitchen")
+)
+BAND_SDS = Constant(
+    1.2816, "1", Source("published", "normal quantile: 80 % lie within so many sd on both sides")
 )
 
 US_CUP = Constant(2.365_882_365e-4, "m³", Source("published", "NIST Handbook 44, appendix C"))

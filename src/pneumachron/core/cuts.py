@@ -44,7 +44,7 @@ class Cut:
     dry_ceiling_ratio: float
     """Softening beyond which it is soft but dry, over that of the last rung."""
     practice_scatter_ratio: float
-    """How far practice scatters around the model: rms of ln hold."""
+    """1 sd of how practice scatters around the model, as ln minutes."""
     bone_pitch_m: float
     """From bone to bone along a rack; 0 when it is not one."""
     sears: bool
@@ -57,6 +57,8 @@ class Cut:
     default_school: School
     looks: dict[Texture, str]
     measure: str
+    taste_sd_ln: float | None = None
+    """1 sd of what the log has taught of this cut, as ln dose; None: nothing yet."""
 
     @cached_property
     def meat(self) -> HeatProperties:

@@ -27,7 +27,6 @@ class Facts:
     after_hold_share: float
     texture_steps: tuple[float, ...]
     dryness_ratios: tuple[float, ...]
-    dry_at_high: bool
     safeties: tuple[Safety, ...]
     slowest: int
 

@@ -171,7 +171,7 @@ class Search:
         self.response = meat.response(STEP_S, count)
         self.heat = meat.heat(self.response, cases.start_c)
         self.up = come_up(cases, self.heat, past_rise_k)
-        self.held_c = _core_c(cases, meat, self.response, self.up.rise_k)
+        self.held_c = _reading_c(cases, meat, self.response, self.up.rise_k)
         self.held_dose = cumulative_dose_min(self.held_c, step_s=STEP_S)
 
     def held_dose_at(self, time_s: FloatArray) -> FloatArray:
@@ -181,14 +181,14 @@ class Search:
     def release(self, hold_s: FloatArray) -> tuple[Release, FloatArray]:
         """Releases after (V, K) holds, and the final dose of each kind (V, G, K)."""
         let_go = release(self.cases, self.heat, self.up, hold_s, self.after)
-        core = _window_core_c(self.response, self.held_c, let_go)
-        dose = cumulative_dose_min(core, step_s=STEP_S)
+        read = _window_c(self.response.reading_ramp, self.held_c, let_go)
+        dose = cumulative_dose_min(read, step_s=STEP_S)
         end = (let_go.open_s + self.after.open_pot_s) / STEP_S - let_go.first
         position = np.clip(end, 0.0, dose.shape[-1] - 1.0)
         gained = _interpolate_last(dose, position[:, np.newaxis, :])
         before = self.held_dose[
             np.arange(len(hold_s))[:, np.newaxis, np.newaxis],
-            np.arange(core.shape[1])[np.newaxis, :, np.newaxis],
+            np.arange(read.shape[1])[np.newaxis, :, np.newaxis],
             let_go.first[:, np.newaxis, :],
         ]
         return let_go, before + gained
@@ -248,8 +248,9 @@ class Search:
         one = self.rows(slice(0, 1))
         count = rise_k.shape[-1] + 1
         core = _core_c(one.cases, one.meat, one.response, rise_k)[0, :, :count]
+        read = _reading_c(one.cases, one.meat, one.response, rise_k)[0, :, :count]
         pot_c = float(one.cases.start_c[0]) + np.concatenate([[0.0], np.cumsum(rise_k[0])])
-        return pot_c, one.meat.shown_c(core), cumulative_dose_min(core, step_s=STEP_S)
+        return pot_c, one.meat.shown_c(core), cumulative_dose_min(read, step_s=STEP_S)
 
     def rows(self, which: Rows, after: AfterHold | None = None) -> "Search":
         """The same search for some cases, released in another way if asked.
@@ -278,7 +279,8 @@ class Search:
         Lid off (V,) [s], dose (V, G), core at that moment (V, G) [°C].
         """
         let_go, dose = self.release(hold_s[:, np.newaxis])
-        core = _window_core_c(self.response, self.held_c, let_go)
+        held = _core_c(self.cases, self.meat, self.response, self.up.rise_k)
+        core = _window_c(self.response.core_ramp, held, let_go)
         position = let_go.open_s / STEP_S - let_go.first
         at_open = _interpolate_last(core, position[:, np.newaxis, :])
         return let_go.open_s[:, 0], dose[..., 0], at_open[..., 0]
@@ -293,11 +295,12 @@ class Search:
         rise[0, : one.up.rise_k.shape[-1]] = one.up.rise_k[0]
         rise[0, first:] = let_go.rise_k[0, 0]
         core = _core_c(one.cases, one.meat, one.response, rise)[0, :, :count]
+        read = _reading_c(one.cases, one.meat, one.response, rise)[0, :, :count]
         return Run(
             time_s=STEP_S * np.arange(count),
             pot_c=float(one.cases.start_c[0]) + np.concatenate([[0.0], np.cumsum(rise[0])]),
             core_c=one.meat.shown_c(core),
-            dose_min=cumulative_dose_min(core, step_s=STEP_S),
+            dose_min=cumulative_dose_min(read, step_s=STEP_S),
             boil_s=float(one.up.boil_s[0]),
             pressure_s=float(one.up.end_s[0]),
             hold_end_s=float(one.up.end_s[0]) + hold_s,
@@ -313,13 +316,29 @@ def _core_c(
     cases: PotCases, meat: MeatCases, response: BlockResponse, rise_k: FloatArray
 ) -> FloatArray:
     """Core of each kind in a pot that rises so and then stays. (V, G, n) [°C]"""
+    return _inside_c(cases, meat, response.core_step, duhamel(rise_k, response.core_ramp))
+
+
+def _reading_c(
+    cases: PotCases, meat: MeatCases, response: BlockResponse, rise_k: FloatArray
+) -> FloatArray:
+    """The same where softening is read. (V, G, n) [°C]"""
+    return _inside_c(cases, meat, response.reading_step, duhamel(rise_k, response.reading_ramp))
+
+
+def _inside_c(
+    cases: PotCases, meat: MeatCases, step: FloatArray, risen_k: FloatArray
+) -> FloatArray:
+    """Meat that was put into a pot of another temperature, which then rose. (V, G, n) [°C]"""
     jump = (cases.start_c[:, np.newaxis] - meat.start_c)[..., np.newaxis]
-    start = meat.start_c[..., np.newaxis] + jump * response.core_step
-    return np.asarray(start + duhamel(rise_k, response.core_ramp))
+    return np.asarray(meat.start_c[..., np.newaxis] + jump * step + risen_k)
 
 
-def _window_core_c(response: BlockResponse, held_c: FloatArray, let_go: Release) -> FloatArray:
-    """Core of each kind from the end of the hold on. (V, G, K, M + 1) [°C]"""
+def _window_c(ramp: FloatArray, held_c: FloatArray, let_go: Release) -> FloatArray:
+    """A place in each kind from the end of the hold on. (V, G, K, M + 1) [°C]
+
+    `ramp` (V, G, n) is its answer to a unit ramp, `held_c` (V, G, n) it in a pot held for ever.
+    """
     rise = let_go.rise_k
     kinds, length = held_c.shape[1], rise.shape[-1]
     columns = let_go.first[..., np.newaxis] + np.arange(length + 1)
@@ -330,7 +349,7 @@ def _window_core_c(response: BlockResponse, held_c: FloatArray, let_go: Release)
     ]
     # row j of the (M, M + 1) matrix is the answer to a unit rise in step j of the window
     lag = np.arange(length + 1) - np.arange(length)[:, np.newaxis]
-    answers = np.where(lag > 0, response.core_ramp[..., np.maximum(lag, 0)], 0.0)
+    answers = np.where(lag > 0, ramp[..., np.maximum(lag, 0)], 0.0)
     return np.asarray(held + rise[:, np.newaxis] @ answers)
 
 
@@ -365,7 +384,7 @@ def _steps(cases: PotCases, meat: MeatCases, after_s: float, at_least_s: float) 
 
 
 def _held_time_s(cases: PotCases, meat: MeatCases) -> float:
-    """Time the slowest core needs in a pot that is hot from the start, on a coarse grid."""
+    """Time the slowest kind needs in a pot that is hot from the start, on a coarse grid."""
     coarse_s = 150.0
     slowest_s = float(np.max(np.min(meat.half_sizes_m, axis=-1) ** 2 / meat.diffusivity_m2_s))
     rate = 10.0 ** ((cases.hold_c - 2.0 - DOSE_REFERENCE_TEMP.value) / DOSE_Z.value)
@@ -373,11 +392,11 @@ def _held_time_s(cases: PotCases, meat: MeatCases) -> float:
     bound_s = 1.6 * slowest_s + 60.0 * float(np.max(dose / rate[:, np.newaxis]))
     count = int(min(bound_s, MAX_HOLD_S) / coarse_s) + 2
     response = meat.response(coarse_s, count)
-    core = (
+    read = (
         meat.start_c[..., np.newaxis]
-        + response.core_step * (cases.hold_c[:, np.newaxis] - meat.start_c)[..., np.newaxis]
+        + response.reading_step * (cases.hold_c[:, np.newaxis] - meat.start_c)[..., np.newaxis]
     )
-    done = (cumulative_dose_min(core, step_s=coarse_s) >= dose[..., np.newaxis]).all(axis=(0, 1))
+    done = (cumulative_dose_min(read, step_s=coarse_s) >= dose[..., np.newaxis]).all(axis=(0, 1))
     return coarse_s * (int(np.argmax(done)) + 1 if done.any() else count)
 
 

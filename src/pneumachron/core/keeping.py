@@ -51,7 +51,7 @@ def cooling(cut: Cut, thickness_m: float, cooler: Cooler) -> Cooling:
     half = thickness_m / 2
     times: FloatArray = _STEP_S * np.arange(1.0, int(_LONGEST_S / _STEP_S))
     biot = np.array(COOLER_W_M2K[cooler] * half / cut.meat.conductivity_w_mk)
-    centre, _ = slab_step_response(cut.meat.diffusivity_m2_s / half**2 * times, biot)
+    centre = slab_step_response(cut.meat.diffusivity_m2_s / half**2 * times, biot).core
     around = COOLER_C[cooler]
     core = around + (COOL_FROM.value - around) * centre
     return Cooling(_reaches_s(times, core, COOL_TO_FIRST), _reaches_s(times, core, COOL_TO_LAST))

@@ -13,7 +13,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 from scipy.special import ndtr
 
-from pneumachron.core.constants import LADDER_STEP
+from pneumachron.core.constants import COOK_SPREAD, LADDER_STEP
 from pneumachron.core.cuts import Cut
 from pneumachron.core.steam import FloatArray
 
@@ -22,9 +22,9 @@ TASTE_PRIOR_SD = 0.25
 scatter by about as much over practice (docs/validation.md)."""
 HEAT_PRIOR_SD = 0.15
 """Of ln heat, from pot to pot: mains, age, what is printed. Judgement."""
-SIZE_SD = 0.15
-"""Of ln dose, from cook to cook: 8 % in thickness moves it by 0.13 (short ribs) to 0.16 (brisket).
-From the model."""
+SIZE_SD = COOK_SPREAD.value
+"""Of ln dose, from cook to cook. 8 % in thickness, the weight kept, move it by 0.01 (short ribs) to
+0.14 (ribs), from the model; the rest is how one animal differs from the next."""
 MISJUDGED_SHARE = 0.15
 """Rungs that are named one too high or too low. Judgement."""
 STRAY_SHARE = 0.03
@@ -125,12 +125,15 @@ def _belief(grid: FloatArray, log_weight: FloatArray, cooks: int) -> Belief:
     return Belief(mean, sd, float(low), float(high), cooks)
 
 
-def taught(cut: Cut, taste_ln: Mapping[str, float]) -> Cut:
-    """A cut as this household likes it: another dose for the same rung."""
-    moved = taste_ln.get(cut.cut_id, 0.0)
-    if not moved:
+def taught(
+    cut: Cut, taste_ln: Mapping[str, float], taste_sd: Mapping[str, float] | None = None
+) -> Cut:
+    """A cut as this household likes it: another dose for the same rung, known so well."""
+    moved, known = taste_ln.get(cut.cut_id, 0.0), (taste_sd or {}).get(cut.cut_id)
+    if not moved and known is None:
         return cut
-    return replace(cut, tender_dose_min=cut.tender_dose_min * float(np.exp(moved)))
+    dose = cut.tender_dose_min * float(np.exp(moved))
+    return replace(cut, tender_dose_min=dose, taste_sd_ln=known)
 
 
 @dataclass(frozen=True, slots=True)

@@ -97,6 +97,20 @@ class Piece:
         )
         return needed_j / (HOT_C - self.heat_start_c)
 
+    def with_thickness(self, ratio: float) -> "Piece":
+        """The same weight in a piece that is so many times as thick, and less long and wide."""
+        thick = ratio * self.thickness_m
+        if self.shape == "rolled":
+            length = self.length_m / ratio**2
+            return replace(self, thickness_m=thick, width_m=thick, length_m=length)
+        side = ratio**-0.5
+        return replace(
+            self,
+            thickness_m=thick,
+            width_m=side * self.width_m,
+            length_m=side * self.length_m,
+        )
+
     @property
     def half_sizes_m(self) -> tuple[float, float, float]:
         """Half length, width and thickness as the heat sees them."""

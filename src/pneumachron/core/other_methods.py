@@ -88,10 +88,10 @@ def around_c(method: OtherMethod, duration_s: float, altitude_m: float) -> Float
     return np.asarray(np.interp(time_s, corners, np.minimum(temps, temps[-1])))
 
 
-def core_c(piece: Piece, around: FloatArray) -> FloatArray:
-    """Core of a piece in surroundings that change, sampled every `STEP_S`. (n,)
+def inside_c(piece: Piece, around: FloatArray) -> tuple[FloatArray, FloatArray]:
+    """Core of a piece in surroundings that change, and where softening is read. (n,) each
 
-    Duhamel's theorem over ramps, as in conduction.py.
+    Sampled every `STEP_S`; Duhamel's theorem over ramps, as in conduction.py.
     """
     response = block_response(
         np.array(piece.half_sizes_m),
@@ -101,9 +101,16 @@ def core_c(piece: Piece, around: FloatArray) -> FloatArray:
         step_s=STEP_S,
         count=len(around),
     )
-    first = (around[0] - piece.heat_start_c) * response.core_step
-    later = np.convolve(np.diff(around), response.core_ramp[1:])[: len(around) - 1]
-    return np.asarray(piece.heat_start_c + first + np.concatenate([[0.0], later]))
+
+    def at(step: FloatArray, ramp: FloatArray) -> FloatArray:
+        first = (around[0] - piece.heat_start_c) * step
+        later = np.convolve(np.diff(around), ramp[1:])[: len(around) - 1]
+        return np.asarray(piece.heat_start_c + first + np.concatenate([[0.0], later]))
+
+    return (
+        at(response.core_step, response.core_ramp),
+        at(response.reading_step, response.reading_ramp),
+    )
 
 
 def cooked_by(piece: Piece, method: OtherMethod, duration_s: float, altitude_m: float) -> Cooked:
@@ -116,8 +123,8 @@ def cooked_by(piece: Piece, method: OtherMethod, duration_s: float, altitude_m: 
     low, high = DURATION_RANGE_S
     if not low <= duration_s <= high:
         raise OutOfRangeError("duration", duration_s, low, high, "s")
-    core = core_c(piece, around_c(method, duration_s, altitude_m))
-    dose = float(cumulative_dose_min(core, step_s=STEP_S)[-1])
+    core, read = inside_c(piece, around_c(method, duration_s, altitude_m))
+    dose = float(cumulative_dose_min(read, step_s=STEP_S)[-1])
     return Cooked(dose, texture_reached(piece, dose), float(core[-1]))
 
 

@@ -11,12 +11,13 @@ from typing import Literal, TypeAlias
 import numpy as np
 
 from pneumachron.core.cases import (
-    LARGER,
     NOMINAL,
     RAW_STEP,
     SEA_LEVEL,
-    SMALLER,
     THICKER,
+    THICKEST,
+    THINNEST,
+    WEAKEST,
     cases_of,
     piece_dose_min,
     texture_reached,
@@ -32,7 +33,13 @@ from pneumachron.core.reasons import Reason, reasons_for
 from pneumachron.core.release import release_kinds
 from pneumachron.core.safety import Safety, safety_of
 from pneumachron.core.serving import Serving, serving
-from pneumachron.core.spread import HoldRange, altitude_rule_min, hold_range
+from pneumachron.core.spread import (
+    HoldRange,
+    Kitchens,
+    altitude_rule_min,
+    hold_range,
+    kitchens_of,
+)
 from pneumachron.core.steam import (
     FloatArray,
     ambient_pressure_pa,
@@ -78,7 +85,8 @@ class Outcome:
     count: int
     texture_step: float
     dryness_ratio: float
-    """Softening over the most this cut takes without going dry."""
+    """Softening over the most this cut takes without going dry; read where softening is, so that
+    half of the meat is past it when this is above 1."""
     safety: Safety
 
     @property
@@ -149,7 +157,7 @@ def make_plan(wish: Wish) -> Plan:
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
     outcomes = _outcomes(wish.load, run)
-    spread = _spread(wish, holds_min[:, 0])
+    spread = _spread(wish, holds_min)
     end = ending(
         wish.load,
         wish.pot,
@@ -172,7 +180,6 @@ def make_plan(wish: Wish) -> Plan:
         after_hold_share=_after_hold_share(run, slowest),
         texture_steps=tuple(outcome.texture_step for outcome in outcomes),
         dryness_ratios=tuple(outcome.dryness_ratio for outcome in outcomes),
-        dry_at_high=_dry_at(search, run, spread.high_min, wish.load),
         safeties=tuple(outcome.safety for outcome in outcomes),
         slowest=slowest,
     )
@@ -220,13 +227,19 @@ def steam_kg(search: Search, run: Run) -> float:
 
 def _spread(wish: Wish, holds_min: FloatArray) -> HoldRange:
     pieces = wish.load.pieces
+    exact, softer = (float(hold) for hold in holds_min[NOMINAL])
     return hold_range(
-        float(holds_min[NOMINAL]),
-        sizes_min=(float(holds_min[SMALLER]), float(holds_min[LARGER])),
+        exact,
+        sizes_min=(float(holds_min[THINNEST, 0]), float(holds_min[THICKEST, 0])),
+        weaker_min=float(holds_min[WEAKEST, 0]),
         guessed=any(piece.thickness_guessed for piece in pieces),
-        scatter_ratio=max(piece.cut.practice_scatter_ratio for piece in pieces),
-        rule_min=altitude_rule_min(float(holds_min[SEA_LEVEL]), wish.altitude_m),
+        kitchens=max((kitchens_of(piece.cut, exact, softer) for piece in pieces), key=_sd),
+        rule_min=altitude_rule_min(float(holds_min[SEA_LEVEL, 0]), wish.altitude_m),
     )
+
+
+def _sd(kitchens: Kitchens) -> float:
+    return kitchens.sd_ln
 
 
 def _at(run: Run, values: FloatArray, time_s: float) -> float:
@@ -281,17 +294,8 @@ def dry_dose_min(piece: Piece) -> float:
     return piece.cut.dry_ceiling_ratio * piece_dose_min(piece, float(len(TEXTURES) - 1))
 
 
-def _dry_at(search: Search, run: Run, hold_min: float, load: Load) -> bool:
-    """Whether a kind goes dry with a longer hold, the release counted as it is."""
-    ends_s = np.array([[run.hold_end_s, run.pressure_s + 60.0 * hold_min]])
-    held = search.held_dose_at(np.repeat(ends_s, len(search.held_dose), axis=0))[0]
-    later = run.final_dose_min + held[:, 1] - held[:, 0]
-    kinds = [piece for piece, _ in load.kinds()]
-    return any(dose > dry_dose_min(piece) for dose, piece in zip(later, kinds, strict=True))
-
-
 def _warm_up_s(run: Run, slowest: int) -> float:
-    """Minutes of the hold that pass before the core begins to soften."""
+    """Minutes of the hold that pass before the meat begins to soften."""
     softening = run.dose_min[slowest] > 0.0
     if not softening.any():
         return run.hold_end_s - run.pressure_s

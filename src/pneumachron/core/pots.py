@@ -118,8 +118,15 @@ LIMITS: dict[str, tuple[float, float, str]] = {
     "heat_ratio": (0.4, 1.6, "1"),
     "longest_hold_min": (60.0, 720.0, "min"),
     "panel_step_min": (1.0, 15.0, "min"),
+    "vessel_j_k": (500.0, 5_000.0, "J/K"),
+    "plate_j_k": (100.0, 1_500.0, "J/K"),
+    "plate_w_k": (5.0, 60.0, "W/K"),
+    "loss_closed_w_k": (0.5, 3.0, "W/K"),
+    "loss_open_w_k": (2.0, 10.0, "W/K"),
+    "orifice_m2": (3e-7, 4e-6, "m²"),
 }
-"""What a household's pot may measure: from the smallest sold to a canner's little sister."""
+"""What a household's pot may measure: from the smallest sold to a canner's little sister. What
+nobody measures comes from a file: it is as in data/pots.csv."""
 VOLUME_SPREAD = 0.25
 """How far the printed size may be off the cylinder of the measures: rims, curves, rounding."""
 

@@ -4,6 +4,7 @@ from collections.abc import Callable, Iterable
 from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
+from pneumachron.core.cases import as_thick_as_m
 from pneumachron.core.constants import MEMBRANE_STEPS, SourceKind
 from pneumachron.core.cuts import School
 from pneumachron.core.facts import Facts
@@ -13,6 +14,10 @@ from pneumachron.core.standing import Arrangement
 from pneumachron.core.units import show_volume
 
 About: TypeAlias = Literal["hold", "liquid", "rack", "arrangement", "release", "range"]
+
+
+LEAST_SHARE = 0.05
+"""Less of a face that is covered is not worth a word."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -78,8 +83,8 @@ def _warming(facts: Facts) -> Iterable[Reason]:
         "min",
         warm_min,
         "min",
-        f"The first {warm_min:.0f} min at pressure only bring the middle to 70 °C; softening "
-        "starts after that.",
+        f"The first {warm_min:.0f} min at pressure only warm the meat; softening starts after "
+        "that.",
         "published",
     )
 
@@ -159,18 +164,20 @@ def _frozen(facts: Facts) -> Iterable[Reason]:
 
 
 def _stacked(facts: Facts) -> Iterable[Reason]:
-    layers = facts.setup.standing.layers
-    if layers > 1:
+    covered = facts.setup.standing.covered
+    share = 0.5 * (covered.first + covered.second)
+    if share >= LEAST_SHARE:
         piece = facts.load.kinds()[facts.slowest][0]
+        cooks_m = as_thick_as_m(piece, covered)
         yield Reason(
             "hold",
             "stacked",
-            float(layers),
+            share,
             "1",
-            (layers - 1) * piece.thickness_m,
+            cooks_m - piece.thickness_m,
             "m",
-            f"Lying on each other they cook like one piece of "
-            f"{100 * layers * piece.thickness_m:.0f} cm.",
+            f"They lie partly on each other, and little heat gets between them: they cook like "
+            f"pieces of {100 * cooks_m:.1f} cm.",
             "published",
         )
 
@@ -193,11 +200,18 @@ def _boil_test(facts: Facts) -> Iterable[Reason]:
 
 
 _PARTS: dict[PartKind, str] = {
-    "thickness": "Most of the range is how well the pieces were measured.",
-    "guessed_thickness": "Most of the range is the guessed thickness.",
-    "practice": "Most of the range is the meat itself: pieces of one size differ.",
-    "altitude_rule": "Most of the range is the altitude: the model and the rule of the extension "
-    "services disagree.",
+    "thickness": "In 8 of 10 kitchens the right time lies in this range. Most of it is how well "
+    "the thickness was measured. Not sure of it? Set the short end and look; it can always cook "
+    "longer, never shorter.",
+    "guessed_thickness": "In 8 of 10 kitchens the right time lies in this range. Most of it is the "
+    "guessed thickness.",
+    "pressure": "In 8 of 10 kitchens the right time lies in this range. Most of it is the pressure "
+    "that the pot really keeps.",
+    "practice": "In 8 of 10 kitchens the right time lies in this range. Most of it is that animals "
+    "and kitchens differ: rate what comes out, and your log narrows it.",
+    "log": "In 8 of 10 cooks of yours the right time lies in this range, as your log knows them.",
+    "altitude_rule": "In 8 of 10 kitchens the right time lies in this range. Most of it is the "
+    "altitude: the model and the rule of the extension services disagree.",
 }
 
 
@@ -217,7 +231,7 @@ def _range(facts: Facts) -> Iterable[Reason]:
         largest.high_min - largest.low_min,
         "min",
         text,
-        "judgement" if largest.kind != "practice" else "fitted",
+        "judgement",
     )
 
 
@@ -308,12 +322,14 @@ def _rack(facts: Facts) -> Iterable[Reason]:
 
 _WAYS: dict[Arrangement, str] = {
     "one": "One piece lies flat on its wide side.",
-    "side_by_side": "Side by side, never on each other: steam and liquid reach every face.",
+    "side_by_side": "Side by side, never on each other: steam and liquid reach both wide faces.",
     "on_end": "Sections stand on end, like books.",
     "coiled": "A rack too long for the pot is coiled along the wall, bone side in.",
-    "criss_cross": "Two layers, crosswise, with gaps for the steam.",
+    "leaning": "Sections lean against the wall like books, with gaps for the steam.",
+    "folded": "A thin flat folds over; what sticks out lies on top.",
+    "criss_cross": "Layers, crosswise, with gaps for the steam.",
     "heap": "Small pieces lie in a loose heap; steam gets through. Pull apart what clumps.",
-    "stacked": "They do not go beside each other: stacked, they need far longer.",
+    "stacked": "They do not all go beside each other and lie partly on each other.",
 }
 
 
@@ -322,6 +338,8 @@ def _arrangement(facts: Facts) -> Iterable[Reason]:
     text = _WAYS[standing.arrangement]
     if standing.tight:
         text += " It is tight: press them in."
+    if standing.rack_left_out:
+        text += " On the rack it would be too high: leave the rack out."
     yield Reason(
         "arrangement",
         standing.arrangement,

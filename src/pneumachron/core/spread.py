@@ -1,10 +1,22 @@
-"""How far a hold may be off: what was measured, how practice scatters, what a rule says."""
+"""How sure a hold is: the band in which the right time lies in 8 of 10 kitchens, and what makes it.
+
+Three things move the right time and are not known: how thick the meat really is (its weight is),
+what pressure the pot really keeps, and how kitchens and animals differ. The last is the scatter of
+practice, until the log knows this kitchen. An altitude rule that disagrees widens its side.
+"""
 
 from dataclasses import dataclass
 from math import exp, hypot, log
 from typing import Literal, TypeAlias
 
-from pneumachron.core.constants import GUESSED_SPREAD, SIZE_SPREAD
+from pneumachron.core.constants import (
+    BAND_SDS,
+    COOK_SPREAD,
+    GUESSED_SPREAD,
+    LADDER_STEP,
+    SIZE_SPREAD,
+)
+from pneumachron.core.cuts import Cut
 
 RULE_FROM_M = 2000 * 0.3048
 RULE_STEP_M = 1000 * 0.3048
@@ -12,40 +24,68 @@ RULE_SHARE = 0.05
 """Extension services: 5 % more time for every 1,000 ft above 2,000 ft. Published, from memory."""
 LEAST_MIN = 1.0
 """Below a minute ratios mean nothing."""
+STEEPEST = 1.5
+"""ln time over ln dose at most: a hold near nothing would make it endless. Judgement."""
 
 MEASURED_SHARE = SIZE_SPREAD.value / GUESSED_SPREAD.value
 """How much less a measured size is off than a guessed one."""
 
-PartKind: TypeAlias = Literal["thickness", "guessed_thickness", "practice", "altitude_rule"]
+PartKind: TypeAlias = Literal[
+    "thickness", "guessed_thickness", "pressure", "practice", "log", "altitude_rule"
+]
 
 
 @dataclass(frozen=True, slots=True)
 class Part:
-    """One thing that widens the range, by itself."""
+    """One thing that makes the band, by itself."""
 
     kind: PartKind
     low_min: float
     high_min: float
 
     def width(self) -> float:
-        """How much of the range it makes, in logarithms."""
+        """How much of the band it makes, in logarithms."""
         return log(max(self.high_min, LEAST_MIN) / max(self.low_min, LEAST_MIN))
 
 
 @dataclass(frozen=True, slots=True)
 class HoldRange:
-    """From and to, and what makes the range, the largest first."""
+    """From and to in 8 of 10 kitchens, and what makes the band, the largest first."""
 
     low_min: float
     high_min: float
     parts: tuple[Part, ...]
     measured_min: tuple[float, float]
-    """The range once a guessed thickness is measured; the same when none is guessed."""
+    """The band once a guessed thickness is measured; the same when none is guessed."""
 
     @property
     def largest(self) -> Part:
         """What widens it most."""
         return self.parts[0]
+
+
+@dataclass(frozen=True, slots=True)
+class Kitchens:
+    """How far this kitchen may be from the model, 1 sd of ln time, and whether its log says so."""
+
+    sd_ln: float
+    from_log: bool
+
+
+def kitchens_of(cut: Cut, hold_min: float, softer_min: float) -> Kitchens:
+    """Scatter of practice, or what the log has left of it.
+
+    Parameters
+    ----------
+    hold_min, softer_min : the hold, and that of one step more on the ladder
+    """
+    if cut.taste_sd_ln is None:
+        return Kitchens(cut.practice_scatter_ratio, from_log=False)
+    rise = log(max(softer_min, LEAST_MIN) / max(hold_min, LEAST_MIN)) / log(LADDER_STEP.value)
+    known = min(max(rise, 0.0), STEEPEST) * hypot(cut.taste_sd_ln, COOK_SPREAD.value)
+    if known >= cut.practice_scatter_ratio:
+        return Kitchens(cut.practice_scatter_ratio, from_log=False)
+    return Kitchens(known, from_log=True)
 
 
 def altitude_rule_min(sea_level_hold_min: float, altitude_m: float) -> float:
@@ -58,8 +98,9 @@ def hold_range(
     hold_min: float,
     *,
     sizes_min: tuple[float, float],
+    weaker_min: float,
     guessed: bool,
-    scatter_ratio: float,
+    kitchens: Kitchens,
     rule_min: float,
 ) -> HoldRange:
     """Independent parts added as squares of their logarithms.
@@ -67,14 +108,22 @@ def hold_range(
     Parameters
     ----------
     hold_min : the hold itself
-    sizes_min : holds with all sizes smaller and larger by what they may be off
+    sizes_min : holds of the thinnest and the thickest that 8 of 10 pieces of this weight are
+    weaker_min : hold with the least pressure that 8 of 10 pots give; more pressure is as far off
     guessed : whether a thickness was guessed
-    scatter_ratio : how practice scatters around the model, rms of ln hold
+    kitchens : how kitchens differ
     rule_min : hold by the altitude rule; widens its side only
     """
+    away = exp(BAND_SDS.value * kitchens.sd_ln)
+    weaker = max(weaker_min, hold_min)
     parts = [
-        Part("guessed_thickness" if guessed else "thickness", *sizes_min),
-        Part("practice", hold_min * exp(-scatter_ratio), hold_min * exp(scatter_ratio)),
+        Part(
+            "guessed_thickness" if guessed else "thickness",
+            min(sizes_min[0], hold_min),
+            max(sizes_min[1], hold_min),
+        ),
+        Part("pressure", hold_min * hold_min / max(weaker, 1e-9), weaker),
+        Part("log" if kitchens.from_log else "practice", hold_min / away, hold_min * away),
     ]
     if abs(rule_min - hold_min) >= LEAST_MIN:
         parts.append(Part("altitude_rule", min(rule_min, hold_min), max(rule_min, hold_min)))

@@ -1,11 +1,12 @@
 """How a load stands in a pot: the rack, the way the pieces lie, and the height they reach."""
 
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass
-from math import ceil, hypot
-from typing import Literal, TypeAlias
+from dataclasses import dataclass, replace
+from functools import partial
+from math import acos, ceil, cos, hypot, pi, radians, sin
+from typing import Literal, TypeAlias, get_args
 
-from pneumachron.core.constants import GIVE_RATIO, LID_CLEARANCE
+from pneumachron.core.constants import FLOOR_SHARE, GIVE_RATIO, LID_CLEARANCE
 from pneumachron.core.cuts import School
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load, Piece
@@ -24,16 +25,55 @@ from pneumachron.core.pots import Pot
 from pneumachron.core.racks import SCHOOL_RACKS, Rack, RackKind, racks
 
 Arrangement: TypeAlias = Literal[
-    "one", "side_by_side", "on_end", "coiled", "criss_cross", "heap", "stacked"
+    "one",
+    "side_by_side",
+    "on_end",
+    "leaning",
+    "coiled",
+    "folded",
+    "criss_cross",
+    "heap",
+    "stacked",
 ]
+ARRANGEMENTS: tuple[Arrangement, ...] = get_args(Arrangement)
 MAX_LAYERS = 6
 """Layers of small pieces or of a stack that are tried."""
 MAX_STACK_M = 0.15
-"""A stack cooks as one piece of its whole height; beyond this the model was not checked."""
+"""Height of a stack; beyond this the model was not checked."""
+MAX_FOLDED_M = 0.035
+"""A flat up to this thick folds over. Common practice."""
+MAX_LEAN_RAD = radians(60.0)
+"""Sections that are too high lean against the wall like books, up to this. Judgement."""
+UPRIGHT_RAD = radians(15.0)
+"""What leans less still stands on end."""
+CLOSING_SHARE = 0.6
+"""From this share of a full floor on, pieces that stand or lie beside each other begin to touch;
+on a full floor they are pressed together. Judgement."""
 MIDDLE_SHARE = 0.6
 """The cut goes through the middle unless it meets less than this share of the best one."""
 SECTION_LINES = (0.0, 0.12, -0.12, 0.3, -0.3, 0.5, -0.5)
 """Lines, in pot radii from the middle, of which the one through most meat is drawn."""
+
+
+@dataclass(frozen=True, slots=True)
+class Covered:
+    """Shares of faces that lie on other meat, 0 to 1; see contact.py.
+
+    `first`, `second` : of the two wide faces; `side` : of one narrow side.
+    """
+
+    first: float = 0.0
+    second: float = 0.0
+    side: float = 0.0
+
+    @property
+    def wide(self) -> tuple[float, float]:
+        """Of the two wide faces."""
+        return self.first, self.second
+
+
+FREE = Covered()
+"""Steam or liquid reaches every face."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,9 +87,12 @@ class Standing:
     meat_height_m: float
     """Height of the meat as it stands, without the rack."""
     layers: int
-    """Pieces on each other that touch; they cook like one thicker piece."""
+    """Layers of pieces that touch, as they are drawn."""
     press_ratio: float
     """How far the pieces have to give way."""
+    covered: Covered = FREE
+    rack_left_out: bool = False
+    """The usual rack had to go, or it would not fit."""
 
     @property
     def rack(self) -> Rack:
@@ -98,71 +141,212 @@ def _met_m(cut: tuple[float, tuple[tuple[int, float, float], ...]]) -> float:
     return sum(right - left for _, left, right in cut[1])
 
 
+@dataclass(frozen=True, slots=True)
+class Lying:
+    """What a cook may ask of how it lies. What is None or left alone the engine chooses.
+
+    `arrangement` : this way and no other
+    `touching` : False keeps gaps for the steam, where there is room for them
+    """
+
+    arrangement: Arrangement | None = None
+    touching: bool = True
+
+
+ANYHOW = Lying()
+
+
 def stand(
-    load: Load, pot: Pot, school: School, rack: Rack | None = None, *, stacked: bool = False
+    load: Load, pot: Pot, school: School, rack: Rack | None = None, lying: Lying = ANYHOW
 ) -> Standing:
     """How the load stands: the first way of lying, in the order of the trade, that fits.
 
-    Racks of ribs too long for the pot are coiled, sections stand on end, roasts lie side by side,
-    blocks criss-cross when one layer is not enough, small pieces make a heap; the last resort is
-    a stack, which costs its time. `stacked` asks for a stack.
+    Racks of ribs too long for the pot are coiled, sections stand on end or lean, roasts lie side
+    by side, a thin flat folds over, blocks criss-cross, small pieces make a heap; the last resort
+    is a stack. A rack that nobody asked for is left out when it makes the meat too high.
 
     Raises
     ------
     WishError : it does not fit; says what to cut where, or how many runs to cook.
     """
-    kind = racks()[rack or SCHOOL_RACKS[school]]
-    radius = pot.inner_diameter_m / 2 - kind.inset_m
-    room = pot.inner_height_m - LID_CLEARANCE.value - kind.height_m
+    usual = racks()[rack or SCHOOL_RACKS[school]]
+    kinds = [usual] if rack is not None or usual.height_m == 0 else [usual, racks()["none"]]
+    refusals = []
+    for kind in kinds:
+        found = _stand_on(load, pot, kind, lying)
+        if not isinstance(found, WishError):
+            return replace(found, rack_left_out=kind is not usual)
+        refusals.append(found)
+    raise refusals[0]
+
+
+def _stand_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Standing | WishError:
+    floor = _Floor(
+        pot.inner_diameter_m / 2 - kind.inset_m,
+        # what stands on edge leans by about a tenth
+        (pot.inner_height_m - LID_CLEARANCE.value - kind.height_m) * GIVE_RATIO.value,
+    )
     lowest: float | None = None
-    for arrangement, pack, layers in _ways(load, radius, stacked=stacked):
-        layer = pack()
+    for way in _ways(load, floor, lying):
+        layer = way.pack()
         if layer is None:
             continue
         height = max(item.bottom_m + item.height_m for item in layer.placed)
-        # what stands on edge leans by about a tenth
-        if height <= room * GIVE_RATIO.value:
-            placed = facing(layer.placed)
-            return Standing(arrangement, kind, placed, height, layers, layer.press_ratio)
+        if height <= floor.room_m * (1.0 + 1e-9):
+            covered = way.covered if lying.touching else FREE
+            return Standing(
+                way.arrangement,
+                kind,
+                facing(layer.placed),
+                height,
+                way.layers,
+                layer.press_ratio,
+                covered,
+            )
         lowest = height if lowest is None else min(lowest, height)
-    raise _does_not_fit(load, pot, kind, room, lowest)
+    return _does_not_fit(load, pot, kind, floor.room_m / GIVE_RATIO.value, lowest)
 
 
-_Way: TypeAlias = tuple[Arrangement, Callable[[], Layer | None], int]
+@dataclass(frozen=True, slots=True)
+class _Floor:
+    """Where the load lies: radius and height [m]."""
+
+    radius_m: float
+    room_m: float
+
+    def layers(self, area_m2: float) -> float:
+        """How many times pieces of so much area cover it, as a real number."""
+        return area_m2 / (FLOOR_SHARE.value * pi * self.radius_m**2)
 
 
-def _ways(load: Load, radius_m: float, *, stacked: bool) -> Iterator[_Way]:
-    """Ways of lying that suit the load, the best first, with the layers that touch."""
+@dataclass(frozen=True, slots=True)
+class _Way:
+    """A way of lying that is tried."""
+
+    arrangement: Arrangement
+    pack: Callable[[], Layer | None]
+    covered: Covered = FREE
+    layers: int = 1
+
+
+def _ways(load: Load, floor: _Floor, lying: Lying) -> Iterator[_Way]:
+    """Ways of lying that suit the load, the best first."""
+    for way in _all_ways(load, floor):
+        if lying.arrangement is None:
+            yield way
+        elif lying.arrangement == way.arrangement:
+            # a stack that was asked for is one, also where there is room for a single layer
+            whole = Covered(1.0, float(way.layers > 2), way.covered.side)
+            yield replace(way, covered=whole) if way.layers > 1 else way
+
+
+def _all_ways(load: Load, floor: _Floor) -> Iterator[_Way]:
     flat = _footprints(load, lambda piece: (piece.length_m, piece.width_m, piece.thickness_m))
-    if not stacked:
-        yield from _single_layers(load, flat, radius_m)
-        yield from _loose_layers(load, flat, radius_m)
+    times = floor.layers(sum(item.long_m * item.short_m for item in flat))
+    covered = _lying_flat(times, len(flat))
+    yield from _single_layers(load, flat, floor, covered)
+    yield from _loose_layers(load, flat, floor.radius_m)
     for layers in range(2, MAX_LAYERS + 1):
         thick = layers * max(piece.thickness_m for piece in load.pieces)
         if layers <= len(flat) and thick <= MAX_STACK_M:
-            yield "stacked", _layered(flat, radius_m, layers, crossed=False), layers
+            pack = _layered(flat, floor.radius_m, layers, crossed=False)
+            yield _Way("stacked", pack, covered, layers)
 
 
-def _single_layers(load: Load, flat: list[Footprint], radius_m: float) -> Iterator[_Way]:
-    if any(must_coil(piece, radius_m) for piece in load.pieces):
-        yield "coiled", lambda: _coil(load, radius_m), 1
+def _lying_flat(times: float, count: int) -> Covered:
+    """What of the faces is covered when pieces cover the floor so many times.
+
+    The first faces between one and two times, the second ones between two and three; sides close
+    as the floor fills.
+    """
+    if count == 1:
+        return FREE
+    return Covered(
+        min(max(times - 1.0, 0.0), 1.0), min(max(times - 2.0, 0.0), 1.0), _closing(times)
+    )
+
+
+def _closing(times: float) -> float:
+    return min(max((times - CLOSING_SHARE) / (1.0 - CLOSING_SHARE), 0.0), 1.0)
+
+
+def _single_layers(
+    load: Load, flat: list[Footprint], floor: _Floor, covered: Covered
+) -> Iterator[_Way]:
+    radius = floor.radius_m
+    if any(must_coil(piece, radius) for piece in load.pieces):
+        yield _Way("coiled", lambda: _coil(load, radius))
         return
     if all(piece.cut.coils for piece in load.pieces):
-        upright = _footprints(load, lambda it: (it.length_m, it.thickness_m, it.width_m))
-        yield "on_end", lambda: pack_rows(upright, radius_m), 1
-        across = _footprints(load, lambda it: (it.width_m, it.thickness_m, it.length_m))
-        yield "on_end", lambda: pack_rows(across, radius_m), 1
+        yield from _upright(load, floor)
     name: Arrangement = "one" if len(flat) == 1 else "side_by_side"
-    yield name, lambda: pack_rows(flat, radius_m), 1
+    yield _Way(name, lambda: pack_rows(flat, radius), covered)
+    if len(flat) == 1 and flat[0].height_m <= MAX_FOLDED_M:
+        yield _folded(flat[0], floor)
+
+
+def _upright(load: Load, floor: _Floor) -> Iterator[_Way]:
+    """Sections on edge, then on end; they lean when they are too high."""
+    for on_edge in (True, False):
+        sides = [
+            (it.width_m, it.length_m) if on_edge else (it.length_m, it.width_m)
+            for it in load.pieces
+        ]
+        highest = max(up for up, _ in sides)
+        lean = _lean_rad(highest, floor.room_m)
+        if lean is None:
+            continue
+        # what leans takes more floor, and the last one its whole slant
+        slant = highest * sin(lean) / len(load.pieces)
+        stood = _footprints(load, partial(_stood, on_edge=on_edge, lean=lean, slant_m=slant))
+        if lean > UPRIGHT_RAD:
+            # with a gap for the steam, also on a full floor
+            yield _Way("leaning", _rows(stood, floor.radius_m))
+            continue
+        closing = _closing(floor.layers(sum(it.long_m * it.short_m for it in stood)))
+        yield _Way("on_end", _rows(stood, floor.radius_m), Covered(closing, closing))
+
+
+def _stood(
+    piece: Piece, *, on_edge: bool, lean: float, slant_m: float
+) -> tuple[float, float, float]:
+    """Sides and height of a piece that stands."""
+    up, along = piece.width_m, piece.length_m
+    if not on_edge:
+        up, along = along, up
+    return along, piece.thickness_m / cos(lean) + slant_m, up * cos(lean)
+
+
+def _rows(footprints: list[Footprint], radius_m: float) -> Callable[[], Layer | None]:
+    return lambda: pack_rows(footprints, radius_m)
+
+
+def _lean_rad(up_m: float, room_m: float) -> float | None:
+    """How far something so high leans to be as high as the room; None: too far.
+
+    Its edges are rounded, so that its thickness adds nothing.
+    """
+    lean = acos(min(room_m / up_m, 1.0))
+    return lean if lean <= MAX_LEAN_RAD else None
+
+
+def _folded(piece: Footprint, floor: _Floor) -> _Way:
+    """A thin flat too long for the pot: what sticks out is folded over onto it."""
+    times = floor.layers(piece.long_m * piece.short_m)
+    sides = (piece.long_m / 2, piece.short_m)
+    lies = Footprint(piece.kind, max(sides), min(sides), 2 * piece.height_m)
+    share = min(max(times - 1.0, 0.0), 1.0)
+    return _Way("folded", lambda: pack_rows([lies], floor.radius_m), Covered(share))
 
 
 def _loose_layers(load: Load, flat: list[Footprint], radius_m: float) -> Iterator[_Way]:
     """Layers that steam gets between."""
     if all(piece.cut.blocks for piece in load.pieces):
-        yield "criss_cross", _layered(flat, radius_m, 2, crossed=True), 1
+        for layers in range(2, MAX_LAYERS + 1):
+            yield _Way("criss_cross", _layered(flat, radius_m, layers, crossed=True))
     if all(piece.cut.small for piece in load.pieces):
         for layers in range(2, MAX_LAYERS + 1):
-            yield "heap", _layered(flat, radius_m, layers, crossed=True), 1
+            yield _Way("heap", _layered(flat, radius_m, layers, crossed=True))
 
 
 def _layered(

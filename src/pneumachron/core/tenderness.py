@@ -1,4 +1,4 @@
-"""Tenderness: time above 70 °C at the core, weighed by how hot it was.
+"""Tenderness: time above 70 °C where softening is read, weighed by how hot it was.
 
 The dose of a history is the number of minutes at 100 °C that would have done the same. Every
 texture of a cut is a dose; neighbours on the ladder differ by `LADDER_STEP`.

@@ -11,7 +11,7 @@ from pneumachron.core.pot_heat import AfterHold
 from pneumachron.core.pots import GAUGE_RANGE_PA, Pot
 from pneumachron.core.racks import Rack
 from pneumachron.core.release import USUAL_WAIT_S, ReleaseChoice, after_hold, choose_release
-from pneumachron.core.standing import Standing, stand
+from pneumachron.core.standing import ANYHOW, Lying, Standing, stand
 from pneumachron.core.steam import ALTITUDE_RANGE_M
 
 Level: TypeAlias = Literal["high", "low"]
@@ -22,8 +22,8 @@ LEVELS: tuple[Level, ...] = get_args(Level)
 class Wish:
     """What the cook wants. What is None is chosen from the cut, the school and the pot.
 
-    `liquid_m3` overrules the school's amount, `gauge_pa` the level, `stacked` asks for pieces on
-    each other. `wait_s` is only of a timed release, `stay_s` of soaking and keeping warm.
+    `liquid_m3` overrules the school's amount, `gauge_pa` the level, `lying` the engine's way of
+    laying it. `wait_s` is only of a timed release, `stay_s` of soaking and keeping warm.
     """
 
     load: Load
@@ -38,7 +38,7 @@ class Wish:
     stay_s: float | None = None
     boil_s: float = 0.0
     rack: Rack | None = None
-    stacked: bool = False
+    lying: Lying = ANYHOW
     sauce: Sauce = NO_SAUCE
     foams: bool = False
     gauge_pa: float | None = None
@@ -93,7 +93,7 @@ def set_up(wish: Wish) -> Setup:
             f"Give {least / 1000:.0f} to {most / 1000:.0f} kPa; the manual says which.",
         )
     check_room(wish.load, wish.pot, wish.school)
-    standing = stand(wish.load, wish.pot, wish.school, wish.rack, stacked=wish.stacked)
+    standing = stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
     filling = fill(
         wish.load,
         wish.pot,

@@ -17,6 +17,7 @@ from pneumachron.core.load import FREEZER_C, MAX_PIECES, Load, Piece, Shape, mak
 from pneumachron.core.pots import Pot
 from pneumachron.core.racks import Rack
 from pneumachron.core.serving import trimmed_kg
+from pneumachron.core.standing import Arrangement, Lying
 from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import Quantity, parse_measure
 from pneumachron.core.wish import Level, Wish
@@ -75,6 +76,8 @@ class PlanInputs:
     altitude: str | None = None
     rack: Rack | None = None
     stacked: bool = False
+    lying: Arrangement | None = None
+    touching: bool = True
     stay_min: int | None = None
     boil_min: int = 0
     gauge: str | None = None
@@ -96,6 +99,8 @@ class Defaults:
     taste_step: float = 0.0
     taste_ln: tuple[tuple[str, float], ...] = ()
     """What the log taught: by cut, how much more softening this household needs, as ln dose."""
+    taste_sd: tuple[tuple[str, float], ...] = ()
+    """How well the log knows that: by cut, 1 sd of ln dose."""
     heat_ln: float = 0.0
     """What the log taught of the pot, as ln heat over its own numbers."""
 
@@ -128,7 +133,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         stay_s=None if inputs.stay_min is None else 60.0 * inputs.stay_min,
         boil_s=60.0 * inputs.boil_min,
         rack=inputs.rack,
-        stacked=inputs.stacked,
+        lying=Lying("stacked" if inputs.stacked else inputs.lying, inputs.touching),
         sauce=_sauce(inputs),
         foams=inputs.foams,
         gauge_pa=_given(inputs.gauge, "pressure", "gauge"),
@@ -157,7 +162,7 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
     start_c, seared = START_WORDS.get(word, (None, False))
     if word not in START_WORDS:
         start_c = _given(entry.start, "temperature", "start")
-    cut = taught(cut, dict(defaults.taste_ln))
+    cut = taught(cut, dict(defaults.taste_ln), dict(defaults.taste_sd))
     piece = make_piece(
         cut,
         mass_kg=(trimmed_kg(cut, mass_kg) if entry.as_bought else mass_kg) / entry.count,

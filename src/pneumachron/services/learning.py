@@ -101,12 +101,19 @@ def defaults_with(session: Session, learned: Sequence[Learned]) -> Defaults:
     """The same, when it is known already what moves the plan."""
     household = current_household(session)
     plain = Defaults(household.altitude_m, household.start_temp_c, household.taste_step)
-    return replace(plain, taste_ln=taste_ln(learned), heat_ln=heat_ln(learned))
+    return replace(
+        plain, taste_ln=taste_ln(learned), taste_sd=taste_sd(learned), heat_ln=heat_ln(learned)
+    )
 
 
 def taste_ln(learned: Iterable[Learned]) -> tuple[tuple[str, float], ...]:
     """By cut, as ln dose."""
     return tuple((item.key, item.belief.mean) for item in learned if item.kind == "taste")
+
+
+def taste_sd(learned: Iterable[Learned]) -> tuple[tuple[str, float], ...]:
+    """How well that is known, by cut: 1 sd of ln dose."""
+    return tuple((item.key, item.belief.sd) for item in learned if item.kind == "taste")
 
 
 def heat_ln(learned: Iterable[Learned]) -> float:

@@ -49,8 +49,11 @@ def check_kitchen(kitchen: dict[str, Any]) -> None:
 
 def _defaults(kitchen: dict[str, Any]) -> Defaults:
     kept = kitchen["defaults"]
-    taste = tuple((str(cut), float(moved)) for cut, moved in kept["taste_ln"])
-    return Defaults(**{**kept, "taste_ln": taste})
+    taste, known = (
+        tuple((str(cut), float(moved)) for cut, moved in kept.get(name, ()))
+        for name in ("taste_ln", "taste_sd")
+    )
+    return Defaults(**{**kept, "taste_ln": taste, "taste_sd": known})
 
 
 def plan_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> Plan:

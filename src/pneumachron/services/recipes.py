@@ -18,7 +18,7 @@ from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
 from pneumachron.recipes.writing.recipe import to_recipe
 from pneumachron.services.conversion_documents import converted_document, recipe_document
 from pneumachron.services.households import current_household
-from pneumachron.services.learning import heat_ln, learned_for, taste_ln
+from pneumachron.services.learning import heat_ln, learned_for, taste_ln, taste_sd
 from pneumachron.services.planning import find_pot
 from pneumachron.services.reading import Reader, read_in_place
 from pneumachron.store import recipes
@@ -122,6 +122,7 @@ def _converted(session: Session, inputs: ConvertInputs) -> Converted:
         household.start_temp_c,
         metric=household.units == "metric",
         taste_ln=taste_ln(learned),
+        taste_sd=taste_sd(learned),
     )
     give_back(session)
     return convert(understood, kitchen, inputs.choices.to_choices())

@@ -37,7 +37,7 @@ def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookCo
     Without what the log had taught when it began, or lessons would count twice. Unlike meat, and a
     cook that cannot be worked out, has no rung.
     """
-    plain = {**content.kitchen["defaults"], "taste_ln": [], "heat_ln": 0.0}
+    plain = {**content.kitchen["defaults"], "taste_ln": [], "taste_sd": [], "heat_ln": 0.0}
     kitchen = {**content.kitchen, "defaults": plain}
     again = sum(int(event.body["hold_min"]) for event in events if event.kind == "put_back")
     try:

@@ -270,6 +270,10 @@ class BackupDefaults(Closed):
         list[tuple[Annotated[str, Field(max_length=40)], Annotated[float, Field(ge=-5, le=5)]]],
         Field(max_length=40),
     ] = Field(default_factory=list)
+    taste_sd: Annotated[
+        list[tuple[Annotated[str, Field(max_length=40)], Annotated[float, Field(ge=0, le=5)]]],
+        Field(max_length=40),
+    ] = Field(default_factory=list)
     heat_ln: Annotated[float, Field(ge=-2, le=2)] = 0.0
 
 

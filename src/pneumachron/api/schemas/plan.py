@@ -63,7 +63,11 @@ class PlanIn(Closed):
     liquid: Annotated[MeasureText | None, Field(description="instead of the school's")] = None
     altitude: Annotated[MeasureText | None, Field(description="instead of the household's")] = None
     rack: Annotated[Rack | None, Field(description="instead of the school's")] = None
-    stacked: Annotated[bool, Field(description="pieces lie on each other and touch")] = False
+    stacked: Annotated[bool, Field(description="short for lying: stacked")] = False
+    lying: Annotated[
+        Arrangement | None, Field(description="how the pieces lie; the best that fits")
+    ] = None
+    touching: Annotated[bool, Field(description="false: gaps are kept for the steam")] = True
     stay_min: Annotated[
         int | None, Field(ge=0, le=600, description="of soaking or keeping warm")
     ] = None

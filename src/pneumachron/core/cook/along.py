@@ -68,9 +68,11 @@ def pieces_along(setup: Setup, time_s: FloatArray, pot_c: FloatArray) -> tuple[P
     _, meat = first_cases(setup)
     response = meat.response(GRID_S, count)
     jump = (pot[0] - meat.start_c)[..., np.newaxis]
-    core = meat.start_c[..., np.newaxis] + jump * response.core_step
-    core = (core + duhamel(np.diff(pot)[np.newaxis], response.core_ramp))[0]
-    dose = cumulative_dose_min(core, step_s=GRID_S)
+    start = meat.start_c[..., np.newaxis]
+    rise = np.diff(pot)[np.newaxis]
+    core = (start + jump * response.core_step + duhamel(rise, response.core_ramp))[0]
+    read = (start + jump * response.reading_step + duhamel(rise, response.reading_ramp))[0]
+    dose = cumulative_dose_min(read, step_s=GRID_S)
     shown = meat.shown_c(core)
     kinds = setup.wish.load.kinds()
     names = kind_names(setup.wish.load)

@@ -165,9 +165,11 @@ ARRANGED = {
     "side_by_side": "Pieces side by side, never on each other",
     "one": "The piece in, fat side up",
     "on_end": "Sections on end",
+    "leaning": "Sections leaning against the wall, with gaps",
+    "folded": "The flat in, folded over once",
     "criss_cross": "Blocks criss-cross, not packed",
     "heap": "Pieces loosely heaped",
-    "stacked": "Pieces on each other, with gaps",
+    "stacked": "Pieces in, partly on each other",
 }
 LID_TICKS = (
     "gasket seated all round",

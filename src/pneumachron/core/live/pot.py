@@ -91,7 +91,7 @@ class Inside:
 def inside_of(setup: Setup, truth: Truth, *, stuck: bool = False) -> Inside:
     """What a settled wish puts into the pot."""
     meat = tuple(
-        LiveMeat(piece, count, setup.standing.layers, truth.size_ratio)
+        LiveMeat(piece, count, setup.standing.covered, truth.size_ratio)
         for piece, count in setup.wish.load.kinds()
     )
     sauce = setup.wish.sauce
@@ -278,7 +278,7 @@ class LivePot:
         lid_off = self.state in {"open", "no_vessel"}
         loss = self.pot.loss_open_w_k if lid_off else self.pot.loss_closed_w_k
         loss *= self.truth.loss_ratio
-        around = [meat.temp_c.copy() for meat in self.inside.meat]
+        before = [meat.reading_c for meat in self.inside.meat]
         into_meat_j = sum(meat.step(self.water_c, STEP_S) for meat in self.inside.meat)
         steam = not lid_off and self.water_c > self.boil_c
         stored = self._water_j_k() + (float(self._cases.headspace_j_k[0]) if steam else 0.0)
@@ -294,8 +294,8 @@ class LivePot:
         self.plate_c = (right_plate * d + contact * right_water) / determinant
         new = (a * right_water + contact * right_plate) / determinant
         self.water_c = self._steamed(new, stored, lid_off=lid_off)
-        for kind, (meat, before) in enumerate(zip(self.inside.meat, around, strict=True)):
-            pair = np.array([before[0], meat.core_c])
+        for kind, (meat, read) in enumerate(zip(self.inside.meat, before, strict=True)):
+            pair = np.array([read, meat.reading_c])
             self._dose_min[kind] += float(cumulative_dose_min(pair, step_s=STEP_S)[-1])
         self._next_state()
 

@@ -16,6 +16,7 @@ class Kitchen:
     start_temp_c: float
     metric: bool = True
     taste_ln: tuple[tuple[str, float], ...] = ()
+    taste_sd: tuple[tuple[str, float], ...] = ()
     """What the log taught of a cut, as ln dose."""
 
 

@@ -85,7 +85,7 @@ def _scaled(understood: Understood, choices: Choices) -> tuple[float, float]:
 def _wish(
     understood: Understood, kitchen: Kitchen, choices: Choices, *, mass_kg: float, count: int
 ) -> Wish:
-    cut = taught(cut_by_id(understood.cut), dict(kitchen.taste_ln))
+    cut = taught(cut_by_id(understood.cut), dict(kitchen.taste_ln), dict(kitchen.taste_sd))
     bone = understood.bone if cut.bone_ratio > 0 else None
     piece = make_piece(
         cut,

@@ -23,11 +23,13 @@ RELEASE_TEXT = {
 _ARRANGED = {
     "coiled": "coiled, bone side in",
     "on_end": "standing on end",
+    "leaning": "leaning against the wall, with gaps",
+    "folded": "folded over once",
     "criss_cross": "criss-cross, not packed",
     "heap": "loosely heaped",
     "side_by_side": "side by side, never on each other",
     "one": "fat side up",
-    "stacked": "on each other, with gaps",
+    "stacked": "partly on each other",
 }
 _RACKS = {
     "none": "straight on the base",
