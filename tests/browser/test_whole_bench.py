@@ -256,7 +256,7 @@ def test_taste_of_the_household_moves_the_texture(page: Page) -> None:
         page.get_by_role("button", name="Save", exact=True).click()
     page.goto(BRISKET)
     expect(hold(page)).to_have_text(HOLD)
-    expect(page.get_by_role("radio", name="very tender")).to_be_checked()
+    expect(page.get_by_role("radio", name="falls apart")).to_be_checked()
     page.goto("/kit")
     page.get_by_role("radio", name="as is usual").click()
     with page.expect_response("**/api/household"):
@@ -268,7 +268,7 @@ def test_each_number_says_why_beside_it(page: Page) -> None:
     expect(hold(page)).to_have_text(HOLD)
     for number, words in (
         ("hold", "Thickness decides"),
-        ("range", "Most of the range"),
+        ("range", "8 of 10"),
         ("liquid", "ml"),
         ("release", "keeps"),
         ("total", "heating up: "),
@@ -336,11 +336,12 @@ def test_rarer_choices_are_on_the_bench(page: Page) -> None:
     field(page, "width").fill("")
     expect(page.get_by_role("alert")).to_have_count(0)
     single = minutes(page)
-    page.get_by_role("checkbox", name="pieces lie on each other").click()
+    page.get_by_label("how it lies").select_option(label="partly on each other")
     expect(hold(page)).not_to_have_text(f"{single // 60}:{single % 60:02d}")
-    assert minutes(page) > single  # two layers are one thick piece
+    assert minutes(page) > single  # little heat gets between them
     page.reload()
-    expect(page.get_by_role("checkbox", name="pieces lie on each other")).to_be_checked()
+    expect(page.get_by_label("how it lies")).to_have_value("stacked")
+    page.get_by_role("checkbox", name="pieces kept apart").click()
 
 
 def test_sauce_sides_and_the_minutes_of_a_recipe(page: Page) -> None:

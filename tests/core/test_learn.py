@@ -149,6 +149,73 @@ def test_five_hundred_kitchens(tables: list[Table], which: int) -> None:
     assert np.mean(inside) == pytest.approx(COVER, abs=0.04)
 
 
+def cook_on(
+    rng: np.random.Generator, wished: float, offset: FloatArray, kin: list[list[Tasted]] | None
+) -> list[Belief]:
+    """What is believed of households after a row of cooks (n, KITCHENS offsets of each cook), each
+    cook set by what is believed then."""
+    kitchens = offset.shape[1]
+    seen: list[list[Tasted]] = [[] for _ in range(kitchens)]
+    beliefs = [taste_belief([], kin[i] if kin else ()) for i in range(kitchens)]
+    for row in offset:
+        for i in range(kitchens):
+            model = wished + beliefs[i].mean / LN_RUNG
+            real = model - (row[i] + rng.normal(0.0, 0.13)) / LN_RUNG
+            rung = np.clip(np.round(real), 0, 4)
+            if rng.random() < 0.15:
+                rung = np.clip(rung + rng.choice([-1, 1]), 0, 4)
+            seen[i].append(Tasted(model, float(rung)))
+            beliefs[i] = taste_belief(seen[i], kin[i] if kin else ())
+    return beliefs
+
+
+def rmse(beliefs: list[Belief], offset: FloatArray) -> float:
+    means = np.array([belief.mean for belief in beliefs])
+    return float(np.sqrt(np.mean((means - offset) ** 2)))
+
+
+@pytest.mark.parametrize(("wished", "most"), [(2.0, 0.08), (3.0, 0.08), (4.0, 0.13)])
+def test_a_steady_household_is_known_after_32_cooks(wished: float, most: float) -> None:
+    """The aims are the owner's. At the top rung an outcome says only "at least"."""
+    rng = np.random.default_rng(int(wished))
+    offset = rng.normal(0.0, 0.25, 120)
+    beliefs = cook_on(rng, wished, np.tile(offset, (32, 1)), None)
+    # 120 households: the error of an rms is about 7 %
+    assert rmse(beliefs, offset) <= 1.1 * most
+    inside = [b.low <= x <= b.high for b, x in zip(beliefs, offset, strict=True)]
+    assert np.mean(inside) >= COVER - 0.06
+
+
+def test_a_change_is_half_believed_after_eight_cooks() -> None:
+    rng = np.random.default_rng(9)
+    steady, changed = np.zeros((20, 60)), np.full((8, 60), -0.35)
+    beliefs = cook_on(rng, 2.0, np.vstack([steady, changed]), None)
+    assert -0.35 <= np.mean([belief.mean for belief in beliefs]) <= -0.175
+
+
+def test_cuts_of_a_family_teach_each_other() -> None:
+    rng = np.random.default_rng(11)
+    offset = rng.normal(0.0, 0.22, 60)
+    told = [
+        [Tasted(2.0, float(np.clip(np.round(2.0 - x / LN_RUNG), 0, 4)))] * 6
+        for x in offset + rng.normal(0.0, 0.05, 60)
+    ]
+    alone = [taste_belief([]) for _ in offset]
+    pooled = [taste_belief([], kin) for kin in told]
+    assert rmse(pooled, offset) < 0.7 * rmse(alone, offset)
+    # but never as much as cooks of its own
+    own = [taste_belief(kin) for kin in told]
+    assert all(p.sd > o.sd for p, o in zip(pooled, own, strict=True))
+
+
+def test_the_ends_of_the_ladder_are_open() -> None:
+    """ "Falls apart" is said of all that is softer too: no less is needed for sure."""
+    top = taste_belief([Tasted(6.0, 4.0)] * 8)
+    assert top.mean == pytest.approx(0.0, abs=0.08)
+    bottom = taste_belief([Tasted(-2.0, 0.0)] * 8)
+    assert bottom.mean == pytest.approx(0.0, abs=0.08)
+
+
 def test_outliers_do_not_throw_it(tables: list[Table]) -> None:
     found = simulate(tables[0], np.random.default_rng(7), stray=True)
     assert np.percentile(found.after, 90) <= np.percentile(found.before, 90)

@@ -174,10 +174,10 @@ def test_a_log_narrows_the_band() -> None:
         widths.append(band(80.0, kitchens=kitchens).high_min)
     assert widths == sorted(widths, reverse=True)
     assert len(set(widths)) == 4
-    # closed form: rise · √(belief² + 0.15²), rise = ln(92/80) / ln 1.3
+    # closed form: rise · √(belief² + 0.13²), rise = ln(92/80) / ln 1.3
     rise = log(92 / 80) / log(1.3)
     found = kitchens_of(replace(plain, taste_sd_ln=0.1), 80.0, 92.0)
-    assert found.sd_ln == pytest.approx(rise * (0.1**2 + 0.15**2) ** 0.5)
+    assert found.sd_ln == pytest.approx(rise * (0.1**2 + 0.13**2) ** 0.5)
 
 
 def test_range_names_its_largest_part() -> None:

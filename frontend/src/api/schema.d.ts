@@ -3747,7 +3747,7 @@ export interface components {
              * Lying
              * @description how the pieces lie; the best that fits
              */
-            lying?: ("one" | "side_by_side" | "on_end" | "leaning" | "coiled" | "folded" | "criss_cross" | "heap" | "stacked") | null;
+            lying?: ("one" | "side_by_side" | "on_edge" | "on_end" | "leaning" | "coiled" | "folded" | "criss_cross" | "heap" | "stacked") | null;
             /**
              * Touching
              * @description false: gaps are kept for the steam
@@ -4663,7 +4663,7 @@ export interface components {
             /** Coiled */
             coiled: boolean;
             /** Arrangement */
-            arrangement?: ("one" | "side_by_side" | "on_end" | "leaning" | "coiled" | "folded" | "criss_cross" | "heap" | "stacked") | null;
+            arrangement?: ("one" | "side_by_side" | "on_edge" | "on_end" | "leaning" | "coiled" | "folded" | "criss_cross" | "heap" | "stacked") | null;
             /**
              * Tight
              * @default false

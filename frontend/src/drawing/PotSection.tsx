@@ -9,6 +9,7 @@ import {
   potGeometry,
   VIEW,
 } from "@/drawing/pot-geometry";
+import { LYING_WORDS } from "@/lib/words";
 
 interface Props {
   plan: PlanOut;
@@ -75,25 +76,11 @@ export const PotSection = memo(function PotSection({ plan, units, enlarge, onPou
   );
 });
 
-type Arrangement = NonNullable<PlanOut["standing"]["arrangement"]>;
-
-const WAYS: Record<Arrangement, string> = {
-  one: "lying flat",
-  side_by_side: "side by side",
-  on_end: "standing on end",
-  leaning: "leaning, with gaps",
-  folded: "folded over",
-  coiled: "coiled, bone side in",
-  criss_cross: "crosswise, with gaps",
-  heap: "in a loose heap",
-  stacked: "partly on each other",
-};
-
 function caption(plan: PlanOut, unseen: number): string {
   const count = plan.standing.placed.length;
   const { arrangement } = plan.standing;
   const what = count === 1 ? "one piece" : `${count} pieces`;
-  const how = arrangement ? ` ${WAYS[arrangement]}` : "";
+  const how = arrangement ? ` ${LYING_WORDS[arrangement]}` : "";
   const behind = unseen > 0 ? `, ${unseen} not in this cut` : "";
   return `${what}${how}${behind}, ${WHERE[plan.setting.rack]}`;
 }

@@ -1,7 +1,7 @@
 /** What stands on the Bench, as it stands in the address. Texts are kept exactly as typed. */
 
 import type { FinishKind, PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
-import { FINISH_WORDS, TEXTURES } from "@/lib/words";
+import { type Arrangement, FINISH_WORDS, LYING_WORDS, TEXTURES } from "@/lib/words";
 
 export type Rack = NonNullable<PlanIn["rack"]>;
 export type Shape = PlanIn["pieces"][number]["shape"];
@@ -33,7 +33,10 @@ export interface Wish {
   gauge: string;
   length: string;
   width: string;
-  stacked: boolean;
+  /** How the pieces lie; null: the best way that fits. */
+  lying: Arrangement | null;
+  /** Kept apart, with gaps for the steam. */
+  apart: boolean;
   /** Minutes of open boil after the release. */
   boil: string;
   sauceThin: boolean;
@@ -67,7 +70,8 @@ export const EMPTY_WISH: Wish = {
   gauge: "",
   length: "",
   width: "",
-  stacked: false,
+  lying: null,
+  apart: false,
   boil: "",
   sauceThin: false,
   sugar: "",
@@ -76,6 +80,7 @@ export const EMPTY_WISH: Wish = {
 
 const SCHOOLS: School[] = ["steam", "lean", "short_braise", "bath"];
 const RELEASES: ReleaseMethod[] = ["natural", "timed", "quick", "soak", "keep_warm"];
+const LYING = Object.keys(LYING_WORDS) as Arrangement[];
 const RACKS: Rack[] = ["none", "trivet", "tall", "basket", "bed"];
 const LEVELS: Wish["level"][] = ["high", "low", "own"];
 const FINISHES = Object.keys(FINISH_WORDS) as FinishKind[];
@@ -117,7 +122,8 @@ export function wishFromAddress(search: URLSearchParams): Wish {
     gauge: text("pressure"),
     length: text("length"),
     width: text("width"),
-    stacked: search.get("stacked") === "yes",
+    lying: oneOf(search.get("stacked") === "yes" ? "stacked" : search.get("lying"), LYING),
+    apart: search.get("apart") === "yes",
     boil: text("boil"),
     sauceThin: search.get("sauce-is") === "thin",
     sugar: text("sugar"),
@@ -159,7 +165,8 @@ export function wishToAddress(wish: Wish, planId: string | null): URLSearchParam
   put("pressure", wish.level === "own" && wish.gauge);
   put("length", wish.length);
   put("width", wish.width);
-  put("stacked", wish.stacked && "yes");
+  put("lying", wish.lying);
+  put("apart", wish.apart && "yes");
   put("boil", wish.boil);
   put("sauce-is", wish.sauceThin && "thin");
   put("sugar", wish.sugar);
@@ -196,7 +203,9 @@ export function wishToPlan(wish: Wish): PlanIn | null {
     rack: wish.rack,
     level: wish.level === "own" ? "high" : wish.level,
     gauge: wish.level === "own" ? orNull(wish.gauge) : null,
-    stacked: wish.stacked,
+    stacked: false,
+    lying: wish.lying,
+    touching: !wish.apart,
     boil_min: whole(wish.boil),
     foams: wish.foams,
     sauce: orNull(wish.sauce),
@@ -289,7 +298,8 @@ function rarerBack(inputs: PlanIn): Partial<Wish> {
   return {
     level: inputs.gauge ? "own" : inputs.level,
     gauge: inputs.gauge ?? "",
-    stacked: inputs.stacked,
+    lying: inputs.stacked ? "stacked" : (inputs.lying ?? null),
+    apart: !inputs.touching,
     boil: inputs.boil_min ? String(inputs.boil_min) : "",
     sauceThin: !inputs.sauce_thick,
     sugar: inputs.sauce_sugar_g_l ? String(inputs.sauce_sugar_g_l) : "",

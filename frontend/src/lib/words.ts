@@ -5,6 +5,7 @@ import type {
   Marinade,
   PhaseOut,
   PlanIn,
+  PlanOut,
   ReleaseMethod,
   School,
   SourceMethod,
@@ -88,4 +89,20 @@ export const FINISH_WORDS: Record<FinishKind, string> = {
   grill: "on the grill",
   crisping: "under the crisping lid",
   none: "no crust",
+};
+
+export type Arrangement = NonNullable<PlanOut["standing"]["arrangement"]>;
+
+/** How pieces lie in the pot. */
+export const LYING_WORDS: Record<Arrangement, string> = {
+  one: "lying flat",
+  side_by_side: "side by side",
+  on_edge: "standing on edge",
+  on_end: "standing on end",
+  leaning: "leaning, with gaps",
+  coiled: "coiled, bone side in",
+  folded: "folded over",
+  criss_cross: "crosswise",
+  heap: "in a loose heap",
+  stacked: "partly on each other",
 };

@@ -158,7 +158,7 @@ GAUGE_SPREAD = Constant(
     4_000.0, "Pa", Source("judgement", "1 sd of what a pot regulates at about what it says")
 )
 COOK_SPREAD = Constant(
-    0.15, "1", Source("judgement", "1 sd of ln dose from one piece to the next in one kitchen")
+    0.13, "1", Source("judgement", "1 sd of ln dose from one piece to the next in one kitchen")
 )
 BAND_SDS = Constant(
     1.2816, "1", Source("published", "normal quantile: 80 % lie within so many sd on both sides")

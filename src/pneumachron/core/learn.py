@@ -2,13 +2,16 @@
 
 Two numbers, each a belief on a grid, moved by Bayes' rule. The softening offset of a cut is the
 log of the dose this household needs over the fitted one; its prior is the scatter of practice about
-the fit. A cook that came out on another rung than the model says moves it, but a rung is coarse, it
-is sometimes misjudged by one, and no measured piece is as thick as it was measured: the likelihood
-holds all three. The heat of a pot is learned from times to pressure.
+the fit, or what is known of other cuts of the family. A cook that came out on another rung than the
+model says moves it, but a rung is coarse, it is sometimes misjudged by one, and no two pieces are
+alike: the likelihood holds all three. The top rung means "at least", the lowest "at most". What was
+learned long ago fades a little with every cook since: butchers and tastes change. The heat of a pot
+is learned from times to pressure.
 """
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 import numpy as np
 from scipy.special import ndtr
@@ -16,6 +19,7 @@ from scipy.special import ndtr
 from pneumachron.core.constants import COOK_SPREAD, LADDER_STEP
 from pneumachron.core.cuts import Cut
 from pneumachron.core.steam import FloatArray
+from pneumachron.core.tenderness import TEXTURES
 
 TASTE_PRIOR_SD = 0.25
 """Of ln dose, from household to household and butcher to butcher. Judgement; the fitted doses
@@ -38,8 +42,13 @@ UP_STRAY_SD = 0.7
 GRID = 241
 REACH_SD = 4.0
 LN_RUNG = float(np.log(LADDER_STEP.value))
-RUNGS = np.arange(-1.0, 6.0)
-"""Rungs that can be named, and one beyond at each end."""
+RUNGS = np.arange(float(len(TEXTURES)))
+"""Rungs that can be named."""
+WALK_SD = 0.03
+"""Of ln dose: how far a household may drift from one cook to the next. Judgement; so that a change
+is half believed after eight cooks (tests/core/test_learn.py)."""
+KIN_SD = 0.12
+"""Of ln dose: how far a cut of a family may differ from another in one household. Judgement."""
 COVER = 0.9
 """The interval that is shown."""
 MOST_COOKS = 60
@@ -70,13 +79,41 @@ class Belief:
         return float(np.exp(self.mean))
 
 
-def taste_belief(cooks: Sequence[Tasted]) -> Belief:
-    """How much more softening this household needs for the same rung, as ln dose."""
+def taste_belief(cooks: Sequence[Tasted], kin: Sequence[Tasted] = ()) -> Belief:
+    """How much more softening this household needs for the same rung, as ln dose.
+
+    `cooks` of this cut, the oldest first; `kin` of other cuts of its family.
+    """
+    told = tuple(cooks[-MOST_COOKS:])
+    return _belief(_grid(TASTE_PRIOR_SD), np.log(_tasted(told, tuple(kin))), len(told))
+
+
+@lru_cache(maxsize=256)
+def _tasted(cooks: tuple[Tasted, ...], kin: tuple[Tasted, ...]) -> FloatArray:
+    """Shares of belief on the grid; every plan asks for the same ones again."""
     grid = _grid(TASTE_PRIOR_SD)
-    weight = _prior(grid, TASTE_PRIOR_SD)
+    share = np.exp(_prior(grid, TASTE_PRIOR_SD))
+    if kin:
+        share = _spread_out(grid, _after(grid, share, kin), KIN_SD)
+    return _after(grid, share, cooks)
+
+
+def _after(grid: FloatArray, share: FloatArray, cooks: Sequence[Tasted]) -> FloatArray:
+    """What is believed after so many cooks, each of which fades the ones before."""
     for cook in cooks[-MOST_COOKS:]:
-        weight = weight + np.log(_rung_likelihood(cook.seen_step, cook.model_step - grid / LN_RUNG))
-    return _belief(grid, weight, len(cooks[-MOST_COOKS:]))
+        share = _spread_out(grid, share, WALK_SD)
+        share = share * _rung_likelihood(cook.seen_step, cook.model_step - grid / LN_RUNG)
+        share = share / share.sum()
+    return share
+
+
+def _spread_out(grid: FloatArray, share: FloatArray, sd: float) -> FloatArray:
+    """A belief that became less sure by so much."""
+    step = float(grid[1] - grid[0])
+    reach = int(REACH_SD * sd / step) + 1
+    kernel = np.exp(-0.5 * (step * np.arange(-reach, reach + 1) / sd) ** 2)
+    wide = np.convolve(share, kernel / kernel.sum(), mode="same")
+    return np.asarray(np.maximum(wide, 1e-300))
 
 
 def heat_belief(ln_up_ratios: Sequence[float]) -> Belief:
@@ -103,15 +140,25 @@ def _prior(grid: FloatArray, prior_sd: float) -> FloatArray:
 
 
 def _rung_likelihood(seen_step: float, expected_step: FloatArray) -> FloatArray:
-    """How likely a rung is named when the meat is at `expected_step`, size error included."""
+    """How likely a rung is named when the meat is at `expected_step`, size error included.
+
+    Meat past the top rung is named with it, meat short of the lowest with that. A rung in between
+    two, as the mean of several pieces, is taken as it stands.
+    """
     spread = SIZE_SD / LN_RUNG
+    lowest, top = RUNGS[0], RUNGS[-1]
 
-    def named(step: float) -> FloatArray:
-        high = ndtr((step + 0.5 - expected_step) / spread)
-        return np.asarray(high - ndtr((step - 0.5 - expected_step) / spread))
+    def on(step: float) -> FloatArray:
+        if not lowest <= step <= top:
+            return np.zeros_like(expected_step)
+        above = ndtr((step - 0.5 - expected_step) / spread) if step > lowest else 0.0
+        below = ndtr((step + 0.5 - expected_step) / spread) if step < top else 1.0
+        return np.asarray(below - above)
 
-    beside = 0.5 * MISJUDGED_SHARE * (named(seen_step - 1.0) + named(seen_step + 1.0))
-    told = (1.0 - MISJUDGED_SHARE) * named(seen_step) + beside
+    # misjudged at an end, half of the time there is no rung beyond to name
+    kept = 1.0 - MISJUDGED_SHARE * (0.5 if seen_step in {lowest, top} else 1.0)
+    beside = 0.5 * MISJUDGED_SHARE * (on(seen_step - 1.0) + on(seen_step + 1.0))
+    told = kept * on(seen_step) + beside
     return np.asarray((1.0 - STRAY_SHARE) * told + STRAY_SHARE / len(RUNGS))
 
 
@@ -161,12 +208,9 @@ def next_experiment(cooks: Sequence[Tasted], wished_step: float) -> Experiment:
     Schlaifer, 1961, from memory).
     """
     grid = _grid(TASTE_PRIOR_SD)
-    weight = _prior(grid, TASTE_PRIOR_SD)
-    for cook in cooks[-MOST_COOKS:]:
-        weight = weight + np.log(_rung_likelihood(cook.seen_step, cook.model_step - grid / LN_RUNG))
-    share = np.exp(weight - weight.max())
-    share /= share.sum()
-    now = _belief(grid, weight, len(cooks))
+    share = _tasted(tuple(cooks), ())
+    share = share / share.sum()
+    now = _belief(grid, np.log(share), len(cooks))
     found = []
     for aside in ASIDE_STEPS:
         # the hold is the one that this belief gives, moved aside

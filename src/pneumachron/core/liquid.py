@@ -142,7 +142,7 @@ def _school_amount_m3(school: School, load: Load, pot: Pot, standing: Standing) 
     if school == "short_braise":
         low, high = BRAISE_RANGE_M3
         return min(max(BRAISE_M3_PER_KG * load.mass_kg, low), high)
-    depth = standing.rack_height_m + BATH_COVER_RATIO * standing.meat_height_m
+    depth = standing.rack_height_m + BATH_COVER_RATIO * standing.depth_m
     rack_m3 = standing.rack_kind.volume_m3(pot)
     return pot.floor_m2 * depth - BATH_COVER_RATIO * load.volume_m3 - rack_m3
 

@@ -323,6 +323,7 @@ def _rack(facts: Facts) -> Iterable[Reason]:
 _WAYS: dict[Arrangement, str] = {
     "one": "One piece lies flat on its wide side.",
     "side_by_side": "Side by side, never on each other: steam and liquid reach both wide faces.",
+    "on_edge": "Sections stand on edge, like books.",
     "on_end": "Sections stand on end, like books.",
     "coiled": "A rack too long for the pot is coiled along the wall, bone side in.",
     "leaning": "Sections lean against the wall like books, with gaps for the steam.",

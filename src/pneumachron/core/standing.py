@@ -27,6 +27,7 @@ from pneumachron.core.racks import SCHOOL_RACKS, Rack, RackKind, racks
 Arrangement: TypeAlias = Literal[
     "one",
     "side_by_side",
+    "on_edge",
     "on_end",
     "leaning",
     "coiled",
@@ -47,8 +48,8 @@ MAX_LEAN_RAD = radians(60.0)
 UPRIGHT_RAD = radians(15.0)
 """What leans less still stands on end."""
 CLOSING_SHARE = 0.6
-"""From this share of a full floor on, pieces that stand or lie beside each other begin to touch;
-on a full floor they are pressed together. Judgement."""
+"""From this share of a full floor on, pieces that lie beside each other begin to touch; on a full
+floor they are pressed together. Judgement."""
 MIDDLE_SHARE = 0.6
 """The cut goes through the middle unless it meets less than this share of the best one."""
 SECTION_LINES = (0.0, 0.12, -0.12, 0.3, -0.3, 0.5, -0.5)
@@ -90,6 +91,9 @@ class Standing:
     """Layers of pieces that touch, as they are drawn."""
     press_ratio: float
     """How far the pieces have to give way."""
+    depth_m: float
+    """Height of the meat that a bath covers: as `meat_height_m`, but without the steps of whole
+    layers for what lies flat."""
     covered: Covered = FREE
     rack_left_out: bool = False
     """The usual rack had to go, or it would not fit."""
@@ -161,7 +165,7 @@ def stand(
 ) -> Standing:
     """How the load stands: the first way of lying, in the order of the trade, that fits.
 
-    Racks of ribs too long for the pot are coiled, sections stand on end or lean, roasts lie side
+    Racks of ribs too long for the pot are coiled, sections stand on edge or lean, roasts lie side
     by side, a thin flat folds over, blocks criss-cross, small pieces make a heap; the last resort
     is a stack. A rack that nobody asked for is left out when it makes the meat too high.
 
@@ -201,6 +205,7 @@ def _stand_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Standing | 
                 height,
                 way.layers,
                 layer.press_ratio,
+                height if way.depth_m is None else way.depth_m,
                 covered,
             )
         lowest = height if lowest is None else min(lowest, height)
@@ -227,6 +232,7 @@ class _Way:
     pack: Callable[[], Layer | None]
     covered: Covered = FREE
     layers: int = 1
+    depth_m: float | None = None
 
 
 def _ways(load: Load, floor: _Floor, lying: Lying) -> Iterator[_Way]:
@@ -244,13 +250,21 @@ def _all_ways(load: Load, floor: _Floor) -> Iterator[_Way]:
     flat = _footprints(load, lambda piece: (piece.length_m, piece.width_m, piece.thickness_m))
     times = floor.layers(sum(item.long_m * item.short_m for item in flat))
     covered = _lying_flat(times, len(flat))
+    depth = max(times, 1.0) * max(item.height_m for item in flat)
     yield from _single_layers(load, flat, floor, covered)
-    yield from _loose_layers(load, flat, floor.radius_m)
+    # layers that steam gets between; their sides touch as on a full floor
+    loose = Covered(side=covered.side)
+    for layers in range(2, MAX_LAYERS + 1):
+        crossed = _layered(flat, floor.radius_m, layers, crossed=True)
+        if all(piece.cut.blocks for piece in load.pieces):
+            yield _Way("criss_cross", crossed, loose, depth_m=depth)
+        if all(piece.cut.small for piece in load.pieces):
+            yield _Way("heap", crossed, loose, depth_m=depth)
     for layers in range(2, MAX_LAYERS + 1):
         thick = layers * max(piece.thickness_m for piece in load.pieces)
         if layers <= len(flat) and thick <= MAX_STACK_M:
             pack = _layered(flat, floor.radius_m, layers, crossed=False)
-            yield _Way("stacked", pack, covered, layers)
+            yield _Way("stacked", pack, covered, layers, depth)
 
 
 def _lying_flat(times: float, count: int) -> Covered:
@@ -299,12 +313,11 @@ def _upright(load: Load, floor: _Floor) -> Iterator[_Way]:
         # what leans takes more floor, and the last one its whole slant
         slant = highest * sin(lean) / len(load.pieces)
         stood = _footprints(load, partial(_stood, on_edge=on_edge, lean=lean, slant_m=slant))
+        name: Arrangement = "on_edge" if on_edge else "on_end"
         if lean > UPRIGHT_RAD:
-            # with a gap for the steam, also on a full floor
-            yield _Way("leaning", _rows(stood, floor.radius_m))
-            continue
-        closing = _closing(floor.layers(sum(it.long_m * it.short_m for it in stood)))
-        yield _Way("on_end", _rows(stood, floor.radius_m), Covered(closing, closing))
+            name = "leaning"
+        # steam gets between them, as in a coil
+        yield _Way(name, _rows(stood, floor.radius_m))
 
 
 def _stood(
@@ -336,17 +349,8 @@ def _folded(piece: Footprint, floor: _Floor) -> _Way:
     sides = (piece.long_m / 2, piece.short_m)
     lies = Footprint(piece.kind, max(sides), min(sides), 2 * piece.height_m)
     share = min(max(times - 1.0, 0.0), 1.0)
-    return _Way("folded", lambda: pack_rows([lies], floor.radius_m), Covered(share))
-
-
-def _loose_layers(load: Load, flat: list[Footprint], radius_m: float) -> Iterator[_Way]:
-    """Layers that steam gets between."""
-    if all(piece.cut.blocks for piece in load.pieces):
-        for layers in range(2, MAX_LAYERS + 1):
-            yield _Way("criss_cross", _layered(flat, radius_m, layers, crossed=True))
-    if all(piece.cut.small for piece in load.pieces):
-        for layers in range(2, MAX_LAYERS + 1):
-            yield _Way("heap", _layered(flat, radius_m, layers, crossed=True))
+    depth = max(times, 1.0) * piece.height_m
+    return _Way("folded", lambda: pack_rows([lies], floor.radius_m), Covered(share), depth_m=depth)
 
 
 def _layered(

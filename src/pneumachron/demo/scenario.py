@@ -73,7 +73,7 @@ COOKS: tuple[tuple[str, str, PlanInputs], ...] = (
 DAY_NAME = "Snowed-in Saturday"
 DAY_DISHES = (("Snowed-in shoulder, the whole choir", 8), ("Allotment working party short ribs", 4))
 LOG_HOLD_MIN = {
-    "Alto section supper": 90,
+    "Alto section supper": 75,
     "Snowed-in shoulder, the whole choir": 85,
     "Allotment working party short ribs": 45,
 }
@@ -81,7 +81,7 @@ LOG: tuple[tuple[int, str, Texture, float, tuple[float, float], str], ...] = (
     (
         75,
         "Alto section supper",
-        "holds",
+        "tender",
         13.0,
         (1.42, 0.98),
         "Firmer than the altos like it; ten minutes more next time.",
@@ -95,7 +95,7 @@ LOG: tuple[tuple[int, str, Texture, float, tuple[float, float], str], ...] = (
         "Pulled by itself. Half the juice stirred back.",
     ),
     (40, "Allotment working party short ribs", "very", 12.0, (1.3, 0.78), ""),
-    (26, "Alto section supper", "tender", 13.5, (1.4, 0.95), "Just right, sliced well."),
+    (26, "Alto section supper", "very", 13.5, (1.4, 0.95), "Just right, a fork splits it."),
     (
         12,
         "Snowed-in shoulder, the whole choir",

@@ -9,7 +9,7 @@ from typing import Any, Literal
 from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.cuts import cut_by_id, cuts
 from pneumachron.core.learn import (
     MOST_COOKS,
     Belief,
@@ -29,6 +29,9 @@ from pneumachron.store.errors import StoreError
 from pneumachron.store.lessons import Lesson, LessonKind
 from pneumachron.store.records import CookContent, now
 
+LONER = "flanken"
+"""A cut too thin to tell anything of the others of its family."""
+
 
 @dataclass(frozen=True, slots=True)
 class Learned:
@@ -38,13 +41,44 @@ class Learned:
     key: str
     belief: Belief
     lessons: tuple[Lesson, ...]
+    kin: tuple[Lesson, ...] = ()
+    """Cooks of other cuts of the family."""
+
+    @property
+    def taught(self) -> bool:
+        """Whether any cook had a part in it."""
+        return bool(self.lessons or self.kin)
 
 
 def taste_of(session: Session, home: str, cut: str) -> Learned:
-    """How this household likes a cut, as ln dose."""
+    """How this household likes a cut, as ln dose; other cuts of the family have a part in it."""
     found = _told(session, home, lessons.tastes(session, home, cut, MOST_COOKS), "model_step")
-    belief = taste_belief([Tasted(model, item.seen) for item, model in found])
-    return Learned("taste", cut, belief, tuple(item for item, _ in found))
+    beside: list[tuple[Lesson, float]] = []
+    if lessons.forgotten_at(session, home, "taste", cut) is None:
+        for kin in _kin(session, home, cut):
+            told = lessons.tastes(session, home, kin, MOST_COOKS)
+            beside += _told(session, home, told, "model_step")
+        beside = sorted(beside, key=lambda pair: pair[0].started_at)[-MOST_COOKS:]
+    own, others = ([Tasted(model, item.seen) for item, model in group] for group in (found, beside))
+    return Learned(
+        "taste",
+        cut,
+        taste_belief(own, others),
+        tuple(item for item, _ in found),
+        tuple(item for item, _ in beside),
+    )
+
+
+def _kin(session: Session, home: str, cut: str) -> list[str]:
+    """Other cuts of the family that were judged; flanken cooks like nothing else."""
+    family = {
+        item.cut_id
+        for item in cuts().values()
+        if item.family == cut_by_id(cut).family and item.cut_id != cut
+    }
+    if cut == LONER or not family:
+        return []
+    return [item for item in lessons.judged_cuts(session, home) if item in family - {LONER}]
 
 
 def heat_of(session: Session, home: str, pot_id: str) -> Learned:
@@ -84,7 +118,7 @@ def learned_for(session: Session, cuts: Iterable[str], pot_id: str) -> tuple[Lea
     home = current_household(session).household_id
     tastes = [taste_of(session, home, cut) for cut in dict.fromkeys(cuts)]
     found = [*tastes, heat_of(session, home, pot_id)]
-    return tuple(item for item in found if item.lessons)
+    return tuple(item for item in found if item.taught)
 
 
 def learned_of(session: Session, inputs: PlanInputs) -> tuple[Learned, ...]:
@@ -132,7 +166,9 @@ def learned_document(learned: Learned) -> dict[str, Any]:
         "high_ln": round(belief.high, 4),
         "cooks": [
             {"id": item.cook_id, "name": item.name, "started_at": item.started_at.isoformat()}
-            for item in reversed(learned.lessons)
+            for item in sorted(
+                (*learned.lessons, *learned.kin), key=lambda item: item.started_at, reverse=True
+            )
         ],
     }
 

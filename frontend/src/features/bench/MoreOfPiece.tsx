@@ -3,6 +3,7 @@ import type { CatalogueOut, CutOut } from "@/api/client";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import type { Units } from "@/lib/format";
 import type { Shape } from "@/lib/wish";
+import { type Arrangement, LYING_WORDS } from "@/lib/words";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
 import { Tick } from "@/ui/Tick";
@@ -13,6 +14,11 @@ interface Props {
   cut: CutOut | undefined;
   units: Units;
 }
+
+const WAYS = [
+  { value: "", name: "the best way that fits" },
+  ...Object.entries(LYING_WORDS).map(([value, name]) => ({ value, name })),
+];
 
 /** What most pieces do without: their shape, sections, a sauce, another kind in the same pot. */
 export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
@@ -62,10 +68,16 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
           problem={field("width")}
           onChange={(width) => change({ width }, "type")}
         />
+        <Pick
+          label="how it lies"
+          value={wish.lying ?? ""}
+          options={WAYS}
+          onChange={(value) => change({ lying: value ? (value as Arrangement) : null, liquid: "" })}
+        />
         <Tick
-          label="pieces lie on each other and touch"
-          on={wish.stacked}
-          onChange={(stacked) => change({ stacked, liquid: "" })}
+          label="pieces kept apart, with gaps for the steam"
+          on={wish.apart}
+          onChange={(apart) => change({ apart })}
         />
         <Tick
           label="weighed as bought, fat cap still on"
@@ -101,7 +113,7 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
 }
 
 function hasMore({ wish }: Bench): boolean {
-  const ticked = wish.bought || wish.foams || wish.stacked;
+  const ticked = wish.bought || wish.foams || wish.lying || wish.apart;
   const typed = wish.sections || wish.sauce || wish.also.cut || wish.boil;
   return Boolean(ticked || typed || wish.length || wish.width);
 }

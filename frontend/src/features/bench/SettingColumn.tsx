@@ -111,7 +111,7 @@ function Hold({ plan, stale, refused }: HoldProps) {
     );
   }
   const { hold_min, hold_low_min, hold_high_min } = plan.setting;
-  const spread = Math.round(100 * Math.max(...plan.pieces.map((piece) => piece.size_spread_ratio)));
+  const guessed = plan.range.some((part) => part.kind === "guessed_thickness");
   const range = `between ${panelTime(hold_low_min)} and ${panelTime(hold_high_min)}`;
   return (
     <div className={stale ? "stale" : ""}>
@@ -141,8 +141,8 @@ function Hold({ plan, stale, refused }: HoldProps) {
         label={`hold ${panelTime(hold_min)}, ${range}`}
       />
       <p className="text-[0.875rem] text-pencil" data-testid="range">
-        {range}; sizes may be {spread}
-        {"\u00a0"}% off <WhyBeside plan={plan} about={["range"]} of="range" />
+        {range} in 8 of 10 kitchens{guessed && ", thickness guessed"}{" "}
+        <WhyBeside plan={plan} about={["range"]} of="range" />
       </p>
     </div>
   );

@@ -4,7 +4,13 @@ import type { Bench } from "@/features/bench/useBench";
 import { panelTime, spokenTime } from "@/lib/format";
 import { isFree, WHAT_IF_KEYS } from "@/lib/keys";
 import type { Wish } from "@/lib/wish";
-import { RELEASE_WORDS, SCHOOL_WORDS, TEXTURE_WORDS } from "@/lib/words";
+import {
+  type Arrangement,
+  LYING_WORDS,
+  RELEASE_WORDS,
+  SCHOOL_WORDS,
+  TEXTURE_WORDS,
+} from "@/lib/words";
 
 interface Props {
   bench: Bench;
@@ -114,6 +120,7 @@ function nameOf({ kind, value }: AlternativeOut): string {
   if (kind === "texture") return TEXTURE_WORDS[value as Texture];
   if (kind === "school") return SCHOOL_WORDS[value as School].name;
   if (kind === "level") return `${value} pressure`;
+  if (kind === "lying") return LYING_WORDS[value as Arrangement];
   return CUT_WORDS[kind] ?? `in ${value}`;
 }
 
@@ -122,6 +129,7 @@ function patchOf({ kind, value }: AlternativeOut, bench: Bench): Partial<Wish> |
   if (kind === "release") return { release: value as ReleaseMethod };
   if (kind === "texture") return { texture: value as Texture };
   if (kind === "school") return { school: value as School, liquid: "" };
+  if (kind === "lying") return { lying: value as Arrangement, liquid: "" };
   if (kind === "frozen") return { start: "frozen" };
   if (kind === "level") return { level: value === "low" ? "low" : "high" };
   const pot = bench.pots.find((kept) => kept.pot.name === value);

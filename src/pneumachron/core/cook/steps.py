@@ -164,6 +164,7 @@ ARRANGED = {
     "coiled": "Racks coiled, bone side in",
     "side_by_side": "Pieces side by side, never on each other",
     "one": "The piece in, fat side up",
+    "on_edge": "Sections on edge",
     "on_end": "Sections on end",
     "leaning": "Sections leaning against the wall, with gaps",
     "folded": "The flat in, folded over once",

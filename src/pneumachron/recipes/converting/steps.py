@@ -22,6 +22,7 @@ RELEASE_TEXT = {
 }
 _ARRANGED = {
     "coiled": "coiled, bone side in",
+    "on_edge": "standing on edge",
     "on_end": "standing on end",
     "leaning": "leaning against the wall, with gaps",
     "folded": "folded over once",
