@@ -160,7 +160,7 @@ def test_a_whole_brisket_day(
     next_step(beside)
 
     # too firm: back into the pot for some minutes, and open again
-    beside.get_by_role("button", name="a slice springs back").click()
+    beside.get_by_role("button", name="a firm slice, a fork goes in").click()
     beside.get_by_role("button", name=re.compile(r"^Put it back for \d+ min")).click()
     expect(step(beside)).to_contain_text("Check the lid")
     confirm_all(beside)
