@@ -51,7 +51,7 @@ def assert_lies(standing: Standing, pot: Pot) -> None:
     [
         (P1, "side_by_side"),
         (P4, "side_by_side"),
-        (P5, "on_end"),
+        (P5, "on_edge"),
         (P7_HOLDS, "coiled"),
         (P8, "heap"),
         (P9, "one"),

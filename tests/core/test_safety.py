@@ -1,11 +1,22 @@
 """Beside the published minimum: pairs of time and temperature, and the danger zone."""
 
+from dataclasses import replace
+from math import exp
+
 import numpy as np
 import pytest
 
-from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.errors import OutOfRangeError
+from pneumachron.core.again import judge_stopped
+from pneumachron.core.alternatives import quick_answer
+from pneumachron.core.cuts import ReleaseMethod, cut_by_id
+from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.load import Load
+from pneumachron.core.plan import make_plan
+from pneumachron.core.poultry import floor_min
 from pneumachron.core.safety import lethality_ratio, needed_time_s, safety_of, zone_time_s
+from pneumachron.core.standing import Lying
+from pneumachron.core.wish import set_up
+from tests.core.kitchen import first_search, load, wish
 
 
 # published: USDA FSIS Appendix A, whole cuts (from memory): 130 °F 112 min, 140 °F 12 min,
@@ -41,3 +52,44 @@ def test_safe_minimum() -> None:
 def test_danger_zone() -> None:
     # published: USDA, 40 to 140 °F
     assert zone_time_s(np.array([4.0, 20.0, 59.0, 61.0]), 30.0) == 60.0
+
+
+def test_poultry_is_safe_in_the_thickest_piece_whatever_is_wished() -> None:
+    """Published: USDA FSIS, poultry 165 °F, 73.9 °C (from memory)."""
+    releases: tuple[ReleaseMethod, ...] = ("quick", "timed")
+    for thick in (0.02, 0.027, 0.035):
+        for release in releases:
+            wanted = wish(
+                load("wings", 0.9, thick, 12), texture="chewy", school="steam", release=release
+            )
+            plan = make_plan(wanted)
+            piece = wanted.load.pieces[0].with_thickness(exp(1.2816 * 0.08))
+            larger = replace(wanted, load=Load((piece,) * 12), liquid_m3=2.4e-4)
+            run = first_search(larger).run(60.0 * plan.hold_min)
+            at_open = float(np.interp(run.open_s, run.time_s, run.core_c[0]))
+            assert at_open >= 73.9
+            assert quick_answer(wanted).hold_min == plan.hold_min
+    # ribs of the same size have no such floor
+    assert floor_min(set_up(wish(load("rib_pieces", 0.9, 0.027, 12)))) == 0
+
+
+def test_frozen_pieces_that_touch_are_judged_together() -> None:
+    apart = wish(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0))
+    assert make_plan(apart).hold_min > 0
+    on_each_other = replace(apart, lying=Lying("stacked"))
+    with pytest.raises(WishError) as caught:
+        make_plan(on_each_other)
+    assert caught.value.code == "frozen_together"
+    rack = wish(load("back_ribs", 1.3, 0.028, start_c=-18.0), school="steam")
+    with pytest.raises(WishError) as caught:
+        make_plan(rack)
+    assert caught.value.code == "frozen_stiff"
+
+
+def test_a_thick_roast_that_stood_warm_is_thrown_away() -> None:
+    """Published: USDA, two hours between 40 and 140 °F (from memory). Its middle is cold still, but
+    its surface was warm all along, and heating it through takes its time too."""
+    roast = wish(load("shoulder_boneless", 3.2, 0.12))
+    assert judge_stopped(roast, 8, 150).step == "throw_away"
+    found = judge_stopped(roast, 8, 2)
+    assert found.zone_s > 3600  # what is still ahead counts

@@ -108,7 +108,7 @@ def judge_opened(
         step: NextStep = "done" if gap >= -1.0 + NEAR_RUNG else "rescue"
         return PutBack(step, 0, 0.0, now, ratio, next_min)
     rise = np.diff(run.pot_c)[np.newaxis]
-    hold_s, more_s = _second_run(setup, meat, rise, need)
+    hold_s, more_s, _ = _second_run(setup, meat, rise, need)
     return PutBack("put_back", max(round(hold_s / 60.0), 1), more_s, now, ratio, next_min)
 
 
@@ -121,14 +121,19 @@ def _first_run_s(setup: Setup, meat: MeatCases, need: FloatArray) -> float:
 
 def _second_run(
     setup: Setup, meat: MeatCases, rise_k: FloatArray, need: FloatArray
-) -> tuple[float, float]:
-    """Hold [s] of a pot put on again, and the time until its lid is off [s]."""
+) -> tuple[float, float, float]:
+    """Hold of a pot put on again [s], and what it takes.
+
+    Time until its lid is off, and until no middle is below 60 °C [s].
+    """
     cases, _ = first_cases(setup)
     after = set_up(setup.wish).after
     wanted = replace(meat, dose_min=need[..., 0])
     search = Search(cases, wanted, after, past_rise_k=rise_k)
     hold_s = float(search.holds_s()[0])
-    return hold_s, search.run(hold_s).open_s - STEP_S * rise_k.shape[-1]
+    run, gone = search.run(hold_s), rise_k.shape[-1]
+    cold = (run.core_c[:, gone:] < ZONE_HIGH.value).any(axis=0)
+    return hold_s, run.open_s - STEP_S * gone, STEP_S * int(np.count_nonzero(cold))
 
 
 def _size_ratio(
@@ -153,7 +158,8 @@ class Resumed:
     texture_now: float
     core_c: float
     zone_s: float
-    """Time the middle spent between 4 and 60 °C."""
+    """Time between 4 and 60 °C, of the middle or of the surface, whichever is longer; with what the
+    middle still needs to leave it when the pot goes on."""
     hold_min: int
     """Minutes to set again, 0 when it is done or thrown away."""
     more_s: float
@@ -178,17 +184,19 @@ def judge_stopped(wish: Wish, at_min: float, since_min: float) -> Resumed:
     shared = min(done, first.up.rise_k.shape[-1])
     past[:, :shared] = first.up.rise_k[:, :shared]
     rise = coast(cases, first.heat, past, steps)
-    _, core, dose = first.state(rise)
+    pot, core, dose = first.state(rise)
     slowest = int(np.argmin(dose[:, -1] / meat.dose_min[0]))
     kind = wish.load.kinds()[slowest][0]
     now = texture_reached(kind, float(dose[slowest, -1]))
     core_c = float(core[:, -1].min())
-    zone_s = max(zone_time_s(row, STEP_S) for row in core)
+    # the surface is as warm as what is around it
+    zone_s = max(zone_time_s(row, STEP_S) for row in (*core, pot))
+    if now >= wish.texture_step - NEAR_RUNG and core_c >= ZONE_HIGH.value:
+        return Resumed("done", now, core_c, zone_s, 0, 0.0)
+    hold_s, more_s, ahead_s = _second_run(setup, meat, rise, meat.dose_min[..., np.newaxis])
+    zone_s += ahead_s
     if core_c < ZONE_HIGH.value and zone_s > ZONE_LIMIT.value:
         return Resumed("throw_away", now, core_c, zone_s, 0, 0.0)
-    if now >= wish.texture_step - NEAR_RUNG:
-        return Resumed("done", now, core_c, zone_s, 0, 0.0)
-    hold_s, more_s = _second_run(setup, meat, rise, meat.dose_min[..., np.newaxis])
     hold_s += 60.0 * frozen_extra_min(wish.load)
     return Resumed("go_on", now, core_c, zone_s, round(hold_s / 60.0), more_s)
 

@@ -15,6 +15,7 @@ from pneumachron.core.errors import WishError
 from pneumachron.core.hold import MeatCases, Search
 from pneumachron.core.plan import frozen_extra_min
 from pneumachron.core.pot_heat import PotCases
+from pneumachron.core.poultry import floor_min
 from pneumachron.core.wish import Setup
 
 
@@ -82,7 +83,8 @@ def _batch(setups: list[Setup]) -> list[Answer]:
         rows = np.array([i for i, setup in enumerate(setups) if setup.after == after])
         part = search.rows(rows, after)
         extra = np.array([frozen_extra_min(setups[i].wish.load) for i in rows])
-        exact = part.holds_s() / 60.0 + extra
+        floor = np.array([float(floor_min(setups[i])) for i in rows])
+        exact = np.maximum(part.holds_s() / 60.0 + extra, floor)
         pot = setups[0].wish.pot
         holds_min = np.array([float(pot.settable_min(minutes)) for minutes in exact])
         answers = cooked([setups[i] for i in rows], part, holds_min)

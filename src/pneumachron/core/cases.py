@@ -78,12 +78,6 @@ def covered_sizes_m(
     return sizes
 
 
-def as_thick_as_m(piece: Piece, covered: Covered) -> float:
-    """Thickness of a free piece that warms as slowly as this one with its faces covered [m]."""
-    conductivity = np.array(piece.cut.meat.conductivity_w_mk)
-    return 2.0 * float(lying_half_m(np.array(piece.thickness_m), conductivity, covered.wide))
-
-
 def first_cases(setup: Setup) -> tuple[PotCases, MeatCases]:
     """The wish alone, without the cases that give range and reasons."""
     cases, meat = cases_of(setup)

@@ -23,6 +23,8 @@ class Facts:
     range: HoldRange
     ending: Ending
     frozen_extra_min: float
+    floor_min: int
+    """Least hold that is safe for poultry; 0 without any."""
     warm_up_s: float
     after_hold_share: float
     texture_steps: tuple[float, ...]

@@ -29,6 +29,7 @@ from pneumachron.core.hold import Run, Search
 from pneumachron.core.liquid import Ending, ending
 from pneumachron.core.load import Load, Piece
 from pneumachron.core.pot_heat import STEP_S
+from pneumachron.core.poultry import floor_min
 from pneumachron.core.reasons import Reason, reasons_for
 from pneumachron.core.release import release_kinds
 from pneumachron.core.safety import Safety, safety_of
@@ -152,6 +153,8 @@ def make_plan(wish: Wish) -> Plan:
     need = search.meat.dose_min[..., np.newaxis] * np.array([1.0, LADDER_STEP.value])
     extra_min = frozen_extra_min(wish.load)
     holds_min = search.solve(need) / 60.0 + extra_min
+    floor = floor_min(setup)
+    holds_min = np.maximum(holds_min, float(floor))
     hold_exact = float(holds_min[NOMINAL, 0])
     hold_min = wish.pot.settable_min(hold_exact)
     run = search.run(60.0 * hold_min)
@@ -176,6 +179,7 @@ def make_plan(wish: Wish) -> Plan:
         range=spread,
         ending=end,
         frozen_extra_min=extra_min,
+        floor_min=floor,
         warm_up_s=_warm_up_s(run, slowest),
         after_hold_share=_after_hold_share(run, slowest),
         texture_steps=tuple(outcome.texture_step for outcome in outcomes),

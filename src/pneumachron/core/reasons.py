@@ -4,13 +4,12 @@ from collections.abc import Callable, Iterable
 from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
-from pneumachron.core.cases import as_thick_as_m
 from pneumachron.core.constants import MEMBRANE_STEPS, SourceKind
 from pneumachron.core.cuts import School
 from pneumachron.core.facts import Facts
 from pneumachron.core.racks import Rack
 from pneumachron.core.spread import LEAST_MIN, PartKind
-from pneumachron.core.standing import Arrangement
+from pneumachron.core.standing import Arrangement, as_thick_as_m
 from pneumachron.core.units import show_volume
 
 About: TypeAlias = Literal["hold", "liquid", "rack", "arrangement", "release", "range"]
@@ -48,6 +47,7 @@ def reasons_for(facts: Facts) -> tuple[Reason, ...]:
         _altitude,
         _frozen,
         _stacked,
+        _poultry,
         _boil_test,
         _range,
         _liquid,
@@ -179,6 +179,21 @@ def _stacked(facts: Facts) -> Iterable[Reason]:
             f"They lie partly on each other, and little heat gets between them: they cook like "
             f"pieces of {100 * cooks_m:.1f} cm.",
             "published",
+        )
+
+
+def _poultry(facts: Facts) -> Iterable[Reason]:
+    if facts.floor_min >= facts.hold_min > 0:
+        yield Reason(
+            "hold",
+            "poultry_floor",
+            float(facts.floor_min),
+            "min",
+            float(facts.floor_min),
+            "min",
+            f"Poultry takes at least {facts.floor_min} min here, so that the thickest piece is "
+            "safe in the middle when the lid comes off.",
+            "from memory",
         )
 
 

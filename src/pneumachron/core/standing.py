@@ -6,7 +6,10 @@ from functools import partial
 from math import acos, ceil, cos, hypot, pi, radians, sin
 from typing import Literal, TypeAlias, get_args
 
+import numpy as np
+
 from pneumachron.core.constants import FLOOR_SHARE, GIVE_RATIO, LID_CLEARANCE
+from pneumachron.core.contact import lying_half_m
 from pneumachron.core.cuts import School
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load, Piece
@@ -75,6 +78,12 @@ class Covered:
 
 FREE = Covered()
 """Steam or liquid reaches every face."""
+
+
+def as_thick_as_m(piece: Piece, covered: Covered) -> float:
+    """Thickness of a free piece that warms as slowly as this one with its faces covered [m]."""
+    conductivity = np.array(piece.cut.meat.conductivity_w_mk)
+    return 2.0 * float(lying_half_m(np.array(piece.thickness_m), conductivity, covered.wide))
 
 
 @dataclass(frozen=True, slots=True)
@@ -288,7 +297,15 @@ def _single_layers(
     load: Load, flat: list[Footprint], floor: _Floor, covered: Covered
 ) -> Iterator[_Way]:
     radius = floor.radius_m
-    if any(must_coil(piece, radius) for piece in load.pieces):
+    long = [piece for piece in load.pieces if must_coil(piece, radius)]
+    if any(piece.frozen for piece in long):
+        raise WishError(
+            "frozen_stiff",
+            "start",
+            "A frozen rack does not bend, and it is too long for this pot.",
+            "Thaw it first, or saw it into sections before it freezes.",
+        )
+    if long:
         yield _Way("coiled", lambda: _coil(load, radius))
         return
     if all(piece.cut.coils for piece in load.pieces):

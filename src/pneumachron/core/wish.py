@@ -6,12 +6,12 @@ from typing import Literal, TypeAlias, get_args
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.errors import WishError
 from pneumachron.core.liquid import NO_SAUCE, Filling, Sauce, check_room, fill
-from pneumachron.core.load import Load
+from pneumachron.core.load import FROZEN_RANGE_M, Load
 from pneumachron.core.pot_heat import AfterHold
 from pneumachron.core.pots import GAUGE_RANGE_PA, Pot
 from pneumachron.core.racks import Rack
 from pneumachron.core.release import USUAL_WAIT_S, ReleaseChoice, after_hold, choose_release
-from pneumachron.core.standing import ANYHOW, Lying, Standing, stand
+from pneumachron.core.standing import ANYHOW, Lying, Standing, as_thick_as_m, stand
 from pneumachron.core.steam import ALTITUDE_RANGE_M
 
 Level: TypeAlias = Literal["high", "low"]
@@ -69,6 +69,27 @@ class Setup:
         return self.after.stand_s if self.release == "soak" else 0.0
 
 
+def check_frozen(load: Load, standing: Standing) -> None:
+    """Frozen pieces that touch are as thick as what they make together.
+
+    Raises
+    ------
+    WishError : together they would stay raw inside for too long.
+    """
+    most = FROZEN_RANGE_M[1]
+    for piece, _ in load.kinds():
+        thick = as_thick_as_m(piece, standing.covered)
+        if piece.frozen and thick > most:
+            raise WishError(
+                "frozen_together",
+                "start",
+                f"Frozen pieces that lie on each other are as thick as {100 * thick:.1f} cm "
+                f"together and stay raw inside for too long; up to {100 * most:.0f} cm goes in "
+                "frozen.",
+                "Cook them in two runs, or thaw them first.",
+            )
+
+
 def set_up(wish: Wish) -> Setup:
     """Check a wish, stand its load in the pot and pour the liquid.
 
@@ -94,6 +115,7 @@ def set_up(wish: Wish) -> Setup:
         )
     check_room(wish.load, wish.pot, wish.school)
     standing = stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
+    check_frozen(wish.load, standing)
     filling = fill(
         wish.load,
         wish.pot,
