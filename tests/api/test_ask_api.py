@@ -146,7 +146,7 @@ def test_seared_as_bought_and_sections(client: TestClient) -> None:
     assert bought["mass_kg"] == pytest.approx(0.875 * planned({})["pieces"][0]["mass_kg"])
     rack = {"cut": "back_ribs", "count": 2, "mass": "2.2 kg", "thickness": "3 cm"}
     sections = planned({**rack, "section_bones": 3})
-    assert sections["standing"]["arrangement"] == "on_end"
+    assert sections["standing"]["arrangement"] == "on_edge"
     assert sections["pieces"][0]["count"] == 6
     bad = BRISKET | {"pieces": [{**rack, "section_bones": 40}]}
     assert client.post("/api/plan", json=bad).json()["field"] == "pieces.0.section_bones"

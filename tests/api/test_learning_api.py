@@ -233,3 +233,24 @@ def test_lessons_of_an_older_engine_are_worked_out_again(client: TestClient) -> 
     answers = iter([True, True, True, False])
     assert work_through(database, lambda: next(answers), lambda done, of: None) == 0
     assert plan(client)["learned"] == older
+
+
+def test_simulated_cooks_teach_nothing_unless_it_is_switched_on(client: TestClient) -> None:
+    for day in range(2):
+        enter(client, day, "holds")
+    taught = plan(client)["learned"]
+    assert taught
+    app = client.app
+    assert isinstance(app, FastAPI)
+    database: Database = app.state.database
+    with database.session() as session, writing(session):
+        session.execute(text("UPDATE cook SET connected = 1"))
+    assert plan(client)["learned"] == []
+    home = client.get("/api/household").json()
+    assert home["simulated_teach"] is False
+    body = {"name": home["name"], "altitude": "0 m", "start": "4 °C", "units": "metric"}
+    on = client.put("/api/household", json={**body, "simulated_teach": True})
+    assert on.json()["simulated_teach"] is True
+    assert plan(client)["learned"] == taught
+    kept = client.get("/api/backup").json()["household"]
+    assert kept["simulated_teach"] is True

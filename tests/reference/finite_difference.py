@@ -48,6 +48,8 @@ class Result:
     time_s: Array
     pot_c: Array
     core_c: Array
+    reading_c: Array
+    """Where softening is read."""
     meat_gain_j: Array
     boil_s: float = 0.0
     pressure_s: float = 0.0
@@ -71,7 +73,7 @@ class Block:
 
     def __init__(self, setting: Setting, cells: tuple[int, int, int]) -> None:
         self.cells = cells
-        axes, films, shares, near = [], [], [], []
+        axes, films, shares, near, read = [], [], [], [], []
         for half, count in zip(setting.half_sizes_m, cells, strict=True):
             widths = half * GRADING ** np.arange(count) / np.sum(GRADING ** np.arange(count))
             bridge = setting.conductivity_w_mk / (0.5 * (widths[1:] + widths[:-1]))
@@ -85,6 +87,10 @@ class Block:
             shares.append(widths / half)
             x1, x2 = widths[0] / 2, widths[0] + widths[1] / 2
             near.append(np.r_[x2**2, -(x1**2), np.zeros(count - 2)] / (x2**2 - x1**2))
+            # between two middles of cells a profile is straight in the square of the place
+            squares = (np.cumsum(widths) - widths / 2) ** 2
+            wanted = (c.READING_SHARE.value * half) ** 2
+            read.append(np.array([np.interp(wanted, squares, row) for row in np.eye(count)]))
         eye = [sparse.identity(count) for count in cells]
         self.laplacian = (
             sparse.kron(sparse.kron(axes[0], eye[1]), eye[2])
@@ -99,6 +105,7 @@ class Block:
         ).ravel()
         self.share = np.einsum("i,j,k->ijk", *shares).ravel()
         self.centre = np.einsum("i,j,k->ijk", *near).ravel()
+        self.reading = np.einsum("i,j,k->ijk", *read).ravel()
 
     @property
     def size(self) -> int:
@@ -226,6 +233,7 @@ def cook(
         time_s=time,
         pot_c=states[n],
         core_c=block.centre @ states[:n],
+        reading_c=block.reading @ states[:n],
         meat_gain_j=setting.meat_j_k * (mean - setting.start_c),
         boil_s=boil_s,
         pressure_s=pressure_s,

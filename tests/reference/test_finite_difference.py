@@ -6,8 +6,10 @@ import numpy as np
 import pytest
 
 from pneumachron.core.hold import Run, Search
+from pneumachron.core.pot_heat import STEP_S
 from pneumachron.core.standing import Lying
 from pneumachron.core.steam import ambient_pressure_pa
+from pneumachron.core.tenderness import cumulative_dose_min
 from pneumachron.core.wish import Wish, set_up
 from tests.core.kitchen import load, search, wish
 from tests.reference.finite_difference import Result, Setting, cook
@@ -70,6 +72,13 @@ def test_core(pair: Pair) -> None:
     core = np.interp(ours.time_s, theirs.time_s, theirs.core_c)
     late = ours.time_s >= 600.0
     assert np.max(np.abs(ours.core_c[0] - core)[late]) < 0.2
+
+
+def test_where_softening_is_read(pair: Pair) -> None:
+    _, ours, theirs = pair
+    read = np.interp(ours.time_s, theirs.time_s, theirs.reading_c)
+    dose = cumulative_dose_min(read, step_s=STEP_S)
+    assert ours.dose_min[0, -1] == pytest.approx(dose[-1], rel=0.03)
 
 
 def test_events(pair: Pair) -> None:

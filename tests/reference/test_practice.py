@@ -5,7 +5,7 @@ from functools import cache
 import numpy as np
 import pytest
 
-from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.cuts import cut_by_id, cuts
 from pneumachron.core.plan import Plan, make_plan
 from tests.core.kitchen import LB_KG, load, wish
 from tests.reference.fit import Fit, fit, left_out, off_span, rms
@@ -68,6 +68,15 @@ def test_every_case_belongs_somewhere() -> None:
 @pytest.mark.parametrize("cut", sorted({case.cut for case in FITTED}))
 def test_doses_in_the_table_are_the_fitted_ones(cut: str) -> None:
     assert cut_by_id(cut).tender_dose_min == pytest.approx(np.exp(fitted().cut[cut]), rel=0.01)
+
+
+@pytest.mark.parametrize("cut", list(cuts()))
+def test_few_sources_are_said(cut: str) -> None:
+    like = "brisket_flat" if cut == "brisket_whole" else cut
+    assert cuts()[cut].practice_cases == sum(case.cut == like for case in FITTED)
+    reasons = make_plan(wish(load(cut, 0.9, None))).reasons
+    said = any(reason.fact == "few_sources" for reason in reasons)
+    assert said == (cuts()[cut].practice_cases <= 1)
 
 
 def test_a_cut_without_a_case_has_its_family() -> None:

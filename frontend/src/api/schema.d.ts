@@ -2873,6 +2873,12 @@ export interface components {
              * @default 0
              */
             taste_step: number;
+            /**
+             * Simulated Teach
+             * @description cooks beside the simulated pot teach too
+             * @default false
+             */
+            simulated_teach: boolean;
         };
         /**
          * HouseholdOut
@@ -2892,6 +2898,8 @@ export interface components {
             units: "metric" | "us";
             /** Taste Step */
             taste_step: number;
+            /** Simulated Teach */
+            simulated_teach: boolean;
             altitude_shown: components["schemas"]["Shown"];
             start_shown: components["schemas"]["Shown"];
             /** Version */

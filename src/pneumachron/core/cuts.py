@@ -45,6 +45,8 @@ class Cut:
     """Softening beyond which it is soft but dry, over that of the last rung."""
     practice_scatter_ratio: float
     """1 sd of how practice scatters around the model, as ln minutes."""
+    practice_cases: int
+    """Cases of practice that its softening rests on."""
     bone_pitch_m: float
     """From bone to bone along a rack; 0 when it is not one."""
     sears: bool
@@ -115,6 +117,7 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         tender_dose_min=numbers["tender_dose_min"],
         dry_ceiling_ratio=numbers["dry_ceiling_ratio"],
         practice_scatter_ratio=numbers["practice_scatter_ratio"],
+        practice_cases=int(numbers["practice_cases"]),
         bone_pitch_m=numbers["bone_pitch_m"],
         sears=numbers["sears"] == 1,
         pulls=numbers["pulls"] == 1,

@@ -48,6 +48,7 @@ def reasons_for(facts: Facts) -> tuple[Reason, ...]:
         _frozen,
         _stacked,
         _poultry,
+        _sources,
         _boil_test,
         _range,
         _liquid,
@@ -194,6 +195,25 @@ def _poultry(facts: Facts) -> Iterable[Reason]:
             f"Poultry takes at least {facts.floor_min} min here, so that the thickest piece is "
             "safe in the middle when the lid comes off.",
             "from memory",
+        )
+
+
+_FEW = {0: "No source of its own: ", 1: "One source: "}
+
+
+def _sources(facts: Facts) -> Iterable[Reason]:
+    cut = facts.load.kinds()[facts.slowest][0].cut
+    if cut.practice_cases in _FEW:
+        yield Reason(
+            "hold",
+            "few_sources",
+            float(cut.practice_cases),
+            "1",
+            0.0,
+            "min",
+            f"{_FEW[cut.practice_cases]}the softening of {cut.short_name} rests mostly on cuts "
+            "that are like it. Look before you trust it, and rate what comes out.",
+            "judgement",
         )
 
 

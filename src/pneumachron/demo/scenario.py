@@ -125,7 +125,9 @@ def fill(session: Session, data: Path) -> None:
     """Put the scenario into an empty database; do nothing to one that has a household."""
     if households.get_household(session) is not None:
         return
-    household = Household(new_id(), "Marrow Lane choir", ALTITUDE_M, 4.0, "metric")
+    household = Household(
+        new_id(), "Marrow Lane choir", ALTITUDE_M, 4.0, "metric", simulated_teach=True
+    )
     households.save_household(session, household)
     pots = {
         ready_id: household_service.add_ready_pot(session, ready_id).pot.pot_id

@@ -42,6 +42,7 @@ def change_household(
     start: str,
     units: Units,
     taste_step: float = 0.0,
+    simulated_teach: bool = False,
     seen: int | None = None,
 ) -> Household:
     """Set what is usual here; altitude and start are typed with their units.
@@ -73,7 +74,7 @@ def change_household(
             "Usual is 4 °C (39 °F).",
         )
     home = current_household(session).household_id
-    household = Household(home, name, altitude_m, start_c, units, taste_step)
+    household = Household(home, name, altitude_m, start_c, units, taste_step, simulated_teach)
     households.save_household(session, household, seen)
     return current_household(session)
 

@@ -71,13 +71,10 @@ def taste_of(session: Session, home: str, cut: str) -> Learned:
 
 def _kin(session: Session, home: str, cut: str) -> list[str]:
     """Other cuts of the family that were judged; flanken cooks like nothing else."""
-    family = {
-        item.cut_id
-        for item in cuts().values()
-        if item.family == cut_by_id(cut).family and item.cut_id != cut
-    }
-    if cut == LONER or not family:
-        return []
+    own = cuts().get(cut)
+    if own is None or cut == LONER:
+        return []  # what is no cut is refused where the wish is read
+    family = {item.cut_id for item in cuts().values() if item.family == own.family} - {cut}
     return [item for item in lessons.judged_cuts(session, home) if item in family - {LONER}]
 
 

@@ -39,6 +39,7 @@ def save_household(session: Session, household: Household, seen: int | None = No
     row.start_temp_c = household.start_temp_c
     row.units = household.units
     row.taste_step = household.taste_step
+    row.simulated_teach = household.simulated_teach
     row.updated_at = now()
     session.flush()
 
@@ -51,6 +52,7 @@ def _household(row: HouseholdRow) -> Household:
         start_temp_c=row.start_temp_c,
         units=cast(Units, row.units),
         taste_step=row.taste_step,
+        simulated_teach=row.simulated_teach,
         version=row.version,
     )
 

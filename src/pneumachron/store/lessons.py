@@ -7,7 +7,7 @@ from typing import Literal, TypeAlias
 from sqlalchemy import Select, select
 from sqlalchemy.orm import Session
 
-from pneumachron.store.tables import CookRow, ForgottenRow
+from pneumachron.store.tables import CookRow, ForgottenRow, HouseholdRow
 
 LessonKind: TypeAlias = Literal["taste", "heat"]
 
@@ -74,6 +74,10 @@ def _lessons(
         CookRow.ended_at.is_not(None),
         CookRow.abandoned.is_(False),
     )
+    home = session.get(HouseholdRow, household_id)
+    if home is None or not home.simulated_teach:
+        # what a simulated pot did is no cook of this household
+        chosen = chosen.where(CookRow.connected.is_(False))
     if since is not None:
         chosen = chosen.where(CookRow.ended_at > since)
     rows = session.execute(chosen.order_by(CookRow.started_at.desc()).limit(limit)).all()

@@ -21,6 +21,8 @@ class Household:
     units: Units
     taste_step: float = 0.0
     """Rungs that this household likes its meat softer than usual; negative is firmer."""
+    simulated_teach: bool = False
+    """Whether cooks beside the simulated pot teach too, for trying things out."""
     version: int = 1
     """Counts changes; a change of an older one is refused."""
 

@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import JSON, ForeignKey, Index, MetaData, String, Text
+from sqlalchemy import JSON, ForeignKey, Index, MetaData, String, Text, false
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 from pneumachron.store.db import UtcDateTime
@@ -46,6 +46,7 @@ class HouseholdRow(Base):
     start_temp_c: Mapped[float]
     units: Mapped[str] = mapped_column(String(10))
     taste_step: Mapped[float]
+    simulated_teach: Mapped[bool] = mapped_column(server_default=false(), default=False)
     created_at: Mapped[datetime] = mapped_column(UtcDateTime)
     updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
     version: Mapped[int] = mapped_column(server_default="1", default=1)

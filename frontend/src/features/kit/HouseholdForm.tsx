@@ -4,6 +4,7 @@ import { useChangeHousehold } from "@/api/queries";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 import { Choice } from "@/ui/Choice";
+import { Tick } from "@/ui/Tick";
 
 interface Props {
   household: HouseholdOut;
@@ -27,12 +28,23 @@ export function HouseholdForm({ household }: Props) {
   const [start, setStart] = useState(household.start_shown[household.units]);
   const [units, setUnits] = useState(household.units);
   const [taste, setTaste] = useState(String(household.taste_step));
+  const [simulated, setSimulated] = useState(household.simulated_teach);
   const [seen, setSeen] = useState(household.version);
   const change = useChangeHousehold();
   const problem = change.error instanceof ProblemError ? change.error.problem : null;
   const save = (version: number | null) =>
     change.mutate(
-      { seen: version, body: { name, altitude, start, units, taste_step: Number(taste) } },
+      {
+        seen: version,
+        body: {
+          name,
+          altitude,
+          start,
+          units,
+          taste_step: Number(taste),
+          simulated_teach: simulated,
+        },
+      },
       {
         onSuccess: (saved) => {
           typed.current = false;
@@ -46,6 +58,7 @@ export function HouseholdForm({ household }: Props) {
     setStart(other.start_shown[other.units]);
     setUnits(other.units);
     setTaste(String(other.taste_step));
+    setSimulated(other.simulated_teach);
     setSeen(other.version);
     change.reset();
   };
@@ -91,6 +104,14 @@ export function HouseholdForm({ household }: Props) {
         <span className="text-pencil">You like meat</span>
         <Choice label="taste" value={taste} options={TASTES} onChange={setTaste} />
       </div>
+      <Tick
+        label="Cooks beside the simulated pot teach too, for trying things out"
+        on={simulated}
+        onChange={(on) => {
+          typed.current = true;
+          setSimulated(on);
+        }}
+      />
       <Button strong type="submit" disabled={change.isPending} className="self-start">
         Save
       </Button>

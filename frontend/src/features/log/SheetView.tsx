@@ -3,7 +3,7 @@ import { Link } from "wouter";
 import { type CookOut, type PieceOutcome, troubleOf } from "@/api/client";
 import { tellOf, useCook, useCookActs, usePieces } from "@/api/cooks";
 import { useHistory } from "@/api/log";
-import { useUnits } from "@/api/queries";
+import { useHousehold, useUnits } from "@/api/queries";
 import { InkTrace } from "@/drawing/InkTrace";
 import { PieceTraces } from "@/drawing/PieceTraces";
 import { OutcomePanel } from "@/features/cook/OutcomePanel";
@@ -76,6 +76,7 @@ export function Facts({ cook }: { cook: CookOut }) {
       <dt className="text-pencil">runs</dt>
       <dd>{cook.rounds === 1 ? "one" : `${cook.rounds}: put back ${cook.rounds - 1} ×`}</dd>
       <Weighed cook={cook} />
+      {cook.connected && <Simulated />}
       {cook.ended_at && (
         <>
           <dt className="text-pencil">took</dt>
@@ -83,6 +84,21 @@ export function Facts({ cook }: { cook: CookOut }) {
         </>
       )}
     </dl>
+  );
+}
+
+/** Whether a cook beside the simulated pot teaches anything here. */
+function Simulated() {
+  const { data } = useHousehold();
+  return (
+    <>
+      <dt className="text-pencil">pot</dt>
+      <dd>
+        {data?.simulated_teach
+          ? "simulated; this cook teaches all the same, as set in the Kit"
+          : "simulated; this cook teaches nothing"}
+      </dd>
+    </>
   );
 }
 

@@ -186,6 +186,7 @@ def change_household(change: HouseholdIn, db: WriteDb, seen: Seen = None) -> Hou
             start=change.start,
             units=change.units,
             taste_step=change.taste_step,
+            simulated_teach=change.simulated_teach,
             seen=seen,
         )
     )

@@ -94,6 +94,7 @@ class BackupHousehold(Closed):
     start_temp_c: Annotated[float, Field(ge=-1, le=40)]
     units: Units
     taste_step: Annotated[float, Field(ge=-1, le=1)] = 0.0
+    simulated_teach: bool = False
 
 
 class BackupPerson(Closed):

@@ -69,6 +69,9 @@ class HouseholdIn(Closed):
     taste_step: Annotated[
         float, Field(ge=-1, le=1, description="rungs softer than usual; negative is firmer")
     ] = 0.0
+    simulated_teach: Annotated[
+        bool, Field(description="cooks beside the simulated pot teach too")
+    ] = False
 
 
 class HouseholdOut(Closed):
@@ -79,6 +82,7 @@ class HouseholdOut(Closed):
     start_temp_c: float
     units: Literal["metric", "us"]
     taste_step: float
+    simulated_teach: bool
     altitude_shown: Shown
     start_shown: Shown
     version: int
@@ -94,6 +98,7 @@ class HouseholdOut(Closed):
             start_temp_c=household.start_temp_c,
             units=household.units,
             taste_step=household.taste_step,
+            simulated_teach=household.simulated_teach,
             altitude_shown=Shown(metric=altitude.metric, us=altitude.us),
             start_shown=Shown(metric=start.metric, us=start.us),
             version=household.version,
