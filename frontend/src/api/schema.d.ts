@@ -5028,6 +5028,8 @@ export interface components {
             core_temp_c: number[];
             /** Texture Step */
             texture_step: number[];
+            /** Softens From S */
+            softens_from_s?: number | null;
         };
         /**
          * TurnOut

@@ -81,8 +81,8 @@ export function traceGeometry(
     gauge: draw(trace.gauge_pa.map((value) => gaugeY(value / 1000))),
     core: draw(coreYs),
     coreEnd: { x: at.at(-1) ?? 0, y: coreYs.at(-1) ?? 0 },
-    softening: softeningArea(trace.core_temp_c, at, coreYs),
-    softeningX: at[trace.core_temp_c.findIndex((value) => value >= SOFTENS_C)] ?? null,
+    softening: softeningArea(softensFrom(trace), at, coreYs),
+    softeningX: at[softensFrom(trace)] ?? null,
     phases: phaseMarks(plan.phases, x, width, nameOf),
     rungs: rungMarks(plan, x, coreY),
     openX: x(plan.lid_on_to_open_s / 60),
@@ -148,9 +148,15 @@ function moments(
   });
 }
 
-/** What lies under the core's line while it is hot enough to soften. */
-function softeningArea(core: number[], xs: number[], ys: number[]): string {
-  const first = core.findIndex((value) => value >= SOFTENS_C);
+/** The sample from which the meat softens; plans of engines before 4 read it in the middle. */
+function softensFrom(trace: PlanOut["trace"]): number {
+  const from = trace.softens_from_s;
+  if (from == null) return trace.core_temp_c.findIndex((value) => value >= SOFTENS_C);
+  return trace.time_s.findIndex((seconds) => seconds >= from);
+}
+
+/** What lies under the core's line while the meat softens. */
+function softeningArea(first: number, xs: number[], ys: number[]): string {
   if (first < 0) return "";
   const points = xs.slice(first).map((x, index) => `L${x} ${ys[first + index]}`);
   const startX = xs[first];

@@ -103,13 +103,17 @@ class Outcome:
 
 @dataclass(frozen=True, slots=True)
 class Trace:
-    """The cook over time: `core_c` and `texture_step` of the slowest piece. All (n,)."""
+    """The cook over time: `core_c` and `texture_step` of the slowest piece. All (n,).
+
+    `softens_from_s` is when it begins to soften; None: it does not.
+    """
 
     time_s: FloatArray
     gauge_pa: FloatArray
     pot_c: FloatArray
     core_c: FloatArray
     texture_step: FloatArray
+    softens_from_s: float | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -300,11 +304,15 @@ def dry_dose_min(piece: Piece) -> float:
 
 def _warm_up_s(run: Run, slowest: int) -> float:
     """Minutes of the hold that pass before the meat begins to soften."""
-    softening = run.dose_min[slowest] > 0.0
-    if not softening.any():
+    starts_s = _softens_from_s(run, slowest)
+    if starts_s is None:
         return run.hold_end_s - run.pressure_s
-    starts_s = float(run.time_s[int(np.argmax(softening))])
     return min(max(starts_s - run.pressure_s, 0.0), run.hold_end_s - run.pressure_s)
+
+
+def _softens_from_s(run: Run, slowest: int) -> float | None:
+    softening = run.dose_min[slowest] > 0.0
+    return float(run.time_s[int(np.argmax(softening))]) if softening.any() else None
 
 
 def _after_hold_share(run: Run, slowest: int) -> float:
@@ -321,4 +329,11 @@ def _trace(run: Run, wish: Wish, slowest: int, piece: Piece) -> Trace:
     sealed = (pot_c > float(saturation_temp_c(ambient))) & (time_s <= run.open_s)
     gauge = np.where(sealed, saturation_pressure_pa(pot_c) - ambient, 0.0)
     step = texture_step_of(piece_dose_min(piece, float(TENDER_STEP)), run.dose_min[slowest, pick])
-    return Trace(time_s, gauge, pot_c, run.core_c[slowest, pick], np.maximum(step, RAW_STEP))
+    return Trace(
+        time_s,
+        gauge,
+        pot_c,
+        run.core_c[slowest, pick],
+        np.maximum(step, RAW_STEP),
+        _softens_from_s(run, slowest),
+    )

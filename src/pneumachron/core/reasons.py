@@ -77,6 +77,8 @@ def _thickness(facts: Facts) -> Iterable[Reason]:
 
 def _warming(facts: Facts) -> Iterable[Reason]:
     warm_min = facts.warm_up_s / 60.0
+    if warm_min < 0.5:
+        return  # it softens before the pot is at pressure
     yield Reason(
         "hold",
         "warming",

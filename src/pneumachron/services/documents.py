@@ -311,13 +311,14 @@ def _task(task: Task) -> dict[str, Any]:
     }
 
 
-def _trace(trace: Trace) -> dict[str, list[float]]:
+def _trace(trace: Trace) -> dict[str, Any]:
     return {
         "time_s": np.round(trace.time_s, 1).tolist(),
         "gauge_pa": np.round(trace.gauge_pa, 0).tolist(),
         "pot_temp_c": np.round(trace.pot_c, 2).tolist(),
         "core_temp_c": np.round(trace.core_c, 2).tolist(),
         "texture_step": np.round(trace.texture_step, 3).tolist(),
+        "softens_from_s": trace.softens_from_s,
     }
 
 

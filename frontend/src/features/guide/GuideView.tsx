@@ -277,9 +277,10 @@ function HowMade({ plan }: { plan: PlanOut | undefined }) {
     <Part id="number" title="How the number is made">
       <p>
         The pot: a heat balance of plate, vessel, liquid and meat gives its temperature over time,
-        at your altitude. The meat: heat conduction in a block gives the temperature of the middle.
-        Softness: the middle’s minutes above 70 °C, weighed by how hot they were, against what this
-        texture needs; those needs are fitted to common practice.
+        at your altitude. The meat: heat conduction in a block gives the temperature inside; where
+        pieces touch, little heat gets between them. Softness: minutes above 70 °C six tenths of the
+        way from the middle to the surface, weighed by how hot they were, against what this texture
+        needs; those needs are fitted to common practice. What is safe is judged in the middle.
       </p>
       {plan ? (
         <>

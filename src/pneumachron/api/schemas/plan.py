@@ -310,6 +310,8 @@ class TraceOut(Closed):
     pot_temp_c: Samples
     core_temp_c: Samples
     texture_step: Samples
+    softens_from_s: float | None = None
+    """When softening begins; plans of engines before 4 do not say."""
 
 
 class ReasonOut(Closed):
