@@ -7,6 +7,7 @@ import numpy as np
 import pytest
 
 from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.learn import taught
 from pneumachron.core.liquid import Sauce
 from pneumachron.core.live.meat import LiveMeat
 from pneumachron.core.load import Load
@@ -230,3 +231,29 @@ def test_a_lean_flat_goes_dry_and_marbled_meat_forgives() -> None:
     assert "goes_dry" in {caution.code for caution in mixed.cautions}
     butt = make_plan(wish(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls"))
     assert butt.outcomes[0].dryness_ratio < 0.6
+
+
+def test_what_the_log_moved_is_told_in_minutes() -> None:
+    """Against the plan of the same cut without it; a step on the ladder is the yardstick, so it is
+    within a few minutes of it."""
+    cut = cut_by_id("brisket_flat")
+    for moved in (-0.2, 0.25):
+        pieces = tuple(
+            replace(piece, cut=taught(cut, {"brisket_flat": moved})) for piece in WANTED.load.pieces
+        )
+        wanted = replace(WANTED, load=Load(pieces))
+        told = facts(wanted)["hold", "log"]
+        really = hold(wanted) - hold(WANTED)
+        assert told.effect == pytest.approx(really, abs=3.0)
+        assert f"{told.effect:+.0f} min" in told.text
+    assert ("hold", "log") not in facts(WANTED)
+
+
+def test_a_guess_that_hardly_matters_is_only_a_note() -> None:
+    butt = make_plan(wish(load("shoulder_boneless", 2.0, None), texture="falls"))
+    ribs = make_plan(wish(load("back_ribs", 1.0, None)))
+    levels = [
+        next(c.severity for c in plan.cautions if c.code == "thickness_guessed")
+        for plan in (butt, ribs)
+    ]
+    assert levels == ["note", "careful"]

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterable
 from dataclasses import dataclass
+from math import log
 
 from pneumachron.core.constants import (
     GUESSED_SPREAD,
@@ -13,12 +14,14 @@ from pneumachron.core.facts import Facts
 from pneumachron.core.liquid import SCORCH_SUGAR_KG_M3
 from pneumachron.core.load import Piece
 from pneumachron.core.release import release_kinds
-from pneumachron.core.spread import HoldRange
+from pneumachron.core.spread import LEAST_MIN, HoldRange
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import show_length, show_temperature, show_volume
 
 UNEVEN_STEPS = 0.75
 """Kinds of pieces that end up further apart than this on the ladder are mentioned."""
+HARDLY_NARROWER = 0.9
+"""A band that measuring leaves nine tenths of is hardly narrower. Judgement."""
 HEAVY_KG = 1.5
 """A piece this heavy is lowered and lifted on a sling. Common practice."""
 
@@ -293,6 +296,17 @@ def _hold(facts: Facts) -> Iterable[Caution]:
 def _guessed(piece: Piece, spread: HoldRange) -> Caution:
     shown = show_length(piece.thickness_m)
     low, high = spread.measured_min
+    measured = log(max(high, LEAST_MIN) / max(low, LEAST_MIN))
+    guessed = log(max(spread.high_min, LEAST_MIN) / max(spread.low_min, LEAST_MIN))
+    if measured > HARDLY_NARROWER * guessed:
+        return Caution(
+            "thickness_guessed",
+            "note",
+            "thickness",
+            f"The thickness is guessed: {shown.metric} ({shown.us}) is usual. At this weight it "
+            "hardly matters: what is thicker is narrower.",
+            GUESSED_SPREAD.source,
+        )
     return Caution(
         "thickness_guessed",
         "careful",

@@ -59,6 +59,9 @@ class Cut:
     default_school: School
     looks: dict[Texture, str]
     measure: str
+    taste_ln: float = 0.0
+    """What the log taught of this cut: how much more softening this household needs, as ln dose. It
+    is in `tender_dose_min` already."""
     taste_sd_ln: float | None = None
     """1 sd of what the log has taught of this cut, as ln dose; None: nothing yet."""
 

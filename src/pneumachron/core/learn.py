@@ -180,7 +180,7 @@ def taught(
     if not moved and known is None:
         return cut
     dose = cut.tender_dose_min * float(np.exp(moved))
-    return replace(cut, tender_dose_min=dose, taste_sd_ln=known)
+    return replace(cut, tender_dose_min=dose, taste_ln=moved, taste_sd_ln=known)
 
 
 @dataclass(frozen=True, slots=True)

@@ -18,6 +18,7 @@ from pneumachron.core.conduction import block_response
 from pneumachron.core.constants import SURFACE_COEFFICIENT
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.load import Piece
+from pneumachron.core.safety import ZONE_LIMIT, zone_time_s
 from pneumachron.core.steam import FloatArray, ambient_pressure_pa, saturation_temp_c
 from pneumachron.core.tenderness import cumulative_dose_min
 from pneumachron.core.wish import Wish, set_up
@@ -76,6 +77,8 @@ class Cooked:
     dose_min: float
     texture_step: float
     core_end_c: float
+    zone_s: float
+    """Time the middle was between 4 and 60 °C."""
 
 
 def around_c(method: OtherMethod, duration_s: float, altitude_m: float) -> FloatArray:
@@ -125,7 +128,7 @@ def cooked_by(piece: Piece, method: OtherMethod, duration_s: float, altitude_m: 
         raise OutOfRangeError("duration", duration_s, low, high, "s")
     core, read = inside_c(piece, around_c(method, duration_s, altitude_m))
     dose = float(cumulative_dose_min(read, step_s=STEP_S)[-1])
-    return Cooked(dose, texture_reached(piece, dose), float(core[-1]))
+    return Cooked(dose, texture_reached(piece, dose), float(core[-1]), zone_time_s(core, STEP_S))
 
 
 def duration_for(piece: Piece, method: OtherMethod, dose_min: float, altitude_m: float) -> float:
@@ -195,7 +198,21 @@ def other_way(wish: Wish, method: BackMethod) -> OtherWay:
     ]
     slowest = int(np.argmax(times))
     cooked = cooked_by(pieces[slowest], method, times[slowest], wish.altitude_m)
-    return OtherWay(method, times[slowest], cooked.core_end_c, liquid, ADVICE[method])
+    thickest = max(pieces, key=lambda piece: piece.thickness_m)
+    zone_s = cooked_by(thickest, method, times[slowest], wish.altitude_m).zone_s
+    advice = (*_too_long_warm(zone_s), *ADVICE[method])
+    return OtherWay(method, times[slowest], cooked.core_end_c, liquid, advice)
+
+
+def _too_long_warm(zone_s: float) -> tuple[str, ...]:
+    """What is said when a middle is between 4 and 60 °C for longer than is advised."""
+    if zone_s <= ZONE_LIMIT.value:
+        return ()
+    return (
+        f"The middle of the thickest piece is between 4 and 60 °C for {zone_s / 3600:.1f} h; usual "
+        f"advice is {ZONE_LIMIT.value / 3600:.0f} h at most (USDA; check local advice). Cut it "
+        "thinner, or take the pressure pot.",
+    )
 
 
 BRAISE_LIQUID: dict[BackMethod, Callable[[float], float]] = {

@@ -2,9 +2,10 @@
 
 from collections.abc import Callable, Iterable
 from dataclasses import dataclass
+from math import log
 from typing import Literal, TypeAlias
 
-from pneumachron.core.constants import MEMBRANE_STEPS, SourceKind
+from pneumachron.core.constants import LADDER_STEP, MEMBRANE_STEPS, SourceKind
 from pneumachron.core.cuts import School
 from pneumachron.core.facts import Facts
 from pneumachron.core.racks import Rack
@@ -49,6 +50,7 @@ def reasons_for(facts: Facts) -> tuple[Reason, ...]:
         _stacked,
         _poultry,
         _sources,
+        _log,
         _boil_test,
         _range,
         _liquid,
@@ -216,6 +218,27 @@ def _sources(facts: Facts) -> Iterable[Reason]:
             f"{_FEW[cut.practice_cases]}the softening of {cut.short_name} rests mostly on cuts "
             "that are like it. Look before you trust it, and rate what comes out.",
             "judgement",
+        )
+
+
+def _log(facts: Facts) -> Iterable[Reason]:
+    taught = facts.load.kinds()[facts.slowest][0].cut.taste_ln
+    rise = max(facts.softer_hold_min, LEAST_MIN) / max(facts.hold_min, LEAST_MIN)
+    # one step on the ladder is so many minutes; the log moved it by a share of one
+    plain_min = facts.hold_min * rise ** (-taught / log(LADDER_STEP.value))
+    moved_min = facts.hold_min - plain_min
+    if abs(moved_min) >= 1.0:
+        firmer = "firmer" if moved_min > 0 else "softer"
+        yield Reason(
+            "hold",
+            "log",
+            taught,
+            "1",
+            moved_min,
+            "min",
+            f"Your log: {moved_min:+.0f} min, since cooks of yours came out {firmer} than the "
+            "model expects.",
+            "measured",
         )
 
 
