@@ -6,7 +6,7 @@ from math import exp
 import numpy as np
 import pytest
 
-from pneumachron.core.again import judge_stopped
+from pneumachron.core.again import judge_opened, judge_stopped
 from pneumachron.core.alternatives import quick_answer
 from pneumachron.core.cuts import ReleaseMethod, cut_by_id
 from pneumachron.core.errors import OutOfRangeError, WishError
@@ -69,6 +69,10 @@ def test_poultry_is_safe_in_the_thickest_piece_whatever_is_wished() -> None:
             at_open = float(np.interp(run.open_s, run.time_s, run.core_c[0]))
             assert at_open >= 73.9
             assert quick_answer(wanted).hold_min == plan.hold_min
+            # nor is less offered as the short end, or for next time
+            assert plan.hold_range_min[0] >= floor_min(plan.setup)
+            told = judge_opened(wanted, plan.hold_min + 10, seen_step=4.0)
+            assert told.next_hold_min >= floor_min(plan.setup)
     # ribs of the same size have no such floor
     assert floor_min(set_up(wish(load("rib_pieces", 0.9, 0.027, 12)))) == 0
 
@@ -80,6 +84,12 @@ def test_frozen_pieces_that_touch_are_judged_together() -> None:
     with pytest.raises(WishError) as caught:
         make_plan(on_each_other)
     assert caught.value.code == "frozen_together"
+    # a gap that was asked for does not lift a piece off the one it lies on
+    with pytest.raises(WishError):
+        make_plan(replace(apart, lying=Lying("stacked", touching=False)))
+    # nor does a frozen flat fold
+    with pytest.raises(WishError):
+        make_plan(wish(load("brisket_flat", 1.4, 0.03, start_c=-18.0)))
     rack = wish(load("back_ribs", 1.3, 0.028, start_c=-18.0), school="steam")
     with pytest.raises(WishError) as caught:
         make_plan(rack)

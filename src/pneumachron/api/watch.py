@@ -96,7 +96,7 @@ class Watch:
         count = 0
         while not self._over.wait(EVERY_S):
             try:
-                self._round()
+                self.look_around()
                 count += 1
                 if count % DISK_EVERY == 0:
                     self._look_at_disk()
@@ -123,7 +123,8 @@ class Watch:
         finally:
             self.relearning = (0, 0)
 
-    def _round(self) -> None:
+    def look_around(self) -> None:
+        """One beat: follow the wall clock, and ask the pots of all cooks under way."""
         try:
             with self._database.session() as session:
                 moved_s = cook_clocks.follow_wall(session, self._kitchen)

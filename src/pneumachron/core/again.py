@@ -16,6 +16,7 @@ from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.hold import MAX_HOLD_S, MeatCases, Search
 from pneumachron.core.plan import frozen_extra_min, slowest_kind
 from pneumachron.core.pot_heat import STEP_S, PotCases, coast
+from pneumachron.core.poultry import floor_min
 from pneumachron.core.safety import ZONE_HIGH, ZONE_LIMIT, zone_time_s
 from pneumachron.core.steam import FloatArray
 from pneumachron.core.tenderness import TEXTURES, Texture
@@ -103,6 +104,7 @@ def judge_opened(
     need = (meat.dose_min * tough)[..., np.newaxis]
     extra_min = frozen_extra_min(wish.load)
     next_min = round(_first_run_s(setup, meat, need) / 60.0 + extra_min)
+    next_min = max(next_min, floor_min(set_up(wish)))
     gap = wish.texture_step - now
     if gap <= NEAR_RUNG:
         step: NextStep = "done" if gap >= -1.0 + NEAR_RUNG else "rescue"
@@ -231,7 +233,7 @@ def translate_minutes(wish: Wish, hold_min: int, gauge_pa: float) -> Translated:
     here = set_up(wish)
     minutes = _first_run_s(here, first_cases(here)[1], need) / 60.0
     return Translated(
-        round(minutes),
+        max(round(minutes), floor_min(here)),
         minutes / hold_min,
         texture_reached(kind, float(run.final_dose_min[slowest])),
     )

@@ -209,9 +209,9 @@ def _variants(wish: Wish, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
     level: Literal["high", "low"] = "low" if wish.level == "high" else "high"
     yield "level", level, partial(replace, wish, level=level, gauge_pa=None)
     for way in ARRANGEMENTS:
-        changed = replace(wish, lying=Lying(way, wish.lying.touching))
-        if way not in {setup.standing.arrangement, "one"} and _lies(changed):
-            yield "lying", way, partial(replace, changed)
+        lying = Lying(way, wish.lying.touching)
+        if way not in {setup.standing.arrangement, "one"} and _lies(replace(wish, lying=lying)):
+            yield "lying", way, partial(replace, wish, lying=lying)
     for pot in other_pots:
         yield "pot", pot.name, partial(replace, free, pot=pot)
 

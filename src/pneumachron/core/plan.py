@@ -164,7 +164,7 @@ def make_plan(wish: Wish) -> Plan:
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
     outcomes = _outcomes(wish.load, run)
-    spread = _spread(wish, holds_min)
+    spread = _spread(wish, holds_min).at_least(floor)
     end = ending(
         wish.load,
         wish.pot,

@@ -58,6 +58,12 @@ class HoldRange:
     measured_min: tuple[float, float]
     """The band once a guessed thickness is measured; the same when none is guessed."""
 
+    def at_least(self, floor_min: float) -> "HoldRange":
+        """The same band without what is not safe."""
+        low, high = (max(end, floor_min) for end in (self.low_min, self.high_min))
+        measured = (max(self.measured_min[0], floor_min), max(self.measured_min[1], floor_min))
+        return HoldRange(low, high, self.parts, measured)
+
     @property
     def largest(self) -> Part:
         """What widens it most."""

@@ -206,7 +206,7 @@ def _stand_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Standing | 
             continue
         height = max(item.bottom_m + item.height_m for item in layer.placed)
         if height <= floor.room_m * (1.0 + 1e-9):
-            covered = way.covered if lying.touching else FREE
+            covered = way.covered if lying.touching else way.apart()
             return Standing(
                 way.arrangement,
                 kind,
@@ -242,6 +242,12 @@ class _Way:
     covered: Covered = FREE
     layers: int = 1
     depth_m: float | None = None
+
+    def apart(self) -> Covered:
+        """What stays covered with gaps between the pieces: what lies on other meat still does."""
+        if self.arrangement in {"stacked", "folded"}:
+            return replace(self.covered, side=0.0)
+        return FREE
 
 
 def _ways(load: Load, floor: _Floor, lying: Lying) -> Iterator[_Way]:
@@ -312,7 +318,8 @@ def _single_layers(
         yield from _upright(load, floor)
     name: Arrangement = "one" if len(flat) == 1 else "side_by_side"
     yield _Way(name, lambda: pack_rows(flat, radius), covered)
-    if len(flat) == 1 and flat[0].height_m <= MAX_FOLDED_M:
+    frozen = any(piece.frozen for piece in load.pieces)
+    if len(flat) == 1 and flat[0].height_m <= MAX_FOLDED_M and not frozen:
         yield _folded(flat[0], floor)
 
 

@@ -280,7 +280,7 @@ function HowMade({ plan }: { plan: PlanOut | undefined }) {
         at your altitude. The meat: heat conduction in a block gives the temperature inside; where
         pieces touch, little heat gets between them. Softness: minutes above 70 °C six tenths of the
         way from the middle to the surface, weighed by how hot they were, against what this texture
-        needs; those needs are fitted to common practice. What is safe is judged in the middle.
+        needs; those needs are fitted to common practice. Safety goes by the middle.
       </p>
       {plan ? (
         <>
