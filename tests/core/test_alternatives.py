@@ -8,10 +8,10 @@ import pytest
 from pneumachron.core.alternatives import (
     answer_for_minutes,
     quick_answer,
-    split,
     what_changes,
 )
 from pneumachron.core.answers import Answer
+from pneumachron.core.cutting import split
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.finish import rest_for
 from pneumachron.core.plan import make_plan
@@ -45,7 +45,7 @@ def test_every_alternative_is_the_plan_of_the_changed_wish() -> None:
             assert isinstance(answer, Answer)
             assert answer.hold_min == pytest.approx(make_plan(changed).hold_exact_min, abs=0.6)
     assert {kind for kind, _ in found} == {
-        "halved", "quartered", "frozen", "release", "texture", "school", "level", "pot",
+        "halved", "quartered", "frozen", "release", "texture", "school", "level", "lying", "pot",
     }  # fmt: skip
 
 

@@ -18,7 +18,7 @@ from pneumachron.core.cuts import Cut, ReleaseMethod, School, cuts
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load, make_piece
 from pneumachron.core.pots import ready_pots
-from pneumachron.core.standing import ARRANGEMENTS, Lying, Standing
+from pneumachron.core.standing import ARRANGEMENTS, Arrangement, Lying, Standing
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.wish import Wish, set_up
 from tests.core.kitchen import load, wish
@@ -29,6 +29,8 @@ SCHOOLS: tuple[School, ...] = ("steam", "short_braise", "bath")
 RELEASES: tuple[ReleaseMethod, ...] = ("natural", "timed", "quick")
 WITHIN, WITHIN_RIBS, WITHIN_MIN, WITHIN_BATH_MIN = 0.06, 0.08, 1.5, 2.0
 ACROSS = 0.10
+ON_REQUEST: dict[int, Arrangement] = {3: "layered", 7: "on_bed"}
+"""Which of ten loads are asked to lie so."""
 
 
 @dataclass(frozen=True)
@@ -40,15 +42,17 @@ class Asked:
     school: School
     release: ReleaseMethod
     pot: str
+    way: Arrangement | None
 
     def wish(self) -> Wish:
-        return wish(
+        wanted = wish(
             load(self.cut.cut_id, self.kilos, self.thick_m, self.count),
             pot=self.pot,
             school=self.school,
             release=self.release,
             texture=self.cut.default_texture,
         )
+        return replace(wanted, lying=Lying(self.way))
 
 
 def asked() -> Iterator[Asked]:
@@ -67,6 +71,8 @@ def asked() -> Iterator[Asked]:
             rng.choice(SCHOOLS),
             rng.choice(RELEASES),
             rng.choice(list(ready_pots())),
+            # the two ways with vegetables are only taken when asked for
+            ON_REQUEST.get(number % 10),
         )
 
 

@@ -52,7 +52,7 @@ def assert_lies(standing: Standing, pot: Pot) -> None:
         (P1, "side_by_side"),
         (P4, "side_by_side"),
         (P5, "on_edge"),
-        (P7_HOLDS, "coiled"),
+        (P7_HOLDS, "nested"),
         (P8, "heap"),
         (P9, "one"),
         (P10, "side_by_side"),

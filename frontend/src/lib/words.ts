@@ -101,8 +101,11 @@ export const LYING_WORDS: Record<Arrangement, string> = {
   on_end: "standing on end",
   leaning: "leaning, with gaps",
   coiled: "coiled, bone side in",
+  nested: "coiled inside each other",
   folded: "folded over",
   criss_cross: "crosswise",
   heap: "in a loose heap",
   stacked: "partly on each other",
+  on_bed: "on a bed of vegetables",
+  layered: "in layers with vegetables between",
 };

@@ -5,7 +5,7 @@ from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
 
 from pneumachron.api.problems import HANDLED, Words, problem_of
-from pneumachron.api.schemas.base import Problem
+from pneumachron.api.schemas.base import FixOut, Problem
 from pneumachron.logs import note_error
 
 HTTP_CODES = {400: "unreadable", 404: "not_found", 405: "not_allowed", 413: "too_large"}
@@ -25,6 +25,7 @@ def answer(words: Words) -> JSONResponse:
         message=_whole(words.message),
         field=None if words.field is None else _whole(words.field),
         hint=None if words.hint is None else _whole(words.hint),
+        fix=None if words.fix is None else FixOut(kind=words.fix.kind, value=words.fix.value),
     )
     reply = JSONResponse(body.model_dump(), words.status)
     if words.retry_s is not None:

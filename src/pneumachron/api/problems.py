@@ -9,7 +9,7 @@ from fastapi.exceptions import RequestValidationError
 from pydantic import ValidationError
 
 from pneumachron.core.cook.sheet import SheetError
-from pneumachron.core.errors import OutOfRangeError, ShapeError, WishError
+from pneumachron.core.errors import Fix, OutOfRangeError, ShapeError, WishError
 from pneumachron.devices.protocol import DeviceError
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.services.errors import VersionError
@@ -38,6 +38,8 @@ class Words:
     message: str
     field: str | None = None
     hint: str | None = None
+    fix: Fix | None = None
+    """The one change that would do."""
     retry_s: int | None = None
     """Seconds after which the same may work."""
 
@@ -53,7 +55,8 @@ def problem_of(_error: BaseException) -> Words | None:
 
 @problem_of.register
 def _asked(error: WishError | RecipeError) -> Words:
-    return Words(422, error.code, error.message, error.field, error.hint)
+    fix = error.fix if isinstance(error, WishError) else None
+    return Words(422, error.code, error.message, error.field, error.hint, fix)
 
 
 @problem_of.register

@@ -13,9 +13,10 @@ import numpy as np
 from pneumachron.core.answers import Answer, answer_of, answers_of, cooked
 from pneumachron.core.cases import first_search, texture_reached
 from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS
+from pneumachron.core.cutting import BONES_A_SECTION, Knife, bones_of, cut_all, cut_into, remade
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.hold import MAX_HOLD_S, Search
-from pneumachron.core.load import FREEZER_C, Load, Piece, make_piece
+from pneumachron.core.load import FREEZER_C, Load
 from pneumachron.core.pots import Pot
 from pneumachron.core.standing import ARRANGEMENTS, Lying, stand
 from pneumachron.core.tenderness import TEXTURES
@@ -33,8 +34,6 @@ AlternativeKind: TypeAlias = Literal[
     "pot",
     "lying",
 ]
-BONES_A_SECTION = 3
-"""Racks are cut into sections of three bones. Common practice."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -117,77 +116,14 @@ def _knife(wish: Wish) -> Iterable[Change]:
     yield "halved", "2", lambda: cut_into(wish, 2)
     yield "quartered", "4", lambda: cut_into(wish, 4)
     if any(bones_of(piece) >= 2 * BONES_A_SECTION for piece in wish.load.pieces):
-        yield "sections", str(BONES_A_SECTION), lambda: _in_sections(wish)
+        yield "sections", str(BONES_A_SECTION), lambda: cut_all(wish, Knife("sections"))
     if not any(piece.frozen for piece in wish.load.pieces):
         yield "frozen", "frozen", lambda: _from_the_freezer(wish)
-
-
-def _in_sections(wish: Wish) -> Wish:
-    parts = [part for piece in wish.load.pieces for part in sections_of(piece, BONES_A_SECTION)]
-    return replace(wish, load=Load(tuple(parts)), liquid_m3=None)
 
 
 def _from_the_freezer(wish: Wish) -> Wish:
     pieces = tuple(remade(piece, start_temp_c=FREEZER_C) for piece in wish.load.pieces)
     return replace(wish, load=Load(pieces))
-
-
-def bones_of(piece: Piece) -> int:
-    """Bones along a rack of ribs; 0 of what is not one."""
-    pitch = piece.cut.bone_pitch_m
-    return round(piece.length_m / pitch) if pitch and piece.has_bone else 0
-
-
-def sections_of(piece: Piece, bones: int) -> list[Piece]:
-    """A rack cut between the bones into even sections of about so many; others stay whole.
-
-    Raises
-    ------
-    WishError : the sections would be lighter than the model was checked for.
-    """
-    parts = max(round(bones_of(piece) / bones), 1)
-    if parts == 1:
-        return [piece]
-    part = remade(piece, mass_kg=piece.mass_kg / parts, length_m=piece.length_m / parts)
-    return [part] * parts
-
-
-def remade(
-    piece: Piece,
-    *,
-    mass_kg: float | None = None,
-    length_m: float | None = None,
-    start_temp_c: float | None = None,
-) -> Piece:
-    """The same piece with another mass, length or start, checked anew.
-
-    Raises
-    ------
-    WishError : outside what the model was checked for.
-    """
-    again = make_piece(
-        piece.cut,
-        mass_kg=piece.mass_kg if mass_kg is None else mass_kg,
-        thickness_m=piece.thickness_m,
-        length_m=piece.length_m if length_m is None else length_m,
-        width_m=piece.width_m,
-        has_bone=piece.has_bone,
-        has_membrane=piece.has_membrane,
-        start_temp_c=piece.start_temp_c if start_temp_c is None else start_temp_c,
-        shape=piece.shape,
-    )
-    return replace(again, thickness_guessed=piece.thickness_guessed)
-
-
-def cut_into(wish: Wish, parts: int) -> Wish:
-    """The same meat, each piece cut into 2 or 4, with the school's own amount of liquid.
-
-    Raises
-    ------
-    WishError : the parts are too small.
-    """
-    pieces = [part for piece in wish.load.pieces for part in [split(piece, parts)] * parts]
-    return replace(wish, load=Load(tuple(pieces)), liquid_m3=None)
 
 
 def _variants(wish: Wish, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
@@ -222,32 +158,3 @@ def _lies(wish: Wish) -> bool:
     except WishError:
         return False
     return True
-
-
-def split(piece: Piece, parts: int) -> Piece:
-    """One of the parts (2 or 4) of a piece that is cut to cook faster.
-
-    The first cut halves the thickness, which is what shortens a cook, unless there is bone in the
-    way; each further one halves the longest side that is left.
-
-    Raises
-    ------
-    WishError : the parts would be thinner or lighter than the model was checked for.
-    """
-    sizes = [piece.length_m, piece.width_m, piece.thickness_m]
-    axis, left = 0 if piece.has_bone else 2, parts
-    while left > 1:
-        sizes[axis] /= 2
-        left //= 2
-        axis = int(np.argmax(sizes))
-    length, width, thickness = sorted(sizes, reverse=True)
-    return make_piece(
-        piece.cut,
-        mass_kg=piece.mass_kg / parts,
-        thickness_m=thickness,
-        length_m=length,
-        width_m=width,
-        has_bone=piece.has_bone,
-        has_membrane=piece.has_membrane,
-        start_temp_c=piece.start_temp_c,
-    )

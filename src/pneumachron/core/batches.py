@@ -1,16 +1,68 @@
-"""When the load is too much for the pot: how many runs, evenly loaded."""
+"""When the load is too much for the pot: how many runs, evenly loaded.
 
+What is cooked second goes into a hot pot: it comes up sooner, and needs some minutes more.
+"""
+
+from collections.abc import Sequence
 from dataclasses import replace
+from math import ceil
 
+from pneumachron.core.constants import Constant, Source
+from pneumachron.core.cutting import Knife
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import Load, Piece
 from pneumachron.core.wish import Wish, set_up
 
 MAX_RUNS = 12
+HOT_START = Constant(
+    80.0,
+    "°C",
+    Source("judgement", "liquid off the boil, ten minutes with the lid off while meat is changed"),
+)
+SWAP = Constant(
+    600.0, "s", Source("judgement", "lift out and cover one batch, lay in and close the next")
+)
+
+
+def in_batches(wish: Wish, count: int) -> Wish:
+    """The same meat dealt into so many batches; the heaviest is this wish's load.
+
+    Where there are fewer pieces than batches, each is cut across first.
+
+    Raises
+    ------
+    WishError : more batches than a day has, or pieces that cannot be cut so.
+    """
+    if count == 1:
+        return wish
+    if not 1 <= count <= MAX_RUNS:
+        raise WishError(
+            "batch_count",
+            "batches",
+            f"{count} batches are not planned here.",
+            f"Give 1 to {MAX_RUNS} batches.",
+        )
+    pieces = wish.load.pieces
+    if len(pieces) < count:
+        knife = Knife("across", parts=ceil(count / len(pieces)))
+        pieces = tuple(part for piece in pieces for part in knife.cut(piece))
+    loads = sorted(deal_alike(pieces, count) or deal(pieces, count), key=lambda load: -load.mass_kg)
+    return replace(wish, load=loads[0], later=tuple(loads[1:]))
+
+
+def one_by_one(wish: Wish) -> tuple[Wish, ...]:
+    """The batches of a wish, each on its own; all but the first go into a hot pot."""
+    return _hot_after_first([wish.load, *wish.later], replace(wish, later=()))
+
+
+def _hot_after_first(loads: Sequence[Load], wish: Wish) -> tuple[Wish, ...]:
+    first, *later = loads
+    hot = replace(wish, pot_start_c=HOT_START.value)
+    return (replace(wish, load=first), *(replace(hot, load=load) for load in later))
 
 
 def batches(wish: Wish) -> tuple[Wish, ...]:
-    """The fewest runs in which everything lies in one layer and under the line.
+    """The batches that were asked for, or the fewest in which everything lies in one layer.
 
     As few runs as will do; of unlike pieces each kind has its own run, when that takes no more.
     Pieces are dealt by weight, the heaviest to the lightest run, so runs weigh nearly the same.
@@ -19,12 +71,14 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
     ------
     WishError : some piece does not go into this pot by itself, or it takes a whole day of runs.
     """
+    if wish.later:
+        return one_by_one(wish)
     pieces = wish.load.pieces
     refusal: WishError | None = None
     for runs in range(1, min(MAX_RUNS, len(pieces)) + 1):
         # each run takes the school's own amount of liquid
         for loads in filter(None, (deal_alike(pieces, runs), deal(pieces, runs))):
-            dealt = tuple(replace(wish, load=load, liquid_m3=None) for load in loads)
+            dealt = _hot_after_first(loads, replace(wish, liquid_m3=None))
             try:
                 if all(_lies_well(part) for part in dealt):
                     return dealt

@@ -25,7 +25,7 @@ RAW_STEP = -4.0
 
 
 def cases_of(setup: Setup) -> tuple[PotCases, MeatCases]:
-    """The cases of a plan; liquid and pot start as cold as the tap."""
+    """The cases of a plan; liquid and pot start as cold as the tap, or as they were left."""
     wish, filling = setup.wish, setup.filling
     kinds = wish.load.kinds()
     one = np.ones(CASES)
@@ -62,7 +62,7 @@ def cases_of(setup: Setup) -> tuple[PotCases, MeatCases]:
         liquid_m3=filling.wet_m3 * one,
         solids_m3=filling.solids_m3 * one,
         bed_m3=filling.bed_m3 * one,
-        start_c=TAP_WATER_TEMP.value * one,
+        start_c=(TAP_WATER_TEMP.value if wish.pot_start_c is None else wish.pot_start_c) * one,
     )
     return cases, meat
 

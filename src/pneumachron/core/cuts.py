@@ -47,6 +47,8 @@ class Cut:
     """1 sd of how practice scatters around the model, as ln minutes."""
     practice_cases: int
     """Cases of practice that its softening rests on."""
+    crisped_hold_min: int | None
+    """Minutes with which it is only warmed through, where the habit is to crisp it afterwards."""
     bone_pitch_m: float
     """From bone to bone along a rack; 0 when it is not one."""
     sears: bool
@@ -97,6 +99,7 @@ def cuts() -> dict[str, Cut]:
 
 
 def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
+    crisped = numbers.get("crisped_hold_min")
     return Cut(
         cut_id=cut_id,
         name=words["name"],
@@ -121,6 +124,7 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         dry_ceiling_ratio=numbers["dry_ceiling_ratio"],
         practice_scatter_ratio=numbers["practice_scatter_ratio"],
         practice_cases=int(numbers["practice_cases"]),
+        crisped_hold_min=None if crisped is None else int(crisped),
         bone_pitch_m=numbers["bone_pitch_m"],
         sears=numbers["sears"] == 1,
         pulls=numbers["pulls"] == 1,

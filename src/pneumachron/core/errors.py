@@ -9,6 +9,19 @@
 Handlers read the attributes, never the text.
 """
 
+from dataclasses import dataclass
+from typing import Literal, TypeAlias
+
+FixKind: TypeAlias = Literal["rack", "lying", "liquid", "sections", "across", "batches"]
+
+
+@dataclass(frozen=True, slots=True)
+class Fix:
+    """The one change that meets a wish: what is set, and to what; empty: as the engine would."""
+
+    kind: FixKind
+    value: str
+
 
 class CoreError(Exception):
     """Anything the core refuses to do."""
@@ -31,19 +44,27 @@ class WishError(CoreError, ValueError):
 
     `code` is for programs, `field` is the input it concerns (`thickness`, `liquid` ...),
     `message` says what is wrong and `hint` what to do, both in a cook's words. `entry` is the
-    index of the pieces it concerns, where a load has several kinds.
+    index of the pieces it concerns, where a load has several kinds. `fix` is the one change that
+    meets it, where there is one.
     """
 
     def __init__(
-        self, code: str, field: str, message: str, hint: str, *, entry: int | None = None
+        self,
+        code: str,
+        field: str,
+        message: str,
+        hint: str,
+        *,
+        entry: int | None = None,
+        fix: Fix | None = None,
     ) -> None:
         self.code, self.field, self.message, self.hint = code, field, message, hint
-        self.entry = entry
+        self.entry, self.fix = entry, fix
         super().__init__(f"{message} {hint}")
 
     def at_entry(self, entry: int) -> "WishError":
         """The same error, told about the pieces at index `entry`."""
-        return type(self)(self.code, self.field, self.message, self.hint, entry=entry)
+        return type(self)(self.code, self.field, self.message, self.hint, entry=entry, fix=self.fix)
 
 
 class MeasureError(WishError):

@@ -122,6 +122,9 @@ def levels_m(liquid_m3: FloatArray, load: Load, pot: Pot, standing: Standing) ->
         (rack.height_m + item.bottom_m, item.height_m, kinds[item.kind][0].volume_m3)
         for item in standing.placed
     ]
+    for low, high in standing.beds:
+        share = (high - low) / sum(top - bottom for bottom, top in standing.beds)
+        bodies.append((rack.height_m + low, high - low, share * standing.between_m3(pot)))
     if rack.height_m > 0:
         bodies.append((0.0, rack.height_m, rack.volume_m3(pot)))
     bottom, height, volume = (np.array(column) for column in zip(*bodies, strict=True))
@@ -143,7 +146,7 @@ def _school_amount_m3(school: School, load: Load, pot: Pot, standing: Standing) 
         low, high = BRAISE_RANGE_M3
         return min(max(BRAISE_M3_PER_KG * load.mass_kg, low), high)
     depth = standing.rack_height_m + BATH_COVER_RATIO * standing.depth_m
-    rack_m3 = standing.rack_kind.volume_m3(pot)
+    rack_m3 = standing.rack_kind.volume_m3(pot) + BATH_COVER_RATIO * standing.between_m3(pot)
     return pot.floor_m2 * depth - BATH_COVER_RATIO * load.volume_m3 - rack_m3
 
 
@@ -169,7 +172,8 @@ def fill(
     WishError : the meat alone leaves no room for the least liquid, or the cook's own amount
         is under it or over the line.
     """
-    solids = load.volume_m3 + standing.rack_kind.volume_m3(pot)
+    vegetables = standing.between_m3(pot)
+    solids = load.volume_m3 + standing.rack_kind.volume_m3(pot) + vegetables
     most = pot.max_volume_m3
     if foams:
         most = min(most, FOAM_FILL_RATIO.value * pot.usable_volume_m3)
@@ -194,7 +198,7 @@ def fill(
         highest_m3=highest,
         sauce_m3=sauce.volume_m3,
         solids_m3=solids,
-        bed_m3=standing.rack_kind.bed_m3(pot),
+        bed_m3=standing.rack_kind.bed_m3(pot) + vegetables,
         fill_ratio=(solids + liquid + sauce.volume_m3) / pot.usable_volume_m3,
         level_m=level_m(liquid + sauce.volume_m3, load, pot, standing),
         limited_by_line=limited and wished_m3 is None,

@@ -32,12 +32,14 @@ HOT_C = 100.0
 
 THICKNESS_RANGE_M = (0.012, 0.125)
 """What the model was checked for: flanken to a whole shoulder."""
-PIECE_MASS_RANGE_KG = (0.02, 8.0)
+PIECE_MASS_RANGE_KG = (0.01, 8.0)
 FROZEN_RANGE_M = (THICKNESS_RANGE_M[0], 0.05)
 """Separate pieces up to 5 cm may go in frozen. Common practice."""
 START_RANGE_C = (-1.0, 40.0)
 FREEZER_RANGE_C = (-30.0, FROZEN_C)
-MAX_PIECES = 60
+MAX_PIECES = 150
+"""Three kilos of cubes of an inch."""
+MAX_KINDS = 60
 
 
 @dataclass(frozen=True, slots=True)
@@ -138,6 +140,13 @@ class Load:
                 "count",
                 f"A load has 1 to {MAX_PIECES} pieces; this one has {len(self.pieces)}.",
                 "Give the number of pieces that go into the pot together.",
+            )
+        if len(self.kinds()) > MAX_KINDS:
+            raise WishError(
+                "kind_count",
+                "count",
+                f"A load has at most {MAX_KINDS} kinds of pieces.",
+                "Give pieces that are nearly alike as one kind.",
             )
 
     @property

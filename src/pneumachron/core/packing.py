@@ -242,9 +242,17 @@ def _band(
 
 
 def pack_layers(
-    footprints: Sequence[Footprint], radius_m: float, layers: int, *, crossed: bool
+    footprints: Sequence[Footprint],
+    radius_m: float,
+    layers: int,
+    *,
+    crossed: bool,
+    gap_m: float = 0.0,
 ) -> Layer | None:
-    """Pieces in so many layers, evenly dealt; `crossed` turns every other layer by a quarter."""
+    """Pieces in so many layers, evenly dealt, with gaps between the layers.
+
+    `crossed` turns every other layer by a quarter.
+    """
     per_layer = -(-len(footprints) // layers)
     placed: list[Placed] = []
     press, bottom = 1.0, 0.0
@@ -258,7 +266,9 @@ def pack_layers(
         turned = crossed and number % 2 == 1
         placed += [_quarter_turn(item) for item in packed.placed] if turned else packed.placed
         press = max(press, packed.press_ratio)
-        bottom += max(item.height_m for item in part)
+        # with something between them, layers are as high as the highest piece of all
+        tallest = max(item.height_m for item in (footprints if gap_m else part))
+        bottom += tallest + gap_m
     return Layer(tuple(placed), press)
 
 

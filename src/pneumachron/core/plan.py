@@ -10,6 +10,7 @@ from typing import Literal, TypeAlias
 
 import numpy as np
 
+from pneumachron.core.batches import SWAP, one_by_one
 from pneumachron.core.cases import (
     NOMINAL,
     RAW_STEP,
@@ -24,6 +25,7 @@ from pneumachron.core.cases import (
 )
 from pneumachron.core.cautions import Caution, cautions_for
 from pneumachron.core.constants import FROZEN_EXTRA, LADDER_STEP, PURGE_HEAT
+from pneumachron.core.expect import Expectation, check_own, expectation
 from pneumachron.core.facts import Facts
 from pneumachron.core.hold import Run, Search
 from pneumachron.core.liquid import Ending, ending
@@ -117,6 +119,16 @@ class Trace:
 
 
 @dataclass(frozen=True, slots=True)
+class Batch:
+    """What is cooked after the first load, in the same cooker. Times from lid on [s]."""
+
+    load: Load
+    hold_min: int
+    lid_on_to_open_s: float
+    done_s: float
+
+
+@dataclass(frozen=True, slots=True)
 class Plan:
     """What to set, what happens, and why."""
 
@@ -137,10 +149,20 @@ class Plan:
     trace: Trace
     reasons: tuple[Reason, ...]
     cautions: tuple[Caution, ...]
+    expectation: Expectation | None = None
+    """What comes of the cook's own minutes, when these are not the engine's."""
+    later: tuple[Batch, ...] = ()
+
+    @property
+    def all_done_s(self) -> float:
+        """From the first lid on until the meat of the last batch comes out of the pot."""
+        return self.done_s + sum(SWAP.value + batch.done_s for batch in self.later)
 
     @property
     def hold_range_min(self) -> tuple[int, int]:
-        """From and to, as a panel counts."""
+        """From and to, as a panel counts; a time of the cook's own is set as it is."""
+        if self.expectation is not None:
+            return self.hold_min, self.hold_min
         low, high = round(self.range.low_min), round(self.range.high_min)
         return min(low, self.hold_min), max(high, self.hold_min)
 
@@ -153,18 +175,23 @@ def make_plan(wish: Wish) -> Plan:
     WishError : the wish cannot be met; says at which field and what to do.
     """
     setup = set_up(wish)
-    search = Search(*cases_of(setup), setup.after)
+    own = wish.own_hold_min
+    search = Search(*cases_of(setup), setup.after, at_least_s=60.0 * (own or 0))
     need = search.meat.dose_min[..., np.newaxis] * np.array([1.0, LADDER_STEP.value])
     extra_min = frozen_extra_min(wish.load)
     holds_min = search.solve(need) / 60.0 + extra_min
     floor = floor_min(setup)
     holds_min = np.maximum(holds_min, float(floor))
     hold_exact = float(holds_min[NOMINAL, 0])
-    hold_min = wish.pot.settable_min(hold_exact)
+    hold_min = usual_min = wish.pot.settable_min(hold_exact)
+    if own is not None:
+        check_own(own, floor)
+        hold_min = own
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
     outcomes = _outcomes(wish.load, run)
     spread = _spread(wish, holds_min).at_least(floor)
+    piece = wish.load.kinds()[slowest][0]
     end = ending(
         wish.load,
         wish.pot,
@@ -204,11 +231,34 @@ def make_plan(wish: Wish) -> Plan:
         done_s=run.open_s + setup.after.boil_s + setup.soak_s,
         outcomes=outcomes,
         ending=end,
-        serving=serving(wish.load, pulled=is_pulled(wish)),
-        trace=_trace(run, wish, slowest, outcomes[slowest].piece),
+        serving=serving(whole_load(wish), pulled=is_pulled(wish)),
+        trace=_trace(run, wish, slowest, piece),
         reasons=reasons_for(facts),
         cautions=cautions_for(facts),
+        expectation=None
+        if own is None
+        else expectation(search, own, usual_min, spread, kind=(slowest, piece)),
+        later=_later(wish),
     )
+
+
+def whole_load(wish: Wish) -> Load:
+    """The meat of all batches."""
+    if not wish.later:
+        return wish.load
+    return Load(tuple(piece for load in (wish.load, *wish.later) for piece in load.pieces))
+
+
+def _later(wish: Wish) -> tuple[Batch, ...]:
+    """The batches after the first; alike ones are worked out once."""
+    found: list[Batch] = []
+    for batch in one_by_one(wish)[1:]:
+        alike = next((item for item in found if item.load == batch.load), None)
+        if alike is None:
+            plan = make_plan(batch)
+            alike = Batch(batch.load, plan.hold_min, plan.lid_on_to_open_s, plan.done_s)
+        found.append(alike)
+    return tuple(found)
 
 
 def frozen_extra_min(load: Load) -> float:

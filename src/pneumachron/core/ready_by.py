@@ -2,9 +2,9 @@
 
 from dataclasses import dataclass, replace
 
-from pneumachron.core.alternatives import cut_into
 from pneumachron.core.answers import Answer, answers_of
 from pneumachron.core.cuts import ReleaseMethod
+from pneumachron.core.cutting import cut_into
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.finish import FinishKind, finish_for, rest_for
 from pneumachron.core.wish import Setup, Wish, set_up

@@ -34,14 +34,19 @@ Arrangement: TypeAlias = Literal[
     "on_end",
     "leaning",
     "coiled",
+    "nested",
     "folded",
     "criss_cross",
     "heap",
     "stacked",
+    "on_bed",
+    "layered",
 ]
 ARRANGEMENTS: tuple[Arrangement, ...] = get_args(Arrangement)
 MAX_LAYERS = 6
 """Layers of small pieces or of a stack that are tried."""
+CUBE_M = 0.065
+"""Pieces no longer than this are stirred in as a heap. Judgement."""
 MAX_STACK_M = 0.15
 """Height of a stack; beyond this the model was not checked."""
 MAX_FOLDED_M = 0.035
@@ -104,6 +109,8 @@ class Standing:
     """Height of the meat that a bath covers: as `meat_height_m`, but without the steps of whole
     layers for what lies flat."""
     covered: Covered = FREE
+    beds: tuple[tuple[float, float], ...] = ()
+    """Bottom and top of the vegetables between layers, above the rack."""
     rack_left_out: bool = False
     """The usual rack had to go, or it would not fit."""
 
@@ -120,7 +127,12 @@ class Standing:
     @property
     def coiled(self) -> bool:
         """Whether racks are bent along the wall."""
-        return self.arrangement == "coiled"
+        return self.arrangement in {"coiled", "nested"}
+
+    def between_m3(self, pot: Pot) -> float:
+        """Vegetables between the layers; at about a gram a millilitre also their weight."""
+        bed = racks()["bed"]
+        return bed.bed_ratio * pot.floor_m2 * sum(top - bottom for bottom, top in self.beds)
 
     @property
     def tight(self) -> bool:
@@ -182,7 +194,7 @@ def stand(
     ------
     WishError : it does not fit; says what to cut where, or how many runs to cook.
     """
-    usual = racks()[rack or SCHOOL_RACKS[school]]
+    usual = racks()["bed" if lying.arrangement == "on_bed" else rack or SCHOOL_RACKS[school]]
     kinds = [usual] if rack is not None or usual.height_m == 0 else [usual, racks()["none"]]
     refusals = []
     for kind in kinds:
@@ -200,11 +212,13 @@ def _stand_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Standing | 
         (pot.inner_height_m - LID_CLEARANCE.value - kind.height_m) * GIVE_RATIO.value,
     )
     lowest: float | None = None
-    for way in _ways(load, floor, lying):
+    for way in _ways(load, floor, lying, on_bed=kind.rack == "bed"):
         layer = way.pack()
         if layer is None:
             continue
         height = max(item.bottom_m + item.height_m for item in layer.placed)
+        if way.arrangement == "stacked" and height > MAX_STACK_M:
+            continue
         if height <= floor.room_m * (1.0 + 1e-9):
             covered = way.covered if lying.touching else way.apart()
             return Standing(
@@ -216,6 +230,7 @@ def _stand_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Standing | 
                 layer.press_ratio,
                 height if way.depth_m is None else way.depth_m,
                 covered,
+                way.beds,
             )
         lowest = height if lowest is None else min(lowest, height)
     return _does_not_fit(load, pot, kind, floor.room_m / GIVE_RATIO.value, lowest)
@@ -242,6 +257,7 @@ class _Way:
     covered: Covered = FREE
     layers: int = 1
     depth_m: float | None = None
+    beds: tuple[tuple[float, float], ...] = ()
 
     def apart(self) -> Covered:
         """What stays covered with gaps between the pieces: what lies on other meat still does."""
@@ -250,12 +266,20 @@ class _Way:
         return FREE
 
 
-def _ways(load: Load, floor: _Floor, lying: Lying) -> Iterator[_Way]:
+def _ways(load: Load, floor: _Floor, lying: Lying, *, on_bed: bool) -> Iterator[_Way]:
     """Ways of lying that suit the load, the best first."""
-    for way in _all_ways(load, floor):
+    if lying.arrangement == "layered":
+        yield from _layered_with_vegetables(load, floor)
+        return
+    for found in _all_ways(load, floor):
+        bedded = on_bed and found.arrangement in {"one", "side_by_side"}
+        way = replace(found, arrangement="on_bed") if bedded else found
         if lying.arrangement is None:
             yield way
-        elif lying.arrangement == way.arrangement:
+        elif lying.arrangement == way.arrangement or (
+            # what version 1 called coiled, however many
+            lying.arrangement == "coiled" and way.arrangement == "nested"
+        ):
             # a stack that was asked for is one, also where there is room for a single layer
             whole = Covered(1.0, float(way.layers > 2), way.covered.side)
             yield replace(way, covered=whole) if way.layers > 1 else way
@@ -275,11 +299,34 @@ def _all_ways(load: Load, floor: _Floor) -> Iterator[_Way]:
             yield _Way("criss_cross", crossed, loose, depth_m=depth)
         if all(piece.cut.small for piece in load.pieces):
             yield _Way("heap", crossed, loose, depth_m=depth)
+        elif all(piece.length_m <= CUBE_M for piece in load.pieces):
+            # cubes lie closer than wings: their faces touch
+            yield _Way("heap", crossed, covered, depth_m=depth)
     for layers in range(2, MAX_LAYERS + 1):
-        thick = layers * max(piece.thickness_m for piece in load.pieces)
-        if layers <= len(flat) and thick <= MAX_STACK_M:
+        if layers <= len(flat):
             pack = _layered(flat, floor.radius_m, layers, crossed=False)
             yield _Way("stacked", pack, covered, layers, depth)
+
+
+def _layered_with_vegetables(load: Load, floor: _Floor) -> Iterator[_Way]:
+    """Layers of meat with wedges between them: liquid and steam reach every face."""
+    flat = _footprints(load, lambda piece: (piece.length_m, piece.width_m, piece.thickness_m))
+    bed_m = racks()["bed"].height_m
+    high = max(item.height_m for item in flat)
+    times = floor.layers(sum(item.long_m * item.short_m for item in flat))
+    for layers in range(2, min(MAX_LAYERS, len(flat)) + 1):
+        if ceil(len(flat) / ceil(len(flat) / layers)) < layers:
+            continue  # dealt evenly, the last layer would be empty
+        beds = tuple(
+            (number * high + (number - 1) * bed_m, number * (high + bed_m))
+            for number in range(1, layers)
+        )
+        yield _Way(
+            "layered",
+            partial(pack_layers, flat, floor.radius_m, layers, crossed=False, gap_m=bed_m),
+            Covered(side=_closing(times / layers)),
+            beds=beds,
+        )
 
 
 def _lying_flat(times: float, count: int) -> Covered:
@@ -312,7 +359,7 @@ def _single_layers(
             "Thaw it first, or saw it into sections before it freezes.",
         )
     if long:
-        yield _Way("coiled", lambda: _coil(load, radius))
+        yield _Way("nested" if len(long) > 1 else "coiled", lambda: _coil(load, radius))
         return
     if all(piece.cut.coils for piece in load.pieces):
         yield from _upright(load, floor)

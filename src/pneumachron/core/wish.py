@@ -24,6 +24,10 @@ class Wish:
 
     `liquid_m3` overrules the school's amount, `gauge_pa` the level, `lying` the engine's way of
     laying it. `wait_s` is only of a timed release, `stay_s` of soaking and keeping warm.
+
+    `later` are further batches, cooked in the same cooker after this load. `pot_start_c` is the
+    pot and its liquid when the lid goes on, as cold as the tap when None. `own_hold_min` is a
+    time that the cook sets against the engine's.
     """
 
     load: Load
@@ -42,6 +46,9 @@ class Wish:
     sauce: Sauce = NO_SAUCE
     foams: bool = False
     gauge_pa: float | None = None
+    later: tuple[Load, ...] = ()
+    pot_start_c: float | None = None
+    own_hold_min: int | None = None
 
     @property
     def pressure_pa(self) -> float:

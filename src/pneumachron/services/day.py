@@ -8,7 +8,7 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.alternatives import cut_into
+from pneumachron.core.cutting import cut_into
 from pneumachron.core.day.blocks import day_blocks
 from pneumachron.core.day.dish import KITCHEN_LANES, Ahead, Dish, Extra
 from pneumachron.core.day.schedule import Block, Closed, Schedule, lasting, schedule

@@ -10,7 +10,9 @@ from pneumachron.core.again import rung_of
 from pneumachron.core.alternatives import Alternative
 from pneumachron.core.answers import Answer
 from pneumachron.core.constants import SPRAY_FILL_RATIO
-from pneumachron.core.plan import Outcome, Plan, Trace
+from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.load import Piece
+from pneumachron.core.plan import Batch, Outcome, Plan, Trace
 from pneumachron.core.pots import Pot
 from pneumachron.core.pouring import Measure, pouring_marks
 from pneumachron.core.ready_by import Way
@@ -26,6 +28,7 @@ from pneumachron.core.units import (
     show_volume,
 )
 from pneumachron.core.wish import Setup
+from pneumachron.services.inputs import PlanInputs
 
 RESULTS_VERSION = 2
 
@@ -71,6 +74,9 @@ def plan_document(plan: Plan) -> dict[str, Any]:
         "tasks": [_task(task) for task in plan_tasks(plan)],
         "lid_on_to_open_s": _round(plan.lid_on_to_open_s, 1),
         "done_s": _round(plan.done_s, 1),
+        "all_done_s": _round(plan.all_done_s, 1),
+        "later": [_batch(batch) for batch in plan.later],
+        "expectation": _expectation(plan),
         "trace": _trace(plan.trace),
         "reasons": [asdict(reason) for reason in plan.reasons],
         "cautions": [asdict(caution) for caution in plan.cautions],
@@ -103,6 +109,53 @@ def upgraded(document: dict[str, Any]) -> dict[str, Any]:
     }
 
 
+def _batch(batch: Batch) -> dict[str, Any]:
+    return {
+        "pieces": len(batch.load.pieces),
+        "mass_shown": shown_document(show_mass(batch.load.mass_kg)),
+        "hold_min": batch.hold_min,
+        "lid_on_to_open_s": _round(batch.lid_on_to_open_s, 1),
+    }
+
+
+def _expectation(plan: Plan) -> dict[str, Any] | None:
+    found = plan.expectation
+    if found is None:
+        return None
+    steps = {"texture": found.texture_step, "low": found.low_step, "high": found.high_step}
+    return {
+        "usual_min": found.usual_min,
+        "usual_low_min": round(plan.range.low_min),
+        "usual_high_min": round(plan.range.high_min),
+        **{f"{name}_step": _round(step, 2) for name, step in steps.items()},
+        **{f"{name}_reached": rung_of(step) for name, step in steps.items()},
+        "below": found.texture_step < -0.5,
+        "sure_ratio": _round(found.sure_ratio, 3),
+    }
+
+
+def habits_document(inputs: PlanInputs) -> list[dict[str, Any]]:
+    """The two habits of a cut, while the cook has not said which is meant."""
+    cut = cut_by_id(inputs.pieces[0].cut)
+    decided = inputs.texture is not None or inputs.my_minutes is not None
+    if cut.crisped_hold_min is None or decided:
+        return []
+    crisped = {"my_minutes": cut.crisped_hold_min, "texture": None, "finish": "broiler"}
+    braised = {"my_minutes": None, "texture": cut.default_texture, "finish": None}
+    return [{"code": "braised", **braised}, {"code": "crisped", **crisped}]
+
+
+def whole_document(piece: Piece) -> dict[str, Any]:
+    """A piece as it was bought."""
+    return {
+        "thickness_m": _round(piece.thickness_m, 4),
+        "length_m": _round(piece.length_m, 4),
+        "width_m": _round(piece.width_m, 4),
+        "length_shown": shown_document(show_length(piece.length_m)),
+        "width_shown": shown_document(show_length(piece.width_m)),
+    }
+
+
 def _release(setup: Setup) -> dict[str, Any]:
     kind = release_kinds()[setup.release]
     after = setup.after
@@ -131,6 +184,13 @@ def _standing(setup: Setup) -> dict[str, Any]:
         "rack_inset_m": standing.rack_kind.inset_m,
         "meat_height_m": _round(standing.meat_height_m, 4),
         "layers": standing.layers,
+        "beds": [
+            {
+                "bottom_m": _round(standing.rack_height_m + low, 4),
+                "height_m": _round(high - low, 4),
+            }
+            for low, high in standing.beds
+        ],
         "placed": [
             {
                 "kind": item.kind,

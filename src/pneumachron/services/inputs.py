@@ -7,8 +7,9 @@ exactly so. An empty one takes the cut's or the household's default.
 from dataclasses import dataclass, replace
 from math import exp
 
-from pneumachron.core.alternatives import sections_of
+from pneumachron.core.batches import in_batches
 from pneumachron.core.cuts import Cut, ReleaseMethod, School, cut_by_id
+from pneumachron.core.cutting import CutWay, Knife
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.learn import taught
@@ -36,6 +37,9 @@ PIECE_FIELDS = frozenset(
         "start",
         "shape",
         "section_bones",
+        "cutting",
+        "parts",
+        "cube",
     }
 )
 
@@ -59,6 +63,12 @@ class PieceInputs:
     """The weight is that from the shop: fat cap, membrane or skin still come off."""
     section_bones: int | None = None
     """Racks of ribs are cut into sections of so many bones."""
+    cutting: CutWay | None = None
+    """How each is cut before it goes in. Sizes, weight and count are those before the knife."""
+    parts: int | None = None
+    """Pieces made of one, lengthwise or across."""
+    cube: str | None = None
+    """Edge of a cube."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -86,6 +96,10 @@ class PlanInputs:
     sauce_thick: bool = True
     sauce_sugar_g_l: float = 0.0
     sauce_place: SaucePlace = "base"
+    batches: int = 1
+    """How many times the pot is filled: the pieces are dealt evenly."""
+    my_minutes: int | None = None
+    """The cook's own minutes under pressure, instead of the engine's."""
     finish: FinishKind | None = None
     """The crust; it stands beside the plan and does not change its minutes."""
 
@@ -120,7 +134,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
             raise error.at_entry(index) from None
     first = pieces[0].cut
     pot = replace(pot, heat_ratio=pot.heat_ratio * exp(defaults.heat_ln))
-    return Wish(
+    wish = Wish(
         load=Load(tuple(pieces)),
         pot=pot,
         texture_step=_texture_step(inputs, first, defaults),
@@ -137,7 +151,19 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         sauce=_sauce(inputs),
         foams=inputs.foams,
         gauge_pa=_given(inputs.gauge, "pressure", "gauge"),
+        own_hold_min=inputs.my_minutes,
     )
+    return in_batches(wish, inputs.batches)
+
+
+def whole_pieces(inputs: PlanInputs, defaults: Defaults) -> list[Piece]:
+    """One whole piece of each kind, as it was bought.
+
+    Raises
+    ------
+    WishError : a measure cannot be.
+    """
+    return [_whole(entry, defaults) for entry in inputs.pieces]
 
 
 def _texture_step(inputs: PlanInputs, cut: Cut, defaults: Defaults) -> float:
@@ -149,6 +175,11 @@ def _texture_step(inputs: PlanInputs, cut: Cut, defaults: Defaults) -> float:
 
 
 def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
+    piece, knife = _whole(entry, defaults), knife_of(entry)
+    return ([piece] if knife is None else knife.cut(piece)) * entry.count
+
+
+def _whole(entry: PieceInputs, defaults: Defaults) -> Piece:
     if not 1 <= entry.count <= MAX_PIECES:
         raise WishError(
             "piece_count",
@@ -163,7 +194,7 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
     if word not in START_WORDS:
         start_c = _given(entry.start, "temperature", "start")
     cut = taught(cut, dict(defaults.taste_ln), dict(defaults.taste_sd))
-    piece = make_piece(
+    return make_piece(
         cut,
         mass_kg=(trimmed_kg(cut, mass_kg) if entry.as_bought else mass_kg) / entry.count,
         thickness_m=_given(entry.thickness, "length", "thickness"),
@@ -175,9 +206,21 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
         shape=entry.shape,
         seared=seared,
     )
-    if entry.section_bones is None:
-        return [piece] * entry.count
-    return sections_of(piece, _section_bones(entry.section_bones)) * entry.count
+
+
+def knife_of(entry: PieceInputs) -> Knife | None:
+    """How each piece is cut; None: it stays whole."""
+    if entry.section_bones is not None:
+        return Knife("sections", bones=entry.section_bones)
+    if entry.cutting is None:
+        return None
+    knife = Knife(entry.cutting)
+    cube_m = _given(entry.cube, "length", "cube")
+    return replace(
+        knife,
+        parts=knife.parts if entry.parts is None else entry.parts,
+        cube_m=knife.cube_m if cube_m is None else cube_m,
+    )
 
 
 START_WORDS: dict[str, tuple[float | None, bool]] = {
@@ -201,17 +244,6 @@ def is_tempered(entry: PieceInputs) -> bool:
         return word == "tempered"
     start_c = _given(entry.start, "temperature", "start")
     return start_c is not None and start_c >= TEMPERED_FROM_C
-
-
-def _section_bones(bones: int) -> int:
-    if not 1 <= bones <= 13:
-        raise WishError(
-            "section_bones",
-            "section_bones",
-            f"A section of {bones} bones cannot be cut from a rack.",
-            "Give 1 to 13; three are usual.",
-        )
-    return bones
 
 
 def _sauce(inputs: PlanInputs) -> Sauce:
@@ -243,4 +275,4 @@ def located(error: WishError) -> WishError:
     if error.field not in PIECE_FIELDS:
         return error
     path = f"pieces.{error.entry or 0}.{error.field}"
-    return WishError(error.code, path, error.message, error.hint, entry=error.entry)
+    return WishError(error.code, path, error.message, error.hint, entry=error.entry, fix=error.fix)

@@ -17,6 +17,7 @@ from pneumachron.core.other_methods import BackMethod, other_way
 from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import Pot, ready_pot, ready_pots
 from pneumachron.core.ready_by import ways_in_time
+from pneumachron.core.remedies import with_fix
 from pneumachron.core.sauce import Body
 from pneumachron.core.season import Marinade
 from pneumachron.core.tenderness import TEXTURES, Texture
@@ -35,8 +36,10 @@ from pneumachron.services.documents import (
     RESULTS_VERSION,
     alternative_document,
     answer_document,
+    habits_document,
     plan_document,
     way_document,
+    whole_document,
 )
 from pneumachron.services.errors import VersionError
 from pneumachron.services.households import current_household
@@ -47,6 +50,7 @@ from pneumachron.services.inputs import (
     PlanInputs,
     located,
     read_wish,
+    whole_pieces,
 )
 from pneumachron.services.learning import (
     defaults_with,
@@ -119,8 +123,16 @@ def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     give_back(session)
     with _telling_where():
         wish = read_wish(inputs, pot, defaults)
-        document = plan_document(make_plan(wish))
-    return document | {"learned": [learned_document(item) for item in learned]}
+        try:
+            document = plan_document(make_plan(wish))
+        except WishError as error:
+            raise with_fix(wish, error) from None
+        wholes = whole_pieces(inputs, defaults)
+    return document | {
+        "learned": [learned_document(item) for item in learned],
+        "habits": habits_document(inputs),
+        "wholes": [whole_document(piece) for piece in wholes],
+    }
 
 
 def what_if_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:

@@ -6,6 +6,7 @@ from typing import Annotated
 from pydantic import AfterValidator, AwareDatetime, BaseModel, ConfigDict, StringConstraints
 from pydantic_core import PydanticCustomError
 
+from pneumachron.core.errors import FixKind
 from pneumachron.core.units import MAX_TEXT
 
 EARLIEST_YEAR, LATEST_YEAR = 1970, 2199
@@ -40,6 +41,13 @@ class Shown(Closed):
     us: str
 
 
+class FixOut(Closed):
+    """The one change that meets a wish: what is set, and to what; empty: as the engine would."""
+
+    kind: FixKind
+    value: str
+
+
 class Problem(Closed):
     """The one shape of every error: what, where, and what to do."""
 
@@ -47,3 +55,4 @@ class Problem(Closed):
     message: str
     field: str | None = None
     hint: str | None = None
+    fix: FixOut | None = None

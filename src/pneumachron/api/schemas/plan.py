@@ -1,17 +1,19 @@
 """A wish and the plan that answers it."""
 
 from datetime import datetime
-from typing import Annotated
+from typing import Annotated, Literal
 
 from pydantic import Field
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
 from pneumachron.core.alternatives import AlternativeKind
+from pneumachron.core.batches import MAX_RUNS
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.cuts import ReleaseMethod, School
+from pneumachron.core.cutting import CutWay
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.liquid import MAX_SUGAR_KG_M3, SaucePlace
-from pneumachron.core.load import MAX_PIECES, Shape
+from pneumachron.core.load import MAX_KINDS, MAX_PIECES, Shape
 from pneumachron.core.plan import MAX_TRACE, PhaseKind
 from pneumachron.core.racks import Rack
 from pneumachron.core.reasons import About
@@ -46,12 +48,20 @@ class PieceIn(Closed):
     section_bones: Annotated[
         int | None, Field(ge=0, le=1000, description="racks are cut into sections of so many bones")
     ] = None
+    cutting: Annotated[
+        CutWay | None,
+        Field(description="how each is cut; weight, sizes and count are those before the knife"),
+    ] = None
+    parts: Annotated[
+        int | None, Field(ge=0, le=1000, description="made of one, lengthwise or across; 2")
+    ] = None
+    cube: Annotated[MeasureText | None, Field(description="edge of a cube; 4 cm")] = None
 
 
 class PlanIn(Closed):
     """A wish. What is left out takes the cut's or the household's default."""
 
-    pieces: Annotated[list[PieceIn], Field(min_length=1, max_length=MAX_PIECES)]
+    pieces: Annotated[list[PieceIn], Field(min_length=1, max_length=MAX_KINDS)]
     pot: Id
     texture: Texture | None = None
     school: School | None = None
@@ -80,6 +90,12 @@ class PlanIn(Closed):
     sauce_thick: bool = True
     sauce_sugar_g_l: Annotated[float, Field(ge=0, le=MAX_SUGAR_KG_M3)] = 0.0
     sauce_place: SaucePlace = "base"
+    batches: Annotated[
+        int, Field(ge=0, le=1000, description="fillings of the pot; the pieces are dealt evenly")
+    ] = 1
+    my_minutes: Annotated[
+        int | None, Field(ge=0, le=100_000, description="the cook's own, not the engine's")
+    ] = None
     finish: Annotated[
         FinishKind | None, Field(description="crust; what follows the pot, not its minutes")
     ] = None
@@ -158,6 +174,13 @@ class SpanOut(Closed):
     right_m: float
 
 
+class BedOut(Closed):
+    """Vegetables between two layers of meat; heights over the base."""
+
+    bottom_m: float
+    height_m: float
+
+
 class StandingOut(Closed):
     """How the meat stands; x and y from the middle of the floor."""
 
@@ -168,6 +191,7 @@ class StandingOut(Closed):
     rack_inset_m: float = 0.0
     meat_height_m: float
     layers: float
+    beds: Annotated[list[BedOut], Field(max_length=6)] = Field(default_factory=list)
     placed: Annotated[list[PlacedOut], Field(max_length=MAX_PIECES)]
     section_m: Annotated[float, Field(description="y of the cut that is drawn")] = 0.0
     section: Annotated[list[SpanOut], Field(max_length=600)]
@@ -199,6 +223,50 @@ class EndingOut(Closed):
     level_m: float
     juice_shown: Shown
     liquid_shown: Shown
+
+
+class ExpectationOut(Closed):
+    """What comes of the cook's own minutes: steps of tenderness, in 8 of 10 kitchens between."""
+
+    usual_min: Annotated[int, Field(description="what the engine would set")]
+    usual_low_min: int
+    usual_high_min: int
+    texture_step: float
+    texture_reached: Texture
+    low_step: float
+    low_reached: Texture
+    high_step: float
+    high_reached: Texture
+    below: Annotated[bool, Field(description="firmer than the first step of tenderness")]
+    sure_ratio: Annotated[float, Field(description="chance of what was wished, or softer")]
+
+
+class BatchOut(Closed):
+    """A batch after the first; it goes into a hot pot."""
+
+    pieces: int
+    mass_shown: Shown
+    hold_min: int
+    lid_on_to_open_s: float
+
+
+class HabitOut(Closed):
+    """One of two habits of a cut, and what to set for it."""
+
+    code: Literal["crisped", "braised"]
+    my_minutes: int | None
+    texture: Texture | None
+    finish: FinishKind | None
+
+
+class WholeOut(Closed):
+    """A piece as it was bought, before the knife."""
+
+    thickness_m: float
+    length_m: float
+    width_m: float
+    length_shown: Shown
+    width_shown: Shown
 
 
 class ServingOut(Closed):
@@ -381,6 +449,13 @@ class PlanOut(Closed):
     tasks: Annotated[list[TaskOut], Field(max_length=60)]
     lid_on_to_open_s: float
     done_s: Annotated[float, Field(description="from lid on until the meat is out of the pot")]
+    all_done_s: Annotated[float | None, Field(description="the same for the last batch")] = None
+    later: Annotated[list[BatchOut], Field(max_length=MAX_RUNS)] = Field(default_factory=list)
+    expectation: ExpectationOut | None = None
+    habits: Annotated[
+        list[HabitOut], Field(max_length=2, description="asked when the cut has two")
+    ] = Field(default_factory=list)
+    wholes: Annotated[list[WholeOut], Field(max_length=MAX_KINDS)] = Field(default_factory=list)
     trace: TraceOut
     reasons: Annotated[list[ReasonOut], Field(max_length=40)]
     cautions: Annotated[list[CautionOut], Field(max_length=40)]

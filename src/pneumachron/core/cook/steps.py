@@ -162,6 +162,9 @@ RACK_WORDS = {
 }
 ARRANGED = {
     "coiled": "Racks coiled, bone side in",
+    "nested": "Racks coiled inside each other, bone side in",
+    "on_bed": "Pieces side by side on the vegetables",
+    "layered": "Pieces in layers, vegetables between them",
     "side_by_side": "Pieces side by side, never on each other",
     "one": "The piece in, fat side up",
     "on_edge": "Sections on edge",

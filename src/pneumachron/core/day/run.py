@@ -12,8 +12,6 @@ from pneumachron.core.season import searing
 MINUTE_S = 60.0
 OUT_S = (60.0, 120.0, 300.0)
 """Meat out of the pot and covered."""
-HOT_RESTART_SHARE = 0.5
-"""A pot that is still hot comes up in about half the time. Judgement."""
 SLACK_SHARE = 0.5
 """Part of the hold's upper range that is kept as slack, as long as the meat may wait. Judgement."""
 
@@ -34,7 +32,7 @@ def run(dish: Dish, plan: Plan, number: int) -> Block:
         segment("lid_check", "Check gasket, pin, screen, valve; set the pot", LID_S, "hands", pot)
     )
     before_s = sum(part.likely_s for part in segments)
-    phases = _phases(dish, plan, number)
+    phases = _phases(dish, plan)
     segments += phases
     segments.append(segment("open", "Lid away from the face, meat out", OUT_S, "hands", pot))
     waits = list(raw_waits(dish))
@@ -85,7 +83,7 @@ _PHASE_WORDS = {
 }
 
 
-def _phases(dish: Dish, plan: Plan, number: int) -> list[Segment]:
+def _phases(dish: Dish, plan: Plan) -> list[Segment]:
     pot = pot_lane(dish)
     low_min, high_min = plan.hold_range_min
     found = []
@@ -97,8 +95,7 @@ def _phases(dish: Dish, plan: Plan, number: int) -> list[Segment]:
         span = (likely, likely, likely)
         lanes: tuple[Lane, ...] = (pot,)
         if phase.kind == "come_up":
-            share = HOT_RESTART_SHARE if number > 0 else 1.0
-            span = (0.8 * share * likely, share * likely, 1.3 * share * likely)
+            span = (0.8 * likely, likely, 1.3 * likely)
         elif phase.kind == "hold":
             span = (low_min * MINUTE_S, likely, high_min * MINUTE_S)
         elif phase.kind == "venting":

@@ -22,6 +22,9 @@ RELEASE_TEXT = {
 }
 _ARRANGED = {
     "coiled": "coiled, bone side in",
+    "nested": "coiled inside each other, bone side in",
+    "on_bed": "side by side on the vegetables",
+    "layered": "in layers, with vegetables between them",
     "on_edge": "standing on edge",
     "on_end": "standing on end",
     "leaning": "leaning against the wall, with gaps",

@@ -1,0 +1,84 @@
+"""When a load does not fit: the one change that makes it fit."""
+
+from collections.abc import Callable, Iterator
+from dataclasses import replace
+from functools import partial
+
+from pneumachron.core.batches import in_batches, one_by_one
+from pneumachron.core.cutting import Knife, bones_of, cut_all
+from pneumachron.core.errors import Fix, WishError
+from pneumachron.core.racks import SCHOOL_RACKS
+from pneumachron.core.standing import ANYHOW
+from pneumachron.core.wish import Wish, set_up
+
+DOES_NOT_FIT = frozenset(
+    {"too_long", "too_tall", "does_not_lie", "too_full", "frozen_together", "no_room"}
+)
+"""Codes of what a change of place, knife or batches can mend."""
+MOST_BATCHES = 4
+
+
+def with_fix(wish: Wish, error: WishError) -> WishError:
+    """The same error with the one change that mends it in place of its hint, where there is one."""
+    if error.code not in DOES_NOT_FIT:
+        return error
+    for fix, hint, change in _changes(wish):
+        if _goes(change):
+            return WishError(
+                error.code, error.field, error.message, hint, entry=error.entry, fix=fix
+            )
+    return error
+
+
+_Change = tuple[Fix, str, Callable[[], Wish]]
+
+
+def _changes(wish: Wish) -> Iterator[_Change]:
+    """The least change first."""
+    if (wish.rack or SCHOOL_RACKS[wish.school]) != "none":
+        yield (
+            Fix("rack", "none"),
+            "It fits without the trivet: leave it out.",
+            lambda: replace(wish, rack="none", liquid_m3=None),
+        )
+    if wish.lying != ANYHOW:
+        yield (
+            Fix("lying", ""),
+            "It fits when it lies another way.",
+            lambda: replace(wish, lying=ANYHOW),
+        )
+    if wish.liquid_m3 is not None:
+        yield (
+            Fix("liquid", ""),
+            "It fits with the usual amount of liquid.",
+            lambda: replace(wish, liquid_m3=None),
+        )
+    if any(bones_of(piece) >= 4 for piece in wish.load.pieces):
+        for bones in (6, 3):
+            yield (
+                Fix("sections", str(bones)),
+                f"It fits when it is cut between the bones, into sections of {bones}.",
+                partial(cut_all, wish, Knife("sections", bones=bones)),
+            )
+    elif len(wish.load.pieces) <= 2:
+        for parts in (2, 3, 4):
+            yield (
+                Fix("across", str(parts)),
+                f"It fits when each piece is cut across into {parts}.",
+                partial(cut_all, wish, Knife("across", parts=parts)),
+            )
+    for count in range(2, MOST_BATCHES + 1):
+        yield (
+            Fix("batches", str(count)),
+            f"It fits in {count} batches, one after the other.",
+            partial(in_batches, replace(wish, liquid_m3=None), count),
+        )
+
+
+def _goes(change: Callable[[], Wish]) -> bool:
+    try:
+        for batch in one_by_one(change()):
+            set_up(batch)
+    except WishError:
+        return False
+    return True
