@@ -133,6 +133,79 @@ def test_pieces_arrive(
     assert plan["pieces"][0][key] == expected
 
 
+def posted(client: TestClient, path: str, wish: dict[str, Any]) -> dict[str, Any]:
+    found: dict[str, Any] = client.post(path, json=wish).json()
+    return found
+
+
+def test_whole_pieces_are_cut(client: TestClient) -> None:
+    whole = {"cut": "brisket_flat", "count": 1, "mass": "1.5 kg", "thickness": "4.5 cm"}
+    plan = posted(client, "/api/plan", BRISKET | {"pieces": [whole | {"cutting": "across"}]})
+    assert plan["pieces"][0]["count"] == 2
+    (bought,) = plan["wholes"]
+    assert bought["total_mass_shown"]["metric"] == "1.5 kg"
+    assert plan["pieces"][0]["length_m"] == pytest.approx(bought["width_m"], abs=1e-3)
+    for wrong, field in (
+        ({"cutting": "across", "parts": 40}, "pieces.0.parts"),
+        ({"cutting": "cubes", "cube": "1 m"}, "pieces.0.cube"),
+        ({"cutting": "cubes", "cube": "two"}, "pieces.0.cube"),
+    ):
+        refused = posted(client, "/api/plan", BRISKET | {"pieces": [whole | wrong]})
+        assert refused["field"] == field
+
+
+def test_batches_are_in_every_number(client: TestClient) -> None:
+    roasts = {"cut": "shoulder_boneless", "count": 2, "mass": "4 kg", "thickness": "8 cm"}
+    both = posted(client, "/api/plan", BRISKET | {"pieces": [roasts], "batches": 2})
+    one = posted(client, "/api/plan", BRISKET | {"pieces": [roasts | {"count": 1, "mass": "2 kg"}]})
+    assert both["setting"]["hold_min"] == one["setting"]["hold_min"]
+    assert both["serving"]["plates_to"] >= 2 * one["serving"]["plates_to"] - 1
+    assert both["serving"]["bought_shown"] != one["serving"]["bought_shown"]
+    assert both["all_done_s"] > 1.7 * one["all_done_s"]
+    assert len(both["later"]) == 1
+    # the runs of a day are the batches of the plan
+    asked = BRISKET | {"pieces": [roasts], "batches": 2}
+    assert len(posted(client, "/api/plan/batches", asked)["runs"]) == 2
+
+
+def test_the_fix_is_sent_and_does(client: TestClient) -> None:
+    wide = {"cut": "brisket_flat", "count": 1, "mass": "2.6 kg", "thickness": "4.5 cm"}
+    refused = posted(client, "/api/plan", BRISKET | {"pieces": [wide]})
+    assert refused["fix"] == {"kind": "across", "value": "2"}
+    assert "across" in refused["hint"]
+    mended = wide | {"cutting": "across", "parts": 2}
+    assert "setting" in posted(client, "/api/plan", BRISKET | {"pieces": [mended]})
+    plain = posted(client, "/api/plan", BRISKET | {"altitude": "20 km"})
+    assert "fix" not in plain
+
+
+def test_own_minutes_and_habits(client: TestClient) -> None:
+    own = posted(client, "/api/plan", BRISKET | {"my_minutes": 40})
+    assert own["setting"]["hold_min"] == own["setting"]["hold_high_min"] == 40
+    assert 0.0 <= own["expectation"]["sure_ratio"] < 0.2
+    assert own["expectation"]["usual_low_min"] < own["expectation"]["usual_min"]
+    assert posted(client, "/api/plan", BRISKET | {"my_minutes": 900})["field"] == "my_minutes"
+    flanken = {"cut": "flanken", "count": 6, "mass": "1 kg", "thickness": "1.3 cm"}
+    undecided = {"pieces": [flanken], "pot": "tenor"}
+    assert [habit["code"] for habit in posted(client, "/api/plan", undecided)["habits"]] == [
+        "braised",
+        "crisped",
+    ]
+    assert posted(client, "/api/plan", undecided | {"texture": "very"})["habits"] == []
+
+
+def test_unlike_pieces_in_two_cycles(client: TestClient) -> None:
+    unlike = [
+        {"cut": "back_ribs", "count": 1, "mass": "0.9 kg", "thickness": "2 cm"},
+        {"cut": "spare_ribs_trimmed", "count": 1, "mass": "1.1 kg", "thickness": "3.5 cm"},
+    ]
+    wish = {"pieces": unlike, "pot": "tenor"}
+    early = posted(client, "/api/plan/what-if", wish)["early_out"]
+    assert [piece["out_early"] for piece in early["pieces"]] == [True, False]
+    assert early["first_min"] > early["second_min"] > 0
+    assert posted(client, "/api/plan/what-if", BRISKET)["early_out"] is None
+
+
 def test_seared_as_bought_and_sections(client: TestClient) -> None:
     piece = BRISKET["pieces"][0]
 

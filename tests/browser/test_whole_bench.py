@@ -59,10 +59,10 @@ def test_a_right_plan_in_few_keys(page: Page) -> None:
             break
     cook.press("Tab")
     cook.type("3 lb 2 oz")
-    cook.press("Tab", 3)
+    cook.press("Tab")
     page.keyboard.press("Control+a")
     cook.type("2")
-    cook.press("Tab", 3)
+    cook.press("Tab", 2)
     cook.type("1 3/4 in")
     expect(field(page, "weight")).to_have_value("3 lb 2 oz")
     expect(field(page, "pieces")).to_have_value("2")
@@ -230,14 +230,74 @@ def test_guide_uses_the_cooks_own_plan(page: Page) -> None:
     expect(page.get_by_role("heading", name="Cautions")).to_be_in_viewport()
 
 
-def test_too_much_for_one_run_is_planned_in_runs(page: Page) -> None:
+def test_what_does_not_fit_is_mended_by_a_button(page: Page) -> None:
     page.goto("/?cut=brisket_flat&pieces=6&weight=4+kg&thickness=4.5+cm")
-    runs = page.get_by_test_id("runs")
-    expect(runs).to_contain_text("3 runs")
-    page.get_by_role("button", name="Plan one run").click()
-    expect(field(page, "pieces")).to_have_value("2")
+    expect(page.get_by_test_id("fix")).to_contain_text("batches of about")
+    page.get_by_role("button", name="Cook in 2 batches").click()
     expect(hold(page)).to_have_text(HOLD)
+    expect(field(page, "pieces")).to_have_value("6")
+    expect(page.get_by_test_id("batches")).to_contain_text("2 batches")
+    expect(page.get_by_test_id("pieces")).to_contain_text("serves 16 to 18")
+    page.goto("/?cut=brisket_flat&pieces=1&weight=2.6+kg&thickness=4.5+cm")
+    page.get_by_role("button", name="Cut each piece across into 2").click()
+    expect(page.get_by_label("how each is cut")).to_have_value("across:2")
     expect(page.get_by_test_id("piece")).to_have_count(2)
+    expect(page.get_by_test_id("fix")).to_have_count(0)
+
+
+def test_the_knife_makes_the_pieces(page: Page) -> None:
+    page.goto("/?cut=brisket_flat&pieces=1&weight=3+lb+5+oz&thickness=1+3/4+in")
+    expect(hold(page)).to_have_text(HOLD)
+    page.get_by_label("how each is cut").select_option("lengthwise:2")
+    expect(page.get_by_test_id("pieces")).to_contain_text("2 of 1 lb 10 oz")
+    expect(page.get_by_test_id("piece")).to_have_count(2)
+    expect(field(page, "thickness")).to_have_value("1 3/4 in")  # as it was typed
+    page.get_by_label("how each is cut").select_option("cubes")
+    field(page, "cubes of").fill("2 in")
+    expect(page.get_by_test_id("pieces")).to_contain_text("2 × 2 × 1 3/4 in")
+    page.reload()
+    expect(field(page, "cubes of")).to_have_value("2 in")
+    field(page, "cubes of").fill("9 in")
+    expect(page.get_by_role("alert")).to_contain_text("Cubes of")
+
+
+def test_own_minutes_say_what_to_expect(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    usual = hold(page).inner_text()
+    page.get_by_role("button", name="set my own time").click()
+    field(page, "own time").fill("40")
+    expect(hold(page)).to_have_text("0:40")
+    expected = page.get_by_test_id("expected")
+    expect(expected).to_contain_text("Your own time. Expect")
+    expect(expected).to_contain_text("The chance of")
+    expect(page.get_by_test_id("range")).to_contain_text(f"The plan would set {usual}")
+    expect(page.get_by_text("hold 40 min")).to_be_visible()
+    field(page, "own time").fill("9000")
+    expect(page.get_by_role("alert")).to_contain_text("0 to 720")
+    field(page, "own time").fill("")
+    expect(hold(page)).to_have_text(usual)
+
+
+def test_flanken_asks_which_habit_is_meant(page: Page) -> None:
+    page.goto("/?cut=flanken&pieces=6&weight=1+kg&thickness=1.3+cm")
+    expect(page.get_by_test_id("habits")).to_contain_text("Which do you want?")
+    page.get_by_role("button", name="Warmed for 2 min, then crisped").click()
+    expect(hold(page)).to_have_text("0:02")
+    expect(page.get_by_test_id("habits")).to_have_count(0)
+    expect(page.get_by_test_id("expected")).to_contain_text("only warmed through")
+    expect(page.get_by_label("crust")).to_have_value("broiler")
+
+
+def test_unlike_pieces_in_two_cycles(page: Page) -> None:
+    page.goto(
+        "/?cut=back_ribs&pieces=1&weight=0.9+kg&thickness=2+cm"
+        "&also=spare_ribs_trimmed&also-pieces=1&also-weight=1.1+kg&also-thickness=3.5+cm"
+    )
+    page.get_by_role("tab", name="What changes if").click()
+    early = page.get_by_test_id("early-out")
+    expect(early).to_contain_text("open after")
+    expect(early).to_contain_text("back ribs, 2 cm")
 
 
 def test_plates_give_a_weight(page: Page) -> None:

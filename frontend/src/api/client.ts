@@ -43,6 +43,7 @@ export type EntryIn = Schemas["EntryIn"];
 export type Lesson = Schemas["LessonOut"];
 export type DayIn = Schemas["DayIn"];
 export type WayOut = Schemas["WayOutOut"];
+export type WhatIfOut = Schemas["WhatIfOut"];
 export type KeepDay = Schemas["KeepDayIn"];
 export type KeptDay = Schemas["StoredDayOut"];
 export type DayOut = Schemas["DayOut"];

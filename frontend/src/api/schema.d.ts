@@ -1723,12 +1723,35 @@ export interface components {
             message: string;
         };
         /**
+         * BatchOut
+         * @description A batch after the first; it goes into a hot pot.
+         */
+        BatchOut: {
+            /** Pieces */
+            pieces: number;
+            mass_shown: components["schemas"]["Shown"];
+            /** Hold Min */
+            hold_min: number;
+            /** Lid On To Open S */
+            lid_on_to_open_s: number;
+        };
+        /**
          * BatchesOut
          * @description The fewest runs, evenly loaded.
          */
         BatchesOut: {
             /** Runs */
             runs: components["schemas"]["RunOut"][];
+        };
+        /**
+         * BedOut
+         * @description Vegetables between two layers of meat; heights over the base.
+         */
+        BedOut: {
+            /** Bottom M */
+            bottom_m: number;
+            /** Height M */
+            height_m: number;
         };
         /**
          * BeganTold
@@ -2599,6 +2622,41 @@ export interface components {
             end?: string | null;
         };
         /**
+         * EarlyOutOut
+         * @description Unlike pieces: open after the first minutes, take some out, close again.
+         */
+        EarlyOutOut: {
+            /** First Min */
+            first_min: number;
+            /** Second Min */
+            second_min: number;
+            /**
+             * Done S
+             * @description from lid on until it is opened for good
+             */
+            done_s: number;
+            /** Pieces */
+            pieces: components["schemas"]["EarlyPieceOut"][];
+        };
+        /**
+         * EarlyPieceOut
+         * @description One kind of piece in two cycles.
+         */
+        EarlyPieceOut: {
+            /** Cut */
+            cut: string;
+            thickness_shown: components["schemas"]["Shown"];
+            /** Out Early */
+            out_early: boolean;
+            /** Texture Step */
+            texture_step: number;
+            /**
+             * Texture Reached
+             * @enum {string}
+             */
+            texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
+        };
+        /**
          * EndTold
          * @description It is over; abandoned: it was given up before it was done, and teaches nothing.
          */
@@ -2689,6 +2747,52 @@ export interface components {
             body: {
                 [key: string]: unknown;
             };
+        };
+        /**
+         * ExpectationOut
+         * @description What comes of the cook's own minutes: steps of tenderness, in 8 of 10 kitchens between.
+         */
+        ExpectationOut: {
+            /**
+             * Usual Min
+             * @description what the engine would set
+             */
+            usual_min: number;
+            /** Usual Low Min */
+            usual_low_min: number;
+            /** Usual High Min */
+            usual_high_min: number;
+            /** Texture Step */
+            texture_step: number;
+            /**
+             * Texture Reached
+             * @enum {string}
+             */
+            texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
+            /** Low Step */
+            low_step: number;
+            /**
+             * Low Reached
+             * @enum {string}
+             */
+            low_reached: "chewy" | "holds" | "tender" | "very" | "falls";
+            /** High Step */
+            high_step: number;
+            /**
+             * High Reached
+             * @enum {string}
+             */
+            high_reached: "chewy" | "holds" | "tender" | "very" | "falls";
+            /**
+             * Below
+             * @description firmer than the first step of tenderness
+             */
+            below: boolean;
+            /**
+             * Sure Ratio
+             * @description chance of what was wished, or softer
+             */
+            sure_ratio: number;
         };
         /**
          * ExportIn
@@ -2784,6 +2888,19 @@ export interface components {
             sauce: string;
         };
         /**
+         * FixOut
+         * @description The one change that meets a wish: what is set, and to what; empty: as the engine would.
+         */
+        FixOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "rack" | "lying" | "liquid" | "sections" | "across" | "batches";
+            /** Value */
+            value: string;
+        };
+        /**
          * ForecastOut
          * @description When it is on the table, from what has happened so far.
          */
@@ -2807,6 +2924,23 @@ export interface components {
         HTTPValidationError: {
             /** Detail */
             detail?: components["schemas"]["ValidationError"][];
+        };
+        /**
+         * HabitOut
+         * @description One of two habits of a cut, and what to set for it.
+         */
+        HabitOut: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "crisped" | "braised";
+            /** My Minutes */
+            my_minutes: number | null;
+            /** Texture */
+            texture: ("chewy" | "holds" | "tender" | "very" | "falls") | null;
+            /** Finish */
+            finish: ("broiler" | "grill" | "crisping" | "none") | null;
         };
         /**
          * HandsIn
@@ -3561,6 +3695,21 @@ export interface components {
              * @description racks are cut into sections of so many bones
              */
             section_bones?: number | null;
+            /**
+             * Cutting
+             * @description how each is cut; weight, sizes and count are those before the knife
+             */
+            cutting?: ("lengthwise" | "across" | "halved" | "quartered" | "sections" | "cubes") | null;
+            /**
+             * Parts
+             * @description made of one, lengthwise or across; 2
+             */
+            parts?: number | null;
+            /**
+             * Cube
+             * @description edge of a cube; 4 cm
+             */
+            cube?: string | null;
         };
         /**
          * PieceOut
@@ -3755,7 +3904,7 @@ export interface components {
              * Lying
              * @description how the pieces lie; the best that fits
              */
-            lying?: ("one" | "side_by_side" | "on_edge" | "on_end" | "leaning" | "coiled" | "folded" | "criss_cross" | "heap" | "stacked") | null;
+            lying?: ("one" | "side_by_side" | "on_edge" | "on_end" | "leaning" | "coiled" | "nested" | "folded" | "criss_cross" | "heap" | "stacked" | "on_bed" | "layered") | null;
             /**
              * Touching
              * @description false: gaps are kept for the steam
@@ -3805,6 +3954,17 @@ export interface components {
              * @enum {string}
              */
             sauce_place: "base" | "top";
+            /**
+             * Batches
+             * @description fillings of the pot; the pieces are dealt evenly
+             * @default 1
+             */
+            batches: number;
+            /**
+             * My Minutes
+             * @description the cook's own, not the engine's
+             */
+            my_minutes?: number | null;
             /**
              * Finish
              * @description crust; what follows the pot, not its minutes
@@ -3871,6 +4031,21 @@ export interface components {
              * @description from lid on until the meat is out of the pot
              */
             done_s: number;
+            /**
+             * All Done S
+             * @description the same for the last batch
+             */
+            all_done_s?: number | null;
+            /** Later */
+            later?: components["schemas"]["BatchOut"][];
+            expectation?: components["schemas"]["ExpectationOut"] | null;
+            /**
+             * Habits
+             * @description asked when the cut has two
+             */
+            habits?: components["schemas"]["HabitOut"][];
+            /** Wholes */
+            wholes?: components["schemas"]["WholeOut"][];
             trace: components["schemas"]["TraceOut"];
             /** Reasons */
             reasons: components["schemas"]["ReasonOut"][];
@@ -4024,6 +4199,7 @@ export interface components {
             field?: string | null;
             /** Hint */
             hint?: string | null;
+            fix?: components["schemas"]["FixOut"] | null;
         };
         /**
          * PutBackTold
@@ -4671,7 +4847,7 @@ export interface components {
             /** Coiled */
             coiled: boolean;
             /** Arrangement */
-            arrangement?: ("one" | "side_by_side" | "on_edge" | "on_end" | "leaning" | "coiled" | "folded" | "criss_cross" | "heap" | "stacked") | null;
+            arrangement?: ("one" | "side_by_side" | "on_edge" | "on_end" | "leaning" | "coiled" | "nested" | "folded" | "criss_cross" | "heap" | "stacked" | "on_bed" | "layered") | null;
             /**
              * Tight
              * @default false
@@ -4688,6 +4864,8 @@ export interface components {
             meat_height_m: number;
             /** Layers */
             layers: number;
+            /** Beds */
+            beds?: components["schemas"]["BedOut"][];
             /** Placed */
             placed: components["schemas"]["PlacedOut"][];
             /**
@@ -5221,6 +5399,23 @@ export interface components {
         WhatIfOut: {
             /** Alternatives */
             alternatives: components["schemas"]["AlternativeOut"][];
+            early_out?: components["schemas"]["EarlyOutOut"] | null;
+        };
+        /**
+         * WholeOut
+         * @description Alike pieces as they were bought, before the knife.
+         */
+        WholeOut: {
+            total_mass_shown: components["schemas"]["Shown"];
+            /** Thickness M */
+            thickness_m: number;
+            /** Length M */
+            length_m: number;
+            /** Width M */
+            width_m: number;
+            thickness_shown: components["schemas"]["Shown"];
+            length_shown: components["schemas"]["Shown"];
+            width_shown: components["schemas"]["Shown"];
         };
         /**
          * DifferenceOut

@@ -47,6 +47,9 @@ export const PotSection = memo(function PotSection({ plan, units, enlarge, onPou
       </defs>
       <Ruler shape={shape} unit={units === "us" ? "in" : "cm"} enlarge={enlarge} />
       <Liquid box={shape.liquid} />
+      {shape.beds.map((bed) => (
+        <Bed key={bed.y} box={bed} />
+      ))}
       {shape.rackY !== null && (
         <Rack kind={plan.setting.rack} vessel={shape.vessel} y={shape.rackY} />
       )}
@@ -82,7 +85,9 @@ function caption(plan: PlanOut, unseen: number): string {
   const what = count === 1 ? "one piece" : `${count} pieces`;
   const how = arrangement ? ` ${LYING_WORDS[arrangement]}` : "";
   const behind = unseen > 0 ? `, ${unseen} not in this cut` : "";
-  return `${what}${how}${behind}, ${WHERE[plan.setting.rack]}`;
+  // a bed is told with the way of lying already
+  const where = arrangement === "on_bed" ? "" : `, ${WHERE[plan.setting.rack]}`;
+  return `${what}${how}${behind}${where}`;
 }
 
 const WHERE: Record<PlanOut["setting"]["rack"], string> = {
@@ -158,7 +163,9 @@ interface RackProps {
 }
 
 function Rack({ kind, vessel, y }: RackProps) {
-  if (kind === "bed") return <Bed vessel={vessel} y={y} />;
+  if (kind === "bed") {
+    return <Bed box={{ ...vessel, y, height: vessel.y + vessel.height - y }} />;
+  }
   return (
     <g>
       <Trivet vessel={vessel} y={y} />
@@ -175,14 +182,19 @@ function Rack({ kind, vessel, y }: RackProps) {
 }
 
 /** Wedges of onion or potato, in one layer. */
-function Bed({ vessel, y }: { vessel: Box; y: number }) {
-  const bottom = vessel.y + vessel.height;
+function Bed({ box }: { box: Box }) {
   const count = 7;
-  const wide = vessel.width / count;
+  const wide = box.width / count;
   return (
-    <g fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.6">
-      {Array.from({ length: count }, (_, index) => vessel.x + (index + 0.5) * wide).map((x) => (
-        <ellipse key={x} cx={x} cy={(bottom + y) / 2} rx={wide * 0.46} ry={(bottom - y) / 2 - 2} />
+    <g fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.6" data-testid="bed">
+      {Array.from({ length: count }, (_, index) => box.x + (index + 0.5) * wide).map((x) => (
+        <ellipse
+          key={x}
+          cx={x}
+          cy={box.y + box.height / 2}
+          rx={wide * 0.46}
+          ry={box.height / 2 - 2}
+        />
       ))}
     </g>
   );

@@ -32,6 +32,8 @@ export interface PotGeometry {
   pieces: PieceBox[];
   unseen: number;
   liquid: Box;
+  /** Vegetables between layers of meat. */
+  beds: Box[];
   rackY: number | null;
   lines: LevelLine[];
   ruler: { y: number; label: string | null }[];
@@ -72,6 +74,7 @@ export function potGeometry(plan: Source, units: "metric" | "us"): PotGeometry {
     pieces,
     unseen: standing.placed.length - seen,
     liquid: box(left, 0, width, liquid.level_m),
+    beds: (standing.beds ?? []).map((bed) => box(left, bed.bottom_m, width, bed.height_m)),
     rackY: standing.rack_height_m > 0 ? heightToY(standing.rack_height_m) : null,
     lines: spread([
       { kind: "most", y: heightToY(pot.max_level_m), labelY: 0 },

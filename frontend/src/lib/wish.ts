@@ -14,7 +14,10 @@ export interface Wish {
   membrane: boolean;
   start: string;
   shape: Shape;
-  sections: string;
+  /** How each piece is cut: empty, "across:2", "sections:3", "halved", "cubes" … */
+  knife: string;
+  /** Edge of a cube, as typed. */
+  cube: string;
   bought: boolean;
   /** A second kind of piece in the same pot; it is there when it has a weight. */
   also: { cut: string; count: string; mass: string; thickness: string };
@@ -39,6 +42,10 @@ export interface Wish {
   apart: boolean;
   /** Minutes of open boil after the release. */
   boil: string;
+  /** Fillings of the cooker. */
+  batches: string;
+  /** The cook's own minutes under pressure; empty: the engine's. */
+  ownMinutes: string;
   sauceThin: boolean;
   /** Grams of sugar in a litre of sauce. */
   sugar: string;
@@ -53,7 +60,8 @@ export const EMPTY_WISH: Wish = {
   membrane: false,
   start: "",
   shape: "block",
-  sections: "",
+  knife: "",
+  cube: "",
   bought: false,
   also: { cut: "", count: "1", mass: "", thickness: "" },
   pot: "",
@@ -73,6 +81,8 @@ export const EMPTY_WISH: Wish = {
   lying: null,
   apart: false,
   boil: "",
+  batches: "",
+  ownMinutes: "",
   sauceThin: false,
   sugar: "",
   finish: null,
@@ -100,7 +110,8 @@ export function wishFromAddress(search: URLSearchParams): Wish {
     membrane: search.get("membrane") === "on",
     start: text("start"),
     shape: oneOf(search.get("shape"), SHAPES) ?? "block",
-    sections: text("sections"),
+    knife: text("cut-as", search.get("sections") ? `sections:${search.get("sections")}` : ""),
+    cube: text("cubes-of"),
     bought: search.get("weighed") === "as-bought",
     also: {
       cut: text("also"),
@@ -125,6 +136,8 @@ export function wishFromAddress(search: URLSearchParams): Wish {
     lying: oneOf(search.get("stacked") === "yes" ? "stacked" : search.get("lying"), LYING),
     apart: search.get("apart") === "yes",
     boil: text("boil"),
+    batches: text("batches"),
+    ownMinutes: text("own-minutes"),
     sauceThin: search.get("sauce-is") === "thin",
     sugar: text("sugar"),
     finish: oneOf(search.get("finish"), FINISHES),
@@ -143,7 +156,8 @@ export function wishToAddress(wish: Wish, planId: string | null): URLSearchParam
   put("membrane", wish.membrane && "on");
   put("start", wish.start);
   put("shape", wish.shape !== "block" && wish.shape);
-  put("sections", wish.sections);
+  put("cut-as", wish.knife);
+  put("cubes-of", wish.cube);
   put("weighed", wish.bought && "as-bought");
   if (wish.also.cut) {
     put("also", wish.also.cut);
@@ -168,6 +182,8 @@ export function wishToAddress(wish: Wish, planId: string | null): URLSearchParam
   put("lying", wish.lying);
   put("apart", wish.apart && "yes");
   put("boil", wish.boil);
+  put("batches", wish.batches);
+  put("own-minutes", wish.ownMinutes);
   put("sauce-is", wish.sauceThin && "thin");
   put("sugar", wish.sugar);
   put("finish", wish.finish);
@@ -179,6 +195,15 @@ export function wishToAddress(wish: Wish, planId: string | null): URLSearchParam
 function whole(text: string): number {
   return /^\d{1,3}$/.test(text.trim()) ? Number(text) : 0;
 }
+
+/** Minutes as typed, of which 0 are some; what is none the server refuses with a word. */
+function minutesOf(text: string): number | null {
+  const typed = text.trim();
+  if (!typed) return null;
+  return /^\d{1,4}$/.test(typed) ? Number(typed) : NO_MINUTES;
+}
+
+const NO_MINUTES = 99_999;
 
 function orNull(text: string): string | null {
   return text.trim() ? text : null;
@@ -207,6 +232,8 @@ export function wishToPlan(wish: Wish): PlanIn | null {
     lying: wish.lying,
     touching: !wish.apart,
     boil_min: whole(wish.boil),
+    batches: wish.batches ? whole(wish.batches) : 1,
+    my_minutes: minutesOf(wish.ownMinutes),
     foams: wish.foams,
     sauce: orNull(wish.sauce),
     sauce_thick: !wish.sauceThin,
@@ -230,8 +257,31 @@ function firstPiece(wish: Wish): PieceIn {
     start: orNull(wish.start),
     shape: wish.shape,
     as_bought: wish.bought,
-    section_bones: wish.sections ? whole(wish.sections) : null,
+    ...knifeOf(wish),
   };
+}
+
+const CUT_WAYS = ["lengthwise", "across", "halved", "quartered", "cubes"] as const;
+
+function knifeOf({
+  knife,
+  cube,
+}: Wish): Pick<PieceIn, "section_bones" | "cutting" | "parts" | "cube"> {
+  const [way = "", number = ""] = knife.split(":");
+  if (way === "sections") return { section_bones: whole(number) };
+  const cutting = oneOf(way, CUT_WAYS);
+  return {
+    cutting,
+    parts: number ? whole(number) : null,
+    cube: cutting === "cubes" ? orNull(cube) : null,
+  };
+}
+
+/** The same as it stands in the address. */
+function knifeBack(piece: PieceIn): Pick<Wish, "knife" | "cube"> {
+  if (piece.section_bones) return { knife: `sections:${piece.section_bones}`, cube: "" };
+  const parts = piece.parts ? `:${piece.parts}` : "";
+  return { knife: piece.cutting ? piece.cutting + parts : "", cube: piece.cube ?? "" };
 }
 
 function secondPiece({ also, start }: Wish): PieceIn[] {
@@ -288,7 +338,7 @@ function pieceBack(piece: PieceIn): Partial<Wish> {
     membrane: piece.membrane === true,
     start: piece.start ?? "",
     shape: piece.shape,
-    sections: piece.section_bones ? String(piece.section_bones) : "",
+    ...knifeBack(piece),
     bought: piece.as_bought,
   };
 }
@@ -301,6 +351,8 @@ function rarerBack(inputs: PlanIn): Partial<Wish> {
     lying: inputs.stacked ? "stacked" : (inputs.lying ?? null),
     apart: !inputs.touching,
     boil: inputs.boil_min ? String(inputs.boil_min) : "",
+    batches: (inputs.batches ?? 1) > 1 ? String(inputs.batches) : "",
+    ownMinutes: typeof inputs.my_minutes === "number" ? String(inputs.my_minutes) : "",
     sauceThin: !inputs.sauce_thick,
     sugar: inputs.sauce_sugar_g_l ? String(inputs.sauce_sugar_g_l) : "",
     finish: inputs.finish ?? null,

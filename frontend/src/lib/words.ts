@@ -107,5 +107,5 @@ export const LYING_WORDS: Record<Arrangement, string> = {
   heap: "in a loose heap",
   stacked: "partly on each other",
   on_bed: "on a bed of vegetables",
-  layered: "in layers with vegetables between",
+  layered: "in layers, vegetables between",
 };

@@ -20,6 +20,8 @@ interface Props {
   suggestions?: string[];
   /** Stands beside the label. */
   aside?: ReactNode;
+  /** Stands in place of the other system. */
+  beside?: ReactNode;
 }
 
 /** A measure typed freely, the other system beside it, and steps for wet hands. */
@@ -36,6 +38,7 @@ export function MeasureField(props: Props) {
     inputMode = "text",
     suggestions,
     aside,
+    beside,
   } = props;
   const id = useId();
   const trouble = problem ? `${id}-trouble` : undefined;
@@ -60,6 +63,12 @@ export function MeasureField(props: Props) {
           aria-invalid={problem ? true : undefined}
           aria-describedby={trouble}
           onChange={(event) => onChange(event.target.value)}
+          onKeyDown={(event) => {
+            const direction = STEP_KEYS[event.key];
+            if (!direction || !onStep || !canStep) return;
+            event.preventDefault();
+            onStep(direction);
+          }}
           className="min-w-0 flex-1 bg-transparent px-2 py-1 font-dial text-[1rem] placeholder:font-sans placeholder:text-[0.875rem] placeholder:text-pencil"
         />
         {suggestions && (
@@ -80,9 +89,11 @@ export function MeasureField(props: Props) {
           </>
         )}
       </div>
-      <span className="min-w-[68px] whitespace-nowrap text-right text-[0.875rem] text-pencil">
-        {other}
-      </span>
+      {beside ?? (
+        <span className="min-w-[68px] whitespace-nowrap text-right text-[0.875rem] text-pencil">
+          {other}
+        </span>
+      )}
       {problem && (
         <p
           id={trouble}
@@ -96,6 +107,9 @@ export function MeasureField(props: Props) {
   );
 }
 
+/** The keyboard steps in the field itself; the buttons are for wet hands and need no stop. */
+const STEP_KEYS: Record<string, 1 | -1 | undefined> = { ArrowUp: 1, ArrowDown: -1 };
+
 interface StepProps {
   label: string;
   disabled: boolean;
@@ -107,6 +121,7 @@ function StepButton({ label, disabled, onClick, children }: StepProps) {
   return (
     <button
       type="button"
+      tabIndex={-1}
       aria-label={label}
       disabled={disabled}
       onClick={onClick}

@@ -27,7 +27,9 @@ def answer(words: Words) -> JSONResponse:
         hint=None if words.hint is None else _whole(words.hint),
         fix=None if words.fix is None else FixOut(kind=words.fix.kind, value=words.fix.value),
     )
-    reply = JSONResponse(body.model_dump(), words.status)
+    # the one shape has four keys; the fifth is there when there is something in it
+    without = {"fix"} if body.fix is None else None
+    reply = JSONResponse(body.model_dump(exclude=without), words.status)
     if words.retry_s is not None:
         reply.headers["Retry-After"] = str(words.retry_s)
     return reply

@@ -11,6 +11,7 @@ from pneumachron.core.alternatives import Alternative
 from pneumachron.core.answers import Answer
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.early_out import EarlyOut
 from pneumachron.core.load import Piece
 from pneumachron.core.plan import Batch, Outcome, Plan, Trace
 from pneumachron.core.pots import Pot
@@ -27,7 +28,7 @@ from pneumachron.core.units import (
     show_temperature,
     show_volume,
 )
-from pneumachron.core.wish import Setup
+from pneumachron.core.wish import Setup, Wish
 from pneumachron.services.inputs import PlanInputs
 
 RESULTS_VERSION = 2
@@ -145,12 +146,37 @@ def habits_document(inputs: PlanInputs) -> list[dict[str, Any]]:
     return [{"code": "braised", **braised}, {"code": "crisped", **crisped}]
 
 
-def whole_document(piece: Piece) -> dict[str, Any]:
-    """A piece as it was bought."""
+def early_out_document(wish: Wish, found: EarlyOut | None) -> dict[str, Any] | None:
+    """Two cycles for unlike pieces."""
+    if found is None:
+        return None
+    kinds = wish.load.kinds()
+    pieces = [
+        {
+            "cut": piece.cut.short_name,
+            "thickness_shown": shown_document(show_length(piece.thickness_m)),
+            "out_early": index in found.out,
+            "texture_step": _round(step, 2),
+            "texture_reached": rung_of(step),
+        }
+        for index, ((piece, _), step) in enumerate(zip(kinds, found.texture_steps, strict=True))
+    ]
     return {
+        "first_min": found.first_min,
+        "second_min": found.second_min,
+        "done_s": _round(found.done_s, 1),
+        "pieces": pieces,
+    }
+
+
+def whole_document(piece: Piece, count: int) -> dict[str, Any]:
+    """Alike pieces as they were bought."""
+    return {
+        "total_mass_shown": shown_document(show_mass(count * piece.mass_kg)),
         "thickness_m": _round(piece.thickness_m, 4),
         "length_m": _round(piece.length_m, 4),
         "width_m": _round(piece.width_m, 4),
+        "thickness_shown": shown_document(show_length(piece.thickness_m)),
         "length_shown": shown_document(show_length(piece.length_m)),
         "width_shown": shown_document(show_length(piece.width_m)),
     }

@@ -11,6 +11,7 @@ from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.again import judge_opened, judge_stopped, translate_minutes
 from pneumachron.core.alternatives import answer_for_minutes, what_changes
 from pneumachron.core.batches import batches
+from pneumachron.core.early_out import early_out
 from pneumachron.core.errors import WishError
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.other_methods import BackMethod, other_way
@@ -36,6 +37,7 @@ from pneumachron.services.documents import (
     RESULTS_VERSION,
     alternative_document,
     answer_document,
+    early_out_document,
     habits_document,
     plan_document,
     way_document,
@@ -93,7 +95,16 @@ def work_out(inputs: PlanInputs, pot: Pot, defaults: Defaults = NOWHERE) -> dict
     WishError : the wish cannot be met; its field is a path into the inputs.
     """
     with _telling_where():
-        return plan_document(make_plan(read_wish(inputs, pot, defaults)))
+        wish = read_wish(inputs, pot, defaults)
+        try:
+            plan = make_plan(wish)
+        except WishError as error:
+            raise with_fix(wish, error) from None
+        wholes = zip(whole_pieces(inputs, defaults), inputs.pieces, strict=True)
+        return plan_document(plan) | {
+            "habits": habits_document(inputs),
+            "wholes": [whole_document(piece, entry.count) for piece, entry in wholes],
+        }
 
 
 @contextmanager
@@ -121,28 +132,21 @@ def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     pot = find_pot(session, home, inputs.pot)
     defaults = defaults_with(session, learned)
     give_back(session)
-    with _telling_where():
-        wish = read_wish(inputs, pot, defaults)
-        try:
-            document = plan_document(make_plan(wish))
-        except WishError as error:
-            raise with_fix(wish, error) from None
-        wholes = whole_pieces(inputs, defaults)
-    return document | {
-        "learned": [learned_document(item) for item in learned],
-        "habits": habits_document(inputs),
-        "wholes": [whole_document(piece) for piece in wholes],
-    }
+    document = work_out(inputs, pot, defaults)
+    return document | {"learned": [learned_document(item) for item in learned]}
 
 
-def what_if_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
-    """The same wish with one thing different at a time, in the household's pots."""
+def what_if_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
+    """The same wish with one thing different at a time, and unlike pieces in two cycles."""
     home = current_household(session).household_id
     with _telling_where():
         kept = [item.pot for item in pots.list_pots(session, home)]
         wish = _wish_here(session, inputs)
         found = what_changes(wish, [pot for pot in kept if pot.name != wish.pot.name])
-        return [alternative_document(alternative) for alternative in found]
+        return {
+            "alternatives": [alternative_document(alternative) for alternative in found],
+            "early_out": early_out_document(wish, early_out(wish)),
+        }
 
 
 def minutes_here(session: Session, inputs: PlanInputs, hold_min: int) -> dict[str, Any]:

@@ -47,7 +47,14 @@ export function GivenMinutes({ bench, cut }: Props) {
           <p data-testid="given">
             {panelTime(given)} here would give{" "}
             <strong className="font-semibold">{TEXTURE_WORDS[reached]}</strong>
-            {looks ? `: ${looks}.` : "."}
+            {looks ? `: ${looks}.` : "."}{" "}
+            <button
+              type="button"
+              className="underline underline-offset-2"
+              onClick={() => bench.change({ ownMinutes: minutes.trim() })}
+            >
+              Plan with these minutes
+            </button>
           </p>
         </Answered>
       )}

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { CatalogueOut, CutOut } from "@/api/client";
+import type { CatalogueOut } from "@/api/client";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import type { Units } from "@/lib/format";
 import type { Shape } from "@/lib/wish";
@@ -11,7 +11,6 @@ import { Tick } from "@/ui/Tick";
 interface Props {
   bench: Bench;
   catalogue: CatalogueOut;
-  cut: CutOut | undefined;
   units: Units;
 }
 
@@ -21,11 +20,11 @@ const WAYS = [
 ];
 
 /** What most pieces do without: their shape, sections, a sauce, another kind in the same pot. */
-export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
+export function MoreOfPiece({ bench, catalogue, units }: Props) {
   const { wish, change } = bench;
   // once open it stays so, even when its last field is emptied
   const [opened, setOpened] = useState(false);
-  const piece = bench.plan?.pieces[0];
+  const whole = bench.plan?.wholes?.[0];
   const field = (name: string) => {
     const found = troubleAt(bench.problem, name);
     return found ? { message: found.message, hint: found.hint ?? null } : null;
@@ -45,26 +44,24 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
             options={SHAPES}
             onChange={(value) => change({ shape: value as Shape })}
           />
-          {cut?.takes_membrane && (
-            <Pick
-              label="racks"
-              value={wish.sections}
-              options={SECTIONS}
-              onChange={(sections) => change({ sections })}
-            />
-          )}
+          <Pick
+            label="batches"
+            value={wish.batches}
+            options={BATCHES}
+            onChange={(batches) => change({ batches, liquid: "" })}
+          />
         </div>
         <MeasureField
           label="length"
           value={wish.length}
-          placeholder={piece?.length_shown[units] ?? "by the weight"}
+          placeholder={whole?.length_shown[units] ?? "by the weight"}
           problem={field("length")}
           onChange={(length) => change({ length }, "type")}
         />
         <MeasureField
           label="width"
           value={wish.width}
-          placeholder={piece?.width_shown[units] ?? "by the weight"}
+          placeholder={whole?.width_shown[units] ?? "by the weight"}
           problem={field("width")}
           onChange={(width) => change({ width }, "type")}
         />
@@ -114,7 +111,7 @@ export function MoreOfPiece({ bench, catalogue, cut, units }: Props) {
 
 function hasMore({ wish }: Bench): boolean {
   const ticked = wish.bought || wish.foams || wish.lying || wish.apart;
-  const typed = wish.sections || wish.sauce || wish.also.cut || wish.boil;
+  const typed = wish.batches || wish.sauce || wish.also.cut || wish.boil;
   return Boolean(ticked || typed || wish.length || wish.width);
 }
 
@@ -151,13 +148,12 @@ const SHAPES = [
   { value: "tapered", name: "tapered", says: "measured at its thick third" },
   { value: "rolled", name: "rolled", says: "measured across the roll" },
 ];
-const SECTIONS = [
-  { value: "", name: "whole" },
-  { value: "3", name: "in sections of 3" },
-  { value: "2", name: "in sections of 2" },
+const BATCHES = [
+  { value: "", name: "all at once" },
+  ...["2", "3", "4", "5", "6"].map((value) => ({ value, name: `${value}, one after the other` })),
 ];
 
-function SecondKind({ bench, catalogue }: Omit<Props, "cut" | "units">) {
+function SecondKind({ bench, catalogue }: Omit<Props, "units">) {
   const { also } = bench.wish;
   const set = (part: Partial<typeof also>, how: "type" | "set") =>
     bench.change({ also: { ...also, ...part } }, how);

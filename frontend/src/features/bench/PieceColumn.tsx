@@ -1,9 +1,10 @@
 import { Scale } from "lucide-react";
 import { RadioGroup, Slider, Switch } from "radix-ui";
 import { useCallback, useId, useState } from "react";
-import type { CatalogueOut, CutOut, HouseholdOut, Shown } from "@/api/client";
+import type { CatalogueOut, CutOut, HouseholdOut, PlanOut, Shown } from "@/api/client";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { Crust } from "@/features/bench/Crust";
+import { KnifeMore, KnifePick } from "@/features/bench/KnifePick";
 import { Ladder } from "@/features/bench/Ladder";
 import { MoreOfPiece } from "@/features/bench/MoreOfPiece";
 import { Plates } from "@/features/bench/Plates";
@@ -52,6 +53,7 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
       <Measures
         bench={bench}
         catalogue={catalogue}
+        cut={cut}
         household={household}
         weighing={weighing}
         onWeighed={() => setWeighing(false)}
@@ -69,7 +71,7 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
       <Plates bench={bench} units={household.units}>
         <Crust bench={bench} />
       </Plates>
-      <MoreOfPiece bench={bench} catalogue={catalogue} cut={cut} units={household.units} />
+      <MoreOfPiece bench={bench} catalogue={catalogue} units={household.units} />
     </section>
   );
 }
@@ -81,7 +83,9 @@ const UNCHOSEN = {
   release: null,
   rack: null,
   membrane: false,
-  sections: "",
+  knife: "",
+  cube: "",
+  ownMinutes: "",
   finish: null,
   length: "",
   width: "",
@@ -172,21 +176,24 @@ function otherOf(shown: Shown | undefined, typed: string, units: Units): string 
   return unitsOf(typed, units) === "us" ? shown.metric : shown.us;
 }
 
-interface MeasuresProps extends Omit<Props, "cut"> {
+interface MeasuresProps extends Props {
   /** The scale is on: the weight follows it. */
   weighing: boolean;
   onWeighed: () => void;
 }
 
-function Measures({ bench, catalogue, household, weighing, onWeighed }: MeasuresProps) {
+function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: MeasuresProps) {
   const { wish, change } = bench;
   const units = household.units;
-  const piece = bench.plan && !bench.stale ? bench.plan.pieces[0] : undefined;
+  const plan = bench.plan && !bench.stale ? bench.plan : undefined;
+  const piece = plan?.pieces[0];
+  // what is typed are the sizes before the knife
+  const bought = plan?.wholes?.[0] ?? piece;
   const massUnits = unitsOf(wish.mass, units);
   const sizeUnits = unitsOf(wish.thickness, units);
   // what a step wrote is read back here, so that the next step need not wait for the server
   const totalKg = ownMass(wish.mass) ?? (piece && piece.mass_kg * piece.count);
-  const thicknessM = ownLength(wish.thickness) ?? piece?.thickness_m;
+  const thicknessM = ownLength(wish.thickness) ?? bought?.thickness_m;
   const count = Number(wish.count) || 1;
   const weighed = useCallback((mass: string) => change({ mass }, "drag"), [change]);
   const setThickness = (metres: number, how: "drag" | "set") =>
@@ -197,7 +204,7 @@ function Measures({ bench, catalogue, household, weighing, onWeighed }: Measures
         label="weight"
         value={wish.mass}
         placeholder={units === "us" ? "3 lb 2 oz" : "1.4 kg"}
-        other={otherOf(piece?.total_mass_shown, wish.mass, units)}
+        other={otherOf(bought?.total_mass_shown, wish.mass, units)}
         problem={fieldProblem(bench, "mass")}
         onChange={(mass) => change({ mass }, "type")}
         canStep={totalKg !== undefined}
@@ -210,16 +217,17 @@ function Measures({ bench, catalogue, household, weighing, onWeighed }: Measures
         label="pieces"
         value={wish.count}
         inputMode="numeric"
-        other={piece && piece.count > 1 ? `of ${piece.mass_shown[massUnits]}` : undefined}
+        beside={<KnifePick bench={bench} cut={cut} />}
         problem={fieldProblem(bench, "count")}
         onChange={(text) => change({ count: text }, "type")}
         onStep={(direction) => change({ count: String(Math.max(1, count + direction)) })}
       />
+      <KnifeMore bench={bench} />
       <MeasureField
         label="thickness"
         value={wish.thickness}
         placeholder={units === "us" ? "1 3/4 in" : "4.5 cm"}
-        other={otherOf(piece?.thickness_shown, wish.thickness, units)}
+        other={otherOf(bought?.thickness_shown, wish.thickness, units)}
         problem={fieldProblem(bench, "thickness")}
         onChange={(thickness) => change({ thickness }, "type")}
         canStep={thicknessM !== undefined}
@@ -243,13 +251,28 @@ function Measures({ bench, catalogue, household, weighing, onWeighed }: Measures
         onChange={(start) => change({ start }, "type")}
         suggestions={STARTS}
       />
-      {piece && (
-        <p className="text-[0.875rem] text-pencil">
-          {piece.length_shown[sizeUnits].replace(/ \w+$/, "")} × {piece.width_shown[sizeUnits]} a
-          piece; {plates(bench)}.
-        </p>
-      )}
+      {piece && <InThePot bench={bench} piece={piece} />}
     </div>
+  );
+}
+
+type PieceOut = PlanOut["pieces"][number];
+
+/** What goes into the pot, and how many it serves. */
+function InThePot({ bench, piece }: { bench: Bench; piece: PieceOut }) {
+  const { wish } = bench;
+  const units = unitsOf(wish.thickness, unitsOf(wish.mass, "metric"));
+  const bare = (text: string) => text.replace(/ \w+$/, "");
+  const sizes = [bare(piece.length_shown[units]), piece.width_shown[units]];
+  // the knife may have made them thinner than what was typed
+  if (wish.knife) sizes.splice(1, 1, bare(sizes[1] ?? ""), piece.thickness_shown[units]);
+  const each =
+    piece.count > 1 ? `${piece.count} of ${piece.mass_shown[unitsOf(wish.mass, units)]}, ` : "";
+  return (
+    <p className="text-[0.875rem] text-pencil" data-testid="pieces">
+      {each}
+      {sizes.join(" × ")}; {plates(bench)}.
+    </p>
   );
 }
 

@@ -3,8 +3,8 @@ import type { CutOut, PlanOut } from "@/api/client";
 import { PotSection } from "@/drawing/PotSection";
 import { PotTop } from "@/drawing/PotTop";
 import { VIEW } from "@/drawing/pot-geometry";
+import { FixIt } from "@/features/bench/FixIt";
 import { Notes } from "@/features/bench/Notes";
-import { Runs } from "@/features/bench/Runs";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import { WhyBeside } from "@/features/bench/Why";
 import type { Units } from "@/lib/format";
@@ -63,7 +63,7 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
           <strong className="font-semibold">{trouble.message}</strong> {trouble.hint}
         </p>
       )}
-      <Runs bench={bench} units={units} />
+      <FixIt bench={bench} units={units} />
       <div
         ref={ref}
         className={`mt-1 flex min-h-0 flex-1 items-center justify-center ${stale ? "stale" : ""}`}

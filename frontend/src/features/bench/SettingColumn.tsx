@@ -2,22 +2,20 @@ import { useState } from "react";
 import { Link } from "wouter";
 import type { CutOut, PlanOut, Problem, ReleaseMethod, School } from "@/api/client";
 import { Cautions } from "@/features/bench/Cautions";
+import { Habits, Hold } from "@/features/bench/Hold";
 import { SaveSheet } from "@/features/bench/SaveSheet";
 import { StoredNote } from "@/features/bench/StoredNote";
-import { Taught } from "@/features/bench/Taught";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
 import { WhyBeside } from "@/features/bench/Why";
 import { CookNow } from "@/features/cook/CookNow";
 import { addDish } from "@/lib/day";
-import { panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
+import { type Units, unitsOf } from "@/lib/format";
 import type { Rack, Wish } from "@/lib/wish";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
 import { Button } from "@/ui/Button";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
-import { RangeBar } from "@/ui/RangeBar";
 import { useKeys } from "@/ui/useKeys";
-import { useRested } from "@/ui/useSettled";
 
 interface Props {
   bench: Bench;
@@ -62,16 +60,14 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
       </div>
       {bench.planId && <StoredNote planId={bench.planId} bench={bench} />}
       {loose && <Trouble problem={loose} />}
-      <Hold plan={plan} stale={stale} refused={bench.stale} />
+      <Hold bench={bench} plan={plan} stale={stale} refused={bench.stale} />
+      {plan && <Habits bench={bench} plan={plan} />}
       <Settings bench={bench} cut={cut} units={units} plan={plan} />
       {plan && <Cautions plan={plan} stale={stale} />}
       {saving && <SaveSheet bench={bench} onClose={() => setSaving(false)} />}
     </section>
   );
 }
-
-/** A number is read out once it stands still. */
-const SAY_MS = 900;
 
 /** What the dish is called on the day, until its plan has a name. */
 function dishName(plan: PlanOut, cut: CutOut | undefined): string {
@@ -84,67 +80,6 @@ function Trouble({ problem }: { problem: Problem }) {
     <p role="alert" className="border-care border-l-4 pl-2">
       <strong className="font-semibold">{problem.message}</strong> {problem.hint}
     </p>
-  );
-}
-
-interface HoldProps {
-  plan: PlanOut | undefined;
-  stale: boolean;
-  /** What stands here cannot be answered; otherwise its answer is on its way. */
-  refused: boolean;
-}
-
-function Hold({ plan, stale, refused }: HoldProps) {
-  const now = plan && !stale ? `${spokenTime(plan.setting.hold_min)} at ${levelWords(plan)}` : null;
-  const said = useRested(now, SAY_MS);
-  if (!plan) {
-    return (
-      <div>
-        <p
-          className="overflow-clip font-bold font-dial text-[4.75rem] text-rule leading-none"
-          aria-hidden="true"
-        >
-          –:––
-        </p>
-        <p className="text-pencil">The minutes stand here as soon as the weight does.</p>
-      </div>
-    );
-  }
-  const { hold_min, hold_low_min, hold_high_min } = plan.setting;
-  const guessed = plan.range.some((part) => part.kind === "guessed_thickness");
-  const range = `between ${panelTime(hold_low_min)} and ${panelTime(hold_high_min)}`;
-  return (
-    <div className={stale ? "stale" : ""}>
-      <p aria-live="polite" className="sr-only">
-        {said}
-      </p>
-      {stale && (
-        <p className="font-semibold text-care">
-          {refused ? "This is for what you typed before." : "Working out the new minutes …"}
-        </p>
-      )}
-      <p
-        className="overflow-clip font-bold font-dial text-[5rem] leading-[0.92]"
-        data-testid="hold"
-        data-thickness-mm={plan.pieces[0] && Math.round(1000 * plan.pieces[0].thickness_m)}
-      >
-        {panelTime(hold_min)}
-      </p>
-      <p className="font-semibold">
-        {spokenTime(hold_min)} at {levelWords(plan)}{" "}
-        <WhyBeside plan={plan} about={["hold"]} of="hold" /> <Taught plan={plan} />
-      </p>
-      <RangeBar
-        low={hold_low_min}
-        value={hold_min}
-        high={hold_high_min}
-        label={`hold ${panelTime(hold_min)}, ${range}`}
-      />
-      <p className="text-[0.875rem] text-pencil" data-testid="range">
-        {range} in 8 of 10 kitchens{guessed && ", thickness guessed"}{" "}
-        <WhyBeside plan={plan} about={["range"]} of="range" />
-      </p>
-    </div>
   );
 }
 
@@ -243,12 +178,6 @@ const LEVELS = [
 ];
 
 /** "high pressure", or the pressure that was typed. */
-function levelWords({ setting, pot }: PlanOut): string {
-  const ofLevel = setting.level === "high" ? pot.gauge_high_pa : pot.gauge_low_pa;
-  const usual = Math.abs(setting.gauge_pa - ofLevel) < 500;
-  return usual ? `${setting.level} pressure` : `${Math.round(setting.gauge_pa / 1000)} kPa`;
-}
-
 /** How long it waits, soaks or is kept warm, where there is such a time. */
 function ReleaseMinutes({ bench, method }: { bench: Bench; method: ReleaseMethod }) {
   const trouble = troubleAt(bench.problem, "wait") ?? troubleAt(bench.problem, "stay");

@@ -1,4 +1,4 @@
-import type { AlternativeOut, ReleaseMethod, School, Texture } from "@/api/client";
+import type { AlternativeOut, ReleaseMethod, School, Texture, WhatIfOut } from "@/api/client";
 import { useWhatIf } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { panelTime, spokenTime } from "@/lib/format";
@@ -32,37 +32,57 @@ export function WhatIf({ bench }: Props) {
     if (patch && isFree(event)) bench.change(patch);
   };
   return (
-    <table
-      className={`w-full text-[13.5px] ${isPlaceholderData ? "stale" : ""}`}
-      aria-busy={isPlaceholderData}
-      aria-label="what changes if"
-      aria-keyshortcuts={numbered.length > 0 ? `1 to ${numbered.length}` : undefined}
-      onKeyDown={byKey}
-    >
-      <thead>
-        <tr className="text-left text-pencil">
-          <th className="font-normal" scope="col">
-            if it is
-          </th>
-          <th className="w-16 text-right font-normal" scope="col">
-            hold
-          </th>
-          <th className="w-24 text-right font-normal" scope="col">
-            in all
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((item) => (
-          <Row
-            key={`${item.kind} ${item.value}`}
-            item={item}
-            number={numbered.indexOf(item) + 1}
-            bench={bench}
-          />
-        ))}
-      </tbody>
-    </table>
+    <>
+      {data.early_out && <EarlyOut early={data.early_out} />}
+      <table
+        className={`w-full text-[13.5px] ${isPlaceholderData ? "stale" : ""}`}
+        aria-busy={isPlaceholderData}
+        aria-label="what changes if"
+        aria-keyshortcuts={numbered.length > 0 ? `1 to ${numbered.length}` : undefined}
+        onKeyDown={byKey}
+      >
+        <thead>
+          <tr className="text-left text-pencil">
+            <th className="font-normal" scope="col">
+              if it is
+            </th>
+            <th className="w-16 text-right font-normal" scope="col">
+              hold
+            </th>
+            <th className="w-24 text-right font-normal" scope="col">
+              in all
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((item) => (
+            <Row
+              key={`${item.kind} ${item.value}`}
+              item={item}
+              number={numbered.indexOf(item) + 1}
+              bench={bench}
+            />
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+/** Unlike pieces: two cycles instead of one compromise. */
+function EarlyOut({ early }: { early: NonNullable<WhatIfOut["early_out"]> }) {
+  const named = (out: boolean) =>
+    early.pieces
+      .filter((piece) => piece.out_early === out)
+      .map((piece) => `${piece.cut}, ${piece.thickness_shown.metric}`)
+      .join("; ");
+  return (
+    <p data-testid="early-out" className="mb-1 border-rule border-b pb-1 text-[0.875rem]">
+      <strong className="font-semibold">Or in two cycles:</strong> open after{" "}
+      {panelTime(early.first_min)} with a quick release and take out what is done ({named(true)}).
+      Close again for {panelTime(early.second_min)} with the rest ({named(false)}). In all{" "}
+      {spokenTime(early.done_s / 60)}, and each comes out as you want it.
+    </p>
   );
 }
 
@@ -124,14 +144,30 @@ function nameOf({ kind, value }: AlternativeOut): string {
   return CUT_WORDS[kind] ?? `in ${value}`;
 }
 
-/** What to set so that it is so; null for what only a knife can do. */
-function patchOf({ kind, value }: AlternativeOut, bench: Bench): Partial<Wish> | null {
-  if (kind === "release") return { release: value as ReleaseMethod };
-  if (kind === "texture") return { texture: value as Texture };
-  if (kind === "school") return { school: value as School, liquid: "" };
-  if (kind === "lying") return { lying: value as Arrangement, liquid: "" };
-  if (kind === "frozen") return { start: "frozen" };
-  if (kind === "level") return { level: value === "low" ? "low" : "high" };
-  const pot = bench.pots.find((kept) => kept.pot.name === value);
-  return kind === "pot" && pot ? { pot: pot.id, liquid: "" } : null;
+/** What to set so that it is so; null for what cannot be set here. */
+function patchOf(item: AlternativeOut, bench: Bench): Partial<Wish> | null {
+  return PATCHES[item.kind](item.value, bench);
 }
+
+/** What is cut already cannot be said to be cut once more. */
+const cutAs = (knife: string, bench: Bench) =>
+  bench.wish.knife ? null : { knife, liquid: "", lying: null };
+
+const PATCHES: Record<
+  AlternativeOut["kind"],
+  (value: string, bench: Bench) => Partial<Wish> | null
+> = {
+  release: (value) => ({ release: value as ReleaseMethod }),
+  texture: (value) => ({ texture: value as Texture }),
+  school: (value) => ({ school: value as School, liquid: "" }),
+  lying: (value) => ({ lying: value as Arrangement, liquid: "" }),
+  level: (value) => ({ level: value === "low" ? "low" : "high" }),
+  frozen: () => ({ start: "frozen" }),
+  halved: (_, bench) => cutAs("halved", bench),
+  quartered: (_, bench) => cutAs("quartered", bench),
+  sections: (value, bench) => cutAs(`sections:${value}`, bench),
+  pot: (value, bench) => {
+    const pot = bench.pots.find((kept) => kept.pot.name === value);
+    return pot ? { pot: pot.id, liquid: "" } : null;
+  },
+};

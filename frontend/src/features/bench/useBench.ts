@@ -137,6 +137,11 @@ const OWN_FIELDS = [
   "length",
   "width",
   "sauce_sugar_g_l",
+  "my_minutes",
+  "cutting",
+  "parts",
+  "cube",
+  "section_bones",
 ];
 
 /** Trouble that no field shows: it stands above the answer instead. */

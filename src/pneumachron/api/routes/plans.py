@@ -17,7 +17,6 @@ from pneumachron.api.dependencies import (
 from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.plan import (
-    AlternativeOut,
     AnswerOut,
     MinutesIn,
     PlanIn,
@@ -52,8 +51,7 @@ def make_plan(wish: PlanIn, db: Db) -> dict[str, Any]:
 @router.post("/plan/what-if", responses=_PLAN, dependencies=[TURN])
 def what_if(wish: PlanIn, db: Db) -> WhatIfOut:
     """The same wish with one thing different at a time: cut, release, texture, school, pot."""
-    found = planning.what_if_here(db, wish.to_inputs())
-    return WhatIfOut(alternatives=[AlternativeOut.model_validate(item) for item in found])
+    return WhatIfOut.model_validate(planning.what_if_here(db, wish.to_inputs()))
 
 
 @router.post("/plan/ready-by", responses=_PLAN, dependencies=[TURN])

@@ -260,11 +260,13 @@ class HabitOut(Closed):
 
 
 class WholeOut(Closed):
-    """A piece as it was bought, before the knife."""
+    """Alike pieces as they were bought, before the knife."""
 
+    total_mass_shown: Shown
     thickness_m: float
     length_m: float
     width_m: float
+    thickness_shown: Shown
     length_shown: Shown
     width_shown: Shown
 
@@ -518,7 +520,27 @@ class AlternativeOut(Closed):
     trouble: str | None
 
 
+class EarlyPieceOut(Closed):
+    """One kind of piece in two cycles."""
+
+    cut: str
+    thickness_shown: Shown
+    out_early: bool
+    texture_step: float
+    texture_reached: Texture
+
+
+class EarlyOutOut(Closed):
+    """Unlike pieces: open after the first minutes, take some out, close again."""
+
+    first_min: int
+    second_min: int
+    done_s: Annotated[float, Field(description="from lid on until it is opened for good")]
+    pieces: Annotated[list[EarlyPieceOut], Field(max_length=MAX_KINDS)]
+
+
 class WhatIfOut(Closed):
     """The same wish with one thing different at a time."""
 
     alternatives: Annotated[list[AlternativeOut], Field(max_length=80)]
+    early_out: EarlyOutOut | None = None

@@ -1,0 +1,73 @@
+import type { Problem } from "@/api/client";
+import { useBatches } from "@/api/queries";
+import type { Bench } from "@/features/bench/useBench";
+import { panelTime, spokenTime, type Units } from "@/lib/format";
+import type { Wish } from "@/lib/wish";
+import { Button } from "@/ui/Button";
+
+interface Props {
+  bench: Bench;
+  units: Units;
+}
+
+/** What does not fit: the one change that makes it fit, as a button. */
+export function FixIt({ bench, units }: Props) {
+  const { problem, change } = bench;
+  const fix = problem?.fix;
+  if (!fix) return null;
+  return (
+    <div data-testid="fix" className="mt-2 flex flex-col items-start gap-1 text-[0.875rem]">
+      {fix.kind === "batches" && <Batches bench={bench} units={units} />}
+      <Button onClick={() => change(patchOf(fix))}>{wordsOf(fix)}</Button>
+    </div>
+  );
+}
+
+/** How much goes into each batch, and what all of them take. */
+function Batches({ bench, units }: Props) {
+  const { data } = useBatches(bench.settled);
+  const first = data?.runs[0];
+  if (!first) return null;
+  const all = data.runs.reduce((sum, run) => sum + run.answer.lid_on_to_open_s, 0);
+  return (
+    <p>
+      {data.runs.length} batches of about{" "}
+      {first.pieces === 1 ? "one piece" : `${first.pieces} pieces`}, {first.mass_shown[units]}:{" "}
+      {panelTime(first.answer.hold_min)} each, {spokenTime(all / 60)} in all.
+    </p>
+  );
+}
+
+type Fix = NonNullable<Problem["fix"]>;
+
+function wordsOf({ kind, value }: Fix): string {
+  switch (kind) {
+    case "rack":
+      return "Leave the trivet out";
+    case "lying":
+      return "Let it lie the best way";
+    case "liquid":
+      return "Use the usual liquid";
+    case "sections":
+      return `Cut into sections of ${value} bones`;
+    case "across":
+      return `Cut each piece across into ${value}`;
+    case "batches":
+      return `Cook in ${value} batches`;
+  }
+}
+
+function patchOf({ kind, value }: Fix): Partial<Wish> {
+  switch (kind) {
+    case "rack":
+      return { rack: "none", liquid: "" };
+    case "lying":
+      return { lying: null, apart: false };
+    case "liquid":
+      return { liquid: "" };
+    case "batches":
+      return { batches: value, liquid: "" };
+    default:
+      return { knife: `${kind}:${value}`, liquid: "" };
+  }
+}

@@ -1,0 +1,178 @@
+import { useState } from "react";
+import type { PlanOut, Texture } from "@/api/client";
+import { OwnTime } from "@/features/bench/OwnTime";
+import { Taught } from "@/features/bench/Taught";
+import type { Bench } from "@/features/bench/useBench";
+import { WhyBeside } from "@/features/bench/Why";
+import { panelTime, spokenTime } from "@/lib/format";
+import { TEXTURE_WORDS } from "@/lib/words";
+import { Button } from "@/ui/Button";
+import { RangeBar } from "@/ui/RangeBar";
+import { useRested } from "@/ui/useSettled";
+
+/** A number is read out once it stands still. */
+const SAY_MS = 900;
+
+/** The band of the plan's own time, also when the cook sets another. */
+function bandOf({ expectation, setting }: PlanOut) {
+  return expectation
+    ? { low: expectation.usual_low_min, high: expectation.usual_high_min }
+    : { low: setting.hold_low_min, high: setting.hold_high_min };
+}
+
+interface HoldProps {
+  bench: Bench;
+  plan: PlanOut | undefined;
+  stale: boolean;
+  /** What stands here cannot be answered; otherwise its answer is on its way. */
+  refused: boolean;
+}
+
+/** The cook time, its range, and what else comes with it. */
+export function Hold({ bench, plan, stale, refused }: HoldProps) {
+  const now = plan && !stale ? `${spokenTime(plan.setting.hold_min)} at ${levelWords(plan)}` : null;
+  const said = useRested(now, SAY_MS);
+  const [opened, setOpened] = useState(false);
+  if (!plan) {
+    return (
+      <div>
+        <p
+          className="overflow-clip font-bold font-dial text-[4.75rem] text-rule leading-none"
+          aria-hidden="true"
+        >
+          –:––
+        </p>
+        <p className="text-pencil">The minutes stand here as soon as the weight does.</p>
+      </div>
+    );
+  }
+  const { hold_min } = plan.setting;
+  const { low, high } = bandOf(plan);
+  const guessed = plan.range.some((part) => part.kind === "guessed_thickness");
+  const own = opened || bench.wish.ownMinutes !== "";
+  const range = `between ${panelTime(low)} and ${panelTime(high)}`;
+  return (
+    <div className={stale ? "stale" : ""}>
+      <p aria-live="polite" className="sr-only">
+        {said}
+      </p>
+      {stale && (
+        <p className="font-semibold text-care">
+          {refused ? "This is for what you typed before." : "Working out the new minutes …"}
+        </p>
+      )}
+      <div className="flex items-end justify-between gap-2">
+        <p
+          className="overflow-clip font-bold font-dial text-[5rem] leading-[0.92]"
+          data-testid="hold"
+          data-thickness-mm={plan.pieces[0] && Math.round(1000 * plan.pieces[0].thickness_m)}
+        >
+          {panelTime(hold_min)}
+        </p>
+        {!own && (
+          <button
+            type="button"
+            className="mb-1 shrink-0 text-[0.875rem] underline underline-offset-2"
+            onClick={() => setOpened(true)}
+          >
+            set my own time
+          </button>
+        )}
+      </div>
+      <p className="font-semibold">
+        {spokenTime(hold_min)} at {levelWords(plan)}{" "}
+        <WhyBeside plan={plan} about={["hold"]} of="hold" /> <Taught plan={plan} />
+      </p>
+      <RangeBar
+        low={low}
+        value={hold_min}
+        high={high}
+        label={`hold ${panelTime(hold_min)}, ${range}`}
+      />
+      <p className="text-[0.875rem] text-pencil" data-testid="range">
+        {plan.expectation && `The plan would set ${panelTime(plan.expectation.usual_min)}, `}
+        {range} in 8 of 10 kitchens{guessed && ", thickness guessed"}{" "}
+        <WhyBeside plan={plan} about={["range"]} of="range" />
+      </p>
+      {own && <OwnTime bench={bench} />}
+      <Expected plan={plan} />
+      <Later plan={plan} />
+    </div>
+  );
+}
+
+/** What the cook's own minutes will make of it, and how sure that is. */
+function Expected({ plan }: { plan: PlanOut }) {
+  const own = plan.expectation;
+  if (!own) return null;
+  const words = (texture: Texture) => TEXTURE_WORDS[texture];
+  const span =
+    own.low_reached === own.high_reached
+      ? ""
+      : `, between ${words(own.low_reached)} and ${words(own.high_reached)} in 8 of 10 kitchens`;
+  return (
+    <p data-testid="expected" className="mt-1 border-ink border-l-4 pl-2 text-[0.875rem]">
+      <strong className="font-semibold">
+        Your own time. Expect{" "}
+        {own.below ? "meat that is only warmed through" : words(own.texture_reached)}
+        {own.below ? "" : span}.
+      </strong>{" "}
+      The chance of {words(plan.setting.texture)} or softer is {Math.round(100 * own.sure_ratio)} %.
+    </p>
+  );
+}
+
+/** The batches after the first, and when the last is out. */
+function Later({ plan }: { plan: PlanOut }) {
+  const later = plan.later ?? [];
+  if (later.length === 0) return null;
+  const count = later.length + 1;
+  const holds = [plan.setting.hold_min, ...later.map((batch) => batch.hold_min)];
+  return (
+    <p data-testid="batches" className="mt-1 text-[0.875rem]">
+      <strong className="font-semibold">{count} batches</strong>, at{" "}
+      {holds.map(panelTime).join(", ")}: a cooker that is hot comes to pressure sooner.{" "}
+      {spokenTime((plan.all_done_s ?? 0) / 60)} in all, with 10 min to change the meat.
+    </p>
+  );
+}
+
+/** A cut that is cooked in two ways: which one is meant? */
+export function Habits({ bench, plan }: { bench: Bench; plan: PlanOut }) {
+  const habits = plan.habits ?? [];
+  if (habits.length === 0) return null;
+  return (
+    <fieldset
+      data-testid="habits"
+      className="flex flex-col gap-1 border-ink border-l-4 pl-2 text-[0.875rem]"
+    >
+      <legend className="float-left w-full font-semibold">
+        This cut is cooked in two ways. Which do you want?
+      </legend>
+      <div className="flex flex-wrap gap-2">
+        {habits.map((habit) => (
+          <Button
+            key={habit.code}
+            onClick={() =>
+              bench.change({
+                texture: habit.texture,
+                ownMinutes: habit.my_minutes === null ? "" : String(habit.my_minutes),
+                finish: habit.finish,
+              })
+            }
+          >
+            {habit.code === "braised"
+              ? `Braised until a fork splits it, ${panelTime(plan.setting.hold_min)}`
+              : `Warmed for ${habit.my_minutes} min, then crisped`}
+          </Button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+function levelWords({ setting, pot }: PlanOut): string {
+  const ofLevel = setting.level === "high" ? pot.gauge_high_pa : pot.gauge_low_pa;
+  const usual = Math.abs(setting.gauge_pa - ofLevel) < 500;
+  return usual ? `${setting.level} pressure` : `${Math.round(setting.gauge_pa / 1000)} kPa`;
+}
