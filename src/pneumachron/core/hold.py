@@ -15,6 +15,7 @@ from math import ceil
 import numpy as np
 from scipy.interpolate import CubicSpline
 
+from pneumachron.core.come_up import MAX_COME_UP_S, ComeUp, come_up
 from pneumachron.core.conduction import BlockResponse, block_response
 from pneumachron.core.constants import (
     DOSE_REFERENCE_TEMP,
@@ -26,19 +27,15 @@ from pneumachron.core.constants import (
     SURFACE_COEFFICIENT,
 )
 from pneumachron.core.errors import WishError
+from pneumachron.core.let_go import Release, release
 from pneumachron.core.pot_heat import (
-    MAX_COME_UP_S,
     STEP_S,
     AfterHold,
-    ComeUp,
     MeatHeat,
     PotCases,
-    Release,
     Rows,
-    come_up,
     duhamel,
     meat_gain_j,
-    release,
 )
 from pneumachron.core.steam import FloatArray
 from pneumachron.core.tenderness import cumulative_dose_min
