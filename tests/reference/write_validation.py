@@ -191,7 +191,7 @@ def braises() -> list[str]:
     ):
         search = first_search(case.wish())
         meat = search.meat
-        response = meat.response(30.0, int(hours * 120) + 1)
+        response = meat.blocks().response(30.0, int(hours * 120) + 1)
         read = 4.0 + 92.0 * response.reading_step
         dose = cumulative_dose_min(read, step_s=30.0)[..., -1:]
         rows.append(row(f"P13 {name}", stated, f"{float(search.solve(dose)[0, 0]) / 60:.0f}"))

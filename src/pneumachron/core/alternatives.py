@@ -96,10 +96,11 @@ def what_changes(wish: Wish, other_pots: Iterable[Pot] = ()) -> tuple[Alternativ
     """The same wish with one thing different at a time."""
     found: dict[int, Alternative] = {}
     setups: dict[int, Setup] = {}
-    changes = [*_knife(wish), *_variants(wish, tuple(other_pots))]
+    here = set_up(wish)
+    changes = [*_knife(wish), *_variants(here, tuple(other_pots))]
     for index, (kind, value, change) in enumerate(changes):
         try:
-            setups[index] = set_up(change())
+            setups[index] = set_up(change(), here)
         except WishError as error:
             found[index] = Alternative(kind, value, None, error)
     for index, answer in zip(setups, answers_of(list(setups.values())), strict=True):
@@ -126,10 +127,10 @@ def _from_the_freezer(wish: Wish) -> Wish:
     return replace(wish, load=Load(pieces))
 
 
-def _variants(wish: Wish, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
+def _variants(setup: Setup, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
     # another school or pot takes its own amount of liquid, not the one chosen for this
+    wish = setup.wish
     free = replace(wish, liquid_m3=None)
-    setup = set_up(wish)
     current = setup.release
     for release in RELEASE_METHODS:
         if release != current:

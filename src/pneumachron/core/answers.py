@@ -12,10 +12,11 @@ import numpy as np
 
 from pneumachron.core.cases import first_cases, texture_reached
 from pneumachron.core.errors import WishError
-from pneumachron.core.hold import MeatCases, Search
+from pneumachron.core.hold import MeatCases, Openings, Search
 from pneumachron.core.plan import frozen_extra_min
 from pneumachron.core.pot_heat import PotCases
 from pneumachron.core.poultry import floor_min
+from pneumachron.core.steam import FloatArray
 from pneumachron.core.wish import Setup
 
 
@@ -79,24 +80,34 @@ def _batch(setups: list[Setup]) -> list[Answer]:
         others=[setup.after for setup in setups[1:]],
     )
     found: dict[int, Answer] = {}
+    pot = setups[0].wish.pot
     for after in dict.fromkeys(setup.after for setup in setups):
         rows = np.array([i for i, setup in enumerate(setups) if setup.after == after])
         part = search.rows(rows, after)
         extra = np.array([frozen_extra_min(setups[i].wish.load) for i in rows])
         floor = np.array([float(floor_min(setups[i])) for i in rows])
-        exact = np.maximum(part.holds_s() / 60.0 + extra, floor)
-        pot = setups[0].wish.pot
-        holds_min = np.array([float(pot.settable_min(minutes)) for minutes in exact])
-        answers = cooked([setups[i] for i in rows], part, holds_min)
+
+        def settable(
+            exact_min: FloatArray, extra: FloatArray = extra, floor: FloatArray = floor
+        ) -> FloatArray:
+            wanted = np.maximum(exact_min + extra, floor)
+            return np.array([float(pot.settable_min(minutes)) for minutes in wanted])
+
+        holds_min, opened = part.holds_and_openings(settable)
+        answers = _told([setups[i] for i in rows], part, holds_min, opened)
         found.update(zip(rows.tolist(), answers, strict=True))
     return [found[i] for i in range(len(setups))]
 
 
-def cooked(
-    setups: Sequence[Setup], search: Search, holds_min: np.typing.NDArray[np.float64]
-) -> list[Answer]:
+def cooked(setups: Sequence[Setup], search: Search, holds_min: FloatArray) -> list[Answer]:
     """What whole minutes (V,) make of each case of a search."""
-    open_s, dose, core = search.openings(60.0 * holds_min)
+    return _told(setups, search, holds_min, search.openings(60.0 * holds_min))
+
+
+def _told(
+    setups: Sequence[Setup], search: Search, holds_min: FloatArray, opened: Openings
+) -> list[Answer]:
+    open_s, dose, core = opened
     slowest = np.argmin(dose / search.meat.dose_min, axis=-1)
     answers = []
     for v, setup in enumerate(setups):

@@ -26,11 +26,10 @@ RAW_STEP = -4.0
 
 def cases_of(setup: Setup) -> tuple[PotCases, MeatCases]:
     """The cases of a plan; liquid and pot start as cold as the tap, or as they were left."""
-    wish, filling = setup.wish, setup.filling
+    wish = setup.wish
     kinds = wish.load.kinds()
-    one = np.ones(CASES)
-    ambient = np.full(CASES, float(ambient_pressure_pa(wish.altitude_m)))
-    ambient[SEA_LEVEL] = float(ambient_pressure_pa(0.0))
+    ambient = np.full(CASES, ambient_pressure_pa(wish.altitude_m))
+    ambient[SEA_LEVEL] = ambient_pressure_pa(0.0)
     gauge = np.full(CASES, wish.pressure_pa)
     gauge[WEAKEST] -= BAND_SDS.value * GAUGE_SPREAD.value
     sizes = np.tile(np.array([piece.half_sizes_m for piece, _ in kinds]), (CASES, 1, 1))
@@ -40,29 +39,38 @@ def cases_of(setup: Setup) -> tuple[PotCases, MeatCases]:
             for piece, _ in kinds
         ]
     sizes[THICKER, :, 2] += THICKER_M / 2
-    conductivity = np.array([piece.cut.meat.conductivity_w_mk for piece, _ in kinds])
-    sizes = covered_sizes_m(sizes, conductivity, setup.standing.covered)
+    return _cases(setup, ambient, gauge, sizes)
+
+
+def _cases(
+    setup: Setup, ambient_pa: FloatArray, gauge_pa: FloatArray, sizes_m: FloatArray
+) -> tuple[PotCases, MeatCases]:
+    """As many cases as there are pressures (V,) and sizes (V, G, 3)."""
+    wish, filling = setup.wish, setup.filling
+    kinds, count = wish.load.kinds(), len(ambient_pa)
 
     def row(values: list[float]) -> FloatArray:
-        return np.tile(np.array(values), (CASES, 1))
+        return np.tile(np.array(values), (count, 1))
 
+    conductivity = row([piece.cut.meat.conductivity_w_mk for piece, _ in kinds])
     meat = MeatCases(
-        half_sizes_m=sizes,
+        half_sizes_m=covered_sizes_m(sizes_m, conductivity, setup.standing.covered),
         diffusivity_m2_s=row([piece.cut.meat.diffusivity_m2_s for piece, _ in kinds]),
-        conductivity_w_mk=row([piece.cut.meat.conductivity_w_mk for piece, _ in kinds]),
+        conductivity_w_mk=conductivity,
         heat_capacity_j_k=row([count * piece.heat_capacity_j_k for piece, count in kinds]),
         start_c=row([piece.heat_start_c for piece, _ in kinds]),
         frozen_c=row([piece.start_temp_c if piece.frozen else np.nan for piece, _ in kinds]),
         dose_min=row([piece_dose_min(piece, wish.texture_step) for piece, _ in kinds]),
     )
+    start_c = TAP_WATER_TEMP.value if wish.pot_start_c is None else wish.pot_start_c
     cases = PotCases(
         pot=wish.pot,
-        ambient_pa=ambient,
-        gauge_pa=gauge,
-        liquid_m3=filling.wet_m3 * one,
-        solids_m3=filling.solids_m3 * one,
-        bed_m3=filling.bed_m3 * one,
-        start_c=(TAP_WATER_TEMP.value if wish.pot_start_c is None else wish.pot_start_c) * one,
+        ambient_pa=ambient_pa,
+        gauge_pa=gauge_pa,
+        liquid_m3=np.full(count, filling.wet_m3),
+        solids_m3=np.full(count, filling.solids_m3),
+        bed_m3=np.full(count, filling.bed_m3),
+        start_c=np.full(count, start_c),
     )
     return cases, meat
 
@@ -80,8 +88,10 @@ def covered_sizes_m(
 
 def first_cases(setup: Setup) -> tuple[PotCases, MeatCases]:
     """The wish alone, without the cases that give range and reasons."""
-    cases, meat = cases_of(setup)
-    return cases.rows(slice(0, 1)), meat.rows(slice(0, 1))
+    wish = setup.wish
+    sizes = np.array([[piece.half_sizes_m for piece, _ in wish.load.kinds()]])
+    ambient = np.array([ambient_pressure_pa(wish.altitude_m)])
+    return _cases(setup, ambient, np.array([wish.pressure_pa]), sizes)
 
 
 def first_search(setup: Setup, *, at_least_s: float = 0.0) -> Search:

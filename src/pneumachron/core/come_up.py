@@ -7,6 +7,7 @@ steam fills the pot: those few steps are walked, all cases side by side from the
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 from pneumachron.core.constants import HEATER_EFFICIENCY, KITCHEN_TEMP, PURGE_HEAT
 from pneumachron.core.errors import OutOfRangeError, WishError
@@ -119,45 +120,62 @@ class _Cold:
         lost_w = pot.loss_closed_w_k * (self.temp_c[:, :-1] - KITCHEN_TEMP.value)
         drive_w = self.stiff_w_k[:, np.newaxis] * self.rise_k + lost_w
         steps = count - int(first.max())
-        apart = np.zeros((len(first), steps))
+        now = first[:, np.newaxis] + np.arange(steps)
+        drive_w, base_k = drive_w[rows[:, np.newaxis], now], self.rise_k[rows[:, np.newaxis], now]
+        apart, changes = np.zeros((len(first), steps)), np.zeros((len(first), steps))
         temp = self.temp_c[rows, first]
-        changes = np.zeros_like(apart)
+        boil_s = (self.past.shape[-1] + first) * STEP_S
+        boil_s += STEP_S * fraction(temp, cases.boil_c, temp + base_k[:, 0])
         purge_j = np.full(len(first), PURGE_HEAT.value)
-        boil_s, end_s = np.full(len(first), np.inf), np.full(len(first), np.inf)
-        offset = self.past.shape[-1]
-        longest = count
-        arrived = np.zeros(len(first), int)
-        for j in range(steps):
-            now = first + j
-            past_w = np.einsum("vk,vk->v", apart[:, :j], self.ramp_w_k[:, j:0:-1])
-            free_w = drive_w[rows, now] - past_w
+        done = 0
+        while done < steps and purge_j.any():
+            past_w = np.einsum("vk,vk->v", apart[:, :done], self.ramp_w_k[:, done:0:-1])
+            free_w = drive_w[:, done] - past_w
             free_w -= pot.loss_closed_w_k * (temp - KITCHEN_TEMP.value)
             stiff_w_k = np.where(temp >= cases.boil_c, steam_w_k, self.stiff_w_k)
             new = temp + free_w / stiff_w_k
-            starts = (new > cases.boil_c) & np.isinf(boil_s)
-            if starts.any():
-                at = (offset + now + fraction(temp, cases.boil_c, new)) * STEP_S
-                boil_s[starts] = at[starts]
-            spent_j = np.minimum(np.maximum(new - cases.boil_c, 0.0) * stiff_w_k * STEP_S, purge_j)
+            surplus_j = np.maximum(new - cases.boil_c, 0.0) * stiff_w_k * STEP_S
+            spent_j = np.minimum(surplus_j, purge_j)
             purge_j -= spent_j
-            new = new - spent_j / (stiff_w_k * STEP_S)
-            arrives = (new >= cases.hold_c) & np.isinf(end_s)
-            if arrives.any():
-                at = (offset + now + fraction(temp, cases.hold_c, new)) * STEP_S
-                end_s[arrives], arrived[arrives] = at[arrives], now[arrives] + 1
-                if not np.isinf(end_s).any():
-                    longest = int(arrived.max())
-            new = np.minimum(new, cases.hold_c)
-            changes[:, j] = new - temp
-            apart[:, j] = changes[:, j] - self.rise_k[rows, now]
-            temp = new
-            if j + 1 >= longest - int(first.min()):
-                return self._joined(first, changes[:, : j + 1], longest, boil_s, end_s)
-        return None
+            changes[:, done] = new - spent_j / (stiff_w_k * STEP_S) - temp
+            apart[:, done] = changes[:, done] - base_k[:, done]
+            temp = temp + changes[:, done]
+            done += 1
+        if done < steps:
+            lags = np.arange(done, steps) - np.arange(done)[:, np.newaxis]
+            rest_w = drive_w[:, done:] - np.einsum(
+                "vk,vkn->vn", apart[:, :done], self.ramp_w_k[:, lags]
+            )
+            rest_w -= steam_w_k[:, np.newaxis] * base_k[:, done:]
+            # as warm as it would be with the cold pot's rises from here on
+            base_c = (temp - KITCHEN_TEMP.value)[:, np.newaxis] + np.cumsum(
+                np.concatenate([np.zeros((len(first), 1)), base_k[:, done:-1]], axis=-1), axis=-1
+            )
+            rest_w -= pot.loss_closed_w_k * base_c
+            lagged_w_k = self.ramp_w_k[:, 1:] + pot.loss_closed_w_k
+            changes[:, done:] = base_k[:, done:] + linear_rises(rest_w, steam_w_k, lagged_w_k)
+        return self._arrived(first, changes, boil_s)
+
+    def _arrived(
+        self, first: NDArray[np.int_], changes: FloatArray, boil_s: FloatArray
+    ) -> ComeUp | None:
+        """Each case up to its pressure, which then holds."""
+        rows, hold_c = np.arange(len(first)), self.cases.hold_c
+        temp = np.concatenate([self.temp_c[rows, first][:, np.newaxis], changes], axis=-1)
+        temp = np.cumsum(temp, axis=-1)
+        there = temp[:, 1:] >= hold_c[:, np.newaxis]
+        if not there.any(axis=-1).all():
+            return None
+        step = np.argmax(there, axis=-1)
+        part = fraction(temp[rows, step], hold_c, temp[rows, step + 1])
+        end_s = (self.past.shape[-1] + first + step + part) * STEP_S
+        after = np.arange(temp.shape[-1]) > step[:, np.newaxis]
+        changes = np.diff(np.where(after, hold_c[:, np.newaxis], temp), axis=-1)
+        return self._joined(first, changes, int((first + step).max()) + 1, boil_s, end_s)
 
     def _joined(
         self,
-        first: np.typing.NDArray[np.int_],
+        first: NDArray[np.int_],
         changes: FloatArray,
         length: int,
         boil_s: FloatArray,

@@ -76,13 +76,16 @@ class SlabResponse:
     mean: FloatArray
 
 
-def slab_step_response(fourier: FloatArray, biot: FloatArray) -> SlabResponse:
+def slab_step_response(
+    fourier: FloatArray, biot: FloatArray, roots: FloatArray | None = None
+) -> SlabResponse:
     """Share of the initial difference left in a slab after a step around it.
 
     Parameters
     ----------
     fourier : (S..., n), >= 0, each row ascending: α t / L²
     biot : (S...) h L / k
+    roots : (S..., modes) of these Biot numbers, where they are known already
 
     Source
     ------
@@ -97,20 +100,27 @@ def slab_step_response(fourier: FloatArray, biot: FloatArray) -> SlabResponse:
     found[:, early] = _short_time(fourier[early], bi[early])
     late = ~early
     if late.any():
-        roots = slab_roots(biot)
-        coefficients = slab_coefficients(roots)
-        weights = (
-            coefficients,
-            coefficients * np.cos(READING_SHARE.value * roots),
-            coefficients * np.sin(roots) / roots,
-        )
+        roots = slab_roots(biot) if roots is None else roots
+        weights = _weights(roots)
         # rows start late at different columns: work on the block that holds all late entries
         start = int(np.argmax(late.reshape(-1, fourier.shape[-1]).any(axis=0)))
         decay = np.exp(-(roots[..., np.newaxis] ** 2) * fourier[..., np.newaxis, start:])
-        chosen = late[..., start:]
-        for row, weight in zip(found, weights, strict=True):
-            row[..., start:][chosen] = (weight[..., np.newaxis, :] @ decay)[..., 0, :][chosen]
+        series = np.moveaxis(weights @ decay, -2, 0)
+        found[..., start:] = np.where(late[..., start:], series, found[..., start:])
     return SlabResponse(*found)
+
+
+def _weights(roots: FloatArray) -> FloatArray:
+    """Weights of the modes in the core, where softening is read, and in the mean. (..., 3, m)"""
+    coefficients = slab_coefficients(roots)
+    return np.stack(
+        [
+            coefficients,
+            coefficients * np.cos(READING_SHARE.value * roots),
+            coefficients * np.sin(roots) / roots,
+        ],
+        axis=-2,
+    )
 
 
 def _short_time(fo: FloatArray, bi: FloatArray) -> FloatArray:
@@ -171,6 +181,73 @@ def _sample_times_s(step_s: float, count: int) -> FloatArray:
     return np.concatenate([fine, step_s * np.arange(count)])
 
 
+class Blocks:
+    """Blocks in a pot, each distinct slab and each distinct block worked out once.
+
+    Of the cases of a plan many share sizes.
+    """
+
+    def __init__(
+        self,
+        half_sizes_m: FloatArray,
+        diffusivity_m2_s: FloatArray,
+        conductivity_w_mk: FloatArray,
+        surface_w_m2k: float,
+    ) -> None:
+        """Half sizes (S..., 3) [m]; diffusivity and conductivity (S...); film, > 0 [W/(m² K)]."""
+        half = np.asarray(half_sizes_m, dtype=float)
+        if half.shape[-1] != 3 or half.shape[:-1] != np.shape(diffusivity_m2_s):
+            raise ShapeError("three half sizes and one diffusivity for each block")
+        if not np.all(half > 0):
+            raise OutOfRangeError("half size", float(np.min(half)), 0.0, np.inf, "m")
+        self.shape = half.shape[:-1]
+        rate = np.asarray(diffusivity_m2_s)[..., np.newaxis] / half**2
+        biot = surface_w_m2k * half / np.asarray(conductivity_w_mk)[..., np.newaxis]
+        slabs = np.stack([rate.ravel(), biot.ravel()], axis=-1)
+        first, slab_of = _distinct(slabs)
+        self._rate, self._biot = slabs[first].T
+        self._roots = slab_roots(self._biot)
+        blocks = slab_of.reshape(-1, 3)
+        first, self._block_of = _distinct(blocks)
+        self._slabs_of = blocks[first]
+
+    def _product(self, slabs: FloatArray) -> FloatArray:
+        """Rise of each distinct block from what is left in its slabs (D, n)."""
+        one, two, three = self._slabs_of.T
+        return np.asarray(1.0 - slabs[one] * slabs[two] * slabs[three])
+
+    def reading_later(self, times_s: FloatArray) -> FloatArray:
+        """About how far it has warmed where softening is read. (S..., n), late times only."""
+        decay = np.exp(-(self._roots**2 * self._rate[:, np.newaxis])[..., np.newaxis] * times_s)
+        left = (_weights(self._roots)[:, 1:2] @ decay)[:, 0]
+        rise = self._product(np.minimum(left, 1.0))[self._block_of]
+        return np.asarray(rise.reshape(*self.shape, -1))
+
+    def response(self, step_s: float, count: int) -> "BlockResponse":
+        """Responses on the time grid 0, step, ..., (count - 1) step."""
+        times = _sample_times_s(step_s, count)
+        slabs = slab_step_response(self._rate[:, np.newaxis] * times, self._biot, self._roots)
+        rows = [
+            row[self._block_of].reshape(*self.shape, -1)
+            for left in (slabs.core, slabs.reading, slabs.mean)
+            for row in _on_grid(self._product(left))
+        ]
+        return BlockResponse(step_s, *rows)
+
+
+def _distinct(rows: NDArray[np.generic]) -> tuple[list[int], NDArray[np.int_]]:
+    """Indices of the first of each kind of row, and for each row which kind it is."""
+    kinds: dict[bytes, int] = {}
+    first: list[int] = []
+    kind_of: list[int] = []
+    for index, row in enumerate(rows):
+        kind = kinds.setdefault(row.tobytes(), len(kinds))
+        if kind == len(first):
+            first.append(index)
+        kind_of.append(kind)
+    return first, np.array(kind_of)
+
+
 def block_response(
     half_sizes_m: FloatArray,
     diffusivity_m2_s: FloatArray,
@@ -193,21 +270,8 @@ def block_response(
     ------
     Newman (1936), product solutions; Duhamel's theorem, Carslaw & Jaeger (1959), section 1.14.
     """
-    half = np.asarray(half_sizes_m, dtype=float)
-    if half.shape[-1] != 3 or half.shape[:-1] != np.shape(diffusivity_m2_s):
-        raise ShapeError("three half sizes and one diffusivity for each block")
-    if not np.all(half > 0):
-        raise OutOfRangeError("half size", float(np.min(half)), 0.0, np.inf, "m")
-    times = _sample_times_s(step_s, count)
-    rate = np.asarray(diffusivity_m2_s)[..., np.newaxis] / half**2
-    biot = surface_w_m2k * half / np.asarray(conductivity_w_mk)[..., np.newaxis]
-    slabs = slab_step_response(rate[..., np.newaxis] * times, biot)
-    return BlockResponse(
-        step_s,
-        *_on_grid(1.0 - np.prod(slabs.core, axis=-2)),
-        *_on_grid(1.0 - np.prod(slabs.reading, axis=-2)),
-        *_on_grid(1.0 - np.prod(slabs.mean, axis=-2)),
-    )
+    blocks = Blocks(half_sizes_m, diffusivity_m2_s, conductivity_w_mk, surface_w_m2k)
+    return blocks.response(step_s, count)
 
 
 def _on_grid(rise: FloatArray) -> tuple[FloatArray, FloatArray]:

@@ -6,17 +6,19 @@ one convolution. The second changes slowly with the hold, so a handful of releas
 by side, is enough to interpolate it; the root is then read off a fine grid.
 """
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from copy import copy
 from dataclasses import dataclass, fields
 from functools import lru_cache
 from math import ceil
+from typing import TypeAlias
 
 import numpy as np
+from numpy.typing import NDArray
 from scipy.interpolate import CubicSpline
 
 from pneumachron.core.come_up import MAX_COME_UP_S, ComeUp, come_up
-from pneumachron.core.conduction import BlockResponse, block_response
+from pneumachron.core.conduction import BlockResponse, Blocks
 from pneumachron.core.constants import (
     DOSE_REFERENCE_TEMP,
     DOSE_Z,
@@ -27,7 +29,7 @@ from pneumachron.core.constants import (
     SURFACE_COEFFICIENT,
 )
 from pneumachron.core.errors import WishError
-from pneumachron.core.let_go import Release, release
+from pneumachron.core.let_go import LONGEST_VENT_S, Held, Release, release
 from pneumachron.core.pot_heat import (
     STEP_S,
     AfterHold,
@@ -41,8 +43,6 @@ from pneumachron.core.steam import FloatArray
 from pneumachron.core.tenderness import cumulative_dose_min
 
 MAX_HOLD_S = 12.0 * 3600.0
-LONGEST_VENT_S = 1500.0
-"""Nearly full and vented in pulses it takes some ten minutes; this is a bound."""
 THAWED_C = -1.0
 """Meat has thawed above this. Published: initial freezing point of lean meat, ASHRAE."""
 LEAST_PROBES = 5
@@ -56,8 +56,17 @@ _LEAST_SHARE = 1e-3
 @lru_cache(maxsize=8)
 def _from_nodes(probes: int) -> FloatArray:
     """Values at even probes times this are values on a fine grid, of the spline through them."""
-    spline = CubicSpline(np.linspace(0.0, 1.0, probes), np.eye(probes))
-    return np.ascontiguousarray(spline(_UNIT).T)
+    return np.ascontiguousarray(_spline(probes)(_UNIT).T)
+
+
+def _weights_at(place: FloatArray, probes: int) -> FloatArray:
+    """Weights of even probes at places (V,) between them, 0 to 1, of the spline. (V, K)"""
+    return np.asarray(_spline(probes)(place))
+
+
+@lru_cache(maxsize=8)
+def _spline(probes: int) -> CubicSpline:
+    return CubicSpline(np.linspace(0.0, 1.0, probes), np.eye(probes))
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,15 +84,13 @@ class MeatCases:
     dose_min: FloatArray
     """What each kind needs."""
 
-    def response(self, step_s: float, count: int) -> BlockResponse:
-        """Answers of all blocks on a time grid."""
-        return block_response(
+    def blocks(self) -> Blocks:
+        """All pieces as heat conducting blocks."""
+        return Blocks(
             self.half_sizes_m,
             self.diffusivity_m2_s,
             self.conductivity_w_mk,
             SURFACE_COEFFICIENT.value,
-            step_s=step_s,
-            count=count,
         )
 
     def heat(self, response: BlockResponse, pot_c: FloatArray) -> MeatHeat:
@@ -141,6 +148,19 @@ class Run:
     vented_j: float
 
 
+@dataclass(frozen=True, slots=True)
+class Probes:
+    """Some holds a case (V, K) [s], ln of the dose after them (V, G, K) [min], and releases."""
+
+    hold_s: FloatArray
+    log_extra: FloatArray
+    let_go: Release
+
+
+Openings: TypeAlias = tuple[FloatArray, FloatArray, FloatArray]
+"""Lid off (V,) [s], dose (V, G) [min], core at that moment (V, G) [°C]."""
+
+
 class Search:
     """Come-up and held history of V cases, from which holds and runs are read."""
 
@@ -162,12 +182,15 @@ class Search:
         self.meat, self.after = meat, after
         self.head_start_s = _longest_after_s(cases, meat, after)
         longest_s = max(_longest_after_s(cases, meat, way) for way in (after, *others))
-        count = _steps(cases, meat, longest_s, at_least_s)
+        blocks = meat.blocks()
+        held_s = max(_held_time_s(cases, meat, blocks), at_least_s)
+        count = _steps(cases, meat, longest_s + held_s)
         count += 0 if past_rise_k is None else past_rise_k.shape[-1]
         self.cases = cases
-        self.response = meat.response(STEP_S, count)
+        self.response = blocks.response(STEP_S, count)
         self.heat = meat.heat(self.response, cases.start_c)
         self.up = come_up(cases, self.heat, past_rise_k)
+        self.held = Held.of(cases, self.heat, self.up)
         self.held_c = _reading_c(cases, meat, self.response, self.up.rise_k)
         self.held_dose = cumulative_dose_min(self.held_c, step_s=STEP_S)
 
@@ -177,18 +200,16 @@ class Search:
 
     def release(self, hold_s: FloatArray) -> tuple[Release, FloatArray]:
         """Releases after (V, K) holds, and the final dose of each kind (V, G, K)."""
-        let_go = release(self.cases, self.heat, self.up, hold_s, self.after)
-        read = _window_c(self.response.reading_ramp, self.held_c, let_go)
-        dose = cumulative_dose_min(read, step_s=STEP_S)
+        let_go, dose = self._released(hold_s)
         end = (let_go.open_s + self.after.open_pot_s) / STEP_S - let_go.first
-        position = np.clip(end, 0.0, dose.shape[-1] - 1.0)
-        gained = _interpolate_last(dose, position[:, np.newaxis, :])
-        before = self.held_dose[
-            np.arange(len(hold_s))[:, np.newaxis, np.newaxis],
-            np.arange(read.shape[1])[np.newaxis, :, np.newaxis],
-            let_go.first[:, np.newaxis, :],
-        ]
-        return let_go, before + gained
+        return let_go, _interpolate_last(dose, np.minimum(end, dose.shape[-1] - 1.0))
+
+    def _released(self, hold_s: FloatArray) -> tuple[Release, FloatArray]:
+        """Releases, and the dose in their windows with all that came before. (V, G, K, M + 1)"""
+        let_go = release(self.cases, self.held, self.up, hold_s, self.after)
+        read = _window_c(self.response.reading_ramp, self.held_c, let_go)
+        before = _at(self.held_dose, let_go.first)
+        return let_go, before[..., np.newaxis] + cumulative_dose_min(read, step_s=STEP_S)
 
     def holds_s(self) -> FloatArray:
         """The hold of each case, 0 when come-up and release are enough. (V,) [s]"""
@@ -200,6 +221,16 @@ class Search:
         Raises
         ------
         WishError : no hold up to twelve hours is enough.
+        """
+        probed = self.probe(dose_min)
+        return self._read_off(dose_min, probed)
+
+    def probe(self, dose_min: FloatArray) -> "Probes":
+        """Releases after some holds around those that give (V, G, T) doses.
+
+        Raises
+        ------
+        As `solve`.
         """
         need = dose_min
         ratio = self.held_dose[:, :, np.newaxis, :] / need[..., np.newaxis]
@@ -221,21 +252,55 @@ class Search:
         probes = LEAST_PROBES + 4 * max(ceil(float(width_s.max() - _SHORT_S) / _MORE_S), 0)
         span = np.ceil(width_s / (probes - 1) / STEP_S) * STEP_S
         probes_s = lowest_s[:, np.newaxis] + span[:, np.newaxis] * np.arange(probes)
-        _, total = self.release(probes_s)
+        let_go, total = self.release(probes_s)
         held = self.held_dose_at(self.up.end_s[:, np.newaxis] + probes_s)
         least = _LEAST_SHARE * need.min(axis=-1)[..., np.newaxis]
-        log_extra = np.log(np.maximum(total - held, least))
-        return self._read_off(need, probes_s, log_extra)
+        return Probes(probes_s, np.log(np.maximum(total - held, least)), let_go)
 
-    def _read_off(
-        self, need: FloatArray, probes_s: FloatArray, log_extra: FloatArray
-    ) -> FloatArray:
+    def _read_off(self, need: FloatArray, probed: "Probes") -> FloatArray:
         """Holds (V, T) from the dose before the release and an interpolated one after it."""
-        fine_s = probes_s[:, :1] + (probes_s[:, -1:] - probes_s[:, :1]) * _UNIT
+        low, high = probed.hold_s[:, :1], probed.hold_s[:, -1:]
+        fine_s = low + (high - low) * _UNIT
         held = self.held_dose_at(self.up.end_s[:, np.newaxis] + fine_s)
+        log_extra = probed.log_extra
         log_total = np.log(held + np.exp(log_extra @ _from_nodes(log_extra.shape[-1])))
         gap = (log_total[:, :, np.newaxis] - np.log(need)[..., np.newaxis]).min(axis=1)
         return _first_zeros(gap, fine_s)
+
+    def holds_and_openings(
+        self, settable_min: Callable[[FloatArray], FloatArray]
+    ) -> tuple[FloatArray, Openings]:
+        """Holds in whole minutes (V,) for what each case wants, and what they come to.
+
+        Parameters
+        ----------
+        settable_min : from exact holds (V,) [min] to those that are set
+
+        What lies between the probes is read off them; only holds beyond are released once more.
+        """
+        need = self.meat.dose_min[..., np.newaxis]
+        probed = self.probe(need)
+        exact_min = self._read_off(need, probed)[:, 0] / 60.0
+        minutes = settable_min(exact_min)
+        hold_s = 60.0 * minutes
+        inside = (hold_s >= probed.hold_s[:, 0]) & (hold_s <= probed.hold_s[:, -1])
+        if not inside.all():
+            return minutes, self.openings(hold_s)
+        return minutes, self._between(probed, hold_s)
+
+    def _between(self, probed: "Probes", hold_s: FloatArray) -> Openings:
+        """Lid off, dose and core of holds (V,) that lie between probes."""
+        low, high = probed.hold_s[:, 0], probed.hold_s[:, -1]
+        nodes = probed.hold_s.shape[-1]
+        weights = _weights_at((hold_s - low) / (high - low), nodes)
+        let_go = probed.let_go
+        open_s = np.einsum("vk,vk->v", weights, let_go.open_s - probed.hold_s) + hold_s
+        extra = np.exp(np.einsum("vgk,vk->vg", probed.log_extra, weights))
+        held = self.held_dose_at((self.up.end_s + hold_s)[:, np.newaxis])[..., 0]
+        held_core = _core_c(self.cases, self.meat, self.response, self.up.rise_k)
+        core = _window_c(self.response.core_ramp, held_core, let_go)
+        at_open = _interpolate_last(core, let_go.open_s / STEP_S - let_go.first)
+        return open_s, held + extra, np.einsum("vgk,vk->vg", at_open, weights)
 
     def state(self, rise_k: FloatArray) -> tuple[FloatArray, FloatArray, FloatArray]:
         """The first case after a history of its pot (1, n).
@@ -258,6 +323,7 @@ class Search:
         part.cases, part.meat = self.cases.rows(which), self.meat.rows(which)
         part.response = self.response.rows(which)
         part.heat = MeatHeat(self.heat.start_j[which], self.heat.ramp_j_k[which])
+        part.held = self.held.rows(which)
         part.up = ComeUp(
             self.up.temp_c[which],
             self.up.rise_k[which],
@@ -270,7 +336,7 @@ class Search:
             part.head_start_s = _longest_after_s(part.cases, part.meat, after)
         return part
 
-    def openings(self, hold_s: FloatArray) -> tuple[FloatArray, FloatArray, FloatArray]:
+    def openings(self, hold_s: FloatArray) -> Openings:
         """What each case comes to after its hold (V,) [s].
 
         Lid off (V,) [s], dose (V, G), core at that moment (V, G) [°C].
@@ -278,35 +344,45 @@ class Search:
         let_go, dose = self.release(hold_s[:, np.newaxis])
         held = _core_c(self.cases, self.meat, self.response, self.up.rise_k)
         core = _window_c(self.response.core_ramp, held, let_go)
-        position = let_go.open_s / STEP_S - let_go.first
-        at_open = _interpolate_last(core, position[:, np.newaxis, :])
+        at_open = _interpolate_last(core, let_go.open_s / STEP_S - let_go.first)
         return let_go.open_s[:, 0], dose[..., 0], at_open[..., 0]
 
     def run(self, hold_s: float) -> Run:
         """The first case, cooked with a given hold."""
         one = self.rows(slice(0, 1))
-        let_go, total = one.release(np.array([[hold_s]]))
+        let_go, window_dose = one._released(np.array([[hold_s]]))
         first = int(let_go.first[0, 0])
-        count = first + let_go.rise_k.shape[-1] + 1
-        rise = np.zeros((1, count - 1))
-        rise[0, : one.up.rise_k.shape[-1]] = one.up.rise_k[0]
-        rise[0, first:] = let_go.rise_k[0, 0]
-        core = _core_c(one.cases, one.meat, one.response, rise)[0, :, :count]
-        read = _reading_c(one.cases, one.meat, one.response, rise)[0, :, :count]
+        end = (let_go.open_s + self.after.open_pot_s) / STEP_S - let_go.first
+        total = _interpolate_last(window_dose, np.minimum(end, window_dose.shape[-1] - 1.0))
+        rise = np.concatenate([_until(one.up.rise_k, first), let_go.rise_k[:, 0]], axis=-1)
+        held_core = _core_c(one.cases, one.meat, one.response, one.up.rise_k)
+        core = _window_c(one.response.core_ramp, held_core, let_go)
+        gain = meat_gain_j(one.heat, rise)
+        count = rise.shape[-1] + 1
         return Run(
             time_s=STEP_S * np.arange(count),
             pot_c=float(one.cases.start_c[0]) + np.concatenate([[0.0], np.cumsum(rise[0])]),
-            core_c=one.meat.shown_c(core),
-            dose_min=cumulative_dose_min(read, step_s=STEP_S),
+            core_c=one.meat.shown_c(
+                np.concatenate([held_core[0, :, :first], core[0, :, 0]], axis=-1)
+            ),
+            dose_min=np.concatenate([one.held_dose[0, :, :first], window_dose[0, :, 0]], axis=-1),
             boil_s=float(one.up.boil_s[0]),
             pressure_s=float(one.up.end_s[0]),
             hold_end_s=float(one.up.end_s[0]) + hold_s,
             vent_s=float(let_go.vent_s[0, 0]),
             open_s=float(let_go.open_s[0, 0]),
             final_dose_min=total[0, :, 0],
-            meat_gain_j=meat_gain_j(one.heat, rise)[0, :count],
+            meat_gain_j=gain[0, :count],
             vented_j=float(let_go.vented_j[0, 0]),
         )
+
+
+def _until(rise_k: FloatArray, count: int) -> FloatArray:
+    """So many steps of it; what is held does not rise. (V, m) to (V, count)"""
+    held = np.zeros((len(rise_k), count))
+    known = min(count, rise_k.shape[-1])
+    held[:, :known] = rise_k[:, :known]
+    return held
 
 
 def _core_c(
@@ -362,7 +438,7 @@ def _longest_after_s(cases: PotCases, meat: MeatCases, after: AfterHold) -> floa
     return falls_s + after.keep_s + after.open_pot_s
 
 
-def _steps(cases: PotCases, meat: MeatCases, after_s: float, at_least_s: float) -> int:
+def _steps(cases: PotCases, meat: MeatCases, held_and_after_s: float) -> int:
     """Steps that surely hold the whole cook: all the meat warms as fast as the pot."""
     pot = cases.pot
     heat_j_k = (
@@ -376,11 +452,10 @@ def _steps(cases: PotCases, meat: MeatCases, after_s: float, at_least_s: float) 
     plate_j = pot.plate_j_k * pot.power_w / pot.plate_w_k
     up_s = np.where(spare_w > 0, (rise_j + plate_j) / np.maximum(spare_w, 1e-9), MAX_COME_UP_S)
     up_max_s = float(np.minimum(up_s, MAX_COME_UP_S).max())
-    held_s = max(_held_time_s(cases, meat), at_least_s)
-    return int((up_max_s + held_s + after_s) / STEP_S) + 12
+    return int((up_max_s + held_and_after_s) / STEP_S) + 12
 
 
-def _held_time_s(cases: PotCases, meat: MeatCases) -> float:
+def _held_time_s(cases: PotCases, meat: MeatCases, blocks: Blocks) -> float:
     """Time the slowest kind needs in a pot that is hot from the start, on a coarse grid."""
     coarse_s = 150.0
     slowest_s = float(np.max(np.min(meat.half_sizes_m, axis=-1) ** 2 / meat.diffusivity_m2_s))
@@ -388,33 +463,34 @@ def _held_time_s(cases: PotCases, meat: MeatCases) -> float:
     dose = LADDER_STEP.value * meat.dose_min
     bound_s = 1.6 * slowest_s + 60.0 * float(np.max(dose / rate[:, np.newaxis]))
     count = int(min(bound_s, MAX_HOLD_S) / coarse_s) + 2
-    response = meat.response(coarse_s, count)
+    warmed = blocks.reading_later(coarse_s * np.arange(count, dtype=float))
     read = (
         meat.start_c[..., np.newaxis]
-        + response.reading_step * (cases.hold_c[:, np.newaxis] - meat.start_c)[..., np.newaxis]
+        + warmed * (cases.hold_c[:, np.newaxis] - meat.start_c)[..., np.newaxis]
     )
     done = (cumulative_dose_min(read, step_s=coarse_s) >= dose[..., np.newaxis]).all(axis=(0, 1))
     return coarse_s * (int(np.argmax(done)) + 1 if done.any() else count)
 
 
+def _at(rows: FloatArray, column: NDArray[np.int_]) -> FloatArray:
+    """Read (V, G, n) at whole columns (V, K): (V, G, K)."""
+    cases, kinds = np.ogrid[: rows.shape[0], : rows.shape[1]]
+    return np.asarray(rows[cases[..., np.newaxis], kinds[..., np.newaxis], column[:, np.newaxis]])
+
+
 def _interpolate_rows(rows: FloatArray, position: FloatArray) -> FloatArray:
     """Read (V, G, n) at (V, K) fractional columns: (V, G, K)."""
-    wide = np.broadcast_to(
-        position[:, np.newaxis, :], (len(rows), rows.shape[1], position.shape[-1])
-    )
-    return _interpolate_last(rows[:, :, np.newaxis, :], wide)
+    low = np.minimum(position.astype(int), rows.shape[-1] - 2)
+    left, right = _at(rows, low), _at(rows, low + 1)
+    return np.asarray(left + (position - low)[:, np.newaxis] * (right - left))
 
 
 def _interpolate_last(rows: FloatArray, position: FloatArray) -> FloatArray:
-    """Read (..., K or 1, n) along the last axis at (..., K) fractional columns."""
-    low = np.clip(np.floor(position).astype(int), 0, rows.shape[-1] - 2)
-    part = position - low
-    shape = (*np.broadcast_shapes(rows.shape[:-1], low.shape), rows.shape[-1])
-    wide = np.broadcast_to(rows, shape)
-    low = np.broadcast_to(low, shape[:-1])[..., np.newaxis]
-    left = np.take_along_axis(wide, low, axis=-1)[..., 0]
-    right = np.take_along_axis(wide, low + 1, axis=-1)[..., 0]
-    return np.asarray(left + part * (right - left))
+    """Read (V, G, K, n) along the last axis at (V, K) fractional columns: (V, G, K)."""
+    low = np.minimum(position.astype(int), rows.shape[-1] - 2)[:, np.newaxis]
+    v, g, k = np.ogrid[: rows.shape[0], : rows.shape[1], : rows.shape[2]]
+    left, right = rows[v, g, k, low], rows[v, g, k, low + 1]
+    return np.asarray(left + (position[:, np.newaxis] - low) * (right - left))
 
 
 def _first_zeros(gap: FloatArray, at: FloatArray) -> FloatArray:

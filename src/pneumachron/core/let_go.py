@@ -19,6 +19,7 @@ from pneumachron.core.pot_heat import (
     IntArray,
     MeatHeat,
     PotCases,
+    Rows,
     clip,
     fraction,
     linear_rises,
@@ -33,6 +34,8 @@ from pneumachron.core.steam import (
     vent_flow_kg_s,
 )
 
+LONGEST_VENT_S = 1500.0
+"""Nearly full and vented in pulses it takes some ten minutes; this is a bound."""
 VENT_SLOPE_1_K = 0.03
 """Relative change of vent power with temperature, for a first guess only."""
 _USUAL_STEPS = 70
@@ -57,13 +60,13 @@ class Release:
 
 
 def release(
-    cases: PotCases, meat: MeatHeat, up: ComeUp, hold_s: FloatArray, after: AfterHold
+    cases: PotCases, held: "Held", up: ComeUp, hold_s: FloatArray, after: AfterHold
 ) -> Release:
     """Let the pressure go after each of several holds, open, and let it stand.
 
     Parameters
     ----------
-    cases, meat, up : the pot, the meat in it and its come-up
+    cases, held, up : the pot, held for ever, and its come-up
     hold_s : (V, K) holds, >= 0 [s]
     after : what is done then
 
@@ -75,11 +78,13 @@ def release(
     ------
     WishError : the pressure does not fall in the time there is.
     """
-    terms = _release_terms(cases, meat, up, hold_s)
-    whole = terms.source_w.shape[-1]
-    usual = min(_USUAL_STEPS + int(after.keep_s / STEP_S), whole)
-    for count in dict.fromkeys((usual, whole)):
-        found = _Shut.until(cases, terms, after, count).opened()
+    end_s = up.end_s[:, np.newaxis] + hold_s
+    whole = held.ramp_w_k.shape[-1] - int(end_s.max() / STEP_S + 1e-9)
+    known_s = after.wait_s + LONGEST_VENT_S if np.isfinite(after.wait_s) else 0.0
+    usual = _USUAL_STEPS + int((known_s + after.keep_s + after.open_pot_s) / STEP_S)
+    for count in dict.fromkeys((min(usual, whole), whole)):
+        terms = _release_terms(cases, held, end_s, count)
+        found = _Shut.until(cases, terms, after).opened()
         if found is not None:
             return found
     raise WishError(
@@ -88,6 +93,26 @@ def release(
         "The pressure would take too long to fall by itself.",
         "Vent it after ten minutes.",
     )
+
+
+@dataclass(frozen=True, slots=True)
+class Held:
+    """A pot that is held at pressure for ever. (V, n)"""
+
+    meat_w: FloatArray
+    """What the meat takes up in each step."""
+    ramp_w_k: FloatArray
+    """What meat and plate take in each step after a rise of 1 K."""
+
+    @staticmethod
+    def of(cases: PotCases, meat: MeatHeat, up: ComeUp) -> "Held":
+        """From the come-up on."""
+        meat_w = np.diff(meat_gain_j(meat, up.rise_k)) / STEP_S
+        return Held(meat_w, ramp_w_k_of(cases.pot, meat))
+
+    def rows(self, which: Rows) -> "Held":
+        """Some of the cases."""
+        return Held(self.meat_w[which], self.ramp_w_k[which])
 
 
 @dataclass(frozen=True, slots=True)
@@ -101,14 +126,14 @@ class _Shut:
     temp_c: FloatArray
 
     @staticmethod
-    def until(cases: PotCases, terms: "_ReleaseTerms", after: AfterHold, count: int) -> "_Shut":
-        """So many steps of it."""
+    def until(cases: PotCases, terms: "_ReleaseTerms", after: AfterHold) -> "_Shut":
+        """As many steps of it as there are terms."""
         loss_w_k = cases.pot.loss_closed_w_k
         stiff_w_k = terms.stored_w_k + terms.steam_w_k + loss_w_k
         hold_c = cases.hold_c[:, np.newaxis, np.newaxis]
-        source_w = terms.source_w[..., :count] - loss_w_k * (hold_c - KITCHEN_TEMP.value)
+        source_w = terms.source_w - loss_w_k * (hold_c - KITCHEN_TEMP.value)
         rise = linear_rises(source_w, stiff_w_k[:, 0], terms.ramp_w_k[:, 1:] + loss_w_k)
-        temp = np.empty((*rise.shape[:-1], count + 1))
+        temp = np.empty((*rise.shape[:-1], rise.shape[-1] + 1))
         temp[..., 0] = hold_c[..., 0]
         temp[..., 1:] = hold_c + np.cumsum(rise, axis=-1)
         return _Shut(cases, terms, after, rise, temp)
@@ -116,8 +141,7 @@ class _Shut:
     def _events(self) -> IntArray | None:
         """The step of each run in which the valve is opened or the pin drops; None: not yet."""
         down = self.temp_c[..., 1:] <= self.terms.pin_c[..., np.newaxis]
-        count = self.rise_k.shape[-1]
-        vents = self.terms.since_s[..., 1 : count + 1] > self.after.wait_s
+        vents = self.terms.since_s[..., 1:] > self.after.wait_s
         happens = down | vents
         return np.argmax(happens, axis=-1) if happens.any(axis=-1).all() else None
 
@@ -126,73 +150,114 @@ class _Shut:
         start = self._events()
         if start is None:
             return None
-        cases, terms, after = self.cases, self.terms, self.after
-        pot, runs = cases.pot, start.shape
-        steps = self.rise_k.shape[-1] - int(start.max())
-        columns = start[..., np.newaxis] + np.arange(steps)
-        base_k = np.take_along_axis(self.rise_k, columns, axis=-1)
-        base_c = np.take_along_axis(self.temp_c, columns, axis=-1)
-        since_s = np.take_along_axis(terms.since_s, columns + 1, axis=-1)
-        shut_w_k = terms.stored_w_k + terms.steam_w_k + pot.loss_closed_w_k
-        drive_w = shut_w_k[..., np.newaxis] * base_k
-        drive_w += pot.loss_closed_w_k * (base_c - KITCHEN_TEMP.value)
-        # once the pin is down the lid comes off, unless the pot is kept warm
-        vent = _VentTable(cases) if np.isfinite(after.wait_s) else None
-        left_w_k = pot.loss_closed_w_k if after.keep_s > 0 else pot.loss_open_w_k
-        loss_w_k, stiff_w_k = np.full(runs, pot.loss_closed_w_k), np.broadcast_to(shut_w_k, runs)
-        temp, apart, changes = base_c[..., 0], np.zeros((*runs, steps)), np.zeros((*runs, steps))
-        shut, open_s, vented_j = np.ones(runs, bool), np.full(runs, np.inf), np.zeros(runs)
-        any_shut, last = True, -1
-        for j in range(steps):
-            past_w = np.einsum("vkj,vj->vk", apart[..., :j], terms.ramp_w_k[:, j:0:-1])
-            free_w = drive_w[..., j] - past_w
-            change = (free_w - loss_w_k * (temp - KITCHEN_TEMP.value)) / stiff_w_k
-            if any_shut:
-                if vent is not None:
-                    share = clip((since_s[..., j] - after.wait_s) / STEP_S, 0.0, 1.0) * shut
-                    change, vent_w = _vented_change(vent, temp, change, stiff_w_k, share)
-                    vented_j += vent_w * STEP_S
-                drops = shut & (temp + change <= terms.pin_c)
-                if drops.any():
-                    part = fraction(temp, terms.pin_c, temp + change)
-                    at_s = (terms.first + start + j + part) * STEP_S + after.keep_s
-                    open_s = np.where(drops, at_s, open_s)
-                    shut = shut & ~drops
-                    loss_w_k = np.where(shut, pot.loss_closed_w_k, left_w_k)
-                    stiff_w_k = np.where(drops, terms.stored_w_k + left_w_k, stiff_w_k)
-                    opened = (free_w - loss_w_k * (temp - KITCHEN_TEMP.value)) / stiff_w_k
-                    change = np.where(drops, terms.pin_c - temp + (1.0 - part) * opened, change)
-                    any_shut = bool(shut.any())
-                    if not any_shut:
-                        stop_s = (open_s + after.open_pot_s) / STEP_S - terms.first
-                        last = int(np.ceil(stop_s).max())
-            if after.keep_s > 0 or after.boil_s > 0:
-                change, loss_w_k, stiff_w_k = _tended(
-                    cases, terms, after, _Moment(start + j, shut, open_s, temp, change)
-                )
-            changes[..., j] = change
-            apart[..., j] = change - base_k[..., j]
-            temp = temp + change
-            if not any_shut and j + 1 >= last - int(start.min()):
-                walked = self._joined(start, changes[..., : j + 1], last)
-                wait_s = terms.end_s + after.wait_s
-                return Release(terms.first, *walked, wait_s, open_s, vented_j)
-        return None
+        walk = _Walk(self, start)
+        done = 0
+        while walk.shut.any() or (done < walk.needed and not walk.plain):
+            if done == walk.steps:
+                return None
+            walk.step(done)
+            done += 1
+        if walk.needed > walk.steps:
+            return None
+        if done < walk.needed:
+            walk.rest(done)
+        rise = self._joined(start, walk.changes[..., : walk.needed], walk.last)
+        temp = np.concatenate([self.temp_c[..., :1], rise], axis=-1).cumsum(axis=-1)
+        vent_s = self.terms.end_s + self.after.wait_s
+        return Release(self.terms.first, temp, rise, vent_s, walk.open_s, walk.vented_j)
 
-    def _joined(
-        self, start: IntArray, changes: FloatArray, length: int
-    ) -> tuple[FloatArray, FloatArray]:
-        """Temperatures and rises: shut up to the event, stepped from there."""
+    def _joined(self, start: IntArray, changes: FloatArray, length: int) -> FloatArray:
+        """Rises: shut up to the event, stepped from there. (V, K, length)"""
         width = max(length, int(start.max()) + changes.shape[-1])
         rise = np.zeros((*start.shape, width))
         rise[..., : self.rise_k.shape[-1]] = self.rise_k[..., :width]
         columns = start[..., np.newaxis] + np.arange(changes.shape[-1])
         np.put_along_axis(rise, columns, changes, axis=-1)
-        rise = rise[..., :length]
-        temp = np.empty((*start.shape, length + 1))
-        temp[..., 0] = self.temp_c[..., 0]
-        temp[..., 1:] = self.temp_c[..., :1] + np.cumsum(rise, axis=-1)
-        return temp, rise
+        return rise[..., :length]
+
+
+class _Walk:
+    """All runs side by side, each from its own event on; what is kept is how far from shut."""
+
+    def __init__(self, shut: _Shut, start: IntArray) -> None:
+        """`start` (V, K) is the step of the event."""
+        self.cases, self.terms, self.after, self.start = shut.cases, shut.terms, shut.after, start
+        pot, terms, after = self.cases.pot, self.terms, self.after
+        self.steps = shut.rise_k.shape[-1] - int(start.max())
+        columns = start[..., np.newaxis] + np.arange(self.steps)
+        self.base_k = np.take_along_axis(shut.rise_k, columns, axis=-1)
+        self.base_c = np.take_along_axis(shut.temp_c, columns, axis=-1)
+        self.since_s = np.take_along_axis(terms.since_s, columns + 1, axis=-1)
+        shut_w_k = terms.stored_w_k + terms.steam_w_k + pot.loss_closed_w_k
+        self.drive_w = shut_w_k[..., np.newaxis] * self.base_k
+        self.drive_w += pot.loss_closed_w_k * (self.base_c - KITCHEN_TEMP.value)
+        self.vent = _VentTable(self.cases) if np.isfinite(after.wait_s) else None
+        # once the pin is down the lid comes off, unless the pot is kept warm
+        self.left_w_k = pot.loss_closed_w_k if after.keep_s > 0 else pot.loss_open_w_k
+        self.plain = after.keep_s == 0 and after.boil_s == 0
+        self.loss_w_k = np.full(start.shape, pot.loss_closed_w_k)
+        self.stiff_w_k = np.broadcast_to(shut_w_k, start.shape)
+        self.temp = self.base_c[..., 0]
+        self.apart, self.changes = np.zeros_like(self.base_k), np.zeros_like(self.base_k)
+        self.shut = np.ones(start.shape, bool)
+        self.open_s, self.vented_j = np.full(start.shape, np.inf), np.zeros(start.shape)
+        self.last = self.needed = 0
+
+    def step(self, j: int) -> None:
+        """One step after the event."""
+        past_w = np.einsum("vkj,vj->vk", self.apart[..., :j], self.terms.ramp_w_k[:, j:0:-1])
+        free_w = self.drive_w[..., j] - past_w
+        change = self._freely(free_w)
+        if self.shut.any():
+            if self.vent is not None:
+                share = clip((self.since_s[..., j] - self.after.wait_s) / STEP_S, 0.0, 1.0)
+                change, vent_w = _vented_change(
+                    self.vent, self.temp, change, self.stiff_w_k, share * self.shut
+                )
+                self.vented_j += vent_w * STEP_S
+            change = self._pin_down(j, free_w, change)
+        if not self.plain:
+            now = _Moment(self.start + j, self.shut, self.open_s, self.temp, change)
+            change, self.loss_w_k, self.stiff_w_k = _tended(self.cases, self.terms, self.after, now)
+        self.changes[..., j] = change
+        self.apart[..., j] = change - self.base_k[..., j]
+        self.temp = self.temp + change
+
+    def _freely(self, free_w: FloatArray) -> FloatArray:
+        lost_w = self.loss_w_k * (self.temp - KITCHEN_TEMP.value)
+        return np.asarray((free_w - lost_w) / self.stiff_w_k)
+
+    def _pin_down(self, j: int, free_w: FloatArray, change: FloatArray) -> FloatArray:
+        """Where the pin drops within this step the rest of it is open."""
+        terms = self.terms
+        drops = self.shut & (self.temp + change <= terms.pin_c)
+        if not drops.any():
+            return change
+        part = fraction(self.temp, terms.pin_c, self.temp + change)
+        at_s = (terms.first + self.start + j + part) * STEP_S + self.after.keep_s
+        self.open_s = np.where(drops, at_s, self.open_s)
+        self.shut = self.shut & ~drops
+        self.loss_w_k = np.where(self.shut, self.cases.pot.loss_closed_w_k, self.left_w_k)
+        self.stiff_w_k = np.where(drops, terms.stored_w_k + self.left_w_k, self.stiff_w_k)
+        if not self.shut.any():
+            stop_s = (self.open_s + self.after.open_pot_s) / STEP_S - terms.first
+            self.last = int(np.ceil(stop_s).max())
+            self.needed = self.last - int(self.start.min())
+        opened = self._freely(free_w)
+        return np.where(drops, terms.pin_c - self.temp + (1.0 - part) * opened, change)
+
+    def rest(self, done: int) -> None:
+        """Nothing more happens: from here the open pot is linear again."""
+        left = slice(done, self.needed)
+        lags = np.arange(done, self.needed) - np.arange(done)[:, np.newaxis]
+        past_w = self.apart[..., :done] @ self.terms.ramp_w_k[:, lags]
+        base_c = self.base_c[..., left] + (self.temp - self.base_c[..., done])[..., np.newaxis]
+        rest_w = self.drive_w[..., left] - past_w
+        rest_w -= self.stiff_w_k[..., np.newaxis] * self.base_k[..., left]
+        rest_w -= self.left_w_k * (base_c - KITCHEN_TEMP.value)
+        lagged_w_k = self.terms.ramp_w_k[:, 1:] + self.left_w_k
+        apart = linear_rises(rest_w, self.stiff_w_k[:, 0], lagged_w_k)
+        self.changes[..., left] = self.base_k[..., left] + apart
 
 
 @dataclass(frozen=True, slots=True)
@@ -211,14 +276,10 @@ class _ReleaseTerms:
     pin_c: FloatArray
 
 
-def _release_terms(
-    cases: PotCases, meat: MeatHeat, up: ComeUp, hold_s: FloatArray
-) -> _ReleaseTerms:
+def _release_terms(cases: PotCases, held: "Held", end_s: FloatArray, length: int) -> _ReleaseTerms:
     pot, column = cases.pot, (slice(None), np.newaxis)
-    end_s = up.end_s[column] + hold_s
     first = np.floor(end_s / STEP_S + 1e-9).astype(int)
-    length = meat.ramp_j_k.shape[-1] - 1 - int(first.max())
-    held_w = _windows(np.diff(meat_gain_j(meat, up.rise_k)), first, length) / STEP_S
+    held_w = _windows(held.meat_w, first, length)
     since_s = STEP_S * np.arange(length + 1) + (first * STEP_S - end_s)[..., np.newaxis]
     hold_c, boil_c = cases.hold_c[column], cases.boil_c[column]
     keeping_w = held_w[..., 0] + pot.loss_closed_w_k * (hold_c - KITCHEN_TEMP.value)
@@ -226,14 +287,13 @@ def _release_terms(
     source_w = -held_w - np.diff(plate_left(pot, since_s)) * plate_j[..., np.newaxis] / STEP_S
     # the heater still carries its share of the first step
     source_w[..., 0] += (1.0 - since_s[..., 1] / STEP_S) * keeping_w
-    ramp_w_k = ramp_w_k_of(pot, meat)
     return _ReleaseTerms(
         end_s=end_s,
         first=first,
         since_s=since_s,
         source_w=source_w,
-        ramp_w_k=ramp_w_k,
-        stored_w_k=((cases.water_j_k + pot.vessel_j_k) / STEP_S + ramp_w_k[:, 0])[column],
+        ramp_w_k=held.ramp_w_k,
+        stored_w_k=((cases.water_j_k + pot.vessel_j_k) / STEP_S + held.ramp_w_k[:, 0])[column],
         steam_w_k=cases.headspace_j_k[column] / STEP_S,
         pin_c=np.minimum(boil_c + PIN_DROP_RISE.value, 0.5 * (boil_c + hold_c)),
     )

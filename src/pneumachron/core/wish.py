@@ -97,8 +97,37 @@ def check_frozen(load: Load, standing: Standing) -> None:
             )
 
 
-def set_up(wish: Wish) -> Setup:
+def _stands_alike(wish: Wish, other: Wish) -> bool:
+    """Whether the same load lies in the same way in the same pot, with the same liquid."""
+    return (
+        wish.load is other.load
+        and wish.pot is other.pot
+        and (wish.school, wish.rack, wish.lying) == (other.school, other.rack, other.lying)
+        and (wish.liquid_m3, wish.sauce, wish.foams) == (other.liquid_m3, other.sauce, other.foams)
+    )
+
+
+def _stand_and_fill(wish: Wish) -> tuple[Standing, Filling]:
+    check_room(wish.load, wish.pot, wish.school)
+    standing = stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
+    check_frozen(wish.load, standing)
+    filling = fill(
+        wish.load,
+        wish.pot,
+        wish.school,
+        standing,
+        wish.liquid_m3,
+        sauce=wish.sauce,
+        foams=wish.foams,
+    )
+    return standing, filling
+
+
+def set_up(wish: Wish, like: Setup | None = None) -> Setup:
     """Check a wish, stand its load in the pot and pour the liquid.
+
+    `like` is the setup of a wish that may differ in some things only: what the same load does in
+    the same pot is taken from it.
 
     Raises
     ------
@@ -120,18 +149,10 @@ def set_up(wish: Wish) -> Setup:
             f"{wish.pressure_pa / 1000:.0f} kPa is outside what this was checked for.",
             f"Give {least / 1000:.0f} to {most / 1000:.0f} kPa; the manual says which.",
         )
-    check_room(wish.load, wish.pot, wish.school)
-    standing = stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
-    check_frozen(wish.load, standing)
-    filling = fill(
-        wish.load,
-        wish.pot,
-        wish.school,
-        standing,
-        wish.liquid_m3,
-        sauce=wish.sauce,
-        foams=wish.foams,
-    )
+    if like is not None and _stands_alike(wish, like.wish):
+        standing, filling = like.standing, like.filling
+    else:
+        standing, filling = _stand_and_fill(wish)
     choice = choose_release(
         wish.load.pieces[0].cut,
         filling.fill_ratio,

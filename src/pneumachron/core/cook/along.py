@@ -66,7 +66,7 @@ def pieces_along(setup: Setup, time_s: FloatArray, pot_c: FloatArray) -> tuple[P
     grid = np.asarray(float(time_s[0]) + GRID_S * np.arange(count), dtype=np.float64)
     pot = np.interp(grid, time_s, pot_c)
     _, meat = first_cases(setup)
-    response = meat.response(GRID_S, count)
+    response = meat.blocks().response(GRID_S, count)
     jump = (pot[0] - meat.start_c)[..., np.newaxis]
     start = meat.start_c[..., np.newaxis]
     rise = np.diff(pot)[np.newaxis]
