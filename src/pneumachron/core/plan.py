@@ -252,6 +252,8 @@ def whole_load(wish: Wish) -> Load:
 def _later(wish: Wish) -> tuple[Batch, ...]:
     """The batches after the first; alike ones are worked out once."""
     found: list[Batch] = []
+    if not wish.later:
+        return ()
     for batch in one_by_one(wish)[1:]:
         alike = next((item for item in found if item.load == batch.load), None)
         if alike is None:
