@@ -254,3 +254,40 @@ def test_simulated_cooks_teach_nothing_unless_it_is_switched_on(client: TestClie
     assert plan(client)["learned"] == taught
     kept = client.get("/api/backup").json()["household"]
     assert kept["simulated_teach"] is True
+
+
+def finished(client: TestClient, *events: dict[str, object]) -> dict[str, Any]:
+    """A cook by hand with these events, rated and ended."""
+    cook = client.post("/api/cooks", json={"name": "x", "plan": BRISKET}).json()["id"]
+    where = f"/api/cooks/{cook}/events"
+    for number, event in enumerate(events):
+        answer = client.post(where, json={"key": f"event-{number}"} | event)
+        assert answer.status_code == 200, answer.text
+    client.post(where, json={"key": "rated", "kind": "outcome", "pieces": [{"texture": "falls"}]})
+    ended: dict[str, Any] = client.post(where, json={"key": "over", "kind": "ended"}).json()
+    return ended
+
+
+def test_a_cook_that_was_not_safe_teaches_nothing(client: TestClient) -> None:
+    cook = client.post("/api/cooks", json={"name": "x", "plan": BRISKET}).json()["id"]
+    where = f"/api/cooks/{cook}/events"
+    judged = client.post(f"/api/cooks/{cook}/judge", json={"probe": "48 °C"})
+    assert judged.status_code == 200, judged.text
+    client.post(where, json={"key": "rated", "kind": "outcome", "pieces": [{"texture": "falls"}]})
+    ended = client.post(where, json={"key": "over", "kind": "ended"}).json()
+    assert ended["no_lesson"] == "unsafe"
+    assert client.get("/api/lessons").json()["lessons"] == []
+
+
+def test_a_cook_that_was_lived_through_teaches(client: TestClient) -> None:
+    ended = finished(client)
+    assert ended["no_lesson"] is None
+    assert client.get("/api/lessons").json()["lessons"] != []
+
+
+def test_what_was_given_up_says_so(client: TestClient) -> None:
+    cook = client.post("/api/cooks", json={"name": "x", "plan": BRISKET}).json()["id"]
+    given_up = client.post(
+        f"/api/cooks/{cook}/events", json={"key": "up-1", "kind": "abandoned"}
+    ).json()
+    assert given_up["no_lesson"] == "abandoned"

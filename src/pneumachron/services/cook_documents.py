@@ -29,6 +29,18 @@ MOST_INK = 400
 """Points of ink on a screen; a trace of four hours has a thousand."""
 
 
+def _no_lesson(content: CookContent, sheet: Sheet) -> str | None:
+    """Why a cook that is over teaches nothing of taste; None: it teaches, or it goes on."""
+    if content.ended_at is None:
+        return None
+    if content.abandoned:
+        return "abandoned"
+    if content.no_lesson is not None:
+        return content.no_lesson
+    stopped = any(marks.stopped_early_s is not None for marks in sheet.marks)
+    return "stopped" if stopped else None
+
+
 def cook_document(
     stored: StoredCook,
     plan: CookPlan,
@@ -57,6 +69,7 @@ def cook_document(
         "ahead_s": round(clock.ahead_s),
         "version": stored.version,
         "abandoned": content.abandoned,
+        "no_lesson": _no_lesson(content, sheet),
         "engine": plan.numbers.engine,
         "reconstructed": plan.numbers.reconstructed,
         "began_at": content.started_at,

@@ -62,6 +62,7 @@ from pneumachron.services.entries import kitchen_as_it_is, piece_counts
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import INPUTS_VERSION, PlanInputs, located, read_wish
 from pneumachron.services.learning import household_defaults
+from pneumachron.services.lesson_rules import no_lesson
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.services.planning import find_pot
 from pneumachron.services.untaught import told_by_model
@@ -532,8 +533,13 @@ def _remembered(session: Session, found: Moment, sheet: Sheet, event: StoredEven
     up = next(step.likely_s for step in sheet.steps if step.kind == "come_up")
     model = found.content
     traces = found.content.traces
+    left_out = found.content.no_lesson
     if sheet.ended_s is not None:
+        events = [*all_events(found, session), event]
         give_back(session)
+        left_out = no_lesson(
+            found.plan.wish, sheet, events, found.clock, connected=found.content.connected
+        )
         model = told_by_model(replace(found.content), list(account.outcomes))
         if any(marks.stopped_early_s is not None for marks in sheet.marks) or sheet.abandoned:
             # nobody knows how many of the minutes it had: it says nothing of taste
@@ -553,6 +559,7 @@ def _remembered(session: Session, found: Moment, sheet: Sheet, event: StoredEven
             ),
             "note": "\n".join(account.notes)[:4000],
             "abandoned": sheet.abandoned,
+            "no_lesson": left_out,
             "model_step": model.model_step,
             "planned_up_s": model.planned_up_s,
             "model_engine": model.model_engine,

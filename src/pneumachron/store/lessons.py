@@ -73,6 +73,7 @@ def _lessons(
         CookRow.deleted_at.is_(None),
         CookRow.ended_at.is_not(None),
         CookRow.abandoned.is_(False),
+        CookRow.no_lesson.is_(None),
     )
     home = session.get(HouseholdRow, household_id)
     if home is None or not home.simulated_teach:

@@ -112,6 +112,9 @@ class StoredDay:
     version: int = 1
 
 
+NoLesson: TypeAlias = Literal["unsafe", "fast_clock"]
+
+
 @dataclass(frozen=True, slots=True)
 class CookContent:
     """A cook: what was planned, in which kitchen (pot and habits as they were), what came of it."""
@@ -152,6 +155,8 @@ class CookContent:
     """Its own time, when that is not the kitchen's (`devices.clock.CookClock`)."""
     abandoned: bool = False
     """Given up before it was done; it teaches nothing."""
+    no_lesson: NoLesson | None = None
+    """Why it teaches nothing although it was finished."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -7,6 +7,7 @@ from sqlalchemy import JSON, ForeignKey, Index, MetaData, String, Text, false
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 from pneumachron.store.db import UtcDateTime
+from pneumachron.store.records import NoLesson
 
 
 class Base(DeclarativeBase):
@@ -194,6 +195,7 @@ class CookRow(ShelfRow):
     model_engine: Mapped[str | None] = mapped_column(String(20))
     clock: Mapped[dict[str, Any] | None] = mapped_column(JSON(none_as_null=True))
     abandoned: Mapped[bool] = mapped_column(server_default="0", default=False)
+    no_lesson: Mapped[NoLesson | None] = mapped_column(String(20))
 
 
 class CookPhotoRow(Base):

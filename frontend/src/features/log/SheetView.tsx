@@ -76,7 +76,8 @@ export function Facts({ cook }: { cook: CookOut }) {
       <dt className="text-pencil">runs</dt>
       <dd>{cook.rounds === 1 ? "one" : `${cook.rounds}: put back ${cook.rounds - 1} ×`}</dd>
       <Weighed cook={cook} />
-      {cook.connected && <Simulated />}
+      {cook.connected && !cook.no_lesson && <Simulated />}
+      <LeftOut why={cook.no_lesson} />
       {cook.ended_at && (
         <>
           <dt className="text-pencil">took</dt>
@@ -98,6 +99,24 @@ function Simulated() {
           ? "simulated; this cook teaches all the same, as set in the Kit"
           : "simulated; this cook teaches nothing"}
       </dd>
+    </>
+  );
+}
+
+const NO_LESSON: Record<NonNullable<CookOut["no_lesson"]>, string> = {
+  abandoned: "nothing: it was given up",
+  unsafe: "nothing: it was not safe to eat",
+  fast_clock: "nothing: its clock did not run with the kitchen’s",
+  stopped: "nothing of tenderness: it stopped on the way",
+};
+
+/** Why a cook is left out of what the log learns. */
+function LeftOut({ why }: { why: CookOut["no_lesson"] }) {
+  if (!why) return null;
+  return (
+    <>
+      <dt className="text-pencil">teaches</dt>
+      <dd>{NO_LESSON[why]}</dd>
     </>
   );
 }

@@ -43,6 +43,7 @@ from pneumachron.store.records import (
     DayContent,
     Household,
     KeptPot,
+    NoLesson,
     Person,
     PlanContent,
     RecipeContent,
@@ -319,6 +320,7 @@ class BackupCook(Closed):
     model_engine: Engine | None = None
     clock: Annotated[dict[str, Any], Field(max_length=4)] | None = None
     abandoned: bool = False
+    no_lesson: NoLesson | None = None
     samples: Annotated[
         list[
             tuple[

@@ -391,6 +391,10 @@ class CookOut(Closed):
     ahead_s: Annotated[int, Field(description="ahead of the kitchen's clock; negative: behind")]
     version: int
     abandoned: bool
+    no_lesson: Annotated[
+        Literal["abandoned", "unsafe", "fast_clock", "stopped"] | None,
+        Field(description="why it teaches nothing of taste, once it is over"),
+    ] = None
     engine: Annotated[str, Field(description="the engine whose numbers it goes by")]
     reconstructed: Annotated[bool, Field(description="its numbers were worked out afterwards")]
     began_at: datetime

@@ -1,0 +1,60 @@
+"""Which cooks teach: what was not safe, or not timed by the kitchen's clock, is left out."""
+
+from collections.abc import Sequence
+
+from pneumachron.core.again import judge_stopped
+from pneumachron.core.cook.sheet import Sheet
+from pneumachron.core.errors import CoreError, WishError
+from pneumachron.core.units import parse_measure
+from pneumachron.core.wish import Wish
+from pneumachron.devices.clock import ClockOfCook
+from pneumachron.store.records import NoLesson, StoredEvent
+
+AHEAD_S = 120.0
+"""A cook's own time that is further from the kitchen's was not lived through. Judgement."""
+
+
+def no_lesson(
+    wish: Wish, sheet: Sheet, events: Sequence[StoredEvent], clock: ClockOfCook, *, connected: bool
+) -> NoLesson | None:
+    """Why a cook that is over teaches nothing; None: it teaches.
+
+    Whether a simulated cook teaches is the household's choice, also on a fast clock.
+    """
+    if unsafe(wish, sheet, events):
+        return "unsafe"
+    if not connected and (clock.speed > 1 or abs(clock.ahead_s) > AHEAD_S):
+        return "fast_clock"
+    return None
+
+
+def unsafe(wish: Wish, sheet: Sheet, events: Sequence[StoredEvent]) -> bool:
+    """Whether the last reading was below the safe minimum, or it should have been thrown away."""
+    probe_c = _last_probe_c(events)
+    safe_c = max(piece.cut.safe_core_c for piece in wish.load.pieces)
+    if probe_c is not None and probe_c < safe_c:
+        return True
+    marks = sheet.marks[-1]
+    if marks.started_s is None or marks.stopped_early_s is None or sheet.ended_s is None:
+        return False
+    stopped_min = (marks.stopped_early_s - marks.started_s) / 60.0
+    since_min = min(max(sheet.ended_s - marks.stopped_early_s, 0.0) / 60.0, 360.0)
+    try:
+        return judge_stopped(wish, max(stopped_min, 0.0), since_min).step == "throw_away"
+    except CoreError:
+        return False  # it cannot be worked out: its minutes teach nothing of taste anyway
+
+
+def _last_probe_c(events: Sequence[StoredEvent]) -> float | None:
+    """What the last look read in the middle, unless it was cooked on after that."""
+    read = None
+    for event in events:
+        if event.kind == "put_back":
+            read = None
+        text = event.body.get("probe") if event.kind == "judged" else None
+        if isinstance(text, str):
+            try:
+                read = parse_measure(text, "temperature", "probe")
+            except WishError:
+                read = None
+    return read

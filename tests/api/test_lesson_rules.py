@@ -1,0 +1,52 @@
+"""Which cooks teach, without a server: the clock and what was read."""
+
+from datetime import UTC, datetime, timedelta
+
+import pytest
+
+from pneumachron.core.cook.cook_plan import cook_plan
+from pneumachron.core.cook.sheet import blank
+from pneumachron.core.plan import make_plan
+from pneumachron.devices.clock import ClockOfCook, CookClock, KitchenClock
+from pneumachron.services.lesson_rules import no_lesson, unsafe
+from pneumachron.store.records import StoredEvent
+from tests.core.kitchen import load, wish
+
+WISH = wish(load("brisket_flat", 1.2, 0.045), texture="very")
+SHEET = blank(cook_plan(make_plan(WISH)))
+NOW = datetime(2026, 11, 27, 12, tzinfo=UTC)
+
+
+def clock(ahead_s: float, speed: int = 1) -> ClockOfCook:
+    kitchen = KitchenClock(wall=lambda: NOW, steady=lambda: 0.0)
+    return ClockOfCook(kitchen, CookClock(NOW, NOW + timedelta(seconds=ahead_s), speed))
+
+
+def event(kind: str, body: dict[str, object]) -> StoredEvent:
+    return StoredEvent(f"{kind}-1", NOW, kind, body)
+
+
+@pytest.mark.parametrize(
+    ("ahead_s", "speed", "connected", "why"),
+    [
+        (0.0, 1, False, None),
+        (5.0, 1, False, None),
+        (3600.0, 1, False, "fast_clock"),
+        (0.0, 60, False, "fast_clock"),
+        (3600.0, 60, True, None),
+    ],
+)
+def test_a_clock_that_did_not_run_with_the_kitchens(
+    ahead_s: float, speed: int, connected: bool, why: str | None
+) -> None:
+    assert no_lesson(WISH, SHEET, (), clock(ahead_s, speed), connected=connected) == why
+
+
+def test_the_last_reading_counts() -> None:
+    # published: USDA FSIS, 145 °F for whole beef, from memory
+    cold, hot = event("judged", {"probe": "118 °F"}), event("judged", {"probe": "200 °F"})
+    assert unsafe(WISH, SHEET, [cold])
+    assert not unsafe(WISH, SHEET, [cold, event("put_back", {"hold_min": 10})])
+    assert not unsafe(WISH, SHEET, [cold, hot])
+    assert unsafe(WISH, SHEET, [hot, cold])
+    assert not unsafe(WISH, SHEET, [event("judged", {"probe": None, "seen": "very"})])
