@@ -5,13 +5,13 @@ import pytest
 
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.keeping import (
-    COOL_FROM,
     COOLER_C,
     COOLER_W_M2K,
     Cooler,
     cooling,
     thickest_safe_m,
 )
+from pneumachron.core.safety import COOL_FROM
 
 CELLS = 60
 

@@ -21,8 +21,10 @@ from pneumachron.core.spread import (
     altitude_rule_min,
     hold_range,
     kitchens_of,
+    model_sd_ln,
 )
 from pneumachron.core.standing import Lying
+from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.wish import Wish
 from tests.core.kitchen import CUP_M3, load, wish
 
@@ -152,6 +154,7 @@ def band(
     weaker_min: float | None = None,
     guessed: bool = False,
     kitchens: Kitchens,
+    model_ln: float = 0.0,
     rule_min: float | None = None,
 ) -> HoldRange:
     """A band in which nothing is off that is not named."""
@@ -161,6 +164,7 @@ def band(
         weaker_min=weaker_min or hold_min,
         guessed=guessed,
         kitchens=kitchens,
+        model_ln=model_ln,
         rule_min=rule_min or hold_min,
     )
 
@@ -257,3 +261,27 @@ def test_a_guess_that_hardly_matters_is_only_a_note() -> None:
         for plan in (butt, ribs)
     ]
     assert levels == ["note", "careful"]
+
+
+def test_what_the_log_found_of_a_pot_is_not_called_a_boil_test() -> None:
+    tested = replace(WANTED, pot=replace(WANTED.pot, heat_ratio=0.9))
+    assert ("hold", "boil_test") in facts(tested)
+    assert ("hold", "log_heat") not in facts(tested)
+    logged = replace(tested, log_heat_ratio=0.9)
+    assert ("hold", "boil_test") not in facts(logged)
+    assert "10 % later" in facts(logged)["hold", "log_heat"].text
+    both = facts(replace(tested, log_heat_ratio=0.95))
+    assert ("hold", "boil_test") in both
+    assert ("hold", "log_heat") in both
+
+
+def test_what_practice_leaves_open_widens_what_it_did_not_try() -> None:
+    """z and the ratio of steps: nothing where practice was, more away from it."""
+    cut = cut_by_id("brisket_flat")
+    usual = float(TEXTURES.index(cut.default_texture))
+    assert model_sd_ln(cut, usual, 116.0) == 0.0
+    # by hand: 10 K × ln 10 × (1/22 − 1/33) / 2 / 1.2816, and one step × ln(1.4/1.2) / 2 / 1.2816
+    assert model_sd_ln(cut, usual, 106.0) == pytest.approx(0.1361, abs=2e-4)
+    assert model_sd_ln(cut, usual - 1.0, 116.0) == pytest.approx(0.0601, abs=2e-4)
+    known = Kitchens(0.1, from_log=False)
+    assert band(80.0, kitchens=known, model_ln=0.1).high_min > band(80.0, kitchens=known).high_min

@@ -13,7 +13,13 @@ from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.load import Load
 from pneumachron.core.plan import make_plan
 from pneumachron.core.poultry import floor_min
-from pneumachron.core.safety import lethality_ratio, needed_time_s, safety_of, zone_time_s
+from pneumachron.core.safety import (
+    lethality_ratio,
+    longest_delay_s,
+    needed_time_s,
+    safety_of,
+    zone_time_s,
+)
 from pneumachron.core.standing import Lying
 from pneumachron.core.wish import set_up
 from tests.core.kitchen import first_search, load, wish
@@ -23,20 +29,43 @@ from tests.core.kitchen import first_search, load, wish
 # 145 °F 4 min, 158 °F at once
 @pytest.mark.parametrize(("celsius", "minutes"), [(54.4, 112), (60.0, 12), (62.8, 4)])
 def test_published_pairs(celsius: float, minutes: float) -> None:
-    assert float(needed_time_s(np.array(celsius))) == pytest.approx(60 * minutes)
+    assert float(needed_time_s(np.array(celsius), "beef")) == pytest.approx(60 * minutes)
     held = np.full(int(60 * minutes), celsius)
-    assert lethality_ratio(held, 1.0) == pytest.approx(1.0)
+    assert lethality_ratio(held, 1.0, "beef") == pytest.approx(1.0)
+
+
+# published: USDA FSIS Appendix A, chicken of 12 % fat (from memory): 136 °F 81.4 min,
+# 145 °F 13 min, 155 °F 54.4 s, 165 °F at once
+@pytest.mark.parametrize(("celsius", "seconds"), [(57.8, 4884), (62.8, 780), (68.3, 54.4)])
+def test_poultry_has_its_own_pairs(celsius: float, seconds: float) -> None:
+    needed = float(needed_time_s(np.array(celsius), "poultry"))
+    assert needed == pytest.approx(seconds)
+    assert needed > float(needed_time_s(np.array(celsius), "beef"))
+    assert float(needed_time_s(np.array(73.9), "poultry")) == 1.0
+    assert float(needed_time_s(np.array(72.0), "poultry")) > 10.0
+
+
+def test_a_delayed_start_has_a_limit() -> None:
+    """Published: USDA, two hours in the zone (from memory); the middle leaves it last."""
+    thin = make_plan(wish(load("back_ribs", 1.0, 0.025), school="steam"))
+    thick = make_plan(wish(load("shoulder_boneless", 3.0, 0.12), texture="falls"))
+    delays = [plan.outcomes[0].safety.longest_delay_s / 60.0 for plan in (thin, thick)]
+    assert 80.0 < delays[0] < 120.0
+    assert delays[1] < 40.0
+    hot = np.linspace(4.0, 90.0, 87)
+    assert longest_delay_s(hot, 60.0) == pytest.approx(7200.0 - 56 * 60.0)
+    assert longest_delay_s(np.full(9, 20.0), 3600.0) == 0.0
 
 
 def test_between_and_outside_the_rows() -> None:
     temps = np.array([50.0, 54.4, 58.0, 61.0, 64.0, 67.0, 70.0, 90.0])
-    needed = needed_time_s(temps)
+    needed = needed_time_s(temps, "pork")
     assert np.isinf(needed[0])
     assert np.all(np.diff(needed[1:]) <= 0)
     assert needed[-1] == 1.0
-    assert lethality_ratio(np.full(100, 50.0), 30.0) == 0.0
+    assert lethality_ratio(np.full(100, 50.0), 30.0, "pork") == 0.0
     with pytest.raises(OutOfRangeError):
-        lethality_ratio(temps, 0.0)
+        lethality_ratio(temps, 0.0, "pork")
 
 
 def test_safe_minimum() -> None:

@@ -138,7 +138,7 @@ def trade_limits() -> list[Value]:
     brisket = cut_by_id("brisket_flat")
     found: list[Value] = []
     for celsius, minutes in ((54.4, 112.0), (60.0, 12.0), (62.8, 4.0)):
-        ours = float(needed_time_s(np.array(celsius))) / 60
+        ours = float(needed_time_s(np.array(celsius), "beef")) / 60
         name = f"time asked for at {celsius:g} °C, min"
         found.append((name, minutes, ours, "FSIS Appendix A (from memory)"))
     found.append(("safe minimum, beef and pork, °C", 62.8, brisket.safe_core_c, "USDA FSIS"))

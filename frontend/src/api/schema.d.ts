@@ -2203,6 +2203,11 @@ export interface components {
             /** Abandoned */
             abandoned: boolean;
             /**
+             * No Lesson
+             * @description why it teaches nothing of taste, once it is over
+             */
+            no_lesson?: ("abandoned" | "unsafe" | "fast_clock" | "stopped") | null;
+            /**
              * Engine
              * @description the engine whose numbers it goes by
              */
@@ -3154,6 +3159,15 @@ export interface components {
             low_ln: number;
             /** High Ln */
             high_ln: number;
+            /**
+             * Moved Min
+             * @description the same in minutes: of this plan, or of a usual piece
+             */
+            moved_min?: number | null;
+            /** Low Min */
+            low_min?: number | null;
+            /** High Min */
+            high_min?: number | null;
             /** Cooks */
             cooks: components["schemas"]["TaughtBy"][];
         };
@@ -3178,6 +3192,15 @@ export interface components {
             low_ln: number;
             /** High Ln */
             high_ln: number;
+            /**
+             * Moved Min
+             * @description the same in minutes: of this plan, or of a usual piece
+             */
+            moved_min?: number | null;
+            /** Low Min */
+            low_min?: number | null;
+            /** High Min */
+            high_min?: number | null;
             /** Cooks */
             cooks: components["schemas"]["TaughtBy"][];
             /** Next */
@@ -4032,6 +4055,11 @@ export interface components {
              */
             done_s: number;
             /**
+             * Longest Delay S
+             * @description it may wait raw in the pot before the start
+             */
+            longest_delay_s?: number | null;
+            /**
              * All Done S
              * @description the same for the last batch
              */
@@ -4252,7 +4280,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "thickness" | "guessed_thickness" | "pressure" | "practice" | "log" | "altitude_rule";
+            kind: "thickness" | "guessed_thickness" | "pressure" | "practice" | "log" | "model" | "altitude_rule";
             /** Low Min */
             low_min: number;
             /** High Min */

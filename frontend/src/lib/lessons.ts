@@ -2,11 +2,24 @@
 
 import type { Lesson } from "@/api/client";
 
-/** `12 % more softening, 3 cooks`; `8 % less heat, 2 cooks`. */
-export function taughtWords(item: Pick<Lesson, "kind" | "ratio" | "cooks">): string {
-  const share = Math.round(100 * Math.abs(item.ratio - 1));
-  const what = item.kind === "taste" ? "softening" : "heat";
-  const count = `${item.cooks.length} ${item.cooks.length === 1 ? "cook" : "cooks"}`;
-  if (share < 1) return `${what} as it was, ${count}`;
-  return `${share} % ${item.ratio > 1 ? "more" : "less"} ${what}, ${count}`;
+/** `+6 min, from 3 cooks of yours`; a cooker `comes to pressure 8 % later, from 2 cooks of yours`. */
+export function taughtWords(
+  item: Pick<Lesson, "kind" | "ratio" | "cooks"> & { moved_min?: number | null },
+): string {
+  const count = `from ${item.cooks.length} ${item.cooks.length === 1 ? "cook" : "cooks"} of yours`;
+  if (item.kind === "heat") return `${heatWords(item.ratio)}, ${count}`;
+  return `${minutesWords(item.moved_min ?? 0)}, ${count}`;
+}
+
+/** `+6 min`; `no other time`. */
+export function minutesWords(minutes: number): string {
+  const whole = Math.round(minutes);
+  if (whole === 0) return "no other time";
+  return `${whole > 0 ? "+" : "−"}${Math.abs(whole)} min`;
+}
+
+function heatWords(ratio: number): string {
+  const share = Math.round(100 * Math.abs(ratio - 1));
+  if (share < 1) return "comes to pressure as expected";
+  return `comes to pressure ${share} % ${ratio > 1 ? "sooner" : "later"}`;
 }

@@ -14,6 +14,7 @@ from pneumachron.core.facts import Facts
 from pneumachron.core.liquid import SCORCH_SUGAR_KG_M3
 from pneumachron.core.load import Piece
 from pneumachron.core.release import release_kinds
+from pneumachron.core.safety import ZONE_HIGH
 from pneumachron.core.spread import LEAST_MIN, HoldRange
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import show_length, show_temperature, show_volume
@@ -233,6 +234,15 @@ def _release(facts: Facts) -> Iterable[Caution]:
             "It goes on softening while it is kept warm: the hold is shorter for it. Come back "
             "in time.",
             Source("fitted", "softening after the hold"),
+        )
+        warm = show_temperature(ZONE_HIGH.value)
+        yield Caution(
+            "kept_hot",
+            "note",
+            "release",
+            f"Kept warm must mean above {warm.metric} ({warm.us}): check yours once with a "
+            "thermometer.",
+            ZONE_HIGH.source,
         )
 
 

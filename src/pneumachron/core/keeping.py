@@ -6,9 +6,10 @@ from typing import Literal, TypeAlias, get_args
 import numpy as np
 
 from pneumachron.core.conduction import slab_step_response
-from pneumachron.core.constants import Constant, Source
+from pneumachron.core.constants import Constant
 from pneumachron.core.cuts import Cut
 from pneumachron.core.errors import OutOfRangeError
+from pneumachron.core.safety import COOL_FROM, COOL_TO_FIRST, COOL_TO_LAST, cooled_in_time
 from pneumachron.core.steam import FloatArray
 
 Cooler: TypeAlias = Literal["refrigerator", "ice_bath"]
@@ -16,11 +17,6 @@ COOLERS: tuple[Cooler, ...] = get_args(Cooler)
 COOLER_C: dict[Cooler, float] = {"refrigerator": 3.0, "ice_bath": 1.0}
 COOLER_W_M2K: dict[Cooler, float] = {"refrigerator": 9.0, "ice_bath": 500.0}
 """Still air with radiation; stirred ice water through a bag. From memory, ASHRAE."""
-COOL_FROM = Constant(57.2, "°C", Source("from memory", "FDA Food Code 3-501.14: 135 °F"))
-COOL_TO_FIRST = Constant(21.1, "°C", Source("from memory", "FDA Food Code 3-501.14: 70 °F"))
-COOL_TO_LAST = Constant(5.0, "°C", Source("from memory", "FDA Food Code 3-501.14: 41 °F"))
-FIRST_LIMIT = Constant(7200.0, "s", Source("from memory", "FDA Food Code 3-501.14: 2 h to 70 °F"))
-LAST_LIMIT = Constant(21_600.0, "s", Source("from memory", "FDA Food Code 3-501.14: 6 h in all"))
 SLAB_RANGE_M = (0.005, 0.15)
 _STEP_S = 60.0
 _LONGEST_S = 48 * 3600.0
@@ -36,7 +32,7 @@ class Cooling:
     @property
     def safe(self) -> bool:
         """Whether both limits of the Food Code are met."""
-        return self.to_first_s <= FIRST_LIMIT.value and self.to_last_s <= LAST_LIMIT.value
+        return cooled_in_time(self.to_first_s, self.to_last_s)
 
 
 def cooling(cut: Cut, thickness_m: float, cooler: Cooler) -> Cooling:

@@ -42,6 +42,8 @@ from pneumachron.core.spread import (
     altitude_rule_min,
     hold_range,
     kitchens_of,
+    model_sd_ln,
+    rise_ratio,
 )
 from pneumachron.core.steam import (
     FloatArray,
@@ -190,7 +192,8 @@ def make_plan(wish: Wish) -> Plan:
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
     outcomes = _outcomes(wish.load, run)
-    spread = _spread(wish, holds_min).at_least(floor)
+    hold_c = float(search.cases.hold_c[0])
+    spread = _spread(wish, holds_min, hold_c).at_least(floor)
     piece = wish.load.kinds()[slowest][0]
     end = ending(
         wish.load,
@@ -224,7 +227,7 @@ def make_plan(wish: Wish) -> Plan:
         hold_exact_min=hold_exact,
         range=spread,
         gauge_pa=wish.pressure_pa,
-        hold_c=float(search.cases.hold_c[0]),
+        hold_c=hold_c,
         boil_c=float(search.cases.boil_c[0]),
         phases=_phases(run, setup, slowest),
         lid_on_to_open_s=run.open_s,
@@ -285,14 +288,16 @@ def steam_kg(search: Search, run: Run) -> float:
     return (PURGE_HEAT.value + run.vented_j) / float(latent_heat_j_kg(hold_c))
 
 
-def _spread(wish: Wish, holds_min: FloatArray) -> HoldRange:
+def _spread(wish: Wish, holds_min: FloatArray, hold_c: float) -> HoldRange:
     pieces = wish.load.pieces
     exact, softer = (float(hold) for hold in holds_min[NOMINAL])
+    unsure = max(model_sd_ln(piece.cut, wish.texture_step, hold_c) for piece in pieces)
     return hold_range(
         exact,
         sizes_min=(float(holds_min[THINNEST, 0]), float(holds_min[THICKEST, 0])),
         weaker_min=float(holds_min[WEAKEST, 0]),
         guessed=any(piece.thickness_guessed for piece in pieces),
+        model_ln=unsure * rise_ratio(exact, softer),
         kitchens=max((kitchens_of(piece.cut, exact, softer) for piece in pieces), key=_sd),
         rule_min=altitude_rule_min(float(holds_min[SEA_LEVEL, 0]), wish.altitude_m),
     )

@@ -16,6 +16,8 @@ from pneumachron.core.units import show_volume
 About: TypeAlias = Literal["hold", "liquid", "rack", "arrangement", "release", "range"]
 
 
+LEAST_HEAT = 0.005
+"""Less than half a percent of heat is not worth a word."""
 LEAST_SHARE = 0.05
 """Less of a face that is covered is not worth a word."""
 
@@ -243,18 +245,33 @@ def _log(facts: Facts) -> Iterable[Reason]:
 
 
 def _boil_test(facts: Facts) -> Iterable[Reason]:
-    ratio = facts.pot.heat_ratio
-    if abs(ratio - 1.0) >= 0.005:
-        more = "stronger" if ratio > 1 else "weaker"
+    """What a boil test found of the pot, and what the log did: each only where it was."""
+    log_ratio = facts.setup.wish.log_heat_ratio
+    tested = facts.pot.heat_ratio / log_ratio
+    if abs(tested - 1.0) >= LEAST_HEAT:
+        more = "stronger" if tested > 1 else "weaker"
         yield Reason(
             "hold",
             "boil_test",
-            ratio,
+            tested,
             "1",
-            facts.pot.power_w - facts.pot.heater_w,
+            facts.pot.heater_w * (tested - 1.0),
             "W",
-            f"Your boil test found this pot {100 * abs(ratio - 1):.0f} % {more} than its plate "
+            f"Your boil test found this pot {100 * abs(tested - 1):.0f} % {more} than its plate "
             "says; heating up is counted so.",
+            "measured",
+        )
+    if abs(log_ratio - 1.0) >= LEAST_HEAT:
+        sooner = "sooner" if log_ratio > 1 else "later"
+        yield Reason(
+            "hold",
+            "log_heat",
+            log_ratio,
+            "1",
+            facts.pot.heater_w * tested * (log_ratio - 1.0),
+            "W",
+            f"In your log this pot comes to pressure {100 * abs(log_ratio - 1):.0f} % {sooner} "
+            "than its plate says; heating up is counted so.",
             "measured",
         )
 
@@ -270,6 +287,8 @@ _PARTS: dict[PartKind, str] = {
     "practice": "In 8 of 10 kitchens the right time lies in this range. Most of it is that animals "
     "and kitchens differ: rate what comes out, and your log narrows it.",
     "log": "In 8 of 10 cooks of yours the right time lies in this range, as your log knows them.",
+    "model": "In 8 of 10 kitchens the right time lies in this range. Most of it is that practice "
+    "says little about this tenderness at this temperature: rate what comes out.",
     "altitude_rule": "In 8 of 10 kitchens the right time lies in this range. Most of it is the "
     "altitude: the model and the rule of the extension services disagree.",
 }

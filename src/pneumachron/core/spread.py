@@ -17,11 +17,17 @@ from pneumachron.core.constants import (
     SIZE_SPREAD,
 )
 from pneumachron.core.cuts import Cut
+from pneumachron.core.tenderness import TEXTURES
 
 RULE_FROM_M = 2000 * 0.3048
 RULE_STEP_M = 1000 * 0.3048
 RULE_SHARE = 0.05
 """Extension services: 5 % more time for every 1,000 ft above 2,000 ft. Published, from memory."""
+Z_SPAN_K = (22.0, 33.0)
+STEP_SPAN = (1.2, 1.4)
+"""z and the ratio of steps: the ends fit practice as well as the middle (docs/validation.md)."""
+PRACTICE_C = 116.0
+"""Temperature under pressure in the cases of practice: near sea level, 75 kPa."""
 LEAST_MIN = 1.0
 """Below a minute ratios mean nothing."""
 STEEPEST = 1.5
@@ -31,7 +37,7 @@ MEASURED_SHARE = SIZE_SPREAD.value / GUESSED_SPREAD.value
 """How much less a measured size is off than a guessed one."""
 
 PartKind: TypeAlias = Literal[
-    "thickness", "guessed_thickness", "pressure", "practice", "log", "altitude_rule"
+    "thickness", "guessed_thickness", "pressure", "practice", "log", "model", "altitude_rule"
 ]
 
 
@@ -87,11 +93,30 @@ def kitchens_of(cut: Cut, hold_min: float, softer_min: float) -> Kitchens:
     """
     if cut.taste_sd_ln is None:
         return Kitchens(cut.practice_scatter_ratio, from_log=False)
-    rise = log(max(softer_min, LEAST_MIN) / max(hold_min, LEAST_MIN)) / log(LADDER_STEP.value)
-    known = min(max(rise, 0.0), STEEPEST) * hypot(cut.taste_sd_ln, COOK_SPREAD.value)
+    known = rise_ratio(hold_min, softer_min) * hypot(cut.taste_sd_ln, COOK_SPREAD.value)
     if known >= cut.practice_scatter_ratio:
         return Kitchens(cut.practice_scatter_ratio, from_log=False)
     return Kitchens(known, from_log=True)
+
+
+def rise_ratio(hold_min: float, softer_min: float) -> float:
+    """How much a hold grows with the softening it is for: ln time over ln dose."""
+    rise = log(max(softer_min, LEAST_MIN) / max(hold_min, LEAST_MIN)) / log(LADDER_STEP.value)
+    return min(max(rise, 0.0), STEEPEST)
+
+
+def model_sd_ln(cut: Cut, texture_step: float, hold_c: float) -> float:
+    """What practice leaves open of the model itself, 1 sd of ln dose.
+
+    Any z of `Z_SPAN` and any ratio of steps of `STEP_SPAN` fit practice alike; they part where
+    a cook is hotter or cooler than practice was, or further along the ladder. Both ends of a span
+    are taken as 1.28 sd away.
+    """
+    (z_low, z_high), (step_low, step_high) = Z_SPAN_K, STEP_SPAN
+    by_z = abs(hold_c - PRACTICE_C) * log(10.0) * (1.0 / z_low - 1.0 / z_high) / 2.0
+    away = abs(texture_step - TEXTURES.index(cut.default_texture))
+    by_step = away * log(step_high / step_low) / 2.0
+    return hypot(by_z, by_step) / BAND_SDS.value
 
 
 def altitude_rule_min(sea_level_hold_min: float, altitude_m: float) -> float:
@@ -107,6 +132,7 @@ def hold_range(
     weaker_min: float,
     guessed: bool,
     kitchens: Kitchens,
+    model_ln: float,
     rule_min: float,
 ) -> HoldRange:
     """Independent parts added as squares of their logarithms.
@@ -118,6 +144,7 @@ def hold_range(
     weaker_min : hold with the least pressure that 8 of 10 pots give; more pressure is as far off
     guessed : whether a thickness was guessed
     kitchens : how kitchens differ
+    model_ln : what practice leaves open of the model, 1 sd of ln time
     rule_min : hold by the altitude rule; widens its side only
     """
     away = exp(BAND_SDS.value * kitchens.sd_ln)
@@ -131,6 +158,8 @@ def hold_range(
         Part("pressure", hold_min * hold_min / max(weaker, 1e-9), weaker),
         Part("log" if kitchens.from_log else "practice", hold_min / away, hold_min * away),
     ]
+    unsure = exp(BAND_SDS.value * model_ln)
+    parts.append(Part("model", hold_min / unsure, hold_min * unsure))
     if abs(rule_min - hold_min) >= LEAST_MIN:
         parts.append(Part("altitude_rule", min(rule_min, hold_min), max(rule_min, hold_min)))
     share = MEASURED_SHARE if guessed else 1.0

@@ -49,6 +49,8 @@ class Wish:
     later: tuple[Load, ...] = ()
     pot_start_c: float | None = None
     own_hold_min: int | None = None
+    log_heat_ratio: float = 1.0
+    """The part of the pot's heat that the log found, not a boil test."""
 
     @property
     def pressure_pa(self) -> float:

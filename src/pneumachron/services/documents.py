@@ -75,6 +75,9 @@ def plan_document(plan: Plan) -> dict[str, Any]:
         "tasks": [_task(task) for task in plan_tasks(plan)],
         "lid_on_to_open_s": _round(plan.lid_on_to_open_s, 1),
         "done_s": _round(plan.done_s, 1),
+        "longest_delay_s": _round(
+            min(outcome.safety.longest_delay_s for outcome in plan.outcomes), 0
+        ),
         "all_done_s": _round(plan.all_done_s, 1),
         "later": [_batch(batch) for batch in plan.later],
         "expectation": _expectation(plan),

@@ -133,7 +133,8 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         except WishError as error:
             raise error.at_entry(index) from None
     first = pieces[0].cut
-    pot = replace(pot, heat_ratio=pot.heat_ratio * exp(defaults.heat_ln))
+    log_heat = exp(defaults.heat_ln)
+    pot = replace(pot, heat_ratio=pot.heat_ratio * log_heat)
     wish = Wish(
         load=Load(tuple(pieces)),
         pot=pot,
@@ -152,6 +153,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         foams=inputs.foams,
         gauge_pa=_given(inputs.gauge, "pressure", "gauge"),
         own_hold_min=inputs.my_minutes,
+        log_heat_ratio=log_heat,
     )
     return in_batches(wish, inputs.batches)
 

@@ -133,7 +133,15 @@ def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     defaults = defaults_with(session, learned)
     give_back(session)
     document = work_out(inputs, pot, defaults)
-    return document | {"learned": [learned_document(item) for item in learned]}
+    moved = {
+        reason["fact"]: {"moved_min": round(reason["effect"], 1)} for reason in document["reasons"]
+    }
+    return document | {
+        "learned": [
+            learned_document(item) | (moved.get("log", {}) if item.kind == "taste" else {})
+            for item in learned
+        ]
+    }
 
 
 def what_if_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:

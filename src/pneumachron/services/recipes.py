@@ -116,13 +116,15 @@ def _converted(session: Session, inputs: ConvertInputs) -> Converted:
     pot = find_pot(session, household.household_id, inputs.pot)
     understood = understand(inputs.recipe, inputs.answers)
     learned = learned_for(session, [understood.cut] if understood.cut else [], inputs.pot)
+    log_heat = exp(heat_ln(learned))
     kitchen = Kitchen(
-        replace(pot, heat_ratio=pot.heat_ratio * exp(heat_ln(learned))),
+        replace(pot, heat_ratio=pot.heat_ratio * log_heat),
         household.altitude_m,
         household.start_temp_c,
         metric=household.units == "metric",
         taste_ln=taste_ln(learned),
         taste_sd=taste_sd(learned),
+        log_heat_ratio=log_heat,
     )
     give_back(session)
     return convert(understood, kitchen, inputs.choices.to_choices())

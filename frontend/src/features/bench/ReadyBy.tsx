@@ -15,6 +15,7 @@ export function ReadyBy({ bench }: Props) {
   const [clock, setClock] = useState("");
   const minutes = minutesUntil(clock, new Date());
   const { data, isPlaceholderData } = useReadyBy(bench.stale ? null : bench.settled, minutes);
+  const delayS = bench.plan?.longest_delay_s;
   return (
     <div className="text-[0.875rem]">
       <label className="flex items-center gap-2">
@@ -38,7 +39,23 @@ export function ReadyBy({ bench }: Props) {
           </Answered>
         )
       )}
+      {typeof delayS === "number" && <Delay minutes={Math.floor(delayS / 60)} />}
     </div>
+  );
+}
+
+/** A start that is set for later leaves raw meat in a warm kitchen. */
+function Delay({ minutes }: { minutes: number }) {
+  return (
+    <p className="mt-1 border-care border-l-4 pl-2" data-testid="delay">
+      <strong className="font-semibold">
+        {minutes > 0
+          ? `A delayed start: ${spokenTime(minutes)} at most.`
+          : "No delayed start with this piece."}
+      </strong>{" "}
+      Raw meat may be between 4 and 60 °C for two hours in all, heating included (USDA; check local
+      advice).
+    </p>
   );
 }
 
@@ -55,9 +72,14 @@ function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
             <td className="py-px">
               <button
                 type="button"
-                title="take the release and the crust over"
+                title="take this over"
                 onClick={() =>
-                  bench.change({ release: way.release, minutes: "", finish: way.finish })
+                  bench.change({
+                    release: way.release,
+                    minutes: "",
+                    finish: way.finish,
+                    ...(KNIVES[way.parts] && !bench.wish.knife && { knife: KNIVES[way.parts] }),
+                  })
                 }
                 className="text-left underline decoration-edge underline-offset-2"
               >
@@ -78,4 +100,5 @@ function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
   );
 }
 
+const KNIVES: Record<number, string> = { 2: "halved", 4: "quartered" };
 const PARTS: Record<number, string> = { 1: "as it is", 2: "halved", 4: "quartered" };

@@ -19,7 +19,7 @@ export function Why({ plan, stale }: Props) {
     <div className={stale ? "stale" : ""}>
       <ul className="text-[0.875rem]" aria-label="reasons">
         {plan.reasons.map((reason) => (
-          <ReasonLine key={`${reason.about} ${reason.fact}`} reason={reason} labelled />
+          <ReasonLine key={`${reason.about} ${reason.fact}`} plan={plan} reason={reason} labelled />
         ))}
         {piece && (
           <li className="py-0.5">
@@ -37,11 +37,20 @@ export function Why({ plan, stale }: Props) {
   );
 }
 
-function ReasonLine({ reason, labelled = false }: { reason: Reason; labelled?: boolean }) {
+interface LineProps {
+  plan: PlanOut;
+  reason: Reason;
+  labelled?: boolean;
+}
+
+function ReasonLine({ plan, reason, labelled = false }: LineProps) {
+  const kind = LOG_FACTS[reason.fact];
+  const cooks = plan.learned?.find((item) => item.kind === kind)?.cooks.length ?? 0;
   return (
     <li className="border-rule border-b py-0.5 last:border-b-0">
       {labelled && <strong className="font-semibold">{ABOUT[reason.about]}: </strong>}
-      {bindUnits(reason.text)}{" "}
+      {bindUnits(reason.text)}
+      {cooks > 0 && ` From ${cooks} ${cooks === 1 ? "cook" : "cooks"} of yours.`}{" "}
       <span className="whitespace-nowrap text-pencil">({SOURCE_WORDS[reason.source]})</span>
     </li>
   );
@@ -57,17 +66,20 @@ interface BesideProps {
 /** The reasons of one number, opened beside it. */
 export function WhyBeside({ plan, about, of }: BesideProps) {
   const reasons = plan?.reasons.filter((reason) => about.includes(reason.about)) ?? [];
-  if (reasons.length === 0) return null;
+  if (!plan || reasons.length === 0) return null;
   return (
     <WhyMark of={of}>
       <ul>
         {reasons.map((reason) => (
-          <ReasonLine key={`${reason.about} ${reason.fact}`} reason={reason} />
+          <ReasonLine key={`${reason.about} ${reason.fact}`} plan={plan} reason={reason} />
         ))}
       </ul>
     </WhyMark>
   );
 }
+
+/** Reasons that come from the log, and what of it. */
+const LOG_FACTS: Record<string, string | undefined> = { log: "taste", log_heat: "heat" };
 
 const ABOUT: Record<Reason["about"], string> = {
   hold: "Hold",

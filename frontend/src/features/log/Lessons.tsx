@@ -2,7 +2,7 @@ import { Link } from "wouter";
 import type { Lesson } from "@/api/client";
 import { useLessons, useSetBack } from "@/api/log";
 import { usePots } from "@/api/queries";
-import { taughtWords } from "@/lib/lessons";
+import { minutesWords, taughtWords } from "@/lib/lessons";
 import { Button } from "@/ui/Button";
 
 /** What the log taught: how far, by which cooks, what to vary next, and setting it back. */
@@ -33,12 +33,7 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
               <p>
                 <span className="font-semibold">{nameOf(lesson)}</span>:{" "}
                 {lesson.cooks.length > 0 ? taughtWords(lesson) : "learned anew, no cook yet"}
-                {lesson.cooks.length > 0 && (
-                  <span className="text-[0.875rem] text-pencil">
-                    {" "}
-                    (between {percent(lesson.low_ln)} and {percent(lesson.high_ln)}, nine in ten)
-                  </span>
-                )}
+                <Span lesson={lesson} />
               </p>
               {lesson.cooks.length > 0 && (
                 <p className="text-[0.875rem] text-pencil">
@@ -74,7 +69,14 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
   );
 }
 
-function percent(ln: number): string {
-  const share = Math.round(100 * (Math.exp(ln) - 1));
-  return share >= 0 ? `${share} % more` : `${-share} % less`;
+/** How far it may be off, on a usual piece. */
+function Span({ lesson }: { lesson: Lesson }) {
+  const { low_min: low, high_min: high } = lesson;
+  if (lesson.cooks.length === 0 || typeof low !== "number" || typeof high !== "number") return null;
+  return (
+    <span className="text-[0.875rem] text-pencil">
+      {" "}
+      on a usual piece (between {minutesWords(low)} and {minutesWords(high)}, nine in ten)
+    </span>
+  );
 }

@@ -430,6 +430,11 @@ class LearnedOut(Closed):
     ratio: float
     low_ln: Annotated[float, Field(description="of nine beliefs in ten, as ln of the ratio")]
     high_ln: float
+    moved_min: Annotated[
+        float | None, Field(description="the same in minutes: of this plan, or of a usual piece")
+    ] = None
+    low_min: float | None = None
+    high_min: float | None = None
     cooks: Annotated[list[TaughtBy], Field(max_length=60)]
 
 
@@ -451,6 +456,9 @@ class PlanOut(Closed):
     tasks: Annotated[list[TaskOut], Field(max_length=60)]
     lid_on_to_open_s: float
     done_s: Annotated[float, Field(description="from lid on until the meat is out of the pot")]
+    longest_delay_s: Annotated[
+        float | None, Field(description="it may wait raw in the pot before the start")
+    ] = None
     all_done_s: Annotated[float | None, Field(description="the same for the last batch")] = None
     later: Annotated[list[BatchOut], Field(max_length=MAX_RUNS)] = Field(default_factory=list)
     expectation: ExpectationOut | None = None

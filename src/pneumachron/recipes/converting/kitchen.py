@@ -18,6 +18,8 @@ class Kitchen:
     taste_ln: tuple[tuple[str, float], ...] = ()
     taste_sd: tuple[tuple[str, float], ...] = ()
     """What the log taught of a cut, as ln dose."""
+    log_heat_ratio: float = 1.0
+    """The part of the pot's heat that the log found."""
 
 
 @dataclass(frozen=True, slots=True)

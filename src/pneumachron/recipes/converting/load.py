@@ -102,4 +102,5 @@ def _wish(
         release=choices.release,
         level="high",
         altitude_m=kitchen.altitude_m,
+        log_heat_ratio=kitchen.log_heat_ratio,
     )
