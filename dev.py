@@ -31,6 +31,7 @@ def main() -> int:
         "test": test,
         "bench": bench,
         "validation": validation,
+        "pictures": pictures,
         "refresh-api": refresh_api,
         "faults": faults,
         "notices": notices,
@@ -114,6 +115,13 @@ def validation(_arguments: list[str]) -> int:
     """Write docs/validation.md."""
     set_up(browser=False)
     run([str(BIN / "python"), "-m", "tests.reference.write_validation"], ROOT)
+    return 0
+
+
+def pictures(_arguments: list[str]) -> int:
+    """Draw docs/pictures from the code."""
+    set_up(browser=False)
+    run([str(BIN / "python"), "-m", "tests.reference.draw_pictures"], ROOT)
     return 0
 
 
