@@ -55,6 +55,9 @@ READERS: dict[str, tuple[Callable[[int], str], int]] = {
 }
 
 
+ATTEMPTS = 3
+
+
 def spent(work: Callable[[], object]) -> float:
     """Least CPU time of three runs [s]."""
     found = []
@@ -79,7 +82,12 @@ def taken(work: Callable[[], object]) -> int:
 def grows_evenly(make: Callable[[int], Any], work: Callable[[Any], object], size: int) -> None:
     small, large = make(size), make(2 * size)
     work(make(8))  # grammars and tables are loaded
-    assert spent(lambda: work(large)) <= MOST * spent(lambda: work(small)) + START_S
+    # a neighbour on the machine can slow one of the two: what really grows grows each time
+    for _ in range(ATTEMPTS):
+        few_s, many_s = spent(lambda: work(small)), spent(lambda: work(large))
+        if many_s <= MOST * few_s + START_S:
+            break
+    assert many_s <= MOST * few_s + START_S
     assert taken(lambda: work(large)) <= MOST * taken(lambda: work(small)) + START_BYTES
 
 

@@ -46,7 +46,7 @@ export const TraceChart = memo(function TraceChart({ plan, width, units, others 
         strokeWidth="2.5"
         strokeDasharray="8 4"
       />
-      <Rungs sheet={sheet} reached={plan.pieces[0]?.texture_reached ?? "tender"} />
+      <Rungs sheet={sheet} reached={firmest(plan)} />
       {sheet.phases.map((phase) => (
         <Phase key={phase.kind} phase={phase} unit={isNarrow(sheet.width) ? "" : " min"} />
       ))}
@@ -139,6 +139,15 @@ function Phase({ phase, unit }: { phase: PhaseMark; unit: string }) {
       </text>
     </g>
   );
+}
+
+/** Of unlike pieces the trace is that of the slowest. */
+function firmest({ pieces }: PlanOut): Texture {
+  const slowest = pieces.reduce<PlanOut["pieces"][number] | null>(
+    (found, piece) => (found && found.texture_step <= piece.texture_step ? found : piece),
+    null,
+  );
+  return slowest?.texture_reached ?? "tender";
 }
 
 function Rungs({ sheet, reached }: { sheet: TraceGeometry; reached: Texture }) {

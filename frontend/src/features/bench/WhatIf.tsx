@@ -1,7 +1,7 @@
 import type { AlternativeOut, ReleaseMethod, School, Texture, WhatIfOut } from "@/api/client";
 import { useWhatIf } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { panelTime, spokenTime } from "@/lib/format";
+import { panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
 import { isFree, WHAT_IF_KEYS } from "@/lib/keys";
 import type { Wish } from "@/lib/wish";
 import {
@@ -21,6 +21,7 @@ export function WhatIf({ bench }: Props) {
   const { data, isError, isPlaceholderData } = useWhatIf(bench.stale ? null : bench.settled);
   if (isError) return <p className="text-[0.875rem]">The app does not answer just now.</p>;
   if (!data) return <p className="text-[0.875rem] text-pencil">Working it out …</p>;
+  const units = unitsOf(bench.wish.thickness, "metric");
   const possible = data.alternatives.filter((item) => item.answer);
   const refused = data.alternatives.filter((item) => !item.answer);
   const rows = [...possible, ...refused];
@@ -33,7 +34,7 @@ export function WhatIf({ bench }: Props) {
   };
   return (
     <>
-      {data.early_out && <EarlyOut early={data.early_out} />}
+      {data.early_out && <EarlyOut early={data.early_out} units={units} />}
       <table
         className={`w-full text-[13.5px] ${isPlaceholderData ? "stale" : ""}`}
         aria-busy={isPlaceholderData}
@@ -70,11 +71,11 @@ export function WhatIf({ bench }: Props) {
 }
 
 /** Unlike pieces: two cycles instead of one compromise. */
-function EarlyOut({ early }: { early: NonNullable<WhatIfOut["early_out"]> }) {
+function EarlyOut({ early, units }: { early: NonNullable<WhatIfOut["early_out"]>; units: Units }) {
   const named = (out: boolean) =>
     early.pieces
       .filter((piece) => piece.out_early === out)
-      .map((piece) => `${piece.cut}, ${piece.thickness_shown.metric}`)
+      .map((piece) => `${piece.cut}, ${piece.thickness_shown[units]}`)
       .join("; ");
   return (
     <p data-testid="early-out" className="mb-1 border-rule border-b pb-1 text-[0.875rem]">
