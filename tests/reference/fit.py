@@ -9,12 +9,13 @@ its family scatters in practice, with a minute and a half for rounding; what is 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from functools import cache
+from unittest.mock import patch
 
 import numpy as np
 from scipy.optimize import minimize
 
 from pneumachron.core.cases import first_cases
-from pneumachron.core.constants import LADDER_STEP, MEMBRANE_STEPS
+from pneumachron.core.constants import DOSE_Z, LADDER_STEP, MEMBRANE_STEPS, Constant
 from pneumachron.core.hold import Search
 from pneumachron.core.tenderness import TENDER_STEP
 from pneumachron.core.wish import set_up
@@ -35,6 +36,18 @@ LEAST_MIN = 0.5
 
 
 @dataclass(frozen=True)
+class Law:
+    """What practice leaves open of the law of softening, and which words of recipes are meant."""
+
+    z_k: float = DOSE_Z.value
+    step_ratio: float = LADDER_STEP.value
+    first_reading: bool = False
+
+
+ENGINE = Law()
+
+
+@dataclass(frozen=True)
 class Fit:
     """Doses for "tender", as ln; `family` where a cut had no case of its own."""
 
@@ -47,8 +60,14 @@ class Fit:
 
 
 @cache
-def holds_min(case: Case) -> tuple[float, ...]:
+def holds_min(case: Case, z_k: float) -> tuple[float, ...]:
     """The hold of a case for each of `LN_DOSES` [min]."""
+    z = Constant(z_k, "K", DOSE_Z.source)
+    with patch("pneumachron.core.tenderness.DOSE_Z", z), patch("pneumachron.core.hold.DOSE_Z", z):
+        return _holds_min(case)
+
+
+def _holds_min(case: Case) -> tuple[float, ...]:
     setup = set_up(case.wish())
     cases, meat = first_cases(setup)
     doses = np.exp(LN_DOSES)
@@ -62,26 +81,26 @@ def holds_min(case: Case) -> tuple[float, ...]:
     return tuple(found)
 
 
-def model_min(case: Case, ln_tender: float, *, first_reading: bool = False) -> float:
+def model_min(case: Case, ln_tender: float, law: Law = ENGINE) -> float:
     """The hold of a case when "tender" of its cut takes so much."""
-    step = case.first_step if first_reading and case.first_step is not None else case.step
+    step = case.first_step if law.first_reading and case.first_step is not None else case.step
     membrane = MEMBRANE_STEPS.value if case.pieces.pieces[0].has_membrane else 0.0
-    dose = ln_tender + (step - TENDER_STEP + membrane) * float(np.log(LADDER_STEP.value))
-    return max(float(np.interp(dose, LN_DOSES, holds_min(case))), LEAST_MIN)
+    dose = ln_tender + (step - TENDER_STEP + membrane) * float(np.log(law.step_ratio))
+    return max(float(np.interp(dose, LN_DOSES, holds_min(case, law.z_k))), LEAST_MIN)
 
 
-def fit(cases: Sequence[Case], *, first_reading: bool = False) -> Fit:
+def fit(cases: Sequence[Case], law: Law = ENGINE) -> Fit:
     """The doses of all cuts and families."""
     family: dict[str, float] = {}
     cut: dict[str, float] = {}
     for name in sorted({case.family for case in cases}):
         own = [case for case in cases if case.family == name]
-        family[name], doses = _fit_family(own, first_reading=first_reading)
+        family[name], doses = _fit_family(own, law)
         cut |= doses
     return Fit(family, cut)
 
 
-def _fit_family(cases: Sequence[Case], *, first_reading: bool) -> tuple[float, dict[str, float]]:
+def _fit_family(cases: Sequence[Case], law: Law) -> tuple[float, dict[str, float]]:
     """ln dose of a family and of each of its cuts."""
     cuts = sorted({case.cut for case in cases})
 
@@ -90,7 +109,7 @@ def _fit_family(cases: Sequence[Case], *, first_reading: bool) -> tuple[float, d
         for case in cases:
             sd = float(np.hypot(PRACTICE_SD[case.family], ROUNDING_MIN / case.middle_min))
             dose = float(values[0] + values[1 + cuts.index(case.cut)])
-            minutes = model_min(case, dose, first_reading=first_reading)
+            minutes = model_min(case, dose, law)
             away = abs(float(np.log(minutes / case.middle_min))) / sd
             total += 0.5 * away**2 if away < HUBER else HUBER * (away - HUBER / 2)
         return total
@@ -106,14 +125,14 @@ def off_span(case: Case, minutes: float) -> float:
     return float(np.log(minutes / min(max(minutes, low), high)))
 
 
-def left_out(cases: Sequence[Case], *, first_reading: bool = False) -> list[tuple[Case, float]]:
+def left_out(cases: Sequence[Case], law: Law = ENGINE) -> list[tuple[Case, float]]:
     """Each case by the doses that the others give [min]; not those without any kin."""
     found = []
     for case in cases:
         kin = [other for other in cases if other.family == case.family and other is not case]
-        dose = fit(kin, first_reading=first_reading).of(case)
+        dose = fit(kin, law).of(case)
         if dose is not None:
-            found.append((case, model_min(case, dose, first_reading=first_reading)))
+            found.append((case, model_min(case, dose, law)))
     return found
 
 
