@@ -542,3 +542,24 @@ def test_a_copy_with_an_unreadable_sheet_is_refused_whole(
     assert refused.status_code == 422
     assert refused.json()["code"] == "not_a_backup"
     assert cook.now()["name"] == "Supper"
+
+
+def test_own_minutes_reach_the_cook_and_the_log(client: TestClient) -> None:
+    own = BRISKET | {"my_minutes": 41}
+    begun = client.post("/api/cooks", json={"name": "Habit", "plan": own}).json()
+    assert begun["set_min"] == 41
+    assert any("0:41" in step["title"] for step in begun["steps"])
+    dish = {"dish_id": "habit-1", "title": "Habit", "plan": own}
+    asked = {"table": "2026-11-28T18:00:00Z", "dishes": [dish]}
+    day = client.post("/api/day", json=asked)
+    assert day.status_code == 200, day.text
+    held = [
+        part["likely_s"]
+        for block in day.json()["blocks"]
+        for part in block["segments"]
+        if part["kind"] == "hold"
+    ]
+    assert held == [pytest.approx(41 * 60.0, abs=1.0)]
+    client.post(f"/api/cooks/{begun['id']}/events", json={"key": "over", "kind": "ended"})
+    (line,) = client.get("/api/cooks").json()["cooks"]
+    assert line["hold_min"] == 41

@@ -421,9 +421,15 @@ def _window_c(ramp: FloatArray, held_c: FloatArray, let_go: Release) -> FloatArr
         columns[:, np.newaxis],
     ]
     # row j of the (M, M + 1) matrix is the answer to a unit rise in step j of the window
-    lag = np.arange(length + 1) - np.arange(length)[:, np.newaxis]
-    answers = np.where(lag > 0, ramp[..., np.maximum(lag, 0)], 0.0)
+    answers = ramp[..., _later(length)]
     return np.asarray(held + rise[:, np.newaxis] @ answers)
+
+
+@lru_cache(maxsize=32)
+def _later(length: int) -> NDArray[np.int_]:
+    """Steps from the end of each step to each moment; 0, where a ramp is 0, up to its own."""
+    lags = np.arange(length + 1) - np.arange(length)[:, np.newaxis]
+    return np.asarray(np.maximum(lags, 0))
 
 
 def _longest_after_s(cases: PotCases, meat: MeatCases, after: AfterHold) -> float:

@@ -1,6 +1,6 @@
 """The load: every piece of meat in the pot, with its sizes, bone, membrane and start."""
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from itertools import groupby
 from math import pi, sqrt
 from typing import Literal, TypeAlias, get_args
@@ -131,9 +131,12 @@ class Load:
     """All pieces of one pot."""
 
     pieces: tuple[Piece, ...]
+    _kinds: tuple[tuple[Piece, int], ...] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
         """Refuse an empty or endless load."""
+        alike = tuple((piece, len(list(same))) for piece, same in groupby(self.pieces))
+        object.__setattr__(self, "_kinds", alike)
         if not 1 <= len(self.pieces) <= MAX_PIECES:
             raise WishError(
                 "piece_count",
@@ -166,7 +169,7 @@ class Load:
 
     def kinds(self) -> tuple[tuple[Piece, int], ...]:
         """Pieces that are alike, with their number."""
-        return tuple((piece, len(list(alike))) for piece, alike in groupby(self.pieces))
+        return self._kinds
 
 
 def make_piece(
