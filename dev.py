@@ -28,6 +28,7 @@ def main() -> int:
     """Run one of the commands."""
     commands = {
         "start": start,
+        "watch": watch,
         "test": test,
         "bench": bench,
         "validation": validation,
@@ -49,6 +50,28 @@ def start(arguments: list[str]) -> int:
     set_up(browser=False)
     data = ["--data", str(STATE / "demo")]
     os.execv(BIN / "pneumachron", ["pneumachron", "serve", "--demo", *data, *arguments])
+
+
+def watch(_arguments: list[str]) -> int:
+    """Serve the demo and follow every change: the API reloads, the page is the newest."""
+    set_up(browser=False)
+    data = STATE / "demo"
+    api = [
+        str(BIN / "uvicorn"), "--factory", "pneumachron.demo.watched:watched_app", "--port", "8137",
+        "--reload", "--reload-dir", "src", "--timeout-graceful-shutdown", "1",
+    ]  # fmt: skip
+    page = ["npx", "--no-install", "vite", "--host", "127.0.0.1"]
+    started = [
+        subprocess.Popen(api, cwd=ROOT, env={**os.environ, "PNEUMACHRON_DATA": str(data)}),
+        subprocess.Popen(page, cwd=FRONTEND),
+    ]
+    try:
+        return started[1].wait()
+    except KeyboardInterrupt:
+        return 0
+    finally:
+        for process in started:
+            process.terminate()
 
 
 def test(arguments: list[str]) -> int:
