@@ -94,6 +94,7 @@ def check() -> None:
         ([str(BIN / "lint-imports")], ROOT),
         ([*npx, "biome", "ci", "."], FRONTEND),
         ([*npx, "tsc", "--noEmit"], FRONTEND),
+        ([*npx, "vitest", "run"], FRONTEND),
     ]
     with ThreadPoolExecutor(2) as pool:
         outcomes = list(pool.map(lambda step: _quiet(*step), steps))

@@ -5,6 +5,7 @@ import re
 import shutil
 import subprocess
 import sys
+from itertools import pairwise
 from pathlib import Path
 
 import pytest
@@ -144,3 +145,48 @@ def test_pages_are_light() -> None:
 def test_locks_carry_no_address() -> None:
     assert "http" not in re.sub(r"httpx2?|httpcore2?|http2?-", "", text_of("requirements.lock"))
     assert '"resolved"' not in text_of("frontend/package-lock.json")
+
+
+BROKEN = {
+    "src/lib/a.ts": ("@/ui/Button", "@/features/bench/Why", "@/parts/Photos", "../ui/Button"),
+    "src/api/b.ts": ("@/features/log/LogView", "@/drawing/PotTop"),
+    "src/drawing/c.ts": ("@/features/bench/deep/Why", "@/parts/Photos", "@/app/App"),
+    "src/ui/d.ts": ("@/features/kit/KitView",),
+    "src/parts/e.ts": ("@/features/cook/CookView", "@/app/App"),
+    **{
+        f"src/features/{view}/f.ts": (f"@/features/{other}/Some", "@/app/App", "./Own")
+        for view, other in pairwise(
+            ("bench", "convert", "cook", "day", "guide", "kit", "log", "plans", "bench")
+        )
+    },
+}
+ALLOWED = {
+    "src/app/g.ts": ("@/features/bench/BenchView", "@/lib/format"),
+    "src/parts/h.ts": ("@/ui/Button", "@/drawing/PotTop", "@/lib/format"),
+    "src/features/bench/i.ts": ("@/features/bench/Why", "@/parts/Photos", "@/ui/Button"),
+    "src/ui/j.ts": ("@/lib/format",),
+}
+
+
+def refused_imports(folder: Path, files: dict[str, tuple[str, ...]]) -> set[tuple[str, int]]:
+    """File and line of every import that the rules of the front end refuse."""
+    shutil.copy(ROOT / "frontend" / "biome.json", folder / "biome.json")
+    for name, imports in files.items():
+        place = folder / name
+        place.parent.mkdir(parents=True, exist_ok=True)
+        place.write_text("".join(f'import "{path}";\n' for path in imports))
+    command = [str(ROOT / "frontend/node_modules/.bin/biome"), "lint", "--reporter=github", "."]
+    done = subprocess.run(command, cwd=folder, capture_output=True, text=True, check=False)
+    found = re.findall(
+        r"title=lint/style/noRestrictedImports,file=(?:\./)?([^,]+),line=(\d+)", done.stdout
+    )
+    return {(str(Path(name).relative_to(folder)), int(line)) for name, line in found}
+
+
+def test_import_rules_of_the_front_end_bite(tmp_path: Path) -> None:
+    wanted = {(name, line + 1) for name, imports in BROKEN.items() for line in range(len(imports))}
+    assert refused_imports(tmp_path, BROKEN) == wanted
+
+
+def test_import_rules_of_the_front_end_let_through(tmp_path: Path) -> None:
+    assert refused_imports(tmp_path, ALLOWED) == set()

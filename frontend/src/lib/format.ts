@@ -127,13 +127,13 @@ export function spanText(seconds: number[]): string {
   return to >= 180 ? `${trimmed(from / 60, 1)}–${trimmed(to / 60, 1)} h` : `${from}–${to} min`;
 }
 
-/** Kilograms from and to in grams: [0.011, 0.016] → `11–16 g`. */
 /** A span of volumes in millilitres. */
 export function litresText(cubicMetres: number[]): string {
   const shown = [...new Set(cubicMetres.map((value) => Math.round(value * 1e5) * 10))];
   return `${shown.join("–")}\u00a0ml`;
 }
 
+/** Kilograms from and to in grams: [0.011, 0.016] → `11–16 g`. */
 export function gramsText(kilograms: number[]): string {
   const [from = 0, to = from] = kilograms.map((value) => Math.round(value * 1000));
   return from === 0 || from === to ? `${to} g` : `${from}–${to} g`;

@@ -2,11 +2,11 @@ import { Tabs } from "radix-ui";
 import { Link } from "wouter";
 import type { ConvertedOut, ConvertIn, ExportFormat } from "@/api/client";
 import { useExport } from "@/api/recipes";
-import { CookNow } from "@/features/cook/CookNow";
 import { addDish, recipeCard } from "@/lib/day";
 import { panelTime, spokenTime, type Units } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { RELEASE_WORDS } from "@/lib/words";
+import { CookNow } from "@/parts/CookNow";
 import { Button } from "@/ui/Button";
 
 interface Props {

@@ -3,9 +3,9 @@ import type { CookOut, CookStep, Trouble } from "@/api/client";
 import type { Tell } from "@/api/cooks";
 import { newKey, press } from "@/api/cooks";
 import { JudgePanel } from "@/features/cook/JudgePanel";
-import { OutcomePanel } from "@/features/cook/OutcomePanel";
 import { Timers } from "@/features/cook/Timers";
 import { leftTime, POT_AT } from "@/lib/cook";
+import { OutcomePanel } from "@/parts/OutcomePanel";
 import { Button } from "@/ui/Button";
 
 interface Props {

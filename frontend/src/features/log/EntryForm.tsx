@@ -1,9 +1,9 @@
 import { type Texture, troubleOf } from "@/api/client";
 import { useEnter } from "@/api/log";
 import { useShelf, useUnits } from "@/api/queries";
-import { Weights } from "@/features/cook/Weights";
 import { localTime } from "@/lib/day";
 import { TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+import { Weights } from "@/parts/Weights";
 import { Button } from "@/ui/Button";
 import { useKept } from "@/ui/useKept";
 

@@ -6,13 +6,13 @@ import { useHistory } from "@/api/log";
 import { useHousehold, useUnits } from "@/api/queries";
 import { InkTrace } from "@/drawing/InkTrace";
 import { PieceTraces } from "@/drawing/PieceTraces";
-import { OutcomePanel } from "@/features/cook/OutcomePanel";
-import { RecipeAside } from "@/features/cook/RecipeAside";
-import { Photos } from "@/features/log/Photos";
 import { clockTime, STATE_WORDS } from "@/lib/cook";
 import { panelTime, spokenTime } from "@/lib/format";
 import { pieceName } from "@/lib/outcome";
 import { TEXTURE_WORDS } from "@/lib/words";
+import { OutcomePanel } from "@/parts/OutcomePanel";
+import { Photos } from "@/parts/Photos";
+import { RecipeAside } from "@/parts/RecipeAside";
 import { Button } from "@/ui/Button";
 import { useWidth } from "@/ui/useWidth";
 

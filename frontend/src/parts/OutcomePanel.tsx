@@ -3,10 +3,10 @@ import type { CookOut, PieceOutcome, Trouble } from "@/api/client";
 import type { Tell } from "@/api/cooks";
 import { newKey } from "@/api/cooks";
 import { useUnits } from "@/api/queries";
-import { JudgedPieces } from "@/features/cook/JudgedPieces";
-import { Weights } from "@/features/cook/Weights";
-import { Photos } from "@/features/log/Photos";
 import { judgedSoFar } from "@/lib/outcome";
+import { JudgedPieces } from "@/parts/JudgedPieces";
+import { Photos } from "@/parts/Photos";
+import { Weights } from "@/parts/Weights";
 import { Button } from "@/ui/Button";
 import { useKept } from "@/ui/useKept";
 
