@@ -57,7 +57,7 @@ def watch(_arguments: list[str]) -> int:
     set_up(browser=False)
     data = STATE / "demo"
     api = [
-        str(BIN / "uvicorn"), "--factory", "pneumachron.demo.watched:watched_app", "--port", "8137",
+        str(BIN / "uvicorn"), "--factory", "pneumachron.cli:watched_app", "--port", "8137",
         "--reload", "--reload-dir", "src", "--timeout-graceful-shutdown", "1",
     ]  # fmt: skip
     page = ["npx", "--no-install", "vite", "--host", "127.0.0.1"]

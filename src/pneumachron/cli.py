@@ -1,6 +1,7 @@
 """The command line: serve the app, work out a plan from a file, back up, print the API."""
 
 import json
+import os
 import sys
 from collections.abc import Iterator
 from contextlib import contextmanager, nullcontext, suppress
@@ -11,6 +12,8 @@ import typer
 from platformdirs import user_data_path
 
 if TYPE_CHECKING:
+    from fastapi import FastAPI
+
     from pneumachron.store.db import Database
 
 app = typer.Typer(no_args_is_help=True, add_completion=False, pretty_exceptions_enable=False)
@@ -58,6 +61,17 @@ def serve(
     typer.echo(f"Pneumachron: http://{host}:{port} (data in {data}); Ctrl+C stops it.")
     served = create_app(data, LOCAL_HOSTS, port=port)
     uvicorn.run(served, host=host, port=port, **QUIET)
+
+
+def watched_app() -> "FastAPI":
+    """The demo as `dev.py watch` serves it, made anew when a file changes."""
+    from pneumachron.api.app import LOCAL_HOSTS, create_app
+    from pneumachron.demo import scenario
+
+    folder = Path(os.environ["PNEUMACHRON_DATA"])
+    with _opened(folder) as database, database.writing() as session:
+        scenario.fill(session, folder)
+    return create_app(folder, LOCAL_HOSTS)
 
 
 def _check_host(host: str) -> None:

@@ -353,7 +353,7 @@ def _dryness(facts: Facts) -> Iterable[Caution]:
             "goes_dry",
             "careful",
             "texture",
-            f"Half of the meat, or more, is past what {piece.cut.short_name} forgives: soft, but it "
-            "breaks into dry threads.",
+            f"Half of the meat, or more, is past what {piece.cut.short_name} forgives: soft, but "
+            "it breaks into dry threads.",
             Source("judgement", "a lean flat goes dry at about 1.5 times falling apart"),
         )
