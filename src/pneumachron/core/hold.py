@@ -143,9 +143,15 @@ class Run:
     open_s: float
     final_dose_min: FloatArray
     """(G,) to the end of the carry-over."""
-    meat_gain_j: FloatArray
-    """(n,) heat taken by all the meat so far."""
     vented_j: float
+    heat: MeatHeat
+    rise_k: FloatArray
+    """(1, n - 1) what the pot did."""
+
+    @property
+    def meat_gain_j(self) -> FloatArray:
+        """(n,) heat taken by all the meat so far."""
+        return meat_gain_j(self.heat, self.rise_k)[0, : len(self.time_s)]
 
 
 @dataclass(frozen=True, slots=True)
@@ -357,7 +363,6 @@ class Search:
         rise = np.concatenate([_until(one.up.rise_k, first), let_go.rise_k[:, 0]], axis=-1)
         held_core = _core_c(one.cases, one.meat, one.response, one.up.rise_k)
         core = _window_c(one.response.core_ramp, held_core, let_go)
-        gain = meat_gain_j(one.heat, rise)
         count = rise.shape[-1] + 1
         return Run(
             time_s=STEP_S * np.arange(count),
@@ -372,8 +377,9 @@ class Search:
             vent_s=float(let_go.vent_s[0, 0]),
             open_s=float(let_go.open_s[0, 0]),
             final_dose_min=total[0, :, 0],
-            meat_gain_j=gain[0, :count],
             vented_j=float(let_go.vented_j[0, 0]),
+            heat=one.heat,
+            rise_k=rise,
         )
 
 

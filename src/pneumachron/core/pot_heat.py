@@ -16,10 +16,11 @@ the release, K *holds* a case.
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import cached_property, lru_cache
+from functools import cached_property
 from typing import TypeAlias
 
 import numpy as np
+from numpy.lib.stride_tricks import as_strided
 from numpy.typing import NDArray
 from scipy.fft import irfft, next_fast_len, rfft
 from scipy.linalg.lapack import dtrtrs
@@ -195,20 +196,14 @@ def linear_rises(source_w: FloatArray, stiff_w_k: FloatArray, lagged_w_k: FloatA
     head = np.zeros((cases, 2 * count - 1))
     head[:, count - 1] = stiff_w_k
     head[:, count:] = lagged_w_k[:, : count - 1]
-    matrix = head[:, _lags(count)]
     rises = np.empty_like(source_w)
+    step = head.strides[1]
     for case in range(cases):
-        # LAPACK counts by columns: its upper triangle, transposed, is our lower one
-        found, _ = dtrtrs(matrix[case].T, source_w[case].reshape(-1, count).T, lower=0, trans=1)
+        # entry (i, j) stands i - j behind the diagonal: a view, which LAPACK copies by itself
+        matrix = as_strided(head[case, count - 1 :], (count, count), (step, -step))
+        found, _ = dtrtrs(matrix, source_w[case].reshape(-1, count).T, lower=1)
         rises[case] = found.T.reshape(source_w.shape[1:])
     return rises
-
-
-@lru_cache(maxsize=64)
-def _lags(count: int) -> IntArray:
-    """Where each entry of a lower triangular Toeplitz matrix stands, zeros in front."""
-    lags = np.arange(count)[:, np.newaxis] - np.arange(count) + count - 1
-    return np.asarray(lags)
 
 
 def meat_gain_j(meat: MeatHeat, rise_k: FloatArray) -> FloatArray:
