@@ -11,6 +11,7 @@ from pneumachron.core.cuts import ReleaseMethod, cuts
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import ready_pots
+from pneumachron.core.wish import set_up
 from tests.core.kitchen import load, search, wish
 
 FLAT = wish(load("brisket_flat", 1.4, 0.045, 2))
@@ -74,7 +75,9 @@ def test_a_low_reading_means_a_thicker_piece() -> None:
     )
     kept = search(FLAT)
     meat = replace(kept.meat, half_sizes_m=np.array([[pieces[0].half_sizes_m]] * 6))
-    run = type(kept)(kept.cases, meat, kept.after, at_least_s=6000.0).run(60.0 * PLAN.hold_min)
+    run = type(kept)(kept.cases, meat, set_up(FLAT).after, at_least_s=6000.0).run(
+        60.0 * PLAN.hold_min
+    )
     read = float(np.interp(run.open_s, run.time_s, run.core_c[0]))
     assert read == pytest.approx(core - 6, abs=1.0)
 

@@ -6,14 +6,14 @@ from dataclasses import fields, replace
 import numpy as np
 import pytest
 
-from pneumachron.core.cases import cases_of
+from pneumachron.core.cases import cases_of, first_cases
 from pneumachron.core.come_up import ComeUp, come_up, stepped_come_up
 from pneumachron.core.cuts import RELEASE_METHODS, ReleaseMethod, cuts
 from pneumachron.core.errors import WishError
-from pneumachron.core.hold import Search
+from pneumachron.core.hold import MeatCases, Search
 from pneumachron.core.let_go import Release, release
 from pneumachron.core.load import Load
-from pneumachron.core.pot_heat import linear_rises
+from pneumachron.core.pot_heat import AfterHold, PotCases, linear_rises
 from pneumachron.core.pots import ready_pots
 from pneumachron.core.wish import Wish, set_up
 from tests.core.kitchen import load, wish
@@ -47,11 +47,11 @@ def loads() -> list[Wish]:
     return found
 
 
-def searches() -> list[Search]:
+def searches() -> list[tuple[Search, AfterHold]]:
     made = []
     for wanted in loads():
         setup = set_up(wanted)
-        made.append(Search(*cases_of(setup), setup.after))
+        made.append((Search(*cases_of(setup), setup.after), setup.after))
     return made
 
 
@@ -63,17 +63,17 @@ def alike(one: ComeUp | Release, other: ComeUp | Release) -> None:
 
 def test_come_up_and_release_are_those_that_are_walked() -> None:
     met = set()
-    for search in searches():
+    for search, after in searches():
         alike(search.up, stepped_come_up(search.cases, search.heat, np.zeros((6, 0))))
         holds_s = np.array([[0.0, 600.0, 1800.0]]) + np.zeros((6, 1))
-        args = (search.cases, search.held, search.up, holds_s, search.after)
-        alike(release(*args), stepped_release(*args))
-        met.add((search.after.wait_s, search.after.keep_s > 0, search.after.boil_s > 0))
+        args = (search.cases, search.held, search.up, holds_s)
+        alike(release(*args, search.after), stepped_release(*args, after))
+        met.add((after.wait_s, after.keep_s > 0, after.boil_s > 0))
     assert len(met) >= 5
 
 
 def test_a_pot_put_on_again_is_the_one_that_is_walked() -> None:
-    for search in searches()[:12]:
+    for search, _ in searches()[:12]:
         past = np.full((6, 30), 0.4)
         alike(
             come_up(search.cases, search.heat, past),
@@ -100,3 +100,21 @@ def test_linear_rises_solve_their_matrix() -> None:
         rows = [[column[i - j] if i >= j else 0.0 for j in range(12)] for i in range(12)]
         matrix = np.array(rows)
         assert pytest.approx(np.linalg.solve(matrix, source[case].T)) == found[case].T
+
+
+def test_ways_of_releasing_side_by_side_are_those_alone() -> None:
+    """Each case of a batch is let go in its own way; what the others do changes nothing."""
+    wanted = wish(load("brisket_flat", 1.2, 0.045, 2), altitude_m=1150.0)
+    setups = [set_up(replace(wanted, release=way)) for way in RELEASE_METHODS]
+    setups.append(set_up(replace(wanted, boil_s=600.0)))
+    cases, meats = zip(*(first_cases(setup) for setup in setups), strict=True)
+    ways = [setup.after for setup in setups]
+    together = Search(PotCases.stacked(cases), MeatCases.stacked(meats), ways)
+    hold_s = np.full(len(setups), 2400.0)
+    open_s, dose, core = together.openings(hold_s)
+    for row, setup in enumerate(setups):
+        alone = Search(*first_cases(setup), setup.after, at_least_s=2400.0)
+        one_s, one_dose, one_core = alone.openings(hold_s[:1])
+        assert open_s[row] == pytest.approx(one_s[0], abs=1e-6)
+        assert dose[row] == pytest.approx(one_dose[0], rel=1e-9)
+        assert core[row] == pytest.approx(one_core[0], abs=1e-6)

@@ -13,7 +13,7 @@ from pneumachron.core.let_go import (
     _vented_change,
     _VentTable,
 )
-from pneumachron.core.pot_heat import STEP_S, AfterHold, PotCases, clip, fraction
+from pneumachron.core.pot_heat import STEP_S, AfterHold, AfterHolds, PotCases, clip, fraction
 from pneumachron.core.steam import FloatArray
 
 
@@ -69,7 +69,10 @@ def stepped_release(
                     last = int(np.ceil(stop_s).max())
         if after.keep_s > 0 or after.boil_s > 0:
             change, loss_w_k, stiff_w_k = _tended(
-                cases, terms, after, _Moment(np.full(runs, i), shut, open_s, temp, change)
+                cases,
+                terms,
+                AfterHolds.of(after, len(cases.ambient_pa)),
+                _Moment(np.full(runs, i), shut, open_s, temp, change),
             )
         rises[..., i] = change
         temp = temp + change

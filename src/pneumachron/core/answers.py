@@ -74,29 +74,33 @@ def _batch_key(setup: Setup) -> tuple[str, str, int]:
 def _batch(setups: list[Setup]) -> list[Answer]:
     cases, meats = zip(*(first_cases(setup) for setup in setups), strict=True)
     search = Search(
-        PotCases.stacked(cases),
-        MeatCases.stacked(meats),
-        setups[0].after,
-        others=[setup.after for setup in setups[1:]],
+        PotCases.stacked(cases), MeatCases.stacked(meats), [setup.after for setup in setups]
     )
     found: dict[int, Answer] = {}
-    pot = setups[0].wish.pot
-    for after in dict.fromkeys(setup.after for setup in setups):
-        rows = np.array([i for i, setup in enumerate(setups) if setup.after == after])
-        part = search.rows(rows, after)
-        extra = np.array([frozen_extra_min(setups[i].wish.load) for i in rows])
-        floor = np.array([float(floor_min(setups[i])) for i in rows])
-
-        def settable(
-            exact_min: FloatArray, extra: FloatArray = extra, floor: FloatArray = floor
-        ) -> FloatArray:
-            wanted = np.maximum(exact_min + extra, floor)
-            return np.array([float(pot.settable_min(minutes)) for minutes in wanted])
-
-        holds_min, opened = part.holds_and_openings(settable)
-        answers = _told([setups[i] for i in rows], part, holds_min, opened)
-        found.update(zip(rows.tolist(), answers, strict=True))
+    # what is kept warm or boiled is stepped for long: the others need not go along
+    for tended in (False, True):
+        rows = [i for i, setup in enumerate(setups) if _is_tended(setup) == tended]
+        if rows:
+            part = search.rows(np.array(rows))
+            found.update(zip(rows, _answers([setups[i] for i in rows], part), strict=True))
     return [found[i] for i in range(len(setups))]
+
+
+def _is_tended(setup: Setup) -> bool:
+    return setup.after.keep_s > 0 or setup.after.boil_s > 0
+
+
+def _answers(setups: list[Setup], search: Search) -> list[Answer]:
+    extra = np.array([frozen_extra_min(setup.wish.load) for setup in setups])
+    floor = np.array([float(floor_min(setup)) for setup in setups])
+    pot = setups[0].wish.pot
+
+    def settable(exact_min: FloatArray) -> FloatArray:
+        wanted = np.maximum(exact_min + extra, floor)
+        return np.array([float(pot.settable_min(minutes)) for minutes in wanted])
+
+    holds_min, opened = search.holds_and_openings(settable)
+    return _told(setups, search, holds_min, opened)
 
 
 def cooked(setups: Sequence[Setup], search: Search, holds_min: FloatArray) -> list[Answer]:

@@ -33,6 +33,7 @@ from pneumachron.core.let_go import LONGEST_VENT_S, Held, Release, release
 from pneumachron.core.pot_heat import (
     STEP_S,
     AfterHold,
+    AfterHolds,
     MeatHeat,
     PotCases,
     Rows,
@@ -174,20 +175,20 @@ class Search:
         self,
         cases: PotCases,
         meat: MeatCases,
-        after: AfterHold,
+        after: AfterHold | Sequence[AfterHold],
         *,
         at_least_s: float = 0.0,
         past_rise_k: FloatArray | None = None,
-        others: Sequence[AfterHold] = (),
     ) -> None:
         """Heat up, and hold for ever.
 
-        `at_least_s` makes room for a hold that is given [s]; `past_rise_k` (V, n0) is what the pot
-        did before, when it is put on again; `others` are ways of releasing it must have room for.
+        `after` is what is done then, for all cases or for each; `at_least_s` makes room for a hold
+        that is given [s]; `past_rise_k` (V, n0) is what the pot did before, when it is put on
+        again.
         """
-        self.meat, self.after = meat, after
-        self.head_start_s = _longest_after_s(cases, meat, after)
-        longest_s = max(_longest_after_s(cases, meat, way) for way in (after, *others))
+        self.meat, self.after = meat, AfterHolds.of(after, len(cases.ambient_pa))
+        self.head_start_s = _longest_after_s(cases, meat, self.after)
+        longest_s = float(self.head_start_s.max())
         blocks = meat.blocks()
         held_s = max(_held_time_s(cases, meat, blocks), at_least_s)
         count = _steps(cases, meat, longest_s + held_s)
@@ -320,11 +321,8 @@ class Search:
         pot_c = float(one.cases.start_c[0]) + np.concatenate([[0.0], np.cumsum(rise_k[0])])
         return pot_c, one.meat.shown_c(core), cumulative_dose_min(read, step_s=STEP_S)
 
-    def rows(self, which: Rows, after: AfterHold | None = None) -> "Search":
-        """The same search for some cases, released in another way if asked.
-
-        Only ways that were named when the search was made are sure to fit its grid.
-        """
+    def rows(self, which: Rows) -> "Search":
+        """The same search for some cases."""
         part = copy(self)
         part.cases, part.meat = self.cases.rows(which), self.meat.rows(which)
         part.response = self.response.rows(which)
@@ -337,9 +335,7 @@ class Search:
             self.up.end_s[which],
         )
         part.held_c, part.held_dose = self.held_c[which], self.held_dose[which]
-        if after is not None:
-            part.after = after
-            part.head_start_s = _longest_after_s(part.cases, part.meat, after)
+        part.after, part.head_start_s = self.after.rows(which), self.head_start_s[which]
         return part
 
     def openings(self, hold_s: FloatArray) -> Openings:
@@ -438,16 +434,16 @@ def _later(length: int) -> NDArray[np.int_]:
     return np.asarray(np.maximum(lags, 0))
 
 
-def _longest_after_s(cases: PotCases, meat: MeatCases, after: AfterHold) -> float:
-    """Upper bound of the release with what follows [s]: none of the meat cools it."""
+def _longest_after_s(cases: PotCases, meat: MeatCases, after: AfterHolds) -> FloatArray:
+    """Upper bound of the release with what follows: none of the meat cools it. (V,) [s]"""
     pot = cases.pot
     heat_j_k = (
         cases.water_j_k + pot.vessel_j_k + pot.plate_j_k + meat.heat_capacity_j_k.sum(axis=-1)
     )
     fall_j = (heat_j_k + cases.headspace_j_k) * (cases.hold_c - cases.boil_c)
     fall_s = fall_j / (pot.loss_closed_w_k * (cases.boil_c - KITCHEN_TEMP.value))
-    falls_s = min(float(fall_s.max()), after.wait_s + LONGEST_VENT_S)
-    return falls_s + after.keep_s + after.open_pot_s
+    falls_s = np.minimum(fall_s[:, np.newaxis], after.wait_s + LONGEST_VENT_S)
+    return np.asarray(falls_s + after.keep_s + after.open_pot_s)[:, 0]
 
 
 def _steps(cases: PotCases, meat: MeatCases, held_and_after_s: float) -> int:

@@ -15,7 +15,7 @@ from pneumachron.core.constants import KEEP_WARM_TEMP, KITCHEN_TEMP, PIN_DROP_RI
 from pneumachron.core.errors import WishError
 from pneumachron.core.pot_heat import (
     STEP_S,
-    AfterHold,
+    AfterHolds,
     IntArray,
     MeatHeat,
     PotCases,
@@ -60,7 +60,7 @@ class Release:
 
 
 def release(
-    cases: PotCases, held: "Held", up: ComeUp, hold_s: FloatArray, after: AfterHold
+    cases: PotCases, held: "Held", up: ComeUp, hold_s: FloatArray, after: AfterHolds
 ) -> Release:
     """Let the pressure go after each of several holds, open, and let it stand.
 
@@ -68,7 +68,7 @@ def release(
     ----------
     cases, held, up : the pot, held for ever, and its come-up
     hold_s : (V, K) holds, >= 0 [s]
-    after : what is done then
+    after : what is done then, case by case
 
     Returns
     -------
@@ -80,8 +80,9 @@ def release(
     """
     end_s = up.end_s[:, np.newaxis] + hold_s
     whole = held.ramp_w_k.shape[-1] - int(end_s.max() / STEP_S + 1e-9)
-    known_s = after.wait_s + LONGEST_VENT_S if np.isfinite(after.wait_s) else 0.0
-    usual = _USUAL_STEPS + int((known_s + after.keep_s + after.open_pot_s) / STEP_S)
+    known_s = np.where(np.isfinite(after.wait_s), after.wait_s + LONGEST_VENT_S, 0.0)
+    then_s = known_s + after.keep_s + after.open_pot_s
+    usual = _USUAL_STEPS + int(float(then_s.max()) / STEP_S)
     for count in dict.fromkeys((min(usual, whole), whole)):
         terms = _release_terms(cases, held, end_s, count)
         found = _Shut.until(cases, terms, after).opened()
@@ -121,12 +122,12 @@ class _Shut:
 
     cases: PotCases
     terms: "_ReleaseTerms"
-    after: AfterHold
+    after: AfterHolds
     rise_k: FloatArray
     temp_c: FloatArray
 
     @staticmethod
-    def until(cases: PotCases, terms: "_ReleaseTerms", after: AfterHold) -> "_Shut":
+    def until(cases: PotCases, terms: "_ReleaseTerms", after: AfterHolds) -> "_Shut":
         """As many steps of it as there are terms."""
         loss_w_k = cases.pot.loss_closed_w_k
         stiff_w_k = terms.stored_w_k + terms.steam_w_k + loss_w_k
@@ -141,7 +142,7 @@ class _Shut:
     def _events(self) -> IntArray | None:
         """The step of each run in which the valve is opened or the pin drops; None: not yet."""
         down = self.temp_c[..., 1:] <= self.terms.pin_c[..., np.newaxis]
-        vents = self.terms.since_s[..., 1:] > self.after.wait_s
+        vents = self.terms.since_s[..., 1:] > self.after.wait_s[..., np.newaxis]
         happens = down | vents
         return np.argmax(happens, axis=-1) if happens.any(axis=-1).all() else None
 
@@ -191,10 +192,10 @@ class _Walk:
         shut_w_k = terms.stored_w_k + terms.steam_w_k + pot.loss_closed_w_k
         self.drive_w = shut_w_k[..., np.newaxis] * self.base_k
         self.drive_w += pot.loss_closed_w_k * (self.base_c - KITCHEN_TEMP.value)
-        self.vent = _VentTable(self.cases) if np.isfinite(after.wait_s) else None
+        self.vent = _VentTable(self.cases) if np.isfinite(after.wait_s).any() else None
         # once the pin is down the lid comes off, unless the pot is kept warm
-        self.left_w_k = pot.loss_closed_w_k if after.keep_s > 0 else pot.loss_open_w_k
-        self.plain = after.keep_s == 0 and after.boil_s == 0
+        self.left_w_k = np.where(after.keep_s > 0, pot.loss_closed_w_k, pot.loss_open_w_k)
+        self.plain = not ((after.keep_s > 0) | (after.boil_s > 0)).any()
         self.loss_w_k = np.full(start.shape, pot.loss_closed_w_k)
         self.stiff_w_k = np.broadcast_to(shut_w_k, start.shape)
         self.temp = self.base_c[..., 0]
@@ -254,7 +255,7 @@ class _Walk:
         base_c = self.base_c[..., left] + (self.temp - self.base_c[..., done])[..., np.newaxis]
         rest_w = self.drive_w[..., left] - past_w
         rest_w -= self.stiff_w_k[..., np.newaxis] * self.base_k[..., left]
-        rest_w -= self.left_w_k * (base_c - KITCHEN_TEMP.value)
+        rest_w -= self.left_w_k[..., np.newaxis] * (base_c - KITCHEN_TEMP.value)
         lagged_w_k = self.terms.ramp_w_k[:, 1:] + self.left_w_k
         apart = linear_rises(rest_w, self.stiff_w_k[:, 0], lagged_w_k)
         self.changes[..., left] = self.base_k[..., left] + apart
@@ -329,7 +330,7 @@ class _Moment:
 
 
 def _tended(
-    cases: PotCases, terms: "_ReleaseTerms", after: AfterHold, now: _Moment
+    cases: PotCases, terms: "_ReleaseTerms", after: AfterHolds, now: _Moment
 ) -> tuple[FloatArray, FloatArray, FloatArray]:
     """Keep warm under the lid, or boil without it.
 
@@ -340,6 +341,7 @@ def _tended(
     pot, starts_s = cases.pot, (terms.first + now.step) * STEP_S
     boils = clip((open_s + after.boil_s - starts_s) / STEP_S, 0.0, 1.0)
     boils = np.minimum(boils, clip((starts_s + STEP_S - open_s) / STEP_S, 0.0, 1.0))
+    boils = np.where(after.boil_s > 0, boils, 0.0)
     change = (1.0 - boils) * change_k + boils * (cases.boil_c[:, np.newaxis] - temp_c)
     warm = ~shut & (open_s > starts_s) & (after.keep_s > 0)
     floor_k = np.minimum(KEEP_WARM_TEMP.value - temp_c, 0.0)

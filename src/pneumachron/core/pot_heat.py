@@ -140,6 +140,38 @@ NATURAL = AfterHold()
 
 
 @dataclass(frozen=True, slots=True)
+class AfterHolds:
+    """What is done after the hold of each case: `AfterHold`, all (V, 1) [s]."""
+
+    wait_s: FloatArray
+    keep_s: FloatArray
+    boil_s: FloatArray
+    stand_s: FloatArray
+
+    @staticmethod
+    def of(ways: AfterHold | Sequence[AfterHold], cases: int) -> "AfterHolds":
+        """One way for all cases, or one for each."""
+        each = [ways] * cases if isinstance(ways, AfterHold) else ways
+        return AfterHolds(
+            np.array([[way.wait_s] for way in each]),
+            np.array([[way.keep_s] for way in each]),
+            np.array([[way.boil_s] for way in each]),
+            np.array([[way.stand_s] for way in each]),
+        )
+
+    def rows(self, which: Rows) -> "AfterHolds":
+        """Some of the cases."""
+        return AfterHolds(
+            self.wait_s[which], self.keep_s[which], self.boil_s[which], self.stand_s[which]
+        )
+
+    @property
+    def open_pot_s(self) -> FloatArray:
+        """From lid off to the end of what is counted. (V, 1)"""
+        return np.asarray(self.boil_s + self.stand_s)
+
+
+@dataclass(frozen=True, slots=True)
 class MeatHeat:
     """What all the meat takes up, on the time grid. (V, n)
 
