@@ -10,11 +10,16 @@ interface Props {
   units: Units;
 }
 
-/** What does not fit: the one change that makes it fit, as a button. */
-export function FixIt({ bench, units }: Props) {
+interface FixProps extends Props {
+  /** Beside which words it stands: those under the pot, or those of a field of the piece. */
+  at: "pot" | "piece";
+}
+
+/** What does not fit: the one change that makes it fit, as a button beside the words. */
+export function FixIt({ bench, units, at }: FixProps) {
   const { problem, change } = bench;
   const fix = problem?.fix;
-  if (!fix) return null;
+  if (!fix || (problem.field === "pot") !== (at === "pot")) return null;
   return (
     <div data-testid="fix" className="mt-2 flex flex-col items-start gap-1 text-[0.875rem]">
       {fix.kind === "batches" && <Batches bench={bench} units={units} />}

@@ -42,7 +42,11 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
         >
           –:––
         </p>
-        <p className="text-pencil">The minutes stand here as soon as the weight does.</p>
+        <p className="text-pencil">
+          {bench.problem
+            ? "Put right what is marked; then the minutes stand here."
+            : "The minutes stand here as soon as the weight does."}
+        </p>
       </div>
     );
   }

@@ -4,6 +4,7 @@ import { useCallback, useId, useState } from "react";
 import type { CatalogueOut, CutOut, HouseholdOut, PlanOut, Shown } from "@/api/client";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { Crust } from "@/features/bench/Crust";
+import { FixIt } from "@/features/bench/FixIt";
 import { KnifeMore, KnifePick } from "@/features/bench/KnifePick";
 import { Ladder } from "@/features/bench/Ladder";
 import { MoreOfPiece } from "@/features/bench/MoreOfPiece";
@@ -223,6 +224,7 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
         onStep={(direction) => change({ count: String(Math.max(1, count + direction)) })}
       />
       <KnifeMore bench={bench} />
+      <FixIt bench={bench} units={units} at="piece" />
       <MeasureField
         label="thickness"
         value={wish.thickness}

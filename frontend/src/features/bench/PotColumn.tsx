@@ -63,7 +63,7 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
           <strong className="font-semibold">{trouble.message}</strong> {trouble.hint}
         </p>
       )}
-      <FixIt bench={bench} units={units} />
+      <FixIt bench={bench} units={units} at="pot" />
       <div
         ref={ref}
         className={`mt-1 flex min-h-0 flex-1 items-center justify-center ${stale ? "stale" : ""}`}
