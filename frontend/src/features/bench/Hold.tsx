@@ -33,23 +33,7 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
   const now = plan && !stale ? `${spokenTime(plan.setting.hold_min)} at ${levelWords(plan)}` : null;
   const said = useRested(now, SAY_MS);
   const [opened, setOpened] = useState(false);
-  if (!plan) {
-    return (
-      <div>
-        <p
-          className="overflow-clip font-bold font-dial text-[4.75rem] text-rule leading-none"
-          aria-hidden="true"
-        >
-          –:––
-        </p>
-        <p className="text-pencil">
-          {bench.problem
-            ? "Put right what is marked; then the minutes stand here."
-            : "The minutes stand here as soon as the weight does."}
-        </p>
-      </div>
-    );
-  }
+  if (!plan) return <NoMinutes wrong={bench.problem !== null} />;
   const { hold_min } = plan.setting;
   const { low, high } = bandOf(plan);
   const guessed = plan.range.some((part) => part.kind === "guessed_thickness");
@@ -101,6 +85,25 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
       {own && <OwnTime bench={bench} />}
       <Expected plan={plan} />
       <Later plan={plan} />
+    </div>
+  );
+}
+
+/** Before there is a plan. */
+function NoMinutes({ wrong }: { wrong: boolean }) {
+  return (
+    <div>
+      <p
+        className="overflow-clip font-bold font-dial text-[4.75rem] text-rule leading-none"
+        aria-hidden="true"
+      >
+        –:––
+      </p>
+      <p className="text-pencil">
+        {wrong
+          ? "Put right what is marked; then the minutes stand here."
+          : "The minutes stand here as soon as the weight does."}
+      </p>
     </div>
   );
 }
