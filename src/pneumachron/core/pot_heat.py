@@ -23,7 +23,7 @@ import numpy as np
 from numpy.lib.stride_tricks import as_strided
 from numpy.typing import NDArray
 from scipy.fft import irfft, next_fast_len, rfft
-from scipy.linalg.lapack import dtrtrs
+from scipy.linalg.blas import dtrsm
 
 from pneumachron.core.constants import (
     CARRY_OVER,
@@ -231,9 +231,9 @@ def linear_rises(source_w: FloatArray, stiff_w_k: FloatArray, lagged_w_k: FloatA
     rises = np.empty_like(source_w)
     step = head.strides[1]
     for case in range(cases):
-        # entry (i, j) stands i - j behind the diagonal: a view, which LAPACK copies by itself
+        # entry (i, j) stands i - j behind the diagonal: a view, which BLAS copies by itself
         matrix = as_strided(head[case, count - 1 :], (count, count), (step, -step))
-        found, _ = dtrtrs(matrix, source_w[case].reshape(-1, count).T, lower=1)
+        found = dtrsm(1.0, matrix, source_w[case].reshape(-1, count).T, lower=1)
         rises[case] = found.T.reshape(source_w.shape[1:])
     return rises
 
