@@ -64,7 +64,7 @@ def serve(
 
 
 def watched_app() -> "FastAPI":
-    """The demo as `dev.py watch` serves it, made anew when a file changes."""
+    """The demo as `dev.py watch` serves it, made again when a file changes."""
     from pneumachron.api.app import LOCAL_HOSTS, create_app
     from pneumachron.demo import scenario
 

@@ -4,12 +4,12 @@ from dataclasses import replace
 
 import pytest
 
-from pneumachron.core.batches import in_batches
+from pneumachron.core.batches import in_batches, whole_load
 from pneumachron.core.cutting import Knife, cut_all
 from pneumachron.core.errors import Fix, WishError
 from pneumachron.core.expect import check_own
 from pneumachron.core.load import Load, Piece
-from pneumachron.core.plan import make_plan, whole_load
+from pneumachron.core.plan import make_plan
 from pneumachron.core.remedies import with_fix
 from pneumachron.core.spread import LEAST_MIN
 from pneumachron.core.wish import Wish
@@ -190,3 +190,33 @@ def test_own_minutes_have_bounds() -> None:
     wings = wish(load("wings", 1.0, 0.027, 10), school="steam", release="quick", texture="holds")
     with pytest.raises(WishError, match="poultry unsafe"):
         make_plan(replace(wings, own_hold_min=0))
+
+
+def test_long_own_minutes_are_answered_too() -> None:
+    """Up to twelve hours, whatever the band says of the kitchen that needs least."""
+    wanted = wish(load("brisket_flat", 1.5, 0.045), texture="very", altitude_m=1150.0)
+    for minutes in (0, 300, 720):
+        found = make_plan(replace(wanted, own_hold_min=minutes)).expectation
+        assert found is not None
+        assert found.low_step <= found.texture_step <= found.high_step
+
+
+def test_more_batches_are_of_all_the_meat() -> None:
+    wanted = in_batches(wish(load("brisket_flat", 12.0, 0.06, 8)), 2)
+    with pytest.raises(WishError) as caught:
+        make_plan(wanted)
+    fix = with_fix(wanted, caught.value).fix
+    assert fix is not None
+    assert fix.kind == "batches"
+    assert int(fix.value) > 2
+    whole = replace(wanted, load=whole_load(wanted), later=())
+    make_plan(in_batches(whole, int(fix.value)))
+
+
+def test_what_is_cut_already_is_not_told_to_be_cut() -> None:
+    wanted = wish(load("brisket_flat", 2.4, 0.045))
+    with pytest.raises(WishError) as caught:
+        make_plan(wanted)
+    fix = with_fix(wanted, caught.value, uncut=False).fix
+    assert fix is not None
+    assert fix.kind == "batches"

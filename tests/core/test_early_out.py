@@ -49,3 +49,9 @@ def test_pieces_that_are_done_together_are_left_alone() -> None:
     assert early_out(wish(load("back_ribs", 1.0, 0.025, 2))) is None
     nearly = load("brisket_flat", 0.7, 0.042).pieces + load("brisket_flat", 0.7, 0.043).pieces
     assert early_out(wish(Load(nearly))) is None
+
+
+def test_poultry_takes_one_time_that_is_safe_for_all() -> None:
+    """Published: USDA FSIS, poultry 165 °F in the thickest piece (from memory)."""
+    unlike = load("wings", 0.6, 0.02, 8).pieces + load("wings", 0.9, 0.045, 6).pieces
+    assert early_out(wish(Load(unlike), texture="chewy", school="steam", release="quick")) is None

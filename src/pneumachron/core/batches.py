@@ -50,6 +50,13 @@ def in_batches(wish: Wish, count: int) -> Wish:
     return replace(wish, load=loads[0], later=tuple(loads[1:]))
 
 
+def whole_load(wish: Wish) -> Load:
+    """The meat of all batches."""
+    if not wish.later:
+        return wish.load
+    return Load(tuple(piece for load in (wish.load, *wish.later) for piece in load.pieces))
+
+
 def one_by_one(wish: Wish) -> tuple[Wish, ...]:
     """The batches of a wish, each on its own; all but the first go into a hot pot."""
     return _hot_after_first([wish.load, *wish.later], replace(wish, later=()))

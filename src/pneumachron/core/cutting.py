@@ -156,7 +156,7 @@ def remade(
     length_m: float | None = None,
     start_temp_c: float | None = None,
 ) -> Piece:
-    """The same piece with another mass, length or start, checked anew.
+    """The same piece with another mass, length or start, checked again.
 
     Raises
     ------

@@ -45,12 +45,14 @@ class EarlyOut:
 def early_out(wish: Wish) -> EarlyOut | None:
     """Both cycles for a load of unlike pieces; None when all are done together.
 
+    Nor with poultry: it takes one time, in which the thickest piece is safe (poultry.py).
+
     Raises
     ------
     WishError : the wish itself cannot be met.
     """
     kinds = wish.load.kinds()
-    if len(kinds) < 2:
+    if len(kinds) < 2 or any(piece.cut.kind == "poultry" for piece, _ in kinds):
         return None
     setup = set_up(wish)
     cases, meat = first_cases(setup)

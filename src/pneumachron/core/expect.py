@@ -17,6 +17,11 @@ LEAST_SD_LN = 0.02
 """No time is known better than to the half minute. Judgement."""
 
 
+ROOM_RATIO = 2.0
+"""In the kitchen that needs least, an own time counts for at most so many times as much: no band
+is wider on that side, and a search must have room for it. Judgement."""
+
+
 @dataclass(frozen=True, slots=True)
 class Expectation:
     """What comes of the cook's own time, for the slowest piece."""
@@ -61,8 +66,9 @@ def expectation(
     """What the first case of a search comes to, with the band of the engine's own time.
 
     `kind` is the slowest kind of piece and its index. In a kitchen that wants more time, a given
-    one does what a shorter one would do elsewhere.
+    one does what a shorter one would do elsewhere. The search has room for `ROOM_RATIO` times it.
     """
+    room_min = ROOM_RATIO * hold_min
     usual = max(float(usual_min), LEAST_MIN)
     own = max(float(hold_min), LEAST_MIN)
     low, high = max(band.low_min, LEAST_MIN), max(band.high_min, LEAST_MIN)
@@ -73,7 +79,7 @@ def expectation(
         usual_min,
         _step(search, hold_min, kind),
         _step(search, hold_min * usual / high, kind),
-        _step(search, hold_min * usual / low, kind),
+        _step(search, min(hold_min * usual / low, room_min), kind),
         NormalDist().cdf(away / sd),
     )
 

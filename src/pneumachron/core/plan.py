@@ -10,7 +10,7 @@ from typing import Literal, TypeAlias
 
 import numpy as np
 
-from pneumachron.core.batches import SWAP, one_by_one
+from pneumachron.core.batches import SWAP, one_by_one, whole_load
 from pneumachron.core.cases import (
     NOMINAL,
     RAW_STEP,
@@ -25,7 +25,7 @@ from pneumachron.core.cases import (
 )
 from pneumachron.core.cautions import Caution, cautions_for
 from pneumachron.core.constants import FROZEN_EXTRA, LADDER_STEP, PURGE_HEAT
-from pneumachron.core.expect import Expectation, check_own, expectation
+from pneumachron.core.expect import ROOM_RATIO, Expectation, check_own, expectation
 from pneumachron.core.facts import Facts
 from pneumachron.core.hold import Run, Search
 from pneumachron.core.liquid import Ending, ending
@@ -178,7 +178,7 @@ def make_plan(wish: Wish) -> Plan:
     """
     setup = set_up(wish)
     own = wish.own_hold_min
-    search = Search(*cases_of(setup), setup.after, at_least_s=60.0 * (own or 0))
+    search = Search(*cases_of(setup), setup.after, at_least_s=60.0 * ROOM_RATIO * (own or 0))
     need = search.meat.dose_min[..., np.newaxis] * np.array([1.0, LADDER_STEP.value])
     extra_min = frozen_extra_min(wish.load)
     holds_min = search.solve(need) / 60.0 + extra_min
@@ -243,13 +243,6 @@ def make_plan(wish: Wish) -> Plan:
         else expectation(search, own, usual_min, spread, kind=(slowest, piece)),
         later=_later(wish),
     )
-
-
-def whole_load(wish: Wish) -> Load:
-    """The meat of all batches."""
-    if not wish.later:
-        return wish.load
-    return Load(tuple(piece for load in (wish.load, *wish.later) for piece in load.pieces))
 
 
 def _later(wish: Wish) -> tuple[Batch, ...]:

@@ -4,25 +4,27 @@ from collections.abc import Callable, Iterator
 from dataclasses import replace
 from functools import partial
 
-from pneumachron.core.batches import in_batches, one_by_one
+from pneumachron.core.batches import in_batches, one_by_one, whole_load
 from pneumachron.core.cutting import Knife, bones_of, cut_all
 from pneumachron.core.errors import Fix, WishError
 from pneumachron.core.racks import SCHOOL_RACKS
 from pneumachron.core.standing import ANYHOW
 from pneumachron.core.wish import Wish, set_up
 
-DOES_NOT_FIT = frozenset(
-    {"too_long", "too_tall", "does_not_lie", "too_full", "frozen_together", "no_room"}
-)
+DOES_NOT_FIT = frozenset({"too_long", "too_tall", "does_not_lie", "too_full", "frozen_together"})
 """Codes of what a change of place, knife or batches can mend."""
 MOST_BATCHES = 4
 
 
-def with_fix(wish: Wish, error: WishError) -> WishError:
-    """The same error with the one change that mends it in place of its hint, where there is one."""
+def with_fix(wish: Wish, error: WishError, *, uncut: bool = True) -> WishError:
+    """The same error with the one change that mends it in place of its hint, where there is one.
+
+    `uncut` : one kind of piece, which the knife has not touched; only that can be told to be cut
+    """
     if error.code not in DOES_NOT_FIT:
         return error
-    for fix, hint, change in _changes(wish):
+    knife = _cuts(wish) if uncut and not wish.later else iter(())
+    for fix, hint, change in (*_places(wish), *knife, *_more_batches(wish)):
         if _goes(change):
             return WishError(
                 error.code, error.field, error.message, hint, entry=error.entry, fix=fix
@@ -33,8 +35,8 @@ def with_fix(wish: Wish, error: WishError) -> WishError:
 _Change = tuple[Fix, str, Callable[[], Wish]]
 
 
-def _changes(wish: Wish) -> Iterator[_Change]:
-    """The least change first."""
+def _places(wish: Wish) -> Iterator[_Change]:
+    """Where and how it lies, and how much liquid."""
     if (wish.rack or SCHOOL_RACKS[wish.school]) != "none":
         yield (
             Fix("rack", "none"),
@@ -53,6 +55,10 @@ def _changes(wish: Wish) -> Iterator[_Change]:
             "It fits with the usual amount of liquid.",
             lambda: replace(wish, liquid_m3=None),
         )
+
+
+def _cuts(wish: Wish) -> Iterator[_Change]:
+    """Each piece cut smaller."""
     if any(bones_of(piece) >= 4 for piece in wish.load.pieces):
         for bones in (6, 3):
             yield (
@@ -67,11 +73,17 @@ def _changes(wish: Wish) -> Iterator[_Change]:
                 f"It fits when each piece is cut across into {parts}.",
                 partial(cut_all, wish, Knife("across", parts=parts)),
             )
-    for count in range(2, MOST_BATCHES + 1):
+
+
+def _more_batches(wish: Wish) -> Iterator[_Change]:
+    """All the meat in more batches than now."""
+    whole = replace(wish, load=whole_load(wish), later=(), liquid_m3=None)
+    now = 1 + len(wish.later)
+    for count in range(now + 1, max(MOST_BATCHES, now + 2) + 1):
         yield (
             Fix("batches", str(count)),
             f"It fits in {count} batches, one after the other.",
-            partial(in_batches, replace(wish, liquid_m3=None), count),
+            partial(in_batches, whole, count),
         )
 
 

@@ -158,6 +158,12 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
     return in_batches(wish, inputs.batches)
 
 
+def is_uncut(inputs: PlanInputs) -> bool:
+    """Whether there is one kind of piece, and the knife has not touched it."""
+    (first, *others) = inputs.pieces
+    return not others and knife_of(first) is None
+
+
 def whole_pieces(inputs: PlanInputs, defaults: Defaults) -> list[Piece]:
     """One whole piece of each kind, as it was bought.
 

@@ -50,6 +50,7 @@ from pneumachron.services.inputs import (
     Defaults,
     PieceInputs,
     PlanInputs,
+    is_uncut,
     located,
     read_wish,
     whole_pieces,
@@ -99,7 +100,7 @@ def work_out(inputs: PlanInputs, pot: Pot, defaults: Defaults = NOWHERE) -> dict
         try:
             plan = make_plan(wish)
         except WishError as error:
-            raise with_fix(wish, error) from None
+            raise with_fix(wish, error, uncut=is_uncut(inputs)) from None
         wholes = zip(whole_pieces(inputs, defaults), inputs.pieces, strict=True)
         return plan_document(plan) | {
             "habits": habits_document(inputs),
