@@ -132,3 +132,17 @@ def test_a_thick_roast_that_stood_warm_is_thrown_away() -> None:
     assert judge_stopped(roast, 8, 150).step == "throw_away"
     found = judge_stopped(roast, 8, 2)
     assert found.zone_s > 3600  # what is still ahead counts
+
+
+def test_wings_that_are_kept_warm_were_hot_enough_before() -> None:
+    """They are cooler when the lid comes off, and need no more minutes for it."""
+    wanted = wish(
+        load("wings", 0.375, None, 2), school="steam", release="keep_warm", altitude_m=1150.0
+    )
+    for pot_c in (None, 80.0):
+        plan = make_plan(replace(wanted, pot_start_c=pot_c))
+        (outcome,) = plan.outcomes
+        assert floor_min(plan.setup) <= plan.hold_min < 20
+        assert outcome.safety.core_at_open_c < 73.9 < outcome.safety.hottest_c
+        assert outcome.safety.met
+        assert "below_safe_minimum" not in {caution.code for caution in plan.cautions}

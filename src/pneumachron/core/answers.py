@@ -73,8 +73,12 @@ def _batch_key(setup: Setup) -> tuple[str, str, int]:
 
 def _batch(setups: list[Setup]) -> list[Answer]:
     cases, meats = zip(*(first_cases(setup) for setup in setups), strict=True)
+    floors_min = np.array([float(floor_min(setup)) for setup in setups])
     search = Search(
-        PotCases.stacked(cases), MeatCases.stacked(meats), [setup.after for setup in setups]
+        PotCases.stacked(cases),
+        MeatCases.stacked(meats),
+        [setup.after for setup in setups],
+        at_least_s=60.0 * float(floors_min.max()),
     )
     found: dict[int, Answer] = {}
     # what is kept warm or boiled is stepped for long: the others need not go along
@@ -82,7 +86,8 @@ def _batch(setups: list[Setup]) -> list[Answer]:
         rows = [i for i, setup in enumerate(setups) if _is_tended(setup) == tended]
         if rows:
             part = search.rows(np.array(rows))
-            found.update(zip(rows, _answers([setups[i] for i in rows], part), strict=True))
+            answers = _answers([setups[i] for i in rows], part, floors_min[rows])
+            found.update(zip(rows, answers, strict=True))
     return [found[i] for i in range(len(setups))]
 
 
@@ -90,9 +95,8 @@ def _is_tended(setup: Setup) -> bool:
     return setup.after.keep_s > 0 or setup.after.boil_s > 0
 
 
-def _answers(setups: list[Setup], search: Search) -> list[Answer]:
+def _answers(setups: list[Setup], search: Search, floor: FloatArray) -> list[Answer]:
     extra = np.array([frozen_extra_min(setup.wish.load) for setup in setups])
-    floor = np.array([float(floor_min(setup)) for setup in setups])
     pot = setups[0].wish.pot
 
     def settable(exact_min: FloatArray) -> FloatArray:

@@ -80,7 +80,7 @@ def _safety(facts: Facts) -> Iterable[Caution]:
             "below_safe_minimum",
             "careful",
             "thickness",
-            f"The middle reaches only {safety.core_at_open_c:.0f} °C: {cut.short_name} needs "
+            f"The middle reaches only {safety.hottest_c:.0f} °C: {cut.short_name} needs "
             f"{safe.metric} ({safe.us}){rest}. Set more minutes.",
             Source("from memory", "USDA FSIS safe minimum internal temperatures"),
         )

@@ -178,11 +178,13 @@ def make_plan(wish: Wish) -> Plan:
     """
     setup = set_up(wish)
     own = wish.own_hold_min
-    search = Search(*cases_of(setup), setup.after, at_least_s=60.0 * ROOM_RATIO * (own or 0))
+    floor = floor_min(setup)
+    # room for what is set in any case: what is safe, and the cook's own time
+    room_s = 60.0 * max(float(floor), ROOM_RATIO * (own or 0))
+    search = Search(*cases_of(setup), setup.after, at_least_s=room_s)
     need = search.meat.dose_min[..., np.newaxis] * np.array([1.0, LADDER_STEP.value])
     extra_min = frozen_extra_min(wish.load)
     holds_min = search.solve(need) / 60.0 + extra_min
-    floor = floor_min(setup)
     holds_min = np.maximum(holds_min, float(floor))
     hold_exact = float(holds_min[NOMINAL, 0])
     hold_min = usual_min = wish.pot.settable_min(hold_exact)
@@ -341,7 +343,7 @@ def _outcomes(load: Load, run: Run) -> tuple[Outcome, ...]:
                 count=count,
                 texture_step=texture_reached(piece, dose),
                 dryness_ratio=dose / dry_dose_min(piece),
-                safety=safety_of(piece.cut, core, _at(run, core, run.open_s), STEP_S),
+                safety=safety_of(piece.cut, core, _at(run, core, run.open_s), STEP_S, run.open_s),
             )
         )
     return tuple(outcomes)

@@ -1,5 +1,6 @@
 """Poultry has a floor: the thickest it may be must be safe in the middle, whatever is wished."""
 
+from dataclasses import replace
 from math import ceil
 
 import numpy as np
@@ -17,7 +18,8 @@ MOST_MIN = 60
 def floor_min(setup: Setup) -> int:
     """Least hold with which all poultry of a load is safe [min]; 0 when there is none.
 
-    Judged for the largest of 8 in 10 pieces of this weight, at the moment the lid comes off.
+    Judged for the largest of 8 in 10 pieces of this weight, at the moment the pin drops: what is
+    kept warm after that was hot enough before.
     Published: USDA FSIS, 165 °F for poultry (from memory).
     """
     kinds = [piece for piece, _ in setup.wish.load.kinds()]
@@ -26,7 +28,8 @@ def floor_min(setup: Setup) -> int:
         return 0
     cases, meat = cases_of(setup)
     row = slice(THICKEST, THICKEST + 1)
-    search = Search(cases.rows(row), meat.rows(row), setup.after, at_least_s=60.0 * MOST_MIN)
+    pin_down = replace(setup.after, keep_s=0.0, boil_s=0.0)
+    search = Search(cases.rows(row), meat.rows(row), pin_down, at_least_s=60.0 * MOST_MIN)
 
     def is_safe(minutes: int) -> bool:
         _, _, core = search.openings(np.array([60.0 * minutes]))

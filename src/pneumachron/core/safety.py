@@ -75,6 +75,8 @@ class Safety:
     """The core beside the published minimum."""
 
     core_at_open_c: float
+    hottest_c: float
+    """Of the core, up to that moment: what is kept warm is cooler when the lid comes off."""
     safe_core_c: float
     safe_rest_s: float
     above_safe_s: float
@@ -86,13 +88,17 @@ class Safety:
     @property
     def met(self) -> bool:
         """Whether the published minimum was met."""
-        return self.core_at_open_c >= self.safe_core_c and self.above_safe_s >= self.safe_rest_s
+        return self.hottest_c >= self.safe_core_c and self.above_safe_s >= self.safe_rest_s
 
 
-def safety_of(cut: Cut, core_c: FloatArray, core_at_open_c: float, step_s: float) -> Safety:
-    """What a history means beside the minimum of a cut. `core_c` (n,) [°C]"""
+def safety_of(
+    cut: Cut, core_c: FloatArray, core_at_open_c: float, step_s: float, open_s: float = np.inf
+) -> Safety:
+    """What a history means beside the minimum of a cut. `core_c` (n,) [°C], opened at `open_s`."""
+    shut = core_c[step_s * np.arange(len(core_c)) <= open_s]
     return Safety(
         core_at_open_c=core_at_open_c,
+        hottest_c=max(float(shut.max()), core_at_open_c),
         safe_core_c=cut.safe_core_c,
         safe_rest_s=cut.safe_rest_s,
         above_safe_s=step_s * int(np.count_nonzero(core_c >= cut.safe_core_c)),
