@@ -2939,7 +2939,7 @@ export interface components {
              * Code
              * @enum {string}
              */
-            code: "crisped" | "braised";
+            code: "braised" | "crisped";
             /** My Minutes */
             my_minutes: number | null;
             /** Texture */

@@ -12,6 +12,7 @@ from pneumachron.core.answers import Answer
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.early_out import EarlyOut
+from pneumachron.core.habits import habits_of
 from pneumachron.core.load import Piece
 from pneumachron.core.plan import Batch, Outcome, Plan, Trace
 from pneumachron.core.pots import Pot
@@ -140,13 +141,9 @@ def _expectation(plan: Plan) -> dict[str, Any] | None:
 
 def habits_document(inputs: PlanInputs) -> list[dict[str, Any]]:
     """The two habits of a cut, while the cook has not said which is meant."""
-    cut = cut_by_id(inputs.pieces[0].cut)
-    decided = inputs.texture is not None or inputs.my_minutes is not None
-    if cut.crisped_hold_min is None or decided:
+    if inputs.texture is not None or inputs.my_minutes is not None:
         return []
-    crisped = {"my_minutes": cut.crisped_hold_min, "texture": None, "finish": "broiler"}
-    braised = {"my_minutes": None, "texture": cut.default_texture, "finish": None}
-    return [{"code": "braised", **braised}, {"code": "crisped", **crisped}]
+    return [asdict(habit) for habit in habits_of(cut_by_id(inputs.pieces[0].cut))]
 
 
 def early_out_document(wish: Wish, found: EarlyOut | None) -> dict[str, Any] | None:

@@ -1,16 +1,14 @@
 """What the log taught, put into every plan; how far, by which cooks, and set back again."""
 
-from collections.abc import Callable, Iterable, Sequence
+from collections.abc import Iterable, Sequence
 from contextlib import suppress
 from dataclasses import dataclass, replace
 from math import log
 from typing import Any, Literal
 
-import numpy as np
 from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.cases import first_search
 from pneumachron.core.cuts import cut_by_id, cuts
 from pneumachron.core.errors import WishError
 from pneumachron.core.learn import (
@@ -21,10 +19,8 @@ from pneumachron.core.learn import (
     next_experiment,
     taste_belief,
 )
-from pneumachron.core.load import Load, make_piece
-from pneumachron.core.pots import ready_pot
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.usual import more_minutes
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import Defaults, PlanInputs
 from pneumachron.services.untaught import told_by_model
@@ -35,9 +31,6 @@ from pneumachron.store.errors import StoreError
 from pneumachron.store.lessons import Lesson, LessonKind
 from pneumachron.store.records import CookContent, now
 
-USUAL_POT = "tenor"
-NOWHERE_C = 4.0
-"""From a cold refrigerator."""
 LONER = "flanken"
 """A cut too thin to tell anything of the others of its family."""
 
@@ -161,41 +154,12 @@ def heat_ln(learned: Iterable[Learned]) -> float:
     return sum(item.belief.mean for item in learned if item.kind == "heat")
 
 
-USUAL_KG, USUAL_SMALL_KG, USUAL_SMALL = 1.2, 0.1, 10
-"""A usual piece, on which the log is told in minutes; small ones ten in a pot. Judgement."""
-
-
-def usual_minutes(cut_id: str, altitude_m: float) -> Callable[[float], float]:
-    """How many minutes more a usual piece of a cut takes for a belief in ln dose."""
-    cut = cut_by_id(cut_id)
-    count = USUAL_SMALL if cut.small or cut.blocks else 1
-    mass_kg = USUAL_SMALL_KG if count > 1 else USUAL_KG
-    piece = make_piece(cut, mass_kg=mass_kg, thickness_m=None, start_temp_c=NOWHERE_C)
-    wish = Wish(
-        load=Load((piece,) * count),
-        pot=ready_pot(USUAL_POT),
-        texture_step=float(TEXTURES.index(cut.default_texture)),
-        school=cut.default_school,
-        release=None,
-        level="high",
-        altitude_m=altitude_m,
-    )
-    search = first_search(set_up(wish))
-
-    def more_min(taste_ln: float) -> float:
-        need = search.meat.dose_min[..., np.newaxis] * np.array([1.0, np.exp(taste_ln)])
-        plain_s, moved_s = search.solve(need)[0]
-        return float(moved_s - plain_s) / 60.0
-
-    return more_min
-
-
 def in_minutes(learned: Learned, altitude_m: float) -> dict[str, float | None]:
     """A belief of a cut in minutes of a usual piece, with its span."""
     try:
-        more_min = usual_minutes(learned.key, altitude_m)
         belief = learned.belief
-        found = [round(more_min(ln), 1) for ln in (belief.mean, belief.low, belief.high)]
+        beliefs = (belief.mean, belief.low, belief.high)
+        found = [round(more, 1) for more in more_minutes(learned.key, beliefs, altitude_m)]
     except WishError:
         return {}
     return dict(zip(("moved_min", "low_min", "high_min"), found, strict=True))

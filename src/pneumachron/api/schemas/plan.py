@@ -1,7 +1,7 @@
 """A wish and the plan that answers it."""
 
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated
 
 from pydantic import Field
 
@@ -12,6 +12,7 @@ from pneumachron.core.constants import SourceKind
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.cutting import CutWay
 from pneumachron.core.finish import FinishKind
+from pneumachron.core.habits import HabitCode
 from pneumachron.core.liquid import MAX_SUGAR_KG_M3, SaucePlace
 from pneumachron.core.load import MAX_KINDS, MAX_PIECES, Shape
 from pneumachron.core.plan import MAX_TRACE, PhaseKind
@@ -253,7 +254,7 @@ class BatchOut(Closed):
 class HabitOut(Closed):
     """One of two habits of a cut, and what to set for it."""
 
-    code: Literal["crisped", "braised"]
+    code: HabitCode
     my_minutes: int | None
     texture: Texture | None
     finish: FinishKind | None
