@@ -51,7 +51,7 @@ def test_a_log_comes_in_once_and_bad_rows_are_told(folder: Path, tmp_path: Path)
 
 @pytest.mark.parametrize(
     ("content", "code"),
-    [(b"a,b\n1,2\n", "columns"), (b"{}", "jsonld"), (b"\xff\xfe\x00", "not_text")],
+    [(b"a,b\n1,2\n", "columns"), (b"{}", "jsonld"), (b"\xff\xfe\x00", "body_not_utf8")],
 )
 def test_what_is_no_log_is_told_in_one_line(
     folder: Path, tmp_path: Path, content: bytes, code: str

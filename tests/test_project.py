@@ -100,6 +100,8 @@ def test_worked_example_in_the_docs() -> None:
         ("core/units.py", "import sqlalchemy"),
         ("core/plan.py", "from pneumachron.store import plans"),
         ("core/cuts.py", "from pneumachron.recipes import model"),
+        ("core/cuts.py", "from pneumachron.text import say"),
+        ("recipes/model.py", "from pneumachron.text import say"),
         ("recipes/model.py", "import sqlalchemy"),
         ("store/plans.py", "from pneumachron.api import app"),
         ("services/planning.py", "import fastapi"),

@@ -5,17 +5,33 @@ import os
 import sys
 from collections.abc import Iterator
 from contextlib import contextmanager, nullcontext, suppress
+from dataclasses import dataclass
 from pathlib import Path
 from typing import TYPE_CHECKING, Annotated, Any, NoReturn
 
 import typer
 from platformdirs import user_data_path
 
+from pneumachron.text.reader import Locale, Units
+
 if TYPE_CHECKING:
     from fastapi import FastAPI
+    from sqlalchemy.orm import Session
 
+    from pneumachron.api.problems import Trouble
+    from pneumachron.core.errors import Param
     from pneumachron.store.db import Database
 
+
+@dataclass(slots=True)
+class _Chosen:
+    """Locale and units that were asked for, over those of the household."""
+
+    locale: Locale | None = None
+    units: Units | None = None
+
+
+CHOSEN = _Chosen()
 app = typer.Typer(no_args_is_help=True, add_completion=False, pretty_exceptions_enable=False)
 DataFolder = Annotated[
     Path,
@@ -32,6 +48,25 @@ MAX_LOG_BYTES = 128 * 1024 * 1024
 """A hundred thousand cooks with long notes."""
 MAX_BACKUP_BYTES = 1024 * 1024 * 1024
 """Some thousands of photos."""
+
+
+@app.callback()
+def main(
+    locale: Annotated[Locale | None, typer.Option(help="The household's when left out.")] = None,
+    units: Annotated[Units | None, typer.Option(help="The household's when left out.")] = None,
+) -> None:
+    """Pressure-cooker plans for ribs, brisket, short ribs and pork shoulder."""
+    CHOSEN.locale, CHOSEN.units = locale, units
+    _read_by()
+
+
+def _read_by(session: "Session | None" = None) -> None:
+    """Answer in the words of the household, or in those that were asked for."""
+    from pneumachron.services.households import reader_here
+    from pneumachron.text.reader import ANYBODY, READING, Reader
+
+    here = ANYBODY if session is None else reader_here(session)
+    READING.set(Reader(CHOSEN.locale or here.locale, CHOSEN.units or here.units))
 
 
 @app.command()
@@ -93,15 +128,17 @@ def _check_folder(data: Path, port: int) -> None:
     from pneumachron.store.db import Database
     from pneumachron.store.errors import StoreError
     from pneumachron.store.folder import held
+    from pneumachron.text.reader import READING
 
     try:
         with held(data, port):
             Database(data).close()
     except (StoreError, OSError) as error:
-        words = problem_of(error)
-        if words is None:
+        found = problem_of(error)
+        if found is None:
             raise
-        typer.echo(f"{words.message} {words.hint}", err=True)
+        reader = READING.get()
+        typer.echo(f"{found.message(reader)} {found.hint(reader)}", err=True)
         raise typer.Exit(2) from None
 
 
@@ -176,10 +213,11 @@ def ask(
 
     if question not in QUESTIONS:
         known = ", ".join(QUESTIONS)
-        _fail("unknown_question", f"“{question}” is not a question.", None, f"Ask one of: {known}.")
+        _fail("unknown_question", question=question, known=known)
     kind = QUESTIONS[question]
     text = _read(file)
     with _told(), _opened(data) as database, database.session() as session:
+        _read_by(session)
         asked = kind.asked.model_validate_json(text)
         answer = kind.answered.model_validate(kind.answer(asked, session))
         typer.echo(answer.model_dump_json(indent=2))
@@ -238,7 +276,7 @@ def use_copy(
         try:
             copies.file_of(data, name)
         except LookupError:
-            _fail("no_copy", f"There is no copy {name}.", "name", "pneumachron copies lists them.")
+            _fail("no_copy", "name", name=name)
         if database.exists() and copies.is_whole(database):
             copies.make(database, "before-restore")
             copies.bring_back(database, name)
@@ -312,7 +350,7 @@ def _told() -> Iterator[None]:
         found = problem_of(error)
         if found is None:
             raise
-        _fail(found.code, found.message, found.field, found.hint or "")
+        _tell(found)
 
 
 def _read(file: str, most: int = MAX_FILE_BYTES) -> str:
@@ -323,17 +361,30 @@ def _read(file: str, most: int = MAX_FILE_BYTES) -> str:
             with Path(file).open("rb") as opened:
                 raw = opened.read(most + 1)
         if len(raw) > most:
-            limit = f"{most // 1024} kB"
-            _fail("too_large", f"This is more than {limit}.", None, "Send less at a time.")
+            _fail("too_large", limit_kb=most // 1024)
         return raw.decode("utf-8")
     except OSError as error:
-        _fail("unreadable_file", f"{file}: {error.strerror}.", None, "Check the name.")
+        _fail("unreadable_file", file=file, detail=error.strerror or "")
     except UnicodeDecodeError:
-        _fail("not_text", "This is not UTF-8 text.", None, "Save the file as UTF-8.")
+        _fail("body_not_utf8")
 
 
-def _fail(code: str, message: str, field: str | None, hint: str) -> NoReturn:
-    problem = {"code": code, "message": message, "field": field, "hint": hint}
+def _fail(code: str, field: str | None = None, **params: "Param") -> NoReturn:
+    from pneumachron.api.problems import Trouble
+
+    _tell(Trouble(422, code, params, field))
+
+
+def _tell(trouble: "Trouble") -> NoReturn:
+    from pneumachron.text.reader import READING
+
+    reader = READING.get()
+    problem = {
+        "code": trouble.code,
+        "message": trouble.message(reader),
+        "field": trouble.field,
+        "hint": trouble.hint(reader) or "",
+    }
     typer.echo(json.dumps(problem, ensure_ascii=False), err=True)
     raise typer.Exit(2)
 

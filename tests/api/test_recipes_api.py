@@ -142,7 +142,7 @@ def test_recipes_are_in_the_backup(client: TestClient) -> None:
 def test_what_is_too_large_or_no_recipe_is_refused(client: TestClient) -> None:
     for content, code in (
         (b"\x00" * 100, "not_text"),
-        (b"x" * 2_100_000, "too_large"),
+        (b"x" * 2_100_000, "recipe_too_large"),
         (b"hello", "no_recipe"),
         (b"x" * (MAX_RECIPE_BYTES + 1), "too_large"),
     ):

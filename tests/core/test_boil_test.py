@@ -62,6 +62,6 @@ def test_the_plan_uses_it_and_says_so() -> None:
     plain = make_plan(usual)
     assert weak.phases[0].duration_s > 1.2 * plain.phases[0].duration_s
     reason = next(reason for reason in weak.reasons if reason.fact == "boil_test")
-    assert "30 % weaker" in reason.text
+    assert reason.params == {"share": pytest.approx(0.3), "is": "weaker"}
     assert reason.effect == pytest.approx(-300.0)
     assert "boil_test" not in {reason.fact for reason in plain.reasons}

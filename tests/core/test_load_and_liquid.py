@@ -26,7 +26,6 @@ def trouble(cut: str = "brisket_flat", **measures: float | bool) -> WishError:
     } | measures
     with pytest.raises(WishError) as caught:
         make_piece(cut_by_id(cut), **given_measures)
-    assert caught.value.hint
     return caught.value
 
 
@@ -71,7 +70,7 @@ def test_one_measured_side_gives_the_other() -> None:
 def test_a_load_is_bounded() -> None:
     piece = load("brisket_flat", 0.7, 0.045).pieces[0]
     for count in (0, 151):
-        with pytest.raises(WishError, match="1 to 150"):
+        with pytest.raises(WishError, match="piece_count"):
             Load((piece,) * count)
 
 
@@ -150,7 +149,7 @@ def test_what_does_not_fit_says_what_to_do() -> None:
     with pytest.raises(WishError) as long:
         stand(whole, pot, "short_braise")
     assert long.value.code == "too_long"
-    assert "Cut it into" in long.value.hint
+    assert long.value.params["parts"]
     tall = load("back_ribs", 1.4, 0.025)
     with pytest.raises(WishError) as high:
         stand(tall, pot, "steam")
@@ -159,7 +158,7 @@ def test_what_does_not_fit_says_what_to_do() -> None:
     with pytest.raises(WishError) as full:
         set_up(wish(much, school="bath"))
     assert full.value.code == "too_full"
-    assert "runs" in full.value.hint
+    assert full.value.params["batches"]
 
 
 @pytest.mark.parametrize(("litres", "code"), [(0.1, "below_minimum"), (4.0, "above_maximum")])

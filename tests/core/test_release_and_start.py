@@ -29,8 +29,6 @@ def test_every_release_gives_the_texture(method: ReleaseMethod) -> None:
     assert plan.outcomes[0].texture_step == pytest.approx(2.0, abs=0.06)
     assert plan.setup.release == method
     kind = release_kinds()[method]
-    assert kind.juice
-    assert kind.spray
     assert kind.vents == (minutes(plan, "venting") > 0)
 
 
@@ -98,7 +96,7 @@ def test_default_release(
         cut_by_id(cut), fill, foams=special == "foams", thick_sauce=special == "thick"
     )
     assert (choice.method, choice.wait_s) == expected
-    assert choice.reason.endswith(".")
+    assert choice.why in {special, "full", "thick_sauce", choice.method}
 
 
 @pytest.mark.parametrize(

@@ -22,6 +22,8 @@ from pneumachron.core.steam import ambient_pressure_pa, saturation_temp_c
 from pneumachron.core.wish import Setup, set_up
 from pneumachron.devices.protocol import AwayError, DeviceError, HandAction, PotCommand
 from pneumachron.devices.simulated import Faults, SimulatedPot
+from pneumachron.text.reader import ANYBODY
+from pneumachron.text.render import has_message
 from tests.core.kitchen import load, wish
 
 NOON = datetime(2026, 11, 28, 12, 0, tzinfo=UTC)
@@ -80,8 +82,7 @@ class AnyHands(RuleBasedStateMachine):
             refused = error
         if refused is None:
             return True
-        assert refused.message
-        assert refused.hint
+        assert has_message(f"error-{refused.code}.hint", ANYBODY)
         assert self.shown() == before
         return False
 

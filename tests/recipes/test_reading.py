@@ -123,9 +123,9 @@ BROKEN: list[tuple[bytes, str]] = [
     (b'{"@type":"Recipe"', "broken_json"),
     (b'{"@type":"Recipe","name":"x"}', "no_recipe"),
     (b'{"@type":"Person"}', "no_recipe"),
-    (b"a" * (MAX_BYTES + 1), "too_large"),
+    (b"a" * (MAX_BYTES + 1), "recipe_too_large"),
     (b"<html><script>alert(1)</script></html>", "no_recipe"),
-    ("\n".join(["Title", "Ingredients", *["1 cup water"] * 500]).encode(), "too_long"),
+    ("\n".join(["Title", "Ingredients", *["1 cup water"] * 500]).encode(), "recipe_too_long"),
 ]
 
 
@@ -134,7 +134,6 @@ def test_what_cannot_be_read_is_told_apart(content: bytes, code: str) -> None:
     with pytest.raises(UnreadableError) as told:
         read_recipe(content)
     assert told.value.code == code
-    assert told.value.hint
 
 
 @pytest.mark.parametrize("encoding", ["utf-8", "utf-8-sig", "utf-16", "cp1252", "latin-1"])

@@ -528,6 +528,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/household/introduced": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Skip Introduction
+         * @description Go on with what is assumed of this kitchen.
+         */
+        post: operations["skip_introduction"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -1604,8 +1624,12 @@ export interface components {
             /** Value */
             value: string;
             answer: components["schemas"]["AnswerOut"] | null;
-            /** Trouble */
-            trouble: string | null;
+            refused: components["schemas"]["RefusedOut"] | null;
+            /**
+             * Trouble
+             * @description Why there is no answer.
+             */
+            readonly trouble: string | null;
         };
         /**
          * AnswerOut
@@ -1948,9 +1972,24 @@ export interface components {
             severity: string;
             /** Field */
             field: string;
-            /** Text */
-            text: string;
+            /**
+             * Params
+             * @description what the text speaks of, in SI with the unit in the name
+             */
+            params?: {
+                [key: string]: string | number;
+            };
+            /**
+             * Kept Text
+             * @description of a plan that version 1 stored as text
+             */
+            kept_text?: string | null;
             source: components["schemas"]["SourceOut"];
+            /**
+             * Text
+             * @description The caution as a sentence.
+             */
+            readonly text: string;
         };
         /**
          * ChangesOut
@@ -2648,8 +2687,8 @@ export interface components {
          * @description One kind of piece in two cycles.
          */
         EarlyPieceOut: {
-            /** Cut */
-            cut: string;
+            /** Cut Id */
+            cut_id: string;
             thickness_shown: components["schemas"]["Shown"];
             /** Out Early */
             out_early: boolean;
@@ -2660,6 +2699,11 @@ export interface components {
              * @enum {string}
              */
             texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
+            /**
+             * Cut
+             * @description The short name of the cut.
+             */
+            readonly cut: string;
         };
         /**
          * EndTold
@@ -3018,6 +3062,16 @@ export interface components {
              * @default false
              */
             simulated_teach: boolean;
+            /**
+             * Locale
+             * @description as it is when left out
+             */
+            locale?: ("en-US" | "en-GB") | null;
+            /**
+             * Servings
+             * @description people at the table; as it is when left out
+             */
+            servings?: number | null;
         };
         /**
          * HouseholdOut
@@ -3039,6 +3093,23 @@ export interface components {
             taste_step: number;
             /** Simulated Teach */
             simulated_teach: boolean;
+            /**
+             * Locale
+             * @enum {string}
+             */
+            locale: "en-US" | "en-GB";
+            /** Servings */
+            servings: number;
+            /**
+             * Introduced
+             * @description false until it is set, or skipped
+             */
+            introduced: boolean;
+            /**
+             * Demo
+             * @description all that is here came with the app
+             */
+            demo: boolean;
             altitude_shown: components["schemas"]["Shown"];
             start_shown: components["schemas"]["Shown"];
             /** Version */
@@ -3781,8 +3852,11 @@ export interface components {
              * @enum {string}
              */
             texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
-            /** Looks */
-            looks: string;
+            /**
+             * Dry
+             * @default false
+             */
+            dry: boolean;
             /**
              * Dryness Ratio
              * @description above 1 it is soft but dry
@@ -3804,6 +3878,11 @@ export interface components {
             safe_core_shown: components["schemas"]["Shown"];
             /** Safe Rest S */
             safe_rest_s: number;
+            /**
+             * Looks
+             * @description What one sees when the lid comes off.
+             */
+            readonly looks: string;
         };
         /**
          * PieceOutcome
@@ -4350,13 +4429,28 @@ export interface components {
             effect: number;
             /** Effect Unit */
             effect_unit: string;
-            /** Text */
-            text: string;
+            /**
+             * Params
+             * @description what the text speaks of, in SI with the unit in the name
+             */
+            params?: {
+                [key: string]: string | number;
+            };
+            /**
+             * Kept Text
+             * @description of a plan that version 1 stored as text
+             */
+            kept_text?: string | null;
             /**
              * Source
              * @enum {string}
              */
             source: "published" | "measured" | "common practice" | "from memory" | "fitted" | "judgement";
+            /**
+             * Text
+             * @description The fact as a sentence.
+             */
+            readonly text: string;
         };
         /**
          * RecipeCard
@@ -4488,6 +4582,21 @@ export interface components {
             left_shown: components["schemas"]["Shown"];
         };
         /**
+         * RefusedOut
+         * @description Why something cannot be.
+         */
+        RefusedOut: {
+            /** Code */
+            code: string;
+            /**
+             * Params
+             * @description what the text speaks of, in SI with the unit in the name
+             */
+            params: {
+                [key: string]: string | number;
+            };
+        };
+        /**
          * RelearningOut
          * @description Lessons that are worked out again for a new engine; until all are, the old ones hold.
          */
@@ -4520,14 +4629,25 @@ export interface components {
             boil_s: number;
             /** Soak S */
             soak_s: number;
-            /** Reason */
-            reason: string;
-            /** Juice */
-            juice: string;
-            /** Spray */
-            spray: string;
+            /** Why */
+            why?: ("foams" | "full" | "thick_sauce" | "natural" | "timed" | "quick" | "soak" | "keep_warm") | null;
             /** Pulses */
             pulses: boolean;
+            /**
+             * Reason
+             * @description Why the usual way is usual.
+             */
+            readonly reason: string;
+            /**
+             * Juice
+             * @description What it does to the juice.
+             */
+            readonly juice: string;
+            /**
+             * Spray
+             * @description What comes out of the valve.
+             */
+            readonly spray: string;
         };
         /**
          * RenameIn
@@ -7530,6 +7650,80 @@ export interface operations {
             };
             /** @description Changed elsewhere since it was read */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A request that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    skip_introduction: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseholdOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

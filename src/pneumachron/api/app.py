@@ -24,7 +24,7 @@ from pneumachron.api.routes import ask, cooks, day, kitchen, photos, plans, reci
 from pneumachron.api.watch import Watch
 from pneumachron.files import sweep_unfinished
 from pneumachron.logs import note, writing_to
-from pneumachron.services.households import current_household
+from pneumachron.services.households import reader_here
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.services.photos import sweep_photos
 from pneumachron.services.planning import warm_up
@@ -78,7 +78,7 @@ def create_app(
             sweep_unfinished(folder)
             app.state.database = Database(folder)
             with app.state.database.session() as session:
-                current_household(session)
+                app.state.reader = reader_here(session)
                 if can_write(folder):
                     sweep_photos(session, folder)
             # the first cook should not wait for tables, units and solvers; nor should the start

@@ -48,7 +48,7 @@ async def _turn(request: Request) -> AsyncIterator[None]:
     gate: Semaphore = request.app.state.computing
     async with gate:
         if await request.is_disconnected():
-            raise HTTPException(499, "the client has left")  # nobody reads it
+            raise HTTPException(499)  # nobody reads it
         yield
 
 

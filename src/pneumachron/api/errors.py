@@ -1,37 +1,42 @@
-"""How errors are answered: one shape for all of them, `Problem`, in the words of `problems`."""
+"""How errors are answered: one shape for all of them, `Problem`, in the words of the household."""
 
 from fastapi import FastAPI, Request
 from fastapi.responses import JSONResponse
 from starlette.exceptions import HTTPException
 
-from pneumachron.api.problems import HANDLED, Words, problem_of
+from pneumachron.api.problems import HANDLED, Trouble, problem_of
+from pneumachron.api.sane import CodedHTTPException
 from pneumachron.api.schemas.base import FixOut, Problem
+from pneumachron.core.errors import Param
 from pneumachron.logs import note_error
+from pneumachron.text.reader import READING
 
-HTTP_CODES = {400: "unreadable", 404: "not_found", 405: "not_allowed", 413: "too_large"}
+HTTP_CODES = {
+    400: "bad_request", 404: "no_address", 405: "not_allowed", 413: "too_large", 499: "gone",
+}  # fmt: skip
 
 
-def problem(
-    status: int, code: str, message: str, *, field: str | None = None, hint: str | None = None
-) -> JSONResponse:
+def problem(status: int, code: str, **params: Param) -> JSONResponse:
     """An error as the client gets it."""
-    return answer(Words(status, code, message, field, hint))
+    return answer(Trouble(status, code, params))
 
 
-def answer(words: Words) -> JSONResponse:
-    """Words as an answer; half a pair of code units, which is no text, is replaced."""
+def answer(trouble: Trouble) -> JSONResponse:
+    """An error as an answer; half a pair of code units, which is no text, is replaced."""
+    reader = READING.get()
+    hint = trouble.hint(reader)
     body = Problem(
-        code=words.code,
-        message=_whole(words.message),
-        field=None if words.field is None else _whole(words.field),
-        hint=None if words.hint is None else _whole(words.hint),
-        fix=None if words.fix is None else FixOut(kind=words.fix.kind, value=words.fix.value),
+        code=trouble.code,
+        message=_whole(trouble.message(reader)),
+        field=None if trouble.field is None else _whole(trouble.field),
+        hint=None if hint is None else _whole(hint),
+        fix=None if trouble.fix is None else FixOut(kind=trouble.fix.kind, value=trouble.fix.value),
     )
     # the one shape has four keys; the fifth is there when there is something in it
     without = {"fix"} if body.fix is None else None
-    reply = JSONResponse(body.model_dump(exclude=without), words.status)
-    if words.retry_s is not None:
-        reply.headers["Retry-After"] = str(words.retry_s)
+    reply = JSONResponse(body.model_dump(exclude=without), trouble.status)
+    if trouble.retry_s is not None:
+        reply.headers["Retry-After"] = str(trouble.retry_s)
     return reply
 
 
@@ -43,18 +48,21 @@ def install(app: FastAPI) -> None:
     """Teach the app to speak of errors."""
 
     def told(request: Request, error: Exception) -> JSONResponse:
-        words = problem_of(error)
-        if words is None:
+        trouble = problem_of(error)
+        if trouble is None:
             return unexpected(request, error)
-        if words.status >= 500:
-            note_error(words.code, error)
-        return answer(words)
+        if trouble.status >= 500:
+            note_error(trouble.code, error)
+        return answer(trouble)
 
     def http(_: Request, error: Exception) -> JSONResponse:
         if not isinstance(error, HTTPException):
             raise TypeError("only HTTP errors are handled here")
-        code = HTTP_CODES.get(error.status_code, f"http_{error.status_code}")
-        response = problem(error.status_code, code, f"{error.detail.rstrip('.')}.")
+        if isinstance(error, CodedHTTPException):
+            trouble = Trouble(error.status_code, error.code, error.params)
+        else:
+            trouble = Trouble(error.status_code, HTTP_CODES.get(error.status_code, "bad_request"))
+        response = answer(trouble)
         response.headers.update(error.headers or {})
         return response
 
@@ -68,9 +76,4 @@ def unexpected(request: Request, error: Exception) -> JSONResponse:
     """A mistake of ours; the log says where."""
     route = request.scope.get("route")
     note_error("unexpected", error, route=getattr(route, "path", None))
-    return problem(
-        500,
-        "unexpected",
-        "Something went wrong here, not at your end.",
-        hint="Try again. What you typed is still on the screen.",
-    )
+    return problem(500, "unexpected")

@@ -8,7 +8,6 @@ from urllib.parse import urlsplit
 
 from anyio.to_thread import run_sync
 from starlette.datastructures import Headers, MutableHeaders
-from starlette.exceptions import HTTPException
 from starlette.requests import HTTPConnection, Request
 from starlette.responses import HTMLResponse, RedirectResponse, Response
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
@@ -26,12 +25,14 @@ from pneumachron.api.lan import (
     digest_of,
 )
 from pneumachron.api.problems import problem_of
+from pneumachron.api.sane import CodedHTTPException
 from pneumachron.logs import note
 from pneumachron.recipes.model import MAX_BYTES
 from pneumachron.services.photos import MAX_PHOTO_BYTES
 from pneumachron.store import devices
 from pneumachron.store.db import Database
 from pneumachron.store.errors import StoreError
+from pneumachron.text.reader import ANYBODY, READING
 
 MAX_BODY_BYTES = 256 * 1024
 """A plan is under 10 kB."""
@@ -69,6 +70,7 @@ class Guard:
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         """Pass a request on, or answer it here."""
+        READING.set(getattr(scope["app"].state, "reader", ANYBODY) if "app" in scope else ANYBODY)
         if scope["type"] != "http":
             await self.app(scope, receive, send)
             return
@@ -97,7 +99,7 @@ class Guard:
             seen += len(message.get("body", b""))
             if seen > limit:
                 # FastAPI passes this one on; any other error becomes "cannot parse"
-                raise HTTPException(413, _too_large(limit))
+                raise CodedHTTPException(413, "too_large", limit_kb=limit // 1024)
             return message
 
         try:
@@ -126,24 +128,14 @@ class Guard:
 
     def _refusal(self, method: str, headers: Headers, limit: int) -> ASGIApp | None:
         if _host_name(headers.get("host", "")) not in self.hosts:
-            return problem(
-                400,
-                "unknown_host",
-                "This address is not served here.",
-                hint="Open the address that the start of the app printed.",
-            )
+            return problem(400, "unknown_host")
         origin = headers.get("origin")
         foreign = origin is not None and urlsplit(origin).netloc != headers.get("host")
         if method not in _SAFE_METHODS and foreign:
-            return problem(
-                403,
-                "foreign_origin",
-                "Another site may not change anything here.",
-                hint="Use the app's own pages.",
-            )
+            return problem(403, "foreign_origin")
         length = headers.get("content-length", "0")
         if not length.isdigit() or int(length) > limit:
-            return problem(413, "too_large", _too_large(limit), hint="Send less at a time.")
+            return problem(413, "too_large", limit_kb=limit // 1024)
         return None
 
 
@@ -156,8 +148,8 @@ async def _paired(request: HTTPConnection, pairing: Pairing) -> Response:
     try:
         await run_sync(_keep_device, database, name, digest)
     except StoreError as error:
-        words = problem_of(error)
-        return unexpected_pairing() if words is None else answer(words)
+        trouble = problem_of(error)
+        return unexpected_pairing() if trouble is None else answer(trouble)
     pairing.let_in(digest)
     note("paired")
     response = RedirectResponse("/cook", status_code=303)
@@ -169,7 +161,7 @@ async def _paired(request: HTTPConnection, pairing: Pairing) -> Response:
 
 def unexpected_pairing() -> Response:
     """A pairing that could not be written down."""
-    return problem(500, "not_paired", "The pairing could not be kept.", hint="Scan a new code.")
+    return problem(500, "pairing_not_kept")
 
 
 def _keep_device(database: Database, name: str, digest: str) -> None:
@@ -198,12 +190,7 @@ NOT_PAIRED = """<!doctype html>
 def _not_paired(path: str) -> Response:
     """What a browser that is not paired gets: what to do, and nothing else."""
     if path.startswith("/api/"):
-        return problem(
-            403,
-            "not_paired",
-            "This device is not paired.",
-            hint="Scan the pairing code in My kitchen, on the computer that runs the app.",
-        )
+        return problem(403, "not_paired")
     return HTMLResponse(NOT_PAIRED, status_code=403)
 
 
@@ -217,10 +204,6 @@ def _limit_of(path: str) -> int:
     if path.startswith(DAY_PATH):
         return MAX_DAY_BYTES
     return MAX_RECIPE_BYTES if path.startswith(RECIPES_PATH) else MAX_BODY_BYTES
-
-
-def _too_large(limit: int) -> str:
-    return f"This is more than {limit // 1024} kB."
 
 
 def _host_name(host: str) -> str:

@@ -1,17 +1,20 @@
-"""One map from errors to words: HTTP answers and the command line say the same."""
+"""One map from errors to codes: HTTP answers and the command line say the same.
+
+The words of a code stand in `text/catalogs`: `error-` and the code, `.hint` for what to do.
+"""
 
 import errno
 import json
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field
 from functools import singledispatch
 
 from fastapi.exceptions import RequestValidationError
 from pydantic import ValidationError
 
 from pneumachron.core.cook.sheet import SheetError
-from pneumachron.core.errors import Fix, OutOfRangeError, ShapeError, WishError
+from pneumachron.core.errors import CodedError, Fix, OutOfRangeError, Param, ShapeError, WishError
 from pneumachron.devices.protocol import DeviceError
-from pneumachron.recipes.errors import RecipeError
 from pneumachron.services.errors import VersionError
 from pneumachron.store.errors import (
     BusyError,
@@ -22,6 +25,8 @@ from pneumachron.store.errors import (
     NotFoundError,
     StaleError,
 )
+from pneumachron.text.reader import Reader
+from pneumachron.text.render import has_message, render
 
 _FULL = frozenset({errno.ENOSPC, errno.EDQUOT, errno.EFBIG})
 _UNWRITABLE = _FULL | {errno.EROFS, errno.EACCES, errno.EPERM, errno.EIO}
@@ -30,179 +35,138 @@ MAX_WORDS = 300
 
 
 @dataclass(frozen=True, slots=True)
-class Words:
-    """An error as a person reads it, and as HTTP numbers it."""
+class Trouble:
+    """An error as HTTP numbers it; its words follow from the code."""
 
     status: int
     code: str
-    message: str
+    params: Mapping[str, Param] = field(default_factory=dict)
     field: str | None = None
-    hint: str | None = None
     fix: Fix | None = None
     """The one change that would do."""
     retry_s: int | None = None
     """Seconds after which the same may work."""
 
+    def message(self, reader: Reader) -> str:
+        """What happened."""
+        return render(f"error-{self.code}", self.params, reader)
+
+    def hint(self, reader: Reader) -> str | None:
+        """What to do, where something can be done."""
+        if self.fix is not None:
+            return render(f"fix-{self.fix.kind}", {"value": self.fix.value}, reader)
+        code = f"error-{self.code}.hint"
+        return render(code, self.params, reader) if has_message(code, reader) else None
+
 
 @singledispatch
-def problem_of(_error: BaseException) -> Words | None:
-    """What to say of an error; None: it is a mistake of ours.
-
-    The parts of a refused schema are read from its attributes, never from its text.
-    """
+def problem_of(_error: BaseException) -> Trouble | None:
+    """What an error comes to; None: it is a mistake of ours."""
     return None
 
 
 @problem_of.register
-def _asked(error: WishError | RecipeError) -> Words:
+def _coded(error: CodedError) -> Trouble:
     fix = error.fix if isinstance(error, WishError) else None
-    return Words(422, error.code, error.message, error.field, error.hint, fix)
+    status = 409 if isinstance(error, SheetError | DeviceError) else 422
+    return Trouble(status, error.code, error.params, error.field or None, fix)
 
 
 @problem_of.register
-def _range(error: OutOfRangeError) -> Words:
-    return Words(
-        422,
-        "out_of_range",
-        f"{error.name} is {error.value:g} {error.unit}.",
-        error.name,
-        f"It must be {error.low:g} to {error.high:g} {error.unit}.",
-    )
+def _range(error: OutOfRangeError) -> Trouble:
+    params: dict[str, Param] = {
+        "name": error.name, "given": error.value, "least": error.low, "most": error.high,
+        "unit": error.unit,
+    }  # fmt: skip
+    return Trouble(422, "out_of_range", params, error.name)
 
 
 @problem_of.register
-def _shape(error: ShapeError) -> Words:
-    return Words(
-        422, "not_whole", f"{str(error)[:MAX_WORDS]}.", None, "Restore it from an older copy."
-    )
+def _shape(error: ShapeError) -> Trouble:
+    return Trouble(422, "not_whole_file", {"detail": str(error)[:MAX_WORDS]})
 
 
 @problem_of.register
-def _missing(error: NotFoundError) -> Words:
-    return Words(
-        404,
-        "not_found",
-        f"There is no such {error.kind} here.",
-        None,
-        "It may have been deleted. Go back to the list.",
-    )
+def _missing(error: NotFoundError) -> Trouble:
+    return Trouble(404, "not_found", {"kind": error.kind})
 
 
 @problem_of.register
-def _stale(error: StaleError) -> Words:
-    return Words(
-        409,
-        "changed_elsewhere",
-        f"This {error.kind} was changed elsewhere since you opened it.",
-        "version",
-        "Look at the other version, then choose which one to keep.",
-    )
+def _stale(error: StaleError) -> Trouble:
+    return Trouble(409, "changed_elsewhere", {"kind": error.kind}, "version")
 
 
 @problem_of.register
-def _refused(error: SheetError | DeviceError) -> Words:
-    return Words(409, error.code, error.message, None, error.hint)
+def _version(error: VersionError) -> Trouble:
+    return Trouble(409, "newer_version", {"kind": error.kind})
 
 
 @problem_of.register
-def _version(error: VersionError) -> Words:
-    return Words(
-        409,
-        "newer_version",
-        f"This {error.kind} was written by a newer version of the app.",
-        None,
-        "Update the app, then open it again.",
-    )
+def _busy(_: BusyError) -> Trouble:
+    return Trouble(503, "busy", retry_s=1)
 
 
 @problem_of.register
-def _busy(_: BusyError) -> Words:
-    return Words(
-        503,
-        "busy",
-        "Others are writing at this moment.",
-        None,
-        "Try again in a second; nothing was lost.",
-        retry_s=1,
-    )
-
-
-@problem_of.register
-def _disk(error: DiskError) -> Words:
+def _disk(error: DiskError) -> Trouble:
     return _unwritten(full=error.full)
 
 
-def _unwritten(*, full: bool) -> Words:
-    if full:
-        return Words(
-            507,
-            "disk_full",
-            "The disk is full, so this was not saved.",
-            None,
-            "Make room, then try again. Everything saved before is still there.",
-        )
-    return Words(
-        507,
-        "not_writable",
-        "The data folder cannot be written, so this was not saved.",
-        None,
-        "Check the disk and the permissions of the folder. Everything can still be read.",
-    )
+def _unwritten(*, full: bool) -> Trouble:
+    return Trouble(507, "disk_full" if full else "not_writable")
 
 
 @problem_of.register
-def _system(error: OSError) -> Words | None:
+def _system(error: OSError) -> Trouble | None:
     return _unwritten(full=error.errno in _FULL) if error.errno in _UNWRITABLE else None
 
 
 @problem_of.register
-def _damaged(error: DamagedError) -> Words:
-    hint = "There is no copy to go back to: restore a backup file into an empty folder."
-    if error.copy is not None:
-        hint = f"Go back to the newest good copy: pneumachron use-copy {error.copy}"
-    return Words(503, "damaged", "The database file is damaged.", None, hint)
+def _damaged(error: DamagedError) -> Trouble:
+    return Trouble(503, "damaged", {"copy": error.copy or "none"})
 
 
 @problem_of.register
-def _newer(_: NewerFolderError) -> Words:
-    return Words(
-        409,
-        "newer_folder",
-        "This data folder was written by a newer version of the app.",
-        None,
-        "Update the app, or choose another folder with --data.",
-    )
+def _newer(_: NewerFolderError) -> Trouble:
+    return Trouble(409, "newer_folder")
 
 
 @problem_of.register
-def _in_use(error: FolderInUseError) -> Words:
-    where = "" if error.port is None else f", on port {error.port}"
-    who = "another process" if error.process is None else f"process {error.process}"
-    return Words(
-        409,
-        "folder_in_use",
-        f"This data folder is in use by {who}{where}.",
-        None,
-        "Use the app that is running, or stop it first.",
-    )
+def _in_use(error: FolderInUseError) -> Trouble:
+    # numbers of a process and a port are names: nothing is to group their digits
+    params: dict[str, Param] = {
+        "process": "none" if error.process is None else str(error.process),
+        "port": "none" if error.port is None else str(error.port),
+    }
+    return Trouble(409, "folder_in_use", params)
+
+
+_KINDS = frozenset({
+    "missing", "extra_forbidden", "string_too_long", "too_long", "string_too_short", "too_short",
+    "less_than_equal", "greater_than_equal", "less_than", "greater_than", "literal_error",
+    "int_parsing", "int_type", "int_from_float", "float_parsing", "float_type", "bool_parsing",
+    "bool_type", "string_type", "list_type", "dict_type", "model_attributes_type",
+    "string_pattern_mismatch", "json_invalid",
+})  # fmt: skip
+"""What a schema finds that there are words for; anything else is "cannot be read"."""
+_LIMITS = ("max_length", "min_length", "le", "ge", "lt", "gt")
 
 
 @problem_of.register
-def _invalid(error: RequestValidationError | ValidationError) -> Words:
+def _invalid(error: RequestValidationError | ValidationError) -> Trouble:
     first = error.errors()[0]
     where = [str(part)[:60] for part in first["loc"] if part not in {"body", "query", "path"}]
-    return Words(
-        422,
-        "invalid_input",
-        f"This cannot be read: {str(first['msg'])[:MAX_WORDS]}.",
-        ".".join(where[:12]) or None,
-        "Correct it and try again; nothing was changed.",
-    )
+    limits = [first["ctx"][name] for name in _LIMITS if name in first.get("ctx", {})]
+    params: dict[str, Param] = {
+        "kind": first["type"] if first["type"] in _KINDS else "other",
+        "field": where[-1] if where else "",
+        "limit": str(limits[0]) if limits else "",
+    }
+    return Trouble(422, "invalid_input", params, ".".join(where[:12]) or None)
 
 
 @problem_of.register
-def _json(error: json.JSONDecodeError) -> Words:
-    return Words(422, "not_json", f"This is not JSON: {error.msg}.", None, "Choose another file.")
+def _json(_: json.JSONDecodeError) -> Trouble:
+    return Trouble(422, "not_json")
 
 
 HANDLED: tuple[type[Exception], ...] = tuple(

@@ -73,9 +73,4 @@ def _rendered(item: restore.CookHistory) -> restore.CookHistory:
 
 
 def _not_a_backup() -> WishError:
-    return WishError(
-        "not_a_backup",
-        "file",
-        "This file is not a whole backup of this app; nothing was changed.",
-        "Choose the file that “a copy of everything” wrote.",
-    )
+    return WishError("not_a_backup", "file")

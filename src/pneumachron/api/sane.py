@@ -14,6 +14,8 @@ from fastapi import Request, Response
 from fastapi.routing import APIRoute
 from starlette.exceptions import HTTPException
 
+from pneumachron.core.errors import CodedError, Param
+
 MAX_DEPTH = 40
 """A plan of a day in a backup is ten deep."""
 MAX_VALUES = 200_000
@@ -30,8 +32,16 @@ _STRING = re.compile(rb'"(?:[^"\\]|\\.)*+"', re.DOTALL)
 _OTHER = re.compile(rb"[^\[\]{}]+")
 
 
-class InsaneError(ValueError):
-    """A body that no schema should see; says why."""
+class InsaneError(CodedError):
+    """A body that no schema should see."""
+
+
+class CodedHTTPException(HTTPException):
+    """An HTTP error that there are words for; FastAPI passes it on from inside a body."""
+
+    def __init__(self, status: int, code: str, **params: Param) -> None:
+        super().__init__(status, code)
+        self.code, self.params = code, params
 
 
 def sane_json(body: bytes, most: int = MAX_VALUES) -> Any:  # noqa: ANN401 - any JSON
@@ -47,22 +57,22 @@ def sane_json(body: bytes, most: int = MAX_VALUES) -> Any:  # noqa: ANN401 - any
     json.JSONDecodeError : it is no JSON.
     """
     if body.count(b",") + body.count(b"[") + body.count(b"{") > most:
-        raise InsaneError(f"it holds more than {most} values")
+        raise InsaneError("body_values", most=most)
     try:
         text = body.decode("utf-8")
     except UnicodeDecodeError:
-        raise InsaneError("it is not UTF-8 text") from None
+        raise InsaneError("body_not_utf8") from None
     if body.count(b"[") + body.count(b"{") > MAX_DEPTH and _depth(body) > MAX_DEPTH:
-        raise InsaneError(f"it is nested deeper than {MAX_DEPTH}")
+        raise InsaneError("body_depth", most=MAX_DEPTH)
     try:
         found = json.loads(text, parse_constant=_no_constant, parse_int=_whole, parse_float=_finite)
     except RecursionError:
-        raise InsaneError("it is nested too deeply") from None
+        raise InsaneError("body_depth", most=MAX_DEPTH) from None
     if _HALF.search(body):
         try:
             json.dumps(found, ensure_ascii=False).encode("utf-8")
         except UnicodeEncodeError:
-            raise InsaneError("it holds half a character") from None
+            raise InsaneError("body_half_character") from None
     return found
 
 
@@ -78,20 +88,20 @@ def _depth(body: bytes) -> int:
     return deepest
 
 
-def _no_constant(name: str) -> float:
-    raise InsaneError(f"{name} is not a number")
+def _no_constant(_name: str) -> float:
+    raise InsaneError("body_number")
 
 
 def _whole(text: str) -> int:
     if len(text) > MAX_DIGITS:
-        raise InsaneError(f"a number has more than {MAX_DIGITS} digits")
+        raise InsaneError("body_digits", most=MAX_DIGITS)
     return int(text)
 
 
 def _finite(text: str) -> float:
     found = float(text)
     if found in {float("inf"), float("-inf")}:
-        raise InsaneError("a number is too large")
+        raise InsaneError("body_number")
     return found
 
 
@@ -109,7 +119,7 @@ class SaneRequest(Request):
                 else:
                     self._json = sane_json(body, most)
             except InsaneError as error:
-                raise HTTPException(400, f"This cannot be read: {error}") from None
+                raise CodedHTTPException(400, error.code, **error.params) from None
         return self._json
 
 

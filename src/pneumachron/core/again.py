@@ -79,12 +79,7 @@ def judge_opened(
     _check("hold", hold_min, (0.0, MAX_HOLD_S / 60.0), "min")
     _check("open", open_min, OPEN_RANGE_MIN, "min")
     if seen_step is None and probe_c is None:
-        raise WishError(
-            "nothing_seen",
-            "seen",
-            "Without a look or a reading nothing can be said.",
-            "Say how it looks, or put a probe into the middle.",
-        )
+        raise WishError("nothing_seen", "seen")
     setup = set_up(wish)
     setup = replace(setup, after=replace(setup.after, stand_s=60.0 * open_min + STEP_S))
     cases, meat = first_cases(setup)
@@ -240,21 +235,9 @@ def translate_minutes(wish: Wish, hold_min: int, gauge_pa: float) -> Translated:
     )
 
 
-RESCUES: dict[str, str] = {
-    "ribs": "Lift it out in one go on the rack; pull the meat off the bones for sandwiches, or "
-    "crisp it lying flat.",
-    "brisket": "Chill it overnight in its strained juice and slice it cold; or pull it into the "
-    "sauce.",
-    "short ribs": "Lift the meat off the bones and fold it into the reduced sauce.",
-    "shoulder": "Pull it, drain it well, and crisp it in one layer.",
-    "wings": "Pick the meat off for a salad; crisping would tear it.",
-}
-"""What to do with meat that came out too soft, by family. Common practice."""
-
-
 def rescue(cut: Cut) -> str:
-    """What to do with a piece that is softer than wished."""
-    return RESCUES[cut.family]
+    """Code of what to do with a piece that is softer than wished: by its family."""
+    return f"rescue-{cut.family.replace(' ', '_')}"
 
 
 def rung_of(step: float) -> Texture:

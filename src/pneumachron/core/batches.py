@@ -36,12 +36,7 @@ def in_batches(wish: Wish, count: int) -> Wish:
     if count == 1:
         return wish
     if not 1 <= count <= MAX_RUNS:
-        raise WishError(
-            "batch_count",
-            "batches",
-            f"{count} batches are not planned here.",
-            f"Give 1 to {MAX_RUNS} batches.",
-        )
+        raise WishError("batch_count", "batches", batches=count, most=MAX_RUNS)
     pieces = wish.load.pieces
     if len(pieces) < count:
         knife = Knife("across", parts=ceil(count / len(pieces)))
@@ -93,12 +88,7 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
                 refusal = error
     if refusal is not None and len(pieces) <= MAX_RUNS:
         raise refusal
-    raise WishError(
-        "too_many_runs",
-        "count",
-        f"This would take more than {MAX_RUNS} runs of the pot.",
-        "Take a bigger pot, or cook less.",
-    )
+    raise WishError("too_many_runs", "count", most=MAX_RUNS)
 
 
 def _lies_well(wish: Wish) -> bool:

@@ -45,12 +45,7 @@ def heat_ratio_of(pot: Pot, altitude_m: float, start_c: float, minutes: float) -
     WishError : minutes or a start that no pot with this plate can have.
     """
     if not 0.0 <= start_c <= 60.0:
-        raise WishError(
-            "boil_start",
-            "start",
-            f"Water at {start_c:.0f} °C is no start for this test.",
-            "Take cold tap water, 5 to 25 °C.",
-        )
+        raise WishError("boil_start", "start", start_c=start_c)
     low, high, _ = LIMITS["heat_ratio"]
 
     def gap(ratio: float) -> float:
@@ -64,9 +59,10 @@ def heat_ratio_of(pot: Pot, altitude_m: float, start_c: float, minutes: float) -
         raise WishError(
             "boil_minutes",
             "minutes",
-            f"{minutes:.0f} min cannot be: with {pot.heater_w:.0f} W a litre takes "
-            f"{fastest:.0f} to {min(slowest, 99):.0f} min.",
-            "A litre of cold water, lid off, strongest setting, until it boils all over.",
+            given_min=minutes,
+            power_w=pot.heater_w,
+            fastest_min=fastest,
+            slowest_min=min(slowest, 99),
         )
     return float(brentq(gap, low, high, xtol=1e-4))
 

@@ -69,12 +69,7 @@ def come_up(cases: PotCases, meat: MeatHeat, past_rise_k: FloatArray | None = No
 
 
 def _no_pressure() -> WishError:
-    return WishError(
-        "no_pressure",
-        "pot",
-        "With this load the pot would need over two hours to come to pressure.",
-        "Use less liquid, or a pot with more power.",
-    )
+    return WishError("no_pressure", "pot", longest_s=MAX_COME_UP_S)
 
 
 @dataclass(frozen=True, slots=True)

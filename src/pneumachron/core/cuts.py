@@ -25,6 +25,8 @@ class Cut:
     """A cut of meat. `looks` says for each texture what one sees."""
 
     cut_id: str
+    like: str | None
+    """The cut that it shares with what it does not say itself."""
     name: str
     short_name: str
     kind: str
@@ -102,6 +104,7 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
     crisped = numbers.get("crisped_hold_min")
     return Cut(
         cut_id=cut_id,
+        like=words.get("like"),
         name=words["name"],
         short_name=words["short_name"],
         kind=words["kind"],
@@ -148,9 +151,4 @@ def cut_by_id(cut_id: str) -> Cut:
     try:
         return cuts()[cut_id]
     except KeyError:
-        raise WishError(
-            "unknown_cut",
-            "cut",
-            "This cut is not known here.",
-            f"Choose one of: {', '.join(cuts())}.",
-        ) from None
+        raise WishError("unknown_cut", "cut") from None

@@ -48,12 +48,7 @@ class Knife:
             return _cubes(piece, self.cube_m)
         if self.way in {"lengthwise", "across"}:
             if not 2 <= self.parts <= MAX_PARTS:
-                raise WishError(
-                    "parts",
-                    "parts",
-                    f"A piece cannot be cut into {self.parts} here.",
-                    f"Give 2 to {MAX_PARTS}.",
-                )
+                raise WishError("parts", "parts", parts=self.parts, most=MAX_PARTS)
             return [_sliced(piece, self.parts, axis=int(self.way == "lengthwise"))] * self.parts
         parts = 2 if self.way == "halved" else 4
         return [split(piece, parts)] * parts
@@ -62,12 +57,7 @@ class Knife:
 def _sliced(piece: Piece, parts: int, *, axis: int) -> Piece:
     """One of the parts of a piece cut evenly; `axis` 0 makes it shorter, 1 narrower."""
     if piece.shape == "rolled" and axis == 1:
-        raise WishError(
-            "rolled_lengthwise",
-            "cutting",
-            "A rolled roast comes apart when it is cut along its length.",
-            "Cut it across, or untie it and give it as an even piece.",
-        )
+        raise WishError("rolled_lengthwise", "cutting")
     sizes = [piece.length_m, piece.width_m, piece.thickness_m]
     sizes[axis] /= parts
     if piece.shape == "rolled":
@@ -95,28 +85,13 @@ def _resized(piece: Piece, mass_kg: float, sizes_m: list[float]) -> Piece:
 def _cubes(piece: Piece, cube_m: float) -> list[Piece]:
     """About even cubes; a piece thinner than the edge gives flat ones."""
     if piece.has_bone:
-        raise WishError(
-            "bony_cubes",
-            "cutting",
-            "Meat on the bone does not cut into cubes.",
-            "Take the bone out and choose the boneless cut, or cut it across.",
-        )
+        raise WishError("bony_cubes", "cutting")
     low, high = THICKNESS_RANGE_M
     if not low <= cube_m <= high:
-        raise WishError(
-            "cube_size",
-            "cube",
-            f"Cubes of {100 * cube_m:.1f} cm are outside what this was checked for.",
-            f"Give {100 * low:.1f} to {100 * high:.1f} cm; 4 cm is usual.",
-        )
+        raise WishError("cube_size", "cube", cube_m=cube_m, least_m=low, most_m=high)
     count = max(round(piece.volume_m3 / (cube_m**2 * min(cube_m, piece.thickness_m))), 1)
     if count > MAX_PIECES:
-        raise WishError(
-            "many_cubes",
-            "cube",
-            f"Cubes of {100 * cube_m:.1f} cm would be {count}; at most {MAX_PIECES} go in.",
-            "Cut bigger cubes, or cook them in batches.",
-        )
+        raise WishError("many_cubes", "cube", cube_m=cube_m, count=count, most=MAX_PIECES)
     edge = (piece.volume_m3 / count) ** (1 / 3)
     if piece.thickness_m < edge:
         side = (piece.volume_m3 / count / piece.thickness_m) ** 0.5
@@ -136,12 +111,7 @@ def bones_of(piece: Piece) -> int:
 def _sections(piece: Piece, bones: int) -> list[Piece]:
     """A rack cut between the bones into even sections of about so many; others stay whole."""
     if not 1 <= bones <= MAX_BONES:
-        raise WishError(
-            "section_bones",
-            "section_bones",
-            f"A section of {bones} bones cannot be cut from a rack.",
-            f"Give 1 to {MAX_BONES}; three are usual.",
-        )
+        raise WishError("section_bones", "section_bones", bones=bones, most=MAX_BONES)
     parts = max(round(bones_of(piece) / bones), 1)
     if parts == 1:
         return [piece]

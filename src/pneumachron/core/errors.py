@@ -3,16 +3,19 @@
     CoreError
     ├── OutOfRangeError   a number outside what a formula holds for
     ├── ShapeError        arrays that do not line up
-    └── WishError         what the cook asked for cannot be met, and what to do about it
-        └── MeasureError  a typed measure cannot be read
+    └── CodedError        what a person can do something about: a code with parameters in SI
+        └── WishError         what the cook asked for cannot be met
+            └── MeasureError  a typed measure cannot be read
 
-Handlers read the attributes, never the text.
+An error has no words: `text` has a message for each code. Handlers read the attributes.
 """
 
 from dataclasses import dataclass
-from typing import Literal, TypeAlias
+from typing import Literal, Self, TypeAlias
 
 FixKind: TypeAlias = Literal["rack", "lying", "liquid", "sections", "across", "batches"]
+Param: TypeAlias = str | int | float
+"""A number in SI with its unit in the name of the parameter, or a code of the vocabulary."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,32 +42,61 @@ class ShapeError(CoreError, ValueError):
     """Arrays whose shapes do not line up."""
 
 
-class WishError(CoreError, ValueError):
+class CodedError(CoreError, ValueError):
+    """Something a person can put right.
+
+    `code` names the message in `text`, `params` are what it speaks of; `field` is the input it
+    concerns (`thickness`, `liquid` ...), empty when there is none.
+    """
+
+    def __init__(self, code: str, field: str = "", **params: Param) -> None:
+        self.code, self.field, self.params = code, field, params
+        super().__init__(f"{code} {field} {params}")
+
+    def __reduce__(self) -> tuple[object, ...]:
+        """So that it can come from another process."""
+        return _remade, (type(self), self.code, self.field, self.params)
+
+    @classmethod
+    def of(cls, error: "CodedError", field: str | None = None) -> Self:
+        """The same trouble as an error of this kind, perhaps at another field."""
+        return cls(error.code, error.field if field is None else field, **error.params)
+
+
+def _remade(kind: type[CodedError], code: str, field: str, params: dict[str, Param]) -> CodedError:
+    return kind(code, field, **params)
+
+
+class WishError(CodedError):
     """A wish that cannot be met.
 
-    `code` is for programs, `field` is the input it concerns (`thickness`, `liquid` ...),
-    `message` says what is wrong and `hint` what to do, both in a cook's words. `entry` is the
-    index of the pieces it concerns, where a load has several kinds. `fix` is the one change that
-    meets it, where there is one.
+    `entry` is the index of the pieces it concerns, where a load has several kinds. `fix` is the
+    one change that meets it, where there is one.
     """
 
     def __init__(
         self,
         code: str,
-        field: str,
-        message: str,
-        hint: str,
+        field: str = "",
         *,
         entry: int | None = None,
         fix: Fix | None = None,
+        **params: Param,
     ) -> None:
-        self.code, self.field, self.message, self.hint = code, field, message, hint
+        super().__init__(code, field, **params)
         self.entry, self.fix = entry, fix
-        super().__init__(f"{message} {hint}")
 
     def at_entry(self, entry: int) -> "WishError":
         """The same error, told about the pieces at index `entry`."""
-        return type(self)(self.code, self.field, self.message, self.hint, entry=entry, fix=self.fix)
+        return type(self)(self.code, self.field, entry=entry, fix=self.fix, **self.params)
+
+    def at_field(self, field: str) -> "WishError":
+        """The same error, told about another field."""
+        return type(self)(self.code, field, entry=self.entry, fix=self.fix, **self.params)
+
+    def with_fix(self, fix: Fix) -> "WishError":
+        """The same error, with the change that meets the wish."""
+        return type(self)(self.code, self.field, entry=self.entry, fix=fix, **self.params)
 
 
 class MeasureError(WishError):

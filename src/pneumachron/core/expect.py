@@ -45,19 +45,9 @@ def check_own(hold_min: int, floor_min: int) -> None:
     """
     most = int(MAX_HOLD_S / 60.0)
     if not 0 <= hold_min <= most:
-        raise WishError(
-            "own_minutes",
-            "my_minutes",
-            f"{hold_min} min cannot be set.",
-            f"Give 0 to {most} minutes, or leave it empty.",
-        )
+        raise WishError("own_minutes", "my_minutes", own_min=hold_min, most_min=most)
     if hold_min < floor_min:
-        raise WishError(
-            "unsafe_minutes",
-            "my_minutes",
-            f"{hold_min} min leave the thickest piece of poultry unsafe in the middle.",
-            f"Give at least {floor_min} min here.",
-        )
+        raise WishError("unsafe_minutes", "my_minutes", own_min=hold_min, least_min=floor_min)
 
 
 def expectation(

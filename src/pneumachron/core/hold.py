@@ -243,12 +243,7 @@ class Search:
         ratio = self.held_dose[:, :, np.newaxis, :] / need[..., np.newaxis]
         worst = ratio.min(axis=1)
         if not np.all(worst[..., -1] >= 1.0):
-            raise WishError(
-                "never_done",
-                "thickness",
-                "These pieces would not get there in twelve hours under pressure.",
-                "Cut them thinner.",
-            )
+            raise WishError("never_done", "thickness", longest_s=MAX_HOLD_S)
         reached_s = STEP_S * np.argmax(worst >= 1.0, axis=-1)
         top_s = np.maximum(reached_s - self.up.end_s[:, np.newaxis], 0.0)
         highest_s, lowest_s = (

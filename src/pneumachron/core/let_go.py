@@ -88,12 +88,7 @@ def release(
         found = _Shut.until(cases, terms, after).opened()
         if found is not None:
             return found
-    raise WishError(
-        "no_release",
-        "release",
-        "The pressure would take too long to fall by itself.",
-        "Vent it after ten minutes.",
-    )
+    raise WishError("no_release", "release")
 
 
 @dataclass(frozen=True, slots=True)

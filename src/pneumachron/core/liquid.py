@@ -14,7 +14,6 @@ from pneumachron.core.pots import Pot
 from pneumachron.core.serving import drip_fat_m3, drip_m3
 from pneumachron.core.standing import Standing
 from pneumachron.core.steam import FloatArray
-from pneumachron.core.units import show_volume
 
 BRAISE_M3_PER_KG = 1.5e-4
 """150 ml a kilo, between 1 and 2½ cups. Common practice: 1 cup for 1.4–1.8 kg, 2 for 3.2 kg."""
@@ -221,41 +220,18 @@ def _too_much_meat(load: Load, room_m3: float) -> WishError:
     density = load.mass_kg / load.volume_m3
     most_kg = max(room_m3, 0.0) * density
     if most_kg < 0.05:
-        return WishError(
-            "too_full",
-            "pot",
-            "Rack, sauce and the least liquid alone fill this pot to its line.",
-            "Leave some of them out, or take a bigger pot.",
-        )
-    runs = ceil(load.mass_kg / most_kg)
-    return WishError(
-        "too_full",
-        "mass",
-        f"{load.mass_kg:.1f} kg with the least liquid fills this pot above its maximum line; "
-        f"it takes {most_kg:.1f} kg.",
-        f"Cook it in at least {runs} runs, or take a bigger pot.",
-    )
+        return WishError("too_full_without_meat", "pot")
+    batches = ceil(load.mass_kg / most_kg)
+    return WishError("too_full", "mass", mass_kg=load.mass_kg, most_kg=most_kg, batches=batches)
 
 
 def _check_liquid(liquid_m3: float, lowest_m3: float, highest_m3: float) -> None:
-    least, most = show_volume(lowest_m3), show_volume(highest_m3, at_most=True)
     # an amount that was shown rounded to a spoonful can be typed back
     grace = 5e-6
     if not liquid_m3 >= lowest_m3 - grace:
-        raise WishError(
-            "below_minimum",
-            "liquid",
-            f"{show_volume(liquid_m3).metric} is under this pot's minimum; it would run dry and "
-            "stop.",
-            f"Use at least {least.metric} ({least.us}) of thin liquid.",
-        )
+        raise WishError("below_minimum", "liquid", liquid_m3=liquid_m3, least_m3=lowest_m3)
     if not liquid_m3 <= highest_m3 + grace:
-        raise WishError(
-            "above_maximum",
-            "liquid",
-            f"{show_volume(liquid_m3).metric} with this meat is over the maximum line.",
-            f"Use at most {most.metric} ({most.us}), or less meat.",
-        )
+        raise WishError("above_maximum", "liquid", liquid_m3=liquid_m3, most_m3=highest_m3)
 
 
 @dataclass(frozen=True, slots=True)

@@ -138,19 +138,9 @@ class Load:
         alike = tuple((piece, len(list(same))) for piece, same in groupby(self.pieces))
         object.__setattr__(self, "_kinds", alike)
         if not 1 <= len(self.pieces) <= MAX_PIECES:
-            raise WishError(
-                "piece_count",
-                "count",
-                f"A load has 1 to {MAX_PIECES} pieces; this one has {len(self.pieces)}.",
-                "Give the number of pieces that go into the pot together.",
-            )
+            raise WishError("piece_count", "count", count=len(self.pieces), most=MAX_PIECES)
         if len(self.kinds()) > MAX_KINDS:
-            raise WishError(
-                "kind_count",
-                "count",
-                f"A load has at most {MAX_KINDS} kinds of pieces.",
-                "Give pieces that are nearly alike as one kind.",
-            )
+            raise WishError("kind_count", "count", most=MAX_KINDS)
 
     @property
     def mass_kg(self) -> float:
@@ -207,13 +197,9 @@ def make_piece(
     _check_start(start_temp_c, thickness_m)
     bone = cut.bone_ratio > 0 if has_bone is None else has_bone
     if bone and cut.bone_ratio == 0:
-        raise WishError(
-            "no_bone", "bone", f"{cut.name} has no bone.", "Choose the cut with the bone in."
-        )
+        raise WishError("no_bone", "bone", cut=cut.cut_id)
     if has_membrane and not cut.takes_membrane:
-        raise WishError(
-            "no_membrane", "membrane", f"{cut.name} has no membrane.", "Leave this off."
-        )
+        raise WishError("no_membrane", "membrane", cut=cut.cut_id)
     density = cut.density_kg_m3(has_bone=bone)
     area_m2 = mass_kg / density / (_FULLNESS[shape] * thickness_m)
     if shape == "rolled":
@@ -246,12 +232,7 @@ def _seared_c(cut: Cut, start_temp_c: float, thickness_m: float) -> float:
     WishError : frozen meat does not sear.
     """
     if start_temp_c <= FROZEN_C:
-        raise WishError(
-            "frozen_sear",
-            "start",
-            "Frozen meat does not brown: it steams.",
-            "Put it in without a sear, or thaw it first.",
-        )
+        raise WishError("frozen_sear", "start")
     heat_j_m2k = thickness_m * cut.meat.density_kg_m3 * cut.meat.specific_heat_j_kgk
     return min(start_temp_c + 2 * SEAR_HEAT.value / heat_j_m2k, START_RANGE_C[1])
 
@@ -278,66 +259,34 @@ def _footprint(
 def _check_mass(mass_kg: float) -> None:
     low, high = PIECE_MASS_RANGE_KG
     if not mass_kg >= low:
-        raise WishError(
-            "too_light",
-            "mass",
-            f"A piece of {1000 * mass_kg:.0f} g is too small to work out; "
-            f"at least {1000 * low:.0f} g.",
-            "Check the unit: this is the weight of all pieces together.",
-        )
+        raise WishError("too_light", "mass", mass_kg=mass_kg, least_kg=low)
     if not mass_kg <= high:
-        raise WishError(
-            "too_heavy",
-            "mass",
-            f"A piece of {mass_kg:.1f} kg is more than any pot here takes; at most {high:.0f} kg.",
-            "Check the unit, or cut it and cook it in several runs.",
-        )
+        raise WishError("too_heavy", "mass", mass_kg=mass_kg, most_kg=high)
 
 
 def _check_thickness(thickness_m: float) -> None:
     low, high = THICKNESS_RANGE_M
     if not thickness_m >= low:
-        raise WishError(
-            "too_thin",
-            "thickness",
-            f"{100 * thickness_m:.1f} cm is thinner than this was checked for; "
-            f"at least {100 * low:.1f} cm.",
-            "Check the unit. Meat this thin is done before the pot is at pressure: fry it.",
-        )
+        raise WishError("too_thin", "thickness", thickness_m=thickness_m, least_m=low)
     if not thickness_m <= high:
-        raise WishError(
-            "too_thick",
-            "thickness",
-            f"{100 * thickness_m:.1f} cm is thicker than this was checked for; "
-            f"at most {100 * high:.1f} cm.",
-            "Check the unit, or halve the meat across its thickness.",
-        )
+        raise WishError("too_thick", "thickness", thickness_m=thickness_m, most_m=high)
 
 
 def _check_start(start_temp_c: float, thickness_m: float) -> None:
     low, high = START_RANGE_C
     coldest, _ = FREEZER_RANGE_C
     if start_temp_c <= FROZEN_C and thickness_m > FROZEN_RANGE_M[1]:
-        hours = thaw_hours(thickness_m)
         raise WishError(
             "frozen_too_thick",
             "start",
-            f"Frozen meat of {100 * thickness_m:.1f} cm stays raw inside for too long; up to "
-            f"{100 * FROZEN_RANGE_M[1]:.0f} cm goes in frozen.",
-            f"Thaw it in the refrigerator first, about {hours:.0f} h.",
+            thickness_m=thickness_m,
+            most_m=FROZEN_RANGE_M[1],
+            thaw_s=3600.0 * thaw_hours(thickness_m),
         )
     if not (coldest <= start_temp_c <= FROZEN_C or low <= start_temp_c <= high):
-        if start_temp_c < low:
-            hint = "Meat is either thawed, from -1 °C, or frozen, from -2 down to -30 °C."
-        else:
-            hint = "Give the temperature in its middle; from the refrigerator that is about 4 °C."
-        raise WishError(
-            "start_too_warm" if start_temp_c > high else "start_unclear",
-            "start",
-            f"Raw meat at {start_temp_c:.0f} °C is outside what this was checked for: "
-            f"at most {high:.0f} °C.",
-            hint,
-        )
+        if start_temp_c > high:
+            raise WishError("start_too_warm", "start", start_c=start_temp_c, most_c=high)
+        raise WishError("start_unclear", "start", start_c=start_temp_c, frozen_c=FROZEN_C)
 
 
 def thaw_hours(thickness_m: float) -> float:
@@ -360,21 +309,22 @@ def _check_shape(
     measured: bool,
 ) -> None:
     """The sizes can hold the weight within 40 %, and the thickness is the shortest way."""
-    grams = f"{1000 * mass_kg:.0f} g"
     if width_m * GIVE_RATIO.value**2 < thickness_m:
         raise WishError(
             "thickness_is_not_shortest",
             "thickness",
-            f"A piece of {grams} that is {100 * thickness_m:.1f} cm thick would be only "
-            f"{100 * width_m:.1f} cm wide; the thickness is the shortest way through.",
-            "Measure the shortest way through, or check the weight and the number of pieces.",
+            mass_kg=mass_kg,
+            thickness_m=thickness_m,
+            width_m=width_m,
         )
     ratio = length_m * width_m / area_m2
     if measured and not 1 / 1.4 <= ratio <= 1.4:
         raise WishError(
             "sizes_do_not_hold_weight",
             "length",
-            f"{100 * length_m:.0f} × {100 * width_m:.0f} × {100 * thickness_m:.1f} cm cannot "
-            f"be {grams}: it would weigh about {1000 * mass_kg * ratio:.0f} g.",
-            "Measure again, or leave length and width empty.",
+            length_m=length_m,
+            width_m=width_m,
+            thickness_m=thickness_m,
+            mass_kg=mass_kg,
+            would_kg=mass_kg * ratio,
         )

@@ -146,12 +146,7 @@ def duration_for(piece: Piece, method: OtherMethod, dose_min: float, altitude_m:
     if short_by(low) >= 0:
         return low
     if short_by(high) < 0:
-        raise WishError(
-            "never_done",
-            "method",
-            "By this method it would take more than a day.",
-            "Cut the meat smaller, or choose another method.",
-        )
+        raise WishError("never_done_by_method", "method")
     return float(brentq(short_by, low, high, xtol=STEP_S / 2))
 
 
@@ -185,12 +180,7 @@ def other_way(wish: Wish, method: BackMethod) -> OtherWay:
     setup = set_up(wish)
     pieces = [piece for piece, _ in wish.load.kinds()]
     if any(piece.frozen for piece in pieces) and method != "oven_lid":
-        raise WishError(
-            "frozen_slow",
-            "start",
-            "Frozen meat stays too long between 4 and 60 °C in a slow cooker.",
-            "Thaw it in the refrigerator first.",
-        )
+        raise WishError("frozen_slow", "start")
     liquid = BRAISE_LIQUID[method](setup.filling.liquid_m3)
     times = [
         duration_for(piece, method, piece_dose_min(piece, wish.texture_step), wish.altitude_m)

@@ -30,9 +30,7 @@ def parted(wish: Wish) -> Wish:
     WishError : no whole brisket in it, or parts that the model was not checked for.
     """
     if not is_whole(wish):
-        raise WishError(
-            "not_whole", "parted", "There is no whole brisket to part.", "Leave this off."
-        )
+        raise WishError("not_whole", "parted")
     parts = [part for piece in wish.load.pieces for part in _parts(piece)]
     return replace(wish, load=Load(tuple(parts)), liquid_m3=None)
 

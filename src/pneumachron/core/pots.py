@@ -98,12 +98,7 @@ def ready_pot(pot_id: str) -> Pot:
     try:
         return ready_pots()[pot_id]
     except KeyError:
-        raise WishError(
-            "unknown_pot",
-            "pot",
-            "This pot is not known here.",
-            f"Choose one of: {', '.join(ready_pots())}.",
-        ) from None
+        raise WishError("unknown_pot", "pot") from None
 
 
 LIMITS: dict[str, tuple[float, float, str]] = {
@@ -127,6 +122,7 @@ LIMITS: dict[str, tuple[float, float, str]] = {
 }
 """What a household's pot may measure: from the smallest sold to a canner's little sister. What
 nobody measures comes from a file: it is as in data/pots.csv."""
+_QUANTITIES = {"m³": "volume", "m": "length", "Pa": "pressure", "min": "time", "W": "power"}
 VOLUME_SPREAD = 0.25
 """How far the printed size may be off the cylinder of the measures: rims, curves, rounding."""
 
@@ -144,32 +140,25 @@ def check_pot(pot: Pot) -> None:
             raise WishError(
                 "pot_out_of_range",
                 field,
-                f"{value:g} {unit} is no kitchen pressure cooker: {low:g} to {high:g} {unit}.",
-                "Measure again, or read the plate under the pot.",
+                quantity=_QUANTITIES.get(unit, "other"),
+                given=value,
+                least=low,
+                most=high,
             )
     cylinder = pot.floor_m2 * pot.inner_height_m
     if not 1 - VOLUME_SPREAD <= cylinder / pot.usable_volume_m3 <= 1 + VOLUME_SPREAD:
         raise WishError(
             "pot_does_not_hold",
             "usable_volume_m3",
-            f"{100 * pot.inner_diameter_m:.0f} cm wide and {100 * pot.inner_height_m:.0f} cm high "
-            f"hold {1000 * cylinder:.1f} l, not {1000 * pot.usable_volume_m3:.1f} l.",
-            "Measure the inner pot, from wall to wall and from base to rim.",
+            diameter_m=pot.inner_diameter_m,
+            height_m=pot.inner_height_m,
+            hold_m3=cylinder,
+            volume_m3=pot.usable_volume_m3,
         )
     if not pot.gauge_low_pa < pot.gauge_high_pa:
-        raise WishError(
-            "pot_levels",
-            "gauge_low_pa",
-            "The low level must be under the high one.",
-            "The manual says how many kPa or psi each has; 1 psi is 6.9 kPa.",
-        )
+        raise WishError("pot_levels", "gauge_low_pa")
     if not pot.min_liquid_m3 < 0.5 * pot.max_volume_m3:
-        raise WishError(
-            "pot_minimum",
-            "min_liquid_m3",
-            f"With {1000 * pot.min_liquid_m3:.1f} l as the least there is hardly room for meat.",
-            "The manual says the least liquid: usually 1 to 1½ cups.",
-        )
+        raise WishError("pot_minimum", "min_liquid_m3", liquid_m3=pot.min_liquid_m3)
 
 
 def scaled_pot(base: Pot, pot_id: str, name: str, **numbers: float) -> Pot:

@@ -6,13 +6,13 @@ How fast the pressure falls is worked out in pot_heat.py; numbers live in data/r
 from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cache
-from typing import cast
+from typing import Literal, TypeAlias, cast
 
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cuts import Cut, ReleaseMethod
 from pneumachron.core.errors import WishError
 from pneumachron.core.pot_heat import AfterHold
-from pneumachron.core.tables import read_numbers, read_words
+from pneumachron.core.tables import read_numbers
 
 USUAL_WAIT_S = 600.0
 """How long a timed release waits unless the cook says otherwise. Common practice."""
@@ -35,8 +35,6 @@ class ReleaseKind:
     method: ReleaseMethod
     juice_extra_ratio: float
     """Juice lost on top of the usual drip, as a share of the boneless raw weight."""
-    juice: str
-    spray: str
 
     @property
     def vents(self) -> bool:
@@ -47,13 +45,11 @@ class ReleaseKind:
 @cache
 def release_kinds() -> dict[ReleaseMethod, ReleaseKind]:
     """All ways by id."""
-    numbers, words = read_numbers("releases.csv"), read_words("releases.csv")
+    numbers = read_numbers("releases.csv")
     return {
         cast(ReleaseMethod, method): ReleaseKind(
             method=cast(ReleaseMethod, method),
             juice_extra_ratio=numbers[method]["juice_extra_ratio"],
-            juice=words[method]["juice"],
-            spray=words[method]["spray"],
         )
         for method in numbers
     }
@@ -85,21 +81,22 @@ def after_hold(
     """
     usual_s = USUAL_KEEP_S if method == "keep_warm" else USUAL_SOAK_S
     stay = usual_s if stay_s is None else stay_s
-    _check("wait", wait_s, WAIT_RANGE_S, "before venting")
-    _check("stay", stay, STAY_RANGE_S, "in the pot")
-    _check("boil", boil_s, BOIL_RANGE_S, "of open boiling")
+    _check("wait", wait_s, WAIT_RANGE_S)
+    _check("stay", stay, STAY_RANGE_S)
+    _check("boil", boil_s, BOIL_RANGE_S)
     return _AFTER[method](wait_s, stay, boil_s)
 
 
-def _check(field: str, value_s: float, span_s: tuple[float, float], where: str) -> None:
+def _check(field: str, value_s: float, span_s: tuple[float, float]) -> None:
     low, high = span_s
     if not low <= value_s <= high:
-        raise WishError(
-            field,
-            field,
-            f"{value_s / 60:.0f} min {where} is outside what this was checked for.",
-            f"Give {low / 60:.0f} to {high / 60:.0f} min.",
-        )
+        raise WishError(field, field, given_s=value_s, least_s=low, most_s=high)
+
+
+ReleaseWhy: TypeAlias = Literal[
+    "foams", "full", "thick_sauce", "natural", "timed", "quick", "soak", "keep_warm"
+]
+"""What makes a way of releasing the usual one: the pot, or the habit of the cut."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -108,7 +105,7 @@ class ReleaseChoice:
 
     method: ReleaseMethod
     wait_s: float
-    reason: str
+    why: ReleaseWhy
 
 
 def choose_release(cut: Cut, fill_ratio: float, *, foams: bool, thick_sauce: bool) -> ReleaseChoice:
@@ -116,19 +113,9 @@ def choose_release(cut: Cut, fill_ratio: float, *, foams: bool, thick_sauce: boo
     habit = cut.default_release
     full = fill_ratio > SPRAY_FILL_RATIO.value
     if foams and habit != "natural":
-        return ReleaseChoice("natural", USUAL_WAIT_S, "What foams is never vented fast: it clogs.")
+        return ReleaseChoice("natural", USUAL_WAIT_S, "foams")
     if habit == "quick" and (full or thick_sauce):
-        why = "The pot is nearly full" if full else "The sauce is thick"
-        return ReleaseChoice("timed", FULL_WAIT_S, f"{why} and would spit if vented at once.")
+        return ReleaseChoice("timed", FULL_WAIT_S, "full" if full else "thick_sauce")
     if habit == "timed" and full:
-        return ReleaseChoice("timed", FULL_WAIT_S, "A nearly full pot waits a quarter of an hour.")
-    return ReleaseChoice(habit, USUAL_WAIT_S, RELEASE_HABITS[habit])
-
-
-RELEASE_HABITS: dict[ReleaseMethod, str] = {
-    "natural": "A roast keeps its juice when the pressure falls by itself.",
-    "timed": "Ten minutes take most of the pressure off; then venting neither spits nor dries.",
-    "quick": "Small pieces go on cooking while the pressure falls: vent at once.",
-    "soak": "The meat takes up juice again while it stands.",
-    "keep_warm": "It waits for you without hurry.",
-}
+        return ReleaseChoice("timed", FULL_WAIT_S, "full")
+    return ReleaseChoice(habit, USUAL_WAIT_S, habit)

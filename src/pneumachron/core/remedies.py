@@ -24,55 +24,34 @@ def with_fix(wish: Wish, error: WishError, *, uncut: bool = True) -> WishError:
     if error.code not in DOES_NOT_FIT:
         return error
     knife = _cuts(wish) if uncut and not wish.later else iter(())
-    for fix, hint, change in (*_places(wish), *knife, *_more_batches(wish)):
+    for fix, change in (*_places(wish), *knife, *_more_batches(wish)):
         if _goes(change):
-            return WishError(
-                error.code, error.field, error.message, hint, entry=error.entry, fix=fix
-            )
+            return error.with_fix(fix)
     return error
 
 
-_Change = tuple[Fix, str, Callable[[], Wish]]
+_Change = tuple[Fix, Callable[[], Wish]]
 
 
 def _places(wish: Wish) -> Iterator[_Change]:
     """Where and how it lies, and how much liquid."""
     if (wish.rack or SCHOOL_RACKS[wish.school]) != "none":
-        yield (
-            Fix("rack", "none"),
-            "It fits without the trivet: leave it out.",
-            lambda: replace(wish, rack="none", liquid_m3=None),
-        )
+        yield Fix("rack", "none"), lambda: replace(wish, rack="none", liquid_m3=None)
     if wish.lying != ANYHOW:
-        yield (
-            Fix("lying", ""),
-            "It fits when it lies another way.",
-            lambda: replace(wish, lying=ANYHOW),
-        )
+        yield Fix("lying", ""), lambda: replace(wish, lying=ANYHOW)
     if wish.liquid_m3 is not None:
-        yield (
-            Fix("liquid", ""),
-            "It fits with the usual amount of liquid.",
-            lambda: replace(wish, liquid_m3=None),
-        )
+        yield Fix("liquid", ""), lambda: replace(wish, liquid_m3=None)
 
 
 def _cuts(wish: Wish) -> Iterator[_Change]:
     """Each piece cut smaller."""
     if any(bones_of(piece) >= 4 for piece in wish.load.pieces):
         for bones in (6, 3):
-            yield (
-                Fix("sections", str(bones)),
-                f"It fits when it is cut between the bones, into sections of {bones}.",
-                partial(cut_all, wish, Knife("sections", bones=bones)),
-            )
+            change = partial(cut_all, wish, Knife("sections", bones=bones))
+            yield Fix("sections", str(bones)), change
     elif len(wish.load.pieces) <= 2:
         for parts in (2, 3, 4):
-            yield (
-                Fix("across", str(parts)),
-                f"It fits when each piece is cut across into {parts}.",
-                partial(cut_all, wish, Knife("across", parts=parts)),
-            )
+            yield Fix("across", str(parts)), partial(cut_all, wish, Knife("across", parts=parts))
 
 
 def _more_batches(wish: Wish) -> Iterator[_Change]:
@@ -80,11 +59,7 @@ def _more_batches(wish: Wish) -> Iterator[_Change]:
     whole = replace(wish, load=whole_load(wish), later=(), liquid_m3=None)
     now = 1 + len(wish.later)
     for count in range(now + 1, max(MOST_BATCHES, now + 2) + 1):
-        yield (
-            Fix("batches", str(count)),
-            f"It fits in {count} batches, one after the other.",
-            partial(in_batches, whole, count),
-        )
+        yield Fix("batches", str(count)), partial(in_batches, whole, count)
 
 
 def _goes(change: Callable[[], Wish]) -> bool:

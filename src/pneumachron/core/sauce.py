@@ -94,7 +94,7 @@ def slurry(volume_m3: float, body: Body) -> Slurry:
     """
     _check("volume", 1e3 * volume_m3, (1e3 * VOLUME_RANGE_M3[0], 1e3 * VOLUME_RANGE_M3[1]), "l")
     if body not in STARCH_KG_M3:
-        raise WishError("body", "body", "No such body.", f"Choose one of: {', '.join(BODIES)}.")
+        raise WishError("body", "body")
     starch = STARCH_KG_M3[body] * volume_m3
     return Slurry(
         starch_kg=starch,

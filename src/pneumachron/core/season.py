@@ -83,9 +83,7 @@ def marinating(load: Load, marinade: Marinade) -> Marinating:
     WishError : no such marinade.
     """
     if marinade not in MARINADES:
-        raise WishError(
-            "marinade", "marinade", "No such marinade.", f"Choose one of: {', '.join(MARINADES)}."
-        )
+        raise WishError("marinade", "marinade")
     low, high = MARINADE_M3_PER_KG
     piece = max(load.pieces, key=lambda piece: piece.thickness_m)
     longest = min(LONGEST_S[item.cut.kind] for item in load.pieces)

@@ -60,12 +60,7 @@ def side_advice(side_id: str, hold_min: float) -> SideAdvice:
     OutOfRangeError : a hold that cannot be.
     """
     if side_id not in sides():
-        raise WishError(
-            "unknown_side",
-            "side",
-            "This side is not known here.",
-            f"Choose one of: {', '.join(sides())}.",
-        )
+        raise WishError("unknown_side", "side")
     if not 0 <= hold_min <= 720:
         raise OutOfRangeError("hold", hold_min, 0, 720, "min")
     side = sides()[side_id]

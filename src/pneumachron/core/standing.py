@@ -352,12 +352,7 @@ def _single_layers(
     radius = floor.radius_m
     long = [piece for piece in load.pieces if must_coil(piece, radius)]
     if any(piece.frozen for piece in long):
-        raise WishError(
-            "frozen_stiff",
-            "start",
-            "A frozen rack does not bend, and it is too long for this pot.",
-            "Thaw it first, or saw it into sections before it freezes.",
-        )
+        raise WishError("frozen_stiff", "start")
     if long:
         yield _Way("nested" if len(long) > 1 else "coiled", lambda: _coil(load, radius))
         return
@@ -468,7 +463,6 @@ def _does_not_fit(
     load: Load, pot: Pot, kind: RackKind, room_m: float, lowest_m: float | None
 ) -> WishError:
     radius = pot.inner_diameter_m / 2 - kind.inset_m
-    wide = f"{200 * radius:.0f} cm"
     for piece in load.pieces:
         if must_coil(piece, radius):
             continue
@@ -478,21 +472,17 @@ def _does_not_fit(
             return WishError(
                 "too_long",
                 "count",
-                f"A piece {100 * piece.length_m:.0f} × {100 * piece.width_m:.0f} cm does not go "
-                f"into a pot {wide} wide.",
-                f"Cut it into {parts} along its length, or take a wider pot.",
+                length_m=piece.length_m,
+                width_m=piece.width_m,
+                wide_m=2 * radius,
+                parts=parts,
             )
     if lowest_m is not None:
         return WishError(
             "too_tall",
             "pot",
-            f"The meat stands {100 * lowest_m:.0f} cm high; this pot has room for "
-            f"{100 * room_m:.0f} cm{' on the rack' if kind.height_m else ''}.",
-            "Cut it into sections, or take a taller pot.",
+            high_m=lowest_m,
+            room_m=room_m,
+            raised="yes" if kind.height_m else "no",
         )
-    return WishError(
-        "does_not_lie",
-        "count",
-        f"{len(load.pieces)} pieces of this size do not go beside each other in a pot {wide} wide.",
-        "Cook them in two runs, or take a wider pot.",
-    )
+    return WishError("does_not_lie", "count", count=len(load.pieces), wide_m=2 * radius)

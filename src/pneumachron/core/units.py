@@ -69,14 +69,6 @@ _UNITS: dict[Quantity, tuple[str, dict[str, str]]] = {
         {"c": "degC", "°c": "degC", "°": "degC", "f": "degF", "°f": "degF"},
     ),
 }  # fmt: skip
-_EXAMPLES: dict[Quantity, str] = {
-    "mass": "3 lb 2 oz or 1.4 kg",
-    "length": "1 3/4 in or 4.5 cm",
-    "volume": "1 1/2 cups or 350 ml",
-    "altitude": "1150 m or 3770 ft",
-    "temperature": "4 °C or 40 °F",
-    "pressure": "75 kPa or 11 psi",
-}
 _VULGAR = {
     "½": "1/2", "⅓": "1/3", "⅔": "2/3", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8",
     "⅝": "5/8", "⅞": "7/8", "⅙": "1/6", "⅚": "5/6", "⅕": "1/5",
@@ -148,9 +140,7 @@ def parse_measure(text: str, quantity: Quantity, field: str) -> float:
         previous = slope if quantity != "temperature" else 0.0
         position = match.end()
     if position == 0:
-        raise MeasureError(
-            "empty", field, "This is still empty.", f"Type for example {_EXAMPLES[quantity]}."
-        )
+        raise MeasureError("empty", field, quantity=quantity)
     return total
 
 
@@ -158,21 +148,10 @@ def _unit_name(
     typed: str | None, names: dict[str, str], text: str, field: str, quantity: Quantity
 ) -> str:
     if typed is None:
-        raise MeasureError(
-            "unit_missing",
-            field,
-            f"“{text.strip()}” has a number without a unit.",
-            f"Add the unit, for example {_EXAMPLES[quantity]}.",
-        )
+        raise MeasureError("unit_missing", field, typed=text.strip(), quantity=quantity)
     key = re.sub(r"[.\s]+", " ", typed.lower()).strip()
     if key not in names:
-        raise MeasureError(
-            "unit_unknown",
-            field,
-            f"“{typed}” is not a unit of {'weight' if quantity == 'mass' else quantity} "
-            "known here.",
-            f"Type for example {_EXAMPLES[quantity]}.",
-        )
+        raise MeasureError("unit_unknown", field, typed=typed, quantity=quantity)
     return names[key]
 
 
@@ -187,12 +166,7 @@ def _number(text: str, whole: str, field: str, quantity: Quantity) -> float:
 
 
 def _unreadable(field: str, quantity: Quantity, text: str) -> MeasureError:
-    return MeasureError(
-        "unreadable",
-        field,
-        f"“{text.strip()}” cannot be read as a measure.",
-        f"Type for example {_EXAMPLES[quantity]}.",
-    )
+    return MeasureError("unreadable", field, typed=text.strip(), quantity=quantity)
 
 
 @dataclass(frozen=True, slots=True)

@@ -89,14 +89,7 @@ def check_frozen(load: Load, standing: Standing) -> None:
     for piece, _ in load.kinds():
         thick = as_thick_as_m(piece, standing.covered)
         if piece.frozen and thick > most:
-            raise WishError(
-                "frozen_together",
-                "start",
-                f"Frozen pieces that lie on each other are as thick as {100 * thick:.1f} cm "
-                f"together and stay raw inside for too long; up to {100 * most:.0f} cm goes in "
-                "frozen.",
-                "Cook them in two runs, or thaw them first.",
-            )
+            raise WishError("frozen_together", "start", thickness_m=thick, most_m=most)
 
 
 def _stands_alike(wish: Wish, other: Wish) -> bool:
@@ -137,19 +130,11 @@ def set_up(wish: Wish, like: Setup | None = None) -> Setup:
     """
     low, high = ALTITUDE_RANGE_M
     if not low <= wish.altitude_m <= high:
-        raise WishError(
-            "altitude",
-            "altitude",
-            f"{wish.altitude_m:.0f} m is outside what this was checked for.",
-            f"Give the altitude of the kitchen, up to {high:.0f} m.",
-        )
+        raise WishError("altitude", "altitude", altitude_m=wish.altitude_m, most_m=high)
     least, most = GAUGE_RANGE_PA
     if not least <= wish.pressure_pa <= most:
         raise WishError(
-            "gauge",
-            "gauge",
-            f"{wish.pressure_pa / 1000:.0f} kPa is outside what this was checked for.",
-            f"Give {least / 1000:.0f} to {most / 1000:.0f} kPa; the manual says which.",
+            "gauge", "gauge", pressure_pa=wish.pressure_pa, least_pa=least, most_pa=most
         )
     if like is not None and _stands_alike(wish, like.wish):
         standing, filling = like.standing, like.filling

@@ -126,7 +126,14 @@ def fill(session: Session, data: Path) -> None:
     if households.get_household(session) is not None:
         return
     household = Household(
-        new_id(), "Marrow Lane choir", ALTITUDE_M, 4.0, "metric", simulated_teach=True
+        new_id(),
+        "Marrow Lane choir",
+        ALTITUDE_M,
+        4.0,
+        "metric",
+        simulated_teach=True,
+        introduced=True,
+        demo=True,
     )
     households.save_household(session, household)
     pots = {

@@ -9,27 +9,22 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Literal, Protocol, TypeAlias, runtime_checkable
 
+from pneumachron.core.errors import CodedError
 from pneumachron.core.live.pot import LiveState
 
 PotCommand: TypeAlias = Literal["set", "start", "stop", "vent", "shut_valve"]
 HandAction: TypeAlias = Literal["lid_on", "lid_off", "stir", "pour", "vessel_out", "vessel_in"]
 
 
-class DeviceError(Exception):
-    """The device refuses; says why and what to do."""
-
-    def __init__(self, code: str, message: str, hint: str) -> None:
-        self.code, self.message, self.hint = code, message, hint
-        super().__init__(f"{message} {hint}")
+class DeviceError(CodedError):
+    """The device refuses."""
 
 
 class AwayError(DeviceError):
     """The device does not answer."""
 
     def __init__(self, name: str) -> None:
-        super().__init__(
-            "device_away", f"{name} does not answer.", "Go on by hand; it is asked again."
-        )
+        super().__init__("device_away", name=name)
 
 
 @dataclass(frozen=True, slots=True)

@@ -89,11 +89,7 @@ class SimulatedScale:
         DeviceError : more than it takes; what lay on it is still there.
         """
         if not 0.0 <= mass_kg <= MOST_KG:
-            raise DeviceError(
-                "overload",
-                f"The scale takes up to {MOST_KG:g} kg.",
-                "Weigh the pieces one by one and add them up.",
-            )
+            raise DeviceError("overload", most_kg=MOST_KG)
         with self._lock:
             now = self._steady()
             self._from_kg = self._plate_kg(now - self._since)

@@ -210,7 +210,7 @@ class SimulatedPot:
         try:
             self._apply(line)
         except LiveError as error:
-            raise DeviceError(error.code, error.message, error.hint) from None
+            raise DeviceError.of(error) from None
         self._touched = now
         self._note_change(now)
         make_private_folder(self._file.parent)

@@ -18,6 +18,7 @@ from pneumachron.core.sides import side_advice, sides
 from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.core.wish import Wish
 from pneumachron.services.documents import answer_document, shown_document
+from pneumachron.text.say import say, say_cut
 
 
 def opened_document(wish: Wish, found: PutBack) -> dict[str, Any]:
@@ -29,10 +30,10 @@ def opened_document(wish: Wish, found: PutBack) -> dict[str, Any]:
         "more_s": round(found.more_s, 1),
         "texture_step": round(found.texture_now, 2),
         "texture_reached": rung_of(found.texture_now),
-        "looks": cut.looks[rung_of(found.texture_now)],
+        "looks": say_cut(cut.cut_id, rung_of(found.texture_now)),
         "size_ratio": round(found.size_ratio, 3),
         "next_hold_min": found.next_hold_min,
-        "advice": rescue(cut) if found.step == "rescue" else None,
+        "advice": say(rescue(cut)) if found.step == "rescue" else None,
     }
 
 
@@ -45,16 +46,8 @@ def stopped_document(found: Resumed) -> dict[str, Any]:
         "zone_s": found.zone_s,
         "hold_min": found.hold_min,
         "more_s": round(found.more_s, 1),
-        "advice": _STOPPED[found.step],
+        "advice": say(f"stopped-{found.step}"),
     }
-
-
-_STOPPED = {
-    "throw_away": "The middle is below 60 °C and was in the danger zone for over two hours: throw "
-    "it away.",
-    "done": "It had enough: open it as usual.",
-    "go_on": "Leave the lid shut, set the minutes and start again. Check the middle with a probe.",
-}
 
 
 def translated_document(found: Translated) -> dict[str, Any]:

@@ -52,19 +52,9 @@ def read_calendar(content: str) -> dict[str, datetime]:
             if event.get("uid") and event.get("dtstart")
         }
     except (ValueError, KeyError, IndexError, AttributeError):
-        raise WishError(
-            "no_calendar",
-            "text",
-            "This is no calendar file.",
-            "Take the file that the calendar exports; it ends in .ics.",
-        ) from None
+        raise WishError("no_calendar", "text") from None
     if len(events) > MAX_EVENTS:
-        raise WishError(
-            "long_calendar",
-            "text",
-            f"This calendar has more than {MAX_EVENTS} events.",
-            "Export the days of the cook only.",
-        )
+        raise WishError("long_calendar", "text", most=MAX_EVENTS)
     # a time without a zone is "wherever the reader is": it cannot be told apart here
     return {
         uid: start

@@ -12,6 +12,7 @@ from pneumachron.recipes.understanding.understand import Understood
 from pneumachron.recipes.writing.day import extra_work, marinade_of
 from pneumachron.recipes.writing.shopping import shopping_list
 from pneumachron.services.documents import shown_document
+from pneumachron.services.wording import careful
 
 
 def recipe_document(recipe: Recipe) -> dict[str, Any]:
@@ -85,7 +86,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             "finish": done.finish.kind,
         },
         "check": None if done.check is None else asdict(done.check),
-        "cautions": [caution.text for caution in plan.cautions if caution.severity == "careful"],
+        "cautions": careful(plan),
         "allergens": list(done.allergens),
         "shopping": [
             {"section": section.name, "items": list(section.items)}

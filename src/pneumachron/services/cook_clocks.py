@@ -136,4 +136,4 @@ def _keep(session: Session, cook_id: str, own: CookClock | None) -> None:
 
 def _check_running(stored: StoredCook) -> None:
     if stored.content.ended_at is not None:
-        raise SheetError("ended", "This cook is over.", "Its times stay as they were.")
+        raise SheetError("ended_times")

@@ -66,6 +66,7 @@ from pneumachron.services.lesson_rules import no_lesson
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.services.planning import find_pot
 from pneumachron.services.untaught import told_by_model
+from pneumachron.services.wording import careful
 from pneumachron.store import cooks, households, photos
 from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.db import WAIT_TO_WRITE_S, give_back, writing
@@ -148,7 +149,7 @@ def connect(session: Session, here: LiveKitchen, cook_id: str, *, on: bool) -> d
     with writing(session):
         stored = stored_cook(session, cook_id)
         if stored.content.ended_at is not None:
-            raise SheetError("ended", "This cook is over.", "Start it again from its plan.")
+            raise SheetError("ended")
         if on != stored.content.connected:
             changed = replace(stored.content, connected=on)
             stored = COOKS.replace(session, home, cook_id, changed)
@@ -280,11 +281,7 @@ def press(
     found = moment_of(session, here, cook_id)
     device = _device(found)
     if what in {"start", "vent"} and not at_the_pot:
-        raise DeviceError(
-            "nobody_there",
-            "Somebody has to stand at the pot for this.",
-            "Look at lid and valve, then say that you are there.",
-        )
+        raise DeviceError("nobody_there")
     _press(found, device, what)
     return _after_pot(session, here, cook_id)
 
@@ -362,7 +359,7 @@ def _missing(found: Moment) -> Resumed:
     marks = found.sheet.marks[-1]
     now_s = found.clock.now().timestamp()
     if marks.started_s is None:
-        raise SheetError("not_started", "This run was not started.", "Start it first.")
+        raise SheetError("not_started")
     stopped_s = now_s if marks.stopped_s is None else marks.stopped_s
     return judge_stopped(
         found.plan.wish,
@@ -515,14 +512,12 @@ def set_cook_deleted(session: Session, cook_id: str, *, deleted: bool) -> None:
 def _room(count: int, kind: str) -> None:
     most = MAX_EVENTS + (LAST_EVENTS if kind in ALWAYS_ROOM else 0)
     if count >= most:
-        raise SheetError(
-            "full_sheet", "This sheet is full.", "End this cook and begin another one."
-        )
+        raise SheetError("full_sheet")
 
 
 def _device(found: Moment) -> SimulatedPot:
     if not found.content.connected or found.device is None:
-        raise DeviceError("by_hand", "No pot is connected to this cook.", "Go on by hand.")
+        raise DeviceError("by_hand")
     return found.device
 
 
@@ -603,11 +598,10 @@ def _document(session: Session, found: Moment) -> dict[str, Any]:
         faults = found.device.faults
         with suppress(AwayError):
             reading = found.device.reading()
-    cautions: tuple[str, ...] = ()
+    cautions: list[str] = []
     with suppress(WishError):
         if found.running:
-            plan = todays_plan(found.content)
-            cautions = tuple(item.text for item in plan.cautions if item.severity == "careful")
+            cautions = careful(todays_plan(found.content))
     return cook_document(
         found.stored,
         found.plan,

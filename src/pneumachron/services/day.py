@@ -245,7 +245,7 @@ def _blocks(dishes: Sequence[Dish], inputs: DayInputs) -> list[Block]:
 
 def _of_dish(error: WishError, index: int) -> WishError:
     field = f"dishes.{index}.{error.field}"
-    return WishError(error.code, field, error.message, error.hint)
+    return error.at_field(field)
 
 
 def _count_back(

@@ -11,8 +11,10 @@ from pneumachron.core.day.dish import Dish
 from pneumachron.core.day.schedule import Placed, Schedule
 from pneumachron.core.plan import make_plan
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.units import show_mass, show_volume
+from pneumachron.core.units import show_volume
 from pneumachron.services.documents import shown_document
+from pneumachron.services.wording import careful
+from pneumachron.text.say import say, say_cut
 
 State: TypeAlias = Literal["free", "pinned", "begun", "done"]
 
@@ -24,11 +26,10 @@ def card_document(dish: Dish) -> dict[str, Any]:
     low, high = plan.hold_range_min
     chain = cold_chain(plan, tempered=dish.tempered)
     piece = plan.outcomes[0].piece
-    mass = show_mass(dish.wish.load.mass_kg)
     return {
         "dish_id": dish.dish_id,
         "title": dish.title,
-        "meat": f"{piece.cut.name}, {mass.metric} ({mass.us})",
+        "meat": say("card-meat", {"cut": piece.cut.cut_id, "mass_kg": dish.wish.load.mass_kg}),
         "runs": len(plans),
         "hold_min": plan.hold_min,
         "hold_low_min": low,
@@ -38,16 +39,21 @@ def card_document(dish: Dish) -> dict[str, Any]:
         "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
         "rack": plan.setup.standing.rack,
         "release": plan.setup.release,
-        "looks": piece.cut.looks[TEXTURES[round(dish.wish.texture_step)]],
-        "cautions": [item.text for item in plan.cautions if item.severity == "careful"],
+        "looks": say_cut(piece.cut.cut_id, TEXTURES[round(dish.wish.texture_step)]),
+        "cautions": careful(plan),
         "out_s": chain.out_s,
         "cold_chain_safe": chain.safe,
         "leftovers_to_21_s": chain.leftovers.to_first_s,
         "leftovers_to_5_s": chain.leftovers.to_last_s,
         "leftovers_safe": chain.leftovers.safe,
         "bought": [
-            f"{piece.cut.name}: {bought.metric} ({bought.us})"
-            for bought in [show_mass(sum(sum(item.serving.bought_kg) / 2 for item in plans))]
+            say(
+                "card-bought",
+                {
+                    "cut": piece.cut.cut_id,
+                    "mass_kg": sum(sum(item.serving.bought_kg) / 2 for item in plans),
+                },
+            )
         ],
         "plates_from": sum(item.serving.plates[0] for item in plans),
         "plates_to": sum(item.serving.plates[1] for item in plans),

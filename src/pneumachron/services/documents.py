@@ -9,6 +9,7 @@ from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.again import rung_of
 from pneumachron.core.alternatives import Alternative
 from pneumachron.core.answers import Answer
+from pneumachron.core.cautions import Caution
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.early_out import EarlyOut
@@ -18,6 +19,7 @@ from pneumachron.core.plan import Batch, Outcome, Plan, Trace
 from pneumachron.core.pots import Pot
 from pneumachron.core.pouring import Measure, pouring_marks
 from pneumachron.core.ready_by import Way
+from pneumachron.core.reasons import Reason
 from pneumachron.core.release import release_kinds
 from pneumachron.core.tasks import Task, plan_tasks
 from pneumachron.core.tenderness import TEXTURES
@@ -32,7 +34,8 @@ from pneumachron.core.units import (
 from pneumachron.core.wish import Setup, Wish
 from pneumachron.services.inputs import PlanInputs
 
-RESULTS_VERSION = 2
+RESULTS_VERSION = 3
+"""2 had its sentences in it, 1 also lacked drawings and most reasons."""
 
 
 def plan_document(plan: Plan) -> dict[str, Any]:
@@ -83,18 +86,44 @@ def plan_document(plan: Plan) -> dict[str, Any]:
         "later": [_batch(batch) for batch in plan.later],
         "expectation": _expectation(plan),
         "trace": _trace(plan.trace),
-        "reasons": [asdict(reason) for reason in plan.reasons],
-        "cautions": [asdict(caution) for caution in plan.cautions],
+        "reasons": [_plainly(reason) for reason in plan.reasons],
+        "cautions": [_plainly(caution) for caution in plan.cautions],
     }
 
 
 def upgraded(document: dict[str, Any]) -> dict[str, Any]:
     """A stored document in today's shape; its numbers stay those of its engine.
 
-    Version 1 had reasons in minutes only; what it did not know is left out.
+    Version 1 had reasons in minutes only; what it did not know is left out. Both older versions
+    held sentences: those of reasons and cautions are kept as they were, others follow from codes.
     """
-    if document["results_version"] != 1:
+    version = document["results_version"]
+    if version >= RESULTS_VERSION:
         return document
+    return _without_sentences(_of_version_2(document) if version == 1 else document)
+
+
+def _without_sentences(document: dict[str, Any]) -> dict[str, Any]:
+    def kept(item: dict[str, Any]) -> dict[str, Any]:
+        rest = {key: value for key, value in item.items() if key != "text"}
+        return {**rest, "kept_text": item["text"]}
+
+    def without(item: dict[str, Any] | None, *names: str) -> dict[str, Any] | None:
+        return item and {key: value for key, value in item.items() if key not in names}
+
+    return {
+        **document,
+        "reasons": [kept(reason) for reason in document["reasons"]],
+        "cautions": [kept(caution) for caution in document["cautions"]],
+        "pieces": [
+            {**(without(piece, "looks") or {}), "dry": piece.get("dryness_ratio", 0.0) > 1.0}
+            for piece in document["pieces"]
+        ],
+        "release": without(document.get("release"), "reason", "juice", "spray"),
+    }
+
+
+def _of_version_2(document: dict[str, Any]) -> dict[str, Any]:
     reasons = [
         {
             **{key: value for key, value in reason.items() if key != "effect_min"},
@@ -112,6 +141,15 @@ def upgraded(document: dict[str, Any]) -> dict[str, Any]:
         "liquid": {**document["liquid"], "marks_metric": [], "marks_us": []},
         "done_s": document["lid_on_to_open_s"],
     }
+
+
+def _plainly(item: Reason | Caution) -> dict[str, Any]:
+    """With parameters that JSON can hold, to more digits than anybody reads."""
+    params = {
+        name: value if isinstance(value, str) else float(f"{value:.6g}")
+        for name, value in item.params.items()
+    }
+    return {**asdict(item), "params": params}
 
 
 def _batch(batch: Batch) -> dict[str, Any]:
@@ -153,7 +191,7 @@ def early_out_document(wish: Wish, found: EarlyOut | None) -> dict[str, Any] | N
     kinds = wish.load.kinds()
     pieces = [
         {
-            "cut": piece.cut.short_name,
+            "cut_id": piece.cut.cut_id,
             "thickness_shown": shown_document(show_length(piece.thickness_m)),
             "out_early": index in found.out,
             "texture_step": _round(step, 2),
@@ -192,9 +230,7 @@ def _release(setup: Setup) -> dict[str, Any]:
         "keep_s": after.keep_s,
         "boil_s": after.boil_s,
         "soak_s": after.stand_s if setup.release == "soak" else 0.0,
-        "reason": setup.choice.reason,
-        "juice": kind.juice,
-        "spray": kind.spray,
+        "why": setup.choice.why,
         "pulses": kind.vents and setup.filling.fill_ratio > SPRAY_FILL_RATIO.value,
     }
 
@@ -304,7 +340,9 @@ def alternative_document(alternative: Alternative) -> dict[str, Any]:
         "kind": alternative.kind,
         "value": alternative.value,
         "answer": None if answer is None else answer_document(answer),
-        "trouble": None if trouble is None else f"{trouble.message} {trouble.hint}",
+        "refused": None
+        if trouble is None
+        else {"code": trouble.code, "params": dict(trouble.params)},
     }
 
 
@@ -373,7 +411,7 @@ def _piece(outcome: Outcome) -> dict[str, Any]:
         "start_shown": shown_document(show_temperature(piece.start_temp_c)),
         "texture_step": _round(outcome.texture_step, 2),
         "texture_reached": rung,
-        "looks": "soft, but it breaks into dry threads" if outcome.dry else piece.cut.looks[rung],
+        "dry": outcome.dry,
         "dryness_ratio": _round(outcome.dryness_ratio, 3),
         "lethality_ratio": _round(min(safety.lethality_ratio, 999.0), 2),
         "core_at_open_c": _round(outcome.core_at_open_c, 1),

@@ -148,12 +148,7 @@ def read_weights(before: str | None, after: str | None) -> dict[str, float | Non
     }
     raw, cooked = found["before_kg"], found["after_kg"]
     if raw is not None and cooked is not None and cooked > raw:
-        raise WishError(
-            "heavier_cooked",
-            "after",
-            "It cannot weigh more cooked than raw.",
-            "Swap the two, or weigh the meat without its juice.",
-        )
+        raise WishError("heavier_cooked", "after")
     return found
 
 
@@ -165,7 +160,8 @@ def _weight(name: str, text: str | None) -> float | None:
         raise WishError(
             "weight_range",
             name,
-            f"“{text.strip()}” is not between 10 g and {MOST_WEIGHT_KG:g} kg.",
-            "Weigh all pieces together, without the dish.",
+            typed=text.strip(),
+            least_kg=LEAST_WEIGHT_KG,
+            most_kg=MOST_WEIGHT_KG,
         )
     return mass_kg

@@ -14,7 +14,8 @@ from pneumachron.core.units import Quantity, parse_measure
 from pneumachron.store import devices, households, lessons, pots
 from pneumachron.store.db import writing
 from pneumachron.store.devices import Device
-from pneumachron.store.records import Household, KeptPot, Person, Units, new_id, now
+from pneumachron.store.records import Household, KeptPot, Locale, Person, Units, new_id, now
+from pneumachron.text.reader import Reader
 
 
 def current_household(session: Session) -> Household:
@@ -43,12 +44,15 @@ def change_household(
     units: Units,
     taste_step: float = 0.0,
     simulated_teach: bool = False,
+    locale: Locale | None = None,
+    servings: int | None = None,
     seen: int | None = None,
 ) -> Household:
     """Set what is usual here; altitude and start are typed with their units.
 
     Parameters
     ----------
+    locale, servings : what they are now when None
     seen : the version that the change was made from; None writes over any
 
     Raises
@@ -59,24 +63,38 @@ def change_household(
     altitude_m = parse_measure(altitude, "altitude", "altitude")
     low, high = ALTITUDE_RANGE_M
     if not low <= altitude_m <= high:
-        raise WishError(
-            "altitude",
-            "altitude",
-            f"{altitude_m:.0f} m is outside what this was checked for.",
-            f"Give the altitude of the kitchen, up to {high:.0f} m.",
-        )
+        raise WishError("altitude", "altitude", altitude_m=altitude_m, most_m=high)
     start_c = parse_measure(start, "temperature", "start")
     if not START_RANGE_C[0] <= start_c <= START_RANGE_C[1]:
-        raise WishError(
-            "start",
-            "start",
-            f"{start_c:.0f} °C is not how raw meat comes out of a refrigerator.",
-            "Usual is 4 °C (39 °F).",
-        )
-    home = current_household(session).household_id
-    household = Household(home, name, altitude_m, start_c, units, taste_step, simulated_teach)
+        raise WishError("start", "start", start_c=start_c)
+    here = current_household(session)
+    household = replace(
+        here,
+        name=name,
+        altitude_m=altitude_m,
+        start_temp_c=start_c,
+        units=units,
+        taste_step=taste_step,
+        simulated_teach=simulated_teach,
+        locale=locale or here.locale,
+        servings=servings or here.servings,
+        introduced=True,
+    )
     households.save_household(session, household, seen)
     return current_household(session)
+
+
+def skip_introduction(session: Session) -> Household:
+    """What is assumed of this kitchen is taken as it is; it can be set later."""
+    here = current_household(session)
+    households.save_household(session, replace(here, introduced=True))
+    return current_household(session)
+
+
+def reader_here(session: Session) -> Reader:
+    """Who reads: the household's locale and units."""
+    here = current_household(session)
+    return Reader(here.locale, here.units)
 
 
 def list_people(session: Session) -> list[Person]:
@@ -142,7 +160,7 @@ def add_own_pot(session: Session, own: OwnPot) -> KeptPot:
         pot = scaled_pot(base, "own", own.name, **numbers)
     except WishError as error:
         field = _OWN_FIELDS.get(error.field, error.field)
-        raise WishError(error.code, field, error.message, error.hint) from None
+        raise error.at_field(field) from None
     pot = replace(pot, has_start_key=own.start_key, has_crisping_lid=own.crisping_lid)
     return pots.add_pot(session, current_household(session).household_id, pot, None)
 

@@ -189,12 +189,7 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
 
 def _whole(entry: PieceInputs, defaults: Defaults) -> Piece:
     if not 1 <= entry.count <= MAX_PIECES:
-        raise WishError(
-            "piece_count",
-            "count",
-            f"{entry.count} pieces cannot go in; a load has 1 to {MAX_PIECES}.",
-            "Give the number of pieces that go into the pot together.",
-        )
+        raise WishError("piece_count", "count", count=entry.count, most=MAX_PIECES)
     cut: Cut = cut_by_id(entry.cut)
     mass_kg = parse_measure(entry.mass, "mass", "mass")
     word = (entry.start or "").strip().lower()
@@ -261,12 +256,8 @@ def _sauce(inputs: PlanInputs) -> Sauce:
     try:
         return Sauce(volume_m3, inputs.sauce_thick, inputs.sauce_sugar_g_l, inputs.sauce_place)
     except OutOfRangeError as error:
-        raise WishError(
-            "sauce",
-            "sauce",
-            f"{error.value:g} {error.unit} is not a sauce for this pot.",
-            f"Give {error.low:g} to {error.high:g} {error.unit}.",
-        ) from None
+        code = "sauce_amount" if error.name == "sauce" else "sauce_sugar"
+        raise WishError(code, "sauce", given=error.value, most=error.high) from None
 
 
 def _given(text: str | None, quantity: Quantity, field: str) -> float | None:
@@ -282,5 +273,4 @@ def located(error: WishError) -> WishError:
     """The same error, its field as a path into the inputs: `pieces.0.thickness`, `liquid` ..."""
     if error.field not in PIECE_FIELDS:
         return error
-    path = f"pieces.{error.entry or 0}.{error.field}"
-    return WishError(error.code, path, error.message, error.hint, entry=error.entry, fix=error.fix)
+    return error.at_field(f"pieces.{error.entry or 0}.{error.field}")

@@ -39,12 +39,7 @@ def check_kitchen(kitchen: dict[str, Any]) -> None:
         check_pot(Pot(**kitchen["pot"]))
         _defaults(kitchen)
     except (TypeError, KeyError) as error:
-        raise WishError(
-            "kitchen",
-            "cooks",
-            f"The kitchen of a cook in this file is not whole: {str(error)[:120]}.",
-            "Take a backup as the app wrote it.",
-        ) from None
+        raise WishError("kitchen", "cooks", detail=str(error)[:120]) from None
 
 
 def _defaults(kitchen: dict[str, Any]) -> Defaults:

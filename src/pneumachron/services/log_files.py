@@ -192,12 +192,7 @@ def rows_of(text: str, most: int = MAX_ROWS) -> Iterator[tuple[int, dict[str, st
     """
     for count, row in enumerate(_any_rows(text), start=1):
         if count > most:
-            raise WishError(
-                "too_many_rows",
-                "text",
-                f"More than {most} rows.",
-                "Split the file, or take it in with the command of the app.",
-            )
+            raise WishError("too_many_rows", "text", most=most)
         yield row
 
 
@@ -208,21 +203,14 @@ def _any_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
     try:
         yield from _csv_rows(text)
     except csv.Error as error:
-        raise WishError(
-            "csv", "text", f"This is no CSV: {error}.", "Take a file that the log exported."
-        ) from None
+        raise WishError("csv", "text", detail=str(error)[:120]) from None
 
 
 def _csv_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
     reader = csv.DictReader(io.StringIO(text))
     missing = [name for name in COLUMNS[:8] if name not in (reader.fieldnames or ())]
     if missing:
-        raise WishError(
-            "columns",
-            "text",
-            f"Columns are missing: {', '.join(missing)}.",
-            "Take the header of an export; the units belong to the names.",
-        )
+        raise WishError("columns", "text", columns=", ".join(missing))
     for row in reader:
         cells = {name: _plain(value or "") for name, value in row.items() if name in COLUMNS}
         yield reader.line_num, cells
@@ -236,9 +224,7 @@ def _jsonld_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
             for action in graph
         ]
     except (ValueError, KeyError, TypeError, RecursionError):
-        raise WishError(
-            "jsonld", "text", "This is no log of ours.", "Take a file that the log exported."
-        ) from None
+        raise WishError("jsonld", "text") from None
     yield from enumerate(found, start=1)
 
 

@@ -74,12 +74,7 @@ def _put_on(session: Session, home: str, photo: StoredPhoto) -> StoredPhoto:
             photos.set_photo_deleted(session, home, twin.photo_id, deleted=False)
             return twin
         if len(photos.photos_of(session, photo.cook_id)) >= MAX_PHOTOS:
-            raise WishError(
-                "enough_photos",
-                "photo",
-                f"This sheet has {MAX_PHOTOS} photos already.",
-                "Take one off first.",
-            )
+            raise WishError("enough_photos", "photo", most=MAX_PHOTOS)
         photos.add_photo(session, photo)
     return photo
 
@@ -105,23 +100,19 @@ def _cleaned(content: bytes) -> tuple[bytes, tuple[int, int]]:
     try:
         with Image.open(BytesIO(content), formats=FORMATS) as opened:
             if opened.width * opened.height > MAX_PIXELS:
-                raise _not_a_photo(f"has more than {MAX_PIXELS // 1_000_000} million dots")
+                raise WishError("photo_too_large", "photo", most=MAX_PIXELS // 1_000_000)
             opened.draft("RGB", (2 * LONG_SIDE_PX, 2 * LONG_SIDE_PX))
             # small first: turning and blending a large one would double what it takes
             opened.thumbnail((LONG_SIDE_PX, LONG_SIDE_PX), reducing_gap=2.0)
             turned = ImageOps.exif_transpose(opened).convert("RGBA")
     except _UNREADABLE as error:
-        raise _not_a_photo("cannot be read as a JPEG, PNG or WebP picture") from error
+        raise WishError("not_a_photo", "photo") from error
     # a fresh sheet: comments, profiles and other chunks of the file stay behind
     plain = Image.new("RGB", turned.size, "white")
     plain.paste(turned, mask=turned.getchannel("A"))
     written = BytesIO()
     plain.save(written, "JPEG", quality=QUALITY)
     return written.getvalue(), plain.size
-
-
-def _not_a_photo(what: str) -> WishError:
-    return WishError("not_a_photo", "photo", f"This file {what}.", "Choose another picture.")
 
 
 def read_photo(session: Session, data: Path, photo_id: str) -> Path:
@@ -166,7 +157,7 @@ def prepared_photo(
     try:
         content = b64decode(jpeg, validate=True)
     except ValueError as error:
-        raise _not_a_photo("is not written as a picture") from error
+        raise WishError("not_a_photo", "photo") from error
     picture, size = cleaned(content)
     return StoredPhoto(photo_id, cook_id, at, *size, sha256(picture).hexdigest()), picture
 

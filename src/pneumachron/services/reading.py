@@ -61,11 +61,7 @@ class ReadingRoom:
             found: ReadRecipe = task.result()
         except (TooLongError, ProcessExpired) as error:
             self._warm = False  # the next text meets a fresh process
-            raise UnreadableError(
-                "too_slow",
-                "Reading this takes too long, so it was stopped.",
-                "Paste only the recipe, without what stands around it.",
-            ) from error
+            raise UnreadableError("reading_too_slow") from error
         return found
 
     def _ready(self) -> ProcessPool:

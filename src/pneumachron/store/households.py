@@ -6,7 +6,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from pneumachron.store.errors import NotFoundError, StaleError
-from pneumachron.store.records import Household, Person, Units, new_id, now
+from pneumachron.store.records import Household, Locale, Person, Units, new_id, now
 from pneumachron.store.tables import HouseholdRow, PersonRow
 
 
@@ -40,6 +40,8 @@ def save_household(session: Session, household: Household, seen: int | None = No
     row.units = household.units
     row.taste_step = household.taste_step
     row.simulated_teach = household.simulated_teach
+    row.locale, row.servings = household.locale, household.servings
+    row.introduced, row.demo = household.introduced, household.demo
     row.updated_at = now()
     session.flush()
 
@@ -53,6 +55,10 @@ def _household(row: HouseholdRow) -> Household:
         units=cast(Units, row.units),
         taste_step=row.taste_step,
         simulated_teach=row.simulated_teach,
+        locale=cast(Locale, row.locale),
+        servings=row.servings,
+        introduced=row.introduced,
+        demo=row.demo,
         version=row.version,
     )
 

@@ -8,6 +8,7 @@ from uuid import uuid4
 from pneumachron.core.pots import Pot
 
 Units: TypeAlias = Literal["metric", "us"]
+Locale: TypeAlias = Literal["en-US", "en-GB"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,6 +24,13 @@ class Household:
     """Rungs that this household likes its meat softer than usual; negative is firmer."""
     simulated_teach: bool = False
     """Whether cooks beside the simulated pot teach too, for trying things out."""
+    locale: Locale = "en-US"
+    servings: int = 4
+    """People at the table, usually."""
+    introduced: bool = False
+    """Whether somebody said what this kitchen is like, or chose to skip that."""
+    demo: bool = False
+    """Whether all that is here came with the app."""
     version: int = 1
     """Counts changes; a change of an older one is refused."""
 

@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import JSON, ForeignKey, Index, MetaData, String, Text, false
+from sqlalchemy import JSON, ForeignKey, Index, MetaData, String, Text, false, true
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 from pneumachron.store.db import UtcDateTime
@@ -48,6 +48,10 @@ class HouseholdRow(Base):
     units: Mapped[str] = mapped_column(String(10))
     taste_step: Mapped[float]
     simulated_teach: Mapped[bool] = mapped_column(server_default=false(), default=False)
+    locale: Mapped[str] = mapped_column(String(10), server_default="en-US", default="en-US")
+    servings: Mapped[int] = mapped_column(server_default="4", default=4)
+    introduced: Mapped[bool] = mapped_column(server_default=true(), default=True)
+    demo: Mapped[bool] = mapped_column(server_default=false(), default=False)
     created_at: Mapped[datetime] = mapped_column(UtcDateTime)
     updated_at: Mapped[datetime] = mapped_column(UtcDateTime)
     version: Mapped[int] = mapped_column(server_default="1", default=1)

@@ -56,6 +56,7 @@ from pneumachron.services import backup, erasing, households, own_copies
 from pneumachron.services.documents import pot_document
 from pneumachron.store.db import Database
 from pneumachron.store.folder import free_bytes
+from pneumachron.text.reader import Reader
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["kitchen"])
 CopyName = Annotated[str, Path(max_length=60, pattern=r"^[A-Za-z0-9-]+$")]
@@ -176,20 +177,30 @@ def get_household(db: Db) -> HouseholdOut:
 
 
 @router.put("/household", responses=_CHANGE | STALE)
-def change_household(change: HouseholdIn, db: WriteDb, seen: Seen = None) -> HouseholdOut:
+def change_household(
+    change: HouseholdIn, db: WriteDb, request: Request, seen: Seen = None
+) -> HouseholdOut:
     """Set what is usual here."""
-    return HouseholdOut.of(
-        households.change_household(
-            db,
-            name=change.name,
-            altitude=change.altitude,
-            start=change.start,
-            units=change.units,
-            taste_step=change.taste_step,
-            simulated_teach=change.simulated_teach,
-            seen=seen,
-        )
+    changed = households.change_household(
+        db,
+        name=change.name,
+        altitude=change.altitude,
+        start=change.start,
+        units=change.units,
+        taste_step=change.taste_step,
+        simulated_teach=change.simulated_teach,
+        locale=change.locale,
+        servings=change.servings,
+        seen=seen,
     )
+    request.app.state.reader = Reader(changed.locale, changed.units)
+    return HouseholdOut.of(changed)
+
+
+@router.post("/household/introduced", responses=_CHANGE)
+def skip_introduction(db: WriteDb) -> HouseholdOut:
+    """Go on with what is assumed of this kitchen."""
+    return HouseholdOut.of(households.skip_introduction(db))
 
 
 @router.get("/people")
@@ -267,6 +278,7 @@ def restore(
     """Take a backup file in; a dry run only says what it would change."""
     made_at, changes = take_in(db, data, content, dry_run=dry_run)
     request.app.state.kitchen.memory.forget()
+    request.app.state.reader = households.reader_here(db)
     return RestoreOut(
         made_at=made_at.isoformat(),
         done=not dry_run,

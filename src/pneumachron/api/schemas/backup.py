@@ -43,6 +43,7 @@ from pneumachron.store.records import (
     DayContent,
     Household,
     KeptPot,
+    Locale,
     NoLesson,
     Person,
     PlanContent,
@@ -96,6 +97,10 @@ class BackupHousehold(Closed):
     units: Units
     taste_step: Annotated[float, Field(ge=-1, le=1)] = 0.0
     simulated_teach: bool = False
+    locale: Locale = "en-US"
+    servings: Annotated[int, Field(ge=1, le=200)] = 4
+    introduced: bool = True
+    demo: bool = False
 
 
 class BackupPerson(Closed):

@@ -14,7 +14,7 @@ from pneumachron.services.documents import pot_document
 from pneumachron.services.households import OwnPot
 from pneumachron.services.restore import Kind
 from pneumachron.store.copies import MAX_COPIES, Copy, Reason
-from pneumachron.store.records import Household, KeptPot
+from pneumachron.store.records import Household, KeptPot, Locale
 
 
 class LookOut(Closed):
@@ -72,6 +72,10 @@ class HouseholdIn(Closed):
     simulated_teach: Annotated[
         bool, Field(description="cooks beside the simulated pot teach too")
     ] = False
+    locale: Annotated[Locale | None, Field(description="as it is when left out")] = None
+    servings: Annotated[
+        int | None, Field(ge=1, le=200, description="people at the table; as it is when left out")
+    ] = None
 
 
 class HouseholdOut(Closed):
@@ -83,6 +87,10 @@ class HouseholdOut(Closed):
     units: Literal["metric", "us"]
     taste_step: float
     simulated_teach: bool
+    locale: Locale
+    servings: int
+    introduced: Annotated[bool, Field(description="false until it is set, or skipped")]
+    demo: Annotated[bool, Field(description="all that is here came with the app")]
     altitude_shown: Shown
     start_shown: Shown
     version: int
@@ -99,6 +107,10 @@ class HouseholdOut(Closed):
             units=household.units,
             taste_step=household.taste_step,
             simulated_teach=household.simulated_teach,
+            locale=household.locale,
+            servings=household.servings,
+            introduced=household.introduced,
+            demo=household.demo,
             altitude_shown=Shown(metric=altitude.metric, us=altitude.us),
             start_shown=Shown(metric=start.metric, us=start.us),
             version=household.version,

@@ -3,9 +3,10 @@
 from datetime import datetime
 from typing import Annotated
 
-from pydantic import Field
+from pydantic import Field, computed_field
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.api.schemas.said import Params
 from pneumachron.core.alternatives import AlternativeKind
 from pneumachron.core.batches import MAX_RUNS
 from pneumachron.core.constants import SourceKind
@@ -18,6 +19,7 @@ from pneumachron.core.load import MAX_KINDS, MAX_PIECES, Shape
 from pneumachron.core.plan import MAX_TRACE, PhaseKind
 from pneumachron.core.racks import Rack
 from pneumachron.core.reasons import About
+from pneumachron.core.release import ReleaseWhy
 from pneumachron.core.spread import PartKind
 from pneumachron.core.standing import Arrangement
 from pneumachron.core.tasks import Resource
@@ -25,6 +27,7 @@ from pneumachron.core.tenderness import Texture
 from pneumachron.core.wish import Level
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 from pneumachron.store.lessons import LessonKind
+from pneumachron.text.say import say, say_cut
 
 
 class PieceIn(Closed):
@@ -207,10 +210,23 @@ class ReleaseOut(Closed):
     keep_s: float
     boil_s: float
     soak_s: float
-    reason: str
-    juice: str
-    spray: str
+    why: ReleaseWhy | None = None
     pulses: bool
+
+    @computed_field
+    def reason(self) -> str:
+        """Why the usual way is usual."""
+        return say("release-why", {"why": self.why or self.usual})
+
+    @computed_field
+    def juice(self) -> str:
+        """What it does to the juice."""
+        return say(f"release-{self.method}.juice")
+
+    @computed_field
+    def spray(self) -> str:
+        """What comes out of the valve."""
+        return say(f"release-{self.method}.spray")
 
 
 class EndingOut(Closed):
@@ -336,7 +352,7 @@ class PieceOut(Closed):
     start_shown: Shown
     texture_step: float
     texture_reached: Texture
-    looks: str
+    dry: bool = False
     dryness_ratio: Annotated[float, Field(description="above 1 it is soft but dry")] = 0.0
     lethality_ratio: Annotated[
         float | None, Field(description="over the published time and temperature table")
@@ -347,6 +363,11 @@ class PieceOut(Closed):
     size_spread_ratio: float
     safe_core_shown: Shown
     safe_rest_s: float
+
+    @computed_field
+    def looks(self) -> str:
+        """What one sees when the lid comes off."""
+        return say("looks-dry") if self.dry else say_cut(self.cut, self.texture_reached)
 
 
 class PhaseOut(Closed):
@@ -394,8 +415,20 @@ class ReasonOut(Closed):
     unit: str
     effect: float
     effect_unit: str
-    text: str
+    params: Params = Field(default_factory=dict)
+    kept_text: Annotated[
+        str | None, Field(max_length=600, description="of a plan that version 1 stored as text")
+    ] = None
     source: SourceKind
+
+    @computed_field
+    def text(self) -> str:
+        """The fact as a sentence."""
+        if self.kept_text is not None:
+            return self.kept_text
+        if "why" in self.params:
+            return say("release-why", self.params)
+        return say(f"reason-{self.about}-{self.fact}", self.params)
 
 
 class SourceOut(Closed):
@@ -411,8 +444,18 @@ class CautionOut(Closed):
     code: str
     severity: str
     field: str
-    text: str
+    params: Params = Field(default_factory=dict)
+    kept_text: Annotated[
+        str | None, Field(max_length=600, description="of a plan that version 1 stored as text")
+    ] = None
     source: SourceOut
+
+    @computed_field
+    def text(self) -> str:
+        """The caution as a sentence."""
+        if self.kept_text is not None:
+            return self.kept_text
+        return say(f"caution-{self.code}", self.params)
 
 
 class TaughtBy(Closed):
@@ -520,23 +563,45 @@ class ReadyByOut(Closed):
     ways: Annotated[list[WayOut], Field(max_length=20)]
 
 
+class RefusedOut(Closed):
+    """Why something cannot be."""
+
+    code: str
+    params: Params
+
+    def said(self) -> str:
+        """What is wrong, and what to do."""
+        message = say(f"error-{self.code}", self.params)
+        return f"{message} {say(f'error-{self.code}.hint', self.params)}"
+
+
 class AlternativeOut(Closed):
     """One thing changed: an answer, or why there is none."""
 
     kind: AlternativeKind
     value: str
     answer: AnswerOut | None
-    trouble: str | None
+    refused: RefusedOut | None
+
+    @computed_field
+    def trouble(self) -> str | None:
+        """Why there is no answer."""
+        return None if self.refused is None else self.refused.said()
 
 
 class EarlyPieceOut(Closed):
     """One kind of piece in two cycles."""
 
-    cut: str
+    cut_id: str
     thickness_shown: Shown
     out_early: bool
     texture_step: float
     texture_reached: Texture
+
+    @computed_field
+    def cut(self) -> str:
+        """The short name of the cut."""
+        return say_cut(self.cut_id, "short")
 
 
 class EarlyOutOut(Closed):

@@ -10,7 +10,7 @@ from typing import Any, Literal, TypeAlias, get_args
 
 from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.steps import Brought, Step, StepKind, cook_steps, run_steps
-from pneumachron.core.errors import CoreError
+from pneumachron.core.errors import CodedError
 from pneumachron.core.live.pot import LiveState
 
 EventKind: TypeAlias = Literal[
@@ -24,12 +24,8 @@ MAX_TIMERS = 50
 """Of one cook at a time; nobody listens to more."""
 
 
-class SheetError(CoreError):
-    """An event that cannot be; says why and what to do."""
-
-    def __init__(self, code: str, message: str, hint: str) -> None:
-        self.code, self.message, self.hint = code, message, hint
-        super().__init__(f"{message} {hint}")
+class SheetError(CodedError):
+    """An event that cannot be."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -125,7 +121,7 @@ class Sheet:
         for step in self.steps:
             if step.step_id == step_id:
                 return step
-        raise SheetError("unknown_step", "This cook has no such step.", "Load the page again.")
+        raise SheetError("unknown_step")
 
     def missing(self, step: Step) -> tuple[str, ...]:
         """What of a step is not confirmed."""
@@ -153,35 +149,23 @@ def check(sheet: Sheet, event: Event) -> None:
     SheetError : says what to do.
     """
     if sheet.ended_s is not None and event.kind not in {"note", "outcome", "weighed"}:
-        raise SheetError("ended", "This cook is over.", "Start it again from its plan.")
+        raise SheetError("ended")
     if event.kind == "began" and (sheet.done_s or sheet.ticked):
-        raise SheetError(
-            "begun",
-            "This cook is under way already.",
-            "Undo its steps first, or begin another one.",
-        )
+        raise SheetError("begun")
     if event.kind in {"done", "undone", "ticked", "timer_started"}:
         step = sheet.step(str(event.body["step_id"]))
         if event.kind == "done" and (missing := sheet.missing(step)):
-            raise SheetError(
-                "not_confirmed",
-                f"Not confirmed yet: {'; '.join(missing)}.",
-                "Look, tick it, then go on.",
-            )
+            raise SheetError("not_confirmed", missing="; ".join(missing))
         if event.kind == "ticked" and event.body["tick"] not in step.ticks:
-            raise SheetError("unknown_tick", "This step has no such line.", "Load the page again.")
+            raise SheetError("unknown_tick")
     if event.kind == "timer_started" and len(sheet.timers) >= MAX_TIMERS:
-        raise SheetError(
-            "too_many_timers", f"{MAX_TIMERS} timers run already.", "Stop some of them first."
-        )
+        raise SheetError("too_many_timers", most=MAX_TIMERS)
     if event.kind in {"timer_moved", "timer_rang", "timer_stopped"} and not any(
         timer.timer_id == event.body["timer_id"] for timer in sheet.timers
     ):
-        raise SheetError("unknown_timer", "There is no such timer.", "Load the page again.")
+        raise SheetError("unknown_timer")
     if event.kind == "put_back" and len(sheet.marks) >= MAX_ROUNDS:
-        raise SheetError(
-            "too_many_rounds", "It was put back three times already.", "Cut it up and simmer it."
-        )
+        raise SheetError("too_many_rounds")
 
 
 ALWAYS_ROOM: frozenset[EventKind] = frozenset({"ended", "abandoned", "outcome", "weighed"})

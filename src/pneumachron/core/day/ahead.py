@@ -24,12 +24,7 @@ def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
     piece = max(dish.wish.load.pieces, key=lambda item: item.thickness_m)
     found = cooling(piece.cut, piece.thickness_m, "ice_bath")
     if not found.safe:
-        raise WishError(
-            "cools_too_slowly",
-            "ahead",
-            "A piece this thick does not cool within six hours, even in ice water.",
-            "Halve it, or cook it on the day.",
-        )
+        raise WishError("cools_too_slowly", "ahead")
     seconds = found.to_last_s
     cool = Block(
         block_id(dish, "cool"),

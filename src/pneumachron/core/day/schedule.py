@@ -216,19 +216,12 @@ def schedule(
 
 def _check(blocks: Sequence[Block]) -> None:
     if len(blocks) > MAX_BLOCKS:
-        raise WishError(
-            "too_many_tasks",
-            "dishes",
-            f"A day here has at most {MAX_BLOCKS} stretches of work; this one has {len(blocks)}.",
-            "Leave out a dish, or plan two days.",
-        )
+        raise WishError("too_many_tasks", "dishes", count=len(blocks), most=MAX_BLOCKS)
     ids = {block.block_id for block in blocks}
     if len(ids) < len(blocks):
-        raise WishError("same_task", "dishes", "Two tasks have one name.", "Name the dishes apart.")
+        raise WishError("same_task", "dishes")
     if len(_sorted_back(blocks)) < len(blocks):
-        raise WishError(
-            "circle", "dishes", "Tasks wait for each other in a circle.", "Undo the last pin."
-        )
+        raise WishError("circle", "dishes")
 
 
 def _followers(blocks: Sequence[Block]) -> dict[str, list[tuple[Block, Wait]]]:

@@ -21,7 +21,7 @@ from pneumachron.core.constants import (
     WATER_DENSITY,
     WATER_SPECIFIC_HEAT,
 )
-from pneumachron.core.errors import CoreError
+from pneumachron.core.errors import CodedError
 from pneumachron.core.live.meat import LiveMeat
 from pneumachron.core.pot_heat import PotCases
 from pneumachron.core.pots import Pot
@@ -55,12 +55,8 @@ SUGAR_KG_M3 = 100.0
 """Sugar in a sauce on the base above which it scorches [kg/m³, as g/L]. Common practice."""
 
 
-class LiveError(CoreError):
-    """Something that cannot be done with a pot as it stands; says why, and what to do."""
-
-    def __init__(self, code: str, message: str, hint: str) -> None:
-        self.code, self.message, self.hint = code, message, hint
-        super().__init__(f"{message} {hint}")
+class LiveError(CodedError):
+    """Something that cannot be done with a pot as it stands."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -181,24 +177,20 @@ class LivePot:
     def set_program(self, hold_s: float, gauge_pa: float) -> None:
         """Minutes and pressure."""
         if not 0 <= hold_s <= 60.0 * self.pot.longest_hold_min:
-            raise LiveError(
-                "too_long",
-                "The panel does not take so many minutes.",
-                f"At most {self.pot.longest_hold_min:.0f}; set it again when it is over.",
-            )
+            raise LiveError("panel_too_long", most_min=self.pot.longest_hold_min)
         if self.state in {"heating", "under_pressure", "holding"}:
-            raise LiveError("running", "The pot is running.", "Stop it first.")
+            raise LiveError("running")
         self.hold_set_s, self.gauge_set_pa, self.held_s = hold_s, gauge_pa, 0.0
         self._refill()
 
     def start(self) -> None:
         """Heat up to what was set."""
         if self.state == "no_vessel":
-            raise LiveError("no_vessel", "There is no vessel in the pot.", "Put it in.")
+            raise LiveError("no_vessel")
         if self.state == "open":
-            raise LiveError("lid_off", "The lid is off.", "Lock it, then start.")
+            raise LiveError("lid_off")
         if self.hold_set_s <= 0:
-            raise LiveError("not_set", "No minutes are set.", "Set the hold first.")
+            raise LiveError("not_set")
         self.state, self._boiling_s, self._since_hold_s = "heating", 0.0, 0.0
         if not self.pin_up:
             self._purge_j = PURGE_HEAT.value
@@ -219,7 +211,7 @@ class LivePot:
     def lid_on(self) -> None:
         """Lock the lid."""
         if self.state == "no_vessel":
-            raise LiveError("no_vessel", "There is no vessel in the pot.", "Put it in.")
+            raise LiveError("no_vessel")
         if self.state == "open":
             self.state, self.venting = "shut", False
             self._purge_j = PURGE_HEAT.value
@@ -227,9 +219,7 @@ class LivePot:
     def lid_off(self) -> None:
         """Open it; with the pin up it cannot be."""
         if self.pin_up:
-            raise LiveError(
-                "pin_up", "The pin is up: the pot is under pressure.", "Wait, or vent; never force."
-            )
+            raise LiveError("pin_up")
         if self.state != "no_vessel":
             self.state, self.venting, self.spitting = "open", False, False
 
@@ -257,7 +247,7 @@ class LivePot:
 
     def _needs_open(self, what: str) -> None:
         if self.state != "open":
-            raise LiveError("lid_on", f"The lid is on ({what}).", "Take it off first.")
+            raise LiveError("lid_on")
 
     # time
 

@@ -63,10 +63,10 @@ def convert(understood: Understood, kitchen: Kitchen, choices: Choices = NO_CHOI
     """
     try:
         return _convert(understood, kitchen, choices)
-    except OutOfRangeError as error:
-        raise RecipeError("out_of_range", "recipe", str(error), "Put the measures right.") from None
+    except OutOfRangeError:
+        raise RecipeError("recipe_out_of_range", "recipe") from None
     except WishError as error:
-        raise RecipeError(error.code, error.field, error.message, error.hint) from None
+        raise RecipeError.of(error) from None
 
 
 def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Converted:

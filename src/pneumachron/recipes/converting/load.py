@@ -68,8 +68,8 @@ def portion(understood: Understood, kitchen: Kitchen, choices: Choices) -> Porti
 
 def _refused(error: WishError | None) -> RecipeError:
     if error is None:
-        return RecipeError("too_much", "mass", "This is too much meat for one day.", "Cook less.")
-    return RecipeError(error.code, error.field, error.message, error.hint)
+        return RecipeError("too_much", "mass")
+    return RecipeError.of(error)
 
 
 def _scaled(understood: Understood, choices: Choices) -> tuple[float, float]:

@@ -20,19 +20,13 @@ def decode(content: bytes) -> tuple[str, list[str]]:
     """
     if len(content) > MAX_BYTES:
         raise UnreadableError(
-            "too_large",
-            f"This file has {len(content) / 1e6:.1f} MB; at most {MAX_BYTES / 1e6:.0f} MB.",
-            "Save only the recipe, or paste its text.",
+            "recipe_too_large", size_mb=len(content) / 1e6, most_mb=MAX_BYTES / 1e6
         )
     for mark, name in ((BOM_UTF8, "utf-8-sig"), (BOM_UTF16_LE, "utf-16"), (BOM_UTF16_BE, "utf-16")):
         if content.startswith(mark):
             return clean(content.decode(name, errors="replace")), []
     if content[:4096].count(0) > 0:
-        raise UnreadableError(
-            "not_text",
-            "This is not a text file.",
-            "Open it in the program that made it, and paste the recipe's text.",
-        )
+        raise UnreadableError("not_text")
     try:
         return clean(content.decode("utf-8")), []
     except UnicodeDecodeError:
@@ -73,9 +67,5 @@ def clean(text: str) -> str:
     plain = text.replace("\r\n", "\n").replace("\r", "\n").replace("\u2028", "\n")
     plain = _GAP.sub("    ", _CONTROL.sub("", _SPACES.sub(" ", plain)))
     if plain.count("\n") > MAX_LINES_OF_TEXT:
-        raise UnreadableError(
-            "too_many_lines",
-            f"This has more than {MAX_LINES_OF_TEXT} lines.",
-            "Paste only the recipe, without what stands around it.",
-        )
+        raise UnreadableError("too_many_lines", most=MAX_LINES_OF_TEXT)
     return plain

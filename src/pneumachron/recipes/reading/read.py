@@ -41,11 +41,7 @@ def read_recipe(content: bytes | str, *, name: str = "") -> ReadRecipe:
         remarks.append(f"There are {len(recipes)} recipes in it; this is the first.")
     recipe = _bounded(recipes[0]) if recipes else None
     if recipe is None or not (recipe.ingredients or recipe.steps):
-        raise UnreadableError(
-            "no_recipe",
-            "There is no recipe in this that could be read.",
-            "Paste the list of ingredients and the steps, each on a line of its own.",
-        )
+        raise UnreadableError("no_recipe")
     return ReadRecipe(recipe, kind, tuple(remarks))
 
 
@@ -54,19 +50,11 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
     if start in {"{", "["}:
         data = loads(text)
         if data is None:
-            raise UnreadableError(
-                "broken_json",
-                "This looks like a JSON file, but it is broken or cut off.",
-                "Save it again, or paste the recipe's text.",
-            )
+            raise UnreadableError("broken_json")
         return "jsonld", [to_recipe(node) for node in recipes_in(data)]
     if _PAGE.search(text.lstrip()):
         if text.count("<") > MAX_PAGE_TAGS:
-            raise UnreadableError(
-                "too_many_tags",
-                "This page is far larger than a recipe.",
-                "Paste only the recipe's text.",
-            )
+            raise UnreadableError("too_many_tags")
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
         return "html", marked or [read_plain(words_of_page(text))]
     marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
@@ -86,11 +74,7 @@ def _is_markdown(text: str) -> bool:
 def _bounded(recipe: Recipe) -> Recipe:
     count = len(recipe.ingredients) + len(recipe.steps) + len(recipe.notes)
     if count > MAX_LINES:
-        raise UnreadableError(
-            "too_long",
-            f"This has {count} lines; a recipe here has at most {MAX_LINES}.",
-            "Paste only the recipe, without what stands around it.",
-        )
+        raise UnreadableError("recipe_too_long", count=count, most=MAX_LINES)
 
     def short(texts: tuple[str, ...]) -> tuple[str, ...]:
         return tuple(" ".join(text[:MAX_TEXT].split()) for text in texts)

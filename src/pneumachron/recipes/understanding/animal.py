@@ -35,7 +35,6 @@ FAMILY_ANIMALS: dict[str, tuple[str, ...]] = {
     "wings": ("chicken",),
 }
 """Whose meat the fitted numbers are for."""
-PLANNED = "ribs, brisket, short ribs, pork shoulder and chicken wings"
 _WHOLE_BIRD = any_of(r"\bwhole (chicken|bird|turkey|duck|hen)\b",
                      r"\b(chicken|turkey|duck) (breasts?|thighs?|legs?|drumsticks?)\b")  # fmt: skip
 _NO_MEAT: frozenset[Kind] = frozenset({

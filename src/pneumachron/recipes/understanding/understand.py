@@ -10,7 +10,6 @@ from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import parse_measure, show_length, show_mass
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
-from pneumachron.recipes.understanding.animal import PLANNED
 from pneumachron.recipes.understanding.ingredients import Ingredient, read_ingredients
 from pneumachron.recipes.understanding.meat import Meat, read_meat, usual_mass_kg
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
@@ -85,12 +84,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     if answers.cut is None and meat.others:
         raise _in_doubt(meat)
     if cut is None:
-        raise RecipeError(
-            "no_cut",
-            "cut",
-            "No ribs, brisket, short ribs, shoulder or wings were found in it.",
-            "Name the cut in the list of ingredients, or choose it here.",
-        )
+        raise RecipeError("no_cut", "cut")
     known = _known_cut(cut)
     questions: list[Question] = []
     if answers.cut is None and not meat.cut_sure:
@@ -125,25 +119,15 @@ def _in_doubt(meat: Meat) -> RecipeError:
     """Another animal, or two meats: nothing is cooked on a guess. The recipe itself stays."""
     said = "”, “".join(item.text[:80] for item in meat.others[:2])
     if meat.cut is None:
-        return RecipeError(
-            "out_of_scope",
-            "cut",
-            f"The meat in it is “{said}”. The times here are for {PLANNED}.",
-            "The recipe is kept as it is. If it is one of those cuts after all, choose it here.",
-        )
-    return RecipeError(
-        "two_meats",
-        "cut",
-        f"There is more than one meat in it: “{meat.text[:80]}” and “{said}”.",
-        "Choose the cut that goes into the cooker; the other one is cooked apart.",
-    )
+        return RecipeError("out_of_scope", "cut", meat=said)
+    return RecipeError("two_meats", "cut", meat=meat.text[:80], other=said)
 
 
 def _known_cut(cut: str) -> Cut:
     try:
         return cut_by_id(cut)
     except WishError as error:
-        raise RecipeError(error.code, "cut", error.message, error.hint) from None
+        raise RecipeError.of(error, "cut") from None
 
 
 def _ask_cut(family: str, guess: str) -> Question:
@@ -178,7 +162,7 @@ def _typed(text: str, field_name: Literal["mass", "thickness"]) -> float:
     try:
         return parse_measure(text, quantity, field_name)
     except WishError as error:
-        raise RecipeError(error.code, field_name, error.message, error.hint) from None
+        raise RecipeError.of(error, field_name) from None
 
 
 _PIECE_KG: dict[str, float] = {

@@ -1,12 +1,18 @@
 """A converted recipe as a recipe again, with our plan in its named extension."""
 
+from collections.abc import Callable
+
+from pneumachron.core.cautions import Caution
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import WHEN_WORDS, WHENS
 from pneumachron.recipes.model import Recipe
 
 
-def to_recipe(converted: Converted) -> Recipe:
-    """Title, lines in the order of their use, steps, times and the plan."""
+def to_recipe(converted: Converted, say: Callable[[Caution], str]) -> Recipe:
+    """Title, lines in the order of their use, steps, times and the plan.
+
+    `say` makes a sentence of a caution.
+    """
     plan, original = converted.plan, converted.understood.recipe
     hands_s = 60.0 * sum(
         sum(step.minutes) / 2
@@ -29,15 +35,15 @@ def to_recipe(converted: Converted) -> Recipe:
         prep_s=60.0 * round(hands_s / 60.0),
         cook_s=60.0 * round(plan.done_s / 60.0),
         total_s=60.0 * round(hands_s / 60.0) + 60.0 * round(plan.done_s / 60.0),
-        notes=notes_of(converted),
+        notes=notes_of(converted, say),
         plan=plan_extension(converted),
     )
 
 
-def notes_of(converted: Converted) -> tuple[str, ...]:
+def notes_of(converted: Converted, say: Callable[[Caution], str]) -> tuple[str, ...]:
     """Cautions, the cross-check, allergens; the manual first."""
     notes = ["The maker's manual and local food-safety advice come first."]
-    notes += [caution.text for caution in converted.plan.cautions if caution.severity == "careful"]
+    notes += [say(item) for item in converted.plan.cautions if item.severity == "careful"]
     notes += [mark.caution for mark in converted.marks if mark.overruled and mark.caution]
     if converted.check is not None:
         notes.append(converted.check.words)
