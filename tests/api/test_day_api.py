@@ -113,7 +113,7 @@ def test_cards_marinade_and_leftovers(client: TestClient) -> None:
     assert card["cold_chain_safe"]
     titles = [part["title"] for item in found["blocks"] for part in item["segments"]]
     assert any(title.startswith("Marinate") for title in titles)
-    assert any("portions of 300 g" in title for title in titles)
+    assert any("portions of 300\u00a0g" in title for title in titles)
 
 
 def test_refusals(client: TestClient) -> None:
@@ -246,7 +246,7 @@ def test_a_calendar_of_ours_comes_back(client: TestClient) -> None:
         reply = client.post("/api/day/calendar/read", json={"day": body, "text": text})
         assert reply.status_code in {200, 422}
     assert (
-        "no calendar"
+        "not a calendar"
         in client.post("/api/day/calendar/read", json={"day": body, "text": "hello"}).text
     )
 

@@ -165,7 +165,7 @@ def test_days() -> None:
     def blocks(count: int) -> list[Block]:
         found = []
         for number in range(count):
-            part = Segment("cook", "cook", 600.0, 600.0, 600.0, ("hands",))
+            part = Segment("cook", 600.0, 600.0, 600.0, ("hands",))
             before = (Wait(f"b{number - 1}"),) if number % 4 else ()
             found.append(Block(f"b{number}", f"dish {number // 4}", (part,), before, 0.0))
         return found

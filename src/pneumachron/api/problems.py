@@ -145,7 +145,7 @@ _KINDS = frozenset({
     "less_than_equal", "greater_than_equal", "less_than", "greater_than", "literal_error",
     "int_parsing", "int_type", "int_from_float", "float_parsing", "float_type", "bool_parsing",
     "bool_type", "string_type", "list_type", "dict_type", "model_attributes_type",
-    "string_pattern_mismatch", "json_invalid",
+    "string_pattern_mismatch", "json_invalid", "ends_before_it_begins", "out_of_all_time",
 })  # fmt: skip
 """What a schema finds that there are words for; anything else is "cannot be read"."""
 _LIMITS = ("max_length", "min_length", "le", "ge", "lt", "gt")

@@ -11,8 +11,8 @@ from sqlalchemy.orm import Session
 from pneumachron.core.cutting import cut_into
 from pneumachron.core.day.blocks import day_blocks
 from pneumachron.core.day.dish import KITCHEN_LANES, Ahead, Dish, Extra
-from pneumachron.core.day.schedule import Block, Closed, Schedule, lasting, schedule
-from pneumachron.core.errors import WishError
+from pneumachron.core.day.schedule import LATE, Block, Closed, Schedule, lasting, schedule
+from pneumachron.core.errors import Param, WishError
 from pneumachron.core.parting import is_whole, parted
 from pneumachron.core.pots import Pot
 from pneumachron.core.season import Marinade
@@ -24,10 +24,12 @@ from pneumachron.services.households import current_household
 from pneumachron.services.inputs import PlanInputs, is_tempered, located, read_wish
 from pneumachron.services.learning import household_defaults
 from pneumachron.services.planning import find_pot
+from pneumachron.services.wording import dish_name, say_work
 from pneumachron.store import pots
 from pneumachron.store.days import DAYS
 from pneumachron.store.db import give_back
 from pneumachron.store.records import DayContent, StoredDay
+from pneumachron.text.say import say
 
 MAX_DISHES = 8
 MAX_COOKS = 6
@@ -180,7 +182,10 @@ def _events(session: Session, inputs: DayInputs) -> Iterator[tuple[str, timedelt
             if part.kind != "slack":
                 event = Event(
                     uid=f"{item.block.block_id}:{part.kind}",
-                    title=f"{item.block.dish}: {part.title}",
+                    title=say(
+                        "calendar-event",
+                        {"dish": dish_name(item.block.dish), "work": say_work(part)},
+                    ),
                     start=start + offset,
                     end=start + offset + length,
                     alarm="hands" in part.lanes,
@@ -323,7 +328,7 @@ def _missing_s(
     found: Schedule, inputs: DayInputs, stands: Mapping[str, datetime], table: datetime
 ) -> float:
     """By how much something free begins before now, or what stands pushes past the table."""
-    late = max((clash.over_s for clash in found.clashes if clash.why in _LATE), default=0.0)
+    late = max((clash.over_s for clash in found.clashes if clash.why in LATE), default=0.0)
     if inputs.now is None:
         return late if inputs.done else 0.0
     now_s = (inputs.now - table).total_seconds()
@@ -333,9 +338,6 @@ def _missing_s(
         if item.block.block_id not in stands and not item.block.after_table
     ]
     return max(now_s - min(begins, default=now_s), late if inputs.done else 0.0)
-
-
-_LATE = {"it is late for the table", "what it needs is not ready"}
 
 
 def _ways_out(
@@ -350,7 +352,7 @@ def _ways_out(
     if now == 0.0:
         return
     for index, dish in enumerate(dishes):
-        for kind, value, words, changed in _changes(dish, kept):
+        for kind, value, params, changed in _changes(dish, kept):
             if not go_on():
                 return
             try:
@@ -359,14 +361,15 @@ def _ways_out(
                 continue
             left = _trouble(_count_back(inputs, blocks, go_on))
             if left < now - 60.0:
+                words = say(f"conflict-fix-{kind}", {"dish": dish.title, **params})
                 yield {"dish_id": dish.dish_id, "kind": kind, "value": value, "words": words,
                        "left_s": left}  # fmt: skip
 
 
-def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, str, Dish]]:
-    """What could be done with a dish: kind, value, words, and the dish as it would be."""
-    found = [
-        ("pot", pot.pot_id, f"{dish.title} in {pot.name}",
+def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, dict[str, Param], Dish]]:
+    """What could be done with a dish: kind, value, what is said of it, and how it would be."""
+    found: list[tuple[str, str, dict[str, Param], Dish]] = [
+        ("pot", pot.pot_id, {"pot": pot.name},
          replace(dish, wish=replace(dish.wish, pot=pot, liquid_m3=None)))
         for pot in kept
         if pot.pot_id != dish.wish.pot.pot_id
@@ -374,19 +377,18 @@ def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, str, Dish]
     if is_whole(dish.wish):
         with suppress(WishError):
             apart = replace(dish, wish=parted(dish.wish), parted=True)
-            words = f"part {dish.title} into flat and point"
-            found.append(("parted", "", words, apart))
+            found.append(("parted", "", {}, apart))
     if dish.ahead == "today":
         ahead = replace(dish, ahead="day_before")
-        words = f"cook {dish.title} the day before, chill and reheat"
-        found.append(("ahead", "day_before", words, ahead))
+        found.append(("ahead", "day_before", {}, ahead))
     if dish.wish.release != "quick":
         quick = replace(dish, wish=replace(dish.wish, release="quick", wait_s=None, stay_s=None))
-        found.append(("release", "quick", f"vent {dish.title} at once", quick))
+        found.append(("release", "quick", {}, quick))
     with suppress(WishError):
         halved = replace(dish, wish=cut_into(dish.wish, 2))
-        thick = show_length(halved.wish.load.pieces[0].thickness_m).metric
-        found.append(("halved", thick, f"halve {dish.title}, to {thick}", halved))
+        thick_m = halved.wish.load.pieces[0].thickness_m
+        typed = show_length(thick_m).metric
+        found.append(("halved", typed, {"thickness_m": thick_m}, halved))
     return found
 
 

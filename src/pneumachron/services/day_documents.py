@@ -13,7 +13,7 @@ from pneumachron.core.plan import make_plan
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import show_volume
 from pneumachron.services.documents import shown_document
-from pneumachron.services.wording import careful
+from pneumachron.services.wording import careful, dish_name, say_work
 from pneumachron.text.say import say, say_cut
 
 State: TypeAlias = Literal["free", "pinned", "begun", "done"]
@@ -74,8 +74,8 @@ def day_document(
         "start": table + timedelta(seconds=found.start_s),
         "blocks": [_block(table, item, titles, states) for item in found.placed],
         "clashes": [
-            {"block_id": clash.block_id, "dish": clash.dish, "over_s": clash.over_s,
-             "why": clash.why}
+            {"block_id": clash.block_id, "dish": dish_name(clash.dish), "over_s": clash.over_s,
+             "why": say(f"conflict-{clash.why}", {"most_s": clash.most_s})}
             for clash in found.clashes
         ],
     }  # fmt: skip
@@ -89,7 +89,7 @@ def _block(
     return {
         "block_id": block.block_id,
         "dish_id": dish_id,
-        "dish": titles.get(dish_id, SHOP_DISH),
+        "dish": titles.get(dish_id) or dish_name(SHOP_DISH),
         "start": table + timedelta(seconds=item.start_s),
         "end": table + timedelta(seconds=item.end_s),
         "state": states.get(block.block_id, "free"),
@@ -97,7 +97,7 @@ def _block(
         "segments": [
             {
                 "kind": part.kind,
-                "title": part.title,
+                "title": say_work(part),
                 "low_s": part.low_s,
                 "likely_s": part.likely_s,
                 "high_s": part.high_s,

@@ -113,8 +113,10 @@ def minutes_span(low_min: float, high_min: float, reader: Reader) -> str:
 
 
 def duration(time_s: float, reader: Reader) -> str:
-    """Any other time: minutes below an hour, `1 h 8 min` from there on."""
+    """Any other time: minutes below an hour, `1 h 8 min` from there on, days from two on."""
     whole = round(time_s / 60.0)
+    if whole >= 2 * 24 * 60:
+        return f"{number(whole / 1440.0, reader)}{THIN}days"
     hours, rest = divmod(whole, 60)
     if hours == 0:
         return minutes(rest, reader)

@@ -21,7 +21,7 @@ class Closed(BaseModel):
 def _in_time(moment: datetime) -> datetime:
     """Refuse what is out of all time, whatever its zone: years 1 and 9999 break arithmetic."""
     if not EARLIEST_YEAR <= moment.year <= LATEST_YEAR:
-        raise PydanticCustomError("moment", "Give a year from 1970 to 2199")
+        raise PydanticCustomError("out_of_all_time", "not a year from 1970 to 2199")
     return moment
 
 

@@ -4,6 +4,7 @@ from datetime import datetime
 from typing import Annotated, Any, Literal, Self
 
 from pydantic import Field, StringConstraints, model_validator
+from pydantic_core import PydanticCustomError
 
 from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
@@ -81,7 +82,7 @@ class DoneIn(StandsIn):
     @model_validator(mode="after")
     def _in_order(self) -> Self:
         if self.end is not None and self.end < self.start:
-            raise ValueError("it ends before it begins; put one of the times right")
+            raise PydanticCustomError("ends_before_it_begins", "ends before it begins")
         return self
 
 

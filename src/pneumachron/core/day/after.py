@@ -41,15 +41,14 @@ def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
     family = load.pieces[0].cut.family
     keeps = afterwards()[family].keep_warm_s
     low, high = rest_for(load)
-    late = f"kept warm for {keeps / MINUTE_S:.0f} min at most"
     rest = Block(
         block_id(dish, "rest"),
         dish.title,
-        (segment("rest", "Rest under a loose tent", (low, (low + high) / 2, high)),),
-        tuple(Wait(run, 0.0, keeps, late) for run in run_ids),
+        (segment("rest", (low, (low + high) / 2, high)),),
+        tuple(Wait(run, 0.0, keeps, "kept_warm") for run in run_ids),
     )
     found = [rest, *own_runs(dish, run_ids[-1])]
-    before_knife = [Wait(rest.block_id, 0.0, keeps, late)]
+    before_knife = [Wait(rest.block_id, 0.0, keeps, "kept_warm")]
     if dish.sauce:
         volume = max(plans[-1].ending.liquid_m3, 1e-4)
         reduced = reduce_sauce(dish.wish.pot, dish.wish.altitude_m, volume, 0.5)
@@ -58,11 +57,10 @@ def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
             block_id(dish, "sauce"),
             dish.title,
             (
-                segment("skim", "Strain the juice into a pan, skim the fat", SKIM_S, "hands", PAN),
-                segment("reduce", "Boil the juice down, salt it last",
-                         (0.8 * likely, likely, 1.3 * likely), PAN),
+                segment("skim", SKIM_S, "hands", PAN),
+                segment("reduce", (0.8 * likely, likely, 1.3 * likely), PAN),
             ),
-            (Wait(run_ids[-1], 0.0, keeps, "the juice is kept hot"),),
+            (Wait(run_ids[-1], 0.0, keeps, "juice_hot"),),
             to_table_s=keeps,
         )  # fmt: skip
         found.append(sauce)
@@ -74,13 +72,13 @@ def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
             Block(
                 block_id(dish, "finish"),
                 dish.title,
-                (segment("finish", f"Crust ({crust.kind}); look at half time",
-                          (low, (low + high) / 2, high), "hands",
-                          pot_lane(dish) if lane == "pot" else lane),),
-                (Wait(rest.block_id, 0.0, keeps, late),),
+                (segment("finish", (low, (low + high) / 2, high), "hands",
+                         pot_lane(dish) if lane == "pot" else lane,
+                         work=f"finish_{crust.kind}"),),
+                (Wait(rest.block_id, 0.0, keeps, "kept_warm"),),
             )
         )  # fmt: skip
-        before_knife = [Wait(block_id(dish, "finish"), 0.0, CARVED_KEEPS_S, "a crust goes soft")]
+        before_knife = [Wait(block_id(dish, "finish"), 0.0, CARVED_KEEPS_S, "crust")]
     found.append(_carve(dish, tuple(before_knife)))
     return found
 
@@ -89,7 +87,7 @@ def _carve(dish: Dish, waits: tuple[Wait, ...]) -> Block:
     return Block(
         block_id(dish, "carve"),
         dish.title,
-        (segment("carve", "Carve or pull, and serve", CARVE_S, "hands"),),
+        (segment("carve", CARVE_S, "hands"),),
         waits,
         to_table_s=CARVED_KEEPS_S,
     )
@@ -106,13 +104,11 @@ def own_runs(dish: Dish, after_id: str) -> Iterator[Block]:
             block_id(dish, f"side{number}"),
             dish.title,
             (
-                segment("load", f"{extra.title}: in, half full at most", LOAD_S, "hands", pot),
-                segment("lid_check", "Check gasket, pin, screen, valve; set the pot", LID_S,
-                        "hands", pot),
-                segment("come_up", "Heats up again", SIDE_UP_S, pot),
-                segment("hold", "Under pressure", (hold, hold, hold), pot),
-                segment("venting", "Vent, face and hands out of the jet", SIDE_VENT_S, "hands",
-                        pot),
+                segment("load", LOAD_S, "hands", pot, work="load_side", own=extra.title),
+                segment("lid_check", LID_S, "hands", pot),
+                segment("come_up", SIDE_UP_S, pot),
+                segment("hold", (hold, hold, hold), pot),
+                segment("venting", SIDE_VENT_S, "hands", pot),
             ),
             (Wait(after_id),),
             to_table_s=SIDE_KEEPS_S,
@@ -147,15 +143,18 @@ def leftovers(dish: Dish, plans: list[Plan]) -> Leftovers:
 def kept(dish: Dish, plans: list[Plan], before: str = "carve") -> Block:
     """After the meal, before two hours are over."""
     found = leftovers(dish, plans)
-    what = "Leftovers"
-    if found.portions > 0:
-        grams, millilitres = 1000 * PORTION_KG, 1e6 * found.juice_m3 / found.portions
-        what = f"{found.portions} portions of {grams:.0f} g with {millilitres:.0f} ml of juice each"
-    title = f"{what} into flat layers and the refrigerator, within 2 h"
+    work = segment(
+        "keep",
+        COOL_S,
+        "hands",
+        portions=found.portions,
+        portion_kg=PORTION_KG,
+        juice_m3=found.juice_m3 / max(found.portions, 1),
+    )
     return Block(
         block_id(dish, "keep"),
         dish.title,
-        (segment("keep", title, COOL_S, "hands"),),
-        (Wait(block_id(dish, before), 0.0, ZONE_LIMIT.value, "two hours at room temperature"),),
+        (work,),
+        (Wait(block_id(dish, before), 0.0, ZONE_LIMIT.value, "room_temperature"),),
         after_table=True,
     )

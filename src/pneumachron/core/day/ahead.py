@@ -30,23 +30,23 @@ def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
         block_id(dish, "cool"),
         dish.title,
         (
-            segment("bag", "Meat out of the juice, bagged into ice water", COOL_S, "hands"),
-            segment("cool", "Cools in ice water to 5 °C", (seconds, seconds, seconds)),
+            segment("bag", COOL_S, "hands"),
+            segment("cool", (seconds, seconds, seconds)),
         ),
-        (Wait(last_run, 0.0, 1800.0, "cooling begins within half an hour"),),
+        (Wait(last_run, 0.0, 1800.0, "cool_soon"),),
     )
     ready = [cool]
     if dish.ahead == "frozen":
         ready += _frozen(dish, cool.block_id)
-    wait = Wait(cool.block_id, CHILL_LEAST_S, CHILL_MOST_S, "three days at 4 °C")
+    wait = Wait(cool.block_id, CHILL_LEAST_S, CHILL_MOST_S, "chilled")
     if dish.ahead == "frozen":
-        wait = Wait(ready[-1].block_id, 0.0, THAWED_KEEPS_S, "thawed meat is eaten within a day")
+        wait = Wait(ready[-1].block_id, 0.0, THAWED_KEEPS_S, "thawed_cooked")
     reheat = Block(
         block_id(dish, "reheat"),
         dish.title,
         (
-            segment("slice", "Slice cold across the grain", CARVE_S, "hands"),
-            segment("reheat", "Covered with juice in the oven to 74 °C", REHEAT_S, "oven"),
+            segment("slice", CARVE_S, "hands"),
+            segment("reheat", REHEAT_S, "oven"),
         ),
         (wait,),
         to_table_s=CARVED_KEEPS_S,
@@ -59,15 +59,14 @@ def _frozen(dish: Dish, cool_id: str) -> list[Block]:
     freeze = Block(
         block_id(dish, "freeze"),
         dish.title,
-        (segment("freeze", "Bag flat with some juice, write the date, freeze", COOL_S, "hands"),),
-        (Wait(cool_id, 0.0, CHILL_LEAST_S, "into the freezer the same day"),),
+        (segment("freeze", COOL_S, "hands"),),
+        (Wait(cool_id, 0.0, CHILL_LEAST_S, "same_day"),),
     )
     seconds = 3600.0 * thaw_hours(FLAT_M)
     thaw = Block(
         block_id(dish, "thaw_cooked"),
         dish.title,
-        (segment("thaw", "Thaw the bags in the refrigerator", (seconds, seconds, 1.5 * seconds),
-                  "fridge"),),
-        (Wait(freeze.block_id, FREEZE_LEAST_S, FREEZE_MOST_S, "two months in the freezer"),),
+        (segment("thaw", (seconds, seconds, 1.5 * seconds), "fridge", work="thaw_bags"),),
+        (Wait(freeze.block_id, FREEZE_LEAST_S, FREEZE_MOST_S, "frozen"),),
     )  # fmt: skip
     return [freeze, thaw]

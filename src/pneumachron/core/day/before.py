@@ -4,19 +4,23 @@ from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
 from pneumachron.core.day.dish import Dish, block_id, segment
-from pneumachron.core.day.schedule import Block, Wait
+from pneumachron.core.day.schedule import Block, Wait, WaitWhy
 from pneumachron.core.load import thaw_hours
 from pneumachron.core.plan import Plan
 from pneumachron.core.season import marinating
 
 DAY_S = 86_400.0
 SHOP_ID = "*:shop"
-SHOP_DISH = "The day"
+SHOP_DISH = "*"
+"""No dish: it is for all of them."""
 SHOP_S = (1800.0, 3600.0, 5400.0)
 """Half an hour to an hour and a half with the list. Common practice."""
 RAW_KEEPS_S = {"beef": 3 * DAY_S, "pork": 3 * DAY_S, "poultry": DAY_S}
 """Raw in the refrigerator: 3–5 days for whole cuts, 1–2 for poultry; the shorter is taken. USDA,
 from memory."""
+RAW_WHY: dict[str, WaitWhy] = {
+    "beef": "raw_beef", "pork": "raw_pork", "poultry": "raw_poultry",
+}  # fmt: skip
 TRIM_S = (300.0, 600.0, 1200.0)
 """Trim, measure, portion, season, for one load. Common practice."""
 PART_S = (600.0, 900.0, 1500.0)
@@ -46,7 +50,7 @@ def shopping(blocks: Sequence[Block], kinds: dict[str, str]) -> tuple[Block, ...
     shop = Block(
         SHOP_ID,
         SHOP_DISH,
-        (segment("shop", "Buy what is on the list, what is cold last", SHOP_S, "hands"),),
+        (segment("shop", SHOP_S, "hands"),),
     )
     waiting = [_after_the_shop(block, kinds.get(block.block_id)) for block in blocks]
     return (shop, *waiting)
@@ -55,9 +59,8 @@ def shopping(blocks: Sequence[Block], kinds: dict[str, str]) -> tuple[Block, ...
 def _after_the_shop(block: Block, kind: str | None) -> Block:
     if kind is None:
         return block
-    keeps = RAW_KEEPS_S[kind]
-    words = f"raw {kind} keeps {keeps / DAY_S:.0f} d in the refrigerator"
-    return replace(block, after=(*block.after, Wait(SHOP_ID, 0.0, keeps, words)))
+    wait = Wait(SHOP_ID, 0.0, RAW_KEEPS_S[kind], RAW_WHY[kind])
+    return replace(block, after=(*block.after, wait))
 
 
 def thaw(dish: Dish) -> Block:
@@ -68,8 +71,8 @@ def thaw(dish: Dish) -> Block:
         block_id(dish, "thaw"),
         dish.title,
         (
-            segment("fetch", "From the freezer onto a tray in the refrigerator", FETCH_S, "hands"),
-            segment("thaw", "Thaws in the refrigerator", (seconds, seconds, 1.5 * seconds),
+            segment("fetch", FETCH_S, "hands", work="fetch_frozen"),
+            segment("thaw", (seconds, seconds, 1.5 * seconds),
                     "fridge"),
         ),
     )  # fmt: skip
@@ -80,13 +83,10 @@ def trim(dish: Dish, plan: Plan) -> Block:
     cut = plan.outcomes[0].piece.cut
     waits: tuple[Wait, ...] = ()
     if dish.from_freezer:
-        why = "thawed meat is cooked within a day"
-        waits = (Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, why),)
-    name = "flat and point" if dish.parted else cut.short_name
-    work = [segment("season", f"Trim, measure, pat dry and season ({name})", TRIM_S, "hands")]
+        waits = (Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, "thawed"),)
+    work = [segment("season", TRIM_S, "hands", cut=cut.cut_id)]
     if dish.parted:
-        words = "Part the flat from the point along the fat between them, halve both, weigh them"
-        work.insert(0, segment("part", words, PART_S, "hands"))
+        work.insert(0, segment("part", PART_S, "hands"))
     return Block(block_id(dish, "season"), dish.title, tuple(work), waits)
 
 
@@ -97,10 +97,10 @@ def marinate(dish: Dish) -> Block:
         block_id(dish, "marinate"),
         dish.title,
         (
-            segment("marinate", "Marinate, covered, in the refrigerator", (low, low, high),
+            segment("marinate", (low, low, high),
                     "fridge"),
         ),
-        (Wait(block_id(dish, "season"), 0.0, RUB_MOST_S, "trimmed meat keeps a day"),),
+        (Wait(block_id(dish, "season"), 0.0, RUB_MOST_S, "trimmed"),),
     )  # fmt: skip
 
 
@@ -110,8 +110,8 @@ def temper(dish: Dish) -> Block:
         block_id(dish, "temper"),
         dish.title,
         (
-            segment("fetch", "Out of the refrigerator, covered, on the counter", FETCH_S, "hands"),
-            segment("temper", "Loses its chill; an hour at most", TEMPER_S),
+            segment("fetch", FETCH_S, "hands"),
+            segment("temper", TEMPER_S),
         ),
         raw_waits(dish),
     )
@@ -127,7 +127,7 @@ def extras(dish: Dish) -> Iterator[Block]:
         yield Block(
             block_id(dish, f"extra{number}"),
             dish.title,
-            (segment("extra", extra.title, span, "hands"),),
+            (segment("extra", span, "hands", own=extra.title),),
             to_table_s=None if extra.when == "before_pot" else EXTRA_KEEPS_S,
         )
 
@@ -135,7 +135,7 @@ def extras(dish: Dish) -> Iterator[Block]:
 def extra_waits(dish: Dish) -> tuple[Wait, ...]:
     """What of it the pot waits for."""
     return tuple(
-        Wait(block_id(dish, f"extra{number}"), 0.0, EXTRA_KEEPS_S, "it keeps a day")
+        Wait(block_id(dish, f"extra{number}"), 0.0, EXTRA_KEEPS_S, "extra")
         for number, extra in enumerate(dish.extras)
         if extra.when == "before_pot"
     )
@@ -145,9 +145,8 @@ def raw_waits(dish: Dish) -> tuple[Wait, ...]:
     """What the meat, seasoned or marinated, waits for."""
     if dish.marinade is not None:
         longest = marinating(dish.wish.load, dish.marinade).longest_s
-        why = "raw meat keeps so long in a marinade"
         return (
             Wait(block_id(dish, "season"), RUB_LEAST_S),
-            Wait(block_id(dish, "marinate"), 0.0, longest, why),
+            Wait(block_id(dish, "marinate"), 0.0, longest, "marinade"),
         )
-    return (Wait(block_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed meat keeps a day"),)
+    return (Wait(block_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed"),)

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
 from pneumachron.core.day.schedule import Lane, Segment
+from pneumachron.core.errors import Param
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.season import Marinade
 from pneumachron.core.wish import Wish
@@ -58,9 +59,11 @@ def block_id(dish: Dish, kind: str) -> str:
     return f"{dish.dish_id}:{kind}"
 
 
-def segment(kind: str, title: str, span_s: tuple[float, float, float], *lanes: Lane) -> Segment:
+def segment(
+    kind: str, span_s: tuple[float, float, float], *lanes: Lane, work: str = "", **params: Param
+) -> Segment:
     """A stretch with its range [s]: shortest, likely, longest."""
-    return Segment(kind, title, *span_s, lanes)
+    return Segment(kind, *span_s, lanes, work, params)
 
 
 def pot_lane(dish: Dish) -> Lane:

@@ -23,22 +23,16 @@ def run(dish: Dish, plan: Plan, number: int) -> Block:
     segments: list[Segment] = []
     if load.pieces[0].cut.sears and not any(piece.frozen for piece in load.pieces):
         low, high = searing(load, plan.setup.wish.pot).total_s
-        segments.append(
-            segment("sear", "Brown in batches, then scrape the base bare",
-                     (low, (low + high) / 2, high), "hands", pot)
-        )  # fmt: skip
-    segments.append(segment("load", "Liquid, rack, meat into the pot", LOAD_S, "hands", pot))
-    segments.append(
-        segment("lid_check", "Check gasket, pin, screen, valve; set the pot", LID_S, "hands", pot)
-    )
+        segments.append(segment("sear", (low, (low + high) / 2, high), "hands", pot))
+    segments.append(segment("load", LOAD_S, "hands", pot))
+    segments.append(segment("lid_check", LID_S, "hands", pot))
     before_s = sum(part.likely_s for part in segments)
     phases = _phases(dish, plan)
     segments += phases
-    segments.append(segment("open", "Lid away from the face, meat out", OUT_S, "hands", pot))
+    segments.append(segment("open", OUT_S, "hands", pot))
     waits = list(raw_waits(dish))
     if dish.tempered and number == 0:
-        why = "it warms on the counter"
-        waits.append(Wait(block_id(dish, "temper"), 0.0, TEMPERED_KEEPS_S, why))
+        waits.append(Wait(block_id(dish, "temper"), 0.0, TEMPERED_KEEPS_S, "counter"))
     waits += extra_waits(dish)
     if number > 0:
         waits.append(Wait(block_id(dish, f"run{number - 1}"), 0.0))
@@ -71,16 +65,11 @@ def _gauge(plan: Plan, phases: list[Segment], before_s: float) -> tuple[tuple[fl
     )
 
 
-_PHASE_WORDS = {
-    "come_up": "Heats up",
-    "hold": "Under pressure",
-    "natural_release": "Pressure falls by itself",
-    "waiting": "Waits before the valve is opened",
-    "venting": "Vent, face and hands out of the jet",
-    "keeping_warm": "Kept warm under the lid",
-    "boiling": "Boils with the lid off",
-    "soaking": "Soaks in the open pot",
-}
+_PHASES = frozenset(
+    {"come_up", "hold", "natural_release", "waiting", "venting", "keeping_warm", "boiling",
+     "soaking"}
+)  # fmt: skip
+"""Phases of a plan that are stretches of a day; what stands with the lid off rests."""
 
 
 def _phases(dish: Dish, plan: Plan) -> list[Segment]:
@@ -88,8 +77,7 @@ def _phases(dish: Dish, plan: Plan) -> list[Segment]:
     low_min, high_min = plan.hold_range_min
     found = []
     for phase in plan.phases:
-        words = _PHASE_WORDS.get(phase.kind)
-        if words is None:
+        if phase.kind not in _PHASES:
             continue
         likely = phase.duration_s
         span = (likely, likely, likely)
@@ -100,9 +88,9 @@ def _phases(dish: Dish, plan: Plan) -> list[Segment]:
             span = (low_min * MINUTE_S, likely, high_min * MINUTE_S)
         elif phase.kind == "venting":
             lanes = ("hands", pot)
-        found.append(segment(phase.kind, words, span, *lanes))
+        found.append(segment(phase.kind, span, *lanes))
         if phase.kind == "hold" and (slack := _slack_s(plan)) > 0:
-            found.append(segment("slack", "Spare, should it need longer", (0.0, slack, slack), pot))
+            found.append(segment("slack", (0.0, slack, slack), pot))
     return found
 
 

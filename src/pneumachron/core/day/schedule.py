@@ -13,9 +13,9 @@ within the best. Times are seconds from the table, so before it they are negativ
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from itertools import islice, permutations
-from typing import TypeAlias
+from typing import Literal, TypeAlias
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import Param, WishError
 
 Lane: TypeAlias = str
 """`hands`, `fridge`, `pot:…`, `oven`, `grill`, `crisp`."""
@@ -31,16 +31,32 @@ SMALL_BLOCKS = 7
 LONGEST_S = 14 * 86_400.0
 
 
+WaitWhy: TypeAlias = Literal[
+    "order", "raw_beef", "raw_pork", "raw_poultry", "thawed", "trimmed", "rubbed", "marinade",
+    "counter", "extra", "kept_warm", "juice_hot", "crust", "room_temperature", "cool_soon",
+    "chilled", "thawed_cooked", "same_day", "frozen",
+]  # fmt: skip
+"""What would suffer if something waited longer."""
+ClashWhy: TypeAlias = WaitWhy | Literal["not_ready", "waits_for_table", "late"]
+LATE: frozenset[ClashWhy] = frozenset({"not_ready", "late"})
+"""Conflicts that say that there is too little time."""
+
+
 @dataclass(frozen=True, slots=True)
 class Segment:
-    """A stretch of a block, with the range of its duration and the lanes it occupies."""
+    """A stretch of a block, with the range of its duration and the lanes it occupies.
+
+    `kind` names it in calendars, for good. The message `work-` and `work`, or else the kind, says
+    what is done; it speaks of `params`.
+    """
 
     kind: str
-    title: str
     low_s: float
     likely_s: float
     high_s: float
     lanes: tuple[Lane, ...] = ()
+    work: str = ""
+    params: Mapping[str, Param] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,8 +66,8 @@ class Wait:
     block_id: str
     least_s: float = 0.0
     most_s: float = LONGEST_S
-    why: str = ""
-    """Why not longer, in words."""
+    why: WaitWhy = "order"
+    """Why not longer."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,12 +127,13 @@ class Closed:
 
 @dataclass(frozen=True, slots=True)
 class Clash:
-    """Something that waits longer than it may."""
+    """Something that waits longer than `most_s`, or is late."""
 
     block_id: str
     dish: str
     over_s: float
-    why: str
+    why: ClashWhy
+    most_s: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -398,19 +415,16 @@ def _clashes(blocks: Sequence[Block], starts: Mapping[str, float]) -> Iterator[C
                 continue
             gap = begin - ends[wait.block_id]
             if gap > wait.most_s + _TOLERANCE_S:
-                yield Clash(wait.block_id, block.dish, gap - wait.most_s, wait.why)
+                yield Clash(wait.block_id, block.dish, gap - wait.most_s, wait.why, wait.most_s)
             if gap < wait.least_s - _TOLERANCE_S:
-                yield Clash(
-                    block.block_id, block.dish, wait.least_s - gap, "what it needs is not ready"
-                )
+                yield Clash(block.block_id, block.dish, wait.least_s - gap, "not_ready")
         if block.to_table_s is not None and not block.after_table:
             gap = -ends[block.block_id]
             if gap > block.to_table_s + _TOLERANCE_S:
-                yield Clash(
-                    block.block_id, block.dish, gap - block.to_table_s, "it waits for the table"
-                )
+                over_s = gap - block.to_table_s
+                yield Clash(block.block_id, block.dish, over_s, "waits_for_table", block.to_table_s)
             if gap < -_TOLERANCE_S:
-                yield Clash(block.block_id, block.dish, -gap, "it is late for the table")
+                yield Clash(block.block_id, block.dish, -gap, "late")
 
 
 def _score(found: Schedule) -> tuple[float, float, float]:

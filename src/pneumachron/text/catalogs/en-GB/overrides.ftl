@@ -38,3 +38,6 @@ cut-picnic_boneless =
 cut-picnic_bone_in =
     .name = Hand of pork, bone-in
     .short = bone-in hand of pork
+work-sear = Brown in batches, then deglaze: scrape up the browned bits
+work-finish_broiler = Finish under the grill; look at half time
+work-finish_grill = Finish on the barbecue; look at half time

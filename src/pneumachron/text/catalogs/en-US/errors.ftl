@@ -365,6 +365,8 @@ error-invalid_input = { $kind ->
         [model_attributes_type] “{ $field }” is not an object.
         [string_pattern_mismatch] “{ $field }” is not written as it should be.
         [json_invalid] This is not JSON.
+        [ends_before_it_begins] A time ends before it begins.
+        [out_of_all_time] “{ $field }” is not a time between the years 1970 and 2199.
        *[other] “{ $field }” cannot be read.
     }
     .hint = Correct it and try again. Nothing was changed.
