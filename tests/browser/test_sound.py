@@ -80,7 +80,7 @@ def test_minutes_count_down_without_a_connected_cooker(page: Page, address: str)
     for step in found["steps"]:
         for number, tick in enumerate(step["ticks"]):
             event = {"key": f"tick-{step['step_id']}-{number}", "kind": "ticked",
-                     "step_id": step["step_id"], "tick": tick["text"]}  # fmt: skip
+                     "step_id": step["step_id"], "tick": tick["code"]}  # fmt: skip
             httpx2.post(f"{address}/api/cooks/{cook}/events", json=event)
         event = {"key": f"done-{step['step_id']}", "kind": "done", "step_id": step["step_id"]}
         httpx2.post(f"{address}/api/cooks/{cook}/events", json=event)

@@ -62,7 +62,7 @@ def up_to(kind: str) -> list[Event]:
     for number, step in enumerate(fold(PLAN, found).steps):
         if step.kind == kind:
             break
-        ticks = {"pour": ("the liquid is in",), "lid": LID_TICKS}.get(step.step_id, ())
+        ticks = {"pour": ("liquid_in",), "lid": LID_TICKS}.get(step.step_id, ())
         at = 60.0 * (number + 1)
         found += [event(at, "ticked", step_id=step.step_id, tick=tick) for tick in ticks]
         found.append(event(at, "done", step_id=step.step_id))

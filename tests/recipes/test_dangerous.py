@@ -15,6 +15,7 @@ from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.understand import Answers, Understood, understand
+from tests.text.words import words
 
 KITCHEN = Kitchen(ready_pot("tenor"), 0.0, 4.0, metric=True)
 POUND_KG = 0.45359237
@@ -196,12 +197,12 @@ def test_a_cure_stays_in_its_order_and_is_no_seasoning() -> None:
     assert all(line.origin is None for line in poured)
     kinds = [step.kind for step in done.steps]
     assert kinds[:4] == ["cure", "cure", "cure", "season"]
-    assert [step.text for step in done.steps[:3]] == list(CURED.steps[:3])
+    assert [words(step) for step in done.steps[:3]] == list(CURED.steps[:3])
     season = next(step for step in done.steps if step.kind == "season")
-    assert "curing" not in season.text
-    assert "do not rinse" not in season.text
+    assert "curing" not in words(season)
+    assert "not rinse" not in words(season)
     pot = next(step for step in done.steps if step.kind == "pot")
-    assert "curing" not in pot.text
+    assert "curing" not in words(pot)
     assert any("nitrite" in mark.reason for mark in done.marks if mark.rule == "cure_in_order")
 
 
@@ -253,5 +254,5 @@ def test_slurry_comes_after_pressure_and_nothing_after_serving() -> None:
     steps = converted(found).steps
     order = [step.kind for step in steps]
     assert order.index("set") < order.index("sauce")
-    assert "cornstarch" in steps[order.index("sauce")].text
+    assert "cornstarch" in words(steps[order.index("sauce")])
     assert order.index("own_words") < order.index("carve")

@@ -2376,6 +2376,8 @@ export interface components {
          * @description A timer that a step offers.
          */
         CookStepTimerOut: {
+            /** Offered */
+            offered: number;
             /** Title */
             title: string;
             /** Seconds */
@@ -5243,6 +5245,8 @@ export interface components {
          * @description A line to confirm.
          */
         TickOut: {
+            /** Code */
+            code: string;
             /** Text */
             text: string;
             /** On */
@@ -5320,7 +5324,12 @@ export interface components {
             /** Timer Id */
             timer_id: string;
             /** Title */
-            title: string;
+            title?: string | null;
+            /**
+             * Offered
+             * @description which timer of the step; or a title
+             */
+            offered?: number | null;
             /** Seconds */
             seconds: number;
         };

@@ -15,6 +15,7 @@ from pneumachron.core.errors import Param
 from pneumachron.core.facts import Facts
 from pneumachron.core.liquid import SCORCH_SUGAR_KG_M3
 from pneumachron.core.load import Piece
+from pneumachron.core.message import Message
 from pneumachron.core.release import release_kinds
 from pneumachron.core.safety import ZONE_HIGH
 from pneumachron.core.spread import LEAST_MIN, HoldRange
@@ -40,6 +41,11 @@ class Caution:
     field: str
     source: Source
     params: Mapping[str, Param] = made(default_factory=dict)
+
+    @property
+    def said(self) -> Message:
+        """The caution as a sentence."""
+        return Message(f"caution-{self.code}", self.params)
 
 
 _MANUAL = Source("common practice", "the maker's manual and local food-safety advice come first")

@@ -7,6 +7,7 @@ from typing import Literal, TypeAlias, cast, get_args
 
 from pneumachron.core.cuts import Cut
 from pneumachron.core.load import Load
+from pneumachron.core.message import Message
 from pneumachron.core.pots import Pot
 from pneumachron.core.tables import read_numbers, read_words
 
@@ -23,11 +24,9 @@ class Finisher:
     """A way to give crust."""
 
     kind: FinishKind
-    name: str
     span_s: tuple[float, float]
     load_kg_m2: float
     area_m2: float
-    sauce: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,22 +38,19 @@ class Afterwards:
     rest_s: tuple[float, float]
     keep_warm_s: float
     carve_core_c: float
-    carve: str
     slice_m: float
 
 
 @cache
 def finishers() -> dict[FinishKind, Finisher]:
     """All finishes by id."""
-    numbers, words = read_numbers("finishes.csv"), read_words("finishes.csv")
+    numbers = read_numbers("finishes.csv")
     return {
         kind: Finisher(
             kind=kind,
-            name=words[kind]["name"],
             span_s=(numbers[kind]["from_s"], numbers[kind]["to_s"]),
             load_kg_m2=numbers[kind]["load_kg_m2"],
             area_m2=numbers[kind]["area_m2"],
-            sauce=words[kind]["sauce"],
         )
         for kind in FINISHES
     }
@@ -71,7 +67,6 @@ def afterwards() -> dict[str, Afterwards]:
             rest_s=(row["rest_from_s"], row["rest_to_s"]),
             keep_warm_s=row["keep_warm_s"],
             carve_core_c=row["carve_core_c"],
-            carve=words[family]["carve"],
             slice_m=row["slice_m"],
         )
         for family, row in numbers.items()
@@ -87,7 +82,6 @@ class Finish:
     batches: int
     each_s: tuple[float, float]
     """From and to; the time at which to look is half of the first."""
-    sauce: str
 
     @property
     def look_s(self) -> float:
@@ -116,9 +110,9 @@ def finish_for(load: Load, pot: Pot, kind: FinishKind | None = None) -> Finish:
         usual = afterwards()[family].crisping_s
         span = (0.75 * usual, usual)
     if chosen == "none":
-        return Finish(chosen, 0, (0.0, 0.0), how.sauce)
+        return Finish(chosen, 0, (0.0, 0.0))
     runs = max(ceil(load.mass_kg / (how.load_kg_m2 * how.area_m2) - 0.05), 1)
-    return Finish(chosen, runs, span, how.sauce)
+    return Finish(chosen, runs, span)
 
 
 def rest_for(load: Load) -> tuple[float, float]:
@@ -128,11 +122,15 @@ def rest_for(load: Load) -> tuple[float, float]:
     return (low + 300.0, 2 * high) if whole else (low, high)
 
 
-def carving(cut: Cut, *, pulled: bool, cold: bool) -> str:
-    """How it is cut, in words."""
+def slice_m(cut: Cut, *, pulled: bool, cold: bool) -> float:
+    """How thick it is sliced across the grain; 0 where it is not."""
     how = afterwards()[cut.family]
     if pulled or how.slice_m == 0:
-        return how.carve
-    thick = COLD_SLICE_M if cold else how.slice_m
-    text = how.carve if not cut.pulls else "across the grain"
-    return f"{text}, {1000 * thick:.0f} mm thick"
+        return 0.0
+    return COLD_SLICE_M if cold else how.slice_m
+
+
+def carving(cut: Cut, *, pulled: bool, cold: bool) -> Message:
+    """How it is cut."""
+    thick = slice_m(cut, pulled=pulled, cold=cold)
+    return Message("carve", {"family": cut.family.replace(" ", "_"), "slice_m": thick})

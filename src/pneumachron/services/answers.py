@@ -18,6 +18,7 @@ from pneumachron.core.sides import side_advice, sides
 from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.core.wish import Wish
 from pneumachron.services.documents import answer_document, shown_document
+from pneumachron.services.wording import say_message
 from pneumachron.text.say import say, say_cut
 
 
@@ -85,13 +86,18 @@ def around_document(
         "marinating": None if marinade is None else asdict(marinating(load, marinade)),
         "marinade_boil_s": MARINADE_BOIL_S,
         "searing": asdict(searing(load, wish.pot)) if cut.sears else None,
-        "finish": {**asdict(found), "look_s": found.look_s, "total_s": found.total_s},
+        "finish": {
+            **asdict(found),
+            "sauce": say(f"finish-{found.kind}.sauce"),
+            "look_s": found.look_s,
+            "total_s": found.total_s,
+        },
         "rest_s": rest_for(load),
         "keep_warm_s": afterwards()[cut.family].keep_warm_s,
         "pulled": pulled,
         "carve_core_c": afterwards()[cut.family].carve_core_c,
-        "carve_hot": carving(cut, pulled=pulled, cold=False),
-        "carve_cold": carving(cut, pulled=pulled, cold=True),
+        "carve_hot": say_message(carving(cut, pulled=pulled, cold=False)),
+        "carve_cold": say_message(carving(cut, pulled=pulled, cold=True)),
         "cooling": [_cooling(load, cooler) for cooler in COOLERS],
     }
 

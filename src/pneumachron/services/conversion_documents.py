@@ -12,7 +12,7 @@ from pneumachron.recipes.understanding.understand import Understood
 from pneumachron.recipes.writing.day import extra_work, marinade_of
 from pneumachron.recipes.writing.shopping import shopping_list
 from pneumachron.services.documents import shown_document
-from pneumachron.services.wording import careful
+from pneumachron.services.wording import careful, say_message
 
 
 def recipe_document(recipe: Recipe) -> dict[str, Any]:
@@ -65,7 +65,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
         "steps": [
             {
                 "kind": step.kind,
-                "text": step.text,
+                "text": " ".join(map(say_message, step.said)),
                 "low_min": None if step.minutes is None else round(step.minutes[0], 1),
                 "high_min": None if step.minutes is None else round(step.minutes[1], 1),
             }

@@ -23,7 +23,9 @@ from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import PotReading
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.documents import shown_document
+from pneumachron.services.wording import say_message, what_to_do
 from pneumachron.store.records import CookContent, StoredCook, StoredPhoto, StoredSample
+from pneumachron.text.say import say, say_cut
 
 MOST_INK = 400
 """Points of ink on a screen; a trace of four hours has a thousand."""
@@ -82,7 +84,7 @@ def cook_document(
         "next": next((step.step_id for step in left if step is not current), None),
         "timers": [_timer(timer, now_s) for timer in sheet.timers],
         "alarms": [
-            {"kind": item.kind, "title": item.title, "do": list(item.do)}
+            {"kind": item.kind, "title": say_message(item.said), "do": list(what_to_do(item))}
             for item in alarms(plan, sheet, now_s)
         ],
         "forecast": {
@@ -245,7 +247,9 @@ def _plan(plan: CookPlan, pot_name: str, cautions: Sequence[str]) -> dict[str, A
         "pot_name": pot_name,
         "cut": cut.cut_id,
         "texture": TEXTURES[round(wish.texture_step)],
-        "looks": [{"texture": texture, "looks": cut.looks[texture]} for texture in TEXTURES],
+        "looks": [
+            {"texture": texture, "looks": say_cut(cut.cut_id, texture)} for texture in TEXTURES
+        ],
         "kinds": [
             {"name": name, "count": count}
             for name, (_, count) in zip(kind_names(wish.load), wish.load.kinds(), strict=True)
@@ -290,16 +294,23 @@ def _step(sheet: Sheet, step: Step, recipe: dict[str, Any] | None) -> dict[str, 
     return {
         "step_id": step.step_id,
         "kind": step.kind,
-        "title": step.title,
+        "title": say_message(step.said),
         "recipe": _told_by(recipe, step),
-        "look_for": step.look_for,
-        "if_not": step.if_not,
+        "look_for": say(f"{step.said.code}.look", step.params),
+        "if_not": say(f"{step.said.code}.wrong", step.params),
         "likely_s": round(step.likely_s),
         "hands": step.hands,
         "waits": step.waits,
-        "ticks": [{"text": tick, "on": tick in ticked} for tick in step.ticks],
+        "ticks": [
+            {"code": tick, "text": say(f"tick-{tick}"), "on": tick in ticked} for tick in step.ticks
+        ],
         "timers": [
-            {"title": timer.title, "seconds": round(timer.seconds)} for timer in step.timers
+            {
+                "offered": number,
+                "title": say(f"timer-{timer.code}", timer.params),
+                "seconds": round(timer.seconds),
+            }
+            for number, timer in enumerate(step.timers)
         ],
         "done_at": None if done is None else _moment(done),
     }
@@ -309,7 +320,7 @@ def _timer(timer: Timer, now_s: float) -> dict[str, Any]:
     return {
         "timer_id": timer.timer_id,
         "step_id": timer.step_id,
-        "title": timer.title,
+        "title": say_message(timer.said),
         "due_at": _moment(timer.due_s),
         "left_s": round(timer.left_s(now_s)),
         "heard": timer.rang_s is not None,

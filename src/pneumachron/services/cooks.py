@@ -66,7 +66,7 @@ from pneumachron.services.lesson_rules import no_lesson
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.services.planning import find_pot
 from pneumachron.services.untaught import told_by_model
-from pneumachron.services.wording import careful
+from pneumachron.services.wording import careful, say_message
 from pneumachron.store import cooks, households, photos
 from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.db import WAIT_TO_WRITE_S, give_back, writing
@@ -475,12 +475,12 @@ def beside(session: Session, here: LiveKitchen) -> list[dict[str, Any]]:
             "name": item.content.name,
             "pot_name": item.content.pot_name,
             "wants": turn.wants,
-            "title": turn.title,
+            "title": say_message(turn.said),
             "due_at": _moment(turn.due_s),
             "left_s": max(round(turn.due_s - now_s), 0),
             "speed": item.clock.speed,
             "rang": [
-                {"timer_id": timer.timer_id, "title": timer.title}
+                {"timer_id": timer.timer_id, "title": say_message(timer.said)}
                 for timer in item.sheet.timers
                 if timer.due_s <= now_s and timer.rang_s is None
             ],

@@ -21,7 +21,7 @@ from pneumachron.services.households import current_household
 from pneumachron.services.learning import heat_ln, learned_for, taste_ln, taste_sd
 from pneumachron.services.planning import find_pot
 from pneumachron.services.reading import Reader, read_in_place
-from pneumachron.services.wording import say_caution
+from pneumachron.services.wording import say_message
 from pneumachron.store import recipes
 from pneumachron.store.db import give_back
 from pneumachron.store.records import RecipeContent, StoredRecipe
@@ -133,7 +133,7 @@ def _converted(session: Session, inputs: ConvertInputs) -> Converted:
 
 def export_here(session: Session, inputs: ConvertInputs, kind: ExportFormat) -> str:
     """The converted recipe in an open format."""
-    return _WRITERS[kind](to_recipe(_converted(session, inputs), say_caution))
+    return _WRITERS[kind](to_recipe(_converted(session, inputs), say_message))
 
 
 def list_here(

@@ -1,15 +1,31 @@
 """Sentences that several answers share, for whoever reads."""
 
-from pneumachron.core.cautions import Caution
+from collections.abc import Iterator
+from itertools import count
+
+from pneumachron.core.cook.forecast import Alarm
 from pneumachron.core.day.before import SHOP_DISH
 from pneumachron.core.day.schedule import Segment
+from pneumachron.core.message import Message
 from pneumachron.core.plan import Plan
+from pneumachron.text.reader import READING
+from pneumachron.text.render import has_message
 from pneumachron.text.say import say
 
 
-def say_caution(caution: Caution) -> str:
-    """A word of care."""
-    return say(f"caution-{caution.code}", caution.params)
+def say_message(message: Message) -> str:
+    """Any message of the core."""
+    return say(message.code, message.params)
+
+
+def what_to_do(alarm: Alarm) -> Iterator[str]:
+    """The lines of an alarm, in order."""
+    reader = READING.get()
+    for number in count(1):
+        code = f"{alarm.said.code}.do-{number}"
+        if not has_message(code, reader):
+            return
+        yield say(code, alarm.params)
 
 
 def say_work(part: Segment) -> str:
@@ -24,4 +40,4 @@ def dish_name(dish: str) -> str:
 
 def careful(plan: Plan) -> list[str]:
     """The pressing cautions of a plan."""
-    return [say_caution(item) for item in plan.cautions if item.severity == "careful"]
+    return [say_message(item.said) for item in plan.cautions if item.severity == "careful"]

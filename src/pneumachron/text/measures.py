@@ -4,6 +4,7 @@ Masses, lengths and volumes come from the core in both systems; the chosen one l
 the other one stands in brackets only for safety figures.
 """
 
+from babel.lists import format_list
 from babel.numbers import format_decimal
 
 from pneumachron.core.units import (
@@ -98,6 +99,14 @@ def minutes(time_min: float, reader: Reader) -> str:
     return f"{number(round(time_min), reader, 0)}{THIN}min"
 
 
+def panel(time_min: float, reader: Reader) -> str:
+    """A cook time as it is keyed in: `98 min (1:38 on a cooker that shows hours)`."""
+    hours, rest = divmod(round(time_min), 60)
+    if hours == 0:
+        return minutes(time_min, reader)
+    return f"{minutes(time_min, reader)} ({hours}:{rest:02d} on a cooker that shows hours)"
+
+
 def minutes_change(time_min: float, reader: Reader) -> str:
     """The same with its sign: `+20 min`, `−3 min`."""
     sign = "+" if round(time_min) >= 0 else "−"
@@ -128,3 +137,13 @@ def duration(time_s: float, reader: Reader) -> str:
 def percent(ratio: float, _reader: Reader) -> str:
     """`15%`."""
     return f"{100.0 * ratio:.0f}%"
+
+
+def listing(lines: str, reader: Reader) -> str:
+    """Names, a line each, as a list in words: `salt, pepper, and thyme`."""
+    return str(format_list(lines.split("\n"), locale=reader.babel))
+
+
+def hours_span(low_s: float, high_s: float, reader: Reader) -> str:
+    """`2–4 h`."""
+    return f"{number(low_s / 3600.0, reader)}–{number(high_s / 3600.0, reader)}{THIN}h"

@@ -45,6 +45,7 @@ _FUNCTIONS: dict[str, Callable[[float, Reader], str]] = {
     "ALTITUDE": measures.altitude,
     "PRESSURE": measures.pressure,
     "MINUTES": measures.minutes,
+    "PANEL": measures.panel,
     "CHANGE": measures.minutes_change,
     "DURATION": measures.duration,
     "PERCENT": measures.percent,
@@ -138,6 +139,7 @@ def _bundle(reader: Reader) -> FluentBundle:
         name: _bound(make, reader) for name, make in _FUNCTIONS.items()
     }
     functions["MINUTESSPAN"] = lambda low, high: measures.minutes_span(low, high, reader)
+    functions["HOURSSPAN"] = lambda low, high: measures.hours_span(low, high, reader)
     functions["EXAMPLE"] = lambda kind: measures.shown_to(measures.EXAMPLES[kind], reader)
     functions["STEP"] = lambda: measures.length(measures.STEP_OF_THICKNESS_M[reader.units], reader)
     functions["STEPMINUTES"] = lambda slope: measures.minutes(
@@ -145,6 +147,7 @@ def _bundle(reader: Reader) -> FluentBundle:
     )
     functions["CUT"] = lambda cut, part: cut_words(str(cut), str(part), reader)
     functions["LOOKS"] = lambda cut, texture: cut_words(str(cut), str(texture), reader)
+    functions["LIST"] = lambda names: measures.listing(str(names), reader)
     functions["NAME"] = lambda group, one: render(f"{group}-{one}", {}, reader)
     bundle = FluentBundle([reader.locale], functions=functions, use_isolating=False)
     source, own = _entries(SOURCE), _entries(reader.locale)

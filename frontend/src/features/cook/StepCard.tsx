@@ -73,7 +73,7 @@ function Ticks({ step, act }: Pick<Props, "step" | "act">) {
   return (
     <ul aria-label="to confirm" className="mt-3 flex flex-wrap gap-2">
       {step.ticks.map((tick) => (
-        <li key={tick.text}>
+        <li key={tick.code}>
           <button
             type="button"
             aria-pressed={tick.on}
@@ -85,7 +85,7 @@ function Ticks({ step, act }: Pick<Props, "step" | "act">) {
                   kind: "ticked",
                   key: newKey(),
                   step_id: step.step_id,
-                  tick: tick.text,
+                  tick: tick.code,
                 },
               })
             }

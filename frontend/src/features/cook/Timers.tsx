@@ -16,14 +16,14 @@ export function Timers({ cook, act }: Props) {
   const offered = (step?.timers ?? []).filter(
     (timer) => !running.has(`${step?.step_id} ${timer.title}`),
   );
-  const start = (title: string, seconds: number) => {
+  const start = (offered: number, seconds: number) => {
     if (!step) return;
     const event = {
       kind: "timer_started" as const,
       key: newKey(),
       timer_id: newKey(),
       step_id: step.step_id,
-      title,
+      offered,
       seconds,
     };
     act({ kind: "tell", event });
@@ -34,7 +34,7 @@ export function Timers({ cook, act }: Props) {
         <Button
           key={timer.title}
           className="min-h-[3rem] text-[1.0625rem]"
-          onClick={() => start(timer.title, timer.seconds)}
+          onClick={() => start(timer.offered, timer.seconds)}
         >
           ▸ {timer.title}, {leftTime(timer.seconds)}
         </Button>

@@ -88,7 +88,12 @@ class TimerStartTold(_Told):
     kind: Literal["timer_started"]
     step_id: StepId
     timer_id: EventKey
-    title: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=80)]
+    title: Annotated[
+        str | None, StringConstraints(strip_whitespace=True, min_length=1, max_length=80)
+    ] = None
+    offered: Annotated[
+        int | None, Field(ge=0, le=100, description="which timer of the step; or a title")
+    ] = None
     seconds: Annotated[float, Field(ge=1, le=172_800)]
 
 
@@ -256,6 +261,7 @@ class JudgeIn(Closed):
 class TickOut(Closed):
     """A line to confirm."""
 
+    code: str
     text: str
     on: bool
 
@@ -263,6 +269,7 @@ class TickOut(Closed):
 class CookStepTimerOut(Closed):
     """A timer that a step offers."""
 
+    offered: int
     title: str
     seconds: int
 

@@ -1,12 +1,16 @@
 """What is still to come, from what has happened so far; and what needs a word now."""
 
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field
 from typing import Literal, TypeAlias
 
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.sheet import PotMarks, Sheet
-from pneumachron.core.cook.steps import CALM_S, Step
+from pneumachron.core.cook.steps import CALM_S, LOOK_TIMER, Step
+from pneumachron.core.errors import Param
+from pneumachron.core.live.pot import LiveState
+from pneumachron.core.message import Message
 
 AlarmKind: TypeAlias = Literal[
     "no_pressure", "stopped_hot", "stopped_early", "not_sealed", "no_vessel", "full_vent",
@@ -116,11 +120,18 @@ def _planned_s(sheet: Sheet, now_s: float) -> float:
 
 @dataclass(frozen=True, slots=True)
 class Alarm:
-    """Something that goes wrong now: what, and what to do, in order."""
+    """Something that goes wrong now: the message `alarm-kind`.
+
+    `.do-1`, `.do-2` ... say what to do, in order.
+    """
 
     kind: AlarmKind
-    title: str
-    do: tuple[str, ...]
+    params: Mapping[str, Param] = field(default_factory=dict)
+
+    @property
+    def said(self) -> Message:
+        """What goes wrong."""
+        return Message(f"alarm-{self.kind}", self.params)
 
 
 def alarms(plan: CookPlan, sheet: Sheet, now_s: float) -> tuple[Alarm, ...]:
@@ -143,34 +154,20 @@ def alarms(plan: CookPlan, sheet: Sheet, now_s: float) -> tuple[Alarm, ...]:
     return tuple(alarm for alarm in found if alarm is not None)
 
 
+_STATES: dict[LiveState, AlarmKind] = {
+    "stopped_hot": "stopped_hot", "not_sealed": "not_sealed", "no_vessel": "no_vessel",
+}  # fmt: skip
+
+
 def _of_state(sheet: Sheet) -> Alarm | None:
-    if sheet.pot == "stopped_hot":
-        return Alarm("stopped_hot", "The pot stopped: its base is too hot", (
-            "Let the pin drop, or vent. Lid off.",
-            "Scrape the base bare; a splash of thin liquid helps.",
-            "Thick or sweet sauce out of the base, on top of the meat.",
-            "Lid check, lid on, start again for what is missing.",
-        ))  # fmt: skip
-    if sheet.pot == "not_sealed":
-        return Alarm("not_sealed", "Steam, but no pressure: the lid is not sealed", (
-            "Stop it. Lid off when the steam is gone.",
-            "Gasket: seated all round, clean, the right one?",
-            "Valve shut, pin free, enough thin liquid left?",
-            "Lid on and start again.",
-        ))  # fmt: skip
-    if sheet.pot == "no_vessel":
-        return Alarm("no_vessel", "There is no vessel in the pot", ("Put it in, dry outside.",))
-    return None
+    kind = None if sheet.pot is None else _STATES.get(sheet.pot)
+    return None if kind is None else Alarm(kind)
 
 
 def _early(sheet: Sheet, marks: PotMarks) -> Alarm | None:
     if marks.stopped_early_s is None or sheet.pot in {"heating", "under_pressure", "holding"}:
         return None
-    return Alarm("stopped_early", "The pot stopped before its minutes were over", (
-        "Is there power? Lid stays on: what is in it goes on cooking while it falls.",
-        "Set it again for what is missing, and start.",
-        "Stopped on purpose? Say that the minutes are over, and go on.",
-    ))  # fmt: skip
+    return Alarm("stopped_early")
 
 
 def _late(step: Step, marks: PotMarks, now_s: float) -> Alarm | None:
@@ -179,12 +176,7 @@ def _late(step: Step, marks: PotMarks, now_s: float) -> Alarm | None:
     took = now_s - marks.started_s
     if took < step.likely_s * (1.0 + LATE_SHARE) or took < step.likely_s + LATE_S:
         return None
-    return Alarm("no_pressure", "No pressure yet, though it should be there", (
-        "Steam round the rim? The gasket: stop, let it cool, seat it again.",
-        "Steam from the valve? Shut it.",
-        "No steam at all? Is it switched on and heating?",
-        "Is there thin liquid in it? Stop, lid off, look.",
-    ))  # fmt: skip
+    return Alarm("no_pressure")
 
 
 def _full(plan: CookPlan, marks: PotMarks, now_s: float) -> Alarm | None:
@@ -192,9 +184,7 @@ def _full(plan: CookPlan, marks: PotMarks, now_s: float) -> Alarm | None:
     if not full or marks.over_s is None or now_s - marks.over_s >= CALM_S:
         return None
     left = max(round((CALM_S - (now_s - marks.over_s)) / 60.0), 1)
-    return Alarm("full_vent", "A full pot spits: do not vent yet", (
-        f"Wait {left} min more.", "Then in short pulses; a towel near, never on the valve.",
-    ))  # fmt: skip
+    return Alarm("full_vent", {"left_min": left})
 
 
 def _resting(sheet: Sheet, now_s: float) -> Alarm | None:
@@ -202,13 +192,11 @@ def _resting(sheet: Sheet, now_s: float) -> Alarm | None:
     step = sheet.at_pot
     if not left or left[0] <= 0 or step is None or step.kind != "carve":
         return None
-    return Alarm("resting", "It rests still: not under the knife yet", (
-        f"{max(round(left[0] / 60.0), 1)} min more, or it falls to mush.",
-    ))  # fmt: skip
+    return Alarm("resting", {"left_min": max(round(left[0] / 60.0), 1)})
 
 
 def _look(sheet: Sheet, step: Step, now_s: float) -> Alarm | None:
     looks = [timer for timer in sheet.timers if timer.step_id == step.step_id]
-    if not any("half" in timer.title and timer.due_s <= now_s for timer in looks):
+    if not any(timer.code == LOOK_TIMER and timer.due_s <= now_s for timer in looks):
         return None
-    return Alarm("look_now", "Half time: look at the crust", ("Brown already? Then it is done.",))
+    return Alarm("look_now")

@@ -9,9 +9,17 @@ from dataclasses import dataclass, field, replace
 from typing import Any, Literal, TypeAlias, get_args
 
 from pneumachron.core.cook.cook_plan import CookPlan
-from pneumachron.core.cook.steps import Brought, Step, StepKind, cook_steps, run_steps
-from pneumachron.core.errors import CodedError
+from pneumachron.core.cook.steps import (
+    TICKS_OF_VERSION_1,
+    Brought,
+    Step,
+    StepKind,
+    cook_steps,
+    run_steps,
+)
+from pneumachron.core.errors import CodedError, Param
 from pneumachron.core.live.pot import LiveState
+from pneumachron.core.message import Message
 
 EventKind: TypeAlias = Literal[
     "began", "ticked", "done", "undone", "timer_started", "timer_moved", "timer_rang",
@@ -43,9 +51,16 @@ class Timer:
 
     timer_id: str
     step_id: str
-    title: str
+    code: str
+    """Of the message `timer-code`; `own` when the cook named it."""
     due_s: float
     rang_s: float | None = None
+    params: Mapping[str, Param] = field(default_factory=dict)
+
+    @property
+    def said(self) -> Message:
+        """What it is for."""
+        return Message(f"timer-{self.code}", self.params)
 
     def left_s(self, now_s: float) -> float:
         """Until it rings."""
@@ -155,8 +170,8 @@ def check(sheet: Sheet, event: Event) -> None:
     if event.kind in {"done", "undone", "ticked", "timer_started"}:
         step = sheet.step(str(event.body["step_id"]))
         if event.kind == "done" and (missing := sheet.missing(step)):
-            raise SheetError("not_confirmed", missing="; ".join(missing))
-        if event.kind == "ticked" and event.body["tick"] not in step.ticks:
+            raise SheetError("not_confirmed", missing=len(missing))
+        if event.kind == "ticked" and tick_of(event) not in step.ticks:
             raise SheetError("unknown_tick")
     if event.kind == "timer_started" and len(sheet.timers) >= MAX_TIMERS:
         raise SheetError("too_many_timers", most=MAX_TIMERS)
@@ -200,9 +215,15 @@ def after(plan: CookPlan, sheet: Sheet, event: Event) -> Sheet:
     return sheet if change is None else change(sheet, event)
 
 
+def tick_of(event: Event) -> str:
+    """Code of what was ticked, also of an event that holds its text."""
+    tick = str(event.body["tick"])
+    return TICKS_OF_VERSION_1.get(tick, tick)
+
+
 def _ticked(sheet: Sheet, event: Event) -> Sheet:
     step_id = str(event.body["step_id"])
-    ticks = sheet.ticked.get(step_id, frozenset()) | {str(event.body["tick"])}
+    ticks = sheet.ticked.get(step_id, frozenset()) | {tick_of(event)}
     return replace(sheet, ticked={**sheet.ticked, step_id: ticks})
 
 
@@ -223,14 +244,26 @@ def _weighed(sheet: Sheet, event: Event) -> Sheet:
 
 
 def _timed(sheet: Sheet, event: Event) -> Sheet:
-    return replace(sheet, timers=_timers(sheet.timers, event))
+    return replace(sheet, timers=_timers(sheet, event))
 
 
-def _timers(timers: tuple[Timer, ...], event: Event) -> tuple[Timer, ...]:
+def _new_timer(sheet: Sheet, event: Event) -> Timer:
+    """One that its step offers, or one of the cook's own."""
     body = event.body
+    due = event.at_s + float(body["seconds"])
+    step_id, offered = str(body["step_id"]), body.get("offered")
+    timers = sheet.step(step_id).timers
+    if offered is not None and int(offered) < len(timers):
+        offer = timers[int(offered)]
+        return Timer(str(body["timer_id"]), step_id, offer.code, due, params=offer.params)
+    own: dict[str, Param] = {"own": str(body.get("title") or "")}
+    return Timer(str(body["timer_id"]), step_id, "own", due, params=own)
+
+
+def _timers(sheet: Sheet, event: Event) -> tuple[Timer, ...]:
+    body, timers = event.body, sheet.timers
     if event.kind == "timer_started":
-        due = event.at_s + float(body["seconds"])
-        new = Timer(str(body["timer_id"]), str(body["step_id"]), str(body["title"]), due)
+        new = _new_timer(sheet, event)
         return (*(item for item in timers if item.timer_id != new.timer_id), new)
     if event.kind == "timer_stopped":
         return tuple(item for item in timers if item.timer_id != body["timer_id"])
@@ -268,7 +301,7 @@ def _done(sheet: Sheet, step_id: str, at_s: float) -> Sheet:
     return replace(sheet, done_s={**sheet.done_s, step_id: at_s}, marks=tuple(marks), timers=timers)
 
 
-PRESSURE_TIMER = "minutes under pressure"
+PRESSURE_TIMER = "pressure"
 
 
 def _pressure_timer(sheet: Sheet, come_up: Step, at_s: float) -> Timer:

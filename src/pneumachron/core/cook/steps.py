@@ -1,17 +1,16 @@
-"""The steps of a cook in the order of work: what to do, look for, and do if it is not so.
+"""The steps of a cook in the order of work. What is done is common practice."""
 
-The words are common practice.
-"""
-
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field
 from typing import Literal, TypeAlias
 
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.day.dish import Extra, ExtraWhen
-from pneumachron.core.finish import carving
+from pneumachron.core.errors import Param
+from pneumachron.core.finish import slice_m
+from pneumachron.core.message import Message
 from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.units import show_length, show_volume
 
 StepKind: TypeAlias = Literal[
     "season", "sear", "deglaze", "pour", "load", "lid", "set", "come_up", "hold", "release",
@@ -27,27 +26,31 @@ SIDE_S = 900.0
 """Heating up and venting of a side's own run. Common practice."""
 CARVE_S, KEEP_S, WRITE_S = 300.0, 900.0, 120.0
 """Hands, likely. Common practice, as on the Day."""
+LOOK_TIMER = "look"
+"""Half time of a crust."""
 CALM_S = 720.0
 """A full pot waits so long before it is vented. Common practice: 10–15 min."""
 
 
 @dataclass(frozen=True, slots=True)
 class StepTimer:
-    """A timer that a step starts."""
+    """A timer that a step offers: the message `timer-code`."""
 
-    title: str
+    code: str
     seconds: float
+    params: Mapping[str, Param] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, slots=True)
 class Step:
-    """One thing to do. `ticks` are confirmed one by one before it is done."""
+    """One thing to do. `ticks` are confirmed one by one before it is done.
+
+    The message `do-` and `work`, or else the kind, says what to do, `.look` what to look for and
+    `.wrong` what to do if it is not so; all speak of `params`. A tick is the message `tick-code`.
+    """
 
     step_id: str
     kind: StepKind
-    title: str
-    look_for: str
-    if_not: str
     likely_s: float
     hands: bool = True
     ticks: tuple[str, ...] = ()
@@ -57,6 +60,13 @@ class Step:
     """The run of the pot it belongs to; 2 when it was put back once."""
     beside: bool = False
     """Work while the pot does its own: it holds nothing up."""
+    work: str = ""
+    params: Mapping[str, Param] = field(default_factory=dict)
+
+    @property
+    def said(self) -> Message:
+        """What to do."""
+        return Message(f"do-{self.work or self.kind}", self.params)
 
 
 @dataclass(frozen=True, slots=True)
@@ -90,21 +100,17 @@ def _extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
         if extra.when != when:
             continue
         seconds = MINUTE_S * extra.minutes
+        own: dict[str, Param] = {"own": extra.title}
         if when == "own_run":
+            timer = StepTimer("own", seconds, {"own": extra.title[:60]})
             found.append(
-                Step(f"side{number}", "extra",
-                     f"{extra.title}: in a run of its own, {round(extra.minutes)} min",
-                     "the meat is out, half full at most, lid checked as before",
-                     "the meat is not out yet? It waits", SIDE_S + seconds,
-                     timers=(StepTimer(extra.title[:60], seconds),))
+                Step(f"side{number}", "extra", SIDE_S + seconds, timers=(timer,), work="side",
+                     params={**own, "time_min": extra.minutes})
             )  # fmt: skip
         else:
             found.append(
-                Step(f"extra{number}", "extra", extra.title,
-                     "ready before the pot needs it" if when == "before_pot"
-                     else "the pot does its own meanwhile",
-                     "no time now? It can wait, but not for the table", seconds,
-                     beside=when == "beside")
+                Step(f"extra{number}", "extra", seconds, beside=when == "beside",
+                     work=f"extra_{when}", params=own)
             )  # fmt: skip
     return tuple(found)
 
@@ -112,76 +118,39 @@ def _extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
 def before_steps(plan: CookPlan) -> tuple[Step, ...]:
     """Up to the meat in the pot."""
     numbers = plan.numbers
-    thick = show_length(numbers.thickness_m).metric
-    found = [
-        Step("season", "season", "Trim, measure, pat dry, season all faces",
-             f"about {thick} at the thickest, the cut faces seasoned too",
-             "another thickness? Change it on the Bench: it sets the minutes",
-             SEASON_S)
-    ]  # fmt: skip
+    found = [Step("season", "season", SEASON_S, params={"thickness_m": numbers.thickness_m})]
     how = numbers.sear
     if how is not None:
         likely = (how.batch_low_s + how.batch_high_s) / 2
         timers = tuple(
-            StepTimer(f"batch {number + 1} of {how.batches}: {side}", likely / 2)
+            StepTimer(f"sear_{side}", likely / 2, {"batch": number + 1, "batches": how.batches})
             for number in range(how.batches)
-            for side in ("first side", "second side")
+            for side in ("first", "second")
         )
         found += [
-            Step("sear", "sear",
-                 f"Brown in {how.batches} batch{'es' if how.batches > 1 else ''}, one layer",
-                 "brown, and it lets go of the metal by itself",
-                 "it sticks? A minute more. Raw patches? Turn it again",
-                 (how.total_low_s + how.total_high_s) / 2, timers=timers),
-            Step("deglaze", "deglaze", "A splash of liquid, scrape the base bare",
-                 "metal all over, nothing brown left",
-                 "something sticks? More liquid, keep scraping: it stops the pot otherwise",
-                 DEGLAZE_S),
+            Step("sear", "sear", (how.total_low_s + how.total_high_s) / 2, timers=timers,
+                 params={"batches": how.batches}),
+            Step("deglaze", "deglaze", DEGLAZE_S),
         ]  # fmt: skip
-    amount = show_volume(numbers.liquid_m3)
-    rack, arranged = numbers.rack, numbers.arrangement
     found += [
-        Step("pour", "pour", f"Liquid in: {amount.metric} ({amount.us})",
-             "thin liquid on the bare base",
-             "thick or sweet sauce goes on top, or after",
-             POUR_S, ticks=("the liquid is in",)),
-        Step("load", "load", f"{RACK_WORDS[rack]} {ARRANGED[arranged]}",
-             "nothing above the line but ribs on end, the lid clear by two fingers",
-             "too full? Take a piece out; it cooks in a second run",
-             LOAD_S),
+        Step("pour", "pour", POUR_S, ticks=("liquid_in",),
+             params={"liquid_m3": numbers.liquid_m3}),
+        Step("load", "load", LOAD_S,
+             params={"rack": numbers.rack, "arrangement": numbers.arrangement}),
     ]  # fmt: skip
     return tuple(found)
 
 
-RACK_WORDS = {
-    "none": "No rack.",
-    "trivet": "Low rack in.",
-    "tall": "Tall rack in.",
-    "basket": "Basket in.",
-    "bed": "Vegetable bed in.",
+LID_TICKS = ("gasket", "pin", "screen", "valve", "outside")
+TICKS_OF_VERSION_1 = {
+    "the liquid is in": "liquid_in",
+    "gasket seated all round": "gasket",
+    "pin moves freely": "pin",
+    "valve screen clear": "screen",
+    "valve shut": "valve",
+    "pot dry outside and in place": "outside",
 }
-ARRANGED = {
-    "coiled": "Racks coiled, bone side in",
-    "nested": "Racks coiled inside each other, bone side in",
-    "on_bed": "Pieces side by side on the vegetables",
-    "layered": "Pieces in layers, vegetables between them",
-    "side_by_side": "Pieces side by side, never on each other",
-    "one": "The piece in, fat side up",
-    "on_edge": "Sections on edge",
-    "on_end": "Sections on end",
-    "leaning": "Sections leaning against the wall, with gaps",
-    "folded": "The flat in, folded over once",
-    "criss_cross": "Blocks criss-cross, not packed",
-    "heap": "Pieces loosely heaped",
-    "stacked": "Pieces in, partly on each other",
-}
-LID_TICKS = (
-    "gasket seated all round",
-    "pin moves freely",
-    "valve screen clear",
-    "valve shut",
-    "pot dry outside and in place",
-)
+"""What was ticked before ticks had codes."""
 
 
 def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Step, ...]:
@@ -193,30 +162,17 @@ def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Ste
     cut = wish.load.pieces[0].cut
     texture = TEXTURES[round(wish.texture_step)]
     return (
-        Step(f"lid{suffix}", "lid", "Check the lid, then lock it",
-             "all five are so", "never force it: take it off and look again",
-             LID_S, ticks=LID_TICKS, round=round_number),
-        Step(f"set{suffix}", "set",
-             f"Set {hold_min // 60}:{hold_min % 60:02d}, {wish.level} pressure, and start",
-             "the panel shows these minutes and that it heats",
-             "no delayed start with raw meat; some pots want the start key",
-             SET_S, round=round_number),
-        Step(f"come_up{suffix}", "come_up", "It heats up; nothing to do",
-             f"the pin rises after about {max(round(up_s / MINUTE_S), 1)} min",
-             "steam but no pin? Gasket, valve, liquid, in this order",
-             up_s, hands=False, waits="pressure", round=round_number),
-        Step(f"hold{suffix}", "hold", "Under pressure; nothing to do",
-             "the panel counts down, no steam round the rim",
-             "steam round the rim? Switch off, stand back, let it fall",
-             MINUTE_S * hold_min, hands=False, waits="hold_over", round=round_number),
+        Step(f"lid{suffix}", "lid", LID_S, ticks=LID_TICKS, round=round_number),
+        Step(f"set{suffix}", "set", SET_S, round=round_number,
+             params={"hold_min": hold_min, "level": wish.level}),
+        Step(f"come_up{suffix}", "come_up", up_s, hands=False, waits="pressure",
+             round=round_number, params={"up_min": max(round(up_s / MINUTE_S), 1)}),
+        Step(f"hold{suffix}", "hold", MINUTE_S * hold_min, hands=False, waits="hold_over",
+             round=round_number),
         _release(plan, suffix, round_number, full=full),
-        Step(f"open{suffix}", "open", "Pin down? Lid away from your face",
-             "pin down, valve open, no steam, the lid turns without force",
-             "the pin is up, or the lid is stiff? Wait; never force it",
-             OPEN_S, round=round_number),
-        Step(f"judge{suffix}", "judge", "Is it done?",
-             cut.looks[texture], "say how it looks, or what a probe reads",
-             JUDGE_S, round=round_number),
+        Step(f"open{suffix}", "open", OPEN_S, round=round_number),
+        Step(f"judge{suffix}", "judge", JUDGE_S, round=round_number,
+             params={"cut": cut.cut_id, "texture": texture}),
     )  # fmt: skip
 
 
@@ -224,20 +180,15 @@ def _release(plan: CookPlan, suffix: str, number: int, *, full: bool) -> Step:
     wait_s = plan.numbers.wait_s
     natural_s, vent_s = plan.numbers.natural_release_s, plan.numbers.venting_s
     if wait_s is None:
-        return Step(f"release{suffix}", "release", "Switch off; the pressure falls by itself",
-                    f"the pin drops after about {max(round(natural_s / MINUTE_S), 1)} min",
-                    "it takes longer in a full pot; leave the valve alone",
-                    natural_s, hands=False, waits="pin_down", round=number)  # fmt: skip
+        return Step(f"release{suffix}", "release", natural_s, hands=False, waits="pin_down",
+                    round=number, work="release_natural",
+                    params={"fall_min": max(round(natural_s / MINUTE_S), 1)})  # fmt: skip
     if full and wait_s < CALM_S:
         wait_s = CALM_S
-    timers = (StepTimer("wait before the valve is opened", wait_s),) if wait_s > 0 else ()
-    title = "Open the valve, face and hands out of the jet"
-    if wait_s > 0:
-        title = f"Wait {round(wait_s / MINUTE_S)} min, then open the valve"
-    look = "a dry jet; the pin drops"
-    wrong = "it spits? Shut the valve, wait, then in short pulses; a towel near, never on it"
-    return Step(f"release{suffix}", "release", title, look, wrong, wait_s + vent_s,
-                timers=timers, waits="pin_down", round=number)  # fmt: skip
+    timers = (StepTimer("valve", wait_s),) if wait_s > 0 else ()
+    return Step(f"release{suffix}", "release", wait_s + vent_s, timers=timers, waits="pin_down",
+                round=number, work="release_timed" if wait_s > 0 else "release_quick",
+                params={"wait_min": wait_s / MINUTE_S})  # fmt: skip
 
 
 def after_steps(plan: CookPlan) -> tuple[Step, ...]:
@@ -246,33 +197,24 @@ def after_steps(plan: CookPlan) -> tuple[Step, ...]:
     rest, boil_s, pulled = numbers.rest_s, numbers.sauce_s, numbers.pulled
     cut = plan.wish.load.pieces[0].cut
     found = [
-        Step("rest", "rest", f"Rest it {round(rest / MINUTE_S)} min under a loose tent",
-             "juice stays in when it is pressed", "do not cut it yet: it falls to mush",
-             rest, hands=False, timers=(StepTimer("rest", rest),)),
-        Step("sauce", "sauce", "Strain the juice, skim it, boil it down; salt it last",
-             "it coats a spoon", "thin? Starch in cold water, a minute at a simmer",
-             boil_s, timers=(StepTimer("sauce", boil_s),)),
+        Step("rest", "rest", rest, hands=False, timers=(StepTimer("rest", rest),),
+             params={"rest_min": rest / MINUTE_S}),
+        Step("sauce", "sauce", boil_s, timers=(StepTimer("sauce", boil_s),)),
     ]  # fmt: skip
     crust = numbers.crust
     if crust is not None:
         low, high = crust.each_low_s, crust.each_high_s
-        where = {"broiler": "close under the broiler", "grill": "on the grill",
-                 "crisping": "under the crisping lid"}[crust.kind]  # fmt: skip
         found.append(
-            Step("finish", "finish",
-                 f"Crust {where}, {round(low / MINUTE_S)}–{round(high / MINUTE_S)} min",
-                 "brown at the edges; look at half time", "pale? A minute at a time",
-                 (crust.total_low_s + crust.total_high_s) / 2,
-                 timers=(StepTimer("look: half time", low / 2), StepTimer("crust", high)))
+            Step("finish", "finish", (crust.total_low_s + crust.total_high_s) / 2,
+                 timers=(StepTimer(LOOK_TIMER, low / 2), StepTimer("finish", high)),
+                 work=f"finish_{crust.kind}",
+                 params={"low_min": low / MINUTE_S, "high_min": high / MINUTE_S})
         )  # fmt: skip
-    how = carving(cut, pulled=pulled, cold=False)
     found += [
-        Step("carve", "carve", f"{how[0].upper()}{how[1:]}",
-             "it holds together under the knife" if not pulled else "it comes apart when lifted",
-             "it crumbles? Thicker slices, or pull it", CARVE_S),
-        Step("keep", "keep", "What is left: flat layers, into the refrigerator",
-             "within two hours, juice apart", "thick pieces into ice water first", KEEP_S),
-        Step("write_down", "write_down", "How was it?",
-             "texture, juice, taste, one line for next time", "half a minute is enough", WRITE_S),
+        Step("carve", "carve", CARVE_S, work="pull" if pulled else "carve",
+             params={"family": cut.family.replace(" ", "_"),
+                     "slice_m": slice_m(cut, pulled=pulled, cold=False)}),
+        Step("keep", "keep", KEEP_S),
+        Step("write_down", "write_down", WRITE_S),
     ]  # fmt: skip
     return tuple(found)

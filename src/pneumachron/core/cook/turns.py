@@ -6,6 +6,7 @@ from typing import Literal, TypeAlias
 from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.forecast import alarms, forecast
 from pneumachron.core.cook.sheet import Sheet
+from pneumachron.core.message import Message
 
 Wants: TypeAlias = Literal["help", "ear", "hands", "time", "notes"]
 """Something goes wrong; a timer rang; hands now; only time; only to be written down."""
@@ -17,7 +18,7 @@ class Turn:
     """What one dish wants, and by when its hands are wanted (again)."""
 
     wants: Wants
-    title: str
+    said: Message
     due_s: float
 
     @property
@@ -33,18 +34,18 @@ def turn_of(plan: CookPlan, sheet: Sheet, now_s: float) -> Turn:
     """
     worst = alarms(plan, sheet, now_s)
     if worst:
-        return Turn("help", worst[0].title, now_s)
+        return Turn("help", worst[0].said, now_s)
     rang = [timer for timer in sheet.timers if timer.due_s <= now_s and timer.rang_s is None]
     if rang:
         first = min(rang, key=lambda timer: timer.due_s)
-        return Turn("ear", first.title, first.due_s)
+        return Turn("ear", first.said, first.due_s)
     step = sheet.current
     if step is None or step.kind == "write_down":
-        return Turn("notes", "How was it?" if step is None else step.title, now_s)
+        return Turn("notes", Message("do-write_down") if step is None else step.said, now_s)
     running = [timer.due_s for timer in sheet.timers if timer.due_s > now_s]
     if step.hands and not running:
-        return Turn("hands", step.title, now_s)
-    return Turn("time", step.title, min([_next_hands_s(sheet, now_s), *running]))
+        return Turn("hands", step.said, now_s)
+    return Turn("time", step.said, min([_next_hands_s(sheet, now_s), *running]))
 
 
 def _next_hands_s(sheet: Sheet, now_s: float) -> float:

@@ -101,7 +101,6 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         marinades=bool(facts.marinated),
         kept=kept,
         cures=cures,
-        metric=kitchen.metric,
     )
     steps = write_steps(work)
     added = _added(work, kitchen, choices)

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from typing import Literal, TypeAlias, get_args
 
 from pneumachron.core.constants import SourceKind
+from pneumachron.core.message import Message
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.rule_table import Does
 from pneumachron.recipes.understanding.ingredients import Food
@@ -49,7 +50,8 @@ class OutStep:
     """A step of the converted recipe, in the order of work."""
 
     kind: str
-    text: str
+    said: tuple[Message, ...]
+    """Its sentences, in order."""
     minutes: tuple[float, float] | None = None
 
 

@@ -13,8 +13,8 @@ MAX_TITLE = 120
 
 def extra_work(done: Converted) -> tuple[Extra, ...]:
     """Sides in a run of their own, and the steps that none of ours does."""
-    found = [*_own_run(done), *(_own_words(step.text) for step in done.steps
-                                if step.kind == "own_words")]  # fmt: skip
+    own = [str(step.said[0].params["own"]) for step in done.steps if step.kind == "own_words"]
+    found = [*_own_run(done), *(_own_words(text) for text in own)]
     return tuple(found[:MAX_EXTRAS])
 
 

@@ -2,16 +2,16 @@
 
 from collections.abc import Callable
 
-from pneumachron.core.cautions import Caution
+from pneumachron.core.message import Message
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import WHEN_WORDS, WHENS
 from pneumachron.recipes.model import Recipe
 
 
-def to_recipe(converted: Converted, say: Callable[[Caution], str]) -> Recipe:
+def to_recipe(converted: Converted, say: Callable[[Message], str]) -> Recipe:
     """Title, lines in the order of their use, steps, times and the plan.
 
-    `say` makes a sentence of a caution.
+    `say` makes a sentence of a message.
     """
     plan, original = converted.plan, converted.understood.recipe
     hands_s = 60.0 * sum(
@@ -30,7 +30,7 @@ def to_recipe(converted: Converted, say: Callable[[Caution], str]) -> Recipe:
             for line in converted.lines
             if line.when == when
         ),
-        steps=tuple(step.text for step in converted.steps),
+        steps=tuple(" ".join(map(say, step.said)) for step in converted.steps),
         yields=f"{plates:g} plates" if plates else original.yields,
         prep_s=60.0 * round(hands_s / 60.0),
         cook_s=60.0 * round(plan.done_s / 60.0),
@@ -40,10 +40,10 @@ def to_recipe(converted: Converted, say: Callable[[Caution], str]) -> Recipe:
     )
 
 
-def notes_of(converted: Converted, say: Callable[[Caution], str]) -> tuple[str, ...]:
+def notes_of(converted: Converted, say: Callable[[Message], str]) -> tuple[str, ...]:
     """Cautions, the cross-check, allergens; the manual first."""
     notes = ["The maker's manual and local food-safety advice come first."]
-    notes += [say(item) for item in converted.plan.cautions if item.severity == "careful"]
+    notes += [say(item.said) for item in converted.plan.cautions if item.severity == "careful"]
     notes += [mark.caution for mark in converted.marks if mark.overruled and mark.caution]
     if converted.check is not None:
         notes.append(converted.check.words)

@@ -41,3 +41,25 @@ cut-picnic_bone_in =
 work-sear = Brown in batches, then deglaze: scrape up the browned bits
 work-finish_broiler = Finish under the grill; look at half time
 work-finish_grill = Finish on the barbecue; look at half time
+do-sear = { $batches ->
+        [one] Brown the meat in one layer
+       *[other] Brown in { PLAIN($batches) } batches, one layer each
+    }
+do-pour =
+    .look = Thin liquid on the bare base.
+do-sauce =
+    .wrong = Too thin? Stir in a cornflour slurry and simmer for a minute.
+do-finish_broiler = Finish close under the grill, { MINUTESSPAN($low_min, $high_min) }
+do-finish_grill = Finish on the barbecue, { MINUTESSPAN($low_min, $high_min) }
+tick-gasket = Sealing ring seated all round
+alarm-stopped_hot = Overheat warning: food is scorching on the base
+    .do-3 = Move thick or sweet sauce from the base to the top of the meat.
+finish-broiler = grill
+finish-grill = barbecue
+convert-sear = { $batches ->
+        [one] Heat the pot, then the oil, then brown the meat in one layer. It is ready when it lets go of the metal. Take it out.
+       *[other] Heat the pot, then the oil, then brown the meat in { PLAIN($batches) } batches, one layer each. It is ready when it lets go of the metal. Take it out.
+    }
+convert-lid = Check the lid: sealing ring seated, pin free, valve screen clear, valve closed, inner pot dry outside and in place.
+convert-finish_broiler = Finish close under the grill for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
+convert-finish_grill = Finish on the barbecue at medium-high for { MINUTESSPAN($low_min, $high_min) }. Look at half time.

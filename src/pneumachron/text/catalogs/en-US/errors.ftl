@@ -227,7 +227,10 @@ error-ended_times = This cook is over.
     .hint = Its times stay as they were.
 error-begun = This cook has already started.
     .hint = Undo its steps first, or start another one.
-error-not_confirmed = Not confirmed yet: { $missing }.
+error-not_confirmed = { $missing ->
+        [one] One line is not confirmed yet.
+       *[other] { PLAIN($missing) } lines are not confirmed yet.
+    }
     .hint = Check each one, tick it, then go on.
 error-unknown_tick = This step has no such line.
     .hint = Reload the page.

@@ -1,0 +1,86 @@
+# Steps of a converted recipe. A step is several sentences, each a message.
+
+convert-own_words = { $own }
+convert-portion = Cut the meat across into { PLAIN($portions) } portions.
+convert-trim = { $rinse ->
+        [yes] Trim the meat, measure it (about { LENGTH($thickness_m) } thick) and pat it dry.
+       *[no] Trim the meat, measure it (about { LENGTH($thickness_m) } thick) and pat it dry. Do not rinse it.
+    }
+convert-batches = Cook it in { PLAIN($batches) } batches.
+convert-season = Season all faces, the cut ones too: { LIST($names) }.
+convert-marinate = Marinate in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
+convert-boil_marinade = Boil what is left of the marinade for { DURATION($boil_s) } before you use it as a sauce.
+convert-sear = { $batches ->
+        [one] Heat the pot, then the oil, then sear the meat in one layer. It is ready when it lets go of the metal. Take it out.
+       *[other] Heat the pot, then the oil, then sear the meat in { PLAIN($batches) } batches, one layer each. It is ready when it lets go of the metal. Take it out.
+    }
+convert-soften = Soften { LIST($names) } for a few minutes.
+convert-simmer_off = Pour in { LIST($names) }, away from a flame. Simmer uncovered until it no longer smells sharp.
+convert-deglaze = Deglaze: add a splash of the liquid and scrape up all browned bits, or they scorch.
+convert-pour = { $batches ->
+        [one] Pour in the liquid first: { VOLUME($liquid_m3) } in all.
+       *[other] Pour in the liquid first: { VOLUME($liquid_m3) } in all for each batch.
+    }
+convert-add = Add { LIST($names) }.
+convert-load = { $rack ->
+        [none] Lay the meat in,
+        [trivet] Lay the meat on the trivet,
+        [tall] Lay the meat on the tall trivet,
+        [basket] Put the meat into the steamer basket,
+       *[bed] Lay the meat on a bed of vegetables,
+    } { $arrangement ->
+        [coiled] coiled, bone side in.
+        [nested] coiled inside each other, bone side in.
+        [on_bed] side by side.
+        [layered] in layers with vegetables between.
+        [on_edge] standing on edge.
+        [on_end] standing on end.
+        [leaning] leaning against the wall, with gaps.
+        [folded] folded over once.
+        [criss_cross] in crossed layers, not packed.
+        [heap] loosely.
+        [side_by_side] side by side, not on each other.
+        [one] fat side up.
+       *[stacked] partly on each other.
+    }
+convert-on_top = Put { LIST($names) } on top; do not stir.
+convert-lid = Check the lid: gasket seated, pin free, valve screen clear, valve closed, inner pot dry outside and in place.
+convert-never_force = Never force it.
+convert-set = Cook at high pressure for { PANEL($hold_min) }. The likely range is { MINUTESSPAN($low_min, $high_min) }, depending on how thick it really is.
+convert-come_up = It takes about { DURATION($up_s) } to come to pressure.
+convert-release_natural = Natural release: switch off and wait until the pin drops, about { MINUTES($fall_min) }.
+convert-release_timed = Wait { MINUTES($wait_min) }, then open the valve. Keep face and hands away from the steam.
+convert-release_quick = Quick release: open the valve at once. Keep face and hands away from the steam.
+convert-release_soak = Quick release, then leave the meat in the open cooker for half an hour.
+convert-release_keep_warm = Natural release, then keep it warm under the lid.
+convert-open = Open the lid only when the pin is down, away from your face.
+convert-look = Check it: { LOOKS($cut, $texture) }.
+convert-cook_longer = If it is firmer than that, put the lid back on and cook it longer.
+convert-rest = Rest the meat for { MINUTESSPAN($low_min, $high_min) }, tented loosely with foil.
+convert-own_run = While it rests, cook { LIST($names) } separately, half full at most.
+convert-reduce = Strain the juice, let the fat rise and skim it. Simmer uncovered to reduce it to taste.
+convert-thicken = Thicken with { LIST($names) } stirred into cold water; simmer for 1 min.
+convert-stir_in = Stir in { LIST($names) }.
+convert-dairy_last = Stir in { LIST($names) } last, off the heat.
+convert-salt_last = Salt it only now.
+convert-glaze_beside = Stir in { LIST($names) }, or serve it on the side.
+convert-glaze = Brush with { LIST($names) } only once it is hot; sugar burns.
+convert-finish_broiler = Finish close under the broiler for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
+convert-finish_grill = Finish on the grill at medium-high for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
+convert-finish_crisping = Finish under the air-fryer lid, in one layer, for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
+convert-cut = { $family ->
+        [ribs] Cut into sections or single bones, bone side up.
+        [short_ribs] Serve whole, on or off the bone.
+        [wings] Serve whole.
+        [brisket] { $slice_m ->
+            [0] Pull it apart.
+           *[other] Slice { LENGTH($slice_m) } thick across the grain. Flat and point run at a right angle.
+        }
+       *[shoulder] { $slice_m ->
+            [0] Pull it on a rimmed tray. Pick out large fat; stir { VOLUME(0.000118) } of juice back in.
+           *[other] Slice { LENGTH($slice_m) } thick across the grain.
+        }
+    }
+convert-serve_with = Serve with { LIST($names) }.
+convert-keep_warm = It keeps warm in its juice for { DURATION($keep_s) } at most.
+convert-leftovers = Cool leftovers in flat layers, never in the pot.

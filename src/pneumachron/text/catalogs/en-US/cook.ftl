@@ -1,0 +1,192 @@
+# Beside the cooker: steps ("do-" work or kind; .look what to look for; .wrong if it is not so),
+# ticks, timers, alarms. At most 12 words a sentence.
+
+do-season = Trim, measure, pat dry and season all faces
+    .look = About { LENGTH($thickness_m) } at the thickest. Season the cut faces too.
+    .wrong = Is it thicker or thinner? Change it in Plan; it sets the cook time.
+do-extra_before_pot = { $own }
+    .look = Have it ready before the cooker needs it.
+    .wrong = No time now? It can wait until the meat goes in.
+do-extra_beside = { $own }
+    .look = Do it while the cooker works.
+    .wrong = No time now? It can wait, but not past serving.
+do-side = Cook { $own } on its own for { MINUTES($time_min) }
+    .look = The meat is out. Half full at most, lid checked as before.
+    .wrong = Is the meat still in? Then this waits.
+do-sear = { $batches ->
+        [one] Sear the meat in one layer
+       *[other] Sear in { PLAIN($batches) } batches, one layer each
+    }
+    .look = Brown, and it lets go of the metal by itself.
+    .wrong = Does it stick? Give it a minute more. Raw patches? Turn it again.
+do-deglaze = Deglaze: pour in a splash and scrape up the browned bits
+    .look = Bare metal all over, nothing brown left.
+    .wrong = Does something stick? Add liquid and keep scraping, or the cooker stops later.
+do-pour = Pour in { VOLUME($liquid_m3) } of liquid
+    .look = Thin liquid on the bare bottom.
+    .wrong = Is the sauce thick or sweet? Put it on top, or add it after.
+do-load = { $rack ->
+        [none] No trivet.
+        [trivet] Put in the trivet.
+        [tall] Put in the tall trivet.
+        [basket] Put in the steamer basket.
+       *[bed] Put in the bed of vegetables.
+    } { $arrangement ->
+        [coiled] Coil the rack of ribs, bone side in.
+        [nested] Coil the racks of ribs inside each other, bone side in.
+        [on_bed] Lay the meat on the vegetables, side by side.
+        [layered] Layer the meat with vegetables between.
+        [side_by_side] Lay the pieces side by side, not on each other.
+        [one] Lay the meat in, fat side up.
+        [on_edge] Stand the sections on edge.
+        [on_end] Stand the sections on end.
+        [leaning] Lean the sections against the wall, with gaps.
+        [folded] Lay the flat in, folded over once.
+        [criss_cross] Lay the blocks in crossed layers, not packed.
+        [heap] Put the pieces in loosely.
+       *[stacked] Lay the pieces in, partly on each other.
+    }
+    .look = Only ribs on end rise above the max fill line. The lid clears by two fingers.
+    .wrong = Too full? Take a piece out and cook it in a second batch.
+do-lid = Check the lid, then lock it
+    .look = Tick all five.
+    .wrong = Never force it. Take the lid off and look again.
+do-set = Set { $level ->
+        [high] high
+       *[low] low
+    } pressure, { PANEL($hold_min) }, and start
+    .look = The display shows these minutes, and the cooker heats.
+    .wrong = Never use delayed start with raw meat. Some cookers wait for the start button.
+do-come_up = It comes to pressure; nothing to do
+    .look = The pin rises after about { MINUTES($up_min) }.
+    .wrong = Steam but no pin? Check gasket, valve and liquid, in this order.
+do-hold = It cooks under pressure; nothing to do
+    .look = The display counts down. No steam around the rim.
+    .wrong = Steam around the rim? Switch off, stand back, let the pressure fall.
+do-release_natural = Switch off and let the pressure fall: natural release
+    .look = The pin drops after about { MINUTES($fall_min) }.
+    .wrong = It takes longer in a full cooker. Leave the valve alone.
+do-release_timed = Wait { MINUTES($wait_min) }, then open the valve
+    .look = A dry jet of steam, and the pin drops.
+    .wrong = Does it spray? Close the valve, wait, then release in short bursts.
+do-release_quick = Open the valve: quick release. Keep face and hands away
+    .look = A dry jet of steam, and the pin drops.
+    .wrong = Does it spray? Close the valve, wait, then release in short bursts.
+do-open = Is the pin down? Open the lid away from your face
+    .look = Pin down, valve open, no steam. The lid turns without force.
+    .wrong = Is the pin up, or the lid stiff? Wait. Never force it.
+do-judge = Is it done?
+    .look = { LOOKS($cut, $texture) }
+    .wrong = Say how it looks, or what a thermometer reads.
+do-rest = Rest it for { MINUTES($rest_min) }, tented loosely with foil
+    .look = Pressed gently, it keeps its juice.
+    .wrong = Do not cut it yet, or it falls apart.
+do-sauce = Strain the juice, skim the fat, simmer to reduce; salt it last
+    .look = It coats a spoon.
+    .wrong = Too thin? Stir in a cornstarch slurry and simmer for a minute.
+do-finish_broiler = Finish close under the broiler, { MINUTESSPAN($low_min, $high_min) }
+    .look = Brown at the edges. Look at half time.
+    .wrong = Still pale? Give it a minute at a time.
+do-finish_grill = Finish on the grill, { MINUTESSPAN($low_min, $high_min) }
+    .look = Brown at the edges. Look at half time.
+    .wrong = Still pale? Give it a minute at a time.
+do-finish_crisping = Finish under the air-fryer lid, { MINUTESSPAN($low_min, $high_min) }
+    .look = Brown at the edges. Look at half time.
+    .wrong = Still pale? Give it a minute at a time.
+carve = { $family ->
+        [ribs] Cut into sections or single bones, bone side up
+        [short_ribs] Serve whole, on or off the bone
+        [wings] Serve whole
+        [brisket] { $slice_m ->
+            [0] Pull it apart
+           *[other] Slice { LENGTH($slice_m) } thick across the grain. Flat and point run at a right angle
+        }
+       *[shoulder] { $slice_m ->
+            [0] Pull it on a rimmed tray. Pick out large fat; stir { VOLUME(0.000118) } of juice back in
+           *[other] Slice { LENGTH($slice_m) } thick across the grain
+        }
+    }
+do-carve = { $family ->
+        [ribs] Cut into sections or single bones, bone side up
+        [short_ribs] Serve whole, on or off the bone
+        [wings] Serve whole
+       *[other] { $slice_m ->
+            [0] Cut or pull it
+           *[other] Slice { LENGTH($slice_m) } thick across the grain
+        }
+    }
+    .look = It holds together under the knife.
+    .wrong = Does it crumble? Cut thicker slices, or pull it.
+do-pull = { $family ->
+        [shoulder] Pull it on a rimmed tray; stir { VOLUME(0.000118) } of juice back in
+       *[other] Pull it apart
+    }
+    .look = It comes apart when you lift it.
+    .wrong = Does it hold together? Cook it longer next time, or slice it.
+do-keep = Put leftovers in flat layers into the refrigerator
+    .look = Within two hours, juice kept apart.
+    .wrong = Cool thick pieces in ice water first.
+do-write_down = How was it?
+    .look = Tenderness, juice, taste, and one line for next time.
+    .wrong = Half a minute is enough.
+
+tick-liquid_in = The liquid is in
+tick-gasket = Gasket seated all around
+tick-pin = Pin moves freely
+tick-screen = Valve screen clear
+tick-valve = Valve closed
+tick-outside = Inner pot dry outside and in place
+
+timer-own = { $own }
+timer-pressure = Cook time
+timer-sear_first = { $batches ->
+        [one] First side
+       *[other] Batch { PLAIN($batch) } of { PLAIN($batches) }, first side
+    }
+timer-sear_second = { $batches ->
+        [one] Second side
+       *[other] Batch { PLAIN($batch) } of { PLAIN($batches) }, second side
+    }
+timer-valve = Wait before you open the valve
+timer-rest = Rest
+timer-sauce = Sauce
+timer-look = Half time: look
+timer-finish = Finish
+
+alarm-stopped_hot = Overheat warning: food is scorching on the bottom
+    .do-1 = Let the pin drop, or release the pressure. Lid off.
+    .do-2 = Scrape up the browned bits. A splash of thin liquid helps.
+    .do-3 = Move thick or sweet sauce from the bottom to the top of the meat.
+    .do-4 = Check the lid, put it on, and start again for the rest of the time.
+alarm-not_sealed = Steam, but no pressure: the lid is not sealed
+    .do-1 = Stop it. Take the lid off when the steam is gone.
+    .do-2 = Is the gasket clean and seated all around?
+    .do-3 = Is the valve closed, the pin free, and enough thin liquid in?
+    .do-4 = Put the lid on and start again.
+alarm-no_vessel = There is no inner pot in the cooker
+    .do-1 = Put it in, dry outside.
+alarm-stopped_early = The cooker stopped before the cook time was over
+    .do-1 = Is there power? Leave the lid on. The meat keeps cooking while the pressure falls.
+    .do-2 = Set the rest of the time, and start.
+    .do-3 = Did you stop it? Mark the cook time as over, and go on.
+alarm-no_pressure = No pressure yet, though it is time
+    .do-1 = Steam around the rim? Stop, let it cool, and seat the gasket again.
+    .do-2 = Steam from the valve? Close it.
+    .do-3 = No steam at all? Is it switched on and heating?
+    .do-4 = Is there thin liquid in it? Stop, take the lid off, and look.
+alarm-full_vent = A full cooker sprays: do not open the valve yet
+    .do-1 = Wait { MINUTES($left_min) } more.
+    .do-2 = Then release in short bursts. Hold a towel near the valve, never on it.
+alarm-resting = It still rests: do not cut it yet
+    .do-1 = { MINUTES($left_min) } more, or it falls apart.
+alarm-look_now = Half time: look at the finish
+    .do-1 = Brown already? Then it is done.
+
+finish-broiler = broiler
+    .sauce = Put sauce on for the whole time; it is short.
+finish-grill = grill
+    .sauce = Put sauce on for the last 2 min; sugar burns.
+finish-crisping = air-fryer lid
+    .sauce = Put sauce on at half time.
+finish-none = no finish
+    .sauce = Serve with the sauce from the pot.

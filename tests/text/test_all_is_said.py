@@ -1,0 +1,155 @@
+"""Whatever the core comes to, there is a sentence for it: every cut, release, rack and way."""
+
+from collections.abc import Iterator
+from dataclasses import replace
+from typing import Any
+
+import pytest
+
+from pneumachron.core.cook.cook_plan import cook_plan
+from pneumachron.core.cook.forecast import Alarm, AlarmKind
+from pneumachron.core.cook.steps import Brought, cook_steps
+from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS, cuts
+from pneumachron.core.day.blocks import day_blocks
+from pneumachron.core.day.dish import Ahead, Dish, Extra
+from pneumachron.core.day.schedule import Segment, WaitWhy, schedule
+from pneumachron.core.errors import WishError
+from pneumachron.core.finish import FINISHES
+from pneumachron.core.load import Load, make_piece
+from pneumachron.core.message import Message
+from pneumachron.core.plan import Plan, make_plan
+from pneumachron.core.pots import ready_pots
+from pneumachron.core.racks import RACK_KINDS
+from pneumachron.core.standing import ARRANGEMENTS, Lying
+from pneumachron.core.wish import Wish
+from pneumachron.text.reader import EVERYBODY, READING, Reader
+from pneumachron.text.render import has_message, render
+from pneumachron.text.say import say
+
+EXTRAS = (
+    Extra("Slaw", 10, "before_pot"),
+    Extra("Beans", 4, "own_run"),
+    Extra("Bread", 3, "beside"),
+)
+
+
+def usual(cut: str) -> Load:
+    kind = cuts()[cut]
+    thick = sum(kind.usual_thickness_m) / 2
+    mass_kg = min(max(14_000 * thick**3, 0.05), 1.2)
+    piece = make_piece(kind, mass_kg=mass_kg, thickness_m=thick, start_temp_c=4)
+    return Load((piece, piece))
+
+
+def wishes() -> Iterator[Wish]:
+    pots = ready_pots()
+    for cut in cuts():
+        base = Wish(usual(cut), pots["bass"], 2.0, "short_braise", None, "high", 1150.0)
+        yield base
+        for release in RELEASE_METHODS:
+            yield replace(base, release=release, texture_step=4.0)
+    flat = Wish(usual("brisket_flat"), pots["tenor"], 2.0, "steam", None, "low", 0.0)
+    for cut, kg, thick, count in (
+        ("brisket_flat", 1.0, 0.045, 1), ("brisket_flat", 1.4, 0.03, 1),
+        ("back_ribs", 1.5, 0.025, 1), ("back_ribs", 1.1, 0.025, 2),
+    ):  # fmt: skip
+        piece = make_piece(cuts()[cut], mass_kg=kg, thickness_m=thick, start_temp_c=4)
+        yield replace(flat, load=Load((piece,) * count))
+    for school in SCHOOLS:
+        yield replace(flat, school=school, foams=True)
+    for rack in RACK_KINDS:
+        yield replace(flat, rack=rack)
+    for cut in ("wings", "back_ribs", "short_ribs_english", "brisket_flat"):
+        for way in ARRANGEMENTS:
+            yield replace(flat, load=Load(usual(cut).pieces * 2), lying=Lying(way))
+
+
+@pytest.fixture(scope="module")
+def plans() -> list[Plan]:
+    found, refused = [], []
+    for wish in wishes():
+        try:
+            found.append(make_plan(wish))
+        except WishError as error:
+            refused.append(error)
+    assert all(
+        render(f"error-{error.code}", error.params, reader)
+        for error in refused
+        for reader in EVERYBODY
+    )
+    assert {plan.setup.standing.arrangement for plan in found} >= set(ARRANGEMENTS) - {
+        "on_bed", "on_end",
+    }  # fmt: skip
+    return found
+
+
+def said_by(plan: Plan) -> Iterator[Message]:
+    for reason in plan.reasons:
+        own = "why" in reason.params
+        yield Message(
+            "release-why" if own else f"reason-{reason.about}-{reason.fact}", reason.params
+        )
+    yield from (caution.said for caution in plan.cautions)
+    for part in plan.range.parts:
+        yield Message(f"reason-range-{part.kind}", {"measured_low_min": 1, "measured_high_min": 2})
+    for finish in FINISHES:
+        for step in cook_steps(cook_plan(plan, finish), Brought(EXTRAS)):
+            yield step.said
+            yield Message(f"{step.said.code}.look", step.params)
+            yield Message(f"{step.said.code}.wrong", step.params)
+            yield from (Message(f"tick-{tick}") for tick in step.ticks)
+            yield from (Message(f"timer-{timer.code}", timer.params) for timer in step.timers)
+
+
+@pytest.mark.parametrize("reader", EVERYBODY, ids=str)
+def test_plans_and_steps(reader: Reader, plans: list[Plan]) -> None:
+    for plan in plans:
+        for message in said_by(plan):
+            assert render(message.code, message.params, reader).strip()
+
+
+def dishes() -> Iterator[Dish]:
+    pots = ready_pots()
+    wish = Wish(usual("back_ribs"), pots["tenor"], 2.0, "steam", None, "high", 0.0)
+    aheads: tuple[Ahead, ...] = ("today", "day_before", "frozen")
+    for ahead in aheads:
+        for finish in FINISHES:
+            yield Dish(f"{ahead}{finish}", "Ribs", wish, finish, from_freezer=ahead == "frozen",
+                       ahead=ahead, marinade="mild", eaters=1, tempered=True, parted=True,
+                       extras=EXTRAS)  # fmt: skip
+
+
+@pytest.mark.parametrize("reader", EVERYBODY, ids=str)
+def test_days(reader: Reader) -> None:
+    seen = set()
+    for dish in dishes():
+        blocks = day_blocks([dish], shop=True)
+        parts: list[Segment] = [part for block in blocks for part in block.segments]
+        for part in parts:
+            assert render(f"work-{part.work or part.kind}", part.params, reader)
+            seen.add(part.work or part.kind)
+        found = schedule(blocks, {}, fixed={blocks[0].block_id: 0.0})
+        for clash in found.clashes:
+            assert render(f"conflict-{clash.why}", {"most_s": clash.most_s}, reader)
+    assert {"shop", "fetch_frozen", "thaw_bags", "load_side", "finish_grill", "keep"} <= seen
+    whys: Any = WaitWhy
+    for why in (*whys.__args__, "not_ready", "waits_for_table", "late"):
+        assert render(f"conflict-{why}", {"most_s": 3600.0}, reader)
+
+
+@pytest.mark.parametrize("reader", EVERYBODY, ids=str)
+def test_alarms_say_what_to_do(reader: Reader) -> None:
+    kinds: Any = AlarmKind
+    for kind in kinds.__args__:
+        alarm = Alarm(kind, {"left_min": 3})
+        assert render(alarm.said.code, alarm.params, reader)
+        assert has_message(f"{alarm.said.code}.do-1", reader)
+
+
+def test_who_reads_is_set_for_one_answer() -> None:
+    before = READING.set(Reader("en-GB", "us"))
+    try:
+        assert say("finish-broiler") == "grill"
+    finally:
+        READING.reset(before)
+    assert say("finish-broiler") == "broiler"
