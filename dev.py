@@ -75,13 +75,24 @@ def watch(_arguments: list[str]) -> int:
 
 
 def test(arguments: list[str]) -> int:
-    """Format, lint, types, import rules, then every test; pytest speaks last."""
-    set_up()
-    if not arguments:
+    """Format, lint, types, import rules, then every test; pytest speaks last.
+
+    `--quick` leaves out what is slow, `--deep` draws more examples and kills more often, `--cov`
+    shows how much of the Python code the tests run.
+    """
+    rest = [each for each in arguments if each not in ("--quick", "--deep", "--cov")]
+    set_up(browser="--quick" not in arguments)
+    if "--quick" in arguments:
+        rest += ["-n", "2", "-m", "not slow"]
+    elif not rest:
         check()
         # two servers and two browsers at a time are what a small machine stands
-        arguments = ["-n", "auto", "--maxprocesses", "2"]
-    return subprocess.run([BIN / "pytest", *arguments], cwd=ROOT, check=False).returncode
+        rest = ["-n", "auto", "--maxprocesses", "2", "--dist", "worksteal"]
+    if "--cov" in arguments:
+        rest += ["--cov=pneumachron", "--cov-report=term:skip-covered"]
+    how_deep = "deep" if "--deep" in arguments else "usual"
+    env = {**os.environ, "PNEUMACHRON_TESTS": how_deep}
+    return subprocess.run([BIN / "pytest", *rest], cwd=ROOT, env=env, check=False).returncode
 
 
 def check() -> None:
@@ -163,7 +174,7 @@ def refresh_api(_arguments: list[str]) -> int:
 def faults(arguments: list[str]) -> int:
     """The whole fault suite: every kill of every path, every spoiled backup, a hundred kills."""
     set_up(browser=False)
-    deep = {**os.environ, "PNEUMACHRON_FAULTS": "deep"}
+    deep = {**os.environ, "PNEUMACHRON_TESTS": "deep"}
     tests = [str(BIN / "pytest"), "tests/faults", "tests/hostile", *arguments]
     code = subprocess.run(tests, cwd=ROOT, env=deep, check=False).returncode
     if code or arguments:

@@ -17,6 +17,31 @@ settings.register_profile("project", deadline=None)
 settings.load_profile("project")
 
 ROOT = Path(__file__).parents[1]
+SLOW = (
+    "tests/browser/", "tests/faults/", "tests/hostile/", "tests/bench/", "tests/reference/",
+    "tests/version1/", "tests/api/test_fuzz.py", "tests/test_cli_log.py", "tests/test_project.py",
+    "tests/core/test_learn.py", "tests/core/test_keeping.py", "tests/core/test_no_cliffs.py",
+    "tests/core/test_plan.py", "tests/core/test_schedule.py", "tests/core/test_band.py",
+    "tests/core/test_laid_together.py", "tests/devices/test_any_hands.py",
+    "tests/api/test_following.py", "tests/text/test_all_is_said.py",
+)  # fmt: skip
+"""What `dev.py test --quick` leaves out."""
+LONGEST = (
+    "tests/api/test_fuzz.py", "tests/faults/test_faults.py", "tests/browser/test_cook.py",
+    "tests/hostile/test_growth.py", "tests/test_project.py::test_validation",
+    "tests/core/test_learn.py", "tests/test_cli_log.py", "tests/browser/test_bench.py",
+)  # fmt: skip
+"""Begun first, so that no worker is left with a long one at the end."""
+
+
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    """Mark what is slow, and begin with what takes longest."""
+    for item in items:
+        if item.nodeid.startswith(SLOW):
+            item.add_marker("slow")
+    items.sort(key=lambda item: not item.nodeid.startswith(LONGEST))
+
+
 BRISKET: dict[str, Any] = {
     "pieces": [{"cut": "brisket_flat", "count": 2, "mass": "3 lb 2 oz", "thickness": "1 3/4 in"}],
     "pot": "tenor",

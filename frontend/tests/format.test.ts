@@ -1,13 +1,13 @@
 import { describe, expect, it } from "vitest";
 import {
   bindUnits,
+  hoursMinutes,
   lengthText,
   massText,
   minutesUntil,
   mixedFraction,
   ownLength,
   ownMass,
-  panelTime,
   spanText,
   spokenTime,
   steppedLength,
@@ -17,7 +17,7 @@ import {
 
 describe("times", () => {
   it("are keyed in as hours and minutes, and spoken in words", () => {
-    expect([0, 5, 59, 60, 95, 601].map(panelTime)).toEqual([
+    expect([0, 5, 59, 60, 95, 601].map(hoursMinutes)).toEqual([
       "0:00",
       "0:05",
       "0:59",
@@ -26,7 +26,7 @@ describe("times", () => {
       "10:01",
     ]);
     expect([0, 59.4, 60, 95].map(spokenTime)).toEqual(["0 min", "59 min", "1 h", "1 h 35 min"]);
-    expect(panelTime(-3)).toBe("0:00");
+    expect(hoursMinutes(-3)).toBe("0:00");
   });
 
   it("span from and to", () => {

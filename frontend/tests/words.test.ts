@@ -13,7 +13,7 @@ describe("what the log taught", () => {
   it("is told in minutes, and by how many cooks", () => {
     expect(minutesWords(6.4)).toBe("+6 min");
     expect(minutesWords(-6.6)).toBe("−7 min");
-    expect(minutesWords(0.3)).toBe("no other time");
+    expect(minutesWords(0.3)).toBe("no change");
     const taste = { kind: "taste" as const, ratio: 1.2, moved_min: 6, cooks: cooks(3) };
     expect(taughtWords(taste)).toBe("+6 min, from 3 cooks of yours");
     expect(taughtWords({ ...taste, cooks: cooks(1) })).toContain("1 cook of yours");
@@ -21,7 +21,7 @@ describe("what the log taught", () => {
 
   it("of a cooker is how soon it comes to pressure", () => {
     const heat = { kind: "heat" as const, ratio: 0.92, cooks: cooks(2) };
-    expect(taughtWords(heat)).toBe("comes to pressure 8 % later, from 2 cooks of yours");
+    expect(taughtWords(heat)).toBe("comes to pressure 8% later, from 2 cooks of yours");
     expect(taughtWords({ ...heat, ratio: 1.002 })).toContain("as expected");
   });
 });

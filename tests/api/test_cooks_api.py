@@ -456,8 +456,8 @@ def test_two_sheets_and_the_kinds_of_one_pot(kitchen: TestClient, stepped: Stepp
     pieces = kitchen.get(f"/api/cooks/{cook.id}/pieces").json()
     assert pieces["followed"]
     assert [kind["name"] for kind in pieces["kinds"]] == [
-        "Back ribs, membrane off",
-        "Back ribs, membrane on",
+        "Baby back ribs, membrane off",
+        "Baby back ribs, membrane on",
     ]
     # common practice: a membrane left on costs a rung
     off, on = (kind["softening"][-1][1] for kind in pieces["kinds"])

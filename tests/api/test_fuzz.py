@@ -13,6 +13,7 @@ from schemathesis.specs.openapi.checks import (
     status_code_conformance,
 )
 
+from tests import DEEP
 from tests.conftest import ROOT
 from tests.live import serving
 
@@ -37,7 +38,7 @@ schema = schemathesis.openapi.from_path(ROOT / "docs" / "openapi.json").exclude(
 
 
 @schema.parametrize()
-@settings(max_examples=25, deadline=None, suppress_health_check=list(HealthCheck))
+@settings(max_examples=25 if DEEP else 8, deadline=None, suppress_health_check=list(HealthCheck))
 def test_api(case: schemathesis.Case[Any], address: str, session: requests.Session) -> None:
     case.call_and_validate(
         base_url=address,

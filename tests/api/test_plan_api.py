@@ -88,7 +88,7 @@ def test_what_changes_if(client: TestClient) -> None:
     for item in found:
         assert (item["answer"] is None) != (item["trouble"] is None)
     pots = [item["value"] for item in found if item["kind"] == "pot"]
-    assert pots == ["Treble, 3 litre", "Bass, 7.6 litre"]
+    assert pots == ["3-quart cooker (3 L)", "8-quart cooker (7.6 L)"]
     broken = client.post("/api/plan/what-if", json=with_piece(mass="x")).json()
     assert broken["field"] == "pieces.0.mass"
 

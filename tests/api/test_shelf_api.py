@@ -82,8 +82,8 @@ def test_stored_numbers_stay_until_asked_anew(client: TestClient) -> None:
     assert client.get(path).json()["results"] == saved["results"]
     fresh = client.post(f"{path}/recompute").json()
     changed = {item["what"]: item for item in fresh["differences"]}
-    assert changed["hold"]["stored"] == f"{saved['results']['setting']['hold_min']} min"
-    assert changed["hold"]["fresh"] == f"{fresh['results']['setting']['hold_min']} min"
+    assert changed["cook time"]["stored"] == f"{saved['results']['setting']['hold_min']} min"
+    assert changed["cook time"]["fresh"] == f"{fresh['results']['setting']['hold_min']} min"
     assert changed["altitude"]["fresh"] == "1150 m"
     assert client.get(path).json()["results"] == saved["results"]  # asking saves nothing
 

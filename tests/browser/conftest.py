@@ -23,7 +23,7 @@ FLAGS = [
 ]
 DESK = {"width": 1280, "height": 800}
 PHONE = {"width": 390, "height": 844}
-BRISKET = "/?cut=brisket_flat&pieces=2&weight=3+lb+2+oz&thickness=1+3/4+in"
+BRISKET = "/plan?cut=brisket_flat&pieces=2&weight=3+lb+2+oz&thickness=1+3/4+in"
 
 
 @pytest.fixture(scope="session")

@@ -33,7 +33,7 @@ Slice <script>alert(1)</script> and brush with the sauce.
 
 def bring(page: Page, text: str) -> None:
     page.goto("/convert")
-    page.get_by_label("Paste it, or drop its file here").fill(text)
+    page.get_by_label("Paste it, or drop a file here").fill(text)
     page.get_by_role("button", name="Read it").click()
     expect(page.get_by_test_id("converted-hold")).to_have_text(HOLD)
 
@@ -48,37 +48,37 @@ def test_paste_answer_overrule_scale_export_and_back(
     field(page, "weight").fill("3 lb 2 oz")
     field(page, "thickness").fill("1 3/4 in")
     page.get_by_label("cut", exact=True).select_option("brisket_flat")
-    expect(questions).not_to_contain_text("guess stands")
+    expect(questions).not_to_contain_text("this is assumed")
     first = page.get_by_test_id("converted-hold").inner_text()
 
     rows = page.get_by_role("list", name="ingredients with their marks").get_by_role("listitem")
     stock = rows.filter(has_text="1 l beef stock")
     stock.get_by_role("button", name="changed").click()
     expect(page.get_by_test_id("mark-reason")).to_contain_text("Nothing boils away")
-    page.get_by_role("button", name="Leave it as it was").click()
-    expect(stock).to_contain_text("left as it was")
+    page.get_by_role("button", name="Leave it unchanged").click()
+    expect(stock).to_contain_text("left unchanged")
     expect(page.get_by_test_id("mark-reason")).to_contain_text("makes the sauce thin")
     expect(page.get_by_test_id("converted-hold")).not_to_have_text(first)
-    page.get_by_role("button", name="Take the change").click()
+    page.get_by_role("button", name="Use the change").click()
     expect(page.get_by_test_id("converted-hold")).to_have_text(first)
 
-    field(page, "plates").fill("10")
+    field(page, "servings").fill("10")
     expect(rows.filter(has_text="2 onions")).to_contain_text("4 onions")
     page.reload()  # nothing typed is lost
-    expect(field(page, "plates")).to_have_value("10")
+    expect(field(page, "servings")).to_have_value("10")
     expect(field(page, "weight")).to_have_value("3 lb 2 oz")
-    page.get_by_role("tab", name="What to buy").click()
+    page.get_by_role("tab", name="Shopping list").click()
     expect(page.get_by_text("onions: 4")).to_be_visible()
-    page.get_by_role("tab", name="From here").click()
+    page.get_by_role("tab", name="Next").click()
 
     with page.expect_download() as saved:
         page.get_by_role("button", name="JSON-LD").click()
     file = tmp_path / "out.jsonld"
     saved.value.save_as(file)
     node = json.loads(file.read_text("utf-8"))
-    assert node["recipeYield"] == "10 plates"
-    page.get_by_role("button", name="Keep in the library").click()
-    expect(page.get_by_text("kept", exact=True)).to_be_visible()
+    assert node["recipeYield"] == "10 servings"
+    page.get_by_role("button", name="Save recipe").click()
+    expect(page.get_by_text("saved", exact=True)).to_be_visible()
 
     page.goto("/convert")
     page.locator("input[type=file]").set_input_files(file)
@@ -100,19 +100,19 @@ def test_marks_by_keyboard_and_to_the_bench(page: Page) -> None:
     page.keyboard.press("ArrowDown")
     expect(page.get_by_test_id("mark-reason")).to_contain_text("turns them to mash")
     page.keyboard.press("x")
-    expect(marks.nth(1)).to_have_text("left as it was")
+    expect(marks.nth(1)).to_have_text("left unchanged")
     page.keyboard.press("x")
     expect(marks.nth(1)).to_have_text("moved")
     axe_clean(page)
     shown = page.get_by_test_id("converted-hold").inner_text()
-    page.get_by_role("link", name="To the Bench").click()
+    page.get_by_role("link", name="Open in Plan").click()
     expect(hold(page)).to_have_text(shown)
     expect(field(page, "thickness")).to_have_value("5 cm")
 
 
 def test_library_finds_deletes_and_notices_twins(page: Page) -> None:
     page.goto("/convert")
-    kept = page.get_by_role("list", name="kept recipes").get_by_role("listitem")
+    kept = page.get_by_role("list", name="saved recipes").get_by_role("listitem")
     page.get_by_role("button", name="allotment", exact=True).click()
     expect(kept).to_have_count(1)
     page.get_by_role("button", name="delete Allotment smoked brisket").click()
@@ -125,15 +125,15 @@ def test_library_finds_deletes_and_notices_twins(page: Page) -> None:
     kept.get_by_role("link").click()
     original = page.get_by_role("heading", level=1)
     expect(original).to_contain_text("snowed-in")
-    steps = page.get_by_role("list", name="steps for the pot")
+    steps = page.get_by_role("list", name="steps for the pressure cooker")
     expect(steps).to_contain_text("Never force it")
     page.goto("/convert")
     expect(kept.first).to_be_visible()
     axe_clean(page)
-    page.get_by_label("Paste it, or drop its file here").fill("nothing")
+    page.get_by_label("Paste it, or drop a file here").fill("nothing")
     page.get_by_role("button", name="Read it").click()
     expect(page.get_by_role("alert")).to_contain_text("no recipe in this")
-    expect(page.get_by_label("Paste it, or drop its file here")).to_have_value("nothing")
+    expect(page.get_by_label("Paste it, or drop a file here")).to_have_value("nothing")
 
 
 @pytest.mark.parametrize("width", [360, 1024])
@@ -146,10 +146,10 @@ def test_worksheet_without_sideways_scroll(page: Page, width: int) -> None:
 
 
 def test_another_way_on_the_bench(page: Page) -> None:
-    page.goto("/?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm")
+    page.goto("/plan?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm")
     expect(hold(page)).to_have_text(HOLD)
-    page.get_by_role("tab", name="Minutes").click()
-    page.get_by_label("without the pot").select_option("oven_lid")
+    page.get_by_role("tab", name="Check a recipe’s time").click()
+    page.get_by_label("without the cooker").select_option("oven_lid")
     expect(page.get_by_test_id("other-way")).to_contain_text("165 °C")
 
 
@@ -158,14 +158,14 @@ def test_from_the_recipe_straight_to_the_pot(page: Page) -> None:
     field(page, "weight").fill("3 lb 2 oz")
     field(page, "thickness").fill("1 3/4 in")
     page.get_by_label("cut", exact=True).select_option("brisket_flat")
-    expect(page.get_by_test_id("questions")).not_to_contain_text("guess stands")
-    page.get_by_role("button", name="Cook it").click()
+    expect(page.get_by_test_id("questions")).not_to_contain_text("this is assumed")
+    page.get_by_role("button", name="Start cooking").click()
     step = page.get_by_role("article", name="the step now")
     expect(page.get_by_test_id("step")).to_contain_text("Trim, measure")
     # what the recipe says of a step stands at that step, and all of it is at hand
     page.keyboard.press("Space")
-    expect(page.get_by_test_id("step")).to_contain_text("Brown in")
-    expect(step).to_contain_text("brown the meat")
+    expect(page.get_by_test_id("step")).to_contain_text("Sear in")
+    expect(step).to_contain_text("sear the meat")
     page.get_by_text("The recipe: Lantern braise <b>bold</b>").click()
     expect(page.get_by_role("list", name="ingredients")).to_contain_text("onions")
     axe_clean(page)

@@ -16,15 +16,15 @@ TWO = ("Alto section supper", "Allotment working party short ribs")
 
 
 def lay(page: Page) -> None:
-    page.goto("/day")
+    page.goto("/schedule")
     for name in TWO:
         page.get_by_label("add a saved plan").select_option(label=name)
-        expect(page.get_by_role("button", name=f"take {name} off the day")).to_be_visible()
+        expect(page.get_by_role("button", name=f"remove {name}")).to_be_visible()
     expect(page.get_by_test_id("start")).to_have_text(re.compile(r"\d\d:\d\d"))
 
 
 def table(page: Page) -> datetime:
-    return datetime.fromisoformat(page.get_by_label("on the table at").input_value())
+    return datetime.fromisoformat(page.get_by_label("serve at").input_value())
 
 
 def test_count_back_drag_pin_and_done(
@@ -32,23 +32,23 @@ def test_count_back_drag_pin_and_done(
 ) -> None:
     lay(page)
     tasks = page.get_by_role("list", name="tasks")
-    expect(tasks).to_contain_text("Check gasket, pin, screen, valve")
+    expect(tasks).to_contain_text("Check gasket, pin, screen and valve")
     # the letters on the lanes are those of the list
     dish = page.get_by_role("region", name="dishes").get_by_role("listitem")
     for letter, name in zip("AB", TWO, strict=True):
         expect(dish.filter(has_text=name)).to_contain_text(letter)
-        bars = page.get_by_test_id("bar").filter(has_text=f"{name}: Under pressure")
+        bars = page.get_by_test_id("bar").filter(has_text=f"{name}: Cooks under pressure")
         expect(bars.locator("text")).to_have_text(letter)
     first = page.get_by_test_id("start").inner_text()
     before = table(page)
 
-    page.get_by_role("button", name="a quarter of an hour later").click()
+    page.get_by_role("button", name="15 minutes later").click()
     expect(page.get_by_test_id("start")).not_to_have_text(first)
     assert table(page) - before == timedelta(minutes=15)
-    handle = page.get_by_role("slider", name="time on the table, drag")
+    handle = page.get_by_role("slider", name="serving time, drag")
     handle.focus()
     page.keyboard.press("ArrowLeft")
-    expect(page.get_by_label("on the table at")).to_have_value(
+    expect(page.get_by_label("serve at")).to_have_value(
         (before + timedelta(minutes=10)).strftime("%Y-%m-%dT%H:%M")
     )
     box = handle.bounding_box()
@@ -62,8 +62,8 @@ def test_count_back_drag_pin_and_done(
     assert table(page) < before
 
     # a pin stands, and what comes before it follows
-    season = tasks.get_by_role("listitem").filter(has_text="season (brisket)").first
-    pin = season.get_by_label(re.compile("^pin Trim"))
+    season = tasks.get_by_role("listitem").filter(has_text="season the brisket").first
+    pin = season.get_by_label(re.compile("^lock start time Trim"))
     early = (table(page) - timedelta(hours=8)).strftime("%Y-%m-%dT%H:%M")
     pin.fill(early)
     expect(page.get_by_test_id("start")).to_have_text(early[-5:])
@@ -76,7 +76,7 @@ def test_count_back_drag_pin_and_done(
     saved.value.save_as(file)
     events = Calendar.from_ical(file.read_bytes()).walk("VEVENT")
     assert len(events) > 15
-    assert any("Under pressure" in str(event["summary"]) for event in events)
+    assert any("Cooks under pressure" in str(event["summary"]) for event in events)
     axe_clean(page)
     assert outside == []
     assert complaints == []
@@ -86,9 +86,9 @@ def test_under_way_and_too_late(page: Page) -> None:
     lay(page)
     later = "new Date(Date.now() + 30 * 60000 - new Date().getTimezoneOffset() * 60000)"
     soon = str(page.evaluate(f"{later}.toISOString().slice(0, 16)"))
-    page.get_by_label("on the table at").fill(soon)
-    page.get_by_role("checkbox", name="it is under way").click()
-    expect(page.get_by_test_id("delay")).to_contain_text("later than wished")
+    page.get_by_label("serve at").fill(soon)
+    page.get_by_role("checkbox", name="I have started").click()
+    expect(page.get_by_test_id("delay")).to_contain_text("later than you wanted")
     page.get_by_role("checkbox", name="done").first.click()
     expect(page.get_by_role("checkbox", name="done").first).to_be_checked()
 
@@ -96,10 +96,10 @@ def test_under_way_and_too_late(page: Page) -> None:
 def test_from_the_bench_to_the_day_and_on_a_phone(page: Page) -> None:
     page.goto(BRISKET)
     expect(hold(page)).to_have_text(HOLD)
-    page.get_by_role("link", name="To the Day").click()
+    page.get_by_role("link", name="Add to schedule").click()
     expect(page.get_by_role("region", name="dishes")).to_contain_text("1.42 kg brisket")
     page.set_viewport_size({"width": 360, "height": PHONE["height"]})
-    expect(page.get_by_role("list", name="tasks")).to_contain_text("Under pressure")
+    expect(page.get_by_role("list", name="tasks")).to_contain_text("Cooks under pressure")
     assert page.evaluate("document.documentElement.scrollWidth") <= 360
 
 
@@ -107,7 +107,7 @@ def test_the_printed_day_is_whole(page: Page) -> None:
     lay(page)
     expect(page.get_by_test_id("card")).to_have_count(2)
     expect(page.get_by_test_id("lane-trace")).to_have_count(2)
-    expect(page.get_by_label("shopping list")).to_contain_text("Brisket flat: 1.6")
+    expect(page.get_by_label("to buy")).to_contain_text("Brisket flat: 1.6")
     page.emulate_media(media="print")
     expect(page.get_by_role("list", name="tasks")).to_be_visible()
     expect(page.get_by_role("button", name="Calendar file")).to_be_hidden()
@@ -125,7 +125,7 @@ def pages(page: Page) -> int:
 
 
 def test_lanes_are_drawn_where_they_were_computed(page: Page) -> None:
-    page.goto("/day")
+    page.goto("/schedule")
     with page.expect_response("**/api/day") as answer:
         page.get_by_label("add a saved plan").select_option(label=TWO[0])
     day = answer.value.json()
@@ -148,39 +148,39 @@ def test_lanes_are_drawn_where_they_were_computed(page: Page) -> None:
 
 def test_kept_opened_and_put_away(page: Page) -> None:
     lay(page)
-    page.get_by_role("checkbox", name="with a trip to the shop").click()
+    page.get_by_role("checkbox", name="with a shopping trip").click()
     tasks = page.get_by_role("list", name="tasks")
     expect(tasks).to_contain_text("Buy what is on the list")
     start = page.get_by_test_id("start").inner_text()
-    page.get_by_label("name of the day").fill("Rehearsal <b>supper</b>")
-    page.get_by_role("button", name="Keep this day").click()
-    expect(page.get_by_role("status").filter(has_text="kept")).to_be_visible()
-    page.get_by_role("button", name="Start a new day").click()
+    page.get_by_label("name").fill("Rehearsal <b>supper</b>")
+    page.get_by_role("button", name="Save schedule").click()
+    expect(page.get_by_role("status").filter(has_text="saved")).to_be_visible()
+    page.get_by_role("button", name="New schedule").click()
     expect(tasks).to_be_hidden()
-    page.get_by_label("open a kept day").select_option(label="Rehearsal <b>supper</b>")
+    page.get_by_label("open a saved schedule").select_option(label="Rehearsal <b>supper</b>")
     expect(page.get_by_test_id("start")).to_have_text(start)
     page.get_by_role("button", name="Delete", exact=True).click()
     expect(page.get_by_role("status")).to_contain_text("is deleted")
     page.get_by_role("button", name="Undo").click()
-    expect(page.get_by_role("button", name="Keep the changes")).to_be_visible()
+    expect(page.get_by_role("button", name="Save changes")).to_be_visible()
 
 
 def test_night_and_real_times(page: Page) -> None:
-    page.goto("/day")
+    page.goto("/schedule")
     page.get_by_label("add a saved plan").select_option(label=TWO[0])
-    noon = page.get_by_label("on the table at").input_value()[:11] + "08:00"
-    page.get_by_label("on the table at").fill(noon)
+    noon = page.get_by_label("serve at").input_value()[:11] + "08:00"
+    page.get_by_label("serve at").fill(noon)
     tasks = page.get_by_role("list", name="tasks").get_by_role("listitem")
-    season = tasks.filter(has_text="season (brisket)").first
+    season = tasks.filter(has_text="season the brisket").first
     expect(season).to_be_visible()
     # common practice: some three hours and a half of work, hands at both ends of the run; so when
     # nobody is up between eleven and six, all of it comes before
     expect(page.get_by_test_id("night").first).to_be_attached()
     expect(page.get_by_test_id("start")).to_have_text(re.compile(r"^(19|2[012]):"))
-    page.get_by_role("checkbox", name="nobody cooks from").click()
+    page.get_by_role("checkbox", name="nobody is cooking from").click()
     expect(page.get_by_test_id("start")).to_have_text(re.compile(r"^0[345]:"))
-    season.get_by_role("checkbox", name="begun").click()
-    expect(season.get_by_role("checkbox", name="begun")).to_be_checked()
+    season.get_by_role("checkbox", name="started").click()
+    expect(season.get_by_role("checkbox", name="started")).to_be_checked()
     season.get_by_role("checkbox", name="done").click()
     expect(season.get_by_label(re.compile("^ended Trim"))).to_be_visible()
     expect(season.get_by_role("checkbox", name="done")).to_be_checked()
@@ -192,7 +192,7 @@ def test_the_calendar_comes_back(page: Page, tmp_path: Path) -> None:
         page.get_by_role("button", name="Calendar file").click()
     file = tmp_path / "day.ics"
     saved.value.save_as(file)
-    back = page.get_by_label("moved in the calendar")
+    back = page.get_by_label("Moved in your calendar")
     back.set_input_files(file)
     expect(page.get_by_text("Nothing was moved.")).to_be_visible()
     calendar = Calendar.from_ical(file.read_bytes())
@@ -203,10 +203,10 @@ def test_the_calendar_comes_back(page: Page, tmp_path: Path) -> None:
     event.add("dtstart", begin - timedelta(hours=5))
     file.write_bytes(calendar.to_ical())
     back.set_input_files(file)
-    expect(page.get_by_text("1 moved and pinned.")).to_be_visible()
+    expect(page.get_by_text("1 moved and locked.")).to_be_visible()
     file.write_text("no calendar at all")
     back.set_input_files(file)
-    expect(page.get_by_role("alert")).to_contain_text("This is no calendar file.")
+    expect(page.get_by_role("alert")).to_contain_text("This is not a calendar file.")
 
 
 def test_from_the_day_to_the_pot_and_what_is_done_there_is_done_here(page: Page) -> None:
@@ -214,16 +214,16 @@ def test_from_the_day_to_the_pot_and_what_is_done_there_is_done_here(page: Page)
     page.get_by_role("button", name=f"cook {TWO[0]} now").click()
     expect(page.get_by_test_id("step")).to_contain_text("Trim, measure")
     page.keyboard.press("Space")
-    expect(page.get_by_test_id("step")).to_contain_text("Brown in")
-    page.get_by_role("link", name="Day", exact=True).click()
-    expect(page.get_by_role("link", name="beside the pot")).to_be_visible()
+    expect(page.get_by_test_id("step")).to_contain_text("Sear in")
+    page.get_by_role("link", name="Schedule", exact=True).click()
+    expect(page.get_by_role("link", name="cooking now")).to_be_visible()
     tasks = page.get_by_role("list", name="tasks").get_by_role("listitem")
-    season = tasks.filter(has_text="season (brisket)").first
+    season = tasks.filter(has_text="season the brisket").first
     expect(season.get_by_role("checkbox", name="done")).to_be_checked()
     # the run goes on till the end that can be seen by now
-    page.get_by_role("checkbox", name="it is under way").click()
-    run = tasks.filter(has_text="Under pressure").filter(has_text="Brown in batches").first
-    expect(run.get_by_role("checkbox", name="begun")).to_be_checked()
+    page.get_by_role("checkbox", name="I have started").click()
+    run = tasks.filter(has_text="Cooks under pressure").filter(has_text="Sear in batches").first
+    expect(run.get_by_role("checkbox", name="started")).to_be_checked()
     expect(run.get_by_role("checkbox", name="done")).not_to_be_checked()
 
 
@@ -234,7 +234,7 @@ def test_an_hour_that_the_clocks_leave_out_is_said(page: Page) -> None:
     lay(page)
     told = page.get_by_role("alert").filter(has_text="This time does not exist")
     for typed, times in (("2027-03-28T02:30", 1), ("2027-03-28T03:30", 0)):
-        page.get_by_label("on the table at").fill(typed)
+        page.get_by_label("serve at").fill(typed)
         expect(told).to_have_count(times)
 
 
@@ -245,7 +245,7 @@ def test_counting_back_over_the_changed_hour_and_over_midnight(page: Page) -> No
     lay(page)
     starts = []
     for day in ("2027-03-27", "2027-03-28"):
-        page.get_by_label("on the table at").fill(f"{day}T05:00")
+        page.get_by_label("serve at").fill(f"{day}T05:00")
         shown = page.get_by_test_id("start")
         before = int(day[-2:]) - 1
         expect(page.locator("p", has=shown)).to_contain_text(f"March {before}")

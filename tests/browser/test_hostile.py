@@ -81,24 +81,24 @@ def test_script_in_every_text_field_is_text(kitchen: Kitchen, complaints: list[s
         kitchen.close(cook)
 
     seen = {
-        "/plans": ("Plan <img", "Ann <img"),
+        "/plan/saved": ("Plan <img", "Ann <img"),
         "/cook": ("Runs <img",),
         f"/cook?cook={running}": ("Runs <img", "season <img", "recipe <img"),
         "/log": ("One <img", "note <img"),
         f"/log?cook={first}": ("One <img", "note: note <img", "(<b>on</b>)", "<i>off</i>"),
         f"/log?cook={first}&with={second}": ("One <img", "Two <img"),
-        "/day": (),
-        "/kit": (),
+        "/schedule": (),
+        "/kitchen": (),
     }
     for path, texts in seen.items():
         page.goto(f"{kitchen.address}{path}")
         for text in texts:
             expect(page.locator("main, body").first).to_contain_text(text)
-        if path == "/day":
-            page.get_by_label("open a kept day").select_option(label=f"Day {BAD}")
+        if path == "/schedule":
+            page.get_by_label("open a saved schedule").select_option(label=f"Day {BAD}")
             expect(page.get_by_text("Dish <img").first).to_be_visible()
             expect(page.get_by_text("ribs <img").first).to_be_attached()
-        if path == "/kit":
+        if path == "/kitchen":
             expect(page.get_by_label("Name", exact=True)).to_have_value(f"Home {BAD}")
         assert page.evaluate("window.pwned === undefined"), path
         assert page.locator("img[src=x]").count() == 0, path

@@ -11,9 +11,9 @@ from tests.browser.conftest import BRISKET, PHONE
 
 VIEWS = {
     "bench": BRISKET,
-    "empty bench": "/?cut=back_ribs",
-    "plans": "/plans",
-    "kit": "/kit",
+    "empty bench": "/plan?cut=back_ribs",
+    "plans": "/plan/saved",
+    "kit": "/kitchen",
     "guide": "/guide",
 }
 
@@ -36,10 +36,10 @@ def test_axe(page: Page, view: str, scheme: Literal["light", "dark"]) -> None:
 
 def test_axe_on_a_dialog_and_on_trouble(page: Page) -> None:
     page.goto(BRISKET)
-    page.get_by_role("tab", name="What changes if").click()
+    page.get_by_role("tab", name="What if").click()
     expect(page.get_by_role("table")).to_be_visible()
     axe_clean(page)
-    page.get_by_role("button", name="Save this plan").click()
+    page.get_by_role("button", name="Save plan").click()
     expect(page.get_by_role("dialog")).to_be_visible()
     axe_clean(page)
     page.keyboard.press("Escape")
@@ -57,16 +57,16 @@ def test_axe_on_the_phone(page: Page) -> None:
 
 
 def test_theme_is_kept(page: Page) -> None:
-    page.goto("/plans")
-    page.get_by_role("button", name="slate for the night").click()
+    page.goto("/plan/saved")
+    page.get_by_role("button", name="dark colors").click()
     page.reload()
     expect(page.locator("html")).to_have_attribute("data-theme", "dark")
-    page.get_by_role("button", name="paper for the day").click()
+    page.get_by_role("button", name="light colors").click()
     expect(page.locator("html")).to_have_attribute("data-theme", "light")
 
 
 def test_delete_can_be_undone_and_names_changed(page: Page) -> None:
-    page.goto("/plans")
+    page.goto("/plan/saved")
     rows = page.get_by_role("list", name="saved plans").get_by_role("listitem")
     expect(rows.filter(has_text="Snowed-in shoulder")).to_have_count(1)
     page.get_by_role("button", name="delete Snowed-in shoulder, the whole choir").click()
@@ -80,40 +80,40 @@ def test_delete_can_be_undone_and_names_changed(page: Page) -> None:
 
 
 def test_household_moves_every_plan_and_stored_ones_keep_their_numbers(page: Page) -> None:
-    page.goto("/plans")
+    page.goto("/plan/saved")
     page.get_by_role("button", name="Alto section supper", exact=True).click()
     stored = page.get_by_test_id("stored")
-    expect(stored).to_contain_text("stored as")
+    expect(stored).to_contain_text("saved as")
     # as it was stored, whatever other cooks have taught since
-    kept = re.search(r"stored as (\d:\d\d)", stored.inner_text())
+    kept = re.search(r"saved as (\d+)", stored.inner_text())
     assert kept is not None
     before = kept[1]
-    page.get_by_role("link", name="Kit").click()
-    page.get_by_label("Altitude of the kitchen").fill("high up")
+    page.get_by_role("link", name="My kitchen").click()
+    page.get_by_label("Altitude").fill("high up")
     page.get_by_role("button", name="Save").click()
-    expect(page.get_by_role("alert")).to_contain_text("cannot be read")
-    page.get_by_label("Altitude of the kitchen").fill("2300 m")
+    expect(page.get_by_role("alert")).to_contain_text("is not a measure")
+    page.get_by_label("Altitude").fill("2300 m")
     page.get_by_role("button", name="Save").click()
-    page.get_by_role("link", name="Bench").click()
-    expect(stored).to_contain_text("Worked out anew it differs")
-    expect(stored).to_contain_text(f"stored as {before}")
-    expect(stored).to_contain_text(re.compile(r"hold: \d+ min → \d+ min"))
-    page.get_by_role("button", name="Store the new numbers").click()
+    page.get_by_role("link", name="Plan", exact=True).click()
+    expect(stored).to_contain_text("Recalculated, it differs")
+    expect(stored).to_contain_text(f"saved as {before}")
+    expect(stored).to_contain_text(re.compile(r"cook time: \d+ min → \d+ min"))
+    page.get_by_role("button", name="Save the new numbers").click()
     expect(stored).not_to_contain_text("differs")
-    expect(stored).not_to_contain_text(f"stored as {before}")
-    page.get_by_role("link", name="Kit").click()
-    page.get_by_label("Altitude of the kitchen").fill("1150 m")
+    expect(stored).not_to_contain_text(f"saved as {before}")
+    page.get_by_role("link", name="My kitchen").click()
+    page.get_by_label("Altitude").fill("1150 m")
     page.get_by_role("button", name="Save").click()
-    expect(page.get_by_label("Altitude of the kitchen")).to_have_value("1150 m")
+    expect(page.get_by_label("Altitude")).to_have_value("1150 m")
 
 
 def test_pots_are_taken_in_and_put_away(page: Page) -> None:
-    page.goto("/kit")
+    page.goto("/kitchen")
     pots = page.get_by_role("heading", level=3)
-    expect(pots).to_have_text(["Tenor, 5.7 litre", "Bass, 7.6 litre"])
-    page.get_by_role("button", name="Treble, 3 litre").click()
+    expect(pots).to_have_text(["Tenor, 6-quart cooker (5.7 L)", "Bass, 8-quart cooker (7.6 L)"])
+    page.get_by_role("button", name="3-quart cooker (3 L)").click()
     expect(pots).to_have_count(3)
-    page.get_by_role("button", name="put Treble, 3 litre away").click()
+    page.get_by_role("button", name="remove 3-quart cooker (3 L)").click()
     expect(pots).to_have_count(2)
     page.get_by_role("button", name="Undo").click()
     expect(pots).to_have_count(3)
@@ -121,14 +121,14 @@ def test_pots_are_taken_in_and_put_away(page: Page) -> None:
 
 def test_an_address_of_nothing(page: Page) -> None:
     page.goto("/nowhere")
-    page.get_by_role("link", name="Go to the Bench").click()
-    expect(page.get_by_label("weight", exact=True)).to_be_visible()
+    page.get_by_role("link", name="Go to Plan").click()
+    expect(page.get_by_role("list", name="examples")).to_be_visible()
 
 
 def test_what_did_not_get_through_is_said_at_the_foot(page: Page) -> None:
     crashes: list[str] = []
     page.on("pageerror", lambda error: crashes.append(str(error)))
-    page.goto("/plans")
+    page.goto("/plan/saved")
     rows = page.get_by_role("list", name="saved plans")
     expect(rows).to_be_visible()
     page.route("**/api/plans/*", lambda route: route.abort())
@@ -146,7 +146,7 @@ def test_what_did_not_get_through_is_said_at_the_foot(page: Page) -> None:
     expect(page.get_by_test_id("hold")).to_be_visible()
     expect(slip).to_have_count(0)
     # a refusal that no place of its own says: another window was quicker
-    page.goto("/plans")
+    page.goto("/plan/saved")
     made = page.request.get("/api/plans").json()["plans"][0]
     copied = page.request.get(f"/api/plans/{made['id']}").json()
     body = {"name": "Gone meanwhile", "inputs": copied["inputs"]}

@@ -59,8 +59,8 @@ def test_twice_as_large_on_a_laptop(page: Page, path: str) -> None:
 
 def test_a_dialog_gives_the_focus_back(page: Page) -> None:
     opens = (
-        (BRISKET, "Save this plan"),
-        ("/kit", "Add a pot of your own"),
+        (BRISKET, "Save plan"),
+        ("/kitchen", "Add your own cooker"),
     )
     for path, name in opens:
         page.goto(path)
@@ -77,7 +77,7 @@ def test_a_dialog_gives_the_focus_back(page: Page) -> None:
 
 def test_what_vanishes_hands_the_focus_to_its_undo(page: Page, address: str) -> None:
     made = httpx2.post(f"{address}/api/plans", json={"name": "Soon gone", "inputs": PLAN}).json()
-    page.goto("/plans")
+    page.goto("/plan/saved")
     row = page.get_by_role("listitem").filter(has_text="Soon gone")
     row.get_by_role("button", name="Delete").press("Enter")
     undo = page.get_by_role("button", name="Undo")
@@ -98,7 +98,7 @@ def test_an_answer_to_an_older_question_is_pale_and_busy(page: Page, address: st
     expect(page.locator("#main [aria-busy=false]")).to_be_visible()
     expect(busy).to_have_count(0)
     page.route("**/api/recipes/convert", lambda _: None)
-    page.get_by_label("in the pot").select_option(index=1)
+    page.get_by_label("in the cooker").select_option(index=1)
     expect(busy).to_have_count(1)
     expect(busy).to_have_class(re.compile("stale"))
     page.unroute("**/api/recipes/convert")
@@ -112,7 +112,7 @@ def test_work_after_an_update_is_shown_and_over_when_it_is(page: Page, address: 
         lambda route: route.fulfill(json={**healthy, "relearning": {"done": 3, "of": 12}}),
     )
     page.goto("/log")
-    told = page.get_by_role("status").filter(has_text="works through the log again")
+    told = page.get_by_role("status").filter(has_text="is reading the log again")
     expect(told).to_contain_text("3 of 12 cooks")
     page.unroute("**/api/health")
     expect(told).to_have_count(0)

@@ -12,8 +12,8 @@ from tests.conftest import BRISKET as PLAN
 from tests.live import free_port, serving
 
 VIEWS = {
-    "/": "Bench", "/convert": "Convert", "/day": "Day", "/cook": "Cook", "/log": "Log",
-    "/plans": "Plans", "/kit": "Kit", "/guide": "Guide",
+    "/plan": "Plan", "/convert": "Convert", "/schedule": "Schedule", "/cook": "Cook", "/log": "Log",
+    "/plan/saved": "Saved plans", "/kitchen": "My kitchen", "/guide": "Guide",
 }  # fmt: skip
 BLOCKED = """
   for (const name of ['localStorage', 'sessionStorage'])
@@ -58,12 +58,12 @@ def test_a_due_timer_stands_on_every_view_until_it_is_heard(page: Page, address:
         bar = page.get_by_role("alert").filter(has_text="Time is up: oven hot")
         expect(bar).to_contain_text("Ringing supper")
         expect(page).to_have_title(f"oven hot! · {name} · Pneumachron")
-    page.get_by_role("button", name="Ring aloud on this device").click()
+    page.get_by_role("button", name="Ring out loud on this device").click()
     page.reload()
     expect(page.get_by_role("alert").filter(has_text="Time is up")).to_be_visible()
     # it was switched on once, and the device keeps that
-    expect(page.get_by_role("button", name="Ring aloud on this device")).to_have_count(0)
-    page.get_by_role("button", name="Heard").click()
+    expect(page.get_by_role("button", name="Ring out loud on this device")).to_have_count(0)
+    page.get_by_role("button", name="Got it").click()
     expect(page.get_by_text("Time is up")).to_have_count(0)
     expect(page).to_have_title("Guide · Pneumachron")
     events = httpx2.get(f"{address}/api/cooks/{cook}/events").json()["events"]
@@ -87,7 +87,7 @@ def test_minutes_count_down_without_a_connected_cooker(page: Page, address: str)
         if step["kind"] == "come_up":
             break
     page.goto(f"/cook?cook={cook}")
-    expect(page.get_by_test_id("step")).to_contain_text("Under pressure")
+    expect(page.get_by_test_id("step")).to_contain_text("cooks under pressure")
     countdown = page.get_by_test_id("countdown")
     expect(countdown).to_be_visible()
     first = countdown.inner_text()
@@ -108,7 +108,7 @@ def test_two_tabs_do_not_write_over_each_other(context: BrowserContext, address:
     made = httpx2.post(f"{address}/api/plans", json={"name": "Two tabs", "inputs": PLAN}).json()
     one, two = context.new_page(), context.new_page()
     for tab in (one, two):
-        tab.goto("/plans")
+        tab.goto("/plan/saved")
         tab.get_by_role("button", name="Two tabs", exact=True).click()
         expect(tab.get_by_test_id("stored")).to_contain_text("Two tabs")
     one.get_by_label("thickness", exact=True).fill("2 in")
@@ -117,14 +117,14 @@ def test_two_tabs_do_not_write_over_each_other(context: BrowserContext, address:
     one.get_by_role("button", name="Save", exact=True).click()
     expect(one.get_by_role("dialog")).to_have_count(0)
     # the other tab sees it without being asked
-    expect(two.get_by_test_id("stored")).to_contain_text("changed here, not saved yet")
+    expect(two.get_by_test_id("stored")).to_contain_text("changed, not saved yet")
     two.get_by_label("thickness", exact=True).fill("1 1/2 in")
     expect(two.locator("[aria-busy=true]")).to_have_count(0)
     # over the network somebody changes it once more, unseen
     httpx2.put(f"{address}/api/plans/{made['id']}", json={"name": "Two tabs", "inputs": PLAN})
     two.get_by_role("button", name="Save changes").click()
     two.get_by_role("button", name="Save", exact=True).click()
-    expect(two.get_by_role("dialog")).to_contain_text("was changed elsewhere")
+    expect(two.get_by_role("dialog")).to_contain_text("was changed in another window")
     two.get_by_role("button", name="Keep my version").click()
     expect(two.get_by_role("dialog")).to_have_count(0)
     kept = httpx2.get(f"{address}/api/plans/{made['id']}").json()
@@ -141,7 +141,7 @@ def test_a_phone_counts_on_when_the_app_is_gone_and_sends_what_waits(
         page.goto(f"{address}/cook?cook={cook}")
         expect(page.get_by_role("timer")).to_be_visible()
     expect(page.get_by_role("alert").filter(has_text="The app does not answer")).to_be_visible()
-    expect(page.get_by_text("this device counts on by itself")).to_be_visible()
+    expect(page.get_by_text("This device keeps counting on its own")).to_be_visible()
     before = page.get_by_role("timer").inner_text()
     expect(page.get_by_role("timer")).not_to_have_text(before)
     page.get_by_role("button", name=re.compile("^Done")).click()

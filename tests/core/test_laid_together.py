@@ -68,7 +68,7 @@ def test_a_membrane_costs_a_rung_and_no_heat() -> None:
     assert np.array_equal(off.core_c, on.core_c)
     (said,) = said_of((off, on))
     assert said == (
-        "Back ribs, membrane on against Back ribs, membrane off: by the numbers one step firmer; "
+        "Baby back ribs, membrane on against Baby back ribs, membrane off: by the numbers one step firmer; "
         "its middle is at 90 °C at the same time."
     )
 
@@ -146,7 +146,10 @@ def test_kinds_that_came_out_unlike_are_named() -> None:
     same = [Event(0.0, "outcome", {"pieces": [{"texture": "very"}, {"texture": "very"}]})]
     other = replace(one, sheet=fold(plan, same))
     (found,) = differences(one, other)
-    assert found.first.us == "Back ribs, membrane off: very tender; Back ribs, membrane on: tender"
+    assert (
+        found.first.us
+        == "Baby back ribs, membrane off: very tender; Baby back ribs, membrane on: tender"
+    )
     assert found.then.us == "very tender"
     (unknown,) = differences(one, replace(one, sheet=fold(plan, [])))
     assert unknown.then.metric == "not judged"

@@ -1,7 +1,7 @@
 """A server killed (SIGKILL) at a random moment of a cook, again and again: nothing that was
 confirmed may be lost, the file must be whole, the cook must go on.
 
-`python3 -m tests.faults.killed 100` runs a hundred seeds; the suite runs ten.
+`python3 -m tests.faults.killed 100` runs a hundred seeds; the suite runs four.
 """
 
 import json

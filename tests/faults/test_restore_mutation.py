@@ -15,8 +15,8 @@ import pytest
 from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
+from tests import DEEP
 from tests.conftest import BRISKET
-from tests.faults import DEEP
 from tests.version1.test_version1 import HERE
 
 SAMPLE = 260

@@ -17,7 +17,7 @@ from sqlalchemy import Engine, event, inspect, text
 from pneumachron.core.pots import ready_pots
 from pneumachron.store.db import FILE_NAME, Database
 from pneumachron.store.upgrade import newest_revision, revisions, upgrade
-from tests.faults import DEEP
+from tests import DEEP
 from tests.version1.test_version1 import unpack
 
 EARLIER = revisions()[:-1]

@@ -203,3 +203,9 @@ def test_plurals_and_numbers() -> None:
     assert one.startswith("One piece of this size does not")
     assert two.startswith("2 pieces of this size do not")
     assert "1,150" in render("error-altitude", {"altitude_m": 1150.0, "most_m": 3.0}, EVERYBODY[0])
+
+
+def test_the_table_names_cuts_as_the_source_does() -> None:
+    for cut in cuts().values():
+        assert cut.name == cut_words(cut.cut_id, "name", Reader(SOURCE))
+        assert cut.short_name == cut_words(cut.cut_id, "short", Reader(SOURCE))

@@ -19,6 +19,8 @@ export type StoredPlanOut = Schemas["StoredPlanOut"];
 export type Shown = Schemas["Shown"];
 export type Problem = Schemas["Problem"];
 export type AlternativeOut = Schemas["AlternativeOut"];
+export type GuideLineOut = Schemas["GuideLineOut"];
+export type GuidePartOut = Schemas["GuidePartOut"];
 export type OwnPotIn = Schemas["OwnPotIn"];
 export type RestoreOut = Schemas["RestoreOut"];
 export type ReadyByOut = Schemas["ReadyByOut"];
@@ -79,7 +81,7 @@ const LOST: Problem = {
   code: "server_lost",
   message: "The app does not answer.",
   field: null,
-  hint: "Start it again; what you typed is kept here.",
+  hint: "Start it again. What you typed is kept here.",
 };
 
 /** A button of a pot that was pressed and did not get through must not be pressed later. */
@@ -87,7 +89,7 @@ export const STALE: Problem = {
   code: "stale_press",
   message: "The app did not answer in time, so this was not pressed.",
   field: null,
-  hint: "Look at the pot, then press again.",
+  hint: "Look at the cooker, then press again.",
 };
 
 interface Reply<T> {

@@ -164,7 +164,7 @@ export function useBegin() {
 }
 
 /** What is done beside the pot goes one after the other: quick hands must not overtake themselves. */
-const IN_TURN = { id: "beside the pot" };
+const IN_TURN = { id: "cooking now" };
 /** Somebody who stands at a pot looks again after this. */
 const PRESS_MS = 8000;
 /** What is told may be told again (its key is written once), so it is sent until it gets through. */

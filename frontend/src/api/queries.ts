@@ -26,6 +26,7 @@ import {
 import { useInTurn } from "@/api/useInTurn";
 import type { Units } from "@/lib/format";
 import { noteSeen } from "@/lib/seen";
+import { learnWords } from "@/lib/words";
 
 /** A refusal is an answer; only a lost server is worth another try. */
 function shouldRetry(failures: number, error: Error): boolean {
@@ -86,7 +87,20 @@ export function useAlive(): boolean | undefined {
 export function useCatalogue() {
   return useQuery({
     queryKey: ["catalogue"],
-    queryFn: ({ signal }) => unwrap(client.GET("/api/catalogue", { signal })),
+    queryFn: async ({ signal }) => {
+      const catalogue = await unwrap(client.GET("/api/catalogue", { signal }));
+      learnWords(catalogue);
+      return catalogue;
+    },
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+}
+
+/** What a cook looks up. */
+export function useGuide() {
+  return useQuery({
+    queryKey: ["guide"],
+    queryFn: ({ signal }) => unwrap(client.GET("/api/guide", { signal })),
     staleTime: Number.POSITIVE_INFINITY,
   });
 }
@@ -397,6 +411,22 @@ export function useAddPot() {
 function usePotChange<T>(change: (value: T) => Promise<unknown>) {
   const queries = useQueryClient();
   return useMutation({ mutationFn: change, onSuccess: () => queries.invalidateQueries() });
+}
+
+export function useChangePot() {
+  return usePotChange(({ id, body }: { id: string; body: OwnPotIn }) =>
+    unwrap(client.PUT("/api/pots/{pot_id}", { params: { path: { pot_id: id } }, body })),
+  );
+}
+
+/** An own, empty kitchen in place of the demo. */
+export function useClearDemo() {
+  return usePotChange((_: undefined) => unwrap(client.POST("/api/household/clear-demo")));
+}
+
+/** Goes on with what is assumed of the kitchen. */
+export function useSkipIntroduction() {
+  return usePotChange((_: undefined) => unwrap(client.POST("/api/household/introduced")));
 }
 
 export function useAddOwnPot() {

@@ -380,6 +380,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Guide
+         * @description What a cook looks up, in the household's words and units.
+         */
+        get: operations["read_guide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lan": {
         parameters: {
             query?: never;
@@ -548,6 +568,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/household/clear-demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Clear Demo
+         * @description An own, empty kitchen in place of the demo; a copy is made first.
+         */
+        post: operations["clear_demo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -644,7 +684,11 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        /**
+         * Change Pot
+         * @description Other numbers for a cooker; plans use them from now on.
+         */
+        put: operations["change_pot"];
         post?: never;
         /**
          * Delete Pot
@@ -1947,11 +1991,20 @@ export interface components {
         };
         /**
          * CatalogueOut
-         * @description Everything there is to choose from, and between which thicknesses.
+         * @description Everything there is to choose from, what it is called, and between which thicknesses.
          */
         CatalogueOut: {
             /** Engine Version */
             engine_version: string;
+            /**
+             * Words
+             * @description by group and code, as the kitchen reads
+             */
+            words: {
+                [key: string]: {
+                    [key: string]: components["schemas"]["WordOut"];
+                };
+            };
             /** Cuts */
             cuts: components["schemas"]["CutOut"][];
             /** Ready Pots */
@@ -2971,6 +3024,38 @@ export interface components {
             /** Ahead */
             ahead: components["schemas"]["AheadOut"][];
         };
+        /**
+         * GuideLineOut
+         * @description A line of the Guide, what it is about and who says so; empty where that is plain.
+         */
+        GuideLineOut: {
+            /** Term */
+            term: string;
+            /** Text */
+            text: string;
+            /** Source */
+            source: string;
+        };
+        /**
+         * GuideOut
+         * @description What a cook looks up, as the kitchen reads.
+         */
+        GuideOut: {
+            /** Parts */
+            parts: components["schemas"]["GuidePartOut"][];
+        };
+        /**
+         * GuidePartOut
+         * @description A part of the Guide.
+         */
+        GuidePartOut: {
+            /** Part */
+            part: string;
+            /** Title */
+            title: string;
+            /** Lines */
+            lines: components["schemas"]["GuideLineOut"][];
+        };
         /** HTTPValidationError */
         HTTPValidationError: {
             /** Detail */
@@ -3373,7 +3458,7 @@ export interface components {
         };
         /**
          * LookOut
-         * @description A rung of the ladder, and what one sees there.
+         * @description A step of tenderness, its word for this cut, and what one sees there.
          */
         LookOut: {
             /**
@@ -3381,6 +3466,8 @@ export interface components {
              * @enum {string}
              */
             texture: "chewy" | "holds" | "tender" | "very" | "falls";
+            /** Word */
+            word: string;
             /** Looks */
             looks: string;
         };
@@ -5575,6 +5662,16 @@ export interface components {
             width_shown: components["schemas"]["Shown"];
         };
         /**
+         * WordOut
+         * @description A word of the vocabulary, and a line that explains it.
+         */
+        WordOut: {
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+        };
+        /**
          * DifferenceOut
          * @description Something that is not the same about two cooks.
          */
@@ -7272,6 +7369,26 @@ export interface operations {
             };
         };
     };
+    read_guide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuideOut"];
+                };
+            };
+        };
+    };
     phone_in_the_kitchen: {
         parameters: {
             query?: never;
@@ -7778,6 +7895,80 @@ export interface operations {
             };
         };
     };
+    clear_demo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseholdOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A request that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_people: {
         parameters: {
             query?: never;
@@ -8064,6 +8255,95 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["BoilTestIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPotOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A request that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_pot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                pot_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPotIn"];
             };
         };
         responses: {

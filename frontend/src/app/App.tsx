@@ -1,6 +1,7 @@
 import { lazy, Suspense } from "react";
-import { Route, Switch, useLocation } from "wouter";
-import { useOtherTabs } from "@/api/queries";
+import { Redirect, Route, Switch, useLocation, useSearch } from "wouter";
+import type { CatalogueOut } from "@/api/client";
+import { useCatalogue, useOtherTabs } from "@/api/queries";
 import { Broken } from "@/app/Broken";
 import { DueBar, useDue } from "@/app/DueBar";
 import { KeySheet } from "@/app/KeySheet";
@@ -37,43 +38,91 @@ export function App() {
   const due = useDue();
   useTitle(location, due[0] ? `${due[0].title}!` : null);
   useOtherTabs();
+  const catalogue = useCatalogue();
   return (
     <>
       <a
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-paper focus:p-2"
       >
-        to the page
+        Skip to the page
       </a>
       <Masthead />
       <ServerState />
       <DueBar due={due} />
       <KeySheet />
       <main id="main" tabIndex={-1} className="outline-none">
-        <Broken view={location}>
-          <Suspense fallback={<p className="p-6 text-pencil">Fetching the page …</p>}>
-            <Switch>
-              <Route path="/" component={BenchView} />
-              <Route path="/convert" component={ConvertView} />
-              <Route path="/day" component={DayView} />
-              <Route path="/cook" component={CookView} />
-              <Route path="/log" component={LogView} />
-              <Route path="/plans" component={PlansView} />
-              <Route path="/kit" component={KitView} />
-              <Route path="/guide" component={GuideView} />
-              <Route>
-                <p className="p-6">
-                  There is nothing at this address.{" "}
-                  <a href="/" className="inline-block min-h-6 underline">
-                    Go to the Bench
-                  </a>
-                </p>
-              </Route>
-            </Switch>
-          </Suspense>
-        </Broken>
+        {catalogue.data ? (
+          <Broken view={location} key={wordsOf(catalogue.data)}>
+            <Views />
+          </Broken>
+        ) : (
+          <NoWords away={catalogue.isError} />
+        )}
       </main>
       <Refused />
     </>
+  );
+}
+
+/** What the app is worded in: when that changes, every view is worded anew. */
+function wordsOf(catalogue: CatalogueOut): string {
+  const finish = catalogue.words.finish?.broiler?.name ?? "";
+  const trivet = catalogue.words.rack?.trivet?.says ?? "";
+  return `${finish} ${trivet}`;
+}
+
+/** Nothing can be worded before the vocabulary is there. */
+function NoWords({ away }: { away: boolean }) {
+  return away ? (
+    <p className="p-6" role="alert">
+      <strong>The app does not answer.</strong> Start it again. What you typed is kept here.
+    </p>
+  ) : (
+    <h1 className="p-6 font-normal text-pencil">Loading …</h1>
+  );
+}
+
+/** Addresses of earlier versions. */
+const MOVED: Record<string, string> = {
+  "/": "/plan",
+  "/bench": "/plan",
+  "/plans": "/plan/saved",
+  "/day": "/schedule",
+  "/kit": "/kitchen",
+};
+
+function Moved({ to }: { to: string }) {
+  const search = useSearch();
+  return <Redirect to={search ? `${to}?${search}` : to} replace />;
+}
+
+function Views() {
+  return (
+    <Suspense fallback={<p className="p-6 text-pencil">Loading the page …</p>}>
+      <Switch>
+        <Route path="/plan" component={BenchView} />
+        <Route path="/plan/saved" component={PlansView} />
+        <Route path="/convert" component={ConvertView} />
+        <Route path="/schedule" component={DayView} />
+        <Route path="/cook" component={CookView} />
+        <Route path="/log" component={LogView} />
+        <Route path="/kitchen" component={KitView} />
+        <Route path="/guide" component={GuideView} />
+        {Object.entries(MOVED).map(([from, to]) => (
+          <Route key={from} path={from}>
+            <Moved to={to} />
+          </Route>
+        ))}
+        <Route>
+          <p className="p-6">
+            There is nothing at this address.{" "}
+            <a href="/plan" className="inline-block min-h-6 underline">
+              Go to Plan
+            </a>
+          </p>
+        </Route>
+      </Switch>
+    </Suspense>
   );
 }

@@ -15,14 +15,12 @@ function Fallback({ resetErrorBoundary }: FallbackProps) {
   return (
     <div role="alert" className="m-6 max-w-prose border-care border-l-4 pl-3">
       <h1 className="font-bold text-[1.5rem]">This page could not be shown</h1>
-      <p className="mt-1">
-        The mistake is ours. What you typed is kept, and timers go on in the app itself.
-      </p>
+      <p className="mt-1">The mistake is ours. What you typed is kept, and timers keep running.</p>
       <div className="mt-3 flex gap-2">
         <Button strong onClick={resetErrorBoundary}>
           Show it again
         </Button>
-        <Button onClick={() => window.location.reload()}>Load the app again</Button>
+        <Button onClick={() => window.location.reload()}>Reload the app</Button>
       </div>
     </div>
   );

@@ -30,41 +30,40 @@ export function DueBar({ due }: { due: Due[] }) {
   const silent = useBell(first && `${first.cook.id} ${first.timerId ?? "help"}`, on);
   if (!first) return null;
   return (
-    <ul
-      role="alert"
-      className="flex flex-wrap items-center gap-x-6 gap-y-1 border-care border-b-2 bg-care-wash px-3 py-1 text-[1.125rem] print:hidden"
-    >
-      {due.map(({ cook, timerId, title }) => (
-        <li key={`${cook.id} ${timerId}`} className="flex flex-wrap items-center gap-x-3 gap-y-1">
-          <span>
-            <strong>{timerId ? `Time is up: ${title}` : title}</strong>, {cook.name}
-          </span>
-          {timerId && (
-            <Button
-              strong
-              className="min-h-[2.75rem]"
-              disabled={heard.isPending}
-              onClick={() => heard.mutate({ cook: cook.id, timerId })}
+    <div role="alert" className="print:hidden">
+      <ul className="flex flex-wrap items-center gap-x-6 gap-y-1 border-care border-b-2 bg-care-wash px-3 py-1 text-[1.125rem]">
+        {due.map(({ cook, timerId, title }) => (
+          <li key={`${cook.id} ${timerId}`} className="flex flex-wrap items-center gap-x-3 gap-y-1">
+            <span>
+              <strong>{timerId ? `Time is up: ${title}` : title}</strong>, {cook.name}
+            </span>
+            {timerId && (
+              <Button
+                strong
+                className="min-h-[2.75rem]"
+                disabled={heard.isPending}
+                onClick={() => heard.mutate({ cook: cook.id, timerId })}
+              >
+                Got it
+              </Button>
+            )}
+            <Link
+              href={`/cook?cook=${cook.id}`}
+              className="grid min-h-[2.75rem] items-center underline"
             >
-              Heard
+              Go to it
+            </Link>
+          </li>
+        ))}
+        {!on && (
+          <li>
+            <Button className="min-h-[2.75rem]" onClick={() => setOn(true)}>
+              Ring out loud on this device
             </Button>
-          )}
-          <Link
-            href={`/cook?cook=${cook.id}`}
-            className="grid min-h-[2.75rem] items-center underline"
-          >
-            Go to it
-          </Link>
-        </li>
-      ))}
-      {!on && (
-        <li>
-          <Button className="min-h-[2.75rem]" onClick={() => setOn(true)}>
-            Ring aloud on this device
-          </Button>
-        </li>
-      )}
-      {silent && <li>Touch the page once: this browser keeps silent until then.</li>}
-    </ul>
+          </li>
+        )}
+        {silent && <li>Touch the page once. This browser stays silent until then.</li>}
+      </ul>
+    </div>
   );
 }

@@ -22,15 +22,12 @@ export function KeySheet() {
         {[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS, ...COOK_KEYS].map(({ key, shown, does }) => (
           <KeyLine key={key} shown={shown} does={does} />
         ))}
-        <KeyLine
-          shown="1 – 9"
-          does="take over that line of “what changes if”, while it has the focus"
-        />
-        <KeyLine shown="arrows" does="step a measure, the liquid line, or a moment of the trace" />
+        <KeyLine shown="1 – 9" does="use that line of “What if”, while it has the focus" />
+        <KeyLine shown="arrows" does="step a measure, the liquid line, or a moment of the chart" />
       </dl>
       <div className="mt-3">
         <Tick
-          label="single keys act"
+          label="single keys work"
           on={on}
           onChange={(next) => {
             keepSingleKeys(next);

@@ -2,16 +2,15 @@ import { Moon, Sun } from "lucide-react";
 import { useState } from "react";
 import { Link, useLocation } from "wouter";
 import { keepTheme, savedTheme } from "@/app/theme";
-import { lastBench } from "@/lib/draft";
+import { keepBench, lastBench } from "@/lib/draft";
 
 const VIEWS = [
-  { path: "/", name: "Bench" },
+  { path: "/plan", name: "Plan" },
   { path: "/convert", name: "Convert" },
-  { path: "/day", name: "Day" },
+  { path: "/schedule", name: "Schedule" },
   { path: "/cook", name: "Cook" },
   { path: "/log", name: "Log" },
-  { path: "/plans", name: "Plans" },
-  { path: "/kit", name: "Kit" },
+  { path: "/kitchen", name: "My kitchen" },
   { path: "/guide", name: "Guide" },
 ];
 
@@ -32,18 +31,28 @@ export function Masthead() {
         {VIEWS.map(({ path, name }) => (
           <Link
             key={path}
-            href={path === "/" ? `/${lastBench()}` : path}
-            aria-current={location === path ? "page" : undefined}
+            href={path === "/plan" ? `/plan${lastBench()}` : path}
+            aria-current={location === path || location.startsWith(`${path}/`) ? "page" : undefined}
             className="border-transparent border-b-[3px] pt-1 font-medium aria-[current=page]:border-ink aria-[current=page]:font-semibold"
           >
             {name}
           </Link>
         ))}
       </nav>
+      {location.startsWith("/plan") && (
+        <p className="ml-auto hidden gap-4 text-[0.9375rem] lg:flex">
+          <Link href="/plan" onClick={() => keepBench("")} className="underline underline-offset-4">
+            New plan
+          </Link>
+          <Link href="/plan/saved" className="underline underline-offset-4">
+            Saved plans
+          </Link>
+        </p>
+      )}
       <button
         type="button"
-        className="ml-auto grid h-8 w-8 place-items-center"
-        aria-label={other === "dark" ? "slate for the night" : "paper for the day"}
+        className={`${location.startsWith("/plan") ? "ml-auto lg:ml-0" : "ml-auto"} grid h-8 w-8 place-items-center`}
+        aria-label={other === "dark" ? "dark colors" : "light colors"}
         onClick={() => {
           keepTheme(other);
           setTheme(other);

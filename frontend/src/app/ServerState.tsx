@@ -25,7 +25,7 @@ export function ServerState() {
     <p role="alert" className="border-care border-b-2 bg-care-wash px-3 py-1 print:hidden">
       <strong>The app does not answer</strong>
       {gone >= 1 ? `, for ${spokenTime(gone)} now. ` : ". "}
-      Nothing is lost: what you typed is kept here, and it is tried again by itself.
+      Nothing is lost. What you typed is kept here, and the app tries again on its own.
       {waiting > 0 &&
         ` ${waiting === 1 ? "One press waits" : `${waiting} presses wait`} to be sent.`}
     </p>

@@ -1,13 +1,13 @@
 import { useEffect } from "react";
 
 const NAMES: Record<string, string> = {
-  "/": "Bench",
+  "/plan": "Plan",
   "/convert": "Convert",
-  "/day": "Day",
+  "/schedule": "Schedule",
   "/cook": "Cook",
   "/log": "Log",
-  "/plans": "Plans",
-  "/kit": "Kit",
+  "/plan/saved": "Saved plans",
+  "/kitchen": "My kitchen",
   "/guide": "Guide",
 };
 

@@ -1,21 +1,23 @@
 import type { CookOut } from "@/api/client";
-import { RuledSheet, spanOf } from "@/drawing/RuledSheet";
+import { pressureScale, RuledSheet, spanOf } from "@/drawing/RuledSheet";
 
 interface Props {
   cook: CookOut;
   width: number;
+  units: "metric" | "us";
   height?: number;
 }
 
 /** What was planned in pencil, what happened in ink, on one ruled sheet. */
-export function InkTrace({ cook, width, height = 190 }: Props) {
+export function InkTrace({ cook, width, units, height = 190 }: Props) {
   const inked = cook.ink.length > 1;
   return (
     <RuledSheet
       width={width}
+      scale={pressureScale(units)}
       height={height}
       span={spanOf([cook.pencil, cook.ink])}
-      label={`pressure in kPa: planned in pencil, ${inked ? "so far in ink" : "no ink yet"}`}
+      label={`pressure: planned as a thin line, ${inked ? "actual so far as a thick line" : "nothing actual yet"}`}
     >
       {({ points }) => (
         <>

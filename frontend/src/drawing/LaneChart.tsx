@@ -37,7 +37,7 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
       width={width}
       height={below + 4}
       viewBox={`0 0 ${width} ${below + 4}`}
-      aria-label="the day on its lanes; the list below says the same"
+      aria-label="the schedule as a chart; the list below says the same"
       data-testid="lanes"
       className="block h-auto max-w-full"
     >
@@ -76,7 +76,7 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
           fill="var(--rule)"
           data-testid="night"
         >
-          <title>nobody cooks</title>
+          <title>nobody is cooking</title>
         </rect>
       ))}
       {sheet.bars.map((bar) => (

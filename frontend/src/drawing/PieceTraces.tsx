@@ -1,9 +1,10 @@
 import type { CookPieces } from "@/api/client";
 import { RuledSheet, type Scale, spanOf } from "@/drawing/RuledSheet";
-import { TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+import { TEXTURES, tendernessOf } from "@/lib/words";
 
 interface Props {
   pieces: CookPieces;
+  cut: string;
   width: number;
 }
 
@@ -12,19 +13,19 @@ const FOOT = -1;
 /** A little above "falls apart"; what goes further is shown as far as this. */
 const LEAST_TOP = 4.4;
 const MOST_TOP = 7;
-const RULES = TEXTURES.map((texture, at) => ({ at, words: TEXTURE_WORDS[texture] }));
 
-function ladderOf(kinds: CookPieces["kinds"]): Scale {
+function ladderOf(kinds: CookPieces["kinds"], cut: string): Scale {
   const ends = kinds.map((kind) => kind.softening.at(-1)?.[1] ?? 0);
   const top = Math.min(Math.max(LEAST_TOP, ...ends.map((end) => end + 0.3)), MOST_TOP);
-  return { foot: FOOT, top, rules: RULES, left: 92 };
+  const rules = TEXTURES.map((texture, at) => ({ at, words: tendernessOf(texture, cut) }));
+  return { foot: FOOT, top, rules, left: 124 };
 }
 
 const DASHES = [undefined, "7 4", "2 3", "10 3 2 3"];
 const COLOURS = ["var(--ink)", "var(--heat)", "var(--safe)", "var(--pencil)"];
 
 /** How each kind of piece in one pot softened, one over the other on one ladder. */
-export function PieceTraces({ pieces, width }: Props) {
+export function PieceTraces({ pieces, cut, width }: Props) {
   const { kinds } = pieces;
   const style = (index: number) => ({
     stroke: COLOURS[index % COLOURS.length],
@@ -36,8 +37,8 @@ export function PieceTraces({ pieces, width }: Props) {
         width={width}
         height={220}
         span={spanOf(kinds.map((kind) => kind.softening))}
-        scale={ladderOf(kinds)}
-        label={`softening on the ladder of textures of ${kinds.map((kind) => kind.name).join(" and of ")}`}
+        scale={ladderOf(kinds, cut)}
+        label={`tenderness over time of ${kinds.map((kind) => kind.name).join(" and of ")}`}
       >
         {({ points }) =>
           kinds.map((kind, index) => (

@@ -25,9 +25,9 @@ export const PotSection = memo(function PotSection({ plan, units, enlarge, onPou
   const shape = potGeometry(plan, units);
   const { pot, liquid } = plan;
   const labels = {
-    most: { big: `most: ${pot.max_volume_shown[units]}`, small: "with the meat in it" },
-    liquid: { big: liquid.shown[units], small: `stands ${liquid.level_shown[units]} high` },
-    least: { big: `least: ${liquid.lowest_shown[units]}`, small: "thin liquid" },
+    most: { big: `max: ${pot.max_volume_shown[units]}`, small: "fill line, with meat" },
+    liquid: { big: liquid.shown[units], small: `${liquid.level_shown[units]} high` },
+    least: { big: `min: ${liquid.lowest_shown[units]}`, small: "thin liquid" },
   };
   return (
     <svg
@@ -83,25 +83,25 @@ function caption(plan: PlanOut, unseen: number): string {
   const count = plan.standing.placed.length;
   const { arrangement } = plan.standing;
   const what = count === 1 ? "one piece" : `${count} pieces`;
-  const how = arrangement ? ` ${LYING_WORDS[arrangement]}` : "";
-  const behind = unseen > 0 ? `, ${unseen} not in this cut` : "";
+  const how = arrangement ? ` ${LYING_WORDS[arrangement].name}` : "";
+  const behind = unseen > 0 ? `, ${unseen} hidden` : "";
   // a bed is told with the way of lying already
   const where = arrangement === "on_bed" ? "" : `, ${WHERE[plan.setting.rack]}`;
   return `${what}${how}${behind}${where}`;
 }
 
 const WHERE: Record<PlanOut["setting"]["rack"], string> = {
-  none: "on the base",
-  trivet: "on the low rack",
-  tall: "on the tall rack",
-  basket: "in the basket",
-  bed: "on vegetables",
+  none: "on the bottom",
+  trivet: "on the trivet",
+  tall: "on the tall trivet",
+  basket: "in the steamer basket",
+  bed: "on a bed of vegetables",
 };
 
 function describe(plan: PlanOut, units: "metric" | "us"): string {
   const { pot, liquid } = plan;
   return (
-    `${pot.name} in section: ${caption(plan, 0)}; liquid ${liquid.shown[units]}, ` +
+    `${pot.name}, side view: ${caption(plan, 0)}; liquid ${liquid.shown[units]}, ` +
     `${liquid.level_shown[units]} high; ${Math.round(100 * liquid.fill_ratio)} percent full.`
   );
 }
@@ -150,7 +150,7 @@ function Surface({ box }: { box: Box }) {
 function Ending({ y, vessel }: { y: number; vessel: Box }) {
   return (
     <g data-testid="line-ending" data-y={y} stroke="var(--pencil)" strokeDasharray="1 5">
-      <title>with the meat’s juice, at the end</title>
+      <title>with the juice of the meat, at the end</title>
       <line x1={vessel.x + 4} x2={vessel.x + vessel.width - 4} y1={y} y2={y} strokeWidth="2.2" />
     </g>
   );

@@ -52,7 +52,7 @@ export const PotTop = memo(function PotTop({ plan, enlarge }: Props) {
         fill="var(--pencil)"
         fontSize={13 * enlarge}
       >
-        the cut
+        side view here
       </text>
     </svg>
   );

@@ -6,7 +6,7 @@ interface Props {
   /** Seconds from edge to edge. */
   span: number;
   label: string;
-  scale?: Scale;
+  scale: Scale;
   children: (sheet: Sheet) => ReactNode;
 }
 
@@ -27,15 +27,19 @@ export interface Sheet {
 const FOOT = 22;
 /** Room that the hours of a tick take. */
 const TICK_WORDS = 28;
-const PRESSURE: Scale = {
-  foot: 0,
-  top: 110_000,
-  rules: [0, 25, 50, 75, 100].map((kpa) => ({ at: 1000 * kpa, words: String(kpa) })),
-  left: 34,
-};
+const PA_PER_PSI = 6894.757;
 
-/** Ruled paper over time, hours along; at the left kPa, if it is not told otherwise. */
-export function RuledSheet({ width, height, span, label, scale = PRESSURE, children }: Props) {
+/** Gauge pressure [Pa] with rules on round values of the units in use. */
+export function pressureScale(units: "metric" | "us"): Scale {
+  const rules =
+    units === "us"
+      ? [0, 4, 8, 12].map((psi) => ({ at: PA_PER_PSI * psi, words: psi ? String(psi) : "0 psi" }))
+      : [0, 25, 50, 75, 100].map((kpa) => ({ at: 1000 * kpa, words: kpa ? String(kpa) : "0 kPa" }));
+  return { foot: 0, top: 110_000, rules, left: 38 };
+}
+
+/** Ruled paper over time, hours along. */
+export function RuledSheet({ width, height, span, label, scale, children }: Props) {
   const { foot, top, rules, left } = scale;
   const x = (seconds: number) => left + (seconds / span) * (width - left - 4);
   const share = (value: number) => Math.min(Math.max((value - foot) / (top - foot), 0), 1);

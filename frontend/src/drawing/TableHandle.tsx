@@ -31,7 +31,7 @@ export function TableHandle({ x, below, table, perMs, onTable }: Props) {
     <g
       role="slider"
       tabIndex={0}
-      aria-label="time on the table, drag"
+      aria-label="serving time, drag"
       aria-valuemin={0}
       aria-valuemax={1439}
       aria-valuenow={table.getHours() * 60 + table.getMinutes()}

@@ -8,8 +8,8 @@ import {
   type TraceGeometry,
   traceGeometry,
 } from "@/drawing/trace-geometry";
-import { spokenTime } from "@/lib/format";
-import { PHASE_WORDS, TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+import { spokenTime, temperatureText } from "@/lib/format";
+import { PHASE_WORDS, TEXTURES, tendernessOf } from "@/lib/words";
 
 interface Props {
   plan: PlanOut;
@@ -22,12 +22,12 @@ interface Props {
 /** The planned cook, pencilled on a recorder's chart. */
 export const TraceChart = memo(function TraceChart({ plan, width, units, others = [] }: Props) {
   const over = others.map((other) => other.plan);
-  const sheet = traceGeometry(plan, width, units, (kind) => PHASE_WORDS[kind], over);
+  const sheet = traceGeometry(plan, width, units, (kind) => PHASE_WORDS[kind].name, over);
   return (
     <svg
       width={width}
       height={SHEET_HEIGHT}
-      aria-label={describe(plan)}
+      aria-label={describe(plan, units)}
       data-testid="trace"
       className="block"
     >
@@ -46,7 +46,7 @@ export const TraceChart = memo(function TraceChart({ plan, width, units, others 
         strokeWidth="2.5"
         strokeDasharray="8 4"
       />
-      <Rungs sheet={sheet} reached={firmest(plan)} />
+      <Rungs sheet={sheet} reached={firmest(plan)} cut={plan.pieces[0]?.cut} />
       {sheet.phases.map((phase) => (
         <Phase key={phase.kind} phase={phase} unit={isNarrow(sheet.width) ? "" : " min"} />
       ))}
@@ -64,19 +64,19 @@ export const TraceChart = memo(function TraceChart({ plan, width, units, others 
           <path d={line.core} fill="none" stroke="var(--heat)" strokeDasharray={DASHES[index]} />
         </g>
       ))}
-      <Legend sheet={sheet} />
-      <TraceReader sheet={sheet} units={units} />
+      <Legend sheet={sheet} units={units} />
+      <TraceReader sheet={sheet} units={units} cut={plan.pieces[0]?.cut} />
     </svg>
   );
 });
 
 const DASHES = ["7 4", "2 3", "9 3 2 3", "4 4"];
 
-function describe(plan: PlanOut): string {
+function describe(plan: PlanOut, units: "metric" | "us"): string {
   const phases = plan.phases.map(
     (phase) =>
-      `${PHASE_WORDS[phase.kind]} ${spokenTime(phase.duration_s / 60)}, core then ` +
-      `${Math.round(phase.core_temp_c)} °C`,
+      `${PHASE_WORDS[phase.kind].name} ${spokenTime(phase.duration_s / 60)}, center then ` +
+      temperatureText(phase.core_temp_c, units),
   );
   return `The planned cook: ${phases.join("; ")}.`;
 }
@@ -134,7 +134,7 @@ function Phase({ phase, unit }: { phase: PhaseMark; unit: string }) {
         fill="var(--ink)"
         fontWeight={strong ? 700 : 400}
       >
-        {PHASE_WORDS[phase.kind]} {Math.round(phase.minutes)}
+        {PHASE_WORDS[phase.kind].name} {Math.round(phase.minutes)}
         {unit}
       </text>
     </g>
@@ -150,23 +150,48 @@ function firmest({ pieces }: PlanOut): Texture {
   return slowest?.texture_reached ?? "tender";
 }
 
-function Rungs({ sheet, reached }: { sheet: TraceGeometry; reached: Texture }) {
+const LETTER_PIXELS = 7.2;
+
+/** Steps with their words where these have room: on the sheet, and apart from the one before. */
+function roomyRungs(sheet: TraceGeometry, cut: string | undefined) {
+  let taken = sheet.frame.left;
+  return sheet.rungs.map((rung) => {
+    const words = tendernessOf(TEXTURES[rung.step] ?? "tender", cut);
+    const half = (words.length * LETTER_PIXELS) / 2;
+    const labelX = Math.min(Math.max(rung.x, taken + half), sheet.frame.right - half - 6);
+    const fits = labelX - half >= taken && Math.abs(labelX - rung.x) <= half;
+    if (fits) taken = labelX + half + 8;
+    return { ...rung, labelX, words: fits ? words : "" };
+  });
+}
+
+function Rungs({
+  sheet,
+  reached,
+  cut,
+}: {
+  sheet: TraceGeometry;
+  reached: Texture;
+  cut: string | undefined;
+}) {
   const halo = { stroke: "var(--paper)", strokeWidth: 4, paintOrder: "stroke" } as const;
   return (
     <g fill="var(--heat)" fontSize="13">
-      {sheet.rungs.map(({ step, x, y }) => (
+      {roomyRungs(sheet, cut).map(({ step, x, y, words, labelX }) => (
         <g key={step}>
           <circle cx={x} cy={y} r="3.5" fill="var(--paper)" stroke="var(--heat)" strokeWidth="2" />
-          <text x={Math.min(x, sheet.frame.right - 42)} y={y + 19} textAnchor="middle" {...halo}>
-            {TEXTURE_WORDS[TEXTURES[step] ?? "tender"]}
-          </text>
+          {words && (
+            <text x={labelX} y={y + 19} textAnchor="middle" {...halo}>
+              {words}
+            </text>
+          )}
         </g>
       ))}
       {sheet.softeningX !== null && (
         <text {...softeningPlace(sheet, sheet.softeningX)} y={sheet.frame.bottom - 9} {...halo}>
-          softening, in the end{" "}
+          tenderness{" "}
           <tspan fontWeight="700" data-testid="reached">
-            {TEXTURE_WORDS[reached]}
+            {tendernessOf(reached, cut)}
           </tspan>
         </text>
       )}
@@ -184,7 +209,7 @@ function softeningPlace(sheet: TraceGeometry, from: number) {
     : ({ x: sheet.frame.right - 4, textAnchor: "end" } as const);
 }
 
-function Legend({ sheet }: { sheet: TraceGeometry }) {
+function Legend({ sheet, units }: { sheet: TraceGeometry; units: "metric" | "us" }) {
   const y = SHEET_HEIGHT - 6;
   return (
     <g fontSize="12.5">
@@ -197,7 +222,7 @@ function Legend({ sheet }: { sheet: TraceGeometry }) {
         strokeWidth="2.4"
       />
       <text x={sheet.frame.left + 28} y={y} fill="var(--pencil)">
-        pressure, kPa
+        pressure, {units === "us" ? "psi" : "kPa"}
       </text>
       <line
         x1={sheet.frame.left + 130}
@@ -208,11 +233,11 @@ function Legend({ sheet }: { sheet: TraceGeometry }) {
         strokeWidth="2.4"
       />
       <text x={sheet.frame.left + 158} y={y} fill="var(--heat)">
-        middle of the meat
+        center of the meat
       </text>
       {!isNarrow(sheet.width) && (
         <text x={sheet.frame.right} y={y} textAnchor="end" fill="var(--pencil)">
-          hours from lid on
+          hours after the lid goes on (h:mm)
         </text>
       )}
     </g>

@@ -1,15 +1,16 @@
 import { type KeyboardEvent, type PointerEvent, useState } from "react";
 import { type Moment, SHEET_HEIGHT, type TraceGeometry } from "@/drawing/trace-geometry";
-import { panelTime } from "@/lib/format";
-import { PHASE_WORDS, TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+import { hoursMinutes, pressureText, temperatureText } from "@/lib/format";
+import { PHASE_WORDS, TEXTURES, tendernessOf } from "@/lib/words";
 
 interface Props {
   sheet: TraceGeometry;
   units: "metric" | "us";
+  cut: string | undefined;
 }
 
 /** Any moment of the cook, read by pointing at it or with the arrow keys. */
-export function TraceReader({ sheet, units }: Props) {
+export function TraceReader({ sheet, units, cut }: Props) {
   const [index, setIndex] = useState<number | null>(null);
   const { moments, frame } = sheet;
   const moment = index === null ? undefined : moments[Math.min(index, moments.length - 1)];
@@ -31,7 +32,7 @@ export function TraceReader({ sheet, units }: Props) {
       aria-valuemin={0}
       aria-valuemax={moments.length - 1}
       aria-valuenow={index ?? 0}
-      aria-valuetext={moment ? read(moment, units) : "not chosen"}
+      aria-valuetext={moment ? read(moment, units, cut) : "not chosen"}
       onKeyDown={step}
       onPointerMove={point}
       onPointerDown={point}
@@ -45,7 +46,7 @@ export function TraceReader({ sheet, units }: Props) {
         height={frame.bottom - frame.top + 8}
         fill="transparent"
       />
-      {moment && <Reading moment={moment} sheet={sheet} text={read(moment, units)} />}
+      {moment && <Reading moment={moment} sheet={sheet} text={read(moment, units, cut)} />}
     </g>
   );
 }
@@ -66,14 +67,11 @@ function nearest(moments: Moment[], x: number): number {
   return after < 0 ? moments.length - 1 : after;
 }
 
-function read(moment: Moment, units: "metric" | "us"): string {
-  const degrees =
-    units === "us"
-      ? `${Math.round(moment.celsius * 1.8 + 32)} °F`
-      : `${Math.round(moment.celsius)} °C`;
+function read(moment: Moment, units: "metric" | "us", cut?: string): string {
+  const degrees = temperatureText(moment.celsius, units);
   const rung = TEXTURES[Math.floor(Math.min(moment.step, 4))];
-  const soft = moment.step >= 0 && rung ? `, ${TEXTURE_WORDS[rung]}` : "";
-  return `${panelTime(moment.minutes)} ${PHASE_WORDS[moment.phase]}: ${Math.round(moment.kpa)} kPa, middle ${degrees}${soft}`;
+  const soft = moment.step >= 0 && rung ? `, ${tendernessOf(rung, cut)}` : "";
+  return `${hoursMinutes(moment.minutes)} ${PHASE_WORDS[moment.phase].name}: ${pressureText(moment.kpa, units)}, center ${degrees}${soft}`;
 }
 
 interface ReadingProps {

@@ -1,22 +1,24 @@
 import type { CookOut } from "@/api/client";
-import { RuledSheet, spanOf } from "@/drawing/RuledSheet";
+import { pressureScale, RuledSheet, spanOf } from "@/drawing/RuledSheet";
 
 interface Props {
   one: CookOut;
   other: CookOut;
   width: number;
+  units: "metric" | "us";
 }
 
 /** Two cooks on one ruled sheet: the first drawn through, the second broken. Ink where there is any,
  * pencil where a cook was not followed. */
-export function TwoTraces({ one, other, width }: Props) {
+export function TwoTraces({ one, other, width, units }: Props) {
   const curves = [one, other].map((cook) => (cook.ink.length > 1 ? cook.ink : cook.pencil));
   return (
     <RuledSheet
       width={width}
+      scale={pressureScale(units)}
       height={240}
       span={spanOf(curves)}
-      label={`pressure in kPa of ${one.name} and of ${other.name}`}
+      label={`pressure of ${one.name} and of ${other.name}`}
     >
       {({ points }) =>
         curves.map((curve, index) => (

@@ -87,13 +87,24 @@ export function traceGeometry(
     rungs: rungMarks(plan, x, coreY),
     openX: x(plan.lid_on_to_open_s / 60),
     arcs: arcs(endMin, x, width),
-    gaugeTicks: [0, topKpa / 2, topKpa].map((kpa) => ({ y: gaugeY(kpa), label: String(kpa) })),
+    gaugeTicks: gaugeTicks(topKpa, units).map(({ kpa, label }) => ({ y: gaugeY(kpa), label })),
     coreTicks: [0, 40, 70, 100].map((celsius) => ({
       y: coreY(celsius),
       label: units === "us" ? `${Math.round(celsius * 1.8 + 32)}°F` : `${celsius}°C`,
     })),
     frame: { left: LEFT, right: width - RIGHT, top: TOP, bottom: BOTTOM },
   };
+}
+
+const KPA_PER_PSI = 6.894757;
+
+/** Three marks on round values of the units in use. */
+function gaugeTicks(topKpa: number, units: "metric" | "us"): { kpa: number; label: string }[] {
+  if (units === "metric") {
+    return [0, topKpa / 2, topKpa].map((kpa) => ({ kpa, label: String(kpa) }));
+  }
+  const top = Math.floor(topKpa / KPA_PER_PSI / 2) * 2;
+  return [0, top / 2, top].map((psi) => ({ kpa: psi * KPA_PER_PSI, label: String(psi) }));
 }
 
 function otherLine(

@@ -28,15 +28,15 @@ export const STATE_WORDS: Record<NonNullable<CookOut["pot"]>["state"], string> =
   under_pressure: "pin up, pressure rising",
   holding: "under pressure, counting",
   falling: "pressure falling",
-  stopped_hot: "stopped: base too hot",
-  no_vessel: "no vessel in it",
+  stopped_hot: "stopped: overheat warning",
+  no_vessel: "no inner pot in it",
   not_sealed: "steam, but no pressure",
 };
 
 /** What a cook says of a step that the pot has to do. */
 export const WAIT_WORDS: Record<NonNullable<CookStep["waits"]>, string> = {
   pressure: "The pin is up",
-  hold_over: "The minutes are over",
+  hold_over: "The cook time is over",
   pin_down: "The pin is down",
 };
 
@@ -47,6 +47,6 @@ export function potTells(cook: CookOut, step: CookStep): boolean {
 
 /** What a connected pot is asked to do at a step, and who has to stand there. */
 export const POT_AT: Partial<Record<CookStep["kind"], { does: PotCommand[]; words: string }>> = {
-  set: { does: ["set", "start"], words: "I stand at the pot: set it and start" },
-  release: { does: ["vent"], words: "I stand at the pot: open the valve" },
+  set: { does: ["set", "start"], words: "I am at the cooker: set it and start" },
+  release: { does: ["vent"], words: "I am at the cooker: open the valve" },
 };

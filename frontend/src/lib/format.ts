@@ -3,11 +3,56 @@
 export type Units = "metric" | "us";
 
 const M_PER_INCH = 0.0254;
+const KG_PER_OUNCE = 0.028349523125;
 
-/** Minutes as a panel takes them: 95 → `1:35`. */
-export function panelTime(minutes: number): string {
+/** Hours and minutes, as a chart and a cooker that shows hours have them: 95 → `1:35`. */
+export function hoursMinutes(minutes: number): string {
   const whole = Math.max(0, Math.round(minutes));
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
+}
+
+/** A cook time: always minutes. */
+export function cookTime(minutes: number): string {
+  return `${Math.max(0, Math.round(minutes))}\u00a0min`;
+}
+
+/** A range of cook times: `74–129 min`. */
+export function cookTimes(low: number, high: number): string {
+  const from = Math.max(0, Math.round(low));
+  const to = Math.max(0, Math.round(high));
+  return from === to ? cookTime(from) : `${from}–${cookTime(to)}`;
+}
+
+const M3_PER_QUART = 9.46352946e-4;
+
+/** The size of a cooker: `5.7 l` or `6 qt`. */
+export function sizeText(cubicMeters: number, units: Units): string {
+  return units === "us"
+    ? `${trimmed(cubicMeters / M3_PER_QUART, 1)} qt`
+    : `${trimmed(1000 * cubicMeters, 1)} l`;
+}
+
+const KPA_PER_PSI = 6.894757;
+
+/** A gauge pressure, given in kPa. */
+export function pressureText(kpa: number, units: Units): string {
+  return units === "us"
+    ? `${trimmed(kpa / KPA_PER_PSI, 1)}\u00a0psi`
+    : `${Math.round(kpa)}\u00a0kPa`;
+}
+
+/** A temperature, given in °C. */
+export function temperatureText(celsius: number, units: Units): string {
+  return units === "us"
+    ? `${Math.round((celsius * 9) / 5 + 32)}\u00a0°F`
+    : `${Math.round(celsius)}\u00a0°C`;
+}
+
+/** A temperature to a tenth of a degree, given in °C. */
+export function preciseTemperature(celsius: number, units: Units): string {
+  return units === "us"
+    ? `${((celsius * 9) / 5 + 32).toFixed(1)}\u00a0°F`
+    : `${celsius.toFixed(1)}\u00a0°C`;
 }
 
 /** Minutes in words: 95 → `1 h 35 min`. */
@@ -127,16 +172,25 @@ export function spanText(seconds: number[]): string {
   return to >= 180 ? `${trimmed(from / 60, 1)}–${trimmed(to / 60, 1)} h` : `${from}–${to} min`;
 }
 
-/** A span of volumes in millilitres. */
-export function litresText(cubicMetres: number[]): string {
-  const shown = [...new Set(cubicMetres.map((value) => Math.round(value * 1e5) * 10))];
+const M3_PER_CUP = 2.365882365e-4;
+
+/** A span of volumes: `150–200 ml`, `½–¾ cup`. */
+export function smallVolume(cubicMeters: number[], units: Units): string {
+  if (units === "us") {
+    const cups = [...new Set(cubicMeters.map((value) => mixedFraction(value / M3_PER_CUP, 4)))];
+    return `${cups.join("–")}\u00a0${cubicMeters.some((v) => v > M3_PER_CUP) ? "cups" : "cup"}`;
+  }
+  const shown = [...new Set(cubicMeters.map((value) => Math.round(value * 1e5) * 10))];
   return `${shown.join("–")}\u00a0ml`;
 }
 
-/** Kilograms from and to in grams: [0.011, 0.016] → `11–16 g`. */
-export function gramsText(kilograms: number[]): string {
-  const [from = 0, to = from] = kilograms.map((value) => Math.round(value * 1000));
-  return from === 0 || from === to ? `${to} g` : `${from}–${to} g`;
+/** Small masses from and to: [0.011, 0.016] → `11–16 g` or `0.4–0.6 oz`. */
+export function smallMass(kilograms: number[], units: Units): string {
+  const [from = 0, to = from] = kilograms.map((value) =>
+    units === "us" ? Number((value / KG_PER_OUNCE).toFixed(1)) : Math.round(value * 1000),
+  );
+  const unit = units === "us" ? "oz" : "g";
+  return from === 0 || from === to ? `${to}\u00a0${unit}` : `${from}–${to}\u00a0${unit}`;
 }
 
 /** Minutes from now until a time of day; of tomorrow when it is past. */

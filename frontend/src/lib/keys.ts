@@ -11,10 +11,10 @@ export interface KeyEntry {
 }
 
 /** Anywhere, unless a control that takes letters has the focus. */
-export const APP_KEYS: KeyEntry[] = [{ key: "?", shown: "?", does: "this sheet of keys" }];
+export const APP_KEYS: KeyEntry[] = [{ key: "?", shown: "?", does: "this list of keys" }];
 
 export const BENCH_KEYS: KeyEntry[] = [
-  { key: "v", shown: "v", does: "the pot cut through, or from above" },
+  { key: "v", shown: "v", does: "side view or top view" },
   { key: "s", shown: "s", does: "save the plan" },
 ];
 
@@ -22,18 +22,18 @@ export const BENCH_KEYS: KeyEntry[] = [
 export const WHAT_IF_KEYS: KeyEntry[] = Array.from({ length: 9 }, (_, index) => ({
   key: String(index + 1),
   shown: String(index + 1),
-  does: `take over line ${index + 1} of “what changes if”`,
+  does: `use line ${index + 1} of “What if”`,
 }));
 
 /** Beside the pot; in a field it is a space. */
 export const COOK_KEYS: KeyEntry[] = [
-  { key: " ", shown: "space", does: "beside the pot: done, the next step" },
+  { key: " ", shown: "space", does: "in Cook: done, next step" },
 ];
 
 /** While a mark of a conversion has the focus. */
 export const MARK_KEYS: KeyEntry[] = [
-  { key: "ArrowDown", shown: "↓ ↑", does: "the next or the last pencil mark, with its reason" },
-  { key: "x", shown: "x", does: "cross the mark out, or take it again" },
+  { key: "ArrowDown", shown: "↓ ↑", does: "next or previous change, with its reason" },
+  { key: "x", shown: "x", does: "reject the change, or use it again" },
 ];
 
 const TAKES_LETTERS =

@@ -14,12 +14,12 @@ export function taughtWords(
 /** `+6 min`; `no other time`. */
 export function minutesWords(minutes: number): string {
   const whole = Math.round(minutes);
-  if (whole === 0) return "no other time";
+  if (whole === 0) return "no change";
   return `${whole > 0 ? "+" : "−"}${Math.abs(whole)} min`;
 }
 
 function heatWords(ratio: number): string {
   const share = Math.round(100 * Math.abs(ratio - 1));
   if (share < 1) return "comes to pressure as expected";
-  return `comes to pressure ${share} % ${ratio > 1 ? "sooner" : "later"}`;
+  return `comes to pressure ${share}% ${ratio > 1 ? "sooner" : "later"}`;
 }

@@ -1,7 +1,7 @@
 /** What stands on the Bench, as it stands in the address. Texts are kept exactly as typed. */
 
 import type { FinishKind, PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
-import { type Arrangement, FINISH_WORDS, LYING_WORDS, TEXTURES } from "@/lib/words";
+import { type Arrangement, TEXTURES } from "@/lib/words";
 
 export type Rack = NonNullable<PlanIn["rack"]>;
 export type Shape = PlanIn["pieces"][number]["shape"];
@@ -90,10 +90,24 @@ export const EMPTY_WISH: Wish = {
 
 const SCHOOLS: School[] = ["steam", "lean", "short_braise", "bath"];
 const RELEASES: ReleaseMethod[] = ["natural", "timed", "quick", "soak", "keep_warm"];
-const LYING = Object.keys(LYING_WORDS) as Arrangement[];
+const LYING: Arrangement[] = [
+  "one",
+  "side_by_side",
+  "on_edge",
+  "on_end",
+  "leaning",
+  "coiled",
+  "nested",
+  "folded",
+  "criss_cross",
+  "heap",
+  "stacked",
+  "on_bed",
+  "layered",
+];
 const RACKS: Rack[] = ["none", "trivet", "tall", "basket", "bed"];
 const LEVELS: Wish["level"][] = ["high", "low", "own"];
-const FINISHES = Object.keys(FINISH_WORDS) as FinishKind[];
+const FINISHES: FinishKind[] = ["broiler", "grill", "crisping", "none"];
 const SHAPES: Shape[] = ["block", "tapered", "rolled"];
 
 function oneOf<T extends string>(value: string | null, known: readonly T[]): T | null {

@@ -28,7 +28,7 @@ export function CookNow({ name, plan, recipe, extras = [], wait = false }: Props
           )
         }
       >
-        Cook it
+        Start cooking
       </Button>
       {trouble && (
         <span role="alert" className="text-care text-[0.875rem]">

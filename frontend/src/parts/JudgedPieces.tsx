@@ -1,6 +1,6 @@
 import type { CookOut, PieceOutcome, Texture } from "@/api/client";
 import { MOST_MARK, unjudged } from "@/lib/outcome";
-import { TEXTURE_WORDS } from "@/lib/words";
+import { tendernessOf } from "@/lib/words";
 import { Tick } from "@/ui/Tick";
 
 interface Props {
@@ -38,7 +38,7 @@ export function JudgedPieces({ cook, pieces, onChange }: Props) {
         <legend className="font-semibold">
           {kind.count} × {kind.name}
         </legend>
-        {kind.count > 1 && <Tick label="judge each piece alone" on={alone} onChange={split} />}
+        {kind.count > 1 && <Tick label="rate each piece" on={alone} onChange={split} />}
         {own.map(({ piece, at }) => (
           <Piece
             key={piece.number ?? 0}
@@ -83,19 +83,19 @@ function Piece({ cook, name, piece, onChange }: PieceProps) {
         </label>
       )}
       <label className="flex items-center gap-2">
-        <span className="text-pencil">texture</span>
+        <span className="text-pencil">tenderness</span>
         <select
-          aria-label={`texture of ${name}`}
+          aria-label={`tenderness of ${name}`}
           value={piece.texture ?? ""}
           onChange={(event) =>
             onChange({ texture: (event.target.value || null) as Texture | null })
           }
           className={FIELD}
         >
-          <option value="">not judged</option>
+          <option value="">not rated</option>
           {cook.plan.looks.map(({ texture }) => (
             <option key={texture} value={texture}>
-              {TEXTURE_WORDS[texture]}
+              {tendernessOf(texture, cook.plan.cut)}
             </option>
           ))}
         </select>

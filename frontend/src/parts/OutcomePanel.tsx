@@ -62,7 +62,7 @@ export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
     onCorrected?.();
   };
   return (
-    <section aria-label="write down how it came out" className="mt-3 flex flex-col gap-3">
+    <section aria-label="rate it" className="mt-3 flex flex-col gap-3">
       <JudgedPieces cook={cook} pieces={pieces} onChange={(next) => set({ pieces: next })} />
       <div className="flex flex-wrap gap-x-5 gap-y-2">
         <Weights before={before} after={after} units={units} onChange={set} />
@@ -73,7 +73,7 @@ export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
           rows={2}
           maxLength={2000}
           value={note}
-          placeholder={onCorrected && "one more line; what stands there stays"}
+          placeholder={onCorrected && "one more line; what you wrote stays"}
           onChange={(event) => set({ note: event.target.value })}
           className="rounded-sm border border-edge bg-sheet px-2 py-1 placeholder:text-pencil"
         />
@@ -86,7 +86,7 @@ export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
       )}
       <div className="flex flex-wrap gap-3">
         <Button strong className="min-h-[3rem] text-[1.125rem]" disabled={busy} onClick={write}>
-          {onCorrected ? "Write it down anew" : "Close the sheet"}
+          {onCorrected ? "Save rating" : "Save to log"}
         </Button>
         {onCorrected && (
           <Button
@@ -96,7 +96,7 @@ export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
               onCorrected();
             }}
           >
-            Leave it as it is
+            Cancel
           </Button>
         )}
       </div>

@@ -29,7 +29,7 @@ export function Photos({ cook }: { cook: CookOut }) {
             </a>
             <button
               type="button"
-              aria-label={`take photo ${index + 1} off`}
+              aria-label={`remove photo ${index + 1}`}
               className="min-h-8 text-[0.875rem] underline print:hidden"
               onClick={() =>
                 remove.mutate(
@@ -38,7 +38,7 @@ export function Photos({ cook }: { cook: CookOut }) {
                 )
               }
             >
-              take off
+              remove
             </button>
           </li>
         ))}
@@ -49,7 +49,7 @@ export function Photos({ cook }: { cook: CookOut }) {
           className="flex min-h-[2.75rem] cursor-pointer items-center gap-2 rounded-sm border border-edge px-3 font-medium focus-within:outline-2 hover:border-ink"
         >
           <Camera size={18} aria-hidden="true" />
-          {add.isPending ? "Putting it on …" : "Put a photo on the sheet"}
+          {add.isPending ? "Adding …" : "Add a photo"}
           <input
             id={id}
             type="file"
@@ -64,7 +64,7 @@ export function Photos({ cook }: { cook: CookOut }) {
           />
         </label>
         <span className="text-[0.875rem] text-pencil">
-          Only the picture is kept, not where or when it was taken.
+          Only the picture is saved, not where or when it was taken.
         </span>
       </div>
       {trouble && (
@@ -74,7 +74,7 @@ export function Photos({ cook }: { cook: CookOut }) {
       )}
       {gone && (
         <Slip
-          text="The photo is off the sheet."
+          text="The photo is removed."
           action={{
             name: "Undo",
             run: () =>

@@ -18,7 +18,7 @@ export function Weights({ before, after, units, stacked, onChange }: Props) {
   return (
     <>
       <label className={label}>
-        <span className="text-pencil">weighed raw</span>
+        <span className="text-pencil">raw weight</span>
         <input
           value={before}
           maxLength={40}
@@ -28,7 +28,7 @@ export function Weights({ before, after, units, stacked, onChange }: Props) {
         />
       </label>
       <label className={label}>
-        <span className="text-pencil">weighed cooked</span>
+        <span className="text-pencil">cooked weight</span>
         <input
           value={after}
           maxLength={40}

@@ -117,6 +117,8 @@ TWO_WAYS_RACKS = tuple(
     for membrane in (True, False)
 )
 PICTURED = "Allotment working party short ribs"
+NICKNAMES = {"tenor": "Tenor", "bass": "Bass", "treble": "Treble"}
+"""What the choir calls its cookers; the size stands beside it."""
 SATURDAY = 5
 """As `date.weekday` counts."""
 
@@ -137,7 +139,7 @@ def fill(session: Session, data: Path) -> None:
     )
     households.save_household(session, household)
     pots = {
-        ready_id: household_service.add_ready_pot(session, ready_id).pot.pot_id
+        ready_id: household_service.add_ready_pot(session, ready_id, NICKNAMES[ready_id]).pot.pot_id
         for ready_id in READY_POTS
     }
     for text, tags in RECIPES:

@@ -8,7 +8,7 @@ from pneumachron.core.boil_test import heat_ratio_of
 from pneumachron.core.constants import TAP_WATER_TEMP
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import START_RANGE_C
-from pneumachron.core.pots import ready_pot, ready_pots, scaled_pot
+from pneumachron.core.pots import Pot, ready_pot, ready_pots, scaled_pot
 from pneumachron.core.steam import ALTITUDE_RANGE_M
 from pneumachron.core.units import Quantity, parse_measure
 from pneumachron.store import devices, households, lessons, pots
@@ -112,10 +112,11 @@ def list_pots(session: Session) -> list[KeptPot]:
     return pots.list_pots(session, current_household(session).household_id)
 
 
-def add_ready_pot(session: Session, ready_id: str) -> KeptPot:
-    """Take one of the ready pots into the kitchen."""
-    home = current_household(session).household_id
-    return pots.add_pot(session, home, ready_pot(ready_id), ready_id)
+def add_ready_pot(session: Session, ready_id: str, nickname: str = "") -> KeptPot:
+    """Take one of the ready pots into the kitchen, by its size or also by a nickname."""
+    home, pot = current_household(session).household_id, ready_pot(ready_id)
+    name = f"{nickname}, {pot.name}" if nickname else pot.name
+    return pots.add_pot(session, home, replace(pot, name=name), ready_id)
 
 
 @dataclass(frozen=True, slots=True)
@@ -143,6 +144,23 @@ def add_own_pot(session: Session, own: OwnPot) -> KeptPot:
     ------
     WishError : a measure that cannot be read, or a pot that cannot be.
     """
+    return pots.add_pot(session, current_household(session).household_id, _own_pot(own), None)
+
+
+def change_pot(session: Session, pot_id: str, own: OwnPot) -> KeptPot:
+    """Other numbers for a pot that is here; a boil test of it stays.
+
+    Raises
+    ------
+    WishError : as `add_own_pot`.
+    """
+    home = current_household(session).household_id
+    kept = pots.get_pot(session, home, pot_id)
+    changed = replace(_own_pot(own), pot_id=pot_id, heat_ratio=kept.pot.heat_ratio)
+    return pots.change_pot(session, home, changed)
+
+
+def _own_pot(own: OwnPot) -> Pot:
     volume = parse_measure(own.volume, "volume", "volume")
     base = min(ready_pots().values(), key=lambda pot: abs(pot.usable_volume_m3 - volume))
     numbers = {
@@ -161,8 +179,7 @@ def add_own_pot(session: Session, own: OwnPot) -> KeptPot:
     except WishError as error:
         field = _OWN_FIELDS.get(error.field, error.field)
         raise error.at_field(field) from None
-    pot = replace(pot, has_start_key=own.start_key, has_crisping_lid=own.crisping_lid)
-    return pots.add_pot(session, current_household(session).household_id, pot, None)
+    return replace(pot, has_start_key=own.start_key, has_crisping_lid=own.crisping_lid)
 
 
 _OWN_FIELDS = {

@@ -15,8 +15,8 @@ from uuid import NAMESPACE_URL, uuid5
 from sqlalchemy.orm import Session
 
 from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.errors import CoreError, WishError
-from pneumachron.core.pots import Pot
+from pneumachron.core.errors import CodedError, CoreError, WishError
+from pneumachron.core.pots import Pot, ready_pots
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.services.entries import Entry, entered_content, entered_events
 from pneumachron.services.households import current_household
@@ -34,6 +34,7 @@ from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.db import give_back, writing
 from pneumachron.store.records import CookContent, StoredCook, StoredEvent, now
 from pneumachron.store.shelf import MAX_LISTED
+from pneumachron.text.say import say
 
 COLUMNS = (
     "started [ISO 8601]", "name", "cut", "pieces", "mass [kg]", "thickness [cm]", "pot",
@@ -253,7 +254,7 @@ def read_rows(
         try:
             entry, content = _read_row(row, kept, defaults, read_plan)
         except (CoreError, ValueError, ArithmeticError) as error:
-            found.refuse(line, str(error))
+            found.refuse(line, _why(error))
             continue
         cook_id = _id_of(row, home.household_id)
         if cook_id in read:
@@ -262,6 +263,12 @@ def read_rows(
             stored = StoredCook(cook_id, content, moment, moment)
             read[cook_id] = (stored, list(entered_events(entry)))
     return read
+
+
+def _why(error: Exception) -> str:
+    if isinstance(error, CodedError):
+        return say(f"error-{error.code}", error.params)
+    return str(error)
 
 
 def put_rows(session: Session, read: Read, found: Imported) -> None:
@@ -356,9 +363,7 @@ def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
         if len(text) > most:
             raise ValueError(f"a cell is longer than {most} signs")
     cell = {name: value.strip() for name, value in row.items()}
-    pot = kept.get(cell.get("pot", ""))
-    if pot is None:
-        raise ValueError(f'no pot of the household is called "{cell.get("pot", "")[:60]}"')
+    pot = _pot_called(cell.get("pot", ""), kept)
     texture = cell.get("texture") or None
     if texture is not None and texture not in TEXTURES:
         raise ValueError(f"no such texture: {texture[:40]}; one of {', '.join(TEXTURES)}")
@@ -392,6 +397,25 @@ def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
         note=cell.get("note", "")[:2000],
     )
     return entry, pot
+
+
+READY_IN_VERSION_1 = {
+    "Treble, 3 litre": "treble",
+    "Tenor, 5.7 litre": "tenor",
+    "Bass, 7.6 litre": "bass",
+}
+"""What the ready cookers were called when the first logs were written."""
+
+
+def _pot_called(name: str, kept: dict[str, Pot]) -> Pot:
+    if name in kept:
+        return kept[name]
+    if name in READY_IN_VERSION_1:
+        size_m3 = ready_pots()[READY_IN_VERSION_1[name]].usable_volume_m3
+        for pot in kept.values():
+            if pot.usable_volume_m3 == size_m3:
+                return pot
+    raise ValueError(f'no cooker of the kitchen is called "{name[:60]}"')
 
 
 def _needed(cell: dict[str, str], name: str) -> str:

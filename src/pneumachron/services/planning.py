@@ -354,11 +354,11 @@ def stored_inputs(inputs: dict[str, Any]) -> PlanInputs:
 
 
 _COMPARED: tuple[tuple[str, tuple[str, str], str], ...] = (
-    ("hold", ("setting", "hold_min"), "min"),
-    ("shortest hold", ("setting", "hold_low_min"), "min"),
-    ("longest hold", ("setting", "hold_high_min"), "min"),
+    ("cook time", ("setting", "hold_min"), "min"),
+    ("low end of the range", ("setting", "hold_low_min"), "min"),
+    ("high end of the range", ("setting", "hold_high_min"), "min"),
     ("altitude", ("setting", "altitude_m"), "m"),
-    ("pot", ("pot", "name"), ""),
+    ("cooker", ("pot", "name"), ""),
 )
 
 
@@ -379,7 +379,7 @@ def differences(stored: dict[str, Any], fresh: dict[str, Any]) -> tuple[Differen
         )
     old_min, new_min = (round(doc["lid_on_to_open_s"] / 60) for doc in (stored, fresh))
     if old_min != new_min:
-        found.append(Difference("lid on to open", f"{old_min} min", f"{new_min} min"))
+        found.append(Difference("total time", f"{old_min} min", f"{new_min} min"))
     return tuple(found)
 
 

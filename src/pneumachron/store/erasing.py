@@ -1,14 +1,16 @@
 """Deleted things, counted and erased for good."""
 
-from sqlalchemy import ColumnElement, Select, delete, func, select
+from sqlalchemy import ColumnElement, Select, delete, func, select, update
 from sqlalchemy.orm import Session
 
+from pneumachron.store.records import now
 from pneumachron.store.tables import (
     CookEventRow,
     CookPhotoRow,
     CookRow,
     CookSampleRow,
     DayRow,
+    PersonRow,
     PlanRow,
     RecipeRow,
     ShelfRow,
@@ -37,6 +39,17 @@ def counted(session: Session, household_id: str) -> dict[str, int]:
 
 def _gone(row: type[ShelfRow], household_id: str) -> tuple[ColumnElement[bool], ...]:
     return row.household_id == household_id, row.deleted_at.is_not(None)
+
+
+def delete_all(session: Session, household_id: str) -> None:
+    """Delete everything on the shelves and everybody; it can be put back, but for people."""
+    gone = now()
+    for row in KINDS.values():
+        here = (row.household_id == household_id, row.deleted_at.is_(None))
+        session.execute(update(row).where(*here).values(deleted_at=gone))
+    people = (PersonRow.household_id == household_id, PersonRow.deleted_at.is_(None))
+    session.execute(update(PersonRow).where(*people).values(deleted_at=gone))
+    session.flush()
 
 
 def erase(session: Session, household_id: str) -> list[str]:

@@ -1,11 +1,13 @@
+import { useState } from "react";
 import type { PlanOut } from "@/api/client";
 import { useCatalogue, useHousehold } from "@/api/queries";
 import { PieceColumn } from "@/features/bench/PieceColumn";
 import { PotColumn } from "@/features/bench/PotColumn";
 import { SettingColumn } from "@/features/bench/SettingColumn";
+import { Start } from "@/features/bench/Start";
 import { TraceStrip } from "@/features/bench/TraceStrip";
 import { useBench } from "@/features/bench/useBench";
-import { panelTime, spokenTime } from "@/lib/format";
+import { cookTime, spokenTime } from "@/lib/format";
 import { useSettled } from "@/ui/useSettled";
 
 /** On a phone the hold stays in view. */
@@ -15,11 +17,9 @@ function HoldBar({ plan, stale }: { plan: PlanOut; stale: boolean }) {
       aria-hidden="true"
       className={`sticky top-0 z-[5] flex items-baseline gap-2 border-rule border-b bg-paper px-4 py-1 lg:hidden ${stale ? "stale" : ""}`}
     >
-      <span className="font-bold font-dial text-[1.375rem]">
-        {panelTime(plan.setting.hold_min)}
-      </span>
+      <span className="font-bold font-dial text-[1.375rem]">{cookTime(plan.setting.hold_min)}</span>
       <span className="text-[0.875rem]">
-        {plan.setting.level}, {spokenTime(plan.lid_on_to_open_s / 60)} in all
+        {plan.setting.level}, {spokenTime(plan.lid_on_to_open_s / 60)} total time
       </span>
     </p>
   );
@@ -33,18 +33,22 @@ export function BenchView() {
   const bench = useBench();
   const catalogue = useCatalogue();
   const household = useHousehold();
+  const [own, setOwn] = useState(false);
   const waiting = useSettled(bench.pending ? true : null, FLICKER_MS);
   if (catalogue.isError || household.isError) {
     return (
       <p className="p-6" role="alert">
-        <strong>The app does not answer.</strong> Start it again; what you typed is kept here.
+        <strong>The app does not answer.</strong> Start it again. What you typed is kept here.
       </p>
     );
   }
   if (!catalogue.data || !household.data) {
-    return <p className="p-6 text-pencil">Laying out the Bench …</p>;
+    return <p className="p-6 text-pencil">Loading …</p>;
   }
   const units = household.data.units;
+  if (bench.untouched && !own) {
+    return <Start household={household.data} pots={bench.pots} onOwn={() => setOwn(true)} />;
+  }
   const cut = catalogue.data.cuts.find((item) => item.id === bench.wish.cut);
   // for a moment the last answer may stand as it is: while a hand moves it would only flicker
   const stale = bench.stale || waiting === true;
@@ -53,7 +57,7 @@ export function BenchView() {
       aria-busy={bench.pending}
       className="flex flex-col lg:h-[calc(100dvh-3rem)] lg:min-h-[744px]"
     >
-      <h1 className="sr-only">Bench</h1>
+      <h1 className="sr-only">Plan</h1>
       {bench.plan && <HoldBar plan={bench.plan} stale={stale} />}
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[330px_minmax(0,1fr)_374px]">
         <PieceColumn

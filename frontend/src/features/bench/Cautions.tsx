@@ -27,7 +27,7 @@ export function Cautions({ plan, stale }: Props) {
         ))}
         <li className="border-edge border-l-4 px-2 text-[0.875rem]">
           <Link href="/guide#cautions" className="underline">
-            The maker’s manual and local advice come first.
+            The maker’s manual and local food-safety advice come first.
           </Link>
         </li>
       </ul>
@@ -51,7 +51,7 @@ function Item({ caution }: { caution: Caution }) {
   const careful = caution.severity === "careful";
   return (
     <li
-      title={`${SOURCE_WORDS[caution.source.kind]}: ${caution.source.work}`}
+      title={`${SOURCE_WORDS[caution.source.kind]?.name}: ${caution.source.work}`}
       className={
         careful
           ? "border-care border-l-4 bg-care-wash px-2 py-0.5 font-medium text-[0.875rem]"

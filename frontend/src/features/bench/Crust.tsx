@@ -1,7 +1,7 @@
 import { useId } from "react";
 import type { FinishKind } from "@/api/client";
 import type { Bench } from "@/features/bench/useBench";
-import { FINISH_WORDS } from "@/lib/words";
+import { FINISH_WORDS, namesOf } from "@/lib/words";
 
 /** How the crust is made after the pot. */
 export function Crust({ bench }: { bench: Bench }) {
@@ -9,7 +9,7 @@ export function Crust({ bench }: { bench: Bench }) {
   return (
     <>
       <label htmlFor={id} className="text-pencil">
-        crust
+        finish
       </label>
       <select
         id={id}
@@ -19,8 +19,8 @@ export function Crust({ bench }: { bench: Bench }) {
         }
         className="min-w-0 flex-1 rounded-sm border border-edge bg-sheet px-1.5 py-0.5 font-medium text-[0.875rem]"
       >
-        <option value="">as usual</option>
-        {Object.entries(FINISH_WORDS).map(([value, name]) => (
+        <option value="">usual</option>
+        {namesOf(FINISH_WORDS).map(({ value, name }) => (
           <option key={value} value={value}>
             {name}
           </option>

@@ -1,7 +1,7 @@
 import type { Problem } from "@/api/client";
 import { useBatches } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { panelTime, spokenTime, type Units } from "@/lib/format";
+import { cookTime, spokenTime, type Units } from "@/lib/format";
 import type { Wish } from "@/lib/wish";
 import { Button } from "@/ui/Button";
 
@@ -36,9 +36,9 @@ function Batches({ bench, units }: Props) {
   const all = data.runs.reduce((sum, run) => sum + run.answer.lid_on_to_open_s, 0);
   return (
     <p>
-      {data.runs.length} batches of about{" "}
-      {first.pieces === 1 ? "one piece" : `${first.pieces} pieces`}, {first.mass_shown[units]}:{" "}
-      {panelTime(first.answer.hold_min)} each, {spokenTime(all / 60)} in all.
+      {data.runs.length} batches of {first.pieces === 1 ? "one piece" : `${first.pieces} pieces`},{" "}
+      {first.mass_shown[units]}: {cookTime(first.answer.hold_min)} each, {spokenTime(all / 60)} in
+      all.
     </p>
   );
 }
@@ -50,7 +50,7 @@ function wordsOf({ kind, value }: Fix): string {
     case "rack":
       return "Leave the trivet out";
     case "lying":
-      return "Let it lie the best way";
+      return "Arrange it the best way";
     case "liquid":
       return "Use the usual liquid";
     case "sections":

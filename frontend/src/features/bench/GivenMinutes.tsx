@@ -2,8 +2,8 @@ import { useState } from "react";
 import { type CutOut, type OtherMethod, troubleOf } from "@/api/client";
 import { useGivenMinutes, useOtherWay } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { panelTime, spokenTime } from "@/lib/format";
-import { TEXTURE_WORDS } from "@/lib/words";
+import { cookTime, spokenTime } from "@/lib/format";
+import { tendernessOf } from "@/lib/words";
 import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
@@ -31,29 +31,29 @@ export function GivenMinutes({ bench, cut }: Props) {
         label="minutes"
         value={minutes}
         inputMode="numeric"
-        placeholder="that a recipe gives"
+        placeholder="minutes from a recipe"
         other="min"
         onChange={setMinutes}
       />
       <MeasureField
-        label="written for"
+        label="recipe’s pressure"
         value={gauge}
-        placeholder="another pressure: 100 kPa"
+        placeholder="if not this cooker’s"
         problem={there.error && gauge ? troubleOf(there.error) : null}
         onChange={setGauge}
       />
       {given !== null && reached && !gauge && (
         <Answered busy={here.isPlaceholderData}>
           <p data-testid="given">
-            {panelTime(given)} here would give{" "}
-            <strong className="font-semibold">{TEXTURE_WORDS[reached]}</strong>
+            {cookTime(given)} here would make it{" "}
+            <strong className="font-semibold">{tendernessOf(reached, cut?.id)}</strong>
             {looks ? `: ${looks}.` : "."}{" "}
             <button
               type="button"
               className="underline underline-offset-2"
               onClick={() => bench.change({ ownMinutes: minutes.trim() })}
             >
-              Plan with these minutes
+              Use these minutes
             </button>
           </p>
         </Answered>
@@ -61,9 +61,9 @@ export function GivenMinutes({ bench, cut }: Props) {
       {given !== null && there.data && gauge && !there.error && (
         <Answered busy={there.isPlaceholderData}>
           <p data-testid="given">
-            {panelTime(given)} there are{" "}
-            <strong className="font-semibold">{panelTime(there.data.hold_min)}</strong> here, and
-            give {TEXTURE_WORDS[there.data.texture_reached]}.
+            {cookTime(given)} are{" "}
+            <strong className="font-semibold">{cookTime(there.data.hold_min)}</strong> here, and
+            make it {tendernessOf(there.data.texture_reached, cut?.id)}.
           </p>
         </Answered>
       )}
@@ -81,7 +81,7 @@ function OtherWay({ bench }: { bench: Bench }) {
   );
   return (
     <div className="mt-1 border-rule border-t pt-1">
-      <Pick label="without the pot" value={method} options={WAYS} onChange={setMethod} />
+      <Pick label="without the cooker" value={method} options={WAYS} onChange={setMethod} />
       {method && error && <p role="alert">{troubleOf(error).message}</p>}
       {method && data && !error && (
         <Answered busy={isPlaceholderData}>
@@ -96,7 +96,7 @@ function OtherWay({ bench }: { bench: Bench }) {
 }
 
 const WAYS = [
-  { value: "", name: "the pot is free" },
+  { value: "", name: "the cooker is free" },
   { value: "oven_lid", name: "in the oven, covered" },
   { value: "slow_low", name: "in a slow cooker, low" },
   { value: "slow_high", name: "in a slow cooker, high" },

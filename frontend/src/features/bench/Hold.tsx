@@ -1,11 +1,19 @@
 import { useState } from "react";
 import type { PlanOut, Texture } from "@/api/client";
+import { useUnits } from "@/api/queries";
 import { OwnTime } from "@/features/bench/OwnTime";
 import { Taught } from "@/features/bench/Taught";
 import type { Bench } from "@/features/bench/useBench";
 import { WhyBeside } from "@/features/bench/Why";
-import { panelTime, spokenTime } from "@/lib/format";
-import { TEXTURE_WORDS } from "@/lib/words";
+import {
+  cookTime,
+  cookTimes,
+  hoursMinutes,
+  pressureText,
+  spokenTime,
+  type Units,
+} from "@/lib/format";
+import { tendernessOf } from "@/lib/words";
 import { Button } from "@/ui/Button";
 import { RangeBar } from "@/ui/RangeBar";
 import { useRested } from "@/ui/useSettled";
@@ -30,7 +38,9 @@ interface HoldProps {
 
 /** The cook time, its range, and what else comes with it. */
 export function Hold({ bench, plan, stale, refused }: HoldProps) {
-  const now = plan && !stale ? `${spokenTime(plan.setting.hold_min)} at ${levelWords(plan)}` : null;
+  const units = useUnits();
+  const now =
+    plan && !stale ? `${cookTime(plan.setting.hold_min)} at ${levelWords(plan, units)}` : null;
   const said = useRested(now, SAY_MS);
   const [opened, setOpened] = useState(false);
   if (!plan) return <NoMinutes wrong={bench.problem !== null} />;
@@ -38,7 +48,7 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
   const { low, high } = bandOf(plan);
   const guessed = plan.range.some((part) => part.kind === "guessed_thickness");
   const own = opened || bench.wish.ownMinutes !== "";
-  const range = `between ${panelTime(low)} and ${panelTime(high)}`;
+  const range = `likely range ${cookTimes(low, high)}`;
   return (
     <div className={stale ? "stale" : ""}>
       <p aria-live="polite" className="sr-only">
@@ -46,39 +56,43 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
       </p>
       {stale && (
         <p className="font-semibold text-care">
-          {refused ? "This is for what you typed before." : "Working out the new minutes …"}
+          {refused ? "This is for your last valid entry." : "Calculating the new time …"}
         </p>
       )}
       <div className="flex items-end justify-between gap-2">
         <p
-          className="overflow-clip font-bold font-dial text-[5rem] leading-[0.92]"
+          className="overflow-clip font-bold font-dial text-[4.5rem] leading-[0.92]"
           data-testid="hold"
           data-thickness-mm={plan.pieces[0] && Math.round(1000 * plan.pieces[0].thickness_m)}
         >
-          {panelTime(hold_min)}
+          {hold_min}
+          <span className="whitespace-pre font-semibold text-[1.5rem]"> min</span>
         </p>
-        {!own && (
-          <button
-            type="button"
-            className="mb-1 shrink-0 text-[0.875rem] underline underline-offset-2"
-            onClick={() => setOpened(true)}
-          >
-            set my own time
-          </button>
-        )}
+        <p className="mb-1 shrink-0 text-right text-[0.875rem]">
+          <KeyedIn minutes={hold_min} />
+          {!own && (
+            <button
+              type="button"
+              className="min-h-6 underline underline-offset-2"
+              onClick={() => setOpened(true)}
+            >
+              use my own time
+            </button>
+          )}
+        </p>
       </div>
       <p className="font-semibold">
-        {spokenTime(hold_min)} at {levelWords(plan)}{" "}
-        <WhyBeside plan={plan} about={["hold"]} of="hold" /> <Taught plan={plan} />
+        at {levelWords(plan, units)} <WhyBeside plan={plan} about={["hold"]} of="cook time" />{" "}
+        <Taught plan={plan} />
       </p>
       <RangeBar
         low={low}
         value={hold_min}
         high={high}
-        label={`hold ${panelTime(hold_min)}, ${range}`}
+        label={`cook time ${hold_min} min, ${range}`}
       />
       <p className="text-[0.875rem] text-pencil" data-testid="range">
-        {plan.expectation && `The plan would set ${panelTime(plan.expectation.usual_min)}, `}
+        {plan.expectation && `The plan would set ${plan.expectation.usual_min} min, `}
         {range} in 8 of 10 kitchens{guessed && ", thickness guessed"}{" "}
         <WhyBeside plan={plan} about={["range"]} of="range" />
       </p>
@@ -86,6 +100,18 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
       <Expected plan={plan} />
       <Later plan={plan} />
     </div>
+  );
+}
+
+/** Some cookers take hours and minutes. */
+function KeyedIn({ minutes }: { minutes: number }) {
+  if (minutes < 60) return null;
+  return (
+    <span className="block text-pencil">
+      {hoursMinutes(minutes)} on a cooker
+      <br />
+      that shows hours
+    </span>
   );
 }
 
@@ -97,12 +123,12 @@ function NoMinutes({ wrong }: { wrong: boolean }) {
         className="overflow-clip font-bold font-dial text-[4.75rem] text-rule leading-none"
         aria-hidden="true"
       >
-        –:––
+        –
       </p>
       <p className="text-pencil">
         {wrong
-          ? "Put right what is marked; then the minutes stand here."
-          : "The minutes stand here as soon as the weight does."}
+          ? "Correct what is marked. Then the cook time appears here."
+          : "Type the weight, and the cook time appears here."}
       </p>
     </div>
   );
@@ -112,7 +138,7 @@ function NoMinutes({ wrong }: { wrong: boolean }) {
 function Expected({ plan }: { plan: PlanOut }) {
   const own = plan.expectation;
   if (!own) return null;
-  const words = (texture: Texture) => TEXTURE_WORDS[texture];
+  const words = (texture: Texture) => tendernessOf(texture, plan.pieces[0]?.cut);
   const span =
     own.low_reached === own.high_reached
       ? ""
@@ -120,7 +146,7 @@ function Expected({ plan }: { plan: PlanOut }) {
   return (
     <p data-testid="expected" className="mt-1 border-ink border-l-4 pl-2 text-[0.875rem]">
       <strong className="font-semibold">
-        Your own time. Expect{" "}
+        With your own time, expect{" "}
         {own.below ? "meat that is only warmed through" : words(own.texture_reached)}
         {own.below ? "" : span}.
       </strong>{" "}
@@ -138,7 +164,7 @@ function Later({ plan }: { plan: PlanOut }) {
   return (
     <p data-testid="batches" className="mt-1 text-[0.875rem]">
       <strong className="font-semibold">{count} batches</strong>, at{" "}
-      {holds.map(panelTime).join(", ")}: a cooker that is hot comes to pressure sooner.{" "}
+      {holds.map(cookTime).join(", ")}. A hot cooker comes to pressure sooner.{" "}
       {spokenTime((plan.all_done_s ?? 0) / 60)} in all, with 10 min to change the meat.
     </p>
   );
@@ -169,7 +195,7 @@ export function Habits({ bench, plan }: { bench: Bench; plan: PlanOut }) {
             }
           >
             {habit.code === "braised"
-              ? `Braised until a fork splits it, ${panelTime(plan.setting.hold_min)}`
+              ? `Braised until fork-tender, ${plan.setting.hold_min} min`
               : `Warmed for ${habit.my_minutes} min, then crisped`}
           </Button>
         ))}
@@ -178,8 +204,8 @@ export function Habits({ bench, plan }: { bench: Bench; plan: PlanOut }) {
   );
 }
 
-function levelWords({ setting, pot }: PlanOut): string {
+function levelWords({ setting, pot }: PlanOut, units: Units): string {
   const ofLevel = setting.level === "high" ? pot.gauge_high_pa : pot.gauge_low_pa;
   const usual = Math.abs(setting.gauge_pa - ofLevel) < 500;
-  return usual ? `${setting.level} pressure` : `${Math.round(setting.gauge_pa / 1000)} kPa`;
+  return usual ? `${setting.level} pressure` : pressureText(setting.gauge_pa / 1000, units);
 }

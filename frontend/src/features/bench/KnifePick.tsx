@@ -14,7 +14,7 @@ export function KnifePick({ bench, cut }: Props) {
   const known = options.some(({ value }) => value === wish.knife);
   return (
     <select
-      aria-label="how each is cut"
+      aria-label="how each piece is cut"
       value={wish.knife}
       onChange={(event) => change({ knife: event.target.value, liquid: "", lying: null })}
       className="w-[112px] rounded-sm border border-edge bg-sheet px-1 py-1 font-medium text-[0.875rem]"
@@ -55,7 +55,7 @@ export function KnifeMore({ bench }: { bench: Bench }) {
 const KNIFE_FIELDS = ["cutting", "parts", "cube", "section_bones"];
 
 const ROASTS = [
-  { value: "", name: "left whole" },
+  { value: "", name: "whole" },
   { value: "lengthwise:2", name: "2 lengthwise" },
   { value: "lengthwise:3", name: "3 lengthwise" },
   { value: "across:2", name: "2 across" },
@@ -67,7 +67,7 @@ const ROASTS = [
 ];
 
 const RACKS = [
-  { value: "", name: "left whole" },
+  { value: "", name: "whole" },
   { value: "sections:6", name: "6 bones each" },
   { value: "sections:4", name: "4 bones each" },
   { value: "sections:3", name: "3 bones each" },

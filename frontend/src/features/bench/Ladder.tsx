@@ -1,6 +1,5 @@
 import { RadioGroup } from "radix-ui";
 import type { CutOut, Texture } from "@/api/client";
-import { TEXTURE_WORDS } from "@/lib/words";
 
 interface Props {
   cut: CutOut;
@@ -12,7 +11,7 @@ interface Props {
 export function Ladder({ cut, value, onChange }: Props) {
   return (
     <RadioGroup.Root
-      aria-label="how soft"
+      aria-label="tenderness"
       value={value}
       onValueChange={(next) => onChange(next as Texture)}
       className="flex flex-col border-ink border-l-2"
@@ -21,16 +20,14 @@ export function Ladder({ cut, value, onChange }: Props) {
         <RadioGroup.Item
           key={rung.texture}
           value={rung.texture}
-          className="group relative min-h-6 py-px leading-snug pl-4 text-left text-pencil data-[state=checked]:text-ink"
+          className="group relative min-h-6 py-px text-[0.9375rem] leading-tight pl-4 text-left text-pencil data-[state=checked]:text-ink"
         >
           <span
             aria-hidden="true"
             className="absolute top-1.5 -left-[7px] hidden h-3 w-3 rotate-45 bg-ink group-data-[state=checked]:block"
           />
-          <span className="group-data-[state=checked]:font-semibold">
-            {TEXTURE_WORDS[rung.texture]}
-          </span>
-          <span className="text-[0.875rem]">: {rung.looks}</span>
+          <span className="group-data-[state=checked]:font-semibold">{rung.word}</span>
+          <span className="text-[0.8125rem]">: {rung.looks}</span>
         </RadioGroup.Item>
       ))}
     </RadioGroup.Root>

@@ -3,7 +3,7 @@ import type { CatalogueOut } from "@/api/client";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import type { Units } from "@/lib/format";
 import type { Shape } from "@/lib/wish";
-import { type Arrangement, LYING_WORDS } from "@/lib/words";
+import { type Arrangement, LYING_WORDS, namesOf } from "@/lib/words";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
 import { Tick } from "@/ui/Tick";
@@ -14,10 +14,7 @@ interface Props {
   units: Units;
 }
 
-const WAYS = [
-  { value: "", name: "the best way that fits" },
-  ...Object.entries(LYING_WORDS).map(([value, name]) => ({ value, name })),
-];
+const waysOfLying = () => [{ value: "", name: "best way that fits" }, ...namesOf(LYING_WORDS)];
 
 /** What most pieces do without: their shape, sections, a sauce, another kind in the same pot. */
 export function MoreOfPiece({ bench, catalogue, units }: Props) {
@@ -35,7 +32,7 @@ export function MoreOfPiece({ bench, catalogue, units }: Props) {
       open={opened || hasMore(bench)}
       onToggle={(event) => setOpened(event.currentTarget.open)}
     >
-      <summary className="cursor-pointer text-pencil">shape, sauce, a second kind</summary>
+      <summary className="cursor-pointer text-pencil">More: shape, sauce, a second cut</summary>
       <div className="mt-1 flex flex-col gap-1.5">
         <div className="grid grid-cols-2 gap-x-3">
           <Pick
@@ -66,40 +63,40 @@ export function MoreOfPiece({ bench, catalogue, units }: Props) {
           onChange={(width) => change({ width }, "type")}
         />
         <Pick
-          label="how it lies"
+          label="arrangement"
           value={wish.lying ?? ""}
-          options={WAYS}
+          options={waysOfLying()}
           onChange={(value) => change({ lying: value ? (value as Arrangement) : null, liquid: "" })}
         />
         <Tick
-          label="pieces kept apart, with gaps for the steam"
+          label="keep pieces apart, with gaps for steam"
           on={wish.apart}
           onChange={(apart) => change({ apart })}
         />
         <Tick
-          label="weighed as bought, fat cap still on"
+          label="weighed as bought, with the fat cap"
           on={wish.bought}
           onChange={(bought) => change({ bought })}
         />
         <MeasureField
           label="sauce"
           value={wish.sauce}
-          placeholder="thick or sweet, besides"
+          placeholder="a thick or sweet one, besides the liquid"
           problem={field("sauce")}
           onChange={(sauce) => change({ sauce }, "type")}
         />
         {wish.sauce && <SauceIs bench={bench} />}
         <MeasureField
-          label="open boil"
+          label="simmer uncovered to reduce"
           value={wish.boil}
           inputMode="numeric"
-          placeholder="minutes, lid off, after"
+          placeholder="minutes, after opening"
           other="min"
           problem={field("boil")}
           onChange={(boil) => change({ boil }, "type")}
         />
         <Tick
-          label="something in it foams: beans, grains, apple"
+          label="something in it foams: beans, grains, apples"
           on={wish.foams}
           onChange={(foams) => change({ foams })}
         />
@@ -129,13 +126,13 @@ function SauceIs({ bench: { wish, change, problem } }: { bench: Bench }) {
         label="sugar"
         value={wish.sugar}
         inputMode="numeric"
-        placeholder="in a litre of it"
+        placeholder="per liter"
         other="g/l"
         problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
         onChange={(sugar) => change({ sugar }, "type")}
       />
       <Tick
-        label="poured over the meat, not on the base"
+        label="poured over the meat, not on the bottom"
         on={wish.sauceOnTop}
         onChange={(sauceOnTop) => change({ sauceOnTop })}
       />
@@ -145,12 +142,12 @@ function SauceIs({ bench: { wish, change, problem } }: { bench: Bench }) {
 
 const SHAPES = [
   { value: "block", name: "even" },
-  { value: "tapered", name: "tapered", says: "measured at its thick third" },
+  { value: "tapered", name: "tapered", says: "measured at its thickest third" },
   { value: "rolled", name: "rolled", says: "measured across the roll" },
 ];
 const BATCHES = [
-  { value: "", name: "all at once" },
-  ...["2", "3", "4", "5", "6"].map((value) => ({ value, name: `${value}, one after the other` })),
+  { value: "", name: "one batch" },
+  ...["2", "3", "4", "5", "6"].map((value) => ({ value, name: `${value} batches` })),
 ];
 
 function SecondKind({ bench, catalogue }: Omit<Props, "units">) {
@@ -169,7 +166,7 @@ function SecondKind({ bench, catalogue }: Omit<Props, "units">) {
   return (
     <>
       <Pick
-        label="in the same pot"
+        label="second cut in the same cooker"
         value={also.cut}
         options={options}
         onChange={(cut) => set({ cut }, "set")}
@@ -179,7 +176,7 @@ function SecondKind({ bench, catalogue }: Omit<Props, "units">) {
           <MeasureField
             label="weight"
             value={also.mass}
-            placeholder="of the second kind"
+            placeholder="of the second cut"
             problem={trouble("mass")}
             onChange={(mass) => set({ mass }, "type")}
           />

@@ -24,27 +24,27 @@ const TAB =
 export function Notes({ bench, plan, cut, units }: Props) {
   return (
     <Tabs.Root defaultValue="why" className="flex min-h-[190px] flex-col lg:h-[190px]">
-      <Tabs.List aria-label="about this setting" className="mb-1 flex flex-wrap gap-x-3">
+      <Tabs.List aria-label="about this plan" className="mb-1 flex flex-wrap gap-x-3">
         <Tabs.Trigger value="why" className={TAB}>
           Why
         </Tabs.Trigger>
         <Tabs.Trigger value="what-if" className={TAB}>
-          What changes if
+          What if
         </Tabs.Trigger>
         <Tabs.Trigger value="ready-by" className={TAB}>
           Ready by
         </Tabs.Trigger>
         <Tabs.Trigger value="around" className={TAB}>
-          Around it
+          Prep and serving
         </Tabs.Trigger>
         <Tabs.Trigger value="sauce" className={TAB}>
-          Sauce
+          Sauce and sides
         </Tabs.Trigger>
         <Tabs.Trigger value="minutes" className={TAB}>
-          Minutes
+          Check a recipe’s time
         </Tabs.Trigger>
         <Tabs.Trigger value="wrong" className={TAB}>
-          Gone wrong
+          Not done?
         </Tabs.Trigger>
       </Tabs.List>
       <Tabs.Content value="why" className="min-h-0 lg:overflow-y-auto">

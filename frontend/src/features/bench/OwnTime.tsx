@@ -6,10 +6,10 @@ export function OwnTime({ bench }: { bench: Bench }) {
   const trouble = troubleAt(bench.problem, "my_minutes");
   return (
     <MeasureField
-      label="own time"
+      label="my own time"
       value={bench.wish.ownMinutes}
       inputMode="numeric"
-      placeholder="as worked out"
+      placeholder="as calculated"
       other="min"
       problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
       onChange={(ownMinutes) => bench.change({ ownMinutes }, "type")}

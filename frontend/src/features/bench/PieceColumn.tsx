@@ -1,6 +1,7 @@
 import { Scale } from "lucide-react";
 import { RadioGroup, Slider, Switch } from "radix-ui";
 import { useCallback, useId, useState } from "react";
+import { Link } from "wouter";
 import type { CatalogueOut, CutOut, HouseholdOut, PlanOut, Shown } from "@/api/client";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { Crust } from "@/features/bench/Crust";
@@ -38,14 +39,14 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
   return (
     <section
       aria-labelledby="piece-title"
-      className="flex flex-col gap-1.5 border-rule px-4 py-1 lg:overflow-y-auto lg:border-r"
+      className="relative flex flex-col gap-0.5 border-rule px-4 py-0.5 lg:overflow-y-auto lg:border-r"
     >
       <div className="flex items-center justify-between gap-2">
         <h2
           id="piece-title"
           className="whitespace-nowrap font-semibold text-[0.9375rem] text-pencil"
         >
-          The piece
+          Your meat
         </h2>
         <ScaleButton on={weighing} onClick={() => setWeighing(!weighing)} />
         <CutSelect cuts={catalogue.cuts} value={wish.cut} onChange={choose} />
@@ -73,6 +74,18 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
         <Crust bench={bench} />
       </Plates>
       <MoreOfPiece bench={bench} catalogue={catalogue} units={household.units} />
+      <p className="flex gap-4 text-[0.875rem] lg:hidden">
+        <button
+          type="button"
+          className="min-h-[1.625rem] underline underline-offset-2"
+          onClick={bench.startAfresh}
+        >
+          New plan
+        </button>
+        <Link href="/plan/saved" className="min-h-[1.625rem] underline underline-offset-2">
+          Saved plans
+        </Link>
+      </p>
     </section>
   );
 }

@@ -39,7 +39,7 @@ export function Plates({ bench, units, children }: Props) {
             className="underline underline-offset-2"
             onClick={() => bench.change({ mass: data.enough_shown[units], bought: true })}
           >
-            Take it
+            Use it
           </button>
         </p>
       )}

@@ -34,12 +34,12 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
   );
   return (
     <section
-      aria-label="The pot"
+      aria-label="In the cooker"
       className="order-3 flex min-h-0 min-w-0 flex-col border-rule px-4 py-3 lg:order-none lg:border-r"
     >
       <div className="flex flex-wrap items-center gap-2">
         <label htmlFor={id} className="font-dial font-semibold text-pencil">
-          In the pot
+          In the cooker
         </label>
         <select
           id={id}
@@ -53,9 +53,9 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
             </option>
           ))}
         </select>
-        <Choice label="view of the pot" value={view} options={VIEWS} onChange={setView} />
+        <Choice label="view" value={view} options={VIEWS} onChange={setView} />
         <span className="ml-auto text-[0.8125rem] text-pencil">
-          to scale <WhyBeside plan={plan} about={["arrangement"]} of="place in the pot" />
+          to scale <WhyBeside plan={plan} about={["arrangement"]} of="place in the cooker" />
         </span>
       </div>
       {trouble && (
@@ -80,8 +80,8 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
 }
 
 const VIEWS = [
-  { value: "section", name: "cut through", says: "the pot cut through from above to below" },
-  { value: "top", name: "from above", says: "where every piece lies" },
+  { value: "section", name: "side", says: "the cooker cut open, from the side" },
+  { value: "top", name: "top", says: "the cooker from above" },
 ];
 
 interface DrawingProps {
@@ -99,9 +99,7 @@ function Drawing({ view, plan, units, enlarge, onPour }: DrawingProps) {
 
 function Empty({ busy, wrong }: { busy: boolean; wrong: boolean }) {
   const words = wrong
-    ? "Put right what is marked; then the pot is drawn."
-    : "Type what the meat weighs and, better still, how thick it is; the pot is drawn with it.";
-  return (
-    <p className="max-w-[26ch] text-center text-pencil">{busy ? "Working it out …" : words}</p>
-  );
+    ? "Correct what is marked. Then the cooker is drawn."
+    : "Type how much the meat weighs and how thick it is. The cooker is drawn with it.";
+  return <p className="max-w-[26ch] text-center text-pencil">{busy ? "Calculating …" : words}</p>;
 }

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { ReadyByOut } from "@/api/client";
 import { useReadyBy } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { minutesUntil, panelTime, spokenTime } from "@/lib/format";
+import { cookTime, minutesUntil, spokenTime } from "@/lib/format";
 import { FINISH_WORDS, RELEASE_WORDS } from "@/lib/words";
 import { Answered } from "@/ui/Answered";
 
@@ -19,7 +19,7 @@ export function ReadyBy({ bench }: Props) {
   return (
     <div className="text-[0.875rem]">
       <label className="flex items-center gap-2">
-        On the table at
+        Serve at
         <input
           type="time"
           value={clock}
@@ -30,7 +30,7 @@ export function ReadyBy({ bench }: Props) {
       </label>
       {minutes === null ? (
         <p className="mt-1 text-pencil">
-          Give the time, and the ways that make it stand here, with the rest and the crust counted.
+          Type the serving time. The ways that make it appear here, with rest and finish counted.
         </p>
       ) : (
         data && (
@@ -50,11 +50,11 @@ function Delay({ minutes }: { minutes: number }) {
     <p className="mt-1 border-care border-l-4 pl-2" data-testid="delay">
       <strong className="font-semibold">
         {minutes > 0
-          ? `A delayed start: ${spokenTime(minutes)} at most.`
-          : "No delayed start with this piece."}
+          ? `Delayed start: ${spokenTime(minutes)} at most.`
+          : "Do not use delayed start with this piece."}
       </strong>{" "}
-      Raw meat may be between 4 and 60 °C for two hours in all, heating included (USDA; check local
-      advice).
+      Raw meat may be between 4 °C (40 °F) and 60 °C (140 °F) for two hours in all, heating included
+      (USDA; check local advice).
     </p>
   );
 }
@@ -72,7 +72,7 @@ function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
             <td className="py-px">
               <button
                 type="button"
-                title="take this over"
+                title="use this"
                 onClick={() =>
                   bench.change({
                     release: way.release,
@@ -84,10 +84,10 @@ function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
                 className="text-left underline decoration-edge underline-offset-2"
               >
                 {PARTS[way.parts] ?? "as it is"}, {RELEASE_WORDS[way.release].name},{" "}
-                {FINISH_WORDS[way.finish]}
+                {FINISH_WORDS[way.finish].name}
               </button>
             </td>
-            <td className="w-12 text-right font-semibold">{panelTime(way.answer.hold_min)}</td>
+            <td className="w-12 text-right font-semibold">{cookTime(way.answer.hold_min)}</td>
             <td className="w-32 text-right">
               {way.spare_s >= 0
                 ? `${spokenTime(way.spare_s / 60)} to spare`

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { type Body, type PlanOut, troubleOf } from "@/api/client";
 import { useSauce, useSides } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { gramsText, panelTime, spanText, type Units } from "@/lib/format";
+import { smallMass, spanText, type Units } from "@/lib/format";
 import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
@@ -37,16 +37,16 @@ function Sauce({ bench, plan, units }: Props) {
   return (
     <div className="flex flex-col gap-1">
       <MeasureField
-        label="in the pot"
+        label="liquid left in the pot"
         value={volume}
         placeholder={left_in_pot}
         problem={error ? troubleOf(error) : null}
         onChange={setVolume}
       />
       <div className="grid grid-cols-2 gap-x-3">
-        <Pick label="boil down to" value={left} options={SHARES} onChange={setLeft} />
+        <Pick label="reduce to" value={left} options={SHARES} onChange={setLeft} />
         <Pick
-          label="body"
+          label="thickness"
           value={body}
           options={BODIES}
           onChange={(value) => setBody(value as Body)}
@@ -55,10 +55,11 @@ function Sauce({ bench, plan, units }: Props) {
       {data && !error && (
         <Answered busy={isPlaceholderData}>
           <p data-testid="sauce">
-            Skim the fat. {spanText([data.reduction.heat_s + data.reduction.boil_s])} on the sear
-            setting leave {data.reduction.left_shown[units]}; then{" "}
-            {gramsText([data.slurry.starch_kg])} of starch stirred into cold water, or{" "}
-            {gramsText([data.slurry.potatoes_kg])} of mashed potato. Salt it last.
+            Skim the fat. {spanText([data.reduction.heat_s + data.reduction.boil_s])} uncovered on
+            the sear setting leave {data.reduction.left_shown[units]}. Then stir{" "}
+            {smallMass([data.slurry.starch_kg], units)} of starch with cold water into a slurry and
+            simmer it in, or use {smallMass([data.slurry.potatoes_kg], units)} of mashed potato.
+            Salt it last.
           </p>
         </Answered>
       )}
@@ -97,7 +98,7 @@ function Sides({ holdMin }: { holdMin: number }) {
                 ? side.vessel
                   ? `with it, ${side.vessel}`
                   : "with it"
-                : `own run, ${panelTime(side.hold_min)}`}
+                : `cook separately, ${side.hold_min} min`}
             </td>
           </tr>
         ))}

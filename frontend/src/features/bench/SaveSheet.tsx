@@ -33,7 +33,7 @@ export function SaveSheet({ bench, onClose }: Props) {
       { id, seen, name, personId: cook || null, inputs: bench.inputs },
       {
         onSuccess: (plan) => {
-          navigate(`/?${wishToAddress(bench.wish, plan.id)}`, { replace: true });
+          navigate(`/plan?${wishToAddress(bench.wish, plan.id)}`, { replace: true });
           onClose();
         },
       },
@@ -41,7 +41,7 @@ export function SaveSheet({ bench, onClose }: Props) {
   };
 
   return (
-    <Sheet title={bench.planId ? "Save changes" : "Save this plan"} open onClose={onClose}>
+    <Sheet title={bench.planId ? "Save changes" : "Save plan"} open onClose={onClose}>
       <form
         className="flex flex-col gap-3"
         onSubmit={(event) => {
@@ -85,7 +85,7 @@ export function SaveSheet({ bench, onClose }: Props) {
             onTheirs={() => {
               if (!stored.data) return;
               noteSeen(stored.data.id, stored.data.version);
-              navigate(`/?${wishToAddress(wishFromPlan(stored.data.inputs), stored.data.id)}`);
+              navigate(`/plan?${wishToAddress(wishFromPlan(stored.data.inputs), stored.data.id)}`);
               onClose();
             }}
           />

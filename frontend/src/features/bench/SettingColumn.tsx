@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Link } from "wouter";
 import type { CutOut, PlanOut, Problem, ReleaseMethod, School } from "@/api/client";
+import { useUnits } from "@/api/queries";
 import { Cautions } from "@/features/bench/Cautions";
 import { Habits, Hold } from "@/features/bench/Hold";
 import { SaveSheet } from "@/features/bench/SaveSheet";
@@ -8,7 +9,7 @@ import { StoredNote } from "@/features/bench/StoredNote";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
 import { WhyBeside } from "@/features/bench/Why";
 import { addDish } from "@/lib/day";
-import { type Units, unitsOf } from "@/lib/format";
+import { pressureText, type Units, unitsOf } from "@/lib/format";
 import type { Rack, Wish } from "@/lib/wish";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
 import { CookNow } from "@/parts/CookNow";
@@ -34,27 +35,27 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
   return (
     <section
       aria-labelledby="set-title"
-      className="order-2 flex flex-col gap-1.5 px-4 py-2 lg:order-none lg:overflow-y-auto"
+      className="order-2 flex flex-col gap-1 px-4 py-0.5 lg:order-none lg:overflow-y-auto"
     >
-      <div className="flex items-center justify-between">
+      <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-0.5">
         <h2 id="set-title" className="font-semibold text-[0.9375rem] text-pencil">
-          Set
+          Set your cooker to
         </h2>
-        <div className="flex gap-2">
+        <div className="plan-actions flex w-full flex-wrap gap-2 whitespace-nowrap text-[0.875rem]">
           {plan && !bench.stale && bench.inputs && (
             <CookNow name={dishName(plan, cut)} plan={bench.inputs} wait={!ready} />
           )}
           {plan && !bench.stale && bench.inputs && (
             <Link
-              href="/day"
+              href="/schedule"
               onClick={() => bench.inputs && addDish(dishName(plan, cut), bench.inputs)}
-              className="min-h-8 rounded-sm border border-edge px-3 py-1 font-medium hover:border-ink"
+              className="min-h-8 rounded-sm border border-edge px-2 py-1 font-medium hover:border-ink"
             >
-              To the Day
+              Add to schedule
             </Link>
           )}
           <Button disabled={!ready} onClick={() => setSaving(true)}>
-            {bench.planId ? "Save changes" : "Save this plan"}
+            {bench.planId ? "Save changes" : "Save plan"}
           </Button>
         </div>
       </div>
@@ -102,7 +103,7 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
       <MeasureField
         label="liquid"
         value={wish.liquid}
-        placeholder={shown ? shown.school_shown[units] : "by the school"}
+        placeholder={shown ? shown.school_shown[units] : "usual amount"}
         other={shown?.shown[wish.liquid && liquidUnits === "us" ? "metric" : otherUnits(units)]}
         problem={liquid ? { message: liquid.message, hint: liquid.hint ?? null } : null}
         onChange={(text) => change({ liquid: text }, "type")}
@@ -115,18 +116,18 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
       />
       <div className="grid grid-cols-2 items-end gap-x-3 gap-y-1">
         <Pick
-          label="school of liquid"
+          label="liquid style"
           value={school}
           options={optionsOf(SCHOOL_WORDS)}
           onChange={(value) => change({ school: value as School, liquid: "", rack: null })}
           aside={null}
         />
         <Pick
-          label="rack"
+          label="trivet"
           value={wish.rack ?? plan?.setting.rack ?? ""}
           options={plan ? optionsOf(RACK_WORDS) : [BY_SCHOOL, ...optionsOf(RACK_WORDS)]}
           onChange={(value) => change({ rack: value ? (value as Rack) : null, liquid: "" })}
-          aside={<WhyBeside plan={plan} about={["rack"]} of="rack" />}
+          aside={<WhyBeside plan={plan} about={["rack"]} of="trivet" />}
         />
         <Pick
           label="release"
@@ -136,7 +137,7 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
           aside={<WhyBeside plan={plan} about={["release"]} of="release" />}
         />
         <Pick
-          label="level"
+          label="pressure"
           value={wish.level}
           options={LEVELS}
           onChange={(value) => change({ level: value as Wish["level"] })}
@@ -156,12 +157,13 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
 
 /** The pressure as the manual gives it. */
 function OwnPressure({ bench }: { bench: Bench }) {
+  const units = useUnits();
   const trouble = troubleAt(bench.problem, "gauge");
   return (
     <MeasureField
-      label="pressure"
+      label="own pressure"
       value={bench.wish.gauge}
-      placeholder="75 kPa or 11 psi"
+      placeholder={pressureText(75, units)}
       problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
       onChange={(gauge) => bench.change({ gauge }, "type")}
     />
@@ -169,12 +171,12 @@ function OwnPressure({ bench }: { bench: Bench }) {
 }
 
 /** Before there is a plan, the rack is the school's. */
-const BY_SCHOOL = { value: "", name: "by the school" };
+const BY_SCHOOL = { value: "", name: "usual" };
 
 const LEVELS = [
   { value: "high", name: "high" },
   { value: "low", name: "low" },
-  { value: "own", name: "as I type it" },
+  { value: "own", name: "custom" },
 ];
 
 /** "high pressure", or the pressure that was typed. */
@@ -203,7 +205,7 @@ function ReleaseMinutes({ bench, method }: { bench: Bench; method: ReleaseMethod
 const WAITS: Partial<Record<ReleaseMethod, { label: string; usual: number }>> = {
   timed: { label: "wait", usual: 10 },
   soak: { label: "soak", usual: 30 },
-  keep_warm: { label: "warm for", usual: 45 },
+  keep_warm: { label: "keep warm for", usual: 45 },
 };
 
 function otherUnits(units: Units): Units {
@@ -223,11 +225,11 @@ function releaseMinutes(plan: PlanOut): string {
   const add = (kind: string, words: (minutes: number) => string) => {
     if (minutes(kind) > 0) parts.push(words(minutes(kind)));
   };
-  add("natural_release", (n) => `${n} min till the pin drops`);
-  add("waiting", (n) => `a wait of ${n} min`);
-  add("venting", (n) => `venting ${n} min${plan.release?.pulses ? " in short pulses" : ""}`);
-  add("keeping_warm", (n) => `kept warm ${n} min`);
-  add("soaking", (n) => `soaking ${n} min`);
+  add("natural_release", (n) => `${n} min until the pin drops`);
+  add("waiting", (n) => `wait ${n} min`);
+  add("venting", (n) => `release ${n} min${plan.release?.pulses ? " in short bursts" : ""}`);
+  add("keeping_warm", (n) => `keep warm ${n} min`);
+  add("soaking", (n) => `rest in the liquid ${n} min`);
   return `${parts.join("; ")}.`;
 }
 

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from "react";
 import { useRecomputed, useSavePlan, useStoredPlan } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { panelTime, spokenTime } from "@/lib/format";
+import { cookTime, spokenTime } from "@/lib/format";
 import { noteFirst } from "@/lib/seen";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { Button } from "@/ui/Button";
@@ -28,7 +28,7 @@ export function StoredNote({ planId, bench }: Props) {
   if (stored.isError) {
     return (
       <p className="border-care border-l-4 pl-2">
-        The plan this came from was deleted. What stands here is kept; save it anew.
+        The saved plan was deleted. What you see is kept; save it as a new plan.
       </p>
     );
   }
@@ -38,15 +38,15 @@ export function StoredNote({ planId, bench }: Props) {
   return (
     <div className="border-rule border-y py-1 text-[0.875rem]" data-testid="stored">
       <p className="break-words">
-        <strong className="font-semibold">{name}</strong>, stored as{" "}
-        <span className="font-semibold">{panelTime(results.setting.hold_min)}</span>,{" "}
-        {spokenTime(results.lid_on_to_open_s / 60)} in all
-        {untouched ? "." : "; changed here, not saved yet."}
+        <strong className="font-semibold">{name}</strong>, saved as{" "}
+        <span className="font-semibold">{cookTime(results.setting.hold_min)}</span>,{" "}
+        {spokenTime(results.lid_on_to_open_s / 60)} total time
+        {untouched ? "." : "; changed, not saved yet."}
       </p>
       {untouched && differences.length > 0 && (
         <div className="mt-1 border-care border-l-4 pl-2">
           <p>
-            Worked out anew it differs
+            Recalculated, it differs
             {engine_version === fresh.data?.engine_version ? "" : " (newer version)"}:
           </p>
           <ul>
@@ -62,7 +62,7 @@ export function StoredNote({ planId, bench }: Props) {
               save.mutate({ id: planId, seen: version, name, personId: person_id, inputs })
             }
           >
-            Store the new numbers
+            Save the new numbers
           </Button>
           {save.error && <p role="alert">{save.error.message}</p>}
         </div>

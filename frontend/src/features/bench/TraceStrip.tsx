@@ -29,11 +29,11 @@ export function TraceStrip({ bench, units, stale }: Props) {
     : NONE;
   const [ref, width] = useWidth<HTMLDivElement>(1200);
   return (
-    <section aria-label="The trace" className="border-ink border-t-2 px-3 pb-1">
+    <section aria-label="Pressure and temperature" className="border-ink border-t-2 px-3 pb-1">
       <div className="-mt-[15px] flex items-center justify-between gap-2">
         {plan && (
           <div className="hidden items-center gap-3 bg-paper pr-2 lg:flex">
-            <Tick label="lay the other releases over it" on={laid} onChange={setLaid} />
+            <Tick label="compare other releases" on={laid} onChange={setLaid} />
             <span className="text-[0.8125rem] text-pencil">
               {others.map((other, index) => `${LINES[index]}: ${other.name}`).join("; ")}
             </span>
@@ -42,23 +42,23 @@ export function TraceStrip({ bench, units, stale }: Props) {
         <p className="ml-auto w-fit bg-paper px-2 font-dial font-semibold text-[1.125rem] sm:text-[1.25rem]">
           {plan ? (
             <>
-              lid on to lid off{" "}
+              total time, lid on to lid off{" "}
               <span data-testid="total">{spokenTime(plan.lid_on_to_open_s / 60)}</span>{" "}
               <WhyMark of="total">
                 <ul>
                   {plan.phases.map((phase) => (
                     <li key={phase.kind}>
-                      {PHASE_WORDS[phase.kind]}: {spokenTime(phase.duration_s / 60)}
+                      {PHASE_WORDS[phase.kind].name}: {spokenTime(phase.duration_s / 60)}
                     </li>
                   ))}
                 </ul>
                 <p className="mt-1 text-pencil">
-                  All of it is in the total: heating up and letting the pressure go cook too.
+                  The total includes coming to pressure and the release. Both cook the meat too.
                 </p>
               </WhyMark>
             </>
           ) : (
-            "the trace"
+            "the chart"
           )}
         </p>
       </div>
@@ -77,7 +77,7 @@ export function TraceStrip({ bench, units, stale }: Props) {
         <ul className="sr-only" aria-label="other releases">
           {others.map((other) => (
             <li key={other.name}>
-              {other.name}: hold {spokenTime(other.plan.setting.hold_min)}, lid off after{" "}
+              {other.name}: cook time {spokenTime(other.plan.setting.hold_min)}, lid off after{" "}
               {spokenTime(other.plan.lid_on_to_open_s / 60)}
             </li>
           ))}

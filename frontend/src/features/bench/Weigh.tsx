@@ -28,9 +28,9 @@ export function Weigh({ units, onMass, onClose }: Props) {
         <span className="text-pencil">{sayState(scale.isError, scale.data?.settled, lies)}</span>
       </p>
       <div className="mt-1 flex flex-wrap gap-1.5">
-        <Button onClick={() => tare.mutate()}>Zero it</Button>
+        <Button onClick={() => tare.mutate()}>Set to zero</Button>
         <Button strong disabled={!lies || !scale.data?.settled} onClick={onClose}>
-          Take this weight
+          Use this weight
         </Button>
       </div>
       <PutOn units={units} />
@@ -42,7 +42,7 @@ export function Weigh({ units, onMass, onClose }: Props) {
 const LEAST_KG = 0.05;
 
 function sayState(lost: boolean, settled: boolean | undefined, lies: boolean): string {
-  if (lost) return "the scale does not answer; type the weight";
+  if (lost) return "The scale does not answer. Type the weight.";
   if (!lies) return "nothing on it";
   return settled ? "steady" : "settling …";
 }
@@ -72,7 +72,7 @@ function PutOn({ units }: { units: Units }) {
           className="w-24 rounded-sm border border-edge bg-sheet px-2 py-1 placeholder:text-pencil"
         />
       </label>
-      <Button type="submit">Lay it on</Button>
+      <Button type="submit">Put it on</Button>
       {trouble && (
         <p role="alert" className="basis-full border-care border-l-4 pl-2">
           <strong>{trouble.message}</strong> {trouble.hint}

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { type CutOut, type PlanOut, type Texture, troubleOf } from "@/api/client";
-import { useOpened, useStopped } from "@/api/queries";
+import { useOpened, useStopped, useUnits } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { panelTime, spokenTime } from "@/lib/format";
+import { cookTime, spokenTime, temperatureText } from "@/lib/format";
 import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
@@ -34,13 +34,13 @@ function Opened({ bench, plan, cut }: Props) {
     probe.trim() || null,
   );
   const options = [
-    { value: "", name: "how does it look?" },
+    { value: "", name: "How does it look?" },
     ...(cut?.ladder ?? []).map(({ texture, looks }) => ({ value: texture, name: looks })),
   ];
   return (
     <div>
       <Pick
-        label={`opened after ${panelTime(plan.setting.hold_min)}`}
+        label={`opened after ${plan.setting.hold_min} min`}
         value={seen}
         options={options}
         onChange={setSeen}
@@ -48,9 +48,9 @@ function Opened({ bench, plan, cut }: Props) {
       {!seen && (
         <div className="mt-1">
           <MeasureField
-            label="or probe"
+            label="or thermometer"
             value={probe}
-            placeholder="88 °C in the middle"
+            placeholder="at the center"
             problem={error ? troubleOf(error) : null}
             onChange={setProbe}
           />
@@ -61,8 +61,8 @@ function Opened({ bench, plan, cut }: Props) {
           <p data-testid="opened">
             <strong className="font-semibold">{STEPS[data.step]}</strong>{" "}
             {data.step === "put_back" &&
-              `Lid on, ${panelTime(data.hold_min)} more; open again in ${spokenTime(data.more_s / 60)}. `}
-            {data.advice} Next time set {panelTime(data.next_hold_min)}.
+              `Cook ${data.hold_min} min more. It is open again in ${spokenTime(data.more_s / 60)}. `}
+            {data.advice} Next time set {cookTime(data.next_hold_min)}.
           </p>
         </Answered>
       )}
@@ -72,17 +72,18 @@ function Opened({ bench, plan, cut }: Props) {
 
 const STEPS: Record<string, string> = {
   done: "It is done.",
-  put_back: "Put it back.",
-  rescue: "Softer than you wished.",
+  put_back: "Cook it longer.",
+  rescue: "Softer than you wanted.",
 };
 
 function Stopped({ bench }: { bench: Bench }) {
+  const units = useUnits();
   const [at, setAt] = useState("");
   const [since, setSince] = useState("");
   const { data, isPlaceholderData } = useStopped(bench.stale ? null : bench.settled, at, since);
   return (
     <div>
-      <p className="text-[0.8125rem] text-pencil leading-tight">the pot stopped by itself</p>
+      <p className="text-[0.8125rem] text-pencil leading-tight">the cooker stopped on its own</p>
       <div className="grid grid-cols-[auto_1fr] items-center gap-x-2 gap-y-1">
         <Minutes label="minutes after lid on" value={at} onChange={setAt} />
         <span>min after lid on</span>
@@ -94,8 +95,8 @@ function Stopped({ bench }: { bench: Bench }) {
           <p data-testid="stopped">
             {data.advice}{" "}
             {data.step === "go_on" &&
-              `Set ${panelTime(data.hold_min)}; open in ${spokenTime(data.more_s / 60)}. `}
-            The middle is at about {Math.round(data.core_temp_c)} °C.
+              `Set ${data.hold_min} min. It opens in ${spokenTime(data.more_s / 60)}. `}
+            The center is at about {temperatureText(data.core_temp_c, units)}.
           </p>
         </Answered>
       )}

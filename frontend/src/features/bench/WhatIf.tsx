@@ -1,7 +1,7 @@
 import type { AlternativeOut, ReleaseMethod, School, Texture, WhatIfOut } from "@/api/client";
 import { useWhatIf } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { panelTime, spokenTime, type Units, unitsOf } from "@/lib/format";
+import { cookTime, spokenTime, type Units, unitsOf } from "@/lib/format";
 import { isFree, WHAT_IF_KEYS } from "@/lib/keys";
 import type { Wish } from "@/lib/wish";
 import {
@@ -9,7 +9,7 @@ import {
   LYING_WORDS,
   RELEASE_WORDS,
   SCHOOL_WORDS,
-  TEXTURE_WORDS,
+  tendernessOf,
 } from "@/lib/words";
 
 interface Props {
@@ -19,8 +19,8 @@ interface Props {
 /** The same cook with one thing different; what can be set here can be taken over with one click. */
 export function WhatIf({ bench }: Props) {
   const { data, isError, isPlaceholderData } = useWhatIf(bench.stale ? null : bench.settled);
-  if (isError) return <p className="text-[0.875rem]">The app does not answer just now.</p>;
-  if (!data) return <p className="text-[0.875rem] text-pencil">Working it out …</p>;
+  if (isError) return <p className="text-[0.875rem]">The app does not answer right now.</p>;
+  if (!data) return <p className="text-[0.875rem] text-pencil">Calculating …</p>;
   const units = unitsOf(bench.wish.thickness, "metric");
   const possible = data.alternatives.filter((item) => item.answer);
   const refused = data.alternatives.filter((item) => !item.answer);
@@ -38,7 +38,7 @@ export function WhatIf({ bench }: Props) {
       <table
         className={`w-full text-[13.5px] ${isPlaceholderData ? "stale" : ""}`}
         aria-busy={isPlaceholderData}
-        aria-label="what changes if"
+        aria-label="what if"
         aria-keyshortcuts={numbered.length > 0 ? `1 to ${numbered.length}` : undefined}
         onKeyDown={byKey}
       >
@@ -48,10 +48,10 @@ export function WhatIf({ bench }: Props) {
               if it is
             </th>
             <th className="w-16 text-right font-normal" scope="col">
-              hold
+              cook time
             </th>
             <th className="w-24 text-right font-normal" scope="col">
-              in all
+              total time
             </th>
           </tr>
         </thead>
@@ -79,9 +79,9 @@ function EarlyOut({ early, units }: { early: NonNullable<WhatIfOut["early_out"]>
       .join("; ");
   return (
     <p data-testid="early-out" className="mb-1 border-rule border-b pb-1 text-[0.875rem]">
-      <strong className="font-semibold">Or in two cycles:</strong> open after{" "}
-      {panelTime(early.first_min)} with a quick release and take out what is done ({named(true)}).
-      Close again for {panelTime(early.second_min)} with the rest ({named(false)}). In all{" "}
+      <strong className="font-semibold">Or in two steps:</strong> open after{" "}
+      {cookTime(early.first_min)} with a quick release and take out what is done ({named(true)}).
+      Close again for {cookTime(early.second_min)} with the rest ({named(false)}). In all{" "}
       {spokenTime(early.done_s / 60)}, and each comes out as you want it.
     </p>
   );
@@ -95,7 +95,7 @@ interface RowProps {
 }
 
 function Row({ item, number, bench }: RowProps) {
-  const name = nameOf(item);
+  const name = nameOf(item, bench.wish.cut);
   const patch = patchOf(item, bench);
   return (
     <tr className="border-rule border-t align-baseline">
@@ -104,7 +104,7 @@ function Row({ item, number, bench }: RowProps) {
         {patch && item.answer ? (
           <button
             type="button"
-            title="take this over"
+            title="use this"
             onClick={() => bench.change(patch)}
             className="text-left underline decoration-edge underline-offset-2"
           >
@@ -117,12 +117,12 @@ function Row({ item, number, bench }: RowProps) {
       </td>
       {item.answer ? (
         <>
-          <td className="text-right font-semibold">{panelTime(item.answer.hold_min)}</td>
+          <td className="text-right font-semibold">{cookTime(item.answer.hold_min)}</td>
           <td className="text-right">{spokenTime(item.answer.lid_on_to_open_s / 60)}</td>
         </>
       ) : (
         <td className="pl-3 text-pencil" colSpan={2}>
-          does not go
+          does not work
         </td>
       )}
     </tr>
@@ -130,18 +130,18 @@ function Row({ item, number, bench }: RowProps) {
 }
 
 const CUT_WORDS: Record<string, string> = {
-  halved: "each piece halved across its thickness",
-  quartered: "each piece cut in four",
+  halved: "each piece halved through its thickness",
+  quartered: "each piece quartered",
   sections: "cut into sections of three bones",
   frozen: "from the freezer",
 };
 
-function nameOf({ kind, value }: AlternativeOut): string {
+function nameOf({ kind, value }: AlternativeOut, cut: string): string {
   if (kind === "release") return RELEASE_WORDS[value as ReleaseMethod].says;
-  if (kind === "texture") return TEXTURE_WORDS[value as Texture];
+  if (kind === "texture") return tendernessOf(value as Texture, cut);
   if (kind === "school") return SCHOOL_WORDS[value as School].name;
   if (kind === "level") return `${value} pressure`;
-  if (kind === "lying") return LYING_WORDS[value as Arrangement];
+  if (kind === "lying") return LYING_WORDS[value as Arrangement].name;
   return CUT_WORDS[kind] ?? `in ${value}`;
 }
 

@@ -24,7 +24,7 @@ export function Why({ plan, stale }: Props) {
         {piece && (
           <li className="py-0.5">
             <strong className="font-semibold">Safe: </strong>
-            The middle is at {piece.core_at_open_shown.metric} ({piece.core_at_open_shown.us}) when
+            The center is at {piece.core_at_open_shown.metric} ({piece.core_at_open_shown.us}) when
             the lid comes off; the safe minimum is {bindUnits(piece.safe_core_shown.metric)} (
             {bindUnits(piece.safe_core_shown.us)}){rest}.{" "}
             <Link href="/guide#number" className="underline">
@@ -51,7 +51,7 @@ function ReasonLine({ plan, reason, labelled = false }: LineProps) {
       {labelled && <strong className="font-semibold">{ABOUT[reason.about]}: </strong>}
       {bindUnits(reason.text)}
       {cooks > 0 && ` From ${cooks} ${cooks === 1 ? "cook" : "cooks"} of yours.`}{" "}
-      <span className="whitespace-nowrap text-pencil">({SOURCE_WORDS[reason.source]})</span>
+      <span className="whitespace-nowrap text-pencil">({SOURCE_WORDS[reason.source]?.name})</span>
     </li>
   );
 }
@@ -82,10 +82,10 @@ export function WhyBeside({ plan, about, of }: BesideProps) {
 const LOG_FACTS: Record<string, string | undefined> = { log: "taste", log_heat: "heat" };
 
 const ABOUT: Record<Reason["about"], string> = {
-  hold: "Hold",
-  range: "Range",
+  hold: "Cook time",
+  range: "Likely range",
   liquid: "Liquid",
-  rack: "Rack",
-  arrangement: "In the pot",
+  rack: "Trivet",
+  arrangement: "In the cooker",
   release: "Release",
 };

@@ -26,7 +26,7 @@ export function useBench() {
 
   useEffect(() => {
     if (raw) keepBench(`?${raw}`);
-    else if (lastBench()) navigate(`/${lastBench()}`, { replace: true });
+    else if (lastBench()) navigate(`/plan${lastBench()}`, { replace: true });
   }, [raw, navigate]);
 
   const { wish, change } = useHeld(raw, inAddress, planId);
@@ -35,10 +35,18 @@ export function useBench() {
   const refusal = query.error instanceof ProblemError ? query.error.problem : null;
   const problem = useSettled(refusal, SETTLE_MS);
   const settled = useRested(inputs, REST_MS);
+  const startAfresh = useCallback(() => {
+    keepBench("");
+    navigate("/plan");
+  }, [navigate]);
   return {
     wish,
     planId,
     change,
+    /** Nothing typed, and nothing remembered of it. */
+    startAfresh,
+    /** Nothing was typed yet, in this address or before. */
+    untouched: raw === "" && !lastBench(),
     inputs,
     /** The same once the hand rests, for questions besides the plan itself. */
     settled,
@@ -70,7 +78,7 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
   const go = useCallback(
     (next: Wish, replace: boolean) => {
       own.current = String(wishToAddress(next, planId));
-      navigate(`/?${own.current}`, { replace });
+      navigate(`/plan?${own.current}`, { replace });
     },
     [navigate, planId],
   );

@@ -55,8 +55,8 @@ export function ConvertView() {
       <div className="mx-auto max-w-5xl px-4 py-5">
         <h1 className="font-bold text-[1.5rem]">Convert</h1>
         <p className="mb-4 max-w-prose">
-          A recipe made for a smoker, oven, slow cooker, grill or stovetop pot goes in; the same
-          recipe for the pot comes out, every change marked as with a pencil.
+          Paste a recipe for a smoker, oven, slow cooker, grill or stovetop. You get the same recipe
+          for your pressure cooker, with every change marked.
         </p>
         <div className="grid gap-8 lg:grid-cols-2">
           <Intake pot={firstPot} onOpen={open} />
@@ -70,13 +70,13 @@ export function ConvertView() {
       <p className="p-6" role="alert">
         <strong>This recipe is not here.</strong> It may have been deleted.{" "}
         <a href="/convert" className="underline">
-          Back to the library
+          Back to your recipes
         </a>
       </p>
     );
   }
   if (!draft || !household.data || !firstPot) {
-    return <p className="p-6 text-pencil">Fetching the recipe …</p>;
+    return <p className="p-6 text-pencil">Loading the recipe …</p>;
   }
   const here = draft.pot ? draft : { ...draft, pot: firstPot };
   return (

@@ -52,10 +52,10 @@ export function Intake({ pot, onOpen }: Props) {
   return (
     <section aria-labelledby={`${id}-title`}>
       <h2 id={`${id}-title`} className="font-semibold text-[1.125rem]">
-        Bring a recipe
+        Add a recipe
       </h2>
       <label htmlFor={id} className="text-pencil">
-        Paste it, or drop its file here: text, Markdown, a saved web page, JSON-LD
+        Paste it, or drop a file here: text, Markdown, a saved web page, JSON-LD
       </label>
       <textarea
         id={id}
@@ -82,7 +82,7 @@ export function Intake({ pot, onOpen }: Props) {
       )}
       {twins && (
         <p role="status" className="border-care border-l-4 bg-care-wash px-2 py-1">
-          The library has it already:{" "}
+          You already have it:{" "}
           {twins.read.twins.map((twin) => (
             <Link key={twin.id} href={`/convert?recipe=${twin.id}`} className="mr-2 underline">
               {twin.title}

@@ -52,11 +52,11 @@ export function KeepForm({ draft, onChange }: Props) {
         className="w-44 rounded-sm border border-edge bg-sheet px-2 py-0.5 placeholder:text-pencil"
       />
       <Button onClick={() => save()} disabled={keep.isPending}>
-        {draft.id ? "Keep the changes" : "Keep in the library"}
+        {draft.id ? "Save changes" : "Save recipe"}
       </Button>
       {keep.isSuccess && (
         <span role="status" className="text-safe">
-          kept
+          saved
         </span>
       )}
       {isStale(keep.error) && there.data && (

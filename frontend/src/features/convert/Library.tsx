@@ -18,7 +18,7 @@ export function Library({ draft }: { draft: Draft | null }) {
     <section aria-labelledby={`${id}-title`}>
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h2 id={`${id}-title`} className="font-semibold text-[1.125rem]">
-          Library
+          Your recipes
         </h2>
         <div>
           <label htmlFor={id} className="mr-2 text-pencil">
@@ -45,7 +45,7 @@ export function Library({ draft }: { draft: Draft | null }) {
       )}
       {draft && draft.id === null && (
         <p className="mt-1 border-edge border-l-4 pl-2 text-[0.875rem]">
-          Not kept yet:{" "}
+          Not saved yet:{" "}
           <Link href="/convert?recipe=draft" className="underline">
             {draft.recipe.title}
           </Link>
@@ -53,15 +53,15 @@ export function Library({ draft }: { draft: Draft | null }) {
       )}
       {library.isError && (
         <p role="alert" className="border-care border-l-4 pl-2">
-          <strong>The app does not answer.</strong> Start it again; the recipes are on disk.
+          <strong>The app does not answer.</strong> Start it again. Your recipes are safe on disk.
         </p>
       )}
       {library.data && found.length === 0 && (
         <p className="mt-1 text-pencil">
-          {search || tag ? "No recipe has these words." : "No recipe is kept yet."}
+          {search || tag ? "No recipe has these words." : "No recipe is saved yet."}
         </p>
       )}
-      <ul className="mt-2 border-rule border-t" aria-label="kept recipes">
+      <ul className="mt-2 border-rule border-t" aria-label="saved recipes">
         {found.map((recipe) => (
           <li
             key={recipe.id}

@@ -78,10 +78,10 @@ const WHEN_WORDS: Record<ConvertedOut["lines"][number]["when"], string> = {
   cure: "cure or brine",
   season: "to season",
   sear: "first",
-  pot: "in the pot",
+  pot: "in the cooker",
   top: "on top, last",
-  own_run: "its own run",
+  own_run: "cook separately",
   after: "after pressure",
   finish: "with the finish",
-  beside: "beside it",
+  beside: "to serve",
 };

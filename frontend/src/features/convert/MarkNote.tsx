@@ -37,7 +37,7 @@ export function MarkWord({ mark, open, onOpen, onOverrule }: Props) {
       onKeyDown={keys}
       className={`min-h-6 whitespace-nowrap font-dial font-semibold text-[0.875rem] underline decoration-dotted underline-offset-4 ${mark.overruled ? "text-care" : "text-ink"}`}
     >
-      {mark.overruled ? "left as it was" : mark.does}
+      {mark.overruled ? "left unchanged" : mark.does}
     </button>
   );
 }
@@ -61,7 +61,7 @@ export function MarkNote({ mark, open, onOverrule }: Props) {
       data-testid="mark-reason"
       aria-live="polite"
     >
-      {mark.reason} <span className="text-pencil">({SOURCE_WORDS[mark.source_kind]})</span>
+      {mark.reason} <span className="text-pencil">({SOURCE_WORDS[mark.source_kind]?.name})</span>
       {mark.caution && (
         <p className="mt-1 border-care border-l-4 bg-care-wash px-2 font-medium">{mark.caution}</p>
       )}
@@ -71,7 +71,7 @@ export function MarkNote({ mark, open, onOverrule }: Props) {
           onMouseDown={(event) => event.preventDefault()}
           onClick={() => onOverrule(mark.mark_id, !mark.overruled)}
         >
-          {mark.overruled ? "Take the change" : "Leave it as it was"}
+          {mark.overruled ? "Use the change" : "Leave it unchanged"}
         </Button>
       )}
     </div>

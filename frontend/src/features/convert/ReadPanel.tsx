@@ -1,7 +1,7 @@
 import type { ConvertedOut, KeptPotOut, Problem, SourceMethod, Texture } from "@/api/client";
 import { useCatalogue } from "@/api/queries";
 import type { Answers, Draft } from "@/features/convert/draft";
-import { METHOD_WORDS } from "@/lib/words";
+import { METHOD_WORDS, namesOf } from "@/lib/words";
 import { Pick } from "@/ui/Pick";
 import { TextField } from "@/ui/TextField";
 
@@ -30,7 +30,7 @@ export function ReadPanel({ draft, pots, understood, problem, onChange }: Props)
         <MeatFields {...fields} problem={problem} />
         <MethodFields {...fields} />
         <TextField
-          label="plates"
+          label="servings"
           value={choices.plates ? String(choices.plates) : ""}
           placeholder={understood?.plates ? String(understood.plates) : "as it is"}
           onChange={(value) =>
@@ -38,7 +38,7 @@ export function ReadPanel({ draft, pots, understood, problem, onChange }: Props)
           }
         />
         <Pick
-          label="in the pot"
+          label="in the cooker"
           value={draft.pot}
           options={pots.map((kept) => ({ value: kept.id, name: kept.pot.name }))}
           onChange={(pot) => onChange({ ...draft, pot })}
@@ -64,7 +64,7 @@ function Questions({ draft, understood }: { draft: Draft; understood: Understood
       )}
       {questions.length > 0 && (
         <strong className="font-semibold">
-          {many} not in the recipe; until you say, the guess stands:{" "}
+          {many} not in the recipe. Until you answer, this is assumed:{" "}
           {questions.map((item) => item.text).join(" ")}
         </strong>
       )}
@@ -142,9 +142,9 @@ function MethodFields({ answers, understood, asked, answer }: FieldProps) {
     <>
       <Asked on={asked.has("method")}>
         <Pick
-          label="was cooked"
+          label="original method"
           value={answers.method ?? understood?.method ?? ""}
-          options={METHODS}
+          options={methods()}
           onChange={(value) => answer({ method: value ? (value as SourceMethod) : null })}
         />
       </Asked>
@@ -158,7 +158,7 @@ function MethodFields({ answers, understood, asked, answer }: FieldProps) {
       </Asked>
       <Asked on={asked.has("texture")}>
         <Pick
-          label="how soft"
+          label="tenderness"
           value={answers.texture ?? understood?.texture ?? ""}
           options={rungs}
           onChange={(value) => answer({ texture: value as Texture })}
@@ -183,18 +183,15 @@ function boneWord(bone: boolean | null | undefined): string {
 }
 
 function minutesOf(understood: Understood | undefined): string {
-  if (!understood || understood.method_low_min === null) return "not said";
+  if (!understood || understood.method_low_min === null) return "not given";
   const { method_low_min: low, method_high_min: high } = understood;
   return low === high ? String(low) : `${low}–${high}`;
 }
 
 const BONES = [
-  { value: "", name: "as is usual" },
+  { value: "", name: "usual" },
   { value: "in", name: "bone in" },
   { value: "out", name: "boneless" },
 ];
 
-const METHODS = [
-  { value: "", name: "not said" },
-  ...Object.entries(METHOD_WORDS).map(([value, name]) => ({ value, name })),
-];
+const methods = () => [{ value: "", name: "not given" }, ...namesOf(METHOD_WORDS)];

@@ -3,7 +3,7 @@ import { Link } from "wouter";
 import type { ConvertedOut, ConvertIn, ExportFormat } from "@/api/client";
 import { useExport } from "@/api/recipes";
 import { addDish, recipeCard } from "@/lib/day";
-import { panelTime, spokenTime, type Units } from "@/lib/format";
+import { cookTime, cookTimes, spokenTime, type Units } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { RELEASE_WORDS } from "@/lib/words";
 import { CookNow } from "@/parts/CookNow";
@@ -19,22 +19,22 @@ interface Props {
 /** What it comes to: the setting, the cross-check, the way on, and what to buy. */
 export function Result({ converted, wish, units, title }: Props) {
   const { setting, check } = converted;
-  const bench = `/?${wishToAddress(wishFromPlan(converted.wish), null)}`;
+  const bench = `/plan?${wishToAddress(wishFromPlan(converted.wish), null)}`;
   return (
-    <section aria-label="what it comes to" className="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-2">
+    <section aria-label="result" className="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-2">
       <div>
         <p className="font-bold font-dial text-[3.5rem] leading-none" data-testid="converted-hold">
-          {panelTime(setting.hold_min)}
+          {cookTime(setting.hold_min)}
         </p>
         <p className="font-semibold">
-          {spokenTime(setting.hold_min)} at high pressure, between {panelTime(setting.hold_low_min)}{" "}
-          and {panelTime(setting.hold_high_min)}
+          {spokenTime(setting.hold_min)} at high pressure, likely range{" "}
+          {cookTimes(setting.hold_low_min, setting.hold_high_min)}
         </p>
         <p>
-          {setting.liquid_shown[units]} of liquid{setting.runs > 1 ? " in each run" : ""}; release:{" "}
-          {RELEASE_WORDS[setting.release].name}; lid on to lid off{" "}
+          {setting.liquid_shown[units]} of liquid{setting.runs > 1 ? " in each batch" : ""};{" "}
+          {RELEASE_WORDS[setting.release].name}; total time{" "}
           {spokenTime(setting.lid_on_to_open_s / 60)}
-          {setting.runs > 1 ? `, ${setting.runs} runs` : ""}.
+          {setting.runs > 1 ? `, ${setting.runs} batches` : ""}.
         </p>
         {check && (
           <p className="mt-1 text-[0.875rem]" data-testid="check">
@@ -59,12 +59,12 @@ export function Result({ converted, wish, units, title }: Props) {
         )}
       </div>
       <Tabs.Root defaultValue="on" className="print:hidden">
-        <Tabs.List aria-label="the way on" className="flex gap-4">
+        <Tabs.List aria-label="next" className="flex gap-4">
           <Tabs.Trigger value="on" className={TAB}>
-            From here
+            Next
           </Tabs.Trigger>
           <Tabs.Trigger value="shop" className={TAB}>
-            What to buy
+            Shopping list
           </Tabs.Trigger>
         </Tabs.List>
         <Tabs.Content value="on" className="flex flex-col gap-2 pt-2">
@@ -73,14 +73,14 @@ export function Result({ converted, wish, units, title }: Props) {
               href={bench}
               className="inline-block rounded-sm border border-ink bg-ink px-3 py-1 font-medium text-paper"
             >
-              To the Bench
+              Open in Plan
             </Link>{" "}
             <Link
-              href="/day"
+              href="/schedule"
               onClick={() => addDish(title, converted.wish, converted)}
               className="inline-block rounded-sm border border-edge px-3 py-1 font-medium"
             >
-              To the Day
+              Add to schedule
             </Link>{" "}
             <CookNow
               name={title}
@@ -136,7 +136,7 @@ function GiveBack({ wish, title }: { wish: ConvertIn; title: string }) {
     );
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <span className="text-pencil">Give it back as</span>
+      <span className="text-pencil">Export as</span>
       {Object.entries(FORMATS).map(([format, { name }]) => (
         <Button key={format} onClick={() => save(format as ExportFormat)}>
           {name}

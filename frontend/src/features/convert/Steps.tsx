@@ -15,7 +15,7 @@ export function Steps({ recipe, converted, ...marks }: Props) {
     <div className="mt-4 grid gap-x-8 gap-y-4 lg:grid-cols-2">
       <section aria-labelledby="old-steps" className="print:hidden">
         <h2 id="old-steps" className="font-semibold text-[1.125rem]">
-          Steps as they were
+          Original steps
         </h2>
         <ol className="mt-1">
           {numbered(recipe.steps).map(({ key, text, index }) => {
@@ -44,9 +44,9 @@ export function Steps({ recipe, converted, ...marks }: Props) {
       </section>
       <section aria-labelledby="new-steps">
         <h2 id="new-steps" className="font-semibold text-[1.125rem]">
-          Steps for the pot
+          Steps for the pressure cooker
         </h2>
-        <ol className="mt-1 list-decimal pl-6" aria-label="steps for the pot">
+        <ol className="mt-1 list-decimal pl-6" aria-label="steps for the pressure cooker">
           {converted.steps.map((step) => (
             <li key={step.text} className="border-rule border-b py-1">
               {step.text}{" "}

@@ -1,6 +1,5 @@
 import type { CookOut } from "@/api/client";
 import { useWorth } from "@/api/cooks";
-import { panelTime } from "@/lib/format";
 
 /** After these the minutes it had are worth something. */
 const STOPPED = new Set(["stopped_hot", "stopped_early"]);
@@ -27,7 +26,7 @@ export function Alarms({ cook }: { cook: CookOut }) {
           {STOPPED.has(alarm.kind) && worth && (
             <p className="font-medium text-[1.0625rem]">
               {worth.advice}
-              {worth.hold_min > 0 && ` Set ${panelTime(worth.hold_min)} for what is missing.`}
+              {worth.hold_min > 0 && ` Set ${worth.hold_min} min for the rest.`}
             </p>
           )}
         </section>

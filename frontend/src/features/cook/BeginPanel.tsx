@@ -29,17 +29,17 @@ export function BeginPanel() {
       {turns.length > 0 && (
         <section aria-labelledby="on-title" className="mt-3">
           <h2 id="on-title" className="font-semibold text-[1.125rem]">
-            Beside the pot now
+            Cooking now
           </h2>
           <TurnList turns={turns} />
         </section>
       )}
       <section aria-labelledby="begin-title" className="mt-4">
         <h2 id="begin-title" className="font-semibold text-[1.125rem]">
-          Begin
+          Start cooking
         </h2>
         <div className="my-1">
-          <Tick label="with the simulated pot" on={connected} onChange={setConnected} />
+          <Tick label="with the simulated cooker" on={connected} onChange={setConnected} />
         </div>
         {trouble && (
           <p role="alert" className="border-care border-l-4 pl-2">
@@ -63,7 +63,7 @@ export function BeginPanel() {
                 onClick={() => start(plan.id)}
                 className="min-h-[2.75rem] rounded-sm border border-ink bg-ink px-4 font-medium text-paper"
               >
-                Cook it
+                Start cooking
               </button>
             </li>
           ))}
@@ -71,8 +71,8 @@ export function BeginPanel() {
         {shelf.data?.plans.length === 0 && (
           <p className="mt-1 text-pencil">
             No plan is saved yet.{" "}
-            <Link href="/" className="underline">
-              Make one on the Bench.
+            <Link href="/plan" className="underline">
+              Make one in Plan.
             </Link>
           </p>
         )}

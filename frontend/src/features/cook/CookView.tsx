@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "wouter";
 import { type CookOut, troubleOf } from "@/api/client";
 import { type Act, newKey, tellOf, useCook, useCookActs, useTurns } from "@/api/cooks";
+import { useUnits } from "@/api/queries";
 import { InkTrace } from "@/drawing/InkTrace";
 import { Alarms } from "@/features/cook/Alarms";
 import { BeginPanel } from "@/features/cook/BeginPanel";
@@ -44,7 +45,7 @@ function Beside({ id }: { id: string }) {
           </Link>
         </p>
       ) : (
-        <p className="text-pencil">Fetching the sheet …</p>
+        <p className="text-pencil">Loading …</p>
       )}
     </div>
   );
@@ -112,7 +113,7 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
           </span>
           {lost && (
             <strong className="text-care">
-              The app does not answer; this device counts on by itself.
+              The app does not answer. This device keeps counting on its own.
             </strong>
           )}
         </p>
@@ -126,9 +127,9 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
         )}
         {over ? (
           <p className="text-[1.375rem]">
-            This sheet is closed.{" "}
+            This cook is over.{" "}
             <Link href={`/log?cook=${cook.id}`} className="underline">
-              It lies in the log.
+              See it in the log.
             </Link>
           </p>
         ) : (
@@ -148,17 +149,17 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
             </Button>
             {last && (
               <Button className="min-h-[3rem]" onClick={undo}>
-                Not yet after all
+                Undo last step
               </Button>
             )}
             <span className="hidden text-[0.875rem] text-pencil sm:inline">
-              {potTells(cook, step) ? "the pot tells when it is so" : "or the space bar"}
+              {potTells(cook, step) ? "the cooker tells when" : "or the space bar"}
             </span>
           </div>
         )}
         {!over && (
           <div className="mt-4 flex flex-wrap items-center justify-between gap-x-8 gap-y-3">
-            <Tick label="ring aloud on this device" on={sound} onChange={setSound} />
+            <Tick label="ring out loud on this device" on={sound} onChange={setSound} />
             <GiveUp cook={cook} act={acts.mutate} />
           </div>
         )}
@@ -183,14 +184,14 @@ function GiveUp({ cook, act }: { cook: CookOut; act: (act: Act) => void }) {
     act({ kind: "tell", event: { kind, key: newKey() } });
   return (
     <span className="flex flex-wrap gap-2 text-[0.875rem]">
-      {untouched && <Button onClick={() => tell("began")}>Start only now</Button>}
+      {untouched && <Button onClick={() => tell("began")}>Start from now</Button>}
       {asked ? (
         <>
-          <Button onClick={() => tell("abandoned")}>Yes, give this cook up</Button>
-          <Button onClick={() => setAsked(false)}>Go on cooking</Button>
+          <Button onClick={() => tell("abandoned")}>Yes, stop this cook</Button>
+          <Button onClick={() => setAsked(false)}>Keep cooking</Button>
         </>
       ) : (
-        <Button onClick={() => setAsked(true)}>Give up</Button>
+        <Button onClick={() => setAsked(true)}>Stop this cook</Button>
       )}
     </span>
   );
@@ -201,9 +202,9 @@ function Ahead({ cook }: { cook: CookOut }) {
   const late = Math.round(cook.forecast.late_s / 60);
   if (cook.ended_at) return null;
   return (
-    <section aria-label="what is still to come">
+    <section aria-label="what is next">
       <p>
-        <span className="text-pencil">on the table at </span>
+        <span className="text-pencil">serve at </span>
         <span className="font-bold font-dial text-[2.125rem]" data-testid="table-at">
           {clockTime(cook.forecast.table_at)}
         </span>
@@ -226,10 +227,11 @@ function Ahead({ cook }: { cook: CookOut }) {
 }
 
 function Sheet({ cook }: { cook: CookOut }) {
+  const units = useUnits();
   const [ref, width] = useWidth<HTMLDivElement>(360);
   return (
     <div ref={ref} className="mt-3 bg-sheet">
-      <InkTrace cook={cook} width={width} />
+      <InkTrace cook={cook} width={width} units={units} />
     </div>
   );
 }

@@ -2,8 +2,9 @@ import { useState } from "react";
 import { type CookOut, type Texture, troubleOf, type Verdict } from "@/api/client";
 import type { Act } from "@/api/cooks";
 import { newKey, useJudge, useProbe } from "@/api/cooks";
+import { useUnits } from "@/api/queries";
 import { LookDrawing } from "@/drawing/LookDrawing";
-import { spokenTime } from "@/lib/format";
+import { spokenTime, temperatureText } from "@/lib/format";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -13,6 +14,7 @@ interface Props {
 
 /** Fork, pull, bone, or a probe: done, back for some minutes, or rescued. */
 export function JudgePanel({ cook, act }: Props) {
+  const units = useUnits();
   const judge = useJudge(cook.id);
   const probe = useProbe(cook.id);
   const [reading, setReading] = useState("");
@@ -32,7 +34,7 @@ export function JudgePanel({ cook, act }: Props) {
               <span>
                 {looks}
                 {texture === cook.plan.texture && (
-                  <span className="text-[0.875rem] text-pencil"> · as wished</span>
+                  <span className="text-[0.875rem] text-pencil"> · what you wanted</span>
                 )}
               </span>
             </button>
@@ -47,29 +49,29 @@ export function JudgePanel({ cook, act }: Props) {
         }}
       >
         <label className="flex items-center gap-2">
-          <span className="text-pencil">or a probe in the middle</span>
+          <span className="text-pencil">or a thermometer at the center</span>
           <input
             value={reading}
-            placeholder="96 °C"
+            placeholder={temperatureText(96, units)}
             maxLength={40}
             onChange={(event) => setReading(event.target.value)}
             className="w-28 rounded-sm border border-edge bg-sheet px-2 py-1 placeholder:text-pencil"
           />
         </label>
-        <Button type="submit">Judge by it</Button>
+        <Button type="submit">Rate by it</Button>
         {cook.connected && (
           <Button
             onClick={() =>
               probe.mutate(undefined, {
-                onSuccess: (found) => setReading(`${found.temp_c} °C`),
+                onSuccess: (found) => setReading(temperatureText(found.temp_c, units)),
               })
             }
           >
-            Read the simulated probe
+            Read the simulated thermometer
           </Button>
         )}
         {probe.data && !probe.data.believable && (
-          <span className="text-care">With the lid on it reads the steam: open first.</span>
+          <span className="text-care">With the lid on it reads the steam. Open first.</span>
         )}
       </form>
       {trouble && (
@@ -86,22 +88,22 @@ function Says({ verdict, act }: { verdict: Verdict; act: (act: Act) => void }) {
   if (verdict.step === "done") {
     return (
       <p role="status" className="mt-3 font-bold text-[1.375rem] text-safe">
-        Done. It may come out and rest.
+        Done. Take it out and let it rest.
       </p>
     );
   }
   if (verdict.step === "rescue") {
     return (
       <p role="status" className="mt-3 text-[1.125rem]">
-        <strong>Softer than wished.</strong> {verdict.advice}
+        <strong>Softer than you wanted.</strong> {verdict.advice}
       </p>
     );
   }
   return (
     <div role="status" className="mt-3 flex flex-wrap items-center gap-3 text-[1.125rem]">
       <span>
-        <strong>Not yet:</strong> back for {verdict.hold_min} min, {spokenTime(verdict.more_s / 60)}{" "}
-        till it is open again.
+        <strong>Not yet:</strong> cook {verdict.hold_min} min more,{" "}
+        {spokenTime(verdict.more_s / 60)} until it is open again.
       </span>
       <Button
         strong
@@ -113,7 +115,7 @@ function Says({ verdict, act }: { verdict: Verdict; act: (act: Act) => void }) {
           })
         }
       >
-        Put it back for {verdict.hold_min} min
+        Cook {verdict.hold_min} min
       </Button>
     </div>
   );

@@ -2,7 +2,9 @@ import { useState } from "react";
 import type { CookOut, HandAction, PotCommand } from "@/api/client";
 import type { Act } from "@/api/cooks";
 import { press, useCookClock } from "@/api/cooks";
+import { useUnits } from "@/api/queries";
 import { leftTime, STATE_WORDS } from "@/lib/cook";
+import { pressureText, temperatureText } from "@/lib/format";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
 
@@ -14,49 +16,51 @@ interface Props {
 const HANDS: { what: HandAction; words: string; volume?: string }[] = [
   { what: "lid_on", words: "lid on" },
   { what: "lid_off", words: "lid off" },
-  { what: "stir", words: "scrape the base" },
-  { what: "pour", words: "pour in 100 ml", volume: "100 ml" },
-  { what: "vessel_out", words: "vessel out" },
-  { what: "vessel_in", words: "vessel in" },
+  { what: "stir", words: "scrape up the browned bits" },
+  { what: "pour", words: "pour in a little liquid", volume: "100 ml" },
+  { what: "vessel_out", words: "inner pot out" },
+  { what: "vessel_in", words: "inner pot in" },
 ];
 const PANEL: { what: PotCommand; words: string }[] = [
   { what: "stop", words: "stop" },
-  { what: "shut_valve", words: "shut the valve" },
+  { what: "shut_valve", words: "close the valve" },
 ];
 const SPEEDS = [1, 10, 60, 240] as const;
 const FAULTS: { name: keyof NonNullable<CookOut["faults"]>; words: string }[] = [
-  { name: "stuck_base", words: "something burnt on" },
-  { name: "leaking_gasket", words: "gasket leaks" },
+  { name: "stuck_base", words: "something scorched" },
+  { name: "leaking_gasket", words: "leaking gasket" },
   { name: "weak_heater", words: "weak heater" },
   { name: "away", words: "does not answer" },
 ];
 
 /** The simulated pot: what it shows, its panel, the hands beside it, faults, and how fast. */
 export function PotBox({ cook, act }: Props) {
+  const units = useUnits();
   const clock = useCookClock(cook.id);
   const [there, setThere] = useState(false);
   const { faults } = cook;
   if (!cook.connected && !cook.ended_at) {
     return (
       <Button className="mt-3" onClick={() => act({ kind: "connect", on: true })}>
-        Put the simulated pot beside it
+        Connect the simulated cooker
       </Button>
     );
   }
   if (!faults) return null;
   return (
     <section
-      aria-label="the simulated pot"
+      aria-label="the simulated cooker"
       className="mt-3 border-2 border-edge p-3 text-[0.875rem]"
     >
-      <h2 className="font-semibold text-[1rem]">Simulated pot</h2>
+      <h2 className="font-semibold text-[1rem]">Simulated cooker</h2>
       <p data-testid="pot-state" className="text-[1rem]">
         {cook.pot ? (
           <>
-            <strong>{STATE_WORDS[cook.pot.state]}</strong>; {Math.round(cook.pot.temp_c)} °C,{" "}
-            {(cook.pot.gauge_pa / 1000).toFixed(0)} kPa, pin {cook.pot.pin_up ? "up" : "down"}
+            <strong>{STATE_WORDS[cook.pot.state]}</strong>;{" "}
+            {temperatureText(cook.pot.temp_c, units)},{" "}
+            {pressureText(cook.pot.gauge_pa / 1000, units)}, pin {cook.pot.pin_up ? "up" : "down"}
             {cook.pot.left_s !== null && `, ${leftTime(cook.pot.left_s)} left`}
-            {cook.pot.spitting && <strong className="text-care"> · it spits</strong>}
+            {cook.pot.spitting && <strong className="text-care"> · it sprays</strong>}
           </>
         ) : (
           <strong className="text-care">It does not answer; go on by hand.</strong>
@@ -80,7 +84,7 @@ export function PotBox({ cook, act }: Props) {
         <Button onClick={() => act(press("vent", there))}>open the valve</Button>
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <Tick label="I stand at the pot" on={there} onChange={setThere} />
+        <Tick label="I am at the cooker" on={there} onChange={setThere} />
         {FAULTS.map(({ name, words }) => (
           <Tick
             key={name}

@@ -53,7 +53,7 @@ export function StepCard({ cook, step, act, trouble, words }: Props) {
         )}
         <dt className="text-pencil">look for</dt>
         <dd>{step.look_for}</dd>
-        <dt className="text-pencil">if not so</dt>
+        <dt className="text-pencil">if not</dt>
         <dd>{step.if_not}</dd>
       </dl>
       <Ticks step={step} act={act} />

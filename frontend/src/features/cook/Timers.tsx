@@ -68,7 +68,7 @@ function Running({ timer, act }: { timer: CookTimer; act: (act: Act) => void }) 
       <span>{timer.title}</span>
       {rings && (
         <Button strong className="min-h-[2.75rem]" onClick={() => tell("timer_rang")}>
-          Heard
+          Got it
         </Button>
       )}
       <Button
@@ -87,10 +87,10 @@ function Running({ timer, act }: { timer: CookTimer; act: (act: Act) => void }) 
       </Button>
       <Button
         className="min-h-[2.75rem]"
-        aria-label={`take ${timer.title} off`}
+        aria-label={`remove ${timer.title}`}
         onClick={() => tell("timer_stopped")}
       >
-        Off
+        Remove
       </Button>
     </li>
   );

@@ -17,7 +17,7 @@ export function Turns({ here }: { here: string }) {
   });
   if (!seen.current) return null;
   return (
-    <section ref={section} aria-label="at the pots now" className="border-ink border-y-2">
+    <section ref={section} aria-label="cooking now" className="border-ink border-y-2">
       {turns.length > 0 ? (
         <TurnList turns={turns} here={here} />
       ) : (
@@ -76,7 +76,7 @@ function sayWant(turn: Turn): string {
     case "time":
       if (turn.left_s < 60) return "any moment";
       return turn.left_s < 3600
-        ? `hands in ${spokenTime(Math.round(turn.left_s / 60))}`
-        : `hands at ${clockTime(turn.due_at)}`;
+        ? `needs you in ${spokenTime(Math.round(turn.left_s / 60))}`
+        : `needs you at ${clockTime(turn.due_at)}`;
   }
 }

@@ -1,6 +1,13 @@
 import type { DayOut } from "@/api/client";
 import { letter } from "@/drawing/LaneChart";
-import { panelTime, spokenTime, type Units } from "@/lib/format";
+import {
+  cookTime,
+  cookTimes,
+  lengthText,
+  spokenTime,
+  temperatureText,
+  type Units,
+} from "@/lib/format";
 import { RACK_WORDS, RELEASE_WORDS } from "@/lib/words";
 
 interface Props {
@@ -13,7 +20,7 @@ export function Cards({ day, units }: Props) {
   return (
     <section aria-labelledby="cards-title" className="mt-4">
       <h2 id="cards-title" className="font-semibold text-[1.125rem] print:hidden">
-        Cards for the kitchen
+        Kitchen cards
       </h2>
       <ul className="grid gap-4 lg:grid-cols-2 print:block">
         {day.cards.map((card, index) => (
@@ -26,30 +33,32 @@ export function Cards({ day, units }: Props) {
               {letter(index)} {card.title}
             </h3>
             <p>
-              {card.meat}; for {card.plates_from} to {card.plates_to} plates
+              {card.meat}; for {card.plates_from} to {card.plates_to} servings
             </p>
             <p className="font-bold font-dial text-[2.75rem] leading-tight">
-              {panelTime(card.hold_min)}
+              {cookTime(card.hold_min)}
             </p>
             <dl className="grid grid-cols-[auto_1fr] gap-x-3">
-              <Row term="hold">
-                {spokenTime(card.hold_min)} at {card.level} pressure in {card.pot}, between{" "}
-                {panelTime(card.hold_low_min)} and {panelTime(card.hold_high_min)}
-                {card.runs > 1 ? `, ${card.runs} runs` : ""}
+              <Row term="cook time">
+                {spokenTime(card.hold_min)} at {card.level} pressure in {card.pot}, likely range{" "}
+                {cookTimes(card.hold_low_min, card.hold_high_min)}
+                {card.runs > 1 ? `, ${card.runs} batches` : ""}
               </Row>
               <Row term="liquid">{card.liquid_shown[units]}</Row>
-              <Row term="rack">{RACK_WORDS[card.rack].name}</Row>
+              <Row term="trivet">{RACK_WORDS[card.rack].name}</Row>
               <Row term="release">{RELEASE_WORDS[card.release].says}</Row>
               <Row term="look for">{card.looks}</Row>
-              <Row term="raw">
-                out of the refrigerator for {spokenTime(card.out_s / 60)} until its middle is hot
-                {card.cold_chain_safe ? "" : ": more than two hours, so keep it cold longer"}
+              <Row term="raw meat">
+                out of the refrigerator for {spokenTime(card.out_s / 60)} until its center is hot
+                {card.cold_chain_safe
+                  ? ""
+                  : ". That is more than two hours, so keep it cold longer"}
               </Row>
-              <Row term="left over">
-                flat in bags, 2.5 cm, in the refrigerator: 21 °C after{" "}
-                {spokenTime(card.leftovers_to_21_s / 60)}, 5 °C after{" "}
-                {spokenTime(card.leftovers_to_5_s / 60)}
-                {card.leftovers_safe ? "" : "; too slow, so into ice water first"}
+              <Row term="leftovers">
+                flat in bags, {lengthText(0.025, units)}, in the refrigerator:{" "}
+                {temperatureText(21, units)} after {spokenTime(card.leftovers_to_21_s / 60)},{" "}
+                {temperatureText(5, units)} after {spokenTime(card.leftovers_to_5_s / 60)}
+                {card.leftovers_safe ? "" : ". That is too slow: cool it in ice water first"}
               </Row>
             </dl>
             <ul className="mt-1 text-[0.875rem]">
@@ -59,7 +68,7 @@ export function Cards({ day, units }: Props) {
                 </li>
               ))}
               <li className="border-edge border-l-4 px-2">
-                Open only with the pin down, the lid away from your face. The maker’s manual and
+                Open the lid only when the pin is down, away from your face. The maker’s manual and
                 local food-safety advice come first.
               </li>
             </ul>

@@ -59,7 +59,7 @@ export function DayView() {
   const shown = asked ? data : undefined;
   return (
     <div className="mx-auto max-w-6xl px-4 py-4">
-      <h1 className="font-bold text-[1.5rem]">Day</h1>
+      <h1 className="font-bold text-[1.5rem]">Schedule</h1>
       <Terms
         day={day}
         live={live}
@@ -133,7 +133,7 @@ function Answer({ day }: { day: DayOut }) {
       </span>
       {late > 0 && (
         <strong className="ml-3 font-semibold text-care" data-testid="delay">
-          On the table {spokenTime(late)} later than wished.
+          Ready {spokenTime(late)} later than you wanted.
         </strong>
       )}
     </p>

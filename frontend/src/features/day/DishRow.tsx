@@ -4,7 +4,7 @@ import type { Marinade, RecipeCard } from "@/api/client";
 import { useBegin } from "@/api/cooks";
 import { letter } from "@/drawing/LaneChart";
 import type { DayDraft } from "@/lib/day";
-import { MARINADE_WORDS } from "@/lib/words";
+import { MARINADE_WORDS, namesOf } from "@/lib/words";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
 
@@ -36,10 +36,10 @@ export function DishRow(props: Props) {
         <CookIt dish={dish} recipe={recipe} cookId={cookId} onCook={onCook} />
         <Button
           className="text-[0.875rem] print:hidden"
-          aria-label={`take ${dish.title} off the day`}
+          aria-label={`remove ${dish.title}`}
           onClick={onRemove}
         >
-          Take off
+          Remove
         </Button>
       </span>
       <span className="flex basis-full flex-wrap items-center gap-x-4 gap-y-1 text-[0.875rem] print:hidden">
@@ -71,7 +71,7 @@ export function DishRow(props: Props) {
             className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
           >
             <option value="">none</option>
-            {Object.entries(MARINADE_WORDS).map(([value, name]) => (
+            {namesOf(MARINADE_WORDS).map(({ value, name }) => (
               <option key={value} value={value}>
                 {name}
               </option>
@@ -80,13 +80,13 @@ export function DishRow(props: Props) {
         </label>
         {dish.plan.pieces.some((piece) => piece.cut === "brisket_whole") && (
           <Tick
-            label="part it into flat and point"
+            label="separate flat and point"
             on={dish.parted ?? false}
             onChange={(on) => onChange({ parted: on })}
           />
         )}
         <label htmlFor={id} className="flex items-center gap-1">
-          eaten by
+          people at the table
           <input
             id={id}
             inputMode="numeric"
@@ -114,7 +114,7 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
   if (cookId) {
     return (
       <Link href={`/cook?cook=${cookId}`} className="underline">
-        beside the pot
+        cooking now
       </Link>
     );
   }
@@ -142,15 +142,15 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
         )
       }
     >
-      Cook it
+      Start cooking
     </Button>
   );
 }
 
 const WHEN: Record<NonNullable<DishOfDay["extras"]>[number]["when"], string> = {
-  before_pot: "before the pot",
-  beside: "beside it",
-  own_run: "in a run of its own",
+  before_pot: "before the cooker",
+  beside: "to serve",
+  own_run: "cook separately",
 };
 
 /** What the recipe wants besides the meat; what is not wanted is taken off. */

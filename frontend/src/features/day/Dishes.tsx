@@ -63,11 +63,11 @@ export function Dishes({ day, problem, onChange }: Props) {
         </label>
         {day.dishes.length === 0 && (
           <p className="text-pencil">
-            Or plan one on the{" "}
-            <Link href="/" className="underline">
-              Bench
+            Or plan one in{" "}
+            <Link href="/plan" className="underline">
+              Plan
             </Link>{" "}
-            or from a{" "}
+            or use a{" "}
             <Link href="/convert" className="underline">
               recipe
             </Link>

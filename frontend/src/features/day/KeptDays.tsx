@@ -52,11 +52,11 @@ export function KeptDays({ day, asked, onChange }: Props) {
   const trouble = failed ? troubleOf(failed) : null;
   return (
     <section
-      aria-label="kept days"
+      aria-label="saved schedules"
       className="mt-2 flex flex-wrap items-center gap-2 text-[0.875rem] print:hidden"
     >
       <label htmlFor={id} className="text-pencil">
-        name of the day
+        name
       </label>
       <input
         id={id}
@@ -68,15 +68,15 @@ export function KeptDays({ day, asked, onChange }: Props) {
         className={`${FIELD} w-52 placeholder:text-pencil`}
       />
       <Button onClick={() => save()} disabled={!asked || !day.name.trim() || keep.isPending}>
-        {day.id ? "Keep the changes" : "Keep this day"}
+        {day.id ? "Save changes" : "Save schedule"}
       </Button>
       {day.id && <Button onClick={remove}>Delete</Button>}
-      <Button onClick={() => onChange(emptyDay())}>Start a new day</Button>
+      <Button onClick={() => onChange(emptyDay())}>New schedule</Button>
       {(days.data?.total ?? 0) > 0 && (
         <label className="flex items-center gap-1">
           <span className="text-pencil">open</span>
           <select
-            aria-label="open a kept day"
+            aria-label="open a saved schedule"
             value=""
             onChange={(event) => {
               const { value } = event.target;
@@ -85,7 +85,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
             }}
             className={`${FIELD} max-w-56`}
           >
-            <option value="">a kept day</option>
+            <option value="">a saved schedule</option>
             {(days.data?.days ?? []).map((line) => (
               <option key={line.id} value={line.id}>
                 {line.name}
@@ -96,7 +96,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
       )}
       {keep.isSuccess && day.id && (
         <span role="status" className="text-safe">
-          kept
+          saved
         </span>
       )}
       <Stale day={day} keep={keep} onMine={() => save(null)} onChange={onChange} />

@@ -5,9 +5,9 @@ export function ShoppingList({ shops }: { shops: Shop[] }) {
   return (
     <section aria-labelledby="shop-title" className="mt-4 print:break-before-page">
       <h2 id="shop-title" className="font-semibold text-[1.125rem]">
-        What to buy
+        Shopping list
       </h2>
-      <dl aria-label="shopping list" className="columns-1 gap-6 text-[0.875rem] sm:columns-3">
+      <dl aria-label="to buy" className="columns-1 gap-6 text-[0.875rem] sm:columns-3">
         {shops.map((shop) => (
           <div key={shop.section} className="mb-1 break-inside-avoid">
             <dt className="font-semibold">{shop.section}</dt>

@@ -42,9 +42,9 @@ export function Takeaway({ asked, onPins }: Props) {
   return (
     <div className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
       <Button onClick={save}>Calendar file</Button>
-      <Button onClick={() => window.print()}>Print the day</Button>
+      <Button onClick={() => window.print()}>Print schedule</Button>
       <label htmlFor={id} className="text-[0.875rem] text-pencil">
-        moved in the calendar? read it back
+        Moved in your calendar? Import it
       </label>
       <input
         id={id}
@@ -65,7 +65,7 @@ export function Takeaway({ asked, onPins }: Props) {
       {(trouble || tooBig) && (
         <span role="alert" className="border-care border-l-4 pl-2 text-[0.875rem]">
           {tooBig ? (
-            <strong>This file is too big. Export the days of the cook only.</strong>
+            <strong>This file is too big. Export only the days you cook.</strong>
           ) : (
             <>
               <strong>{trouble?.message}</strong> {trouble?.hint}
@@ -74,13 +74,14 @@ export function Takeaway({ asked, onPins }: Props) {
         </span>
       )}
       <span className="basis-full text-[0.875rem] text-pencil">
-        A locked phone rings only from its calendar. Importing the file again moves what is there.
+        A locked phone rings only from its own calendar. Import the file again to move what is
+        there.
       </span>
     </div>
   );
 }
 
 function said(pinned: number, others: number): string {
-  const moved = pinned === 0 ? "Nothing was moved" : `${pinned} moved and pinned`;
-  return others === 0 ? `${moved}.` : `${moved}; ${others} not of this day.`;
+  const moved = pinned === 0 ? "Nothing was moved" : `${pinned} moved and locked`;
+  return others === 0 ? `${moved}.` : `${moved}; ${others} not from this schedule.`;
 }

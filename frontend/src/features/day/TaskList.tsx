@@ -24,7 +24,7 @@ export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
   return (
     <section aria-labelledby="tasks-title" className="mt-4">
       <h2 id="tasks-title" className="font-semibold text-[1.125rem]">
-        In the order of the clock
+        Timeline
       </h2>
       <ol aria-label="tasks" className="border-rule border-t">
         {day.blocks.map((block) => (
@@ -108,14 +108,14 @@ function Stands({ block, draft, live, now, onChange }: StandsProps) {
         </>
       ) : (
         <Moment
-          name="pin"
+          name="lock start time"
           what={what}
           value={draft.pinned[block.block_id]}
           onChange={(pinned) => onChange({ pinned })}
         />
       )}
       <Tick
-        label="begun"
+        label="started"
         on={block.state === "begun" || block.state === "done"}
         onChange={(on) => onChange(on ? { done: begin() } : { done: null, ended: null })}
       />

@@ -17,7 +17,7 @@ export function Terms({ day, live, onLive, onChange }: Props) {
     <div className="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2 print:hidden">
       <TableTime table={day.table} onChange={(table) => onChange({ table })} />
       <label className="flex items-center gap-2">
-        <span className="text-pencil">cooks</span>
+        <span className="text-pencil">people cooking</span>
         <select
           value={day.cooks}
           onChange={(event) => onChange({ cooks: Number(event.target.value) })}
@@ -29,8 +29,8 @@ export function Terms({ day, live, onLive, onChange }: Props) {
         </select>
       </label>
       <Night night={day.night} onChange={(night) => onChange({ night })} />
-      <Tick label="with a trip to the shop" on={day.shop} onChange={(shop) => onChange({ shop })} />
-      <Tick label="it is under way: count from now" on={live} onChange={onLive} />
+      <Tick label="with a shopping trip" on={day.shop} onChange={(shop) => onChange({ shop })} />
+      <Tick label="I have started: plan from now" on={live} onChange={onLive} />
     </div>
   );
 }
@@ -45,7 +45,7 @@ function Night({
   return (
     <div className="flex flex-wrap items-center gap-2">
       <Tick
-        label={night ? "nobody cooks from" : "nobody cooks at night"}
+        label={night ? "nobody is cooking from" : "nobody is cooking at night"}
         on={night !== null}
         onChange={(on) => onChange(on ? { from: "23:00", to: "06:00" } : null)}
       />
@@ -85,7 +85,7 @@ function TableTime({ table, onChange }: { table: string; onChange: (table: strin
   return (
     <div className="flex flex-wrap items-center gap-2">
       <label className="flex flex-wrap items-center gap-2">
-        <span className="text-pencil">on the table at</span>
+        <span className="text-pencil">serve at</span>
         <input
           type="datetime-local"
           value={table}
@@ -93,10 +93,10 @@ function TableTime({ table, onChange }: { table: string; onChange: (table: strin
           className={`${FIELD} font-dial`}
         />
       </label>
-      <Button aria-label="a quarter of an hour sooner" onClick={() => step(-15)}>
+      <Button aria-label="15 minutes earlier" onClick={() => step(-15)}>
         −15
       </Button>
-      <Button aria-label="a quarter of an hour later" onClick={() => step(15)}>
+      <Button aria-label="15 minutes later" onClick={() => step(15)}>
         +15
       </Button>
     </div>

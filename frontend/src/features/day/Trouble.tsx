@@ -46,7 +46,7 @@ export function Trouble({ day, draft, asked, onChange }: Props) {
       }),
     });
   return (
-    <section aria-label="clashes" className="mt-1 text-[0.875rem]">
+    <section aria-label="conflicts" className="mt-1 text-[0.875rem]">
       <ul>
         {day.clashes.slice(0, 6).map((clash) => (
           <li
@@ -59,7 +59,7 @@ export function Trouble({ day, draft, asked, onChange }: Props) {
       </ul>
       {ways.length > 0 && (
         <p className="mt-1 flex flex-wrap items-center gap-2 print:hidden">
-          What helps:
+          Ways to fix it:
           {ways.map((way) => (
             <Button key={`${way.dish_id} ${way.value}`} onClick={() => take(way)}>
               {way.words}

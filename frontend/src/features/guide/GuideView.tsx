@@ -1,16 +1,22 @@
 import { type ReactNode, useEffect } from "react";
-import type { PlanOut } from "@/api/client";
-import { useCatalogue, useLastPlan } from "@/api/queries";
-import { spokenTime } from "@/lib/format";
+import type { GuideLineOut, GuidePartOut, PlanOut } from "@/api/client";
+import { useCatalogue, useGuide, useLastPlan, useUnits } from "@/api/queries";
+import { preciseTemperature, spokenTime } from "@/lib/format";
 import { APP_KEYS, BENCH_KEYS, COOK_KEYS, MARK_KEYS } from "@/lib/keys";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, SOURCE_WORDS } from "@/lib/words";
 
-/** Why? The schools, the lid, releasing, measuring, looks, cautions, how the number is made. */
+type Entry = [string, string];
+
+/** Parts whose lines are done in this order. */
+const IN_ORDER = new Set(["lid", "release"]);
+
+/** What a cook looks up; its sentences come from the server, in the kitchen's words and units. */
 export function GuideView() {
-  const plan = useLastPlan();
+  const parts = useGuide().data?.parts;
   useEffect(() => {
-    document.getElementById(window.location.hash.slice(1))?.scrollIntoView();
-  }, []);
+    if (parts) document.getElementById(window.location.hash.slice(1))?.scrollIntoView();
+  }, [parts]);
+  if (!parts) return null;
   return (
     <div className="mx-auto max-w-3xl px-4 py-5 text-[0.9375rem]">
       <h1 className="font-bold text-[1.625rem]">Guide</h1>
@@ -18,117 +24,37 @@ export function GuideView() {
         The maker’s manual and local food-safety advice come before anything here.
       </p>
       <nav aria-label="On this page" className="mt-2 flex flex-wrap gap-x-4 gap-y-1 print:hidden">
-        {PARTS.map(([id, name]) => (
-          <a key={id} href={`#${id}`} className="underline underline-offset-4">
-            {name}
-          </a>
+        <Jump id="liquid" name="Liquid and trivet" />
+        {parts.map((part) => (
+          <Jump key={part.part} id={part.part} name={part.title} />
         ))}
+        <Jump id="keys" name="Keys" />
       </nav>
-      <Schools />
-      <Part id="lid" title="Before the lid">
-        <Steps
-          steps={[
-            "Liquid in? People forget it.",
-            "Gasket seated all round; pin free; screen of the valve clear.",
-            "Valve to sealing. Pot dry outside and standing firm.",
-            "Never force the lid, and never start a delayed program on raw meat.",
-          ]}
-        />
+      <Part id="liquid" title="Liquid and trivet">
+        <Terms entries={wordEntries(SCHOOL_WORDS)} />
+        <Terms entries={wordEntries(RACK_WORDS)} />
       </Part>
-      <Part id="release" title="Letting the pressure go">
-        <Terms entries={Object.values(RELEASE_WORDS).map(({ name, says }) => [name, says])} />
-        <Steps
-          steps={[
-            "Face and hands out of the jet, oven mitts on, a towel near the valve and never on it.",
-            "A nearly full pot spits: wait a quarter of an hour, then vent in short pulses.",
-            "Open only with the pin down, the valve open and no steam; the lid turns without force and opens away from you.",
-          ]}
-        />
-      </Part>
-      <Measuring />
-      <Looks />
-      <Cautions />
-      <HowMade plan={plan} />
-      <Part id="convert" title="A recipe for another fire">
-        <Steps steps={CONVERTING} />
-      </Part>
-      <Part id="day" title="Counting the day back">
-        <Steps steps={COUNTING} />
-      </Part>
-      <Part id="beside" title="Beside the pot">
-        <Steps steps={BESIDE} />
-        <Terms entries={TROUBLE} />
-      </Part>
-      <Part id="log" title="The log, and what it teaches">
-        <Steps steps={LOGGING} />
-      </Part>
-      <Part id="words" title="Words">
-        <Terms entries={GLOSSARY} />
-      </Part>
+      {parts.map((part) => (
+        <Part key={part.part} id={part.part} title={part.title}>
+          <Before part={part.part} />
+          <Lines part={part} />
+          <After part={part.part} />
+        </Part>
+      ))}
       <Part id="keys" title="Keys">
-        <Terms entries={KEYS} />
+        <Terms entries={keyEntries()} />
       </Part>
     </div>
   );
 }
 
-const PARTS: [string, string][] = [
-  ["schools", "Schools"],
-  ["lid", "Before the lid"],
-  ["release", "Letting go"],
-  ["measure", "Measuring"],
-  ["looks", "When it is done"],
-  ["cautions", "Cautions"],
-  ["number", "How the number is made"],
-  ["convert", "A recipe"],
-  ["day", "The day"],
-  ["beside", "Beside the pot"],
-  ["log", "The log"],
-  ["words", "Words"],
-  ["keys", "Keys"],
-];
-
-const CONVERTING = [
-  "Paste a recipe, or open a file, in Convert. What was read stands beside what was written; what is unclear is asked.",
-  "The minutes never come from the other fire: cut, size and texture decide. The other method is reckoned too, and the two are compared.",
-  "Thick, sweet and dairy things move to after the pressure, crust to the end; every change is marked in pencil with its reason, and can be overruled.",
-];
-const COUNTING = [
-  "Say when it is on the table. Thawing, salting, browning, heating up, the hold, the fall, rest, sauce and carving are counted back from there.",
-  "Several dishes share pots, pans, oven and hands; what clashes is told, with ways out.",
-  "Pin what must stand, tick what has begun. Cooked beside the pot, a dish tells the day itself, and a late come-up moves everything after it.",
-];
-const BESIDE = [
-  "One step at a time: what to do, what to look for, and what if not so. The space bar says that it is done.",
-  "Timers run in the app, not on the screen: shut the page, and they still ring when it is opened again.",
-  "With several dishes on, the one that needs hands stands at the top.",
-  "A start and a vent from afar want somebody at the pot.",
-];
-const TROUBLE: [string, string][] = [
-  [
-    "no pressure",
-    "Steam at the rim: the gasket. Steam at the valve: shut it. No steam: heat, or liquid.",
-  ],
-  [
-    "too hot",
-    "Let the pin drop, lid off, scrape the base bare, a splash of thin liquid, lid on. What it had counts, and the pot is set for the rest.",
-  ],
-  [
-    "power cut",
-    "Lid stays on: it goes on cooking while it falls. Set it again for what is missing.",
-  ],
-  [
-    "not done",
-    "Say how it looks, or what a probe reads: back for so many minutes, never by guess.",
-  ],
-];
-const LOGGING = [
-  "Every cook keeps its sheet: what was planned in pencil, what happened in ink, how it came out, photos, a line for next time.",
-  "Two sheets can be laid together; pieces of one pot are judged alone and laid over each other, membrane on against membrane off.",
-  "A rung that was misjudged, or a weight found later: the closed sheet is written anew, and learned from anew.",
-  "What came out moves the next plan: your taste by the cut, heating up by the pot. Each plan says how far and by which cooks, and it can be set back.",
-  "The log comes and goes as CSV and JSON-LD; the same file twice adds nothing.",
-];
+function Jump({ id, name }: { id: string; name: string }) {
+  return (
+    <a href={`#${id}`} className="underline underline-offset-4">
+      {name}
+    </a>
+  );
+}
 
 function Part({ id, title, children }: { id: string; title: string; children: ReactNode }) {
   return (
@@ -141,19 +67,30 @@ function Part({ id, title, children }: { id: string; title: string; children: Re
   );
 }
 
-function Steps({ steps }: { steps: string[] }) {
+function Lines({ part }: { part: GuidePartOut }) {
+  if (part.lines.every((line) => line.term)) {
+    return <Terms entries={part.lines.map((line): Entry => [line.term, line.text])} />;
+  }
+  const List = IN_ORDER.has(part.part) ? "ol" : "ul";
   return (
-    <ol className="list-decimal pl-5">
-      {steps.map((step) => (
-        <li key={step} className="py-0.5">
-          {step}
-        </li>
+    <List className={IN_ORDER.has(part.part) ? "list-decimal pl-5" : "list-disc pl-5"}>
+      {part.lines.map((line) => (
+        <Line key={line.text} line={line} />
       ))}
-    </ol>
+    </List>
   );
 }
 
-function Terms({ entries }: { entries: [string, string][] }) {
+function Line({ line }: { line: GuideLineOut }) {
+  return (
+    <li className="py-0.5">
+      {line.text}
+      {line.source && <span className="text-pencil"> ({line.source})</span>}
+    </li>
+  );
+}
+
+function Terms({ entries }: { entries: Entry[] }) {
   return (
     <dl className="grid grid-cols-[minmax(7rem,auto)_1fr] gap-x-4 gap-y-1">
       {entries.map(([term, text]) => (
@@ -166,166 +103,81 @@ function Terms({ entries }: { entries: [string, string][] }) {
   );
 }
 
-function Schools() {
-  const schools: [string, string][] = [
-    [SCHOOL_WORDS.steam.name, `${SCHOOL_WORDS.steam.says}. Ribs, wings, anything to be crisped.`],
-    [SCHOOL_WORDS.short_braise.name, `${SCHOOL_WORDS.short_braise.says}. Roasts and blocks.`],
-    [SCHOOL_WORDS.bath.name, `${SCHOOL_WORDS.bath.says}. Takes longer to heat and to fall.`],
-    [SCHOOL_WORDS.lean.name, `${SCHOOL_WORDS.lean.says}. The juice comes only after pressure.`],
+function wordEntries(words: Record<string, { name: string; says: string }>): Entry[] {
+  return Object.values(words).map(({ name, says }) => [name, says]);
+}
+
+function keyEntries(): Entry[] {
+  return [
+    ...[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS, ...COOK_KEYS].map(
+      ({ shown, does }): Entry => [shown, does],
+    ),
+    ["1 – 9", "use that line of “What if”, while the list has the focus"],
+    ["arrow keys", "change liquid or thickness by a step; read the chart at another moment"],
+    ["Page up, Page down", "change liquid by four steps"],
+    ["Home, End", "the minimum, the maximum"],
+    ["Back", "undo a choice in Plan"],
+    ["Tab", "go through everything in the order of the work"],
   ];
-  return (
-    <Part id="schools" title="How much liquid, and on what">
-      <Terms entries={schools} />
-      <Terms entries={Object.values(RACK_WORDS).map(({ name, says }) => [name, says])} />
-    </Part>
-  );
+}
+
+function Before({ part }: { part: string }) {
+  return part === "release" ? <Terms entries={wordEntries(RELEASE_WORDS)} /> : null;
+}
+
+/** What a part shows of the cuts, and of this cook's own plan. */
+function After({ part }: { part: string }) {
+  const plan = useLastPlan();
+  if (part === "measure") return <Measuring />;
+  if (part === "looks") return <Looks />;
+  if (part === "number") return <OwnNumber plan={plan} />;
+  return null;
 }
 
 function Measuring() {
-  const catalogue = useCatalogue();
-  return (
-    <Part id="measure" title="Measuring">
-      <p>
-        Thickness sets the time: the shortest way through, at the thickest solid meat, after
-        trimming. Half a centimetre is worth ten minutes and more. A tapered piece is measured at
-        its thick third, a rolled one across the roll.
-      </p>
-      <Terms
-        entries={(catalogue.data?.cuts ?? []).map((cut): [string, string] => [
-          cut.name,
-          cut.measure,
-        ])}
-      />
-    </Part>
-  );
+  const cuts = useCatalogue().data?.cuts ?? [];
+  return <Terms entries={cuts.map((cut): Entry => [cut.name, cut.measure])} />;
 }
 
 function Looks() {
-  const catalogue = useCatalogue();
-  const cuts = catalogue.data?.cuts ?? [];
+  const cuts = useCatalogue().data?.cuts ?? [];
   const firsts = cuts.filter(
     (cut, index) => cuts.findIndex((other) => other.family === cut.family) === index,
   );
   return (
-    <Part id="looks" title="When it is done">
+    <dl className="flex flex-col gap-2">
       {firsts.map((cut) => (
-        <p key={cut.id}>
-          <strong className="font-semibold">{cut.family}: </strong>
-          {cut.ladder.map((rung) => rung.looks).join(" → ")}
-        </p>
+        <div key={cut.id}>
+          <dt className="font-semibold">{cut.name}</dt>
+          <dd>
+            <Terms entries={cut.ladder.map((step): Entry => [step.word, step.looks])} />
+          </dd>
+        </div>
       ))}
-      <p>
-        Hard and springing back is too early; breaking into dry threads is too late. A lean flat
-        goes dry soon after it falls apart; well-marbled meat forgives more.
-      </p>
-    </Part>
+    </dl>
   );
 }
 
-function Cautions() {
+function OwnNumber({ plan }: { plan: PlanOut | undefined }) {
+  const units = useUnits();
+  if (!plan) return <p>Make a plan, and its own figures stand here.</p>;
   return (
-    <Part id="cautions" title="Cautions">
+    <>
+      <p>
+        Your last plan: water boils at {preciseTemperature(plan.setting.boil_temp_c, units)} here,
+        and the cooker cooks at {preciseTemperature(plan.setting.hold_temp_c, units)}. The total
+        time, lid on to lid off, is {spokenTime(plan.lid_on_to_open_s / 60)}.
+      </p>
       <ul className="list-disc pl-5">
-        {CAUTIONS.map(([text, source]) => (
-          <li key={text} className="py-0.5">
-            {text} <span className="text-pencil">({source})</span>
-          </li>
-        ))}
+        {plan.reasons
+          .filter((reason) => reason.about === "hold")
+          .map((reason) => (
+            <li key={reason.fact}>
+              {reason.text}{" "}
+              <span className="text-pencil">({SOURCE_WORDS[reason.source]?.name})</span>
+            </li>
+          ))}
       </ul>
-    </Part>
+    </>
   );
 }
-
-const CAUTIONS: [string, string][] = [
-  [
-    "Beef and pork in one piece: 63 °C (145 °F) and 3 min of rest. Poultry and leftovers: 74 °C (165 °F).",
-    "USDA FSIS, from memory",
-  ],
-  [
-    "Two hours at most between 4 and 60 °C; one when the kitchen is over 32 °C.",
-    "USDA, from memory",
-  ],
-  [
-    "Cool from 57 to 21 °C in 2 h and to 5 °C in 6 h in all: shallow, portioned, never in the pot.",
-    "FDA Food Code 3-501.14, from memory",
-  ],
-  ["Never above the maximum line; half full for what foams or swells.", "makers’ manuals"],
-  [
-    "Never below the least thin liquid. Thick or sweet sauce goes on top, or in after.",
-    "makers’ manuals",
-  ],
-  [
-    "Starch, dairy and most sugar after pressure. Alcohol is boiled off first, lid off.",
-    "common practice",
-  ],
-  [
-    "Do not rinse raw meat; pat it dry. A marinade that held raw meat is boiled before it is a sauce.",
-    "USDA, from memory",
-  ],
-  [
-    "A thick frozen roast is thawed in the refrigerator first. Never brown, chill and finish another day.",
-    "USDA FSIS, from memory",
-  ],
-  [
-    "Steam round the lid: unplug and stand back. Never defeat an interlock or block a valve.",
-    "makers’ manuals",
-  ],
-];
-
-function HowMade({ plan }: { plan: PlanOut | undefined }) {
-  return (
-    <Part id="number" title="How the number is made">
-      <p>
-        The pot: a heat balance of plate, vessel, liquid and meat gives its temperature over time,
-        at your altitude. The meat: heat conduction in a block gives the temperature inside; where
-        pieces touch, little heat gets between them. Softness: minutes above 70 °C six tenths of the
-        way from the middle to the surface, weighed by how hot they were, against what this texture
-        needs; those needs are fitted to common practice. Safety goes by the middle.
-      </p>
-      {plan ? (
-        <>
-          <p>
-            Your last plan: water boils at {plan.setting.boil_temp_c.toFixed(1)} °C here and the pot
-            holds {plan.setting.hold_temp_c.toFixed(1)} °C. From lid on to lid off it takes{" "}
-            {spokenTime(plan.lid_on_to_open_s / 60)}.
-          </p>
-          <ul className="list-disc pl-5">
-            {plan.reasons
-              .filter((reason) => reason.about === "hold")
-              .map((reason) => (
-                <li key={reason.fact}>
-                  {reason.text} <span className="text-pencil">({SOURCE_WORDS[reason.source]})</span>
-                </li>
-              ))}
-          </ul>
-        </>
-      ) : (
-        <p>Plan something on the Bench, and its own figures stand here.</p>
-      )}
-    </Part>
-  );
-}
-
-const GLOSSARY: [string, string][] = [
-  ["heating up", "from lid on to pressure; never in a recipe’s number"],
-  ["hold", "the minutes set on the panel"],
-  ["pin", "the float that drops when there is no pressure left"],
-  ["thickness", "the shortest way through a piece, edge to edge"],
-  ["flat, point", "the lean even half and the fatty thick half of a brisket"],
-  ["English-cut, flanken", "short ribs as thick blocks on one bone, or thin across the bones"],
-  ["butt, picnic", "the upper and the lower half of a pork shoulder"],
-  ["membrane", "the thin skin on the bone side of a rack"],
-  ["slurry", "starch in cold water, stirred into a simmering sauce"],
-];
-
-const KEYS: [string, string][] = [
-  ...[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS, ...COOK_KEYS].map(
-    ({ shown, does }): [string, string] => [shown, does],
-  ),
-  ["1 – 9", "take over that line of “what changes if”, while the list has the focus"],
-  ["arrow keys", "on the liquid line and the thickness: a step; on the trace: read another moment"],
-  ["Page up, Page down", "on the liquid line: four steps"],
-  ["Home, End", "the least, the most"],
-  ["back", "undoes a choice on the Bench"],
-  ["Tab", "walks through everything in the order of the work"],
-];

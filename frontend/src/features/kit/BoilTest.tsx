@@ -18,7 +18,7 @@ export function BoilTest({ kept }: Props) {
   return (
     <details className="mt-1 text-[0.875rem]">
       <summary className="cursor-pointer">
-        {tested ? `boil test: ${Math.round(100 * ratio)} % of its plate` : "boil test"}
+        {tested ? `boil test: ${Math.round(100 * ratio)}% of its label` : "boil test"}
       </summary>
       <form
         className="mt-1 flex flex-col gap-1.5"
@@ -28,11 +28,11 @@ export function BoilTest({ kept }: Props) {
         }}
       >
         <p>
-          A litre of cold water, lid off, on the strongest setting, until it boils all over. How
-          many minutes?
+          Boil a liter (about a quart) of cold water, lid off, on the highest setting, until it
+          boils all over. How many minutes did it take?
         </p>
         <TextField
-          label={`minutes for a litre in ${kept.pot.name}`}
+          label={`minutes for a liter in ${kept.pot.name}`}
           value={minutes}
           placeholder="14"
           trouble={problem ? `${problem.message} ${problem.hint ?? ""}` : null}
@@ -40,10 +40,10 @@ export function BoilTest({ kept }: Props) {
         />
         <div className="flex gap-2">
           <Button type="submit" disabled={!(Number(minutes) > 0) || test.isPending}>
-            Calibrate
+            Save boil test
           </Button>
           {tested && (
-            <Button onClick={() => test.mutate({ id: kept.id, minutes: 0 })}>Set it back</Button>
+            <Button onClick={() => test.mutate({ id: kept.id, minutes: 0 })}>Reset</Button>
           )}
         </div>
       </form>

@@ -11,8 +11,8 @@ export function Devices() {
         Devices
       </h2>
       <p className="max-w-prose">
-        None of them is real: each is simulated and ships with the app, so that everything can be
-        tried at the desk. A real one is added by writing one driver.
+        None of these is real. Each is simulated and comes with the app, so you can try everything
+        at a desk. A developer adds a real one with one driver.
       </p>
       <dl className="mt-1 grid max-w-3xl grid-cols-[auto_1fr] gap-x-4 gap-y-1">
         {DEVICES.map(([name, says]) => (
@@ -24,13 +24,13 @@ export function Devices() {
         <dt className="font-semibold">Clock</dt>
         <dd>
           {clock ? `It is ${clockTime(clock.now)} in the kitchen. ` : ""}
-          Beside a simulated cooker the time of that one cook can run up to 240 times as fast. The
-          kitchen and every other cook keep the real time.
+          With a simulated cooker, time for that one cook can run up to 240 times as fast. The
+          kitchen and every other cook keep real time.
         </dd>
       </dl>
       <p className="mt-1">
         <Link href="/cook" className="underline underline-offset-4">
-          Cook with the simulated pot
+          Cook with the simulated cooker
         </Link>
       </p>
     </section>
@@ -39,12 +39,12 @@ export function Devices() {
 
 const DEVICES: [string, string][] = [
   [
-    "Pot",
-    "One for each of your pots, with a heater, losses, gasket and pressure of its own that nobody is told. Faults are switched on beside it while it cooks.",
+    "Cooker",
+    "One for each of your cookers. Its heat, losses, gasket and pressure differ a little, and nobody knows how. You can switch faults on while it cooks.",
   ],
   [
-    "Probe",
-    "For the middle of the meat. Only believable in an open pot; under the lid it reads steam.",
+    "Thermometer",
+    "For the center of the meat. It is right only in an open cooker; under the lid it reads steam.",
   ],
-  ["Scale", "On the Bench, beside the weight. The plan follows what lies on it."],
+  ["Scale", "In Plan, beside the weight. The plan follows what is on it."],
 ];

@@ -1,6 +1,7 @@
 import { useId, useRef, useState } from "react";
 import { type HouseholdOut, isStale, ProblemError } from "@/api/client";
 import { useChangeHousehold } from "@/api/queries";
+import { LOCALES, UNITS } from "@/lib/kitchen";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 import { Choice } from "@/ui/Choice";
@@ -10,15 +11,10 @@ interface Props {
   household: HouseholdOut;
 }
 
-const UNITS = [
-  { value: "metric", name: "kg, cm, ml" },
-  { value: "us", name: "lb, in, cups" },
-];
-
 const TASTES = [
-  { value: "-1", name: "a rung firmer" },
-  { value: "0", name: "as is usual" },
-  { value: "1", name: "a rung softer" },
+  { value: "-1", name: "one step firmer" },
+  { value: "0", name: "usual" },
+  { value: "1", name: "one step softer" },
 ];
 
 /** What is usual here: altitude, how cold the meat is, which measures. */
@@ -27,6 +23,8 @@ export function HouseholdForm({ household }: Props) {
   const [altitude, setAltitude] = useState(household.altitude_shown[household.units]);
   const [start, setStart] = useState(household.start_shown[household.units]);
   const [units, setUnits] = useState(household.units);
+  const [locale, setLocale] = useState(household.locale);
+  const [servings, setServings] = useState(String(household.servings));
   const [taste, setTaste] = useState(String(household.taste_step));
   const [simulated, setSimulated] = useState(household.simulated_teach);
   const [seen, setSeen] = useState(household.version);
@@ -41,6 +39,8 @@ export function HouseholdForm({ household }: Props) {
           altitude,
           start,
           units,
+          locale,
+          servings: Number(servings) || null,
           taste_step: Number(taste),
           simulated_teach: simulated,
         },
@@ -57,6 +57,8 @@ export function HouseholdForm({ household }: Props) {
     setAltitude(other.altitude_shown[other.units]);
     setStart(other.start_shown[other.units]);
     setUnits(other.units);
+    setLocale(other.locale);
+    setServings(String(other.servings));
     setTaste(String(other.taste_step));
     setSimulated(other.simulated_teach);
     setSeen(other.version);
@@ -67,7 +69,7 @@ export function HouseholdForm({ household }: Props) {
   if (household.version !== seen && !typed.current && !change.isPending) take(household);
   return (
     <form
-      aria-label="household"
+      aria-label="kitchen"
       className="flex flex-col gap-3"
       onChange={() => {
         typed.current = true;
@@ -77,35 +79,50 @@ export function HouseholdForm({ household }: Props) {
         save(seen);
       }}
     >
-      <h2 className="font-bold text-[1.25rem]">The household</h2>
+      <h2 className="font-bold text-[1.25rem]">My kitchen’s settings</h2>
       <Field label="Name" value={name} onChange={setName} trouble={null} />
       <Field
-        label="Altitude of the kitchen"
+        label="Altitude"
         value={altitude}
         onChange={setAltitude}
         trouble={problem?.field === "altitude" ? problem : null}
       />
       <Field
-        label="Meat comes out of the refrigerator at"
+        label="Refrigerator temperature"
         value={start}
         onChange={setStart}
         trouble={problem?.field === "start" ? problem : null}
       />
       <div>
-        <span className="text-pencil">Measures are shown in</span>
+        <span className="text-pencil">Units</span>
         <Choice
-          label="measures"
+          label="units"
           value={units}
           options={UNITS}
           onChange={(value) => setUnits(value === "us" ? "us" : "metric")}
         />
       </div>
       <div>
-        <span className="text-pencil">You like meat</span>
+        <span className="text-pencil">English</span>
+        <Choice
+          label="English"
+          value={locale}
+          options={LOCALES}
+          onChange={(value) => setLocale(value === "en-GB" ? "en-GB" : "en-US")}
+        />
+      </div>
+      <Field
+        label="People at the table"
+        value={servings}
+        onChange={setServings}
+        trouble={problem?.field === "servings" ? problem : null}
+      />
+      <div>
+        <span className="text-pencil">You like your meat</span>
         <Choice label="taste" value={taste} options={TASTES} onChange={setTaste} />
       </div>
       <Tick
-        label="Cooks beside the simulated pot teach too, for trying things out"
+        label="Let simulated cooks change my plans too, for trying things out"
         on={simulated}
         onChange={(on) => {
           typed.current = true;
@@ -117,12 +134,12 @@ export function HouseholdForm({ household }: Props) {
       </Button>
       {change.isSuccess && (
         <p role="status" className="text-safe">
-          Saved. Every plan on the Bench now uses this.
+          Saved. Every plan now uses this.
         </p>
       )}
       {isStale(change.error) && (
         <ChangedElsewhere
-          what="The household"
+          what="This kitchen"
           busy={change.isPending}
           onMine={() => save(null)}
           onTheirs={() => take(household)}

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { KeptPotOut } from "@/api/client";
 import { useAddPot, useCatalogue, useHousehold, usePots, useRemovePot } from "@/api/queries";
 import { Devices } from "@/features/kit/Devices";
 import { HouseholdForm } from "@/features/kit/HouseholdForm";
@@ -18,27 +19,28 @@ export function KitView() {
   const add = useAddPot();
   const remove = useRemovePot();
   const [adding, setAdding] = useState(false);
+  const [editing, setEditing] = useState<KeptPotOut | null>(null);
   const [gone, setGone] = useState<{ id: string; name: string } | null>(null);
   if (household.isError || pots.isError) {
     return (
       <p role="alert" className="p-6">
-        <strong>The app does not answer.</strong> Start it again; everything is on disk.
+        <strong>The app does not answer.</strong> Start it again. Everything is safe on disk.
       </p>
     );
   }
   if (!household.data || !pots.data || !catalogue.data) {
-    return <p className="p-6 text-pencil">Opening the cupboard …</p>;
+    return <p className="p-6 text-pencil">Loading …</p>;
   }
   const here = new Set(pots.data.pots.map((kept) => kept.ready_id));
   const missing = catalogue.data.ready_pots.filter((ready) => !here.has(ready.id));
   const units = household.data.units;
   return (
     <div className="mx-auto grid max-w-5xl gap-8 px-4 py-5 md:grid-cols-[320px_1fr]">
-      <h1 className="sr-only">Kit</h1>
+      <h1 className="sr-only">My kitchen</h1>
       <HouseholdForm household={household.data} />
       <section aria-labelledby="pots-title">
         <h2 id="pots-title" className="mb-2 font-bold text-[1.25rem]">
-          Pots, to one scale
+          Your cookers, drawn to one scale
         </h2>
         <ul className="grid gap-4 sm:grid-cols-2">
           {pots.data.pots.map((kept) => (
@@ -46,6 +48,7 @@ export function KitView() {
               key={kept.id}
               kept={kept}
               units={units}
+              onEdit={() => setEditing(kept)}
               onRemove={() =>
                 remove.mutate(
                   { id: kept.id, restore: false },
@@ -56,12 +59,13 @@ export function KitView() {
           ))}
         </ul>
         <Button className="mt-4" strong onClick={() => setAdding(true)}>
-          Add a pot of your own
+          Add your own cooker
         </Button>
         {adding && <OwnPotSheet units={units} onClose={() => setAdding(false)} />}
+        {editing && <OwnPotSheet units={units} kept={editing} onClose={() => setEditing(null)} />}
         {missing.length > 0 && (
           <div className="mt-4 flex flex-wrap items-center gap-2">
-            <span className="text-pencil">Take another one in:</span>
+            <span className="text-pencil">Add another one:</span>
             {missing.map((ready) => (
               <Button key={ready.id} onClick={() => add.mutate(ready.id)}>
                 {ready.pot.name}
@@ -71,7 +75,7 @@ export function KitView() {
         )}
         <p className="mt-5">
           <a href="/api/backup" download className="underline underline-offset-4">
-            Save a copy of everything
+            Download backup
           </a>{" "}
           <span className="text-pencil">(one JSON file)</span>
         </p>
@@ -82,7 +86,7 @@ export function KitView() {
       <Safekeeping />
       {gone && (
         <Slip
-          text={`“${gone.name}” is put away.`}
+          text={`“${gone.name}” is removed.`}
           action={{
             name: "Undo",
             run: () =>

@@ -1,7 +1,8 @@
 import { useState } from "react";
-import { ProblemError } from "@/api/client";
-import { useAddOwnPot } from "@/api/queries";
-import type { Units } from "@/lib/format";
+import { type KeptPotOut, type OwnPotIn, ProblemError } from "@/api/client";
+import { useAddOwnPot, useChangePot } from "@/api/queries";
+import { pressureText, sizeText, type Units } from "@/lib/format";
+import { ownPotOf } from "@/lib/own-pot";
 import { Button } from "@/ui/Button";
 import { Sheet } from "@/ui/Sheet";
 import { TextField } from "@/ui/TextField";
@@ -9,6 +10,8 @@ import { Tick } from "@/ui/Tick";
 
 interface Props {
   units: Units;
+  /** The cooker that is changed; a new one when left out. */
+  kept?: KeptPotOut | undefined;
   onClose: () => void;
 }
 
@@ -23,15 +26,75 @@ const EMPTY = {
   low: "",
   longest_min: "",
 };
+const EXAMPLES = {
+  metric: {
+    volume: "5.7 l",
+    diameter: "22 cm",
+    height: "15 cm",
+    least_liquid: "250 ml",
+    high: "75 kPa",
+    low: "40 kPa",
+  },
+  us: {
+    volume: "6 qt",
+    diameter: "8 5/8 in",
+    height: "5 7/8 in",
+    least_liquid: "1 cup",
+    high: "11 psi",
+    low: "6 psi",
+  },
+};
 type Field = keyof typeof EMPTY;
 
+/** A cooker as its measures are shown. */
+function typedOf({ pot }: KeptPotOut, units: Units): typeof EMPTY {
+  return {
+    name: pot.name,
+    volume: sizeText(pot.usable_volume_m3, units),
+    diameter: pot.inner_diameter_shown[units],
+    height: pot.inner_height_shown[units],
+    power_w: String(pot.heater_w),
+    least_liquid: pot.min_liquid_shown[units],
+    high: pressureText(pot.gauge_high_pa / 1000, units),
+    low: pressureText(pot.gauge_low_pa / 1000, units),
+    longest_min: String(pot.longest_hold_min),
+  };
+}
+
+/** What is sent. Of a cooker that is here, what was not touched keeps its exact number. */
+function bodyOf(
+  typed: typeof EMPTY,
+  kept: KeptPotOut | undefined,
+  has: { startKey: boolean; crisping: boolean },
+  units: Units,
+): OwnPotIn {
+  const body: OwnPotIn = {
+    ...typed,
+    power_w: Number(typed.power_w) || 1,
+    longest_min: Number(typed.longest_min) || null,
+    panel_step_min: kept?.pot.panel_step_min ?? null,
+    least_liquid: typed.least_liquid || null,
+    high: typed.high || null,
+    low: typed.low || null,
+    start_key: has.startKey,
+    crisping_lid: has.crisping,
+  };
+  if (!kept) return body;
+  const before = typedOf(kept, units);
+  const exact = ownPotOf(kept.pot);
+  const same = (Object.keys(before) as Field[]).filter((name) => before[name] === typed[name]);
+  return { ...body, ...Object.fromEntries(same.map((name) => [name, exact[name]])) };
+}
+
 /** A pot of one's own, with only what a ruler and the plate on its back say. */
-export function OwnPotSheet({ units, onClose }: Props) {
-  const [typed, setTyped] = useState(EMPTY);
-  const [startKey, setStartKey] = useState(false);
-  const [crisping, setCrisping] = useState(false);
+export function OwnPotSheet({ units, kept, onClose }: Props) {
+  const [typed, setTyped] = useState(() => (kept ? typedOf(kept, units) : EMPTY));
+  const [startKey, setStartKey] = useState(kept?.pot.has_start_key ?? false);
+  const [crisping, setCrisping] = useState(kept?.pot.has_crisping_lid ?? false);
   const add = useAddOwnPot();
-  const problem = add.error instanceof ProblemError ? add.error.problem : null;
+  const change = useChangePot();
+  const error = add.error ?? change.error;
+  const problem = error instanceof ProblemError ? error.problem : null;
   const field = (name: Field, label: string, placeholder: string) => (
     <TextField
       label={label}
@@ -41,25 +104,15 @@ export function OwnPotSheet({ units, onClose }: Props) {
       onChange={(value) => setTyped({ ...typed, [name]: value })}
     />
   );
-  const metric = units === "metric";
-  const save = () =>
-    add.mutate(
-      {
-        ...typed,
-        power_w: Number(typed.power_w) || 1,
-        longest_min: Number(typed.longest_min) || null,
-        panel_step_min: null,
-        least_liquid: typed.least_liquid || null,
-        high: typed.high || null,
-        low: typed.low || null,
-        start_key: startKey,
-        crisping_lid: crisping,
-      },
-      { onSuccess: onClose },
-    );
+  const examples = EXAMPLES[units];
+  const save = () => {
+    const body = bodyOf(typed, kept, { startKey, crisping }, units);
+    if (kept) change.mutate({ id: kept.id, body }, { onSuccess: onClose });
+    else add.mutate(body, { onSuccess: onClose });
+  };
   const loose = problem && !(problem.field && problem.field in EMPTY) ? problem : null;
   return (
-    <Sheet title="A pot of your own" open onClose={onClose}>
+    <Sheet title={kept ? `Edit ${kept.pot.name}` : "Your own cooker"} open onClose={onClose}>
       <form
         className="grid gap-2 sm:grid-cols-2"
         onSubmit={(event) => {
@@ -68,29 +121,29 @@ export function OwnPotSheet({ units, onClose }: Props) {
         }}
       >
         <div className="sm:col-span-2">
-          {field("name", "What do you call it?", "the vestry pot")}
+          {field("name", "What do you call it?", "the vestry cooker")}
         </div>
-        {field("volume", "Size on its plate", metric ? "5.7 l" : "6 qt")}
-        {field("power_w", "Watts on its plate", "1000")}
-        {field("diameter", "Inside, wall to wall", metric ? "22 cm" : "8 5/8 in")}
-        {field("height", "Inside, base to rim", metric ? "15 cm" : "5 7/8 in")}
+        {field("volume", "Size on its label", examples.volume)}
+        {field("power_w", "Watts on its label", "1000")}
+        {field("diameter", "Inside, wall to wall", examples.diameter)}
+        {field("height", "Inside, bottom to rim", examples.height)}
         <p className="text-[0.875rem] text-pencil sm:col-span-2">
-          From the manual, or leave empty for what is usual at this size:
+          From the manual. Leave empty for what is usual at this size:
         </p>
-        {field("least_liquid", "Least liquid", metric ? "250 ml" : "1 cup")}
-        {field("longest_min", "Longest program, minutes", "240")}
-        {field("high", "Pressure, high", metric ? "75 kPa" : "11 psi")}
-        {field("low", "Pressure, low", metric ? "40 kPa" : "6 psi")}
-        <Tick label="it waits for a start key" on={startKey} onChange={setStartKey} />
-        <Tick label="it has a crisping lid" on={crisping} onChange={setCrisping} />
+        {field("least_liquid", "Minimum liquid", examples.least_liquid)}
+        {field("longest_min", "Longest time it takes, minutes", "240")}
+        {field("high", "Pressure, high", examples.high)}
+        {field("low", "Pressure, low", examples.low)}
+        <Tick label="it waits for a start button" on={startKey} onChange={setStartKey} />
+        <Tick label="it has an air-fryer lid" on={crisping} onChange={setCrisping} />
         {loose && (
           <p role="alert" className="border-care border-l-4 pl-2 text-[0.875rem] sm:col-span-2">
             {loose.message} {loose.hint}
           </p>
         )}
         <div className="mt-1 sm:col-span-2">
-          <Button strong type="submit" disabled={add.isPending}>
-            Take it in
+          <Button strong type="submit" disabled={add.isPending || change.isPending}>
+            {kept ? "Save cooker" : "Add cooker"}
           </Button>
         </div>
       </form>

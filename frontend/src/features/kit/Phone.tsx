@@ -24,13 +24,13 @@ export function Phone() {
       </h2>
       {lan.address === null && (
         <p className="max-w-prose">
-          Now only this machine is answered. Started with{" "}
-          <code className="font-semibold">pneumachron serve --lan</code>, the app also answers
-          phones that you pair, over https; nobody else on the network gets anything.
+          Now only this computer can use the app. Started with{" "}
+          <code className="font-semibold">pneumachron serve --lan</code>, phones that you pair can
+          use it too, over https. Nobody else on the network can.
         </p>
       )}
       {lan.address !== null && lan.pairing === null && (
-        <p>This phone is paired. Others are paired at the machine itself.</p>
+        <p>This phone is paired. Pair others at the computer itself.</p>
       )}
       {lan.pairing !== null && (
         <div className="mt-1 flex flex-wrap gap-5">
@@ -41,15 +41,15 @@ export function Phone() {
                 Scan it with the phone, or open <strong className="break-all">{lan.pairing}</strong>
               </li>
               <li>
-                The browser says that it does not know who made the certificate. This app made it,
-                for itself. Let it show the certificate and compare:
+                The browser says it does not know who made the certificate. This app made it for
+                itself. Look at the certificate and compare:
                 <span className="block break-all font-dial">{lan.fingerprint}</span>
               </li>
-              <li>The same? Go on. It asks once, and the phone stays paired for half a year.</li>
+              <li>The same? Continue. It asks once, and the phone stays paired for half a year.</li>
             </ol>
             <p className="mt-1 text-pencil">
-              Each code works once and for ten minutes. Who has it can change everything here: show
-              it to those who cook with you.
+              Each code works once, for ten minutes. Whoever has it can change everything here. Show
+              it only to people who cook with you.
             </p>
           </div>
         </div>

@@ -1,11 +1,13 @@
 import type { KeptPotOut } from "@/api/client";
 import { BoilTest } from "@/features/kit/BoilTest";
 import type { Units } from "@/lib/format";
+import { pressureText } from "@/lib/format";
 import { Button } from "@/ui/Button";
 
 interface Props {
   kept: KeptPotOut;
   units: Units;
+  onEdit: () => void;
   onRemove: () => void;
 }
 
@@ -13,7 +15,7 @@ const PIXELS_PER_METRE = 700;
 const TALLEST = 150;
 
 /** A pot with its limits, drawn to the same scale as its neighbours. */
-export function PotCard({ kept, units, onRemove }: Props) {
+export function PotCard({ kept, units, onEdit, onRemove }: Props) {
   const { pot } = kept;
   const width = pot.inner_diameter_m * PIXELS_PER_METRE;
   const height = pot.inner_height_m * PIXELS_PER_METRE;
@@ -22,14 +24,14 @@ export function PotCard({ kept, units, onRemove }: Props) {
   const lineY = (metres: number) => base - metres * PIXELS_PER_METRE;
   const facts: [string, string][] = [
     ["inside", `${pot.inner_diameter_shown[units]} wide, ${pot.inner_height_shown[units]} high`],
-    ["least liquid", pot.min_liquid_shown[units]],
-    ["most, with meat", pot.max_volume_shown[units]],
+    ["minimum liquid", pot.min_liquid_shown[units]],
+    ["max fill, with meat", pot.max_volume_shown[units]],
     ["heater", `${pot.heater_w} W`],
     [
       "high, low",
-      `${Math.round(pot.gauge_high_pa / 1000)} and ${Math.round(pot.gauge_low_pa / 1000)} kPa`,
+      `${pressureText(pot.gauge_high_pa / 1000, units)} and ${pressureText(pot.gauge_low_pa / 1000, units)}`,
     ],
-    ["longest program", `${pot.longest_hold_min / 60} h${pot.has_start_key ? ", start key" : ""}`],
+    ["longest time", `${pot.longest_hold_min / 60} h${pot.has_start_key ? ", start button" : ""}`],
   ];
   return (
     <li className="border-rule border-t pt-2">
@@ -62,9 +64,14 @@ export function PotCard({ kept, units, onRemove }: Props) {
         ))}
       </dl>
       <BoilTest kept={kept} />
-      <Button className="mt-2" aria-label={`put ${pot.name} away`} onClick={onRemove}>
-        Put away
-      </Button>
+      <p className="mt-2 flex flex-wrap gap-2">
+        <Button aria-label={`edit ${pot.name}`} onClick={onEdit}>
+          Edit
+        </Button>
+        <Button aria-label={`remove ${pot.name}`} onClick={onRemove}>
+          Remove
+        </Button>
+      </p>
     </li>
   );
 }

@@ -18,7 +18,7 @@ export function Restore() {
     setUnread(null);
     if (!file) return;
     if (file.size > LARGEST) {
-      setUnread("This file is larger than 64 MB. Choose the copy that this page saved.");
+      setUnread("This file is larger than 64 MB. Choose a backup that this page downloaded.");
       return;
     }
     try {
@@ -26,14 +26,14 @@ export function Restore() {
       setContent(read);
       restore.mutate({ content: read, dryRun: true });
     } catch {
-      setUnread("This file cannot be read. Choose the copy that this page saved.");
+      setUnread("This file cannot be read. Choose a backup that this page downloaded.");
     }
   };
   const trouble = unread ?? (problem ? `${problem.message} ${problem.hint ?? ""}` : null);
   return (
     <div className="mt-3 flex flex-col items-start gap-1.5">
       <label htmlFor={id} className="underline underline-offset-4">
-        Read a copy back
+        Restore a backup
       </label>
       <input
         id={id}
@@ -50,7 +50,7 @@ export function Restore() {
       {restore.data && <Outcome outcome={restore.data} />}
       {restore.data && !restore.data.done && content !== null && (
         <Button strong onClick={() => restore.mutate({ content, dryRun: false })}>
-          Do it
+          Restore
         </Button>
       )}
     </div>
@@ -58,7 +58,7 @@ export function Restore() {
 }
 
 function Outcome({ outcome }: { outcome: RestoreOut }) {
-  const verb = outcome.done ? "Done" : "This copy would change";
+  const verb = outcome.done ? "Done" : "This backup would change";
   return (
     <div data-testid="restore" className="text-[0.875rem]">
       <p className="font-semibold">
@@ -67,11 +67,11 @@ function Outcome({ outcome }: { outcome: RestoreOut }) {
       <ul>
         {outcome.changes.map((change) => (
           <li key={change.kind}>
-            {change.kind}: {change.added} new, {change.changed} replaced, {change.same} as here
+            {change.kind}: {change.added} new, {change.changed} replaced, {change.same} unchanged
           </li>
         ))}
       </ul>
-      {!outcome.done && <p>What is here and not in the copy stays.</p>}
+      {!outcome.done && <p>What is here and not in the backup stays.</p>}
     </div>
   );
 }

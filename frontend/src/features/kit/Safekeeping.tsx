@@ -4,7 +4,7 @@ import { spokenTime } from "@/lib/format";
 import { Button } from "@/ui/Button";
 
 const REASONS = {
-  daily: "of the day",
+  daily: "daily",
   "before-upgrade": "before an upgrade",
   "before-restore": "before a restore",
 } as const;
@@ -30,8 +30,8 @@ function Copies() {
   return (
     <div>
       <p className="max-w-prose">
-        The app copies its database once a day, and before every upgrade and restore. Going back to
-        a copy keeps what is here now as another copy, so it can be undone. The disk has{" "}
+        The app copies its database once a day, and before every upgrade and restore. When you go
+        back to a copy, today’s data is kept as another copy, so you can undo it. The disk has{" "}
         {size(data.free_bytes)} left.
       </p>
       {data.copies.length === 0 && <p className="text-pencil">There is no copy yet.</p>}
@@ -52,7 +52,7 @@ function Copies() {
                 >
                   Yes, go back to it
                 </Button>
-                <Button onClick={() => setAsked(null)}>Stay here</Button>
+                <Button onClick={() => setAsked(null)}>Cancel</Button>
               </>
             ) : (
               <Button onClick={() => setAsked(copy.name)}>Go back to this copy</Button>

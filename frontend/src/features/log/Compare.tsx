@@ -17,10 +17,10 @@ export function Compare({ ids }: { ids: [string, string] }) {
     <div className="mx-auto max-w-5xl px-4 py-4">
       <p>
         <Link href="/log" className="underline">
-          All sheets
+          All log entries
         </Link>
       </p>
-      <h1 className="font-bold text-[1.5rem]">Two sheets together</h1>
+      <h1 className="font-bold text-[1.5rem]">Two log entries compared</h1>
       {trouble && (
         <p role="alert" className="border-care border-l-4 pl-2">
           <strong>{trouble.message}</strong> {trouble.hint}
@@ -30,11 +30,11 @@ export function Compare({ ids }: { ids: [string, string] }) {
         {one && other && (
           <>
             <div className="mt-2 bg-sheet">
-              <TwoTraces one={one} other={other} width={width} />
+              <TwoTraces one={one} other={other} width={width} units={units} />
             </div>
             {[one, other].some((cook) => cook.ink.length < 2) && (
               <p className="text-[0.875rem] text-pencil">
-                Of a cook that was not followed the trace is that of its plan.
+                For a cook that was not connected, the chart shows the plan.
               </p>
             )}
             <ul aria-label="differences" className="mt-2 list-disc pl-5">
@@ -43,11 +43,11 @@ export function Compare({ ids }: { ids: [string, string] }) {
                   {about}: {first[units]}, then {then[units]}
                 </li>
               ))}
-              {data?.differences.length === 0 && <li>Planned and run alike.</li>}
+              {data?.differences.length === 0 && <li>Planned and cooked the same way.</li>}
             </ul>
             <div className="mt-3 grid gap-6 sm:grid-cols-2">
               {[one, other].map((cook, index) => (
-                <section key={cook.id} aria-label={`sheet ${index + 1}`}>
+                <section key={cook.id} aria-label={`entry ${index + 1}`}>
                   <h2 className="font-semibold text-[1.125rem]">
                     {index === 0 ? "— " : "- - "}
                     <Link href={`/log?cook=${cook.id}`} className="underline">

@@ -2,7 +2,7 @@ import { type Texture, troubleOf } from "@/api/client";
 import { useEnter } from "@/api/log";
 import { useShelf, useUnits } from "@/api/queries";
 import { localTime } from "@/lib/day";
-import { TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+import { TEXTURES, tendernessOf } from "@/lib/words";
 import { Weights } from "@/parts/Weights";
 import { Button } from "@/ui/Button";
 import { useKept } from "@/ui/useKept";
@@ -36,6 +36,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
     note: "",
   }));
   const units = useUnits();
+  const cut = shelf.data?.plans.find((item) => item.id === typed.planId)?.cut;
   const { planId, start, hold, up, texture, before, after, note } = typed;
   const set = (part: Partial<Typed>) => keepTyped({ ...typed, ...part });
   const choose = (id: string) => {
@@ -64,7 +65,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
   const trouble = enter.error ? troubleOf(enter.error) : null;
   return (
     <form
-      aria-label="write a cook down"
+      aria-label="add a log entry"
       className="mt-2 flex flex-wrap items-end gap-3 border-2 border-edge p-3 text-[0.875rem]"
       onSubmit={(event) => {
         event.preventDefault();
@@ -72,7 +73,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
       }}
     >
       <label className="flex flex-col">
-        <span className="text-pencil">which plan</span>
+        <span className="text-pencil">plan</span>
         <select value={planId} onChange={(event) => choose(event.target.value)} className={FIELD}>
           <option value="">choose</option>
           {(shelf.data?.plans ?? []).map((plan) => (
@@ -92,7 +93,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         />
       </label>
       <label className="flex flex-col">
-        <span className="text-pencil">minutes set</span>
+        <span className="text-pencil">cook time set</span>
         <input
           inputMode="numeric"
           value={hold}
@@ -111,16 +112,16 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         />
       </label>
       <label className="flex flex-col">
-        <span className="text-pencil">came out</span>
+        <span className="text-pencil">result</span>
         <select
           value={texture}
           onChange={(event) => set({ texture: event.target.value as Texture | "" })}
           className={FIELD}
         >
-          <option value="">not judged</option>
+          <option value="">not rated</option>
           {TEXTURES.map((item) => (
             <option key={item} value={item}>
-              {TEXTURE_WORDS[item]}
+              {tendernessOf(item, cut)}
             </option>
           ))}
         </select>
@@ -136,9 +137,9 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         />
       </label>
       <Button type="submit" strong disabled={!planId || !hold || !start || enter.isPending}>
-        Write it down
+        Save log entry
       </Button>
-      <Button onClick={onClose}>Not now</Button>
+      <Button onClick={onClose}>Cancel</Button>
       {trouble && (
         <p role="alert" className="basis-full border-care border-l-4 pl-2">
           <strong>{trouble.message}</strong> {trouble.hint}

@@ -14,16 +14,16 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
   const nameOf = (lesson: Lesson) =>
     lesson.kind === "taste"
       ? cutName(lesson.key)
-      : (pots.find((pot) => pot.id === lesson.key)?.pot.name ?? "a pot");
+      : (pots.find((pot) => pot.id === lesson.key)?.pot.name ?? "a cooker");
   return (
     <section aria-labelledby="lessons-title" className="mt-5">
       <h2 id="lessons-title" className="font-semibold text-[1.125rem]">
-        What it taught
+        Adjustments from your log
       </h2>
       <p className="text-[0.875rem] text-pencil">
-        Every plan is moved by this: by how your pieces came out, and by how long your pots took.
+        Every plan is adjusted by how your meat came out and how long your cookers took.
       </p>
-      <ul aria-label="lessons" className="mt-1 border-rule border-t">
+      <ul aria-label="adjustments" className="mt-1 border-rule border-t">
         {lessons.map((lesson) => (
           <li
             key={`${lesson.kind} ${lesson.key}`}
@@ -32,7 +32,7 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
             <div className="min-w-0">
               <p>
                 <span className="font-semibold">{nameOf(lesson)}</span>:{" "}
-                {lesson.cooks.length > 0 ? taughtWords(lesson) : "learned anew, no cook yet"}
+                {lesson.cooks.length > 0 ? taughtWords(lesson) : "reset, no cook since"}
                 <Span lesson={lesson} />
               </p>
               {lesson.cooks.length > 0 && (
@@ -55,12 +55,12 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
             </div>
             <Button
               className="text-[0.875rem]"
-              aria-label={`${lesson.set_back ? "let everything count again for" : "set back"} ${nameOf(lesson)}`}
+              aria-label={`${lesson.set_back ? "undo reset for" : "reset"} ${nameOf(lesson)}`}
               onClick={() =>
                 change.mutate({ kind: lesson.kind, key: lesson.key, on: !lesson.set_back })
               }
             >
-              {lesson.set_back ? "Let all count again" : "Set back"}
+              {lesson.set_back ? "Undo reset" : "Reset"}
             </Button>
           </li>
         ))}
@@ -76,7 +76,7 @@ function Span({ lesson }: { lesson: Lesson }) {
   return (
     <span className="text-[0.875rem] text-pencil">
       {" "}
-      on a usual piece (between {minutesWords(low)} and {minutesWords(high)}, nine in ten)
+      on a usual piece ( {minutesWords(low)} and {minutesWords(high)}, nine in ten)
     </span>
   );
 }

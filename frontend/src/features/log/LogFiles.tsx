@@ -37,14 +37,14 @@ export function LogFiles() {
   const trouble = take.error ? troubleOf(take.error) : null;
   return (
     <section aria-label="files" className="mt-5 flex flex-wrap items-center gap-2 text-[0.875rem]">
-      <span className="text-pencil">the whole log as</span>
+      <span className="text-pencil">Export the log as</span>
       {KINDS.map((kind) => (
         <Button key={kind.kind} onClick={() => save(kind)}>
           {kind.words}
         </Button>
       ))}
       <label htmlFor={id} className="ml-3 text-pencil">
-        take a file in
+        Import a file
       </label>
       <input
         id={id}
@@ -60,8 +60,8 @@ export function LogFiles() {
       {take.data && (
         <div role="status" className="basis-full">
           <p>
-            {take.data.added} added, {take.data.known} were there already, {take.data.bad} could not
-            be read.
+            {take.data.added} added, {take.data.known} already there, {take.data.bad} could not be
+            read.
           </p>
           <ul>
             {take.data.told.slice(0, 20).map((row) => (
@@ -75,9 +75,7 @@ export function LogFiles() {
       {(trouble || tooBig) && (
         <p role="alert" className="basis-full border-care border-l-4 pl-2">
           {tooBig ? (
-            <strong>
-              This file is too big for the page. Take it in with the command of the app.
-            </strong>
+            <strong>This file is too big for the page. Use the command line.</strong>
           ) : (
             <>
               <strong>{trouble?.message}</strong> {trouble?.hint}

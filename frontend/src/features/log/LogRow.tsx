@@ -1,7 +1,7 @@
 import { Link } from "wouter";
 import type { CookLine } from "@/api/client";
-import { massText, panelTime, type Units } from "@/lib/format";
-import { TEXTURE_WORDS, TEXTURES } from "@/lib/words";
+import { cookTime, massText, type Units } from "@/lib/format";
+import { TEXTURES, tendernessOf } from "@/lib/words";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
 
@@ -29,7 +29,7 @@ export function LogRow({ cook, cutName, units, picked, onPick, onDelete }: Props
         {cook.note && <span className="block truncate text-[0.875rem]">{cook.note}</span>}
       </span>
       <span>
-        <span className="font-bold font-dial">{panelTime(cook.hold_min)}</span>
+        <span className="font-bold font-dial">{cookTime(cook.hold_min)}</span>
         <span className="ml-2 text-[0.875rem]">{came(cook)}</span>
       </span>
       <span className="flex items-center gap-3">
@@ -43,11 +43,13 @@ export function LogRow({ cook, cutName, units, picked, onPick, onDelete }: Props
 }
 
 function came(cook: CookLine): string {
-  if (cook.outcome_step === null) return "not judged";
+  if (cook.outcome_step === null) return "not rated";
   const wished = TEXTURES[Math.round(cook.wished_step)] ?? "tender";
   const found = TEXTURES[Math.round(cook.outcome_step)] ?? "tender";
-  const words = TEXTURE_WORDS[found];
-  return found === wished ? `${words}, as wished` : `${words}; wished ${TEXTURE_WORDS[wished]}`;
+  const words = tendernessOf(found, cook.cut);
+  return found === wished
+    ? `${words}, as you wanted`
+    : `${words}; you wanted ${tendernessOf(wished, cook.cut)}`;
 }
 
 function dayOf(moment: string): string {

@@ -57,19 +57,19 @@ function Sheets() {
       <h1 className="font-bold text-[1.5rem]">Log</h1>
       <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <Finder sought={sought} onChange={find} />
-        <Button onClick={() => setWriting(true)}>Write a cook down</Button>
+        <Button onClick={() => setWriting(true)}>Add log entry</Button>
         <Together picked={picked} />
       </div>
       <Relearning />
       {writing && <EntryForm onClose={() => setWriting(false)} />}
       {log.isError && (
         <p role="alert" className="mt-2 border-care border-l-4 pl-2">
-          <strong>The app does not answer.</strong> Start it again; the sheets are on disk.
+          <strong>The app does not answer.</strong> Start it again. Your log is safe on disk.
         </p>
       )}
       {log.data && cooks.length === 0 && <Nothing filtered={sought !== EVERYTHING} />}
       <ul
-        aria-label="sheets"
+        aria-label="log entries"
         aria-busy={log.isPlaceholderData}
         className={`mt-2 border-rule border-t ${log.isPlaceholderData ? "stale" : ""}`}
       >
@@ -96,7 +96,7 @@ function Sheets() {
       <Lessons cutName={cutName} />
       {gone && (
         <Slip
-          text={`“${gone.name}” is out of the log.`}
+          text={`“${gone.name}” is removed from the log.`}
           action={{
             name: "Undo",
             run: () =>
@@ -117,18 +117,18 @@ function Together({ picked }: { picked: string[] }) {
       href={`/log?cook=${picked[0]}&with=${picked[1]}`}
       className="rounded-sm border border-ink bg-ink px-3 py-1 font-medium text-paper"
     >
-      Lay the two sheets together
+      Compare the two
     </Link>
   );
 }
 
 function Nothing({ filtered }: { filtered: boolean }) {
-  if (filtered) return <p className="mt-3 text-pencil">No sheet is like that.</p>;
+  if (filtered) return <p className="mt-3 text-pencil">No log entry matches.</p>;
   return (
     <p className="mt-3 text-pencil">
-      No cook is over yet.{" "}
+      No cook is finished yet.{" "}
       <Link href="/cook" className="underline">
-        Begin one.
+        Start one.
       </Link>
     </p>
   );
@@ -149,14 +149,14 @@ function Pages({ page, total, searched, onPage }: PagesProps) {
   return (
     <p className="mt-2 flex items-center gap-3">
       <Button disabled={page === 0} onClick={() => onPage(page - 1)}>
-        Later ones
+        Newer
       </Button>
       <span className="text-pencil">
         {page * PAGE + 1} to {Math.min((page + 1) * PAGE, total)} of{" "}
         {searched && total > COUNTED ? `more than ${COUNTED}` : total}
       </span>
       <Button disabled={(page + 1) * PAGE >= total} onClick={() => onPage(page + 1)}>
-        Earlier ones
+        Older
       </Button>
     </p>
   );

@@ -9,7 +9,7 @@ export function Months({ cooks }: { cooks: CookLine[] }) {
   const times = inOrder.map((cook) => Date.parse(cook.started_at));
   const series = [
     {
-      name: "yield, % of the raw weight",
+      name: "yield, % of raw weight",
       points: inOrder.map((cook) => (cook.yield_ratio === null ? null : 100 * cook.yield_ratio)),
     },
     {
@@ -17,7 +17,7 @@ export function Months({ cooks }: { cooks: CookLine[] }) {
       points: inOrder.map((cook) => (cook.come_up_s === null ? null : cook.come_up_s / 60)),
     },
     {
-      name: "softer than wished, in rungs",
+      name: "softer than wanted, in steps",
       points: inOrder.map((cook) =>
         cook.outcome_step === null ? null : cook.outcome_step - cook.wished_step,
       ),
@@ -25,7 +25,7 @@ export function Months({ cooks }: { cooks: CookLine[] }) {
   ].filter((item) => item.points.filter((value) => value !== null).length >= 2);
   if (series.length === 0) return null;
   return (
-    <section aria-label="over the months" className="mt-4 flex flex-wrap gap-8">
+    <section aria-label="by month" className="mt-4 flex flex-wrap gap-8">
       {series.map(({ name, points }) => (
         <Small key={name} name={name} times={times} points={points} />
       ))}

@@ -7,8 +7,8 @@ export function Relearning() {
   const { done, of } = data.relearning;
   return (
     <p role="status" className="mt-2 text-pencil">
-      The app was updated and works through the log again: {done} of {of} cooks. Until then the
-      earlier lessons hold.
+      The app was updated and is reading the log again: {done} of {of} cooks. Until then the earlier
+      adjustments apply.
     </p>
   );
 }

@@ -7,9 +7,9 @@ import { useHousehold, useUnits } from "@/api/queries";
 import { InkTrace } from "@/drawing/InkTrace";
 import { PieceTraces } from "@/drawing/PieceTraces";
 import { clockTime, STATE_WORDS } from "@/lib/cook";
-import { panelTime, spokenTime } from "@/lib/format";
+import { cookTime, spokenTime } from "@/lib/format";
 import { pieceName } from "@/lib/outcome";
-import { TEXTURE_WORDS } from "@/lib/words";
+import { tendernessOf } from "@/lib/words";
 import { OutcomePanel } from "@/parts/OutcomePanel";
 import { Photos } from "@/parts/Photos";
 import { RecipeAside } from "@/parts/RecipeAside";
@@ -18,6 +18,7 @@ import { useWidth } from "@/ui/useWidth";
 
 /** One sheet: plan in pencil, what happened in ink, how it came out. */
 export function SheetView({ id }: { id: string }) {
+  const units = useUnits();
   const { data: cook, error } = useCook(id);
   const [ref, width] = useWidth<HTMLDivElement>(900);
   const trouble = error ? troubleOf(error) : null;
@@ -25,7 +26,7 @@ export function SheetView({ id }: { id: string }) {
     <div className="mx-auto max-w-5xl px-4 py-4">
       <p>
         <Link href="/log" className="underline">
-          All sheets
+          All log entries
         </Link>
       </p>
       {trouble && (
@@ -45,13 +46,13 @@ export function SheetView({ id }: { id: string }) {
               , {cook.plan.pot_name}
             </p>
             <div className="mt-2 bg-sheet">
-              <InkTrace cook={cook} width={width} height={240} />
+              <InkTrace cook={cook} width={width} units={units} height={240} />
             </div>
             <Facts cook={cook} />
             <Outcome cook={cook} />
             {cook.ended_at && <Correct cook={cook} />}
             <SideBySide cook={cook} />
-            {cook.plan.kinds.length > 1 && <KindByKind id={id} width={width} />}
+            {cook.plan.kinds.length > 1 && <KindByKind id={id} cut={cook.plan.cut} width={width} />}
             <Photos cook={cook} />
             <RecipeAside cook={cook} />
             <History id={id} cook={cook} />
@@ -68,13 +69,13 @@ export function Facts({ cook }: { cook: CookOut }) {
     <dl className="mt-2 grid w-fit grid-cols-[auto_1fr] gap-x-4">
       <dt className="text-pencil">planned</dt>
       <dd>
-        {panelTime(cook.plan.hold_min)} at {cook.plan.level} pressure, for{" "}
-        {TEXTURE_WORDS[cook.plan.texture]}
+        {cookTime(cook.plan.hold_min)} at {cook.plan.level} pressure, target{" "}
+        {tendernessOf(cook.plan.texture, cook.plan.cut)}
       </dd>
       <dt className="text-pencil">set</dt>
-      <dd>{panelTime(cook.set_min)}</dd>
-      <dt className="text-pencil">runs</dt>
-      <dd>{cook.rounds === 1 ? "one" : `${cook.rounds}: put back ${cook.rounds - 1} ×`}</dd>
+      <dd>{cookTime(cook.set_min)}</dd>
+      <dt className="text-pencil">batches</dt>
+      <dd>{cook.rounds === 1 ? "one" : `${cook.rounds}: cooked longer ${cook.rounds - 1} ×`}</dd>
       <Weighed cook={cook} />
       {cook.connected && !cook.no_lesson && <Simulated />}
       <LeftOut why={cook.no_lesson} />
@@ -96,18 +97,18 @@ function Simulated() {
       <dt className="text-pencil">pot</dt>
       <dd>
         {data?.simulated_teach
-          ? "simulated; this cook teaches all the same, as set in the Kit"
-          : "simulated; this cook teaches nothing"}
+          ? "simulated; it still changes your plans, as set in My kitchen"
+          : "simulated; it changes nothing"}
       </dd>
     </>
   );
 }
 
 const NO_LESSON: Record<NonNullable<CookOut["no_lesson"]>, string> = {
-  abandoned: "nothing: it was given up",
+  abandoned: "nothing: it was stopped",
   unsafe: "nothing: it was not safe to eat",
   fast_clock: "nothing: its clock did not run with the kitchen’s",
-  stopped: "nothing of tenderness: it stopped on the way",
+  stopped: "nothing about tenderness: it stopped on the way",
 };
 
 /** Why a cook is left out of what the log learns. */
@@ -115,7 +116,7 @@ function LeftOut({ why }: { why: CookOut["no_lesson"] }) {
   if (!why) return null;
   return (
     <>
-      <dt className="text-pencil">teaches</dt>
+      <dt className="text-pencil">changes</dt>
       <dd>{NO_LESSON[why]}</dd>
     </>
   );
@@ -139,14 +140,13 @@ function Weighed({ cook }: { cook: CookOut }) {
 
 export function Outcome({ cook }: { cook: CookOut }) {
   const pieces = ((cook.outcome?.pieces as PieceOutcome[] | undefined) ?? []).slice(0, 48);
-  if (pieces.length === 0)
-    return <p className="mt-2 text-pencil">How it came out was not judged.</p>;
+  if (pieces.length === 0) return <p className="mt-2 text-pencil">Not rated yet.</p>;
   return (
-    <ul aria-label="how it came out" className="mt-2">
+    <ul aria-label="rating" className="mt-2">
       {pieces.map((piece, index) => (
         <li key={pieceName(piece, index, cook.plan.kinds)}>
           <span className="font-semibold">{pieceName(piece, index, cook.plan.kinds)}</span>:{" "}
-          {piece.texture ? TEXTURE_WORDS[piece.texture] : "not judged"}
+          {piece.texture ? tendernessOf(piece.texture, cook.plan.cut) : "not rated"}
           {piece.juicy && `, juicy ${piece.juicy} of 5`}
           {piece.taste && `, taste ${piece.taste} of 5`}
         </li>
@@ -162,7 +162,7 @@ function Correct({ cook }: { cook: CookOut }) {
   if (!open) {
     return (
       <Button className="mt-2 text-[0.875rem] print:hidden" onClick={() => setOpen(true)}>
-        Write anew how it came out
+        Change rating
       </Button>
     );
   }
@@ -182,7 +182,7 @@ function SideBySide({ cook }: { cook: CookOut }) {
   return (
     <section aria-labelledby="pieces-title" className="mt-2">
       <h2 id="pieces-title" className="font-semibold text-[1.125rem]">
-        Piece against piece
+        Pieces compared
       </h2>
       <ul className="list-disc pl-5">
         {cook.side_by_side.map((line) => (
@@ -194,21 +194,21 @@ function SideBySide({ cook }: { cook: CookOut }) {
 }
 
 /** The kinds of pieces in one pot over what happened to it. */
-function KindByKind({ id, width }: { id: string; width: number }) {
+function KindByKind({ id, cut, width }: { id: string; cut: string; width: number }) {
   const { data } = usePieces(id);
   if (!data) return null;
   return (
     <section aria-labelledby="kinds-title" className="mt-3">
       <h2 id="kinds-title" className="font-semibold text-[1.125rem]">
-        How they softened in one pot
+        How they softened in one cooker
       </h2>
       <p className="text-[0.875rem] text-pencil">
         {data.followed
-          ? "Worked out along the ink: what this pot really did."
-          : "Worked out for the minutes that were set: this cook was not followed."}
+          ? "Calculated from what this cooker really did."
+          : "Calculated for the cook time that was set; this cook was not connected."}
       </p>
       <div className="mt-1 bg-sheet">
-        <PieceTraces pieces={data} width={width} />
+        <PieceTraces pieces={data} cut={cut} width={width} />
       </div>
       <ul className="mt-2 list-disc pl-5">
         {data.said.map((line) => (
@@ -221,13 +221,13 @@ function KindByKind({ id, width }: { id: string; width: number }) {
 
 const KINDS: Record<string, string> = {
   began: "began",
-  undone: "not yet after all",
-  timer_rang: "timer heard",
+  undone: "undone",
+  timer_rang: "timer stopped",
   timer_moved: "timer moved",
-  timer_stopped: "timer taken off",
+  timer_stopped: "timer removed",
   judged: "judged",
-  outcome: "outcome written down",
-  ended: "sheet closed",
+  outcome: "rated",
+  ended: "closed",
 };
 
 function History({ id, cook }: { id: string; cook: CookOut }) {
@@ -267,7 +267,7 @@ function sayEvent(
     case "pot":
       return `pot: ${STATE_WORDS[text("state") as keyof typeof STATE_WORDS] ?? text("state")}`;
     case "put_back":
-      return `put back for ${text("hold_min")} min`;
+      return `cooked ${text("hold_min")} min longer`;
     case "note":
       return `note: ${text("text")}`;
     case "weighed":

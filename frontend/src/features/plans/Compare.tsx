@@ -1,8 +1,8 @@
 import type { PlanOut } from "@/api/client";
 import { useHousehold, useStoredPlan } from "@/api/queries";
 import { TraceChart } from "@/drawing/TraceChart";
-import { panelTime, spokenTime, type Units } from "@/lib/format";
-import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, TEXTURE_WORDS } from "@/lib/words";
+import { cookTime, spokenTime, type Units } from "@/lib/format";
+import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, tendernessOf } from "@/lib/words";
 import { Button } from "@/ui/Button";
 import { useWidth } from "@/ui/useWidth";
 
@@ -23,7 +23,7 @@ export function Compare({ ids, onClose }: Props) {
     <section aria-label="two plans compared" className="mb-4 border-2 border-ink p-3">
       <div className="flex items-center justify-between gap-2">
         <h2 className="font-semibold text-[1.125rem]">
-          {a && b ? `${a.name} (drawn through) and ${b.name} (dashed)` : "Laying them together …"}
+          {a && b ? `${a.name} (solid) and ${b.name} (dashed)` : "Comparing …"}
         </h2>
         <Button onClick={onClose}>Close</Button>
       </div>
@@ -87,16 +87,16 @@ function Differences({ a, b, names, units }: DifferencesProps) {
 type Fact = [string, (plan: PlanOut, units: Units) => string];
 
 const FACTS: Fact[] = [
-  ["hold", (plan) => panelTime(plan.setting.hold_min)],
-  ["lid on to lid off", (plan) => spokenTime(plan.lid_on_to_open_s / 60)],
-  ["texture", (plan) => TEXTURE_WORDS[plan.setting.texture]],
+  ["cook time", (plan) => cookTime(plan.setting.hold_min)],
+  ["total time, lid on to lid off", (plan) => spokenTime(plan.lid_on_to_open_s / 60)],
+  ["tenderness", (plan) => tendernessOf(plan.setting.texture, plan.pieces[0]?.cut)],
   ["thickness", (plan, units) => plan.pieces[0]?.thickness_shown[units] ?? ""],
   ["weight", (plan, units) => plan.pieces[0]?.total_mass_shown[units] ?? ""],
   ["liquid", (plan, units) => plan.liquid.shown[units]],
-  ["school", (plan) => SCHOOL_WORDS[plan.setting.school].name],
-  ["rack", (plan) => RACK_WORDS[plan.setting.rack].name],
+  ["liquid style", (plan) => SCHOOL_WORDS[plan.setting.school].name],
+  ["trivet", (plan) => RACK_WORDS[plan.setting.rack].name],
   ["release", (plan) => RELEASE_WORDS[plan.setting.release].name],
-  ["level", (plan) => plan.setting.level],
-  ["pot", (plan) => plan.pot.name],
+  ["pressure", (plan) => plan.setting.level],
+  ["cooker", (plan) => plan.pot.name],
   ["altitude", (plan, units) => plan.setting.altitude_shown[units]],
 ];

@@ -3,7 +3,7 @@ import { useLocation } from "wouter";
 import type { PlanLine } from "@/api/client";
 import { useRenamePlan, useTakePlan } from "@/api/queries";
 import { CutDrawing } from "@/drawing/CutDrawing";
-import { panelTime, spokenTime } from "@/lib/format";
+import { cookTime, spokenTime } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
@@ -26,7 +26,7 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
   const open = (asCopy: boolean) =>
     take.mutate(plan.id, {
       onSuccess: ({ inputs }) =>
-        navigate(`/?${wishToAddress(wishFromPlan(inputs), asCopy ? null : plan.id)}`),
+        navigate(`/plan?${wishToAddress(wishFromPlan(inputs), asCopy ? null : plan.id)}`),
     });
   return (
     <li className="grid grid-cols-[64px_1fr] items-center gap-x-4 border-rule border-b py-2 sm:grid-cols-[64px_1fr_auto_auto]">
@@ -50,9 +50,9 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
         </p>
       </div>
       <p className="col-start-2 sm:col-start-auto sm:text-right">
-        <span className="font-bold font-dial text-[1.25rem]">{panelTime(plan.hold_min)}</span>{" "}
+        <span className="font-bold font-dial text-[1.25rem]">{cookTime(plan.hold_min)}</span>{" "}
         <span className="text-[0.875rem] text-pencil">
-          hold · {spokenTime(plan.lid_on_to_open_s / 60)} in all
+          cook time · {spokenTime(plan.lid_on_to_open_s / 60)} total time
         </span>
       </p>
       <div className="col-start-2 flex flex-wrap gap-2 pt-1 sm:col-start-auto sm:pt-0">

@@ -25,7 +25,7 @@ export function PlansView() {
   return (
     <div className="mx-auto max-w-4xl px-4 py-5">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="font-bold text-[1.5rem]">Plans</h1>
+        <h1 className="font-bold text-[1.5rem]">Saved plans</h1>
         <div>
           <label htmlFor={id} className="mr-2 text-pencil">
             find
@@ -43,18 +43,18 @@ export function PlansView() {
       </div>
       {shelf.isError && (
         <p role="alert" className="border-care border-l-4 pl-2">
-          <strong>The app does not answer.</strong> Start it again; the plans are on disk.
+          <strong>The app does not answer.</strong> Start it again. Your plans are safe on disk.
         </p>
       )}
-      {shelf.isPending && <p className="text-pencil">Looking on the shelf …</p>}
+      {shelf.isPending && <p className="text-pencil">Loading …</p>}
       {shelf.data && plans.length === 0 && (
         <p className="text-pencil">
           {search
             ? "No plan has these words in its name."
-            : "No plan is saved yet. Make one on the Bench."}
+            : "No plan is saved yet. Make one in Plan."}
         </p>
       )}
-      {picked.length === 1 && <p className="mb-2 text-pencil">Tick another plan to compare.</p>}
+      {picked.length === 1 && <p className="mb-2 text-pencil">Select another plan to compare.</p>}
       {picked.length === 2 && <Compare ids={picked} onClose={() => setPicked([])} />}
       <ul className="border-rule border-t" aria-label="saved plans">
         {plans.map((plan) => (
@@ -74,7 +74,7 @@ export function PlansView() {
       </ul>
       {shelf.data && shelf.data.total > plans.length && (
         <p className="mt-3 text-pencil">
-          The newest {plans.length} of {shelf.data.total}; type a word to find the others.
+          The newest {plans.length} of {shelf.data.total}. Type a word to find the others.
         </p>
       )}
       {gone && (

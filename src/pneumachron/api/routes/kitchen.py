@@ -30,6 +30,7 @@ from pneumachron.api.schemas.kitchen import (
     CopyOut,
     CutOut,
     DeletedOut,
+    GuideOut,
     HealthOut,
     HouseholdIn,
     HouseholdOut,
@@ -43,6 +44,7 @@ from pneumachron.api.schemas.kitchen import (
     ReadyPotOut,
     RelearningOut,
     RestoreOut,
+    WordOut,
 )
 from pneumachron.api.schemas.lan import DevicesOut, LanOut
 from pneumachron.api.schemas.plan import PotOut
@@ -56,7 +58,10 @@ from pneumachron.services import backup, erasing, households, own_copies
 from pneumachron.services.documents import pot_document
 from pneumachron.store.db import Database
 from pneumachron.store.folder import free_bytes
+from pneumachron.text.guide import guide
 from pneumachron.text.reader import Reader
+from pneumachron.text.say import say_cut
+from pneumachron.text.vocabulary import say_tenderness, vocabulary
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["kitchen"])
 CopyName = Annotated[str, Path(max_length=60, pattern=r"^[A-Za-z0-9-]+$")]
@@ -86,6 +91,10 @@ def catalogue() -> CatalogueOut:
     """Everything there is to choose from."""
     return CatalogueOut(
         engine_version=ENGINE_VERSION,
+        words={
+            group: {code: WordOut(name=word.name, says=word.says) for code, word in words.items()}
+            for group, words in vocabulary().items()
+        },
         cuts=[_cut(cut) for cut in cuts().values()],
         ready_pots=[
             ReadyPotOut(id=ready_id, pot=PotOut.model_validate(pot_document(pot)))
@@ -96,11 +105,17 @@ def catalogue() -> CatalogueOut:
     )
 
 
+@router.get("/guide")
+def read_guide() -> GuideOut:
+    """What a cook looks up, in the household's words and units."""
+    return GuideOut.model_validate({"parts": [asdict(part) for part in guide()]})
+
+
 def _cut(cut: Cut) -> CutOut:
     return CutOut(
         id=cut.cut_id,
-        name=cut.name,
-        short_name=cut.short_name,
+        name=say_cut(cut.cut_id, "name"),
+        short_name=say_cut(cut.cut_id, "short"),
         family=cut.family,
         has_bone=cut.bone_ratio > 0,
         takes_membrane=cut.takes_membrane,
@@ -109,8 +124,15 @@ def _cut(cut: Cut) -> CutOut:
         default_texture=cut.default_texture,
         default_school=cut.default_school,
         default_release=cut.default_release,
-        measure=cut.measure,
-        ladder=[LookOut(texture=texture, looks=cut.looks[texture]) for texture in TEXTURES],
+        measure=say_cut(cut.cut_id, "measure"),
+        ladder=[
+            LookOut(
+                texture=texture,
+                word=say_tenderness(texture, cut.family),
+                looks=say_cut(cut.cut_id, texture),
+            )
+            for texture in TEXTURES
+        ],
     )
 
 
@@ -203,6 +225,15 @@ def skip_introduction(db: WriteDb) -> HouseholdOut:
     return HouseholdOut.of(households.skip_introduction(db))
 
 
+@router.post("/household/clear-demo", responses=_CHANGE)
+def clear_demo(request: Request, db: Db, data: Data) -> HouseholdOut:
+    """An own, empty kitchen in place of the demo; a copy is made first."""
+    cleared = erasing.clear_demo(db, data)
+    request.app.state.kitchen.memory.forget()
+    request.app.state.reader = Reader(cleared.locale, cleared.units)
+    return HouseholdOut.of(cleared)
+
+
 @router.get("/people")
 def list_people(db: Db) -> PeopleOut:
     """Everybody who cooks here."""
@@ -239,6 +270,12 @@ def add_own_pot(pot: OwnPotIn, db: WriteDb) -> KeptPotOut:
 def boil_test(pot_id: PotId, test: BoilTestIn, db: WriteDb) -> KeptPotOut:
     """Calibrate a pot by the minutes a litre of water took to boil."""
     return KeptPotOut.of(households.calibrate_pot(db, pot_id, test.minutes, test.start))
+
+
+@router.put("/pots/{pot_id}", responses=_CHANGE | MISSING)
+def change_pot(pot_id: PotId, pot: OwnPotIn, db: WriteDb) -> KeptPotOut:
+    """Other numbers for a cooker; plans use them from now on."""
+    return KeptPotOut.of(households.change_pot(db, pot_id, pot.to_own()))
 
 
 @router.delete(

@@ -18,9 +18,10 @@ from pneumachron.store.records import Household, KeptPot, Locale
 
 
 class LookOut(Closed):
-    """A rung of the ladder, and what one sees there."""
+    """A step of tenderness, its word for this cut, and what one sees there."""
 
     texture: Texture
+    word: str
     looks: str
 
 
@@ -49,14 +50,46 @@ class ReadyPotOut(Closed):
     pot: PotOut
 
 
+class WordOut(Closed):
+    """A word of the vocabulary, and a line that explains it."""
+
+    name: str
+    says: str
+
+
 class CatalogueOut(Closed):
-    """Everything there is to choose from, and between which thicknesses."""
+    """Everything there is to choose from, what it is called, and between which thicknesses."""
 
     engine_version: str
+    words: Annotated[
+        dict[str, dict[str, WordOut]], Field(description="by group and code, as the kitchen reads")
+    ]
     cuts: Annotated[list[CutOut], Field(max_length=40)]
     ready_pots: Annotated[list[ReadyPotOut], Field(max_length=20)]
     thinnest_m: float
     thickest_m: float
+
+
+class GuideLineOut(Closed):
+    """A line of the Guide, what it is about and who says so; empty where that is plain."""
+
+    term: str
+    text: str
+    source: str
+
+
+class GuidePartOut(Closed):
+    """A part of the Guide."""
+
+    part: str
+    title: str
+    lines: Annotated[list[GuideLineOut], Field(max_length=40)]
+
+
+class GuideOut(Closed):
+    """What a cook looks up, as the kitchen reads."""
+
+    parts: Annotated[list[GuidePartOut], Field(max_length=20)]
 
 
 class HouseholdIn(Closed):

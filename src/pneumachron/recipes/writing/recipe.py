@@ -31,7 +31,7 @@ def to_recipe(converted: Converted, say: Callable[[Message], str]) -> Recipe:
             if line.when == when
         ),
         steps=tuple(" ".join(map(say, step.said)) for step in converted.steps),
-        yields=f"{plates:g} plates" if plates else original.yields,
+        yields=f"{plates:g} servings" if plates else original.yields,
         prep_s=60.0 * round(hands_s / 60.0),
         cook_s=60.0 * round(plan.done_s / 60.0),
         total_s=60.0 * round(hands_s / 60.0) + 60.0 * round(plan.done_s / 60.0),

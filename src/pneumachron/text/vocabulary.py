@@ -1,0 +1,59 @@
+"""The vocabulary: the app's words for the choices of the trade, by group and code."""
+
+from dataclasses import dataclass
+from typing import get_args
+
+from pneumachron.core.constants import SourceKind
+from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS
+from pneumachron.core.finish import FINISHES
+from pneumachron.core.other_methods import OTHER_METHODS
+from pneumachron.core.plan import PhaseKind
+from pneumachron.core.racks import RACK_KINDS
+from pneumachron.core.season import MARINADES
+from pneumachron.core.standing import ARRANGEMENTS
+from pneumachron.core.tenderness import Texture
+from pneumachron.text.reader import READING
+from pneumachron.text.render import has_message
+from pneumachron.text.say import say
+
+GROUPS: dict[str, tuple[str, ...]] = {
+    "style": SCHOOLS,
+    "release": RELEASE_METHODS,
+    "rack": RACK_KINDS,
+    "phase": get_args(PhaseKind),
+    "source": get_args(SourceKind),
+    "marinade": MARINADES,
+    "method": OTHER_METHODS,
+    "finish": FINISHES,
+    "lying": ARRANGEMENTS,
+}
+"""What there are words for: messages `group-code`, `.says` for what explains it."""
+RIB_FAMILIES = frozenset({"ribs", "wings"})
+"""Families whose tenderness is told by the bone."""
+
+
+@dataclass(frozen=True, slots=True)
+class Word:
+    """A word, and a line that explains it, where there is one."""
+
+    name: str
+    says: str
+
+
+def vocabulary() -> dict[str, dict[str, Word]]:
+    """All words for whoever reads, by group and code."""
+    return {
+        group: {code: _word(f"{group}-{code.replace(' ', '_')}") for code in codes}
+        for group, codes in GROUPS.items()
+    }
+
+
+def _word(code: str) -> Word:
+    says = f"{code}.says"
+    return Word(say(code), say(says) if has_message(says, READING.get()) else "")
+
+
+def say_tenderness(texture: Texture, family: str) -> str:
+    """The word for a step of tenderness of a family of cuts."""
+    kind = "ribs" if family in RIB_FAMILIES else "roasts"
+    return say(f"tenderness-{kind}.{texture}")
