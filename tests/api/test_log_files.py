@@ -192,6 +192,8 @@ def test_bad_rows_are_told_by_line_and_the_rest_comes_in(client: TestClient) -> 
     assert isinstance(told, list)
     assert [row["line"] for row in told] == list(range(3, 3 + len(wrong)))
     assert "time zone" in told[4]["message"]
+    # sentences, and not the codes and parameters that the core gives
+    assert [row["message"] for row in told if re.search(r"[{}]|\w_\w", str(row["message"]))] == []
     for text in (
         "",
         "a,b\n1,2\n",

@@ -68,8 +68,8 @@ def test_a_membrane_costs_a_rung_and_no_heat() -> None:
     assert np.array_equal(off.core_c, on.core_c)
     (said,) = said_of((off, on))
     assert said == (
-        "Baby back ribs, membrane on against Baby back ribs, membrane off: by the numbers one step firmer; "
-        "its middle is at 90 °C at the same time."
+        "Baby back ribs, membrane on against Baby back ribs, membrane off: "
+        "by the numbers one step firmer; its middle is at 90 °C at the same time."
     )
 
 
