@@ -3,6 +3,7 @@
 import csv
 import io
 import json
+import re
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 

@@ -310,7 +310,7 @@ def test_kinds_of_one_pot_over_each_other(page: Page) -> None:
     # common practice: a membrane left on costs a step of the ladder; so the basses found it
     expect(kinds).to_contain_text("membrane off: by the numbers one step firmer")
     expect(page.get_by_role("region", name="Pieces compared")).to_contain_text(
-        "Back ribs, membrane off against Back ribs, membrane on: one step softer"
+        "Baby back ribs, membrane off against Baby back ribs, membrane on: one step softer"
     )
     axe_clean(page)
 

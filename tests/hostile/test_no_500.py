@@ -174,4 +174,4 @@ def test_the_command_line_says_the_same_words(tmp_path: Path) -> None:
     said = CliRunner().invoke(cli, ["ask", "what-if", str(file), "--data", str(tmp_path / "data")])
     assert said.exit_code == 2
     problem = json.loads(said.stderr)
-    assert (problem["code"], problem["message"]) == ("not_found", "There is no such pot here.")
+    assert (problem["code"], problem["message"]) == ("not_found", "There is no such cooker here.")

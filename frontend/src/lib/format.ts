@@ -48,6 +48,11 @@ export function temperatureText(celsius: number, units: Units): string {
     : `${Math.round(celsius)}\u00a0°C`;
 }
 
+/** A temperature to stand in a field, as one would type it. */
+export function typedTemperature(celsius: number, units: Units): string {
+  return temperatureText(celsius, units).replace("\u00a0", " ");
+}
+
 /** A temperature to a tenth of a degree, given in °C. */
 export function preciseTemperature(celsius: number, units: Units): string {
   return units === "us"

@@ -16,6 +16,7 @@ from sqlalchemy.orm import Session
 
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.errors import CodedError, CoreError, WishError
+from pneumachron.core.load import MAX_PIECES
 from pneumachron.core.pots import Pot, ready_pots
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.services.entries import Entry, entered_content, entered_events
@@ -370,7 +371,7 @@ def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
     thick = cell.get("thickness [cm]")
     piece = PieceInputs(
         cut=cell["cut"],
-        count=int(_needed(cell, "pieces")),
+        count=int(within(int(_needed(cell, "pieces")), 1, MAX_PIECES, "pieces")),
         mass=f"{float(_needed(cell, 'mass [kg]'))} kg",
         thickness=f"{float(thick)} cm" if thick else None,
     )

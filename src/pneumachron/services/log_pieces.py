@@ -76,5 +76,5 @@ def within(value: Number, low: float, high: float, what: str) -> Number:
     ValueError : it cannot; says between what.
     """
     if not low <= value <= high:
-        raise ValueError(f"{what} of {value:g} is not between {low:g} and {high:g}")
+        raise ValueError(f"{what} must be {low:g} to {high:g}")
     return value

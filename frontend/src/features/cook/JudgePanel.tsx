@@ -63,7 +63,7 @@ export function JudgePanel({ cook, act }: Props) {
           <Button
             onClick={() =>
               probe.mutate(undefined, {
-                onSuccess: (found) => setReading(temperatureText(found.temp_c, units)),
+                onSuccess: (found) => setReading(typedTemperature(found.temp_c, units)),
               })
             }
           >
