@@ -4,7 +4,7 @@ import type { Act } from "@/api/cooks";
 import { newKey, useJudge, useProbe } from "@/api/cooks";
 import { useUnits } from "@/api/queries";
 import { LookDrawing } from "@/drawing/LookDrawing";
-import { spokenTime, temperatureText } from "@/lib/format";
+import { spokenTime, temperatureText, typedTemperature } from "@/lib/format";
 import { Button } from "@/ui/Button";
 
 interface Props {
