@@ -189,7 +189,7 @@ def test_a_whole_brisket_day(
     beside.get_by_label("next time").fill("Scrape it <b>sooner</b>")
     # a number without a unit is asked about, and nothing that was typed is lost
     beside.get_by_role("button", name="Save to log").click()
-    expect(beside.get_by_role("alert")).to_contain_text("without a unit")
+    expect(beside.get_by_role("alert")).to_contain_text("has no unit")
     beside.get_by_label("cooked weight").fill("950 g")
     beside.get_by_role("button", name="Save to log").click()
     beside.get_by_role("link", name="See it in the log.").press("Enter")
