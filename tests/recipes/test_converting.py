@@ -223,7 +223,7 @@ def test_agrees_with_the_plan_of_the_bench_and_says_when_not() -> None:
     check = made(steps=short).check
     assert check is not None
     assert not check.agrees
-    assert "less than the plan" in check.words
+    assert "The plan has more" in check.words
     stove = ("Bring the pressure cooker to 15 psi and cook 60 minutes.",)
     found = made(steps=stove).check
     assert found is not None

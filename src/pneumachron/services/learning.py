@@ -30,6 +30,7 @@ from pneumachron.store.db import give_back, writing
 from pneumachron.store.errors import StoreError
 from pneumachron.store.lessons import Lesson, LessonKind
 from pneumachron.store.records import CookContent, now
+from pneumachron.text.say import say
 
 LONER = "flanken"
 """A cut too thin to tell anything of the others of its family."""
@@ -212,12 +213,12 @@ def _next(learned: Learned) -> dict[str, Any]:
     wished = float(TEXTURES.index(cut_by_id(learned.key).default_texture))
     found = next_experiment(judged, wished)
     if found.aside_steps > 0:
-        words = "half a rung softer than you like it: a sixth more minutes than the Bench says"
+        code = "next-softer"
     elif found.aside_steps < 0:
-        words = "half a rung firmer than you like it: a seventh less minutes than the Bench says"
+        code = "next-firmer"
     else:
-        words = "the same again; measure the thickness twice, and judge every piece"
-    return {"next": words}
+        code = "next-same"
+    return {"next": say(code)}
 
 
 def set_back(session: Session, kind: LessonKind, key: str, *, on: bool) -> None:

@@ -27,8 +27,7 @@ export function Result({ converted, wish, units, title }: Props) {
           {cookTime(setting.hold_min)}
         </p>
         <p className="font-semibold">
-          {spokenTime(setting.hold_min)} at high pressure, likely range{" "}
-          {cookTimes(setting.hold_low_min, setting.hold_high_min)}
+          at high pressure, likely range {cookTimes(setting.hold_low_min, setting.hold_high_min)}
         </p>
         <p>
           {setting.liquid_shown[units]} of liquid{setting.runs > 1 ? " in each batch" : ""};{" "}

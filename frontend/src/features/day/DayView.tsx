@@ -146,4 +146,4 @@ function laneName(lane: string, pots: { id: string; pot: { name: string } }[]): 
   return pots.find((kept) => kept.id === id)?.pot.name.split(",")[0] ?? "pot";
 }
 
-const WORDS: Record<string, string> = { fridge: "refrigerator", pan: "a pan" };
+const WORDS: Record<string, string> = { hands: "needs you", fridge: "refrigerator", pan: "pan" };

@@ -92,7 +92,7 @@ function Line({ line }: { line: GuideLineOut }) {
 
 function Terms({ entries }: { entries: Entry[] }) {
   return (
-    <dl className="grid grid-cols-[minmax(7rem,auto)_1fr] gap-x-4 gap-y-1">
+    <dl className="grid grid-cols-[minmax(7rem,11rem)_1fr] gap-x-4 gap-y-1">
       {entries.map(([term, text]) => (
         <div key={term} className="contents">
           <dt className="font-semibold">{term}</dt>

@@ -26,12 +26,12 @@ export function PotCard({ kept, units, onEdit, onRemove }: Props) {
     ["inside", `${pot.inner_diameter_shown[units]} wide, ${pot.inner_height_shown[units]} high`],
     ["minimum liquid", pot.min_liquid_shown[units]],
     ["max fill, with meat", pot.max_volume_shown[units]],
-    ["heater", `${pot.heater_w} W`],
+    ["heating element", `${pot.heater_w} W`],
     [
       "high, low",
       `${pressureText(pot.gauge_high_pa / 1000, units)} and ${pressureText(pot.gauge_low_pa / 1000, units)}`,
     ],
-    ["longest time", `${pot.longest_hold_min / 60} h${pot.has_start_key ? ", start button" : ""}`],
+    ["longest time", `${pot.longest_hold_min} min${pot.has_start_key ? ", start button" : ""}`],
   ];
   return (
     <li className="border-rule border-t pt-2">

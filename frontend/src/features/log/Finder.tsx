@@ -44,7 +44,7 @@ export function Finder({ sought, onChange }: Props) {
         onChange={(cut) => onChange({ cut })}
       />
       <Only
-        what="pot"
+        what="cooker"
         value={sought.pot}
         options={pots.map(({ id, pot }) => ({ id, name: pot.name }))}
         className="w-28"

@@ -50,7 +50,7 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
                 </p>
               )}
               {lesson.next && (
-                <p className="text-[0.875rem]">To learn most next time: {lesson.next}.</p>
+                <p className="text-[0.875rem]">To learn most next time: {lesson.next}</p>
               )}
             </div>
             <Button
@@ -76,7 +76,7 @@ function Span({ lesson }: { lesson: Lesson }) {
   return (
     <span className="text-[0.875rem] text-pencil">
       {" "}
-      on a usual piece ( {minutesWords(low)} and {minutesWords(high)}, nine in ten)
+      on a usual piece (nine in ten: {minutesWords(low)} to {minutesWords(high)})
     </span>
   );
 }

@@ -94,7 +94,7 @@ function Simulated() {
   const { data } = useHousehold();
   return (
     <>
-      <dt className="text-pencil">pot</dt>
+      <dt className="text-pencil">cooker</dt>
       <dd>
         {data?.simulated_teach
           ? "simulated; it still changes your plans, as set in My kitchen"

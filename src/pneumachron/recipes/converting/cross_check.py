@@ -41,14 +41,14 @@ def cross_check(understood: Understood, plan: Plan) -> CrossCheck | None:
     low, high = plan.hold_range_min
     agrees = low <= hold <= high
     how = METHOD_WORDS[cooking.method]
-    words = f"{spoken(middle_s / 60)} {how} soften this piece as much as {spoken(hold)} here"
+    words = f"{spoken(middle_s / 60)} {how} soften this piece as much as {hold:.0f} min here"
     return CrossCheck(hold, agrees, words + _VERDICT[(hold > high) - (hold < low)])
 
 
 _VERDICT = {
-    0: "; that agrees with the plan.",
-    -1: ": less than the plan's. Cut and wished texture decide; look early.",
-    1: ": more than the plan's. Cut and wished texture decide; the recipe may overshoot.",
+    0: ". That agrees with the plan.",
+    -1: ". The plan has more. Your cut and target tenderness decide; check early.",
+    1: ". The plan has less. Your cut and target tenderness decide; the recipe may overcook.",
 }
 
 

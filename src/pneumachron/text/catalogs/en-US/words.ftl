@@ -68,3 +68,8 @@ lying-heap = in a loose heap
 lying-stacked = partly on each other
 lying-on_bed = on a bed of vegetables
 lying-layered = in layers, vegetables between
+
+# What to try next time, so that the log learns most.
+next-softer = Cook it half a step softer than you like it: a sixth more minutes than the plan says.
+next-firmer = Cook it half a step firmer than you like it: a seventh fewer minutes than the plan says.
+next-same = Cook it the same way again. Measure the thickness twice, and rate every piece.
