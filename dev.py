@@ -103,6 +103,18 @@ def check() -> None:
         ([str(BIN / "ruff"), "check", "."], ROOT),
         ([str(BIN / "mypy")], ROOT),
         ([str(BIN / "lint-imports")], ROOT),
+        (
+            [
+                str(BIN / "codespell"),
+                "README.md",
+                "CHANGELOG.md",
+                "docs",
+                "src/pneumachron/text",
+                "--skip",
+                "*.json,*.png,*.svg,__pycache__",
+            ],
+            ROOT,
+        ),
         ([*npx, "biome", "ci", "."], FRONTEND),
         ([*npx, "tsc", "--noEmit"], FRONTEND),
         ([*npx, "vitest", "run"], FRONTEND),

@@ -151,3 +151,14 @@ def test_described_api_is_current() -> None:
     # the TypeScript types are made from this file; `python3 dev.py refresh-api` writes it
     answer = CliRunner().invoke(cli, ["openapi"])
     assert json.loads(answer.stdout) == json.loads((ROOT / "docs/openapi.json").read_text())
+
+
+@pytest.mark.parametrize("units", ["metric", "us"])
+def test_what_was_typed_is_answered_in_its_units(client: TestClient, units: str) -> None:
+    home = client.get("/api/household").json()
+    change = {"name": home["name"], "altitude": "0 m", "start": "4 °C", "units": units}
+    client.put("/api/household", json=change)
+    inches = client.post("/api/plan", json=with_piece(thickness="9 in")).json()["message"]
+    centimetres = client.post("/api/plan", json=with_piece(thickness="23 cm")).json()["message"]
+    assert inches.startswith("9\u00a0in is too thick")
+    assert centimetres.startswith("23\u00a0cm is too thick")

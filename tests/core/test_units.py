@@ -13,6 +13,7 @@ from pneumachron.core.units import (
     show_mass,
     show_temperature,
     show_volume,
+    typed_system,
 )
 
 # published: NIST Special Publication 811 and Handbook 44, appendix C (exact definitions)
@@ -27,6 +28,16 @@ CUP_M3 = 2.365_882_365e-4
         ("3 lb 2 oz", "mass", 50 * OUNCE_KG),
         ("3lb2oz", "mass", 50 * OUNCE_KG),
         ("3 lbs. 2 ounces", "mass", 50 * OUNCE_KG),
+        ("3lb2", "mass", 50 * OUNCE_KG),
+        ("3 lb 2", "mass", 50 * OUNCE_KG),
+        ("2.5#", "mass", 40 * OUNCE_KG),
+        ("half a kilo", "mass", 0.5),
+        ("two pounds", "mass", 32 * OUNCE_KG),
+        ("Two and a half pounds", "mass", 40 * OUNCE_KG),
+        ("a quarter of a pound", "mass", 4 * OUNCE_KG),
+        ("1 1/2-inch", "length", 1.5 * INCH_M),
+        ("an inch", "length", INCH_M),
+        ("Sea level", "altitude", 0.0),
         ("1.4 kg", "mass", 1.4),
         ("1,4 kg", "mass", 1.4),
         ("1400 g", "mass", 1.4),
@@ -56,7 +67,7 @@ def test_reads(text: str, quantity: Quantity, value: float) -> None:
         ("", "mass", "empty"),
         ("   ", "mass", "empty"),
         ("3", "mass", "unit_missing"),
-        ("3 lb 2", "mass", "unit_missing"),
+        ("3 kg 2", "mass", "unit_missing"),
         ("3 cm", "mass", "unit_unknown"),
         ("3 stone", "mass", "unit_unknown"),
         ("heavy", "mass", "unreadable"),
@@ -109,3 +120,16 @@ def test_shows_as_cooks_read() -> None:
     assert show_volume(CUP_M3 / 8).us == "2 Tbsp"
     assert show_temperature(62.78).us == "145 °F"
     assert show_altitude(914.4).us == "3000 ft"
+
+
+@pytest.mark.parametrize(
+    ("text", "system"),
+    [
+        ("1¾ in", "us"), ("9in", "us"), ('2"', "us"), ("3 lb 2 oz", "us"), ("40 °F", "us"),
+        ("4.5 cm", "metric"), ("1,4 kg", "metric"), ("900g", "metric"), ("4 °C", "metric"),
+        ("half a kilo", "metric"), ("two pounds", "us"), ("950", None), ("", None),
+        ("frozen", None),
+    ],
+)  # fmt: skip
+def test_knows_which_system_was_typed(text: str, system: str | None) -> None:
+    assert typed_system(text) == system

@@ -85,7 +85,7 @@ export function mixedFraction(value: number, parts: number): string {
 
 /** Which system a typed measure is in; the household's when it has no letter that tells. */
 export function unitsOf(text: string, fallback: Units): Units {
-  if (/in\b|inch|["″]|lb|oz|cup|tbsp|qt|pt/i.test(text)) return "us";
+  if (/in\b|inch|["″#]|lb|pound|oz|ounce|cup|tbsp|qt|pt/i.test(text)) return "us";
   return /\d\s*(k?g|[cm]?m|m?l|gram|lit)/i.test(text) ? "metric" : fallback;
 }
 

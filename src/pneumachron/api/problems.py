@@ -6,7 +6,7 @@ The words of a code stand in `text/catalogs`: `error-` and the code, `.hint` for
 import errno
 import json
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import singledispatch
 
 from fastapi.exceptions import RequestValidationError
@@ -25,7 +25,7 @@ from pneumachron.store.errors import (
     NotFoundError,
     StaleError,
 )
-from pneumachron.text.reader import Reader
+from pneumachron.text.reader import UNIT_SYSTEMS, Reader
 from pneumachron.text.render import has_message, render
 
 _FULL = frozenset({errno.ENOSPC, errno.EDQUOT, errno.EFBIG})
@@ -49,14 +49,23 @@ class Trouble:
 
     def message(self, reader: Reader) -> str:
         """What happened."""
-        return render(f"error-{self.code}", self.params, reader)
+        return render(f"error-{self.code}", self.params, self._reader(reader))
 
     def hint(self, reader: Reader) -> str | None:
         """What to do, where something can be done."""
         if self.fix is not None:
             return render(f"fix-{self.fix.kind}", {"value": self.fix.value}, reader)
         code = f"error-{self.code}.hint"
-        return render(code, self.params, reader) if has_message(code, reader) else None
+        return (
+            render(code, self.params, self._reader(reader)) if has_message(code, reader) else None
+        )
+
+    def _reader(self, reader: Reader) -> Reader:
+        """What was typed is answered in the units it was typed in."""
+        typed = self.params.get("typed")
+        return next(
+            (replace(reader, units=system) for system in UNIT_SYSTEMS if system == typed), reader
+        )
 
 
 @singledispatch

@@ -94,6 +94,11 @@ class WishError(CodedError):
         """The same error, told about another field."""
         return type(self)(self.code, field, entry=self.entry, fix=self.fix, **self.params)
 
+    def told_in(self, system: str) -> "WishError":
+        """The same error about something typed in the units of `system`: metric or us."""
+        params = {**self.params, "typed": system}
+        return type(self)(self.code, self.field, entry=self.entry, fix=self.fix, **params)
+
     def with_fix(self, fix: Fix) -> "WishError":
         """The same error, with the change that meets the wish."""
         return type(self)(self.code, self.field, entry=self.entry, fix=fix, **self.params)

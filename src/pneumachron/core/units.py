@@ -27,7 +27,7 @@ _UNITS: dict[Quantity, tuple[str, dict[str, str]]] = {
         {
             "kg": "kilogram", "kilo": "kilogram", "kilos": "kilogram", "kilogram": "kilogram",
             "kilograms": "kilogram", "g": "gram", "gram": "gram", "grams": "gram", "gr": "gram",
-            "lb": "pound", "lbs": "pound", "pound": "pound", "pounds": "pound",
+            "#": "pound", "lb": "pound", "lbs": "pound", "pound": "pound", "pounds": "pound",
             "oz": "ounce", "ounce": "ounce", "ounces": "ounce",
         },
     ),
@@ -74,7 +74,22 @@ _VULGAR = {
     "⅝": "5/8", "⅞": "7/8", "⅙": "1/6", "⅚": "5/6", "⅕": "1/5",
 }  # fmt: skip
 _NUMBER = r"(?:[0-9]+\s+[0-9]+\s*/\s*[0-9]+|[0-9]+\s*/\s*[0-9]+|[0-9]*[.,][0-9]+|[0-9]+)"
-_PART = re.compile(rf"\s*(?P<number>-?{_NUMBER})\s*(?P<unit>fl\.?\s*oz|[a-z°]+|[\"″])?\.?", re.I)
+_PART = re.compile(rf"\s*(?P<number>-?{_NUMBER})\s*(?P<unit>fl\.?\s*oz|[a-z°]+|[\"″#])?\.?", re.I)
+_SPOKEN = (
+    (r"\bsea level\b", "0 m"),
+    (r"\band a half\b", " 1/2"),
+    (r"\bhalf( an?)?\b", "1/2"),
+    (r"\b(a )?quarter( of)?( an?)?\b", "1/4"),
+    (r"(?<=\d)-(?=[a-z])", " "),
+    *(
+        (rf"\b{word}\b", str(number))
+        for word, number in {
+            "an?": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6,
+            "seven": 7, "eight": 8, "nine": 9, "ten": 10, "eleven": 11, "twelve": 12,
+        }.items()
+    ),
+)  # fmt: skip
+"""What cooks say for a number, and how it is written."""
 _GROUPED = re.compile(r"(?<=\d),(?=\d{3}(?!\d))")
 
 
@@ -121,18 +136,18 @@ def parse_measure(text: str, quantity: Quantity, field: str) -> float:
     """
     if len(text) > MAX_TEXT:
         raise _unreadable(field, quantity, text[:MAX_TEXT] + "…")
-    plain = text.strip()
-    for sign, fraction in _VULGAR.items():
-        plain = plain.replace(sign, f" {fraction}")
+    plain = _written(text)
     if quantity == "altitude":
         plain = _GROUPED.sub("", plain)
     base, names = _UNITS[quantity]
     total, position, previous = 0.0, 0, float("inf")
+    after = None  # `3 lb 2` is three pounds and two ounces
     while position < len(plain):
         match = _PART.match(plain, position)
         if match is None:
             raise _unreadable(field, quantity, text)
-        unit = _unit_name(match["unit"], names, text, field, quantity)
+        unit = _unit_name(match["unit"] or after, names, text, field, quantity)
+        after = "oz" if unit == "pound" else None
         slope, offset = _factor(unit, base)
         if not slope < previous:
             raise _unreadable(field, quantity, text)
@@ -142,6 +157,30 @@ def parse_measure(text: str, quantity: Quantity, field: str) -> float:
     if position == 0:
         raise MeasureError("empty", field, quantity=quantity)
     return total
+
+
+def _written(text: str) -> str:
+    """As it would be written with digits and plain fractions."""
+    plain = text.strip().casefold()
+    for sign, fraction in _VULGAR.items():
+        plain = plain.replace(sign, f" {fraction}")
+    for spoken, digits in _SPOKEN:
+        plain = re.sub(spoken, digits, plain)
+    return plain
+
+
+_US_UNIT = re.compile(
+    r"[\d\s](?:in|inch|inches|ft|foot|feet|lbs?|pounds?|oz|ounces?)\b|[\"″#]|°?f\b"
+)
+_METRIC_UNIT = re.compile(r"\d\s*(?:[kcm]?m|k?g|kilos?|kilograms?|grams?|°?c)\b")
+
+
+def typed_system(text: str) -> Literal["metric", "us"] | None:
+    """Which system a typed length, mass or temperature is in; None when it has no unit."""
+    plain = _written(text)
+    if _US_UNIT.search(plain):
+        return "us"
+    return "metric" if _METRIC_UNIT.search(plain) else None
 
 
 def _unit_name(

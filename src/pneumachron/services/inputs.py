@@ -20,7 +20,7 @@ from pneumachron.core.racks import Rack
 from pneumachron.core.serving import trimmed_kg
 from pneumachron.core.standing import Arrangement, Lying
 from pneumachron.core.tenderness import TEXTURES, Texture
-from pneumachron.core.units import Quantity, parse_measure
+from pneumachron.core.units import Quantity, parse_measure, typed_system
 from pneumachron.core.wish import Level, Wish
 
 INPUTS_VERSION = 1
@@ -131,7 +131,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         try:
             pieces += _pieces(entry, defaults)
         except WishError as error:
-            raise error.at_entry(index) from None
+            raise _as_typed(error.at_entry(index), getattr(entry, error.field, None)) from None
     first = pieces[0].cut
     log_heat = exp(defaults.heat_ln)
     pot = replace(pot, heat_ratio=pot.heat_ratio * log_heat)
@@ -267,6 +267,12 @@ def _given(text: str | None, quantity: Quantity, field: str) -> float | None:
 def _optional(text: str | None, quantity: Quantity, field: str, default: float) -> float:
     value = _given(text, quantity, field)
     return default if value is None else value
+
+
+def _as_typed(error: WishError, text: object) -> WishError:
+    """The same error, to be told in the units of the text it is about."""
+    system = typed_system(text) if isinstance(text, str) else None
+    return error if system is None else error.told_in(system)
 
 
 def located(error: WishError) -> WishError:

@@ -17,7 +17,7 @@ do-sear = { $batches ->
         [one] Sear the meat in one layer
        *[other] Sear in { PLAIN($batches) } batches, one layer each
     }
-    .look = Brown, and it lets go of the metal by itself.
+    .look = Brown, and it lets go of the metal.
     .wrong = Does it stick? Give it a minute more. Raw patches? Turn it again.
 do-deglaze = Deglaze: pour in a splash and scrape up the browned bits
     .look = Bare metal all over, nothing brown left.
