@@ -133,7 +133,7 @@ export function usePeople() {
 
 const LAST_PLAN = ["last plan"];
 
-/** The plan for what stands on the Bench. One question is on its way at a time, the newest waits;
+/** The plan for what stands in Plan. One question is on its way at a time, the newest waits;
  * the last answer stays (as `shown`) while the next one is on its way, refused, or lost. `pending`:
  * what is shown answers an older question. */
 export function usePlan(wish: PlanIn | null) {
@@ -459,7 +459,7 @@ export function useRestore() {
   });
 }
 
-/** The plan that stood on the Bench last, for the Guide's own example. */
+/** The plan that stood in Plan last, for the Guide's own example. */
 export function useLastPlan(): PlanOut | undefined {
   return useQueryClient().getQueryData<PlanOut>(LAST_PLAN);
 }

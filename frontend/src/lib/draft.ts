@@ -1,4 +1,4 @@
-/** What stood on the Bench last, so that nothing typed is lost between visits. */
+/** What stood in Plan last, so that nothing typed is lost between visits. */
 
 import { keep, readKept } from "@/lib/storage";
 

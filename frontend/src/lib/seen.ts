@@ -1,4 +1,4 @@
-/** Which version of a plan the Bench was opened from, so that nobody writes over what they have not
+/** Which version of a plan Plan was opened from, so that nobody writes over what they have not
  * seen. Kept between visits: the address only names the plan. */
 
 import { isRecord, keep, readKeptAs } from "@/lib/storage";

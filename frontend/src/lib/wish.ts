@@ -313,7 +313,7 @@ function secondPiece({ also, start }: Wish): PieceIn[] {
   ];
 }
 
-/** A stored plan's inputs, back on the Bench. */
+/** A stored plan's inputs, back in Plan. */
 export function wishFromPlan(inputs: PlanIn): Wish {
   const [piece, also] = inputs.pieces;
   const minutes = inputs.wait_min ?? inputs.stay_min;

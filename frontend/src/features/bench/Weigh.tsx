@@ -10,7 +10,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** The scale on the Bench: while it is on, the weight follows it, and the plan follows the weight. */
+/** The scale in Plan: while it is on, the weight follows it, and the plan follows the weight. */
 export function Weigh({ units, onMass, onClose }: Props) {
   const scale = useScale(true);
   const tare = useTare();

@@ -10,7 +10,7 @@ interface Props {
   onChange: (part: Partial<DayDraft>) => void;
 }
 
-/** What is cooked: planned cooks from the shelf, the Bench or a recipe. */
+/** What is cooked: planned cooks from the shelf, Plan or a recipe. */
 export function Dishes({ day, problem, onChange }: Props) {
   const shelf = useShelf("");
   const take = useTakePlan();
