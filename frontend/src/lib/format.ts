@@ -48,6 +48,12 @@ export function temperatureText(celsius: number, units: Units): string {
     : `${Math.round(celsius)}\u00a0°C`;
 }
 
+/** What stands in both systems, for safety: the kitchen's own leads. */
+export function inBoth(shown: Record<Units, string>, units: Units): string {
+  const other = units === "us" ? "metric" : "us";
+  return bindUnits(`${shown[units]} (${shown[other]})`);
+}
+
 /** A temperature to stand in a field, as one would type it. */
 export function typedTemperature(celsius: number, units: Units): string {
   return temperatureText(celsius, units).replace("\u00a0", " ");

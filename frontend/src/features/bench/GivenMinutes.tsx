@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { type CutOut, type OtherMethod, troubleOf } from "@/api/client";
-import { useGivenMinutes, useOtherWay } from "@/api/queries";
+import { useGivenMinutes, useOtherWay, useUnits } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { cookTime, spokenTime } from "@/lib/format";
 import { tendernessOf } from "@/lib/words";
@@ -74,6 +74,7 @@ export function GivenMinutes({ bench, cut }: Props) {
 
 /** On a day when the pot is in use: the same meal in the oven or in a slow cooker. */
 function OtherWay({ bench }: { bench: Bench }) {
+  const units = useUnits();
   const [method, setMethod] = useState("");
   const { data, error, isPlaceholderData } = useOtherWay(
     bench.stale ? null : bench.settled,
@@ -87,7 +88,7 @@ function OtherWay({ bench }: { bench: Bench }) {
         <Answered busy={isPlaceholderData}>
           <p data-testid="other-way">
             <strong className="font-semibold">{spokenTime(data.duration_s / 60)}</strong> with{" "}
-            {data.liquid_shown.metric} ({data.liquid_shown.us}) of liquid. {data.advice.join(" ")}
+            {data.liquid_shown[units]} of liquid. {data.advice.join(" ")}
           </p>
         </Answered>
       )}

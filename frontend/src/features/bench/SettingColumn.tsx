@@ -43,12 +43,12 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
         </h2>
         <div className="plan-actions flex w-full flex-wrap gap-2 whitespace-nowrap text-[0.875rem]">
           {plan && !bench.stale && bench.inputs && (
-            <CookNow name={dishName(plan, cut)} plan={bench.inputs} wait={!ready} />
+            <CookNow name={dishName(plan, cut, units)} plan={bench.inputs} wait={!ready} />
           )}
           {plan && !bench.stale && bench.inputs && (
             <Link
               href="/schedule"
-              onClick={() => bench.inputs && addDish(dishName(plan, cut), bench.inputs)}
+              onClick={() => bench.inputs && addDish(dishName(plan, cut, units), bench.inputs)}
               className="min-h-8 rounded-sm border border-edge px-2 py-1 font-medium hover:border-ink"
             >
               Add to schedule
@@ -71,8 +71,8 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
 }
 
 /** What the dish is called on the day, until its plan has a name. */
-function dishName(plan: PlanOut, cut: CutOut | undefined): string {
-  const mass = plan.pieces[0]?.total_mass_shown.metric ?? "";
+function dishName(plan: PlanOut, cut: CutOut | undefined, units: Units): string {
+  const mass = plan.pieces[0]?.total_mass_shown[units] ?? "";
   return `${mass} ${cut?.short_name ?? "meat"}`.trim();
 }
 

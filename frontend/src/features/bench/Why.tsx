@@ -1,6 +1,7 @@
 import { Link } from "wouter";
 import type { PlanOut } from "@/api/client";
-import { bindUnits } from "@/lib/format";
+import { useUnits } from "@/api/queries";
+import { bindUnits, inBoth } from "@/lib/format";
 import { SOURCE_WORDS } from "@/lib/words";
 import { WhyMark } from "@/ui/WhyMark";
 
@@ -13,6 +14,7 @@ type Reason = PlanOut["reasons"][number];
 
 /** The facts every number came from, each with the kind of its source. */
 export function Why({ plan, stale }: Props) {
+  const units = useUnits();
   const piece = plan.pieces[0];
   const rest = piece?.safe_rest_s ? ` and ${Math.round(piece.safe_rest_s / 60)}\u00a0min` : "";
   return (
@@ -24,9 +26,9 @@ export function Why({ plan, stale }: Props) {
         {piece && (
           <li className="py-0.5">
             <strong className="font-semibold">Safe: </strong>
-            The center is at {piece.core_at_open_shown.metric} ({piece.core_at_open_shown.us}) when
-            the lid comes off; the safe minimum is {bindUnits(piece.safe_core_shown.metric)} (
-            {bindUnits(piece.safe_core_shown.us)}){rest}.{" "}
+            The center is at {inBoth(piece.core_at_open_shown, units)} when the lid comes off; the
+            safe minimum is {inBoth(piece.safe_core_shown, units)}
+            {rest}.{" "}
             <Link href="/guide#number" className="underline">
               How the number is made
             </Link>

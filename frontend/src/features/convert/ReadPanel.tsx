@@ -1,5 +1,5 @@
 import type { ConvertedOut, KeptPotOut, Problem, SourceMethod, Texture } from "@/api/client";
-import { useCatalogue } from "@/api/queries";
+import { useCatalogue, useUnits } from "@/api/queries";
 import type { Answers, Draft } from "@/features/convert/draft";
 import { METHOD_WORDS, namesOf } from "@/lib/words";
 import { Pick } from "@/ui/Pick";
@@ -82,6 +82,7 @@ interface FieldProps {
 
 function MeatFields(props: FieldProps & { problem: Problem | null }) {
   const { answers, understood, asked, answer, problem } = props;
+  const units = useUnits();
   const cuts = useCatalogue().data?.cuts ?? [];
   const trouble = (field: string) =>
     problem?.field === field ? `${problem.message} ${problem.hint ?? ""}` : null;
@@ -99,7 +100,7 @@ function MeatFields(props: FieldProps & { problem: Problem | null }) {
         <TextField
           label="weight"
           value={answers.mass ?? ""}
-          placeholder={guessed(asked.get("mass"), understood?.mass_shown.metric)}
+          placeholder={guessed(asked.has("mass"), understood?.mass_shown[units])}
           trouble={trouble("mass")}
           onChange={(value) => answer({ mass: value || null })}
         />
@@ -108,7 +109,7 @@ function MeatFields(props: FieldProps & { problem: Problem | null }) {
         <TextField
           label="thickness"
           value={answers.thickness ?? ""}
-          placeholder={guessed(asked.get("thickness"), understood?.thickness_shown?.metric)}
+          placeholder={guessed(asked.has("thickness"), understood?.thickness_shown?.[units])}
           trouble={trouble("thickness")}
           onChange={(value) => answer({ thickness: value || null })}
         />
@@ -130,8 +131,8 @@ function MeatFields(props: FieldProps & { problem: Problem | null }) {
 }
 
 /** The guess with a question mark, or what was read. */
-function guessed(guess: string | undefined, read: string | undefined): string {
-  return guess ? `${guess}?` : (read ?? "");
+function guessed(asked: boolean, shown: string | undefined): string {
+  return asked && shown ? `${shown}?` : (shown ?? "");
 }
 
 function MethodFields({ answers, understood, asked, answer }: FieldProps) {
