@@ -13,6 +13,7 @@ import {
   steppedLength,
   steppedMass,
   unitsOf,
+  withUnit,
 } from "@/lib/format";
 
 describe("times", () => {
@@ -88,5 +89,19 @@ describe("measures", () => {
 
   it("keep a number and its unit on one line", () => {
     expect(bindUnits("at 63 °C for 3 min")).toBe("at 63\u00a0°C for 3\u00a0min");
+  });
+});
+
+describe("a number alone", () => {
+  it("takes the unit in use; anything else stays as typed", () => {
+    expect(["3", " 1,2 ", "1 1/2", "1½"].map((text) => withUnit(text, "kg"))).toEqual([
+      "3 kg",
+      "1,2 kg",
+      "1 1/2 kg",
+      "1½ kg",
+    ]);
+    for (const text of ["", " ", "3 lb", "heavy", "/", "half a kilo"]) {
+      expect(withUnit(text, "kg")).toBe(text);
+    }
   });
 });

@@ -452,3 +452,15 @@ def test_the_scale_moves_weight_and_plan(page: Page) -> None:
     # common practice: a heavier block of shoulder is a thicker one, and wants longer
     expect(hold(page)).not_to_have_text(f"{before} min")
     assert minutes(page) > before
+
+
+def test_a_bare_number_takes_the_unit_in_use(page: Page) -> None:
+    page.goto("/plan?cut=brisket_flat&pieces=1&weight=1.4+kg&thickness=4.5+cm")
+    expect(hold(page)).to_have_text(HOLD)
+    field(page, "thickness").fill("4")
+    expect(page.get_by_role("alert")).to_contain_text("has no unit")
+    field(page, "weight").fill("1,2")
+    expect(field(page, "thickness")).to_have_value("4 cm")
+    field(page, "thickness").focus()
+    expect(field(page, "weight")).to_have_value("1,2 kg")
+    expect(hold(page)).to_have_text(HOLD)

@@ -95,6 +95,14 @@ export function unitsOf(text: string, fallback: Units): Units {
   return /\d\s*(k?g|[cm]?m|m?l|gram|lit)/i.test(text) ? "metric" : fallback;
 }
 
+/** What was typed, with a unit where it was a number alone: `3` → `3 lb`. */
+export function withUnit(text: string, unit: string): string {
+  const typed = text.trim();
+  return /\d|[½⅓⅔¼¾⅛⅜⅝⅞]/.test(typed) && /^[\d\s.,/½⅓⅔¼¾⅛⅜⅝⅞]+$/.test(typed)
+    ? `${typed} ${unit}`
+    : text;
+}
+
 /** A length to type: to the millimetre, or to an eighth of an inch. */
 export function lengthText(metres: number, units: Units): string {
   if (units === "us") return `${mixedFraction(metres / M_PER_INCH, 8)} in`;

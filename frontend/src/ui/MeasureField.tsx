@@ -1,5 +1,6 @@
 import { Minus, Plus } from "lucide-react";
 import { type ReactNode, useId } from "react";
+import { withUnit } from "@/lib/format";
 
 export interface FieldProblem {
   message: string;
@@ -16,6 +17,8 @@ interface Props {
   onStep?: (direction: 1 | -1) => void;
   canStep?: boolean;
   inputMode?: "text" | "numeric";
+  /** What a number without a unit is taken for, when the field is left. */
+  bareUnit?: string;
   /** Words that may be typed as well. */
   suggestions?: string[];
   /** Stands beside the label. */
@@ -63,6 +66,7 @@ export function MeasureField(props: Props) {
           aria-invalid={problem ? true : undefined}
           aria-describedby={trouble}
           onChange={(event) => onChange(event.target.value)}
+          onBlur={() => complete(props)}
           onKeyDown={(event) => {
             const direction = STEP_KEYS[event.key];
             if (!direction || !onStep || !canStep) return;
@@ -105,6 +109,13 @@ export function MeasureField(props: Props) {
       )}
     </div>
   );
+}
+
+/** A number that was left without a unit gets the one in use. */
+function complete({ value, bareUnit, onChange }: Props) {
+  if (!bareUnit) return;
+  const whole = withUnit(value, bareUnit);
+  if (whole !== value) onChange(whole);
 }
 
 /** The keyboard steps in the field itself; the buttons are for wet hands and need no stop. */

@@ -196,6 +196,10 @@ interface MeasuresProps extends Props {
   onWeighed: () => void;
 }
 
+/** What a number alone is taken for. */
+const BARE_MASS = { us: "lb", metric: "kg" };
+const BARE_LENGTH = { us: "in", metric: "cm" };
+
 function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: MeasuresProps) {
   const { wish, change } = bench;
   const units = household.units;
@@ -221,6 +225,7 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
         other={otherOf(bought?.total_mass_shown, wish.mass, units)}
         problem={fieldProblem(bench, "mass")}
         onChange={(mass) => change({ mass }, "type")}
+        bareUnit={BARE_MASS[massUnits]}
         canStep={totalKg !== undefined}
         onStep={(direction) =>
           change({ mass: massText(steppedMass(totalKg ?? 0, direction, massUnits), massUnits) })
@@ -245,6 +250,7 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
         other={otherOf(bought?.thickness_shown, wish.thickness, units)}
         problem={fieldProblem(bench, "thickness")}
         onChange={(thickness) => change({ thickness }, "type")}
+        bareUnit={BARE_LENGTH[sizeUnits]}
         canStep={thicknessM !== undefined}
         onStep={(direction) =>
           setThickness(steppedLength(thicknessM ?? 0, direction, sizeUnits), "set")
