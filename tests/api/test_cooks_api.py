@@ -484,7 +484,7 @@ def test_two_sheets_and_the_kinds_of_one_pot(kitchen: TestClient, stepped: Stepp
     ("told", "field", "code"),
     [
         ({"before": "1.42"}, "before", "unit_missing"),
-        ({"after": "a bowl"}, "after", "unreadable"),
+        ({"after": "a bowl"}, "after", "unit_unknown"),
         ({"before": "90 kg"}, "before", "weight_range"),
         ({"after": "2 g"}, "after", "weight_range"),
         ({"before": "900 g", "after": "2 lb"}, "after", "heavier_cooked"),

@@ -158,8 +158,8 @@ def test_by_keyboard_alone(page: Page) -> None:
 @pytest.mark.parametrize(
     ("label", "text", "message"),
     [
-        ("thickness", "9 in", "12.5"),
-        ("thickness", "two fingers", "not a measure"),
+        ("thickness", "9 in", "4 7/8"),
+        ("thickness", "two fingers", "is not a unit"),
         ("weight", "3", "has no unit"),
         ("weight", "9 kg", "batches"),
         ("pieces", "0", "1 to 150"),
