@@ -3,6 +3,7 @@
 import json
 import os
 import resource
+import shutil
 import signal
 import sqlite3
 import stat
@@ -12,6 +13,7 @@ import time
 from collections.abc import Iterator
 from io import BytesIO
 from pathlib import Path
+from threading import Thread
 
 import httpx2
 import pytest
@@ -312,3 +314,25 @@ def test_what_a_kill_left_of_photos_is_swept(tmp_path: Path) -> None:
     (tmp_path / "photos" / ".x.jpg.99.new").write_bytes(b"half")
     with served(tmp_path):
         assert [path.stem for path in (tmp_path / "photos").iterdir()] == [photo]
+
+
+def test_a_copy_waits_for_another_one(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    """The daily copy begins while a restore makes its own: both are whole in the end."""
+    with served(tmp_path) as client:
+        plan_named(client, "Before both")
+    for copy in copies.listed(tmp_path):
+        shutil.rmtree(tmp_path / copies.FOLDER / copy.name)
+    link_all = copies._link_all
+    begun: list[Thread] = []
+
+    def with_another(*places: Path) -> None:
+        if not begun:
+            begun.append(Thread(target=copies.make, args=(tmp_path / FILE_NAME, "daily")))
+            begun[0].start()
+            begun[0].join(0.5)
+        link_all(*places)
+
+    monkeypatch.setattr(copies, "_link_all", with_another)
+    copies.make(tmp_path / FILE_NAME, "before-restore")
+    begun[0].join()
+    assert sorted(copy.reason for copy in copies.listed(tmp_path)) == ["before-restore", "daily"]

@@ -8,6 +8,7 @@ import os
 import re
 import shutil
 import sqlite3
+import threading
 from collections.abc import Iterator
 from contextlib import closing, contextmanager, suppress
 from dataclasses import dataclass
@@ -52,8 +53,12 @@ def connected(file: Path) -> Iterator[sqlite3.Connection]:
         yield opened
 
 
+_ONE_AT_A_TIME = threading.Lock()
+"""A copy sweeps away what is half made; the daily one must not take that of a restore."""
+
+
 def make(database: Path, reason: Reason) -> Copy:
-    """Copy the database as it is now, while others go on with it.
+    """Copy the database as it is now, while others go on with it; one copy at a time.
 
     Parameters
     ----------
@@ -63,6 +68,11 @@ def make(database: Path, reason: Reason) -> Copy:
     ------
     OSError, sqlite3.Error : it cannot be made; nothing is left of it.
     """
+    with _ONE_AT_A_TIME:
+        return _make(database, reason)
+
+
+def _make(database: Path, reason: Reason) -> Copy:
     folder = database.parent / FOLDER
     make_private_folder(folder)
     _sweep(folder)
