@@ -65,7 +65,7 @@ export function App() {
   );
 }
 
-/** What the app is worded in: when that changes, every view is worded anew. */
+/** What the app is worded in: when that changes, every view is worded again. */
 function wordsOf(catalogue: CatalogueOut): string {
   const finish = catalogue.words.finish?.broiler?.name ?? "";
   const trivet = catalogue.words.rack?.trivet?.says ?? "";
