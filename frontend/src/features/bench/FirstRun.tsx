@@ -1,10 +1,9 @@
 import { useState } from "react";
 import { type HouseholdOut, type KeptPotOut, ProblemError } from "@/api/client";
 import { useChangeHousehold, useChangePot, useSkipIntroduction } from "@/api/queries";
-import { LOCALES, UNITS } from "@/lib/kitchen";
 import { ownPotOf } from "@/lib/own-pot";
+import { ReaderChoices } from "@/parts/ReaderChoices";
 import { Button } from "@/ui/Button";
-import { Choice } from "@/ui/Choice";
 import { Pick } from "@/ui/Pick";
 import { TextField } from "@/ui/TextField";
 
@@ -66,24 +65,7 @@ export function FirstRun({ household, pots, onDone }: Props) {
       }}
     >
       <h2 className="font-semibold text-[1.125rem] sm:col-span-2">Your kitchen</h2>
-      <div>
-        <span className="text-pencil">Units</span>
-        <Choice
-          label="units"
-          value={units}
-          options={UNITS}
-          onChange={(value) => setUnits(value === "us" ? "us" : "metric")}
-        />
-      </div>
-      <div>
-        <span className="text-pencil">English</span>
-        <Choice
-          label="English"
-          value={locale}
-          options={LOCALES}
-          onChange={(value) => setLocale(value === "en-GB" ? "en-GB" : "en-US")}
-        />
-      </div>
+      <ReaderChoices units={units} locale={locale} onUnits={setUnits} onLocale={setLocale} />
       <TextField
         label="Altitude"
         value={altitude}

@@ -1,7 +1,7 @@
 import { useId, useRef, useState } from "react";
 import { type HouseholdOut, isStale, ProblemError } from "@/api/client";
 import { useChangeHousehold } from "@/api/queries";
-import { LOCALES, UNITS } from "@/lib/kitchen";
+import { ReaderChoices } from "@/parts/ReaderChoices";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 import { Choice } from "@/ui/Choice";
@@ -93,24 +93,7 @@ export function HouseholdForm({ household }: Props) {
         onChange={setStart}
         trouble={problem?.field === "start" ? problem : null}
       />
-      <div>
-        <span className="text-pencil">Units</span>
-        <Choice
-          label="units"
-          value={units}
-          options={UNITS}
-          onChange={(value) => setUnits(value === "us" ? "us" : "metric")}
-        />
-      </div>
-      <div>
-        <span className="text-pencil">English</span>
-        <Choice
-          label="English"
-          value={locale}
-          options={LOCALES}
-          onChange={(value) => setLocale(value === "en-GB" ? "en-GB" : "en-US")}
-        />
-      </div>
+      <ReaderChoices units={units} locale={locale} onUnits={setUnits} onLocale={setLocale} />
       <Field
         label="People at the table"
         value={servings}
