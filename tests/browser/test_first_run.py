@@ -1,0 +1,27 @@
+"""The first minutes of an empty kitchen: what the app asks once, and what it does with it."""
+
+import json
+from pathlib import Path
+from urllib.request import urlopen
+
+from playwright.sync_api import Page, expect
+
+from tests.live import serving
+
+
+def test_the_first_run_sets_the_kitchen_up(page: Page, tmp_path: Path) -> None:
+    with serving(tmp_path, demo=False) as address:
+        page.goto(f"{address}/plan")
+        setup = page.get_by_role("form", name="your kitchen")
+        expect(setup).to_be_visible()
+        setup.get_by_role("radio", name="lb, in, cups, °F").click()
+        setup.get_by_role("radio", name="British").click()
+        setup.get_by_label("Altitude").fill("3770 ft")
+        setup.get_by_label("People at the table").fill("6")
+        setup.get_by_role("button", name="Save my kitchen").click()
+        expect(setup).to_be_hidden()
+        with urlopen(f"{address}/api/household") as reply:
+            home = json.load(reply)
+    told = (home["units"], home["locale"], home["servings"], home["introduced"])
+    assert told == ("us", "en-GB", 6, True)
+    assert home["altitude_shown"]["us"] == "3770 ft"
