@@ -136,7 +136,7 @@ def test_by_keyboard_alone(page: Page) -> None:
         page.keyboard.press("Control+a")
         page.keyboard.type(text)
     expect(page.get_by_text("2 of 2 lb")).to_be_visible()
-    expect(page.get_by_text("2 3/4 in")).to_be_visible()  # the answer to 7 cm has come
+    expect(page.get_by_text("2¾ in")).to_be_visible()  # the answer to 7 cm has come
     before = minutes(page)
     page.get_by_role("slider", name="thickness, drag").focus()
     page.keyboard.press("ArrowRight")
@@ -158,7 +158,7 @@ def test_by_keyboard_alone(page: Page) -> None:
 @pytest.mark.parametrize(
     ("label", "text", "message"),
     [
-        ("thickness", "9 in", "4 7/8"),
+        ("thickness", "9 in", "4⅞"),
         ("thickness", "two fingers", "is not a unit"),
         ("weight", "3", "has no unit"),
         ("weight", "9 kg", "batches"),

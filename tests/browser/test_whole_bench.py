@@ -260,7 +260,7 @@ def test_the_knife_makes_the_pieces(page: Page) -> None:
     expect(field(page, "thickness")).to_have_value("1 3/4 in")  # as it was typed
     page.get_by_label("how each piece is cut").select_option("cubes")
     field(page, "cubes of").fill("2 in")
-    expect(page.get_by_test_id("pieces")).to_contain_text("2 × 2 × 1 3/4 in")
+    expect(page.get_by_test_id("pieces")).to_contain_text("2 × 2 × 1¾ in")
     page.reload()
     expect(field(page, "cubes of")).to_have_value("2 in")
     field(page, "cubes of").fill("9 in")

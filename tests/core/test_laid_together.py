@@ -78,13 +78,13 @@ def test_thin_is_ahead_of_thick() -> None:
     thick, thin = load("brisket_flat", 0.7, 0.06), load("brisket_flat", 0.4, 0.035)
     setup = set_up(wish(Load(thick.pieces + thin.pieces)))
     assert kind_names(setup.wish.load) == (
-        "Brisket flat, 6 cm (2 3/8 in)",
-        "Brisket flat, 3.5 cm (1 3/8 in)",
+        "Brisket flat, 6 cm (2⅜ in)",
+        "Brisket flat, 3.5 cm (1⅜ in)",
     )
     traces = pieces_along(setup, *HISTORY)
     assert np.all(traces[1].core_c[40:200] > traces[0].core_c[40:200])
     (said,) = said_of(traces)
-    assert said.startswith("Brisket flat, 6 cm (2 3/8 in) against Brisket flat, 3.5 cm")
+    assert said.startswith("Brisket flat, 6 cm (2⅜ in) against Brisket flat, 3.5 cm")
     assert "steps firmer" in said
     assert said_of(traces[:1]) == ()
 
@@ -131,7 +131,7 @@ def test_differences_are_told_in_both_systems() -> None:
     # NIST Handbook 44: 1 lb = 0.453 592 37 kg, 1 in = 2.54 cm; 1.4 kg is 49.4 oz, 1.8 kg 63.5
     assert [side.us for side in told["weight"]] == ["3 lb 1 oz", "3 lb 15 oz"]
     assert [side.metric for side in told["thickest"]] == ["4.5 cm", "6 cm"]
-    assert [side.us for side in told["thickest"]] == ["1 3/4 in", "2 3/8 in"]
+    assert [side.us for side in told["thickest"]] == ["1¾ in", "2⅜ in"]
     assert [side.metric for side in told["to pressure"]] == ["13 min", "16 min"]
     assert [side.metric for side in told["release"]] == ["by itself", "vented at once"]
     # of one of them nobody knows it, so nothing is said; what is the same is not said either

@@ -346,9 +346,9 @@ def test_allergens_of_a_thickener_are_named() -> None:
 @pytest.mark.parametrize(
     ("amount", "unit", "text"),
     [
-        (1.5, "cup", "1 1/2 cups"),
-        (0.1, "cup", "1 1/2 Tbsp"),
-        (0.25, "tbsp", "3/4 tsp"),
+        (1.5, "cup", "1½ cups"),
+        (0.1, "cup", "1½ Tbsp"),
+        (0.25, "tbsp", "¾ tsp"),
         (237.0, "ml", "235 ml"),
         (6.2, "g", "6 g"),
         (3.0, "", "3"),

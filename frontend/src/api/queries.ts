@@ -24,6 +24,7 @@ import {
   unwrap,
 } from "@/api/client";
 import { useInTurn } from "@/api/useInTurn";
+import { keepLocale } from "@/lib/clock";
 import type { Units } from "@/lib/format";
 import { noteSeen } from "@/lib/seen";
 import { learnWords } from "@/lib/words";
@@ -89,6 +90,7 @@ export function useCatalogue() {
     queryKey: ["catalogue"],
     queryFn: async ({ signal }) => {
       const catalogue = await unwrap(client.GET("/api/catalogue", { signal }));
+      keepLocale(catalogue.locale);
       learnWords(catalogue);
       return catalogue;
     },

@@ -1997,6 +1997,11 @@ export interface components {
             /** Engine Version */
             engine_version: string;
             /**
+             * Locale
+             * @enum {string}
+             */
+            locale: "en-US" | "en-GB";
+            /**
              * Words
              * @description by group and code, as the kitchen reads
              */

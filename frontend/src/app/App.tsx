@@ -69,7 +69,7 @@ export function App() {
 function wordsOf(catalogue: CatalogueOut): string {
   const finish = catalogue.words.finish?.broiler?.name ?? "";
   const trivet = catalogue.words.rack?.trivet?.says ?? "";
-  return `${finish} ${trivet}`;
+  return `${catalogue.locale} ${finish} ${trivet}`;
 }
 
 /** Nothing can be worded before the vocabulary is there. */

@@ -1,6 +1,7 @@
 import type { DayOut } from "@/api/client";
 import { laneSheet } from "@/drawing/lane-geometry";
 import { TableHandle } from "@/drawing/TableHandle";
+import { axisTime, clockTime } from "@/lib/clock";
 
 interface Props {
   day: DayOut;
@@ -45,7 +46,7 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
         <g key={tick.x}>
           <line x1={tick.x} x2={tick.x} y1={HEAD - 6} y2={below} stroke="var(--rule)" />
           <text x={tick.x + 3} y={14} fontSize="12" fill="var(--pencil)">
-            {clock(tick.at)}
+            {axisTime(tick.at)}
           </text>
         </g>
       ))}
@@ -81,7 +82,7 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
       ))}
       {sheet.bars.map((bar) => (
         <g key={bar.key} data-testid="bar" data-lane={bar.lane} data-x={bar.x}>
-          <title>{`${bar.dish}: ${bar.title}, ${clock(bar.start)} to ${clock(bar.end)}`}</title>
+          <title>{`${bar.dish}: ${bar.title}, ${clockTime(bar.start)} to ${clockTime(bar.end)}`}</title>
           <rect
             x={bar.x}
             y={(tops.get(bar.lane) ?? 0) + bar.row * ROW}
@@ -145,8 +146,4 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
 /** Dishes go by letters, on the lanes as in the list. */
 export function letter(index: number): string {
   return "ABCDEFGH"[index] ?? "";
-}
-
-function clock(moment: Date): string {
-  return `${moment.getHours()}:${String(moment.getMinutes()).padStart(2, "0")}`;
 }

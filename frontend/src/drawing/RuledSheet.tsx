@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { hoursMinutes } from "@/lib/format";
 
 interface Props {
   width: number;
@@ -75,7 +76,7 @@ export function RuledSheet({ width, height, span, label, scale, children }: Prop
             fill="var(--pencil)"
             visibility={x(tick) > width - TICK_WORDS ? "hidden" : undefined}
           >
-            {Math.floor(tick / 3600)}:{String(Math.round((tick % 3600) / 60)).padStart(2, "0")}
+            {hoursMinutes(tick / 60)}
           </text>
         </g>
       ))}

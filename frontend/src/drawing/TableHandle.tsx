@@ -1,4 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import { clockTime } from "@/lib/clock";
 
 interface Props {
   x: number;
@@ -26,7 +27,7 @@ export function TableHandle({ x, below, table, perMs, onTable }: Props) {
     event.preventDefault();
     put(table.getTime() + by * STEP);
   };
-  const clock = `${table.getHours()}:${String(table.getMinutes()).padStart(2, "0")}`;
+  const clock = clockTime(table);
   return (
     <g
       role="slider"

@@ -1,3 +1,4 @@
+import { hoursMinutes } from "@/lib/format";
 /** The trace: from samples to lines on a sheet of given width. Pure. */
 
 import { scaleLinear } from "d3-scale";
@@ -235,7 +236,7 @@ function arcs(endMin: number, x: (minutes: number) => number, width: number) {
   return Array.from({ length: count + 1 }, (_, index) => {
     const minutes = index * every;
     const at = x(minutes);
-    const label = `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, "0")}`;
+    const label = hoursMinutes(minutes);
     return { x: at, label, path: `M${at} ${BOTTOM} Q${at - 9} ${(TOP + BOTTOM) / 2} ${at} ${TOP}` };
   });
 }

@@ -6,12 +6,6 @@ export function stepOf(cook: CookOut, id: string | null): CookStep | undefined {
   return cook.steps.find((step) => step.step_id === id);
 }
 
-/** The kitchen's time of day, of a moment the server named. */
-export function clockTime(moment: string): string {
-  const at = new Date(moment);
-  return `${at.getHours()}:${String(at.getMinutes()).padStart(2, "0")}`;
-}
-
 /** What is left, to read from two metres: `4:05`, `1:02:00`. */
 export function leftTime(seconds: number): string {
   const whole = Math.max(Math.round(seconds), 0);

@@ -75,7 +75,17 @@ export function spokenTime(minutes: number): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }
 
-/** A number as a mixed fraction to the nearest part: 1.75 → `1 3/4`. */
+const GLYPHS: Record<string, string> = {
+  "1/2": "½",
+  "1/4": "¼",
+  "3/4": "¾",
+  "1/8": "⅛",
+  "3/8": "⅜",
+  "5/8": "⅝",
+  "7/8": "⅞",
+};
+
+/** A number as a cook writes it, to the nearest part: 1.75 → `1¾`. */
 export function mixedFraction(value: number, parts: number): string {
   const total = Math.round(value * parts);
   const whole = Math.floor(total / parts);
@@ -86,7 +96,8 @@ export function mixedFraction(value: number, parts: number): string {
     bottom /= 2;
   }
   if (top === 0) return String(whole);
-  return whole === 0 ? `${top}/${bottom}` : `${whole} ${top}/${bottom}`;
+  const glyph = GLYPHS[`${top}/${bottom}`] ?? ` ${top}/${bottom}`;
+  return whole === 0 ? glyph.trim() : `${whole}${glyph}`;
 }
 
 /** Which system a typed measure is in; the household's when it has no letter that tells. */
@@ -139,7 +150,10 @@ export function ownLength(text: string): number | null {
   return readBack(text, LENGTH_M);
 }
 
-function readBack(text: string, units: Record<string, number>): number | null {
+function readBack(written: string, units: Record<string, number>): number | null {
+  const text = Object.entries(GLYPHS)
+    .reduce((left, [plain, glyph]) => left.replace(glyph, ` ${plain}`), written)
+    .trim();
   if (!/^([\d.]+( \d+\/\d+)?|\d+\/\d+) [a-z]+( \d+ oz)?$/.test(text)) return null;
   let total = 0;
   let amount = 0;

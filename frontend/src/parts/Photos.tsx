@@ -2,7 +2,7 @@ import { Camera } from "lucide-react";
 import { useId, useState } from "react";
 import { type CookOut, troubleOf } from "@/api/client";
 import { PHOTO_TYPES, useAddPhoto, useRemovePhoto } from "@/api/photos";
-import { clockTime } from "@/lib/cook";
+import { clockTime } from "@/lib/clock";
 import { Slip } from "@/ui/Slip";
 
 /** Photos of a cook: put on, looked at, taken off again. */

@@ -10,6 +10,7 @@ from fractions import Fraction
 from functools import cache, lru_cache
 from math import ceil, floor
 from typing import TYPE_CHECKING, Literal, TypeAlias
+from unicodedata import numeric
 
 from pneumachron.core.errors import MeasureError
 
@@ -227,13 +228,13 @@ def show_mass(mass_kg: float) -> Shown:
 
 
 def show_length(length_m: float) -> Shown:
-    """`4.5 cm` and `1 3/4 in`."""
+    """`4.5 cm` and `1¾ in`."""
     inches = length_m / _factor("inch", "meter")[0]
-    return Shown(f"{_trim(100 * length_m, 1)} cm", f"{_mixed(inches, 8)} in")
+    return Shown(f"{_trim(100 * length_m, 1)} cm", f"{mixed_fraction(inches, 8)} in")
 
 
 def show_volume(volume_m3: float, *, at_most: bool = False) -> Shown:
-    """`355 ml` and `1 1/2 cups`; small amounts in tablespoons.
+    """`355 ml` and `1½ cups`; small amounts in tablespoons.
 
     Millilitres are rounded up to 5, so that a minimum is never shown too small; an upper limit
     is rounded down.
@@ -243,10 +244,10 @@ def show_volume(volume_m3: float, *, at_most: bool = False) -> Shown:
     to_whole = floor if at_most else round
     cups = volume_m3 / _factor("cup", "meter ** 3")[0]
     if cups < 0.24:
-        return Shown(f"{1e6 * volume_m3:.0f} ml", f"{_mixed(16 * cups, 2)} Tbsp")
+        return Shown(f"{1e6 * volume_m3:.0f} ml", f"{mixed_fraction(16 * cups, 2)} Tbsp")
     quarters = to_whole(4 * cups + 1e-6)
     unit = "cup" if quarters <= 4 else "cups"
-    return Shown(f"{millilitres} ml", f"{_mixed(quarters / 4, 4)} {unit}")
+    return Shown(f"{millilitres} ml", f"{mixed_fraction(quarters / 4, 4)} {unit}")
 
 
 def show_temperature(temp_c: float) -> Shown:
@@ -266,9 +267,15 @@ def _trim(value: float, digits: int) -> str:
     return text.rstrip("0").rstrip(".")
 
 
-def _mixed(value: float, parts: int) -> str:
-    """A number as a mixed fraction to the nearest part: 1 3/4."""
+_GLYPHS = {Fraction(numeric(glyph)).limit_denominator(8): glyph for glyph in "½⅓⅔¼¾⅛⅜⅝⅞"}
+
+
+def mixed_fraction(value: float, parts: int) -> str:
+    """A number as a cook writes it, to the nearest part: `1¾`."""
     whole, rest = divmod(Fraction(round(value * parts), parts), 1)
     if rest == 0:
         return str(whole)
-    return f"{whole} {rest}" if whole else str(rest)
+    glyph = _GLYPHS.get(rest)
+    if glyph is None:
+        return f"{whole} {rest}" if whole else str(rest)
+    return f"{whole}{glyph}" if whole else glyph

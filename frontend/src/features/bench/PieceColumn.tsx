@@ -246,7 +246,7 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
       <MeasureField
         label="thickness"
         value={wish.thickness}
-        placeholder={units === "us" ? "1 3/4 in" : "4.5 cm"}
+        placeholder={units === "us" ? "1¾ in" : "4.5 cm"}
         other={otherOf(bought?.thickness_shown, wish.thickness, units)}
         problem={fieldProblem(bench, "thickness")}
         onChange={(thickness) => change({ thickness }, "type")}

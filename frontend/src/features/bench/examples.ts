@@ -25,7 +25,7 @@ export const EXAMPLES: Example[] = [
     cut: "brisket_flat",
     count: "2",
     metric: { mass: "1.4 kg", thickness: "4.5 cm", says: "1.4 kg, 4.5 cm thick" },
-    us: { mass: "3 lb", thickness: "1 3/4 in", says: "3 lb, 1¾ in thick" },
+    us: { mass: "3 lb", thickness: "1¾ in", says: "3 lb, 1¾ in thick" },
   },
   {
     name: "A rack of ribs",
@@ -41,7 +41,7 @@ export const EXAMPLES: Example[] = [
     cut: "shoulder_boneless",
     count: "1",
     metric: { mass: "1.8 kg", thickness: "8 cm", says: "1.8 kg, 8 cm thick" },
-    us: { mass: "4 lb", thickness: "3 1/8 in", says: "4 lb, 3⅛ in thick" },
+    us: { mass: "4 lb", thickness: "3⅛ in", says: "4 lb, 3⅛ in thick" },
   },
 ];
 

@@ -13,7 +13,8 @@ import { Turns } from "@/features/cook/Turns";
 import { useAwake } from "@/features/cook/useAwake";
 import { useCountdown } from "@/features/cook/useCountdown";
 import { useNextKey } from "@/features/cook/useNextKey";
-import { clockTime, potTells, stepOf, WAIT_WORDS } from "@/lib/cook";
+import { clockTime } from "@/lib/clock";
+import { potTells, stepOf, WAIT_WORDS } from "@/lib/cook";
 import { spokenTime } from "@/lib/format";
 import { RecipeAside } from "@/parts/RecipeAside";
 import { Button } from "@/ui/Button";
@@ -217,7 +218,7 @@ function Ahead({ cook }: { cook: CookOut }) {
       <ol className="mt-1 text-[0.875rem]">
         {cook.forecast.ahead.slice(1, 7).map((item) => (
           <li key={item.step_id} className="flex gap-2">
-            <span className="w-11 shrink-0 font-dial">{clockTime(item.begin_at)}</span>
+            <span className="w-16 shrink-0 font-dial">{clockTime(item.begin_at)}</span>
             <span className="text-pencil">{stepOf(cook, item.step_id)?.title}</span>
           </li>
         ))}

@@ -2,7 +2,7 @@ import { useLayoutEffect, useRef } from "react";
 import { Link } from "wouter";
 import type { Turn } from "@/api/client";
 import { useTurns } from "@/api/cooks";
-import { clockTime } from "@/lib/cook";
+import { clockTime } from "@/lib/clock";
 import { spokenTime } from "@/lib/format";
 
 /** Several dishes at once, what needs hands at the top; nothing while there is one alone. Once it

@@ -13,6 +13,7 @@ import { Terms } from "@/features/day/Terms";
 import { Trouble } from "@/features/day/Trouble";
 import { useNow } from "@/features/day/useNow";
 import { useToldDay } from "@/features/day/useToldDay";
+import { clockTime, longDay } from "@/lib/clock";
 import {
   type DayDraft,
   dayToAsk,
@@ -126,11 +127,9 @@ function Answer({ day }: { day: DayOut }) {
     <p className="mt-3" aria-live="polite">
       <span className="text-pencil">Start </span>
       <span className="font-bold font-dial text-[2.75rem] leading-none" data-testid="start">
-        {start.toLocaleTimeString([], { hour: "2-digit", minute: "2-digit", hour12: false })}
+        {clockTime(start)}
       </span>{" "}
-      <span>
-        {start.toLocaleDateString([], { weekday: "long", day: "numeric", month: "long" })}
-      </span>
+      <span>{longDay(start)}</span>
       {late > 0 && (
         <strong className="ml-3 font-semibold text-care" data-testid="delay">
           Ready {spokenTime(late)} later than you wanted.

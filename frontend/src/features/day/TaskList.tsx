@@ -1,5 +1,6 @@
 import type { DayOut } from "@/api/client";
 import { letter } from "@/drawing/LaneChart";
+import { clockTime, weekday } from "@/lib/clock";
 import type { DayDraft } from "@/lib/day";
 import { localTime } from "@/lib/day";
 import { Tick } from "@/ui/Tick";
@@ -33,9 +34,9 @@ export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
             className={`grid gap-x-4 border-rule border-b py-1.5 sm:grid-cols-[11rem_minmax(0,1fr)_auto] ${block.state === "done" ? "text-pencil" : ""}`}
           >
             <div className="flex items-baseline gap-2">
-              <span className="font-bold font-dial text-[1.125rem]">{clock(block.start)}</span>
+              <span className="font-bold font-dial text-[1.125rem]">{clockTime(block.start)}</span>
               <span className="text-[0.875rem] text-pencil">
-                {dayWord(block.start, day.table)} to {clock(block.end)}
+                {dayWord(block.start, day.table)} to {clockTime(block.end)}
               </span>
             </div>
             <div>
@@ -165,7 +166,7 @@ function Segments({ block, nameOf }: { block: Block; nameOf: (lane: string) => s
         <li key={segment.kind} className="block first:inline">
           {rows.length > 1 && (
             <span className="font-dial text-[0.875rem] text-pencil">
-              {clock(new Date(segment.start).toISOString())}{" "}
+              {clockTime(segment.start)}{" "}
             </span>
           )}
           {segment.title}
@@ -185,14 +186,9 @@ function minutes(seconds: number): string {
   return whole < 120 ? `${whole} min` : `${Math.round(whole / 6) / 10} h`;
 }
 
-function clock(moment: string): string {
-  const at = new Date(moment);
-  return `${at.getHours()}:${String(at.getMinutes()).padStart(2, "0")}`;
-}
-
 /** The weekday, when it is not the day of the table. */
 function dayWord(moment: string, table: string): string {
   const at = new Date(moment);
   if (at.toDateString() === new Date(table).toDateString()) return "";
-  return at.toLocaleDateString([], { weekday: "short" });
+  return weekday(at);
 }

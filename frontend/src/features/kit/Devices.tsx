@@ -1,6 +1,6 @@
 import { Link } from "wouter";
 import { useKitchenClock } from "@/api/cooks";
-import { clockTime } from "@/lib/cook";
+import { clockTime } from "@/lib/clock";
 
 /** What can be connected, and what stands in for it here. */
 export function Devices() {

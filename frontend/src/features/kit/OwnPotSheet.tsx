@@ -37,8 +37,8 @@ const EXAMPLES = {
   },
   us: {
     volume: "6 qt",
-    diameter: "8 5/8 in",
-    height: "5 7/8 in",
+    diameter: "8⅝ in",
+    height: "5⅞ in",
     least_liquid: "1 cup",
     high: "11 psi",
     low: "6 psi",

@@ -1,5 +1,6 @@
 import { Link } from "wouter";
 import type { CookLine } from "@/api/client";
+import { shortDate } from "@/lib/clock";
 import { cookTime, massText, type Units } from "@/lib/format";
 import { TEXTURES, tendernessOf } from "@/lib/words";
 import { Button } from "@/ui/Button";
@@ -18,7 +19,7 @@ interface Props {
 export function LogRow({ cook, cutName, units, picked, onPick, onDelete }: Props) {
   return (
     <li className="grid items-center gap-x-4 gap-y-1 border-rule border-b py-1.5 sm:grid-cols-[6rem_minmax(0,1fr)_16rem_auto]">
-      <span className="font-dial text-pencil">{dayOf(cook.started_at)}</span>
+      <span className="font-dial text-pencil">{shortDate(cook.started_at)}</span>
       <span className="min-w-0">
         <Link href={`/log?cook=${cook.id}`} className="font-semibold underline">
           {cook.name}
@@ -50,12 +51,4 @@ function came(cook: CookLine): string {
   return found === wished
     ? `${words}, as you wanted`
     : `${words}; you wanted ${tendernessOf(wished, cook.cut)}`;
-}
-
-function dayOf(moment: string): string {
-  return new Date(moment).toLocaleDateString([], {
-    day: "numeric",
-    month: "short",
-    year: "2-digit",
-  });
 }

@@ -1,4 +1,5 @@
 import type { CookLine } from "@/api/client";
+import { monthAndYear } from "@/lib/clock";
 
 const WIDTH = 260;
 const HEIGHT = 70;
@@ -62,10 +63,10 @@ function Small({ name, times, points }: SmallProps) {
       >
         <line x1={0} x2={WIDTH} y1={HEIGHT - 1} y2={HEIGHT - 1} stroke="var(--rule)" />
         <text x={0} y={HEIGHT + 12} fontSize="11" fill="var(--pencil)">
-          {monthOf(from)}
+          {monthAndYear(from)}
         </text>
         <text x={WIDTH} y={HEIGHT + 12} fontSize="11" fill="var(--pencil)" textAnchor="end">
-          {monthOf(to)}
+          {monthAndYear(to)}
         </text>
         <polyline
           points={known.map(({ value, at }) => `${x(at)},${y(value)}`).join(" ")}
@@ -81,7 +82,3 @@ function Small({ name, times, points }: SmallProps) {
 }
 
 const MONTHS_PX = 16;
-
-function monthOf(moment: number): string {
-  return new Date(moment).toLocaleDateString([], { month: "short", year: "numeric" });
-}

@@ -6,7 +6,8 @@ import { useHistory } from "@/api/log";
 import { useHousehold, useUnits } from "@/api/queries";
 import { InkTrace } from "@/drawing/InkTrace";
 import { PieceTraces } from "@/drawing/PieceTraces";
-import { clockTime, STATE_WORDS } from "@/lib/cook";
+import { clockTime, dateAndTime } from "@/lib/clock";
+import { STATE_WORDS } from "@/lib/cook";
 import { cookTime, spokenTime } from "@/lib/format";
 import { pieceName } from "@/lib/outcome";
 import { tendernessOf } from "@/lib/words";
@@ -39,11 +40,7 @@ export function SheetView({ id }: { id: string }) {
           <>
             <h1 className="font-bold text-[1.5rem]">{cook.name}</h1>
             <p className="text-pencil">
-              {new Date(cook.began_at).toLocaleString([], {
-                dateStyle: "long",
-                timeStyle: "short",
-              })}
-              , {cook.plan.pot_name}
+              {dateAndTime(cook.began_at)}, {cook.plan.pot_name}
             </p>
             <div className="mt-2 bg-sheet">
               <InkTrace cook={cook} width={width} units={units} height={240} />
@@ -241,7 +238,7 @@ function History({ id, cook }: { id: string; cook: CookOut }) {
       <ol className="text-[0.875rem]">
         {events.map((event) => (
           <li key={event.key} className="flex gap-3">
-            <span className="w-12 shrink-0 font-dial">{clockTime(event.at)}</span>
+            <span className="w-18 shrink-0 font-dial">{clockTime(event.at)}</span>
             <span>{sayEvent(event.kind, event.body, titles)}</span>
           </li>
         ))}

@@ -59,7 +59,7 @@ from pneumachron.services.documents import pot_document
 from pneumachron.store.db import Database
 from pneumachron.store.folder import free_bytes
 from pneumachron.text.guide import guide
-from pneumachron.text.reader import Reader
+from pneumachron.text.reader import READING, Reader
 from pneumachron.text.say import say_cut
 from pneumachron.text.vocabulary import say_tenderness, vocabulary
 
@@ -91,6 +91,7 @@ def catalogue() -> CatalogueOut:
     """Everything there is to choose from."""
     return CatalogueOut(
         engine_version=ENGINE_VERSION,
+        locale=READING.get().locale,
         words={
             group: {code: WordOut(name=word.name, says=word.says) for code, word in words.items()}
             for group, words in vocabulary().items()

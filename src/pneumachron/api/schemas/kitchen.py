@@ -61,6 +61,7 @@ class CatalogueOut(Closed):
     """Everything there is to choose from, what it is called, and between which thicknesses."""
 
     engine_version: str
+    locale: Locale
     words: Annotated[
         dict[str, dict[str, WordOut]], Field(description="by group and code, as the kitchen reads")
     ]

@@ -1,8 +1,8 @@
 """Amounts as a recipe writes them: cups in fractions, grams in round numbers."""
 
-from fractions import Fraction
 from math import ceil
 
+from pneumachron.core.units import mixed_fraction
 from pneumachron.recipes.understanding.measures import unit_of
 
 _PARTS: dict[str, int] = {"cup": 4, "tbsp": 2, "tsp": 4, "lb": 4, "pint": 4, "quart": 4}
@@ -13,7 +13,7 @@ _PLURAL = {"cup", "clove", "can", "bottle", "slice", "sprig", "stick", "rack", "
 
 
 def amount_text(low: float, high: float, unit: str) -> str:
-    """`1 1/2 cups`, `240 ml`, `3–4 cloves`."""
+    """`1½ cups`, `240 ml`, `3–4 cloves`."""
     low, high, unit = _handy(low, high, unit)
     texts = list(dict.fromkeys([number_text(low, unit), number_text(high, unit)]))
     shown = _SHOWN.get(unit, unit)
@@ -40,17 +40,10 @@ def enough(value: float, unit: str) -> float:
 def number_text(value: float, unit: str) -> str:
     """A number to the precision a kitchen has for its unit."""
     if unit in _PARTS:
-        return _mixed(max(round(value * _PARTS[unit]), 1), _PARTS[unit])
+        return mixed_fraction(max(value, 1 / _PARTS[unit]), _PARTS[unit])
     if unit in {"g", "ml"}:
         step = 1 if value < 20 else 5 if value < 250 else 10
         return f"{max(step * round(value / step), 1):g}"
     if unit_of(unit).kind == "count" and unit not in {"kg", "l"}:
-        return _mixed(max(round(value * 2), 1), 2)
+        return mixed_fraction(max(value, 0.5), 2)
     return f"{value:.3g}"
-
-
-def _mixed(parts: int, each: int) -> str:
-    whole, rest = divmod(Fraction(parts, each), 1)
-    if rest == 0:
-        return str(whole)
-    return f"{whole} {rest}" if whole else str(rest)
