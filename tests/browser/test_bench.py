@@ -83,7 +83,7 @@ def test_type_read_drag_save_find(page: Page, outside: list[str], complaints: li
     fill_in(page)
     first = minutes(page)
     assert 60 < first < 130
-    expect(page.get_by_text("1.42 kg")).to_be_visible()  # the other system, beside it
+    expect(page.get_by_text("1.42 kg")).to_be_visible()  # the kitchen's own unit, beside it
     expect(page.get_by_test_id("range")).to_contain_text("likely range")
     expect(page.get_by_test_id("total")).to_have_text(re.compile(r"\d h"))
     expect(page.get_by_role("list", name="reasons")).to_contain_text("0.5 cm more adds")

@@ -102,8 +102,19 @@ export function mixedFraction(value: number, parts: number): string {
 
 /** Which system a typed measure is in; the household's when it has no letter that tells. */
 export function unitsOf(text: string, fallback: Units): Units {
-  if (/in\b|inch|["″#]|lb|pound|oz|ounce|cup|tbsp|qt|pt/i.test(text)) return "us";
-  return /\d\s*(k?g|[cm]?m|m?l|gram|lit)/i.test(text) ? "metric" : fallback;
+  if (/in\b|inch|\d\s*°?F\b|["″#]|lb|pound|oz|ounce|cup|tbsp|qt|pt/i.test(text)) return "us";
+  return /\d\s*(k?g|°?C\b|[cm]?m|m?l|gram|lit)|kilo|gram|lit(er|re)/i.test(text)
+    ? "metric"
+    : fallback;
+}
+
+/** What stands beside a measure that was typed: the kitchen's own unit, when it is in the other. */
+export function besideTyped(
+  shown: Record<Units, string> | undefined,
+  typed: string,
+  units: Units,
+): string | undefined {
+  return unitsOf(typed, units) === units ? undefined : shown?.[units];
 }
 
 /** What was typed, with a unit where it was a number alone: `3` → `3 lb`. */

@@ -5,7 +5,7 @@ from functools import cache
 from typing import Literal, TypeAlias
 
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.tables import read_numbers, read_words
+from pneumachron.core.tables import read_numbers
 
 SideWay: TypeAlias = Literal["with_the_meat", "second_run"]
 
@@ -15,10 +15,8 @@ class Side:
     """Something to eat with the meat."""
 
     side_id: str
-    name: str
     alone_min: float
     stands_min: float
-    vessel: str
     foams: bool
 
 
@@ -28,24 +26,20 @@ class SideAdvice:
 
     way: SideWay
     hold_min: int
-    vessel: str
     foams: bool
 
 
 @cache
 def sides() -> dict[str, Side]:
     """All sides by id."""
-    numbers, words = read_numbers("sides.csv"), read_words("sides.csv")
     return {
         side: Side(
             side_id=side,
-            name=words[side]["name"],
             alone_min=row["alone_min"],
             stands_min=row["stands_min"],
-            vessel=words[side]["vessel"],
             foams=row["foams"] == 1,
         )
-        for side, row in numbers.items()
+        for side, row in read_numbers("sides.csv").items()
     }
 
 
@@ -66,7 +60,7 @@ def side_advice(side_id: str, hold_min: float) -> SideAdvice:
     side = sides()[side_id]
     own = round(side.alone_min)
     if hold_min < side.alone_min:
-        return SideAdvice("second_run", own, side.vessel, side.foams)
+        return SideAdvice("second_run", own, side.foams)
     if hold_min <= side.stands_min:
-        return SideAdvice("with_the_meat", round(hold_min), side.vessel, side.foams)
-    return SideAdvice("second_run", own, side.vessel, side.foams)
+        return SideAdvice("with_the_meat", round(hold_min), side.foams)
+    return SideAdvice("second_run", own, side.foams)

@@ -151,6 +151,11 @@ def plates_document(cut_id: str, plates: int) -> dict[str, Any]:
 def sides_document(hold_min: float) -> list[dict[str, Any]]:
     """Every side beside a hold."""
     return [
-        {"side": side.side_id, "name": side.name, **asdict(side_advice(side.side_id, hold_min))}
-        for side in sides().values()
+        {
+            "side": side,
+            "name": say(f"side-{side}"),
+            "vessel": say(f"side-{side}.where"),
+            **asdict(side_advice(side, hold_min)),
+        }
+        for side in sides()
     ]

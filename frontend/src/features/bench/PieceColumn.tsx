@@ -13,6 +13,7 @@ import { Plates } from "@/features/bench/Plates";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import { Weigh } from "@/features/bench/Weigh";
 import {
+  besideTyped,
   lengthText,
   massText,
   ownLength,
@@ -180,15 +181,11 @@ function ScaleButton({ on, onClick }: { on: boolean; onClick: () => void }) {
 }
 
 function startWords(typed: string, shown: Shown | undefined, units: Units): string | undefined {
-  return typed ? otherOf(shown, typed, units) : "fridge";
+  // a word is told in degrees
+  return /\d/.test(typed) ? besideTyped(shown, typed, units) : shown?.[units];
 }
 
 const STARTS = ["refrigerator", "seared", "tempered", "frozen"];
-
-function otherOf(shown: Shown | undefined, typed: string, units: Units): string | undefined {
-  if (!shown) return undefined;
-  return unitsOf(typed, units) === "us" ? shown.metric : shown.us;
-}
 
 interface MeasuresProps extends Props {
   /** The scale is on: the weight follows it. */
@@ -222,7 +219,7 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
         label="weight"
         value={wish.mass}
         placeholder={units === "us" ? "3 lb 2 oz" : "1.4 kg"}
-        other={otherOf(bought?.total_mass_shown, wish.mass, units)}
+        other={besideTyped(bought?.total_mass_shown, wish.mass, units)}
         problem={fieldProblem(bench, "mass")}
         onChange={(mass) => change({ mass }, "type")}
         bareUnit={BARE_MASS[massUnits]}
@@ -247,7 +244,7 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
         label="thickness"
         value={wish.thickness}
         placeholder={units === "us" ? "1¾ in" : "4.5 cm"}
-        other={otherOf(bought?.thickness_shown, wish.thickness, units)}
+        other={besideTyped(bought?.thickness_shown, wish.thickness, units)}
         problem={fieldProblem(bench, "thickness")}
         onChange={(thickness) => change({ thickness }, "type")}
         bareUnit={BARE_LENGTH[sizeUnits]}
@@ -272,7 +269,7 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
         onChange={(start) => change({ start }, "type")}
         suggestions={STARTS}
       />
-      {piece && <InThePot bench={bench} piece={piece} />}
+      {piece && <InThePot bench={bench} piece={piece} units={units} />}
     </div>
   );
 }
@@ -280,15 +277,13 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
 type PieceOut = PlanOut["pieces"][number];
 
 /** What goes into the pot, and how many it serves. */
-function InThePot({ bench, piece }: { bench: Bench; piece: PieceOut }) {
+function InThePot({ bench, piece, units }: { bench: Bench; piece: PieceOut; units: Units }) {
   const { wish } = bench;
-  const units = unitsOf(wish.thickness, unitsOf(wish.mass, "metric"));
   const bare = (text: string) => text.replace(/ \w+$/, "");
   const sizes = [bare(piece.length_shown[units]), piece.width_shown[units]];
   // the knife may have made them thinner than what was typed
   if (wish.knife) sizes.splice(1, 1, bare(sizes[1] ?? ""), piece.thickness_shown[units]);
-  const each =
-    piece.count > 1 ? `${piece.count} of ${piece.mass_shown[unitsOf(wish.mass, units)]}, ` : "";
+  const each = piece.count > 1 ? `${piece.count} of ${piece.mass_shown[units]}, ` : "";
   return (
     <p className="text-[0.875rem] text-pencil" data-testid="pieces">
       {each}

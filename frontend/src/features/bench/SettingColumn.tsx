@@ -9,7 +9,7 @@ import { StoredNote } from "@/features/bench/StoredNote";
 import { type Bench, looseTrouble, troubleAt } from "@/features/bench/useBench";
 import { WhyBeside } from "@/features/bench/Why";
 import { addDish } from "@/lib/day";
-import { pressureText, type Units, unitsOf } from "@/lib/format";
+import { besideTyped, pressureText, type Units, unitsOf } from "@/lib/format";
 import type { Rack, Wish } from "@/lib/wish";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
 import { CookNow } from "@/parts/CookNow";
@@ -104,7 +104,7 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
         label="liquid"
         value={wish.liquid}
         placeholder={shown ? shown.school_shown[units] : "usual amount"}
-        other={shown?.shown[wish.liquid && liquidUnits === "us" ? "metric" : otherUnits(units)]}
+        other={wish.liquid ? besideTyped(shown?.shown, wish.liquid, units) : undefined}
         problem={liquid ? { message: liquid.message, hint: liquid.hint ?? null } : null}
         onChange={(text) => change({ liquid: text }, "type")}
         aside={<WhyBeside plan={plan} about={["liquid"]} of="liquid" />}
@@ -207,10 +207,6 @@ const WAITS: Partial<Record<ReleaseMethod, { label: string; usual: number }>> = 
   soak: { label: "soak", usual: 30 },
   keep_warm: { label: "keep warm for", usual: 45 },
 };
-
-function otherUnits(units: Units): Units {
-  return units === "us" ? "metric" : "us";
-}
 
 function optionsOf(words: Record<string, { name: string; says: string }>) {
   return Object.entries(words).map(([value, word]) => ({ value, ...word }));

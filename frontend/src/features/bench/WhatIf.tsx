@@ -1,7 +1,7 @@
 import type { AlternativeOut, ReleaseMethod, School, Texture, WhatIfOut } from "@/api/client";
-import { useWhatIf } from "@/api/queries";
+import { useUnits, useWhatIf } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
-import { cookTime, spokenTime, type Units, unitsOf } from "@/lib/format";
+import { cookTime, spokenTime, type Units } from "@/lib/format";
 import { isFree, WHAT_IF_KEYS } from "@/lib/keys";
 import type { Wish } from "@/lib/wish";
 import {
@@ -18,10 +18,10 @@ interface Props {
 
 /** The same cook with one thing different; what can be set here can be taken over with one click. */
 export function WhatIf({ bench }: Props) {
+  const units = useUnits();
   const { data, isError, isPlaceholderData } = useWhatIf(bench.stale ? null : bench.settled);
   if (isError) return <p className="text-[0.875rem]">The app does not answer right now.</p>;
   if (!data) return <p className="text-[0.875rem] text-pencil">Calculating …</p>;
-  const units = unitsOf(bench.wish.thickness, "metric");
   const possible = data.alternatives.filter((item) => item.answer);
   const refused = data.alternatives.filter((item) => !item.answer);
   const rows = [...possible, ...refused];

@@ -39,7 +39,9 @@ export function TurnList({ turns, here }: { turns: Turn[]; here?: string }) {
           >
             <span className={`font-semibold ${LOOKS[turn.wants]}`}>{sayWant(turn)}</span>
             <span className="min-w-0">
-              <span className="font-semibold">{turn.name}</span>
+              <span className="font-semibold" data-typed>
+                {turn.name}
+              </span>
               <span className="text-pencil"> in {turn.pot_name.split(",")[0]}</span>
               <span className="block truncate text-[0.9375rem]">
                 {turn.title}

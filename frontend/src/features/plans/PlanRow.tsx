@@ -44,8 +44,8 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
           </button>
         )}
         <p className="text-[0.875rem] text-pencil">
-          {cutName}, {plan.count === 1 ? "one piece" : `${plan.count} pieces`}, {plan.total_mass},
-          in {plan.pot_name}
+          {cutName}, {plan.count === 1 ? "one piece" : `${plan.count} pieces`},{" "}
+          <span data-typed>{plan.total_mass}</span>, in {plan.pot_name}
           {cook && ` · ${cook}`}
         </p>
       </div>

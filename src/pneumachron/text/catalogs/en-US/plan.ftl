@@ -255,3 +255,29 @@ text-version-1 = { $text }
 
 card-meat = { CUT($cut, "name") }, { MASS($mass_kg) }
 card-bought = { CUT($cut, "name") }: { MASS($mass_kg) }
+
+## Sides, and where they go when they cook with the meat
+
+side-potatoes_whole = Potatoes, whole, { $units ->
+    [us] 2½–2¾ in
+   *[metric] 6–7 cm
+ }
+  .where = on the rack or around the meat
+side-potatoes_cut = Potatoes, pieces of { $units ->
+    [us] 1½–2 in
+   *[metric] 4–5 cm
+ }
+  .where = around the meat
+side-carrots = Carrots, pieces of { $units ->
+    [us] 1½–2 in
+   *[metric] 4–5 cm
+ }
+  .where = around the meat
+side-onions = Onions, wedges
+  .where = as the bed under the meat
+side-cabbage = Cabbage, wedges
+  .where = on top of the meat
+side-rice = Rice
+  .where = in a covered dish on the tall trivet
+side-beans_soaked = Beans, soaked
+  .where = in a covered dish on the tall trivet

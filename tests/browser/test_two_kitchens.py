@@ -1,0 +1,165 @@
+"""Two kitchens: nothing on any page is in a unit the household does not use.
+
+Left out are what a person typed (recipes, titles, notes and measures in a field) and temperatures
+for safety, which stand in both systems. The size of a cooker is its name: "6-quart cooker (5.7 L)".
+"""
+
+import json
+import re
+from collections.abc import Callable, Iterator
+from typing import Literal
+from urllib.request import Request, urlopen
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from pneumachron.text.reader import LOCALES
+from tests.browser.conftest import BRISKET
+from tests.live import serving
+
+NUMBER = r"(?:\d|[½¼¾⅓⅔⅛⅜⅝⅞])[\s\u00a0-]?"
+METRIC = re.compile(NUMBER + r"(?:°C|kg|g|cm|mm|m|ml|l|kPa|bar)(?![\w/²³])")
+US = re.compile(
+    NUMBER + r"(?:°F|lb|oz|in(?! the )|ft|psi|cups?|Tbsp|tsp|qt|inch(?:es)?|quarts?)(?!\w)"
+)
+BOTH = re.compile(
+    r"\d-quart cooker(?: \([\d.]+ L\))?"
+    r"|\d+\s°F(?: or \w+)?,? \(\d+(?:[–-]\d+)?\s°C\)"
+    r"|\d+\s°C(?: or \w+)?,? \(\d+(?:[–-]\d+)?\s°F\)"
+)
+
+SEEN = """() => {
+  const typed = "[data-typed], textarea, pre, code";
+  const told = ["placeholder", "title", "aria-label", "aria-valuetext"];
+  const whole = "p, li, dt, dd, td, th, h1, h2, h3, label, button, text, figcaption, div";
+  const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+  const found = [];
+  const blocks = new Map();
+  while (walker.nextNode()) {
+    const node = walker.currentNode;
+    const parent = node.parentElement;
+    if (!parent || parent.closest(typed) || parent.closest("script, style")) continue;
+    const block = parent.closest(whole);
+    blocks.set(block, (blocks.get(block) ?? "") + node.data);
+  }
+  found.push(...blocks.values());
+  for (const element of document.querySelectorAll(told.map((name) => `[${name}]`).join())) {
+    if (element.closest(typed)) continue;
+    for (const name of told) {
+      const text = element.getAttribute(name);
+      if (text) found.push(text);
+    }
+  }
+  return [...new Set(found.map((text) => text.replace(/[\\n ]+/g, " ").trim()))].filter(Boolean);
+}"""
+
+
+def tab(name: str) -> Callable[[Page], None]:
+    def press(page: Page) -> None:
+        page.get_by_role("tab", name=name).click()
+
+    return press
+
+
+def lessons(page: Page) -> None:
+    page.get_by_role("tab", name=re.compile("learn", re.I)).first.click()
+
+
+def a_schedule(page: Page) -> None:
+    page.get_by_label("open a saved schedule").select_option(index=1)
+    expect(page.get_by_test_id("start")).to_be_visible()
+
+
+def a_conversion(page: Page) -> None:
+    page.get_by_role("button", name="Rehearsal-night").or_(
+        page.get_by_role("link", name="Rehearsal-night")
+    ).first.click()
+    expect(page.get_by_text("Loading the recipe")).to_have_count(0)
+
+
+def an_entry(page: Page) -> None:
+    page.get_by_role("link", name="Ribs two ways").first.click()
+    expect(page.get_by_role("heading", level=1)).to_be_visible()
+
+
+def a_cook(page: Page) -> None:
+    page.get_by_role("button", name="Start cooking").first.click()
+    page.wait_for_url("**/cook**")
+
+
+def too_thick(page: Page) -> None:
+    us = "lb" in str(page.get_by_label("weight", exact=True).get_attribute("placeholder"))
+    page.get_by_label("thickness", exact=True).fill("9 in" if us else "23 cm")
+    page.get_by_role("alert").wait_for()
+
+
+STATES: dict[str, tuple[str, Callable[[Page], None] | None]] = {
+    "start": ("/plan", None),
+    "plan": (BRISKET, None),
+    **{
+        f"plan: {name}": (BRISKET, tab(name))
+        for name in (
+            "What if", "Ready by", "Prep and serving", "Sauce and sides",
+            "Check a recipe’s time", "Not done?",
+        )
+    },
+    "plan: what does not fit": (BRISKET, too_thick),
+    "plan: ribs": ("/plan?cut=back_ribs&pieces=2", None),
+    "plan: typed in the other unit": (BRISKET.replace("3+lb+2+oz", "1.4+kg"), None),
+    "saved plans": ("/plan/saved", None),
+    "convert": ("/convert", None),
+    "convert: a recipe": ("/convert", a_conversion),
+    "schedule": ("/schedule", None),
+    "schedule: saved": ("/schedule", a_schedule),
+    "cook: none": ("/cook", None),
+    "cook": (BRISKET, a_cook),
+    "log": ("/log", None),
+    "log: an entry": ("/log", an_entry),
+    "my kitchen": ("/kitchen", None),
+    "guide": ("/guide", None),
+}  # fmt: skip
+
+
+def household(address: str, **changes: str) -> None:
+    with urlopen(f"{address}/api/household") as reply:
+        home = json.load(reply)
+    body = {
+        "name": home["name"],
+        "units": home["units"],
+        "altitude": home["altitude_shown"]["metric"],
+        "start": home["start_shown"]["metric"],
+        **changes,
+    }
+    request = Request(
+        f"{address}/api/household",
+        json.dumps(body).encode(),
+        {"Content-Type": "application/json"},
+        method="PUT",
+    )
+    urlopen(request).close()
+
+
+@pytest.fixture(scope="module")
+def kitchen(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
+    with serving(tmp_path_factory.mktemp("kitchen"), demo=True) as address:
+        yield address
+
+
+@pytest.mark.parametrize("units", ["us", "metric"])
+@pytest.mark.parametrize("state", STATES)
+def test_no_unit_of_the_other_kitchen(
+    page: Page, kitchen: str, state: str, units: Literal["us", "metric"]
+) -> None:
+    household(kitchen, units=units, locale=LOCALES[units == "metric"])
+    address, act = STATES[state]
+    page.goto(kitchen + address)
+    page.wait_for_load_state("networkidle")
+    if act is not None:
+        act(page)
+        page.wait_for_load_state("networkidle")
+    expect(page.get_by_text("Loading", exact=False)).to_have_count(0)
+    foreign = METRIC if units == "us" else US
+    texts = page.evaluate(SEEN)
+    assert len(texts) > 8
+    wrong = [text for text in texts if foreign.search(BOTH.sub("", text))]
+    assert not wrong, "\n".join(wrong)
