@@ -351,3 +351,29 @@ def test_a_drag_keeps_one_question_on_its_way_and_answers_the_last(page: Page) -
     assert int(shown) == round(10 * float(thickness.removesuffix(" cm")))
     assert page.evaluate("window.most") == 1
     assert failed == []
+
+
+def test_each_edit_is_undone_and_done_again(page: Page) -> None:
+    page.goto(BRISKET)
+    expect(hold(page)).to_have_text(HOLD)
+    undo = page.get_by_role("button", name="Undo")
+    redo = page.get_by_role("button", name="Redo")
+    expect(undo).to_be_disabled()
+    field(page, "weight").press_sequentially(" ")
+    field(page, "weight").fill("4 lb")
+    field(page, "thickness").fill("2 in")
+    page.get_by_label("release", exact=True).select_option("quick")
+    expect(redo).to_be_disabled()
+    undo.click()
+    expect(page.get_by_label("release", exact=True)).to_have_value("natural")
+    expect(field(page, "thickness")).to_have_value("2 in")
+    undo.click()
+    expect(field(page, "thickness")).to_have_value("1 3/4 in")
+    expect(field(page, "weight")).to_have_value("4 lb")
+    undo.click()
+    expect(field(page, "weight")).to_have_value("3 lb 2 oz")
+    expect(undo).to_be_disabled()
+    redo.click()
+    redo.click()
+    expect(field(page, "thickness")).to_have_value("2 in")
+    expect(redo).to_be_enabled()

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link, useLocation } from "wouter";
 import { keepTheme, savedTheme } from "@/app/theme";
 import { keepBench, lastBench } from "@/lib/draft";
+import { UndoRedo } from "@/parts/UndoRedo";
 
 const VIEWS = [
   { path: "/plan", name: "Plan" },
@@ -41,6 +42,7 @@ export function Masthead() {
       </nav>
       {location.startsWith("/plan") && (
         <p className="ml-auto hidden gap-4 text-[0.9375rem] lg:flex">
+          {location === "/plan" && <UndoRedo />}
           <Link href="/plan" onClick={() => keepBench("")} className="underline underline-offset-4">
             New plan
           </Link>

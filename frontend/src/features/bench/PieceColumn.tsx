@@ -23,6 +23,7 @@ import {
   type Units,
   unitsOf,
 } from "@/lib/format";
+import { UndoRedo } from "@/parts/UndoRedo";
 import { MeasureField } from "@/ui/MeasureField";
 
 interface Props {
@@ -75,7 +76,8 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
         <Crust bench={bench} />
       </Plates>
       <MoreOfPiece bench={bench} catalogue={catalogue} units={household.units} />
-      <p className="flex gap-4 text-[0.875rem] lg:hidden">
+      <p className="flex flex-wrap gap-x-4 gap-y-1 text-[0.875rem] lg:hidden">
+        <UndoRedo />
         <button
           type="button"
           className="min-h-[1.625rem] underline underline-offset-2"

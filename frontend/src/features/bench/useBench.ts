@@ -4,6 +4,7 @@ import type { KeptPotOut, Problem } from "@/api/client";
 import { ProblemError } from "@/api/client";
 import { usePlan, usePots } from "@/api/queries";
 import { keepBench, lastBench } from "@/lib/draft";
+import { stateOfEdit } from "@/lib/edits";
 import { type Wish, wishFromAddress, wishToAddress, wishToPlan } from "@/lib/wish";
 import { useRested, useSettled } from "@/ui/useSettled";
 
@@ -73,12 +74,25 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
   useEffect(() => {
     if (raw === own.current) return;
     own.current = raw;
+    lastEdit.current = "";
     setHeld(null);
   }, [raw]);
+  const lastEdit = useRef("");
+  useEffect(() => {
+    const elsewhere = () => {
+      lastEdit.current = "";
+    };
+    document.addEventListener("focusin", elsewhere);
+    return () => document.removeEventListener("focusin", elsewhere);
+  }, []);
   const go = useCallback(
-    (next: Wish, replace: boolean) => {
+    (next: Wish, edit: string) => {
+      // letters of a word and a hand that drags are one edit; a choice is always one of its own
+      const replace = edit !== "" && edit === lastEdit.current;
+      lastEdit.current = edit;
       own.current = String(wishToAddress(next, planId));
-      navigate(`/plan?${own.current}`, { replace });
+      const state = stateOfEdit(window.history.state, replace);
+      navigate(`/plan?${own.current}`, { replace, state });
     },
     [navigate, planId],
   );
@@ -87,7 +101,9 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
   latest.current = wish;
   const write = useRef<() => void>(() => undefined);
   write.current = () => {
-    if (part && String(wishToAddress(wish, planId)) !== raw) go(wish, true);
+    if (part && String(wishToAddress(wish, planId)) !== raw) {
+      go(wish, `drag ${Object.keys(part).join()}`);
+    }
   };
   useEffect(() => {
     if (!part) return;
@@ -106,8 +122,7 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
         return;
       }
       setHeld(null);
-      // a choice can be undone with "back"; letters of a word replace each other
-      go({ ...latest.current, ...next }, how === "type");
+      go({ ...latest.current, ...next }, how === "type" ? Object.keys(next).join() : "");
     },
     [go],
   );
