@@ -10,7 +10,7 @@ from hypothesis import settings
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.demo import scenario
-from pneumachron.store.db import Database
+from pneumachron.store.db import FILE_NAME, Database
 
 # speed belongs into benchmarks: no property fails for being slow on a busy machine
 settings.register_profile("project", deadline=None)
@@ -23,7 +23,10 @@ SLOW = (
     "tests/core/test_learn.py", "tests/core/test_keeping.py", "tests/core/test_no_cliffs.py",
     "tests/core/test_plan.py", "tests/core/test_schedule.py", "tests/core/test_band.py",
     "tests/core/test_laid_together.py", "tests/devices/test_any_hands.py",
-    "tests/api/test_following.py", "tests/text/test_all_is_said.py",
+    "tests/api/test_following.py", "tests/text/test_all_is_said.py", "tests/api/test_cooks_api.py",
+    "tests/api/test_photos_api.py", "tests/api/test_log_files.py", "tests/api/test_lan.py",
+    "tests/api/test_kit_api.py", "tests/api/test_recipes_api.py", "tests/api/test_log_plans.py",
+    "tests/api/test_learning_api.py", "tests/api/test_day_api.py",
 )  # fmt: skip
 """What `dev.py test --quick` leaves out."""
 LONGEST = (
@@ -49,9 +52,18 @@ BRISKET: dict[str, Any] = {
 }
 
 
+@pytest.fixture(scope="session")
+def prepared(tmp_path_factory: pytest.TempPathFactory) -> bytes:
+    """An empty database with all its tables: made once, as twelve migrations take a while."""
+    folder = tmp_path_factory.mktemp("prepared")
+    Database(folder).close()
+    return (folder / FILE_NAME).read_bytes()
+
+
 @pytest.fixture
-def client(tmp_path: Path) -> Iterator[TestClient]:
+def client(tmp_path: Path, prepared: bytes) -> Iterator[TestClient]:
     """The real app on an empty data folder."""
+    (tmp_path / FILE_NAME).write_bytes(prepared)
     with TestClient(create_app(tmp_path, LOCAL_HOSTS), base_url="http://127.0.0.1") as test_client:
         yield test_client
 

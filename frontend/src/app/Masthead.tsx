@@ -41,7 +41,7 @@ export function Masthead() {
         ))}
       </nav>
       {location.startsWith("/plan") && (
-        <p className="ml-auto hidden gap-4 text-[0.9375rem] lg:flex">
+        <p className="ml-auto hidden items-center gap-4 text-[0.9375rem] lg:flex">
           {location === "/plan" && <UndoRedo />}
           <Link href="/plan" onClick={() => keepBench("")} className="underline underline-offset-4">
             New plan

@@ -183,6 +183,7 @@ function ScaleButton({ on, onClick }: { on: boolean; onClick: () => void }) {
 }
 
 function startWords(typed: string, shown: Shown | undefined, units: Units): string | undefined {
+  if (!typed) return "fridge";
   // a word is told in degrees
   return /\d/.test(typed) ? besideTyped(shown, typed, units) : shown?.[units];
 }

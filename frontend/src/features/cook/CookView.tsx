@@ -218,7 +218,9 @@ function Ahead({ cook }: { cook: CookOut }) {
       <ol className="mt-1 text-[0.875rem]">
         {cook.forecast.ahead.slice(1, 7).map((item) => (
           <li key={item.step_id} className="flex gap-2">
-            <span className="w-16 shrink-0 font-dial">{clockTime(item.begin_at)}</span>
+            <span className="w-[4.75rem] shrink-0 whitespace-nowrap font-dial">
+              {clockTime(item.begin_at)}
+            </span>
             <span className="text-pencil">{stepOf(cook, item.step_id)?.title}</span>
           </li>
         ))}

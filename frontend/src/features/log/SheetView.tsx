@@ -238,7 +238,9 @@ function History({ id, cook }: { id: string; cook: CookOut }) {
       <ol className="text-[0.875rem]">
         {events.map((event) => (
           <li key={event.key} className="flex gap-3">
-            <span className="w-18 shrink-0 font-dial">{clockTime(event.at)}</span>
+            <span className="w-[4.75rem] shrink-0 whitespace-nowrap font-dial">
+              {clockTime(event.at)}
+            </span>
             <span>{sayEvent(event.kind, event.body, titles)}</span>
           </li>
         ))}
