@@ -135,7 +135,7 @@ def test_by_keyboard_alone(page: Page) -> None:
             page.keyboard.press("Tab")
         page.keyboard.press("Control+a")
         page.keyboard.type(text)
-    expect(page.get_by_text("2 of 2 lb")).to_be_visible()
+    expect(page.get_by_text("2 of 907 g")).to_be_visible()
     expect(page.get_by_text("2¾ in")).to_be_visible()  # the answer to 7 cm has come
     before = minutes(page)
     page.get_by_role("slider", name="thickness, drag").focus()

@@ -99,7 +99,7 @@ STATES: dict[str, tuple[str, Callable[[Page], None] | None]] = {
     **{
         f"plan: {name}": (BRISKET, tab(name))
         for name in (
-            "What if", "Ready by", "Prep and serving", "Sauce and sides",
+            "Steps", "What if", "Ready by", "Prep and serving", "Sauce and sides",
             "Check a recipe’s time", "Not done?",
         )
     },

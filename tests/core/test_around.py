@@ -128,7 +128,7 @@ def test_searing_goes_in_batches() -> None:
 @pytest.mark.parametrize("kind", FINISHES)
 @pytest.mark.parametrize("cut", ["back_ribs", "brisket_flat", "shoulder_boneless", "wings"])
 def test_every_finish(kind: FinishKind, cut: str) -> None:
-    found = finish_for(load(cut, 1.0, 0.03, 2), TENOR, kind)
+    found = finish_for(load(cut, 1.0, 0.03, 2), ready_pot("bass"), kind)
     assert found.kind == kind
     assert found.look_s == found.each_s[0] / 2
     assert (found.batches == 0) == (kind == "none")
@@ -139,11 +139,16 @@ def test_finish_by_cut() -> None:
     # common practice: broiler 3–6 min; thin ribs 8 min crisping, brisket up to 15, wings 16
     assert finish_for(load("back_ribs", 1.0, 0.03), TENOR, "broiler").each_s == (180.0, 360.0)
     for cut, minutes in (("back_ribs", 8), ("brisket_flat", 15), ("wings", 16)):
-        assert finish_for(load(cut, 0.4, 0.03), TENOR, "crisping").each_s[1] == 60 * minutes
+        assert (
+            finish_for(load(cut, 0.4, 0.03), ready_pot("bass"), "crisping").each_s[1]
+            == 60 * minutes
+        )
     wings, bass = load("wings", 0.4, 0.027, 6), ready_pot("bass")
     assert bass.has_crisping_lid
     assert finish_for(wings, bass).kind == "crisping"
-    assert finish_for(wings, TENOR).kind == "broiler"  # this pot has no crisping lid
+    # this pot has no crisping lid, whatever is wished
+    assert finish_for(wings, TENOR).kind == "broiler"
+    assert finish_for(wings, TENOR, "crisping").kind == "broiler"
     assert finish_for(load("wings", 2.0, 0.027, 24), bass).batches > 1
 
 

@@ -9,10 +9,10 @@ from hypothesis import strategies as st
 
 from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.cook.forecast import alarms, forecast, heat_ratio
-from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, check, fold
-from pneumachron.core.cook.steps import LID_TICKS, Brought, Step
-from pneumachron.core.day.dish import Extra
+from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, after, check, fold
 from pneumachron.core.plan import make_plan
+from pneumachron.core.procedure.choices import Extra
+from pneumachron.core.procedure.steps import LID_TICKS, Brought, Step
 from tests.core.kitchen import load, wish
 
 FLAT = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2)))
@@ -51,7 +51,7 @@ def test_steps_stand_in_the_order_of_work() -> None:
     kinds = [step.kind for step in fold(BARE, []).steps]
     assert kinds == [
         "season", "sear", "deglaze", "pour", "load", "lid", "set", "come_up", "hold", "release",
-        "open", "judge", "rest", "sauce", "carve", "keep", "write_down",
+        "open", "judge", "rest", "skim", "sauce", "carve", "keep", "write_down",
     ]  # fmt: skip
     steps = {step.kind: step for step in fold(BROILED, []).steps}
     assert steps["set"].params["hold_min"] == PLAN.hold_min
@@ -61,7 +61,7 @@ def test_steps_stand_in_the_order_of_work() -> None:
     assert look.seconds < crust.seconds
     for step in steps.values():
         assert step.likely_s > 0
-        assert step.hands or step.kind in {"come_up", "hold", "release", "rest"}
+        assert step.hands or step.kind in {"come_up", "hold", "release", "rest", "sauce"}
     ribs = cook_plan(make_plan(wish(load("back_ribs", 2.0, 0.028, 2), pot="bass", release="timed")))
     assert "sear" not in {step.kind for step in fold(ribs, []).steps}  # racks are not
 
@@ -269,7 +269,7 @@ def test_moments_that_go_wrong_are_caught() -> None:
 def test_a_full_pot_is_not_vented_at_once() -> None:
     steps = {step.kind: step for step in fold(FULL, []).steps}
     # common practice: a nearly full pot waits 10–15 min before it is vented
-    assert 600 <= steps["release"].timers[0].seconds <= 900
+    assert 600 <= steps["wait"].timers[0].seconds <= 900
     events = [event(0, "began")]
     for step in fold(FULL, []).steps:
         if step.kind == "set":
@@ -277,8 +277,13 @@ def test_a_full_pot_is_not_vented_at_once() -> None:
         events += done(10, step.step_id)
     held = 60.0 * FULL.hold_min
     sheet = fold(FULL, [*events, *run_of_the_pot(100, 900, held, 600)[:4]])
-    assert [alarm.kind for alarm in alarms(FULL, sheet, 1100.0 + held)] == ["full_vent"]
-    assert alarms(FULL, sheet, 1000.0 + held + 721) == ()
+    # the wait is a step of its own; who opens the valve before it is over is warned
+    assert sheet.at_pot is not None
+    assert sheet.at_pot.kind == "wait"
+    soon = event(1050.0 + held, "done", step_id="wait", anyway=True)
+    vented = after(FULL, sheet, soon)
+    assert [alarm.kind for alarm in alarms(FULL, vented, 1100.0 + held)] == ["full_vent"]
+    assert alarms(FULL, vented, 1000.0 + held + 721) == ()
 
 
 WHAT = ("done", "undone", "pot", "timer")

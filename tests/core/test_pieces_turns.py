@@ -5,9 +5,9 @@ import pytest
 from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.cook.pieces import mean_step, piece_names, side_by_side
 from pneumachron.core.cook.sheet import Event, EventKind, fold
-from pneumachron.core.cook.steps import LID_TICKS
 from pneumachron.core.cook.turns import Turn, turn_of
 from pneumachron.core.plan import make_plan
+from pneumachron.core.procedure.steps import LID_TICKS
 from tests.core.kitchen import load, wish
 
 PLAN = cook_plan(make_plan(wish(load("brisket_flat", 1.4, 0.045, 2))), "broiler")

@@ -12,7 +12,7 @@ from pneumachron.core.batches import batches
 from pneumachron.core.day.after import leftovers
 from pneumachron.core.day.before import SHOP_ID
 from pneumachron.core.day.blocks import cold_chain, day_blocks, dish_blocks
-from pneumachron.core.day.dish import Dish, Extra
+from pneumachron.core.day.dish import Dish
 from pneumachron.core.day.schedule import (
     LATE,
     Block,
@@ -26,6 +26,7 @@ from pneumachron.core.day.schedule import (
 from pneumachron.core.errors import WishError
 from pneumachron.core.parting import parted
 from pneumachron.core.plan import make_plan
+from pneumachron.core.procedure.choices import Extra
 from tests.core.kitchen import LB_KG, load, wish
 
 LANES = ("hands", "pot:a", "oven")
@@ -150,8 +151,8 @@ def test_what_always_holds(picked: list[int], cooks: int) -> None:
 def test_one_dish_stands_in_the_order_of_work() -> None:
     found = schedule(dish_blocks(DISHES[0]), {})
     kinds = [segment.kind for item in found.placed for segment in item.block.segments]
-    run = ["season", "sear", "load", "lid_check", "come_up", "hold", "slack", "natural_release",
-           "open"]  # fmt: skip
+    run = ["season", "sear", "deglaze", "pour", "load", "lid_check", "set", "come_up", "hold",
+           "slack", "natural_release", "open", "judge"]  # fmt: skip
     assert kinds[: len(run)] == run  # common practice: the order of the work
     assert kinds[-2:] == ["carve", "keep"]
     assert found.clashes == ()
@@ -167,8 +168,9 @@ def test_thaw_and_the_day_before() -> None:
     ends = {item.block.block_id: item.end_s for item in found.placed}
     starts = {item.block.block_id: item.start_s for item in found.placed}
     # common practice: chilled overnight; never cooled in the pot
-    assert starts["c:reheat"] - ends["c:cool"] >= 8 * 3600
     cool = next(item.block for item in found.placed if item.block.block_id == "c:cool")
+    chill = next(part for part in cool.segments if part.kind == "chill")
+    assert starts["c:reheat"] - (ends["c:cool"] - chill.likely_s) >= 8 * 3600
     assert not any(lane.startswith("pot") for segment in cool.segments for lane in segment.lanes)
     assert starts["c:cool"] - ends["c:run0"] <= 1800  # cooling begins at once
 

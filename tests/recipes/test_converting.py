@@ -204,7 +204,7 @@ def test_steps_stand_in_the_order_of_work() -> None:
              "finish", "carve"]  # fmt: skip
     assert [step.kind for step in done.steps] == order  # common practice: the order of the work
     said = " ".join(words(step) for step in done.steps)
-    for caution in ("Never force it", "pin is down", "Do not rinse", "never in the pot"):
+    for caution in ("Never force it", "Is the pin down?", "Do not rinse", "never in the pot"):
         assert caution in said
 
 

@@ -8,10 +8,9 @@ import pytest
 
 from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.cook.forecast import Alarm, AlarmKind
-from pneumachron.core.cook.steps import Brought, cook_steps
 from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS, cuts
 from pneumachron.core.day.blocks import day_blocks
-from pneumachron.core.day.dish import Ahead, Dish, Extra
+from pneumachron.core.day.dish import Dish
 from pneumachron.core.day.schedule import Segment, WaitWhy, schedule
 from pneumachron.core.errors import WishError
 from pneumachron.core.finish import FINISHES
@@ -19,6 +18,8 @@ from pneumachron.core.load import Load, make_piece
 from pneumachron.core.message import Message
 from pneumachron.core.plan import Plan, make_plan
 from pneumachron.core.pots import ready_pots
+from pneumachron.core.procedure.choices import Ahead, Extra
+from pneumachron.core.procedure.steps import Brought, cook_steps
 from pneumachron.core.racks import RACK_KINDS
 from pneumachron.core.standing import ARRANGEMENTS, Lying
 from pneumachron.core.wish import Wish
@@ -126,7 +127,7 @@ def test_days(reader: Reader) -> None:
         blocks = day_blocks([dish], shop=True)
         parts: list[Segment] = [part for block in blocks for part in block.segments]
         for part in parts:
-            assert render(f"work-{part.work or part.kind}", part.params, reader)
+            assert render(f"do-{part.work or part.kind}", part.params, reader)
             seen.add(part.work or part.kind)
         found = schedule(blocks, {}, fixed={blocks[0].block_id: 0.0})
         for clash in found.clashes:

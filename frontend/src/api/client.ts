@@ -126,6 +126,7 @@ export const SAID_BELOW = { saidBelow: true };
 
 /** What was refused, and what to do. */
 export interface Trouble {
+  code?: string;
   message: string;
   hint: string | null;
 }
@@ -133,5 +134,6 @@ export interface Trouble {
 /** What stands at a field when its question failed. */
 export function troubleOf(error: Error): Trouble {
   if (!(error instanceof ProblemError)) return { message: error.message, hint: null };
-  return { message: error.problem.message, hint: error.problem.hint ?? null };
+  const { code, message, hint } = error.problem;
+  return { code, message, hint: hint ?? null };
 }

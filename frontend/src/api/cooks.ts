@@ -152,13 +152,14 @@ export interface Begin {
   recipe?: RecipeCard | null;
   extras?: Extra[];
   sauce?: boolean;
+  ahead?: "today" | "day_before" | "frozen";
 }
 
 export function useBegin() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ extras = [], sauce = true, ...body }: Begin) =>
-      unwrap(client.POST("/api/cooks", { body: { ...body, extras, sauce } })),
+    mutationFn: ({ extras = [], sauce = true, ahead = "today", ...body }: Begin) =>
+      unwrap(client.POST("/api/cooks", { body: { ...body, extras, sauce, ahead } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
   });
 }

@@ -203,6 +203,13 @@ export function useAround(wish: PlanIn | null, marinade: Marinade | null, brined
   });
 }
 
+/** The steps of a plan: those of Cook and Schedule. */
+export function useSteps(wish: PlanIn | null) {
+  return useAsked(["steps", wish], wish !== null, () =>
+    unwrap(client.POST("/api/plan/steps", { body: wish as PlanIn })),
+  );
+}
+
 export function useOpened(
   wish: PlanIn | null,
   holdMin: number,

@@ -280,6 +280,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Steps
+         * @description The steps of a plan, the same that Cook plays and Schedule lays on the clock.
+         */
+        post: operations["steps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sauce": {
         parameters: {
             query?: never;
@@ -1863,6 +1883,13 @@ export interface components {
              * @default true
              */
             sauce: boolean;
+            /**
+             * Ahead
+             * @description eaten the day it is cooked, or later
+             * @default today
+             * @enum {string}
+             */
+            ahead: "today" | "day_before" | "frozen";
         };
         /**
          * BlockOut
@@ -2395,7 +2422,7 @@ export interface components {
         };
         /**
          * CookStepOut
-         * @description One thing to do.
+         * @description A step of the plan, as far as it is done.
          */
         CookStepOut: {
             /** Step Id */
@@ -2404,22 +2431,29 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "release" | "open" | "judge" | "rest" | "sauce" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
             /** Title */
             title: string;
+            /** Look For */
+            look_for: string;
+            /** If Not */
+            if_not: string;
+            /** Low S */
+            low_s: number;
+            /** Likely S */
+            likely_s: number;
+            /** High S */
+            high_s: number;
+            /**
+             * Hands
+             * @description false: it only has to pass
+             */
+            hands: boolean;
             /**
              * Recipe
              * @description what the recipe says of it
              */
             recipe: string[];
-            /** Look For */
-            look_for: string;
-            /** If Not */
-            if_not: string;
-            /** Likely S */
-            likely_s: number;
-            /** Hands */
-            hands: boolean;
             /** Waits */
             waits: ("pressure" | "hold_over" | "pin_down") | null;
             /** Ticks */
@@ -4259,6 +4293,36 @@ export interface components {
             learned?: components["schemas"]["LearnedOut"][];
         };
         /**
+         * PlanStep
+         * @description One thing to do, and how long it takes [s].
+         */
+        PlanStep: {
+            /** Step Id */
+            step_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            /** Title */
+            title: string;
+            /** Look For */
+            look_for: string;
+            /** If Not */
+            if_not: string;
+            /** Low S */
+            low_s: number;
+            /** Likely S */
+            likely_s: number;
+            /** High S */
+            high_s: number;
+            /**
+             * Hands
+             * @description false: it only has to pass
+             */
+            hands: boolean;
+        };
+        /**
          * PlatesOut
          * @description What to buy for a number of plates.
          */
@@ -5160,6 +5224,20 @@ export interface components {
             kind: "done" | "undone";
             /** Step Id */
             step_id: string;
+            /**
+             * Anyway
+             * @description done although time that the plan counts on is left
+             * @default false
+             */
+            anyway: boolean;
+        };
+        /**
+         * StepsOut
+         * @description The steps of a plan in the order of work.
+         */
+        StepsOut: {
+            /** Steps */
+            steps: components["schemas"]["PlanStep"][];
         };
         /**
          * StoppedIn
@@ -7081,6 +7159,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AroundOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A request that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    steps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepsOut"];
                 };
             };
             /** @description Unknown host or unreadable body */

@@ -28,8 +28,7 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
     tops.set(lane.name, below);
     below += lane.rows * ROW + 8;
   }
-  const place = (time: number) =>
-    LEFT + ((time - sheet.from) / (sheet.to - sheet.from)) * (width - LEFT);
+  const { place, stretches, perMs } = sheet.axis;
   const clamp = (x: number) => Math.min(Math.max(x, LEFT), width);
   const table = place(Date.parse(day.table));
   const current = now.getTime();
@@ -80,6 +79,40 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
           <title>nobody is cooking</title>
         </rect>
       ))}
+      {stretches
+        .filter((stretch) => stretch.folded)
+        .map((stretch) => (
+          <g key={stretch.from} data-testid="fold">
+            <title>{`Nothing to do from ${clockTime(new Date(stretch.from))} to ${clockTime(new Date(stretch.to))}`}</title>
+            <rect
+              x={stretch.x}
+              y={HEAD - 6}
+              width={stretch.width}
+              height={below - HEAD + 6}
+              fill="var(--paper)"
+            />
+            {[0, stretch.width].map((by) => (
+              <line
+                key={by}
+                x1={stretch.x + by}
+                x2={stretch.x + by}
+                y1={HEAD - 6}
+                y2={below}
+                stroke="var(--edge)"
+                strokeDasharray="2 4"
+              />
+            ))}
+            <text
+              x={stretch.x + stretch.width / 2}
+              y={14}
+              fontSize="12"
+              textAnchor="middle"
+              fill="var(--pencil)"
+            >
+              {hoursOf(stretch)}
+            </text>
+          </g>
+        ))}
       {sheet.bars.map((bar) => (
         <g key={bar.key} data-testid="bar" data-lane={bar.lane} data-x={bar.x}>
           <title>{`${bar.dish}: ${bar.title}, ${clockTime(bar.start)} to ${clockTime(bar.end)}`}</title>
@@ -120,7 +153,7 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
         x={table}
         below={below}
         table={new Date(day.table)}
-        perMs={(width - LEFT) / (sheet.to - sheet.from)}
+        perMs={perMs}
         onTable={onTable}
       />
       {current > sheet.from && current < sheet.to && (
@@ -141,6 +174,11 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
       )}
     </svg>
   );
+}
+
+/** How long a folded stretch lasts: `20 h`. */
+function hoursOf({ from, to }: { from: number; to: number }): string {
+  return `${Math.round((to - from) / 3_600_000)}\u00a0h`;
 }
 
 /** Dishes go by letters, on the lanes as in the list. */

@@ -1,6 +1,7 @@
 /** Where the stretches of a day stand on its lanes. Pure: times in, coordinates out. */
 
 import type { DayOut } from "@/api/client";
+import { type FoldAxis, foldAxis } from "@/drawing/fold-axis";
 
 export interface Bar {
   key: string;
@@ -30,22 +31,22 @@ export interface LaneSheet {
   ticks: { x: number; at: Date }[];
   from: number;
   to: number;
+  axis: FoldAxis;
 }
 
 const HOUR = 3_600_000;
-const WIDEST_HOURS = 14;
+/** A tick needs so much room for its words. */
+const TICK_PX = 52;
 /** Work without hands, pot or heat: it stands on a lane of its own. */
 const ELSEWHERE = "resting";
 
 export function laneSheet(day: DayOut, width: number, left: number): LaneSheet {
-  const table = Date.parse(day.table);
   const first = Math.min(...day.blocks.map((block) => Date.parse(block.start)));
   const last = Math.max(...day.blocks.map((block) => Date.parse(block.end)));
-  // what lies days back is cut off on paper and stands in the list
-  const from = Math.floor(Math.max(first, table - WIDEST_HOURS * HOUR) / HOUR) * HOUR;
+  const from = Math.floor(first / HOUR) * HOUR;
   const to = Math.ceil(last / (HOUR / 2)) * (HOUR / 2);
-  const scale = (width - left) / (to - from);
-  const at = (time: number) => left + (Math.min(Math.max(time, from), to) - from) * scale;
+  const axis = foldAxis(from, to, busyTimes(day), left, width);
+  const at = axis.place;
   const bars: Bar[] = [];
   const busy = new Map<string, number[]>();
   for (const block of day.blocks) {
@@ -53,7 +54,7 @@ export function laneSheet(day: DayOut, width: number, left: number): LaneSheet {
     block.segments.forEach((segment, index) => {
       const end = begin + 1000 * segment.likely_s;
       const lanes = segment.lanes.length > 0 ? segment.lanes : [ELSEWHERE];
-      for (const lane of end > from ? lanes : []) {
+      for (const lane of lanes) {
         bars.push({
           key: `${block.block_id} ${index} ${lane}`,
           block: block.block_id,
@@ -76,21 +77,48 @@ export function laneSheet(day: DayOut, width: number, left: number): LaneSheet {
   }
   const names = [...new Set(bars.map((bar) => bar.lane))].sort(byOrder);
   const lanes = names.map((name) => ({ name, rows: busy.get(name)?.length ?? 1 }));
-  const step = to - from > 8 * HOUR ? 2 * HOUR : HOUR;
-  const ticks = [];
-  for (let time = from; time <= to; time += step) ticks.push({ x: at(time), at: new Date(time) });
-  return { lanes, bars, curves: curvesOf(day, at, from), ticks, from, to };
+  return { lanes, bars, curves: curvesOf(day, at), ticks: ticksOf(axis), from, to, axis };
+}
+
+/** What is shown in full: all but what only lies in the refrigerator for hours. */
+function busyTimes(day: DayOut): [number, number][] {
+  return day.blocks.flatMap((block) => {
+    let begin = Date.parse(block.start);
+    return block.segments.flatMap((segment): [number, number][] => {
+      const end = begin + 1000 * segment.likely_s;
+      const idle = segment.lanes.every((lane) => lane === "fridge") && end - begin > 2 * HOUR;
+      const busy: [number, number] = [begin, end];
+      begin = end;
+      return idle ? [] : [busy];
+    });
+  });
+}
+
+/** Full hours, where they have room. */
+function ticksOf(axis: FoldAxis): { x: number; at: Date }[] {
+  const step = [1, 2, 3, 6].find((hours) => hours * HOUR * axis.perMs >= TICK_PX) ?? 12;
+  return axis.stretches
+    .filter((stretch) => !stretch.folded)
+    .flatMap((stretch) => {
+      const first = Math.ceil(stretch.from / HOUR) * HOUR;
+      const end = stretch.x + stretch.width;
+      const count = Math.max(Math.floor((stretch.to - first) / (step * HOUR)) + 1, 0);
+      return Array.from({ length: count }, (_, index) => {
+        const at = first + index * step * HOUR;
+        return { x: axis.place(at), at: new Date(at) };
+      }).filter(({ x }) => stretch === axis.stretches.at(-1) || end - x >= TICK_PX);
+    });
 }
 
 const FULL_PA = 110_000;
 
-function curvesOf(day: DayOut, at: (time: number) => number, from: number): Curve[] {
+function curvesOf(day: DayOut, at: (time: number) => number): Curve[] {
   return day.blocks.flatMap((block) => {
     const begin = Date.parse(block.start);
     const lane = block.segments
       .flatMap((part) => part.lanes)
       .find((name) => name.startsWith("pot"));
-    if (!lane || block.gauge.length < 2 || begin < from) return [];
+    if (!lane || block.gauge.length < 2) return [];
     const points = block.gauge.map(([seconds = 0, pressure = 0]): [number, number] => [
       at(begin + 1000 * seconds),
       Math.min(pressure / FULL_PA, 1),

@@ -101,6 +101,14 @@ export function localTime(moment: Date): string {
   return `${date}T${two(moment.getHours())}:${two(moment.getMinutes())}`;
 }
 
+/** With the zone of this clock: the server has to know when the evening before ends. */
+export function zonedTime(moment: Date): string {
+  const ahead = -moment.getTimezoneOffset();
+  const two = (value: number) => String(Math.abs(Math.trunc(value))).padStart(2, "0");
+  const sign = ahead < 0 ? "-" : "+";
+  return `${localTime(moment)}:00${sign}${two(ahead / 60)}:${two(ahead % 60)}`;
+}
+
 type FromRecipe = Pick<ConvertedOut, "shopping" | "marinade" | "extras" | "lines" | "steps">;
 
 /** A planned cook goes onto the day, with what its recipe wants besides. */
@@ -160,7 +168,7 @@ export function dayToAsk(day: DayDraft, now: Date | null): DayIn | null {
   const stands = (starts: Record<string, string>) =>
     Object.entries(starts).map(([block_id, start]) => ({ block_id, start }));
   return {
-    table: table.toISOString(),
+    table: zonedTime(table),
     dishes: day.dishes,
     cooks: day.cooks,
     pinned: stands(day.pinned),
@@ -241,7 +249,8 @@ export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done"
     done[`${dishId}:season`] = cook.began_at;
     ended[`${dishId}:season`] = season;
   }
-  const opened = [...cook.steps].reverse().find((step) => step.kind === "open");
+  // a run ends with the look at the meat, after what goes on in the open cooker
+  const opened = [...cook.steps].reverse().find((step) => step.kind === "judge");
   const ahead = cook.forecast.ahead.find((item) => item.step_id === opened?.step_id);
   const open = opened?.done_at ?? ahead?.end_at;
   if (season && open) {
@@ -256,7 +265,35 @@ export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done"
     ended[`${dishId}:${kind}`] = moment;
   }
   tellExtras(dishId, cook, done, ended);
+  tellAhead(dishId, cook, done, ended);
   return { done, ended };
+}
+
+/** Later batches, and what is made ahead: which block of the day a step ends. */
+function blockEndedBy(step: CookOut["steps"][number]): string | null {
+  if (step.kind === "batch") return `run${Number(step.step_id.slice("batch".length)) - 1}`;
+  const ends: Partial<Record<typeof step.kind, string>> = {
+    cool: "cool",
+    freeze: "freeze",
+    thaw: "thaw_cooked",
+    reheat: "reheat",
+  };
+  return ends[step.kind] ?? null;
+}
+
+function tellAhead(
+  dishId: string,
+  cook: CookOut,
+  done: Record<string, string>,
+  ended: Record<string, string>,
+): void {
+  for (const step of cook.steps) {
+    const block = blockEndedBy(step);
+    if (!block || !step.done_at) continue;
+    const begun = Date.parse(step.done_at) - 1000 * step.likely_s;
+    done[`${dishId}:${block}`] = new Date(begun).toISOString();
+    ended[`${dishId}:${block}`] = step.done_at;
+  }
 }
 
 /** A recipe's own work: it has the same name there and here. */

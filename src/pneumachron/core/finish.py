@@ -6,6 +6,7 @@ from math import ceil
 from typing import Literal, TypeAlias, cast, get_args
 
 from pneumachron.core.cuts import Cut
+from pneumachron.core.errors import Param
 from pneumachron.core.load import Load
 from pneumachron.core.message import Message
 from pneumachron.core.pots import Pot
@@ -97,13 +98,13 @@ class Finish:
 def finish_for(load: Load, pot: Pot, kind: FinishKind | None = None) -> Finish:
     """The finish of a load, the habit of its first cut when none is named.
 
-    A habit that wants a crisping lid goes under the broiler when the pot has none.
+    What wants an air-fryer lid goes under the broiler when the cooker has none.
     """
     family = load.pieces[0].cut.family
     habit = afterwards()[family].default_finish
-    if habit == "crisping" and not pot.has_crisping_lid:
-        habit = "broiler"
     chosen = habit if kind is None else kind
+    if chosen == "crisping" and not pot.has_crisping_lid:
+        chosen = "broiler"
     how = finishers()[chosen]
     span = how.span_s
     if chosen == "crisping":
@@ -132,5 +133,10 @@ def slice_m(cut: Cut, *, pulled: bool, cold: bool) -> float:
 
 def carving(cut: Cut, *, pulled: bool, cold: bool) -> Message:
     """How it is cut."""
-    thick = slice_m(cut, pulled=pulled, cold=cold)
-    return Message("carve", {"family": cut.family.replace(" ", "_"), "slice_m": thick})
+    return Message("carve", carving_params(cut, pulled=pulled, cold=cold))
+
+
+def carving_params(cut: Cut, *, pulled: bool, cold: bool) -> dict[str, Param]:
+    """What the words for the knife go by. Wings and single ribs are served as they are."""
+    family = "wings" if cut.small else cut.family.replace(" ", "_")
+    return {"family": family, "slice_m": slice_m(cut, pulled=pulled, cold=cold)}

@@ -22,7 +22,8 @@ class Event:
     title: str
     start: datetime
     end: datetime
-    alarm: bool
+    details: tuple[str, ...] = ()
+    """What is done, line by line."""
 
 
 def write_calendar(events: Iterable[Event]) -> bytes:
@@ -76,10 +77,11 @@ def _entry(event: Event, stamp: datetime) -> CalendarEvent:
     entry.add("dtend", event.end.astimezone(UTC).replace(microsecond=0))
     entry.add("dtstamp", stamp)
     entry.add("sequence", int(stamp.timestamp()) % 2_000_000_000)
-    if event.alarm:
-        alarm = Alarm()
-        alarm.add("action", "DISPLAY")
-        alarm.add("description", event.title)
-        alarm.add("trigger", timedelta(0))
-        entry.add_component(alarm)
+    if len(event.details) > 1:
+        entry.add("description", "\n".join(event.details))
+    alarm = Alarm()
+    alarm.add("action", "DISPLAY")
+    alarm.add("description", event.title)
+    alarm.add("trigger", timedelta(0))
+    entry.add_component(alarm)
     return entry

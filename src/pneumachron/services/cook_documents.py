@@ -13,8 +13,8 @@ from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.forecast import alarms, forecast
 from pneumachron.core.cook.pieces import side_by_side
 from pneumachron.core.cook.sheet import Sheet, Timer
-from pneumachron.core.cook.steps import Step, StepKind
 from pneumachron.core.errors import ShapeError
+from pneumachron.core.procedure.steps import Step, StepKind
 from pneumachron.core.steam import FloatArray, ambient_pressure_pa, saturation_pressure_pa
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import show_mass
@@ -23,6 +23,7 @@ from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import PotReading
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.documents import shown_document
+from pneumachron.services.step_documents import step_document
 from pneumachron.services.wording import say_message, what_to_do
 from pneumachron.store.records import CookContent, StoredCook, StoredPhoto, StoredSample
 from pneumachron.text.say import say, say_cut
@@ -292,14 +293,8 @@ def _step(sheet: Sheet, step: Step, recipe: dict[str, Any] | None) -> dict[str, 
     done = sheet.done_s.get(step.step_id)
     ticked = sheet.ticked.get(step.step_id, frozenset())
     return {
-        "step_id": step.step_id,
-        "kind": step.kind,
-        "title": say_message(step.said),
+        **step_document(step),
         "recipe": _told_by(recipe, step),
-        "look_for": say(f"{step.said.code}.look", step.params),
-        "if_not": say(f"{step.said.code}.wrong", step.params),
-        "likely_s": round(step.likely_s),
-        "hands": step.hands,
         "waits": step.waits,
         "ticks": [
             {"code": tick, "text": say(f"tick-{tick}"), "on": tick in ticked} for tick in step.ticks

@@ -15,8 +15,8 @@ from sqlalchemy.orm import Session
 
 from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.sheet import EVENT_KINDS, Event, EventKind, Sheet, after, blank
-from pneumachron.core.cook.steps import Brought
-from pneumachron.core.day.dish import Extra
+from pneumachron.core.procedure.choices import Extra
+from pneumachron.core.procedure.steps import Brought
 from pneumachron.devices.clock import ClockOfCook
 from pneumachron.devices.protocol import AwayError
 from pneumachron.devices.simulated import SimulatedPot
@@ -198,7 +198,8 @@ def brought_of(kept: dict[str, Any] | None) -> Brought:
     """What recipe and day added to the steps."""
     if kept is None:
         return Brought()
-    return Brought(tuple(Extra(**item) for item in kept["work"]), kept["sauce"])
+    work = tuple(Extra(**item) for item in kept["work"])
+    return Brought(work, kept["sauce"], kept.get("ahead", "today"))
 
 
 def unwritten(moment: Moment) -> bool:

@@ -27,9 +27,9 @@ from pneumachron.core.cook.sheet import (
     changes_nothing,
     check,
 )
-from pneumachron.core.cook.steps import Brought
 from pneumachron.core.cook.turns import turn_of
 from pneumachron.core.errors import WishError
+from pneumachron.core.procedure.steps import Brought
 from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import parse_measure
 from pneumachron.core.wish import Wish

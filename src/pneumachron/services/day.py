@@ -3,18 +3,20 @@
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from contextlib import suppress
 from dataclasses import dataclass, replace
-from datetime import datetime, timedelta
+from datetime import datetime, time, timedelta
+from itertools import groupby
 from typing import Any
 
 from sqlalchemy.orm import Session
 
 from pneumachron.core.cutting import cut_into
 from pneumachron.core.day.blocks import day_blocks
-from pneumachron.core.day.dish import KITCHEN_LANES, Ahead, Dish, Extra
-from pneumachron.core.day.schedule import LATE, Block, Closed, Schedule, lasting, schedule
+from pneumachron.core.day.dish import KITCHEN_LANES, Dish
+from pneumachron.core.day.schedule import LATE, Block, Closed, Schedule, Segment, lasting, schedule
 from pneumachron.core.errors import Param, WishError
 from pneumachron.core.parting import is_whole, parted
 from pneumachron.core.pots import Pot
+from pneumachron.core.procedure.choices import Ahead, Extra
 from pneumachron.core.season import Marinade
 from pneumachron.core.units import show_length
 from pneumachron.core.wish import Wish
@@ -172,26 +174,34 @@ _MOVED_S = 60.0
 
 
 def _events(session: Session, inputs: DayInputs) -> Iterator[tuple[str, timedelta, Event]]:
-    """Stretches of work with their block and how far into it they begin."""
+    """What needs a person, with its block and how far into it it begins.
+
+    Work that follows without a gap is one event: nobody wants six alarms in five minutes.
+    """
     day = _count_back(inputs, _blocks(_dishes(session, inputs), inputs))
     for item in day.found.placed:
-        offset = timedelta(0)
         start = day.table + timedelta(seconds=item.start_s)
-        for part in item.block.segments:
-            length = timedelta(seconds=part.likely_s)
-            if part.kind != "slack":
-                event = Event(
-                    uid=f"{item.block.block_id}:{part.kind}",
-                    title=say(
-                        "calendar-event",
-                        {"dish": dish_name(item.block.dish), "work": say_work(part)},
-                    ),
-                    start=start + offset,
-                    end=start + offset + length,
-                    alarm="hands" in part.lanes,
-                )
-                yield item.block.block_id, offset, event
-            offset += length
+        for offset, parts in _at_work(item.block):
+            length = timedelta(seconds=sum(part.likely_s for part in parts))
+            dish = dish_name(item.block.dish)
+            event = Event(
+                uid=f"{item.block.block_id}:{parts[0].kind}",
+                title=say("calendar-event", {"dish": dish, "work": say_work(parts[0])}),
+                details=tuple(say_work(part) for part in parts),
+                start=start + offset,
+                end=start + offset + length,
+            )
+            yield item.block.block_id, offset, event
+
+
+def _at_work(block: Block) -> Iterator[tuple[timedelta, list[Segment]]]:
+    """Stretches of work with hands that follow on each other, and how far into the block."""
+    offset = 0.0
+    for by_hand, group in groupby(block.segments, key=lambda part: "hands" in part.lanes):
+        parts = list(group)
+        if by_hand:
+            yield timedelta(seconds=offset), parts
+        offset += sum(part.likely_s for part in parts)
 
 
 def _dishes(session: Session, inputs: DayInputs) -> list[Dish]:
@@ -210,11 +220,11 @@ def _dishes(session: Session, inputs: DayInputs) -> list[Dish]:
                 wish = parted(wish)
         except WishError as error:
             raise _of_dish(located(error), index) from None
-        found.append(_dish(item, wish))
+        found.append(_dish(item, wish, inputs.table))
     return found
 
 
-def _dish(item: DishInputs, wish: Wish) -> Dish:
+def _dish(item: DishInputs, wish: Wish, table: datetime) -> Dish:
     return Dish(
         dish_id=item.dish_id,
         title=item.title,
@@ -228,7 +238,21 @@ def _dish(item: DishInputs, wish: Wish) -> Dish:
         tempered=any(is_tempered(entry) for entry in item.plan.pieces),
         parted=item.parted,
         extras=item.extras,
+        evening_s=evening_s(table),
     )
+
+
+EVENING_ENDS = time(22)
+"""Hands rest from here on. Common practice."""
+SMALL_HOURS = time(4)
+"""What is served before belongs to the evening before."""
+
+
+def evening_s(table: datetime) -> float:
+    """How long before serving the evening of the day before ends [s]."""
+    days = 2 if table.time() < SMALL_HOURS else 1
+    evening = datetime.combine(table.date() - timedelta(days), EVENING_ENDS, table.tzinfo)
+    return (table - evening).total_seconds()
 
 
 def _blocks(dishes: Sequence[Dish], inputs: DayInputs) -> list[Block]:

@@ -11,12 +11,14 @@ from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.again import judge_opened, judge_stopped, translate_minutes
 from pneumachron.core.alternatives import answer_for_minutes, what_changes
 from pneumachron.core.batches import batches
+from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.early_out import early_out
 from pneumachron.core.errors import WishError
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.other_methods import BackMethod, other_way
 from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import Pot, ready_pot, ready_pots
+from pneumachron.core.procedure.steps import cook_steps
 from pneumachron.core.ready_by import ways_in_time
 from pneumachron.core.remedies import with_fix
 from pneumachron.core.sauce import Body
@@ -61,6 +63,7 @@ from pneumachron.services.learning import (
     learned_document,
     learned_of,
 )
+from pneumachron.services.step_documents import step_document
 from pneumachron.store import households, pots
 from pneumachron.store.db import give_back, writing
 from pneumachron.store.plans import PLANS
@@ -242,6 +245,19 @@ def around_here(
         return around_document(
             wish, finish=finish or inputs.finish, marinade=marinade, brined=brined
         )
+
+
+def steps_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
+    """The steps of a plan from the board to the notes, as Cook plays them and Schedule lays them.
+
+    Raises
+    ------
+    WishError : the wish cannot be met; its field is a path into the inputs.
+    """
+    with _telling_where():
+        plan = make_plan(_wish_here(session, inputs))
+    cook = cook_plan(plan, inputs.finish)
+    return [step_document(step) for step in cook_steps(cook) if step.kind != "write_down"]
 
 
 def sauce_here(

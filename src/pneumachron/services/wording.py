@@ -30,7 +30,7 @@ def what_to_do(alarm: Alarm) -> Iterator[str]:
 
 def say_work(part: Segment) -> str:
     """What is done in a stretch of a day."""
-    return say(f"work-{part.work or part.kind}", part.params)
+    return say(f"do-{part.work or part.kind}", part.params)
 
 
 def dish_name(dish: str) -> str:

@@ -6,6 +6,11 @@ import { FINISH_WORDS, namesOf } from "@/lib/words";
 /** How the crust is made after the pot. */
 export function Crust({ bench }: { bench: Bench }) {
   const id = useId();
+  const pot = bench.pots.find((kept) => kept.id === bench.wish.pot)?.pot;
+  // a lid that the cooker does not have is not offered
+  const finishes = namesOf(FINISH_WORDS).filter(
+    ({ value }) => value !== "crisping" || pot?.has_crisping_lid || bench.wish.finish === value,
+  );
   return (
     <>
       <label htmlFor={id} className="text-pencil">
@@ -20,7 +25,7 @@ export function Crust({ bench }: { bench: Bench }) {
         className="min-w-0 flex-1 rounded-sm border border-edge bg-sheet px-1.5 py-0.5 font-medium text-[0.875rem]"
       >
         <option value="">usual</option>
-        {namesOf(FINISH_WORDS).map(({ value, name }) => (
+        {finishes.map(({ value, name }) => (
           <option key={value} value={value}>
             {name}
           </option>

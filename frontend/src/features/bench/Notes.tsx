@@ -4,6 +4,7 @@ import { Around } from "@/features/bench/Around";
 import { GivenMinutes } from "@/features/bench/GivenMinutes";
 import { ReadyBy } from "@/features/bench/ReadyBy";
 import { SauceAndSides } from "@/features/bench/SauceAndSides";
+import { Steps } from "@/features/bench/Steps";
 import type { Bench } from "@/features/bench/useBench";
 import { WentWrong } from "@/features/bench/WentWrong";
 import { WhatIf } from "@/features/bench/WhatIf";
@@ -28,6 +29,9 @@ export function Notes({ bench, plan, cut, units }: Props) {
         <Tabs.Trigger value="why" className={TAB}>
           Why
         </Tabs.Trigger>
+        <Tabs.Trigger value="steps" className={TAB}>
+          Steps
+        </Tabs.Trigger>
         <Tabs.Trigger value="what-if" className={TAB}>
           What if
         </Tabs.Trigger>
@@ -49,6 +53,9 @@ export function Notes({ bench, plan, cut, units }: Props) {
       </Tabs.List>
       <Tabs.Content value="why" className="min-h-0 lg:overflow-y-auto">
         <Why plan={plan} stale={bench.stale} />
+      </Tabs.Content>
+      <Tabs.Content value="steps" className="min-h-0 lg:overflow-y-auto">
+        <Steps bench={bench} />
       </Tabs.Content>
       <Tabs.Content value="what-if" className="min-h-0 lg:overflow-y-auto">
         <WhatIf bench={bench} />

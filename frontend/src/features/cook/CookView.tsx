@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "wouter";
-import { type CookOut, troubleOf } from "@/api/client";
+import { type CookOut, type Trouble, troubleOf } from "@/api/client";
 import { type Act, newKey, tellOf, useCook, useCookActs, useTurns } from "@/api/cooks";
 import { useUnits } from "@/api/queries";
 import { InkTrace } from "@/drawing/InkTrace";
@@ -66,11 +66,11 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
   const next = stepOf(cook, cook.next);
   const over = cook.ended_at !== null;
   useAwake(!over);
-  const done = () => {
+  const done = (anyway = false) => {
     if (!step || over || step.kind === "write_down") return;
     acts.mutate({
       kind: "tell",
-      event: { kind: "done", key: newKey(), step_id: step.step_id },
+      event: { kind: "done", key: newKey(), step_id: step.step_id, anyway },
     });
   };
   // a pot that tells is not overtaken by a knuckle on the space bar
@@ -100,7 +100,7 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
     if (!last) return;
     acts.mutate({
       kind: "tell",
-      event: { kind: "undone", key: newKey(), step_id: last.step_id },
+      event: { kind: "undone", key: newKey(), step_id: last.step_id, anyway: false },
     });
   };
   const trouble = acts.error ? troubleOf(acts.error) : null;
@@ -121,11 +121,7 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
         <OwnTime cook={cook} />
         <Turns here={cook.id} />
         <Alarms cook={cook} />
-        {trouble && step?.kind !== "write_down" && (
-          <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[1.125rem]">
-            <strong>{trouble.message}</strong> {trouble.hint}
-          </p>
-        )}
+        {step?.kind !== "write_down" && <Refusal trouble={trouble} onGoOn={() => done(true)} />}
         {over ? (
           <p className="text-[1.375rem]">
             This cook is over.{" "}
@@ -143,7 +139,7 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
             <Button
               strong={!potTells(cook, step)}
               className="min-h-[4rem] grow px-6 text-left text-[1.375rem] sm:grow-0"
-              onClick={done}
+              onClick={() => done()}
             >
               {step.waits ? WAIT_WORDS[step.waits] : "Done"}
               {next ? `; next: ${next.title}` : ""}
@@ -195,6 +191,24 @@ function GiveUp({ cook, act }: { cook: CookOut; act: (act: Act) => void }) {
         <Button onClick={() => setAsked(true)}>Stop this cook</Button>
       )}
     </span>
+  );
+}
+
+/** Time that the cook time counts on is left. */
+const TOO_SOON = "too_soon";
+
+/** What was refused; a step may still be ended before its time, knowingly. */
+function Refusal({ trouble, onGoOn }: { trouble: Trouble | null; onGoOn: () => void }) {
+  if (!trouble) return null;
+  return (
+    <p role="alert" className="border-care border-l-4 bg-care-wash px-3 py-1 text-[1.125rem]">
+      <strong>{trouble.message}</strong> {trouble.hint}
+      {trouble.code === TOO_SOON && (
+        <Button className="mt-1 block min-h-[3rem]" onClick={onGoOn}>
+          Go on now
+        </Button>
+      )}
+    </p>
   );
 }
 

@@ -20,10 +20,10 @@ interface Props {
 
 /** One step, to be read from two metres: what to do, what to look for, and if not so. */
 export function StepCard({ cook, step, act, trouble, words }: Props) {
-  const pressure = cook.timers.find(
-    (timer) => timer.step_id === step.step_id && timer.timer_id.startsWith("pressure-"),
+  const counted = cook.timers.find(
+    (timer) => timer.step_id === step.step_id && /^(pressure|step)-/.test(timer.timer_id),
   );
-  const left = cook.pot?.left_s ?? pressure?.left_s;
+  const left = (step.kind === "hold" ? cook.pot?.left_s : null) ?? counted?.left_s;
   return (
     <article aria-label="the step now">
       <h1
@@ -35,7 +35,7 @@ export function StepCard({ cook, step, act, trouble, words }: Props) {
       >
         {step.title}
       </h1>
-      {left !== undefined && step.kind === "hold" && (
+      {left !== undefined && (
         <p
           className="font-bold font-dial text-[4rem] leading-none sm:text-[6rem]"
           role="timer"

@@ -132,6 +132,7 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
             recipe: recipe ?? null,
             extras: dish.extras ?? [],
             sauce: dish.sauce ?? true,
+            ahead: dish.ahead ?? "today",
           },
           {
             onSuccess: (cook) => {

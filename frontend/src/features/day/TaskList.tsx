@@ -34,7 +34,9 @@ export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
             className={`grid gap-x-4 border-rule border-b py-1.5 sm:grid-cols-[11rem_minmax(0,1fr)_auto] ${block.state === "done" ? "text-pencil" : ""}`}
           >
             <div className="flex items-baseline gap-2">
-              <span className="font-bold font-dial text-[1.125rem]">{clockTime(block.start)}</span>
+              <span className="whitespace-nowrap font-bold font-dial text-[1.125rem]">
+                {clockTime(block.start)}
+              </span>
               <span className="text-[0.875rem] text-pencil">
                 {dayWord(block.start, day.table)} to {clockTime(block.end)}
               </span>

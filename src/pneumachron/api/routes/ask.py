@@ -18,6 +18,7 @@ from pneumachron.api.schemas.ask import (
     SauceIn,
     SauceOut,
     SidesOut,
+    StepsOut,
     StoppedIn,
     StoppedOut,
 )
@@ -70,6 +71,12 @@ def around(asked: AroundIn, db: Db) -> dict[str, Any]:
         marinade=asked.marinade,
         brined=asked.brined,
     )
+
+
+@router.post("/plan/steps", responses=_ASKED)
+def steps(wish: PlanIn, db: Db) -> StepsOut:
+    """The steps of a plan, the same that Cook plays and Schedule lays on the clock."""
+    return StepsOut.model_validate({"steps": planning.steps_here(db, wish.to_inputs())})
 
 
 @router.post("/sauce", response_model=SauceOut, responses=_ASKED)

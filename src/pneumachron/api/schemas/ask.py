@@ -9,6 +9,7 @@ from pneumachron.api.schemas.plan import AnswerOut, PlanIn
 from pneumachron.core.again import NextStep
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.keeping import Cooler
+from pneumachron.core.procedure.steps import StepKind
 from pneumachron.core.sauce import Body
 from pneumachron.core.season import Marinade
 from pneumachron.core.sides import SideWay
@@ -225,6 +226,26 @@ class SideOut(Closed):
     hold_min: int
     vessel: str
     foams: bool
+
+
+class PlanStep(Closed):
+    """One thing to do, and how long it takes [s]."""
+
+    step_id: str
+    kind: StepKind
+    title: str
+    look_for: str
+    if_not: str
+    low_s: int
+    likely_s: int
+    high_s: int
+    hands: Annotated[bool, Field(description="false: it only has to pass")]
+
+
+class StepsOut(Closed):
+    """The steps of a plan in the order of work."""
+
+    steps: Annotated[list[PlanStep], Field(max_length=60)]
 
 
 class SidesOut(Closed):

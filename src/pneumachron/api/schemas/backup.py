@@ -27,9 +27,9 @@ from pneumachron.api.schemas.recipes import (
 )
 from pneumachron.core.cook.sheet import EventKind
 from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.day.dish import MAX_EXTRAS
 from pneumachron.core.live.pot import LiveState
 from pneumachron.core.pots import Pot
+from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead
 from pneumachron.core.tenderness import Texture
 from pneumachron.recipes.model import Format
 from pneumachron.services.cooks import LAST_EVENTS, MAX_EVENTS
@@ -257,6 +257,7 @@ class BroughtIn(Closed):
 
     work: Annotated[list[ExtraIn], Field(max_length=MAX_EXTRAS)]
     sauce: bool
+    ahead: Ahead = "today"
 
 
 class BackupPhoto(Closed):

@@ -5,15 +5,16 @@ from typing import Annotated, Any, Literal
 
 from pydantic import Field, StringConstraints
 
+from pneumachron.api.schemas.ask import PlanStep
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Moment, Name, Shown
 from pneumachron.api.schemas.plan import LearnedOut, PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
 from pneumachron.core.cook.forecast import AlarmKind
 from pneumachron.core.cook.pieces import MOST_PIECES
-from pneumachron.core.cook.steps import Brought, StepKind, Waits
 from pneumachron.core.cook.turns import Wants
-from pneumachron.core.day.dish import MAX_EXTRAS, Extra
 from pneumachron.core.live.pot import LiveState
+from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
+from pneumachron.core.procedure.steps import Brought, Waits
 from pneumachron.core.tenderness import Texture
 from pneumachron.core.wish import Level
 from pneumachron.devices.protocol import HandAction, PotCommand
@@ -53,12 +54,13 @@ class BeginIn(Closed):
         list[ExtraIn], Field(max_length=MAX_EXTRAS, description="work that recipe or day add")
     ] = Field(default_factory=list)
     sauce: Annotated[bool, Field(description="the juice becomes a sauce")] = True
+    ahead: Annotated[Ahead, Field(description="eaten the day it is cooked, or later")] = "today"
 
     def came_with(self) -> CameWith:
         """What comes along besides the plan."""
         work = tuple(Extra(**extra.model_dump()) for extra in self.extras)
         recipe = None if self.recipe is None else self.recipe.model_dump()
-        return CameWith(recipe, Brought(work, self.sauce))
+        return CameWith(recipe, Brought(work, self.sauce, self.ahead))
 
 
 class _Told(Closed):
@@ -72,6 +74,9 @@ class StepTold(_Told):
 
     kind: Literal["done", "undone"]
     step_id: StepId
+    anyway: Annotated[
+        bool, Field(description="done although time that the plan counts on is left")
+    ] = False
 
 
 class TickTold(_Told):
@@ -190,6 +195,8 @@ def told(event: ToldIn) -> Told:
     if isinstance(event, WeighedTold):
         return Told(event.key, event.kind, read_weights(event.before, event.after))
     body = event.model_dump(exclude={"key", "kind"})
+    if not body.get("anyway", True):
+        del body["anyway"]
     return Told(event.key, event.kind, body)
 
 
@@ -274,17 +281,10 @@ class CookStepTimerOut(Closed):
     seconds: int
 
 
-class CookStepOut(Closed):
-    """One thing to do."""
+class CookStepOut(PlanStep):
+    """A step of the plan, as far as it is done."""
 
-    step_id: str
-    kind: StepKind
-    title: str
     recipe: Annotated[list[str], Field(max_length=60, description="what the recipe says of it")]
-    look_for: str
-    if_not: str
-    likely_s: int
-    hands: bool
     waits: Waits | None
     ticks: Annotated[list[TickOut], Field(max_length=8)]
     timers: Annotated[list[CookStepTimerOut], Field(max_length=MAX_TIMERS)]

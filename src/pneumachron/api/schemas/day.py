@@ -10,9 +10,9 @@ from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
 from pneumachron.core.cuts import ReleaseMethod
-from pneumachron.core.day.dish import MAX_EXTRAS, Ahead, Extra
 from pneumachron.core.day.run import GAUGE_POINTS
 from pneumachron.core.day.schedule import MAX_BLOCKS
+from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
 from pneumachron.core.racks import Rack
 from pneumachron.core.season import Marinade
 from pneumachron.core.wish import Level

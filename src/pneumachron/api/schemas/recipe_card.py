@@ -5,7 +5,7 @@ from typing import Annotated
 from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed
-from pneumachron.core.day.dish import ExtraWhen
+from pneumachron.core.procedure.choices import ExtraWhen
 
 
 class RecipeStepCard(Closed):

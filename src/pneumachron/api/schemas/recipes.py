@@ -10,9 +10,9 @@ from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.cuts import ReleaseMethod, School
-from pneumachron.core.day.dish import MAX_EXTRAS
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.other_methods import BackMethod
+from pneumachron.core.procedure.choices import MAX_EXTRAS
 from pneumachron.core.racks import Rack
 from pneumachron.core.season import Marinade
 from pneumachron.core.tenderness import Texture

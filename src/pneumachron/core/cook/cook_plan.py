@@ -10,9 +10,12 @@ from math import isfinite
 from typing import Any, get_args, get_type_hints
 
 from pneumachron.core import ENGINE_VERSION
+from pneumachron.core.batches import whole_load
 from pneumachron.core.cuts import ReleaseMethod
 from pneumachron.core.errors import ShapeError
 from pneumachron.core.finish import Finish, FinishKind, finish_for, rest_for
+from pneumachron.core.keeping import cooling
+from pneumachron.core.load import Load
 from pneumachron.core.plan import Plan, is_pulled
 from pneumachron.core.racks import Rack
 from pneumachron.core.sauce import reduce_sauce
@@ -20,6 +23,11 @@ from pneumachron.core.season import searing
 from pneumachron.core.standing import Arrangement
 from pneumachron.core.wish import Wish
 
+AFTER_HOLD = frozenset(
+    {"natural_release", "waiting", "venting", "keeping_warm", "boiling", "soaking"}
+)
+"""Phases of a plan after the cook time that are steps; what stands with the lid off rests."""
+MAX_PHASES = 12
 REDUCED_RATIO = 0.5
 """The juice is boiled down to half. Common practice."""
 MAX_TRACE = 400
@@ -83,6 +91,14 @@ class CookNumbers:
     """Planned gauge pressure [Pa] over time from lid on [s]."""
     reconstructed: bool = False
     """Worked out after the cook, not when it began."""
+    phases: tuple[tuple[str, float], ...] = ()
+    """What follows the cook time, with its seconds, in order; empty for a cook of version 1."""
+    hold_range_s: tuple[float, float] | None = None
+    """Likely range of the cook time."""
+    later: tuple[tuple[float, float, float], ...] = ()
+    """Batches after this one: cook time [s], from lid on to meat out [s], mass [kg]."""
+    ice_bath_s: float = 0.0
+    """In ice water until the thickest piece is cold, when it is made ahead; 0: too thick for it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,14 +114,20 @@ class CookPlan:
         return self.numbers.hold_min
 
 
-def cook_plan(plan: Plan, finish: FinishKind | None = None) -> CookPlan:
-    """Take from a plan what a cook goes by."""
+def cook_plan(plan: Plan, finish: FinishKind | None = None, meat: Load | None = None) -> CookPlan:
+    """Take from a plan what a cook goes by.
+
+    Parameters
+    ----------
+    meat : of all batches, where the plan is of one of them: rest and crust are for all of it
+    """
     setup = plan.setup
     wish = setup.wish
+    meat = whole_load(wish) if meat is None else meat
     reduced = reduce_sauce(
         wish.pot, wish.altitude_m, max(plan.ending.liquid_m3, 1e-4), REDUCED_RATIO
     )
-    low, high = rest_for(wish.load)
+    low, high = rest_for(meat)
     numbers = CookNumbers(
         engine=ENGINE_VERSION,
         hold_min=plan.hold_min,
@@ -126,8 +148,18 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None) -> CookPlan:
         sear=_sear(wish),
         rest_s=(low + high) / 2,
         sauce_s=reduced.heat_s + reduced.boil_s,
-        crust=_crust(finish_for(wish.load, wish.pot, finish)),
+        crust=_crust(finish_for(meat, wish.pot, finish)),
         pulled=is_pulled(wish),
+        phases=tuple(
+            (phase.kind, phase.duration_s)
+            for phase in plan.phases
+            if phase.kind in AFTER_HOLD and phase.duration_s > 0
+        ),
+        hold_range_s=(60.0 * plan.hold_range_min[0], 60.0 * plan.hold_range_min[1]),
+        later=tuple(
+            (60.0 * batch.hold_min, batch.done_s, batch.load.mass_kg) for batch in plan.later
+        ),
+        ice_bath_s=_ice_bath_s(wish),
         trace=tuple(
             (round(float(at), 1), round(float(gauge), 1))
             for at, gauge in zip(plan.trace.time_s, plan.trace.gauge_pa, strict=True)
@@ -137,8 +169,15 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None) -> CookPlan:
 
 
 def reconstructed(plan: CookPlan) -> CookPlan:
-    """The same, marked as worked out afterwards."""
-    return replace(plan, numbers=replace(plan.numbers, reconstructed=True))
+    """The same, marked as worked out afterwards; it keeps the steps that cooks of its time had."""
+    numbers = replace(plan.numbers, reconstructed=True, phases=(), later=())
+    return replace(plan, numbers=numbers)
+
+
+def _ice_bath_s(wish: Wish) -> float:
+    piece = max(wish.load.pieces, key=lambda item: item.thickness_m)
+    found = cooling(piece.cut, piece.thickness_m, "ice_bath")
+    return found.to_last_s if found.safe else 0.0
 
 
 def _sear(wish: Wish) -> SearNumbers | None:
@@ -176,6 +215,10 @@ def from_document(document: Mapping[str, Any]) -> CookNumbers:
     """
     try:
         values = {**document, "trace": tuple(_point(item) for item in document["trace"])}
+        values["phases"] = tuple(_phase(item) for item in document.get("phases", ()))
+        values["later"] = tuple(tuple(item) for item in document.get("later", ()))
+        if document.get("hold_range_s") is not None:
+            values["hold_range_s"] = _point(document["hold_range_s"])
         for name, kind in (("sear", SearNumbers), ("crust", CrustNumbers)):
             if values.get(name) is not None:
                 values[name] = kind(**values[name])
@@ -188,9 +231,19 @@ def from_document(document: Mapping[str, Any]) -> CookNumbers:
     return found
 
 
+def _phase(item: Any) -> tuple[str, float]:  # noqa: ANN401 - whatever a file holds
+    kind, seconds = item
+    if kind not in AFTER_HOLD:
+        raise ValueError(kind)
+    return kind, seconds
+
+
 def _point(item: Any) -> tuple[float, float]:  # noqa: ANN401 - whatever a file holds
     at, gauge = item
     return at, gauge
+
+
+LISTS = frozenset({"phases", "later", "hold_range_s"})
 
 
 def _check(found: object) -> None:
@@ -203,6 +256,11 @@ def _check(found: object) -> None:
         elif field.name == "trace":
             if len(value) > MAX_TRACE or not all(_is_number(x) for point in value for x in point):
                 raise ShapeError("the trace of this cook is not a curve")
+        elif field.name in LISTS:
+            rows = () if value is None else value if field.name != "hold_range_s" else (value,)
+            numbers = [x for row in rows for x in row if x not in AFTER_HOLD]
+            if len(rows) > MAX_PHASES or not all(_is_number(x) and x >= 0 for x in numbers):
+                raise ShapeError(f"{field.name} of this cook cannot be")
         elif not _fits(value, hints[field.name]):
             raise ShapeError(f"{field.name} of this cook cannot be")
 

@@ -7,15 +7,17 @@ from typing import Literal, TypeAlias
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.sheet import PotMarks, Sheet
-from pneumachron.core.cook.steps import CALM_S, LOOK_TIMER, Step
 from pneumachron.core.errors import Param
 from pneumachron.core.live.pot import LiveState
 from pneumachron.core.message import Message
+from pneumachron.core.procedure.steps import CALM_S, LOOK_TIMER, Step, StepKind
 
 AlarmKind: TypeAlias = Literal[
     "no_pressure", "stopped_hot", "stopped_early", "not_sealed", "no_vessel", "full_vent",
     "resting", "look_now",
 ]  # fmt: skip
+AT_REST: frozenset[StepKind] = frozenset({"skim", "sauce", "extra"})
+"""Done while the meat rests."""
 LATE_SHARE, LATE_S = 0.35, 240.0
 """A come-up that takes a third longer, and four minutes, is asked about. Judgement: the model is
 within 20 % of come-ups in practice."""
@@ -57,6 +59,7 @@ def forecast(sheet: Sheet, now_s: float) -> Forecast:
     served = {"keep", "write_down"}
     table = now_s
     rest_begin: float | None = None
+    skimmed: float | None = None
     for step in sheet.steps:
         if step.step_id in sheet.done_s:
             continue
@@ -67,11 +70,13 @@ def forecast(sheet: Sheet, now_s: float) -> Forecast:
         begin = clock
         if step is sheet.at_pot:
             begin = _began(sheet, now_s)
-        if step.kind in {"sauce", "extra"} and rest_begin is not None:
-            begin = rest_begin
+        if step.kind in AT_REST and rest_begin is not None:
+            begin = skimmed if step.kind == "sauce" and skimmed is not None else rest_begin
         end = max(begin + _length_s(sheet, step), now_s if step is sheet.at_pot else begin)
         if step.kind == "rest":
             rest_begin = begin
+        if step.kind == "skim":
+            skimmed = end
         found.append(Ahead(step.step_id, begin, end))
         clock = max(clock, end)
         if step.kind not in served:
@@ -111,11 +116,14 @@ def heat_ratio(sheet: Sheet) -> float | None:
 def _planned_s(sheet: Sheet, now_s: float) -> float:
     begin = sheet.began_s if sheet.began_s is not None else now_s
     first = [step for step in sheet.steps if step.round == 1 and not step.beside]
-    resting = next(index for index, step in enumerate(first) if step.kind == "rest")
+    resting = next((index for index, step in enumerate(first) if step.kind == "rest"), len(first))
     # what is done while it rests, and the rest itself, take as long as the longest of them
-    side = [step for step in first[resting:] if step.kind in {"rest", "sauce", "extra"}]
+    side = [step for step in first[resting:] if step.kind in {"rest", *AT_REST}]
     alone = [step for step in first if step.kind not in {"keep", "write_down"} and step not in side]
-    return begin + sum(step.likely_s for step in alone) + max(step.likely_s for step in side)
+    juice_s = sum(step.likely_s for step in side if step.kind in {"skim", "sauce"})
+    longest = max((step.likely_s for step in side), default=0.0)
+    longest = max(longest, juice_s)
+    return begin + sum(step.likely_s for step in alone) + longest
 
 
 @dataclass(frozen=True, slots=True)

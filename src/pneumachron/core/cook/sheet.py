@@ -9,7 +9,10 @@ from dataclasses import dataclass, field, replace
 from typing import Any, Literal, TypeAlias, get_args
 
 from pneumachron.core.cook.cook_plan import CookPlan
-from pneumachron.core.cook.steps import (
+from pneumachron.core.errors import CodedError, Param
+from pneumachron.core.live.pot import LiveState
+from pneumachron.core.message import Message
+from pneumachron.core.procedure.steps import (
     TICKS_OF_VERSION_1,
     Brought,
     Step,
@@ -17,9 +20,6 @@ from pneumachron.core.cook.steps import (
     cook_steps,
     run_steps,
 )
-from pneumachron.core.errors import CodedError, Param
-from pneumachron.core.live.pot import LiveState
-from pneumachron.core.message import Message
 
 EventKind: TypeAlias = Literal[
     "began", "ticked", "done", "undone", "timer_started", "timer_moved", "timer_rang",
@@ -171,6 +171,8 @@ def check(sheet: Sheet, event: Event) -> None:
         step = sheet.step(str(event.body["step_id"]))
         if event.kind == "done" and (missing := sheet.missing(step)):
             raise SheetError("not_confirmed", missing=len(missing))
+        if event.kind == "done" and not event.body.get("anyway"):
+            _check_not_too_soon(sheet, step, event.at_s)
         if event.kind == "ticked" and tick_of(event) not in step.ticks:
             raise SheetError("unknown_tick")
     if event.kind == "timer_started" and len(sheet.timers) >= MAX_TIMERS:
@@ -181,6 +183,19 @@ def check(sheet: Sheet, event: Event) -> None:
         raise SheetError("unknown_timer")
     if event.kind == "put_back" and len(sheet.marks) >= MAX_ROUNDS:
         raise SheetError("too_many_rounds")
+
+
+TOO_SOON_S = 30.0
+"""So much before its time a step that has to pass may be over: clocks and hands differ."""
+
+
+def _check_not_too_soon(sheet: Sheet, step: Step, at_s: float) -> None:
+    """A stretch that the cook time counts on is not cut short without a word."""
+    if not step.counted or sheet.at_pot is not step:
+        return
+    left = [timer.left_s(at_s) for timer in sheet.timers if timer.step_id == step.step_id]
+    if left and max(left) > TOO_SOON_S:
+        raise SheetError("too_soon", left_min=max(round(max(left) / 60.0), 1))
 
 
 ALWAYS_ROOM: frozenset[EventKind] = frozenset({"ended", "abandoned", "outcome", "weighed"})
@@ -234,6 +249,10 @@ def _undone(sheet: Sheet, event: Event) -> Sheet:
     timers = sheet.timers
     if undone.kind == "come_up":
         timers = tuple(item for item in timers if item.timer_id != f"pressure-{undone.round}")
+    # what was counted after it is counted anew when it is done again
+    counted = sheet.at_pot
+    if counted is not None and counted.counted:
+        timers = tuple(item for item in timers if item.step_id != counted.step_id)
     return replace(sheet, done_s=left, timers=timers)
 
 
@@ -298,7 +317,24 @@ def _done(sheet: Sheet, step_id: str, at_s: float) -> Sheet:
     )
     if step.kind == "come_up" and sheet.pot is None:
         timers = (*timers, _pressure_timer(sheet, step, at_s))
-    return replace(sheet, done_s={**sheet.done_s, step_id: at_s}, marks=tuple(marks), timers=timers)
+    done = {**sheet.done_s, step_id: at_s}
+    return _counting(replace(sheet, done_s=done, marks=tuple(marks), timers=timers), at_s)
+
+
+COUNTED_TIMER = "step-"
+
+
+def _counting(sheet: Sheet, at_s: float) -> Sheet:
+    """What has to pass is counted by itself, from when the step before it was done."""
+    step = sheet.at_pot
+    if step is None or not step.counted:
+        return sheet
+    timer_id = f"{COUNTED_TIMER}{step.step_id}"
+    if any(timer.step_id == step.step_id for timer in sheet.timers):
+        return sheet
+    offer = step.timers[0]
+    timer = Timer(timer_id, step.step_id, offer.code, at_s + offer.seconds, params=offer.params)
+    return replace(sheet, timers=(*sheet.timers, timer))
 
 
 PRESSURE_TIMER = "pressure"
@@ -330,7 +366,9 @@ def _pot(sheet: Sheet, state: LiveState, at_s: float) -> Sheet:
             return replace(sheet, marks=marks)
         sheet = _done(sheet, f"{kind}{suffix}", at_s)
     if state in {"shut", "open"} and before == "falling" and f"hold{suffix}" in sheet.done_s:
-        sheet = _done(sheet, f"release{suffix}", at_s)
+        for kind in ("wait", "release"):
+            if any(step.step_id == f"{kind}{suffix}" for step in sheet.steps):
+                sheet = _done(sheet, f"{kind}{suffix}", at_s)
     if state == "stopped_hot":
         marks = (*sheet.marks[:-1], replace(sheet.marks[-1], stopped_hot_s=at_s))
         sheet = replace(sheet, marks=marks)

@@ -1,32 +1,39 @@
 """After the pot: rest, sides in a run of their own, sauce, crust, knife, leftovers."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from math import ceil
 
+from pneumachron.core.cook.cook_plan import CookPlan, cook_plan
 from pneumachron.core.day.dish import (
     LID_S,
     LOAD_S,
-    PAN,
     Dish,
     block_id,
     pot_lane,
     segment,
+    stretch,
 )
 from pneumachron.core.day.schedule import Block, Wait
-from pneumachron.core.finish import FinishKind, afterwards, finish_for, rest_for
+from pneumachron.core.finish import afterwards
+from pneumachron.core.load import Load
 from pneumachron.core.plan import Plan
+from pneumachron.core.procedure.steps import (
+    Brought,
+    Step,
+    StepKind,
+    carve_steps,
+    crust_steps,
+    rest_steps,
+    sauce_steps,
+)
 from pneumachron.core.safety import ZONE_LIMIT
-from pneumachron.core.sauce import reduce_sauce
 
 MINUTE_S = 60.0
-CARVE_S = (180.0, 300.0, 600.0)
 CARVED_KEEPS_S = 900.0
 """Carved meat is served within a quarter of an hour. Common practice."""
 COOL_S = (600.0, 900.0, 1800.0)
 """Hands for bagging and layering what is cooled. Common practice."""
-SKIM_S = (180.0, 300.0, 420.0)
-FINISH_LANES: dict[FinishKind, str] = {"broiler": "oven", "grill": "grill", "crisping": "pot"}
 SIDE_UP_S = (180.0, 300.0, 480.0)
 """A small side in a pot that is still hot. Common practice."""
 SIDE_VENT_S = (60.0, 120.0, 240.0)
@@ -35,62 +42,56 @@ SIDE_KEEPS_S = 1200.0
 """A side keeps its bite for twenty minutes under a lid. Common practice."""
 
 
+def all_of(dish: Dish, plans: list[Plan]) -> CookPlan:
+    """What the steps after the cooker go by: the last run, and the meat of all of them."""
+    pieces = tuple(piece for plan in plans for piece in plan.setup.wish.load.pieces)
+    return cook_plan(plans[-1], dish.finish, Load(pieces))
+
+
 def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
     """Rest, a side in its own run, sauce, crust, knife."""
-    load = dish.wish.load
-    family = load.pieces[0].cut.family
-    keeps = afterwards()[family].keep_warm_s
-    low, high = rest_for(load)
-    rest = Block(
-        block_id(dish, "rest"),
-        dish.title,
-        (segment("rest", (low, (low + high) / 2, high)),),
-        tuple(Wait(run, 0.0, keeps, "kept_warm") for run in run_ids),
+    cook = all_of(dish, plans)
+    keeps = afterwards()[dish.wish.load.pieces[0].cut.family].keep_warm_s
+    rest = _block(
+        dish, "rest", rest_steps(cook), tuple(Wait(run, 0.0, keeps, "kept_warm") for run in run_ids)
     )
     found = [rest, *own_runs(dish, run_ids[-1])]
-    before_knife = [Wait(rest.block_id, 0.0, keeps, "kept_warm")]
-    if dish.sauce:
-        volume = max(plans[-1].ending.liquid_m3, 1e-4)
-        reduced = reduce_sauce(dish.wish.pot, dish.wish.altitude_m, volume, 0.5)
-        likely = reduced.heat_s + reduced.boil_s
-        sauce = Block(
-            block_id(dish, "sauce"),
-            dish.title,
-            (
-                segment("skim", SKIM_S, "hands", PAN),
-                segment("reduce", (0.8 * likely, likely, 1.3 * likely), PAN),
-            ),
-            (Wait(run_ids[-1], 0.0, keeps, "juice_hot"),),
-            to_table_s=keeps,
-        )  # fmt: skip
-        found.append(sauce)
-    crust = finish_for(load, dish.wish.pot, dish.finish)
-    if crust.kind != "none":
-        lane = FINISH_LANES[crust.kind]
-        low, high = crust.total_s
-        found.append(
-            Block(
-                block_id(dish, "finish"),
-                dish.title,
-                (segment("finish", (low, (low + high) / 2, high), "hands",
-                         pot_lane(dish) if lane == "pot" else lane,
-                         work=f"finish_{crust.kind}"),),
-                (Wait(rest.block_id, 0.0, keeps, "kept_warm"),),
-            )
-        )  # fmt: skip
-        before_knife = [Wait(block_id(dish, "finish"), 0.0, CARVED_KEEPS_S, "crust")]
-    found.append(_carve(dish, tuple(before_knife)))
+    found += sauce(dish, cook, Wait(run_ids[-1], 0.0, keeps, "juice_hot"), keeps)
+    before_knife = Wait(rest.block_id, 0.0, keeps, "kept_warm")
+    found += crust(dish, cook, before_knife)
+    if len(found) > 1 and found[-1].block_id == block_id(dish, "finish"):
+        before_knife = Wait(block_id(dish, "finish"), 0.0, CARVED_KEEPS_S, "crust")
+    found.append(carve(dish, carve_steps(cook), before_knife))
     return found
 
 
-def _carve(dish: Dish, waits: tuple[Wait, ...]) -> Block:
-    return Block(
-        block_id(dish, "carve"),
-        dish.title,
-        (segment("carve", CARVE_S, "hands"),),
-        waits,
-        to_table_s=CARVED_KEEPS_S,
-    )
+def _block(
+    dish: Dish, name: str, steps: Sequence[Step], waits: tuple[Wait, ...],
+    to_table_s: float | None = None,
+) -> Block:  # fmt: skip
+    stretches = tuple(stretch(dish, step, CALENDAR_KINDS.get(step.kind, "")) for step in steps)
+    return Block(block_id(dish, name), dish.title, stretches, waits, to_table_s=to_table_s)
+
+
+CALENDAR_KINDS: dict[StepKind, str] = {"sauce": "reduce"}
+"""What steps were called when the first calendars went out; ids in a calendar stay."""
+
+
+def sauce(dish: Dish, cook: CookPlan, after: Wait, keeps_s: float) -> list[Block]:
+    """The juice boiled down, when it is wished."""
+    steps = sauce_steps(cook, Brought(sauce=dish.sauce))
+    return [_block(dish, "sauce", steps, (after,), keeps_s)] if steps else []
+
+
+def crust(dish: Dish, cook: CookPlan, after: Wait) -> list[Block]:
+    """The finish of the dish, when it has one."""
+    steps = crust_steps(cook)
+    return [_block(dish, "finish", steps, (after,))] if steps else []
+
+
+def carve(dish: Dish, steps: Sequence[Step], after: Wait) -> Block:
+    """Cut or pulled just before it is served."""
+    return _block(dish, "carve", steps, (after,), CARVED_KEEPS_S)
 
 
 def own_runs(dish: Dish, after_id: str) -> Iterator[Block]:
@@ -105,10 +106,10 @@ def own_runs(dish: Dish, after_id: str) -> Iterator[Block]:
             dish.title,
             (
                 segment("load", LOAD_S, "hands", pot, work="load_side", own=extra.title),
-                segment("lid_check", LID_S, "hands", pot),
-                segment("come_up", SIDE_UP_S, pot),
-                segment("hold", (hold, hold, hold), pot),
-                segment("venting", SIDE_VENT_S, "hands", pot),
+                segment("lid_check", LID_S, "hands", pot, work="side_lid"),
+                segment("come_up", SIDE_UP_S, pot, work="side_come_up", own=extra.title),
+                segment("hold", (hold, hold, hold), pot, work="side_hold", own=extra.title),
+                segment("venting", SIDE_VENT_S, "hands", pot, work="side_vent", own=extra.title),
             ),
             (Wait(after_id),),
             to_table_s=SIDE_KEEPS_S,

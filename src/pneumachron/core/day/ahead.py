@@ -1,72 +1,99 @@
-"""Made ahead: cooled fast, chilled or frozen, sliced cold, reheated."""
+"""Made ahead: cooled fast the evening before, chilled or frozen, and finished on the day."""
 
-from pneumachron.core.day.after import CARVE_S, CARVED_KEEPS_S, COOL_S, kept, own_runs
-from pneumachron.core.day.before import THAWED_KEEPS_S
-from pneumachron.core.day.dish import Dish, block_id, segment
+from pneumachron.core.day.after import (
+    CARVED_KEEPS_S,
+    all_of,
+    carve,
+    crust,
+    kept,
+    own_runs,
+    sauce,
+)
+from pneumachron.core.day.before import DAY_S, THAWED_KEEPS_S
+from pneumachron.core.day.dish import Dish, block_id, stretch
 from pneumachron.core.day.schedule import Block, Wait
 from pneumachron.core.errors import WishError
-from pneumachron.core.keeping import cooling
-from pneumachron.core.load import thaw_hours
 from pneumachron.core.plan import Plan
+from pneumachron.core.procedure.steps import (
+    CHILL_LEAST_S,
+    CHILL_MOST_S,
+    Step,
+    carve_steps,
+    cold_carve_steps,
+    cool_steps,
+    reheat_steps,
+)
 
-CHILL_LEAST_S, CHILL_MOST_S = 8 * 3600.0, 3 * 86_400.0
-"""Overnight, and at most three days at 4 °C. Common practice; USDA, from memory."""
-FLAT_M = 0.025
-"""Bags are laid this flat, to cool in time and to thaw overnight. Common practice: 2–3 cm."""
-FREEZE_LEAST_S, FREEZE_MOST_S = 12 * 3600.0, 60 * 86_400.0
+FREEZE_LEAST_S, FREEZE_MOST_S = 12 * 3600.0, 60 * DAY_S
 """Overnight, and two months before it loses. Common practice."""
-REHEAT_S = (1200.0, 1800.0, 2400.0)
-"""Sliced, covered, with juice, to 74 °C in the oven. Common practice."""
+SAUCE_KEEPS_S = 1800.0
+"""A sauce stays hot in its pan for half an hour. Common practice."""
+REHEATED_KEEPS_S = 1200.0
+"""Hot and covered before the crust or the knife. Common practice."""
 
 
 def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
-    """Made ahead: cooled fast and apart from its juice, chilled, sliced cold, reheated."""
-    piece = max(dish.wish.load.pieces, key=lambda item: item.thickness_m)
-    found = cooling(piece.cut, piece.thickness_m, "ice_bath")
-    if not found.safe:
+    """Cooled at once and apart from its juice, cold before the night; reheated on the day.
+
+    The finish is that of the dish: what goes on the grill today goes on the grill tomorrow.
+
+    Raises
+    ------
+    WishError : too thick to cool in time.
+    """
+    cook = all_of(dish, plans)
+    if cook.numbers.ice_bath_s <= 0:
         raise WishError("cools_too_slowly", "ahead")
-    seconds = found.to_last_s
+    steps = {step.kind: step for step in cool_steps(cook, dish.ahead)}
+    chilled_s = steps["chill"].likely_s if "chill" in steps else 0.0
     cool = Block(
         block_id(dish, "cool"),
         dish.title,
-        (
-            segment("bag", COOL_S, "hands"),
-            segment("cool", (seconds, seconds, seconds)),
-        ),
+        tuple(stretch(dish, steps[kind]) for kind in ("bag", "cool", "chill") if kind in steps),
         (Wait(last_run, 0.0, 1800.0, "cool_soon"),),
+        # the hands are free when it goes from the ice water into the refrigerator
+        over_before_table_s=max(dish.evening_s - chilled_s, 0.0),
     )
-    ready = [cool]
+    found = [cool]
+    cold = Wait(cool.block_id, 0.0, CHILL_MOST_S - chilled_s, "chilled")
     if dish.ahead == "frozen":
-        ready += _frozen(dish, cool.block_id)
-    wait = Wait(cool.block_id, CHILL_LEAST_S, CHILL_MOST_S, "chilled")
-    if dish.ahead == "frozen":
-        wait = Wait(ready[-1].block_id, 0.0, THAWED_KEEPS_S, "thawed_cooked")
+        found += _frozen(dish, steps["freeze"], steps["thaw"], cool.block_id)
+        cold = Wait(found[-1].block_id, 0.0, THAWED_KEEPS_S, "thawed_cooked")
+    hot = reheat_steps(cook)
+    knife = cold_carve_steps(cook)
     reheat = Block(
         block_id(dish, "reheat"),
         dish.title,
-        (
-            segment("slice", CARVE_S, "hands"),
-            segment("reheat", REHEAT_S, "oven"),
-        ),
-        (wait,),
-        to_table_s=CARVED_KEEPS_S,
+        tuple(stretch(dish, step) for step in hot),
+        (cold,),
+        to_table_s=None if knife else CARVED_KEEPS_S,
     )
-    return [*ready, reheat, *own_runs(dish, last_run), kept(dish, plans, "reheat")]
+    found += [reheat, *sauce(dish, cook, cold, SAUCE_KEEPS_S)]
+    after = Wait(reheat.block_id, 0.0, REHEATED_KEEPS_S, "kept_warm")
+    crusted = crust(dish, cook, after)
+    if crusted:
+        after = Wait(crusted[-1].block_id, 0.0, CARVED_KEEPS_S, "crust")
+    found += crusted
+    if knife:
+        found.append(carve(dish, carve_steps(cook), after))
+    last = "carve" if knife else "reheat"
+    return [*found, *own_runs(dish, last_run), kept(dish, plans, last)]
 
 
-def _frozen(dish: Dish, cool_id: str) -> list[Block]:
+def _frozen(dish: Dish, freeze: Step, thaw: Step, cool_id: str) -> list[Block]:
     """Frozen flat in its juice, and thawed in the refrigerator the day before."""
-    freeze = Block(
+    frozen = Block(
         block_id(dish, "freeze"),
         dish.title,
-        (segment("freeze", COOL_S, "hands"),),
+        (stretch(dish, freeze),),
         (Wait(cool_id, 0.0, CHILL_LEAST_S, "same_day"),),
     )
-    seconds = 3600.0 * thaw_hours(FLAT_M)
-    thaw = Block(
+    thawed = Block(
         block_id(dish, "thaw_cooked"),
         dish.title,
-        (segment("thaw", (seconds, seconds, 1.5 * seconds), "fridge", work="thaw_bags"),),
-        (Wait(freeze.block_id, FREEZE_LEAST_S, FREEZE_MOST_S, "frozen"),),
-    )  # fmt: skip
-    return [freeze, thaw]
+        (stretch(dish, thaw),),
+        (Wait(frozen.block_id, FREEZE_LEAST_S, FREEZE_MOST_S, "frozen"),),
+        # somebody puts the bags into the refrigerator: before the night, not in it
+        over_before_table_s=max(dish.evening_s - thaw.likely_s, 0.0),
+    )
+    return [frozen, thawed]

@@ -80,11 +80,11 @@ def thaw(dish: Dish) -> Block:
 
 def trim(dish: Dish, plan: Plan) -> Block:
     """Trim, portion and season; a whole brisket is parted first."""
-    cut = plan.outcomes[0].piece.cut
     waits: tuple[Wait, ...] = ()
     if dish.from_freezer:
         waits = (Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, "thawed"),)
-    work = [segment("season", TRIM_S, "hands", cut=cut.cut_id)]
+    thick = plan.outcomes[0].piece.thickness_m
+    work = [segment("season", TRIM_S, "hands", thickness_m=thick)]
     if dish.parted:
         work.insert(0, segment("part", PART_S, "hands"))
     return Block(block_id(dish, "season"), dish.title, tuple(work), waits)
@@ -127,7 +127,7 @@ def extras(dish: Dish) -> Iterator[Block]:
         yield Block(
             block_id(dish, f"extra{number}"),
             dish.title,
-            (segment("extra", span, "hands", own=extra.title),),
+            (segment("extra", span, "hands", work=f"extra_{extra.when}", own=extra.title),),
             to_table_s=None if extra.when == "before_pot" else EXTRA_KEEPS_S,
         )
 

@@ -6,13 +6,14 @@ from dataclasses import dataclass
 from pneumachron.core.batches import batches
 from pneumachron.core.day import before
 from pneumachron.core.day.after import finished, kept
-from pneumachron.core.day.ahead import FLAT_M, ahead
+from pneumachron.core.day.ahead import ahead
 from pneumachron.core.day.dish import LID_S, LOAD_S, Dish
 from pneumachron.core.day.run import run
 from pneumachron.core.day.schedule import Block
 from pneumachron.core.errors import WishError
 from pneumachron.core.keeping import Cooling, cooling
 from pneumachron.core.plan import Plan, make_plan
+from pneumachron.core.procedure.steps import FLAT_M
 from pneumachron.core.safety import ZONE_HIGH, ZONE_LIMIT
 from pneumachron.core.season import searing
 

@@ -1,35 +1,24 @@
 """A dish of the day: one planned cook, and what the cook wants of it."""
 
 from dataclasses import dataclass
-from typing import Literal, TypeAlias
 
-from pneumachron.core.day.schedule import Lane, Segment
+from pneumachron.core.day.schedule import Segment
 from pneumachron.core.errors import Param
 from pneumachron.core.finish import FinishKind
+from pneumachron.core.procedure.choices import PAN, Ahead, Extra, Lane
+from pneumachron.core.procedure.steps import Step
 from pneumachron.core.season import Marinade
 from pneumachron.core.wish import Wish
 
-Ahead: TypeAlias = Literal["today", "day_before", "frozen"]
-ExtraWhen: TypeAlias = Literal["before_pot", "beside", "own_run"]
-
-PAN: Lane = "pan"
-"""A pan on the stove; a kitchen has two burners to spare. Common practice."""
 KITCHEN_LANES: dict[Lane, int] = {PAN: 2}
 """How many of a lane there are besides hands."""
-MAX_EXTRAS = 12
 LOAD_S = (180.0, 300.0, 600.0)
-"""Deglaze, liquid, rack, meat. Common practice."""
+"""Filling the cooker for a side. Common practice."""
 LID_S = (60.0, 120.0, 240.0)
 
 
-@dataclass(frozen=True, slots=True)
-class Extra:
-    """Work that a recipe brings along: a side in a run of its own, a slaw, a paste."""
-
-    title: str
-    minutes: float
-    """Under pressure for `own_run`, with hands otherwise."""
-    when: ExtraWhen
+EVENING_S = 21 * 3600.0
+"""Served at 19:00, the work of the evening before is over at 22:00. Common practice."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,6 +41,8 @@ class Dish:
     parted: bool = False
     """A whole brisket was parted into flat and point; `wish` holds the parts."""
     extras: tuple[Extra, ...] = ()
+    evening_s: float = EVENING_S
+    """How long before serving the evening before ends, for what is cooked a day ahead."""
 
 
 def block_id(dish: Dish, kind: str) -> str:
@@ -64,6 +55,18 @@ def segment(
 ) -> Segment:
     """A stretch with its range [s]: shortest, likely, longest."""
     return Segment(kind, *span_s, lanes, work, params)
+
+
+def stretch(dish: Dish, step: Step, kind: str = "") -> Segment:
+    """A step of the procedure as a stretch of the day. `kind` names it in calendars, for good."""
+    hands = ("hands",) if step.hands else ()
+    pot = (pot_lane(dish),) if step.pot else ()
+    low_s, high_s = step.range_s
+    said = step.work or step.kind
+    return Segment(
+        kind or step.kind, low_s, step.likely_s, high_s, (*hands, *pot, *step.needs), said,
+        step.params,
+    )  # fmt: skip
 
 
 def pot_lane(dish: Dish) -> Lane:

@@ -1,35 +1,39 @@
 """One run of the pot: browning, loading, the phases of the plan, opening, in one block."""
 
+from collections.abc import Sequence
+
 import numpy as np
 
+from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.day.before import TEMPERED_KEEPS_S, extra_waits, raw_waits
-from pneumachron.core.day.dish import LID_S, LOAD_S, Dish, block_id, pot_lane, segment
-from pneumachron.core.day.schedule import Block, Lane, Segment, Wait
+from pneumachron.core.day.dish import Dish, block_id, pot_lane, segment, stretch
+from pneumachron.core.day.schedule import Block, Segment, Wait
 from pneumachron.core.finish import afterwards
 from pneumachron.core.plan import Plan
-from pneumachron.core.season import searing
+from pneumachron.core.procedure.steps import Step, StepKind, load_steps, run_steps
 
 MINUTE_S = 60.0
-OUT_S = (60.0, 120.0, 300.0)
-"""Meat out of the pot and covered."""
 SLACK_SHARE = 0.5
 """Part of the hold's upper range that is kept as slack, as long as the meat may wait. Judgement."""
 
 
+CALENDAR_KINDS: dict[StepKind, str] = {
+    "lid": "lid_check", "wait": "waiting", "keep_warm": "keeping_warm", "boil": "boiling",
+    "soak": "soaking",
+}  # fmt: skip
+"""What steps were called when the first calendars went out; ids in a calendar stay."""
+
+
 def run(dish: Dish, plan: Plan, number: int) -> Block:
     """Browning, pressure and opening: one block, since browned meat is not put aside."""
-    pot = pot_lane(dish)
-    load = plan.setup.wish.load
+    cook = cook_plan(plan, dish.finish)
+    steps = [*load_steps(cook), *run_steps(cook, plan.hold_min)]
     segments: list[Segment] = []
-    if load.pieces[0].cut.sears and not any(piece.frozen for piece in load.pieces):
-        low, high = searing(load, plan.setup.wish.pot).total_s
-        segments.append(segment("sear", (low, (low + high) / 2, high), "hands", pot))
-    segments.append(segment("load", LOAD_S, "hands", pot))
-    segments.append(segment("lid_check", LID_S, "hands", pot))
-    before_s = sum(part.likely_s for part in segments)
-    phases = _phases(dish, plan)
-    segments += phases
-    segments.append(segment("open", OUT_S, "hands", pot))
+    for step in steps:
+        segments.append(stretch(dish, step, _calendar_kind(step)))
+        if step.kind == "hold" and (slack := _slack_s(plan)) > 0:
+            segments.append(segment("slack", (0.0, slack, slack), pot_lane(dish)))
+    before_s = sum(step.likely_s for step in steps[: _lid_on(steps)])
     waits = list(raw_waits(dish))
     if dish.tempered and number == 0:
         waits.append(Wait(block_id(dish, "temper"), 0.0, TEMPERED_KEEPS_S, "counter"))
@@ -41,17 +45,30 @@ def run(dish: Dish, plan: Plan, number: int) -> Block:
         dish.title,
         tuple(segments),
         tuple(waits),
-        gauge=_gauge(plan, phases, before_s),
+        gauge=_gauge(plan, segments, before_s),
     )
+
+
+def _lid_on(steps: Sequence[Step]) -> int:
+    return next(index for index, step in enumerate(steps) if step.kind == "come_up")
+
+
+def _calendar_kind(step: Step) -> str:
+    if step.kind == "release":
+        return "natural_release" if step.work == "release_natural" else "venting"
+    return CALENDAR_KINDS.get(step.kind, step.kind)
 
 
 GAUGE_POINTS = 40
 
 
-def _gauge(plan: Plan, phases: list[Segment], before_s: float) -> tuple[tuple[float, float], ...]:
+def _gauge(
+    plan: Plan, segments: Sequence[Segment], before_s: float
+) -> tuple[tuple[float, float], ...]:
     """Pressure over the block: the trace of the plan, stretched to the segments of the day."""
     ends, times, clock = [0.0], [before_s], before_s
-    for part in phases:
+    begun = next(index for index, part in enumerate(segments) if part.kind == "come_up")
+    for part in segments[begun:]:
         clock += part.likely_s
         phase = next((item for item in plan.phases if item.kind == part.kind), None)
         ends.append(ends[-1] if phase is None else phase.start_s + phase.duration_s)
@@ -63,35 +80,6 @@ def _gauge(plan: Plan, phases: list[Segment], before_s: float) -> tuple[tuple[fl
     return tuple(
         (round(float(a), 1), round(float(b))) for a, b in zip(day_s, pressure, strict=True)
     )
-
-
-_PHASES = frozenset(
-    {"come_up", "hold", "natural_release", "waiting", "venting", "keeping_warm", "boiling",
-     "soaking"}
-)  # fmt: skip
-"""Phases of a plan that are stretches of a day; what stands with the lid off rests."""
-
-
-def _phases(dish: Dish, plan: Plan) -> list[Segment]:
-    pot = pot_lane(dish)
-    low_min, high_min = plan.hold_range_min
-    found = []
-    for phase in plan.phases:
-        if phase.kind not in _PHASES:
-            continue
-        likely = phase.duration_s
-        span = (likely, likely, likely)
-        lanes: tuple[Lane, ...] = (pot,)
-        if phase.kind == "come_up":
-            span = (0.8 * likely, likely, 1.3 * likely)
-        elif phase.kind == "hold":
-            span = (low_min * MINUTE_S, likely, high_min * MINUTE_S)
-        elif phase.kind == "venting":
-            lanes = ("hands", pot)
-        found.append(segment(phase.kind, span, *lanes))
-        if phase.kind == "hold" and (slack := _slack_s(plan)) > 0:
-            found.append(segment("slack", (0.0, slack, slack), pot))
-    return found
 
 
 def _slack_s(plan: Plan) -> float:

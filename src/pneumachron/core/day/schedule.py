@@ -16,9 +16,7 @@ from itertools import islice, permutations
 from typing import Literal, TypeAlias
 
 from pneumachron.core.errors import Param, WishError
-
-Lane: TypeAlias = str
-"""`hands`, `fridge`, `pot:…`, `oven`, `grill`, `crisp`."""
+from pneumachron.core.procedure.choices import Lane
 
 FREE_LANES = frozenset({"fridge"})
 """Lanes that are never full here."""
@@ -46,7 +44,7 @@ LATE: frozenset[ClashWhy] = frozenset({"not_ready", "late"})
 class Segment:
     """A stretch of a block, with the range of its duration and the lanes it occupies.
 
-    `kind` names it in calendars, for good. The message `work-` and `work`, or else the kind, says
+    `kind` names it in calendars, for good. The message `do-` and `work`, or else the kind, says
     what is done; it speaks of `params`.
     """
 
@@ -80,6 +78,8 @@ class Block:
     after: tuple[Wait, ...] = ()
     to_table_s: float | None = None
     """None: nothing of it is served; it only has to be over in time."""
+    over_before_table_s: float = 0.0
+    """Its end is so long before the table at least: the evening before."""
     after_table: bool = False
     """It begins at the table time: what is done with the leftovers."""
     gauge: tuple[tuple[float, float], ...] = ()
@@ -324,7 +324,7 @@ class _Search:
                 after_s += block.duration_s
         for block in order:
             key = block.block_id
-            end = 0.0
+            end = -block.over_before_table_s
             for later, wait in self.followers[key]:
                 if later.block_id in starts and not later.after_table:
                     end = min(end, starts[later.block_id] - wait.least_s)
@@ -425,6 +425,10 @@ def _clashes(blocks: Sequence[Block], starts: Mapping[str, float]) -> Iterator[C
                 yield Clash(block.block_id, block.dish, over_s, "waits_for_table", block.to_table_s)
             if gap < -_TOLERANCE_S:
                 yield Clash(block.block_id, block.dish, -gap, "late")
+        if (over := ends[block.block_id] + block.over_before_table_s) > _TOLERANCE_S and (
+            block.over_before_table_s > 0
+        ):
+            yield Clash(block.block_id, block.dish, over, "not_ready")
 
 
 def _score(found: Schedule) -> tuple[float, float, float]:

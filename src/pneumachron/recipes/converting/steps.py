@@ -2,12 +2,13 @@
 
 from collections.abc import Iterable
 from dataclasses import dataclass
-from math import isfinite
 
+from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.errors import Param
 from pneumachron.core.finish import Finish, FinishKind, afterwards, carving, finish_for, rest_for
 from pneumachron.core.message import Message
 from pneumachron.core.plan import Plan, is_pulled
+from pneumachron.core.procedure.steps import StepKind, run_steps
 from pneumachron.core.sauce import MARINADE_BOIL_S
 from pneumachron.core.season import marinating, searing
 from pneumachron.core.tenderness import TEXTURES
@@ -150,19 +151,16 @@ def _set(work: Work) -> OutStep:
     )
 
 
+_OPENING: frozenset[StepKind] = frozenset({"wait", "release", "keep_warm", "open", "boil", "soak"})
+"""From the end of the cook time to the meat that can be looked at."""
+
+
 def _release(work: Work) -> OutStep:
+    """In the words and with the minutes of Cook and Schedule."""
     plan = work.plan
-    fall = sum(phase.duration_s for phase in plan.phases if phase.kind == "natural_release") / 60
-    wait_s = plan.setup.after.wait_s
-    wait = wait_s / 60 if isfinite(wait_s) else 0.0
-    return OutStep(
-        "release",
-        (
-            _say(f"release_{plan.setup.release}", fall_min=fall, wait_min=wait),
-            _say("open"),
-        ),
-        (fall or wait, fall or wait),
-    )
+    steps = [step for step in run_steps(cook_plan(plan), plan.hold_min) if step.kind in _OPENING]
+    minutes = sum(step.likely_s for step in steps if step.kind != "open") / 60
+    return OutStep("release", tuple(step.said for step in steps), (minutes, minutes))
 
 
 def _judge(work: Work) -> OutStep:

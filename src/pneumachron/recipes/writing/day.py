@@ -1,6 +1,6 @@
 """A conversion handed to the day: what else a recipe wants done, as tasks of the core."""
 
-from pneumachron.core.day.dish import MAX_EXTRAS, Extra
+from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra
 from pneumachron.core.season import Marinade
 from pneumachron.core.sides import side_advice
 from pneumachron.recipes.converting.convert import Converted

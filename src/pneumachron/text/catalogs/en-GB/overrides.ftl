@@ -38,9 +38,6 @@ cut-picnic_boneless =
 cut-picnic_bone_in =
     .name = Hand of pork, bone-in
     .short = bone-in hand of pork
-work-sear = Brown in batches, then deglaze: scrape up the browned bits
-work-finish_broiler = Finish under the grill; look at half time
-work-finish_grill = Finish on the barbecue; look at half time
 do-sear = { $batches ->
         [one] Brown the meat in one layer
        *[other] Brown in { PLAIN($batches) } batches, one layer each
@@ -49,8 +46,16 @@ do-pour =
     .look = Thin liquid on the bare base.
 do-sauce =
     .wrong = Too thin? Stir in a cornflour slurry and simmer for a minute.
-do-finish_broiler = Finish close under the grill, { MINUTESSPAN($low_min, $high_min) }
-do-finish_grill = Finish on the barbecue, { MINUTESSPAN($low_min, $high_min) }
+do-sauce_told =
+    .wrong = Too thin? Stir in a cornflour slurry and simmer for a minute.
+do-finish_broiler = Finish close under the grill, { $batches ->
+        [one] { MINUTESSPAN($low_min, $high_min) }
+       *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
+    }
+do-finish_grill = Finish on the barbecue, { $batches ->
+        [one] { MINUTESSPAN($low_min, $high_min) }
+       *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
+    }
 tick-gasket = Sealing ring seated all round
 alarm-stopped_hot = Overheat warning: food is scorching on the base
     .do-3 = Move thick or sweet sauce from the base to the top of the meat.
@@ -81,7 +86,7 @@ guide-words-deglaze = to scrape the browned bits up from the base of the pot wit
 guide-words-slurry = cornflour in cold water, stirred into a simmering sauce
 do-come_up =
     .wrong = Steam but no pin? Check sealing ring, valve and liquid, in this order.
-work-lid_check = Check sealing ring, pin, screen and valve; set the cooker
+do-side_lid = Check sealing ring, pin, screen and valve; set the cooker
 alarm-not_sealed =
     .do-2 = Is the sealing ring clean and seated all round?
 alarm-no_pressure =

@@ -1,4 +1,4 @@
-# Beside the cooker: steps ("do-" work or kind; .look what to look for; .wrong if it is not so),
+# The steps of a cook, in Cook, Schedule, calendar and print ("do-" work or kind; .look what to look for; .wrong if it is not so),
 # ticks, timers, alarms. At most 12 words a sentence.
 
 do-season = Trim, measure, pat dry and season all faces
@@ -66,6 +66,24 @@ do-hold = It cooks under pressure; nothing to do
 do-release_natural = Switch off and let the pressure fall: natural release
     .look = The pin drops after about { MINUTES($fall_min) }.
     .wrong = It takes longer in a full cooker. Leave the valve alone.
+do-wait = Leave the valve closed for { MINUTES($wait_min) }: the pressure falls on its own
+    .look = No steam. The pin is still up.
+    .wrong = Do not open the valve sooner: the cook time counts on this wait.
+do-release_vent = Open the valve. Keep face and hands away
+    .look = A dry jet of steam, and the pin drops.
+    .wrong = Does it spray? Close the valve, wait, then release in short bursts.
+do-keep_warm = Leave the lid on. Keep warm for { MINUTES($warm_min) }
+    .look = The pin is down, the lid stays on, the cooker is on keep warm.
+    .wrong = No keep-warm setting? Leave it off with the lid on, for half an hour at most.
+do-boil = Lid off. Simmer the meat in its liquid for { MINUTES($open_min) }
+    .look = Gentle bubbles all over. Turn the meat once.
+    .wrong = Does it stick? Lower the heat and add a splash of liquid.
+do-soak = Lid off. Leave the meat in the liquid for { MINUTES($open_min) }
+    .look = The liquid reaches at least halfway up the meat.
+    .wrong = Do not take it out sooner: it softens on, and stays juicy.
+do-batch = Cook batch { PLAIN($batch) } of { PLAIN($batches) } ({ MASS($mass_kg) }) the same way: { PANEL($hold_min) }, { DURATION($run_s) } in all
+    .look = Keep the meat that is done warm and covered. Tick all five.
+    .wrong = Has liquid boiled off? Fill up to the same line first.
 do-release_timed = Wait { MINUTES($wait_min) }, then open the valve
     .look = A dry jet of steam, and the pin drops.
     .wrong = Does it spray? Close the valve, wait, then release in short bursts.
@@ -81,22 +99,58 @@ do-judge = Is it done?
 do-rest = Rest it for { MINUTES($rest_min) }, tented loosely with foil
     .look = Pressed gently, it keeps its juice.
     .wrong = Do not cut it yet, or it falls apart.
-do-sauce = Strain the juice, skim the fat, simmer to reduce; salt it last
+do-skim = Strain the juice into a pan; skim the fat
+    .look = Clear juice, hardly any fat on top.
+    .wrong = Too much fat? Chill the juice, and lift the fat off.
+do-sauce = Simmer the juice to reduce it to half; salt it last
     .look = It coats a spoon.
     .wrong = Too thin? Stir in a cornstarch slurry and simmer for a minute.
-do-finish_broiler = Finish close under the broiler, { MINUTESSPAN($low_min, $high_min) }
+do-sauce_told = Strain the juice, skim the fat, simmer to reduce; salt it last
+    .look = It coats a spoon.
+    .wrong = Too thin? Stir in a cornstarch slurry and simmer for a minute.
+do-finish_broiler = Finish close under the broiler, { $batches ->
+        [one] { MINUTESSPAN($low_min, $high_min) }
+       *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
+    }
     .look = Brown at the edges. Look at half time.
     .wrong = Still pale? Give it a minute at a time.
-do-finish_grill = Finish on the grill, { MINUTESSPAN($low_min, $high_min) }
+do-finish_grill = Finish on the grill, { $batches ->
+        [one] { MINUTESSPAN($low_min, $high_min) }
+       *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
+    }
     .look = Brown at the edges. Look at half time.
     .wrong = Still pale? Give it a minute at a time.
-do-finish_crisping = Finish under the air-fryer lid, { MINUTESSPAN($low_min, $high_min) }
+do-finish_crisping = Finish under the air-fryer lid, { $batches ->
+        [one] { MINUTESSPAN($low_min, $high_min) }
+       *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
+    }
     .look = Brown at the edges. Look at half time.
     .wrong = Still pale? Give it a minute at a time.
+do-bag = Take the meat out of the juice. Bag it, press the air out
+    .look = In ice water within half an hour. Keep the juice apart.
+    .wrong = No ice? Cut the meat into thinner pieces, and chill them in one layer.
+do-cool = Cool the bags in ice water for { MINUTES($cool_min) }
+    .look = More ice than water. At the end { SAFETEMP(5) } in the middle.
+    .wrong = Warmer than { SAFETEMP(21) } after two hours? Reheat it to { SAFETEMP(74) } and eat it now.
+do-chill = Chill meat and juice overnight, covered, in the refrigerator
+    .look = Cold all through. The fat lifts off the juice in one piece.
+    .wrong = Use it within three days, or freeze it.
+do-slice = Slice it cold, { LENGTH($slice_m) } thick, across the grain
+    .look = Clean slices that hold together.
+    .wrong = Does it crumble? Cut thicker slices.
+do-reheat = Reheat covered, with juice, in the oven to { SAFETEMP(74) }
+    .look = Hot in the middle: use a thermometer.
+    .wrong = Dry at the edges? Add juice and cover it again.
+do-freeze = Freeze it flat in bags with some juice. Write the date on
+    .look = Bags no thicker than { LENGTH(0.025) }.
+    .wrong = Still warm? Cool it first.
+do-thaw_bags = Thaw the bags in the refrigerator
+    .look = Soft all through.
+    .wrong = Still hard in the middle? Reheat it gently, covered.
 carve = { $family ->
         [ribs] Cut into sections or single bones, bone side up
         [short_ribs] Serve whole, on or off the bone
-        [wings] Serve whole
+        [wings] Serve as they are
         [brisket] { $slice_m ->
             [0] Pull it apart
            *[other] Slice { LENGTH($slice_m) } thick across the grain. Flat and point run at a right angle
@@ -109,7 +163,7 @@ carve = { $family ->
 do-carve = { $family ->
         [ribs] Cut into sections or single bones, bone side up
         [short_ribs] Serve whole, on or off the bone
-        [wings] Serve whole
+        [wings] Serve as they are
        *[other] { $slice_m ->
             [0] Cut or pull it
            *[other] Slice { LENGTH($slice_m) } thick across the grain
@@ -123,7 +177,11 @@ do-pull = { $family ->
     }
     .look = It comes apart when you lift it.
     .wrong = Does it hold together? Cook it longer next time, or slice it.
-do-keep = Put leftovers in flat layers into the refrigerator
+do-keep = { $portions ->
+        [0] Put leftovers in flat layers into the refrigerator
+        [one] Put 1 portion of { MASS($portion_kg) } with { VOLUME($juice_m3) } of juice, flat, into the refrigerator within 2 hours
+       *[other] Put { PLAIN($portions) } portions of { MASS($portion_kg) } with { VOLUME($juice_m3) } of juice each, flat, into the refrigerator within 2 hours
+    }
     .look = Within two hours, juice kept apart.
     .wrong = Cool thick pieces in ice water first.
 do-write_down = How was it?
@@ -147,6 +205,11 @@ timer-sear_second = { $batches ->
         [one] Second side
        *[other] Batch { PLAIN($batch) } of { PLAIN($batches) }, second side
     }
+timer-keep_warm = Keep warm
+timer-boil = Simmer uncovered
+timer-soak = Rest in the liquid
+timer-cool = Ice water
+timer-reheat = Reheat
 timer-valve = Wait before you open the valve
 timer-rest = Rest
 timer-sauce = Sauce

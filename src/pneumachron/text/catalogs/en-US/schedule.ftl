@@ -1,49 +1,21 @@
-# The day: what is done ("work-" kind of a stretch), conflicts, and ways to fix them.
+# The day: what is done ("do-" kind of a stretch), conflicts, and ways to fix them.
 
 day-itself = The day
 calendar-event = { $dish }: { $work }
 
-work-shop = Buy what is on the list, cold things last
-work-fetch_frozen = Move the meat from the freezer to a tray in the refrigerator
-work-thaw = Thaws in the refrigerator
-work-part = Separate the flat from the point along the fat, halve both, weigh them
-work-season = Trim, measure, pat dry and season the { CUT($cut, "short") }
-work-marinate = Marinate, covered, in the refrigerator
-work-fetch = Take the meat out of the refrigerator; cover it
-work-temper = Loses its chill on the counter, one hour at most
-work-extra = { $own }
-work-sear = Sear in batches, then deglaze: scrape up the browned bits
-work-load = Put liquid, trivet and meat into the cooker
-work-load_side = Put in { $own }, half full at most
-work-lid_check = Check gasket, pin, screen and valve; set the cooker
-work-come_up = Comes to pressure
-work-hold = Cooks under pressure
-work-slack = Spare time, in case it needs longer
-work-natural_release = Natural release
-work-waiting = Natural release, before you open the valve
-work-venting = Open the valve; keep face and hands away from the steam
-work-keeping_warm = Keeps warm under the lid
-work-boiling = Simmers uncovered to reduce
-work-soaking = Rests in the liquid
-work-open = Open the lid away from your face; take the meat out
-work-rest = Rest, tented loosely with foil
-work-skim = Strain the juice into a pan; skim the fat
-work-reduce = Simmer the juice to reduce it; salt it last
-work-finish_broiler = Finish under the broiler; look at half time
-work-finish_grill = Finish on the grill; look at half time
-work-finish_crisping = Finish under the air-fryer lid; look at half time
-work-carve = Cut or pull the meat, and serve
-work-keep = { $portions ->
-        [0] Put leftovers in flat layers into the refrigerator within 2 hours
-        [one] Put 1 portion of { MASS($portion_kg) } with { VOLUME($juice_m3) } of juice, flat, into the refrigerator within 2 hours
-       *[other] Put { PLAIN($portions) } portions of { MASS($portion_kg) } with { VOLUME($juice_m3) } of juice each, flat, into the refrigerator within 2 hours
-    }
-work-bag = Take the meat out of the juice; bag it into ice water
-work-cool = Cools in ice water to { SAFETEMP(5) }
-work-slice = Slice cold across the grain
-work-reheat = Reheat covered, with juice, in the oven to { SAFETEMP(74) }
-work-freeze = Bag flat with some juice, write the date, freeze
-work-thaw_bags = Thaw the bags in the refrigerator
+do-shop = Buy what is on the list, cold things last
+do-fetch_frozen = Move the meat from the freezer to a tray in the refrigerator
+do-thaw = Thaws in the refrigerator
+do-part = Separate the flat from the point along the fat, halve both, weigh them
+do-marinate = Marinate, covered, in the refrigerator
+do-fetch = Take the meat out of the refrigerator; cover it
+do-temper = Loses its chill on the counter, one hour at most
+do-load_side = Put in { $own }, half full at most
+do-side_lid = Check gasket, pin, screen and valve; set the cooker
+do-side_come_up = { $own }: comes to pressure
+do-side_hold = { $own }: cooks under pressure
+do-side_vent = { $own }: open the valve; keep face and hands away from the steam
+do-slack = Spare time, in case it needs longer
 
 conflict-order = It waits for the step before.
 conflict-raw_beef = Raw beef keeps { DURATION($most_s) } in the refrigerator.

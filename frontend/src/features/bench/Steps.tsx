@@ -1,0 +1,35 @@
+import { useSteps } from "@/api/queries";
+import type { Bench } from "@/features/bench/useBench";
+import { spokenTime } from "@/lib/format";
+
+/** The whole cook step by step: the same steps that Cook plays and Schedule lays on the clock. */
+export function Steps({ bench }: { bench: Bench }) {
+  const { data, isError, isPlaceholderData } = useSteps(bench.stale ? null : bench.settled);
+  if (isError) return <p className="text-[0.875rem]">The app does not answer right now.</p>;
+  if (!data) return <p className="text-[0.875rem] text-pencil">Calculating …</p>;
+  return (
+    <ol
+      aria-label="steps"
+      aria-busy={isPlaceholderData}
+      className={`text-[0.875rem] ${isPlaceholderData ? "stale" : ""}`}
+    >
+      {data.steps.map((step, index) => (
+        <li
+          key={step.step_id}
+          data-step={step.step_id}
+          className="grid grid-cols-[1.5rem_minmax(0,1fr)_auto] gap-x-2 border-rule border-b py-1"
+        >
+          <span className="font-bold font-dial">{index + 1}</span>
+          <span>
+            {step.title}
+            <span className="block text-pencil">{step.look_for}</span>
+          </span>
+          <span className="whitespace-nowrap text-right">
+            {spokenTime(Math.max(step.likely_s / 60, 1))}
+            {!step.hands && <span className="block text-pencil">no hands</span>}
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}

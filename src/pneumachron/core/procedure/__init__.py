@@ -1,0 +1,1 @@
+"""The steps of a whole cook, made once; Cook, Schedule, Plan and print read them."""

@@ -1,0 +1,442 @@
+"""The steps of a cook in the order of work. What is done is common practice.
+
+They are made from the numbers a cook goes by (`cook_plan`), so that Cook, Schedule, Plan and print
+tell the same steps with the same durations: whatever the plan counted on (a wait, time kept warm,
+an open boil, a rest in the liquid) is a step here.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
+from typing import Literal, TypeAlias
+
+from pneumachron.core.constants import SPRAY_FILL_RATIO
+from pneumachron.core.cook.cook_plan import CookPlan
+from pneumachron.core.errors import Param
+from pneumachron.core.finish import FinishKind, carving_params, slice_m
+from pneumachron.core.load import thaw_hours
+from pneumachron.core.message import Message
+from pneumachron.core.procedure.choices import (
+    FRIDGE,
+    GRILL,
+    OVEN,
+    PAN,
+    Ahead,
+    Extra,
+    ExtraWhen,
+    Lane,
+)
+from pneumachron.core.tenderness import TEXTURES
+
+StepKind: TypeAlias = Literal[
+    "season", "sear", "deglaze", "pour", "load", "lid", "set", "come_up", "hold", "wait",
+    "release", "keep_warm", "open", "boil", "soak", "judge", "rest", "batch", "skim", "sauce",
+    "bag", "cool", "chill", "freeze", "thaw", "slice", "reheat", "finish", "carve", "keep",
+    "write_down", "extra",
+]  # fmt: skip
+FINISH_PLACE: dict[FinishKind, Lane | None] = {"broiler": OVEN, "grill": GRILL, "crisping": None}
+"""Where a crust is given; None: in the cooker itself."""
+COUNTED: frozenset[StepKind] = frozenset({"wait", "keep_warm", "boil", "soak"})
+"""Steps that softened the meat in the plan for as long as they last."""
+Waits: TypeAlias = Literal["pressure", "hold_over", "pin_down"]
+"""What the pot itself tells; a cook without a connected pot says it."""
+
+MINUTE_S = 60.0
+SEASON_S, DEGLAZE_S, POUR_S, LOAD_S = 600.0, 180.0, 60.0, 180.0
+LID_S, SET_S, OPEN_S, JUDGE_S = 90.0, 30.0, 120.0, 60.0
+BAG_S = 900.0
+"""Bagging and layering what is cooled. Common practice."""
+CHILL_LEAST_S, CHILL_MOST_S = 8 * 3600.0, 3 * 86_400.0
+"""Overnight, and at most three days at 4 °C. Common practice; USDA, from memory."""
+FLAT_M = 0.025
+"""Bags are laid this flat, to cool in time and to thaw overnight. Common practice: 2–3 cm."""
+REHEAT_S = (1200.0, 1800.0, 2400.0)
+"""Covered, with juice, to 74 °C in the oven. Common practice."""
+SIDE_S = 900.0
+"""Heating up and venting of a side's own run. Common practice."""
+SKIM_S, CARVE_S, KEEP_S, WRITE_S = 300.0, 300.0, 900.0, 120.0
+"""Hands, likely. Common practice."""
+HANDS_SHARE = (0.6, 1.6)
+"""Shortest and longest of work with hands, over what is likely. Judgement."""
+LOOK_TIMER = "look"
+"""Half time of a crust."""
+CALM_S = 720.0
+"""A full pot waits so long before it is vented. Common practice: 10–15 min."""
+
+
+@dataclass(frozen=True, slots=True)
+class StepTimer:
+    """A timer that a step offers: the message `timer-code`."""
+
+    code: str
+    seconds: float
+    params: Mapping[str, Param] = field(default_factory=dict)
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """One thing to do. `ticks` are confirmed one by one before it is done.
+
+    The message `do-` and `work`, or else the kind, says what to do, `.look` what to look for and
+    `.wrong` what to do if it is not so; all speak of `params`. A tick is the message `tick-code`.
+    """
+
+    step_id: str
+    kind: StepKind
+    likely_s: float
+    hands: bool = True
+    pot: bool = False
+    """The cooker is taken meanwhile."""
+    needs: tuple[Lane, ...] = ()
+    """What else is taken: a pan, the oven, the grill, the refrigerator."""
+    span_s: tuple[float, float] | None = None
+    """Shortest and longest, where it is not that of hands."""
+    ticks: tuple[str, ...] = ()
+    timers: tuple[StepTimer, ...] = ()
+    waits: Waits | None = None
+    round: int = 1
+    """The run of the pot it belongs to; 2 when it was put back once."""
+    beside: bool = False
+    """Work while the pot does its own: it holds nothing up."""
+    work: str = ""
+    params: Mapping[str, Param] = field(default_factory=dict)
+
+    @property
+    def range_s(self) -> tuple[float, float]:
+        """Shortest and longest. What only has to pass takes as long as it takes."""
+        if self.span_s is not None:
+            return self.span_s
+        low, high = HANDS_SHARE if self.hands else (1.0, 1.0)
+        return low * self.likely_s, high * self.likely_s
+
+    @property
+    def counted(self) -> bool:
+        """Time that has to pass: its timer starts by itself, and leaving early changes the meat."""
+        return self.kind in COUNTED
+
+    @property
+    def said(self) -> Message:
+        """What to do."""
+        return Message(f"do-{self.work or self.kind}", self.params)
+
+
+@dataclass(frozen=True, slots=True)
+class Brought:
+    """What a recipe or a day adds to the steps of a plan, or leaves out."""
+
+    work: tuple[Extra, ...] = ()
+    sauce: bool = True
+    ahead: Ahead = "today"
+    """Eaten on the day it is cooked, the day after, or weeks later."""
+
+
+def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ...]:
+    """From the board to the notes."""
+    brought = brought or Brought()
+    season, *to_the_pot = before_steps(plan)
+    run = run_steps(plan, plan.hold_min)
+    started = next(index for index, step in enumerate(run) if step.kind == "set") + 1
+    sides = _extra_steps(brought, "own_run")
+    after = (
+        (*rest_steps(plan), *sides, *sauce_steps(plan, brought), *crust_steps(plan),
+         *carve_steps(plan))
+        if brought.ahead == "today"
+        else (*cool_steps(plan, brought.ahead), *sides, *sauce_steps(plan, brought),
+              *reheat_steps(plan), *crust_steps(plan), *cold_carve_steps(plan))
+    )  # fmt: skip
+    return (
+        season, *_extra_steps(brought, "before_pot"), *to_the_pot,
+        *run[:started], *_extra_steps(brought, "beside"), *run[started:],
+        *batch_steps(plan), *after, *last_steps(),
+    )  # fmt: skip
+
+
+def _extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
+    """A recipe's own work; ids as on the Day."""
+    found = []
+    for number, extra in enumerate(brought.work):
+        if extra.when != when:
+            continue
+        seconds = MINUTE_S * extra.minutes
+        own: dict[str, Param] = {"own": extra.title}
+        if when == "own_run":
+            timer = StepTimer("own", seconds, {"own": extra.title[:60]})
+            found.append(
+                Step(f"side{number}", "extra", SIDE_S + seconds, timers=(timer,), work="side",
+                     params={**own, "time_min": extra.minutes})
+            )  # fmt: skip
+        else:
+            found.append(
+                Step(f"extra{number}", "extra", seconds, beside=when == "beside",
+                     work=f"extra_{when}", params=own)
+            )  # fmt: skip
+    return tuple(found)
+
+
+def before_steps(plan: CookPlan) -> tuple[Step, ...]:
+    """Up to the meat in the cooker."""
+    numbers = plan.numbers
+    return (
+        Step("season", "season", SEASON_S, params={"thickness_m": numbers.thickness_m}),
+        *load_steps(plan),
+    )
+
+
+def load_steps(plan: CookPlan) -> tuple[Step, ...]:
+    """From the hot pan to the meat in the cooker."""
+    numbers = plan.numbers
+    how = numbers.sear
+    found: list[Step] = []
+    if how is not None:
+        likely = (how.batch_low_s + how.batch_high_s) / 2
+        timers = tuple(
+            StepTimer(f"sear_{side}", likely / 2, {"batch": number + 1, "batches": how.batches})
+            for number in range(how.batches)
+            for side in ("first", "second")
+        )
+        found += [
+            Step("sear", "sear", (how.total_low_s + how.total_high_s) / 2, pot=True,
+                 span_s=(how.total_low_s, how.total_high_s), timers=timers,
+                 params={"batches": how.batches}),
+            Step("deglaze", "deglaze", DEGLAZE_S, pot=True),
+        ]  # fmt: skip
+    found += [
+        Step("pour", "pour", POUR_S, pot=True, ticks=("liquid_in",),
+             params={"liquid_m3": numbers.liquid_m3}),
+        Step("load", "load", LOAD_S, pot=True,
+             params={"rack": numbers.rack, "arrangement": numbers.arrangement}),
+    ]  # fmt: skip
+    return tuple(found)
+
+
+LID_TICKS = ("gasket", "pin", "screen", "valve", "outside")
+TICKS_OF_VERSION_1 = {
+    "the liquid is in": "liquid_in",
+    "gasket seated all round": "gasket",
+    "pin moves freely": "pin",
+    "valve screen clear": "screen",
+    "valve shut": "valve",
+    "pot dry outside and in place": "outside",
+}
+"""What was ticked before ticks had codes."""
+
+
+UP_SHARE = (0.8, 1.3)
+"""Shortest and longest come-up over the likely one. Common practice."""
+
+
+def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Step, ...]:
+    """One run of the cooker, from the lid to the look.
+
+    What is put back is only vented again: what stood in the liquid, or was kept warm, was so once.
+    """
+    wish = plan.wish
+    suffix = "" if round_number == 1 else f"#{round_number}"
+    up_s = plan.numbers.come_up_s / (1 if round_number == 1 else 2)
+    cut = wish.load.pieces[0].cut
+    texture = TEXTURES[round(wish.texture_step)]
+    hold_s = MINUTE_S * hold_min
+    hold_low_s, hold_high_s = plan.numbers.hold_range_s or (hold_s, hold_s)
+    steps = (
+        Step(f"lid{suffix}", "lid", LID_S, pot=True, ticks=LID_TICKS),
+        Step(f"set{suffix}", "set", SET_S, pot=True,
+             params={"hold_min": hold_min, "level": wish.level}),
+        Step(f"come_up{suffix}", "come_up", up_s, hands=False, pot=True, waits="pressure",
+             span_s=(UP_SHARE[0] * up_s, UP_SHARE[1] * up_s),
+             params={"up_min": max(round(up_s / MINUTE_S), 1)}),
+        Step(f"hold{suffix}", "hold", hold_s, hands=False, pot=True, waits="hold_over",
+             span_s=(min(hold_low_s, hold_s), max(hold_high_s, hold_s))),
+        *(_release_steps(plan, suffix) if plan.numbers.phases else _told_release(plan, suffix)),
+        Step(f"open{suffix}", "open", OPEN_S, pot=True),
+        *(_open_pot_steps(plan) if round_number == 1 else ()),
+        Step(f"judge{suffix}", "judge", JUDGE_S, pot=True,
+             params={"cut": cut.cut_id, "texture": texture}),
+    )  # fmt: skip
+    return tuple(replace(step, round=round_number) for step in steps)
+
+
+def _release_steps(plan: CookPlan, suffix: str) -> tuple[Step, ...]:
+    """From the end of the cook time to the lid: what the plan counted on, stretch by stretch."""
+    found = []
+    for kind, seconds in plan.numbers.phases:
+        minutes = seconds / MINUTE_S
+        if kind == "natural_release":
+            found.append(
+                Step(f"release{suffix}", "release", seconds, hands=False, pot=True,
+                     waits="pin_down", work="release_natural",
+                     params={"fall_min": max(round(minutes), 1)})
+            )  # fmt: skip
+        elif kind == "waiting":
+            found.append(_wait(suffix, seconds))
+        elif kind == "venting":
+            calm = max(CALM_S - sum(step.likely_s for step in found), 0.0)
+            if calm > 0 and plan.numbers.fill_ratio > SPRAY_FILL_RATIO.value:
+                found = [_wait(suffix, CALM_S)]
+            found.append(
+                Step(f"release{suffix}", "release", seconds, pot=True, waits="pin_down",
+                     work="release_vent" if found else "release_quick", params={})
+            )  # fmt: skip
+        elif kind == "keeping_warm" and not suffix:
+            found.append(
+                Step("keep_warm", "keep_warm", seconds, hands=False, pot=True,
+                     timers=(StepTimer("keep_warm", seconds),), params={"warm_min": minutes})
+            )  # fmt: skip
+    return tuple(found)
+
+
+def _wait(suffix: str, seconds: float) -> Step:
+    """The valve stays shut: the pressure falls by itself for a while."""
+    timers = (StepTimer("valve", seconds),)
+    return Step(f"wait{suffix}", "wait", seconds, hands=False, pot=True, timers=timers,
+                params={"wait_min": seconds / MINUTE_S})  # fmt: skip
+
+
+def _open_pot_steps(plan: CookPlan) -> tuple[Step, ...]:
+    """What goes on in the open cooker, before the meat comes out."""
+    found: list[Step] = []
+    for kind, seconds in plan.numbers.phases:
+        params = {"open_min": seconds / MINUTE_S}
+        if kind == "boiling":
+            found.append(Step("boil", "boil", seconds, pot=True, span_s=(seconds, seconds),
+                              timers=(StepTimer("boil", seconds),), params=params))  # fmt: skip
+        elif kind == "soaking":
+            found.append(Step("soak", "soak", seconds, hands=False, pot=True,
+                              timers=(StepTimer("soak", seconds),), params=params))  # fmt: skip
+    return tuple(found)
+
+
+def _told_release(plan: CookPlan, suffix: str) -> tuple[Step, ...]:
+    """The release of a cook that began before its stretches were kept with it."""
+    wait_s = plan.numbers.wait_s
+    natural_s, vent_s = plan.numbers.natural_release_s, plan.numbers.venting_s
+    if wait_s is None:
+        return (
+            Step(f"release{suffix}", "release", natural_s, hands=False, waits="pin_down",
+                 work="release_natural",
+                 params={"fall_min": max(round(natural_s / MINUTE_S), 1)}),
+        )  # fmt: skip
+    if plan.numbers.fill_ratio > SPRAY_FILL_RATIO.value and wait_s < CALM_S:
+        wait_s = CALM_S
+    timers = (StepTimer("valve", wait_s),) if wait_s > 0 else ()
+    return (
+        Step(f"release{suffix}", "release", wait_s + vent_s, timers=timers, waits="pin_down",
+             work="release_timed" if wait_s > 0 else "release_quick",
+             params={"wait_min": wait_s / MINUTE_S}),
+    )  # fmt: skip
+
+
+def batch_steps(plan: CookPlan) -> tuple[Step, ...]:
+    """The batches after the first, each cooked the same way, for minutes of its own."""
+    found = []
+    of = len(plan.numbers.later) + 1
+    for number, (hold_s, done_s, mass_kg) in enumerate(plan.numbers.later, start=2):
+        params: dict[str, Param] = {
+            "batch": number, "batches": of, "mass_kg": mass_kg,
+            "hold_min": hold_s / MINUTE_S, "run_s": done_s,
+        }  # fmt: skip
+        found.append(
+            Step(f"batch{number}", "batch", LOAD_S + LID_S + SET_S + done_s + OPEN_S, pot=True,
+                 ticks=LID_TICKS, timers=(StepTimer("pressure", hold_s),), params=params)
+        )  # fmt: skip
+    return tuple(found)
+
+
+def rest_steps(plan: CookPlan) -> tuple[Step, ...]:
+    """The meat stands before the knife."""
+    rest_s = plan.numbers.rest_s
+    return (
+        Step("rest", "rest", rest_s, hands=False, timers=(StepTimer("rest", rest_s),),
+             params={"rest_min": rest_s / MINUTE_S}),
+    )  # fmt: skip
+
+
+def sauce_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
+    """Fat off, then boiled down."""
+    if not brought.sauce:
+        return ()
+    boil_s = plan.numbers.sauce_s
+    sauce = Step("sauce", "sauce", boil_s, hands=False, needs=(PAN,), span_s=(0.8 * boil_s,
+                 1.3 * boil_s), timers=(StepTimer("sauce", boil_s),))  # fmt: skip
+    if not plan.numbers.phases:
+        return (replace(sauce, hands=True, work="sauce_told"),)
+    return (Step("skim", "skim", SKIM_S, needs=(PAN,)), sauce)
+
+
+def crust_steps(plan: CookPlan) -> tuple[Step, ...]:
+    """The finish that was chosen, or the habit of the cut."""
+    crust = plan.numbers.crust
+    if crust is None:
+        return ()
+    low, high = crust.each_low_s, crust.each_high_s
+    place = FINISH_PLACE[crust.kind]
+    return (
+        Step("finish", "finish", (crust.total_low_s + crust.total_high_s) / 2,
+             pot=place is None, needs=() if place is None else (place,),
+             span_s=(crust.total_low_s, crust.total_high_s),
+             timers=(StepTimer(LOOK_TIMER, low / 2), StepTimer("finish", high)),
+             work=f"finish_{crust.kind}",
+             params={"low_min": low / MINUTE_S, "high_min": high / MINUTE_S,
+                     "batches": max(round(crust.total_low_s / low), 1) if low > 0 else 1}),
+    )  # fmt: skip
+
+
+def carve_steps(plan: CookPlan, *, cold: bool = False) -> tuple[Step, ...]:
+    """Cut or pulled, and served."""
+    pulled = plan.numbers.pulled
+    cut = plan.wish.load.pieces[0].cut
+    params = carving_params(cut, pulled=pulled, cold=cold)
+    return (Step("carve", "carve", CARVE_S, work="pull" if pulled else "carve", params=params),)
+
+
+def last_steps() -> tuple[Step, ...]:
+    """What is left is put away, and what was learned is written down."""
+    nothing: dict[str, Param] = {"portions": 0, "portion_kg": 0.0, "juice_m3": 0.0}
+    return (
+        Step("keep", "keep", KEEP_S, params=nothing),
+        Step("write_down", "write_down", WRITE_S),
+    )
+
+
+def cool_steps(plan: CookPlan, ahead: Ahead) -> tuple[Step, ...]:
+    """Made ahead: out of the hot juice at once, cold within the limits, then chilled or frozen."""
+    cool_s = plan.numbers.ice_bath_s
+    found = [
+        Step("bag", "bag", BAG_S),
+        Step("cool", "cool", cool_s, hands=False, timers=(StepTimer("cool", cool_s),),
+             params={"cool_min": cool_s / MINUTE_S}),
+    ]  # fmt: skip
+    if ahead == "frozen":
+        thaw_s = 3600.0 * thaw_hours(FLAT_M)
+        found += [
+            Step("freeze", "freeze", BAG_S),
+            Step("thaw_cooked", "thaw", thaw_s, hands=False, needs=(FRIDGE,),
+                 span_s=(thaw_s, 1.5 * thaw_s), work="thaw_bags"),
+        ]  # fmt: skip
+    else:
+        found.append(Step("chill", "chill", CHILL_LEAST_S, hands=False, needs=(FRIDGE,)))
+    return tuple(found)
+
+
+def reheat_steps(plan: CookPlan) -> tuple[Step, ...]:
+    """Sliced cold where nothing more is browned; heated through, with juice."""
+    cold = plan.numbers.crust is None and _is_sliced(plan)
+    slices = Step("slice", "slice", CARVE_S, params=_slices(plan))
+    heat = Step("reheat", "reheat", REHEAT_S[1], hands=False, needs=(OVEN,),
+                span_s=(REHEAT_S[0], REHEAT_S[2]),
+                timers=(StepTimer("reheat", REHEAT_S[1]),))  # fmt: skip
+    return (slices, heat) if cold else (heat,)
+
+
+def cold_carve_steps(plan: CookPlan) -> tuple[Step, ...]:
+    """What was not sliced cold is cut or pulled once it is hot."""
+    sliced = plan.numbers.crust is None and _is_sliced(plan)
+    return () if sliced else carve_steps(plan)
+
+
+def _is_sliced(plan: CookPlan) -> bool:
+    cut = plan.wish.load.pieces[0].cut
+    return slice_m(cut, pulled=plan.numbers.pulled, cold=True) > 0
+
+
+def _slices(plan: CookPlan) -> dict[str, Param]:
+    cut = plan.wish.load.pieces[0].cut
+    return {"slice_m": slice_m(cut, pulled=plan.numbers.pulled, cold=True)}

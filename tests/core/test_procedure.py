@@ -1,0 +1,157 @@
+"""One procedure: what the plan counted on is a step, as long as there, in Cook and Schedule."""
+
+from collections import Counter
+from dataclasses import replace
+
+import pytest
+
+from pneumachron.core.cook.cook_plan import cook_plan, from_document, to_document
+from pneumachron.core.cook.sheet import Event, SheetError, after, check, fold
+from pneumachron.core.cuts import RELEASE_METHODS, cuts
+from pneumachron.core.day.blocks import dish_blocks
+from pneumachron.core.day.dish import Dish
+from pneumachron.core.day.schedule import schedule
+from pneumachron.core.errors import WishError
+from pneumachron.core.finish import FINISHES, FinishKind
+from pneumachron.core.plan import Plan, make_plan
+from pneumachron.core.procedure.choices import Ahead
+from pneumachron.core.procedure.steps import CALM_S, Brought, Step, cook_steps
+from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.wish import Wish
+from tests.core.kitchen import load, wish
+
+STEP_OF = {
+    "natural_release": "release", "waiting": "wait", "venting": "release",
+    "keeping_warm": "keep_warm", "boiling": "boil", "soaking": "soak",
+}  # fmt: skip
+"""Phases of a plan after the cook time, and the steps that are them."""
+
+
+def wishes() -> list[Wish]:
+    """Every cut with every release; waits, stays and open boils of several lengths."""
+    found = []
+    for number, cut in enumerate(cuts().values()):
+        thick = sum(cut.usual_thickness_m) / 2
+        mass_kg = min(max(14_000 * thick**3, 0.05), 1.2)
+        for place, release in enumerate(RELEASE_METHODS):
+            turn = number + place
+            base = wish(load(cut.cut_id, mass_kg, thick, 1), pot="bass", school="short_braise")
+            found.append(
+                replace(
+                    base,
+                    release=release,
+                    wait_s=(300.0, 600.0, 900.0)[turn % 3] if release == "timed" else None,
+                    stay_s=(600.0, 1500.0, 2400.0)[turn % 3]
+                    if release in {"soak", "keep_warm"}
+                    else None,
+                    boil_s=(0.0, 420.0)[turn % 2],
+                    texture_step=float(turn % len(TEXTURES)),
+                )
+            )
+    return found
+
+
+@pytest.fixture(scope="module")
+def plans() -> list[Plan]:
+    found = []
+    for asked in wishes():
+        try:
+            found.append(make_plan(asked))
+        except WishError:
+            continue
+    assert len(found) > 0.7 * len(wishes())
+    return found
+
+
+def of_kind(steps: tuple[Step, ...], kind: str) -> float:
+    return sum(step.likely_s for step in steps if step.kind == kind)
+
+
+def test_what_the_plan_counted_on_is_a_step(plans: list[Plan]) -> None:
+    seen: Counter[str] = Counter()
+    for plan in plans:
+        steps = cook_steps(cook_plan(plan))
+        for phase in plan.phases:
+            if phase.kind in {"come_up", "hold"}:
+                assert of_kind(steps, phase.kind) == pytest.approx(phase.duration_s, abs=30)
+            if phase.kind not in STEP_OF or phase.duration_s <= 0:
+                continue
+            seen[phase.kind] += 1
+            found = of_kind(steps, STEP_OF[phase.kind])
+            if phase.kind == "waiting":  # a full cooker waits at least as long as it takes to calm
+                assert found in (pytest.approx(phase.duration_s), CALM_S)
+            else:
+                assert found == pytest.approx(phase.duration_s), (phase.kind, plan.setup.wish)
+    # a law that was not tried holds nothing
+    assert set(seen) == set(STEP_OF)
+    assert min(seen.values()) >= 0.01 * len(plans)
+
+
+def test_schedule_tells_the_steps_of_cook(plans: list[Plan]) -> None:
+    for plan in plans[::3]:
+        dish = Dish("a", "Supper", plan.setup.wish)
+        cook = [
+            (step.work or step.kind, step.likely_s)
+            for step in cook_steps(cook_plan(plan))
+            if step.kind not in {"season", "keep", "write_down"}
+        ]
+        day = [
+            (part.work or part.kind, part.likely_s)
+            for block in dish_blocks(dish)
+            for part in block.segments
+            if part.kind not in {"season", "slack", "keep"}
+        ]
+        assert sorted(day) == sorted(cook)
+
+
+@pytest.mark.parametrize("finish", FINISHES)
+@pytest.mark.parametrize("ahead", ["day_before", "frozen"])
+def test_made_ahead_is_cold_before_the_night_and_keeps_its_finish(
+    ahead: Ahead, finish: FinishKind
+) -> None:
+    asked = wish(load("brisket_flat", 0.7, 0.045, 2), pot="bass")
+    dish = Dish("a", "Supper", asked, finish=finish, ahead=ahead)
+    found = {item.block.block_id: item for item in schedule(dish_blocks(dish), {}).placed}
+    # published: 57 to 21 °C within 2 h, to 5 °C within 6 h in all (FDA Food Code 3-501.14)
+    cool = found["a:cool"]
+    cold_s = cool.start_s + sum(part.likely_s for part in cool.block.segments[:2])
+    assert cold_s - found["a:run0"].end_s <= 6 * 3600
+    # served at 19:00: the hands of the evening before are free at 22:00, not next morning
+    assert cold_s <= -21 * 3600 + 1
+    if ahead == "frozen":
+        assert found["a:thaw_cooked"].start_s <= -21 * 3600 + 1
+    kinds = [part.work or part.kind for item in found.values() for part in item.block.segments]
+    assert (f"finish_{finish}" in kinds) is (finish != "none")
+    assert "reheat" in kinds
+    cook = cook_plan(make_plan(asked), dish.finish)
+    told = {step.work or step.kind for step in cook_steps(cook, Brought(ahead=dish.ahead))}
+    assert told - {"write_down"} == set(kinds) - {"slack"}
+
+
+def test_every_batch_is_cooked() -> None:
+    four = wish(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None)
+    first, *more = load("back_ribs", 4.0, 0.026, 4).pieces
+    batched = replace(four, load=replace(four.load, pieces=(first, more[0])),
+                      later=(replace(four.load, pieces=tuple(more[1:])),))  # fmt: skip
+    cook = cook_plan(make_plan(batched))
+    steps = [step for step in cook_steps(cook) if step.kind == "batch"]
+    assert [step.params["batch"] for step in steps] == [2]
+    assert steps[0].params["mass_kg"] == pytest.approx(2.0)
+    assert from_document(to_document(cook.numbers)) == cook.numbers
+
+
+def test_a_wait_is_not_cut_short_without_a_word() -> None:
+    asked = replace(wish(load("back_ribs", 1.0, 0.028, 1), pot="bass"), release="timed", wait_s=600)
+    plan = cook_plan(make_plan(asked))
+    sheet = fold(plan, [Event(0.0, "began")])
+    clock = 0.0
+    while sheet.at_pot is not None and sheet.at_pot.kind != "wait":
+        clock += 60.0
+        sheet = after(plan, sheet, Event(clock, "done", {"step_id": sheet.at_pot.step_id}))
+    # it is counted from the end of the cook time, by itself
+    assert [timer.due_s - clock for timer in sheet.timers] == [600.0]
+    soon = Event(clock + 60.0, "done", {"step_id": "wait"})
+    with pytest.raises(SheetError, match="too_soon"):
+        check(sheet, soon)
+    check(sheet, Event(clock + 60.0, "done", {"step_id": "wait", "anyway": True}))
+    check(sheet, Event(clock + 590.0, "done", {"step_id": "wait"}))
