@@ -198,8 +198,8 @@ def ask(
     question: Annotated[
         str,
         typer.Argument(
-            help="what-if, ready-by, minutes, opened, stopped, other-pressure, batches, around or "
-            "sauce."
+            help="what-if, ready-by, minutes, not-done, interrupted, other-pressure, batches, "
+            "prep or sauce."
         ),
     ],
     file: Annotated[str, typer.Argument(help="The question as JSON, or - for standard input.")],

@@ -16,11 +16,11 @@ ASKED: dict[str, dict[str, Any]] = {
     "what-if": BRISKET,
     "ready-by": {"wish": BRISKET, "available_min": 200, "finish": "broiler"},
     "minutes": {"wish": BRISKET, "hold_min": 60},
-    "opened": {"wish": BRISKET, "hold_min": 60, "seen": "holds"},
-    "stopped": {"wish": BRISKET, "at_min": 50, "since_min": 15},
+    "not-done": {"wish": BRISKET, "hold_min": 60, "seen": "holds"},
+    "interrupted": {"wish": BRISKET, "at_min": 50, "since_min": 15},
     "other-pressure": {"wish": BRISKET, "hold_min": 60, "gauge": "15 psi"},
     "batches": BRISKET | {"pieces": [BRISKET["pieces"][0] | {"count": 6, "mass": "9 lb"}]},
-    "around": {"wish": BRISKET, "finish": "crisping", "marinade": "mild"},
+    "prep": {"wish": BRISKET, "finish": "crisping", "marinade": "mild"},
     "sauce": {"pot": "tenor", "volume": "1 l", "left_ratio": 0.5, "body": "medium"},
 }
 
@@ -46,10 +46,10 @@ def test_wire_and_command_line_agree(question: str, client: TestClient, tmp_path
 @pytest.mark.parametrize(
     ("question", "change", "code"),
     [
-        ("opened", {"seen": None}, "nothing_seen"),
-        ("opened", {"probe": "warm"}, "unreadable"),
-        ("opened", {"probe": "500 °C"}, "out_of_range"),
-        ("stopped", {"wish": BRISKET | {"liquid": "9 l"}}, "above_maximum"),
+        ("not-done", {"seen": None}, "nothing_seen"),
+        ("not-done", {"probe": "warm"}, "unreadable"),
+        ("not-done", {"probe": "500 °C"}, "out_of_range"),
+        ("interrupted", {"wish": BRISKET | {"liquid": "9 l"}}, "above_maximum"),
         ("other-pressure", {"gauge": "5 bar"}, "gauge"),
         ("other-pressure", {"gauge": "5 l"}, "unit_unknown"),
         ("sauce", {"volume": "40 l"}, "out_of_range"),

@@ -68,7 +68,7 @@ class Cook:
         return self.tell("done", step_id=step_id)
 
     def hands(self, what: str, **more: object) -> dict[str, Any]:
-        return self.post("hands", {"do": what, **more})
+        return self.post("simulate", {"do": what, **more})
 
     def press(self, what: str, status: int = 200, *, there: bool = True) -> dict[str, Any]:
         return self.post("pot", {"do": what, "at_the_pot": there}, status)
@@ -190,7 +190,7 @@ def test_overheated_scraped_and_finished(kitchen: TestClient, stepped: Stepped) 
     kitchen.put(f"/api/cooks/{cook.id}/faults", json={"stuck_base": True})
     hot = cook.step(900)
     assert [alarm["kind"] for alarm in hot["alarms"]][:1] == ["stopped_hot"]
-    worth = kitchen.get(f"/api/cooks/{cook.id}/worth").json()
+    worth = kitchen.get(f"/api/cooks/{cook.id}/credit").json()
     assert worth["step"] == "go_on"
     assert worth["hold_min"] > 30
     cook.press("stop")
@@ -212,7 +212,7 @@ def test_after_a_power_cut_the_pot_is_set_for_what_is_missing(
     cook.press("stop")
     cut = cook.step(60)
     assert (cut["current"], cut["alarms"][0]["kind"]) == ("hold", "stopped_early")
-    worth = kitchen.get(f"/api/cooks/{cook.id}/worth").json()
+    worth = kitchen.get(f"/api/cooks/{cook.id}/credit").json()
     assert 0 < worth["hold_min"] < full
     cook.press("set")
     cook.press("start")
@@ -246,7 +246,7 @@ def test_what_needs_hands_is_at_the_top(kitchen: TestClient, stepped: Stepped) -
     waiting = Cook(kitchen, stepped, name="In the pot")
     waiting.to_the_pot()
     begun = Cook(kitchen, stepped, name="On the board", connected=False)
-    turns = kitchen.get("/api/cooks/beside").json()["turns"]
+    turns = kitchen.get("/api/cooks/active").json()["turns"]
     assert [(turn["name"], turn["wants"]) for turn in turns] == [
         ("On the board", "hands"),
         ("In the pot", "time"),
@@ -255,12 +255,12 @@ def test_what_needs_hands_is_at_the_top(kitchen: TestClient, stepped: Stepped) -
     begun.tell("timer_started", step_id="season", timer_id="timer-1", title="salt", seconds=600)
     kitchen.put(f"/api/cooks/{waiting.id}/faults", json={"stuck_base": True})
     waiting.step(900)
-    turns = kitchen.get("/api/cooks/beside").json()["turns"]
+    turns = kitchen.get("/api/cooks/active").json()["turns"]
     assert [turn["wants"] for turn in turns] == ["help", "ear"]
     assert turns[1]["title"] == "salt"
     for cook in (waiting, begun):
         cook.tell("ended")
-    assert kitchen.get("/api/cooks/beside").json()["turns"] == []
+    assert kitchen.get("/api/cooks/active").json()["turns"] == []
 
 
 CARD = {
@@ -551,7 +551,7 @@ def test_own_minutes_reach_the_cook_and_the_log(client: TestClient) -> None:
     assert any("41\u00a0min" in step["title"] for step in begun["steps"])
     dish = {"dish_id": "habit-1", "title": "Habit", "plan": own}
     asked = {"table": "2026-11-28T18:00:00Z", "dishes": [dish]}
-    day = client.post("/api/day", json=asked)
+    day = client.post("/api/schedule", json=asked)
     assert day.status_code == 200, day.text
     held = [
         part["likely_s"]

@@ -28,7 +28,7 @@ def day(*plans: dict[str, Any], **more: object) -> dict[str, Any]:
 
 
 def ask(client: TestClient, body: dict[str, Any]) -> dict[str, Any]:
-    reply = client.post("/api/day", json=body)
+    reply = client.post("/api/schedule", json=body)
     assert reply.status_code == 200, reply.text
     found: dict[str, Any] = reply.json()
     return found
@@ -80,10 +80,10 @@ def test_one_pot_for_two_dishes_offers_ways_out(client: TestClient) -> None:
     crowded = day(BRISKET, {**RIBS, "pot": "tenor"}, {**BRISKET, "texture": "falls"})
     found = ask(client, crowded)
     assert found["clashes"]
-    ways = client.post("/api/day/ways-out", json=crowded).json()["ways"]
+    ways = client.post("/api/schedule/fixes", json=crowded).json()["ways"]
     assert ways[0]["left_s"] < sum(item["over_s"] for item in found["clashes"])
     assert {way["kind"] for way in ways} <= {"ahead", "pot", "release", "halved"}
-    assert client.post("/api/day/ways-out", json=day(BRISKET)).json() == {
+    assert client.post("/api/schedule/fixes", json=day(BRISKET)).json() == {
         "ways": [],
         "complete": True,
     }
@@ -94,11 +94,11 @@ def test_ways_out_end_with_their_time_and_say_so(
 ) -> None:
     crowded = day(BRISKET, {**BRISKET, "texture": "falls"})
     assert ask(client, crowded)["clashes"]
-    full = client.post("/api/day/ways-out", json=crowded).json()
+    full = client.post("/api/schedule/fixes", json=crowded).json()
     assert full["complete"]
     assert full["ways"]
     monkeypatch.setattr(dependencies, "EFFORT_S", 0.0)
-    cut_short = client.post("/api/day/ways-out", json=crowded).json()
+    cut_short = client.post("/api/schedule/fixes", json=crowded).json()
     assert cut_short == {"ways": [], "complete": False}
 
 
@@ -118,12 +118,12 @@ def test_cards_marinade_and_leftovers(client: TestClient) -> None:
 
 def test_refusals(client: TestClient) -> None:
     bad = day({**BRISKET, "pieces": [{**BRISKET["pieces"][0], "mass": "3"}]})
-    reply = client.post("/api/day", json=bad)
+    reply = client.post("/api/schedule", json=bad)
     assert (reply.status_code, reply.json()["field"]) == (422, "dishes.0.pieces.0.mass")
-    assert client.post("/api/day", json=day()).status_code == 422
+    assert client.post("/api/schedule", json=day()).status_code == 422
     naive = {**day(BRISKET), "table": "2026-11-28T19:00:00"}
-    assert client.post("/api/day", json=naive).status_code == 422
-    assert client.post("/api/day", json=day(*[BRISKET] * 9)).status_code == 422
+    assert client.post("/api/schedule", json=naive).status_code == 422
+    assert client.post("/api/schedule", json=day(*[BRISKET] * 9)).status_code == 422
 
 
 @pytest.mark.parametrize("zone", ["Europe/Vienna", "America/New_York"])
@@ -135,7 +135,7 @@ def test_calendar_in_two_zones_over_a_change_of_clocks(client: TestClient, zone:
     dish = {"dish_id": "a", "title": "Chilled", "plan": BRISKET, "ahead": "day_before"}
     body = {"table": table.isoformat(), "dishes": [dish]}
     found = ask(client, body)
-    text = client.post("/api/day/calendar", json=body).json()["text"]
+    text = client.post("/api/schedule/calendar", json=body).json()["text"]
     events = {str(event["uid"]): event for event in Calendar.from_ical(text).walk("VEVENT")}
     wanted = starts(found)
     assert table - min(wanted.values()) > timedelta(hours=10)  # over the night
@@ -148,7 +148,7 @@ def test_calendar_in_two_zones_over_a_change_of_clocks(client: TestClient, zone:
     assert not any("pressure" in str(event["summary"]) for event in events.values())
     # the same ids when it is written again, an hour later: a re-import moves what is there
     later = {**body, "table": (table + timedelta(hours=1)).isoformat()}
-    again = Calendar.from_ical(client.post("/api/day/calendar", json=later).json()["text"])
+    again = Calendar.from_ical(client.post("/api/schedule/calendar", json=later).json()["text"])
     moved = {str(event["uid"]): event for event in again.walk("VEVENT")}
     assert set(moved) == set(events)
     gaps = [event.decoded("dtstart") - events[uid].decoded("dtstart")
@@ -173,7 +173,7 @@ def test_a_run_that_took_longer(client: TestClient) -> None:
     rest = next(item for item in found["blocks"] if item["block_id"] == "a:rest")
     assert datetime.fromisoformat(rest["start"]) >= over - timedelta(seconds=1)
     wrong = [{"block_id": "a:run0", "start": over.isoformat(), "end": run["start"]}]
-    reply = client.post("/api/day", json=day(BRISKET, done=wrong))
+    reply = client.post("/api/schedule", json=day(BRISKET, done=wrong))
     assert reply.status_code == 422
     assert "ends before it begins" in reply.text
 
@@ -207,7 +207,7 @@ def test_a_whole_brisket_on_the_day(client: TestClient) -> None:
         "pieces": [{"cut": "brisket_whole", "count": 1, "mass": "13 lb", "thickness": "6.5 cm"}],
         "pot": "tenor",
     }
-    reply = client.post("/api/day", json=day(whole))
+    reply = client.post("/api/schedule", json=day(whole))
     assert reply.status_code == 422
     body = day(whole)
     body["dishes"][0]["parted"] = True
@@ -216,13 +216,13 @@ def test_a_whole_brisket_on_the_day(client: TestClient) -> None:
     assert found["blocks"][0]["segments"][0]["kind"] == "part"
     body = day(BRISKET)
     body["dishes"][0]["parted"] = True
-    assert "no whole brisket" in client.post("/api/day", json=body).text
+    assert "no whole brisket" in client.post("/api/schedule", json=body).text
 
 
 def test_a_calendar_of_ours_comes_back(client: TestClient) -> None:
     body = day(BRISKET, RIBS)
-    text = client.post("/api/day/calendar", json=body).json()["text"]
-    same = client.post("/api/day/calendar/read", json={"day": body, "text": text}).json()
+    text = client.post("/api/schedule/calendar", json=body).json()["text"]
+    same = client.post("/api/schedule/calendar/read", json={"day": body, "text": text}).json()
     assert same == {"pinned": [], "others": 0}
     whole = ask(client, body)
     plain = starts(whole)
@@ -240,17 +240,17 @@ def test_a_calendar_of_ours_comes_back(client: TestClient) -> None:
     stranger["uid"] = "somebody@else"
     calendar.add_component(stranger)
     changed = {"day": body, "text": calendar.to_ical().decode()}
-    found = client.post("/api/day/calendar/read", json=changed).json()
+    found = client.post("/api/schedule/calendar/read", json=changed).json()
     assert [pin["block_id"] for pin in found["pinned"]] == ["a:run0"]
     gap = plain["a:run0"] - datetime.fromisoformat(found["pinned"][0]["start"])
     assert abs(gap - timedelta(hours=1)) < timedelta(seconds=2)
     assert found["others"] == 1
     for text in ("", "hello", "BEGIN:VCALENDAR", "<script>"):
-        reply = client.post("/api/day/calendar/read", json={"day": body, "text": text})
+        reply = client.post("/api/schedule/calendar/read", json={"day": body, "text": text})
         assert reply.status_code in {200, 422}
     assert (
         "not a calendar"
-        in client.post("/api/day/calendar/read", json={"day": body, "text": "hello"}).text
+        in client.post("/api/schedule/calendar/read", json={"day": body, "text": "hello"}).text
     )
 
 
@@ -259,31 +259,31 @@ def test_days_are_kept(client: TestClient) -> None:
     bought = {"a": [{"section": "vegetables", "items": ["2 onions"]}]}
     cook = client.post("/api/cooks", json={"name": "Supper", "plan": BRISKET}).json()["id"]
     wanted = {"day": asked, "shopping": bought, "beside": {"a": cook}}
-    kept = client.post("/api/days", json={"name": "Snowed-in Saturday", **wanted})
+    kept = client.post("/api/schedules", json={"name": "Snowed-in Saturday", **wanted})
     assert kept.status_code == 201
     day_id = kept.json()["id"]
-    listed = client.get("/api/days", params={"search": "snowed saturday"}).json()
+    listed = client.get("/api/schedules", params={"search": "snowed saturday"}).json()
     assert [item["name"] for item in listed["days"]] == ["Snowed-in Saturday"]
     assert listed["days"][0]["dishes"] == ["Dish a", "Dish b"]
-    opened = client.get(f"/api/days/{day_id}").json()
+    opened = client.get(f"/api/schedules/{day_id}").json()
     assert opened["shopping"] == bought
     assert opened["beside"] == {"a": cook}  # what is at the pot goes on telling the day
     assert starts(ask(client, opened["day"])) == starts(ask(client, asked))
-    client.put(f"/api/days/{day_id}", json={"name": "Sunday", "day": asked})
-    assert client.get(f"/api/days/{day_id}").json()["name"] == "Sunday"
+    client.put(f"/api/schedules/{day_id}", json={"name": "Sunday", "day": asked})
+    assert client.get(f"/api/schedules/{day_id}").json()["name"] == "Sunday"
 
     whole = client.get("/api/backup").json()
     assert [item["name"] for item in whole["days"]] == ["Sunday"]
-    client.delete(f"/api/days/{day_id}")
-    assert client.get(f"/api/days/{day_id}").status_code == 404
+    client.delete(f"/api/schedules/{day_id}")
+    assert client.get(f"/api/schedules/{day_id}").status_code == 404
     back = client.post("/api/restore", params={"dry_run": False}, json=whole)
     assert back.status_code == 200
-    assert client.get(f"/api/days/{day_id}").json()["name"] == "Sunday"
+    assert client.get(f"/api/schedules/{day_id}").json()["name"] == "Sunday"
     whole["days"][0]["document"]["day"]["dishes"] = "none"
     assert client.post("/api/restore", json=whole).status_code == 422
-    client.delete(f"/api/days/{day_id}")
-    client.post(f"/api/days/{day_id}/restore")
-    assert client.get(f"/api/days/{day_id}").status_code == 200
+    client.delete(f"/api/schedules/{day_id}")
+    client.post(f"/api/schedules/{day_id}/restore")
+    assert client.get(f"/api/schedules/{day_id}").status_code == 200
 
 
 def test_a_converted_recipe_brings_its_work_along(client: TestClient) -> None:

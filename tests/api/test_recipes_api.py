@@ -162,11 +162,11 @@ def test_what_is_too_large_or_no_recipe_is_refused(client: TestClient) -> None:
 
 @pytest.mark.parametrize("method", ["oven_lid", "slow_low", "slow_high"])
 def test_other_way(client: TestClient, method: str) -> None:
-    found = client.post("/api/plan/other-way", json={"wish": BRISKET, "method": method}).json()
+    found = client.post("/api/plan/other-methods", json={"wish": BRISKET, "method": method}).json()
     assert 3600 < found["duration_s"] < 14 * 3600
     assert found["advice"]
-    smoker = client.post("/api/plan/other-way", json={"wish": BRISKET, "method": "smoker"})
+    smoker = client.post("/api/plan/other-methods", json={"wish": BRISKET, "method": "smoker"})
     assert smoker.status_code == 422  # nobody asks a pressure plan for the smoker
     frozen = {**BRISKET, "pieces": [{**BRISKET["pieces"][0], "start": "frozen"}]}
-    reply = client.post("/api/plan/other-way", json={"wish": frozen, "method": "slow_low"})
+    reply = client.post("/api/plan/other-methods", json={"wish": frozen, "method": "slow_low"})
     assert (reply.status_code, reply.json()["field"]) == (422, "pieces.0.start")

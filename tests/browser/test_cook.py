@@ -213,7 +213,7 @@ def test_a_whole_brisket_day(
 SLOW_LID = """
 const sent = window.fetch;
 window.fetch = async (request) => {
-  if (request.url.endsWith("/hands")) {
+  if (request.url.endsWith("/simulate")) {
     const { do: what } = await request.clone().json();
     if (what === "lid_off") await new Promise((go) => setTimeout(go, SLOW_MS));
   }

@@ -134,7 +134,7 @@ def pages(page: Page) -> int:
 
 def test_lanes_are_drawn_where_they_were_computed(page: Page) -> None:
     page.goto("/schedule")
-    with page.expect_response("**/api/day") as answer:
+    with page.expect_response("**/api/schedule") as answer:
         page.get_by_label("add a saved plan").select_option(label=TWO[0])
     day = answer.value.json()
     expect(page.get_by_test_id("start")).to_have_text(CLOCK)

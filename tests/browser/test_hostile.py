@@ -75,7 +75,7 @@ def test_script_in_every_text_field_is_text(kitchen: Kitchen, complaints: list[s
         "dishes": [{"dish_id": "dish-1", "title": f"Dish {BAD}", "plan": plan}],
     }
     shop = {"dish-1": [{"section": "meat", "items": [f"ribs {BAD}"]}]}
-    kitchen.ask("POST", "/api/days", {"name": f"Day {BAD}", "day": day, "shopping": shop})
+    kitchen.ask("POST", "/api/schedules", {"name": f"Day {BAD}", "day": day, "shopping": shop})
     running, first, second = (kitchen.cook(name) for name in ("Runs", "One", "Two"))
     for cook in (first, second):
         kitchen.close(cook)

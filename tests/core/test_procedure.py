@@ -6,7 +6,8 @@ from dataclasses import replace
 import pytest
 
 from pneumachron.core.cook.cook_plan import cook_plan, from_document, to_document
-from pneumachron.core.cook.sheet import Event, SheetError, after, check, fold
+from pneumachron.core.cook.forecast import alarms
+from pneumachron.core.cook.sheet import Event, Sheet, SheetError, after, check, fold
 from pneumachron.core.cuts import RELEASE_METHODS, cuts
 from pneumachron.core.day.blocks import dish_blocks
 from pneumachron.core.day.dish import Dish
@@ -155,3 +156,27 @@ def test_a_wait_is_not_cut_short_without_a_word() -> None:
         check(sheet, soon)
     check(sheet, Event(clock + 60.0, "done", {"step_id": "wait", "anyway": True}))
     check(sheet, Event(clock + 590.0, "done", {"step_id": "wait"}))
+
+
+def test_the_clock_of_the_danger_zone() -> None:
+    # published: two hours between 4 and 60 °C at most (USDA, from memory)
+    plan = cook_plan(make_plan(wish(load("brisket_flat", 1.4, 0.045, 2))))
+    sheet = fold(plan, [Event(0.0, "began")])
+
+    def warned(sheet: Sheet, at_s: float) -> set[str]:
+        kinds = {alarm.kind for alarm in alarms(plan, sheet, at_s)}
+        return {kind for kind in kinds if kind.startswith(("raw", "leftovers"))}
+
+    assert warned(sheet, 80 * 60) == set()
+    assert warned(sheet, 100 * 60) == {"raw_out"}
+    assert warned(sheet, 121 * 60) == {"raw_too_long"}
+    while sheet.at_pot is not None and sheet.at_pot.kind != "keep":
+        step_id = sheet.at_pot.step_id
+        sheet = after(plan, sheet, Event(3600.0, "done", {"step_id": step_id, "anyway": True}))
+        if sheet.current_is("hold", "rest", "carve"):  # hot in the cooker, whatever it takes
+            assert warned(sheet, 9 * 3600.0) == set()
+    assert warned(sheet, 3600.0 + 80 * 60) == set()
+    assert warned(sheet, 3600.0 + 100 * 60) == {"leftovers_out"}
+    assert warned(sheet, 3600.0 + 130 * 60) == {"leftovers_too_long"}
+    sheet = after(plan, sheet, Event(9000.0, "done", {"step_id": "keep"}))
+    assert warned(sheet, 9 * 3600.0) == set()

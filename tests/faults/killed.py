@@ -50,7 +50,7 @@ def run_seed(seed: int, folder: Path) -> int:
                 if reply.status_code == 200:
                     confirmed.append(event)
                 if number == 3:
-                    client.post(f"/api/cooks/{cook}/hands", json={"do": "lid_on"})
+                    client.post(f"/api/cooks/{cook}/simulate", json={"do": "lid_on"})
         except DEAD:
             pass
         killer.join()

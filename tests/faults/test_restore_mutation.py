@@ -78,7 +78,7 @@ def everything_opens(client: TestClient, what: str) -> None:
         assert reply.status_code == 200, f"{what}: {path} answers {reply.status_code} {reply.text}"
         return reply.json() if reply.headers["content-type"] == "application/json" else reply.text
 
-    for path in ("/api/household", "/api/people", "/api/lessons", "/api/cooks/beside", "/api/pots"):
+    for path in ("/api/household", "/api/people", "/api/lessons", "/api/cooks/active", "/api/pots"):
         opened(path)
     for name, kind in (("plans", "plans"), ("recipes", "recipes"), ("days", "days")):
         for item in opened(f"/api/{name}")[kind]:

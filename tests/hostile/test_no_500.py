@@ -66,7 +66,7 @@ def test_charsets_that_are_none(client: TestClient, charset: str) -> None:
     ids=lambda body: body[:24],
 )
 @pytest.mark.parametrize(
-    "path", ["/api/plan", "/api/plans", "/api/cooks", "/api/day", "/api/recipes/convert",
+    "path", ["/api/plan", "/api/plans", "/api/cooks", "/api/schedule", "/api/recipes/convert",
              "/api/restore", "/api/sauce", "/api/cooks/import"],
 )  # fmt: skip
 def test_bodies_that_are_none(client: TestClient, path: str, body: str) -> None:
@@ -86,7 +86,7 @@ def test_bytes_that_are_no_text(client: TestClient, raw: bytes) -> None:
 def test_moments_out_of_all_time(client: TestClient, moment: str) -> None:
     dish = {"dish_id": "a", "title": "x", "plan": BRISKET}
     for path, body in (
-        ("/api/day", {"table": moment, "dishes": [dish]}),
+        ("/api/schedule", {"table": moment, "dishes": [dish]}),
         ("/api/cooks/entry", {"name": "x", "plan": BRISKET, "started_at": moment, "hold_min": 9}),
     ):
         assert client.post(path, json=body).status_code == 422, path

@@ -142,7 +142,7 @@ def test_days(reader: Reader) -> None:
 def test_alarms_say_what_to_do(reader: Reader) -> None:
     kinds: Any = AlarmKind
     for kind in kinds.__args__:
-        alarm = Alarm(kind, {"left_min": 3})
+        alarm = Alarm(kind, {"left_min": 3, "out_min": 95})
         assert render(alarm.said.code, alarm.params, reader)
         assert has_message(f"{alarm.said.code}.do-1", reader)
 

@@ -72,8 +72,8 @@ def check_plans(client: TestClient) -> None:
         found = client.get(f"/api/plans/{plan['id']}").json()
         assert found["name"] == plan["name"]
         assert found["results"]["setting"]["hold_min"] == plan["hold_min"]
-    for day in client.get("/api/days").json()["days"]:
-        assert client.get(f"/api/days/{day['id']}").status_code == 200
+    for day in client.get("/api/schedules").json()["days"]:
+        assert client.get(f"/api/schedules/{day['id']}").status_code == 200
     for recipe in client.get("/api/recipes").json()["recipes"]:
         assert client.get(f"/api/recipes/{recipe['id']}").status_code == 200
 

@@ -136,7 +136,7 @@ export function useLog(wanted: LogWanted) {
 export function useTurns() {
   return useQuery({
     queryKey: ["cooks", "beside"],
-    queryFn: ({ signal }) => unwrap(client.GET("/api/cooks/beside", { signal })),
+    queryFn: ({ signal }) => unwrap(client.GET("/api/cooks/active", { signal })),
     refetchInterval: ({ state }) => ((state.data?.turns.length ?? 0) > 0 ? 2 : 10) * EVERY_MS,
     refetchIntervalInBackground: true,
     placeholderData: keepPreviousData,
@@ -213,7 +213,7 @@ export function useCookActs(id: string) {
         }
         case "hands": {
           const body = { do: act.what, volume: act.volume ?? null };
-          return unwrap(client.POST("/api/cooks/{cook_id}/hands", { params, body }));
+          return unwrap(client.POST("/api/cooks/{cook_id}/simulate", { params, body }));
         }
         case "connect":
           return unwrap(
@@ -294,7 +294,7 @@ export function useWorth(id: string, stopped: boolean) {
     queryKey: ["cooks", "worth", id],
     queryFn: ({ signal }) =>
       unwrap(
-        client.GET("/api/cooks/{cook_id}/worth", { params: { path: { cook_id: id } }, signal }),
+        client.GET("/api/cooks/{cook_id}/credit", { params: { path: { cook_id: id } }, signal }),
       ),
     enabled: stopped,
     retry: false,

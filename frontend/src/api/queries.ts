@@ -199,7 +199,7 @@ export function useReadyBy(wish: PlanIn | null, minutes: number | null) {
 export function useAround(wish: PlanIn | null, marinade: Marinade | null, brined: boolean) {
   return useAsked(["around", wish, marinade, brined], wish !== null, () => {
     const body = { wish: wish as PlanIn, marinade, brined };
-    return unwrap(client.POST("/api/plan/around", { body }));
+    return unwrap(client.POST("/api/plan/prep", { body }));
   });
 }
 
@@ -220,7 +220,7 @@ export function useOpened(
   return useAsked(["opened", wish, holdMin, seen, probe], ready, () => {
     const found = seen ? { seen } : { probe };
     const body = { wish: wish as PlanIn, hold_min: holdMin, ...found, open_min: 5 };
-    return unwrap(client.POST("/api/plan/opened", { body }));
+    return unwrap(client.POST("/api/plan/not-done", { body }));
   });
 }
 
@@ -230,7 +230,7 @@ export function useStopped(wish: PlanIn | null, at: string, since: string) {
   const ready = wish !== null && typeof atMin === "number" && typeof sinceMin === "number";
   return useAsked(["stopped", wish, atMin, sinceMin], ready, () => {
     const body = { wish: wish as PlanIn, at_min: atMin ?? 0, since_min: sinceMin ?? 0 };
-    return unwrap(client.POST("/api/plan/stopped", { body }));
+    return unwrap(client.POST("/api/plan/interrupted", { body }));
   });
 }
 
@@ -263,7 +263,7 @@ export function useSauce(pot: string, volume: string, leftRatio: number, body: B
 export function useOtherWay(wish: PlanIn | null, method: OtherMethod | null) {
   return useAsked(["other way", wish, method], wish !== null && method !== null, () => {
     const body = { wish: wish as PlanIn, method: method ?? "oven_lid" };
-    return unwrap(client.POST("/api/plan/other-way", { body }));
+    return unwrap(client.POST("/api/plan/other-methods", { body }));
   });
 }
 

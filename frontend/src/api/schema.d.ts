@@ -180,7 +180,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/plan/opened": {
+    "/api/plan/not-done": {
         parameters: {
             query?: never;
             header?: never;
@@ -200,7 +200,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/plan/stopped": {
+    "/api/plan/interrupted": {
         parameters: {
             query?: never;
             header?: never;
@@ -260,7 +260,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/plan/around": {
+    "/api/plan/prep": {
         parameters: {
             query?: never;
             header?: never;
@@ -912,7 +912,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/plan/other-way": {
+    "/api/plan/other-methods": {
         parameters: {
             query?: never;
             header?: never;
@@ -932,7 +932,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/day": {
+    "/api/schedule": {
         parameters: {
             query?: never;
             header?: never;
@@ -952,7 +952,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/day/ways-out": {
+    "/api/schedule/fixes": {
         parameters: {
             query?: never;
             header?: never;
@@ -972,7 +972,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/day/calendar": {
+    "/api/schedule/calendar": {
         parameters: {
             query?: never;
             header?: never;
@@ -992,7 +992,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/day/calendar/read": {
+    "/api/schedule/calendar/read": {
         parameters: {
             query?: never;
             header?: never;
@@ -1012,7 +1012,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/days": {
+    "/api/schedules": {
         parameters: {
             query?: never;
             header?: never;
@@ -1036,7 +1036,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/days/{day_id}": {
+    "/api/schedules/{day_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1064,7 +1064,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/days/{day_id}/restore": {
+    "/api/schedules/{day_id}/restore": {
         parameters: {
             query?: never;
             header?: never;
@@ -1108,7 +1108,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/cooks/beside": {
+    "/api/cooks/active": {
         parameters: {
             query?: never;
             header?: never;
@@ -1338,7 +1338,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/cooks/{cook_id}/hands": {
+    "/api/cooks/{cook_id}/simulate": {
         parameters: {
             query?: never;
             header?: never;
@@ -1398,7 +1398,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/cooks/{cook_id}/worth": {
+    "/api/cooks/{cook_id}/credit": {
         parameters: {
             query?: never;
             header?: never;
@@ -1669,7 +1669,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "no_pressure" | "stopped_hot" | "stopped_early" | "not_sealed" | "no_vessel" | "full_vent" | "resting" | "look_now";
+            kind: "no_pressure" | "stopped_hot" | "stopped_early" | "not_sealed" | "no_vessel" | "full_vent" | "resting" | "look_now" | "raw_out" | "raw_too_long" | "leftovers_out" | "leftovers_too_long";
             /** Title */
             title: string;
             /** Do */

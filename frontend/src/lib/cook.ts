@@ -39,6 +39,14 @@ export function potTells(cook: CookOut, step: CookStep): boolean {
   return cook.pot !== null && step.waits !== null;
 }
 
+/** Time that the cook time counts on is left: "done" is not the thing to press now. */
+export function stillCounts(cook: CookOut, step: CookStep): boolean {
+  return cook.timers.some(
+    (timer) =>
+      timer.step_id === step.step_id && timer.timer_id.startsWith("step-") && timer.left_s > 30,
+  );
+}
+
 /** What a connected pot is asked to do at a step, and who has to stand there. */
 export const POT_AT: Partial<Record<CookStep["kind"], { does: PotCommand[]; words: string }>> = {
   set: { does: ["set", "start"], words: "I am at the cooker: set it and start" },

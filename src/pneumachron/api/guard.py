@@ -43,7 +43,7 @@ MAX_RECIPE_BYTES = 3 * MAX_BYTES
 MAX_LOG_BYTES = 5_000_000
 RECIPES_PATH = "/api/recipes"
 PHOTOS_PATH = re.compile(r"/api/cooks/[A-Za-z0-9_-]+/photos")
-DAY_PATH = "/api/day"
+DAY_PATH = "/api/schedule"
 MAX_DAY_BYTES = 2 * 1024 * 1024
 """Eight dishes, each with its recipe."""
 LOG_PATH = "/api/cooks/import"

@@ -42,10 +42,10 @@ QUESTIONS: dict[str, Question] = {
     "what-if": Question(PlanIn, plans.what_if, WhatIfOut),
     "ready-by": Question(ReadyByIn, plans.ready_by, ReadyByOut),
     "minutes": Question(MinutesIn, plans.judge_minutes, AnswerOut),
-    "opened": Question(OpenedIn, ask.opened, OpenedOut),
-    "stopped": Question(StoppedIn, ask.stopped, StoppedOut),
+    "not-done": Question(OpenedIn, ask.opened, OpenedOut),
+    "interrupted": Question(StoppedIn, ask.stopped, StoppedOut),
     "other-pressure": Question(OtherPressureIn, ask.other_pressure, OtherPressureOut),
     "batches": Question(PlanIn, ask.batches, BatchesOut),
-    "around": Question(AroundIn, ask.around, AroundOut),
+    "prep": Question(AroundIn, ask.around, AroundOut),
     "sauce": Question(SauceIn, ask.sauce, SauceOut),
 }

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { type DayOut, ProblemError } from "@/api/client";
-import { useDay } from "@/api/day";
 import { useHousehold, usePots } from "@/api/queries";
+import { useDay } from "@/api/schedule";
 import { LaneChart } from "@/drawing/LaneChart";
 import { Cards } from "@/features/day/Cards";
 import { Dishes } from "@/features/day/Dishes";

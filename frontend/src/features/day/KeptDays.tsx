@@ -1,6 +1,6 @@
 import { useId, useState } from "react";
 import { type DayIn, isStale, troubleOf } from "@/api/client";
-import { useDays, useDeleteDay, useKeepDay, useOpenDay } from "@/api/day";
+import { useDays, useDeleteDay, useKeepDay, useOpenDay } from "@/api/schedule";
 import { type DayDraft, emptyDay, openedDay } from "@/lib/day";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";

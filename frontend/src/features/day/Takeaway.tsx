@@ -1,6 +1,6 @@
 import { useId, useState } from "react";
 import { type DayIn, troubleOf } from "@/api/client";
-import { useCalendar, useReadCalendar } from "@/api/day";
+import { useCalendar, useReadCalendar } from "@/api/schedule";
 import { Button } from "@/ui/Button";
 
 interface Props {

@@ -1,5 +1,5 @@
 import type { DayIn, DayOut, WayOut } from "@/api/client";
-import { useWaysOut } from "@/api/day";
+import { useWaysOut } from "@/api/schedule";
 import type { DayDraft } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
 import { Button } from "@/ui/Button";

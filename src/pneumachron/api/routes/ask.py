@@ -30,7 +30,7 @@ router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["questions"], dep
 _ASKED = INVALID | MISSING | CHANGING
 
 
-@router.post("/plan/opened", response_model=OpenedOut, responses=_ASKED)
+@router.post("/plan/not-done", response_model=OpenedOut, responses=_ASKED)
 def opened(asked: OpenedIn, db: Db) -> dict[str, Any]:
     """Opened after a hold: done, put back for so long, or too soft."""
     return planning.opened_here(
@@ -43,7 +43,7 @@ def opened(asked: OpenedIn, db: Db) -> dict[str, Any]:
     )
 
 
-@router.post("/plan/stopped", response_model=StoppedOut, responses=_ASKED)
+@router.post("/plan/interrupted", response_model=StoppedOut, responses=_ASKED)
 def stopped(asked: StoppedIn, db: Db) -> dict[str, Any]:
     """A run that stopped: what it was worth, whether it is safe, how to go on."""
     return planning.stopped_here(db, asked.wish.to_inputs(), asked.at_min, asked.since_min)
@@ -61,7 +61,7 @@ def batches(wish: PlanIn, db: Db) -> BatchesOut:
     return BatchesOut.model_validate({"runs": planning.batches_here(db, wish.to_inputs())})
 
 
-@router.post("/plan/around", response_model=AroundOut, responses=_ASKED)
+@router.post("/plan/prep", response_model=AroundOut, responses=_ASKED)
 def around(asked: AroundIn, db: Db) -> dict[str, Any]:
     """Season, sear, finish, rest, carve and keep."""
     return planning.around_here(

@@ -89,7 +89,7 @@ def begin_cook(asked: BeginIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     )
 
 
-@router.get("/cooks/beside", response_model=TurnsOut)
+@router.get("/cooks/active", response_model=TurnsOut)
 def cooks_beside(db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """All cooks that run; what needs hands comes first."""
     return {"turns": cooks.beside(db, kitchen)}
@@ -205,7 +205,7 @@ def connect_pot(cook_id: CookId, asked: ConnectIn, db: Db, kitchen: Kitchen) -> 
     return cooks.connect(db, kitchen, cook_id, on=asked.on)
 
 
-@router.post("/cooks/{cook_id}/hands", response_model=CookOut, responses=_ASKED)
+@router.post("/cooks/{cook_id}/simulate", response_model=CookOut, responses=_ASKED)
 def play_hands(cook_id: CookId, asked: HandsIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """What a person does with the simulated pot: lid, stirring, pouring."""
     return cooks.handle(db, kitchen, cook_id, asked.do, asked.volume)
@@ -223,7 +223,7 @@ def judge_cook(cook_id: CookId, asked: JudgeIn, db: Db, kitchen: Kitchen) -> dic
     return cooks.judge(db, kitchen, cook_id, seen=asked.seen, probe=asked.probe)
 
 
-@router.get("/cooks/{cook_id}/worth", response_model=StoppedOut, responses=_ASKED)
+@router.get("/cooks/{cook_id}/credit", response_model=StoppedOut, responses=_ASKED)
 def worth_of_minutes(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """What the minutes of a run that stopped were worth."""
     return cooks.worth(db, kitchen, cook_id)

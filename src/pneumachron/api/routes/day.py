@@ -36,32 +36,32 @@ _ASKED = INVALID | MISSING | CHANGING
 DayId = Annotated[str, Path(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
 
 
-@router.post("/day", response_model=DayOut, responses=_ASKED, dependencies=[TURN])
+@router.post("/schedule", response_model=DayOut, responses=_ASKED, dependencies=[TURN])
 def count_back(asked: DayIn, db: Db) -> dict[str, Any]:
     """Count dishes back from the table: when each stretch of work begins, what clashes."""
     return day.day_here(db, asked.to_inputs())
 
 
-@router.post("/day/ways-out", responses=_ASKED, dependencies=[TURN])
+@router.post("/schedule/fixes", responses=_ASKED, dependencies=[TURN])
 def ways_out(asked: DayIn, db: Db, go_on: Effort) -> WaysOutOut:
     """Which change of one dish leaves less clash or less delay, as far as there is time to look."""
     found = day.ways_out_here(db, asked.to_inputs(), go_on)
     return WaysOutOut.model_validate({"ways": list(found.ways), "complete": found.complete})
 
 
-@router.post("/day/calendar", responses=_ASKED, dependencies=[TURN])
+@router.post("/schedule/calendar", responses=_ASKED, dependencies=[TURN])
 def day_calendar(asked: DayIn, db: Db) -> CalendarOut:
     """The day as iCalendar, with alarms where hands are needed."""
     return CalendarOut(text=day.calendar_here(db, asked.to_inputs()).decode("utf-8"))
 
 
-@router.post("/day/calendar/read", responses=_ASKED, dependencies=[TURN])
+@router.post("/schedule/calendar/read", responses=_ASKED, dependencies=[TURN])
 def read_calendar(asked: CalendarIn, db: Db) -> MovedOut:
     """What was moved in our own calendar file, as pins of the day."""
     return MovedOut.of(day.moved_in_calendar(db, asked.day.to_inputs(), asked.text))
 
 
-@router.get("/days", responses=INVALID)
+@router.get("/schedules", responses=INVALID)
 def list_days(
     db: Db,
     search: Annotated[str, Query(max_length=120)] = "",
@@ -73,31 +73,33 @@ def list_days(
     return DaysOut(days=[DayLine.of(stored) for stored in found], total=total)
 
 
-@router.post("/days", status_code=status.HTTP_201_CREATED, responses=_ASKED)
+@router.post("/schedules", status_code=status.HTTP_201_CREATED, responses=_ASKED)
 def keep_day(asked: KeepDayIn, db: WriteDb) -> StoredDayOut:
     """Keep a day."""
     return StoredDayOut.of(day.keep_day(db, asked.name, asked.to_document()))
 
 
-@router.get("/days/{day_id}", responses=INVALID | MISSING)
+@router.get("/schedules/{day_id}", responses=INVALID | MISSING)
 def get_day(day_id: DayId, db: Db) -> StoredDayOut:
     """A day as it was kept."""
     return StoredDayOut.of(day.get_day(db, day_id))
 
 
-@router.put("/days/{day_id}", responses=_ASKED | STALE)
+@router.put("/schedules/{day_id}", responses=_ASKED | STALE)
 def replace_day(day_id: DayId, asked: KeepDayIn, db: WriteDb, seen: Seen = None) -> StoredDayOut:
     """Keep a day in place of one."""
     return StoredDayOut.of(day.keep_day(db, asked.name, asked.to_document(), day_id, seen))
 
 
-@router.delete("/days/{day_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
+@router.delete("/schedules/{day_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
 def delete_day(day_id: DayId, db: WriteDb) -> None:
     """Take a day off the shelf; it can be put back."""
     day.set_day_deleted(db, day_id, deleted=True)
 
 
-@router.post("/days/{day_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
+@router.post(
+    "/schedules/{day_id}/restore", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED
+)
 def restore_day(day_id: DayId, db: WriteDb) -> None:
     """Put a deleted day back."""
     day.set_day_deleted(db, day_id, deleted=False)

@@ -109,7 +109,9 @@ def restore_recipe(recipe_id: RecipeId, db: WriteDb) -> None:
     recipes.set_recipe_deleted(db, recipe_id, deleted=False)
 
 
-@router.post("/plan/other-way", response_model=OtherWayOut, responses=_ASKED, dependencies=[TURN])
+@router.post(
+    "/plan/other-methods", response_model=OtherWayOut, responses=_ASKED, dependencies=[TURN]
+)
 def other_way(asked: OtherWayIn, db: Db) -> dict[str, Any]:
     """A pressure plan as an oven braise or in a slow cooker."""
     return planning.other_way_here(db, asked.wish.to_inputs(), asked.method)

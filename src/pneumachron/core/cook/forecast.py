@@ -11,10 +11,11 @@ from pneumachron.core.errors import Param
 from pneumachron.core.live.pot import LiveState
 from pneumachron.core.message import Message
 from pneumachron.core.procedure.steps import CALM_S, LOOK_TIMER, Step, StepKind
+from pneumachron.core.safety import ZONE_LIMIT
 
 AlarmKind: TypeAlias = Literal[
     "no_pressure", "stopped_hot", "stopped_early", "not_sealed", "no_vessel", "full_vent",
-    "resting", "look_now",
+    "resting", "look_now", "raw_out", "raw_too_long", "leftovers_out", "leftovers_too_long",
 ]  # fmt: skip
 AT_REST: frozenset[StepKind] = frozenset({"skim", "sauce", "extra"})
 """Done while the meat rests."""
@@ -148,6 +149,7 @@ def alarms(plan: CookPlan, sheet: Sheet, now_s: float) -> tuple[Alarm, ...]:
     if step is None or sheet.ended_s is not None:
         return ()
     found = [_of_state(sheet)] if sheet.pot is not None else []
+    found.append(_out(sheet, now_s))
     marks = sheet.marks[-1]
     if step.kind == "hold":
         found.append(_early(sheet, marks))
@@ -160,6 +162,30 @@ def alarms(plan: CookPlan, sheet: Sheet, now_s: float) -> tuple[Alarm, ...]:
     if step.kind == "finish":
         found.append(_look(sheet, step, now_s))
     return tuple(alarm for alarm in found if alarm is not None)
+
+
+WARN_SHARE = 0.75
+"""Of the two hours between 4 and 60 °C, when a word is still in time. Judgement."""
+
+
+def _out(sheet: Sheet, now_s: float) -> Alarm | None:
+    """The clock of the danger zone: for raw meat until it is hot, for what is left once served."""
+    if not any(step.kind == "come_up" and step.step_id in sheet.done_s for step in sheet.steps):
+        return _since("raw", sheet.began_s, now_s)
+    carved_s, kept = sheet.done_s.get("carve"), "keep" in sheet.done_s
+    return None if kept else _since("leftovers", carved_s, now_s)
+
+
+def _since(what: Literal["raw", "leftovers"], since_s: float | None, now_s: float) -> Alarm | None:
+    out_s = 0.0 if since_s is None else now_s - since_s
+    if out_s < WARN_SHARE * ZONE_LIMIT.value:
+        return None
+    over = out_s >= ZONE_LIMIT.value
+    kinds: dict[str, tuple[AlarmKind, AlarmKind]] = {
+        "raw": ("raw_out", "raw_too_long"),
+        "leftovers": ("leftovers_out", "leftovers_too_long"),
+    }
+    return Alarm(kinds[what][over], {"out_min": round(out_s / 60.0)})
 
 
 _STATES: dict[LiveState, AlarmKind] = {

@@ -5,7 +5,7 @@ import { client, type DayIn, type KeepDay, SAID_BELOW, unwrap } from "@/api/clie
 export function useDay(asked: DayIn | null) {
   return useQuery({
     queryKey: ["day", asked],
-    queryFn: ({ signal }) => unwrap(client.POST("/api/day", { body: asked as DayIn, signal })),
+    queryFn: ({ signal }) => unwrap(client.POST("/api/schedule", { body: asked as DayIn, signal })),
     enabled: asked !== null,
     placeholderData: keepPreviousData,
     gcTime: 60_000,
@@ -17,7 +17,7 @@ export function useWaysOut(asked: DayIn | null) {
   return useQuery({
     queryKey: ["ways out", asked],
     queryFn: ({ signal }) =>
-      unwrap(client.POST("/api/day/ways-out", { body: asked as DayIn, signal })),
+      unwrap(client.POST("/api/schedule/fixes", { body: asked as DayIn, signal })),
     enabled: asked !== null,
     gcTime: 60_000,
   });
@@ -26,7 +26,7 @@ export function useWaysOut(asked: DayIn | null) {
 export function useCalendar() {
   return useMutation({
     meta: SAID_BELOW,
-    mutationFn: (body: DayIn) => unwrap(client.POST("/api/day/calendar", { body })),
+    mutationFn: (body: DayIn) => unwrap(client.POST("/api/schedule/calendar", { body })),
   });
 }
 
@@ -34,7 +34,7 @@ export function useCalendar() {
 export function useReadCalendar() {
   return useMutation({
     mutationFn: (body: { day: DayIn; text: string }) =>
-      unwrap(client.POST("/api/day/calendar/read", { body })),
+      unwrap(client.POST("/api/schedule/calendar/read", { body })),
   });
 }
 
@@ -42,7 +42,7 @@ export function useDays() {
   return useQuery({
     queryKey: ["days"],
     queryFn: ({ signal }) =>
-      unwrap(client.GET("/api/days", { params: { query: { limit: 200 } }, signal })),
+      unwrap(client.GET("/api/schedules", { params: { query: { limit: 200 } }, signal })),
   });
 }
 
@@ -57,9 +57,9 @@ export function useKeepDay() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: async ({ id, seen, body }: DayToKeep) => {
-      if (id === null) return unwrap(client.POST("/api/days", { body }));
+      if (id === null) return unwrap(client.POST("/api/schedules", { body }));
       const params = { path: { day_id: id }, query: { seen } };
-      return unwrap(client.PUT("/api/days/{day_id}", { params, body }));
+      return unwrap(client.PUT("/api/schedules/{day_id}", { params, body }));
     },
     onSuccess: () => queries.invalidateQueries({ queryKey: ["days"] }),
   });
@@ -69,7 +69,7 @@ export function useOpenDay() {
   return useMutation({
     meta: SAID_BELOW,
     mutationFn: (id: string) =>
-      unwrap(client.GET("/api/days/{day_id}", { params: { path: { day_id: id } } })),
+      unwrap(client.GET("/api/schedules/{day_id}", { params: { path: { day_id: id } } })),
   });
 }
 
@@ -79,8 +79,8 @@ export function useDeleteDay() {
     mutationFn: ({ id, restore }: { id: string; restore: boolean }) => {
       const params = { path: { day_id: id } };
       return restore
-        ? unwrap(client.POST("/api/days/{day_id}/restore", { params }))
-        : unwrap(client.DELETE("/api/days/{day_id}", { params }));
+        ? unwrap(client.POST("/api/schedules/{day_id}/restore", { params }))
+        : unwrap(client.DELETE("/api/schedules/{day_id}", { params }));
     },
     onSuccess: () => queries.invalidateQueries({ queryKey: ["days"] }),
   });
