@@ -39,12 +39,14 @@ export function potTells(cook: CookOut, step: CookStep): boolean {
   return cook.pot !== null && step.waits !== null;
 }
 
-/** Time that the cook time counts on is left: "done" is not the thing to press now. */
-export function stillCounts(cook: CookOut, step: CookStep): boolean {
-  return cook.timers.some(
+/** Whether "done" is the thing to press: not while the pot tells, or while time that the cook time
+ * counts on is left. */
+export function toPressNow(cook: CookOut, step: CookStep): boolean {
+  const counting = cook.timers.some(
     (timer) =>
       timer.step_id === step.step_id && timer.timer_id.startsWith("step-") && timer.left_s > 30,
   );
+  return !counting && !potTells(cook, step);
 }
 
 /** What a connected pot is asked to do at a step, and who has to stand there. */

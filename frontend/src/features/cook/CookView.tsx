@@ -14,7 +14,7 @@ import { useAwake } from "@/features/cook/useAwake";
 import { useCountdown } from "@/features/cook/useCountdown";
 import { useNextKey } from "@/features/cook/useNextKey";
 import { clockTime } from "@/lib/clock";
-import { potTells, stepOf, stillCounts, WAIT_WORDS } from "@/lib/cook";
+import { potTells, stepOf, toPressNow, WAIT_WORDS } from "@/lib/cook";
 import { spokenTime } from "@/lib/format";
 import { RecipeAside } from "@/parts/RecipeAside";
 import { Button } from "@/ui/Button";
@@ -137,7 +137,7 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
         {!over && step && step.kind !== "write_down" && (
           <div className="flex flex-wrap items-center gap-3">
             <Button
-              strong={!potTells(cook, step) && !stillCounts(cook, step)}
+              strong={toPressNow(cook, step)}
               className="min-h-[4rem] grow px-6 text-left text-[1.375rem] sm:grow-0"
               onClick={() => done()}
             >
