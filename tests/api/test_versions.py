@@ -24,7 +24,9 @@ RECIPE = {
 HOUSEHOLD = {"name": "Here", "altitude": "1150 m", "start": "4 °C", "units": "metric"}
 
 
-@pytest.mark.parametrize(("path", "body"), [("plans", PLAN), ("days", DAY), ("recipes", RECIPE)])
+@pytest.mark.parametrize(
+    ("path", "body"), [("plans", PLAN), ("schedules", DAY), ("recipes", RECIPE)]
+)
 def test_a_stale_change_is_refused_and_changes_nothing(
     client: TestClient, path: str, body: dict[str, Any]
 ) -> None:

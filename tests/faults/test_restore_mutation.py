@@ -80,7 +80,7 @@ def everything_opens(client: TestClient, what: str) -> None:
 
     for path in ("/api/household", "/api/people", "/api/lessons", "/api/cooks/active", "/api/pots"):
         opened(path)
-    for name, kind in (("plans", "plans"), ("recipes", "recipes"), ("days", "days")):
+    for name, kind in (("plans", "plans"), ("recipes", "recipes"), ("schedules", "days")):
         for item in opened(f"/api/{name}")[kind]:
             opened(f"/api/{name}/{item['id']}")
     for item in opened("/api/cooks", limit="50")["cooks"]:

@@ -99,7 +99,7 @@ function Moved({ to }: { to: string }) {
 
 function Views() {
   return (
-    <Suspense fallback={<p className="p-6 text-pencil">Loading the page …</p>}>
+    <Suspense fallback={<h1 className="p-6 font-normal text-pencil">Loading the page …</h1>}>
       <Switch>
         <Route path="/plan" component={BenchView} />
         <Route path="/plan/saved" component={PlansView} />
