@@ -93,9 +93,9 @@ def test_every_view_tells_the_same_cook(page: Page, dinner: str) -> None:
     page.goto(f"/plan?{DINNERS[dinner]}")
     page.get_by_role("button", name="Start cooking").click()
     page.wait_for_url("**/cook?cook=*")
-    title = page.get_by_test_id("step")
+    step = page.get_by_test_id("step")
     for number, (words, _) in enumerate(plan):
-        expect(title).to_have_text(words)
+        expect(step).to_have_text(words)
         done(page, plan[number + 1][0] if number + 1 < len(plan) else "How was it?")
 
 

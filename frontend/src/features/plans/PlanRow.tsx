@@ -51,8 +51,9 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
       </div>
       <p className="col-start-2 sm:col-start-auto sm:text-right">
         <span className="font-bold font-dial text-[1.25rem]">{cookTime(plan.hold_min)}</span>{" "}
-        <span className="text-[0.875rem] text-pencil">
-          cook time · {spokenTime(plan.lid_on_to_open_s / 60)} total time
+        <span className="text-[0.875rem] text-pencil">cook time</span>
+        <span className="block text-[0.875rem] text-pencil">
+          {spokenTime(plan.lid_on_to_open_s / 60)} total time
         </span>
       </p>
       <div className="col-start-2 flex flex-wrap gap-2 pt-1 sm:col-start-auto sm:pt-0">

@@ -23,7 +23,7 @@ export function PlansView() {
     people.data?.people.find((item) => item.id === person)?.name;
   const cutOf = (id: string) => catalogue.data?.cuts.find((cut) => cut.id === id);
   return (
-    <div className="mx-auto max-w-4xl px-4 py-5">
+    <div className="mx-auto max-w-6xl px-4 py-5">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <h1 className="font-bold text-[1.5rem]">Saved plans</h1>
         <div>
