@@ -563,3 +563,14 @@ def test_own_minutes_reach_the_cook_and_the_log(client: TestClient) -> None:
     client.post(f"/api/cooks/{begun['id']}/events", json={"key": "over", "kind": "ended"})
     (line,) = client.get("/api/cooks").json()["cooks"]
     assert line["hold_min"] == 41
+
+
+def test_what_would_not_cool_in_time_is_not_begun_ahead(client: TestClient) -> None:
+    # published: 57 to 21 °C within 2 h (FDA Food Code 3-501.14); 12 cm of meat take longer in ice
+    thick = {"cut": "shoulder_boneless", "count": 1, "mass": "3 kg", "thickness": "12 cm"}
+    thin = {"cut": "brisket_flat", "count": 1, "mass": "0.7 kg", "thickness": "4.5 cm"}
+    for piece, status in ((thick, 422), (thin, 201)):
+        body = {"name": "Ahead", "plan": {"pieces": [piece], "pot": "bass"}, "ahead": "day_before"}
+        reply = client.post("/api/cooks", json=body)
+        assert reply.status_code == status, reply.text
+    assert len(client.get("/api/cooks/active").json()["turns"]) == 1

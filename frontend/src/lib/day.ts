@@ -264,13 +264,13 @@ export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done"
     done[`${dishId}:${kind}`] = before ?? moment;
     ended[`${dishId}:${kind}`] = moment;
   }
-  tellExtras(dishId, cook, done, ended);
-  tellAhead(dishId, cook, done, ended);
+  tellBlocks(dishId, cook, done, ended);
   return { done, ended };
 }
 
-/** Later batches, and what is made ahead: which block of the day a step ends. */
+/** Which block of the day a step ends: a recipe's own work, later batches, what is made ahead. */
 function blockEndedBy(step: CookOut["steps"][number]): string | null {
+  if (step.kind === "extra") return step.step_id;
   if (step.kind === "batch") return `run${Number(step.step_id.slice("batch".length)) - 1}`;
   const ends: Partial<Record<typeof step.kind, string>> = {
     cool: "cool",
@@ -281,7 +281,7 @@ function blockEndedBy(step: CookOut["steps"][number]): string | null {
   return ends[step.kind] ?? null;
 }
 
-function tellAhead(
+function tellBlocks(
   dishId: string,
   cook: CookOut,
   done: Record<string, string>,
@@ -291,23 +291,7 @@ function tellAhead(
     const block = blockEndedBy(step);
     if (!block || !step.done_at) continue;
     const begun = Date.parse(step.done_at) - 1000 * step.likely_s;
-    done[`${dishId}:${block}`] = new Date(begun).toISOString();
+    done[`${dishId}:${block}`] = new Date(Math.max(begun, Date.parse(cook.began_at))).toISOString();
     ended[`${dishId}:${block}`] = step.done_at;
-  }
-}
-
-/** A recipe's own work: it has the same name there and here. */
-function tellExtras(
-  dishId: string,
-  cook: CookOut,
-  done: Record<string, string>,
-  ended: Record<string, string>,
-): void {
-  for (const step of cook.steps) {
-    if (step.kind !== "extra" || !step.done_at) continue;
-    const begun = Date.parse(step.done_at) - 1000 * step.likely_s;
-    const id = `${dishId}:${step.step_id}`;
-    done[id] = new Date(Math.max(begun, Date.parse(cook.began_at))).toISOString();
-    ended[id] = step.done_at;
   }
 }

@@ -125,6 +125,9 @@ def begin(
     """
     content = _content(session, here.clock.now(), name, person_id, inputs)
     came_with = came_with or CameWith()
+    # as in the schedule: what would not cool in time is not made ahead
+    if came_with.brought.ahead != "today" and not (content.numbers or {}).get("ice_bath_s"):
+        raise WishError("cools_too_slowly", "ahead")
     content = replace(
         content, connected=connected, recipe=came_with.recipe, brought=asdict(came_with.brought)
     )

@@ -249,7 +249,7 @@ def _undone(sheet: Sheet, event: Event) -> Sheet:
     timers = sheet.timers
     if undone.kind == "come_up":
         timers = tuple(item for item in timers if item.timer_id != f"pressure-{undone.round}")
-    # what was counted after it is counted anew when it is done again
+    # the timer of the step after it starts again once this one is done
     counted = sheet.at_pot
     if counted is not None and counted.counted:
         timers = tuple(item for item in timers if item.step_id != counted.step_id)
