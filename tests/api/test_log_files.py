@@ -144,8 +144,8 @@ def test_everything_that_was_typed_comes_back(
     first = client.get(f"/api/cooks/{kept['id']}").json()
     assert back["plan"]["kinds"] == first["plan"]["kinds"]
     assert [item["name"] for item in back["plan"]["kinds"]] == [
-        "Baby back ribs, membrane on, 2.9 cm (1⅛ in)",
-        "Baby back ribs, membrane off, 3 cm (1⅛ in)",
+        "Baby back ribs, membrane on, 2.9\u00a0cm",
+        "Baby back ribs, membrane off, 3\u00a0cm",
     ]
     assert back["plan"]["texture"] == "very"
     assert back["plan"]["hold_min"] == first["plan"]["hold_min"]

@@ -82,9 +82,9 @@ def test_stored_numbers_stay_until_asked_anew(client: TestClient) -> None:
     assert client.get(path).json()["results"] == saved["results"]
     fresh = client.post(f"{path}/recompute").json()
     changed = {item["what"]: item for item in fresh["differences"]}
-    assert changed["cook time"]["stored"] == f"{saved['results']['setting']['hold_min']} min"
-    assert changed["cook time"]["fresh"] == f"{fresh['results']['setting']['hold_min']} min"
-    assert changed["altitude"]["fresh"] == "1150 m"
+    assert changed["Cook time"]["stored"] == f"{saved['results']['setting']['hold_min']}\u00a0min"
+    assert changed["Cook time"]["fresh"] == f"{fresh['results']['setting']['hold_min']}\u00a0min"
+    assert changed["Altitude"]["fresh"] == "1,150\u00a0m"
     assert client.get(path).json()["results"] == saved["results"]  # asking saves nothing
 
 

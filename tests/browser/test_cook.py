@@ -290,7 +290,7 @@ def test_the_log_finds_compares_and_forgets(page: Page) -> None:
     page.get_by_role("link", name="Compare the two").click()
     expect(page.get_by_test_id("laid")).to_have_count(2)
     expect(page.get_by_role("list", name="differences")).to_contain_text(
-        "came out: very tender, then "
+        "Came out: fork-tender, then "
     )
     axe_clean(page)
     page.get_by_role("link", name="All log entries").click()
@@ -308,9 +308,9 @@ def test_kinds_of_one_pot_over_each_other(page: Page) -> None:
     expect(kinds.get_by_test_id("softening")).to_have_count(2)
     expect(kinds).to_contain_text("1 × Baby back ribs, membrane off")
     # common practice: a membrane left on costs a step of the ladder; so the basses found it
-    expect(kinds).to_contain_text("membrane off: by the numbers one step firmer")
+    expect(kinds).to_contain_text("membrane on: by the numbers one step firmer")
     expect(page.get_by_role("region", name="Pieces compared")).to_contain_text(
-        "Baby back ribs, membrane off against Baby back ribs, membrane on: one step softer"
+        "Baby back ribs, membrane off, beside Baby back ribs, membrane on: one step softer"
     )
     axe_clean(page)
 

@@ -9,12 +9,13 @@ from scipy.integrate import solve_ivp
 
 from pneumachron.core.alternatives import answer_for_minutes, rungs_for_minutes
 from pneumachron.core.cook.along import kind_names, pieces_along, pieces_as_set, said_of
-from pneumachron.core.cook.compare import Cooked, differences, to_pressure_s
+from pneumachron.core.cook.compare import CameOut, Cooked, differences, to_pressure_s
 from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.cook.pieces import mean_model_step
 from pneumachron.core.cook.sheet import Event, fold
 from pneumachron.core.errors import ShapeError
 from pneumachron.core.load import Load
+from pneumachron.core.message import Message
 from pneumachron.core.plan import make_plan
 from pneumachron.core.wish import Wish, set_up
 from tests.core.kitchen import load, wish
@@ -66,10 +67,11 @@ def test_a_membrane_costs_a_rung_and_no_heat() -> None:
     off, on = pieces_along(set_up(TWO_WAYS), *HISTORY)
     assert off.texture_step[-1] - on.texture_step[-1] == pytest.approx(1.0)
     assert np.array_equal(off.core_c, on.core_c)
-    (said,) = said_of((off, on))
-    assert said == (
-        "Baby back ribs, membrane on against Baby back ribs, membrane off: "
-        "by the numbers one step firmer; its middle is at 90 °C at the same time."
+    (against,) = said_of((off, on))
+    assert (against.firm.params["membrane"], against.soft.params["membrane"]) == ("on", "off")
+    assert against.said == (
+        Message("log-firmer", {"steps": 1.0}),
+        Message("log-warm_together", {"warm_c": 90.0}),
     )
 
 
@@ -77,15 +79,13 @@ def test_thin_is_ahead_of_thick() -> None:
     """Common practice: of unlike pieces the thin one is done first."""
     thick, thin = load("brisket_flat", 0.7, 0.06), load("brisket_flat", 0.4, 0.035)
     setup = set_up(wish(Load(thick.pieces + thin.pieces)))
-    assert kind_names(setup.wish.load) == (
-        "Brisket flat, 6 cm (2⅜ in)",
-        "Brisket flat, 3.5 cm (1⅜ in)",
-    )
+    names = kind_names(setup.wish.load)
+    assert [name.params["thickness_m"] for name in names] == pytest.approx([0.06, 0.035])
     traces = pieces_along(setup, *HISTORY)
     assert np.all(traces[1].core_c[40:200] > traces[0].core_c[40:200])
-    (said,) = said_of(traces)
-    assert said.startswith("Brisket flat, 6 cm (2⅜ in) against Brisket flat, 3.5 cm")
-    assert "steps firmer" in said
+    (against,) = said_of(traces)
+    assert against.firm.params["thickness_m"] == pytest.approx(0.06)
+    assert [line.code for line in against.said] == ["log-firmer", "log-warm_later"]
     assert said_of(traces[:1]) == ()
 
 
@@ -121,19 +121,22 @@ def test_alike_cooks_have_no_differences() -> None:
     assert differences(one, one) == ()
 
 
-def test_differences_are_told_in_both_systems() -> None:
+def test_what_differs_and_what_is_left_out() -> None:
     first = wish(load("brisket_flat", 1.4, 0.045, 2))
     one = replace(cooked(first), up_s=780.0, yield_ratio=0.66, set_min=85)
     second = replace(first, load=load("brisket_flat", 1.8, 0.06, 2), release="quick")
     other = replace(cooked(second), set_min=125, up_s=960.0)
-    told = {item.about: (item.first, item.then) for item in differences(one, other)}
-    assert [side.metric for side in told["set"]] == ["1:25", "2:05"]
-    # NIST Handbook 44: 1 lb = 0.453 592 37 kg, 1 in = 2.54 cm; 1.4 kg is 49.4 oz, 1.8 kg 63.5
-    assert [side.us for side in told["weight"]] == ["3 lb 1 oz", "3 lb 15 oz"]
-    assert [side.metric for side in told["thickest"]] == ["4.5 cm", "6 cm"]
-    assert [side.us for side in told["thickest"]] == ["1¾ in", "2⅜ in"]
-    assert [side.metric for side in told["to pressure"]] == ["13 min", "16 min"]
-    assert [side.metric for side in told["release"]] == ["by itself", "vented at once"]
+    told = {
+        item.about.removeprefix("differs-"): [
+            side for side in (item.first, item.then) if isinstance(side, Message)
+        ]
+        for item in differences(one, other)
+    }
+    assert [side.params for side in told["set"]] == [{"time_min": 85}, {"time_min": 125}]
+    assert [side.params["mass_kg"] for side in told["weight"]] == pytest.approx([1.4, 1.8])
+    assert [side.params["length_m"] for side in told["thickest"]] == pytest.approx([0.045, 0.06])
+    assert [side.params["time_s"] for side in told["to_pressure"]] == [780, 960]
+    assert [side.params["release"] for side in told["release"]] == ["natural", "quick"]
     # of one of them nobody knows it, so nothing is said; what is the same is not said either
     assert "yield" not in told
     assert not {"pot", "wished", "pieces", "runs"} & set(told)
@@ -146,13 +149,13 @@ def test_kinds_that_came_out_unlike_are_named() -> None:
     same = [Event(0.0, "outcome", {"pieces": [{"texture": "very"}, {"texture": "very"}]})]
     other = replace(one, sheet=fold(plan, same))
     (found,) = differences(one, other)
-    assert (
-        found.first.us
-        == "Baby back ribs, membrane off: very tender; Baby back ribs, membrane on: tender"
-    )
-    assert found.then.us == "very tender"
+    assert isinstance(found.first, CameOut)
+    assert isinstance(found.then, CameOut)
+    assert [texture for _, texture in found.first.judged] == ["very", "tender"]
+    assert [texture for _, texture in found.then.judged] == ["very", "very"]
     (unknown,) = differences(one, replace(one, sheet=fold(plan, [])))
-    assert unknown.then.metric == "not judged"
+    assert isinstance(unknown.then, CameOut)
+    assert unknown.then.judged == ()
 
 
 def test_to_pressure_off_the_ink() -> None:

@@ -3,9 +3,10 @@
 import pytest
 
 from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.cook.pieces import mean_step, piece_names, side_by_side
+from pneumachron.core.cook.pieces import Judged, mean_step, side_by_side
 from pneumachron.core.cook.sheet import Event, EventKind, fold
 from pneumachron.core.cook.turns import Turn, turn_of
+from pneumachron.core.message import Message
 from pneumachron.core.plan import make_plan
 from pneumachron.core.procedure.steps import LID_TICKS
 from tests.core.kitchen import load, wish
@@ -32,25 +33,23 @@ def test_mean_rung_over_pieces() -> None:
     assert mean_step([judged("tender"), judged("very")], [1]) == pytest.approx(2.5)
 
 
-def test_differences_in_words() -> None:
+def test_what_sets_pieces_apart() -> None:
     pieces = [
         judged("tender", group=0, number=1, mark="membrane on", juicy=4, taste=3),
         judged("very", group=0, number=2, mark="membrane off", juicy=2, taste=3),
         judged("chewy", group=0, number=3, juicy=4),
         judged(None, group=0, number=4),
     ]
-    assert piece_names(pieces, ["back ribs"])[:2] == (
-        "back ribs 1 (membrane on)",
-        "back ribs 2 (membrane off)",
+    second, third, fourth = side_by_side(pieces)
+    assert second.first == Judged(0, 1, "membrane on")
+    assert second.said == (
+        Message("apart-texture", {"way": "more", "steps": 1}),
+        Message("apart-juicy", {"way": "less", "steps": 2}),
+        Message("apart-taste", {"way": "same", "steps": 0}),
     )
-    second, third, fourth = side_by_side(pieces, ["back ribs"])
-    assert second == (
-        "back ribs 2 (membrane off) against back ribs 1 (membrane on): one step softer, "
-        "drier by 2, taste the same."
-    )
-    assert "2 steps firmer, as juicy" in third
-    assert fourth.endswith("nothing can be said.")
-    assert side_by_side(pieces[:1], ["back ribs"]) == ()
+    assert third.said[0] == Message("apart-texture", {"way": "less", "steps": 2})
+    assert fourth.said == ()
+    assert side_by_side(pieces[:1]) == ()
 
 
 def event(at_s: float, kind: EventKind, **body: object) -> Event:

@@ -147,7 +147,7 @@ CODES: dict[str, str] = {
     "cut": "back_ribs", "texture": "tender", "quantity": "length", "kind": "plan", "is": "sweet",
     "side": "below", "style": "steam", "why": "full", "raised": "yes", "tight": "yes",
     "rack_left_out": "yes", "dish": "Ribs", "pot": "Tenor", "place": "base",
-    "came_out": "firmer", "helps": "yes",
+    "came_out": "firmer", "helps": "yes", "release": "quick", "family": "ribs",
 }  # fmt: skip
 METRIC = re.compile(r"\d\s?(?:cm|mm|ml|km|kg|g|kPa|°C|m|l|L)\b")
 US = re.compile(r"\d\s?(?:in|ft|lb|oz|cups?|Tbsp|psi|°F)(?!\w)|[¼½¾] (?:cups?|in)\b")

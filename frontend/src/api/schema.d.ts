@@ -5761,8 +5761,10 @@ export interface components {
         pneumachron__api__schemas__cooks__DifferenceOut: {
             /** About */
             about: string;
-            first: components["schemas"]["Shown"];
-            then: components["schemas"]["Shown"];
+            /** First */
+            first: string;
+            /** Then */
+            then: string;
         };
         /**
          * DifferenceOut

@@ -20,13 +20,6 @@ from pneumachron.core.steam import FloatArray
 
 Texture: TypeAlias = Literal["chewy", "holds", "tender", "very", "falls"]
 TEXTURES: tuple[Texture, ...] = get_args(Texture)
-TEXTURE_WORDS: dict[Texture, str] = {
-    "chewy": "chewy",
-    "holds": "holds its shape",
-    "tender": "tender",
-    "very": "very tender",
-    "falls": "falls apart",
-}
 TENDER_STEP = TEXTURES.index("tender")
 
 

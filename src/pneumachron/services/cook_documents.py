@@ -23,6 +23,7 @@ from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import PotReading
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.documents import shown_document
+from pneumachron.services.log_words import difference_document, say_against, say_beside
 from pneumachron.services.step_documents import step_document
 from pneumachron.services.wording import say_message, what_to_do
 from pneumachron.store.records import CookContent, StoredCook, StoredPhoto, StoredSample
@@ -120,11 +121,7 @@ def cook_document(
 
 def compare_document(one: Cooked, other: Cooked) -> list[dict[str, Any]]:
     """What is not the same about two cooks."""
-    return [
-        {"about": item.about, "first": shown_document(item.first),
-         "then": shown_document(item.then)}
-        for item in differences(one, other)
-    ]  # fmt: skip
+    return [difference_document(item) for item in differences(one, other)]
 
 
 def cooked(
@@ -156,11 +153,15 @@ class PieceTraces:
         return {
             "followed": self.followed,
             "kinds": [
-                {"name": trace.name, "count": trace.count, "softening": _softening(trace)}
+                {
+                    "name": say_message(trace.name),
+                    "count": trace.count,
+                    "softening": _softening(trace),
+                }
                 for trace in self.kinds
             ],
-            "said": list(said_of(self.kinds)),
-        }
+            "said": say_against(said_of(self.kinds)),
+        }  # fmt: skip
 
     def to_kept(self) -> dict[str, Any]:
         """As it is kept with a cook that is over: numbers only."""
@@ -252,7 +253,7 @@ def _plan(plan: CookPlan, pot_name: str, cautions: Sequence[str]) -> dict[str, A
             {"texture": texture, "looks": say_cut(cut.cut_id, texture)} for texture in TEXTURES
         ],
         "kinds": [
-            {"name": name, "count": count}
+            {"name": say_message(name), "count": count}
             for name, (_, count) in zip(kind_names(wish.load), wish.load.kinds(), strict=True)
         ],
         "cautions": list(cautions),
@@ -276,7 +277,7 @@ are the plan's own."""
 def _side_by_side(plan: CookPlan, sheet: Sheet) -> list[str]:
     if sheet.outcome is None:
         return []
-    return list(side_by_side(sheet.outcome["pieces"], kind_names(plan.wish.load)))
+    return say_beside(side_by_side(sheet.outcome["pieces"]), kind_names(plan.wish.load))
 
 
 def _mass(mass_kg: float | None) -> dict[str, str] | None:

@@ -63,6 +63,7 @@ from pneumachron.services.learning import (
     learned_document,
     learned_of,
 )
+from pneumachron.services.log_words import Changed, plan_differences
 from pneumachron.services.step_documents import step_document
 from pneumachron.store import households, pots
 from pneumachron.store.db import give_back, writing
@@ -74,21 +75,12 @@ NOWHERE = Defaults(altitude_m=0.0, start_temp_c=4.0)
 
 
 @dataclass(frozen=True, slots=True)
-class Difference:
-    """One number that a fresh computation changes."""
-
-    what: str
-    stored: str
-    fresh: str
-
-
-@dataclass(frozen=True, slots=True)
 class Recomputed:
     """A stored plan worked out with today's engine, pot and household. Nothing is saved."""
 
     results: dict[str, Any]
     engine_version: str
-    differences: tuple[Difference, ...]
+    differences: tuple[Changed, ...]
 
 
 def work_out(inputs: PlanInputs, pot: Pot, defaults: Defaults = NOWHERE) -> dict[str, Any]:
@@ -360,43 +352,13 @@ def recompute(session: Session, plan_id: str) -> Recomputed:
     if stored.inputs_version > INPUTS_VERSION:
         raise VersionError("plan", stored.inputs_version, INPUTS_VERSION)
     fresh = plan_here(session, stored_inputs(stored.inputs))
-    return Recomputed(fresh, ENGINE_VERSION, differences(stored.results, fresh))
+    return Recomputed(fresh, ENGINE_VERSION, plan_differences(stored.results, fresh))
 
 
 def stored_inputs(inputs: dict[str, Any]) -> PlanInputs:
     """Inputs as they lie on the shelf."""
     pieces = tuple(PieceInputs(**entry) for entry in inputs["pieces"])
     return PlanInputs(**{**inputs, "pieces": pieces})
-
-
-_COMPARED: tuple[tuple[str, tuple[str, str], str], ...] = (
-    ("cook time", ("setting", "hold_min"), "min"),
-    ("low end of the range", ("setting", "hold_low_min"), "min"),
-    ("high end of the range", ("setting", "hold_high_min"), "min"),
-    ("altitude", ("setting", "altitude_m"), "m"),
-    ("cooker", ("pot", "name"), ""),
-)
-
-
-def differences(stored: dict[str, Any], fresh: dict[str, Any]) -> tuple[Difference, ...]:
-    """What changed between two documents, in a cook's words."""
-    found = [
-        Difference(what, f"{stored[part][key]:g} {unit}", f"{fresh[part][key]:g} {unit}")
-        if unit
-        else Difference(what, stored[part][key], fresh[part][key])
-        for what, (part, key), unit in _COMPARED
-        if stored[part][key] != fresh[part][key]
-    ]
-    if stored["liquid"]["shown"] != fresh["liquid"]["shown"]:
-        found.append(
-            Difference(
-                "liquid", stored["liquid"]["shown"]["metric"], fresh["liquid"]["shown"]["metric"]
-            )
-        )
-    old_min, new_min = (round(doc["lid_on_to_open_s"] / 60) for doc in (stored, fresh))
-    if old_min != new_min:
-        found.append(Difference("total time", f"{old_min} min", f"{new_min} min"))
-    return tuple(found)
 
 
 def warm_up() -> None:

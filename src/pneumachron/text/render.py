@@ -28,6 +28,8 @@ from pneumachron.text import measures
 from pneumachron.text.reader import LOCALES, Locale, Reader
 
 SOURCE: Locale = "en-US"
+RIB_FAMILIES = frozenset({"ribs", "wings"})
+"""Families whose tenderness is told by the bone."""
 Params = Mapping[str, Param]
 
 
@@ -98,6 +100,12 @@ def cut_words(cut_id: str, part: str, reader: Reader) -> str:
     raise TextError(f"no words for {part} of {cut_id}")
 
 
+def tenderness_words(family: str, texture: str, reader: Reader) -> str:
+    """The word for a step of tenderness of a family of cuts."""
+    kind = "ribs" if family in RIB_FAMILIES else "roasts"
+    return render(f"tenderness-{kind}.{texture}", {}, reader)
+
+
 def messages(locale: Locale) -> Iterator[str]:
     """Ids of all messages that a locale has a text of its own for, `name.attribute` included."""
     for name, entry in _entries(locale).items():
@@ -147,6 +155,9 @@ def _bundle(reader: Reader) -> FluentBundle:
     )
     functions["CUT"] = lambda cut, part: cut_words(str(cut), str(part), reader)
     functions["LOOKS"] = lambda cut, texture: cut_words(str(cut), str(texture), reader)
+    functions["TENDERNESS"] = lambda family, texture: tenderness_words(
+        str(family), str(texture), reader
+    )
     functions["LIST"] = lambda names: measures.listing(str(names), reader)
     functions["NAME"] = lambda group, one: render(f"{group}-{one}", {}, reader)
     bundle = FluentBundle([reader.locale], functions=functions, use_isolating=False)

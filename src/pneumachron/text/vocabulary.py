@@ -13,7 +13,7 @@ from pneumachron.core.season import MARINADES
 from pneumachron.core.standing import ARRANGEMENTS
 from pneumachron.core.tenderness import Texture
 from pneumachron.text.reader import READING
-from pneumachron.text.render import has_message
+from pneumachron.text.render import has_message, tenderness_words
 from pneumachron.text.say import say
 
 GROUPS: dict[str, tuple[str, ...]] = {
@@ -28,8 +28,6 @@ GROUPS: dict[str, tuple[str, ...]] = {
     "lying": ARRANGEMENTS,
 }
 """What there are words for: messages `group-code`, `.says` for what explains it."""
-RIB_FAMILIES = frozenset({"ribs", "wings"})
-"""Families whose tenderness is told by the bone."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,5 +53,4 @@ def _word(code: str) -> Word:
 
 def say_tenderness(texture: Texture, family: str) -> str:
     """The word for a step of tenderness of a family of cuts."""
-    kind = "ribs" if family in RIB_FAMILIES else "roasts"
-    return say(f"tenderness-{kind}.{texture}")
+    return tenderness_words(family, texture, READING.get())

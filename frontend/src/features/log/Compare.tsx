@@ -40,7 +40,7 @@ export function Compare({ ids }: { ids: [string, string] }) {
             <ul aria-label="differences" className="mt-2 list-disc pl-5">
               {data?.differences.map(({ about, first, then }) => (
                 <li key={about}>
-                  {about}: {first[units]}, then {then[units]}
+                  {about}: {first}, then {then}
                 </li>
               ))}
               {data?.differences.length === 0 && <li>Planned and cooked the same way.</li>}

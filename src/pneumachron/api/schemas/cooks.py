@@ -432,8 +432,8 @@ class DifferenceOut(Closed):
     """Something that is not the same about two cooks."""
 
     about: str
-    first: Shown
-    then: Shown
+    first: str
+    then: str
 
 
 class CompareOut(Closed):
@@ -462,7 +462,7 @@ class PiecesOut(Closed):
 
     followed: Annotated[bool, Field(description="along what happened; else along the plan")]
     kinds: Annotated[list[PieceTraceOut], Field(max_length=MAX_PIECE_KINDS)]
-    said: Annotated[list[str], Field(max_length=MAX_PIECE_KINDS)]
+    said: Annotated[list[str], Field(max_length=2 * MAX_PIECE_KINDS)]
 
 
 class CompareQuery(Closed):

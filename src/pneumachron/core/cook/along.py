@@ -10,12 +10,12 @@ from itertools import pairwise
 import numpy as np
 
 from pneumachron.core.cases import RAW_STEP, first_cases, first_search, piece_dose_min
-from pneumachron.core.errors import ShapeError
+from pneumachron.core.errors import Param, ShapeError
 from pneumachron.core.load import Load, Piece
+from pneumachron.core.message import Message
 from pneumachron.core.pot_heat import duhamel
 from pneumachron.core.steam import FloatArray
 from pneumachron.core.tenderness import TENDER_STEP, cumulative_dose_min, texture_step_of
-from pneumachron.core.units import show_length
 from pneumachron.core.wish import Setup
 
 GRID_S = 15.0
@@ -34,7 +34,7 @@ WARM_C = 90.0
 class PieceTrace:
     """One kind of piece. Shapes (n,), on the grid `time_s`."""
 
-    name: str
+    name: Message
     count: int
     time_s: FloatArray
     core_c: FloatArray
@@ -91,30 +91,46 @@ def pieces_as_set(setup: Setup, set_min: int) -> tuple[PieceTrace, ...]:
     return pieces_along(setup, run.time_s, run.pot_c)
 
 
-def kind_names(load: Load) -> tuple[str, ...]:
+@dataclass(frozen=True, slots=True)
+class Against:
+    """Two kinds of one pot: which came out firmer, and what is said of them.
+
+    The messages name the kinds as `$firm` and `$soft`, which are messages themselves.
+    """
+
+    firm: Message
+    soft: Message
+    said: tuple[Message, ...]
+
+
+def kind_names(load: Load) -> tuple[Message, ...]:
     """`Back ribs, membrane on`: what tells the kinds of a load apart."""
     kinds = [piece for piece, _ in load.kinds()]
-    names = [_name(piece, [other for other in kinds if other.cut == piece.cut]) for piece in kinds]
+    params = [_name(piece, [other for other in kinds if other.cut == piece.cut]) for piece in kinds]
     return tuple(
-        name if names.count(name) == 1 else f"{name} ({number})"
-        for number, name in enumerate(names, start=1)
+        Message("log-kind", {**name, "number": number if params.count(name) > 1 else 0})
+        for number, name in enumerate(params, start=1)
     )
 
 
-def _name(piece: Piece, alike: list[Piece]) -> str:
-    name = piece.cut.name
+def _name(piece: Piece, alike: list[Piece]) -> dict[str, Param]:
+    membrane = "unsaid"
     if piece.has_membrane:
-        name = f"{name}, membrane on"
+        membrane = "on"
     elif any(other.has_membrane for other in alike):
-        name = f"{name}, membrane off"
-    if len({other.thickness_m for other in alike}) > 1:
-        shown = show_length(piece.thickness_m)
-        return f"{name}, {shown.metric} ({shown.us})"
-    return name
+        membrane = "off"
+    sized = len({other.thickness_m for other in alike}) > 1
+    return {
+        "cut": piece.cut.cut_id,
+        "membrane": membrane,
+        "sized": "yes" if sized else "no",
+        # what reads the same is the same name
+        "thickness_m": round(piece.thickness_m, 3) if sized else 0.0,
+    }
 
 
-def said_of(traces: tuple[PieceTrace, ...]) -> tuple[str, ...]:
-    """Each other kind against the one that is softest at the end, a sentence each."""
+def said_of(traces: tuple[PieceTrace, ...]) -> tuple[Against, ...]:
+    """Each other kind against the one that is softer at the end."""
     if len(traces) < 2:
         return ()
     ranked = sorted(
@@ -122,29 +138,31 @@ def said_of(traces: tuple[PieceTrace, ...]) -> tuple[str, ...]:
         key=lambda trace: (float(trace.texture_step[-1]), float(trace.core_c[-1])),
         reverse=True,
     )
-    return tuple(_against(first, other) for first, other in pairwise(ranked))
+    return tuple(
+        Against(firm.name, soft.name, (_softness(soft, firm), _warmth(soft, firm)))
+        for soft, firm in pairwise(ranked)
+    )
 
 
-def _against(soft: PieceTrace, firm: PieceTrace) -> str:
+def _softness(soft: PieceTrace, firm: PieceTrace) -> Message:
     gap = float(soft.texture_step[-1] - firm.texture_step[-1])
-    end = f"its middle ends at {firm.core_c[-1]:.0f} °C against {soft.core_c[-1]:.0f} °C"
-    warm = [_reaches_s(trace) for trace in (soft, firm)]
-    if warm[0] is not None and warm[1] is not None:
-        late = round((warm[1] - warm[0]) / 60.0)
-        told = "at the same time" if late == 0 else f"{abs(late)} min {_after(late)}"
-        end = f"its middle is at {WARM_C:.0f} °C {told}"
-    softer = "as soft" if gap < NEAR_STEP else f"{_rungs(gap)} firmer"
     if firm.texture_step[-1] < HARDLY_STEP:
-        softer = "hardly softened at all"
-    return f"{firm.name} against {soft.name}: by the numbers {softer}; {end}."
+        return Message("log-hardly")
+    if gap < NEAR_STEP:
+        return Message("log-as_soft")
+    return Message("log-firmer", {"steps": 1.0 if abs(gap - 1.0) < NEAR_STEP else round(gap, 1)})
 
 
-def _rungs(gap: float) -> str:
-    return "one step" if abs(gap - 1.0) < NEAR_STEP else f"{gap:.1f} steps"
-
-
-def _after(late: int) -> str:
-    return "later" if late > 0 else "sooner"
+def _warmth(soft: PieceTrace, firm: PieceTrace) -> Message:
+    warm = [_reaches_s(trace) for trace in (soft, firm)]
+    if warm[0] is None or warm[1] is None:
+        ends = {"firm_c": float(firm.core_c[-1]), "soft_c": float(soft.core_c[-1])}
+        return Message("log-ends", ends)
+    late = round((warm[1] - warm[0]) / 60.0)
+    if late == 0:
+        return Message("log-warm_together", {"warm_c": WARM_C})
+    code = "log-warm_later" if late > 0 else "log-warm_sooner"
+    return Message(code, {"warm_c": WARM_C, "late_min": abs(late)})
 
 
 def _reaches_s(trace: PieceTrace) -> float | None:

@@ -1,13 +1,16 @@
-"""Two cooks laid together: what is not the same about them, in words."""
+"""Two cooks laid together: what is not the same about them."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import TypeAlias
 
 from pneumachron.core.cook.along import kind_names
 from pneumachron.core.cook.cook_plan import CookPlan
-from pneumachron.core.cook.pieces import piece_names
+from pneumachron.core.cook.pieces import Judged, judged_pieces
 from pneumachron.core.cook.sheet import Sheet
-from pneumachron.core.tenderness import TEXTURE_WORDS, TEXTURES
+from pneumachron.core.errors import Param
+from pneumachron.core.message import Message
+from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import Shown, show_length, show_mass, show_volume
 
 TOP_SHARE = 0.85
@@ -15,13 +18,6 @@ TOP_SHARE = 0.85
 ripple of a heater that switches, below the hold."""
 LEAST_TOP_PA = 10_000.0
 """A trace that never rises above this was not under pressure; half of a low setting."""
-RELEASE_NAMES = {
-    "natural": "by itself",
-    "timed": "vented after a wait",
-    "quick": "vented at once",
-    "soak": "vented and soaked",
-    "keep_warm": "by itself, kept warm",
-}
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,12 +34,33 @@ class Cooked:
 
 
 @dataclass(frozen=True, slots=True)
+class KindsIn:
+    """How many of each kind lay in the pot."""
+
+    names: tuple[Message, ...]
+    counts: tuple[int, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class CameOut:
+    """How the pieces were judged: of each its kind, number and mark, and its texture."""
+
+    names: tuple[Message, ...]
+    family: str
+    judged: tuple[tuple[Judged, Texture | None], ...]
+
+
+Told: TypeAlias = Message | KindsIn | CameOut
+"""A side of a difference."""
+
+
+@dataclass(frozen=True, slots=True)
 class Difference:
-    """Something that is not the same about two cooks."""
+    """Something that is not the same about two cooks; `about` is a message `differs-…`."""
 
     about: str
-    first: Shown
-    then: Shown
+    first: Told
+    then: Told
 
 
 def differences(one: Cooked, other: Cooked) -> tuple[Difference, ...]:
@@ -53,9 +70,9 @@ def differences(one: Cooked, other: Cooked) -> tuple[Difference, ...]:
     """
     pairs = zip(_told(one), _told(other), strict=True)
     return tuple(
-        Difference(about, first, then)
+        Difference(f"differs-{about}", first[0], then[0])
         for (about, first), (_, then) in pairs
-        if first is not None and then is not None and first != then
+        if first is not None and then is not None and first[1] != then[1]
     )
 
 
@@ -72,54 +89,50 @@ def to_pressure_s(ink: Sequence[tuple[float, float]]) -> float | None:
     return next(at for at, gauge in ink if gauge >= TOP_SHARE * top)
 
 
-def _told(cook: Cooked) -> list[tuple[str, Shown | None]]:
+def _told(cook: Cooked) -> list[tuple[str, tuple[Told, object] | None]]:
+    """What is told of a cook, each with what has to be equal to read the same."""
     wish, numbers = cook.plan.wish, cook.plan.numbers
     kinds = wish.load.kinds()
-    named = zip(kind_names(wish.load), (count for _, count in kinds), strict=True)
+    counts = tuple(count for _, count in kinds)
+    mass_kg = sum(count * piece.mass_kg for piece, count in kinds)
     thickest_m = max(piece.thickness_m for piece, _ in kinds)
-    wished = TEXTURE_WORDS[TEXTURES[round(wish.texture_step)]]
-    share = cook.yield_ratio
+    family = kinds[0][0].cut.family
+    kilopascal = round(numbers.gauge_pa / 1000.0)
+    texture = TEXTURES[round(wish.texture_step)]
     return [
-        ("set", _same(_panel(cook.set_min))),
-        ("came out", _same(_came_out(cook))),
-        ("wished", _same(wished)),
-        ("pieces", _same("; ".join(f"{count} × {name}" for name, count in named))),
-        ("weight", show_mass(sum(count * piece.mass_kg for piece, count in kinds))),
-        ("thickest", show_length(thickest_m)),
-        ("pot", _same(cook.pot_name)),
-        ("pressure", _same(f"{numbers.gauge_pa / 1000:.0f} kPa")),
-        ("liquid", show_volume(numbers.wet_m3)),
-        ("release", _same(RELEASE_NAMES[numbers.release])),
-        ("runs", _same(str(len(cook.sheet.marks)))),
-        ("to pressure", None if cook.up_s is None else _same(_spoken(cook.up_s / 60.0))),
-        ("yield", None if share is None else _same(f"{100 * share:.0f} %")),
-    ]
+        ("set", _said("differs-minutes", time_min=cook.set_min)),
+        ("came_out", _as_is(_came_out(cook, family))),
+        ("wished", _said("differs-texture", family=family, texture=texture)),
+        ("pieces", _as_is(KindsIn(kind_names(wish.load), counts))),
+        ("weight", _measured("differs-mass", show_mass(mass_kg), mass_kg=mass_kg)),
+        ("thickest", _measured("differs-length", show_length(thickest_m), length_m=thickest_m)),
+        ("pot", _said("differs-name", name=cook.pot_name)),
+        ("pressure", _said("differs-gauge", gauge_pa=1000.0 * kilopascal)),
+        ("liquid", _measured("differs-volume", show_volume(numbers.wet_m3),
+                             volume_m3=numbers.wet_m3)),
+        ("release", _said("differs-way_out", release=numbers.release)),
+        ("runs", _said("differs-count", count=len(cook.sheet.marks))),
+        ("to_pressure", None if cook.up_s is None
+            else _said("differs-duration", time_s=60 * round(cook.up_s / 60.0))),
+        ("yield", None if cook.yield_ratio is None
+            else _said("differs-share", share=round(cook.yield_ratio, 2))),
+    ]  # fmt: skip
 
 
-def _came_out(cook: Cooked) -> str:
+def _came_out(cook: Cooked, family: str) -> CameOut:
     pieces = () if cook.sheet.outcome is None else cook.sheet.outcome["pieces"]
-    if not pieces:
-        return "not judged"
-    rungs = [
-        TEXTURE_WORDS[piece["texture"]] if piece.get("texture") else "not judged"
-        for piece in pieces
-    ]
-    if len(set(rungs)) == 1:
-        return rungs[0]
-    named = zip(piece_names(pieces, kind_names(cook.plan.wish.load)), rungs, strict=True)
-    return "; ".join(f"{name}: {rung}" for name, rung in named)
+    textures = [piece.get("texture") or None for piece in pieces]
+    judged = zip(judged_pieces(pieces), textures, strict=True)
+    return CameOut(kind_names(cook.plan.wish.load), family, tuple(judged))
 
 
-def _same(text: str) -> Shown:
-    return Shown(text, text)
+def _as_is(told: KindsIn | CameOut) -> tuple[Told, object]:
+    return told, told
 
 
-def _panel(minutes: int) -> str:
-    hours, rest = divmod(minutes, 60)
-    return f"{hours}:{rest:02d}"
+def _said(code: str, **params: Param) -> tuple[Told, object]:
+    return Message(code, params), params
 
 
-def _spoken(minutes: float) -> str:
-    hours, rest = divmod(round(minutes), 60)
-    words = [f"{hours} h"] * (hours > 0) + [f"{rest} min"] * (rest > 0 or hours == 0)
-    return " ".join(words)
+def _measured(code: str, shown: Shown, **params: Param) -> tuple[Told, object]:
+    return Message(code, params), shown

@@ -1,11 +1,12 @@
-"""Pieces of one pot, judged one by one: their mean rung, and their differences in words."""
+"""Pieces of one pot, judged one by one: their mean rung, and what sets them apart."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass
 from typing import Any
 
+from pneumachron.core.message import Message
 from pneumachron.core.tenderness import TEXTURES
 
-RUNG_WORDS = {"juicy": ("juicier", "drier"), "taste": ("better liked", "less liked")}
 MOST_PIECES = 48
 """Pieces that are judged one by one on a sheet; a large pot holds some forty short ribs."""
 
@@ -65,43 +66,51 @@ def _mean(weighed: Sequence[tuple[float, int]]) -> float | None:
     return sum(step * weight for step, weight in weighed) / total if total else None
 
 
-def piece_names(pieces: Sequence[Mapping[str, Any]], kinds: Sequence[str]) -> tuple[str, ...]:
-    """`back ribs 2 (membrane off)`."""
-    names = []
-    for index, piece in enumerate(pieces):
-        kind = kind_of(piece, index)
-        name = kinds[kind] if kind < len(kinds) else "piece"
-        number, mark = piece.get("number"), piece.get("mark")
-        names.append(f"{name}{f' {number}' if number else ''}{f' ({mark})' if mark else ''}")
-    return tuple(names)
+@dataclass(frozen=True, slots=True)
+class Judged:
+    """Which piece was judged: of a kind, by number or mark where it has one."""
+
+    kind: int
+    number: int = 0
+    mark: str = ""
 
 
-def side_by_side(pieces: Sequence[Mapping[str, Any]], kinds: Sequence[str]) -> tuple[str, ...]:
-    """What sets the other pieces of a pot apart from the first one, a sentence each."""
-    names = piece_names(pieces, kinds)
+@dataclass(frozen=True, slots=True)
+class Beside:
+    """A judged piece beside the first one; empty `said`: they were not judged alike."""
+
+    first: Judged
+    other: Judged
+    said: tuple[Message, ...]
+
+
+def judged_pieces(pieces: Sequence[Mapping[str, Any]]) -> tuple[Judged, ...]:
+    """Who the judgements are of, in their order."""
     return tuple(
-        f"{name} against {names[0]}: {_difference(pieces[0], piece)}."
-        for name, piece in zip(names[1:], pieces[1:], strict=True)
+        Judged(kind_of(piece, index), int(piece.get("number") or 0), str(piece.get("mark") or ""))
+        for index, piece in enumerate(pieces)
     )
 
 
-def _difference(first: Mapping[str, Any], other: Mapping[str, Any]) -> str:
-    found = [_texture(first.get("texture"), other.get("texture"))]
-    for name, (more, less) in RUNG_WORDS.items():
-        one, two = first.get(name), other.get(name)
+def side_by_side(pieces: Sequence[Mapping[str, Any]]) -> tuple[Beside, ...]:
+    """What sets the other pieces of a pot apart from the first one."""
+    named = judged_pieces(pieces)
+    return tuple(
+        Beside(named[0], name, tuple(_apart(pieces[0], piece)))
+        for name, piece in zip(named[1:], pieces[1:], strict=True)
+    )
+
+
+def _apart(first: Mapping[str, Any], other: Mapping[str, Any]) -> Iterator[Message]:
+    if first.get("texture") and other.get("texture"):
+        gap = TEXTURES.index(other["texture"]) - TEXTURES.index(first["texture"])
+        yield _gap("texture", gap)
+    for scale in ("juicy", "taste"):
+        one, two = first.get(scale), other.get(scale)
         if one and two:
-            gap = two - one
-            same = f"{name} the same" if name == "taste" else "as juicy"
-            found.append(same if gap == 0 else f"{more if gap > 0 else less} by {abs(gap)}")
-    told = [item for item in found if item]
-    return ", ".join(told) if told else "not judged alike, so nothing can be said"
+            yield _gap(scale, two - one)
 
 
-def _texture(first: str | None, other: str | None) -> str:
-    if not first or not other:
-        return ""
-    gap = TEXTURES.index(other) - TEXTURES.index(first)
-    if gap == 0:
-        return "as tender"
-    steps = "one step" if abs(gap) == 1 else f"{abs(gap)} steps"
-    return f"{steps} {'softer' if gap > 0 else 'firmer'}"
+def _gap(scale: str, gap: int) -> Message:
+    way = "same" if gap == 0 else "more" if gap > 0 else "less"
+    return Message(f"apart-{scale}", {"way": way, "steps": abs(gap)})
