@@ -5,7 +5,7 @@ from datetime import UTC, datetime, timedelta
 import pytest
 
 from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.cook.sheet import blank
+from pneumachron.core.cook.sheet import Event, Sheet, blank, fold
 from pneumachron.core.plan import make_plan
 from pneumachron.devices.clock import ClockOfCook, CookClock, KitchenClock
 from pneumachron.services.lesson_rules import no_lesson, unsafe
@@ -13,7 +13,8 @@ from pneumachron.store.records import StoredEvent
 from tests.core.kitchen import load, wish
 
 WISH = wish(load("brisket_flat", 1.2, 0.045), texture="very")
-SHEET = blank(cook_plan(make_plan(WISH)))
+PLAN = cook_plan(make_plan(WISH))
+SHEET = blank(PLAN)
 NOW = datetime(2026, 11, 27, 12, tzinfo=UTC)
 
 
@@ -50,3 +51,16 @@ def test_the_last_reading_counts() -> None:
     assert not unsafe(WISH, SHEET, [cold, hot])
     assert unsafe(WISH, SHEET, [hot, cold])
     assert not unsafe(WISH, SHEET, [event("judged", {"probe": None, "seen": "very"})])
+
+
+def test_raw_meat_that_was_out_for_hours() -> None:
+    # published: two hours between 4 and 60 °C at most (USDA, from memory)
+    def sheet(hot_min: int) -> Sheet:
+        steps = [step.step_id for step in SHEET.steps]
+        before = steps[: steps.index("come_up") + 1]
+        told = [Event(60.0 * hot_min, "done", {"step_id": key, "anyway": True}) for key in before]
+        return fold(PLAN, [Event(0.0, "began"), *told])
+
+    assert no_lesson(WISH, sheet(100), (), clock(0.0), connected=False) is None
+    assert no_lesson(WISH, sheet(121), (), clock(0.0), connected=False) == "raw_out"
+    assert no_lesson(WISH, sheet(121), (), clock(0.0, 60), connected=True) == "raw_out"

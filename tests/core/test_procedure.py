@@ -6,6 +6,7 @@ from dataclasses import replace
 import pytest
 
 from pneumachron.core.cook.cook_plan import cook_plan, from_document, to_document
+from pneumachron.core.cook.danger_zone import was_out_too_long
 from pneumachron.core.cook.forecast import alarms
 from pneumachron.core.cook.sheet import Event, Sheet, SheetError, after, check, fold
 from pneumachron.core.cuts import RELEASE_METHODS, cuts
@@ -180,3 +181,27 @@ def test_the_clock_of_the_danger_zone() -> None:
     assert warned(sheet, 3600.0 + 130 * 60) == {"leftovers_too_long"}
     sheet = after(plan, sheet, Event(9000.0, "done", {"step_id": "keep"}))
     assert warned(sheet, 9 * 3600.0) == set()
+
+
+@pytest.mark.parametrize(
+    ("begun_to_hot_min", "carved_to_kept_min", "found"),
+    [(60, 30, None), (119, 119, None), (120, 30, "raw"), (60, 121, "leftovers"),
+     (130, 130, "raw"), (60, None, None)],
+)  # fmt: skip
+def test_what_was_out_too_long_is_known_afterwards(
+    begun_to_hot_min: int, carved_to_kept_min: int | None, found: str | None
+) -> None:
+    plan = cook_plan(make_plan(wish(load("brisket_flat", 1.4, 0.045, 2))))
+    sheet = fold(plan, [Event(0.0, "began")])
+    clock = 60.0
+    while sheet.at_pot is not None and sheet.at_pot.kind != "keep":
+        if sheet.at_pot.kind == "come_up":
+            clock = 60.0 * begun_to_hot_min
+        done = {"step_id": sheet.at_pot.step_id, "anyway": True}
+        sheet = after(plan, sheet, Event(clock, "done", done))
+    assert was_out_too_long(sheet) == (found if found == "raw" else None)
+    if carved_to_kept_min is not None:
+        kept_s = clock + 60.0 * carved_to_kept_min
+        sheet = after(plan, sheet, Event(kept_s, "done", {"step_id": "keep"}))
+    sheet = after(plan, sheet, Event(clock + 20 * 3600.0, "ended"))
+    assert was_out_too_long(sheet) == found

@@ -2330,7 +2330,7 @@ export interface components {
              * No Lesson
              * @description why it teaches nothing of taste, once it is over
              */
-            no_lesson?: ("abandoned" | "unsafe" | "fast_clock" | "stopped") | null;
+            no_lesson?: ("abandoned" | "unsafe" | "raw_out" | "leftovers_out" | "fast_clock" | "stopped") | null;
             /**
              * Engine
              * @description the engine whose numbers it goes by

@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 
 from pneumachron.core.again import judge_stopped
+from pneumachron.core.cook.danger_zone import OutOf, was_out_too_long
 from pneumachron.core.cook.sheet import Sheet
 from pneumachron.core.errors import CoreError, WishError
 from pneumachron.core.units import parse_measure
@@ -14,6 +15,9 @@ AHEAD_S = 120.0
 """A cook's own time that is further from the kitchen's was not lived through. Judgement."""
 
 
+_OUT: dict[OutOf, NoLesson] = {"raw": "raw_out", "leftovers": "leftovers_out"}
+
+
 def no_lesson(
     wish: Wish, sheet: Sheet, events: Sequence[StoredEvent], clock: ClockOfCook, *, connected: bool
 ) -> NoLesson | None:
@@ -23,6 +27,8 @@ def no_lesson(
     """
     if unsafe(wish, sheet, events):
         return "unsafe"
+    if (out := was_out_too_long(sheet)) is not None:
+        return _OUT[out]
     if not connected and (clock.speed > 1 or abs(clock.ahead_s) > AHEAD_S):
         return "fast_clock"
     return None

@@ -120,7 +120,7 @@ class StoredDay:
     version: int = 1
 
 
-NoLesson: TypeAlias = Literal["unsafe", "fast_clock"]
+NoLesson: TypeAlias = Literal["unsafe", "raw_out", "leftovers_out", "fast_clock"]
 
 
 @dataclass(frozen=True, slots=True)

@@ -104,6 +104,8 @@ function Simulated() {
 const NO_LESSON: Record<NonNullable<CookOut["no_lesson"]>, string> = {
   abandoned: "nothing: it was stopped",
   unsafe: "nothing: it was not safe to eat",
+  raw_out: "nothing: the raw meat was out of the refrigerator for two hours or more",
+  leftovers_out: "nothing: what was left was out for two hours or more; throw it away",
   fast_clock: "nothing: its clock did not run with the kitchen’s",
   stopped: "nothing about tenderness: it stopped on the way",
 };

@@ -399,7 +399,7 @@ class CookOut(Closed):
     version: int
     abandoned: bool
     no_lesson: Annotated[
-        Literal["abandoned", "unsafe", "fast_clock", "stopped"] | None,
+        Literal["abandoned", "unsafe", "raw_out", "leftovers_out", "fast_clock", "stopped"] | None,
         Field(description="why it teaches nothing of taste, once it is over"),
     ] = None
     engine: Annotated[str, Field(description="the engine whose numbers it goes by")]

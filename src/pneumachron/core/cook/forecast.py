@@ -6,6 +6,7 @@ from typing import Literal, TypeAlias
 
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cook.cook_plan import CookPlan
+from pneumachron.core.cook.danger_zone import OutOf, out_since_s
 from pneumachron.core.cook.sheet import PotMarks, Sheet
 from pneumachron.core.errors import Param
 from pneumachron.core.live.pot import LiveState
@@ -169,23 +170,18 @@ WARN_SHARE = 0.75
 
 
 def _out(sheet: Sheet, now_s: float) -> Alarm | None:
-    """The clock of the danger zone: for raw meat until it is hot, for what is left once served."""
-    if not any(step.kind == "come_up" and step.step_id in sheet.done_s for step in sheet.steps):
-        return _since("raw", sheet.began_s, now_s)
-    carved_s, kept = sheet.done_s.get("carve"), "keep" in sheet.done_s
-    return None if kept else _since("leftovers", carved_s, now_s)
-
-
-def _since(what: Literal["raw", "leftovers"], since_s: float | None, now_s: float) -> Alarm | None:
-    out_s = 0.0 if since_s is None else now_s - since_s
+    found = out_since_s(sheet)
+    if found is None:
+        return None
+    what, since_s = found
+    out_s = now_s - since_s
     if out_s < WARN_SHARE * ZONE_LIMIT.value:
         return None
-    over = out_s >= ZONE_LIMIT.value
-    kinds: dict[str, tuple[AlarmKind, AlarmKind]] = {
+    kinds: dict[OutOf, tuple[AlarmKind, AlarmKind]] = {
         "raw": ("raw_out", "raw_too_long"),
         "leftovers": ("leftovers_out", "leftovers_too_long"),
     }
-    return Alarm(kinds[what][over], {"out_min": round(out_s / 60.0)})
+    return Alarm(kinds[what][out_s >= ZONE_LIMIT.value], {"out_min": round(out_s / 60.0)})
 
 
 _STATES: dict[LiveState, AlarmKind] = {
