@@ -8,7 +8,6 @@ from math import log
 from pneumachron.core.constants import (
     GUESSED_SPREAD,
     SIZE_SPREAD,
-    SPRAY_FILL_RATIO,
     Source,
 )
 from pneumachron.core.errors import Param
@@ -16,7 +15,7 @@ from pneumachron.core.facts import Facts
 from pneumachron.core.liquid import SCORCH_SUGAR_KG_M3
 from pneumachron.core.load import Piece
 from pneumachron.core.message import Message
-from pneumachron.core.release import release_kinds
+from pneumachron.core.release import is_full, release_kinds
 from pneumachron.core.safety import ZONE_HIGH
 from pneumachron.core.spread import LEAST_MIN, HoldRange
 from pneumachron.core.tenderness import TEXTURES
@@ -160,8 +159,11 @@ def _sauce(facts: Facts) -> Iterable[Caution]:
 def _release(facts: Facts) -> Iterable[Caution]:
     setup = facts.setup
     kind = release_kinds()[setup.release]
-    if kind.vents and setup.filling.fill_ratio > SPRAY_FILL_RATIO.value:
-        yield Caution("full_pot_spits", "careful", "release", _MANUAL)
+    if kind.vents and is_full(setup.filling.fill_ratio):
+        yield Caution(
+            "full_pot_spits", "careful", "release", _MANUAL,
+            {"wait_min": setup.after.wait_s / 60.0},
+        )  # fmt: skip
     default = facts.load.pieces[0].cut.default_release
     if setup.release in {"quick", "soak"} and default == "natural":
         yield Caution(

@@ -4,7 +4,7 @@ How fast the pressure falls is worked out in pot_heat.py; numbers live in data/r
 """
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cache
 from typing import Literal, TypeAlias, cast
 
@@ -18,6 +18,8 @@ USUAL_WAIT_S = 600.0
 """How long a timed release waits unless the cook says otherwise. Common practice."""
 FULL_WAIT_S = 900.0
 """The same for a pot that is full enough to spit. Common practice: 10–15 min."""
+CALM_S = 720.0
+"""A pot that full is never vented sooner, whatever was asked for. Common practice: 10–15 min."""
 WAIT_RANGE_S = (60.0, 3600.0)
 USUAL_SOAK_S = 1800.0
 """Half an hour in the open pot. Common practice."""
@@ -65,7 +67,7 @@ _AFTER: dict[ReleaseMethod, Callable[[float, float, float], AfterHold]] = {
 
 
 def after_hold(
-    method: ReleaseMethod, *, wait_s: float, stay_s: float | None, boil_s: float
+    method: ReleaseMethod, *, wait_s: float, stay_s: float | None, boil_s: float, full: bool = False
 ) -> AfterHold:
     """What is done after the hold.
 
@@ -74,6 +76,7 @@ def after_hold(
     wait_s : of a timed release, before it is vented
     stay_s : how long it soaks or is kept warm; the usual time when None
     boil_s : boiling with the lid off afterwards
+    full : the pot would spray; its valve stays shut for `CALM_S` at least
 
     Raises
     ------
@@ -84,7 +87,15 @@ def after_hold(
     _check("wait", wait_s, WAIT_RANGE_S)
     _check("stay", stay, STAY_RANGE_S)
     _check("boil", boil_s, BOIL_RANGE_S)
-    return _AFTER[method](wait_s, stay, boil_s)
+    after = _AFTER[method](wait_s, stay, boil_s)
+    if full and release_kinds()[method].vents:
+        return replace(after, wait_s=max(after.wait_s, CALM_S))
+    return after
+
+
+def is_full(fill_ratio: float) -> bool:
+    """Whether a pot would spray if its valve were opened at once."""
+    return fill_ratio > SPRAY_FILL_RATIO.value
 
 
 def _check(field: str, value_s: float, span_s: tuple[float, float]) -> None:
@@ -111,7 +122,7 @@ class ReleaseChoice:
 def choose_release(cut: Cut, fill_ratio: float, *, foams: bool, thick_sauce: bool) -> ReleaseChoice:
     """The default: the habit of the cut, unless the pot would spit."""
     habit = cut.default_release
-    full = fill_ratio > SPRAY_FILL_RATIO.value
+    full = is_full(fill_ratio)
     if foams and habit != "natural":
         return ReleaseChoice("natural", USUAL_WAIT_S, "foams")
     if habit == "quick" and (full or thick_sauce):

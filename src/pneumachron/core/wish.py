@@ -10,7 +10,13 @@ from pneumachron.core.load import FROZEN_RANGE_M, Load
 from pneumachron.core.pot_heat import AfterHold
 from pneumachron.core.pots import GAUGE_RANGE_PA, Pot
 from pneumachron.core.racks import Rack
-from pneumachron.core.release import USUAL_WAIT_S, ReleaseChoice, after_hold, choose_release
+from pneumachron.core.release import (
+    USUAL_WAIT_S,
+    ReleaseChoice,
+    after_hold,
+    choose_release,
+    is_full,
+)
 from pneumachron.core.standing import ANYHOW, Lying, Standing, as_thick_as_m, stand
 from pneumachron.core.steam import ALTITUDE_RANGE_M
 
@@ -153,5 +159,6 @@ def set_up(wish: Wish, like: Setup | None = None) -> Setup:
         wait_s=usual_s if wish.wait_s is None else wish.wait_s,
         stay_s=wish.stay_s,
         boil_s=wish.boil_s,
+        full=is_full(filling.fill_ratio),
     )
     return Setup(wish, standing, filling, choice, release, after)

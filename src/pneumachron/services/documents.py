@@ -10,7 +10,6 @@ from pneumachron.core.again import rung_of
 from pneumachron.core.alternatives import Alternative
 from pneumachron.core.answers import Answer
 from pneumachron.core.cautions import Caution
-from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.early_out import EarlyOut
 from pneumachron.core.habits import habits_of
@@ -20,7 +19,7 @@ from pneumachron.core.pots import Pot
 from pneumachron.core.pouring import Measure, pouring_marks
 from pneumachron.core.ready_by import Way
 from pneumachron.core.reasons import Reason
-from pneumachron.core.release import release_kinds
+from pneumachron.core.release import is_full, release_kinds
 from pneumachron.core.tasks import Task, plan_tasks
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import (
@@ -231,7 +230,7 @@ def _release(setup: Setup) -> dict[str, Any]:
         "boil_s": after.boil_s,
         "soak_s": after.stand_s if setup.release == "soak" else 0.0,
         "why": setup.choice.why,
-        "pulses": kind.vents and setup.filling.fill_ratio > SPRAY_FILL_RATIO.value,
+        "pulses": kind.vents and is_full(setup.filling.fill_ratio),
     }
 
 

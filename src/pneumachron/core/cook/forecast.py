@@ -4,14 +4,14 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal, TypeAlias
 
-from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.danger_zone import OutOf, out_since_s
 from pneumachron.core.cook.sheet import PotMarks, Sheet
 from pneumachron.core.errors import Param
 from pneumachron.core.live.pot import LiveState
 from pneumachron.core.message import Message
-from pneumachron.core.procedure.steps import CALM_S, LOOK_TIMER, Step, StepKind
+from pneumachron.core.procedure.steps import LOOK_TIMER, Step, StepKind
+from pneumachron.core.release import CALM_S, is_full
 from pneumachron.core.safety import ZONE_LIMIT
 
 AlarmKind: TypeAlias = Literal[
@@ -210,8 +210,11 @@ def _late(step: Step, marks: PotMarks, now_s: float) -> Alarm | None:
 
 
 def _full(plan: CookPlan, marks: PotMarks, now_s: float) -> Alarm | None:
-    full = plan.numbers.fill_ratio > SPRAY_FILL_RATIO.value
-    if not full or marks.over_s is None or now_s - marks.over_s >= CALM_S:
+    if (
+        not is_full(plan.numbers.fill_ratio)
+        or marks.over_s is None
+        or now_s - marks.over_s >= CALM_S
+    ):
         return None
     left = max(round((CALM_S - (now_s - marks.over_s)) / 60.0), 1)
     return Alarm("full_vent", {"left_min": left})

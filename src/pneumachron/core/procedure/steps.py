@@ -9,7 +9,6 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 from typing import Literal, TypeAlias
 
-from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.errors import Param
 from pneumachron.core.finish import FinishKind, carving_params, slice_m
@@ -25,6 +24,7 @@ from pneumachron.core.procedure.choices import (
     ExtraWhen,
     Lane,
 )
+from pneumachron.core.release import CALM_S, is_full
 from pneumachron.core.tenderness import TEXTURES
 
 StepKind: TypeAlias = Literal[
@@ -59,8 +59,6 @@ HANDS_SHARE = (0.6, 1.6)
 """Shortest and longest of work with hands, over what is likely. Judgement."""
 LOOK_TIMER = "look"
 """Half time of a crust."""
-CALM_S = 720.0
-"""A full pot waits so long before it is vented. Common practice: 10–15 min."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -268,8 +266,9 @@ def _release_steps(plan: CookPlan, suffix: str) -> tuple[Step, ...]:
         elif kind == "waiting":
             found.append(_wait(suffix, seconds))
         elif kind == "venting":
-            calm = max(CALM_S - sum(step.likely_s for step in found), 0.0)
-            if calm > 0 and plan.numbers.fill_ratio > SPRAY_FILL_RATIO.value:
+            waited_s = sum(step.likely_s for step in found)
+            # a cook that was begun before the plan counted on this wait
+            if waited_s < CALM_S and is_full(plan.numbers.fill_ratio):
                 found = [_wait(suffix, CALM_S)]
             found.append(
                 Step(f"release{suffix}", "release", seconds, pot=True, waits="pin_down",
@@ -314,8 +313,8 @@ def _told_release(plan: CookPlan, suffix: str) -> tuple[Step, ...]:
                  work="release_natural",
                  params={"fall_min": max(round(natural_s / MINUTE_S), 1)}),
         )  # fmt: skip
-    if plan.numbers.fill_ratio > SPRAY_FILL_RATIO.value and wait_s < CALM_S:
-        wait_s = CALM_S
+    if is_full(plan.numbers.fill_ratio):
+        wait_s = max(wait_s, CALM_S)
     timers = (StepTimer("valve", wait_s),) if wait_s > 0 else ()
     return (
         Step(f"release{suffix}", "release", wait_s + vent_s, timers=timers, waits="pin_down",
