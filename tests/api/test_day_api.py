@@ -314,3 +314,37 @@ def test_an_end_that_is_forecast_moves_what_follows(client: TestClient) -> None:
     rest = next(item for item in found["blocks"] if item["block_id"] == "a:rest")
     assert datetime.fromisoformat(rest["start"]) >= seen - timedelta(seconds=1)
     assert found["delay_s"] >= 30 * 60
+
+
+def guests_late(client: TestClient, body: dict[str, Any], late_min: int) -> dict[str, Any]:
+    answer = client.post("/api/schedule/guests-late", json={"day": body, "late_min": late_min})
+    assert answer.status_code == 200, answer.text
+    found: dict[str, Any] = answer.json()
+    return found
+
+
+def test_guests_are_late_whatever_is_under_way(client: TestClient) -> None:
+    now = TABLE - timedelta(minutes=30)
+    span = {"start": (now - timedelta(hours=1)).isoformat()}
+    over = span | {"end": (now - timedelta(minutes=5)).isoformat()}
+    asked = day(
+        BRISKET, BRISKET, RIBS, now=now.isoformat(),
+        done=[{"block_id": "a:run0"} | over, {"block_id": "b:run0"} | span],
+    )  # fmt: skip
+    told = guests_late(client, asked, 40)
+    assert datetime.fromisoformat(told["table"]) == TABLE + timedelta(minutes=40)
+    assert [dish["how"] for dish in told["dishes"]] == ["rest_warm", "take_out", "later"]
+    assert "75\u00a0°C (167\u00a0°F)" in told["dishes"][0]["words"]
+    assert told["dishes"][0]["tenderness"] == "As tender as planned."
+    wrong = client.post("/api/schedule/guests-late", json={"day": asked, "late_min": 0})
+    assert wrong.status_code == 422
+
+
+def test_what_is_under_way_is_not_cooked_another_way(client: TestClient) -> None:
+    now = TABLE - timedelta(minutes=20)
+    begun = day(BRISKET, now=now.isoformat())
+    before = client.post("/api/schedule/fixes", json=begun).json()["ways"]
+    assert before
+    begun["done"] = [{"block_id": "a:run0", "start": now.isoformat()}]
+    assert ask(client, begun)["delay_s"] > 0
+    assert client.post("/api/schedule/fixes", json=begun).json()["ways"] == []

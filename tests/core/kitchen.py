@@ -6,6 +6,7 @@ from pneumachron.core import cases
 from pneumachron.core.cuts import ReleaseMethod, School, cut_by_id
 from pneumachron.core.hold import Search
 from pneumachron.core.load import Load, make_piece
+from pneumachron.core.plan import make_plan
 from pneumachron.core.pots import ready_pot
 from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.wish import Wish, set_up
@@ -79,3 +80,12 @@ def search(wanted: Wish) -> Search:
 def first_search(wanted: Wish) -> Search:
     """The same without the cases that only give range and reasons; five times less work."""
     return cases.first_search(set_up(wanted))
+
+
+def vented_at_once_min(wanted: Wish) -> float:
+    """How long venting takes when the valve is opened at once, also where no plan would do so."""
+    setup = set_up(wanted)
+    at_once = replace(setup, after=replace(setup.after, wait_s=0.0))
+    hold_s = 60.0 * make_plan(wanted).hold_min
+    run = cases.first_search(at_once, at_least_s=hold_s).run(hold_s)
+    return (run.open_s - run.hold_end_s) / 60.0

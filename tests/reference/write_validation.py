@@ -25,7 +25,7 @@ from pneumachron.core.steam import (
     saturation_temp_c,
 )
 from pneumachron.core.tenderness import cumulative_dose_min
-from tests.core.kitchen import LB_KG, first_search, load, wish
+from tests.core.kitchen import LB_KG, first_search, load, vented_at_once_min, wish
 from tests.recipes.measure import line_scores, recipe_scores
 from tests.reference.fit import ENGINE, Law, fit, left_out, off_span, rms
 from tests.reference.practice import FITTED, LEFT_OUT, P1, P10, Case
@@ -177,9 +177,7 @@ def vents() -> list[str]:
         ),
     )
     for name, wanted, stated in cases:
-        phases = make_plan(wanted).phases
-        seconds = sum(phase.duration_s for phase in phases if phase.kind == "venting")
-        rows.append(row(f"P11 {name}", stated, f"{seconds / 60:.1f}"))
+        rows.append(row(f"P11 {name}", stated, f"{vented_at_once_min(wanted):.1f}"))
     return table(("venting (common practice)", "states, min", "model, min"), rows)
 
 

@@ -23,6 +23,23 @@ export function useWaysOut(asked: DayIn | null) {
   });
 }
 
+/** What waits, and how, when the guests come so many minutes later. */
+export function useGuestsLate(day: DayIn | null, lateMin: number) {
+  return useQuery({
+    queryKey: ["guests late", day, lateMin],
+    queryFn: ({ signal }) =>
+      unwrap(
+        client.POST("/api/schedule/guests-late", {
+          body: { day: day as DayIn, late_min: lateMin },
+          signal,
+        }),
+      ),
+    enabled: day !== null && lateMin > 0,
+    placeholderData: keepPreviousData,
+    gcTime: 60_000,
+  });
+}
+
 export function useCalendar() {
   return useMutation({
     meta: SAID_BELOW,

@@ -972,6 +972,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schedule/guests-late": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Guests Late
+         * @description What waits when the guests come later, how, and what that does to its tenderness.
+         */
+        post: operations["guests_late"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schedule/calendar": {
         parameters: {
             query?: never;
@@ -3064,6 +3084,28 @@ export interface components {
             ahead: components["schemas"]["AheadOut"][];
         };
         /**
+         * GuestsLateIn
+         * @description A day, and by how much the guests are late.
+         */
+        GuestsLateIn: {
+            day: components["schemas"]["DayIn"];
+            /** Late Min */
+            late_min: number;
+        };
+        /**
+         * GuestsLateOut
+         * @description When it is served, and what waits how.
+         */
+        GuestsLateOut: {
+            /**
+             * Table
+             * Format: date-time
+             */
+            table: string;
+            /** Dishes */
+            dishes: components["schemas"]["LateDishOut"][];
+        };
+        /**
          * GuideLineOut
          * @description A line of the Guide, what it is about and who says so; empty where that is plain.
          */
@@ -3334,6 +3376,25 @@ export interface components {
              * @description rows of the QR code, # for dark
              */
             modules: string[];
+        };
+        /**
+         * LateDishOut
+         * @description What becomes of a dish.
+         */
+        LateDishOut: {
+            /** Dish Id */
+            dish_id: string;
+            /**
+             * How
+             * @enum {string}
+             */
+            how: "later" | "keep_warm" | "take_out" | "rest_warm" | "cover" | "chill";
+            /** Words */
+            words: string;
+            /** Tenderness */
+            tenderness: string;
+            /** Softer Steps */
+            softer_steps: number;
         };
         /**
          * LearnedOut
@@ -9791,6 +9852,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WaysOutOut"];
+                };
+            };
+            /** @description Unknown host or unreadable body */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked for by another site */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such thing here */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A request that cannot be met, and what to do */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Others write; try again in a second */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full or may only be read */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    guests_late: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GuestsLateIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuestsLateOut"];
                 };
             };
             /** @description Unknown host or unreadable body */

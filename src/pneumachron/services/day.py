@@ -100,7 +100,7 @@ def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
     ------
     WishError : a dish that cannot be cooked; its field is a path into the dishes.
     """
-    dishes = _dishes(session, inputs)
+    dishes = dishes_of(session, inputs)
     day = _count_back(inputs, _blocks(dishes, inputs))
     titles = {item.dish_id: item.title for item in inputs.dishes}
     document = day_document(day.table, day.delay_s, day.found, titles, day.states)
@@ -122,7 +122,7 @@ def ways_out_here(session: Session, inputs: DayInputs, go_on: Callable[[], bool]
     ----------
     go_on : asked before every step of the search; False ends it with what was found
     """
-    dishes = _dishes(session, inputs)
+    dishes = dishes_of(session, inputs)
     home = current_household(session).household_id
     kept = [item.pot for item in pots.list_pots(session, home)]
     give_back(session)
@@ -178,7 +178,7 @@ def _events(session: Session, inputs: DayInputs) -> Iterator[tuple[str, timedelt
 
     Work that follows without a gap is one event: nobody wants six alarms in five minutes.
     """
-    day = _count_back(inputs, _blocks(_dishes(session, inputs), inputs))
+    day = _count_back(inputs, _blocks(dishes_of(session, inputs), inputs))
     for item in day.found.placed:
         start = day.table + timedelta(seconds=item.start_s)
         for offset, parts in _at_work(item.block):
@@ -204,7 +204,13 @@ def _at_work(block: Block) -> Iterator[tuple[timedelta, list[Segment]]]:
         offset += sum(part.likely_s for part in parts)
 
 
-def _dishes(session: Session, inputs: DayInputs) -> list[Dish]:
+def dishes_of(session: Session, inputs: DayInputs) -> list[Dish]:
+    """The dishes of a day, with what the household knows.
+
+    Raises
+    ------
+    WishError : a dish that cannot be cooked; its field is a path into the dishes.
+    """
     household = current_household(session)
     asked = [
         (find_pot(session, household.household_id, item.plan.pot),
@@ -327,7 +333,7 @@ def _over(inputs: DayInputs, blocks: Sequence[Block]) -> dict[str, datetime]:
 
 
 def _states(inputs: DayInputs, stands: Mapping[str, datetime]) -> dict[str, State]:
-    begun = {done.block_id for done in inputs.done if not _is_over(done, inputs.now)}
+    begun = {done.block_id for done in inputs.done if not is_over(done, inputs.now)}
     pinned = {key for key, _ in inputs.pinned}
     ticked = {done.block_id for done in inputs.done}
     found: dict[str, State] = {}
@@ -343,7 +349,7 @@ _CLOCKS_APART = timedelta(minutes=1)
 """A tick and the time of the question are not of the same second."""
 
 
-def _is_over(done: Done, now: datetime | None) -> bool:
+def is_over(done: Done, now: datetime | None) -> bool:
     """An end that is still to come is a forecast: it goes on till then."""
     return done.end is not None and (now is None or done.end <= now + _CLOCKS_APART)
 
@@ -375,7 +381,10 @@ def _ways_out(
     now = _trouble(day)
     if now == 0.0:
         return
+    begun = {done.block_id.partition(":")[0] for done in inputs.done}
     for index, dish in enumerate(dishes):
+        if dish.dish_id in begun:
+            continue  # what is under way is not cooked another way
         for kind, value, params, changed in _changes(dish, kept):
             if not go_on():
                 return

@@ -1,6 +1,6 @@
 """A day as a document for the wire: blocks on the clock, clashes, cards."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from datetime import datetime, timedelta
 from typing import Any, Literal, TypeAlias
 
@@ -8,6 +8,7 @@ from pneumachron.core.batches import batches
 from pneumachron.core.day.before import SHOP_DISH
 from pneumachron.core.day.blocks import cold_chain
 from pneumachron.core.day.dish import Dish
+from pneumachron.core.day.guests_late import WARM_OVEN_C, Late
 from pneumachron.core.day.schedule import Placed, Schedule
 from pneumachron.core.plan import make_plan
 from pneumachron.core.tenderness import TEXTURES
@@ -106,3 +107,37 @@ def _block(
             for part in block.segments
         ],
     }
+
+
+TELL_STEPS, TELL_SOFTER_STEPS = 0.05, 0.2
+"""Less is no difference; less than the second is hardly one. Judgement."""
+
+
+def late_document(
+    table: datetime, told: Sequence[tuple[Dish, Late]], late_s: float
+) -> dict[str, Any]:
+    """What waits when the guests are late, and when it is served."""
+    return {
+        "table": table,
+        "dishes": [
+            {
+                "dish_id": dish.dish_id,
+                "how": late.how,
+                "words": say(
+                    f"late-{late.how}",
+                    {"dish": dish.title, "late_s": late_s, "oven_c": WARM_OVEN_C},
+                ),
+                "tenderness": _softer(late),
+                "softer_steps": round(late.softer_steps, 2),
+            }
+            for dish, late in told
+        ],
+    }
+
+
+def _softer(late: Late) -> str:
+    if late.softer_steps < TELL_STEPS:
+        return say("late-as_planned")
+    if late.softer_steps < TELL_SOFTER_STEPS:
+        return say("late-hardly")
+    return say("late-softer", {"steps": round(late.softer_steps, 1)})

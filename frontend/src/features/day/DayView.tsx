@@ -5,6 +5,7 @@ import { useDay } from "@/api/schedule";
 import { LaneChart } from "@/drawing/LaneChart";
 import { Cards } from "@/features/day/Cards";
 import { Dishes } from "@/features/day/Dishes";
+import { GuestsLate } from "@/features/day/GuestsLate";
 import { KeptDays } from "@/features/day/KeptDays";
 import { ShoppingList } from "@/features/day/ShoppingList";
 import { Takeaway } from "@/features/day/Takeaway";
@@ -87,6 +88,7 @@ export function DayView() {
         <Answered busy={isPlaceholderData} refused={problem !== null}>
           <Answer day={shown} />
           {asked && <Trouble day={shown} draft={day} asked={asked} onChange={change} />}
+          {asked && live && <GuestsLate asked={asked} onChange={change} />}
           <div ref={ref} className="mt-3 hidden sm:block">
             <LaneChart
               day={shown}

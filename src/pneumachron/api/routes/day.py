@@ -23,12 +23,15 @@ from pneumachron.api.schemas.day import (
     DayLine,
     DayOut,
     DaysOut,
+    GuestsLateIn,
+    GuestsLateOut,
     KeepDayIn,
     MovedOut,
     StoredDayOut,
     WaysOutOut,
 )
 from pneumachron.services import day
+from pneumachron.services.guests_late import guests_late_here
 from pneumachron.store.shelf import MAX_LISTED
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["day"])
@@ -47,6 +50,13 @@ def ways_out(asked: DayIn, db: Db, go_on: Effort) -> WaysOutOut:
     """Which change of one dish leaves less clash or less delay, as far as there is time to look."""
     found = day.ways_out_here(db, asked.to_inputs(), go_on)
     return WaysOutOut.model_validate({"ways": list(found.ways), "complete": found.complete})
+
+
+@router.post("/schedule/guests-late", responses=_ASKED, dependencies=[TURN])
+def guests_late(asked: GuestsLateIn, db: Db) -> GuestsLateOut:
+    """What waits when the guests come later, how, and what that does to its tenderness."""
+    found = guests_late_here(db, asked.day.to_inputs(), 60.0 * asked.late_min)
+    return GuestsLateOut.model_validate(found)
 
 
 @router.post("/schedule/calendar", responses=_ASKED, dependencies=[TURN])

@@ -10,6 +10,7 @@ from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
 from pneumachron.core.cuts import ReleaseMethod
+from pneumachron.core.day.guests_late import LATE_RANGE_S, LateHow
 from pneumachron.core.day.run import GAUGE_POINTS
 from pneumachron.core.day.schedule import MAX_BLOCKS
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
@@ -216,6 +217,30 @@ class WaysOutOut(Closed):
     ways: Annotated[list[WayOutOut], Field(max_length=MAX_WAYS)]
     complete: bool = True
     """False: the time for the search ran out; there may be better ones."""
+
+
+class GuestsLateIn(Closed):
+    """A day, and by how much the guests are late."""
+
+    day: DayIn
+    late_min: Annotated[int, Field(ge=round(LATE_RANGE_S[0] / 60), le=round(LATE_RANGE_S[1] / 60))]
+
+
+class LateDishOut(Closed):
+    """What becomes of a dish."""
+
+    dish_id: str
+    how: LateHow
+    words: str
+    tenderness: str
+    softer_steps: float
+
+
+class GuestsLateOut(Closed):
+    """When it is served, and what waits how."""
+
+    table: datetime
+    dishes: Annotated[list[LateDishOut], Field(max_length=MAX_DISHES)]
 
 
 class CalendarOut(Closed):

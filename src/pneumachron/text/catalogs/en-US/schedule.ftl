@@ -45,3 +45,14 @@ conflict-fix-parted = Separate { $dish } into flat and point
 conflict-fix-ahead = Cook { $dish } the day before, chill and reheat
 conflict-fix-release = Use quick release for { $dish }
 conflict-fix-halved = Halve { $dish }, to { LENGTH($thickness_m) }
+
+# The guests are late: what waits, and how; how tender it is then.
+late-later = { $dish }: begin { DURATION($late_s) } later. Raw meat stays in the refrigerator until then.
+late-keep_warm = { $dish }: leave the lid on when the pressure is down, and keep it warm for { DURATION($late_s) }.
+late-take_out = { $dish }: take it out when it is done, wrap it in foil, and keep it in the oven at { SAFETEMP($oven_c) }.
+late-rest_warm = { $dish }: keep it whole, wrapped in foil, in the oven at { SAFETEMP($oven_c) }. Finish and cut it when they come.
+late-cover = { $dish }: pour hot juice over it, cover it with foil, and keep it in the oven at { SAFETEMP($oven_c) }.
+late-chill = { $dish }: too long to keep hot. Cool it within two hours, chill it, and reheat it in its juice when they come.
+late-as_planned = As tender as planned.
+late-hardly = Hardly softer than planned.
+late-softer = { PLAIN($steps) } of a step softer than planned.
