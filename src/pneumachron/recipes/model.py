@@ -1,5 +1,6 @@
 """A recipe as its writer left it: texts only, nothing understood yet."""
 
+import re
 from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
@@ -12,6 +13,38 @@ MAX_LINES = 400
 MAX_TEXT = 2_000
 """Characters in one line or step. Judgement."""
 MAX_TITLE = 200
+
+
+PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauce", "beside"]
+_ROLES: tuple[tuple[PartRole, str], ...] = (
+    ("brine", r"\b(brines?|cures?)\b"),
+    ("marinade", r"\bmarinades?\b"),
+    ("rub", r"\b(rubs?|seasoning|spice mix)\b"),
+    ("glaze", r"\b(glaze|mop|basting|lacquer|varnish)\b"),
+    ("beside", r"\b(creams?|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving|toppings?|"
+               r"buns?|rolls?|pickles?|butter|aioli|mayo\w*|chutney|gremolata|dumplings?)\b"),
+    ("sauce", r"\b(sauces?|gravy|dressing)\b"),
+)  # fmt: skip
+"""What a heading over some ingredients says of them; looked for in this order."""
+
+
+@dataclass(frozen=True, slots=True)
+class Part:
+    """Some of the ingredients under a heading of their own, and what they are for."""
+
+    name: str
+    role: PartRole
+    lines: tuple[int, ...]
+    """Rows of the ingredients."""
+
+    @staticmethod
+    def of(name: str, lines: tuple[int, ...]) -> "Part":
+        """A part by its heading."""
+        low = name.lower()
+        for role, words in _ROLES:
+            if re.search(words, low):
+                return Part(name, role, lines)
+        return Part(name, "main", lines)
 
 
 @dataclass(frozen=True, slots=True)
@@ -28,6 +61,9 @@ class Recipe:
     total_s: float | None = None
     notes: tuple[str, ...] = ()
     plan: dict[str, str | int | float] | None = None
+    parts: tuple[Part, ...] = ()
+    left_out: tuple[str, ...] = ()
+    """Lines of the text that are no part of the recipe."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,213 +1,81 @@
-"""Pasted text and Markdown: which lines are title, yield, ingredients and steps."""
+"""Pasted text and Markdown: which lines are title, yield, ingredients and steps.
+
+Every line is scored (`looks.py`); headings (`headings.py`) weigh most. The cheapest way through the
+text decides where ingredients and steps begin and end, in either order, with what a page says
+before, after and in between left out. A line is never lost: what is left out is kept apart.
+"""
 
 import re
 from collections.abc import Iterator
 from dataclasses import dataclass, field
+from typing import Literal, TypeAlias
 
 from markdown_it import MarkdownIt
 
-from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.model import MAX_LINES, Part, Recipe
+from pneumachron.recipes.reading.headings import (
+    STEP_LABEL,
+    TIMES,
+    Heading,
+    heading_of,
+    yield_in,
+)
+from pneumachron.recipes.reading.looks import BULLET, NUMBERED, Look, look_at
 from pneumachron.recipes.understanding.durations import durations_in
-from pneumachron.recipes.understanding.lines import read_line
-from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.ingredients import food_of
 
-_INGREDIENTS = re.compile(
-    r"^(the )?(ingredients?( list)?|what you(['’]ll| will)? need|you(['’]ll| will)? need)\s*:?$",
-    re.I,
+State: TypeAlias = Literal["before", "ingredients", "steps", "after"]
+_ORDERS: tuple[tuple[State, ...], ...] = (
+    ("before", "ingredients", "steps", "after"),
+    ("before", "steps", "ingredients", "after"),
 )
-_STEPS = re.compile(
-    r"^(the )?(method|directions?|instructions?|steps?|preparation|procedure|what to do|"
-    r"how to (make|cook)( it)?)\s*:?$",
-    re.I,
-)
-_NOTES = re.compile(r"^(notes?|tips?|remarks?)\s*:?$", re.I)
-_YIELD = any_of(
-    r"^(serves|servings?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
-    r"^(serves|feeds) about \d.{0,20}$",
-    r"^for \d{1,3}( (people|persons|plates|of us))?\.?$",
-    r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|portions|plates|people)\.?$",
-)
-_TIMES = re.compile(r"\b(prep|cook|total|serves)( time)?\s*:", re.I)
-_STEP_LABEL = re.compile(r"^step \d{1,2}\s*[:.]?$", re.I)
-_NUMBERED = re.compile(r"^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+(?=[A-Za-z])", re.I)
-_BULLET = re.compile(r"^\s*[-*•·▢☐–]\s+")
-_VERBS = frozenset(
-    [
-        "add",
-        "arrange",
-        "bake",
-        "baste",
-        "beat",
-        "blend",
-        "boil",
-        "braise",
-        "bring",
-        "broil",
-        "brown",
-        "brush",
-        "carve",
-        "chill",
-        "chop",
-        "close",
-        "coat",
-        "combine",
-        "cook",
-        "cool",
-        "cover",
-        "cut",
-        "deglaze",
-        "discard",
-        "drain",
-        "dust",
-        "fry",
-        "get",
-        "grate",
-        "grill",
-        "heat",
-        "hold",
-        "keep",
-        "lay",
-        "leave",
-        "let",
-        "lift",
-        "lock",
-        "lower",
-        "make",
-        "marinate",
-        "mash",
-        "melt",
-        "mix",
-        "nestle",
-        "pat",
-        "place",
-        "pour",
-        "preheat",
-        "press",
-        "pull",
-        "put",
-        "reduce",
-        "remove",
-        "rest",
-        "return",
-        "roast",
-        "roll",
-        "rub",
-        "scatter",
-        "sear",
-        "season",
-        "serve",
-        "set",
-        "shred",
-        "simmer",
-        "skim",
-        "slather",
-        "slice",
-        "smoke",
-        "soak",
-        "soften",
-        "spread",
-        "sprinkle",
-        "stab",
-        "stand",
-        "stir",
-        "strain",
-        "take",
-        "thicken",
-        "tie",
-        "toss",
-        "transfer",
-        "trim",
-        "turn",
-        "uncover",
-        "unwrap",
-        "warm",
-        "wash",
-        "whisk",
-        "wrap",
-    ]
-)
-"""Words that begin a step."""
+_OPENED = 60.0
+"""What a heading is worth against the look of lines."""
+_UNDER_HEADING = 0.6
+"""A line under a heading counts as what it says at least so much."""
+_OUTSIDE_CLUTTER, _OUTSIDE = 0.3, 0.0
+_ABOVE = 2.0
+"""What counts against a line above the heading of the ingredients."""
+_LEAST_TITLE, _MOST_TITLE_WORDS = 3, 14
+"""Letters and words of a title."""
 
 
-@dataclass
-class _Sorter:
-    """Where the lines go; sections named by headings, or found by how lines look."""
+@dataclass(slots=True)
+class _Row:
+    """A line of the text: as it stands, without its bullet, what it opens, how it looks."""
 
-    title: str = ""
+    raw: str
+    plain: str
+    heading: Heading | None
+    look: Look
+    under: Heading | None = None
+    """The heading it stands under."""
+    above: bool = False
+    """It stands above the heading of the ingredients, or is the first line and has no amount."""
+
+
+@dataclass(slots=True)
+class _Text:
+    """The rows, and what was taken out of them already."""
+
+    rows: list[_Row] = field(default_factory=list)
     yields: str = ""
     times: str = ""
-    section: str = "top"
-    named: bool = False
-    """A heading has opened the section, so a look does not close it."""
-    parts: dict[str, list[str]] = field(
-        default_factory=lambda: {"top": [], "ingredients": [], "steps": [], "notes": []}
-    )
 
     def take(self, line: str) -> None:
-        if self._is_heading(line):
+        """One line; yield, times and empty labels are no rows."""
+        plain = BULLET.sub("", line).strip()
+        if STEP_LABEL.match(plain):
             return
-        plain = _BULLET.sub("", line).strip()
-        if _YIELD.match(plain) and not self.yields and not _amount_of_food(plain):
-            self.yields = plain
-        elif _TIMES.search(plain) and self.section == "top":
-            self.times = plain
-            if (serves := re.search(r"serves\s*:?\s*[\d–-]+", plain, re.I)) and not self.yields:
-                self.yields = serves[0]
-        elif not self.title:
-            self.title = plain.lstrip("# ")
-        elif not _STEP_LABEL.match(plain):
-            self._place(line, plain)
-
-    def _is_heading(self, line: str) -> bool:
-        bare = line.strip("#*_ ").strip()
-        for pattern, section in (
-            (_INGREDIENTS, "ingredients"),
-            (_STEPS, "steps"),
-            (_NOTES, "notes"),
-        ):
-            if pattern.match(bare):
-                self.section, self.named = section, True
-                return True
-        return False
-
-    def _place(self, line: str, plain: str) -> None:
-        if not self.named:
-            if self.section != "steps" and looks_like_step(line):
-                self.section = "steps" if self.parts["ingredients"] else self.section
-            elif self.section == "top" and looks_like_ingredient(plain):
-                self.section = "ingredients"
-        self.parts[self.section].append(
-            _NUMBERED.sub("", plain) if self.section == "steps" else plain
-        )
-
-
-def _amount_of_food(line: str) -> bool:
-    """“Makes 2 racks” is a yield, “serving spoon of salt” is not met here."""
-    return bool(re.match(r"^portions? of\b", line, re.I))
-
-
-def looks_like_ingredient(line: str) -> bool:
-    """An amount in front, or few words and no sentence."""
-    found = read_line(line)
-    if line.endswith(".") and len(line.split()) >= 5:
-        return False
-    if found.low is not None:
-        return len(line) <= 120
-    return len(line.split()) <= 6 and not line.endswith((".", "!", "?"))
-
-
-def looks_like_step(line: str) -> bool:
-    """A sentence, a numbered line, or one that begins with a verb of the kitchen."""
-    plain = _BULLET.sub("", line).strip()
-    if _NUMBERED.match(line) and len(plain.split()) > 3:
-        return True
-    words = re.findall(r"[A-Za-z]+", plain.lower())
-    if not words:
-        return False
-    starts = words[0] in _VERBS and not plain.lower().startswith(("salt", "roast beef"))
-    sentence = plain.endswith((".", "!")) and len(words) >= 5
-    amount = read_line(plain).low is not None and not durations_in(plain)
-    return (starts and len(words) >= 3) or (sentence and not amount)
+        told = yield_in(line)
+        if told and not self.yields:
+            self.yields = told
+        if TIMES.search(plain) and heading_of(line) is None and len(plain.split()) < 20:
+            self.times = self.times or plain
+            return
+        if told:
+            return
+        self.rows.append(_Row(line, plain.lstrip("# "), heading_of(line), look_at(line)))
 
 
 def read_plain(text: str) -> Recipe:
@@ -221,49 +89,234 @@ def read_markdown(text: str) -> Recipe:
 
 
 def _markdown_lines(text: str) -> Iterator[str]:
-    items = 0
+    items, heading = 0, False
     for token in MarkdownIt("commonmark", {"maxNesting": 20}).parse(text):
         items += {"list_item_open": 1, "list_item_close": -1}.get(token.type, 0)
+        if token.type in {"heading_open", "heading_close"}:
+            heading = token.type == "heading_open"
         if token.type != "inline":
             continue
-        # an item that is wrapped goes on; lines of a paragraph are lines, as people mean them
-        soft = " " if items else "\n"
         words = "".join(
-            {"softbreak": soft, "hardbreak": "\n"}.get(child.type, child.content)
+            {"softbreak": "\n", "hardbreak": "\n"}.get(child.type, child.content)
             for child in token.children or []
         )
-        yield from words.split("\n")
+        lines = words.split("\n")
+        yield from (
+            f"# {line}" if heading else line for line in _unwrapped(lines, in_item=items > 0)
+        )
+
+
+def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
+    """An item that is wrapped goes on in small letters; anything else is a line of its own."""
+    found = lines[:1]
+    for line in lines[1:]:
+        if in_item and line[:1].islower():
+            found[-1] += f" {line}"
+        else:
+            found.append(line)
+    return found
 
 
 def _sorted(lines: Iterator[str]) -> Recipe:
-    sorter = _Sorter()
+    text = _Text()
     for line in lines:
         if line.strip(" -_=*#"):
-            sorter.take(line.strip())
-    _numbers_without_headings(sorter)
-    return Recipe(
-        title=sorter.title,
-        ingredients=tuple(sorter.parts["ingredients"]),
-        steps=tuple(sorter.parts["steps"]),
-        yields=sorter.yields,
-        description=" ".join(sorter.parts["top"]),
-        cook_s=_labelled_s(sorter.times, "cook"),
-        prep_s=_labelled_s(sorter.times, "prep"),
-        notes=tuple(sorter.parts["notes"]),
+            text.take(line.strip())
+    _name_sections(text.rows)
+    states = _states(text.rows)
+    return _Sorted(text, states).recipe()
+
+
+def _name_sections(rows: list[_Row]) -> None:
+    """Under which heading every row stands; an unknown heading above work opens the steps."""
+    named = {row.heading for row in rows}
+    under: Heading | None = None
+    for index, row in enumerate(rows):
+        following = rows[index + 1].look if index + 1 < len(rows) else None
+        opens_work = following is not None and following.work > max(following.food, 0.3)
+        unknown = row.heading == "part" and row.raw.startswith("#")
+        if unknown and under == "ingredients" and "steps" not in named and opens_work:
+            row.heading = "steps"
+            named.add("steps")
+        if row.heading not in {None, "part"}:
+            under = row.heading
+        row.under = under
+    _mark_above(rows)
+
+
+def _mark_above(rows: list[_Row]) -> None:
+    """The title, and what is said before the ingredients, is none of them."""
+    if any(row.heading == "ingredients" for row in rows):
+        for row in rows:
+            if row.heading == "ingredients":
+                return
+            row.above = True
+    first = next((row for row in rows if not row.look.clutter), None)
+    if first is not None and not first.look.has_amount:
+        first.above = True
+
+
+def _emission(row: _Row, state: State, *, sure_steps: bool) -> float:
+    """What a row is worth in a state."""
+    if state in {"before", "after"}:
+        if row.under in {"notes", "end"}:
+            return _UNDER_HEADING if state == "after" else -1.0
+        return _OUTSIDE_CLUTTER if row.look.clutter else _OUTSIDE
+    if row.heading is not None:
+        return _OPENED if row.heading == state else 0.0
+    worth = row.look.food if state == "ingredients" else row.look.work
+    if row.above:
+        worth -= _ABOVE
+    if row.under != state or row.look.clutter:
+        return worth
+    # without a heading for the steps, lines below the ingredients may be steps
+    if state == "ingredients" and not sure_steps:
+        return worth
+    return max(worth, _UNDER_HEADING)
+
+
+def _states(rows: list[_Row]) -> list[State]:
+    sure_steps = any(row.heading == "steps" for row in rows)
+    found = [_cheapest(rows, order, sure_steps=sure_steps) for order in _ORDERS]
+    return max(found, key=lambda item: item[0])[1]
+
+
+def _cheapest(
+    rows: list[_Row], order: tuple[State, ...], *, sure_steps: bool
+) -> tuple[float, list[State]]:
+    """The best way through the rows, state after state; cost grows with their number only."""
+    worth = [0.0] + [float("-inf")] * (len(order) - 1)
+    came: list[list[int]] = []
+    for row in rows:
+        step: list[int] = []
+        new: list[float] = []
+        for place, state in enumerate(order):
+            best = max(range(place + 1), key=lambda at: (worth[at], at))
+            step.append(best)
+            new.append(worth[best] + _emission(row, state, sure_steps=sure_steps))
+        worth = new
+        came.append(step)
+    place = max(range(len(order)), key=lambda at: worth[at])
+    total = worth[place]
+    states: list[State] = []
+    for step in reversed(came):
+        states.append(order[place])
+        place = step[place]
+    return total, states[::-1]
+
+
+class _Sorted:
+    """Rows with their states, made a recipe."""
+
+    def __init__(self, text: _Text, states: list[State]) -> None:
+        self.text = text
+        self.pairs = list(zip(text.rows, states, strict=True))
+        self.left_out: list[str] = []
+
+    def recipe(self) -> Recipe:
+        """All of it."""
+        title = self._title()
+        ingredients, parts = self._ingredients()
+        steps = self._steps()
+        notes = tuple(
+            row.plain for row, state in self.pairs
+            if state == "after" and row.under == "notes" and not self._no_words(row)
+        )  # fmt: skip
+        before = [
+            row.plain for row, state in self.pairs
+            if state == "before" and row is not title and not self._no_words(row)
+        ]  # fmt: skip
+        self.left_out += [
+            row.plain for row, state in self.pairs
+            if (state in {"before", "after"} and row.look.clutter)
+            or (state == "after" and row.under != "notes" and not self._no_words(row)
+                and row is not title)
+        ]  # fmt: skip
+        return Recipe(
+            title=title.plain.strip("*_ ") if title else "",
+            ingredients=tuple(ingredients),
+            steps=tuple(steps),
+            yields=self.text.yields,
+            description=" ".join(before),
+            cook_s=_labelled_s(self.text.times, "cook"),
+            prep_s=_labelled_s(self.text.times, "prep"),
+            notes=notes,
+            parts=tuple(parts),
+            left_out=tuple(self.left_out[:MAX_LINES]),
+        )
+
+    @staticmethod
+    def _no_words(row: _Row) -> bool:
+        return row.look.clutter or row.heading not in {None, "part"}
+
+    def _title(self) -> _Row | None:
+        """The heading of a page; else the first line before the recipe that may be one."""
+        outside = [
+            (row, state) for row, state in self.pairs
+            if state in {"before", "after"} and _may_be_title(row)
+        ]  # fmt: skip
+        before = [row for row, state in outside if state == "before"]
+        marked = next((row for row in before if row.raw.startswith("#")), None)
+        meaty = (row for row, state in outside if state == "after" and _is_meat(row))
+        return marked or next(iter(before), None) or next(meaty, None)
+
+    def _ingredients(self) -> tuple[list[str], list[Part]]:
+        lines: list[str] = []
+        parts: list[tuple[str, list[int]]] = []
+        for row, state in self.pairs:
+            if state != "ingredients":
+                if _is_lost_meat(row, state):
+                    lines.append(row.plain)
+                continue
+            if row.heading == "part":
+                parts.append((row.plain.strip("*_: "), []))
+            elif row.heading is None and row.look.clutter:
+                self.left_out.append(row.plain)
+            elif row.heading is None:
+                if parts:
+                    parts[-1][1].append(len(lines))
+                lines.append(row.plain)
+        numbered = [NUMBERED.match(line) for line in lines]
+        if lines and all(numbered):
+            lines = [NUMBERED.sub("", line) for line in lines]
+        return lines, [Part.of(name, tuple(rows)) for name, rows in parts if rows]
+
+    def _steps(self) -> list[str]:
+        rows = [row for row, state in self.pairs if state == "steps" and row.heading is None]
+        while len(rows) > 1 and _is_farewell(rows[-1]):
+            self.left_out.append(rows.pop().plain)
+        self.left_out += [row.plain for row in rows if row.look.clutter]
+        return [NUMBERED.sub("", row.plain) for row in rows if not row.look.clutter]
+
+
+def _is_farewell(row: _Row) -> bool:
+    """A short last line that says nothing of work."""
+    return row.look.work <= 0 and len(row.plain.split()) <= 6
+
+
+def _may_be_title(row: _Row) -> bool:
+    words = row.plain.split()
+    return (
+        not row.look.clutter
+        and row.heading in {None, "part"}
+        and not row.plain.endswith((".", "!", "?", ":"))
+        and len(row.plain) >= _LEAST_TITLE
+        and len(words) <= _MOST_TITLE_WORDS
     )
 
 
-def _numbers_without_headings(sorter: _Sorter) -> None:
-    """Words before the first heading may hold the ingredients (“2 racks …” under the title)."""
-    if sorter.parts["ingredients"] or not sorter.parts["top"]:
-        return
-    top = sorter.parts["top"]
-    first = next((i for i, line in enumerate(top) if read_line(line).low is not None), None)
-    if first is not None:
-        sorter.parts["ingredients"], sorter.parts["top"] = top[first:], top[:first]
+def _is_meat(row: _Row) -> bool:
+    return food_of(row.plain).kind == "meat"
+
+
+def _is_lost_meat(row: _Row, state: State) -> bool:
+    """A line with an amount of meat is an ingredient, wherever it stands."""
+    if state == "steps" or row.heading is not None or row.look.clutter:
+        return False
+    return row.look.has_amount and row.look.food > 1.0 and _is_meat(row)
 
 
 def _labelled_s(times: str, label: str) -> float | None:
-    found = re.search(rf"{label}( time)?\s*:\s*(.{{1,30}})", times, re.I)
+    found = re.search(rf"{label}( time)?\s*:?\s*(\d.{{0,30}})", times, re.I)
     spans = durations_in(found[2]) if found else []
     return spans[0].high_s if spans else None

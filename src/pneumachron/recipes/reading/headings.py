@@ -1,0 +1,68 @@
+"""Headings of a pasted recipe, and the lines that say for how many and how long."""
+
+import re
+from typing import Literal, TypeAlias
+
+from pneumachron.recipes.reading.looks import BULLET
+from pneumachron.recipes.understanding.lines import read_line
+from pneumachron.recipes.understanding.patterns import any_of
+
+Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
+
+_ASKS = r"(you(['’]ll| will)? need|you need|what goes in( it)?|shopping list)"
+_INGREDIENTS = re.compile(rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten)\s*:?$", re.I)
+_STEPS = re.compile(
+    r"^(the )?(method|directions?|instructions?|steps?|preparation|procedure|what to do|"
+    r"how (it goes|to (make|cook)( it)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
+    re.I,
+)
+_NOTES = re.compile(r"^((cook|chef|recipe)['’]?s? )?(notes?|tips?|remarks?)\s*:?$", re.I)
+_END = re.compile(
+    r"^(nutrition\w*( facts)?|comments?|reviews?|related( recipes)?|more recipes|equipment|"
+    r"you may also like|leave a (reply|comment)|(reader )?(questions|faqs?))\b.{0,20}$",
+    re.I,
+)
+_PART = re.compile(r"^(for|to make) (the |a |your )?[^\W\d][\w'’ -]{2,40}:?$", re.I)
+YIELD = any_of(
+    r"^(serves|servings?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
+    r"^(serves|feeds) about \d.{0,20}$",
+    r"^for \d{1,3}( (people|persons|plates|of us))?\.?$",
+    r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|portions|plates|people|persons)\.?$",
+)
+TIMES = re.compile(r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total)( time)? \d", re.I)
+_ON = re.compile(r"\b(serves|servings?|feeds)\s*:?\s*\d{1,3}(\s*[–-]\s*\d{1,3})?", re.I)
+STEP_LABEL = re.compile(r"^step \d{1,2}\s*[:.]?$", re.I)
+_KINDS: tuple[tuple[re.Pattern[str], Heading], ...] = (
+    (_INGREDIENTS, "ingredients"), (_STEPS, "steps"), (_NOTES, "notes"), (_END, "end"),
+)  # fmt: skip
+
+
+def heading_of(line: str) -> Heading | None:
+    """What a line opens; None when it is no heading."""
+    bare = BULLET.sub("", line).strip("#*_ ").strip()
+    if len(bare) > 60:
+        return None
+    for pattern, kind in _KINDS:
+        if pattern.match(bare):
+            return kind
+    return "part" if _is_part(line, bare) else None
+
+
+def _is_part(line: str, bare: str) -> bool:
+    """`For the glaze`, `Glaze:`, a heading of Markdown that names none of the others."""
+    if YIELD.match(bare) or TIMES.search(bare) or read_line(bare).low is not None:
+        return False
+    few = len(bare.split()) <= 6
+    marked = line.lstrip().startswith("#") or bare.endswith(":")
+    return few and (bool(_PART.match(bare)) or marked)
+
+
+def yield_in(line: str) -> str:
+    """For how many, when a line says nothing else; empty when it does not."""
+    plain = BULLET.sub("", line).strip("#*_ ").strip()
+    if YIELD.match(plain) and not re.match(r"^portions? of\b", plain, re.I):
+        return plain
+    if TIMES.search(plain):
+        found = _ON.search(plain)
+        return found[0] if found else ""
+    return ""
