@@ -403,7 +403,7 @@ def test_pieces_one_by_one_and_a_photo(page: Page, complaints: list[str]) -> Non
     page.get_by_role("button", name="Save to log").click()
     page.get_by_role("link", name="See it in the log.").click()
     expect(
-        page.get_by_text("Baby back ribs 2 (off) against Baby back ribs 1 (membrane on)")
+        page.get_by_text("Baby back ribs 2 (off), beside Baby back ribs 1 (membrane on)")
     ).to_be_visible()
     page.get_by_role("button", name="remove photo 1").click()
     expect(page.get_by_role("img", name="1 of Two racks")).to_have_count(0)

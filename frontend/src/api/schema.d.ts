@@ -1752,7 +1752,7 @@ export interface components {
             /** Bone */
             bone?: boolean | null;
             /** Method */
-            method?: ("smoker" | "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "grill" | "stovetop_pressure" | "simmer") | null;
+            method?: ("smoker" | "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "grill" | "stovetop_pressure" | "pressure" | "simmer") | null;
             /** Method Minutes */
             method_minutes?: number | null;
             /** Texture */
@@ -3833,6 +3833,23 @@ export interface components {
             crisping_lid: boolean;
         };
         /**
+         * PartText
+         * @description Some of the ingredients under a heading of their own.
+         */
+        PartText: {
+            /** Name */
+            name: string;
+            /**
+             * Role
+             * @description by the heading; what is sent is not read
+             * @default main
+             * @enum {string}
+             */
+            role: "main" | "rub" | "brine" | "marinade" | "glaze" | "sauce" | "beside";
+            /** Lines */
+            lines: number[];
+        };
+        /**
          * PencilMark
          * @description A pencil mark.
          */
@@ -4771,6 +4788,13 @@ export interface components {
             plan?: {
                 [key: string]: string | number;
             } | null;
+            /** Parts */
+            parts?: components["schemas"]["PartText"][];
+            /**
+             * Left Out
+             * @description lines that are no part of the recipe
+             */
+            left_out?: string[];
         };
         /**
          * RecomputedOut
@@ -5664,7 +5688,7 @@ export interface components {
             /** Bone */
             bone: boolean | null;
             /** Method */
-            method: ("smoker" | "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "grill" | "stovetop_pressure" | "simmer") | null;
+            method: ("smoker" | "oven_lid" | "oven_open" | "slow_low" | "slow_high" | "grill" | "stovetop_pressure" | "pressure" | "simmer") | null;
             /** Method Low Min */
             method_low_min: number | null;
             /** Method High Min */

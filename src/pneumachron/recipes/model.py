@@ -13,6 +13,8 @@ MAX_LINES = 400
 MAX_TEXT = 2_000
 """Characters in one line or step. Judgement."""
 MAX_TITLE = 200
+MAX_PARTS = 20
+"""Headings over ingredients. Judgement: a feast has six."""
 
 
 PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauce", "beside"]

@@ -10,6 +10,7 @@ from pneumachron.recipes.converting.marks import OutLine
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.understand import Understood
 from pneumachron.recipes.writing.day import extra_work, marinade_of
+from pneumachron.recipes.writing.sentences import run_on
 from pneumachron.recipes.writing.shopping import shopping_list
 from pneumachron.services.documents import shown_document
 from pneumachron.services.wording import careful, say_message
@@ -21,6 +22,8 @@ def recipe_document(recipe: Recipe) -> dict[str, Any]:
         "ingredients": list(recipe.ingredients),
         "steps": list(recipe.steps),
         "notes": list(recipe.notes),
+        "left_out": list(recipe.left_out),
+        "parts": [asdict(part) | {"lines": list(part.lines)} for part in recipe.parts],
     }
 
 
@@ -65,7 +68,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
         "steps": [
             {
                 "kind": step.kind,
-                "text": " ".join(map(say_message, step.said)),
+                "text": run_on(map(say_message, step.said)),
                 "low_min": None if step.minutes is None else round(step.minutes[0], 1),
                 "high_min": None if step.minutes is None else round(step.minutes[1], 1),
             }

@@ -12,7 +12,7 @@ from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.finish import FinishKind
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Choices, Kitchen
-from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.model import Part, Recipe
 from pneumachron.recipes.understanding.understand import Answers, understand
 from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
 from pneumachron.recipes.writing.recipe import to_recipe
@@ -183,5 +183,8 @@ def set_recipe_deleted(session: Session, recipe_id: str, *, deleted: bool) -> No
 
 def stored_recipe(document: dict[str, Any]) -> Recipe:
     """A recipe as it lies on the shelf."""
-    texts = {key: tuple(document[key]) for key in ("ingredients", "steps", "notes")}
-    return Recipe(**{**document, **texts})
+    names = ("ingredients", "steps", "notes", "left_out")
+    # a recipe of an older version knows neither parts nor what was left out
+    texts = {key: tuple(document.get(key, ())) for key in names}
+    parts = tuple(Part.of(part["name"], tuple(part["lines"])) for part in document.get("parts", ()))
+    return Recipe(**{**document, **texts, "parts": parts})

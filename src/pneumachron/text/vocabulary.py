@@ -23,7 +23,7 @@ GROUPS: dict[str, tuple[str, ...]] = {
     "phase": get_args(PhaseKind),
     "source": get_args(SourceKind),
     "marinade": MARINADES,
-    "method": OTHER_METHODS,
+    "method": (*OTHER_METHODS, "stovetop_pressure", "pressure"),
     "finish": FINISHES,
     "lying": ARRANGEMENTS,
 }

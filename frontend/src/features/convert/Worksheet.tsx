@@ -5,6 +5,7 @@ import { useConverted } from "@/api/recipes";
 import type { Draft } from "@/features/convert/draft";
 import { KeepForm } from "@/features/convert/KeepForm";
 import { Lines } from "@/features/convert/Lines";
+import { ReadingSheet } from "@/features/convert/ReadingSheet";
 import { ReadPanel } from "@/features/convert/ReadPanel";
 import { Result } from "@/features/convert/Result";
 import { Steps } from "@/features/convert/Steps";
@@ -45,6 +46,11 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
         <h1 className="font-bold text-[1.5rem]">{draft.recipe.title}</h1>
         <KeepForm draft={draft} onChange={onChange} />
       </div>
+      <ReadingSheet
+        key={`${draft.id} ${draft.original.length}`}
+        draft={draft}
+        onChange={onChange}
+      />
       <ReadPanel
         draft={draft}
         pots={pots}

@@ -18,7 +18,16 @@ from pneumachron.core.season import Marinade
 from pneumachron.core.tenderness import Texture
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.rule_table import Does
-from pneumachron.recipes.model import MAX_BYTES, MAX_LINES, MAX_TEXT, MAX_TITLE, Format, Recipe
+from pneumachron.recipes.model import (
+    MAX_BYTES,
+    MAX_LINES,
+    MAX_PARTS,
+    MAX_TEXT,
+    MAX_TITLE,
+    Format,
+    PartRole,
+    Recipe,
+)
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.understand import Answers, Asked
 from pneumachron.services.recipes import (
@@ -41,6 +50,16 @@ MAX_MARKS = 2 * MAX_LINES + 10
 MAX_ORIGINAL = MAX_BYTES
 
 
+class PartText(Closed):
+    """Some of the ingredients under a heading of their own."""
+
+    name: Title
+    role: Annotated[PartRole, Field(description="by the heading; what is sent is not read")] = (
+        "main"
+    )
+    lines: Annotated[list[Annotated[int, Field(ge=0, lt=MAX_LINES)]], Field(max_length=MAX_LINES)]
+
+
 class RecipeText(Closed):
     """A recipe as its writer left it."""
 
@@ -54,11 +73,15 @@ class RecipeText(Closed):
     total_s: Seconds = None
     notes: Annotated[list[Text], Field(max_length=MAX_LINES)] = Field(default_factory=list)
     plan: Annotated[dict[str, str | int | float] | None, Field(max_length=60)] = None
+    parts: Annotated[list[PartText], Field(max_length=MAX_PARTS)] = Field(default_factory=list)
+    left_out: Annotated[
+        list[Text], Field(max_length=MAX_LINES, description="lines that are no part of the recipe")
+    ] = Field(default_factory=list)
 
     def to_recipe(self) -> Recipe:
         """As the readers make it: no gap in a line that nobody would write."""
         values = self.model_dump()
-        for name in ("ingredients", "steps", "notes"):
+        for name in ("ingredients", "steps", "notes", "left_out"):
             values[name] = [" ".join(text.split()) for text in values[name]]
         return stored_recipe(values)
 

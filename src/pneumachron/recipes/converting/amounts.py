@@ -37,10 +37,19 @@ def enough(value: float, unit: str) -> float:
     return ceil(value * parts - 1e-6) / parts if parts else value
 
 
+def _finer(value: float, parts: int) -> int:
+    """Thirds where they are nearer: a set of cups has them too."""
+    off = {count: abs(value - round(value * count) / count) for count in (parts, 3)}
+    return min(off, key=lambda count: off[count])
+
+
 def number_text(value: float, unit: str) -> str:
     """A number to the precision a kitchen has for its unit."""
     if unit in _PARTS:
-        return mixed_fraction(max(value, 1 / _PARTS[unit]), _PARTS[unit])
+        parts = _PARTS[unit]
+        return mixed_fraction(
+            max(value, 1 / parts), _finer(value, parts) if unit == "cup" else parts
+        )
     if unit in {"g", "ml"}:
         step = 1 if value < 20 else 5 if value < 250 else 10
         return f"{max(step * round(value / step), 1):g}"

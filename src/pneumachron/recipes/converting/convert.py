@@ -27,6 +27,8 @@ from pneumachron.recipes.converting.themes import (
     MARINATED,
     cured_lines,
     named_in,
+    named_late,
+    parts_apart,
     rubbed_lines,
     sprayed_lines,
 )
@@ -120,7 +122,8 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
 
 def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> Pouring:
     """What the runs need together, shared among the recipe's liquids."""
-    elsewhere = sprayed_lines(understood) | cured_lines(understood)
+    apart = frozenset(parts_apart(understood))
+    elsewhere = sprayed_lines(understood) | cured_lines(understood) | apart
     liquids = tuple(
         item for item in understood.ingredients if is_liquid(item) and item.index not in elsewhere
     )
@@ -155,7 +158,8 @@ def _poured(portioned: Portioned, pouring: Pouring) -> Wish:
 def _facts(
     understood: Understood, portioned: Portioned, pouring: Pouring, plan: Plan, kitchen: Kitchen
 ) -> Facts:
-    rubbed = rubbed_lines(understood) - cured_lines(understood)
+    apart = parts_apart(understood)
+    rubbed = rubbed_lines(understood) - cured_lines(understood) - frozenset(apart)
     sugar_kg = portioned.scale * sum(
         item.sugar_g / 1000.0 for item in understood.ingredients if item.index in rubbed
     )
@@ -173,6 +177,8 @@ def _facts(
             item.index for item in understood.ingredients
             if item.index in named_in(understood, MARINATED) and is_liquid(item)
         ),
+        parts=apart,
+        late=named_late(understood),
         sweet_left_kg=min(1.0, allowed / sugar_kg) if sugar_kg > 0 else 1.0,
         metric=kitchen.metric,
     )  # fmt: skip

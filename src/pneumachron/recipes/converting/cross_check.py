@@ -6,10 +6,13 @@ from pneumachron.core.again import translate_minutes
 from pneumachron.core.errors import CoreError
 from pneumachron.core.other_methods import cooked_by, hold_of_dose_min
 from pneumachron.core.plan import Plan
+from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.understand import METHOD_WORDS, Understood
 
 STOVETOP_PA = 100e3
 """Gauge of a stovetop pressure cooker that does not say. Common practice."""
+ELECTRIC_PA = 75e3
+"""The same of an electric one. Common practice: 70–80 kPa."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -27,15 +30,8 @@ def cross_check(understood: Understood, plan: Plan) -> CrossCheck | None:
     if cooking.method is None or cooking.low_s is None or cooking.high_s is None:
         return None
     middle_s = (cooking.low_s + cooking.high_s) / 2
-    wish = plan.setup.wish
     try:
-        if cooking.method == "stovetop_pressure":
-            gauge = cooking.gauge_pa or STOVETOP_PA
-            hold = float(translate_minutes(wish, max(round(middle_s / 60), 1), gauge).hold_min)
-        else:
-            piece = plan.outcomes[0].piece
-            dose = cooked_by(piece, cooking.method, middle_s, wish.altitude_m).dose_min
-            hold = hold_of_dose_min(wish, dose)
+        hold = _hold_min(plan, cooking.method, middle_s, cooking.gauge_pa)
     except CoreError:
         return None
     low, high = plan.hold_range_min
@@ -43,6 +39,19 @@ def cross_check(understood: Understood, plan: Plan) -> CrossCheck | None:
     how = METHOD_WORDS[cooking.method]
     words = f"{spoken(middle_s / 60)} {how} soften this piece as much as {hold:.0f} min here"
     return CrossCheck(hold, agrees, words + _VERDICT[(hold > high) - (hold < low)])
+
+
+USUAL_PA: dict[Method, float] = {"stovetop_pressure": STOVETOP_PA, "pressure": ELECTRIC_PA}
+
+
+def _hold_min(plan: Plan, method: Method, middle_s: float, gauge_pa: float | None) -> float:
+    """Minutes here that soften as much as the old method did."""
+    wish = plan.setup.wish
+    if method == "stovetop_pressure" or method == "pressure":  # noqa: PLR1714 - narrows the type
+        gauge = gauge_pa or USUAL_PA[method]
+        return float(translate_minutes(wish, max(round(middle_s / 60), 1), gauge).hold_min)
+    piece = plan.outcomes[0].piece
+    return hold_of_dose_min(wish, cooked_by(piece, method, middle_s, wish.altitude_m).dose_min)
 
 
 _VERDICT = {

@@ -1,6 +1,6 @@
 """What becomes of each ingredient. One function a rule; which kind it is for stands below."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field, replace
 
 from pneumachron.core.sides import side_advice
@@ -8,6 +8,7 @@ from pneumachron.core.units import show_mass, show_volume
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.liquids import SPIRIT_M3, Pouring
 from pneumachron.recipes.converting.marks import OutLine, When
+from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind, foods
 from pneumachron.recipes.understanding.measures import unit_of
 from pneumachron.recipes.understanding.patterns import any_of
@@ -39,6 +40,10 @@ class Facts:
     cured: frozenset[int]
     """Lines of a cure or brine."""
     marinated: frozenset[int]
+    parts: Mapping[int, Part]
+    """The part of the recipe that a line belongs to, where it is one that is not cooked along."""
+    late: Mapping[int, When]
+    """Lines that the steps name only after the main heat, and where they go then."""
     sweet_left_kg: float
     """Sugar that the rub may carry, over what it does carry: 1 when it may carry all."""
     metric: bool
@@ -319,4 +324,21 @@ def apply_rule(facts: Facts, item: Ingredient) -> Outcome:
         return Outcome((), "spritz_struck")
     if _SERVED.search(item.line.aside) and item.kind != "smoke_wood":
         return _kept("beside")(facts, item)
-    return BY_KIND[item.kind](facts, item)
+    return _by_kind(facts, item)
+
+
+def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
+    """By what it is, unless its part or the steps keep it out of the pot."""
+    if (part := facts.parts.get(item.index)) is not None:
+        line = plain_line(facts, item, WHEN_OF_ROLE[part.role])
+        return Outcome((line,), "other_part", {"part": part.name[:60]})
+    found = BY_KIND[item.kind](facts, item)
+    when = facts.late.get(item.index)
+    if when is not None and any(line.when in _UNDER_THE_LID for line in found.lines):
+        return Outcome((plain_line(facts, item, when),), "named_late")
+    return found
+
+
+WHEN_OF_ROLE: dict[PartRole, When] = {"glaze": "finish", "sauce": "after", "beside": "beside"}
+"""Where the lines of a part go that is not cooked along."""
+_UNDER_THE_LID: frozenset[When] = frozenset({"season", "sear", "pot", "top"})

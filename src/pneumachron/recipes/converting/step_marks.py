@@ -20,6 +20,7 @@ DEVICE_WORDS: dict[Method, str] = {
     "slow_high": "slow cooker",
     "grill": "grill",
     "stovetop_pressure": "stovetop cooker",
+    "pressure": "other cooker",
     "simmer": "simmering",
 }
 LEFT_OUT: dict[str, str] = {
@@ -97,6 +98,9 @@ def _rule_of(understood: Understood, plan: Plan, index: int, theme: Theme) -> tu
     if theme == "spray":
         rule = rules()["spritz_struck"]
         return rule, "", rule.reason
+    if index in understood.cooking.steps and understood.cooking.method == "pressure":
+        rule = rules()["in_our_step"]
+        return rule, "pressure", rule.reason
     if index in understood.cooking.steps or theme == "heat":
         rule = rules()["heat_struck"]
         total = spoken(plan.lid_on_to_open_s / 60)

@@ -3,7 +3,10 @@
 import re
 from typing import Literal, TypeAlias
 
-from pneumachron.recipes.understanding.ingredients import Ingredient
+from pneumachron.recipes.converting.marks import When
+from pneumachron.recipes.model import Part, PartRole
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -176,3 +179,60 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         for item in understood.ingredients
         if item.kind in _RUB_KINDS and (item.index in named or all_spices)
     )
+
+
+_APART: frozenset[PartRole] = frozenset({"glaze", "sauce", "beside"})
+LIQUID_OF_A_BRAISE_M3 = 150e-6
+"""A sauce with more stock, wine or water than this is what the meat cooks in. Judgement."""
+
+
+def parts_apart(understood: Understood) -> dict[int, Part]:
+    """Lines of parts that are not cooked with the meat: a glaze, a cream to serve with it."""
+    found: dict[int, Part] = {}
+    for part in understood.recipe.parts:
+        items = [understood.ingredients[row] for row in part.lines if _is_row(understood, row)]
+        meat = any(item.kind == "meat" for item in items)
+        thin_m3 = sum(item.volume_m3 or 0.0 for item in items if item.kind in THIN_KINDS)
+        braise = part.role == "sauce" and thin_m3 > LIQUID_OF_A_BRAISE_M3
+        if part.role in _APART and not meat and not braise:
+            found |= {item.index: part for item in items}
+    return found
+
+
+def _is_row(understood: Understood, row: int) -> bool:
+    return 0 <= row < len(understood.ingredients)
+
+
+_BRUSHED = any_of(r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bcoat", r"\bpaint", r"\bbaste",
+                  r"\bspread")  # fmt: skip
+_SERVED = any_of(r"\bserve\b", r"\bscatter", r"\bsprinkle", r"\bgarnish")
+_NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_wood", *THIN_KINDS})
+
+
+def named_late(understood: Understood) -> dict[int, When]:
+    """Lines that the steps name only after the main heat, and where they go then."""
+    heat = understood.cooking.steps
+    if not heat:
+        return {}
+    before, after = _around_the_heat(understood.recipe.steps, max(heat))
+    low, late = " ".join(before).lower(), " ".join(after).lower()
+    return {
+        item.index: _late_when(item, after)
+        for item in understood.ingredients
+        if item.kind not in _NEVER_LATE and _named(item, late) and not _named(item, low)
+    }
+
+
+def _around_the_heat(steps: tuple[str, ...], last: int) -> tuple[list[str], list[str]]:
+    """Sentences up to the main heat, and those after it."""
+    sentences = re.split(r"(?<=[.;!])\s+", steps[last])
+    timed = [index for index, text in enumerate(sentences) if durations_in(text)]
+    cut = (timed[-1] if timed else len(sentences) - 1) + 1
+    return [*steps[:last], *sentences[:cut]], [*sentences[cut:], *steps[last + 1 :]]
+
+
+def _late_when(item: Ingredient, sentences: list[str]) -> When:
+    naming = " ".join(text for text in sentences if _named(item, text.lower()))
+    if _BRUSHED.search(naming):
+        return "finish"
+    return "beside" if _SERVED.search(naming) else "after"

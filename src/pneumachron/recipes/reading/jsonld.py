@@ -9,13 +9,14 @@ from typing import TypeAlias
 import isodate
 from selectolax.lexbor import LexborHTMLParser
 
-from pneumachron.recipes.model import MAX_LINES, MAX_TEXT, Recipe
+from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, MAX_TEXT, Part, Recipe
 
 Json: TypeAlias = "dict[str, Json] | list[Json] | str | int | float | bool | None"
 
 EXTENSION = "pneumachron:plan"
 """Our plan inside a recipe; its context is named in the export."""
 NOTES = "pneumachron:notes"
+PARTS = "pneumachron:parts"
 _MAX_NODES = 20_000
 """Nodes looked at before giving up: a page's graph has some hundreds."""
 
@@ -80,7 +81,19 @@ def to_recipe(node: dict[str, Json]) -> Recipe:
         total_s=_seconds(node.get("totalTime")),
         notes=tuple(_lines(node.get(NOTES))),
         plan=_plain(plan) if isinstance(plan, dict) else None,
+        parts=tuple(_parts(node.get(PARTS))),
     )
+
+
+def _parts(value: Json) -> Iterator[Part]:
+    for node in value[:MAX_PARTS] if isinstance(value, list) else []:
+        if not isinstance(node, dict):
+            continue
+        name, rows = _text(node.get("name")), node.get("lines")
+        numbers = rows[:MAX_LINES] if isinstance(rows, list) else []
+        lines = tuple(row for row in numbers if type(row) is int and 0 <= row < MAX_LINES)
+        if name and lines:
+            yield Part.of(name, lines)
 
 
 def _plain(plan: dict[str, Json]) -> dict[str, str | int | float]:

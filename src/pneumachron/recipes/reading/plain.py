@@ -12,7 +12,8 @@ from typing import Literal, TypeAlias
 
 from markdown_it import MarkdownIt
 
-from pneumachron.recipes.model import MAX_LINES, Part, Recipe
+from pneumachron.recipes.errors import UnreadableError
+from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe
 from pneumachron.recipes.reading.headings import (
     STEP_LABEL,
     TIMES,
@@ -29,6 +30,8 @@ _ORDERS: tuple[tuple[State, ...], ...] = (
     ("before", "ingredients", "steps", "after"),
     ("before", "steps", "ingredients", "after"),
 )
+MAX_ROWS = 4_000
+"""Lines with words of a page; a long one with all its comments has some hundreds. Judgement."""
 _OPENED = 60.0
 """What a heading is worth against the look of lines."""
 _UNDER_HEADING = 0.6
@@ -89,9 +92,10 @@ def read_markdown(text: str) -> Recipe:
 
 
 def _markdown_lines(text: str) -> Iterator[str]:
-    items, heading = 0, False
+    items, heading, ordered = 0, False, 0
     for token in MarkdownIt("commonmark", {"maxNesting": 20}).parse(text):
         items += {"list_item_open": 1, "list_item_close": -1}.get(token.type, 0)
+        ordered += {"ordered_list_open": 1, "ordered_list_close": -1}.get(token.type, 0)
         if token.type in {"heading_open", "heading_close"}:
             heading = token.type == "heading_open"
         if token.type != "inline":
@@ -122,6 +126,8 @@ def _sorted(lines: Iterator[str]) -> Recipe:
     for line in lines:
         if line.strip(" -_=*#"):
             text.take(line.strip())
+        if len(text.rows) > MAX_ROWS:
+            raise UnreadableError("too_many_lines", most=MAX_ROWS)
     _name_sections(text.rows)
     states = _states(text.rows)
     return _Sorted(text, states).recipe()
@@ -163,14 +169,22 @@ def _emission(row: _Row, state: State, *, sure_steps: bool) -> float:
             return _UNDER_HEADING if state == "after" else -1.0
         return _OUTSIDE_CLUTTER if row.look.clutter else _OUTSIDE
     if row.heading is not None:
-        return _OPENED if row.heading == state else 0.0
+        # a heading before anything was opened is the title
+        early = row.heading == "part" and row.under is None
+        return _OPENED if row.heading == state else -_UNDER_HEADING if early else 0.0
+    return _worth(row, state, sure_steps=sure_steps)
+
+
+def _worth(row: _Row, state: State, *, sure_steps: bool) -> float:
+    """What a row that is no heading is worth among the ingredients or the steps."""
+    if row.under in {"notes", "end"}:
+        return -1.0
     worth = row.look.food if state == "ingredients" else row.look.work
     if row.above:
         worth -= _ABOVE
-    if row.under != state or row.look.clutter:
-        return worth
     # without a heading for the steps, lines below the ingredients may be steps
-    if state == "ingredients" and not sure_steps:
+    unsure = state == "ingredients" and not sure_steps
+    if row.under != state or _is_clutter(row) or unsure:
         return worth
     return max(worth, _UNDER_HEADING)
 
@@ -279,18 +293,25 @@ class _Sorted:
         numbered = [NUMBERED.match(line) for line in lines]
         if lines and all(numbered):
             lines = [NUMBERED.sub("", line) for line in lines]
-        return lines, [Part.of(name, tuple(rows)) for name, rows in parts if rows]
+        return lines, [Part.of(name, tuple(rows)) for name, rows in parts[:MAX_PARTS] if rows]
 
     def _steps(self) -> list[str]:
         rows = [row for row, state in self.pairs if state == "steps" and row.heading is None]
         while len(rows) > 1 and _is_farewell(rows[-1]):
             self.left_out.append(rows.pop().plain)
-        self.left_out += [row.plain for row in rows if row.look.clutter]
-        return [NUMBERED.sub("", row.plain) for row in rows if not row.look.clutter]
+        self.left_out += [row.plain for row in rows if _is_clutter(row)]
+        return [NUMBERED.sub("", row.plain) for row in rows if not _is_clutter(row)]
+
+
+def _is_clutter(row: _Row) -> bool:
+    """What is numbered among the steps is one of them, whatever it says."""
+    return row.look.clutter and not (row.under == "steps" and NUMBERED.match(row.raw))
 
 
 def _is_farewell(row: _Row) -> bool:
     """A short last line that says nothing of work."""
+    if NUMBERED.match(row.raw):
+        return False
     return row.look.work <= 0 and len(row.plain.split()) <= 6
 
 

@@ -4,7 +4,15 @@ import re
 from dataclasses import replace
 
 from pneumachron.recipes.errors import UnreadableError
-from pneumachron.recipes.model import MAX_LINES, MAX_TEXT, MAX_TITLE, Format, ReadRecipe, Recipe
+from pneumachron.recipes.model import (
+    MAX_LINES,
+    MAX_PARTS,
+    MAX_TEXT,
+    MAX_TITLE,
+    Format,
+    ReadRecipe,
+    Recipe,
+)
 from pneumachron.recipes.reading.decode import clean, decode
 from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
@@ -85,6 +93,8 @@ def _bounded(recipe: Recipe) -> Recipe:
         ingredients=short(recipe.ingredients),
         steps=short(recipe.steps),
         notes=short(recipe.notes),
+        left_out=short(recipe.left_out),
+        parts=tuple(replace(part, name=part.name[:MAX_TITLE]) for part in recipe.parts[:MAX_PARTS]),
         yields=recipe.yields[:MAX_TITLE],
         description=recipe.description[:MAX_TEXT],
     )

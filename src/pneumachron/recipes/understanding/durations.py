@@ -1,6 +1,7 @@
 """Durations and temperatures in running text."""
 
 import re
+from collections.abc import Callable
 from dataclasses import dataclass
 from fractions import Fraction
 from itertools import pairwise
@@ -17,7 +18,7 @@ _SPAN = re.compile(
     re.I,
 )
 _DEGREES = re.compile(
-    r"(?P<value>\d{2,3})\s*(?:-\s*\d{2,3}\s*)?(?:°|º|degrees?|deg\.?)?\s*"
+    r"(?<![\d.,])(?P<value>\d{2,3})\s*(?:-\s*\d{2,3}\s*)?(?:°|º|degrees?|deg\.?)?\s*"
     r"(?P<unit>[CF](?:elsius|ahrenheit)?)?(?![A-Za-z0-9%])"
 )
 _GAS = {1: 140.0, 2: 150.0, 3: 160.0, 4: 180.0, 5: 190.0, 6: 200.0, 7: 220.0, 8: 230.0, 9: 240.0}
@@ -26,7 +27,7 @@ _GAS = {1: 140.0, 2: 150.0, 3: 160.0, 4: 180.0, 5: 190.0, 6: 200.0, 7: 220.0, 8:
 
 @dataclass(frozen=True, slots=True)
 class Span:
-    """A duration in a text, and where it stands."""
+    """A duration in a text, and where it stands in it, with times said in words as figures."""
 
     low_s: float
     high_s: float
@@ -36,7 +37,7 @@ class Span:
 
 def durations_in(text: str) -> list[Span]:
     """Every duration in a text; “1 hour 30 minutes” is one."""
-    plain = _plain(text)
+    plain = _in_figures(_plain(text))
     found = []
     for match in _SPAN.finditer(plain):
         scale = 3600.0 if match["unit"].lower().startswith("h") else 60.0
@@ -63,9 +64,48 @@ def _joined(spans: list[Span], text: str) -> list[Span]:
     return merged
 
 
+_NUMBER_WORDS = {"an": 1, "a": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6,
+                 "seven": 7, "eight": 8, "nine": 9, "ten": 10}  # fmt: skip
+_SHARES = {"half": 0.5, "quarter": 0.25, "three quarters": 0.75, "three-quarters": 0.75}
+_COUNTED = rf"(?P<count>\d+|{'|'.join(sorted(_NUMBER_WORDS, key=len, reverse=True))})"
+_SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
+    # two and a half hours
+    (re.compile(rf"\b{_COUNTED} and (?:an? )?(?P<share>half|quarter) (?=hours?\b)", re.I),
+     lambda found: f"{_whole(found) + _SHARES[found['share'].lower()]:g} "),
+    # an hour and a quarter
+    (re.compile(rf"\b{_COUNTED} hours? and (?:an? )?(?P<share>half|quarter)\b(?! of)", re.I),
+     lambda found: f"{_whole(found) + _SHARES[found['share'].lower()]:g} hours"),
+    # three quarters of an hour
+    (re.compile(r"\b(?P<share>three[ -]quarters|(?:a )?quarter|half) of an hour\b", re.I),
+     lambda found: f"{60 * _SHARES[re.sub(r'^a ', '', found['share'].lower())]:g} minutes"),
+    # another hour, the last hour
+    (re.compile(r"\banother (?=(?:half )?hour\b|minute\b)", re.I), lambda _: "one "),
+    (re.compile(r"\bone half hour\b", re.I), lambda _: "30 minutes"),
+    # 1:30 h, 2,5 hours, 1 hr 45
+    (re.compile(r"\b(\d{1,2}):([0-5]\d) ?h(?:ours?|rs?)?\b", re.I),
+     lambda found: f"{found[1]} h {found[2]} min"),
+    (re.compile(r"\b(\d{1,2}),(\d) ?(?=h(?:ours?|rs?)?\b)", re.I),
+     lambda found: f"{found[1]}.{found[2]} "),
+    (re.compile(r"\b(\d{1,2}) ?(?:hours?|hrs?|h)\.? (\d{2})(?= (?:a|per) |[.,;)]|$)", re.I),
+     lambda found: f"{found[1]} h {found[2]} min"),
+)  # fmt: skip
+"""How times are said, and the same in figures."""
+
+
+def _whole(found: re.Match[str]) -> float:
+    count = found["count"].lower()
+    return float(_NUMBER_WORDS.get(count, 0) or count)
+
+
 def _plain(text: str) -> str:
     for sign, words in _VULGAR.items():
         text = text.replace(sign, words)
+    return text
+
+
+def _in_figures(text: str) -> str:
+    for pattern, said in _SPOKEN:
+        text = pattern.sub(said, text)
     return text
 
 
@@ -83,6 +123,10 @@ def _parts(text: str) -> list[str]:
     return re.sub(r"\s*/\s*", "/", text).split()
 
 
+MOST_C = 290.0
+"""No oven is hotter."""
+
+
 @dataclass(frozen=True, slots=True)
 class Degrees:
     """A temperature of an oven or a middle, and where it stands."""
@@ -90,6 +134,22 @@ class Degrees:
     temp_c: float
     start: int
     end: int
+
+
+_BARE = re.compile(
+    r"(?:\b(?:at|to|in|bake|roast|smoke|oven|cook|braise|grill|cover(?:ed)?)[ ,:]*"
+    r"(?:a |the )?(?:\w+ )?|^)(?P<value>\d{3})(?= (?:for|till?|until|oven)\b|[,.;]| \d| ?$)"
+    r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )",
+    re.I,
+)
+"""“Bake at 325 for …”, “225 till it hits 165”: a heat by its place alone."""
+
+
+def _bare_c(value: float) -> float | None:
+    """A heat without a unit: quarters of a hundred from 225 on are °F, lower ones °C."""
+    if value >= 250 or (value >= 225 and value % 25 == 0):
+        return (value - 32.0) / 1.8
+    return value if 100 <= value <= 240 else None
 
 
 def temperatures_in(text: str) -> list[Degrees]:
@@ -103,9 +163,14 @@ def temperatures_in(text: str) -> list[Degrees]:
             continue
         fahrenheit = unit == "F" or (not unit and value > 140)
         temp = (value - 32.0) / 1.8 if fahrenheit else value
-        if 55.0 <= temp <= 290.0:
+        if 55.0 <= temp <= MOST_C:
             found.append(Degrees(temp, match.start(), match.end()))
     for match in re.finditer(r"\bgas (?:mark )?(\d)\b", plain, re.I):
         if int(match[1]) in _GAS:
             found.append(Degrees(_GAS[int(match[1])], match.start(), match.end()))
+    if not found:
+        for match in _BARE.finditer(plain):
+            temp_c = _bare_c(float(match["value"] or match["before"]))
+            if temp_c is not None and temp_c <= MOST_C:
+                found.append(Degrees(temp_c, match.start(), match.end()))
     return sorted(found, key=lambda item: item.start)

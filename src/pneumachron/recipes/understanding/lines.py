@@ -212,6 +212,8 @@ def read_line(text: str) -> Line:
     plain = re.sub(r"^[-*•·▢☐–\s]+(?=\S)", "", raw)[:MAX_LINE]
     # 3-1/2 is three and a half, no range from half to three
     plain = _MIXED.sub(r"\1 \2", plain)
+    # 1.500 g and 1,000 ml are thousands
+    plain = _THOUSANDS.sub(r"\1\2", plain)
     lead = re.match(r"^(juice|zest|rind|grated zest)( and (juice|zest))? of\s+", plain, re.I)
     found = _amount_of(plain[lead.end() :] if lead else plain)
     if found is None and not lead:
@@ -228,6 +230,9 @@ def read_line(text: str) -> Line:
     return Line(raw, amount.low, amount.high, unit, name, ", ".join(filter(None, asides)))
 
 
+_THOUSANDS = re.compile(
+    r"(?<![\d.,])(\d{1,3})[.,](\d{3})(?=\s*(?:g|gr|grams?|ml|millilit(?:re|er)s?)\b)", re.I
+)
 _MIXED = re.compile(
     r"(?<![\d/.])(\d{1,3})\s?[-–]\s?(\d{1,2}\s?[/\u2044]\s?\d{1,2}|[½⅓⅔¼¾⅛⅜⅝⅞⅙⅚⅕⅖⅗⅘])(?!\d)"
 )

@@ -20,8 +20,9 @@ class Unit:
 
 _WORDS: dict[str, str] = {
     "cup": r"cups?|c\.?",
-    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bs|T",
-    "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|t",
+    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bs|EL|T",
+    "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|TL|t",
+    "dsp": r"dessert ?spoons?|dsps?",
     "floz": r"fl\.?\s?oz|fluid ounces?",
     "pint": r"pints?|pt",
     "quart": r"quarts?|qts?",
@@ -31,7 +32,7 @@ _WORDS: dict[str, str] = {
     "l": r"lit(?:re|er)s?|l|L",
     "kg": r"kilograms?|kilos?|kgs?|Kg|KG",
     "g": r"grams?|gr|gms?|g",
-    "lb": r"pounds?|lbs?|LBS?|Lbs?",
+    "lb": r"pounds?|lbs?|LBS?|Lbs?|\#",
     "oz": r"ounces?|oz|OZ",
     "clove": r"cloves?",
     "stick": r"sticks?|stalks?|ribs? of",
@@ -49,7 +50,7 @@ _WORDS: dict[str, str] = {
     "can": r"cans?|tins?",
     "jar": r"jars?",
     "bottle": r"bottles?",
-    "packet": r"packets?|packages?|packs?|sachets?|envelopes?",
+    "packet": r"packets?|packages?|packs?|pkts?|pkgs?|sachets?|envelopes?",
     "rack": r"racks?|slabs?",
     "chunk": r"chunks?|lumps?",
     "piece": r"pieces?",
@@ -73,6 +74,7 @@ _PINT: dict[str, tuple[UnitKind, str]] = {
 }
 _BASE: dict[UnitKind, str] = {"mass": "kilogram", "volume": "meter ** 3"}
 _ROUGH: dict[str, tuple[UnitKind, float]] = {
+    "dsp": ("volume", 10e-6),
     "pinch": ("volume", 0.3e-6),
     "dash": ("volume", 0.6e-6),
     "splash": ("volume", 10e-6),
@@ -81,7 +83,8 @@ _ROUGH: dict[str, tuple[UnitKind, float]] = {
     "jar": ("mass", 0.34),
     "knob": ("mass", 0.015),
 }
-"""What is only roughly a measure. Common practice: a wine bottle, a tin of tomatoes, ½ tsp ÷ 8."""
+"""What is only roughly a measure. Common practice: a dessertspoon of 10 ml, a wine bottle, a tin of
+tomatoes, ½ tsp ÷ 8."""
 
 
 def unit_pattern(name: str) -> str:

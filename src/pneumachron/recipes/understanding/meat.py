@@ -15,7 +15,11 @@ from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.lines import Line, read_line
 from pneumachron.recipes.understanding.measures import unit_of
 
-BONELESS = re.compile(r"\bbone[- ]?less\b|\bno bones?\b|\bboned\b|\boff the bone\b", re.I)
+BONELESS = re.compile(
+    r"\bbone[- ]?less\b|\bno bones?\b|\bboned\b|\boff the bone\b|\bwith(out| no) (the )?bones?\b"
+    r"|\bw/o bones?\b|\bbones? removed\b",
+    re.I,
+)
 BONED = re.compile(r"\bbone[- ]in\b|\bon the bone\b|\bwith (the )?bone\b", re.I)
 _TIED = re.compile(r"\btied\b|\brolled\b|\bchunks?\b|\bcubes?\b|\bcut (in|into) .*pieces\b", re.I)
 _WHOLE_BRISKET_KG = 4.5
@@ -69,6 +73,8 @@ def read_meat(
         for item in ingredients
         if item not in named and _is_main(item) and (item in lines or is_other_meat(item))
     )
+    if not named and (plain := _unnamed(ingredients, title)) is not None:
+        named = [plain]
     if not named:
         cut, _ = _cut_in(title)
         if cut is not None and not _belongs(title):
@@ -78,6 +84,8 @@ def read_meat(
     main = max(named, key=lambda item: _mass(item.line) or 0.0)
     text = main.line.raw
     cut, sure = _cut_in(text)
+    if cut is None:
+        cut, sure = _cut_in(f"{text} {title}")
     second = tuple(
         OtherMeat(item.index, item.line.raw)
         for item in named
@@ -107,6 +115,27 @@ def read_meat(
         text=text,
         others=() if chosen else (*others, *second),
     )
+
+
+_LEAST_UNNAMED_KG = 0.4
+"""A line of this weight that names no food is the meat of a title that names a cut. Judgement."""
+_SLABS = re.compile(r"\b(racks?|slabs?|flats?|joints?|roasts?|meat|pork|beef)\b", re.I)
+
+
+def _unnamed(ingredients: tuple[Ingredient, ...], title: str) -> Ingredient | None:
+    """`6 lb flat` under “My brisket”: the cut stands in the title alone."""
+    cut, _ = _cut_in(title)
+    if cut is None or not _belongs(title):
+        return None
+    found = [
+        item
+        for item in ingredients
+        if _SLABS.search(item.line.raw)
+        and is_meat_line(item)
+        and belongs(cuts()[cut].family, item.line.raw)
+        and ((_mass(item.line) or 0.0) >= _LEAST_UNNAMED_KG or item.line.unit == "rack")
+    ]
+    return max(found, key=lambda item: _mass(item.line) or 0.0, default=None)
 
 
 def _family(cut: str | None) -> str:
@@ -172,21 +201,30 @@ def _shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
 
 
 def _spare(low: str, _: bool, __: bool) -> tuple[str, bool]:
-    trimmed = re.search(r"trimmed spare|square[- ]cut", low)
+    trimmed = re.search(r"trimmed spare|square[- ]cut|\bst\.?[- ]?louis\b", low)
     return ("spare_ribs_trimmed" if trimmed else "spare_ribs"), True
 
 
+def _hand(_: str, boneless: bool, __: bool) -> tuple[str, bool]:
+    return ("shoulder_boneless" if boneless else "shoulder_bone_in"), True
+
+
 _CUTS = (
-    (r"back[- ]ribs?\b|loin ribs?\b", lambda *_: ("back_ribs", True)),
-    (r"spare[- ]?ribs?\b", _spare),
+    (r"back[- ]ribs?\b|loin ribs?\b|\bbaby[- ]?backs?\b|\bloin backs?\b",
+     lambda *_: ("back_ribs", True)),
+    (r"spare[- ]?ribs?\b|\bspares\b|\bst\.?[- ]?louis\b", _spare),
+    (r"\briblets?\b|\brib (tips|bites)\b", lambda *_: ("rib_pieces", True)),
     (r"\bflanken\b", lambda *_: ("flanken", True)),
-    (r"short[- ]?ribs?\b", _short_ribs),
-    (r"\bbrisket\b", _brisket),
+    (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b", _short_ribs),
+    (r"\bbrisket\b|\bpacker\b", _brisket),
     (r"\bpicnic\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
-    (r"\b(pork )?shoulder\b|\bpork butt\b|\bbutt\b", _shoulder),
-    (r"\bwings?\b", lambda *_: ("wings", True)),
+    (r"\bhand (and spring )?of pork\b|\bpork hand\b|\bhand and spring\b", _hand),
+    (r"\bshoulder\b|\bbutt\b|\bneck end\b|\b(pork )?collar\b|\bpork neck\b|\bneck of pork\b"
+     r"|\bpork (?:\w+ )?blade\b|\bblade (?:roast|of pork|steak)\b|\bpork scotch\b", _shoulder),
+    (r"\bwings?\b|\bwingettes?\b|\bdrumettes?\b", lambda *_: ("wings", True)),
     (r"\b(pork )?ribs?\b(?! of)", _ribs),
-)
+)  # fmt: skip
+"""Names that cuts go by in shops and kitchens, the more telling ones first. Common practice."""
 
 
 def _mass(line: Line) -> float | None:
@@ -239,6 +277,7 @@ def usual_mass_kg(cut: str, count: int | None) -> float:
     return 1.5
 
 
+_INSIDE = re.compile(r"\b(\d{1,2}) (?:large |small |meaty )?(?:pieces|portions|ribs|bones)\b", re.I)
 _IN_PIECES = re.compile(r"\bin(to)? (two|three|four|2|3|4) (large )?(pieces|chunks|halves)\b", re.I)
 
 
@@ -248,6 +287,11 @@ def _count(line: Line, text: str) -> int | None:
     )
     if pieces:
         return {"two": 2, "three": 3, "four": 4}.get(pieces[2].lower()) or int(pieces[2])
+    inside = re.search(
+        r"\b(\d{1,2}) (?:large |small |meaty )?(?:pieces|portions|ribs|bones)\b", text
+    )
+    if inside and 1 < int(inside[1]) <= MOST_PIECES and unit_of(line.unit).kind == "mass":
+        return int(inside[1])
     countable = line.unit in {"", "rack", "piece"} and line.amount is not None
     if countable and line.amount is not None and 1 <= line.amount <= 60:
         return round(line.amount)
@@ -255,11 +299,13 @@ def _count(line: Line, text: str) -> int | None:
 
 
 _THICK = re.compile(
-    r"(?P<size>\d+(?:\.\d+)?(?:\s+\d/\d)?|\d/\d|\d*[½¼¾])[ -]?(?P<unit>cm|mm|inch(?:es)?|in)\b[- ]*"
+    r"(?P<size>\d/\d|\d+(?:\.\d+)?(?:[ -]\d/\d)?|\d*[½¼¾⅓⅔])[ -]?"
+    r"(?P<unit>(?:cm|mm|inch(?:es)?|in)\b|[\"\u2033\u201d])[- ]*"
     r"(?P<what>thick|cubes?|chunks?|pieces?|dice|blocks?)?",
     re.I,
 )
-_UNIT_M = {"cm": "centimeter", "mm": "millimeter", "in": "inch"}
+_UNIT_M = {"cm": "centimeter", "mm": "millimeter"}
+MOST_PIECES = 60
 
 
 def thickness_in(text: str) -> float | None:
@@ -269,11 +315,9 @@ def thickness_in(text: str) -> float | None:
         if re.search(r"fat|trim|length|apart|score|slices?", before) or not match["what"]:
             continue
         size = match["size"]
-        for sign, words in (("½", " 1/2"), ("¼", " 1/4"), ("¾", " 3/4")):
-            size = size.replace(sign, words)
         amount = read_line(f"{size.strip()} g").amount
         unit = match["unit"].lower()
-        metres = unit_factor(_UNIT_M["in" if unit.startswith("in") else unit], "meter")
+        metres = unit_factor(_UNIT_M.get(unit, "inch"), "meter")
         if amount and 0.008 <= amount * metres <= 0.15:
             return amount * metres
     return None

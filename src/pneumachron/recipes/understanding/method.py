@@ -6,11 +6,13 @@ from typing import Literal, TypeAlias, get_args
 
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.ingredients import read_ingredients
+from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.patterns import any_of
 
 Method: TypeAlias = Literal[
     "smoker", "oven_lid", "oven_open", "slow_low", "slow_high", "grill", "stovetop_pressure",
-    "simmer",
+    "pressure", "simmer",
 ]  # fmt: skip
 METHODS: tuple[Method, ...] = get_args(Method)
 
@@ -24,17 +26,36 @@ class Cooking:
     high_s: float | None
     temp_c: float | None
     gauge_pa: float | None = None
-    """Of a stovetop pressure cooker."""
+    """Of a pressure cooker on the stove."""
     steps: frozenset[int] = frozenset()
     """Which steps are that heat."""
 
 
-_SLOW = re.compile(r"\bslow[- ]cook(er|ed|ing)?\b", re.I)
-_SMOKER = re.compile(r"\bsmok(e|er|ed|ing)\b(?! paprika| salt)", re.I)
+_SLOW = re.compile(r"\bslow[- ]cook(er|ed|ing)?\b|\bcrock[- ]?pot\b", re.I)
+_SMOKER = re.compile(
+    r"(?<!liquid )(?<!without a )\bsmok(e|er|ed|ing)\b(?! paprika| salt)|\bpellet (grill|cooker)\b"
+    r"|\boffset\b",
+    re.I,
+)
 _STOVETOP = re.compile(
     r"\bpressure[- ]cook(er|ing)?\b|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b", re.I
 )
-_GRILL = re.compile(r"\bgrill(ed|ing|s)?\b|\bbarbecue(d)? over\b|\bindirect\b|\bover coals\b", re.I)
+_ON_THE_STOVE = any_of(
+    r"\bstove ?top\b", r"\bon the stove\b", r"\bpsi\b", r"\bfull pressure\b", r"\bflame\b",
+    r"\b(first|second) ring\b", r"\bweight (jiggles|rocks)\b", r"\bhob\b",
+)  # fmt: skip
+_ELECTRIC = any_of(
+    r"\belectric\b", r"\bmulti[- ]?cooker\b", r"\b(high|low) pressure\b",
+    r"\bpressure[- ]cook (on|at) (high|low)\b", r"\bnatural(ly)? (pressure )?releas",
+    r"\bquick releas", r"\bvent(ing)? (the )?valve\b", r"\bkeep[- ]warm\b",
+)  # fmt: skip
+_LETS_GO = any_of(r"\breleas\w*", r"\bcome down\b", r"\bnaturally\b", r"\breduce pressure\b",
+                  r"\bvent\b")  # fmt: skip
+_GRILL = re.compile(
+    r"\bcharcoal\b|\bkettle\b|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
+    r"|\bbarbecue(d)? over\b|\bindirect\b|\bover coals\b",
+    re.I,
+)
 _BROIL = re.compile(r"\bbroil(er|ed|ing)?\b|\bunder the (hot )?grill\b|\bgrill \(broil\)", re.I)
 _OVEN = re.compile(r"\boven\b|\broast(ed|ing)?\b|\bbak(e|ed|ing)\b|\bbrais(e|ed|ing)\b", re.I)
 _LID = any_of(
@@ -118,49 +139,99 @@ def read_method(recipe: Recipe) -> Cooking:
     if device == "slow":
         spans = spans[:1]
     first = max(spans, key=lambda item: item.high_s)
-    method = _of_device(device, first.sentence) if device else None
+    spans = [item for item in spans if not _is_finish(item, first)]
+    method = _of_device(device, _told_before(recipe, first)) if device else None
+    times = _by_weight(recipe, first)
     return Cooking(
         method=method,
-        low_s=sum(item.low_s for item in spans),
-        high_s=sum(item.high_s for item in spans),
+        low_s=times * sum(item.low_s for item in spans),
+        high_s=times * sum(item.high_s for item in spans),
         temp_c=_temperature(recipe, first) if method not in {"slow_low", "slow_high"} else None,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,
         steps=frozenset(item.step for item in spans),
     )
 
 
+FINISH_SHARE = 1.0 / 6.0
+"""A later heat shorter than this part of the main one is a finish, no cooking. Judgement."""
+_CRUST = any_of(r"\bcrackl", r"\bcrisp", r"\bglaz", r"\bsticky\b", r"\bbrowned\b", r"\bbubbl",
+                r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b")  # fmt: skip
+
+
+def _is_finish(item: "_Found", main: "_Found") -> bool:
+    after = (item.step, item.place) > (main.step, main.place)
+    short = item.high_s < FINISH_SHARE * main.high_s
+    return after and short and bool(_CRUST.search(item.sentence))
+
+
+def _told_before(recipe: Recipe, main: "_Found") -> str:
+    """The sentence of the main heat; with the one before, where it does not say lid or open."""
+    if _LID.search(main.sentence) or _OPEN.search(main.sentence):
+        return main.sentence
+    sentences = [part for step in recipe.steps[: main.step + 1] for part in _sentences(step)]
+    here = sentences.index(main.sentence) if main.sentence in sentences else 0
+    before = sentences[here - 1] if here > 0 else ""
+    wrapped = _LID.search(before) and not _FINISHES.search(before)
+    return f"{before} {main.sentence}" if wrapped else main.sentence
+
+
+_FINISHES = any_of(r"\bunwrap", r"\buncover", r"\bopen\b")
+_PER_WEIGHT = re.compile(r"\b(?:an?|per|each|every|the) (?P<unit>pounds?|lbs?|kilos?|kg)\b", re.I)
+_POUND_KG = 0.45359237
+"""Published: international yard and pound agreement of 1959."""
+
+
+def _by_weight(recipe: Recipe, main: "_Found") -> float:
+    """How often a time counts that is given for a pound or a kilogram."""
+    each = _PER_WEIGHT.search(main.sentence)
+    if not each:
+        return 1.0
+    mass_kg = read_meat(read_ingredients(recipe.ingredients), recipe.title, recipe.steps).mass_kg
+    if mass_kg is None:
+        return 1.0
+    return mass_kg if each["unit"].lower().startswith("k") else mass_kg / _POUND_KG
+
+
 @dataclass(frozen=True, slots=True)
 class _Found:
     step: int
+    place: int
+    """Which sentence of the step."""
     low_s: float
     high_s: float
     sentence: str
 
 
-Device: TypeAlias = Literal["smoker", "oven", "slow", "grill", "stovetop", "simmer"]
+Device: TypeAlias = Literal[
+    "smoker", "oven", "slow", "grill", "stovetop", "pressure", "simmer"
+]  # fmt: skip
 
 
 def _device(recipe: Recipe) -> Device | None:
     """What the recipe is made for: the most special thing it names."""
-    text = " ".join([recipe.title, *recipe.steps])
-    if _STOVETOP.search(text):
-        return "stovetop"
-    if _SLOW.search(text):
-        return "slow"
-    if _SMOKER.search(" ".join(recipe.steps)) or _SMOKER.search(recipe.title):
-        return "smoker"
-    grilled = [step for step in recipe.steps if _GRILL.search(step) and not _BROIL.search(step)]
-    if _OVEN.search(" ".join(recipe.steps)):
-        return "oven"
-    if grilled:
-        return "grill"
-    return "simmer" if _SIMMER.search(text) else None
+    work = " ".join(recipe.steps)
+    text = f"{recipe.title} {work}"
+    if _STOVETOP.search(text) or _ELECTRIC.search(work):
+        stove = _ON_THE_STOVE.search(text) or not _ELECTRIC.search(text)
+        return "stovetop" if stove else "pressure"
+    grilled = any(_GRILL.search(step) and not _BROIL.search(step) for step in recipe.steps)
+    hot = any(temperatures_in(step) for step in recipe.steps)
+    named: tuple[tuple[Device, bool], ...] = (
+        ("slow", bool(_SLOW.search(text))),
+        ("smoker", bool(_SMOKER.search(text))),
+        ("oven", bool(_OVEN.search(work))),
+        ("grill", grilled),
+        # a covered pot or foil at so many degrees
+        ("oven", hot and bool(_LID.search(text))),
+        ("simmer", bool(_SIMMER.search(text))),
+    )
+    return next((device for device, found in named if found), None)
 
 
 def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
     """Times of a step that cook the meat with the main heat."""
     found = []
-    for sentence in _sentences(step):
+    for place, sentence in enumerate(_sentences(step)):
         sides = 2.0 if device == "grill" and _SIDES.search(sentence) else 1.0
         if sides == 1.0 and _ASIDE.search(sentence) and not _cooks_long(sentence):
             continue
@@ -172,14 +243,31 @@ def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
             continue
         if device == "grill" and re.search(r"\bmarinat|\bdirect heat\b", sentence, re.I):
             continue
-        spans = durations_in(re.sub(r"\(or [^)]*\)", "", sentence))
-        least_s = {"grill": 120.0, "simmer": 300.0, "stovetop": 60.0}.get(device or "", 900.0)
+        if device in {"pressure", "stovetop"} and _not_under_pressure(sentence):
+            continue
+        spans = durations_in(_ASIDES.sub("", sentence))
+        least_s = _LEAST_S.get(device, 900.0)
         found += [
-            _Found(index, sides * span.low_s, sides * span.high_s, sentence)
+            _Found(index, place, sides * span.low_s, sides * span.high_s, sentence)
             for span in spans
             if span.high_s >= least_s
         ]
     return found
+
+
+_LEAST_S: dict[Device | None, float] = {
+    "grill": 120.0, "simmer": 300.0, "stovetop": 60.0, "pressure": 60.0,
+}  # fmt: skip
+"""A shorter time is not the main heat. Judgement."""
+_ASIDES = re.compile(r"\(or [^)]*\)|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b", re.I)
+"""Another way in brackets; what is done every half hour."""
+
+
+def _not_under_pressure(sentence: str) -> bool:
+    """Letting go, and what goes on in the open pot afterwards."""
+    if _LETS_GO.search(sentence) and not re.search(r"\bcook\b", sentence, re.I):
+        return True
+    return bool(_SIMMER.search(sentence)) and not re.search(r"\bpressure\b", sentence, re.I)
 
 
 def _cooks_long(sentence: str) -> bool:
@@ -212,7 +300,8 @@ def _of_device(device: Device | None, sentence: str) -> Method | None:
         braised = re.search(r"\bbrais|\bsimmer|\blid\b", sentence, re.I)
         return "oven_lid" if (shut or braised) and not _only_open(sentence) else "oven_open"
     plain: dict[str, Method] = {
-        "smoker": "smoker", "grill": "grill", "stovetop": "stovetop_pressure", "simmer": "simmer",
+        "smoker": "smoker", "grill": "grill", "stovetop": "stovetop_pressure",
+        "pressure": "pressure", "simmer": "simmer",
     }  # fmt: skip
     return plain.get(device or "")
 

@@ -9,7 +9,10 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
         "falls",
         any_of(
-            "fall(s|ing)?[- ](apart|off)",
+            "fall(s|ing)?[- ](apart|off|from)",
+            r"\bfell (apart|off)",
+            r"\b(bones?|blade) (pulls?|slips?|comes?|twists?) (right |clean |straight )?out",
+            r"\b(until|till|til) (it|they) pulls?\b",
             r"\bshred",
             r"\bpulls? (easily )?apart",
             r"\bpulled\b",
@@ -21,7 +24,19 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             "pulls clean",
         ),
     ),
-    ("very", any_of("very tender", r"\bspoon", "meltingly", r"\bmelting", "silky")),
+    (
+        "very",
+        any_of(
+            "very tender",
+            r"\b(until|till|til) they bend",
+            r"\b20[0-8] ?°? ?F\b.{0,12}(inside|internal|in the (middle|center|thickest))",
+            r"\b9[3-7] ?°? ?C\b.{0,12}(inside|internal|in the (middle|center|thickest))",
+            r"\bspoon",
+            "meltingly",
+            r"\bmelting",
+            "silky",
+        ),
+    ),
     (
         "tender",
         any_of(

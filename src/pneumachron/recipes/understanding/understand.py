@@ -222,6 +222,7 @@ METHOD_WORDS: dict[Method, str] = {
     "slow_high": "in a slow cooker on high",
     "grill": "on the grill",
     "stovetop_pressure": "in a stovetop pressure cooker",
+    "pressure": "in an electric pressure cooker",
     "simmer": "simmered on the stove",
 }
 

@@ -1,13 +1,14 @@
 """Open formats: schema.org/Recipe as JSON-LD, Markdown, and plain text."""
 
 import json
+from collections.abc import Iterator
 from datetime import timedelta
 from html import escape
 
 import isodate
 
 from pneumachron.recipes.model import Recipe
-from pneumachron.recipes.reading.jsonld import EXTENSION, NOTES, Json
+from pneumachron.recipes.reading.jsonld import EXTENSION, NOTES, PARTS, Json
 
 CONTEXT: list[Json] = ["https://schema.org", {"pneumachron": "urn:pneumachron:"}]
 
@@ -30,6 +31,7 @@ def to_jsonld(recipe: Recipe) -> str:
         "cookTime": _duration(recipe.cook_s),
         "totalTime": _duration(recipe.total_s),
         NOTES: [_marked(note) for note in recipe.notes],
+        PARTS: [{"name": _marked(part.name), "lines": list(part.lines)} for part in recipe.parts],
         EXTENSION: {**recipe.plan} if recipe.plan is not None else None,
     }
     node |= {key: value for key, value in optional.items() if value}
@@ -52,11 +54,22 @@ def to_text(recipe: Recipe) -> str:
     parts = [recipe.title, ""]
     if recipe.yields:
         parts += [recipe.yields, ""]
-    parts += ["Ingredients", *recipe.ingredients, "", "Method"]
+    parts += ["Ingredients", *(line for _, line in _under_headings(recipe)), "", "Method"]
     parts += [f"{number}. {step}" for number, step in enumerate(recipe.steps, start=1)]
     if recipe.notes:
         parts += ["", "Notes", *recipe.notes]
     return "\n".join(parts) + "\n"
+
+
+def _under_headings(recipe: Recipe) -> Iterator[tuple[bool, str]]:
+    """The ingredients with the headings of their parts, and which of both each line is."""
+    names = {part.lines[0]: part.name for part in recipe.parts if part.lines}
+    for row, line in enumerate(recipe.ingredients):
+        if row in names:
+            name = names[row]
+            plain = name.lower().startswith(("for ", "to "))
+            yield True, name if plain else f"{name}:"
+        yield False, line
 
 
 def to_markdown(recipe: Recipe) -> str:
@@ -64,8 +77,10 @@ def to_markdown(recipe: Recipe) -> str:
     parts = [f"# {_plain(recipe.title)}", ""]
     if recipe.yields:
         parts += [_plain(recipe.yields), ""]
-    parts += ["## Ingredients", "", *(f"- {_plain(line)}" for line in recipe.ingredients), ""]
-    parts += ["## Method", ""]
+    parts += ["## Ingredients", ""]
+    for heading, line in _under_headings(recipe):
+        parts += ["", f"### {_plain(line)}", ""] if heading else [f"- {_plain(line)}"]
+    parts += ["", "## Method", ""]
     parts += [f"{number}. {_plain(step)}" for number, step in enumerate(recipe.steps, start=1)]
     if recipe.notes:
         parts += ["", "## Notes", "", *(f"- {_plain(note)}" for note in recipe.notes)]

@@ -6,6 +6,7 @@ from pneumachron.core.message import Message
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import WHEN_WORDS, WHENS
 from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.writing.sentences import run_on
 
 
 def to_recipe(converted: Converted, say: Callable[[Message], str]) -> Recipe:
@@ -30,7 +31,7 @@ def to_recipe(converted: Converted, say: Callable[[Message], str]) -> Recipe:
             for line in converted.lines
             if line.when == when
         ),
-        steps=tuple(" ".join(map(say, step.said)) for step in converted.steps),
+        steps=tuple(run_on(map(say, step.said)) for step in converted.steps),
         yields=f"{plates:g} servings" if plates else original.yields,
         prep_s=60.0 * round(hands_s / 60.0),
         cook_s=60.0 * round(plan.done_s / 60.0),

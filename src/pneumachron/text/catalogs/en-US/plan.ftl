@@ -207,7 +207,7 @@ caution-scorches = { $is ->
         [sweet] Sweet
        *[thick] Thick
     } sauce on the bottom of the pot scorches and stops the cooker. Put it on top of the meat, or add it after. Deglaze: scrape up all browned bits.
-caution-full_pot_spits = A cooker this full sprays when you open the valve. Wait { MINUTES($wait_min) } first, then release in short bursts. Hold a towel near the valve, never on it.
+caution-full_pot_spits = A cooker this full sprays. Wait { MINUTES($wait_min) }, then release in short bursts. Hold a towel near the valve, never on it.
 caution-juice_loss = Quick release boils juice out of a roast. Use natural release if there is time.
 caution-keeps_softening = The meat keeps softening while it is kept warm, so the cook time is shorter. Come back in time.
 caution-kept_hot = Keep warm must hold more than { SAFETEMP($zone_c) }. Check yours once with a thermometer.

@@ -53,6 +53,7 @@ method-slow_low = in a slow cooker, low
 method-slow_high = in a slow cooker, high
 method-grill = on the grill
 method-stovetop_pressure = in a stovetop pressure cooker
+method-pressure = in an electric pressure cooker
 method-simmer = simmered on the stove
 
 lying-one = lying flat

@@ -1,0 +1,74 @@
+import { useState } from "react";
+import type { Draft } from "@/features/convert/draft";
+import { counts, ROLE_NAMES, type Role, recipeOf, rowsOf, withRole } from "@/features/convert/rows";
+
+interface Props {
+  draft: Draft;
+  onChange: (draft: Draft) => void;
+}
+
+/** Every line with what it was taken for; one choice makes it something else. */
+export function ReadingSheet({ draft, onChange }: Props) {
+  const [rows, setRows] = useState(() => rowsOf(draft.recipe));
+  const [open, setOpen] = useState(false);
+  const change = (next: typeof rows) => {
+    setRows(next);
+    // marks are known by the places of lines, which have moved
+    const choices = { ...draft.choices, overruled: [] };
+    onChange({ ...draft, recipe: recipeOf(next, draft.recipe), choices });
+  };
+  return (
+    <details
+      className="mt-2 border-rule border-b pb-2 print:hidden"
+      open={open}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
+      <summary className="cursor-pointer font-medium" data-testid="reading">
+        Check the lines: {counts(rows)}
+      </summary>
+      {open && (
+        <ul aria-label="lines of the recipe" className="mt-1">
+          {rows.map((row) => (
+            <li
+              key={row.key}
+              className="grid items-center gap-x-2 gap-y-1 py-1 sm:grid-cols-[minmax(0,1fr)_11rem]"
+            >
+              <input
+                aria-label={`line: ${row.text}`}
+                value={row.text}
+                onChange={(event) =>
+                  change(
+                    rows.map((item) =>
+                      item.key === row.key ? { ...item, text: event.target.value } : item,
+                    ),
+                  )
+                }
+                className={`min-w-0 rounded-sm border border-edge bg-sheet px-2 py-1 ${LOOKS[row.role]}`}
+              />
+              <select
+                aria-label={`what it is: ${row.text}`}
+                value={row.role}
+                onChange={(event) => change(withRole(rows, row.key, event.target.value as Role))}
+                className="rounded-sm border border-edge bg-sheet px-1.5 py-1 font-medium text-[0.875rem]"
+              >
+                {Object.entries(ROLE_NAMES).map(([role, name]) => (
+                  <option key={role} value={role}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </li>
+          ))}
+        </ul>
+      )}
+    </details>
+  );
+}
+
+const LOOKS: Record<Role, string> = {
+  ingredient: "",
+  part: "font-semibold",
+  step: "",
+  note: "text-pencil",
+  out: "text-pencil line-through",
+};

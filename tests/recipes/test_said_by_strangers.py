@@ -1,0 +1,201 @@
+"""How strangers write names, amounts, times and heats. The phrases are invented; what they mean is
+common practice, or arithmetic."""
+
+import pytest
+
+from pneumachron.recipes.model import Part, Recipe
+from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.ingredients import read_ingredients
+from pneumachron.recipes.understanding.lines import read_line
+from pneumachron.recipes.understanding.meat import Meat, read_meat
+from pneumachron.recipes.understanding.method import read_method
+from pneumachron.recipes.understanding.plates import read_plates
+from pneumachron.recipes.understanding.texture import read_texture
+
+POUND_KG = 0.45359237
+"""Published: international yard and pound agreement of 1959."""
+
+
+def test_fat_of_an_animal_is_no_second_meat() -> None:
+    lines = ("12 lb whole packer brisket", "2 tbsp beef tallow")
+    found = read_meat(read_ingredients(lines), "Brisket", ())
+    assert (found.cut, found.others) == ("brisket_whole", ())
+
+
+def meat_of(line: str, title: str = "Supper") -> Meat:
+    return read_meat(read_ingredients((line,)), title, ())
+
+
+@pytest.mark.parametrize(
+    ("line", "title", "cut"),
+    [
+        ("2 slabs baby backs", "Ribs", "back_ribs"),
+        ("1 rack St. Louis ribs", "Ribs", "spare_ribs_trimmed"),
+        ("3 slabs spares", "My ribs", "spare_ribs"),
+        ("1 kg pork riblets", "Snack", "rib_pieces"),
+        ("12 lb whole packer", "Brisket", "brisket_whole"),
+        ("6 lb flat", "Smoked brisket, my way", "brisket_flat"),
+        ("1.2 kg boneless pork blade, rolled", "Roast", "shoulder_boneless"),
+        ("2 kg neck end of pork on the bone", "Roast", "shoulder_bone_in"),
+        ("2.5 kg hand of pork, bone in", "Roast", "shoulder_bone_in"),
+        ("1 kg pork collar, boneless", "Roast", "shoulder_boneless"),
+        ("4 lb boneless Boston butt", "Pulled", "shoulder_boneless"),
+        ("4 lb Jacob’s ladder", "Braise", "short_ribs_english"),
+        ("1 kg short ribs, without bone", "Ragout", "short_ribs_boneless"),
+        ("2 lb party wings", "Wings", "wings"),
+    ],
+)
+def test_names_in_use(line: str, title: str, cut: str) -> None:
+    assert meat_of(line, title).cut == cut
+
+
+@pytest.mark.parametrize(
+    ("line", "kilos"),
+    [
+        ("3-1/2 lb boneless pork shoulder", 3.5 * POUND_KG),
+        ("3# chicken wings", 3 * POUND_KG),
+        ("2 (2 pound) racks baby back ribs", 4 * POUND_KG),
+        ("3 slabs spares, 3 pounds per slab", 9 * POUND_KG),
+        ("5-pound brisket", 5 * POUND_KG),
+        ("1.500 g spare ribs", 1.5),
+        ("1,800 g brisket flat", 1.8),
+        ("1,8 kg pork shoulder", 1.8),
+    ],
+)
+def test_weights(line: str, kilos: float) -> None:
+    assert meat_of(line).mass_kg == pytest.approx(kilos)
+
+
+@pytest.mark.parametrize(
+    ("line", "millilitres"),
+    [("2 EL mustard", 30), ("1 TL salt", 5), ("2 dsp honey", 20), ("1.000 ml stock", 1000)],
+)
+def test_spoons_of_other_kitchens(line: str, millilitres: float) -> None:
+    (item,) = read_ingredients((line,))
+    assert 1e6 * (item.volume_m3 or 0) == pytest.approx(millilitres, rel=0.02)
+
+
+def test_half_a_pint_is_half() -> None:
+    assert read_line("half a pint of cider").amount == 0.5
+
+
+@pytest.mark.parametrize(
+    ("said", "minutes"),
+    [
+        ("for an hour and a half", 90),
+        ("two and a half hours", 150),
+        ("three quarters of an hour", 45),
+        ("a quarter of an hour", 15),
+        ("an hour and a quarter", 75),
+        ("smoke another hour", 60),
+        ("1:30 h", 90),
+        ("2,5 hours", 150),
+        ("1 hr 45", 105),
+        ("1 h 15 a pound", 75),
+        ("3½ hours", 210),
+        ("half an hour", 30),
+    ],
+)
+def test_times_as_they_are_said(said: str, minutes: float) -> None:
+    (span,) = durations_in(said)
+    assert (span.low_s, span.high_s) == (60 * minutes, 60 * minutes)
+
+
+@pytest.mark.parametrize(
+    ("said", "celsius"),
+    [
+        ("Bake at 325 for three hours.", 162.8),
+        ("225 till it hits the stall", 107.2),
+        ("cook at 180 for an hour", 180.0),
+        ("roast at 160 °C", 160.0),
+        ("Gas 2", 150.0),
+    ],
+)
+def test_heats_as_they_are_said(said: str, celsius: float) -> None:
+    assert temperatures_in(said)[0].temp_c == pytest.approx(celsius, abs=0.1)
+
+
+@pytest.mark.parametrize("said", ["1.500 g ribs", "serves 120", "in 1950 my mother", "150 ml"])
+def test_other_numbers_are_no_heat(said: str) -> None:
+    assert temperatures_in(said) == []
+
+
+def cooked(*steps: str, title: str = "Supper", meat: str = "2 kg pork shoulder") -> Recipe:
+    return Recipe(title, (meat,), steps)
+
+
+@pytest.mark.parametrize(
+    ("step", "method", "minutes"),
+    [
+        ("In the crock pot on low for 8 hrs.", "slow_low", 480),
+        ("Cover and cook in a casserole at 150C for 4 hours.", "oven_lid", 240),
+        ("Charcoal on one side of the kettle, lid on, 3 hrs, spritz every 30 min.", "grill", 180),
+        ("Smoke on the pellet grill at 225 F for 6 hours.", "smoker", 360),
+        ("Pressure cook on high 25 minutes. Natural release 10 minutes.", "pressure", 25),
+        ("Cook at full pressure over a low flame for 45 minutes. Simmer 10 minutes more.",
+         "stovetop_pressure", 45),
+        ("Roast at 250 °F for an hour a pound.", "oven_open", 60 * 2 / POUND_KG),
+        ("Roast at 150 °C for 4 hours. Turn the oven to 240 °C for 20 minutes, for crackling.",
+         "oven_open", 240),
+    ],
+)  # fmt: skip
+def test_devices_and_minutes(step: str, method: str, minutes: float) -> None:
+    found = read_method(cooked(step))
+    assert found.method == method
+    assert found.low_s == pytest.approx(60 * minutes)
+
+
+def test_how_many_eat_and_how_soft() -> None:
+    assert read_plates(cooked("Shred it. Serves 6.")) == 6
+    assert read_plates(cooked("Cook for 6 hours at 150 °C.")) is None
+    assert read_texture(("Bake until the bones pull out.",)) == "falls"
+    assert read_texture(("Cook to 203 °F inside.",)) == "very"
+
+
+FORUM = """posted by lowlander, 3 years ago
+easy pulled pork
+ok here it is since everyone asked!!
+3-1/2 lb boston butt, boneless
+1 cup of broth
+rub the butt with salt n pepper, set it in the crock pot
+pour broth over, low 8 hrs
+reply   like (14)   share
+> did you trim the fat?
+"""
+
+
+def test_what_stands_around_a_recipe_is_left_out_and_kept() -> None:
+    found = read_recipe(FORUM).recipe
+    assert found.title == "easy pulled pork"
+    assert found.ingredients == ("3-1/2 lb boston butt, boneless", "1 cup of broth")
+    assert found.steps[1] == "pour broth over, low 8 hrs"
+    # no line is lost
+    told = {*found.left_out, found.title, *found.ingredients, *found.steps, found.description}
+    for line in FORUM.strip().split("\n"):
+        words = " ".join(line.lstrip("> ").split())
+        assert any(words in " ".join(text.split()) for text in told), line
+
+
+def test_steps_may_stand_before_the_ingredients() -> None:
+    found = read_recipe(
+        "Backward ribs\nRub the ribs with the salt.\nBake covered at 300 °F for 2 hours.\n"
+        "1 rack back ribs\n1 tsp salt\n"
+    ).recipe
+    assert found.ingredients == ("1 rack back ribs", "1 tsp salt")
+    assert len(found.steps) == 2
+
+
+@pytest.mark.parametrize(
+    ("heading", "role"),
+    [
+        ("For the glaze", "glaze"), ("Rub:", "rub"), ("For the brine", "brine"),
+        ("For the horseradish cream", "beside"), ("To serve:", "beside"), ("Marinade:", "marinade"),
+        ("For the mop sauce", "glaze"), ("For the gravy", "sauce"), ("For the ribs", "main"),
+    ],
+)  # fmt: skip
+def test_parts_by_their_headings(heading: str, role: str) -> None:
+    text = f"Ribs\nIngredients\n1 rack back ribs\n{heading}\n1 tsp salt\nMethod\nBake 2 hours.\n"
+    (part,) = read_recipe(text).recipe.parts
+    assert part == Part(heading.strip(":"), part.role, (1,))
+    assert part.role == role
