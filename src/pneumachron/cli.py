@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from contextlib import contextmanager, nullcontext, suppress
 from dataclasses import dataclass
 from pathlib import Path
-from typing import TYPE_CHECKING, Annotated, Any, NoReturn
+from typing import TYPE_CHECKING, Annotated, Any, Literal, NoReturn, TypeAlias
 
 import typer
 from platformdirs import user_data_path
@@ -43,7 +43,10 @@ QUIET: dict[str, Any] = {
     "access_log": False,
     "timeout_graceful_shutdown": 2,  # screens that follow a cook never hang up by themselves
 }
+Form: TypeAlias = Literal["text", "markdown", "jsonld"]
 MAX_FILE_BYTES = 256 * 1024
+MAX_BYTES = 2_000_000
+"""Of a recipe; as `recipes.model` has it, which is not loaded before it is needed."""
 MAX_LOG_BYTES = 128 * 1024 * 1024
 """A hundred thousand cooks with long notes."""
 MAX_BACKUP_BYTES = 1024 * 1024 * 1024
@@ -191,6 +194,31 @@ def plan(
         wish = PlanIn.model_validate_json(text)
         document = work_out(wish.to_inputs(), ready_pot(wish.pot))
     typer.echo(PlanOut.model_validate(document).model_dump_json(indent=2))
+
+
+@app.command("convert")
+def convert_file(
+    file: Annotated[str, typer.Argument(help="A recipe as text, Markdown, web page or JSON-LD.")],
+    cooker: Annotated[str, typer.Option(help="A ready cooker, such as tenor.")] = "tenor",
+    altitude: Annotated[str, typer.Option(help="Such as 1150 m or 3800 ft.")] = "0 m",
+    form: Annotated[Form, typer.Option("--format", help="An open format.")] = "text",
+) -> None:
+    """Convert a recipe for a pressure cooker; what it does not say is told on the error output."""
+    from pneumachron.core.pots import ready_pot
+    from pneumachron.core.units import parse_measure
+    from pneumachron.services.recipes import convert_alone
+    from pneumachron.text.reader import READING
+
+    content = _read_bytes(file, MAX_BYTES)
+    with _told():
+        found = convert_alone(
+            content, "" if file == "-" else Path(file).name, ready_pot(cooker),
+            parse_measure(altitude, "altitude", "altitude"), form,
+            metric=READING.get().units == "metric",
+        )  # fmt: skip
+    for line in found.assumed:
+        typer.echo(f"assumed: {line}", err=True)
+    typer.echo(found.text, nl=False)
 
 
 @app.command()
@@ -355,18 +383,23 @@ def _told() -> Iterator[None]:
 
 def _read(file: str, most: int = MAX_FILE_BYTES) -> str:
     try:
+        return _read_bytes(file, most).decode("utf-8")
+    except UnicodeDecodeError:
+        _fail("body_not_utf8")
+
+
+def _read_bytes(file: str, most: int) -> bytes:
+    try:
         if file == "-":
             raw = sys.stdin.buffer.read(most + 1)
         else:
             with Path(file).open("rb") as opened:
                 raw = opened.read(most + 1)
-        if len(raw) > most:
-            _fail("too_large", limit_kb=most // 1024)
-        return raw.decode("utf-8")
     except OSError as error:
         _fail("unreadable_file", file=file, detail=error.strerror or "")
-    except UnicodeDecodeError:
-        _fail("body_not_utf8")
+    if len(raw) > most:
+        _fail("too_large", limit_kb=most // 1024)
+    return raw
 
 
 def _fail(code: str, field: str | None = None, **params: "Param") -> NoReturn:

@@ -171,3 +171,49 @@ def test_from_the_recipe_straight_to_the_pot(page: Page) -> None:
     axe_clean(page)
     cook = page.url.rpartition("=")[2]
     page.request.post(f"/api/cooks/{cook}/events", data={"key": "over-now", "kind": "ended"})
+
+
+MESSY = """Home  Recipes  About
+Sticky ribs for a crowd
+By Ida Marsh
+My aunt made this next to a rack of ribs every summer.
+Serves 6
+Ingredients
+2 (2 pound) racks baby back ribs
+1 Tbsp smoked paprika
+1 cup apple cider
+For the glaze
+1/3 cup plum jam
+Directions
+Rub the ribs, wrap in foil with the cider, and bake at 300 for two and a half hours.
+Brush the jam on and broil until sticky.
+A pinch of patience
+12 comments
+"""
+
+
+@pytest.mark.parametrize("size", [None, PHONE], ids=["desk", "phone"])
+def test_lines_are_looked_over_and_put_right(page: Page, size: dict[str, int] | None) -> None:
+    if size is not None:
+        page.set_viewport_size({"width": size["width"], "height": size["height"]})
+    bring(page, MESSY)
+    expect(page.get_by_role("heading", level=1)).to_have_text("Sticky ribs for a crowd")
+    expect(page.get_by_test_id("credit")).to_have_text("by Ida Marsh")
+    reading = page.get_by_test_id("reading")
+    expect(reading).to_contain_text("4 ingredients, 2 steps")
+    expect(reading).to_contain_text("left out")
+    reading.click()
+    lines = page.get_by_role("list", name="lines of the recipe")
+    expect(lines.get_by_label("what it is: For the glaze")).to_have_value("part")
+    expect(lines.get_by_label("what it is: 12 comments")).to_have_value("out")
+    rows = page.get_by_role("list", name="ingredients with their marks").get_by_role("listitem")
+    expect(rows.filter(has_text="plum jam")).to_contain_text("with the finish")
+    axe_clean(page)
+    # what was left out comes back as a step, and an amount is put right
+    lines.get_by_label("what it is: A pinch of patience").select_option(label="step")
+    expect(reading).to_contain_text("4 ingredients, 3 steps")
+    lines.get_by_label("line: 2 (2 pound) racks baby back ribs").fill("1 (2 pound) rack back ribs")
+    expect(field(page, "pieces")).to_have_attribute("placeholder", "1")
+    # it is kept over a reload
+    page.reload()
+    expect(page.get_by_test_id("reading")).to_contain_text("4 ingredients, 3 steps")

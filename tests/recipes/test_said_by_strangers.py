@@ -1,6 +1,9 @@
 """How strangers write names, amounts, times and heats. The phrases are invented; what they mean is
 common practice, or arithmetic."""
 
+import json
+from collections.abc import Callable
+
 import pytest
 
 from pneumachron.recipes.model import Part, Recipe
@@ -12,6 +15,7 @@ from pneumachron.recipes.understanding.meat import Meat, read_meat
 from pneumachron.recipes.understanding.method import read_method
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.texture import read_texture
+from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
 
 POUND_KG = 0.45359237
 """Published: international yard and pound agreement of 1959."""
@@ -199,3 +203,46 @@ def test_parts_by_their_headings(heading: str, role: str) -> None:
     (part,) = read_recipe(text).recipe.parts
     assert part == Part(heading.strip(":"), part.role, (1,))
     assert part.role == role
+
+
+CREDITED = Recipe(
+    title="Oven ribs & more",
+    ingredients=("2 racks back ribs", "1 tsp salt", "2 tbsp honey"),
+    steps=("Bake the ribs covered at 300 °F for 2 hours.", "Brush with the honey."),
+    yields="Serves 4",
+    description="For a wet Sunday in the valley.",
+    notes=("Keeps three days.",),
+    author="Ida Marsh",
+    source="https://example.org/ribs",
+    parts=(Part.of("For the glaze", (2,)),),
+)
+
+
+@pytest.mark.parametrize("write", [to_jsonld, to_markdown, to_text])
+def test_what_is_written_reads_back_with_its_credit(write: Callable[[Recipe], str]) -> None:
+    assert read_recipe(write(CREDITED)).recipe == CREDITED
+
+
+@pytest.mark.parametrize(
+    ("node", "author", "source"),
+    [
+        ({"author": "Ida Marsh"}, "Ida Marsh", ""),
+        ({"author": [{"@type": "Person", "name": "A"}, {"name": "B"}]}, "A, B", ""),
+        ({"url": "https://example.org/a"}, "", "https://example.org/a"),
+        ({"mainEntityOfPage": {"@id": "https://example.org/b"}}, "", "https://example.org/b"),
+        ({"url": "javascript:alert(1)"}, "", ""),
+    ],
+)
+def test_credit_on_structured_pages(node: dict[str, object], author: str, source: str) -> None:
+    """Published: schema.org/Recipe, properties author, url, mainEntityOfPage; from memory."""
+    whole = {"@type": "Recipe", "name": "R", "recipeIngredient": ["1 rack back ribs"], **node}
+    found = read_recipe(json.dumps(whole)).recipe
+    assert (found.author, found.source) == (author, source)
+
+
+@pytest.mark.parametrize(
+    "line", ["By the fire, 2 hours", "By all means add more", "Recipe for six", "from scratch"]
+)
+def test_what_is_no_credit(line: str) -> None:
+    found = read_recipe(f"Ribs\n{line}\nIngredients\n1 rack ribs\nMethod\nBake 2 hours.\n").recipe
+    assert (found.author, found.source) == ("", "")

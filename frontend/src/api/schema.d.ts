@@ -4788,6 +4788,23 @@ export interface components {
             plan?: {
                 [key: string]: string | number;
             } | null;
+            /**
+             * Author
+             * @default
+             */
+            author: string;
+            /**
+             * Source
+             * @description where it stands; never fetched
+             * @default
+             */
+            source: string;
+            /**
+             * Image
+             * @description address of a picture; never fetched
+             * @default
+             */
+            image: string;
             /** Parts */
             parts?: components["schemas"]["PartText"][];
             /**

@@ -63,6 +63,12 @@ class Recipe:
     total_s: float | None = None
     notes: tuple[str, ...] = ()
     plan: dict[str, str | int | float] | None = None
+    author: str = ""
+    """Who wrote it: credit is never lost."""
+    source: str = ""
+    """Where it stands: an address, a book."""
+    image: str = ""
+    """Address of a picture; it is passed on, never fetched."""
     parts: tuple[Part, ...] = ()
     left_out: tuple[str, ...] = ()
     """Lines of the text that are no part of the recipe."""

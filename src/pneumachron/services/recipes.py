@@ -10,6 +10,7 @@ from sqlalchemy.orm import Session
 
 from pneumachron.core.cuts import ReleaseMethod, School
 from pneumachron.core.finish import FinishKind
+from pneumachron.core.pots import Pot
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Choices, Kitchen
 from pneumachron.recipes.model import Part, Recipe
@@ -27,7 +28,7 @@ from pneumachron.store.db import give_back
 from pneumachron.store.records import RecipeContent, StoredRecipe
 
 ExportFormat: TypeAlias = Literal["jsonld", "markdown", "text"]
-_WRITERS = {"jsonld": to_jsonld, "markdown": to_markdown, "text": to_text}
+WRITERS = {"jsonld": to_jsonld, "markdown": to_markdown, "text": to_text}
 
 
 @dataclass(frozen=True, slots=True)
@@ -133,7 +134,35 @@ def _converted(session: Session, inputs: ConvertInputs) -> Converted:
 
 def export_here(session: Session, inputs: ConvertInputs, kind: ExportFormat) -> str:
     """The converted recipe in an open format."""
-    return _WRITERS[kind](to_recipe(_converted(session, inputs), say_message))
+    return WRITERS[kind](to_recipe(_converted(session, inputs), say_message))
+
+
+@dataclass(frozen=True, slots=True)
+class Alone:
+    """A recipe converted without a household: the text, and what had to be assumed."""
+
+    text: str
+    assumed: tuple[str, ...]
+
+
+def convert_alone(
+    content: bytes, name: str, pot: Pot, altitude_m: float, kind: ExportFormat, *, metric: bool
+) -> Alone:
+    """Read and convert a file for a pot; what the recipe does not say is guessed and told.
+
+    Raises
+    ------
+    RecipeError, UnreadableError : it cannot be read or converted; says what to do.
+    """
+    understood = understand(read_in_place(content, name).recipe)
+    kitchen = Kitchen(pot, altitude_m, FRIDGE_C, metric=metric)
+    done = convert(understood, kitchen)
+    assumed = tuple(f"{item.text} {item.guess}" for item in understood.questions)
+    return Alone(WRITERS[kind](to_recipe(done, say_message)), assumed)
+
+
+FRIDGE_C = 4.0
+"""Meat from the refrigerator. Common practice."""
 
 
 def list_here(

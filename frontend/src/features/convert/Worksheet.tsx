@@ -46,6 +46,7 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
         <h1 className="font-bold text-[1.5rem]">{draft.recipe.title}</h1>
         <KeepForm draft={draft} onChange={onChange} />
       </div>
+      <Credit author={draft.recipe.author ?? ""} source={draft.recipe.source ?? ""} />
       <ReadingSheet
         key={`${draft.id} ${draft.original.length}`}
         draft={draft}
@@ -88,3 +89,15 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
 
 /** Fields that show their own trouble. */
 const OWN = new Set(["mass", "thickness"]);
+
+/** Who wrote the recipe, and where it stands. */
+function Credit({ author, source }: { author: string; source: string }) {
+  if (!author && !source) return null;
+  return (
+    <p className="break-words text-[0.875rem] text-pencil" data-testid="credit">
+      {author && `by ${author}`}
+      {author && source && ", "}
+      {source && `from ${source}`}
+    </p>
+  );
+}

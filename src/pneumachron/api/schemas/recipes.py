@@ -73,6 +73,9 @@ class RecipeText(Closed):
     total_s: Seconds = None
     notes: Annotated[list[Text], Field(max_length=MAX_LINES)] = Field(default_factory=list)
     plan: Annotated[dict[str, str | int | float] | None, Field(max_length=60)] = None
+    author: Annotated[str, Field(max_length=MAX_TITLE)] = ""
+    source: Annotated[Text, Field(description="where it stands; never fetched")] = ""
+    image: Annotated[Text, Field(description="address of a picture; never fetched")] = ""
     parts: Annotated[list[PartText], Field(max_length=MAX_PARTS)] = Field(default_factory=list)
     left_out: Annotated[
         list[Text], Field(max_length=MAX_LINES, description="lines that are no part of the recipe")

@@ -2,12 +2,14 @@
 
 from dataclasses import dataclass, replace
 
+from pneumachron.core.constants import US_CUP
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.finish import Finish
 from pneumachron.core.plan import Plan, make_plan
 from pneumachron.core.units import show_length, show_volume
 from pneumachron.core.wish import Wish, set_up
+from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
@@ -217,9 +219,9 @@ def _water(pouring: Pouring, facts: Facts, choices: Choices) -> list[tuple[OutLi
     overruled = NO_WATER in choices.overruled
     if pouring.water_m3 <= 0 and not overruled:
         return []
-    millilitres = 5 * round(pouring.water_m3 * 2e5)
-    line = OutLine(None, "pot", (millilitres, millilitres), "ml", "water", "", foods()["water"])
-    poured = line if millilitres > 0 else None
+    amount, unit = _water_amount(pouring.water_m3, metric=facts.metric)
+    line = OutLine(None, "pot", (amount, amount), unit, "water", "", foods()["water"])
+    poured = line if amount > 0 else None
     rule = rules()["water_added"]
     shown = show_volume(pouring.need_m3)
     mark = Mark(
@@ -236,6 +238,13 @@ def _water(pouring: Pouring, facts: Facts, choices: Choices) -> list[tuple[OutLi
         caution=rule.caution if overruled else "",
     )
     return [(poured, mark)]
+
+
+def _water_amount(water_m3: float, *, metric: bool) -> tuple[float, str]:
+    """As the kitchen measures it, never less than is needed but for the last 5 ml."""
+    if metric:
+        return 5.0 * round(water_m3 * 2e5), "ml"
+    return enough(water_m3 / US_CUP.value, "cup"), "cup"
 
 
 def _added(work: Work, kitchen: Kitchen, choices: Choices) -> list[Mark]:

@@ -166,6 +166,13 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
 
 
+_SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
+_RUB_THE_MEAT = any_of(
+    r"\b(rub|season) (up )?(the |both |each |your )?"
+    r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|em|them|it)\b"
+)
+
+
 def rubbed_lines(understood: Understood) -> frozenset[int]:
     """Lines that go onto the meat dry.
 
@@ -173,7 +180,11 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     """
     named = named_in(understood, SEASONED)
     text = " ".join(understood.recipe.steps).lower()
-    all_spices = bool(re.search(r"\b(dry )?spices\b|\brub over\b|\bdry rub\b", text))
+    spices = {item.index for item in understood.ingredients if item.kind in _SPICE_KINDS}
+    said = r"\b(dry )?spices\b|\brub over\b|\bdry rub\b"
+    # “rub the ribs”, and no word of what with: with the spices there are
+    plain = _RUB_THE_MEAT.search(text) is not None and not spices & named
+    all_spices = plain or bool(re.search(said, text))
     return frozenset(
         item.index
         for item in understood.ingredients

@@ -66,3 +66,33 @@ def yield_in(line: str) -> str:
         found = _ON.search(plain)
         return found[0] if found else ""
     return ""
+
+
+_AUTHOR = re.compile(
+    r"^(?:(?:recipe )?by|author:?|(?:a )?recipe (?:from|of)|kitchen of:?)\s+"
+    r"(?P<name>[^\d\s:,.][^\d:]{1,60}?)(?=\s{3,}|\s*[|·]|\s*$)",
+    re.I,
+)
+_SOURCE = re.compile(
+    r"^(?:source|from|adapted from|original(?: recipe)?)\s*(?::|at)?\s*(?P<where>https?://\S{4,300})",
+    re.I,
+)
+
+
+def author_in(line: str) -> str:
+    """Who wrote it, when a line says so: `By Ida Marsh`, `Author: the alto`."""
+    found = _AUTHOR.match(BULLET.sub("", line).strip("#*_ ").strip())
+    name = found["name"].strip() if found else ""
+    # “by all means” is no name; “by the hungry alto” may be one
+    named = name[:1].isupper() or name.startswith("the ")
+    return name if named and len(name.split()) <= MOST_NAMES else ""
+
+
+MOST_NAMES = 6
+"""Words of a name; more is a sentence. Judgement."""
+
+
+def source_in(line: str) -> str:
+    """The address that a line names as where the recipe stands."""
+    found = _SOURCE.match(BULLET.sub("", line).strip("#*_<> ").strip())
+    return found["where"].rstrip(").,>") if found else ""

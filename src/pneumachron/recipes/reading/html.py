@@ -112,6 +112,7 @@ def _microdata(item: LexborNode) -> Recipe:
         steps=tuple(filter(None, steps)),
         yields=one("recipeYield"),
         description=one("description"),
+        author=one("author"),
     )
 
 

@@ -81,8 +81,32 @@ def to_recipe(node: dict[str, Json]) -> Recipe:
         total_s=_seconds(node.get("totalTime")),
         notes=tuple(_lines(node.get(NOTES))),
         plan=_plain(plan) if isinstance(plan, dict) else None,
+        author=_names(node.get("author", node.get("creator"))),
+        source=_address(node.get("isBasedOn"), node.get("url"), node.get("mainEntityOfPage"),
+                        node.get("@id")),
+        image=_address(node.get("image")),
         parts=tuple(_parts(node.get(PARTS))),
-    )
+    )  # fmt: skip
+
+
+MAX_AUTHORS = 5
+
+
+def _names(value: Json) -> str:
+    """One or several authors: texts, persons, organizations."""
+    people = value if isinstance(value, list) else [value]
+    return ", ".join(filter(None, (_text(person) for person in people[:MAX_AUTHORS])))
+
+
+def _address(*values: Json) -> str:
+    """The first address of the web among these."""
+    for value in values:
+        found = value[0] if isinstance(value, list) and value else value
+        if isinstance(found, dict):
+            found = found.get("url", found.get("@id", found.get("contentUrl")))
+        if isinstance(found, str) and found.startswith(("https://", "http://")):
+            return found[:MAX_TEXT].split()[0]
+    return ""
 
 
 def _parts(value: Json) -> Iterator[Part]:

@@ -18,7 +18,9 @@ from pneumachron.recipes.reading.headings import (
     STEP_LABEL,
     TIMES,
     Heading,
+    author_in,
     heading_of,
+    source_in,
     yield_in,
 )
 from pneumachron.recipes.reading.looks import BULLET, NUMBERED, Look, look_at
@@ -64,11 +66,15 @@ class _Text:
     rows: list[_Row] = field(default_factory=list)
     yields: str = ""
     times: str = ""
+    author: str = ""
+    source: str = ""
 
     def take(self, line: str) -> None:
         """One line; yield, times and empty labels are no rows."""
         plain = BULLET.sub("", line).strip()
         if STEP_LABEL.match(plain):
+            return
+        if self._credit(line):
             return
         told = yield_in(line)
         if told and not self.yields:
@@ -79,6 +85,17 @@ class _Text:
         if told:
             return
         self.rows.append(_Row(line, plain.lstrip("# "), heading_of(line), look_at(line)))
+
+    def _credit(self, line: str) -> bool:
+        """Who wrote it and where it stands are kept, each by its first line."""
+        author, source = author_in(line), source_in(line)
+        if author and not self.author:
+            self.author = author
+            return True
+        if source and not self.source:
+            self.source = source
+            return True
+        return False
 
 
 def read_plain(text: str) -> Recipe:
@@ -255,6 +272,8 @@ class _Sorted:
             cook_s=_labelled_s(self.text.times, "cook"),
             prep_s=_labelled_s(self.text.times, "prep"),
             notes=notes,
+            author=self.text.author,
+            source=self.text.source,
             parts=tuple(parts),
             left_out=tuple(self.left_out[:MAX_LINES]),
         )

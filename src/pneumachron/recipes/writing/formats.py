@@ -26,6 +26,9 @@ def to_jsonld(recipe: Recipe) -> str:
     }
     optional: dict[str, Json] = {
         "description": _marked(recipe.description),
+        "author": {"@type": "Person", "name": _marked(recipe.author)} if recipe.author else None,
+        "isBasedOn": _marked(recipe.source),
+        "image": _marked(recipe.image),
         "recipeYield": _marked(recipe.yields),
         "prepTime": _duration(recipe.prep_s),
         "cookTime": _duration(recipe.cook_s),
@@ -51,7 +54,9 @@ def _duration(seconds: float | None) -> str | None:
 
 def to_text(recipe: Recipe) -> str:
     """Plain text that reads well and can be pasted back."""
-    parts = [recipe.title, ""]
+    parts = [recipe.title, "", *_credit(recipe)]
+    if recipe.description:
+        parts += [recipe.description, ""]
     if recipe.yields:
         parts += [recipe.yields, ""]
     parts += ["Ingredients", *(line for _, line in _under_headings(recipe)), "", "Method"]
@@ -59,6 +64,13 @@ def to_text(recipe: Recipe) -> str:
     if recipe.notes:
         parts += ["", "Notes", *recipe.notes]
     return "\n".join(parts) + "\n"
+
+
+def _credit(recipe: Recipe) -> list[str]:
+    """Who wrote it and where it stands."""
+    lines = [f"By {recipe.author}"] if recipe.author else []
+    lines += [f"Source: {recipe.source}"] if recipe.source else []
+    return [*lines, ""] if lines else []
 
 
 def _under_headings(recipe: Recipe) -> Iterator[tuple[bool, str]]:
@@ -74,7 +86,9 @@ def _under_headings(recipe: Recipe) -> Iterator[tuple[bool, str]]:
 
 def to_markdown(recipe: Recipe) -> str:
     """Markdown; what could be taken for markup is escaped."""
-    parts = [f"# {_plain(recipe.title)}", ""]
+    parts = [f"# {_plain(recipe.title)}", "", *map(_plain, _credit(recipe))]
+    if recipe.description:
+        parts += [_plain(recipe.description), ""]
     if recipe.yields:
         parts += [_plain(recipe.yields), ""]
     parts += ["## Ingredients", ""]

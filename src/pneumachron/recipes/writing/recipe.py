@@ -38,6 +38,10 @@ def to_recipe(converted: Converted, say: Callable[[Message], str]) -> Recipe:
         total_s=60.0 * round(hands_s / 60.0) + 60.0 * round(plan.done_s / 60.0),
         notes=notes_of(converted, say),
         plan=plan_extension(converted),
+        description=original.description,
+        author=original.author,
+        source=original.source,
+        image=original.image,
     )
 
 
