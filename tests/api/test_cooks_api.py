@@ -574,3 +574,29 @@ def test_what_would_not_cool_in_time_is_not_begun_ahead(client: TestClient) -> N
         reply = client.post("/api/cooks", json=body)
         assert reply.status_code == status, reply.text
     assert len(client.get("/api/cooks/active").json()["turns"]) == 1
+
+
+def test_a_step_is_left_out_with_a_reason_and_a_note_stands_at_its_step(
+    kitchen: TestClient, stepped: Stepped
+) -> None:
+    cook = Cook(kitchen, stepped, connected=False)
+    told = cook.tell("done", step_id="season", skipped="rubbed yesterday")
+    assert next(step for step in told["steps"] if step["step_id"] == "season")["done_at"]
+    cook.tell("note", step_id="sear", text="a touch more salt")
+    where = f"/api/cooks/{cook.id}/events"
+    lid = {"key": "no-lid", "kind": "done", "step_id": "lid", "skipped": "no time"}
+    assert kitchen.post(where, json=lid).json()["code"] == "cannot_skip"
+    nowhere = {"key": "nowhere", "kind": "note", "step_id": "nothing", "text": "x"}
+    assert kitchen.post(where, json=nowhere).status_code == 409
+    events = kitchen.get(where).json()["events"]
+    assert [event["body"].get("skipped") for event in events if event["kind"] == "done"] == [
+        "rubbed yesterday"
+    ]
+    assert "a touch more salt" in kitchen.get("/api/cooks").json()["cooks"][0]["note"]
+
+
+def test_an_entry_can_be_planned_again(kitchen: TestClient, stepped: Stepped) -> None:
+    cook = Cook(kitchen, stepped, connected=False)
+    again = kitchen.post("/api/plan", json=cook.now()["wish"])
+    assert again.status_code == 200
+    assert again.json()["setting"]["hold_min"] == cook.now()["plan"]["hold_min"]

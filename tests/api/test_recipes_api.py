@@ -95,6 +95,9 @@ def test_exports_read_back(client: TestClient) -> None:
     assert node["@type"] == "Recipe"
     assert node["cookTime"].startswith("PT")
     assert node["pneumachron:plan"]["hold_min"] > 0
+    # published: schema.org/Recipe, cookingMethod (Text); HowTo, tool (HowToTool); from memory
+    assert node["cookingMethod"] == "Pressure cooking"
+    assert node["tool"]["@type"] == "HowToTool"
     found = {kind: read(client, text)["recipe"] for kind, text in texts.items()}
     assert found["jsonld"]["ingredients"] == found["text"]["ingredients"]
     assert found["jsonld"]["ingredients"] == found["markdown"]["ingredients"]

@@ -8,6 +8,7 @@ import pytest
 from PIL import Image
 from playwright.sync_api import BrowserContext, Locator, Page, expect
 
+from tests.browser.test_bench import HOLD, field, hold
 from tests.browser.test_other_views import axe_clean
 
 PLAN = "Alto section supper"
@@ -438,3 +439,25 @@ def test_two_dishes_and_whose_turn_it_is(page: Page) -> None:
         page.request.post(
             f"/api/cooks/{cook_id}/events", data={"key": f"over-{number}", "kind": "ended"}
         )
+
+
+def test_a_note_at_a_step_a_step_left_out_and_the_plan_again(page: Page) -> None:
+    begun(page)
+    page.get_by_role("button", name="Add a note").click()
+    page.get_by_label("note, such as").fill("a touch more salt")
+    page.get_by_role("button", name="Save note").click()
+    expect(page.get_by_role("status").filter(has_text="a touch more salt")).to_be_visible()
+    first = step(page).inner_text()
+    page.get_by_role("button", name="Leave this step out").click()
+    page.get_by_label("why is it left out?").fill("rubbed yesterday")
+    axe_clean(page)
+    page.get_by_role("button", name="Leave it out").click()
+    expect(step(page)).not_to_have_text(first)
+    cook = page.url.split("cook=")[1]
+    page.goto(f"/log?cook={cook}")
+    expect(page.get_by_text(f"left out: {first} (rubbed yesterday)")).to_be_visible()
+    expect(page.get_by_text("a touch more salt").first).to_be_visible()
+    page.get_by_role("link", name="Plan this again").click()
+    expect(hold(page)).to_have_text(HOLD)
+    field(page, "weight").fill("2 lb")
+    expect(field(page, "weight")).to_have_value("2 lb")

@@ -18,6 +18,14 @@ DINNERS = {
     # single ribs, then simmered to a glaze in the open cooker
     "single ribs to a glaze": "cut=rib_pieces&pieces=10&weight=1+kg&thickness=2+cm&release=quick"
     "&boil=10&finish=none",
+    # wings in a basket, opened at once, crisped
+    "wings, crisped": "cut=wings&pieces=24&weight=1.2+kg&thickness=3+cm&rack=basket"
+    "&release=quick&finish=broiler",
+    "flanken for four": "cut=flanken&pieces=8&weight=1.2+kg&thickness=1.5+cm&release=quick"
+    "&finish=broiler",
+    # a cooker so full that it has to calm down before it is opened
+    "full, and opened": "cut=shoulder_boneless&pieces=8&weight=3.6+kg&thickness=6+cm&school=bath"
+    "&release=quick&texture=falls",
     "shoulder kept warm": "cut=shoulder_boneless&pieces=2&weight=1.6+kg&thickness=6+cm"
     "&texture=falls&release=keep_warm&minutes=45",
 }

@@ -97,7 +97,7 @@ def test_household_moves_every_plan_and_stored_ones_keep_their_numbers(page: Pag
     page.get_by_role("link", name="Plan", exact=True).click()
     expect(stored).to_contain_text("Recalculated, it differs")
     expect(stored).to_contain_text(f"saved as {before}")
-    expect(stored).to_contain_text(re.compile(r"Cook time: \d+ min → \d+ min"))
+    expect(stored).to_contain_text(re.compile(r"Cook time: \d+\smin → \d+\smin"))
     page.get_by_role("button", name="Save the new numbers").click()
     expect(stored).not_to_contain_text("differs")
     expect(stored).not_to_contain_text(f"saved as {before}")

@@ -6,8 +6,11 @@ opened.
 
 import pytest
 
+from pneumachron.core.batches import planned_batches
 from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.cuts import ReleaseMethod
+from pneumachron.core.day.blocks import dish_blocks
+from pneumachron.core.day.dish import Dish
 from pneumachron.core.load import Load
 from pneumachron.core.plan import Plan, make_plan
 from pneumachron.core.procedure.steps import cook_steps
@@ -57,3 +60,18 @@ def test_what_softens_while_it_waits_is_taken_off_the_minutes() -> None:
 def test_the_caution_says_how_long() -> None:
     (said,) = (item for item in planned(FULL, "quick").cautions if item.said.code.endswith("spits"))
     assert said.said.params == {"wait_min": 12.0}
+
+
+def test_a_stacked_load_is_one_run_in_the_schedule_as_in_the_plan() -> None:
+    stacked = wish(load("shoulder_boneless", 3.6, 0.06, 8))
+    plan = make_plan(stacked)
+    assert plan.setup.standing.layers > 1
+    runs = [
+        block for block in dish_blocks(Dish("a", "Pulled", stacked)) if ":run" in block.block_id
+    ]
+    assert len(runs) == 1
+    hold = next(part for part in runs[0].segments if part.kind == "hold")
+    assert hold.likely_s == pytest.approx(60 * plan.hold_min)
+    # what does not go in at once is still dealt out
+    much = wish(load("shoulder_boneless", 9.0, 0.06, 20))
+    assert len(planned_batches(much)) > 1

@@ -202,3 +202,13 @@ def test_what_was_out_too_long_is_known_afterwards(
         sheet = after(plan, sheet, Event(kept_s, "done", {"step_id": "keep"}))
     sheet = after(plan, sheet, Event(clock + 20 * 3600.0, "ended"))
     assert was_out_too_long(sheet) == found
+
+
+def test_what_keeps_people_safe_is_never_left_out(plans: list[Plan]) -> None:
+    # common practice: lid, pressure, release, cooling and leftovers are not a matter of taste
+    never = {"pour", "load", "lid", "set", "come_up", "hold", "wait", "release", "keep_warm",
+             "open", "boil", "soak", "batch", "bag", "cool", "chill", "freeze", "thaw", "reheat",
+             "keep", "deglaze"}  # fmt: skip
+    seen = {(step.kind, step.skippable) for plan in plans for step in cook_steps(cook_plan(plan))}
+    assert not {kind for kind, may in seen if may} & never
+    assert {"sear", "rest", "finish"} <= {kind for kind, may in seen if may}

@@ -2408,6 +2408,8 @@ export interface components {
             weighed: components["schemas"]["WeighedOut"];
             /** Side By Side */
             side_by_side: string[];
+            /** @description as it was typed, to plan it again */
+            wish: components["schemas"]["PlanIn"] | null;
             recipe: components["schemas"]["RecipeCard"] | null;
             /** Photos */
             photos: components["schemas"]["PhotoOut"][];
@@ -2476,6 +2478,11 @@ export interface components {
             recipe: string[];
             /** Waits */
             waits: ("pressure" | "hold_over" | "pin_down") | null;
+            /**
+             * Skippable
+             * @description it may be left out without harm
+             */
+            skippable: boolean;
             /** Ticks */
             ticks: components["schemas"]["TickOut"][];
             /** Timers */
@@ -3643,6 +3650,11 @@ export interface components {
              * @enum {string}
              */
             kind: "note";
+            /**
+             * Step Id
+             * @description the step that it is about
+             */
+            step_id?: string | null;
             /** Text */
             text: string;
         };
@@ -5332,6 +5344,11 @@ export interface components {
              * @default false
              */
             anyway: boolean;
+            /**
+             * Skipped
+             * @description why it is left out
+             */
+            skipped?: string | null;
         };
         /**
          * StepsOut

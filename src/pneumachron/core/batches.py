@@ -63,6 +63,24 @@ def _hot_after_first(loads: Sequence[Load], wish: Wish) -> tuple[Wish, ...]:
     return (replace(wish, load=first), *(replace(hot, load=load) for load in later))
 
 
+def planned_batches(wish: Wish) -> tuple[Wish, ...]:
+    """The batches of a plan as it stands: what the cook asked for, also pieces on each other.
+
+    Only what does not go into the cooker at once is dealt out.
+
+    Raises
+    ------
+    WishError : as `batches`.
+    """
+    if wish.later:
+        return one_by_one(wish)
+    try:
+        set_up(wish)
+    except WishError:
+        return batches(wish)
+    return (wish,)
+
+
 def batches(wish: Wish) -> tuple[Wish, ...]:
     """The batches that were asked for, or the fewest in which everything lies in one layer.
 

@@ -110,6 +110,7 @@ def cook_document(
             name: _mass(sheet.weighed.get(f"{name}_kg")) for name in ("before", "after")
         },
         "side_by_side": _side_by_side(plan, sheet),
+        "wish": without_nothing(content.inputs),
         "recipe": content.recipe,
         "photos": [
             {"id": item.photo_id, "at": item.at, "width_px": item.width_px,
@@ -240,6 +241,16 @@ def _inside(
     return np.array(list(rising), dtype=float), np.array(list(rising.values()), dtype=float)
 
 
+def without_nothing(inputs: dict[str, Any]) -> dict[str, Any]:
+    """The wish as it was typed; what was left open is left out."""
+    pieces = [_given(piece) for piece in inputs["pieces"]]
+    return {**_given(inputs), "pieces": pieces}
+
+
+def _given(values: dict[str, Any]) -> dict[str, Any]:
+    return {key: value for key, value in values.items() if value is not None}
+
+
 def _plan(plan: CookPlan, pot_name: str, cautions: Sequence[str]) -> dict[str, Any]:
     wish = plan.wish
     cut = wish.load.pieces[0].cut
@@ -297,6 +308,7 @@ def _step(sheet: Sheet, step: Step, recipe: dict[str, Any] | None) -> dict[str, 
         **step_document(step),
         "recipe": _told_by(recipe, step),
         "waits": step.waits,
+        "skippable": step.skippable,
         "ticks": [
             {"code": tick, "text": say(f"tick-{tick}"), "on": tick in ticked} for tick in step.ticks
         ],

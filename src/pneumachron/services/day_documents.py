@@ -4,7 +4,7 @@ from collections.abc import Mapping, Sequence
 from datetime import datetime, timedelta
 from typing import Any, Literal, TypeAlias
 
-from pneumachron.core.batches import batches
+from pneumachron.core.batches import planned_batches
 from pneumachron.core.day.before import SHOP_DISH
 from pneumachron.core.day.blocks import cold_chain
 from pneumachron.core.day.dish import Dish
@@ -22,7 +22,7 @@ State: TypeAlias = Literal["free", "pinned", "begun", "done"]
 
 def card_document(dish: Dish) -> dict[str, Any]:
     """What stands on the card of a dish, by the pot."""
-    plans = [make_plan(run) for run in batches(dish.wish)]
+    plans = [make_plan(run) for run in planned_batches(dish.wish)]
     plan = max(plans, key=lambda item: item.setup.wish.load.mass_kg)
     low, high = plan.hold_range_min
     chain = cold_chain(plan, tempered=dish.tempered)

@@ -5,7 +5,7 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.batches import batches
+from pneumachron.core.batches import planned_batches
 from pneumachron.core.day.dish import Dish, block_id
 from pneumachron.core.day.guests_late import Stage, when_late
 from pneumachron.services.day import DayInputs, dishes_of, is_over
@@ -31,7 +31,7 @@ def _stage(dish: Dish, inputs: DayInputs) -> Stage:
         return "carved"
     if dish.ahead != "today":
         return "out" if block_id(dish, "reheat") in begun else "not_begun"
-    last = block_id(dish, f"run{len(batches(dish.wish)) - 1}")
+    last = block_id(dish, f"run{len(planned_batches(dish.wish)) - 1}")
     if last in over:
         return "out"
     return "in_cooker" if last in begun else "not_begun"

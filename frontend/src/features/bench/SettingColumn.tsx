@@ -223,7 +223,7 @@ function releaseMinutes(plan: PlanOut): string {
   };
   add("natural_release", (n) => `${n} min until the pin drops`);
   add("waiting", (n) => `wait ${n} min`);
-  add("venting", (n) => `release ${n} min${plan.release?.pulses ? " in short bursts" : ""}`);
+  add("venting", (n) => `release ${n} min`);
   add("keeping_warm", (n) => `keep warm ${n} min`);
   add("soaking", (n) => `rest in the liquid ${n} min`);
   return `${parts.join("; ")}.`;

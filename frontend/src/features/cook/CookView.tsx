@@ -1,13 +1,14 @@
 import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "wouter";
-import { type CookOut, type Trouble, troubleOf } from "@/api/client";
-import { type Act, newKey, tellOf, useCook, useCookActs, useTurns } from "@/api/cooks";
+import { type CookOut, type CookStep, type Trouble, troubleOf } from "@/api/client";
+import { type Act, newKey, type Tell, tellOf, useCook, useCookActs, useTurns } from "@/api/cooks";
 import { useUnits } from "@/api/queries";
 import { InkTrace } from "@/drawing/InkTrace";
 import { Alarms } from "@/features/cook/Alarms";
 import { BeginPanel } from "@/features/cook/BeginPanel";
 import { OwnTime } from "@/features/cook/OwnTime";
 import { PotBox } from "@/features/cook/PotBox";
+import { StepAside } from "@/features/cook/StepAside";
 import { StepCard } from "@/features/cook/StepCard";
 import { Turns } from "@/features/cook/Turns";
 import { useAwake } from "@/features/cook/useAwake";
@@ -104,6 +105,7 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
     });
   };
   const trouble = acts.error ? troubleOf(acts.error) : null;
+  const doing = !over && step?.kind !== "write_down" ? step : undefined;
   return (
     <div className="mx-auto grid max-w-6xl gap-x-8 px-4 py-3 lg:grid-cols-[minmax(0,1fr)_23rem]">
       <div className="flex min-w-0 flex-col gap-3">
@@ -134,25 +136,16 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
             <StepCard cook={cook} step={step} act={tellOf(acts)} trouble={trouble} words={words} />
           )
         )}
-        {!over && step && step.kind !== "write_down" && (
-          <div className="flex flex-wrap items-center gap-3">
-            <Button
-              strong={toPressNow(cook, step)}
-              className="min-h-[4rem] grow px-6 text-left text-[1.375rem] sm:grow-0"
-              onClick={() => done()}
-            >
-              {step.waits ? WAIT_WORDS[step.waits] : "Done"}
-              {next ? `; next: ${next.title}` : ""}
-            </Button>
-            {last && (
-              <Button className="min-h-[3rem]" onClick={undo}>
-                Undo last step
-              </Button>
-            )}
-            <span className="hidden text-[0.875rem] text-pencil sm:inline">
-              {potTells(cook, step) ? "the cooker tells when" : "or the space bar"}
-            </span>
-          </div>
+        {doing && (
+          <Doing
+            cook={cook}
+            step={doing}
+            next={next}
+            canUndo={last !== undefined}
+            onDone={() => done()}
+            onUndo={undo}
+            act={tellOf(acts)}
+          />
         )}
         {!over && (
           <div className="mt-4 flex flex-wrap items-center justify-between gap-x-8 gap-y-3">
@@ -168,6 +161,43 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
         <PotBox cook={cook} act={acts.mutate} />
       </aside>
     </div>
+  );
+}
+
+interface DoingProps {
+  cook: CookOut;
+  step: CookStep;
+  next: CookStep | undefined;
+  canUndo: boolean;
+  onDone: () => void;
+  onUndo: () => void;
+  act: Tell;
+}
+
+/** The step is done, taken back, noted down, or left out. */
+function Doing({ cook, step, next, canUndo, onDone, onUndo, act }: DoingProps) {
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-3">
+        <Button
+          strong={toPressNow(cook, step)}
+          className="min-h-[4rem] grow px-6 text-left text-[1.375rem] sm:grow-0"
+          onClick={onDone}
+        >
+          {step.waits ? WAIT_WORDS[step.waits] : "Done"}
+          {next ? `; next: ${next.title}` : ""}
+        </Button>
+        {canUndo && (
+          <Button className="min-h-[3rem]" onClick={onUndo}>
+            Undo last step
+          </Button>
+        )}
+        <span className="hidden text-[0.875rem] text-pencil sm:inline">
+          {potTells(cook, step) ? "the cooker tells when" : "or the space bar"}
+        </span>
+      </div>
+      <StepAside key={step.step_id} step={step} act={act} />
+    </>
   );
 }
 

@@ -10,6 +10,7 @@ import { clockTime, dateAndTime } from "@/lib/clock";
 import { STATE_WORDS } from "@/lib/cook";
 import { cookTime, spokenTime } from "@/lib/format";
 import { pieceName } from "@/lib/outcome";
+import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { tendernessOf } from "@/lib/words";
 import { OutcomePanel } from "@/parts/OutcomePanel";
 import { Photos } from "@/parts/Photos";
@@ -47,6 +48,16 @@ export function SheetView({ id }: { id: string }) {
             </div>
             <Facts cook={cook} />
             <Outcome cook={cook} />
+            {cook.wish && (
+              <p className="mt-2 print:hidden">
+                <Link
+                  href={`/plan?${wishToAddress(wishFromPlan(cook.wish), null)}`}
+                  className="underline"
+                >
+                  Plan this again, with another weight or thickness
+                </Link>
+              </p>
+            )}
             {cook.ended_at && <Correct cook={cook} />}
             <SideBySide cook={cook} />
             {cook.plan.kinds.length > 1 && <KindByKind id={id} cut={cook.plan.cut} width={width} />}
@@ -260,7 +271,7 @@ function sayEvent(
   const title = titles.get(text("step_id")) ?? text("step_id");
   switch (kind) {
     case "done":
-      return `done: ${title}`;
+      return body.skipped ? `left out: ${title} (${text("skipped")})` : `done: ${title}`;
     case "ticked":
       return `confirmed: ${text("tick")}`;
     case "timer_started":
@@ -270,7 +281,7 @@ function sayEvent(
     case "put_back":
       return `cooked ${text("hold_min")} min longer`;
     case "note":
-      return `note: ${text("text")}`;
+      return body.step_id ? `note at “${title}”: ${text("text")}` : `note: ${text("text")}`;
     case "weighed":
       return "weighed";
     default:

@@ -77,6 +77,11 @@ class StepTold(_Told):
     anyway: Annotated[
         bool, Field(description="done although time that the plan counts on is left")
     ] = False
+    skipped: Annotated[
+        str | None,
+        StringConstraints(strip_whitespace=True, min_length=1, max_length=200),
+        Field(description="why it is left out"),
+    ] = None
 
 
 class TickTold(_Told):
@@ -128,6 +133,7 @@ class NoteTold(_Told):
     """A line for next time."""
 
     kind: Literal["note"]
+    step_id: Annotated[StepId | None, Field(description="the step that it is about")] = None
     text: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=2000)]
 
 
@@ -286,6 +292,7 @@ class CookStepOut(PlanStep):
 
     recipe: Annotated[list[str], Field(max_length=60, description="what the recipe says of it")]
     waits: Waits | None
+    skippable: Annotated[bool, Field(description="it may be left out without harm")]
     ticks: Annotated[list[TickOut], Field(max_length=8)]
     timers: Annotated[list[CookStepTimerOut], Field(max_length=MAX_TIMERS)]
     done_at: datetime | None
@@ -424,6 +431,7 @@ class CookOut(Closed):
     outcome: dict[str, Any] | None
     weighed: WeighedOut
     side_by_side: Annotated[list[str], Field(max_length=MOST_PIECES)]
+    wish: Annotated[PlanIn | None, Field(description="as it was typed, to plan it again")]
     recipe: RecipeCard | None
     photos: Annotated[list[PhotoOut], Field(max_length=MAX_PHOTOS)]
 

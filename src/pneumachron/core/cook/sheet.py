@@ -168,13 +168,9 @@ def check(sheet: Sheet, event: Event) -> None:
     if event.kind == "began" and (sheet.done_s or sheet.ticked):
         raise SheetError("begun")
     if event.kind in {"done", "undone", "ticked", "timer_started"}:
-        step = sheet.step(str(event.body["step_id"]))
-        if event.kind == "done" and (missing := sheet.missing(step)):
-            raise SheetError("not_confirmed", missing=len(missing))
-        if event.kind == "done" and not event.body.get("anyway"):
-            _check_not_too_soon(sheet, step, event.at_s)
-        if event.kind == "ticked" and tick_of(event) not in step.ticks:
-            raise SheetError("unknown_tick")
+        _check_step(sheet, event)
+    if event.kind == "note" and event.body.get("step_id"):
+        sheet.step(str(event.body["step_id"]))
     if event.kind == "timer_started" and len(sheet.timers) >= MAX_TIMERS:
         raise SheetError("too_many_timers", most=MAX_TIMERS)
     if event.kind in {"timer_moved", "timer_rang", "timer_stopped"} and not any(
@@ -183,6 +179,21 @@ def check(sheet: Sheet, event: Event) -> None:
         raise SheetError("unknown_timer")
     if event.kind == "put_back" and len(sheet.marks) >= MAX_ROUNDS:
         raise SheetError("too_many_rounds")
+
+
+def _check_step(sheet: Sheet, event: Event) -> None:
+    step = sheet.step(str(event.body["step_id"]))
+    if event.kind == "ticked" and tick_of(event) not in step.ticks:
+        raise SheetError("unknown_tick")
+    if event.kind != "done":
+        return
+    skips = bool(event.body.get("skipped"))
+    if skips and not step.skippable:
+        raise SheetError("cannot_skip")
+    if not skips and (missing := sheet.missing(step)):
+        raise SheetError("not_confirmed", missing=len(missing))
+    if not event.body.get("anyway"):
+        _check_not_too_soon(sheet, step, event.at_s)
 
 
 TOO_SOON_S = 30.0

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from pneumachron.core.batches import batches
+from pneumachron.core.batches import planned_batches
 from pneumachron.core.day import before
 from pneumachron.core.day.after import finished, kept
 from pneumachron.core.day.ahead import ahead
@@ -45,7 +45,7 @@ def dish_blocks(dish: Dish) -> tuple[Block, ...]:
     ------
     WishError : it cannot be cooked; says what to do.
     """
-    plans = [make_plan(part) for part in batches(dish.wish)]
+    plans = [make_plan(part) for part in planned_batches(dish.wish)]
     found = [before.trim(dish, plans[0])]
     if dish.from_freezer:
         found.insert(0, before.thaw(dish))

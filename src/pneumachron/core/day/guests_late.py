@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 from typing import Literal, TypeAlias
 
 from pneumachron.core.alternatives import answer_for_minutes
-from pneumachron.core.batches import batches
+from pneumachron.core.batches import planned_batches
 from pneumachron.core.day.dish import Dish
 from pneumachron.core.errors import CoreError
 from pneumachron.core.finish import afterwards
@@ -69,7 +69,7 @@ def when_late(dish: Dish, stage: Stage, late_s: float) -> Late:
 
 def _softer_kept_warm(dish: Dish, late_s: float) -> float | None:
     """Steps that it softens under the lid; None when the cooker cannot keep it so long."""
-    wish = batches(dish.wish)[-1]
+    wish = planned_batches(dish.wish)[-1]
     try:
         plan = make_plan(wish)
         stay_s = plan.setup.after.keep_s + late_s

@@ -37,6 +37,10 @@ FINISH_PLACE: dict[FinishKind, Lane | None] = {"broiler": OVEN, "grill": GRILL, 
 """Where a crust is given; None: in the cooker itself."""
 COUNTED: frozenset[StepKind] = frozenset({"wait", "keep_warm", "boil", "soak"})
 """Steps that softened the meat in the plan for as long as they last."""
+SKIPPABLE: frozenset[StepKind] = frozenset(
+    {"season", "sear", "judge", "rest", "skim", "sauce", "slice", "finish", "carve", "extra"}
+)
+"""What may be left out without harm; lid, liquid, pressure, cooling and leftovers are not."""
 Waits: TypeAlias = Literal["pressure", "hold_over", "pin_down"]
 """What the pot itself tells; a cook without a connected pot says it."""
 
@@ -110,6 +114,11 @@ class Step:
     def counted(self) -> bool:
         """Time that has to pass: its timer starts by itself, and leaving early changes the meat."""
         return self.kind in COUNTED
+
+    @property
+    def skippable(self) -> bool:
+        """Whether it may be left out."""
+        return self.kind in SKIPPABLE
 
     @property
     def said(self) -> Message:

@@ -33,6 +33,12 @@ def to_jsonld(recipe: Recipe) -> str:
         "prepTime": _duration(recipe.prep_s),
         "cookTime": _duration(recipe.cook_s),
         "totalTime": _duration(recipe.total_s),
+        "cookingMethod": "Pressure cooking" if recipe.plan is not None else None,
+        "tool": (
+            {"@type": "HowToTool", "name": "Electric pressure cooker"}
+            if recipe.plan is not None
+            else None
+        ),
         NOTES: [_marked(note) for note in recipe.notes],
         PARTS: [{"name": _marked(part.name), "lines": list(part.lines)} for part in recipe.parts],
         EXTENSION: {**recipe.plan} if recipe.plan is not None else None,
