@@ -19,7 +19,7 @@ export function ReadingSheet({ draft, onChange }: Props) {
   };
   return (
     <details
-      className="mt-2 border-rule border-b pb-2 print:hidden"
+      className="mt-2 print:hidden"
       open={open}
       onToggle={(event) => setOpen(event.currentTarget.open)}
     >
