@@ -447,3 +447,10 @@ def test_what_is_given_back_is_a_recipe_and_reads_again() -> None:
     assert found.plan["cut"] == "brisket_flat"
     assert found.cook_s is not None
     assert found.cook_s > 60 * float(found.plan["hold_min"])
+
+
+def test_what_a_step_does_besides_its_heat_is_kept() -> None:
+    steps = ("Rub the brisket with the salt, wrap it in foil, and bake at 150 °C for 4 hours.",)
+    mark = mark_of(made("1 tbsp salt", steps=steps), "heat_struck")
+    assert mark.does == "changed"
+    assert mark.after == "Rub the brisket with the salt"

@@ -139,6 +139,8 @@ def cooked(*steps: str, title: str = "Supper", meat: str = "2 kg pork shoulder")
         ("Pressure cook on high 25 minutes. Natural release 10 minutes.", "pressure", 25),
         ("Cook at full pressure over a low flame for 45 minutes. Simmer 10 minutes more.",
          "stovetop_pressure", 45),
+        ("Wrap each tightly in foil. 250 degrees, 3 hours.", "oven_lid", 180),
+        ("Brown it in a Dutch oven. Simmer covered for 3 hours.", "simmer", 180),
         ("Roast at 250 °F for an hour a pound.", "oven_open", 60 * 2 / POUND_KG),
         ("Roast at 150 °C for 4 hours. Turn the oven to 240 °C for 20 minutes, for crackling.",
          "oven_open", 240),

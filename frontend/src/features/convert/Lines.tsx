@@ -12,6 +12,7 @@ export function Lines({ recipe, converted, ...marks }: Props) {
   const markOf = (index: number) =>
     converted.marks.find((mark) => mark.where === "ingredient" && mark.index === index);
   const linesOf = (index: number | null) => converted.lines.filter((line) => line.origin === index);
+  const headings = new Map((recipe.parts ?? []).map((part) => [part.lines[0], part.name]));
   const added = converted.marks.filter(
     (mark) => mark.where === "ingredient" && mark.index === null,
   );
@@ -25,8 +26,12 @@ export function Lines({ recipe, converted, ...marks }: Props) {
           const mark = markOf(index);
           const gone = mark && mark.does !== "kept" && !mark.overruled;
           const unread = converted.understood.unread.includes(index);
+          const heading = headings.get(index);
           return (
             <li key={key} className={ROW}>
+              {heading && (
+                <span className="pt-1 font-semibold sm:col-span-3 print:hidden">{heading}</span>
+              )}
               <span className={`print:hidden ${gone ? "text-pencil line-through" : ""}`}>
                 {text}
                 {unread && <span className="ml-1 font-semibold text-care no-underline">?</span>}

@@ -84,10 +84,14 @@ def _also(mark: Mark, step: str, theme: Theme) -> Mark:
     if mark.rule != "heat_struck" or mark.overruled or theme == "spray":
         return mark
     rest = " ".join(part for part in _SENTENCES.split(step) if theme_of(part) in STEP_OF)
+    if not rest:
+        rest = ", ".join(part for part in _CLAUSES.split(step) if theme_of(part) in STEP_OF)
     return replace(mark, does="changed", after=rest) if rest else mark
 
 
 _SENTENCES = re.compile(r"(?<=[.;!])\s+")
+_CLAUSES = re.compile(r",\s+(?:and |then )?")
+"""“Rub the ribs, wrap them, and bake”: the first of them is still done."""
 
 
 def _rule_of(understood: Understood, plan: Plan, index: int, theme: Theme) -> tuple[Rule, str, str]:

@@ -57,7 +57,9 @@ _GRILL = re.compile(
     re.I,
 )
 _BROIL = re.compile(r"\bbroil(er|ed|ing)?\b|\bunder the (hot )?grill\b|\bgrill \(broil\)", re.I)
-_OVEN = re.compile(r"\boven\b|\broast(ed|ing)?\b|\bbak(e|ed|ing)\b|\bbrais(e|ed|ing)\b", re.I)
+_OVEN = re.compile(
+    r"(?<!dutch )\boven\b|\broast(ed|ing)?\b|\bbak(e|ed|ing)\b|\bbrais(e|ed|ing)\b", re.I
+)
 _LID = any_of(
     r"\bcover(ed)?\b",
     r"\blid\b",
@@ -228,23 +230,28 @@ def _device(recipe: Recipe) -> Device | None:
     return next((device for device, found in named if found), None)
 
 
+def _is_main_heat(sentence: str, device: Device | None) -> bool:
+    """Whether the times of a sentence may be those of the main heat."""
+    both_sides = device == "grill" and _SIDES.search(sentence)
+    if not both_sides and _ASIDE.search(sentence) and not _cooks_long(sentence):
+        return False
+    if device == "grill":
+        return not re.search(r"\bmarinat|\bdirect heat\b", sentence, re.I)
+    if _BROIL.search(sentence):
+        return False
+    if device in {"pressure", "stovetop"}:
+        return not _not_under_pressure(sentence)
+    said = any(words.search(sentence) for words in (_OVEN, _LID, _OPEN, _MEAT_IN))
+    return device != "oven" or said or bool(temperatures_in(sentence))
+
+
 def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
     """Times of a step that cook the meat with the main heat."""
     found = []
     for place, sentence in enumerate(_sentences(step)):
+        if not _is_main_heat(sentence, device):
+            continue
         sides = 2.0 if device == "grill" and _SIDES.search(sentence) else 1.0
-        if sides == 1.0 and _ASIDE.search(sentence) and not _cooks_long(sentence):
-            continue
-        if _BROIL.search(sentence) and device != "grill":
-            continue
-        if device == "oven" and not any(
-            words.search(sentence) for words in (_OVEN, _LID, _OPEN, _MEAT_IN)
-        ):
-            continue
-        if device == "grill" and re.search(r"\bmarinat|\bdirect heat\b", sentence, re.I):
-            continue
-        if device in {"pressure", "stovetop"} and _not_under_pressure(sentence):
-            continue
         spans = durations_in(_ASIDES.sub("", sentence))
         least_s = _LEAST_S.get(device, 900.0)
         found += [

@@ -16,7 +16,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bshred",
             r"\bpulls? (easily )?apart",
             r"\bpulled\b",
-            r"\bpull (it|the meat|with)",
+            r"\bpull (it|them|with|(the |your )?(meat|pork|beef|brisket|shoulder|butt))\b",
             r"\bpulls (easily|clean)",
             r"\bslid(e|es|ing) (straight )?(off|out)",
             r"\bcollapse",
