@@ -199,7 +199,7 @@ def test_every_rule_is_tested_and_documented() -> None:
     here = {
         *(row[0] for row in RULES), "roots_with_meat", "marinade_boiled", "portioned",
         "heat_struck", "own_words", "in_our_step", "finish_added", "kept_amount", "cure_in_order",
-        "other_part", "named_late",
+        "other_part", "named_late", "marinade_wiped", "cured_meat",
     }  # fmt: skip
     assert here == set(rules())
     page = (ROOT / "docs" / "conversion.md").read_text(encoding="utf-8")
@@ -454,3 +454,35 @@ def test_what_a_step_does_besides_its_heat_is_kept() -> None:
     mark = mark_of(made("1 tbsp salt", steps=steps), "heat_struck")
     assert mark.does == "changed"
     assert mark.after == "Rub the brisket with the salt"
+
+
+def test_a_thick_marinade_is_wiped_off_and_never_stirred_in_raw() -> None:
+    # published: what held raw meat is boiled or thrown away (USDA FSIS, from memory)
+    steps = ("Marinate the meat in the yogurt and honey for 4 hours.", *STEPS)
+    done = made("1 cup yogurt", "2 tbsp honey", "1 cup stock", steps=steps)
+    went = {line.origin: line.when for line in done.lines if line.origin is not None}
+    assert (went[1], went[2]) == ("season", "season")
+    assert mark_of(done, "marinade_wiped").source_kind == "published"
+    assert any(step.kind == "marinate" for step in done.steps)
+
+
+def test_corned_beef_is_rinsed_and_not_salted() -> None:
+    # common practice: a cured piece is rinsed before it is cooked
+    recipe = Recipe(
+        "Supper",
+        ("1 corned beef brisket, 4 lb", "4 onions"),
+        ("Rinse the brisket, cover with cold water and simmer 3 hours.",),
+    )
+    done = convert(understand(recipe), KITCHEN)
+    assert "no salt" in mark_of(done, "cured_meat").reason
+    assert words(done.steps[0]) == "Rinse the brisket"
+    assert [line.when for line in done.lines if line.origin == 1] == ["sear"]
+
+
+def test_what_is_fried_at_the_end_stays_at_the_end() -> None:
+    # common practice: shreds are fried in their own fat once they are tender
+    steps = ("Cover and simmer the brisket in the stock for 2 hours.",
+             "Fry the pieces in their own fat until brown.")  # fmt: skip
+    done = made("1 l stock", steps=steps)
+    kinds = [step.kind for step in done.steps]
+    assert kinds.index("own_words") > kinds.index("release")

@@ -26,12 +26,13 @@ from pneumachron.recipes.converting.rules import (
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
 from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
 from pneumachron.recipes.converting.themes import (
-    MARINATED,
+    bought_cured,
     cured_lines,
-    named_in,
+    in_marinade,
     named_late,
     parts_apart,
     rubbed_lines,
+    soaked_lines,
     sprayed_lines,
 )
 from pneumachron.recipes.errors import RecipeError
@@ -102,7 +103,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         lines=tuple(lines),
         finish=finish,
         sears=sears,
-        marinades=bool(facts.marinated),
+        marinades=bool(facts.marinated or facts.soaked),
         kept=kept,
         cures=cures,
     )
@@ -177,8 +178,10 @@ def _facts(
         cured=cured_lines(understood),
         marinated=frozenset(
             item.index for item in understood.ingredients
-            if item.index in named_in(understood, MARINATED) and is_liquid(item)
+            if item.index in in_marinade(understood) and is_liquid(item)
         ),
+        soaked=soaked_lines(understood),
+        bought_cured=bought_cured(understood),
         parts=apart,
         late=named_late(understood),
         sweet_left_kg=min(1.0, allowed / sugar_kg) if sugar_kg > 0 else 1.0,

@@ -40,6 +40,10 @@ class Facts:
     cured: frozenset[int]
     """Lines of a cure or brine."""
     marinated: frozenset[int]
+    """Liquids of a marinade."""
+    soaked: frozenset[int]
+    """Thick, sharp and sweet things of a marinade."""
+    bought_cured: bool
     parts: Mapping[int, Part]
     """The part of the recipe that a line belongs to, where it is one that is not cooked along."""
     late: Mapping[int, When]
@@ -245,6 +249,8 @@ def _meat(facts: Facts, item: Ingredient) -> Outcome:
         shown = show_mass(facts.mass_kg)
         name = f"{shown.metric if facts.metric else shown.us} {item.line.name}"
         return Outcome((replace(line, amount=None, name=name, aside=""),), "kept_amount")
+    if facts.bought_cured and item.index == facts.understood.meat_index:
+        return Outcome((line,), "cured_meat")
     return Outcome((line,), None)
 
 
@@ -332,6 +338,8 @@ def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
     if (part := facts.parts.get(item.index)) is not None:
         line = plain_line(facts, item, WHEN_OF_ROLE[part.role])
         return Outcome((line,), "other_part", {"part": part.name[:60]})
+    if item.index in facts.soaked:
+        return Outcome((plain_line(facts, item, "season"),), "marinade_wiped")
     found = BY_KIND[item.kind](facts, item)
     when = facts.late.get(item.index)
     if when is not None and any(line.when in _UNDER_THE_LID for line in found.lines):
@@ -341,4 +349,4 @@ def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
 
 WHEN_OF_ROLE: dict[PartRole, When] = {"glaze": "finish", "sauce": "after", "beside": "beside"}
 """Where the lines of a part go that is not cooked along."""
-_UNDER_THE_LID: frozenset[When] = frozenset({"season", "sear", "pot", "top"})
+_UNDER_THE_LID: frozenset[When] = frozenset({"season", "sear", "pot", "top", "own_run"})

@@ -60,7 +60,7 @@ def step_marks(
         mark_id = f"{rule.name}:s{index}"
         overruled = mark_id in choices.overruled
         if kind == "cure" and not overruled:
-            cures.append(step)
+            cures.append(_cure_alone(understood, index, step))
         elif kind == "own_words" or overruled:
             kept.append(step)
         mark = Mark(
@@ -77,6 +77,14 @@ def step_marks(
         )
         marks.append((_also(mark, step, theme), "own_words" if overruled else kind))
     return marks, tuple(kept), tuple(cures)
+
+
+def _cure_alone(understood: Understood, index: int, step: str) -> str:
+    """Of a step that rinses and cooks, what it does with the cure; the heat is the plan's."""
+    if index not in understood.cooking.steps:
+        return step
+    parts = [part for part in _CLAUSES.split(step) if CURED.search(part)]
+    return ", ".join(parts) or step
 
 
 def _also(mark: Mark, step: str, theme: Theme) -> Mark:
@@ -104,13 +112,15 @@ def _rule_of(understood: Understood, plan: Plan, index: int, theme: Theme) -> tu
         return rule, "", rule.reason
     if index in understood.cooking.steps and understood.cooking.method == "pressure":
         rule = rules()["in_our_step"]
-        return rule, "pressure", rule.reason
+        return rule, "set", rule.reason
     if index in understood.cooking.steps or theme == "heat":
         rule = rules()["heat_struck"]
         total = spoken(plan.lid_on_to_open_s / 60)
         return rule, "", rule.reason.format(device=_device(understood), total=total)
-    rule = rules()["in_our_step" if theme in STEP_OF else "own_words"]
-    return rule, STEP_OF.get(theme, "own_words"), rule.reason
+    browned_late = theme == "sear" and index > max(understood.cooking.steps, default=index)
+    kind = "own_words" if browned_late else STEP_OF.get(theme, "own_words")
+    rule = rules()["own_words" if kind == "own_words" else "in_our_step"]
+    return rule, kind, rule.reason
 
 
 def _device(understood: Understood) -> str:

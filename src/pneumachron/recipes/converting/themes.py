@@ -138,15 +138,28 @@ _CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",
                 r"\b(cover|submerge)\w* .{0,60}\bbrine\b", r"\bleave to cure\b")  # fmt: skip
 
 
+_CURED_MEAT = any_of(r"\bcorned\b", r"\bcured\b", r"\bsalt beef\b", r"\bpickled\b", r"\bbrined\b")
+
+
 def is_cured(understood: Understood) -> bool:
-    """Whether the recipe cures or brines its meat: by what it buys, or by what it does."""
+    """Whether the meat is cured: as it was bought, or by what the recipe buys or does."""
+    return _cures_it(understood) or bought_cured(understood)
+
+
+def bought_cured(understood: Understood) -> bool:
+    """Whether the meat came cured from the shop: corned beef."""
+    row = understood.meat_index
+    return row is not None and bool(_CURED_MEAT.search(understood.ingredients[row].line.raw))
+
+
+def _cures_it(understood: Understood) -> bool:
     buys = any(item.kind == "cure" for item in understood.ingredients)
     return buys or any(_CURES.search(step) for step in understood.recipe.steps)
 
 
 def cured_lines(understood: Understood) -> frozenset[int]:
     """Lines that belong to the cure or brine: they are no seasoning and go into no cooker."""
-    if not is_cured(understood):
+    if not _cures_it(understood):
         return frozenset()
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     own = {item.index for item in understood.ingredients if item.kind == "cure"}
@@ -161,6 +174,28 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
     """Lines that are sprayed on while it smokes: named by such a step, or by their own words."""
     own = {item.index for item in understood.ingredients if SPRAYED.search(item.line.raw)}
     return named_in(understood, SPRAYED) | own
+
+
+_SOAKS: frozenset[Kind] = frozenset({
+    "dairy", "acid", "sugar_thick", "sweet_sauce", "thick", "binder", "unknown",
+})  # fmt: skip
+
+
+def in_marinade(understood: Understood) -> frozenset[int]:
+    """Lines in a marinade with the raw meat: named by such a step, or under its heading."""
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    rows = {
+        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
+    }
+    return (named_in(understood, MARINATED) | frozenset(rows)) - meat
+
+
+def soaked_lines(understood: Understood) -> frozenset[int]:
+    """Those of a marinade that are thick, sharp or sweet, and wiped off with it."""
+    found = in_marinade(understood)
+    return frozenset(
+        item.index for item in understood.ingredients if item.index in found and item.kind in _SOAKS
+    )
 
 
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
