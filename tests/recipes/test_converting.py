@@ -458,10 +458,11 @@ def test_what_a_step_does_besides_its_heat_is_kept() -> None:
 
 def test_a_thick_marinade_is_wiped_off_and_never_stirred_in_raw() -> None:
     # published: what held raw meat is boiled or thrown away (USDA FSIS, from memory)
-    steps = ("Marinate the meat in the yogurt and honey for 4 hours.", *STEPS)
-    done = made("1 cup yogurt", "2 tbsp honey", "1 cup stock", steps=steps)
+    steps = ("Marinate the meat in the yogurt, lemon and honey for 4 hours.", *STEPS)
+    done = made("1 cup yogurt", "juice of a lemon", "2 tbsp honey", "1 cup stock", steps=steps)
     went = {line.origin: line.when for line in done.lines if line.origin is not None}
     assert (went[1], went[2]) == ("season", "season")
+    assert went[3] == "after"  # sweet: it would scorch, and comes on fresh
     assert mark_of(done, "marinade_wiped").source_kind == "published"
     assert any(step.kind == "marinate" for step in done.steps)
 

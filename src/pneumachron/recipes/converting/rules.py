@@ -42,7 +42,7 @@ class Facts:
     marinated: frozenset[int]
     """Liquids of a marinade."""
     soaked: frozenset[int]
-    """Thick, sharp and sweet things of a marinade."""
+    """Thick and sharp things of a marinade."""
     bought_cured: bool
     parts: Mapping[int, Part]
     """The part of the recipe that a line belongs to, where it is one that is not cooked along."""

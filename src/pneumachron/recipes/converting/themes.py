@@ -176,9 +176,8 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
     return named_in(understood, SPRAYED) | own
 
 
-_SOAKS: frozenset[Kind] = frozenset({
-    "dairy", "acid", "sugar_thick", "sweet_sauce", "thick", "binder", "unknown",
-})  # fmt: skip
+_SOAKS: frozenset[Kind] = frozenset({"dairy", "acid", "thick", "binder", "unknown"})
+"""What is sweet as well is left out of the marinade and comes on fresh with the finish."""
 
 
 def in_marinade(understood: Understood) -> frozenset[int]:
@@ -191,7 +190,7 @@ def in_marinade(understood: Understood) -> frozenset[int]:
 
 
 def soaked_lines(understood: Understood) -> frozenset[int]:
-    """Those of a marinade that are thick, sharp or sweet, and wiped off with it."""
+    """Those of a marinade that are thick or sharp, and wiped off with it."""
     found = in_marinade(understood)
     return frozenset(
         item.index for item in understood.ingredients if item.index in found and item.kind in _SOAKS
