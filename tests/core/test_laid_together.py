@@ -151,11 +151,11 @@ def test_kinds_that_came_out_unlike_are_named() -> None:
     (found,) = differences(one, other)
     assert isinstance(found.first, CameOut)
     assert isinstance(found.then, CameOut)
-    assert [texture for _, texture in found.first.judged] == ["very", "tender"]
-    assert [texture for _, texture in found.then.judged] == ["very", "very"]
+    assert [texture for _, texture in found.first.rated] == ["very", "tender"]
+    assert [texture for _, texture in found.then.rated] == ["very", "very"]
     (unknown,) = differences(one, replace(one, sheet=fold(plan, [])))
     assert isinstance(unknown.then, CameOut)
-    assert unknown.then.judged == ()
+    assert unknown.then.rated == ()
 
 
 def test_to_pressure_off_the_ink() -> None:

@@ -3,7 +3,7 @@
 import pytest
 
 from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.cook.pieces import Judged, mean_step, side_by_side
+from pneumachron.core.cook.pieces import Rated, mean_step, side_by_side
 from pneumachron.core.cook.sheet import Event, EventKind, fold
 from pneumachron.core.cook.turns import Turn, turn_of
 from pneumachron.core.message import Message
@@ -41,7 +41,7 @@ def test_what_sets_pieces_apart() -> None:
         judged(None, group=0, number=4),
     ]
     second, third, fourth = side_by_side(pieces)
-    assert second.first == Judged(0, 1, "membrane on")
+    assert second.first == Rated(0, 1, "membrane on")
     assert second.said == (
         Message("apart-texture", {"way": "more", "steps": 1}),
         Message("apart-juicy", {"way": "less", "steps": 2}),

@@ -5,7 +5,7 @@ from contextlib import contextmanager
 
 from pneumachron.core.cook.along import Against
 from pneumachron.core.cook.compare import CameOut, Difference, KindsIn
-from pneumachron.core.cook.pieces import Beside, Judged
+from pneumachron.core.cook.pieces import Beside, Rated
 from pneumachron.core.message import Message
 from pneumachron.services.log_words import difference_document, say_against, say_beside
 from pneumachron.text.reader import READING, Reader
@@ -60,8 +60,8 @@ def test_sized_kinds_are_told_in_the_units_of_the_kitchen() -> None:
             assert lines([difference_document(item)["first"]]) == [shown]
 
 
-def test_judged_pieces_beside_the_first() -> None:
-    first = Judged(0, 1, "membrane on")
+def test_rated_pieces_beside_the_first() -> None:
+    first = Rated(0, 1, "membrane on")
     softer = (
         Message("apart-texture", {"way": "more", "steps": 1}),
         Message("apart-juicy", {"way": "less", "steps": 2}),
@@ -72,9 +72,9 @@ def test_judged_pieces_beside_the_first() -> None:
         Message("apart-juicy", {"way": "same", "steps": 0}),
     )
     items = [
-        Beside(first, Judged(0, 2, "membrane off"), softer),
-        Beside(first, Judged(0, 3), firmer),
-        Beside(first, Judged(5, 4), ()),
+        Beside(first, Rated(0, 2, "membrane off"), softer),
+        Beside(first, Rated(0, 3), firmer),
+        Beside(first, Rated(5, 4), ()),
     ]
     with read_by(US):
         assert say_beside(items, [kind()]) == [
@@ -88,8 +88,8 @@ def test_judged_pieces_beside_the_first() -> None:
 
 def test_how_two_cooks_came_out() -> None:
     names = (kind("off"), kind("on"))
-    unlike = CameOut(names, "ribs", ((Judged(0), "very"), (Judged(1), "tender")))
-    alike = CameOut(names, "ribs", ((Judged(0), "very"), (Judged(1), "very")))
+    unlike = CameOut(names, "ribs", ((Rated(0), "very"), (Rated(1), "tender")))
+    alike = CameOut(names, "ribs", ((Rated(0), "very"), (Rated(1), "very")))
     nobody = CameOut(names, "ribs", ())
     with read_by(METRIC):
         assert difference_document(Difference("differs-came_out", unlike, alike)) == {

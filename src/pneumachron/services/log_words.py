@@ -6,7 +6,7 @@ from typing import Any
 
 from pneumachron.core.cook.along import Against
 from pneumachron.core.cook.compare import CameOut, Difference, KindsIn, Told
-from pneumachron.core.cook.pieces import Beside, Judged
+from pneumachron.core.cook.pieces import Beside, Rated
 from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
 from pneumachron.core.tenderness import Texture
@@ -31,7 +31,7 @@ def say_against(items: Iterable[Against]) -> list[str]:
 
 
 def say_beside(items: Iterable[Beside], kinds: Sequence[Message]) -> list[str]:
-    """What sets the judged pieces apart from the first one, a line each."""
+    """What sets the rated pieces apart from the first one, a line each."""
     return [_beside(item, kinds) for item in items]
 
 
@@ -42,13 +42,13 @@ def _beside(item: Beside, kinds: Sequence[Message]) -> str:
     return say("log-apart", {**names, "told": "\n".join(map(say_message, item.said))})
 
 
-def _piece(judged: Judged, kinds: Sequence[Message]) -> str:
-    # an entry from elsewhere may have judged more kinds than its load has
-    kind = kinds[min(judged.kind, len(kinds) - 1)]
+def _piece(rated: Rated, kinds: Sequence[Message]) -> str:
+    # an entry from elsewhere may have rated more kinds than its load has
+    kind = kinds[min(rated.kind, len(kinds) - 1)]
     params: dict[str, Param] = {
         "kind": say_message(kind),
-        "number": judged.number,
-        "mark": judged.mark or "none",
+        "number": rated.number,
+        "mark": rated.mark or "none",
     }
     return say("log-piece", params)
 
@@ -71,17 +71,17 @@ def _told(told: Told) -> str:
 
 
 def _came_out(told: CameOut) -> str:
-    rated = [_texture(texture, told.family) for _, texture in told.judged]
+    rated = [_texture(texture, told.family) for _, texture in told.rated]
     if len(set(rated)) <= 1:
-        return rated[0] if rated else say("differs-not_judged")
+        return rated[0] if rated else say("differs-not_rated")
     return "; ".join(
-        say("differs-judged", {"piece": _piece(piece, told.names), "texture": words})
-        for (piece, _), words in zip(told.judged, rated, strict=True)
+        say("differs-rated", {"piece": _piece(piece, told.names), "texture": words})
+        for (piece, _), words in zip(told.rated, rated, strict=True)
     )
 
 
 def _texture(texture: Texture | None, family: str) -> str:
-    return say("differs-not_judged") if texture is None else say_tenderness(texture, family)
+    return say("differs-not_rated") if texture is None else say_tenderness(texture, family)
 
 
 @dataclass(frozen=True, slots=True)

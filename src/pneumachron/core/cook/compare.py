@@ -6,7 +6,7 @@ from typing import TypeAlias
 
 from pneumachron.core.cook.along import kind_names
 from pneumachron.core.cook.cook_plan import CookPlan
-from pneumachron.core.cook.pieces import Judged, judged_pieces
+from pneumachron.core.cook.pieces import Rated, rated_pieces
 from pneumachron.core.cook.sheet import Sheet
 from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
@@ -43,11 +43,11 @@ class KindsIn:
 
 @dataclass(frozen=True, slots=True)
 class CameOut:
-    """How the pieces were judged: of each its kind, number and mark, and its texture."""
+    """How the pieces were rated: of each its kind, number and mark, and its texture."""
 
     names: tuple[Message, ...]
     family: str
-    judged: tuple[tuple[Judged, Texture | None], ...]
+    rated: tuple[tuple[Rated, Texture | None], ...]
 
 
 Told: TypeAlias = Message | KindsIn | CameOut
@@ -122,8 +122,8 @@ def _told(cook: Cooked) -> list[tuple[str, tuple[Told, object] | None]]:
 def _came_out(cook: Cooked, family: str) -> CameOut:
     pieces = () if cook.sheet.outcome is None else cook.sheet.outcome["pieces"]
     textures = [piece.get("texture") or None for piece in pieces]
-    judged = zip(judged_pieces(pieces), textures, strict=True)
-    return CameOut(kind_names(cook.plan.wish.load), family, tuple(judged))
+    rated = zip(rated_pieces(pieces), textures, strict=True)
+    return CameOut(kind_names(cook.plan.wish.load), family, tuple(rated))
 
 
 def _as_is(told: KindsIn | CameOut) -> tuple[Told, object]:

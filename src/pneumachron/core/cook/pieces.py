@@ -67,8 +67,8 @@ def _mean(weighed: Sequence[tuple[float, int]]) -> float | None:
 
 
 @dataclass(frozen=True, slots=True)
-class Judged:
-    """Which piece was judged: of a kind, by number or mark where it has one."""
+class Rated:
+    """Which piece was rated: of a kind, by number or mark where it has one."""
 
     kind: int
     number: int = 0
@@ -77,24 +77,24 @@ class Judged:
 
 @dataclass(frozen=True, slots=True)
 class Beside:
-    """A judged piece beside the first one; empty `said`: they were not judged alike."""
+    """A rated piece beside the first one; empty `said`: they were not rated alike."""
 
-    first: Judged
-    other: Judged
+    first: Rated
+    other: Rated
     said: tuple[Message, ...]
 
 
-def judged_pieces(pieces: Sequence[Mapping[str, Any]]) -> tuple[Judged, ...]:
+def rated_pieces(pieces: Sequence[Mapping[str, Any]]) -> tuple[Rated, ...]:
     """Who the judgements are of, in their order."""
     return tuple(
-        Judged(kind_of(piece, index), int(piece.get("number") or 0), str(piece.get("mark") or ""))
+        Rated(kind_of(piece, index), int(piece.get("number") or 0), str(piece.get("mark") or ""))
         for index, piece in enumerate(pieces)
     )
 
 
 def side_by_side(pieces: Sequence[Mapping[str, Any]]) -> tuple[Beside, ...]:
     """What sets the other pieces of a pot apart from the first one."""
-    named = judged_pieces(pieces)
+    named = rated_pieces(pieces)
     return tuple(
         Beside(named[0], name, tuple(_apart(pieces[0], piece)))
         for name, piece in zip(named[1:], pieces[1:], strict=True)

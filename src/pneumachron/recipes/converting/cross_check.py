@@ -1,10 +1,11 @@
 """The old method's softening as a cross-check of the plan."""
 
 from dataclasses import dataclass
+from typing import cast
 
 from pneumachron.core.again import translate_minutes
 from pneumachron.core.errors import CoreError
-from pneumachron.core.other_methods import cooked_by, hold_of_dose_min
+from pneumachron.core.other_methods import OtherMethod, cooked_by, hold_of_dose_min
 from pneumachron.core.plan import Plan
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.understand import METHOD_WORDS, Understood
@@ -47,11 +48,13 @@ USUAL_PA: dict[Method, float] = {"stovetop_pressure": STOVETOP_PA, "pressure": E
 def _hold_min(plan: Plan, method: Method, middle_s: float, gauge_pa: float | None) -> float:
     """Minutes here that soften as much as the old method did."""
     wish = plan.setup.wish
-    if method == "stovetop_pressure" or method == "pressure":  # noqa: PLR1714 - narrows the type
+    if method in USUAL_PA:
         gauge = gauge_pa or USUAL_PA[method]
         return float(translate_minutes(wish, max(round(middle_s / 60), 1), gauge).hold_min)
+    without_pressure = cast(OtherMethod, method)
     piece = plan.outcomes[0].piece
-    return hold_of_dose_min(wish, cooked_by(piece, method, middle_s, wish.altitude_m).dose_min)
+    dose = cooked_by(piece, without_pressure, middle_s, wish.altitude_m).dose_min
+    return hold_of_dose_min(wish, dose)
 
 
 _VERDICT = {

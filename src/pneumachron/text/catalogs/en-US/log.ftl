@@ -31,7 +31,7 @@ log-warm_together = { $firm }: the middle reaches { TEMP($warm_c) } together wit
 log-warm_later = { $firm }: the middle reaches { TEMP($warm_c) } { MINUTES($late_min) } later than { $soft }.
 log-warm_sooner = { $firm }: the middle reaches { TEMP($warm_c) } { MINUTES($late_min) } sooner than { $soft }.
 
-# Judged, a piece beside the first one.
+# Rated, a piece beside the first one.
 log-apart = { $other }, beside { $first }: { LIST($told) }.
 log-unlike = { $other } and { $first } were not rated alike, so nothing can be said.
 apart-texture = { $way ->
@@ -87,5 +87,5 @@ differs-count = { PLAIN($count) }
 differs-share = { PERCENT($share) }
 differs-name = { $name }
 differs-kinds = { PLAIN($count) } × { $kind }
-differs-judged = { $piece }: { $texture }
-differs-not_judged = not rated
+differs-rated = { $piece }: { $texture }
+differs-not_rated = not rated
