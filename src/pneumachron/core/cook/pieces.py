@@ -1,4 +1,4 @@
-"""Pieces of one pot, judged one by one: their mean rung, and what sets them apart."""
+"""Pieces of one pot, rated one by one: their mean step of tenderness, and what sets them apart."""
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
