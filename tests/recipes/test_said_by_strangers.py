@@ -248,3 +248,24 @@ def test_credit_on_structured_pages(node: dict[str, object], author: str, source
 def test_what_is_no_credit(line: str) -> None:
     found = read_recipe(f"Ribs\n{line}\nIngredients\n1 rack ribs\nMethod\nBake 2 hours.\n").recipe
     assert (found.author, found.source) == ("", "")
+
+
+@pytest.mark.parametrize(
+    "line",
+    ["home-made chicken stock, 500 ml", "shop-bought mustard, 2 tsp", "best olive oil",
+     "2 Tbsp sharp mustard", "1 l stock?"],
+)  # fmt: skip
+def test_no_ingredient_is_taken_for_what_stands_around(line: str) -> None:
+    text = f"Ribs\nIngredients\n1 rack back ribs\n{line}\nMethod\nBake covered for 2 hours.\n"
+    assert line in read_recipe(text).recipe.ingredients
+
+
+def test_a_second_yield_and_meat_in_an_odd_place_are_kept_once() -> None:
+    text = (
+        "Ribs\nServes 4\nIngredients\n1 rack back ribs\nMethod\nBake covered for 2 hours.\n"
+        "Makes 2 cups of sauce\n"
+    )
+    found = read_recipe(text).recipe
+    assert found.yields == "Serves 4"
+    told = (*found.steps, *found.left_out, *found.notes, found.description)
+    assert sum("Makes 2 cups of sauce" in part for part in told) == 1

@@ -15,7 +15,7 @@ MOST_LOOKED_AT = 400
 CLUTTER = any_of(
     r"^(home|menu|search|log ?in|sign (up|in)|subscribe|print|pin( it)?|rate|share|save|skip to|"
     r"jump to|close ad|follow|tag (me|us|@)|cookbook|shop|videos?|about|contact)\b"
-    r"(?!.*\b\d+ ?(lb|kg|g)\b)(?=[^.]*$)",
+    r"(?![- ]?(made|bought|grown|style|cured))(?!.*\b\d+ ?(lb|kg|g)\b)(?=[^.]*$)",
     r"^(leave (a|your) |reply\b|like\b|liked by|posted (by|on)|quote from|sent from|re: |fwd: |"
     r"from: |to: |subject: |date: |edited\b|author\b|by [A-Z][a-z]+ [A-Z]|reviewed by)",
     r"\b(affiliate|newsletter|sponsored|copyright|all rights reserved|advertis\w+|cookies?:)\b",
@@ -25,7 +25,7 @@ CLUTTER = any_of(
     r"^(you may also|you might|more (from|recipes)|related\b|did you (make|try)|tried it|"
     r"rate this|contents:|table of contents|why you|what is the difference)",
     r"^(hi|hello|hey|dear|love|cheers|thanks|thank you|enjoy|xo+\w*|good luck|bon app\w+|yours|"
-    r"regards|best)\b[^.]{0,40}[,:.!]*$",
+    r"regards|best (wishes|regards))\b[^.]{0,40}[,:.!]*$",
     r"^[★☆⭐*\s]+\d?", r"^>", r" [»\u203a|·] .* [»\u203a|·] ", r"^\w+ » ", r"\bwrote:$",
     r"^https?://",
     r"^edited \d", r"\bthis post may\b",
@@ -82,7 +82,6 @@ def look_at(line: str) -> Look:
     plain = BULLET.sub("", text).strip().lstrip("# ")
     words = re.findall(r"[a-zäöüß]+", plain.lower())
     found = read_line(plain)
-    clutter = bool(CLUTTER.search(plain)) or not words or plain.endswith("?")
     timed = bool(durations_in(plain))
     hot = bool(temperatures_in(plain))
     starts = _starts_with_verb(plain, words)
@@ -90,6 +89,10 @@ def look_at(line: str) -> Look:
     known = food_of(found.name) is not UNKNOWN
     # “20 years” at the end of a sentence is no amount of food
     amount = found.low is not None and (known or bool(_AMOUNT_FIRST.match(plain)))
+    # so much of a food is an ingredient, whatever word it begins with
+    clutter = not (amount and known) and (
+        bool(CLUTTER.search(plain)) or not words or plain.endswith("?")
+    )
     food = sum((
         (1.5 if found.unit else 0.8) if amount else 0.0,
         0.8 if known else 0.0,

@@ -77,12 +77,13 @@ class _Text:
         if self._credit(line):
             return
         told = yield_in(line)
-        if told and not self.yields:
+        first = bool(told) and not self.yields
+        if first:
             self.yields = told
         if TIMES.search(plain) and heading_of(line) is None and len(plain.split()) < 20:
-            self.times = self.times or plain
+            self.times = f"{self.times} {plain}".strip()
             return
-        if told:
+        if first:
             return
         self.rows.append(_Row(line, plain.lstrip("# "), heading_of(line), look_at(line)))
 
@@ -256,12 +257,13 @@ class _Sorted:
         before = [
             row.plain for row, state in self.pairs
             if state == "before" and row is not title and not self._no_words(row)
+            and not _is_lost_meat(row, state)
         ]  # fmt: skip
         self.left_out += [
             row.plain for row, state in self.pairs
             if (state in {"before", "after"} and row.look.clutter)
             or (state == "after" and row.under != "notes" and not self._no_words(row)
-                and row is not title)
+                and row is not title and not _is_lost_meat(row, state))
         ]  # fmt: skip
         return Recipe(
             title=title.plain.strip("*_ ") if title else "",
