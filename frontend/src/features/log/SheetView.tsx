@@ -243,6 +243,8 @@ const KINDS: Record<string, string> = {
 function History({ id, cook }: { id: string; cook: CookOut }) {
   const events = useHistory(id).data?.events ?? [];
   const titles = new Map(cook.steps.map((step) => [step.step_id, step.title]));
+  // what was confirmed has words of its own, under codes that no step has
+  for (const step of cook.steps) for (const tick of step.ticks) titles.set(tick.code, tick.text);
   return (
     <section aria-labelledby="history-title" className="mt-3">
       <h2 id="history-title" className="font-semibold text-[1.125rem]">
@@ -273,7 +275,7 @@ function sayEvent(
     case "done":
       return body.skipped ? `left out: ${title} (${text("skipped")})` : `done: ${title}`;
     case "ticked":
-      return `confirmed: ${text("tick")}`;
+      return `confirmed: ${titles.get(text("tick")) ?? text("tick")}`;
     case "timer_started":
       return `timer: ${text("title")}`;
     case "pot":
