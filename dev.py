@@ -78,7 +78,7 @@ def test(arguments: list[str]) -> int:
     """Format, lint, types, import rules, then every test; pytest speaks last.
 
     `--quick` leaves out what is slow, `--deep` draws more examples and kills more often, `--cov`
-    shows how much of the Python code the tests run.
+    shows how much of the code the tests run, in both languages.
     """
     rest = [each for each in arguments if each not in ("--quick", "--deep", "--cov")]
     set_up(browser="--quick" not in arguments)
@@ -89,6 +89,7 @@ def test(arguments: list[str]) -> int:
         # two servers and two browsers at a time are what a small machine stands
         rest = ["-n", "auto", "--maxprocesses", "2", "--dist", "worksteal"]
     if "--cov" in arguments:
+        run(["npx", "--no-install", "vitest", "run", "--coverage"], FRONTEND)
         rest += ["--cov=pneumachron", "--cov-report=term:skip-covered"]
     how_deep = "deep" if "--deep" in arguments else "usual"
     env = {**os.environ, "PNEUMACHRON_TESTS": how_deep}

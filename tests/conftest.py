@@ -37,6 +37,14 @@ LONGEST = (
 """Begun first, so that no worker is left with a long one at the end."""
 
 
+def pytest_ignore_collect(collection_path: Path, config: pytest.Config) -> bool | None:
+    """What is slow as a whole is not even read: the fuzz alone takes a quarter of a minute."""
+    if config.option.markexpr != "not slow":
+        return None
+    there = collection_path.relative_to(config.rootpath).as_posix()
+    return True if there.startswith(SLOW) or f"{there}/" in SLOW else None
+
+
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
     """Mark what is slow, and begin with what takes longest."""
     for item in items:

@@ -9,6 +9,7 @@ import {
   localTime,
   nights,
   shopping,
+  withSauces,
 } from "@/lib/day";
 
 const NOON = new Date(2026, 10, 28, 12, 0);
@@ -20,7 +21,8 @@ const DAY: DayDraft = {
       title: "Ribs",
       plan: { pieces: [], pot: "p" } as never,
       from_freezer: false,
-      sauce: true,
+      sauce: "half",
+      rubbed: false,
       ahead: "today",
       marinade: null,
       parted: false,
@@ -90,6 +92,8 @@ const SHEET: DayOut = {
   table: "2026-11-28T19:00:00Z",
   delay_s: 0,
   start: "2026-11-28T17:00:00Z",
+  safe: true,
+  proved: true,
   clashes: [],
   cards: [],
   blocks: ["one", "two"].map((id) => ({
@@ -134,4 +138,10 @@ describe("the lanes of a day", () => {
       expect(height).toBeLessThanOrEqual(1);
     }
   });
+});
+
+it("a day that was kept before a sauce could be of a kind says the same as then", () => {
+  const old = (sauce: unknown) => ({ ...DAY.dishes[0], sauce }) as DayDraft["dishes"][number];
+  const day = withSauces({ ...DAY, dishes: [old(true), old(false), old("glaze")] });
+  expect(day.dishes.map((dish) => dish.sauce)).toEqual(["half", "none", "glaze"]);
 });

@@ -30,6 +30,7 @@ const PLAN: Source = {
     panel_step_min: 1,
     has_start_key: false,
     has_crisping_lid: false,
+    is_stovetop: false,
     min_liquid_shown: SHOWN,
     max_volume_shown: SHOWN,
     inner_diameter_shown: SHOWN,

@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import type { RecipeText } from "@/api/client";
-import { counts, recipeOf, rowsOf, withRole } from "@/features/convert/rows";
+import { corrected, remember } from "@/features/convert/corrections";
+import { counts, doubtful, recipeOf, rowsOf, withRoles } from "@/features/convert/rows";
 
 const RECIPE: RecipeText = {
   title: "Ribs",
@@ -13,6 +14,7 @@ const RECIPE: RecipeText = {
   image: "",
   notes: [],
   parts: [{ name: "For the glaze", role: "glaze", lines: [2] }],
+  sections: [{ name: "For the oven", first: 0 }],
   left_out: ["4 comments"],
 };
 
@@ -23,6 +25,7 @@ test("rows make the recipe that they came from", () => {
     "ingredient",
     "part",
     "ingredient",
+    "part",
     "step",
     "out",
   ]);
@@ -38,14 +41,44 @@ test("rows make the recipe that they came from", () => {
 test("a line becomes something else, and parts follow", () => {
   const rows = rowsOf(RECIPE);
   const key = (text: string) => rows.find((row) => row.text === text)?.key ?? "";
-  const moved = recipeOf(withRole(rows, key("1 tsp salt"), "step"), RECIPE);
+  const moved = recipeOf(withRoles(rows, new Set([key("1 tsp salt")]), "step"), RECIPE);
   expect(moved.ingredients).toEqual(["1 rack ribs", "2 tbsp honey"]);
   expect(moved.steps).toEqual(["1 tsp salt", "Bake the ribs."]);
   expect(moved.parts?.[0]?.lines).toEqual([1]);
-  const back = recipeOf(withRole(rows, key("4 comments"), "ingredient"), RECIPE);
+  const back = recipeOf(withRoles(rows, new Set([key("4 comments")]), "ingredient"), RECIPE);
   expect(back.ingredients.at(-1)).toBe("4 comments");
   expect(back.left_out).toEqual([]);
-  const heading = recipeOf(withRole(rows, key("1 tsp salt"), "part"), RECIPE);
+  const heading = recipeOf(withRoles(rows, new Set([key("1 tsp salt")]), "part"), RECIPE);
   // a heading without lines below it is none
   expect(heading.parts?.map((part) => part.name)).toEqual(["For the glaze"]);
+});
+
+test("lines that look wrong are offered once, and moved together", () => {
+  const recipe = { ...RECIPE, steps: ["2 onions", "1 cup stock", "Bake the ribs."] };
+  const doubts = {
+    steps_like_ingredients: ["2 onions", "1 cup stock"],
+    ingredients_like_steps: [],
+  };
+  const rows = rowsOf(recipe);
+  const [doubt, ...others] = doubtful(rows, doubts);
+  expect([doubt?.from, doubt?.keys.size, others.length]).toEqual(["step", 2, 0]);
+  const moved = withRoles(rows, doubt?.keys ?? new Set(), "ingredient");
+  expect(recipeOf(moved, recipe).ingredients.slice(-2)).toEqual(["2 onions", "1 cup stock"]);
+  expect(doubtful(moved, doubts)).toEqual([]);
+  expect(doubtful(rows, undefined)).toEqual([]);
+});
+
+test("what a cook put right is remembered for the source, and for no other", () => {
+  const rows = rowsOf(RECIPE);
+  const source = "https://ribs.example/page";
+  const salt = rows.filter((row) => row.text === "1 tsp salt");
+  remember({ ...RECIPE, source }, "", withRoles(salt, new Set(salt.map((row) => row.key)), "out"));
+  const again = corrected({ ...RECIPE, source: "https://ribs.example/other" }, "");
+  expect(again.ingredients).toEqual(["1 rack ribs", "2 tbsp honey"]);
+  expect(again.left_out).toEqual(["1 tsp salt", "4 comments"]);
+  expect(corrected({ ...RECIPE, source: "https://brisket.example" }, "")).toEqual({
+    ...RECIPE,
+    source: "https://brisket.example",
+  });
+  expect(corrected(RECIPE, "A text without a source")).toEqual(RECIPE);
 });

@@ -348,3 +348,22 @@ def test_what_is_under_way_is_not_cooked_another_way(client: TestClient) -> None
     begun["done"] = [{"block_id": "a:run0", "start": now.isoformat()}]
     assert ask(client, begun)["delay_s"] > 0
     assert client.post("/api/schedule/fixes", json=begun).json()["ways"] == []
+
+
+def test_an_unsafe_day_gets_no_alarms(client: TestClient) -> None:
+    """Common practice: cooked meat that nobody cools for hours is thrown away, not served."""
+    body = day(BRISKET)
+    body["dishes"][0]["ahead"] = "day_before"
+    plain = ask(client, body)
+    assert plain["safe"]
+    cooling = starts(plain)["a:cool"]
+    left = {
+        "block_id": "a:run0",
+        "start": (starts(plain)["a:run0"] - timedelta(hours=4)).isoformat(),
+    }
+    stands = {"block_id": "a:cool", "start": cooling.isoformat()}
+    late = {**body, "pinned": [left, stands]}
+    assert not ask(client, late)["safe"]
+    reply = client.post("/api/schedule/calendar", json=late)
+    assert reply.status_code == 422
+    assert "unsafe_day" in reply.text

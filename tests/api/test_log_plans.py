@@ -84,4 +84,4 @@ def test_what_is_no_plan_is_told(text: str) -> None:
         read_plan(text, POT)
     except ValueError as error:
         told = str(error)
-    assert told.startswith("the plan")
+    assert told.startswith("row_plan_")

@@ -162,3 +162,16 @@ def test_what_was_typed_is_answered_in_its_units(client: TestClient, units: str)
     centimetres = client.post("/api/plan", json=with_piece(thickness="23 cm")).json()["message"]
     assert inches.startswith("9\u00a0in is too thick")
     assert centimetres.startswith("23\u00a0cm is too thick")
+
+
+def test_flat_and_point_of_a_parted_brisket_are_batches_of_their_own(client: TestClient) -> None:
+    """Common practice: the point takes longer, so they are not cooked together."""
+    whole = {"cut": "brisket_whole", "count": 1, "mass": "11 lb 7 oz", "thickness": "3 1/4 in",
+             "cutting": "parted"}  # fmt: skip
+    asked = {"pieces": [whole], "pot": "bass", "liquid": "500 ml"}
+    plan = client.post("/api/plan", json=asked).json()
+    kinds = [piece["cut"] for piece in plan["pieces"]]
+    assert set(kinds) == {"brisket_flat"}
+    assert len(plan["later"]) >= 1
+    # what was typed stays
+    assert plan["liquid"]["shown"]["metric"].startswith("500")

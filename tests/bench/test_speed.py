@@ -17,7 +17,8 @@ from pneumachron.core.answers import answers_of
 from pneumachron.core.constants import BAND_SDS, SIZE_SPREAD
 from pneumachron.core.day.blocks import day_blocks
 from pneumachron.core.day.dish import KITCHEN_LANES, Dish
-from pneumachron.core.day.schedule import Schedule, schedule
+from pneumachron.core.day.model import Schedule
+from pneumachron.core.day.schedule import schedule
 from pneumachron.core.plan import make_plan
 from pneumachron.core.ready_by import ways_in_time
 from pneumachron.core.standing import Lying

@@ -8,6 +8,7 @@ import pytest
 from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.conftest import BRISKET, DESK, PHONE
+from tests.browser.words import screen
 from tests.live import serving
 
 HOLD = re.compile(r"^\d+\smin$")
@@ -71,7 +72,7 @@ def field(page: Page, label: str) -> Locator:
 
 def fill_in(page: Page) -> None:
     page.goto("/plan")
-    page.get_by_role("button", name="Start with your own").click()
+    page.get_by_role("button", name=screen("plan-start-with-your-own")).click()
     page.get_by_role("radio", name="brisket").click()
     field(page, "weight").fill("3 lb 2 oz")
     field(page, "pieces").fill("2")
@@ -83,12 +84,16 @@ def test_type_read_drag_save_find(page: Page, outside: list[str], complaints: li
     fill_in(page)
     first = minutes(page)
     assert 60 < first < 130
-    expect(page.get_by_text("1.42 kg")).to_be_visible()  # the kitchen's own unit, beside it
+    expect(
+        page.get_by_text(screen("plan-1-42-kg"))
+    ).to_be_visible()  # the kitchen's own unit, beside it
     expect(page.get_by_test_id("range")).to_contain_text("likely range")
     expect(page.get_by_test_id("total")).to_have_text(re.compile(r"\d h"))
-    expect(page.get_by_role("list", name="reasons")).to_contain_text("0.5 cm more adds")
+    expect(page.get_by_role("list", name=screen("plan-reasons"))).to_contain_text(
+        "0.5 cm more adds"
+    )
 
-    thumb = page.get_by_role("slider", name="thickness, drag")
+    thumb = page.get_by_role("slider", name=screen("plan-thickness-drag"))
     box = thumb.bounding_box()
     assert box is not None
     page.mouse.move(box["x"] + box["width"] / 2, box["y"] + box["height"] / 2)
@@ -99,20 +104,20 @@ def test_type_read_drag_save_find(page: Page, outside: list[str], complaints: li
     expect(hold(page)).not_to_have_text(f"{first} min")
     assert minutes(page) > first
 
-    page.get_by_role("button", name="Save plan").click()
-    page.get_by_label("Name").fill("Thursday <b>brisket</b>")
-    page.get_by_label("Cook", exact=True).select_option(label="Wilhelmina Thrupp")
-    page.get_by_role("button", name="Save", exact=True).click()
+    page.get_by_role("button", name=screen("plan-save-plan")).click()
+    page.get_by_label(screen("plan-name")).fill("Thursday <b>brisket</b>")
+    page.get_by_label(screen("plan-cook"), exact=True).select_option(label="Wilhelmina Thrupp")
+    page.get_by_role("button", name=screen("plan-save"), exact=True).click()
     stored = page.get_by_test_id("stored")
     expect(stored).to_contain_text("Thursday <b>brisket</b>")
     kept = minutes(page)
     page.reload()
     assert minutes(page) == kept
-    expect(stored).to_contain_text(f"saved as {kept}")
+    expect(stored).to_contain_text(f"cook time of {kept}")
 
-    page.get_by_role("link", name="Saved plans").click()
-    page.get_by_label("find").fill("brisket thurs")
-    found = page.get_by_role("list", name="saved plans").get_by_role("listitem")
+    page.get_by_role("link", name=screen("plan-saved-plans")).click()
+    page.get_by_label(screen("log-find")).fill("brisket thurs")
+    found = page.get_by_role("list", name=screen("saved-saved-plans-2")).get_by_role("listitem")
     expect(found).to_have_count(1)
     expect(found).to_contain_text("Wilhelmina Thrupp")
     page.get_by_role("button", name="Thursday <b>brisket</b>", exact=True).click()
@@ -123,7 +128,7 @@ def test_type_read_drag_save_find(page: Page, outside: list[str], complaints: li
 
 def test_by_keyboard_alone(page: Page) -> None:
     page.goto("/plan")
-    page.get_by_role("button", name="Start with your own").press("Enter")
+    page.get_by_role("button", name=screen("plan-start-with-your-own")).press("Enter")
     page.get_by_role("radio", name="brisket").focus()
     page.keyboard.press("ArrowRight", delay=60)  # as long as a finger rests on a key
     expect(page.get_by_role("radio", name="short ribs")).to_be_checked()
@@ -138,7 +143,7 @@ def test_by_keyboard_alone(page: Page) -> None:
     expect(page.get_by_text("2 of 907 g")).to_be_visible()
     expect(page.locator("#main [aria-busy=true]")).to_have_count(0)  # 7 cm is answered
     before = minutes(page)
-    page.get_by_role("slider", name="thickness, drag").focus()
+    page.get_by_role("slider", name=screen("plan-thickness-drag")).focus()
     page.keyboard.press("ArrowRight")
     page.keyboard.press("PageUp")
     expect(field(page, "thickness")).to_have_value("8.1 cm")
@@ -147,9 +152,9 @@ def test_by_keyboard_alone(page: Page) -> None:
     page.get_by_role("radio", name=re.compile("fork-tender")).focus()
     page.keyboard.press("Space")
     expect(page.get_by_test_id("reached")).to_have_text("fork-tender")
-    page.get_by_role("button", name="Save plan").focus()
+    page.get_by_role("button", name=screen("plan-save-plan")).focus()
     page.keyboard.press("Enter")
-    expect(page.get_by_label("Name")).to_be_focused()
+    expect(page.get_by_label(screen("plan-name"))).to_be_focused()
     page.keyboard.type("By keyboard")
     page.keyboard.press("Enter")
     expect(page.get_by_test_id("stored")).to_contain_text("By keyboard")
@@ -178,7 +183,7 @@ def test_trouble_stands_at_its_field(page: Page, label: str, text: str, message:
     described = field(page, label).get_attribute("aria-describedby")
     assert trouble.get_attribute("id") == described
     expect(hold(page)).to_have_text(before)  # the last answer stays, marked as such
-    expect(page.get_by_text("This is for your last valid entry.")).to_be_visible()
+    expect(page.get_by_text(screen("plan-this-is-for-your-last-valid"))).to_be_visible()
     page.reload()
     expect(field(page, label)).to_have_value(text)  # nothing typed is lost
     expect(page.get_by_role("alert")).to_contain_text(message)
@@ -187,11 +192,11 @@ def test_trouble_stands_at_its_field(page: Page, label: str, text: str, message:
 def test_choices_change_the_answer_and_back_undoes(page: Page) -> None:
     page.goto(BRISKET)
     natural = minutes(page)
-    page.get_by_label("release", exact=True).select_option("quick")
+    page.get_by_label(screen("plan-release"), exact=True).select_option("quick")
     expect(page.get_by_test_id("release-minutes")).to_contain_text("release")
     assert minutes(page) > natural
-    page.get_by_label("liquid style").select_option("steam")
-    expect(page.get_by_label("trivet", exact=True)).to_have_value("trivet")
+    page.get_by_label(screen("plan-liquid-style")).select_option("steam")
+    expect(page.get_by_label(screen("plan-trivet"), exact=True)).to_have_value("trivet")
     page.go_back()
     page.go_back()
     expect(hold(page)).to_have_text(f"{natural} min")
@@ -200,14 +205,14 @@ def test_choices_change_the_answer_and_back_undoes(page: Page) -> None:
 def test_what_changes_if_is_taken_over(page: Page) -> None:
     page.goto(BRISKET)
     before = minutes(page)
-    page.get_by_role("tab", name="What if").click()
+    page.get_by_role("tab", name=screen("plan-what-if")).click()
     table = page.get_by_role("table", name="what if")
     row = table.get_by_role("row").filter(has_text=re.compile("open the valve at once[^,]"))
     expect(row).to_contain_text(HOLD_ANYWHERE)
     promised = row.get_by_role("cell").nth(1).inner_text()
     expect(table.get_by_role("row").filter(has_text="halved")).to_contain_text(HOLD_ANYWHERE)
     row.get_by_role("button").click()
-    expect(page.get_by_label("release", exact=True)).to_have_value("quick")
+    expect(page.get_by_label(screen("plan-release"), exact=True)).to_have_value("quick")
     expect(hold(page)).to_have_text(promised)
     page.go_back()
     expect(hold(page)).to_have_text(f"{before} min")
@@ -217,17 +222,19 @@ def test_weight_alone_gives_a_guess_and_says_so(page: Page) -> None:
     page.goto("/plan?cut=back_ribs&pieces=1&weight=1.1+kg")
     expect(page.get_by_test_id("range")).to_contain_text("8 of 10 kitchens")
     expect(page.get_by_test_id("range")).to_contain_text("thickness guessed")
-    expect(page.get_by_role("list", name="cautions")).to_contain_text("thickness is a guess")
+    expect(page.get_by_role("list", name=screen("plan-cautions"))).to_contain_text(
+        "thickness is a guess"
+    )
     field(page, "thickness").fill("3 cm")
     expect(page.get_by_test_id("range")).not_to_contain_text("guessed")
-    expect(page.get_by_role("list", name="cautions")).not_to_contain_text("a guess")
+    expect(page.get_by_role("list", name=screen("plan-cautions"))).not_to_contain_text("a guess")
 
 
 def test_ribs_have_a_membrane_and_brisket_has_not(page: Page) -> None:
     page.goto("/plan?cut=back_ribs&pieces=1&weight=2+lb+4+oz&thickness=3+cm")
     without = minutes(page)
     page.get_by_role("switch").click()
-    expect(page.get_by_text("membrane on")).to_be_visible()
+    expect(page.get_by_text(screen("shared-membrane-on"))).to_be_visible()
     expect(hold(page)).not_to_have_text(f"{without} min")
     assert minutes(page) > without
     page.get_by_role("radio", name="brisket").click()
@@ -260,7 +267,7 @@ def test_what_is_drawn_is_what_was_computed(page: Page) -> None:
         assert base - bottom - height == pytest.approx(scale * piece["bottom_m"], abs=0.01)
     ending = float(page.get_by_test_id("line-ending").get_attribute("data-y") or "nan")
     assert base - ending == pytest.approx(scale * plan["ending"]["level_m"], abs=0.01)
-    page.get_by_role("radio", name="top").click()
+    page.get_by_role("radio", name=screen("plan-top")).click()
     assert page.get_by_test_id("piece-top").count() == len(placed)
 
 
@@ -334,7 +341,7 @@ def test_a_drag_keeps_one_question_on_its_way_and_answers_the_last(page: Page) -
     page.add_init_script(COUNT)
     page.goto("/plan?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm")
     expect(page.get_by_test_id("hold")).to_be_visible()
-    thumb = page.get_by_label("thickness, drag").bounding_box()
+    thumb = page.get_by_label(screen("plan-thickness-drag")).bounding_box()
     assert thumb is not None
     x, y = thumb["x"] + thumb["width"] / 2, thumb["y"] + thumb["height"] / 2
     page.mouse.move(x, y)
@@ -344,7 +351,7 @@ def test_a_drag_keeps_one_question_on_its_way_and_answers_the_last(page: Page) -
     page.mouse.move(x + 20, y)
     page.mouse.up()
     expect(page.locator("[aria-busy=true]")).to_have_count(0)
-    thickness = page.get_by_label("thickness", exact=True).input_value()
+    thickness = page.get_by_label(screen("plan-thickness"), exact=True).input_value()
     assert thickness != "4.5 cm"
     shown = page.get_by_test_id("hold").get_attribute("data-thickness-mm")
     assert shown is not None
@@ -356,16 +363,16 @@ def test_a_drag_keeps_one_question_on_its_way_and_answers_the_last(page: Page) -
 def test_each_edit_is_undone_and_done_again(page: Page) -> None:
     page.goto(BRISKET)
     expect(hold(page)).to_have_text(HOLD)
-    undo = page.get_by_role("button", name="Undo")
-    redo = page.get_by_role("button", name="Redo")
+    undo = page.get_by_role("button", name=screen("shared-undo"))
+    redo = page.get_by_role("button", name=screen("shared-redo"))
     expect(undo).to_be_disabled()
     field(page, "weight").press_sequentially(" ")
     field(page, "weight").fill("4 lb")
     field(page, "thickness").fill("2 in")
-    page.get_by_label("release", exact=True).select_option("quick")
+    page.get_by_label(screen("plan-release"), exact=True).select_option("quick")
     expect(redo).to_be_disabled()
     undo.click()
-    expect(page.get_by_label("release", exact=True)).to_have_value("natural")
+    expect(page.get_by_label(screen("plan-release"), exact=True)).to_have_value("natural")
     expect(field(page, "thickness")).to_have_value("2 in")
     undo.click()
     expect(field(page, "thickness")).to_have_value("1 3/4 in")

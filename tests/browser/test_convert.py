@@ -10,6 +10,7 @@ from playwright.sync_api import Page, expect
 from tests.browser.conftest import PHONE
 from tests.browser.test_bench import HOLD, field, hold
 from tests.browser.test_other_views import axe_clean
+from tests.browser.words import screen
 
 RECIPE = """Lantern braise <b>bold</b>
 
@@ -34,7 +35,7 @@ Slice <script>alert(1)</script> and brush with the sauce.
 def bring(page: Page, text: str) -> None:
     page.goto("/convert")
     page.get_by_label("Paste it, or drop a file here").fill(text)
-    page.get_by_role("button", name="Read it").click()
+    page.get_by_role("button", name=screen("convert-read-it")).click()
     expect(page.get_by_test_id("converted-hold")).to_have_text(HOLD)
 
 
@@ -47,19 +48,21 @@ def test_paste_answer_overrule_scale_export_and_back(
     expect(questions).to_contain_text("What does the meat weigh?")
     field(page, "weight").fill("3 lb 2 oz")
     field(page, "thickness").fill("1 3/4 in")
-    page.get_by_label("cut", exact=True).select_option("brisket_flat")
+    page.get_by_label(screen("convert-cut"), exact=True).select_option("brisket_flat")
     expect(questions).not_to_contain_text("this is assumed")
     first = page.get_by_test_id("converted-hold").inner_text()
 
-    rows = page.get_by_role("list", name="ingredients with their marks").get_by_role("listitem")
+    rows = page.get_by_role(
+        "list", name=screen("convert-ingredients-with-their-marks")
+    ).get_by_role("listitem")
     stock = rows.filter(has_text="1 l beef stock")
     stock.get_by_role("button", name="changed").click()
     expect(page.get_by_test_id("mark-reason")).to_contain_text("Nothing boils away")
-    page.get_by_role("button", name="Leave it unchanged").click()
+    page.get_by_role("button", name=screen("convert-leave-it-unchanged")).click()
     expect(stock).to_contain_text("left unchanged")
     expect(page.get_by_test_id("mark-reason")).to_contain_text("makes the sauce thin")
     expect(page.get_by_test_id("converted-hold")).not_to_have_text(first)
-    page.get_by_role("button", name="Use the change").click()
+    page.get_by_role("button", name=screen("convert-use-the-change")).click()
     expect(page.get_by_test_id("converted-hold")).to_have_text(first)
 
     field(page, "servings").fill("10")
@@ -67,25 +70,25 @@ def test_paste_answer_overrule_scale_export_and_back(
     page.reload()  # nothing typed is lost
     expect(field(page, "servings")).to_have_value("10")
     expect(field(page, "weight")).to_have_value("3 lb 2 oz")
-    page.get_by_role("tab", name="Shopping list").click()
+    page.get_by_role("tab", name=screen("convert-shopping-list")).click()
     expect(page.get_by_text("onions: 4")).to_be_visible()
-    page.get_by_role("tab", name="Next").click()
+    page.get_by_role("tab", name=screen("convert-next")).click()
 
     with page.expect_download() as saved:
-        page.get_by_role("button", name="JSON-LD").click()
+        page.get_by_role("button", name=screen("convert-json-ld")).click()
     file = tmp_path / "out.jsonld"
     saved.value.save_as(file)
     node = json.loads(file.read_text("utf-8"))
     assert node["recipeYield"] == "10 servings"
-    page.get_by_role("button", name="Save recipe").click()
-    expect(page.get_by_text("saved", exact=True)).to_be_visible()
+    page.get_by_role("button", name=screen("convert-save-recipe")).click()
+    expect(page.get_by_text(screen("convert-saved"), exact=True)).to_be_visible()
 
     page.goto("/convert")
     page.locator("input[type=file]").set_input_files(file)
     expect(page.get_by_role("heading", level=1)).to_contain_text("(pressure cooker)")
-    expect(page.get_by_role("list", name="ingredients with their marks")).to_contain_text(
-        "4 onions"
-    )
+    expect(
+        page.get_by_role("list", name=screen("convert-ingredients-with-their-marks"))
+    ).to_contain_text("4 onions")
     assert outside == []
     assert complaints == []
 
@@ -96,7 +99,7 @@ def test_marks_by_keyboard_and_to_the_bench(page: Page) -> None:
     expect(page.get_by_test_id("converted-hold")).to_have_text(HOLD)
     marks = page.locator("[data-mark]")
     marks.first.focus()
-    expect(page.get_by_test_id("mark-reason")).to_contain_text("Flour on meat burns")
+    expect(page.get_by_test_id("mark-reason")).to_contain_text("Flour on the meat burns")
     page.keyboard.press("ArrowDown")
     expect(page.get_by_test_id("mark-reason")).to_contain_text("turns them to mash")
     page.keyboard.press("x")
@@ -105,33 +108,33 @@ def test_marks_by_keyboard_and_to_the_bench(page: Page) -> None:
     expect(marks.nth(1)).to_have_text("moved")
     axe_clean(page)
     shown = page.get_by_test_id("converted-hold").inner_text()
-    page.get_by_role("link", name="Open in Plan").click()
+    page.get_by_role("link", name=screen("convert-open-in-plan")).click()
     expect(hold(page)).to_have_text(shown)
     expect(field(page, "thickness")).to_have_value("5 cm")
 
 
 def test_library_finds_deletes_and_notices_twins(page: Page) -> None:
     page.goto("/convert")
-    kept = page.get_by_role("list", name="saved recipes").get_by_role("listitem")
+    kept = page.get_by_role("list", name=screen("convert-saved-recipes")).get_by_role("listitem")
     page.get_by_role("button", name="allotment", exact=True).click()
     expect(kept).to_have_count(1)
     page.get_by_role("button", name="delete Allotment smoked brisket").click()
     expect(page.get_by_role("status")).to_contain_text("is deleted")
-    page.get_by_role("button", name="Undo").click()
+    page.get_by_role("button", name=screen("convert-undo")).click()
     expect(kept).to_have_count(1)
-    page.get_by_role("button", name="show all").click()
-    page.get_by_label("find").fill("snowed")
+    page.get_by_role("button", name=screen("convert-show-all")).click()
+    page.get_by_label(screen("convert-find")).fill("snowed")
     expect(kept).to_have_count(1)
     kept.get_by_role("link").click()
     original = page.get_by_role("heading", level=1)
     expect(original).to_contain_text("snowed-in")
-    steps = page.get_by_role("list", name="steps for the pressure cooker")
+    steps = page.get_by_role("list", name=screen("convert-steps-for-the-pressure-cooker-2"))
     expect(steps).to_contain_text("Never force it")
     page.goto("/convert")
     expect(kept.first).to_be_visible()
     axe_clean(page)
     page.get_by_label("Paste it, or drop a file here").fill("nothing")
-    page.get_by_role("button", name="Read it").click()
+    page.get_by_role("button", name=screen("convert-read-it")).click()
     expect(page.get_by_role("alert")).to_contain_text("no recipe in this")
     expect(page.get_by_label("Paste it, or drop a file here")).to_have_value("nothing")
 
@@ -148,26 +151,26 @@ def test_worksheet_without_sideways_scroll(page: Page, width: int) -> None:
 def test_another_way_on_the_bench(page: Page) -> None:
     page.goto("/plan?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm")
     expect(hold(page)).to_have_text(HOLD)
-    page.get_by_role("tab", name="Check a recipe’s time").click()
-    page.get_by_label("without the cooker").select_option("oven_lid")
-    expect(page.get_by_test_id("other-way")).to_contain_text("165 °C")
+    page.get_by_role("tab", name=screen("plan-check-a-recipes-time")).click()
+    page.get_by_label(screen("plan-without-the-cooker")).select_option("oven_lid")
+    expect(page.get_by_test_id("other-way")).to_contain_text("163 °C")
 
 
 def test_from_the_recipe_straight_to_the_pot(page: Page) -> None:
     bring(page, RECIPE.replace("2 onions", "7 onions"))
     field(page, "weight").fill("3 lb 2 oz")
     field(page, "thickness").fill("1 3/4 in")
-    page.get_by_label("cut", exact=True).select_option("brisket_flat")
+    page.get_by_label(screen("convert-cut"), exact=True).select_option("brisket_flat")
     expect(page.get_by_test_id("questions")).not_to_contain_text("this is assumed")
-    page.get_by_role("button", name="Start cooking").click()
-    step = page.get_by_role("article", name="the step now")
+    page.get_by_role("button", name=screen("shared-start-cooking")).click()
+    step = page.get_by_role("article", name=screen("cook-the-step-now"))
     expect(page.get_by_test_id("step")).to_contain_text("Trim, measure")
     # what the recipe says of a step stands at that step, and all of it is at hand
     page.keyboard.press("Space")
     expect(page.get_by_test_id("step")).to_contain_text(re.compile("^Sear "))
     expect(step).to_contain_text("sear the meat")
     page.get_by_text("The recipe: Lantern braise <b>bold</b>").click()
-    expect(page.get_by_role("list", name="ingredients")).to_contain_text("onions")
+    expect(page.get_by_role("list", name=screen("shared-ingredients"))).to_contain_text("onions")
     axe_clean(page)
     cook = page.url.rpartition("=")[2]
     page.request.post(f"/api/cooks/{cook}/events", data={"key": "over-now", "kind": "ended"})
@@ -203,10 +206,12 @@ def test_lines_are_looked_over_and_put_right(page: Page, size: dict[str, int] | 
     expect(reading).to_contain_text("4 ingredients, 2 steps")
     expect(reading).to_contain_text("left out")
     reading.click()
-    lines = page.get_by_role("list", name="lines of the recipe")
+    lines = page.get_by_role("list", name=screen("convert-lines-of-the-recipe"))
     expect(lines.get_by_label("what it is: For the glaze")).to_have_value("part")
     expect(lines.get_by_label("what it is: 12 comments")).to_have_value("out")
-    rows = page.get_by_role("list", name="ingredients with their marks").get_by_role("listitem")
+    rows = page.get_by_role(
+        "list", name=screen("convert-ingredients-with-their-marks")
+    ).get_by_role("listitem")
     expect(rows.filter(has_text="plum jam")).to_contain_text("with the finish")
     axe_clean(page)
     # what was left out comes back as a step, and an amount is put right

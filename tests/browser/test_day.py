@@ -11,6 +11,7 @@ from playwright.sync_api import Page, expect
 from tests.browser.conftest import BRISKET, PHONE
 from tests.browser.test_bench import HOLD, hold
 from tests.browser.test_other_views import axe_clean
+from tests.browser.words import screen
 
 TWO = ("Alto section supper", "Allotment working party short ribs")
 CLOCK = re.compile(r"\d{1,2}:\d\d\s[AP]M")
@@ -26,37 +27,37 @@ def on_the_clock(typed: str) -> re.Pattern[str]:
 def lay(page: Page) -> None:
     page.goto("/schedule")
     for name in TWO:
-        page.get_by_label("add a saved plan").select_option(label=name)
+        page.get_by_label(screen("schedule-add-a-saved-plan")).select_option(label=name)
         expect(page.get_by_role("button", name=f"remove {name}")).to_be_visible()
     expect(page.get_by_test_id("start")).to_have_text(CLOCK)
 
 
 def table(page: Page) -> datetime:
-    return datetime.fromisoformat(page.get_by_label("serve at").input_value())
+    return datetime.fromisoformat(page.get_by_label(screen("schedule-serve-at-2")).input_value())
 
 
 def test_count_back_drag_pin_and_done(
     page: Page, outside: list[str], complaints: list[str], tmp_path: Path
 ) -> None:
     lay(page)
-    tasks = page.get_by_role("list", name="tasks")
+    tasks = page.get_by_role("list", name=screen("schedule-tasks"))
     expect(tasks).to_contain_text("Check the lid, then lock it")
     # the letters on the lanes are those of the list
-    dish = page.get_by_role("region", name="dishes").get_by_role("listitem")
+    dish = page.get_by_role("region", name=screen("schedule-dishes")).get_by_role("listitem")
     for letter, name in zip("AB", TWO, strict=True):
         expect(dish.filter(has_text=name)).to_contain_text(letter)
-        bars = page.get_by_test_id("bar").filter(has_text=f"{name}: It cooks under pressure")
-        expect(bars.locator("text")).to_have_text(letter)
+        said = page.locator(f'[data-testid="bar-words"][data-dish="{name}"]')
+        expect(said.filter(has_text="It cooks")).to_have_text(re.compile(f"^{letter} It cooks"))
     first = page.get_by_test_id("start").inner_text()
     before = table(page)
 
-    page.get_by_role("button", name="15 minutes later").click()
+    page.get_by_role("button", name=screen("schedule-15-minutes-later")).click()
     expect(page.get_by_test_id("start")).not_to_have_text(first)
     assert table(page) - before == timedelta(minutes=15)
-    handle = page.get_by_role("slider", name="serving time, drag")
+    handle = page.get_by_role("slider", name=screen("drawing-serving-time-drag"))
     handle.focus()
     page.keyboard.press("ArrowLeft")
-    expect(page.get_by_label("serve at")).to_have_value(
+    expect(page.get_by_label(screen("schedule-serve-at-2"))).to_have_value(
         (before + timedelta(minutes=10)).strftime("%Y-%m-%dT%H:%M")
     )
     box = handle.bounding_box()
@@ -79,7 +80,7 @@ def test_count_back_drag_pin_and_done(
     expect(page.get_by_test_id("start")).to_have_text(on_the_clock(early))
 
     with page.expect_download() as saved:
-        page.get_by_role("button", name="Calendar file").click()
+        page.get_by_role("button", name=screen("schedule-calendar-file")).click()
     file = tmp_path / "day.ics"
     saved.value.save_as(file)
     events = Calendar.from_ical(file.read_bytes()).walk("VEVENT")
@@ -94,20 +95,24 @@ def test_under_way_and_too_late(page: Page) -> None:
     lay(page)
     later = "new Date(Date.now() + 30 * 60000 - new Date().getTimezoneOffset() * 60000)"
     soon = str(page.evaluate(f"{later}.toISOString().slice(0, 16)"))
-    page.get_by_label("serve at").fill(soon)
+    page.get_by_label(screen("schedule-serve-at-2")).fill(soon)
     page.get_by_role("checkbox", name="I have started").click()
     expect(page.get_by_test_id("delay")).to_contain_text("later than you wanted")
-    page.get_by_role("checkbox", name="done").first.click()
-    expect(page.get_by_role("checkbox", name="done").first).to_be_checked()
+    page.get_by_role("checkbox", name=screen("schedule-done")).first.click()
+    expect(page.get_by_role("checkbox", name=screen("schedule-done")).first).to_be_checked()
 
 
 def test_from_the_bench_to_the_day_and_on_a_phone(page: Page) -> None:
     page.goto(BRISKET)
     expect(hold(page)).to_have_text(HOLD)
-    page.get_by_role("link", name="Add to schedule").click()
-    expect(page.get_by_role("region", name="dishes")).to_contain_text("1.42 kg brisket")
+    page.get_by_role("link", name=screen("plan-add-to-schedule")).click()
+    expect(page.get_by_role("region", name=screen("schedule-dishes"))).to_contain_text(
+        "3 lb 2 oz brisket"  # as it was typed
+    )
     page.set_viewport_size({"width": 360, "height": PHONE["height"]})
-    expect(page.get_by_role("list", name="tasks")).to_contain_text("It cooks under pressure")
+    expect(page.get_by_role("list", name=screen("schedule-tasks"))).to_contain_text(
+        "It cooks under pressure"
+    )
     assert page.evaluate("document.documentElement.scrollWidth") <= 360
 
 
@@ -115,10 +120,10 @@ def test_the_printed_day_is_whole(page: Page) -> None:
     lay(page)
     expect(page.get_by_test_id("card")).to_have_count(2)
     expect(page.get_by_test_id("lane-trace")).to_have_count(2)
-    expect(page.get_by_label("to buy")).to_contain_text("Brisket flat: 1.6")
+    expect(page.get_by_label(screen("schedule-to-buy"))).to_contain_text("Brisket flat: 1.6")
     page.emulate_media(media="print")
-    expect(page.get_by_role("list", name="tasks")).to_be_visible()
-    expect(page.get_by_role("button", name="Calendar file")).to_be_hidden()
+    expect(page.get_by_role("list", name=screen("schedule-tasks"))).to_be_visible()
+    expect(page.get_by_role("button", name=screen("schedule-calendar-file"))).to_be_hidden()
     # published: A4 at 96 px to the inch is 794 px wide; nothing runs off the sheet
     page.set_viewport_size({"width": 794, "height": 1123})
     assert page.evaluate("document.documentElement.scrollWidth") <= 794
@@ -135,7 +140,7 @@ def pages(page: Page) -> int:
 def test_lanes_are_drawn_where_they_were_computed(page: Page) -> None:
     page.goto("/schedule")
     with page.expect_response("**/api/schedule") as answer:
-        page.get_by_label("add a saved plan").select_option(label=TWO[0])
+        page.get_by_label(screen("schedule-add-a-saved-plan")).select_option(label=TWO[0])
     day = answer.value.json()
     expect(page.get_by_test_id("start")).to_have_text(CLOCK)
     run = next(item for item in day["blocks"] if item["block_id"].endswith(":run0"))
@@ -156,48 +161,50 @@ def test_lanes_are_drawn_where_they_were_computed(page: Page) -> None:
 
 def test_kept_opened_and_put_away(page: Page) -> None:
     lay(page)
-    page.get_by_role("checkbox", name="with a shopping trip").click()
-    tasks = page.get_by_role("list", name="tasks")
+    page.get_by_role("checkbox", name=screen("schedule-with-a-shopping-trip")).click()
+    tasks = page.get_by_role("list", name=screen("schedule-tasks"))
     expect(tasks).to_contain_text("Buy what is on the list")
     start = page.get_by_test_id("start").inner_text()
-    page.get_by_label("name").fill("Rehearsal <b>supper</b>")
-    page.get_by_role("button", name="Save schedule").click()
-    expect(page.get_by_role("status").filter(has_text="saved")).to_be_visible()
-    page.get_by_role("button", name="New schedule").click()
+    page.get_by_label(screen("schedule-name")).fill("Rehearsal <b>supper</b>")
+    page.get_by_role("button", name=screen("schedule-save-schedule")).click()
+    expect(page.get_by_role("status").filter(has_text=screen("schedule-saved"))).to_be_visible()
+    page.get_by_role("button", name=screen("schedule-new-schedule")).click()
     expect(tasks).to_be_hidden()
-    page.get_by_label("open a saved schedule").select_option(label="Rehearsal <b>supper</b>")
+    page.get_by_label(screen("schedule-open-a-saved-schedule")).select_option(
+        label="Rehearsal <b>supper</b>"
+    )
     expect(page.get_by_test_id("start")).to_have_text(start)
-    page.get_by_role("button", name="Delete", exact=True).click()
+    page.get_by_role("button", name=screen("schedule-delete"), exact=True).click()
     expect(page.get_by_role("status")).to_contain_text("is deleted")
-    page.get_by_role("button", name="Undo").click()
-    expect(page.get_by_role("button", name="Save changes")).to_be_visible()
+    page.get_by_role("button", name=screen("schedule-undo")).click()
+    expect(page.get_by_role("button", name=screen("schedule-save-changes"))).to_be_visible()
 
 
 def test_night_and_real_times(page: Page) -> None:
     page.goto("/schedule")
-    page.get_by_label("add a saved plan").select_option(label=TWO[0])
-    noon = page.get_by_label("serve at").input_value()[:11] + "08:00"
-    page.get_by_label("serve at").fill(noon)
-    tasks = page.get_by_role("list", name="tasks").get_by_role("listitem")
+    page.get_by_label(screen("schedule-add-a-saved-plan")).select_option(label=TWO[0])
+    noon = page.get_by_label(screen("schedule-serve-at-2")).input_value()[:11] + "08:00"
+    page.get_by_label(screen("schedule-serve-at-2")).fill(noon)
+    tasks = page.get_by_role("list", name=screen("schedule-tasks")).get_by_role("listitem")
     season = tasks.filter(has_text="season all faces").first
     expect(season).to_be_visible()
     # common practice: some three hours and a half of work, hands at both ends of the run; so when
     # nobody is up between eleven and six, all of it comes before
     expect(page.get_by_test_id("night").first).to_be_attached()
     expect(page.get_by_test_id("start")).to_have_text(re.compile(r"^(7|8|9|10):.*PM"))
-    page.get_by_role("checkbox", name="nobody is cooking from").click()
+    page.get_by_role("checkbox", name=screen("schedule-nobody-is-cooking-from")).click()
     expect(page.get_by_test_id("start")).to_have_text(re.compile(r"^[345]:.*AM"))
-    season.get_by_role("checkbox", name="started").click()
-    expect(season.get_by_role("checkbox", name="started")).to_be_checked()
-    season.get_by_role("checkbox", name="done").click()
+    season.get_by_role("checkbox", name=screen("schedule-started")).click()
+    expect(season.get_by_role("checkbox", name=screen("schedule-started"))).to_be_checked()
+    season.get_by_role("checkbox", name=screen("schedule-done")).click()
     expect(season.get_by_label(re.compile("^ended Trim"))).to_be_visible()
-    expect(season.get_by_role("checkbox", name="done")).to_be_checked()
+    expect(season.get_by_role("checkbox", name=screen("schedule-done"))).to_be_checked()
 
 
 def test_the_calendar_comes_back(page: Page, tmp_path: Path) -> None:
     lay(page)
     with page.expect_download() as saved:
-        page.get_by_role("button", name="Calendar file").click()
+        page.get_by_role("button", name=screen("schedule-calendar-file")).click()
     file = tmp_path / "day.ics"
     saved.value.save_as(file)
     back = page.get_by_label("Moved in your calendar")
@@ -223,16 +230,16 @@ def test_from_the_day_to_the_pot_and_what_is_done_there_is_done_here(page: Page)
     expect(page.get_by_test_id("step")).to_contain_text("Trim, measure")
     page.keyboard.press("Space")
     expect(page.get_by_test_id("step")).to_contain_text("Sear in")
-    page.get_by_role("link", name="Schedule", exact=True).click()
-    expect(page.get_by_role("link", name="cooking now")).to_be_visible()
-    tasks = page.get_by_role("list", name="tasks").get_by_role("listitem")
+    page.get_by_role("link", name=screen("schedule-schedule"), exact=True).click()
+    expect(page.get_by_role("link", name=screen("schedule-cooking-now"))).to_be_visible()
+    tasks = page.get_by_role("list", name=screen("schedule-tasks")).get_by_role("listitem")
     season = tasks.filter(has_text="season all faces").first
-    expect(season.get_by_role("checkbox", name="done")).to_be_checked()
+    expect(season.get_by_role("checkbox", name=screen("schedule-done"))).to_be_checked()
     # the run goes on till the end that can be seen by now
     page.get_by_role("checkbox", name="I have started").click()
     run = tasks.filter(has_text="It cooks under pressure").filter(has_text="Sear in").first
-    expect(run.get_by_role("checkbox", name="started")).to_be_checked()
-    expect(run.get_by_role("checkbox", name="done")).not_to_be_checked()
+    expect(run.get_by_role("checkbox", name=screen("schedule-started"))).to_be_checked()
+    expect(run.get_by_role("checkbox", name=screen("schedule-done"))).not_to_be_checked()
 
 
 @pytest.mark.browser_context_args(timezone_id="Europe/Vienna")
@@ -242,7 +249,7 @@ def test_an_hour_that_the_clocks_leave_out_is_said(page: Page) -> None:
     lay(page)
     told = page.get_by_role("alert").filter(has_text="This time does not exist")
     for typed, times in (("2027-03-28T02:30", 1), ("2027-03-28T03:30", 0)):
-        page.get_by_label("serve at").fill(typed)
+        page.get_by_label(screen("schedule-serve-at-2")).fill(typed)
         expect(told).to_have_count(times)
 
 
@@ -253,7 +260,7 @@ def test_counting_back_over_the_changed_hour_and_over_midnight(page: Page) -> No
     lay(page)
     starts = []
     for day in ("2027-03-27", "2027-03-28"):
-        page.get_by_label("serve at").fill(f"{day}T05:00")
+        page.get_by_label(screen("schedule-serve-at-2")).fill(f"{day}T05:00")
         shown = page.get_by_test_id("start")
         before = int(day[-2:]) - 1
         expect(page.locator("p", has=shown)).to_contain_text(f"March {before}")

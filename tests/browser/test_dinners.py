@@ -8,6 +8,8 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
+from tests.browser.words import screen
+
 DINNERS = {
     # sections of three bones, half a cup and more, 15 minutes and a wait, on the grill
     "ribs with a wait": "cut=back_ribs&pieces=1&weight=1+kg&thickness=2.8+cm&release=timed"
@@ -21,6 +23,12 @@ DINNERS = {
     # wings in a basket, opened at once, crisped
     "wings, crisped": "cut=wings&pieces=24&weight=1.2+kg&thickness=3+cm&rack=basket"
     "&release=quick&finish=broiler",
+    # single ribs, ten minutes in their glaze in the open cooker
+    "single ribs, glazed in the cooker": "cut=rib_pieces&pieces=10&weight=1+kg&thickness=2+cm"
+    "&release=quick&finish=glaze",
+    # chunks pulled apart and crisped in a pan
+    "shoulder, crisped in a pan": "cut=shoulder_boneless&pieces=6&weight=1.8+kg&thickness=6+cm"
+    "&release=timed&minutes=15&finish=pan",
     "flanken for four": "cut=flanken&pieces=8&weight=1.2+kg&thickness=1.5+cm&release=quick"
     "&finish=broiler",
     # a cooker so full that it has to calm down before it is opened
@@ -44,11 +52,11 @@ def plain(text: str) -> str:
     return " ".join(text.replace("\u00a0", " ").split())
 
 
-def steps_of_plan(page: Page, address: str) -> list[tuple[str, int]]:
+def steps_of_plan(page: Page, address: str, first: str = "Trim, measure") -> list[tuple[str, int]]:
     page.goto(f"/plan?{address}")
-    page.get_by_role("tab", name="Steps").click()
-    rows = page.get_by_role("list", name="steps").get_by_role("listitem")
-    expect(rows.first).to_contain_text("Trim, measure")
+    page.get_by_role("tab", name=screen("plan-steps")).click()
+    rows = page.get_by_role("list", name=screen("plan-steps-2")).get_by_role("listitem")
+    expect(rows.first).to_contain_text(first)
     found = []
     for row in rows.all():
         spans = row.locator("> span")
@@ -58,7 +66,7 @@ def steps_of_plan(page: Page, address: str) -> list[tuple[str, int]]:
 
 
 def steps_of_schedule(page: Page) -> dict[str, int]:
-    tasks = page.get_by_role("list", name="tasks")
+    tasks = page.get_by_role("list", name=screen("schedule-tasks"))
     expect(tasks).to_contain_text("It cooks under pressure")
     expect(page.locator("#main [aria-busy=true]")).to_have_count(0)
     day = {}
@@ -73,11 +81,13 @@ def steps_of_schedule(page: Page) -> dict[str, int]:
 
 def done(page: Page, following: str) -> None:
     """The step shown is done; time that is still counted is cut short knowingly."""
-    for tick in page.get_by_role("list", name="to confirm").get_by_role("button").all():
+    for tick in (
+        page.get_by_role("list", name=screen("cook-to-confirm")).get_by_role("button").all()
+    ):
         tick.click()
         expect(tick).to_be_disabled()
     page.get_by_role("button", name="; next:").first.click()
-    early = page.get_by_role("button", name="Go on now")
+    early = page.get_by_role("button", name=screen("cook-go-on-now"))
     title = page.get_by_test_id("step").filter(has_text=following)
     expect(early.or_(title).first).to_be_visible()
     if early.is_visible():
@@ -89,7 +99,7 @@ def done(page: Page, following: str) -> None:
 def test_every_view_tells_the_same_cook(page: Page, dinner: str) -> None:
     plan = steps_of_plan(page, DINNERS[dinner])
 
-    page.get_by_text("Add to schedule").first.click()
+    page.get_by_text(screen("plan-add-to-schedule")).first.click()
     day = steps_of_schedule(page)
     for title, length in plan:
         assert title in day, (title, day)
@@ -99,7 +109,7 @@ def test_every_view_tells_the_same_cook(page: Page, dinner: str) -> None:
     }
 
     page.goto(f"/plan?{DINNERS[dinner]}")
-    page.get_by_role("button", name="Start cooking").click()
+    page.get_by_role("button", name=screen("cook-start-cooking")).click()
     page.wait_for_url("**/cook?cook=*")
     step = page.get_by_test_id("step")
     for number, (words, _) in enumerate(plan):
@@ -110,9 +120,9 @@ def test_every_view_tells_the_same_cook(page: Page, dinner: str) -> None:
 def test_made_the_day_before(page: Page) -> None:
     """Cooked, cooled and chilled in the evening; the grill that was chosen comes on the day."""
     page.goto(f"/plan?{DINNERS['ribs with a wait']}")
-    page.get_by_text("Add to schedule").first.click()
+    page.get_by_text(screen("plan-add-to-schedule")).first.click()
     page.get_by_label(re.compile("^cooked")).last.select_option("day_before")
-    expect(page.get_by_role("list", name="tasks")).to_contain_text("ice water")
+    expect(page.get_by_role("list", name=screen("schedule-tasks"))).to_contain_text("ice water")
     day = steps_of_schedule(page)
     assert any(title.startswith("Finish on the grill") for title in day)
     assert day["Chill meat and juice overnight, covered, in the refrigerator"] == 480
@@ -126,3 +136,101 @@ def test_made_the_day_before(page: Page) -> None:
     # published: 57 to 21 °C within 2 h, to 5 °C within 6 h in all (FDA Food Code 3-501.14)
     ice = next(length for title, length in told.items() if "ice water" in title)
     assert ice <= 6 * 60
+
+
+def test_marinated_overnight_and_thickened(page: Page) -> None:
+    """What is chosen in the Schedule is a lane there, and a step in Cook, as long as there."""
+    page.goto(f"/plan?{DINNERS['flanken for four']}")
+    page.get_by_text(screen("plan-add-to-schedule")).first.click()
+    page.get_by_label(screen("schedule-marinade")).last.select_option("mild")
+    page.get_by_label(screen("schedule-juice")).last.select_option("thick")
+    page.get_by_role("checkbox", name=screen("schedule-rub-on-overnight")).last.click()
+    expect(page.get_by_role("list", name=screen("schedule-tasks"))).to_contain_text("cornstarch")
+    day = steps_of_schedule(page)
+    page.get_by_role("button", name=re.compile("^cook .* now$")).last.click()
+    page.wait_for_url("**/cook?cook=*")
+    cook = page.request.get(f"/api/cooks/{page.url.split('=')[1]}").json()
+    told = {plain(step["title"]): round(step["likely_s"] / 60) for step in cook["steps"]}
+    cold = [title for title in told if "in the refrigerator" in title]
+    assert [title.split(",")[0].split()[0] for title in cold] == ["Leave", "Marinate"]
+    starch = next(title for title in told if "cornstarch" in title)
+    for title in (*cold, starch):
+        assert abs(day[title] - told[title]) <= 3, title
+    step = page.get_by_test_id("step")
+    expect(step).to_contain_text("Trim")
+    done(page, cold[0])
+    done(page, cold[1])
+
+
+BATCHES = {
+    "cut=shoulder_boneless&pieces=3&weight=6+kg&thickness=9+cm&batches=3&texture=falls": 3,
+    # a whole brisket parted into flat and point
+    "cut=brisket_whole&pieces=1&weight=5.5+kg&thickness=8+cm&cut-as=parted&pot=bass": 3,
+}
+
+
+@pytest.mark.parametrize("dinner", BATCHES)
+def test_batches_are_the_same_steps_again(page: Page, dinner: str) -> None:
+    """Batches one after the other in Plan, Schedule and Cook, each with all its steps."""
+    plan = steps_of_plan(page, dinner, first="Separate" if "parted" in dinner else "Trim, measure")
+    page.get_by_text(screen("plan-add-to-schedule")).first.click()
+    steps_of_schedule(page)
+    tasks = page.get_by_role("list", name=screen("schedule-tasks"))
+    day = []
+    for row in tasks.get_by_role("listitem").locator("li").all():
+        text = re.sub(r"^\d{1,2}:\d\d [AP]M ", "", plain(row.inner_text()))
+        told = re.search(r"^(.*) ([\d.]+ (?:min|h))(?:;.*)?$", text)
+        assert told is not None, text
+        if not told[1].startswith(NOT_IN_SCHEDULE):
+            day.append((told[1], minutes_of(told[2])))
+    wanted = [item for item in plan if not item[0].startswith(NOT_IN_SCHEDULE)]
+    assert sorted(title for title, _ in day) == sorted(title for title, _ in wanted)
+    assert [title for title, _ in day].count("It cooks under pressure; nothing to do") == BATCHES[
+        dinner
+    ]
+    for one, other in zip(sorted(day), sorted(wanted), strict=True):
+        assert one[1] == pytest.approx(other[1], abs=max(1, 0.06 * other[1])), one
+    page.get_by_role("button", name=re.compile("^cook .* now$")).last.click()
+    page.wait_for_url("**/cook?cook=*")
+    cook = page.request.get(f"/api/cooks/{page.url.split('=')[1]}").json()
+    titles = [plain(step["title"]) for step in cook["steps"]]
+    last = "How was it?"
+    assert [title for title in titles if title != last] == [t for t, _ in plan if t != last]
+
+
+STOVE = {
+    "name": "The vestry pot", "volume": "6 l", "diameter": "22 cm", "height": "16.5 cm",
+    "power_w": 1500, "least_liquid": "250 ml", "high": "15 psi", "stovetop": True,
+}  # fmt: skip
+
+
+def test_on_the_stove(page: Page) -> None:
+    """Ribs at 15 psi on a flame: nobody is told to press a button, in no view."""
+    page.goto("/plan")
+    made = page.request.post("/api/pots/own", data=STOVE)
+    assert made.ok, made.text()
+    pot_id = made.json()["id"]
+    try:
+        _cook_on_the_stove(page, pot_id)
+    finally:  # other tests count the cookers of this kitchen
+        page.request.delete(f"/api/pots/{pot_id}")
+
+
+def _cook_on_the_stove(page: Page, pot_id: str) -> None:
+    address = f"{DINNERS['flanken for four']}&release=natural&pot={pot_id}"
+    plan = steps_of_plan(page, address.replace("&release=quick", ""))
+    titles = [title for title, _ in plan]
+    assert any(title.startswith("Put it over high heat") for title in titles)
+    assert "Turn the heat down until the weight just jiggles, and keep it there" in titles
+    assert "Take it off the heat and let the pressure fall: natural release" in titles
+    assert not [title for title in titles if title.startswith(("Set ", "Switch off"))]
+    page.get_by_text(screen("plan-add-to-schedule")).first.click()
+    tasks = page.get_by_role("list", name=screen("schedule-tasks"))
+    expect(tasks).to_contain_text("Turn the heat down until the weight just jiggles")
+    expect(tasks).not_to_contain_text("It cooks under pressure")
+    page.get_by_role("button", name=re.compile("^cook .* now$")).last.click()
+    page.wait_for_url("**/cook?cook=*")
+    cook = page.request.get(f"/api/cooks/{page.url.split('=')[1]}").json()
+    told = {plain(step["title"]): step["likely_s"] / 60 for step in cook["steps"]}
+    for title, length in plan:
+        assert told[title] == pytest.approx(length, abs=max(1, 0.06 * length)), title

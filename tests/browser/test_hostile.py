@@ -7,6 +7,7 @@ from typing import Any
 import pytest
 from playwright.sync_api import Page, expect
 
+from tests.browser.words import screen
 from tests.live import serving
 
 BAD = "<img src=x onerror=window.pwned=1><script>window.pwned=1</script>"
@@ -95,11 +96,13 @@ def test_script_in_every_text_field_is_text(kitchen: Kitchen, complaints: list[s
         for text in texts:
             expect(page.locator("main, body").first).to_contain_text(text)
         if path == "/schedule":
-            page.get_by_label("open a saved schedule").select_option(label=f"Day {BAD}")
+            page.get_by_label(screen("schedule-open-a-saved-schedule")).select_option(
+                label=f"Day {BAD}"
+            )
             expect(page.get_by_text("Dish <img").first).to_be_visible()
             expect(page.get_by_text("ribs <img").first).to_be_attached()
         if path == "/kitchen":
-            expect(page.get_by_label("Name", exact=True)).to_have_value(f"Home {BAD}")
+            expect(page.get_by_label(screen("plan-name"), exact=True)).to_have_value(f"Home {BAD}")
         assert page.evaluate("window.pwned === undefined"), path
         assert page.locator("img[src=x]").count() == 0, path
     # nor did the page's policy have to refuse anything

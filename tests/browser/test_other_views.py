@@ -8,6 +8,7 @@ from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page, expect
 
 from tests.browser.conftest import BRISKET, PHONE
+from tests.browser.words import screen
 
 VIEWS = {
     "bench": BRISKET,
@@ -36,15 +37,15 @@ def test_axe(page: Page, view: str, scheme: Literal["light", "dark"]) -> None:
 
 def test_axe_on_a_dialog_and_on_trouble(page: Page) -> None:
     page.goto(BRISKET)
-    page.get_by_role("tab", name="What if").click()
+    page.get_by_role("tab", name=screen("plan-what-if")).click()
     expect(page.get_by_role("table")).to_be_visible()
     axe_clean(page)
-    page.get_by_role("button", name="Save plan").click()
+    page.get_by_role("button", name=screen("plan-save-plan")).click()
     expect(page.get_by_role("dialog")).to_be_visible()
     axe_clean(page)
     page.keyboard.press("Escape")
     expect(page.get_by_role("dialog")).to_have_count(0)
-    page.get_by_label("liquid", exact=True).fill("9 l")
+    page.get_by_label(screen("saved-liquid"), exact=True).fill("9 l")
     expect(page.get_by_role("alert")).to_be_visible()
     axe_clean(page)
 
@@ -58,23 +59,23 @@ def test_axe_on_the_phone(page: Page) -> None:
 
 def test_theme_is_kept(page: Page) -> None:
     page.goto("/plan/saved")
-    page.get_by_role("button", name="dark colors").click()
+    page.get_by_role("button", name=screen("app-dark-colors")).click()
     page.reload()
     expect(page.locator("html")).to_have_attribute("data-theme", "dark")
-    page.get_by_role("button", name="light colors").click()
+    page.get_by_role("button", name=screen("app-light-colors")).click()
     expect(page.locator("html")).to_have_attribute("data-theme", "light")
 
 
 def test_delete_can_be_undone_and_names_changed(page: Page) -> None:
     page.goto("/plan/saved")
-    rows = page.get_by_role("list", name="saved plans").get_by_role("listitem")
+    rows = page.get_by_role("list", name=screen("saved-saved-plans-2")).get_by_role("listitem")
     expect(rows.filter(has_text="Snowed-in shoulder")).to_have_count(1)
     page.get_by_role("button", name="delete Snowed-in shoulder, the whole choir").click()
     expect(rows.filter(has_text="Snowed-in shoulder")).to_have_count(0)
-    page.get_by_role("button", name="Undo").click()
+    page.get_by_role("button", name=screen("log-undo")).click()
     expect(rows.filter(has_text="Snowed-in shoulder")).to_have_count(1)
     page.get_by_role("button", name="rename Ribs off the bone for the basses").click()
-    page.get_by_label("new name").fill("Ribs for everybody")
+    page.get_by_label(screen("saved-new-name")).fill("Ribs for everybody")
     page.keyboard.press("Enter")
     expect(rows.filter(has_text="Ribs for everybody")).to_have_count(1)
 
@@ -83,28 +84,28 @@ def test_household_moves_every_plan_and_stored_ones_keep_their_numbers(page: Pag
     page.goto("/plan/saved")
     page.get_by_role("button", name="Alto section supper", exact=True).click()
     stored = page.get_by_test_id("stored")
-    expect(stored).to_contain_text("saved as")
+    expect(stored).to_contain_text("Saved with a cook time of")
     # as it was stored, whatever other cooks have taught since
-    kept = re.search(r"saved as (\d+)", stored.inner_text())
+    kept = re.search(r"cook time of (\d+)", stored.inner_text())
     assert kept is not None
     before = kept[1]
-    page.get_by_role("link", name="My kitchen").click()
-    page.get_by_label("Altitude").fill("high up")
-    page.get_by_role("button", name="Save").click()
+    page.get_by_role("link", name=screen("kitchen-my-kitchen")).click()
+    page.get_by_label(screen("kitchen-altitude")).fill("high up")
+    page.get_by_role("button", name=screen("kitchen-save")).click()
     expect(page.get_by_role("alert")).to_contain_text("is not a measure")
-    page.get_by_label("Altitude").fill("2300 m")
-    page.get_by_role("button", name="Save").click()
-    page.get_by_role("link", name="Plan", exact=True).click()
+    page.get_by_label(screen("kitchen-altitude")).fill("2300 m")
+    page.get_by_role("button", name=screen("kitchen-save")).click()
+    page.get_by_role("link", name=screen("plan-plan"), exact=True).click()
     expect(stored).to_contain_text("Recalculated, it differs")
-    expect(stored).to_contain_text(f"saved as {before}")
+    expect(stored).to_contain_text(f"cook time of {before}")
     expect(stored).to_contain_text(re.compile(r"Cook time: \d+\smin → \d+\smin"))
-    page.get_by_role("button", name="Save the new numbers").click()
+    page.get_by_role("button", name=screen("plan-save-the-new-numbers")).click()
     expect(stored).not_to_contain_text("differs")
-    expect(stored).not_to_contain_text(f"saved as {before}")
-    page.get_by_role("link", name="My kitchen").click()
-    page.get_by_label("Altitude").fill("1150 m")
-    page.get_by_role("button", name="Save").click()
-    expect(page.get_by_label("Altitude")).to_have_value("1150 m")
+    expect(stored).not_to_contain_text(f"cook time of {before}")
+    page.get_by_role("link", name=screen("kitchen-my-kitchen")).click()
+    page.get_by_label(screen("kitchen-altitude")).fill("1150 m")
+    page.get_by_role("button", name=screen("kitchen-save")).click()
+    expect(page.get_by_label(screen("kitchen-altitude"))).to_have_value("1150 m")
 
 
 def test_pots_are_taken_in_and_put_away(page: Page) -> None:
@@ -115,28 +116,28 @@ def test_pots_are_taken_in_and_put_away(page: Page) -> None:
     expect(pots).to_have_count(3)
     page.get_by_role("button", name="remove 3-quart cooker (3 L)").click()
     expect(pots).to_have_count(2)
-    page.get_by_role("button", name="Undo").click()
+    page.get_by_role("button", name=screen("log-undo")).click()
     expect(pots).to_have_count(3)
 
 
 def test_an_address_of_nothing(page: Page) -> None:
     page.goto("/nowhere")
-    page.get_by_role("link", name="Go to Plan").click()
-    expect(page.get_by_role("list", name="examples")).to_be_visible()
+    page.get_by_role("link", name=screen("app-go-to-plan")).click()
+    expect(page.get_by_role("list", name=screen("plan-examples"))).to_be_visible()
 
 
 def test_what_did_not_get_through_is_said_at_the_foot(page: Page) -> None:
     crashes: list[str] = []
     page.on("pageerror", lambda error: crashes.append(str(error)))
     page.goto("/plan/saved")
-    rows = page.get_by_role("list", name="saved plans")
+    rows = page.get_by_role("list", name=screen("saved-saved-plans-2"))
     expect(rows).to_be_visible()
     page.route("**/api/plans/*", lambda route: route.abort())
     rows.get_by_role("button", name="Alto section supper", exact=True).click()
-    slip = page.get_by_role("status").filter(has_text="The app does not answer")
+    slip = page.get_by_role("status").filter(has_text=screen("app-the-app-does-not-answer-2"))
     expect(slip).to_be_visible()
     axe_clean(page)
-    slip.get_by_role("button", name="OK").click()
+    slip.get_by_role("button", name=screen("ui-ok")).click()
     expect(slip).to_have_count(0)
     rows.get_by_role("button", name="delete Alto section supper").click()
     expect(slip).to_be_visible()

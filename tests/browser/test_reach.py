@@ -8,6 +8,7 @@ from playwright.sync_api import Page, expect
 
 from tests.browser.conftest import BRISKET
 from tests.browser.test_sound import VIEWS
+from tests.browser.words import screen
 from tests.conftest import BRISKET as PLAN
 
 SPACED = """() => {
@@ -79,8 +80,8 @@ def test_what_vanishes_hands_the_focus_to_its_undo(page: Page, address: str) -> 
     made = httpx2.post(f"{address}/api/plans", json={"name": "Soon gone", "inputs": PLAN}).json()
     page.goto("/plan/saved")
     row = page.get_by_role("listitem").filter(has_text="Soon gone")
-    row.get_by_role("button", name="Delete").press("Enter")
-    undo = page.get_by_role("button", name="Undo")
+    row.get_by_role("button", name=screen("log-delete")).press("Enter")
+    undo = page.get_by_role("button", name=screen("shared-undo"))
     expect(undo).to_be_focused()
     undo.press("Enter")
     expect(row).to_be_visible()
@@ -98,7 +99,7 @@ def test_an_answer_to_an_older_question_is_pale_and_busy(page: Page, address: st
     expect(page.locator("#main [aria-busy=false]")).to_be_visible()
     expect(busy).to_have_count(0)
     page.route("**/api/recipes/convert", lambda _: None)
-    page.get_by_label("in the cooker").select_option(index=1)
+    page.get_by_label(screen("convert-in-the-cooker")).select_option(index=1)
     expect(busy).to_have_count(1)
     expect(busy).to_have_class(re.compile("stale"))
     page.unroute("**/api/recipes/convert")

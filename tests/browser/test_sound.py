@@ -8,6 +8,7 @@ import pytest
 from playwright.sync_api import Browser, BrowserContext, Page, expect
 
 from tests.browser.conftest import BRISKET, DESK, PHONE
+from tests.browser.words import screen
 from tests.conftest import BRISKET as PLAN
 from tests.live import free_port, serving
 
@@ -30,10 +31,10 @@ def test_every_view_stands_without_storage(page: Page, complaints: list[str], st
     for path in VIEWS:
         page.goto(path)
         expect(page.locator("#main")).to_contain_text(re.compile(r"\w{4}"))
-        expect(page.get_by_text("This page could not be shown")).to_have_count(0)
+        expect(page.get_by_text(screen("app-this-page-could-not-be-shown"))).to_have_count(0)
     page.goto(BRISKET)
     expect(page.get_by_test_id("hold")).to_be_visible()
-    field = page.get_by_label("thickness", exact=True)
+    field = page.get_by_label(screen("plan-thickness"), exact=True)
     field.fill("2 in")
     field.press_sequentially("ches")
     expect(field).to_have_value("2 inches")
@@ -58,12 +59,14 @@ def test_a_due_timer_stands_on_every_view_until_it_is_heard(page: Page, address:
         bar = page.get_by_role("alert").filter(has_text="Time is up: oven hot")
         expect(bar).to_contain_text("Ringing supper")
         expect(page).to_have_title(f"oven hot! · {name} · Pneumachron")
-    page.get_by_role("button", name="Ring out loud on this device").click()
+    page.get_by_role("button", name=screen("app-ring-out-loud-on-this-device")).click()
     page.reload()
     expect(page.get_by_role("alert").filter(has_text="Time is up")).to_be_visible()
     # it was switched on once, and the device keeps that
-    expect(page.get_by_role("button", name="Ring out loud on this device")).to_have_count(0)
-    page.get_by_role("button", name="Got it").click()
+    expect(
+        page.get_by_role("button", name=screen("app-ring-out-loud-on-this-device"))
+    ).to_have_count(0)
+    page.get_by_role("button", name=screen("cook-got-it")).click()
     expect(page.get_by_text("Time is up")).to_have_count(0)
     expect(page).to_have_title("Guide · Pneumachron")
     events = httpx2.get(f"{address}/api/cooks/{cook}/events").json()["events"]
@@ -111,21 +114,21 @@ def test_two_tabs_do_not_write_over_each_other(context: BrowserContext, address:
         tab.goto("/plan/saved")
         tab.get_by_role("button", name="Two tabs", exact=True).click()
         expect(tab.get_by_test_id("stored")).to_contain_text("Two tabs")
-    one.get_by_label("thickness", exact=True).fill("2 in")
+    one.get_by_label(screen("plan-thickness"), exact=True).fill("2 in")
     expect(one.locator("[aria-busy=true]")).to_have_count(0)
-    one.get_by_role("button", name="Save changes").click()
-    one.get_by_role("button", name="Save", exact=True).click()
+    one.get_by_role("button", name=screen("plan-save-changes")).click()
+    one.get_by_role("button", name=screen("plan-save"), exact=True).click()
     expect(one.get_by_role("dialog")).to_have_count(0)
     # the other tab sees it without being asked
-    expect(two.get_by_test_id("stored")).to_contain_text("changed, not saved yet")
-    two.get_by_label("thickness", exact=True).fill("1 1/2 in")
+    expect(two.get_by_test_id("stored")).to_contain_text("has changed, and is not saved yet")
+    two.get_by_label(screen("plan-thickness"), exact=True).fill("1 1/2 in")
     expect(two.locator("[aria-busy=true]")).to_have_count(0)
     # over the network somebody changes it once more, unseen
     httpx2.put(f"{address}/api/plans/{made['id']}", json={"name": "Two tabs", "inputs": PLAN})
-    two.get_by_role("button", name="Save changes").click()
-    two.get_by_role("button", name="Save", exact=True).click()
+    two.get_by_role("button", name=screen("plan-save-changes")).click()
+    two.get_by_role("button", name=screen("plan-save"), exact=True).click()
     expect(two.get_by_role("dialog")).to_contain_text("was changed in another window")
-    two.get_by_role("button", name="Keep my version").click()
+    two.get_by_role("button", name=screen("ui-keep-my-version")).click()
     expect(two.get_by_role("dialog")).to_have_count(0)
     kept = httpx2.get(f"{address}/api/plans/{made['id']}").json()
     assert kept["inputs"]["pieces"][0]["thickness"] == "1 1/2 in"
@@ -140,7 +143,9 @@ def test_a_phone_counts_on_when_the_app_is_gone_and_sends_what_waits(
         cook, _ = begin(address, 600.0)
         page.goto(f"{address}/cook?cook={cook}")
         expect(page.get_by_role("timer")).to_be_visible()
-    expect(page.get_by_role("alert").filter(has_text="The app does not answer")).to_be_visible()
+    expect(
+        page.get_by_role("alert").filter(has_text=screen("app-the-app-does-not-answer-2"))
+    ).to_be_visible()
     expect(page.get_by_text("This device keeps counting on its own")).to_be_visible()
     before = page.get_by_role("timer").inner_text()
     expect(page.get_by_role("timer")).not_to_have_text(before)
@@ -148,7 +153,7 @@ def test_a_phone_counts_on_when_the_app_is_gone_and_sends_what_waits(
     expect(page.get_by_text("One press waits to be sent")).to_be_visible()
     with serving(tmp_path, demo=True, port=port) as address:
         expect(page.get_by_test_id("step")).not_to_contain_text("Trim, measure")
-        expect(page.get_by_text("The app does not answer")).to_have_count(0)
+        expect(page.get_by_text(screen("app-the-app-does-not-answer-2"))).to_have_count(0)
         events = httpx2.get(f"{address}/api/cooks/{cook}/events").json()["events"]
         assert "done" in {event["kind"] for event in events}
     page.close()

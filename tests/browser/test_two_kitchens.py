@@ -7,14 +7,15 @@ for safety, which stand in both systems. The size of a cooker is its name: "6-qu
 import json
 import re
 from collections.abc import Callable, Iterator
-from typing import Literal
+from typing import Literal, TypeAlias
 from urllib.request import Request, urlopen
 
 import pytest
 from playwright.sync_api import Page, expect
 
-from pneumachron.text.reader import LOCALES
+from pneumachron.text.reader import LOCALES, Locale
 from tests.browser.conftest import BRISKET
+from tests.browser.words import screen
 from tests.live import serving
 
 NUMBER = r"(?:\d|[½¼¾⅓⅔⅛⅜⅝⅞])[\s\u00a0-]?"
@@ -54,53 +55,55 @@ SEEN = """() => {
 }"""
 
 
-def tab(name: str) -> Callable[[Page], None]:
-    def press(page: Page) -> None:
-        page.get_by_role("tab", name=name).click()
+Act: TypeAlias = Callable[[Page, Locale], None]
+
+
+def tab(message: str) -> Act:
+    def press(page: Page, locale: Locale) -> None:
+        page.get_by_role("tab", name=screen(message, locale)).click()
 
     return press
 
 
-def lessons(page: Page) -> None:
-    page.get_by_role("tab", name=re.compile("learn", re.I)).first.click()
-
-
-def a_schedule(page: Page) -> None:
-    page.get_by_label("open a saved schedule").select_option(index=1)
+def a_schedule(page: Page, locale: Locale) -> None:
+    saved = page.get_by_label(screen("schedule-open-a-saved-schedule", locale))
+    saved.select_option(index=1)
     expect(page.get_by_test_id("start")).to_be_visible()
 
 
-def a_conversion(page: Page) -> None:
+def a_conversion(page: Page, locale: Locale) -> None:
     page.get_by_role("button", name="Rehearsal-night").or_(
         page.get_by_role("link", name="Rehearsal-night")
     ).first.click()
-    expect(page.get_by_text("Loading the recipe")).to_have_count(0)
+    expect(page.get_by_text(screen("convert-loading-the-recipe", locale))).to_have_count(0)
 
 
-def an_entry(page: Page) -> None:
+def an_entry(page: Page, _locale: Locale) -> None:
     page.get_by_role("link", name="Ribs two ways").first.click()
     expect(page.get_by_role("heading", level=1)).to_be_visible()
 
 
-def a_cook(page: Page) -> None:
-    page.get_by_role("button", name="Start cooking").first.click()
+def a_cook(page: Page, locale: Locale) -> None:
+    page.get_by_role("button", name=screen("shared-start-cooking", locale)).first.click()
     page.wait_for_url("**/cook**")
 
 
-def too_thick(page: Page) -> None:
-    us = "lb" in str(page.get_by_label("weight", exact=True).get_attribute("placeholder"))
-    page.get_by_label("thickness", exact=True).fill("9 in" if us else "23 cm")
+def too_thick(page: Page, locale: Locale) -> None:
+    weight = page.get_by_label(screen("plan-weight", locale), exact=True)
+    us = "lb" in str(weight.get_attribute("placeholder")).replace("\u030a", "")
+    thickness = page.get_by_label(screen("plan-thickness", locale), exact=True)
+    thickness.fill("9 in" if us else "23 cm")
     page.get_by_role("alert").wait_for()
 
 
-STATES: dict[str, tuple[str, Callable[[Page], None] | None]] = {
+STATES: dict[str, tuple[str, Act | None]] = {
     "start": ("/plan", None),
     "plan": (BRISKET, None),
     **{
-        f"plan: {name}": (BRISKET, tab(name))
+        f"plan: {name}": (BRISKET, tab(f"plan-{name}"))
         for name in (
-            "Steps", "What if", "Ready by", "Prep and serving", "Sauce and sides",
-            "Check a recipe’s time", "Not done?",
+            "steps", "what-if", "ready-by", "prep-and-serving", "sauce-and-sides",
+            "check-a-recipes-time", "not-done",
         )
     },
     "plan: what does not fit": (BRISKET, too_thick),
@@ -150,12 +153,13 @@ def kitchen(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
 def test_no_unit_of_the_other_kitchen(
     page: Page, kitchen: str, state: str, units: Literal["us", "metric"]
 ) -> None:
-    household(kitchen, units=units, locale=LOCALES[units == "metric"])
+    locale = LOCALES[units == "metric"]
+    household(kitchen, units=units, locale=locale)
     address, act = STATES[state]
     page.goto(kitchen + address)
     page.wait_for_load_state("networkidle")
     if act is not None:
-        act(page)
+        act(page, locale)
         page.wait_for_load_state("networkidle")
     expect(page.get_by_text("Loading", exact=False)).to_have_count(0)
     foreign = METRIC if units == "us" else US

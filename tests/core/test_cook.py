@@ -8,6 +8,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from pneumachron.core.cook.cook_plan import cook_plan
+from pneumachron.core.cook.danger_zone import out_since_s, was_out_too_long
 from pneumachron.core.cook.forecast import alarms, forecast, heat_ratio
 from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, after, check, fold
 from pneumachron.core.plan import make_plan
@@ -166,7 +167,7 @@ BROUGHT = Brought(
         Extra("Cut the slaw", 15, "beside"),
         Extra("Beans", 8, "own_run"),
     ),
-    sauce=False,
+    sauce="none",
 )
 
 
@@ -178,6 +179,52 @@ def test_what_recipe_and_day_bring_along_has_its_place() -> None:
         "season", "extra0", "sear", "deglaze", "pour", "load", "lid", "set", "extra1", "come_up",
         "hold", "release", "open", "judge", "rest", "side2", "carve", "keep", "write_down",
     ]  # fmt: skip
+
+
+def test_what_is_done_with_the_raw_meat_and_the_juice() -> None:
+    brought = Brought(from_freezer=True, rubbed=True, marinade="mild", sauce="thick")
+    steps = {step.kind: step for step in fold(BARE, [], brought).steps}
+    assert list(steps)[:4] == ["thaw", "season", "rub", "marinate"]
+    assert list(steps).index("thicken") == list(steps).index("sauce") + 1
+    # common practice: a roast is thawed overnight at least, a rub stays on for the night
+    assert steps["thaw"].range_s[0] >= 12 * 3600
+    assert steps["rub"].range_s == pytest.approx((8 * 3600, 24 * 3600))
+    # common practice: 25 g of starch thicken a litre to a medium sauce
+    left_m3 = BARE.numbers.left_m3
+    assert steps["thicken"].params["starch_kg"] == pytest.approx(25.0 * left_m3)
+    half, glaze = (
+        next(step.likely_s for step in fold(BARE, [], told).steps if step.kind == "sauce")
+        for told in (Brought(sauce="half"), Brought(sauce="glaze"))
+    )
+    # arithmetic: to a quarter three quarters boil away, to half two
+    assert glaze == pytest.approx(1.5 * half)
+
+
+def test_a_marinade_in_the_refrigerator_is_no_time_out_of_it() -> None:
+    """USDA FSIS, from memory: two hours out of the refrigerator, all in all."""
+    brought = Brought(marinade="mild")
+    begun = [*up_to("season"), *done(600, "season")]
+    assert out_since_s(fold(BARE, begun[:-1], brought)) is not None
+    assert out_since_s(fold(BARE, begun, brought)) is None
+    out = [*begun, *done(30_000, "marinate")]
+    # the ten minutes on the board before it count on
+    board_s = 600 - (fold(BARE, begun, brought).began_s or 0.0)
+    assert out_since_s(fold(BARE, out, brought)) == ("raw", 30_000 - board_s)
+    assert was_out_too_long(fold(BARE, out, brought)) is None
+
+
+def test_hours_on_the_board_before_the_marinade_are_not_forgotten() -> None:
+    """USDA FSIS, from memory: two hours out of the refrigerator, all in all."""
+    brought = Brought(marinade="mild")
+    began = [event(0, "began")]
+    slow = [*began, *done(4000, "season"), *done(40_000, "marinate")]
+    sheet = fold(BARE, slow, brought)
+    for number, step in enumerate(sheet.steps):
+        if step.step_id not in sheet.done_s:
+            slow += done(40_000 + 600 * number, step.step_id)
+        if step.kind == "come_up":
+            break
+    assert was_out_too_long(fold(BARE, slow, brought)) == "raw"
 
 
 def test_work_beside_the_pot_holds_nothing_up() -> None:

@@ -5,7 +5,7 @@ from dataclasses import replace
 
 import pytest
 
-from pneumachron.core.cook.cook_plan import cook_plan, from_document, to_document
+from pneumachron.core.cook.cook_plan import LATER, CookPlan, cook_plan, from_document, to_document
 from pneumachron.core.cook.danger_zone import was_out_too_long
 from pneumachron.core.cook.forecast import alarms
 from pneumachron.core.cook.sheet import Event, Sheet, SheetError, after, check, fold
@@ -13,7 +13,7 @@ from pneumachron.core.cuts import RELEASE_METHODS, cuts
 from pneumachron.core.day.blocks import dish_blocks
 from pneumachron.core.day.dish import Dish
 from pneumachron.core.day.schedule import schedule
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import ShapeError, WishError
 from pneumachron.core.finish import FINISHES, FinishKind
 from pneumachron.core.plan import Plan, make_plan
 from pneumachron.core.procedure.choices import Ahead
@@ -120,23 +120,74 @@ def test_made_ahead_is_cold_before_the_night_and_keeps_its_finish(
     if ahead == "frozen":
         assert found["a:thaw_cooked"].start_s <= -21 * 3600 + 1
     kinds = [part.work or part.kind for item in found.values() for part in item.block.segments]
-    assert (f"finish_{finish}" in kinds) is (finish != "none")
+    # a glaze in the cooker is made while the meat simmers there, before it is chilled
+    assert (f"finish_{finish}" in kinds) is (finish not in {"none", "glaze"})
     assert "reheat" in kinds
     cook = cook_plan(make_plan(asked), dish.finish)
     told = {step.work or step.kind for step in cook_steps(cook, Brought(ahead=dish.ahead))}
     assert told - {"write_down"} == set(kinds) - {"slack"}
 
 
-def test_every_batch_is_cooked() -> None:
+def two_batches() -> CookPlan:
+    """Four racks, two at a time."""
     four = wish(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None)
-    first, *more = load("back_ribs", 4.0, 0.026, 4).pieces
-    batched = replace(four, load=replace(four.load, pieces=(first, more[0])),
-                      later=(replace(four.load, pieces=tuple(more[1:])),))  # fmt: skip
-    cook = cook_plan(make_plan(batched))
-    steps = [step for step in cook_steps(cook) if step.kind == "batch"]
-    assert [step.params["batch"] for step in steps] == [2]
-    assert steps[0].params["mass_kg"] == pytest.approx(2.0)
+    pieces = four.load.pieces
+    batched = replace(four, load=replace(four.load, pieces=pieces[:2]),
+                      later=(replace(four.load, pieces=pieces[2:]),))  # fmt: skip
+    return cook_plan(make_plan(batched))
+
+
+def test_every_batch_is_cooked() -> None:
+    cook = two_batches()
+    steps = cook_steps(cook)
+    (swap,) = [step for step in steps if step.kind == "batch"]
+    assert swap.params["batch"] == 2
+    assert swap.params["mass_kg"] == pytest.approx(2.0)
+    # all that was done for the first batch is done for the second, each under an id of its own
+    first_run = [step.kind for step in steps if step.batch == 1]
+    again = [step.kind for step in steps if step.batch == 2]
+    start = first_run.index(again[0])
+    assert first_run[start : start + len(again)] == again
+    assert {"load", "lid", "set", "come_up", "hold", "open", "judge"} <= set(again)
+    assert len({step.step_id for step in steps}) == len(steps)
+    # from lid on to meat out it takes as long as the plan says; the pot is hot already
+    _, done_s, _ = cook.numbers.later[0]
+    shut = {"come_up", "hold", "wait", "release", "keep_warm"}
+    run_s = sum(step.likely_s for step in steps if step.batch == 2 and step.kind in shut)
+    assert run_s == pytest.approx(done_s, abs=90)
     assert from_document(to_document(cook.numbers)) == cook.numbers
+
+
+def test_a_batch_that_was_one_step_once_is_done_as_a_whole() -> None:
+    """Cooks of earlier versions told a later batch as one step."""
+    cook = two_batches()
+    told = [Event(0.0, "began"), Event(9000.0, "done", {"step_id": "batch2"})]
+    sheet = fold(cook, told)
+    of_two = {step.step_id for step in sheet.steps if step.batch == 2}
+    assert of_two <= set(sheet.done_s)
+    assert not of_two & set(
+        fold(cook, [*told, Event(9001.0, "undone", {"step_id": "batch2"})]).done_s
+    )
+
+
+def test_the_second_batch_has_a_clock_of_its_own() -> None:
+    cook = two_batches()
+    sheet = fold(cook, [Event(0.0, "began")])
+    clock = 0.0
+    while sheet.at_pot is not None and sheet.at_pot.step_id != "hold@2":
+        clock += 60.0
+        step = sheet.at_pot
+        for tick in step.ticks:
+            sheet = after(
+                cook, sheet, Event(clock, "ticked", {"step_id": step.step_id, "tick": tick})
+            )
+        sheet = after(cook, sheet, Event(clock, "done", {"step_id": step.step_id}))
+    (timer,) = [item for item in sheet.timers if item.step_id == "hold@2"]
+    assert timer.due_s == pytest.approx(clock + cook.numbers.later[0][0])
+    # what the cook time teaches is that of the first batch
+    first_s = sheet.marks[0].pressure_s
+    assert first_s == sheet.done_s["come_up"]
+    assert sheet.opened_s == sheet.done_s["open"]
 
 
 def test_a_wait_is_not_cut_short_without_a_word() -> None:
@@ -212,3 +263,17 @@ def test_what_keeps_people_safe_is_never_left_out(plans: list[Plan]) -> None:
     seen = {(step.kind, step.skippable) for plan in plans for step in cook_steps(cook_plan(plan))}
     assert not {kind for kind, may in seen if may} & never
     assert {"sear", "rest", "finish"} <= {kind for kind, may in seen if may}
+
+
+@pytest.mark.parametrize(
+    "broken",
+    [{"later_up_s": []}, {"later_lying": [], "later_phases": []}, {"later_up_s": [60.0, 60.0]},
+     {"later_liquid_m3": [1e-4] * 500}],
+)  # fmt: skip
+def test_batches_that_are_not_whole_are_refused(broken: dict[str, list[float]]) -> None:
+    kept = to_document(two_batches().numbers)
+    with pytest.raises(ShapeError):
+        from_document(kept | broken)
+    # earlier versions kept nothing of this kind
+    old = {key: value for key, value in kept.items() if key not in LATER}
+    assert from_document(old).later == two_batches().numbers.later

@@ -20,7 +20,8 @@ from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.api.sane import InsaneError, sane_json
-from pneumachron.core.day.schedule import Block, Segment, Wait, schedule
+from pneumachron.core.day.model import Block, Segment, Wait
+from pneumachron.core.day.schedule import schedule
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.reading.jsonld import loads, markup_free, recipes_in

@@ -18,7 +18,7 @@ from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.method import read_method
 from pneumachron.recipes.understanding.plates import read_plates
-from pneumachron.recipes.understanding.texture import read_texture
+from pneumachron.recipes.understanding.texture import texture_of
 
 CORPUS = Path(__file__).parent / "corpus"
 WANTED = {"amount": 0.9, "unit": 0.9, "cut": 0.9, "source method": 0.9, "time": 0.9}
@@ -96,7 +96,7 @@ def recipe_scores() -> dict[str, Score]:
         recipe = read_recipe(contents[name], name=name).recipe
         meat = read_meat(read_ingredients(recipe.ingredients), recipe.title, recipe.steps)
         cooking = read_method(recipe)
-        texture = read_texture((recipe.title, recipe.description, *recipe.steps))
+        texture = texture_of(recipe)
         thick = label.get("thickness_cm")
         pairs: dict[str, tuple[object, object, bool]] = {
             "title": _pair(recipe.title.lower(), label["title"].lower()),

@@ -15,7 +15,7 @@ from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.understand import Answers, Understood, understand
-from tests.text.words import words
+from tests.text.words import sentence, words
 
 KITCHEN = Kitchen(ready_pot("tenor"), 0.0, 4.0, metric=True)
 POUND_KG = 0.45359237
@@ -145,7 +145,7 @@ def test_weights_are_those_of_all_pieces(line: str, pounds: float) -> None:
 def test_a_weight_of_one_or_of_all_is_asked_with_its_own_words() -> None:
     found, _ = kilos("2 racks back ribs, about 3 lb")
     (asked,) = [item for item in found.questions if item.asked == "mass"]
-    assert "2 racks back ribs, about 3 lb" in asked.text
+    assert "2 racks back ribs, about 3 lb" in sentence(asked.said)
 
 
 FRACTIONS = ("", " 1/2", "-1/2", " 1/4", " 3/4", "½", "-½", " ½", "¼")
@@ -203,7 +203,9 @@ def test_a_cure_stays_in_its_order_and_is_no_seasoning() -> None:
     assert "not rinse" not in words(season)
     pot = next(step for step in done.steps if step.kind == "pot")
     assert "curing" not in words(pot)
-    assert any("nitrite" in mark.reason for mark in done.marks if mark.rule == "cure_in_order")
+    assert any(
+        "nitrite" in sentence(mark.reason) for mark in done.marks if mark.rule == "cure_in_order"
+    )
 
 
 def test_more_meat_does_not_make_more_curing_salt() -> None:

@@ -6,6 +6,9 @@ from collections.abc import Callable
 
 import pytest
 
+from pneumachron.core.pots import ready_pot
+from pneumachron.recipes.converting.convert import convert
+from pneumachron.recipes.converting.kitchen import Kitchen
 from pneumachron.recipes.model import Part, Recipe
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
@@ -15,6 +18,7 @@ from pneumachron.recipes.understanding.meat import Meat, read_meat
 from pneumachron.recipes.understanding.method import read_method
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.texture import read_texture
+from pneumachron.recipes.understanding.understand import understand
 from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
 
 POUND_KG = 0.45359237
@@ -99,6 +103,12 @@ def test_half_a_pint_is_half() -> None:
         ("1 h 15 a pound", 75),
         ("3½ hours", 210),
         ("half an hour", 30),
+        ("1h15", 75),
+        ("a couple of hours", 120),
+        ("about ninety minutes", 90),
+        ("twenty-five minutes", 25),
+        ("for an hour or so", 60),
+        ("3 Stunden", 180),
     ],
 )
 def test_times_as_they_are_said(said: str, minutes: float) -> None:
@@ -114,6 +124,13 @@ def test_times_as_they_are_said(said: str, minutes: float) -> None:
         ("cook at 180 for an hour", 180.0),
         ("roast at 160 °C", 160.0),
         ("Gas 2", 150.0),
+        ("gas mark ½", 130.0),
+        ("a low oven (140 c)", 140.0),
+        ("two hundred and fifty degrees", 121.1),
+        ("hold the smoker at 240ish", 115.6),
+        ("160°, lid on, 3 hours", 160.0),
+        ("until it reaches 165°", 73.9),
+        ("bei 140 Grad", 140.0),
     ],
 )
 def test_heats_as_they_are_said(said: str, celsius: float) -> None:
@@ -141,6 +158,14 @@ def cooked(*steps: str, title: str = "Supper", meat: str = "2 kg pork shoulder")
          "stovetop_pressure", 45),
         ("Wrap each tightly in foil. 250 degrees, 3 hours.", "oven_lid", 180),
         ("Brown it in a Dutch oven. Simmer covered for 3 hours.", "simmer", 180),
+        ("Set the valve. 50 min high. NPR 15 min.", "pressure", 50),
+        ("High pressure for 40 minutes then natural release for 10 minutes.", "pressure", 40),
+        ("Ribs on the cool side of a two-zone fire, 3 hours.", "grill", 180),
+        ("Into a tagine over the lowest heat, 3 hours.", "simmer", 180),
+        ("Roast 30 minutes at 220 °C, then cover, turn down to 150 °C and cook for 4 hours.",
+         "oven_lid", 240),
+        ("Tent with foil and bake 3 hours at 275 °F. Uncover, brush with sauce, bake 20 minutes.",
+         "oven_lid", 180),
         ("Roast at 250 °F for an hour a pound.", "oven_open", 60 * 2 / POUND_KG),
         ("Roast at 150 °C for 4 hours. Turn the oven to 240 °C for 20 minutes, for crackling.",
          "oven_open", 240),
@@ -150,6 +175,40 @@ def test_devices_and_minutes(step: str, method: str, minutes: float) -> None:
     found = read_method(cooked(step))
     assert found.method == method
     assert found.low_s == pytest.approx(60 * minutes)
+
+
+@pytest.mark.parametrize(
+    ("said", "texture"),
+    [
+        ("until you can pull the bone clean out with your fingers", "falls"),
+        ("until the meat slides off the bone", "falls"),
+        ("until the meat is coming away from the bone", "falls"),
+        ("until it breaks apart at a touch", "falls"),
+        ("tear it into chunks with forks", "falls"),
+        ("until the blade bone slips out", "falls"),
+        ("until it flakes", "falls"),
+        ("until it is falling to bits", "falls"),
+        ("pull off a bone: it should come clean", "falls"),
+        ("soft enough to cut with a spoon", "very"),
+        ("to an internal temperature of 203", "very"),
+        ("until meltingly soft", "very"),
+        ("until a skewer meets no resistance", "tender"),
+        ("until the tip of a knife slides in", "tender"),
+        ("until a toothpick slides between the bones", "tender"),
+        ("until the rack bends when lifted", "tender"),
+        ("until the meat has pulled back from the bone ends", "tender"),
+        ("cook till soft", "tender"),
+        ("tender but not falling apart", "tender"),
+        ("with a clean bite", "holds"),
+        ("don't let it fall apart", "holds"),
+        ("stop before they fall off the bone", "holds"),
+        ("spoon the sauce over, and melt the butter", None),
+        ("add 2 tablespoons of flaked salt", None),
+        ("chop it fine", None),
+    ],
+)
+def test_how_soft_it_should_be(said: str, texture: str | None) -> None:
+    assert read_texture((said,)) == texture
 
 
 def test_how_many_eat_and_how_soft() -> None:
@@ -269,3 +328,67 @@ def test_a_second_yield_and_meat_in_an_odd_place_are_kept_once() -> None:
     assert found.yields == "Serves 4"
     told = (*found.steps, *found.left_out, *found.notes, found.description)
     assert sum("Makes 2 cups of sauce" in part for part in told) == 1
+
+
+def test_the_heat_of_the_long_time_is_read_not_of_the_blast_before() -> None:
+    blast = "Roast 30 minutes at 220 °C, then cover, turn down to 150 °C and cook for 4 hours."
+    assert read_method(cooked(blast)).temp_c == 150
+
+
+@pytest.mark.parametrize(
+    ("line", "when"),
+    [
+        ("1 can condensed tomato soup", "after"), ("1 packet gravy mix", "after"),
+        ("1/2 cup plum sauce", "finish"), ("1 cup buttermilk", "after"),
+        ("1/2 cup peanut butter", "top"), ("1 bunch kale", "after"), ("1 jar salsa", "top"),
+        ("1 can kidney beans", "own_run"), ("1/2 cup breadcrumbs", "after"),
+        ("1 cup coleslaw", "beside"), ("1/2 cup raisins", "after"), ("1 cup root beer", "pot"),
+        ("1 bunch coriander", "after"), ("1/4 cup chili garlic sauce", "top"),
+        ("1 cup crushed pineapple", "after"), ("1 packet onion soup mix", "after"),
+    ],
+)  # fmt: skip
+def test_what_is_thick_sweet_or_starchy_stays_off_the_bottom(line: str, when: str) -> None:
+    """Common practice: it sinks, scorches, and stops the cooker from coming to pressure."""
+    recipe = Recipe("Braise", ("2 kg pork shoulder", "500 ml stock", line),
+                    ("Braise everything covered at 150 °C for 4 hours.",))  # fmt: skip
+    done = convert(understand(recipe), Kitchen(ready_pot("bass"), 0.0, 4.0))
+    assert {item.when for item in done.lines if item.origin == 2} == {when}
+
+
+@pytest.mark.parametrize(
+    ("meat", "step", "count", "thickness_cm"),
+    [
+        ("1.5 kg pork shoulder", "Cut the meat into 4 cm chunks.", 22, 4.0),
+        ("2 kg pork shoulder", "Cut into fist-sized pieces.", 4, 8.0),
+        ("4 lb pork butt", "Halve the butt.", 2, None),
+        ("4 lb pork butt, quartered", "Brown it.", 4, None),
+        ("3 lb brisket flat", "Cut the brisket in two across the grain.", 2, None),
+        ("2 racks baby back ribs, 2 kg in all", "Cut the racks in half.", 4, None),
+        ("2 racks baby back ribs, 2 kg in all", "Cut the racks into 3-bone sections.", 8, None),
+        ("2 racks baby back ribs, 2 kg in all", "Cut between the bones.", 24, None),
+        ("2 kg pork shoulder", "Cut the carrots into 2 cm chunks.", 1, None),
+        ("2 kg pork shoulder", "Cut the onions in half.", 1, None),
+    ],
+)
+def test_sizes_told_in_the_steps(
+    meat: str, step: str, count: int, thickness_cm: float | None
+) -> None:
+    """Arithmetic: a cube of 4 cm weighs 67 g; a rack has some twelve bones (common practice)."""
+    recipe = Recipe("Supper", (meat, "1 l stock"), (step, "Braise covered at 150 °C for 3 hours."))
+    found = understand(recipe)
+    assert found.count == count
+    assert found.thickness_m == (
+        None if thickness_cm is None else pytest.approx(thickness_cm / 100)
+    )
+
+
+def test_what_is_cut_after_the_heat_is_no_size_of_the_raw_meat() -> None:
+    steps = ("Braise covered at 150 °C for 3 hours.", "Cut the pork into 2 cm cubes.")
+    found = understand(Recipe("Supper", ("2 kg pork shoulder", "1 l stock"), steps))
+    assert (found.count, found.thickness_m) == (1, None)
+
+
+def test_a_weight_that_is_guessed_is_that_of_what_was_bought() -> None:
+    steps = ("Cut the racks into single ribs.", "Braise covered at 150 °C for 3 hours.")
+    found = understand(Recipe("Ribs", ("2 racks baby back ribs", "1 l stock"), steps))
+    assert (found.count, found.mass_kg) == (24, 2.0)

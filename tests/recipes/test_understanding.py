@@ -9,6 +9,7 @@ from pneumachron.recipes.understanding.method import Cooking, Method, read_metho
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.texture import read_texture
 from pneumachron.recipes.understanding.understand import Answers, understand
+from tests.text.words import sentence
 
 
 def meat_of(line: str, title: str = "", *steps: str) -> Meat:
@@ -170,8 +171,8 @@ def test_a_question_is_asked_once_and_an_answer_stands() -> None:
     first = understand(recipe)
     assert len({question.asked for question in first.questions}) == len(first.questions)
     for question in first.questions:
-        assert question.guess
-        assert question.text.endswith("?")
+        assert sentence(question.guess)
+        assert sentence(question.said).endswith("?")
     sized = understand(recipe, Answers(mass="2 kg", count=2, bone=False, cut="brisket_flat"))
     assert (sized.mass_kg, sized.count, sized.bone) == (2.0, 2, False)
     assert {"mass", "cut"}.isdisjoint({question.asked for question in sized.questions})

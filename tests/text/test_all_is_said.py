@@ -11,7 +11,8 @@ from pneumachron.core.cook.forecast import Alarm, AlarmKind
 from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS, cuts
 from pneumachron.core.day.blocks import day_blocks
 from pneumachron.core.day.dish import Dish
-from pneumachron.core.day.schedule import Segment, WaitWhy, schedule
+from pneumachron.core.day.model import Segment, WaitWhy
+from pneumachron.core.day.schedule import schedule
 from pneumachron.core.errors import WishError
 from pneumachron.core.finish import FINISHES
 from pneumachron.core.load import Load, make_piece

@@ -19,7 +19,7 @@ from pneumachron.text.render import SOURCE, TextError, cut_words, has_message, m
 
 SRC = Path(__file__).parents[2] / "src" / "pneumachron"
 RAISED = {"WishError", "MeasureError", "RecipeError", "UnreadableError", "SheetError", "LiveError",
-          "DeviceError", "InsaneError"}  # fmt: skip
+          "DeviceError", "InsaneError", "RowError"}  # fmt: skip
 """Errors whose first argument is their code."""
 BUILT: dict[str, tuple[str, ...]] = {
     # codes that are chosen by a name and not written at the call
@@ -147,6 +147,7 @@ CODES: dict[str, str] = {
     "cut": "back_ribs", "texture": "tender", "quantity": "length", "kind": "plan", "is": "sweet",
     "side": "below", "style": "steam", "why": "full", "raised": "yes", "tight": "yes",
     "rack_left_out": "yes", "dish": "Ribs", "pot": "Tenor", "place": "base",
+    "allergens": "gluten", "method": "smoker", "device": "smoker",
     "came_out": "firmer", "helps": "yes", "release": "quick", "family": "ribs",
 }  # fmt: skip
 METRIC = re.compile(r"\d\s?(?:cm|mm|ml|km|kg|g|kPa|°C|m|l|L)\b")

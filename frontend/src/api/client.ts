@@ -1,5 +1,6 @@
 import createClient from "openapi-fetch";
 import type { components, paths } from "@/api/schema";
+import { say } from "@/text/say";
 
 export const client = createClient<paths>({ baseUrl: window.location.origin });
 
@@ -58,6 +59,7 @@ export type RecipeIn = Schemas["RecipeIn"];
 export type ExportFormat = Schemas["ExportIn"]["format"];
 export type OtherMethod = Schemas["OtherWayIn"]["method"];
 export type SourceMethod = NonNullable<Schemas["AnswersIn"]["method"]>;
+export type BeginIn = Schemas["BeginIn"];
 export type Marinade = NonNullable<Schemas["AroundIn"]["marinade"]>;
 export type Body = Schemas["SauceIn"]["body"];
 export type FinishKind = AroundOut["finish"]["kind"];
@@ -77,20 +79,20 @@ export class ProblemError extends Error {
   }
 }
 
-const LOST: Problem = {
+const lost = (): Problem => ({
   code: "server_lost",
-  message: "The app does not answer.",
+  message: say("app-the-app-does-not-answer"),
   field: null,
-  hint: "Start it again. What you typed is kept here.",
-};
+  hint: say("app-start-it-again-what-you-typed"),
+});
 
 /** A button of a pot that was pressed and did not get through must not be pressed later. */
-export const STALE: Problem = {
+export const stale = (): Problem => ({
   code: "stale_press",
-  message: "The app did not answer in time, so this was not pressed.",
+  message: say("app-the-app-did-not-answer-in"),
   field: null,
-  hint: "Look at the cooker, then press again.",
-};
+  hint: say("app-look-at-the-cooker-then-press"),
+});
 
 interface Reply<T> {
   data?: T;
@@ -105,11 +107,11 @@ export async function unwrap<T>(reply: Promise<Reply<T>>): Promise<T> {
     settled = await reply;
   } catch (error) {
     if (error instanceof DOMException && error.name === "AbortError") throw error;
-    throw new ProblemError(LOST, 0);
+    throw new ProblemError(lost(), 0);
   }
   const { data, error, response } = settled;
   if (response.ok) return data as T;
-  throw new ProblemError(isProblem(error) ? error : LOST, response.status);
+  throw new ProblemError(isProblem(error) ? error : lost(), response.status);
 }
 
 function isProblem(value: unknown): value is Problem {

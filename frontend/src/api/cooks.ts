@@ -7,6 +7,7 @@ import {
 } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import {
+  type BeginIn,
   type CookOut,
   client,
   type Extra,
@@ -17,7 +18,7 @@ import {
   ProblemError,
   type RecipeCard,
   SAID_BELOW,
-  STALE,
+  stale,
   type Texture,
   type ToldIn,
   unwrap,
@@ -151,15 +152,26 @@ export interface Begin {
   connected: boolean;
   recipe?: RecipeCard | null;
   extras?: Extra[];
-  sauce?: boolean;
-  ahead?: "today" | "day_before" | "frozen";
+  sauce?: NonNullable<BeginIn["sauce"]>;
+  ahead?: NonNullable<BeginIn["ahead"]>;
+  from_freezer?: boolean;
+  rubbed?: boolean;
+  marinade?: Exclude<BeginIn["marinade"], undefined>;
 }
+
+const AS_USUAL: Required<Pick<Begin, "extras" | "sauce" | "ahead" | "from_freezer" | "rubbed">> = {
+  extras: [],
+  sauce: "half",
+  ahead: "today",
+  from_freezer: false,
+  rubbed: false,
+};
 
 export function useBegin() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ extras = [], sauce = true, ahead = "today", ...body }: Begin) =>
-      unwrap(client.POST("/api/cooks", { body: { ...body, extras, sauce, ahead } })),
+    mutationFn: (begin: Begin) =>
+      unwrap(client.POST("/api/cooks", { body: { ...AS_USUAL, ...begin } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
   });
 }
@@ -206,7 +218,7 @@ export function useCookActs(id: string) {
           );
         case "press": {
           const left = act.at + PRESS_MS - Date.now();
-          if (left <= 0) throw new ProblemError(STALE, 0);
+          if (left <= 0) throw new ProblemError(stale(), 0);
           const body = { do: act.what, at_the_pot: act.there };
           const signal = AbortSignal.timeout(left);
           return unwrap(client.POST("/api/cooks/{cook_id}/pot", { params, body, signal }));

@@ -28,6 +28,7 @@ import { keepLocale } from "@/lib/clock";
 import type { Units } from "@/lib/format";
 import { noteSeen } from "@/lib/seen";
 import { learnWords } from "@/lib/words";
+import { speak } from "@/text/say";
 
 /** A refusal is an answer; only a lost server is worth another try. */
 function shouldRetry(failures: number, error: Error): boolean {
@@ -91,6 +92,7 @@ export function useCatalogue() {
     queryFn: async ({ signal }) => {
       const catalogue = await unwrap(client.GET("/api/catalogue", { signal }));
       keepLocale(catalogue.locale);
+      speak(catalogue.locale);
       learnWords(catalogue);
       return catalogue;
     },

@@ -1765,7 +1765,7 @@ export interface components {
         AroundIn: {
             wish: components["schemas"]["PlanIn"];
             /** Finish */
-            finish?: ("broiler" | "grill" | "crisping" | "none") | null;
+            finish?: ("broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none") | null;
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
@@ -1899,10 +1899,11 @@ export interface components {
             extras?: components["schemas"]["ExtraIn"][];
             /**
              * Sauce
-             * @description the juice becomes a sauce
-             * @default true
+             * @description what becomes of the juice
+             * @default half
+             * @enum {string}
              */
-            sauce: boolean;
+            sauce: "none" | "half" | "glaze" | "thick";
             /**
              * Ahead
              * @description eaten the day it is cooked, or later
@@ -1910,6 +1911,20 @@ export interface components {
              * @enum {string}
              */
             ahead: "today" | "day_before" | "frozen";
+            /**
+             * From Freezer
+             * @description it is thawed first
+             * @default false
+             */
+            from_freezer: boolean;
+            /**
+             * Rubbed
+             * @description the rub stays on overnight
+             * @default false
+             */
+            rubbed: boolean;
+            /** Marinade */
+            marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
         };
         /**
          * BlockOut
@@ -2047,7 +2062,7 @@ export interface components {
              * Locale
              * @enum {string}
              */
-            locale: "en-US" | "en-GB";
+            locale: "en-US" | "en-GB" | "en-XA";
             /**
              * Words
              * @description by group and code, as the kitchen reads
@@ -2137,7 +2152,7 @@ export interface components {
             /** Release */
             release?: ("natural" | "timed" | "quick" | "soak" | "keep_warm") | null;
             /** Finish */
-            finish?: ("broiler" | "grill" | "crisping" | "none") | null;
+            finish?: ("broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none") | null;
             /** Overruled */
             overruled?: string[];
         };
@@ -2238,6 +2253,11 @@ export interface components {
             /** Marinade */
             marinade: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
+             * Rubbed
+             * @description the rub stays on overnight
+             */
+            rubbed: boolean;
+            /**
              * Extras
              * @description other work, for the day
              */
@@ -2280,7 +2300,7 @@ export interface components {
              * Finish
              * @enum {string}
              */
-            finish: "broiler" | "grill" | "crisping" | "none";
+            finish: "broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none";
         };
         /**
          * CookLine
@@ -2453,7 +2473,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            kind: "part" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
             /** Title */
             title: string;
             /** Look For */
@@ -2668,6 +2688,10 @@ export interface components {
              * Format: date-time
              */
             start: string;
+            /** Safe */
+            safe: boolean;
+            /** Proved */
+            proved: boolean;
             /** Blocks */
             blocks: components["schemas"]["BlockOut"][];
             /** Clashes */
@@ -2752,9 +2776,17 @@ export interface components {
             ahead: "today" | "day_before" | "frozen";
             /**
              * Sauce
-             * @default true
+             * @description what becomes of the juice
+             * @default half
+             * @enum {string}
              */
-            sauce: boolean;
+            sauce: "none" | "half" | "glaze" | "thick";
+            /**
+             * Rubbed
+             * @description the rub stays on overnight
+             * @default false
+             */
+            rubbed: boolean;
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
@@ -2785,6 +2817,16 @@ export interface components {
             start: string;
             /** End */
             end?: string | null;
+        };
+        /**
+         * DoubtsOut
+         * @description Lines that look like something else than what they were taken for.
+         */
+        DoubtsOut: {
+            /** Steps Like Ingredients */
+            steps_like_ingredients: string[];
+            /** Ingredients Like Steps */
+            ingredients_like_steps: string[];
         };
         /**
          * EarlyOutOut
@@ -3039,7 +3081,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "broiler" | "grill" | "crisping" | "none";
+            kind: "broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none";
             /** Batches */
             batches: number;
             /**
@@ -3164,7 +3206,7 @@ export interface components {
             /** Texture */
             texture: ("chewy" | "holds" | "tender" | "very" | "falls") | null;
             /** Finish */
-            finish: ("broiler" | "grill" | "crisping" | "none") | null;
+            finish: ("broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none") | null;
         };
         /**
          * HandsIn
@@ -3241,7 +3283,7 @@ export interface components {
              * Locale
              * @description as it is when left out
              */
-            locale?: ("en-US" | "en-GB") | null;
+            locale?: ("en-US" | "en-GB" | "en-XA") | null;
             /**
              * Servings
              * @description people at the table; as it is when left out
@@ -3272,7 +3314,7 @@ export interface components {
              * Locale
              * @enum {string}
              */
-            locale: "en-US" | "en-GB";
+            locale: "en-US" | "en-GB" | "en-XA";
             /** Servings */
             servings: number;
             /**
@@ -3843,6 +3885,12 @@ export interface components {
              * @default false
              */
             crisping_lid: boolean;
+            /**
+             * Stovetop
+             * @description it stands on the stove
+             * @default false
+             */
+            stovetop: boolean;
         };
         /**
          * PartText
@@ -3883,6 +3931,11 @@ export interface components {
             before: string;
             /** After */
             after: string;
+            /**
+             * Step
+             * @description in which of our steps it is done, from 1
+             */
+            step: number | null;
             /** Reason */
             reason: string;
             /**
@@ -4011,7 +4064,7 @@ export interface components {
              * Cutting
              * @description how each is cut; weight, sizes and count are those before the knife
              */
-            cutting?: ("lengthwise" | "across" | "halved" | "quartered" | "sections" | "cubes") | null;
+            cutting?: ("lengthwise" | "across" | "halved" | "quartered" | "sections" | "cubes" | "parted") | null;
             /**
              * Parts
              * @description made of one, lengthwise or across; 2
@@ -4289,7 +4342,7 @@ export interface components {
              * Finish
              * @description crust; what follows the pot, not its minutes
              */
-            finish?: ("broiler" | "grill" | "crisping" | "none") | null;
+            finish?: ("broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none") | null;
         };
         /**
          * PlanLine
@@ -4393,7 +4446,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "season" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            kind: "part" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
             /** Title */
             title: string;
             /** Look For */
@@ -4501,6 +4554,11 @@ export interface components {
              * @default false
              */
             has_crisping_lid: boolean;
+            /**
+             * Is Stovetop
+             * @default false
+             */
+            is_stovetop: boolean;
             min_liquid_shown: components["schemas"]["Shown"];
             max_volume_shown: components["schemas"]["Shown"];
             inner_diameter_shown: components["schemas"]["Shown"];
@@ -4624,6 +4682,7 @@ export interface components {
              * @enum {string}
              */
             format: "text" | "markdown" | "html" | "jsonld";
+            doubts: components["schemas"]["DoubtsOut"];
             /** Remarks */
             remarks: string[];
             /** Twins */
@@ -4638,7 +4697,7 @@ export interface components {
             /** Available Min */
             available_min: number;
             /** Finish */
-            finish?: ("broiler" | "grill" | "crisping" | "none") | null;
+            finish?: ("broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none") | null;
         };
         /**
          * ReadyByOut
@@ -4819,6 +4878,8 @@ export interface components {
             image: string;
             /** Parts */
             parts?: components["schemas"]["PartText"][];
+            /** Sections */
+            sections?: components["schemas"]["SectionText"][];
             /**
              * Left Out
              * @description lines that are no part of the recipe
@@ -5057,6 +5118,16 @@ export interface components {
              * @description from and to
              */
             rub_rest_s: number[];
+        };
+        /**
+         * SectionText
+         * @description A heading over some steps, and the row of its first.
+         */
+        SectionText: {
+            /** Name */
+            name: string;
+            /** First */
+            first: number;
         };
         /**
          * SegmentOut
@@ -5770,7 +5841,7 @@ export interface components {
              * Finish
              * @enum {string}
              */
-            finish: "broiler" | "grill" | "crisping" | "none";
+            finish: "broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none";
             answer: components["schemas"]["AnswerOut"];
             /** Rest S */
             rest_s: number;

@@ -10,6 +10,7 @@ import { Refused } from "@/app/Refused";
 import { ServerState } from "@/app/ServerState";
 import { useTitle } from "@/app/titles";
 import { BenchView } from "@/features/bench/BenchView";
+import { say } from "@/text/say";
 
 const PlansView = lazy(() =>
   import("@/features/plans/PlansView").then((module) => ({ default: module.PlansView })),
@@ -45,7 +46,7 @@ export function App() {
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-paper focus:p-2"
       >
-        Skip to the page
+        {say("app-skip-to-the-page")}
       </a>
       <Masthead />
       <ServerState />
@@ -76,10 +77,11 @@ function wordsOf(catalogue: CatalogueOut): string {
 function NoWords({ away }: { away: boolean }) {
   return away ? (
     <p className="p-6" role="alert">
-      <strong>The app does not answer.</strong> Start it again. What you typed is kept here.
+      <strong>{say("app-the-app-does-not-answer")}</strong>{" "}
+      {say("app-start-it-again-what-you-typed")}
     </p>
   ) : (
-    <h1 className="p-6 font-normal text-pencil">Loading …</h1>
+    <h1 className="p-6 font-normal text-pencil">{say("app-loading")}</h1>
   );
 }
 
@@ -99,7 +101,9 @@ function Moved({ to }: { to: string }) {
 
 function Views() {
   return (
-    <Suspense fallback={<h1 className="p-6 font-normal text-pencil">Loading the page …</h1>}>
+    <Suspense
+      fallback={<h1 className="p-6 font-normal text-pencil">{say("app-loading-the-page")}</h1>}
+    >
       <Switch>
         <Route path="/plan" component={BenchView} />
         <Route path="/plan/saved" component={PlansView} />
@@ -116,9 +120,9 @@ function Views() {
         ))}
         <Route>
           <p className="p-6">
-            There is nothing at this address.{" "}
+            {say("app-there-is-nothing-at-this-address")}{" "}
             <a href="/plan" className="inline-block min-h-6 underline">
-              Go to Plan
+              {say("app-go-to-plan")}
             </a>
           </p>
         </Route>

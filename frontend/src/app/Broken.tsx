@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { ErrorBoundary, type FallbackProps } from "react-error-boundary";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 /** A view that broke: said in words, with two ways on. The masthead and the timers stay. */
@@ -14,13 +15,13 @@ export function Broken({ children, view }: { children: ReactNode; view: string }
 function Fallback({ resetErrorBoundary }: FallbackProps) {
   return (
     <div role="alert" className="m-6 max-w-prose border-care border-l-4 pl-3">
-      <h1 className="font-bold text-[1.5rem]">This page could not be shown</h1>
-      <p className="mt-1">The mistake is ours. What you typed is kept, and timers keep running.</p>
+      <h1 className="font-bold text-[1.5rem]">{say("app-this-page-could-not-be-shown")}</h1>
+      <p className="mt-1">{say("app-the-mistake-is-ours-what-you")}</p>
       <div className="mt-3 flex gap-2">
         <Button strong onClick={resetErrorBoundary}>
-          Show it again
+          {say("app-show-it-again")}
         </Button>
-        <Button onClick={() => window.location.reload()}>Reload the app</Button>
+        <Button onClick={() => window.location.reload()}>{say("app-reload-the-app")}</Button>
       </div>
     </div>
   );

@@ -1,6 +1,7 @@
 import { Link } from "wouter";
 import type { Turn } from "@/api/client";
 import { useHeard, useTurns } from "@/api/cooks";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { useBell, useSound } from "@/ui/bell";
 
@@ -35,7 +36,7 @@ export function DueBar({ due }: { due: Due[] }) {
         {due.map(({ cook, timerId, title }) => (
           <li key={`${cook.id} ${timerId}`} className="flex flex-wrap items-center gap-x-3 gap-y-1">
             <span>
-              <strong>{timerId ? `Time is up: ${title}` : title}</strong>, {cook.name}
+              <strong>{timerId ? say("app-time-is-up", { title }) : title}</strong>, {cook.name}
             </span>
             {timerId && (
               <Button
@@ -44,25 +45,25 @@ export function DueBar({ due }: { due: Due[] }) {
                 disabled={heard.isPending}
                 onClick={() => heard.mutate({ cook: cook.id, timerId })}
               >
-                Got it
+                {say("app-got-it")}
               </Button>
             )}
             <Link
               href={`/cook?cook=${cook.id}`}
               className="grid min-h-[2.75rem] items-center underline"
             >
-              Go to it
+              {say("app-go-to-it")}
             </Link>
           </li>
         ))}
         {!on && (
           <li>
             <Button className="min-h-[2.75rem]" onClick={() => setOn(true)}>
-              Ring out loud on this device
+              {say("app-ring-out-loud-on-this-device")}
             </Button>
           </li>
         )}
-        {silent && <li>Touch the page once. This browser stays silent until then.</li>}
+        {silent && <li>{say("app-touch-the-page-once-this-browser")}</li>}
       </ul>
     </div>
   );

@@ -7,6 +7,7 @@ import {
   MARK_KEYS,
   singleKeysOn,
 } from "@/lib/keys";
+import { say } from "@/text/say";
 import { Sheet } from "@/ui/Sheet";
 import { Tick } from "@/ui/Tick";
 import { useKeys } from "@/ui/useKeys";
@@ -17,17 +18,17 @@ export function KeySheet() {
   const [on, setOn] = useState(singleKeysOn);
   useKeys({ "?": () => setOpen(true) });
   return (
-    <Sheet title="Keys" open={open} onClose={() => setOpen(false)}>
+    <Sheet title={say("app-keys")} open={open} onClose={() => setOpen(false)}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
         {[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS, ...COOK_KEYS].map(({ key, shown, does }) => (
-          <KeyLine key={key} shown={shown} does={does} />
+          <KeyLine key={key} shown={shown} does={does()} />
         ))}
-        <KeyLine shown="1 – 9" does="use that line of “What if”, while it has the focus" />
-        <KeyLine shown="arrows" does="step a measure, the liquid line, or a moment of the chart" />
+        <KeyLine shown="1 – 9" does={say("app-use-that-line-of-what-if")} />
+        <KeyLine shown={say("app-arrows")} does={say("app-step-a-measure-the-liquid-line")} />
       </dl>
       <div className="mt-3">
         <Tick
-          label="single keys work"
+          label={say("app-single-keys-work")}
           on={on}
           onChange={(next) => {
             keepSingleKeys(next);

@@ -4,15 +4,16 @@ import { Link, useLocation } from "wouter";
 import { keepTheme, savedTheme } from "@/app/theme";
 import { keepBench, lastBench } from "@/lib/draft";
 import { UndoRedo } from "@/parts/UndoRedo";
+import { say } from "@/text/say";
 
-const VIEWS = [
-  { path: "/plan", name: "Plan" },
-  { path: "/convert", name: "Convert" },
-  { path: "/schedule", name: "Schedule" },
-  { path: "/cook", name: "Cook" },
-  { path: "/log", name: "Log" },
-  { path: "/kitchen", name: "My kitchen" },
-  { path: "/guide", name: "Guide" },
+const views = () => [
+  { path: "/plan", name: say("app-plan") },
+  { path: "/convert", name: say("app-convert") },
+  { path: "/schedule", name: say("app-schedule") },
+  { path: "/cook", name: say("app-cook") },
+  { path: "/log", name: say("app-log") },
+  { path: "/kitchen", name: say("app-my-kitchen") },
+  { path: "/guide", name: say("app-guide") },
 ];
 
 /** The name and the ways through the app. */
@@ -23,13 +24,13 @@ export function Masthead() {
   return (
     <header className="print:hidden flex min-h-12 items-center gap-2.5 border-ink border-b-2 px-3 sm:gap-6 sm:px-5">
       <span className="hidden font-bold font-dial text-[0.9375rem] min-[520px]:inline sm:text-[1.25rem]">
-        Pneumachron
+        {say("app-pneumachron")}
       </span>
       <nav
-        aria-label="Views"
+        aria-label={say("app-views")}
         className="flex min-w-0 flex-wrap gap-x-1.5 text-[0.8125rem] min-[400px]:gap-x-2.5 min-[400px]:text-[0.875rem] sm:gap-x-5 sm:text-[0.9375rem]"
       >
-        {VIEWS.map(({ path, name }) => (
+        {views().map(({ path, name }) => (
           <Link
             key={path}
             href={path === "/plan" ? `/plan${lastBench()}` : path}
@@ -44,17 +45,17 @@ export function Masthead() {
         <p className="ml-auto hidden items-center gap-4 text-[0.9375rem] lg:flex">
           {location === "/plan" && <UndoRedo />}
           <Link href="/plan" onClick={() => keepBench("")} className="underline underline-offset-4">
-            New plan
+            {say("app-new-plan")}
           </Link>
           <Link href="/plan/saved" className="underline underline-offset-4">
-            Saved plans
+            {say("app-saved-plans")}
           </Link>
         </p>
       )}
       <button
         type="button"
         className={`${location.startsWith("/plan") ? "ml-auto lg:ml-0" : "ml-auto"} grid h-8 w-8 place-items-center`}
-        aria-label={other === "dark" ? "dark colors" : "light colors"}
+        aria-label={other === "dark" ? say("app-dark-colors") : say("app-light-colors")}
         onClick={() => {
           keepTheme(other);
           setTheme(other);

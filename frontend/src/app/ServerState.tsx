@@ -2,6 +2,7 @@ import { useMutationState } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useAlive } from "@/api/queries";
 import { spokenTime } from "@/lib/format";
+import { say } from "@/text/say";
 
 /** That the app does not answer, since when, and what becomes of what was pressed. */
 export function ServerState() {
@@ -23,11 +24,13 @@ export function ServerState() {
   const gone = Math.max(now - since, 0) / 60_000;
   return (
     <p role="alert" className="border-care border-b-2 bg-care-wash px-3 py-1 print:hidden">
-      <strong>The app does not answer</strong>
-      {gone >= 1 ? `, for ${spokenTime(gone)} now. ` : ". "}
-      Nothing is lost. What you typed is kept here, and the app tries again on its own.
-      {waiting > 0 &&
-        ` ${waiting === 1 ? "One press waits" : `${waiting} presses wait`} to be sent.`}
+      <strong>
+        {gone >= 1
+          ? say("app-for-now", { gone: spokenTime(gone) })
+          : say("app-the-app-does-not-answer-2")}
+      </strong>{" "}
+      {say("app-nothing-is-lost-what-you-typed")}
+      {waiting > 0 && ` ${say("app-to-be-sent", { waiting })}`}
     </p>
   );
 }

@@ -1,19 +1,20 @@
 import { useEffect } from "react";
+import { say } from "@/text/say";
 
 const NAMES: Record<string, string> = {
-  "/plan": "Plan",
-  "/convert": "Convert",
-  "/schedule": "Schedule",
-  "/cook": "Cook",
-  "/log": "Log",
-  "/plan/saved": "Saved plans",
-  "/kitchen": "My kitchen",
-  "/guide": "Guide",
+  "/plan": "app-plan",
+  "/convert": "app-convert",
+  "/schedule": "app-schedule",
+  "/cook": "app-cook",
+  "/log": "app-log",
+  "/plan/saved": "app-saved-plans",
+  "/kitchen": "app-my-kitchen",
+  "/guide": "app-guide",
 };
 
 /** The title of the tab: what is due, where one is, and the app. */
 export function titleOf(path: string, due: string | null): string {
-  const view = NAMES[path] ?? "Not found";
+  const view = say(NAMES[path] ?? "app-not-found");
   return [due, view, "Pneumachron"].filter(Boolean).join(" · ");
 }
 

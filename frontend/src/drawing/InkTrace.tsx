@@ -1,5 +1,6 @@
 import type { CookOut } from "@/api/client";
 import { pressureScale, RuledSheet, spanOf } from "@/drawing/RuledSheet";
+import { say } from "@/text/say";
 
 interface Props {
   cook: CookOut;
@@ -17,7 +18,9 @@ export function InkTrace({ cook, width, units, height = 190 }: Props) {
       scale={pressureScale(units)}
       height={height}
       span={spanOf([cook.pencil, cook.ink])}
-      label={`pressure: planned as a thin line, ${inked ? "actual so far as a thick line" : "nothing actual yet"}`}
+      label={say("drawing-pressure-planned-as-a-thin-line", {
+        inked: inked ? say("drawing-actual-so-far-as-a-thick") : say("drawing-nothing-actual-yet"),
+      })}
     >
       {({ points }) => (
         <>

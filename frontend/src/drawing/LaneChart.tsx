@@ -1,7 +1,8 @@
 import type { DayOut } from "@/api/client";
-import { laneSheet } from "@/drawing/lane-geometry";
+import { barWords, laneSheet } from "@/drawing/lane-geometry";
 import { TableHandle } from "@/drawing/TableHandle";
 import { axisTime, clockTime } from "@/lib/clock";
+import { say } from "@/text/say";
 
 interface Props {
   day: DayOut;
@@ -37,7 +38,7 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
       width={width}
       height={below + 4}
       viewBox={`0 0 ${width} ${below + 4}`}
-      aria-label="the schedule as a chart; the list below says the same"
+      aria-label={say("drawing-the-schedule-as-a-chart-the")}
       data-testid="lanes"
       className="block h-auto max-w-full"
     >
@@ -76,14 +77,19 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
           fill="var(--rule)"
           data-testid="night"
         >
-          <title>nobody is cooking</title>
+          <title>{say("drawing-nobody-is-cooking")}</title>
         </rect>
       ))}
       {stretches
         .filter((stretch) => stretch.folded)
         .map((stretch) => (
           <g key={stretch.from} data-testid="fold">
-            <title>{`Nothing to do from ${clockTime(new Date(stretch.from))} to ${clockTime(new Date(stretch.to))}`}</title>
+            <title>
+              {say("drawing-nothing-to-do-from-to", {
+                value: clockTime(new Date(stretch.from)),
+                value2: clockTime(new Date(stretch.to)),
+              })}
+            </title>
             <rect
               x={stretch.x}
               y={HEAD - 6}
@@ -115,7 +121,14 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
         ))}
       {sheet.bars.map((bar) => (
         <g key={bar.key} data-testid="bar" data-lane={bar.lane} data-x={bar.x}>
-          <title>{`${bar.dish}: ${bar.title}, ${clockTime(bar.start)} to ${clockTime(bar.end)}`}</title>
+          <title>
+            {say("drawing-to", {
+              dish: bar.dish,
+              title: bar.title,
+              start: clockTime(bar.start),
+              end: clockTime(bar.end),
+            })}
+          </title>
           <rect
             x={bar.x}
             y={(tops.get(bar.lane) ?? 0) + bar.row * ROW}
@@ -125,16 +138,6 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
             stroke="var(--ink)"
             strokeWidth="1"
           />
-          {bar.width > 15 && (
-            <text
-              x={bar.x + 3}
-              y={(tops.get(bar.lane) ?? 0) + bar.row * ROW + 13}
-              fontSize="12"
-              fill="var(--ink)"
-            >
-              {letter(dishes.indexOf(bar.block.split(":")[0] ?? ""))}
-            </text>
-          )}
         </g>
       ))}
       {sheet.curves.map((curve) => (
@@ -149,6 +152,25 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
           strokeWidth="1.5"
         />
       ))}
+      {sheet.bars
+        .filter((bar) => bar.width > 15)
+        .map((bar) => (
+          <text
+            key={`words ${bar.key}`}
+            data-testid="bar-words"
+            data-dish={bar.dish}
+            x={bar.x + 3}
+            y={(tops.get(bar.lane) ?? 0) + bar.row * ROW + 13}
+            fontSize="12"
+            fill="var(--ink)"
+            stroke={bar.lane.startsWith("pot") ? "var(--meat)" : "none"}
+            strokeWidth="4"
+            paintOrder="stroke"
+            pointerEvents="none"
+          >
+            {barWords(letter(dishes.indexOf(bar.block.split(":")[0] ?? "")), bar.title, bar.width)}
+          </text>
+        ))}
       <TableHandle
         x={table}
         below={below}
@@ -168,7 +190,7 @@ export function LaneChart({ day, dishes, width, nameOf, now, away, onTable }: Pr
             strokeDasharray="4 3"
           />
           <text x={place(current) + 3} y={HEAD} fontSize="12" fill="var(--heat)">
-            now
+            {say("drawing-now")}
           </text>
         </g>
       )}

@@ -1,6 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import type { PlanOut } from "@/api/client";
 import { type Box, heightToY, yToHeight } from "@/drawing/pot-geometry";
+import { say } from "@/text/say";
 
 interface Props {
   plan: PlanOut;
@@ -38,7 +39,7 @@ export function LiquidHandle({ plan, units, liquid, onPour }: Props) {
     <g
       role="slider"
       tabIndex={0}
-      aria-label="liquid line, drag"
+      aria-label={say("drawing-liquid-line-drag")}
       aria-valuemin={0}
       aria-valuemax={marks.length - 1}
       aria-valuenow={now}

@@ -1,6 +1,7 @@
 import type { CookPieces } from "@/api/client";
 import { RuledSheet, type Scale, spanOf } from "@/drawing/RuledSheet";
 import { TEXTURES, tendernessOf } from "@/lib/words";
+import { say } from "@/text/say";
 
 interface Props {
   pieces: CookPieces;
@@ -38,7 +39,9 @@ export function PieceTraces({ pieces, cut, width }: Props) {
         height={220}
         span={spanOf(kinds.map((kind) => kind.softening))}
         scale={ladderOf(kinds, cut)}
-        label={`tenderness over time of ${kinds.map((kind) => kind.name).join(" and of ")}`}
+        label={say("drawing-tenderness-over-time-of", {
+          join: kinds.map((kind) => kind.name).join(` ${say("drawing-and-of")} `),
+        })}
       >
         {({ points }) =>
           kinds.map((kind, index) => (

@@ -10,6 +10,7 @@ import {
   VIEW,
 } from "@/drawing/pot-geometry";
 import { LYING_WORDS } from "@/lib/words";
+import { say } from "@/text/say";
 
 interface Props {
   plan: PlanOut;
@@ -25,9 +26,18 @@ export const PotSection = memo(function PotSection({ plan, units, enlarge, onPou
   const shape = potGeometry(plan, units);
   const { pot, liquid } = plan;
   const labels = {
-    most: { big: `max: ${pot.max_volume_shown[units]}`, small: "fill line, with meat" },
-    liquid: { big: liquid.shown[units], small: `${liquid.level_shown[units]} high` },
-    least: { big: `min: ${liquid.lowest_shown[units]}`, small: "thin liquid" },
+    most: {
+      big: say("drawing-max", { max_volume: pot.max_volume_shown[units] }),
+      small: say("drawing-fill-line-with-meat"),
+    },
+    liquid: {
+      big: liquid.shown[units],
+      small: say("drawing-high", { level: liquid.level_shown[units] }),
+    },
+    least: {
+      big: say("drawing-min", { lowest: liquid.lowest_shown[units] }),
+      small: say("drawing-thin-liquid"),
+    },
   };
   return (
     <svg
@@ -82,27 +92,30 @@ export const PotSection = memo(function PotSection({ plan, units, enlarge, onPou
 function caption(plan: PlanOut, unseen: number): string {
   const count = plan.standing.placed.length;
   const { arrangement } = plan.standing;
-  const what = count === 1 ? "one piece" : `${count} pieces`;
+  const what = count === 1 ? say("drawing-one-piece") : say("drawing-pieces", { count });
   const how = arrangement ? ` ${LYING_WORDS[arrangement].name}` : "";
   const behind = unseen > 0 ? `, ${unseen} hidden` : "";
   // a bed is told with the way of lying already
-  const where = arrangement === "on_bed" ? "" : `, ${WHERE[plan.setting.rack]}`;
+  const where = arrangement === "on_bed" ? "" : `, ${placeNames()[plan.setting.rack]}`;
   return `${what}${how}${behind}${where}`;
 }
 
-const WHERE: Record<PlanOut["setting"]["rack"], string> = {
-  none: "on the bottom",
-  trivet: "on the trivet",
-  tall: "on the tall trivet",
-  basket: "in the steamer basket",
-  bed: "on a bed of vegetables",
-};
+const placeNames = (): Record<PlanOut["setting"]["rack"], string> => ({
+  none: say("drawing-on-the-bottom"),
+  trivet: say("drawing-on-the-trivet"),
+  tall: say("drawing-on-the-tall-trivet"),
+  basket: say("drawing-in-the-steamer-basket"),
+  bed: say("drawing-on-a-bed-of-vegetables"),
+});
 
 function describe(plan: PlanOut, units: "metric" | "us"): string {
   const { pot, liquid } = plan;
   return (
-    `${pot.name}, side view: ${caption(plan, 0)}; liquid ${liquid.shown[units]}, ` +
-    `${liquid.level_shown[units]} high; ${Math.round(100 * liquid.fill_ratio)} percent full.`
+    `${say("drawing-side-view-liquid", { name: pot.name, plan: caption(plan, 0), liquid: liquid.shown[units] })} ` +
+    say("drawing-high-percent-full", {
+      level: liquid.level_shown[units],
+      round: Math.round(100 * liquid.fill_ratio),
+    })
   );
 }
 
@@ -150,7 +163,7 @@ function Surface({ box }: { box: Box }) {
 function Ending({ y, vessel }: { y: number; vessel: Box }) {
   return (
     <g data-testid="line-ending" data-y={y} stroke="var(--pencil)" strokeDasharray="1 5">
-      <title>with the juice of the meat, at the end</title>
+      <title>{say("drawing-with-the-juice-of-the-meat")}</title>
       <line x1={vessel.x + 4} x2={vessel.x + vessel.width - 4} y1={y} y2={y} strokeWidth="2.2" />
     </g>
   );

@@ -1,6 +1,7 @@
 import { memo } from "react";
 import type { PlanOut } from "@/api/client";
 import { topGeometry, VIEW } from "@/drawing/pot-geometry";
+import { say } from "@/text/say";
 
 interface Props {
   plan: PlanOut;
@@ -15,7 +16,10 @@ export const PotTop = memo(function PotTop({ plan, enlarge }: Props) {
       viewBox={`0 0 ${VIEW.width} ${VIEW.height}`}
       className="h-full w-full"
       role="img"
-      aria-label={`${plan.pot.name} from above with ${plan.standing.placed.length} pieces`}
+      aria-label={say("drawing-from-above-with-pieces", {
+        name: plan.pot.name,
+        placed: plan.standing.placed.length,
+      })}
       data-testid="pot-top"
     >
       <circle
@@ -52,7 +56,7 @@ export const PotTop = memo(function PotTop({ plan, enlarge }: Props) {
         fill="var(--pencil)"
         fontSize={13 * enlarge}
       >
-        side view here
+        {say("drawing-side-view-here")}
       </text>
     </svg>
   );

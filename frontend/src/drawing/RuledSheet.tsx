@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { hoursMinutes } from "@/lib/format";
+import { say } from "@/text/say";
 
 interface Props {
   width: number;
@@ -34,8 +35,14 @@ const PA_PER_PSI = 6894.757;
 export function pressureScale(units: "metric" | "us"): Scale {
   const rules =
     units === "us"
-      ? [0, 4, 8, 12].map((psi) => ({ at: PA_PER_PSI * psi, words: psi ? String(psi) : "0 psi" }))
-      : [0, 25, 50, 75, 100].map((kpa) => ({ at: 1000 * kpa, words: kpa ? String(kpa) : "0 kPa" }));
+      ? [0, 4, 8, 12].map((psi) => ({
+          at: PA_PER_PSI * psi,
+          words: psi ? String(psi) : say("drawing-0-psi"),
+        }))
+      : [0, 25, 50, 75, 100].map((kpa) => ({
+          at: 1000 * kpa,
+          words: kpa ? String(kpa) : say("drawing-0-kpa"),
+        }));
   return { foot: 0, top: 110_000, rules, left: 38 };
 }
 

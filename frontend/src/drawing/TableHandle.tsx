@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { clockTime } from "@/lib/clock";
+import { say } from "@/text/say";
 
 interface Props {
   x: number;
@@ -32,7 +33,7 @@ export function TableHandle({ x, below, table, perMs, onTable }: Props) {
     <g
       role="slider"
       tabIndex={0}
-      aria-label="serving time, drag"
+      aria-label={say("drawing-serving-time-drag")}
       aria-valuemin={0}
       aria-valuemax={1439}
       aria-valuenow={table.getHours() * 60 + table.getMinutes()}

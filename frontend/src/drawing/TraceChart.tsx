@@ -10,6 +10,7 @@ import {
 } from "@/drawing/trace-geometry";
 import { spokenTime, temperatureText } from "@/lib/format";
 import { PHASE_WORDS, TEXTURES, tendernessOf } from "@/lib/words";
+import { say } from "@/text/say";
 
 interface Props {
   plan: PlanOut;
@@ -48,7 +49,11 @@ export const TraceChart = memo(function TraceChart({ plan, width, units, others 
       />
       <Rungs sheet={sheet} reached={firmest(plan)} cut={plan.pieces[0]?.cut} />
       {sheet.phases.map((phase) => (
-        <Phase key={phase.kind} phase={phase} unit={isNarrow(sheet.width) ? "" : " min"} />
+        <Phase
+          key={phase.kind}
+          phase={phase}
+          unit={isNarrow(sheet.width) ? "" : ` ${say("drawing-min-2")}`}
+        />
       ))}
       <line
         x1={sheet.openX}
@@ -75,10 +80,10 @@ const DASHES = ["7 4", "2 3", "9 3 2 3", "4 4"];
 function describe(plan: PlanOut, units: "metric" | "us"): string {
   const phases = plan.phases.map(
     (phase) =>
-      `${PHASE_WORDS[phase.kind].name} ${spokenTime(phase.duration_s / 60)}, center then ` +
+      `${say("drawing-center-then", { name: PHASE_WORDS[phase.kind].name, duration_s: spokenTime(phase.duration_s / 60) })} ` +
       temperatureText(phase.core_temp_c, units),
   );
-  return `The planned cook: ${phases.join("; ")}.`;
+  return say("drawing-the-planned-cook", { join: phases.join("; ") });
 }
 
 function Paper({ sheet }: { sheet: TraceGeometry }) {
@@ -189,7 +194,7 @@ function Rungs({
       ))}
       {sheet.softeningX !== null && (
         <text {...softeningPlace(sheet, sheet.softeningX)} y={sheet.frame.bottom - 9} {...halo}>
-          tenderness{" "}
+          {say("drawing-tenderness")}{" "}
           <tspan fontWeight="700" data-testid="reached">
             {tendernessOf(reached, cut)}
           </tspan>
@@ -222,7 +227,9 @@ function Legend({ sheet, units }: { sheet: TraceGeometry; units: "metric" | "us"
         strokeWidth="2.4"
       />
       <text x={sheet.frame.left + 28} y={y} fill="var(--pencil)">
-        pressure, {units === "us" ? "psi" : "kPa"}
+        {say("drawing-pressure", {
+          units: units === "us" ? say("drawing-psi") : say("drawing-kpa"),
+        })}
       </text>
       <line
         x1={sheet.frame.left + 130}
@@ -233,11 +240,11 @@ function Legend({ sheet, units }: { sheet: TraceGeometry; units: "metric" | "us"
         strokeWidth="2.4"
       />
       <text x={sheet.frame.left + 158} y={y} fill="var(--heat)">
-        center of the meat
+        {say("drawing-center-of-the-meat")}
       </text>
       {!isNarrow(sheet.width) && (
         <text x={sheet.frame.right} y={y} textAnchor="end" fill="var(--pencil)">
-          hours after the lid goes on (h:mm)
+          {say("drawing-hours-after-the-lid-goes-on")}
         </text>
       )}
     </g>

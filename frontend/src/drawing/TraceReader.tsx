@@ -2,6 +2,7 @@ import { type KeyboardEvent, type PointerEvent, useState } from "react";
 import { type Moment, SHEET_HEIGHT, type TraceGeometry } from "@/drawing/trace-geometry";
 import { hoursMinutes, pressureText, temperatureText } from "@/lib/format";
 import { PHASE_WORDS, TEXTURES, tendernessOf } from "@/lib/words";
+import { say } from "@/text/say";
 
 interface Props {
   sheet: TraceGeometry;
@@ -28,11 +29,11 @@ export function TraceReader({ sheet, units, cut }: Props) {
     <g
       role="slider"
       tabIndex={0}
-      aria-label="a moment of the cook"
+      aria-label={say("drawing-a-moment-of-the-cook")}
       aria-valuemin={0}
       aria-valuemax={moments.length - 1}
       aria-valuenow={index ?? 0}
-      aria-valuetext={moment ? read(moment, units, cut) : "not chosen"}
+      aria-valuetext={moment ? read(moment, units, cut) : say("drawing-not-chosen")}
       onKeyDown={step}
       onPointerMove={point}
       onPointerDown={point}
@@ -71,7 +72,13 @@ function read(moment: Moment, units: "metric" | "us", cut?: string): string {
   const degrees = temperatureText(moment.celsius, units);
   const rung = TEXTURES[Math.floor(Math.min(moment.step, 4))];
   const soft = moment.step >= 0 && rung ? `, ${tendernessOf(rung, cut)}` : "";
-  return `${hoursMinutes(moment.minutes)} ${PHASE_WORDS[moment.phase].name}: ${pressureText(moment.kpa, units)}, center ${degrees}${soft}`;
+  return say("drawing-center", {
+    minutes: hoursMinutes(moment.minutes),
+    name: PHASE_WORDS[moment.phase].name,
+    kpa: pressureText(moment.kpa, units),
+    degrees,
+    soft,
+  });
 }
 
 interface ReadingProps {

@@ -1,5 +1,6 @@
 import type { CookOut } from "@/api/client";
 import { pressureScale, RuledSheet, spanOf } from "@/drawing/RuledSheet";
+import { say } from "@/text/say";
 
 interface Props {
   one: CookOut;
@@ -18,7 +19,7 @@ export function TwoTraces({ one, other, width, units }: Props) {
       scale={pressureScale(units)}
       height={240}
       span={spanOf(curves)}
-      label={`pressure of ${one.name} and of ${other.name}`}
+      label={say("drawing-pressure-of-and-of", { name: one.name, name2: other.name })}
     >
       {({ points }) =>
         curves.map((curve, index) => (

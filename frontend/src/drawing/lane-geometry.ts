@@ -143,3 +143,14 @@ function byOrder(one: string, other: string): number {
   const rank = (name: string) => ORDER.indexOf(name.split(":")[0] ?? name);
   return rank(one) - rank(other) || one.localeCompare(other);
 }
+
+/** Width of a letter in a bar, about. */
+const LETTER = 6.3;
+
+/** What stands in a bar: the letter of its dish, and as many whole words as there is room for. */
+export function barWords(letter: string, title: string, width: number): string {
+  const room = Math.floor((width - 6) / LETTER) - letter.length - 1;
+  if (title.length <= room) return `${letter} ${title}`;
+  const cut = title.lastIndexOf(" ", room - 1);
+  return cut < 5 ? letter : `${letter} ${title.slice(0, cut).replace(/[,;:]$/, "")}…`;
+}

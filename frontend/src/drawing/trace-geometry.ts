@@ -1,9 +1,9 @@
-import { hoursMinutes } from "@/lib/format";
 /** The trace: from samples to lines on a sheet of given width. Pure. */
 
 import { scaleLinear } from "d3-scale";
 import { curveMonotoneX, line } from "d3-shape";
 import type { PhaseOut, PlanOut } from "@/api/client";
+import { hoursMinutes } from "@/lib/format";
 
 export const SHEET_HEIGHT = 216;
 const TOP = 52;

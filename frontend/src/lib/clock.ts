@@ -24,6 +24,12 @@ export function clockTime(moment: string | number | Date): string {
   return written(moment, { timeStyle: "short" });
 }
 
+/** A time of day, with its day of the week when that is not today. */
+export function clockTimeFrom(now: string | number | Date, moment: string | number | Date): string {
+  const sameDay = new Date(now).toDateString() === new Date(moment).toDateString();
+  return sameDay ? clockTime(moment) : `${weekday(moment)} ${clockTime(moment)}`;
+}
+
 /** A time of day where there is little room: `7 PM` at a full hour. */
 export function axisTime(moment: Date): string {
   return clockTime(moment).replace(/:00(?=\s)/, "");

@@ -1,6 +1,7 @@
 /** A cook on the screen: times and words. No physics. */
 
 import type { CookOut, CookStep, PotCommand } from "@/api/client";
+import { say } from "@/text/say";
 
 export function stepOf(cook: CookOut, id: string | null): CookStep | undefined {
   return cook.steps.find((step) => step.step_id === id);
@@ -15,24 +16,31 @@ export function leftTime(seconds: number): string {
   return hours > 0 ? `${hours}:${rest}` : rest.replace(/^0(\d)/, "$1");
 }
 
-export const STATE_WORDS: Record<NonNullable<CookOut["pot"]>["state"], string> = {
-  open: "lid off",
-  shut: "lid on, no pressure",
-  heating: "heating",
-  under_pressure: "pin up, pressure rising",
-  holding: "under pressure, counting",
-  falling: "pressure falling",
-  stopped_hot: "stopped: overheat warning",
-  no_vessel: "no inner pot in it",
-  not_sealed: "steam, but no pressure",
-};
+export type PotState = NonNullable<CookOut["pot"]>["state"];
+
+export const stateWords = (): Record<PotState, string> => ({
+  open: say("shared-lid-off"),
+  shut: say("shared-lid-on-no-pressure"),
+  heating: say("shared-heating"),
+  under_pressure: say("shared-pin-up-pressure-rising"),
+  holding: say("shared-under-pressure-counting"),
+  falling: say("shared-pressure-falling"),
+  stopped_hot: say("shared-stopped-overheat-warning"),
+  no_vessel: say("shared-no-inner-pot-in-it"),
+  not_sealed: say("shared-steam-but-no-pressure"),
+});
 
 /** What a cook says of a step that the pot has to do. */
-export const WAIT_WORDS: Record<NonNullable<CookStep["waits"]>, string> = {
-  pressure: "The pin is up",
-  hold_over: "The cook time is over",
-  pin_down: "The pin is down",
-};
+const waitWords = (): Record<NonNullable<CookStep["waits"]>, string> => ({
+  pressure: say("shared-the-pin-is-up"),
+  hold_over: say("shared-the-cook-time-is-over"),
+  pin_down: say("shared-the-pin-is-down"),
+});
+
+/** What ends a step, as its button says. */
+export function doneWords(step: CookStep): string {
+  return step.waits ? waitWords()[step.waits] : say("cook-done");
+}
 
 /** Whether the pot itself will say that a step is over. */
 export function potTells(cook: CookOut, step: CookStep): boolean {
@@ -50,7 +58,15 @@ export function toPressNow(cook: CookOut, step: CookStep): boolean {
 }
 
 /** What a connected pot is asked to do at a step, and who has to stand there. */
-export const POT_AT: Partial<Record<CookStep["kind"], { does: PotCommand[]; words: string }>> = {
-  set: { does: ["set", "start"], words: "I am at the cooker: set it and start" },
-  release: { does: ["vent"], words: "I am at the cooker: open the valve" },
-};
+export const potAt = (): Partial<
+  Record<CookStep["kind"], { does: PotCommand[]; words: string }>
+> => ({
+  set: {
+    does: ["set", "start"],
+    words: say("shared-i-am-at-the-cooker-set"),
+  },
+  release: {
+    does: ["vent"],
+    words: say("shared-i-am-at-the-cooker-open"),
+  },
+});

@@ -64,8 +64,17 @@ export function emptyDay(now = new Date()): DayDraft {
 
 export function keptDay(now = new Date()): DayDraft {
   // what an older draft does not know has its usual value
-  return { ...emptyDay(now), ...readKeptAs(KEY, isDay) };
+  return withSauces({ ...emptyDay(now), ...readKeptAs(KEY, isDay) });
 }
+
+/** A day that was kept before a sauce could be of a kind says yes or no. */
+export function withSauces(day: DayDraft): DayDraft {
+  const named = (sauce: unknown) => (sauce === true ? "half" : sauce === false ? "none" : sauce);
+  const dishes = day.dishes.map((dish) => ({ ...dish, sauce: named(dish.sauce) as Sauce }));
+  return { ...day, dishes };
+}
+
+type Sauce = NonNullable<DayIn["dishes"][number]["sauce"]>;
 
 function isDay(value: unknown): value is DayDraft {
   return typeof value === "object" && value !== null && "dishes" in value && "pinned" in value;
@@ -109,7 +118,10 @@ export function zonedTime(moment: Date): string {
   return `${localTime(moment)}:00${sign}${two(ahead / 60)}:${two(ahead % 60)}`;
 }
 
-type FromRecipe = Pick<ConvertedOut, "shopping" | "marinade" | "extras" | "lines" | "steps">;
+type FromRecipe = Pick<
+  ConvertedOut,
+  "shopping" | "marinade" | "rubbed" | "extras" | "lines" | "steps"
+>;
 
 /** A planned cook goes onto the day, with what its recipe wants besides. */
 export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void {
@@ -121,7 +133,8 @@ export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void 
     title: title.slice(0, 120),
     plan,
     from_freezer: false,
-    sauce: true,
+    sauce: "half",
+    rubbed: recipe?.rubbed ?? false,
     ahead: "today",
     marinade: recipe?.marinade ?? null,
     parted: false,
@@ -209,7 +222,7 @@ function clockOn(date: Date, clock: string, days: number): Date {
 export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
   const { day } = kept;
   const done = day.done ?? [];
-  return {
+  return withSauces({
     ...before,
     id: kept.id,
     version: kept.version,
@@ -227,7 +240,7 @@ export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
     ended: Object.fromEntries(
       done.flatMap((item) => (item.end ? [[item.block_id, item.end]] : [])),
     ),
-  };
+  });
 }
 
 function nightOf(away: { begin: string; end: string } | undefined): DayDraft["night"] {
@@ -268,17 +281,16 @@ export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done"
   return { done, ended };
 }
 
+/** Steps that are a block of the day of their own, under the same name. */
+const OWN_BLOCKS = new Set(["thaw", "rub", "marinate", "cool", "freeze", "thaw_cooked", "reheat"]);
+
 /** Which block of the day a step ends: a recipe's own work, later batches, what is made ahead. */
 function blockEndedBy(step: CookOut["steps"][number]): string | null {
   if (step.kind === "extra") return step.step_id;
-  if (step.kind === "batch") return `run${Number(step.step_id.slice("batch".length)) - 1}`;
-  const ends: Partial<Record<typeof step.kind, string>> = {
-    cool: "cool",
-    freeze: "freeze",
-    thaw: "thaw_cooked",
-    reheat: "reheat",
-  };
-  return ends[step.kind] ?? null;
+  // the look at a later batch ends its run of the cooker
+  const [name, batch] = step.step_id.split("@");
+  if (batch) return name === "judge" ? `run${Number(batch) - 1}` : null;
+  return OWN_BLOCKS.has(step.step_id) ? step.step_id : null;
 }
 
 function tellBlocks(

@@ -1,39 +1,48 @@
 /** Keys of our own, as tables: what the app listens to and what the Guide shows is the same. */
 
 import { keep, readKept } from "@/lib/storage";
+import { say } from "@/text/say";
 
 export interface KeyEntry {
   /** As `KeyboardEvent.key` has it. */
   key: string;
   /** As it stands on the sheet of keys. */
   shown: string;
-  does: string;
+  does: () => string;
 }
 
 /** Anywhere, unless a control that takes letters has the focus. */
-export const APP_KEYS: KeyEntry[] = [{ key: "?", shown: "?", does: "this list of keys" }];
+export const APP_KEYS: KeyEntry[] = [
+  { key: "?", shown: "?", does: () => say("shared-this-list-of-keys") },
+];
 
 export const BENCH_KEYS: KeyEntry[] = [
-  { key: "v", shown: "v", does: "side view or top view" },
-  { key: "s", shown: "s", does: "save the plan" },
+  { key: "v", shown: "v", does: () => say("shared-side-view-or-top-view") },
+  { key: "s", shown: "s", does: () => say("shared-save-the-plan") },
 ];
 
 /** While the list or its tab has the focus. */
 export const WHAT_IF_KEYS: KeyEntry[] = Array.from({ length: 9 }, (_, index) => ({
   key: String(index + 1),
   shown: String(index + 1),
-  does: `use line ${index + 1} of “What if”`,
+  does: () => say("shared-use-line-of-what-if", { index: index + 1 }),
 }));
 
 /** Beside the pot; in a field it is a space. */
 export const COOK_KEYS: KeyEntry[] = [
-  { key: " ", shown: "space", does: "in Cook: done, next step" },
+  {
+    key: " ",
+    get shown() {
+      return say("shared-space");
+    },
+    does: () => say("shared-in-cook-done-next-step"),
+  },
 ];
 
 /** While a mark of a conversion has the focus. */
 export const MARK_KEYS: KeyEntry[] = [
-  { key: "ArrowDown", shown: "↓ ↑", does: "next or previous change, with its reason" },
-  { key: "x", shown: "x", does: "reject the change, or use it again" },
+  { key: "ArrowDown", shown: "↓ ↑", does: () => say("shared-next-or-previous-change") },
+  { key: "x", shown: "x", does: () => say("shared-reject-the-change") },
 ];
 
 const TAKES_LETTERS =

@@ -1,11 +1,12 @@
+import { say } from "@/text/say";
 /** The settings of a kitchen, to choose from. */
 
-export const UNITS = [
-  { value: "metric", name: "kg, cm, ml, °C" },
-  { value: "us", name: "lb, in, cups, °F" },
+export const unitChoices = () => [
+  { value: "metric", name: say("shared-kg-cm-ml-c") },
+  { value: "us", name: say("shared-lb-in-cups-f") },
 ];
 
-export const LOCALES = [
-  { value: "en-US", name: "American" },
-  { value: "en-GB", name: "British" },
+export const localeChoices = () => [
+  { value: "en-US", name: say("shared-american") },
+  { value: "en-GB", name: say("shared-british") },
 ];

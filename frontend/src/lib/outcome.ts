@@ -1,6 +1,7 @@
 /** Judged pieces of a pot: blanks to fill in, and what they are called. */
 
 import type { CookOut, PieceOutcome } from "@/api/client";
+import { say } from "@/text/say";
 
 type Kind = CookOut["plan"]["kinds"][number];
 
@@ -28,6 +29,6 @@ export function judgedSoFar(cook: CookOut): PieceOutcome[] {
 
 /** `back ribs 2 (membrane off)`; a sheet that names no kind goes by the order. */
 export function pieceName(piece: PieceOutcome, index: number, kinds: Kind[]): string {
-  const name = kinds[piece.group ?? index]?.name ?? "piece";
+  const name = kinds[piece.group ?? index]?.name ?? say("shared-piece");
   return `${name}${piece.number ? ` ${piece.number}` : ""}${piece.mark ? ` (${piece.mark})` : ""}`;
 }

@@ -16,5 +16,6 @@ export function ownPotOf(pot: PotOut): OwnPotIn {
     panel_step_min: pot.panel_step_min,
     start_key: pot.has_start_key,
     crisping_lid: pot.has_crisping_lid,
+    stovetop: pot.is_stovetop,
   };
 }

@@ -107,7 +107,15 @@ const LYING: Arrangement[] = [
 ];
 const RACKS: Rack[] = ["none", "trivet", "tall", "basket", "bed"];
 const LEVELS: Wish["level"][] = ["high", "low", "own"];
-const FINISHES: FinishKind[] = ["broiler", "grill", "crisping", "none"];
+const FINISHES: FinishKind[] = [
+  "broiler",
+  "grill",
+  "air_fryer",
+  "crisping",
+  "pan",
+  "glaze",
+  "none",
+];
 const SHAPES: Shape[] = ["block", "tapered", "rolled"];
 
 function oneOf<T extends string>(value: string | null, known: readonly T[]): T | null {
@@ -275,7 +283,7 @@ function firstPiece(wish: Wish): PieceIn {
   };
 }
 
-const CUT_WAYS = ["lengthwise", "across", "halved", "quartered", "cubes"] as const;
+const CUT_WAYS = ["lengthwise", "across", "halved", "quartered", "cubes", "parted"] as const;
 
 function knifeOf({
   knife,

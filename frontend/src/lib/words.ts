@@ -2,6 +2,7 @@
 
 import type {
   CatalogueOut,
+  ConvertedOut,
   FinishKind,
   Marinade,
   PhaseOut,
@@ -31,6 +32,7 @@ export const MARINADE_WORDS = {} as Words<Marinade>;
 export const METHOD_WORDS = {} as Words<SourceMethod>;
 export const FINISH_WORDS = {} as Words<FinishKind>;
 export const LYING_WORDS = {} as Words<Arrangement>;
+export const WHEN_WORDS = {} as Words<ConvertedOut["lines"][number]["when"]>;
 const TENDERNESS: Record<string, Record<string, string>> = {};
 const ANY_CUT = "brisket_flat";
 
@@ -44,6 +46,7 @@ const GROUPS: Record<string, Record<string, Word>> = {
   method: METHOD_WORDS,
   finish: FINISH_WORDS,
   lying: LYING_WORDS,
+  when: WHEN_WORDS,
 };
 
 /** Takes the words of a catalogue over. */

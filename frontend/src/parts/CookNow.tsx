@@ -1,6 +1,7 @@
 import { useLocation } from "wouter";
-import { type Extra, type PlanIn, type RecipeCard, troubleOf } from "@/api/client";
+import { type Extra, type Marinade, type PlanIn, type RecipeCard, troubleOf } from "@/api/client";
 import { useBegin } from "@/api/cooks";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -8,12 +9,15 @@ interface Props {
   plan: PlanIn;
   recipe?: RecipeCard;
   extras?: Extra[];
+  rubbed?: boolean;
+  marinade?: Marinade | null;
   /** What stands here has no answer yet. */
   wait?: boolean;
 }
 
 /** Straight to the pot with what stands here, by hand; the simulated pot is put beside it there. */
-export function CookNow({ name, plan, recipe, extras = [], wait = false }: Props) {
+export function CookNow(props: Props) {
+  const { name, plan, recipe, extras = [], rubbed = false, marinade = null, wait = false } = props;
   const begin = useBegin();
   const [, navigate] = useLocation();
   const trouble = begin.error ? troubleOf(begin.error) : null;
@@ -23,12 +27,20 @@ export function CookNow({ name, plan, recipe, extras = [], wait = false }: Props
         disabled={begin.isPending || wait}
         onClick={() =>
           begin.mutate(
-            { name: name.slice(0, 120), plan, connected: false, recipe: recipe ?? null, extras },
+            {
+              name: name.slice(0, 120),
+              plan,
+              connected: false,
+              recipe: recipe ?? null,
+              extras,
+              rubbed,
+              marinade,
+            },
             { onSuccess: (cook) => navigate(`/cook?cook=${cook.id}`) },
           )
         }
       >
-        Start cooking
+        {say("shared-start-cooking")}
       </Button>
       {trouble && (
         <span role="alert" className="text-care text-[0.875rem]">

@@ -1,6 +1,7 @@
 import type { CookOut, PieceOutcome, Texture } from "@/api/client";
 import { MOST_MARK, unjudged } from "@/lib/outcome";
 import { tendernessOf } from "@/lib/words";
+import { say } from "@/text/say";
 import { Tick } from "@/ui/Tick";
 
 interface Props {
@@ -12,12 +13,12 @@ interface Props {
 const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-1";
 const RUNGS = [1, 2, 3, 4, 5];
 const MARKS = [
-  "membrane on",
-  "membrane off",
-  "at the edge",
-  "in the middle",
-  "thick end",
-  "thin end",
+  "shared-membrane-on",
+  "shared-membrane-off",
+  "shared-at-the-edge",
+  "shared-in-the-middle",
+  "shared-thick-end",
+  "shared-thin-end",
 ];
 
 /** How it came out: each kind as one, or each piece alone. */
@@ -38,7 +39,9 @@ export function JudgedPieces({ cook, pieces, onChange }: Props) {
         <legend className="font-semibold">
           {kind.count} × {kind.name}
         </legend>
-        {kind.count > 1 && <Tick label="rate each piece" on={alone} onChange={split} />}
+        {kind.count > 1 && (
+          <Tick label={say("shared-rate-each-piece")} on={alone} onChange={split} />
+        )}
         {own.map(({ piece, at }) => (
           <Piece
             key={piece.number ?? 0}
@@ -50,7 +53,7 @@ export function JudgedPieces({ cook, pieces, onChange }: Props) {
         ))}
         <datalist id="piece-marks">
           {MARKS.map((mark) => (
-            <option key={mark} value={mark} />
+            <option key={mark} value={say(mark)} />
           ))}
         </datalist>
       </fieldset>
@@ -72,27 +75,27 @@ function Piece({ cook, name, piece, onChange }: PieceProps) {
         <label className="flex items-center gap-2">
           <span className="font-dial font-bold">{piece.number}</span>
           <input
-            aria-label={`what is different about ${name}`}
+            aria-label={say("shared-what-is-different-about", { name })}
             list="piece-marks"
             value={piece.mark}
             maxLength={MOST_MARK}
-            placeholder="membrane off …"
+            placeholder={say("shared-membrane-off")}
             onChange={(event) => onChange({ mark: event.target.value })}
             className={`${FIELD} w-36 placeholder:text-pencil`}
           />
         </label>
       )}
       <label className="flex items-center gap-2">
-        <span className="text-pencil">tenderness</span>
+        <span className="text-pencil">{say("shared-tenderness")}</span>
         <select
-          aria-label={`tenderness of ${name}`}
+          aria-label={say("shared-tenderness-of", { name })}
           value={piece.texture ?? ""}
           onChange={(event) =>
             onChange({ texture: (event.target.value || null) as Texture | null })
           }
           className={FIELD}
         >
-          <option value="">not rated</option>
+          <option value="">{say("shared-not-rated")}</option>
           {cook.plan.looks.map(({ texture }) => (
             <option key={texture} value={texture}>
               {tendernessOf(texture, cook.plan.cut)}
@@ -125,7 +128,10 @@ interface RungProps {
 
 function OneToFive({ name, of, value, onChange }: RungProps) {
   return (
-    <fieldset aria-label={`${name}, one to five, of ${of}`} className="flex items-center gap-1">
+    <fieldset
+      aria-label={say("shared-one-to-five-of", { name, of })}
+      className="flex items-center gap-1"
+    >
       <span className="text-pencil">{name}</span>
       {RUNGS.map((rung) => (
         <button

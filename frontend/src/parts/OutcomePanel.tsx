@@ -7,6 +7,7 @@ import { judgedSoFar } from "@/lib/outcome";
 import { JudgedPieces } from "@/parts/JudgedPieces";
 import { Photos } from "@/parts/Photos";
 import { Weights } from "@/parts/Weights";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { useKept } from "@/ui/useKept";
 
@@ -62,18 +63,18 @@ export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
     onCorrected?.();
   };
   return (
-    <section aria-label="rate it" className="mt-3 flex flex-col gap-3">
+    <section aria-label={say("shared-rate-it")} className="mt-3 flex flex-col gap-3">
       <JudgedPieces cook={cook} pieces={pieces} onChange={(next) => set({ pieces: next })} />
       <div className="flex flex-wrap gap-x-5 gap-y-2">
         <Weights before={before} after={after} units={units} onChange={set} />
       </div>
       <label className="flex flex-col">
-        <span className="text-pencil">next time</span>
+        <span className="text-pencil">{say("shared-next-time")}</span>
         <textarea
           rows={2}
           maxLength={2000}
           value={note}
-          placeholder={onCorrected && "one more line; what you wrote stays"}
+          placeholder={onCorrected && say("shared-one-more-line-what-you-wrote")}
           onChange={(event) => set({ note: event.target.value })}
           className="rounded-sm border border-edge bg-sheet px-2 py-1 placeholder:text-pencil"
         />
@@ -86,7 +87,7 @@ export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
       )}
       <div className="flex flex-wrap gap-3">
         <Button strong className="min-h-[3rem] text-[1.125rem]" disabled={busy} onClick={write}>
-          {onCorrected ? "Save rating" : "Save to log"}
+          {onCorrected ? say("shared-save-rating") : say("shared-save-to-log")}
         </Button>
         {onCorrected && (
           <Button
@@ -96,7 +97,7 @@ export function OutcomePanel({ cook, tell, trouble, onCorrected }: Props) {
               onCorrected();
             }}
           >
-            Cancel
+            {say("shared-cancel")}
           </Button>
         )}
       </div>

@@ -3,6 +3,7 @@ import { useId, useState } from "react";
 import { type CookOut, troubleOf } from "@/api/client";
 import { PHOTO_TYPES, useAddPhoto, useRemovePhoto } from "@/api/photos";
 import { clockTime } from "@/lib/clock";
+import { say } from "@/text/say";
 import { Slip } from "@/ui/Slip";
 
 /** Photos of a cook: put on, looked at, taken off again. */
@@ -13,7 +14,7 @@ export function Photos({ cook }: { cook: CookOut }) {
   const id = useId();
   const trouble = add.error ? troubleOf(add.error) : null;
   return (
-    <section aria-label="photos" className="mt-3">
+    <section aria-label={say("shared-photos")} className="mt-3">
       <ul className="flex flex-wrap gap-3">
         {cook.photos.map((photo, index) => (
           <li key={photo.id}>
@@ -22,14 +23,18 @@ export function Photos({ cook }: { cook: CookOut }) {
                 src={`/api/photos/${photo.id}`}
                 width={photo.width_px}
                 height={photo.height_px}
-                alt={`${index + 1} of ${cook.name}, ${clockTime(photo.at)}`}
+                alt={say("shared-of", {
+                  index: index + 1,
+                  name: cook.name,
+                  at: clockTime(photo.at),
+                })}
                 loading="lazy"
                 className="h-40 w-auto border border-edge"
               />
             </a>
             <button
               type="button"
-              aria-label={`remove photo ${index + 1}`}
+              aria-label={say("shared-remove-photo", { index: index + 1 })}
               className="min-h-8 text-[0.875rem] underline print:hidden"
               onClick={() =>
                 remove.mutate(
@@ -38,7 +43,7 @@ export function Photos({ cook }: { cook: CookOut }) {
                 )
               }
             >
-              remove
+              {say("shared-remove")}
             </button>
           </li>
         ))}
@@ -49,7 +54,7 @@ export function Photos({ cook }: { cook: CookOut }) {
           className="flex min-h-[2.75rem] cursor-pointer items-center gap-2 rounded-sm border border-edge px-3 font-medium focus-within:outline-2 hover:border-ink"
         >
           <Camera size={18} aria-hidden="true" />
-          {add.isPending ? "Adding …" : "Add a photo"}
+          {add.isPending ? say("shared-adding") : say("shared-add-a-photo")}
           <input
             id={id}
             type="file"
@@ -64,7 +69,7 @@ export function Photos({ cook }: { cook: CookOut }) {
           />
         </label>
         <span className="text-[0.875rem] text-pencil">
-          Only the picture is saved, not where or when it was taken.
+          {say("shared-only-the-picture-is-saved-not")}
         </span>
       </div>
       {trouble && (
@@ -74,9 +79,9 @@ export function Photos({ cook }: { cook: CookOut }) {
       )}
       {gone && (
         <Slip
-          text="The photo is removed."
+          text={say("shared-the-photo-is-removed")}
           action={{
-            name: "Undo",
+            name: say("shared-undo"),
             run: () =>
               remove.mutate({ id: gone, restore: true }, { onSuccess: () => setGone(null) }),
           }}

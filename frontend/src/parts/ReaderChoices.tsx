@@ -1,5 +1,6 @@
 import type { HouseholdOut } from "@/api/client";
-import { LOCALES, UNITS } from "@/lib/kitchen";
+import { localeChoices, unitChoices } from "@/lib/kitchen";
+import { say } from "@/text/say";
 import { Choice } from "@/ui/Choice";
 
 type Units = HouseholdOut["units"];
@@ -17,20 +18,20 @@ export function ReaderChoices({ units, locale, onUnits, onLocale }: Props) {
   return (
     <>
       <div>
-        <span className="text-pencil">Units</span>
+        <span className="text-pencil">{say("shared-units")}</span>
         <Choice
-          label="units"
+          label={say("shared-units-2")}
           value={units}
-          options={UNITS}
+          options={unitChoices()}
           onChange={(value) => onUnits(value === "us" ? "us" : "metric")}
         />
       </div>
       <div>
-        <span className="text-pencil">English</span>
+        <span className="text-pencil">{say("shared-english")}</span>
         <Choice
-          label="English"
+          label={say("shared-english")}
           value={locale}
-          options={LOCALES}
+          options={localeChoices()}
           onChange={(value) => onLocale(value === "en-GB" ? "en-GB" : "en-US")}
         />
       </div>

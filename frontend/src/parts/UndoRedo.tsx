@@ -1,6 +1,7 @@
 import { Redo2, Undo2 } from "lucide-react";
 import { useHistoryState } from "wouter/use-browser-location";
 import { canRedo, canUndo } from "@/lib/edits";
+import { say } from "@/text/say";
 
 const LOOK =
   "flex min-h-[1.75rem] items-center gap-1 underline underline-offset-4 disabled:opacity-45 disabled:no-underline";
@@ -17,7 +18,7 @@ export function UndoRedo() {
         onClick={() => window.history.back()}
       >
         <Undo2 size={16} aria-hidden />
-        Undo
+        {say("shared-undo")}
       </button>
       <button
         type="button"
@@ -26,7 +27,7 @@ export function UndoRedo() {
         onClick={() => window.history.forward()}
       >
         <Redo2 size={16} aria-hidden />
-        Redo
+        {say("shared-redo")}
       </button>
     </>
   );

@@ -1,4 +1,5 @@
 import type { Units } from "@/lib/format";
+import { say } from "@/text/say";
 
 interface Props {
   before: string;
@@ -18,7 +19,7 @@ export function Weights({ before, after, units, stacked, onChange }: Props) {
   return (
     <>
       <label className={label}>
-        <span className="text-pencil">raw weight</span>
+        <span className="text-pencil">{say("shared-raw-weight")}</span>
         <input
           value={before}
           maxLength={40}
@@ -28,7 +29,7 @@ export function Weights({ before, after, units, stacked, onChange }: Props) {
         />
       </label>
       <label className={label}>
-        <span className="text-pencil">cooked weight</span>
+        <span className="text-pencil">{say("shared-cooked-weight")}</span>
         <input
           value={after}
           maxLength={40}

@@ -1,3 +1,4 @@
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -12,14 +13,14 @@ export function ChangedElsewhere({ what, busy, onMine, onTheirs }: Props) {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-2 border-care border-l-4 pl-2">
       <span>
-        <strong>{what} was changed in another window</strong> since you opened it. Nothing was saved
-        yet.
+        <strong>{say("ui-was-changed-in-another-window", { what })}</strong>{" "}
+        {say("ui-since-you-opened-it-nothing-was")}
       </span>
       <Button disabled={busy} onClick={onMine}>
-        Keep my version
+        {say("ui-keep-my-version")}
       </Button>
       <Button disabled={busy} onClick={onTheirs}>
-        Use the other version
+        {say("ui-use-the-other-version")}
       </Button>
     </div>
   );

@@ -1,6 +1,7 @@
 import { Minus, Plus } from "lucide-react";
 import { type ReactNode, useId } from "react";
 import { withUnit } from "@/lib/format";
+import { say } from "@/text/say";
 
 export interface FieldProblem {
   message: string;
@@ -84,10 +85,18 @@ export function MeasureField(props: Props) {
         )}
         {onStep && (
           <>
-            <StepButton label={`less ${label}`} disabled={!canStep} onClick={() => onStep(-1)}>
+            <StepButton
+              label={say("ui-less", { label })}
+              disabled={!canStep}
+              onClick={() => onStep(-1)}
+            >
               <Minus size={15} aria-hidden="true" />
             </StepButton>
-            <StepButton label={`more ${label}`} disabled={!canStep} onClick={() => onStep(1)}>
+            <StepButton
+              label={say("ui-more", { label })}
+              disabled={!canStep}
+              onClick={() => onStep(1)}
+            >
               <Plus size={15} aria-hidden="true" />
             </StepButton>
           </>

@@ -1,6 +1,7 @@
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import { type ReactNode, useRef } from "react";
+import { say } from "@/text/say";
 
 interface Props {
   title: string;
@@ -34,7 +35,7 @@ export function Sheet({ title, open, onClose, children }: Props) {
           {children}
           {/* last, so that the first field has the focus when the sheet opens */}
           <Dialog.Close
-            aria-label="close"
+            aria-label={say("ui-close")}
             className="absolute top-4 right-4 grid h-7 w-7 place-items-center"
           >
             <X size={18} aria-hidden="true" />

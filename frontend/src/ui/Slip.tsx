@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -34,7 +35,7 @@ export function Slip({ text, action, onClose }: Props) {
     >
       <span className="break-words">{text}</span>
       {action && <Button onClick={action.run}>{action.name}</Button>}
-      <Button onClick={onClose}>OK</Button>
+      <Button onClick={onClose}>{say("ui-ok")}</Button>
     </div>
   );
 }

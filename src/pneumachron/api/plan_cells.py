@@ -5,6 +5,7 @@ import json
 from pydantic import ValidationError
 
 from pneumachron.api.schemas.plan import PlanIn
+from pneumachron.services.errors import RowError
 from pneumachron.services.inputs import PlanInputs
 
 
@@ -13,17 +14,17 @@ def read_plan(cell: str, pot_id: str) -> PlanInputs:
 
     Raises
     ------
-    ValueError : it is no plan of ours; says where.
+    RowError : it is no plan of ours; says where.
     """
     try:
         told = json.loads(cell)
         whole = {**told, "pot": pot_id} if isinstance(told, dict) else told
         return PlanIn.model_validate(whole).to_inputs()
     except RecursionError:
-        raise ValueError("the plan is nested too deeply") from None
-    except json.JSONDecodeError as error:
-        raise ValueError(f"the plan is no JSON: {error.msg}") from None
+        raise RowError("row_plan_nested") from None
+    except json.JSONDecodeError:
+        raise RowError("row_plan_no_json") from None
     except ValidationError as error:
         first = error.errors()[0]
         where = ".".join(str(part) for part in first["loc"])
-        raise ValueError(f"the plan cannot be read at {where[:80]}: {first['msg']}") from None
+        raise RowError("row_plan_at", where=where[:80]) from None

@@ -84,7 +84,8 @@ def planned_batches(wish: Wish) -> tuple[Wish, ...]:
 def batches(wish: Wish) -> tuple[Wish, ...]:
     """The batches that were asked for, or the fewest in which everything lies in one layer.
 
-    As few runs as will do; of unlike pieces each kind has its own run, when that takes no more.
+    As few runs as will do; of unlike pieces each kind has its own run, when that takes no more, or
+    when a whole brisket was parted: flat and point are not done together.
     Pieces are dealt by weight, the heaviest to the lightest run, so runs weigh nearly the same.
 
     Raises
@@ -97,7 +98,8 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
     refusal: WishError | None = None
     for runs in range(1, min(MAX_RUNS, len(pieces)) + 1):
         # each run takes the school's own amount of liquid
-        for loads in filter(None, (deal_alike(pieces, runs), deal(pieces, runs))):
+        mixed = () if wish.parted else deal(pieces, runs)
+        for loads in filter(None, (deal_alike(pieces, runs), mixed)):
             dealt = _hot_after_first(loads, replace(wish, liquid_m3=None))
             try:
                 if all(_lies_well(part) for part in dealt):

@@ -8,12 +8,16 @@ from typing import Literal, TypeAlias, get_args
 
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import MAX_PIECES, THICKNESS_RANGE_M, Load, Piece, make_piece
+from pneumachron.core.parting import parts_of
 from pneumachron.core.wish import Wish
 
-CutWay: TypeAlias = Literal["lengthwise", "across", "halved", "quartered", "sections", "cubes"]
+CutWay: TypeAlias = Literal[
+    "lengthwise", "across", "halved", "quartered", "sections", "cubes", "parted"
+]  # fmt: skip
 CUT_WAYS: tuple[CutWay, ...] = get_args(CutWay)
 """Lengthwise: the pieces are narrower. Across: they are shorter. Halved and quartered: split
-through the thickness first, unless bone is in the way. Sections: between the bones of a rack."""
+through the thickness first, unless bone is in the way. Sections: between the bones of a rack.
+Parted: a whole brisket into its flat and its point, both halved."""
 MAX_PARTS = 12
 MAX_BONES = 13
 """Bones of a long rack. Common practice."""
@@ -46,6 +50,8 @@ class Knife:
             return _sections(piece, self.bones)
         if self.way == "cubes":
             return _cubes(piece, self.cube_m)
+        if self.way == "parted":
+            return parts_of(piece)
         if self.way in {"lengthwise", "across"}:
             if not 2 <= self.parts <= MAX_PARTS:
                 raise WishError("parts", "parts", parts=self.parts, most=MAX_PARTS)

@@ -12,7 +12,9 @@ from pneumachron.core.message import Message
 from pneumachron.core.pots import Pot
 from pneumachron.core.tables import read_numbers, read_words
 
-FinishKind: TypeAlias = Literal["broiler", "grill", "crisping", "none"]
+FinishKind: TypeAlias = Literal[
+    "broiler", "grill", "air_fryer", "crisping", "pan", "glaze", "none"
+]  # fmt: skip
 FINISHES: tuple[FinishKind, ...] = get_args(FinishKind)
 WHOLE_KG = 1.8
 """A piece this heavy rests twice as long: 20–40 min. Common practice."""
@@ -107,13 +109,24 @@ def finish_for(load: Load, pot: Pot, kind: FinishKind | None = None) -> Finish:
         chosen = "broiler"
     how = finishers()[chosen]
     span = how.span_s
-    if chosen == "crisping":
+    if chosen in {"crisping", "air_fryer"}:
         usual = afterwards()[family].crisping_s
         span = (0.75 * usual, usual)
     if chosen == "none":
         return Finish(chosen, 0, (0.0, 0.0))
     runs = max(ceil(load.mass_kg / (how.load_kg_m2 * how.area_m2) - 0.05), 1)
     return Finish(chosen, runs, span)
+
+
+def simmered_s(kind: FinishKind | None, boil_s: float) -> float:
+    """How long the meat simmers in the open cooker: as asked, or while its juice becomes a glaze.
+
+    That softens it on, so the cook time counts on it.
+    """
+    if kind != "glaze" or boil_s > 0:
+        return boil_s
+    low, high = finishers()["glaze"].span_s
+    return (low + high) / 2
 
 
 def rest_for(load: Load) -> tuple[float, float]:

@@ -18,6 +18,7 @@ from pneumachron.core.conduction import block_response
 from pneumachron.core.constants import SURFACE_COEFFICIENT
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.load import Piece
+from pneumachron.core.message import Message
 from pneumachron.core.safety import ZONE_LIMIT, zone_time_s
 from pneumachron.core.steam import FloatArray, ambient_pressure_pa, saturation_temp_c
 from pneumachron.core.tenderness import cumulative_dose_min
@@ -167,7 +168,7 @@ class OtherWay:
     duration_s: float
     core_end_c: float
     liquid_m3: float
-    advice: tuple[str, ...]
+    advice: tuple[Message, ...]
 
 
 def other_way(wish: Wish, method: BackMethod) -> OtherWay:
@@ -190,19 +191,15 @@ def other_way(wish: Wish, method: BackMethod) -> OtherWay:
     cooked = cooked_by(pieces[slowest], method, times[slowest], wish.altitude_m)
     thickest = max(pieces, key=lambda piece: piece.thickness_m)
     zone_s = cooked_by(thickest, method, times[slowest], wish.altitude_m).zone_s
-    advice = (*_too_long_warm(zone_s), *ADVICE[method])
+    advice = (*_too_long_warm(zone_s), ADVICE[method])
     return OtherWay(method, times[slowest], cooked.core_end_c, liquid, advice)
 
 
-def _too_long_warm(zone_s: float) -> tuple[str, ...]:
+def _too_long_warm(zone_s: float) -> tuple[Message, ...]:
     """What is said when a middle is between 4 and 60 °C for longer than is advised."""
     if zone_s <= ZONE_LIMIT.value:
         return ()
-    return (
-        f"The middle of the thickest piece is between 4 and 60 °C for {zone_s / 3600:.1f} h; usual "
-        f"advice is {ZONE_LIMIT.value / 3600:.0f} h at most (USDA; check local advice). Cut it "
-        "thinner, or take the pressure pot.",
-    )
+    return (Message("other-too_long_warm", {"zone_s": zone_s, "limit_s": ZONE_LIMIT.value}),)
 
 
 BRAISE_LIQUID: dict[BackMethod, Callable[[float], float]] = {
@@ -213,19 +210,10 @@ BRAISE_LIQUID: dict[BackMethod, Callable[[float], float]] = {
 """The pressure pot takes 40–60 % of a braise's liquid, the same or a quarter less than a slow
 cooker's. Common practice."""
 
-ADVICE: dict[BackMethod, tuple[str, ...]] = {
-    "oven_lid": (
-        "Oven at 165 °C (325 °F) at least, the lid on tight; liquid a third up the meat.",
-        "Look after three quarters of the time; top up when the base shows.",
-    ),
-    "slow_low": (
-        "Thawed meat only, never reheat in it; lid on all the time.",
-        "It goes on softening: done is when it parts, not when the clock says so.",
-    ),
-    "slow_high": (
-        "Thawed meat only, never reheat in it; lid on all the time.",
-        "It goes on softening: done is when it parts, not when the clock says so.",
-    ),
+ADVICE: dict[BackMethod, Message] = {
+    "oven_lid": Message("other-oven_lid"),
+    "slow_low": Message("other-slow"),
+    "slow_high": Message("other-slow"),
 }
 """Common practice; oven at 163 °C or more and thawed meat in a slow cooker: USDA FSIS, from
 memory."""

@@ -31,13 +31,23 @@ def parted(wish: Wish) -> Wish:
     """
     if not is_whole(wish):
         raise WishError("not_whole", "parted")
-    parts = [part for piece in wish.load.pieces for part in _parts(piece)]
-    return replace(wish, load=Load(tuple(parts)), liquid_m3=None)
+    parts = [
+        part
+        for piece in wish.load.pieces
+        for part in (parts_of(piece) if piece.cut.cut_id == WHOLE else [piece])
+    ]
+    return replace(wish, load=Load(tuple(parts)), liquid_m3=None, parted=True)
 
 
-def _parts(piece: Piece) -> list[Piece]:
+def parts_of(piece: Piece) -> list[Piece]:
+    """Two halves of the flat and two of the point.
+
+    Raises
+    ------
+    WishError : no whole brisket, or parts that the model was not checked for.
+    """
     if piece.cut.cut_id != WHOLE:
-        return [piece]
+        raise WishError("not_whole", "cutting")
     found = []
     for cut_id, share in zip(PARTS, (FLAT_SHARE, 1.0 - FLAT_SHARE), strict=True):
         cut = cut_by_id(cut_id)

@@ -32,6 +32,7 @@ from pneumachron.core.liquid import Ending, ending
 from pneumachron.core.load import Load, Piece
 from pneumachron.core.pot_heat import STEP_S
 from pneumachron.core.poultry import floor_min
+from pneumachron.core.racks import Rack
 from pneumachron.core.reasons import Reason, reasons_for
 from pneumachron.core.release import release_kinds
 from pneumachron.core.safety import Safety, safety_of
@@ -45,6 +46,7 @@ from pneumachron.core.spread import (
     model_sd_ln,
     rise_ratio,
 )
+from pneumachron.core.standing import Arrangement
 from pneumachron.core.steam import (
     FloatArray,
     ambient_pressure_pa,
@@ -128,6 +130,10 @@ class Batch:
     hold_min: int
     lid_on_to_open_s: float
     done_s: float
+    rack: Rack
+    arrangement: Arrangement
+    liquid_m3: float
+    phases: tuple[Phase, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -256,7 +262,17 @@ def _later(wish: Wish) -> tuple[Batch, ...]:
         alike = next((item for item in found if item.load == batch.load), None)
         if alike is None:
             plan = make_plan(batch)
-            alike = Batch(batch.load, plan.hold_min, plan.lid_on_to_open_s, plan.done_s)
+            standing = plan.setup.standing
+            alike = Batch(
+                load=batch.load,
+                hold_min=plan.hold_min,
+                lid_on_to_open_s=plan.lid_on_to_open_s,
+                done_s=plan.done_s,
+                rack=standing.rack,
+                arrangement=standing.arrangement,
+                liquid_m3=plan.setup.filling.liquid_m3,
+                phases=plan.phases,
+            )
         found.append(alike)
     return tuple(found)
 

@@ -7,7 +7,7 @@ from math import pi
 from pneumachron.core.errors import WishError
 from pneumachron.core.tables import read_numbers, read_words
 
-FLAGS = ("has_start_key", "has_crisping_lid")
+FLAGS = ("has_start_key", "has_crisping_lid", "is_stovetop")
 PANEL_HOUR_MIN = 60.0
 """Up to an hour every panel counts single minutes. Common practice."""
 GAUGE_RANGE_PA = (15_000.0, 110_000.0)
@@ -42,6 +42,8 @@ class Pot:
     has_start_key: bool
     """Whether a program starts only when a key is pressed."""
     has_crisping_lid: bool
+    is_stovetop: bool = False
+    """It stands on a flame or plate: a weight or ring tells its pressure, a hand holds it there."""
 
     @property
     def power_w(self) -> float:
@@ -83,6 +85,7 @@ def ready_pots() -> dict[str, Pot]:
             name=words[pot_id]["name"],
             has_start_key=row["has_start_key"] == 1,
             has_crisping_lid=row["has_crisping_lid"] == 1,
+            is_stovetop=row.get("is_stovetop") == 1,
             **values,
         )
     return found

@@ -55,6 +55,8 @@ class Wish:
     later: tuple[Load, ...] = ()
     pot_start_c: float | None = None
     own_hold_min: int | None = None
+    parted: bool = False
+    """A whole brisket was parted into flat and point for it."""
     log_heat_ratio: float = 1.0
     """The part of the pot's heat that the log found, not a boil test."""
 

@@ -4,6 +4,8 @@ import re
 from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
+from pneumachron.core.message import Message
+
 Format: TypeAlias = Literal["text", "markdown", "html", "jsonld"]
 
 MAX_BYTES = 2_000_000
@@ -50,6 +52,15 @@ class Part:
 
 
 @dataclass(frozen=True, slots=True)
+class Section:
+    """A heading over some of the steps: “For the glaze”."""
+
+    name: str
+    first: int
+    """Row of its first step; it goes on to the next section."""
+
+
+@dataclass(frozen=True, slots=True)
 class Recipe:
     """Title, yield, ingredient lines and steps. `plan` is our own extension, when it has one."""
 
@@ -70,6 +81,7 @@ class Recipe:
     image: str = ""
     """Address of a picture; it is passed on, never fetched."""
     parts: tuple[Part, ...] = ()
+    sections: tuple[Section, ...] = ()
     left_out: tuple[str, ...] = ()
     """Lines of the text that are no part of the recipe."""
 
@@ -80,4 +92,4 @@ class ReadRecipe:
 
     recipe: Recipe
     format: Format
-    remarks: tuple[str, ...] = ()
+    remarks: tuple[Message, ...] = ()

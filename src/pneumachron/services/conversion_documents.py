@@ -6,14 +6,16 @@ from typing import Any
 from pneumachron.core.other_methods import OtherWay
 from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.recipes.converting.convert import Converted
-from pneumachron.recipes.converting.marks import OutLine
+from pneumachron.recipes.converting.cross_check import CrossCheck
+from pneumachron.recipes.converting.marks import Mark, OutLine
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.understand import Understood
-from pneumachron.recipes.writing.day import extra_work, marinade_of
+from pneumachron.recipes.writing.day import extra_work, is_rubbed_overnight, marinade_of
 from pneumachron.recipes.writing.sentences import run_on
 from pneumachron.recipes.writing.shopping import shopping_list
 from pneumachron.services.documents import shown_document
 from pneumachron.services.wording import careful, say_message
+from pneumachron.text.say import say
 
 
 def recipe_document(recipe: Recipe) -> dict[str, Any]:
@@ -23,6 +25,7 @@ def recipe_document(recipe: Recipe) -> dict[str, Any]:
         "steps": list(recipe.steps),
         "notes": list(recipe.notes),
         "left_out": list(recipe.left_out),
+        "sections": [asdict(section) for section in recipe.sections],
         "parts": [asdict(part) | {"lines": list(part.lines)} for part in recipe.parts],
     }
 
@@ -48,9 +51,11 @@ def understood_document(found: Understood) -> dict[str, Any]:
         "questions": [
             {
                 "asked": question.asked,
-                "text": question.text,
-                "guess": question.guess,
-                "options": [{"value": value, "name": name} for value, name in question.options],
+                "text": say_message(question.said),
+                "guess": say_message(question.guess),
+                "options": [
+                    {"value": value, "name": say_message(name)} for value, name in question.options
+                ],
             }
             for question in found.questions
         ],
@@ -74,7 +79,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             }
             for step in done.steps
         ],
-        "marks": [asdict(mark) for mark in done.marks],
+        "marks": [_mark(mark) for mark in done.marks],
         "setting": {
             "hold_min": plan.hold_min,
             "hold_low_min": low,
@@ -88,21 +93,50 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             "cuts": done.portioned.cuts,
             "finish": done.finish.kind,
         },
-        "check": None if done.check is None else asdict(done.check),
+        "check": None if done.check is None else _check(done.check),
         "cautions": careful(plan),
-        "allergens": list(done.allergens),
+        "allergens": [say(f"allergen-{name}") for name in done.allergens],
         "shopping": [
             {"section": section.name, "items": list(section.items)}
             for section in shopping_list(done)
         ],
         "wish": bench_wish(done, pot),
         "marinade": marinade_of(done),
+        "rubbed": is_rubbed_overnight(done),
         "extras": [asdict(extra) for extra in extra_work(done)],
     }
 
 
 def _line(line: OutLine) -> dict[str, Any]:
-    return {"origin": line.origin, "when": line.when, "text": line.text}
+    return {"origin": line.origin, "when": line.when, "text": line.text(say_message)}
+
+
+def _mark(mark: Mark) -> dict[str, Any]:
+    after = mark.after
+    if not isinstance(after, str):
+        after = "; ".join(line.text(say_message) for line in after)
+    return {
+        "mark_id": mark.mark_id,
+        "rule": mark.rule,
+        "does": mark.does,
+        "where": mark.where,
+        "index": mark.index,
+        "before": mark.before,
+        "after": after,
+        "step": mark.step,
+        "reason": say_message(mark.reason),
+        "source_kind": mark.source_kind,
+        "overruled": mark.overruled,
+        "caution": "" if mark.caution is None else say_message(mark.caution),
+    }
+
+
+def _check(check: CrossCheck) -> dict[str, Any]:
+    return {
+        "hold_min": check.hold_min,
+        "agrees": check.agrees,
+        "words": say_message(check.said),
+    }
 
 
 def bench_wish(done: Converted, pot: str) -> dict[str, Any]:
@@ -135,5 +169,5 @@ def other_way_document(found: OtherWay) -> dict[str, Any]:
         "duration_s": round(found.duration_s, 0),
         "core_end_c": round(found.core_end_c, 1),
         "liquid_shown": shown_document(show_volume(found.liquid_m3)),
-        "advice": list(found.advice),
+        "advice": [say_message(advice) for advice in found.advice],
     }

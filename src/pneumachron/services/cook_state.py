@@ -7,7 +7,7 @@ and folded in; the watch writes it down.
 import json
 from collections.abc import Iterable, Sequence
 from contextlib import suppress
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, fields, replace
 from datetime import datetime, timedelta
 from typing import Any
 
@@ -194,12 +194,18 @@ def _key_of(content: CookContent) -> str:
     return json.dumps(made, sort_keys=True)
 
 
+BROUGHT = {field.name for field in fields(Brought)}
+
+
 def brought_of(kept: dict[str, Any] | None) -> Brought:
     """What recipe and day added to the steps."""
     if kept is None:
         return Brought()
     work = tuple(Extra(**item) for item in kept["work"])
-    return Brought(work, kept["sauce"], kept.get("ahead", "today"))
+    kept = {key: value for key, value in kept.items() if key in BROUGHT}
+    if isinstance(kept["sauce"], bool):  # as it was kept before a sauce could be of a kind
+        kept["sauce"] = "half" if kept["sauce"] else "none"
+    return Brought(**{**kept, "work": work})
 
 
 def unwritten(moment: Moment) -> bool:

@@ -4,19 +4,24 @@ from collections.abc import Callable, Iterator, Mapping, Sequence
 from contextlib import suppress
 from dataclasses import dataclass, replace
 from datetime import datetime, time, timedelta
+from functools import cache
 from itertools import groupby
+from threading import Thread
 from typing import Any
 
 from sqlalchemy.orm import Session
 
 from pneumachron.core.cutting import cut_into
+from pneumachron.core.day import solver
 from pneumachron.core.day.blocks import day_blocks
 from pneumachron.core.day.dish import KITCHEN_LANES, Dish
-from pneumachron.core.day.schedule import LATE, Block, Closed, Schedule, Segment, lasting, schedule
+from pneumachron.core.day.model import LATE, Block, Closed, Schedule, Segment, lasting
+from pneumachron.core.day.schedule import schedule
+from pneumachron.core.day.solver import LITTLE_WORK, WORK
 from pneumachron.core.errors import Param, WishError
 from pneumachron.core.parting import is_whole, parted
 from pneumachron.core.pots import Pot
-from pneumachron.core.procedure.choices import Ahead, Extra
+from pneumachron.core.procedure.choices import Ahead, Extra, SauceTo
 from pneumachron.core.season import Marinade
 from pneumachron.core.units import show_length
 from pneumachron.core.wish import Wish
@@ -49,7 +54,8 @@ class DishInputs:
     plan: PlanInputs
     from_freezer: bool = False
     ahead: Ahead = "today"
-    sauce: bool = True
+    sauce: SauceTo = "half"
+    rubbed: bool = False
     marinade: Marinade | None = None
     eaters: int | None = None
     parted: bool = False
@@ -136,8 +142,20 @@ MOST_WAYS = 4
 
 
 def calendar_here(session: Session, inputs: DayInputs) -> bytes:
-    """The day as an iCalendar file; ids are stable, so importing it again updates."""
-    return write_calendar(event for _, _, event in _events(session, inputs))
+    """The day as an iCalendar file; ids are stable, so importing it again updates.
+
+    Raises
+    ------
+    WishError : in this day something that spoils waits too long; it gets no alarms.
+    """
+    day = _counted(session, inputs)
+    if not day.found.is_safe:
+        raise WishError("unsafe_day", "table")
+    return write_calendar(event for _, _, event in _events(day))
+
+
+def _counted(session: Session, inputs: DayInputs) -> Day:
+    return _count_back(inputs, _blocks(dishes_of(session, inputs), inputs))
 
 
 @dataclass(frozen=True, slots=True)
@@ -158,7 +176,7 @@ def moved_in_calendar(session: Session, inputs: DayInputs, content: str) -> Move
     there = read_calendar(content)
     pinned: dict[str, datetime] = {}
     known = set()
-    for block_id, offset, event in _events(session, inputs):
+    for block_id, offset, event in _events(_counted(session, inputs)):
         uid = calendar_uid(event.uid)
         known.add(uid)
         start = there.get(uid)
@@ -173,12 +191,11 @@ _MOVED_S = 60.0
 """Calendars keep whole minutes; less than one is no move."""
 
 
-def _events(session: Session, inputs: DayInputs) -> Iterator[tuple[str, timedelta, Event]]:
+def _events(day: Day) -> Iterator[tuple[str, timedelta, Event]]:
     """What needs a person, with its block and how far into it it begins.
 
     Work that follows without a gap is one event: nobody wants six alarms in five minutes.
     """
-    day = _count_back(inputs, _blocks(dishes_of(session, inputs), inputs))
     for item in day.found.placed:
         start = day.table + timedelta(seconds=item.start_s)
         for offset, parts in _at_work(item.block):
@@ -222,7 +239,7 @@ def dishes_of(session: Session, inputs: DayInputs) -> list[Dish]:
     for index, (item, (pot, defaults)) in enumerate(zip(inputs.dishes, asked, strict=True)):
         try:
             wish = read_wish(item.plan, pot, defaults)
-            if item.parted:
+            if item.parted and not wish.parted:
                 wish = parted(wish)
         except WishError as error:
             raise _of_dish(located(error), index) from None
@@ -239,6 +256,7 @@ def _dish(item: DishInputs, wish: Wish, table: datetime) -> Dish:
         from_freezer=item.from_freezer,
         ahead=item.ahead,
         sauce=item.sauce,
+        rubbed=item.rubbed,
         marinade=item.marinade,
         eaters=item.eaters,
         tempered=any(is_tempered(entry) for entry in item.plan.pieces),
@@ -284,18 +302,23 @@ def _of_dish(error: WishError, index: int) -> WishError:
 
 
 def _count_back(
-    inputs: DayInputs, blocks: Sequence[Block], go_on: Callable[[], bool] = lambda: True
+    inputs: DayInputs,
+    blocks: Sequence[Block],
+    go_on: Callable[[], bool] = lambda: True,
+    work: float = WORK,
 ) -> Day:
     """The schedule; when it would have to begin before now, the table moves, and by how much."""
     stands = dict(inputs.pinned) | _over(inputs, blocks)
     table = inputs.table
-    found = _placed(inputs, blocks, stands, table, go_on)
+    if inputs.now is not None or inputs.done:
+        work = LITTLE_WORK  # the table may move, and then it is placed again
+    found = _placed(inputs, blocks, stands, table, go_on, work=work)
     for _ in range(_TURNS):
         missing = _missing_s(found, inputs, stands, table)
         if missing <= 0:
             break
         table += timedelta(seconds=60 * -(-missing // 60))
-        found = _placed(inputs, blocks, stands, table, go_on)
+        found = _placed(inputs, blocks, stands, table, go_on, work=work)
     states = _states(inputs, stands)
     return Day(table, (table - inputs.table).total_seconds(), found, states)
 
@@ -306,6 +329,8 @@ def _placed(
     stands: Mapping[str, datetime],
     table: datetime,
     go_on: Callable[[], bool],
+    *,
+    work: float,
 ) -> Schedule:
     fixed = {key: (start - table).total_seconds() for key, start in stands.items()}
     closed = [
@@ -313,7 +338,7 @@ def _placed(
         for begin, end in inputs.away
     ]
     lanes = KITCHEN_LANES | {"hands": inputs.cooks}
-    return schedule(blocks, lanes, fixed=fixed, closed=closed, go_on=go_on)
+    return schedule(blocks, lanes, fixed=fixed, closed=closed, go_on=go_on, work=work)
 
 
 def _over(inputs: DayInputs, blocks: Sequence[Block]) -> dict[str, datetime]:
@@ -392,7 +417,7 @@ def _ways_out(
                 blocks = _blocks([*dishes[:index], changed, *dishes[index + 1 :]], inputs)
             except WishError:
                 continue
-            left = _trouble(_count_back(inputs, blocks, go_on))
+            left = _trouble(_count_back(inputs, blocks, go_on, LITTLE_WORK))
             if left < now - 60.0:
                 words = say(f"conflict-fix-{kind}", {"dish": dish.title, **params})
                 yield {"dish_id": dish.dish_id, "kind": kind, "value": value, "words": words,
@@ -427,6 +452,12 @@ def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, dict[str, 
 
 def _trouble(day: Day) -> float:
     return day.delay_s + sum(clash.over_s for clash in day.found.clashes)
+
+
+@cache
+def warm_up() -> None:
+    """Load the solver beside: the Schedule is opened, so a day is about to be planned."""
+    Thread(target=solver.warm_up, daemon=True).start()
 
 
 def list_days(

@@ -9,7 +9,7 @@ from pneumachron.core.day.before import SHOP_DISH
 from pneumachron.core.day.blocks import cold_chain
 from pneumachron.core.day.dish import Dish
 from pneumachron.core.day.guests_late import WARM_OVEN_C, Late
-from pneumachron.core.day.schedule import Placed, Schedule
+from pneumachron.core.day.model import Placed, Schedule
 from pneumachron.core.plan import make_plan
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.units import show_volume
@@ -30,7 +30,13 @@ def card_document(dish: Dish) -> dict[str, Any]:
     return {
         "dish_id": dish.dish_id,
         "title": dish.title,
-        "meat": say("card-meat", {"cut": piece.cut.cut_id, "mass_kg": dish.wish.load.mass_kg}),
+        "meat": say(
+            "card-meat",
+            {
+                "cut": piece.cut.cut_id,
+                "mass_kg": sum(item.setup.wish.load.mass_kg for item in plans),
+            },
+        ),
         "runs": len(plans),
         "hold_min": plan.hold_min,
         "hold_low_min": low,
@@ -73,6 +79,8 @@ def day_document(
         "table": table,
         "delay_s": delay_s,
         "start": table + timedelta(seconds=found.start_s),
+        "safe": found.is_safe,
+        "proved": found.proved,
         "blocks": [_block(table, item, titles, states) for item in found.placed],
         "clashes": [
             {"block_id": clash.block_id, "dish": dish_name(clash.dish), "over_s": clash.over_s,

@@ -312,6 +312,7 @@ def pot_document(pot: Pot) -> dict[str, Any]:
         "panel_step_min": pot.panel_step_min,
         "has_start_key": pot.has_start_key,
         "has_crisping_lid": pot.has_crisping_lid,
+        "is_stovetop": pot.is_stovetop,
         "min_liquid_shown": shown_document(show_volume(pot.min_liquid_m3)),
         "max_volume_shown": shown_document(show_volume(pot.max_volume_m3, at_most=True)),
         "inner_diameter_shown": shown_document(show_length(pot.inner_diameter_m)),

@@ -2,7 +2,11 @@
 
 ServiceError
 └── VersionError   written by a newer version of the app
+
+RowError           a row of a file that cannot be read: a coded error, like those of the core
 """
+
+from pneumachron.core.errors import CodedError
 
 
 class ServiceError(Exception):
@@ -15,3 +19,7 @@ class VersionError(ServiceError):
     def __init__(self, kind: str, found: int, known: int) -> None:
         self.kind, self.found, self.known = kind, found, known
         super().__init__(f"{kind} has format {found}; this version knows {known}")
+
+
+class RowError(CodedError):
+    """A row of a log file that cannot be read."""

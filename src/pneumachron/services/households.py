@@ -135,6 +135,7 @@ class OwnPot:
     panel_step_min: float | None = None
     start_key: bool = False
     crisping_lid: bool = False
+    stovetop: bool = False
 
 
 def add_own_pot(session: Session, own: OwnPot) -> KeptPot:
@@ -179,7 +180,12 @@ def _own_pot(own: OwnPot) -> Pot:
     except WishError as error:
         field = _OWN_FIELDS.get(error.field, error.field)
         raise error.at_field(field) from None
-    return replace(pot, has_start_key=own.start_key, has_crisping_lid=own.crisping_lid)
+    return replace(
+        pot,
+        has_start_key=own.start_key,
+        has_crisping_lid=own.crisping_lid,
+        is_stovetop=own.stovetop,
+    )
 
 
 _OWN_FIELDS = {

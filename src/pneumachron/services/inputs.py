@@ -7,11 +7,11 @@ exactly so. An empty one takes the cut's or the household's default.
 from dataclasses import dataclass, replace
 from math import exp
 
-from pneumachron.core.batches import in_batches
+from pneumachron.core.batches import batches, in_batches
 from pneumachron.core.cuts import Cut, ReleaseMethod, School, cut_by_id
 from pneumachron.core.cutting import CutWay, Knife
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.finish import FinishKind
+from pneumachron.core.finish import FinishKind, simmered_s
 from pneumachron.core.learn import taught
 from pneumachron.core.liquid import NO_SAUCE, Sauce, SaucePlace
 from pneumachron.core.load import FREEZER_C, MAX_PIECES, Load, Piece, Shape, make_piece
@@ -146,7 +146,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         liquid_m3=_given(inputs.liquid, "volume", "liquid"),
         wait_s=None if inputs.wait_min is None else 60.0 * inputs.wait_min,
         stay_s=None if inputs.stay_min is None else 60.0 * inputs.stay_min,
-        boil_s=60.0 * inputs.boil_min,
+        boil_s=simmered_s(inputs.finish, 60.0 * inputs.boil_min),
         rack=inputs.rack,
         lying=Lying("stacked" if inputs.stacked else inputs.lying, inputs.touching),
         sauce=_sauce(inputs),
@@ -155,6 +155,12 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         own_hold_min=inputs.my_minutes,
         log_heat_ratio=log_heat,
     )
+    if any(entry.cutting == "parted" for entry in inputs.pieces):
+        wish = replace(wish, parted=True)
+        if inputs.batches == 1:  # flat and point are not done together, and seldom fit together
+            one, *others = batches(wish)
+            later = tuple(run.load for run in others)
+            return replace(one, later=later, liquid_m3=wish.liquid_m3)
     return in_batches(wish, inputs.batches)
 
 

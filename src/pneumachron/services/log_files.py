@@ -20,6 +20,7 @@ from pneumachron.core.load import MAX_PIECES
 from pneumachron.core.pots import Pot, ready_pots
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.services.entries import Entry, entered_content, entered_events
+from pneumachron.services.errors import RowError
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs
 from pneumachron.services.log_pieces import ALONE, MAX_ALONE, read_alone, within, write_alone
@@ -269,7 +270,7 @@ def read_rows(
 def _why(error: Exception) -> str:
     if isinstance(error, CodedError):
         return say(f"error-{error.code}", error.params)
-    return str(error)
+    return say("row-unreadable")
 
 
 def put_rows(session: Session, read: Read, found: Imported) -> None:
@@ -362,39 +363,36 @@ def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
     for name, text in row.items():
         most = _LONGER.get(name, MAX_CELL)
         if len(text) > most:
-            raise ValueError(f"a cell is longer than {most} signs")
+            raise RowError("row_cell_long", column=name, most=most)
     cell = {name: value.strip() for name, value in row.items()}
     pot = _pot_called(cell.get("pot", ""), kept)
     texture = cell.get("texture") or None
     if texture is not None and texture not in TEXTURES:
-        raise ValueError(f"no such texture: {texture[:40]}; one of {', '.join(TEXTURES)}")
+        raise RowError("row_texture", given=texture[:40], known="\n".join(TEXTURES))
     thick = cell.get("thickness [cm]")
+    mass_kg = _number_in(cell, "mass [kg]")
     piece = PieceInputs(
         cut=cell["cut"],
-        count=int(within(int(_needed(cell, "pieces")), 1, MAX_PIECES, "pieces")),
-        mass=f"{float(_needed(cell, 'mass [kg]'))} kg",
-        thickness=f"{float(thick)} cm" if thick else None,
+        count=int(within(_number_in(cell, "pieces"), 1, MAX_PIECES, "pieces")),
+        mass=f"{mass_kg} kg",
+        thickness=f"{_number_in(cell, 'thickness [cm]')} cm" if thick else None,
     )
-    started = datetime.fromisoformat(_needed(cell, "started [ISO 8601]"))
-    if started.tzinfo is None:
-        raise ValueError("the start has no time zone")
-    if not FIRST_YEAR <= started.year <= LAST_YEAR:
-        raise ValueError(f"the start must lie between {FIRST_YEAR} and {LAST_YEAR}")
+    started = _start(_needed(cell, "started [ISO 8601]"))
     judged = {
         "texture": texture,
-        "juicy": _rung(cell.get("juicy [1-5]")),
-        "taste": _rung(cell.get("taste [1-5]")),
+        "juicy": _rung(cell, "juicy [1-5]"),
+        "taste": _rung(cell, "taste [1-5]"),
     }
     entry = Entry(
         name=_needed(cell, "name")[:120],
         person_id=None,
         inputs=PlanInputs((piece,), pot.pot_id),
         started_at=started,
-        hold_min=within(int(float(_needed(cell, "hold [min]"))), 0, 720, "hold"),
-        come_up_min=_come_up(cell.get("come up [min]")),
+        hold_min=within(int(_number_in(cell, "hold [min]")), 0, 720, "hold [min]"),
+        come_up_min=_come_up(cell),
         pieces=read_alone(cell.get(ALONE)) or ((judged,) if any(judged.values()) else ()),
-        before_kg=_kilos(cell.get("raw [kg]")),
-        after_kg=_kilos(cell.get("cooked [kg]")),
+        before_kg=_kilos(cell, "raw [kg]"),
+        after_kg=_kilos(cell, "cooked [kg]"),
         note=cell.get("note", "")[:2000],
     )
     return entry, pot
@@ -416,28 +414,54 @@ def _pot_called(name: str, kept: dict[str, Pot]) -> Pot:
         for pot in kept.values():
             if pot.usable_volume_m3 == size_m3:
                 return pot
-    raise ValueError(f'no cooker of the kitchen is called "{name[:60]}"')
+    raise RowError("row_pot", name=name[:60])
 
 
 def _needed(cell: dict[str, str], name: str) -> str:
     value = cell.get(name, "")
     if not value:
-        raise ValueError(f"{name} is empty")
+        raise RowError("row_empty", column=name)
     return value
+
+
+def _number_in(cell: dict[str, str], name: str) -> float:
+    text = _needed(cell, name)
+    try:
+        return float(text)
+    except ValueError:
+        raise RowError("row_number", column=name, given=text[:40]) from None
+
+
+def _start(text: str) -> datetime:
+    try:
+        started = datetime.fromisoformat(text)
+    except ValueError:
+        raise RowError("row_start", given=text[:40]) from None
+    if started.tzinfo is None:
+        raise RowError("row_start_zone", given=text[:40])
+    if not FIRST_YEAR <= started.year <= LAST_YEAR:
+        raise RowError("row_start_year", low=str(FIRST_YEAR), high=str(LAST_YEAR))
+    return started
 
 
 SHORTEST_UP_MIN = 0.1
 """No cooker is that quick: the steps were pressed through, and the come-up is not known."""
 
 
-def _come_up(text: str | None) -> float | None:
-    found = None if not text else within(float(text), 0.0, 180.0, "come up")
+def _come_up(cell: dict[str, str]) -> float | None:
+    found = _between(cell, "come up [min]", 0.0, 180.0)
     return None if found is None or found < SHORTEST_UP_MIN else found
 
 
-def _rung(text: str | None) -> int | None:
-    return None if not text else int(within(int(text), 1, 5, "a rung"))
+def _rung(cell: dict[str, str], name: str) -> int | None:
+    found = _between(cell, name, 1, 5)
+    return None if found is None else int(found)
 
 
-def _kilos(text: str | None) -> float | None:
-    return None if not text else within(float(text), 0.01, 40.0, "a weight")
+def _kilos(cell: dict[str, str], name: str) -> float | None:
+    return _between(cell, name, 0.01, 40.0)
+
+
+def _between(cell: dict[str, str], name: str, low: float, high: float) -> float | None:
+    """A number of a cell that may be empty."""
+    return within(_number_in(cell, name), low, high, name) if cell.get(name) else None

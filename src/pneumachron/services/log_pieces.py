@@ -5,6 +5,7 @@ from typing import Any, TypeVar
 
 from pneumachron.core.cook.pieces import MOST_PIECES
 from pneumachron.core.tenderness import TEXTURES
+from pneumachron.services.errors import RowError
 
 Number = TypeVar("Number", int, float)
 ALONE = "pieces judged alone [JSON]"
@@ -31,16 +32,18 @@ def read_alone(cell: str | None) -> tuple[dict[str, Any], ...]:
 
     Raises
     ------
-    ValueError : it is not one.
+    RowError : it is not one.
     """
     if not cell:
         return ()
     try:
         found = json.loads(cell)
+    except json.JSONDecodeError:
+        raise RowError("row_pieces_count", most=MOST_PIECES) from None
     except RecursionError:
-        raise ValueError("pieces judged alone are nested too deeply") from None
+        raise RowError("row_pieces_nested") from None
     if not isinstance(found, list) or not 1 < len(found) <= MOST_PIECES:
-        raise ValueError(f"pieces judged alone are no list of 2 to {MOST_PIECES}")
+        raise RowError("row_pieces_count", most=MOST_PIECES)
     return tuple(_read_piece(piece) for piece in found)
 
 
@@ -48,15 +51,15 @@ def _read_piece(piece: object) -> dict[str, Any]:
     if not isinstance(piece, dict) or any(
         name not in JUDGED or type(value) is not JUDGED[name] for name, value in piece.items()
     ):
-        raise ValueError(f"a piece judged alone says other things than {', '.join(JUDGED)}")
+        raise RowError("row_piece_says", known="\n".join(JUDGED))
     if piece.get("texture", "tender") not in TEXTURES:
-        raise ValueError(f"no such texture: {piece['texture'][:40]}")
+        raise RowError("row_texture", given=piece["texture"][:40], known="\n".join(TEXTURES))
     for name, (low, high) in {"juicy": (1, 5), "taste": (1, 5), "group": (0, 11),
                               "number": (1, MOST_PIECES)}.items():  # fmt: skip
         if name in piece:
             within(piece[name], low, high, name)
     if len(piece.get("mark", "")) > MAX_MARK:
-        raise ValueError(f"a mark is longer than {MAX_MARK} signs")
+        raise RowError("row_mark_long", most=MAX_MARK)
     blank = {
         "texture": None,
         "group": None,
@@ -73,8 +76,8 @@ def within(value: Number, low: float, high: float, what: str) -> Number:
 
     Raises
     ------
-    ValueError : it cannot; says between what.
+    RowError : it cannot; says between what.
     """
     if not low <= value <= high:
-        raise ValueError(f"{what} must be {low:g} to {high:g}")
+        raise RowError("row_between", column=what, low=low, high=high)
     return value

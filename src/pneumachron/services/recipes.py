@@ -13,7 +13,8 @@ from pneumachron.core.finish import FinishKind
 from pneumachron.core.pots import Pot
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Choices, Kitchen
-from pneumachron.recipes.model import Part, Recipe
+from pneumachron.recipes.model import Part, Recipe, Section
+from pneumachron.recipes.reading.doubts import doubts_of
 from pneumachron.recipes.understanding.understand import Answers, understand
 from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
 from pneumachron.recipes.writing.recipe import to_recipe
@@ -89,7 +90,8 @@ def read_here(
     return {
         "recipe": recipe_document(read.recipe),
         "format": read.format,
-        "remarks": list(read.remarks),
+        "doubts": {key: list(texts) for key, texts in asdict(doubts_of(read.recipe)).items()},
+        "remarks": [say_message(remark) for remark in read.remarks],
         "twins": [
             {"id": twin.recipe_id, "title": twin.content.title}
             for twin in recipes.twins(session, home, fingerprint_of(read.recipe))
@@ -157,7 +159,9 @@ def convert_alone(
     understood = understand(read_in_place(content, name).recipe)
     kitchen = Kitchen(pot, altitude_m, FRIDGE_C, metric=metric)
     done = convert(understood, kitchen)
-    assumed = tuple(f"{item.text} {item.guess}" for item in understood.questions)
+    assumed = tuple(
+        f"{say_message(item.said)} {say_message(item.guess)}" for item in understood.questions
+    )
     return Alone(WRITERS[kind](to_recipe(done, say_message)), assumed)
 
 
@@ -216,4 +220,5 @@ def stored_recipe(document: dict[str, Any]) -> Recipe:
     # a recipe of an older version knows neither parts nor what was left out
     texts = {key: tuple(document.get(key, ())) for key in names}
     parts = tuple(Part.of(part["name"], tuple(part["lines"])) for part in document.get("parts", ()))
-    return Recipe(**{**document, **texts, "parts": parts})
+    sections = tuple(Section(item["name"], item["first"]) for item in document.get("sections", ()))
+    return Recipe(**{**document, **texts, "parts": parts, "sections": sections})

@@ -5,7 +5,7 @@ from itertools import count
 
 from pneumachron.core.cook.forecast import Alarm
 from pneumachron.core.day.before import SHOP_DISH
-from pneumachron.core.day.schedule import Segment
+from pneumachron.core.day.model import Segment
 from pneumachron.core.message import Message
 from pneumachron.core.plan import Plan
 from pneumachron.text.reader import READING

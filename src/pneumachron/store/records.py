@@ -8,7 +8,7 @@ from uuid import uuid4
 from pneumachron.core.pots import Pot
 
 Units: TypeAlias = Literal["metric", "us"]
-Locale: TypeAlias = Literal["en-US", "en-GB"]
+Locale: TypeAlias = Literal["en-US", "en-GB", "en-XA"]
 
 
 @dataclass(frozen=True, slots=True)

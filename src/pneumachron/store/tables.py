@@ -97,6 +97,7 @@ class PotRow(Base):
     panel_step_min: Mapped[float]
     has_start_key: Mapped[bool]
     has_crisping_lid: Mapped[bool]
+    is_stovetop: Mapped[bool] = mapped_column(default=False)
     created_at: Mapped[datetime] = mapped_column(UtcDateTime)
     deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
 

@@ -99,12 +99,10 @@ def minutes(time_min: float, reader: Reader) -> str:
     return f"{number(round(time_min), reader, 0)}{THIN}min"
 
 
-def panel(time_min: float, reader: Reader) -> str:
-    """A cook time as it is keyed in: `98 min (1:38 on a cooker that shows hours)`."""
+def hours_minutes(time_min: float) -> str:
+    """As a cooker that shows hours has it: `1:38`."""
     hours, rest = divmod(round(time_min), 60)
-    if hours == 0:
-        return minutes(time_min, reader)
-    return f"{minutes(time_min, reader)} ({hours}:{rest:02d} on a cooker that shows hours)"
+    return f"{hours}:{rest:02d}"
 
 
 def minutes_change(time_min: float, reader: Reader) -> str:

@@ -2,11 +2,13 @@
 
 from contextvars import ContextVar
 from dataclasses import dataclass
-from typing import Literal, TypeAlias, get_args
+from typing import Final, Literal, TypeAlias, get_args
 
-Locale: TypeAlias = Literal["en-US", "en-GB"]
+Locale: TypeAlias = Literal["en-US", "en-GB", "en-XA"]
 Units: TypeAlias = Literal["metric", "us"]
-LOCALES: tuple[Locale, ...] = get_args(Locale)
+LOCALES: tuple[Locale, ...] = ("en-US", "en-GB")
+MARKED: Final = "en-XA"
+"""For developers: en-US with a ring on every letter, so that words in no catalog stand out."""
 UNIT_SYSTEMS: tuple[Units, ...] = get_args(Units)
 
 
@@ -20,7 +22,7 @@ class Reader:
     @property
     def babel(self) -> str:
         """The locale as Babel calls it."""
-        return self.locale.replace("-", "_")
+        return "en_US" if self.locale == MARKED else self.locale.replace("-", "_")
 
 
 ANYBODY = Reader()

@@ -5,27 +5,33 @@ function says what a parameter is: `{ MASS($mass_kg) }`, `{ MINUTES($more_min) }
 it to `_FUNCTIONS`; to add a message, see the head of `catalogs/en-US/errors.ftl`.
 """
 
+import re
 from collections.abc import Callable, Iterator, Mapping
 from functools import cache
 from importlib.resources import files
-from typing import Any
+from typing import Any, cast
 
 from fluent.runtime import FluentBundle
 from fluent.syntax import FluentParser
 from fluent.syntax.ast import (
+    BaseNode,
     Comment,
     GroupComment,
     Junk,
     Message,
+    Placeable,
     Resource,
     ResourceComment,
+    StringLiteral,
     Term,
+    TextElement,
 )
+from fluent.syntax.visitor import Transformer
 
 from pneumachron.core.cuts import cuts
 from pneumachron.core.errors import CoreError, Param
 from pneumachron.text import measures
-from pneumachron.text.reader import LOCALES, Locale, Reader
+from pneumachron.text.reader import LOCALES, MARKED, Locale, Reader
 
 SOURCE: Locale = "en-US"
 RIB_FAMILIES = frozenset({"ribs", "wings"})
@@ -47,7 +53,6 @@ _FUNCTIONS: dict[str, Callable[[float, Reader], str]] = {
     "ALTITUDE": measures.altitude,
     "PRESSURE": measures.pressure,
     "MINUTES": measures.minutes,
-    "PANEL": measures.panel,
     "CHANGE": measures.minutes_change,
     "DURATION": measures.duration,
     "PERCENT": measures.percent,
@@ -119,7 +124,7 @@ def messages(locale: Locale) -> Iterator[str]:
 @cache
 def _entries(locale: Locale) -> dict[str, Message | Term]:
     """Messages and terms of a locale by name, as its files have them."""
-    folder = files("pneumachron.text") / "catalogs" / locale
+    folder = files("pneumachron.text") / "catalogs" / (SOURCE if locale == MARKED else locale)
     found: dict[str, Message | Term] = {}
     for path in sorted(folder.iterdir(), key=lambda path: path.name):
         for entry in FluentParser().parse(path.read_text(encoding="utf-8")).body:
@@ -128,7 +133,32 @@ def _entries(locale: Locale) -> dict[str, Message | Term]:
             if isinstance(entry, Message | Term):
                 sign = "-" if isinstance(entry, Term) else ""
                 found[sign + entry.id.name] = entry
+    if locale == MARKED:
+        for entry in found.values():
+            marked(entry)
     return found
+
+
+def marked(node: BaseNode) -> None:
+    """Put a ring on every letter of the texts of a catalog, or of a part of one."""
+    _Marks().visit(node)
+
+
+class _Marks(Transformer):
+    def visit_TextElement(self, node: TextElement) -> TextElement:  # noqa: N802 - as there
+        node.value = _ringed(node.value)
+        return node
+
+    def visit_Placeable(self, node: Placeable) -> BaseNode:  # noqa: N802 - as there
+        # a text in quotes is told as it stands; one that a function gets is a name
+        if isinstance(node.expression, StringLiteral):
+            node.expression.value = _ringed(node.expression.value)
+            return node
+        return cast(BaseNode, self.generic_visit(node))
+
+
+def _ringed(text: str) -> str:
+    return re.sub("[A-Za-z]", "\\g<0>\u030a", text)
 
 
 def _completed(entry: Message | Term, source: Message | Term | None) -> Message | Term:
@@ -158,7 +188,11 @@ def _bundle(reader: Reader) -> FluentBundle:
     functions["TENDERNESS"] = lambda family, texture: tenderness_words(
         str(family), str(texture), reader
     )
+    functions["PANEL"] = lambda time_min: _on_the_panel(float(time_min), reader)
     functions["LIST"] = lambda names: measures.listing(str(names), reader)
+    functions["NAMES"] = lambda group, codes: measures.listing(
+        "\n".join(render(f"{group}-{code}", {}, reader) for code in str(codes).split("\n")), reader
+    )
     functions["NAME"] = lambda group, one: render(f"{group}-{one}", {}, reader)
     bundle = FluentBundle([reader.locale], functions=functions, use_isolating=False)
     source, own = _entries(SOURCE), _entries(reader.locale)
@@ -167,6 +201,13 @@ def _bundle(reader: Reader) -> FluentBundle:
     ]
     bundle.add_resource(Resource(whole))
     return bundle
+
+
+def _on_the_panel(time_min: float, reader: Reader) -> str:
+    """A cook time as it is keyed in: `98 min (1:38 on a cooker that shows hours)`."""
+    shown = measures.minutes(time_min, reader)
+    hours = measures.hours_minutes(time_min)
+    return render("panel", {"minutes": shown, "hours": hours}, reader) if time_min >= 60 else shown
 
 
 def _bound(make: Callable[[float, Reader], str], reader: Reader) -> Callable[[float], str]:

@@ -12,6 +12,7 @@ from pneumachron.core.racks import RACK_KINDS
 from pneumachron.core.season import MARINADES
 from pneumachron.core.standing import ARRANGEMENTS
 from pneumachron.core.tenderness import Texture
+from pneumachron.recipes.converting.marks import WHENS
 from pneumachron.text.reader import READING
 from pneumachron.text.render import has_message, tenderness_words
 from pneumachron.text.say import say
@@ -26,6 +27,7 @@ GROUPS: dict[str, tuple[str, ...]] = {
     "method": (*OTHER_METHODS, "stovetop_pressure", "pressure"),
     "finish": FINISHES,
     "lying": ARRANGEMENTS,
+    "when": WHENS,
 }
 """What there are words for: messages `group-code`, `.says` for what explains it."""
 

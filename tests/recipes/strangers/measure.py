@@ -24,7 +24,7 @@ from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.method import read_method
 from pneumachron.recipes.understanding.plates import read_plates
-from pneumachron.recipes.understanding.texture import read_texture
+from pneumachron.recipes.understanding.texture import texture_of
 from pneumachron.recipes.understanding.understand import Understood, understand
 from tests.recipes.measure import MASS_TOLERANCE, TIME_TOLERANCE, Score, near
 
@@ -163,7 +163,7 @@ def _fields(totals: Totals, item: Labeled, recipe: Recipe, found: Understood | N
     labels = item.labels
     meat = read_meat(read_ingredients(recipe.ingredients), recipe.title, recipe.steps)
     cooking = read_method(recipe)
-    texture = read_texture((recipe.title, recipe.description, *recipe.steps))
+    texture = texture_of(recipe)
 
     def plain(name: str, read: object, label: str) -> None:
         wanted = labels.get(label) or None

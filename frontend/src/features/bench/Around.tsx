@@ -4,6 +4,7 @@ import { useAround, useUnits } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { smallMass, smallVolume, spanText } from "@/lib/format";
 import { MARINADE_WORDS, namesOf } from "@/lib/words";
+import { say } from "@/text/say";
 import { Pick } from "@/ui/Pick";
 import { Tick } from "@/ui/Tick";
 
@@ -21,57 +22,79 @@ export function Around({ bench }: Props) {
     marinade ? (marinade as Marinade) : null,
     brined,
   );
-  if (!data) return <p className="text-[0.875rem] text-pencil">Calculating …</p>;
+  if (!data) return <p className="text-[0.875rem] text-pencil">{say("plan-calculating")}</p>;
   return (
     <div className="grid gap-x-6 text-[0.875rem] sm:grid-cols-2">
       <div className="mb-1 flex flex-wrap items-end gap-3 sm:col-span-2">
-        <Pick label="marinade" value={marinade} options={marinades()} onChange={setMarinade} />
-        <Tick label="sold with added salt water" on={brined} onChange={setBrined} />
+        <Pick
+          label={say("plan-marinade")}
+          value={marinade}
+          options={marinades()}
+          onChange={setMarinade}
+        />
+        <Tick label={say("plan-sold-with-added-salt-water")} on={brined} onChange={setBrined} />
       </div>
       <dl aria-busy={isPlaceholderData} className={isPlaceholderData ? "stale" : ""}>
-        <Line term="Salt">{smallMass(data.seasoning.salt_kg, units)}</Line>
-        <Line term="Rub">
-          {smallMass(data.seasoning.rub_kg, units)}, with up to{" "}
-          {smallMass([0, data.seasoning.rub_sugar_kg], units)}
+        <Line term={say("plan-salt")}>{smallMass(data.seasoning.salt_kg, units)}</Line>
+        <Line term={say("plan-rub")}>
+          {say("plan-with-up-to", {
+            rub_kg: smallMass(data.seasoning.rub_kg, units),
+            value: smallMass([0, data.seasoning.rub_sugar_kg], units),
+          })}
         </Line>
         {data.marinating && (
-          <Line term="Marinade">
-            {smallVolume(data.marinating.volume_m3, units)}, {spanText(data.marinating.time_s)} in
-            the refrigerator, for at most {spanText([data.marinating.longest_s])}. Boil it{" "}
-            {spanText([data.marinade_boil_s])} before you use it as a sauce
+          <Line term={say("plan-marinade-2")}>
+            {say("plan-in-the-refrigerator-for-at-most", {
+              volume_m3: smallVolume(data.marinating.volume_m3, units),
+              time_s: spanText(data.marinating.time_s),
+              value: spanText([data.marinating.longest_s]),
+              value2: spanText([data.marinade_boil_s]),
+            })}
           </Line>
         )}
         {data.searing && (
-          <Line term="Sear">
-            {data.searing.batches === 1 ? "at once" : `in ${data.searing.batches} batches`},{" "}
-            {spanText(data.searing.total_s)} in all; then deglaze: scrape up the browned bits
+          <Line term={say("plan-sear")}>
+            {say("plan-in-all-then-deglaze-scrape-up", {
+              batches: data.searing.batches,
+              total_s: spanText(data.searing.total_s),
+            })}
           </Line>
         )}
-        <Line term="Rest">{spanText(data.rest_s)} tented loosely with foil</Line>
-        <Line term="Cut">{data.carve_hot}</Line>
+        <Line term={say("plan-rest")}>
+          {say("plan-tented-loosely-with-foil", { rest_s: spanText(data.rest_s) })}
+        </Line>
+        <Line term={say("plan-cut")}>{data.carve_hot}</Line>
       </dl>
       <dl aria-busy={isPlaceholderData} className={isPlaceholderData ? "stale" : ""}>
         <Crust data={data} />
-        <Line term="Keep warm">for at most {spanText([data.keep_warm_s])} in its juice</Line>
-        <Line term="Chill">
-          never in the pot. In flat layers up to {data.cooling[0]?.thickest_shown[units]} in the
-          refrigerator; bagged in ice water, up to {data.cooling[1]?.thickest_shown[units]}
+        <Line term={say("plan-keep-warm")}>
+          {say("plan-for-at-most-in-its-juice", { value: spanText([data.keep_warm_s]) })}
+        </Line>
+        <Line term={say("plan-chill")}>
+          {say("plan-never-in-the-pot-in-flat", {
+            thickest: data.cooling[0]?.thickest_shown[units],
+            thickest2: data.cooling[1]?.thickest_shown[units],
+          })}
         </Line>
       </dl>
     </div>
   );
 }
 
-const marinades = () => [{ value: "", name: "none" }, ...namesOf(MARINADE_WORDS)];
+const marinades = () => [{ value: "", name: say("plan-none") }, ...namesOf(MARINADE_WORDS)];
 
 function Crust({ data }: { data: AroundOut }) {
   const { finish } = data;
-  if (finish.batches === 0) return <Line term="Finish">none. {finish.sauce}</Line>;
-  const times = finish.batches === 1 ? "" : `${finish.batches} batches of `;
+  if (finish.batches === 0)
+    return <Line term={say("plan-finish")}>{say("plan-none-2", { sauce: finish.sauce })}</Line>;
   return (
-    <Line term="Finish">
-      {times}
-      {spanText(finish.each_s)}; look after {spanText([finish.look_s])}; {finish.sauce}
+    <Line term={say("plan-finish")}>
+      {say("plan-look-after", {
+        batches: finish.batches,
+        each_s: spanText(finish.each_s),
+        look_s: spanText([finish.look_s]),
+        sauce: finish.sauce,
+      })}
     </Line>
   );
 }

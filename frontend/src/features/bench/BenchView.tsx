@@ -8,6 +8,7 @@ import { Start } from "@/features/bench/Start";
 import { TraceStrip } from "@/features/bench/TraceStrip";
 import { useBench } from "@/features/bench/useBench";
 import { cookTime, spokenTime } from "@/lib/format";
+import { say } from "@/text/say";
 import { useSettled } from "@/ui/useSettled";
 
 /** On a phone the hold stays in view. */
@@ -19,7 +20,10 @@ function HoldBar({ plan, stale }: { plan: PlanOut; stale: boolean }) {
     >
       <span className="font-bold font-dial text-[1.375rem]">{cookTime(plan.setting.hold_min)}</span>
       <span className="text-[0.875rem]">
-        {plan.setting.level}, {spokenTime(plan.lid_on_to_open_s / 60)} total time
+        {say("plan-total-time", {
+          level: plan.setting.level,
+          lid_on_to_open_s: spokenTime(plan.lid_on_to_open_s / 60),
+        })}
       </span>
     </p>
   );
@@ -38,12 +42,13 @@ export function BenchView() {
   if (catalogue.isError || household.isError) {
     return (
       <p className="p-6" role="alert">
-        <strong>The app does not answer.</strong> Start it again. What you typed is kept here.
+        <strong>{say("plan-the-app-does-not-answer")}</strong>{" "}
+        {say("plan-start-it-again-what-you-typed")}
       </p>
     );
   }
   if (!catalogue.data || !household.data) {
-    return <p className="p-6 text-pencil">Loading …</p>;
+    return <p className="p-6 text-pencil">{say("plan-loading")}</p>;
   }
   const units = household.data.units;
   if (bench.untouched && !own) {
@@ -57,7 +62,7 @@ export function BenchView() {
       aria-busy={bench.pending}
       className="flex flex-col lg:h-[calc(100dvh-3rem)] lg:min-h-[744px]"
     >
-      <h1 className="sr-only">Plan</h1>
+      <h1 className="sr-only">{say("plan-plan")}</h1>
       {bench.plan && <HoldBar plan={bench.plan} stale={stale} />}
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[330px_minmax(0,1fr)_374px]">
         <PieceColumn

@@ -2,6 +2,7 @@ import { Link } from "wouter";
 import type { PlanOut } from "@/api/client";
 import { bindUnits } from "@/lib/format";
 import { SOURCE_WORDS } from "@/lib/words";
+import { say } from "@/text/say";
 
 interface Props {
   plan: PlanOut;
@@ -21,20 +22,20 @@ export function Cautions({ plan, stale }: Props) {
   const folded = notes.slice(shown.length);
   return (
     <div className={stale ? "stale" : ""}>
-      <ul className="flex flex-col gap-0.5" aria-label="cautions">
+      <ul className="flex flex-col gap-0.5" aria-label={say("plan-cautions")}>
         {[...pressing, ...shown].map((caution) => (
           <Item key={caution.code} caution={caution} />
         ))}
         <li className="border-edge border-l-4 px-2 text-[0.875rem]">
           <Link href="/guide#cautions" className="underline">
-            The maker’s manual and local food-safety advice come first.
+            {say("plan-the-makers-manual-and-local-food")}
           </Link>
         </li>
       </ul>
       {folded.length > 0 && (
         <details className="mt-1 text-[0.875rem]">
           <summary className="cursor-pointer text-pencil">
-            {folded.length === 1 ? "one more note" : `${folded.length} more notes`}
+            {say("plan-more-notes", { folded: folded.length })}
           </summary>
           <ul className="mt-1 flex flex-col gap-1">
             {folded.map((caution) => (
@@ -51,15 +52,21 @@ function Item({ caution }: { caution: Caution }) {
   const careful = caution.severity === "careful";
   return (
     <li
-      title={`${SOURCE_WORDS[caution.source.kind]?.name}: ${caution.source.work}`}
+      title={sourceText(caution.source)}
       className={
         careful
           ? "border-care border-l-4 bg-care-wash px-2 py-0.5 font-medium text-[0.875rem]"
           : "border-edge border-l-4 px-2 text-[0.875rem]"
       }
     >
-      {careful && <span className="sr-only">Careful: </span>}
+      {careful && <span className="sr-only">{say("plan-careful")} </span>}
       {bindUnits(caution.text)}
     </li>
   );
+}
+
+/** What kind of source it has, and which one where it was published. */
+function sourceText({ kind, work }: Caution["source"]): string {
+  const name = SOURCE_WORDS[kind]?.name ?? "";
+  return kind === "published" ? `${name}: ${work}` : name;
 }

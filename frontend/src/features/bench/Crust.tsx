@@ -2,6 +2,7 @@ import { useId } from "react";
 import type { FinishKind } from "@/api/client";
 import type { Bench } from "@/features/bench/useBench";
 import { FINISH_WORDS, namesOf } from "@/lib/words";
+import { say } from "@/text/say";
 
 /** How the crust is made after the pot. */
 export function Crust({ bench }: { bench: Bench }) {
@@ -14,7 +15,7 @@ export function Crust({ bench }: { bench: Bench }) {
   return (
     <>
       <label htmlFor={id} className="text-pencil">
-        finish
+        {say("plan-finish-2")}
       </label>
       <select
         id={id}
@@ -24,7 +25,7 @@ export function Crust({ bench }: { bench: Bench }) {
         }
         className="min-w-0 flex-1 rounded-sm border border-edge bg-sheet px-1.5 py-0.5 font-medium text-[0.875rem]"
       >
-        <option value="">usual</option>
+        <option value="">{say("plan-usual")}</option>
         {finishes.map(({ value, name }) => (
           <option key={value} value={value}>
             {name}

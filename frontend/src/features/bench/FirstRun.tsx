@@ -3,6 +3,7 @@ import { type HouseholdOut, type KeptPotOut, ProblemError } from "@/api/client";
 import { useChangeHousehold, useChangePot, useSkipIntroduction } from "@/api/queries";
 import { ownPotOf } from "@/lib/own-pot";
 import { ReaderChoices } from "@/parts/ReaderChoices";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Pick } from "@/ui/Pick";
 import { TextField } from "@/ui/TextField";
@@ -57,37 +58,39 @@ export function FirstRun({ household, pots, onDone }: Props) {
   };
   return (
     <form
-      aria-label="your kitchen"
+      aria-label={say("plan-your-kitchen-2")}
       className="mt-5 grid gap-3 rounded-sm border border-edge p-4 sm:grid-cols-2"
       onSubmit={(event) => {
         event.preventDefault();
         save().catch(() => undefined);
       }}
     >
-      <h2 className="font-semibold text-[1.125rem] sm:col-span-2">Your kitchen</h2>
+      <h2 className="font-semibold text-[1.125rem] sm:col-span-2">{say("plan-your-kitchen")}</h2>
       <ReaderChoices units={units} locale={locale} onUnits={setUnits} onLocale={setLocale} />
       <TextField
-        label="Altitude"
+        label={say("plan-altitude")}
         value={altitude}
-        placeholder={units === "us" ? "sea level, or 3770 ft" : "sea level, or 1150 m"}
+        placeholder={
+          units === "us" ? say("plan-sea-level-or-3770-ft") : say("plan-sea-level-or-1150-m")
+        }
         trouble={at("altitude")}
         onChange={setAltitude}
       />
       <TextField
-        label="People at the table"
+        label={say("plan-people-at-the-table")}
         value={servings}
         placeholder="4"
         trouble={at("servings")}
         onChange={setServings}
       />
       <Pick
-        label="your cooker"
+        label={say("plan-your-cooker")}
         value={potId}
         options={pots.map((kept) => ({ value: kept.id, name: kept.pot.name }))}
         onChange={setPotId}
       />
       <TextField
-        label="Its minimum liquid, from the manual"
+        label={say("plan-its-minimum-liquid-from-the-manual")}
         value={least}
         placeholder={pot?.pot.min_liquid_shown[units] ?? ""}
         trouble={at("least_liquid")}
@@ -100,10 +103,10 @@ export function FirstRun({ household, pots, onDone }: Props) {
       )}
       <p className="flex flex-wrap gap-3 sm:col-span-2">
         <Button strong type="submit" className="min-h-11" disabled={change.isPending}>
-          Save my kitchen
+          {say("plan-save-my-kitchen")}
         </Button>
         <Button className="min-h-11" onClick={() => skip.mutate(undefined, { onSuccess: onDone })}>
-          Skip for now
+          {say("plan-skip-for-now")}
         </Button>
       </p>
     </form>

@@ -3,6 +3,7 @@ import { useBatches } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { cookTime, spokenTime, type Units } from "@/lib/format";
 import type { Wish } from "@/lib/wish";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -36,9 +37,13 @@ function Batches({ bench, units }: Props) {
   const all = data.runs.reduce((sum, run) => sum + run.answer.lid_on_to_open_s, 0);
   return (
     <p>
-      {data.runs.length} batches of {first.pieces === 1 ? "one piece" : `${first.pieces} pieces`},{" "}
-      {first.mass_shown[units]}: {cookTime(first.answer.hold_min)} each, {spokenTime(all / 60)} in
-      all.
+      {say("plan-batches-of-each-in-all", {
+        runs: data.runs.length,
+        pieces: first.pieces,
+        mass: first.mass_shown[units],
+        hold_min: cookTime(first.answer.hold_min),
+        all: spokenTime(all / 60),
+      })}
     </p>
   );
 }
@@ -48,17 +53,17 @@ type Fix = NonNullable<Problem["fix"]>;
 function wordsOf({ kind, value }: Fix): string {
   switch (kind) {
     case "rack":
-      return "Leave the trivet out";
+      return say("plan-leave-the-trivet-out");
     case "lying":
-      return "Arrange it the best way";
+      return say("plan-arrange-it-the-best-way");
     case "liquid":
-      return "Use the usual liquid";
+      return say("plan-use-the-usual-liquid");
     case "sections":
-      return `Cut into sections of ${value} bones`;
+      return say("plan-cut-into-sections-of-bones", { value });
     case "across":
-      return `Cut each piece across into ${value}`;
+      return say("plan-cut-each-piece-across-into", { value });
     case "batches":
-      return `Cook in ${value} batches`;
+      return say("plan-cook-in-batches", { value });
   }
 }
 

@@ -4,6 +4,7 @@ import { useGivenMinutes, useOtherWay, useUnits } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { cookTime, spokenTime } from "@/lib/format";
 import { tendernessOf } from "@/lib/words";
+import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
@@ -28,24 +29,24 @@ export function GivenMinutes({ bench, cut }: Props) {
   return (
     <div className="flex max-w-[30rem] flex-col gap-1 text-[0.875rem]">
       <MeasureField
-        label="minutes"
+        label={say("plan-minutes")}
         value={minutes}
         inputMode="numeric"
-        placeholder="minutes from a recipe"
+        placeholder={say("plan-minutes-from-a-recipe")}
         other="min"
         onChange={setMinutes}
       />
       <MeasureField
-        label="recipe’s pressure"
+        label={say("plan-recipes-pressure")}
         value={gauge}
-        placeholder="if not this cooker’s"
+        placeholder={say("plan-if-not-this-cookers")}
         problem={there.error && gauge ? troubleOf(there.error) : null}
         onChange={setGauge}
       />
       {given !== null && reached && !gauge && (
         <Answered busy={here.isPlaceholderData}>
           <p data-testid="given">
-            {cookTime(given)} here would make it{" "}
+            {say("plan-here-would-make-it", { given: cookTime(given) })}{" "}
             <strong className="font-semibold">{tendernessOf(reached, cut?.id)}</strong>
             {looks ? `: ${looks}.` : "."}{" "}
             <button
@@ -53,7 +54,7 @@ export function GivenMinutes({ bench, cut }: Props) {
               className="underline underline-offset-2"
               onClick={() => bench.change({ ownMinutes: minutes.trim() })}
             >
-              Use these minutes
+              {say("plan-use-these-minutes")}
             </button>
           </p>
         </Answered>
@@ -61,9 +62,11 @@ export function GivenMinutes({ bench, cut }: Props) {
       {given !== null && there.data && gauge && !there.error && (
         <Answered busy={there.isPlaceholderData}>
           <p data-testid="given">
-            {cookTime(given)} are{" "}
-            <strong className="font-semibold">{cookTime(there.data.hold_min)}</strong> here, and
-            make it {tendernessOf(there.data.texture_reached, cut?.id)}.
+            {say("plan-are", { given: cookTime(given) })}{" "}
+            <strong className="font-semibold">{cookTime(there.data.hold_min)}</strong>{" "}
+            {say("plan-here-and-make-it", {
+              texture_reached: tendernessOf(there.data.texture_reached, cut?.id),
+            })}
           </p>
         </Answered>
       )}
@@ -82,13 +85,21 @@ function OtherWay({ bench }: { bench: Bench }) {
   );
   return (
     <div className="mt-1 border-rule border-t pt-1">
-      <Pick label="without the cooker" value={method} options={WAYS} onChange={setMethod} />
+      <Pick
+        label={say("plan-without-the-cooker")}
+        value={method}
+        options={otherWays()}
+        onChange={setMethod}
+      />
       {method && error && <p role="alert">{troubleOf(error).message}</p>}
       {method && data && !error && (
         <Answered busy={isPlaceholderData}>
           <p data-testid="other-way">
-            <strong className="font-semibold">{spokenTime(data.duration_s / 60)}</strong> with{" "}
-            {data.liquid_shown[units]} of liquid. {data.advice.join(" ")}
+            <strong className="font-semibold">{spokenTime(data.duration_s / 60)}</strong>{" "}
+            {say("plan-with-of-liquid", {
+              liquid: data.liquid_shown[units],
+              join: data.advice.join(" "),
+            })}
           </p>
         </Answered>
       )}
@@ -96,9 +107,9 @@ function OtherWay({ bench }: { bench: Bench }) {
   );
 }
 
-const WAYS = [
-  { value: "", name: "the cooker is free" },
-  { value: "oven_lid", name: "in the oven, covered" },
-  { value: "slow_low", name: "in a slow cooker, low" },
-  { value: "slow_high", name: "in a slow cooker, high" },
+const otherWays = () => [
+  { value: "", name: say("plan-the-cooker-is-free") },
+  { value: "oven_lid", name: say("plan-in-the-oven-covered") },
+  { value: "slow_low", name: say("plan-in-a-slow-cooker-low") },
+  { value: "slow_high", name: say("plan-in-a-slow-cooker-high") },
 ];

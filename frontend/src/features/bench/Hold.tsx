@@ -14,6 +14,7 @@ import {
   type Units,
 } from "@/lib/format";
 import { tendernessOf } from "@/lib/words";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { RangeBar } from "@/ui/RangeBar";
 import { useRested } from "@/ui/useSettled";
@@ -40,7 +41,9 @@ interface HoldProps {
 export function Hold({ bench, plan, stale, refused }: HoldProps) {
   const units = useUnits();
   const now =
-    plan && !stale ? `${cookTime(plan.setting.hold_min)} at ${levelWords(plan, units)}` : null;
+    plan && !stale
+      ? say("plan-at", { hold_min: cookTime(plan.setting.hold_min), plan: levelWords(plan, units) })
+      : null;
   const said = useRested(now, SAY_MS);
   const [opened, setOpened] = useState(false);
   if (!plan) return <NoMinutes wrong={bench.problem !== null} />;
@@ -48,7 +51,7 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
   const { low, high } = bandOf(plan);
   const guessed = plan.range.some((part) => part.kind === "guessed_thickness");
   const own = opened || bench.wish.ownMinutes !== "";
-  const range = `likely range ${cookTimes(low, high)}`;
+  const range = say("plan-likely-range", { low: cookTimes(low, high) });
   return (
     <div className={stale ? "stale" : ""}>
       <p aria-live="polite" className="sr-only">
@@ -56,7 +59,7 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
       </p>
       {stale && (
         <p className="font-semibold text-care">
-          {refused ? "This is for your last valid entry." : "Calculating the new time …"}
+          {refused ? say("plan-this-is-for-your-last-valid") : say("plan-calculating-the-new-time")}
         </p>
       )}
       <div className="flex items-end justify-between gap-2">
@@ -66,7 +69,7 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
           data-thickness-mm={plan.pieces[0] && Math.round(1000 * plan.pieces[0].thickness_m)}
         >
           {hold_min}
-          <span className="whitespace-pre font-semibold text-[1.5rem]"> min</span>
+          <span className="whitespace-pre font-semibold text-[1.5rem]"> {say("plan-min")}</span>
         </p>
         <p className="mb-1 shrink-0 text-right text-[0.875rem]">
           <KeyedIn minutes={hold_min} />
@@ -76,25 +79,26 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
               className="min-h-6 underline underline-offset-2"
               onClick={() => setOpened(true)}
             >
-              use my own time
+              {say("plan-use-my-own-time")}
             </button>
           )}
         </p>
       </div>
       <p className="font-semibold">
-        at {levelWords(plan, units)} <WhyBeside plan={plan} about={["hold"]} of="cook time" />{" "}
-        <Taught plan={plan} />
+        {say("plan-at-2", { plan: levelWords(plan, units) })}{" "}
+        <WhyBeside plan={plan} about={["hold"]} of={say("plan-cook-time")} /> <Taught plan={plan} />
       </p>
       <RangeBar
         low={low}
         value={hold_min}
         high={high}
-        label={`cook time ${hold_min} min, ${range}`}
+        label={say("plan-cook-time-min", { hold_min, range })}
       />
       <p className="text-[0.875rem] text-pencil" data-testid="range">
-        {plan.expectation && `The plan would set ${plan.expectation.usual_min} min, `}
-        {range} in 8 of 10 kitchens{guessed && ", thickness guessed"}{" "}
-        <WhyBeside plan={plan} about={["range"]} of="range" />
+        {plan.expectation &&
+          `${say("plan-the-plan-would-set-min", { usual_min: plan.expectation.usual_min })} `}
+        {say(guessed ? "plan-in-8-of-10-kitchens-guessed" : "plan-in-8-of-10-kitchens", { range })}{" "}
+        <WhyBeside plan={plan} about={["range"]} of={say("plan-why-of-range")} />
       </p>
       {own && <OwnTime bench={bench} />}
       <Expected plan={plan} />
@@ -108,9 +112,9 @@ function KeyedIn({ minutes }: { minutes: number }) {
   if (minutes < 60) return null;
   return (
     <span className="block text-pencil">
-      {hoursMinutes(minutes)} on a cooker
+      {say("plan-on-a-cooker", { minutes: hoursMinutes(minutes) })}
       <br />
-      that shows hours
+      {say("plan-that-shows-hours")}
     </span>
   );
 }
@@ -127,8 +131,8 @@ function NoMinutes({ wrong }: { wrong: boolean }) {
       </p>
       <p className="text-pencil">
         {wrong
-          ? "Correct what is marked. Then the cook time appears here."
-          : "Type the weight, and the cook time appears here."}
+          ? say("plan-correct-what-is-marked-then-the")
+          : say("plan-type-the-weight-and-the-cook")}
       </p>
     </div>
   );
@@ -139,18 +143,17 @@ function Expected({ plan }: { plan: PlanOut }) {
   const own = plan.expectation;
   if (!own) return null;
   const words = (texture: Texture) => tendernessOf(texture, plan.pieces[0]?.cut);
-  const span =
-    own.low_reached === own.high_reached
-      ? ""
-      : `, between ${words(own.low_reached)} and ${words(own.high_reached)} in 8 of 10 kitchens`;
+  const [texture, low, high] = [own.texture_reached, own.low_reached, own.high_reached].map(words);
+  const sure = low === high ? "plan-own-time-expect" : "plan-own-time-expect-between";
   return (
     <p data-testid="expected" className="mt-1 border-ink border-l-4 pl-2 text-[0.875rem]">
       <strong className="font-semibold">
-        With your own time, expect{" "}
-        {own.below ? "meat that is only warmed through" : words(own.texture_reached)}
-        {own.below ? "" : span}.
+        {own.below ? say("plan-own-time-only-warms") : say(sure, { texture, low, high })}
       </strong>{" "}
-      The chance of {words(plan.setting.texture)} or softer is {Math.round(100 * own.sure_ratio)} %.
+      {say("plan-the-chance-of-or-softer-is", {
+        texture: words(plan.setting.texture),
+        round: Math.round(100 * own.sure_ratio),
+      })}
     </p>
   );
 }
@@ -163,9 +166,12 @@ function Later({ plan }: { plan: PlanOut }) {
   const holds = [plan.setting.hold_min, ...later.map((batch) => batch.hold_min)];
   return (
     <p data-testid="batches" className="mt-1 text-[0.875rem]">
-      <strong className="font-semibold">{count} batches</strong>, at{" "}
-      {holds.map(cookTime).join(", ")}. A hot cooker comes to pressure sooner.{" "}
-      {spokenTime((plan.all_done_s ?? 0) / 60)} in all, with 10 min to change the meat.
+      <strong className="font-semibold">
+        {say("plan-batches", { count, join: holds.map(cookTime).join(", ") })}
+      </strong>{" "}
+      {say("plan-at-a-hot-cooker-comes-to", {
+        all_done_s: spokenTime((plan.all_done_s ?? 0) / 60),
+      })}
     </p>
   );
 }
@@ -180,7 +186,7 @@ export function Habits({ bench, plan }: { bench: Bench; plan: PlanOut }) {
       className="flex flex-col gap-1 border-ink border-l-4 pl-2 text-[0.875rem]"
     >
       <legend className="float-left w-full font-semibold">
-        This cut is cooked in two ways. Which do you want?
+        {say("plan-this-cut-is-cooked-in-two")}
       </legend>
       <div className="flex flex-wrap gap-2">
         {habits.map((habit) => (
@@ -195,8 +201,8 @@ export function Habits({ bench, plan }: { bench: Bench; plan: PlanOut }) {
             }
           >
             {habit.code === "braised"
-              ? `Braised until fork-tender, ${plan.setting.hold_min} min`
-              : `Warmed for ${habit.my_minutes} min, then crisped`}
+              ? say("plan-braised-until-fork-tender-min", { hold_min: plan.setting.hold_min })
+              : say("plan-warmed-for-min-then-crisped", { my_minutes: habit.my_minutes })}
           </Button>
         ))}
       </div>
@@ -207,5 +213,7 @@ export function Habits({ bench, plan }: { bench: Bench; plan: PlanOut }) {
 function levelWords({ setting, pot }: PlanOut, units: Units): string {
   const ofLevel = setting.level === "high" ? pot.gauge_high_pa : pot.gauge_low_pa;
   const usual = Math.abs(setting.gauge_pa - ofLevel) < 500;
-  return usual ? `${setting.level} pressure` : pressureText(setting.gauge_pa / 1000, units);
+  return usual
+    ? say("plan-pressure", { level: setting.level })
+    : pressureText(setting.gauge_pa / 1000, units);
 }

@@ -1,5 +1,6 @@
 import type { CutOut } from "@/api/client";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
+import { say } from "@/text/say";
 import { MeasureField } from "@/ui/MeasureField";
 
 interface Props {
@@ -10,18 +11,18 @@ interface Props {
 /** How each whole piece is cut before it goes in: what lies in the pot follows from it. */
 export function KnifePick({ bench, cut }: Props) {
   const { wish, change } = bench;
-  const options = cut?.takes_membrane ? RACKS : ROASTS;
-  const known = options.some(({ value }) => value === wish.knife);
+  const options = cut?.id === "brisket_whole" ? WHOLE : cut?.takes_membrane ? RACKS : ROASTS;
+  const known = options.some(([value]) => value === wish.knife);
   return (
     <select
-      aria-label="how each piece is cut"
+      aria-label={say("plan-how-each-piece-is-cut")}
       value={wish.knife}
       onChange={(event) => change({ knife: event.target.value, liquid: "", lying: null })}
       className="w-[112px] rounded-sm border border-edge bg-sheet px-1 py-1 font-medium text-[0.875rem]"
     >
-      {options.map(({ value, name }) => (
+      {options.map(([value, message, count]) => (
         <option key={value} value={value}>
-          {name}
+          {say(message, { count })}
         </option>
       ))}
       {!known && <option value={wish.knife}>{wish.knife.replace(":", " ")}</option>}
@@ -37,9 +38,9 @@ export function KnifeMore({ bench }: { bench: Bench }) {
     <>
       {wish.knife === "cubes" && (
         <MeasureField
-          label="cubes of"
+          label={say("plan-cubes-of")}
           value={wish.cube}
-          placeholder="4 cm"
+          placeholder={say("plan-4-cm")}
           onChange={(cube) => change({ cube }, "type")}
         />
       )}
@@ -54,23 +55,28 @@ export function KnifeMore({ bench }: { bench: Bench }) {
 
 const KNIFE_FIELDS = ["cutting", "parts", "cube", "section_bones"];
 
-const ROASTS = [
-  { value: "", name: "whole" },
-  { value: "lengthwise:2", name: "2 lengthwise" },
-  { value: "lengthwise:3", name: "3 lengthwise" },
-  { value: "across:2", name: "2 across" },
-  { value: "across:3", name: "3 across" },
-  { value: "across:4", name: "4 across" },
-  { value: "halved", name: "halved, thinner" },
-  { value: "quartered", name: "quartered" },
-  { value: "cubes", name: "cubes" },
+/** A way to cut: its value, its message, and the number in both. */
+type Cutting = [value: string, message: string, count?: number];
+
+const ROASTS: Cutting[] = [
+  ["", "plan-whole"],
+  ["lengthwise:2", "plan-lengthwise", 2],
+  ["lengthwise:3", "plan-lengthwise", 3],
+  ["across:2", "plan-across", 2],
+  ["across:3", "plan-across", 3],
+  ["across:4", "plan-across", 4],
+  ["halved", "plan-halved-thinner"],
+  ["quartered", "plan-quartered"],
+  ["cubes", "plan-cubes"],
 ];
 
-const RACKS = [
-  { value: "", name: "whole" },
-  { value: "sections:6", name: "6 bones each" },
-  { value: "sections:4", name: "4 bones each" },
-  { value: "sections:3", name: "3 bones each" },
-  { value: "sections:2", name: "2 bones each" },
-  { value: "sections:1", name: "single ribs" },
+const WHOLE: Cutting[] = [...ROASTS, ["parted", "plan-flat-and-point"]];
+
+const RACKS: Cutting[] = [
+  ["", "plan-whole"],
+  ["sections:6", "plan-bones-each", 6],
+  ["sections:4", "plan-bones-each", 4],
+  ["sections:3", "plan-bones-each", 3],
+  ["sections:2", "plan-bones-each", 2],
+  ["sections:1", "plan-single-ribs"],
 ];

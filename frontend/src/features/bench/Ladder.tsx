@@ -1,5 +1,6 @@
 import { RadioGroup } from "radix-ui";
 import type { CutOut, Texture } from "@/api/client";
+import { say } from "@/text/say";
 
 interface Props {
   cut: CutOut;
@@ -11,7 +12,7 @@ interface Props {
 export function Ladder({ cut, value, onChange }: Props) {
   return (
     <RadioGroup.Root
-      aria-label="tenderness"
+      aria-label={say("plan-tenderness")}
       value={value}
       onValueChange={(next) => onChange(next as Texture)}
       className="flex flex-col border-ink border-l-2"

@@ -4,6 +4,7 @@ import { type Bench, troubleAt } from "@/features/bench/useBench";
 import type { Units } from "@/lib/format";
 import type { Shape } from "@/lib/wish";
 import { type Arrangement, LYING_WORDS, namesOf } from "@/lib/words";
+import { say } from "@/text/say";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
 import { Tick } from "@/ui/Tick";
@@ -14,7 +15,10 @@ interface Props {
   units: Units;
 }
 
-const waysOfLying = () => [{ value: "", name: "best way that fits" }, ...namesOf(LYING_WORDS)];
+const waysOfLying = () => [
+  { value: "", name: say("plan-best-way-that-fits") },
+  ...namesOf(LYING_WORDS),
+];
 
 /** What most pieces do without: their shape, sections, a sauce, another kind in the same pot. */
 export function MoreOfPiece({ bench, catalogue, units }: Props) {
@@ -32,71 +36,73 @@ export function MoreOfPiece({ bench, catalogue, units }: Props) {
       open={opened || hasMore(bench)}
       onToggle={(event) => setOpened(event.currentTarget.open)}
     >
-      <summary className="cursor-pointer text-pencil">More: shape, sauce, a second cut</summary>
+      <summary className="cursor-pointer text-pencil">
+        {say("plan-more-shape-sauce-a-second-cut")}
+      </summary>
       <div className="mt-1 flex flex-col gap-1.5">
         <div className="grid grid-cols-2 gap-x-3">
           <Pick
-            label="shape"
+            label={say("plan-shape")}
             value={wish.shape}
-            options={SHAPES}
+            options={shapes()}
             onChange={(value) => change({ shape: value as Shape })}
           />
           <Pick
-            label="batches"
+            label={say("plan-batches-2")}
             value={wish.batches}
-            options={BATCHES}
+            options={batches()}
             onChange={(batches) => change({ batches, liquid: "" })}
           />
         </div>
         <MeasureField
-          label="length"
+          label={say("plan-length")}
           value={wish.length}
-          placeholder={whole?.length_shown[units] ?? "by the weight"}
+          placeholder={whole?.length_shown[units] ?? say("plan-by-the-weight")}
           problem={field("length")}
           onChange={(length) => change({ length }, "type")}
         />
         <MeasureField
-          label="width"
+          label={say("plan-width")}
           value={wish.width}
-          placeholder={whole?.width_shown[units] ?? "by the weight"}
+          placeholder={whole?.width_shown[units] ?? say("plan-by-the-weight")}
           problem={field("width")}
           onChange={(width) => change({ width }, "type")}
         />
         <Pick
-          label="arrangement"
+          label={say("plan-arrangement")}
           value={wish.lying ?? ""}
           options={waysOfLying()}
           onChange={(value) => change({ lying: value ? (value as Arrangement) : null, liquid: "" })}
         />
         <Tick
-          label="keep pieces apart, with gaps for steam"
+          label={say("plan-keep-pieces-apart-with-gaps-for")}
           on={wish.apart}
           onChange={(apart) => change({ apart })}
         />
         <Tick
-          label="weighed as bought, with the fat cap"
+          label={say("plan-weighed-as-bought-with-the-fat")}
           on={wish.bought}
           onChange={(bought) => change({ bought })}
         />
         <MeasureField
-          label="sauce"
+          label={say("plan-sauce")}
           value={wish.sauce}
-          placeholder="a thick or sweet one, besides the liquid"
+          placeholder={say("plan-a-thick-or-sweet-one-besides")}
           problem={field("sauce")}
           onChange={(sauce) => change({ sauce }, "type")}
         />
         {wish.sauce && <SauceIs bench={bench} />}
         <MeasureField
-          label="simmer uncovered to reduce"
+          label={say("plan-simmer-uncovered-to-reduce")}
           value={wish.boil}
           inputMode="numeric"
-          placeholder="minutes, after opening"
+          placeholder={say("plan-minutes-after-opening")}
           other="min"
           problem={field("boil")}
           onChange={(boil) => change({ boil }, "type")}
         />
         <Tick
-          label="something in it foams: beans, grains, apples"
+          label={say("plan-something-in-it-foams-beans-grains")}
           on={wish.foams}
           onChange={(foams) => change({ foams })}
         />
@@ -118,21 +124,21 @@ function SauceIs({ bench: { wish, change, problem } }: { bench: Bench }) {
   return (
     <>
       <Tick
-        label="thin: broth, wine, juice"
+        label={say("plan-thin-broth-wine-juice")}
         on={wish.sauceThin}
         onChange={(sauceThin) => change({ sauceThin })}
       />
       <MeasureField
-        label="sugar"
+        label={say("plan-sugar")}
         value={wish.sugar}
         inputMode="numeric"
-        placeholder="per liter"
+        placeholder={say("plan-per-liter")}
         other="g/l"
         problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
         onChange={(sugar) => change({ sugar }, "type")}
       />
       <Tick
-        label="poured over the meat, not on the bottom"
+        label={say("plan-poured-over-the-meat-not-on")}
         on={wish.sauceOnTop}
         onChange={(sauceOnTop) => change({ sauceOnTop })}
       />
@@ -140,14 +146,22 @@ function SauceIs({ bench: { wish, change, problem } }: { bench: Bench }) {
   );
 }
 
-const SHAPES = [
-  { value: "block", name: "even" },
-  { value: "tapered", name: "tapered", says: "measured at its thickest third" },
-  { value: "rolled", name: "rolled", says: "measured across the roll" },
+const shapes = () => [
+  { value: "block", name: say("plan-even") },
+  {
+    value: "tapered",
+    name: say("plan-tapered"),
+    says: say("plan-measured-at-its-thickest-third"),
+  },
+  {
+    value: "rolled",
+    name: say("plan-rolled"),
+    says: say("plan-measured-across-the-roll"),
+  },
 ];
-const BATCHES = [
-  { value: "", name: "one batch" },
-  ...["2", "3", "4", "5", "6"].map((value) => ({ value, name: `${value} batches` })),
+const batches = () => [
+  { value: "", name: say("plan-one-batch") },
+  ...["2", "3", "4", "5", "6"].map((value) => ({ value, name: say("plan-batches-3", { value }) })),
 ];
 
 function SecondKind({ bench, catalogue }: Omit<Props, "units">) {
@@ -155,7 +169,7 @@ function SecondKind({ bench, catalogue }: Omit<Props, "units">) {
   const set = (part: Partial<typeof also>, how: "type" | "set") =>
     bench.change({ also: { ...also, ...part } }, how);
   const options = [
-    { value: "", name: "nothing else" },
+    { value: "", name: say("plan-nothing-else") },
     ...catalogue.cuts.map((cut) => ({ value: cut.id, name: cut.name })),
   ];
   const trouble = (name: string) => {
@@ -166,7 +180,7 @@ function SecondKind({ bench, catalogue }: Omit<Props, "units">) {
   return (
     <>
       <Pick
-        label="second cut in the same cooker"
+        label={say("plan-second-cut-in-the-same-cooker")}
         value={also.cut}
         options={options}
         onChange={(cut) => set({ cut }, "set")}
@@ -174,23 +188,23 @@ function SecondKind({ bench, catalogue }: Omit<Props, "units">) {
       {also.cut && (
         <>
           <MeasureField
-            label="weight"
+            label={say("plan-weight")}
             value={also.mass}
-            placeholder="of the second cut"
+            placeholder={say("plan-of-the-second-cut")}
             problem={trouble("mass")}
             onChange={(mass) => set({ mass }, "type")}
           />
           <MeasureField
-            label="pieces"
+            label={say("plan-pieces-2")}
             value={also.count}
             inputMode="numeric"
             problem={trouble("count")}
             onChange={(count) => set({ count }, "type")}
           />
           <MeasureField
-            label="thickness"
+            label={say("plan-thickness")}
             value={also.thickness}
-            placeholder="measure it"
+            placeholder={say("plan-measure-it")}
             problem={trouble("thickness")}
             onChange={(thickness) => set({ thickness }, "type")}
           />

@@ -10,6 +10,7 @@ import { WentWrong } from "@/features/bench/WentWrong";
 import { WhatIf } from "@/features/bench/WhatIf";
 import { Why } from "@/features/bench/Why";
 import type { Units } from "@/lib/format";
+import { say } from "@/text/say";
 
 interface Props {
   bench: Bench;
@@ -25,30 +26,30 @@ const TAB =
 export function Notes({ bench, plan, cut, units }: Props) {
   return (
     <Tabs.Root defaultValue="why" className="flex min-h-[190px] flex-col lg:h-[190px]">
-      <Tabs.List aria-label="about this plan" className="mb-1 flex flex-wrap gap-x-3">
+      <Tabs.List aria-label={say("plan-about-this-plan")} className="mb-1 flex flex-wrap gap-x-3">
         <Tabs.Trigger value="why" className={TAB}>
-          Why
+          {say("plan-why")}
         </Tabs.Trigger>
         <Tabs.Trigger value="steps" className={TAB}>
-          Steps
+          {say("plan-steps")}
         </Tabs.Trigger>
         <Tabs.Trigger value="what-if" className={TAB}>
-          What if
+          {say("plan-what-if")}
         </Tabs.Trigger>
         <Tabs.Trigger value="ready-by" className={TAB}>
-          Ready by
+          {say("plan-ready-by")}
         </Tabs.Trigger>
         <Tabs.Trigger value="around" className={TAB}>
-          Prep and serving
+          {say("plan-prep-and-serving")}
         </Tabs.Trigger>
         <Tabs.Trigger value="sauce" className={TAB}>
-          Sauce and sides
+          {say("plan-sauce-and-sides")}
         </Tabs.Trigger>
         <Tabs.Trigger value="minutes" className={TAB}>
-          Check a recipe’s time
+          {say("plan-check-a-recipes-time")}
         </Tabs.Trigger>
         <Tabs.Trigger value="wrong" className={TAB}>
-          Not done?
+          {say("plan-not-done")}
         </Tabs.Trigger>
       </Tabs.List>
       <Tabs.Content value="why" className="min-h-0 lg:overflow-y-auto">

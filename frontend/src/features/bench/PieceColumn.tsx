@@ -24,6 +24,7 @@ import {
   unitsOf,
 } from "@/lib/format";
 import { UndoRedo } from "@/parts/UndoRedo";
+import { say } from "@/text/say";
 import { MeasureField } from "@/ui/MeasureField";
 
 interface Props {
@@ -48,7 +49,7 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
           id="piece-title"
           className="whitespace-nowrap font-semibold text-[0.9375rem] text-pencil"
         >
-          Your meat
+          {say("plan-your-meat")}
         </h2>
         <ScaleButton on={weighing} onClick={() => setWeighing(!weighing)} />
         <CutSelect cuts={catalogue.cuts} value={wish.cut} onChange={choose} />
@@ -83,10 +84,10 @@ export function PieceColumn({ bench, catalogue, cut, household }: Props) {
           className="min-h-[1.625rem] underline underline-offset-2"
           onClick={bench.startAfresh}
         >
-          New plan
+          {say("plan-new-plan")}
         </button>
         <Link href="/plan/saved" className="min-h-[1.625rem] underline underline-offset-2">
-          Saved plans
+          {say("plan-saved-plans")}
         </Link>
       </p>
     </section>
@@ -121,7 +122,7 @@ function CutSelect({ cuts, value, onChange }: PickerProps) {
   const family = cuts.find((cut) => cut.id === value)?.family;
   return (
     <select
-      aria-label="cut"
+      aria-label={say("plan-cut-2")}
       value={value}
       onChange={(event) => onChange(event.target.value)}
       className="min-w-0 max-w-[200px] rounded-sm border border-edge bg-sheet px-2 py-0.5 font-medium text-[0.875rem]"
@@ -144,7 +145,7 @@ function FamilyPicker({ cuts, value, onChange }: PickerProps) {
   );
   return (
     <RadioGroup.Root
-      aria-label="kind of cut"
+      aria-label={say("plan-kind-of-cut")}
       value={chosen?.family ?? ""}
       onValueChange={(family) => {
         const first = firsts.find((cut) => cut.family === family);
@@ -160,7 +161,7 @@ function FamilyPicker({ cuts, value, onChange }: PickerProps) {
         >
           <CutDrawing family={cut.family} />
           <span className="text-[0.8125rem] leading-tight in-data-[state=checked]:font-semibold">
-            {cut.family}
+            {say("plan-family", { family: cut.family.replace(" ", "-") })}
           </span>
         </RadioGroup.Item>
       ))}
@@ -172,18 +173,18 @@ function ScaleButton({ on, onClick }: { on: boolean; onClick: () => void }) {
   return (
     <button
       type="button"
-      aria-label="weigh it on the scale"
+      aria-label={say("plan-weigh-it-on-the-scale")}
       aria-expanded={on}
       onClick={onClick}
       className="ml-auto flex shrink-0 items-center gap-1.5 rounded-sm border border-edge px-2 py-0.5 text-[0.875rem] hover:border-ink aria-expanded:bg-ink aria-expanded:text-paper"
     >
-      <Scale size={15} aria-hidden="true" className="shrink-0" /> weigh
+      <Scale size={15} aria-hidden="true" className="shrink-0" /> {say("plan-weigh")}
     </button>
   );
 }
 
 function startWords(typed: string, shown: Shown | undefined, units: Units): string | undefined {
-  if (!typed) return "fridge";
+  if (!typed) return say("plan-from-the-refrigerator");
   // a word is told in degrees
   return /\d/.test(typed) ? besideTyped(shown, typed, units) : shown?.[units];
 }
@@ -219,9 +220,9 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
   return (
     <div className="flex flex-col gap-1">
       <MeasureField
-        label="weight"
+        label={say("plan-weight")}
         value={wish.mass}
-        placeholder={units === "us" ? "3 lb 2 oz" : "1.4 kg"}
+        placeholder={units === "us" ? say("plan-3-lb-2-oz") : say("plan-1-4-kg")}
         other={besideTyped(bought?.total_mass_shown, wish.mass, units)}
         problem={fieldProblem(bench, "mass")}
         onChange={(mass) => change({ mass }, "type")}
@@ -233,7 +234,7 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
       />
       {weighing && <Weigh units={massUnits} onMass={weighed} onClose={onWeighed} />}
       <MeasureField
-        label="pieces"
+        label={say("plan-pieces-2")}
         value={wish.count}
         inputMode="numeric"
         beside={<KnifePick bench={bench} cut={cut} />}
@@ -244,9 +245,9 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
       <KnifeMore bench={bench} />
       <FixIt bench={bench} units={units} at="piece" />
       <MeasureField
-        label="thickness"
+        label={say("plan-thickness")}
         value={wish.thickness}
-        placeholder={units === "us" ? "1¾ in" : "4.5 cm"}
+        placeholder={units === "us" ? say("plan-1-in") : say("plan-4-5-cm")}
         other={besideTyped(bought?.thickness_shown, wish.thickness, units)}
         problem={fieldProblem(bench, "thickness")}
         onChange={(thickness) => change({ thickness }, "type")}
@@ -264,7 +265,7 @@ function Measures({ bench, catalogue, cut, household, weighing, onWeighed }: Mea
         onDrop={(metres) => setThickness(metres, "set")}
       />
       <MeasureField
-        label="from"
+        label={say("plan-from")}
         value={wish.start}
         placeholder={household.start_shown[units]}
         other={startWords(wish.start, piece?.start_shown, units)}
@@ -286,7 +287,10 @@ function InThePot({ bench, piece, units }: { bench: Bench; piece: PieceOut; unit
   const sizes = [bare(piece.length_shown[units]), piece.width_shown[units]];
   // the knife may have made them thinner than what was typed
   if (wish.knife) sizes.splice(1, 1, bare(sizes[1] ?? ""), piece.thickness_shown[units]);
-  const each = piece.count > 1 ? `${piece.count} of ${piece.mass_shown[units]}, ` : "";
+  const each =
+    piece.count > 1
+      ? `${say("plan-of", { count: piece.count, mass: piece.mass_shown[units] })} `
+      : "";
   return (
     <p className="text-[0.875rem] text-pencil" data-testid="pieces">
       {each}
@@ -299,7 +303,7 @@ function plates({ plan }: Bench): string {
   const serving = plan?.serving;
   if (!serving) return "";
   const { plates_from: from, plates_to: to } = serving;
-  return from === to ? `serves ${to}` : `serves ${from} to ${to}`;
+  return from === to ? say("plan-serves", { to }) : say("plan-serves-to", { from, to });
 }
 
 function fieldProblem(bench: Bench, field: string) {
@@ -334,7 +338,7 @@ function ThicknessSlider({ metres, low, high, onDrag, onDrop }: SliderProps) {
         <Slider.Range className="absolute h-full bg-ink" />
       </Slider.Track>
       <Slider.Thumb
-        aria-label="thickness, drag"
+        aria-label={say("plan-thickness-drag")}
         className="block h-6 w-3 rounded-sm border-2 border-ink bg-paper"
       />
     </Slider.Root>
@@ -353,7 +357,11 @@ function MembraneSwitch({ on, onChange }: { on: boolean; onChange: (on: boolean)
       >
         <Switch.Thumb className="block h-4 w-4 translate-x-0.5 rounded-full bg-edge data-[state=checked]:translate-x-[22px] data-[state=checked]:bg-paper" />
       </Switch.Root>
-      <label htmlFor={id}>membrane {on ? "on: bones stay in" : "off: bones may slide out"}</label>
+      <label htmlFor={id}>
+        {say("plan-membrane", {
+          on: on ? say("plan-on-bones-stay-in") : say("plan-off-bones-may-slide-out"),
+        })}
+      </label>
     </div>
   );
 }

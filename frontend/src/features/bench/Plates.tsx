@@ -2,6 +2,7 @@ import { type ReactNode, useId, useState } from "react";
 import { usePlates } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import type { Units } from "@/lib/format";
+import { say } from "@/text/say";
 
 interface Props {
   bench: Bench;
@@ -21,7 +22,7 @@ export function Plates({ bench, units, children }: Props) {
       <div className="flex items-center gap-2">
         {children}
         <label htmlFor={id} className="text-pencil">
-          to serve
+          {say("plan-to-serve")}
         </label>
         <input
           id={id}
@@ -33,13 +34,13 @@ export function Plates({ bench, units, children }: Props) {
       </div>
       {data && wanted && (
         <p className="mt-0.5 text-[0.875rem]">
-          Buy {data.enough_shown[units]}.{" "}
+          {say("plan-buy", { enough: data.enough_shown[units] })}{" "}
           <button
             type="button"
             className="underline underline-offset-2"
             onClick={() => bench.change({ mass: data.enough_shown[units], bought: true })}
           >
-            Use it
+            {say("plan-use-it")}
           </button>
         </p>
       )}

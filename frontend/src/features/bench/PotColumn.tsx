@@ -8,6 +8,7 @@ import { Notes } from "@/features/bench/Notes";
 import { type Bench, troubleAt } from "@/features/bench/useBench";
 import { WhyBeside } from "@/features/bench/Why";
 import type { Units } from "@/lib/format";
+import { say } from "@/text/say";
 import { Choice } from "@/ui/Choice";
 import { useKeys } from "@/ui/useKeys";
 import { useWidth } from "@/ui/useWidth";
@@ -34,12 +35,12 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
   );
   return (
     <section
-      aria-label="In the cooker"
+      aria-label={say("plan-in-the-cooker")}
       className="order-3 flex min-h-0 min-w-0 flex-col border-rule px-4 py-3 lg:order-none lg:border-r"
     >
       <div className="flex flex-wrap items-center gap-2">
         <label htmlFor={id} className="font-dial font-semibold text-pencil">
-          In the cooker
+          {say("plan-in-the-cooker")}
         </label>
         <select
           id={id}
@@ -53,9 +54,10 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
             </option>
           ))}
         </select>
-        <Choice label="view" value={view} options={VIEWS} onChange={setView} />
+        <Choice label={say("plan-view")} value={view} options={views()} onChange={setView} />
         <span className="ml-auto text-[0.8125rem] text-pencil">
-          to scale <WhyBeside plan={plan} about={["arrangement"]} of="place in the cooker" />
+          {say("plan-to-scale")}{" "}
+          <WhyBeside plan={plan} about={["arrangement"]} of={say("plan-place-in-the-cooker")} />
         </span>
       </div>
       {trouble && (
@@ -79,9 +81,17 @@ export function PotColumn({ bench, cut, units, stale }: Props) {
   );
 }
 
-const VIEWS = [
-  { value: "section", name: "side", says: "the cooker cut open, from the side" },
-  { value: "top", name: "top", says: "the cooker from above" },
+const views = () => [
+  {
+    value: "section",
+    name: say("plan-side"),
+    says: say("plan-the-cooker-cut-open-from-the"),
+  },
+  {
+    value: "top",
+    name: say("plan-top"),
+    says: say("plan-the-cooker-from-above"),
+  },
 ];
 
 interface DrawingProps {
@@ -99,7 +109,9 @@ function Drawing({ view, plan, units, enlarge, onPour }: DrawingProps) {
 
 function Empty({ busy, wrong }: { busy: boolean; wrong: boolean }) {
   const words = wrong
-    ? "Correct what is marked. Then the cooker is drawn."
-    : "Type how much the meat weighs and how thick it is. The cooker is drawn with it.";
-  return <p className="max-w-[26ch] text-center text-pencil">{busy ? "Calculating …" : words}</p>;
+    ? say("plan-correct-what-is-marked-then-the-2")
+    : say("plan-type-how-much-the-meat-weighs");
+  return (
+    <p className="max-w-[26ch] text-center text-pencil">{busy ? say("plan-calculating") : words}</p>
+  );
 }

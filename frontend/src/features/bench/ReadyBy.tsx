@@ -4,6 +4,7 @@ import { useReadyBy } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { cookTime, minutesUntil, spokenTime } from "@/lib/format";
 import { FINISH_WORDS, RELEASE_WORDS } from "@/lib/words";
+import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
 
 interface Props {
@@ -19,19 +20,19 @@ export function ReadyBy({ bench }: Props) {
   return (
     <div className="text-[0.875rem]">
       <label className="flex items-center gap-2">
-        Serve at
+        {say("plan-serve-at")}
         <input
           type="time"
           value={clock}
           onChange={(event) => setClock(event.target.value)}
           className="rounded-sm border border-edge bg-sheet px-2 py-0.5 font-dial text-[0.9375rem]"
         />
-        {minutes !== null && <span className="text-pencil">in {spokenTime(minutes)}</span>}
+        {minutes !== null && (
+          <span className="text-pencil">{say("plan-in", { minutes: spokenTime(minutes) })}</span>
+        )}
       </label>
       {minutes === null ? (
-        <p className="mt-1 text-pencil">
-          Type the serving time. The ways that make it appear here, with rest and finish counted.
-        </p>
+        <p className="mt-1 text-pencil">{say("plan-type-the-serving-time-the-ways")}</p>
       ) : (
         data && (
           <Answered busy={isPlaceholderData}>
@@ -50,11 +51,10 @@ function Delay({ minutes }: { minutes: number }) {
     <p className="mt-1 border-care border-l-4 pl-2" data-testid="delay">
       <strong className="font-semibold">
         {minutes > 0
-          ? `Delayed start: ${spokenTime(minutes)} at most.`
-          : "Do not use delayed start with this piece."}
+          ? say("plan-delayed-start-at-most", { minutes: spokenTime(minutes) })
+          : say("plan-do-not-use-delayed-start-with")}
       </strong>{" "}
-      Raw meat may be between 4 °C (40 °F) and 60 °C (140 °F) for two hours in all, heating included
-      (USDA; check local advice).
+      {say("plan-raw-meat-may-be-between-4")}
     </p>
   );
 }
@@ -62,7 +62,7 @@ function Delay({ minutes }: { minutes: number }) {
 function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
   const best = ways.slice(0, 6);
   return (
-    <table className="mt-1 w-full text-[13.5px]" aria-label="ways to be ready">
+    <table className="mt-1 w-full text-[13.5px]" aria-label={say("plan-ways-to-be-ready")}>
       <tbody>
         {best.map((way) => (
           <tr
@@ -72,7 +72,7 @@ function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
             <td className="py-px">
               <button
                 type="button"
-                title="use this"
+                title={say("plan-use-this")}
                 onClick={() =>
                   bench.change({
                     release: way.release,
@@ -83,15 +83,15 @@ function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
                 }
                 className="text-left underline decoration-edge underline-offset-2"
               >
-                {PARTS[way.parts] ?? "as it is"}, {RELEASE_WORDS[way.release].name},{" "}
+                {partWords()[way.parts] ?? say("plan-as-it-is")}, {RELEASE_WORDS[way.release].name},{" "}
                 {FINISH_WORDS[way.finish].name}
               </button>
             </td>
             <td className="w-12 text-right font-semibold">{cookTime(way.answer.hold_min)}</td>
             <td className="w-32 text-right">
               {way.spare_s >= 0
-                ? `${spokenTime(way.spare_s / 60)} to spare`
-                : `${spokenTime(-way.spare_s / 60)} late`}
+                ? say("plan-to-spare", { spare_s: spokenTime(way.spare_s / 60) })
+                : say("plan-late", { spare_s: spokenTime(-way.spare_s / 60) })}
             </td>
           </tr>
         ))}
@@ -101,4 +101,8 @@ function Ways({ ways, bench }: { ways: ReadyByOut["ways"]; bench: Bench }) {
 }
 
 const KNIVES: Record<number, string> = { 2: "halved", 4: "quartered" };
-const PARTS: Record<number, string> = { 1: "as it is", 2: "halved", 4: "quartered" };
+const partWords = (): Record<number, string> => ({
+  1: say("plan-as-it-is"),
+  2: "halved",
+  4: "quartered",
+});

@@ -3,6 +3,7 @@ import { type Body, type PlanOut, troubleOf } from "@/api/client";
 import { useSauce, useSides } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { smallMass, spanText, type Units } from "@/lib/format";
+import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
@@ -37,29 +38,30 @@ function Sauce({ bench, plan, units }: Props) {
   return (
     <div className="flex flex-col gap-1">
       <MeasureField
-        label="liquid left in the pot"
+        label={say("plan-liquid-left-in-the-pot")}
         value={volume}
         placeholder={left_in_pot}
         problem={error ? troubleOf(error) : null}
         onChange={setVolume}
       />
       <div className="grid grid-cols-2 gap-x-3">
-        <Pick label="reduce to" value={left} options={SHARES} onChange={setLeft} />
+        <Pick label={say("plan-reduce-to")} value={left} options={shares()} onChange={setLeft} />
         <Pick
-          label="thickness"
+          label={say("plan-thickness")}
           value={body}
-          options={BODIES}
+          options={bodies()}
           onChange={(value) => setBody(value as Body)}
         />
       </div>
       {data && !error && (
         <Answered busy={isPlaceholderData}>
           <p data-testid="sauce">
-            Skim the fat. {spanText([data.reduction.heat_s + data.reduction.boil_s])} uncovered on
-            the sear setting leave {data.reduction.left_shown[units]}. Then stir{" "}
-            {smallMass([data.slurry.starch_kg], units)} of starch with cold water into a slurry and
-            simmer it in, or use {smallMass([data.slurry.potatoes_kg], units)} of mashed potato.
-            Salt it last.
+            {say("plan-skim-the-fat-uncovered-on-the", {
+              value: spanText([data.reduction.heat_s + data.reduction.boil_s]),
+              left: data.reduction.left_shown[units],
+              value2: smallMass([data.slurry.starch_kg], units),
+              value3: smallMass([data.slurry.potatoes_kg], units),
+            })}
           </p>
         </Answered>
       )}
@@ -67,16 +69,16 @@ function Sauce({ bench, plan, units }: Props) {
   );
 }
 
-const SHARES = [
-  { value: "0.75", name: "three quarters" },
-  { value: "0.67", name: "two thirds" },
-  { value: "0.5", name: "half" },
-  { value: "0.33", name: "a third" },
+const shares = () => [
+  { value: "0.75", name: say("plan-three-quarters") },
+  { value: "0.67", name: say("plan-two-thirds") },
+  { value: "0.5", name: say("plan-half") },
+  { value: "0.33", name: say("plan-a-third") },
 ];
-const BODIES = [
-  { value: "thin", name: "thin" },
-  { value: "medium", name: "coats a spoon" },
-  { value: "thick", name: "thick" },
+const bodies = () => [
+  { value: "thin", name: say("plan-thin") },
+  { value: "medium", name: say("plan-coats-a-spoon") },
+  { value: "thick", name: say("plan-thick") },
 ];
 
 function Sides({ holdMin }: { holdMin: number }) {
@@ -85,7 +87,7 @@ function Sides({ holdMin }: { holdMin: number }) {
     <table
       className={`w-full text-[13.5px] ${isPlaceholderData ? "stale" : ""}`}
       aria-busy={isPlaceholderData}
-      aria-label="sides"
+      aria-label={say("plan-sides")}
     >
       <tbody>
         {data?.sides.map((side) => (
@@ -96,9 +98,9 @@ function Sides({ holdMin }: { holdMin: number }) {
             <td className="text-right">
               {side.way === "with_the_meat"
                 ? side.vessel
-                  ? `with it, ${side.vessel}`
-                  : "with it"
-                : `cook separately, ${side.hold_min} min`}
+                  ? say("plan-with-it", { vessel: side.vessel })
+                  : say("plan-with-it-2")
+                : say("plan-cook-separately-min", { hold_min: side.hold_min })}
             </td>
           </tr>
         ))}

@@ -5,6 +5,7 @@ import { usePeople, useSavePlan, useStoredPlan } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { noteSeen, seenVersion } from "@/lib/seen";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 import { Sheet } from "@/ui/Sheet";
@@ -41,7 +42,11 @@ export function SaveSheet({ bench, onClose }: Props) {
   };
 
   return (
-    <Sheet title={bench.planId ? "Save changes" : "Save plan"} open onClose={onClose}>
+    <Sheet
+      title={bench.planId ? say("plan-save-changes") : say("plan-save-plan")}
+      open
+      onClose={onClose}
+    >
       <form
         className="flex flex-col gap-3"
         onSubmit={(event) => {
@@ -50,7 +55,7 @@ export function SaveSheet({ bench, onClose }: Props) {
         }}
       >
         <div>
-          <label htmlFor={nameId}>Name</label>
+          <label htmlFor={nameId}>{say("plan-name")}</label>
           <input
             id={nameId}
             value={name}
@@ -62,14 +67,14 @@ export function SaveSheet({ bench, onClose }: Props) {
           />
         </div>
         <div>
-          <label htmlFor={personId}>Cook</label>
+          <label htmlFor={personId}>{say("plan-cook")}</label>
           <select
             id={personId}
             value={cook}
             onChange={(event) => setPerson(event.target.value)}
             className="mt-1 w-full rounded-sm border border-edge bg-sheet px-2 py-1.5"
           >
-            <option value="">nobody in particular</option>
+            <option value="">{say("plan-nobody-in-particular")}</option>
             {people.data?.people.map((item) => (
               <option key={item.id} value={item.id}>
                 {item.name}
@@ -79,7 +84,7 @@ export function SaveSheet({ bench, onClose }: Props) {
         </div>
         {isStale(save.error) && stored.data && (
           <ChangedElsewhere
-            what="This plan"
+            what={say("plan-this-plan")}
             busy={save.isPending}
             onMine={() => keep(bench.planId, null)}
             onTheirs={() => {
@@ -97,11 +102,11 @@ export function SaveSheet({ bench, onClose }: Props) {
         )}
         <div className="flex flex-wrap gap-2">
           <Button strong type="submit" disabled={save.isPending}>
-            Save
+            {say("plan-save")}
           </Button>
           {bench.planId && (
             <Button disabled={save.isPending} onClick={() => keep(null)}>
-              Save as another plan
+              {say("plan-save-as-another-plan")}
             </Button>
           )}
         </div>

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link } from "wouter";
-import type { CutOut, PlanOut, Problem, ReleaseMethod, School } from "@/api/client";
+import type { CutOut, PlanIn, PlanOut, Problem, ReleaseMethod, School } from "@/api/client";
 import { useUnits } from "@/api/queries";
 import { Cautions } from "@/features/bench/Cautions";
 import { Habits, Hold } from "@/features/bench/Hold";
@@ -13,6 +13,7 @@ import { besideTyped, pressureText, type Units, unitsOf } from "@/lib/format";
 import type { Rack, Wish } from "@/lib/wish";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
 import { CookNow } from "@/parts/CookNow";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
@@ -39,23 +40,29 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
     >
       <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-0.5">
         <h2 id="set-title" className="font-semibold text-[0.9375rem] text-pencil">
-          Set your cooker to
+          {say("plan-set-your-cooker-to")}
         </h2>
         <div className="plan-actions flex w-full flex-wrap gap-2 whitespace-nowrap text-[0.875rem]">
           {plan && !bench.stale && bench.inputs && (
-            <CookNow name={dishName(plan, cut, units)} plan={bench.inputs} wait={!ready} />
+            <CookNow
+              name={dishName(plan, bench.inputs, cut, units)}
+              plan={bench.inputs}
+              wait={!ready}
+            />
           )}
           {plan && !bench.stale && bench.inputs && (
             <Link
               href="/schedule"
-              onClick={() => bench.inputs && addDish(dishName(plan, cut, units), bench.inputs)}
+              onClick={() =>
+                bench.inputs && addDish(dishName(plan, bench.inputs, cut, units), bench.inputs)
+              }
               className="min-h-8 rounded-sm border border-edge px-2 py-1 font-medium hover:border-ink"
             >
-              Add to schedule
+              {say("plan-add-to-schedule")}
             </Link>
           )}
           <Button disabled={!ready} onClick={() => setSaving(true)}>
-            {bench.planId ? "Save changes" : "Save plan"}
+            {bench.planId ? say("plan-save-changes") : say("plan-save-plan")}
           </Button>
         </div>
       </div>
@@ -71,9 +78,15 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
 }
 
 /** What the dish is called on the day, until its plan has a name. */
-function dishName(plan: PlanOut, cut: CutOut | undefined, units: Units): string {
-  const mass = plan.pieces[0]?.total_mass_shown[units] ?? "";
-  return `${mass} ${cut?.short_name ?? "meat"}`.trim();
+/** A weight with its unit, as somebody types it. */
+const WITH_UNIT = /\d.*[a-z#]/i;
+
+/** The weight as it was typed, of all batches, and the cut. */
+function dishName(plan: PlanOut, inputs: PlanIn, cut: CutOut | undefined, units: Units): string {
+  const typed = inputs.pieces.length === 1 ? (inputs.pieces[0]?.mass ?? "") : "";
+  const shown = plan.pieces[0]?.total_mass_shown[units] ?? "";
+  const mass = WITH_UNIT.test(typed) ? typed.trim() : shown;
+  return `${mass} ${cut?.short_name ?? say("plan-meat")}`.trim();
 }
 
 function Trouble({ problem }: { problem: Problem }) {
@@ -101,13 +114,13 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
   return (
     <div className="flex flex-col gap-1.5 border-rule border-t pt-2">
       <MeasureField
-        label="liquid"
+        label={say("plan-liquid")}
         value={wish.liquid}
-        placeholder={shown ? shown.school_shown[units] : "usual amount"}
+        placeholder={shown ? shown.school_shown[units] : say("plan-usual-amount")}
         other={wish.liquid ? besideTyped(shown?.shown, wish.liquid, units) : undefined}
         problem={liquid ? { message: liquid.message, hint: liquid.hint ?? null } : null}
         onChange={(text) => change({ liquid: text }, "type")}
-        aside={<WhyBeside plan={plan} about={["liquid"]} of="liquid" />}
+        aside={<WhyBeside plan={plan} about={["liquid"]} of={say("plan-why-of-liquid")} />}
         canStep={plan !== undefined}
         onStep={(direction) => {
           const next = plan && steppedMark(plan, direction, liquidUnits);
@@ -116,30 +129,30 @@ function Settings({ bench, cut, units, plan }: SettingsProps) {
       />
       <div className="grid grid-cols-2 items-end gap-x-3 gap-y-1">
         <Pick
-          label="liquid style"
+          label={say("plan-liquid-style")}
           value={school}
           options={optionsOf(SCHOOL_WORDS)}
           onChange={(value) => change({ school: value as School, liquid: "", rack: null })}
           aside={null}
         />
         <Pick
-          label="trivet"
+          label={say("plan-trivet")}
           value={wish.rack ?? plan?.setting.rack ?? ""}
-          options={plan ? optionsOf(RACK_WORDS) : [BY_SCHOOL, ...optionsOf(RACK_WORDS)]}
+          options={plan ? optionsOf(RACK_WORDS) : [byStyle(), ...optionsOf(RACK_WORDS)]}
           onChange={(value) => change({ rack: value ? (value as Rack) : null, liquid: "" })}
-          aside={<WhyBeside plan={plan} about={["rack"]} of="trivet" />}
+          aside={<WhyBeside plan={plan} about={["rack"]} of={say("plan-why-of-trivet")} />}
         />
         <Pick
-          label="release"
+          label={say("plan-release")}
           value={method}
           options={optionsOf(RELEASE_WORDS)}
           onChange={(value) => change({ release: value as ReleaseMethod, minutes: "" })}
-          aside={<WhyBeside plan={plan} about={["release"]} of="release" />}
+          aside={<WhyBeside plan={plan} about={["release"]} of={say("plan-why-of-release")} />}
         />
         <Pick
-          label="pressure"
+          label={say("plan-pressure-2")}
           value={wish.level}
-          options={LEVELS}
+          options={levels()}
           onChange={(value) => change({ level: value as Wish["level"] })}
           aside={null}
         />
@@ -161,7 +174,7 @@ function OwnPressure({ bench }: { bench: Bench }) {
   const trouble = troubleAt(bench.problem, "gauge");
   return (
     <MeasureField
-      label="own pressure"
+      label={say("plan-own-pressure")}
       value={bench.wish.gauge}
       placeholder={pressureText(75, units)}
       problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
@@ -171,26 +184,28 @@ function OwnPressure({ bench }: { bench: Bench }) {
 }
 
 /** Before there is a plan, the rack is the school's. */
-const BY_SCHOOL = { value: "", name: "usual" };
+const byStyle = () => ({
+  value: "",
+  name: say("plan-usual"),
+});
 
-const LEVELS = [
-  { value: "high", name: "high" },
-  { value: "low", name: "low" },
-  { value: "own", name: "custom" },
+const levels = () => [
+  { value: "high", name: say("plan-high") },
+  { value: "low", name: say("plan-low") },
+  { value: "own", name: say("plan-custom") },
 ];
 
-/** "high pressure", or the pressure that was typed. */
 /** How long it waits, soaks or is kept warm, where there is such a time. */
 function ReleaseMinutes({ bench, method }: { bench: Bench; method: ReleaseMethod }) {
   const trouble = troubleAt(bench.problem, "wait") ?? troubleAt(bench.problem, "stay");
-  const words = WAITS[method];
+  const words = waitFields()[method];
   if (!words || bench.wish.release === null) return null;
   return (
     <MeasureField
       label={words.label}
       value={bench.wish.minutes}
       inputMode="numeric"
-      placeholder={`${words.usual} min`}
+      placeholder={say("plan-min-2", { usual: words.usual })}
       other="min"
       problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
       onChange={(minutes) => bench.change({ minutes }, "type")}
@@ -202,11 +217,20 @@ function ReleaseMinutes({ bench, method }: { bench: Bench; method: ReleaseMethod
   );
 }
 
-const WAITS: Partial<Record<ReleaseMethod, { label: string; usual: number }>> = {
-  timed: { label: "wait", usual: 10 },
-  soak: { label: "soak", usual: 30 },
-  keep_warm: { label: "keep warm for", usual: 45 },
-};
+const waitFields = (): Partial<Record<ReleaseMethod, { label: string; usual: number }>> => ({
+  timed: {
+    label: say("plan-wait"),
+    usual: 10,
+  },
+  soak: {
+    label: say("plan-soak"),
+    usual: 30,
+  },
+  keep_warm: {
+    label: say("plan-keep-warm-for"),
+    usual: 45,
+  },
+});
 
 function optionsOf(words: Record<string, { name: string; says: string }>) {
   return Object.entries(words).map(([value, word]) => ({ value, ...word }));
@@ -217,15 +241,15 @@ function releaseMinutes(plan: PlanOut): string {
     const phase = plan.phases.find((item) => item.kind === kind);
     return phase ? Math.max(1, Math.round(phase.duration_s / 60)) : 0;
   };
-  const parts = [`${minutes("come_up")} min to pressure`];
+  const parts = [say("plan-min-to-pressure", { minutes: minutes("come_up") })];
   const add = (kind: string, words: (minutes: number) => string) => {
     if (minutes(kind) > 0) parts.push(words(minutes(kind)));
   };
-  add("natural_release", (n) => `${n} min until the pin drops`);
-  add("waiting", (n) => `wait ${n} min`);
-  add("venting", (n) => `release ${n} min`);
-  add("keeping_warm", (n) => `keep warm ${n} min`);
-  add("soaking", (n) => `rest in the liquid ${n} min`);
+  add("natural_release", (n) => say("plan-min-until-the-pin-drops", { n }));
+  add("waiting", (n) => say("plan-wait-min", { n }));
+  add("venting", (n) => say("plan-release-min", { n }));
+  add("keeping_warm", (n) => say("plan-keep-warm-min", { n }));
+  add("soaking", (n) => say("plan-rest-in-the-liquid-min", { n }));
   return `${parts.join("; ")}.`;
 }
 

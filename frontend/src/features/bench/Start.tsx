@@ -7,6 +7,7 @@ import { EXAMPLES, type Example, exampleWish } from "@/features/bench/examples";
 import { FirstRun } from "@/features/bench/FirstRun";
 import { cookTime } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -30,7 +31,7 @@ function Recent() {
   return (
     <section aria-labelledby="recent-title" className="mt-6">
       <h2 id="recent-title" className="font-semibold text-[1.0625rem]">
-        Saved plans
+        {say("plan-saved-plans")}
       </h2>
       <ul>
         {plans.slice(0, RECENT).map((plan) => (
@@ -48,7 +49,7 @@ function Recent() {
       </ul>
       {plans.length > RECENT && (
         <Link href="/plan/saved" className="inline-block min-h-6 pt-1 underline underline-offset-2">
-          All {plans.length} saved plans
+          {say("plan-all-saved-plans", { plans: plans.length })}
         </Link>
       )}
     </section>
@@ -65,12 +66,12 @@ export function Start({ household, pots, onOwn }: Props) {
   return (
     <section aria-labelledby="start-title" className="mx-auto w-full max-w-4xl px-4 py-6">
       <h1 id="start-title" className="font-bold text-[1.5rem]">
-        How long do ribs, brisket, short ribs and pork shoulder take in your pressure cooker?
+        {say("plan-how-long-do-ribs-brisket-short")}
       </h1>
-      <p className="mt-1">Type the cut, the weight and the thickness. Or look at an example:</p>
-      <ul aria-label="examples" className="mt-4 grid gap-3 sm:grid-cols-3">
+      <p className="mt-1">{say("plan-type-the-cut-the-weight-and")}</p>
+      <ul aria-label={say("plan-examples")} className="mt-4 grid gap-3 sm:grid-cols-3">
         {EXAMPLES.map((example) => (
-          <li key={example.name}>
+          <li key={example.family}>
             <button
               type="button"
               onClick={() => fill(example)}
@@ -78,9 +79,11 @@ export function Start({ household, pots, onOwn }: Props) {
             >
               <CutDrawing family={example.family} />
               <span>
-                <strong className="block font-semibold">{example.name}</strong>
+                <strong className="block font-semibold">
+                  {say(`plan-example-${example.family}`)}
+                </strong>
                 <span className="text-[0.875rem] text-pencil">
-                  {household.units === "us" ? example.us.says : example.metric.says}
+                  {typedText(example[household.units])}
                 </span>
               </span>
             </button>
@@ -89,27 +92,27 @@ export function Start({ household, pots, onOwn }: Props) {
       </ul>
       <div className="mt-4 flex flex-wrap items-center gap-3">
         <Button strong className="min-h-11" onClick={onOwn}>
-          Start with your own
+          {say("plan-start-with-your-own")}
         </Button>
         {household.introduced && !setting && (
           <Button className="min-h-11" onClick={() => setSetting(true)}>
-            Set up my kitchen
+            {say("plan-set-up-my-kitchen")}
           </Button>
         )}
       </div>
       <Recent />
       {household.demo && (
         <p className="mt-4 border-edge border-l-4 pl-2 text-[0.875rem]">
-          This is demo data: the Marrow Lane choir’s kitchen, plans and log.{" "}
+          {say("plan-this-is-demo-data-the-marrow")}{" "}
           <button
             type="button"
             disabled={clear.isPending}
             onClick={() => clear.mutate(undefined)}
             className="min-h-6 underline underline-offset-2"
           >
-            Clear demo data
+            {say("plan-clear-demo-data")}
           </button>{" "}
-          A copy is kept in My kitchen.
+          {say("plan-a-copy-is-kept-in-my")}
         </p>
       )}
       {(!household.introduced || setting) && (
@@ -117,4 +120,8 @@ export function Start({ household, pots, onOwn }: Props) {
       )}
     </section>
   );
+}
+
+function typedText({ mass, thickness }: Example["us"]): string {
+  return say("plan-weight-and-thickness", { mass, thickness });
 }

@@ -1,15 +1,17 @@
 import { useSteps } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { spokenTime } from "@/lib/format";
+import { say } from "@/text/say";
 
 /** The whole cook step by step: the same steps that Cook plays and Schedule lays on the clock. */
 export function Steps({ bench }: { bench: Bench }) {
   const { data, isError, isPlaceholderData } = useSteps(bench.stale ? null : bench.settled);
-  if (isError) return <p className="text-[0.875rem]">The app does not answer right now.</p>;
-  if (!data) return <p className="text-[0.875rem] text-pencil">Calculating …</p>;
+  if (isError)
+    return <p className="text-[0.875rem]">{say("plan-the-app-does-not-answer-right")}</p>;
+  if (!data) return <p className="text-[0.875rem] text-pencil">{say("plan-calculating")}</p>;
   return (
     <ol
-      aria-label="steps"
+      aria-label={say("plan-steps-2")}
       aria-busy={isPlaceholderData}
       className={`text-[0.875rem] ${isPlaceholderData ? "stale" : ""}`}
     >
@@ -26,7 +28,7 @@ export function Steps({ bench }: { bench: Bench }) {
           </span>
           <span className="whitespace-nowrap text-right">
             {spokenTime(Math.max(step.likely_s / 60, 1))}
-            {!step.hands && <span className="block text-pencil">no hands</span>}
+            {!step.hands && <span className="block text-pencil">{say("plan-no-hands")}</span>}
           </span>
         </li>
       ))}

@@ -4,6 +4,7 @@ import type { Bench } from "@/features/bench/useBench";
 import { cookTime, spokenTime } from "@/lib/format";
 import { noteFirst } from "@/lib/seen";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -27,9 +28,7 @@ export function StoredNote({ planId, bench }: Props) {
   }, [planId, present]);
   if (stored.isError) {
     return (
-      <p className="border-care border-l-4 pl-2">
-        The saved plan was deleted. What you see is kept; save it as a new plan.
-      </p>
+      <p className="border-care border-l-4 pl-2">{say("plan-the-saved-plan-was-deleted-what")}</p>
     );
   }
   if (!stored.data) return null;
@@ -38,16 +37,20 @@ export function StoredNote({ planId, bench }: Props) {
   return (
     <div className="border-rule border-y py-1 text-[0.875rem]" data-testid="stored">
       <p className="break-words">
-        <strong className="font-semibold">{name}</strong>, saved as{" "}
-        <span className="font-semibold">{cookTime(results.setting.hold_min)}</span>,{" "}
-        {spokenTime(results.lid_on_to_open_s / 60)} total time
-        {untouched ? "." : "; changed, not saved yet."}
+        <strong data-typed className="font-semibold">
+          {name}
+        </strong>{" "}
+        {say(untouched ? "plan-saved-as" : "plan-saved-as-changed", {
+          hold_min: cookTime(results.setting.hold_min),
+          lid_on_to_open_s: spokenTime(results.lid_on_to_open_s / 60),
+        })}
       </p>
       {untouched && differences.length > 0 && (
         <div className="mt-1 border-care border-l-4 pl-2">
           <p>
-            Recalculated, it differs
-            {engine_version === fresh.data?.engine_version ? "" : " (newer version)"}:
+            {say("plan-recalculated-it-differs", {
+              newer: engine_version === fresh.data?.engine_version ? "no" : "yes",
+            })}
           </p>
           <ul>
             {differences.map((item) => (
@@ -62,7 +65,7 @@ export function StoredNote({ planId, bench }: Props) {
               save.mutate({ id: planId, seen: version, name, personId: person_id, inputs })
             }
           >
-            Save the new numbers
+            {say("plan-save-the-new-numbers")}
           </Button>
           {save.error && <p role="alert">{save.error.message}</p>}
         </div>

@@ -6,6 +6,7 @@ import { SHEET_HEIGHT } from "@/drawing/trace-geometry";
 import type { Bench } from "@/features/bench/useBench";
 import { spokenTime, type Units } from "@/lib/format";
 import { PHASE_WORDS, RELEASE_WORDS } from "@/lib/words";
+import { say } from "@/text/say";
 import { Tick } from "@/ui/Tick";
 import { useWidth } from "@/ui/useWidth";
 import { WhyMark } from "@/ui/WhyMark";
@@ -29,11 +30,14 @@ export function TraceStrip({ bench, units, stale }: Props) {
     : NONE;
   const [ref, width] = useWidth<HTMLDivElement>(1200);
   return (
-    <section aria-label="Pressure and temperature" className="border-ink border-t-2 px-3 pb-1">
+    <section
+      aria-label={say("plan-pressure-and-temperature")}
+      className="border-ink border-t-2 px-3 pb-1"
+    >
       <div className="-mt-[15px] flex items-center justify-between gap-2">
         {plan && (
           <div className="hidden items-center gap-3 bg-paper pr-2 lg:flex">
-            <Tick label="compare other releases" on={laid} onChange={setLaid} />
+            <Tick label={say("plan-compare-other-releases")} on={laid} onChange={setLaid} />
             <span className="text-[0.8125rem] text-pencil">
               {others.map((other, index) => `${LINES[index]}: ${other.name}`).join("; ")}
             </span>
@@ -42,9 +46,9 @@ export function TraceStrip({ bench, units, stale }: Props) {
         <p className="ml-auto w-fit bg-paper px-2 font-dial font-semibold text-[1.125rem] sm:text-[1.25rem]">
           {plan ? (
             <>
-              total time, lid on to lid off{" "}
+              {say("plan-total-time-lid-on-to-lid")}{" "}
               <span data-testid="total">{spokenTime(plan.lid_on_to_open_s / 60)}</span>{" "}
-              <WhyMark of="total">
+              <WhyMark of={say("plan-why-of-total")}>
                 <ul>
                   {plan.phases.map((phase) => (
                     <li key={phase.kind}>
@@ -53,12 +57,12 @@ export function TraceStrip({ bench, units, stale }: Props) {
                   ))}
                 </ul>
                 <p className="mt-1 text-pencil">
-                  The total includes coming to pressure and the release. Both cook the meat too.
+                  {say("plan-the-total-includes-coming-to-pressure")}
                 </p>
               </WhyMark>
             </>
           ) : (
-            "the chart"
+            say("plan-the-chart")
           )}
         </p>
       </div>
@@ -74,11 +78,14 @@ export function TraceStrip({ bench, units, stale }: Props) {
         )}
       </div>
       {others.length > 0 && (
-        <ul className="sr-only" aria-label="other releases">
+        <ul className="sr-only" aria-label={say("plan-other-releases")}>
           {others.map((other) => (
             <li key={other.name}>
-              {other.name}: cook time {spokenTime(other.plan.setting.hold_min)}, lid off after{" "}
-              {spokenTime(other.plan.lid_on_to_open_s / 60)}
+              {say("plan-cook-time-lid-off-after", {
+                name: other.name,
+                hold_min: spokenTime(other.plan.setting.hold_min),
+                lid_on_to_open_s: spokenTime(other.plan.lid_on_to_open_s / 60),
+              })}
             </li>
           ))}
         </ul>

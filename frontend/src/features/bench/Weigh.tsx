@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { troubleOf } from "@/api/client";
 import { useLoadScale, useScale, useTare } from "@/api/scale";
 import type { Units } from "@/lib/format";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -20,7 +21,10 @@ export function Weigh({ units, onMass, onClose }: Props) {
     if (lies && shown) onMass(shown);
   }, [lies, shown, onMass]);
   return (
-    <section aria-label="the scale" className="border-2 border-edge px-2 py-1.5 text-[0.875rem]">
+    <section
+      aria-label={say("plan-the-scale")}
+      className="border-2 border-edge px-2 py-1.5 text-[0.875rem]"
+    >
       <p className="flex flex-wrap items-baseline gap-x-3" role="status">
         <span className="font-bold font-dial text-[1.625rem]" data-testid="scale-shows">
           {scale.isError ? "–" : (shown ?? "…")}
@@ -28,9 +32,9 @@ export function Weigh({ units, onMass, onClose }: Props) {
         <span className="text-pencil">{sayState(scale.isError, scale.data?.settled, lies)}</span>
       </p>
       <div className="mt-1 flex flex-wrap gap-1.5">
-        <Button onClick={() => tare.mutate()}>Set to zero</Button>
+        <Button onClick={() => tare.mutate()}>{say("plan-set-to-zero")}</Button>
         <Button strong disabled={!lies || !scale.data?.settled} onClick={onClose}>
-          Use this weight
+          {say("plan-use-this-weight")}
         </Button>
       </div>
       <PutOn units={units} />
@@ -42,9 +46,9 @@ export function Weigh({ units, onMass, onClose }: Props) {
 const LEAST_KG = 0.05;
 
 function sayState(lost: boolean, settled: boolean | undefined, lies: boolean): string {
-  if (lost) return "The scale does not answer. Type the weight.";
-  if (!lies) return "nothing on it";
-  return settled ? "steady" : "settling …";
+  if (lost) return say("plan-the-scale-does-not-answer-type");
+  if (!lies) return say("plan-nothing-on-it");
+  return settled ? "steady" : say("plan-settling");
 }
 
 /** The scale is simulated, so somebody has to say what lies on it. */
@@ -61,18 +65,18 @@ function PutOn({ units }: { units: Units }) {
       }}
     >
       <label className="flex items-center gap-1.5">
-        <span className="text-pencil">simulated:</span>
+        <span className="text-pencil">{say("plan-simulated")}</span>
         <input
-          aria-label="what lies on the simulated scale"
+          aria-label={say("plan-what-lies-on-the-simulated-scale")}
           value={typed}
           maxLength={40}
           autoComplete="off"
-          placeholder={units === "us" ? "3 lb 2 oz" : "1.42 kg"}
+          placeholder={units === "us" ? say("plan-3-lb-2-oz") : say("plan-1-42-kg")}
           onChange={(event) => setTyped(event.target.value)}
           className="w-24 rounded-sm border border-edge bg-sheet px-2 py-1 placeholder:text-pencil"
         />
       </label>
-      <Button type="submit">Put it on</Button>
+      <Button type="submit">{say("plan-put-it-on")}</Button>
       {trouble && (
         <p role="alert" className="basis-full border-care border-l-4 pl-2">
           <strong>{trouble.message}</strong> {trouble.hint}

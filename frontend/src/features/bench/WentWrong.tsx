@@ -3,6 +3,7 @@ import { type CutOut, type PlanOut, type Texture, troubleOf } from "@/api/client
 import { useOpened, useStopped, useUnits } from "@/api/queries";
 import type { Bench } from "@/features/bench/useBench";
 import { cookTime, spokenTime, temperatureText } from "@/lib/format";
+import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
 import { Pick } from "@/ui/Pick";
@@ -34,13 +35,13 @@ function Opened({ bench, plan, cut }: Props) {
     probe.trim() || null,
   );
   const options = [
-    { value: "", name: "How does it look?" },
+    { value: "", name: say("plan-how-does-it-look") },
     ...(cut?.ladder ?? []).map(({ texture, looks }) => ({ value: texture, name: looks })),
   ];
   return (
     <div>
       <Pick
-        label={`opened after ${plan.setting.hold_min} min`}
+        label={say("plan-opened-after-min", { hold_min: plan.setting.hold_min })}
         value={seen}
         options={options}
         onChange={setSeen}
@@ -48,9 +49,9 @@ function Opened({ bench, plan, cut }: Props) {
       {!seen && (
         <div className="mt-1">
           <MeasureField
-            label="or thermometer"
+            label={say("plan-or-thermometer")}
             value={probe}
-            placeholder="at the center"
+            placeholder={say("plan-at-the-center")}
             problem={error ? troubleOf(error) : null}
             onChange={setProbe}
           />
@@ -59,10 +60,13 @@ function Opened({ bench, plan, cut }: Props) {
       {data && asked && !error && (
         <Answered busy={isPlaceholderData} className="mt-1">
           <p data-testid="opened">
-            <strong className="font-semibold">{STEPS[data.step]}</strong>{" "}
+            <strong className="font-semibold">{stepWords()[data.step]}</strong>{" "}
             {data.step === "put_back" &&
-              `Cook ${data.hold_min} min more. It is open again in ${spokenTime(data.more_s / 60)}. `}
-            {data.advice} Next time set {cookTime(data.next_hold_min)}.
+              `${say("plan-cook-min-more-it-is-open", { hold_min: data.hold_min, more_s: spokenTime(data.more_s / 60) })} `}
+            {say("plan-next-time-set", {
+              advice: data.advice,
+              next_hold_min: cookTime(data.next_hold_min),
+            })}
           </p>
         </Answered>
       )}
@@ -70,11 +74,11 @@ function Opened({ bench, plan, cut }: Props) {
   );
 }
 
-const STEPS: Record<string, string> = {
-  done: "It is done.",
-  put_back: "Cook it longer.",
-  rescue: "Softer than you wanted.",
-};
+const stepWords = (): Record<string, string> => ({
+  done: say("plan-it-is-done"),
+  put_back: say("plan-cook-it-longer"),
+  rescue: say("plan-softer-than-you-wanted"),
+});
 
 function Stopped({ bench }: { bench: Bench }) {
   const units = useUnits();
@@ -83,20 +87,24 @@ function Stopped({ bench }: { bench: Bench }) {
   const { data, isPlaceholderData } = useStopped(bench.stale ? null : bench.settled, at, since);
   return (
     <div>
-      <p className="text-[0.8125rem] text-pencil leading-tight">the cooker stopped on its own</p>
+      <p className="text-[0.8125rem] text-pencil leading-tight">
+        {say("plan-the-cooker-stopped-on-its-own")}
+      </p>
       <div className="grid grid-cols-[auto_1fr] items-center gap-x-2 gap-y-1">
-        <Minutes label="minutes after lid on" value={at} onChange={setAt} />
-        <span>min after lid on</span>
-        <Minutes label="minutes ago" value={since} onChange={setSince} />
-        <span>min ago</span>
+        <Minutes label={say("plan-minutes-after-lid-on")} value={at} onChange={setAt} />
+        <span>{say("plan-min-after-lid-on")}</span>
+        <Minutes label={say("plan-minutes-ago")} value={since} onChange={setSince} />
+        <span>{say("plan-min-ago")}</span>
       </div>
       {data && (
         <Answered busy={isPlaceholderData} className="mt-1">
           <p data-testid="stopped">
             {data.advice}{" "}
             {data.step === "go_on" &&
-              `Set ${data.hold_min} min. It opens in ${spokenTime(data.more_s / 60)}. `}
-            The center is at about {temperatureText(data.core_temp_c, units)}.
+              `${say("plan-set-min-it-opens-in", { hold_min: data.hold_min, more_s: spokenTime(data.more_s / 60) })} `}
+            {say("plan-the-center-is-at-about", {
+              core_temp_c: temperatureText(data.core_temp_c, units),
+            })}
           </p>
         </Answered>
       )}

@@ -11,6 +11,7 @@ import {
   SCHOOL_WORDS,
   tendernessOf,
 } from "@/lib/words";
+import { say } from "@/text/say";
 
 interface Props {
   bench: Bench;
@@ -20,8 +21,9 @@ interface Props {
 export function WhatIf({ bench }: Props) {
   const units = useUnits();
   const { data, isError, isPlaceholderData } = useWhatIf(bench.stale ? null : bench.settled);
-  if (isError) return <p className="text-[0.875rem]">The app does not answer right now.</p>;
-  if (!data) return <p className="text-[0.875rem] text-pencil">Calculating …</p>;
+  if (isError)
+    return <p className="text-[0.875rem]">{say("plan-the-app-does-not-answer-right")}</p>;
+  if (!data) return <p className="text-[0.875rem] text-pencil">{say("plan-calculating")}</p>;
   const possible = data.alternatives.filter((item) => item.answer);
   const refused = data.alternatives.filter((item) => !item.answer);
   const rows = [...possible, ...refused];
@@ -38,20 +40,22 @@ export function WhatIf({ bench }: Props) {
       <table
         className={`w-full text-[13.5px] ${isPlaceholderData ? "stale" : ""}`}
         aria-busy={isPlaceholderData}
-        aria-label="what if"
-        aria-keyshortcuts={numbered.length > 0 ? `1 to ${numbered.length}` : undefined}
+        aria-label={say("plan-what-if-table")}
+        aria-keyshortcuts={
+          numbered.length > 0 ? say("plan-1-to", { numbered: numbered.length }) : undefined
+        }
         onKeyDown={byKey}
       >
         <thead>
           <tr className="text-left text-pencil">
             <th className="font-normal" scope="col">
-              if it is
+              {say("plan-if-it-is")}
             </th>
             <th className="w-16 text-right font-normal" scope="col">
-              cook time
+              {say("plan-cook-time")}
             </th>
             <th className="w-24 text-right font-normal" scope="col">
-              total time
+              {say("plan-total-time-3")}
             </th>
           </tr>
         </thead>
@@ -79,10 +83,14 @@ function EarlyOut({ early, units }: { early: NonNullable<WhatIfOut["early_out"]>
       .join("; ");
   return (
     <p data-testid="early-out" className="mb-1 border-rule border-b pb-1 text-[0.875rem]">
-      <strong className="font-semibold">Or in two steps:</strong> open after{" "}
-      {cookTime(early.first_min)} with a quick release and take out what is done ({named(true)}).
-      Close again for {cookTime(early.second_min)} with the rest ({named(false)}). In all{" "}
-      {spokenTime(early.done_s / 60)}, and each comes out as you want it.
+      <strong className="font-semibold">{say("plan-or-in-two-steps")}</strong>{" "}
+      {say("plan-open-after-with-a-quick-release", {
+        first_min: cookTime(early.first_min),
+        value: named(true),
+        second_min: cookTime(early.second_min),
+        value2: named(false),
+        done_s: spokenTime(early.done_s / 60),
+      })}
     </p>
   );
 }
@@ -104,7 +112,7 @@ function Row({ item, number, bench }: RowProps) {
         {patch && item.answer ? (
           <button
             type="button"
-            title="use this"
+            title={say("plan-use-this")}
             onClick={() => bench.change(patch)}
             className="text-left underline decoration-edge underline-offset-2"
           >
@@ -122,27 +130,27 @@ function Row({ item, number, bench }: RowProps) {
         </>
       ) : (
         <td className="pl-3 text-pencil" colSpan={2}>
-          does not work
+          {say("plan-does-not-work")}
         </td>
       )}
     </tr>
   );
 }
 
-const CUT_WORDS: Record<string, string> = {
-  halved: "each piece halved through its thickness",
-  quartered: "each piece quartered",
-  sections: "cut into sections of three bones",
-  frozen: "from the freezer",
-};
+const cutWords = (): Record<string, string> => ({
+  halved: say("plan-each-piece-halved-through-its-thickness"),
+  quartered: say("plan-each-piece-quartered"),
+  sections: say("plan-cut-into-sections-of-three-bones"),
+  frozen: say("plan-from-the-freezer"),
+});
 
 function nameOf({ kind, value }: AlternativeOut, cut: string): string {
   if (kind === "release") return RELEASE_WORDS[value as ReleaseMethod].says;
   if (kind === "texture") return tendernessOf(value as Texture, cut);
   if (kind === "school") return SCHOOL_WORDS[value as School].name;
-  if (kind === "level") return `${value} pressure`;
+  if (kind === "level") return say("plan-pressure", { level: value });
   if (kind === "lying") return LYING_WORDS[value as Arrangement].name;
-  return CUT_WORDS[kind] ?? `in ${value}`;
+  return cutWords()[kind] ?? say("plan-in-2", { value });
 }
 
 /** What to set so that it is so; null for what cannot be set here. */

@@ -3,6 +3,7 @@ import type { PlanOut } from "@/api/client";
 import { useUnits } from "@/api/queries";
 import { bindUnits, inBoth } from "@/lib/format";
 import { SOURCE_WORDS } from "@/lib/words";
+import { say } from "@/text/say";
 import { WhyMark } from "@/ui/WhyMark";
 
 interface Props {
@@ -16,21 +17,25 @@ type Reason = PlanOut["reasons"][number];
 export function Why({ plan, stale }: Props) {
   const units = useUnits();
   const piece = plan.pieces[0];
-  const rest = piece?.safe_rest_s ? ` and ${Math.round(piece.safe_rest_s / 60)}\u00a0min` : "";
+  const rest = piece?.safe_rest_s
+    ? ` ${say("plan-and-min", { round: Math.round(piece.safe_rest_s / 60) })}`
+    : "";
   return (
     <div className={stale ? "stale" : ""}>
-      <ul className="text-[0.875rem]" aria-label="reasons">
+      <ul className="text-[0.875rem]" aria-label={say("plan-reasons")}>
         {plan.reasons.map((reason) => (
           <ReasonLine key={`${reason.about} ${reason.fact}`} plan={plan} reason={reason} labelled />
         ))}
         {piece && (
           <li className="py-0.5">
-            <strong className="font-semibold">Safe: </strong>
-            The center is at {inBoth(piece.core_at_open_shown, units)} when the lid comes off; the
-            safe minimum is {inBoth(piece.safe_core_shown, units)}
-            {rest}.{" "}
+            <strong className="font-semibold">{say("plan-safe")} </strong>
+            {say("plan-the-center-is-at-when-the", {
+              core_at_open: inBoth(piece.core_at_open_shown, units),
+              safe_core: inBoth(piece.safe_core_shown, units),
+              rest,
+            })}{" "}
             <Link href="/guide#number" className="underline">
-              How the number is made
+              {say("plan-how-the-number-is-made")}
             </Link>
           </li>
         )}
@@ -50,9 +55,9 @@ function ReasonLine({ plan, reason, labelled = false }: LineProps) {
   const cooks = plan.learned?.find((item) => item.kind === kind)?.cooks.length ?? 0;
   return (
     <li className="border-rule border-b py-0.5 last:border-b-0">
-      {labelled && <strong className="font-semibold">{ABOUT[reason.about]}: </strong>}
+      {labelled && <strong className="font-semibold">{aboutWords()[reason.about]}: </strong>}
       {bindUnits(reason.text)}
-      {cooks > 0 && ` From ${cooks} ${cooks === 1 ? "cook" : "cooks"} of yours.`}{" "}
+      {cooks > 0 && ` ${say("plan-from-of-yours", { cooks })}`}{" "}
       <span className="whitespace-nowrap text-pencil">({SOURCE_WORDS[reason.source]?.name})</span>
     </li>
   );
@@ -83,11 +88,11 @@ export function WhyBeside({ plan, about, of }: BesideProps) {
 /** Reasons that come from the log, and what of it. */
 const LOG_FACTS: Record<string, string | undefined> = { log: "taste", log_heat: "heat" };
 
-const ABOUT: Record<Reason["about"], string> = {
-  hold: "Cook time",
-  range: "Likely range",
-  liquid: "Liquid",
-  rack: "Trivet",
-  arrangement: "In the cooker",
-  release: "Release",
-};
+const aboutWords = (): Record<Reason["about"], string> => ({
+  hold: say("plan-cook-time-2"),
+  range: say("plan-likely-range-2"),
+  liquid: say("plan-liquid-2"),
+  rack: say("plan-trivet-2"),
+  arrangement: say("plan-in-the-cooker"),
+  release: say("plan-release-2"),
+});

@@ -6,6 +6,7 @@ import { usePlan, usePots } from "@/api/queries";
 import { keepBench, lastBench } from "@/lib/draft";
 import { stateOfEdit } from "@/lib/edits";
 import { type Wish, wishFromAddress, wishToAddress, wishToPlan } from "@/lib/wish";
+import { say } from "@/text/say";
 import { useRested, useSettled } from "@/ui/useSettled";
 
 /** What stands on the Bench (it lives in the address) and the plan that answers it. */
@@ -102,7 +103,7 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
   const write = useRef<() => void>(() => undefined);
   write.current = () => {
     if (part && String(wishToAddress(wish, planId)) !== raw) {
-      go(wish, `drag ${Object.keys(part).join()}`);
+      go(wish, say("plan-drag", { join: Object.keys(part).join() }));
     }
   };
   useEffect(() => {

@@ -6,6 +6,7 @@ import { type Draft, keepDraft, keptDraft } from "@/features/convert/draft";
 import { Intake } from "@/features/convert/Intake";
 import { Library } from "@/features/convert/Library";
 import { Worksheet } from "@/features/convert/Worksheet";
+import { say } from "@/text/say";
 
 /** What is being worked on under this address; a draft outlives a reload. */
 function draftFor(id: string | null, worked: Draft | null): Draft | null {
@@ -53,11 +54,8 @@ export function ConvertView() {
   if (id === null) {
     return (
       <div className="mx-auto max-w-5xl px-4 py-5">
-        <h1 className="font-bold text-[1.5rem]">Convert</h1>
-        <p className="mb-4 max-w-prose">
-          Paste a recipe for a smoker, oven, slow cooker, grill or stovetop. You get the same recipe
-          for your pressure cooker, with every change marked.
-        </p>
+        <h1 className="font-bold text-[1.5rem]">{say("convert-convert")}</h1>
+        <p className="mb-4 max-w-prose">{say("convert-paste-a-recipe-for-a-smoker")}</p>
         <div className="grid gap-8 lg:grid-cols-2">
           <Intake pot={firstPot} onOpen={open} />
           <Library draft={keptDraft()} />
@@ -68,15 +66,16 @@ export function ConvertView() {
   if (stored.isError) {
     return (
       <p className="p-6" role="alert">
-        <strong>This recipe is not here.</strong> It may have been deleted.{" "}
+        <strong>{say("convert-this-recipe-is-not-here")}</strong>{" "}
+        {say("convert-it-may-have-been-deleted")}{" "}
         <a href="/convert" className="underline">
-          Back to your recipes
+          {say("convert-back-to-your-recipes")}
         </a>
       </p>
     );
   }
   if (!draft || !household.data || !firstPot) {
-    return <p className="p-6 text-pencil">Loading the recipe …</p>;
+    return <p className="p-6 text-pencil">{say("convert-loading-the-recipe")}</p>;
   }
   const here = draft.pot ? draft : { ...draft, pot: firstPot };
   return (

@@ -2,8 +2,11 @@ import { type DragEvent, useId, useState } from "react";
 import { Link } from "wouter";
 import { type ReadOut, troubleOf } from "@/api/client";
 import { useReadRecipe } from "@/api/recipes";
+import { corrected } from "@/features/convert/corrections";
 import { type Draft, keepPaste, keptPaste, NO_ANSWERS, NO_CHOICES } from "@/features/convert/draft";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
+import { FileField } from "@/ui/FileField";
 
 interface Props {
   pot: string;
@@ -22,7 +25,8 @@ export function Intake({ pot, onOpen }: Props) {
       id: null,
       original,
       format: found.format,
-      recipe: found.recipe,
+      recipe: corrected(found.recipe, original),
+      doubts: found.doubts,
       answers: NO_ANSWERS,
       choices: NO_CHOICES,
       tags: [],
@@ -52,10 +56,10 @@ export function Intake({ pot, onOpen }: Props) {
   return (
     <section aria-labelledby={`${id}-title`}>
       <h2 id={`${id}-title`} className="font-semibold text-[1.125rem]">
-        Add a recipe
+        {say("convert-add-a-recipe")}
       </h2>
       <label htmlFor={id} className="text-pencil">
-        Paste it, or drop a file here: text, Markdown, a saved web page, JSON-LD
+        {say("convert-paste-it-or-drop-a-file")}
       </label>
       <textarea
         id={id}
@@ -72,7 +76,7 @@ export function Intake({ pot, onOpen }: Props) {
         }}
         onDragLeave={() => setOver(false)}
         onDrop={drop}
-        placeholder={"Title\n\nIngredients\n3 lb brisket flat\n…\n\nMethod\n…"}
+        placeholder={say("convert-title-ingredients-3-lb-brisket-flat")}
         className={`mt-1 w-full rounded-sm border bg-sheet px-2 py-1 placeholder:text-pencil ${over ? "border-2 border-ink" : "border-edge"}`}
       />
       {trouble && (
@@ -82,13 +86,15 @@ export function Intake({ pot, onOpen }: Props) {
       )}
       {twins && (
         <p role="status" className="border-care border-l-4 bg-care-wash px-2 py-1">
-          You already have it:{" "}
+          {say("convert-you-already-have-it")}{" "}
           {twins.read.twins.map((twin) => (
             <Link key={twin.id} href={`/convert?recipe=${twin.id}`} className="mr-2 underline">
               {twin.title}
             </Link>
           ))}
-          <Button onClick={() => open(twins.read, twins.original)}>Open this one anyway</Button>
+          <Button onClick={() => open(twins.read, twins.original)}>
+            {say("convert-open-this-one-anyway")}
+          </Button>
         </p>
       )}
       <div className="mt-2 flex flex-wrap items-center gap-3">
@@ -97,20 +103,13 @@ export function Intake({ pot, onOpen }: Props) {
           disabled={!text.trim() || read.isPending}
           onClick={() => take(new Blob([text], { type: "text/plain" }), "")}
         >
-          Read it
+          {say("convert-read-it")}
         </Button>
-        <label className="underline underline-offset-2">
-          or choose a file
-          <input
-            type="file"
-            accept=".txt,.md,.markdown,.html,.htm,.json,.jsonld"
-            className="sr-only"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) take(file, file.name);
-            }}
-          />
-        </label>
+        <FileField
+          label={say("convert-or-choose-a-file")}
+          accept=".txt,.md,.markdown,.html,.htm,.json,.jsonld"
+          onFile={(file) => take(file, file.name)}
+        />
       </div>
     </section>
   );

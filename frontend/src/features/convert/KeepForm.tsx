@@ -3,6 +3,7 @@ import { useLocation } from "wouter";
 import { isStale, troubleOf } from "@/api/client";
 import { useKeepRecipe, useStoredRecipe } from "@/api/recipes";
 import type { Draft } from "@/features/convert/draft";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 
@@ -40,28 +41,28 @@ export function KeepForm({ draft, onChange }: Props) {
   return (
     <div className="flex flex-wrap items-center gap-2 text-[0.875rem] print:hidden">
       <label htmlFor={id} className="text-pencil">
-        tags
+        {say("convert-tags")}
       </label>
       <input
         id={id}
         value={tags}
-        placeholder="rehearsal, oven"
+        placeholder={say("convert-rehearsal-oven")}
         maxLength={200}
         autoComplete="off"
         onChange={(event) => setTags(event.target.value)}
         className="w-44 rounded-sm border border-edge bg-sheet px-2 py-0.5 placeholder:text-pencil"
       />
       <Button onClick={() => save()} disabled={keep.isPending}>
-        {draft.id ? "Save changes" : "Save recipe"}
+        {draft.id ? say("convert-save-changes") : say("convert-save-recipe")}
       </Button>
       {keep.isSuccess && (
         <span role="status" className="text-safe">
-          saved
+          {say("convert-saved")}
         </span>
       )}
       {isStale(keep.error) && there.data && (
         <ChangedElsewhere
-          what="This recipe"
+          what={say("convert-this-recipe")}
           busy={keep.isPending}
           onMine={() => save(null)}
           onTheirs={() => {

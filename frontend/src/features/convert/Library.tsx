@@ -2,6 +2,7 @@ import { useDeferredValue, useId, useState } from "react";
 import { Link } from "wouter";
 import { useDeleteRecipe, useLibrary } from "@/api/recipes";
 import type { Draft } from "@/features/convert/draft";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Slip } from "@/ui/Slip";
 
@@ -18,11 +19,11 @@ export function Library({ draft }: { draft: Draft | null }) {
     <section aria-labelledby={`${id}-title`}>
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h2 id={`${id}-title`} className="font-semibold text-[1.125rem]">
-          Your recipes
+          {say("convert-your-recipes")}
         </h2>
         <div>
           <label htmlFor={id} className="mr-2 text-pencil">
-            find
+            {say("convert-find")}
           </label>
           <input
             id={id}
@@ -37,15 +38,15 @@ export function Library({ draft }: { draft: Draft | null }) {
       </div>
       {tag && (
         <p className="text-[0.875rem]">
-          only “{tag}”{" "}
+          {say("convert-only", { tag })}{" "}
           <button type="button" className="underline" onClick={() => setTag("")}>
-            show all
+            {say("convert-show-all")}
           </button>
         </p>
       )}
       {draft && draft.id === null && (
         <p className="mt-1 border-edge border-l-4 pl-2 text-[0.875rem]">
-          Not saved yet:{" "}
+          {say("convert-not-saved-yet")}{" "}
           <Link href="/convert?recipe=draft" className="underline">
             {draft.recipe.title}
           </Link>
@@ -53,15 +54,18 @@ export function Library({ draft }: { draft: Draft | null }) {
       )}
       {library.isError && (
         <p role="alert" className="border-care border-l-4 pl-2">
-          <strong>The app does not answer.</strong> Start it again. Your recipes are safe on disk.
+          <strong>{say("convert-the-app-does-not-answer")}</strong>{" "}
+          {say("convert-start-it-again-your-recipes-are")}
         </p>
       )}
       {library.data && found.length === 0 && (
         <p className="mt-1 text-pencil">
-          {search || tag ? "No recipe has these words." : "No recipe is saved yet."}
+          {search || tag
+            ? say("convert-no-recipe-has-these-words")
+            : say("convert-no-recipe-is-saved-yet")}
         </p>
       )}
-      <ul className="mt-2 border-rule border-t" aria-label="saved recipes">
+      <ul className="mt-2 border-rule border-t" aria-label={say("convert-saved-recipes")}>
         {found.map((recipe) => (
           <li
             key={recipe.id}
@@ -84,7 +88,7 @@ export function Library({ draft }: { draft: Draft | null }) {
             </div>
             <Button
               className="text-[0.875rem]"
-              aria-label={`delete ${recipe.title}`}
+              aria-label={say("convert-delete-2", { title: recipe.title })}
               onClick={() =>
                 change.mutate(
                   { id: recipe.id, restore: false },
@@ -92,16 +96,16 @@ export function Library({ draft }: { draft: Draft | null }) {
                 )
               }
             >
-              Delete
+              {say("convert-delete")}
             </Button>
           </li>
         ))}
       </ul>
       {gone && (
         <Slip
-          text={`“${gone.title}” is deleted.`}
+          text={say("convert-is-deleted", { title: gone.title })}
           action={{
-            name: "Undo",
+            name: say("convert-undo"),
             run: () =>
               change.mutate({ id: gone.id, restore: true }, { onSuccess: () => setGone(null) }),
           }}

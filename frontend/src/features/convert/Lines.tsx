@@ -1,6 +1,8 @@
 import type { ConvertedOut, RecipeText } from "@/api/client";
 import { numbered } from "@/features/convert/draft";
 import { MarkNote, type MarkProps, MarkWord } from "@/features/convert/MarkNote";
+import { WHEN_WORDS } from "@/lib/words";
+import { say } from "@/text/say";
 
 interface Props extends MarkProps {
   recipe: RecipeText;
@@ -19,9 +21,9 @@ export function Lines({ recipe, converted, ...marks }: Props) {
   return (
     <section aria-labelledby="lines-title" className="mt-3">
       <h2 id="lines-title" className="font-semibold text-[1.125rem]">
-        Ingredients
+        {say("convert-ingredients")}
       </h2>
-      <ul className="mt-1" aria-label="ingredients with their marks">
+      <ul className="mt-1" aria-label={say("convert-ingredients-with-their-marks")}>
         {numbered(recipe.ingredients).map(({ key, text, index }) => {
           const mark = markOf(index);
           const gone = mark && mark.does !== "kept" && !mark.overruled;
@@ -32,11 +34,16 @@ export function Lines({ recipe, converted, ...marks }: Props) {
               {heading && (
                 <span className="pt-1 font-semibold sm:col-span-3 print:hidden">{heading}</span>
               )}
-              <span className={`print:hidden ${gone ? "text-pencil line-through" : ""}`}>
+              <span
+                data-typed
+                className={`${OLD} print:hidden ${gone ? "text-pencil line-through" : ""}`}
+              >
                 {text}
                 {unread && <span className="ml-1 font-semibold text-care no-underline">?</span>}
               </span>
-              <span className="print:hidden">{mark && <MarkWord mark={mark} {...marks} />}</span>
+              <span className={`${OLD} print:hidden`}>
+                {mark && <MarkWord mark={mark} {...marks} />}
+              </span>
               <NewLines lines={linesOf(index)} />
               {mark && (
                 <div className="sm:col-span-3 print:hidden">
@@ -48,8 +55,8 @@ export function Lines({ recipe, converted, ...marks }: Props) {
         })}
         {added.map((mark) => (
           <li key={mark.mark_id} className={ROW}>
-            <span className="text-pencil print:hidden">–</span>
-            <span className="print:hidden">
+            <span className={`${OLD} text-pencil print:hidden`}>–</span>
+            <span className={`${OLD} print:hidden`}>
               <MarkWord mark={mark} {...marks} />
             </span>
             <NewLines lines={linesOf(null)} />
@@ -63,30 +70,28 @@ export function Lines({ recipe, converted, ...marks }: Props) {
   );
 }
 
+/** On a phone one side is shown at a time, when the cook says so. */
+const OLD = "max-lg:group-data-[side=new]/sheet:hidden";
+const NEW = "max-lg:group-data-[side=old]/sheet:hidden";
 const ROW =
   "grid items-baseline gap-x-4 border-rule border-b py-1 sm:grid-cols-[minmax(0,1fr)_7.5rem_minmax(0,1fr)]";
 
 function NewLines({ lines }: { lines: ConvertedOut["lines"] }) {
-  if (lines.length === 0) return <span className="text-pencil">–</span>;
+  if (lines.length === 0) return <span className={`${NEW} text-pencil`}>–</span>;
   return (
-    <span className="flex flex-col">
+    <span className={`${NEW} flex flex-col`}>
       {lines.map((line) => (
         <span key={`${line.when} ${line.text}`}>
-          {line.text} <span className="whitespace-nowrap text-pencil">{WHEN_WORDS[line.when]}</span>
+          <span data-typed>{line.text}</span>{" "}
+          <span className="whitespace-nowrap text-pencil">{placeOf(line)}</span>
         </span>
       ))}
     </span>
   );
 }
 
-const WHEN_WORDS: Record<ConvertedOut["lines"][number]["when"], string> = {
-  cure: "cure or brine",
-  season: "to season",
-  sear: "first",
-  pot: "in the cooker",
-  top: "on top, last",
-  own_run: "cook separately",
-  after: "after pressure",
-  finish: "with the finish",
-  beside: "to serve",
-};
+/** Where a line goes, unless it says so itself. */
+function placeOf({ when, text }: ConvertedOut["lines"][number]): string {
+  const { name } = WHEN_WORDS[when];
+  return text.endsWith(name) ? "" : name;
+}

@@ -1,6 +1,7 @@
 import type { KeyboardEvent } from "react";
 import type { PencilMark } from "@/api/client";
 import { SOURCE_WORDS } from "@/lib/words";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 export interface MarkProps {
@@ -37,14 +38,16 @@ export function MarkWord({ mark, open, onOpen, onOverrule }: Props) {
       onKeyDown={keys}
       className={`min-h-6 whitespace-nowrap font-dial font-semibold text-[0.875rem] underline decoration-dotted underline-offset-4 ${mark.overruled ? "text-care" : "text-ink"}`}
     >
-      {mark.overruled ? "left unchanged" : mark.does}
+      {say("convert-mark", { does: mark.overruled ? "overruled" : mark.does })}
     </button>
   );
 }
 
-/** What does not fit the pot is not argued away. */
+/** What does not fit the pot is not argued away, and advice is not a change. */
+const FIXED = new Set(["portioned", "burnt_ends", "bark", "crackling", "grill_instead"]);
+
 function isFixed(mark: PencilMark): boolean {
-  return mark.rule === "portioned";
+  return FIXED.has(mark.rule);
 }
 
 function walk(from: HTMLElement, direction: 1 | -1) {
@@ -71,7 +74,7 @@ export function MarkNote({ mark, open, onOverrule }: Props) {
           onMouseDown={(event) => event.preventDefault()}
           onClick={() => onOverrule(mark.mark_id, !mark.overruled)}
         >
-          {mark.overruled ? "Use the change" : "Leave it unchanged"}
+          {mark.overruled ? say("convert-use-the-change") : say("convert-leave-it-unchanged")}
         </Button>
       )}
     </div>

@@ -2,6 +2,7 @@ import type { ConvertedOut, KeptPotOut, Problem, SourceMethod, Texture } from "@
 import { useCatalogue, useUnits } from "@/api/queries";
 import type { Answers, Draft } from "@/features/convert/draft";
 import { METHOD_WORDS, namesOf } from "@/lib/words";
+import { say } from "@/text/say";
 import { Pick } from "@/ui/Pick";
 import { TextField } from "@/ui/TextField";
 
@@ -24,21 +25,24 @@ export function ReadPanel({ draft, pots, understood, problem, onChange }: Props)
   for (const question of understood?.questions ?? []) asked.set(question.asked, question.guess);
   const fields = { answers: draft.answers, understood, asked, answer };
   return (
-    <section aria-label="what was read" className="mt-2 border-rule border-y py-2 print:hidden">
+    <section
+      aria-label={say("convert-what-was-read")}
+      className="mt-2 border-rule border-y py-2 print:hidden"
+    >
       <Questions draft={draft} understood={understood} />
       <div className="grid grid-cols-2 items-end gap-x-3 gap-y-1.5 sm:grid-cols-3 lg:grid-cols-5">
         <MeatFields {...fields} problem={problem} />
         <MethodFields {...fields} />
         <TextField
-          label="servings"
+          label={say("convert-servings")}
           value={choices.plates ? String(choices.plates) : ""}
-          placeholder={understood?.plates ? String(understood.plates) : "as it is"}
+          placeholder={understood?.plates ? String(understood.plates) : say("convert-as-it-is")}
           onChange={(value) =>
             onChange({ ...draft, choices: { ...choices, plates: whole(value, 200) } })
           }
         />
         <Pick
-          label="in the cooker"
+          label={say("convert-in-the-cooker")}
           value={draft.pot}
           options={pots.map((kept) => ({ value: kept.id, name: kept.pot.name }))}
           onChange={(pot) => onChange({ ...draft, pot })}
@@ -53,19 +57,23 @@ function Questions({ draft, understood }: { draft: Draft; understood: Understood
   const ingredients = draft.recipe.ingredients.length;
   const steps = draft.recipe.steps.length;
   const unread = understood?.unread.length ?? 0;
-  const many = questions.length === 1 ? "One thing was" : `${questions.length} things were`;
   return (
     <p className="mb-1 text-[0.875rem]" data-testid="questions">
       {understood && (
         <span>
-          {ingredients} ingredient{ingredients === 1 ? "" : "s"} and {steps} step
-          {steps === 1 ? "" : "s"} were read{unread > 0 && `; ${unread} not known here, marked ?`}.{" "}
+          {say("convert-ingredient-and-step-were-read", {
+            ingredients,
+            steps,
+            unread,
+          })}{" "}
         </span>
       )}
       {questions.length > 0 && (
         <strong className="font-semibold">
-          {many} not in the recipe. Until you answer, this is assumed:{" "}
-          {questions.map((item) => item.text).join(" ")}
+          {say("convert-not-in-the-recipe-until-you", {
+            questions: questions.length,
+            assumed: questions.map((item) => `${item.text} ${item.guess}.`).join(" "),
+          })}
         </strong>
       )}
     </p>
@@ -90,7 +98,7 @@ function MeatFields(props: FieldProps & { problem: Problem | null }) {
     <>
       <Asked on={asked.has("cut")}>
         <Pick
-          label="cut"
+          label={say("convert-cut")}
           value={answers.cut ?? understood?.cut ?? ""}
           options={cuts.map((item) => ({ value: item.id, name: item.name }))}
           onChange={(cut) => answer({ cut })}
@@ -98,7 +106,7 @@ function MeatFields(props: FieldProps & { problem: Problem | null }) {
       </Asked>
       <Asked on={asked.has("mass")}>
         <TextField
-          label="weight"
+          label={say("convert-weight")}
           value={answers.mass ?? ""}
           placeholder={guessed(asked.has("mass"), understood?.mass_shown[units])}
           trouble={trouble("mass")}
@@ -107,23 +115,26 @@ function MeatFields(props: FieldProps & { problem: Problem | null }) {
       </Asked>
       <Asked on={asked.has("thickness")}>
         <TextField
-          label="thickness"
+          label={say("convert-thickness")}
           value={answers.thickness ?? ""}
-          placeholder={guessed(asked.has("thickness"), understood?.thickness_shown?.[units])}
+          placeholder={guessed(
+            asked.has("thickness"),
+            understood?.thickness_shown?.[units] ?? asked.get("thickness"),
+          )}
           trouble={trouble("thickness")}
           onChange={(value) => answer({ thickness: value || null })}
         />
       </Asked>
       <TextField
-        label="pieces"
+        label={say("convert-pieces")}
         value={answers.count ? String(answers.count) : ""}
         placeholder={String(understood?.count ?? "")}
         onChange={(value) => answer({ count: whole(value, 60) })}
       />
       <Pick
-        label="bone"
+        label={say("convert-bone")}
         value={boneWord(answers.bone ?? understood?.bone)}
-        options={BONES}
+        options={bones()}
         onChange={(value) => answer({ bone: value === "" ? null : value === "in" })}
       />
     </>
@@ -143,7 +154,7 @@ function MethodFields({ answers, understood, asked, answer }: FieldProps) {
     <>
       <Asked on={asked.has("method")}>
         <Pick
-          label="original method"
+          label={say("convert-original-method")}
           value={answers.method ?? understood?.method ?? ""}
           options={methods()}
           onChange={(value) => answer({ method: value ? (value as SourceMethod) : null })}
@@ -151,7 +162,7 @@ function MethodFields({ answers, understood, asked, answer }: FieldProps) {
       </Asked>
       <Asked on={asked.has("method_minutes")}>
         <TextField
-          label="minutes"
+          label={say("convert-minutes")}
           value={answers.method_minutes ? String(answers.method_minutes) : ""}
           placeholder={minutesOf(understood)}
           onChange={(value) => answer({ method_minutes: whole(value, 2000) })}
@@ -159,7 +170,7 @@ function MethodFields({ answers, understood, asked, answer }: FieldProps) {
       </Asked>
       <Asked on={asked.has("texture")}>
         <Pick
-          label="tenderness"
+          label={say("convert-tenderness")}
           value={answers.texture ?? understood?.texture ?? ""}
           options={rungs}
           onChange={(value) => answer({ texture: value as Texture })}
@@ -184,15 +195,15 @@ function boneWord(bone: boolean | null | undefined): string {
 }
 
 function minutesOf(understood: Understood | undefined): string {
-  if (!understood || understood.method_low_min === null) return "not given";
+  if (!understood || understood.method_low_min === null) return say("convert-not-given");
   const { method_low_min: low, method_high_min: high } = understood;
   return low === high ? String(low) : `${low}–${high}`;
 }
 
-const BONES = [
-  { value: "", name: "usual" },
-  { value: "in", name: "bone in" },
-  { value: "out", name: "boneless" },
+const bones = () => [
+  { value: "", name: say("convert-usual") },
+  { value: "in", name: say("convert-bone-in") },
+  { value: "out", name: say("convert-boneless") },
 ];
 
-const methods = () => [{ value: "", name: "not given" }, ...namesOf(METHOD_WORDS)];
+const methods = () => [{ value: "", name: say("convert-not-given") }, ...namesOf(METHOD_WORDS)];

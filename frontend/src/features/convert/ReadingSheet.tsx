@@ -1,6 +1,17 @@
 import { useState } from "react";
+import { remember } from "@/features/convert/corrections";
 import type { Draft } from "@/features/convert/draft";
-import { counts, ROLE_NAMES, type Role, recipeOf, rowsOf, withRole } from "@/features/convert/rows";
+import {
+  counts,
+  doubtful,
+  type Role,
+  recipeOf,
+  roleNames,
+  rowsOf,
+  withRoles,
+} from "@/features/convert/rows";
+import { say } from "@/text/say";
+import { Button } from "@/ui/Button";
 
 interface Props {
   draft: Draft;
@@ -11,6 +22,15 @@ interface Props {
 export function ReadingSheet({ draft, onChange }: Props) {
   const [rows, setRows] = useState(() => rowsOf(draft.recipe));
   const [open, setOpen] = useState(false);
+  const sayItIs = (keys: Set<string>, role: Role) => {
+    const next = withRoles(rows, keys, role);
+    remember(
+      draft.recipe,
+      draft.original,
+      next.filter((row) => keys.has(row.key)),
+    );
+    change(next);
+  };
   const change = (next: typeof rows) => {
     setRows(next);
     // marks are known by the places of lines, which have moved
@@ -24,17 +44,23 @@ export function ReadingSheet({ draft, onChange }: Props) {
       onToggle={(event) => setOpen(event.currentTarget.open)}
     >
       <summary className="cursor-pointer font-medium" data-testid="reading">
-        Check the lines: {counts(rows)}
+        {say("convert-check-the-lines", { rows: counts(rows) })}
       </summary>
+      {doubtful(rows, draft.doubts).map(({ from, to, keys }) => (
+        <p key={from} className="mt-1 flex flex-wrap items-center gap-2">
+          {say(`convert-doubt-${from}`, { lines: keys.size })}
+          <Button onClick={() => sayItIs(keys, to)}>{say("convert-move-them")}</Button>
+        </p>
+      ))}
       {open && (
-        <ul aria-label="lines of the recipe" className="mt-1">
+        <ul aria-label={say("convert-lines-of-the-recipe")} className="mt-1">
           {rows.map((row) => (
             <li
               key={row.key}
               className="grid items-center gap-x-2 gap-y-1 py-1 sm:grid-cols-[minmax(0,1fr)_11rem]"
             >
               <input
-                aria-label={`line: ${row.text}`}
+                aria-label={say("convert-line", { text: row.text })}
                 value={row.text}
                 onChange={(event) =>
                   change(
@@ -46,12 +72,12 @@ export function ReadingSheet({ draft, onChange }: Props) {
                 className={`min-w-0 rounded-sm border border-edge bg-sheet px-2 py-1 ${LOOKS[row.role]}`}
               />
               <select
-                aria-label={`what it is: ${row.text}`}
+                aria-label={say("convert-what-it-is", { text: row.text })}
                 value={row.role}
-                onChange={(event) => change(withRole(rows, row.key, event.target.value as Role))}
+                onChange={(event) => sayItIs(new Set([row.key]), event.target.value as Role)}
                 className="rounded-sm border border-edge bg-sheet px-1.5 py-1 font-medium text-[0.875rem]"
               >
-                {Object.entries(ROLE_NAMES).map(([role, name]) => (
+                {Object.entries(roleNames()).map(([role, name]) => (
                   <option key={role} value={role}>
                     {name}
                   </option>

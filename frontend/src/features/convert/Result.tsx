@@ -4,9 +4,11 @@ import type { ConvertedOut, ConvertIn, ExportFormat } from "@/api/client";
 import { useExport } from "@/api/recipes";
 import { addDish, recipeCard } from "@/lib/day";
 import { cookTime, cookTimes, spokenTime, type Units } from "@/lib/format";
+import { sectionName } from "@/lib/shop";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { RELEASE_WORDS } from "@/lib/words";
 import { CookNow } from "@/parts/CookNow";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -21,49 +23,58 @@ export function Result({ converted, wish, units, title }: Props) {
   const { setting, check } = converted;
   const bench = `/plan?${wishToAddress(wishFromPlan(converted.wish), null)}`;
   return (
-    <section aria-label="result" className="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-2">
+    <section
+      aria-label={say("convert-result")}
+      className="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-2"
+    >
       <div>
         <p className="font-bold font-dial text-[3.5rem] leading-none" data-testid="converted-hold">
           {cookTime(setting.hold_min)}
         </p>
         <p className="font-semibold">
-          at high pressure, likely range {cookTimes(setting.hold_low_min, setting.hold_high_min)}
+          {say("convert-at-high-pressure-likely-range", {
+            hold_low_min: cookTimes(setting.hold_low_min, setting.hold_high_min),
+          })}
         </p>
         <p>
-          {setting.liquid_shown[units]} of liquid{setting.runs > 1 ? " in each batch" : ""};{" "}
-          {RELEASE_WORDS[setting.release].name}; total time{" "}
-          {spokenTime(setting.lid_on_to_open_s / 60)}
-          {setting.runs > 1 ? `, ${setting.runs} batches` : ""}.
+          {say("convert-of-liquid-total-time", {
+            liquid: setting.liquid_shown[units],
+            runs: setting.runs,
+            name: RELEASE_WORDS[setting.release].name,
+            lid_on_to_open_s: spokenTime(setting.lid_on_to_open_s / 60),
+          })}
         </p>
         {check && (
           <p className="mt-1 text-[0.875rem]" data-testid="check">
-            {!check.agrees && <strong className="font-semibold">They disagree. </strong>}
+            {!check.agrees && (
+              <strong className="font-semibold">{say("convert-they-disagree")} </strong>
+            )}
             {check.words}
           </p>
         )}
-        <ul className="mt-1 text-[0.875rem]" aria-label="cautions">
+        <ul className="mt-1 text-[0.875rem]" aria-label={say("convert-cautions")}>
           {converted.cautions.map((text) => (
             <li key={text} className="border-care border-l-4 bg-care-wash px-2 font-medium">
               {text}
             </li>
           ))}
           <li className="border-edge border-l-4 px-2">
-            The maker’s manual and local food-safety advice come first.
+            {say("convert-the-makers-manual-and-local-food")}
           </li>
         </ul>
         {converted.allergens.length > 0 && (
           <p className="mt-1 text-[0.875rem]">
-            Contains, as far as it is known here: {converted.allergens.join(", ")}.
+            {say("convert-contains-as-far-as-it-is", { join: converted.allergens.join(", ") })}
           </p>
         )}
       </div>
       <Tabs.Root defaultValue="on" className="print:hidden">
-        <Tabs.List aria-label="next" className="flex gap-4">
+        <Tabs.List aria-label={say("convert-next-2")} className="flex gap-4">
           <Tabs.Trigger value="on" className={TAB}>
-            Next
+            {say("convert-next")}
           </Tabs.Trigger>
           <Tabs.Trigger value="shop" className={TAB}>
-            Shopping list
+            {say("convert-shopping-list")}
           </Tabs.Trigger>
         </Tabs.List>
         <Tabs.Content value="on" className="flex flex-col gap-2 pt-2">
@@ -72,29 +83,31 @@ export function Result({ converted, wish, units, title }: Props) {
               href={bench}
               className="inline-block rounded-sm border border-ink bg-ink px-3 py-1 font-medium text-paper"
             >
-              Open in Plan
+              {say("convert-open-in-plan")}
             </Link>{" "}
             <Link
               href="/schedule"
               onClick={() => addDish(title, converted.wish, converted)}
               className="inline-block rounded-sm border border-edge px-3 py-1 font-medium"
             >
-              Add to schedule
+              {say("convert-add-to-schedule")}
             </Link>{" "}
             <CookNow
               name={title}
               plan={converted.wish}
               recipe={recipeCard(title, converted)}
               extras={converted.extras}
+              rubbed={converted.rubbed}
+              marinade={converted.marinade}
             />
           </p>
           <GiveBack wish={wish} title={title} />
         </Tabs.Content>
         <Tabs.Content value="shop" className="max-h-64 overflow-y-auto pt-2 text-[0.875rem]">
-          <dl aria-label="shopping list" className="columns-2 gap-6">
+          <dl aria-label={say("convert-shopping-list-2")} className="columns-2 gap-6">
             {converted.shopping.map((shop) => (
               <div key={shop.section} className="mb-1 break-inside-avoid">
-                <dt className="font-semibold">{shop.section}</dt>
+                <dt className="font-semibold">{sectionName(shop.section)}</dt>
                 {shop.items.map((item) => (
                   <dd key={item}>{item}</dd>
                 ))}
@@ -110,11 +123,23 @@ export function Result({ converted, wish, units, title }: Props) {
 const TAB =
   "border-transparent border-b-2 font-semibold text-[0.9375rem] text-pencil data-[state=active]:border-ink data-[state=active]:text-ink";
 
-const FORMATS: Record<ExportFormat, { name: string; ending: string; type: string }> = {
-  jsonld: { name: "JSON-LD", ending: "jsonld", type: "application/ld+json" },
-  markdown: { name: "Markdown", ending: "md", type: "text/markdown" },
-  text: { name: "plain text", ending: "txt", type: "text/plain" },
-};
+const formats = (): Record<ExportFormat, { name: string; ending: string; type: string }> => ({
+  jsonld: {
+    name: say("convert-json-ld"),
+    ending: "jsonld",
+    type: "application/ld+json",
+  },
+  markdown: {
+    name: say("convert-markdown"),
+    ending: "md",
+    type: "text/markdown",
+  },
+  text: {
+    name: say("convert-plain-text"),
+    ending: "txt",
+    type: "text/plain",
+  },
+});
 
 /** The recipe for the pot as a file in an open format, or on paper. */
 function GiveBack({ wish, title }: { wish: ConvertIn; title: string }) {
@@ -124,7 +149,7 @@ function GiveBack({ wish, title }: { wish: ConvertIn; title: string }) {
       { wish, format },
       {
         onSuccess: ({ text }) => {
-          const { ending, type } = FORMATS[format];
+          const { ending, type } = formats()[format];
           const link = document.createElement("a");
           link.href = URL.createObjectURL(new Blob([text], { type }));
           link.download = `${fileName(title)}.${ending}`;
@@ -135,13 +160,13 @@ function GiveBack({ wish, title }: { wish: ConvertIn; title: string }) {
     );
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <span className="text-pencil">Export as</span>
-      {Object.entries(FORMATS).map(([format, { name }]) => (
+      <span className="text-pencil">{say("convert-export-as")}</span>
+      {Object.entries(formats()).map(([format, { name }]) => (
         <Button key={format} onClick={() => save(format as ExportFormat)}>
           {name}
         </Button>
       ))}
-      <Button onClick={() => window.print()}>Print</Button>
+      <Button onClick={() => window.print()}>{say("convert-print")}</Button>
     </div>
   );
 }

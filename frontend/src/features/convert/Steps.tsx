@@ -1,6 +1,7 @@
 import type { ConvertedOut, RecipeText } from "@/api/client";
 import { numbered } from "@/features/convert/draft";
 import { MarkNote, type MarkProps, MarkWord } from "@/features/convert/MarkNote";
+import { say } from "@/text/say";
 
 interface Props extends MarkProps {
   recipe: RecipeText;
@@ -13,21 +14,28 @@ export function Steps({ recipe, converted, ...marks }: Props) {
   const added = ofSteps.filter((mark) => mark.index === null);
   return (
     <div className="mt-4 grid gap-x-8 gap-y-4 lg:grid-cols-2">
-      <section aria-labelledby="old-steps" className="print:hidden">
+      <section
+        aria-labelledby="old-steps"
+        className="max-lg:group-data-[side=new]/sheet:hidden print:hidden"
+      >
         <h2 id="old-steps" className="font-semibold text-[1.125rem]">
-          Original steps
+          {say("convert-original-steps")}
         </h2>
         <ol className="mt-1">
           {numbered(recipe.steps).map(({ key, text, index }) => {
             const mark = ofSteps.find((item) => item.index === index);
             return (
               <li key={key} className="border-rule border-b py-1">
-                <span className={isGone(mark) ? "text-pencil line-through" : ""}>{text}</span>{" "}
+                <span data-typed className={isGone(mark) ? "text-pencil line-through" : ""}>
+                  {text}
+                </span>{" "}
                 {mark && (
                   <>
                     <MarkWord mark={mark} {...marks} />
-                    {mark.does === "moved" && !mark.overruled && (
-                      <span className="ml-1 text-pencil">to {mark.after}</span>
+                    {mark.step !== null && !mark.overruled && (
+                      <a href={`#new-step-${mark.step}`} className="ml-1 text-pencil underline">
+                        {say("convert-to-step", { step: mark.step })}
+                      </a>
                     )}
                     <MarkNote mark={mark} {...marks} />
                   </>
@@ -42,13 +50,23 @@ export function Steps({ recipe, converted, ...marks }: Props) {
           ))}
         </ol>
       </section>
-      <section aria-labelledby="new-steps">
+      <section
+        aria-labelledby="new-steps"
+        className="max-lg:group-data-[side=old]/sheet:hidden lg:sticky lg:top-2 lg:max-h-[calc(100vh-1rem)] lg:self-start lg:overflow-y-auto print:max-h-none"
+      >
         <h2 id="new-steps" className="font-semibold text-[1.125rem]">
-          Steps for the pressure cooker
+          {say("convert-steps-for-the-pressure-cooker")}
         </h2>
-        <ol className="mt-1 list-decimal pl-6" aria-label="steps for the pressure cooker">
-          {converted.steps.map((step) => (
-            <li key={step.text} className="border-rule border-b py-1">
+        <ol
+          className="mt-1 list-decimal pl-6"
+          aria-label={say("convert-steps-for-the-pressure-cooker-2")}
+        >
+          {converted.steps.map((step, index) => (
+            <li
+              key={step.text}
+              id={`new-step-${index + 1}`}
+              className="border-rule border-b py-1 target:bg-care-wash"
+            >
               {step.text}{" "}
               {step.low_min !== null && step.high_min !== null && (
                 <span className="whitespace-nowrap text-pencil">
@@ -69,5 +87,5 @@ function isGone(mark: ConvertedOut["marks"][number] | undefined): boolean {
 
 function minutes(low: number, high: number): string {
   const [from, to] = [Math.round(low), Math.round(high)];
-  return from === to ? `${from} min` : `${from}–${to} min`;
+  return from === to ? say("convert-min", { from }) : say("convert-min-2", { from, to });
 }

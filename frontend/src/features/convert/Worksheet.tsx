@@ -10,7 +10,9 @@ import { ReadPanel } from "@/features/convert/ReadPanel";
 import { Result } from "@/features/convert/Result";
 import { Steps } from "@/features/convert/Steps";
 import type { Units } from "@/lib/format";
+import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
+import { Choice } from "@/ui/Choice";
 
 interface Props {
   draft: Draft;
@@ -30,16 +32,17 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
   const { data, error, isPlaceholderData } = useConverted(wish);
   const problem = error instanceof ProblemError ? error.problem : null;
   const [open, setOpen] = useState<string | null>(null);
+  const [side, setSide] = useState<Side>("both");
   const overrule = (mark: string, on: boolean) => {
     const now = draft.choices.overruled ?? [];
     const overruled = on ? [...now, mark] : now.filter((item) => item !== mark);
     onChange({ ...draft, choices: { ...draft.choices, overruled } });
   };
   return (
-    <div className="mx-auto max-w-6xl px-4 py-3">
+    <div className="group/sheet mx-auto max-w-6xl px-4 py-3" data-side={side}>
       <p className="text-[0.875rem] print:hidden">
         <Link href="/convert" className="underline">
-          All recipes
+          {say("convert-all-recipes")}
         </Link>
       </p>
       <div className="flex flex-wrap items-baseline justify-between gap-3">
@@ -67,6 +70,14 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
       {data && (
         <Answered busy={isPlaceholderData} refused={problem !== null}>
           <Result converted={data} wish={wish} units={units} title={draft.recipe.title} />
+          <div className="mt-3 lg:hidden print:hidden">
+            <Choice
+              label={say("convert-show")}
+              value={side}
+              options={sides()}
+              onChange={(value) => setSide(value as Side)}
+            />
+          </div>
           <Lines
             recipe={draft.recipe}
             converted={data}
@@ -87,6 +98,15 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
   );
 }
 
+/** What a narrow page shows of it. */
+type Side = "both" | "old" | "new";
+
+const sides = () => [
+  { value: "both", name: say("convert-both") },
+  { value: "old", name: say("convert-as-it-was") },
+  { value: "new", name: say("convert-converted") },
+];
+
 /** Fields that show their own trouble. */
 const OWN = new Set(["mass", "thickness"]);
 
@@ -95,9 +115,9 @@ function Credit({ author, source }: { author: string; source: string }) {
   if (!author && !source) return null;
   return (
     <p className="break-words text-[0.875rem] text-pencil" data-testid="credit">
-      {author && `by ${author}`}
+      {author && say("convert-by", { author })}
       {author && source && ", "}
-      {source && `from ${source}`}
+      {source && say("convert-from", { source })}
     </p>
   );
 }

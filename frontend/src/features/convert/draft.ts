@@ -1,6 +1,6 @@
 /** The recipe that is being worked on, kept between visits, so that nothing typed is lost. */
 
-import type { ConvertIn, RecipeText } from "@/api/client";
+import type { ConvertIn, ReadOut, RecipeText } from "@/api/client";
 import { forgetKept, keep, readKept, readKeptAs } from "@/lib/storage";
 
 export type Answers = NonNullable<ConvertIn["answers"]>;
@@ -18,6 +18,8 @@ export interface Draft {
   choices: Choices;
   tags: string[];
   pot: string;
+  /** Lines that look like something else; drafts of older versions have none. */
+  doubts?: ReadOut["doubts"];
 }
 
 const KEY = "pneumachron.recipe";

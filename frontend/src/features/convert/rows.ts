@@ -1,6 +1,7 @@
 /** The lines of a recipe with what each is, so that a cook can say it is something else. */
 
-import type { RecipeText } from "@/api/client";
+import type { ReadOut, RecipeText } from "@/api/client";
+import { say } from "@/text/say";
 
 export type Role = "ingredient" | "part" | "step" | "note" | "out";
 
@@ -11,13 +12,13 @@ export interface Row {
   role: Role;
 }
 
-export const ROLE_NAMES: Record<Role, string> = {
-  ingredient: "ingredient",
-  part: "heading of a part",
-  step: "step",
-  note: "note",
-  out: "not part of it",
-};
+export const roleNames = (): Record<Role, string> => ({
+  ingredient: say("convert-role-ingredient"),
+  part: say("convert-heading-of-a-part"),
+  step: say("convert-role-step"),
+  note: say("convert-role-note"),
+  out: say("convert-not-part-of-it"),
+});
 
 /** All lines in order: ingredients under the headings of their parts, steps, notes, the rest. */
 export function rowsOf(recipe: RecipeText): Row[] {
@@ -28,7 +29,12 @@ export function rowsOf(recipe: RecipeText): Row[] {
     if (heading !== undefined) texts.push(["part", heading]);
     texts.push(["ingredient", text]);
   });
-  for (const text of recipe.steps) texts.push(["step", text]);
+  const over = new Map((recipe.sections ?? []).map((section) => [section.first, section.name]));
+  recipe.steps.forEach((text, index) => {
+    const heading = over.get(index);
+    if (heading !== undefined) texts.push(["part", heading]);
+    texts.push(["step", text]);
+  });
   for (const text of recipe.notes ?? []) texts.push(["note", text]);
   for (const text of recipe.left_out ?? []) texts.push(["out", text]);
   return texts.map(([role, text], index) => ({ key: `${index} ${text}`, text, role }));
@@ -39,10 +45,20 @@ export function recipeOf(rows: Row[], recipe: RecipeText): RecipeText {
   const said = rows.filter((row) => row.text.trim() !== "");
   const of = (role: Role) => said.filter((row) => row.role === role).map((row) => row.text.trim());
   const parts: NonNullable<RecipeText["parts"]> = [];
+  const sections: NonNullable<RecipeText["sections"]> = [];
+  let heading: string | null = null;
   let line = 0;
+  let step = 0;
   for (const row of said) {
-    if (row.role === "part") parts.push({ name: row.text.trim(), role: "main", lines: [] });
+    if (row.role === "part") heading = row.text.trim();
+    if (row.role === "step") {
+      if (heading !== null) sections.push({ name: heading, first: step });
+      heading = null;
+      step += 1;
+    }
     if (row.role !== "ingredient") continue;
+    if (heading !== null) parts.push({ name: heading, role: "main", lines: [] });
+    heading = null;
     parts.at(-1)?.lines.push(line);
     line += 1;
   }
@@ -52,23 +68,41 @@ export function recipeOf(rows: Row[], recipe: RecipeText): RecipeText {
     steps: of("step"),
     notes: of("note"),
     left_out: of("out"),
-    parts: parts.filter((part) => part.lines.length > 0),
+    parts,
+    sections,
   };
 }
 
-/** A line becomes something else: it stands among the lines of that kind, near where it was. */
-export function withRole(rows: Row[], key: string, role: Role): Row[] {
-  return rows.map((row) => (row.key === key ? { ...row, role } : row));
+/** Lines become something else: they stand among the lines of that kind, in the order they had. */
+export function withRoles(rows: Row[], keys: ReadonlySet<string>, role: Role): Row[] {
+  return rows.map((row) => (keys.has(row.key) ? { ...row, role } : row));
 }
 
+interface Doubt {
+  from: "step" | "ingredient";
+  to: "ingredient" | "step";
+  keys: Set<string>;
+}
+
+/** Lines that still stand where they look wrong. */
+export function doubtful(rows: Row[], doubts: ReadOut["doubts"] | undefined): Doubt[] {
+  if (!doubts) return [];
+  const among = (role: Role, texts: string[]) =>
+    new Set(rows.filter((row) => row.role === role && texts.includes(row.text)).map((r) => r.key));
+  const found: Doubt[] = [
+    { from: "step", to: "ingredient", keys: among("step", doubts.steps_like_ingredients) },
+    { from: "ingredient", to: "step", keys: among("ingredient", doubts.ingredients_like_steps) },
+  ];
+  return found.filter(({ keys }) => keys.size > 0);
+}
+
+/** `11 ingredients, 6 steps; 2 lines left out`. */
 export function counts(rows: Row[]): string {
   const of = (role: Role) => rows.filter((row) => row.role === role).length;
-  const parts = [many(of("ingredient"), "ingredient"), many(of("step"), "step")];
-  if (of("note") > 0) parts.push(many(of("note"), "note"));
-  const out = of("out");
-  return `${parts.join(", ")}${out > 0 ? `; ${many(out, "line")} left out` : ""}`;
-}
-
-function many(count: number, word: string): string {
-  return `${count} ${word}${count === 1 ? "" : "s"}`;
+  return say("convert-counts", {
+    ingredients: of("ingredient"),
+    steps: of("step"),
+    notes: of("note"),
+    out: of("out"),
+  });
 }

@@ -1,5 +1,6 @@
 import type { CookOut } from "@/api/client";
 import { useWorth } from "@/api/cooks";
+import { say } from "@/text/say";
 
 /** After these the minutes it had are worth something. */
 const STOPPED = new Set(["stopped_hot", "stopped_early"]);
@@ -26,7 +27,8 @@ export function Alarms({ cook }: { cook: CookOut }) {
           {STOPPED.has(alarm.kind) && worth && (
             <p className="font-medium text-[1.0625rem]">
               {worth.advice}
-              {worth.hold_min > 0 && ` Set ${worth.hold_min} min for the rest.`}
+              {worth.hold_min > 0 &&
+                ` ${say("cook-set-min-for-the-rest", { hold_min: worth.hold_min })}`}
             </p>
           )}
         </section>

@@ -4,6 +4,7 @@ import { troubleOf } from "@/api/client";
 import { useBegin, useTurns } from "@/api/cooks";
 import { useShelf, useTakePlan } from "@/api/queries";
 import { TurnList } from "@/features/cook/Turns";
+import { say } from "@/text/say";
 import { Tick } from "@/ui/Tick";
 
 /** Cooks that are on, and a new one from a plan. */
@@ -25,28 +26,32 @@ export function BeginPanel() {
   const trouble = begin.error ? troubleOf(begin.error) : null;
   return (
     <div className="mx-auto max-w-3xl px-4 py-4">
-      <h1 className="font-bold text-[1.5rem]">Cook</h1>
+      <h1 className="font-bold text-[1.5rem]">{say("cook-cook")}</h1>
       {turns.length > 0 && (
         <section aria-labelledby="on-title" className="mt-3">
           <h2 id="on-title" className="font-semibold text-[1.125rem]">
-            Cooking now
+            {say("cook-cooking-now")}
           </h2>
           <TurnList turns={turns} />
         </section>
       )}
       <section aria-labelledby="begin-title" className="mt-4">
         <h2 id="begin-title" className="font-semibold text-[1.125rem]">
-          Start cooking
+          {say("cook-start-cooking")}
         </h2>
         <div className="my-1">
-          <Tick label="with the simulated cooker" on={connected} onChange={setConnected} />
+          <Tick
+            label={say("cook-with-the-simulated-cooker")}
+            on={connected}
+            onChange={setConnected}
+          />
         </div>
         {trouble && (
           <p role="alert" className="border-care border-l-4 pl-2">
             <strong>{trouble.message}</strong> {trouble.hint}
           </p>
         )}
-        <ul aria-label="plans to cook" className="border-rule border-t">
+        <ul aria-label={say("cook-plans-to-cook")} className="border-rule border-t">
           {(shelf.data?.plans ?? []).map((plan) => (
             <li
               key={plan.id}
@@ -58,21 +63,21 @@ export function BeginPanel() {
               </span>
               <button
                 type="button"
-                aria-label={`cook ${plan.name}`}
+                aria-label={say("cook-cook-2", { name: plan.name })}
                 disabled={begin.isPending || take.isPending}
                 onClick={() => start(plan.id)}
                 className="min-h-[2.75rem] rounded-sm border border-ink bg-ink px-4 font-medium text-paper"
               >
-                Start cooking
+                {say("cook-start-cooking")}
               </button>
             </li>
           ))}
         </ul>
         {shelf.data?.plans.length === 0 && (
           <p className="mt-1 text-pencil">
-            No plan is saved yet.{" "}
+            {say("cook-no-plan-is-saved-yet")}{" "}
             <Link href="/plan" className="underline">
-              Make one in Plan.
+              {say("cook-make-one-in-plan")}
             </Link>
           </p>
         )}

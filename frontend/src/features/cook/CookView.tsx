@@ -14,10 +14,11 @@ import { Turns } from "@/features/cook/Turns";
 import { useAwake } from "@/features/cook/useAwake";
 import { useCountdown } from "@/features/cook/useCountdown";
 import { useNextKey } from "@/features/cook/useNextKey";
-import { clockTime } from "@/lib/clock";
-import { potTells, stepOf, toPressNow, WAIT_WORDS } from "@/lib/cook";
+import { clockTime, clockTimeFrom } from "@/lib/clock";
+import { doneWords, potTells, stepOf, toPressNow } from "@/lib/cook";
 import { spokenTime } from "@/lib/format";
 import { RecipeAside } from "@/parts/RecipeAside";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { useSound } from "@/ui/bell";
 import { Tick } from "@/ui/Tick";
@@ -43,11 +44,11 @@ function Beside({ id }: { id: string }) {
         <p role="alert" className="border-care border-l-4 pl-3">
           <strong>{trouble.message}</strong> {trouble.hint}{" "}
           <Link href="/cook" className="underline">
-            All cooks
+            {say("cook-all-cooks")}
           </Link>
         </p>
       ) : (
-        <p className="text-pencil">Loading …</p>
+        <p className="text-pencil">{say("cook-loading")}</p>
       )}
     </div>
   );
@@ -110,14 +111,14 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
     <div className="mx-auto grid max-w-6xl gap-x-8 px-4 py-3 lg:grid-cols-[minmax(0,1fr)_23rem]">
       <div className="flex min-w-0 flex-col gap-3">
         <p className="flex flex-wrap items-baseline gap-x-4 text-pencil">
-          <span className="font-semibold text-ink">{cook.name}</span>
+          <span data-typed className="font-semibold text-ink">
+            {cook.name}
+          </span>
           <span>
-            {clockTime(cook.now)} {cook.speed > 1 && `(time ×${cook.speed})`}
+            {clockTime(cook.now)} {cook.speed > 1 && say("cook-time", { speed: cook.speed })}
           </span>
           {lost && (
-            <strong className="text-care">
-              The app does not answer. This device keeps counting on its own.
-            </strong>
+            <strong className="text-care">{say("cook-the-app-does-not-answer-this")}</strong>
           )}
         </p>
         <OwnTime cook={cook} />
@@ -126,9 +127,9 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
         {step?.kind !== "write_down" && <Refusal trouble={trouble} onGoOn={() => done(true)} />}
         {over ? (
           <p className="text-[1.375rem]">
-            This cook is over.{" "}
+            {say("cook-this-cook-is-over")}{" "}
             <Link href={`/log?cook=${cook.id}`} className="underline">
-              See it in the log.
+              {say("cook-see-it-in-the-log")}
             </Link>
           </p>
         ) : (
@@ -149,7 +150,7 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
         )}
         {!over && (
           <div className="mt-4 flex flex-wrap items-center justify-between gap-x-8 gap-y-3">
-            <Tick label="ring out loud on this device" on={sound} onChange={setSound} />
+            <Tick label={say("cook-ring-out-loud-on-this-device")} on={sound} onChange={setSound} />
             <GiveUp cook={cook} act={acts.mutate} />
           </div>
         )}
@@ -184,16 +185,17 @@ function Doing({ cook, step, next, canUndo, onDone, onUndo, act }: DoingProps) {
           className="min-h-[4rem] grow px-6 text-left text-[1.375rem] sm:grow-0"
           onClick={onDone}
         >
-          {step.waits ? WAIT_WORDS[step.waits] : "Done"}
-          {next ? `; next: ${next.title}` : ""}
+          {next
+            ? say("cook-done-next", { waits: step.waits ?? "nothing", title: next.title })
+            : doneWords(step)}
         </Button>
         {canUndo && (
           <Button className="min-h-[3rem]" onClick={onUndo}>
-            Undo last step
+            {say("cook-undo-last-step")}
           </Button>
         )}
         <span className="hidden text-[0.875rem] text-pencil sm:inline">
-          {potTells(cook, step) ? "the cooker tells when" : "or the space bar"}
+          {potTells(cook, step) ? say("cook-the-cooker-tells-when") : say("cook-or-the-space-bar")}
         </span>
       </div>
       <StepAside key={step.step_id} step={step} act={act} />
@@ -211,14 +213,14 @@ function GiveUp({ cook, act }: { cook: CookOut; act: (act: Act) => void }) {
     act({ kind: "tell", event: { kind, key: newKey() } });
   return (
     <span className="flex flex-wrap gap-2 text-[0.875rem]">
-      {untouched && <Button onClick={() => tell("began")}>Start from now</Button>}
+      {untouched && <Button onClick={() => tell("began")}>{say("cook-start-from-now")}</Button>}
       {asked ? (
         <>
-          <Button onClick={() => tell("abandoned")}>Yes, stop this cook</Button>
-          <Button onClick={() => setAsked(false)}>Keep cooking</Button>
+          <Button onClick={() => tell("abandoned")}>{say("cook-yes-stop-this-cook")}</Button>
+          <Button onClick={() => setAsked(false)}>{say("cook-keep-cooking")}</Button>
         </>
       ) : (
-        <Button onClick={() => setAsked(true)}>Stop this cook</Button>
+        <Button onClick={() => setAsked(true)}>{say("cook-stop-this-cook")}</Button>
       )}
     </span>
   );
@@ -235,7 +237,7 @@ function Refusal({ trouble, onGoOn }: { trouble: Trouble | null; onGoOn: () => v
       <strong>{trouble.message}</strong> {trouble.hint}
       {trouble.code === TOO_SOON && (
         <Button className="mt-1 block min-h-[3rem]" onClick={onGoOn}>
-          Go on now
+          {say("cook-go-on-now")}
         </Button>
       )}
     </p>
@@ -247,23 +249,25 @@ function Ahead({ cook }: { cook: CookOut }) {
   const late = Math.round(cook.forecast.late_s / 60);
   if (cook.ended_at) return null;
   return (
-    <section aria-label="what is next">
+    <section aria-label={say("cook-what-is-next")}>
       <p>
-        <span className="text-pencil">serve at </span>
+        <span className="text-pencil">{say("cook-serve-at")} </span>
         <span className="font-bold font-dial text-[2.125rem]" data-testid="table-at">
-          {clockTime(cook.forecast.table_at)}
+          {clockTimeFrom(cook.now, cook.forecast.table_at)}
         </span>
         {Math.abs(late) >= 3 && (
           <span className={late > 0 ? "ml-2 text-care" : "ml-2 text-safe"}>
-            {spokenTime(Math.abs(late))} {late > 0 ? "later" : "sooner"} than planned
+            {say(late > 0 ? "cook-later-than-planned" : "cook-sooner-than-planned", {
+              by: spokenTime(Math.abs(late)),
+            })}
           </span>
         )}
       </p>
       <ol className="mt-1 text-[0.875rem]">
         {cook.forecast.ahead.slice(1, 7).map((item) => (
           <li key={item.step_id} className="flex gap-2">
-            <span className="w-[4.75rem] shrink-0 whitespace-nowrap font-dial">
-              {clockTime(item.begin_at)}
+            <span className="min-w-[4.75rem] shrink-0 whitespace-nowrap font-dial">
+              {clockTimeFrom(cook.now, item.begin_at)}
             </span>
             <span className="text-pencil">{stepOf(cook, item.step_id)?.title}</span>
           </li>

@@ -5,6 +5,7 @@ import { newKey, useJudge, useProbe } from "@/api/cooks";
 import { useUnits } from "@/api/queries";
 import { LookDrawing } from "@/drawing/LookDrawing";
 import { spokenTime, temperatureText, typedTemperature } from "@/lib/format";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -21,7 +22,7 @@ export function JudgePanel({ cook, act }: Props) {
   const look = (seen: Texture | null, value: string | null) => judge.mutate({ seen, probe: value });
   const trouble = judge.error ? troubleOf(judge.error) : null;
   return (
-    <section aria-label="how it looks" className="mt-3">
+    <section aria-label={say("cook-how-it-looks")} className="mt-3">
       <ul className="grid gap-2 sm:grid-cols-2">
         {cook.plan.looks.map(({ texture, looks }) => (
           <li key={texture}>
@@ -34,7 +35,10 @@ export function JudgePanel({ cook, act }: Props) {
               <span>
                 {looks}
                 {texture === cook.plan.texture && (
-                  <span className="text-[0.875rem] text-pencil"> · what you wanted</span>
+                  <span className="text-[0.875rem] text-pencil">
+                    {" "}
+                    {say("cook-what-you-wanted")}
+                  </span>
                 )}
               </span>
             </button>
@@ -49,7 +53,7 @@ export function JudgePanel({ cook, act }: Props) {
         }}
       >
         <label className="flex items-center gap-2">
-          <span className="text-pencil">or a thermometer at the center</span>
+          <span className="text-pencil">{say("cook-or-a-thermometer-at-the-center")}</span>
           <input
             value={reading}
             placeholder={temperatureText(96, units)}
@@ -58,7 +62,7 @@ export function JudgePanel({ cook, act }: Props) {
             className="w-28 rounded-sm border border-edge bg-sheet px-2 py-1 placeholder:text-pencil"
           />
         </label>
-        <Button type="submit">Rate by it</Button>
+        <Button type="submit">{say("cook-rate-by-it")}</Button>
         {cook.connected && (
           <Button
             onClick={() =>
@@ -67,11 +71,11 @@ export function JudgePanel({ cook, act }: Props) {
               })
             }
           >
-            Read the simulated thermometer
+            {say("cook-read-the-simulated-thermometer")}
           </Button>
         )}
         {probe.data && !probe.data.believable && (
-          <span className="text-care">With the lid on it reads the steam. Open first.</span>
+          <span className="text-care">{say("cook-with-the-lid-on-it-reads")}</span>
         )}
       </form>
       {trouble && (
@@ -88,26 +92,29 @@ function Says({ verdict, act }: { verdict: Verdict; act: (act: Act) => void }) {
   if (verdict.step === "done") {
     return (
       <p role="status" className="mt-3 font-bold text-[1.375rem] text-safe">
-        Done. Take it out and let it rest.
+        {say("cook-done-take-it-out-and-let")}
       </p>
     );
   }
   if (verdict.step === "rescue") {
     return (
       <p role="status" className="mt-3 text-[1.125rem]">
-        <strong>Softer than you wanted.</strong> {verdict.advice}
+        <strong>{say("cook-softer-than-you-wanted")}</strong> {verdict.advice}
       </p>
     );
   }
   return (
     <div role="status" className="mt-3 flex flex-wrap items-center gap-3 text-[1.125rem]">
       <span>
-        <strong>Not yet:</strong> cook {verdict.hold_min} min more,{" "}
-        {spokenTime(verdict.more_s / 60)} until it is open again.
+        <strong>{say("cook-not-yet")}</strong>{" "}
+        {say("cook-cook-min-more-until-it-is", {
+          hold_min: verdict.hold_min,
+          more_s: spokenTime(verdict.more_s / 60),
+        })}
       </span>
       <Button
         strong
-        className="min-h-[3rem]"
+        className="min-h-[4rem] grow px-6 text-left text-[1.375rem] sm:grow-0"
         onClick={() =>
           act({
             kind: "tell",
@@ -115,7 +122,7 @@ function Says({ verdict, act }: { verdict: Verdict; act: (act: Act) => void }) {
           })
         }
       >
-        Cook {verdict.hold_min} min
+        {say("cook-cook-min", { hold_min: verdict.hold_min })}
       </Button>
     </div>
   );

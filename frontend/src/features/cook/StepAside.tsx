@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { CookStep } from "@/api/client";
 import { newKey, type Tell } from "@/api/cooks";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -33,17 +34,17 @@ export function StepAside({ step, act }: Props) {
     <div className="mt-2 flex flex-col gap-2 text-[1.0625rem]">
       {saved && (
         <p role="status" className="border-rule border-l-4 pl-2">
-          Noted: {saved}
+          {say("cook-noted", { saved })}
         </p>
       )}
       {asked === null ? (
         <p className="flex flex-wrap gap-2">
           <Button className="min-h-[3rem]" onClick={() => setAsked("note")}>
-            Add a note
+            {say("cook-add-a-note")}
           </Button>
           {step.skippable && (
             <Button className="min-h-[3rem]" onClick={() => setAsked("skip")}>
-              Leave this step out
+              {say("cook-leave-this-step-out")}
             </Button>
           )}
         </p>
@@ -57,7 +58,9 @@ export function StepAside({ step, act }: Props) {
         >
           <label className="flex min-w-0 grow flex-col gap-1">
             <span className="text-[0.875rem] text-pencil">
-              {asked === "note" ? "note, such as: a touch more salt" : "why is it left out?"}
+              {asked === "note"
+                ? say("cook-note-such-as-a-touch-more")
+                : say("cook-why-is-it-left-out")}
             </span>
             <input
               value={text}
@@ -67,10 +70,10 @@ export function StepAside({ step, act }: Props) {
             />
           </label>
           <Button type="submit" strong className="min-h-[3rem]" disabled={!text.trim()}>
-            {asked === "note" ? "Save note" : "Leave it out"}
+            {asked === "note" ? say("cook-save-note") : say("cook-leave-it-out")}
           </Button>
           <Button className="min-h-[3rem]" onClick={close}>
-            Cancel
+            {say("cook-cancel")}
           </Button>
         </form>
       )}

@@ -4,8 +4,9 @@ import type { Tell } from "@/api/cooks";
 import { newKey, press } from "@/api/cooks";
 import { JudgePanel } from "@/features/cook/JudgePanel";
 import { Timers } from "@/features/cook/Timers";
-import { leftTime, POT_AT } from "@/lib/cook";
+import { leftTime, potAt } from "@/lib/cook";
 import { OutcomePanel } from "@/parts/OutcomePanel";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -25,7 +26,7 @@ export function StepCard({ cook, step, act, trouble, words }: Props) {
   );
   const left = (step.kind === "hold" ? cook.pot?.left_s : null) ?? counted?.left_s;
   return (
-    <article aria-label="the step now">
+    <article aria-label={say("cook-the-step-now")}>
       <h1
         ref={words}
         tabIndex={-1}
@@ -47,13 +48,13 @@ export function StepCard({ cook, step, act, trouble, words }: Props) {
       <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[1.25rem]">
         {step.recipe.length > 0 && (
           <>
-            <dt className="text-pencil">recipe</dt>
+            <dt className="text-pencil">{say("cook-recipe")}</dt>
             <dd>{step.recipe.join(" ")}</dd>
           </>
         )}
-        <dt className="text-pencil">look for</dt>
+        <dt className="text-pencil">{say("cook-look-for")}</dt>
         <dd>{step.look_for}</dd>
-        <dt className="text-pencil">if not</dt>
+        <dt className="text-pencil">{say("cook-if-not")}</dt>
         <dd>{step.if_not}</dd>
       </dl>
       <Ticks step={step} act={act} />
@@ -71,7 +72,7 @@ export function StepCard({ cook, step, act, trouble, words }: Props) {
 function Ticks({ step, act }: Pick<Props, "step" | "act">) {
   if (step.ticks.length === 0) return null;
   return (
-    <ul aria-label="to confirm" className="mt-3 flex flex-wrap gap-2">
+    <ul aria-label={say("cook-to-confirm")} className="mt-3 flex flex-wrap gap-2">
       {step.ticks.map((tick) => (
         <li key={tick.code}>
           <button
@@ -102,7 +103,7 @@ function Ticks({ step, act }: Pick<Props, "step" | "act">) {
 
 /** A connected pot does it, once somebody says that they stand there. */
 function AtThePot({ cook, step, act }: Omit<Props, "trouble" | "words">) {
-  const asked = POT_AT[step.kind];
+  const asked = potAt()[step.kind];
   if (!cook.connected || !asked || (step.kind === "release" && !step.hands)) return null;
   const pressAll = async () => {
     for (const what of asked.does) {

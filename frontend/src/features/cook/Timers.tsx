@@ -2,6 +2,7 @@ import type { CookOut, CookTimer } from "@/api/client";
 import type { Act } from "@/api/cooks";
 import { newKey } from "@/api/cooks";
 import { leftTime, stepOf } from "@/lib/cook";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -39,7 +40,7 @@ export function Timers({ cook, act }: Props) {
           ▸ {timer.title}, {leftTime(timer.seconds)}
         </Button>
       ))}
-      <ul aria-label="timers" className="contents">
+      <ul aria-label={say("cook-timers")} className="contents">
         {cook.timers.map((timer) => (
           <Running key={timer.timer_id} timer={timer} act={act} />
         ))}
@@ -63,34 +64,34 @@ function Running({ timer, act }: { timer: CookTimer; act: (act: Act) => void }) 
       className={`flex flex-wrap items-center gap-2 rounded-sm border-2 px-3 py-1 ${rings ? "border-care bg-care-wash" : "border-edge"}`}
     >
       <span className="font-bold font-dial text-[1.625rem]" role="timer">
-        {due ? "now" : leftTime(timer.left_s)}
+        {due ? say("cook-now") : leftTime(timer.left_s)}
       </span>
       <span>{timer.title}</span>
       {rings && (
         <Button strong className="min-h-[2.75rem]" onClick={() => tell("timer_rang")}>
-          Got it
+          {say("cook-got-it")}
         </Button>
       )}
       <Button
         className="min-h-[2.75rem]"
-        aria-label={`${timer.title}: a minute less`}
+        aria-label={say("cook-a-minute-less", { title: timer.title })}
         onClick={() => move(-60)}
       >
         −1
       </Button>
       <Button
         className="min-h-[2.75rem]"
-        aria-label={`${timer.title}: a minute more`}
+        aria-label={say("cook-a-minute-more", { title: timer.title })}
         onClick={() => move(60)}
       >
         +1
       </Button>
       <Button
         className="min-h-[2.75rem]"
-        aria-label={`remove ${timer.title}`}
+        aria-label={say("cook-remove-2", { title: timer.title })}
         onClick={() => tell("timer_stopped")}
       >
-        Remove
+        {say("cook-remove")}
       </Button>
     </li>
   );

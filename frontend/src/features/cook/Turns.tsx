@@ -2,8 +2,10 @@ import { useLayoutEffect, useRef } from "react";
 import { Link } from "wouter";
 import type { Turn } from "@/api/client";
 import { useTurns } from "@/api/cooks";
-import { clockTime } from "@/lib/clock";
+import { clockTimeFrom } from "@/lib/clock";
 import { spokenTime } from "@/lib/format";
+import { nickname } from "@/lib/pot-name";
+import { say } from "@/text/say";
 
 /** Several dishes at once, what needs hands at the top; nothing while there is one alone. Once it
  * was there it never shrinks: a cook that ends must not move what is below from under a hand. */
@@ -17,11 +19,11 @@ export function Turns({ here }: { here: string }) {
   });
   if (!seen.current) return null;
   return (
-    <section ref={section} aria-label="cooking now" className="border-ink border-y-2">
+    <section ref={section} aria-label={say("cook-cooking-now")} className="border-ink border-y-2">
       {turns.length > 0 ? (
         <TurnList turns={turns} here={here} />
       ) : (
-        <p className="px-2 py-3 text-pencil">No cook is under way.</p>
+        <p className="px-2 py-3 text-pencil">{say("cook-no-cook-is-under-way")}</p>
       )}
     </section>
   );
@@ -42,11 +44,14 @@ export function TurnList({ turns, here }: { turns: Turn[]; here?: string }) {
               <span className="font-semibold" data-typed>
                 {turn.name}
               </span>
-              <span className="text-pencil"> in {turn.pot_name.split(",")[0]}</span>
+              <span className="text-pencil">
+                {" "}
+                {say("cook-in", { pot: nickname(turn.pot_name) })}
+              </span>
               <span className="block truncate text-[0.9375rem]">
                 {turn.title}
                 {turn.id === here && (
-                  <span className="hidden text-pencil sm:inline"> · shown below</span>
+                  <span className="hidden text-pencil sm:inline"> {say("cook-shown-below")}</span>
                 )}
               </span>
             </span>
@@ -68,17 +73,17 @@ const LOOKS: Record<Turn["wants"], string> = {
 function sayWant(turn: Turn): string {
   switch (turn.wants) {
     case "help":
-      return "trouble, now";
+      return say("cook-trouble-now");
     case "ear":
-      return "it rings";
+      return say("cook-it-rings");
     case "hands":
-      return "hands, now";
+      return say("cook-hands-now");
     case "notes":
-      return "only notes";
+      return say("cook-only-notes");
     case "time":
-      if (turn.left_s < 60) return "any moment";
+      if (turn.left_s < 60) return say("cook-any-moment");
       return turn.left_s < 3600
-        ? `needs you in ${spokenTime(Math.round(turn.left_s / 60))}`
-        : `needs you at ${clockTime(turn.due_at)}`;
+        ? say("cook-needs-you-in", { round: spokenTime(Math.round(turn.left_s / 60)) })
+        : say("cook-needs-you-at", { due_at: clockTimeFrom(Date.now(), turn.due_at) });
   }
 }

@@ -9,6 +9,7 @@ import {
   type Units,
 } from "@/lib/format";
 import { RACK_WORDS, RELEASE_WORDS } from "@/lib/words";
+import { say } from "@/text/say";
 
 interface Props {
   day: DayOut;
@@ -20,7 +21,7 @@ export function Cards({ day, units }: Props) {
   return (
     <section aria-labelledby="cards-title" className="mt-4">
       <h2 id="cards-title" className="font-semibold text-[1.125rem] print:hidden">
-        Kitchen cards
+        {say("schedule-kitchen-cards")}
       </h2>
       <ul className="grid gap-4 lg:grid-cols-2 print:block">
         {day.cards.map((card, index) => (
@@ -33,32 +34,42 @@ export function Cards({ day, units }: Props) {
               {letter(index)} {card.title}
             </h3>
             <p>
-              {card.meat}; for {card.plates_from} to {card.plates_to} servings
+              {say("schedule-for-to-servings", {
+                meat: card.meat,
+                plates_from: card.plates_from,
+                plates_to: card.plates_to,
+              })}
             </p>
             <p className="font-bold font-dial text-[2.75rem] leading-tight">
               {cookTime(card.hold_min)}
             </p>
             <dl className="grid grid-cols-[auto_1fr] gap-x-3">
-              <Row term="cook time">
-                {spokenTime(card.hold_min)} at {card.level} pressure in {card.pot}, likely range{" "}
-                {cookTimes(card.hold_low_min, card.hold_high_min)}
-                {card.runs > 1 ? `, ${card.runs} batches` : ""}
+              <Row term={say("schedule-cook-time")}>
+                {say("schedule-at-pressure-in-likely-range", {
+                  hold_min: spokenTime(card.hold_min),
+                  level: card.level,
+                  pot: card.pot,
+                  hold_low_min: cookTimes(card.hold_low_min, card.hold_high_min),
+                  runs: card.runs,
+                })}
               </Row>
-              <Row term="liquid">{card.liquid_shown[units]}</Row>
-              <Row term="trivet">{RACK_WORDS[card.rack].name}</Row>
-              <Row term="release">{RELEASE_WORDS[card.release].says}</Row>
-              <Row term="look for">{card.looks}</Row>
-              <Row term="raw meat">
-                out of the refrigerator for {spokenTime(card.out_s / 60)} until its center is hot
-                {card.cold_chain_safe
-                  ? ""
-                  : ". That is more than two hours, so keep it cold longer"}
+              <Row term={say("schedule-liquid")}>{card.liquid_shown[units]}</Row>
+              <Row term={say("schedule-trivet")}>{RACK_WORDS[card.rack].name}</Row>
+              <Row term={say("schedule-release")}>{RELEASE_WORDS[card.release].says}</Row>
+              <Row term={say("schedule-look-for")}>{card.looks}</Row>
+              <Row term={say("schedule-raw-meat")}>
+                {say(card.cold_chain_safe ? "schedule-raw-out" : "schedule-raw-out-too-long", {
+                  out: spokenTime(card.out_s / 60),
+                })}
               </Row>
-              <Row term="leftovers">
-                flat in bags, {lengthText(0.025, units)}, in the refrigerator:{" "}
-                {temperatureText(21, units)} after {spokenTime(card.leftovers_to_21_s / 60)},{" "}
-                {temperatureText(5, units)} after {spokenTime(card.leftovers_to_5_s / 60)}
-                {card.leftovers_safe ? "" : ". That is too slow: cool it in ice water first"}
+              <Row term={say("schedule-leftovers")}>
+                {say(card.leftovers_safe ? "schedule-cools" : "schedule-cools-too-slowly", {
+                  thick: lengthText(0.025, units),
+                  warm: temperatureText(21, units),
+                  warm_after: spokenTime(card.leftovers_to_21_s / 60),
+                  cold: temperatureText(5, units),
+                  cold_after: spokenTime(card.leftovers_to_5_s / 60),
+                })}
               </Row>
             </dl>
             <ul className="mt-1 text-[0.875rem]">
@@ -68,8 +79,7 @@ export function Cards({ day, units }: Props) {
                 </li>
               ))}
               <li className="border-edge border-l-4 px-2">
-                Open the lid only when the pin is down, away from your face. The maker’s manual and
-                local food-safety advice come first.
+                {say("schedule-open-the-lid-only-when-the")}
               </li>
             </ul>
           </li>

@@ -26,6 +26,8 @@ import {
   shopping,
 } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
+import { nickname } from "@/lib/pot-name";
+import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
 import { useWidth } from "@/ui/useWidth";
 
@@ -61,7 +63,7 @@ export function DayView() {
   const shown = asked ? data : undefined;
   return (
     <div className="mx-auto max-w-6xl px-4 py-4">
-      <h1 className="font-bold text-[1.5rem]">Schedule</h1>
+      <h1 className="font-bold text-[1.5rem]">{say("schedule-schedule")}</h1>
       <Terms
         day={day}
         live={live}
@@ -73,8 +75,8 @@ export function DayView() {
       />
       {!isOnTheClock(day.table) && (
         <p role="alert" className="my-2 border-care border-l-4 pl-2">
-          <strong>This time does not exist.</strong> The clocks go forward in that hour. Choose a
-          time before or after it.
+          <strong>{say("schedule-this-time-does-not-exist")}</strong>{" "}
+          {say("schedule-the-clocks-go-forward-in-that")}
         </p>
       )}
       <KeptDays day={day} asked={asked} onChange={change} />
@@ -127,14 +129,14 @@ function Answer({ day }: { day: DayOut }) {
   const late = Math.round(day.delay_s / 60);
   return (
     <p className="mt-3" aria-live="polite">
-      <span className="text-pencil">Start </span>
+      <span className="text-pencil">{say("schedule-start")} </span>
       <span className="font-bold font-dial text-[2.75rem] leading-none" data-testid="start">
         {clockTime(start)}
       </span>{" "}
       <span>{longDay(start)}</span>
       {late > 0 && (
         <strong className="ml-3 font-semibold text-care" data-testid="delay">
-          Ready {spokenTime(late)} later than you wanted.
+          {say("schedule-ready-later-than-you-wanted", { late: spokenTime(late) })}
         </strong>
       )}
     </p>
@@ -142,9 +144,8 @@ function Answer({ day }: { day: DayOut }) {
 }
 
 function laneName(lane: string, pots: { id: string; pot: { name: string } }[]): string {
-  if (!lane.startsWith("pot:")) return WORDS[lane] ?? lane;
+  if (!lane.startsWith("pot:")) return say("schedule-lane", { lane });
   const id = lane.slice(4);
-  return pots.find((kept) => kept.id === id)?.pot.name.split(",")[0] ?? "pot";
+  const known = pots.find((kept) => kept.id === id);
+  return known ? nickname(known.pot.name) : say("schedule-lane", { lane: "pot" });
 }
-
-const WORDS: Record<string, string> = { hands: "needs you", fridge: "refrigerator", pan: "pan" };

@@ -5,6 +5,7 @@ import { useBegin } from "@/api/cooks";
 import { letter } from "@/drawing/LaneChart";
 import type { DayDraft } from "@/lib/day";
 import { MARINADE_WORDS, namesOf } from "@/lib/words";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
 
@@ -30,39 +31,59 @@ export function DishRow(props: Props) {
   return (
     <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-b py-1.5">
       <span className="font-bold font-dial">{letter(index)}</span>
-      <span className="font-semibold">{dish.title}</span>
-      {wrong && <span className="text-care">this one</span>}
+      <span data-typed className="font-semibold">
+        {dish.title}
+      </span>
+      {wrong && <span className="text-care">{say("schedule-this-one")}</span>}
       <span className="ml-auto flex items-center gap-2 print:hidden">
         <CookIt dish={dish} recipe={recipe} cookId={cookId} onCook={onCook} />
         <Button
           className="text-[0.875rem] print:hidden"
-          aria-label={`remove ${dish.title}`}
+          aria-label={say("schedule-remove-2", { title: dish.title })}
           onClick={onRemove}
         >
-          Remove
+          {say("schedule-remove")}
         </Button>
       </span>
       <span className="flex basis-full flex-wrap items-center gap-x-4 gap-y-1 text-[0.875rem] print:hidden">
         <Tick
-          label="from the freezer"
+          label={say("schedule-from-the-freezer")}
           on={dish.from_freezer}
           onChange={(on) => onChange({ from_freezer: on })}
         />
         <label className="flex items-center gap-1">
-          cooked
+          {say("schedule-cooked")}
           <select
             value={dish.ahead}
             onChange={(event) => onChange({ ahead: event.target.value as DishOfDay["ahead"] })}
             className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
           >
-            <option value="today">on the day</option>
-            <option value="day_before">the day before, chilled</option>
-            <option value="frozen">days before, frozen</option>
+            <option value="today">{say("schedule-on-the-day")}</option>
+            <option value="day_before">{say("schedule-the-day-before-chilled")}</option>
+            <option value="frozen">{say("schedule-days-before-frozen")}</option>
           </select>
         </label>
-        <Tick label="with a sauce" on={dish.sauce} onChange={(on) => onChange({ sauce: on })} />
         <label className="flex items-center gap-1">
-          marinade
+          {say("schedule-juice")}
+          <select
+            value={dish.sauce}
+            onChange={(event) => onChange({ sauce: event.target.value as DishOfDay["sauce"] })}
+            className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+          >
+            {sauces().map(({ value, name }) => (
+              <option key={value} value={value}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Tick
+          label={say("schedule-rub-on-overnight")}
+          on={dish.rubbed ?? false}
+          onChange={(on) => onChange({ rubbed: on })}
+        />
+        <label className="flex items-center gap-1">
+          {say("schedule-marinade")}
           <select
             value={dish.marinade ?? ""}
             onChange={(event) =>
@@ -70,7 +91,7 @@ export function DishRow(props: Props) {
             }
             className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
           >
-            <option value="">none</option>
+            <option value="">{say("schedule-none")}</option>
             {namesOf(MARINADE_WORDS).map(({ value, name }) => (
               <option key={value} value={value}>
                 {name}
@@ -78,20 +99,22 @@ export function DishRow(props: Props) {
             ))}
           </select>
         </label>
-        {dish.plan.pieces.some((piece) => piece.cut === "brisket_whole") && (
+        {dish.plan.pieces.some(
+          (piece) => piece.cut === "brisket_whole" && piece.cutting !== "parted",
+        ) && (
           <Tick
-            label="separate flat and point"
+            label={say("schedule-separate-flat-and-point")}
             on={dish.parted ?? false}
             onChange={(on) => onChange({ parted: on })}
           />
         )}
         <label htmlFor={id} className="flex items-center gap-1">
-          people at the table
+          {say("schedule-people-at-the-table")}
           <input
             id={id}
             inputMode="numeric"
             value={dish.eaters ?? ""}
-            placeholder="all"
+            placeholder={say("schedule-all")}
             onChange={(event) => {
               const digits = event.target.value.replace(/\D/g, "");
               onChange({ eaters: digits ? Math.min(Number(digits), 200) : null });
@@ -114,14 +137,14 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
   if (cookId) {
     return (
       <Link href={`/cook?cook=${cookId}`} className="underline">
-        cooking now
+        {say("schedule-cooking-now")}
       </Link>
     );
   }
   return (
     <Button
       className="text-[0.875rem]"
-      aria-label={`cook ${dish.title} now`}
+      aria-label={say("schedule-cook-now", { title: dish.title })}
       disabled={begin.isPending}
       onClick={() =>
         begin.mutate(
@@ -131,8 +154,11 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
             connected: false,
             recipe: recipe ?? null,
             extras: dish.extras ?? [],
-            sauce: dish.sauce ?? true,
+            sauce: dish.sauce ?? "half",
             ahead: dish.ahead ?? "today",
+            from_freezer: dish.from_freezer ?? false,
+            rubbed: dish.rubbed ?? false,
+            marinade: dish.marinade ?? null,
           },
           {
             onSuccess: (cook) => {
@@ -143,35 +169,49 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
         )
       }
     >
-      Start cooking
+      {say("schedule-start-cooking")}
     </Button>
   );
 }
 
-const WHEN: Record<NonNullable<DishOfDay["extras"]>[number]["when"], string> = {
-  before_pot: "before the cooker",
-  beside: "to serve",
-  own_run: "cook separately",
-};
+const sauces = () => [
+  { value: "half", name: say("schedule-reduced-to-half") },
+  { value: "glaze", name: say("schedule-reduced-to-a-glaze") },
+  { value: "thick", name: say("schedule-thickened") },
+  { value: "none", name: say("schedule-not-used") },
+];
+
+const whenWords = (): Record<NonNullable<DishOfDay["extras"]>[number]["when"], string> => ({
+  before_pot: say("schedule-before-the-cooker"),
+  beside: say("schedule-to-serve"),
+  own_run: say("schedule-cook-separately"),
+});
 
 /** What the recipe wants besides the meat; what is not wanted is taken off. */
 function Extras({ dish, onChange }: Pick<Props, "dish" | "onChange">) {
   const extras = dish.extras ?? [];
   if (extras.length === 0) return null;
   return (
-    <ul aria-label={`also for ${dish.title}`} className="basis-full pl-5 text-[0.875rem]">
+    <ul
+      aria-label={say("schedule-also-for", { title: dish.title })}
+      className="basis-full pl-5 text-[0.875rem]"
+    >
       {extras.map((extra) => (
         <li key={`${extra.when} ${extra.title}`} className="flex flex-wrap items-center gap-2">
           <span>
-            {extra.title}, {Math.round(extra.minutes)} min {WHEN[extra.when]}
+            {say("schedule-min", {
+              title: extra.title,
+              round: Math.round(extra.minutes),
+              when: whenWords()[extra.when],
+            })}
           </span>
           <button
             type="button"
             className="min-h-6 underline print:hidden"
-            aria-label={`leave out ${extra.title}`}
+            aria-label={say("schedule-leave-out-2", { title: extra.title })}
             onClick={() => onChange({ extras: extras.filter((item) => item !== extra) })}
           >
-            leave out
+            {say("schedule-leave-out")}
           </button>
         </li>
       ))}

@@ -3,6 +3,7 @@ import type { Problem } from "@/api/client";
 import { useShelf, useTakePlan } from "@/api/queries";
 import { DishRow } from "@/features/day/DishRow";
 import { addDish, type DayDraft, keptDay, MOST_DISHES } from "@/lib/day";
+import { say } from "@/text/say";
 
 interface Props {
   day: DayDraft;
@@ -26,7 +27,7 @@ export function Dishes({ day, problem, onChange }: Props) {
       dishes: day.dishes.map((dish) => (dish.dish_id === id ? { ...dish, ...part } : dish)),
     });
   return (
-    <section aria-label="dishes" className="mt-3">
+    <section aria-label={say("schedule-dishes")} className="mt-3">
       <ul className="border-rule border-t">
         {day.dishes.map((dish, index) => (
           <DishRow
@@ -46,14 +47,14 @@ export function Dishes({ day, problem, onChange }: Props) {
       </ul>
       <div className="mt-1 flex flex-wrap items-center gap-3 print:hidden">
         <label className="flex items-center gap-2">
-          <span className="text-pencil">add a saved plan</span>
+          <span className="text-pencil">{say("schedule-add-a-saved-plan")}</span>
           <select
             value=""
             disabled={day.dishes.length >= MOST_DISHES}
             onChange={(event) => event.target.value && add(event.target.value)}
             className="max-w-64 rounded-sm border border-edge bg-sheet px-2 py-1"
           >
-            <option value="">choose</option>
+            <option value="">{say("schedule-choose")}</option>
             {(shelf.data?.plans ?? []).map((plan) => (
               <option key={plan.id} value={plan.id}>
                 {plan.name}
@@ -63,13 +64,13 @@ export function Dishes({ day, problem, onChange }: Props) {
         </label>
         {day.dishes.length === 0 && (
           <p className="text-pencil">
-            Or plan one in{" "}
+            {say("schedule-or-plan-one-in")}{" "}
             <Link href="/plan" className="underline">
-              Plan
+              {say("schedule-plan")}
             </Link>{" "}
-            or use a{" "}
+            {say("schedule-or-use-a")}{" "}
             <Link href="/convert" className="underline">
-              recipe
+              {say("schedule-recipe")}
             </Link>
             .
           </p>

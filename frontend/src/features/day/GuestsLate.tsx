@@ -4,6 +4,7 @@ import { useGuestsLate } from "@/api/schedule";
 import { clockTime } from "@/lib/clock";
 import { type DayDraft, localTime } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -19,15 +20,15 @@ export function GuestsLate({ asked, onChange }: Props) {
   const { data, error } = useGuestsLate(asked, lateMin);
   const shown = lateMin > 0 ? data : undefined;
   return (
-    <section aria-label="guests are late" className="mt-2 print:hidden">
+    <section aria-label={say("schedule-guests-are-late")} className="mt-2 print:hidden">
       <label className="flex flex-wrap items-center gap-2">
-        <span className="text-pencil">guests are late by</span>
+        <span className="text-pencil">{say("schedule-guests-are-late-by")}</span>
         <select
           value={lateMin}
           onChange={(event) => setLateMin(Number(event.target.value))}
           className="rounded-sm border border-edge bg-sheet px-2 py-1"
         >
-          <option value={0}>nothing</option>
+          <option value={0}>{say("schedule-nothing")}</option>
           {CHOICES_MIN.map((minutes) => (
             <option key={minutes} value={minutes}>
               {spokenTime(minutes)}
@@ -52,7 +53,7 @@ export function GuestsLate({ asked, onChange }: Props) {
               setLateMin(0);
             }}
           >
-            Serve at {clockTime(new Date(shown.table))}
+            {say("schedule-serve-at", { value: clockTime(new Date(shown.table)) })}
           </Button>
         </div>
       )}

@@ -2,6 +2,7 @@ import { useId, useState } from "react";
 import { type DayIn, isStale, troubleOf } from "@/api/client";
 import { useDays, useDeleteDay, useKeepDay, useOpenDay } from "@/api/schedule";
 import { type DayDraft, emptyDay, openedDay } from "@/lib/day";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 import { Slip } from "@/ui/Slip";
@@ -52,31 +53,31 @@ export function KeptDays({ day, asked, onChange }: Props) {
   const trouble = failed ? troubleOf(failed) : null;
   return (
     <section
-      aria-label="saved schedules"
+      aria-label={say("schedule-saved-schedules")}
       className="mt-2 flex flex-wrap items-center gap-2 text-[0.875rem] print:hidden"
     >
       <label htmlFor={id} className="text-pencil">
-        name
+        {say("schedule-name")}
       </label>
       <input
         id={id}
         value={day.name}
         maxLength={120}
         autoComplete="off"
-        placeholder="Rehearsal supper"
+        placeholder={say("schedule-rehearsal-supper")}
         onChange={(event) => onChange({ name: event.target.value })}
         className={`${FIELD} w-52 placeholder:text-pencil`}
       />
       <Button onClick={() => save()} disabled={!asked || !day.name.trim() || keep.isPending}>
-        {day.id ? "Save changes" : "Save schedule"}
+        {day.id ? say("schedule-save-changes") : say("schedule-save-schedule")}
       </Button>
-      {day.id && <Button onClick={remove}>Delete</Button>}
-      <Button onClick={() => onChange(emptyDay())}>New schedule</Button>
+      {day.id && <Button onClick={remove}>{say("schedule-delete")}</Button>}
+      <Button onClick={() => onChange(emptyDay())}>{say("schedule-new-schedule")}</Button>
       {(days.data?.total ?? 0) > 0 && (
         <label className="flex items-center gap-1">
-          <span className="text-pencil">open</span>
+          <span className="text-pencil">{say("schedule-open")}</span>
           <select
-            aria-label="open a saved schedule"
+            aria-label={say("schedule-open-a-saved-schedule")}
             value=""
             onChange={(event) => {
               const { value } = event.target;
@@ -85,7 +86,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
             }}
             className={`${FIELD} max-w-56`}
           >
-            <option value="">a saved schedule</option>
+            <option value="">{say("schedule-a-saved-schedule")}</option>
             {(days.data?.days ?? []).map((line) => (
               <option key={line.id} value={line.id}>
                 {line.name}
@@ -96,7 +97,7 @@ export function KeptDays({ day, asked, onChange }: Props) {
       )}
       {keep.isSuccess && day.id && (
         <span role="status" className="text-safe">
-          saved
+          {say("schedule-saved")}
         </span>
       )}
       <Stale day={day} keep={keep} onMine={() => save(null)} onChange={onChange} />
@@ -107,9 +108,9 @@ export function KeptDays({ day, asked, onChange }: Props) {
       )}
       {gone && (
         <Slip
-          text={`“${gone.name}” is deleted.`}
+          text={say("schedule-is-deleted", { name: gone.name })}
           action={{
-            name: "Undo",
+            name: say("schedule-undo"),
             run: () =>
               change.mutate(
                 { id: gone.id, restore: true },
@@ -142,7 +143,7 @@ function Stale({ day, keep, onMine, onChange }: StaleProps) {
   if (!isStale(keep.error) || !id) return null;
   return (
     <ChangedElsewhere
-      what="This day"
+      what={say("schedule-this-day")}
       busy={keep.isPending || open.isPending}
       onMine={onMine}
       onTheirs={() =>

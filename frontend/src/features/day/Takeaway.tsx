@@ -1,7 +1,9 @@
-import { useId, useState } from "react";
+import { useState } from "react";
 import { type DayIn, troubleOf } from "@/api/client";
 import { useCalendar, useReadCalendar } from "@/api/schedule";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
+import { FileField } from "@/ui/FileField";
 
 interface Props {
   asked: DayIn;
@@ -12,7 +14,6 @@ const MOST_BYTES = 2_000_000;
 
 /** The day on paper, or in a calendar that rings; and what was moved there, back again. */
 export function Takeaway({ asked, onPins }: Props) {
-  const id = useId();
   const calendar = useCalendar();
   const read = useReadCalendar();
   const [tooBig, setTooBig] = useState(false);
@@ -38,24 +39,16 @@ export function Takeaway({ asked, onPins }: Props) {
       },
     );
   };
-  const trouble = read.error ? troubleOf(read.error) : null;
+  const failed = calendar.error ?? read.error;
+  const trouble = failed ? troubleOf(failed) : null;
   return (
     <div className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
-      <Button onClick={save}>Calendar file</Button>
-      <Button onClick={() => window.print()}>Print schedule</Button>
-      <label htmlFor={id} className="text-[0.875rem] text-pencil">
-        Moved in your calendar? Import it
-      </label>
-      <input
-        id={id}
-        type="file"
+      <Button onClick={save}>{say("schedule-calendar-file")}</Button>
+      <Button onClick={() => window.print()}>{say("schedule-print-schedule")}</Button>
+      <FileField
+        label={say("schedule-moved-in-your-calendar-import-it")}
         accept=".ics,text/calendar"
-        className="max-w-60 text-[0.875rem]"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) take(file);
-          event.target.value = "";
-        }}
+        onFile={take}
       />
       {read.data && (
         <span role="status" className="text-[0.875rem]">
@@ -65,7 +58,7 @@ export function Takeaway({ asked, onPins }: Props) {
       {(trouble || tooBig) && (
         <span role="alert" className="border-care border-l-4 pl-2 text-[0.875rem]">
           {tooBig ? (
-            <strong>This file is too big. Export only the days you cook.</strong>
+            <strong>{say("schedule-this-file-is-too-big-export")}</strong>
           ) : (
             <>
               <strong>{trouble?.message}</strong> {trouble?.hint}
@@ -74,14 +67,14 @@ export function Takeaway({ asked, onPins }: Props) {
         </span>
       )}
       <span className="basis-full text-[0.875rem] text-pencil">
-        A locked phone rings only from its own calendar. Import the file again to move what is
-        there.
+        {say("schedule-a-locked-phone-rings-only-from")}
       </span>
     </div>
   );
 }
 
 function said(pinned: number, others: number): string {
-  const moved = pinned === 0 ? "Nothing was moved" : `${pinned} moved and locked`;
-  return others === 0 ? `${moved}.` : `${moved}; ${others} not from this schedule.`;
+  const moved =
+    pinned === 0 ? say("schedule-nothing-was-moved") : say("schedule-moved-and-locked", { pinned });
+  return others === 0 ? `${moved}.` : say("schedule-not-from-this-schedule", { moved, others });
 }

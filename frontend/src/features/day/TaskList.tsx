@@ -3,6 +3,7 @@ import { letter } from "@/drawing/LaneChart";
 import { clockTime, weekday } from "@/lib/clock";
 import type { DayDraft } from "@/lib/day";
 import { localTime } from "@/lib/day";
+import { say } from "@/text/say";
 import { Tick } from "@/ui/Tick";
 
 interface Props {
@@ -25,9 +26,9 @@ export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
   return (
     <section aria-labelledby="tasks-title" className="mt-4">
       <h2 id="tasks-title" className="font-semibold text-[1.125rem]">
-        Timeline
+        {say("schedule-timeline")}
       </h2>
-      <ol aria-label="tasks" className="border-rule border-t">
+      <ol aria-label={say("schedule-tasks")} className="border-rule border-t">
         {day.blocks.map((block) => (
           <li
             key={block.block_id}
@@ -38,7 +39,10 @@ export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
                 {clockTime(block.start)}
               </span>
               <span className="text-[0.875rem] text-pencil">
-                {dayWord(block.start, day.table)} to {clockTime(block.end)}
+                {say("schedule-to", {
+                  start: dayWord(block.start, day.table),
+                  end: clockTime(block.end),
+                })}
               </span>
             </div>
             <div>
@@ -89,7 +93,7 @@ interface StandsProps {
 
 /** Pin a start; tick what has begun and what is over, at the time it really was. */
 function Stands({ block, draft, live, now, onChange }: StandsProps) {
-  const what = `${block.segments[0]?.title ?? ""} of ${block.dish}`;
+  const what = say("schedule-of", { title: block.segments[0]?.title ?? "", dish: block.dish });
   const began = draft.done[block.block_id];
   const ended = draft.ended[block.block_id];
   const begin = () =>
@@ -111,19 +115,19 @@ function Stands({ block, draft, live, now, onChange }: StandsProps) {
         </>
       ) : (
         <Moment
-          name="lock start time"
+          name={say("schedule-lock-start-time")}
           what={what}
           value={draft.pinned[block.block_id]}
           onChange={(pinned) => onChange({ pinned })}
         />
       )}
       <Tick
-        label="started"
+        label={say("schedule-started")}
         on={block.state === "begun" || block.state === "done"}
         onChange={(on) => onChange(on ? { done: begin() } : { done: null, ended: null })}
       />
       <Tick
-        label="done"
+        label={say("schedule-done")}
         on={block.state === "done"}
         onChange={(on) => onChange(on ? { done: began ?? begin(), ended: end() } : { ended: null })}
       />
@@ -185,7 +189,7 @@ function Segments({ block, nameOf }: { block: Block; nameOf: (lane: string) => s
 
 function minutes(seconds: number): string {
   const whole = Math.max(Math.round(seconds / 60), 1);
-  return whole < 120 ? `${whole} min` : `${Math.round(whole / 6) / 10} h`;
+  return whole < 120 ? say("schedule-min-2", { whole }) : `${Math.round(whole / 6) / 10} h`;
 }
 
 /** The weekday, when it is not the day of the table. */

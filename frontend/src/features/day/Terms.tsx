@@ -1,4 +1,5 @@
 import { type DayDraft, localTime } from "@/lib/day";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
 
@@ -17,7 +18,7 @@ export function Terms({ day, live, onLive, onChange }: Props) {
     <div className="mt-1 flex flex-wrap items-end gap-x-6 gap-y-2 print:hidden">
       <TableTime table={day.table} onChange={(table) => onChange({ table })} />
       <label className="flex items-center gap-2">
-        <span className="text-pencil">people cooking</span>
+        <span className="text-pencil">{say("schedule-people-cooking")}</span>
         <select
           value={day.cooks}
           onChange={(event) => onChange({ cooks: Number(event.target.value) })}
@@ -29,8 +30,12 @@ export function Terms({ day, live, onLive, onChange }: Props) {
         </select>
       </label>
       <Night night={day.night} onChange={(night) => onChange({ night })} />
-      <Tick label="with a shopping trip" on={day.shop} onChange={(shop) => onChange({ shop })} />
-      <Tick label="I have started: plan from now" on={live} onChange={onLive} />
+      <Tick
+        label={say("schedule-with-a-shopping-trip")}
+        on={day.shop}
+        onChange={(shop) => onChange({ shop })}
+      />
+      <Tick label={say("schedule-i-have-started-plan-from-now")} on={live} onChange={onLive} />
     </div>
   );
 }
@@ -45,7 +50,11 @@ function Night({
   return (
     <div className="flex flex-wrap items-center gap-2">
       <Tick
-        label={night ? "nobody is cooking from" : "nobody is cooking at night"}
+        label={
+          night
+            ? say("schedule-nobody-is-cooking-from")
+            : say("schedule-nobody-is-cooking-at-night")
+        }
         on={night !== null}
         onChange={(on) => onChange(on ? { from: "23:00", to: "06:00" } : null)}
       />
@@ -53,17 +62,17 @@ function Night({
         <>
           <input
             type="time"
-            aria-label="the night begins at"
+            aria-label={say("schedule-the-night-begins-at")}
             value={night.from}
             onChange={(event) =>
               event.target.value && onChange({ ...night, from: event.target.value })
             }
             className={`${FIELD} font-dial text-[0.875rem]`}
           />
-          <span className="text-[0.875rem]">to</span>
+          <span className="text-[0.875rem]">{say("schedule-to-2")}</span>
           <input
             type="time"
-            aria-label="the night ends at"
+            aria-label={say("schedule-the-night-ends-at")}
             value={night.to}
             onChange={(event) =>
               event.target.value && onChange({ ...night, to: event.target.value })
@@ -85,7 +94,7 @@ function TableTime({ table, onChange }: { table: string; onChange: (table: strin
   return (
     <div className="flex flex-wrap items-center gap-2">
       <label className="flex flex-wrap items-center gap-2">
-        <span className="text-pencil">serve at</span>
+        <span className="text-pencil">{say("schedule-serve-at-2")}</span>
         <input
           type="datetime-local"
           value={table}
@@ -93,12 +102,14 @@ function TableTime({ table, onChange }: { table: string; onChange: (table: strin
           className={`${FIELD} font-dial`}
         />
       </label>
-      <Button aria-label="15 minutes earlier" onClick={() => step(-15)}>
-        −15
-      </Button>
-      <Button aria-label="15 minutes later" onClick={() => step(15)}>
-        +15
-      </Button>
+      <span className="flex gap-2">
+        <Button aria-label={say("schedule-15-minutes-earlier")} onClick={() => step(-15)}>
+          −15
+        </Button>
+        <Button aria-label={say("schedule-15-minutes-later")} onClick={() => step(15)}>
+          +15
+        </Button>
+      </span>
     </div>
   );
 }

@@ -2,6 +2,7 @@ import type { DayIn, DayOut, WayOut } from "@/api/client";
 import { useWaysOut } from "@/api/schedule";
 import type { DayDraft } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { useSettled } from "@/ui/useSettled";
 
@@ -46,20 +47,30 @@ export function Trouble({ day, draft, asked, onChange }: Props) {
       }),
     });
   return (
-    <section aria-label="conflicts" className="mt-1 text-[0.875rem]">
+    <section aria-label={say("schedule-conflicts")} className="mt-1 text-[0.875rem]">
+      {!day.safe && (
+        <p role="alert" className="border-care border-l-4 bg-care-wash px-2 py-1 font-bold">
+          {say("schedule-unsafe")}
+        </p>
+      )}
       <ul>
         {day.clashes.slice(0, 6).map((clash) => (
           <li
             key={`${clash.block_id} ${clash.why}`}
             className="border-care border-l-4 bg-care-wash px-2 py-0.5 font-medium"
           >
-            {clash.dish}: {spokenTime(Math.max(clash.over_s / 60, 1))} too long; {clash.why}.
+            {say("schedule-too-long", {
+              dish: clash.dish,
+              max: spokenTime(Math.max(clash.over_s / 60, 1)),
+              why: clash.why,
+            })}
           </li>
         ))}
       </ul>
+      {!day.proved && <p className="mt-1 text-pencil">{say("schedule-not-proved")}</p>}
       {ways.length > 0 && (
         <p className="mt-1 flex flex-wrap items-center gap-2 print:hidden">
-          Ways to fix it:
+          {say("schedule-ways-to-fix-it")}
           {ways.map((way) => (
             <Button key={`${way.dish_id} ${way.value}`} onClick={() => take(way)}>
               {way.words}

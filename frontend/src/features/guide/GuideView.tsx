@@ -4,6 +4,7 @@ import { useCatalogue, useGuide, useLastPlan, useUnits } from "@/api/queries";
 import { preciseTemperature, spokenTime } from "@/lib/format";
 import { APP_KEYS, BENCH_KEYS, COOK_KEYS, MARK_KEYS } from "@/lib/keys";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, SOURCE_WORDS } from "@/lib/words";
+import { say } from "@/text/say";
 
 type Entry = [string, string];
 
@@ -19,18 +20,19 @@ export function GuideView() {
   if (!parts) return null;
   return (
     <div className="mx-auto max-w-3xl px-4 py-5 text-[0.9375rem]">
-      <h1 className="font-bold text-[1.625rem]">Guide</h1>
-      <p className="mt-1 font-semibold">
-        The maker’s manual and local food-safety advice come before anything here.
-      </p>
-      <nav aria-label="On this page" className="mt-2 flex flex-wrap gap-x-4 gap-y-1 print:hidden">
-        <Jump id="liquid" name="Liquid and trivet" />
+      <h1 className="font-bold text-[1.625rem]">{say("guide-guide")}</h1>
+      <p className="mt-1 font-semibold">{say("guide-the-makers-manual-and-local-food")}</p>
+      <nav
+        aria-label={say("guide-on-this-page")}
+        className="mt-2 flex flex-wrap gap-x-4 gap-y-1 print:hidden"
+      >
+        <Jump id="liquid" name={say("guide-liquid-and-trivet")} />
         {parts.map((part) => (
           <Jump key={part.part} id={part.part} name={part.title} />
         ))}
-        <Jump id="keys" name="Keys" />
+        <Jump id="keys" name={say("guide-keys")} />
       </nav>
-      <Part id="liquid" title="Liquid and trivet">
+      <Part id="liquid" title={say("guide-liquid-and-trivet")}>
         <Terms entries={wordEntries(SCHOOL_WORDS)} />
         <Terms entries={wordEntries(RACK_WORDS)} />
       </Part>
@@ -41,7 +43,7 @@ export function GuideView() {
           <After part={part.part} />
         </Part>
       ))}
-      <Part id="keys" title="Keys">
+      <Part id="keys" title={say("guide-keys")}>
         <Terms entries={keyEntries()} />
       </Part>
     </div>
@@ -110,14 +112,14 @@ function wordEntries(words: Record<string, { name: string; says: string }>): Ent
 function keyEntries(): Entry[] {
   return [
     ...[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS, ...COOK_KEYS].map(
-      ({ shown, does }): Entry => [shown, does],
+      ({ shown, does }): Entry => [shown, does()],
     ),
-    ["1 – 9", "use that line of “What if”, while the list has the focus"],
-    ["arrow keys", "change liquid or thickness by a step; read the chart at another moment"],
-    ["Page up, Page down", "change liquid by four steps"],
-    ["Home, End", "the minimum, the maximum"],
-    ["Back", "undo a choice in Plan"],
-    ["Tab", "go through everything in the order of the work"],
+    ["1 – 9", say("guide-use-that-line-of-what-if")],
+    [say("guide-arrow-keys"), say("guide-change-liquid-or-thickness-by-a")],
+    [say("guide-page-up-page-down"), say("guide-change-liquid-by-four-steps")],
+    [say("guide-home-end"), say("guide-the-minimum-the-maximum")],
+    [say("guide-back"), say("guide-undo-a-choice-in-plan")],
+    [say("guide-tab"), say("guide-go-through-everything-in-the-order")],
   ];
 }
 
@@ -160,13 +162,15 @@ function Looks() {
 
 function OwnNumber({ plan }: { plan: PlanOut | undefined }) {
   const units = useUnits();
-  if (!plan) return <p>Make a plan, and its own figures stand here.</p>;
+  if (!plan) return <p>{say("guide-make-a-plan-and-its-own")}</p>;
   return (
     <>
       <p>
-        Your last plan: water boils at {preciseTemperature(plan.setting.boil_temp_c, units)} here,
-        and the cooker cooks at {preciseTemperature(plan.setting.hold_temp_c, units)}. The total
-        time, lid on to lid off, is {spokenTime(plan.lid_on_to_open_s / 60)}.
+        {say("guide-your-last-plan-water-boils-at", {
+          boil_temp_c: preciseTemperature(plan.setting.boil_temp_c, units),
+          hold_temp_c: preciseTemperature(plan.setting.hold_temp_c, units),
+          lid_on_to_open_s: spokenTime(plan.lid_on_to_open_s / 60),
+        })}
       </p>
       <ul className="list-disc pl-5">
         {plan.reasons

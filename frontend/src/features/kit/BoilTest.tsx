@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { type KeptPotOut, ProblemError } from "@/api/client";
 import { useBoilTest } from "@/api/queries";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { TextField } from "@/ui/TextField";
 
@@ -18,7 +19,9 @@ export function BoilTest({ kept }: Props) {
   return (
     <details className="mt-1 text-[0.875rem]">
       <summary className="cursor-pointer">
-        {tested ? `boil test: ${Math.round(100 * ratio)}% of its label` : "boil test"}
+        {tested
+          ? say("kitchen-boil-test-of-its-label", { round: Math.round(100 * ratio) })
+          : say("kitchen-boil-test")}
       </summary>
       <form
         className="mt-1 flex flex-col gap-1.5"
@@ -27,12 +30,9 @@ export function BoilTest({ kept }: Props) {
           test.mutate({ id: kept.id, minutes: Number(minutes) || 0 });
         }}
       >
-        <p>
-          Boil a liter (about a quart) of cold water, lid off, on the highest setting, until it
-          boils all over. How many minutes did it take?
-        </p>
+        <p>{say("kitchen-boil-a-liter-about-a-quart")}</p>
         <TextField
-          label={`minutes for a liter in ${kept.pot.name}`}
+          label={say("kitchen-minutes-for-a-liter-in", { name: kept.pot.name })}
           value={minutes}
           placeholder="14"
           trouble={problem ? `${problem.message} ${problem.hint ?? ""}` : null}
@@ -40,10 +40,12 @@ export function BoilTest({ kept }: Props) {
         />
         <div className="flex gap-2">
           <Button type="submit" disabled={!(Number(minutes) > 0) || test.isPending}>
-            Save boil test
+            {say("kitchen-save-boil-test")}
           </Button>
           {tested && (
-            <Button onClick={() => test.mutate({ id: kept.id, minutes: 0 })}>Reset</Button>
+            <Button onClick={() => test.mutate({ id: kept.id, minutes: 0 })}>
+              {say("kitchen-reset")}
+            </Button>
           )}
         </div>
       </form>

@@ -2,6 +2,7 @@ import { useId, useRef, useState } from "react";
 import { type HouseholdOut, isStale, ProblemError } from "@/api/client";
 import { useChangeHousehold } from "@/api/queries";
 import { ReaderChoices } from "@/parts/ReaderChoices";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
 import { Choice } from "@/ui/Choice";
@@ -11,10 +12,10 @@ interface Props {
   household: HouseholdOut;
 }
 
-const TASTES = [
-  { value: "-1", name: "one step firmer" },
-  { value: "0", name: "usual" },
-  { value: "1", name: "one step softer" },
+const tastes = () => [
+  { value: "-1", name: say("kitchen-one-step-firmer") },
+  { value: "0", name: say("kitchen-usual") },
+  { value: "1", name: say("kitchen-one-step-softer") },
 ];
 
 /** What is usual here: altitude, how cold the meat is, which measures. */
@@ -69,7 +70,7 @@ export function HouseholdForm({ household }: Props) {
   if (household.version !== seen && !typed.current && !change.isPending) take(household);
   return (
     <form
-      aria-label="kitchen"
+      aria-label={say("kitchen-kitchen")}
       className="flex flex-col gap-3"
       onChange={() => {
         typed.current = true;
@@ -79,33 +80,33 @@ export function HouseholdForm({ household }: Props) {
         save(seen);
       }}
     >
-      <h2 className="font-bold text-[1.25rem]">My kitchen’s settings</h2>
-      <Field label="Name" value={name} onChange={setName} trouble={null} />
+      <h2 className="font-bold text-[1.25rem]">{say("kitchen-my-kitchens-settings")}</h2>
+      <Field label={say("kitchen-name")} value={name} onChange={setName} trouble={null} />
       <Field
-        label="Altitude"
+        label={say("kitchen-altitude")}
         value={altitude}
         onChange={setAltitude}
         trouble={problem?.field === "altitude" ? problem : null}
       />
       <Field
-        label="Refrigerator temperature"
+        label={say("kitchen-refrigerator-temperature")}
         value={start}
         onChange={setStart}
         trouble={problem?.field === "start" ? problem : null}
       />
       <ReaderChoices units={units} locale={locale} onUnits={setUnits} onLocale={setLocale} />
       <Field
-        label="People at the table"
+        label={say("kitchen-people-at-the-table")}
         value={servings}
         onChange={setServings}
         trouble={problem?.field === "servings" ? problem : null}
       />
       <div>
-        <span className="text-pencil">You like your meat</span>
-        <Choice label="taste" value={taste} options={TASTES} onChange={setTaste} />
+        <span className="text-pencil">{say("kitchen-you-like-your-meat")}</span>
+        <Choice label={say("kitchen-taste")} value={taste} options={tastes()} onChange={setTaste} />
       </div>
       <Tick
-        label="Let simulated cooks change my plans too, for trying things out"
+        label={say("kitchen-let-simulated-cooks-change-my-plans")}
         on={simulated}
         onChange={(on) => {
           typed.current = true;
@@ -113,16 +114,16 @@ export function HouseholdForm({ household }: Props) {
         }}
       />
       <Button strong type="submit" disabled={change.isPending} className="self-start">
-        Save
+        {say("kitchen-save")}
       </Button>
       {change.isSuccess && (
         <p role="status" className="text-safe">
-          Saved. Every plan now uses this.
+          {say("kitchen-saved-every-plan-now-uses-this")}
         </p>
       )}
       {isStale(change.error) && (
         <ChangedElsewhere
-          what="This kitchen"
+          what={say("kitchen-this-kitchen")}
           busy={change.isPending}
           onMine={() => save(null)}
           onTheirs={() => take(household)}

@@ -8,6 +8,7 @@ import { Phone } from "@/features/kit/Phone";
 import { PotCard } from "@/features/kit/PotCard";
 import { Restore } from "@/features/kit/Restore";
 import { Safekeeping } from "@/features/kit/Safekeeping";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Slip } from "@/ui/Slip";
 
@@ -24,23 +25,24 @@ export function KitView() {
   if (household.isError || pots.isError) {
     return (
       <p role="alert" className="p-6">
-        <strong>The app does not answer.</strong> Start it again. Everything is safe on disk.
+        <strong>{say("kitchen-the-app-does-not-answer")}</strong>{" "}
+        {say("kitchen-start-it-again-everything-is-safe")}
       </p>
     );
   }
   if (!household.data || !pots.data || !catalogue.data) {
-    return <p className="p-6 text-pencil">Loading …</p>;
+    return <p className="p-6 text-pencil">{say("kitchen-loading")}</p>;
   }
   const here = new Set(pots.data.pots.map((kept) => kept.ready_id));
   const missing = catalogue.data.ready_pots.filter((ready) => !here.has(ready.id));
   const units = household.data.units;
   return (
     <div className="mx-auto grid max-w-5xl gap-8 px-4 py-5 md:grid-cols-[320px_1fr]">
-      <h1 className="sr-only">My kitchen</h1>
+      <h1 className="sr-only">{say("kitchen-my-kitchen")}</h1>
       <HouseholdForm household={household.data} />
       <section aria-labelledby="pots-title">
         <h2 id="pots-title" className="mb-2 font-bold text-[1.25rem]">
-          Your cookers, drawn to one scale
+          {say("kitchen-your-cookers-drawn-to-one-scale")}
         </h2>
         <ul className="grid gap-4 sm:grid-cols-2">
           {pots.data.pots.map((kept) => (
@@ -59,13 +61,13 @@ export function KitView() {
           ))}
         </ul>
         <Button className="mt-4" strong onClick={() => setAdding(true)}>
-          Add your own cooker
+          {say("kitchen-add-your-own-cooker")}
         </Button>
         {adding && <OwnPotSheet units={units} onClose={() => setAdding(false)} />}
         {editing && <OwnPotSheet units={units} kept={editing} onClose={() => setEditing(null)} />}
         {missing.length > 0 && (
           <div className="mt-4 flex flex-wrap items-center gap-2">
-            <span className="text-pencil">Add another one:</span>
+            <span className="text-pencil">{say("kitchen-add-another-one")}</span>
             {missing.map((ready) => (
               <Button key={ready.id} onClick={() => add.mutate(ready.id)}>
                 {ready.pot.name}
@@ -75,9 +77,9 @@ export function KitView() {
         )}
         <p className="mt-5">
           <a href="/api/backup" download className="underline underline-offset-4">
-            Download backup
+            {say("kitchen-download-backup")}
           </a>{" "}
-          <span className="text-pencil">(one JSON file)</span>
+          <span className="text-pencil">{say("kitchen-one-json-file")}</span>
         </p>
         <Restore />
       </section>
@@ -86,9 +88,9 @@ export function KitView() {
       <Safekeeping />
       {gone && (
         <Slip
-          text={`“${gone.name}” is removed.`}
+          text={say("kitchen-is-removed", { name: gone.name })}
           action={{
-            name: "Undo",
+            name: say("kitchen-undo"),
             run: () =>
               remove.mutate({ id: gone.id, restore: true }, { onSuccess: () => setGone(null) }),
           }}

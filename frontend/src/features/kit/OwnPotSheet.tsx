@@ -3,6 +3,7 @@ import { type KeptPotOut, type OwnPotIn, ProblemError } from "@/api/client";
 import { useAddOwnPot, useChangePot } from "@/api/queries";
 import { pressureText, sizeText, type Units } from "@/lib/format";
 import { ownPotOf } from "@/lib/own-pot";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Sheet } from "@/ui/Sheet";
 import { TextField } from "@/ui/TextField";
@@ -65,7 +66,7 @@ function typedOf({ pot }: KeptPotOut, units: Units): typeof EMPTY {
 function bodyOf(
   typed: typeof EMPTY,
   kept: KeptPotOut | undefined,
-  has: { startKey: boolean; crisping: boolean },
+  has: { startKey: boolean; crisping: boolean; stovetop: boolean },
   units: Units,
 ): OwnPotIn {
   const body: OwnPotIn = {
@@ -78,6 +79,7 @@ function bodyOf(
     low: typed.low || null,
     start_key: has.startKey,
     crisping_lid: has.crisping,
+    stovetop: has.stovetop,
   };
   if (!kept) return body;
   const before = typedOf(kept, units);
@@ -91,6 +93,7 @@ export function OwnPotSheet({ units, kept, onClose }: Props) {
   const [typed, setTyped] = useState(() => (kept ? typedOf(kept, units) : EMPTY));
   const [startKey, setStartKey] = useState(kept?.pot.has_start_key ?? false);
   const [crisping, setCrisping] = useState(kept?.pot.has_crisping_lid ?? false);
+  const [stovetop, setStovetop] = useState(kept?.pot.is_stovetop ?? false);
   const add = useAddOwnPot();
   const change = useChangePot();
   const error = add.error ?? change.error;
@@ -106,13 +109,17 @@ export function OwnPotSheet({ units, kept, onClose }: Props) {
   );
   const examples = EXAMPLES[units];
   const save = () => {
-    const body = bodyOf(typed, kept, { startKey, crisping }, units);
+    const body = bodyOf(typed, kept, { startKey, crisping, stovetop }, units);
     if (kept) change.mutate({ id: kept.id, body }, { onSuccess: onClose });
     else add.mutate(body, { onSuccess: onClose });
   };
   const loose = problem && !(problem.field && problem.field in EMPTY) ? problem : null;
   return (
-    <Sheet title={kept ? `Edit ${kept.pot.name}` : "Your own cooker"} open onClose={onClose}>
+    <Sheet
+      title={kept ? say("kitchen-edit", { name: kept.pot.name }) : say("kitchen-your-own-cooker")}
+      open
+      onClose={onClose}
+    >
       <form
         className="grid gap-2 sm:grid-cols-2"
         onSubmit={(event) => {
@@ -121,21 +128,26 @@ export function OwnPotSheet({ units, kept, onClose }: Props) {
         }}
       >
         <div className="sm:col-span-2">
-          {field("name", "What do you call it?", "the vestry cooker")}
+          {field("name", say("kitchen-what-do-you-call-it"), say("kitchen-the-vestry-cooker"))}
         </div>
-        {field("volume", "Size on its label", examples.volume)}
-        {field("power_w", "Watts on its label", "1000")}
-        {field("diameter", "Inside, wall to wall", examples.diameter)}
-        {field("height", "Inside, bottom to rim", examples.height)}
+        {field("volume", say("kitchen-size-on-its-label"), examples.volume)}
+        {field("power_w", say("kitchen-watts-on-its-label"), "1000")}
+        {field("diameter", say("kitchen-inside-wall-to-wall"), examples.diameter)}
+        {field("height", say("kitchen-inside-bottom-to-rim"), examples.height)}
         <p className="text-[0.875rem] text-pencil sm:col-span-2">
-          From the manual. Leave empty for what is usual at this size:
+          {say("kitchen-from-the-manual-leave-empty-for")}
         </p>
-        {field("least_liquid", "Minimum liquid", examples.least_liquid)}
-        {field("longest_min", "Longest time it takes, minutes", "240")}
-        {field("high", "Pressure, high", examples.high)}
-        {field("low", "Pressure, low", examples.low)}
-        <Tick label="it waits for a start button" on={startKey} onChange={setStartKey} />
-        <Tick label="it has an air-fryer lid" on={crisping} onChange={setCrisping} />
+        {field("least_liquid", say("kitchen-minimum-liquid"), examples.least_liquid)}
+        {field("longest_min", say("kitchen-longest-time-it-takes-minutes"), "240")}
+        {field("high", say("kitchen-pressure-high"), examples.high)}
+        {field("low", say("kitchen-pressure-low"), examples.low)}
+        <Tick
+          label={say("kitchen-it-waits-for-a-start-button")}
+          on={startKey}
+          onChange={setStartKey}
+        />
+        <Tick label={say("kitchen-it-has-an-air-fryer-lid")} on={crisping} onChange={setCrisping} />
+        <Tick label={say("kitchen-it-stands-on-the-stove")} on={stovetop} onChange={setStovetop} />
         {loose && (
           <p role="alert" className="border-care border-l-4 pl-2 text-[0.875rem] sm:col-span-2">
             {loose.message} {loose.hint}
@@ -143,7 +155,7 @@ export function OwnPotSheet({ units, kept, onClose }: Props) {
         )}
         <div className="mt-1 sm:col-span-2">
           <Button strong type="submit" disabled={add.isPending || change.isPending}>
-            {kept ? "Save cooker" : "Add cooker"}
+            {kept ? say("kitchen-save-cooker") : say("kitchen-add-cooker")}
           </Button>
         </div>
       </form>

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { client, unwrap } from "@/api/client";
 import { useForget, usePaired } from "@/api/kitchen";
 import { age } from "@/features/kit/Safekeeping";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 const MODULE = 4;
@@ -20,17 +21,17 @@ export function Phone() {
   return (
     <section aria-labelledby="phone-title" className="col-span-full mt-6">
       <h2 id="phone-title" className="font-semibold text-[1.125rem]">
-        A phone in the kitchen
+        {say("kitchen-a-phone-in-the-kitchen")}
       </h2>
       {lan.address === null && (
         <p className="max-w-prose">
-          Now only this computer can use the app. Started with{" "}
-          <code className="font-semibold">pneumachron serve --lan</code>, phones that you pair can
-          use it too, over https. Nobody else on the network can.
+          {say("kitchen-now-only-this-computer-can-use")}{" "}
+          <code className="font-semibold">{say("kitchen-pneumachron-serve-lan")}</code>.{" "}
+          {say("kitchen-phones-that-you-pair-can-use")}
         </p>
       )}
       {lan.address !== null && lan.pairing === null && (
-        <p>This phone is paired. Pair others at the computer itself.</p>
+        <p>{say("kitchen-this-phone-is-paired-pair-others")}</p>
       )}
       {lan.pairing !== null && (
         <div className="mt-1 flex flex-wrap gap-5">
@@ -38,19 +39,16 @@ export function Phone() {
           <div className="max-w-prose text-[0.875rem]">
             <ol className="list-decimal pl-5">
               <li>
-                Scan it with the phone, or open <strong className="break-all">{lan.pairing}</strong>
+                {say("kitchen-scan-it-with-the-phone-or")}{" "}
+                <strong className="break-all">{lan.pairing}</strong>
               </li>
               <li>
-                The browser says it does not know who made the certificate. This app made it for
-                itself. Look at the certificate and compare:
+                {say("kitchen-the-browser-says-it-does-not")}
                 <span className="block break-all font-dial">{lan.fingerprint}</span>
               </li>
-              <li>The same? Continue. It asks once, and the phone stays paired for half a year.</li>
+              <li>{say("kitchen-the-same-continue-it-asks-once")}</li>
             </ol>
-            <p className="mt-1 text-pencil">
-              Each code works once, for ten minutes. Whoever has it can change everything here. Show
-              it only to people who cook with you.
-            </p>
+            <p className="mt-1 text-pencil">{say("kitchen-each-code-works-once-for-ten")}</p>
           </div>
         </div>
       )}
@@ -65,16 +63,18 @@ function Paired() {
   const forget = useForget();
   if (devices.length === 0) return null;
   return (
-    <ul aria-label="paired devices" className="mt-2 max-w-3xl">
+    <ul aria-label={say("kitchen-paired-devices")} className="mt-2 max-w-3xl">
       {devices.map((device) => (
         <li
           key={device.id}
           className="flex flex-wrap items-center gap-x-3 gap-y-1 border-rule border-b py-1"
         >
           <span className="w-56">{device.name}</span>
-          <span className="w-64 text-pencil">last here {age(device.last_used_at)}</span>
+          <span className="w-64 text-pencil">
+            {say("kitchen-last-here", { last_used_at: age(device.last_used_at) })}
+          </span>
           <Button disabled={forget.isPending} onClick={() => forget.mutate(device.id)}>
-            Forget
+            {say("kitchen-forget")}
           </Button>
         </li>
       ))}
@@ -97,7 +97,7 @@ function Code({ rows }: { rows: string[] }) {
       height={side}
       viewBox={`0 0 ${rows.length + 2 * QUIET} ${rows.length + 2 * QUIET}`}
       role="img"
-      aria-label="code for the phone; the address beside it says the same"
+      aria-label={say("kitchen-code-for-the-phone-the-address")}
       shapeRendering="crispEdges"
     >
       <rect width="100%" height="100%" fill="white" />

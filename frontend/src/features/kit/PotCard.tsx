@@ -2,6 +2,7 @@ import type { KeptPotOut } from "@/api/client";
 import { BoilTest } from "@/features/kit/BoilTest";
 import type { Units } from "@/lib/format";
 import { pressureText } from "@/lib/format";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
@@ -23,15 +24,29 @@ export function PotCard({ kept, units, onEdit, onRemove }: Props) {
   const left = 20;
   const lineY = (metres: number) => base - metres * PIXELS_PER_METRE;
   const facts: [string, string][] = [
-    ["inside", `${pot.inner_diameter_shown[units]} wide, ${pot.inner_height_shown[units]} high`],
-    ["minimum liquid", pot.min_liquid_shown[units]],
-    ["max fill, with meat", pot.max_volume_shown[units]],
-    ["heating element", `${pot.heater_w} W`],
     [
-      "high, low",
-      `${pressureText(pot.gauge_high_pa / 1000, units)} and ${pressureText(pot.gauge_low_pa / 1000, units)}`,
+      say("kitchen-inside"),
+      say("kitchen-wide-high", {
+        inner_diameter: pot.inner_diameter_shown[units],
+        inner_height: pot.inner_height_shown[units],
+      }),
     ],
-    ["longest time", `${pot.longest_hold_min} min${pot.has_start_key ? ", start button" : ""}`],
+    [say("kitchen-minimum-liquid-2"), pot.min_liquid_shown[units]],
+    [say("kitchen-max-fill-with-meat"), pot.max_volume_shown[units]],
+    [say("kitchen-heating-element"), `${pot.heater_w} W`],
+    [
+      say("kitchen-high-low"),
+      say("kitchen-and", {
+        gauge_high_pa: pressureText(pot.gauge_high_pa / 1000, units),
+        gauge_low_pa: pressureText(pot.gauge_low_pa / 1000, units),
+      }),
+    ],
+    [
+      say("kitchen-longest-time"),
+      say(pot.has_start_key ? "kitchen-min-with-start-button" : "kitchen-min", {
+        longest_hold_min: pot.longest_hold_min,
+      }),
+    ],
   ];
   return (
     <li className="border-rule border-t pt-2">
@@ -65,11 +80,11 @@ export function PotCard({ kept, units, onEdit, onRemove }: Props) {
       </dl>
       <BoilTest kept={kept} />
       <p className="mt-2 flex flex-wrap gap-2">
-        <Button aria-label={`edit ${pot.name}`} onClick={onEdit}>
-          Edit
+        <Button aria-label={say("kitchen-edit-3", { name: pot.name })} onClick={onEdit}>
+          {say("kitchen-edit-2")}
         </Button>
-        <Button aria-label={`remove ${pot.name}`} onClick={onRemove}>
-          Remove
+        <Button aria-label={say("kitchen-remove-2", { name: pot.name })} onClick={onRemove}>
+          {say("kitchen-remove")}
         </Button>
       </p>
     </li>

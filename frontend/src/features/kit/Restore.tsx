@@ -1,24 +1,24 @@
-import { useId, useState } from "react";
+import { useState } from "react";
 import { ProblemError, type RestoreOut } from "@/api/client";
 import { useRestore } from "@/api/queries";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
+import { FileField } from "@/ui/FileField";
 
 const LARGEST = 64 * 1024 * 1024;
 
 /** A copy of everything, read back: first what it would change, then doing it. */
 export function Restore() {
-  const id = useId();
   const [content, setContent] = useState<unknown>(null);
   const [unread, setUnread] = useState<string | null>(null);
   const restore = useRestore();
   const problem = restore.error instanceof ProblemError ? restore.error.problem : null;
-  const choose = async (file: File | undefined) => {
+  const choose = async (file: File) => {
     restore.reset();
     setContent(null);
     setUnread(null);
-    if (!file) return;
     if (file.size > LARGEST) {
-      setUnread("This file is larger than 64 MB. Choose a backup that this page downloaded.");
+      setUnread(say("kitchen-this-file-is-larger-than-64"));
       return;
     }
     try {
@@ -26,21 +26,16 @@ export function Restore() {
       setContent(read);
       restore.mutate({ content: read, dryRun: true });
     } catch {
-      setUnread("This file cannot be read. Choose a backup that this page downloaded.");
+      setUnread(say("kitchen-this-file-cannot-be-read-choose"));
     }
   };
   const trouble = unread ?? (problem ? `${problem.message} ${problem.hint ?? ""}` : null);
   return (
     <div className="mt-3 flex flex-col items-start gap-1.5">
-      <label htmlFor={id} className="underline underline-offset-4">
-        Restore a backup
-      </label>
-      <input
-        id={id}
-        type="file"
+      <FileField
+        label={say("kitchen-restore-a-backup")}
         accept="application/json,.json"
-        onChange={(event) => void choose(event.target.files?.[0])}
-        className="max-w-full text-[0.875rem]"
+        onFile={(file) => void choose(file)}
       />
       {trouble && (
         <p role="alert" className="border-care border-l-4 pl-2 text-[0.875rem]">
@@ -50,7 +45,7 @@ export function Restore() {
       {restore.data && <Outcome outcome={restore.data} />}
       {restore.data && !restore.data.done && content !== null && (
         <Button strong onClick={() => restore.mutate({ content, dryRun: false })}>
-          Restore
+          {say("kitchen-restore")}
         </Button>
       )}
     </div>
@@ -58,20 +53,25 @@ export function Restore() {
 }
 
 function Outcome({ outcome }: { outcome: RestoreOut }) {
-  const verb = outcome.done ? "Done" : "This backup would change";
+  const verb = outcome.done ? say("kitchen-done") : say("kitchen-this-backup-would-change");
   return (
     <div data-testid="restore" className="text-[0.875rem]">
       <p className="font-semibold">
-        {verb} (made {outcome.made_at.slice(0, 10)}):
+        {say("kitchen-made", { verb, slice: outcome.made_at.slice(0, 10) })}
       </p>
       <ul>
         {outcome.changes.map((change) => (
           <li key={change.kind}>
-            {change.kind}: {change.added} new, {change.changed} replaced, {change.same} unchanged
+            {say("kitchen-new-replaced-unchanged", {
+              kind: change.kind,
+              added: change.added,
+              changed: change.changed,
+              same: change.same,
+            })}
           </li>
         ))}
       </ul>
-      {!outcome.done && <p>What is here and not in the backup stays.</p>}
+      {!outcome.done && <p>{say("kitchen-what-is-here-and-not-in")}</p>}
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { useCompared } from "@/api/cooks";
 import { useUnits } from "@/api/queries";
 import { TwoTraces } from "@/drawing/TwoTraces";
 import { Facts, Outcome } from "@/features/log/SheetView";
+import { say } from "@/text/say";
 import { useWidth } from "@/ui/useWidth";
 
 /** Two sheets laid together: traces over each other, and the differences in words. */
@@ -17,10 +18,10 @@ export function Compare({ ids }: { ids: [string, string] }) {
     <div className="mx-auto max-w-5xl px-4 py-4">
       <p>
         <Link href="/log" className="underline">
-          All log entries
+          {say("log-all-log-entries")}
         </Link>
       </p>
-      <h1 className="font-bold text-[1.5rem]">Two log entries compared</h1>
+      <h1 className="font-bold text-[1.5rem]">{say("log-two-log-entries-compared")}</h1>
       {trouble && (
         <p role="alert" className="border-care border-l-4 pl-2">
           <strong>{trouble.message}</strong> {trouble.hint}
@@ -33,21 +34,19 @@ export function Compare({ ids }: { ids: [string, string] }) {
               <TwoTraces one={one} other={other} width={width} units={units} />
             </div>
             {[one, other].some((cook) => cook.ink.length < 2) && (
-              <p className="text-[0.875rem] text-pencil">
-                For a cook that was not connected, the chart shows the plan.
-              </p>
+              <p className="text-[0.875rem] text-pencil">{say("log-for-a-cook-that-was-not")}</p>
             )}
-            <ul aria-label="differences" className="mt-2 list-disc pl-5">
+            <ul aria-label={say("log-differences")} className="mt-2 list-disc pl-5">
               {data?.differences.map(({ about, first, then }) => (
-                <li key={about}>
-                  {about}: {first}, then {then}
-                </li>
+                <li key={about}>{say("log-then", { about, first, then })}</li>
               ))}
-              {data?.differences.length === 0 && <li>Planned and cooked the same way.</li>}
+              {data?.differences.length === 0 && (
+                <li>{say("log-planned-and-cooked-the-same-way")}</li>
+              )}
             </ul>
             <div className="mt-3 grid gap-6 sm:grid-cols-2">
               {[one, other].map((cook, index) => (
-                <section key={cook.id} aria-label={`entry ${index + 1}`}>
+                <section key={cook.id} aria-label={say("log-entry", { index: index + 1 })}>
                   <h2 className="font-semibold text-[1.125rem]">
                     {index === 0 ? "— " : "- - "}
                     <Link href={`/log?cook=${cook.id}`} className="underline">

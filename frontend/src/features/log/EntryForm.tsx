@@ -4,6 +4,7 @@ import { useShelf, useUnits } from "@/api/queries";
 import { localTime } from "@/lib/day";
 import { TEXTURES, tendernessOf } from "@/lib/words";
 import { Weights } from "@/parts/Weights";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { useKept } from "@/ui/useKept";
 
@@ -65,7 +66,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
   const trouble = enter.error ? troubleOf(enter.error) : null;
   return (
     <form
-      aria-label="add a log entry"
+      aria-label={say("log-add-a-log-entry")}
       className="mt-2 flex flex-wrap items-end gap-3 border-2 border-edge p-3 text-[0.875rem]"
       onSubmit={(event) => {
         event.preventDefault();
@@ -73,9 +74,9 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
       }}
     >
       <label className="flex flex-col">
-        <span className="text-pencil">plan</span>
+        <span className="text-pencil">{say("log-plan")}</span>
         <select value={planId} onChange={(event) => choose(event.target.value)} className={FIELD}>
-          <option value="">choose</option>
+          <option value="">{say("log-choose")}</option>
           {(shelf.data?.plans ?? []).map((plan) => (
             <option key={plan.id} value={plan.id}>
               {plan.name}
@@ -84,7 +85,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         </select>
       </label>
       <label className="flex flex-col">
-        <span className="text-pencil">lid on at</span>
+        <span className="text-pencil">{say("log-lid-on-at")}</span>
         <input
           type="datetime-local"
           value={start}
@@ -93,7 +94,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         />
       </label>
       <label className="flex flex-col">
-        <span className="text-pencil">cook time set</span>
+        <span className="text-pencil">{say("log-cook-time-set")}</span>
         <input
           inputMode="numeric"
           value={hold}
@@ -102,23 +103,23 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         />
       </label>
       <label className="flex flex-col">
-        <span className="text-pencil">minutes to pressure</span>
+        <span className="text-pencil">{say("log-minutes-to-pressure")}</span>
         <input
           inputMode="decimal"
           value={up}
-          placeholder="if known"
+          placeholder={say("log-if-known")}
           onChange={(event) => set({ up: event.target.value.replace(/[^\d.,]/g, "") })}
           className={`${FIELD} w-24 placeholder:text-pencil`}
         />
       </label>
       <label className="flex flex-col">
-        <span className="text-pencil">result</span>
+        <span className="text-pencil">{say("log-result")}</span>
         <select
           value={texture}
           onChange={(event) => set({ texture: event.target.value as Texture | "" })}
           className={FIELD}
         >
-          <option value="">not rated</option>
+          <option value="">{say("log-not-rated")}</option>
           {TEXTURES.map((item) => (
             <option key={item} value={item}>
               {tendernessOf(item, cut)}
@@ -128,7 +129,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
       </label>
       <Weights before={before} after={after} units={units} stacked onChange={set} />
       <label className="flex grow flex-col">
-        <span className="text-pencil">next time</span>
+        <span className="text-pencil">{say("log-next-time")}</span>
         <input
           value={note}
           maxLength={2000}
@@ -137,9 +138,9 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         />
       </label>
       <Button type="submit" strong disabled={!planId || !hold || !start || enter.isPending}>
-        Save log entry
+        {say("log-save-log-entry")}
       </Button>
-      <Button onClick={onClose}>Cancel</Button>
+      <Button onClick={onClose}>{say("log-cancel")}</Button>
       {trouble && (
         <p role="alert" className="basis-full border-care border-l-4 pl-2">
           <strong>{trouble.message}</strong> {trouble.hint}

@@ -1,5 +1,6 @@
 import type { LogWanted } from "@/api/cooks";
 import { useCatalogue, usePots } from "@/api/queries";
+import { say } from "@/text/say";
 
 /** What is looked for in the log. */
 export interface Sought {
@@ -26,7 +27,7 @@ export function Finder({ sought, onChange }: Props) {
   return (
     <>
       <label className="flex items-center gap-2">
-        <span className="text-pencil">find</span>
+        <span className="text-pencil">{say("log-find")}</span>
         <input
           type="search"
           value={sought.search}
@@ -37,21 +38,21 @@ export function Finder({ sought, onChange }: Props) {
         />
       </label>
       <Only
-        what="cut"
+        what={say("log-cut")}
         value={sought.cut}
         options={cuts}
         className="w-40"
         onChange={(cut) => onChange({ cut })}
       />
       <Only
-        what="cooker"
+        what={say("log-cooker")}
         value={sought.pot}
         options={pots.map(({ id, pot }) => ({ id, name: pot.name }))}
         className="w-28"
         onChange={(pot) => onChange({ pot })}
       />
       <label className="flex items-center gap-2">
-        <span className="text-pencil">since</span>
+        <span className="text-pencil">{say("log-since")}</span>
         <input
           type="date"
           value={sought.since}
@@ -77,12 +78,12 @@ function Only({ what, value, options, className, onChange }: OnlyProps) {
     <label className="flex items-center gap-2">
       <span className="text-pencil">{what}</span>
       <select
-        aria-label={`only this ${what}`}
+        aria-label={say("log-only-this", { what })}
         value={value}
         onChange={(event) => onChange(event.target.value)}
         className={`${FIELD} ${className}`}
       >
-        <option value="">all</option>
+        <option value="">{say("log-all")}</option>
         {options.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}

@@ -3,6 +3,7 @@ import type { Lesson } from "@/api/client";
 import { useLessons, useSetBack } from "@/api/log";
 import { usePots } from "@/api/queries";
 import { minutesWords, taughtWords } from "@/lib/lessons";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 /** What the log taught: how far, by which cooks, what to vary next, and setting it back. */
@@ -14,16 +15,14 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
   const nameOf = (lesson: Lesson) =>
     lesson.kind === "taste"
       ? cutName(lesson.key)
-      : (pots.find((pot) => pot.id === lesson.key)?.pot.name ?? "a cooker");
+      : (pots.find((pot) => pot.id === lesson.key)?.pot.name ?? say("log-a-cooker"));
   return (
     <section aria-labelledby="lessons-title" className="mt-5">
       <h2 id="lessons-title" className="font-semibold text-[1.125rem]">
-        Adjustments from your log
+        {say("log-adjustments-from-your-log")}
       </h2>
-      <p className="text-[0.875rem] text-pencil">
-        Every plan is adjusted by how your meat came out and how long your cookers took.
-      </p>
-      <ul aria-label="adjustments" className="mt-1 border-rule border-t">
+      <p className="text-[0.875rem] text-pencil">{say("log-every-plan-is-adjusted-by-how")}</p>
+      <ul aria-label={say("log-adjustments")} className="mt-1 border-rule border-t">
         {lessons.map((lesson) => (
           <li
             key={`${lesson.kind} ${lesson.key}`}
@@ -32,12 +31,12 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
             <div className="min-w-0">
               <p>
                 <span className="font-semibold">{nameOf(lesson)}</span>:{" "}
-                {lesson.cooks.length > 0 ? taughtWords(lesson) : "reset, no cook since"}
+                {lesson.cooks.length > 0 ? taughtWords(lesson) : say("log-reset-no-cook-since")}
                 <Span lesson={lesson} />
               </p>
               {lesson.cooks.length > 0 && (
                 <p className="text-[0.875rem] text-pencil">
-                  by{" "}
+                  {say("log-by")}{" "}
                   {lesson.cooks.slice(0, 5).map((cook, index) => (
                     <span key={cook.id}>
                       {index > 0 && ", "}
@@ -46,21 +45,24 @@ export function Lessons({ cutName }: { cutName: (id: string) => string }) {
                       </Link>
                     </span>
                   ))}
-                  {lesson.cooks.length > 5 && ` and ${lesson.cooks.length - 5} more`}
+                  {lesson.cooks.length > 5 &&
+                    ` ${say("log-and-more", { cooks: lesson.cooks.length - 5 })}`}
                 </p>
               )}
               {lesson.next && (
-                <p className="text-[0.875rem]">To learn most next time: {lesson.next}</p>
+                <p className="text-[0.875rem]">
+                  {say("log-to-learn-most-next-time", { next: lesson.next })}
+                </p>
               )}
             </div>
             <Button
               className="text-[0.875rem]"
-              aria-label={`${lesson.set_back ? "undo reset for" : "reset"} ${nameOf(lesson)}`}
+              aria-label={`${lesson.set_back ? say("log-undo-reset-for") : say("log-reset-2")} ${nameOf(lesson)}`}
               onClick={() =>
                 change.mutate({ kind: lesson.kind, key: lesson.key, on: !lesson.set_back })
               }
             >
-              {lesson.set_back ? "Undo reset" : "Reset"}
+              {lesson.set_back ? say("log-undo-reset") : say("log-reset")}
             </Button>
           </li>
         ))}
@@ -76,7 +78,7 @@ function Span({ lesson }: { lesson: Lesson }) {
   return (
     <span className="text-[0.875rem] text-pencil">
       {" "}
-      on a usual piece (nine in ten: {minutesWords(low)} to {minutesWords(high)})
+      {say("log-on-a-usual-piece-nine-in", { low: minutesWords(low), high: minutesWords(high) })}
     </span>
   );
 }

@@ -1,8 +1,10 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useId, useState } from "react";
+import { useState } from "react";
 import { troubleOf } from "@/api/client";
 import { useExportLog, useImportLog } from "@/api/log";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
+import { FileField } from "@/ui/FileField";
 
 const MOST_BYTES = 4_000_000;
 const KINDS = [
@@ -12,7 +14,6 @@ const KINDS = [
 
 /** The log as a file, and files back; what cannot be read is told by its line. */
 export function LogFiles() {
-  const id = useId();
   const queries = useQueryClient();
   const take = useImportLog();
   const [tooBig, setTooBig] = useState(false);
@@ -36,37 +37,34 @@ export function LogFiles() {
   };
   const trouble = take.error ? troubleOf(take.error) : null;
   return (
-    <section aria-label="files" className="mt-5 flex flex-wrap items-center gap-2 text-[0.875rem]">
-      <span className="text-pencil">Export the log as</span>
+    <section
+      aria-label={say("log-files")}
+      className="mt-5 flex flex-wrap items-center gap-2 text-[0.875rem]"
+    >
+      <span className="text-pencil">{say("log-export-the-log-as")}</span>
       {KINDS.map((kind) => (
         <Button key={kind.kind} onClick={() => save(kind)}>
           {kind.words}
         </Button>
       ))}
-      <label htmlFor={id} className="ml-3 text-pencil">
-        Import a file
-      </label>
-      <input
-        id={id}
-        type="file"
+      <FileField
+        label={say("log-import-a-file")}
         accept=".csv,.jsonld,text/csv,application/ld+json"
-        className="max-w-60"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) read(file);
-          event.target.value = "";
-        }}
+        onFile={read}
       />
       {take.data && (
         <div role="status" className="basis-full">
           <p>
-            {take.data.added} added, {take.data.known} already there, {take.data.bad} could not be
-            read.
+            {say("log-added-already-there-could-not-be", {
+              added: take.data.added,
+              known: take.data.known,
+              bad: take.data.bad,
+            })}
           </p>
           <ul>
             {take.data.told.slice(0, 20).map((row) => (
               <li key={row.line} className="border-care border-l-4 pl-2">
-                line {row.line}: {row.message}
+                {say("log-line", { line: row.line, message: row.message })}
               </li>
             ))}
           </ul>
@@ -75,7 +73,7 @@ export function LogFiles() {
       {(trouble || tooBig) && (
         <p role="alert" className="basis-full border-care border-l-4 pl-2">
           {tooBig ? (
-            <strong>This file is too big for the page. Use the command line.</strong>
+            <strong>{say("log-this-file-is-too-big-for")}</strong>
           ) : (
             <>
               <strong>{trouble?.message}</strong> {trouble?.hint}

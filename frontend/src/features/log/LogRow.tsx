@@ -2,7 +2,9 @@ import { Link } from "wouter";
 import type { CookLine } from "@/api/client";
 import { shortDate } from "@/lib/clock";
 import { cookTime, massText, type Units } from "@/lib/format";
+import { nickname } from "@/lib/pot-name";
 import { TEXTURES, tendernessOf } from "@/lib/words";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
 
@@ -25,7 +27,7 @@ export function LogRow({ cook, cutName, units, picked, onPick, onDelete }: Props
           {cook.name}
         </Link>
         <span className="ml-2 text-[0.875rem] text-pencil">
-          {cutName}, {massText(cook.mass_kg, units)}, {cook.pot_name.split(",")[0]}
+          {cutName}, {massText(cook.mass_kg, units)}, {nickname(cook.pot_name)}
         </span>
         {cook.note && <span className="block truncate text-[0.875rem]">{cook.note}</span>}
       </span>
@@ -34,9 +36,13 @@ export function LogRow({ cook, cutName, units, picked, onPick, onDelete }: Props
         <span className="ml-2 text-[0.875rem]">{came(cook)}</span>
       </span>
       <span className="flex items-center gap-3">
-        <Tick label="compare" on={picked} onChange={onPick} />
-        <Button className="text-[0.875rem]" aria-label={`delete ${cook.name}`} onClick={onDelete}>
-          Delete
+        <Tick label={say("log-compare")} on={picked} onChange={onPick} />
+        <Button
+          className="text-[0.875rem]"
+          aria-label={say("log-delete-2", { name: cook.name })}
+          onClick={onDelete}
+        >
+          {say("log-delete")}
         </Button>
       </span>
     </li>
@@ -44,11 +50,11 @@ export function LogRow({ cook, cutName, units, picked, onPick, onDelete }: Props
 }
 
 function came(cook: CookLine): string {
-  if (cook.outcome_step === null) return "not rated";
+  if (cook.outcome_step === null) return say("log-not-rated");
   const wished = TEXTURES[Math.round(cook.wished_step)] ?? "tender";
   const found = TEXTURES[Math.round(cook.outcome_step)] ?? "tender";
   const words = tendernessOf(found, cook.cut);
   return found === wished
-    ? `${words}, as you wanted`
-    : `${words}; you wanted ${tendernessOf(wished, cook.cut)}`;
+    ? say("log-as-you-wanted", { words })
+    : say("log-you-wanted", { words, wished: tendernessOf(wished, cook.cut) });
 }

@@ -11,6 +11,7 @@ import { LogRow } from "@/features/log/LogRow";
 import { Months } from "@/features/log/Months";
 import { Relearning } from "@/features/log/Relearning";
 import { SheetView } from "@/features/log/SheetView";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Slip } from "@/ui/Slip";
 
@@ -54,22 +55,23 @@ function Sheets() {
     setPicked(on ? [...picked, id].slice(-2) : picked.filter((item) => item !== id));
   return (
     <div className="mx-auto max-w-5xl px-4 py-4">
-      <h1 className="font-bold text-[1.5rem]">Log</h1>
+      <h1 className="font-bold text-[1.5rem]">{say("log-log")}</h1>
       <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
         <Finder sought={sought} onChange={find} />
-        <Button onClick={() => setWriting(true)}>Add log entry</Button>
+        <Button onClick={() => setWriting(true)}>{say("log-add-log-entry")}</Button>
         <Together picked={picked} />
       </div>
       <Relearning />
       {writing && <EntryForm onClose={() => setWriting(false)} />}
       {log.isError && (
         <p role="alert" className="mt-2 border-care border-l-4 pl-2">
-          <strong>The app does not answer.</strong> Start it again. Your log is safe on disk.
+          <strong>{say("log-the-app-does-not-answer")}</strong>{" "}
+          {say("log-start-it-again-your-log-is")}
         </p>
       )}
       {log.data && cooks.length === 0 && <Nothing filtered={sought !== EVERYTHING} />}
       <ul
-        aria-label="log entries"
+        aria-label={say("log-log-entries")}
         aria-busy={log.isPlaceholderData}
         className={`mt-2 border-rule border-t ${log.isPlaceholderData ? "stale" : ""}`}
       >
@@ -96,9 +98,9 @@ function Sheets() {
       <Lessons cutName={cutName} />
       {gone && (
         <Slip
-          text={`“${gone.name}” is removed from the log.`}
+          text={say("log-is-removed-from-the-log", { name: gone.name })}
           action={{
-            name: "Undo",
+            name: say("log-undo"),
             run: () =>
               remove.mutate({ id: gone.id, restore: true }, { onSuccess: () => setGone(null) }),
           }}
@@ -110,25 +112,26 @@ function Sheets() {
 }
 
 function Together({ picked }: { picked: string[] }) {
-  if (picked.length === 1) return <span className="text-pencil">pick one more to compare</span>;
+  if (picked.length === 1)
+    return <span className="text-pencil">{say("log-pick-one-more-to-compare")}</span>;
   if (picked.length < 2) return null;
   return (
     <Link
       href={`/log?cook=${picked[0]}&with=${picked[1]}`}
       className="rounded-sm border border-ink bg-ink px-3 py-1 font-medium text-paper"
     >
-      Compare the two
+      {say("log-compare-the-two")}
     </Link>
   );
 }
 
 function Nothing({ filtered }: { filtered: boolean }) {
-  if (filtered) return <p className="mt-3 text-pencil">No log entry matches.</p>;
+  if (filtered) return <p className="mt-3 text-pencil">{say("log-no-log-entry-matches")}</p>;
   return (
     <p className="mt-3 text-pencil">
-      No cook is finished yet.{" "}
+      {say("log-no-cook-is-finished-yet")}{" "}
       <Link href="/cook" className="underline">
-        Start one.
+        {say("log-start-one")}
       </Link>
     </p>
   );
@@ -149,14 +152,17 @@ function Pages({ page, total, searched, onPage }: PagesProps) {
   return (
     <p className="mt-2 flex items-center gap-3">
       <Button disabled={page === 0} onClick={() => onPage(page - 1)}>
-        Newer
+        {say("log-newer")}
       </Button>
       <span className="text-pencil">
-        {page * PAGE + 1} to {Math.min((page + 1) * PAGE, total)} of{" "}
-        {searched && total > COUNTED ? `more than ${COUNTED}` : total}
+        {say(searched && total > COUNTED ? "log-to-of-more-than" : "log-to-of", {
+          first: page * PAGE + 1,
+          last: Math.min((page + 1) * PAGE, total),
+          total: Math.min(total, searched ? COUNTED : total),
+        })}
       </span>
       <Button disabled={(page + 1) * PAGE >= total} onClick={() => onPage(page + 1)}>
-        Older
+        {say("log-older")}
       </Button>
     </p>
   );

@@ -1,5 +1,6 @@
 import type { CookLine } from "@/api/client";
 import { monthAndYear } from "@/lib/clock";
+import { say } from "@/text/say";
 
 const WIDTH = 260;
 const HEIGHT = 70;
@@ -10,15 +11,15 @@ export function Months({ cooks }: { cooks: CookLine[] }) {
   const times = inOrder.map((cook) => Date.parse(cook.started_at));
   const series = [
     {
-      name: "yield, % of raw weight",
+      name: say("log-yield-of-raw-weight"),
       points: inOrder.map((cook) => (cook.yield_ratio === null ? null : 100 * cook.yield_ratio)),
     },
     {
-      name: "minutes to pressure",
+      name: say("log-minutes-to-pressure"),
       points: inOrder.map((cook) => (cook.come_up_s === null ? null : cook.come_up_s / 60)),
     },
     {
-      name: "softer than wanted, in steps",
+      name: say("log-softer-than-wanted-in-steps"),
       points: inOrder.map((cook) =>
         cook.outcome_step === null ? null : cook.outcome_step - cook.wished_step,
       ),
@@ -26,7 +27,7 @@ export function Months({ cooks }: { cooks: CookLine[] }) {
   ].filter((item) => item.points.filter((value) => value !== null).length >= 2);
   if (series.length === 0) return null;
   return (
-    <section aria-label="by month" className="mt-4 flex flex-wrap gap-8">
+    <section aria-label={say("log-by-month")} className="mt-4 flex flex-wrap gap-8">
       {series.map(({ name, points }) => (
         <Small key={name} name={name} times={times} points={points} />
       ))}
@@ -53,7 +54,7 @@ function Small({ name, times, points }: SmallProps) {
   return (
     <figure>
       <figcaption className="text-[0.875rem] text-pencil">
-        {name}: {shown(low)} to {shown(high)}
+        {say("log-to", { name, low: shown(low), high: shown(high) })}
       </figcaption>
       <svg
         width={WIDTH}

@@ -1,4 +1,5 @@
 import { useHealth } from "@/api/queries";
+import { say } from "@/text/say";
 
 /** After an update the log is worked through again; until that is done, the old lessons hold. */
 export function Relearning() {
@@ -7,8 +8,7 @@ export function Relearning() {
   const { done, of } = data.relearning;
   return (
     <p role="status" className="mt-2 text-pencil">
-      The app was updated and is reading the log again: {done} of {of} cooks. Until then the earlier
-      adjustments apply.
+      {say("log-the-app-was-updated-and-is", { done, of })}
     </p>
   );
 }

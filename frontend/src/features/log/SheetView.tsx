@@ -7,7 +7,7 @@ import { useHousehold, useUnits } from "@/api/queries";
 import { InkTrace } from "@/drawing/InkTrace";
 import { PieceTraces } from "@/drawing/PieceTraces";
 import { clockTime, dateAndTime } from "@/lib/clock";
-import { STATE_WORDS } from "@/lib/cook";
+import { type PotState, stateWords } from "@/lib/cook";
 import { cookTime, spokenTime } from "@/lib/format";
 import { pieceName } from "@/lib/outcome";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
@@ -15,6 +15,7 @@ import { tendernessOf } from "@/lib/words";
 import { OutcomePanel } from "@/parts/OutcomePanel";
 import { Photos } from "@/parts/Photos";
 import { RecipeAside } from "@/parts/RecipeAside";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { useWidth } from "@/ui/useWidth";
 
@@ -28,7 +29,7 @@ export function SheetView({ id }: { id: string }) {
     <div className="mx-auto max-w-5xl px-4 py-4">
       <p>
         <Link href="/log" className="underline">
-          All log entries
+          {say("log-all-log-entries")}
         </Link>
       </p>
       {trouble && (
@@ -54,7 +55,7 @@ export function SheetView({ id }: { id: string }) {
                   href={`/plan?${wishToAddress(wishFromPlan(cook.wish), null)}`}
                   className="underline"
                 >
-                  Plan this again, with another weight or thickness
+                  {say("log-plan-this-again-with-another-weight")}
                 </Link>
               </p>
             )}
@@ -75,21 +76,28 @@ export function SheetView({ id }: { id: string }) {
 export function Facts({ cook }: { cook: CookOut }) {
   return (
     <dl className="mt-2 grid w-fit grid-cols-[auto_1fr] gap-x-4">
-      <dt className="text-pencil">planned</dt>
+      <dt className="text-pencil">{say("log-planned")}</dt>
       <dd>
-        {cookTime(cook.plan.hold_min)} at {cook.plan.level} pressure, target{" "}
-        {tendernessOf(cook.plan.texture, cook.plan.cut)}
+        {say("log-at-pressure-target", {
+          hold_min: cookTime(cook.plan.hold_min),
+          level: cook.plan.level,
+          texture: tendernessOf(cook.plan.texture, cook.plan.cut),
+        })}
       </dd>
-      <dt className="text-pencil">set</dt>
+      <dt className="text-pencil">{say("log-set")}</dt>
       <dd>{cookTime(cook.set_min)}</dd>
-      <dt className="text-pencil">batches</dt>
-      <dd>{cook.rounds === 1 ? "one" : `${cook.rounds}: cooked longer ${cook.rounds - 1} ×`}</dd>
+      <dt className="text-pencil">{say("log-batches")}</dt>
+      <dd>
+        {cook.rounds === 1
+          ? say("log-one")
+          : say("log-cooked-longer", { rounds: cook.rounds, rounds2: cook.rounds - 1 })}
+      </dd>
       <Weighed cook={cook} />
       {cook.connected && !cook.no_lesson && <Simulated />}
       <LeftOut why={cook.no_lesson} />
       {cook.ended_at && (
         <>
-          <dt className="text-pencil">took</dt>
+          <dt className="text-pencil">{say("log-took")}</dt>
           <dd>{spokenTime((Date.parse(cook.ended_at) - Date.parse(cook.began_at)) / 60_000)}</dd>
         </>
       )}
@@ -102,32 +110,32 @@ function Simulated() {
   const { data } = useHousehold();
   return (
     <>
-      <dt className="text-pencil">cooker</dt>
+      <dt className="text-pencil">{say("log-cooker")}</dt>
       <dd>
         {data?.simulated_teach
-          ? "simulated; it still changes your plans, as set in My kitchen"
-          : "simulated; it changes nothing"}
+          ? say("log-simulated-it-still-changes-your-plans")
+          : say("log-simulated-it-changes-nothing")}
       </dd>
     </>
   );
 }
 
-const NO_LESSON: Record<NonNullable<CookOut["no_lesson"]>, string> = {
-  abandoned: "nothing: it was stopped",
-  unsafe: "nothing: it was not safe to eat",
-  raw_out: "nothing: the raw meat was out of the refrigerator for two hours or more",
-  leftovers_out: "nothing: what was left was out for two hours or more; throw it away",
-  fast_clock: "nothing: its clock did not run with the kitchen’s",
-  stopped: "nothing about tenderness: it stopped on the way",
-};
+const noLesson = (): Record<NonNullable<CookOut["no_lesson"]>, string> => ({
+  abandoned: say("log-nothing-it-was-stopped"),
+  unsafe: say("log-nothing-it-was-not-safe-to"),
+  raw_out: say("log-nothing-the-raw-meat-was-out"),
+  leftovers_out: say("log-nothing-what-was-left-was-out"),
+  fast_clock: say("log-nothing-its-clock-did-not-run"),
+  stopped: say("log-nothing-about-tenderness-it-stopped-on"),
+});
 
 /** Why a cook is left out of what the log learns. */
 function LeftOut({ why }: { why: CookOut["no_lesson"] }) {
   if (!why) return null;
   return (
     <>
-      <dt className="text-pencil">changes</dt>
-      <dd>{NO_LESSON[why]}</dd>
+      <dt className="text-pencil">{say("log-changes")}</dt>
+      <dd>{noLesson()[why]}</dd>
     </>
   );
 }
@@ -138,9 +146,12 @@ function Weighed({ cook }: { cook: CookOut }) {
   if (!before && !after) return null;
   return (
     <>
-      <dt className="text-pencil">weighed</dt>
+      <dt className="text-pencil">{say("log-weighed")}</dt>
       <dd>
-        {[before && `${before[units]} raw`, after && `${after[units]} cooked`]
+        {[
+          before && say("log-raw", { before: before[units] }),
+          after && say("log-cooked", { after: after[units] }),
+        ]
           .filter(Boolean)
           .join(", ")}
       </dd>
@@ -150,15 +161,19 @@ function Weighed({ cook }: { cook: CookOut }) {
 
 export function Outcome({ cook }: { cook: CookOut }) {
   const pieces = ((cook.outcome?.pieces as PieceOutcome[] | undefined) ?? []).slice(0, 48);
-  if (pieces.length === 0) return <p className="mt-2 text-pencil">Not rated yet.</p>;
+  if (pieces.length === 0) return <p className="mt-2 text-pencil">{say("log-not-rated-yet")}</p>;
   return (
-    <ul aria-label="rating" className="mt-2">
+    <ul aria-label={say("log-rating")} className="mt-2">
       {pieces.map((piece, index) => (
         <li key={pieceName(piece, index, cook.plan.kinds)}>
           <span className="font-semibold">{pieceName(piece, index, cook.plan.kinds)}</span>:{" "}
-          {piece.texture ? tendernessOf(piece.texture, cook.plan.cut) : "not rated"}
-          {piece.juicy && `, juicy ${piece.juicy} of 5`}
-          {piece.taste && `, taste ${piece.taste} of 5`}
+          {[
+            piece.texture ? tendernessOf(piece.texture, cook.plan.cut) : say("log-not-rated"),
+            piece.juicy && say("log-juicy-of-5", { juicy: piece.juicy }),
+            piece.taste && say("log-taste-of-5", { taste: piece.taste }),
+          ]
+            .filter(Boolean)
+            .join(", ")}
         </li>
       ))}
     </ul>
@@ -172,7 +187,7 @@ function Correct({ cook }: { cook: CookOut }) {
   if (!open) {
     return (
       <Button className="mt-2 text-[0.875rem] print:hidden" onClick={() => setOpen(true)}>
-        Change rating
+        {say("log-change-rating")}
       </Button>
     );
   }
@@ -192,7 +207,7 @@ function SideBySide({ cook }: { cook: CookOut }) {
   return (
     <section aria-labelledby="pieces-title" className="mt-2">
       <h2 id="pieces-title" className="font-semibold text-[1.125rem]">
-        Pieces compared
+        {say("log-pieces-compared")}
       </h2>
       <ul className="list-disc pl-5">
         {cook.side_by_side.map((line) => (
@@ -210,12 +225,12 @@ function KindByKind({ id, cut, width }: { id: string; cut: string; width: number
   return (
     <section aria-labelledby="kinds-title" className="mt-3">
       <h2 id="kinds-title" className="font-semibold text-[1.125rem]">
-        How they softened in one cooker
+        {say("log-how-they-softened-in-one-cooker")}
       </h2>
       <p className="text-[0.875rem] text-pencil">
         {data.followed
-          ? "Calculated from what this cooker really did."
-          : "Calculated for the cook time that was set; this cook was not connected."}
+          ? say("log-calculated-from-what-this-cooker-really")
+          : say("log-calculated-for-the-cook-time-that")}
       </p>
       <div className="mt-1 bg-sheet">
         <PieceTraces pieces={data} cut={cut} width={width} />
@@ -229,17 +244,6 @@ function KindByKind({ id, cut, width }: { id: string; cut: string; width: number
   );
 }
 
-const KINDS: Record<string, string> = {
-  began: "began",
-  undone: "undone",
-  timer_rang: "timer stopped",
-  timer_moved: "timer moved",
-  timer_stopped: "timer removed",
-  judged: "judged",
-  outcome: "rated",
-  ended: "closed",
-};
-
 function History({ id, cook }: { id: string; cook: CookOut }) {
   const events = useHistory(id).data?.events ?? [];
   const titles = new Map(cook.steps.map((step) => [step.step_id, step.title]));
@@ -248,7 +252,7 @@ function History({ id, cook }: { id: string; cook: CookOut }) {
   return (
     <section aria-labelledby="history-title" className="mt-3">
       <h2 id="history-title" className="font-semibold text-[1.125rem]">
-        What happened
+        {say("log-what-happened")}
       </h2>
       <ol className="text-[0.875rem]">
         {events.map((event) => (
@@ -273,20 +277,26 @@ function sayEvent(
   const title = titles.get(text("step_id")) ?? text("step_id");
   switch (kind) {
     case "done":
-      return body.skipped ? `left out: ${title} (${text("skipped")})` : `done: ${title}`;
+      return body.skipped
+        ? say("log-left-out", { title, text: text("skipped") })
+        : say("log-done", { title });
     case "ticked":
-      return `confirmed: ${titles.get(text("tick")) ?? text("tick")}`;
+      return say("log-confirmed", { get: titles.get(text("tick")) ?? text("tick") });
     case "timer_started":
-      return `timer: ${text("title")}`;
+      return say("log-timer", { text: text("title") });
     case "pot":
-      return `pot: ${STATE_WORDS[text("state") as keyof typeof STATE_WORDS] ?? text("state")}`;
+      return say("log-pot", {
+        state_words: stateWords()[text("state") as PotState] ?? text("state"),
+      });
     case "put_back":
-      return `cooked ${text("hold_min")} min longer`;
+      return say("log-cooked-min-longer", { text: text("hold_min") });
     case "note":
-      return body.step_id ? `note at “${title}”: ${text("text")}` : `note: ${text("text")}`;
+      return body.step_id
+        ? say("log-note-at", { title, text: text("text") })
+        : say("log-note", { text: text("text") });
     case "weighed":
-      return "weighed";
+      return say("log-weighed");
     default:
-      return KINDS[kind] ?? kind;
+      return say("log-event", { kind });
   }
 }

@@ -3,6 +3,7 @@ import { useHousehold, useStoredPlan } from "@/api/queries";
 import { TraceChart } from "@/drawing/TraceChart";
 import { cookTime, spokenTime, type Units } from "@/lib/format";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, tendernessOf } from "@/lib/words";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { useWidth } from "@/ui/useWidth";
 
@@ -20,12 +21,14 @@ export function Compare({ ids, onClose }: Props) {
   const a = first.data;
   const b = second.data;
   return (
-    <section aria-label="two plans compared" className="mb-4 border-2 border-ink p-3">
+    <section aria-label={say("saved-two-plans-compared")} className="mb-4 border-2 border-ink p-3">
       <div className="flex items-center justify-between gap-2">
         <h2 className="font-semibold text-[1.125rem]">
-          {a && b ? `${a.name} (solid) and ${b.name} (dashed)` : "Comparing …"}
+          {a && b
+            ? say("saved-solid-and-dashed", { name: a.name, name2: b.name })
+            : say("saved-comparing")}
         </h2>
-        <Button onClick={onClose}>Close</Button>
+        <Button onClick={onClose}>{say("saved-close")}</Button>
       </div>
       <div ref={ref} className="mt-2">
         {a && b && (
@@ -50,13 +53,13 @@ interface DifferencesProps {
 }
 
 function Differences({ a, b, names, units }: DifferencesProps) {
-  const lines = FACTS.map(([name, of]) => [name, of(a, units), of(b, units)] as const);
+  const lines = FACTS.map(([name, of]) => [say(name), of(a, units), of(b, units)] as const);
   return (
     <table className="mt-2 w-full text-[0.875rem]">
       <thead>
         <tr className="text-left text-pencil">
           <th scope="col" className="font-normal">
-            what
+            {say("saved-what")}
           </th>
           <th scope="col" className="font-normal">
             {names[0]}
@@ -87,16 +90,16 @@ function Differences({ a, b, names, units }: DifferencesProps) {
 type Fact = [string, (plan: PlanOut, units: Units) => string];
 
 const FACTS: Fact[] = [
-  ["cook time", (plan) => cookTime(plan.setting.hold_min)],
-  ["total time, lid on to lid off", (plan) => spokenTime(plan.lid_on_to_open_s / 60)],
-  ["tenderness", (plan) => tendernessOf(plan.setting.texture, plan.pieces[0]?.cut)],
-  ["thickness", (plan, units) => plan.pieces[0]?.thickness_shown[units] ?? ""],
-  ["weight", (plan, units) => plan.pieces[0]?.total_mass_shown[units] ?? ""],
-  ["liquid", (plan, units) => plan.liquid.shown[units]],
-  ["liquid style", (plan) => SCHOOL_WORDS[plan.setting.school].name],
-  ["trivet", (plan) => RACK_WORDS[plan.setting.rack].name],
-  ["release", (plan) => RELEASE_WORDS[plan.setting.release].name],
-  ["pressure", (plan) => plan.setting.level],
-  ["cooker", (plan) => plan.pot.name],
-  ["altitude", (plan, units) => plan.setting.altitude_shown[units]],
+  ["saved-cook-time", (plan) => cookTime(plan.setting.hold_min)],
+  ["saved-total-time-lid-on-to-lid-off", (plan) => spokenTime(plan.lid_on_to_open_s / 60)],
+  ["saved-tenderness", (plan) => tendernessOf(plan.setting.texture, plan.pieces[0]?.cut)],
+  ["saved-thickness", (plan, units) => plan.pieces[0]?.thickness_shown[units] ?? ""],
+  ["saved-weight", (plan, units) => plan.pieces[0]?.total_mass_shown[units] ?? ""],
+  ["saved-liquid", (plan, units) => plan.liquid.shown[units]],
+  ["saved-liquid-style", (plan) => SCHOOL_WORDS[plan.setting.school].name],
+  ["saved-trivet", (plan) => RACK_WORDS[plan.setting.rack].name],
+  ["saved-release", (plan) => RELEASE_WORDS[plan.setting.release].name],
+  ["saved-pressure", (plan) => say("saved-level", { level: plan.setting.level })],
+  ["saved-cooker", (plan) => plan.pot.name],
+  ["saved-altitude", (plan, units) => plan.setting.altitude_shown[units]],
 ];

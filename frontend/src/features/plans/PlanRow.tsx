@@ -5,6 +5,7 @@ import { useRenamePlan, useTakePlan } from "@/api/queries";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { cookTime, spokenTime } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
+import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
 
@@ -44,30 +45,34 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
           </button>
         )}
         <p className="text-[0.875rem] text-pencil">
-          {cutName}, {plan.count === 1 ? "one piece" : `${plan.count} pieces`},{" "}
-          <span data-typed>{plan.total_mass}</span>, in {plan.pot_name}
+          {cutName},{" "}
+          {plan.count === 1 ? say("saved-one-piece") : say("saved-pieces", { count: plan.count })},{" "}
+          <span data-typed>{plan.total_mass}</span> {say("saved-in", { pot_name: plan.pot_name })}
           {cook && ` · ${cook}`}
         </p>
       </div>
       <p className="col-start-2 sm:col-start-auto sm:text-right">
         <span className="font-bold font-dial text-[1.25rem]">{cookTime(plan.hold_min)}</span>{" "}
-        <span className="text-[0.875rem] text-pencil">cook time</span>
+        <span className="text-[0.875rem] text-pencil">{say("saved-cook-time")}</span>
         <span className="block text-[0.875rem] text-pencil">
-          {spokenTime(plan.lid_on_to_open_s / 60)} total time
+          {say("saved-total-time", { lid_on_to_open_s: spokenTime(plan.lid_on_to_open_s / 60) })}
         </span>
       </p>
       <div className="col-start-2 flex flex-wrap gap-2 pt-1 sm:col-start-auto sm:pt-0">
         <div className="w-full sm:w-auto">
-          <Tick label="compare" on={picked} onChange={onPick} />
+          <Tick label={say("saved-compare")} on={picked} onChange={onPick} />
         </div>
-        <Button aria-label={`copy ${plan.name}`} onClick={() => open(true)}>
-          Copy
+        <Button aria-label={say("saved-copy-2", { name: plan.name })} onClick={() => open(true)}>
+          {say("saved-copy")}
         </Button>
-        <Button aria-label={`rename ${plan.name}`} onClick={() => setRenaming(true)}>
-          Rename
+        <Button
+          aria-label={say("saved-rename-2", { name: plan.name })}
+          onClick={() => setRenaming(true)}
+        >
+          {say("saved-rename")}
         </Button>
-        <Button aria-label={`delete ${plan.name}`} onClick={onDelete}>
-          Delete
+        <Button aria-label={say("saved-delete-2", { name: plan.name })} onClick={onDelete}>
+          {say("saved-delete")}
         </Button>
       </div>
     </li>
@@ -86,7 +91,7 @@ function Rename({ plan, onDone }: { plan: PlanLine; onDone: () => void }) {
       }}
     >
       <input
-        aria-label="new name"
+        aria-label={say("saved-new-name")}
         // the cook asked for this field a moment ago
         ref={(element) => element?.focus()}
         value={name}
@@ -97,7 +102,7 @@ function Rename({ plan, onDone }: { plan: PlanLine; onDone: () => void }) {
         className="min-w-0 flex-1 rounded-sm border border-edge bg-sheet px-2 py-1"
       />
       <Button strong type="submit" disabled={rename.isPending}>
-        Save name
+        {say("saved-save-name")}
       </Button>
     </form>
   );

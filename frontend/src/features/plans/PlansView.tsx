@@ -2,6 +2,7 @@ import { useDeferredValue, useId, useState } from "react";
 import { useCatalogue, useDeletePlan, usePeople, useRestorePlan, useShelf } from "@/api/queries";
 import { Compare } from "@/features/plans/Compare";
 import { PlanRow } from "@/features/plans/PlanRow";
+import { say } from "@/text/say";
 import { Slip } from "@/ui/Slip";
 
 /** The shelf: plans that were saved, to find, open, rename and delete. */
@@ -25,10 +26,10 @@ export function PlansView() {
   return (
     <div className="mx-auto max-w-6xl px-4 py-5">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="font-bold text-[1.5rem]">Saved plans</h1>
+        <h1 className="font-bold text-[1.5rem]">{say("saved-saved-plans")}</h1>
         <div>
           <label htmlFor={id} className="mr-2 text-pencil">
-            find
+            {say("saved-find")}
           </label>
           <input
             id={id}
@@ -43,20 +44,23 @@ export function PlansView() {
       </div>
       {shelf.isError && (
         <p role="alert" className="border-care border-l-4 pl-2">
-          <strong>The app does not answer.</strong> Start it again. Your plans are safe on disk.
+          <strong>{say("saved-the-app-does-not-answer")}</strong>{" "}
+          {say("saved-start-it-again-your-plans-are")}
         </p>
       )}
-      {shelf.isPending && <p className="text-pencil">Loading …</p>}
+      {shelf.isPending && <p className="text-pencil">{say("saved-loading")}</p>}
       {shelf.data && plans.length === 0 && (
         <p className="text-pencil">
           {search
-            ? "No plan has these words in its name."
-            : "No plan is saved yet. Make one in Plan."}
+            ? say("saved-no-plan-has-these-words-in")
+            : say("saved-no-plan-is-saved-yet-make")}
         </p>
       )}
-      {picked.length === 1 && <p className="mb-2 text-pencil">Select another plan to compare.</p>}
+      {picked.length === 1 && (
+        <p className="mb-2 text-pencil">{say("saved-select-another-plan-to-compare")}</p>
+      )}
       {picked.length === 2 && <Compare ids={picked} onClose={() => setPicked([])} />}
-      <ul className="border-rule border-t" aria-label="saved plans">
+      <ul className="border-rule border-t" aria-label={say("saved-saved-plans-2")}>
         {plans.map((plan) => (
           <PlanRow
             key={plan.id}
@@ -74,14 +78,14 @@ export function PlansView() {
       </ul>
       {shelf.data && shelf.data.total > plans.length && (
         <p className="mt-3 text-pencil">
-          The newest {plans.length} of {shelf.data.total}. Type a word to find the others.
+          {say("saved-the-newest-of-type-a-word", { plans: plans.length, total: shelf.data.total })}
         </p>
       )}
       {gone && (
         <Slip
-          text={`“${gone.name}” is deleted.`}
+          text={say("saved-is-deleted", { name: gone.name })}
           action={{
-            name: "Undo",
+            name: say("saved-undo"),
             run: () => restore.mutate(gone.id, { onSuccess: () => setGone(null) }),
           }}
           onClose={() => setGone(null)}

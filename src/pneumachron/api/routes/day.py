@@ -79,6 +79,7 @@ def list_days(
     offset: Annotated[int, Query(ge=0, le=1_000_000)] = 0,
 ) -> DaysOut:
     """Days that are kept, the newest first."""
+    day.warm_up()
     found, total = day.list_days(db, search=search, limit=limit, offset=offset)
     return DaysOut(days=[DayLine.of(stored) for stored in found], total=total)
 

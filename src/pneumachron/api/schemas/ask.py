@@ -7,6 +7,7 @@ from pydantic import Field
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
 from pneumachron.api.schemas.plan import AnswerOut, PlanIn
 from pneumachron.core.again import NextStep
+from pneumachron.core.batches import MAX_RUNS
 from pneumachron.core.finish import FinishKind
 from pneumachron.core.keeping import Cooler
 from pneumachron.core.procedure.steps import StepKind
@@ -228,6 +229,10 @@ class SideOut(Closed):
     foams: bool
 
 
+MAX_STEPS = 20 * MAX_RUNS + 40
+"""Of a cook: each batch has some fifteen, and the rest some thirty."""
+
+
 class PlanStep(Closed):
     """One thing to do, and how long it takes [s]."""
 
@@ -245,7 +250,7 @@ class PlanStep(Closed):
 class StepsOut(Closed):
     """The steps of a plan in the order of work."""
 
-    steps: Annotated[list[PlanStep], Field(max_length=60)]
+    steps: Annotated[list[PlanStep], Field(max_length=MAX_STEPS)]
 
 
 class SidesOut(Closed):

@@ -16,7 +16,7 @@ from pneumachron.api.schemas.base import Closed, Moment, Name, ShortName
 from pneumachron.api.schemas.cooks import ToldIn
 from pneumachron.api.schemas.day import KeepDayIn
 from pneumachron.api.schemas.plan import PlanIn, PlanOut
-from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
+from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard, Sauce
 from pneumachron.api.schemas.recipes import (
     MAX_ORIGINAL,
     AnswersIn,
@@ -30,6 +30,7 @@ from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.live.pot import LiveState
 from pneumachron.core.pots import Pot
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead
+from pneumachron.core.season import Marinade
 from pneumachron.core.tenderness import Texture
 from pneumachron.recipes.model import Format
 from pneumachron.services.cooks import LAST_EVENTS, MAX_EVENTS
@@ -134,6 +135,7 @@ class BackupPotNumbers(Closed):
     panel_step_min: float = 1.0
     has_start_key: bool = False
     has_crisping_lid: bool = False
+    is_stovetop: bool = False
 
 
 class BackupPot(Closed):
@@ -256,8 +258,12 @@ class BroughtIn(Closed):
     """What recipe and day added to the steps of a cook."""
 
     work: Annotated[list[ExtraIn], Field(max_length=MAX_EXTRAS)]
-    sauce: bool
+    sauce: Sauce
     ahead: Ahead = "today"
+    from_freezer: bool = False
+    parted: bool = False
+    rubbed: bool = False
+    marinade: Marinade | None = None
 
 
 class BackupPhoto(Closed):

@@ -5,16 +5,17 @@ from typing import Annotated, Any, Literal
 
 from pydantic import Field, StringConstraints
 
-from pneumachron.api.schemas.ask import PlanStep
+from pneumachron.api.schemas.ask import MAX_STEPS, PlanStep
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Moment, Name, Shown
 from pneumachron.api.schemas.plan import LearnedOut, PlanIn
-from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
+from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard, Sauce
 from pneumachron.core.cook.forecast import AlarmKind
 from pneumachron.core.cook.pieces import MOST_PIECES
 from pneumachron.core.cook.turns import Wants
 from pneumachron.core.live.pot import LiveState
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
 from pneumachron.core.procedure.steps import Brought, Waits
+from pneumachron.core.season import Marinade
 from pneumachron.core.tenderness import Texture
 from pneumachron.core.wish import Level
 from pneumachron.devices.protocol import HandAction, PotCommand
@@ -32,7 +33,6 @@ from pneumachron.store.shelf import MAX_LISTED
 MAX_LOG_FILE = 4_000_000
 MAX_IMPORT_ROWS = 5_000
 """Through the screen; the command takes more."""
-MAX_STEPS = 60
 MAX_TIMERS = 60
 MAX_PIECE_KINDS = 12
 EventKey = Annotated[
@@ -53,14 +53,25 @@ class BeginIn(Closed):
     extras: Annotated[
         list[ExtraIn], Field(max_length=MAX_EXTRAS, description="work that recipe or day add")
     ] = Field(default_factory=list)
-    sauce: Annotated[bool, Field(description="the juice becomes a sauce")] = True
+    sauce: Sauce = "half"
     ahead: Annotated[Ahead, Field(description="eaten the day it is cooked, or later")] = "today"
+    from_freezer: Annotated[bool, Field(description="it is thawed first")] = False
+    rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
+    marinade: Marinade | None = None
 
     def came_with(self) -> CameWith:
         """What comes along besides the plan."""
         work = tuple(Extra(**extra.model_dump()) for extra in self.extras)
         recipe = None if self.recipe is None else self.recipe.model_dump()
-        return CameWith(recipe, Brought(work, self.sauce, self.ahead))
+        brought = Brought(
+            work,
+            self.sauce,
+            self.ahead,
+            from_freezer=self.from_freezer,
+            rubbed=self.rubbed,
+            marinade=self.marinade,
+        )
+        return CameWith(recipe, brought)
 
 
 class _Told(Closed):

@@ -8,11 +8,11 @@ from pydantic_core import PydanticCustomError
 
 from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
-from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard
+from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard, Sauce
 from pneumachron.core.cuts import ReleaseMethod
 from pneumachron.core.day.guests_late import LATE_RANGE_S, LateHow
+from pneumachron.core.day.model import MAX_BLOCKS
 from pneumachron.core.day.run import GAUGE_POINTS
-from pneumachron.core.day.schedule import MAX_BLOCKS
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
 from pneumachron.core.racks import Rack
 from pneumachron.core.season import Marinade
@@ -42,7 +42,8 @@ class DishIn(Closed):
     plan: PlanIn
     from_freezer: bool = False
     ahead: Ahead = "today"
-    sauce: bool = True
+    sauce: Sauce = "half"
+    rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
     marinade: Marinade | None = None
     eaters: Annotated[
         int | None, Field(ge=0, le=200, description="plates eaten on the day; the rest is kept")
@@ -55,10 +56,18 @@ class DishIn(Closed):
     def to_inputs(self) -> DishInputs:
         """As the use case takes it."""
         return DishInputs(
-            self.dish_id, self.title, self.plan.to_inputs(), self.from_freezer, self.ahead,
-            self.sauce, self.marinade, self.eaters, self.parted,
-            tuple(Extra(**extra.model_dump()) for extra in self.extras),
-        )  # fmt: skip
+            dish_id=self.dish_id,
+            title=self.title,
+            plan=self.plan.to_inputs(),
+            from_freezer=self.from_freezer,
+            ahead=self.ahead,
+            sauce=self.sauce,
+            rubbed=self.rubbed,
+            marinade=self.marinade,
+            eaters=self.eaters,
+            parted=self.parted,
+            extras=tuple(Extra(**extra.model_dump()) for extra in self.extras),
+        )
 
 
 class ShopIn(Closed):
@@ -203,6 +212,10 @@ class DayOut(Closed):
     table: datetime
     delay_s: float
     start: datetime
+    safe: bool
+    """False: something that spoils waits too long; this day is not to be cooked."""
+    proved: bool
+    """False: conflicts are left, and not every order was tried."""
     blocks: Annotated[list[BlockOut], Field(max_length=MAX_BLOCKS)]
     clashes: Annotated[list[ClashOut], Field(max_length=400)]
     cards: Annotated[list[CardOut], Field(max_length=MAX_DISHES)]

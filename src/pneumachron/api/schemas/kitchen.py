@@ -191,6 +191,7 @@ class OwnPotIn(Closed):
     panel_step_min: Annotated[float | None, Field(gt=0, le=60)] = None
     start_key: bool = False
     crisping_lid: bool = False
+    stovetop: Annotated[bool, Field(description="it stands on the stove")] = False
 
     def to_own(self) -> OwnPot:
         """As the use case takes it."""

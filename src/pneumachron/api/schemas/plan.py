@@ -324,6 +324,7 @@ class PotOut(Closed):
     panel_step_min: float = 1.0
     has_start_key: bool = False
     has_crisping_lid: bool = False
+    is_stovetop: bool = False
     min_liquid_shown: Shown
     max_volume_shown: Shown
     inner_diameter_shown: Shown

@@ -2,10 +2,10 @@
 
 from typing import Annotated
 
-from pydantic import Field, StringConstraints
+from pydantic import BeforeValidator, Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed
-from pneumachron.core.procedure.choices import ExtraWhen
+from pneumachron.core.procedure.choices import ExtraWhen, SauceTo
 
 
 class RecipeStepCard(Closed):
@@ -21,6 +21,18 @@ class RecipeCard(Closed):
     title: Annotated[str, Field(max_length=200)]
     ingredients: Annotated[list[Annotated[str, Field(max_length=300)]], Field(max_length=120)]
     steps: Annotated[list[RecipeStepCard], Field(max_length=60)]
+
+
+def _named_sauce(value: object) -> object:
+    """What was kept before a sauce could be of a kind: there is one, or there is none."""
+    if isinstance(value, bool):
+        return "half" if value else "none"
+    return value
+
+
+Sauce = Annotated[
+    SauceTo, BeforeValidator(_named_sauce), Field(description="what becomes of the juice")
+]
 
 
 class ExtraIn(Closed):

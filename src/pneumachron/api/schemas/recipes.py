@@ -60,6 +60,13 @@ class PartText(Closed):
     lines: Annotated[list[Annotated[int, Field(ge=0, lt=MAX_LINES)]], Field(max_length=MAX_LINES)]
 
 
+class SectionText(Closed):
+    """A heading over some steps, and the row of its first."""
+
+    name: Annotated[str, Field(min_length=1, max_length=MAX_TITLE)]
+    first: Annotated[int, Field(ge=0, lt=MAX_LINES)]
+
+
 class RecipeText(Closed):
     """A recipe as its writer left it."""
 
@@ -77,6 +84,9 @@ class RecipeText(Closed):
     source: Annotated[Text, Field(description="where it stands; never fetched")] = ""
     image: Annotated[Text, Field(description="address of a picture; never fetched")] = ""
     parts: Annotated[list[PartText], Field(max_length=MAX_PARTS)] = Field(default_factory=list)
+    sections: Annotated[list[SectionText], Field(max_length=MAX_PARTS)] = Field(
+        default_factory=list
+    )
     left_out: Annotated[
         list[Text], Field(max_length=MAX_LINES, description="lines that are no part of the recipe")
     ] = Field(default_factory=list)
@@ -96,11 +106,19 @@ class TwinOut(Closed):
     title: str
 
 
+class DoubtsOut(Closed):
+    """Lines that look like something else than what they were taken for."""
+
+    steps_like_ingredients: Annotated[list[Text], Field(max_length=MAX_LINES)]
+    ingredients_like_steps: Annotated[list[Text], Field(max_length=MAX_LINES)]
+
+
 class ReadOut(Closed):
     """A recipe that was read, and what there is to say about it."""
 
     recipe: RecipeText
     format: Format
+    doubts: DoubtsOut
     remarks: Annotated[list[str], Field(max_length=5)]
     twins: Annotated[list[TwinOut], Field(max_length=5)]
 
@@ -229,6 +247,7 @@ class PencilMark(Closed):
     index: int | None
     before: str
     after: str
+    step: Annotated[int | None, Field(description="in which of our steps it is done, from 1")]
     reason: str
     source_kind: SourceKind
     overruled: bool
@@ -280,6 +299,7 @@ class ConvertedOut(Closed):
     shopping: Annotated[list[ShopOut], Field(max_length=20)]
     wish: PlanIn
     marinade: Marinade | None
+    rubbed: Annotated[bool, Field(description="the rub stays on overnight")]
     extras: Annotated[
         list[ExtraIn], Field(max_length=MAX_EXTRAS, description="other work, for the day")
     ]

@@ -4,7 +4,7 @@ A later engine works out other minutes. A cook that is under way, and a log entr
 keep theirs: their steps are made from these numbers and from nothing else of the engine.
 """
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, fields, is_dataclass, replace
 from math import isfinite
 from typing import Any, get_args, get_type_hints
@@ -16,11 +16,11 @@ from pneumachron.core.errors import ShapeError
 from pneumachron.core.finish import Finish, FinishKind, finish_for, rest_for
 from pneumachron.core.keeping import cooling
 from pneumachron.core.load import Load
-from pneumachron.core.plan import Plan, is_pulled
-from pneumachron.core.racks import Rack
+from pneumachron.core.plan import Phase, Plan, is_pulled
+from pneumachron.core.racks import RACK_KINDS, Rack
 from pneumachron.core.sauce import reduce_sauce
 from pneumachron.core.season import searing
-from pneumachron.core.standing import Arrangement
+from pneumachron.core.standing import ARRANGEMENTS, Arrangement
 from pneumachron.core.wish import Wish
 
 AFTER_HOLD = frozenset(
@@ -97,6 +97,14 @@ class CookNumbers:
     """Likely range of the cook time."""
     later: tuple[tuple[float, float, float], ...] = ()
     """Batches after this one: cook time [s], from lid on to meat out [s], mass [kg]."""
+    later_lying: tuple[tuple[Rack, Arrangement], ...] = ()
+    """How each of them lies; empty for a cook that was kept before this was known."""
+    later_liquid_m3: tuple[float, ...] = ()
+    """Liquid of each."""
+    later_up_s: tuple[float, ...] = ()
+    """To pressure, of each."""
+    later_phases: tuple[tuple[tuple[str, float], ...], ...] = ()
+    """What follows the cook time of each, as `phases`."""
     ice_bath_s: float = 0.0
     """In ice water until the thickest piece is cold, when it is made ahead; 0: too thick for it."""
 
@@ -145,20 +153,23 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None, meat: Load | None = 
         natural_release_s=_phase_s(plan, "natural_release"),
         venting_s=_phase_s(plan, "venting"),
         open_pot_s=setup.after.open_pot_s,
-        sear=_sear(wish),
+        sear=sear_numbers(wish),
         rest_s=(low + high) / 2,
         sauce_s=reduced.heat_s + reduced.boil_s,
         crust=_crust(finish_for(meat, wish.pot, finish)),
         pulled=is_pulled(wish),
-        phases=tuple(
-            (phase.kind, phase.duration_s)
-            for phase in plan.phases
-            if phase.kind in AFTER_HOLD and phase.duration_s > 0
-        ),
+        phases=_after_hold(plan.phases),
         hold_range_s=(60.0 * plan.hold_range_min[0], 60.0 * plan.hold_range_min[1]),
         later=tuple(
             (60.0 * batch.hold_min, batch.done_s, batch.load.mass_kg) for batch in plan.later
         ),
+        later_lying=tuple((batch.rack, batch.arrangement) for batch in plan.later),
+        later_liquid_m3=tuple(batch.liquid_m3 for batch in plan.later),
+        later_up_s=tuple(
+            sum(phase.duration_s for phase in batch.phases if phase.kind == "come_up")
+            for batch in plan.later
+        ),
+        later_phases=tuple(_after_hold(batch.phases) for batch in plan.later),
         ice_bath_s=_ice_bath_s(wish),
         trace=tuple(
             (round(float(at), 1), round(float(gauge), 1))
@@ -166,6 +177,14 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None, meat: Load | None = 
         ),
     )
     return CookPlan(wish, numbers)
+
+
+def _after_hold(phases: Sequence[Phase]) -> tuple[tuple[str, float], ...]:
+    return tuple(
+        (phase.kind, phase.duration_s)
+        for phase in phases
+        if phase.kind in AFTER_HOLD and phase.duration_s > 0
+    )
 
 
 def reconstructed(plan: CookPlan) -> CookPlan:
@@ -180,7 +199,8 @@ def _ice_bath_s(wish: Wish) -> float:
     return found.to_last_s if found.safe else 0.0
 
 
-def _sear(wish: Wish) -> SearNumbers | None:
+def sear_numbers(wish: Wish) -> SearNumbers | None:
+    """How its meat is seared; None where it is not."""
     piece = wish.load.pieces[0]
     if not piece.cut.sears or piece.frozen:
         return None
@@ -217,6 +237,12 @@ def from_document(document: Mapping[str, Any]) -> CookNumbers:
         values = {**document, "trace": tuple(_point(item) for item in document["trace"])}
         values["phases"] = tuple(_phase(item) for item in document.get("phases", ()))
         values["later"] = tuple(tuple(item) for item in document.get("later", ()))
+        values["later_lying"] = tuple(_lying(item) for item in document.get("later_lying", ()))
+        for name in ("later_liquid_m3", "later_up_s"):
+            values[name] = tuple(document.get(name, ()))
+        values["later_phases"] = tuple(
+            tuple(_phase(item) for item in rows) for rows in document.get("later_phases", ())
+        )
         if document.get("hold_range_s") is not None:
             values["hold_range_s"] = _point(document["hold_range_s"])
         for name, kind in (("sear", SearNumbers), ("crust", CrustNumbers)):
@@ -227,6 +253,7 @@ def from_document(document: Mapping[str, Any]) -> CookNumbers:
         raise ShapeError(
             f"the numbers of this cook are not whole: {type(error).__name__}"
         ) from None
+    _check_batches(found)
     _check(found)
     return found
 
@@ -238,12 +265,33 @@ def _phase(item: Any) -> tuple[str, float]:  # noqa: ANN401 - whatever a file ho
     return kind, seconds
 
 
+def _lying(item: Any) -> tuple[Rack, Arrangement]:  # noqa: ANN401 - whatever a file holds
+    rack, arrangement = item
+    if rack not in RACK_KINDS or arrangement not in ARRANGEMENTS:
+        raise ValueError(item)
+    return rack, arrangement
+
+
 def _point(item: Any) -> tuple[float, float]:  # noqa: ANN401 - whatever a file holds
     at, gauge = item
     return at, gauge
 
 
-LISTS = frozenset({"phases", "later", "hold_range_s"})
+LISTS = frozenset({"phases", "later", "hold_range_s", "later_liquid_m3", "later_up_s"})
+ROWS = frozenset({"hold_range_s", "later_liquid_m3", "later_up_s"})
+"""Lists of numbers alone."""
+
+
+LATER = ("later_lying", "later_liquid_m3", "later_up_s", "later_phases")
+"""What is told of each later batch: of all of them, or, by earlier versions, of none."""
+
+
+def _check_batches(found: CookNumbers) -> None:
+    """Each later batch has all its numbers."""
+    count = len(found.later)
+    lengths = {len(getattr(found, name)) for name in LATER}
+    if count > MAX_PHASES or lengths not in ({count}, {0}):
+        raise ShapeError("the later batches of this cook are not whole")
 
 
 def _check(found: object) -> None:
@@ -256,8 +304,17 @@ def _check(found: object) -> None:
         elif field.name == "trace":
             if len(value) > MAX_TRACE or not all(_is_number(x) for point in value for x in point):
                 raise ShapeError("the trace of this cook is not a curve")
+        elif field.name in {"later_lying", "later_phases"}:
+            if len(value) > MAX_PHASES or not all(
+                _is_number(x) and x >= 0
+                for rows in value
+                for row in rows
+                if not isinstance(row, str)
+                for x in row[1:]
+            ):
+                raise ShapeError(f"{field.name} of this cook cannot be")
         elif field.name in LISTS:
-            rows = () if value is None else value if field.name != "hold_range_s" else (value,)
+            rows = () if value is None else (value,) if field.name in ROWS else value
             numbers = [x for row in rows for x in row if x not in AFTER_HOLD]
             if len(rows) > MAX_PHASES or not all(_is_number(x) and x >= 0 for x in numbers):
                 raise ShapeError(f"{field.name} of this cook cannot be")

@@ -4,6 +4,7 @@ Times are seconds of any one clock. The fold is pure, so a sheet that is read ag
 power failed stands exactly where it stood.
 """
 
+import re
 from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass, field, replace
 from typing import Any, Literal, TypeAlias, get_args
@@ -13,6 +14,7 @@ from pneumachron.core.errors import CodedError, Param
 from pneumachron.core.live.pot import LiveState
 from pneumachron.core.message import Message
 from pneumachron.core.procedure.steps import (
+    BATCH_SIGN,
     TICKS_OF_VERSION_1,
     Brought,
     Step,
@@ -123,20 +125,30 @@ class Sheet:
 
     @property
     def opened_s(self) -> float | None:
-        """When the lid came off for good; None while a run is still to be opened."""
-        opened = [self.done_s.get(step.step_id) for step in self.steps if step.kind == "open"]
+        """When the lid came off the first batch for good; None while it is still to be opened."""
+        runs = [step for step in self.steps if step.kind == "open" and step.batch == 1]
+        opened = [self.done_s.get(step.step_id) for step in runs]
         return None if None in opened else opened[-1]
 
     def current_is(self, *kinds: StepKind) -> bool:
         """Whether one of these is to be done now, whatever is done beside the pot."""
         return self.at_pot is not None and self.at_pot.kind in kinds
 
-    def step(self, step_id: str) -> Step:
+    def step_or_none(self, step_id: str) -> Step | None:
         """A step by its id."""
-        for step in self.steps:
-            if step.step_id == step_id:
-                return step
-        raise SheetError("unknown_step")
+        return next((step for step in self.steps if step.step_id == step_id), None)
+
+    def step(self, step_id: str) -> Step:
+        """A step by its id.
+
+        Raises
+        ------
+        SheetError : there is none.
+        """
+        found = self.step_or_none(step_id)
+        if found is None:
+            raise SheetError("unknown_step")
+        return found
 
     def missing(self, step: Step) -> tuple[str, ...]:
         """What of a step is not confirmed."""
@@ -235,10 +247,29 @@ def changes_nothing(sheet: Sheet, event: Event) -> bool:
 
 def after(plan: CookPlan, sheet: Sheet, event: Event) -> Sheet:
     """The sheet with one more thing on it."""
+    step_id = str(event.body.get("step_id") or "")
+    if (old := _OLD_BATCH.match(step_id)) and sheet.step_or_none(step_id) is None:
+        return _old_batch(sheet, event, int(old[1]))
     if event.kind == "put_back":
         return _put_back(plan, sheet, int(event.body["hold_min"]))
     change = _CHANGES.get(event.kind)
     return sheet if change is None else change(sheet, event)
+
+
+_OLD_BATCH = re.compile(r"batch(\d+)$")
+
+
+def _old_batch(sheet: Sheet, event: Event, number: int) -> Sheet:
+    """A batch was one step once: it was done as a whole, or not at all."""
+    ids = [step.step_id for step in sheet.steps if step.batch == number or
+           step.step_id == f"next{number}"]  # fmt: skip
+    if event.kind == "done":
+        for step_id in ids:
+            sheet = _done(sheet, step_id, event.at_s)
+    elif event.kind == "undone":
+        left = {key: at for key, at in sheet.done_s.items() if key not in ids}
+        sheet = replace(sheet, done_s=left)
+    return sheet
 
 
 def tick_of(event: Event) -> str:
@@ -259,7 +290,7 @@ def _undone(sheet: Sheet, event: Event) -> Sheet:
     undone = sheet.step(step_id)
     timers = sheet.timers
     if undone.kind == "come_up":
-        timers = tuple(item for item in timers if item.timer_id != f"pressure-{undone.round}")
+        timers = tuple(item for item in timers if item.timer_id != _pressure_id(undone))
     # the timer of the step after it starts again once this one is done
     counted = sheet.at_pot
     if counted is not None and counted.counted:
@@ -321,12 +352,13 @@ def _done(sheet: Sheet, step_id: str, at_s: float) -> Sheet:
     step = sheet.step(step_id)
     mark = _MARKED.get(step.kind)
     marks = list(sheet.marks)
-    if mark is not None and getattr(marks[step.round - 1], mark) is None:
+    if mark is not None and step.batch == 1 and getattr(marks[step.round - 1], mark) is None:
         marks[step.round - 1] = replace(marks[step.round - 1], **{mark: at_s})
     timers = tuple(
         item for item in sheet.timers if item.step_id != step_id or step.kind in {"rest", "sauce"}
     )
-    if step.kind == "come_up" and sheet.pot is None:
+    # a connected cooker is followed through the first batch; the others are told by hand
+    if step.kind == "come_up" and (sheet.pot is None or step.batch > 1):
         timers = (*timers, _pressure_timer(sheet, step, at_s))
     done = {**sheet.done_s, step_id: at_s}
     return _counting(replace(sheet, done_s=done, marks=tuple(marks), timers=timers), at_s)
@@ -353,8 +385,15 @@ PRESSURE_TIMER = "pressure"
 
 def _pressure_timer(sheet: Sheet, come_up: Step, at_s: float) -> Timer:
     """The minutes under pressure of a cooker that tells nothing: counted from the cook itself."""
-    hold = next(step for step in sheet.steps if step.kind == "hold" and step.round == come_up.round)
-    return Timer(f"pressure-{come_up.round}", hold.step_id, PRESSURE_TIMER, at_s + hold.likely_s)
+    run = (come_up.round, come_up.batch)
+    holds = (step for step in sheet.steps if step.kind == "hold")
+    hold = next(step for step in holds if (step.round, step.batch) == run)
+    return Timer(_pressure_id(come_up), hold.step_id, PRESSURE_TIMER, at_s + hold.likely_s)
+
+
+def _pressure_id(come_up: Step) -> str:
+    batch = "" if come_up.batch == 1 else f"{BATCH_SIGN}{come_up.batch}"
+    return f"{PRESSURE_TIMER}-{come_up.round}{batch}"
 
 
 def _reached(before: LiveState | None, state: LiveState) -> tuple[str, ...]:

@@ -10,16 +10,16 @@ from pneumachron.core.day.dish import (
     LOAD_S,
     Dish,
     block_id,
+    brought,
     pot_lane,
     segment,
     stretch,
 )
-from pneumachron.core.day.schedule import Block, Wait
+from pneumachron.core.day.model import Block, Wait
 from pneumachron.core.finish import afterwards
 from pneumachron.core.load import Load
 from pneumachron.core.plan import Plan
 from pneumachron.core.procedure.steps import (
-    Brought,
     Step,
     StepKind,
     carve_steps,
@@ -43,9 +43,9 @@ SIDE_KEEPS_S = 1200.0
 
 
 def all_of(dish: Dish, plans: list[Plan]) -> CookPlan:
-    """What the steps after the cooker go by: the last run, and the meat of all of them."""
+    """What the steps after the cooker go by, as in Cook: the first run, and the meat of all."""
     pieces = tuple(piece for plan in plans for piece in plan.setup.wish.load.pieces)
-    return cook_plan(plans[-1], dish.finish, Load(pieces))
+    return cook_plan(plans[0], dish.finish, Load(pieces))
 
 
 def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
@@ -79,7 +79,7 @@ CALENDAR_KINDS: dict[StepKind, str] = {"sauce": "reduce"}
 
 def sauce(dish: Dish, cook: CookPlan, after: Wait, keeps_s: float) -> list[Block]:
     """The juice boiled down, when it is wished."""
-    steps = sauce_steps(cook, Brought(sauce=dish.sauce))
+    steps = sauce_steps(cook, brought(dish))
     return [_block(dish, "sauce", steps, (after,), keeps_s)] if steps else []
 
 

@@ -11,7 +11,7 @@ from pneumachron.core.day.after import (
 )
 from pneumachron.core.day.before import DAY_S, THAWED_KEEPS_S
 from pneumachron.core.day.dish import Dish, block_id, stretch
-from pneumachron.core.day.schedule import Block, Wait
+from pneumachron.core.day.model import Block, Wait
 from pneumachron.core.errors import WishError
 from pneumachron.core.plan import Plan
 from pneumachron.core.procedure.steps import (

@@ -3,10 +3,10 @@
 from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
-from pneumachron.core.day.dish import Dish, block_id, segment
-from pneumachron.core.day.schedule import Block, Wait, WaitWhy
-from pneumachron.core.load import thaw_hours
+from pneumachron.core.day.dish import Dish, block_id, brought, segment, stretch
+from pneumachron.core.day.model import LONGEST_S, Block, Segment, Wait, WaitWhy
 from pneumachron.core.plan import Plan
+from pneumachron.core.procedure.steps import raw_steps
 from pneumachron.core.season import marinating
 
 DAY_S = 86_400.0
@@ -23,8 +23,6 @@ RAW_WHY: dict[str, WaitWhy] = {
 }  # fmt: skip
 TRIM_S = (300.0, 600.0, 1200.0)
 """Trim, measure, portion, season, for one load. Common practice."""
-PART_S = (600.0, 900.0, 1500.0)
-"""Flat and point taken apart along the fat between them. Common practice."""
 RUB_LEAST_S, RUB_MOST_S = 600.0, DAY_S
 """Ten minutes to overnight, in the refrigerator. Common practice."""
 TEMPER_S = (1800.0, 3600.0, 3600.0)
@@ -63,19 +61,17 @@ def _after_the_shop(block: Block, kind: str | None) -> Block:
     return replace(block, after=(*block.after, wait))
 
 
+def _raw(dish: Dish, kind: str) -> Segment:
+    """A step with the raw meat as a stretch of the day."""
+    thick = dish.wish.load.pieces[0].thickness_m
+    steps = raw_steps(dish.wish, thick, brought(dish))
+    return stretch(dish, next(step for step in steps if step.kind == kind))
+
+
 def thaw(dish: Dish) -> Block:
     """From the freezer into the refrigerator, as long as the thickest piece takes."""
-    thick = max(piece.thickness_m for piece in dish.wish.load.pieces)
-    seconds = 3600.0 * thaw_hours(thick)
-    return Block(
-        block_id(dish, "thaw"),
-        dish.title,
-        (
-            segment("fetch", FETCH_S, "hands", work="fetch_frozen"),
-            segment("thaw", (seconds, seconds, 1.5 * seconds),
-                    "fridge"),
-        ),
-    )  # fmt: skip
+    fetch = segment("fetch", FETCH_S, "hands", work="fetch_frozen")
+    return Block(block_id(dish, "thaw"), dish.title, (fetch, _raw(dish, "thaw")))
 
 
 def trim(dish: Dish, plan: Plan) -> Block:
@@ -85,23 +81,19 @@ def trim(dish: Dish, plan: Plan) -> Block:
         waits = (Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, "thawed"),)
     thick = plan.outcomes[0].piece.thickness_m
     work = [segment("season", TRIM_S, "hands", thickness_m=thick)]
-    if dish.parted:
-        work.insert(0, segment("part", PART_S, "hands"))
+    if dish.parted or dish.wish.parted:
+        work.insert(0, _raw(dish, "part"))
     return Block(block_id(dish, "season"), dish.title, tuple(work), waits)
 
 
-def marinate(dish: Dish) -> Block:
-    """Covered, in the refrigerator."""
-    low, high = marinating(dish.wish.load, dish.marinade or "mild").time_s
-    return Block(
-        block_id(dish, "marinate"),
-        dish.title,
-        (
-            segment("marinate", (low, low, high),
-                    "fridge"),
-        ),
-        (Wait(block_id(dish, "season"), 0.0, RUB_MOST_S, "trimmed"),),
-    )  # fmt: skip
+def in_the_cold(dish: Dish) -> Iterator[Block]:
+    """Under its rub, and in its marinade, covered, in the refrigerator."""
+    before = "season"
+    for kind, wanted in (("rub", dish.rubbed), ("marinate", dish.marinade is not None)):
+        if wanted:
+            waits = (Wait(block_id(dish, before), 0.0, RUB_MOST_S, "trimmed"),)
+            yield Block(block_id(dish, kind), dish.title, (_raw(dish, kind),), waits)
+            before = kind
 
 
 def temper(dish: Dish) -> Block:
@@ -143,10 +135,16 @@ def extra_waits(dish: Dish) -> tuple[Wait, ...]:
 
 def raw_waits(dish: Dish) -> tuple[Wait, ...]:
     """What the meat, seasoned or marinated, waits for."""
+    season = Wait(block_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed")
     if dish.marinade is not None:
         longest = marinating(dish.wish.load, dish.marinade).longest_s
         return (
-            Wait(block_id(dish, "season"), RUB_LEAST_S),
+            replace(season, most_s=LONGEST_S),
             Wait(block_id(dish, "marinate"), 0.0, longest, "marinade"),
         )
-    return (Wait(block_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed"),)
+    if dish.rubbed:
+        return (
+            replace(season, most_s=LONGEST_S),
+            Wait(block_id(dish, "rub"), 0.0, RUB_MOST_S, "rubbed"),
+        )
+    return (season,)

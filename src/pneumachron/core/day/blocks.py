@@ -8,8 +8,8 @@ from pneumachron.core.day import before
 from pneumachron.core.day.after import finished, kept
 from pneumachron.core.day.ahead import ahead
 from pneumachron.core.day.dish import LID_S, LOAD_S, Dish
+from pneumachron.core.day.model import Block
 from pneumachron.core.day.run import run
-from pneumachron.core.day.schedule import Block
 from pneumachron.core.errors import WishError
 from pneumachron.core.keeping import Cooling, cooling
 from pneumachron.core.plan import Plan, make_plan
@@ -49,11 +49,10 @@ def dish_blocks(dish: Dish) -> tuple[Block, ...]:
     found = [before.trim(dish, plans[0])]
     if dish.from_freezer:
         found.insert(0, before.thaw(dish))
-    if dish.marinade is not None:
-        found.append(before.marinate(dish))
+    found += before.in_the_cold(dish)
     if dish.tempered:
         found.append(before.temper(dish))
-    runs = [run(dish, plan, number) for number, plan in enumerate(plans)]
+    runs = [run(dish, plan, number, len(plans)) for number, plan in enumerate(plans)]
     found += [*runs, *before.extras(dish)]
     if dish.ahead != "today":
         return (*found, *ahead(dish, plans, runs[-1].block_id))

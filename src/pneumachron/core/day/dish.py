@@ -2,11 +2,11 @@
 
 from dataclasses import dataclass
 
-from pneumachron.core.day.schedule import Segment
+from pneumachron.core.day.model import Segment
 from pneumachron.core.errors import Param
 from pneumachron.core.finish import FinishKind
-from pneumachron.core.procedure.choices import PAN, Ahead, Extra, Lane
-from pneumachron.core.procedure.steps import Step
+from pneumachron.core.procedure.choices import PAN, Ahead, Extra, Lane, SauceTo
+from pneumachron.core.procedure.steps import Brought, Step
 from pneumachron.core.season import Marinade
 from pneumachron.core.wish import Wish
 
@@ -32,7 +32,9 @@ class Dish:
     from_freezer: bool = False
     """It lies in the freezer and is thawed first."""
     ahead: Ahead = "today"
-    sauce: bool = True
+    sauce: SauceTo = "half"
+    rubbed: bool = False
+    """The rub stays on overnight."""
     marinade: Marinade | None = None
     eaters: int | None = None
     """Plates that are eaten on the day; the rest is kept. None: all of it."""
@@ -43,6 +45,19 @@ class Dish:
     extras: tuple[Extra, ...] = ()
     evening_s: float = EVENING_S
     """How long before serving the evening before ends, for what is cooked a day ahead."""
+
+
+def brought(dish: Dish) -> Brought:
+    """What the day adds to the steps of its plan."""
+    return Brought(
+        work=dish.extras,
+        sauce=dish.sauce,
+        ahead=dish.ahead,
+        from_freezer=dish.from_freezer,
+        parted=dish.parted,
+        rubbed=dish.rubbed,
+        marinade=dish.marinade,
+    )
 
 
 def block_id(dish: Dish, kind: str) -> str:

@@ -7,10 +7,10 @@ import numpy as np
 from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.day.before import TEMPERED_KEEPS_S, extra_waits, raw_waits
 from pneumachron.core.day.dish import Dish, block_id, pot_lane, segment, stretch
-from pneumachron.core.day.schedule import Block, Segment, Wait
+from pneumachron.core.day.model import Block, Segment, Wait
 from pneumachron.core.finish import afterwards
 from pneumachron.core.plan import Plan
-from pneumachron.core.procedure.steps import Step, StepKind, load_steps, run_steps
+from pneumachron.core.procedure.steps import Step, StepKind, load_steps, next_batch, run_steps
 
 MINUTE_S = 60.0
 SLACK_SHARE = 0.5
@@ -24,10 +24,12 @@ CALENDAR_KINDS: dict[StepKind, str] = {
 """What steps were called when the first calendars went out; ids in a calendar stay."""
 
 
-def run(dish: Dish, plan: Plan, number: int) -> Block:
+def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
     """Browning, pressure and opening: one block, since browned meat is not put aside."""
     cook = cook_plan(plan, dish.finish)
     steps = [*load_steps(cook), *run_steps(cook, plan.hold_min)]
+    if number > 0:
+        steps.insert(0, next_batch(number + 1, of, plan.setup.wish.load.mass_kg))
     segments: list[Segment] = []
     for step in steps:
         segments.append(stretch(dish, step, _calendar_kind(step)))
@@ -55,7 +57,7 @@ def _lid_on(steps: Sequence[Step]) -> int:
 
 def _calendar_kind(step: Step) -> str:
     if step.kind == "release":
-        return "natural_release" if step.work == "release_natural" else "venting"
+        return "natural_release" if not step.hands else "venting"
     return CALENDAR_KINDS.get(step.kind, step.kind)
 
 

@@ -1,153 +1,26 @@
-"""Counting back: blocks of work placed as late as they may be, before the time on the table.
+"""Counting back: every block as late as it may be, before the time on the table.
 
-A block is work that is not interrupted: its segments follow each other without a gap. Blocks wait
-for each other with a least and a most gap. Lanes (hands, a pot, the oven) take so many at a time.
-
-Placing the blocks of one order, last first, each as late as its followers and its lanes allow,
-gives the schedule of that order. With every order tried this finds the latest start there is
-(serial generation over all orders holds an optimum of a regular aim: Kolisch, 1996; here from the
-table backwards). Small days try every order, large ones a few good ones, and then move blocks
-within the best. Times are seconds from the table, so before it they are negative.
+The starts are found by `solver`; here is what it begins from (blocks of one order, last first, each
+as late as its followers and its lanes allow) and what is said of what it finds: what waits longer
+than it may, and what is late.
 """
 
 from collections.abc import Callable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, field, replace
-from itertools import islice, permutations
-from typing import Literal, TypeAlias
+from dataclasses import dataclass, field
 
-from pneumachron.core.errors import Param, WishError
+from pneumachron.core.day.model import (
+    FREE_LANES,
+    MAX_BLOCKS,
+    Block,
+    Clash,
+    Closed,
+    Placed,
+    Schedule,
+    Wait,
+)
+from pneumachron.core.day.solver import WORK, Day, Starts, solve, whole
+from pneumachron.core.errors import WishError
 from pneumachron.core.procedure.choices import Lane
-
-FREE_LANES = frozenset({"fridge"})
-"""Lanes that are never full here."""
-MAX_BLOCKS = 120
-MOST_ORDERS = 200
-"""Orders tried on a large day. Twenty blocks take about half a millisecond an order."""
-MOST_TURNS = 24
-SMALL_BLOCKS = 7
-"""Up to so many free blocks every order is tried: 5040 at the most, of a chain only one."""
-LONGEST_S = 14 * 86_400.0
-
-
-WaitWhy: TypeAlias = Literal[
-    "order", "raw_beef", "raw_pork", "raw_poultry", "thawed", "trimmed", "rubbed", "marinade",
-    "counter", "extra", "kept_warm", "juice_hot", "crust", "room_temperature", "cool_soon",
-    "chilled", "thawed_cooked", "same_day", "frozen",
-]  # fmt: skip
-"""What would suffer if something waited longer."""
-ClashWhy: TypeAlias = WaitWhy | Literal["not_ready", "waits_for_table", "late"]
-LATE: frozenset[ClashWhy] = frozenset({"not_ready", "late"})
-"""Conflicts that say that there is too little time."""
-
-
-@dataclass(frozen=True, slots=True)
-class Segment:
-    """A stretch of a block, with the range of its duration and the lanes it occupies.
-
-    `kind` names it in calendars, for good. The message `do-` and `work`, or else the kind, says
-    what is done; it speaks of `params`.
-    """
-
-    kind: str
-    low_s: float
-    likely_s: float
-    high_s: float
-    lanes: tuple[Lane, ...] = ()
-    work: str = ""
-    params: Mapping[str, Param] = field(default_factory=dict)
-
-
-@dataclass(frozen=True, slots=True)
-class Wait:
-    """A block that comes before, and how long what it made may and must wait."""
-
-    block_id: str
-    least_s: float = 0.0
-    most_s: float = LONGEST_S
-    why: WaitWhy = "order"
-    """Why not longer."""
-
-
-@dataclass(frozen=True, slots=True)
-class Block:
-    """Segments without a gap. `to_table_s` is how long its end may be before the table."""
-
-    block_id: str
-    dish: str
-    segments: tuple[Segment, ...]
-    after: tuple[Wait, ...] = ()
-    to_table_s: float | None = None
-    """None: nothing of it is served; it only has to be over in time."""
-    over_before_table_s: float = 0.0
-    """Its end is so long before the table at least: the evening before."""
-    after_table: bool = False
-    """It begins at the table time: what is done with the leftovers."""
-    gauge: tuple[tuple[float, float], ...] = ()
-    """Pressure [Pa] over time from its start [s], of a run of the pot; for drawing."""
-
-    @property
-    def duration_s(self) -> float:
-        """All segments."""
-        return sum(segment.likely_s for segment in self.segments)
-
-
-def lasting(block: Block, duration_s: float) -> Block:
-    """A block as it really was: all its segments longer or shorter in proportion."""
-    share = max(duration_s, 1.0) / max(block.duration_s, 1.0)
-    segments = tuple(
-        replace(part, low_s=share * part.likely_s, likely_s=share * part.likely_s,
-                high_s=share * part.likely_s)
-        for part in block.segments
-    )  # fmt: skip
-    gauge = tuple((share * at_s, pressure_pa) for at_s, pressure_pa in block.gauge)
-    return replace(block, segments=segments, gauge=gauge)
-
-
-@dataclass(frozen=True, slots=True)
-class Placed:
-    """A block with its start [s from the table]."""
-
-    block: Block
-    start_s: float
-
-    @property
-    def end_s(self) -> float:
-        """Its end."""
-        return self.start_s + self.block.duration_s
-
-
-@dataclass(frozen=True, slots=True)
-class Closed:
-    """A while [s from the table] in which nothing of a lane is to be had."""
-
-    lane: Lane
-    begin_s: float
-    end_s: float
-
-
-@dataclass(frozen=True, slots=True)
-class Clash:
-    """Something that waits longer than `most_s`, or is late."""
-
-    block_id: str
-    dish: str
-    over_s: float
-    why: ClashWhy
-    most_s: float = 0.0
-
-
-@dataclass(frozen=True, slots=True)
-class Schedule:
-    """Blocks in the order of their start, and what clashes."""
-
-    placed: tuple[Placed, ...]
-    clashes: tuple[Clash, ...]
-
-    @property
-    def start_s(self) -> float:
-        """When the first hand is moved, of what is done today."""
-        return min((item.start_s for item in self.placed), default=0.0)
-
 
 _TOUCH_S = 1e-3
 """Stretches that touch do not overlap, whatever the last digit says."""
@@ -211,6 +84,7 @@ def schedule(
     fixed: Mapping[str, float] | None = None,
     closed: Sequence[Closed] = (),
     go_on: Callable[[], bool] = lambda: True,
+    work: float = WORK,
 ) -> Schedule:
     """The schedule that starts latest among those with the least clash.
 
@@ -220,15 +94,62 @@ def schedule(
     capacity : how many a lane takes at a time; 1 when it is not named
     fixed : starts that stand, by block: done, under way, or pinned by the cook
     closed : lanes that nobody has for a while: the hands at night
-    go_on : asked between orders of a large day; False ends the search with the best so far
+    go_on : asked between the searches; False ends them with the best so far
+    work : the most of a search, in the solver's own unit
 
     Raises
     ------
     WishError : too many blocks, twice the same id, or waits in a circle.
     """
     _check(blocks)
-    search = _Search(blocks, capacity, dict(fixed or {}), closed, go_on)
-    return search.best()
+    if not blocks:
+        return Schedule((), ())
+    blocks = [whole(block) for block in blocks]
+    day = Day(blocks, capacity, _standing(blocks, fixed or {}), closed, work)
+    solution = solve(day, _one_by_one(day), go_on)
+    starts = solution.starts
+    placed = sorted(
+        (Placed(block, starts[block.block_id]) for block in blocks),
+        key=lambda item: (item.start_s, item.end_s),
+    )
+    clashes = tuple(_clashes(blocks, starts))
+    return Schedule(tuple(placed), clashes, proved=solution.proved or not clashes)
+
+
+def _standing(blocks: Sequence[Block], fixed: Mapping[str, float]) -> Starts:
+    """Starts that stand, and those of what is done after the table, one thing after the other."""
+    standing = {b.block_id: fixed[b.block_id] for b in blocks if b.block_id in fixed}
+    after_s = 0.0
+    for block in blocks:
+        if block.after_table and block.block_id not in standing:
+            standing[block.block_id] = after_s
+            after_s += block.duration_s
+    return standing
+
+
+def _one_by_one(day: Day) -> Starts:
+    """Blocks of one order, followers first, each as late as may be."""
+    lanes = _Lanes(day.capacity)
+    for shut in day.closed:
+        lanes.close(shut)
+    starts = dict(day.fixed)
+    for block in day.blocks:
+        if block.block_id in starts and not block.after_table:
+            lanes.take(block, starts[block.block_id])
+    followers = _followers(day.blocks)
+    for block in _sorted_back(day.blocks):
+        if block.block_id in starts:
+            continue
+        end = -block.over_before_table_s
+        for later, wait in followers[block.block_id]:
+            if not later.after_table:
+                end = min(end, starts[later.block_id] - wait.least_s)
+        start = end - block.duration_s
+        while (back := lanes.push_back_s(block, start)) > 0:
+            start -= back
+        starts[block.block_id] = start
+        lanes.take(block, start)
+    return starts
 
 
 def _check(blocks: Sequence[Block]) -> None:
@@ -267,140 +188,6 @@ def _sorted_back(blocks: Sequence[Block]) -> list[Block]:
     return found
 
 
-@dataclass
-class _Search:
-    """Orders tried, and the best schedule so far."""
-
-    blocks: Sequence[Block]
-    capacity: Mapping[Lane, int]
-    fixed: Mapping[str, float]
-    closed: Sequence[Closed]
-    go_on: Callable[[], bool]
-    followers: Mapping[str, list[tuple[Block, Wait]]] = field(init=False)
-    tried: int = 0
-
-    def __post_init__(self) -> None:
-        self.followers = _followers(self.blocks)
-
-    def best(self) -> Schedule:
-        """Every order of a small day; of a large one by turns, then exchanges."""
-        free = [
-            block
-            for block in _sorted_back(self.blocks)
-            if block.block_id not in self.fixed and not block.after_table
-        ]
-        small = len(free) <= SMALL_BLOCKS
-        starts = _linear(free) if small else _by_dish(free)
-        found = min((self._try(order) for order in starts), key=lambda item: item[0], default=None)
-        if found is None:
-            return Schedule((), ())
-        return found[2] if small else self._exchanged(found)
-
-    def _try(self, order: list[Block]) -> "_Tried":
-        self.tried += 1
-        starts = self._starts(order)
-        clashes = tuple(_clashes(self.blocks, starts))
-        placed = sorted(
-            (Placed(block, starts[block.block_id]) for block in self.blocks),
-            key=lambda item: (item.start_s, item.end_s),
-        )
-        found = Schedule(tuple(placed), clashes)
-        return _score(found), order, found
-
-    def _starts(self, order: list[Block]) -> dict[str, float]:
-        """Blocks of one order, each as late as may be."""
-        lanes = _Lanes(self.capacity)
-        for shut in self.closed:
-            lanes.close(shut)
-        starts: dict[str, float] = {}
-        for block in self.blocks:
-            if block.block_id in self.fixed:
-                starts[block.block_id] = self.fixed[block.block_id]
-                lanes.take(block, starts[block.block_id])
-        after_s = 0.0
-        for block in self.blocks:
-            if block.after_table and block.block_id not in self.fixed:
-                starts[block.block_id] = after_s
-                after_s += block.duration_s
-        for block in order:
-            key = block.block_id
-            end = -block.over_before_table_s
-            for later, wait in self.followers[key]:
-                if later.block_id in starts and not later.after_table:
-                    end = min(end, starts[later.block_id] - wait.least_s)
-            start = end - block.duration_s
-            while (back := lanes.push_back_s(block, start)) > 0:
-                start -= back
-            starts[key] = start
-            lanes.take(block, start)
-        return starts
-
-    def _exchanged(self, best: "_Tried") -> Schedule:
-        """Blocks moved within the order as long as it helps."""
-        helped = True
-        while helped and self.tried < MOST_ORDERS and self.go_on():
-            helped = False
-            for order in _neighbours(best[1], self.followers):
-                if self.tried >= MOST_ORDERS or not self.go_on():
-                    break
-                found = self._try(order)
-                if found[0] < best[0]:
-                    best, helped = found, True
-                    break
-        return best[2]
-
-
-_Tried: TypeAlias = tuple[tuple[float, float, float], list[Block], Schedule]
-
-
-def _neighbours(
-    order: list[Block], followers: Mapping[str, list[tuple[Block, Wait]]]
-) -> Iterator[list[Block]]:
-    """Orders with one block placed sooner, as far as its followers allow."""
-    for index in range(1, len(order)):
-        block = order[index]
-        later = {item.block_id for item, _ in followers[block.block_id]}
-        for place in range(index - 1, -1, -1):
-            if order[place].block_id in later:
-                break
-            rest = [*order[:index], *order[index + 1 :]]
-            yield [*rest[:place], block, *rest[place:]]
-
-
-def _linear(free: list[Block]) -> Iterator[list[Block]]:
-    """Every order in which followers come before what they follow."""
-    followers = _followers(free)
-    needs = {
-        block.block_id: frozenset(later.block_id for later, _ in followers[block.block_id])
-        for block in free
-    }
-
-    def go_on(order: list[Block], placed: frozenset[str]) -> Iterator[list[Block]]:
-        if len(order) == len(free):
-            yield order
-        for block in free:
-            if block.block_id not in placed and needs[block.block_id] <= placed:
-                yield from go_on([*order, block], placed | {block.block_id})
-
-    return go_on([], frozenset())
-
-
-def _by_dish(free: list[Block]) -> Iterator[list[Block]]:
-    """By stages; by how long before the table; dish after dish in some turns."""
-    yield free
-    followers = _followers(free)
-    tails: dict[str, float] = {}
-    for block in free:
-        behind = [tails[later.block_id] + wait.least_s for later, wait in followers[block.block_id]
-                  if later.block_id in tails and not later.after_table]  # fmt: skip
-        tails[block.block_id] = block.duration_s + max(behind, default=0.0)
-    yield sorted(free, key=lambda block: tails[block.block_id])
-    dishes = list(dict.fromkeys(block.dish for block in free))
-    for turn in islice(permutations(dishes), MOST_TURNS):
-        rank = {dish: index for index, dish in enumerate(turn)}
-        yield sorted(free, key=lambda block: rank[block.dish])
-
-
 _TOLERANCE_S = 1.0
 """Waits this much over are none."""
 
@@ -429,10 +216,3 @@ def _clashes(blocks: Sequence[Block], starts: Mapping[str, float]) -> Iterator[C
             block.over_before_table_s > 0
         ):
             yield Clash(block.block_id, block.dish, over, "not_ready")
-
-
-def _score(found: Schedule) -> tuple[float, float, float]:
-    """Least clash, latest start, least waiting."""
-    over = sum(clash.over_s for clash in found.clashes)
-    starts = sum(item.start_s for item in found.placed)
-    return round(over, 3), round(-found.start_s, 3), round(-starts, 3)

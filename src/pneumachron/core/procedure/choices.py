@@ -4,14 +4,18 @@ from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
 Lane: TypeAlias = str
-"""What work takes: `hands`, `fridge`, `pot:…`, `pan`, `oven`, `grill`."""
+"""What work takes: `hands`, `fridge`, `pot:…`, `pan`, `oven`, `grill`, `air_fryer`."""
 Ahead: TypeAlias = Literal["today", "day_before", "frozen"]
+SauceTo: TypeAlias = Literal["none", "half", "glaze", "thick"]
+"""What becomes of the juice: nothing; boiled down to half, or to a glaze; thickened with starch."""
 ExtraWhen: TypeAlias = Literal["before_pot", "beside", "own_run"]
 
 PAN: Lane = "pan"
 """A pan on the stove; a kitchen has two burners to spare. Common practice."""
 OVEN: Lane = "oven"
 GRILL: Lane = "grill"
+AIR_FRYER: Lane = "air_fryer"
+"""One that stands by itself; its lid on the cooker is the cooker."""
 FRIDGE: Lane = "fridge"
 MAX_EXTRAS = 12
 

@@ -9,12 +9,13 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 from typing import Literal, TypeAlias
 
-from pneumachron.core.cook.cook_plan import CookPlan
+from pneumachron.core.cook.cook_plan import CookPlan, sear_numbers
 from pneumachron.core.errors import Param
 from pneumachron.core.finish import FinishKind, carving_params, slice_m
 from pneumachron.core.load import thaw_hours
 from pneumachron.core.message import Message
 from pneumachron.core.procedure.choices import (
+    AIR_FRYER,
     FRIDGE,
     GRILL,
     OVEN,
@@ -23,22 +24,43 @@ from pneumachron.core.procedure.choices import (
     Extra,
     ExtraWhen,
     Lane,
+    SauceTo,
 )
 from pneumachron.core.release import CALM_S, is_full
+from pneumachron.core.sauce import VOLUME_RANGE_M3, slurry
+from pneumachron.core.season import Marinade, marinating
 from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.wish import Wish
 
 StepKind: TypeAlias = Literal[
-    "season", "sear", "deglaze", "pour", "load", "lid", "set", "come_up", "hold", "wait",
-    "release", "keep_warm", "open", "boil", "soak", "judge", "rest", "batch", "skim", "sauce",
-    "bag", "cool", "chill", "freeze", "thaw", "slice", "reheat", "finish", "carve", "keep",
-    "write_down", "extra",
+    "part", "season", "rub", "marinate", "sear", "deglaze", "pour", "load", "lid", "set",
+    "come_up", "hold", "wait", "release", "keep_warm", "open", "boil", "soak", "judge", "rest",
+    "batch", "skim", "sauce", "thicken", "bag", "cool", "chill", "freeze", "thaw", "slice",
+    "reheat", "finish", "carve", "keep", "write_down", "extra",
 ]  # fmt: skip
-FINISH_PLACE: dict[FinishKind, Lane | None] = {"broiler": OVEN, "grill": GRILL, "crisping": None}
+FINISH_PLACE: dict[FinishKind, Lane | None] = {
+    "broiler": OVEN, "grill": GRILL, "air_fryer": AIR_FRYER, "crisping": None, "pan": PAN,
+    "glaze": None,
+}  # fmt: skip
 """Where a crust is given; None: in the cooker itself."""
 COUNTED: frozenset[StepKind] = frozenset({"wait", "keep_warm", "boil", "soak"})
 """Steps that softened the meat in the plan for as long as they last."""
 SKIPPABLE: frozenset[StepKind] = frozenset(
-    {"season", "sear", "judge", "rest", "skim", "sauce", "slice", "finish", "carve", "extra"}
+    {
+        "season",
+        "rub",
+        "marinate",
+        "sear",
+        "judge",
+        "rest",
+        "skim",
+        "sauce",
+        "thicken",
+        "slice",
+        "finish",
+        "carve",
+        "extra",
+    }
 )
 """What may be left out without harm; lid, liquid, pressure, cooling and leftovers are not."""
 Waits: TypeAlias = Literal["pressure", "hold_over", "pin_down"]
@@ -97,6 +119,8 @@ class Step:
     waits: Waits | None = None
     round: int = 1
     """The run of the pot it belongs to; 2 when it was put back once."""
+    batch: int = 1
+    """Which part of the meat it is about, where all does not go in together."""
     beside: bool = False
     """Work while the pot does its own: it holds nothing up."""
     work: str = ""
@@ -131,15 +155,22 @@ class Brought:
     """What a recipe or a day adds to the steps of a plan, or leaves out."""
 
     work: tuple[Extra, ...] = ()
-    sauce: bool = True
+    sauce: SauceTo = "half"
     ahead: Ahead = "today"
     """Eaten on the day it is cooked, the day after, or weeks later."""
+    from_freezer: bool = False
+    """It lies in the freezer and is thawed first."""
+    parted: bool = False
+    """A whole brisket is parted into flat and point first."""
+    rubbed: bool = False
+    """The rub stays on overnight."""
+    marinade: Marinade | None = None
 
 
 def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ...]:
     """From the board to the notes."""
     brought = brought or Brought()
-    season, *to_the_pot = before_steps(plan)
+    raw, to_the_pot = raw_steps(plan.wish, plan.numbers.thickness_m, brought), load_steps(plan)
     run = run_steps(plan, plan.hold_min)
     started = next(index for index, step in enumerate(run) if step.kind == "set") + 1
     sides = _extra_steps(brought, "own_run")
@@ -151,7 +182,7 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
               *reheat_steps(plan), *crust_steps(plan), *cold_carve_steps(plan))
     )  # fmt: skip
     return (
-        season, *_extra_steps(brought, "before_pot"), *to_the_pot,
+        *raw, *_extra_steps(brought, "before_pot"), *to_the_pot,
         *run[:started], *_extra_steps(brought, "beside"), *run[started:],
         *batch_steps(plan), *after, *last_steps(),
     )  # fmt: skip
@@ -179,13 +210,37 @@ def _extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
     return tuple(found)
 
 
-def before_steps(plan: CookPlan) -> tuple[Step, ...]:
-    """Up to the meat in the cooker."""
-    numbers = plan.numbers
-    return (
-        Step("season", "season", SEASON_S, params={"thickness_m": numbers.thickness_m}),
-        *load_steps(plan),
-    )
+RUB_S = (8 * 3600.0, 12 * 3600.0, 24 * 3600.0)
+"""A rub that stays on overnight, in the refrigerator. Common practice."""
+PART_S = (600.0, 900.0, 1500.0)
+"""Flat and point taken apart along the fat between them. Common practice."""
+THAW_MOST = 1.5
+"""The longest thawing over the likely one. Common practice."""
+
+
+def raw_steps(wish: Wish, thickness_m: float, brought: Brought) -> tuple[Step, ...]:
+    """What is done with the raw meat: thawed, parted, trimmed, under its rub or in its marinade."""
+    found: list[Step] = []
+    if brought.from_freezer:
+        thaw_s = 3600.0 * thaw_hours(max(piece.thickness_m for piece in wish.load.pieces))
+        found.append(_cold("thaw", (thaw_s, thaw_s, THAW_MOST * thaw_s), "thaw_meat"))
+    if brought.parted or wish.parted:
+        found.append(Step("part", "part", PART_S[1], span_s=(PART_S[0], PART_S[2])))
+    found.append(Step("season", "season", SEASON_S, params={"thickness_m": thickness_m}))
+    if brought.rubbed:
+        found.append(_cold("rub", RUB_S))
+    if brought.marinade is not None:
+        low, high = marinating(wish.load, brought.marinade).time_s
+        found.append(_cold("marinate", (low, low, high)))
+    return tuple(found)
+
+
+def _cold(kind: StepKind, span_s: tuple[float, float, float], work: str = "") -> Step:
+    """Hours in the refrigerator: shortest, likely, longest [s]."""
+    low, likely, high = span_s
+    return Step(kind, kind, likely, hands=False, needs=(FRIDGE,), span_s=(low, high),
+                timers=(StepTimer(kind, likely),), work=work,
+                params={"low_s": low, "high_s": high})  # fmt: skip
 
 
 def load_steps(plan: CookPlan) -> tuple[Step, ...]:
@@ -242,16 +297,20 @@ def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Ste
     cut = wish.load.pieces[0].cut
     texture = TEXTURES[round(wish.texture_step)]
     hold_s = MINUTE_S * hold_min
+    on_stove = wish.pot.is_stovetop
     hold_low_s, hold_high_s = plan.numbers.hold_range_s or (hold_s, hold_s)
     steps = (
         Step(f"lid{suffix}", "lid", LID_S, pot=True, ticks=LID_TICKS),
         Step(f"set{suffix}", "set", SET_S, pot=True,
+             work="set_stove" if on_stove else "",
              params={"hold_min": hold_min, "level": wish.level}),
         Step(f"come_up{suffix}", "come_up", up_s, hands=False, pot=True, waits="pressure",
              span_s=(UP_SHARE[0] * up_s, UP_SHARE[1] * up_s),
+             work="come_up_stove" if on_stove else "",
              params={"up_min": max(round(up_s / MINUTE_S), 1)}),
         Step(f"hold{suffix}", "hold", hold_s, hands=False, pot=True, waits="hold_over",
-             span_s=(min(hold_low_s, hold_s), max(hold_high_s, hold_s))),
+             span_s=(min(hold_low_s, hold_s), max(hold_high_s, hold_s)),
+             work="hold_stove" if on_stove else ""),
         *(_release_steps(plan, suffix) if plan.numbers.phases else _told_release(plan, suffix)),
         Step(f"open{suffix}", "open", OPEN_S, pot=True),
         *(_open_pot_steps(plan) if round_number == 1 else ()),
@@ -269,7 +328,8 @@ def _release_steps(plan: CookPlan, suffix: str) -> tuple[Step, ...]:
         if kind == "natural_release":
             found.append(
                 Step(f"release{suffix}", "release", seconds, hands=False, pot=True,
-                     waits="pin_down", work="release_natural",
+                     waits="pin_down",
+                     work="release_off_stove" if plan.wish.pot.is_stovetop else "release_natural",
                      params={"fall_min": max(round(minutes), 1)})
             )  # fmt: skip
         elif kind == "waiting":
@@ -305,11 +365,17 @@ def _open_pot_steps(plan: CookPlan) -> tuple[Step, ...]:
         params = {"open_min": seconds / MINUTE_S}
         if kind == "boiling":
             found.append(Step("boil", "boil", seconds, pot=True, span_s=(seconds, seconds),
-                              timers=(StepTimer("boil", seconds),), params=params))  # fmt: skip
+                              timers=(StepTimer("boil", seconds),), params=params,
+                              work="boil_to_glaze" if _is_glazed(plan) else ""))  # fmt: skip
         elif kind == "soaking":
             found.append(Step("soak", "soak", seconds, hands=False, pot=True,
                               timers=(StepTimer("soak", seconds),), params=params))  # fmt: skip
     return tuple(found)
+
+
+def _is_glazed(plan: CookPlan) -> bool:
+    """Whether the juice becomes a glaze around the meat."""
+    return plan.numbers.crust is not None and plan.numbers.crust.kind == "glaze"
 
 
 def _told_release(plan: CookPlan, suffix: str) -> tuple[Step, ...]:
@@ -332,20 +398,60 @@ def _told_release(plan: CookPlan, suffix: str) -> tuple[Step, ...]:
     )  # fmt: skip
 
 
+SWAP_S = 120.0
+"""Hands to take a batch out and cover it. Common practice."""
+
+
 def batch_steps(plan: CookPlan) -> tuple[Step, ...]:
-    """The batches after the first, each cooked the same way, for minutes of its own."""
-    found = []
+    """The batches after the first, each cooked the same way, for minutes of its own.
+
+    The cooker is hot by then: what is left of the time from lid on to meat out, after cook time and
+    release, is the shorter way to pressure.
+    """
+    found: list[Step] = []
     of = len(plan.numbers.later) + 1
+    let_go_s = sum(seconds for _, seconds in plan.numbers.phases)
     for number, (hold_s, done_s, mass_kg) in enumerate(plan.numbers.later, start=2):
-        params: dict[str, Param] = {
-            "batch": number, "batches": of, "mass_kg": mass_kg,
-            "hold_min": hold_s / MINUTE_S, "run_s": done_s,
-        }  # fmt: skip
-        found.append(
-            Step(f"batch{number}", "batch", LOAD_S + LID_S + SET_S + done_s + OPEN_S, pot=True,
-                 ticks=LID_TICKS, timers=(StepTimer("pressure", hold_s),), params=params)
-        )  # fmt: skip
+        up_s = max(done_s - hold_s - let_go_s, MINUTE_S)
+        one = _one_batch(plan, number - 2, up_s)
+        run = (*load_steps(one), *run_steps(one, round(hold_s / MINUTE_S)))
+        found.append(next_batch(number, of, mass_kg))
+        found += [
+            replace(step, step_id=f"{step.step_id}{BATCH_SIGN}{number}", batch=number)
+            for step in run
+        ]
     return tuple(found)
+
+
+def _one_batch(plan: CookPlan, index: int, up_s: float) -> CookPlan:
+    """A later batch as a cook of its own: its meat, how that lies, its liquid."""
+    wish = replace(plan.wish, later=())
+    if index < len(plan.wish.later):
+        wish = replace(wish, load=plan.wish.later[index])
+    numbers = replace(plan.numbers, come_up_s=up_s, hold_range_s=None, later=(),
+                      sear=sear_numbers(wish))  # fmt: skip
+    told = plan.numbers
+    if index < len(told.later_lying):
+        rack, arrangement = told.later_lying[index]
+        numbers = replace(
+            numbers,
+            rack=rack,
+            arrangement=arrangement,
+            liquid_m3=told.later_liquid_m3[index],
+            come_up_s=told.later_up_s[index],
+            phases=told.later_phases[index],
+        )
+    return replace(plan, wish=wish, numbers=numbers)
+
+
+BATCH_SIGN = "@"
+"""Between the id of a step and the number of its batch."""
+
+
+def next_batch(number: int, of: int, mass_kg: float) -> Step:
+    """The meat out, covered; the next part of it goes in."""
+    return Step(f"next{number}", "batch", SWAP_S, pot=True,
+                params={"batch": number, "batches": of, "mass_kg": mass_kg})  # fmt: skip
 
 
 def rest_steps(plan: CookPlan) -> tuple[Step, ...]:
@@ -357,23 +463,41 @@ def rest_steps(plan: CookPlan) -> tuple[Step, ...]:
     )  # fmt: skip
 
 
+GLAZE_SHARE = 1.5
+"""Boiling down to a quarter over boiling down to half: three quarters go, not two."""
+SIMMER_S, THICKEN_S = 300.0, 180.0
+"""Heating up what is thickened, and stirring the starch in. Common practice."""
+
+
 def sauce_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
-    """Fat off, then boiled down."""
-    if not brought.sauce:
-        return ()
-    boil_s = plan.numbers.sauce_s
+    """Fat off, then boiled down or thickened."""
+    if brought.sauce == "none" or _is_glazed(plan):
+        return ()  # what is boiled down to a glaze around the meat leaves no juice for a sauce
+    half_s = plan.numbers.sauce_s
+    boil_s = {"half": half_s, "glaze": GLAZE_SHARE * half_s}.get(brought.sauce, SIMMER_S)
+    work = "" if brought.sauce == "half" else f"sauce_{brought.sauce}"
     sauce = Step("sauce", "sauce", boil_s, hands=False, needs=(PAN,), span_s=(0.8 * boil_s,
-                 1.3 * boil_s), timers=(StepTimer("sauce", boil_s),))  # fmt: skip
+                 1.3 * boil_s), timers=(StepTimer("sauce", boil_s),), work=work)  # fmt: skip
     if not plan.numbers.phases:
         return (replace(sauce, hands=True, work="sauce_told"),)
-    return (Step("skim", "skim", SKIM_S, needs=(PAN,)), sauce)
+    found = (Step("skim", "skim", SKIM_S, needs=(PAN,)), sauce)
+    return (*found, _thicken(plan)) if brought.sauce == "thick" else found
+
+
+def _thicken(plan: CookPlan) -> Step:
+    """Starch in cold water, stirred into the simmering juice."""
+    low_m3, high_m3 = VOLUME_RANGE_M3
+    how = slurry(min(max(plan.numbers.left_m3, low_m3), high_m3), "medium")
+    return Step("thicken", "thicken", THICKEN_S, needs=(PAN,),
+                params={"starch_kg": how.starch_kg, "spoons": how.spoons,
+                        "water_m3": how.water_m3})  # fmt: skip
 
 
 def crust_steps(plan: CookPlan) -> tuple[Step, ...]:
     """The finish that was chosen, or the habit of the cut."""
     crust = plan.numbers.crust
-    if crust is None:
-        return ()
+    if crust is None or _is_glazed(plan):
+        return ()  # the glaze is made while the meat simmers in the open cooker
     low, high = crust.each_low_s, crust.each_high_s
     place = FINISH_PLACE[crust.kind]
     return (

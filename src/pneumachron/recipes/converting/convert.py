@@ -6,8 +6,8 @@ from pneumachron.core.constants import US_CUP
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.finish import Finish
+from pneumachron.core.message import Message
 from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.units import show_length, show_volume
 from pneumachron.core.wish import Wish, set_up
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
@@ -39,6 +39,10 @@ from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods
 from pneumachron.recipes.understanding.understand import Understood
 
+QUICK_GRILL_S = 1200.0
+"""What is grilled no longer than this is tender enough without pressure. Judgement."""
+THIN_M = 0.022
+"""Cut for the grill: up to two centimetres. Common practice."""
 NO_FINISH = "finish_added:-"
 """The mark that adds a crust."""
 
@@ -70,7 +74,10 @@ def convert(understood: Understood, kitchen: Kitchen, choices: Choices = NO_CHOI
         return _convert(understood, kitchen, choices)
     except OutOfRangeError:
         raise RecipeError("recipe_out_of_range", "recipe") from None
-    except WishError as error:
+    except (WishError, RecipeError) as error:
+        if error.code == "too_thin" and understood.cooking.method == "grill":
+            thickness_m = error.params["thickness_m"]
+            raise RecipeError("gains_little", "thickness", thickness_m=thickness_m) from None
         raise RecipeError.of(error) from None
 
 
@@ -93,11 +100,14 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     lines += [line for line, _ in water if line is not None]
     marks += [mark for _, mark in water]
     glazed = any(line.when == "finish" for line in lines)
-    chosen = "none" if NO_FINISH in choices.overruled else choices.finish
+    chosen = choices.finish or understood.crust.kind
+    if NO_FINISH in choices.overruled:
+        chosen = "none"
     finish = finish_of(plan, chosen, glazed=glazed)
     sears = cut_by_id(understood.cut).sears
     on_steps, kept, cures = step_marks(understood, plan, choices)
     work = Work(
+        understood=understood,
         plan=plan,
         portioned=portioned,
         lines=tuple(lines),
@@ -196,12 +206,8 @@ def _mark(found: Outcome, index: int, before: str, choices: Choices) -> Mark | N
     rule = rules()[found.rule]
     mark_id = f"{rule.name}:{index}"
     overruled = mark_id in choices.overruled
-    after = "" if rule.does == "struck" else "; ".join(line.text for line in found.lines)
-    # fields come from our own numbers only; outside words never pass through format()
-    reason = rule.reason.format(**found.fields) if found.fields else rule.reason
     allergens = sorted({name for line in found.lines for name in line.food.allergens})
-    if allergens and rule.name in {"flour_left_off", "starch_after"}:
-        reason += f" Contains {', '.join(allergens)}."
+    params = {**found.params, "allergens": "\n".join(allergens) or "none"}
     return Mark(
         mark_id=mark_id,
         rule=rule.name,
@@ -209,11 +215,10 @@ def _mark(found: Outcome, index: int, before: str, choices: Choices) -> Mark | N
         where="ingredient",
         index=index,
         before=before,
-        after=before if overruled else after,
-        reason=reason,
+        after=before if overruled else () if rule.does == "struck" else found.lines,
+        reason=Message(f"mark-{rule.name}", params),
         source_kind=rule.source_kind,
         overruled=overruled,
-        caution=rule.caution if overruled else "",
     )
 
 
@@ -226,7 +231,6 @@ def _water(pouring: Pouring, facts: Facts, choices: Choices) -> list[tuple[OutLi
     line = OutLine(None, "pot", (amount, amount), unit, "water", "", foods()["water"])
     poured = line if amount > 0 else None
     rule = rules()["water_added"]
-    shown = show_volume(pouring.need_m3)
     mark = Mark(
         mark_id=NO_WATER,
         rule=rule.name,
@@ -234,11 +238,10 @@ def _water(pouring: Pouring, facts: Facts, choices: Choices) -> list[tuple[OutLi
         where="ingredient",
         index=None,
         before="",
-        after=line.text if poured else "",
-        reason=rule.reason.format(need=shown.metric if facts.metric else shown.us),
+        after=(line,) if poured else (),
+        reason=Message("mark-water_added", {"need_m3": pouring.need_m3}),
         source_kind=rule.source_kind,
         overruled=overruled,
-        caution=rule.caution if overruled else "",
     )
     return [(poured, mark)]
 
@@ -255,21 +258,33 @@ def _added(work: Work, kitchen: Kitchen, choices: Choices) -> list[Mark]:
     marks = []
     cuts, runs = work.portioned.cuts, len(work.portioned.runs)
     if cuts > 1 or runs > 1:
-        parts = [f"the meat is cut into {cuts} portions"] * (cuts > 1)
-        parts += [f"it goes in {runs} runs"] * (runs > 1)
-        wide = show_length(kitchen.pot.inner_diameter_m)
-        fields = {
-            "diameter": wide.metric if kitchen.metric else wide.us,
-            "portion": " and ".join(parts),
-        }
-        marks.append(_added_mark("portioned:-", "step 1", fields, overruled=False))
+        why = Message(
+            "mark-portioned",
+            {"wide_m": kitchen.pot.inner_diameter_m, "cuts": cuts, "runs": runs},
+        )
+        marks.append(_added_mark("portioned:-", why, step=1))
     overruled = NO_FINISH in choices.overruled
+    crust = work.understood.crust
     if work.finish.kind != "none" or overruled:
-        marks.append(_added_mark(NO_FINISH, work.finish.kind, {}, overruled=overruled))
+        said = "finish_added" if crust.kind is None or choices.finish else "finish_as_told"
+        marks.append(_added_mark(NO_FINISH, Message(f"mark-{said}"), overruled=overruled))
+    marks += [_added_mark(f"{name}:-", Message(f"mark-{name}")) for name in crust.characters]
+    if gains_little(work.understood):
+        marks.append(_added_mark("grill_instead:-", Message("mark-grill_instead")))
     return marks
 
 
-def _added_mark(mark_id: str, after: str, fields: dict[str, str], *, overruled: bool) -> Mark:
+def gains_little(understood: Understood) -> bool:
+    """Thin meat that the recipe grills for minutes: pressure makes nothing better."""
+    cooking = understood.cooking
+    quick = cooking.high_s is not None and cooking.high_s <= QUICK_GRILL_S
+    thin = understood.thickness_m is None or understood.thickness_m <= THIN_M
+    return cooking.method == "grill" and quick and thin
+
+
+def _added_mark(
+    mark_id: str, why: Message, *, step: int | None = None, overruled: bool = False
+) -> Mark:
     """A mark on a step that the recipe did not have."""
     rule = rules()[mark_id.partition(":")[0]]
     return Mark(
@@ -279,10 +294,11 @@ def _added_mark(mark_id: str, after: str, fields: dict[str, str], *, overruled: 
         where="step",
         index=None,
         before="",
-        after="" if overruled else after,
-        reason=rule.reason.format(**fields),
+        after="",
+        reason=why,
         source_kind=rule.source_kind,
         overruled=overruled,
+        step=step,
     )
 
 

@@ -4,11 +4,12 @@ from dataclasses import dataclass
 from typing import cast
 
 from pneumachron.core.again import translate_minutes
-from pneumachron.core.errors import CoreError
+from pneumachron.core.errors import CoreError, Param
+from pneumachron.core.message import Message
 from pneumachron.core.other_methods import OtherMethod, cooked_by, hold_of_dose_min
 from pneumachron.core.plan import Plan
 from pneumachron.recipes.understanding.method import Method
-from pneumachron.recipes.understanding.understand import METHOD_WORDS, Understood
+from pneumachron.recipes.understanding.understand import Understood
 
 STOVETOP_PA = 100e3
 """Gauge of a stovetop pressure cooker that does not say. Common practice."""
@@ -22,7 +23,7 @@ class CrossCheck:
 
     hold_min: float
     agrees: bool
-    words: str
+    said: Message
 
 
 def cross_check(understood: Understood, plan: Plan) -> CrossCheck | None:
@@ -37,9 +38,9 @@ def cross_check(understood: Understood, plan: Plan) -> CrossCheck | None:
         return None
     low, high = plan.hold_range_min
     agrees = low <= hold <= high
-    how = METHOD_WORDS[cooking.method]
-    words = f"{spoken(middle_s / 60)} {how} soften this piece as much as {hold:.0f} min here"
-    return CrossCheck(hold, agrees, words + _VERDICT[(hold > high) - (hold < low)])
+    verdict = "agrees" if agrees else "plan_has_more" if hold < low else "plan_has_less"
+    params: dict[str, Param] = {"spent_s": middle_s, "method": cooking.method, "hold_min": hold}
+    return CrossCheck(hold, agrees, Message(f"check-{verdict}", params))
 
 
 USUAL_PA: dict[Method, float] = {"stovetop_pressure": STOVETOP_PA, "pressure": ELECTRIC_PA}
@@ -55,17 +56,3 @@ def _hold_min(plan: Plan, method: Method, middle_s: float, gauge_pa: float | Non
     piece = plan.outcomes[0].piece
     dose = cooked_by(piece, without_pressure, middle_s, wish.altitude_m).dose_min
     return hold_of_dose_min(wish, dose)
-
-
-_VERDICT = {
-    0: ". That agrees with the plan.",
-    -1: ". The plan has more. Your cut and target tenderness decide; check early.",
-    1: ". The plan has less. Your cut and target tenderness decide; the recipe may overcook.",
-}
-
-
-def spoken(minutes: float) -> str:
-    """Minutes in words."""
-    hours, rest = divmod(round(minutes), 60)
-    words = [f"{hours} h"] * (hours > 0) + [f"{rest} min"] * (rest > 0 or hours == 0)
-    return " ".join(words)

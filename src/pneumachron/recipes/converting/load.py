@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from pneumachron.core.batches import batches
 from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.errors import WishError
+from pneumachron.core.finish import simmered_s
 from pneumachron.core.learn import taught
 from pneumachron.core.load import Load, make_piece
 from pneumachron.core.serving import mass_for_plates_kg
@@ -101,6 +102,7 @@ def _wish(
         school=choices.school or ("lean" if NO_WATER in choices.overruled else cut.default_school),
         release=choices.release,
         level="high",
+        boil_s=simmered_s(choices.finish or understood.crust.kind, 0.0),
         altitude_m=kitchen.altitude_m,
         log_heat_ratio=kitchen.log_heat_ratio,
     )

@@ -1,29 +1,21 @@
 """What a conversion is made of: lines with their place in the work, and the pencil marks."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal, TypeAlias, get_args
 
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.message import Message
 from pneumachron.recipes.converting.amounts import amount_text
-from pneumachron.recipes.converting.rule_table import Does
+from pneumachron.recipes.converting.rule_table import Does, rules
 from pneumachron.recipes.understanding.ingredients import Food
 
 When: TypeAlias = Literal[
     "cure", "season", "sear", "pot", "top", "own_run", "after", "finish", "beside"
 ]
 WHENS: tuple[When, ...] = get_args(When)
-WHEN_WORDS: dict[When, str] = {
-    "cure": "for the cure or brine, in its own order",
-    "season": "to season",
-    "sear": "to brown and start with",
-    "pot": "in the pot",
-    "top": "on top of the meat, last",
-    "own_run": "in a run of its own",
-    "after": "after pressure",
-    "finish": "with the finish",
-    "beside": "beside it",
-}
+Say: TypeAlias = Callable[[Message], str]
+"""Makes a sentence of a message."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,12 +29,14 @@ class OutLine:
     name: str
     aside: str
     food: Food
+    prepared: Message | None = None
+    """What is done with it first, instead of what the recipe says."""
 
-    @property
-    def text(self) -> str:
+    def text(self, say: Say) -> str:
         """As it is written."""
         head = "" if self.amount is None else amount_text(*self.amount, self.unit) + " "
-        return f"{head}{self.name}" + (f", {self.aside}" if self.aside else "")
+        aside = self.aside if self.prepared is None else say(self.prepared)
+        return f"{head}{self.name}" + (f", {aside}" if aside else "")
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,8 +50,16 @@ class OutStep:
 
 
 @dataclass(frozen=True, slots=True)
+class OwnWords:
+    """A step that stays as it was written; a glaze is made before it is brushed on."""
+
+    text: str
+    before_finish: bool
+
+
+@dataclass(frozen=True, slots=True)
 class Mark:
-    """One pencil mark. `before` is empty for what is added, `after` for what is struck."""
+    """One pencil mark. `before` is empty for what is added."""
 
     mark_id: str
     rule: str
@@ -65,9 +67,16 @@ class Mark:
     where: Literal["ingredient", "step"]
     index: int | None
     before: str
-    after: str
-    reason: str
+    after: str | tuple[OutLine, ...]
+    """What a step says now, or the lines that an ingredient has become; empty when struck."""
+    reason: Message
     source_kind: SourceKind
     overruled: bool = False
-    caution: str = ""
-    """Only when it is overruled and something can go wrong."""
+    step: int | None = None
+    """In which of our steps it is done, from 1."""
+
+    @property
+    def caution(self) -> Message | None:
+        """What to mind, when it is overruled and something can go wrong."""
+        cautious = self.overruled and rules()[self.rule].cautious
+        return Message(f"mark-{self.rule}.caution") if cautious else None

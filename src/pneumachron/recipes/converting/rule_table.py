@@ -1,4 +1,4 @@
-"""The rules by name: what each does, its reason, what to mind when it is overruled, its source."""
+"""The rules by name: what each does, and what its source is. Its words are `mark-` and the name."""
 
 from csv import DictReader
 from dataclasses import dataclass
@@ -13,13 +13,12 @@ Does: TypeAlias = Literal["struck", "moved", "changed", "added", "kept"]
 
 @dataclass(frozen=True, slots=True)
 class Rule:
-    """A named rule. `reason` may hold fields that the conversion fills."""
+    """A named rule."""
 
     name: str
     does: Does
-    reason: str
-    caution: str
-    """What to mind when the cook overrules it; empty when nothing can go wrong."""
+    cautious: bool
+    """Whether something can go wrong when the cook overrules it."""
     source_kind: SourceKind
 
 
@@ -32,8 +31,7 @@ def rules() -> dict[str, Rule]:
             row["name"]: Rule(
                 name=row["name"],
                 does=cast(Does, row["does"]),
-                reason=row["reason"],
-                caution=row["caution"],
+                cautious=row["caution"] == "yes",
                 source_kind=cast(SourceKind, row["source_kind"]),
             )
             for row in DictReader(lines)

@@ -3,8 +3,10 @@
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field, replace
 
+from pneumachron.core.errors import Param
+from pneumachron.core.message import Message
 from pneumachron.core.sides import side_advice
-from pneumachron.core.units import show_mass, show_volume
+from pneumachron.core.units import show_mass
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.liquids import SPIRIT_M3, Pouring
 from pneumachron.recipes.converting.marks import OutLine, When
@@ -59,7 +61,8 @@ class Outcome:
 
     lines: tuple[OutLine, ...]
     rule: str | None = None
-    fields: dict[str, str] = field(default_factory=dict)
+    params: dict[str, Param] = field(default_factory=dict)
+    """What its reason speaks of, in SI units."""
 
 
 RuleFn = Callable[[Facts, Ingredient], Outcome]
@@ -108,9 +111,9 @@ def _liquid(facts: Facts, item: Ingredient) -> Outcome:
 def _poured(facts: Facts, item: Ingredient, volume: float) -> Outcome:
     asked = facts.scale * (item.volume_m3 or 0.0)
     line = volume_line(facts, item, "sear" if item.kind in {"wine", "beer"} else "pot", volume)
-    need = {"need": _volume(facts, facts.pouring.need_m3)}
+    need: dict[str, Param] = {"need_m3": facts.pouring.need_m3}
     if item.kind in {"wine", "beer"}:
-        return Outcome((replace(line, aside="simmered lid-off"),), "wine_first", need)
+        return Outcome((replace(line, prepared=Message("prepared-simmered")),), "wine_first", need)
     if item.kind == "stock" and "unsalted" not in item.line.raw.lower():
         line = replace(line, name=f"unsalted {line.name.removeprefix('low-sodium ')}")
     if item.index in facts.marinated:
@@ -119,11 +122,6 @@ def _poured(facts: Facts, item: Ingredient, volume: float) -> Outcome:
         return Outcome((line,), "thin_to_need", need)
     unsalted = "stock_unsalted" if line.name != item.line.name else None
     return Outcome((line,), unsalted or ("kept_amount" if _scaled(facts, item) else None))
-
-
-def _volume(facts: Facts, volume_m3: float) -> str:
-    shown = show_volume(volume_m3)
-    return shown.metric if facts.metric else shown.us
 
 
 def _follows(when: When) -> RuleFn:
@@ -141,7 +139,7 @@ def _follows(when: When) -> RuleFn:
 def _spirit(facts: Facts, item: Ingredient) -> Outcome:
     volume = min(facts.scale * (item.volume_m3 or SPIRIT_M3), SPIRIT_M3)
     line = volume_line(facts, item, "sear", volume)
-    return Outcome((replace(line, aside="boiled off lid-off"),), "spirit_first")
+    return Outcome((replace(line, prepared=Message("prepared-boiled_off")),), "spirit_first")
 
 
 def _acid(facts: Facts, item: Ingredient) -> Outcome:
@@ -214,19 +212,16 @@ def _roots(facts: Facts, item: Ingredient) -> Outcome:
     advice = side_advice(side, facts.hold_min)
     if advice.way == "with_the_meat":
         return Outcome((plain_line(facts, item, "pot"),), "roots_with_meat")
-    line = replace(plain_line(facts, item, "own_run"), aside=f"{advice.hold_min} min, vent at once")
-    return Outcome((line,), "roots_own_run", {"hold": _clock(facts.hold_min)})
-
-
-def _clock(minutes: int) -> str:
-    return f"{minutes // 60}:{minutes % 60:02d}"
+    run = Message("prepared-own_run", {"hold_min": advice.hold_min})
+    line = replace(plain_line(facts, item, "own_run"), prepared=run)
+    return Outcome((line,), "roots_own_run", {"hold_min": facts.hold_min})
 
 
 def _smoke(facts: Facts, item: Ingredient) -> Outcome:
     kilos = PAPRIKA_KG_PER_KG * facts.mass_kg
     line = OutLine(
-        item.index, "season", (1000 * kilos, 1000 * kilos), "g", "smoked paprika", "for the smoke",
-        foods()["smoked paprika"],
+        item.index, "season", (1000 * kilos, 1000 * kilos), "g", "smoked paprika", "",
+        foods()["smoked paprika"], Message("prepared-for_the_smoke"),
     )  # fmt: skip
     return Outcome((line,), "smoke_replaced")
 

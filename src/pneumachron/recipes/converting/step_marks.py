@@ -3,30 +3,18 @@
 import re
 from dataclasses import replace
 
+from pneumachron.core.message import Message
 from pneumachron.core.plan import Plan
-from pneumachron.recipes.converting.cross_check import spoken
 from pneumachron.recipes.converting.kitchen import Choices
-from pneumachron.recipes.converting.marks import Mark, OutStep
-from pneumachron.recipes.converting.rule_table import Rule, rules
+from pneumachron.recipes.converting.marks import Mark, OutStep, OwnWords
+from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.themes import CURED, Theme, is_cured, theme_of
-from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.understand import Understood
 
-DEVICE_WORDS: dict[Method, str] = {
-    "smoker": "smoker",
-    "oven_lid": "oven",
-    "oven_open": "oven",
-    "slow_low": "slow cooker",
-    "slow_high": "slow cooker",
-    "grill": "grill",
-    "stovetop_pressure": "stovetop cooker",
-    "pressure": "other cooker",
-    "simmer": "simmering",
-}
-LEFT_OUT: dict[str, str] = {
-    "sear": "This cut is not browned first; its crust comes with the finish.",
-    "finish": "This way has no crust.",
-    "": "The pot leaves this out.",
+LEFT_OUT: dict[str, Message] = {
+    "sear": Message("mark-left_out-sear"),
+    "finish": Message("mark-left_out-finish"),
+    "": Message("mark-left_out"),
 }
 """Why a step has no place in ours."""
 STEP_OF: dict[Theme, str] = {
@@ -46,23 +34,25 @@ STEP_OF: dict[Theme, str] = {
 
 def step_marks(
     understood: Understood, plan: Plan, choices: Choices
-) -> tuple[list[tuple[Mark, str]], tuple[str, ...], tuple[str, ...]]:
+) -> tuple[list[tuple[Mark, str]], tuple[OwnWords, ...], tuple[str, ...]]:
     """Marks on the recipe's steps, each with the kind of our step.
 
     Then the steps that keep their own words, and those of a cure or brine, which come first.
     """
     marks: list[tuple[Mark, str]] = []
-    kept: list[str] = []
+    kept: list[OwnWords] = []
+    themes = [theme_of(step) for step in understood.recipe.steps]
     cures: list[str] = []
     for index, step in enumerate(understood.recipe.steps):
-        theme = theme_of(step)
-        rule, kind, reason = _rule_of(understood, plan, index, theme)
+        theme = themes[index]
+        name, kind = _rule_of(understood, index, theme)
+        rule, reason = rules()[name], _reason(name, understood, plan)
         mark_id = f"{rule.name}:s{index}"
         overruled = mark_id in choices.overruled
         if kind == "cure" and not overruled:
             cures.append(_cure_alone(understood, index, step))
         elif kind == "own_words" or overruled:
-            kept.append(step)
+            kept.append(OwnWords(step, before_finish="finish" in themes[index + 1 :]))
         mark = Mark(
             mark_id=mark_id,
             rule=rule.name,
@@ -102,35 +92,31 @@ _CLAUSES = re.compile(r",\s+(?:and |then )?")
 """“Rub the ribs, wrap them, and bake”: the first of them is still done."""
 
 
-def _rule_of(understood: Understood, plan: Plan, index: int, theme: Theme) -> tuple[Rule, str, str]:
-    """The rule for a step, the kind of our step that does its work, and the reason."""
+def _rule_of(understood: Understood, index: int, theme: Theme) -> tuple[str, str]:
+    """The rule for a step, and the kind of our step that does its work."""
     if CURED.search(understood.recipe.steps[index]) and is_cured(understood):
-        rule = rules()["cure_in_order"]
-        return rule, "cure", rule.reason
+        return "cure_in_order", "cure"
     if theme == "spray":
-        rule = rules()["spritz_struck"]
-        return rule, "", rule.reason
+        return "spritz_struck", ""
     if index in understood.cooking.steps and understood.cooking.method == "pressure":
-        rule = rules()["in_our_step"]
-        return rule, "set", rule.reason
+        return "in_our_step", "set"
     if index in understood.cooking.steps or theme == "heat":
-        rule = rules()["heat_struck"]
-        total = spoken(plan.lid_on_to_open_s / 60)
-        return rule, "", rule.reason.format(device=_device(understood), total=total)
+        return "heat_struck", ""
     browned_late = theme == "sear" and index > max(understood.cooking.steps, default=index)
     kind = "own_words" if browned_late else STEP_OF.get(theme, "own_words")
-    rule = rules()["own_words" if kind == "own_words" else "in_our_step"]
-    return rule, kind, rule.reason
+    return ("own_words" if kind == "own_words" else "in_our_step"), kind
 
 
-def _device(understood: Understood) -> str:
-    method = understood.cooking.method
-    return DEVICE_WORDS[method] if method else "other heat"
+def _reason(rule: str, understood: Understood, plan: Plan) -> Message:
+    if rule == "heat_struck":
+        device = understood.cooking.method or "other"
+        return Message("mark-heat_struck", {"device": device, "total_s": plan.lid_on_to_open_s})
+    return Message(f"mark-{rule}")
 
 
 def numbered(marks: list[tuple[Mark, str]], steps: tuple[OutStep, ...]) -> list[Mark]:
     """Marks that say in which step of ours theirs stands now."""
-    numbers = {step.kind: str(number) for number, step in enumerate(steps, start=1)}
+    numbers = {step.kind: number for number, step in enumerate(steps, start=1)}
     found = []
     for mark, kind in marks:
         if mark.rule != "in_our_step" or mark.overruled:
@@ -142,7 +128,6 @@ def numbered(marks: list[tuple[Mark, str]], steps: tuple[OutStep, ...]) -> list[
                 replace(mark, does="struck", after="", reason=LEFT_OUT.get(kind, LEFT_OUT[""]))
             )
         else:
-            found.append(
-                replace(mark, after=f"step {number}", reason=mark.reason.format(step=number))
-            )
+            reason = Message("mark-in_our_step", {"step": number})
+            found.append(replace(mark, after="", step=number, reason=reason))
     return found

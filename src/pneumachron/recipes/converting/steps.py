@@ -13,21 +13,23 @@ from pneumachron.core.sauce import MARINADE_BOIL_S
 from pneumachron.core.season import marinating, searing
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.recipes.converting.load import Portioned
-from pneumachron.recipes.converting.marks import OutLine, OutStep, When
-from pneumachron.recipes.converting.themes import theme_of
+from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
+from pneumachron.recipes.converting.themes import rub_rest_s, theme_of
+from pneumachron.recipes.understanding.understand import Understood
 
 
 @dataclass(frozen=True, slots=True)
 class Work:
     """All that the steps are written from."""
 
+    understood: Understood
     plan: Plan
     portioned: Portioned
     lines: tuple[OutLine, ...]
     finish: Finish
     sears: bool
     marinades: bool
-    kept: tuple[str, ...]
+    kept: tuple[OwnWords, ...]
     """Steps that stay in their own words."""
     cures: tuple[str, ...]
     """Steps of a cure or brine, in their own words and their own order, before everything else."""
@@ -48,13 +50,16 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
     )  # fmt: skip
     steps = [step for make in makers if (step := make(work)) is not None]
     # what keeps its own words is done before the meal is served, but for what serves it
-    kept = [OutStep("own_words", (own_words(text),)) for text in work.kept]
-    late = [theme_of(text) == "serve" for text in work.kept]
-    serving = [step for step, serves in zip(kept, late, strict=True) if serves]
-    early = [step for step, serves in zip(kept, late, strict=True) if not serves]
-    served = next((n for n, step in enumerate(steps) if step.kind == "carve"), len(steps))
-    cures = [OutStep("cure", (own_words(text),)) for text in work.cures]
-    return (*cures, *steps[:served], *early, *steps[served:], *serving)
+    found: list[OutStep] = [OutStep("cure", (own_words(text),)) for text in work.cures]
+    serving = [told for told in work.kept if theme_of(told.text) == "serve"]
+    early = [told for told in work.kept if told not in serving]
+    for step in steps:
+        if step.kind in {"finish", "carve"}:
+            now = [told for told in early if told.before_finish or step.kind == "carve"]
+            early = [told for told in early if told not in now]
+            found += [OutStep("own_words", (own_words(told.text),)) for told in now]
+        found.append(step)
+    return (*found, *(OutStep("own_words", (own_words(told.text),)) for told in serving))
 
 
 def own_words(text: str) -> Message:
@@ -82,6 +87,8 @@ def _season(work: Work) -> OutStep:
         said.append(_say("batches", batches=batches))
     if rub:
         said.append(_say("season", names=rub))
+    if rest_s := rub_rest_s(work.understood):
+        said.append(_say("rub_rest", low_s=rest_s[0], high_s=rest_s[1]))
     return OutStep("season", tuple(said))
 
 
@@ -158,7 +165,11 @@ _OPENING: frozenset[StepKind] = frozenset({"wait", "release", "keep_warm", "open
 def _release(work: Work) -> OutStep:
     """In the words and with the minutes of Cook and Schedule."""
     plan = work.plan
-    steps = [step for step in run_steps(cook_plan(plan), plan.hold_min) if step.kind in _OPENING]
+    steps = [
+        step
+        for step in run_steps(cook_plan(plan, work.finish.kind), plan.hold_min)
+        if step.kind in _OPENING
+    ]
     minutes = sum(step.likely_s for step in steps if step.kind != "open") / 60
     return OutStep("release", tuple(step.said for step in steps), (minutes, minutes))
 
@@ -189,15 +200,21 @@ def _sauce(work: Work) -> OutStep | None:
     rest = [line.name for line in after if line.name not in {*thick, *milk}]
     stages = (("thicken", thick), ("stir_in", rest), ("dairy_last", milk))
     said = [_say(code, names=listed(names)) for code, names in stages if names]
+    if work.finish.kind == "glaze":  # what is boiled down around the meat is the sauce
+        return OutStep("sauce", tuple(said), (2.0, 5.0)) if said else None
     return OutStep("sauce", (_say("reduce"), *said, _say("salt_last")), (10.0, 25.0))
 
 
 def _finish(work: Work) -> OutStep | None:
     glaze, kind = work.names("finish"), work.finish.kind
+    if kind == "glaze":  # it was made in the open cooker, as the release tells
+        return OutStep("finish", (_say("glaze", names=glaze),)) if glaze else None
     if kind == "none":
         return OutStep("finish", (_say("glaze_beside", names=glaze),)) if glaze else None
     low, high = _minutes(work.finish.each_s)
     said = [_say(f"finish_{kind}", low_min=low, high_min=high)]
+    if "burnt_ends" in work.understood.crust.characters:
+        said.insert(0, _say("burnt_ends"))
     if glaze:
         said.append(_say("glaze", names=glaze))
     return OutStep("finish", tuple(said), _minutes(work.finish.total_s))

@@ -1,6 +1,7 @@
 """What the steps of a recipe are about, and which ingredients they rub, spray or marinate."""
 
 import re
+from collections.abc import Iterator
 from typing import Literal, TypeAlias
 
 from pneumachron.recipes.converting.marks import When
@@ -226,6 +227,26 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     )
 
 
+OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
+_RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b", r"\brefrigerat", r"\bfridge\b",
+                r"\bchill\b", r"\bset aside\b")  # fmt: skip
+_NIGHT = re.compile(r"\bovernight\b|\bnight before\b|\bday before\b", re.I)
+
+
+def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
+    """How long the rubbed meat waits before it is cooked [s], when the recipe says so."""
+    for index, step in enumerate(understood.recipe.steps):
+        if index in understood.cooking.steps or theme_of(step) != "season":
+            continue
+        if _NIGHT.search(step):
+            return OVERNIGHT_S
+        for sentence in _sentences(step):
+            spans = durations_in(sentence) if _RESTS.search(sentence) else []
+            if spans:
+                return spans[0].low_s, spans[0].high_s
+    return None
+
+
 _APART: frozenset[PartRole] = frozenset({"glaze", "sauce", "beside"})
 LIQUID_OF_A_BRAISE_M3 = 150e-6
 """A sauce with more stock, wine or water than this is what the meat cooks in. Judgement."""
@@ -234,7 +255,7 @@ LIQUID_OF_A_BRAISE_M3 = 150e-6
 def parts_apart(understood: Understood) -> dict[int, Part]:
     """Lines of parts that are not cooked with the meat: a glaze, a cream to serve with it."""
     found: dict[int, Part] = {}
-    for part in understood.recipe.parts:
+    for part in (*_parts_of_sections(understood), *understood.recipe.parts):
         items = [understood.ingredients[row] for row in part.lines if _is_row(understood, row)]
         meat = any(item.kind == "meat" for item in items)
         thin_m3 = sum(item.volume_m3 or 0.0 for item in items if item.kind in THIN_KINDS)
@@ -242,6 +263,21 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         if part.role in _APART and not meat and not braise:
             found |= {item.index: part for item in items}
     return found
+
+
+def _parts_of_sections(understood: Understood) -> Iterator[Part]:
+    """Lines that only the steps under one heading name: “For the sauce”."""
+    steps = understood.recipe.steps
+    sections = understood.recipe.sections
+    ends = [*(section.first for section in sections[1:]), len(steps)]
+    for section, end in zip(sections, ends, strict=False):
+        here = " ".join(steps[section.first : end]).lower()
+        others = " ".join((*steps[: section.first], *steps[end:])).lower()
+        lines = tuple(
+            item.index for item in understood.ingredients
+            if _named(item, here) and not _named(item, others)
+        )  # fmt: skip
+        yield Part.of(section.name, lines)
 
 
 def _is_row(understood: Understood, row: int) -> bool:
@@ -256,24 +292,40 @@ _NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_w
 
 def named_late(understood: Understood) -> dict[int, When]:
     """Lines that the steps name only after the main heat, and where they go then."""
-    heat = understood.cooking.steps
-    if not heat:
+    cooking = understood.cooking
+    if not cooking.steps:
         return {}
-    before, after = _around_the_heat(understood.recipe.steps, max(heat))
-    low, late = " ".join(before).lower(), " ".join(after).lower()
-    return {
-        item.index: _late_when(item, after)
-        for item in understood.ingredients
-        if item.kind not in _NEVER_LATE and _named(item, late) and not _named(item, low)
-    }
+    whole = _around_the_heat(understood.recipe.steps, max(cooking.steps))
+    # what is sweet and goes on between two long heats goes on late: it scorches
+    longest = whole if cooking.main is None else _around(understood.recipe.steps, *cooking.main)
+    found: dict[int, When] = {}
+    for item in understood.ingredients:
+        before, after = longest if item.kind in _SWEET else whole
+        low, late = " ".join(before).lower(), " ".join(after).lower()
+        if item.kind not in _NEVER_LATE and _named(item, late) and not _named(item, low):
+            found[item.index] = _late_when(item, after)
+    return found
+
+
+_SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
 
 
 def _around_the_heat(steps: tuple[str, ...], last: int) -> tuple[list[str], list[str]]:
-    """Sentences up to the main heat, and those after it."""
-    sentences = re.split(r"(?<=[.;!])\s+", steps[last])
+    """Sentences up to the end of the heat, and those after it."""
+    sentences = _sentences(steps[last])
     timed = [index for index, text in enumerate(sentences) if durations_in(text)]
-    cut = (timed[-1] if timed else len(sentences) - 1) + 1
-    return [*steps[:last], *sentences[:cut]], [*sentences[cut:], *steps[last + 1 :]]
+    return _around(steps, last, timed[-1] if timed else len(sentences) - 1)
+
+
+def _around(steps: tuple[str, ...], step: int, place: int) -> tuple[list[str], list[str]]:
+    """Sentences up to this one of a step, and those after it."""
+    sentences = _sentences(steps[step])
+    early, late = sentences[: place + 1], sentences[place + 1 :]
+    return [*steps[:step], *early], [*late, *steps[step + 1 :]]
+
+
+def _sentences(step: str) -> list[str]:
+    return re.split(r"(?<=[.;!])\s+", step)
 
 
 def _late_when(item: Ingredient, sentences: list[str]) -> When:

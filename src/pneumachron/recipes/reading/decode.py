@@ -3,6 +3,7 @@
 import re
 from codecs import BOM_UTF8, BOM_UTF16_BE, BOM_UTF16_LE
 
+from pneumachron.core.message import Message
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_BYTES
 
@@ -11,7 +12,7 @@ _CONTROL = re.compile(r"[\x00-\x08\x0b\x0c\x0e-\x1f\x7f-\x9f\u200b\u200e\u200f\u
 _SPACES = re.compile(r"[\u00a0\u2000-\u200a\u202f\u3000\t]")
 
 
-def decode(content: bytes) -> tuple[str, list[str]]:
+def decode(content: bytes) -> tuple[str, list[Message]]:
     """Text of a file and remarks on its encoding.
 
     Raises
@@ -32,7 +33,7 @@ def decode(content: bytes) -> tuple[str, list[str]]:
     except UnicodeDecodeError:
         named = _CHARSET.search(content[:4096])
         name = named[1].decode("ascii") if named else "cp1252"
-        return clean(_decoded(content, name)), ["Its letters were not UTF-8; look them over."]
+        return clean(_decoded(content, name)), [Message("remark-not_utf8")]
 
 
 CHARSETS = frozenset({

@@ -4,8 +4,14 @@ import re
 
 from selectolax.lexbor import LexborHTMLParser, LexborNode
 
-from pneumachron.recipes.model import MAX_LINES, Recipe
-from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
+from pneumachron.recipes.model import MAX_LINES, MAX_TEXT, Recipe, Section
+from pneumachron.recipes.reading.jsonld import (
+    loads,
+    recipes_in,
+    seconds_of,
+    to_recipe,
+    under_headings,
+)
 
 _BLOCKS = "p, li, h1, h2, h3, h4, div, tr, br, dt, dd, section, article"
 _OUTSIDE = (
@@ -99,20 +105,46 @@ def _microdata(item: LexborNode) -> Recipe:
         nodes = [node for name in names for node in item.css(f"[itemprop='{name}']")]
         return [" ".join(node.text(separator=" ").split()) for node in nodes[: 2 * MAX_LINES]]
 
+    def time(name: str) -> float | None:
+        node = item.css_first(f"[itemprop='{name}']")
+        told = {} if node is None else node.attributes
+        return seconds_of(told.get("content") or told.get("datetime"))
+
+    def address(name: str) -> str:
+        node = item.css_first(f"[itemprop='{name}']")
+        told = {} if node is None else node.attributes
+        found = told.get("href") or told.get("src") or told.get("content") or ""
+        return found[:MAX_TEXT] if found.startswith(("https://", "http://")) else ""
+
     steps: list[str] = []
+    sections: list[Section] = []
     for node in item.css("[itemprop='recipeInstructions']")[: 2 * MAX_LINES]:
-        parts = node.css("li") or node.css("p")
+        if "HowToSection" in (node.attributes.get("itemtype") or ""):
+            name = node.css_first("[itemprop='name'], h2, h3, h4")
+            if name is not None:
+                sections.append(Section(" ".join(name.text().split()), len(steps)))
+        parts = node.css("li") or node.css("[itemprop='text']") or node.css("p")
         texts = [part.text(separator=" ") for part in parts] or node.text(separator="\n").split(
             "\n"
         )
-        steps += [" ".join(text.split()) for text in texts]
+        steps += filter(None, (" ".join(text.split()) for text in texts))
+    ingredients, headed = under_headings(
+        list(filter(None, many("recipeIngredient", "ingredients")))
+    )
     return Recipe(
         title=one("name"),
-        ingredients=tuple(filter(None, many("recipeIngredient", "ingredients"))),
-        steps=tuple(filter(None, steps)),
+        ingredients=tuple(ingredients),
+        steps=tuple(steps),
         yields=one("recipeYield"),
         description=one("description"),
+        prep_s=time("prepTime"),
+        cook_s=time("cookTime"),
+        total_s=time("totalTime"),
         author=one("author"),
+        source=address("url"),
+        image=address("image"),
+        parts=headed,
+        sections=tuple(section for section in sections if section.first < len(steps)),
     )
 
 

@@ -9,7 +9,9 @@ from typing import TypeAlias
 import isodate
 from selectolax.lexbor import LexborHTMLParser
 
-from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, MAX_TEXT, Part, Recipe
+from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, MAX_TEXT, Part, Recipe, Section
+from pneumachron.recipes.reading.headings import heading_of
+from pneumachron.recipes.understanding.ingredients import food_of
 
 Json: TypeAlias = "dict[str, Json] | list[Json] | str | int | float | bool | None"
 
@@ -70,23 +72,34 @@ def _is_recipe(node: dict[str, Json]) -> bool:
 def to_recipe(node: dict[str, Json]) -> Recipe:
     """A recipe from its node; what is missing stays empty."""
     plan = node.get(EXTENSION)
+    lines = list(_lines(node.get("recipeIngredient", node.get("ingredients"))))
+    told = tuple(_parts(node.get(PARTS)))
+    ingredients, parts = (lines, told) if told or _is_ours(node) else under_headings(lines)
+    sections: list[Section] = []
+    steps = list(_steps(node.get("recipeInstructions"), sections))
     return Recipe(
         title=_text(node.get("name")),
-        ingredients=tuple(_lines(node.get("recipeIngredient", node.get("ingredients")))),
-        steps=tuple(_steps(node.get("recipeInstructions"))),
+        ingredients=tuple(ingredients),
+        steps=tuple(steps),
         yields=_yield(node.get("recipeYield", node.get("yield"))),
         description=_text(node.get("description")),
-        prep_s=_seconds(node.get("prepTime")),
-        cook_s=_seconds(node.get("cookTime")),
-        total_s=_seconds(node.get("totalTime")),
+        prep_s=seconds_of(node.get("prepTime")),
+        cook_s=seconds_of(node.get("cookTime")),
+        total_s=seconds_of(node.get("totalTime")),
         notes=tuple(_lines(node.get(NOTES))),
         plan=_plain(plan) if isinstance(plan, dict) else None,
         author=_names(node.get("author", node.get("creator"))),
         source=_address(node.get("isBasedOn"), node.get("url"), node.get("mainEntityOfPage"),
                         node.get("@id")),
         image=_address(node.get("image")),
-        parts=tuple(_parts(node.get(PARTS))),
+        parts=parts,
+        sections=tuple(section for section in sections if section.first < len(steps)),
     )  # fmt: skip
+
+
+def _is_ours(node: dict[str, Json]) -> bool:
+    """Whether this app wrote it: then a line is a line, whatever it looks like."""
+    return "urn:pneumachron:" in json.dumps(node.get("@context"))[:MAX_TEXT]
 
 
 MAX_AUTHORS = 5
@@ -118,6 +131,21 @@ def _parts(value: Json) -> Iterator[Part]:
         lines = tuple(row for row in numbers if type(row) is int and 0 <= row < MAX_LINES)
         if name and lines:
             yield Part.of(name, lines)
+
+
+def under_headings(lines: list[str]) -> tuple[list[str], tuple[Part, ...]]:
+    """Ingredients, and the parts that headings among them name: “For the glaze:”."""
+    found: list[str] = []
+    named: list[tuple[str, list[int]]] = []
+    for line in lines:
+        if heading_of(line) == "part" and food_of(line).kind != "meat":
+            named.append((line.strip("*_: "), []))
+            continue
+        if named:
+            named[-1][1].append(len(found))
+        found.append(line)
+    parts = [Part.of(name, tuple(rows)) for name, rows in named[:MAX_PARTS] if rows]
+    return found, tuple(parts)
 
 
 def _plain(plan: dict[str, Json]) -> dict[str, str | int | float]:
@@ -160,8 +188,11 @@ def _lines(value: Json) -> Iterator[str]:
 MAX_SECTIONS_DEEP = 8
 
 
-def _steps(value: Json, depth: int = 0) -> Iterator[str]:
-    """Steps from a text, a list of texts, of steps, or of sections of steps."""
+def _steps(value: Json, sections: list[Section], depth: int = 0, before: int = 0) -> Iterator[str]:
+    """Steps from a text, a list of texts, of steps, or of sections of steps.
+
+    `sections` gets the named ones; `before` is how many steps there are already.
+    """
     if depth > MAX_SECTIONS_DEEP:
         return
     if isinstance(value, str):
@@ -169,15 +200,20 @@ def _steps(value: Json, depth: int = 0) -> Iterator[str]:
     elif isinstance(value, dict):
         inner = value.get("itemListElement")
         if inner is not None:
-            yield from _steps(inner, depth + 1)
+            name = _text(value.get("name"))
+            if name and str(value.get("@type", "")).endswith("HowToSection"):
+                sections.append(Section(name, before))
+            yield from _steps(inner, sections, depth + 1, before)
         elif text := _text(value):
             yield text
     elif isinstance(value, list):
         for item in value[: 2 * MAX_LINES]:
-            if isinstance(item, dict | list):
-                yield from _steps(item, depth + 1)
-            else:
-                yield from _step_texts(item)
+            told = _steps(item, sections, depth + 1, before) if isinstance(item, dict | list) else (
+                _step_texts(item)
+            )  # fmt: skip
+            for text in told:
+                before += 1
+                yield text
 
 
 def _step_texts(value: Json) -> Iterator[str]:
@@ -199,7 +235,7 @@ def _yield(value: Json) -> str:
     return _text(value)
 
 
-def _seconds(value: Json) -> float | None:
+def seconds_of(value: Json) -> float | None:
     """Seconds of an ISO 8601 duration."""
     if not isinstance(value, str) or len(value) > 40:
         return None

@@ -13,7 +13,7 @@ from typing import Literal, TypeAlias
 from markdown_it import MarkdownIt
 
 from pneumachron.recipes.errors import UnreadableError
-from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe
+from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
 from pneumachron.recipes.reading.headings import (
     STEP_LABEL,
     TIMES,
@@ -249,7 +249,7 @@ class _Sorted:
         """All of it."""
         title = self._title()
         ingredients, parts = self._ingredients()
-        steps = self._steps()
+        steps, sections = self._steps()
         notes = tuple(
             row.plain for row, state in self.pairs
             if state == "after" and row.under == "notes" and not self._no_words(row)
@@ -277,6 +277,7 @@ class _Sorted:
             author=self.text.author,
             source=self.text.source,
             parts=tuple(parts),
+            sections=tuple(sections[:MAX_PARTS]),
             left_out=tuple(self.left_out[:MAX_LINES]),
         )
 
@@ -316,12 +317,23 @@ class _Sorted:
             lines = [NUMBERED.sub("", line) for line in lines]
         return lines, [Part.of(name, tuple(rows)) for name, rows in parts[:MAX_PARTS] if rows]
 
-    def _steps(self) -> list[str]:
-        rows = [row for row, state in self.pairs if state == "steps" and row.heading is None]
-        while len(rows) > 1 and _is_farewell(rows[-1]):
+    def _steps(self) -> tuple[list[str], list[Section]]:
+        rows = [
+            row for row, state in self.pairs
+            if state == "steps" and row.heading in {None, "part"}
+        ]  # fmt: skip
+        while len(rows) > 1 and (rows[-1].heading == "part" or _is_farewell(rows[-1])):
             self.left_out.append(rows.pop().plain)
-        self.left_out += [row.plain for row in rows if _is_clutter(row)]
-        return [NUMBERED.sub("", row.plain) for row in rows if not _is_clutter(row)]
+        steps: list[str] = []
+        named: dict[int, str] = {}
+        for row in rows:
+            if row.heading == "part":
+                named[len(steps)] = row.plain.strip("*_: ")
+            elif _is_clutter(row):
+                self.left_out.append(row.plain)
+            else:
+                steps.append(NUMBERED.sub("", row.plain))
+        return steps, [Section(name, first) for first, name in named.items() if first < len(steps)]
 
 
 def _is_clutter(row: _Row) -> bool:

@@ -3,6 +3,7 @@
 import re
 from dataclasses import replace
 
+from pneumachron.core.message import Message
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import (
     MAX_LINES,
@@ -46,7 +47,7 @@ def read_recipe(content: bytes | str, *, name: str = "") -> ReadRecipe:
         text, remarks = clean(content.encode("utf-8", "replace").decode()), []
     kind, recipes = _read(text, name)
     if len(recipes) > 1:
-        remarks.append(f"There are {len(recipes)} recipes in it; this is the first.")
+        remarks.append(Message("remark-several_recipes", {"count": len(recipes)}))
     recipe = _bounded(recipes[0]) if recipes else None
     if recipe is None or not (recipe.ingredients or recipe.steps):
         raise UnreadableError("no_recipe")
@@ -98,6 +99,10 @@ def _bounded(recipe: Recipe) -> Recipe:
         image=recipe.image[:MAX_TEXT],
         left_out=short(recipe.left_out),
         parts=tuple(replace(part, name=part.name[:MAX_TITLE]) for part in recipe.parts[:MAX_PARTS]),
+        sections=tuple(
+            replace(section, name=section.name[:MAX_TITLE])
+            for section in recipe.sections[:MAX_PARTS]
+        ),
         yields=recipe.yields[:MAX_TITLE],
         description=recipe.description[:MAX_TEXT],
     )

@@ -6,22 +6,38 @@ from dataclasses import dataclass
 from fractions import Fraction
 from itertools import pairwise
 
+from pneumachron.recipes.understanding.patterns import any_of
+
 _VULGAR = {"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3"}
 _NUM = r"(?:\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*\.\d+|\d+)"
 _WORD = {"an": 1.0, "a": 1.0, "one": 1.0, "two": 2.0, "three": 3.0, "four": 4.0, "five": 5.0,
          "six": 6.0, "seven": 7.0, "eight": 8.0, "nine": 9.0, "ten": 10.0, "twelve": 12.0,
+         "fifteen": 15.0, "eighteen": 18.0, "a couple of": 2.0,
          "half an": 0.5, "a quarter of an": 0.25}  # fmt: skip
 _COUNT = rf"(?:{_NUM}|{'|'.join(sorted(_WORD, key=len, reverse=True))})"
 _SPAN = re.compile(
-    rf"(?<![\w/.])(?P<low>{_COUNT})(?:\s*(?:-|–|—|to|or)\s*(?P<high>{_COUNT}))?\s*-?\s*"
-    r"(?:more\s+|further\s+)?(?P<unit>hours?|hrs?|h|minutes?|mins?|min|m)(?![A-Za-z])\.?",
+    rf"(?<![\w/.])(?P<low>{_COUNT})(?:\s*(?:-|–|—|to|or|and|bis)\s*(?P<high>{_COUNT}))?\s*-?\s*"
+    r"(?:more\s+|further\s+)?(?P<unit>hours?|hrs?|h|minutes?|mins?|min|m|stunden?|std|minuten)(?![A-Za-z])\.?",
     re.I,
 )
 _DEGREES = re.compile(
-    r"(?<![\d.,])(?P<value>\d{2,3})\s*(?:-\s*\d{2,3}\s*)?(?:°|º|degrees?|deg\.?)?\s*"
-    r"(?P<unit>[CF](?:elsius|ahrenheit)?)?(?![A-Za-z0-9%])"
+    r"(?<![\d.,])(?P<value>\d{2,3})\s*(?:(?:-|–|to|and)\s*\d{2,3}\s*)?"
+    r"(?P<sign>°|º|\*|degrees?|deg\b\.?|Grad\b)?\s*(?P<unit>[CF](?:elsius|ahrenheit)?|c(?=[\s,.;)]|$))?"
+    r"(?![A-Za-z0-9%])"
 )
-_GAS = {1: 140.0, 2: 150.0, 3: 160.0, 4: 180.0, 5: 190.0, 6: 200.0, 7: 220.0, 8: 230.0, 9: 240.0}
+_GAS = {
+    0.25: 110.0,
+    0.5: 130.0,
+    1: 140.0,
+    2: 150.0,
+    3: 160.0,
+    4: 180.0,
+    5: 190.0,
+    6: 200.0,
+    7: 220.0,
+    8: 230.0,
+    9: 240.0,
+}
 """Gas marks in °C. Common practice."""
 
 
@@ -40,7 +56,7 @@ def durations_in(text: str) -> list[Span]:
     plain = _in_figures(_plain(text))
     found = []
     for match in _SPAN.finditer(plain):
-        scale = 3600.0 if match["unit"].lower().startswith("h") else 60.0
+        scale = 3600.0 if match["unit"][0] in "hHsS" else 60.0
         low = _number(match["low"])
         high = _number(match["high"]) if match["high"] else low
         if low is None or high is None or not 0 < low <= high <= 2000:
@@ -68,7 +84,30 @@ _NUMBER_WORDS = {"an": 1, "a": 1, "one": 1, "two": 2, "three": 3, "four": 4, "fi
                  "seven": 7, "eight": 8, "nine": 9, "ten": 10}  # fmt: skip
 _SHARES = {"half": 0.5, "quarter": 0.25, "three quarters": 0.75, "three-quarters": 0.75}
 _COUNTED = rf"(?P<count>\d+|{'|'.join(sorted(_NUMBER_WORDS, key=len, reverse=True))})"
+_TENS = {"twenty": 20, "thirty": 30, "forty": 40, "fifty": 50, "sixty": 60, "seventy": 70,
+         "eighty": 80, "ninety": 90}  # fmt: skip
+_TEN = "|".join(_TENS)
+_ONE = "|".join(word for word in _NUMBER_WORDS if word not in {"a", "an", "ten"})
+
+
+def _tens(found: re.Match[str]) -> str:
+    """“ninety”, “twenty-five”, “two hundred and fifty” in figures."""
+    hundreds = 100 * _NUMBER_WORDS.get((found["hundreds"] or "").lower(), 0)
+    ones = _NUMBER_WORDS.get((found["ones"] or "").lower(), 0)
+    return f"{hundreds + _TENS[found['tens'].lower()] + ones}"
+
+
 _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
+    (re.compile(rf"\b(?:(?P<hundreds>a|{_ONE}) hundred (?:and )?)?(?P<tens>{_TEN})"
+                rf"(?:[- ](?P<ones>{_ONE}))?\b", re.I), _tens),
+    (re.compile(rf"\b(?P<hundreds>a|{_ONE}) hundred(?= degrees?\b)", re.I),
+     lambda found: f"{100 * _NUMBER_WORDS[found['hundreds'].lower()]}"),
+    # an hour and a half, without its first word
+    (re.compile(r"(?<!an )(?<!one )(?<!\d )\bhour and a (?=half\b|quarter\b)", re.I),
+     lambda _: "one hour and a "),
+    # 1h15
+    (re.compile(r"\b(\d{1,2}) ?h ?([0-5]\d)\b(?! ?(?:m|h))", re.I),
+     lambda found: f"{found[1]} h {found[2]} min"),
     # two and a half hours
     (re.compile(rf"\b{_COUNTED} and (?:an? )?(?P<share>half|quarter) (?=hours?\b)", re.I),
      lambda found: f"{_whole(found) + _SHARES[found['share'].lower()]:g} "),
@@ -137,40 +176,62 @@ class Degrees:
 
 
 _BARE = re.compile(
-    r"(?:\b(?:at|to|in|bake|roast|smoke|oven|cook|braise|grill|cover(?:ed)?)[ ,:]*"
-    r"(?:a |the )?(?:\w+ )?|^)(?P<value>\d{3})(?= (?:for|till?|until|oven)\b|[,.;]| \d| ?$)"
-    r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )",
+    r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|running"
+    r"|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+ )?|^)(?P<value>\d{3})(?:(?:-|–| to )\d{3})?(?:-?ish)?"
+    r"(?= (?:for|till?|until|oven|all|or|and)\b|[,.;]| \d| ?$)"
+    r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"
+    r"|@ ?(?P<sign>\d{3})\b|\((?P<aside>\d{3})\)",
     re.I,
 )
 """“Bake at 325 for …”, “225 till it hits 165”: a heat by its place alone."""
 
 
-def _bare_c(value: float) -> float | None:
-    """A heat without a unit: quarters of a hundred from 225 on are °F, lower ones °C."""
+_SMOKES = any_of(r"\bsmok", r"\bpit\b")
+
+
+def _bare_c(value: float, text: str) -> float | None:
+    """A heat without a unit: quarters of a hundred from 225 on are °F, lower ones °C.
+
+    What smokes is never as hot as 200 °C.
+    """
+    if value >= 200 and _SMOKES.search(text):
+        return (value - 32.0) / 1.8
     if value >= 250 or (value >= 225 and value % 25 == 0):
         return (value - 32.0) / 1.8
     return value if 100 <= value <= 240 else None
 
 
+_MEASURED = any_of(r"\binternal", r"\binside", r"\b(until|till?)\b", r"\breach", r"\breads?\b",
+                   r"\bmiddle\b", r"\bhits?\b", r"\bthermometer\b")  # fmt: skip
+
+
+def _most_c(text: str, found: re.Match[str]) -> float:
+    """The hottest that a number without a unit is in °C. No oven is set to 160 °F; meat is."""
+    around = text[max(0, found.start() - 30) : found.end() + 25]
+    return 140.0 if _MEASURED.search(around) else 185.0
+
+
 def temperatures_in(text: str) -> list[Degrees]:
-    """Temperatures from 80 to 290 °C; without a unit, above 260 or by the word, it is °F."""
-    plain = _plain(text)
+    """Temperatures from 55 to 290 °C; the unit is told from the number where it is not named."""
+    plain = _in_figures(_plain(text))
     found = []
     for match in _DEGREES.finditer(plain):
         unit, value = (match["unit"] or "")[:1].upper(), float(match["value"])
-        marked = "°" in match[0] or "º" in match[0] or "deg" in match[0]
-        if not unit and not marked:
+        if not unit and not match["sign"]:
             continue
-        fahrenheit = unit == "F" or (not unit and value > 140)
+        if not unit and match["sign"] == "Grad":
+            unit = "C"
+        fahrenheit = unit == "F" or (not unit and value > _most_c(plain, match))
         temp = (value - 32.0) / 1.8 if fahrenheit else value
         if 55.0 <= temp <= MOST_C:
             found.append(Degrees(temp, match.start(), match.end()))
-    for match in re.finditer(r"\bgas (?:mark )?(\d)\b", plain, re.I):
-        if int(match[1]) in _GAS:
-            found.append(Degrees(_GAS[int(match[1])], match.start(), match.end()))
+    for match in re.finditer(r"\b(?:gas\s+mark|gas|mark)\s+((?:1/[24])|\d)(?![\d/])", plain, re.I):
+        mark = float(Fraction(match[1]))
+        if mark in _GAS:
+            found.append(Degrees(_GAS[mark], match.start(), match.end()))
     if not found:
         for match in _BARE.finditer(plain):
-            temp_c = _bare_c(float(match["value"] or match["before"]))
+            temp_c = _bare_c(float(next(filter(None, match.groups()))), plain)
             if temp_c is not None and temp_c <= MOST_C:
                 found.append(Degrees(temp_c, match.start(), match.end()))
     return sorted(found, key=lambda item: item.start)

@@ -44,6 +44,8 @@ class Meat:
     """Whether the weight is that of all pieces together without a doubt."""
     text: str = ""
     """The line it was read from."""
+    cubed: bool = False
+    """The steps cut it into cubes as thick as that."""
     others: tuple[OtherMeat, ...] = ()
     """Meat of another animal, or a second meat: which one goes in is asked."""
 
@@ -287,15 +289,21 @@ def _count(line: Line, text: str) -> int | None:
     )
     if pieces:
         return {"two": 2, "three": 3, "four": 4}.get(pieces[2].lower()) or int(pieces[2])
+    if halved := re.search(r"\b(halved|quartered)\b", text, re.I):
+        return (2 if halved[1].lower() == "halved" else 4) * round(_countable(line) or 1)
     inside = re.search(
         r"\b(\d{1,2}) (?:large |small |meaty )?(?:pieces|portions|ribs|bones)\b", text
     )
     if inside and 1 < int(inside[1]) <= MOST_PIECES and unit_of(line.unit).kind == "mass":
         return int(inside[1])
-    countable = line.unit in {"", "rack", "piece"} and line.amount is not None
-    if countable and line.amount is not None and 1 <= line.amount <= 60:
-        return round(line.amount)
-    return None
+    countable = _countable(line)
+    return None if countable is None else round(countable)
+
+
+def _countable(line: Line) -> float | None:
+    """Racks or pieces that a line counts."""
+    counted = line.unit in {"", "rack", "piece"} and line.amount is not None
+    return line.amount if counted and 1 <= (line.amount or 0.0) <= MOST_PIECES else None
 
 
 _THICK = re.compile(

@@ -29,6 +29,8 @@ class Cooking:
     """Of a pressure cooker on the stove."""
     steps: frozenset[int] = frozenset()
     """Which steps are that heat."""
+    main: tuple[int, int] | None = None
+    """Step and sentence of the longest of it."""
 
 
 _SLOW = re.compile(r"\bslow[- ]cook(er|ed|ing)?\b|\bcrock[- ]?pot\b", re.I)
@@ -47,18 +49,19 @@ _ON_THE_STOVE = any_of(
 _ELECTRIC = any_of(
     r"\belectric\b", r"\bmulti[- ]?cooker\b", r"\b(high|low) pressure\b",
     r"\bpressure[- ]cook (on|at) (high|low)\b", r"\bnatural(ly)? (pressure )?releas",
-    r"\bquick releas", r"\bvent(ing)? (the )?valve\b", r"\bkeep[- ]warm\b",
+    r"\bquick releas", r"\bvalve\b", r"\bkeep[- ]warm\b", r"\bNPR\b", r"\bQR\b", r"\bQPR\b",
 )  # fmt: skip
-_LETS_GO = any_of(r"\breleas\w*", r"\bcome down\b", r"\bnaturally\b", r"\breduce pressure\b",
-                  r"\bvent\b")  # fmt: skip
+_LETS_GO = any_of(r"\breleas\w*", r"\bcome down\b", r"\bnatural(ly)?\b", r"\breduce pressure\b",
+                  r"\bvent\b", r"\bNPR\b", r"\bQP?R\b", r"\bpressure (drop|fall)")  # fmt: skip
 _GRILL = re.compile(
     r"\bcharcoal\b|\bkettle\b|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
-    r"|\bbarbecue(d)? over\b|\bindirect\b|\bover coals\b",
+    r"|\bbarbecue(d)? over\b|\bindirect\b|\bover coals\b|\btwo-zone\b|\b(cool|hot) side\b"
+    r"|\bcoals\b",
     re.I,
 )
 _BROIL = re.compile(r"\bbroil(er|ed|ing)?\b|\bunder the (hot )?grill\b|\bgrill \(broil\)", re.I)
 _OVEN = re.compile(
-    r"(?<!dutch )\boven\b|\broast(ed|ing)?\b|\bbak(e|ed|ing)\b|\bbrais(e|ed|ing)\b", re.I
+    r"(?<!dutch )\boven\b|\bofen\b|\broast(ed|ing)?\b|\bbak(e|ed|ing)\b|\bbrais(e|ed|ing)\b", re.I
 )
 _LID = any_of(
     r"\bcover(ed)?\b",
@@ -68,9 +71,13 @@ _LID = any_of(
     r"\bdutch oven\b",
     r"\bcasserole\b",
     r"\btightly\b",
+    r"\bclay pot\b",
+    r"\btagine\b",
+    r"\bschmor\w+",
 )
 _OPEN = re.compile(r"\buncover(ed)?\b|\bwithout (a )?lid\b|\bopen\b", re.I)
-_SIMMER = re.compile(r"\bsimmer(ed|ing)?\b|\bstew(ed)?\b|\bboil(ed)?\b", re.I)
+_SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b", r"\btagine\b",
+                 r"\b(low|lowest|gentlest) (gas|heat|flame)\b")  # fmt: skip
 _ASIDE = any_of(
     r"\brest(s|ed|ing)?\b",
     r"\bstand\b",
@@ -141,6 +148,9 @@ def read_method(recipe: Recipe) -> Cooking:
     if device == "slow":
         spans = spans[:1]
     first = max(spans, key=lambda item: item.high_s)
+    if device == "oven" and _on_the_hob(recipe, first):
+        device = "simmer"
+        spans = [item for item in spans if not _OVEN.search(item.sentence)]
     spans = [item for item in spans if not _is_finish(item, first)]
     method = _of_device(device, _told_before(recipe, first)) if device else None
     times = _by_weight(recipe, first)
@@ -151,19 +161,31 @@ def read_method(recipe: Recipe) -> Cooking:
         temp_c=_temperature(recipe, first) if method not in {"slow_low", "slow_high"} else None,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,
         steps=frozenset(item.step for item in spans),
+        main=(first.step, first.place),
     )
+
+
+def _on_the_hob(recipe: Recipe, main: "_Found") -> bool:
+    """An oven that comes after the long simmering is for the crust."""
+    before = " ".join([*recipe.steps[: main.step], main.sentence])
+    simmers = _SIMMER.search(main.sentence)
+    return bool(simmers) and not _OVEN.search(before) and not temperatures_in(before)
 
 
 FINISH_SHARE = 1.0 / 6.0
 """A later heat shorter than this part of the main one is a finish, no cooking. Judgement."""
 _CRUST = any_of(r"\bcrackl", r"\bcrisp", r"\bglaz", r"\bsticky\b", r"\bbrowned\b", r"\bbubbl",
-                r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b")  # fmt: skip
+                r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b", r"\buncover", r"\bunwrap",
+                r"\bbrush", r"\bbast", r"\bpaint", r"\bcolou?r\b", r"\bchar\b")  # fmt: skip
 
 
 def _is_finish(item: "_Found", main: "_Found") -> bool:
-    after = (item.step, item.place) > (main.step, main.place)
-    short = item.high_s < FINISH_SHARE * main.high_s
-    return after and short and bool(_CRUST.search(item.sentence))
+    """A crust at the end, or the hot blast that a roast begins with."""
+    if item.high_s >= FINISH_SHARE * main.high_s:
+        return False
+    if (item.step, item.place, item.start) < (main.step, main.place, main.start):
+        return bool(temperatures_in(item.sentence))
+    return bool(_CRUST.search(item.sentence))
 
 
 def _told_before(recipe: Recipe, main: "_Found") -> str:
@@ -202,6 +224,8 @@ class _Found:
     low_s: float
     high_s: float
     sentence: str
+    start: int
+    """Where in the sentence it stands."""
 
 
 Device: TypeAlias = Literal[
@@ -252,14 +276,20 @@ def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
         if not _is_main_heat(sentence, device):
             continue
         sides = 2.0 if device == "grill" and _SIDES.search(sentence) else 1.0
-        spans = durations_in(_ASIDES.sub("", sentence))
+        spans = durations_in(_ASIDES.sub("", _before_letting_go(sentence, device)))
         least_s = _LEAST_S.get(device, 900.0)
         found += [
-            _Found(index, place, sides * span.low_s, sides * span.high_s, sentence)
+            _Found(index, place, sides * span.low_s, sides * span.high_s, sentence, span.start)
             for span in spans
             if span.high_s >= least_s
         ]
     return found
+
+
+def _before_letting_go(sentence: str, device: Device | None) -> str:
+    """“40 minutes, then natural release for 15”: the time of the release is none of cooking."""
+    found = _LETS_GO.search(sentence) if device in {"pressure", "stovetop"} else None
+    return sentence[: found.start()] if found else sentence
 
 
 _LEAST_S: dict[Device | None, float] = {
@@ -272,7 +302,8 @@ _ASIDES = re.compile(r"\(or [^)]*\)|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours
 
 def _not_under_pressure(sentence: str) -> bool:
     """Letting go, and what goes on in the open pot afterwards."""
-    if _LETS_GO.search(sentence) and not re.search(r"\bcook\b", sentence, re.I):
+    found = _LETS_GO.search(sentence)
+    if found and not durations_in(sentence[: found.start()]):
         return True
     return bool(_SIMMER.search(sentence)) and not re.search(r"\bpressure\b", sentence, re.I)
 
@@ -281,7 +312,9 @@ def _cooks_long(sentence: str) -> bool:
     """A sentence that also browns or rests, but whose heat lasts for hours."""
     long = any(span.high_s >= 5400 for span in durations_in(sentence))
     aside = re.search(
-        r"\bmarinat|\bfridge|\brefrigerat|\bovernight in|\bhold in|\brest", sentence, re.I
+        r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold in|\brest",
+        sentence,
+        re.I,
     )
     return long and not aside
 
@@ -320,10 +353,13 @@ def _only_open(sentence: str) -> bool:
 
 
 def _temperature(recipe: Recipe, main: _Found) -> float | None:
-    """Heat of the main time: in its sentence, or the last one named before."""
+    """Heat of the main time: the nearest in its sentence, or the last one named before."""
     for text in (main.sentence, *reversed(recipe.steps[: main.step + 1])):
-        for degrees in temperatures_in(text):
-            after = text[degrees.end : degrees.end + 25].lower()
+        near = temperatures_in(text)
+        if text == main.sentence:
+            near.sort(key=lambda item: abs(item.start - main.start))
+        for degrees in near:
+            after = re.split(r"\d", text[degrees.end : degrees.end + 25].lower())[0]
             before = text[max(0, degrees.start - 25) : degrees.start].lower()
             if not re.search(r"internal|inside|middle", after) and not re.search(
                 r"until|reaches|reads|about$", before

@@ -4,33 +4,50 @@ import re
 
 from pneumachron.recipes.model import Recipe
 
-_NUMBERS = re.compile(r"(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?")
-_IN_STEPS = re.compile(
-    r"\b(?:serves|feeds|for|enough for) (?:about )?(\d{1,3})\b(?! ?(?:min|hour|h\b|°|cm|lb|kg))",
+_WORDS = {
+    "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9,
+    "ten": 10, "twelve": 12, "a dozen": 12, "twenty": 20,
+}  # fmt: skip
+_WORD = re.compile(rf"\b(?:{'|'.join(_WORDS)})\b", re.I)
+_SPAN = r"(?P<low>\d{1,3})(?:\s*(?:-|–|to|or)\s*(?P<high>\d{1,3}))?"
+_NUMBERS = re.compile(_SPAN)
+_EATERS = r"(?:people|persons?|portions?|portionen|servings?|personen|eaters|guests|plates)"
+_SAID = re.compile(
+    r"\b(?:serves|servings|feeds|yields?|for|für|enough for|ergibt)"
+    rf"(?: about|:| a family of)*\s*{_SPAN}"
+    r"\b(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|sandwich))",
     re.I,
 )
+_COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good )?{_EATERS}\b", re.I)
 _AT_THE_END = re.compile(
-    r"\b(?:serves|feeds|does|makes|enough for|served? (?:it )?(?:to|for)|for)\s+(?:about )?"
-    r"(?P<count>\d{1,3})(?:\s*(?:-|–|to)\s*(?P<most>\d{1,3}))?"
-    r"(?=\s*(?:\.|!|$|easily|people|persons?|portions|servings|with |in (?:buns|rolls)))",
+    r"\b(?:serves|servings|feeds|does|makes|yields?|ergibt|enough for|für|a family of"
+    r"|served? (?:it )?(?:to|for)|for)"
+    rf"(?: about|:)*\s+{_SPAN}"
+    r"(?=\s*(?:\.|!|\)|$|easily|generously|with |in (?:buns|rolls)|"
+    rf"(?:hungry |good )?{_EATERS}))",
     re.I,
 )
 """“Serves 6.” within a step: a number of people and nothing that is measured."""
+MOST = 200
 
 
 def read_plates(recipe: Recipe) -> float | None:
     """Plates by its yield, or by “serves 6” anywhere; the middle of a range."""
-    for text in (recipe.yields, recipe.description):
-        match = _NUMBERS.search(text) if text is recipe.yields else _IN_STEPS.search(text)
-        if match:
-            low = float(match[1])
-            high = float(match[2]) if match.lastindex and match.lastindex > 1 and match[2] else low
-            if 1 <= low <= high <= 200:
-                return (low + high) / 2
-    for text in (*reversed(recipe.steps), *recipe.notes):
-        if found := _AT_THE_END.search(text):
-            low = float(found["count"])
-            high = float(found["most"] or low)
-            if 1 <= low <= high <= 200:
+    places = [
+        (recipe.yields, (_NUMBERS,)),
+        (recipe.description, (_COUNTED, _SAID)),
+        *(
+            (text, (_AT_THE_END, _COUNTED))
+            for text in (*reversed(recipe.steps), *recipe.notes, *recipe.left_out)
+        ),
+    ]
+    for text, patterns in places:
+        plain = _WORD.sub(lambda found: str(_WORDS[found[0].lower()]), text)
+        for pattern in patterns:
+            found = pattern.search(plain)
+            if found is None:
+                continue
+            low, high = float(found["low"]), float(found["high"] or found["low"])
+            if 1 <= low <= high <= MOST:
                 return (low + high) / 2
     return None

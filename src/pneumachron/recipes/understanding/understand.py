@@ -1,20 +1,23 @@
 """All that can be read of a recipe, and one list of questions for the rest."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Literal, TypeAlias
 
 from pneumachron.core.cuts import Cut, cut_by_id, cuts
 from pneumachron.core.errors import WishError
 from pneumachron.core.load import usual_thickness_m
+from pneumachron.core.message import Message
 from pneumachron.core.tenderness import TEXTURES, Texture
-from pneumachron.core.units import parse_measure, show_length, show_mass
+from pneumachron.core.units import parse_measure
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.crust import Crust, read_crust
+from pneumachron.recipes.understanding.cutting import Cutting, read_cutting
 from pneumachron.recipes.understanding.ingredients import Ingredient, read_ingredients
 from pneumachron.recipes.understanding.meat import Meat, read_meat, usual_mass_kg
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
 from pneumachron.recipes.understanding.plates import read_plates
-from pneumachron.recipes.understanding.texture import read_texture
+from pneumachron.recipes.understanding.texture import texture_of
 
 Asked: TypeAlias = Literal[
     "cut", "mass", "count", "thickness", "bone", "method", "method_minutes", "texture"
@@ -44,9 +47,9 @@ class Question:
     """Something that was not read, with the guess that stands until it is answered."""
 
     asked: Asked
-    text: str
-    guess: str
-    options: tuple[tuple[str, str], ...] = ()
+    said: Message
+    guess: Message
+    options: tuple[tuple[str, Message], ...] = ()
     """Value and words of each choice; empty when it is typed."""
 
 
@@ -64,6 +67,7 @@ class Understood:
     """None: not measured; the plan guesses and widens its range."""
     bone: bool | None
     cooking: Cooking
+    crust: Crust
     texture: Texture
     plates: float | None
     questions: tuple[Question, ...]
@@ -87,16 +91,19 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         raise RecipeError("no_cut", "cut")
     known = _known_cut(cut)
     questions: list[Question] = []
+    read = read_method(recipe)
+    bought = meat.count
+    meat = _as_cut(meat, known, read_cutting(recipe.steps, read.main and read.main[0]))
     if answers.cut is None and not meat.cut_sure:
-        questions.append(_ask_cut(known.family, known.name))
+        questions.append(_ask_cut(known))
     count = answers.count or meat.count or _pieces(known.cut_id)
-    mass = _mass(answers, meat, known.cut_id, count, questions)
+    mass = _mass(answers, replace(meat, count=bought), known.cut_id, questions)
     count = answers.count or _fitting(meat, known.cut_id, mass, count)
-    cooking = _cooking(read_method(recipe), answers, questions)
-    texture = answers.texture or read_texture((recipe.title, recipe.description, *recipe.steps))
+    cooking = _cooking(read, answers, questions)
+    texture = answers.texture or texture_of(recipe)
     if texture is None:
         texture = known.default_texture
-        questions.append(_ask_texture(texture, known.looks))
+        questions.append(_ask_texture(texture, known.family))
     thickness = _thickness(answers, meat, questions, guess_m=usual_thickness_m(known, mass / count))
     return Understood(
         recipe=recipe,
@@ -108,11 +115,24 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         thickness_m=thickness,
         bone=meat.bone if answers.bone is None else answers.bone,
         cooking=cooking,
+        crust=read_crust(recipe, cooking),
         texture=texture,
         plates=read_plates(recipe),
         questions=tuple(questions),
         unread=tuple(item.index for item in ingredients if item.kind == "unknown"),
     )
+
+
+def _as_cut(meat: Meat, cut: Cut, cutting: Cutting) -> Meat:
+    """The meat as the steps cut it, where its own line does not say."""
+    if cutting.cube_m is not None and meat.thickness_m is None:
+        sure = meat.cut_sure or cut.cut_id.endswith("boneless")  # nobody cubes what has a bone
+        return replace(meat, thickness_m=cutting.cube_m, cut_sure=sure, cubed=True)
+    said = meat.count is not None and meat.count > 1 and cut.family != "ribs"
+    if cutting.parts is None or said or cut.cut_id in _PIECE_KG:
+        return meat
+    count = (meat.count or 1) * cutting.parts
+    return replace(meat, count=count if count <= MAX_COUNT else meat.count)
 
 
 def _in_doubt(meat: Meat) -> RecipeError:
@@ -130,31 +150,33 @@ def _known_cut(cut: str) -> Cut:
         raise RecipeError.of(error, "cut") from None
 
 
-def _ask_cut(family: str, guess: str) -> Question:
-    options = tuple((cut.cut_id, cut.name) for cut in cuts().values() if cut.family == family)
-    return Question("cut", "Which cut is it?", guess, options)
+def _ask_cut(guess: Cut) -> Question:
+    family = [cut.cut_id for cut in cuts().values() if cut.family == guess.family]
+    options = tuple((cut, Message("guess-cut", {"cut": cut})) for cut in family)
+    return Question(
+        "cut", Message("question-cut"), Message("guess-cut", {"cut": guess.cut_id}), options
+    )
 
 
 def _pieces(cut_id: str) -> int:
     return 12 if cut_id in {"short_ribs_english", "flanken", "wings", "rib_pieces"} else 1
 
 
-def _mass(answers: Answers, meat: Meat, cut: str, count: int, questions: list[Question]) -> float:
+def _mass(answers: Answers, meat: Meat, cut: str, questions: list[Question]) -> float:
     if answers.mass is not None:
         return _typed(answers.mass, "mass")
     if meat.mass_kg is not None:
         if not meat.mass_sure:
-            questions.append(
-                Question(
-                    "mass",
-                    f"What do all pieces weigh together? It says “{meat.text[:80]}”.",
-                    show_mass(meat.mass_kg).metric,
-                )
-            )
+            said = Message("question-mass_of_all", {"said": meat.text[:80]})
+            questions.append(Question("mass", said, _mass_guess(meat.mass_kg)))
         return meat.mass_kg
     guess = usual_mass_kg(cut, meat.count)
-    questions.append(Question("mass", "What does the meat weigh?", show_mass(guess).metric))
+    questions.append(Question("mass", Message("question-mass"), _mass_guess(guess)))
     return guess
+
+
+def _mass_guess(mass_kg: float) -> Message:
+    return Message("guess-mass", {"mass_kg": mass_kg})
 
 
 def _typed(text: str, field_name: Literal["mass", "thickness"]) -> float:
@@ -179,8 +201,8 @@ def _fitting(meat: Meat, cut: str, mass_kg: float, count: int) -> int:
     """How many pieces: as read, from the size of cubes, or from what one usually weighs."""
     if meat.count is not None and meat.count > 1:
         return min(meat.count, MAX_COUNT)
-    cubes = meat.thickness_m is not None and cut.endswith(("boneless", "point"))
-    if cubes and meat.thickness_m is not None and meat.thickness_m <= CUBE_M:
+    cubes = cut.endswith(("boneless", "point")) or meat.cubed
+    if cubes and meat.thickness_m and (meat.thickness_m <= CUBE_M or meat.cubed):
         return _bounded(mass_kg / (DENSITY_KG_M3 * meat.thickness_m**3))
     if cut in _PIECE_KG:
         return _bounded(mass_kg / _PIECE_KG[cut])
@@ -199,37 +221,28 @@ def _bounded(pieces: float) -> int:
 def _cooking(read: Cooking, answers: Answers, questions: list[Question]) -> Cooking:
     method = answers.method or read.method
     if method is None:
-        words = tuple((key, METHOD_WORDS[key]) for key in METHODS)
-        questions.append(Question("method", "How was it cooked?", "not said", words))
+        options = tuple((key, Message("guess-method", {"method": key})) for key in METHODS)
+        questions.append(Question("method", Message("question-method"), UNSAID, options))
     if answers.method_minutes is not None:
         low = high = 60.0 * answers.method_minutes
     elif read.low_s is not None and read.high_s is not None:
         low, high = read.low_s, read.high_s
     else:
         if method is not None:
-            questions.append(
-                Question("method_minutes", "How many minutes did that take?", "not said")
-            )
-        return Cooking(method, None, None, read.temp_c, read.gauge_pa, read.steps)
-    return Cooking(method, low, high, read.temp_c, read.gauge_pa, read.steps)
+            questions.append(Question("method_minutes", Message("question-method_minutes"), UNSAID))
+        return replace(read, method=method, low_s=None, high_s=None)
+    return replace(read, method=method, low_s=low, high_s=high)
 
 
-METHOD_WORDS: dict[Method, str] = {
-    "smoker": "in a smoker",
-    "oven_lid": "in the oven, covered",
-    "oven_open": "in the oven, open",
-    "slow_low": "in a slow cooker on low",
-    "slow_high": "in a slow cooker on high",
-    "grill": "on the grill",
-    "stovetop_pressure": "in a stovetop pressure cooker",
-    "pressure": "in an electric pressure cooker",
-    "simmer": "simmered on the stove",
-}
+UNSAID = Message("guess-unsaid")
 
 
-def _ask_texture(guess: Texture, looks: dict[Texture, str]) -> Question:
-    options = tuple((texture, looks[texture]) for texture in TEXTURES)
-    return Question("texture", "How soft should it get?", looks[guess], options)
+def _ask_texture(guess: Texture, family: str) -> Question:
+    said = {
+        texture: Message("guess-texture", {"family": family, "texture": texture})
+        for texture in TEXTURES
+    }
+    return Question("texture", Message("question-texture"), said[guess], tuple(said.items()))
 
 
 def _thickness(
@@ -242,8 +255,8 @@ def _thickness(
     questions.append(
         Question(
             "thickness",
-            "How thick is a piece, the shortest way through?",
-            show_length(guess_m).metric,
+            Message("question-thickness"),
+            Message("guess-thickness", {"thickness_m": guess_m}),
         )
     )
     return None

@@ -4,6 +4,7 @@ from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra
 from pneumachron.core.season import Marinade
 from pneumachron.core.sides import side_advice
 from pneumachron.recipes.converting.convert import Converted
+from pneumachron.recipes.converting.themes import rub_rest_s
 from pneumachron.recipes.understanding.durations import durations_in
 
 MIXING_MIN = 10.0
@@ -16,6 +17,16 @@ def extra_work(done: Converted) -> tuple[Extra, ...]:
     own = [str(step.said[0].params["own"]) for step in done.steps if step.kind == "own_words"]
     found = [*_own_run(done), *(_own_words(text) for text in own)]
     return tuple(found[:MAX_EXTRAS])
+
+
+NIGHT_S = 6 * 3600.0
+"""A rub that rests so long rests overnight."""
+
+
+def is_rubbed_overnight(done: Converted) -> bool:
+    """Whether the recipe leaves its rub on over the night."""
+    rest_s = rub_rest_s(done.understood)
+    return rest_s is not None and rest_s[1] >= NIGHT_S
 
 
 def marinade_of(done: Converted) -> Marinade | None:

@@ -8,6 +8,7 @@ from html import escape
 import isodate
 
 from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.reading.headings import heading_of
 from pneumachron.recipes.reading.jsonld import EXTENSION, NOTES, PARTS, Json
 
 CONTEXT: list[Json] = ["https://schema.org", {"pneumachron": "urn:pneumachron:"}]
@@ -20,9 +21,7 @@ def to_jsonld(recipe: Recipe) -> str:
         "@type": "Recipe",
         "name": _marked(recipe.title),
         "recipeIngredient": [_marked(line) for line in recipe.ingredients],
-        "recipeInstructions": [
-            {"@type": "HowToStep", "text": _marked(step)} for step in recipe.steps
-        ],
+        "recipeInstructions": _instructions(recipe),
     }
     optional: dict[str, Json] = {
         "description": _marked(recipe.description),
@@ -47,6 +46,20 @@ def to_jsonld(recipe: Recipe) -> str:
     return json.dumps(node, ensure_ascii=False, indent=2)
 
 
+def _instructions(recipe: Recipe) -> list[Json]:
+    """Steps, those under a heading as a section."""
+    found: list[Json] = []
+    section: list[Json] = found
+    named = {item.first: item.name for item in recipe.sections}
+    for row, step in enumerate(recipe.steps):
+        if row in named:
+            section = []
+            found.append({"@type": "HowToSection", "name": _marked(named[row]),
+                          "itemListElement": section})  # fmt: skip
+        section.append({"@type": "HowToStep", "text": _marked(step)})
+    return found
+
+
 def _marked(text: str) -> str:
     """Words that a reader of the format would take for markup are written as entities."""
     return escape(text, quote=False) if set("<&") & set(text) else text
@@ -66,7 +79,8 @@ def to_text(recipe: Recipe) -> str:
     if recipe.yields:
         parts += [recipe.yields, ""]
     parts += ["Ingredients", *(line for _, line in _under_headings(recipe)), "", "Method"]
-    parts += [f"{number}. {step}" for number, step in enumerate(recipe.steps, start=1)]
+    for heading, step in _steps_under_headings(recipe):
+        parts += ["", step] if heading else [step]
     if recipe.notes:
         parts += ["", "Notes", *recipe.notes]
     return "\n".join(parts) + "\n"
@@ -84,10 +98,23 @@ def _under_headings(recipe: Recipe) -> Iterator[tuple[bool, str]]:
     names = {part.lines[0]: part.name for part in recipe.parts if part.lines}
     for row, line in enumerate(recipe.ingredients):
         if row in names:
-            name = names[row]
-            plain = name.lower().startswith(("for ", "to "))
-            yield True, name if plain else f"{name}:"
+            yield True, _heading(names[row])
         yield False, line
+
+
+def _steps_under_headings(recipe: Recipe) -> Iterator[tuple[bool, str]]:
+    """The numbered steps with the headings over them, and which of both each line is."""
+    names = {item.first: _heading(item.name) for item in recipe.sections}
+    for row, step in enumerate(recipe.steps):
+        # a heading that would read back as something else is left away
+        if row in names and heading_of(names[row]) == "part":
+            yield True, names[row]
+        yield False, f"{row + 1}. {step}"
+
+
+def _heading(name: str) -> str:
+    plain = name.lower().startswith(("for ", "to "))
+    return name if plain else f"{name}:"
 
 
 def to_markdown(recipe: Recipe) -> str:
@@ -101,7 +128,10 @@ def to_markdown(recipe: Recipe) -> str:
     for heading, line in _under_headings(recipe):
         parts += ["", f"### {_plain(line)}", ""] if heading else [f"- {_plain(line)}"]
     parts += ["", "## Method", ""]
-    parts += [f"{number}. {_plain(step)}" for number, step in enumerate(recipe.steps, start=1)]
+    for heading, step in _steps_under_headings(recipe):
+        # a full stop after a number is no markup, and its number is not in the text
+        number, _, words = step.partition(". ")
+        parts += ["", f"### {_plain(step)}", ""] if heading else [f"{number}. {_plain(words)}"]
     if recipe.notes:
         parts += ["", "## Notes", "", *(f"- {_plain(note)}" for note in recipe.notes)]
     return "\n".join(parts) + "\n"

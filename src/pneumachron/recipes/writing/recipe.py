@@ -1,15 +1,15 @@
 """A converted recipe as a recipe again, with our plan in its named extension."""
 
-from collections.abc import Callable
+from collections.abc import Iterator
 
 from pneumachron.core.message import Message
 from pneumachron.recipes.converting.convert import Converted
-from pneumachron.recipes.converting.marks import WHEN_WORDS, WHENS
-from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.converting.marks import WHENS, OutLine, Say
+from pneumachron.recipes.model import Recipe, Section
 from pneumachron.recipes.writing.sentences import run_on
 
 
-def to_recipe(converted: Converted, say: Callable[[Message], str]) -> Recipe:
+def to_recipe(converted: Converted, say: Say) -> Recipe:
     """Title, lines in the order of their use, steps, times and the plan.
 
     `say` makes a sentence of a message.
@@ -22,17 +22,16 @@ def to_recipe(converted: Converted, say: Callable[[Message], str]) -> Recipe:
     )
     plates = converted.plates
     return Recipe(
-        title=f"{original.title} (pressure cooker)",
+        title=say(Message("recipe-title", {"title": original.title})),
         ingredients=tuple(
-            line.text
-            if line.when in {"season", "pot"}
-            else f"{line.text} ({WHEN_WORDS[line.when]})"
+            _with_its_place(line, say)
             for when in WHENS
             for line in converted.lines
             if line.when == when
         ),
         steps=tuple(run_on(map(say, step.said)) for step in converted.steps),
-        yields=f"{plates:g} servings" if plates else original.yields,
+        sections=tuple(_sections(converted, say)),
+        yields=say(Message("recipe-servings", {"plates": plates})) if plates else original.yields,
         prep_s=60.0 * round(hands_s / 60.0),
         cook_s=60.0 * round(plan.done_s / 60.0),
         total_s=60.0 * round(hands_s / 60.0) + 60.0 * round(plan.done_s / 60.0),
@@ -45,15 +44,41 @@ def to_recipe(converted: Converted, say: Callable[[Message], str]) -> Recipe:
     )
 
 
-def notes_of(converted: Converted, say: Callable[[Message], str]) -> tuple[str, ...]:
+def _with_its_place(line: OutLine, say: Say) -> str:
+    """A line, and where it goes unless it is simply cooked along or says so itself."""
+    text, place = line.text(say), say(Message(f"when-{line.when}"))
+    return text if line.when in {"season", "pot"} or text.endswith(place) else f"{text} ({place})"
+
+
+_STAGES: dict[str, frozenset[str]] = {
+    "cooker": frozenset({"pot", "lid", "set", "release"}),
+    "after": frozenset({"judge"}),
+}
+"""Which step begins a stage of the work; what comes before the cooker has the first."""
+
+
+def _sections(converted: Converted, say: Say) -> Iterator[Section]:
+    """Headings over the steps: before the cooker, in it, afterwards."""
+    kinds = [step.kind for step in converted.steps]
+    begins = {"before": 0} | {
+        stage: next((row for row, kind in enumerate(kinds) if kind in of), -1)
+        for stage, of in _STAGES.items()
+    }
+    for stage, row in begins.items():
+        if row >= 0 and (stage == "before") == (row == 0):
+            yield Section(say(Message(f"recipe-stage-{stage}")), row)
+
+
+def notes_of(converted: Converted, say: Say) -> tuple[str, ...]:
     """Cautions, the cross-check, allergens; the manual first."""
-    notes = ["The maker's manual and local food-safety advice come first."]
+    notes = [say(Message("recipe-manual_first"))]
     notes += [say(item.said) for item in converted.plan.cautions if item.severity == "careful"]
-    notes += [mark.caution for mark in converted.marks if mark.overruled and mark.caution]
+    notes += [say(mark.caution) for mark in converted.marks if mark.caution is not None]
     if converted.check is not None:
-        notes.append(converted.check.words)
+        notes.append(say(converted.check.said))
     if converted.allergens:
-        notes.append(f"Contains, as far as it is known here: {', '.join(converted.allergens)}.")
+        allergens = "\n".join(converted.allergens)
+        notes.append(say(Message("recipe-contains", {"allergens": allergens})))
     return tuple(dict.fromkeys(notes))
 
 

@@ -48,6 +48,9 @@ do-sauce =
     .wrong = Too thin? Stir in a cornflour slurry and simmer for a minute.
 do-sauce_told =
     .wrong = Too thin? Stir in a cornflour slurry and simmer for a minute.
+do-come_up_stove =
+    .wrong = Steam around the rim? Take it off the heat, let the pressure fall, check the sealing ring.
+do-thicken = Stir { MASS($starch_kg) } of cornflour into { VOLUME($water_m3) } of cold water, stir it into the simmering juice, and boil it for a minute; salt it last
 do-finish_broiler = Finish close under the grill, { $batches ->
         [one] { MINUTESSPAN($low_min, $high_min) }
        *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
@@ -91,3 +94,37 @@ alarm-not_sealed =
     .do-2 = Is the sealing ring clean and seated all round?
 alarm-no_pressure =
     .do-1 = Steam round the rim? Stop, let it cool, and seat the sealing ring again.
+
+# Of recipes.
+mark-wine_first =
+    .caution = Alcohol vapour collects under a lid. Boil it off first, away from a flame.
+mark-sugar_after = More than { $units ->
+        [us] 1 Tbsp of sugar in a cup
+       *[metric] 50 g of sugar in a litre
+    } scorches on the bottom, so the rest goes in after pressure.
+mark-flour_left_off = Flour on the meat burns to the bottom. Leave it off and thicken afterwards.{ $allergens ->
+        [none] { "" }
+       *[other] { " " }Contains { NAMES("allergen", $allergens) }.
+    }
+mark-chilli_less = The heat of chilli stays in the cooker: three quarters do as much. It goes by the amount of liquid.
+mark-fresh_herb_last = Fresh herbs turn grey under pressure. They go in at the end.
+mark-liquid_smoke_measured = Liquid smoke goes by measure: { $units ->
+        [us] about ½ tsp a quart, 1 tsp at most
+       *[metric] 2 to 4 ml a litre, 6 ml at most
+    }. More tastes of tar.
+mark-heat_struck = { $device ->
+        [smoker] No smoker
+        [oven_lid] No oven
+        [oven_open] No oven
+        [slow_low] No slow cooker
+        [slow_high] No slow cooker
+        [grill] No barbecue
+        [stovetop_pressure] No cooker on the hob
+        [simmer] No simmering
+       *[other] No other heat
+    }: the cooker does this in { DURATION($total_s) }, lid on to lid off.
+mark-finish_added = Steam makes no crust. Put one on afterwards.
+allergen-soya = soya
+allergen-sulphites = sulphites
+other-too_long_warm = The centre of the thickest piece is between { SAFETEMP(4) } and { SAFETEMP(60) } for { DURATION($zone_s) }. Usual advice is { DURATION($limit_s) } at most (USDA; check local advice). Cut it thinner, or use the pressure cooker.
+method-stovetop_pressure = in a pressure cooker on the hob

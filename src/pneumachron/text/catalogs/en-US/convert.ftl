@@ -8,6 +8,7 @@ convert-trim = { $rinse ->
     }
 convert-batches = Cook it in { PLAIN($batches) } batches.
 convert-season = Season all faces, the cut ones too: { LIST($names) }.
+convert-rub_rest = Leave it covered in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
 convert-marinate = Marinate in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
 convert-boil_marinade = Boil what is left of the marinade for { DURATION($boil_s) } before you use it as a sauce.
 convert-sear = { $batches ->
@@ -62,6 +63,9 @@ convert-glaze = Brush with { LIST($names) } only once it is hot; sugar burns.
 convert-finish_broiler = Finish close under the broiler for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
 convert-finish_grill = Finish on the grill at medium-high for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
 convert-finish_crisping = Finish under the air-fryer lid, in one layer, for { MINUTESSPAN($low_min, $high_min) }. Look at half time.
+convert-finish_air_fryer = Finish in the air fryer at { TEMP(200) }, in one layer, for { MINUTESSPAN($low_min, $high_min) }. Turn it at half time.
+convert-finish_pan = Crisp it in a hot pan with a little fat for { MINUTESSPAN($low_min, $high_min) }. Turn it once.
+convert-burnt_ends = Cut the meat into cubes first, and toss them with the sauce.
 convert-cut = { $family ->
         [ribs] Cut into sections or single bones, bone side up.
         [short_ribs] Serve whole, on or off the bone.

@@ -1,6 +1,18 @@
 # The steps of a cook, in Cook, Schedule, calendar and print ("do-" work or kind; .look what to look for; .wrong if it is not so),
 # ticks, timers, alarms. At most 12 words a sentence.
 
+do-thaw_meat = Thaw the meat in the refrigerator, on a tray, for { HOURSSPAN($low_s, $high_s) }
+    .look = Soft right through when you press it.
+    .wrong = Still hard inside? Say “frozen” in Plan: then it cooks longer.
+do-part = Separate the flat from the point along the fat, halve both, weigh them
+    .look = Two muscles, the thick fat between them cut out.
+    .wrong = No seam of fat to be seen? Feel for it at the thick end, and cut along it.
+do-rub = Leave the rubbed meat in the refrigerator, covered, for { HOURSSPAN($low_s, $high_s) }
+    .look = The rub is damp, and sticks.
+    .wrong = Short of time? Ten minutes are enough for the salt to stick.
+do-marinate = Marinate, covered, in the refrigerator, for { HOURSSPAN($low_s, $high_s) }
+    .look = The meat lies in the marinade on all sides. Turn it once.
+    .wrong = Short of time? Half the time gives most of the taste. Never longer than two days.
 do-season = Trim, measure, pat dry and season all faces
     .look = About { LENGTH($thickness_m) } at the thickest. Season the cut faces too.
     .wrong = Is it thicker or thinner? Change it in Plan; it sets the cook time.
@@ -63,6 +75,18 @@ do-come_up = It comes to pressure; nothing to do
 do-hold = It cooks under pressure; nothing to do
     .look = The display counts down. No steam around the rim.
     .wrong = Steam around the rim? Switch off, stand back, let the pressure fall.
+do-set_stove = Put it over high heat. The cook time, { PANEL($hold_min) }, counts from full pressure
+    .look = Steam first, then the weight moves or the ring shows.
+    .wrong = Stay in the kitchen: nothing turns this heat down but you.
+do-come_up_stove = It comes to pressure: stay beside it
+    .look = The weight jiggles, or the ring shows, after about { MINUTES($up_min) }.
+    .wrong = Steam around the rim? Take it off the heat, let the pressure fall, check the gasket.
+do-hold_stove = Turn the heat down until the weight just jiggles, and keep it there
+    .look = A gentle, steady jiggle; no jet of steam.
+    .wrong = Does it stop? A little more heat. Does it roar? A little less.
+do-release_off_stove = Take it off the heat and let the pressure fall: natural release
+    .look = The pin drops after about { MINUTES($fall_min) }.
+    .wrong = It takes longer in a full cooker. Leave the valve alone.
 do-release_natural = Switch off and let the pressure fall: natural release
     .look = The pin drops after about { MINUTES($fall_min) }.
     .wrong = It takes longer in a full cooker. Leave the valve alone.
@@ -78,11 +102,14 @@ do-keep_warm = Leave the lid on. Keep warm for { MINUTES($warm_min) }
 do-boil = Lid off. Simmer the meat in its liquid for { MINUTES($open_min) }
     .look = Gentle bubbles all over. Turn the meat once.
     .wrong = Does it stick? Lower the heat and add a splash of liquid.
+do-boil_to_glaze = Lid off. Boil the juice to a glaze for { MINUTES($open_min) }; turn the meat in it
+    .look = It coats the meat and hardly runs.
+    .wrong = Too much juice? Take some out first. Does it stick? Turn the heat down, and add a spoon of water.
 do-soak = Lid off. Leave the meat in the liquid for { MINUTES($open_min) }
     .look = The liquid reaches at least halfway up the meat.
     .wrong = Do not take it out sooner: it softens on, and stays juicy.
-do-batch = Cook batch { PLAIN($batch) } of { PLAIN($batches) } ({ MASS($mass_kg) }) the same way: { PANEL($hold_min) }, { DURATION($run_s) } in all
-    .look = Keep the meat that is done warm and covered. Tick all five.
+do-batch = Take the meat out and cover it. Batch { PLAIN($batch) } of { PLAIN($batches) } goes in next: { MASS($mass_kg) }
+    .look = The meat stays above { SAFETEMP(60) }, covered, in a warm place.
     .wrong = Has liquid boiled off? Fill up to the same line first.
 do-release_timed = Wait { MINUTES($wait_min) }, then open the valve
     .look = A dry jet of steam, and the pin drops.
@@ -105,6 +132,15 @@ do-skim = Strain the juice into a pan; skim the fat
 do-sauce = Simmer the juice to reduce it to half; salt it last
     .look = It coats a spoon.
     .wrong = Too thin? Stir in a cornstarch slurry and simmer for a minute.
+do-sauce_glaze = Simmer the juice to reduce it to a glaze, to a quarter; salt it last
+    .look = Big, slow bubbles; it coats a spoon thickly.
+    .wrong = Does it turn dark? Take it off, and stir in a spoon of water.
+do-sauce_thick = Bring the juice to a simmer
+    .look = Small bubbles all over.
+    .wrong = Too much fat on top? Skim it again.
+do-thicken = Stir { MASS($starch_kg) } of cornstarch into { VOLUME($water_m3) } of cold water, stir it into the simmering juice, and boil it for a minute; salt it last
+    .look = It coats a spoon, and is clear again.
+    .wrong = Lumps? Pour it through a strainer. Too thick? Stir in a splash of water.
 do-sauce_told = Strain the juice, skim the fat, simmer to reduce; salt it last
     .look = It coats a spoon.
     .wrong = Too thin? Stir in a cornstarch slurry and simmer for a minute.
@@ -126,6 +162,18 @@ do-finish_crisping = Finish under the air-fryer lid, { $batches ->
     }
     .look = Brown at the edges. Look at half time.
     .wrong = Still pale? Give it a minute at a time.
+do-finish_air_fryer = Finish in the air fryer at { TEMP(200) }, in one layer, { $batches ->
+        [one] { MINUTESSPAN($low_min, $high_min) }
+       *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
+    }
+    .look = Brown at the edges. Turn it at half time.
+    .wrong = Still pale? Give it two minutes at a time.
+do-finish_pan = Crisp it in a hot pan with a little fat, { $batches ->
+        [one] { MINUTESSPAN($low_min, $high_min) }
+       *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
+    }
+    .look = Brown and crisp on two sides. Turn it once.
+    .wrong = Does it stew? Pour the juice off, and put less into the pan.
 do-bag = Take the meat out of the juice. Bag it, press the air out
     .look = In ice water within half an hour. Keep the juice apart.
     .wrong = No ice? Cut the meat into thinner pieces, and chill them in one layer.
@@ -197,6 +245,9 @@ tick-outside = Inner pot dry outside and in place
 
 timer-own = { $own }
 timer-pressure = Cook time
+timer-thaw = Thaw
+timer-rub = Under the rub
+timer-marinate = Marinate
 timer-sear_first = { $batches ->
         [one] First side
        *[other] Batch { PLAIN($batch) } of { PLAIN($batches) }, first side
@@ -263,5 +314,11 @@ finish-grill = grill
     .sauce = Put sauce on for the last 2 min; sugar burns.
 finish-crisping = air-fryer lid
     .sauce = Put sauce on at half time.
+finish-air_fryer = air fryer
+    .sauce = Put sauce on at half time.
+finish-pan = pan
+    .sauce = Put sauce on once it is brown, off the heat.
+finish-glaze = glaze in the cooker
+    .sauce = Stir sauce into the glaze at the end; sugar burns.
 finish-none = no finish
     .sauce = Serve with the sauce from the pot.

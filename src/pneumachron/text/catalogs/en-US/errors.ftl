@@ -189,6 +189,7 @@ error-circle = Tasks wait for each other in a circle.
     .hint = Undo the last locked start time.
 error-same_task = Two tasks have the same name.
     .hint = Give the dishes different names.
+error-unsafe_day = In this day meat waits too long to be safe, so it gets no alarms. Mend what the Schedule marks first.
 error-cools_too_slowly = A piece this thick does not cool within six hours, even in ice water.
     .hint = Halve it, or cook it on the day.
 error-no_calendar = This is not a calendar file.
@@ -300,6 +301,7 @@ error-no_cut = There are no ribs, brisket, short ribs, pork shoulder or wings in
     .hint = Name the cut in the list of ingredients, or choose it here.
 error-out_of_scope = The meat in it is “{ $meat }”. This app plans ribs, brisket, short ribs, pork shoulder and chicken wings.
     .hint = The recipe is kept as it is. If it is one of those cuts after all, choose it here.
+error-gains_little = Meat of { LENGTH($thickness_m) } gains little from pressure. Grill it as the recipe says.
 error-two_meats = There is more than one meat in it: “{ $meat }” and “{ $other }”.
     .hint = Choose the cut that goes into the cooker. Cook the other one separately.
 
@@ -415,3 +417,25 @@ error-no_copy = There is no copy { $name }.
     .hint = “pneumachron copies” lists them.
 error-unreadable_file = { $file } cannot be opened: { $detail }.
     .hint = Check the name.
+
+# Rows of a log file; the line is told beside the sentence.
+row-unreadable = It cannot be read.
+error-row_cell_long = “{ $column }” is longer than { PLAIN($most) } characters.
+error-row_texture = There is no tenderness “{ $given }”. It is one of { LIST($known) }.
+error-row_start = “{ $given }” is no date and time. Write it like 2026-11-28T18:30+01:00.
+error-row_start_zone = “{ $given }” has no time zone. Write it like 2026-11-28T18:30+01:00.
+error-row_start_year = The start must be between { $low } and { $high }.
+error-row_pot = No cooker in My kitchen is called “{ $name }”.
+error-row_empty = “{ $column }” is empty.
+error-row_number = “{ $given }” in “{ $column }” is no number.
+error-row_between = “{ $column }” must be between { PLAIN($low) } and { PLAIN($high) }.
+error-row_pieces_nested = The pieces rated one by one are nested too deeply.
+error-row_pieces_count = The pieces rated one by one must be a list of 2 to { PLAIN($most) }.
+error-row_piece_says = A piece rated one by one can say only { LIST($known) }.
+error-row_mark_long = A mark is longer than { PLAIN($most) } characters.
+error-row_plan_nested = In the plan, something is nested too deeply.
+error-row_plan_no_json = The plan is no JSON.
+error-row_plan_at = The plan cannot be read at { $where }.
+
+remark-several_recipes = There are { PLAIN($count) } recipes in it; this is the first.
+remark-not_utf8 = Its letters were not UTF-8. Check them.

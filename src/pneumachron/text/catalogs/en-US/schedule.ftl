@@ -5,9 +5,6 @@ calendar-event = { $dish }: { $work }
 
 do-shop = Buy what is on the list, cold things last
 do-fetch_frozen = Move the meat from the freezer to a tray in the refrigerator
-do-thaw = Thaws in the refrigerator
-do-part = Separate the flat from the point along the fat, halve both, weigh them
-do-marinate = Marinate, covered, in the refrigerator
 do-fetch = Take the meat out of the refrigerator; cover it
 do-temper = Loses its chill on the counter, one hour at most
 do-load_side = Put in { $own }, half full at most

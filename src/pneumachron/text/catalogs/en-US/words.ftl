@@ -74,3 +74,5 @@ lying-layered = in layers, vegetables between
 next-softer = Cook it half a step softer than you like it: a sixth more minutes than the plan says.
 next-firmer = Cook it half a step firmer than you like it: a seventh fewer minutes than the plan says.
 next-same = Cook it the same way again. Measure the thickness twice, and rate every piece.
+
+panel = { $minutes } ({ $hours } on a cooker that shows hours)

@@ -1,0 +1,10 @@
+ui-was-changed-in-another-window = { $what } was changed in another window
+ui-since-you-opened-it-nothing-was = since you opened it. Nothing was saved yet.
+ui-keep-my-version = Keep my version
+ui-use-the-other-version = Use the other version
+ui-less = less { $label }
+ui-more = more { $label }
+ui-close = close
+ui-ok = OK
+ui-why = why?
+ui-why-this = why this { $of }

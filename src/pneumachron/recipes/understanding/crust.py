@@ -1,0 +1,88 @@
+"""What a recipe does for a crust after the long heat, and what it is known for."""
+
+import re
+from dataclasses import dataclass
+from typing import Literal, TypeAlias
+
+from pneumachron.core.finish import FinishKind
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.method import Cooking
+from pneumachron.recipes.understanding.patterns import any_of
+
+Character: TypeAlias = Literal["burnt_ends", "bark", "crackling"]
+"""What pressure does not give, and has to be made besides."""
+
+
+@dataclass(frozen=True, slots=True)
+class Crust:
+    """How the recipe itself browns the meat at the end; None where it does not say."""
+
+    kind: FinishKind | None
+    characters: tuple[Character, ...] = ()
+
+
+_CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
+    ("burnt_ends", any_of(r"\bburnt ends?\b")),
+    ("bark", any_of(r"\bbark\b(?! at)")),
+    ("crackling", any_of(r"\bcrackl(e|es|ing|ings)\b", r"\bcrisp (skin|rind)\b")),
+)
+_MEAT = (
+    r"(the |all the |your )?(ribs?|racks?|meat|pork|wings?|pieces?|bones|chunks?|cubes?|them|it)"
+)
+_WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
+    ("air_fryer", any_of(r"\bair[- ]?fr(y|ied|yer|ying)\b")),
+    (
+        "broiler",
+        any_of(
+            r"\bbroil(er|ed|ing)?\b", r"\bunder (the|a) (hot |very hot )?grill\b",
+            r"\bcrisp\w* (\w+ ){0,3}in (the|a) (hot |very hot )?oven\b",
+            r"\b(turn|raise|crank|up) (the )?(oven|heat)\b", r"\bback in(to)? the oven\b",
+            r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
+        ),
+    ),
+    (
+        "grill",
+        any_of(
+            r"\bdirect heat\b", r"\bchar(red)?\b(?!coal)", r"\b(on|over|onto) (the|a) (hot )?"
+            r"(grill|barbecue|bbq|coals|fire)\b", r"\bgrill (it|them|the|for|each|briefly|\d)",
+        ),
+    ),
+    (
+        "glaze",
+        any_of(
+            rf"\b(turn|toss|roll|tumble|coat)\w* {_MEAT} in the (glaze|reduced|sticky|reduction)",
+            r"\b(reduce|boil|bubble|simmer)\w*\b.{0,60}\bcoats? (the )?(ribs?|meat|them|bones)\b",
+        ),
+    ),
+    (
+        "pan",
+        any_of(
+            r"\b(skillet|frying pan|hot pan|pan|griddle)\b.{0,40}\b(crisp|brown|fry|crust|golden)",
+            r"\b(crisp|brown|fry|crust)\w*\b.{0,40}\b(skillet|frying pan|hot pan|griddle)\b",
+            r"\bfr(y|ied)\b.{0,40}\b(crisp|brown|golden|edges|fat|lard)\b",
+        ),
+    ),
+)  # fmt: skip
+"""Looked for in this order."""
+_FIRST = any_of(r"\bbefore\b", r"\bfirst\b")
+_ENDS = re.compile(r"(?<=[.;!])\s+")
+
+
+def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
+    """The last way to a crust that is named after the long heat began."""
+    words = " ".join((recipe.title, *recipe.steps))
+    characters = tuple(name for name, pattern in _CHARACTERS if pattern.search(words))
+    kind: FinishKind | None = None
+    for sentence in _later(recipe, cooking):
+        kind = next((way for way, pattern in _WAYS if pattern.search(sentence)), kind)
+    return Crust(kind, characters)
+
+
+def _later(recipe: Recipe, cooking: Cooking) -> list[str]:
+    """Sentences after that of the longest heat; none where the heat is not known."""
+    if cooking.main is None:
+        return []
+    step, place = cooking.main
+    same = _ENDS.split(recipe.steps[step])
+    rest = [text for later in recipe.steps[step + 1 :] for text in _ENDS.split(later)]
+    return [*same[place + 1 :], *rest]

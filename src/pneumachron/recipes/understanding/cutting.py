@@ -1,0 +1,82 @@
+"""How the steps of a recipe cut the raw meat: cubes of a size, halves, sections of a rack."""
+
+import re
+from dataclasses import dataclass
+
+from pneumachron.recipes.understanding.meat import thickness_in
+
+
+@dataclass(frozen=True, slots=True)
+class Cutting:
+    """What becomes of each piece that was bought; None where nothing was said."""
+
+    cube_m: float | None = None
+    parts: int | None = None
+
+
+RACK_BONES = 12
+"""Bones of a rack. Common practice: 11 to 13."""
+FIST_M = 0.08
+_NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "half": 2, "halves": 2,
+            "quarters": 4, "thirds": 3}  # fmt: skip
+_NUMBER = rf"(?P<many>\d{{1,2}}|{'|'.join(_NUMBERS)})"
+_MEAT = (
+    r"(?:(?:the |your |each |both |all )*(?:raw |whole )?(?:meat|pork|beef|shoulder|butt|brisket"
+    r"|flat|point|roast|joint|racks?|slabs?|ribs?|picnic|collar|it|them|piece)(?: of \w+)?)"
+)
+_CUTS = rf"\b(?:cut|chop|divide|split|saw|cube|dice)\b(?: up)?(?: {_MEAT})?(?: up)? in(?:to)? "
+_CUBES = re.compile(rf"{_CUTS}.{{0,16}}\b(?:cubes?|chunks?|pieces?|dice|blocks?)\b", re.I)
+_FISTS = re.compile(rf"{_CUTS}fist[- ]sized?\b", re.I)
+_SECTIONS = re.compile(
+    rf"{_CUTS}(?:sections|pieces|portions) of {_NUMBER} (?:bones|ribs)\b"
+    rf"|{_CUTS}(?P<each>\d|two|three|four|five|six)[- ](?:bone|rib) (?:sections|pieces|portions)\b",
+    re.I,
+)
+_SINGLES = re.compile(
+    rf"{_CUTS}(?:single|individual|separate) (?:ribs|bones)\b"
+    r"|\b(?:cut|separate|slice)\b.{0,20}\bbetween (?:the|each) bones?\b", re.I,
+)  # fmt: skip
+_PARTS = re.compile(
+    rf"{_CUTS}{_NUMBER}(?: (?:large |big |equal |even )?(?:pieces|portions|chunks|parts|halves))?\b"
+    rf"|\b(?P<verb>halve|quarter)\b {_MEAT}", re.I,
+)  # fmt: skip
+_VERBS = {"halve": 2, "quarter": 4}
+_ENDS = re.compile(r"(?<=[.;!])\s+")
+
+
+def read_cutting(steps: tuple[str, ...], last: int | None) -> Cutting:
+    """How the meat is cut before it is cooked.
+
+    Parameters
+    ----------
+    last : row of the last step before the meat is done; None: only what comes before any heat is
+        known to be raw, so nothing is read
+    """
+    if last is None:
+        return Cutting()
+    for sentence in (text for step in steps[: last + 1] for text in _ENDS.split(step)):
+        found = _of_sentence(sentence)
+        if found is not None:
+            return found
+    return Cutting()
+
+
+def _of_sentence(sentence: str) -> Cutting | None:
+    if found := _SECTIONS.search(sentence):
+        return Cutting(parts=max(RACK_BONES // _number(found["many"] or found["each"]), 1))
+    if _SINGLES.search(sentence):
+        return Cutting(parts=RACK_BONES)
+    if found := _CUBES.search(sentence):
+        size = thickness_in(found[0])
+        if size is not None:
+            return Cutting(cube_m=size)
+    if _FISTS.search(sentence):
+        return Cutting(cube_m=FIST_M)
+    if found := _PARTS.search(sentence):
+        verb = found["verb"]
+        return Cutting(parts=_VERBS[verb.lower()] if verb else _number(found["many"]))
+    return None
+
+
+def _number(text: str) -> int:
+    return max(_NUMBERS.get(text.lower(), 0) or int(text), 1)
