@@ -20,7 +20,7 @@ NOW = datetime(2026, 11, 27, 12, tzinfo=UTC)
 
 def clock(ahead_s: float, speed: int = 1) -> ClockOfCook:
     kitchen = KitchenClock(wall=lambda: NOW, steady=lambda: 0.0)
-    return ClockOfCook(kitchen, CookClock(NOW, NOW + timedelta(seconds=ahead_s), speed))
+    return ClockOfCook(kitchen, "cook", CookClock(NOW, NOW + timedelta(seconds=ahead_s), speed))
 
 
 def event(kind: str, body: dict[str, object]) -> StoredEvent:

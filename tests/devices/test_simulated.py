@@ -193,7 +193,7 @@ def test_the_kitchen_goes_by_a_steady_count_until_it_follows_the_wall() -> None:
     walls[0] = NOON - timedelta(hours=5)  # somebody sets the wall clock back
     assert clock.now() == NOON + timedelta(minutes=1)
     assert clock.difference_s() == -5 * 3600 - 60
-    clock.set_right()
+    clock.set_right({})
     assert clock.now() == walls[0]
     assert clock.difference_s() == 0.0
 
@@ -202,13 +202,44 @@ def test_a_cook_has_its_own_speed_and_never_goes_back() -> None:
     walls, counts = [NOON], [0.0]
     kitchen = KitchenClock(lambda: walls[0], lambda: counts[0])
     own = CookClock(NOON, NOON, 240)
-    cook = ClockOfCook(kitchen, own)
+    cook = ClockOfCook(kitchen, "cook", own)
     counts[0] = 10.0
     assert cook.now() == NOON + timedelta(minutes=40)
     assert cook.ahead_s == 40 * 60 - 10
-    assert ClockOfCook(kitchen, None).now() == NOON + timedelta(seconds=10)
+    assert ClockOfCook(kitchen, "cook", None).now() == NOON + timedelta(seconds=10)
     assert own.at(NOON - timedelta(hours=3)) == NOON
     assert read_cook_clock(own.to_document()) == own
+
+
+def test_who_has_read_a_clock_of_before_sees_no_jump() -> None:
+    """What is kept and what the kitchen goes by change in one moment, whoever reads meanwhile."""
+    walls, counts = [NOON], [0.0]
+    kitchen = KitchenClock(lambda: walls[0], lambda: counts[0])
+    fast = CookClock(NOON, NOON, 10)
+    read = [ClockOfCook(kitchen, "slow", None), ClockOfCook(kitchen, "fast", fast)]
+    counts[0], walls[0] = 60.0, NOON - timedelta(days=1)
+    before = [clock.now() for clock in read]
+    kept = kitchen.set_right({"slow": None, "fast": fast})
+    after = [ClockOfCook(kitchen, name, own) for name, own in kept.items()]
+    assert [clock.now() for clock in read] == before
+    assert [clock.now() for clock in after] == before
+    assert ClockOfCook(kitchen, "begun since", None).now() == kitchen.now()
+    counts[0] += 6.0
+    assert [clock.now() for clock in read] == [clock.now() for clock in after]
+    assert after[1].now() == before[1] + timedelta(minutes=1)
+    kitchen.set_back()  # it could not be kept
+    assert kitchen.now() == NOON + timedelta(seconds=66)
+    assert read[0].now() == kitchen.now()
+
+
+def test_a_cook_brought_back_goes_by_the_kitchen_again() -> None:
+    walls, counts = [NOON], [0.0]
+    kitchen = KitchenClock(lambda: walls[0], lambda: counts[0])
+    walls[0] = NOON + timedelta(hours=1)
+    kitchen.set_right({"one": None})
+    assert ClockOfCook(kitchen, "one", None).now() == NOON
+    kitchen.forget("one")
+    assert ClockOfCook(kitchen, "one", None).now() == kitchen.now() == walls[0]
 
 
 @pytest.mark.parametrize(

@@ -18,7 +18,9 @@ from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.devices.clock import KitchenClock
+from pneumachron.services import cook_clocks
 from pneumachron.services.live_kitchen import LiveKitchen
+from pneumachron.store.errors import DiskError
 from tests.conftest import BRISKET
 
 TIMER_S = 3600.0
@@ -104,6 +106,29 @@ def test_the_wall_clock_is_stepped(tmp_path: Path, step_s: float) -> None:
             assert back.status_code == 200, back.text
             assert shown(client, cook)["ahead_s"] == pytest.approx(0, abs=1)
             assert left_s(client, cook) == pytest.approx(TIMER_S - 600, abs=1)
+
+
+def test_a_clock_that_cannot_be_kept_is_set_at_the_next_beat(
+    tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    """The disk is full in that moment: nothing jumps, and the next beat tries again."""
+    machine = Machine(tmp_path)
+    with machine.running() as client:
+        cook = start(client)
+        app = client.app
+        assert isinstance(app, FastAPI)
+        with monkeypatch.context() as full:
+
+            def refuse(*_: object) -> None:
+                raise DiskError(full=True)
+
+            full.setattr(cook_clocks, "_keep", refuse)
+            machine.go_on(600, wall_set_by_s=-86_400.0)
+            app.state.watch.look_around()
+            assert left_s(client, cook) == pytest.approx(TIMER_S - 600, abs=1)
+        app.state.watch.look_around()
+        assert left_s(client, cook) == pytest.approx(TIMER_S - 600, abs=1)
+        assert shown(client, cook)["ahead_s"] == pytest.approx(86_400, abs=1)
 
 
 @pytest.mark.parametrize("set_s", [0.0, -7200.0])

@@ -11,7 +11,7 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 from threading import Lock
-from typing import Any, Protocol
+from typing import Any, Protocol, TypeAlias
 
 SPEEDS = (1, 10, 60, 240)
 """How many times as fast as the wall."""
@@ -59,20 +59,68 @@ class KitchenClock:
         self._wall, self._steady = wall, steady
         self._lock = Lock()
         self._anchor, self._count = wall(), steady()
+        self._before: tuple[datetime, float] | None = None
+        self._carried: dict[Kept, CookClock] = {}
 
     def now(self) -> datetime:
         """The kitchen's time."""
         with self._lock:
-            return self._anchor + timedelta(seconds=self._steady() - self._count)
+            return self._now()
+
+    def _now(self) -> datetime:
+        return self._anchor + timedelta(seconds=self._steady() - self._count)
+
+    def both(self, cook_id: str, own: "CookClock | None") -> "tuple[datetime, CookClock | None]":
+        """The kitchen's time, and the clock of a cook that goes with it.
+
+        Parameters
+        ----------
+        own : as it was read; it may have been read before the kitchen was set right
+        """
+        with self._lock:
+            return self._now(), self._carried.get((cook_id, own), own)
 
     def difference_s(self) -> float:
         """By how much the wall clock is ahead of the kitchen's: it was set [s]."""
         return (self._wall() - self.now()).total_seconds()
 
-    def set_right(self) -> None:
-        """Follow the wall clock from now on."""
+    def set_right(self, running: "Mapping[str, CookClock | None]") -> "dict[str, CookClock]":
+        """Follow the wall clock from now on; every cook under way goes on by its own time.
+
+        Who has read a clock of before keeps the time of that cook too: both change in one moment.
+
+        Parameters
+        ----------
+        running : the clocks of the cooks under way, by their id
+
+        Returns
+        -------
+        Their clocks from now on, to be kept.
+        """
         with self._lock:
+            stood = self._now()
+            self._before = (self._anchor, self._count)
             self._anchor, self._count = self._wall(), self._steady()
+            kept = {
+                cook_id: CookClock(self._anchor, stood)
+                if own is None
+                else CookClock(self._anchor, own.at(stood), own.speed)
+                for cook_id, own in running.items()
+            }
+            self._carried = {(cook_id, running[cook_id]): clock for cook_id, clock in kept.items()}
+        return kept
+
+    def set_back(self) -> None:
+        """Undo `set_right`: what it returned could not be kept."""
+        with self._lock:
+            if self._before is not None:
+                self._anchor, self._count = self._before
+            self._before, self._carried = None, {}
+
+    def forget(self, cook_id: str) -> None:
+        """The cook goes by the kitchen's clock again."""
+        with self._lock:
+            self._carried = {key: own for key, own in self._carried.items() if key[0] != cook_id}
 
 
 @dataclass(frozen=True, slots=True)
@@ -96,6 +144,10 @@ class CookClock:
         return {"base": self.base.isoformat(), "cook": self.cook.isoformat(), "speed": self.speed}
 
 
+Kept: TypeAlias = tuple[str, CookClock | None]
+"""A cook, and its clock as it was read."""
+
+
 def read_cook_clock(document: Mapping[str, Any]) -> CookClock:
     """Read what `CookClock.to_document` wrote.
 
@@ -116,10 +168,20 @@ def read_cook_clock(document: Mapping[str, Any]) -> CookClock:
 
 
 class ClockOfCook:
-    """The time of one cook, read from the kitchen's clock."""
+    """The time of one cook, read from the kitchen's clock.
 
-    def __init__(self, kitchen: KitchenClock, own: CookClock | None) -> None:
-        self._kitchen, self._own = kitchen, own
+    Parameters
+    ----------
+    own : as it is kept with the cook; none when it goes by the kitchen's clock
+    """
+
+    def __init__(self, kitchen: KitchenClock, cook_id: str, own: CookClock | None) -> None:
+        self._kitchen, self._cook_id, self._own = kitchen, cook_id, own
+
+    @property
+    def own(self) -> CookClock | None:
+        """The clock as it was read."""
+        return self._own
 
     @property
     def speed(self) -> int:
@@ -129,10 +191,10 @@ class ClockOfCook:
     @property
     def ahead_s(self) -> float:
         """By how much it is ahead of the kitchen's clock."""
-        kitchen = self._kitchen.now()
-        return 0.0 if self._own is None else (self._own.at(kitchen) - kitchen).total_seconds()
+        kitchen, own = self._kitchen.both(self._cook_id, self._own)
+        return 0.0 if own is None else (own.at(kitchen) - kitchen).total_seconds()
 
     def now(self) -> datetime:
         """The cook's time."""
-        kitchen = self._kitchen.now()
-        return kitchen if self._own is None else self._own.at(kitchen)
+        kitchen, own = self._kitchen.both(self._cook_id, self._own)
+        return kitchen if own is None else own.at(kitchen)

@@ -34,7 +34,7 @@ def set_speed(session: Session, here: LiveKitchen, cook_id: str, speed: int) -> 
     _check_running(stored_cook(session, cook_id))
     with writing(session):
         stored = stored_cook(session, cook_id)
-        clock = here.clock_of(stored.content.clock)
+        clock = here.clock_of(stored)
         _keep(session, cook_id, CookClock(here.clock.now(), clock.now(), speed))
 
 
@@ -54,6 +54,7 @@ def bring_back(session: Session, here: LiveKitchen, cook_id: str) -> None:
             found.device.shift(by)
         cooks.shift(session, cook_id, by)
         _keep(session, cook_id, None)
+    here.clock.forget(cook_id)
     here.memory.forget()
 
 
@@ -69,15 +70,16 @@ def follow_wall(session: Session, here: LiveKitchen) -> float:
     moved_s = here.clock.difference_s()
     if abs(moved_s) < STEP_S:
         return 0.0
-    with writing(session):
-        stood = {}
-        for stored in _running(session):
-            clock = here.clock_of(stored.content.clock)
-            stood[stored.cook_id] = (clock.now(), clock.speed)
-        here.clock.set_right()
-        base = here.clock.now()
-        for cook_id, (cook, speed) in stood.items():
-            _keep(session, cook_id, CookClock(base, cook, speed))
+    try:
+        with writing(session):
+            if abs(here.clock.difference_s()) < STEP_S:
+                return 0.0  # somebody else did it meanwhile
+            running = {stored.cook_id: here.clock_of(stored).own for stored in _running(session)}
+            for cook_id, own in here.clock.set_right(running).items():
+                _keep(session, cook_id, own)
+    except Exception:
+        here.clock.set_back()
+        raise
     return moved_s
 
 
@@ -91,7 +93,7 @@ def settle(session: Session, here: LiveKitchen) -> None:
     base = here.clock.now()
     with writing(session):
         for stored in _running(session):
-            clock = here.clock_of(stored.content.clock)
+            clock = here.clock_of(stored)
             last = _last_moment(session, stored)
             at = clock.now()
             if stored.content.clock is None and old is not None:

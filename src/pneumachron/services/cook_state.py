@@ -131,7 +131,7 @@ def moment_of_stored(session: Session, here: LiveKitchen, stored: StoredCook) ->
     account = _account(session, here.memory, stored)
     samples = _samples(session, here.memory, stored)
     content = stored.content
-    clock = here.clock_of(content.clock)
+    clock = here.clock_of(stored)
     if not content.connected or content.ended_at is not None:
         return Moment(stored, account, account.sheet, (), samples, (), clock, None)
     device = here.pot(content.kitchen, clock)

@@ -169,7 +169,7 @@ def _take_pot(session: Session, here: LiveKitchen, stored: StoredCook) -> None:
         same_pot = other.content.connected and other.content.pot_id == content.pot_id
         if same_pot and other.cook_id != stored.cook_id:
             COOKS.replace(session, home, other.cook_id, replace(other.content, connected=False))
-    device = here.pot(content.kitchen, here.clock_of(content.clock))
+    device = here.pot(content.kitchen, here.clock_of(stored))
     device.load({"inputs": content.inputs, "kitchen": content.kitchen})
 
 
@@ -429,7 +429,7 @@ def shown_from_file(
         shown,
         plan,
         account.sheet,
-        ClockOfCook(KitchenClock(), None),
+        ClockOfCook(KitchenClock(), stored.cook_id, None),
         reading=None,
         faults=None,
         samples=samples,

@@ -17,6 +17,7 @@ from pneumachron.devices.clock import Clock, ClockOfCook, KitchenClock, read_coo
 from pneumachron.devices.scale import LoadedScale, SimulatedScale
 from pneumachron.devices.simulated import SimulatedPot
 from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs, read_wish
+from pneumachron.store.records import StoredCook
 
 CLOCK_FILE = "clock.json"
 DEVICES_FOLDER = "devices"
@@ -139,9 +140,12 @@ class LiveKitchen:
         """Where version 1 kept one time for the whole kitchen."""
         return self._folder / CLOCK_FILE
 
-    def clock_of(self, own: dict[str, Any] | None) -> ClockOfCook:
-        """The time of a cook; `own` is what is kept with it."""
-        return ClockOfCook(self.clock, None if own is None else read_cook_clock(own))
+    def clock_of(self, stored: StoredCook) -> ClockOfCook:
+        """The time of a cook."""
+        own = stored.content.clock
+        return ClockOfCook(
+            self.clock, stored.cook_id, None if own is None else read_cook_clock(own)
+        )
 
     def pot(self, kitchen: dict[str, Any], clock: Clock) -> SimulatedPot:
         """The simulated stand-in for a pot, made when it is first asked for.
