@@ -128,6 +128,44 @@ def test_made_ahead_is_cold_before_the_night_and_keeps_its_finish(
     assert told - {"write_down"} == set(kinds) - {"slack"}
 
 
+@pytest.mark.parametrize("ahead", ["today", "day_before"])
+@pytest.mark.parametrize("finish", FINISHES)
+def test_what_has_to_be_hot_is_switched_on_in_time(finish: FinishKind, ahead: Ahead) -> None:
+    asked = wish(load("back_ribs", 1.2, 0.028, 1), pot="bass", school="steam")
+    dish = Dish("a", "Supper", asked, finish=finish, ahead=ahead)
+    day = schedule(dish_blocks(dish), {})
+    assert day.clashes == ()
+    found = {item.block.block_id: item for item in day.placed}
+    steps = cook_steps(cook_plan(make_plan(asked), finish), Brought(ahead=ahead))
+    order = [step.step_id for step in steps]
+    # common practice: a broiler glows after about 5 min, a grill takes 10 to 20, an oven 10 to 15
+    least_s = {"broiler": 240.0, "grill": 600.0, "air_fryer": 120.0}.get(finish)
+    if ahead == "day_before":
+        oven = found["a:preheat_oven"]
+        assert 600 <= found["a:reheat"].start_s - oven.end_s <= 3600
+        assert order.index("preheat_oven") < order.index("reheat")
+        if finish == "broiler":
+            least_s = None  # the oven is hot already
+    if least_s is None:
+        assert "a:preheat" not in found
+        assert "preheat" not in order
+        return
+    assert least_s <= found["a:finish"].start_s - found["a:preheat"].end_s <= 3600
+    assert order.index("preheat") < order.index("finish")
+    heats = next(step for step in steps if step.step_id == "preheat")
+    assert heats.beside  # it holds nothing up
+    assert heats.timers[0].seconds >= least_s
+
+
+def test_a_cook_from_before_keeps_the_steps_it_began_with() -> None:
+    plan = cook_plan(make_plan(wish(load("back_ribs", 1.0, 0.025, 1), pot="bass")), "grill")
+    kept = to_document(plan.numbers)
+    del kept["oven_heat_s"], kept["crust"]["heat_up_s"]
+    older = replace(plan, numbers=from_document(kept))
+    for ahead in ("today", "day_before"):
+        assert all(step.kind != "preheat" for step in cook_steps(older, Brought(ahead=ahead)))
+
+
 def two_batches() -> CookPlan:
     """Four racks, two at a time."""
     four = wish(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None)

@@ -107,7 +107,7 @@ def full(found: Schedule, capacity: dict[str, int]) -> list[str]:
     return [
         lane
         for begin, end, lane in stretches
-        if lane != "fridge"
+        if lane not in {"fridge", "in_passing"}
         and sum(lane == other and a < end - 0.01 and begin + 0.01 < b and a <= begin < b
                 for a, b, other in stretches) > capacity.get(lane, 1)
     ]  # fmt: skip

@@ -138,6 +138,37 @@ def test_what_the_steps_add_after_the_heat_stays_after() -> None:
     assert mark_of(done, "named_late").index in {2, 3}
 
 
+def test_what_only_gives_its_taste_is_taken_out_again() -> None:
+    # common practice: leaves, sticks and sachets are fished out; what is chopped stays in
+    done = made(
+        "1 cup stock", "2 bay leaves", "1 cinnamon stick", "1 tbsp chopped rosemary",
+        "1 cheesecloth sachet of thyme and peppercorns", "2 sprigs thyme",
+    )  # fmt: skip
+    into = {line.name: line.when for line in done.lines}
+    assert into["cheesecloth sachet of thyme and peppercorns"] == "pot"
+    told = said_at(done, "sauce")
+    assert told.startswith(
+        "Take out bay leaves, cinnamon stick, cheesecloth sachet of thyme and peppercorns, and "
+    )
+    assert "thyme." in told
+    assert "rosemary" not in told.split(".")[0]
+    assert "Take out" not in said_at(made("1 cup stock", "2 tsp dried thyme"), "sauce")
+    # a packet is no sachet
+    assert "Take out" not in said_at(made("1 cup stock", "1 sachet of yeast"), "sauce")
+
+
+def test_what_gives_the_crust_is_switched_on_while_the_meat_rests() -> None:
+    rested = said_at(made("1 cup stock", choices=Choices(finish="grill")), "rest")
+    assert "Light the grill" in rested
+    assert "hot" not in said_at(made("1 cup stock"), "rest")
+
+
+def said_at(done: Converted, kind: str) -> str:
+    """A step of the conversion as it is read."""
+    step = next(step for step in done.steps if step.kind == kind)
+    return run_on(say_message(item) for item in step.said)
+
+
 def test_a_recipe_of_an_electric_pressure_cooker_is_checked_against_the_plan() -> None:
     steps = ("Lock the lid and cook on high pressure for 60 minutes; let the pressure come down "
              "naturally for 15 minutes.",)  # fmt: skip

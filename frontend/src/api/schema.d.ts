@@ -2473,7 +2473,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            kind: "part" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
             /** Title */
             title: string;
             /** Look For */
@@ -4446,7 +4446,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            kind: "part" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
             /** Title */
             title: string;
             /** Look For */

@@ -137,7 +137,17 @@ function freeRow(busy: Map<string, number[]>, lane: string, begin: number, end: 
   return row;
 }
 
-const ORDER = ["hands", "fridge", "pot", "oven", "grill", "pan", ELSEWHERE];
+const ORDER = [
+  "hands",
+  "in_passing",
+  "fridge",
+  "pot",
+  "oven",
+  "grill",
+  "air_fryer",
+  "pan",
+  ELSEWHERE,
+];
 
 function byOrder(one: string, other: string): number {
   const rank = (name: string) => ORDER.indexOf(name.split(":")[0] ?? name);

@@ -282,7 +282,17 @@ export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done"
 }
 
 /** Steps that are a block of the day of their own, under the same name. */
-const OWN_BLOCKS = new Set(["thaw", "rub", "marinate", "cool", "freeze", "thaw_cooked", "reheat"]);
+const OWN_BLOCKS = new Set([
+  "thaw",
+  "rub",
+  "marinate",
+  "cool",
+  "freeze",
+  "thaw_cooked",
+  "reheat",
+  "preheat",
+  "preheat_oven",
+]);
 
 /** Which block of the day a step ends: a recipe's own work, later batches, what is made ahead. */
 function blockEndedBy(step: CookOut["steps"][number]): string | null {

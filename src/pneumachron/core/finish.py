@@ -30,6 +30,8 @@ class Finisher:
     span_s: tuple[float, float]
     load_kg_m2: float
     area_m2: float
+    heat_up_s: float
+    """Before it is hot; 0 where that is part of the work."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,6 +56,7 @@ def finishers() -> dict[FinishKind, Finisher]:
             span_s=(numbers[kind]["from_s"], numbers[kind]["to_s"]),
             load_kg_m2=numbers[kind]["load_kg_m2"],
             area_m2=numbers[kind]["area_m2"],
+            heat_up_s=numbers[kind]["heat_up_s"],
         )
         for kind in FINISHES
     }
@@ -85,6 +88,8 @@ class Finish:
     batches: int
     each_s: tuple[float, float]
     """From and to; the time at which to look is half of the first."""
+    heat_up_s: float = 0.0
+    """How long before it the broiler, the grill or the air fryer is switched on."""
 
     @property
     def look_s(self) -> float:
@@ -115,7 +120,7 @@ def finish_for(load: Load, pot: Pot, kind: FinishKind | None = None) -> Finish:
     if chosen == "none":
         return Finish(chosen, 0, (0.0, 0.0))
     runs = max(ceil(load.mass_kg / (how.load_kg_m2 * how.area_m2) - 0.05), 1)
-    return Finish(chosen, runs, span)
+    return Finish(chosen, runs, span, how.heat_up_s)
 
 
 def simmered_s(kind: FinishKind | None, boil_s: float) -> float:

@@ -21,7 +21,7 @@ from pneumachron.core.day.solver import LITTLE_WORK, WORK
 from pneumachron.core.errors import Param, WishError
 from pneumachron.core.parting import is_whole, parted
 from pneumachron.core.pots import Pot
-from pneumachron.core.procedure.choices import Ahead, Extra, SauceTo
+from pneumachron.core.procedure.choices import IN_PASSING, Ahead, Extra, SauceTo
 from pneumachron.core.season import Marinade
 from pneumachron.core.units import show_length
 from pneumachron.core.wish import Wish
@@ -211,10 +211,14 @@ def _events(day: Day) -> Iterator[tuple[str, timedelta, Event]]:
             yield item.block.block_id, offset, event
 
 
+def _wants_a_person(part: Segment) -> bool:
+    return not {"hands", IN_PASSING}.isdisjoint(part.lanes)
+
+
 def _at_work(block: Block) -> Iterator[tuple[timedelta, list[Segment]]]:
     """Stretches of work with hands that follow on each other, and how far into the block."""
     offset = 0.0
-    for by_hand, group in groupby(block.segments, key=lambda part: "hands" in part.lanes):
+    for by_hand, group in groupby(block.segments, key=_wants_a_person):
         parts = list(group)
         if by_hand:
             yield timedelta(seconds=offset), parts

@@ -115,10 +115,12 @@ schedule-cools-too-slowly = flat in bags, { $thick }, in the refrigerator: { $wa
 schedule-lane =
     { $lane ->
         [hands] needs you
+        [in_passing] in passing
         [fridge] refrigerator
         [pan] pan
         [oven] oven
         [grill] grill
+        [air_fryer] air fryer
         [pot] cooker
        *[elsewhere] elsewhere
     }

@@ -30,6 +30,8 @@ AFTER_HOLD = frozenset(
 MAX_PHASES = 12
 REDUCED_RATIO = 0.5
 """The juice is boiled down to half. Common practice."""
+OVEN_HEAT_S = 900.0
+"""Ten to fifteen minutes to 160 °C. Common practice."""
 MAX_TRACE = 400
 LARGEST = 14 * 86_400.0
 """Two weeks in seconds; no pressure in pascals is more either."""
@@ -55,6 +57,8 @@ class CrustNumbers:
     each_high_s: float
     total_low_s: float
     total_high_s: float
+    heat_up_s: float = 0.0
+    """Before it is hot; 0 too for a cook that began before this was told."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,6 +111,8 @@ class CookNumbers:
     """What follows the cook time of each, as `phases`."""
     ice_bath_s: float = 0.0
     """In ice water until the thickest piece is cold, when it is made ahead; 0: too thick for it."""
+    oven_heat_s: float = 0.0
+    """Before the oven is hot that reheats it; 0 for a cook that began before this was told."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -171,6 +177,7 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None, meat: Load | None = 
         ),
         later_phases=tuple(_after_hold(batch.phases) for batch in plan.later),
         ice_bath_s=_ice_bath_s(wish),
+        oven_heat_s=OVEN_HEAT_S,
         trace=tuple(
             (round(float(at), 1), round(float(gauge), 1))
             for at, gauge in zip(plan.trace.time_s, plan.trace.gauge_pa, strict=True)
@@ -211,7 +218,7 @@ def sear_numbers(wish: Wish) -> SearNumbers | None:
 def _crust(found: Finish) -> CrustNumbers | None:
     if found.kind == "none":
         return None
-    return CrustNumbers(found.kind, *found.each_s, *found.total_s)
+    return CrustNumbers(found.kind, *found.each_s, *found.total_s, found.heat_up_s)
 
 
 def _phase_s(plan: Plan, kind: str) -> float:

@@ -24,6 +24,7 @@ from pneumachron.core.procedure.steps import (
     StepKind,
     carve_steps,
     crust_steps,
+    preheat_steps,
     rest_steps,
     sauce_steps,
 )
@@ -84,9 +85,27 @@ def sauce(dish: Dish, cook: CookPlan, after: Wait, keeps_s: float) -> list[Block
 
 
 def crust(dish: Dish, cook: CookPlan, after: Wait) -> list[Block]:
-    """The finish of the dish, when it has one."""
+    """The finish of the dish, when it has one, and what is heated up for it."""
     steps = crust_steps(cook)
-    return [_block(dish, "finish", steps, (after,))] if steps else []
+    if not steps:
+        return []
+    found, waits = preheated(dish, preheat_steps(cook, in_hot_oven=dish.ahead != "today"))
+    return [*found, _block(dish, "finish", steps, (after, *waits))]
+
+
+PREHEATED_S = 1200.0
+"""An oven or a grill that is hot may stand so long. Judgement."""
+
+
+def preheated(dish: Dish, steps: Sequence[Step]) -> tuple[list[Block], tuple[Wait, ...]]:
+    """What is switched on, and how long what comes in waits for it to be hot."""
+    blocks = [_block(dish, step.step_id, (step,), ()) for step in steps]
+    waits = tuple(
+        Wait(block.block_id, step.timers[0].seconds, step.timers[0].seconds + PREHEATED_S,
+             "preheated")
+        for block, step in zip(blocks, steps, strict=True)
+    )  # fmt: skip
+    return blocks, waits
 
 
 def carve(dish: Dish, steps: Sequence[Step], after: Wait) -> Block:

@@ -7,6 +7,7 @@ from pneumachron.core.day.after import (
     crust,
     kept,
     own_runs,
+    preheated,
     sauce,
 )
 from pneumachron.core.day.before import DAY_S, THAWED_KEEPS_S
@@ -21,6 +22,7 @@ from pneumachron.core.procedure.steps import (
     carve_steps,
     cold_carve_steps,
     cool_steps,
+    preheat_oven_steps,
     reheat_steps,
 )
 
@@ -60,15 +62,16 @@ def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
         found += _frozen(dish, steps["freeze"], steps["thaw"], cool.block_id)
         cold = Wait(found[-1].block_id, 0.0, THAWED_KEEPS_S, "thawed_cooked")
     hot = reheat_steps(cook)
+    oven, waits = preheated(dish, preheat_oven_steps(cook))
     knife = cold_carve_steps(cook)
     reheat = Block(
         block_id(dish, "reheat"),
         dish.title,
         tuple(stretch(dish, step) for step in hot),
-        (cold,),
+        (cold, *waits),
         to_table_s=None if knife else CARVED_KEEPS_S,
     )
-    found += [reheat, *sauce(dish, cook, cold, SAUCE_KEEPS_S)]
+    found += [*oven, reheat, *sauce(dish, cook, cold, SAUCE_KEEPS_S)]
     after = Wait(reheat.block_id, 0.0, REHEATED_KEEPS_S, "kept_warm")
     crusted = crust(dish, cook, after)
     if crusted:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from pneumachron.core.day.model import Segment
 from pneumachron.core.errors import Param
 from pneumachron.core.finish import FinishKind
-from pneumachron.core.procedure.choices import PAN, Ahead, Extra, Lane, SauceTo
+from pneumachron.core.procedure.choices import IN_PASSING, PAN, Ahead, Extra, Lane, SauceTo
 from pneumachron.core.procedure.steps import Brought, Step
 from pneumachron.core.season import Marinade
 from pneumachron.core.wish import Wish
@@ -74,7 +74,8 @@ def segment(
 
 def stretch(dish: Dish, step: Step, kind: str = "") -> Segment:
     """A step of the procedure as a stretch of the day. `kind` names it in calendars, for good."""
-    hands = ("hands",) if step.hands else ()
+    person = IN_PASSING if step.kind == "preheat" else "hands"
+    hands = (person,) if step.hands else ()
     pot = (pot_lane(dish),) if step.pot else ()
     low_s, high_s = step.range_s
     said = step.work or step.kind

@@ -10,9 +10,9 @@ from dataclasses import dataclass, field, replace
 from typing import Literal, TypeAlias
 
 from pneumachron.core.errors import Param
-from pneumachron.core.procedure.choices import Lane
+from pneumachron.core.procedure.choices import FRIDGE, IN_PASSING, Lane
 
-FREE_LANES = frozenset({"fridge"})
+FREE_LANES = frozenset({FRIDGE, IN_PASSING})
 """Lanes that are never full here."""
 MAX_BLOCKS = 120
 LONGEST_S = 14 * 86_400.0
@@ -20,8 +20,8 @@ LONGEST_S = 14 * 86_400.0
 
 WaitWhy: TypeAlias = Literal[
     "order", "raw_beef", "raw_pork", "raw_poultry", "thawed", "trimmed", "rubbed", "marinade",
-    "counter", "extra", "kept_warm", "juice_hot", "crust", "room_temperature", "cool_soon",
-    "chilled", "thawed_cooked", "same_day", "frozen",
+    "counter", "extra", "kept_warm", "juice_hot", "crust", "preheated", "room_temperature",
+    "cool_soon", "chilled", "thawed_cooked", "same_day", "frozen",
 ]  # fmt: skip
 """What would suffer if something waited longer."""
 ClashWhy: TypeAlias = WaitWhy | Literal["not_ready", "waits_for_table", "late"]

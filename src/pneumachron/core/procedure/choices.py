@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
 Lane: TypeAlias = str
-"""What work takes: `hands`, `fridge`, `pot:…`, `pan`, `oven`, `grill`, `air_fryer`."""
+"""What work takes: `hands`, `in_passing`, `fridge`, `pot:…`, `pan`, `oven`, `grill` …"""
 Ahead: TypeAlias = Literal["today", "day_before", "frozen"]
 SauceTo: TypeAlias = Literal["none", "half", "glaze", "thick"]
 """What becomes of the juice: nothing; boiled down to half, or to a glaze; thickened with starch."""
@@ -17,6 +17,8 @@ GRILL: Lane = "grill"
 AIR_FRYER: Lane = "air_fryer"
 """One that stands by itself; its lid on the cooker is the cooker."""
 FRIDGE: Lane = "fridge"
+IN_PASSING: Lane = "in_passing"
+"""A moment beside other work: a switch is turned."""
 MAX_EXTRAS = 12
 
 

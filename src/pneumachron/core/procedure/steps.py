@@ -36,7 +36,7 @@ StepKind: TypeAlias = Literal[
     "part", "season", "rub", "marinate", "sear", "deglaze", "pour", "load", "lid", "set",
     "come_up", "hold", "wait", "release", "keep_warm", "open", "boil", "soak", "judge", "rest",
     "batch", "skim", "sauce", "thicken", "bag", "cool", "chill", "freeze", "thaw", "slice",
-    "reheat", "finish", "carve", "keep", "write_down", "extra",
+    "preheat", "reheat", "finish", "carve", "keep", "write_down", "extra",
 ]  # fmt: skip
 FINISH_PLACE: dict[FinishKind, Lane | None] = {
     "broiler": OVEN, "grill": GRILL, "air_fryer": AIR_FRYER, "crisping": None, "pan": PAN,
@@ -57,6 +57,7 @@ SKIPPABLE: frozenset[StepKind] = frozenset(
         "sauce",
         "thicken",
         "slice",
+        "preheat",
         "finish",
         "carve",
         "extra",
@@ -175,10 +176,11 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
     started = next(index for index, step in enumerate(run) if step.kind == "set") + 1
     sides = _extra_steps(brought, "own_run")
     after = (
-        (*rest_steps(plan), *sides, *sauce_steps(plan, brought), *crust_steps(plan),
-         *carve_steps(plan))
+        (*preheat_steps(plan), *rest_steps(plan), *sides, *sauce_steps(plan, brought),
+         *crust_steps(plan), *carve_steps(plan))
         if brought.ahead == "today"
         else (*cool_steps(plan, brought.ahead), *sides, *sauce_steps(plan, brought),
+              *preheat_oven_steps(plan), *preheat_steps(plan, in_hot_oven=True),
               *reheat_steps(plan), *crust_steps(plan), *cold_carve_steps(plan))
     )  # fmt: skip
     return (
@@ -491,6 +493,35 @@ def _thicken(plan: CookPlan) -> Step:
     return Step("thicken", "thicken", THICKEN_S, needs=(PAN,),
                 params={"starch_kg": how.starch_kg, "spoons": how.spoons,
                         "water_m3": how.water_m3})  # fmt: skip
+
+
+PREHEAT_S = 60.0
+"""Hands to switch it on; lighting coals takes longer, and is counted as heating up."""
+
+
+def preheat_steps(plan: CookPlan, *, in_hot_oven: bool = False) -> tuple[Step, ...]:
+    """Broiler, grill or air fryer switched on, in time to be hot for the crust.
+
+    Parameters
+    ----------
+    in_hot_oven : the oven is hot already; a broiler then needs no time of its own
+    """
+    crust = plan.numbers.crust
+    if crust is None or crust.heat_up_s <= 0 or (in_hot_oven and crust.kind == "broiler"):
+        return ()
+    return (_preheat("preheat", f"preheat_{crust.kind}", crust.heat_up_s),)
+
+
+def preheat_oven_steps(plan: CookPlan) -> tuple[Step, ...]:
+    """The oven switched on, for what is reheated in it."""
+    heat_s = plan.numbers.oven_heat_s
+    return (_preheat("preheat_oven", "preheat_oven", heat_s),) if heat_s > 0 else ()
+
+
+def _preheat(step_id: str, work: str, heat_s: float) -> Step:
+    return Step(step_id, "preheat", PREHEAT_S, beside=True, work=work,
+                timers=(StepTimer("preheat", heat_s),),
+                params={"heat_min": heat_s / MINUTE_S})  # fmt: skip
 
 
 def crust_steps(plan: CookPlan) -> tuple[Step, ...]:

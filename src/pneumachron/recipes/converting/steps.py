@@ -1,5 +1,6 @@
 """The steps of the converted recipe, in the order of the work; `text` has the words."""
 
+import re
 from collections.abc import Iterable
 from dataclasses import dataclass
 
@@ -8,7 +9,7 @@ from pneumachron.core.errors import Param
 from pneumachron.core.finish import Finish, FinishKind, afterwards, carving, finish_for, rest_for
 from pneumachron.core.message import Message
 from pneumachron.core.plan import Plan, is_pulled
-from pneumachron.core.procedure.steps import StepKind, run_steps
+from pneumachron.core.procedure.steps import StepKind, preheat_steps, run_steps
 from pneumachron.core.sauce import MARINADE_BOIL_S
 from pneumachron.core.season import marinating, searing
 from pneumachron.core.tenderness import TEXTURES
@@ -185,12 +186,26 @@ def _judge(work: Work) -> OutStep:
 def _rest(work: Work) -> OutStep:
     span = rest_for(work.plan.setup.wish.load)
     low, high = _minutes(span)
-    return OutStep("rest", (_say("rest", low_min=low, high_min=high),), (low, high))
+    told = _say("rest", low_min=low, high_min=high)
+    # in the words of Cook and Schedule
+    hot = preheat_steps(cook_plan(work.plan, work.finish.kind))
+    return OutStep("rest", (told, *(step.said for step in hot)), (low, high))
 
 
 def _own_run(work: Work) -> OutStep | None:
     names = listed(line.name for line in work.lines if line.when == "own_run")
     return OutStep("own_run", (_say("own_run", names=names),), (5.0, 15.0)) if names else None
+
+
+_CUT_UP = re.compile(r"\b(?:chopp|minc|ground|crush|grat|pick|strip|powder|fine)", re.I)
+
+
+def _is_taken_out(work: Work, line: OutLine) -> bool:
+    """Whole leaves, sticks, stalks and sachets gave their taste to the liquid; nobody eats them."""
+    if line.food.kind != "woody_herb" or line.when not in {"pot", "sear"}:
+        return False
+    raw = "" if line.origin is None else work.understood.ingredients[line.origin].line.raw
+    return not _CUT_UP.search(raw)
 
 
 def _sauce(work: Work) -> OutStep | None:
@@ -200,9 +215,11 @@ def _sauce(work: Work) -> OutStep | None:
     rest = [line.name for line in after if line.name not in {*thick, *milk}]
     stages = (("thicken", thick), ("stir_in", rest), ("dairy_last", milk))
     said = [_say(code, names=listed(names)) for code, names in stages if names]
+    out = listed(line.name for line in work.lines if _is_taken_out(work, line))
+    taken_out = (_say("fish_out", names=out),) if out else ()
     if work.finish.kind == "glaze":  # what is boiled down around the meat is the sauce
-        return OutStep("sauce", tuple(said), (2.0, 5.0)) if said else None
-    return OutStep("sauce", (_say("reduce"), *said, _say("salt_last")), (10.0, 25.0))
+        return OutStep("sauce", (*taken_out, *said), (2.0, 5.0)) if taken_out or said else None
+    return OutStep("sauce", (*taken_out, _say("reduce"), *said, _say("salt_last")), (10.0, 25.0))
 
 
 def _finish(work: Work) -> OutStep | None:

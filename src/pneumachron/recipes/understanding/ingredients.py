@@ -78,16 +78,27 @@ def _pattern() -> re.Pattern[str]:
     return re.compile(rf"\b(?:{'|'.join(re.escape(words) for words in longest)})s?\b", re.I)
 
 
+_TIED = re.compile(
+    r"\b(?:cheesecloth|muslin|bouquets? garnis?|(?:herb|spice)s?[ -](?:sachet|bag|bundle|ball)s?"
+    r"|(?:sachet|bundle|bunch tied|bag) of (?:\w+ ){0,2}"
+    r"(?:herbs|whole spices|thyme|bay|peppercorns))\b",
+    re.I,
+)
+"""Herbs and spices tied up, that give their taste to the liquid and are taken out again."""
+
+
 @lru_cache(maxsize=2048)
 def food_of(name: str) -> Food:
     """The food a name speaks of: the longest entry, the last of equally long ones.
 
     “Beef stock” is stock and “onion powder” a spice: what is named last in English is the thing.
     """
+    known = foods()
+    if _TIED.search(name):
+        return known["herb sachet"]
     found = [match[0].lower() for match in _pattern().finditer(name)]
     if not found:
         return UNKNOWN
-    known = foods()
     entries = [known.get(words) or known.get(words.removesuffix("s")) for words in found]
     named = [entry for entry in entries if entry]
     return named[-1] if named else UNKNOWN

@@ -51,6 +51,12 @@ do-sauce_told =
 do-come_up_stove =
     .wrong = Steam around the rim? Take it off the heat, let the pressure fall, check the sealing ring.
 do-thicken = Stir { MASS($starch_kg) } of cornflour into { VOLUME($water_m3) } of cold water, stir it into the simmering juice, and boil it for a minute; salt it last
+do-preheat_broiler = Switch on the grill; it is hot in { MINUTES($heat_min) }
+    .look = The element glows. The rack is close under it.
+    .wrong = Not hot yet? The meat can rest a little longer.
+do-preheat_grill = Light the barbecue; it is hot in { MINUTES($heat_min) }, coals later
+    .look = You can hold your hand over it for two or three seconds only.
+    .wrong = Not hot yet? The meat can rest a little longer, covered.
 do-finish_broiler = Finish close under the grill, { $batches ->
         [one] { MINUTESSPAN($low_min, $high_min) }
        *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }

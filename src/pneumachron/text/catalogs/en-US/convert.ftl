@@ -53,6 +53,7 @@ convert-look = Check it: { LOOKS($cut, $texture) }.
 convert-cook_longer = If it is firmer than that, put the lid back on and cook it longer.
 convert-rest = Rest the meat for { MINUTESSPAN($low_min, $high_min) }, tented loosely with foil.
 convert-own_run = While it rests, cook { LIST($names) } separately, half full at most.
+convert-fish_out = Take out { LIST($names) }.
 convert-reduce = Strain the juice, let the fat rise and skim it. Simmer uncovered to reduce it to taste.
 convert-thicken = Thicken with { LIST($names) } stirred into cold water; simmer for 1 min.
 convert-stir_in = Stir in { LIST($names) }.

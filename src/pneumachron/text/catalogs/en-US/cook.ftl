@@ -144,6 +144,18 @@ do-thicken = Stir { MASS($starch_kg) } of cornstarch into { VOLUME($water_m3) } 
 do-sauce_told = Strain the juice, skim the fat, simmer to reduce; salt it last
     .look = It coats a spoon.
     .wrong = Too thin? Stir in a cornstarch slurry and simmer for a minute.
+do-preheat_broiler = Switch on the broiler; it is hot in { MINUTES($heat_min) }
+    .look = The element glows. The rack is close under it.
+    .wrong = Not hot yet? The meat can rest a little longer.
+do-preheat_grill = Light the grill; it is hot in { MINUTES($heat_min) }, coals later
+    .look = You can hold your hand over it for two or three seconds only.
+    .wrong = Not hot yet? The meat can rest a little longer, covered.
+do-preheat_air_fryer = Switch on the air fryer at { TEMP(200) }; it is hot in { MINUTES($heat_min) }
+    .look = The basket is hot before the meat goes in.
+    .wrong = No setting for it? Let it run empty.
+do-preheat_oven = Switch on the oven at { TEMP(160) }; it is hot in { MINUTES($heat_min) }
+    .look = It says that it is hot.
+    .wrong = Not hot yet? Leave the meat in the refrigerator.
 do-finish_broiler = Finish close under the broiler, { $batches ->
         [one] { MINUTESSPAN($low_min, $high_min) }
        *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
@@ -244,6 +256,7 @@ tick-valve = Valve closed
 tick-outside = Inner pot dry outside and in place
 
 timer-own = { $own }
+timer-preheat = Heats up
 timer-pressure = Cook time
 timer-thaw = Thaw
 timer-rub = Under the rub

@@ -18,6 +18,7 @@ conflict-order = It waits for the step before.
 conflict-raw_beef = Raw beef keeps { DURATION($most_s) } in the refrigerator.
 conflict-raw_pork = Raw pork keeps { DURATION($most_s) } in the refrigerator.
 conflict-raw_poultry = Raw poultry keeps { DURATION($most_s) } in the refrigerator.
+conflict-preheated = It stands hot and empty for too long.
 conflict-thawed = Cook thawed meat within { DURATION($most_s) }.
 conflict-trimmed = Trimmed meat keeps { DURATION($most_s) }.
 conflict-rubbed = Meat with a rub on keeps { DURATION($most_s) }.
