@@ -40,7 +40,7 @@ def event(kind: str, body: dict[str, object]) -> StoredEvent:
 def test_a_clock_that_did_not_run_with_the_kitchens(
     ahead_s: float, speed: int, connected: bool, why: str | None
 ) -> None:
-    assert no_lesson(WISH, SHEET, (), clock(ahead_s, speed), connected=connected) == why
+    assert no_lesson(PLAN, SHEET, (), clock(ahead_s, speed), connected=connected) == why
 
 
 def test_the_last_reading_counts() -> None:
@@ -61,6 +61,6 @@ def test_raw_meat_that_was_out_for_hours() -> None:
         told = [Event(60.0 * hot_min, "done", {"step_id": key, "anyway": True}) for key in before]
         return fold(PLAN, [Event(0.0, "began"), *told])
 
-    assert no_lesson(WISH, sheet(100), (), clock(0.0), connected=False) is None
-    assert no_lesson(WISH, sheet(121), (), clock(0.0), connected=False) == "raw_out"
-    assert no_lesson(WISH, sheet(121), (), clock(0.0, 60), connected=True) == "raw_out"
+    assert no_lesson(PLAN, sheet(100), (), clock(0.0), connected=False) is None
+    assert no_lesson(PLAN, sheet(121), (), clock(0.0), connected=False) == "raw_out"
+    assert no_lesson(PLAN, sheet(121), (), clock(0.0, 60), connected=True) == "raw_out"

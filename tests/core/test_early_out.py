@@ -4,9 +4,13 @@ from dataclasses import replace
 
 import pytest
 
+from pneumachron.core.cook.cook_plan import cook_plan, from_document, to_document
+from pneumachron.core.day.blocks import dish_blocks
+from pneumachron.core.day.dish import Dish
 from pneumachron.core.early_out import OPEN_S, early_out
 from pneumachron.core.load import Load
 from pneumachron.core.plan import make_plan
+from pneumachron.core.procedure.steps import cook_steps
 from tests.core.kitchen import load, wish
 
 THIN = load("back_ribs", 0.9, 0.02).pieces
@@ -43,6 +47,49 @@ def test_the_second_cycle_counts_the_first() -> None:
     thick_alone = make_plan(replace(BOTH, load=Load(THICK))).hold_min
     assert 1 <= found.second_min < thick_alone
     assert found.first_min + found.second_min >= thick_alone - 8
+
+
+def test_planned_in_two_steps_every_view_tells_both() -> None:
+    found, plan = early_out(BOTH), make_plan(replace(BOTH, thin_first=True))
+    assert found is not None
+    assert (plan.hold_min, [batch.hold_min for batch in plan.later]) == (
+        found.first_min, [found.second_min],
+    )  # fmt: skip
+    assert plan.all_done_s == pytest.approx(found.done_s)
+    for outcome in plan.outcomes:
+        assert outcome.texture_step == pytest.approx(BOTH.texture_step, abs=0.3)
+    # the meat that is out is not cooked again: what is eaten is all of it
+    assert plan.serving == make_plan(BOTH).serving
+    cook = cook_plan(plan)
+    assert from_document(to_document(cook.numbers)) == cook.numbers
+    steps = {step.step_id: step for step in cook_steps(cook)}
+    order = list(steps)
+    assert order.index("judge") < order.index("out2") < order.index("lid@2")
+    assert steps["release"].work == "release_quick"
+    assert steps["out2"].params["out_kg"] == pytest.approx(Load(THIN).mass_kg)
+    assert steps["out2"].params["stays_kg"] == pytest.approx(Load(THICK).mass_kg)
+    assert steps["hold@2"].likely_s == 60.0 * found.second_min
+    # nothing is poured or laid in again, and the release that was wished ends it
+    assert not {"pour@2", "load@2", "sear@2", "next2"} & steps.keys()
+    assert "wait@2" in steps
+    # the five minutes in between, that the second cycle counts on, are steps
+    between = ("out2", "lid@2", "set@2")
+    assert sum(steps[name].likely_s for name in between) == pytest.approx(OPEN_S)
+    (run,) = (block for block in dish_blocks(Dish("a", "Ribs", plan.setup.wish))
+              if block.block_id == "a:run0")  # fmt: skip
+    day = [(part.work or part.kind, part.likely_s) for part in run.segments]
+    wanted = [(step.work or step.kind, step.likely_s) for name, step in steps.items()
+              if order.index("pour") <= order.index(name) <= order.index("judge@2")]  # fmt: skip
+    assert [part for part in day if part[0] != "slack"] == wanted
+    kinds = [part.kind for part in run.segments]
+    assert len(kinds) == len(set(kinds))  # each has an id of its own in a calendar
+
+
+def test_two_steps_are_for_unlike_pieces_alone() -> None:
+    alike = wish(load("back_ribs", 1.0, 0.025, 2))
+    assert make_plan(replace(alike, thin_first=True)).hold_min == make_plan(alike).hold_min
+    own = make_plan(replace(BOTH, thin_first=True, own_hold_min=25))
+    assert (own.hold_min, own.later) == (25, ())
 
 
 def test_pieces_that_are_done_together_are_left_alone() -> None:

@@ -1842,6 +1842,12 @@ export interface components {
             hold_min: number;
             /** Lid On To Open S */
             lid_on_to_open_s: number;
+            /**
+             * Goes On
+             * @description no new meat: what was not done with the first is cooked on
+             * @default false
+             */
+            goes_on: boolean;
         };
         /**
          * BatchesOut
@@ -2370,7 +2376,7 @@ export interface components {
              * No Lesson
              * @description why it teaches nothing of taste, once it is over
              */
-            no_lesson?: ("abandoned" | "unsafe" | "raw_out" | "leftovers_out" | "fast_clock" | "stopped") | null;
+            no_lesson?: ("abandoned" | "stopped") | ("unsafe" | "raw_out" | "leftovers_out" | "fast_clock" | "two_cycles") | null;
             /**
              * Engine
              * @description the engine whose numbers it goes by
@@ -4333,6 +4339,12 @@ export interface components {
              * @default 1
              */
             batches: number;
+            /**
+             * Thin First
+             * @description of unlike pieces, what is done first comes out, the rest goes on
+             * @default false
+             */
+            thin_first: boolean;
             /**
              * My Minutes
              * @description the cook's own, not the engine's

@@ -46,6 +46,8 @@ export interface Wish {
   batches: string;
   /** The cook's own minutes under pressure; empty: the engine's. */
   ownMinutes: string;
+  /** Of unlike pieces, what is done first comes out, and the rest is cooked on. */
+  thinFirst: boolean;
   sauceThin: boolean;
   /** Grams of sugar in a litre of sauce. */
   sugar: string;
@@ -83,6 +85,7 @@ export const EMPTY_WISH: Wish = {
   boil: "",
   batches: "",
   ownMinutes: "",
+  thinFirst: false,
   sauceThin: false,
   sugar: "",
   finish: null,
@@ -160,6 +163,7 @@ export function wishFromAddress(search: URLSearchParams): Wish {
     boil: text("boil"),
     batches: text("batches"),
     ownMinutes: text("own-minutes"),
+    thinFirst: search.get("thin-first") === "yes",
     sauceThin: search.get("sauce-is") === "thin",
     sugar: text("sugar"),
     finish: oneOf(search.get("finish"), FINISHES),
@@ -206,6 +210,7 @@ export function wishToAddress(wish: Wish, planId: string | null): URLSearchParam
   put("boil", wish.boil);
   put("batches", wish.batches);
   put("own-minutes", wish.ownMinutes);
+  put("thin-first", wish.thinFirst && "yes");
   put("sauce-is", wish.sauceThin && "thin");
   put("sugar", wish.sugar);
   put("finish", wish.finish);
@@ -256,6 +261,7 @@ export function wishToPlan(wish: Wish): PlanIn | null {
     boil_min: whole(wish.boil),
     batches: wish.batches ? whole(wish.batches) : 1,
     my_minutes: minutesOf(wish.ownMinutes),
+    thin_first: wish.thinFirst,
     foams: wish.foams,
     sauce: orNull(wish.sauce),
     sauce_thick: !wish.sauceThin,
@@ -375,6 +381,7 @@ function rarerBack(inputs: PlanIn): Partial<Wish> {
     boil: inputs.boil_min ? String(inputs.boil_min) : "",
     batches: (inputs.batches ?? 1) > 1 ? String(inputs.batches) : "",
     ownMinutes: typeof inputs.my_minutes === "number" ? String(inputs.my_minutes) : "",
+    thinFirst: inputs.thin_first ?? false,
     sauceThin: !inputs.sauce_thick,
     sugar: inputs.sauce_sugar_g_l ? String(inputs.sauce_sugar_g_l) : "",
     finish: inputs.finish ?? null,

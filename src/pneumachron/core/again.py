@@ -9,13 +9,13 @@ from typing import Literal, TypeAlias
 
 import numpy as np
 
-from pneumachron.core.cases import first_cases, texture_reached
+from pneumachron.core.cases import first_cases, frozen_extra_min, texture_reached
 from pneumachron.core.come_up import coast
 from pneumachron.core.constants import LADDER_STEP
 from pneumachron.core.cuts import Cut
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.hold import MAX_HOLD_S, MeatCases, Search
-from pneumachron.core.plan import frozen_extra_min, slowest_kind
+from pneumachron.core.plan import slowest_kind
 from pneumachron.core.pot_heat import STEP_S, PotCases
 from pneumachron.core.poultry import floor_min
 from pneumachron.core.safety import ZONE_HIGH, ZONE_LIMIT, zone_time_s

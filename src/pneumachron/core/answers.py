@@ -10,10 +10,9 @@ from itertools import groupby
 
 import numpy as np
 
-from pneumachron.core.cases import first_cases, texture_reached
+from pneumachron.core.cases import first_cases, frozen_extra_min, texture_reached
 from pneumachron.core.errors import WishError
 from pneumachron.core.hold import MeatCases, Openings, Search
-from pneumachron.core.plan import frozen_extra_min
 from pneumachron.core.pot_heat import PotCases
 from pneumachron.core.poultry import floor_min
 from pneumachron.core.steam import FloatArray

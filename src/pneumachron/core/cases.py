@@ -4,10 +4,10 @@ from math import exp
 
 import numpy as np
 
-from pneumachron.core.constants import BAND_SDS, GAUGE_SPREAD, TAP_WATER_TEMP
+from pneumachron.core.constants import BAND_SDS, FROZEN_EXTRA, GAUGE_SPREAD, TAP_WATER_TEMP
 from pneumachron.core.contact import lying_half_m
 from pneumachron.core.hold import MeatCases, Search
-from pneumachron.core.load import Piece
+from pneumachron.core.load import Load, Piece
 from pneumachron.core.pot_heat import PotCases
 from pneumachron.core.standing import Covered
 from pneumachron.core.steam import FloatArray, ambient_pressure_pa
@@ -97,6 +97,11 @@ def first_cases(setup: Setup) -> tuple[PotCases, MeatCases]:
 def first_search(setup: Setup, *, at_least_s: float = 0.0) -> Search:
     """The search for the wish alone."""
     return Search(*first_cases(setup), setup.after, at_least_s=at_least_s)
+
+
+def frozen_extra_min(load: Load) -> float:
+    """Minutes on top when something goes in frozen: the stand-in for thawing is a little fast."""
+    return FROZEN_EXTRA.value / 60.0 if any(piece.frozen for piece in load.pieces) else 0.0
 
 
 def piece_dose_min(piece: Piece, texture_step: float) -> float:

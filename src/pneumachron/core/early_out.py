@@ -10,10 +10,9 @@ from math import ceil
 
 import numpy as np
 
-from pneumachron.core.cases import first_cases, texture_reached
-from pneumachron.core.hold import MeatCases, Search
+from pneumachron.core.cases import first_cases, frozen_extra_min, texture_reached
+from pneumachron.core.hold import MeatCases, Run, Search
 from pneumachron.core.load import Load
-from pneumachron.core.plan import frozen_extra_min
 from pneumachron.core.pot_heat import STEP_S, AfterHold, PotCases
 from pneumachron.core.wish import Setup, Wish, set_up
 
@@ -21,7 +20,8 @@ OPEN_S = 300.0
 """Lid off, thin pieces out, lid on again. Common practice."""
 UNLIKE_STEPS = 0.75
 """Kinds nearer than this on the ladder are done together."""
-_NO_NEED_MIN = 1e-6
+NO_NEED_MIN = 1e-6
+"""What is not waited for."""
 _QUICK = AfterHold(wait_s=0.0, stand_s=OPEN_S + STEP_S)
 """What comes out goes on softening under foil for as long as the pot stands open."""
 
@@ -42,8 +42,34 @@ class EarlyOut:
     """Of each kind when it comes out."""
 
 
+@dataclass(frozen=True, slots=True)
+class TwoCycles:
+    """Both cycles as they run. The second one's times count from the first lid on."""
+
+    setup: Setup
+    early: EarlyOut
+    first: Run
+    last: Run
+
+    @property
+    def restart_s(self) -> float:
+        """The lid is on again [s]."""
+        return self.first.open_s + OPEN_S
+
+
 def early_out(wish: Wish) -> EarlyOut | None:
     """Both cycles for a load of unlike pieces; None when all are done together.
+
+    Raises
+    ------
+    As `two_cycles`.
+    """
+    found = two_cycles(wish)
+    return None if found is None else found.early
+
+
+def two_cycles(wish: Wish) -> TwoCycles | None:
+    """The same with both runs of the cooker.
 
     Nor with poultry: it takes one time, in which the thickest piece is safe (poultry.py).
 
@@ -68,10 +94,10 @@ def early_out(wish: Wish) -> EarlyOut | None:
 
 def _two_cycles(
     setup: Setup, cases: PotCases, meat: MeatCases, out: tuple[int, ...], stays: tuple[int, ...]
-) -> EarlyOut | None:
+) -> TwoCycles | None:
     # what stays needs nothing in the first cycle: what comes out sets its time
     need = meat.dose_min.copy()
-    need[:, list(stays)] = _NO_NEED_MIN
+    need[:, list(stays)] = NO_NEED_MIN
     first = Search(cases, replace(meat, dose_min=need), _QUICK)
     extra_min = frozen_extra_min(setup.wish.load)
     first_min = setup.wish.pot.settable_min(float(first.holds_s()[0]) / 60.0 + extra_min)
@@ -86,7 +112,9 @@ def _two_cycles(
     last = second.run(60.0 * second_min)
     doses = np.array(run.final_dose_min)
     doses[list(stays)] = last.final_dose_min
-    return EarlyOut(out, stays, first_min, second_min, last.open_s, tuple(_steps(setup, doses)))
+    reached = tuple(_steps(setup, doses))
+    early = EarlyOut(out, stays, first_min, second_min, last.open_s, reached)
+    return TwoCycles(setup, early, run, last)
 
 
 def _steps(setup: Setup, doses_min: np.typing.NDArray[np.float64]) -> list[float]:

@@ -5,7 +5,7 @@ hold that gives the texture (with its range), cook it once on paper, and say in 
 of it.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal, TypeAlias
 
 import numpy as np
@@ -20,14 +20,16 @@ from pneumachron.core.cases import (
     THINNEST,
     WEAKEST,
     cases_of,
+    frozen_extra_min,
     piece_dose_min,
     texture_reached,
 )
 from pneumachron.core.cautions import Caution, cautions_for
-from pneumachron.core.constants import FROZEN_EXTRA, LADDER_STEP, PURGE_HEAT
+from pneumachron.core.constants import LADDER_STEP, PURGE_HEAT
+from pneumachron.core.early_out import NO_NEED_MIN, OPEN_S, TwoCycles, two_cycles
 from pneumachron.core.expect import ROOM_RATIO, Expectation, check_own, expectation
 from pneumachron.core.facts import Facts
-from pneumachron.core.hold import Run, Search
+from pneumachron.core.hold import MeatCases, Run, Search
 from pneumachron.core.liquid import Ending, ending
 from pneumachron.core.load import Load, Piece
 from pneumachron.core.pot_heat import STEP_S
@@ -134,6 +136,8 @@ class Batch:
     arrangement: Arrangement
     liquid_m3: float
     phases: tuple[Phase, ...]
+    goes_on: bool = False
+    """No new meat: what was not done with the first load is cooked on."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -164,7 +168,9 @@ class Plan:
     @property
     def all_done_s(self) -> float:
         """From the first lid on until the meat of the last batch comes out of the pot."""
-        return self.done_s + sum(SWAP.value + batch.done_s for batch in self.later)
+        return self.done_s + sum(
+            (OPEN_S if batch.goes_on else SWAP.value) + batch.done_s for batch in self.later
+        )
 
     @property
     def hold_range_min(self) -> tuple[int, int]:
@@ -182,12 +188,51 @@ def make_plan(wish: Wish) -> Plan:
     ------
     WishError : the wish cannot be met; says at which field and what to do.
     """
+    if wish.thin_first and wish.own_hold_min is None and not wish.later:
+        found = two_cycles(wish)
+        if found is not None:
+            return _in_two_cycles(wish, found)
+    return _plan(wish)
+
+
+def _in_two_cycles(wish: Wish, cycles: TwoCycles) -> Plan:
+    """The first cycle as a plan of what comes out then; what stays is its later batch."""
+    early, last, restart_s = cycles.early, cycles.last, cycles.restart_s
+    quick = replace(wish, thin_first=False, release="quick", wait_s=None, stay_s=None, boil_s=0.0)
+    plan = _plan(quick, cycles)
+    kinds = wish.load.kinds()
+    pieces = tuple(piece for index in early.stays for piece in (kinds[index][0],) * kinds[index][1])
+    slowest = int(np.argmin([early.texture_steps[index] for index in early.stays]))
+    after = cycles.setup.after
+    phases = _phases(last, cycles.setup, slowest)
+    later = Batch(
+        load=Load(pieces),
+        hold_min=early.second_min,
+        lid_on_to_open_s=last.open_s - restart_s,
+        done_s=last.open_s - restart_s + after.boil_s + cycles.setup.soak_s,
+        rack=plan.setup.standing.rack,
+        arrangement=plan.setup.standing.arrangement,
+        liquid_m3=plan.setup.filling.liquid_m3,
+        phases=(
+            replace(phases[0], duration_s=phases[0].duration_s - restart_s),
+            *(replace(phase, start_s=phase.start_s - restart_s) for phase in phases[1:]),
+        ),
+        goes_on=True,
+    )
+    return replace(plan, setup=replace(plan.setup, wish=wish), later=(later,))
+
+
+def _plan(wish: Wish, cycles: TwoCycles | None = None) -> Plan:
+    """A plan of one load; with `cycles`, of the first of two."""
     setup = set_up(wish)
     own = wish.own_hold_min
     floor = floor_min(setup)
     # room for what is set in any case: what is safe, and the cook's own time
     room_s = 60.0 * max(float(floor), ROOM_RATIO * (own or 0))
-    search = Search(*cases_of(setup), setup.after, at_least_s=room_s)
+    cases, meat = cases_of(setup)
+    if cycles is not None:
+        meat = _needing(meat, cycles)
+    search = Search(cases, meat, setup.after, at_least_s=room_s)
     need = search.meat.dose_min[..., np.newaxis] * np.array([1.0, LADDER_STEP.value])
     extra_min = frozen_extra_min(wish.load)
     holds_min = search.solve(need) / 60.0 + extra_min
@@ -197,9 +242,13 @@ def make_plan(wish: Wish) -> Plan:
     if own is not None:
         check_own(own, floor)
         hold_min = own
+    if cycles is not None:
+        hold_min = cycles.early.first_min
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
     outcomes = _outcomes(wish.load, run)
+    if cycles is not None:
+        outcomes = _with_later(wish.load, outcomes, cycles)
     hold_c = float(search.cases.hold_c[0])
     spread = _spread(wish, holds_min, hold_c).at_least(floor)
     piece = wish.load.kinds()[slowest][0]
@@ -253,6 +302,25 @@ def make_plan(wish: Wish) -> Plan:
     )
 
 
+def _needing(meat: MeatCases, cycles: TwoCycles) -> MeatCases:
+    """Only what comes out of the first cycle sets its time."""
+    need = meat.dose_min.copy()
+    need[:, list(cycles.early.stays)] = NO_NEED_MIN
+    return replace(meat, dose_min=need)
+
+
+def _with_later(
+    load: Load, outcomes: tuple[Outcome, ...], cycles: TwoCycles
+) -> tuple[Outcome, ...]:
+    """What stays is as it comes out of the second cycle."""
+    found, stays = list(outcomes), cycles.early.stays
+    kinds = load.kinds()
+    left = Load(tuple(piece for index in stays for piece in (kinds[index][0],) * kinds[index][1]))
+    for index, outcome in zip(stays, _outcomes(left, cycles.last), strict=True):
+        found[index] = outcome
+    return tuple(found)
+
+
 def _later(wish: Wish) -> tuple[Batch, ...]:
     """The batches after the first; alike ones are worked out once."""
     found: list[Batch] = []
@@ -275,11 +343,6 @@ def _later(wish: Wish) -> tuple[Batch, ...]:
             )
         found.append(alike)
     return tuple(found)
-
-
-def frozen_extra_min(load: Load) -> float:
-    """Minutes on top when something goes in frozen: the stand-in for thawing is a little fast."""
-    return FROZEN_EXTRA.value / 60.0 if any(piece.frozen for piece in load.pieces) else 0.0
 
 
 def is_pulled(wish: Wish) -> bool:

@@ -55,6 +55,8 @@ class Wish:
     later: tuple[Load, ...] = ()
     pot_start_c: float | None = None
     own_hold_min: int | None = None
+    thin_first: bool = False
+    """Of unlike pieces, those that are done first come out, and the rest is cooked on."""
     parted: bool = False
     """A whole brisket was parted into flat and point for it."""
     log_heat_ratio: float = 1.0

@@ -191,6 +191,8 @@ def piece_traces(
     ------
     WishError : today's engine cannot say.
     """
+    if plan.numbers.goes_on is not None:
+        return PieceTraces(followed=False, kinds=())  # each kind had a time of its own
     setup = set_up(plan.wish)
     time_s, pot_c = _inside(sheet, plan.numbers.open_pot_s, samples)
     followed = len(time_s) > 1

@@ -536,7 +536,7 @@ def _remembered(session: Session, found: Moment, sheet: Sheet, event: StoredEven
         events = [*all_events(found, session), event]
         give_back(session)
         left_out = no_lesson(
-            found.plan.wish, sheet, events, found.clock, connected=found.content.connected
+            found.plan, sheet, events, found.clock, connected=found.content.connected
         )
         model = told_by_model(replace(found.content), list(account.outcomes))
         if any(marks.stopped_early_s is not None for marks in sheet.marks) or sheet.abandoned:

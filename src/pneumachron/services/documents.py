@@ -157,6 +157,7 @@ def _batch(batch: Batch) -> dict[str, Any]:
         "mass_shown": shown_document(show_mass(batch.load.mass_kg)),
         "hold_min": batch.hold_min,
         "lid_on_to_open_s": _round(batch.lid_on_to_open_s, 1),
+        "goes_on": batch.goes_on,
     }
 
 

@@ -98,6 +98,8 @@ class PlanInputs:
     sauce_place: SaucePlace = "base"
     batches: int = 1
     """How many times the pot is filled: the pieces are dealt evenly."""
+    thin_first: bool = False
+    """Of unlike pieces, those that are done first come out, and the rest is cooked on."""
     my_minutes: int | None = None
     """The cook's own minutes under pressure, instead of the engine's."""
     finish: FinishKind | None = None
@@ -153,6 +155,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         foams=inputs.foams,
         gauge_pa=_given(inputs.gauge, "pressure", "gauge"),
         own_hold_min=inputs.my_minutes,
+        thin_first=inputs.thin_first,
         log_heat_ratio=log_heat,
     )
     if any(entry.cutting == "parted" for entry in inputs.pieces):

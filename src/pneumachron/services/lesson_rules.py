@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 
 from pneumachron.core.again import judge_stopped
+from pneumachron.core.cook.cook_plan import CookPlan
 from pneumachron.core.cook.danger_zone import OutOf, was_out_too_long
 from pneumachron.core.cook.sheet import Sheet
 from pneumachron.core.errors import CoreError, WishError
@@ -19,19 +20,25 @@ _OUT: dict[OutOf, NoLesson] = {"raw": "raw_out", "leftovers": "leftovers_out"}
 
 
 def no_lesson(
-    wish: Wish, sheet: Sheet, events: Sequence[StoredEvent], clock: ClockOfCook, *, connected: bool
+    plan: CookPlan,
+    sheet: Sheet,
+    events: Sequence[StoredEvent],
+    clock: ClockOfCook,
+    *,
+    connected: bool,
 ) -> NoLesson | None:
     """Why a cook that is over teaches nothing; None: it teaches.
 
     Whether a simulated cook teaches is the household's choice, also on a fast clock.
     """
-    if unsafe(wish, sheet, events):
+    if unsafe(plan.wish, sheet, events):
         return "unsafe"
     if (out := was_out_too_long(sheet)) is not None:
         return _OUT[out]
     if not connected and (clock.speed > 1 or abs(clock.ahead_s) > AHEAD_S):
         return "fast_clock"
-    return None
+    # what was judged at the end had the minutes of two runs, or of one of them
+    return None if plan.numbers.goes_on is None else "two_cycles"
 
 
 def unsafe(wish: Wish, sheet: Sheet, events: Sequence[StoredEvent]) -> bool:

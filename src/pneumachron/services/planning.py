@@ -146,10 +146,14 @@ def what_if_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
     with _telling_where():
         kept = [item.pot for item in pots.list_pots(session, home)]
         wish = _wish_here(session, inputs)
-        found = what_changes(wish, [pot for pot in kept if pot.name != wish.pot.name])
+        early = early_out(wish)
+        # beside a plan in two steps, what one cook time would be says nothing
+        in_two = wish.thin_first and early is not None
+        others = [pot for pot in kept if pot.name != wish.pot.name]
+        found = () if in_two else what_changes(wish, others)
         return {
             "alternatives": [alternative_document(alternative) for alternative in found],
-            "early_out": early_out_document(wish, early_out(wish)),
+            "early_out": early_out_document(wish, early),
         }
 
 

@@ -120,7 +120,7 @@ class StoredDay:
     version: int = 1
 
 
-NoLesson: TypeAlias = Literal["unsafe", "raw_out", "leftovers_out", "fast_clock"]
+NoLesson: TypeAlias = Literal["unsafe", "raw_out", "leftovers_out", "fast_clock", "two_cycles"]
 
 
 @dataclass(frozen=True, slots=True)

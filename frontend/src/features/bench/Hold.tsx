@@ -102,7 +102,7 @@ export function Hold({ bench, plan, stale, refused }: HoldProps) {
       </p>
       {own && <OwnTime bench={bench} />}
       <Expected plan={plan} />
-      <Later plan={plan} />
+      <Later bench={bench} plan={plan} />
     </div>
   );
 }
@@ -159,9 +159,27 @@ function Expected({ plan }: { plan: PlanOut }) {
 }
 
 /** The batches after the first, and when the last is out. */
-function Later({ plan }: { plan: PlanOut }) {
+function Later({ bench, plan }: { bench: Bench; plan: PlanOut }) {
   const later = plan.later ?? [];
   if (later.length === 0) return null;
+  if (later[0]?.goes_on) {
+    return (
+      <div data-testid="two-steps" className="mt-1 border-ink border-l-4 pl-2 text-[0.875rem]">
+        <p>
+          <strong className="font-semibold">
+            {say("plan-two-steps", {
+              first: cookTime(plan.setting.hold_min),
+              second: cookTime(later[0].hold_min),
+            })}
+          </strong>{" "}
+          {say("plan-two-steps-how", { all_done_s: spokenTime((plan.all_done_s ?? 0) / 60) })}
+        </p>
+        <Button className="mt-1" onClick={() => bench.change({ thinFirst: false })}>
+          {say("plan-one-cook-time")}
+        </Button>
+      </div>
+    );
+  }
   const count = later.length + 1;
   const holds = [plan.setting.hold_min, ...later.map((batch) => batch.hold_min)];
   return (

@@ -104,6 +104,7 @@ const UNCHOSEN = {
   knife: "",
   cube: "",
   ownMinutes: "",
+  thinFirst: false,
   finish: null,
   length: "",
   width: "",

@@ -12,6 +12,7 @@ import {
   tendernessOf,
 } from "@/lib/words";
 import { say } from "@/text/say";
+import { Button } from "@/ui/Button";
 
 interface Props {
   bench: Bench;
@@ -36,7 +37,7 @@ export function WhatIf({ bench }: Props) {
   };
   return (
     <>
-      {data.early_out && <EarlyOut early={data.early_out} units={units} />}
+      {data.early_out && <EarlyOut early={data.early_out} units={units} bench={bench} />}
       <table
         className={`w-full text-[13.5px] ${isPlaceholderData ? "stale" : ""}`}
         aria-busy={isPlaceholderData}
@@ -74,24 +75,42 @@ export function WhatIf({ bench }: Props) {
   );
 }
 
+interface EarlyProps {
+  early: NonNullable<WhatIfOut["early_out"]>;
+  units: Units;
+  bench: Bench;
+}
+
 /** Unlike pieces: two cycles instead of one compromise. */
-function EarlyOut({ early, units }: { early: NonNullable<WhatIfOut["early_out"]>; units: Units }) {
+function EarlyOut({ early, units, bench }: EarlyProps) {
   const named = (out: boolean) =>
     early.pieces
       .filter((piece) => piece.out_early === out)
       .map((piece) => `${piece.cut}, ${piece.thickness_shown[units]}`)
       .join("; ");
   return (
-    <p data-testid="early-out" className="mb-1 border-rule border-b pb-1 text-[0.875rem]">
-      <strong className="font-semibold">{say("plan-or-in-two-steps")}</strong>{" "}
-      {say("plan-open-after-with-a-quick-release", {
-        first_min: cookTime(early.first_min),
-        value: named(true),
-        second_min: cookTime(early.second_min),
-        value2: named(false),
-        done_s: spokenTime(early.done_s / 60),
-      })}
-    </p>
+    <div data-testid="early-out" className="mb-1 border-rule border-b pb-2 text-[0.875rem]">
+      <p>
+        <strong className="font-semibold">{say("plan-or-in-two-steps")}</strong>{" "}
+        {say("plan-open-after-with-a-quick-release", {
+          first_min: cookTime(early.first_min),
+          value: named(true),
+          second_min: cookTime(early.second_min),
+          value2: named(false),
+          done_s: spokenTime(early.done_s / 60),
+        })}
+      </p>
+      <Button
+        className="mt-1"
+        onClick={() =>
+          bench.change(
+            bench.wish.thinFirst ? { thinFirst: false } : { thinFirst: true, ownMinutes: "" },
+          )
+        }
+      >
+        {bench.wish.thinFirst ? say("plan-one-cook-time") : say("plan-cook-it-in-two-steps")}
+      </Button>
+    </div>
   );
 }
 

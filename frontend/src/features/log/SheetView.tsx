@@ -126,6 +126,7 @@ const noLesson = (): Record<NonNullable<CookOut["no_lesson"]>, string> => ({
   raw_out: say("log-nothing-the-raw-meat-was-out"),
   leftovers_out: say("log-nothing-what-was-left-was-out"),
   fast_clock: say("log-nothing-its-clock-did-not-run"),
+  two_cycles: say("log-nothing-it-was-cooked-in-two"),
   stopped: say("log-nothing-about-tenderness-it-stopped-on"),
 });
 

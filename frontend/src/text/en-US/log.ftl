@@ -86,6 +86,7 @@ log-nothing-it-was-not-safe-to = nothing: it was not safe to eat
 log-nothing-the-raw-meat-was-out = nothing: the raw meat was out of the refrigerator for two hours or more
 log-nothing-what-was-left-was-out = nothing: what was left was out for two hours or more; throw it away
 log-nothing-its-clock-did-not-run = nothing: its clock did not run with the kitchen’s
+log-nothing-it-was-cooked-in-two = nothing: its pieces were under pressure for different times
 log-nothing-about-tenderness-it-stopped-on = nothing about tenderness: it stopped on the way
 log-changes = changes
 log-weighed = weighed

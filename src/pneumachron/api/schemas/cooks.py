@@ -27,7 +27,7 @@ from pneumachron.services.log_files import MAX_TOLD, Imported
 from pneumachron.services.photos import MAX_PHOTOS
 from pneumachron.store.cooks import MAX_RUNNING, Filter
 from pneumachron.store.lessons import LessonKind
-from pneumachron.store.records import LogLine, StoredEvent
+from pneumachron.store.records import LogLine, NoLesson, StoredEvent
 from pneumachron.store.shelf import MAX_LISTED
 
 MAX_LOG_FILE = 4_000_000
@@ -417,7 +417,7 @@ class CookOut(Closed):
     version: int
     abandoned: bool
     no_lesson: Annotated[
-        Literal["abandoned", "unsafe", "raw_out", "leftovers_out", "fast_clock", "stopped"] | None,
+        Literal["abandoned", "stopped"] | NoLesson | None,
         Field(description="why it teaches nothing of taste, once it is over"),
     ] = None
     engine: Annotated[str, Field(description="the engine whose numbers it goes by")]

@@ -97,6 +97,9 @@ class PlanIn(Closed):
     batches: Annotated[
         int, Field(ge=0, le=1000, description="fillings of the pot; the pieces are dealt evenly")
     ] = 1
+    thin_first: Annotated[
+        bool, Field(description="of unlike pieces, what is done first comes out, the rest goes on")
+    ] = False
     my_minutes: Annotated[
         int | None, Field(ge=0, le=100_000, description="the cook's own, not the engine's")
     ] = None
@@ -265,6 +268,9 @@ class BatchOut(Closed):
     mass_shown: Shown
     hold_min: int
     lid_on_to_open_s: float
+    goes_on: Annotated[
+        bool, Field(description="no new meat: what was not done with the first is cooked on")
+    ] = False
 
 
 class HabitOut(Closed):

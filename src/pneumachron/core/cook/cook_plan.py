@@ -109,6 +109,8 @@ class CookNumbers:
     """To pressure, of each."""
     later_phases: tuple[tuple[tuple[str, float], ...], ...] = ()
     """What follows the cook time of each, as `phases`."""
+    goes_on: str | None = None
+    """The later batch is no new meat: what was not done with the first is cooked on. Its cut."""
     ice_bath_s: float = 0.0
     """In ice water until the thickest piece is cold, when it is made ahead; 0: too thick for it."""
     oven_heat_s: float = 0.0
@@ -176,6 +178,9 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None, meat: Load | None = 
             for batch in plan.later
         ),
         later_phases=tuple(_after_hold(batch.phases) for batch in plan.later),
+        goes_on=next(
+            (batch.load.pieces[0].cut.cut_id for batch in plan.later if batch.goes_on), None
+        ),
         ice_bath_s=_ice_bath_s(wish),
         oven_heat_s=OVEN_HEAT_S,
         trace=tuple(
@@ -337,7 +342,7 @@ def _fits(value: object, hint: Any) -> bool:  # noqa: ANN401 - a type hint
         return value in words
     if hint is bool:
         return isinstance(value, bool)
-    if hint is str:
+    if hint in {str, str | None}:
         return isinstance(value, str) and 0 < len(value) <= 20
     if hint is int:
         return isinstance(value, int) and not isinstance(value, bool) and 0 <= value <= 1000

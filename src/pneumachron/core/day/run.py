@@ -10,7 +10,15 @@ from pneumachron.core.day.dish import Dish, block_id, pot_lane, segment, stretch
 from pneumachron.core.day.model import Block, Segment, Wait
 from pneumachron.core.finish import afterwards
 from pneumachron.core.plan import Plan
-from pneumachron.core.procedure.steps import Step, StepKind, load_steps, next_batch, run_steps
+from pneumachron.core.procedure.steps import (
+    BATCH_SIGN,
+    Step,
+    StepKind,
+    batch_steps,
+    load_steps,
+    next_batch,
+    run_steps,
+)
 
 MINUTE_S = 60.0
 SLACK_SHARE = 0.5
@@ -35,6 +43,12 @@ def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
         segments.append(stretch(dish, step, _calendar_kind(step)))
         if step.kind == "hold" and (slack := _slack_s(plan)) > 0:
             segments.append(segment("slack", (0.0, slack, slack), pot_lane(dish)))
+    first = len(segments)
+    if cook.numbers.goes_on is not None:  # the cooker is not free in between
+        segments += [
+            stretch(dish, step, f"{_calendar_kind(step)}{BATCH_SIGN}{step.batch}")
+            for step in batch_steps(cook)
+        ]
     before_s = sum(step.likely_s for step in steps[: _lid_on(steps)])
     waits = list(raw_waits(dish))
     if dish.tempered and number == 0:
@@ -47,7 +61,7 @@ def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
         dish.title,
         tuple(segments),
         tuple(waits),
-        gauge=_gauge(plan, segments, before_s),
+        gauge=_gauge(plan, segments[:first], before_s),
     )
 
 

@@ -12,7 +12,7 @@ from typing import Literal, TypeAlias
 from pneumachron.core.cook.cook_plan import CookPlan, sear_numbers
 from pneumachron.core.errors import Param
 from pneumachron.core.finish import FinishKind, carving_params, slice_m
-from pneumachron.core.load import thaw_hours
+from pneumachron.core.load import Load, thaw_hours
 from pneumachron.core.message import Message
 from pneumachron.core.procedure.choices import (
     AIR_FRYER,
@@ -410,6 +410,8 @@ def batch_steps(plan: CookPlan) -> tuple[Step, ...]:
     The cooker is hot by then: what is left of the time from lid on to meat out, after cook time and
     release, is the shorter way to pressure.
     """
+    if plan.numbers.goes_on is not None:
+        return _second_cycle(plan)
     found: list[Step] = []
     of = len(plan.numbers.later) + 1
     let_go_s = sum(seconds for _, seconds in plan.numbers.phases)
@@ -425,13 +427,35 @@ def batch_steps(plan: CookPlan) -> tuple[Step, ...]:
     return tuple(found)
 
 
+OUT_S = 180.0
+"""What is done comes out and is covered; checking and locking the lid are steps of their own.
+Together the five minutes that the plan counts on (early_out.py)."""
+
+
+def _second_cycle(plan: CookPlan) -> tuple[Step, ...]:
+    """What is done comes out; lid on again, and the rest goes on in the same liquid."""
+    (hold_s, _, stays_kg), *_ = plan.numbers.later
+    out_kg = max(sum(piece.mass_kg for piece in plan.wish.load.pieces) - stays_kg, 0.0)
+    one = _one_batch(plan, 0, plan.numbers.later_up_s[0])
+    out = Step("out2", "batch", OUT_S, pot=True, work="out_first",
+               params={"out_kg": out_kg, "stays_kg": stays_kg,
+                       "hold_min": round(hold_s / MINUTE_S)}, batch=2)  # fmt: skip
+    pieces = tuple(p for p in one.wish.load.pieces if p.cut.cut_id == plan.numbers.goes_on)
+    one = replace(one, wish=replace(one.wish, load=Load(pieces or one.wish.load.pieces)))
+    run = run_steps(one, round(hold_s / MINUTE_S))
+    return (
+        out,
+        *(replace(step, step_id=f"{step.step_id}{BATCH_SIGN}2", batch=2) for step in run),
+    )
+
+
 def _one_batch(plan: CookPlan, index: int, up_s: float) -> CookPlan:
     """A later batch as a cook of its own: its meat, how that lies, its liquid."""
     wish = replace(plan.wish, later=())
     if index < len(plan.wish.later):
         wish = replace(wish, load=plan.wish.later[index])
     numbers = replace(plan.numbers, come_up_s=up_s, hold_range_s=None, later=(),
-                      sear=sear_numbers(wish))  # fmt: skip
+                      goes_on=None, sear=sear_numbers(wish))  # fmt: skip
     told = plan.numbers
     if index < len(told.later_lying):
         rack, arrangement = told.later_lying[index]
