@@ -198,6 +198,37 @@ def test_batches_are_the_same_steps_again(page: Page, dinner: str) -> None:
     assert [title for title in titles if title != last] == [t for t, _ in plan if t != last]
 
 
+def test_a_thin_rack_comes_out_first(page: Page) -> None:
+    """Chosen in What if; both runs of the cooker in Plan, Schedule and Cook, to the log."""
+    unlike = ("cut=back_ribs&pieces=1&weight=0.9+kg&thickness=20+mm&also=spare_ribs_trimmed"
+              "&also-pieces=1&also-weight=1.1+kg&also-thickness=35+mm&finish=grill")  # fmt: skip
+    page.goto(f"/plan?{unlike}")
+    page.get_by_role("tab", name=screen("plan-what-if")).click()
+    page.get_by_role("button", name=screen("plan-cook-it-in-two-steps")).click()
+    expect(page.get_by_test_id("two-steps")).to_be_visible()
+    plan = steps_of_plan(page, page.url.partition("?")[2])
+    titles = [title for title, _ in plan]
+    out = next(index for index, title in enumerate(titles) if title.startswith("Take out what is"))
+    hold = "It cooks under pressure; nothing to do"
+    assert titles.count(hold) == 2
+    assert titles.index(hold) < out < titles.index(hold, out)
+    assert 0 < plan[titles.index(hold, out)][1] < plan[titles.index(hold)][1]
+
+    page.get_by_text(screen("plan-add-to-schedule")).first.click()
+    day = steps_of_schedule(page)
+    assert {title for title in day if not title.startswith(NOT_IN_SCHEDULE)} == {
+        title for title in titles if not title.startswith(NOT_IN_SCHEDULE)
+    }
+    page.get_by_role("button", name=re.compile("^cook .* now$")).last.click()
+    page.wait_for_url("**/cook?cook=*")
+    step = page.get_by_test_id("step")
+    for number, words in enumerate(titles):
+        expect(step).to_have_text(words)
+        done(page, titles[number + 1] if number + 1 < len(titles) else "How was it?")
+    cook = page.request.get(f"/api/cooks/{page.url.split('=')[1]}").json()
+    assert [plain(item["title"]) for item in cook["steps"]][:-1] == titles
+
+
 STOVE = {
     "name": "The vestry pot", "volume": "6 l", "diameter": "22 cm", "height": "16.5 cm",
     "power_w": 1500, "least_liquid": "250 ml", "high": "15 psi", "stovetop": True,

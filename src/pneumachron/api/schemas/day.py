@@ -11,7 +11,7 @@ from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard, Sauce
 from pneumachron.core.cuts import ReleaseMethod
 from pneumachron.core.day.guests_late import LATE_RANGE_S, LateHow
-from pneumachron.core.day.model import MAX_BLOCKS
+from pneumachron.core.day.model import MAX_BLOCKS, MAX_SEGMENTS
 from pneumachron.core.day.run import GAUGE_POINTS
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
 from pneumachron.core.racks import Rack
@@ -157,7 +157,7 @@ class BlockOut(Closed):
         list[Annotated[list[float], Field(min_length=2, max_length=2)]],
         Field(max_length=GAUGE_POINTS, description="[s from its start, Pa]"),
     ]
-    segments: Annotated[list[SegmentOut], Field(max_length=16)]
+    segments: Annotated[list[SegmentOut], Field(max_length=MAX_SEGMENTS)]
 
 
 class ClashOut(Closed):

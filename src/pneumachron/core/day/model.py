@@ -15,6 +15,8 @@ from pneumachron.core.procedure.choices import FRIDGE, IN_PASSING, Lane
 FREE_LANES = frozenset({FRIDGE, IN_PASSING})
 """Lanes that are never full here."""
 MAX_BLOCKS = 120
+MAX_SEGMENTS = 32
+"""Of a block: two runs of the cooker, with everything before them."""
 LONGEST_S = 14 * 86_400.0
 
 
