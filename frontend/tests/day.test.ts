@@ -26,6 +26,7 @@ const DAY: DayDraft = {
       ahead: "today",
       marinade: null,
       parted: false,
+      leftovers: "chill",
       extras: [],
     },
   ],

@@ -11,12 +11,12 @@ from pneumachron.core.cook.forecast import alarms
 from pneumachron.core.cook.sheet import Event, Sheet, SheetError, after, check, fold
 from pneumachron.core.cuts import RELEASE_METHODS, cuts
 from pneumachron.core.day.blocks import dish_blocks
-from pneumachron.core.day.dish import Dish
+from pneumachron.core.day.dish import Dish, brought
 from pneumachron.core.day.schedule import schedule
 from pneumachron.core.errors import ShapeError, WishError
 from pneumachron.core.finish import FINISHES, FinishKind
 from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.procedure.choices import Ahead
+from pneumachron.core.procedure.choices import Ahead, Extra
 from pneumachron.core.procedure.steps import Brought, Step, cook_steps
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.wish import Wish
@@ -92,13 +92,13 @@ def test_schedule_tells_the_steps_of_cook(plans: list[Plan]) -> None:
         cook = [
             (step.work or step.kind, step.likely_s)
             for step in cook_steps(cook_plan(plan))
-            if step.kind not in {"season", "keep", "write_down"}
+            if step.kind not in {"season", "write_down"}
         ]
         day = [
             (part.work or part.kind, part.likely_s)
             for block in dish_blocks(dish)
             for part in block.segments
-            if part.kind not in {"season", "slack", "keep"}
+            if part.kind not in {"season", "slack"}
         ]
         assert sorted(day) == sorted(cook)
 
@@ -164,6 +164,41 @@ def test_a_cook_from_before_keeps_the_steps_it_began_with() -> None:
     older = replace(plan, numbers=from_document(kept))
     for ahead in ("today", "day_before"):
         assert all(step.kind != "preheat" for step in cook_steps(older, Brought(ahead=ahead)))
+
+
+def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
+    asked = wish(load("brisket_flat", 1.4, 0.045, 2), pot="bass")
+    dish = Dish("a", "Supper", asked, sear_s=360.0, sear_batches=3, eaters=2, leftovers="freeze",
+                extras=(Extra("Stir in the honey", 2.0, "at_end"),))  # fmt: skip
+    steps = cook_steps(cook_plan(make_plan(asked)), brought(dish))
+    cook = {step.step_id: (step.work or step.kind, step.likely_s, step.params) for step in steps}
+    day = {
+        (part.work or part.kind): (part.likely_s, part.params)
+        for block in dish_blocks(dish) for part in block.segments
+    }  # fmt: skip
+    for step_id in ("sear", "extra0", "keep"):
+        said, seconds, params = cook[step_id]
+        assert day[said] == (seconds, params)
+    # arithmetic: three batches of six minutes, two timers each
+    assert cook["sear"][1] == 18 * 60
+    sear = next(step for step in steps if step.kind == "sear")
+    assert [timer.seconds for timer in sear.timers] == [180.0] * 6
+    # common practice: what is stirred in last comes after the sauce, and before the knife
+    order = list(cook)
+    assert order.index("sauce") < order.index("extra0") < order.index("carve")
+    assert cook["keep"][0] == "keep_frozen"
+    assert float(cook["keep"][2]["portions"]) >= 1
+    placed = {item.block.block_id: item for item in schedule(dish_blocks(dish), {}).placed}
+    assert placed["a:run0"].end_s <= placed["a:extra0"].start_s
+    assert placed["a:extra0"].end_s >= -900
+    # not seared at all: no browned bits to scrape up either
+    bare = cook_steps(cook_plan(make_plan(asked)), Brought(sear_s=0.0))
+    assert not {"sear", "deglaze"} & {step.kind for step in bare}
+    # ribs are not seared of themselves, but they can be
+    ribs = cook_plan(make_plan(wish(load("back_ribs", 1.0, 0.025, 1), pot="bass")))
+    assert all(step.kind != "sear" for step in cook_steps(ribs))
+    (seared,) = (s for s in cook_steps(ribs, Brought(sear_s=240.0)) if s.kind == "sear")
+    assert seared.likely_s == 240.0
 
 
 def two_batches() -> CookPlan:

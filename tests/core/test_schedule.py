@@ -9,7 +9,6 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from pneumachron.core.batches import batches
-from pneumachron.core.day.after import leftovers
 from pneumachron.core.day.before import SHOP_ID
 from pneumachron.core.day.blocks import cold_chain, day_blocks, dish_blocks
 from pneumachron.core.day.dish import Dish
@@ -19,6 +18,7 @@ from pneumachron.core.errors import WishError
 from pneumachron.core.parting import parted
 from pneumachron.core.plan import make_plan
 from pneumachron.core.procedure.choices import Extra
+from pneumachron.core.serving import leftovers
 from tests.core.kitchen import LB_KG, load, wish
 
 LANES = ("hands", "pot:a", "oven")
@@ -238,13 +238,13 @@ def test_marinade_leftovers_and_the_cold_chain() -> None:
     assert blocks["a:marinate"].segments[0].lanes == ("fridge",)
     # common practice: a plate is 150 g, a portion 300 g with 50–100 ml of juice a kilo
     plans = [make_plan(dish.wish)]
-    kept = leftovers(dish, plans)
     served = sum(plans[0].serving.served_kg) / 2
+    kept = leftovers(served, dish.eaters)
     assert kept.mass_kg == pytest.approx(served - 0.3)
     assert kept.portions * 0.3 == pytest.approx(kept.mass_kg, abs=0.3)
     assert 50e-6 <= kept.juice_m3 / kept.mass_kg <= 100e-6
     assert blocks["a:keep"].segments[0].params["portions"] == kept.portions
-    assert leftovers(plain, plans).portions == 0
+    assert leftovers(served, plain.eaters).portions == 0
     # published: two hours between 4 and 60 °C at most (USDA, from memory)
     chain = cold_chain(plans[0])
     assert chain.safe

@@ -157,14 +157,21 @@ export interface Begin {
   from_freezer?: boolean;
   rubbed?: boolean;
   marinade?: Exclude<BeginIn["marinade"], undefined>;
+  sear_min?: number | null;
+  sear_batches?: number | null;
+  eaters?: number | null;
+  leftovers?: NonNullable<BeginIn["leftovers"]>;
 }
 
-const AS_USUAL: Required<Pick<Begin, "extras" | "sauce" | "ahead" | "from_freezer" | "rubbed">> = {
+const AS_USUAL: Required<
+  Pick<Begin, "extras" | "sauce" | "ahead" | "from_freezer" | "rubbed" | "leftovers">
+> = {
   extras: [],
   sauce: "half",
   ahead: "today",
   from_freezer: false,
   rubbed: false,
+  leftovers: "chill",
 };
 
 export function useBegin() {

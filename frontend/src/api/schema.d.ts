@@ -1931,6 +1931,25 @@ export interface components {
             rubbed: boolean;
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
+            /**
+             * Sear Min
+             * @description of each batch, both sides; 0: not seared; none: as the cut is
+             */
+            sear_min?: number | null;
+            /** Sear Batches */
+            sear_batches?: number | null;
+            /**
+             * Eaters
+             * @description plates eaten on the day; the rest is kept
+             */
+            eaters?: number | null;
+            /**
+             * Leftovers
+             * @description where what is left goes
+             * @default chill
+             * @enum {string}
+             */
+            leftovers: "chill" | "freeze";
         };
         /**
          * BlockOut
@@ -2796,10 +2815,24 @@ export interface components {
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
+             * Sear Min
+             * @description of each batch, both sides; 0: not seared; none: as the cut is
+             */
+            sear_min?: number | null;
+            /** Sear Batches */
+            sear_batches?: number | null;
+            /**
              * Eaters
              * @description plates eaten on the day; the rest is kept
              */
             eaters?: number | null;
+            /**
+             * Leftovers
+             * @description where what is left goes
+             * @default chill
+             * @enum {string}
+             */
+            leftovers: "chill" | "freeze";
             /**
              * Parted
              * @description a whole brisket is parted into flat and point first
@@ -3039,7 +3072,7 @@ export interface components {
         };
         /**
          * ExtraIn
-         * @description Work that a recipe brings along.
+         * @description Work that a recipe brings along, or the cook adds.
          */
         ExtraIn: {
             /** Title */
@@ -3050,7 +3083,7 @@ export interface components {
              * When
              * @enum {string}
              */
-            when: "before_pot" | "beside" | "own_run";
+            when: "before_pot" | "beside" | "own_run" | "at_end";
         };
         /**
          * FaultsIn

@@ -138,6 +138,7 @@ export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void 
     ahead: "today",
     marinade: recipe?.marinade ?? null,
     parted: false,
+    leftovers: "chill",
     extras: recipe?.extras ?? [],
   };
   const shopping = recipe ? { ...day.shopping, [id]: recipe.shopping } : day.shopping;

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from functools import cache
+from math import ceil
 
 from pneumachron.core.constants import Constant, Source
 from pneumachron.core.cuts import Cut, cut_by_id
@@ -86,6 +87,30 @@ def serving(load: Load, *, pulled: bool) -> Serving:
 def trimmed_kg(cut: Cut, bought_kg: float) -> float:
     """What is left of what was bought once fat cap, membrane or skin are cut off."""
     return bought_kg * (1.0 - sum(yields()[cut.cut_id].trim_ratio) / 2)
+
+
+PORTION_KG = 0.3
+"""A portion for the freezer: two plates of cooked meat. Common practice."""
+PORTION_JUICE_M3_PER_KG = 75e-6
+"""Juice with each kilo, 50–100 ml. Common practice."""
+PLATE_KG = 0.15
+"""Cooked meat on a plate. Common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class Leftovers:
+    """What is kept: portions of `PORTION_KG` with some juice, chilled or frozen flat."""
+
+    mass_kg: float
+    portions: int
+    juice_m3: float
+
+
+def leftovers(served_kg: float, eaters: int | None) -> Leftovers:
+    """What the eaters leave of the served meat; nothing when they are not counted."""
+    left = 0.0 if eaters is None else max(served_kg - PLATE_KG * eaters, 0.0)
+    portions = ceil(left / PORTION_KG - 0.2)
+    return Leftovers(left, max(portions, 0), PORTION_JUICE_M3_PER_KG * left)
 
 
 def mass_for_plates_kg(cut: Cut, plates: int) -> tuple[float, float]:

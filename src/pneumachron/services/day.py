@@ -21,7 +21,7 @@ from pneumachron.core.day.solver import LITTLE_WORK, WORK
 from pneumachron.core.errors import Param, WishError
 from pneumachron.core.parting import is_whole, parted
 from pneumachron.core.pots import Pot
-from pneumachron.core.procedure.choices import IN_PASSING, Ahead, Extra, SauceTo
+from pneumachron.core.procedure.choices import IN_PASSING, Ahead, Extra, Kept, SauceTo
 from pneumachron.core.season import Marinade
 from pneumachron.core.units import show_length
 from pneumachron.core.wish import Wish
@@ -57,7 +57,10 @@ class DishInputs:
     sauce: SauceTo = "half"
     rubbed: bool = False
     marinade: Marinade | None = None
+    sear_min: float | None = None
+    sear_batches: int | None = None
     eaters: int | None = None
+    leftovers: Kept = "chill"
     parted: bool = False
     extras: tuple[Extra, ...] = ()
 
@@ -262,7 +265,10 @@ def _dish(item: DishInputs, wish: Wish, table: datetime) -> Dish:
         sauce=item.sauce,
         rubbed=item.rubbed,
         marinade=item.marinade,
+        sear_s=None if item.sear_min is None else 60.0 * item.sear_min,
+        sear_batches=item.sear_batches,
         eaters=item.eaters,
+        leftovers=item.leftovers,
         tempered=any(is_tempered(entry) for entry in item.plan.pieces),
         parted=item.parted,
         extras=item.extras,

@@ -1,7 +1,7 @@
-import { useId } from "react";
+import { useId, useState } from "react";
 import { Link, useLocation } from "wouter";
 import type { Marinade, RecipeCard } from "@/api/client";
-import { useBegin } from "@/api/cooks";
+import { type Begin, useBegin } from "@/api/cooks";
 import { letter } from "@/drawing/LaneChart";
 import type { DayDraft } from "@/lib/day";
 import { MARINADE_WORDS, namesOf } from "@/lib/words";
@@ -27,7 +27,6 @@ interface Props {
 /** One dish of the day, and how it comes to the table. */
 export function DishRow(props: Props) {
   const { dish, index, wrong, recipe, cookId, onCook, onChange, onRemove } = props;
-  const id = useId();
   return (
     <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-b py-1.5">
       <span className="font-bold font-dial">{letter(index)}</span>
@@ -108,23 +107,78 @@ export function DishRow(props: Props) {
             onChange={(on) => onChange({ parted: on })}
           />
         )}
-        <label htmlFor={id} className="flex items-center gap-1">
-          {say("schedule-people-at-the-table")}
-          <input
-            id={id}
-            inputMode="numeric"
-            value={dish.eaters ?? ""}
-            placeholder={say("schedule-all")}
-            onChange={(event) => {
-              const digits = event.target.value.replace(/\D/g, "");
-              onChange({ eaters: digits ? Math.min(Number(digits), 200) : null });
-            }}
-            className="w-12 rounded-sm border border-edge bg-sheet px-1 py-0.5 placeholder:text-pencil"
+        <Count
+          label={say("schedule-sear-min-a-batch")}
+          value={dish.sear_min}
+          unset={say("schedule-usual")}
+          most={60}
+          onChange={(sear_min) =>
+            onChange(sear_min ? { sear_min } : { sear_min, sear_batches: null })
+          }
+        />
+        {!!dish.sear_min && (
+          <Count
+            label={say("schedule-batches")}
+            value={dish.sear_batches}
+            unset={say("schedule-usual")}
+            most={12}
+            onChange={(sear_batches) => onChange({ sear_batches: sear_batches || null })}
           />
+        )}
+        <Count
+          label={say("schedule-people-at-the-table")}
+          value={dish.eaters}
+          unset={say("schedule-all")}
+          most={200}
+          onChange={(eaters) => onChange({ eaters })}
+        />
+        <label className="flex items-center gap-1">
+          {say("schedule-what-is-left")}
+          <select
+            value={dish.leftovers ?? "chill"}
+            onChange={(event) =>
+              onChange({ leftovers: event.target.value as DishOfDay["leftovers"] })
+            }
+            className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+          >
+            <option value="chill">{say("schedule-into-the-refrigerator")}</option>
+            <option value="freeze">{say("schedule-frozen-in-portions")}</option>
+          </select>
         </label>
       </span>
       <Extras dish={dish} onChange={onChange} />
+      <AddExtra dish={dish} onChange={onChange} />
     </li>
+  );
+}
+
+interface CountProps {
+  label: string;
+  value: number | null | undefined;
+  /** What stands there while nothing is typed. */
+  unset: string;
+  most: number;
+  onChange: (value: number | null) => void;
+}
+
+/** A whole number, or nothing. */
+function Count({ label, value, unset, most, onChange }: CountProps) {
+  const id = useId();
+  return (
+    <label htmlFor={id} className="flex items-center gap-1">
+      {label}
+      <input
+        id={id}
+        inputMode="numeric"
+        value={value ?? ""}
+        placeholder={unset}
+        onChange={(event) => {
+          const digits = event.target.value.replace(/\D/g, "").slice(0, 4);
+          onChange(digits ? Math.min(Number(digits), most) : null);
+        }}
+        className="w-14 rounded-sm border border-edge bg-sheet px-1 py-0.5 placeholder:text-pencil"
+      />
+    </label>
   );
 }
 
@@ -150,15 +204,10 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
         begin.mutate(
           {
             name: dish.title,
-            plan: dish.plan,
+            plan: dish.parted ? partedPlan(dish.plan) : dish.plan,
             connected: false,
             recipe: recipe ?? null,
-            extras: dish.extras ?? [],
-            sauce: dish.sauce ?? "half",
-            ahead: dish.ahead ?? "today",
-            from_freezer: dish.from_freezer ?? false,
-            rubbed: dish.rubbed ?? false,
-            marinade: dish.marinade ?? null,
+            ...broughtBy(dish),
           },
           {
             onSuccess: (cook) => {
@@ -174,6 +223,34 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
   );
 }
 
+const BROUGHT = [
+  "extras",
+  "sauce",
+  "ahead",
+  "from_freezer",
+  "rubbed",
+  "marinade",
+  "sear_min",
+  "sear_batches",
+  "eaters",
+  "leftovers",
+] as const;
+
+/** What the day adds to the steps of the cook; what it does not say stays as usual. */
+function broughtBy(dish: DishOfDay): Pick<Begin, (typeof BROUGHT)[number]> {
+  return Object.fromEntries(
+    BROUGHT.filter((name) => dish[name] !== undefined).map((name) => [name, dish[name]]),
+  );
+}
+
+/** A whole brisket as the knife of Plan parts it. */
+function partedPlan(plan: DishOfDay["plan"]): DishOfDay["plan"] {
+  const pieces = plan.pieces.map((piece) =>
+    piece.cut === "brisket_whole" ? { ...piece, cutting: "parted" as const } : piece,
+  );
+  return { ...plan, pieces };
+}
+
 const sauces = () => [
   { value: "half", name: say("schedule-reduced-to-half") },
   { value: "glaze", name: say("schedule-reduced-to-a-glaze") },
@@ -185,7 +262,69 @@ const whenWords = (): Record<NonNullable<DishOfDay["extras"]>[number]["when"], s
   before_pot: say("schedule-before-the-cooker"),
   beside: say("schedule-to-serve"),
   own_run: say("schedule-cook-separately"),
+  at_end: say("schedule-at-the-end"),
 });
+
+const MOST_EXTRAS = 12;
+const OWN_MINUTES = 5;
+
+/** A step of the cook's own: what, how long, and when. */
+function AddExtra({ dish, onChange }: Pick<Props, "dish" | "onChange">) {
+  const [title, setTitle] = useState("");
+  const [minutes, setMinutes] = useState<number | null>(null);
+  const [when, setWhen] = useState<"before_pot" | "beside" | "at_end">("at_end");
+  const extras = dish.extras ?? [];
+  const known = extras.some((extra) => extra.title === title.trim() && extra.when === when);
+  const words = whenWords();
+  const add = () => {
+    const extra = { title: title.trim(), minutes: Math.max(minutes ?? OWN_MINUTES, 1), when };
+    onChange({ extras: [...extras, extra] });
+    setTitle("");
+    setMinutes(null);
+  };
+  return (
+    <form
+      className="flex basis-full flex-wrap items-center gap-x-3 gap-y-1 text-[0.875rem] print:hidden"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (title.trim() && !known && extras.length < MOST_EXTRAS) add();
+      }}
+    >
+      <input
+        aria-label={say("schedule-a-step-of-your-own", { title: dish.title })}
+        placeholder={say("schedule-own-step-such-as")}
+        value={title}
+        maxLength={120}
+        onChange={(event) => setTitle(event.target.value)}
+        className="w-72 max-w-full rounded-sm border border-edge bg-sheet px-1 py-0.5 placeholder:text-pencil"
+      />
+      <Count
+        label={say("schedule-minutes")}
+        value={minutes}
+        unset={String(OWN_MINUTES)}
+        most={600}
+        onChange={setMinutes}
+      />
+      <select
+        aria-label={say("schedule-when")}
+        value={when}
+        onChange={(event) => setWhen(event.target.value as typeof when)}
+        className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+      >
+        <option value="before_pot">{words.before_pot}</option>
+        <option value="beside">{say("schedule-while-it-cooks")}</option>
+        <option value="at_end">{words.at_end}</option>
+      </select>
+      <Button
+        type="submit"
+        className="text-[0.875rem]"
+        disabled={!title.trim() || known || extras.length >= MOST_EXTRAS}
+      >
+        {say("schedule-add-this-step")}
+      </Button>
+    </form>
+  );
+}
 
 /** What the recipe wants besides the meat; what is not wanted is taken off. */
 function Extras({ dish, onChange }: Pick<Props, "dish" | "onChange">) {

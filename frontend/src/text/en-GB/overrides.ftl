@@ -14,6 +14,7 @@ plan-per-liter = per litre
 plan-at-the-center = at the centre
 plan-the-center-is-at-about = The centre is at about { $core_temp_c }.
 plan-the-center-is-at-when-the = The centre is at { $core_at_open } when the lid comes off; the safe minimum is { $safe_core }{ $rest }.
+schedule-sear-min-a-batch = brown, minutes a batch
 schedule-raw-out = out of the refrigerator for { $out } until its centre is hot
 schedule-raw-out-too-long = out of the refrigerator for { $out } until its centre is hot. That is more than two hours, so keep it cold longer.
 shared-shop-section =

@@ -16,7 +16,14 @@ from pneumachron.api.schemas.base import Closed, Moment, Name, ShortName
 from pneumachron.api.schemas.cooks import ToldIn
 from pneumachron.api.schemas.day import KeepDayIn
 from pneumachron.api.schemas.plan import PlanIn, PlanOut
-from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard, Sauce
+from pneumachron.api.schemas.recipe_card import (
+    Eaters,
+    ExtraIn,
+    Leftovers,
+    RecipeCard,
+    Sauce,
+    SearBatches,
+)
 from pneumachron.api.schemas.recipes import (
     MAX_ORIGINAL,
     AnswersIn,
@@ -264,6 +271,10 @@ class BroughtIn(Closed):
     parted: bool = False
     rubbed: bool = False
     marinade: Marinade | None = None
+    sear_s: Annotated[float | None, Field(ge=0, le=3600)] = None
+    sear_batches: SearBatches = None
+    eaters: Eaters = None
+    leftovers: Leftovers = "chill"
 
 
 class BackupPhoto(Closed):

@@ -8,7 +8,15 @@ from pydantic import Field, StringConstraints
 from pneumachron.api.schemas.ask import MAX_STEPS, PlanStep
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Moment, Name, Shown
 from pneumachron.api.schemas.plan import LearnedOut, PlanIn
-from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard, Sauce
+from pneumachron.api.schemas.recipe_card import (
+    Eaters,
+    ExtraIn,
+    Leftovers,
+    RecipeCard,
+    Sauce,
+    SearBatches,
+    SearMinutes,
+)
 from pneumachron.core.cook.forecast import AlarmKind
 from pneumachron.core.cook.pieces import MOST_PIECES
 from pneumachron.core.cook.turns import Wants
@@ -58,6 +66,10 @@ class BeginIn(Closed):
     from_freezer: Annotated[bool, Field(description="it is thawed first")] = False
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
     marinade: Marinade | None = None
+    sear_min: SearMinutes = None
+    sear_batches: SearBatches = None
+    eaters: Eaters = None
+    leftovers: Leftovers = "chill"
 
     def came_with(self) -> CameWith:
         """What comes along besides the plan."""
@@ -70,6 +82,10 @@ class BeginIn(Closed):
             from_freezer=self.from_freezer,
             rubbed=self.rubbed,
             marinade=self.marinade,
+            sear_s=None if self.sear_min is None else 60.0 * self.sear_min,
+            sear_batches=self.sear_batches,
+            eaters=self.eaters,
+            leftovers=self.leftovers,
         )
         return CameWith(recipe, brought)
 

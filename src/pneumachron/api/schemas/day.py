@@ -8,7 +8,15 @@ from pydantic_core import PydanticCustomError
 
 from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
 from pneumachron.api.schemas.plan import PlanIn
-from pneumachron.api.schemas.recipe_card import ExtraIn, RecipeCard, Sauce
+from pneumachron.api.schemas.recipe_card import (
+    Eaters,
+    ExtraIn,
+    Leftovers,
+    RecipeCard,
+    Sauce,
+    SearBatches,
+    SearMinutes,
+)
 from pneumachron.core.cuts import ReleaseMethod
 from pneumachron.core.day.guests_late import LATE_RANGE_S, LateHow
 from pneumachron.core.day.model import MAX_BLOCKS, MAX_SEGMENTS
@@ -45,9 +53,10 @@ class DishIn(Closed):
     sauce: Sauce = "half"
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
     marinade: Marinade | None = None
-    eaters: Annotated[
-        int | None, Field(ge=0, le=200, description="plates eaten on the day; the rest is kept")
-    ] = None
+    sear_min: SearMinutes = None
+    sear_batches: SearBatches = None
+    eaters: Eaters = None
+    leftovers: Leftovers = "chill"
     parted: Annotated[
         bool, Field(description="a whole brisket is parted into flat and point first")
     ] = False
@@ -64,7 +73,10 @@ class DishIn(Closed):
             sauce=self.sauce,
             rubbed=self.rubbed,
             marinade=self.marinade,
+            sear_min=self.sear_min,
+            sear_batches=self.sear_batches,
             eaters=self.eaters,
+            leftovers=self.leftovers,
             parted=self.parted,
             extras=tuple(Extra(**extra.model_dump()) for extra in self.extras),
         )

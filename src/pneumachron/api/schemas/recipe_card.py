@@ -5,7 +5,7 @@ from typing import Annotated
 from pydantic import BeforeValidator, Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed
-from pneumachron.core.procedure.choices import ExtraWhen, SauceTo
+from pneumachron.core.procedure.choices import ExtraWhen, Kept, SauceTo
 
 
 class RecipeStepCard(Closed):
@@ -35,8 +35,19 @@ Sauce = Annotated[
 ]
 
 
+SearMinutes = Annotated[
+    float | None,
+    Field(ge=0, le=60, description="of each batch, both sides; 0: not seared; none: as the cut is"),
+]
+SearBatches = Annotated[int | None, Field(ge=1, le=12)]
+Eaters = Annotated[
+    int | None, Field(ge=0, le=200, description="plates eaten on the day; the rest is kept")
+]
+Leftovers = Annotated[Kept, Field(description="where what is left goes")]
+
+
 class ExtraIn(Closed):
-    """Work that a recipe brings along."""
+    """Work that a recipe brings along, or the cook adds."""
 
     title: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200)]
     minutes: Annotated[float, Field(ge=1, le=600)]

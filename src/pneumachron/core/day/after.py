@@ -1,8 +1,6 @@
 """After the pot: rest, sides in a run of their own, sauce, crust, knife, leftovers."""
 
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
-from math import ceil
 
 from pneumachron.core.cook.cook_plan import CookPlan, cook_plan
 from pneumachron.core.day.dish import (
@@ -24,6 +22,8 @@ from pneumachron.core.procedure.steps import (
     StepKind,
     carve_steps,
     crust_steps,
+    extra_steps,
+    last_steps,
     preheat_steps,
     rest_steps,
     sauce_steps,
@@ -33,8 +33,6 @@ from pneumachron.core.safety import ZONE_LIMIT
 MINUTE_S = 60.0
 CARVED_KEEPS_S = 900.0
 """Carved meat is served within a quarter of an hour. Common practice."""
-COOL_S = (600.0, 900.0, 1800.0)
-"""Hands for bagging and layering what is cooled. Common practice."""
 SIDE_UP_S = (180.0, 300.0, 480.0)
 """A small side in a pot that is still hot. Common practice."""
 SIDE_VENT_S = (60.0, 120.0, 240.0)
@@ -57,6 +55,7 @@ def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
         dish, "rest", rest_steps(cook), tuple(Wait(run, 0.0, keeps, "kept_warm") for run in run_ids)
     )
     found = [rest, *own_runs(dish, run_ids[-1])]
+    found += at_end(dish, run_ids[-1])
     found += sauce(dish, cook, Wait(run_ids[-1], 0.0, keeps, "juice_hot"), keeps)
     before_knife = Wait(rest.block_id, 0.0, keeps, "kept_warm")
     found += crust(dish, cook, before_knife)
@@ -113,6 +112,12 @@ def carve(dish: Dish, steps: Sequence[Step], after: Wait) -> Block:
     return _block(dish, "carve", steps, (after,), CARVED_KEEPS_S)
 
 
+def at_end(dish: Dish, after_id: str) -> Iterator[Block]:
+    """What is stirred in, dressed or toasted just before it is served."""
+    for step in extra_steps(brought(dish), "at_end"):
+        yield _block(dish, step.step_id, (step,), (Wait(after_id),), CARVED_KEEPS_S)
+
+
 def own_runs(dish: Dish, after_id: str) -> Iterator[Block]:
     """Sides that do not stand the meat's hold: a run of their own once the meat is out."""
     pot = pot_lane(dish)
@@ -135,46 +140,13 @@ def own_runs(dish: Dish, after_id: str) -> Iterator[Block]:
         )  # fmt: skip
 
 
-PORTION_KG = 0.3
-"""A portion for the freezer: two plates of cooked meat. Common practice."""
-PORTION_JUICE_M3_PER_KG = 75e-6
-"""Juice with each kilo, 50–100 ml. Common practice."""
-PLATE_KG = 0.15
-"""Cooked meat on a plate. Common practice."""
-
-
-@dataclass(frozen=True, slots=True)
-class Leftovers:
-    """What is kept: portions of `PORTION_KG` with some juice, chilled or frozen flat."""
-
-    mass_kg: float
-    portions: int
-    juice_m3: float
-
-
-def leftovers(dish: Dish, plans: list[Plan]) -> Leftovers:
-    """What the eaters leave of the served meat; nothing when they are not counted."""
-    served = sum(sum(plan.serving.served_kg) / 2 for plan in plans)
-    left = 0.0 if dish.eaters is None else max(served - PLATE_KG * dish.eaters, 0.0)
-    portions = ceil(left / PORTION_KG - 0.2)
-    return Leftovers(left, max(portions, 0), PORTION_JUICE_M3_PER_KG * left)
-
-
 def kept(dish: Dish, plans: list[Plan], before: str = "carve") -> Block:
     """After the meal, before two hours are over."""
-    found = leftovers(dish, plans)
-    work = segment(
-        "keep",
-        COOL_S,
-        "hands",
-        portions=found.portions,
-        portion_kg=PORTION_KG,
-        juice_m3=found.juice_m3 / max(found.portions, 1),
-    )
+    keep, *_ = last_steps(all_of(dish, plans), brought(dish))
     return Block(
         block_id(dish, "keep"),
         dish.title,
-        (work,),
+        (stretch(dish, keep),),
         (Wait(block_id(dish, before), 0.0, ZONE_LIMIT.value, "room_temperature"),),
         after_table=True,
     )

@@ -3,6 +3,7 @@
 from pneumachron.core.day.after import (
     CARVED_KEEPS_S,
     all_of,
+    at_end,
     carve,
     crust,
     kept,
@@ -80,6 +81,7 @@ def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
     if knife:
         found.append(carve(dish, carve_steps(cook), after))
     last = "carve" if knife else "reheat"
+    found += at_end(dish, reheat.block_id)
     return [*found, *own_runs(dish, last_run), kept(dish, plans, last)]
 
 

@@ -112,7 +112,7 @@ def temper(dish: Dish) -> Block:
 def extras(dish: Dish) -> Iterator[Block]:
     """A recipe's own work: before the pot, or any time within a day."""
     for number, extra in enumerate(dish.extras):
-        if extra.when == "own_run":
+        if extra.when in {"own_run", "at_end"}:
             continue
         likely = 60.0 * extra.minutes
         span = (0.7 * likely, likely, 1.5 * likely)

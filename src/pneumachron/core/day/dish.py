@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from pneumachron.core.day.model import Segment
 from pneumachron.core.errors import Param
 from pneumachron.core.finish import FinishKind
-from pneumachron.core.procedure.choices import IN_PASSING, PAN, Ahead, Extra, Lane, SauceTo
+from pneumachron.core.procedure.choices import IN_PASSING, PAN, Ahead, Extra, Kept, Lane, SauceTo
 from pneumachron.core.procedure.steps import Brought, Step
 from pneumachron.core.season import Marinade
 from pneumachron.core.wish import Wish
@@ -36,6 +36,9 @@ class Dish:
     rubbed: bool = False
     """The rub stays on overnight."""
     marinade: Marinade | None = None
+    sear_s: float | None = None
+    sear_batches: int | None = None
+    leftovers: Kept = "chill"
     eaters: int | None = None
     """Plates that are eaten on the day; the rest is kept. None: all of it."""
     tempered: bool = False
@@ -57,6 +60,10 @@ def brought(dish: Dish) -> Brought:
         parted=dish.parted,
         rubbed=dish.rubbed,
         marinade=dish.marinade,
+        sear_s=dish.sear_s,
+        sear_batches=dish.sear_batches,
+        eaters=dish.eaters,
+        leftovers=dish.leftovers,
     )
 
 

@@ -6,7 +6,7 @@ import numpy as np
 
 from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.day.before import TEMPERED_KEEPS_S, extra_waits, raw_waits
-from pneumachron.core.day.dish import Dish, block_id, pot_lane, segment, stretch
+from pneumachron.core.day.dish import Dish, block_id, brought, pot_lane, segment, stretch
 from pneumachron.core.day.model import Block, Segment, Wait
 from pneumachron.core.finish import afterwards
 from pneumachron.core.plan import Plan
@@ -35,7 +35,7 @@ CALENDAR_KINDS: dict[StepKind, str] = {
 def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
     """Browning, pressure and opening: one block, since browned meat is not put aside."""
     cook = cook_plan(plan, dish.finish)
-    steps = [*load_steps(cook), *run_steps(cook, plan.hold_min)]
+    steps = [*load_steps(cook, brought(dish)), *run_steps(cook, plan.hold_min)]
     if number > 0:
         steps.insert(0, next_batch(number + 1, of, plan.setup.wish.load.mass_kg))
     segments: list[Segment] = []
@@ -47,7 +47,7 @@ def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
     if cook.numbers.goes_on is not None:  # the cooker is not free in between
         segments += [
             stretch(dish, step, f"{_calendar_kind(step)}{BATCH_SIGN}{step.batch}")
-            for step in batch_steps(cook)
+            for step in batch_steps(cook, brought(dish))
         ]
     before_s = sum(step.likely_s for step in steps[: _lid_on(steps)])
     waits = list(raw_waits(dish))

@@ -8,7 +8,9 @@ Lane: TypeAlias = str
 Ahead: TypeAlias = Literal["today", "day_before", "frozen"]
 SauceTo: TypeAlias = Literal["none", "half", "glaze", "thick"]
 """What becomes of the juice: nothing; boiled down to half, or to a glaze; thickened with starch."""
-ExtraWhen: TypeAlias = Literal["before_pot", "beside", "own_run"]
+ExtraWhen: TypeAlias = Literal["before_pot", "beside", "own_run", "at_end"]
+Kept: TypeAlias = Literal["chill", "freeze"]
+"""Where what is left goes."""
 
 PAN: Lane = "pan"
 """A pan on the stove; a kitchen has two burners to spare. Common practice."""
@@ -24,7 +26,7 @@ MAX_EXTRAS = 12
 
 @dataclass(frozen=True, slots=True)
 class Extra:
-    """Work that a recipe brings along: a side in a run of its own, a slaw, a paste."""
+    """Work that a recipe or the cook adds: a side in a run of its own, a slaw, honey at the end."""
 
     title: str
     minutes: float

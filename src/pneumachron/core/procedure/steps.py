@@ -9,7 +9,8 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 from typing import Literal, TypeAlias
 
-from pneumachron.core.cook.cook_plan import CookPlan, sear_numbers
+from pneumachron.core.batches import whole_load
+from pneumachron.core.cook.cook_plan import CookPlan, SearNumbers, sear_numbers
 from pneumachron.core.errors import Param
 from pneumachron.core.finish import FinishKind, carving_params, slice_m
 from pneumachron.core.load import Load, thaw_hours
@@ -23,12 +24,14 @@ from pneumachron.core.procedure.choices import (
     Ahead,
     Extra,
     ExtraWhen,
+    Kept,
     Lane,
     SauceTo,
 )
 from pneumachron.core.release import CALM_S, is_full
 from pneumachron.core.sauce import VOLUME_RANGE_M3, slurry
 from pneumachron.core.season import Marinade, marinating
+from pneumachron.core.serving import PORTION_KG, leftovers, serving
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.wish import Wish
 
@@ -80,8 +83,10 @@ REHEAT_S = (1200.0, 1800.0, 2400.0)
 """Covered, with juice, to 74 °C in the oven. Common practice."""
 SIDE_S = 900.0
 """Heating up and venting of a side's own run. Common practice."""
-SKIM_S, CARVE_S, KEEP_S, WRITE_S = 300.0, 300.0, 900.0, 120.0
+SKIM_S, CARVE_S, WRITE_S = 300.0, 300.0, 120.0
 """Hands, likely. Common practice."""
+KEEP_S = (600.0, 900.0, 1800.0)
+"""Bagging and layering what is left. Common practice."""
 HANDS_SHARE = (0.6, 1.6)
 """Shortest and longest of work with hands, over what is likely. Judgement."""
 LOOK_TIMER = "look"
@@ -166,31 +171,40 @@ class Brought:
     rubbed: bool = False
     """The rub stays on overnight."""
     marinade: Marinade | None = None
+    sear_s: float | None = None
+    """Searing of each batch, both sides, as the cook wants it; 0: not at all."""
+    sear_batches: int | None = None
+    eaters: int | None = None
+    """Plates that are eaten; the rest is kept."""
+    leftovers: Kept = "chill"
 
 
 def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ...]:
     """From the board to the notes."""
     brought = brought or Brought()
-    raw, to_the_pot = raw_steps(plan.wish, plan.numbers.thickness_m, brought), load_steps(plan)
+    raw, to_the_pot = (
+        raw_steps(plan.wish, plan.numbers.thickness_m, brought),
+        load_steps(plan, brought),
+    )
     run = run_steps(plan, plan.hold_min)
     started = next(index for index, step in enumerate(run) if step.kind == "set") + 1
-    sides = _extra_steps(brought, "own_run")
+    sides, last = extra_steps(brought, "own_run"), extra_steps(brought, "at_end")
     after = (
         (*preheat_steps(plan), *rest_steps(plan), *sides, *sauce_steps(plan, brought),
-         *crust_steps(plan), *carve_steps(plan))
+         *crust_steps(plan), *last, *carve_steps(plan))
         if brought.ahead == "today"
         else (*cool_steps(plan, brought.ahead), *sides, *sauce_steps(plan, brought),
               *preheat_oven_steps(plan), *preheat_steps(plan, in_hot_oven=True),
-              *reheat_steps(plan), *crust_steps(plan), *cold_carve_steps(plan))
+              *reheat_steps(plan), *crust_steps(plan), *last, *cold_carve_steps(plan))
     )  # fmt: skip
     return (
-        *raw, *_extra_steps(brought, "before_pot"), *to_the_pot,
-        *run[:started], *_extra_steps(brought, "beside"), *run[started:],
-        *batch_steps(plan), *after, *last_steps(),
+        *raw, *extra_steps(brought, "before_pot"), *to_the_pot,
+        *run[:started], *extra_steps(brought, "beside"), *run[started:],
+        *batch_steps(plan, brought), *after, *last_steps(plan, brought),
     )  # fmt: skip
 
 
-def _extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
+def extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
     """A recipe's own work; ids as on the Day."""
     found = []
     for number, extra in enumerate(brought.work):
@@ -245,10 +259,21 @@ def _cold(kind: StepKind, span_s: tuple[float, float, float], work: str = "") ->
                 params={"low_s": low, "high_s": high})  # fmt: skip
 
 
-def load_steps(plan: CookPlan) -> tuple[Step, ...]:
+def _sear_of(plan: CookPlan, brought: Brought) -> SearNumbers | None:
+    """How it is seared: as the cook wants it, or as the cut is."""
+    usual, own_s = plan.numbers.sear, brought.sear_s
+    if own_s is None:
+        return usual
+    if own_s <= 0:
+        return None
+    batches = brought.sear_batches or (1 if usual is None else usual.batches)
+    return SearNumbers(batches, own_s, own_s, batches * own_s, batches * own_s)
+
+
+def load_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     """From the hot pan to the meat in the cooker."""
     numbers = plan.numbers
-    how = numbers.sear
+    how = _sear_of(plan, brought)
     found: list[Step] = []
     if how is not None:
         likely = (how.batch_low_s + how.batch_high_s) / 2
@@ -404,7 +429,7 @@ SWAP_S = 120.0
 """Hands to take a batch out and cover it. Common practice."""
 
 
-def batch_steps(plan: CookPlan) -> tuple[Step, ...]:
+def batch_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     """The batches after the first, each cooked the same way, for minutes of its own.
 
     The cooker is hot by then: what is left of the time from lid on to meat out, after cook time and
@@ -418,7 +443,7 @@ def batch_steps(plan: CookPlan) -> tuple[Step, ...]:
     for number, (hold_s, done_s, mass_kg) in enumerate(plan.numbers.later, start=2):
         up_s = max(done_s - hold_s - let_go_s, MINUTE_S)
         one = _one_batch(plan, number - 2, up_s)
-        run = (*load_steps(one), *run_steps(one, round(hold_s / MINUTE_S)))
+        run = (*load_steps(one, brought), *run_steps(one, round(hold_s / MINUTE_S)))
         found.append(next_batch(number, of, mass_kg))
         found += [
             replace(step, step_id=f"{step.step_id}{BATCH_SIGN}{number}", batch=number)
@@ -574,11 +599,24 @@ def carve_steps(plan: CookPlan, *, cold: bool = False) -> tuple[Step, ...]:
     return (Step("carve", "carve", CARVE_S, work="pull" if pulled else "carve", params=params),)
 
 
-def last_steps() -> tuple[Step, ...]:
+def last_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     """What is left is put away, and what was learned is written down."""
-    nothing: dict[str, Param] = {"portions": 0, "portion_kg": 0.0, "juice_m3": 0.0}
+    served = serving(whole_load(plan.wish), pulled=plan.numbers.pulled).served_kg
+    left = leftovers(sum(served) / 2, brought.eaters)
+    portions: dict[str, Param] = {
+        "portions": left.portions,
+        "portion_kg": PORTION_KG,
+        "juice_m3": left.juice_m3 / max(left.portions, 1),
+    }
     return (
-        Step("keep", "keep", KEEP_S, params=nothing),
+        Step(
+            "keep",
+            "keep",
+            KEEP_S[1],
+            span_s=(KEEP_S[0], KEEP_S[2]),
+            params=portions,
+            work="keep_frozen" if brought.leftovers == "freeze" else "",
+        ),
         Step("write_down", "write_down", WRITE_S),
     )
 

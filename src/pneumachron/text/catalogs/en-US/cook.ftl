@@ -19,6 +19,9 @@ do-season = Trim, measure, pat dry and season all faces
 do-extra_before_pot = { $own }
     .look = Have it ready before the cooker needs it.
     .wrong = No time now? It can wait until the meat goes in.
+do-extra_at_end = { $own }
+    .look = Just before it is served.
+    .wrong = Forgotten? It can still go on at the table.
 do-extra_beside = { $own }
     .look = Do it while the cooker works.
     .wrong = No time now? It can wait, but not past serving.
@@ -246,6 +249,13 @@ do-keep = { $portions ->
        *[other] Put { PLAIN($portions) } portions of { MASS($portion_kg) } with { VOLUME($juice_m3) } of juice each, flat, into the refrigerator within 2 hours
     }
     .look = Within two hours, juice kept apart.
+    .wrong = Cool thick pieces in ice water first.
+do-keep_frozen = { $portions ->
+        [0] Chill leftovers in flat bags, then freeze them
+        [one] Bag 1 portion of { MASS($portion_kg) } with { VOLUME($juice_m3) } of juice, flat. Chill it within 2 hours, then freeze it
+       *[other] Bag { PLAIN($portions) } portions of { MASS($portion_kg) } with { VOLUME($juice_m3) } of juice each, flat. Chill them within 2 hours, then freeze them
+    }
+    .look = No thicker than { LENGTH(0.025) }, cold before they go into the freezer, the date on each.
     .wrong = Cool thick pieces in ice water first.
 do-write_down = How was it?
     .look = Tenderness, juice, taste, and one line for next time.
