@@ -5,6 +5,7 @@ from pathlib import Path
 from typing import Any
 
 import pytest
+from fastapi import FastAPI
 from fastapi.testclient import TestClient
 from hypothesis import settings
 
@@ -68,11 +69,18 @@ def prepared(tmp_path_factory: pytest.TempPathFactory) -> bytes:
     return (folder / FILE_NAME).read_bytes()
 
 
+@pytest.fixture(scope="session")
+def app(tmp_path_factory: pytest.TempPathFactory) -> FastAPI:
+    """The app, whose routes are built once; each start of it is on a folder of its own."""
+    return create_app(tmp_path_factory.mktemp("app"), LOCAL_HOSTS)
+
+
 @pytest.fixture
-def client(tmp_path: Path, prepared: bytes) -> Iterator[TestClient]:
+def client(app: FastAPI, tmp_path: Path, prepared: bytes) -> Iterator[TestClient]:
     """The real app on an empty data folder."""
     (tmp_path / FILE_NAME).write_bytes(prepared)
-    with TestClient(create_app(tmp_path, LOCAL_HOSTS), base_url="http://127.0.0.1") as test_client:
+    app.state.folder = tmp_path
+    with TestClient(app, base_url="http://127.0.0.1") as test_client:
         yield test_client
 
 

@@ -1,5 +1,6 @@
 """The day over the wire, and in a calendar."""
 
+import re
 from datetime import UTC, datetime, timedelta
 from typing import Any
 from zoneinfo import ZoneInfo
@@ -113,7 +114,13 @@ def test_cards_marinade_and_leftovers(client: TestClient) -> None:
     assert card["cold_chain_safe"]
     titles = [part["title"] for item in found["blocks"] for part in item["segments"]]
     assert any(title.startswith("Marinate") for title in titles)
-    assert any("portions of 300\u00a0g" in title for title in titles)
+    # common practice: some 300 g each; all of them together are what is left
+    (bagged,) = (title for title in titles if "portions of" in title)
+    count, grams = (int(number) for number in re.findall(r"(\d+) portions of (\d+)", bagged)[0])
+    assert 200 <= grams <= 375
+    raw_g = 1000 * 1.4
+    # common practice: brisket loses a third to a half, a plate is 150 g
+    assert 0.5 * raw_g - 300 <= count * grams <= 0.7 * raw_g - 300
 
 
 def test_refusals(client: TestClient) -> None:

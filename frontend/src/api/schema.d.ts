@@ -3135,6 +3135,12 @@ export interface components {
              * @description from and to
              */
             total_s: number[];
+            /**
+             * Heat Up S
+             * @description before it is hot; 0 where that is part of the work
+             * @default 0
+             */
+            heat_up_s: number;
             /** Sauce */
             sauce: string;
         };

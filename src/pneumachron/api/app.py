@@ -72,6 +72,7 @@ def create_app(
 
     @asynccontextmanager
     async def lifespan(app: FastAPI) -> AsyncIterator[None]:
+        folder: Path = app.state.folder
         current_default_thread_limiter().total_tokens = THREADS
         app.state.computing = Semaphore(COMPUTING)
         with held(folder, port), writing_to(folder):
@@ -110,6 +111,7 @@ def create_app(
         generate_unique_id_function=operation_name,
         lifespan=lifespan,
     )
+    app.state.folder = folder
     errors.install(app)
     app.include_router(plans.router)
     app.include_router(ask.router)

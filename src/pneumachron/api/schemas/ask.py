@@ -139,6 +139,9 @@ class FinishOut(Closed):
     each_s: Pair
     look_s: float
     total_s: Pair
+    heat_up_s: Annotated[
+        float, Field(description="before it is hot; 0 where that is part of the work")
+    ] = 0.0
     sauce: str
 
 

@@ -31,7 +31,7 @@ from pneumachron.core.procedure.choices import (
 from pneumachron.core.release import CALM_S, is_full
 from pneumachron.core.sauce import VOLUME_RANGE_M3, slurry
 from pneumachron.core.season import Marinade, marinating
-from pneumachron.core.serving import PORTION_KG, leftovers, serving
+from pneumachron.core.serving import leftovers, serving
 from pneumachron.core.tenderness import TEXTURES
 from pneumachron.core.wish import Wish
 
@@ -605,7 +605,7 @@ def last_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     left = leftovers(sum(served) / 2, brought.eaters)
     portions: dict[str, Param] = {
         "portions": left.portions,
-        "portion_kg": PORTION_KG,
+        "portion_kg": left.mass_kg / max(left.portions, 1),
         "juice_m3": left.juice_m3 / max(left.portions, 1),
     }
     return (
