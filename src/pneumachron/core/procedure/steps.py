@@ -5,7 +5,7 @@ tell the same steps with the same durations: whatever the plan counted on (a wai
 an open boil, a rest in the liquid) is a step here.
 """
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from typing import Literal, TypeAlias
 
@@ -189,18 +189,24 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
     run = run_steps(plan, plan.hold_min)
     started = next(index for index, step in enumerate(run) if step.kind == "set") + 1
     sides, last = extra_steps(brought, "own_run"), extra_steps(brought, "at_end")
+    early = brought.ahead == "today" and is_lit_early(plan)
+    lit = () if early else preheat_steps(plan)
     after = (
-        (*preheat_steps(plan), *rest_steps(plan), *sides, *sauce_steps(plan, brought),
-         *crust_steps(plan), *last, *carve_steps(plan))
+        (*lit, *rest_steps(plan), *sides, *sauce_steps(plan, brought), *crust_steps(plan),
+         *last, *carve_steps(plan))
         if brought.ahead == "today"
         else (*cool_steps(plan, brought.ahead), *sides, *sauce_steps(plan, brought),
               *preheat_oven_steps(plan), *preheat_steps(plan, in_hot_oven=True),
               *reheat_steps(plan), *crust_steps(plan), *last, *cold_carve_steps(plan))
     )  # fmt: skip
+    cooked = (*run[started:], *batch_steps(plan, brought))
+    if early:
+        at = _last_let_go(cooked)
+        cooked = (*cooked[:at], *preheat_steps(plan), *cooked[at:])
     return (
         *raw, *extra_steps(brought, "before_pot"), *to_the_pot,
-        *run[:started], *extra_steps(brought, "beside"), *run[started:],
-        *batch_steps(plan, brought), *after, *last_steps(plan, brought),
+        *run[:started], *extra_steps(brought, "beside"), *cooked,
+        *after, *last_steps(plan, brought),
     )  # fmt: skip
 
 
@@ -546,6 +552,23 @@ def _thicken(plan: CookPlan) -> Step:
 
 PREHEAT_S = 60.0
 """Hands to switch it on; lighting coals takes longer, and is counted as heating up."""
+
+
+def is_lit_early(plan: CookPlan) -> bool:
+    """What takes longer to be hot than the meat rests is lit while the pressure falls.
+
+    A quick release needs the hands; then it is lit after it.
+    """
+    crust, phases = plan.numbers.crust, plan.numbers.phases
+    if plan.numbers.later_phases:
+        phases = plan.numbers.later_phases[-1]
+    falls = bool(phases) and phases[0][0] in {"natural_release", "waiting"}
+    return crust is not None and falls and crust.heat_up_s > plan.numbers.rest_s
+
+
+def _last_let_go(steps: Sequence[Step]) -> int:
+    """Where the pressure of the last run begins to fall."""
+    return max(index for index, step in enumerate(steps) if step.kind == "hold") + 1
 
 
 def preheat_steps(plan: CookPlan, *, in_hot_oven: bool = False) -> tuple[Step, ...]:

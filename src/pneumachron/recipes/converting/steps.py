@@ -9,7 +9,7 @@ from pneumachron.core.errors import Param
 from pneumachron.core.finish import Finish, FinishKind, afterwards, carving, finish_for, rest_for
 from pneumachron.core.message import Message
 from pneumachron.core.plan import Plan, is_pulled
-from pneumachron.core.procedure.steps import StepKind, preheat_steps, run_steps
+from pneumachron.core.procedure.steps import StepKind, is_lit_early, preheat_steps, run_steps
 from pneumachron.core.sauce import MARINADE_BOIL_S
 from pneumachron.core.season import marinating, searing
 from pneumachron.core.tenderness import TEXTURES
@@ -166,12 +166,11 @@ _OPENING: frozenset[StepKind] = frozenset({"wait", "release", "keep_warm", "open
 def _release(work: Work) -> OutStep:
     """In the words and with the minutes of Cook and Schedule."""
     plan = work.plan
-    steps = [
-        step
-        for step in run_steps(cook_plan(plan, work.finish.kind), plan.hold_min)
-        if step.kind in _OPENING
-    ]
-    minutes = sum(step.likely_s for step in steps if step.kind != "open") / 60
+    cook = cook_plan(plan, work.finish.kind)
+    steps = [step for step in run_steps(cook, plan.hold_min) if step.kind in _OPENING]
+    if is_lit_early(cook):
+        steps = [*preheat_steps(cook), *steps]
+    minutes = sum(step.likely_s for step in steps if step.kind not in {"open", "preheat"}) / 60
     return OutStep("release", tuple(step.said for step in steps), (minutes, minutes))
 
 
@@ -188,7 +187,8 @@ def _rest(work: Work) -> OutStep:
     low, high = _minutes(span)
     told = _say("rest", low_min=low, high_min=high)
     # in the words of Cook and Schedule
-    hot = preheat_steps(cook_plan(work.plan, work.finish.kind))
+    cook = cook_plan(work.plan, work.finish.kind)
+    hot = () if is_lit_early(cook) else preheat_steps(cook)
     return OutStep("rest", (told, *(step.said for step in hot)), (low, high))
 
 
