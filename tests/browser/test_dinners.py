@@ -227,6 +227,7 @@ def test_a_thin_rack_comes_out_first(page: Page) -> None:
         done(page, titles[number + 1] if number + 1 < len(titles) else "How was it?")
     cook = page.request.get(f"/api/cooks/{page.url.split('=')[1]}").json()
     assert [plain(item["title"]) for item in cook["steps"]][:-1] == titles
+    assert cook["name"] == "0.9 kg baby back ribs and 1.1 kg St. Louis-style ribs"
 
 
 STOVE = {

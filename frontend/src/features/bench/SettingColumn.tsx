@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link } from "wouter";
 import type { CutOut, PlanIn, PlanOut, Problem, ReleaseMethod, School } from "@/api/client";
-import { useUnits } from "@/api/queries";
+import { useCatalogue, useUnits } from "@/api/queries";
 import { Cautions } from "@/features/bench/Cautions";
 import { Habits, Hold } from "@/features/bench/Hold";
 import { SaveSheet } from "@/features/bench/SaveSheet";
@@ -30,6 +30,7 @@ interface Props {
 export function SettingColumn({ bench, cut, units, stale }: Props) {
   const [saving, setSaving] = useState(false);
   const plan = bench.plan;
+  const cuts = useCatalogue().data?.cuts ?? [];
   const ready = plan !== undefined && !bench.stale && !bench.pending && bench.inputs !== null;
   useKeys({ s: () => ready && setSaving(true) });
   const loose = looseTrouble(bench.problem);
@@ -45,7 +46,7 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
         <div className="plan-actions flex w-full flex-wrap gap-2 whitespace-nowrap text-[0.875rem]">
           {plan && !bench.stale && bench.inputs && (
             <CookNow
-              name={dishName(plan, bench.inputs, cut, units)}
+              name={dishName(plan, bench.inputs, cuts, units)}
               plan={bench.inputs}
               wait={!ready}
             />
@@ -54,7 +55,7 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
             <Link
               href="/schedule"
               onClick={() =>
-                bench.inputs && addDish(dishName(plan, bench.inputs, cut, units), bench.inputs)
+                bench.inputs && addDish(dishName(plan, bench.inputs, cuts, units), bench.inputs)
               }
               className="min-h-8 rounded-sm border border-edge px-2 py-1 font-medium hover:border-ink"
             >
@@ -81,12 +82,16 @@ export function SettingColumn({ bench, cut, units, stale }: Props) {
 /** A weight with its unit, as somebody types it. */
 const WITH_UNIT = /\d.*[a-z#]/i;
 
-/** The weight as it was typed, of all batches, and the cut. */
-function dishName(plan: PlanOut, inputs: PlanIn, cut: CutOut | undefined, units: Units): string {
-  const typed = inputs.pieces.length === 1 ? (inputs.pieces[0]?.mass ?? "") : "";
-  const shown = plan.pieces[0]?.total_mass_shown[units] ?? "";
-  const mass = WITH_UNIT.test(typed) ? typed.trim() : shown;
-  return `${mass} ${cut?.short_name ?? say("plan-meat")}`.trim();
+/** The weight as it was typed, of all batches, and the cut; of both cuts where there are two. */
+function dishName(plan: PlanOut, inputs: PlanIn, cuts: CutOut[], units: Units): string {
+  const names = inputs.pieces.map(({ cut, mass }) => {
+    const shown = plan.pieces.find((piece) => piece.cut === cut)?.total_mass_shown[units] ?? "";
+    const known = cuts.find((item) => item.id === cut);
+    const weight = WITH_UNIT.test(mass) ? mass.trim() : shown;
+    return `${weight} ${known?.short_name ?? say("plan-meat")}`.trim();
+  });
+  const [first = "", second] = names;
+  return second ? say("plan-dish-of-two", { first, second }) : first;
 }
 
 function Trouble({ problem }: { problem: Problem }) {

@@ -224,6 +224,7 @@ plan-with-it = with it, { $vessel }
 plan-with-it-2 = with it
 plan-cook-separately-min = cook separately, { $hold_min } min
 plan-sides = sides
+plan-dish-of-two = { $first } and { $second }
 plan-name = Name
 plan-cook = Cook
 plan-nobody-in-particular = nobody in particular
