@@ -264,7 +264,9 @@ export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done"
     ended[`${dishId}:season`] = season;
   }
   // a run ends with the look at the meat, after what goes on in the open cooker
-  const opened = [...cook.steps].reverse().find((step) => step.kind === "judge");
+  const opened = [...cook.steps]
+    .reverse()
+    .find((step) => step.kind === "judge" && (goesOn(cook) || !step.step_id.includes("@")));
   const ahead = cook.forecast.ahead.find((item) => item.step_id === opened?.step_id);
   const open = opened?.done_at ?? ahead?.end_at;
   if (season && open) {
@@ -282,6 +284,9 @@ export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done"
   return { done, ended };
 }
 
+/** Whether its second run of the cooker cooks on what was in it: both are one block of the day. */
+const goesOn = (cook: CookOut) => cook.steps.some((step) => step.step_id === "out2");
+
 /** Steps that are a block of the day of their own, under the same name. */
 const OWN_BLOCKS = new Set([
   "thaw",
@@ -296,11 +301,11 @@ const OWN_BLOCKS = new Set([
 ]);
 
 /** Which block of the day a step ends: a recipe's own work, later batches, what is made ahead. */
-function blockEndedBy(step: CookOut["steps"][number]): string | null {
+function blockEndedBy(step: CookOut["steps"][number], inOne: boolean): string | null {
   if (step.kind === "extra") return step.step_id;
   // the look at a later batch ends its run of the cooker
   const [name, batch] = step.step_id.split("@");
-  if (batch) return name === "judge" ? `run${Number(batch) - 1}` : null;
+  if (batch) return name === "judge" && !inOne ? `run${Number(batch) - 1}` : null;
   return OWN_BLOCKS.has(step.step_id) ? step.step_id : null;
 }
 
@@ -311,7 +316,7 @@ function tellBlocks(
   ended: Record<string, string>,
 ): void {
   for (const step of cook.steps) {
-    const block = blockEndedBy(step);
+    const block = blockEndedBy(step, goesOn(cook));
     if (!block || !step.done_at) continue;
     const begun = Date.parse(step.done_at) - 1000 * step.likely_s;
     done[`${dishId}:${block}`] = new Date(Math.max(begun, Date.parse(cook.began_at))).toISOString();
