@@ -266,3 +266,31 @@ def _cook_on_the_stove(page: Page, pot_id: str) -> None:
     told = {plain(step["title"]): step["likely_s"] / 60 for step in cook["steps"]}
     for title, length in plan:
         assert told[title] == pytest.approx(length, abs=max(1, 0.06 * length)), title
+
+
+def test_the_cooks_own_searing_and_steps(page: Page) -> None:
+    """Searing as the cook wants it, honey at the end, what is left in portions: told alike."""
+    page.goto("/plan?cut=short_ribs_english&pieces=6&weight=1.6+kg&thickness=4.5+cm")
+    page.get_by_text(screen("plan-add-to-schedule")).first.click()
+    page.get_by_label(screen("schedule-sear-min-a-batch")).last.fill("6")
+    page.get_by_label(screen("schedule-batches"), exact=True).last.fill("3")
+    page.get_by_label(screen("schedule-people-at-the-table")).last.fill("2")
+    page.get_by_label(screen("schedule-what-is-left")).last.select_option("freeze")
+    page.get_by_text(screen("schedule-own-step"), exact=True).last.click()
+    page.get_by_placeholder(screen("schedule-own-step-such-as")).last.fill("Stir in the honey")
+    page.get_by_role("button", name=screen("schedule-add-this-step")).last.click()
+    expect(page.get_by_role("list", name=screen("schedule-tasks"))).to_contain_text("honey")
+    day = steps_of_schedule(page)
+    assert day["Sear in 3 batches, one layer each"] == 18
+    assert day["Stir in the honey"] == 5
+    assert any(re.match(r"Bag \d+ portions? of \d+ g", title) for title in day)
+    page.get_by_role("button", name=re.compile("^cook .* now$")).last.click()
+    page.wait_for_url("**/cook?cook=*")
+    cook = page.request.get(f"/api/cooks/{page.url.split('=')[1]}").json()
+    told = [plain(step["title"]) for step in cook["steps"]]
+    assert set(told) - {"How was it?"} == {
+        title for title in day if not title.startswith("Spare time")
+    }
+    assert told.index("Stir in the honey") < next(
+        index for index, title in enumerate(told) if title.startswith("Serve whole")
+    )

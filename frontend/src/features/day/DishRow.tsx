@@ -145,9 +145,9 @@ export function DishRow(props: Props) {
             <option value="freeze">{say("schedule-frozen-in-portions")}</option>
           </select>
         </label>
+        <AddExtra dish={dish} onChange={onChange} />
       </span>
       <Extras dish={dish} onChange={onChange} />
-      <AddExtra dish={dish} onChange={onChange} />
     </li>
   );
 }
@@ -283,46 +283,49 @@ function AddExtra({ dish, onChange }: Pick<Props, "dish" | "onChange">) {
     setMinutes(null);
   };
   return (
-    <form
-      className="flex basis-full flex-wrap items-center gap-x-3 gap-y-1 text-[0.875rem] print:hidden"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (title.trim() && !known && extras.length < MOST_EXTRAS) add();
-      }}
-    >
-      <input
-        aria-label={say("schedule-a-step-of-your-own", { title: dish.title })}
-        placeholder={say("schedule-own-step-such-as")}
-        value={title}
-        maxLength={120}
-        onChange={(event) => setTitle(event.target.value)}
-        className="w-72 max-w-full rounded-sm border border-edge bg-sheet px-1 py-0.5 placeholder:text-pencil"
-      />
-      <Count
-        label={say("schedule-minutes")}
-        value={minutes}
-        unset={String(OWN_MINUTES)}
-        most={600}
-        onChange={setMinutes}
-      />
-      <select
-        aria-label={say("schedule-when")}
-        value={when}
-        onChange={(event) => setWhen(event.target.value as typeof when)}
-        className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+    <details className="text-[0.875rem] open:basis-full print:hidden">
+      <summary className="min-h-6 cursor-pointer underline">{say("schedule-own-step")}</summary>
+      <form
+        className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (title.trim() && !known && extras.length < MOST_EXTRAS) add();
+        }}
       >
-        <option value="before_pot">{words.before_pot}</option>
-        <option value="beside">{say("schedule-while-it-cooks")}</option>
-        <option value="at_end">{words.at_end}</option>
-      </select>
-      <Button
-        type="submit"
-        className="text-[0.875rem]"
-        disabled={!title.trim() || known || extras.length >= MOST_EXTRAS}
-      >
-        {say("schedule-add-this-step")}
-      </Button>
-    </form>
+        <input
+          aria-label={say("schedule-a-step-of-your-own", { title: dish.title })}
+          placeholder={say("schedule-own-step-such-as")}
+          value={title}
+          maxLength={120}
+          onChange={(event) => setTitle(event.target.value)}
+          className="w-72 max-w-full rounded-sm border border-edge bg-sheet px-1 py-0.5 placeholder:text-pencil"
+        />
+        <Count
+          label={say("schedule-minutes")}
+          value={minutes}
+          unset={String(OWN_MINUTES)}
+          most={600}
+          onChange={setMinutes}
+        />
+        <select
+          aria-label={say("schedule-when")}
+          value={when}
+          onChange={(event) => setWhen(event.target.value as typeof when)}
+          className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+        >
+          <option value="before_pot">{words.before_pot}</option>
+          <option value="beside">{say("schedule-while-it-cooks")}</option>
+          <option value="at_end">{words.at_end}</option>
+        </select>
+        <Button
+          type="submit"
+          className="text-[0.875rem]"
+          disabled={!title.trim() || known || extras.length >= MOST_EXTRAS}
+        >
+          {say("schedule-add-this-step")}
+        </Button>
+      </form>
+    </details>
   );
 }
 

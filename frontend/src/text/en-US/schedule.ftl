@@ -41,6 +41,7 @@ schedule-separate-flat-and-point = separate flat and point
 schedule-people-at-the-table = people at the table
 schedule-all = all
 schedule-usual = usual
+schedule-own-step = A step of your own
 schedule-sear-min-a-batch = sear, minutes a batch
 schedule-batches = batches
 schedule-leftovers = leftovers
