@@ -293,7 +293,7 @@ def test_no_label_is_cut_off_or_on_another(page: Page, size: dict[str, int]) -> 
         if path in TWO_RUNS:
             page.get_by_test_id("fix").get_by_role("button").click()
         expect(hold(page)).to_have_text(HOLD)
-        page.wait_for_function("document.fonts.status === 'loaded'")
+        page.evaluate("document.fonts.ready.then(() => true)")
         assert page.evaluate(LABELS) == [], path
 
 

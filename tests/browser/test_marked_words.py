@@ -86,7 +86,7 @@ def test_no_word_outside_the_catalogs(
         page.wait_for_load_state("networkidle")
     for locale in ("en-US", MARKED):  # until the app has answered nobody knows which
         expect(page.get_by_text(screen("app-loading", locale))).to_have_count(0)
-    page.wait_for_function("document.querySelectorAll('#main *').length > 12")
+    expect(page.locator("#main *").nth(12)).to_be_attached()
     texts = page.evaluate(SEEN)
     assert len(texts) > 8
     assert any(MARKED_LETTER.search(text) for text in texts)

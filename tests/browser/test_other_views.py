@@ -32,6 +32,7 @@ def test_axe(page: Page, view: str, scheme: Literal["light", "dark"]) -> None:
     page.goto(VIEWS[view])
     page.wait_for_load_state("networkidle")
     expect(page.locator("html")).to_have_attribute("data-theme", scheme)
+    expect(page.locator("h1").first).to_be_attached()  # each view comes when it is first needed
     axe_clean(page)
 
 

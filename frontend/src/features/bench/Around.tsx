@@ -95,6 +95,8 @@ function Crust({ data }: { data: AroundOut }) {
         look_s: spanText([finish.look_s]),
         sauce: finish.sauce,
       })}
+      {!!finish.heat_up_s &&
+        ` ${say("plan-switch-it-on-before", { heat_up_s: spanText([finish.heat_up_s]) })}`}
     </Line>
   );
 }

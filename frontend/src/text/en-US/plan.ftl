@@ -27,6 +27,7 @@ plan-look-after =
         [one] { $each_s }
        *[other] { $batches } batches of { $each_s }
     }; look after { $look_s }; { $sauce }
+plan-switch-it-on-before = Switch it on { $heat_up_s } before.
 plan-total-time =
     { $level ->
         [high] high, { $lid_on_to_open_s } total time
