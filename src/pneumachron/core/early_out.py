@@ -56,6 +56,13 @@ class TwoCycles:
         """The lid is on again [s]."""
         return self.first.open_s + OPEN_S
 
+    @property
+    def stays(self) -> Load:
+        """The meat of the second cycle, its kinds in the order of `early.stays`."""
+        kinds = self.setup.wish.load.kinds()
+        chosen = (kinds[index] for index in self.early.stays)
+        return Load(tuple(piece for piece, count in chosen for _ in range(count)))
+
 
 def early_out(wish: Wish) -> EarlyOut | None:
     """Both cycles for a load of unlike pieces; None when all are done together.

@@ -200,13 +200,11 @@ def _in_two_cycles(wish: Wish, cycles: TwoCycles) -> Plan:
     early, last, restart_s = cycles.early, cycles.last, cycles.restart_s
     quick = replace(wish, thin_first=False, release="quick", wait_s=None, stay_s=None, boil_s=0.0)
     plan = _plan(quick, cycles)
-    kinds = wish.load.kinds()
-    pieces = tuple(piece for index in early.stays for piece in (kinds[index][0],) * kinds[index][1])
     slowest = int(np.argmin([early.texture_steps[index] for index in early.stays]))
     after = cycles.setup.after
     phases = _phases(last, cycles.setup, slowest)
     later = Batch(
-        load=Load(pieces),
+        load=cycles.stays,
         hold_min=early.second_min,
         lid_on_to_open_s=last.open_s - restart_s,
         done_s=last.open_s - restart_s + after.boil_s + cycles.setup.soak_s,
@@ -248,7 +246,7 @@ def _plan(wish: Wish, cycles: TwoCycles | None = None) -> Plan:
     slowest = slowest_kind(search, run)
     outcomes = _outcomes(wish.load, run)
     if cycles is not None:
-        outcomes = _with_later(wish.load, outcomes, cycles)
+        outcomes = _with_later(outcomes, cycles)
     hold_c = float(search.cases.hold_c[0])
     spread = _spread(wish, holds_min, hold_c).at_least(floor)
     piece = wish.load.kinds()[slowest][0]
@@ -309,16 +307,10 @@ def _needing(meat: MeatCases, cycles: TwoCycles) -> MeatCases:
     return replace(meat, dose_min=need)
 
 
-def _with_later(
-    load: Load, outcomes: tuple[Outcome, ...], cycles: TwoCycles
-) -> tuple[Outcome, ...]:
+def _with_later(outcomes: tuple[Outcome, ...], cycles: TwoCycles) -> tuple[Outcome, ...]:
     """What stays is as it comes out of the second cycle."""
-    found, stays = list(outcomes), cycles.early.stays
-    kinds = load.kinds()
-    left = Load(tuple(piece for index in stays for piece in (kinds[index][0],) * kinds[index][1]))
-    for index, outcome in zip(stays, _outcomes(left, cycles.last), strict=True):
-        found[index] = outcome
-    return tuple(found)
+    later = dict(zip(cycles.early.stays, _outcomes(cycles.stays, cycles.last), strict=True))
+    return tuple(later.get(index, outcome) for index, outcome in enumerate(outcomes))
 
 
 def _later(wish: Wish) -> tuple[Batch, ...]:

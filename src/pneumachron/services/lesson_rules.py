@@ -37,7 +37,7 @@ def no_lesson(
         return _OUT[out]
     if not connected and (clock.speed > 1 or abs(clock.ahead_s) > AHEAD_S):
         return "fast_clock"
-    # what was judged at the end had the minutes of two runs, or of one of them
+    # the pieces that were rated had different times under pressure
     return None if plan.numbers.goes_on is None else "two_cycles"
 
 
