@@ -17,6 +17,13 @@ interface Props {
   stale: boolean;
 }
 
+/** What the strip shows: all of it, or the first of several times under pressure. */
+function totalOf(plan: PlanOut): string {
+  const next = plan.later?.[0];
+  if (!next) return say("plan-total-time-lid-on-to-lid");
+  return say("plan-first-lid-on-to-lid", { what: next.goes_on ? "step" : "batch" });
+}
+
 /** The cook from lid on to lid off, with the honest total. */
 export function TraceStrip({ bench, units, stale }: Props) {
   const { plan } = bench;
@@ -46,7 +53,7 @@ export function TraceStrip({ bench, units, stale }: Props) {
         <p className="ml-auto w-fit bg-paper px-2 font-dial font-semibold text-[1.125rem] sm:text-[1.25rem]">
           {plan ? (
             <>
-              {say("plan-total-time-lid-on-to-lid")}{" "}
+              {totalOf(plan)}{" "}
               <span data-testid="total">{spokenTime(plan.lid_on_to_open_s / 60)}</span>{" "}
               <WhyMark of={say("plan-why-of-total")}>
                 <ul>

@@ -26,8 +26,8 @@ plan-look-after =
     { $batches ->
         [one] { $each_s }
        *[other] { $batches } batches of { $each_s }
-    }; look after { $look_s }; { $sauce }
-plan-switch-it-on-before = Switch it on { $heat_up_s } before.
+    }; look after { $look_s }. { $sauce }
+plan-switch-it-on-before = Heat it up for { $heat_up_s } first.
 plan-total-time =
     { $level ->
         [high] high, { $lid_on_to_open_s } total time
@@ -281,6 +281,11 @@ plan-adjusted-by-how-your-cooks-came = Adjusted by how your cooks came out
 plan-which-cooks-and-reset = Which cooks, and Reset
 plan-adjustments-from-your-log = adjustments from your log
 plan-compare-other-releases = compare other releases
+plan-first-lid-on-to-lid =
+    { $what ->
+        [step] first step, lid on to lid off
+       *[batch] first batch, lid on to lid off
+    }
 plan-total-time-lid-on-to-lid = total time, lid on to lid off
 plan-the-total-includes-coming-to-pressure = The total includes coming to pressure and the release. Both cook the meat too.
 plan-the-chart = the chart
