@@ -14,9 +14,9 @@ from typer.main import get_command
 from pneumachron.api.app import create_app
 from pneumachron.cli import app as cli
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.cuts import cuts
-from pneumachron.core.plan import make_plan
-from pneumachron.core.tables import read_numbers
+from pneumachron.core.catalog.cuts import cuts
+from pneumachron.core.catalog.tables import read_numbers
+from pneumachron.core.planning.plan import make_plan
 from tests.conftest import ROOT
 from tests.core.kitchen import load, wish
 from tests.reference.write_validation import page
@@ -98,9 +98,11 @@ def test_worked_example_in_the_docs() -> None:
     ("module", "line"),
     [
         ("core/units.py", "import sqlalchemy"),
-        ("core/plan.py", "from pneumachron.store import plans"),
-        ("core/cuts.py", "from pneumachron.recipes import model"),
-        ("core/cuts.py", "from pneumachron.text import say"),
+        ("core/planning/plan.py", "from pneumachron.store import plans"),
+        ("core/physics/steam.py", "from pneumachron.core.planning import plan"),
+        ("core/planning/plan.py", "from pneumachron.core.procedure import steps"),
+        ("core/catalog/cuts.py", "from pneumachron.recipes import model"),
+        ("core/catalog/cuts.py", "from pneumachron.text import say"),
         ("recipes/model.py", "from pneumachron.text import say"),
         ("recipes/model.py", "import sqlalchemy"),
         ("store/plans.py", "from pneumachron.api import app"),

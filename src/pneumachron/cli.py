@@ -185,8 +185,9 @@ def plan(
 
     The pot is a ready one; without an altitude it is sea level, without a start 4 °C.
     """
-    from pneumachron.api.schemas.plan import PlanIn, PlanOut
-    from pneumachron.core.pots import ready_pot
+    from pneumachron.api.schemas.plan import PlanOut
+    from pneumachron.api.schemas.wish import PlanIn
+    from pneumachron.core.catalog.pots import ready_pot
     from pneumachron.services.planning import work_out
 
     text = _read(file)
@@ -204,7 +205,7 @@ def convert_file(
     form: Annotated[Form, typer.Option("--format", help="An open format.")] = "text",
 ) -> None:
     """Convert a recipe for a pressure cooker; what it does not say is told on the error output."""
-    from pneumachron.core.pots import ready_pot
+    from pneumachron.core.catalog.pots import ready_pot
     from pneumachron.core.units import parse_measure
     from pneumachron.services.recipes import convert_alone
     from pneumachron.text.reader import READING
@@ -323,7 +324,7 @@ def import_log(
 ) -> None:
     """Take a long log in, telling how far it is. Ctrl+C stops it; what is in stays in."""
     from pneumachron.api.plan_cells import read_plan
-    from pneumachron.services import log_files
+    from pneumachron.services import log_files, log_rows
 
     def progress(count: int) -> bool:
         typer.echo(f"\r{count} rows", err=True, nl=False)
@@ -331,7 +332,7 @@ def import_log(
 
     text = _read(file, MAX_LOG_BYTES).removeprefix("\ufeff")
     with _told(), _opened(data, exclusive=True) as database:
-        rows = log_files.rows_of(text)
+        rows = log_rows.rows_of(text)
         found = log_files.Imported()
         with suppress(KeyboardInterrupt):
             log_files.read_in_batches(database.session, rows, found, read_plan, progress)

@@ -11,8 +11,8 @@ from fastapi import FastAPI
 from fastapi.testclient import TestClient
 from sqlalchemy import text
 
-from pneumachron.api.schemas.plan import PlanIn
-from pneumachron.core.pots import ready_pot
+from pneumachron.api.schemas.wish import PlanIn
+from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.services import learning, untaught
 from pneumachron.services.cook_numbers import work_through
 from pneumachron.services.planning import work_out

@@ -4,9 +4,10 @@ from datetime import UTC, datetime, timedelta
 
 import pytest
 
-from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.cook.sheet import Event, Sheet, blank, fold
-from pneumachron.core.plan import make_plan
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.procedure.cook_plan import cook_plan
+from pneumachron.core.session.events import Event
+from pneumachron.core.session.sheet import Sheet, blank, fold
 from pneumachron.devices.clock import ClockOfCook, CookClock, KitchenClock
 from pneumachron.services.lesson_rules import no_lesson, unsafe
 from pneumachron.store.records import StoredEvent

@@ -12,7 +12,7 @@ from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.api.plan_cells import read_plan
-from pneumachron.services import log_files
+from pneumachron.services import log_files, log_rows
 from pneumachron.services.households import add_ready_pot, current_household
 from pneumachron.services.log_plans import PLAN
 from pneumachron.store.cooks import Filter, log_page
@@ -224,7 +224,7 @@ def test_a_tenth_of_a_long_log(tmp_path: Path) -> None:
 
     found = log_files.Imported()
     log_files.read_in_batches(
-        database.session, log_files.rows_of(text), found, read_plan, stop_half_way
+        database.session, log_rows.rows_of(text), found, read_plan, stop_half_way
     )
     assert found.stopped
     assert seen == sorted(seen)
@@ -232,7 +232,7 @@ def test_a_tenth_of_a_long_log(tmp_path: Path) -> None:
     # taken up again: what is in is known, the rest comes in
     again = log_files.Imported()
     with database.writing() as session:
-        log_files.read_at_once(session, log_files.rows_of(text), again, read_plan)
+        log_files.read_at_once(session, log_rows.rows_of(text), again, read_plan)
         home = current_household(session).household_id
         page, total = log_page(session, home, Filter(search="supper 17"), limit=50, offset=0)
     assert (again.known, again.added) == (ROWS // 2, ROWS // 2)

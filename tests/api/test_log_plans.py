@@ -7,8 +7,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from pneumachron.api.plan_cells import read_plan
-from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS
-from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS
+from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 from pneumachron.services.log_plans import MAX_PLAN, write_plan
 

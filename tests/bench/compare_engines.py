@@ -17,12 +17,12 @@ ROUNDS = 5
 ASK = """
 import json, sys, time
 sys.path.insert(0, sys.argv[1] + "/src")
-from pneumachron.core.alternatives import what_changes
-from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.load import Load, make_piece
-from pneumachron.core.plan import make_plan
-from pneumachron.core.pots import ready_pot, ready_pots
-from pneumachron.core.wish import Wish
+from pneumachron.core.planning.what_if import what_changes
+from pneumachron.core.catalog.cuts import cut_by_id
+from pneumachron.core.planning.load import Load, make_piece
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.catalog.pots import ready_pot, ready_pots
+from pneumachron.core.planning.wish import Wish
 
 def wish(cut, kg, thick, count, school, release, step):
     piece = make_piece(cut_by_id(cut), mass_kg=kg / count, thickness_m=thick, start_temp_c=4.0)

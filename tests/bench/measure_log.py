@@ -13,7 +13,7 @@ from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.api.plan_cells import read_plan
-from pneumachron.services import log_files
+from pneumachron.services import log_files, log_rows
 from pneumachron.services.households import add_ready_pot
 from pneumachron.store.db import Database
 from tests.api.test_log_files import csv_of
@@ -56,7 +56,7 @@ def main() -> None:
         text = csv_of(pot, *rows(COOKS))
         begin = time.perf_counter()
         found = log_files.Imported()
-        read = log_files.rows_of(text)
+        read = log_rows.rows_of(text)
         log_files.read_in_batches(database.session, read, found, read_plan, lambda _: True)
         told = [f"{found.added:,} cooks came in in {time.perf_counter() - begin:.0f} s (aim: 60)"]
         database.close()

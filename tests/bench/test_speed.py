@@ -11,19 +11,19 @@ import pytest
 from pytest_benchmark.fixture import BenchmarkFixture
 from scipy.optimize import brentq
 
-from pneumachron.core.again import judge_opened
-from pneumachron.core.alternatives import what_changes
-from pneumachron.core.answers import answers_of
 from pneumachron.core.constants import BAND_SDS, SIZE_SPREAD
-from pneumachron.core.day.blocks import day_blocks
-from pneumachron.core.day.dish import KITCHEN_LANES, Dish
-from pneumachron.core.day.model import Schedule
-from pneumachron.core.day.schedule import schedule
-from pneumachron.core.plan import make_plan
-from pneumachron.core.ready_by import ways_in_time
-from pneumachron.core.standing import Lying
-from pneumachron.core.tenderness import cumulative_dose_min
-from pneumachron.core.wish import set_up
+from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.planning.lying import Lying
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.plan_summary import answers_of
+from pneumachron.core.planning.ready_by import ways_in_time
+from pneumachron.core.planning.recovery import judge_opened
+from pneumachron.core.planning.what_if import what_changes
+from pneumachron.core.planning.wish import set_up
+from pneumachron.core.schedule.blocks import day_blocks
+from pneumachron.core.schedule.dish import KITCHEN_LANES, Dish
+from pneumachron.core.schedule.model import Schedule
+from pneumachron.core.schedule.schedule import schedule
 from pneumachron.demo.recipes import BRAISED_SHORT_RIBS
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Kitchen

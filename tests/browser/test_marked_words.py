@@ -12,7 +12,7 @@ from urllib.request import urlopen
 import pytest
 from playwright.sync_api import Page, expect
 
-from pneumachron.core.pots import ready_pots
+from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.text.reader import MARKED
 from tests.browser.test_two_kitchens import SEEN, STATES, household
 from tests.browser.words import screen

@@ -2,14 +2,14 @@
 
 from dataclasses import replace
 
-from pneumachron.core import cases
-from pneumachron.core.cuts import ReleaseMethod, School, cut_by_id
-from pneumachron.core.hold import Search
-from pneumachron.core.load import Load, make_piece
-from pneumachron.core.plan import make_plan
-from pneumachron.core.pots import ready_pot
-from pneumachron.core.tenderness import TEXTURES, Texture
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.catalog.cuts import ReleaseMethod, School, cut_by_id
+from pneumachron.core.catalog.pots import ready_pot
+from pneumachron.core.cooker.cook_time import Search
+from pneumachron.core.physics.tenderness import TEXTURES, Texture
+from pneumachron.core.planning import scenarios
+from pneumachron.core.planning.load import Load, make_piece
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.wish import Wish, set_up
 
 LB_KG = 0.453_592_37
 CUP_M3 = 2.365_882_365e-4
@@ -74,12 +74,12 @@ def wish(
 def search(wanted: Wish) -> Search:
     """The search behind a plan, for what a plan does not tell."""
     setup = set_up(wanted)
-    return Search(*cases.cases_of(setup), setup.after)
+    return Search(*scenarios.cases_of(setup), setup.after)
 
 
 def first_search(wanted: Wish) -> Search:
     """The same without the cases that only give range and reasons; five times less work."""
-    return cases.first_search(set_up(wanted))
+    return scenarios.first_search(set_up(wanted))
 
 
 def vented_at_once_min(wanted: Wish) -> float:
@@ -87,5 +87,5 @@ def vented_at_once_min(wanted: Wish) -> float:
     setup = set_up(wanted)
     at_once = replace(setup, after=replace(setup.after, wait_s=0.0))
     hold_s = 60.0 * make_plan(wanted).hold_min
-    run = cases.first_search(at_once, at_least_s=hold_s).run(hold_s)
+    run = scenarios.first_search(at_once, at_least_s=hold_s).run(hold_s)
     return (run.open_s - run.hold_end_s) / 60.0

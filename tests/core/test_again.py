@@ -5,13 +5,18 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from pneumachron.core.again import judge_opened, judge_stopped, rescue, translate_minutes
-from pneumachron.core.alternatives import answer_for_minutes
-from pneumachron.core.cuts import ReleaseMethod, cuts
+from pneumachron.core.catalog.cuts import ReleaseMethod, cuts
+from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.plan import make_plan
-from pneumachron.core.pots import ready_pots
-from pneumachron.core.wish import set_up
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.recovery import (
+    judge_opened,
+    judge_stopped,
+    rescue,
+    translate_minutes,
+)
+from pneumachron.core.planning.what_if import answer_for_minutes
+from pneumachron.core.planning.wish import set_up
 from tests.core.kitchen import load, search, wish
 
 FLAT = wish(load("brisket_flat", 1.4, 0.045, 2))

@@ -5,20 +5,20 @@ from typing import Any
 
 import pytest
 
-from pneumachron.core.alternatives import (
+from pneumachron.core.catalog.pots import ready_pots
+from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.planning.cutting import split
+from pneumachron.core.planning.finish import rest_for
+from pneumachron.core.planning.lying import Lying
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.plan_summary import Answer
+from pneumachron.core.planning.ready_by import ways_in_time
+from pneumachron.core.planning.what_if import (
     answer_for_minutes,
     quick_answer,
     what_changes,
 )
-from pneumachron.core.answers import Answer
-from pneumachron.core.cutting import split
-from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.finish import rest_for
-from pneumachron.core.plan import make_plan
-from pneumachron.core.pots import ready_pots
-from pneumachron.core.ready_by import ways_in_time
-from pneumachron.core.standing import Lying
-from pneumachron.core.wish import Wish
+from pneumachron.core.planning.wish import Wish
 from tests.core.kitchen import load, wish
 
 SMALL = wish(load("brisket_flat", 0.8, 0.05), altitude_m=1150.0)

@@ -3,9 +3,12 @@
 import numpy as np
 import pytest
 
-from pneumachron.core.cuts import cut_by_id, cuts
+from pneumachron.core.catalog.cuts import cut_by_id, cuts
+from pneumachron.core.catalog.pots import ready_pot
+from pneumachron.core.catalog.sides import side_advice, sides
+from pneumachron.core.catalog.tables import read_rows
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.finish import (
+from pneumachron.core.planning.finish import (
     FINISHES,
     FinishKind,
     carving,
@@ -14,11 +17,9 @@ from pneumachron.core.finish import (
     rest_for,
     slice_m,
 )
-from pneumachron.core.keeping import COOLERS, cooling, thickest_safe_m
-from pneumachron.core.pots import ready_pot
-from pneumachron.core.sauce import BODIES, Body, reduce_sauce, slurry
-from pneumachron.core.season import MARINADES, Marinade, marinating, searing, seasoning
-from pneumachron.core.serving import (
+from pneumachron.core.planning.sauce import BODIES, Body, reduce_sauce, slurry
+from pneumachron.core.planning.season import MARINADES, Marinade, marinating, searing, seasoning
+from pneumachron.core.planning.serving import (
     mass_for_plates_kg,
     other_form,
     same_plates_kg,
@@ -26,8 +27,7 @@ from pneumachron.core.serving import (
     trimmed_kg,
     yields,
 )
-from pneumachron.core.sides import side_advice, sides
-from pneumachron.core.tables import read_rows
+from pneumachron.core.safety.cooling import COOLERS, cooling, thickest_safe_m
 from tests.core.kitchen import CUP_M3, LB_KG, load
 
 TENOR = ready_pot("tenor")

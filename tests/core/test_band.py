@@ -10,12 +10,12 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from pneumachron.core.cases import first_search
 from pneumachron.core.constants import CONTACT_COEFFICIENT, Constant
-from pneumachron.core.load import Load
-from pneumachron.core.plan import make_plan
-from pneumachron.core.tenderness import Texture
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.scenarios import first_search
+from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import load, wish
 
 KITCHENS = 60
@@ -36,7 +36,7 @@ def in_a_kitchen(wanted: Wish, rng: np.random.Generator, patch: pytest.MonkeyPat
     pieces = tuple(piece.with_thickness(float(taper)) for piece in wanted.load.pieces)
     pressed = replace(wanted, load=Load(pieces), gauge_pa=float(rng.uniform(65e3, 85e3)))
     gap = Constant(float(rng.uniform(10.0, 100.0)), "W/(m² K)", CONTACT_COEFFICIENT.source)
-    patch.setattr("pneumachron.core.contact.CONTACT_COEFFICIENT", gap)
+    patch.setattr("pneumachron.core.physics.contact.CONTACT_COEFFICIENT", gap)
     plain = float(first_search(set_up(pressed)).holds_s()[0]) / 60.0
     scatter = max(piece.cut.practice_scatter_ratio for piece in pieces)
     # Laplace: the same spread, longer tails

@@ -7,10 +7,10 @@ import pytest
 from numpy.typing import NDArray
 from scipy.integrate import solve_ivp
 
-from pneumachron.core.boil_test import boil_time_s, heat_ratio_of
+from pneumachron.core.catalog.pots import ready_pot
+from pneumachron.core.cooker.boil_test import boil_time_s, heat_ratio_of
 from pneumachron.core.errors import WishError
-from pneumachron.core.plan import make_plan
-from pneumachron.core.pots import ready_pot
+from pneumachron.core.planning.plan import make_plan
 from tests.core.kitchen import load, wish
 
 TENOR = ready_pot("tenor")

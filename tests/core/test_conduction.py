@@ -5,16 +5,16 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from pneumachron.core.conduction import (
+from pneumachron.core.cooker.pot_heat import duhamel
+from pneumachron.core.errors import OutOfRangeError, ShapeError
+from pneumachron.core.physics.conduction import (
     FO_SWITCH,
     block_response,
     slab_coefficients,
     slab_roots,
     slab_step_response,
 )
-from pneumachron.core.errors import OutOfRangeError, ShapeError
-from pneumachron.core.pot_heat import duhamel
-from pneumachron.core.steam import FloatArray
+from pneumachron.core.physics.steam import FloatArray
 
 
 # published: table of roots and coefficients of the plane wall, in Incropera & DeWitt,

@@ -7,13 +7,15 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.cook.danger_zone import out_since_s, was_out_too_long
-from pneumachron.core.cook.forecast import alarms, forecast, heat_ratio
-from pneumachron.core.cook.sheet import Event, EventKind, Sheet, SheetError, after, check, fold
-from pneumachron.core.plan import make_plan
+from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.procedure.choices import Extra
-from pneumachron.core.procedure.steps import LID_TICKS, Brought, Step
+from pneumachron.core.procedure.cook_plan import cook_plan
+from pneumachron.core.procedure.step import Brought, Step
+from pneumachron.core.procedure.under_pressure import LID_TICKS
+from pneumachron.core.session.danger_zone import out_since_s, was_out_too_long
+from pneumachron.core.session.events import Event, EventKind, SheetError
+from pneumachron.core.session.forecast import alarms, forecast, heat_ratio
+from pneumachron.core.session.sheet import Sheet, after, check, fold
 from tests.core.kitchen import load, wish
 
 FLAT = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2)))

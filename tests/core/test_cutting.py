@@ -4,15 +4,15 @@ from dataclasses import replace
 
 import pytest
 
-from pneumachron.core.batches import in_batches, whole_load
-from pneumachron.core.cutting import Knife, cut_all
 from pneumachron.core.errors import Fix, WishError
-from pneumachron.core.expect import check_own
-from pneumachron.core.load import Load, Piece
-from pneumachron.core.plan import make_plan
-from pneumachron.core.remedies import with_fix
-from pneumachron.core.spread import LEAST_MIN
-from pneumachron.core.wish import Wish
+from pneumachron.core.planning.batches import in_batches, whole_load
+from pneumachron.core.planning.cutting import Knife, cut_all
+from pneumachron.core.planning.likely_range import LEAST_MIN
+from pneumachron.core.planning.load import Load, Piece
+from pneumachron.core.planning.own_minutes import check_own
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.remedies import with_fix
+from pneumachron.core.planning.wish import Wish
 from tests.core.kitchen import load, wish
 
 FLAT = load("brisket_flat", 1.5, 0.045).pieces[0]

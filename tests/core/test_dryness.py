@@ -3,10 +3,10 @@
 import numpy as np
 import pytest
 
-from pneumachron.core.conduction import slab_coefficients, slab_roots
 from pneumachron.core.constants import SURFACE_COEFFICIENT
-from pneumachron.core.plan import make_plan
-from pneumachron.core.tenderness import cumulative_dose_min
+from pneumachron.core.physics.conduction import slab_coefficients, slab_roots
+from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.planning.plan import make_plan
 from tests.core.kitchen import load, wish
 
 MODES = 60

@@ -4,13 +4,13 @@ from dataclasses import replace
 
 import pytest
 
-from pneumachron.core.cook.cook_plan import cook_plan, from_document, to_document
-from pneumachron.core.day.blocks import dish_blocks
-from pneumachron.core.day.dish import Dish
-from pneumachron.core.early_out import OPEN_S, early_out
-from pneumachron.core.load import Load
-from pneumachron.core.plan import make_plan
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.two_cycles import OPEN_S, early_out
+from pneumachron.core.procedure.cook_plan import cook_plan, from_document, to_document
 from pneumachron.core.procedure.steps import cook_steps
+from pneumachron.core.schedule.blocks import dish_blocks
+from pneumachron.core.schedule.dish import Dish
 from tests.core.kitchen import load, wish
 
 THIN = load("back_ribs", 0.9, 0.02).pieces

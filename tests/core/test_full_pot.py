@@ -6,15 +6,15 @@ opened.
 
 import pytest
 
-from pneumachron.core.batches import planned_batches
-from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.cuts import ReleaseMethod
-from pneumachron.core.day.blocks import dish_blocks
-from pneumachron.core.day.dish import Dish
-from pneumachron.core.load import Load
-from pneumachron.core.plan import Plan, make_plan
+from pneumachron.core.catalog.cuts import ReleaseMethod
+from pneumachron.core.planning.batches import planned_batches
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.releases import CALM_S, is_full
+from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.procedure.steps import cook_steps
-from pneumachron.core.release import CALM_S, is_full
+from pneumachron.core.schedule.blocks import dish_blocks
+from pneumachron.core.schedule.dish import Dish
 from tests.core.kitchen import load, wish
 
 FULL, LOOSE = load("shoulder_boneless", 3.6, 0.06, 8), load("shoulder_boneless", 1.2, 0.06, 2)

@@ -3,9 +3,9 @@
 import pytest
 
 from pneumachron.core.constants import KEEP_WARM_TEMP
-from pneumachron.core.day.dish import Dish
-from pneumachron.core.day.guests_late import WARM_OVEN_C, LateHow, Stage, when_late
-from pneumachron.core.safety import ZONE_HIGH
+from pneumachron.core.safety.limits import ZONE_HIGH
+from pneumachron.core.schedule.dish import Dish
+from pneumachron.core.schedule.guests_late import WARM_OVEN_C, LateHow, Stage, when_late
 from tests.core.kitchen import load, wish
 
 RIBS = Dish("a", "Ribs", wish(load("back_ribs", 1.0, 0.028)))

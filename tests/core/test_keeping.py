@@ -3,15 +3,15 @@
 import numpy as np
 import pytest
 
-from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.keeping import (
+from pneumachron.core.catalog.cuts import cut_by_id
+from pneumachron.core.safety.cooling import (
     COOLER_C,
     COOLER_W_M2K,
     Cooler,
     cooling,
     thickest_safe_m,
 )
-from pneumachron.core.safety import COOL_FROM
+from pneumachron.core.safety.limits import COOL_FROM
 
 CELLS = 60
 

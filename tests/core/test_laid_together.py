@@ -7,17 +7,18 @@ import numpy as np
 import pytest
 from scipy.integrate import solve_ivp
 
-from pneumachron.core.alternatives import answer_for_minutes, rungs_for_minutes
-from pneumachron.core.cook.along import kind_names, pieces_along, pieces_as_set, said_of
-from pneumachron.core.cook.compare import CameOut, Cooked, differences, to_pressure_s
-from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.cook.pieces import mean_model_step
-from pneumachron.core.cook.sheet import Event, fold
 from pneumachron.core.errors import ShapeError
-from pneumachron.core.load import Load
 from pneumachron.core.message import Message
-from pneumachron.core.plan import make_plan
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.what_if import answer_for_minutes, rungs_for_minutes
+from pneumachron.core.planning.wish import Wish, set_up
+from pneumachron.core.procedure.cook_plan import cook_plan
+from pneumachron.core.session.compare import CameOut, Cooked, differences, to_pressure_s
+from pneumachron.core.session.events import Event
+from pneumachron.core.session.piece_traces import kind_names, pieces_along, pieces_as_set, said_of
+from pneumachron.core.session.pieces import mean_model_step
+from pneumachron.core.session.sheet import fold
 from tests.core.kitchen import load, wish
 from tests.reference.finite_difference import Block
 from tests.reference.test_finite_difference import setting

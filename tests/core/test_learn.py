@@ -6,8 +6,7 @@ import numpy as np
 import pytest
 from scipy.interpolate import RegularGridInterpolator
 
-from pneumachron.core.cases import first_search
-from pneumachron.core.learn import (
+from pneumachron.core.learning.learn import (
     COVER,
     LN_RUNG,
     TASTE_PRIOR_SD,
@@ -17,9 +16,10 @@ from pneumachron.core.learn import (
     next_experiment,
     taste_belief,
 )
-from pneumachron.core.load import Load
-from pneumachron.core.steam import FloatArray
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.physics.steam import FloatArray
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.scenarios import first_search
+from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import load, wish
 
 KITCHENS = 500

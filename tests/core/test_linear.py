@@ -6,16 +6,17 @@ from dataclasses import fields, replace
 import numpy as np
 import pytest
 
-from pneumachron.core.cases import cases_of, first_cases
-from pneumachron.core.come_up import ComeUp, come_up, stepped_come_up
-from pneumachron.core.cuts import RELEASE_METHODS, ReleaseMethod, cuts
+from pneumachron.core.catalog.cuts import RELEASE_METHODS, ReleaseMethod, cuts
+from pneumachron.core.catalog.pots import ready_pots
+from pneumachron.core.cooker.come_up import ComeUp, come_up, stepped_come_up
+from pneumachron.core.cooker.cook_time import Search
+from pneumachron.core.cooker.let_go import Release, release
+from pneumachron.core.cooker.meat_cases import MeatCases
+from pneumachron.core.cooker.pot_heat import AfterHold, PotCases, linear_rises
 from pneumachron.core.errors import WishError
-from pneumachron.core.hold import MeatCases, Search
-from pneumachron.core.let_go import Release, release
-from pneumachron.core.load import Load
-from pneumachron.core.pot_heat import AfterHold, PotCases, linear_rises
-from pneumachron.core.pots import ready_pots
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.scenarios import cases_of, first_cases
+from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import load, wish
 from tests.reference.stepped import stepped_release
 

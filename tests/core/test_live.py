@@ -6,12 +6,19 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from pneumachron.core.cases import texture_reached
-from pneumachron.core.conduction import slab_step_response
-from pneumachron.core.live.meat import LiveMeat
-from pneumachron.core.live.pot import Inside, LiveError, LivePot, LiveState, Truth, inside_of
-from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.wish import Wish
+from pneumachron.core.physics.conduction import slab_step_response
+from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.scenarios import texture_reached
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.session.simulated_meat import LiveMeat
+from pneumachron.core.session.simulated_pot import (
+    Inside,
+    LiveError,
+    LivePot,
+    LiveState,
+    Truth,
+    inside_of,
+)
 from tests.core.kitchen import load, wish
 
 HONEST = Truth()

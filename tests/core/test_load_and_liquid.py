@@ -7,14 +7,14 @@ import pytest
 from hypothesis import given, reject
 from hypothesis import strategies as st
 
-from pneumachron.core.cuts import SCHOOLS, School, cut_by_id, cuts
+from pneumachron.core.catalog.cuts import SCHOOLS, School, cut_by_id, cuts
+from pneumachron.core.catalog.pots import ready_pot, ready_pots
+from pneumachron.core.catalog.tables import read_rows
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.liquid import fill, level_m, lowest_m3
-from pneumachron.core.load import Load, make_piece
-from pneumachron.core.pots import ready_pot, ready_pots
-from pneumachron.core.standing import stand
-from pneumachron.core.tables import read_rows
-from pneumachron.core.wish import set_up
+from pneumachron.core.planning.arrangement import stand
+from pneumachron.core.planning.liquid import fill, level_m, lowest_m3
+from pneumachron.core.planning.load import Load, make_piece
+from pneumachron.core.planning.wish import set_up
 from tests.core.kitchen import CUP_M3, LB_KG, load, wish
 
 

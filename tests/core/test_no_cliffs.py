@@ -13,14 +13,14 @@ from itertools import pairwise
 
 import pytest
 
-from pneumachron.core.cases import first_search
-from pneumachron.core.cuts import Cut, ReleaseMethod, School, cuts
+from pneumachron.core.catalog.cuts import Cut, ReleaseMethod, School, cuts
+from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.core.errors import WishError
-from pneumachron.core.load import Load, make_piece
-from pneumachron.core.pots import ready_pots
-from pneumachron.core.standing import ARRANGEMENTS, Arrangement, Lying, Standing
-from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.load import Load, make_piece
+from pneumachron.core.planning.lying import ARRANGEMENTS, Arrangement, Lying, Standing
+from pneumachron.core.planning.scenarios import first_search
+from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import load, wish
 
 LOADS = 420

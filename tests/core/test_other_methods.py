@@ -5,11 +5,12 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from pneumachron.core.conduction import block_response
 from pneumachron.core.constants import SURFACE_COEFFICIENT
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.load import Piece
-from pneumachron.core.other_methods import (
+from pneumachron.core.physics.conduction import block_response
+from pneumachron.core.physics.steam import ambient_pressure_pa, saturation_temp_c
+from pneumachron.core.planning.load import Piece
+from pneumachron.core.planning.other_methods import (
     BACK_METHODS,
     OTHER_METHODS,
     STEP_S,
@@ -22,8 +23,7 @@ from pneumachron.core.other_methods import (
     inside_c,
     other_way,
 )
-from pneumachron.core.steam import ambient_pressure_pa, saturation_temp_c
-from pneumachron.core.wish import Wish
+from pneumachron.core.planning.wish import Wish
 from tests.core.kitchen import load, wish
 
 

@@ -9,17 +9,18 @@ from hypothesis import given, reject, settings
 from hypothesis import strategies as st
 from shapely.geometry import Point, Polygon
 
-from pneumachron.core.batches import batches, deal
-from pneumachron.core.cuts import School, cuts
+from pneumachron.core.catalog.cuts import School, cuts
+from pneumachron.core.catalog.pots import Pot, ready_pot, ready_pots
+from pneumachron.core.catalog.racks import RACK_KINDS, Rack, racks
 from pneumachron.core.errors import WishError
-from pneumachron.core.liquid import fill
-from pneumachron.core.load import Load
-from pneumachron.core.packing import Footprint, pack_coils, pack_rows
-from pneumachron.core.plan import make_plan
-from pneumachron.core.pots import Pot, ready_pot, ready_pots
-from pneumachron.core.racks import RACK_KINDS, Rack, racks
-from pneumachron.core.standing import Lying, Standing, stand
-from pneumachron.core.wish import set_up
+from pneumachron.core.physics.packing import Footprint, pack_coils, pack_rows
+from pneumachron.core.planning.arrangement import stand
+from pneumachron.core.planning.batches import batches, deal
+from pneumachron.core.planning.liquid import fill
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.lying import Lying, Standing
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.wish import set_up
 from tests.core.kitchen import load, wish
 from tests.reference.practice import P1, P4, P5, P7_HOLDS, P8, P9, P10, P14, Case
 

@@ -2,13 +2,14 @@
 
 import pytest
 
-from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.cook.pieces import Rated, mean_step, side_by_side
-from pneumachron.core.cook.sheet import Event, EventKind, fold
-from pneumachron.core.cook.turns import Turn, turn_of
 from pneumachron.core.message import Message
-from pneumachron.core.plan import make_plan
-from pneumachron.core.procedure.steps import LID_TICKS
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.procedure.cook_plan import cook_plan
+from pneumachron.core.procedure.under_pressure import LID_TICKS
+from pneumachron.core.session.events import Event, EventKind
+from pneumachron.core.session.pieces import Rated, mean_step, side_by_side
+from pneumachron.core.session.sheet import fold
+from pneumachron.core.session.turns import Turn, turn_of
 from tests.core.kitchen import load, wish
 
 PLAN = cook_plan(make_plan(wish(load("brisket_flat", 1.4, 0.045, 2))), "broiler")

@@ -8,14 +8,14 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS, ReleaseMethod, School
+from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS, ReleaseMethod, School
+from pneumachron.core.catalog.racks import SCHOOL_RACKS
 from pneumachron.core.errors import WishError
-from pneumachron.core.load import Load
-from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.racks import SCHOOL_RACKS
-from pneumachron.core.tasks import plan_tasks
-from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.wish import LEVELS, Level, Wish
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.wish import LEVELS, Level, Wish
+from pneumachron.core.procedure.tasks import plan_tasks
 from tests.core.kitchen import load, search, wish
 
 BASE = load("brisket_flat", 1.4, 0.045, 2)

@@ -2,9 +2,9 @@
 
 import pytest
 
+from pneumachron.core.catalog.pots import LIMITS, check_pot, ready_pot, ready_pots, scaled_pot
 from pneumachron.core.errors import WishError
-from pneumachron.core.plan import make_plan
-from pneumachron.core.pots import LIMITS, check_pot, ready_pot, ready_pots, scaled_pot
+from pneumachron.core.planning.plan import make_plan
 from tests.core.kitchen import load, wish
 
 

@@ -5,21 +5,29 @@ from dataclasses import replace
 
 import pytest
 
-from pneumachron.core.cook.cook_plan import LATER, CookPlan, cook_plan, from_document, to_document
-from pneumachron.core.cook.danger_zone import was_out_too_long
-from pneumachron.core.cook.forecast import alarms
-from pneumachron.core.cook.sheet import Event, Sheet, SheetError, after, check, fold
-from pneumachron.core.cuts import RELEASE_METHODS, cuts
-from pneumachron.core.day.blocks import dish_blocks
-from pneumachron.core.day.dish import Dish, brought
-from pneumachron.core.day.schedule import schedule
+from pneumachron.core.catalog.cuts import RELEASE_METHODS, cuts
 from pneumachron.core.errors import ShapeError, WishError
-from pneumachron.core.finish import FINISHES, FinishKind
-from pneumachron.core.plan import Plan, make_plan
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.finish import FINISHES, FinishKind
+from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.choices import Ahead, Extra
-from pneumachron.core.procedure.steps import Brought, Step, cook_steps
-from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.wish import Wish
+from pneumachron.core.procedure.cook_plan import (
+    LATER,
+    CookPlan,
+    cook_plan,
+    from_document,
+    to_document,
+)
+from pneumachron.core.procedure.step import Brought, Step
+from pneumachron.core.procedure.steps import cook_steps
+from pneumachron.core.schedule.blocks import dish_blocks
+from pneumachron.core.schedule.dish import Dish, brought
+from pneumachron.core.schedule.schedule import schedule
+from pneumachron.core.session.danger_zone import was_out_too_long
+from pneumachron.core.session.events import Event, SheetError
+from pneumachron.core.session.forecast import alarms
+from pneumachron.core.session.sheet import Sheet, after, check, fold
 from tests.core.kitchen import load, wish
 
 STEP_OF = {

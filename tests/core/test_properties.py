@@ -2,9 +2,9 @@
 
 import pytest
 
-from pneumachron.core.cuts import Cut, cuts
+from pneumachron.core.catalog.cuts import Cut, cuts
 from pneumachron.core.errors import OutOfRangeError
-from pneumachron.core.properties import Composition, heat_properties
+from pneumachron.core.physics.properties import Composition, heat_properties
 
 LEAN_PORK = Composition(0.7255, 0.2105, 0.0536, 0.0104)
 

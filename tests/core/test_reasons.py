@@ -6,15 +6,11 @@ from math import log
 import numpy as np
 import pytest
 
-from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.learn import taught
-from pneumachron.core.liquid import Sauce
-from pneumachron.core.live.meat import LiveMeat
-from pneumachron.core.load import Load
-from pneumachron.core.plan import make_plan
-from pneumachron.core.racks import RACK_KINDS, Rack
-from pneumachron.core.reasons import Reason
-from pneumachron.core.spread import (
+from pneumachron.core.catalog.cuts import cut_by_id
+from pneumachron.core.catalog.racks import RACK_KINDS, Rack
+from pneumachron.core.learning.learn import taught
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.likely_range import (
     HoldRange,
     Kitchens,
     altitude_rule_min,
@@ -22,9 +18,13 @@ from pneumachron.core.spread import (
     kitchens_of,
     model_sd_ln,
 )
-from pneumachron.core.standing import Lying
-from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.wish import Wish
+from pneumachron.core.planning.liquid import Sauce
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.lying import Lying
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.reasons import Reason
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.session.simulated_meat import LiveMeat
 from tests.core.kitchen import CUP_M3, load, wish
 
 BASE = load("brisket_flat", 1.4, 0.045, 2)

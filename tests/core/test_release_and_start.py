@@ -6,14 +6,19 @@ import numpy as np
 import pytest
 from scipy.special import j0, j1, jn_zeros
 
-from pneumachron.core.cuts import RELEASE_METHODS, ReleaseMethod, cut_by_id
+from pneumachron.core.catalog.cuts import RELEASE_METHODS, ReleaseMethod, cut_by_id
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.liquid import NO_SAUCE, Sauce
-from pneumachron.core.load import ROLL_RATIO, Load, make_piece
-from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.release import FULL_WAIT_S, after_hold, choose_release, release_kinds
-from pneumachron.core.steam import saturation_temp_c
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.physics.steam import saturation_temp_c
+from pneumachron.core.planning.liquid import NO_SAUCE, Sauce
+from pneumachron.core.planning.load import ROLL_RATIO, Load, make_piece
+from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.releases import (
+    FULL_WAIT_S,
+    after_hold,
+    choose_release,
+    release_kinds,
+)
+from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import CUP_M3, load, search, wish
 
 BASE = load("brisket_flat", 1.4, 0.045, 2)

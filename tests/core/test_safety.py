@@ -6,22 +6,22 @@ from math import exp
 import numpy as np
 import pytest
 
-from pneumachron.core.again import judge_opened, judge_stopped
-from pneumachron.core.alternatives import quick_answer
-from pneumachron.core.cuts import ReleaseMethod, cut_by_id
+from pneumachron.core.catalog.cuts import ReleaseMethod, cut_by_id
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.load import Load
-from pneumachron.core.plan import make_plan
-from pneumachron.core.poultry import floor_min
-from pneumachron.core.safety import (
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.lying import Lying
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.poultry import floor_min
+from pneumachron.core.planning.recovery import judge_opened, judge_stopped
+from pneumachron.core.planning.what_if import quick_answer
+from pneumachron.core.planning.wish import set_up
+from pneumachron.core.safety.limits import (
     lethality_ratio,
     longest_delay_s,
     needed_time_s,
     safety_of,
     zone_time_s,
 )
-from pneumachron.core.standing import Lying
-from pneumachron.core.wish import set_up
 from tests.core.kitchen import first_search, load, wish
 
 

@@ -8,17 +8,17 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from pneumachron.core.batches import batches
-from pneumachron.core.day.before import SHOP_ID
-from pneumachron.core.day.blocks import cold_chain, day_blocks, dish_blocks
-from pneumachron.core.day.dish import Dish
-from pneumachron.core.day.model import LATE, Block, Closed, Schedule, Segment, Wait, lasting
-from pneumachron.core.day.schedule import schedule
 from pneumachron.core.errors import WishError
-from pneumachron.core.parting import parted
-from pneumachron.core.plan import make_plan
+from pneumachron.core.planning.batches import batches
+from pneumachron.core.planning.parting import parted
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.serving import leftovers
 from pneumachron.core.procedure.choices import Extra
-from pneumachron.core.serving import leftovers
+from pneumachron.core.schedule.blocks import cold_chain, day_blocks, dish_blocks
+from pneumachron.core.schedule.dish import Dish
+from pneumachron.core.schedule.model import LATE, Block, Closed, Schedule, Segment, Wait, lasting
+from pneumachron.core.schedule.prep import SHOP_ID
+from pneumachron.core.schedule.schedule import schedule
 from tests.core.kitchen import LB_KG, load, wish
 
 LANES = ("hands", "pot:a", "oven")

@@ -6,7 +6,7 @@ from CoolProp.CoolProp import PropsSI
 from fluids.atmosphere import ATMOSPHERE_1976
 
 from pneumachron.core.errors import OutOfRangeError
-from pneumachron.core.steam import (
+from pneumachron.core.physics.steam import (
     ambient_pressure_pa,
     latent_heat_j_kg,
     saturation_pressure_pa,

@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 
 from pneumachron.core.errors import OutOfRangeError, ShapeError
-from pneumachron.core.tenderness import (
+from pneumachron.core.physics.tenderness import (
     TEXTURES,
     cumulative_dose_min,
     texture_dose_min,

@@ -2,8 +2,8 @@
 
 import pytest
 
-from pneumachron.core.cuts import cuts
-from pneumachron.core.usual import more_minutes
+from pneumachron.core.catalog.cuts import cuts
+from pneumachron.core.learning.usual_piece import more_minutes
 
 
 @pytest.mark.parametrize("cut", list(cuts()))

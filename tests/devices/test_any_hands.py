@@ -18,8 +18,8 @@ from hypothesis import strategies as st
 from hypothesis.stateful import RuleBasedStateMachine, initialize, invariant, rule
 
 from pneumachron.core.constants import PIN_DROP_RISE
-from pneumachron.core.steam import ambient_pressure_pa, saturation_temp_c
-from pneumachron.core.wish import Setup, set_up
+from pneumachron.core.physics.steam import ambient_pressure_pa, saturation_temp_c
+from pneumachron.core.planning.wish import Setup, set_up
 from pneumachron.devices.protocol import AwayError, DeviceError, HandAction, PotCommand
 from pneumachron.devices.simulated import Faults, SimulatedPot
 from pneumachron.text.reader import ANYBODY

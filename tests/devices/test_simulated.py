@@ -8,7 +8,7 @@ from typing import Any
 
 import pytest
 
-from pneumachron.core.wish import Setup, set_up
+from pneumachron.core.planning.wish import Setup, set_up
 from pneumachron.devices.clock import (
     ClockOfCook,
     CookClock,

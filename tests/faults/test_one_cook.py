@@ -20,7 +20,7 @@ import numpy as np
 from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
-from pneumachron.services.cooks import LAST_EVENTS, MAX_EVENTS
+from pneumachron.services.connected_pots import LAST_EVENTS, MAX_EVENTS
 from tests.conftest import BRISKET
 from tests.live import run_apart, serving
 

@@ -14,7 +14,7 @@ from pathlib import Path
 import pytest
 from sqlalchemy import Engine, event, inspect, text
 
-from pneumachron.core.pots import ready_pots
+from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.store.db import FILE_NAME, Database
 from pneumachron.store.upgrade import newest_revision, revisions, upgrade
 from tests import DEEP

@@ -20,14 +20,14 @@ from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.api.sane import InsaneError, sane_json
-from pneumachron.core.day.model import Block, Segment, Wait
-from pneumachron.core.day.schedule import schedule
+from pneumachron.core.schedule.model import Block, Segment, Wait
+from pneumachron.core.schedule.schedule import schedule
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.reading.jsonld import loads, markup_free, recipes_in
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.understand import understand
-from pneumachron.services.log_files import rows_of
+from pneumachron.services.log_rows import rows_of
 from tests.faults.test_restore_mutation import small_backup
 
 MOST = 3.2

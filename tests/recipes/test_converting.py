@@ -7,7 +7,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from pneumachron.core.pots import ready_pot
+from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.recipes.converting.amounts import amount_text, enough
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Choices, Kitchen

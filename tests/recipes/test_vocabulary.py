@@ -8,7 +8,7 @@ from typing import Any
 
 import pytest
 
-from pneumachron.core.pots import ready_pot
+from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.converting.kitchen import Kitchen
 from pneumachron.recipes.model import Part, Recipe, Section

@@ -9,9 +9,9 @@ from matplotlib.axes import Axes
 from matplotlib.figure import Figure
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.cuts import School, cut_by_id
+from pneumachron.core.catalog.cuts import School, cut_by_id
 from pneumachron.core.errors import WishError
-from pneumachron.core.plan import make_plan
+from pneumachron.core.planning.plan import make_plan
 from tests.core.kitchen import load, wish
 from tests.core.test_band import KITCHENS, LOADS, in_a_kitchen
 from tests.core.test_learn import cook_on, rmse

@@ -1,6 +1,6 @@
 """An independent solution of a whole cook: finite volumes in space, scipy's BDF in time.
 
-It shares the equations and parameters with `pneumachron.core.pot_heat`, and nothing of the
+It shares the equations and parameters with `pneumachron.core.cooker.pot_heat`, and nothing of the
 method: no eigenfunctions, no Duhamel sum, no implicit step of our own, events by scipy.
 """
 
@@ -12,8 +12,8 @@ from scipy import sparse
 from scipy.integrate import solve_ivp
 
 from pneumachron.core import constants as c
-from pneumachron.core.pots import Pot
-from pneumachron.core.steam import (
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.physics.steam import (
     latent_heat_j_kg,
     saturation_pressure_pa,
     saturation_temp_c,

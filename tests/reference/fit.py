@@ -14,11 +14,11 @@ from unittest.mock import patch
 import numpy as np
 from scipy.optimize import minimize
 
-from pneumachron.core.cases import first_cases
 from pneumachron.core.constants import DOSE_Z, LADDER_STEP, MEMBRANE_STEPS, Constant
-from pneumachron.core.hold import Search
-from pneumachron.core.tenderness import TENDER_STEP
-from pneumachron.core.wish import set_up
+from pneumachron.core.cooker.cook_time import Search
+from pneumachron.core.physics.tenderness import TENDER_STEP
+from pneumachron.core.planning.scenarios import first_cases
+from pneumachron.core.planning.wish import set_up
 from tests.reference.practice import Case
 
 DEVIATION_SD = 0.2
@@ -63,7 +63,10 @@ class Fit:
 def holds_min(case: Case, z_k: float) -> tuple[float, ...]:
     """The hold of a case for each of `LN_DOSES` [min]."""
     z = Constant(z_k, "K", DOSE_Z.source)
-    with patch("pneumachron.core.tenderness.DOSE_Z", z), patch("pneumachron.core.hold.DOSE_Z", z):
+    with (
+        patch("pneumachron.core.physics.tenderness.DOSE_Z", z),
+        patch("pneumachron.core.cooker.cook_time.DOSE_Z", z),
+    ):
         return _holds_min(case)
 
 

@@ -9,9 +9,9 @@ been seen (`first_step`); docs/validation.md has the fit with and without.
 
 from dataclasses import dataclass
 
-from pneumachron.core.cuts import ReleaseMethod, School
-from pneumachron.core.load import Load
-from pneumachron.core.wish import Wish
+from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.wish import Wish
 from tests.core.kitchen import CUP_M3, LB_KG, load, wish
 
 

@@ -2,9 +2,9 @@
 
 import numpy as np
 
-from pneumachron.core.come_up import ComeUp
 from pneumachron.core.constants import KITCHEN_TEMP
-from pneumachron.core.let_go import (
+from pneumachron.core.cooker.come_up import ComeUp
+from pneumachron.core.cooker.let_go import (
     Held,
     Release,
     _Moment,
@@ -13,8 +13,8 @@ from pneumachron.core.let_go import (
     _vented_change,
     _VentTable,
 )
-from pneumachron.core.pot_heat import STEP_S, AfterHold, AfterHolds, PotCases, clip, fraction
-from pneumachron.core.steam import FloatArray
+from pneumachron.core.cooker.pot_heat import STEP_S, AfterHold, AfterHolds, PotCases, clip, fraction
+from pneumachron.core.physics.steam import FloatArray
 
 
 def stepped_release(

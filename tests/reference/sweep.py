@@ -5,10 +5,10 @@ from dataclasses import dataclass
 from functools import cache
 from itertools import pairwise
 
-from pneumachron.core.cases import first_search
-from pneumachron.core.cuts import Cut, cuts
+from pneumachron.core.catalog.cuts import Cut, cuts
 from pneumachron.core.errors import WishError
-from pneumachron.core.wish import set_up
+from pneumachron.core.planning.scenarios import first_search
+from pneumachron.core.planning.wish import set_up
 from tests.core.kitchen import load, wish
 
 LEAST_MIN = 1.5

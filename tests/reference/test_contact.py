@@ -12,14 +12,14 @@ import pytest
 from scipy.sparse import diags, identity, kron
 from scipy.sparse.linalg import splu
 
-from pneumachron.core.cases import covered_sizes_m
-from pneumachron.core.conduction import block_response
 from pneumachron.core.constants import CONTACT_COEFFICIENT, SURFACE_COEFFICIENT
-from pneumachron.core.contact import both_faces_covered_m, lying_half_m, one_face_covered_m
 from pneumachron.core.errors import OutOfRangeError
-from pneumachron.core.standing import Covered
-from pneumachron.core.steam import FloatArray
-from pneumachron.core.tenderness import cumulative_dose_min
+from pneumachron.core.physics.conduction import block_response
+from pneumachron.core.physics.contact import both_faces_covered_m, lying_half_m, one_face_covered_m
+from pneumachron.core.physics.steam import FloatArray
+from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.planning.lying import Covered
+from pneumachron.core.planning.scenarios import covered_sizes_m
 
 ALPHA, K = 1.47e-7, 0.529
 START_C, POT_C = 4.0, 114.0

@@ -5,12 +5,12 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from pneumachron.core.hold import Run, Search
-from pneumachron.core.pot_heat import STEP_S
-from pneumachron.core.standing import Lying
-from pneumachron.core.steam import ambient_pressure_pa
-from pneumachron.core.tenderness import cumulative_dose_min
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.cooker.cook_time import Run, Search
+from pneumachron.core.cooker.pot_heat import STEP_S
+from pneumachron.core.physics.steam import ambient_pressure_pa
+from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.planning.lying import Lying
+from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import load, search, wish
 from tests.reference.finite_difference import Result, Setting, cook
 

@@ -3,12 +3,12 @@
 import numpy as np
 import pytest
 
-from pneumachron.core.conduction import block_response
+from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.constants import SURFACE_COEFFICIENT
-from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.errors import WishError
-from pneumachron.core.load import make_piece, thaw_hours
-from pneumachron.core.plan import make_plan
+from pneumachron.core.physics.conduction import block_response
+from pneumachron.core.planning.load import make_piece, thaw_hours
+from pneumachron.core.planning.plan import make_plan
 from tests.core.kitchen import load, search, wish
 from tests.reference.enthalpy import thaw
 

@@ -5,8 +5,8 @@ from functools import cache
 import numpy as np
 import pytest
 
-from pneumachron.core.cuts import cut_by_id, cuts
-from pneumachron.core.plan import Plan, make_plan
+from pneumachron.core.catalog.cuts import cut_by_id, cuts
+from pneumachron.core.planning.plan import Plan, make_plan
 from tests.core.kitchen import LB_KG, load, vented_at_once_min, wish
 from tests.reference.fit import Fit, fit, left_out, off_span, rms
 from tests.reference.practice import FITTED, LEFT_OUT, P1, P2, P3, P7_HOLDS, P8, P9, Case

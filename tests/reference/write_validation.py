@@ -8,23 +8,23 @@ from CoolProp.CoolProp import PropsSI
 from fluids.atmosphere import ATMOSPHERE_1976
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.conduction import slab_coefficients, slab_roots, slab_step_response
+from pneumachron.core.catalog.cuts import cut_by_id
+from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.core.constants import US_CUP
-from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.keeping import COOLERS, cooling
-from pneumachron.core.other_methods import OtherMethod, cooked_by, hold_of_dose_min
-from pneumachron.core.plan import make_plan
-from pneumachron.core.pots import ready_pot
-from pneumachron.core.properties import Composition, heat_properties
-from pneumachron.core.safety import needed_time_s
-from pneumachron.core.sauce import reduce_sauce
-from pneumachron.core.spread import altitude_rule_min
-from pneumachron.core.steam import (
+from pneumachron.core.physics.conduction import slab_coefficients, slab_roots, slab_step_response
+from pneumachron.core.physics.properties import Composition, heat_properties
+from pneumachron.core.physics.steam import (
     ambient_pressure_pa,
     latent_heat_j_kg,
     saturation_temp_c,
 )
-from pneumachron.core.tenderness import cumulative_dose_min
+from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.planning.likely_range import altitude_rule_min
+from pneumachron.core.planning.other_methods import OtherMethod, cooked_by, hold_of_dose_min
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.sauce import reduce_sauce
+from pneumachron.core.safety.cooling import COOLERS, cooling
+from pneumachron.core.safety.limits import needed_time_s
 from tests.core.kitchen import LB_KG, first_search, load, vented_at_once_min, wish
 from tests.recipes.measure import line_scores, recipe_scores
 from tests.recipes.strangers.measure import HALVES, count, first_run, measure

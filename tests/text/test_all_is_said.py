@@ -6,24 +6,25 @@ from typing import Any
 
 import pytest
 
-from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.cook.forecast import Alarm, AlarmKind
-from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS, cuts
-from pneumachron.core.day.blocks import day_blocks
-from pneumachron.core.day.dish import Dish
-from pneumachron.core.day.model import Segment, WaitWhy
-from pneumachron.core.day.schedule import schedule
+from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS, cuts
+from pneumachron.core.catalog.pots import ready_pots
+from pneumachron.core.catalog.racks import RACK_KINDS
 from pneumachron.core.errors import WishError
-from pneumachron.core.finish import FINISHES
-from pneumachron.core.load import Load, make_piece
 from pneumachron.core.message import Message
-from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.pots import ready_pots
+from pneumachron.core.planning.finish import FINISHES
+from pneumachron.core.planning.load import Load, make_piece
+from pneumachron.core.planning.lying import ARRANGEMENTS, Lying
+from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.choices import Ahead, Extra
-from pneumachron.core.procedure.steps import Brought, cook_steps
-from pneumachron.core.racks import RACK_KINDS
-from pneumachron.core.standing import ARRANGEMENTS, Lying
-from pneumachron.core.wish import Wish
+from pneumachron.core.procedure.cook_plan import cook_plan
+from pneumachron.core.procedure.step import Brought
+from pneumachron.core.procedure.steps import cook_steps
+from pneumachron.core.schedule.blocks import day_blocks
+from pneumachron.core.schedule.dish import Dish
+from pneumachron.core.schedule.model import Segment, WaitWhy
+from pneumachron.core.schedule.schedule import schedule
+from pneumachron.core.session.forecast import Alarm, AlarmKind
 from pneumachron.text.reader import EVERYBODY, READING, Reader
 from pneumachron.text.render import has_message, render
 from pneumachron.text.say import say

@@ -11,8 +11,8 @@ from fluent.syntax import ast as ftl
 from fluent.syntax.serializer import serialize_message
 from fluent.syntax.visitor import Visitor
 
-from pneumachron.core.cuts import cuts
-from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.catalog.cuts import cuts
+from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.text import render as rendering
 from pneumachron.text.reader import EVERYBODY, LOCALES, Locale, Reader
 from pneumachron.text.render import SOURCE, TextError, cut_words, has_message, messages, render
@@ -23,7 +23,7 @@ RAISED = {"WishError", "MeasureError", "RecipeError", "UnreadableError", "SheetE
 """Errors whose first argument is their code."""
 BUILT: dict[str, tuple[str, ...]] = {
     # codes that are chosen by a name and not written at the call
-    "core/release.py": ("wait", "stay", "boil"),
+    "core/planning/releases.py": ("wait", "stay", "boil"),
     "services/inputs.py": ("sauce_amount", "sauce_sugar"),
     "api/errors.py": ("bad_request", "no_address", "not_allowed", "too_large", "gone",
                       "unknown_host", "foreign_origin", "pairing_not_kept", "not_paired",

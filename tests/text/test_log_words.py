@@ -3,10 +3,10 @@
 from collections.abc import Iterator
 from contextlib import contextmanager
 
-from pneumachron.core.cook.along import Against
-from pneumachron.core.cook.compare import CameOut, Difference, KindsIn
-from pneumachron.core.cook.pieces import Beside, Rated
 from pneumachron.core.message import Message
+from pneumachron.core.session.compare import CameOut, Difference, KindsIn
+from pneumachron.core.session.piece_traces import Against
+from pneumachron.core.session.pieces import Beside, Rated
 from pneumachron.services.log_words import difference_document, say_against, say_beside
 from pneumachron.text.reader import READING, Reader
 

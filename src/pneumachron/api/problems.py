@@ -12,8 +12,8 @@ from functools import singledispatch
 from fastapi.exceptions import RequestValidationError
 from pydantic import ValidationError
 
-from pneumachron.core.cook.sheet import SheetError
 from pneumachron.core.errors import CodedError, Fix, OutOfRangeError, Param, ShapeError, WishError
+from pneumachron.core.session.events import SheetError
 from pneumachron.devices.protocol import DeviceError
 from pneumachron.services.errors import VersionError
 from pneumachron.store.errors import (

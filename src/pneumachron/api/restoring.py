@@ -12,7 +12,8 @@ from pydantic import ValidationError
 from sqlalchemy.orm import Session
 
 from pneumachron.api.schemas.backup import BackupIn, EnvelopeIn
-from pneumachron.api.schemas.cooks import CookOut, EventOut
+from pneumachron.api.schemas.cooks import CookOut
+from pneumachron.api.schemas.log import EventOut
 from pneumachron.api.schemas.shelf import StoredPlanOut
 from pneumachron.core.errors import CoreError, WishError
 from pneumachron.services import backup, restore

@@ -12,7 +12,7 @@ from threading import Event, Thread
 
 from pneumachron.api.lan import Lan, keep_uses
 from pneumachron.logs import note, note_error
-from pneumachron.services import cook_clocks, cooks
+from pneumachron.services import connected_pots, cook_clocks, cooks
 from pneumachron.services.cook_numbers import work_through
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.store import copies
@@ -139,7 +139,7 @@ class Watch:
         for cook_id in running:
             try:
                 with self._database.session() as session:
-                    cooks.ask_pot(session, self._kitchen, cook_id)
+                    connected_pots.ask_pot(session, self._kitchen, cook_id)
             except Exception as error:
                 note_error("cook_not_asked", error, cook=cook_id)
 

@@ -7,7 +7,7 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.tenderness import Texture
+from pneumachron.core.physics.tenderness import Texture
 from pneumachron.demo.picture import plate_of_short_ribs
 from pneumachron.demo.recipes import RECIPES
 from pneumachron.recipes.reading import read_recipe

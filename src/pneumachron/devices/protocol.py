@@ -10,7 +10,7 @@ from datetime import datetime
 from typing import Literal, Protocol, TypeAlias, runtime_checkable
 
 from pneumachron.core.errors import CodedError
-from pneumachron.core.live.pot import LiveState
+from pneumachron.core.session.simulated_pot import LiveState
 
 PotCommand: TypeAlias = Literal["set", "start", "stop", "vent", "shut_valve"]
 HandAction: TypeAlias = Literal["lid_on", "lid_off", "stir", "pour", "vessel_out", "vessel_in"]

@@ -16,7 +16,10 @@ from typing import Any
 
 import numpy as np
 
-from pneumachron.core.live.pot import (
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.physics.steam import ambient_pressure_pa, saturation_pressure_pa
+from pneumachron.core.planning.wish import Setup
+from pneumachron.core.session.simulated_pot import (
     STEP_S,
     Inside,
     LiveError,
@@ -25,9 +28,6 @@ from pneumachron.core.live.pot import (
     Truth,
     inside_of,
 )
-from pneumachron.core.pots import Pot
-from pneumachron.core.steam import ambient_pressure_pa, saturation_pressure_pa
-from pneumachron.core.wish import Setup
 from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import (
     AwayError,

@@ -3,20 +3,20 @@
 from dataclasses import asdict
 from typing import Any
 
-from pneumachron.core.again import PutBack, Resumed, Translated, rescue, rung_of
-from pneumachron.core.alternatives import quick_answer
-from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.finish import FinishKind, afterwards, carving, finish_for, rest_for
-from pneumachron.core.keeping import COOLERS, Cooler, cooling, thickest_safe_m
-from pneumachron.core.load import Load
-from pneumachron.core.plan import is_pulled
-from pneumachron.core.pots import Pot
-from pneumachron.core.sauce import MARINADE_BOIL_S, Body, reduce_sauce, slurry
-from pneumachron.core.season import Marinade, marinating, searing, seasoning
-from pneumachron.core.serving import mass_for_plates_kg, other_form, same_plates_kg
-from pneumachron.core.sides import side_advice, sides
+from pneumachron.core.catalog.cuts import cut_by_id
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.catalog.sides import side_advice, sides
+from pneumachron.core.planning.finish import FinishKind, afterwards, carving, finish_for, rest_for
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.plan import is_pulled
+from pneumachron.core.planning.recovery import PutBack, Resumed, Translated, rescue, rung_of
+from pneumachron.core.planning.sauce import MARINADE_BOIL_S, Body, reduce_sauce, slurry
+from pneumachron.core.planning.season import Marinade, marinating, searing, seasoning
+from pneumachron.core.planning.serving import mass_for_plates_kg, other_form, same_plates_kg
+from pneumachron.core.planning.what_if import quick_answer
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.safety.cooling import COOLERS, Cooler, cooling, thickest_safe_m
 from pneumachron.core.units import show_length, show_mass, show_volume
-from pneumachron.core.wish import Wish
 from pneumachron.services.documents import answer_document, shown_document
 from pneumachron.services.wording import say_message
 from pneumachron.text.say import say, say_cut

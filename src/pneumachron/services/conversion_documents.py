@@ -3,7 +3,7 @@
 from dataclasses import asdict
 from typing import Any
 
-from pneumachron.core.other_methods import OtherWay
+from pneumachron.core.planning.other_methods import OtherWay
 from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.cross_check import CrossCheck

@@ -9,7 +9,7 @@ from pathlib import Path
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.cook.sheet import SheetError
+from pneumachron.core.session.events import SheetError
 from pneumachron.devices.clock import SPEEDS, CookClock
 from pneumachron.services.cook_state import moment_of, stored_cook, write_pot
 from pneumachron.services.households import current_household

@@ -7,18 +7,25 @@ from typing import Any
 
 import numpy as np
 
-from pneumachron.core.cook.along import PieceTrace, kind_names, pieces_along, pieces_as_set, said_of
-from pneumachron.core.cook.compare import Cooked, differences, to_pressure_s
-from pneumachron.core.cook.cook_plan import CookPlan
-from pneumachron.core.cook.forecast import alarms, forecast
-from pneumachron.core.cook.pieces import side_by_side
-from pneumachron.core.cook.sheet import Sheet, Timer
 from pneumachron.core.errors import ShapeError
-from pneumachron.core.procedure.steps import Step, StepKind
-from pneumachron.core.steam import FloatArray, ambient_pressure_pa, saturation_pressure_pa
-from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.physics.steam import FloatArray, ambient_pressure_pa, saturation_pressure_pa
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.wish import set_up
+from pneumachron.core.procedure.cook_plan import CookPlan
+from pneumachron.core.procedure.step import Step, StepKind
+from pneumachron.core.session.compare import Cooked, differences, to_pressure_s
+from pneumachron.core.session.events import Timer
+from pneumachron.core.session.forecast import alarms, forecast
+from pneumachron.core.session.piece_traces import (
+    PieceTrace,
+    kind_names,
+    pieces_along,
+    pieces_as_set,
+    said_of,
+)
+from pneumachron.core.session.pieces import side_by_side
+from pneumachron.core.session.sheet import Sheet
 from pneumachron.core.units import show_mass
-from pneumachron.core.wish import set_up
 from pneumachron.devices.clock import Clock
 from pneumachron.devices.protocol import PotReading
 from pneumachron.devices.simulated import Faults

@@ -9,16 +9,16 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.cook.cook_plan import (
+from pneumachron.core.errors import WishError
+from pneumachron.core.planning.plan import Plan
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.procedure.cook_plan import (
     CookPlan,
     cook_plan,
     from_document,
     reconstructed,
     to_document,
 )
-from pneumachron.core.errors import WishError
-from pneumachron.core.plan import Plan
-from pneumachron.core.wish import Wish
 from pneumachron.services.households import current_household
 from pneumachron.services.live_kitchen import plan_of, wish_of
 from pneumachron.services.untaught import told_by_model

@@ -13,10 +13,11 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.cook.cook_plan import CookPlan
-from pneumachron.core.cook.sheet import EVENT_KINDS, Event, EventKind, Sheet, after, blank
 from pneumachron.core.procedure.choices import Extra
-from pneumachron.core.procedure.steps import Brought
+from pneumachron.core.procedure.cook_plan import CookPlan
+from pneumachron.core.procedure.step import Brought
+from pneumachron.core.session.events import EVENT_KINDS, Event, EventKind
+from pneumachron.core.session.sheet import Sheet, after, blank
 from pneumachron.devices.clock import ClockOfCook
 from pneumachron.devices.protocol import AwayError
 from pneumachron.devices.simulated import SimulatedPot

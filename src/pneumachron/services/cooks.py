@@ -5,38 +5,28 @@ sees that nothing else was told meanwhile, and writes it. Otherwise it is worked
 """
 
 from collections.abc import Iterator, Mapping, Sequence
-from contextlib import contextmanager, suppress
+from contextlib import contextmanager
 from dataclasses import asdict, dataclass, field, replace
 from datetime import UTC, datetime
 from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.again import Resumed, judge_opened, judge_stopped
-from pneumachron.core.cook.cook_plan import to_document
-from pneumachron.core.cook.forecast import heat_ratio
-from pneumachron.core.cook.pieces import mean_step
-from pneumachron.core.cook.sheet import (
-    ALWAYS_ROOM,
-    Event,
-    EventKind,
-    Sheet,
-    SheetError,
-    after,
-    blank,
-    changes_nothing,
-    check,
-)
-from pneumachron.core.cook.turns import turn_of
 from pneumachron.core.errors import WishError
-from pneumachron.core.procedure.steps import Brought
-from pneumachron.core.tenderness import TEXTURES, Texture
+from pneumachron.core.physics.tenderness import TEXTURES, Texture
+from pneumachron.core.planning.recovery import judge_opened
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.procedure.cook_plan import to_document
+from pneumachron.core.procedure.step import Brought
+from pneumachron.core.session.events import Event, EventKind
+from pneumachron.core.session.forecast import heat_ratio
+from pneumachron.core.session.pieces import mean_step
+from pneumachron.core.session.sheet import Sheet, after, blank, changes_nothing, check
+from pneumachron.core.session.turns import turn_of
 from pneumachron.core.units import parse_measure
-from pneumachron.core.wish import Wish
 from pneumachron.devices.clock import ClockOfCook, KitchenClock, read_cook_clock
-from pneumachron.devices.protocol import AwayError, DeviceError, HandAction, PotCommand, PotReading
-from pneumachron.devices.simulated import Faults, SimulatedPot
 from pneumachron.services.answers import opened_document, stopped_document
+from pneumachron.services.connected_pots import leave_room, missing_run, take_pot
 from pneumachron.services.cook_documents import (
     PieceTraces,
     compare_document,
@@ -54,10 +44,9 @@ from pneumachron.services.cook_state import (
     core_event,
     moment_of,
     moment_of_stored,
-    stored_cook,
-    unwritten,
     write_pot,
 )
+from pneumachron.services.cook_view import follow, state_document
 from pneumachron.services.entries import kitchen_as_it_is, piece_counts
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import INPUTS_VERSION, PlanInputs, located, read_wish
@@ -66,11 +55,11 @@ from pneumachron.services.lesson_rules import no_lesson
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.services.planning import find_pot
 from pneumachron.services.untaught import told_by_model
-from pneumachron.services.wording import careful, say_message
-from pneumachron.store import cooks, households, photos
+from pneumachron.services.wording import say_message
+from pneumachron.store import cooks, households
 from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.db import WAIT_TO_WRITE_S, give_back, writing
-from pneumachron.store.errors import BusyError, NotFoundError, StoreError
+from pneumachron.store.errors import BusyError
 from pneumachron.store.records import (
     CookContent,
     LogLine,
@@ -80,10 +69,6 @@ from pneumachron.store.records import (
     new_id,
 )
 
-MAX_EVENTS = 2000
-"""A cook of a whole day has some two hundred."""
-LAST_EVENTS = 40
-"""Room on a full sheet for what ends it."""
 TRIES = 8
 """How often a change is worked out again because something else was told meanwhile."""
 
@@ -137,40 +122,8 @@ def begin(
         began = StoredEvent("began", content.started_at, "began", {})
         cooks.add_event(session, stored.cook_id, began)
         if connected:
-            _take_pot(session, here, stored)
+            take_pot(session, here, stored)
     return follow(session, here, stored.cook_id)
-
-
-def connect(session: Session, here: LiveKitchen, cook_id: str, *, on: bool) -> dict[str, Any]:
-    """Put the simulated pot beside a cook that runs, or go on by hand.
-
-    Raises
-    ------
-    SheetError : the cook is over.
-    """
-    home = current_household(session).household_id
-    with writing(session):
-        stored = stored_cook(session, cook_id)
-        if stored.content.ended_at is not None:
-            raise SheetError("ended")
-        if on != stored.content.connected:
-            changed = replace(stored.content, connected=on)
-            stored = COOKS.replace(session, home, cook_id, changed)
-            if on:
-                _take_pot(session, here, stored)
-    return follow(session, here, cook_id)
-
-
-def _take_pot(session: Session, here: LiveKitchen, stored: StoredCook) -> None:
-    """Load the simulated pot. It holds one cook: another one beside it goes on by hand."""
-    home = current_household(session).household_id
-    content = stored.content
-    for other in cooks.running_cooks(session, home):
-        same_pot = other.content.connected and other.content.pot_id == content.pot_id
-        if same_pot and other.cook_id != stored.cook_id:
-            COOKS.replace(session, home, other.cook_id, replace(other.content, connected=False))
-    device = here.pot(content.kitchen, here.clock_of(stored))
-    device.load({"inputs": content.inputs, "kitchen": content.kitchen})
 
 
 def _content(
@@ -205,11 +158,6 @@ def _content(
     return with_numbers(replace(content, hold_min=todays_plan(content).hold_min))
 
 
-def follow(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
-    """Where a cook stands now."""
-    return _document(session, moment_of(session, here, cook_id))
-
-
 def tell(session: Session, here: LiveKitchen, cook_id: str, told: Told) -> dict[str, Any]:
     """Write something down. Telling it twice, in whatever words, writes it once.
 
@@ -218,15 +166,15 @@ def tell(session: Session, here: LiveKitchen, cook_id: str, told: Told) -> dict[
     SheetError : it cannot be so; nothing was written.
     BusyError : others tell of the same cook all the time; nothing was written.
     """
-    with _turn(here, cook_id):
+    with cook_turn(here, cook_id):
         for _ in range(TRIES):
             found = moment_of(session, here, cook_id)
             event = StoredEvent(told.key, found.clock.now(), told.kind, dict(told.body))
             if cooks.is_told(session, cook_id, told.key) or _is_known(found, event):
-                return _document(session, found)
+                return state_document(session, found)
             check(found.sheet, Event(event.at.timestamp(), told.kind, event.body))
-            _room(found.account.count + len(found.pending), told.kind)
-            if _append(session, found, event):
+            leave_room(found.account.count + len(found.pending), told.kind)
+            if append_event(session, found, event):
                 break
         else:
             raise BusyError(cook_id)
@@ -234,7 +182,8 @@ def tell(session: Session, here: LiveKitchen, cook_id: str, told: Told) -> dict[
 
 
 @contextmanager
-def _turn(here: LiveKitchen, cook_id: str) -> Iterator[None]:
+def cook_turn(here: LiveKitchen, cook_id: str) -> Iterator[None]:
+    """One change of a cook after another."""
     try:
         with here.turns.of(cook_id, WAIT_TO_WRITE_S):
             yield
@@ -248,7 +197,7 @@ def _is_known(found: Moment, event: StoredEvent) -> bool:
     return event.kind != "note" and told is not None and changes_nothing(found.sheet, told)
 
 
-def _append(session: Session, found: Moment, event: StoredEvent) -> bool:
+def append_event(session: Session, found: Moment, event: StoredEvent) -> bool:
     """Write an event down after what the pot did; False when something was told meanwhile."""
     told = core_event(event)
     sheet = found.sheet if told is None else after(found.plan, found.sheet, told)
@@ -265,64 +214,6 @@ def _append(session: Session, found: Moment, event: StoredEvent) -> bool:
         if content != there.content:
             COOKS.replace(session, home, cook_id, content)
     return True
-
-
-def press(
-    session: Session,
-    here: LiveKitchen,
-    cook_id: str,
-    what: PotCommand,
-    *,
-    at_the_pot: bool,
-) -> dict[str, Any]:
-    """Press the panel of a connected pot.
-
-    Raises
-    ------
-    DeviceError : it refuses or does not answer; or nobody is at the pot for a start or a vent.
-    """
-    found = moment_of(session, here, cook_id)
-    device = _device(found)
-    if what in {"start", "vent"} and not at_the_pot:
-        raise DeviceError("nobody_there")
-    _press(found, device, what)
-    return _after_pot(session, here, cook_id)
-
-
-def handle(
-    session: Session, here: LiveKitchen, cook_id: str, what: HandAction, volume: str | None
-) -> dict[str, Any]:
-    """Play the hands beside a simulated pot."""
-    poured = 0.0 if volume is None else parse_measure(volume, "volume", "volume")
-    _device(moment_of(session, here, cook_id)).hands(what, volume_m3=poured)
-    return _after_pot(session, here, cook_id)
-
-
-def _press(found: Moment, device: SimulatedPot, what: PotCommand) -> None:
-    if what != "set":
-        device.command(what)
-        return
-    sheet = found.sheet
-    hold_min = found.content.hold_min
-    if len(sheet.marks) > 1:
-        hold_min = found.account.put_back_min[-1]
-    elif sheet.marks[-1].stopped_s is not None and sheet.current_is("hold", "come_up"):
-        # a run that stopped is set for what is missing, not from the beginning
-        hold_min = _missing(found).hold_min or hold_min
-    device.command("set", hold_s=60.0 * hold_min, gauge_pa=found.plan.numbers.gauge_pa)
-
-
-def set_faults(session: Session, here: LiveKitchen, cook_id: str, faults: Faults) -> dict[str, Any]:
-    """Switch faults of the simulated pot on or off."""
-    _device(moment_of(session, here, cook_id)).set_faults(faults)
-    return _after_pot(session, here, cook_id)
-
-
-def _after_pot(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
-    """What the pot did is written down at once; if that fails, the watch does it later."""
-    with suppress(StoreError):
-        ask_pot(session, here, cook_id)
-    return follow(session, here, cook_id)
 
 
 def judge(
@@ -346,7 +237,7 @@ def judge(
     document = opened_document(wish, verdict)
     body = {"seen": seen, "probe": probe, "verdict": verdict.step, "hold_min": verdict.hold_min}
     with writing(session):
-        _room(found.account.count, "judged")
+        leave_room(found.account.count, "judged")
         cooks.add_event(session, cook_id, StoredEvent(f"judged-{new_id()}", now, "judged", body))
     return document
 
@@ -355,20 +246,7 @@ def worth(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
     """What the minutes of a run that stopped were worth, and how to go on."""
     found = moment_of(session, here, cook_id)
     give_back(session)
-    return stopped_document(_missing(found))
-
-
-def _missing(found: Moment) -> Resumed:
-    marks = found.sheet.marks[-1]
-    now_s = found.clock.now().timestamp()
-    if marks.started_s is None:
-        raise SheetError("not_started")
-    stopped_s = now_s if marks.stopped_s is None else marks.stopped_s
-    return judge_stopped(
-        found.plan.wish,
-        (stopped_s - marks.started_s) / 60.0,
-        min((now_s - stopped_s) / 60.0, 360.0),
-    )
+    return stopped_document(missing_run(found))
 
 
 def compare(session: Session, here: LiveKitchen, one: str, other: str) -> dict[str, Any]:
@@ -376,7 +254,7 @@ def compare(session: Session, here: LiveKitchen, one: str, other: str) -> dict[s
     both = [moment_of(session, here, cook_id) for cook_id in (one, other)]
     laid = [cooked(item.stored, item.plan, item.sheet, item.samples) for item in both]
     return {
-        "sheets": [_document(session, item) for item in both],
+        "sheets": [state_document(session, item) for item in both],
         "differences": compare_document(*laid),
     }
 
@@ -396,12 +274,6 @@ def pieces(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
     except WishError:
         # today's engine cannot set this load up; the entry itself is shown all the same
         return PieceTraces(followed=False, kinds=()).to_document()
-
-
-def probe(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
-    """A probe in the middle of a simulated cook; believable only in an open pot."""
-    device = _device(moment_of(session, here, cook_id))
-    return {"temp_c": round(device.probe_c(), 1), "believable": device.reading().state == "open"}
 
 
 def shown_from_file(
@@ -442,25 +314,6 @@ def shown_from_file(
 def running_ids(session: Session) -> list[str]:
     """Cooks that are under way."""
     return cooks.running_ids(session, current_household(session).household_id)
-
-
-def ask_pot(session: Session, here: LiveKitchen, cook_id: str) -> None:
-    """Write down what the pot of a cook did: called every second, whether or not anybody looks.
-
-    Raises
-    ------
-    StoreError : it cannot be written now; it is not lost, the pot keeps its own count.
-    """
-    try:
-        found = moment_of(session, here, cook_id)
-    except NotFoundError:
-        return  # deleted since
-    if not unwritten(found):
-        return
-    with writing(session):
-        if cooks.last_event_id(session, cook_id) == found.account.last_id:
-            _room(found.account.count, "ended")
-            write_pot(session, found)
 
 
 def beside(session: Session, here: LiveKitchen) -> list[dict[str, Any]]:
@@ -507,21 +360,6 @@ def set_cook_deleted(session: Session, cook_id: str, *, deleted: bool) -> None:
     """Take a cook out of the log, or put it back."""
     home = current_household(session).household_id
     COOKS.set_deleted(session, home, cook_id, deleted=deleted)
-
-
-# inside
-
-
-def _room(count: int, kind: str) -> None:
-    most = MAX_EVENTS + (LAST_EVENTS if kind in ALWAYS_ROOM else 0)
-    if count >= most:
-        raise SheetError("full_sheet")
-
-
-def _device(found: Moment) -> SimulatedPot:
-    if not found.content.connected or found.device is None:
-        raise DeviceError("by_hand")
-    return found.device
 
 
 def _remembered(session: Session, found: Moment, sheet: Sheet, event: StoredEvent) -> "_Change":
@@ -592,27 +430,3 @@ def _mean_step(outcome: Mapping[str, Any] | None, wish: Wish) -> float | None:
 
 def _moment(at_s: float | None) -> datetime | None:
     return None if at_s is None else datetime.fromtimestamp(at_s, UTC)
-
-
-def _document(session: Session, found: Moment) -> dict[str, Any]:
-    reading: PotReading | None = None
-    faults: Faults | None = None
-    if found.device is not None:
-        faults = found.device.faults
-        with suppress(AwayError):
-            reading = found.device.reading()
-    cautions: list[str] = []
-    with suppress(WishError):
-        if found.running:
-            cautions = careful(todays_plan(found.content))
-    return cook_document(
-        found.stored,
-        found.plan,
-        found.sheet,
-        found.clock,
-        reading=reading,
-        faults=faults,
-        samples=found.samples,
-        photos=photos.photos_of(session, found.stored.cook_id),
-        cautions=cautions,
-    )

@@ -1,42 +1,33 @@
 """A day: planned cooks counted back from the time on the table, on the clock."""
 
-from collections.abc import Callable, Iterator, Mapping, Sequence
-from contextlib import suppress
-from dataclasses import dataclass, replace
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass
 from datetime import datetime, time, timedelta
 from functools import cache
-from itertools import groupby
 from threading import Thread
 from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.cutting import cut_into
-from pneumachron.core.day import solver
-from pneumachron.core.day.blocks import day_blocks
-from pneumachron.core.day.dish import KITCHEN_LANES, Dish
-from pneumachron.core.day.model import LATE, Block, Closed, Schedule, Segment, lasting
-from pneumachron.core.day.schedule import schedule
-from pneumachron.core.day.solver import LITTLE_WORK, WORK
-from pneumachron.core.errors import Param, WishError
-from pneumachron.core.parting import is_whole, parted
-from pneumachron.core.pots import Pot
-from pneumachron.core.procedure.choices import IN_PASSING, Ahead, Extra, Kept, SauceTo
-from pneumachron.core.season import Marinade
-from pneumachron.core.units import show_length
-from pneumachron.core.wish import Wish
-from pneumachron.services.calendars import Event, calendar_uid, read_calendar, write_calendar
+from pneumachron.core.errors import WishError
+from pneumachron.core.planning.parting import parted
+from pneumachron.core.planning.season import Marinade
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.procedure.choices import Ahead, Extra, Kept, SauceTo
+from pneumachron.core.schedule import solver
+from pneumachron.core.schedule.blocks import day_blocks
+from pneumachron.core.schedule.dish import KITCHEN_LANES, Dish
+from pneumachron.core.schedule.model import LATE, Block, Closed, Schedule, lasting
+from pneumachron.core.schedule.schedule import schedule
+from pneumachron.core.schedule.solver import LITTLE_WORK, WORK
 from pneumachron.services.day_documents import State, card_document, day_document
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import PlanInputs, is_tempered, located, read_wish
 from pneumachron.services.learning import household_defaults
 from pneumachron.services.planning import find_pot
-from pneumachron.services.wording import dish_name, say_work
-from pneumachron.store import pots
 from pneumachron.store.days import DAYS
 from pneumachron.store.db import give_back
 from pneumachron.store.records import DayContent, StoredDay
-from pneumachron.text.say import say
 
 MAX_DISHES = 8
 MAX_COOKS = 6
@@ -110,122 +101,15 @@ def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
     WishError : a dish that cannot be cooked; its field is a path into the dishes.
     """
     dishes = dishes_of(session, inputs)
-    day = _count_back(inputs, _blocks(dishes, inputs))
+    day = count_back(inputs, blocks_of_day(dishes, inputs))
     titles = {item.dish_id: item.title for item in inputs.dishes}
     document = day_document(day.table, day.delay_s, day.found, titles, day.states)
     return document | {"cards": [card_document(dish) for dish in dishes]}
 
 
-@dataclass(frozen=True, slots=True)
-class WaysOut:
-    """Changes of one dish that help, best first; `complete` unless the time for it ran out."""
-
-    ways: tuple[dict[str, Any], ...]
-    complete: bool
-
-
-def ways_out_here(session: Session, inputs: DayInputs, go_on: Callable[[], bool]) -> WaysOut:
-    """Changes of one dish that leave less clash or less delay, as far as they were looked at.
-
-    Parameters
-    ----------
-    go_on : asked before every step of the search; False ends it with what was found
-    """
-    dishes = dishes_of(session, inputs)
-    home = current_household(session).household_id
-    kept = [item.pot for item in pots.list_pots(session, home)]
-    give_back(session)
-    day = _count_back(inputs, _blocks(dishes, inputs), go_on)
-    found = list(_ways_out(inputs, dishes, kept, day, go_on))
-    best = sorted(found, key=lambda item: float(item["left_s"]))[:MOST_WAYS]
-    return WaysOut(tuple(best), complete=go_on())
-
-
-MOST_WAYS = 4
-
-
-def calendar_here(session: Session, inputs: DayInputs) -> bytes:
-    """The day as an iCalendar file; ids are stable, so importing it again updates.
-
-    Raises
-    ------
-    WishError : in this day something that spoils waits too long; it gets no alarms.
-    """
-    day = _counted(session, inputs)
-    if not day.found.is_safe:
-        raise WishError("unsafe_day", "table")
-    return write_calendar(event for _, _, event in _events(day))
-
-
-def _counted(session: Session, inputs: DayInputs) -> Day:
-    return _count_back(inputs, _blocks(dishes_of(session, inputs), inputs))
-
-
-@dataclass(frozen=True, slots=True)
-class Moved:
-    """What a calendar says of a day: blocks that were moved there, and events not of this day."""
-
-    pinned: tuple[tuple[str, datetime], ...]
-    others: int
-
-
-def moved_in_calendar(session: Session, inputs: DayInputs, content: str) -> Moved:
-    """Read our own calendar file back: what was moved in it becomes a pin.
-
-    Raises
-    ------
-    WishError : no calendar.
-    """
-    there = read_calendar(content)
-    pinned: dict[str, datetime] = {}
-    known = set()
-    for block_id, offset, event in _events(_counted(session, inputs)):
-        uid = calendar_uid(event.uid)
-        known.add(uid)
-        start = there.get(uid)
-        if start is None or block_id in pinned:
-            continue
-        if abs((start - event.start).total_seconds()) >= _MOVED_S:
-            pinned[block_id] = start - offset
-    return Moved(tuple(pinned.items()), sum(uid not in known for uid in there))
-
-
-_MOVED_S = 60.0
-"""Calendars keep whole minutes; less than one is no move."""
-
-
-def _events(day: Day) -> Iterator[tuple[str, timedelta, Event]]:
-    """What needs a person, with its block and how far into it it begins.
-
-    Work that follows without a gap is one event: nobody wants six alarms in five minutes.
-    """
-    for item in day.found.placed:
-        start = day.table + timedelta(seconds=item.start_s)
-        for offset, parts in _at_work(item.block):
-            length = timedelta(seconds=sum(part.likely_s for part in parts))
-            dish = dish_name(item.block.dish)
-            event = Event(
-                uid=f"{item.block.block_id}:{parts[0].kind}",
-                title=say("calendar-event", {"dish": dish, "work": say_work(parts[0])}),
-                details=tuple(say_work(part) for part in parts),
-                start=start + offset,
-                end=start + offset + length,
-            )
-            yield item.block.block_id, offset, event
-
-
-def _wants_a_person(part: Segment) -> bool:
-    return not {"hands", IN_PASSING}.isdisjoint(part.lanes)
-
-
-def _at_work(block: Block) -> Iterator[tuple[timedelta, list[Segment]]]:
-    """Stretches of work with hands that follow on each other, and how far into the block."""
-    offset = 0.0
-    for by_hand, group in groupby(block.segments, key=_wants_a_person):
-        parts = list(group)
-        if by_hand:
-            yield timedelta(seconds=offset), parts
-        offset += sum(part.likely_s for part in parts)
+def counted_back(session: Session, inputs: DayInputs) -> Day:
+    """The day that was asked for, counted back from the table."""
+    return count_back(inputs, blocks_of_day(dishes_of(session, inputs), inputs))
 
 
 def dishes_of(session: Session, inputs: DayInputs) -> list[Dish]:
@@ -289,7 +173,7 @@ def evening_s(table: datetime) -> float:
     return (table - evening).total_seconds()
 
 
-def _blocks(dishes: Sequence[Dish], inputs: DayInputs) -> list[Block]:
+def blocks_of_day(dishes: Sequence[Dish], inputs: DayInputs) -> list[Block]:
     """All work; what is over lasted as long as it did."""
     try:
         blocks = day_blocks(dishes, shop=inputs.shop)
@@ -311,7 +195,7 @@ def _of_dish(error: WishError, index: int) -> WishError:
     return error.at_field(field)
 
 
-def _count_back(
+def count_back(
     inputs: DayInputs,
     blocks: Sequence[Block],
     go_on: Callable[[], bool] = lambda: True,
@@ -403,65 +287,6 @@ def _missing_s(
         if item.block.block_id not in stands and not item.block.after_table
     ]
     return max(now_s - min(begins, default=now_s), late if inputs.done else 0.0)
-
-
-def _ways_out(
-    inputs: DayInputs,
-    dishes: Sequence[Dish],
-    kept: Sequence[Pot],
-    day: Day,
-    go_on: Callable[[], bool],
-) -> Iterator[dict[str, Any]]:
-    """Changes of one dish that leave less clash or less delay, in any order."""
-    now = _trouble(day)
-    if now == 0.0:
-        return
-    begun = {done.block_id.partition(":")[0] for done in inputs.done}
-    for index, dish in enumerate(dishes):
-        if dish.dish_id in begun:
-            continue  # what is under way is not cooked another way
-        for kind, value, params, changed in _changes(dish, kept):
-            if not go_on():
-                return
-            try:
-                blocks = _blocks([*dishes[:index], changed, *dishes[index + 1 :]], inputs)
-            except WishError:
-                continue
-            left = _trouble(_count_back(inputs, blocks, go_on, LITTLE_WORK))
-            if left < now - 60.0:
-                words = say(f"conflict-fix-{kind}", {"dish": dish.title, **params})
-                yield {"dish_id": dish.dish_id, "kind": kind, "value": value, "words": words,
-                       "left_s": left}  # fmt: skip
-
-
-def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, dict[str, Param], Dish]]:
-    """What could be done with a dish: kind, value, what is said of it, and how it would be."""
-    found: list[tuple[str, str, dict[str, Param], Dish]] = [
-        ("pot", pot.pot_id, {"pot": pot.name},
-         replace(dish, wish=replace(dish.wish, pot=pot, liquid_m3=None)))
-        for pot in kept
-        if pot.pot_id != dish.wish.pot.pot_id
-    ]  # fmt: skip
-    if is_whole(dish.wish):
-        with suppress(WishError):
-            apart = replace(dish, wish=parted(dish.wish), parted=True)
-            found.append(("parted", "", {}, apart))
-    if dish.ahead == "today":
-        ahead = replace(dish, ahead="day_before")
-        found.append(("ahead", "day_before", {}, ahead))
-    if dish.wish.release != "quick":
-        quick = replace(dish, wish=replace(dish.wish, release="quick", wait_s=None, stay_s=None))
-        found.append(("release", "quick", {}, quick))
-    with suppress(WishError):
-        halved = replace(dish, wish=cut_into(dish.wish, 2))
-        thick_m = halved.wish.load.pieces[0].thickness_m
-        typed = show_length(thick_m).metric
-        found.append(("halved", typed, {"thickness_m": thick_m}, halved))
-    return found
-
-
-def _trouble(day: Day) -> float:
-    return day.delay_s + sum(clash.over_s for clash in day.found.clashes)
 
 
 @cache

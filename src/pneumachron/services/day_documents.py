@@ -4,14 +4,14 @@ from collections.abc import Mapping, Sequence
 from datetime import datetime, timedelta
 from typing import Any, Literal, TypeAlias
 
-from pneumachron.core.batches import planned_batches
-from pneumachron.core.day.before import SHOP_DISH
-from pneumachron.core.day.blocks import cold_chain
-from pneumachron.core.day.dish import Dish
-from pneumachron.core.day.guests_late import WARM_OVEN_C, Late
-from pneumachron.core.day.model import Placed, Schedule
-from pneumachron.core.plan import make_plan
-from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.batches import planned_batches
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.schedule.blocks import cold_chain
+from pneumachron.core.schedule.dish import Dish
+from pneumachron.core.schedule.guests_late import WARM_OVEN_C, Late
+from pneumachron.core.schedule.model import Placed, Schedule
+from pneumachron.core.schedule.prep import SHOP_DISH
 from pneumachron.core.units import show_volume
 from pneumachron.services.documents import shown_document
 from pneumachron.services.wording import careful, dish_name, say_work

@@ -6,22 +6,24 @@ from typing import Any
 import numpy as np
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.again import rung_of
-from pneumachron.core.alternatives import Alternative
-from pneumachron.core.answers import Answer
-from pneumachron.core.cautions import Caution
-from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.early_out import EarlyOut
-from pneumachron.core.habits import habits_of
-from pneumachron.core.load import Piece
-from pneumachron.core.plan import Batch, Outcome, Plan, Trace
-from pneumachron.core.pots import Pot
-from pneumachron.core.pouring import Measure, pouring_marks
-from pneumachron.core.ready_by import Way
-from pneumachron.core.reasons import Reason
-from pneumachron.core.release import is_full, release_kinds
-from pneumachron.core.tasks import Task, plan_tasks
-from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.catalog.cuts import cut_by_id
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.cautions import Caution
+from pneumachron.core.planning.course import Outcome, Trace
+from pneumachron.core.planning.habits import habits_of
+from pneumachron.core.planning.load import Piece
+from pneumachron.core.planning.plan import Batch, Plan
+from pneumachron.core.planning.plan_summary import Answer
+from pneumachron.core.planning.pouring import Measure, pouring_marks
+from pneumachron.core.planning.ready_by import Way
+from pneumachron.core.planning.reasons import Reason
+from pneumachron.core.planning.recovery import rung_of
+from pneumachron.core.planning.releases import is_full, release_kinds
+from pneumachron.core.planning.two_cycles import EarlyOut
+from pneumachron.core.planning.what_if import Alternative
+from pneumachron.core.planning.wish import Setup, Wish
+from pneumachron.core.procedure.tasks import Task, plan_tasks
 from pneumachron.core.units import (
     Shown,
     show_altitude,
@@ -30,7 +32,6 @@ from pneumachron.core.units import (
     show_temperature,
     show_volume,
 )
-from pneumachron.core.wish import Setup, Wish
 from pneumachron.services.inputs import PlanInputs
 
 RESULTS_VERSION = 3
@@ -87,58 +88,6 @@ def plan_document(plan: Plan) -> dict[str, Any]:
         "trace": _trace(plan.trace),
         "reasons": [_plainly(reason) for reason in plan.reasons],
         "cautions": [_plainly(caution) for caution in plan.cautions],
-    }
-
-
-def upgraded(document: dict[str, Any]) -> dict[str, Any]:
-    """A stored document in today's shape; its numbers stay those of its engine.
-
-    Version 1 had reasons in minutes only; what it did not know is left out. Both older versions
-    held sentences: those of reasons and cautions are kept as they were, others follow from codes.
-    """
-    version = document["results_version"]
-    if version >= RESULTS_VERSION:
-        return document
-    return _without_sentences(_of_version_2(document) if version == 1 else document)
-
-
-def _without_sentences(document: dict[str, Any]) -> dict[str, Any]:
-    def kept(item: dict[str, Any]) -> dict[str, Any]:
-        rest = {key: value for key, value in item.items() if key != "text"}
-        return {**rest, "kept_text": item["text"]}
-
-    def without(item: dict[str, Any] | None, *names: str) -> dict[str, Any] | None:
-        return item and {key: value for key, value in item.items() if key not in names}
-
-    return {
-        **document,
-        "reasons": [kept(reason) for reason in document["reasons"]],
-        "cautions": [kept(caution) for caution in document["cautions"]],
-        "pieces": [
-            {**(without(piece, "looks") or {}), "dry": piece.get("dryness_ratio", 0.0) > 1.0}
-            for piece in document["pieces"]
-        ],
-        "release": without(document.get("release"), "reason", "juice", "spray"),
-    }
-
-
-def _of_version_2(document: dict[str, Any]) -> dict[str, Any]:
-    reasons = [
-        {
-            **{key: value for key, value in reason.items() if key != "effect_min"},
-            "about": "hold",
-            "effect": reason["effect_min"],
-            "effect_unit": "min",
-        }
-        for reason in document["reasons"]
-    ]
-    return {
-        **document,
-        "reasons": reasons,
-        "range": [],
-        "standing": {**document["standing"], "placed": [], "section": []},
-        "liquid": {**document["liquid"], "marks_metric": [], "marks_us": []},
-        "done_s": document["lid_on_to_open_s"],
     }
 
 

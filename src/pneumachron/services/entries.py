@@ -8,11 +8,11 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.cook.pieces import mean_step
+from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.errors import WishError
-from pneumachron.core.pots import Pot
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.session.pieces import mean_step
 from pneumachron.core.units import parse_measure
-from pneumachron.core.wish import Wish
 from pneumachron.services.cook_numbers import with_numbers
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import INPUTS_VERSION, Defaults, PlanInputs, located, read_wish

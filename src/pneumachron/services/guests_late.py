@@ -5,9 +5,9 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.batches import planned_batches
-from pneumachron.core.day.dish import Dish, block_id
-from pneumachron.core.day.guests_late import Stage, when_late
+from pneumachron.core.planning.batches import planned_batches
+from pneumachron.core.schedule.dish import Dish, block_id
+from pneumachron.core.schedule.guests_late import Stage, when_late
 from pneumachron.services.day import DayInputs, dishes_of, is_over
 from pneumachron.services.day_documents import late_document
 

@@ -4,12 +4,12 @@ from dataclasses import dataclass, replace
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.boil_test import heat_ratio_of
+from pneumachron.core.catalog.pots import Pot, ready_pot, ready_pots, scaled_pot
 from pneumachron.core.constants import TAP_WATER_TEMP
+from pneumachron.core.cooker.boil_test import heat_ratio_of
 from pneumachron.core.errors import WishError
-from pneumachron.core.load import START_RANGE_C
-from pneumachron.core.pots import Pot, ready_pot, ready_pots, scaled_pot
-from pneumachron.core.steam import ALTITUDE_RANGE_M
+from pneumachron.core.physics.steam import ALTITUDE_RANGE_M
+from pneumachron.core.planning.load import START_RANGE_C
 from pneumachron.core.units import Quantity, parse_measure
 from pneumachron.store import devices, households, lessons, pots
 from pneumachron.store.db import writing

@@ -7,21 +7,21 @@ exactly so. An empty one takes the cut's or the household's default.
 from dataclasses import dataclass, replace
 from math import exp
 
-from pneumachron.core.batches import batches, in_batches
-from pneumachron.core.cuts import Cut, ReleaseMethod, School, cut_by_id
-from pneumachron.core.cutting import CutWay, Knife
+from pneumachron.core.catalog.cuts import Cut, ReleaseMethod, School, cut_by_id
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.finish import FinishKind, simmered_s
-from pneumachron.core.learn import taught
-from pneumachron.core.liquid import NO_SAUCE, Sauce, SaucePlace
-from pneumachron.core.load import FREEZER_C, MAX_PIECES, Load, Piece, Shape, make_piece
-from pneumachron.core.pots import Pot
-from pneumachron.core.racks import Rack
-from pneumachron.core.serving import trimmed_kg
-from pneumachron.core.standing import Arrangement, Lying
-from pneumachron.core.tenderness import TEXTURES, Texture
+from pneumachron.core.learning.learn import taught
+from pneumachron.core.physics.tenderness import TEXTURES, Texture
+from pneumachron.core.planning.batches import batches, in_batches
+from pneumachron.core.planning.cutting import CutWay, Knife
+from pneumachron.core.planning.finish import FinishKind, simmered_s
+from pneumachron.core.planning.liquid import NO_SAUCE, Sauce, SaucePlace
+from pneumachron.core.planning.load import FREEZER_C, MAX_PIECES, Load, Piece, Shape, make_piece
+from pneumachron.core.planning.lying import Arrangement, Lying
+from pneumachron.core.planning.serving import trimmed_kg
+from pneumachron.core.planning.wish import Level, Wish
 from pneumachron.core.units import Quantity, parse_measure, typed_system
-from pneumachron.core.wish import Level, Wish
 
 INPUTS_VERSION = 1
 PIECE_FIELDS = frozenset(

@@ -9,9 +9,9 @@ from typing import Any, Literal
 from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.cuts import cut_by_id, cuts
+from pneumachron.core.catalog.cuts import cut_by_id, cuts
 from pneumachron.core.errors import WishError
-from pneumachron.core.learn import (
+from pneumachron.core.learning.learn import (
     MOST_COOKS,
     Belief,
     Tasted,
@@ -19,8 +19,8 @@ from pneumachron.core.learn import (
     next_experiment,
     taste_belief,
 )
-from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.usual import more_minutes
+from pneumachron.core.learning.usual_piece import more_minutes
+from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import Defaults, PlanInputs
 from pneumachron.services.untaught import told_by_model

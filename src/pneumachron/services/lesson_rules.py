@@ -2,13 +2,13 @@
 
 from collections.abc import Sequence
 
-from pneumachron.core.again import judge_stopped
-from pneumachron.core.cook.cook_plan import CookPlan
-from pneumachron.core.cook.danger_zone import OutOf, was_out_too_long
-from pneumachron.core.cook.sheet import Sheet
 from pneumachron.core.errors import CoreError, WishError
+from pneumachron.core.planning.recovery import judge_stopped
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.procedure.cook_plan import CookPlan
+from pneumachron.core.session.danger_zone import OutOf, was_out_too_long
+from pneumachron.core.session.sheet import Sheet
 from pneumachron.core.units import parse_measure
-from pneumachron.core.wish import Wish
 from pneumachron.devices.clock import ClockOfCook
 from pneumachron.store.records import NoLesson, StoredEvent
 

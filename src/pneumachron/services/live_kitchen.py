@@ -9,10 +9,10 @@ from typing import Any
 
 from cachetools import LRUCache
 
+from pneumachron.core.catalog.pots import Pot, check_pot
 from pneumachron.core.errors import WishError
-from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.pots import Pot, check_pot
-from pneumachron.core.wish import Setup, Wish
+from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.wish import Setup, Wish
 from pneumachron.devices.clock import Clock, ClockOfCook, KitchenClock, read_cook_clock
 from pneumachron.devices.scale import LoadedScale, SimulatedScale
 from pneumachron.devices.simulated import SimulatedPot

@@ -14,11 +14,11 @@ from uuid import NAMESPACE_URL, uuid5
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.errors import CodedError, CoreError, WishError
-from pneumachron.core.load import MAX_PIECES
-from pneumachron.core.pots import Pot, ready_pots
-from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.catalog.cuts import cut_by_id
+from pneumachron.core.catalog.pots import Pot, ready_pots
+from pneumachron.core.errors import CodedError, CoreError
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.load import MAX_PIECES
 from pneumachron.services.entries import Entry, entered_content, entered_events
 from pneumachron.services.errors import RowError
 from pneumachron.services.households import current_household
@@ -182,53 +182,9 @@ def _safe(cell: str) -> str:
     return f"'{cell}" if cell.startswith(_FORMULA) else cell
 
 
-def _plain(cell: str) -> str:
+def plain_cell(cell: str) -> str:
+    """A cell without the mark that keeps a spreadsheet from running it."""
     return cell[1:] if cell[:1] == "'" and cell[1:].startswith(_FORMULA) else cell
-
-
-def rows_of(text: str, most: int = MAX_ROWS) -> Iterator[tuple[int, dict[str, str]]]:
-    """Rows with the line they end on, from CSV or from our JSON-LD.
-
-    Raises
-    ------
-    WishError : neither, or more rows than `most`.
-    """
-    for count, row in enumerate(_any_rows(text), start=1):
-        if count > most:
-            raise WishError("too_many_rows", "text", most=most)
-        yield row
-
-
-def _any_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
-    if text.lstrip().startswith("{"):
-        yield from _jsonld_rows(text)
-        return
-    try:
-        yield from _csv_rows(text)
-    except csv.Error as error:
-        raise WishError("csv", "text", detail=str(error)[:120]) from None
-
-
-def _csv_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
-    reader = csv.DictReader(io.StringIO(text))
-    missing = [name for name in COLUMNS[:8] if name not in (reader.fieldnames or ())]
-    if missing:
-        raise WishError("columns", "text", columns=", ".join(missing))
-    for row in reader:
-        cells = {name: _plain(value or "") for name, value in row.items() if name in COLUMNS}
-        yield reader.line_num, cells
-
-
-def _jsonld_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
-    try:
-        graph = json.loads(text)["@graph"]
-        found = [
-            {str(item["name"]): str(item["value"]) for item in action["additionalProperty"]}
-            for action in graph
-        ]
-    except (ValueError, KeyError, TypeError, RecursionError):
-        raise WishError("jsonld", "text") from None
-    yield from enumerate(found, start=1)
 
 
 Read: TypeAlias = dict[str, tuple[StoredCook, list[StoredEvent]]]

@@ -3,8 +3,8 @@
 import json
 from typing import Any, TypeVar
 
-from pneumachron.core.cook.pieces import MOST_PIECES
-from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.session.pieces import MOST_PIECES
 from pneumachron.services.errors import RowError
 
 Number = TypeVar("Number", int, float)

@@ -4,12 +4,12 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
-from pneumachron.core.cook.along import Against
-from pneumachron.core.cook.compare import CameOut, Difference, KindsIn, Told
-from pneumachron.core.cook.pieces import Beside, Rated
 from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
-from pneumachron.core.tenderness import Texture
+from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.session.compare import CameOut, Difference, KindsIn, Told
+from pneumachron.core.session.piece_traces import Against
+from pneumachron.core.session.pieces import Beside, Rated
 from pneumachron.core.units import Shown
 from pneumachron.services.wording import say_message
 from pneumachron.text.measures import shown_to

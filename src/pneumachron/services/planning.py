@@ -8,24 +8,24 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.again import judge_opened, judge_stopped, translate_minutes
-from pneumachron.core.alternatives import answer_for_minutes, what_changes
-from pneumachron.core.batches import batches
-from pneumachron.core.cook.cook_plan import cook_plan
-from pneumachron.core.early_out import early_out
+from pneumachron.core.catalog.pots import Pot, ready_pot, ready_pots
 from pneumachron.core.errors import WishError
-from pneumachron.core.finish import FinishKind
-from pneumachron.core.other_methods import BackMethod, other_way
-from pneumachron.core.plan import make_plan
-from pneumachron.core.pots import Pot, ready_pot, ready_pots
+from pneumachron.core.physics.tenderness import TEXTURES, Texture
+from pneumachron.core.planning.batches import batches
+from pneumachron.core.planning.finish import FinishKind
+from pneumachron.core.planning.other_methods import BackMethod, other_way
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.ready_by import ways_in_time
+from pneumachron.core.planning.recovery import judge_opened, judge_stopped, translate_minutes
+from pneumachron.core.planning.remedies import with_fix
+from pneumachron.core.planning.sauce import Body
+from pneumachron.core.planning.season import Marinade
+from pneumachron.core.planning.two_cycles import early_out
+from pneumachron.core.planning.what_if import answer_for_minutes, what_changes
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.procedure.steps import cook_steps
-from pneumachron.core.ready_by import ways_in_time
-from pneumachron.core.remedies import with_fix
-from pneumachron.core.sauce import Body
-from pneumachron.core.season import Marinade
-from pneumachron.core.tenderness import TEXTURES, Texture
 from pneumachron.core.units import parse_measure
-from pneumachron.core.wish import Wish
 from pneumachron.services.answers import (
     around_document,
     opened_document,

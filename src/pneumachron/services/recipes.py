@@ -8,9 +8,9 @@ from typing import Any, Literal, TypeAlias
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.cuts import ReleaseMethod, School
-from pneumachron.core.finish import FinishKind
-from pneumachron.core.pots import Pot
+from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Choices, Kitchen
 from pneumachron.recipes.model import Part, Recipe, Section

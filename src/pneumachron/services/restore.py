@@ -9,7 +9,7 @@ from typing import Any, Literal, TypeAlias
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.pots import check_pot
+from pneumachron.core.catalog.pots import check_pot
 from pneumachron.services.households import current_household
 from pneumachron.services.photos import (
     is_known_photo,

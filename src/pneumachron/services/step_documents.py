@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from pneumachron.core.procedure.steps import Step
+from pneumachron.core.procedure.step import Step
 from pneumachron.services.wording import say_message
 from pneumachron.text.say import say
 

@@ -6,10 +6,10 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.alternatives import rungs_for_minutes
-from pneumachron.core.cook.pieces import mean_model_step
 from pneumachron.core.errors import WishError
-from pneumachron.core.wish import Wish
+from pneumachron.core.planning.what_if import rungs_for_minutes
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.session.pieces import mean_model_step
 from pneumachron.services.live_kitchen import plan_of
 from pneumachron.store.records import CookContent, StoredEvent
 

@@ -3,11 +3,11 @@
 from collections.abc import Iterator
 from itertools import count
 
-from pneumachron.core.cook.forecast import Alarm
-from pneumachron.core.day.before import SHOP_DISH
-from pneumachron.core.day.model import Segment
 from pneumachron.core.message import Message
-from pneumachron.core.plan import Plan
+from pneumachron.core.planning.plan import Plan
+from pneumachron.core.schedule.model import Segment
+from pneumachron.core.schedule.prep import SHOP_DISH
+from pneumachron.core.session.forecast import Alarm
 from pneumachron.text.reader import READING
 from pneumachron.text.render import has_message
 from pneumachron.text.say import say

@@ -5,7 +5,7 @@ from dataclasses import fields
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from pneumachron.core.pots import Pot
+from pneumachron.core.catalog.pots import Pot
 from pneumachron.store.errors import NotFoundError
 from pneumachron.store.records import KeptPot, new_id, now
 from pneumachron.store.tables import PotRow

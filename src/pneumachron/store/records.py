@@ -5,7 +5,7 @@ from datetime import UTC, datetime
 from typing import Any, Literal, TypeAlias
 from uuid import uuid4
 
-from pneumachron.core.pots import Pot
+from pneumachron.core.catalog.pots import Pot
 
 Units: TypeAlias = Literal["metric", "us"]
 Locale: TypeAlias = Literal["en-US", "en-GB", "en-XA"]

@@ -28,7 +28,7 @@ from fluent.syntax.ast import (
 )
 from fluent.syntax.visitor import Transformer
 
-from pneumachron.core.cuts import cuts
+from pneumachron.core.catalog.cuts import cuts
 from pneumachron.core.errors import CoreError, Param
 from pneumachron.text import measures
 from pneumachron.text.reader import LOCALES, MARKED, Locale, Reader

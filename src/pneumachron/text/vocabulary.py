@@ -3,15 +3,15 @@
 from dataclasses import dataclass
 from typing import get_args
 
+from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS
+from pneumachron.core.catalog.racks import RACK_KINDS
 from pneumachron.core.constants import SourceKind
-from pneumachron.core.cuts import RELEASE_METHODS, SCHOOLS
-from pneumachron.core.finish import FINISHES
-from pneumachron.core.other_methods import OTHER_METHODS
-from pneumachron.core.plan import PhaseKind
-from pneumachron.core.racks import RACK_KINDS
-from pneumachron.core.season import MARINADES
-from pneumachron.core.standing import ARRANGEMENTS
-from pneumachron.core.tenderness import Texture
+from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.planning.course import PhaseKind
+from pneumachron.core.planning.finish import FINISHES
+from pneumachron.core.planning.lying import ARRANGEMENTS
+from pneumachron.core.planning.other_methods import OTHER_METHODS
+from pneumachron.core.planning.season import MARINADES
 from pneumachron.recipes.converting.marks import WHENS
 from pneumachron.text.reader import READING
 from pneumachron.text.render import has_message, tenderness_words

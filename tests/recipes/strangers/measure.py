@@ -14,7 +14,7 @@ from dataclasses import dataclass, field
 from html import escape
 from pathlib import Path
 
-from pneumachron.core.pots import ready_pot
+from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Kitchen
 from pneumachron.recipes.errors import RecipeError, UnreadableError

@@ -22,7 +22,7 @@ from pneumachron.api.schemas.ask import (
     StoppedIn,
     StoppedOut,
 )
-from pneumachron.api.schemas.plan import PlanIn
+from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.services import planning
 from pneumachron.services.answers import plates_document, sides_document
 

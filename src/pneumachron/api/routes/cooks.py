@@ -14,37 +14,43 @@ from pneumachron.api.plan_cells import read_plan
 from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.ask import OpenedOut, StoppedOut
 from pneumachron.api.schemas.base import Problem
-from pneumachron.api.schemas.cooks import (
-    MAX_IMPORT_ROWS,
-    BeginIn,
+from pneumachron.api.schemas.connected import (
     ClockIn,
     ClockOut,
+    ConnectIn,
+    FaultsIn,
+    HandsIn,
+    PressIn,
+    ProbeOut,
+)
+from pneumachron.api.schemas.cook_events import ToldIn, told
+from pneumachron.api.schemas.cooks import BeginIn, CookOut, JudgeIn, PiecesOut, TurnsOut
+from pneumachron.api.schemas.log import (
+    MAX_IMPORT_ROWS,
     CompareOut,
     CompareQuery,
-    ConnectIn,
     CookLine,
-    CookOut,
     EntryIn,
     EventOut,
     ExportQuery,
-    FaultsIn,
-    HandsIn,
     HistoryOut,
     ImportedOut,
     ImportLogIn,
-    JudgeIn,
     LessonsOut,
     LogOut,
     LogQuery,
-    PiecesOut,
-    PressIn,
-    ProbeOut,
     SetBackIn,
-    ToldIn,
-    TurnsOut,
-    told,
 )
-from pneumachron.services import cook_clocks, cooks, entries, learning, log_files
+from pneumachron.services import (
+    connected_pots,
+    cook_clocks,
+    cook_view,
+    cooks,
+    entries,
+    learning,
+    log_files,
+    log_rows,
+)
 from pneumachron.services.following import Follower
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.store.db import Database
@@ -109,7 +115,7 @@ def export_log(db: Db, wanted: Annotated[ExportQuery, Query()]) -> PlainTextResp
 def import_log(asked: ImportLogIn, db: Db) -> ImportedOut:
     """Take a file of the log in. What cannot be read is told with its line; the rest comes in."""
     found = log_files.Imported()
-    rows = log_files.rows_of(asked.text, most=MAX_IMPORT_ROWS)
+    rows = log_rows.rows_of(asked.text, most=MAX_IMPORT_ROWS)
     log_files.read_at_once(db, rows, found, read_plan)
     return ImportedOut.of(found)
 
@@ -131,7 +137,7 @@ def compare_cooks(
 @router.get("/cooks/{cook_id}", response_model=CookOut, responses=INVALID | MISSING)
 def follow_cook(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """Where a cook stands now."""
-    return cooks.follow(db, kitchen, cook_id)
+    return cook_view.follow(db, kitchen, cook_id)
 
 
 def _known(cook_id: CookId, request: Request) -> None:
@@ -171,7 +177,7 @@ def _shown(request: Request, cook_id: str) -> dict[str, Any]:
     """The document of a cook as its answer has it."""
     database: Database = request.app.state.database
     with database.session() as session:
-        found = cooks.follow(session, request.app.state.kitchen, cook_id)
+        found = cook_view.follow(session, request.app.state.kitchen, cook_id)
     return CookOut.model_validate(found).model_dump(mode="json")
 
 
@@ -196,25 +202,25 @@ def tell_cook(cook_id: CookId, event: ToldIn, db: Db, kitchen: Kitchen) -> dict[
 @router.post("/cooks/{cook_id}/pot", response_model=CookOut, responses=_ASKED)
 def press_panel(cook_id: CookId, asked: PressIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """Press the panel of the connected pot. A start and a vent want somebody at the pot."""
-    return cooks.press(db, kitchen, cook_id, asked.do, at_the_pot=asked.at_the_pot)
+    return connected_pots.press(db, kitchen, cook_id, asked.do, at_the_pot=asked.at_the_pot)
 
 
 @router.put("/cooks/{cook_id}/connected", response_model=CookOut, responses=_ASKED)
 def connect_pot(cook_id: CookId, asked: ConnectIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """Put the simulated pot beside a cook, or go on by hand. A pot holds one cook."""
-    return cooks.connect(db, kitchen, cook_id, on=asked.on)
+    return connected_pots.connect(db, kitchen, cook_id, on=asked.on)
 
 
 @router.post("/cooks/{cook_id}/simulate", response_model=CookOut, responses=_ASKED)
 def play_hands(cook_id: CookId, asked: HandsIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """What a person does with the simulated pot: lid, stirring, pouring."""
-    return cooks.handle(db, kitchen, cook_id, asked.do, asked.volume)
+    return connected_pots.handle(db, kitchen, cook_id, asked.do, asked.volume)
 
 
 @router.put("/cooks/{cook_id}/faults", response_model=CookOut, responses=_ASKED)
 def switch_faults(cook_id: CookId, asked: FaultsIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """Switch faults of the simulated pot on or off."""
-    return cooks.set_faults(db, kitchen, cook_id, asked.to_faults())
+    return connected_pots.set_faults(db, kitchen, cook_id, asked.to_faults())
 
 
 @router.post("/cooks/{cook_id}/judge", response_model=OpenedOut, responses=_ASKED)
@@ -232,7 +238,7 @@ def worth_of_minutes(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any
 @router.get("/cooks/{cook_id}/probe", response_model=ProbeOut, responses=_ASKED)
 def read_probe(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """The simulated probe."""
-    return cooks.probe(db, kitchen, cook_id)
+    return connected_pots.probe(db, kitchen, cook_id)
 
 
 @router.delete("/cooks/{cook_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
@@ -267,7 +273,7 @@ def set_clock(cook_id: CookId, asked: ClockIn, db: Db, kitchen: Kitchen) -> dict
         cook_clocks.set_speed(db, kitchen, cook_id, asked.speed)
     if asked.back:
         cook_clocks.bring_back(db, kitchen, cook_id)
-    return cooks.follow(db, kitchen, cook_id)
+    return cook_view.follow(db, kitchen, cook_id)
 
 
 @router.get("/clock")

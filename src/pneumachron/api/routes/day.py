@@ -31,6 +31,8 @@ from pneumachron.api.schemas.day import (
     WaysOutOut,
 )
 from pneumachron.services import day
+from pneumachron.services.day_calendar import calendar_here, moved_in_calendar
+from pneumachron.services.day_fixes import ways_out_here
 from pneumachron.services.guests_late import guests_late_here
 from pneumachron.store.shelf import MAX_LISTED
 
@@ -48,7 +50,7 @@ def count_back(asked: DayIn, db: Db) -> dict[str, Any]:
 @router.post("/schedule/fixes", responses=_ASKED, dependencies=[TURN])
 def ways_out(asked: DayIn, db: Db, go_on: Effort) -> WaysOutOut:
     """Which change of one dish leaves less clash or less delay, as far as there is time to look."""
-    found = day.ways_out_here(db, asked.to_inputs(), go_on)
+    found = ways_out_here(db, asked.to_inputs(), go_on)
     return WaysOutOut.model_validate({"ways": list(found.ways), "complete": found.complete})
 
 
@@ -62,13 +64,13 @@ def guests_late(asked: GuestsLateIn, db: Db) -> GuestsLateOut:
 @router.post("/schedule/calendar", responses=_ASKED, dependencies=[TURN])
 def day_calendar(asked: DayIn, db: Db) -> CalendarOut:
     """The day as iCalendar, with alarms where hands are needed."""
-    return CalendarOut(text=day.calendar_here(db, asked.to_inputs()).decode("utf-8"))
+    return CalendarOut(text=calendar_here(db, asked.to_inputs()).decode("utf-8"))
 
 
 @router.post("/schedule/calendar/read", responses=_ASKED, dependencies=[TURN])
 def read_calendar(asked: CalendarIn, db: Db) -> MovedOut:
     """What was moved in our own calendar file, as pins of the day."""
-    return MovedOut.of(day.moved_in_calendar(db, asked.day.to_inputs(), asked.text))
+    return MovedOut.of(moved_in_calendar(db, asked.day.to_inputs(), asked.text))
 
 
 @router.get("/schedules", responses=INVALID)

@@ -50,10 +50,10 @@ from pneumachron.api.schemas.lan import DevicesOut, LanOut
 from pneumachron.api.schemas.plan import PotOut
 from pneumachron.api.watch import Watch
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.cuts import Cut, cuts
-from pneumachron.core.load import THICKNESS_RANGE_M
-from pneumachron.core.pots import ready_pots
-from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.catalog.cuts import Cut, cuts
+from pneumachron.core.catalog.pots import ready_pots
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.load import THICKNESS_RANGE_M
 from pneumachron.services import backup, erasing, households, own_copies
 from pneumachron.services.documents import pot_document
 from pneumachron.store.db import Database

@@ -16,16 +16,7 @@ from pneumachron.api.dependencies import (
 )
 from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.base import Problem
-from pneumachron.api.schemas.plan import (
-    AnswerOut,
-    MinutesIn,
-    PlanIn,
-    PlanOut,
-    ReadyByIn,
-    ReadyByOut,
-    WayOut,
-    WhatIfOut,
-)
+from pneumachron.api.schemas.plan import PlanOut
 from pneumachron.api.schemas.shelf import (
     PlanLine,
     RecomputedOut,
@@ -34,6 +25,15 @@ from pneumachron.api.schemas.shelf import (
     ShelfOut,
     StoredPlanOut,
 )
+from pneumachron.api.schemas.what_if import (
+    AnswerOut,
+    MinutesIn,
+    ReadyByIn,
+    ReadyByOut,
+    WayOut,
+    WhatIfOut,
+)
+from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.services import planning
 from pneumachron.store.shelf import MAX_LISTED
 

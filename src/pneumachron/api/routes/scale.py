@@ -7,7 +7,7 @@ from fastapi import APIRouter, Depends, Request
 from pneumachron.api.dependencies import CHANGING, INVALID
 from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.base import Problem, Shown
-from pneumachron.api.schemas.cooks import ScaleIn, ScaleOut
+from pneumachron.api.schemas.connected import ScaleIn, ScaleOut
 from pneumachron.core.units import parse_measure, show_mass
 from pneumachron.devices.scale import LoadedScale
 

@@ -5,16 +5,17 @@ from typing import Annotated
 from pydantic import Field
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
-from pneumachron.api.schemas.plan import AnswerOut, PlanIn
-from pneumachron.core.again import NextStep
-from pneumachron.core.batches import MAX_RUNS
-from pneumachron.core.finish import FinishKind
-from pneumachron.core.keeping import Cooler
-from pneumachron.core.procedure.steps import StepKind
-from pneumachron.core.sauce import Body
-from pneumachron.core.season import Marinade
-from pneumachron.core.sides import SideWay
-from pneumachron.core.tenderness import Texture
+from pneumachron.api.schemas.what_if import AnswerOut
+from pneumachron.api.schemas.wish import PlanIn
+from pneumachron.core.catalog.sides import SideWay
+from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.planning.batches import MAX_RUNS
+from pneumachron.core.planning.finish import FinishKind
+from pneumachron.core.planning.recovery import NextStep
+from pneumachron.core.planning.sauce import Body
+from pneumachron.core.planning.season import Marinade
+from pneumachron.core.procedure.step import StepKind
+from pneumachron.core.safety.cooling import Cooler
 
 Minutes = Annotated[int, Field(ge=0, le=720)]
 Pair = Annotated[list[float], Field(min_length=2, max_length=2, description="from and to")]

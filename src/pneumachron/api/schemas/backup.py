@@ -13,9 +13,9 @@ from pydantic import (
 )
 
 from pneumachron.api.schemas.base import Closed, Moment, Name, ShortName
-from pneumachron.api.schemas.cooks import ToldIn
+from pneumachron.api.schemas.cook_events import ToldIn
 from pneumachron.api.schemas.day import KeepDayIn
-from pneumachron.api.schemas.plan import PlanIn, PlanOut
+from pneumachron.api.schemas.plan import PlanOut
 from pneumachron.api.schemas.recipe_card import (
     Eaters,
     ExtraIn,
@@ -32,18 +32,19 @@ from pneumachron.api.schemas.recipes import (
     Tag,
     Title,
 )
-from pneumachron.core.cook.sheet import EventKind
-from pneumachron.core.cuts import cut_by_id
-from pneumachron.core.live.pot import LiveState
-from pneumachron.core.pots import Pot
+from pneumachron.api.schemas.wish import PlanIn
+from pneumachron.core.catalog.cuts import cut_by_id
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.planning.season import Marinade
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead
-from pneumachron.core.season import Marinade
-from pneumachron.core.tenderness import Texture
+from pneumachron.core.session.events import EventKind
+from pneumachron.core.session.simulated_pot import LiveState
 from pneumachron.recipes.model import Format
-from pneumachron.services.cooks import LAST_EVENTS, MAX_EVENTS
-from pneumachron.services.documents import upgraded
+from pneumachron.services.connected_pots import LAST_EVENTS, MAX_EVENTS
 from pneumachron.services.entries import MOST_WEIGHT_KG
 from pneumachron.services.live_kitchen import check_kitchen
+from pneumachron.services.old_documents import upgraded
 from pneumachron.services.photos import MAX_PHOTOS
 from pneumachron.services.restore import CookHistory, Envelope
 from pneumachron.store.records import (

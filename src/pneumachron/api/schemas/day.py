@@ -7,7 +7,6 @@ from pydantic import Field, StringConstraints, model_validator
 from pydantic_core import PydanticCustomError
 
 from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
-from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.api.schemas.recipe_card import (
     Eaters,
     ExtraIn,
@@ -17,23 +16,17 @@ from pneumachron.api.schemas.recipe_card import (
     SearBatches,
     SearMinutes,
 )
-from pneumachron.core.cuts import ReleaseMethod
-from pneumachron.core.day.guests_late import LATE_RANGE_S, LateHow
-from pneumachron.core.day.model import MAX_BLOCKS, MAX_SEGMENTS
-from pneumachron.core.day.run import GAUGE_POINTS
+from pneumachron.api.schemas.wish import PlanIn
+from pneumachron.core.catalog.cuts import ReleaseMethod
+from pneumachron.core.catalog.racks import Rack
+from pneumachron.core.planning.season import Marinade
+from pneumachron.core.planning.wish import Level
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
-from pneumachron.core.racks import Rack
-from pneumachron.core.season import Marinade
-from pneumachron.core.wish import Level
-from pneumachron.services.day import (
-    MAX_AWAY,
-    MAX_COOKS,
-    MAX_DISHES,
-    DayInputs,
-    DishInputs,
-    Done,
-    Moved,
-)
+from pneumachron.core.schedule.guests_late import LATE_RANGE_S, LateHow
+from pneumachron.core.schedule.model import MAX_BLOCKS, MAX_SEGMENTS
+from pneumachron.core.schedule.run import GAUGE_POINTS
+from pneumachron.services.day import MAX_AWAY, MAX_COOKS, MAX_DISHES, DayInputs, DishInputs, Done
+from pneumachron.services.day_calendar import Moved
 from pneumachron.services.day_documents import State
 from pneumachron.store.records import StoredDay
 from pneumachron.store.shelf import MAX_LISTED

@@ -7,8 +7,8 @@ from pydantic import Field
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, ShortName, Shown
 from pneumachron.api.schemas.plan import PotOut
-from pneumachron.core.cuts import ReleaseMethod, School
-from pneumachron.core.tenderness import Texture
+from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.units import show_altitude, show_temperature
 from pneumachron.services.documents import pot_document
 from pneumachron.services.households import OwnPot

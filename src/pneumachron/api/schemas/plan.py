@@ -5,113 +5,25 @@ from typing import Annotated
 
 from pydantic import Field, computed_field
 
-from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.api.schemas.base import Closed, Shown
 from pneumachron.api.schemas.said import Params
-from pneumachron.core.alternatives import AlternativeKind
-from pneumachron.core.batches import MAX_RUNS
+from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.constants import SourceKind
-from pneumachron.core.cuts import ReleaseMethod, School
-from pneumachron.core.cutting import CutWay
-from pneumachron.core.finish import FinishKind
-from pneumachron.core.habits import HabitCode
-from pneumachron.core.liquid import MAX_SUGAR_KG_M3, SaucePlace
-from pneumachron.core.load import MAX_KINDS, MAX_PIECES, Shape
-from pneumachron.core.plan import MAX_TRACE, PhaseKind
-from pneumachron.core.racks import Rack
-from pneumachron.core.reasons import About
-from pneumachron.core.release import ReleaseWhy
-from pneumachron.core.spread import PartKind
-from pneumachron.core.standing import Arrangement
-from pneumachron.core.tasks import Resource
-from pneumachron.core.tenderness import Texture
-from pneumachron.core.wish import Level
-from pneumachron.services.inputs import PieceInputs, PlanInputs
+from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.planning.batches import MAX_RUNS
+from pneumachron.core.planning.course import MAX_TRACE, PhaseKind
+from pneumachron.core.planning.finish import FinishKind
+from pneumachron.core.planning.habits import HabitCode
+from pneumachron.core.planning.likely_range import PartKind
+from pneumachron.core.planning.load import MAX_KINDS, MAX_PIECES, Shape
+from pneumachron.core.planning.lying import Arrangement
+from pneumachron.core.planning.reasons import About
+from pneumachron.core.planning.releases import ReleaseWhy
+from pneumachron.core.planning.wish import Level
+from pneumachron.core.procedure.tasks import Resource
 from pneumachron.store.lessons import LessonKind
 from pneumachron.text.say import say, say_cut
-
-
-class PieceIn(Closed):
-    """Alike pieces. Measures are typed with their unit: `3 lb 2 oz`, `4.5 cm`."""
-
-    cut: Id
-    count: Annotated[int, Field(ge=0, le=1000)] = 1
-    mass: Annotated[MeasureText, Field(description="all of these pieces together")]
-    thickness: Annotated[
-        MeasureText | None, Field(description="guessed from cut and weight when left out")
-    ] = None
-    length: MeasureText | None = None
-    width: MeasureText | None = None
-    bone: bool | None = None
-    membrane: bool | None = None
-    start: Annotated[
-        MeasureText | None,
-        Field(description="temperature of the meat, or refrigerator, tempered, seared, frozen"),
-    ] = None
-    shape: Shape = "block"
-    as_bought: Annotated[bool, Field(description="weighed before trimming")] = False
-    section_bones: Annotated[
-        int | None, Field(ge=0, le=1000, description="racks are cut into sections of so many bones")
-    ] = None
-    cutting: Annotated[
-        CutWay | None,
-        Field(description="how each is cut; weight, sizes and count are those before the knife"),
-    ] = None
-    parts: Annotated[
-        int | None, Field(ge=0, le=1000, description="made of one, lengthwise or across; 2")
-    ] = None
-    cube: Annotated[MeasureText | None, Field(description="edge of a cube; 4 cm")] = None
-
-
-class PlanIn(Closed):
-    """A wish. What is left out takes the cut's or the household's default."""
-
-    pieces: Annotated[list[PieceIn], Field(min_length=1, max_length=MAX_KINDS)]
-    pot: Id
-    texture: Texture | None = None
-    school: School | None = None
-    release: ReleaseMethod | None = None
-    level: Level = "high"
-    wait_min: Annotated[
-        int | None, Field(ge=0, le=600, description="of a timed release; 10 when left out")
-    ] = None
-    liquid: Annotated[MeasureText | None, Field(description="instead of the school's")] = None
-    altitude: Annotated[MeasureText | None, Field(description="instead of the household's")] = None
-    rack: Annotated[Rack | None, Field(description="instead of the school's")] = None
-    stacked: Annotated[bool, Field(description="short for lying: stacked")] = False
-    lying: Annotated[
-        Arrangement | None, Field(description="how the pieces lie; the best that fits")
-    ] = None
-    touching: Annotated[bool, Field(description="false: gaps are kept for the steam")] = True
-    stay_min: Annotated[
-        int | None, Field(ge=0, le=600, description="of soaking or keeping warm")
-    ] = None
-    boil_min: Annotated[int, Field(ge=0, le=600, description="with the lid off, after")] = 0
-    gauge: Annotated[MeasureText | None, Field(description="pressure instead of the level's")] = (
-        None
-    )
-    foams: Annotated[bool, Field(description="fill to half at most")] = False
-    sauce: Annotated[MeasureText | None, Field(description="volume that goes in too")] = None
-    sauce_thick: bool = True
-    sauce_sugar_g_l: Annotated[float, Field(ge=0, le=MAX_SUGAR_KG_M3)] = 0.0
-    sauce_place: SaucePlace = "base"
-    batches: Annotated[
-        int, Field(ge=0, le=1000, description="fillings of the pot; the pieces are dealt evenly")
-    ] = 1
-    thin_first: Annotated[
-        bool, Field(description="of unlike pieces, what is done first comes out, the rest goes on")
-    ] = False
-    my_minutes: Annotated[
-        int | None, Field(ge=0, le=100_000, description="the cook's own, not the engine's")
-    ] = None
-    finish: Annotated[
-        FinishKind | None, Field(description="crust; what follows the pot, not its minutes")
-    ] = None
-
-    def to_inputs(self) -> PlanInputs:
-        """As the use cases take it."""
-        values = self.model_dump(exclude={"pieces"})
-        pieces = tuple(PieceInputs(**piece.model_dump()) for piece in self.pieces)
-        return PlanInputs(pieces=pieces, **values)
 
 
 class SettingOut(Closed):
@@ -523,105 +435,3 @@ class PlanOut(Closed):
     learned: Annotated[
         list[LearnedOut], Field(max_length=MAX_PIECES, description="how far the log moved it")
     ] = Field(default_factory=list)
-
-
-class MinutesIn(Closed):
-    """A wish, and the minutes a recipe gives for it."""
-
-    wish: PlanIn
-    hold_min: Annotated[int, Field(ge=0, le=720)]
-
-
-class AnswerOut(Closed):
-    """What a cook comes to; texture and core are those of the slowest piece."""
-
-    hold_min: int
-    lid_on_to_open_s: float
-    done_s: float
-    texture_step: float
-    texture_reached: Texture
-    core_at_open_c: float
-
-
-class ReadyByIn(Closed):
-    """A wish, and the minutes there are until it should be on the table."""
-
-    wish: PlanIn
-    available_min: Annotated[int, Field(ge=1, le=1440)]
-    finish: FinishKind | None = None
-
-
-class WayOut(Closed):
-    """A way of cutting, releasing and finishing; a negative `spare_s` is how late it is."""
-
-    parts: int
-    release: ReleaseMethod
-    finish: FinishKind
-    answer: AnswerOut
-    rest_s: float
-    finish_s: float
-    table_s: float
-    spare_s: float
-
-
-class ReadyByOut(Closed):
-    """Ways that go, best first."""
-
-    ways: Annotated[list[WayOut], Field(max_length=20)]
-
-
-class RefusedOut(Closed):
-    """Why something cannot be."""
-
-    code: str
-    params: Params
-
-    def said(self) -> str:
-        """What is wrong, and what to do."""
-        message = say(f"error-{self.code}", self.params)
-        return f"{message} {say(f'error-{self.code}.hint', self.params)}"
-
-
-class AlternativeOut(Closed):
-    """One thing changed: an answer, or why there is none."""
-
-    kind: AlternativeKind
-    value: str
-    answer: AnswerOut | None
-    refused: RefusedOut | None
-
-    @computed_field
-    def trouble(self) -> str | None:
-        """Why there is no answer."""
-        return None if self.refused is None else self.refused.said()
-
-
-class EarlyPieceOut(Closed):
-    """One kind of piece in two cycles."""
-
-    cut_id: str
-    thickness_shown: Shown
-    out_early: bool
-    texture_step: float
-    texture_reached: Texture
-
-    @computed_field
-    def cut(self) -> str:
-        """The short name of the cut."""
-        return say_cut(self.cut_id, "short")
-
-
-class EarlyOutOut(Closed):
-    """Unlike pieces: open after the first minutes, take some out, close again."""
-
-    first_min: int
-    second_min: int
-    done_s: Annotated[float, Field(description="from lid on until it is opened for good")]
-    pieces: Annotated[list[EarlyPieceOut], Field(max_length=MAX_KINDS)]
-
-
-class WhatIfOut(Closed):
-    """The same wish with one thing different at a time."""
-
-    alternatives: Annotated[list[AlternativeOut], Field(max_length=80)]
-    early_out: EarlyOutOut | None = None

@@ -6,16 +6,16 @@ from typing import Annotated, Any
 from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
-from pneumachron.api.schemas.plan import PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn
+from pneumachron.api.schemas.wish import PlanIn
+from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.constants import SourceKind
-from pneumachron.core.cuts import ReleaseMethod, School
-from pneumachron.core.finish import FinishKind
-from pneumachron.core.other_methods import BackMethod
+from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.planning.finish import FinishKind
+from pneumachron.core.planning.other_methods import BackMethod
+from pneumachron.core.planning.season import Marinade
 from pneumachron.core.procedure.choices import MAX_EXTRAS
-from pneumachron.core.racks import Rack
-from pneumachron.core.season import Marinade
-from pneumachron.core.tenderness import Texture
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.rule_table import Does
 from pneumachron.recipes.model import (

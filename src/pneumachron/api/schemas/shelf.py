@@ -6,9 +6,10 @@ from typing import Annotated
 from pydantic import Field
 
 from pneumachron.api.schemas.base import Closed, Id, Name
-from pneumachron.api.schemas.plan import PlanIn, PlanOut
+from pneumachron.api.schemas.plan import PlanOut
+from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.services.documents import upgraded
+from pneumachron.services.old_documents import upgraded
 from pneumachron.services.planning import Recomputed
 from pneumachron.store.records import StoredPlan
 from pneumachron.store.shelf import MAX_LISTED

@@ -2,13 +2,13 @@
 
 from dataclasses import dataclass, replace
 
+from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.constants import US_CUP
-from pneumachron.core.cuts import cut_by_id
 from pneumachron.core.errors import OutOfRangeError, WishError
-from pneumachron.core.finish import Finish
 from pneumachron.core.message import Message
-from pneumachron.core.plan import Plan, make_plan
-from pneumachron.core.wish import Wish, set_up
+from pneumachron.core.planning.finish import Finish
+from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.wish import Wish, set_up
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen

@@ -3,11 +3,11 @@
 from dataclasses import dataclass
 from typing import cast
 
-from pneumachron.core.again import translate_minutes
 from pneumachron.core.errors import CoreError, Param
 from pneumachron.core.message import Message
-from pneumachron.core.other_methods import OtherMethod, cooked_by, hold_of_dose_min
-from pneumachron.core.plan import Plan
+from pneumachron.core.planning.other_methods import OtherMethod, cooked_by, hold_of_dose_min
+from pneumachron.core.planning.plan import Plan
+from pneumachron.core.planning.recovery import translate_minutes
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.understand import Understood
 

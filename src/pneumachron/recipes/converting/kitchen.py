@@ -2,9 +2,9 @@
 
 from dataclasses import dataclass, field
 
-from pneumachron.core.cuts import ReleaseMethod, School
-from pneumachron.core.finish import FinishKind
-from pneumachron.core.pots import Pot
+from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.planning.finish import FinishKind
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,15 +2,15 @@
 
 from dataclasses import dataclass
 
-from pneumachron.core.batches import batches
-from pneumachron.core.cuts import cut_by_id
+from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.errors import WishError
-from pneumachron.core.finish import simmered_s
-from pneumachron.core.learn import taught
-from pneumachron.core.load import Load, make_piece
-from pneumachron.core.serving import mass_for_plates_kg
-from pneumachron.core.tenderness import TEXTURES
-from pneumachron.core.wish import Wish
+from pneumachron.core.learning.learn import taught
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.batches import batches
+from pneumachron.core.planning.finish import simmered_s
+from pneumachron.core.planning.load import Load, make_piece
+from pneumachron.core.planning.serving import mass_for_plates_kg
+from pneumachron.core.planning.wish import Wish
 from pneumachron.recipes.converting.kitchen import Choices, Kitchen
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.understand import MAX_COUNT, Understood

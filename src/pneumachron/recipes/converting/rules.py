@@ -3,9 +3,9 @@
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field, replace
 
+from pneumachron.core.catalog.sides import side_advice
 from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
-from pneumachron.core.sides import side_advice
 from pneumachron.core.units import show_mass
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.liquids import SPIRIT_M3, Pouring

@@ -4,7 +4,7 @@ import re
 from dataclasses import replace
 
 from pneumachron.core.message import Message
-from pneumachron.core.plan import Plan
+from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.marks import Mark, OutStep, OwnWords
 from pneumachron.recipes.converting.rule_table import rules

@@ -4,15 +4,24 @@ import re
 from collections.abc import Iterable
 from dataclasses import dataclass
 
-from pneumachron.core.cook.cook_plan import cook_plan
 from pneumachron.core.errors import Param
-from pneumachron.core.finish import Finish, FinishKind, afterwards, carving, finish_for, rest_for
 from pneumachron.core.message import Message
-from pneumachron.core.plan import Plan, is_pulled
-from pneumachron.core.procedure.steps import StepKind, is_lit_early, preheat_steps, run_steps
-from pneumachron.core.sauce import MARINADE_BOIL_S
-from pneumachron.core.season import marinating, searing
-from pneumachron.core.tenderness import TEXTURES
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.finish import (
+    Finish,
+    FinishKind,
+    afterwards,
+    carving,
+    finish_for,
+    rest_for,
+)
+from pneumachron.core.planning.plan import Plan, is_pulled
+from pneumachron.core.planning.sauce import MARINADE_BOIL_S
+from pneumachron.core.planning.season import marinating, searing
+from pneumachron.core.procedure.cook_plan import cook_plan
+from pneumachron.core.procedure.step import StepKind
+from pneumachron.core.procedure.to_table import is_lit_early, preheat_steps
+from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.themes import rub_rest_s, theme_of

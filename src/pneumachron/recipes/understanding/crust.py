@@ -4,7 +4,7 @@ import re
 from dataclasses import dataclass
 from typing import Literal, TypeAlias
 
-from pneumachron.core.finish import FinishKind
+from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.method import Cooking
 from pneumachron.recipes.understanding.patterns import any_of

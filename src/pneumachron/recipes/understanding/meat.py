@@ -3,7 +3,7 @@
 import re
 from dataclasses import dataclass, replace
 
-from pneumachron.core.cuts import cuts
+from pneumachron.core.catalog.cuts import cuts
 from pneumachron.core.units import unit_factor
 from pneumachron.recipes.understanding.animal import (
     OtherMeat,

@@ -2,7 +2,7 @@
 
 import re
 
-from pneumachron.core.tenderness import Texture
+from pneumachron.core.physics.tenderness import Texture
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.patterns import any_of
 

@@ -3,11 +3,11 @@
 from dataclasses import dataclass, field, replace
 from typing import Literal, TypeAlias
 
-from pneumachron.core.cuts import Cut, cut_by_id, cuts
+from pneumachron.core.catalog.cuts import Cut, cut_by_id, cuts
 from pneumachron.core.errors import WishError
-from pneumachron.core.load import usual_thickness_m
 from pneumachron.core.message import Message
-from pneumachron.core.tenderness import TEXTURES, Texture
+from pneumachron.core.physics.tenderness import TEXTURES, Texture
+from pneumachron.core.planning.load import usual_thickness_m
 from pneumachron.core.units import parse_measure
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe

@@ -1,8 +1,8 @@
 """A conversion handed to the day: what else a recipe wants done, as tasks of the core."""
 
+from pneumachron.core.catalog.sides import side_advice
+from pneumachron.core.planning.season import Marinade
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra
-from pneumachron.core.season import Marinade
-from pneumachron.core.sides import side_advice
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.themes import rub_rest_s
 from pneumachron.recipes.understanding.durations import durations_in

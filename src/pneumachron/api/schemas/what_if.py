@@ -1,0 +1,117 @@
+"""Short answers over the wire: what changes if, ready by, an early opening."""
+
+from typing import Annotated
+
+from pydantic import Field, computed_field
+
+from pneumachron.api.schemas.base import Closed, Shown
+from pneumachron.api.schemas.said import Params
+from pneumachron.api.schemas.wish import PlanIn
+from pneumachron.core.catalog.cuts import ReleaseMethod
+from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.planning.finish import FinishKind
+from pneumachron.core.planning.load import MAX_KINDS
+from pneumachron.core.planning.what_if import AlternativeKind
+from pneumachron.text.say import say, say_cut
+
+
+class MinutesIn(Closed):
+    """A wish, and the minutes a recipe gives for it."""
+
+    wish: PlanIn
+    hold_min: Annotated[int, Field(ge=0, le=720)]
+
+
+class AnswerOut(Closed):
+    """What a cook comes to; texture and core are those of the slowest piece."""
+
+    hold_min: int
+    lid_on_to_open_s: float
+    done_s: float
+    texture_step: float
+    texture_reached: Texture
+    core_at_open_c: float
+
+
+class ReadyByIn(Closed):
+    """A wish, and the minutes there are until it should be on the table."""
+
+    wish: PlanIn
+    available_min: Annotated[int, Field(ge=1, le=1440)]
+    finish: FinishKind | None = None
+
+
+class WayOut(Closed):
+    """A way of cutting, releasing and finishing; a negative `spare_s` is how late it is."""
+
+    parts: int
+    release: ReleaseMethod
+    finish: FinishKind
+    answer: AnswerOut
+    rest_s: float
+    finish_s: float
+    table_s: float
+    spare_s: float
+
+
+class ReadyByOut(Closed):
+    """Ways that go, best first."""
+
+    ways: Annotated[list[WayOut], Field(max_length=20)]
+
+
+class RefusedOut(Closed):
+    """Why something cannot be."""
+
+    code: str
+    params: Params
+
+    def said(self) -> str:
+        """What is wrong, and what to do."""
+        message = say(f"error-{self.code}", self.params)
+        return f"{message} {say(f'error-{self.code}.hint', self.params)}"
+
+
+class AlternativeOut(Closed):
+    """One thing changed: an answer, or why there is none."""
+
+    kind: AlternativeKind
+    value: str
+    answer: AnswerOut | None
+    refused: RefusedOut | None
+
+    @computed_field
+    def trouble(self) -> str | None:
+        """Why there is no answer."""
+        return None if self.refused is None else self.refused.said()
+
+
+class EarlyPieceOut(Closed):
+    """One kind of piece in two cycles."""
+
+    cut_id: str
+    thickness_shown: Shown
+    out_early: bool
+    texture_step: float
+    texture_reached: Texture
+
+    @computed_field
+    def cut(self) -> str:
+        """The short name of the cut."""
+        return say_cut(self.cut_id, "short")
+
+
+class EarlyOutOut(Closed):
+    """Unlike pieces: open after the first minutes, take some out, close again."""
+
+    first_min: int
+    second_min: int
+    done_s: Annotated[float, Field(description="from lid on until it is opened for good")]
+    pieces: Annotated[list[EarlyPieceOut], Field(max_length=MAX_KINDS)]
+
+
+class WhatIfOut(Closed):
+    """The same wish with one thing different at a time."""
+
+    alternatives: Annotated[list[AlternativeOut], Field(max_length=80)]
+    early_out: EarlyOutOut | None = None

@@ -1,0 +1,1 @@
+"""What the trade knows of cuts, cookers, racks and sides: tables with a source in every row."""

@@ -1,0 +1,50 @@
+"""Racks: what keeps meat out of the liquid. Numbers live in data/racks.csv."""
+
+from dataclasses import dataclass
+from functools import cache
+from typing import Literal, TypeAlias, cast, get_args
+
+from pneumachron.core.catalog.cuts import School
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.catalog.tables import read_numbers, read_words
+
+Rack: TypeAlias = Literal["none", "trivet", "tall", "basket", "bed"]
+RACK_KINDS: tuple[Rack, ...] = get_args(Rack)
+SCHOOL_RACKS: dict[School, Rack] = {
+    "steam": "trivet",
+    "lean": "trivet",
+    "short_braise": "none",
+    "bath": "none",
+}
+"""Rack of each school unless the cook takes another. Common practice."""
+
+
+@dataclass(frozen=True, slots=True)
+class RackKind:
+    """A rack: how high it lifts, how much narrower than the pot it is, what room it takes."""
+
+    rack: Rack
+    name: str
+    height_m: float
+    inset_m: float
+    own_volume_m3: float
+    bed_ratio: float
+    """Share of the space below the meat that vegetables fill."""
+
+    def volume_m3(self, pot: Pot) -> float:
+        """Room it takes in a pot, vegetables included."""
+        return self.own_volume_m3 + self.bed_m3(pot)
+
+    def bed_m3(self, pot: Pot) -> float:
+        """Vegetables of the bed; at about a gram a millilitre this is also their weight."""
+        return self.bed_ratio * self.height_m * pot.floor_m2
+
+
+@cache
+def racks() -> dict[Rack, RackKind]:
+    """All racks by id."""
+    words, numbers = read_words("racks.csv"), read_numbers("racks.csv")
+    return {
+        cast(Rack, rack): RackKind(cast(Rack, rack), words[rack]["name"], **values)
+        for rack, values in numbers.items()
+    }

@@ -1,0 +1,1 @@
+"""What a log teaches about this household."""

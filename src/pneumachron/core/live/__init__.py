@@ -1,1 +1,0 @@
-"""A pot that is cooking now: stepped in time, with what its makers and its cook do not know."""

@@ -1,0 +1,1 @@
+"""Physics of water, heat and meat; knows no cut, no cooker and no cook."""

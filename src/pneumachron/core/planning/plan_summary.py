@@ -1,0 +1,133 @@
+"""Short answers: hold and total of many wishes at once, without range and reasons.
+
+Wishes for one pot are stepped side by side, whatever else they differ in; ways of releasing share
+the come-up. So eight of them cost little more than one.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import groupby
+
+import numpy as np
+
+from pneumachron.core.cooker.cook_time import Openings, Search
+from pneumachron.core.cooker.meat_cases import MeatCases
+from pneumachron.core.cooker.pot_heat import PotCases
+from pneumachron.core.errors import WishError
+from pneumachron.core.physics.steam import FloatArray
+from pneumachron.core.planning.poultry import floor_min
+from pneumachron.core.planning.scenarios import first_cases, frozen_extra_min, texture_reached
+from pneumachron.core.planning.wish import Setup
+
+
+@dataclass(frozen=True, slots=True)
+class Answer:
+    """What a cook comes to. `texture_step` and `core_at_open_c` are those of the slowest piece."""
+
+    hold_min: int
+    lid_on_to_open_s: float
+    done_s: float
+    """From lid on until the meat comes out of the pot."""
+    texture_step: float
+    core_at_open_c: float
+
+
+def answers_of(setups: Sequence[Setup]) -> list[Answer | WishError]:
+    """An answer for each of these, or why there is none."""
+    found: dict[int, Answer | WishError] = {}
+    alike = sorted(range(len(setups)), key=lambda i: _batch_key(setups[i]))
+    for _, group in groupby(alike, key=lambda i: _batch_key(setups[i])):
+        rows = list(group)
+        together: list[Answer | WishError]
+        try:
+            together = [*_batch([setups[i] for i in rows])]
+        except WishError:
+            # one of them cannot be: find out which
+            together = [_alone(setups[i]) for i in rows]
+        found.update(zip(rows, together, strict=True))
+    return [found[i] for i in range(len(setups))]
+
+
+def answer_of(setup: Setup) -> Answer:
+    """The answer for one.
+
+    Raises
+    ------
+    WishError : it cannot be cooked.
+    """
+    return _batch([setup])[0]
+
+
+def _alone(setup: Setup) -> Answer | WishError:
+    try:
+        return answer_of(setup)
+    except WishError as error:
+        return error
+
+
+def _batch_key(setup: Setup) -> tuple[str, str, int]:
+    """What must be the same in one batch: the pot, and how many kinds of pieces there are."""
+    pot = setup.wish.pot
+    return pot.pot_id, pot.name, len(setup.wish.load.kinds())
+
+
+def _batch(setups: list[Setup]) -> list[Answer]:
+    cases, meats = zip(*(first_cases(setup) for setup in setups), strict=True)
+    floors_min = np.array([float(floor_min(setup)) for setup in setups])
+    search = Search(
+        PotCases.stacked(cases),
+        MeatCases.stacked(meats),
+        [setup.after for setup in setups],
+        at_least_s=60.0 * float(floors_min.max()),
+    )
+    found: dict[int, Answer] = {}
+    # what is kept warm or boiled is stepped for long: the others need not go along
+    for tended in (False, True):
+        rows = [i for i, setup in enumerate(setups) if _is_tended(setup) == tended]
+        if rows:
+            part = search.rows(np.array(rows))
+            answers = _answers([setups[i] for i in rows], part, floors_min[rows])
+            found.update(zip(rows, answers, strict=True))
+    return [found[i] for i in range(len(setups))]
+
+
+def _is_tended(setup: Setup) -> bool:
+    return setup.after.keep_s > 0 or setup.after.boil_s > 0
+
+
+def _answers(setups: list[Setup], search: Search, floor: FloatArray) -> list[Answer]:
+    extra = np.array([frozen_extra_min(setup.wish.load) for setup in setups])
+    pot = setups[0].wish.pot
+
+    def settable(exact_min: FloatArray) -> FloatArray:
+        wanted = np.maximum(exact_min + extra, floor)
+        return np.array([float(pot.settable_min(minutes)) for minutes in wanted])
+
+    holds_min, opened = search.holds_and_openings(settable)
+    return _told(setups, search, holds_min, opened)
+
+
+def cooked(setups: Sequence[Setup], search: Search, holds_min: FloatArray) -> list[Answer]:
+    """What whole minutes (V,) make of each case of a search."""
+    return _told(setups, search, holds_min, search.openings(60.0 * holds_min))
+
+
+def _told(
+    setups: Sequence[Setup], search: Search, holds_min: FloatArray, opened: Openings
+) -> list[Answer]:
+    open_s, dose, core = opened
+    slowest = np.argmin(dose / search.meat.dose_min, axis=-1)
+    answers = []
+    for v, setup in enumerate(setups):
+        kind = int(slowest[v])
+        piece = setup.wish.load.kinds()[kind][0]
+        answers.append(
+            Answer(
+                hold_min=int(holds_min[v]),
+                lid_on_to_open_s=float(open_s[v]),
+                done_s=float(open_s[v]) + setup.after.boil_s + setup.soak_s,
+                texture_step=texture_reached(piece, float(dose[v, kind])),
+                core_at_open_c=float(core[v, kind]),
+            )
+        )
+    return answers

@@ -1,0 +1,71 @@
+"""When a load does not fit: the one change that makes it fit."""
+
+from collections.abc import Callable, Iterator
+from dataclasses import replace
+from functools import partial
+
+from pneumachron.core.catalog.racks import SCHOOL_RACKS
+from pneumachron.core.errors import Fix, WishError
+from pneumachron.core.planning.batches import in_batches, one_by_one, whole_load
+from pneumachron.core.planning.cutting import Knife, bones_of, cut_all
+from pneumachron.core.planning.lying import ANYHOW
+from pneumachron.core.planning.wish import Wish, set_up
+
+DOES_NOT_FIT = frozenset({"too_long", "too_tall", "does_not_lie", "too_full", "frozen_together"})
+"""Codes of what a change of place, knife or batches can mend."""
+MOST_BATCHES = 4
+
+
+def with_fix(wish: Wish, error: WishError, *, uncut: bool = True) -> WishError:
+    """The same error with the one change that mends it in place of its hint, where there is one.
+
+    `uncut` : one kind of piece, which the knife has not touched; only that can be told to be cut
+    """
+    if error.code not in DOES_NOT_FIT:
+        return error
+    knife = _cuts(wish) if uncut and not wish.later else iter(())
+    for fix, change in (*_places(wish), *knife, *_more_batches(wish)):
+        if _goes(change):
+            return error.with_fix(fix)
+    return error
+
+
+_Change = tuple[Fix, Callable[[], Wish]]
+
+
+def _places(wish: Wish) -> Iterator[_Change]:
+    """Where and how it lies, and how much liquid."""
+    if (wish.rack or SCHOOL_RACKS[wish.school]) != "none":
+        yield Fix("rack", "none"), lambda: replace(wish, rack="none", liquid_m3=None)
+    if wish.lying != ANYHOW:
+        yield Fix("lying", ""), lambda: replace(wish, lying=ANYHOW)
+    if wish.liquid_m3 is not None:
+        yield Fix("liquid", ""), lambda: replace(wish, liquid_m3=None)
+
+
+def _cuts(wish: Wish) -> Iterator[_Change]:
+    """Each piece cut smaller."""
+    if any(bones_of(piece) >= 4 for piece in wish.load.pieces):
+        for bones in (6, 3):
+            change = partial(cut_all, wish, Knife("sections", bones=bones))
+            yield Fix("sections", str(bones)), change
+    elif len(wish.load.pieces) <= 2:
+        for parts in (2, 3, 4):
+            yield Fix("across", str(parts)), partial(cut_all, wish, Knife("across", parts=parts))
+
+
+def _more_batches(wish: Wish) -> Iterator[_Change]:
+    """All the meat in more batches than now."""
+    whole = replace(wish, load=whole_load(wish), later=(), liquid_m3=None)
+    now = 1 + len(wish.later)
+    for count in range(now + 1, max(MOST_BATCHES, now + 2) + 1):
+        yield Fix("batches", str(count)), partial(in_batches, whole, count)
+
+
+def _goes(change: Callable[[], Wish]) -> bool:
+    try:
+        for batch in one_by_one(change()):
+            set_up(batch)
+    except WishError:
+        return False
+    return True

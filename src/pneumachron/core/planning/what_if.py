@@ -1,0 +1,169 @@
+"""What changes if: the same wish with one thing different, and what given minutes would do.
+
+Each answer is a whole cook on paper, without the range and the reasons of a plan.
+"""
+
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass, replace
+from functools import partial
+from typing import Literal, TypeAlias
+
+import numpy as np
+
+from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS
+from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.cooker.cook_time import MAX_HOLD_S, Search
+from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.core.planning.arrangement import stand
+from pneumachron.core.planning.cutting import (
+    BONES_A_SECTION,
+    Knife,
+    bones_of,
+    cut_all,
+    cut_into,
+    remade,
+)
+from pneumachron.core.planning.load import FREEZER_C, Load
+from pneumachron.core.planning.lying import ARRANGEMENTS, Lying
+from pneumachron.core.planning.plan_summary import Answer, answer_of, answers_of, cooked
+from pneumachron.core.planning.scenarios import first_search, texture_reached
+from pneumachron.core.planning.wish import Setup, Wish, set_up
+
+AlternativeKind: TypeAlias = Literal[
+    "halved",
+    "quartered",
+    "sections",
+    "frozen",
+    "release",
+    "texture",
+    "school",
+    "level",
+    "pot",
+    "lying",
+]
+
+
+@dataclass(frozen=True, slots=True)
+class Alternative:
+    """One thing changed. Either `answer` or `trouble` is there. `value` says what it became."""
+
+    kind: AlternativeKind
+    value: str
+    answer: Answer | None
+    trouble: WishError | None
+
+
+def quick_answer(wish: Wish) -> Answer:
+    """The hold and the total of a wish.
+
+    Raises
+    ------
+    WishError : the wish cannot be met.
+    """
+    return answer_of(set_up(wish))
+
+
+def answer_for_minutes(wish: Wish, hold_min: int) -> Answer:
+    """What a given number of minutes would make of this load.
+
+    Raises
+    ------
+    OutOfRangeError : below zero or above twelve hours.
+    WishError : the wish cannot be met.
+    """
+    setup, search = _for_minutes(wish, hold_min)
+    return cooked([setup], search, np.array([float(hold_min)]))[0]
+
+
+def rungs_for_minutes(wish: Wish, hold_min: int) -> tuple[float, ...]:
+    """Where a given number of minutes takes each kind of a load on the ladder.
+
+    Raises
+    ------
+    As `answer_for_minutes`.
+    """
+    setup, search = _for_minutes(wish, hold_min)
+    _, dose, _ = search.openings(np.array([60.0 * hold_min]))
+    pairs = zip(setup.wish.load.kinds(), dose[0], strict=True)
+    return tuple(texture_reached(piece, float(kind)) for (piece, _), kind in pairs)
+
+
+def _for_minutes(wish: Wish, hold_min: int) -> tuple[Setup, Search]:
+    if not 0 <= hold_min <= MAX_HOLD_S / 60.0:
+        raise OutOfRangeError("hold", hold_min, 0.0, MAX_HOLD_S / 60.0, "min")
+    setup = set_up(wish)
+    return setup, first_search(setup, at_least_s=60.0 * hold_min)
+
+
+Change: TypeAlias = tuple[AlternativeKind, str, Callable[[], Wish]]
+"""One thing changed: what, to what, and the wish it makes."""
+
+
+def what_changes(wish: Wish, other_pots: Iterable[Pot] = ()) -> tuple[Alternative, ...]:
+    """The same wish with one thing different at a time."""
+    found: dict[int, Alternative] = {}
+    setups: dict[int, Setup] = {}
+    here = set_up(wish)
+    changes = [*_knife(wish), *_variants(here, tuple(other_pots))]
+    for index, (kind, value, change) in enumerate(changes):
+        try:
+            setups[index] = set_up(change(), here)
+        except WishError as error:
+            found[index] = Alternative(kind, value, None, error)
+    for index, answer in zip(setups, answers_of(list(setups.values())), strict=True):
+        kind, value, _ = changes[index]
+        if isinstance(answer, WishError):
+            found[index] = Alternative(kind, value, None, answer)
+        else:
+            found[index] = Alternative(kind, value, answer, None)
+    return tuple(found[index] for index in range(len(changes)))
+
+
+def _knife(wish: Wish) -> Iterable[Change]:
+    """Cut smaller, or from the freezer; only what is not so already."""
+    yield "halved", "2", lambda: cut_into(wish, 2)
+    yield "quartered", "4", lambda: cut_into(wish, 4)
+    if any(bones_of(piece) >= 2 * BONES_A_SECTION for piece in wish.load.pieces):
+        yield "sections", str(BONES_A_SECTION), lambda: cut_all(wish, Knife("sections"))
+    if not any(piece.frozen for piece in wish.load.pieces):
+        yield "frozen", "frozen", lambda: _from_the_freezer(wish)
+
+
+def _from_the_freezer(wish: Wish) -> Wish:
+    pieces = tuple(remade(piece, start_temp_c=FREEZER_C) for piece in wish.load.pieces)
+    return replace(wish, load=Load(pieces))
+
+
+def _variants(setup: Setup, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
+    # another school or pot takes its own amount of liquid, not the one chosen for this
+    wish = setup.wish
+    free = replace(wish, liquid_m3=None)
+    current = setup.release
+    for release in RELEASE_METHODS:
+        if release != current:
+            yield "release", release, partial(replace, wish, release=release)
+    step = round(wish.texture_step)
+    for other in (step - 1, step + 1):
+        if 0 <= other < len(TEXTURES):
+            yield "texture", TEXTURES[other], partial(replace, wish, texture_step=float(other))
+    for school in SCHOOLS:
+        # the lean school is the cook's own choice, never offered
+        if school not in {wish.school, "lean"}:
+            yield "school", school, partial(replace, free, school=school, rack=None)
+    level: Literal["high", "low"] = "low" if wish.level == "high" else "high"
+    yield "level", level, partial(replace, wish, level=level, gauge_pa=None)
+    for way in ARRANGEMENTS:
+        lying = Lying(way, wish.lying.touching)
+        if way not in {setup.standing.arrangement, "one"} and _lies(replace(wish, lying=lying)):
+            yield "lying", way, partial(replace, wish, lying=lying)
+    for pot in other_pots:
+        yield "pot", pot.name, partial(replace, free, pot=pot)
+
+
+def _lies(wish: Wish) -> bool:
+    try:
+        stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
+    except WishError:
+        return False
+    return True

@@ -1,0 +1,109 @@
+"""Steps before the lid goes on: raw meat in the cold, searing, loading. Common practice."""
+
+from pneumachron.core.errors import Param
+from pneumachron.core.planning.load import thaw_hours
+from pneumachron.core.planning.season import marinating
+from pneumachron.core.planning.wish import Wish
+from pneumachron.core.procedure.choices import (
+    FRIDGE,
+    ExtraWhen,
+)
+from pneumachron.core.procedure.cook_plan import CookPlan, SearNumbers
+from pneumachron.core.procedure.step import MINUTE_S, Brought, Step, StepKind, StepTimer
+
+SEASON_S, DEGLAZE_S, POUR_S, LOAD_S = 600.0, 180.0, 60.0, 180.0
+SIDE_S = 900.0
+"""Heating up and venting of a side's own run. Common practice."""
+
+
+def extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
+    """A recipe's own work; ids as on the Day."""
+    found = []
+    for number, extra in enumerate(brought.work):
+        if extra.when != when:
+            continue
+        seconds = MINUTE_S * extra.minutes
+        own: dict[str, Param] = {"own": extra.title}
+        if when == "own_run":
+            timer = StepTimer("own", seconds, {"own": extra.title[:60]})
+            found.append(
+                Step(f"side{number}", "extra", SIDE_S + seconds, timers=(timer,), work="side",
+                     params={**own, "time_min": extra.minutes})
+            )  # fmt: skip
+        else:
+            found.append(
+                Step(f"extra{number}", "extra", seconds, beside=when == "beside",
+                     work=f"extra_{when}", params=own)
+            )  # fmt: skip
+    return tuple(found)
+
+
+RUB_S = (8 * 3600.0, 12 * 3600.0, 24 * 3600.0)
+"""A rub that stays on overnight, in the refrigerator. Common practice."""
+PART_S = (600.0, 900.0, 1500.0)
+"""Flat and point taken apart along the fat between them. Common practice."""
+THAW_MOST = 1.5
+"""The longest thawing over the likely one. Common practice."""
+
+
+def raw_steps(wish: Wish, thickness_m: float, brought: Brought) -> tuple[Step, ...]:
+    """What is done with the raw meat: thawed, parted, trimmed, under its rub or in its marinade."""
+    found: list[Step] = []
+    if brought.from_freezer:
+        thaw_s = 3600.0 * thaw_hours(max(piece.thickness_m for piece in wish.load.pieces))
+        found.append(_cold("thaw", (thaw_s, thaw_s, THAW_MOST * thaw_s), "thaw_meat"))
+    if brought.parted or wish.parted:
+        found.append(Step("part", "part", PART_S[1], span_s=(PART_S[0], PART_S[2])))
+    found.append(Step("season", "season", SEASON_S, params={"thickness_m": thickness_m}))
+    if brought.rubbed:
+        found.append(_cold("rub", RUB_S))
+    if brought.marinade is not None:
+        low, high = marinating(wish.load, brought.marinade).time_s
+        found.append(_cold("marinate", (low, low, high)))
+    return tuple(found)
+
+
+def _cold(kind: StepKind, span_s: tuple[float, float, float], work: str = "") -> Step:
+    """Hours in the refrigerator: shortest, likely, longest [s]."""
+    low, likely, high = span_s
+    return Step(kind, kind, likely, hands=False, needs=(FRIDGE,), span_s=(low, high),
+                timers=(StepTimer(kind, likely),), work=work,
+                params={"low_s": low, "high_s": high})  # fmt: skip
+
+
+def _sear_of(plan: CookPlan, brought: Brought) -> SearNumbers | None:
+    """How it is seared: as the cook wants it, or as the cut is."""
+    usual, own_s = plan.numbers.sear, brought.sear_s
+    if own_s is None:
+        return usual
+    if own_s <= 0:
+        return None
+    batches = brought.sear_batches or (1 if usual is None else usual.batches)
+    return SearNumbers(batches, own_s, own_s, batches * own_s, batches * own_s)
+
+
+def load_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
+    """From the hot pan to the meat in the cooker."""
+    numbers = plan.numbers
+    how = _sear_of(plan, brought)
+    found: list[Step] = []
+    if how is not None:
+        likely = (how.batch_low_s + how.batch_high_s) / 2
+        timers = tuple(
+            StepTimer(f"sear_{side}", likely / 2, {"batch": number + 1, "batches": how.batches})
+            for number in range(how.batches)
+            for side in ("first", "second")
+        )
+        found += [
+            Step("sear", "sear", (how.total_low_s + how.total_high_s) / 2, pot=True,
+                 span_s=(how.total_low_s, how.total_high_s), timers=timers,
+                 params={"batches": how.batches}),
+            Step("deglaze", "deglaze", DEGLAZE_S, pot=True),
+        ]  # fmt: skip
+    found += [
+        Step("pour", "pour", POUR_S, pot=True, ticks=("liquid_in",),
+             params={"liquid_m3": numbers.liquid_m3}),
+        Step("load", "load", LOAD_S, pot=True,
+             params={"rack": numbers.rack, "arrangement": numbers.arrangement}),
+    ]  # fmt: skip
+    return tuple(found)

@@ -1,0 +1,1 @@
+"""Limits of food safety, each with its source."""

@@ -1,0 +1,151 @@
+"""After the pot: rest, sides in a run of their own, sauce, crust, knife, leftovers."""
+
+from collections.abc import Iterator, Sequence
+
+from pneumachron.core.planning.finish import afterwards
+from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.plan import Plan
+from pneumachron.core.procedure.before_lid import extra_steps
+from pneumachron.core.procedure.cook_plan import CookPlan, cook_plan
+from pneumachron.core.procedure.step import Step, StepKind
+from pneumachron.core.procedure.to_table import (
+    carve_steps,
+    crust_steps,
+    last_steps,
+    preheat_steps,
+    rest_steps,
+    sauce_steps,
+)
+from pneumachron.core.safety.limits import ZONE_LIMIT
+from pneumachron.core.schedule.dish import (
+    LID_S,
+    LOAD_S,
+    Dish,
+    block_id,
+    brought,
+    pot_lane,
+    segment,
+    stretch,
+)
+from pneumachron.core.schedule.model import Block, Wait
+
+MINUTE_S = 60.0
+CARVED_KEEPS_S = 900.0
+"""Carved meat is served within a quarter of an hour. Common practice."""
+SIDE_UP_S = (180.0, 300.0, 480.0)
+"""A small side in a pot that is still hot. Common practice."""
+SIDE_VENT_S = (60.0, 120.0, 240.0)
+"""Vented at once, nearly empty (practice: 1–2 min, 4 min for a litre)."""
+SIDE_KEEPS_S = 1200.0
+"""A side keeps its bite for twenty minutes under a lid. Common practice."""
+
+
+def all_of(dish: Dish, plans: list[Plan]) -> CookPlan:
+    """What the steps after the cooker go by, as in Cook: the first run, and the meat of all."""
+    pieces = tuple(piece for plan in plans for piece in plan.setup.wish.load.pieces)
+    return cook_plan(plans[0], dish.finish, Load(pieces))
+
+
+def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
+    """Rest, a side in its own run, sauce, crust, knife."""
+    cook = all_of(dish, plans)
+    keeps = afterwards()[dish.wish.load.pieces[0].cut.family].keep_warm_s
+    rest = _block(
+        dish, "rest", rest_steps(cook), tuple(Wait(run, 0.0, keeps, "kept_warm") for run in run_ids)
+    )
+    found = [rest, *own_runs(dish, run_ids[-1])]
+    found += at_end(dish, run_ids[-1])
+    found += sauce(dish, cook, Wait(run_ids[-1], 0.0, keeps, "juice_hot"), keeps)
+    before_knife = Wait(rest.block_id, 0.0, keeps, "kept_warm")
+    found += crust(dish, cook, before_knife)
+    if len(found) > 1 and found[-1].block_id == block_id(dish, "finish"):
+        before_knife = Wait(block_id(dish, "finish"), 0.0, CARVED_KEEPS_S, "crust")
+    found.append(carve(dish, carve_steps(cook), before_knife))
+    return found
+
+
+def _block(
+    dish: Dish, name: str, steps: Sequence[Step], waits: tuple[Wait, ...],
+    to_table_s: float | None = None,
+) -> Block:  # fmt: skip
+    stretches = tuple(stretch(dish, step, CALENDAR_KINDS.get(step.kind, "")) for step in steps)
+    return Block(block_id(dish, name), dish.title, stretches, waits, to_table_s=to_table_s)
+
+
+CALENDAR_KINDS: dict[StepKind, str] = {"sauce": "reduce"}
+"""What steps were called when the first calendars went out; ids in a calendar stay."""
+
+
+def sauce(dish: Dish, cook: CookPlan, after: Wait, keeps_s: float) -> list[Block]:
+    """The juice boiled down, when it is wished."""
+    steps = sauce_steps(cook, brought(dish))
+    return [_block(dish, "sauce", steps, (after,), keeps_s)] if steps else []
+
+
+def crust(dish: Dish, cook: CookPlan, after: Wait) -> list[Block]:
+    """The finish of the dish, when it has one, and what is heated up for it."""
+    steps = crust_steps(cook)
+    if not steps:
+        return []
+    found, waits = preheated(dish, preheat_steps(cook, in_hot_oven=dish.ahead != "today"))
+    return [*found, _block(dish, "finish", steps, (after, *waits))]
+
+
+PREHEATED_S = 1200.0
+"""An oven or a grill that is hot may stand so long. Judgement."""
+
+
+def preheated(dish: Dish, steps: Sequence[Step]) -> tuple[list[Block], tuple[Wait, ...]]:
+    """What is switched on, and how long what comes in waits for it to be hot."""
+    blocks = [_block(dish, step.step_id, (step,), ()) for step in steps]
+    waits = tuple(
+        Wait(block.block_id, step.timers[0].seconds, step.timers[0].seconds + PREHEATED_S,
+             "preheated")
+        for block, step in zip(blocks, steps, strict=True)
+    )  # fmt: skip
+    return blocks, waits
+
+
+def carve(dish: Dish, steps: Sequence[Step], after: Wait) -> Block:
+    """Cut or pulled just before it is served."""
+    return _block(dish, "carve", steps, (after,), CARVED_KEEPS_S)
+
+
+def at_end(dish: Dish, after_id: str) -> Iterator[Block]:
+    """What is stirred in, dressed or toasted just before it is served."""
+    for step in extra_steps(brought(dish), "at_end"):
+        yield _block(dish, step.step_id, (step,), (Wait(after_id),), CARVED_KEEPS_S)
+
+
+def own_runs(dish: Dish, after_id: str) -> Iterator[Block]:
+    """Sides that do not stand the meat's hold: a run of their own once the meat is out."""
+    pot = pot_lane(dish)
+    for number, extra in enumerate(dish.extras):
+        if extra.when != "own_run":
+            continue
+        hold = MINUTE_S * extra.minutes
+        yield Block(
+            block_id(dish, f"side{number}"),
+            dish.title,
+            (
+                segment("load", LOAD_S, "hands", pot, work="load_side", own=extra.title),
+                segment("lid_check", LID_S, "hands", pot, work="side_lid"),
+                segment("come_up", SIDE_UP_S, pot, work="side_come_up", own=extra.title),
+                segment("hold", (hold, hold, hold), pot, work="side_hold", own=extra.title),
+                segment("venting", SIDE_VENT_S, "hands", pot, work="side_vent", own=extra.title),
+            ),
+            (Wait(after_id),),
+            to_table_s=SIDE_KEEPS_S,
+        )  # fmt: skip
+
+
+def kept(dish: Dish, plans: list[Plan], before: str = "carve") -> Block:
+    """After the meal, before two hours are over."""
+    keep, *_ = last_steps(all_of(dish, plans), brought(dish))
+    return Block(
+        block_id(dish, "keep"),
+        dish.title,
+        (stretch(dish, keep),),
+        (Wait(block_id(dish, before), 0.0, ZONE_LIMIT.value, "room_temperature"),),
+        after_table=True,
+    )

@@ -1,0 +1,150 @@
+"""Before the pot: shop, thaw, part, trim and season, marinate, temper."""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import replace
+
+from pneumachron.core.planning.plan import Plan
+from pneumachron.core.planning.season import marinating
+from pneumachron.core.procedure.before_lid import raw_steps
+from pneumachron.core.schedule.dish import Dish, block_id, brought, segment, stretch
+from pneumachron.core.schedule.model import LONGEST_S, Block, Segment, Wait, WaitWhy
+
+DAY_S = 86_400.0
+SHOP_ID = "*:shop"
+SHOP_DISH = "*"
+"""No dish: it is for all of them."""
+SHOP_S = (1800.0, 3600.0, 5400.0)
+"""Half an hour to an hour and a half with the list. Common practice."""
+RAW_KEEPS_S = {"beef": 3 * DAY_S, "pork": 3 * DAY_S, "poultry": DAY_S}
+"""Raw in the refrigerator: 3–5 days for whole cuts, 1–2 for poultry; the shorter is taken. USDA,
+from memory."""
+RAW_WHY: dict[str, WaitWhy] = {
+    "beef": "raw_beef", "pork": "raw_pork", "poultry": "raw_poultry",
+}  # fmt: skip
+TRIM_S = (300.0, 600.0, 1200.0)
+"""Trim, measure, portion, season, for one load. Common practice."""
+RUB_LEAST_S, RUB_MOST_S = 600.0, DAY_S
+"""Ten minutes to overnight, in the refrigerator. Common practice."""
+TEMPER_S = (1800.0, 3600.0, 3600.0)
+"""On the counter for half an hour to an hour, which warms the middle of a roast by some 4 K; not
+longer, since two hours are all there is. Common practice; USDA, from memory."""
+TEMPERED_KEEPS_S = 600.0
+"""From the counter straight into the pot or the pan. Common practice."""
+THAWED_KEEPS_S = DAY_S
+"""Thawed meat is cooked within a day. USDA, from memory."""
+EXTRA_KEEPS_S = DAY_S
+"""What a recipe has mixed or cut beside the pot keeps a day. Common practice."""
+FETCH_S = (60.0, 120.0, 300.0)
+
+
+def shopping(blocks: Sequence[Block], kinds: dict[str, str]) -> tuple[Block, ...]:
+    """One trip for all dishes, and the first work on each that waits for it.
+
+    Parameters
+    ----------
+    blocks : of all dishes
+    kinds : what meat the first block of a dish works on, by block id: beef, pork, poultry
+    """
+    shop = Block(
+        SHOP_ID,
+        SHOP_DISH,
+        (segment("shop", SHOP_S, "hands"),),
+    )
+    waiting = [_after_the_shop(block, kinds.get(block.block_id)) for block in blocks]
+    return (shop, *waiting)
+
+
+def _after_the_shop(block: Block, kind: str | None) -> Block:
+    if kind is None:
+        return block
+    wait = Wait(SHOP_ID, 0.0, RAW_KEEPS_S[kind], RAW_WHY[kind])
+    return replace(block, after=(*block.after, wait))
+
+
+def _raw(dish: Dish, kind: str) -> Segment:
+    """A step with the raw meat as a stretch of the day."""
+    thick = dish.wish.load.pieces[0].thickness_m
+    steps = raw_steps(dish.wish, thick, brought(dish))
+    return stretch(dish, next(step for step in steps if step.kind == kind))
+
+
+def thaw(dish: Dish) -> Block:
+    """From the freezer into the refrigerator, as long as the thickest piece takes."""
+    fetch = segment("fetch", FETCH_S, "hands", work="fetch_frozen")
+    return Block(block_id(dish, "thaw"), dish.title, (fetch, _raw(dish, "thaw")))
+
+
+def trim(dish: Dish, plan: Plan) -> Block:
+    """Trim, portion and season; a whole brisket is parted first."""
+    waits: tuple[Wait, ...] = ()
+    if dish.from_freezer:
+        waits = (Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, "thawed"),)
+    thick = plan.outcomes[0].piece.thickness_m
+    work = [segment("season", TRIM_S, "hands", thickness_m=thick)]
+    if dish.parted or dish.wish.parted:
+        work.insert(0, _raw(dish, "part"))
+    return Block(block_id(dish, "season"), dish.title, tuple(work), waits)
+
+
+def in_the_cold(dish: Dish) -> Iterator[Block]:
+    """Under its rub, and in its marinade, covered, in the refrigerator."""
+    before = "season"
+    for kind, wanted in (("rub", dish.rubbed), ("marinate", dish.marinade is not None)):
+        if wanted:
+            waits = (Wait(block_id(dish, before), 0.0, RUB_MOST_S, "trimmed"),)
+            yield Block(block_id(dish, kind), dish.title, (_raw(dish, kind),), waits)
+            before = kind
+
+
+def temper(dish: Dish) -> Block:
+    """Out of the refrigerator, and straight from the counter into the pot."""
+    return Block(
+        block_id(dish, "temper"),
+        dish.title,
+        (
+            segment("fetch", FETCH_S, "hands"),
+            segment("temper", TEMPER_S),
+        ),
+        raw_waits(dish),
+    )
+
+
+def extras(dish: Dish) -> Iterator[Block]:
+    """A recipe's own work: before the pot, or any time within a day."""
+    for number, extra in enumerate(dish.extras):
+        if extra.when in {"own_run", "at_end"}:
+            continue
+        likely = 60.0 * extra.minutes
+        span = (0.7 * likely, likely, 1.5 * likely)
+        yield Block(
+            block_id(dish, f"extra{number}"),
+            dish.title,
+            (segment("extra", span, "hands", work=f"extra_{extra.when}", own=extra.title),),
+            to_table_s=None if extra.when == "before_pot" else EXTRA_KEEPS_S,
+        )
+
+
+def extra_waits(dish: Dish) -> tuple[Wait, ...]:
+    """What of it the pot waits for."""
+    return tuple(
+        Wait(block_id(dish, f"extra{number}"), 0.0, EXTRA_KEEPS_S, "extra")
+        for number, extra in enumerate(dish.extras)
+        if extra.when == "before_pot"
+    )
+
+
+def raw_waits(dish: Dish) -> tuple[Wait, ...]:
+    """What the meat, seasoned or marinated, waits for."""
+    season = Wait(block_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed")
+    if dish.marinade is not None:
+        longest = marinating(dish.wish.load, dish.marinade).longest_s
+        return (
+            replace(season, most_s=LONGEST_S),
+            Wait(block_id(dish, "marinate"), 0.0, longest, "marinade"),
+        )
+    if dish.rubbed:
+        return (
+            replace(season, most_s=LONGEST_S),
+            Wait(block_id(dish, "rub"), 0.0, RUB_MOST_S, "rubbed"),
+        )
+    return (season,)

@@ -1,0 +1,218 @@
+"""Counting back: every block as late as it may be, before the time on the table.
+
+The starts are found by `solver`; here is what it begins from (blocks of one order, last first, each
+as late as its followers and its lanes allow) and what is said of what it finds: what waits longer
+than it may, and what is late.
+"""
+
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
+
+from pneumachron.core.errors import WishError
+from pneumachron.core.procedure.choices import Lane
+from pneumachron.core.schedule.model import (
+    FREE_LANES,
+    MAX_BLOCKS,
+    Block,
+    Clash,
+    Closed,
+    Placed,
+    Schedule,
+    Wait,
+)
+from pneumachron.core.schedule.solver import WORK, Day, Starts, solve, whole
+
+_TOUCH_S = 1e-3
+"""Stretches that touch do not overlap, whatever the last digit says."""
+
+
+@dataclass
+class _Lanes:
+    """What is taken of each lane, as intervals."""
+
+    capacity: Mapping[Lane, int]
+    taken: dict[Lane, list[tuple[float, float]]] = field(default_factory=dict)
+
+    def push_back_s(self, block: Block, start_s: float) -> float:
+        """How much earlier a block must be to pass the last thing in its way; 0 when it fits."""
+        begin = start_s
+        worst = 0.0
+        for segment in block.segments:
+            end = begin + segment.likely_s
+            for lane in segment.lanes:
+                if end > begin and lane not in FREE_LANES:
+                    worst = max(worst, self._in_the_way(lane, begin, end))
+            begin = end
+        return worst
+
+    def _in_the_way(self, lane: Lane, begin: float, end: float) -> float:
+        """How far before `end` the last full stretch of a lane begins."""
+        hits = [
+            item
+            for item in self.taken.get(lane, ())
+            if item[0] < end - _TOUCH_S and begin + _TOUCH_S < item[1]
+        ]
+        capacity = self.capacity.get(lane, 1)
+        if len(hits) < capacity:
+            return 0.0
+        worst = 0.0
+        for point, _ in hits:
+            at = max(point, begin)
+            together = [item for item in hits if item[0] <= at < item[1]]
+            if len(together) >= capacity:
+                starts = sorted((item[0] for item in together), reverse=True)
+                worst = max(worst, end - starts[len(together) - capacity])
+        return worst
+
+    def close(self, shut: Closed) -> None:
+        """Nothing of a lane is to be had for a while."""
+        stretch = (shut.begin_s, shut.end_s)
+        self.taken.setdefault(shut.lane, []).extend([stretch] * self.capacity.get(shut.lane, 1))
+
+    def take(self, block: Block, start_s: float) -> None:
+        begin = start_s
+        for segment in block.segments:
+            for lane in segment.lanes:
+                self.taken.setdefault(lane, []).append((begin, begin + segment.likely_s))
+            begin += segment.likely_s
+
+
+def schedule(
+    blocks: Sequence[Block],
+    capacity: Mapping[Lane, int],
+    *,
+    fixed: Mapping[str, float] | None = None,
+    closed: Sequence[Closed] = (),
+    go_on: Callable[[], bool] = lambda: True,
+    work: float = WORK,
+) -> Schedule:
+    """The schedule that starts latest among those with the least clash.
+
+    Parameters
+    ----------
+    blocks : with ids that differ
+    capacity : how many a lane takes at a time; 1 when it is not named
+    fixed : starts that stand, by block: done, under way, or pinned by the cook
+    closed : lanes that nobody has for a while: the hands at night
+    go_on : asked between the searches; False ends them with the best so far
+    work : the most of a search, in the solver's own unit
+
+    Raises
+    ------
+    WishError : too many blocks, twice the same id, or waits in a circle.
+    """
+    _check(blocks)
+    if not blocks:
+        return Schedule((), ())
+    blocks = [whole(block) for block in blocks]
+    day = Day(blocks, capacity, _standing(blocks, fixed or {}), closed, work)
+    solution = solve(day, _one_by_one(day), go_on)
+    starts = solution.starts
+    placed = sorted(
+        (Placed(block, starts[block.block_id]) for block in blocks),
+        key=lambda item: (item.start_s, item.end_s),
+    )
+    clashes = tuple(_clashes(blocks, starts))
+    return Schedule(tuple(placed), clashes, proved=solution.proved or not clashes)
+
+
+def _standing(blocks: Sequence[Block], fixed: Mapping[str, float]) -> Starts:
+    """Starts that stand, and those of what is done after the table, one thing after the other."""
+    standing = {b.block_id: fixed[b.block_id] for b in blocks if b.block_id in fixed}
+    after_s = 0.0
+    for block in blocks:
+        if block.after_table and block.block_id not in standing:
+            standing[block.block_id] = after_s
+            after_s += block.duration_s
+    return standing
+
+
+def _one_by_one(day: Day) -> Starts:
+    """Blocks of one order, followers first, each as late as may be."""
+    lanes = _Lanes(day.capacity)
+    for shut in day.closed:
+        lanes.close(shut)
+    starts = dict(day.fixed)
+    for block in day.blocks:
+        if block.block_id in starts and not block.after_table:
+            lanes.take(block, starts[block.block_id])
+    followers = _followers(day.blocks)
+    for block in _sorted_back(day.blocks):
+        if block.block_id in starts:
+            continue
+        end = -block.over_before_table_s
+        for later, wait in followers[block.block_id]:
+            if not later.after_table:
+                end = min(end, starts[later.block_id] - wait.least_s)
+        start = end - block.duration_s
+        while (back := lanes.push_back_s(block, start)) > 0:
+            start -= back
+        starts[block.block_id] = start
+        lanes.take(block, start)
+    return starts
+
+
+def _check(blocks: Sequence[Block]) -> None:
+    if len(blocks) > MAX_BLOCKS:
+        raise WishError("too_many_tasks", "dishes", count=len(blocks), most=MAX_BLOCKS)
+    ids = {block.block_id for block in blocks}
+    if len(ids) < len(blocks):
+        raise WishError("same_task", "dishes")
+    if len(_sorted_back(blocks)) < len(blocks):
+        raise WishError("circle", "dishes")
+
+
+def _followers(blocks: Sequence[Block]) -> dict[str, list[tuple[Block, Wait]]]:
+    found: dict[str, list[tuple[Block, Wait]]] = {block.block_id: [] for block in blocks}
+    for block in blocks:
+        for wait in block.after:
+            if wait.block_id in found:
+                found[wait.block_id].append((block, wait))
+    return found
+
+
+def _sorted_back(blocks: Sequence[Block]) -> list[Block]:
+    """Followers before what they follow, in the order given otherwise."""
+    followers = _followers(blocks)
+    left = {block.block_id: len(followers[block.block_id]) for block in blocks}
+    ready = [block for block in blocks if left[block.block_id] == 0]
+    found = []
+    while ready:
+        block = ready.pop(0)
+        found.append(block)
+        for wait in block.after:
+            if wait.block_id in left:
+                left[wait.block_id] -= 1
+                if left[wait.block_id] == 0:
+                    ready.append(next(item for item in blocks if item.block_id == wait.block_id))
+    return found
+
+
+_TOLERANCE_S = 1.0
+"""Waits this much over are none."""
+
+
+def _clashes(blocks: Sequence[Block], starts: Mapping[str, float]) -> Iterator[Clash]:
+    """What waits longer than it may, or begins before what it needs is done."""
+    ends = {block.block_id: starts[block.block_id] + block.duration_s for block in blocks}
+    for block in blocks:
+        begin = starts[block.block_id]
+        for wait in block.after:
+            if wait.block_id not in ends:
+                continue
+            gap = begin - ends[wait.block_id]
+            if gap > wait.most_s + _TOLERANCE_S:
+                yield Clash(wait.block_id, block.dish, gap - wait.most_s, wait.why, wait.most_s)
+            if gap < wait.least_s - _TOLERANCE_S:
+                yield Clash(block.block_id, block.dish, wait.least_s - gap, "not_ready")
+        if block.to_table_s is not None and not block.after_table:
+            gap = -ends[block.block_id]
+            if gap > block.to_table_s + _TOLERANCE_S:
+                over_s = gap - block.to_table_s
+                yield Clash(block.block_id, block.dish, over_s, "waits_for_table", block.to_table_s)
+            if gap < -_TOLERANCE_S:
+                yield Clash(block.block_id, block.dish, -gap, "late")
+        if (over := ends[block.block_id] + block.over_before_table_s) > _TOLERANCE_S and (
+            block.over_before_table_s > 0
+        ):
+            yield Clash(block.block_id, block.dish, over, "not_ready")

@@ -1,0 +1,1 @@
+"""A cook under way: events folded into a sheet, forecast, alarms, and the simulated cooker."""
