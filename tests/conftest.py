@@ -33,7 +33,7 @@ SLOW = (
 LONGEST = (
     "tests/api/test_fuzz.py", "tests/faults/test_faults.py", "tests/browser/test_cook.py",
     "tests/hostile/test_growth.py", "tests/test_project.py::test_validation",
-    "tests/core/test_learn.py", "tests/test_cli_log.py", "tests/browser/test_bench.py",
+    "tests/core/test_learn.py", "tests/test_cli_log.py", "tests/browser/test_plan.py",
 )  # fmt: skip
 """Begun first, so that no worker is left with a long one at the end."""
 

@@ -152,22 +152,22 @@ def test_locks_carry_no_address() -> None:
 
 
 BROKEN = {
-    "src/lib/a.ts": ("@/ui/Button", "@/features/bench/Why", "@/parts/Photos", "../ui/Button"),
+    "src/lib/a.ts": ("@/ui/Button", "@/features/plan/Why", "@/parts/Photos", "../ui/Button"),
     "src/api/b.ts": ("@/features/log/LogView", "@/drawing/PotTop"),
-    "src/drawing/c.ts": ("@/features/bench/deep/Why", "@/parts/Photos", "@/app/App"),
-    "src/ui/d.ts": ("@/features/kit/KitView",),
+    "src/drawing/c.ts": ("@/features/plan/deep/Why", "@/parts/Photos", "@/app/App"),
+    "src/ui/d.ts": ("@/features/kitchen/KitchenView",),
     "src/parts/e.ts": ("@/features/cook/CookView", "@/app/App"),
     **{
         f"src/features/{view}/f.ts": (f"@/features/{other}/Some", "@/app/App", "./Own")
         for view, other in pairwise(
-            ("bench", "convert", "cook", "day", "guide", "kit", "log", "plans", "bench")
+            ("plan", "convert", "cook", "schedule", "guide", "kitchen", "log", "saved", "plan")
         )
     },
 }
 ALLOWED = {
-    "src/app/g.ts": ("@/features/bench/BenchView", "@/lib/format"),
+    "src/app/g.ts": ("@/features/plan/PlanView", "@/lib/format"),
     "src/parts/h.ts": ("@/ui/Button", "@/drawing/PotTop", "@/lib/format"),
-    "src/features/bench/i.ts": ("@/features/bench/Why", "@/parts/Photos", "@/ui/Button"),
+    "src/features/plan/i.ts": ("@/features/plan/Why", "@/parts/Photos", "@/ui/Button"),
     "src/ui/j.ts": ("@/lib/format",),
 }
 

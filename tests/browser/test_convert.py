@@ -8,8 +8,8 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from tests.browser.conftest import PHONE
-from tests.browser.test_bench import HOLD, field, hold
 from tests.browser.test_other_views import axe_clean
+from tests.browser.test_plan import HOLD, field, hold
 from tests.browser.words import screen
 
 RECIPE = """Lantern braise <b>bold</b>

@@ -8,8 +8,8 @@ import pytest
 from PIL import Image
 from playwright.sync_api import BrowserContext, Locator, Page, expect
 
-from tests.browser.test_bench import HOLD, field, hold
 from tests.browser.test_other_views import axe_clean
+from tests.browser.test_plan import HOLD, field, hold
 from tests.browser.words import screen
 
 PLAN = "Alto section supper"
@@ -118,7 +118,7 @@ def test_timers_survive_a_reload_and_are_heard_once(beside: Page) -> None:
 
 
 def hold_of_the_plan(page: Page) -> int:
-    """Minutes of the altos' plan, as the Bench shows them."""
+    """Minutes of the altos' plan, as Plan shows them."""
     page.goto("/plan/saved")
     page.get_by_role("button", name=PLAN, exact=True).click()
     expect(page.get_by_test_id("hold")).to_have_text(re.compile(r"^\d+ min$"))

@@ -11,8 +11,8 @@ from tests.browser.conftest import BRISKET, PHONE
 from tests.browser.words import screen
 
 VIEWS = {
-    "bench": BRISKET,
-    "empty bench": "/plan?cut=back_ribs",
+    "plan": BRISKET,
+    "empty plan": "/plan?cut=back_ribs",
     "plans": "/plan/saved",
     "kit": "/kitchen",
     "guide": "/guide",

@@ -24,11 +24,10 @@ import {
   unwrap,
 } from "@/api/client";
 import { useInTurn } from "@/api/useInTurn";
-import { keepLocale } from "@/lib/clock";
 import type { Units } from "@/lib/format";
+import { takeOverLocale } from "@/lib/locale";
 import { noteSeen } from "@/lib/seen";
 import { learnWords } from "@/lib/words";
-import { speak } from "@/text/say";
 
 /** A refusal is an answer; only a lost server is worth another try. */
 function shouldRetry(failures: number, error: Error): boolean {
@@ -91,8 +90,7 @@ export function useCatalogue() {
     queryKey: ["catalogue"],
     queryFn: async ({ signal }) => {
       const catalogue = await unwrap(client.GET("/api/catalogue", { signal }));
-      keepLocale(catalogue.locale);
-      speak(catalogue.locale);
+      takeOverLocale(catalogue.locale);
       learnWords(catalogue);
       return catalogue;
     },

@@ -9,17 +9,17 @@ import { Masthead } from "@/app/Masthead";
 import { Refused } from "@/app/Refused";
 import { ServerState } from "@/app/ServerState";
 import { useTitle } from "@/app/titles";
-import { BenchView } from "@/features/bench/BenchView";
+import { PlanView } from "@/features/plan/PlanView";
 import { say } from "@/text/say";
 
-const PlansView = lazy(() =>
-  import("@/features/plans/PlansView").then((module) => ({ default: module.PlansView })),
+const SavedPlansView = lazy(() =>
+  import("@/features/saved/SavedPlansView").then((module) => ({ default: module.SavedPlansView })),
 );
 const ConvertView = lazy(() =>
   import("@/features/convert/ConvertView").then((module) => ({ default: module.ConvertView })),
 );
-const DayView = lazy(() =>
-  import("@/features/day/DayView").then((module) => ({ default: module.DayView })),
+const ScheduleView = lazy(() =>
+  import("@/features/schedule/ScheduleView").then((module) => ({ default: module.ScheduleView })),
 );
 const CookView = lazy(() =>
   import("@/features/cook/CookView").then((module) => ({ default: module.CookView })),
@@ -30,8 +30,8 @@ const LogView = lazy(() =>
 const GuideView = lazy(() =>
   import("@/features/guide/GuideView").then((module) => ({ default: module.GuideView })),
 );
-const KitView = lazy(() =>
-  import("@/features/kit/KitView").then((module) => ({ default: module.KitView })),
+const KitchenView = lazy(() =>
+  import("@/features/kitchen/KitchenView").then((module) => ({ default: module.KitchenView })),
 );
 
 export function App() {
@@ -105,13 +105,13 @@ function Views() {
       fallback={<h1 className="p-6 font-normal text-pencil">{say("app-loading-the-page")}</h1>}
     >
       <Switch>
-        <Route path="/plan" component={BenchView} />
-        <Route path="/plan/saved" component={PlansView} />
+        <Route path="/plan" component={PlanView} />
+        <Route path="/plan/saved" component={SavedPlansView} />
         <Route path="/convert" component={ConvertView} />
-        <Route path="/schedule" component={DayView} />
+        <Route path="/schedule" component={ScheduleView} />
         <Route path="/cook" component={CookView} />
         <Route path="/log" component={LogView} />
-        <Route path="/kitchen" component={KitView} />
+        <Route path="/kitchen" component={KitchenView} />
         <Route path="/guide" component={GuideView} />
         {Object.entries(MOVED).map(([from, to]) => (
           <Route key={from} path={from}>

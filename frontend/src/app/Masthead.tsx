@@ -2,7 +2,7 @@ import { Moon, Sun } from "lucide-react";
 import { useState } from "react";
 import { Link, useLocation } from "wouter";
 import { keepTheme, savedTheme } from "@/app/theme";
-import { keepBench, lastBench } from "@/lib/draft";
+import { keepPlanAddress, lastPlanAddress } from "@/lib/plan-address";
 import { UndoRedo } from "@/parts/UndoRedo";
 import { say } from "@/text/say";
 
@@ -33,7 +33,7 @@ export function Masthead() {
         {views().map(({ path, name }) => (
           <Link
             key={path}
-            href={path === "/plan" ? `/plan${lastBench()}` : path}
+            href={path === "/plan" ? `/plan${lastPlanAddress()}` : path}
             aria-current={location === path || location.startsWith(`${path}/`) ? "page" : undefined}
             className="border-transparent border-b-[3px] pt-1 font-medium aria-[current=page]:border-ink aria-[current=page]:font-semibold"
           >
@@ -44,7 +44,11 @@ export function Masthead() {
       {location.startsWith("/plan") && (
         <p className="ml-auto hidden items-center gap-4 text-[0.9375rem] lg:flex">
           {location === "/plan" && <UndoRedo />}
-          <Link href="/plan" onClick={() => keepBench("")} className="underline underline-offset-4">
+          <Link
+            href="/plan"
+            onClick={() => keepPlanAddress("")}
+            className="underline underline-offset-4"
+          >
             {say("app-new-plan")}
           </Link>
           <Link href="/plan/saved" className="underline underline-offset-4">

@@ -1,4 +1,4 @@
-/** What stands on the Bench, as it stands in the address. Texts are kept exactly as typed. */
+/** What stands in Plan, as it stands in the address. Texts are kept exactly as typed. */
 
 import type { FinishKind, PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
 import { type Arrangement, TEXTURES } from "@/lib/words";

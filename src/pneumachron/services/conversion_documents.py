@@ -64,7 +64,7 @@ def understood_document(found: Understood) -> dict[str, Any]:
 
 
 def converted_document(done: Converted, pot: str) -> dict[str, Any]:
-    """Everything a screen shows of a conversion, and the wish that takes it to the Bench."""
+    """Everything a screen shows of a conversion, and the wish that takes it to Plan."""
     plan = done.plan
     low, high = plan.hold_range_min
     return {
@@ -100,7 +100,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             {"section": section.name, "items": list(section.items)}
             for section in shopping_list(done)
         ],
-        "wish": bench_wish(done, pot),
+        "wish": plan_wish(done, pot),
         "marinade": marinade_of(done),
         "rubbed": is_rubbed_overnight(done),
         "extras": [asdict(extra) for extra in extra_work(done)],
@@ -139,8 +139,8 @@ def _check(check: CrossCheck) -> dict[str, Any]:
     }
 
 
-def bench_wish(done: Converted, pot: str) -> dict[str, Any]:
-    """The fullest run as the Bench takes it."""
+def plan_wish(done: Converted, pot: str) -> dict[str, Any]:
+    """The fullest run as Plan takes it."""
     wish = done.plan.setup.wish
     piece = wish.load.pieces[0]
     measured = done.understood.thickness_m is not None

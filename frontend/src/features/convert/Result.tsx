@@ -21,7 +21,7 @@ interface Props {
 /** What it comes to: the setting, the cross-check, the way on, and what to buy. */
 export function Result({ converted, wish, units, title }: Props) {
   const { setting, check } = converted;
-  const bench = `/plan?${wishToAddress(wishFromPlan(converted.wish), null)}`;
+  const planAddress = `/plan?${wishToAddress(wishFromPlan(converted.wish), null)}`;
   return (
     <section
       aria-label={say("convert-result")}
@@ -80,7 +80,7 @@ export function Result({ converted, wish, units, title }: Props) {
         <Tabs.Content value="on" className="flex flex-col gap-2 pt-2">
           <p>
             <Link
-              href={bench}
+              href={planAddress}
               className="inline-block rounded-sm border border-ink bg-ink px-3 py-1 font-medium text-paper"
             >
               {say("convert-open-in-plan")}

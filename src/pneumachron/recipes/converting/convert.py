@@ -1,4 +1,4 @@
-"""The conversion: rules on every line, our steps in the order of work, the plan of the Bench."""
+"""The conversion: rules on every line, our steps in the order of work, the plan."""
 
 from dataclasses import dataclass, replace
 
