@@ -156,19 +156,13 @@ def _sweet_sauce(facts: Facts, item: Ingredient) -> Outcome:
 
 
 def _sugar(facts: Facts, item: Ingredient) -> Outcome:
+    """A little dissolves and stays; more than that goes in after pressure, in one amount."""
     if item.index in facts.rubbed:
         return _rub_sugar(facts, item)
     budget = SUGAR_KG_M3 * facts.pouring.need_m3
-    grams = facts.scale * item.sugar_g
-    share = min(1.0, 1000.0 * budget / grams) if grams > 0 else 1.0
-    if share > 0.97:
+    if facts.scale * item.sugar_g <= 1000.0 * budget:
         return _kept("pot")(facts, item)
-    if share < 0.1:
-        return Outcome((plain_line(facts, item, "after"),), "sugar_after")
-    return Outcome(
-        (plain_line(facts, item, "pot", share), plain_line(facts, item, "after", 1.0 - share)),
-        "sugar_after",
-    )
+    return Outcome((plain_line(facts, item, "after"),), "sugar_after")
 
 
 def _sugar_thick(facts: Facts, item: Ingredient) -> Outcome:
@@ -337,6 +331,9 @@ def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
         return Outcome((plain_line(facts, item, "season"),), "marinade_wiped")
     found = BY_KIND[item.kind](facts, item)
     when = facts.late.get(item.index)
+    if when == "finish" and found.rule == "sugar_after" and item.kind == "sugar":
+        # the recipe sprinkles it on late: under the broiler is after pressure too
+        return Outcome((plain_line(facts, item, when),), "named_late")
     if when is not None and any(line.when in _UNDER_THE_LID for line in found.lines):
         return Outcome((plain_line(facts, item, when),), "named_late")
     return found

@@ -25,6 +25,7 @@ from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.themes import rub_rest_s, theme_of
+from pneumachron.recipes.understanding.ingredients import Food
 from pneumachron.recipes.understanding.understand import Understood
 
 
@@ -125,8 +126,8 @@ def _sear(work: Work) -> OutStep | None:
 
 def _soften(work: Work) -> OutStep | None:
     early = [line for line in work.lines if line.when == "sear" and line.food.kind != "fat"]
-    off = listed([line.name for line in early if line.aside.endswith("lid-off")])
-    first = listed([line.name for line in early if not line.aside.endswith("lid-off")])
+    off = listed([line.name for line in early if _is_simmered_off(line)])
+    first = listed([line.name for line in early if not _is_simmered_off(line)])
     if not (first or off or work.sears):
         return None
     said = [_say("deglaze")]
@@ -135,6 +136,14 @@ def _soften(work: Work) -> OutStep | None:
     if first:
         said.insert(0, _say("soften", names=first))
     return OutStep("deglaze", tuple(said), (3.0, 8.0))
+
+
+_SIMMERED_OFF = frozenset({"prepared-simmered", "prepared-boiled_off"})
+
+
+def _is_simmered_off(line: OutLine) -> bool:
+    """Wine, beer or spirits: they are poured in and simmered, not softened."""
+    return line.prepared is not None and line.prepared.code in _SIMMERED_OFF
 
 
 def listed(names: Iterable[str]) -> str:
@@ -217,9 +226,23 @@ def _is_taken_out(work: Work, line: OutLine) -> bool:
     return not _CUT_UP.search(raw)
 
 
+_THICKENERS = re.compile(
+    r"starch|corn ?flour|speisest|arrowroot|tapioca|roux|beurre mani|flour|gum"
+    r"|gravy (?:mix|gran|pow)",
+    re.I,
+)
+
+
+def _thickens(food: Food) -> bool:
+    """Whether it goes in as a slurry; a soup mix or crumbs are only stirred in."""
+    return food.kind == "flour" or (
+        food.kind == "starch" and _THICKENERS.search(food.words) is not None
+    )
+
+
 def _sauce(work: Work) -> OutStep | None:
     after = [line for line in work.lines if line.when == "after"]
-    thick = [line.name for line in after if line.food.kind in {"flour", "starch"}]
+    thick = [line.name for line in after if _thickens(line.food)]
     milk = [line.name for line in after if line.food.kind == "dairy"]
     rest = [line.name for line in after if line.name not in {*thick, *milk}]
     stages = (("thicken", thick), ("stir_in", rest), ("dairy_last", milk))

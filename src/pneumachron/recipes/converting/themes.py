@@ -16,6 +16,11 @@ Theme: TypeAlias = Literal[
     "rest", "carve", "serve", "other",
 ]  # fmt: skip
 
+_TOSSED = (
+    r"\btoss (?:the |your |all )?(?:meat|pork|beef|ribs?|chunks|cubes|pieces|brisket|shoulder)"
+    r" (?:in|with|through)\b"
+)
+"""Raw meat tossed with its seasoning."""
 _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
     ("spray", any_of(r"\bsprit?z", r"\bmop\b")),
     (
@@ -49,6 +54,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bslather",
             r"\bdust\b",
             r"\btoss the",
+            _TOSSED,
             r"\bstab\b",
             r"\bpat\b",
             r"\btrim\b",
@@ -132,6 +138,7 @@ SEASONED = any_of(
     r"\bslather",
     r"\bmix (the )?(salt|sugar|spices)",
     r"\bmixed dry spices",
+    _TOSSED,
 )
 CURED = any_of(r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b")
 _CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",

@@ -63,6 +63,15 @@ _NOT_VERBS = ("salt", "roast beef", "dry rub", "dry red", "dry white", "dry sher
               "sauce", "fork", "line", "light", "tip", "bbq sauce", "glaze:", "ready")  # fmt: skip
 
 
+_ALSO_ADJECTIVES = frozenset({"warm", "cool", "dry", "thin", "clean", "open", "crisp", "ready"})
+_AFTER_A_VERB = frozenset({
+    "a", "all", "an", "any", "both", "carefully", "completely", "down", "each", "for", "gently",
+    "in", "it", "off", "on", "out", "over", "some", "the", "them", "these", "this", "through",
+    "to", "until", "up", "well", "with", "your",
+})  # fmt: skip
+"""“Warm the tortillas” is work, “warm tortillas” is food."""
+
+
 @dataclass(frozen=True, slots=True)
 class Look:
     """How much a line looks like an ingredient and like a step; below 0: not at all."""
@@ -126,4 +135,6 @@ def look_at(line: str) -> Look:
 def _starts_with_verb(plain: str, words: list[str]) -> bool:
     if not words or plain.lower().startswith(_NOT_VERBS):
         return False
+    if words[0] in _ALSO_ADJECTIVES:
+        return len(words) > 1 and words[1] in _AFTER_A_VERB
     return words[0] in VERBS

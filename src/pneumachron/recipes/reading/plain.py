@@ -41,6 +41,8 @@ _UNDER_HEADING = 0.6
 _OUTSIDE_CLUTTER, _OUTSIDE = 0.3, 0.0
 _ABOVE = 2.0
 """What counts against a line above the heading of the ingredients."""
+_OUT_OF_A_LIST = 1.0
+"""What counts against a list with bullets that is half ingredients and half steps."""
 _LEAST_TITLE, _MOST_TITLE_WORDS = 3, 14
 """Letters and words of a title."""
 
@@ -55,6 +57,7 @@ class _Row:
     look: Look
     under: Heading | None = None
     """The heading it stands under."""
+    bulleted: bool = False
     above: bool = False
     """It stands above the heading of the ingredients, or is the first line and has no amount."""
 
@@ -85,7 +88,10 @@ class _Text:
             return
         if first:
             return
-        self.rows.append(_Row(line, plain.lstrip("# "), heading_of(line), look_at(line)))
+        bulleted = bool(BULLET.match(line))
+        self.rows.append(
+            _Row(line, plain.lstrip("# "), heading_of(line), look_at(line), bulleted=bulleted)
+        )
 
     def _credit(self, line: str) -> bool:
         """Who wrote it and where it stands are kept, each by its first line."""
@@ -110,22 +116,26 @@ def read_markdown(text: str) -> Recipe:
 
 
 def _markdown_lines(text: str) -> Iterator[str]:
-    items, heading, ordered = 0, False, 0
+    heading, lists, first = False, list[str](), False
     for token in MarkdownIt("commonmark", {"maxNesting": 20}).parse(text):
-        items += {"list_item_open": 1, "list_item_close": -1}.get(token.type, 0)
-        ordered += {"ordered_list_open": 1, "ordered_list_close": -1}.get(token.type, 0)
-        if token.type in {"heading_open", "heading_close"}:
+        if token.type in {"bullet_list_open", "ordered_list_open"}:
+            lists.append(token.type)
+        elif token.type in {"bullet_list_close", "ordered_list_close"}:
+            lists.pop()
+        elif token.type in {"heading_open", "heading_close"}:
             heading = token.type == "heading_open"
+        first = first or token.type == "list_item_open"
         if token.type != "inline":
             continue
         words = "".join(
             {"softbreak": "\n", "hardbreak": "\n"}.get(child.type, child.content)
             for child in token.children or []
         )
-        lines = words.split("\n")
-        yield from (
-            f"# {line}" if heading else line for line in _unwrapped(lines, in_item=items > 0)
-        )
+        bullet = "- " if first and lists and lists[-1] == "bullet_list_open" else ""
+        first = False
+        lines = _unwrapped(words.split("\n"), in_item=bool(lists))
+        yield f"# {lines[0]}" if heading else f"{bullet}{lines[0]}"
+        yield from (f"# {line}" if heading else line for line in lines[1:])
 
 
 def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
@@ -219,13 +229,18 @@ def _cheapest(
     """The best way through the rows, state after state; cost grows with their number only."""
     worth = [0.0] + [float("-inf")] * (len(order) - 1)
     came: list[list[int]] = []
+    before: _Row | None = None
     for row in rows:
         step: list[int] = []
         new: list[float] = []
+        in_list = before is not None and before.bulleted and row.bulleted
+        leave = _OUT_OF_A_LIST if in_list else 0.0
+        before = row
         for place, state in enumerate(order):
-            best = max(range(place + 1), key=lambda at: (worth[at], at))
+            came_from = [worth[at] - (leave if at != place else 0.0) for at in range(place + 1)]
+            best = max(range(place + 1), key=lambda at: (came_from[at], at))
             step.append(best)
-            new.append(worth[best] + _emission(row, state, sure_steps=sure_steps))
+            new.append(came_from[best] + _emission(row, state, sure_steps=sure_steps))
         worth = new
         came.append(step)
     place = max(range(len(order)), key=lambda at: worth[at])

@@ -66,10 +66,23 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
             raise UnreadableError("too_many_tags")
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
         return "html", marked or [read_plain(words_of_page(text))]
+    text = _unquoted(text)
     marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
     if marked_up and len(text) <= MAX_MARKDOWN:
         return "markdown", [read_markdown(text)]
     return "text", [read_plain(text)]
+
+
+_QUOTED = re.compile(r"^[ \t]*(?:>[ \t]?)+", re.M)
+_MOSTLY = 0.6
+"""Share of the lines of an answered mail that are quoted. Judgement."""
+
+
+def _unquoted(text: str) -> str:
+    """A forwarded mail has a sign before every line; single quotes in a page stay what they are."""
+    lines = sum(1 for line in text.split("\n") if line.strip())
+    quoted = len(_QUOTED.findall(text))
+    return _QUOTED.sub("", text) if lines and quoted >= _MOSTLY * lines else text
 
 
 MAX_MARKDOWN = 100_000

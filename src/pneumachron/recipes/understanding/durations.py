@@ -21,8 +21,8 @@ _SPAN = re.compile(
     re.I,
 )
 _DEGREES = re.compile(
-    r"(?<![\d.,])(?P<value>\d{2,3})\s*(?:(?:-|–|to|and)\s*\d{2,3}\s*)?"
-    r"(?P<sign>°|º|\*|degrees?|deg\b\.?|Grad\b)?\s*(?P<unit>[CF](?:elsius|ahrenheit)?|c(?=[\s,.;)]|$))?"
+    r"(?<![\d.,])(?P<value>\d{2,3})\s*(?:(?:-|–|to|and)\s*\d{2,3}\s*)?(?:-\s*(?=deg))?"
+    r"(?P<sign>°|º|\*|degrees?|deg\b\.?|Grad\b|(?:fan|convection|Umluft)\b)?\s*(?P<unit>[CF](?:elsius|ahrenheit)?|c(?=[\s,.;)]|$))?"
     r"(?![A-Za-z0-9%])"
 )
 _GAS = {
@@ -54,7 +54,7 @@ class Span:
 def durations_in(text: str) -> list[Span]:
     """Every duration in a text; “1 hour 30 minutes” is one."""
     plain = _in_figures(_plain(text))
-    found = []
+    found: list[Span] = []
     for match in _SPAN.finditer(plain):
         scale = 3600.0 if match["unit"][0] in "hHsS" else 60.0
         low = _number(match["low"])
@@ -137,6 +137,7 @@ def _whole(found: re.Match[str]) -> float:
 
 
 def _plain(text: str) -> str:
+    text = text.replace("\u2109", "°F").replace("\u2103", "°C")
     for sign, words in _VULGAR.items():
         text = text.replace(sign, words)
     return text
@@ -173,11 +174,26 @@ class Degrees:
     temp_c: float
     start: int
     end: int
+    exact: bool = True
+    """In degrees; a gas mark stands for about ten of them."""
 
 
+_TO = re.compile(r"\s*(?:to|-|–|and)\s*")
+_NAMED_C = {
+    "very slow": 120.0, "cool": 120.0, "very low": 120.0, "low": 140.0, "slow": 150.0,
+    "moderately slow": 160.0, "warm": 160.0, "moderate": 180.0, "medium": 180.0,
+    "moderately hot": 190.0, "fairly hot": 200.0, "hot": 220.0, "very hot": 240.0,
+}  # fmt: skip
+"""Ovens by name. Common practice, from memory of cookery books."""
+_NAMED_OVEN = re.compile(
+    rf"\b(?P<how>{'|'.join(sorted(_NAMED_C, key=len, reverse=True)).replace(' ', chr(92) + 's+')})"
+    r"\s+oven\b",
+    re.I,
+)
 _BARE = re.compile(
     r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|running"
-    r"|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+ )?|^)(?P<value>\d{3})(?:(?:-|–| to )\d{3})?(?:-?ish)?"
+    r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+ )?|^)"
+    r"(?P<value>\d{3})(?:(?:-|–| to )\d{3})?(?:-?ish)?"
     r"(?= (?:for|till?|until|oven|all|or|and)\b|[,.;]| \d| ?$)"
     r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"
     r"|@ ?(?P<sign>\d{3})\b|\((?P<aside>\d{3})\)",
@@ -214,8 +230,10 @@ def _most_c(text: str, found: re.Match[str]) -> float:
 def temperatures_in(text: str) -> list[Degrees]:
     """Temperatures from 55 to 290 °C; the unit is told from the number where it is not named."""
     plain = _in_figures(_plain(text))
-    found = []
+    found: list[Degrees] = []
     for match in _DEGREES.finditer(plain):
+        if found and _TO.fullmatch(plain, found[-1].end, match.start()):
+            continue  # "250 °F to 275 °F" is one heat, told by its lower end
         unit, value = (match["unit"] or "")[:1].upper(), float(match["value"])
         if not unit and not match["sign"]:
             continue
@@ -228,7 +246,10 @@ def temperatures_in(text: str) -> list[Degrees]:
     for match in re.finditer(r"\b(?:gas\s+mark|gas|mark)\s+((?:1/[24])|\d)(?![\d/])", plain, re.I):
         mark = float(Fraction(match[1]))
         if mark in _GAS:
-            found.append(Degrees(_GAS[mark], match.start(), match.end()))
+            found.append(Degrees(_GAS[mark], match.start(), match.end(), exact=False))
+    for match in _NAMED_OVEN.finditer(plain) if not found else ():
+        how = " ".join(match["how"].lower().split())
+        found.append(Degrees(_NAMED_C[how], match.start(), match.end(), exact=False))
     if not found:
         for match in _BARE.finditer(plain):
             temp_c = _bare_c(float(next(filter(None, match.groups()))), plain)

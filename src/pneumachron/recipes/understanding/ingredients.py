@@ -87,6 +87,12 @@ _TIED = re.compile(
 """Herbs and spices tied up, that give their taste to the liquid and are taken out again."""
 
 
+_JOINT = re.compile(
+    r"\s(?:in|with|w/?|into|made (?:with|from)|mixed|dissolved|stirred)(?=\s)", re.I
+)
+"""What follows says what it comes in, or is stirred into."""
+
+
 @lru_cache(maxsize=2048)
 def food_of(name: str) -> Food:
     """The food a name speaks of: the longest entry, the last of equally long ones.
@@ -96,7 +102,11 @@ def food_of(name: str) -> Food:
     known = foods()
     if _TIED.search(name):
         return known["herb sachet"]
-    found = [match[0].lower() for match in _pattern().finditer(name)]
+    matches = list(_pattern().finditer(name))
+    joint = _JOINT.search(name)
+    # "potato starch mixed with cold water" is starch, "pineapple in juice" a fruit
+    head = [match for match in matches if joint and match.end() <= joint.start()]
+    found = [match[0].lower() for match in head or matches]
     if not found:
         return UNKNOWN
     entries = [known.get(words) or known.get(words.removesuffix("s")) for words in found]

@@ -77,7 +77,9 @@ _LID = any_of(
 )
 _OPEN = re.compile(r"\buncover(ed)?\b|\bwithout (a )?lid\b|\bopen\b", re.I)
 _SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b", r"\btagine\b",
-                 r"\b(low|lowest|gentlest) (gas|heat|flame)\b")  # fmt: skip
+                 r"\b(low|lowest|gentlest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",
+                 r"\btick(s|ing)? over\b", r"\bbarely bubbl\w*",
+                 r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
 _ASIDE = any_of(
     r"\brest(s|ed|ing)?\b",
     r"\bstand\b",
@@ -265,8 +267,16 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
         return False
     if device in {"pressure", "stovetop"}:
         return not _not_under_pressure(sentence)
-    said = any(words.search(sentence) for words in (_OVEN, _LID, _OPEN, _MEAT_IN))
+    said = any(words.search(sentence) for words in (_OVEN, _LID, _OPEN, _MEAT_IN, _ONLY_A_TIME))
     return device != "oven" or said or bool(temperatures_in(sentence))
+
+
+_ONLY_A_TIME = re.compile(
+    r"^\W*(about |for |approx\w*\.? |around )?[\d½¼¾/.,\s–-]+(to [\d½¼¾/.,\s]+)?"
+    r"(hours?|hrs?|h|min\w*)( or so| total| in all)?\W*$",
+    re.I,
+)
+"""A card that says "Oven 160 C. Cover. 3 hours."."""
 
 
 def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
@@ -357,7 +367,7 @@ def _temperature(recipe: Recipe, main: _Found) -> float | None:
     for text in (main.sentence, *reversed(recipe.steps[: main.step + 1])):
         near = temperatures_in(text)
         if text == main.sentence:
-            near.sort(key=lambda item: abs(item.start - main.start))
+            near.sort(key=lambda item: (not item.exact, abs(item.start - main.start)))
         for degrees in near:
             after = re.split(r"\d", text[degrees.end : degrees.end + 25].lower())[0]
             before = text[max(0, degrees.start - 25) : degrees.start].lower()

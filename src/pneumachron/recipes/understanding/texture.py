@@ -10,6 +10,12 @@ _BONE = r"\b(bones?|blade( bone)?)"
 _INSIDE = r"(inside|internal|in the (middle|cent(er|re)|thickest))"
 _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
+        "chewy",
+        any_of(
+            r"\b(plenty|lots) of chew\b|\b(nicely|pleasantly|good and) chewy\b|\bchewy the way\b"
+        ),
+    ),
+    (
         "falls",
         any_of(
             r"\b(fall|drop)(s|ing)?[- ](apart|off|from|to (bits|pieces|shreds))",
@@ -42,12 +48,30 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bflakes?\b(?! of| salt|d)|\bcrumbles? (it |the meat )?with\b",
             r"\b(torn?|tear(s|ing)?) (it |them |the meat )?(in)?to (strands|chunks|shreds|pieces)",
             r"\bwithout a fight\b",
+            r"\bcomes? off in (chunks|pieces|lumps|flakes)\b",
+            r"\btear (the |up the |up )?(meat|pork|beef|brisket|shoulder|it|them)\b",
+            r"\b(broken|break\w*|crush\w*|mash\w*) (it |them |up )*"
+            r"(under|with|by|against)( \w+){0,5} (fork|spoon|forks|spoons|tongs)\b",
+            rf"{_BONE} (can|could|will|should) (easily )?be (drawn|pulled|lifted|twisted|slid)"
+            r" (right |clean |straight )?(out|free|away)",
+            r"\bleav(e|es|ing) the bones?\b",
+            r"\b(pick|strip|pluck|take|remove|peel)\w* (all )?(of )?the (meat|pork"
+            r"|beef) (\w+ )?(off|from) "
+            r"(the |its )?bones?\b",
+            r"\bbones?\b.{0,30}\b(fall|pop|drop|slip|slide|come)s? (right |straight )?out\b",
+            rf"{_BONE} (comes?|is|are|feels?|gets?|works?) loose\b|\bit falls\b",
+            r"\b(break(s|ing)?|broken) up\b|\b(com(es?|ing)|go(es)?) to pieces\b",
+            r"\b(shatters?|squash(es|ed)?|hack(ed)?) (it |them )?(up|when|with)\b|\bzerrei(ß|ss)",
+            r"\bpull(able|-tender| tender)\b",
         ),
     ),
     (
         "very",
         any_of(
-            r"\b(very,?|really|completely|extremely|super|so|utterly|beautifully) (tender|soft)\b",
+            r"\b(very,?|really|completely|extremely|super|so|utterly|beautifully|properly|absurdly"
+            r"|ridiculously|incredibly|unbelievably|exceptionally|quiveringly|wonderfully|insanely"
+            r"|supremely|lusciously|sumptuously|sehr|ganz|richtig|butter) ?-?(tender|soft"
+            r"|zart|weich)\b",
             r"\b(no knife needed|need (a|no) knife|without a knife)\b",
             r"\bmelts?[- ]in[- ](the|your)[- ]mouth\b|\bunctuous\b|\blike pudding\b",
             r"\bbuttery\b|\b(jelly|pudding)[- ]soft\b|\bdissolv(es|ing)\b|\bmelts? away\b",
@@ -57,13 +81,33 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(until|till|til) they bend",
             rf"\b20[0-8] ?°? ?F?\b.{{0,12}}{_INSIDE}",
             rf"\b9[3-7] ?°? ?C?\b.{{0,12}}{_INSIDE}",
-            r"\binternal temp\w*\.? (of |is |reads |reaches )*(\d{3} ?(-|–|to) ?)?"
+            r"\b(internal|core|inside|cent(er|re)) temp\w*\.? (\w+ ){0,2}(\d{2,3} ?(-|–|to) ?)?"
             r"(20[0-8]|9[3-7])\b",
+            r"\b(20[0-8] ?°? ?F?|9[3-7] ?°? ?C?) (core|internal|on the (probe|thermometer))\b",
+            r"\b(probe|thermometer)\b[^.]{0,25}\b(20[0-8] ?°? ?F?|9[3-7] ?°? ?C)\b",
             r"\bspoon[- ](soft|tender)|\b(with a spoon|spoon cuts|spoon goes)\b|\bspoonable\b",
             "meltingly",
             r"\bmelting (?!the )|\bmelts in\b",
             r"\bbutter[- ]soft|\bsoft as butter|\bgelatinous\b",
             "silky",
+            r"\b(need|without|no)( \w+){0,2} teeth\b|\bsoft butter\b",
+            r"\b(wobbl|quiver|jiggl)\w* like (a )?(jelly|jello|custard)",
+            r"\b(gristle|tissue|collagen|sinews?|fat)\b.{0,25}\b(jelly|jellied|custard|broken down"
+            r"|dissolved|melted)\b",
+        ),
+    ),
+    (
+        "holds",
+        any_of(
+            r"\b(slight|gentle|little|bit of( a)?|some|with( a)?) (tug|chew|bite|resistance"
+            r"|pull left)\b",
+            r"\b(plenty|lots) of resistance|\bresistance left\b|\bal dente\b",
+            r"\b(almost|nearly|not quite|just short of) (fork[- ])?tender\b|\btoo soft\b",
+            r"\bstay(s|ing)? on the bones?\b|\bsurvives? the (grill|pan|broiler|knife)",
+            r"\bwithout (crumbling|falling apart|shredding|breaking)\b|\bnot shred"
+            r"|\brather than shred",
+            r"\bpull left\b|\bbite marks?\b|\bclean bite\b|\bbites? clean",
+            r"\b(hold|holds|holding|keep|keeps|stay|stays|staying) together\b",
         ),
     ),
     (
@@ -88,6 +132,10 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\blike (warm |soft )?butter",
             r"\b(cook|simmer|braise|bake)\w* (\w+ )?(until|till|til) (\w+ )?soft\b",
             r"\b(shr[aiu]nk|pulled|drawn) (s )?back\b|\bshrinks? back\b",
+            r"\b(no|little|hardly any|without( any)?) (resistance|fight)\b|\beasily pierced\b",
+            r"\b(rack|slab|it) (cracks?|splits?|breaks?) (when|as|if)\b",
+            r"\b(fork|knife|skewer|probe) comes? out (easily|clean)",
+            r"\bpierces? easily\b|\bgives? no (fight|resistance)\b",
             r"\brack bends\b|\bbend(s)? test\b|\bbends when\b",
         ),
     ),
@@ -110,15 +158,54 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bthick slabs\b",
             r"\bcut between\b",
             r"\bin Scheiben\b",
+            r"\b(test|check|try)\w* (it |them |the meat )?with a (fork|skewer|knife|toothpick)\b",
+            r"\b(meat|it|they|should|will|must) yields?\b|\bgives? easily\b|\btwist test\b",
+            r"\b(ribs?|rack|slabs?|brisket|shoulder) (is|are|feels?) (\w+ )?soft\b",
+            r"\b(cut|part|portion|divide)\w* into (single |individual |separate )?ribs\b"
+            r"|\binto single ribs\b",
+            r"\bends (should |will )?(hang|droop|sag)\b",
+            r"\bbone ends? (are |is )?(exposed|showing|visible|bare)|\bbones? (are )?(exposed"
+            r"|visible)",
         ),
     ),
 )
-"""Looked for in this order: the softer wish is the one that was meant."""
+"""Looked for in this order: of several, the softer wish is the one that was meant."""
+_BESIDE = any_of(
+    r"\b(onions?|shallots?|leeks?|carrots?|celery|potato(es)?|beans?|lentils?|rice|noodles?|pasta"
+    r"|cabbage|slaw|kale|lettuce|cheese|cheddar|buns?|rolls?|bread|tortillas?|apples?|pears?|fruit"
+    r"|mushrooms?|peppers?|chil(i|li|e)(e?s)?|garlic|vegetables?|veg|parsnips?|turnips?|beets?"
+    r"|sauerkraut|polenta|grits|dumplings?|pumpkin|squash|tomato(es)?|barley|eggs?|herbs"
+    r"|zwiebeln?|kartoffeln?|kraut|m(ö|oe)hren|gem(ü|ue)se)\b"
+)
+_OBJECT = re.compile(
+    r"\w* (?!(in|on|over|into|onto|with|for|to|and|between) )(?:[\w-]+ ){0,2}?" + _BESIDE.pattern,
+    re.I,
+)
+"""What follows a verb, without a preposition between."""
+_MEAT = any_of(
+    r"\b(meat|pork|beef|ribs?|rack|slabs?|brisket|shoulder|butt|joint|roast|flanken|belly|bones?"
+    r"|pieces?|chunks|wings?|fleisch|rippen?|braten|schulter)\b"
+)
 _DENIED = any_of(
     r"(\bnot|n.t(?! need)|\bnever|\bwithout|\bbefore|\brather than|\binstead of|\bno|\bshort of)"
     r"( \w+){0,2}[ -]$"
 )
 _CLAUSES = re.compile(r"[.;!?]\s+|, ")
+
+
+def _is_beside(texture: Texture, clause: str, found: re.Match[str]) -> bool:
+    """Whether what was found is done to something else on the table, and not to the meat.
+
+    "Soften the onions until tender", "slice the buns"; but "shred it and pile on buns" is meat.
+    """
+    if _MEAT.search(clause):
+        return False
+    before, behind = clause[: found.start()], clause[found.end() :]
+    if re.search(r"\b(it|them|they)\b", behind[:6]):
+        return False
+    # what falls apart or is pulled is meat, whatever else stands in the sentence
+    softens = texture in {"very", "tender"} and _BESIDE.search(before) is not None
+    return softens or _OBJECT.match(behind) is not None
 
 
 def texture_of(recipe: Recipe) -> Texture | None:
@@ -137,6 +224,8 @@ def read_texture(texts: tuple[str, ...]) -> Texture | None:
     for texture, pattern in _WORDS:
         for clause in clauses:
             for found in pattern.finditer(clause):
+                if _is_beside(texture, clause, found):
+                    continue
                 if not _DENIED.search(clause[: found.start()]):
                     return texture
                 denied = denied or ("holds" if texture == "falls" else None)

@@ -107,7 +107,7 @@ mark-wine_first =
 mark-sugar_after = More than { $units ->
         [us] 1 Tbsp of sugar in a cup
        *[metric] 50 g of sugar in a litre
-    } scorches on the bottom, so the rest goes in after pressure.
+    } scorches on the bottom, so it goes in after pressure.
 mark-flour_left_off = Flour on the meat burns to the bottom. Leave it off and thicken afterwards.{ $allergens ->
         [none] { "" }
        *[other] { " " }Contains { NAMES("allergen", $allergens) }.

@@ -14,7 +14,7 @@ mark-acid_halved = Half goes in before, half after: under pressure a sharp taste
 mark-sugar_after = More than { $units ->
         [us] 1 Tbsp of sugar in a cup
        *[metric] 50 g of sugar in a liter
-    } scorches on the bottom, so the rest goes in after pressure.
+    } scorches on the bottom, so it goes in after pressure.
     .caution = Sugar on the bottom scorches and stops the cooker.
 mark-sugar_in_rub = A rub that touches the bottom carries little sugar: at most { $units ->
         [us] 1 tsp a pound
