@@ -22,6 +22,7 @@ from pneumachron.recipes.converting.rules import (
     Outcome,
     apply_rule,
     plain_line,
+    together,
 )
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
 from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
@@ -36,7 +37,7 @@ from pneumachron.recipes.converting.themes import (
     sprayed_lines,
 )
 from pneumachron.recipes.errors import RecipeError
-from pneumachron.recipes.understanding.ingredients import Ingredient, foods
+from pneumachron.recipes.understanding.ingredients import Ingredient, foods, foods_in
 from pneumachron.recipes.understanding.understand import Understood
 
 QUICK_GRILL_S = 1200.0
@@ -89,7 +90,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     lines: list[OutLine] = []
     marks: list[Mark] = []
     for item in understood.ingredients:
-        found = apply_rule(facts, item)
+        found = together([apply_rule(facts, food) for food in foods_in(item)])
         mark = _mark(found, item.index, item.line.raw, choices)
         if mark is not None and mark.overruled:
             found = Outcome((plain_line(facts, item, "pot"),))

@@ -55,6 +55,8 @@ class OwnWords:
 
     text: str
     before_finish: bool
+    before_heat: bool
+    """The recipe does it before the meat is on the heat, and so do we."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,6 +1,6 @@
 """What becomes of each ingredient. One function a rule; which kind it is for stands below."""
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
 from pneumachron.core.catalog.sides import side_advice
@@ -63,6 +63,12 @@ class Outcome:
     rule: str | None = None
     params: dict[str, Param] = field(default_factory=dict)
     """What its reason speaks of, in SI units."""
+
+
+def together(outcomes: Sequence[Outcome]) -> Outcome:
+    """What becomes of a line with several foods; its mark is that of the first one with a rule."""
+    marked = next((found for found in outcomes if found.rule is not None), outcomes[0])
+    return replace(marked, lines=tuple(line for found in outcomes for line in found.lines))
 
 
 RuleFn = Callable[[Facts, Ingredient], Outcome]
@@ -303,7 +309,10 @@ BY_KIND: dict[Kind, RuleFn] = {
 }
 """One rule for each kind of ingredient."""
 
-_SERVED = any_of("to serve", "to garnish", "to finish", "for garnish")
+_SERVED = any_of(
+    "to serve", "to garnish", "to finish", "for (the )?garnish(ing)?", "for serving",
+    "for topping", "to top", "for sprinkling", "at the table", "on the side",
+)  # fmt: skip
 _SPRAYED: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
 
 

@@ -8,7 +8,7 @@ from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.marks import Mark, OutStep, OwnWords
 from pneumachron.recipes.converting.rule_table import rules
-from pneumachron.recipes.converting.themes import CURED, Theme, is_cured, theme_of
+from pneumachron.recipes.converting.themes import CURED, Theme, is_cured, mixes_a_glaze, theme_of
 from pneumachron.recipes.understanding.understand import Understood
 
 LEFT_OUT: dict[str, Message] = {
@@ -52,7 +52,13 @@ def step_marks(
         if kind == "cure" and not overruled:
             cures.append(_cure_alone(understood, index, step))
         elif kind == "own_words" or overruled:
-            kept.append(OwnWords(step, before_finish="finish" in themes[index + 1 :]))
+            kept.append(
+                OwnWords(
+                    step,
+                    before_finish="finish" in themes[index + 1 :] or mixes_a_glaze(step),
+                    before_heat=index < min(understood.cooking.steps, default=0),
+                )
+            )
         mark = Mark(
             mark_id=mark_id,
             rule=rule.name,

@@ -25,7 +25,7 @@ from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.themes import rub_rest_s, theme_of
-from pneumachron.recipes.understanding.ingredients import Food
+from pneumachron.recipes.understanding.ingredients import JOINT, Food
 from pneumachron.recipes.understanding.understand import Understood
 
 
@@ -47,10 +47,19 @@ class Work:
 
     def names(self, *whens: When) -> str:
         """Names of the lines of some stages, a line each; empty when there are none."""
-        names = [
-            line.name for line in self.lines if line.when in whens and line.food.kind != "meat"
-        ]
-        return listed(names)
+        lines = (line for line in self.lines if line.when in whens and line.food.kind != "meat")
+        return listed(_name_of(line) for line in lines)
+
+
+def _name_of(line: OutLine) -> str:
+    """What a step calls a line; what is served may be several things, and is told whole."""
+    several = line.when == "beside" and line.amount is None and line.prepared is None
+    if not several or not line.aside or _TO_SERVE.search(line.aside):
+        return line.name
+    return f"{line.name}, {line.aside}"
+
+
+_TO_SERVE = re.compile(r"^(?:to|for) (?:serv|garnish|finish|top)", re.I)
 
 
 def write_steps(work: Work) -> tuple[OutStep, ...]:
@@ -65,12 +74,19 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
     serving = [told for told in work.kept if theme_of(told.text) == "serve"]
     early = [told for told in work.kept if told not in serving]
     for step in steps:
-        if step.kind in {"finish", "carve"}:
-            now = [told for told in early if told.before_finish or step.kind == "carve"]
+        if step.kind in {"pot", "finish", "carve"}:
+            now = [told for told in early if _is_time_for(told, step.kind)]
             early = [told for told in early if told not in now]
             found += [OutStep("own_words", (own_words(told.text),)) for told in now]
         found.append(step)
     return (*found, *(OutStep("own_words", (own_words(told.text),)) for told in serving))
+
+
+def _is_time_for(told: OwnWords, kind: str) -> bool:
+    """Whether what keeps its own words is done before one of our steps."""
+    if kind == "pot":
+        return told.before_heat
+    return told.before_finish or kind == "carve"
 
 
 def own_words(text: str) -> Message:
@@ -233,6 +249,9 @@ _THICKENERS = re.compile(
 )
 
 
+_FOR_DREDGING = re.compile(r"\s+for\s.*", re.I)
+
+
 def _thickens(food: Food) -> bool:
     """Whether it goes in as a slurry; a soup mix or crumbs are only stirred in."""
     return food.kind == "flour" or (
@@ -242,9 +261,11 @@ def _thickens(food: Food) -> bool:
 
 def _sauce(work: Work) -> OutStep | None:
     after = [line for line in work.lines if line.when == "after"]
-    thick = [line.name for line in after if _thickens(line.food)]
+    slurry = [line for line in after if _thickens(line.food)]
+    # "starch mixed with cold water": the step says with what itself
+    thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]) for line in slurry]
     milk = [line.name for line in after if line.food.kind == "dairy"]
-    rest = [line.name for line in after if line.name not in {*thick, *milk}]
+    rest = [line.name for line in after if line not in slurry and line.name not in milk]
     stages = (("thicken", thick), ("stir_in", rest), ("dairy_last", milk))
     said = [_say(code, names=listed(names)) for code, names in stages if names]
     out = listed(line.name for line in work.lines if _is_taken_out(work, line))

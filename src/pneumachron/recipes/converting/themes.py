@@ -69,7 +69,13 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
     (
         "finish",
         any_of(
-            r"\bbroil", r"\bglaze", r"\bbrush", r"\bcrisp", r"\bdirect heat", r"\bunder the grill"
+            r"\bbroil",
+            r"\bglaze",
+            r"\bbrush",
+            r"\bpaint\b",
+            r"\bcrisp",
+            r"\bdirect heat",
+            r"\bunder the grill",
         ),
     ),
     (
@@ -127,7 +133,15 @@ def _named(item: Ingredient, text: str) -> bool:
     words = re.findall(r"[a-z]{3,}", name)
     if not words:
         return False
-    return name in text or bool(re.search(rf"\b{re.escape(words[-1].rstrip('s'))}", text))
+    last = words[-1]
+    # "the mustard" is mustard powder; but garlic is not garlic powder
+    if last in _GENERIC and len(words) > 1 and words[-2] not in {"garlic", "onion"}:
+        last = words[-2]
+    return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
+
+
+_GENERIC = frozenset({"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup"})
+"""Words that come after what a thing is."""
 
 
 SEASONED = any_of(
@@ -223,7 +237,10 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     named = named_in(understood, SEASONED)
     text = " ".join(understood.recipe.steps).lower()
     spices = {item.index for item in understood.ingredients if item.kind in _SPICE_KINDS}
-    said = r"\b(dry )?spices\b|\brub over\b|\bdry rub\b"
+    said = (
+        r"\b(dry )?spices\b|\brub over\b|\bdry rub\b|\bseasonings\b"
+        r"|\bdry (ingredients|stuff|things|mix)\b"
+    )
     # “rub the ribs”, and no word of what with: with the spices there are
     plain = _RUB_THE_MEAT.search(text) is not None and not spices & named
     all_spices = plain or bool(re.search(said, text))
@@ -262,7 +279,8 @@ LIQUID_OF_A_BRAISE_M3 = 150e-6
 def parts_apart(understood: Understood) -> dict[int, Part]:
     """Lines of parts that are not cooked with the meat: a glaze, a cream to serve with it."""
     found: dict[int, Part] = {}
-    for part in (*_parts_of_sections(understood), *understood.recipe.parts):
+    told = (*_parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts)
+    for part in told:
         items = [understood.ingredients[row] for row in part.lines if _is_row(understood, row)]
         meat = any(item.kind == "meat" for item in items)
         thin_m3 = sum(item.volume_m3 or 0.0 for item in items if item.kind in THIN_KINDS)
@@ -287,6 +305,52 @@ def _parts_of_sections(understood: Understood) -> Iterator[Part]:
         yield Part.of(section.name, lines)
 
 
+_MIXED = any_of(
+    r"\b(stir|mix|whisk|blend|combine|beat|shake)\b(?! (it |them |everything )?(in|into)\b)"
+)
+_WITH_THE_MEAT = any_of(
+    r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|joint|wings?|cooker|crock|dutch oven)\b",
+    r"\bpour(ed)? (it |this |them )?(over|around|in)\b", r"\bmarinat",
+)  # fmt: skip
+_PUT_ON = re.compile(
+    r"\b(?:brush|paint|glaze|baste|slather|smear|mop|coat)\w*\b[^.;]*?"
+    r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b",
+    re.I,
+)
+"""“Paint with the ketchup mix”: what was stirred together before goes on at the end."""
+
+
+def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
+    """What the steps stir together apart from the meat, and brush on later: a glaze.
+
+    “Stir together the ketchup, treacle and mustard … paint with the ketchup mix.”
+    """
+    sentences = [part for step in understood.recipe.steps for part in _sentences(step)]
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    for place, sentence in enumerate(sentences):
+        if not _MIXED.search(sentence) or _WITH_THE_MEAT.search(sentence):
+            continue
+        put_on = next(
+            (found for text in sentences[place + 1 :] if (found := _PUT_ON.search(text))), None
+        )
+        here = sentence.lower()
+        elsewhere = " ".join((*sentences[:place], *sentences[place + 1 :])).lower()
+        rows = [item.index for item in understood.ingredients if _named(item, here)]
+        alone = [row for row in rows if not _named(understood.ingredients[row], elsewhere)]
+        # a glaze takes its name from one of its own: "the ketchup mix"
+        own = {
+            row for row in rows if put_on and _named(understood.ingredients[row], put_on[0].lower())
+        }
+        lines = tuple(sorted({*alone, *own} - meat))
+        if put_on and len(lines) >= 2:
+            yield Part(put_on["name"], "glaze", lines)
+
+
+def mixes_a_glaze(step: str) -> bool:
+    """Whether a step stirs something together that is no work on the meat."""
+    return any(_MIXED.search(text) and not _WITH_THE_MEAT.search(text) for text in _sentences(step))
+
+
 def _is_row(understood: Understood, row: int) -> bool:
     return 0 <= row < len(understood.ingredients)
 
@@ -306,7 +370,10 @@ def named_late(understood: Understood) -> dict[int, When]:
     # what is sweet and goes on between two long heats goes on late: it scorches
     longest = whole if cooking.main is None else _around(understood.recipe.steps, *cooking.main)
     found: dict[int, When] = {}
+    rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     for item in understood.ingredients:
+        if item.index in rub:
+            continue
         before, after = longest if item.kind in _SWEET else whole
         low, late = " ".join(before).lower(), " ".join(after).lower()
         if item.kind not in _NEVER_LATE and _named(item, late) and not _named(item, low):

@@ -17,6 +17,7 @@ from pneumachron.recipes.model import (
 from pneumachron.recipes.reading.decode import clean, decode
 from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
+from pneumachron.recipes.reading.looks import look_at
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
 
 MAX_PAGE_TAGS = 30_000
@@ -66,7 +67,7 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
             raise UnreadableError("too_many_tags")
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
         return "html", marked or [read_plain(words_of_page(text))]
-    text = _unquoted(text)
+    text = _spread(_unquoted(text))
     marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
     if marked_up and len(text) <= MAX_MARKDOWN:
         return "markdown", [read_markdown(text)]
@@ -85,6 +86,41 @@ def _unquoted(text: str) -> str:
     return _QUOTED.sub("", text) if lines and quoted >= _MOSTLY * lines else text
 
 
+_FEW_LINES, _MANY_WORDS = 2, 20
+_SENTENCE_ENDS = re.compile(r"(?<=[a-zA-Z)])[.;!]\s+")
+_COMMAS = re.compile(r",\s+(?![^(]*\))")
+
+
+def _spread(text: str) -> str:
+    """A recipe in one breath, as in a message: a line for each sentence and each food."""
+    lines = [line for line in text.split("\n") if line.strip()]
+    words = text[: 200 * _MANY_WORDS].split()
+    if len(lines) > _FEW_LINES or len(words) < _MANY_WORDS or len(text) > MAX_MESSAGE:
+        return text
+    found: list[str] = []
+    for line in lines:
+        for sentence in _SENTENCE_ENDS.split(line):
+            parts = _COMMAS.split(sentence)
+            looks = [look_at(part) for part in parts]
+            is_food = looks[0].has_amount and sum(look.food > look.work for look in looks)
+            if is_food and is_food >= len(parts) / 2:
+                found += [food for part in parts for food in _in_brackets(part)]
+            else:
+                found.append(f"{sentence.rstrip('.')}.")
+    if found and not look_at(found[0]).has_amount:
+        found[0] = found[0].rstrip(".")
+    return "\n".join(found)
+
+
+def _in_brackets(part: str) -> list[str]:
+    """“Rub (2 T salt 2 T pepper)”: a part and its foods; any other food is itself."""
+    found = re.fullmatch(r"([a-z][a-z ]{1,30})\((.{3,300})\)", part.strip(), re.I)
+    foods = re.split(r"(?:,\s*|\s+)(?=\d)", found[2]) if found else []
+    return [f"For the {found[1].strip()}:", *foods] if found and len(foods) > 1 else [part]
+
+
+MAX_MESSAGE = 4_000
+"""Characters of a recipe in one breath."""
 MAX_MARKDOWN = 100_000
 """Characters of a recipe in Markdown; a longer text is read as plain lines."""
 

@@ -51,6 +51,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         "glaze",
         any_of(
             rf"\b(turn|toss|roll|tumble|coat)\w* {_MEAT} in the (glaze|reduced|sticky|reduction)",
+            rf"\b(return|put|add) {_MEAT}.{{0,30}}\b(turn|toss|roll)\w*\b.{{0,40}}"
+            r"\b(sticky|gloss\w*|coated|glazed)\b",
             r"\b(reduce|boil|bubble|simmer)\w*\b.{0,60}\bcoats? (the )?(ribs?|meat|them|bones)\b",
         ),
     ),

@@ -5,7 +5,7 @@ Numbers and words live in data/ingredients.csv; densities and piece weights are 
 
 import re
 from csv import DictReader
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cache, lru_cache
 from importlib.resources import files
 from typing import Literal, TypeAlias, cast, get_args
@@ -87,9 +87,7 @@ _TIED = re.compile(
 """Herbs and spices tied up, that give their taste to the liquid and are taken out again."""
 
 
-_JOINT = re.compile(
-    r"\s(?:in|with|w/?|into|made (?:with|from)|mixed|dissolved|stirred)(?=\s)", re.I
-)
+JOINT = re.compile(r"\s(?:in|with|w/?|into|made (?:with|from)|mixed|dissolved|stirred)(?=\s)", re.I)
 """What follows says what it comes in, or is stirred into."""
 
 
@@ -103,7 +101,7 @@ def food_of(name: str) -> Food:
     if _TIED.search(name):
         return known["herb sachet"]
     matches = list(_pattern().finditer(name))
-    joint = _JOINT.search(name)
+    joint = JOINT.search(name)
     # "potato starch mixed with cold water" is starch, "pineapple in juice" a fruit
     head = [match for match in matches if joint and match.end() <= joint.start()]
     found = [match[0].lower() for match in head or matches]
@@ -160,6 +158,40 @@ class Ingredient:
     def sugar_g(self) -> float:
         """Sugar it brings in."""
         return 1000.0 * (self.mass_kg or 0.0) * SUGAR_G_PER_G.get(self.kind, 0.0)
+
+
+_EACH = re.compile(r"^each\b\s*(?:of\b)?\s*:?\s*", re.I)
+_APART = re.compile(r"\s*(?:,|;|\s\+|\s&|\s/)\s+(?:and\s+)?|\s+and\s+")
+_PLAIN_LIST = re.compile(r"\s*(?:,|;|\s\+)\s+(?:and\s+)?")
+_NOT_UNDER_PRESSURE: frozenset[Kind] = frozenset(
+    {"flour", "starch", "dairy", "sugar", "sugar_thick", "sweet_sauce"}
+)
+
+
+def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
+    """The foods of one line, each as a line of its own with the same place in the recipe.
+
+    “1 Tbsp each: paprika, brown sugar” is so much of each. “Salt + pepper, flour for dredging”
+    is three things, one of which must not go under pressure. Any other line is one food.
+    """
+    line = item.line
+    whole = ", ".join(filter(None, (line.name, line.aside)))
+    if _EACH.match(line.name):
+        names = [part for part in _APART.split(_EACH.sub("", whole)) if part]
+        return tuple(
+            replace(item, line=replace(line, name=name, aside=""), food=food_of(name))
+            for name in names
+        )
+    names = _PLAIN_LIST.split(line.raw)
+    foods = [food_of(name) for name in names]
+    kinds = {food.kind for food in foods}
+    several = len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
+    if line.amount is not None or not several or kinds & {"unknown", "meat", "beside"}:
+        return (item,)
+    return tuple(
+        replace(item, line=read_line(name), food=food)
+        for name, food in zip(names, foods, strict=True)
+    )
 
 
 def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:

@@ -215,6 +215,9 @@ def read_line(text: str) -> Line:
     # 1.500 g and 1,000 ml are thousands
     plain = _THOUSANDS.sub(r"\1\2", plain)
     lead = re.match(r"^(juice|zest|rind|grated zest)( and (juice|zest))? of\s+", plain, re.I)
+    length = None if lead else _LENGTH.match(plain)
+    if length:
+        plain = f"1 piece {plain[length.end() :]}"
     found = _amount_of(plain[lead.end() :] if lead else plain)
     if found is None and not lead:
         return _trailing(raw, plain)
@@ -223,13 +226,21 @@ def read_line(text: str) -> Line:
         return Line(raw, None, None, "", name, aside)
     amount, rest = found
     name, aside = _name_of(rest)
-    asides = [lead[1].lower() if lead else "", amount.aside, aside]
+    told = length["long"] if length else ""
+    asides = [lead[1].lower() if lead else "", told, amount.aside, aside]
     unit = amount.unit
     if not unit and (cloves := re.match(r"^(garlic) cloves?$", name, re.I)):
         name, unit = cloves[1], "clove"
     return Line(raw, amount.low, amount.high, unit, name, ", ".join(filter(None, asides)))
 
 
+_LENGTH = re.compile(
+    r"^(?P<long>\d+(?:[.,/]\d+| \d/\d)?[\s-]?(?:cm|inch(?:es)?|in\b|\"))\s*"
+    r"(?:(?:pieces?|knobs?|thumbs?|chunks?|lengths?|sticks?|nubs?)\s+(?:of\s+)?"
+    r"|(?=(?:fresh |root )?(?:ginger|galangal|turmeric|cinnamon|horseradish|lemongrass)))",
+    re.I,
+)
+"""“3 cm piece of ginger”: one piece, so long."""
 _THOUSANDS = re.compile(
     r"(?<![\d.,])(\d{1,3})[.,](\d{3})(?=\s*(?:g|gr|grams?|ml|millilit(?:re|er)s?)\b)", re.I
 )

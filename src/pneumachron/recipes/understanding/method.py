@@ -283,10 +283,11 @@ def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
     """Times of a step that cook the meat with the main heat."""
     found = []
     for place, sentence in enumerate(_sentences(step)):
-        if not _is_main_heat(sentence, device):
+        heat = _heat_in(sentence, device)
+        if heat is None:
             continue
         sides = 2.0 if device == "grill" and _SIDES.search(sentence) else 1.0
-        spans = durations_in(_ASIDES.sub("", _before_letting_go(sentence, device)))
+        spans = durations_in(_ASIDES.sub("", _before_letting_go(heat, device)))
         least_s = _LEAST_S.get(device, 900.0)
         found += [
             _Found(index, place, sides * span.low_s, sides * span.high_s, sentence, span.start)
@@ -294,6 +295,21 @@ def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
             if span.high_s >= least_s
         ]
     return found
+
+
+_COMMAS = re.compile(r",\s+(?:then |and )?")
+
+
+def _heat_in(sentence: str, device: Device | None) -> str | None:
+    """What of a sentence is the main heat: all of it, or what stands beside a rest.
+
+    "Smoke at 225 for 9 hours, wrap, rest in a cooler 2 hours": the rest is no heat.
+    """
+    if _is_main_heat(sentence, device):
+        return sentence
+    beside = ", ".join(part for part in _COMMAS.split(sentence) if not _ASIDE.search(part))
+    told = temperatures_in(beside) and durations_in(beside)
+    return beside if told and _is_main_heat(beside, device) else None
 
 
 def _before_letting_go(sentence: str, device: Device | None) -> str:

@@ -93,7 +93,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     questions: list[Question] = []
     read = read_method(recipe)
     bought = meat.count
-    meat = _as_cut(meat, known, read_cutting(recipe.steps, read.main and read.main[0]))
+    meat = _as_cut(meat, known, _cutting_of(recipe, read, meat))
     if answers.cut is None and not meat.cut_sure:
         questions.append(_ask_cut(known))
     count = answers.count or meat.count or _pieces(known.cut_id)
@@ -235,6 +235,13 @@ def _cooking(read: Cooking, answers: Answers, questions: list[Question]) -> Cook
 
 
 UNSAID = Message("guess-unsaid")
+
+
+def _cutting_of(recipe: Recipe, read: Cooking, meat: Meat) -> Cutting:
+    """How the raw meat is cut: as its own line says, or the steps before it is done."""
+    line = () if meat.index is None else (recipe.ingredients[meat.index],)
+    said = read_cutting(line, 0)
+    return said if said != Cutting() else read_cutting(recipe.steps, read.main and read.main[0])
 
 
 def _ask_texture(guess: Texture, family: str) -> Question:
