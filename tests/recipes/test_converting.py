@@ -180,9 +180,61 @@ def test_a_recipe_of_an_electric_pressure_cooker_is_checked_against_the_plan() -
     done = made("1 cup stock", steps=steps)
     assert done.understood.cooking.method == "pressure"
     assert (done.understood.cooking.low_s, done.understood.cooking.high_s) == (3600.0, 3600.0)
+    # its order, minutes and release stay, and are held against the plan
+    assert (done.plan.hold_min, done.plan.setup.release) == (60, "timed")
+    assert done.plan.setup.after.wait_s == 15 * 60
     assert done.check is not None
-    # the same pressure, the same minutes, but for a few kPa
-    assert done.check.hold_min == pytest.approx(60, rel=0.1)
+    assert done.check.hold_min == 60
+    mark = mark_of(done, "minutes_kept")
+    assert mark.step is not None
+    assert done.steps[mark.step - 1].kind == "set"
+    assert "as your recipe says" in said_at(done, "set")
+    # crossed out, the plan's own minutes stand
+    planned = convert(done.understood, KITCHEN, Choices(overruled=frozenset({mark.mark_id})))
+    assert planned.plan.expectation is None
+    assert done.plan.expectation is not None
+    assert planned.plan.hold_min == done.plan.expectation.usual_min
+    assert "as your recipe says" not in said_at(planned, "set")
+
+
+def test_a_recipe_of_a_pressure_cooker_is_neither_seared_nor_broiled_unasked() -> None:
+    minutes = "Cook at high pressure for 35 minutes, natural release 10 minutes."
+    plain = convert(understand(Recipe("Short ribs", ("4 lb short ribs", "1 cup stock"),
+                                      (minutes,))), KITCHEN)  # fmt: skip
+    assert "sear" not in [step.kind for step in plain.steps]
+    assert plain.finish.kind == "none"
+    told = convert(understand(Recipe("Short ribs", ("4 lb short ribs", "1 cup stock"),
+                                     ("Brown the ribs on all sides.", minutes,
+                                      "Broil for 5 minutes."))), KITCHEN)  # fmt: skip
+    assert "sear" in [step.kind for step in told.steps]
+    assert told.finish.kind == "broiler"
+
+
+def test_minutes_that_are_not_safe_for_poultry_are_replaced() -> None:
+    recipe = Recipe("Wings", ("1 kg chicken wings", "1 cup stock"),
+                    ("Cook the wings at high pressure for 1 minute, quick release.",))  # fmt: skip
+    done = convert(understand(recipe), KITCHEN)
+    assert done.plan.hold_min > 1
+    assert mark_of(done, "minutes_kept").overruled
+
+
+@pytest.mark.parametrize(
+    ("text", "release", "wait_s"),
+    [
+        ("35 minutes at high pressure, natural release 15 minutes.", "timed", 900.0),
+        ("Cook 35 minutes on high pressure. 10 min NPR, then QR.", "timed", 600.0),
+        ("High pressure 35 min, then quick release.", "quick", None),
+        ("High pressure 35 min; let the pressure drop naturally.", "natural", None),
+        ("High pressure 35 min.", None, None),
+    ],
+)
+def test_the_release_of_a_pressure_cooker_recipe(
+    text: str, release: str | None, wait_s: float | None
+) -> None:
+    found = understand(Recipe("Ribs", ("2 racks baby back ribs, 4 lb", "1 cup water"), (text,)))
+    assert found.pressure is not None
+    assert (found.pressure.hold_min, found.pressure.release) == (35, release)
+    assert found.pressure.wait_s == wait_s
 
 
 def test_sentences_of_a_step_end() -> None:
@@ -303,7 +355,7 @@ def test_every_rule_is_tested_and_documented() -> None:
         *(row[0] for row in RULES), "roots_with_meat", "marinade_boiled", "portioned",
         "heat_struck", "own_words", "in_our_step", "finish_added", "kept_amount", "cure_in_order",
         "other_part", "named_late", "marinade_wiped", "cured_meat", "burnt_ends", "bark",
-        "crackling", "grill_instead",
+        "crackling", "grill_instead", "minutes_kept",
     }  # fmt: skip
     assert here == set(rules())
     page = (ROOT / "docs" / "conversion.md").read_text(encoding="utf-8")

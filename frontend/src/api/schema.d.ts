@@ -2227,7 +2227,7 @@ export interface components {
             /** Sheets */
             sheets: components["schemas"]["CookOut"][];
             /** Differences */
-            differences: components["schemas"]["pneumachron__api__schemas__cooks__DifferenceOut"][];
+            differences: components["schemas"]["pneumachron__api__schemas__log__DifferenceOut"][];
         };
         /**
          * ConnectIn
@@ -5999,7 +5999,7 @@ export interface components {
          * DifferenceOut
          * @description Something that is not the same about two cooks.
          */
-        pneumachron__api__schemas__cooks__DifferenceOut: {
+        pneumachron__api__schemas__log__DifferenceOut: {
             /** About */
             about: string;
             /** First */

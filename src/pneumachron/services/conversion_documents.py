@@ -158,6 +158,9 @@ def plan_wish(done: Converted, pot: str) -> dict[str, Any]:
         "texture": done.understood.texture,
         "school": wish.school,
         "release": wish.release,
+        "wait_min": None if wish.wait_s is None else round(wish.wait_s / 60),
+        "level": wish.level,
+        "my_minutes": wish.own_hold_min,
         "finish": done.finish.kind,
     }
 

@@ -38,7 +38,7 @@ export function MarkWord({ mark, open, onOpen, onOverrule }: Props) {
       onKeyDown={keys}
       className={`min-h-6 whitespace-nowrap font-dial font-semibold text-[0.875rem] underline decoration-dotted underline-offset-4 ${mark.overruled ? "text-care" : "text-ink"}`}
     >
-      {say("convert-mark", { does: mark.overruled ? "overruled" : mark.does })}
+      {say("convert-mark", { does: mark.overruled ? crossedOut(mark) : mark.does })}
     </button>
   );
 }
@@ -48,6 +48,22 @@ const FIXED = new Set(["portioned", "burnt_ends", "bark", "crackling", "grill_in
 
 function isFixed(mark: PencilMark): boolean {
   return FIXED.has(mark.rule);
+}
+
+/** A recipe for a pressure cooker keeps its minutes; crossed out, those of the plan stand. */
+const KEEPS_MINUTES = "minutes_kept";
+
+function crossedOut(mark: PencilMark): string {
+  return mark.rule === KEEPS_MINUTES ? "planned" : "overruled";
+}
+
+function toggle(mark: PencilMark): string {
+  if (mark.rule === KEEPS_MINUTES) {
+    return mark.overruled
+      ? say("convert-keep-the-recipes-minutes")
+      : say("convert-use-the-plans-minutes");
+  }
+  return mark.overruled ? say("convert-use-the-change") : say("convert-leave-it-unchanged");
 }
 
 function walk(from: HTMLElement, direction: 1 | -1) {
@@ -74,7 +90,7 @@ export function MarkNote({ mark, open, onOverrule }: Props) {
           onMouseDown={(event) => event.preventDefault()}
           onClick={() => onOverrule(mark.mark_id, !mark.overruled)}
         >
-          {mark.overruled ? say("convert-use-the-change") : say("convert-leave-it-unchanged")}
+          {toggle(mark)}
         </Button>
       )}
     </div>

@@ -43,6 +43,8 @@ convert-ingredients-with-their-marks = ingredients with their marks
 convert-in-the-cooker = in the cooker
 convert-use-the-change = Use the change
 convert-leave-it-unchanged = Leave it unchanged
+convert-use-the-plans-minutes = Use the plan’s minutes
+convert-keep-the-recipes-minutes = Keep the recipe’s minutes
 convert-servings = servings
 convert-as-it-is = as it is
 convert-what-was-read = what was read
@@ -147,6 +149,7 @@ convert-mark =
         [changed] changed
         [added] added
         [kept] kept
+        [planned] the plan’s minutes
        *[overruled] left unchanged
     }
 convert-role-ingredient = ingredient

@@ -13,7 +13,7 @@ from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
-from pneumachron.recipes.converting.load import NO_WATER, Portioned, portion
+from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.rules import (
@@ -35,6 +35,7 @@ from pneumachron.recipes.converting.themes import (
     rubbed_lines,
     soaked_lines,
     sprayed_lines,
+    theme_of,
 )
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, foods_in
@@ -82,10 +83,21 @@ def convert(understood: Understood, kitchen: Kitchen, choices: Choices = NO_CHOI
         raise RecipeError.of(error) from None
 
 
+_UNSAFE_MINUTES = frozenset({"own_minutes", "unsafe_minutes"})
+
+
 def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Converted:
     portioned = portion(understood, kitchen, choices)
     pouring = _pouring(understood, portioned, choices)
-    plan = make_plan(_poured(portioned, pouring))
+    try:
+        plan = make_plan(_poured(portioned, pouring))
+    except WishError as error:
+        if error.code not in _UNSAFE_MINUTES or NOT_OWN_MINUTES in choices.overruled:
+            raise
+        # only what is not safe is changed in a recipe that is made for such a cooker
+        return _convert(
+            understood, kitchen, replace(choices, overruled=choices.overruled | {NOT_OWN_MINUTES})
+        )
     facts = _facts(understood, portioned, pouring, plan, kitchen)
     lines: list[OutLine] = []
     marks: list[Mark] = []
@@ -101,11 +113,14 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     lines += [line for line, _ in water if line is not None]
     marks += [mark for _, mark in water]
     glazed = any(line.when == "finish" for line in lines)
-    chosen = choices.finish or understood.crust.kind
+    made_for_it = understood.pressure is not None
+    chosen = choices.finish or understood.crust.kind or ("none" if made_for_it else None)
     if NO_FINISH in choices.overruled:
         chosen = "none"
     finish = finish_of(plan, chosen, glazed=glazed)
-    sears = cut_by_id(understood.cut).sears
+    # a recipe that is made for such a cooker is seared, and finished, only if it says so
+    browned = any(theme_of(step) == "sear" for step in understood.recipe.steps)
+    sears = cut_by_id(understood.cut).sears and (browned or not made_for_it)
     on_steps, kept, cures = step_marks(understood, plan, choices)
     work = Work(
         understood=understood,

@@ -5,7 +5,9 @@ from typing import cast
 
 from pneumachron.core.errors import CoreError, Param
 from pneumachron.core.message import Message
+from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.other_methods import OtherMethod, cooked_by, hold_of_dose_min
+from pneumachron.core.planning.own_minutes import Expectation
 from pneumachron.core.planning.plan import Plan
 from pneumachron.core.planning.recovery import translate_minutes
 from pneumachron.recipes.understanding.method import Method
@@ -28,6 +30,8 @@ class CrossCheck:
 
 def cross_check(understood: Understood, plan: Plan) -> CrossCheck | None:
     """The hold that would soften as much as the old method did."""
+    if plan.expectation is not None:
+        return _of_own_minutes(plan, plan.expectation)
     cooking = understood.cooking
     if cooking.method is None or cooking.low_s is None or cooking.high_s is None:
         return None
@@ -41,6 +45,34 @@ def cross_check(understood: Understood, plan: Plan) -> CrossCheck | None:
     verdict = "agrees" if agrees else "plan_has_more" if hold < low else "plan_has_less"
     params: dict[str, Param] = {"spent_s": middle_s, "method": cooking.method, "hold_min": hold}
     return CrossCheck(hold, agrees, Message(f"check-{verdict}", params))
+
+
+def own_minutes_params(plan: Plan, expected: Expectation) -> dict[str, Param]:
+    """What is said of minutes that a recipe brings, in SI units and codes."""
+    wish = plan.setup.wish
+    low, high = _likely_min(plan)
+    return {
+        "own_min": plan.hold_min,
+        "usual_min": expected.usual_min,
+        "low_min": low,
+        "high_min": high,
+        "cut": wish.load.pieces[0].cut.cut_id,
+        "texture": TEXTURES[min(max(round(expected.texture_step), 0), len(TEXTURES) - 1)],
+    }
+
+
+def _likely_min(plan: Plan) -> tuple[int, int]:
+    """From and to of the plan's own time."""
+    return round(plan.range.low_min), round(plan.range.high_min)
+
+
+def _of_own_minutes(plan: Plan, expected: Expectation) -> CrossCheck:
+    """The minutes of a recipe for such a cooker stay; the plan's own stand beside them."""
+    low, high = _likely_min(plan)
+    agrees = low <= plan.hold_min <= high
+    verdict = "agrees" if agrees else "shorter" if plan.hold_min < low else "longer"
+    said = Message(f"check-kept_{verdict}", own_minutes_params(plan, expected))
+    return CrossCheck(float(plan.hold_min), agrees, said)
 
 
 USUAL_PA: dict[Method, float] = {"stovetop_pressure": STOVETOP_PA, "pressure": ELECTRIC_PA}

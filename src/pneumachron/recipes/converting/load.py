@@ -17,6 +17,8 @@ from pneumachron.recipes.understanding.understand import MAX_COUNT, Understood
 
 NO_WATER = "water_added:-"
 """The mark that adds water; crossed out, the pot goes lean."""
+NOT_OWN_MINUTES = "minutes_kept:-"
+"""The mark that keeps a recipe's own minutes; crossed out, those of the plan stand."""
 MOST_CUTS = 8
 """Into how many portions one piece is cut to make it fit. Judgement."""
 
@@ -95,13 +97,17 @@ def _wish(
         has_bone=bone,
         start_temp_c=kitchen.start_temp_c,
     )
+    own = None if NOT_OWN_MINUTES in choices.overruled else understood.pressure
+    release = choices.release or (own.release if own else None)
     return Wish(
         load=Load((piece,) * count),
         pot=kitchen.pot,
         texture_step=float(TEXTURES.index(understood.texture)),
         school=choices.school or ("lean" if NO_WATER in choices.overruled else cut.default_school),
-        release=choices.release,
-        level="high",
+        release=release,
+        wait_s=own.wait_s if own and release == own.release else None,
+        own_hold_min=own.hold_min if own else None,
+        level=own.level if own else "high",
         boil_s=simmered_s(choices.finish or understood.crust.kind, 0.0),
         altitude_m=kitchen.altitude_m,
         log_heat_ratio=kitchen.log_heat_ratio,

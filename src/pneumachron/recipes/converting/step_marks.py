@@ -5,7 +5,9 @@ from dataclasses import replace
 
 from pneumachron.core.message import Message
 from pneumachron.core.planning.plan import Plan
+from pneumachron.recipes.converting.cross_check import own_minutes_params
 from pneumachron.recipes.converting.kitchen import Choices
+from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutStep, OwnWords
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.themes import CURED, Theme, is_cured, mixes_a_glaze, theme_of
@@ -47,11 +49,12 @@ def step_marks(
         theme = themes[index]
         name, kind = _rule_of(understood, index, theme)
         rule, reason = rules()[name], _reason(name, understood, plan)
-        mark_id = f"{rule.name}:s{index}"
+        own_minutes = name == "minutes_kept"
+        mark_id = NOT_OWN_MINUTES if own_minutes else f"{rule.name}:s{index}"
         overruled = mark_id in choices.overruled
         if kind == "cure" and not overruled:
             cures.append(_cure_alone(understood, index, step))
-        elif kind == "own_words" or overruled:
+        elif kind == "own_words" or (overruled and not own_minutes):
             kept.append(
                 OwnWords(
                     step,
@@ -71,7 +74,8 @@ def step_marks(
             source_kind=rule.source_kind,
             overruled=overruled,
         )
-        marks.append((_also(mark, step, theme), "own_words" if overruled else kind))
+        own = overruled and not own_minutes
+        marks.append((_also(mark, step, theme), "own_words" if own else kind))
     return marks, tuple(kept), tuple(cures)
 
 
@@ -104,6 +108,9 @@ def _rule_of(understood: Understood, index: int, theme: Theme) -> tuple[str, str
         return "cure_in_order", "cure"
     if theme == "spray":
         return "spritz_struck", ""
+    main = understood.cooking.main
+    if understood.pressure is not None and main is not None and index == main[0]:
+        return "minutes_kept", "set"
     if index in understood.cooking.steps and understood.cooking.method == "pressure":
         return "in_our_step", "set"
     if index in understood.cooking.steps or theme == "heat":
@@ -117,6 +124,10 @@ def _reason(rule: str, understood: Understood, plan: Plan) -> Message:
     if rule == "heat_struck":
         device = understood.cooking.method or "other"
         return Message("mark-heat_struck", {"device": device, "total_s": plan.lid_on_to_open_s})
+    if rule == "minutes_kept":
+        if plan.expectation is None:
+            return Message("mark-minutes_of_the_plan", {"hold_min": plan.hold_min})
+        return Message("mark-minutes_kept", own_minutes_params(plan, plan.expectation))
     return Message(f"mark-{rule}")
 
 
@@ -125,10 +136,13 @@ def numbered(marks: list[tuple[Mark, str]], steps: tuple[OutStep, ...]) -> list[
     numbers = {step.kind: number for number, step in enumerate(steps, start=1)}
     found = []
     for mark, kind in marks:
+        number = numbers.get(kind)
+        if mark.rule == "minutes_kept":
+            found.append(replace(mark, step=number))
+            continue
         if mark.rule != "in_our_step" or mark.overruled:
             found.append(mark)
             continue
-        number = numbers.get(kind)
         if number is None:
             found.append(
                 replace(mark, does="struck", after="", reason=LEFT_OUT.get(kind, LEFT_OUT[""]))

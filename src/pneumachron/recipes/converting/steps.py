@@ -186,9 +186,13 @@ def _set(work: Work) -> OutStep:
     low, high = work.plan.hold_range_min
     up = next((phase.duration_s for phase in work.plan.phases if phase.kind == "come_up"), 0.0)
     hold = float(work.plan.hold_min)
+    code = "set" if work.plan.expectation is None else "set_own"
     return OutStep(
         "set",
-        (_say("set", hold_min=hold, low_min=low, high_min=high), _say("come_up", up_s=up)),
+        (
+            _say(code, hold_min=hold, low_min=low, high_min=high, level=work.plan.setup.wish.level),
+            _say("come_up", up_s=up),
+        ),
         (hold, hold),
     )
 

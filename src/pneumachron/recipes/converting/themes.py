@@ -225,7 +225,8 @@ _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking",
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
-    r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|em|them|it)\b"
+    r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|em|them|it)\b",
+    r"\b(rub|season) (generously|heavily|well|liberally|all over)\b",
 )
 
 

@@ -10,10 +10,14 @@ from pneumachron.recipes.understanding.patterns import any_of
 Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 
 _ASKS = r"(you(['’]ll| will)? need|you need|what goes in( it)?|shopping list)"
-_INGREDIENTS = re.compile(rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten)\s*:?$", re.I)
+_INGREDIENTS = re.compile(
+    rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten)"
+    r"(\s+(\d+\s?x\s*)+)?\s*:?$",
+    re.I,
+)
 _STEPS = re.compile(
     r"^(the )?(method|directions?|instructions?|steps?|preparation|procedure|what to do|"
-    r"how (it goes|to (make|cook)( it)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
+    r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,
 )
 _NOTES = re.compile(r"^((cook|chef|recipe)['’]?s? )?(notes?|tips?|remarks?)\s*:?$", re.I)

@@ -41,6 +41,8 @@ _UNDER_HEADING = 0.6
 _OUTSIDE_CLUTTER, _OUTSIDE = 0.3, 0.0
 _ABOVE = 2.0
 """What counts against a line above the heading of the ingredients."""
+_SITE = re.compile(r"(?<=\w) \| [^|]{2,60}$")
+"""“Pot roast | Weeknight Suppers”: the name of a page's site."""
 _OUT_OF_A_LIST = 1.0
 """What counts against a list with bullets that is half ingredients and half steps."""
 _LEAST_TITLE, _MOST_TITLE_WORDS = 3, 14
@@ -281,7 +283,7 @@ class _Sorted:
                 and row is not title and not _is_lost_meat(row, state))
         ]  # fmt: skip
         return Recipe(
-            title=title.plain.strip("*_ ") if title else "",
+            title=_SITE.sub("", title.plain.strip("*_ ")) if title else "",
             ingredients=tuple(ingredients),
             steps=tuple(steps),
             yields=self.text.yields,

@@ -53,6 +53,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             rf"\b(turn|toss|roll|tumble|coat)\w* {_MEAT} in the (glaze|reduced|sticky|reduction)",
             rf"\b(return|put|add) {_MEAT}.{{0,30}}\b(turn|toss|roll)\w*\b.{{0,40}}"
             r"\b(sticky|gloss\w*|coated|glazed)\b",
+            r"\b(lid off|uncover\w*)\b.{0,80}\b(sticky|syrup\w*|gloss\w*)\b",
             r"\b(reduce|boil|bubble|simmer)\w*\b.{0,60}\bcoats? (the )?(ribs?|meat|them|bones)\b",
         ),
     ),

@@ -172,7 +172,8 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     """The foods of one line, each as a line of its own with the same place in the recipe.
 
     “1 Tbsp each: paprika, brown sugar” is so much of each. “Salt + pepper, flour for dredging”
-    is three things, one of which must not go under pressure. Any other line is one food.
+    is three things, one of which must not go under pressure, and “4 shallots, 2 chillies” is two.
+    Any other line is one food.
     """
     line = item.line
     whole = ", ".join(filter(None, (line.name, line.aside)))
@@ -185,12 +186,13 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     names = _PLAIN_LIST.split(line.raw)
     foods = [food_of(name) for name in names]
     kinds = {food.kind for food in foods}
-    several = len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
-    if line.amount is not None or not several or kinds & {"unknown", "meat", "beside"}:
+    lines = [read_line(name) for name in names]
+    counted = len(lines) > 1 and all(each.amount is not None for each in lines)
+    several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
+    if kinds & {"unknown", "meat", "beside"} or not (counted or several):
         return (item,)
     return tuple(
-        replace(item, line=read_line(name), food=food)
-        for name, food in zip(names, foods, strict=True)
+        replace(item, line=each, food=food) for each, food in zip(lines, foods, strict=True)
     )
 
 

@@ -280,7 +280,7 @@ _PARENS = re.compile(r"\(([^()]*)\)")
 _BREAKS = re.compile(
     r",|;| - | – |\s(?=(?:mixed with|plus extra|plus more|in (?:one|two|three|four) pieces?|on top"
     r"|for (?:the |frying|brushing|smoking|serving|spritz|garnish|sprinkling|dusting|greasing)"
-    r"|cut in|to (?:taste|serve|garnish|finish))\b)",
+    r"|cut in|as an? |to (?:taste|serve|garnish|finish))\b)",
     re.I,
 )
 

@@ -194,11 +194,15 @@ def _told_before(recipe: Recipe, main: "_Found") -> str:
     """The sentence of the main heat; with the one before, where it does not say lid or open."""
     if _LID.search(main.sentence) or _OPEN.search(main.sentence):
         return main.sentence
-    sentences = [part for step in recipe.steps[: main.step + 1] for part in _sentences(step)]
-    here = sentences.index(main.sentence) if main.sentence in sentences else 0
-    before = sentences[here - 1] if here > 0 else ""
-    wrapped = _LID.search(before) and not _FINISHES.search(before)
-    return f"{before} {main.sentence}" if wrapped else main.sentence
+    steps = [_sentences(step) for step in recipe.steps[: main.step + 1]]
+    before = steps[-1][: main.place] or (steps[-2][-1:] if len(steps) > 1 else [])
+    # "Cover; transfer to the oven; bake 2 hours": what stands last says it
+    for told in reversed(before):
+        if _FINISHES.search(told):
+            break
+        if _LID.search(told):
+            return f"{told} {main.sentence}"
+    return main.sentence
 
 
 _FINISHES = any_of(r"\bunwrap", r"\buncover", r"\bopen\b")
@@ -315,7 +319,11 @@ def _heat_in(sentence: str, device: Device | None) -> str | None:
 def _before_letting_go(sentence: str, device: Device | None) -> str:
     """“40 minutes, then natural release for 15”: the time of the release is none of cooking."""
     found = _LETS_GO.search(sentence) if device in {"pressure", "stovetop"} else None
-    return sentence[: found.start()] if found else sentence
+    return _OF_THE_RELEASE.sub("", sentence[: found.start()]) if found else sentence
+
+
+_OF_THE_RELEASE = re.compile(r"\d+[\s-]*min(?:ute)?s?\.?\s*(?:of\s+)?(?:full\s+)?$", re.I)
+"""“10 min NPR”: minutes right before the release are its own."""
 
 
 _LEAST_S: dict[Device | None, float] = {
@@ -329,7 +337,7 @@ _ASIDES = re.compile(r"\(or [^)]*\)|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours
 def _not_under_pressure(sentence: str) -> bool:
     """Letting go, and what goes on in the open pot afterwards."""
     found = _LETS_GO.search(sentence)
-    if found and not durations_in(sentence[: found.start()]):
+    if found and not durations_in(_OF_THE_RELEASE.sub("", sentence[: found.start()])):
         return True
     return bool(_SIMMER.search(sentence)) and not re.search(r"\bpressure\b", sentence, re.I)
 

@@ -17,6 +17,7 @@ from pneumachron.recipes.understanding.ingredients import Ingredient, read_ingre
 from pneumachron.recipes.understanding.meat import Meat, read_meat, usual_mass_kg
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
 from pneumachron.recipes.understanding.plates import read_plates
+from pneumachron.recipes.understanding.pressure import Pressure, read_pressure
 from pneumachron.recipes.understanding.texture import texture_of
 
 Asked: TypeAlias = Literal[
@@ -67,6 +68,8 @@ class Understood:
     """None: not measured; the plan guesses and widens its range."""
     bone: bool | None
     cooking: Cooking
+    pressure: Pressure | None
+    """What a recipe for an electric pressure cooker sets."""
     crust: Crust
     texture: Texture
     plates: float | None
@@ -115,6 +118,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         thickness_m=thickness,
         bone=meat.bone if answers.bone is None else answers.bone,
         cooking=cooking,
+        pressure=read_pressure(recipe, cooking),
         crust=read_crust(recipe, cooking),
         texture=texture,
         plates=read_plates(recipe),

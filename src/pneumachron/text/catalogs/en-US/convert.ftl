@@ -48,6 +48,10 @@ convert-on_top = Put { LIST($names) } on top; do not stir.
 convert-lid = Check the lid: gasket seated, pin free, valve screen clear, valve closed, inner pot dry outside and in place.
 convert-never_force = Never force it.
 convert-set = Cook at high pressure for { PANEL($hold_min) }. The likely range is { MINUTESSPAN($low_min, $high_min) }, depending on how thick it really is.
+convert-set_own = Cook at { $level ->
+        [low] low
+       *[high] high
+    } pressure for { PANEL($hold_min) }, as your recipe says.
 convert-come_up = It takes about { DURATION($up_s) } to come to pressure.
 convert-look = Check it: { LOOKS($cut, $texture) }.
 convert-cook_longer = If it is firmer than that, put the lid back on and cook it longer.

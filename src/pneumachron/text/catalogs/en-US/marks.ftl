@@ -77,6 +77,8 @@ mark-in_our_step = It is in step { PLAIN($step) }, in the order of work.
 mark-left_out = This way leaves it out.
 mark-left_out-sear = This cut is not browned first. Its crust comes with the finish.
 mark-left_out-finish = This way has no crust.
+mark-minutes_kept = The recipe is made for such a cooker: its { MINUTES($own_min) } and its release stay. Expect this: { LOOKS($cut, $texture) }. The plan has { MINUTES($usual_min) }, likely { MINUTESSPAN($low_min, $high_min) }.
+mark-minutes_of_the_plan = The plan’s { MINUTES($hold_min) } stand here instead of the recipe’s.
 mark-own_words = Kept in its own words.
 mark-portioned = The cooker is { LENGTH($wide_m) } wide.{ $cuts ->
         [one] { "" }
@@ -146,6 +148,9 @@ guess-method = { NAME("method", $method) }
 guess-unsaid = not said
 
 # What the recipe's own minutes would have done.
+check-kept_agrees = The recipe is made for such a cooker: its { MINUTES($own_min) } stay. The plan has { MINUTES($usual_min) }, likely { MINUTESSPAN($low_min, $high_min) }. They agree.
+check-kept_shorter = The recipe is made for such a cooker: its { MINUTES($own_min) } stay. The plan has { MINUTES($usual_min) }, likely { MINUTESSPAN($low_min, $high_min) }. Expect it firmer: { LOOKS($cut, $texture) }. You can always cook it longer.
+check-kept_longer = The recipe is made for such a cooker: its { MINUTES($own_min) } stay. The plan has { MINUTES($usual_min) }, likely { MINUTESSPAN($low_min, $high_min) }. Expect it softer: { LOOKS($cut, $texture) }.
 check-agrees = The recipe’s { DURATION($spent_s) } ({ NAME("method", $method) }) would soften this piece as much as { MINUTES($hold_min) } here. That agrees with the plan.
 check-plan_has_more = The recipe’s { DURATION($spent_s) } ({ NAME("method", $method) }) would soften this piece as much as { MINUTES($hold_min) } here. The plan has more. Your cut and target tenderness decide; check early.
 check-plan_has_less = The recipe’s { DURATION($spent_s) } ({ NAME("method", $method) }) would soften this piece as much as { MINUTES($hold_min) } here. The plan has less. Your cut and target tenderness decide; the recipe may overcook.
