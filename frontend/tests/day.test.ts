@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { CookOut, DayOut } from "@/api/client";
+import type { DayOut } from "@/api/client";
 import { laneSheet } from "@/drawing/lane-geometry";
 import {
   type DayDraft,
@@ -9,7 +9,6 @@ import {
   localTime,
   nights,
   shopping,
-  toldByCook,
   withSauces,
 } from "@/lib/day";
 
@@ -97,6 +96,7 @@ const SHEET: DayOut = {
   safe: true,
   proved: true,
   clashes: [],
+  done: [],
   cards: [],
   blocks: ["one", "two"].map((id) => ({
     block_id: id,
@@ -146,43 +146,4 @@ it("a day that was kept before a sauce could be of a kind says the same as then"
   const old = (sauce: unknown) => ({ ...DAY.dishes[0], sauce }) as DayDraft["dishes"][number];
   const day = withSauces({ ...DAY, dishes: [old(true), old(false), old("glaze")] });
   expect(day.dishes.map((dish) => dish.sauce)).toEqual(["half", "none", "glaze"]);
-});
-
-describe("a dish that is cooked", () => {
-  const cook = (...ids: [string, string][]): CookOut =>
-    ({
-      began_at: "2026-11-28T12:00:00Z",
-      forecast: { ahead: [] },
-      steps: ids.map(([step_id, minute]) => ({
-        step_id,
-        kind: step_id.replace(/[@#\d].*/, "").replace("out", "batch"),
-        likely_s: 60,
-        done_at: `2026-11-28T12:${minute}:00Z`,
-      })),
-    }) as unknown as CookOut;
-
-  it("ends each run of the cooker with the look at its batch", () => {
-    const told = toldByCook(
-      "d",
-      cook(["season", "05"], ["judge", "30"], ["next2", "35"], ["judge@2", "55"]),
-    );
-    expect(told.ended["d:run0"]).toBe("2026-11-28T12:30:00Z");
-    expect(told.ended["d:run1"]).toBe("2026-11-28T12:55:00Z");
-  });
-
-  it("has one run where what was not done is cooked on, or was put back", () => {
-    const inTwo = toldByCook(
-      "d",
-      cook(["season", "05"], ["judge", "30"], ["out2", "35"], ["judge@2", "55"]),
-    );
-    expect(inTwo.ended["d:run0"]).toBe("2026-11-28T12:55:00Z");
-    expect(Object.keys(inTwo.ended)).not.toContain("d:run1");
-    const again = toldByCook("d", cook(["season", "05"], ["judge", "30"], ["judge#2", "50"]));
-    expect(again.ended["d:run0"]).toBe("2026-11-28T12:50:00Z");
-  });
-
-  it("tells what was switched on, and the cook's own steps", () => {
-    const told = toldByCook("d", cook(["season", "05"], ["preheat", "20"], ["extra0", "25"]));
-    expect(Object.keys(told.ended)).toContain("d:preheat");
-  });
 });

@@ -600,3 +600,38 @@ def test_an_entry_can_be_planned_again(kitchen: TestClient, stepped: Stepped) ->
     again = kitchen.post("/api/plan", json=cook.now()["wish"])
     assert again.status_code == 200
     assert again.json()["setting"]["hold_min"] == cook.now()["plan"]["hold_min"]
+
+
+def test_a_running_day_is_told_by_its_cook_on_the_server(
+    kitchen: TestClient, stepped: Stepped
+) -> None:
+    """The same fold as Cook and Log: nobody tells the Schedule what the cook knows."""
+    cook = Cook(kitchen, stepped, connected=False)
+    day = {
+        "table": (NOON + timedelta(hours=5)).isoformat(),
+        "dishes": [{"dish_id": "a", "title": "Supper", "plan": BRISKET}],
+        "now": NOON.isoformat(),
+        "beside": {"a": cook.id},
+    }
+
+    def told() -> dict[str, Any]:
+        reply = kitchen.post("/api/schedule", json=day)
+        assert reply.status_code == 200, reply.text
+        return {item["block_id"]: item for item in reply.json()["done"]}
+
+    assert "a:season" not in told()
+    stepped.seconds += 600
+    cook.do("season")
+    stood = told()
+    assert datetime.fromisoformat(stood["a:season"]["end"]) == NOON + timedelta(seconds=600)
+    # the run is on, with the end that Cook itself forecasts
+    ahead = {item["step_id"]: item["end_at"] for item in cook.now()["forecast"]["ahead"]}
+    seen = datetime.fromisoformat(stood["a:run0"]["end"])
+    assert abs((seen - datetime.fromisoformat(ahead["judge"])).total_seconds()) <= 1
+    # what was ticked by hand gives way to what the cook tells
+    ticked = {"block_id": "a:season", "start": NOON.isoformat(), "end": None}
+    again = kitchen.post("/api/schedule", json=day | {"done": [ticked]}).json()["done"]
+    assert [item["end"] is None for item in again if item["block_id"] == "a:season"] == [False]
+    # a cook that is gone tells nothing
+    gone = kitchen.post("/api/schedule", json=day | {"beside": {"a": "nobody"}})
+    assert gone.json()["done"] == []

@@ -14,6 +14,8 @@ from pneumachron.core.planning.parting import parted
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.serving import leftovers
 from pneumachron.core.procedure.choices import Extra
+from pneumachron.core.procedure.step import Step, StepKind
+from pneumachron.core.schedule.actuals import Actual, actuals
 from pneumachron.core.schedule.blocks import cold_chain, day_blocks, dish_blocks
 from pneumachron.core.schedule.dish import Dish
 from pneumachron.core.schedule.model import LATE, Block, Closed, Schedule, Segment, Wait, lasting
@@ -474,3 +476,44 @@ def test_a_day_of_five_dishes_is_proved_and_an_over_full_one_says_that_it_is_not
     crowded = schedule([item for dish in many for item in dish_blocks(dish)], {})
     assert crowded.clashes
     assert not crowded.proved
+
+
+# what a cook under way tells its day
+
+
+def test_a_run_ends_with_the_look_at_its_meat_and_later_batches_are_blocks() -> None:
+    steps = (step_of("season"), step_of("judge"), step_of("batch", "next2"),
+             step_of("judge", "judge@2"), step_of("carve"))  # fmt: skip
+    done = {"season": 300.0, "judge": 1800.0, "next2": 2100.0, "judge@2": 3300.0}
+    told = {item.block: item for item in actuals(steps, done, 0.0, {})}
+    assert told["season"] == Actual("season", 0.0, 300.0)
+    assert told["run0"] == Actual("run0", 300.0, 1800.0)
+    assert told["run1"].end_s == 3300.0
+    assert "carve" not in told
+
+
+def test_what_goes_on_or_is_put_back_is_one_run() -> None:
+    goes_on = (step_of("season"), step_of("judge"), step_of("batch", "out2"),
+               step_of("judge", "judge@2"))  # fmt: skip
+    done = {"season": 300.0, "judge": 1800.0, "out2": 2100.0, "judge@2": 3300.0}
+    told = {item.block: item for item in actuals(goes_on, done, 0.0, {})}
+    assert told["run0"].end_s == 3300.0
+    assert "run1" not in told
+    back = (step_of("season"), step_of("judge"), step_of("judge", "judge#2"))
+    told = {item.block: item for item in actuals(back, {"season": 300.0, "judge": 1800.0}, 0.0,
+                                                 {"judge#2": 3000.0})}  # fmt: skip
+    # the end that can be seen by now: a late come-up moves the day
+    assert told["run0"] == Actual("run0", 300.0, 3000.0)
+
+
+def test_work_of_its_own_begins_its_minutes_before_it_ended() -> None:
+    steps = (step_of("season"), step_of("preheat"), step_of("extra", "extra0"))
+    told = {item.block: item for item in
+            actuals(steps, {"preheat": 900.0, "extra0": 20.0}, 0.0, {})}  # fmt: skip
+    assert told["preheat"] == Actual("preheat", 840.0, 900.0)
+    # never before the cook began
+    assert told["extra0"] == Actual("extra0", 0.0, 20.0)
+
+
+def step_of(kind: StepKind, step_id: str = "") -> Step:
+    return Step(step_id or kind, kind, 60.0)

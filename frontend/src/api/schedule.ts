@@ -9,8 +9,12 @@ export function useDay(asked: DayIn | null) {
     enabled: asked !== null,
     placeholderData: keepPreviousData,
     gcTime: 60_000,
+    // what its cooks tell moves the rest of the day
+    refetchInterval: Object.keys(asked?.beside ?? {}).length > 0 ? TOLD_MS : false,
   });
 }
+
+const TOLD_MS = 5000;
 
 /** What would help, asked only when something clashes and the hand rests. */
 export function useWaysOut(asked: DayIn | null) {

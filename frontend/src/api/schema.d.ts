@@ -2673,6 +2673,13 @@ export interface components {
              * @description nothing that is not done begins before this
              */
             now?: string | null;
+            /**
+             * Beside
+             * @description cooks under way, by dish; what they tell is done
+             */
+            beside?: {
+                [key: string]: string;
+            };
         };
         /**
          * DayLine
@@ -2723,6 +2730,8 @@ export interface components {
             clashes: components["schemas"]["ClashOut"][];
             /** Cards */
             cards: components["schemas"]["CardOut"][];
+            /** Done */
+            done: components["schemas"]["DoneIn"][];
         };
         /**
          * DaysOut

@@ -1,14 +1,6 @@
 /** The day that is being planned: kept in the browser, so that nothing typed is lost. */
 
-import type {
-  ConvertedOut,
-  CookOut,
-  DayIn,
-  DayOut,
-  KeptDay,
-  PlanIn,
-  RecipeCard,
-} from "@/api/client";
+import type { ConvertedOut, DayIn, DayOut, KeptDay, PlanIn, RecipeCard } from "@/api/client";
 import { keep, onKeptElsewhere, readKeptAs } from "@/lib/storage";
 
 export interface DayDraft {
@@ -190,6 +182,9 @@ export function dayToAsk(day: DayDraft, now: Date | null): DayIn | null {
     away: nights(day, table, now),
     shop: day.shop,
     now: now ? now.toISOString() : null,
+    beside: Object.fromEntries(
+      Object.entries(day.beside).filter(([dish]) => day.dishes.some((d) => d.dish_id === dish)),
+    ),
   };
 }
 
@@ -250,76 +245,4 @@ function nightOf(away: { begin: string; end: string } | undefined): DayDraft["ni
     from: localTime(new Date(away.begin)).slice(11),
     to: localTime(new Date(away.end)).slice(11),
   };
-}
-
-/** What a cook beside the pot tells its day: work that is over, and the run that is on, with the
- * end that can be seen by now. So a late come-up moves everything after it. */
-export function toldByCook(dishId: string, cook: CookOut): Pick<DayDraft, "done" | "ended"> {
-  const at = (kind: string) => cook.steps.find((step) => step.kind === kind)?.done_at ?? null;
-  const done: Record<string, string> = {};
-  const ended: Record<string, string> = {};
-  const season = at("season");
-  if (season) {
-    done[`${dishId}:season`] = cook.began_at;
-    ended[`${dishId}:season`] = season;
-  }
-  // a run ends with the look at the meat, after what goes on in the open cooker
-  const opened = [...cook.steps]
-    .reverse()
-    .find((step) => step.kind === "judge" && (goesOn(cook) || !step.step_id.includes("@")));
-  const ahead = cook.forecast.ahead.find((item) => item.step_id === opened?.step_id);
-  const open = opened?.done_at ?? ahead?.end_at;
-  if (season && open) {
-    done[`${dishId}:run0`] = season;
-    ended[`${dishId}:run0`] = open;
-  }
-  for (const kind of ["rest", "sauce", "finish", "carve"]) {
-    const moment = at(kind);
-    if (!moment) continue;
-    const before = kind === "carve" ? (at("finish") ?? at("sauce") ?? open) : open;
-    done[`${dishId}:${kind}`] = before ?? moment;
-    ended[`${dishId}:${kind}`] = moment;
-  }
-  tellBlocks(dishId, cook, done, ended);
-  return { done, ended };
-}
-
-/** Whether its second run of the cooker cooks on what was in it: both are one block of the day. */
-const goesOn = (cook: CookOut) => cook.steps.some((step) => step.step_id === "out2");
-
-/** Steps that are a block of the day of their own, under the same name. */
-const OWN_BLOCKS = new Set([
-  "thaw",
-  "rub",
-  "marinate",
-  "cool",
-  "freeze",
-  "thaw_cooked",
-  "reheat",
-  "preheat",
-  "preheat_oven",
-]);
-
-/** Which block of the day a step ends: a recipe's own work, later batches, what is made ahead. */
-function blockEndedBy(step: CookOut["steps"][number], inOne: boolean): string | null {
-  if (step.kind === "extra") return step.step_id;
-  // the look at a later batch ends its run of the cooker
-  const [name, batch] = step.step_id.split("@");
-  if (batch) return name === "judge" && !inOne ? `run${Number(batch) - 1}` : null;
-  return OWN_BLOCKS.has(step.step_id) ? step.step_id : null;
-}
-
-function tellBlocks(
-  dishId: string,
-  cook: CookOut,
-  done: Record<string, string>,
-  ended: Record<string, string>,
-): void {
-  for (const step of cook.steps) {
-    const block = blockEndedBy(step, goesOn(cook));
-    if (!block || !step.done_at) continue;
-    const begun = Date.parse(step.done_at) - 1000 * step.likely_s;
-    done[`${dishId}:${block}`] = new Date(Math.max(begun, Date.parse(cook.began_at))).toISOString();
-    ended[`${dishId}:${block}`] = step.done_at;
-  }
 }

@@ -13,6 +13,7 @@ from fastapi import Depends, HTTPException, Query, Request
 from sqlalchemy.orm import Session
 
 from pneumachron.api.schemas.base import Problem
+from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.store.db import Database, writing
 
 COMPUTING = 3
@@ -31,6 +32,15 @@ def _session(request: Request) -> Iterator[Session]:
 
 Db = Annotated[Session, Depends(_session, scope="function")]
 """A session that reads, and writes inside `store.db.writing`."""
+
+
+def _kitchen(request: Request) -> LiveKitchen:
+    found: LiveKitchen = request.app.state.kitchen
+    return found
+
+
+Kitchen = Annotated[LiveKitchen, Depends(_kitchen)]
+"""The kitchen of this process: its clock, its devices, the cooks it remembers."""
 
 
 def _writing_session(request: Request) -> Iterator[Session]:

@@ -104,7 +104,10 @@ def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
     day = count_back(inputs, blocks_of_day(dishes, inputs))
     titles = {item.dish_id: item.title for item in inputs.dishes}
     document = day_document(day.table, day.delay_s, day.found, titles, day.states)
-    return document | {"cards": [card_document(dish) for dish in dishes]}
+    done = [
+        {"block_id": item.block_id, "start": item.start, "end": item.end} for item in inputs.done
+    ]
+    return document | {"cards": [card_document(dish) for dish in dishes], "done": done}
 
 
 def counted_back(session: Session, inputs: DayInputs) -> Day:

@@ -13,7 +13,6 @@ import { TaskList } from "@/features/schedule/TaskList";
 import { Terms } from "@/features/schedule/Terms";
 import { Trouble } from "@/features/schedule/Trouble";
 import { useNow } from "@/features/schedule/useNow";
-import { useToldDay } from "@/features/schedule/useToldDay";
 import { clockTime, longDay } from "@/lib/clock";
 import {
   type DayDraft,
@@ -39,8 +38,7 @@ export function ScheduleView() {
   const pots = usePots();
   const household = useHousehold();
   const [ref, width] = useWidth<HTMLDivElement>(1000);
-  const told = useToldDay(day);
-  const asked = useMemo(() => dayToAsk(told, live ? now : null), [told, live, now]);
+  const asked = useMemo(() => dayToAsk(day, live ? now : null), [day, live, now]);
   const { data, error, isPlaceholderData } = useDay(asked);
   const problem = error instanceof ProblemError ? error.problem : null;
   // what is fetched meanwhile must not write over what was typed meanwhile
@@ -104,7 +102,7 @@ export function ScheduleView() {
           </div>
           <TaskList
             day={shown}
-            draft={told}
+            draft={day}
             live={live}
             now={now}
             nameOf={nameOf}

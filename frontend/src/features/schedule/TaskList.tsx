@@ -22,6 +22,7 @@ type Block = DayOut["blocks"][number];
 /** Everything in the order of the clock: pin a start, tick what is done, and the rest follows. */
 export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
   const dishes = draft.dishes.map((dish) => dish.dish_id);
+  const told = new Map(day.done.map((item) => [item.block_id, item]));
   const change = (block: Block, part: Standing) => onChange(standing(draft, block, part));
   return (
     <section aria-labelledby="tasks-title" className="mt-4">
@@ -53,6 +54,7 @@ export function TaskList({ day, draft, live, now, nameOf, onChange }: Props) {
             </div>
             <Stands
               block={block}
+              told={told.get(block.block_id)}
               draft={draft}
               live={live}
               now={now}
@@ -85,6 +87,8 @@ function standing(draft: DayDraft, block: Block, part: Standing): Partial<DayDra
 
 interface StandsProps {
   block: Block;
+  /** When it began and ended, as it was ticked or as its cook tells. */
+  told: DayOut["done"][number] | undefined;
   draft: DayDraft;
   live: boolean;
   now: Date;
@@ -92,10 +96,10 @@ interface StandsProps {
 }
 
 /** Pin a start; tick what has begun and what is over, at the time it really was. */
-function Stands({ block, draft, live, now, onChange }: StandsProps) {
+function Stands({ block, told, draft, live, now, onChange }: StandsProps) {
   const what = say("schedule-of", { title: block.segments[0]?.title ?? "", dish: block.dish });
-  const began = draft.done[block.block_id];
-  const ended = draft.ended[block.block_id];
+  const began = told?.start;
+  const ended = told?.end ?? undefined;
   const begin = () =>
     live && Date.parse(block.start) > now.getTime() ? now.toISOString() : block.start;
   const end = () => (live ? now.toISOString() : block.end);

@@ -9,7 +9,7 @@ from fastapi import APIRouter, Depends, Path, Query, Request, status
 from fastapi.responses import PlainTextResponse
 from fastapi.sse import EventSourceResponse, ServerSentEvent
 
-from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db, WriteDb
+from pneumachron.api.dependencies import CHANGING, INVALID, MISSING, Db, Kitchen, WriteDb
 from pneumachron.api.plan_cells import read_plan
 from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.ask import OpenedOut, StoppedOut
@@ -52,7 +52,6 @@ from pneumachron.services import (
     log_rows,
 )
 from pneumachron.services.following import Follower
-from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.store.db import Database
 from pneumachron.store.errors import StoreError
 
@@ -62,14 +61,6 @@ _REFUSED: dict[int | str, dict[str, object]] = {
 }
 _ASKED = INVALID | MISSING | CHANGING | _REFUSED
 CookId = Annotated[str, Path(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
-
-
-def _kitchen(request: Request) -> LiveKitchen:
-    found: LiveKitchen = request.app.state.kitchen
-    return found
-
-
-Kitchen = Annotated[LiveKitchen, Depends(_kitchen)]
 
 
 @router.get("/cooks", responses=INVALID)

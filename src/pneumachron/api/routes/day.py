@@ -12,6 +12,7 @@ from pneumachron.api.dependencies import (
     TURN,
     Db,
     Effort,
+    Kitchen,
     Seen,
     WriteDb,
 )
@@ -31,9 +32,12 @@ from pneumachron.api.schemas.day import (
     WaysOutOut,
 )
 from pneumachron.services import day
+from pneumachron.services.day import DayInputs
+from pneumachron.services.day_actuals import with_actuals
 from pneumachron.services.day_calendar import calendar_here, moved_in_calendar
 from pneumachron.services.day_fixes import ways_out_here
 from pneumachron.services.guests_late import guests_late_here
+from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.store.shelf import MAX_LISTED
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["day"])
@@ -41,36 +45,41 @@ _ASKED = INVALID | MISSING | CHANGING
 DayId = Annotated[str, Path(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
 
 
+def _inputs(asked: DayIn, db: Db, here: LiveKitchen) -> DayInputs:
+    """The day as the use cases take it, with what its cooks tell."""
+    return with_actuals(db, here, asked.to_inputs(), asked.beside)
+
+
 @router.post("/schedule", response_model=DayOut, responses=_ASKED, dependencies=[TURN])
-def count_back(asked: DayIn, db: Db) -> dict[str, Any]:
+def count_back(asked: DayIn, db: Db, here: Kitchen) -> dict[str, Any]:
     """Count dishes back from the table: when each stretch of work begins, what clashes."""
-    return day.day_here(db, asked.to_inputs())
+    return day.day_here(db, _inputs(asked, db, here))
 
 
 @router.post("/schedule/fixes", responses=_ASKED, dependencies=[TURN])
-def ways_out(asked: DayIn, db: Db, go_on: Effort) -> WaysOutOut:
+def ways_out(asked: DayIn, db: Db, here: Kitchen, go_on: Effort) -> WaysOutOut:
     """Which change of one dish leaves less clash or less delay, as far as there is time to look."""
-    found = ways_out_here(db, asked.to_inputs(), go_on)
+    found = ways_out_here(db, _inputs(asked, db, here), go_on)
     return WaysOutOut.model_validate({"ways": list(found.ways), "complete": found.complete})
 
 
 @router.post("/schedule/guests-late", responses=_ASKED, dependencies=[TURN])
-def guests_late(asked: GuestsLateIn, db: Db) -> GuestsLateOut:
+def guests_late(asked: GuestsLateIn, db: Db, here: Kitchen) -> GuestsLateOut:
     """What waits when the guests come later, how, and what that does to its tenderness."""
-    found = guests_late_here(db, asked.day.to_inputs(), 60.0 * asked.late_min)
+    found = guests_late_here(db, _inputs(asked.day, db, here), 60.0 * asked.late_min)
     return GuestsLateOut.model_validate(found)
 
 
 @router.post("/schedule/calendar", responses=_ASKED, dependencies=[TURN])
-def day_calendar(asked: DayIn, db: Db) -> CalendarOut:
+def day_calendar(asked: DayIn, db: Db, here: Kitchen) -> CalendarOut:
     """The day as iCalendar, with alarms where hands are needed."""
-    return CalendarOut(text=calendar_here(db, asked.to_inputs()).decode("utf-8"))
+    return CalendarOut(text=calendar_here(db, _inputs(asked, db, here)).decode("utf-8"))
 
 
 @router.post("/schedule/calendar/read", responses=_ASKED, dependencies=[TURN])
-def read_calendar(asked: CalendarIn, db: Db) -> MovedOut:
+def read_calendar(asked: CalendarIn, db: Db, here: Kitchen) -> MovedOut:
     """What was moved in our own calendar file, as pins of the day."""
-    return MovedOut.of(moved_in_calendar(db, asked.day.to_inputs(), asked.text))
+    return MovedOut.of(moved_in_calendar(db, _inputs(asked.day, db, here), asked.text))
 
 
 @router.get("/schedules", responses=INVALID)

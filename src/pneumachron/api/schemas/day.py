@@ -123,6 +123,12 @@ class DayIn(Closed):
     now: Annotated[
         Moment | None, Field(description="nothing that is not done begins before this")
     ] = None
+    beside: Annotated[
+        dict[DishId, Id],
+        Field(
+            max_length=MAX_DISHES, description="cooks under way, by dish; what they tell is done"
+        ),
+    ] = Field(default_factory=dict)
 
     def to_inputs(self) -> DayInputs:
         """As the use case takes it."""
@@ -224,6 +230,8 @@ class DayOut(Closed):
     blocks: Annotated[list[BlockOut], Field(max_length=MAX_BLOCKS)]
     clashes: Annotated[list[ClashOut], Field(max_length=400)]
     cards: Annotated[list[CardOut], Field(max_length=MAX_DISHES)]
+    done: Annotated[list[DoneIn], Field(max_length=2 * MAX_BLOCKS)]
+    """What has begun or is over: as ticked, or as its cook tells."""
 
 
 MAX_WAYS = 4
