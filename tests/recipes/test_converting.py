@@ -204,7 +204,7 @@ def test_a_recipe_of_a_pressure_cooker_is_neither_seared_nor_broiled_unasked() -
     assert "sear" not in [step.kind for step in plain.steps]
     assert plain.finish.kind == "none"
     told = convert(understand(Recipe("Short ribs", ("4 lb short ribs", "1 cup stock"),
-                                     ("Brown the ribs on all sides.", minutes,
+                                     ("Rub with salt; brown 3 minutes a side.", minutes,
                                       "Broil for 5 minutes."))), KITCHEN)  # fmt: skip
     assert "sear" in [step.kind for step in told.steps]
     assert told.finish.kind == "broiler"

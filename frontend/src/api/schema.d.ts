@@ -2301,11 +2301,15 @@ export interface components {
             hold_high_min: number;
             /** Lid On To Open S */
             lid_on_to_open_s: number;
+            /** Own Minutes */
+            own_minutes: boolean;
             /**
              * Release
              * @enum {string}
              */
             release: "natural" | "timed" | "quick" | "soak" | "keep_warm";
+            /** Release Shown */
+            release_shown: string;
             /**
              * Rack
              * @enum {string}

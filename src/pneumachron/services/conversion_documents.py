@@ -4,6 +4,7 @@ from dataclasses import asdict
 from typing import Any
 
 from pneumachron.core.planning.other_methods import OtherWay
+from pneumachron.core.planning.plan import Plan
 from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.cross_check import CrossCheck
@@ -85,7 +86,9 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             "hold_low_min": low,
             "hold_high_min": high,
             "lid_on_to_open_s": plan.lid_on_to_open_s,
+            "own_minutes": plan.expectation is not None,
             "release": plan.setup.release,
+            "release_shown": _release_shown(plan),
             "rack": plan.setup.standing.rack,
             "school": plan.setup.wish.school,
             "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
@@ -129,6 +132,23 @@ def _mark(mark: Mark) -> dict[str, Any]:
         "overruled": mark.overruled,
         "caution": "" if mark.caution is None else say_message(mark.caution),
     }
+
+
+_USUAL_MIN = 10
+"""The wait that the name of a timed release speaks of."""
+
+
+def _release_shown(plan: Plan) -> str:
+    """The release as it happens: what falls by itself before the valve is due is natural."""
+    setup = plan.setup
+    if setup.release != "timed":
+        return say(f"release-{setup.release}")
+    if any(phase.kind == "natural_release" for phase in plan.phases):
+        return say("release-natural")
+    wait_min = round(setup.after.wait_s / 60)
+    if wait_min == _USUAL_MIN:
+        return say("release-timed")
+    return say("release-timed_for", {"wait_min": wait_min})
 
 
 def _check(check: CrossCheck) -> dict[str, Any]:

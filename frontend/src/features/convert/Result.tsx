@@ -6,7 +6,6 @@ import { addDish, recipeCard } from "@/lib/day";
 import { cookTime, cookTimes, spokenTime, type Units } from "@/lib/format";
 import { sectionName } from "@/lib/shop";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
-import { RELEASE_WORDS } from "@/lib/words";
 import { CookNow } from "@/parts/CookNow";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
@@ -32,15 +31,17 @@ export function Result({ converted, wish, units, title }: Props) {
           {cookTime(setting.hold_min)}
         </p>
         <p className="font-semibold">
-          {say("convert-at-high-pressure-likely-range", {
-            hold_low_min: cookTimes(setting.hold_low_min, setting.hold_high_min),
-          })}
+          {setting.own_minutes
+            ? say("convert-as-your-recipe-says")
+            : say("convert-at-high-pressure-likely-range", {
+                hold_low_min: cookTimes(setting.hold_low_min, setting.hold_high_min),
+              })}
         </p>
         <p>
           {say("convert-of-liquid-total-time", {
             liquid: setting.liquid_shown[units],
             runs: setting.runs,
-            name: RELEASE_WORDS[setting.release].name,
+            name: setting.release_shown,
             lid_on_to_open_s: spokenTime(setting.lid_on_to_open_s / 60),
           })}
         </p>

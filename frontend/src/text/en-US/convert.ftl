@@ -90,6 +90,7 @@ convert-doubt-ingredient = { $lines ->
 convert-move-them = Move
 convert-lines-of-the-recipe = lines of the recipe
 convert-at-high-pressure-likely-range = at high pressure, likely range { $hold_low_min }
+convert-as-your-recipe-says = under pressure, as your recipe says
 convert-of-liquid-total-time =
     { $runs ->
         [one] { $liquid } of liquid; { $name }; total time { $lid_on_to_open_s }.

@@ -261,7 +261,10 @@ class ConvertedSetting(Closed):
     hold_low_min: int
     hold_high_min: int
     lid_on_to_open_s: float
+    own_minutes: bool
+    """The minutes are those of a recipe that is made for a pressure cooker."""
     release: ReleaseMethod
+    release_shown: str
     rack: Rack
     school: School
     liquid_shown: Shown

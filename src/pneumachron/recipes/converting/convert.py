@@ -27,6 +27,7 @@ from pneumachron.recipes.converting.rules import (
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
 from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
 from pneumachron.recipes.converting.themes import (
+    BROWNED,
     bought_cured,
     cured_lines,
     in_marinade,
@@ -35,7 +36,6 @@ from pneumachron.recipes.converting.themes import (
     rubbed_lines,
     soaked_lines,
     sprayed_lines,
-    theme_of,
 )
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, foods_in
@@ -119,7 +119,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         chosen = "none"
     finish = finish_of(plan, chosen, glazed=glazed)
     # a recipe that is made for such a cooker is seared, and finished, only if it says so
-    browned = any(theme_of(step) == "sear" for step in understood.recipe.steps)
+    browned = any(BROWNED.search(step) for step in understood.recipe.steps)
     sears = cut_by_id(understood.cut).sears and (browned or not made_for_it)
     on_steps, kept, cures = step_marks(understood, plan, choices)
     work = Work(

@@ -154,6 +154,8 @@ SEASONED = any_of(
     r"\bmixed dry spices",
     _TOSSED,
 )
+BROWNED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b")
+"""The meat is browned in the pot, whatever else the step does."""
 CURED = any_of(r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b")
 _CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",
                 r"\bcure (the|it|them)\b", r"\b(brine|cure) for\b",

@@ -164,6 +164,8 @@ reason-release-softening_after = This release does { PERCENT($share) } of the so
 
 ## Ways of releasing
 
+release-timed_for = { PLAIN($wait_min) }-minute natural release
+
 release-natural = natural release
     .says = switch off and wait until the pin drops
     .juice = keeps the juice in
