@@ -624,9 +624,13 @@ def test_a_running_day_is_told_by_its_cook_on_the_server(
     cook.do("season")
     stood = told()
     assert datetime.fromisoformat(stood["a:season"]["end"]) == NOON + timedelta(seconds=600)
-    # the run is on, with the end that Cook itself forecasts
+    # the run is on, till the end that Cook itself forecasts; it is not over before
+    assert stood["a:run0"]["end"] is None
     ahead = {item["step_id"]: item["end_at"] for item in cook.now()["forecast"]["ahead"]}
-    seen = datetime.fromisoformat(stood["a:run0"]["end"])
+    blocks = kitchen.post("/api/schedule", json=day).json()["blocks"]
+    run = next(item for item in blocks if item["block_id"] == "a:run0")
+    assert run["state"] == "begun"
+    seen = datetime.fromisoformat(run["end"])
     assert abs((seen - datetime.fromisoformat(ahead["judge"])).total_seconds()) <= 1
     # what was ticked by hand gives way to what the cook tells
     ticked = {"block_id": "a:season", "start": NOON.isoformat(), "end": None}

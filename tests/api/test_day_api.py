@@ -374,3 +374,20 @@ def test_an_unsafe_day_gets_no_alarms(client: TestClient) -> None:
     reply = client.post("/api/schedule/calendar", json=late)
     assert reply.status_code == 422
     assert "unsafe_day" in reply.text
+
+
+def test_what_has_begun_does_not_move_the_table(client: TestClient) -> None:
+    """Begun sooner after the knife than the plan allows, and long before the table."""
+    begun = TABLE - timedelta(hours=4.4)
+    done = [
+        {"block_id": "a:season", "start": begun.isoformat(),
+         "end": (begun + timedelta(minutes=6)).isoformat()},
+        {"block_id": "a:run0", "start": (begun + timedelta(minutes=6)).isoformat(),
+         "end": (TABLE - timedelta(hours=2.5)).isoformat()},
+    ]  # fmt: skip
+    found = ask(client, day(BRISKET, done=done))
+    assert found["delay_s"] == 0
+    assert datetime.fromisoformat(found["table"]) == TABLE
+    # it waits too long instead, and that is said
+    assert [item["block_id"] for item in found["clashes"]]
+    assert not any("not ready" in item["why"] for item in found["clashes"])

@@ -1,7 +1,7 @@
 """A day: planned cooks counted back from the time on the table, on the clock."""
 
 from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime, time, timedelta
 from functools import cache
 from threading import Thread
@@ -63,6 +63,8 @@ class Done:
     block_id: str
     start: datetime
     end: datetime | None
+    is_seen: bool = False
+    """It goes on; its end is a forecast."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -105,7 +107,12 @@ def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
     titles = {item.dish_id: item.title for item in inputs.dishes}
     document = day_document(day.table, day.delay_s, day.found, titles, day.states)
     done = [
-        {"block_id": item.block_id, "start": item.start, "end": item.end} for item in inputs.done
+        {
+            "block_id": item.block_id,
+            "start": item.start,
+            "end": None if item.is_seen else item.end,
+        }
+        for item in inputs.done
     ]
     return document | {"cards": [card_document(dish) for dish in dishes], "done": done}
 
@@ -235,7 +242,11 @@ def _placed(
         for begin, end in inputs.away
     ]
     lanes = KITCHEN_LANES | {"hands": inputs.cooks}
-    return schedule(blocks, lanes, fixed=fixed, closed=closed, go_on=go_on, work=work)
+    found = schedule(blocks, lanes, fixed=fixed, closed=closed, go_on=go_on, work=work)
+    # what has begun was ready enough: nobody can make it later now, and the table need not move
+    begun = {done.block_id for done in inputs.done}
+    told = [item for item in found.clashes if item.why != "not_ready" or item.block_id not in begun]
+    return replace(found, clashes=tuple(told))
 
 
 def _over(inputs: DayInputs, blocks: Sequence[Block]) -> dict[str, datetime]:
@@ -273,6 +284,8 @@ _CLOCKS_APART = timedelta(minutes=1)
 
 def is_over(done: Done, now: datetime | None) -> bool:
     """An end that is still to come is a forecast: it goes on till then."""
+    if done.is_seen:
+        return False
     return done.end is not None and (now is None or done.end <= now + _CLOCKS_APART)
 
 

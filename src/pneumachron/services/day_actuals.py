@@ -43,7 +43,13 @@ def _told(dish_id: str, found: Moment) -> list[Done]:
     ahead = forecast(sheet, found.clock.now().timestamp()).ahead
     seen = actuals(sheet.steps, sheet.done_s, began_s, {item.step_id: item.end_s for item in ahead})
     return [
-        Done(f"{dish_id}:{item.block}", _moment(item.begin_s), _moment(item.end_s)) for item in seen
+        Done(
+            f"{dish_id}:{item.block}",
+            _moment(item.begin_s),
+            _moment(item.end_s),
+            is_seen=item.is_seen,
+        )
+        for item in seen
     ]
 
 

@@ -29,6 +29,8 @@ class Actual:
     """Without its dish: `run0`, `rest`."""
     begin_s: float
     end_s: float
+    is_seen: bool = False
+    """It goes on, and is seen to end then."""
 
 
 def actuals(
@@ -57,7 +59,7 @@ def actuals(
     # a run ends with the look at the meat, after what goes on in the open cooker
     open_s = done_s.get(looks[-1], seen_ends_s.get(looks[-1])) if looks else None
     if season_s is not None and open_s is not None:
-        found["run0"] = Actual("run0", season_s, open_s)
+        found["run0"] = Actual("run0", season_s, open_s, is_seen=looks[-1] not in done_s)
     for block in AFTER_THE_RUN:
         end_s = _done_of_kind(steps, done_s, block)
         if end_s is not None:
