@@ -17,6 +17,7 @@ from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.catalog.cuts import cuts
 from pneumachron.core.catalog.tables import read_numbers
 from pneumachron.core.planning.plan import make_plan
+from pneumachron.text.say import say_cut
 from tests.conftest import ROOT
 from tests.core.kitchen import load, wish
 from tests.reference.write_validation import page
@@ -70,7 +71,8 @@ def test_doses_in_the_docs_are_the_doses_of_the_table() -> None:
     own = {name for name, row in read_numbers("cuts.csv").items() if "tender_dose_min" in row}
     for cut in cuts().values():
         if cut.cut_id in own:
-            assert f"| {cut.name} | {cut.tender_dose_min:g} |" in page, cut.name
+            name = say_cut(cut.cut_id, "name")
+            assert f"| {name} | {cut.tender_dose_min:g} |" in page, name
 
 
 def test_worked_example_in_the_docs() -> None:

@@ -200,7 +200,7 @@ def test_yields_agree_with_the_plates() -> None:
             continue  # ribs count bones
         trimmed = trimmed_kg(cut, 1.0)
         plates = trimmed * sum(row.yield_ratio) / 2 / 0.150
-        assert plates == pytest.approx(sum(row.plates_per_kg) / 2, rel=0.15), cut.name
+        assert plates == pytest.approx(sum(row.plates_per_kg) / 2, rel=0.15), cut.cut_id
 
 
 def test_trimming_and_pulling_cost() -> None:

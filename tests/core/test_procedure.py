@@ -179,7 +179,8 @@ def test_a_cook_from_before_keeps_the_steps_it_began_with() -> None:
 
 def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
     asked = wish(load("brisket_flat", 1.4, 0.045, 2), pot="bass")
-    dish = Dish("a", "Supper", asked, sear_s=360.0, sear_batches=3, eaters=2, leftovers="freeze",
+    dish = Dish("a", "Supper", asked, fat_m=0.006, sear_s=360.0, sear_batches=3, eaters=2,
+                leftovers="freeze",
                 extras=(Extra("Stir in the honey", 2.0, "at_end"),))  # fmt: skip
     steps = cook_steps(cook_plan(make_plan(asked)), brought(dish))
     cook = {step.step_id: (step.work or step.kind, step.likely_s, step.params) for step in steps}
@@ -187,7 +188,7 @@ def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
         (part.work or part.kind): (part.likely_s, part.params)
         for block in dish_blocks(dish) for part in block.segments
     }  # fmt: skip
-    for step_id in ("sear", "extra0", "keep"):
+    for step_id in ("trim", "sear", "extra0", "keep"):
         said, seconds, params = cook[step_id]
         assert day[said] == (seconds, params)
     # arithmetic: three batches of six minutes, two timers each
@@ -196,6 +197,8 @@ def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
     assert [timer.seconds for timer in sear.timers] == [180.0] * 6
     # common practice: what is stirred in last comes after the sauce, and before the knife
     order = list(cook)
+    # the fat cap comes off before it is measured and seasoned: common practice
+    assert order.index("trim") < order.index("season")
     assert order.index("sauce") < order.index("extra0") < order.index("carve")
     assert cook["keep"][0] == "keep_frozen"
     assert float(cook["keep"][2]["portions"]) >= 1

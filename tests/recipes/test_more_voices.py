@@ -218,3 +218,45 @@ def test_more_sugar_than_dissolves_goes_in_after_in_one_amount() -> None:
     # 50 g in a liter is what does not scorch: common practice
     assert where("5 g") == ["pot"]
     assert where("60 g") == ["after"]
+
+
+@pytest.mark.parametrize(
+    ("text", "amount", "unit", "name"),
+    [
+        ("375ml bottle stout", 375.0, "ml", "stout"),
+        ("1 375ml bottle stout", 375.0, "ml", "stout"),
+        ("12 oz bottle of beer", 12.0, "oz", "beer"),
+        ("To glaze: 1 tbsp honey", 1.0, "tbsp", "honey"),
+    ],
+)
+def test_so_much_in_a_bottle_and_what_it_is_for(
+    text: str, amount: float, unit: str, name: str
+) -> None:
+    line = read_line(text)
+    assert (line.low, line.unit, line.name) == (amount, unit, name)
+
+
+def test_a_table_of_ingredients() -> None:
+    done = converted(
+        "# Pork butt\n**Cook time:** 10 hrs | **Yield:** 12 sandwiches\n\n"
+        "| Ingredient | Amount |\n|---|---|\n| Bone-in pork butt | 7 lb |\n"
+        "| Brown sugar | 1/4 cup |\n| Kosher salt | 2 Tbsp |\n\n## Directions\n"
+        "1. Coat with mustard and rub.\n2. Smoke at 225 F for 10 hours, then pull.\n",
+        "t.md",
+    )
+    assert done.plates == 12
+    assert done.portioned.mass_kg == pytest.approx(7 * 0.45359237)
+    assert {line.name for line in done.lines if line.origin is not None} == {
+        "Bone-in pork butt", "Brown sugar", "Kosher salt",
+    }  # fmt: skip
+
+
+def test_a_thickness_beside_the_word_and_a_glaze_on_its_own_line() -> None:
+    done = converted(
+        "Pork collar\nFor 4\n700 g pork collar, in 2 thick strips (about 4 cm)\n"
+        "2 tbsp soy sauce\nTo glaze: 1 tbsp honey\nmustard for the table\n"
+        "Roast covered at 150 C for 90 minutes.\nBrush with the glaze and grill until sticky."
+    )
+    assert done.understood.thickness_m == pytest.approx(0.04)
+    assert places(done)["honey"] == "finish"
+    assert places(done)["mustard"] == "beside"

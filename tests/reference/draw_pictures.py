@@ -12,6 +12,7 @@ from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.catalog.cuts import School, cut_by_id
 from pneumachron.core.errors import WishError
 from pneumachron.core.planning.plan import make_plan
+from pneumachron.text.say import say_cut
 from tests.core.kitchen import load, wish
 from tests.core.test_band import KITCHENS, LOADS, in_a_kitchen
 from tests.core.test_learn import cook_on, rmse
@@ -67,7 +68,10 @@ def thickness() -> None:
             axes.plot([at, at], [start, max(end, start + 0.6)], color=INK, lw=3)
             name = case.name.split()[0]
             axes.annotate(name, (at, end), (3, 2), textcoords="offset points", fontsize=7)
-        axes.set_title(f"{cut.name}, {kilos:g} kg in one piece, {cut.default_texture}", fontsize=9)
+        axes.set_title(
+            f"{say_cut(cut.cut_id, 'name')}, {kilos:g} kg in one piece, {cut.default_texture}",
+            fontsize=9,
+        )
         _labels(axes, "thickness, cm", "cook time, min")
     figure.suptitle("Cook time over thickness, band of 8 of 10 kitchens; bars: cases of practice, "
                     "each with its own load and tenderness", fontsize=9)  # fmt: skip
@@ -82,7 +86,7 @@ def band() -> None:
         found = make_plan(wanted).range
         with pytest.MonkeyPatch.context() as patch:
             drawn = [in_a_kitchen(wanted, rng, patch) for _ in range(KITCHENS)]
-        names.append(wanted.load.pieces[0].cut.name)
+        names.append(say_cut(wanted.load.pieces[0].cut.cut_id, "name"))
         shares.append(100 * np.mean([found.low_min <= one <= found.high_min for one in drawn]))
     figure = Figure(figsize=(9.0, 3.0), layout="constrained")
     axes = figure.subplots()
@@ -120,7 +124,7 @@ def jumps() -> None:
     figure = Figure(figsize=(9.0, 4.2), layout="constrained")
     axes = figure.subplots()
     found = largest()
-    names = [cut_by_id(cut).name for cut in found]
+    names = [say_cut(cut, "name") for cut in found]
     rows = np.arange(len(names))
     for shift, which, color, label in SIDES:
         steps = [pair[which] for pair in found.values()]

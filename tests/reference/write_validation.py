@@ -25,6 +25,7 @@ from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.sauce import reduce_sauce
 from pneumachron.core.safety.cooling import COOLERS, cooling
 from pneumachron.core.safety.limits import needed_time_s
+from pneumachron.text.say import say_cut
 from tests.core.kitchen import LB_KG, first_search, load, vented_at_once_min, wish
 from tests.recipes.measure import line_scores, recipe_scores
 from tests.recipes.strangers.measure import HALVES, count, first_run, measure
@@ -78,7 +79,7 @@ def published() -> list[str]:
     for cut_id in ("brisket_flat", "back_ribs", "shoulder_boneless", "wings"):
         cut = cut_by_id(cut_id)
         theirs = choi_okos_conductivity(cut.composition, 65.0)
-        name = f"conductivity of {cut.short_name} at 65 °C, W/mK"
+        name = f"conductivity of {say_cut(cut.cut_id, 'short')} at 65 °C, W/mK"
         values.append((name, theirs, cut.meat.conductivity_w_mk, "Choi & Okos, written out apart"))
     for name, theirs, ours in (
         ("density, kg/m³", 1051.7, meat.density_kg_m3),
@@ -257,7 +258,7 @@ def doses() -> list[str]:
     for cut, dose in found.cut.items():
         cases = [case for case in FITTED if case.cut == cut]
         family = float(np.exp(found.family[cases[0].family]))
-        rows.append(row(cut_by_id(cut).name, len(cases), f"{np.exp(dose):.1f}", f"{family:.1f}"))
+        rows.append(row(say_cut(cut, "name"), len(cases), f"{np.exp(dose):.1f}", f"{family:.1f}"))
     return table(("cut", "cases", "dose for tender, min at 100 °C", "of its family"), rows)
 
 
@@ -296,7 +297,7 @@ def jumps() -> list[str]:
     """The largest step of each cut when it grows by a millimetre."""
     rows = []
     for cut_id, (within, across) in largest().items():
-        rows.append(row(cut_by_id(cut_id).name, *_jump(within), *_jump(across)))
+        rows.append(row(say_cut(cut_id, "name"), *_jump(within), *_jump(across)))
     head = ("cut", "within one way of lying", "of", "where the way changes", "of")
     return table(head, rows)
 

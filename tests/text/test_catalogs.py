@@ -12,6 +12,7 @@ from fluent.syntax.serializer import serialize_message
 from fluent.syntax.visitor import Visitor
 
 from pneumachron.core.catalog.cuts import cuts
+from pneumachron.core.catalog.tables import WORD_UNIT, read_rows
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.text import render as rendering
 from pneumachron.text.reader import EVERYBODY, LOCALES, Locale, Reader
@@ -206,7 +207,9 @@ def test_plurals_and_numbers() -> None:
     assert "1,150" in render("error-altitude", {"altitude_m": 1150.0, "most_m": 3.0}, EVERYBODY[0])
 
 
-def test_the_table_names_cuts_as_the_source_does() -> None:
-    for cut in cuts().values():
-        assert cut.name == cut_words(cut.cut_id, "name", Reader(SOURCE))
-        assert cut.short_name == cut_words(cut.cut_id, "short", Reader(SOURCE))
+def test_the_table_of_cuts_holds_no_words_for_people() -> None:
+    # names, looks and places to measure stand in the catalogs, and only there
+    quantities = {row.quantity for row in read_rows("cuts.csv") if row.unit == WORD_UNIT}
+    assert quantities == {
+        "like", "kind", "family", "default_texture", "default_release", "default_school"
+    }  # fmt: skip

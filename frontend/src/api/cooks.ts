@@ -157,6 +157,7 @@ export interface Begin {
   from_freezer?: boolean;
   rubbed?: boolean;
   marinade?: Exclude<BeginIn["marinade"], undefined>;
+  fat_mm?: number | null;
   sear_min?: number | null;
   sear_batches?: number | null;
   eaters?: number | null;

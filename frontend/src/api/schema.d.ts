@@ -1932,6 +1932,11 @@ export interface components {
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
+             * Fat Mm
+             * @description fat cap that is left on after trimming, mm
+             */
+            fat_mm?: number | null;
+            /**
              * Sear Min
              * @description of each batch, both sides; 0: not seared; none: as the cut is
              */
@@ -2502,7 +2507,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
             /** Title */
             title: string;
             /** Look For */
@@ -2827,6 +2832,11 @@ export interface components {
             rubbed: boolean;
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
+            /**
+             * Fat Mm
+             * @description fat cap that is left on after trimming, mm
+             */
+            fat_mm?: number | null;
             /**
              * Sear Min
              * @description of each batch, both sides; 0: not seared; none: as the cut is
@@ -4510,7 +4520,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
             /** Title */
             title: string;
             /** Look For */

@@ -48,6 +48,7 @@ class DishInputs:
     sauce: SauceTo = "half"
     rubbed: bool = False
     marinade: Marinade | None = None
+    fat_mm: int | None = None
     sear_min: float | None = None
     sear_batches: int | None = None
     eaters: int | None = None
@@ -159,6 +160,7 @@ def _dish(item: DishInputs, wish: Wish, table: datetime) -> Dish:
         sauce=item.sauce,
         rubbed=item.rubbed,
         marinade=item.marinade,
+        fat_m=None if item.fat_mm is None else item.fat_mm / 1000.0,
         sear_s=None if item.sear_min is None else 60.0 * item.sear_min,
         sear_batches=item.sear_batches,
         eaters=item.eaters,

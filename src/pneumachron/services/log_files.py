@@ -14,7 +14,6 @@ from uuid import NAMESPACE_URL, uuid5
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.catalog.pots import Pot, ready_pots
 from pneumachron.core.errors import CodedError, CoreError
 from pneumachron.core.physics.tenderness import TEXTURES
@@ -36,7 +35,7 @@ from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.db import give_back, writing
 from pneumachron.store.records import CookContent, StoredCook, StoredEvent, now
 from pneumachron.store.shelf import MAX_LISTED
-from pneumachron.text.say import say
+from pneumachron.text.say import say, say_cut
 
 COLUMNS = (
     "started [ISO 8601]", "name", "cut", "pieces", "mass [kg]", "thickness [cm]", "pot",
@@ -114,7 +113,7 @@ def write_jsonld(session: Session, wanted: Filter) -> str:
 def _recipe(content: CookContent) -> dict[str, Any]:
     """What was cooked: the recipe that came along, or what is known without one."""
     card = content.recipe
-    ingredients = [f"{content.mass_kg:.3g} kg {cut_by_id(content.cut).name}"]
+    ingredients = [f"{content.mass_kg:.3g} kg {say_cut(content.cut, 'name')}"]
     found: dict[str, Any] = {
         "@type": "Recipe",
         "name": content.name if card is None else card["title"],

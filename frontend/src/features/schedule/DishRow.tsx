@@ -2,6 +2,7 @@ import { useId, useState } from "react";
 import { Link, useLocation } from "wouter";
 import type { Marinade, RecipeCard } from "@/api/client";
 import { type Begin, useBegin } from "@/api/cooks";
+import { useHousehold } from "@/api/queries";
 import { letter } from "@/drawing/LaneChart";
 import type { DayDraft } from "@/lib/day";
 import { MARINADE_WORDS, namesOf } from "@/lib/words";
@@ -106,6 +107,9 @@ export function DishRow(props: Props) {
             on={dish.parted ?? false}
             onChange={(on) => onChange({ parted: on })}
           />
+        )}
+        {dish.plan.pieces.some((piece) => HAS_A_FAT_CAP.test(piece.cut)) && (
+          <FatLeft value={dish.fat_mm} onChange={(fat_mm) => onChange({ fat_mm })} />
         )}
         <Count
           label={say("schedule-sear-min-a-batch")}
@@ -223,6 +227,37 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
   );
 }
 
+const HAS_A_FAT_CAP = /^(brisket|shoulder)/;
+/** Millimeters of fat that are left: eighths of an inch, as cooks measure it. */
+const FAT_LEFT = [0, 3, 6, 10, 13];
+
+interface FatLeftProps {
+  value: number | null | undefined;
+  onChange: (value: number | null) => void;
+}
+
+/** To how much the fat cap is trimmed; usually as it comes. */
+function FatLeft({ value, onChange }: FatLeftProps) {
+  const units = useHousehold().data?.units ?? "metric";
+  return (
+    <label className="flex items-center gap-1">
+      {say("schedule-fat-cap")}
+      <select
+        value={value ?? ""}
+        onChange={(event) => onChange(event.target.value ? Number(event.target.value) : null)}
+        className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+      >
+        <option value="">{say("schedule-as-it-is")}</option>
+        {FAT_LEFT.map((millimeters) => (
+          <option key={millimeters} value={millimeters}>
+            {say("schedule-fat-left", { units, mm: String(millimeters) })}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
 const BROUGHT = [
   "extras",
   "sauce",
@@ -230,6 +265,7 @@ const BROUGHT = [
   "from_freezer",
   "rubbed",
   "marinade",
+  "fat_mm",
   "sear_min",
   "sear_batches",
   "eaters",

@@ -38,6 +38,21 @@ schedule-rub-on-overnight = rub on overnight
 schedule-marinade = marinade
 schedule-none = none
 schedule-separate-flat-and-point = separate flat and point
+schedule-fat-cap = fat cap trimmed to
+schedule-as-it-is = as it is
+schedule-fat-left =
+    { $mm ->
+        [0] all off
+       *[other] { $units ->
+            [us] { $mm ->
+                [3] ⅛ in
+                [6] ¼ in
+                [10] ⅜ in
+               *[13] ½ in
+            }
+           *[metric] { $mm } mm
+        }
+    }
 schedule-people-at-the-table = people at the table
 schedule-all = all
 schedule-usual = usual

@@ -272,6 +272,7 @@ class BroughtIn(Closed):
     parted: bool = False
     rubbed: bool = False
     marinade: Marinade | None = None
+    fat_m: Annotated[float | None, Field(ge=0, le=0.03)] = None
     sear_s: Annotated[float | None, Field(ge=0, le=3600)] = None
     sear_batches: SearBatches = None
     eaters: Eaters = None

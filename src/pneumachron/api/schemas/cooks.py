@@ -12,6 +12,7 @@ from pneumachron.api.schemas.cook_events import MAX_PIECE_KINDS, MAX_TIMERS
 from pneumachron.api.schemas.recipe_card import (
     Eaters,
     ExtraIn,
+    FatLeft,
     Leftovers,
     RecipeCard,
     Sauce,
@@ -51,6 +52,7 @@ class BeginIn(Closed):
     from_freezer: Annotated[bool, Field(description="it is thawed first")] = False
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
     marinade: Marinade | None = None
+    fat_mm: FatLeft = None
     sear_min: SearMinutes = None
     sear_batches: SearBatches = None
     eaters: Eaters = None
@@ -67,6 +69,7 @@ class BeginIn(Closed):
             from_freezer=self.from_freezer,
             rubbed=self.rubbed,
             marinade=self.marinade,
+            fat_m=None if self.fat_mm is None else self.fat_mm / 1000.0,
             sear_s=None if self.sear_min is None else 60.0 * self.sear_min,
             sear_batches=self.sear_batches,
             eaters=self.eaters,

@@ -10,6 +10,7 @@ from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
 from pneumachron.api.schemas.recipe_card import (
     Eaters,
     ExtraIn,
+    FatLeft,
     Leftovers,
     RecipeCard,
     Sauce,
@@ -46,6 +47,7 @@ class DishIn(Closed):
     sauce: Sauce = "half"
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
     marinade: Marinade | None = None
+    fat_mm: FatLeft = None
     sear_min: SearMinutes = None
     sear_batches: SearBatches = None
     eaters: Eaters = None
@@ -66,6 +68,7 @@ class DishIn(Closed):
             sauce=self.sauce,
             rubbed=self.rubbed,
             marinade=self.marinade,
+            fat_mm=self.fat_mm,
             sear_min=self.sear_min,
             sear_batches=self.sear_batches,
             eaters=self.eaters,

@@ -35,6 +35,9 @@ Sauce = Annotated[
 ]
 
 
+FatLeft = Annotated[
+    int | None, Field(ge=0, le=30, description="fat cap that is left on after trimming, mm")
+]
 SearMinutes = Annotated[
     float | None,
     Field(ge=0, le=60, description="of each batch, both sides; 0: not seared; none: as the cut is"),

@@ -12,7 +12,7 @@ from pneumachron.core.constants import (
 )
 from pneumachron.core.errors import WishError
 from pneumachron.core.physics.properties import Composition, HeatProperties, heat_properties
-from pneumachron.core.physics.tenderness import TEXTURES, Texture
+from pneumachron.core.physics.tenderness import Texture
 
 School: TypeAlias = Literal["steam", "lean", "short_braise", "bath"]
 SCHOOLS: tuple[School, ...] = get_args(School)
@@ -22,13 +22,11 @@ RELEASE_METHODS: tuple[ReleaseMethod, ...] = get_args(ReleaseMethod)
 
 @dataclass(frozen=True)
 class Cut:
-    """A cut of meat. `looks` says for each texture what one sees."""
+    """A cut of meat; `text` has its names, what one sees at each tenderness, where to measure."""
 
     cut_id: str
     like: str | None
     """The cut that it shares with what it does not say itself."""
-    name: str
-    short_name: str
     kind: str
     family: str
     composition: Composition
@@ -61,8 +59,6 @@ class Cut:
     default_texture: Texture
     default_release: ReleaseMethod
     default_school: School
-    looks: dict[Texture, str]
-    measure: str
     taste_ln: float = 0.0
     """What the log taught of this cut: how much more softening this household needs, as ln dose. It
     is in `tender_dose_min` already."""
@@ -105,8 +101,6 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
     return Cut(
         cut_id=cut_id,
         like=words.get("like"),
-        name=words["name"],
-        short_name=words["short_name"],
         kind=words["kind"],
         family=words["family"],
         composition=Composition(
@@ -136,8 +130,6 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         default_texture=cast(Texture, words["default_texture"]),
         default_release=cast(ReleaseMethod, words["default_release"]),
         default_school=cast(School, words["default_school"]),
-        looks={texture: words[f"looks_{texture}"] for texture in TEXTURES},
-        measure=words["measure"],
     )
 
 

@@ -42,6 +42,8 @@ RUB_S = (8 * 3600.0, 12 * 3600.0, 24 * 3600.0)
 """A rub that stays on overnight, in the refrigerator. Common practice."""
 PART_S = (600.0, 900.0, 1500.0)
 """Flat and point taken apart along the fat between them. Common practice."""
+TRIM_FAT_S = (300.0, 600.0, 900.0)
+"""A fat cap trimmed to a measure with a long knife, and the scale. Common practice."""
 THAW_MOST = 1.5
 """The longest thawing over the likely one. Common practice."""
 
@@ -54,6 +56,11 @@ def raw_steps(wish: Wish, thickness_m: float, brought: Brought) -> tuple[Step, .
         found.append(_cold("thaw", (thaw_s, thaw_s, THAW_MOST * thaw_s), "thaw_meat"))
     if brought.parted or wish.parted:
         found.append(Step("part", "part", PART_S[1], span_s=(PART_S[0], PART_S[2])))
+    if brought.fat_m is not None:
+        low, likely, high = TRIM_FAT_S
+        found.append(
+            Step("trim", "trim", likely, span_s=(low, high), params={"fat_m": brought.fat_m})
+        )
     found.append(Step("season", "season", SEASON_S, params={"thickness_m": thickness_m}))
     if brought.rubbed:
         found.append(_cold("rub", RUB_S))

@@ -21,7 +21,7 @@ from pneumachron.core.procedure.choices import (
 )
 
 StepKind: TypeAlias = Literal[
-    "part", "season", "rub", "marinate", "sear", "deglaze", "pour", "load", "lid", "set",
+    "part", "trim", "season", "rub", "marinate", "sear", "deglaze", "pour", "load", "lid", "set",
     "come_up", "hold", "wait", "release", "keep_warm", "open", "boil", "soak", "judge", "rest",
     "batch", "skim", "sauce", "thicken", "bag", "cool", "chill", "freeze", "thaw", "slice",
     "preheat", "reheat", "finish", "carve", "keep", "write_down", "extra",
@@ -35,6 +35,7 @@ COUNTED: frozenset[StepKind] = frozenset({"wait", "keep_warm", "boil", "soak"})
 """Steps that softened the meat in the plan for as long as they last."""
 SKIPPABLE: frozenset[StepKind] = frozenset(
     {
+        "trim",
         "season",
         "rub",
         "marinate",
@@ -139,6 +140,8 @@ class Brought:
     rubbed: bool = False
     """The rub stays on overnight."""
     marinade: Marinade | None = None
+    fat_m: float | None = None
+    """The fat cap is trimmed to so much, and the meat weighed again."""
     sear_s: float | None = None
     """Searing of each batch, both sides, as the cook wants it; 0: not at all."""
     sear_batches: int | None = None

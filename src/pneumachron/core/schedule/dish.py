@@ -36,6 +36,7 @@ class Dish:
     rubbed: bool = False
     """The rub stays on overnight."""
     marinade: Marinade | None = None
+    fat_m: float | None = None
     sear_s: float | None = None
     sear_batches: int | None = None
     leftovers: Kept = "chill"
@@ -60,6 +61,7 @@ def brought(dish: Dish) -> Brought:
         parted=dish.parted,
         rubbed=dish.rubbed,
         marinade=dish.marinade,
+        fat_m=dish.fat_m,
         sear_s=dish.sear_s,
         sear_batches=dish.sear_batches,
         eaters=dish.eaters,

@@ -81,6 +81,8 @@ def trim(dish: Dish, plan: Plan) -> Block:
         waits = (Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, "thawed"),)
     thick = plan.outcomes[0].piece.thickness_m
     work = [segment("season", TRIM_S, "hands", thickness_m=thick)]
+    if dish.fat_m is not None:
+        work.insert(0, _raw(dish, "trim"))
     if dish.parted or dish.wish.parted:
         work.insert(0, _raw(dish, "part"))
     return Block(block_id(dish, "season"), dish.title, tuple(work), waits)

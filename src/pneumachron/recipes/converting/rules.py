@@ -311,8 +311,9 @@ BY_KIND: dict[Kind, RuleFn] = {
 
 _SERVED = any_of(
     "to serve", "to garnish", "to finish", "for (the )?garnish(ing)?", "for serving",
-    "for topping", "to top", "for sprinkling", "at the table", "on the side",
+    "for topping", "to top", "for sprinkling", "at the table", "for the table", "on the side",
 )  # fmt: skip
+_GLAZES = any_of(r"^to (glaze|brush|baste)\b", r"^for (the )?(glaze|glazing|brushing)\b")
 _SPRAYED: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
 
 
@@ -326,6 +327,8 @@ def apply_rule(facts: Facts, item: Ingredient) -> Outcome:
         return _kept("season")(facts, item)
     if item.index in facts.sprayed and item.kind in _SPRAYED:
         return Outcome((), "spritz_struck")
+    if _GLAZES.search(item.line.aside) and item.kind not in {"meat", "smoke_wood"}:
+        return _kept("finish")(facts, item)
     if _SERVED.search(item.line.aside) and item.kind != "smoke_wood":
         return _kept("beside")(facts, item)
     return _by_kind(facts, item)

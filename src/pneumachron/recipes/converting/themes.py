@@ -228,6 +228,7 @@ _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
     r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|em|them|it)\b",
+    r"\bcoat\w* with [^.;]{0,40}\brub\b",
     r"\b(rub|season) (generously|heavily|well|liberally|all over)\b",
 )
 

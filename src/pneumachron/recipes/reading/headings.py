@@ -34,7 +34,9 @@ YIELD = any_of(
     r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|portions|plates|people|persons)\.?$",
 )
 TIMES = re.compile(r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total)( time)? \d", re.I)
-_ON = re.compile(r"\b(serves|servings?|feeds)\s*:?\s*\d{1,3}(\s*[–-]\s*\d{1,3})?", re.I)
+_ON = re.compile(
+    r"\b(serves|servings?|feeds|yields?|makes)\s*:?\s*\d{1,3}(\s*[–-]\s*\d{1,3})?", re.I
+)
 STEP_LABEL = re.compile(r"^step \d{1,2}\s*[:.]?$", re.I)
 _KINDS: tuple[tuple[re.Pattern[str], Heading], ...] = (
     (_INGREDIENTS, "ingredients"), (_STEPS, "steps"), (_NOTES, "notes"), (_END, "end"),

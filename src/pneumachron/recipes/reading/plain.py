@@ -153,14 +153,30 @@ def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
 
 def _sorted(lines: Iterator[str]) -> Recipe:
     text = _Text()
-    for line in lines:
+    for raw in lines:
+        line = _cells(raw.strip())
         if line.strip(" -_=*#"):
-            text.take(line.strip())
+            text.take(line)
         if len(text.rows) > MAX_ROWS:
             raise UnreadableError("too_many_lines", most=MAX_ROWS)
     _name_sections(text.rows)
     states = _states(text.rows)
     return _Sorted(text, states).recipe()
+
+
+_HEAD = frozenset({"ingredient", "ingredients", "amount", "amounts", "quantity", "qty", "item"})
+
+
+def _cells(line: str) -> str:
+    """A table row as a line, `| Paprika | 2 Tbsp |`; its head is a heading, its rule nothing."""
+    if not (len(line) > 2 and line.startswith("|") and line.endswith("|")):
+        return line
+    cells = [cell.strip(" *_") for cell in line.strip("|").split("|")]
+    if all(re.fullmatch(r":?-+:?", cell) for cell in cells if cell):
+        return ""
+    if {cell.lower() for cell in cells if cell} <= _HEAD:
+        return "Ingredients"
+    return " ".join(filter(None, cells))
 
 
 def _name_sections(rows: list[_Row]) -> None:

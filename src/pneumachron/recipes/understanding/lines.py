@@ -214,6 +214,11 @@ def read_line(text: str) -> Line:
     plain = _MIXED.sub(r"\1 \2", plain)
     # 1.500 g and 1,000 ml are thousands
     plain = _THOUSANDS.sub(r"\1\2", plain)
+    # "375 ml bottle stout" is so much stout; "To glaze: 1 tbsp honey" says what the honey is for
+    plain = _IN_A_BOTTLE.sub(r"\1 \2 ", plain)
+    purpose = _PURPOSE.match(plain)
+    if purpose:
+        plain = plain[purpose.end() :]
     lead = re.match(r"^(juice|zest|rind|grated zest)( and (juice|zest))? of\s+", plain, re.I)
     length = None if lead else _LENGTH.match(plain)
     if length:
@@ -227,13 +232,20 @@ def read_line(text: str) -> Line:
     amount, rest = found
     name, aside = _name_of(rest)
     told = length["long"] if length else ""
-    asides = [lead[1].lower() if lead else "", told, amount.aside, aside]
+    what_for = purpose[1].strip().lower() if purpose else ""
+    asides = [what_for, lead[1].lower() if lead else "", told, amount.aside, aside]
     unit = amount.unit
     if not unit and (cloves := re.match(r"^(garlic) cloves?$", name, re.I)):
         name, unit = cloves[1], "clove"
     return Line(raw, amount.low, amount.high, unit, name, ", ".join(filter(None, asides)))
 
 
+_IN_A_BOTTLE = re.compile(
+    r"^(?:1 (?:x )?)?(\d+(?:\.\d+)?)[ -]?(ml|cl|l|dl|g|oz|ounce|fl\.? ?oz)\b\.?[ -]"
+    r"(?:bottles?|cans?|tins?|jars?|packs?|packets?|cartons?)\s+(?:of\s+)?(?=[a-z])",
+    re.I,
+)
+_PURPOSE = re.compile(r"^((?:to|for(?: the)?) [a-z]{3,12})\s*:\s+(?=[\d½¼¾⅓⅔])", re.I)
 _LENGTH = re.compile(
     r"^(?P<long>\d+(?:[.,/]\d+| \d/\d)?[\s-]?(?:cm|inch(?:es)?|in\b|\"))\s*"
     r"(?:(?:pieces?|knobs?|thumbs?|chunks?|lengths?|sticks?|nubs?)\s+(?:of\s+)?"

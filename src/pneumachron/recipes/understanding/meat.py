@@ -312,6 +312,10 @@ _THICK = re.compile(
     r"(?P<what>thick|cubes?|chunks?|pieces?|dice|blocks?)?",
     re.I,
 )
+_THICK_ASIDE = re.compile(
+    r"\bthick\b[^.;()]{0,24}\((?:about |approx\.? |ca\.? )?([^()]{2,14})\)", re.I
+)
+"""“In 2 thick strips (about 4 cm)”."""
 _UNIT_M = {"cm": "centimeter", "mm": "millimeter"}
 MOST_PIECES = 60
 
@@ -328,4 +332,5 @@ def thickness_in(text: str) -> float | None:
         metres = unit_factor(_UNIT_M.get(unit, "inch"), "meter")
         if amount and 0.008 <= amount * metres <= 0.15:
             return amount * metres
-    return None
+    aside = _THICK_ASIDE.search(text)
+    return thickness_in(f"{aside[1]} thick") if aside else None

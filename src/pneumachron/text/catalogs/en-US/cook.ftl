@@ -13,6 +13,12 @@ do-rub = Leave the rubbed meat in the refrigerator, covered, for { HOURSSPAN($lo
 do-marinate = Marinate, covered, in the refrigerator, for { HOURSSPAN($low_s, $high_s) }
     .look = The meat lies in the marinade on all sides. Turn it once.
     .wrong = Short of time? Half the time gives most of the taste. Never longer than two days.
+do-trim = { $fat_m ->
+        [0] Trim all the fat off, and weigh the meat again
+       *[other] Trim the fat cap to { LENGTH($fat_m) }, and weigh the meat again
+    }
+    .look = An even layer, and no hard fat between the muscles.
+    .wrong = Did it lose more than a tenth? Plan it again with the new weight and thickness: they set the cook time.
 do-season = Trim, measure, pat dry and season all faces
     .look = About { LENGTH($thickness_m) } at the thickest. Season the cut faces too.
     .wrong = Is it thicker or thinner? Change it in Plan; it sets the cook time.
