@@ -296,3 +296,18 @@ def test_the_cooks_own_searing_and_steps(page: Page) -> None:
     assert told.index("Stir in the honey") < next(
         index for index, title in enumerate(told) if title.startswith("Serve whole")
     )
+
+
+def test_a_trimmed_fat_cap_is_told_alike(page: Page) -> None:
+    page.goto("/plan?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm")
+    page.get_by_text(screen("plan-add-to-schedule")).first.click()
+    page.get_by_label(screen("schedule-fat-cap")).last.select_option("6")
+    trimmed = "Trim the fat cap to 0.6 cm, and weigh the meat again"
+    expect(page.get_by_role("list", name=screen("schedule-tasks"))).to_contain_text("fat cap")
+    assert steps_of_schedule(page)[trimmed] == 10
+    page.get_by_role("button", name=re.compile("^cook .* now$")).last.click()
+    page.wait_for_url("**/cook?cook=*")
+    expect(page.get_by_test_id("step")).to_contain_text(trimmed)
+    cook = page.request.get(f"/api/cooks/{page.url.split('=')[1]}").json()
+    told = {plain(step["title"]): step["likely_s"] for step in cook["steps"]}
+    assert told[trimmed] == 600

@@ -278,6 +278,7 @@ def test_whole_plan_without_scrolling(page: Page) -> None:
     ):
         page.goto(path)
         expect(hold(page)).to_have_text(HOLD)
+        page.evaluate("document.fonts.ready.then(() => true)")
         sizes = page.evaluate(
             """() => [document.documentElement, ...document.querySelectorAll('section')]
               .map(e => [e.scrollWidth - e.clientWidth, e.scrollHeight - e.clientHeight])"""
