@@ -37,10 +37,10 @@ export function SettingColumn({ planner, cut, units, stale }: Props) {
   return (
     <section
       aria-labelledby="set-title"
-      className="order-2 flex flex-col gap-1 px-4 py-0.5 lg:order-none lg:overflow-y-auto"
+      className="order-2 flex flex-col gap-1 px-4 py-0.5 lg:order-none lg:overflow-y-auto lg:pb-3"
     >
       <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-0.5">
-        <h2 id="set-title" className="font-semibold text-[0.9375rem] text-pencil">
+        <h2 id="set-title" className="font-semibold text-[0.9375rem] text-pencil lg:sr-only">
           {say("plan-set-your-cooker-to")}
         </h2>
         <div className="plan-actions flex w-full flex-wrap gap-2 whitespace-nowrap text-[0.875rem]">
@@ -118,7 +118,7 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
   const school = wish.school ?? cut?.default_school ?? "short_braise";
   const method = wish.release ?? plan?.setting.release ?? cut?.default_release ?? "natural";
   return (
-    <div className="flex flex-col gap-1.5 border-rule border-t pt-2">
+    <div className="flex flex-col gap-1.5 border-rule border-t pt-1">
       <MeasureField
         label={say("plan-liquid")}
         value={wish.liquid}

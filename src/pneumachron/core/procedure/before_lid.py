@@ -61,7 +61,10 @@ def raw_steps(wish: Wish, thickness_m: float, brought: Brought) -> tuple[Step, .
         found.append(
             Step("trim", "trim", likely, span_s=(low, high), params={"fat_m": brought.fat_m})
         )
-    found.append(Step("season", "season", SEASON_S, params={"thickness_m": thickness_m}))
+    trimmed = "season_trimmed" if brought.fat_m is not None else ""
+    found.append(
+        Step("season", "season", SEASON_S, work=trimmed, params={"thickness_m": thickness_m})
+    )
     if brought.rubbed:
         found.append(_cold("rub", RUB_S))
     if brought.marinade is not None:

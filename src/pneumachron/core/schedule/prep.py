@@ -80,7 +80,8 @@ def trim(dish: Dish, plan: Plan) -> Block:
     if dish.from_freezer:
         waits = (Wait(block_id(dish, "thaw"), 0.0, THAWED_KEEPS_S, "thawed"),)
     thick = plan.outcomes[0].piece.thickness_m
-    work = [segment("season", TRIM_S, "hands", thickness_m=thick)]
+    trimmed = "season_trimmed" if dish.fat_m is not None else ""
+    work = [segment("season", TRIM_S, "hands", work=trimmed, thickness_m=thick)]
     if dish.fat_m is not None:
         work.insert(0, _raw(dish, "trim"))
     if dish.parted or dish.wish.parted:

@@ -19,6 +19,9 @@ do-trim = { $fat_m ->
     }
     .look = An even layer, and no hard fat between the muscles.
     .wrong = Did it lose more than a tenth? Plan it again with the new weight and thickness: they set the cook time.
+do-season_trimmed = Measure, pat dry and season all faces
+    .look = About { LENGTH($thickness_m) } at the thickest. Season the cut faces too.
+    .wrong = Is it thicker or thinner? Change it in Plan; it sets the cook time.
 do-season = Trim, measure, pat dry and season all faces
     .look = About { LENGTH($thickness_m) } at the thickest. Season the cut faces too.
     .wrong = Is it thicker or thinner? Change it in Plan; it sets the cook time.
