@@ -96,12 +96,12 @@ describe("the chart of a cook", () => {
   });
 
   it("marks steps of tenderness in order, never two in one place", () => {
-    const { rungs } = drawn(1000);
-    expect(rungs.map(({ step }) => step)).toEqual([0, 1, 2, 3, 4]);
-    for (const [index, rung] of rungs.entries()) {
+    const { marks } = drawn(1000);
+    expect(marks.map(({ step }) => step)).toEqual([0, 1, 2, 3, 4]);
+    for (const [index, rung] of marks.entries()) {
       expect(rung.minutes).toBe(40 + 10 * index);
     }
-    const small = drawn(360).rungs;
+    const small = drawn(360).marks;
     expect(small.length).toBeLessThan(5);
     for (const [index, rung] of small.slice(1).entries()) {
       expect(rung.x - (small[index]?.x ?? 0)).toBeGreaterThan(96);

@@ -459,7 +459,7 @@ def test_two_sheets_and_the_kinds_of_one_pot(kitchen: TestClient, stepped: Stepp
         "Baby back ribs, membrane off",
         "Baby back ribs, membrane on",
     ]
-    # common practice: a membrane left on costs a rung
+    # common practice: a membrane left on costs a step
     off, on = (kind["softening"][-1][1] for kind in pieces["kinds"])
     assert off - on == pytest.approx(1.0, abs=0.01)
     assert "one step firmer" in pieces["said"][0]

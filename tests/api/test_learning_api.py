@@ -161,7 +161,7 @@ def test_a_cook_without_an_answer_is_asked_once(
     assert asked["model"] <= 1
 
 
-def test_a_rung_corrected_is_learned_anew(client: TestClient) -> None:
+def test_a_step_corrected_is_learned_anew(client: TestClient) -> None:
     before = plain_hold(client)
     made = [enter(client, day, "chewy") for day in range(2)]
     assert plan(client)["setting"]["hold_min"] > before
@@ -190,15 +190,15 @@ def two_racks(client: TestClient, *textures: str) -> float:
 
 
 def test_unlike_kinds_teach_kind_by_kind(client: TestClient) -> None:
-    """A membrane costs a rung (common practice): with it a rung firmer, nothing is amiss.
+    """A membrane costs a step (common practice): with it a step firmer, nothing is amiss.
 
-    26 min are chosen so that the model has them within 0.06 of a rung of these two (0.02 as ln).
+    26 min are chosen so that the model has them within 0.06 of a step of these two (0.02 as ln).
     """
     alike = two_racks(client, "very", "tender")
     assert abs(alike) < 0.03
     for cook in client.get("/api/cooks").json()["cooks"]:
         client.delete(f"/api/cooks/{cook['id']}")
-    # both a rung firmer than that: this household needs more
+    # both a step firmer than that: this household needs more
     assert two_racks(client, "tender", "holds") > alike + 0.05
 
 

@@ -157,6 +157,8 @@ def test_no_unit_of_the_other_kitchen(
     household(kitchen, units=units, locale=locale)
     address, act = STATES[state]
     page.goto(kitchen + address)
+    # the view itself, not only the head of the page that loads it
+    expect(page.get_by_role("main")).to_contain_text(re.compile(r"[A-Za-z]{4}"))
     page.wait_for_load_state("networkidle")
     if act is not None:
         act(page, locale)

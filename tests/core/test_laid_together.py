@@ -11,7 +11,7 @@ from pneumachron.core.errors import ShapeError
 from pneumachron.core.message import Message
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import make_plan
-from pneumachron.core.planning.what_if import answer_for_minutes, rungs_for_minutes
+from pneumachron.core.planning.what_if import answer_for_minutes, steps_for_minutes
 from pneumachron.core.planning.wish import Wish, set_up
 from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.session.compare import CameOut, Cooked, differences, to_pressure_s
@@ -57,14 +57,14 @@ def test_the_same_as_the_plan_for_the_minutes_of_the_plan() -> None:
     plan = make_plan(TWO_WAYS)
     traces = pieces_as_set(plan.setup, plan.hold_min)
     for trace, outcome in zip(traces, plan.outcomes, strict=True):
-        # the grid is three times as coarse as the plan's; 0.02 of a rung is a third of a minute
+        # the grid is three times as coarse as the plan's; 0.02 of a step is a third of a minute
         assert trace.texture_step[-1] == pytest.approx(outcome.texture_step, abs=0.02)
         at_open = np.interp(plan.lid_on_to_open_s, trace.time_s, trace.core_c)
         assert at_open == pytest.approx(outcome.core_at_open_c, abs=0.5)
 
 
 def test_a_membrane_costs_a_rung_and_no_heat() -> None:
-    """Common practice: left on, it takes the next rung of the ladder to bite through."""
+    """Common practice: left on, it takes the next step of the ladder to bite through."""
     off, on = pieces_along(set_up(TWO_WAYS), *HISTORY)
     assert off.texture_step[-1] - on.texture_step[-1] == pytest.approx(1.0)
     assert np.array_equal(off.core_c, on.core_c)
@@ -98,18 +98,18 @@ def test_what_is_no_trace() -> None:
 
 
 def test_the_model_is_told_against_the_pieces_that_were_judged() -> None:
-    """Unlike kinds have a rung each; what was judged alone counts alone."""
-    rungs = rungs_for_minutes(TWO_WAYS, 25)
-    assert rungs[0] - rungs[1] == pytest.approx(1.0)
-    assert min(rungs) == pytest.approx(answer_for_minutes(TWO_WAYS, 25).texture_step)
+    """Unlike kinds have a step each; what was judged alone counts alone."""
+    steps = steps_for_minutes(TWO_WAYS, 25)
+    assert steps[0] - steps[1] == pytest.approx(1.0)
+    assert min(steps) == pytest.approx(answer_for_minutes(TWO_WAYS, 25).texture_step)
     both: list[dict[str, Any]] = [{"texture": "very"}, {"texture": "tender"}]
-    assert mean_model_step(both, [1, 1], rungs) == pytest.approx(sum(rungs) / 2)
-    assert mean_model_step(both, [3, 1], rungs) == pytest.approx((3 * rungs[0] + rungs[1]) / 4)
+    assert mean_model_step(both, [1, 1], steps) == pytest.approx(sum(steps) / 2)
+    assert mean_model_step(both, [3, 1], steps) == pytest.approx((3 * steps[0] + steps[1]) / 4)
     only: list[dict[str, Any]] = [{"texture": None}, {"texture": "tender"}]
-    assert mean_model_step(only, [1, 1], rungs) == pytest.approx(rungs[1])
-    assert mean_model_step([], [1, 1], rungs) is None
+    assert mean_model_step(only, [1, 1], steps) == pytest.approx(steps[1])
+    assert mean_model_step([], [1, 1], steps) is None
     # a sheet from elsewhere with more pieces than the load has kinds teaches nothing
-    assert mean_model_step([*both, both[0]], [1, 1], rungs) is None
+    assert mean_model_step([*both, both[0]], [1, 1], steps) is None
 
 
 def cooked(wanted: Wish) -> Cooked:

@@ -8,7 +8,7 @@ from scipy.interpolate import RegularGridInterpolator
 
 from pneumachron.core.learning.learn import (
     COVER,
-    LN_RUNG,
+    LN_STEP,
     TASTE_PRIOR_SD,
     Belief,
     Tasted,
@@ -98,7 +98,7 @@ class Kitchens:
 
 
 def simulate(table: Table, rng: np.random.Generator, *, stray: bool = False) -> Kitchens:
-    """Hidden: an offset in ln dose, the pot's heat; each cook: size error, rungs misnamed."""
+    """Hidden: an offset in ln dose, the pot's heat; each cook: size error, ratings misnamed."""
     offset = rng.normal(0.0, 0.25, KITCHENS)
     heat = rng.uniform(0.85, 1.15, KITCHENS)
     one = np.ones(KITCHENS)
@@ -116,16 +116,16 @@ def simulate(table: Table, rng: np.random.Generator, *, stray: bool = False) -> 
         animal = rng.normal(0.0, 0.12, KITCHENS)
         real = table.ln_dose(ln_hold, size, heat) - offset - animal
         model = table.ln_dose(ln_hold, one, believed_heat)
-        rung: FloatArray = np.clip(np.round(2.0 + (real - table.wished) / LN_RUNG), 0, 4)
+        seen_at: FloatArray = np.clip(np.round(2.0 + (real - table.wished) / LN_STEP), 0, 4)
         wrong = rng.random(KITCHENS) < 0.15
-        rung = np.clip(rung + wrong * rng.choice([-1, 1], KITCHENS), 0, 4)
+        seen_at = np.clip(seen_at + wrong * rng.choice([-1, 1], KITCHENS), 0, 4)
         if stray and number == 1:
-            rung = 4.0 * rng.integers(0, 2, KITCHENS).astype(float)  # nonsense: rubber, or mush
+            seen_at = 4.0 * rng.integers(0, 2, KITCHENS).astype(float)  # nonsense: rubber, or mush
         up = table.ln_up(heat) - table.ln_up(one) + rng.normal(0.0, 0.06, KITCHENS)
         beliefs = []
         for index in range(KITCHENS):
-            step = 2.0 + (model[index] - table.wished) / LN_RUNG
-            seen[index].append(Tasted(float(step), float(rung[index])))
+            step = 2.0 + (model[index] - table.wished) / LN_STEP
+            seen[index].append(Tasted(float(step), float(seen_at[index])))
             ups[index].append(float(up[index]))
             beliefs.append(taste_belief(seen[index]))
             warmth[index] = heat_belief(ups[index]).mean
@@ -159,12 +159,12 @@ def cook_on(
     beliefs = [taste_belief([], kin[i] if kin else ()) for i in range(kitchens)]
     for row in offset:
         for i in range(kitchens):
-            model = wished + beliefs[i].mean / LN_RUNG
-            real = model - (row[i] + rng.normal(0.0, 0.13)) / LN_RUNG
-            rung = np.clip(np.round(real), 0, 4)
+            model = wished + beliefs[i].mean / LN_STEP
+            real = model - (row[i] + rng.normal(0.0, 0.13)) / LN_STEP
+            seen_at = np.clip(np.round(real), 0, 4)
             if rng.random() < 0.15:
-                rung = np.clip(rung + rng.choice([-1, 1]), 0, 4)
-            seen[i].append(Tasted(model, float(rung)))
+                seen_at = np.clip(seen_at + rng.choice([-1, 1]), 0, 4)
+            seen[i].append(Tasted(model, float(seen_at)))
             beliefs[i] = taste_belief(seen[i], kin[i] if kin else ())
     return beliefs
 
@@ -176,7 +176,7 @@ def rmse(beliefs: list[Belief], offset: FloatArray) -> float:
 
 @pytest.mark.parametrize(("wished", "most"), [(2.0, 0.08), (3.0, 0.08), (4.0, 0.13)])
 def test_a_steady_household_is_known_after_32_cooks(wished: float, most: float) -> None:
-    """The aims are the owner's. At the top rung an outcome says only "at least"."""
+    """The aims are the owner's. At the top step an outcome says only "at least"."""
     rng = np.random.default_rng(int(wished))
     offset = rng.normal(0.0, 0.25, 120)
     beliefs = cook_on(rng, wished, np.tile(offset, (32, 1)), None)
@@ -197,7 +197,7 @@ def test_cuts_of_a_family_teach_each_other() -> None:
     rng = np.random.default_rng(11)
     offset = rng.normal(0.0, 0.22, 60)
     told = [
-        [Tasted(2.0, float(np.clip(np.round(2.0 - x / LN_RUNG), 0, 4)))] * 6
+        [Tasted(2.0, float(np.clip(np.round(2.0 - x / LN_STEP), 0, 4)))] * 6
         for x in offset + rng.normal(0.0, 0.05, 60)
     ]
     alone = [taste_belief([]) for _ in offset]

@@ -70,7 +70,7 @@ def test_a_slab_is_a_slab(half: float) -> None:
 
 @pytest.mark.parametrize("wanted", [BRISKET, RIBS, BLOCKS], ids=["brisket", "ribs", "short ribs"])
 def test_without_secrets_it_does_what_the_plan_says(wanted: Wish) -> None:
-    # the tolerances were set after a first look: 4 % or a minute in time, a third of a rung
+    # the tolerances were set after a first look: 4 % or a minute in time, a third of a step
     plan = make_plan(wanted)
     pot = started(wanted, plan.hold_min)
     up_s = until(pot, "holding")

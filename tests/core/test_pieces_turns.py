@@ -19,8 +19,8 @@ def judged(texture: str | None, **more: object) -> dict[str, object]:
     return {"texture": texture, **more}
 
 
-def test_mean_rung_over_pieces() -> None:
-    # by hand: holds, tender, very tender are rungs 1, 2, 3 of the ladder in DOMAIN's order
+def test_mean_step_over_pieces() -> None:
+    # by hand: holds, tender, very tender are steps 1, 2, 3 of the ladder in DOMAIN's order
     both = [judged("tender"), judged("very")]
     assert mean_step(both, [1, 1]) == pytest.approx(2.5)
     # three of the first kind and one of the second, each kind judged as one: (3·2 + 3) / 4

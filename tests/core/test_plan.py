@@ -97,7 +97,7 @@ def test_membrane_asks_for_more() -> None:
 
 
 def test_the_hold_gives_the_texture() -> None:
-    # the run that is drawn, cooked with the whole minutes of the panel, lands on the rung
+    # the run that is drawn, cooked with the whole minutes of the panel, lands on the step
     for step, texture in enumerate(TEXTURES):
         plan = make_plan(wish(BASE, texture=texture))
         assert plan.outcomes[0].texture_step == pytest.approx(step, abs=0.06)

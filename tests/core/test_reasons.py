@@ -72,7 +72,7 @@ def test_texture_and_membrane() -> None:
     off = wish(load("back_ribs", 1.1, 0.03), school="steam", release="timed")
     assert ("hold", "membrane") in facts(on)
     assert ("hold", "membrane") not in facts(off)
-    # the membrane asks for one rung, so it adds what one rung adds without it
+    # the membrane asks for one step, so it adds what one step adds without it
     assert hold(on) - hold(off) == pytest.approx(facts(off)["hold", "texture"].effect, abs=0.3)
 
 

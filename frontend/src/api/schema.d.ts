@@ -3337,7 +3337,7 @@ export interface components {
             units: "metric" | "us";
             /**
              * Taste Step
-             * @description rungs softer than usual; negative is firmer
+             * @description steps of tenderness softer than usual; negative is firmer
              * @default 0
              */
             taste_step: number;
@@ -3690,7 +3690,7 @@ export interface components {
         };
         /**
          * LooksOut
-         * @description How a rung looks.
+         * @description How a step looks.
          */
         LooksOut: {
             /**
@@ -4258,7 +4258,7 @@ export interface components {
             count: number;
             /**
              * Softening
-             * @description [s from the start of heating, rung: 0 chewy to 4 falls apart]
+             * @description [s from the start of heating, step: 0 chewy to 4 falls apart]
              */
             softening: number[][];
         };

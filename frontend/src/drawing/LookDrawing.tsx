@@ -2,7 +2,7 @@ import type { Texture } from "@/api/client";
 
 const OPEN: Record<Texture, number> = { chewy: 0, holds: 1, tender: 2, very: 3, falls: 4 };
 
-/** How meat answers a fork, from not at all to falling apart: cracks open with each rung. */
+/** How meat answers a fork, from not at all to falling apart: cracks open with each step. */
 export function LookDrawing({ texture }: { texture: Texture }) {
   const open = OPEN[texture];
   const gap = 1.6 * open;

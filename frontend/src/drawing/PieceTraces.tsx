@@ -9,7 +9,7 @@ interface Props {
   width: number;
 }
 
-/** The ladder as a scale; what lies below its first rung has not begun to soften. */
+/** The ladder as a scale; what lies below its first step has not begun to soften. */
 const FOOT = -1;
 /** A little above "falls apart"; what goes further is shown as far as this. */
 const LEAST_TOP = 4.4;

@@ -47,7 +47,7 @@ export const TraceChart = memo(function TraceChart({ plan, width, units, others 
         strokeWidth="2.5"
         strokeDasharray="8 4"
       />
-      <Rungs sheet={sheet} reached={firmest(plan)} cut={plan.pieces[0]?.cut} />
+      <Marks sheet={sheet} reached={firmest(plan)} cut={plan.pieces[0]?.cut} />
       {sheet.phases.map((phase) => (
         <Phase
           key={phase.kind}
@@ -158,19 +158,19 @@ function firmest({ pieces }: PlanOut): Texture {
 const LETTER_PIXELS = 7.2;
 
 /** Steps with their words where these have room: on the sheet, and apart from the one before. */
-function roomyRungs(sheet: TraceGeometry, cut: string | undefined) {
+function roomyMarks(sheet: TraceGeometry, cut: string | undefined) {
   let taken = sheet.frame.left;
-  return sheet.rungs.map((rung) => {
-    const words = tendernessOf(TEXTURES[rung.step] ?? "tender", cut);
+  return sheet.marks.map((mark) => {
+    const words = tendernessOf(TEXTURES[mark.step] ?? "tender", cut);
     const half = (words.length * LETTER_PIXELS) / 2;
-    const labelX = Math.min(Math.max(rung.x, taken + half), sheet.frame.right - half - 6);
-    const fits = labelX - half >= taken && Math.abs(labelX - rung.x) <= half;
+    const labelX = Math.min(Math.max(mark.x, taken + half), sheet.frame.right - half - 6);
+    const fits = labelX - half >= taken && Math.abs(labelX - mark.x) <= half;
     if (fits) taken = labelX + half + 8;
-    return { ...rung, labelX, words: fits ? words : "" };
+    return { ...mark, labelX, words: fits ? words : "" };
   });
 }
 
-function Rungs({
+function Marks({
   sheet,
   reached,
   cut,
@@ -182,7 +182,7 @@ function Rungs({
   const halo = { stroke: "var(--paper)", strokeWidth: 4, paintOrder: "stroke" } as const;
   return (
     <g fill="var(--heat)" fontSize="13">
-      {roomyRungs(sheet, cut).map(({ step, x, y, words, labelX }) => (
+      {roomyMarks(sheet, cut).map(({ step, x, y, words, labelX }) => (
         <g key={step}>
           <circle cx={x} cy={y} r="3.5" fill="var(--paper)" stroke="var(--heat)" strokeWidth="2" />
           {words && (

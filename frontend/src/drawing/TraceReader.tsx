@@ -70,8 +70,8 @@ function nearest(moments: Moment[], x: number): number {
 
 function read(moment: Moment, units: "metric" | "us", cut?: string): string {
   const degrees = temperatureText(moment.celsius, units);
-  const rung = TEXTURES[Math.floor(Math.min(moment.step, 4))];
-  const soft = moment.step >= 0 && rung ? `, ${tendernessOf(rung, cut)}` : "";
+  const step = TEXTURES[Math.floor(Math.min(moment.step, 4))];
+  const soft = moment.step >= 0 && step ? `, ${tendernessOf(step, cut)}` : "";
   return say("drawing-center", {
     minutes: hoursMinutes(moment.minutes),
     name: PHASE_WORDS[moment.phase].name,

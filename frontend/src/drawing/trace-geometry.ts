@@ -21,7 +21,7 @@ export interface PhaseMark {
   labelX: number;
 }
 
-export interface RungMark {
+export interface StepMark {
   step: number;
   x: number;
   y: number;
@@ -38,7 +38,7 @@ export interface TraceGeometry {
   softening: string;
   softeningX: number | null;
   phases: PhaseMark[];
-  rungs: RungMark[];
+  marks: StepMark[];
   openX: number;
   arcs: { x: number; path: string; label: string | null }[];
   gaugeTicks: { y: number; label: string }[];
@@ -51,7 +51,7 @@ const SOFTENS_C = 70;
 const TICK_MINUTES = [5, 10, 15, 30, 60, 120];
 const NAME_PIXELS = 6.6;
 /** Marks on the ladder closer than this would write over each other. */
-const RUNG_PIXELS = 96;
+const MARK_PIXELS = 96;
 
 export function traceGeometry(
   plan: PlanOut,
@@ -85,7 +85,7 @@ export function traceGeometry(
     softening: softeningArea(softensFrom(trace), at, coreYs),
     softeningX: at[softensFrom(trace)] ?? null,
     phases: phaseMarks(plan.phases, x, width, nameOf),
-    rungs: rungMarks(plan, x, coreY),
+    marks: stepMarks(plan, x, coreY),
     openX: x(plan.lid_on_to_open_s / 60),
     arcs: arcs(endMin, x, width),
     gaugeTicks: gaugeTicks(topKpa, units).map(({ kpa, label }) => ({ y: gaugeY(kpa), label })),
@@ -208,19 +208,19 @@ function phaseMarks(
   return marks.map(({ mark }) => mark);
 }
 
-/** Where the core passes each rung of the ladder. */
-function rungMarks(
+/** Where the core passes each mark of the ladder. */
+function stepMarks(
   plan: PlanOut,
   x: (minutes: number) => number,
   coreY: (celsius: number) => number,
-): RungMark[] {
+): StepMark[] {
   const { texture_step: steps, time_s: times, core_temp_c: core } = plan.trace;
-  const marks: RungMark[] = [];
+  const marks: StepMark[] = [];
   for (let step = 0; step <= 4; step += 1) {
     const index = steps.findIndex((value) => value >= step);
     const time = times[index];
     const celsius = core[index];
-    const roomLeft = x((time ?? 0) / 60) - (marks.at(-1)?.x ?? 0) > RUNG_PIXELS;
+    const roomLeft = x((time ?? 0) / 60) - (marks.at(-1)?.x ?? 0) > MARK_PIXELS;
     if (index > 0 && roomLeft && time !== undefined && celsius !== undefined) {
       marks.push({ step, x: x(time / 60), y: coreY(celsius), minutes: time / 60 });
     }

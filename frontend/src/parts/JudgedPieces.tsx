@@ -11,7 +11,7 @@ interface Props {
 }
 
 const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-1";
-const RUNGS = [1, 2, 3, 4, 5];
+const RATINGS = [1, 2, 3, 4, 5];
 const MARKS = [
   "shared-membrane-on",
   "shared-membrane-off",
@@ -119,29 +119,29 @@ function Piece({ cook, name, piece, onChange }: PieceProps) {
   );
 }
 
-interface RungProps {
+interface RatingProps {
   name: string;
   of: string;
   value: number | null;
   onChange: (value: number | null) => void;
 }
 
-function OneToFive({ name, of, value, onChange }: RungProps) {
+function OneToFive({ name, of, value, onChange }: RatingProps) {
   return (
     <fieldset
       aria-label={say("shared-one-to-five-of", { name, of })}
       className="flex items-center gap-1"
     >
       <span className="text-pencil">{name}</span>
-      {RUNGS.map((rung) => (
+      {RATINGS.map((rating) => (
         <button
-          key={rung}
+          key={rating}
           type="button"
-          aria-pressed={value === rung}
-          onClick={() => onChange(value === rung ? null : rung)}
+          aria-pressed={value === rating}
+          onClick={() => onChange(value === rating ? null : rating)}
           className="h-9 w-9 rounded-sm border border-edge aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
         >
-          {rung}
+          {rating}
         </button>
       ))}
     </fieldset>

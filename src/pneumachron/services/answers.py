@@ -9,7 +9,7 @@ from pneumachron.core.catalog.sides import side_advice, sides
 from pneumachron.core.planning.finish import FinishKind, afterwards, carving, finish_for, rest_for
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import is_pulled
-from pneumachron.core.planning.recovery import PutBack, Resumed, Translated, rescue, rung_of
+from pneumachron.core.planning.recovery import PutBack, Resumed, Translated, rescue, texture_near
 from pneumachron.core.planning.sauce import MARINADE_BOIL_S, Body, reduce_sauce, slurry
 from pneumachron.core.planning.season import Marinade, marinating, searing, seasoning
 from pneumachron.core.planning.serving import mass_for_plates_kg, other_form, same_plates_kg
@@ -30,8 +30,8 @@ def opened_document(wish: Wish, found: PutBack) -> dict[str, Any]:
         "hold_min": found.hold_min,
         "more_s": round(found.more_s, 1),
         "texture_step": round(found.texture_now, 2),
-        "texture_reached": rung_of(found.texture_now),
-        "looks": say_cut(cut.cut_id, rung_of(found.texture_now)),
+        "texture_reached": texture_near(found.texture_now),
+        "looks": say_cut(cut.cut_id, texture_near(found.texture_now)),
         "size_ratio": round(found.size_ratio, 3),
         "next_hold_min": found.next_hold_min,
         "advice": say(rescue(cut)) if found.step == "rescue" else None,
@@ -57,7 +57,7 @@ def translated_document(found: Translated) -> dict[str, Any]:
         "hold_min": found.hold_min,
         "factor": round(found.factor, 3),
         "texture_step": round(found.texture_step, 2),
-        "texture_reached": rung_of(found.texture_step),
+        "texture_reached": texture_near(found.texture_step),
     }
 
 

@@ -18,7 +18,7 @@ from pneumachron.core.planning.plan_summary import Answer
 from pneumachron.core.planning.pouring import Measure, pouring_marks
 from pneumachron.core.planning.ready_by import Way
 from pneumachron.core.planning.reasons import Reason
-from pneumachron.core.planning.recovery import rung_of
+from pneumachron.core.planning.recovery import texture_near
 from pneumachron.core.planning.releases import is_full, release_kinds
 from pneumachron.core.planning.two_cycles import EarlyOut
 from pneumachron.core.planning.what_if import Alternative
@@ -120,7 +120,7 @@ def _expectation(plan: Plan) -> dict[str, Any] | None:
         "usual_low_min": round(plan.range.low_min),
         "usual_high_min": round(plan.range.high_min),
         **{f"{name}_step": _round(step, 2) for name, step in steps.items()},
-        **{f"{name}_reached": rung_of(step) for name, step in steps.items()},
+        **{f"{name}_reached": texture_near(step) for name, step in steps.items()},
         "below": found.texture_step < -0.5,
         "sure_ratio": _round(found.sure_ratio, 3),
     }
@@ -144,7 +144,7 @@ def early_out_document(wish: Wish, found: EarlyOut | None) -> dict[str, Any] | N
             "thickness_shown": shown_document(show_length(piece.thickness_m)),
             "out_early": index in found.out,
             "texture_step": _round(step, 2),
-            "texture_reached": rung_of(step),
+            "texture_reached": texture_near(step),
         }
         for index, ((piece, _), step) in enumerate(zip(kinds, found.texture_steps, strict=True))
     ]
@@ -272,13 +272,13 @@ def pot_document(pot: Pot) -> dict[str, Any]:
 
 def answer_document(answer: Answer) -> dict[str, Any]:
     """What a cook comes to, in short."""
-    rung = rung_of(answer.texture_step)
+    step = texture_near(answer.texture_step)
     return {
         "hold_min": answer.hold_min,
         "lid_on_to_open_s": _round(answer.lid_on_to_open_s, 1),
         "done_s": _round(answer.done_s, 1),
         "texture_step": _round(answer.texture_step, 2),
-        "texture_reached": rung,
+        "texture_reached": step,
         "core_at_open_c": _round(answer.core_at_open_c, 1),
     }
 
@@ -340,7 +340,7 @@ def _marks(setup: Setup, measure: Measure) -> list[dict[str, Any]]:
 
 def _piece(outcome: Outcome) -> dict[str, Any]:
     piece = outcome.piece
-    rung, safety = rung_of(outcome.texture_step), outcome.safety
+    step, safety = texture_near(outcome.texture_step), outcome.safety
     return {
         "cut": piece.cut.cut_id,
         "count": outcome.count,
@@ -360,7 +360,7 @@ def _piece(outcome: Outcome) -> dict[str, Any]:
         "length_shown": shown_document(show_length(piece.length_m)),
         "start_shown": shown_document(show_temperature(piece.start_temp_c)),
         "texture_step": _round(outcome.texture_step, 2),
-        "texture_reached": rung,
+        "texture_reached": step,
         "dry": outcome.dry,
         "dryness_ratio": _round(outcome.dryness_ratio, 3),
         "lethality_ratio": _round(min(safety.lethality_ratio, 999.0), 2),

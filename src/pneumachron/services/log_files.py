@@ -335,8 +335,8 @@ def _entry(row: dict[str, str], kept: dict[str, Pot]) -> tuple[Entry, Pot]:
     started = _start(_needed(cell, "started [ISO 8601]"))
     judged = {
         "texture": texture,
-        "juicy": _rung(cell, "juicy [1-5]"),
-        "taste": _rung(cell, "taste [1-5]"),
+        "juicy": _rating(cell, "juicy [1-5]"),
+        "taste": _rating(cell, "taste [1-5]"),
     }
     entry = Entry(
         name=_needed(cell, "name")[:120],
@@ -408,7 +408,7 @@ def _come_up(cell: dict[str, str]) -> float | None:
     return None if found is None or found < SHORTEST_UP_MIN else found
 
 
-def _rung(cell: dict[str, str], name: str) -> int | None:
+def _rating(cell: dict[str, str], name: str) -> int | None:
     found = _between(cell, name, 1, 5)
     return None if found is None else int(found)
 

@@ -7,7 +7,7 @@ from functools import lru_cache
 
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.errors import WishError
-from pneumachron.core.planning.what_if import rungs_for_minutes
+from pneumachron.core.planning.what_if import steps_for_minutes
 from pneumachron.core.planning.wish import Wish
 from pneumachron.core.session.pieces import mean_model_step
 from pneumachron.services.live_kitchen import plan_of
@@ -32,10 +32,10 @@ def _untaught(inputs: str, kitchen: str) -> _Untaught:
 
 
 def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookContent:
-    """The rung and the time to pressure of the fitted model, for all minutes that were set.
+    """The step and the time to pressure of the fitted model, for all minutes that were set.
 
     Without what the log had taught when it began, or lessons would count twice. Unlike meat, and a
-    cook that cannot be worked out, has no rung.
+    cook that cannot be worked out, has no step.
     """
     plain = {**content.kitchen["defaults"], "taste_ln": [], "taste_sd": [], "heat_ln": 0.0}
     kitchen = {**content.kitchen, "defaults": plain}
@@ -54,7 +54,7 @@ def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookCo
 
 
 def _judged_by_model(wish: Wish, hold_min: int, events: Sequence[StoredEvent]) -> float | None:
-    """The model's rung of the pieces that were judged; None when none was."""
+    """The model's step of the pieces that were judged; None when none was."""
     told = [event.body["pieces"] for event in events if event.kind == "outcome"]
     counts = [count for _, count in wish.load.kinds()]
-    return mean_model_step(told[-1] if told else [], counts, rungs_for_minutes(wish, hold_min))
+    return mean_model_step(told[-1] if told else [], counts, steps_for_minutes(wish, hold_min))

@@ -27,7 +27,7 @@ class Lesson:
 
 
 def tastes(session: Session, household_id: str, cut: str, limit: int) -> list[Lesson]:
-    """Judged cooks of a cut: rungs, the oldest first."""
+    """Judged cooks of a cut: steps, the oldest first."""
     chosen = (
         select(
             CookRow.id,

@@ -21,7 +21,7 @@ class Household:
     start_temp_c: float
     units: Units
     taste_step: float = 0.0
-    """Rungs that this household likes its meat softer than usual; negative is firmer."""
+    """How many steps softer than usual this household likes its meat; negative is firmer."""
     simulated_teach: bool = False
     """Whether cooks beside the simulated pot teach too, for trying things out."""
     locale: Locale = "en-US"
@@ -143,7 +143,7 @@ class CookContent:
     ended_at: datetime | None = None
     outcome_step: float | None = None
     model_step: float | None = None
-    """The rung that the fitted model gives for what was set, nothing learned; None: unlike meat."""
+    """The step that the fitted model gives for what was set, nothing learned; None: unlike meat."""
     planned_up_s: float | None = None
     """Time to pressure that the pot's own numbers give."""
     come_up_s: float | None = None

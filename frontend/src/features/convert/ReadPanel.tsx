@@ -149,7 +149,7 @@ function guessed(asked: boolean, shown: string | undefined): string {
 function MethodFields({ answers, understood, asked, answer }: FieldProps) {
   const cuts = useCatalogue().data?.cuts ?? [];
   const cut = cuts.find((item) => item.id === (answers.cut ?? understood?.cut));
-  const rungs = (cut?.ladder ?? []).map((rung) => ({ value: rung.texture, name: rung.looks }));
+  const steps = (cut?.ladder ?? []).map((step) => ({ value: step.texture, name: step.looks }));
   return (
     <>
       <Asked on={asked.has("method")}>
@@ -172,7 +172,7 @@ function MethodFields({ answers, understood, asked, answer }: FieldProps) {
         <Pick
           label={say("convert-tenderness")}
           value={answers.texture ?? understood?.texture ?? ""}
-          options={rungs}
+          options={steps}
           onChange={(value) => answer({ texture: value as Texture })}
         />
       </Asked>

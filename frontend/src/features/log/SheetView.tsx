@@ -181,7 +181,7 @@ export function Outcome({ cook }: { cook: CookOut }) {
   );
 }
 
-/** A rung that was misjudged, a weight found later: written anew, and learned from anew. */
+/** A step that was misjudged, a weight found later: written anew, and learned from anew. */
 function Correct({ cook }: { cook: CookOut }) {
   const acts = useCookActs(cook.id);
   const [open, setOpen] = useState(false);

@@ -25,7 +25,7 @@ export function GivenMinutes({ planner, cut }: Props) {
     gauge.trim() || null,
   );
   const reached = here.data?.texture_reached;
-  const looks = cut?.ladder.find((rung) => rung.texture === reached)?.looks;
+  const looks = cut?.ladder.find((step) => step.texture === reached)?.looks;
   return (
     <div className="flex max-w-[30rem] flex-col gap-1 text-[0.875rem]">
       <MeasureField

@@ -64,7 +64,7 @@ export function Hold({ planner, plan, stale, refused }: HoldProps) {
       )}
       <div className="flex items-end justify-between gap-2">
         <p
-          className="overflow-clip font-bold font-dial text-[4.5rem] leading-[0.92]"
+          className="overflow-clip font-bold font-dial text-[4.5rem] leading-[0.92] lg:text-[4rem]"
           data-testid="hold"
           data-thickness-mm={plan.pieces[0] && Math.round(1000 * plan.pieces[0].thickness_m)}
         >

@@ -17,18 +17,18 @@ export function Ladder({ cut, value, onChange }: Props) {
       onValueChange={(next) => onChange(next as Texture)}
       className="flex flex-col border-ink border-l-2"
     >
-      {cut.ladder.map((rung) => (
+      {cut.ladder.map((step) => (
         <RadioGroup.Item
-          key={rung.texture}
-          value={rung.texture}
+          key={step.texture}
+          value={step.texture}
           className="group relative min-h-6 py-px text-[0.9375rem] leading-tight pl-4 text-left text-pencil data-[state=checked]:text-ink"
         >
           <span
             aria-hidden="true"
             className="absolute top-1.5 -left-[7px] hidden h-3 w-3 rotate-45 bg-ink group-data-[state=checked]:block"
           />
-          <span className="group-data-[state=checked]:font-semibold">{rung.word}</span>
-          <span className="text-[0.8125rem]">: {rung.looks}</span>
+          <span className="group-data-[state=checked]:font-semibold">{step.word}</span>
+          <span className="text-[0.8125rem]">: {step.looks}</span>
         </RadioGroup.Item>
       ))}
     </RadioGroup.Root>

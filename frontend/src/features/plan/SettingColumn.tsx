@@ -37,7 +37,7 @@ export function SettingColumn({ planner, cut, units, stale }: Props) {
   return (
     <section
       aria-labelledby="set-title"
-      className="order-2 flex flex-col gap-1 px-4 py-0.5 lg:order-none lg:overflow-y-auto lg:pb-3"
+      className="order-2 flex flex-col gap-1 px-4 py-0.5 lg:order-none lg:gap-0.5 lg:overflow-y-auto lg:pb-3"
     >
       <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-0.5">
         <h2 id="set-title" className="font-semibold text-[0.9375rem] text-pencil lg:sr-only">

@@ -16,7 +16,7 @@ EventKey = Annotated[
     str, StringConstraints(min_length=4, max_length=60, pattern=r"^[A-Za-z0-9._-]+$")
 ]
 StepId = Annotated[str, StringConstraints(min_length=1, max_length=20)]
-Rung = Annotated[int, Field(ge=1, le=5)]
+Rating = Annotated[int, Field(ge=1, le=5)]
 
 
 class _Told(Closed):
@@ -108,8 +108,8 @@ class PieceOutcome(Closed):
     number: Annotated[int | None, Field(ge=1, le=MOST_PIECES)] = None
     mark: Annotated[str, StringConstraints(strip_whitespace=True, max_length=40)] = ""
     texture: Texture | None = None
-    juicy: Rung | None = None
-    taste: Rung | None = None
+    juicy: Rating | None = None
+    taste: Rating | None = None
 
 
 class OutcomeTold(_Told):

@@ -160,7 +160,7 @@ class PotNowOut(Closed):
 
 
 class LooksOut(Closed):
-    """How a rung looks."""
+    """How a step looks."""
 
     texture: Texture
     looks: str
@@ -259,7 +259,7 @@ class PieceTraceOut(Closed):
         list[Annotated[list[float], Field(min_length=2, max_length=2)]],
         Field(
             max_length=MOST_INK + 2,
-            description="[s from the start of heating, rung: 0 chewy to 4 falls apart]",
+            description="[s from the start of heating, step: 0 chewy to 4 falls apart]",
         ),
     ]
 

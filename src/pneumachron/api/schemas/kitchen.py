@@ -101,7 +101,8 @@ class HouseholdIn(Closed):
     start: MeasureText
     units: Literal["metric", "us"]
     taste_step: Annotated[
-        float, Field(ge=-1, le=1, description="rungs softer than usual; negative is firmer")
+        float,
+        Field(ge=-1, le=1, description="steps of tenderness softer than usual; negative is firmer"),
     ] = 0.0
     simulated_teach: Annotated[
         bool, Field(description="cooks beside the simulated pot teach too")

@@ -42,7 +42,7 @@ class Cut:
     takes_membrane: bool
     tender_dose_min: float
     dry_ceiling_ratio: float
-    """Softening beyond which it is soft but dry, over that of the last rung."""
+    """Softening beyond which it is soft but dry, over that of the last step."""
     practice_scatter_ratio: float
     """1 sd of how practice scatters around the model, as ln minutes."""
     practice_cases: int

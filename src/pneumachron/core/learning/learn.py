@@ -2,9 +2,9 @@
 
 Two numbers, each a belief on a grid, moved by Bayes' rule. The softening offset of a cut is the
 log of the dose this household needs over the fitted one; its prior is the scatter of practice about
-the fit, or what is known of other cuts of the family. A cook that came out on another rung than the
-model says moves it, but a rung is coarse, it is sometimes misjudged by one, and no two pieces are
-alike: the likelihood holds all three. The top rung means "at least", the lowest "at most". What was
+the fit, or what is known of other cuts of the family. A cook of another step of tenderness than the
+model says moves it, but a step is coarse, it is sometimes misjudged by one, and no two pieces are
+alike: the likelihood holds all three. The top step means "at least", the lowest "at most". What was
 learned long ago fades a little with every cook since: butchers and tastes change. The heat of a pot
 is learned from times to pressure.
 """
@@ -30,7 +30,7 @@ SIZE_SD = COOK_SPREAD.value
 """Of ln dose, from cook to cook. 8 % in thickness, the weight kept, move it by 0.01 (short ribs) to
 0.14 (ribs), from the model; the rest is how one animal differs from the next."""
 MISJUDGED_SHARE = 0.15
-"""Rungs that are named one too high or too low. Judgement."""
+"""Steps that are named one too high or too low. Judgement."""
 STRAY_SHARE = 0.03
 """Outcomes that say nothing: another piece, a mistake in typing. Judgement."""
 UP_SD = 0.08
@@ -41,9 +41,9 @@ UP_STRAY_SHARE = 0.05
 UP_STRAY_SD = 0.7
 GRID = 241
 REACH_SD = 4.0
-LN_RUNG = float(np.log(LADDER_STEP.value))
-RUNGS = np.arange(float(len(TEXTURES)))
-"""Rungs that can be named."""
+LN_STEP = float(np.log(LADDER_STEP.value))
+STEPS = np.arange(float(len(TEXTURES)))
+"""Steps that can be named."""
 WALK_SD = 0.03
 """Of ln dose: how far a household may drift from one cook to the next. Judgement; so that a change
 is half believed after eight cooks (tests/core/test_learn.py)."""
@@ -57,7 +57,7 @@ MOST_COOKS = 60
 
 @dataclass(frozen=True, slots=True)
 class Tasted:
-    """One judged cook: the rung the model said for what was set, and the rung that was seen."""
+    """One judged cook: the step the model said for what was set, and the step that was seen."""
 
     model_step: float
     seen_step: float
@@ -80,7 +80,7 @@ class Belief:
 
 
 def taste_belief(cooks: Sequence[Tasted], kin: Sequence[Tasted] = ()) -> Belief:
-    """How much more softening this household needs for the same rung, as ln dose.
+    """How much more softening this household needs for the same step, as ln dose.
 
     `cooks` of this cut, the oldest first; `kin` of other cuts of its family.
     """
@@ -102,7 +102,7 @@ def _after(grid: FloatArray, share: FloatArray, cooks: Sequence[Tasted]) -> Floa
     """What is believed after so many cooks, each of which fades the ones before."""
     for cook in cooks[-MOST_COOKS:]:
         share = _spread_out(grid, share, WALK_SD)
-        share = share * _rung_likelihood(cook.seen_step, cook.model_step - grid / LN_RUNG)
+        share = share * _step_likelihood(cook.seen_step, cook.model_step - grid / LN_STEP)
         share = share / share.sum()
     return share
 
@@ -139,14 +139,14 @@ def _prior(grid: FloatArray, prior_sd: float) -> FloatArray:
     return np.asarray(-0.5 * (grid / prior_sd) ** 2)
 
 
-def _rung_likelihood(seen_step: float, expected_step: FloatArray) -> FloatArray:
-    """How likely a rung is named when the meat is at `expected_step`, size error included.
+def _step_likelihood(seen_step: float, expected_step: FloatArray) -> FloatArray:
+    """How likely a step is named when the meat is at `expected_step`, size error included.
 
-    Meat past the top rung is named with it, meat short of the lowest with that. A rung in between
+    Meat past the top step is named with it, meat short of the lowest with that. A step in between
     two, as the mean of several pieces, is taken as it stands.
     """
-    spread = SIZE_SD / LN_RUNG
-    lowest, top = RUNGS[0], RUNGS[-1]
+    spread = SIZE_SD / LN_STEP
+    lowest, top = STEPS[0], STEPS[-1]
 
     def on(step: float) -> FloatArray:
         if not lowest <= step <= top:
@@ -155,11 +155,11 @@ def _rung_likelihood(seen_step: float, expected_step: FloatArray) -> FloatArray:
         below = ndtr((step + 0.5 - expected_step) / spread) if step < top else 1.0
         return np.asarray(below - above)
 
-    # misjudged at an end, half of the time there is no rung beyond to name
+    # misjudged at an end, half of the time there is no step beyond to name
     kept = 1.0 - MISJUDGED_SHARE * (0.5 if seen_step in {lowest, top} else 1.0)
     beside = 0.5 * MISJUDGED_SHARE * (on(seen_step - 1.0) + on(seen_step + 1.0))
     told = kept * on(seen_step) + beside
-    return np.asarray((1.0 - STRAY_SHARE) * told + STRAY_SHARE / len(RUNGS))
+    return np.asarray((1.0 - STRAY_SHARE) * told + STRAY_SHARE / len(STEPS))
 
 
 def _belief(grid: FloatArray, log_weight: FloatArray, cooks: int) -> Belief:
@@ -175,7 +175,7 @@ def _belief(grid: FloatArray, log_weight: FloatArray, cooks: int) -> Belief:
 def taught(
     cut: Cut, taste_ln: Mapping[str, float], taste_sd: Mapping[str, float] | None = None
 ) -> Cut:
-    """A cut as this household likes it: another dose for the same rung, known so well."""
+    """A cut as this household likes it: another dose for the same step, known so well."""
     moved, known = taste_ln.get(cut.cut_id, 0.0), (taste_sd or {}).get(cut.cut_id)
     if not moved and known is None:
         return cut
@@ -185,9 +185,9 @@ def taught(
 
 @dataclass(frozen=True, slots=True)
 class Experiment:
-    """What to vary next time: so many rungs of softening aside, and what that is expected to teach.
+    """What to vary next time: so many steps of softening aside, and what that is expected to teach.
 
-    `near_share` is how likely it still comes out within a rung of what is wished.
+    `near_share` is how likely it still comes out within a step of what is wished.
     """
 
     aside_steps: float
@@ -204,7 +204,7 @@ NEAR_SHARE = 0.8
 def next_experiment(cooks: Sequence[Tasted], wished_step: float) -> Experiment:
     """Which hold teaches most of this household's taste, among those that will still be eaten.
 
-    Every rung that could be seen is weighed by how likely it is (preposterior analysis; Raiffa &
+    Every step that could be seen is weighed by how likely it is (preposterior analysis; Raiffa &
     Schlaifer, 1961, from memory).
     """
     grid = _grid(TASTE_PRIOR_SD)
@@ -214,15 +214,15 @@ def next_experiment(cooks: Sequence[Tasted], wished_step: float) -> Experiment:
     found = []
     for aside in ASIDE_STEPS:
         # the hold is the one that this belief gives, moved aside
-        expected = wished_step + aside + (now.mean - grid) / LN_RUNG
+        expected = wished_step + aside + (now.mean - grid) / LN_STEP
         then, near = 0.0, 0.0
-        for rung in RUNGS:
-            told = _rung_likelihood(float(rung), expected)
+        for step in STEPS:
+            told = _step_likelihood(float(step), expected)
             seen = float(share @ told)
             after = share * told / seen
             middle = float(after @ grid)
             then += seen * float(np.sqrt(after @ (grid - middle) ** 2))
-            near += seen if abs(rung - wished_step) <= 1.0 else 0.0
+            near += seen if abs(step - wished_step) <= 1.0 else 0.0
         found.append(Experiment(aside, now.sd, then, near))
     eaten = [item for item in found if item.near_share >= NEAR_SHARE]
     plain = next(item for item in found if item.aside_steps == 0.0)

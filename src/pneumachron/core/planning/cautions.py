@@ -248,13 +248,13 @@ def _evenness(facts: Facts) -> Iterable[Caution]:
         return
     softest = steps.index(max(steps))
     piece = facts.load.kinds()[softest][0]
-    rung = TEXTURES[min(max(round(steps[softest]), 0), len(TEXTURES) - 1)]
+    step = TEXTURES[min(max(round(steps[softest]), 0), len(TEXTURES) - 1)]
     yield Caution(
         "unlike_pieces",
         "careful",
         "count",
         Source("fitted", "softening of each piece"),
-        {"cut": piece.cut.cut_id, "thickness_m": piece.thickness_m, "texture": rung},
+        {"cut": piece.cut.cut_id, "thickness_m": piece.thickness_m, "texture": step},
     )
 
 

@@ -24,13 +24,13 @@ from pneumachron.core.planning.scenarios import first_cases, frozen_extra_min, t
 from pneumachron.core.planning.wish import Setup, Wish, set_up
 from pneumachron.core.safety.limits import ZONE_HIGH, ZONE_LIMIT, zone_time_s
 
-NEAR_RUNG = 0.25
-"""A quarter of a rung is nobody's to taste."""
+NEAR_STEP = 0.25
+"""A quarter of a step is nobody's to taste."""
 OPEN_RANGE_MIN = (0.0, 60.0)
 STOPPED_RANGE_MIN = (0.0, 360.0)
 PROBE_RANGE_C = (20.0, 125.0)
 SEEN_RANGE = (-2.0, 8.0)
-"""From raw to mush, in rungs."""
+"""From raw to mush, in steps."""
 _SCALES = np.array([1.0, 1.05, 1.1, 1.2, 1.3, 1.4, 1.5])
 """Sizes over the measured ones among which a probe reading chooses. Only upwards: thinner meat
 follows the pot down while the pressure falls, so a low reading could be either."""
@@ -103,8 +103,8 @@ def judge_opened(
     next_min = round(_first_run_s(setup, meat, need) / 60.0 + extra_min)
     next_min = max(next_min, floor_min(set_up(wish)))
     gap = wish.texture_step - now
-    if gap <= NEAR_RUNG:
-        step: NextStep = "done" if gap >= -1.0 + NEAR_RUNG else "rescue"
+    if gap <= NEAR_STEP:
+        step: NextStep = "done" if gap >= -1.0 + NEAR_STEP else "rescue"
         return PutBack(step, 0, 0.0, now, ratio, next_min)
     rise = np.diff(run.pot_c)[np.newaxis]
     hold_s, more_s, _ = _second_run(setup, meat, rise, need)
@@ -190,7 +190,7 @@ def judge_stopped(wish: Wish, at_min: float, since_min: float) -> Resumed:
     core_c = float(core[:, -1].min())
     # the surface is as warm as what is around it
     zone_s = max(zone_time_s(row, STEP_S) for row in (*core, pot))
-    if now >= wish.texture_step - NEAR_RUNG and core_c >= ZONE_HIGH.value:
+    if now >= wish.texture_step - NEAR_STEP and core_c >= ZONE_HIGH.value:
         return Resumed("done", now, core_c, zone_s, 0, 0.0)
     hold_s, more_s, ahead_s = _second_run(setup, meat, rise, meat.dose_min[..., np.newaxis])
     zone_s += ahead_s
@@ -241,8 +241,8 @@ def rescue(cut: Cut) -> str:
     return f"rescue-{cut.family.replace(' ', '_')}"
 
 
-def rung_of(step: float) -> Texture:
-    """The rung nearest to a step."""
+def texture_near(step: float) -> Texture:
+    """The step nearest to a step."""
     return TEXTURES[min(max(round(step), 0), len(TEXTURES) - 1)]
 
 

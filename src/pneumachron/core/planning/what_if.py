@@ -76,7 +76,7 @@ def answer_for_minutes(wish: Wish, hold_min: int) -> Answer:
     return cooked([setup], search, np.array([float(hold_min)]))[0]
 
 
-def rungs_for_minutes(wish: Wish, hold_min: int) -> tuple[float, ...]:
+def steps_for_minutes(wish: Wish, hold_min: int) -> tuple[float, ...]:
     """Where a given number of minutes takes each kind of a load on the ladder.
 
     Raises

@@ -18,7 +18,7 @@ def kind_of(judged: Mapping[str, Any], index: int) -> int:
 
 
 def mean_step(pieces: Sequence[Mapping[str, Any]], counts: Sequence[int]) -> float | None:
-    """Mean rung over all pieces that were judged; a kind that was judged as one counts in full.
+    """Mean step over all pieces that were judged; a kind that was judged as one counts in full.
 
     Parameters
     ----------
@@ -33,7 +33,7 @@ def mean_step(pieces: Sequence[Mapping[str, Any]], counts: Sequence[int]) -> flo
 def mean_model_step(
     pieces: Sequence[Mapping[str, Any]], counts: Sequence[int], steps: Sequence[float]
 ) -> float | None:
-    """Mean of the model's rungs over the same pieces, weighed alike.
+    """Mean of the model's steps over the same pieces, weighed alike.
 
     What the judged mean is told against: unlike kinds in one pot (membrane on and off, thick and
     thin) do not soften alike.
