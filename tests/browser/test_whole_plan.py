@@ -469,7 +469,7 @@ def test_a_bare_number_takes_the_unit_in_use(page: Page) -> None:
     page.goto("/plan?cut=brisket_flat&pieces=1&weight=1.4+kg&thickness=4.5+cm")
     expect(hold(page)).to_have_text(HOLD)
     field(page, "thickness").fill("4")
-    expect(page.get_by_role("alert")).to_contain_text("has no unit")
+    expect(page.get_by_role("alert").filter(has_text="has no unit")).to_contain_text("has no unit")
     field(page, "weight").fill("1,2")
     expect(field(page, "thickness")).to_have_value("4 cm")
     field(page, "thickness").focus()
