@@ -3582,7 +3582,7 @@ export interface components {
             next: string | null;
             /**
              * Set Back
-             * @description it is learned anew since then
+             * @description learning began again since then
              */
             set_back: boolean;
         };
@@ -5235,7 +5235,7 @@ export interface components {
         };
         /**
          * SetBackIn
-         * @description Learn anew from now on, or let everything count again.
+         * @description Begin learning again from now on, or let everything count.
          */
         SetBackIn: {
             /**

@@ -181,7 +181,7 @@ export function Outcome({ cook }: { cook: CookOut }) {
   );
 }
 
-/** A step that was misjudged, a weight found later: written anew, and learned from anew. */
+/** A rating that was wrong, a weight found later: corrected here, and the log learns from it. */
 function Correct({ cook }: { cook: CookOut }) {
   const acts = useCookActs(cook.id);
   const [open, setOpen] = useState(false);

@@ -177,7 +177,7 @@ class LessonOut(LearnedOut):
     """What the log taught of a cut or a pot, and what to vary next time."""
 
     next: str | None
-    set_back: Annotated[bool, Field(description="it is learned anew since then")]
+    set_back: Annotated[bool, Field(description="learning began again since then")]
 
 
 class LessonsOut(Closed):
@@ -187,7 +187,7 @@ class LessonsOut(Closed):
 
 
 class SetBackIn(Closed):
-    """Learn anew from now on, or let everything count again."""
+    """Begin learning again from now on, or let everything count."""
 
     kind: LessonKind
     key: Annotated[str, StringConstraints(min_length=1, max_length=40)]

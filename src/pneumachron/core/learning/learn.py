@@ -3,9 +3,9 @@
 Two numbers, each a belief on a grid, moved by Bayes' rule. The softening offset of a cut is the
 log of the dose this household needs over the fitted one; its prior is the scatter of practice about
 the fit, or what is known of other cuts of the family. A cook of another step of tenderness than the
-model says moves it, but a step is coarse, it is sometimes misjudged by one, and no two pieces are
-alike: the likelihood holds all three. The top step means "at least", the lowest "at most". What was
-learned long ago fades a little with every cook since: butchers and tastes change. The heat of a pot
+model says moves it, but a step is coarse, it is sometimes rated one too high or too low, and no two
+pieces are alike: the likelihood holds all three. The top step means "at least", the lowest "at
+most". What was learned long ago fades a little with every cook since: butchers and tastes change. The heat of a pot
 is learned from times to pressure.
 """
 
@@ -155,7 +155,7 @@ def _step_likelihood(seen_step: float, expected_step: FloatArray) -> FloatArray:
         below = ndtr((step + 0.5 - expected_step) / spread) if step < top else 1.0
         return np.asarray(below - above)
 
-    # misjudged at an end, half of the time there is no step beyond to name
+    # rated wrong at an end, half of the time there is no step beyond to name
     kept = 1.0 - MISJUDGED_SHARE * (0.5 if seen_step in {lowest, top} else 1.0)
     beside = 0.5 * MISJUDGED_SHARE * (on(seen_step - 1.0) + on(seen_step + 1.0))
     told = kept * on(seen_step) + beside
