@@ -2,7 +2,7 @@ import { useState } from "react";
 import { Link, useLocation } from "wouter";
 import { troubleOf } from "@/api/client";
 import { useBegin, useTurns } from "@/api/cooks";
-import { useShelf, useTakePlan } from "@/api/queries";
+import { useShelf, useTakePlan } from "@/api/plans";
 import { TurnList } from "@/features/cook/Turns";
 import { say } from "@/text/say";
 import { Tick } from "@/ui/Tick";

@@ -1,6 +1,7 @@
 import { type Texture, troubleOf } from "@/api/client";
 import { useEnter } from "@/api/log";
-import { useShelf, useUnits } from "@/api/queries";
+import { useShelf } from "@/api/plans";
+import { useUnits } from "@/api/queries";
 import { localTime } from "@/lib/day";
 import { TEXTURES, tendernessOf } from "@/lib/words";
 import { Weights } from "@/parts/Weights";

@@ -1,7 +1,8 @@
 import { useId, useState } from "react";
 import { useLocation } from "wouter";
 import { isStale, ProblemError } from "@/api/client";
-import { usePeople, useSavePlan, useStoredPlan } from "@/api/queries";
+import { useSavePlan, useStoredPlan } from "@/api/plans";
+import { usePeople } from "@/api/queries";
 import type { Planner } from "@/features/plan/usePlanner";
 import { noteSeen, seenVersion } from "@/lib/seen";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";

@@ -1,7 +1,8 @@
 import { useState } from "react";
 import { Link, useLocation } from "wouter";
 import type { HouseholdOut, KeptPotOut } from "@/api/client";
-import { useClearDemo, useShelf, useTakePlan } from "@/api/queries";
+import { useShelf, useTakePlan } from "@/api/plans";
+import { useClearDemo } from "@/api/queries";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { EXAMPLES, type Example, exampleWish } from "@/features/plan/examples";
 import { FirstRun } from "@/features/plan/FirstRun";

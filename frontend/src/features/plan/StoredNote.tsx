@@ -1,5 +1,5 @@
 import { useEffect, useMemo } from "react";
-import { useRecomputed, useSavePlan, useStoredPlan } from "@/api/queries";
+import { useRecomputed, useSavePlan, useStoredPlan } from "@/api/plans";
 import type { Planner } from "@/features/plan/usePlanner";
 import { cookTime, spokenTime } from "@/lib/format";
 import { noteFirst } from "@/lib/seen";

@@ -1,5 +1,6 @@
 import type { PlanOut } from "@/api/client";
-import { useHousehold, useStoredPlan } from "@/api/queries";
+import { useStoredPlan } from "@/api/plans";
+import { useHousehold } from "@/api/queries";
 import { TraceChart } from "@/drawing/TraceChart";
 import { cookTime, spokenTime, type Units } from "@/lib/format";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, tendernessOf } from "@/lib/words";

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useLocation } from "wouter";
 import type { PlanLine } from "@/api/client";
-import { useRenamePlan, useTakePlan } from "@/api/queries";
+import { useRenamePlan, useTakePlan } from "@/api/plans";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { cookTime, spokenTime } from "@/lib/format";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";

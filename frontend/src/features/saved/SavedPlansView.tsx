@@ -1,5 +1,6 @@
 import { useDeferredValue, useId, useState } from "react";
-import { useCatalogue, useDeletePlan, usePeople, useRestorePlan, useShelf } from "@/api/queries";
+import { useDeletePlan, useRestorePlan, useShelf } from "@/api/plans";
+import { useCatalogue, usePeople } from "@/api/queries";
 import { Compare } from "@/features/saved/Compare";
 import { PlanRow } from "@/features/saved/PlanRow";
 import { say } from "@/text/say";

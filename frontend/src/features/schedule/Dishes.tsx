@@ -1,6 +1,6 @@
 import { Link } from "wouter";
 import type { Problem } from "@/api/client";
-import { useShelf, useTakePlan } from "@/api/queries";
+import { useShelf, useTakePlan } from "@/api/plans";
 import { DishRow } from "@/features/schedule/DishRow";
 import { addDish, type DayDraft, keptDay, MOST_DISHES } from "@/lib/day";
 import { say } from "@/text/say";

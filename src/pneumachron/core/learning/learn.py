@@ -5,8 +5,8 @@ log of the dose this household needs over the fitted one; its prior is the scatt
 the fit, or what is known of other cuts of the family. A cook of another step of tenderness than the
 model says moves it, but a step is coarse, it is sometimes rated one too high or too low, and no two
 pieces are alike: the likelihood holds all three. The top step means "at least", the lowest "at
-most". What was learned long ago fades a little with every cook since: butchers and tastes change. The heat of a pot
-is learned from times to pressure.
+most". What was learned long ago fades a little with every cook since: butchers and tastes change.
+The heat of a pot is learned from times to pressure.
 """
 
 from collections.abc import Mapping, Sequence
