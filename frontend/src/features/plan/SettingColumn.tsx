@@ -40,7 +40,10 @@ export function SettingColumn({ planner, cut, units, stale }: Props) {
       className="order-2 flex flex-col gap-1 px-4 py-0.5 lg:order-none lg:gap-0.5 lg:overflow-y-auto lg:pb-3"
     >
       <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-0.5">
-        <h2 id="set-title" className="font-semibold text-[0.9375rem] text-pencil lg:sr-only">
+        <h2
+          id="set-title"
+          className="font-semibold text-[0.9375rem] text-pencil sr-only max-lg:not-sr-only"
+        >
           {say("plan-set-your-cooker-to")}
         </h2>
         <div className="plan-actions flex w-full flex-wrap gap-2 whitespace-nowrap text-[0.875rem]">
