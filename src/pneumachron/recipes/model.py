@@ -26,7 +26,8 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("rub", r"\b(rubs?|seasoning|spice mix)\b"),
     ("glaze", r"\b(glaze|mop|basting|lacquer|varnish)\b"),
     ("beside", r"\b(creams?|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving|toppings?|"
-               r"buns?|rolls?|pickles?|butter|aioli|mayo\w*|chutney|gremolata|dumplings?)\b"),
+               r"to finish|buns?|rolls?|pickles?|butter|aioli|mayo\w*|chutney|gremolata"
+               r"|dumplings?|tacos?|tortillas?|sandwich\w*|assembly|to assemble|sides?)\b"),
     ("sauce", r"\b(sauces?|gravy|dressing)\b"),
 )  # fmt: skip
 """What a heading over some ingredients says of them; looked for in this order."""

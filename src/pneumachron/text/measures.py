@@ -143,5 +143,9 @@ def listing(lines: str, reader: Reader) -> str:
 
 
 def hours_span(low_s: float, high_s: float, reader: Reader) -> str:
-    """`2–4 h`."""
+    """`2–4 h`; one number when both ends are the same, minutes below an hour."""
+    if high_s < 3600.0:
+        return minutes_span(low_s / 60.0, high_s / 60.0, reader)
+    if low_s == high_s:
+        return f"{number(low_s / 3600.0, reader)}{THIN}h"
     return f"{number(low_s / 3600.0, reader)}–{number(high_s / 3600.0, reader)}{THIN}h"

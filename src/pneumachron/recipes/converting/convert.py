@@ -27,14 +27,19 @@ from pneumachron.recipes.converting.rules import (
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
 from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
 from pneumachron.recipes.converting.themes import (
-    BROWNED,
+    WET,
+    binders_in_the_pot,
     bought_cured,
     cured_lines,
+    fries_first,
     in_marinade,
+    is_browned,
     named_late,
     parts_apart,
+    poured_in,
     rubbed_lines,
     soaked_lines,
+    softened_lines,
     sprayed_lines,
 )
 from pneumachron.recipes.errors import RecipeError
@@ -113,14 +118,14 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     lines += [line for line, _ in water if line is not None]
     marks += [mark for _, mark in water]
     glazed = any(line.when == "finish" for line in lines)
-    made_for_it = understood.pressure is not None
-    chosen = choices.finish or understood.crust.kind or ("none" if made_for_it else None)
+    # where the recipe itself has no crust, none is lost under the lid
+    stays_wet = understood.cooking.method in WET and not glazed
+    chosen = choices.finish or understood.crust.kind or ("none" if stays_wet else None)
     if NO_FINISH in choices.overruled:
         chosen = "none"
     finish = finish_of(plan, chosen, glazed=glazed)
-    # a recipe that is made for such a cooker is seared, and finished, only if it says so
-    browned = any(BROWNED.search(step) for step in understood.recipe.steps)
-    sears = cut_by_id(understood.cut).sears and (browned or not made_for_it)
+    dry = understood.cooking.method not in WET
+    sears = is_browned(understood) or (dry and cut_by_id(understood.cut).sears)
     on_steps, kept, cures = step_marks(understood, plan, choices)
     work = Work(
         understood=understood,
@@ -129,7 +134,8 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         lines=tuple(lines),
         finish=finish,
         sears=sears,
-        marinades=bool(facts.marinated or facts.soaked),
+        marinades=bool(in_marinade(understood)),
+        boils_marinade=bool(facts.marinated or facts.soaked),
         kept=kept,
         cures=cures,
     )
@@ -201,6 +207,10 @@ def _facts(
         pouring=pouring,
         rubbed=rubbed,
         sprayed=sprayed_lines(understood),
+        stirred_in=binders_in_the_pot(understood),
+        fries=fries_first(understood),
+        poured_in=poured_in(understood),
+        softened=softened_lines(understood),
         cured=cured_lines(understood),
         marinated=frozenset(
             item.index for item in understood.ingredients

@@ -57,6 +57,10 @@ class OwnWords:
     before_finish: bool
     before_heat: bool
     """The recipe does it before the meat is on the heat, and so do we."""
+    serves: bool = False
+    """It serves the meal: nothing comes after it."""
+    at_first: bool = False
+    """It does it before anything is browned or softened."""
 
 
 @dataclass(frozen=True, slots=True)

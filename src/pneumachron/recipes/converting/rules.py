@@ -39,6 +39,14 @@ class Facts:
     rubbed: frozenset[int]
     """Lines that are rubbed onto the meat."""
     sprayed: frozenset[int]
+    stirred_in: frozenset[int]
+    """Binders that belong to the liquid."""
+    poured_in: frozenset[int]
+    """Sweet sauces that the steps pour in with the meat, before the long heat."""
+    fries: bool
+    """Whether anything is fried in the pot before the lid goes on."""
+    softened: frozenset[int]
+    """Vegetables that are fried first and melt into the sauce."""
     cured: frozenset[int]
     """Lines of a cure or brine."""
     marinated: frozenset[int]
@@ -158,7 +166,9 @@ def _acid(facts: Facts, item: Ingredient) -> Outcome:
 
 
 def _sweet_sauce(facts: Facts, item: Ingredient) -> Outcome:
-    return Outcome((plain_line(facts, item, "finish"),), "sweet_sauce_after")
+    """Brushed on; what the recipe pours in with the meat belongs to the sauce."""
+    when: When = "after" if item.index in facts.poured_in else "finish"
+    return Outcome((plain_line(facts, item, when),), "sweet_sauce_after")
 
 
 def _sugar(facts: Facts, item: Ingredient) -> Outcome:
@@ -208,6 +218,8 @@ def _less(rule: str, share: float, when: When) -> RuleFn:
 
 
 def _roots(facts: Facts, item: Ingredient) -> Outcome:
+    if item.index in facts.softened:
+        return _kept("sear")(facts, item)
     side = "carrots" if "carrot" in item.food.words else "potatoes_cut"
     advice = side_advice(side, facts.hold_min)
     if advice.way == "with_the_meat":
@@ -234,7 +246,14 @@ def _liquid_smoke(facts: Facts, item: Ingredient) -> Outcome:
     return Outcome((line,), "liquid_smoke_measured")
 
 
+def _aromatic(facts: Facts, item: Ingredient) -> Outcome:
+    """Fried first, where anything is; a recipe that only mixes and pours does not begin to fry."""
+    return _kept("sear" if facts.fries else "pot")(facts, item)
+
+
 def _binder(facts: Facts, item: Ingredient) -> Outcome:
+    if item.index in facts.stirred_in:
+        return _kept("pot")(facts, item)
     return Outcome((plain_line(facts, item, "season"),), "binder_named")
 
 
@@ -298,7 +317,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "woody_herb": _kept("pot"),
     "fresh_herb": _moved("fresh_herb_last", "after"),
     "root": _roots,
-    "aromatic": _kept("sear"),
+    "aromatic": _aromatic,
     "tender_veg": _moved("tender_after", "after"),
     "foaming": _moved("foaming_apart", "own_run"),
     "smoke_wood": _smoke,
@@ -325,7 +344,7 @@ def apply_rule(facts: Facts, item: Ingredient) -> Outcome:
         return Outcome((plain_line(facts, item, "cure", unscaled),), "cure_in_order")
     if item.kind == "meat" and item.index != facts.understood.meat_index:
         return _kept("season")(facts, item)
-    if item.index in facts.sprayed and item.kind in _SPRAYED:
+    if item.index in facts.sprayed - facts.parts.keys() and item.kind in _SPRAYED:
         return Outcome((), "spritz_struck")
     if _GLAZES.search(item.line.aside) and item.kind not in {"meat", "smoke_wood"}:
         return _kept("finish")(facts, item)

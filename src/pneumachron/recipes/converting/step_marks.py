@@ -1,6 +1,7 @@
 """Marks on the recipe's steps: which heat is struck, and where the rest of the work stands now."""
 
 import re
+from collections.abc import Iterator
 from dataclasses import replace
 
 from pneumachron.core.message import Message
@@ -10,7 +11,16 @@ from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutStep, OwnWords
 from pneumachron.recipes.converting.rule_table import rules
-from pneumachron.recipes.converting.themes import CURED, Theme, is_cured, mixes_a_glaze, theme_of
+from pneumachron.recipes.converting.themes import (
+    CURED,
+    Theme,
+    is_cured,
+    is_own_work,
+    mixes_a_glaze,
+    names_any,
+    sentences_in,
+    theme_of,
+)
 from pneumachron.recipes.understanding.understand import Understood
 
 LEFT_OUT: dict[str, Message] = {
@@ -55,13 +65,9 @@ def step_marks(
         if kind == "cure" and not overruled:
             cures.append(_cure_alone(understood, index, step))
         elif kind == "own_words" or (overruled and not own_minutes):
-            kept.append(
-                OwnWords(
-                    step,
-                    before_finish="finish" in themes[index + 1 :] or mixes_a_glaze(step),
-                    before_heat=index < min(understood.cooking.steps, default=0),
-                )
-            )
+            kept.append(_own_words(understood, themes, index, step))
+        elif rule.name in _STRUCK:
+            kept += _beside_the_heat(understood, themes, index)
         mark = Mark(
             mark_id=mark_id,
             rule=rule.name,
@@ -77,6 +83,46 @@ def step_marks(
         own = overruled and not own_minutes
         marks.append((_also(mark, step, theme), "own_words" if own else kind))
     return marks, tuple(kept), tuple(cures)
+
+
+_STRUCK = frozenset({"heat_struck", "minutes_kept"})
+
+
+def _own_words(
+    understood: Understood, themes: list[Theme], index: int, text: str, *, after: bool = False
+) -> OwnWords:
+    """What keeps its own words, and when it is done.
+
+    Parameters
+    ----------
+    after : it stands behind the long heat of its own step
+    """
+    steps = understood.recipe.steps
+    fried = next(
+        (
+            row for row, theme in enumerate(themes)
+            if theme == "sear" or (theme == "soften" and not is_own_work(steps[row]))
+        ),
+        None,
+    )  # fmt: skip
+    early = index < min(understood.cooking.steps, default=0)
+    return OwnWords(
+        text,
+        before_finish="finish" in themes[index + 1 :] or mixes_a_glaze(text),
+        before_heat=early or (index in understood.cooking.steps and not after),
+        serves=themes[index] == "serve" and not early,
+        at_first=early and (fried is None or index < fried),
+    )
+
+
+def _beside_the_heat(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
+    """Of a paragraph whose heat is struck, what is neither heat nor done by a step of ours."""
+    main = understood.cooking.main
+    if main is None or main[0] != index:
+        return
+    for place, text in enumerate(sentences_in(understood.recipe.steps[index])):
+        if place != main[1] and is_own_work(text):
+            yield _own_words(understood, themes, index, text, after=place > main[1])
 
 
 def _cure_alone(understood: Understood, index: int, step: str) -> str:
@@ -102,6 +148,10 @@ _CLAUSES = re.compile(r",\s+(?:and |then )?")
 """“Rub the ribs, wrap them, and bake”: the first of them is still done."""
 
 
+_ABSORBING: frozenset[Theme] = frozenset({"soften", "deglaze", "sauce", "serve"})
+"""Steps of ours that only say it in short: what takes a machine or a soak would be lost in them."""
+
+
 def _rule_of(understood: Understood, index: int, theme: Theme) -> tuple[str, str]:
     """The rule for a step, and the kind of our step that does its work."""
     if CURED.search(understood.recipe.steps[index]) and is_cured(understood):
@@ -115,9 +165,19 @@ def _rule_of(understood: Understood, index: int, theme: Theme) -> tuple[str, str
         return "in_our_step", "set"
     if index in understood.cooking.steps or theme == "heat":
         return "heat_struck", ""
-    browned_late = theme == "sear" and index > max(understood.cooking.steps, default=index)
-    kind = "own_words" if browned_late else STEP_OF.get(theme, "own_words")
+    kind = _kind_of(understood, index, theme)
     return ("own_words" if kind == "own_words" else "in_our_step"), kind
+
+
+def _kind_of(understood: Understood, index: int, theme: Theme) -> str:
+    """Which of our steps does a step's work; its own words where none does all of it."""
+    step = understood.recipe.steps[index]
+    lost = theme in _ABSORBING and is_own_work(step)
+    elsewhere = theme == "serve" and not names_any(understood, step)
+    browned_late = theme == "sear" and index > max(understood.cooking.steps, default=index)
+    if lost or elsewhere or browned_late:
+        return "own_words"
+    return STEP_OF.get(theme, "own_words")
 
 
 def _reason(rule: str, understood: Understood, plan: Plan) -> Message:

@@ -24,7 +24,7 @@ from pneumachron.core.procedure.to_table import is_lit_early, preheat_steps
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
-from pneumachron.recipes.converting.themes import rub_rest_s, theme_of
+from pneumachron.recipes.converting.themes import marinating_s, rub_rest_s, shreds
 from pneumachron.recipes.understanding.ingredients import JOINT, Food
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -40,6 +40,8 @@ class Work:
     finish: Finish
     sears: bool
     marinades: bool
+    boils_marinade: bool
+    """There is liquid of the marinade left that had raw meat in it."""
     kept: tuple[OwnWords, ...]
     """Steps that stay in their own words."""
     cures: tuple[str, ...]
@@ -54,12 +56,11 @@ class Work:
 def _name_of(line: OutLine) -> str:
     """What a step calls a line; what is served may be several things, and is told whole."""
     several = line.when == "beside" and line.amount is None and line.prepared is None
-    if not several or not line.aside or _TO_SERVE.search(line.aside):
-        return line.name
-    return f"{line.name}, {line.aside}"
+    others = _TO_SERVE.sub("", line.aside) if several else ""
+    return f"{line.name}, {others}" if others else line.name
 
 
-_TO_SERVE = re.compile(r"^(?:to|for) (?:serv|garnish|finish|top)", re.I)
+_TO_SERVE = re.compile(r"^(?:to|for) (?:serv|garnish|finish|top)\w*(?:,\s*|$)", re.I)
 
 
 def write_steps(work: Work) -> tuple[OutStep, ...]:
@@ -71,10 +72,10 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
     steps = [step for make in makers if (step := make(work)) is not None]
     # what keeps its own words is done before the meal is served, but for what serves it
     found: list[OutStep] = [OutStep("cure", (own_words(text),)) for text in work.cures]
-    serving = [told for told in work.kept if theme_of(told.text) == "serve"]
+    serving = [told for told in work.kept if told.serves]
     early = [told for told in work.kept if told not in serving]
     for step in steps:
-        if step.kind in {"pot", "finish", "carve"}:
+        if step.kind in _WAITED_FOR:
             now = [told for told in early if _is_time_for(told, step.kind)]
             early = [told for told in early if told not in now]
             found += [OutStep("own_words", (own_words(told.text),)) for told in now]
@@ -82,8 +83,14 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
     return (*found, *(OutStep("own_words", (own_words(told.text),)) for told in serving))
 
 
+_WAITED_FOR = frozenset({"marinate", "sear", "deglaze", "pot", "finish", "carve"})
+"""Our steps that something in the recipe's own words may have to come before."""
+
+
 def _is_time_for(told: OwnWords, kind: str) -> bool:
     """Whether what keeps its own words is done before one of our steps."""
+    if kind in {"marinate", "sear", "deglaze"}:
+        return told.at_first
     if kind == "pot":
         return told.before_heat
     return told.before_finish or kind == "carve"
@@ -122,15 +129,10 @@ def _season(work: Work) -> OutStep:
 def _marinate(work: Work) -> OutStep | None:
     if not work.marinades:
         return None
-    span = marinating(work.plan.setup.wish.load, "mild").time_s
-    return OutStep(
-        "marinate",
-        (
-            _say("marinate", low_s=span[0], high_s=span[1]),
-            _say("boil_marinade", boil_s=MARINADE_BOIL_S),
-        ),
-        _minutes(span),
-    )
+    span = marinating_s(work.understood) or marinating(work.plan.setup.wish.load, "mild").time_s
+    told = _say("marinate", low_s=span[0], high_s=span[1])
+    boiled = (_say("boil_marinade", boil_s=MARINADE_BOIL_S),) if work.boils_marinade else ()
+    return OutStep("marinate", (told, *boiled), _minutes(span))
 
 
 def _sear(work: Work) -> OutStep | None:
@@ -256,6 +258,10 @@ _THICKENERS = re.compile(
 _FOR_DREDGING = re.compile(r"\s+for\s.*", re.I)
 
 
+_BUTTERED = re.compile(r"beurre mani|\broux\b", re.I)
+"""Flour that is bound in butter is stirred in as it is."""
+
+
 def _thickens(food: Food) -> bool:
     """Whether it goes in as a slurry; a soup mix or crumbs are only stirred in."""
     return food.kind == "flour" or (
@@ -265,7 +271,10 @@ def _thickens(food: Food) -> bool:
 
 def _sauce(work: Work) -> OutStep | None:
     after = [line for line in work.lines if line.when == "after"]
-    slurry = [line for line in after if _thickens(line.food)]
+    slurry = [
+        line for line in after
+        if _thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
+    ]  # fmt: skip
     # "starch mixed with cold water": the step says with what itself
     thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]) for line in slurry]
     milk = [line.name for line in after if line.food.kind == "dairy"]
@@ -296,8 +305,13 @@ def _finish(work: Work) -> OutStep | None:
 
 def _carve(work: Work) -> OutStep:
     cut = work.plan.outcomes[0].piece.cut
-    how = carving(cut, pulled=is_pulled(work.plan.setup.wish), cold=False)
-    said = [_say("cut", **how.params)]
+    pulled = is_pulled(work.plan.setup.wish)
+    how = carving(cut, pulled=pulled, cold=False)
+    cubed = work.understood.thickness_m is not None and work.understood.cubed
+    small = cubed and not pulled
+    said = [_say("cut_small") if small else _say("cut", **how.params)]
+    if cut.family == "short ribs" and shreds(work.understood):
+        said = [_say("pull_off")]
     if beside := work.names("beside"):
         said.append(_say("serve_with", names=beside))
     keep_s = afterwards()[cut.family].keep_warm_s

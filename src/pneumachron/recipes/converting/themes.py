@@ -8,6 +8,7 @@ from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind
+from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -16,13 +17,19 @@ Theme: TypeAlias = Literal[
     "rest", "carve", "serve", "other",
 ]  # fmt: skip
 
+_PUSHED = (
+    r"\b(?:push|press|poke|massage|work|pat|sprinkle|scatter)\b[^.;]{0,50}?"
+    r"\b(?:into|over|onto|on|with)\b[^.;]{0,20}\b(?:slits|meat|pork|beef|brisket|ribs|skin)\b"
+    r"|\bsprinkle (?:the )?(?:meat|pork|beef|brisket|ribs?|roast) with\b"
+)
+"""Rubbed in by another word."""
 _TOSSED = (
     r"\btoss (?:the |your |all )?(?:meat|pork|beef|ribs?|chunks|cubes|pieces|brisket|shoulder)"
     r" (?:in|with|through)\b"
 )
 """Raw meat tossed with its seasoning."""
 _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
-    ("spray", any_of(r"\bsprit?z", r"\bmop\b")),
+    ("spray", any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")),
     (
         "heat",
         any_of(
@@ -55,6 +62,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bdust\b",
             r"\btoss the",
             _TOSSED,
+            _PUSHED,
             r"\bstab\b",
             r"\bpat\b",
             r"\btrim\b",
@@ -140,6 +148,36 @@ def _named(item: Ingredient, text: str) -> bool:
     return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
 
 
+_SHREDS = any_of(r"\bshred(s|ded|ding)?\b",
+                 r"\bpull (the |all the )?(meat|beef|it) (off|from|apart)\b",
+                 r"\bdiscard (the )?bones\b")  # fmt: skip
+
+
+def shreds(understood: Understood) -> bool:
+    """Whether the recipe takes its meat off the bones."""
+    return any(_SHREDS.search(step) for step in understood.recipe.steps)
+
+
+def names_any(understood: Understood, text: str) -> bool:
+    """Whether a text names any ingredient but the meat."""
+    low = text.lower()
+    return any(item.kind != "meat" and _named(item, low) for item in understood.ingredients)
+
+
+_OWN_WORK = any_of(
+    r"\bblend(er|ed)?\b", r"\bpur[eé]e\b(?! and)", r"\bblitz\w*", r"\bliquidi[sz]e\w*",
+    r"\bwhi(z|zz)\b", r"\bprocess(or)?\b", r"\btoast\b", r"\bsoak\b", r"\bgrind\b",
+    r"\bpound\b", r"\bpar-?boil\w*", r"\bblanch\w*", r"\bchar (the )?(tomato|onion|pepper|chil)",
+    r"\bpickle\b", r"\bnext day\b", r"\breheat\b", r"\b(refrigerate|chill)\b.*\bovernight\b",
+    r"\bovernight\b.*\b(fridge|refrigerator)\b", r"\bbash\b", r"\bpeel\b", r"\bdry-?fry\b",
+)  # fmt: skip
+
+
+def is_own_work(text: str) -> bool:
+    """Whether a text tells work that no step of ours does."""
+    return _OWN_WORK.search(text) is not None
+
+
 _GENERIC = frozenset({"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup"})
 """Words that come after what a thing is."""
 
@@ -148,11 +186,12 @@ SEASONED = any_of(
     r"\brub\b",
     r"\bseason\b",
     r"\bsalt the",
-    r"\bcoat\b",
+    r"(?<!to )\bcoat\b",
     r"\bslather",
     r"\bmix (the )?(salt|sugar|spices)",
     r"\bmixed dry spices",
     _TOSSED,
+    _PUSHED,
 )
 BROWNED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b")
 """The meat is browned in the pot, whatever else the step does."""
@@ -190,7 +229,7 @@ def cured_lines(understood: Understood) -> frozenset[int]:
     return (named_in(understood, CURED) | own) - meat
 
 
-SPRAYED = any_of(r"\bsprit?z", r"\bmop\b")
+SPRAYED = any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")
 MARINATED = any_of(r"\bmarinat", r"\bmarinade")
 
 
@@ -200,7 +239,85 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
     return named_in(understood, SPRAYED) | own
 
 
-_SOAKS: frozenset[Kind] = frozenset({"dairy", "acid", "thick", "binder", "unknown"})
+_FINE = any_of(r"\bfine(ly)?\b", r"\bminced\b", r"\bgrated\b", r"\bblitz", r"\bsoffritto\b",
+               r"\bmirepoix\b", r"\bdiced?\b")  # fmt: skip
+_SOFTENED = any_of(r"\bsoften", r"\bsweat\b", r"\bsaut[eé]", r"\bfry\b.{0,40}\bonions?\b")
+
+
+def softened_lines(understood: Understood) -> frozenset[int]:
+    """Roots that are cut small and softened with the onions: they become part of the sauce."""
+    fries = fries_first(understood)
+    return frozenset(
+        item.index for item in understood.ingredients if fries and _FINE.search(item.line.raw)
+    )
+
+
+def fries_first(understood: Understood) -> bool:
+    """Whether anything is fried in the pot before the long heat; the recipe may only mix and pour.
+
+    What is smoked or roasted open has no pot to fry in: our pot has.
+    """
+    cooking = understood.cooking
+    if cooking.main is None or cooking.method not in WET:
+        return True
+    early, _ = _around(understood.recipe.steps, *cooking.main)
+    return any(_SOFTENED.search(step) or _FRIED.search(step) for step in early)
+
+
+WET: frozenset[Method] = frozenset(
+    {"simmer", "slow_low", "slow_high", "oven_lid", "stovetop_pressure", "pressure"}
+)
+"""The meat lies in liquid under a lid: no crust comes of it, so none is lost."""
+_FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\bsear(ed|ing|s)?\b",
+                r"\bfr(y|ied|ying)\b", r"\bcook\b.{0,30}\b(onions?|vegetables|veg|garlic)\b",
+                r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b")  # fmt: skip
+
+
+def poured_in(understood: Understood) -> frozenset[int]:
+    """Sweet sauces that go into a covered pot with the meat."""
+    cooking = understood.cooking
+    if cooking.main is None or cooking.method not in WET:
+        return frozenset()
+    early, _ = _around(understood.recipe.steps, *cooking.main)
+    texts = [
+        text.lower() for step in early for text in sentences_in(step)
+        if not _BRUSHED.search(text)
+    ]  # fmt: skip
+    return frozenset(
+        item.index for item in understood.ingredients
+        if item.kind == "sweet_sauce" and any(_named(item, text) for text in texts)
+    )  # fmt: skip
+
+
+def is_browned(understood: Understood) -> bool:
+    """Whether the recipe browns the meat before the long heat."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return any(BROWNED.search(step) for step in understood.recipe.steps)
+    early, _ = _around(understood.recipe.steps, *cooking.main)
+    return any(BROWNED.search(step) for step in early)
+
+
+def binders_in_the_pot(understood: Understood) -> frozenset[int]:
+    """Mustard and the like that the steps stir into the liquid, and do not put on the meat."""
+    sentences = [text for step in understood.recipe.steps for text in sentences_in(step)]
+    return frozenset(
+        item.index for item in understood.ingredients
+        if item.kind == "binder" and any(
+            _named(item, text.lower()) and _STIRRED_IN.search(text) and not SEASONED.search(text)
+            for text in sentences
+        )
+    )  # fmt: skip
+
+
+_STIRRED_IN = any_of(
+    r"\b(pour|add|stir|whisk|tip)\b.*\b(stock|broth|wine|beer|ale|stout|cider|juice|water)\b"
+)
+
+
+_SOAKS: frozenset[Kind] = frozenset(
+    {"dairy", "acid", "thick", "binder", "unknown", "fresh_herb", "tender_veg"}
+)
 """What is sweet as well is left out of the marinade and comes on fresh with the finish."""
 
 
@@ -247,11 +364,12 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     )
     # “rub the ribs”, and no word of what with: with the spices there are
     plain = _RUB_THE_MEAT.search(text) is not None and not spices & named
+    wet = binders_in_the_pot(understood)
     all_spices = plain or bool(re.search(said, text))
     return frozenset(
         item.index
         for item in understood.ingredients
-        if item.kind in _RUB_KINDS and (item.index in named or all_spices)
+        if item.kind in _RUB_KINDS and (item.index in named or all_spices) and item.index not in wet
     )
 
 
@@ -261,6 +379,20 @@ _RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b", r"\brefrigerat", r"\bfr
 _NIGHT = re.compile(r"\bovernight\b|\bnight before\b|\bday before\b", re.I)
 
 
+def marinating_s(understood: Understood) -> tuple[float, float] | None:
+    """How long the recipe marinates [s]; None when it does not say."""
+    for sentence in (text for step in understood.recipe.steps for text in sentences_in(step)):
+        if not (MARINATED.search(sentence) or _RESTS.search(sentence)):
+            continue
+        if _NIGHT.search(sentence):
+            return OVERNIGHT_S
+        if spans := durations_in(sentence):
+            return spans[0].low_s, spans[0].high_s
+        if MARINATED.search(sentence):
+            continue
+    return None
+
+
 def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
     """How long the rubbed meat waits before it is cooked [s], when the recipe says so."""
     for index, step in enumerate(understood.recipe.steps):
@@ -268,7 +400,7 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
             continue
         if _NIGHT.search(step):
             return OVERNIGHT_S
-        for sentence in _sentences(step):
+        for sentence in sentences_in(step):
             spans = durations_in(sentence) if _RESTS.search(sentence) else []
             if spans:
                 return spans[0].low_s, spans[0].high_s
@@ -288,10 +420,30 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         items = [understood.ingredients[row] for row in part.lines if _is_row(understood, row)]
         meat = any(item.kind == "meat" for item in items)
         thin_m3 = sum(item.volume_m3 or 0.0 for item in items if item.kind in THIN_KINDS)
-        braise = part.role == "sauce" and thin_m3 > LIQUID_OF_A_BRAISE_M3
+        braise = part.role == "sauce" and (
+            thin_m3 > LIQUID_OF_A_BRAISE_M3 or _is_poured_in(understood, part)
+        )
         if part.role in _APART and not meat and not braise:
             found |= {item.index: part for item in items}
     return found
+
+
+_POURED_IN = any_of(
+    r"\b(with|in|add|pour\w*|tip\w*|over) (in |on |over )?(all )?(of )?the (\w+ )?"
+    r"(sauce|marinade|mixture|mix|liquid)\b(?! (and serve|to serve|on the side))",
+)
+
+
+def _is_poured_in(understood: Understood, part: Part) -> bool:
+    """Whether the steps pour a sauce in with the meat before the long heat."""
+    cooking = understood.cooking
+    if cooking.main is None or part.role != "sauce":
+        return False
+    early, _ = _around(understood.recipe.steps, *cooking.main)
+    return any(
+        _POURED_IN.search(text) and _WITH_THE_MEAT.search(text)
+        for step in early for text in sentences_in(step)
+    )  # fmt: skip
 
 
 def _parts_of_sections(understood: Understood) -> Iterator[Part]:
@@ -329,7 +481,7 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
 
     “Stir together the ketchup, treacle and mustard … paint with the ketchup mix.”
     """
-    sentences = [part for step in understood.recipe.steps for part in _sentences(step)]
+    sentences = [part for step in understood.recipe.steps for part in sentences_in(step)]
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     for place, sentence in enumerate(sentences):
         if not _MIXED.search(sentence) or _WITH_THE_MEAT.search(sentence):
@@ -352,7 +504,9 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
 
 def mixes_a_glaze(step: str) -> bool:
     """Whether a step stirs something together that is no work on the meat."""
-    return any(_MIXED.search(text) and not _WITH_THE_MEAT.search(text) for text in _sentences(step))
+    return any(
+        _MIXED.search(text) and not _WITH_THE_MEAT.search(text) for text in sentences_in(step)
+    )
 
 
 def _is_row(understood: Understood, row: int) -> bool:
@@ -379,35 +533,42 @@ def named_late(understood: Understood) -> dict[int, When]:
         if item.index in rub:
             continue
         before, after = longest if item.kind in _SWEET else whole
-        low, late = " ".join(before).lower(), " ".join(after).lower()
+        low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
         if item.kind not in _NEVER_LATE and _named(item, late) and not _named(item, low):
             found[item.index] = _late_when(item, after)
     return found
 
 
+_EXCEPT = re.compile(
+    r"\b(?:except(?: for)?|all but|apart from|but not|excluding|reserving|leaving out)\b[^.;]*"
+)
+"""“All of it except the sesame oil” does not put the sesame oil in."""
 _SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
 
 
 def _around_the_heat(steps: tuple[str, ...], last: int) -> tuple[list[str], list[str]]:
     """Sentences up to the end of the heat, and those after it."""
-    sentences = _sentences(steps[last])
+    sentences = sentences_in(steps[last])
     timed = [index for index, text in enumerate(sentences) if durations_in(text)]
     return _around(steps, last, timed[-1] if timed else len(sentences) - 1)
 
 
 def _around(steps: tuple[str, ...], step: int, place: int) -> tuple[list[str], list[str]]:
     """Sentences up to this one of a step, and those after it."""
-    sentences = _sentences(steps[step])
+    sentences = sentences_in(steps[step])
     early, late = sentences[: place + 1], sentences[place + 1 :]
     return [*steps[:step], *early], [*late, *steps[step + 1 :]]
 
 
-def _sentences(step: str) -> list[str]:
+def sentences_in(step: str) -> list[str]:
+    """Sentences, and clauses behind a semicolon."""
     return re.split(r"(?<=[.;!])\s+", step)
 
 
 def _late_when(item: Ingredient, sentences: list[str]) -> When:
-    naming = " ".join(text for text in sentences if _named(item, text.lower()))
-    if _BRUSHED.search(naming):
+    steps = " ".join(text for text in sentences if _named(item, text.lower()))
+    if _BRUSHED.search(steps):
         return "finish"
+    told = (part for text in sentences for part in sentences_in(text))
+    naming = " ".join(text for text in told if _named(item, text.lower()))
     return "beside" if _SERVED.search(naming) else "after"

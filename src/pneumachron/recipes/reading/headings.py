@@ -16,7 +16,8 @@ _INGREDIENTS = re.compile(
     re.I,
 )
 _STEPS = re.compile(
-    r"^(the )?(method|directions?|instructions?|steps?|preparation|procedure|what to do|"
+    r"^(the )?(method|directions?|instructions?|steps?|preparation|procedure|what (to|you|we|i) do|"
+    r"here['’]s how|the (doing|making)|"
     r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,
 )
@@ -27,13 +28,22 @@ _END = re.compile(
     re.I,
 )
 _PART = re.compile(r"^(for|to make) (the |a |your )?[^\W\d][\w'’ -]{2,40}:?$", re.I)
+_THE = re.compile(
+    r"^the (pork|beef|meat|ribs?|short ribs|brisket|wings|rub|dry rub|braise|sauce|marinade|glaze"
+    r"|gravy|filling|topping|toppings|slaw|paste|garnish|rest)$",
+    re.I,
+)
+_EMPHASIZED = re.compile(r"^(\*\*|\*|__|_)[^*_]{2,50}\1:?$")
 YIELD = any_of(
     r"^(serves|servings?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
     r"^(serves|feeds) about \d.{0,20}$",
     r"^for \d{1,3}( (people|persons|plates|of us))?\.?$",
     r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|portions|plates|people|persons)\.?$",
 )
-TIMES = re.compile(r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total)( time)? \d", re.I)
+TIMES = re.compile(
+    r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total) time \d|\b(prep|total) \d", re.I
+)
+"""“Cook 4 hours” alone is a step."""
 _ON = re.compile(
     r"\b(serves|servings?|feeds|yields?|makes)\s*:?\s*\d{1,3}(\s*[–-]\s*\d{1,3})?", re.I
 )
@@ -59,8 +69,8 @@ def _is_part(line: str, bare: str) -> bool:
     if YIELD.match(bare) or TIMES.search(bare) or read_line(bare).low is not None:
         return False
     few = len(bare.split()) <= 6
-    marked = line.lstrip().startswith("#") or bare.endswith(":")
-    return few and (bool(_PART.match(bare)) or marked)
+    marked = line.lstrip().startswith("#") or bare.endswith(":") or _EMPHASIZED.match(line.strip())
+    return few and (bool(_PART.match(bare) or _THE.match(bare)) or bool(marked))
 
 
 def yield_in(line: str) -> str:

@@ -24,8 +24,8 @@ CLUTTER = any_of(
     r"^\W*\d+(\.\d+)? from \d+ (reviews?|votes?|ratings?)",
     r"^(you may also|you might|more (from|recipes)|related\b|did you (make|try)|tried it|"
     r"rate this|contents:|table of contents|why you|what is the difference)",
-    r"^(hi|hello|hey|dear|love|cheers|thanks|thank you|enjoy|xo+\w*|good luck|bon app\w+|yours|"
-    r"regards|best (wishes|regards))\b[^.]{0,40}[,:.!]*$",
+    r"^(hi|hello|hey|dear|see you|love|cheers|thanks|thank you|enjoy|xo+\w*|good luck|"
+    r"bon app\w+|yours|regards|best (wishes|regards))\b[^.]{0,40}[,:.!]*$",
     r"^[★☆⭐*\s]+\d?", r"^>", r" [»\u203a|·] .* [»\u203a|·] ", r"^\w+ » ", r"\bwrote:$",
     r"^https?://",
     r"^edited \d", r"\bthis post may\b",
@@ -63,6 +63,8 @@ _NOT_VERBS = ("salt", "roast beef", "dry rub", "dry red", "dry white", "dry sher
               "sauce", "fork", "line", "light", "tip", "bbq sauce", "glaze:", "ready")  # fmt: skip
 
 
+_SHORT = re.compile(r"\b(?:lbs?|oz|tsps?|tbsps?|pkgs?|pkts?|ea|approx|c|qts?|pts?|gal|in)\.$", re.I)
+"""“4 to 5 lbs.”: the end of a word, and of no sentence."""
 _ALSO_ADJECTIVES = frozenset({"warm", "cool", "dry", "thin", "clean", "open", "crisp", "ready"})
 _AFTER_A_VERB = frozenset({
     "a", "all", "an", "any", "both", "carefully", "completely", "down", "each", "for", "gently",
@@ -94,7 +96,7 @@ def look_at(line: str) -> Look:
     timed = bool(durations_in(plain))
     hot = bool(temperatures_in(plain))
     starts = _starts_with_verb(plain, words)
-    sentence = plain.endswith((".", "!")) and len(words) >= 5
+    sentence = plain.endswith((".", "!")) and len(words) >= 5 and not _SHORT.search(plain)
     known = food_of(found.name) is not UNKNOWN
     # “20 years” at the end of a sentence is no amount of food
     amount = found.low is not None and (known or bool(_AMOUNT_FIRST.match(plain)))

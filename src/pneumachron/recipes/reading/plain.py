@@ -11,6 +11,7 @@ from dataclasses import dataclass, field
 from typing import Literal, TypeAlias
 
 from markdown_it import MarkdownIt
+from markdown_it.token import Token
 
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
@@ -60,6 +61,8 @@ class _Row:
     under: Heading | None = None
     """The heading it stands under."""
     bulleted: bool = False
+    opens_food: bool = False
+    """Food stands under it, and something that may be the title before it."""
     above: bool = False
     """It stands above the heading of the ingredients, or is the first line and has no amount."""
 
@@ -73,6 +76,8 @@ class _Text:
     times: str = ""
     author: str = ""
     source: str = ""
+    subject: str = ""
+    """Of a mail, when it names a meat."""
 
     def take(self, line: str) -> None:
         """One line; yield, times and empty labels are no rows."""
@@ -96,7 +101,11 @@ class _Text:
         )
 
     def _credit(self, line: str) -> bool:
-        """Who wrote it and where it stands are kept, each by its first line."""
+        """Who wrote it, where it stands and what the mail is about: each by its first line."""
+        subject = _SUBJECT.match(line)
+        if subject and not self.subject and _ABOUT_MEAT.search(subject["about"]):
+            self.subject = subject["about"].strip(" ?!.")
+            return True
         author, source = author_in(line), source_in(line)
         if author and not self.author:
             self.author = author
@@ -105,6 +114,10 @@ class _Text:
             self.source = source
             return True
         return False
+
+
+_ABOUT_MEAT = re.compile(r"\b(pork|beef|ribs?|brisket|wings?|shoulder|butt)\b", re.I)
+_SUBJECT = re.compile(r"^(?:(?:re|fwd?|aw|wg|subject|betreff)\s*:\s*)+(?P<about>\S.{2,120})$", re.I)
 
 
 def read_plain(text: str) -> Recipe:
@@ -136,8 +149,24 @@ def _markdown_lines(text: str) -> Iterator[str]:
         bullet = "- " if first and lists and lists[-1] == "bullet_list_open" else ""
         first = False
         lines = _unwrapped(words.split("\n"), in_item=bool(lists))
+        if not lists and _is_emphasized(token.children or []):
+            lines[0] = f"# {lines[0]}"
         yield f"# {lines[0]}" if heading else f"{bullet}{lines[0]}"
         yield from (f"# {line}" if heading else line for line in lines[1:])
+
+
+def _is_emphasized(children: list[Token]) -> bool:
+    """A paragraph that is nothing but one emphasis, and no sentence, is a heading."""
+    marks = [child.type for child in children]
+    words = "".join(child.content for child in children).strip()
+    whole = len(marks) > 2 and marks[0] in _OPENS and marks[-1] == _OPENS[marks[0]]
+    once = whole and marks.count(marks[0]) == 1
+    return once and len(words.split()) <= MOST_HEADING_WORDS and not re.search(r"[.!?,|\d]", words)
+
+
+_OPENS = {"em_open": "em_close", "strong_open": "strong_close"}
+MOST_HEADING_WORDS = 5
+"""Of a heading that is only emphasized. Judgement."""
 
 
 def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
@@ -153,7 +182,7 @@ def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
 
 def _sorted(lines: Iterator[str]) -> Recipe:
     text = _Text()
-    for raw in lines:
+    for raw in (part for line in lines for part in _unfolded(line)):
         line = _cells(raw.strip())
         if line.strip(" -_=*#"):
             text.take(line)
@@ -162,6 +191,49 @@ def _sorted(lines: Iterator[str]) -> Recipe:
     _name_sections(text.rows)
     states = _states(text.rows)
     return _Sorted(text, states).recipe()
+
+
+_LABELLED = re.compile(
+    r"^\W{0,4}(?P<label>ingredients|you(?:[’']ll)? need|zutaten|method|directions|instructions"
+    r"|zubereitung)\*{0,2}\s*[:–]\*{0,2}\s+(?P<rest>\S.*)$",
+    re.I,
+)
+_FOODS = frozenset({"ingredients", "you need", "you'll need", "you’ll need", "zutaten"})
+_DIVIDED = re.compile(r"\s+[|•·]\s+|\s*;\s+|\s+/\s+(?=[\d½¼¾⅓⅔])")
+_BY_AMOUNT = re.compile(r",\s+(?=[\d½¼¾⅓⅔])")
+MOST_ON_A_LINE = 60
+"""Foods behind one label. Judgement."""
+
+
+def _unfolded(line: str) -> Iterator[str]:
+    """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
+    found = _LABELLED.match(line.strip())
+    if found is None:
+        yield from _part_on_a_line(line)
+        return
+    yield f"{found['label']}:"
+    rest = found["rest"]
+    if found["label"].lower() not in _FOODS:
+        yield rest
+        return
+    parts = _DIVIDED.split(rest, MOST_ON_A_LINE)
+    yield from parts if len(parts) > 1 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+
+
+_PART_LINE = re.compile(
+    r"^\W{0,4}(?P<part>for (?:the )?[a-z][a-z ]{2,30})\s*:\s+(?P<rest>\S.*)$", re.I
+)
+
+
+def _part_on_a_line(line: str) -> Iterator[str]:
+    """“For mustard sauce: 4 cups mustard, 2 cups honey”: a part and its foods."""
+    found = _PART_LINE.match(line.strip())
+    foods = _BY_AMOUNT.split(found["rest"], MOST_ON_A_LINE) if found else []
+    if found is None or len(foods) < 2:
+        yield line
+        return
+    yield f"{found['part']}:"
+    yield from foods
 
 
 _HEAD = frozenset({"ingredient", "ingredients", "amount", "amounts", "quantity", "qty", "item"})
@@ -183,6 +255,7 @@ def _name_sections(rows: list[_Row]) -> None:
     """Under which heading every row stands; an unknown heading above work opens the steps."""
     named = {row.heading for row in rows}
     under: Heading | None = None
+    titled = False
     for index, row in enumerate(rows):
         following = rows[index + 1].look if index + 1 < len(rows) else None
         opens_work = following is not None and following.work > max(following.food, 0.3)
@@ -190,6 +263,8 @@ def _name_sections(rows: list[_Row]) -> None:
         if unknown and under == "ingredients" and "steps" not in named and opens_work:
             row.heading = "steps"
             named.add("steps")
+        row.opens_food = titled and following is not None and following.food > following.work
+        titled = titled or _may_be_title(row)
         if row.heading not in {None, "part"}:
             under = row.heading
         row.under = under
@@ -216,7 +291,7 @@ def _emission(row: _Row, state: State, *, sure_steps: bool) -> float:
         return _OUTSIDE_CLUTTER if row.look.clutter else _OUTSIDE
     if row.heading is not None:
         # a heading before anything was opened is the title
-        early = row.heading == "part" and row.under is None
+        early = row.heading == "part" and row.under is None and not row.opens_food
         return _OPENED if row.heading == state else -_UNDER_HEADING if early else 0.0
     return _worth(row, state, sure_steps=sure_steps)
 
@@ -277,6 +352,7 @@ class _Sorted:
         self.text = text
         self.pairs = list(zip(text.rows, states, strict=True))
         self.left_out: list[str] = []
+        self.tips: list[str] = []
 
     def recipe(self) -> Recipe:
         """All of it."""
@@ -287,6 +363,7 @@ class _Sorted:
             row.plain for row, state in self.pairs
             if state == "after" and row.under == "notes" and not self._no_words(row)
         )  # fmt: skip
+        notes += tuple(self.tips)
         before = [
             row.plain for row, state in self.pairs
             if state == "before" and row is not title and not self._no_words(row)
@@ -299,7 +376,7 @@ class _Sorted:
                 and row is not title and not _is_lost_meat(row, state))
         ]  # fmt: skip
         return Recipe(
-            title=_SITE.sub("", title.plain.strip("*_ ")) if title else "",
+            title=_SITE.sub("", title.plain.strip("*_ ")) if title else self.text.subject,
             ingredients=tuple(ingredients),
             steps=tuple(steps),
             yields=self.text.yields,
@@ -327,6 +404,8 @@ class _Sorted:
         before = [row for row, state in outside if state == "before"]
         marked = next((row for row in before if row.raw.startswith("#")), None)
         meaty = (row for row, state in outside if state == "after" and _is_meat(row))
+        if self.text.subject and marked is None:
+            return None
         return marked or next(iter(before), None) or next(meaty, None)
 
     def _ingredients(self) -> tuple[list[str], list[Part]]:
@@ -364,9 +443,15 @@ class _Sorted:
                 named[len(steps)] = row.plain.strip("*_: ")
             elif _is_clutter(row):
                 self.left_out.append(row.plain)
+            elif _TIP.match(row.plain):
+                self.tips.append(row.plain)
             else:
                 steps.append(NUMBERED.sub("", row.plain))
         return steps, [Section(name, first) for first, name in named.items() if first < len(steps)]
+
+
+_TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[:–-]\s", re.I)
+"""A line among the steps that is no step."""
 
 
 def _is_clutter(row: _Row) -> bool:

@@ -36,7 +36,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         any_of(
             r"\bbroil(er|ed|ing)?\b", r"\bunder (the|a) (hot |very hot )?grill\b",
             r"\bcrisp\w* (\w+ ){0,3}in (the|a) (hot |very hot )?oven\b",
-            r"\b(turn|raise|crank|up) (the )?(oven|heat)\b", r"\bback in(to)? the oven\b",
+            r"\b(turn|raise|crank|up) (the )?oven\b", r"\bback in(to)? the oven\b",
+            r"\b(uncover|unwrap)\w*\b.{0,40}\b(raise|turn|crank|increase)\w*\b.{0,20}\d{3}",
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
         ),
     ),
@@ -44,7 +45,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         "grill",
         any_of(
             r"\bdirect heat\b", r"\bchar(red)?\b(?!coal)", r"\b(on|over|onto) (the|a) (hot )?"
-            r"(grill|barbecue|bbq|coals|fire)\b", r"\bgrill (it|them|the|for|each|briefly|\d)",
+            r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)",
+            r"\bgrill (it|them|the|for|each|briefly|\d)",
         ),
     ),
     (
@@ -54,7 +56,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             rf"\b(return|put|add) {_MEAT}.{{0,30}}\b(turn|toss|roll)\w*\b.{{0,40}}"
             r"\b(sticky|gloss\w*|coated|glazed)\b",
             r"\b(lid off|uncover\w*)\b.{0,80}\b(sticky|syrup\w*|gloss\w*)\b",
-            r"\b(reduce|boil|bubble|simmer)\w*\b.{0,60}\bcoats? (the )?(ribs?|meat|them|bones)\b",
+            r"\b(reduce|boil|bubble|simmer)\w*\b.{0,60}\b(coats?|clings? to|sticks? to) (the )?"
+            r"(ribs?|meat|pork|beef|them|bones)\b",
         ),
     ),
     (
@@ -62,11 +65,15 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         any_of(
             r"\b(skillet|frying pan|hot pan|pan|griddle)\b.{0,40}\b(crisp|brown|fry|crust|golden)",
             r"\b(crisp|brown|fry|crust)\w*\b.{0,40}\b(skillet|frying pan|hot pan|griddle)\b",
+            r"\bfr(y|ies|ying) in (its|their) own (fat|lard)\b",
             r"\bfr(y|ied)\b.{0,40}\b(crisp|brown|golden|edges|fat|lard)\b",
         ),
     ),
 )  # fmt: skip
 """Looked for in this order."""
+_HOTTER = any_of(r"\b(turn|raise|crank|up) (up )?the heat\b")
+"""Of an oven; on the stove the same words only hurry the sauce."""
+_THEN = re.compile(r",? (?:and )?then ")
 _FIRST = any_of(r"\bbefore\b", r"\bfirst\b")
 _ENDS = re.compile(r"(?<=[.;!])\s+")
 
@@ -78,6 +85,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     kind: FinishKind | None = None
     for sentence in _later(recipe, cooking):
         kind = next((way for way, pattern in _WAYS if pattern.search(sentence)), kind)
+        if cooking.method in {"oven_lid", "oven_open"} and _HOTTER.search(sentence):
+            kind = kind or "broiler"
     return Crust(kind, characters)
 
 
@@ -87,5 +96,7 @@ def _later(recipe: Recipe, cooking: Cooking) -> list[str]:
         return []
     step, place = cooking.main
     same = _ENDS.split(recipe.steps[step])
+    # "simmer 35 minutes, then uncover and cook until syrupy"
+    same[place : place + 1] = _THEN.split(same[place]) if place < len(same) else []
     rest = [text for later in recipe.steps[step + 1 :] for text in _ENDS.split(later)]
     return [*same[place + 1 :], *rest]

@@ -33,7 +33,7 @@ _SECTIONS = re.compile(
     re.I,
 )
 _SINGLES = re.compile(
-    rf"{_CUTS}(?:single|individual|separate) (?:ribs|bones)\b"
+    rf"{_CUTS}(?:(?:single|individual|separate) (?:ribs|bones)|singles|individuals)\b"
     r"|\b(?:cut|separate|slice)\b.{0,20}\bbetween (?:the|each) bones?\b", re.I,
 )  # fmt: skip
 _PARTS = re.compile(

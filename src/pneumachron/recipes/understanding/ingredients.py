@@ -168,6 +168,10 @@ _NOT_UNDER_PRESSURE: frozenset[Kind] = frozenset(
 )
 
 
+_ONE_PASTE = re.compile(r"beurre mani|\broux\b|\bslurry\b", re.I)
+"""Two things that are one before they go in."""
+
+
 def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     """The foods of one line, each as a line of its own with the same place in the recipe.
 
@@ -183,6 +187,8 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
             replace(item, line=replace(line, name=name, aside=""), food=food_of(name))
             for name in names
         )
+    if _ONE_PASTE.search(line.raw):
+        return (item,)
     names = _PLAIN_LIST.split(line.raw)
     foods = [food_of(name) for name in names]
     kinds = {food.kind for food in foods}

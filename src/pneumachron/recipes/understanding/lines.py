@@ -6,7 +6,7 @@ numbers.
 """
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 from functools import cache, lru_cache
 
@@ -58,16 +58,17 @@ _NUMBER_WORDS = {
 }  # fmt: skip
 _GRAMMAR = r"""
 start: ABOUT? quantity REST?
-quantity: BETWEEN? range ADJ? (PAREN | SIZE)? (PIECES? unit more?)?
+quantity: BETWEEN? range ADJ? (PAREN | SIZE)? (PIECES? unit (box | more)?)?
         | amount TIMES amount unit unit?  -> times
         | ADJ? unit                       -> one
 more: PLUS amount unit | SLASH amount unit (amount unit)? | amount unit
 range: amount (TO amount)?
 amount: INT VULGAR | INT FRACTION | FRACTION | VULGAR | DECIMAL | INT DOZEN? | WORDS ADJ?
 unit: %(units)s
+box: %(units)s
 ABOUT.9: /(?:%(leads)s)\s+(?=[\d½⅓⅔¼¾⅛]|an?\b|half\b)/i
 BETWEEN.9: /between\b/i
-WORDS.8: /(?:%(words)s)(?=\s)/i
+WORDS.8: /(?:%(words)s)(?=\s)(?!\s+spice)/i
 DOZEN.8: /dozen/i
 FRACTION.8: /\d+\s*[\/%(slash)s]\s*\d+/
 VULGAR.8: /[%(vulgar)s]/
@@ -111,6 +112,13 @@ class _Amount:
     high: float
     unit: str = ""
     aside: str = ""
+    box: str = ""
+    """“A 900 g piece of brisket”: what it is a piece of, the name tells."""
+
+
+@dataclass(frozen=True, slots=True)
+class _Box:
+    word: str
 
 
 @v_args(inline=True)
@@ -125,6 +133,9 @@ class _Reader(Transformer[Token, "tuple[_Amount, str]"]):
 
     def unit(self, token: Token) -> str:
         return str(token.type).removeprefix("U_").lower()
+
+    def box(self, token: Token) -> _Box:
+        return _Box(str(token))
 
     def range(self, *parts: Token | float) -> tuple[float, float]:
         values = [part for part in parts if isinstance(part, float)]
@@ -147,7 +158,7 @@ class _Reader(Transformer[Token, "tuple[_Amount, str]"]):
         return kind, amount, unit
 
     def quantity(
-        self, *parts: "Token | str | tuple[float, float] | tuple[str, float, str]"
+        self, *parts: "Token | str | _Box | tuple[float, float] | tuple[str, float, str]"
     ) -> _Amount:
         pairs = [part for part in parts if isinstance(part, tuple)]
         low, high = next(pair for pair in pairs if len(pair) == 2)
@@ -159,12 +170,13 @@ class _Reader(Transformer[Token, "tuple[_Amount, str]"]):
             if isinstance(part, Token) and part.type in {"PAREN", "SIZE", "ADJ"}
         ]
         unit = units[0] if units else ""
+        box = next((part.word for part in parts if isinstance(part, _Box)), "")
         if more is not None and more[0] == "slash":
             asides.append(f"{more[1]:g} {more[2]}")
         elif more is not None:
             extra = _in_unit(more[1], more[2], unit)
             low, high = low + extra, high + extra
-        return _Amount(low, high, unit, ", ".join(asides))
+        return _Amount(low, high, unit, ", ".join(asides), box)
 
     def start(self, *parts: "Token | _Amount") -> "tuple[_Amount, str]":
         about = [str(part).strip() for part in parts
@@ -173,7 +185,7 @@ class _Reader(Transformer[Token, "tuple[_Amount, str]"]):
                        if isinstance(part, Token) and part.type == "REST")  # fmt: skip
         found = next(part for part in parts if isinstance(part, _Amount))
         aside = ", ".join(filter(None, [*about, found.aside]))
-        return _Amount(found.low, found.high, found.unit, aside), rest
+        return _Amount(found.low, found.high, found.unit, aside), f"{found.box} {rest}".strip()
 
 
 def _number(token: Token) -> float:
@@ -210,12 +222,16 @@ def read_line(text: str) -> Line:
     """Read one line; what cannot be read is all name."""
     raw = text.strip()
     plain = re.sub(r"^[-*•·▢☐–\s]+(?=\S)", "", raw)[:MAX_LINE]
+    # "a 900 g piece" is so much of it
+    plain = _A_SIZED.sub("", plain)
     # 3-1/2 is three and a half, no range from half to three
     plain = _MIXED.sub(r"\1 \2", plain)
     # 1.500 g and 1,000 ml are thousands
     plain = _THOUSANDS.sub(r"\1\2", plain)
     # "375 ml bottle stout" is so much stout; "To glaze: 1 tbsp honey" says what the honey is for
     plain = _IN_A_BOTTLE.sub(r"\1 \2 ", plain)
+    # "a sprig or two of thyme" is one to two
+    plain = _ONE_OR_TWO.sub(r"1-2 \1 ", plain)
     purpose = _PURPOSE.match(plain)
     if purpose:
         plain = plain[purpose.end() :]
@@ -225,14 +241,14 @@ def read_line(text: str) -> Line:
         plain = f"1 piece {plain[length.end() :]}"
     found = _amount_of(plain[lead.end() :] if lead else plain)
     if found is None and not lead:
-        return _trailing(raw, plain)
+        return _for(_trailing(raw, plain), purpose)
     if found is None:
         name, aside = _name_of(plain)
         return Line(raw, None, None, "", name, aside)
     amount, rest = found
     name, aside = _name_of(rest)
     told = length["long"] if length else ""
-    what_for = purpose[1].strip().lower() if purpose else ""
+    what_for = (purpose[1] or purpose[2]).strip().lower() if purpose else ""
     asides = [what_for, lead[1].lower() if lead else "", told, amount.aside, aside]
     unit = amount.unit
     if not unit and (cloves := re.match(r"^(garlic) cloves?$", name, re.I)):
@@ -240,12 +256,26 @@ def read_line(text: str) -> Line:
     return Line(raw, amount.low, amount.high, unit, name, ", ".join(filter(None, asides)))
 
 
+def _for(line: Line, purpose: re.Match[str] | None) -> Line:
+    """A line whose purpose stands in front: “For serving: warm tortillas”."""
+    if purpose is None:
+        return line
+    what_for = (purpose[1] or purpose[2]).strip().lower()
+    return replace(line, aside=", ".join(filter(None, [what_for, line.aside])))
+
+
 _IN_A_BOTTLE = re.compile(
     r"^(?:1 (?:x )?)?(\d+(?:\.\d+)?)[ -]?(ml|cl|l|dl|g|oz|ounce|fl\.? ?oz)\b\.?[ -]"
     r"(?:bottles?|cans?|tins?|jars?|packs?|packets?|cartons?)\s+(?:of\s+)?(?=[a-z])",
     re.I,
 )
-_PURPOSE = re.compile(r"^((?:to|for(?: the)?) [a-z]{3,12})\s*:\s+(?=[\d½¼¾⅓⅔])", re.I)
+_A_SIZED = re.compile(r"^an?\s+(?=\d)", re.I)
+_ONE_OR_TWO = re.compile(r"^(?:an?|one|1) ([a-z]{3,12}) or (?:two|so|2)\s+(?:of\s+)?", re.I)
+_PURPOSE = re.compile(
+    r"^((?:to|for(?: the)?) [a-z]{3,12})\s*:\s+(?=[\d½¼¾⅓⅔])"
+    r"|^((?:to|for(?: the)?) (?:serv(?:e|ing)|garnish(?:ing)?|top(?:ping)?|finish(?:ing)?))\s*:\s+",
+    re.I,
+)
 _LENGTH = re.compile(
     r"^(?P<long>\d+(?:[.,/]\d+| \d/\d)?[\s-]?(?:cm|inch(?:es)?|in\b|\"))\s*"
     r"(?:(?:pieces?|knobs?|thumbs?|chunks?|lengths?|sticks?|nubs?)\s+(?:of\s+)?"

@@ -42,6 +42,8 @@ class Meat:
     bone: bool | None
     mass_sure: bool = True
     """Whether the weight is that of all pieces together without a doubt."""
+    usual_m: float | None = None
+    """How thick what goes by this name is sold."""
     text: str = ""
     """The line it was read from."""
     cubed: bool = False
@@ -50,6 +52,9 @@ class Meat:
     """Meat of another animal, or a second meat: which one goes in is asked."""
 
 
+COUNTRY_RIB_M, COUNTRY_RIB_KG = 0.035, 0.25
+"""Slices of the blade end with or without a bone. Common practice: 1 to 1½ in, half a pound."""
+_COUNTRY = re.compile(r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b", re.I)
 NOTHING = Meat(None, None, False, None, None, None, None)
 
 
@@ -104,21 +109,32 @@ def read_meat(
     mass, mass_sure = _mass_of(main.line)
     if cut == "brisket_flat" and not sure and mass is not None:
         cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)
+    lengths = cut == "rib_pieces" and _CHOPPED.search(text.lower()) is not None
+    sized = None if lengths else thickness_in(text)
+    if cut == "shoulder_boneless" and not sure and _BONE_IS_IN.search(" ".join(steps)):
+        cut = "shoulder_bone_in"
     bone = False if BONELESS.search(text) else True if BONED.search(text) else None
     return Meat(
         index=main.index,
         cut=chosen or cut,
         cut_sure=sure,
         mass_kg=mass,
-        thickness_m=thickness_in(text) or thickness_in(" ".join(_own_lines(steps))),
+        thickness_m=sized or thickness_in(" ".join(_own_lines(steps))),
         count=_count(main.line, text),
         bone=bone,
         mass_sure=mass_sure,
+        usual_m=COUNTRY_RIB_M if _COUNTRY.search(text) else None,
         text=text,
         others=() if chosen else (*others, *second),
     )
 
 
+_BONE_IS_IN = re.compile(
+    r"\b(?:the|blade|shoulder) (?:blade )?bone\b|\b(?:until|til|till) bone\b"
+    r"|\b(?:remove|discard) bones?\b",
+    re.I,
+)
+"""The steps speak of a bone that comes out."""
 _LEAST_UNNAMED_KG = 0.4
 """A line of this weight that names no food is the meat of a title that names a cut. Judgement."""
 _SLABS = re.compile(r"\b(racks?|slabs?|flats?|joints?|roasts?|meat|pork|beef)\b", re.I)
@@ -191,9 +207,19 @@ def _short_ribs(low: str, boneless: bool, _: bool) -> tuple[str, bool]:
 
 
 def _ribs(low: str, _: bool, __: bool) -> tuple[str, bool]:
-    if re.search(r"\b1[- ]?(inch|in)\b|riblets|rib (pieces|tips|bites)", low):
+    if re.search(r"\b1[- ]?(inch|in)\b|riblets|rib (pieces|tips|bites)", low) or _CHOPPED.search(
+        low
+    ):
         return "rib_pieces", True
     return "back_ribs", False
+
+
+_CHOPPED = re.compile(
+    r"\b(?:chopped|cut|sawn|hacked)\b(?: across the bones?)? in(?:to)? (?:about )?[\d½¼¾⅓⅔/ .-]+"
+    r"(?:cm|mm|inch(?:es)?|in\b|\")[- ]?(?:long )?(?:lengths?|pieces|chunks|sections)"
+    r"|\bacross the bones?\b.{0,12}\bpieces\b"
+)
+"""“Chopped into 4 cm lengths” by the butcher."""
 
 
 def _shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
@@ -203,6 +229,8 @@ def _shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
 
 
 def _spare(low: str, _: bool, __: bool) -> tuple[str, bool]:
+    if _CHOPPED.search(low):
+        return "rib_pieces", True
     trimmed = re.search(r"trimmed spare|square[- ]cut|\bst\.?[- ]?louis\b", low)
     return ("spare_ribs_trimmed" if trimmed else "spare_ribs"), True
 
@@ -211,17 +239,31 @@ def _hand(_: str, boneless: bool, __: bool) -> tuple[str, bool]:
     return ("shoulder_boneless" if boneless else "shoulder_bone_in"), True
 
 
+def _german_shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
+    boneless = boneless or bool(re.search(r"ohne knochen|ausgel(ö|oe)st|nacken|hals", low))
+    boned = boned or bool(re.search(r"mit knochen|sch(ä|ae)ufele", low))
+    return _shoulder(low, boneless, boned)
+
+
 _CUTS = (
+    (r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b",
+     lambda _, __, boned: (
+         "shoulder_bone_in" if boned else "shoulder_boneless", False
+     )),
+    (r"schweine(schulter|nacken|hals|bug)|\bsch(ä|ae)ufele\b", _german_shoulder),
+    (r"\brinder?brust\b|\bbrustkern\b", _brisket),
+    (r"\b(quer|leiter|zwerch)rippen?\b|\bleiterchen\b", _short_ribs),
+    (r"\bsch(ä|ae)lrippchen\b|\brippchen\b|\bleiterstück\b", _ribs),
     (r"back[- ]ribs?\b|loin ribs?\b|\bbaby[- ]?backs?\b|\bloin backs?\b",
      lambda *_: ("back_ribs", True)),
     (r"spare[- ]?ribs?\b|\bspares\b|\bst\.?[- ]?louis\b", _spare),
     (r"\briblets?\b|\brib (tips|bites)\b", lambda *_: ("rib_pieces", True)),
     (r"\bflanken\b", lambda *_: ("flanken", True)),
     (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b", _short_ribs),
-    (r"\bbrisket\b|\bpacker\b", _brisket),
-    (r"\bpicnic\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
+    (r"\bbriskets?\b|\bpackers?\b", _brisket),
+    (r"\bpicnics?\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
     (r"\bhand (and spring )?of pork\b|\bpork hand\b|\bhand and spring\b", _hand),
-    (r"\bshoulder\b|\bbutt\b|\bneck end\b|\b(pork )?collar\b|\bpork neck\b|\bneck of pork\b"
+    (r"\bshoulders?\b|\bbutts?\b|\bneck end\b|\b(pork )?collars?\b|\bpork neck\b|\bneck of pork\b"
      r"|\bpork (?:\w+ )?blade\b|\bblade (?:roast|of pork|steak)\b|\bpork scotch\b", _shoulder),
     (r"\bwings?\b|\bwingettes?\b|\bdrumettes?\b", lambda *_: ("wings", True)),
     (r"\b(pork )?ribs?\b(?! of)", _ribs),
@@ -235,7 +277,7 @@ def _mass(line: Line) -> float | None:
 
 
 _EACH = re.compile(
-    r"\beach\b|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b", re.I
+    r"\beach\b|\bea\b|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b", re.I
 )
 _TOGETHER = re.compile(r"\b(in all|in total|altogether|together|total|for both|combined)\b", re.I)
 _SIZED = re.compile(
@@ -266,8 +308,9 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
 
 
 _WEIGHT = re.compile(
-    r"\d+(?:\.\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?(?:\s*[-–]\s*\d+(?:\.\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
-    r"(?:kg|g|lbs?|pounds?|oz|ounces?)\b",
+    r"\d+(?:\.\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?(?:\s*(?:[-–]|to|or)\s*\d+(?:\.\d+)?(?: \d/\d|[½¼¾])?)?"
+    r"[ -]?"
+    r"(?:(?:kg|g|lbs?|pounds?|oz|ounces?)\b|#)",
     re.I,
 )
 

@@ -1,7 +1,7 @@
 """How a recipe cooks its meat: with what heat, how hot, how long; and what is done besides."""
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal, TypeAlias, get_args
 
 from pneumachron.recipes.model import Recipe
@@ -90,6 +90,9 @@ _ASIDE = any_of(
     r"\brefrigerat\w*",
     r"\bchill(ed)?\b",
     r"\bsoak\b",
+    r"\bboiling water\b",
+    r"\bpar-?(boil|cook)\w*",
+    r"\bblanch\w*",
     r"\bhold in\b",
     r"\bcool(ed)?\b",
     r"\breheat\w*",
@@ -138,6 +141,7 @@ PSI_PA = 6894.757
 
 def read_method(recipe: Recipe) -> Cooking:
     """The main heat: the kind that most of the long times belong to."""
+    recipe = _without_other_ways(recipe)
     device = _device(recipe)
     spans = [
         span for index, step in enumerate(recipe.steps) for span in _main_spans(index, step, device)
@@ -149,6 +153,8 @@ def read_method(recipe: Recipe) -> Cooking:
         )
     if device == "slow":
         spans = spans[:1]
+    if device == "pressure":
+        spans = [item for item in spans if _UNDER_PRESSURE.search(item.sentence)] or spans
     first = max(spans, key=lambda item: item.high_s)
     if device == "oven" and _on_the_hob(recipe, first):
         device = "simmer"
@@ -165,6 +171,29 @@ def read_method(recipe: Recipe) -> Cooking:
         steps=frozenset(item.step for item in spans),
         main=(first.step, first.place),
     )
+
+
+_UNDER_PRESSURE = any_of(r"\bpressure\b", r"\bhigh\b", r"\blow\b", r"\bmanual\b", r"\blid\b",
+                         r"\block\b", r"\bseal", r"\bNP?R\b", r"\bQP?R\b")  # fmt: skip
+"""What belongs to the minutes under the lid; onions are fried in the same pot before."""
+_OTHER_WAY = re.compile(
+    r",?\s*\bor (?:you can |else |just )?(?:cook |do |make |braise |leave |put |bake )?"
+    r"(?:it |them |the lot |everything )?(?:in |with |using |on )?(?:a |an |the |your )?"
+    r"(?:slow[- ]cooker|crock[- ]?pot|(?:electric |stovetop )?pressure[- ]cooker)\b[^.;]*?"
+    r"(?=,? until\b|,? till\b|[.;]|$)",
+    re.I,
+)
+"""“Simmer 3 hours, or cook in a slow cooker on low for 8”: the first way is the recipe's own."""
+
+
+def _without_other_ways(recipe: Recipe) -> Recipe:
+    """The recipe without what it says of another device, where the first way has its time."""
+    steps = []
+    for step in recipe.steps:
+        found = _OTHER_WAY.search(step)
+        told = found is not None and durations_in(step[: found.start()])
+        steps.append(_OTHER_WAY.sub("", step) if told else step)
+    return replace(recipe, steps=tuple(steps))
 
 
 def _on_the_hob(recipe: Recipe, main: "_Found") -> bool:
@@ -330,7 +359,11 @@ _LEAST_S: dict[Device | None, float] = {
     "grill": 120.0, "simmer": 300.0, "stovetop": 60.0, "pressure": 60.0,
 }  # fmt: skip
 """A shorter time is not the main heat. Judgement."""
-_ASIDES = re.compile(r"\(or [^)]*\)|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b", re.I)
+_ASIDES = re.compile(
+    r"\(or [^)]*\)|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b"
+    r"|\b(?:sprit?z|mop|bast|turn|flip|rotat)\w*[^,;.]*\bafter [^,;.]*",
+    re.I,
+)
 """Another way in brackets; what is done every half hour."""
 
 
@@ -346,7 +379,8 @@ def _cooks_long(sentence: str) -> bool:
     """A sentence that also browns or rests, but whose heat lasts for hours."""
     long = any(span.high_s >= 5400 for span in durations_in(sentence))
     aside = re.search(
-        r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold in|\brest",
+        r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold in|\brest"
+        r"|\bboiling water|\bsoak",
         sentence,
         re.I,
     )

@@ -17,9 +17,13 @@ _QUICK = any_of(
 )  # fmt: skip
 _NATURAL = any_of(
     r"\bnatural\w*\b", r"\bNP?R\b", r"\breleas\w* (on its own|slowly)\b",
-    r"\b(come|go|drop|fall)s? down (on its own|alone)", r"\blet (it |the pressure )(fall|drop)\b",
+    r"\b(come|go|drop|fall)s? down (on its own|alone)",
+    r"\blet (it |the |all )?(pressure |steam )?(fall|drop|subside|come down|go down)\b",
+    r"\bpressure (fall|drop|subside|come down|go down)s?\b", r"\b(sit|stand|rest) sealed\b",
 )  # fmt: skip
 _LOW = any_of(r"\blow pressure\b", r"\bpressure[- ]cook (on|at) low\b")
+_SHORT = re.compile(r"\bmins?\.(?=\W)", re.I)
+"""“15 min., then”: the end of a word, and of no sentence."""
 MOST_WAIT_S = 3600.0
 """No recipe waits longer before the valve is opened. Judgement."""
 
@@ -42,7 +46,7 @@ def read_pressure(recipe: Recipe, cooking: Cooking) -> Pressure | None:
     minutes = round((cooking.low_s + cooking.high_s) / 120.0)
     first = cooking.main[0] if cooking.main else 0
     # the release is told in the sentence of the minutes, or in the next step
-    text = " ".join(recipe.steps[first : first + 2])
+    text = _SHORT.sub("min", " ".join(recipe.steps[first : first + 2]))
     release, wait_s = _release(text)
     return Pressure(minutes, "low" if _LOW.search(text) else "high", release, wait_s)
 

@@ -50,8 +50,9 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bwithout a fight\b",
             r"\bcomes? off in (chunks|pieces|lumps|flakes)\b",
             r"\btear (the |up the |up )?(meat|pork|beef|brisket|shoulder|it|them)\b",
-            r"\b(broken|break\w*|crush\w*|mash\w*) (it |them |up )*"
-            r"(under|with|by|against)( \w+){0,5} (fork|spoon|forks|spoons|tongs)\b",
+            r"\b(broken|break\w*|crush\w*|mash\w*) (it |them |up |a little "
+            r"|the (pieces|chunks|cubes) )*(under|with|by|against)"
+            r"( \w+){0,5} (fork|spoon|forks|spoons|tongs)\b",
             rf"{_BONE} (can|could|will|should) (easily )?be (drawn|pulled|lifted|twisted|slid)"
             r" (right |clean |straight )?(out|free|away)",
             r"\bleav(e|es|ing) the bones?\b",
@@ -85,6 +86,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"(20[0-8]|9[3-7])\b",
             r"\b(20[0-8] ?°? ?F?|9[3-7] ?°? ?C?) (core|internal|on the (probe|thermometer))\b",
             r"\b(probe|thermometer)\b[^.]{0,25}\b(20[0-8] ?°? ?F?|9[3-7] ?°? ?C)\b",
+            r"\bspoon (would|will|can|could|should) (cut|go through|break) (it|them|the meat)\b",
             r"\bspoon[- ](soft|tender)|\b(with a spoon|spoon cuts|spoon goes)\b|\bspoonable\b",
             "meltingly",
             r"\bmelting (?!the )|\bmelts in\b",

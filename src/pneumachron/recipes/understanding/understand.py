@@ -13,9 +13,10 @@ from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.crust import Crust, read_crust
 from pneumachron.recipes.understanding.cutting import Cutting, read_cutting
-from pneumachron.recipes.understanding.ingredients import Ingredient, read_ingredients
-from pneumachron.recipes.understanding.meat import Meat, read_meat, usual_mass_kg
+from pneumachron.recipes.understanding.ingredients import Ingredient, foods, read_ingredients
+from pneumachron.recipes.understanding.meat import COUNTRY_RIB_KG, Meat, read_meat, usual_mass_kg
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
+from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.pressure import Pressure, read_pressure
 from pneumachron.recipes.understanding.texture import texture_of
@@ -66,6 +67,8 @@ class Understood:
     count: int
     thickness_m: float | None
     """None: not measured; the plan guesses and widens its range."""
+    cubed: bool
+    """Cut into cubes or chunks: nobody slices them at the table."""
     bone: bool | None
     cooking: Cooking
     pressure: Pressure | None
@@ -92,6 +95,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         raise _in_doubt(meat)
     if cut is None:
         raise RecipeError("no_cut", "cut")
+    ingredients = _with_meat(ingredients, meat)
     known = _known_cut(cut)
     questions: list[Question] = []
     read = read_method(recipe)
@@ -116,6 +120,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         mass_kg=mass,
         count=count,
         thickness_m=thickness,
+        cubed=meat.cubed or _CUBED.search(meat.text) is not None,
         bone=meat.bone if answers.bone is None else answers.bone,
         cooking=cooking,
         pressure=read_pressure(recipe, cooking),
@@ -127,9 +132,22 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     )
 
 
+_CUBED = any_of(r"\bcubes?\b", r"\bcubed\b", r"\bdiced\b", r"\bchunks?\b")
+
+
+def _with_meat(ingredients: tuple[Ingredient, ...], meat: Meat) -> tuple[Ingredient, ...]:
+    """The line that was read as the meat is meat, by whatever name it goes."""
+    return tuple(
+        replace(item, food=foods()["brisket"])
+        if item.index == meat.index and item.kind != "meat"
+        else item
+        for item in ingredients
+    )
+
+
 def _as_cut(meat: Meat, cut: Cut, cutting: Cutting) -> Meat:
     """The meat as the steps cut it, where its own line does not say."""
-    if cutting.cube_m is not None and meat.thickness_m is None:
+    if cutting.cube_m is not None and meat.thickness_m is None and cut.cut_id != "rib_pieces":
         sure = meat.cut_sure or cut.cut_id.endswith("boneless")  # nobody cubes what has a bone
         return replace(meat, thickness_m=cutting.cube_m, cut_sure=sure, cubed=True)
     said = meat.count is not None and meat.count > 1 and cut.family != "ribs"
@@ -208,6 +226,8 @@ def _fitting(meat: Meat, cut: str, mass_kg: float, count: int) -> int:
     cubes = cut.endswith(("boneless", "point")) or meat.cubed
     if cubes and meat.thickness_m and (meat.thickness_m <= CUBE_M or meat.cubed):
         return _bounded(mass_kg / (DENSITY_KG_M3 * meat.thickness_m**3))
+    if meat.usual_m is not None:
+        return _bounded(mass_kg / COUNTRY_RIB_KG)
     if cut in _PIECE_KG:
         return _bounded(mass_kg / _PIECE_KG[cut])
     return min(max(count, 1), MAX_COUNT)
@@ -267,7 +287,7 @@ def _thickness(
         Question(
             "thickness",
             Message("question-thickness"),
-            Message("guess-thickness", {"thickness_m": guess_m}),
+            Message("guess-thickness", {"thickness_m": meat.usual_m or guess_m}),
         )
     )
-    return None
+    return meat.usual_m

@@ -84,6 +84,8 @@ convert-cut = { $family ->
            *[other] Slice { LENGTH($slice_m) } thick across the grain.
         }
     }
+convert-cut_small = Serve the pieces whole.
+convert-pull_off = Pull the meat off the bones and shred it. Throw the bones away.
 convert-serve_with = Serve with { LIST($names) }.
 convert-keep_warm = It keeps warm in its juice for { DURATION($keep_s) } at most.
 convert-leftovers = Cool leftovers in flat layers, never in the pot.
