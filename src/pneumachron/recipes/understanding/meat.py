@@ -308,8 +308,8 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
 
 
 _WEIGHT = re.compile(
-    r"\d+(?:\.\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?(?:\s*(?:[-–]|to|or)\s*\d+(?:\.\d+)?(?: \d/\d|[½¼¾])?)?"
-    r"[ -]?"
+    r"\d+(?:\.\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?"
+    r"(?:\s*(?:[-–]|to|or)\s*\d+(?:\.\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
     r"(?:(?:kg|g|lbs?|pounds?|oz|ounces?)\b|#)",
     re.I,
 )
