@@ -13,6 +13,7 @@ from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.method import read_method
+from pneumachron.recipes.understanding.spelling_out import spelled_out
 from pneumachron.recipes.understanding.texture import read_texture
 from pneumachron.recipes.understanding.understand import Understood, understand
 from tests.text.words import words
@@ -397,3 +398,166 @@ def test_vinegar_for_the_mop_leaves_the_sauce_its_own() -> None:
     done = convert(understand(read(text)), KITCHEN)
     assert went(done, 1) == []
     assert went(done, 3) == ["after"]
+
+
+# --- cards, church books, forums, mails
+
+
+CARD = """Beef short ribs - competition method
+
+Meat: 2 plates beef short ribs (3 bones each, ~5 lb per plate)
+Binder: hot sauce
+Rub: black pepper, kosher salt, granulated garlic
+Wood: post oak
+Cook temp: 275F
+
+1. Binder, then rub.
+2. On the smoker 4 hrs until bark sets.
+3. Rest 1 hour in a cooler. Slice between bones.
+"""
+
+
+def test_a_card_with_labels() -> None:
+    recipe = read(CARD)
+    done = convert(understand(recipe), KITCHEN)
+    assert done.understood.mass_kg == pytest.approx(4.54, rel=0.01)
+    season = next(step for step in done.steps if step.kind == "season")
+    assert all(word in words(season) for word in ("black pepper", "kosher salt", "smoked paprika"))
+    # the fire and its heat are no work of ours
+    assert "275F" not in told(done)
+    assert "post oak" not in told(done)
+
+
+def test_counted_ingredients_are_those_that_follow() -> None:
+    text = (
+        "Honey garlic ribs\nSubmitted by: Marge T.\n\n3 lbs boneless country-style ribs\n"
+        "1/2 c honey\n1/2 c soy sauce\n1/4 c ketchup\n2 T cornstarch + 2 T cold water\n\n"
+        "Place ribs in crock pot. Mix next 3 ingredients, pour over. Cover, low 6 hrs.\n"
+        "Remove ribs. Whisk cornstarch and water into the liquid, high 15 min until thick.\n"
+    )
+    recipe = read(text)
+    assert recipe.author == "Marge T."
+    done = convert(understand(recipe), KITCHEN)
+    assert went(done, 3) == ["after"]  # ketchup that is poured over is no glaze
+    # starch and its water are one thing, and go in together at the end
+    assert went(done, 4) == ["after"]
+    assert "Thicken with cornstarch stirred into cold water" in told(done)
+
+
+@pytest.mark.parametrize(
+    ("step", "named"),
+    [
+        ("Mix the next two ingredients.", ("mustard", "sugar")),
+        ("Mix the first 2 ingredients.", ("mustard", "sugar")),
+        ("Salt the meat. Add everything else.", ("mustard", "sugar", "cider")),
+        ("Put all ingredients in the pot.", ("salt", "mustard", "sugar", "cider")),
+    ],
+)
+def test_steps_that_count_are_spelled_out(step: str, named: tuple[str, ...]) -> None:
+    lines = ("2 kg pork shoulder", "1 tsp mustard", "1 tsp sugar", "1 cup cider", "1 tsp salt")
+    found = spelled_out((step,), read_ingredients(lines))
+    assert len(found) == 1
+    assert found[0].startswith(step[:4])
+    assert all(name in found[0] for name in named)
+
+
+def test_the_time_for_a_pound_counts_for_the_meat_alone() -> None:
+    # 4 lb at 50 minutes, then twice 15 for what is beside it
+    step = (
+        "Cover and reduce to a simmer: 50 min per pound. Add the potatoes, simmer 15 min. "
+        "Add the cabbage, simmer 15 min more."
+    )
+    cooking = read_method(Recipe("Supper", ("4 lb brisket flat",), (step,)))
+    assert cooking.high_s == pytest.approx(60 * (200 + 30))
+
+
+def test_a_cured_piece_is_rinsed_and_the_old_heat_is_not_told() -> None:
+    step = "Rinse brisket well. Bring to a boil, cover, reduce to a simmer: 50 min per pound."
+    done = made(step, meat="4 lb corned beef brisket")
+    assert words(done.steps[0]) == "Rinse brisket well."
+
+
+def test_a_soup_keeps_its_broth() -> None:
+    lines = ("1 kg pork shoulder, big chunks", "2.5 litres water")
+    recipe = Recipe("Pozole", lines, ("Simmer the pork in the water for 2 hours.",))
+    done = convert(understand(recipe), KITCHEN)
+    amounts = [line.amount[0] for line in done.lines if line.origin == 1 and line.amount]
+    assert went(done, 1) == ["pot", "after"]
+    assert sum(amounts) == pytest.approx(2500, rel=0.01)
+
+
+def test_chunks_without_a_size_are_chunks() -> None:
+    # common practice: a chunk of a stew is 4 to 5 cm, and nobody means the whole shoulder
+    found = understood("Simmer for 2 hours.", meat="1 kg pork shoulder, big chunks")
+    assert found.thickness_m == pytest.approx(0.045)
+    assert found.count > 5
+    cut = understood(
+        "Cut the pork into large chunks.", "Simmer 2 hours.", meat="1 kg pork shoulder"
+    )
+    assert cut.thickness_m == pytest.approx(0.045)
+
+
+def test_a_garnish_on_one_line_is_not_cooked() -> None:
+    text = (
+        "Short ribs\n\n3 lb short ribs\n3 onions, 4 carrots, 5 stalks celery, roughly chopped\n"
+        "1 bottle cabernet\n"
+        "Gremolata: zest of 2 lemons, 1 bunch parsley, 2 cloves garlic, minced\n\n"
+        "Sear the ribs. Add the vegetables, brown 10 min. Add the wine.\n"
+        "Cover, oven at 325 F for 3 hours.\n"
+        "Cool; chill overnight. Next day lift off the fat and reheat gently.\n"
+        "Serve with gremolata.\n"
+    )
+    done = convert(understand(read(text)), KITCHEN)
+    assert {when for row in (3, 4, 5) for when in went(done, row)} == {"beside"}
+    # what is fried with the onions melts into the sauce, and wine is known by its grape
+    assert set(went(done, 1)) == {"sear"}
+    assert went(done, 2) == ["sear"]
+    assert "Next day lift off the fat" in told(done)
+
+
+def test_a_sauce_that_is_brushed_on_is_a_glaze() -> None:
+    page = (
+        "<html><body><h1>Gochujang ribs</h1>"
+        "<h2>For the ribs</h2><ul><li>2 racks back ribs</li></ul>"
+        "<h2>For the sauce</h2><ul><li>80 g gochujang</li><li>2 tbsp soy sauce</li></ul>"
+        "<h2>To serve</h2><ul><li>sesame seeds</li></ul><h2>Method</h2><ol>"
+        "<li>Wrap the ribs in foil and bake at 140C for 2½ hours.</li>"
+        "<li>Simmer the sauce for 4 minutes.</li>"
+        "<li>Turn the oven to 220C. Unwrap, brush generously and roast for 12 minutes.</li></ol>"
+        "</body></html>"
+    )
+    recipe = read(page)
+    assert "To serve" not in recipe.ingredients
+    done = convert(understand(recipe), KITCHEN)
+    assert [went(done, row) for row in (1, 2, 3)] == [["finish"], ["finish"], ["beside"]]
+
+
+def test_prose_without_a_list_has_its_meat() -> None:
+    text = (
+        "Pulled pork in the oven\n\nI take an 8lb bone in butt and cover it in rub.\n"
+        "Into a 250 oven for about 12 hours, till it hits 200 inside.\nPull it.\n"
+    )
+    found = understand(read(text))
+    assert found.cut == "shoulder_bone_in"
+    assert found.mass_kg == pytest.approx(3.63, rel=0.01)
+    assert found.plates is None
+
+
+def test_what_only_the_title_says() -> None:
+    recipe = Recipe("Slow-roast pork shoulder, serves 8ish", ("2.5 kg pork shoulder",),
+                    ("30 min at 220C, then down to 150C for 4 hrs.",))  # fmt: skip
+    found = understand(recipe)
+    assert found.cooking.method == "oven_open"
+    assert found.plates == 8
+
+
+def test_spices_in_the_pot_are_not_rubbed_on() -> None:
+    step = "Layer the sauerkraut and ribs in the pot with the spices, pour on the stock."
+    done = made(step, "Braise under a lid for 2 hours.", meat="1 kg pork ribs",
+                more=("5 allspice berries", "1 kg sauerkraut", "250 ml stock"))  # fmt: skip
+    assert went(done, 1) == ["pot"]
+
+
+def test_a_little_is_no_amount() -> None:
+    line = read_line("a little oil")
+    assert (line.low, line.name) == (None, "oil")

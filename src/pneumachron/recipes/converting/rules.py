@@ -41,6 +41,10 @@ class Facts:
     sprayed: frozenset[int]
     stirred_in: frozenset[int]
     """Binders that belong to the liquid."""
+    is_soup: bool
+    """Its liquid is eaten: what the pot does not need is heated and poured in at the end."""
+    brushes_sauce: bool
+    """What the recipe calls its sauce is a glaze."""
     poured_in: frozenset[int]
     """Sweet sauces that the steps pour in with the meat, before the long heat."""
     fries: bool
@@ -132,6 +136,10 @@ def _poured(facts: Facts, item: Ingredient, volume: float) -> Outcome:
         line = replace(line, name=f"unsalted {line.name.removeprefix('low-sodium ')}")
     if item.index in facts.marinated:
         return Outcome((line,), "marinade_boiled")
+    if volume < 0.97 * asked and facts.is_soup:
+        return Outcome(
+            (line, volume_line(facts, item, "after", asked - volume)), "thin_to_need", need
+        )
     if volume < 0.97 * asked or item.index in facts.pouring.kept:
         return Outcome((line,), "thin_to_need", need)
     unsalted = "stock_unsalted" if line.name != item.line.name else None
@@ -356,7 +364,8 @@ def apply_rule(facts: Facts, item: Ingredient) -> Outcome:
 def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
     """By what it is, unless its part or the steps keep it out of the pot."""
     if (part := facts.parts.get(item.index)) is not None:
-        line = plain_line(facts, item, WHEN_OF_ROLE[part.role])
+        brushed = part.role == "sauce" and facts.brushes_sauce
+        line = plain_line(facts, item, "finish" if brushed else WHEN_OF_ROLE[part.role])
         return Outcome((line,), "other_part", {"part": part.name[:60]})
     if item.index in facts.soaked:
         return Outcome((plain_line(facts, item, "season"),), "marinade_wiped")

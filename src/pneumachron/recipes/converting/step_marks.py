@@ -129,7 +129,9 @@ def _cure_alone(understood: Understood, index: int, step: str) -> str:
     """Of a step that rinses and cooks, what it does with the cure; the heat is the plan's."""
     if index not in understood.cooking.steps:
         return step
-    parts = [part for part in _CLAUSES.split(step) if CURED.search(part)]
+    parts = [
+        part for text in sentences_in(step) for part in _CLAUSES.split(text) if CURED.search(part)
+    ]
     return ", ".join(parts) or step
 
 
@@ -148,7 +150,7 @@ _CLAUSES = re.compile(r",\s+(?:and |then )?")
 """“Rub the ribs, wrap them, and bake”: the first of them is still done."""
 
 
-_ABSORBING: frozenset[Theme] = frozenset({"soften", "deglaze", "sauce", "serve"})
+_ABSORBING: frozenset[Theme] = frozenset({"soften", "deglaze", "sauce", "rest", "serve"})
 """Steps of ours that only say it in short: what takes a machine or a soak would be lost in them."""
 
 

@@ -276,7 +276,7 @@ def _sauce(work: Work) -> OutStep | None:
         if _thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
     ]  # fmt: skip
     # "starch mixed with cold water": the step says with what itself
-    thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]) for line in slurry]
+    thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]).split(" + ")[0] for line in slurry]
     milk = [line.name for line in after if line.food.kind == "dairy"]
     rest = [line.name for line in after if line not in slurry and line.name not in milk]
     stages = (("thicken", thick), ("stir_in", rest), ("dairy_last", milk))

@@ -29,6 +29,7 @@ _TOSSED = (
 )
 """Raw meat tossed with its seasoning."""
 _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
+    ("heat", any_of(r"^(cook(ing)? )?temp(erature)?\s*:", r"^(wood|fuel)\s*:")),
     ("spray", any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")),
     (
         "heat",
@@ -57,7 +58,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\brub\b",
             r"\bseason\b",
             r"\bsalt the",
-            r"\bcoat\b",
+            r"(?<!to )\bcoat\b(?! (a|the) (back of )?(a |the )?spoon)",
             r"\bslather",
             r"\bdust\b",
             r"\btoss the",
@@ -131,7 +132,7 @@ def theme_of(step: str) -> Theme:
 
 def named_in(understood: Understood, pattern: re.Pattern[str]) -> frozenset[int]:
     """Lines whose ingredient a step of some theme names, by its last word."""
-    steps = [step for step in understood.recipe.steps if pattern.search(step)]
+    steps = [step for step in understood.said if pattern.search(step)]
     text = " ".join(steps).lower()
     return frozenset(item.index for item in understood.ingredients if _named(item, text))
 
@@ -241,6 +242,8 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
 
 _FINE = any_of(r"\bfine(ly)?\b", r"\bminced\b", r"\bgrated\b", r"\bblitz", r"\bsoffritto\b",
                r"\bmirepoix\b", r"\bdiced?\b")  # fmt: skip
+_WITH_ONIONS = any_of(r"\bonions?\b.*\bcarrots?\b", r"\bcarrots?\b.*\bonions?\b")
+"""“3 onions, 4 carrots, 5 stalks celery”: what is strained out of the sauce."""
 _SOFTENED = any_of(r"\bsoften", r"\bsweat\b", r"\bsaut[eé]", r"\bfry\b.{0,40}\bonions?\b")
 
 
@@ -248,8 +251,9 @@ def softened_lines(understood: Understood) -> frozenset[int]:
     """Roots that are cut small and softened with the onions: they become part of the sauce."""
     fries = fries_first(understood)
     return frozenset(
-        item.index for item in understood.ingredients if fries and _FINE.search(item.line.raw)
-    )
+        item.index for item in understood.ingredients
+        if fries and (_FINE.search(item.line.raw) or _WITH_ONIONS.search(item.line.raw))
+    )  # fmt: skip
 
 
 def fries_first(understood: Understood) -> bool:
@@ -260,7 +264,7 @@ def fries_first(understood: Understood) -> bool:
     cooking = understood.cooking
     if cooking.main is None or cooking.method not in WET:
         return True
-    early, _ = _around(understood.recipe.steps, *cooking.main)
+    early, _ = _around(understood.said, *cooking.main)
     return any(_SOFTENED.search(step) or _FRIED.search(step) for step in early)
 
 
@@ -273,15 +277,18 @@ _FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\b
                 r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b")  # fmt: skip
 
 
+_PUT_IN = any_of(r"\b(pour|add|put|stir|mix|tip|top|combine|whisk)(s|ed)?\b")
+
+
 def poured_in(understood: Understood) -> frozenset[int]:
     """Sweet sauces that go into a covered pot with the meat."""
     cooking = understood.cooking
     if cooking.main is None or cooking.method not in WET:
         return frozenset()
-    early, _ = _around(understood.recipe.steps, *cooking.main)
+    early, _ = _around(understood.said, *cooking.main)
     texts = [
         text.lower() for step in early for text in sentences_in(step)
-        if not _BRUSHED.search(text)
+        if _PUT_IN.search(text) and not _BRUSHED.search(text)
     ]  # fmt: skip
     return frozenset(
         item.index for item in understood.ingredients
@@ -294,13 +301,13 @@ def is_browned(understood: Understood) -> bool:
     cooking = understood.cooking
     if cooking.main is None:
         return any(BROWNED.search(step) for step in understood.recipe.steps)
-    early, _ = _around(understood.recipe.steps, *cooking.main)
+    early, _ = _around(understood.said, *cooking.main)
     return any(BROWNED.search(step) for step in early)
 
 
 def binders_in_the_pot(understood: Understood) -> frozenset[int]:
     """Mustard and the like that the steps stir into the liquid, and do not put on the meat."""
-    sentences = [text for step in understood.recipe.steps for text in sentences_in(step)]
+    sentences = [text for step in understood.said for text in sentences_in(step)]
     return frozenset(
         item.index for item in understood.ingredients
         if item.kind == "binder" and any(
@@ -356,15 +363,19 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     Those that a step names which seasons, or all spices when it says “the spices”.
     """
     named = named_in(understood, SEASONED)
-    text = " ".join(understood.recipe.steps).lower()
+    text = " ".join(understood.said).lower()
     spices = {item.index for item in understood.ingredients if item.kind in _SPICE_KINDS}
     said = (
-        r"\b(dry )?spices\b|\brub over\b|\bdry rub\b|\bseasonings\b"
+        r"\b(?:rub|season|sprinkle|dust|mix|combine|coat|massage|pat)\b[^.;]*\b(?:dry )?spices\b"
+        r"|\bspices\b[^.;]*\b(?:on|over|into) (?:the |both )?"
+        r"(?:meat|ribs|pork|beef|brisket|sides)\b"
+        r"|\brub over\b|\bdry rub\b|\bseasonings\b"
         r"|\bdry (ingredients|stuff|things|mix)\b"
     )
     # “rub the ribs”, and no word of what with: with the spices there are
     plain = _RUB_THE_MEAT.search(text) is not None and not spices & named
     wet = binders_in_the_pot(understood)
+    named |= {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     all_spices = plain or bool(re.search(said, text))
     return frozenset(
         item.index
@@ -396,7 +407,8 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
 def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
     """How long the rubbed meat waits before it is cooked [s], when the recipe says so."""
     for index, step in enumerate(understood.recipe.steps):
-        if index in understood.cooking.steps or theme_of(step) != "season":
+        late = index > max(understood.cooking.steps, default=index)
+        if late or index in understood.cooking.steps or theme_of(step) != "season":
             continue
         if _NIGHT.search(step):
             return OVERNIGHT_S
@@ -428,6 +440,33 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
     return found
 
 
+_SOUP = any_of(
+    r"\b(soup|pozole|posole|pho|ramen|broth|menudo|caldo|sinigang|nilaga|goulash soup|borscht"
+    r"|gumbo|ladle (it |the )?.{0,20}into bowls|eintopf|suppe)\b"
+)
+
+
+def is_soup(understood: Understood) -> bool:
+    """Whether the liquid is the dish."""
+    steps = understood.recipe.steps
+    return bool(_SOUP.search(understood.recipe.title)) or any(
+        "into bowls" in text for text in steps
+    )
+
+
+def brushes_the_sauce(understood: Understood) -> bool:
+    """Whether what the recipe calls its sauce goes onto the meat after the long heat."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return False
+    _, late = _around(understood.said, *cooking.main)
+    return any(
+        _ON_THE_MEAT.search(text) and not names_any(understood, text.lower())
+        for step in late for text in sentences_in(step)
+    )  # fmt: skip
+
+
+_ON_THE_MEAT = any_of(r"\b(brush|baste|paint|glaze|slather|lacquer)(es|ed|ing)?\b")
 _POURED_IN = any_of(
     r"\b(with|in|add|pour\w*|tip\w*|over) (in |on |over )?(all )?(of )?the (\w+ )?"
     r"(sauce|marinade|mixture|mix|liquid)\b(?! (and serve|to serve|on the side))",
@@ -439,7 +478,7 @@ def _is_poured_in(understood: Understood, part: Part) -> bool:
     cooking = understood.cooking
     if cooking.main is None or part.role != "sauce":
         return False
-    early, _ = _around(understood.recipe.steps, *cooking.main)
+    early, _ = _around(understood.said, *cooking.main)
     return any(
         _POURED_IN.search(text) and _WITH_THE_MEAT.search(text)
         for step in early for text in sentences_in(step)
@@ -448,7 +487,7 @@ def _is_poured_in(understood: Understood, part: Part) -> bool:
 
 def _parts_of_sections(understood: Understood) -> Iterator[Part]:
     """Lines that only the steps under one heading name: “For the sauce”."""
-    steps = understood.recipe.steps
+    steps = understood.said
     sections = understood.recipe.sections
     ends = [*(section.first for section in sections[1:]), len(steps)]
     for section, end in zip(sections, ends, strict=False):
@@ -481,7 +520,7 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
 
     “Stir together the ketchup, treacle and mustard … paint with the ketchup mix.”
     """
-    sentences = [part for step in understood.recipe.steps for part in sentences_in(step)]
+    sentences = [part for step in understood.said for part in sentences_in(step)]
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     for place, sentence in enumerate(sentences):
         if not _MIXED.search(sentence) or _WITH_THE_MEAT.search(sentence):
@@ -524,9 +563,9 @@ def named_late(understood: Understood) -> dict[int, When]:
     cooking = understood.cooking
     if not cooking.steps:
         return {}
-    whole = _around_the_heat(understood.recipe.steps, max(cooking.steps))
+    whole = _around_the_heat(understood.said, max(cooking.steps))
     # what is sweet and goes on between two long heats goes on late: it scorches
-    longest = whole if cooking.main is None else _around(understood.recipe.steps, *cooking.main)
+    longest = whole if cooking.main is None else _around(understood.said, *cooking.main)
     found: dict[int, When] = {}
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     for item in understood.ingredients:

@@ -28,6 +28,11 @@ _END = re.compile(
     re.I,
 )
 _PART = re.compile(r"^(for|to make) (the |a |your )?[^\W\d][\w'’ -]{2,40}:?$", re.I)
+_TO = re.compile(
+    r"^(?:to|for) (?:serve|serving|garnish(?:ing)?|finish(?:ing)?|top(?:ping)?|glaze|glazing"
+    r"|assemble)$",
+    re.I,
+)
 _THE = re.compile(
     r"^the (pork|beef|meat|ribs?|short ribs|brisket|wings|rub|dry rub|braise|sauce|marinade|glaze"
     r"|gravy|filling|topping|toppings|slaw|paste|garnish|rest)$",
@@ -70,7 +75,7 @@ def _is_part(line: str, bare: str) -> bool:
         return False
     few = len(bare.split()) <= 6
     marked = line.lstrip().startswith("#") or bare.endswith(":") or _EMPHASIZED.match(line.strip())
-    return few and (bool(_PART.match(bare) or _THE.match(bare)) or bool(marked))
+    return few and (any(known.match(bare) for known in (_PART, _THE, _TO)) or bool(marked))
 
 
 def yield_in(line: str) -> str:
@@ -85,7 +90,7 @@ def yield_in(line: str) -> str:
 
 
 _AUTHOR = re.compile(
-    r"^(?:(?:recipe )?by|author:?|(?:a )?recipe (?:from|of)|kitchen of:?)\s+"
+    r"^(?:(?:recipe |submitted |posted )?by:?|author:?|(?:a )?recipe (?:from|of)|kitchen of:?)\s+"
     r"(?P<name>[^\d\s:,.][^\d:]{1,60}?)(?=\s{3,}|\s*[|·]|\s*$)",
     re.I,
 )

@@ -158,6 +158,8 @@ def words_of_page(text: str) -> str:
         node.decompose()
     for node in body.css(_BLOCKS):
         node.insert_after("\n")
+    for node in body.css("h2, h3, h4, h5"):
+        node.insert_before("\n# ")
     title = page.css_first("h1")
     lines = [" ".join(line.split()) for line in body.text(separator="").split("\n")]
     head = " ".join(title.text().split()) if title else ""

@@ -221,19 +221,39 @@ def _unfolded(line: str) -> Iterator[str]:
 
 
 _PART_LINE = re.compile(
-    r"^\W{0,4}(?P<part>for (?:the )?[a-z][a-z ]{2,30})\s*:\s+(?P<rest>\S.*)$", re.I
+    r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[a-z][a-z ]{2,30})\s*:\s+(?P<rest>\S.*)$", re.I
 )
+_COMMAS = re.compile(r",\s+(?![^(]*\))")
 
 
 def _part_on_a_line(line: str) -> Iterator[str]:
     """“For mustard sauce: 4 cups mustard, 2 cups honey”: a part and its foods."""
     found = _PART_LINE.match(line.strip())
-    foods = _BY_AMOUNT.split(found["rest"], MOST_ON_A_LINE) if found else []
+    foods = _foods_of(found["part"], found["rest"]) if found else []
     if found is None or len(foods) < 2:
         yield line
         return
     yield f"{found['part']}:"
     yield from foods
+
+
+def _foods_of(part: str, rest: str) -> list[str]:
+    """The foods behind the name of a part; none where it is a sentence, or no name of a part."""
+    if part.lower().startswith("for "):
+        counted = _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+        return counted if len(counted) > 1 else []
+    if Part.of(part, ()).role == "main":
+        return []
+    foods: list[str] = []
+    for text in _COMMAS.split(rest, MOST_ON_A_LINE):
+        look = look_at(text)
+        if look.work > max(look.food, 0.0):
+            return []
+        if look.food > 0.0 or not foods:
+            foods.append(text)
+        else:  # "2 cloves garlic, minced together"
+            foods[-1] += f", {text}"
+    return foods
 
 
 _HEAD = frozenset({"ingredient", "ingredients", "amount", "amounts", "quantity", "qty", "item"})
@@ -375,9 +395,10 @@ class _Sorted:
             or (state == "after" and row.under != "notes" and not self._no_words(row)
                 and row is not title and not _is_lost_meat(row, state))
         ]  # fmt: skip
+        lines = ingredients or _meat_in_prose([*before, *steps])
         return Recipe(
             title=_SITE.sub("", title.plain.strip("*_ ")) if title else self.text.subject,
-            ingredients=tuple(ingredients),
+            ingredients=tuple(lines),
             steps=tuple(steps),
             yields=self.text.yields,
             description=" ".join(before),
@@ -452,6 +473,20 @@ class _Sorted:
 
 _TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[:–-]\s", re.I)
 """A line among the steps that is no step."""
+
+
+_MEAT_IN_PROSE = re.compile(
+    r"\b(?P<meat>(?:(?:two|three|\d) )?\(?\d[\d./½¼¾ -]{0,8}\s?-?"
+    r"(?:lbs?|pounds?|kg|kilos?|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){0,4}?"
+    r"(?:butts?|shoulders?|briskets?|(?:short |spare |back )?ribs?|picnics?|wings))\b",
+    re.I,
+)
+
+
+def _meat_in_prose(texts: list[str]) -> list[str]:
+    """“I take an 8 lb bone-in butt, slather it …”: the meat of a recipe without a list."""
+    found = next((match for text in texts if (match := _MEAT_IN_PROSE.search(text))), None)
+    return [found["meat"]] if found else []
 
 
 def _is_clutter(row: _Row) -> bool:

@@ -12,8 +12,12 @@ class Cutting:
 
     cube_m: float | None = None
     parts: int | None = None
+    chunks: bool = False
+    """Cut into chunks of a size that is not said."""
 
 
+CHUNK_M = 0.045
+"""A chunk of a stew. Common practice: 4 to 5 cm."""
 RACK_BONES = 12
 """Bones of a rack. Common practice: 11 to 13."""
 FIST_M = 0.08
@@ -26,6 +30,7 @@ _MEAT = (
 )
 _CUTS = rf"\b(?:cut|chop|divide|split|saw|cube|dice)\b(?: up)?(?: {_MEAT})?(?: up)? in(?:to)? "
 _CUBES = re.compile(rf"{_CUTS}.{{0,16}}\b(?:cubes?|chunks?|pieces?|dice|blocks?)\b", re.I)
+_CHUNKS = re.compile(r"\b(?:cubes?|chunks?|dice|bite-?sized)\b", re.I)
 _FISTS = re.compile(rf"{_CUTS}fist[- ]sized?\b", re.I)
 _SECTIONS = re.compile(
     rf"{_CUTS}(?:sections|pieces|portions) of {_NUMBER} (?:bones|ribs)\b"
@@ -66,16 +71,23 @@ def _of_sentence(sentence: str) -> Cutting | None:
         return Cutting(parts=max(RACK_BONES // _number(found["many"] or found["each"]), 1))
     if _SINGLES.search(sentence):
         return Cutting(parts=RACK_BONES)
-    if found := _CUBES.search(sentence):
-        size = thickness_in(found[0])
-        if size is not None:
-            return Cutting(cube_m=size)
-    if _FISTS.search(sentence):
-        return Cutting(cube_m=FIST_M)
+    if (cubed := _cubed(sentence)) is not None:
+        return cubed
     if found := _PARTS.search(sentence):
         verb = found["verb"]
         return Cutting(parts=_VERBS[verb.lower()] if verb else _number(found["many"]))
     return None
+
+
+def _cubed(sentence: str) -> Cutting | None:
+    """Cubes of a size, fists, or chunks of no size that is told."""
+    if found := _CUBES.search(sentence):
+        size = thickness_in(found[0])
+        if size is not None:
+            return Cutting(cube_m=size)
+        if _CHUNKS.search(found[0]):
+            return Cutting(chunks=True)
+    return Cutting(cube_m=FIST_M) if _FISTS.search(sentence) else None
 
 
 def _number(text: str) -> int:

@@ -195,6 +195,10 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     lines = [read_line(name) for name in names]
     counted = len(lines) > 1 and all(each.amount is not None for each in lines)
     several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
+    if "starch" in kinds and kinds <= {"starch", "thin"}:
+        # starch and the water it is stirred with go in together, at the end
+        starch = next(food for food in foods if food.kind == "starch")
+        return (replace(item, food=starch),)
     if kinds & {"unknown", "meat", "beside"} or not (counted or several):
         return (item,)
     return tuple(

@@ -68,7 +68,7 @@ unit: %(units)s
 box: %(units)s
 ABOUT.9: /(?:%(leads)s)\s+(?=[\d½⅓⅔¼¾⅛]|an?\b|half\b)/i
 BETWEEN.9: /between\b/i
-WORDS.8: /(?:%(words)s)(?=\s)(?!\s+spice)/i
+WORDS.8: /(?:%(words)s)(?=\s)(?!\s+(?:spice|little|bit|touch|drop)\b)/i
 DOZEN.8: /dozen/i
 FRACTION.8: /\d+\s*[\/%(slash)s]\s*\d+/
 VULGAR.8: /[%(vulgar)s]/
@@ -222,6 +222,7 @@ def read_line(text: str) -> Line:
     """Read one line; what cannot be read is all name."""
     raw = text.strip()
     plain = re.sub(r"^[-*•·▢☐–\s]+(?=\S)", "", raw)[:MAX_LINE]
+    plain = _SOME.sub("", plain)
     # "a 900 g piece" is so much of it
     plain = _A_SIZED.sub("", plain)
     # 3-1/2 is three and a half, no range from half to three
@@ -232,6 +233,7 @@ def read_line(text: str) -> Line:
     plain = _IN_A_BOTTLE.sub(r"\1 \2 ", plain)
     # "a sprig or two of thyme" is one to two
     plain = _ONE_OR_TWO.sub(r"1-2 \1 ", plain)
+    plain = _LABEL.sub("", plain)
     purpose = _PURPOSE.match(plain)
     if purpose:
         plain = plain[purpose.end() :]
@@ -269,6 +271,9 @@ _IN_A_BOTTLE = re.compile(
     r"(?:bottles?|cans?|tins?|jars?|packs?|packets?|cartons?)\s+(?:of\s+)?(?=[a-z])",
     re.I,
 )
+_LABEL = re.compile(r"^(?:the )?(?:meat|binder|wood|protein|liquid|fat)\s*:\s+(?=\S)", re.I)
+"""“Binder: hot sauce” on a card."""
+_SOME = re.compile(r"^a (?:little(?: bit)?|bit|touch|drop)\s+(?:of\s+)?", re.I)
 _A_SIZED = re.compile(r"^an?\s+(?=\d)", re.I)
 _ONE_OR_TWO = re.compile(r"^(?:an?|one|1) ([a-z]{3,12}) or (?:two|so|2)\s+(?:of\s+)?", re.I)
 _PURPOSE = re.compile(

@@ -109,7 +109,7 @@ _ASIDE = any_of(
     r"\bevery\b",
     r"\bfor the last\b",
     r"\bthicken\w*",
-    r"\breduc\w+",
+    r"\breduc\w+(?! (to|heat|the heat)\b)",
     r"\bwith the wine\b",
 )
 _SIDES = re.compile(r"\b(per|a|each) side\b", re.I)
@@ -161,11 +161,11 @@ def read_method(recipe: Recipe) -> Cooking:
         spans = [item for item in spans if not _OVEN.search(item.sentence)]
     spans = [item for item in spans if not _is_finish(item, first)]
     method = _of_device(device, _told_before(recipe, first)) if device else None
-    times = _by_weight(recipe, first)
+    more = _by_weight(recipe, first) - 1.0
     return Cooking(
         method=method,
-        low_s=times * sum(item.low_s for item in spans),
-        high_s=times * sum(item.high_s for item in spans),
+        low_s=more * first.low_s + sum(item.low_s for item in spans),
+        high_s=more * first.high_s + sum(item.high_s for item in spans),
         temp_c=_temperature(recipe, first) if method not in {"slow_low", "slow_high"} else None,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,
         steps=frozenset(item.step for item in spans),
@@ -285,6 +285,8 @@ def _device(recipe: Recipe) -> Device | None:
         # a covered pot or foil at so many degrees
         ("oven", hot and bool(_LID.search(text))),
         ("simmer", bool(_SIMMER.search(text))),
+        # what only the title says: “Slow-roast shoulder”
+        ("oven", bool(_OVEN.search(recipe.title))),
     )
     return next((device for device, found in named if found), None)
 

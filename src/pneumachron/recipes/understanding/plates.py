@@ -15,7 +15,8 @@ _EATERS = r"(?:people|persons?|portions?|portionen|servings?|personen|eaters|gue
 _SAID = re.compile(
     r"\b(?:serves|servings|feeds|yields?|for|für|enough for|ergibt)"
     rf"(?: about|:| a family of)*\s*{_SPAN}"
-    r"\b(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|sandwich))",
+    r"(?:\b|(?=ish))(?![.,]\d)"
+    r"(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|sandwich))",
     re.I,
 )
 _COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good )?{_EATERS}\b", re.I)
@@ -36,6 +37,7 @@ def read_plates(recipe: Recipe) -> float | None:
     places = [
         (recipe.yields, (_NUMBERS,)),
         (recipe.description, (_COUNTED, _SAID)),
+        (recipe.title, (_COUNTED, _SAID)),
         *(
             (text, (_AT_THE_END, _COUNTED))
             for text in (*reversed(recipe.steps), *recipe.notes, *recipe.left_out)

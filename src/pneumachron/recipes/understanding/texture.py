@@ -44,7 +44,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(can|could) pull (it|them)\b|\b(ready|soft enough) (for|to) pull",
             r"\bpulls (easily|clean)",
             r"(?<!onions )\bcollapse",
-            r"\bpull\.",
+            r"\bpull\.|^\W*pull\b(?! (it |them )?(from|out|off)\b)",
             r"\bflakes?\b(?! of| salt|d)|\bcrumbles? (it |the meat )?with\b",
             r"\b(torn?|tear(s|ing)?) (it |them |the meat )?(in)?to (strands|chunks|shreds|pieces)",
             r"\bwithout a fight\b",

@@ -12,13 +12,14 @@ from pneumachron.core.units import parse_measure
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.crust import Crust, read_crust
-from pneumachron.recipes.understanding.cutting import Cutting, read_cutting
+from pneumachron.recipes.understanding.cutting import CHUNK_M, Cutting, read_cutting
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, read_ingredients
 from pneumachron.recipes.understanding.meat import COUNTRY_RIB_KG, Meat, read_meat, usual_mass_kg
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.pressure import Pressure, read_pressure
+from pneumachron.recipes.understanding.spelling_out import spelled_out
 from pneumachron.recipes.understanding.texture import texture_of
 
 Asked: TypeAlias = Literal[
@@ -77,6 +78,8 @@ class Understood:
     texture: Texture
     plates: float | None
     questions: tuple[Question, ...]
+    said: tuple[str, ...] = field(default=())
+    """The steps, with “the next 5 ingredients” and “everything” written out by name."""
     unread: tuple[int, ...] = field(default=())
     """Lines of ingredients whose food is not known here."""
 
@@ -128,6 +131,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         texture=texture,
         plates=read_plates(recipe),
         questions=tuple(questions),
+        said=spelled_out(recipe.steps, ingredients),
         unread=tuple(item.index for item in ingredients if item.kind == "unknown"),
     )
 
@@ -150,6 +154,10 @@ def _as_cut(meat: Meat, cut: Cut, cutting: Cutting) -> Meat:
     if cutting.cube_m is not None and meat.thickness_m is None and cut.cut_id != "rib_pieces":
         sure = meat.cut_sure or cut.cut_id.endswith("boneless")  # nobody cubes what has a bone
         return replace(meat, thickness_m=cutting.cube_m, cut_sure=sure, cubed=True)
+    boneless = cut.cut_id.endswith("boneless") or cut.family == "brisket"
+    chunks = cutting.chunks or _CUBED.search(meat.text) is not None
+    if chunks and boneless and meat.thickness_m is None and (meat.count or 1) == 1:
+        return replace(meat, usual_m=CHUNK_M, cubed=True)
     said = meat.count is not None and meat.count > 1 and cut.family != "ribs"
     if cutting.parts is None or said or cut.cut_id in _PIECE_KG:
         return meat
@@ -223,6 +231,8 @@ def _fitting(meat: Meat, cut: str, mass_kg: float, count: int) -> int:
     """How many pieces: as read, from the size of cubes, or from what one usually weighs."""
     if meat.count is not None and meat.count > 1:
         return min(meat.count, MAX_COUNT)
+    if meat.cubed and meat.thickness_m is None and meat.usual_m is not None:
+        return _bounded(mass_kg / (DENSITY_KG_M3 * meat.usual_m**3))
     cubes = cut.endswith(("boneless", "point")) or meat.cubed
     if cubes and meat.thickness_m and (meat.thickness_m <= CUBE_M or meat.cubed):
         return _bounded(mass_kg / (DENSITY_KG_M3 * meat.thickness_m**3))

@@ -1,0 +1,61 @@
+"""Steps that count their ingredients instead of naming them: “mix the next 5 ingredients”."""
+
+import re
+
+from pneumachron.recipes.understanding.ingredients import Ingredient
+
+_NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8,
+            "nine": 9, "ten": 10}  # fmt: skip
+_NEXT = re.compile(
+    rf"\b(?P<which>next|following|first) (?P<many>\d{{1,2}}|{'|'.join(_NUMBERS)}) "
+    r"(?:ingredients|things|items)\b",
+    re.I,
+)
+_REST = re.compile(
+    r"\b(?:the )?(?:remaining|other|rest of the) (?:ingredients|things|stuff)\b"
+    r"|\beverything else\b|\ball (?:of )?the rest\b",
+    re.I,
+)
+_ALL = re.compile(
+    r"\ball (?:of )?(?:the )?ingredients\b|\beverything\b(?! (?:else|for|in the))", re.I
+)
+MOST_NAMES = 30
+"""Names written into one step. Judgement."""
+
+
+def spelled_out(steps: tuple[str, ...], ingredients: tuple[Ingredient, ...]) -> tuple[str, ...]:
+    """The steps with the names in place of the count, as many steps as before.
+
+    “Next” goes on behind what was counted before; “the rest” is what no step names.
+    """
+    foods = [item for item in ingredients if item.kind != "meat"]
+    told = " ".join(steps).lower()
+    unnamed = _names([item for item in foods if _last_word(item) not in told])
+    everything = _names(foods)
+    found: list[str] = []
+    at = 0
+    for step in steps:
+        text = step
+        for counted in _NEXT.finditer(step):
+            begin = 0 if counted["which"].lower() == "first" else at
+            at = begin + _number(counted["many"])
+            text = text.replace(counted[0], f"{counted[0]} ({_names(foods[begin:at])})", 1)
+        text = _REST.sub(rf"\g<0> ({unnamed})", text, count=1)
+        text = _ALL.sub(rf"\g<0> ({everything})", text, count=1)
+        found.append(text)
+    return tuple(found)
+
+
+def _number(text: str) -> int:
+    return _NUMBERS.get(text.lower()) or int(text)
+
+
+def _last_word(item: Ingredient) -> str:
+    words = re.findall(r"[^\W\d]{3,}", item.line.name.lower())
+    return words[-1] if words else item.line.name.lower()
+
+
+def _names(items: list[Ingredient]) -> str:
+    """Names without anything that ends a sentence, or means something to a pattern."""
+    names = [re.sub(r"[.;:!?()\\]", " ", item.line.name) for item in items[:MOST_NAMES]]
+    return " and ".join(names)
