@@ -15,6 +15,15 @@ from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
+from pneumachron.recipes.converting.parts import brushes_the_sauce, named_late, parts_apart
+from pneumachron.recipes.converting.pot_work import (
+    WET,
+    fries_first,
+    is_browned,
+    is_soup,
+    poured_in,
+    softened_lines,
+)
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.rules import (
     RUB_SUGAR_KG_PER_KG,
@@ -24,26 +33,17 @@ from pneumachron.recipes.converting.rules import (
     plain_line,
     together,
 )
-from pneumachron.recipes.converting.step_marks import numbered, step_marks
-from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
-from pneumachron.recipes.converting.themes import (
-    WET,
+from pneumachron.recipes.converting.seasoning import (
     binders_in_the_pot,
     bought_cured,
-    brushes_the_sauce,
     cured_lines,
-    fries_first,
     in_marinade,
-    is_browned,
-    is_soup,
-    named_late,
-    parts_apart,
-    poured_in,
     rubbed_lines,
     soaked_lines,
-    softened_lines,
     sprayed_lines,
 )
+from pneumachron.recipes.converting.step_marks import numbered, step_marks
+from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, foods_in
 from pneumachron.recipes.understanding.understand import Understood

@@ -10,17 +10,11 @@ from pneumachron.recipes.converting.cross_check import own_minutes_params
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutStep, OwnWords
+from pneumachron.recipes.converting.naming import names_any
 from pneumachron.recipes.converting.rule_table import rules
-from pneumachron.recipes.converting.themes import (
-    CURED,
-    Theme,
-    is_cured,
-    is_own_work,
-    mixes_a_glaze,
-    names_any,
-    sentences_in,
-    theme_of,
-)
+from pneumachron.recipes.converting.seasoning import CURED, is_cured
+from pneumachron.recipes.converting.themes import Theme, is_own_work, mixes_a_glaze, theme_of
+from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 LEFT_OUT: dict[str, Message] = {
@@ -139,13 +133,12 @@ def _also(mark: Mark, step: str, theme: Theme) -> Mark:
     """A step whose heat is struck, but which does something else besides, is only changed."""
     if mark.rule != "heat_struck" or mark.overruled or theme == "spray":
         return mark
-    rest = " ".join(part for part in _SENTENCES.split(step) if theme_of(part) in STEP_OF)
+    rest = " ".join(part for part in sentences_in(step) if theme_of(part) in STEP_OF)
     if not rest:
         rest = ", ".join(part for part in _CLAUSES.split(step) if theme_of(part) in STEP_OF)
     return replace(mark, does="changed", after=rest) if rest else mark
 
 
-_SENTENCES = re.compile(r"(?<=[.;!])\s+")
 _CLAUSES = re.compile(r",\s+(?:and |then )?")
 """“Rub the ribs, wrap them, and bake”: the first of them is still done."""
 

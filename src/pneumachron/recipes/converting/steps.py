@@ -24,7 +24,8 @@ from pneumachron.core.procedure.to_table import is_lit_early, preheat_steps
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
-from pneumachron.recipes.converting.themes import marinating_s, rub_rest_s, shreds
+from pneumachron.recipes.converting.pot_work import shreds
+from pneumachron.recipes.converting.seasoning import marinating_s, rub_rest_s
 from pneumachron.recipes.understanding.ingredients import JOINT, Food
 from pneumachron.recipes.understanding.understand import Understood
 

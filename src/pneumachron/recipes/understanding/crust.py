@@ -8,6 +8,7 @@ from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.method import Cooking
 from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
 
 Character: TypeAlias = Literal["burnt_ends", "bark", "crackling"]
 """What pressure does not give, and has to be made besides."""
@@ -75,7 +76,6 @@ _HOTTER = any_of(r"\b(turn|raise|crank|up) (up )?the heat\b")
 """Of an oven; on the stove the same words only hurry the sauce."""
 _THEN = re.compile(r",? (?:and )?then ")
 _FIRST = any_of(r"\bbefore\b", r"\bfirst\b")
-_ENDS = re.compile(r"(?<=[.;!])\s+")
 
 
 def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
@@ -95,8 +95,8 @@ def _later(recipe: Recipe, cooking: Cooking) -> list[str]:
     if cooking.main is None:
         return []
     step, place = cooking.main
-    same = _ENDS.split(recipe.steps[step])
+    same = sentences_in(recipe.steps[step])
     # "simmer 35 minutes, then uncover and cook until syrupy"
     same[place : place + 1] = _THEN.split(same[place]) if place < len(same) else []
-    rest = [text for later in recipe.steps[step + 1 :] for text in _ENDS.split(later)]
+    rest = [text for later in recipe.steps[step + 1 :] for text in sentences_in(later)]
     return [*same[place + 1 :], *rest]

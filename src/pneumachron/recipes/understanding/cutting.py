@@ -4,6 +4,7 @@ import re
 from dataclasses import dataclass
 
 from pneumachron.recipes.understanding.meat import thickness_in
+from pneumachron.recipes.understanding.sentences import sentences_in
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,7 +47,6 @@ _PARTS = re.compile(
     rf"|\b(?P<verb>halve|quarter)\b {_MEAT}", re.I,
 )  # fmt: skip
 _VERBS = {"halve": 2, "quarter": 4}
-_ENDS = re.compile(r"(?<=[.;!])\s+")
 
 
 def read_cutting(steps: tuple[str, ...], last: int | None) -> Cutting:
@@ -59,7 +59,7 @@ def read_cutting(steps: tuple[str, ...], last: int | None) -> Cutting:
     """
     if last is None:
         return Cutting()
-    for sentence in (text for step in steps[: last + 1] for text in _ENDS.split(step)):
+    for sentence in (text for step in steps[: last + 1] for text in sentences_in(step)):
         found = _of_sentence(sentence)
         if found is not None:
             return found

@@ -9,6 +9,7 @@ from pneumachron.recipes.understanding.durations import durations_in, temperatur
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
 
 Method: TypeAlias = Literal[
     "smoker", "oven_lid", "oven_open", "slow_low", "slow_high", "grill", "stovetop_pressure",
@@ -133,7 +134,6 @@ _NO_HEAT = any_of(
     r"\bmarinat", r"\bfridge", r"\brefrigerat", r"\bovernight in", r"\bhold in", r"\brest"
 )
 _SHUT = any_of(r"(?<!un)cover(ed)?\b", r"\bfoil\b")
-_ENDS = re.compile(r"(?<=[a-z)])[.;!]\s+|(?<=\d)\.\s+(?=[A-Z])|;\s+")
 _GAUGE_PA = {"second ring": 100e3, "full pressure": 100e3, "first ring": 55e3}
 PSI_PA = 6894.757
 """Published: NIST SP 811."""
@@ -223,7 +223,7 @@ def _told_before(recipe: Recipe, main: "_Found") -> str:
     """The sentence of the main heat; with the one before, where it does not say lid or open."""
     if _LID.search(main.sentence) or _OPEN.search(main.sentence):
         return main.sentence
-    steps = [_sentences(step) for step in recipe.steps[: main.step + 1]]
+    steps = [sentences_in(step) for step in recipe.steps[: main.step + 1]]
     before = steps[-1][: main.place] or (steps[-2][-1:] if len(steps) > 1 else [])
     # "Cover; transfer to the oven; bake 2 hours": what stands last says it
     for told in reversed(before):
@@ -317,7 +317,7 @@ _ONLY_A_TIME = re.compile(
 def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
     """Times of a step that cook the meat with the main heat."""
     found = []
-    for place, sentence in enumerate(_sentences(step)):
+    for place, sentence in enumerate(sentences_in(step)):
         heat = _heat_in(sentence, device)
         if heat is None:
             continue
@@ -387,15 +387,6 @@ def _cooks_long(sentence: str) -> bool:
         re.I,
     )
     return long and not aside
-
-
-def _sentences(step: str) -> list[str]:
-    """Sentences, and clauses that stand for one; “12 mins or so.” is no end."""
-    return [
-        part
-        for part in re.split(r"(?<=[a-z)])[.;!]\s+|(?<=\d)\.\s+(?=[A-Z])|;\s+", step)
-        if part.strip()
-    ]
 
 
 def _of_device(device: Device | None, sentence: str) -> Method | None:

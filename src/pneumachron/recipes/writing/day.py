@@ -4,7 +4,7 @@ from pneumachron.core.catalog.sides import side_advice
 from pneumachron.core.planning.season import Marinade
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra
 from pneumachron.recipes.converting.convert import Converted
-from pneumachron.recipes.converting.themes import rub_rest_s
+from pneumachron.recipes.converting.seasoning import rub_rest_s
 from pneumachron.recipes.understanding.durations import durations_in
 
 MIXING_MIN = 10.0

@@ -1,0 +1,52 @@
+"""Which ingredients a text names, and which sentences stand before and after the long heat."""
+
+import re
+
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.ingredients import Ingredient
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+
+def named_in(understood: Understood, pattern: re.Pattern[str]) -> frozenset[int]:
+    """Lines whose ingredient a step of some theme names, by its last word."""
+    steps = [step for step in understood.said if pattern.search(step)]
+    text = " ".join(steps).lower()
+    return frozenset(item.index for item in understood.ingredients if is_named(item, text))
+
+
+def is_named(item: Ingredient, text: str) -> bool:
+    """Whether a text in small letters names an ingredient, whole or by its telling word."""
+    name = item.line.name.lower()
+    words = re.findall(r"[a-z]{3,}", name)
+    if not words:
+        return False
+    last = words[-1]
+    # "the mustard" is mustard powder; but garlic is not garlic powder
+    if last in _GENERIC and len(words) > 1 and words[-2] not in {"garlic", "onion"}:
+        last = words[-2]
+    return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
+
+
+def names_any(understood: Understood, text: str) -> bool:
+    """Whether a text names any ingredient but the meat."""
+    low = text.lower()
+    return any(item.kind != "meat" and is_named(item, low) for item in understood.ingredients)
+
+
+_GENERIC = frozenset({"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup"})
+"""Words that come after what a thing is."""
+
+
+def around_the_heat(steps: tuple[str, ...], last: int) -> tuple[list[str], list[str]]:
+    """Sentences up to the end of the heat, and those after it."""
+    sentences = sentences_in(steps[last])
+    timed = [index for index, text in enumerate(sentences) if durations_in(text)]
+    return around(steps, last, timed[-1] if timed else len(sentences) - 1)
+
+
+def around(steps: tuple[str, ...], step: int, place: int) -> tuple[list[str], list[str]]:
+    """Sentences up to this one of a step, and those after it."""
+    sentences = sentences_in(steps[step])
+    early, late = sentences[: place + 1], sentences[place + 1 :]
+    return [*steps[:step], *early], [*late, *steps[step + 1 :]]

@@ -1,0 +1,161 @@
+"""Parts that are not cooked with the meat, and what is named only after the long heat."""
+
+import re
+from collections.abc import Iterator
+
+from pneumachron.recipes.converting.marks import When
+from pneumachron.recipes.converting.naming import around, around_the_heat, is_named, names_any
+from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
+from pneumachron.recipes.model import Part, PartRole
+from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+_APART: frozenset[PartRole] = frozenset({"glaze", "sauce", "beside"})
+LIQUID_OF_A_BRAISE_M3 = 150e-6
+"""A sauce with more stock, wine or water than this is what the meat cooks in. Judgement."""
+
+
+def parts_apart(understood: Understood) -> dict[int, Part]:
+    """Lines of parts that are not cooked with the meat: a glaze, a cream to serve with it."""
+    found: dict[int, Part] = {}
+    told = (*_parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts)
+    for part in told:
+        items = [understood.ingredients[row] for row in part.lines if _is_row(understood, row)]
+        meat = any(item.kind == "meat" for item in items)
+        thin_m3 = sum(item.volume_m3 or 0.0 for item in items if item.kind in THIN_KINDS)
+        braise = part.role == "sauce" and (
+            thin_m3 > LIQUID_OF_A_BRAISE_M3 or _is_poured_in(understood, part)
+        )
+        if part.role in _APART and not meat and not braise:
+            found |= {item.index: part for item in items}
+    return found
+
+
+def brushes_the_sauce(understood: Understood) -> bool:
+    """Whether what the recipe calls its sauce goes onto the meat after the long heat."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return False
+    _, late = around(understood.said, *cooking.main)
+    return any(
+        _ON_THE_MEAT.search(text) and not names_any(understood, text.lower())
+        for step in late for text in sentences_in(step)
+    )  # fmt: skip
+
+
+_ON_THE_MEAT = any_of(r"\b(brush|baste|paint|glaze|slather|lacquer)(es|ed|ing)?\b")
+_POURED_IN = any_of(
+    r"\b(with|in|add|pour\w*|tip\w*|over) (in |on |over )?(all )?(of )?the (\w+ )?"
+    r"(sauce|marinade|mixture|mix|liquid)\b(?! (and serve|to serve|on the side))",
+)
+
+
+def _is_poured_in(understood: Understood, part: Part) -> bool:
+    """Whether the steps pour a sauce in with the meat before the long heat."""
+    cooking = understood.cooking
+    if cooking.main is None or part.role != "sauce":
+        return False
+    early, _ = around(understood.said, *cooking.main)
+    return any(
+        _POURED_IN.search(text) and WITH_THE_MEAT.search(text)
+        for step in early for text in sentences_in(step)
+    )  # fmt: skip
+
+
+def _parts_of_sections(understood: Understood) -> Iterator[Part]:
+    """Lines that only the steps under one heading name: “For the sauce”."""
+    steps = understood.said
+    sections = understood.recipe.sections
+    ends = [*(section.first for section in sections[1:]), len(steps)]
+    for section, end in zip(sections, ends, strict=False):
+        here = " ".join(steps[section.first : end]).lower()
+        others = " ".join((*steps[: section.first], *steps[end:])).lower()
+        lines = tuple(
+            item.index for item in understood.ingredients
+            if is_named(item, here) and not is_named(item, others)
+        )  # fmt: skip
+        yield Part.of(section.name, lines)
+
+
+_PUT_ON = re.compile(
+    r"\b(?:brush|paint|glaze|baste|slather|smear|mop|coat)\w*\b[^.;]*?"
+    r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b",
+    re.I,
+)
+"""“Paint with the ketchup mix”: what was stirred together before goes on at the end."""
+
+
+def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
+    """What the steps stir together apart from the meat, and brush on later: a glaze.
+
+    “Stir together the ketchup, treacle and mustard … paint with the ketchup mix.”
+    """
+    sentences = [part for step in understood.said for part in sentences_in(step)]
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    for place, sentence in enumerate(sentences):
+        if not MIXED.search(sentence) or WITH_THE_MEAT.search(sentence):
+            continue
+        put_on = next(
+            (found for text in sentences[place + 1 :] if (found := _PUT_ON.search(text))), None
+        )
+        here = sentence.lower()
+        elsewhere = " ".join((*sentences[:place], *sentences[place + 1 :])).lower()
+        rows = [item.index for item in understood.ingredients if is_named(item, here)]
+        alone = [row for row in rows if not is_named(understood.ingredients[row], elsewhere)]
+        # a glaze takes its name from one of its own: "the ketchup mix"
+        own = {
+            row
+            for row in rows
+            if put_on and is_named(understood.ingredients[row], put_on[0].lower())
+        }
+        lines = tuple(sorted({*alone, *own} - meat))
+        if put_on and len(lines) >= 2:
+            yield Part(put_on["name"], "glaze", lines)
+
+
+def _is_row(understood: Understood, row: int) -> bool:
+    return 0 <= row < len(understood.ingredients)
+
+
+BRUSHED = any_of(r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bcoat", r"\bpaint", r"\bbaste",
+                  r"\bspread")  # fmt: skip
+_SERVED = any_of(r"\bserve\b", r"\bscatter", r"\bsprinkle", r"\bgarnish")
+_NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_wood", *THIN_KINDS})
+
+
+def named_late(understood: Understood) -> dict[int, When]:
+    """Lines that the steps name only after the main heat, and where they go then."""
+    cooking = understood.cooking
+    if not cooking.steps:
+        return {}
+    whole = around_the_heat(understood.said, max(cooking.steps))
+    # what is sweet and goes on between two long heats goes on late: it scorches
+    longest = whole if cooking.main is None else around(understood.said, *cooking.main)
+    found: dict[int, When] = {}
+    rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    for item in understood.ingredients:
+        if item.index in rub:
+            continue
+        before, after = longest if item.kind in _SWEET else whole
+        low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
+        if item.kind not in _NEVER_LATE and is_named(item, late) and not is_named(item, low):
+            found[item.index] = _late_when(item, after)
+    return found
+
+
+_EXCEPT = re.compile(
+    r"\b(?:except(?: for)?|all but|apart from|but not|excluding|reserving|leaving out)\b[^.;]*"
+)
+"""“All of it except the sesame oil” does not put the sesame oil in."""
+_SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
+
+
+def _late_when(item: Ingredient, sentences: list[str]) -> When:
+    steps = " ".join(text for text in sentences if is_named(item, text.lower()))
+    if BRUSHED.search(steps):
+        return "finish"
+    told = (part for text in sentences for part in sentences_in(text))
+    naming = " ".join(text for text in told if is_named(item, text.lower()))
+    return "beside" if _SERVED.search(naming) else "after"

@@ -1,0 +1,96 @@
+"""What a recipe does in the pot: what it fries and browns, pours in, and whether it is a soup."""
+
+from pneumachron.recipes.converting.naming import around, is_named
+from pneumachron.recipes.converting.parts import BRUSHED
+from pneumachron.recipes.understanding.method import Method
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+_SHREDS = any_of(r"\bshred(s|ded|ding)?\b",
+                 r"\bpull (the |all the )?(meat|beef|it) (off|from|apart)\b",
+                 r"\bdiscard (the )?bones\b")  # fmt: skip
+
+
+def shreds(understood: Understood) -> bool:
+    """Whether the recipe takes its meat off the bones."""
+    return any(_SHREDS.search(step) for step in understood.recipe.steps)
+
+
+BROWNED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b")
+"""The meat is browned in the pot, whatever else the step does."""
+_FINE = any_of(r"\bfine(ly)?\b", r"\bminced\b", r"\bgrated\b", r"\bblitz", r"\bsoffritto\b",
+               r"\bmirepoix\b", r"\bdiced?\b")  # fmt: skip
+_WITH_ONIONS = any_of(r"\bonions?\b.*\bcarrots?\b", r"\bcarrots?\b.*\bonions?\b")
+"""“3 onions, 4 carrots, 5 stalks celery”: what is strained out of the sauce."""
+_SOFTENED = any_of(r"\bsoften", r"\bsweat\b", r"\bsaut[eé]", r"\bfry\b.{0,40}\bonions?\b")
+
+
+def softened_lines(understood: Understood) -> frozenset[int]:
+    """Roots that are cut small and softened with the onions: they become part of the sauce."""
+    fries = fries_first(understood)
+    return frozenset(
+        item.index for item in understood.ingredients
+        if fries and (_FINE.search(item.line.raw) or _WITH_ONIONS.search(item.line.raw))
+    )  # fmt: skip
+
+
+def fries_first(understood: Understood) -> bool:
+    """Whether anything is fried in the pot before the long heat; the recipe may only mix and pour.
+
+    What is smoked or roasted open has no pot to fry in: our pot has.
+    """
+    cooking = understood.cooking
+    if cooking.main is None or cooking.method not in WET:
+        return True
+    early, _ = around(understood.said, *cooking.main)
+    return any(_SOFTENED.search(step) or _FRIED.search(step) for step in early)
+
+
+WET: frozenset[Method] = frozenset(
+    {"simmer", "slow_low", "slow_high", "oven_lid", "stovetop_pressure", "pressure"}
+)
+"""The meat lies in liquid under a lid: no crust comes of it, so none is lost."""
+_FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\bsear(ed|ing|s)?\b",
+                r"\bfr(y|ied|ying)\b", r"\bcook\b.{0,30}\b(onions?|vegetables|veg|garlic)\b",
+                r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b")  # fmt: skip
+_PUT_IN = any_of(r"\b(pour|add|put|stir|mix|tip|top|combine|whisk)(s|ed)?\b")
+
+
+def poured_in(understood: Understood) -> frozenset[int]:
+    """Sweet sauces that go into a covered pot with the meat."""
+    cooking = understood.cooking
+    if cooking.main is None or cooking.method not in WET:
+        return frozenset()
+    early, _ = around(understood.said, *cooking.main)
+    texts = [
+        text.lower() for step in early for text in sentences_in(step)
+        if _PUT_IN.search(text) and not BRUSHED.search(text)
+    ]  # fmt: skip
+    return frozenset(
+        item.index for item in understood.ingredients
+        if item.kind == "sweet_sauce" and any(is_named(item, text) for text in texts)
+    )  # fmt: skip
+
+
+def is_browned(understood: Understood) -> bool:
+    """Whether the recipe browns the meat before the long heat."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return any(BROWNED.search(step) for step in understood.recipe.steps)
+    early, _ = around(understood.said, *cooking.main)
+    return any(BROWNED.search(step) for step in early)
+
+
+_SOUP = any_of(
+    r"\b(soup|pozole|posole|pho|ramen|broth|menudo|caldo|sinigang|nilaga|goulash soup|borscht"
+    r"|gumbo|ladle (it |the )?.{0,20}into bowls|eintopf|suppe)\b"
+)
+
+
+def is_soup(understood: Understood) -> bool:
+    """Whether the liquid is the dish."""
+    steps = understood.recipe.steps
+    return bool(_SOUP.search(understood.recipe.title)) or any(
+        "into bowls" in text for text in steps
+    )

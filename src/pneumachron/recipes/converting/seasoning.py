@@ -1,0 +1,173 @@
+"""What is rubbed on, sprayed on, cured or marinated, and for how long."""
+
+import re
+
+from pneumachron.recipes.converting.naming import is_named, named_in
+from pneumachron.recipes.converting.themes import PUSHED, TOSSED, theme_of
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.ingredients import Kind
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+SEASONED = any_of(
+    r"\brub\b",
+    r"\bseason\b",
+    r"\bsalt the",
+    r"(?<!to )\bcoat\b",
+    r"\bslather",
+    r"\bmix (the )?(salt|sugar|spices)",
+    r"\bmixed dry spices",
+    TOSSED,
+    PUSHED,
+)
+CURED = any_of(r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b")
+_CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",
+                r"\bcure (the|it|them)\b", r"\b(brine|cure) for\b",
+                r"\b(cover|submerge)\w* .{0,60}\bbrine\b", r"\bleave to cure\b")  # fmt: skip
+_CURED_MEAT = any_of(r"\bcorned\b", r"\bcured\b", r"\bsalt beef\b", r"\bpickled\b", r"\bbrined\b")
+
+
+def is_cured(understood: Understood) -> bool:
+    """Whether the meat is cured: as it was bought, or by what the recipe buys or does."""
+    return _cures_it(understood) or bought_cured(understood)
+
+
+def bought_cured(understood: Understood) -> bool:
+    """Whether the meat came cured from the shop: corned beef."""
+    row = understood.meat_index
+    return row is not None and bool(_CURED_MEAT.search(understood.ingredients[row].line.raw))
+
+
+def _cures_it(understood: Understood) -> bool:
+    buys = any(item.kind == "cure" for item in understood.ingredients)
+    return buys or any(_CURES.search(step) for step in understood.recipe.steps)
+
+
+def cured_lines(understood: Understood) -> frozenset[int]:
+    """Lines that belong to the cure or brine: they are no seasoning and go into no cooker."""
+    if not _cures_it(understood):
+        return frozenset()
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    own = {item.index for item in understood.ingredients if item.kind == "cure"}
+    return (named_in(understood, CURED) | own) - meat
+
+
+SPRAYED = any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")
+MARINATED = any_of(r"\bmarinat", r"\bmarinade")
+
+
+def sprayed_lines(understood: Understood) -> frozenset[int]:
+    """Lines that are sprayed on while it smokes: named by such a step, or by their own words."""
+    own = {item.index for item in understood.ingredients if SPRAYED.search(item.line.raw)}
+    return named_in(understood, SPRAYED) | own
+
+
+def binders_in_the_pot(understood: Understood) -> frozenset[int]:
+    """Mustard and the like that the steps stir into the liquid, and do not put on the meat."""
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    return frozenset(
+        item.index for item in understood.ingredients
+        if item.kind == "binder" and any(
+            is_named(item, text.lower()) and _STIRRED_IN.search(text) and not SEASONED.search(text)
+            for text in sentences
+        )
+    )  # fmt: skip
+
+
+_STIRRED_IN = any_of(
+    r"\b(pour|add|stir|whisk|tip)\b.*\b(stock|broth|wine|beer|ale|stout|cider|juice|water)\b"
+)
+_SOAKS: frozenset[Kind] = frozenset(
+    {"dairy", "acid", "thick", "binder", "unknown", "fresh_herb", "tender_veg"}
+)
+"""What is sweet as well is left out of the marinade and comes on fresh with the finish."""
+
+
+def in_marinade(understood: Understood) -> frozenset[int]:
+    """Lines in a marinade with the raw meat: named by such a step, or under its heading."""
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    rows = {
+        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
+    }
+    return (named_in(understood, MARINATED) | frozenset(rows)) - meat
+
+
+def soaked_lines(understood: Understood) -> frozenset[int]:
+    """Those of a marinade that are thick or sharp, and wiped off with it."""
+    found = in_marinade(understood)
+    return frozenset(
+        item.index for item in understood.ingredients if item.index in found and item.kind in _SOAKS
+    )
+
+
+_RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
+_SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
+_RUB_THE_MEAT = any_of(
+    r"\b(rub|season) (up )?(the |both |each |your )?"
+    r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|em|them|it)\b",
+    r"\bcoat\w* with [^.;]{0,40}\brub\b",
+    r"\b(rub|season) (generously|heavily|well|liberally|all over)\b",
+)
+
+
+def rubbed_lines(understood: Understood) -> frozenset[int]:
+    """Lines that go onto the meat dry.
+
+    Those that a step names which seasons, or all spices when it says “the spices”.
+    """
+    named = named_in(understood, SEASONED)
+    text = " ".join(understood.said).lower()
+    spices = {item.index for item in understood.ingredients if item.kind in _SPICE_KINDS}
+    said = (
+        r"\b(?:rub|season|sprinkle|dust|mix|combine|coat|massage|pat)\b[^.;]*\b(?:dry )?spices\b"
+        r"|\bspices\b[^.;]*\b(?:on|over|into) (?:the |both )?"
+        r"(?:meat|ribs|pork|beef|brisket|sides)\b"
+        r"|\brub over\b|\bdry rub\b|\bseasonings\b"
+        r"|\bdry (ingredients|stuff|things|mix)\b"
+    )
+    # “rub the ribs”, and no word of what with: with the spices there are
+    plain = _RUB_THE_MEAT.search(text) is not None and not spices & named
+    wet = binders_in_the_pot(understood)
+    named |= {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    all_spices = plain or bool(re.search(said, text))
+    return frozenset(
+        item.index
+        for item in understood.ingredients
+        if item.kind in _RUB_KINDS and (item.index in named or all_spices) and item.index not in wet
+    )
+
+
+OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
+_RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b", r"\brefrigerat", r"\bfridge\b",
+                r"\bchill\b", r"\bset aside\b")  # fmt: skip
+_NIGHT = re.compile(r"\bovernight\b|\bnight before\b|\bday before\b", re.I)
+
+
+def marinating_s(understood: Understood) -> tuple[float, float] | None:
+    """How long the recipe marinates [s]; None when it does not say."""
+    for sentence in (text for step in understood.recipe.steps for text in sentences_in(step)):
+        if not (MARINATED.search(sentence) or _RESTS.search(sentence)):
+            continue
+        if _NIGHT.search(sentence):
+            return OVERNIGHT_S
+        if spans := durations_in(sentence):
+            return spans[0].low_s, spans[0].high_s
+        if MARINATED.search(sentence):
+            continue
+    return None
+
+
+def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
+    """How long the rubbed meat waits before it is cooked [s], when the recipe says so."""
+    for index, step in enumerate(understood.recipe.steps):
+        late = index > max(understood.cooking.steps, default=index)
+        if late or index in understood.cooking.steps or theme_of(step) != "season":
+            continue
+        if _NIGHT.search(step):
+            return OVERNIGHT_S
+        for sentence in sentences_in(step):
+            spans = durations_in(sentence) if _RESTS.search(sentence) else []
+            if spans:
+                return spans[0].low_s, spans[0].high_s
+    return None

@@ -1,0 +1,25 @@
+"""Where one sentence of a step ends and the next begins."""
+
+import re
+
+_ENDS = re.compile(r"(?<=[a-zäöüßCF)”\"’'…][.;!])\s+|(?<=\d\.)\s+(?=[A-ZÄÖÜ])|(?<=[;!])\s+")
+_SHORT = re.compile(
+    r"\b(?:approx|ca|mins?|hrs?|lbs?|oz|tbsps?|tsps?|pkgs?|temp|no|vs|incl|ea|sec|st)\.$", re.I
+)
+_GOES_ON = re.compile(r"[a-z\d½¼¾(]")
+
+
+def sentences_in(step: str) -> list[str]:
+    """Sentences, and clauses behind a semicolon, each with what ends it.
+
+    “150°C. Cover” are two; “approx. 3 hrs. covered” is one.
+    """
+    found: list[str] = []
+    for part in _ENDS.split(step):
+        if not part.strip():
+            continue
+        if found and _SHORT.search(found[-1]) and _GOES_ON.match(part):
+            found[-1] += f" {part}"
+        else:
+            found.append(part)
+    return found
