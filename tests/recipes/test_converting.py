@@ -382,7 +382,8 @@ TEN: dict[str, dict[int, str]] = {
         0: "=", 1: "changed season", 2: "=", 3: "=", 4: "=", 6: "moved finish", 7: "=",
     },
     "04-back-ribs-grill.txt": {
-        0: "=", 1: "=", 2: "=", 3: "changed season", 4: "moved after", 5: "moved finish",
+        # the jam is warmed with the vinegar and brushed on: both are the glaze
+        0: "=", 1: "=", 2: "=", 3: "changed season", 4: "moved finish", 5: "moved finish",
     },
     "06-oven-open-butt.txt": {
         0: "=", 1: "=", 2: "=", 3: "moved own_run", 4: "=", 5: "changed sear",

@@ -13,6 +13,7 @@ from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.method import read_method
+from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.spelling_out import spelled_out
 from pneumachron.recipes.understanding.texture import read_texture
 from pneumachron.recipes.understanding.understand import Understood, understand
@@ -561,3 +562,83 @@ def test_spices_in_the_pot_are_not_rubbed_on() -> None:
 def test_a_little_is_no_amount() -> None:
     line = read_line("a little oil")
     assert (line.low, line.name) == (None, "oil")
+
+
+# --- what would have hurt
+
+
+def test_a_brine_under_its_heading_is_no_seasoning() -> None:
+    # common practice: half a cup of salt in a brine is poured away; rubbed on, it is inedible
+    text = (
+        "Brined smoked ribs\n\nBrine:\n4 cups water\n1/2 cup kosher salt\n1/3 cup brown sugar\n\n"
+        "2 racks St Louis ribs\n\nRub:\n2 tbsp paprika\n1 tbsp black pepper\n\n"
+        "Bring brine to boil, cool completely. Submerge ribs 12 hours in the fridge. Rinse.\n"
+        "Apply rub. Smoke at 235F for 5 hours. Sauce in the last 30 minutes if you like.\n"
+    )
+    found = understand(read(text))
+    assert found.cooking.high_s == pytest.approx(5 * 3600)
+    done = convert(found, KITCHEN)
+    assert [went(done, row) for row in (0, 1, 2)] == [["cure"]] * 3
+    season = next(step for step in done.steps if step.kind == "season")
+    assert "salt" not in words(season)
+    assert "12 h" not in words(season)  # it rests in the brine, not in the rub
+    assert done.steps[0].kind == "cure"
+
+
+@pytest.mark.parametrize(
+    ("line", "mass_kg", "asked"),
+    [
+        ("12 short ribs, English cut (circa 1,5 kg)", 1.5, False),
+        ("2 racks back ribs, about 3 lb", 1.36, True),
+    ],
+)
+def test_a_weight_behind_a_number(line: str, mass_kg: float, *, asked: bool) -> None:
+    found = understood("Cover and simmer for 2 hours.", meat=line)
+    assert found.mass_kg == pytest.approx(mass_kg, rel=0.01)
+    assert ("mass" in {question.asked for question in found.questions}) == asked
+
+
+def test_low_or_high_is_low() -> None:
+    step = "Cover and cook on LOW for 8 hours, or HIGH for 4-5 hours, in the slow cooker."
+    cooking = read_method(Recipe("Supper", ("3 lb short ribs",), (step,)))
+    assert (cooking.method, cooking.high_s) == ("slow_low", 8 * 3600)
+
+
+@pytest.mark.parametrize(
+    ("text", "sentences"),
+    [
+        ("Heat the oven to 150°C. Cover and cook.", 2),
+        ("Simmer approx. 3 hrs. covered.", 1),
+        ("Bake 12 mins or so. Rest it; slice it.", 3),
+        ("then foil + 300 oven 1.5 hr. then sauce em", 2),
+    ],
+)
+def test_where_sentences_end(text: str, sentences: int) -> None:
+    assert len(sentences_in(text)) == sentences
+
+
+def test_cheese_on_the_rolls_is_no_glaze_and_spices_are_strewn() -> None:
+    done = made("Cook on low in the slow cooker for 8 hours.", "Shred it.",
+                "Pile on rolls with the provolone and broil until melty.",
+                meat="3 lb boneless short ribs",
+                more=("12 slices provolone", "6 rolls"))  # fmt: skip
+    assert went(done, 1) == ["beside"]
+    assert "bones" not in told(done)
+    wings = made("Pressure cook on high 5 min, quick release.",
+                 "Toss with the salt and paprika. Air fry 12 min.",
+                 meat="2 lb chicken wings", more=("2 tsp salt", "1 tsp paprika"))  # fmt: skip
+    finish = next(step for step in wings.steps if step.kind == "finish")
+    assert "Season it with salt and paprika first." in words(finish)
+    assert "Brush" not in words(finish)
+
+
+def test_a_crust_that_is_roasted_uncovered() -> None:
+    text = (
+        "Mustard collar\n\nIngredients\n1.5 kg pork collar\n2 tbsp mustard\n1 tbsp honey\n"
+        "300 ml apple juice\n\nMethod\n"
+        "Pour in the juice, cover with foil and roast at 150C for 3 hours.\n"
+        "Mix the mustard and honey; spread over the pork. Roast uncovered at 220C for 20 minutes.\n"
+    )
+    done = convert(understand(read(text)), KITCHEN)
+    assert done.finish.kind == "broiler"
+    assert [went(done, row) for row in (1, 2)] == [["finish"], ["finish"]]

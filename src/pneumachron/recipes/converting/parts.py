@@ -155,7 +155,7 @@ _SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
 def _late_when(item: Ingredient, sentences: list[str]) -> When:
     steps = " ".join(text for text in sentences if is_named(item, text.lower()))
     if BRUSHED.search(steps):
-        return "finish"
+        return "beside" if item.kind == "dairy" else "finish"
     told = (part for text in sentences for part in sentences_in(text))
     naming = " ".join(text for text in told if is_named(item, text.lower()))
     return "beside" if _SERVED.search(naming) else "after"

@@ -371,8 +371,10 @@ def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
         return Outcome((plain_line(facts, item, "season"),), "marinade_wiped")
     found = BY_KIND[item.kind](facts, item)
     when = facts.late.get(item.index)
-    if when == "finish" and found.rule == "sugar_after" and item.kind == "sugar":
+    if when == "finish" and found.rule == "sugar_after":
         # the recipe sprinkles it on late: under the broiler is after pressure too
+        return Outcome((plain_line(facts, item, when),), "named_late")
+    if when == "beside" and item.kind == "dairy":
         return Outcome((plain_line(facts, item, when),), "named_late")
     if when is not None and any(line.when in _UNDER_THE_LID for line in found.lines):
         return Outcome((plain_line(facts, item, when),), "named_late")

@@ -41,7 +41,11 @@ def bought_cured(understood: Understood) -> bool:
 
 def _cures_it(understood: Understood) -> bool:
     buys = any(item.kind == "cure" for item in understood.ingredients)
-    return buys or any(_CURES.search(step) for step in understood.recipe.steps)
+    return (
+        buys
+        or bool(_in_brine(understood))
+        or any(_CURES.search(step) for step in understood.recipe.steps)
+    )
 
 
 def cured_lines(understood: Understood) -> frozenset[int]:
@@ -50,7 +54,14 @@ def cured_lines(understood: Understood) -> frozenset[int]:
         return frozenset()
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     own = {item.index for item in understood.ingredients if item.kind == "cure"}
-    return (named_in(understood, CURED) | own) - meat
+    return (named_in(understood, CURED) | own | _in_brine(understood)) - meat
+
+
+def _in_brine(understood: Understood) -> frozenset[int]:
+    """Lines under a heading of a brine or cure."""
+    return frozenset(
+        row for part in understood.recipe.parts if part.role == "brine" for row in part.lines
+    )
 
 
 SPRAYED = any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")
@@ -160,7 +171,10 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
 
 def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
     """How long the rubbed meat waits before it is cooked [s], when the recipe says so."""
+    cured = is_cured(understood)
     for index, step in enumerate(understood.recipe.steps):
+        if cured and CURED.search(step):
+            continue  # that rest is the cure's own
         late = index > max(understood.cooking.steps, default=index)
         if late or index in understood.cooking.steps or theme_of(step) != "season":
             continue

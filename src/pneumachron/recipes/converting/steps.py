@@ -26,7 +26,7 @@ from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.pot_work import shreds
 from pneumachron.recipes.converting.seasoning import marinating_s, rub_rest_s
-from pneumachron.recipes.understanding.ingredients import JOINT, Food
+from pneumachron.recipes.understanding.ingredients import JOINT, Food, Kind
 from pneumachron.recipes.understanding.understand import Understood
 
 
@@ -289,8 +289,15 @@ def _sauce(work: Work) -> OutStep | None:
     return OutStep("sauce", (*taken_out, _say("reduce"), *said, _say("salt_last")), (10.0, 25.0))
 
 
+_DRY: frozenset[Kind] = frozenset({"salt", "spice", "rub", "dried_herb", "chilli", "baking"})
+"""What is strewn on before the crust, and not brushed."""
+
+
 def _finish(work: Work) -> OutStep | None:
-    glaze, kind = work.names("finish"), work.finish.kind
+    late = [line for line in work.lines if line.when == "finish"]
+    dry = listed(line.name for line in late if line.food.kind in _DRY)
+    glaze = listed(line.name for line in late if line.food.kind not in {*_DRY, "meat"})
+    kind = work.finish.kind
     if kind == "glaze":  # it was made in the open cooker, as the release tells
         return OutStep("finish", (_say("glaze", names=glaze),)) if glaze else None
     if kind == "none":
@@ -301,6 +308,8 @@ def _finish(work: Work) -> OutStep | None:
         said.insert(0, _say("burnt_ends"))
     if glaze:
         said.append(_say("glaze", names=glaze))
+    if dry:
+        said.insert(0, _say("season_late", names=dry))
     return OutStep("finish", tuple(said), _minutes(work.finish.total_s))
 
 
@@ -312,7 +321,8 @@ def _carve(work: Work) -> OutStep:
     small = cubed and not pulled
     said = [_say("cut_small") if small else _say("cut", **how.params)]
     if cut.family == "short ribs" and shreds(work.understood):
-        said = [_say("pull_off")]
+        bones = work.plan.outcomes[0].piece.has_bone
+        said = [_say("pull_off", bones="yes" if bones else "no")]
     if beside := work.names("beside"):
         said.append(_say("serve_with", names=beside))
     keep_s = afterwards()[cut.family].keep_warm_s

@@ -27,7 +27,7 @@ CLUTTER = any_of(
     r"^(hi|hello|hey|dear|see you|love|cheers|thanks|thank you|enjoy|xo+\w*|good luck|"
     r"bon app\w+|yours|regards|best (wishes|regards))\b[^.]{0,40}[,:.!]*$",
     r"^[★☆⭐*\s]+\d?", r"^>", r" [»\u203a|·] .* [»\u203a|·] ", r"^\w+ » ", r"\bwrote:$",
-    r"^https?://",
+    r"^https?://", r"^(\d+x[\s|/]*){2,}$",
     r"^edited \d", r"\bthis post may\b",
 )  # fmt: skip
 """What stands around a recipe on a page, in a forum or in a mail."""

@@ -39,6 +39,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\bcrisp\w* (\w+ ){0,3}in (the|a) (hot |very hot )?oven\b",
             r"\b(turn|raise|crank|up) (the )?oven\b", r"\bback in(to)? the oven\b",
             r"\b(uncover|unwrap)\w*\b.{0,40}\b(raise|turn|crank|increase)\w*\b.{0,20}\d{3}",
+            r"\b(bake|roast|cook)\w*\b.{0,20}\buncovered\b",
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
         ),
     ),

@@ -27,7 +27,7 @@ _WORDS: dict[str, str] = {
     "pint": r"pints?|pt",
     "quart": r"quarts?|qts?",
     "gallon": r"gallons?|gal",
-    "ml": r"millilit(?:re|er)s?|ml|mL|cc",
+    "ml": r"millilit(?:re|er)s?|mls?|mL|cc",
     "cl": r"cl",
     "dl": r"dl",
     "l": r"lit(?:re|er)s?|l|L",

@@ -52,6 +52,10 @@ class Meat:
     """Meat of another animal, or a second meat: which one goes in is asked."""
 
 
+SMALL_CUTS = frozenset(
+    {"short_ribs_english", "short_ribs_boneless", "flanken", "wings", "rib_pieces"}
+)
+"""Sold by the piece, many to a meal."""
 COUNTRY_RIB_M, COUNTRY_RIB_KG = 0.035, 0.25
 """Slices of the blade end with or without a bone. Common practice: 1 to 1½ in, half a pound."""
 _COUNTRY = re.compile(r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b", re.I)
@@ -107,6 +111,8 @@ def read_meat(
         if told and told_sure and cuts()[told].family == family:
             cut, sure = told, True
     mass, mass_sure = _mass_of(main.line)
+    # "12 short ribs (about 1.5 kg)" is said of all of them: nobody's rib weighs that much
+    mass_sure = mass_sure or cut in SMALL_CUTS
     if cut == "brisket_flat" and not sure and mass is not None:
         cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)
     lengths = cut == "rib_pieces" and _CHOPPED.search(text.lower()) is not None
@@ -308,8 +314,8 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
 
 
 _WEIGHT = re.compile(
-    r"\d+(?:\.\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?"
-    r"(?:\s*(?:[-–]|to|or)\s*\d+(?:\.\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
+    r"\d+(?:[.,]\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?"
+    r"(?:\s*(?:[-–]|to|or)\s*\d+(?:[.,]\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
     r"(?:(?:kg|g|lbs?|pounds?|oz|ounces?)\b|#)",
     re.I,
 )

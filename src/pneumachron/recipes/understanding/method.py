@@ -108,7 +108,7 @@ _ASIDE = any_of(
     r"\bper batch\b",
     r"\ba batch\b",
     r"\bevery\b",
-    r"\bfor the last\b",
+    r"\b(for|in|during) the (last|final)\b",
     r"\bthicken\w*",
     r"\breduc\w+(?! (to|heat|the heat)\b)",
     r"\bwith the wine\b",
@@ -391,11 +391,9 @@ def _cooks_long(sentence: str) -> bool:
 
 def _of_device(device: Device | None, sentence: str) -> Method | None:
     if device == "slow":
-        return (
-            "slow_high"
-            if re.search(r"\bhigh\b", re.sub(r"\(or [^)]*\)", "", sentence), re.I)
-            else "slow_low"
-        )
+        # "low 8 hours, or high 4": the first is the recipe's own
+        level = re.search(r"\b(high|low)\b", sentence, re.I)
+        return "slow_high" if level and level[1].lower() == "high" else "slow_low"
     if device == "oven":
         shut = _LID.search(re.sub(r"\buncover\w*", "", sentence, flags=re.I))
         braised = re.search(r"\bbrais|\bsimmer|\blid\b", sentence, re.I)

@@ -6,7 +6,7 @@ _ENDS = re.compile(r"(?<=[a-zäöüßCF)”\"’'…][.;!])\s+|(?<=\d\.)\s+(?=[A
 _SHORT = re.compile(
     r"\b(?:approx|ca|mins?|hrs?|lbs?|oz|tbsps?|tsps?|pkgs?|temp|no|vs|incl|ea|sec|st)\.$", re.I
 )
-_GOES_ON = re.compile(r"[a-z\d½¼¾(]")
+_GOES_ON = re.compile(r"[\d½¼¾(]|(?:covered|or|and|until|till?|per|total|longer|more|at|on|in)\b")
 
 
 def sentences_in(step: str) -> list[str]:

@@ -85,7 +85,11 @@ convert-cut = { $family ->
         }
     }
 convert-cut_small = Serve the pieces whole.
-convert-pull_off = Pull the meat off the bones and shred it. Throw the bones away.
+convert-pull_off = { $bones ->
+        [yes] Pull the meat off the bones and shred it. Throw the bones away.
+       *[no] Shred the meat.
+    }
+convert-season_late = Season it with { LIST($names) } first.
 convert-serve_with = Serve with { LIST($names) }.
 convert-keep_warm = It keeps warm in its juice for { DURATION($keep_s) } at most.
 convert-leftovers = Cool leftovers in flat layers, never in the pot.
