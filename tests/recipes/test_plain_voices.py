@@ -642,3 +642,22 @@ def test_a_crust_that_is_roasted_uncovered() -> None:
     done = convert(understand(read(text)), KITCHEN)
     assert done.finish.kind == "broiler"
     assert [went(done, row) for row in (1, 2)] == [["finish"], ["finish"]]
+
+
+@pytest.mark.parametrize(
+    ("step", "temp_c"),
+    [
+        ("Preheat the oven to 180C. Brown the meat. Reduce the heat to 150C. Cover and braise 3 "
+         "hours.", 150),
+        ("Roast 30 min at 220, then 4 hours at 140.", 140),
+        ("On the pellet grill at 225F for 4 hours then 275F for 3.", 107.2),
+        ("Put in an oven preheated to 160 (140 fan) for 3 hrs, covered in foil.", 160),
+        ("Smoke low and slow (225f) for 6 hrs.", 107.2),
+        ("Run the pit at two seventy-five for 5 hours.", 135),
+        ("Heat the grill to medium, 350. Grill over indirect heat for 2 hours.", 176.7),
+        ("Hold the pit between 225 and 250 for 12 hours.", 107.2),
+    ],
+)  # fmt: skip
+def test_the_heat_of_the_long_time(step: str, temp_c: float) -> None:
+    cooking = read_method(Recipe("Pork", ("2 kg pork shoulder",), (step,)))
+    assert cooking.temp_c == pytest.approx(temp_c, rel=0.01)

@@ -22,7 +22,7 @@ _SPAN = re.compile(
 )
 _DEGREES = re.compile(
     r"(?<![\d.,])(?P<value>\d{2,3})\s*(?:(?:-|–|to|and)\s*\d{2,3}\s*)?(?:-\s*(?=deg))?"
-    r"(?P<sign>°|º|\*|degrees?|deg\b\.?|Grad\b|(?:fan|convection|Umluft)\b)?\s*(?P<unit>[CF](?:elsius|ahrenheit)?|c(?=[\s,.;)]|$))?"
+    r"(?P<sign>°|º|\*|degrees?|deg\b\.?|Grad\b|(?:fan|convection|Umluft)\b)?\s*(?P<unit>[CF](?:elsius|ahrenheit)?|[cf](?=[\s,.;)]|$))?"
     r"(?![A-Za-z0-9%])"
 )
 _GAS = {
@@ -144,9 +144,24 @@ def _plain(text: str) -> str:
 
 
 def _in_figures(text: str) -> str:
+    text = _SPOKEN_HEAT.sub(_heat_in_figures, text)
     for pattern, said in _SPOKEN:
         text = pattern.sub(said, text)
     return text
+
+
+_SPOKEN_HEAT = re.compile(
+    r"\b(?P<hundreds>two|three|four) ?-?(?P<tens>twenty|twenty-five|fifty|seventy-five|hundred)\b"
+    r"(?! (?:grams?|g|ml|minutes?|hours?|and)\b)",
+    re.I,
+)
+"""“Two seventy-five”, “three hundred”: nobody says a heat otherwise."""
+_TENS_OF_A_HEAT = {"twenty": 20, "twenty-five": 25, "fifty": 50, "seventy-five": 75, "hundred": 0}
+
+
+def _heat_in_figures(found: re.Match[str]) -> str:
+    hundreds = _NUMBER_WORDS[found["hundreds"].lower()]
+    return f"{100 * hundreds + _TENS_OF_A_HEAT[found['tens'].lower()]}"
 
 
 def _number(text: str) -> float | None:
@@ -192,9 +207,9 @@ _NAMED_OVEN = re.compile(
 )
 _BARE = re.compile(
     r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|running"
-    r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+ )?|^)"
+    r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^)"
     r"(?P<value>\d{3})(?:(?:-|–| to )\d{3})?(?:-?ish)?"
-    r"(?= (?:for|till?|until|oven|all|or|and)\b|[,.;]| \d| ?$)"
+    r"(?= (?:for|till?|until|oven|all|or|and)\b|[,.;]| \(| \d| ?$)"
     r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"
     r"|@ ?(?P<sign>\d{3})\b|\((?P<aside>\d{3})\)",
     re.I,
@@ -202,6 +217,7 @@ _BARE = re.compile(
 """“Bake at 325 for …”, “225 till it hits 165”: a heat by its place alone."""
 
 
+_FANNED = any_of(r"\bfan\b", r"\bconvection\b", r"\bUmluft\b")
 _SMOKES = any_of(r"\bsmok", r"\bpit\b")
 
 
@@ -250,9 +266,12 @@ def temperatures_in(text: str) -> list[Degrees]:
     for match in _NAMED_OVEN.finditer(plain) if not found else ():
         how = " ".join(match["how"].lower().split())
         found.append(Degrees(_NAMED_C[how], match.start(), match.end(), exact=False))
-    if not found:
+    if all(_FANNED.search(plain[item.start : item.end + 6]) for item in found):
         for match in _BARE.finditer(plain):
             temp_c = _bare_c(float(next(filter(None, match.groups()))), plain)
-            if temp_c is not None and temp_c <= MOST_C:
+            ranged = found and _TO.fullmatch(
+                plain, found[-1].end, match.start(match.lastindex or 0)
+            )
+            if temp_c is not None and temp_c <= MOST_C and not ranged:
                 found.append(Degrees(temp_c, match.start(), match.end()))
     return sorted(found, key=lambda item: item.start)

@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 from typing import Literal, TypeAlias, get_args
 
 from pneumachron.recipes.model import Recipe
-from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.durations import Degrees, durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.patterns import any_of
@@ -37,7 +37,7 @@ class Cooking:
 _SLOW = re.compile(r"\bslow[- ]cook(er|ed|ing)?\b|\bcrock[- ]?pot\b", re.I)
 _SMOKER = re.compile(
     r"(?<!liquid )(?<!without a )\bsmok(e|er|ed|ing)\b(?! paprika| salt)|\bpellet (grill|cooker)\b"
-    r"|\boffset\b",
+    r"|\boffset\b|\bthe pit\b|\bkamado\b|\bdrum\b",
     re.I,
 )
 _STOVETOP = re.compile(
@@ -413,18 +413,55 @@ def _only_open(sentence: str) -> bool:
 
 def _temperature(recipe: Recipe, main: _Found) -> float | None:
     """Heat of the main time: the nearest in its sentence, or the last one named before."""
-    for text in (main.sentence, *reversed(recipe.steps[: main.step + 1])):
-        near = temperatures_in(text)
-        if text == main.sentence:
-            near.sort(key=lambda item: (not item.exact, abs(item.start - main.start)))
-        for degrees in near:
-            after = re.split(r"\d", text[degrees.end : degrees.end + 25].lower())[0]
-            before = text[max(0, degrees.start - 25) : degrees.start].lower()
-            if not re.search(r"internal|inside|middle", after) and not re.search(
-                r"until|reaches|reads|about$", before
-            ):
-                return degrees.temp_c
+    begin, end = _clause(main.sentence, main.start)
+    near = sorted(
+        _of_the_oven(main.sentence),
+        key=lambda item: (
+            not item.exact,
+            not begin <= item.start < end,
+            item.start > main.start,
+            abs(item.start - main.start),
+        ),
+    )
+    if near:
+        return near[0].temp_c
+    same = sentences_in(recipe.steps[main.step])
+    before = [*recipe.steps[: main.step], *same[: main.place]]
+    behind = same[main.place + 1 :]
+    for text in (*reversed(before), *behind):
+        if found := _of_the_oven(text):
+            exact = [item for item in found if item.exact] or found
+            # "180 °C; reduce to 150 °C": the last is the one it cooks at
+            return exact[-1].temp_c
     return None
+
+
+def _clause(sentence: str, at: int) -> tuple[int, int]:
+    """Where the clause begins and ends that has something at this place."""
+    begins = [found.end() for found in _CLAUSE.finditer(sentence, 0, at)]
+    after = _CLAUSE.search(sentence, at)
+    return (begins[-1] if begins else 0), (after.start() if after else len(sentence))
+
+
+_CLAUSE = re.compile(r"[,;]\s|\bthen\b")
+
+
+def _of_the_oven(text: str) -> list[Degrees]:
+    """Temperatures that are not those of the meat; of two for one oven, the one without a fan."""
+    found = []
+    for degrees in temperatures_in(text):
+        after = re.split(r"\d", text[degrees.end : degrees.end + 25].lower())[0]
+        before = text[max(0, degrees.start - 25) : degrees.start].lower()
+        of_meat = re.search(r"internal|inside|middle", after) or re.search(
+            r"until|reaches|reads|about$", before
+        )
+        if not of_meat:
+            found.append(degrees)
+    still = [item for item in found if not _FAN.match(text[item.end : item.end + 16])]
+    return still or found
+
+
+_FAN = re.compile(r"\s*(?:°?\s?C)?\s*fan\b", re.I)
 
 
 def _gauge(recipe: Recipe) -> float:
