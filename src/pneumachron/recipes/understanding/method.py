@@ -457,11 +457,11 @@ def _of_the_oven(text: str) -> list[Degrees]:
         )
         if not of_meat:
             found.append(degrees)
-    still = [item for item in found if not _FAN.match(text[item.end : item.end + 16])]
+    still = [item for item in found if not _FAN.match(text[item.start : item.end + 16])]
     return still or found
 
 
-_FAN = re.compile(r"\s*(?:°?\s?C)?\s*fan\b", re.I)
+_FAN = re.compile(r"\D{0,12}\d+\s*°?\s?C?\s*fan\b", re.I)
 
 
 def _gauge(recipe: Recipe) -> float:
