@@ -25,6 +25,8 @@ def is_named(item: Ingredient, text: str) -> bool:
     # "the mustard" is mustard powder; but garlic is not garlic powder
     if last in _GENERIC and len(words) > 1 and words[-2] not in {"garlic", "onion"}:
         last = words[-2]
+    if "dijon" in words:
+        last = "mustard"
     return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
 
 
@@ -34,7 +36,9 @@ def names_any(understood: Understood, text: str) -> bool:
     return any(item.kind != "meat" and is_named(item, low) for item in understood.ingredients)
 
 
-_GENERIC = frozenset({"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup"})
+_GENERIC = frozenset(
+    {"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup", "bulb", "bulbs"}
+)
 """Words that come after what a thing is."""
 
 

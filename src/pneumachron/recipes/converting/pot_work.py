@@ -2,6 +2,7 @@
 
 from pneumachron.recipes.converting.naming import around, is_named
 from pneumachron.recipes.converting.parts import BRUSHED
+from pneumachron.recipes.understanding.ingredients import Kind
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -29,10 +30,31 @@ _SOFTENED = any_of(r"\bsoften", r"\bsweat\b", r"\bsaut[eé]", r"\bfry\b.{0,40}\b
 def softened_lines(understood: Understood) -> frozenset[int]:
     """Roots that are cut small and softened with the onions: they become part of the sauce."""
     fries = fries_first(understood)
-    return frozenset(
+    with_onions = _fried_with_onions(understood)
+    return with_onions | frozenset(
         item.index for item in understood.ingredients
         if fries and (_FINE.search(item.line.raw) or _WITH_ONIONS.search(item.line.raw))
     )  # fmt: skip
+
+
+def _fried_with_onions(understood: Understood) -> frozenset[int]:
+    """“Soften the carrots, fennel and onions”: they give themselves to the sauce."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return frozenset()
+    early, _ = around(understood.said, *cooking.main)
+    told = [
+        text.lower() for step in early for text in sentences_in(step)
+        if _ONIONS.search(text) and (_SOFTENED.search(text) or _FRIED.search(text))
+    ]  # fmt: skip
+    return frozenset(
+        item.index for item in understood.ingredients
+        if item.kind in _VEGETABLES and any(is_named(item, text) for text in told)
+    )  # fmt: skip
+
+
+_ONIONS = any_of(r"\b(onions?|shallots?|leeks?)\b")
+_VEGETABLES: frozenset[Kind] = frozenset({"root", "tender_veg", "aromatic"})
 
 
 def fries_first(understood: Understood) -> bool:

@@ -259,6 +259,12 @@ def _aromatic(facts: Facts, item: Ingredient) -> Outcome:
     return _kept("sear" if facts.fries else "pot")(facts, item)
 
 
+def _tender_vegetable(facts: Facts, item: Ingredient) -> Outcome:
+    if item.index in facts.softened:
+        return _kept("sear")(facts, item)
+    return _moved("tender_after", "after")(facts, item)
+
+
 def _binder(facts: Facts, item: Ingredient) -> Outcome:
     if item.index in facts.stirred_in:
         return _kept("pot")(facts, item)
@@ -326,7 +332,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "fresh_herb": _moved("fresh_herb_last", "after"),
     "root": _roots,
     "aromatic": _aromatic,
-    "tender_veg": _moved("tender_after", "after"),
+    "tender_veg": _tender_vegetable,
     "foaming": _moved("foaming_apart", "own_run"),
     "smoke_wood": _smoke,
     "smoke_liquid": _liquid_smoke,

@@ -142,10 +142,18 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     wet = binders_in_the_pot(understood)
     named |= {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     all_spices = plain or bool(re.search(said, text))
+    others = " ".join(step for step in understood.said if not SEASONED.search(step)).lower()
+    # "season the meat", and the mustard is whisked into the sauce by another step
+    elsewhere = {
+        item.index for item in understood.ingredients
+        if item.kind in {"binder", "sugar"} and is_named(item, others)
+    }  # fmt: skip
     return frozenset(
         item.index
         for item in understood.ingredients
-        if item.kind in _RUB_KINDS and (item.index in named or all_spices) and item.index not in wet
+        if item.kind in _RUB_KINDS
+        and item.index not in wet
+        and (item.index in named or (all_spices and item.index not in elsewhere))
     )
 
 

@@ -122,7 +122,7 @@ def _season(work: Work) -> OutStep:
         said.append(_say("batches", batches=batches))
     if rub:
         said.append(_say("season", names=rub))
-    if rest_s := rub_rest_s(work.understood):
+    if not work.marinades and (rest_s := rub_rest_s(work.understood)):
         said.append(_say("rub_rest", low_s=rest_s[0], high_s=rest_s[1]))
     return OutStep("season", tuple(said))
 

@@ -124,7 +124,8 @@ def theme_of(step: str) -> Theme:
 
 
 _OWN_WORK = any_of(
-    r"\bblend(er|ed)?\b", r"\bpur[eé]e\b(?! and)", r"\bblitz\w*", r"\bliquidi[sz]e\w*",
+    r"\bblend(er|ed)?\b", r"(^|[.;,] |\band )pur[eé]e (the|it|until|in|with|them)\b",
+    r"\bblitz\w*", r"\bliquidi[sz]e\w*",
     r"\bwhi(z|zz)\b", r"\bprocess(or)?\b", r"\btoast\b", r"\bsoak\b", r"\bgrind\b",
     r"\bpound\b", r"\bpar-?boil\w*", r"\bblanch\w*", r"\bchar (the )?(tomato|onion|pepper|chil)",
     r"\bpickle\b", r"\bnext day\b", r"\breheat\b", r"\b(refrigerate|chill)\b.*\bovernight\b",

@@ -38,6 +38,10 @@ _THE = re.compile(
     r"|gravy|filling|topping|toppings|slaw|paste|garnish|rest)$",
     re.I,
 )
+_CAPITALS = re.compile(
+    r"^(?:(?:DRY|WET|THE|SPICE) )?(?:MARINADE|RUB|GLAZE|SAUCE|BRINE|BRAISE|GARNISH|TOPPINGS?"
+    r"|DRESSING|GRAVY|SLAW|PASTE|SALSA|PICKLES?|GREMOLATA|CRUST|SIDES?)$"
+)
 _EMPHASIZED = re.compile(r"^(\*\*|\*|__|_)[^*_]{2,50}\1:?$")
 YIELD = any_of(
     r"^(serves|servings?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
@@ -74,6 +78,8 @@ def _is_part(line: str, bare: str) -> bool:
     if YIELD.match(bare) or TIMES.search(bare) or read_line(bare).low is not None:
         return False
     few = len(bare.split()) <= 6
+    if _CAPITALS.match(bare):
+        return True
     marked = line.lstrip().startswith("#") or bare.endswith(":") or _EMPHASIZED.match(line.strip())
     return few and (any(known.match(bare) for known in (_PART, _THE, _TO)) or bool(marked))
 

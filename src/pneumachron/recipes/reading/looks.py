@@ -16,8 +16,9 @@ CLUTTER = any_of(
     r"^(home|menu|search|log ?in|sign (up|in)|subscribe|print|pin( it)?|rate|share|save|skip to|"
     r"jump to|close ad|follow|tag (me|us|@)|cookbook|shop|videos?|about|contact)\b"
     r"(?![- ]?(made|bought|grown|style|cured))(?!.*\b\d+ ?(lb|kg|g)\b)(?=[^.]*$)",
-    r"^(leave (a|your) |reply\b|like\b|liked by|posted (by|on)|quote from|sent from|re: |fwd: |"
-    r"from: |to: |subject: |date: |edited\b|author\b|by [A-Z][a-z]+ [A-Z]|reviewed by)",
+    r"^(leave (a|your) |reply\b|like\b|liked by|post(ed)? (by|on)|last edited|quote from|"
+    r"sent from|re: |fwd: |from: |to: |subject: |date: |edited\b|author\b|"
+    r"by [A-Z][a-z]+ [A-Z]|reviewed by)",
     r"\b(affiliate|newsletter|sponsored|copyright|all rights reserved|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
     r"^\W*\d+(\.\d+)? (comments?|reviews?|votes?|shares?|likes?|ratings?|stars?|from \d+)\b",
@@ -33,7 +34,7 @@ CLUTTER = any_of(
 """What stands around a recipe on a page, in a forum or in a mail."""
 _AMOUNT_FIRST = re.compile(
     r"^(about |approx\.? |ca\.? )?(\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(an?|one|two|three|four|five|six|eight|ten|half|"
-    r"several|bottle|can|tin|jar|pinch|dash|handful|packet|juice|zest|dozen)\b)",
+    r"few|several|bottle|can|tin|jar|pinch|dash|handful|packet|juice|zest|dozen)\b)",
     re.I,
 )
 _CHAT = re.compile(r"\b(i|i'm|i’m|i've|i’ve|me|my|mum|mom|we|our|everyone|grandmother)\b", re.I)

@@ -397,7 +397,7 @@ class _Sorted:
         ]  # fmt: skip
         lines = ingredients or _meat_in_prose([*before, *steps])
         return Recipe(
-            title=_SITE.sub("", title.plain.strip("*_ ")) if title else self.text.subject,
+            title=_title_of(title.plain) if title else self.text.subject,
             ingredients=tuple(lines),
             steps=tuple(steps),
             yields=self.text.yields,
@@ -483,6 +483,13 @@ _MEAT_IN_PROSE = re.compile(
 )
 
 
+def _title_of(line: str) -> str:
+    """Without emphasis, the name of the site, and the word before it."""
+    return re.sub(
+        r"^(?:recipe|title)\s*:\s+(?=\S)", "", _SITE.sub("", line.strip("*_ ")), flags=re.I
+    )
+
+
 def _meat_in_prose(texts: list[str]) -> list[str]:
     """“I take an 8 lb bone-in butt, slather it …”: the meat of a recipe without a list."""
     found = next((match for text in texts if (match := _MEAT_IN_PROSE.search(text))), None)
@@ -501,6 +508,9 @@ def _is_farewell(row: _Row) -> bool:
     return row.look.work <= 0 and len(row.plain.split()) <= 6
 
 
+_WEIGHED = re.compile(r"\d\s?-?(?:lbs?|pounds?|kg|kilos?|g|oz)\b", re.I)
+
+
 def _may_be_title(row: _Row) -> bool:
     words = row.plain.split()
     return (
@@ -508,6 +518,7 @@ def _may_be_title(row: _Row) -> bool:
         and row.heading in {None, "part"}
         and not row.plain.endswith((".", "!", "?", ":"))
         and len(row.plain) >= _LEAST_TITLE
+        and not (_WEIGHED.search(row.plain) and _is_meat(row))
         and len(words) <= _MOST_TITLE_WORDS
     )
 
@@ -520,7 +531,9 @@ def _is_lost_meat(row: _Row, state: State) -> bool:
     """A line with an amount of meat is an ingredient, wherever it stands."""
     if state == "steps" or row.heading is not None or row.look.clutter:
         return False
-    return row.look.has_amount and row.look.food > 1.0 and _is_meat(row)
+    weighed = row.look.has_amount and row.look.food > 1.0
+    few = len(row.plain.split()) <= _MOST_TITLE_WORDS and row.look.work < 0.3
+    return _is_meat(row) and (weighed or (few and _WEIGHED.search(row.plain) is not None))
 
 
 def _labelled_s(times: str, label: str) -> float | None:

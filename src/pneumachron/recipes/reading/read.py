@@ -67,13 +67,17 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
             raise UnreadableError("too_many_tags")
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
         return "html", marked or [read_plain(words_of_page(text))]
-    text = _spread(_unquoted(text))
+    text = _spread(_unquoted(_BB_QUOTE.sub("", text)))
     marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
     if marked_up and len(text) <= MAX_MARKDOWN:
         return "markdown", [read_markdown(text)]
     return "text", [read_plain(text)]
 
 
+_BB_QUOTE = re.compile(
+    r"\[quote[^\]]{0,60}\][^\[]{0,2000}\[/quote\]|\[/?(?:b|i|u|url|img|list|size|color)\]", re.I
+)
+"""What a forum quotes, and its marks for bold and the like."""
 _QUOTED = re.compile(r"^[ \t]*(?:>[ \t]?)+", re.M)
 _MOSTLY = 0.6
 """Share of the lines of an answered mail that are quoted. Judgement."""

@@ -70,6 +70,10 @@ def _joined(spans: list[Span], text: str) -> list[Span]:
     merged: list[Span] = spans[:1]
     for before, span in pairwise(spans):
         between = text[before.end : span.start].strip(" ,")
+        if _TO.fullmatch(f" {between}") and before.high_s < 3600 <= span.low_s:
+            # "45 minutes to 1 hour"
+            merged.append(Span(merged.pop().low_s, span.high_s, before.start, span.end))
+            continue
         if between in {"", "and"} and before.low_s >= 3600 > span.high_s:
             last = merged.pop()
             merged.append(

@@ -52,7 +52,8 @@ _LEADS = (
     r"ca\.?|some"
 )
 _NUMBER_WORDS = {
-    "a few": 3, "a couple of": 2, "a couple": 2, "several": 3, "half a": 0.5, "half an": 0.5,
+    "a few": 3, "few": 3, "a couple of": 2, "a couple": 2, "several": 3,
+    "half a": 0.5, "half an": 0.5,
     "half": 0.5, "an": 1, "a": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6,
     "seven": 7, "eight": 8, "nine": 9, "ten": 10, "twelve": 12,
 }  # fmt: skip

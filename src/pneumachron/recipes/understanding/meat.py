@@ -265,6 +265,8 @@ _CUTS = (
     (r"spare[- ]?ribs?\b|\bspares\b|\bst\.?[- ]?louis\b", _spare),
     (r"\briblets?\b|\brib (tips|bites)\b", lambda *_: ("rib_pieces", True)),
     (r"\bflanken\b", lambda *_: ("flanken", True)),
+    (r"\bdino(?:saur)?s?(?: ribs?| bones?)?\b|\bbeef plate ribs?\b|\bplate of (?:beef )?ribs\b"
+     r"|\bchuck ribs?\b", lambda *_: ("short_ribs_english", True)),
     (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b", _short_ribs),
     (r"\bbriskets?\b|\bpackers?\b", _brisket),
     (r"\bpicnics?\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
@@ -300,7 +302,7 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
         return line.amount * unit_of(line.unit).factor, True
     for text in (line.aside, line.name):
         for match in _WEIGHT.finditer(text):
-            inner = read_line(re.sub(r"(?<=\d)-(?=[a-z])", " ", match[0], flags=re.I))
+            inner = read_line(re.sub(r"(?<=[\d½¼¾⅓⅔])-(?=[a-z])", " ", match[0], flags=re.I))
             unit = unit_of(inner.unit)
             if unit.kind == "mass" and inner.amount:
                 one = inner.amount * unit.factor

@@ -158,6 +158,8 @@ def _as_cut(meat: Meat, cut: Cut, cutting: Cutting) -> Meat:
     chunks = cutting.chunks or _CUBED.search(meat.text) is not None
     if chunks and boneless and meat.thickness_m is None and (meat.count or 1) == 1:
         return replace(meat, usual_m=CHUNK_M, cubed=True)
+    if chunks and meat.thickness_m is not None and (meat.count or 1) == 1:
+        return replace(meat, cubed=True)
     said = meat.count is not None and meat.count > 1 and cut.family != "ribs"
     if cutting.parts is None or said or cut.cut_id in _PIECE_KG:
         return meat
