@@ -101,7 +101,7 @@ def test_marks_by_keyboard_and_to_the_bench(page: Page) -> None:
     marks.first.focus()
     expect(page.get_by_test_id("mark-reason")).to_contain_text("Flour on the meat burns")
     page.keyboard.press("ArrowDown")
-    expect(page.get_by_test_id("mark-reason")).to_contain_text("turns them to mash")
+    expect(page.get_by_test_id("mark-reason")).to_contain_text("scorches on the bottom")
     page.keyboard.press("x")
     expect(marks.nth(1)).to_have_text("left unchanged")
     page.keyboard.press("x")

@@ -305,3 +305,23 @@ def test_mustard_for_the_sauce_is_not_rubbed_on() -> None:
     done = made("Season the pork with salt.", WET, "Whisk in the mustard.",
                 more=("2 tsp salt", "1 Tbsp Dijon"))  # fmt: skip
     assert went(done, 2) == ["after"]
+
+
+def test_a_mark_says_truly_where_a_step_stands_now() -> None:
+    text = (
+        "# Braised short ribs\n\n## Ingredients\n### For the ribs\n- 1.5 kg beef short ribs\n"
+        "### For the sauce\n- 120 ml soy sauce\n- 6 garlic cloves\n- 1 tbsp sesame oil\n"
+        "### To finish\n- 2 spring onions, sliced\n\n## Method\n"
+        "1. Mix the sauce ingredients except the sesame oil.\n"
+        "2. Put the ribs into a pot with the sauce and 500 ml water. Cover and simmer 2 hours.\n"
+        "3. Uncover, turn up the heat and reduce until glossy.\n"
+        "4. Serve topped with spring onions.\n"
+    )
+    done = convert(understand(read(text)), KITCHEN)
+    now = {
+        mark.index: done.steps[mark.step - 1].kind
+        for mark in done.marks
+        if mark.where == "step" and mark.index is not None and mark.step is not None
+    }
+    # stirred sauce goes into the pot, the glaze is boiled down when the lid is off, onions on top
+    assert now == {0: "pot", 2: "release", 3: "carve"}

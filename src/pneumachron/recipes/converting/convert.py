@@ -128,7 +128,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     finish = finish_of(plan, chosen, glazed=glazed)
     dry = understood.cooking.method not in WET
     sears = is_browned(understood) or (dry and cut_by_id(understood.cut).sears)
-    on_steps, kept, cures = step_marks(understood, plan, choices)
+    on_steps, kept, cures = step_marks(understood, plan, choices, lines)
     work = Work(
         understood=understood,
         plan=plan,

@@ -15,6 +15,12 @@ def named_in(understood: Understood, pattern: re.Pattern[str]) -> frozenset[int]
     return frozenset(item.index for item in understood.ingredients if is_named(item, text))
 
 
+def rows_named(understood: Understood, text: str) -> frozenset[int]:
+    """Lines whose ingredient a text names."""
+    low = text.lower()
+    return frozenset(item.index for item in understood.ingredients if is_named(item, low))
+
+
 def is_named(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters names an ingredient, whole or by its telling word."""
     name = item.line.name.lower()

@@ -1,7 +1,7 @@
 """Marks on the recipe's steps: which heat is struck, and where the rest of the work stands now."""
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
 from pneumachron.core.message import Message
@@ -9,11 +9,12 @@ from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.cross_check import own_minutes_params
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
-from pneumachron.recipes.converting.marks import Mark, OutStep, OwnWords
-from pneumachron.recipes.converting.naming import names_any
+from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWords
+from pneumachron.recipes.converting.naming import names_any, rows_named
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.seasoning import CURED, is_cured
 from pneumachron.recipes.converting.themes import Theme, is_own_work, mixes_a_glaze, theme_of
+from pneumachron.recipes.understanding.crust import glazes
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -39,19 +40,26 @@ STEP_OF: dict[Theme, str] = {
 
 
 def step_marks(
-    understood: Understood, plan: Plan, choices: Choices
+    understood: Understood, plan: Plan, choices: Choices, lines: Sequence[OutLine]
 ) -> tuple[list[tuple[Mark, str]], tuple[OwnWords, ...], tuple[str, ...]]:
     """Marks on the recipe's steps, each with the kind of our step.
 
     Then the steps that keep their own words, and those of a cure or brine, which come first.
+
+    Parameters
+    ----------
+    lines : where each ingredient went
     """
     marks: list[tuple[Mark, str]] = []
     kept: list[OwnWords] = []
-    themes = [theme_of(step) for step in understood.recipe.steps]
+    last = max(understood.cooking.steps, default=len(understood.recipe.steps))
+    themes = [
+        theme_of(step, late=index > last) for index, step in enumerate(understood.recipe.steps)
+    ]
     cures: list[str] = []
     for index, step in enumerate(understood.recipe.steps):
         theme = themes[index]
-        name, kind = _rule_of(understood, index, theme)
+        name, kind = _rule_of(understood, index, theme, lines)
         rule, reason = rules()[name], _reason(name, understood, plan)
         own_minutes = name == "minutes_kept"
         mark_id = NOT_OWN_MINUTES if own_minutes else f"{rule.name}:s{index}"
@@ -147,7 +155,9 @@ _ABSORBING: frozenset[Theme] = frozenset({"soften", "deglaze", "sauce", "rest", 
 """Steps of ours that only say it in short: what takes a machine or a soak would be lost in them."""
 
 
-def _rule_of(understood: Understood, index: int, theme: Theme) -> tuple[str, str]:
+def _rule_of(
+    understood: Understood, index: int, theme: Theme, lines: Sequence[OutLine]
+) -> tuple[str, str]:
     """The rule for a step, and the kind of our step that does its work."""
     if CURED.search(understood.recipe.steps[index]) and is_cured(understood):
         return "cure_in_order", "cure"
@@ -160,11 +170,11 @@ def _rule_of(understood: Understood, index: int, theme: Theme) -> tuple[str, str
         return "in_our_step", "set"
     if index in understood.cooking.steps or theme == "heat":
         return "heat_struck", ""
-    kind = _kind_of(understood, index, theme)
+    kind = _kind_of(understood, index, theme, lines)
     return ("own_words" if kind == "own_words" else "in_our_step"), kind
 
 
-def _kind_of(understood: Understood, index: int, theme: Theme) -> str:
+def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[OutLine]) -> str:
     """Which of our steps does a step's work; its own words where none does all of it."""
     step = understood.recipe.steps[index]
     lost = theme in _ABSORBING and is_own_work(step)
@@ -172,7 +182,18 @@ def _kind_of(understood: Understood, index: int, theme: Theme) -> str:
     browned_late = theme == "sear" and index > max(understood.cooking.steps, default=index)
     if lost or elsewhere or browned_late:
         return "own_words"
+    if understood.crust.kind == "glaze" and glazes(step):
+        return "release"  # the lid is off there, and the juice boiled down
+    early = index < min(understood.cooking.steps, default=0)
+    if theme == "sauce" and early and _is_poured(understood, index, lines):
+        return "pot"
     return STEP_OF.get(theme, "own_words")
+
+
+def _is_poured(understood: Understood, index: int, lines: Sequence[OutLine]) -> bool:
+    """Whether what a step stirs together is poured into the cooker."""
+    named = rows_named(understood, understood.said[index])
+    return any(line.origin in named and line.when == "pot" for line in lines)
 
 
 def _reason(rule: str, understood: Understood, plan: Plan) -> Message:

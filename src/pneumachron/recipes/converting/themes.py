@@ -115,10 +115,18 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
 )
 
 
-def theme_of(step: str) -> Theme:
-    """What a step is mostly about."""
+_ONLY_EARLY: frozenset[Theme] = frozenset({"season", "marinate", "soften", "deglaze"})
+
+
+def theme_of(step: str, *, late: bool = False) -> Theme:
+    """What a step is mostly about.
+
+    Parameters
+    ----------
+    late : it stands behind the long heat: onions are strewn on then, and not softened
+    """
     for theme, pattern in _THEMES:
-        if pattern.search(step):
+        if not (late and theme in _ONLY_EARLY) and pattern.search(step):
             return theme
     return "other"
 

@@ -91,6 +91,11 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     return Crust(kind, characters)
 
 
+def glazes(step: str) -> bool:
+    """Whether a step boils the juice down around the meat."""
+    return any(pattern.search(step) for kind, pattern in _WAYS if kind == "glaze")
+
+
 def _later(recipe: Recipe, cooking: Cooking) -> list[str]:
     """Sentences after that of the longest heat; none where the heat is not known."""
     if cooking.main is None:

@@ -2,6 +2,7 @@
 
 import re
 
+from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import Ingredient
 
 _NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8,
@@ -19,11 +20,17 @@ _REST = re.compile(
 _ALL = re.compile(
     r"\ball (?:of )?(?:the )?ingredients\b|\beverything\b(?! (?:else|for|in the))", re.I
 )
+_PARTS = re.compile(r"\b(?:the )?(?P<part>[a-z]{3,16}) ingredients\b", re.I)
+_EXCEPT = re.compile(r",? (?:except|but|apart from|save|minus)\b", re.I)
+MOST_EXCEPTED = 80
+"""Characters that may name what is left out. Judgement."""
 MOST_NAMES = 30
 """Names written into one step. Judgement."""
 
 
-def spelled_out(steps: tuple[str, ...], ingredients: tuple[Ingredient, ...]) -> tuple[str, ...]:
+def spelled_out(
+    steps: tuple[str, ...], ingredients: tuple[Ingredient, ...], parts: tuple[Part, ...] = ()
+) -> tuple[str, ...]:
     """The steps with the names in place of the count, as many steps as before.
 
     “Next” goes on behind what was counted before; “the rest” is what no step names.
@@ -35,7 +42,7 @@ def spelled_out(steps: tuple[str, ...], ingredients: tuple[Ingredient, ...]) -> 
     found: list[str] = []
     at = 0
     for step in steps:
-        text = step
+        text = _PARTS.sub(lambda found: _of_part(found, parts, ingredients), step)
         for counted in _NEXT.finditer(step):
             begin = 0 if counted["which"].lower() == "first" else at
             at = begin + _number(counted["many"])
@@ -44,6 +51,21 @@ def spelled_out(steps: tuple[str, ...], ingredients: tuple[Ingredient, ...]) -> 
         text = _ALL.sub(rf"\g<0> ({everything})", text, count=1)
         found.append(text)
     return tuple(found)
+
+
+def _of_part(
+    found: re.Match[str], parts: tuple[Part, ...], ingredients: tuple[Ingredient, ...]
+) -> str:
+    """“The sauce ingredients”: those under that heading."""
+    word = found["part"].lower()
+    rows = {row for part in parts if word in part.name.lower() for row in part.lines}
+    behind = found.string[found.end() : found.end() + MOST_EXCEPTED]
+    excepted = behind.lower() if _EXCEPT.match(behind) else ""
+    named = [
+        item for item in ingredients
+        if item.index in rows and item.kind != "meat" and _last_word(item) not in excepted
+    ]  # fmt: skip
+    return f"{found[0]} ({_names(named)})" if named else found[0]
 
 
 def _number(text: str) -> int:

@@ -131,7 +131,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         texture=texture,
         plates=read_plates(recipe),
         questions=tuple(questions),
-        said=spelled_out(recipe.steps, ingredients),
+        said=spelled_out(recipe.steps, ingredients, recipe.parts),
         unread=tuple(item.index for item in ingredients if item.kind == "unknown"),
     )
 
