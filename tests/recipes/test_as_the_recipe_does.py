@@ -325,3 +325,36 @@ def test_a_mark_says_truly_where_a_step_stands_now() -> None:
     }
     # stirred sauce goes into the pot, the glaze is boiled down when the lid is off, onions on top
     assert now == {0: "pot", 2: "release", 3: "carve"}
+
+
+def test_a_glaze_keeps_its_spices_and_burnt_ends_are_no_pulled_meat() -> None:
+    text = (
+        "Sticky ribs\n\n1 kg spare ribs, separated\n2 tbsp dark soy\n3 tbsp ketchup\n"
+        "1 tsp five-spice\n\n"
+        "Boil the ribs in salted water for 45 mins, drain.\n"
+        "Mix the soy, ketchup and five-spice; brush the mixture on the ribs.\n"
+        "Roast uncovered in a hot oven for 15 mins.\n"
+    )
+    found = understand(read(text))
+    assert found.count == 12  # common practice: a rack has a dozen bones
+    finish = next(step for step in convert(found, KITCHEN).steps if step.kind == "finish")
+    assert "Season it" not in words(finish)
+    assert "five-spice" in words(finish)
+    ends = made(
+        "Smoke at 250°F for 2.5 hours.",
+        "Toss with the sauce; smoke 15 minutes to set the glaze.",
+        "Serve the burnt ends.",
+        meat="5 lb boneless pork butt cut into 1.5 inch cubes",
+        more=("1/2 cup barbecue sauce",),
+    )
+    assert ends.finish.kind == "broiler"
+    assert "Pull it" not in told(ends)
+
+
+def test_salt_and_pepper_is_a_verb() -> None:
+    done = made(
+        "Salt and pepper ribs, cover and bake at 250 F for 2 hours.",
+        meat="2 racks back ribs",
+        more=("Salt & pepper",),
+    )
+    assert went(done, 1) == ["season"]

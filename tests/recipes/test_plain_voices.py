@@ -397,3 +397,10 @@ def test_large_cubes_are_cubes() -> None:
 def test_a_weight_with_a_fraction_and_a_dash() -> None:
     found = understood(WET, meat="3½-lb. boneless pork shoulder, tied")
     assert found.mass_kg == pytest.approx(1.59, rel=0.01)
+
+
+def test_a_button_of_the_cooker_is_no_simmering() -> None:
+    step = "Brown in oil 4 min a side. Lock lid; MEAT/STEW 55 min high. NPR 15, then QR."
+    found = understood(step, meat="2 1/2 lb brisket, cut in 4 chunks")
+    assert found.pressure is not None
+    assert (found.pressure.hold_min, found.pressure.release) == (55, "timed")

@@ -2054,6 +2054,8 @@ export interface components {
              * @enum {string}
              */
             release: "natural" | "timed" | "quick" | "soak" | "keep_warm";
+            /** Release Shown */
+            release_shown: string;
             /** Looks */
             looks: string;
             /** Cautions */

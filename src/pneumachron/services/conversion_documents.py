@@ -4,7 +4,6 @@ from dataclasses import asdict
 from typing import Any
 
 from pneumachron.core.planning.other_methods import OtherWay
-from pneumachron.core.planning.plan import Plan
 from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.cross_check import CrossCheck
@@ -15,6 +14,7 @@ from pneumachron.recipes.writing.day import extra_work, is_rubbed_overnight, mar
 from pneumachron.recipes.writing.sentences import run_on
 from pneumachron.recipes.writing.shopping import shopping_list
 from pneumachron.services.documents import shown_document
+from pneumachron.services.release_shown import release_shown
 from pneumachron.services.wording import careful, say_message
 from pneumachron.text.say import say
 
@@ -88,7 +88,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             "lid_on_to_open_s": plan.lid_on_to_open_s,
             "own_minutes": plan.expectation is not None,
             "release": plan.setup.release,
-            "release_shown": _release_shown(plan),
+            "release_shown": release_shown(plan),
             "rack": plan.setup.standing.rack,
             "school": plan.setup.wish.school,
             "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
@@ -132,23 +132,6 @@ def _mark(mark: Mark) -> dict[str, Any]:
         "overruled": mark.overruled,
         "caution": "" if mark.caution is None else say_message(mark.caution),
     }
-
-
-_USUAL_MIN = 10
-"""The wait that the name of a timed release speaks of."""
-
-
-def _release_shown(plan: Plan) -> str:
-    """The release as it happens: what falls by itself before the valve is due is natural."""
-    setup = plan.setup
-    if setup.release != "timed":
-        return say(f"release-{setup.release}")
-    if any(phase.kind == "natural_release" for phase in plan.phases):
-        return say("release-natural")
-    wait_min = round(setup.after.wait_s / 60)
-    if wait_min == _USUAL_MIN:
-        return say("release-timed")
-    return say("release-timed_for", {"wait_min": wait_min})
 
 
 def _check(check: CrossCheck) -> dict[str, Any]:

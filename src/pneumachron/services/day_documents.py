@@ -14,6 +14,7 @@ from pneumachron.core.schedule.model import Placed, Schedule
 from pneumachron.core.schedule.prep import SHOP_DISH
 from pneumachron.core.units import show_volume
 from pneumachron.services.documents import shown_document
+from pneumachron.services.release_shown import release_shown
 from pneumachron.services.wording import careful, dish_name, say_work
 from pneumachron.text.say import say, say_cut
 
@@ -46,6 +47,7 @@ def card_document(dish: Dish) -> dict[str, Any]:
         "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
         "rack": plan.setup.standing.rack,
         "release": plan.setup.release,
+        "release_shown": release_shown(plan),
         "looks": say_cut(piece.cut.cut_id, TEXTURES[round(dish.wish.texture_step)]),
         "cautions": careful(plan),
         "out_s": chain.out_s,

@@ -154,7 +154,7 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
         <Pick
           label={say("plan-release")}
           value={method}
-          options={optionsOf(RELEASE_WORDS)}
+          options={releasesOf(wish.release === "timed" ? wish.minutes : "")}
           onChange={(value) => change({ release: value as ReleaseMethod, minutes: "" })}
           aside={<WhyBeside plan={plan} about={["release"]} of={say("plan-why-of-release")} />}
         />
@@ -243,6 +243,16 @@ const waitFields = (): Partial<Record<ReleaseMethod, { label: string; usual: num
 
 function optionsOf(words: Record<string, { name: string; says: string }>) {
   return Object.entries(words).map(([value, word]) => ({ value, ...word }));
+}
+
+/** The releases by name; a timed one by its own minutes. */
+function releasesOf(typed: string) {
+  const minutes = Number(typed);
+  return optionsOf(RELEASE_WORDS).map((option) =>
+    option.value === "timed" && minutes > 0
+      ? { ...option, name: say("plan-minute-natural-release", { minutes }) }
+      : option,
+  );
 }
 
 function releaseMinutes(plan: PlanOut): string {

@@ -8,7 +8,7 @@ import {
   temperatureText,
   type Units,
 } from "@/lib/format";
-import { RACK_WORDS, RELEASE_WORDS } from "@/lib/words";
+import { RACK_WORDS } from "@/lib/words";
 import { say } from "@/text/say";
 
 interface Props {
@@ -55,7 +55,7 @@ export function Cards({ day, units }: Props) {
               </Row>
               <Row term={say("schedule-liquid")}>{card.liquid_shown[units]}</Row>
               <Row term={say("schedule-trivet")}>{RACK_WORDS[card.rack].name}</Row>
-              <Row term={say("schedule-release")}>{RELEASE_WORDS[card.release].says}</Row>
+              <Row term={say("schedule-release")}>{card.release_shown}</Row>
               <Row term={say("schedule-look-for")}>{card.looks}</Row>
               <Row term={say("schedule-raw-meat")}>
                 {say(card.cold_chain_safe ? "schedule-raw-out" : "schedule-raw-out-too-long", {

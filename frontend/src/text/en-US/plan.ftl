@@ -371,3 +371,4 @@ plan-why-of-liquid = liquid
 plan-why-of-trivet = trivet
 plan-why-of-release = release
 plan-meat = meat
+plan-minute-natural-release = { $minutes }-minute natural release

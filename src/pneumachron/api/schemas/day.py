@@ -208,6 +208,7 @@ class CardOut(Closed):
     liquid_shown: Shown
     rack: Rack
     release: ReleaseMethod
+    release_shown: str
     looks: str
     cautions: Annotated[list[str], Field(max_length=30)]
     out_s: Annotated[float, Field(description="raw, out of the refrigerator, until it is hot")]

@@ -4,7 +4,13 @@ import re
 from collections.abc import Iterator
 
 from pneumachron.recipes.converting.marks import When
-from pneumachron.recipes.converting.naming import around, around_the_heat, is_named, names_any
+from pneumachron.recipes.converting.naming import (
+    around,
+    around_the_heat,
+    is_named,
+    names_any,
+    rows_named,
+)
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind
@@ -31,6 +37,22 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         if part.role in _APART and not meat and not braise:
             found |= {item.index: part for item in items}
     return found
+
+
+def strewn_late(understood: Understood) -> frozenset[int]:
+    """Lines that are strewn on after the long heat, and not mixed into a glaze."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return frozenset()
+    _, late = around(understood.said, *cooking.main)
+    told = " ".join(
+        text for step in late for text in sentences_in(step)
+        if _STREWN.search(text) and not MIXED.search(text)
+    )  # fmt: skip
+    return rows_named(understood, told)
+
+
+_STREWN = any_of(r"\b(season|sprinkle|toss|dust|rub|salt|shake)\b")
 
 
 def brushes_the_sauce(understood: Understood) -> bool:

@@ -18,7 +18,10 @@ def shreds(understood: Understood) -> bool:
     return any(_SHREDS.search(step) for step in understood.recipe.steps)
 
 
-BROWNED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b")
+BROWNED = any_of(
+    r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b",
+    r"\ban(braten|br(ä|ae)t|gebraten)\b",
+)  # fmt: skip
 """The meat is browned in the pot, whatever else the step does."""
 _FINE = any_of(r"\bfine(ly)?\b", r"\bminced\b", r"\bgrated\b", r"\bblitz", r"\bsoffritto\b",
                r"\bmirepoix\b", r"\bdiced?\b")  # fmt: skip
@@ -75,7 +78,8 @@ WET: frozenset[Method] = frozenset(
 """The meat lies in liquid under a lid: no crust comes of it, so none is lost."""
 _FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\bsear(ed|ing|s)?\b",
                 r"\bfr(y|ied|ying)\b", r"\bcook\b.{0,30}\b(onions?|vegetables|veg|garlic)\b",
-                r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b")  # fmt: skip
+                r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b",
+                r"\ban(braten|gebraten|r(ö|oe)sten|schwitzen)\b")  # fmt: skip
 _PUT_IN = any_of(r"\b(pour|add|put|stir|mix|tip|top|combine|whisk)(s|ed)?\b")
 
 

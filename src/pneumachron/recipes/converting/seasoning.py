@@ -14,6 +14,8 @@ SEASONED = any_of(
     r"\brub\b",
     r"\bseason\b",
     r"\bsalt the",
+    r"\bsalt (?:and|&|n) pepper (?:the |both |all )*"
+    r"(?:ribs?|meat|pork|beef|brisket|shoulder|roast)\b",
     r"(?<!to )\bcoat\b",
     r"\bslather",
     r"\bmix (the )?(salt|sugar|spices)",

@@ -24,6 +24,7 @@ from pneumachron.core.procedure.to_table import is_lit_early, preheat_steps
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
+from pneumachron.recipes.converting.parts import strewn_late
 from pneumachron.recipes.converting.pot_work import shreds
 from pneumachron.recipes.converting.seasoning import marinating_s, rub_rest_s
 from pneumachron.recipes.understanding.ingredients import JOINT, Food, Kind
@@ -295,8 +296,12 @@ _DRY: frozenset[Kind] = frozenset({"salt", "spice", "rub", "dried_herb", "chilli
 
 def _finish(work: Work) -> OutStep | None:
     late = [line for line in work.lines if line.when == "finish"]
-    dry = listed(line.name for line in late if line.food.kind in _DRY)
-    glaze = listed(line.name for line in late if line.food.kind not in {*_DRY, "meat"})
+    strewn = strewn_late(work.understood)
+    dry = listed(line.name for line in late if line.food.kind in _DRY and line.origin in strewn)
+    glaze = listed(
+        line.name for line in late
+        if line.food.kind != "meat" and not (line.food.kind in _DRY and line.origin in strewn)
+    )  # fmt: skip
     kind = work.finish.kind
     if kind == "glaze":  # it was made in the open cooker, as the release tells
         return OutStep("finish", (_say("glaze", names=glaze),)) if glaze else None
@@ -318,7 +323,7 @@ def _carve(work: Work) -> OutStep:
     pulled = is_pulled(work.plan.setup.wish)
     how = carving(cut, pulled=pulled, cold=False)
     cubed = work.understood.thickness_m is not None and work.understood.cubed
-    small = cubed and not pulled
+    small = cubed and (not pulled or "burnt_ends" in work.understood.crust.characters)
     said = [_say("cut_small") if small else _say("cut", **how.params)]
     if cut.family == "short ribs" and shreds(work.understood):
         bones = work.plan.outcomes[0].piece.has_bone

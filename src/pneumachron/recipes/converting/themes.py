@@ -22,7 +22,7 @@ TOSSED = (
 )
 """Raw meat tossed with its seasoning."""
 _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
-    ("heat", any_of(r"^(cook(ing)? )?temp(erature)?\s*:", r"^(wood|fuel)\s*:")),
+    ("heat", any_of(r"^(cook(ing)? )?temp(erature)?\s*:", r"^(wood|fuel)\s*:", r"^oven\s*:?\s*\d")),
     ("spray", any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")),
     (
         "heat",

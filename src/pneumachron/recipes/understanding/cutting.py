@@ -40,6 +40,7 @@ _SECTIONS = re.compile(
 )
 _SINGLES = re.compile(
     rf"{_CUTS}(?:(?:single|individual|separate) (?:ribs|bones)|singles|individuals)\b"
+    r"|\bribs?\b.{0,12}\bseparated\b"
     r"|\b(?:cut|separate|slice)\b.{0,20}\bbetween (?:the|each) bones?\b", re.I,
 )  # fmt: skip
 _PARTS = re.compile(

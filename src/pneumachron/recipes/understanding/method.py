@@ -374,7 +374,8 @@ def _not_under_pressure(sentence: str) -> bool:
     found = _LETS_GO.search(sentence)
     if found and not durations_in(_OF_THE_RELEASE.sub("", sentence[: found.start()])):
         return True
-    return bool(_SIMMER.search(sentence)) and not re.search(r"\bpressure\b", sentence, re.I)
+    told = re.search(r"\bpressure\b|\b(on )?high\b|\bmanual\b", sentence, re.I)
+    return bool(_SIMMER.search(sentence)) and not told
 
 
 def _cooks_long(sentence: str) -> bool:

@@ -61,4 +61,8 @@ def _release(text: str) -> tuple[ReleaseMethod | None, float | None]:
     spans = durations_in(around) or durations_in(before)
     if spans and spans[0].high_s <= MOST_WAIT_S:
         return "timed", spans[0].high_s
+    # "NPR 15, then QR": whoever opens the valve after a number means minutes
+    bare = re.match(r"\W*(?:release|for)?\W*(\d{1,2})\b(?! ?h)", text[natural.end() :])
+    if bare and quick:
+        return "timed", 60.0 * int(bare[1])
     return "natural", None

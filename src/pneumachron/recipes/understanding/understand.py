@@ -136,7 +136,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     )
 
 
-_CUBED = any_of(r"\bcubes?\b", r"\bcubed\b", r"\bdiced\b", r"\bchunks?\b")
+_CUBED = any_of(r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"\bchunks?\b")
 
 
 def _with_meat(ingredients: tuple[Ingredient, ...], meat: Meat) -> tuple[Ingredient, ...]:
