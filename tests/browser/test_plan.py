@@ -313,7 +313,8 @@ def test_a_lost_server_is_said_and_nothing_is_lost(page: Page, tmp_path: Path) -
         expect(hold(page)).to_have_text(HOLD)
         before = hold(page).inner_text()
     field(page, "thickness").fill("2 in")
-    said = page.get_by_role("alert").filter(has_text="does not answer")  # the bar, or the plan, or both
+    # the bar says it, or the plan, or both
+    said = page.get_by_role("alert").filter(has_text="does not answer")
     expect(said.first).to_be_visible(timeout=15_000)
     expect(field(page, "thickness")).to_have_value("2 in")
     expect(hold(page)).to_have_text(before)
