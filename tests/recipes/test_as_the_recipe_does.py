@@ -6,10 +6,11 @@ All texts are invented; what is expected is common practice unless it says other
 import pytest
 
 from pneumachron.recipes.converting.convert import convert
+from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
 from pneumachron.recipes.understanding.understand import understand
-from tests.recipes.supper import KITCHEN, WET, made, read, told, went
+from tests.recipes.supper import KITCHEN, WET, made, read, told, understood, went
 from tests.text.words import words
 
 
@@ -358,3 +359,54 @@ def test_salt_and_pepper_is_a_verb() -> None:
         more=("Salt & pepper",),
     )
     assert went(done, 1) == ["season"]
+
+
+def test_cooked_meat_is_not_cooked_again() -> None:
+    recipe = Recipe(
+        "Brisket hash", ("2 cups chopped cooked brisket", "3 potatoes"), ("Fry 15 min.",)
+    )
+    with pytest.raises(RecipeError) as refused:
+        understand(recipe)
+    assert refused.value.code == "out_of_scope"
+
+
+def test_what_is_injected_stays_in_the_meat_and_the_sauce_outside() -> None:
+    text = (
+        "Rack of ribs w/ injection\n\n1 rack spare ribs 4lb\n"
+        "Injection: 1 cup apple juice, 1/2 cup water, 2 tbsp salt\n1 cup sauce\n\n"
+        "Inject ribs between bones. Smoke 250 4 hours. Sauce 20 min.\n"
+    )
+    recipe = read(text)
+    assert recipe.title == "Rack of ribs w/ injection"
+    done = convert(understand(recipe), KITCHEN)
+    assert [went(done, row) for row in (1, 2, 3)] == [["cure"]] * 3
+    assert went(done, 4) != ["cure"]  # the line behind the part belongs to none
+    assert "Inject ribs between bones." in told(done)
+
+
+def test_a_cured_piece_is_soaked_and_its_rub_has_seeds() -> None:
+    text = (
+        "Home-cured pastrami\n\n5 lb brisket flat\n"
+        "Cure: 1 gallon water, 1 1/2 cups kosher salt, 8 tsp pink curing salt\n"
+        "Rub: 1/4 cup coriander, 1/4 cup black pepper\n\n"
+        "Submerge brisket 5 days in the cure in the fridge.\n"
+        "Soak in fresh water 8 hours. Dry, coat with rub.\nSmoke at 225F for 5 hours.\n"
+    )
+    done = convert(understand(read(text)), KITCHEN)
+    assert [went(done, row) for row in (4, 5)] == [["season"], ["season"]]
+    assert "Soak in fresh water 8 hours." in told(done)
+
+
+def test_wings_that_are_braised_then_reduced() -> None:
+    done = made("Simmer covered 25 min, then uncover and reduce till sticky, 10 min.",
+                meat="1.5 kg chicken wings", more=("150 ml soy", "300 ml water"))  # fmt: skip
+    assert done.understood.cooking.high_s == pytest.approx(25 * 60)
+    assert done.finish.kind == "glaze"
+    assert went(done, 1) == ["pot"]
+
+
+def test_a_steak_of_pork_is_pork() -> None:
+    found = understood(WET, meat="4 pork shoulder steaks, 3/4 inch thick (2.5 lb)")
+    assert found.cut == "shoulder_boneless"
+    with pytest.raises(RecipeError):
+        understood(WET, meat="4 shoulder steaks")

@@ -21,7 +21,7 @@ MAX_PARTS = 20
 
 PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauce", "beside"]
 _ROLES: tuple[tuple[PartRole, str], ...] = (
-    ("brine", r"\b(brines?|cures?)\b"),
+    ("brine", r"\b(brines?|cures?|injections?)\b"),
     ("marinade", r"\bmarinades?\b"),
     ("rub", r"\b(rubs?|seasoning|spice mix)\b"),
     ("glaze", r"\b(glaze|mop|basting|lacquer|varnish)\b"),

@@ -367,6 +367,12 @@ def apply_rule(facts: Facts, item: Ingredient) -> Outcome:
     return _by_kind(facts, item)
 
 
+def _kind_of(facts: Facts, item: Ingredient) -> Kind:
+    """Leaves that are rubbed on are a spice."""
+    leaves = item.index in facts.rubbed and item.kind in {"fresh_herb", "woody_herb"}
+    return "spice" if leaves else item.kind
+
+
 def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
     """By what it is, unless its part or the steps keep it out of the pot."""
     if (part := facts.parts.get(item.index)) is not None:
@@ -375,7 +381,7 @@ def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
         return Outcome((line,), "other_part", {"part": part.name[:60]})
     if item.index in facts.soaked:
         return Outcome((plain_line(facts, item, "season"),), "marinade_wiped")
-    found = BY_KIND[item.kind](facts, item)
+    found = BY_KIND[_kind_of(facts, item)](facts, item)
     when = facts.late.get(item.index)
     if when == "finish" and found.rule == "sugar_after":
         # the recipe sprinkles it on late: under the broiler is after pressure too

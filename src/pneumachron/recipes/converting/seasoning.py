@@ -2,7 +2,7 @@
 
 import re
 
-from pneumachron.recipes.converting.naming import is_named, named_in
+from pneumachron.recipes.converting.naming import is_named, named_in, rows_named
 from pneumachron.recipes.converting.themes import PUSHED, TOSSED, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Kind
@@ -23,7 +23,10 @@ SEASONED = any_of(
     TOSSED,
     PUSHED,
 )
-CURED = any_of(r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b")
+CURED = any_of(
+    r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b",
+    r"\bsoak\b.{0,24}\bwater\b", r"\binject\w*",
+)  # fmt: skip
 _CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",
                 r"\bcure (the|it|them)\b", r"\b(brine|cure) for\b",
                 r"\b(cover|submerge)\w* .{0,60}\bbrine\b", r"\bleave to cure\b")  # fmt: skip
@@ -56,7 +59,10 @@ def cured_lines(understood: Understood) -> frozenset[int]:
         return frozenset()
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     own = {item.index for item in understood.ingredients if item.kind == "cure"}
-    return (named_in(understood, CURED) | own | _in_brine(understood)) - meat
+    told = " ".join(
+        text for step in understood.said for text in sentences_in(step) if CURED.search(text)
+    )
+    return (rows_named(understood, told) | own | _in_brine(understood)) - meat
 
 
 def _in_brine(understood: Understood) -> frozenset[int]:
@@ -115,6 +121,8 @@ def soaked_lines(understood: Understood) -> frozenset[int]:
 
 
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
+_LEAVES = {"fresh_herb", "woody_herb"}
+"""“Coriander” in a rub is no bunch of leaves."""
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
@@ -142,7 +150,8 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     # “rub the ribs”, and no word of what with: with the spices there are
     plain = _RUB_THE_MEAT.search(text) is not None and not spices & named
     wet = binders_in_the_pot(understood)
-    named |= {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    named |= rub
     all_spices = plain or bool(re.search(said, text))
     others = " ".join(step for step in understood.said if not SEASONED.search(step)).lower()
     # "season the meat", and the mustard is whisked into the sauce by another step
@@ -153,7 +162,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     return frozenset(
         item.index
         for item in understood.ingredients
-        if item.kind in _RUB_KINDS
+        if (item.kind in _RUB_KINDS or (item.index in rub and item.kind in _LEAVES))
         and item.index not in wet
         and (item.index in named or (all_spices and item.index not in elsewhere))
     )

@@ -100,7 +100,9 @@ def look_at(line: str) -> Look:
     sentence = plain.endswith((".", "!")) and len(words) >= 5 and not _SHORT.search(plain)
     known = food_of(found.name) is not UNKNOWN
     # “20 years” at the end of a sentence is no amount of food
-    amount = found.low is not None and (known or bool(_AMOUNT_FIRST.match(plain)))
+    counted = bool(_AMOUNT_FIRST.match(plain)) or bool(re.search(r"[\d½⅓⅔¼¾⅛]", plain))
+    # nor is the “rack” of a title one rack
+    amount = found.low is not None and counted and (known or bool(_AMOUNT_FIRST.match(plain)))
     # so much of a food is an ingredient, whatever word it begins with
     clutter = not (amount and known) and (
         bool(CLUTTER.search(plain)) or not words or plain.endswith("?")

@@ -235,6 +235,7 @@ def _part_on_a_line(line: str) -> Iterator[str]:
         return
     yield f"{found['part']}:"
     yield from foods
+    yield _END_OF_PART
 
 
 def _foods_of(part: str, rest: str) -> list[str]:
@@ -256,6 +257,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
     return foods
 
 
+_END_OF_PART = "\u2063:"
+"""A heading without a name: what stands on the next line belongs to no part."""
 _HEAD = frozenset({"ingredient", "ingredients", "amount", "amounts", "quantity", "qty", "item"})
 
 
@@ -409,7 +412,7 @@ class _Sorted:
             source=self.text.source,
             parts=tuple(parts),
             sections=tuple(sections[:MAX_PARTS]),
-            left_out=tuple(self.left_out[:MAX_LINES]),
+            left_out=tuple(line for line in self.left_out[:MAX_LINES] if line != _END_OF_PART),
         )
 
     @staticmethod
@@ -448,7 +451,11 @@ class _Sorted:
         numbered = [NUMBERED.match(line) for line in lines]
         if lines and all(numbered):
             lines = [NUMBERED.sub("", line) for line in lines]
-        return lines, [Part.of(name, tuple(rows)) for name, rows in parts[:MAX_PARTS] if rows]
+        return lines, [
+            Part.of(name, tuple(rows))
+            for name, rows in parts[:MAX_PARTS]
+            if rows and name != _END_OF_PART[0]
+        ]
 
     def _steps(self) -> tuple[list[str], list[Section]]:
         rows = [
@@ -461,7 +468,8 @@ class _Sorted:
         named: dict[int, str] = {}
         for row in rows:
             if row.heading == "part":
-                named[len(steps)] = row.plain.strip("*_: ")
+                if row.plain != _END_OF_PART:
+                    named[len(steps)] = row.plain.strip("*_: ")
             elif _is_clutter(row):
                 self.left_out.append(row.plain)
             elif _TIP.match(row.plain):

@@ -12,10 +12,11 @@ from pneumachron.recipes.understanding.patterns import any_of
 
 _ANIMALS: tuple[tuple[str, re.Pattern[str]], ...] = (
     ("beef", any_of(r"\bbeef\b", r"\bsteer\b", r"\bwagyu\b", r"\bchuck\b",
-                    r"\bsteaks?\b(?! sauce| seasoning)", r"\bprime rib\b", r"\bstanding rib\b",
+                    r"\bprime rib\b", r"\bstanding rib\b",
                     r"\boxtails?\b")),
     ("veal", any_of(r"\bveal\b")),
     ("pork", any_of(r"\bpork\b", r"\bpig\b", r"\bhog\b", r"\bgammon\b")),
+    ("beef", any_of(r"\bsteaks?\b(?! sauce| seasoning)")),
     ("wild boar", any_of(r"\bboar\b")),
     ("lamb", any_of(r"\blamb\b", r"\bmutton\b", r"\bhogget\b")),
     ("goat", any_of(r"\bgoat\b(?![- ]?cheese)", r"\bkid goat\b")),

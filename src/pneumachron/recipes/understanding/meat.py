@@ -78,7 +78,10 @@ def read_meat(
     chosen : the cut the cook says it is; then nothing is in doubt
     """
     lines = [item for item in ingredients if is_meat_line(item) and _cut_in(item.line.raw)[0]]
-    named = [item for item in lines if _belongs(item.line.raw)]
+    named = [
+        item for item in lines
+        if _belongs(item.line.raw) and not _COOKED.search(item.line.raw)
+    ]  # fmt: skip
     others = tuple(
         OtherMeat(item.index, item.line.raw)
         for item in ingredients
@@ -141,6 +144,10 @@ _BONE_IS_IN = re.compile(
     re.I,
 )
 """The steps speak of a bone that comes out."""
+_COOKED = re.compile(
+    r"\b(?<!slow[- ])(?:cooked|leftovers?|left-over|pre-?cooked)\b(?! (?:off|down|out))", re.I
+)
+"""Done already: there is nothing to soften."""
 _LEAST_UNNAMED_KG = 0.4
 """A line of this weight that names no food is the meat of a title that names a cut. Judgement."""
 _SLABS = re.compile(r"\b(racks?|slabs?|flats?|joints?|roasts?|meat|pork|beef)\b", re.I)

@@ -332,6 +332,7 @@ def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
     return found
 
 
+_THEN = re.compile(r",? (?:and )?then ")
 _COMMAS = re.compile(r",\s+(?:then |and )?")
 
 
@@ -342,6 +343,10 @@ def _heat_in(sentence: str, device: Device | None) -> str | None:
     """
     if _is_main_heat(sentence, device):
         return sentence
+    # "simmer covered 25 min, then uncover and reduce"
+    first = _THEN.split(sentence)[0]
+    if first != sentence and durations_in(first) and _is_main_heat(first, device):
+        return first
     beside = ", ".join(part for part in _COMMAS.split(sentence) if not _ASIDE.search(part))
     told = temperatures_in(beside) and durations_in(beside)
     return beside if told and _is_main_heat(beside, device) else None
