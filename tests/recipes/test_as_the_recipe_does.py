@@ -410,3 +410,37 @@ def test_a_steak_of_pork_is_pork() -> None:
     assert found.cut == "shoulder_boneless"
     with pytest.raises(RecipeError):
         understood(WET, meat="4 shoulder steaks")
+
+
+def test_the_old_oven_is_no_step_of_ours() -> None:
+    done = made("Preheat oven to 300°F with a rack in the lower third.",
+                "Cover and bake for 3 hours.", meat="4 lb short ribs")  # fmt: skip
+    assert "lower third" not in told(done)
+
+
+def test_sugar_left_over_from_a_rub_is_stirred_in() -> None:
+    done = made("Rub the sugar over the pork.", "Cook on low in the slow cooker for 8 hours.",
+                more=("100 g soft brown sugar",))  # fmt: skip
+    assert went(done, 1) == ["season", "finish"]
+    finish = next(step for step in done.steps if step.kind == "finish")
+    assert words(finish) == "Stir in soft brown sugar."
+
+
+def test_thin_meat_for_the_grill_stays_on_the_grill() -> None:
+    recipe = Recipe("Grilled flanken", ('3 lb flanken cut beef short ribs 1/4" thick',),
+                    ("Blend everything else.", "Grill over a hot fire 3 min a side."))  # fmt: skip
+    with pytest.raises(RecipeError) as refused:
+        convert(understand(recipe), KITCHEN)
+    assert refused.value.code == "gains_little"
+
+
+def test_three_racks_are_no_three_people() -> None:
+    assert understand(Recipe("Ribs", ("3 racks back ribs",), ("Smoke 4 hours.",),
+                             yields="Makes: 3 racks")).plates is None  # fmt: skip
+
+
+def test_what_a_paragraph_does_first_is_done_first() -> None:
+    done = made("Blend the garlic with the soy. Marinate overnight. Cover and simmer 2 hours.",
+                more=("8 cloves garlic", "150 ml soy"))  # fmt: skip
+    said = told(done)
+    assert said.index("Blend the garlic") < said.index("Marinate in the refrigerator")

@@ -108,12 +108,13 @@ def _own_words(
         None,
     )  # fmt: skip
     early = index < min(understood.cooking.steps, default=0)
+    before = early or (index in understood.cooking.steps and not after)
     return OwnWords(
         text,
         before_finish="finish" in themes[index + 1 :] or mixes_a_glaze(text),
-        before_heat=early or (index in understood.cooking.steps and not after),
+        before_heat=before,
         serves=themes[index] == "serve" and not early,
-        at_first=early and (fried is None or index < fried),
+        at_first=before and (fried is None or index < fried),
     )
 
 

@@ -306,7 +306,13 @@ def _finish(work: Work) -> OutStep | None:
     if kind == "glaze":  # it was made in the open cooker, as the release tells
         return OutStep("finish", (_say("glaze", names=glaze),)) if glaze else None
     if kind == "none":
-        return OutStep("finish", (_say("glaze_beside", names=glaze),)) if glaze else None
+        sweet = listed(line.name for line in late if line.food.kind in {"sugar", "sugar_thick"})
+        others = listed(
+            name for name in glaze.split("\n") if name and name not in sweet.split("\n")
+        )
+        told = (("stir_in", sweet), ("glaze_beside", others))
+        said = [_say(code, names=names) for code, names in told if names]
+        return OutStep("finish", tuple(said)) if said else None
     low, high = _minutes(work.finish.each_s)
     said = [_say(f"finish_{kind}", low_min=low, high_min=high)]
     if "burnt_ends" in work.understood.crust.characters:

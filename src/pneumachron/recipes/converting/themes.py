@@ -29,7 +29,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         any_of(
             r"\bpreheat",
             r"\bin the slow cooker",
-            r"\bheat the (oven|grill|smoker)",
+            r"\b(pre)?heat (the |your |an? )?(oven|grill|smoker|barbecue|bbq)\b",
             r"\boven at\b",
             r"\bget the oven",
             r"\bbring the smoker",

@@ -388,7 +388,7 @@ def thickness_in(text: str) -> float | None:
         amount = read_line(f"{size.strip()} g").amount
         unit = match["unit"].lower()
         metres = unit_factor(_UNIT_M.get(unit, "inch"), "meter")
-        if amount and 0.008 <= amount * metres <= 0.15:
+        if amount and 0.005 <= amount * metres <= 0.15:
             return amount * metres
     aside = _THICK_ASIDE.search(text)
     return thickness_in(f"{aside[1]} thick") if aside else None

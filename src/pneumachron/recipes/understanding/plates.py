@@ -10,7 +10,10 @@ _WORDS = {
 }  # fmt: skip
 _WORD = re.compile(rf"\b(?:{'|'.join(_WORDS)})\b", re.I)
 _SPAN = r"(?P<low>\d{1,3})(?:\s*(?:-|–|to|or)\s*(?P<high>\d{1,3}))?"
-_NUMBERS = re.compile(_SPAN)
+_NUMBERS = re.compile(
+    _SPAN
+    + r"(?! ?(?:racks?|slabs?|lbs?|pounds?|kg|kilos?|g\b|cups?|quarts?|lit(?:er|re)s?|ml)\b)(?!\d)"
+)
 _EATERS = r"(?:people|persons?|portions?|portionen|servings?|personen|eaters|guests|plates)"
 _SAID = re.compile(
     r"\b(?:serves|servings|feeds|yields?|for|für|enough for|ergibt)"
