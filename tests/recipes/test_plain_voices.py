@@ -404,3 +404,33 @@ def test_a_button_of_the_cooker_is_no_simmering() -> None:
     found = understood(step, meat="2 1/2 lb brisket, cut in 4 chunks")
     assert found.pressure is not None
     assert (found.pressure.hold_min, found.pressure.release) == (55, "timed")
+
+
+def test_a_numbered_list_has_no_amounts_in_its_numbers() -> None:
+    text = (
+        "1. 4 lb pork shoulder\n2. 1 Tbsp cumin\n3. 1 cup orange juice\n\n"
+        "1. Rub the cumin on the pork.\n2. Put all in the crockpot.\n3. Low 8 hours.\n"
+    )
+    recipe = read(text)
+    assert recipe.ingredients == ("4 lb pork shoulder", "1 Tbsp cumin", "1 cup orange juice")
+    assert understand(recipe).mass_kg == pytest.approx(1.81, rel=0.01)
+
+
+def test_meat_that_only_the_steps_name() -> None:
+    text = (
+        "Marinade\n2 tbsp soy sauce\n1 tbsp honey\n3 cloves garlic\n\n"
+        "Mix and pour over 2 lb boneless short ribs. Chill 2 hours.\n"
+        "Put everything in a Dutch oven, cover, 300F for 3 hours.\n"
+    )
+    found = understand(read(text))
+    assert found.cut == "short_ribs_boneless"
+    assert found.mass_kg == pytest.approx(0.907, rel=0.01)
+    prose = (
+        "Ribs & two sauces\n\n"
+        "Get yourself three racks of baby back ribs (roughly 2½ pounds apiece). "
+        "Salt them the night before. Cover with foil and bake at 150°C for two and a half hours.\n"
+        "Serve with sauce.\n"
+    )
+    racks = understand(read(prose))
+    assert (racks.cut, racks.count) == ("back_ribs", 3)
+    assert racks.mass_kg == pytest.approx(3.4, rel=0.01)

@@ -398,7 +398,9 @@ class _Sorted:
             or (state == "after" and row.under != "notes" and not self._no_words(row)
                 and row is not title and not _is_lost_meat(row, state))
         ]  # fmt: skip
-        lines = ingredients or _meat_in_prose([*before, *steps])
+        lines = ingredients
+        if not any(food_of(line).kind == "meat" for line in ingredients):
+            lines = [*ingredients, *_meat_in_prose([*before, *steps])]
         return Recipe(
             title=_title_of(title.plain) if title else self.text.subject,
             ingredients=tuple(lines),
@@ -448,9 +450,7 @@ class _Sorted:
                 if parts:
                     parts[-1][1].append(len(lines))
                 lines.append(row.plain)
-        numbered = [NUMBERED.match(line) for line in lines]
-        if lines and all(numbered):
-            lines = [NUMBERED.sub("", line) for line in lines]
+        lines = _without_numbers(lines)
         return lines, [
             Part.of(name, tuple(rows))
             for name, rows in parts[:MAX_PARTS]
@@ -486,7 +486,9 @@ _TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[
 _MEAT_IN_PROSE = re.compile(
     r"\b(?P<meat>(?:(?:two|three|\d) )?\(?\d[\d./½¼¾ -]{0,8}\s?-?"
     r"(?:lbs?|pounds?|kg|kilos?|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){0,4}?"
-    r"(?:butts?|shoulders?|briskets?|(?:short |spare |back )?ribs?|picnics?|wings))\b",
+    r"(?:butts?|shoulders?|briskets?|(?:short |spare |back )?ribs?|picnics?|wings)"
+    r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?) of (?:[a-z-]+ ){0,3}?ribs"
+    r"(?: \([^()]{3,40}\))?)(?!\w)",
     re.I,
 )
 
@@ -496,6 +498,17 @@ def _title_of(line: str) -> str:
     return re.sub(
         r"^(?:recipe|title)\s*:\s+(?=\S)", "", _SITE.sub("", line.strip("*_ ")), flags=re.I
     )
+
+
+_NUMBER = re.compile(r"^\s*(\d{1,3})[.)]\s+(?=\S)")
+
+
+def _without_numbers(lines: list[str]) -> list[str]:
+    """A list that is numbered from 1 on: “1. 4 lb pork” is no fourteen pounds of anything."""
+    numbers = [found and int(found[1]) for found in map(_NUMBER.match, lines)]
+    if len(lines) > 1 and numbers == list(range(1, len(lines) + 1)):
+        return [_NUMBER.sub("", line) for line in lines]
+    return lines
 
 
 def _meat_in_prose(texts: list[str]) -> list[str]:
