@@ -444,3 +444,10 @@ def test_what_a_paragraph_does_first_is_done_first() -> None:
                 more=("8 cloves garlic", "150 ml soy"))  # fmt: skip
     said = told(done)
     assert said.index("Blend the garlic") < said.index("Marinate in the refrigerator")
+
+
+def test_the_rest_before_carving_is_no_marinade() -> None:
+    done = made("Marinate the pork in the soy.", WET, "Rest 10 minutes, then slice.",
+                more=("150 ml soy",))  # fmt: skip
+    marinate = next(step for step in done.steps if step.kind == "marinate")
+    assert "10" not in words(marinate)

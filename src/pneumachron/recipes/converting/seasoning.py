@@ -171,20 +171,22 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
 OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
 _RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b", r"\brefrigerat", r"\bfridge\b",
                 r"\bchill\b", r"\bset aside\b")  # fmt: skip
+_COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bchill\b", r"\bovernight\b")
 _NIGHT = re.compile(r"\bovernight\b|\bnight before\b|\bday before\b", re.I)
 
 
 def marinating_s(understood: Understood) -> tuple[float, float] | None:
     """How long the recipe marinates [s]; None when it does not say."""
-    for sentence in (text for step in understood.recipe.steps for text in sentences_in(step)):
-        if not (MARINATED.search(sentence) or _RESTS.search(sentence)):
+    main = understood.cooking.main
+    steps = understood.recipe.steps if main is None else understood.recipe.steps[: main[0] + 1]
+    for sentence in (text for step in steps for text in sentences_in(step)):
+        # the rest before carving is no marinade
+        if not (MARINATED.search(sentence) or _COLD.search(sentence)):
             continue
         if _NIGHT.search(sentence):
             return OVERNIGHT_S
         if spans := durations_in(sentence):
             return spans[0].low_s, spans[0].high_s
-        if MARINATED.search(sentence):
-            continue
     return None
 
 

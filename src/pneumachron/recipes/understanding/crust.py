@@ -77,7 +77,6 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
 _HOTTER = any_of(r"\b(turn|raise|crank|up) (up )?the heat\b")
 """Of an oven; on the stove the same words only hurry the sauce."""
 _THEN = re.compile(r",? (?:and )?then ")
-_FIRST = any_of(r"\bbefore\b", r"\bfirst\b")
 
 
 def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
