@@ -109,7 +109,7 @@ LOG: tuple[tuple[int, str, Texture, float, tuple[float, float], str], ...] = (
 ALONE: dict[str, tuple[tuple[str, int, int], ...]] = {
     "Allotment working party short ribs": (("at the edge", 4, 4), ("in the middle", 3, 4)),
 }
-"""Pieces that were judged alone: what was different, juicy, taste."""
+"""Pieces that were rated alone: what was different, juicy, taste."""
 TWO_WAYS = "Ribs two ways, for the basses to judge"
 """One pot, membrane on and off: what a choir argues about."""
 TWO_WAYS_RACKS = tuple(

@@ -73,7 +73,7 @@ def taste_of(session: Session, home: str, cut: str) -> Learned:
 
 
 def _kin(session: Session, home: str, cut: str) -> list[str]:
-    """Other cuts of the family that were judged; flanken cooks like nothing else."""
+    """Other cuts of the family that were rated; flanken cooks like nothing else."""
     own = cuts().get(cut)
     if own is None or cut == LONER:
         return []  # what is no cut is refused where the wish is read

@@ -54,7 +54,7 @@ def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookCo
 
 
 def _judged_by_model(wish: Wish, hold_min: int, events: Sequence[StoredEvent]) -> float | None:
-    """The model's step of the pieces that were judged; None when none was."""
+    """The model's step of the pieces that were rated; None when none was."""
     told = [event.body["pieces"] for event in events if event.kind == "outcome"]
     counts = [count for _, count in wish.load.kinds()]
     return mean_model_step(told[-1] if told else [], counts, steps_for_minutes(wish, hold_min))

@@ -27,7 +27,7 @@ class Lesson:
 
 
 def tastes(session: Session, household_id: str, cut: str, limit: int) -> list[Lesson]:
-    """Judged cooks of a cut: steps, the oldest first."""
+    """Rated cooks of a cut: steps, the oldest first."""
     chosen = (
         select(
             CookRow.id,
@@ -112,7 +112,7 @@ def remember(session: Session, household_id: str, kind: LessonKind, key: str) ->
 
 
 def judged_cuts(session: Session, household_id: str) -> list[str]:
-    """Cuts that were judged at least once."""
+    """Cuts that were rated at least once."""
     return list(
         session.scalars(
             select(CookRow.cut)

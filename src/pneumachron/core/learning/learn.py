@@ -57,7 +57,7 @@ MOST_COOKS = 60
 
 @dataclass(frozen=True, slots=True)
 class Tasted:
-    """One judged cook: the step the model said for what was set, and the step that was seen."""
+    """One rated cook: the step the model gives for what was set, and the step that was seen."""
 
     model_step: float
     seen_step: float

@@ -18,7 +18,7 @@ def kind_of(judged: Mapping[str, Any], index: int) -> int:
 
 
 def mean_step(pieces: Sequence[Mapping[str, Any]], counts: Sequence[int]) -> float | None:
-    """Mean step over all pieces that were judged; a kind that was judged as one counts in full.
+    """Mean step over all pieces that were rated; a kind that was rated as one counts in full.
 
     Parameters
     ----------

@@ -10,9 +10,6 @@ from collections.abc import Iterator
 from dataclasses import dataclass, field
 from typing import Literal, TypeAlias
 
-from markdown_it import MarkdownIt
-from markdown_it.token import Token
-
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
 from pneumachron.recipes.reading.headings import (
@@ -25,6 +22,12 @@ from pneumachron.recipes.reading.headings import (
     yield_in,
 )
 from pneumachron.recipes.reading.looks import BULLET, NUMBERED, Look, look_at
+from pneumachron.recipes.reading.unfolding import (
+    END_OF_PART,
+    joined_cells,
+    markdown_lines,
+    unfolded,
+)
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import food_of
 
@@ -127,63 +130,13 @@ def read_plain(text: str) -> Recipe:
 
 def read_markdown(text: str) -> Recipe:
     """A recipe from Markdown: its emphasis and links are words, its lists are lines."""
-    return _sorted(_markdown_lines(text))
-
-
-def _markdown_lines(text: str) -> Iterator[str]:
-    heading, lists, first = False, list[str](), False
-    for token in MarkdownIt("commonmark", {"maxNesting": 20}).parse(text):
-        if token.type in {"bullet_list_open", "ordered_list_open"}:
-            lists.append(token.type)
-        elif token.type in {"bullet_list_close", "ordered_list_close"}:
-            lists.pop()
-        elif token.type in {"heading_open", "heading_close"}:
-            heading = token.type == "heading_open"
-        first = first or token.type == "list_item_open"
-        if token.type != "inline":
-            continue
-        words = "".join(
-            {"softbreak": "\n", "hardbreak": "\n"}.get(child.type, child.content)
-            for child in token.children or []
-        )
-        bullet = "- " if first and lists and lists[-1] == "bullet_list_open" else ""
-        first = False
-        lines = _unwrapped(words.split("\n"), in_item=bool(lists))
-        if not lists and _is_emphasized(token.children or []):
-            lines[0] = f"# {lines[0]}"
-        yield f"# {lines[0]}" if heading else f"{bullet}{lines[0]}"
-        yield from (f"# {line}" if heading else line for line in lines[1:])
-
-
-def _is_emphasized(children: list[Token]) -> bool:
-    """A paragraph that is nothing but one emphasis, and no sentence, is a heading."""
-    marks = [child.type for child in children]
-    words = "".join(child.content for child in children).strip()
-    whole = len(marks) > 2 and marks[0] in _OPENS and marks[-1] == _OPENS[marks[0]]
-    once = whole and marks.count(marks[0]) == 1
-    return once and len(words.split()) <= MOST_HEADING_WORDS and not re.search(r"[.!?,|\d]", words)
-
-
-_OPENS = {"em_open": "em_close", "strong_open": "strong_close"}
-MOST_HEADING_WORDS = 5
-"""Of a heading that is only emphasized. Judgement."""
-
-
-def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
-    """An item that is wrapped goes on in small letters; anything else is a line of its own."""
-    found = lines[:1]
-    for line in lines[1:]:
-        if in_item and line[:1].islower():
-            found[-1] += f" {line}"
-        else:
-            found.append(line)
-    return found
+    return _sorted(markdown_lines(text))
 
 
 def _sorted(lines: Iterator[str]) -> Recipe:
     text = _Text()
-    for raw in (part for line in lines for part in _unfolded(line)):
-        line = _cells(raw.strip())
+    for raw in (part for line in lines for part in unfolded(line)):
+        line = joined_cells(raw.strip())
         if line.strip(" -_=*#"):
             text.take(line)
         if len(text.rows) > MAX_ROWS:
@@ -191,87 +144,6 @@ def _sorted(lines: Iterator[str]) -> Recipe:
     _name_sections(text.rows)
     states = _states(text.rows)
     return _Sorted(text, states).recipe()
-
-
-_LABELLED = re.compile(
-    r"^\W{0,4}(?P<label>ingredients|you(?:[’']ll)? need|zutaten|method|directions|instructions"
-    r"|zubereitung)\*{0,2}\s*[:–]\*{0,2}\s+(?P<rest>\S.*)$",
-    re.I,
-)
-_FOODS = frozenset({"ingredients", "you need", "you'll need", "you’ll need", "zutaten"})
-_DIVIDED = re.compile(r"\s+[|•·]\s+|\s*;\s+|\s+/\s+(?=[\d½¼¾⅓⅔])")
-_BY_AMOUNT = re.compile(r",\s+(?=[\d½¼¾⅓⅔])")
-MOST_ON_A_LINE = 60
-"""Foods behind one label. Judgement."""
-
-
-def _unfolded(line: str) -> Iterator[str]:
-    """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
-    found = _LABELLED.match(line.strip())
-    if found is None:
-        yield from _part_on_a_line(line)
-        return
-    yield f"{found['label']}:"
-    rest = found["rest"]
-    if found["label"].lower() not in _FOODS:
-        yield rest
-        return
-    parts = _DIVIDED.split(rest, MOST_ON_A_LINE)
-    yield from parts if len(parts) > 1 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
-
-
-_PART_LINE = re.compile(
-    r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[a-z][a-z ]{2,30})\s*:\s+(?P<rest>\S.*)$", re.I
-)
-_COMMAS = re.compile(r",\s+(?![^(]*\))")
-
-
-def _part_on_a_line(line: str) -> Iterator[str]:
-    """“For mustard sauce: 4 cups mustard, 2 cups honey”: a part and its foods."""
-    found = _PART_LINE.match(line.strip())
-    foods = _foods_of(found["part"], found["rest"]) if found else []
-    if found is None or len(foods) < 2:
-        yield line
-        return
-    yield f"{found['part']}:"
-    yield from foods
-    yield _END_OF_PART
-
-
-def _foods_of(part: str, rest: str) -> list[str]:
-    """The foods behind the name of a part; none where it is a sentence, or no name of a part."""
-    if part.lower().startswith("for "):
-        counted = _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
-        return counted if len(counted) > 1 else []
-    if Part.of(part, ()).role == "main":
-        return []
-    foods: list[str] = []
-    for text in _COMMAS.split(rest, MOST_ON_A_LINE):
-        look = look_at(text)
-        if look.work > max(look.food, 0.0):
-            return []
-        if look.food > 0.0 or not foods:
-            foods.append(text)
-        else:  # "2 cloves garlic, minced together"
-            foods[-1] += f", {text}"
-    return foods
-
-
-_END_OF_PART = "\u2063:"
-"""A heading without a name: what stands on the next line belongs to no part."""
-_HEAD = frozenset({"ingredient", "ingredients", "amount", "amounts", "quantity", "qty", "item"})
-
-
-def _cells(line: str) -> str:
-    """A table row as a line, `| Paprika | 2 Tbsp |`; its head is a heading, its rule nothing."""
-    if not (len(line) > 2 and line.startswith("|") and line.endswith("|")):
-        return line
-    cells = [cell.strip(" *_") for cell in line.strip("|").split("|")]
-    if all(re.fullmatch(r":?-+:?", cell) for cell in cells if cell):
-        return ""
-    if {cell.lower() for cell in cells if cell} <= _HEAD:
-        return "Ingredients"
-    return " ".join(filter(None, cells))
 
 
 def _name_sections(rows: list[_Row]) -> None:
@@ -414,7 +286,7 @@ class _Sorted:
             source=self.text.source,
             parts=tuple(parts),
             sections=tuple(sections[:MAX_PARTS]),
-            left_out=tuple(line for line in self.left_out[:MAX_LINES] if line != _END_OF_PART),
+            left_out=tuple(line for line in self.left_out[:MAX_LINES] if line != END_OF_PART),
         )
 
     @staticmethod
@@ -454,7 +326,7 @@ class _Sorted:
         return lines, [
             Part.of(name, tuple(rows))
             for name, rows in parts[:MAX_PARTS]
-            if rows and name != _END_OF_PART[0]
+            if rows and name != END_OF_PART[0]
         ]
 
     def _steps(self) -> tuple[list[str], list[Section]]:
@@ -468,7 +340,7 @@ class _Sorted:
         named: dict[int, str] = {}
         for row in rows:
             if row.heading == "part":
-                if row.plain != _END_OF_PART:
+                if row.plain != END_OF_PART:
                     named[len(steps)] = row.plain.strip("*_: ")
             elif _is_clutter(row):
                 self.left_out.append(row.plain)
@@ -481,8 +353,6 @@ class _Sorted:
 
 _TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[:–-]\s", re.I)
 """A line among the steps that is no step."""
-
-
 _MEAT_IN_PROSE = re.compile(
     r"\b(?P<meat>(?:(?:two|three|\d) )?\(?\d[\d./½¼¾ -]{0,8}\s?-?"
     r"(?:lbs?|pounds?|kg|kilos?|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){0,4}?"

@@ -5,9 +5,10 @@ from dataclasses import dataclass, replace
 from typing import Literal, TypeAlias, get_args
 
 from pneumachron.recipes.model import Recipe
-from pneumachron.recipes.understanding.durations import Degrees, durations_in, temperatures_in
+from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.meat import read_meat
+from pneumachron.recipes.understanding.oven_heat import oven_heat_c
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 
@@ -166,7 +167,9 @@ def read_method(recipe: Recipe) -> Cooking:
         method=method,
         low_s=more * first.low_s + sum(item.low_s for item in spans),
         high_s=more * first.high_s + sum(item.high_s for item in spans),
-        temp_c=_temperature(recipe, first) if method not in {"slow_low", "slow_high"} else None,
+        temp_c=oven_heat_c(recipe.steps, first.step, first.place, first.start)
+        if method not in {"slow_low", "slow_high"}
+        else None,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,
         steps=frozenset(item.step for item in spans),
         main=(first.step, first.place),
@@ -415,59 +418,6 @@ def _only_open(sentence: str) -> bool:
     return bool(_OPEN.search(sentence)) and not re.search(
         r"(?<!un)cover(ed)?\b|\bfoil\b", sentence, re.I
     )
-
-
-def _temperature(recipe: Recipe, main: _Found) -> float | None:
-    """Heat of the main time: the nearest in its sentence, or the last one named before."""
-    begin, end = _clause(main.sentence, main.start)
-    near = sorted(
-        _of_the_oven(main.sentence),
-        key=lambda item: (
-            not item.exact,
-            not begin <= item.start < end,
-            item.start > main.start,
-            abs(item.start - main.start),
-        ),
-    )
-    if near:
-        return near[0].temp_c
-    same = sentences_in(recipe.steps[main.step])
-    before = [*recipe.steps[: main.step], *same[: main.place]]
-    behind = same[main.place + 1 :]
-    for text in (*reversed(before), *behind):
-        if found := _of_the_oven(text):
-            exact = [item for item in found if item.exact] or found
-            # "180 °C; reduce to 150 °C": the last is the one it cooks at
-            return exact[-1].temp_c
-    return None
-
-
-def _clause(sentence: str, at: int) -> tuple[int, int]:
-    """Where the clause begins and ends that has something at this place."""
-    begins = [found.end() for found in _CLAUSE.finditer(sentence, 0, at)]
-    after = _CLAUSE.search(sentence, at)
-    return (begins[-1] if begins else 0), (after.start() if after else len(sentence))
-
-
-_CLAUSE = re.compile(r"[,;]\s|\bthen\b")
-
-
-def _of_the_oven(text: str) -> list[Degrees]:
-    """Temperatures that are not those of the meat; of two for one oven, the one without a fan."""
-    found = []
-    for degrees in temperatures_in(text):
-        after = re.split(r"\d", text[degrees.end : degrees.end + 25].lower())[0]
-        before = text[max(0, degrees.start - 25) : degrees.start].lower()
-        of_meat = re.search(r"internal|inside|middle", after) or re.search(
-            r"until|reaches|reads|about$", before
-        )
-        if not of_meat:
-            found.append(degrees)
-    still = [item for item in found if not _FAN.match(text[item.start : item.end + 16])]
-    return still or found
-
-
-_FAN = re.compile(r"\D{0,12}\d+\s*°?\s?C?\s*fan\b", re.I)
 
 
 def _gauge(recipe: Recipe) -> float:

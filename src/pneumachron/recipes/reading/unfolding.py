@@ -1,0 +1,142 @@
+"""Before lines are sorted: one line that holds several is unfolded, Markdown becomes lines."""
+
+import re
+from collections.abc import Iterator
+
+from markdown_it import MarkdownIt
+from markdown_it.token import Token
+
+from pneumachron.recipes.model import Part
+from pneumachron.recipes.reading.looks import look_at
+
+
+def markdown_lines(text: str) -> Iterator[str]:
+    """The lines of a Markdown text: headings with their sign, items with a bullet, no emphasis."""
+    heading, lists, first = False, list[str](), False
+    for token in MarkdownIt("commonmark", {"maxNesting": 20}).parse(text):
+        if token.type in {"bullet_list_open", "ordered_list_open"}:
+            lists.append(token.type)
+        elif token.type in {"bullet_list_close", "ordered_list_close"}:
+            lists.pop()
+        elif token.type in {"heading_open", "heading_close"}:
+            heading = token.type == "heading_open"
+        first = first or token.type == "list_item_open"
+        if token.type != "inline":
+            continue
+        words = "".join(
+            {"softbreak": "\n", "hardbreak": "\n"}.get(child.type, child.content)
+            for child in token.children or []
+        )
+        bullet = "- " if first and lists and lists[-1] == "bullet_list_open" else ""
+        first = False
+        lines = _unwrapped(words.split("\n"), in_item=bool(lists))
+        if not lists and _is_emphasized(token.children or []):
+            lines[0] = f"# {lines[0]}"
+        yield f"# {lines[0]}" if heading else f"{bullet}{lines[0]}"
+        yield from (f"# {line}" if heading else line for line in lines[1:])
+
+
+def _is_emphasized(children: list[Token]) -> bool:
+    """A paragraph that is nothing but one emphasis, and no sentence, is a heading."""
+    marks = [child.type for child in children]
+    words = "".join(child.content for child in children).strip()
+    whole = len(marks) > 2 and marks[0] in _OPENS and marks[-1] == _OPENS[marks[0]]
+    once = whole and marks.count(marks[0]) == 1
+    return once and len(words.split()) <= MOST_HEADING_WORDS and not re.search(r"[.!?,|\d]", words)
+
+
+_OPENS = {"em_open": "em_close", "strong_open": "strong_close"}
+MOST_HEADING_WORDS = 5
+"""Of a heading that is only emphasized. Judgement."""
+
+
+def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
+    """An item that is wrapped goes on in small letters; anything else is a line of its own."""
+    found = lines[:1]
+    for line in lines[1:]:
+        if in_item and line[:1].islower():
+            found[-1] += f" {line}"
+        else:
+            found.append(line)
+    return found
+
+
+_LABELLED = re.compile(
+    r"^\W{0,4}(?P<label>ingredients|you(?:[’']ll)? need|zutaten|method|directions|instructions"
+    r"|zubereitung)\*{0,2}\s*[:–]\*{0,2}\s+(?P<rest>\S.*)$",
+    re.I,
+)
+_FOODS = frozenset({"ingredients", "you need", "you'll need", "you’ll need", "zutaten"})
+_DIVIDED = re.compile(r"\s+[|•·]\s+|\s*;\s+|\s+/\s+(?=[\d½¼¾⅓⅔])")
+_BY_AMOUNT = re.compile(r",\s+(?=[\d½¼¾⅓⅔])")
+MOST_ON_A_LINE = 60
+"""Foods behind one label. Judgement."""
+
+
+def unfolded(line: str) -> Iterator[str]:
+    """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
+    found = _LABELLED.match(line.strip())
+    if found is None:
+        yield from _part_on_a_line(line)
+        return
+    yield f"{found['label']}:"
+    rest = found["rest"]
+    if found["label"].lower() not in _FOODS:
+        yield rest
+        return
+    parts = _DIVIDED.split(rest, MOST_ON_A_LINE)
+    yield from parts if len(parts) > 1 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+
+
+_PART_LINE = re.compile(
+    r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[a-z][a-z ]{2,30})\s*:\s+(?P<rest>\S.*)$", re.I
+)
+_COMMAS = re.compile(r",\s+(?![^(]*\))")
+
+
+def _part_on_a_line(line: str) -> Iterator[str]:
+    """“For mustard sauce: 4 cups mustard, 2 cups honey”: a part and its foods."""
+    found = _PART_LINE.match(line.strip())
+    foods = _foods_of(found["part"], found["rest"]) if found else []
+    if found is None or len(foods) < 2:
+        yield line
+        return
+    yield f"{found['part']}:"
+    yield from foods
+    yield END_OF_PART
+
+
+def _foods_of(part: str, rest: str) -> list[str]:
+    """The foods behind the name of a part; none where it is a sentence, or no name of a part."""
+    if part.lower().startswith("for "):
+        counted = _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+        return counted if len(counted) > 1 else []
+    if Part.of(part, ()).role == "main":
+        return []
+    foods: list[str] = []
+    for text in _COMMAS.split(rest, MOST_ON_A_LINE):
+        look = look_at(text)
+        if look.work > max(look.food, 0.0):
+            return []
+        if look.food > 0.0 or not foods:
+            foods.append(text)
+        else:  # "2 cloves garlic, minced together"
+            foods[-1] += f", {text}"
+    return foods
+
+
+END_OF_PART = "\u2063:"
+"""A heading without a name: what stands on the next line belongs to no part."""
+_HEAD = frozenset({"ingredient", "ingredients", "amount", "amounts", "quantity", "qty", "item"})
+
+
+def joined_cells(line: str) -> str:
+    """A table row as a line, `| Paprika | 2 Tbsp |`; its head is a heading, its rule nothing."""
+    if not (len(line) > 2 and line.startswith("|") and line.endswith("|")):
+        return line
+    cells = [cell.strip(" *_") for cell in line.strip("|").split("|")]
+    if all(re.fullmatch(r":?-+:?", cell) for cell in cells if cell):
+        return ""
+    if {cell.lower() for cell in cells if cell} <= _HEAD:
+        return "Ingredients"
+    return " ".join(filter(None, cells))

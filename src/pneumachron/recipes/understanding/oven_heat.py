@@ -1,0 +1,63 @@
+"""How hot the oven, grill or smoker is during the long time of a recipe."""
+
+import re
+
+from pneumachron.recipes.understanding.durations import Degrees, temperatures_in
+from pneumachron.recipes.understanding.sentences import sentences_in
+
+
+def oven_heat_c(steps: tuple[str, ...], step: int, place: int, start: int) -> float | None:
+    """Heat of the long time [°C]: the nearest in its sentence, or the last one named before.
+
+    Parameters
+    ----------
+    step, place, start : the step, the sentence in it, and where the time stands in the sentence
+    """
+    same = sentences_in(steps[step])
+    begin, end = _clause(same[place], start)
+    near = sorted(
+        _of_the_oven(same[place]),
+        key=lambda item: (
+            not item.exact,
+            not begin <= item.start < end,
+            item.start > start,
+            abs(item.start - start),
+        ),
+    )
+    if near:
+        return near[0].temp_c
+    before = [*steps[:step], *same[:place]]
+    for text in (*reversed(before), *same[place + 1 :]):
+        if found := _of_the_oven(text):
+            exact = [item for item in found if item.exact] or found
+            # "180 °C; reduce to 150 °C": the last is the one it cooks at
+            return exact[-1].temp_c
+    return None
+
+
+def _clause(sentence: str, at: int) -> tuple[int, int]:
+    """Where the clause begins and ends that has something at this place."""
+    begins = [found.end() for found in _CLAUSE.finditer(sentence, 0, at)]
+    after = _CLAUSE.search(sentence, at)
+    return (begins[-1] if begins else 0), (after.start() if after else len(sentence))
+
+
+_CLAUSE = re.compile(r"[,;]\s|\bthen\b")
+
+
+def _of_the_oven(text: str) -> list[Degrees]:
+    """Temperatures that are not those of the meat; of two for one oven, the one without a fan."""
+    found = []
+    for degrees in temperatures_in(text):
+        after = re.split(r"\d", text[degrees.end : degrees.end + 25].lower())[0]
+        before = text[max(0, degrees.start - 25) : degrees.start].lower()
+        of_meat = re.search(r"internal|inside|middle", after) or re.search(
+            r"until|reaches|reads|about$", before
+        )
+        if not of_meat:
+            found.append(degrees)
+    still = [item for item in found if not _FAN.match(text[item.start : item.end + 16])]
+    return still or found
+
+
+_FAN = re.compile(r"\D{0,12}\d+\s*°?\s?C?\s*fan\b", re.I)
