@@ -139,7 +139,7 @@ function Phase({ phase, unit }: { phase: PhaseMark; unit: string }) {
         fill="var(--ink)"
         fontWeight={strong ? 700 : 400}
       >
-        {PHASE_WORDS[phase.kind].name} {Math.round(phase.minutes)}
+        {PHASE_WORDS[phase.kind].name} {Math.max(1, Math.round(phase.minutes))}
         {unit}
       </text>
     </g>
