@@ -38,6 +38,14 @@ def test_axe(page: Page, view: str, scheme: Literal["light", "dark"]) -> None:
     axe_clean(page)
 
 
+def test_the_guide_says_that_it_loads(page: Page) -> None:
+    """It was an empty page until its words came."""
+    page.route("**/api/guide", lambda _: None)  # as slow as can be
+    with page.expect_request("**/api/guide"):  # the view is there, and asks for its words
+        page.goto("/guide")
+    expect(page.get_by_role("heading", name=screen("app-loading-the-page"))).to_be_visible()
+
+
 def test_axe_on_a_dialog_and_on_trouble(page: Page) -> None:
     page.goto(BRISKET)
     page.get_by_role("tab", name=screen("plan-what-if")).click()

@@ -22,6 +22,7 @@ from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.api.sane import InsaneError, sane_json
 from pneumachron.core.schedule.model import Block, Segment, Wait
 from pneumachron.core.schedule.schedule import schedule
+from pneumachron.core.schedule.solver import LITTLE_WORK
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.reading.jsonld import loads, markup_free, recipes_in
@@ -175,18 +176,11 @@ def test_days() -> None:
             found.append(Block(f"b{number}", f"dish {number // 4}", (part,), before, 0.0))
         return found
 
-    tries = [0]
-
-    def few() -> bool:
-        tries[0] += 1
-        return tries[0] % 40 > 0  # a fixed number of orders, so that only their length grows
-
     def plan(work: list[Block]) -> None:
-        schedule(work, {"hands": 2}, go_on=few)
+        # searches that would go on for long end after the same work, however large the day
+        schedule(work, {"hands": 2}, work=LITTLE_WORK)
 
-    small, large = blocks(16), blocks(32)
-    # an order of twice the blocks looks at twice the lanes for each: quadratic at most
-    assert spent(lambda: plan(large), 1) <= 2 * MOST * spent(lambda: plan(small), 3) + START_S
+    grows_evenly(blocks, plan, 48)
 
 
 def test_one_moment_of_reading_is_enough_for_a_real_page() -> None:

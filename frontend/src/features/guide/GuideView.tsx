@@ -17,7 +17,9 @@ export function GuideView() {
   useEffect(() => {
     if (parts) document.getElementById(window.location.hash.slice(1))?.scrollIntoView();
   }, [parts]);
-  if (!parts) return null;
+  if (!parts) {
+    return <h1 className="p-6 font-normal text-pencil">{say("app-loading-the-page")}</h1>;
+  }
   return (
     <div className="mx-auto max-w-3xl px-4 py-5 text-[0.9375rem]">
       <h1 className="font-bold text-[1.625rem]">{say("guide-guide")}</h1>
