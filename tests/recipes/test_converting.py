@@ -354,7 +354,8 @@ def test_every_rule_is_tested_and_documented() -> None:
     here = {
         *(row[0] for row in RULES), "roots_with_meat", "marinade_boiled", "portioned",
         "heat_struck", "own_words", "in_our_step", "finish_added", "kept_amount", "cure_in_order",
-        "other_part", "named_late", "marinade_wiped", "cured_meat", "burnt_ends", "bark",
+        "other_part", "named_late", "marinade_wiped", "marinade_shared", "cured_meat",
+        "burnt_ends", "bark",
         "crackling", "grill_instead", "minutes_kept",
     }  # fmt: skip
     assert here == set(rules())

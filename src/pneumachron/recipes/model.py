@@ -27,7 +27,8 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("glaze", r"\b(glaze|mop|basting|lacquer|varnish)\b"),
     ("beside", r"\b(creams?|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving|toppings?|"
                r"to finish|buns?|rolls?|pickles?|butter|aioli|mayo\w*|chutney|gremolata"
-               r"|dumplings?|tacos?|tortillas?|sandwich\w*|assembly|to assemble|sides?)\b"),
+               r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
+               r"|wraps?|assembly|to assemble|sides?)\b"),
     ("sauce", r"\b(sauces?|gravy|dressing)\b"),
 )  # fmt: skip
 """What a heading over some ingredients says of them; looked for in this order."""

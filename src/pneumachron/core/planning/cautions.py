@@ -176,12 +176,20 @@ def _release(facts: Facts) -> Iterable[Caution]:
         yield Caution("kept_hot", "note", "release", ZONE_HIGH.source, {"zone_c": ZONE_HIGH.value})
 
 
+CUT_UP_KG = 0.3
+"""A thin piece lighter than this was cut from a larger one: cubes, slices. Judgement."""
+
+
+def _is_cut_up(piece: Piece, usual_m: float) -> bool:
+    return piece.thickness_m < usual_m and piece.mass_kg < CUT_UP_KG
+
+
 def _size(facts: Facts) -> Iterable[Caution]:
     for piece, _ in facts.load.kinds():
         low, high = piece.cut.usual_thickness_m
         if piece.thickness_guessed:
             yield _guessed(piece, facts.range)
-        elif not low <= piece.thickness_m <= high:
+        elif not low <= piece.thickness_m <= high and not _is_cut_up(piece, low):
             yield Caution(
                 "unusual_thickness",
                 "careful",

@@ -39,6 +39,7 @@ from pneumachron.recipes.converting.seasoning import (
     cured_lines,
     in_marinade,
     rubbed_lines,
+    shared_lines,
     soaked_lines,
     sprayed_lines,
 )
@@ -160,7 +161,9 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
 def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> Pouring:
     """What the runs need together, shared among the recipe's liquids."""
     apart = frozenset(parts_apart(understood))
-    elsewhere = sprayed_lines(understood) | cured_lines(understood) | apart
+    elsewhere = (
+        sprayed_lines(understood) | cured_lines(understood) | shared_lines(understood) | apart
+    )
     liquids = tuple(
         item for item in understood.ingredients if is_liquid(item) and item.index not in elsewhere
     )
@@ -196,7 +199,8 @@ def _facts(
     understood: Understood, portioned: Portioned, pouring: Pouring, plan: Plan, kitchen: Kitchen
 ) -> Facts:
     apart = parts_apart(understood)
-    rubbed = rubbed_lines(understood) - cured_lines(understood) - frozenset(apart)
+    shared = shared_lines(understood) - frozenset(apart)
+    rubbed = rubbed_lines(understood) - cured_lines(understood) - frozenset(apart) - shared
     sugar_kg = portioned.scale * sum(
         item.sugar_g / 1000.0 for item in understood.ingredients if item.index in rubbed
     )
@@ -218,9 +222,10 @@ def _facts(
         cured=cured_lines(understood),
         marinated=frozenset(
             item.index for item in understood.ingredients
-            if item.index in in_marinade(understood) and is_liquid(item)
+            if item.index in in_marinade(understood) - shared and is_liquid(item)
         ),
-        soaked=soaked_lines(understood),
+        shared=shared,
+        soaked=soaked_lines(understood) - shared,
         bought_cured=bought_cured(understood),
         parts=apart,
         late=named_late(understood),

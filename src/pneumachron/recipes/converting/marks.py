@@ -1,5 +1,6 @@
 """What a conversion is made of: lines with their place in the work, and the pencil marks."""
 
+import re
 from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal, TypeAlias, get_args
@@ -16,6 +17,15 @@ When: TypeAlias = Literal[
 WHENS: tuple[When, ...] = get_args(When)
 Say: TypeAlias = Callable[[Message], str]
 """Makes a sentence of a message."""
+
+
+ONE = 1.05
+"""Up to so much is one: “1 orange”."""
+
+
+def singular(name: str, words: str) -> str:
+    """A name that speaks of one of its food, where the recipe had several: “oranges”."""
+    return re.sub(rf"\b({re.escape(words)})(?:es|s)\b", r"\1", name, flags=re.I) if words else name
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,7 +46,9 @@ class OutLine:
         """As it is written."""
         head = "" if self.amount is None else amount_text(*self.amount, self.unit) + " "
         aside = self.aside if self.prepared is None else say(self.prepared)
-        return f"{head}{self.name}" + (f", {aside}" if aside else "")
+        one = self.amount is not None and not self.unit and self.amount[1] <= ONE
+        name = singular(self.name, self.food.words) if one else self.name
+        return f"{head}{name}" + (f", {aside}" if aside else "")
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,6 +69,8 @@ class OwnWords:
     before_finish: bool
     before_heat: bool
     """The recipe does it before the meat is on the heat, and so do we."""
+    before_rub: bool = False
+    """The meat is rubbed or soaked with it afterwards."""
     serves: bool = False
     """It serves the meal: nothing comes after it."""
     at_first: bool = False

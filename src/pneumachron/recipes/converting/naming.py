@@ -1,18 +1,51 @@
 """Which ingredients a text names, and which sentences stand before and after the long heat."""
 
 import re
+from collections.abc import Iterator
 
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Ingredient
+from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 
 def named_in(understood: Understood, pattern: re.Pattern[str]) -> frozenset[int]:
     """Lines whose ingredient a step of some theme names, by its last word."""
-    steps = [step for step in understood.said if pattern.search(step)]
-    text = " ".join(steps).lower()
+    told = [text for step in understood.said for text in _about(understood, step, pattern)]
+    text = " ".join(told).lower()
     return frozenset(item.index for item in understood.ingredients if is_named(item, text))
+
+
+FEW_SENTENCES = 4
+"""A step with more is a whole recipe in one paragraph. Judgement."""
+MIXED_BEFORE = 3
+"""So many sentences may tell what a mixture is made of. Judgement."""
+_MAKES = any_of(
+    r"\b(mix|stir|whisk|blend|combine|beat|shake|pound|crush|grind|add|process|mash|blitz)\b"
+)
+_THE_MIX = any_of(r"\b(mixture|mix|paste|rub|spices|marinade|brine|glaze|sauce)\b")
+
+
+def _about(understood: Understood, step: str, pattern: re.Pattern[str]) -> Iterator[str]:
+    """What of a step is about a theme: all of a short one, a sentence of a long paragraph.
+
+    “Mix the salt and the cumin. Rub it in.” is told in two sentences.
+    """
+    sentences = sentences_in(step)
+    if len(sentences) <= FEW_SENTENCES:
+        yield from [step] if pattern.search(step) else []
+        return
+    for place, sentence in enumerate(sentences):
+        if not pattern.search(sentence):
+            continue
+        yield sentence
+        if names_any(understood, sentence) and not _THE_MIX.search(sentence):
+            continue
+        for before in reversed(sentences[max(0, place - MIXED_BEFORE) : place]):
+            if not _MAKES.search(before):
+                break
+            yield before
 
 
 def rows_named(understood: Understood, text: str) -> frozenset[int]:

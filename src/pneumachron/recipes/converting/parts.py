@@ -62,12 +62,16 @@ def brushes_the_sauce(understood: Understood) -> bool:
         return False
     _, late = around(understood.said, *cooking.main)
     return any(
-        _ON_THE_MEAT.search(text) and not names_any(understood, text.lower())
+        _TOSSED_IN.search(text)
+        or (_ON_THE_MEAT.search(text) and not names_any(understood, text.lower()))
         for step in late for text in sentences_in(step)
     )  # fmt: skip
 
 
 _ON_THE_MEAT = any_of(r"\b(brush|baste|paint|glaze|slather|lacquer)(es|ed|ing)?\b")
+_TOSSED_IN = any_of(
+    r"\btoss\w*\b[^.;]{0,30}\b(in|with) (the |all the |half the |warm )?(\w+ )?(sauce|glaze)\b"
+)
 _POURED_IN = any_of(
     r"\b(with|in|add|pour\w*|tip\w*|over) (in |on |over )?(all )?(of )?the (\w+ )?"
     r"(sauce|marinade|mixture|mix|liquid)\b(?! (and serve|to serve|on the side))",

@@ -55,6 +55,8 @@ class Facts:
     """Lines of a cure or brine."""
     marinated: frozenset[int]
     """Liquids of a marinade."""
+    shared: frozenset[int]
+    """Of a mixture that goes partly onto the raw meat and partly on at the end."""
     soaked: frozenset[int]
     """Thick and sharp things of a marinade."""
     bought_cured: bool
@@ -259,10 +261,25 @@ def _aromatic(facts: Facts, item: Ingredient) -> Outcome:
     return _kept("sear" if facts.fries else "pot")(facts, item)
 
 
+_IN_WEDGES = any_of(r"\b(?:cabbage|fennel)s?\b.*\b(?:wedges?|quarter(?:s|ed)|eighths|halves)\b")
+"""Too thick to be tender from the heat of a sauce."""
+
+
 def _tender_vegetable(facts: Facts, item: Ingredient) -> Outcome:
     if item.index in facts.softened:
         return _kept("sear")(facts, item)
+    if _IN_WEDGES.search(item.line.raw):
+        return _roots(facts, item)
     return _moved("tender_after", "after")(facts, item)
+
+
+_COOKED = any_of(r"\b(cans?|tins?|tinned|canned|jars?|cooked|rinsed|drained|leftover)\b")
+
+
+def _foaming(facts: Facts, item: Ingredient) -> Outcome:
+    """Dried beans and rice are cooked on their own; what is cooked is only warmed in the sauce."""
+    when: When = "after" if _COOKED.search(item.line.raw) else "own_run"
+    return _moved("foaming_apart", when)(facts, item)
 
 
 def _binder(facts: Facts, item: Ingredient) -> Outcome:
@@ -333,7 +350,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "root": _roots,
     "aromatic": _aromatic,
     "tender_veg": _tender_vegetable,
-    "foaming": _moved("foaming_apart", "own_run"),
+    "foaming": _foaming,
     "smoke_wood": _smoke,
     "smoke_liquid": _liquid_smoke,
     "beside": _kept("beside"),
@@ -346,6 +363,8 @@ _SERVED = any_of(
     "to serve", "to garnish", "to finish", "for (the )?garnish(ing)?", "for serving",
     "for topping", "to top", "for sprinkling", "at the table", "for the table", "on the side",
 )  # fmt: skip
+_MORE = any_of(r"(?:\bplus|\+|\band) (?:some )?(?:more|extra)\b")
+"""“½ cup sauce, plus more to serve”: some of it is cooked."""
 _GLAZES = any_of(r"^to (glaze|brush|baste)\b", r"^for (the )?(glaze|glazing|brushing)\b")
 _SPRAYED: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
 
@@ -362,7 +381,8 @@ def apply_rule(facts: Facts, item: Ingredient) -> Outcome:
         return Outcome((), "spritz_struck")
     if _GLAZES.search(item.line.aside) and item.kind not in {"meat", "smoke_wood"}:
         return _kept("finish")(facts, item)
-    if _SERVED.search(item.line.aside) and item.kind != "smoke_wood":
+    served = _SERVED.search(item.line.aside) and not _MORE.search(item.line.aside)
+    if served and item.kind != "smoke_wood":
         return _kept("beside")(facts, item)
     return _by_kind(facts, item)
 
@@ -373,14 +393,27 @@ def _kind_of(facts: Facts, item: Ingredient) -> Kind:
     return "spice" if leaves else item.kind
 
 
+SHARED = 0.5
+"""What of a shared mixture goes onto the raw meat. Common practice."""
+
+
+def _marinade(facts: Facts, item: Ingredient) -> Outcome:
+    """On the raw meat and wiped off; what is brushed on at the end as well is parted first."""
+    if item.index not in facts.shared:
+        return Outcome((plain_line(facts, item, "season"),), "marinade_wiped")
+    on_the_meat = plain_line(facts, item, "season", SHARED)
+    late = plain_line(facts, item, "finish", 1.0 - SHARED)
+    return Outcome((on_the_meat, late), "marinade_shared")
+
+
 def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
     """By what it is, unless its part or the steps keep it out of the pot."""
     if (part := facts.parts.get(item.index)) is not None:
         brushed = part.role == "sauce" and facts.brushes_sauce
         line = plain_line(facts, item, "finish" if brushed else WHEN_OF_ROLE[part.role])
         return Outcome((line,), "other_part", {"part": part.name[:60]})
-    if item.index in facts.soaked:
-        return Outcome((plain_line(facts, item, "season"),), "marinade_wiped")
+    if item.index in facts.shared | facts.soaked:
+        return _marinade(facts, item)
     found = BY_KIND[_kind_of(facts, item)](facts, item)
     when = facts.late.get(item.index)
     if when == "finish" and found.rule == "sugar_after":

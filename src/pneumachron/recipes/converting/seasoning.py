@@ -3,7 +3,7 @@
 import re
 
 from pneumachron.recipes.converting.naming import is_named, named_in, rows_named
-from pneumachron.recipes.converting.themes import PUSHED, TOSSED, theme_of
+from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Kind
 from pneumachron.recipes.understanding.patterns import any_of
@@ -18,8 +18,11 @@ SEASONED = any_of(
     r"(?:ribs?|meat|pork|beef|brisket|shoulder|roast)\b",
     r"(?<!to )\bcoat\b",
     r"\bslather",
+    r"\btoss(?:ed)? (?:well |lightly |them |it )?with\b",
+    r"[;,.] ?salt (?:&|and) pepper[ .]*(?:$|[;.])",
     r"\bmix (the )?(salt|sugar|spices)",
     r"\bmixed dry spices",
+    r"\b(salzen|pfeffern|w(ü|ue)rzen|einreiben)\b",
     TOSSED,
     PUSHED,
 )
@@ -110,6 +113,35 @@ def in_marinade(understood: Understood) -> frozenset[int]:
         row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
     }
     return (named_in(understood, MARINATED) | frozenset(rows)) - meat
+
+
+_SOME_OF_IT = any_of(
+    r"\b(rub|pour|coat|spread|brush|toss|marinate|add|smear|cover)\w*\b[^.;]*"
+    r"\b(half|some|most|a third|two[- ]thirds|three[- ]quarters|1/2|2/3|3/4)\b",
+    r"\b(reserve|set aside|keep|hold) (?:back )?(half|some|a third|a quarter|the rest|[\d½¼⅓])",
+)
+_THE_REST = any_of(
+    r"\b(brush|baste|glaze|paint|slather|coat|spoon|toss|mop)\w*\b[^.;]*"
+    r"\b(remaining|remainder|rest of|reserved|other half|left-?over|set[- ]aside)\b"
+)
+
+
+def shared_lines(understood: Understood) -> frozenset[int]:
+    """Lines mixed once, of which a part goes onto the raw meat and the rest is brushed on late."""
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    for place, sentence in enumerate(sentences):
+        if not MIXED.search(sentence) or WITH_THE_MEAT.search(sentence):
+            continue
+        rows = rows_named(understood, sentence.lower()) - meat
+        some = next(
+            (at for at, text in enumerate(sentences) if at > place and _SOME_OF_IT.search(text)),
+            len(sentences),
+        )
+        rest = any(_THE_REST.search(text) for text in sentences[some + 1 :])
+        if rest and len(rows) > 1:
+            return rows
+    return frozenset()
 
 
 def soaked_lines(understood: Understood) -> frozenset[int]:

@@ -107,12 +107,16 @@ def _own_words(
         ),
         None,
     )  # fmt: skip
+    rubbed = next(
+        (row for row, theme in enumerate(themes) if theme in {"season", "marinate"}), None
+    )
     early = index < min(understood.cooking.steps, default=0)
     before = early or (index in understood.cooking.steps and not after)
     return OwnWords(
         text,
         before_finish="finish" in themes[index + 1 :] or mixes_a_glaze(text),
         before_heat=before,
+        before_rub=early and rubbed is not None and index < rubbed,
         serves=themes[index] == "serve" and not early,
         at_first=before and (fried is None or index < fried),
     )

@@ -85,12 +85,14 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
     return (*found, *(OutStep("own_words", (own_words(told.text),)) for told in serving))
 
 
-_WAITED_FOR = frozenset({"marinate", "sear", "deglaze", "pot", "finish", "carve"})
+_WAITED_FOR = frozenset({"season", "marinate", "sear", "deglaze", "pot", "finish", "carve"})
 """Our steps that something in the recipe's own words may have to come before."""
 
 
 def _is_time_for(told: OwnWords, kind: str) -> bool:
     """Whether what keeps its own words is done before one of our steps."""
+    if kind == "season":
+        return told.before_rub
     if kind in {"marinate", "sear", "deglaze"}:
         return told.at_first
     if kind == "pot":
@@ -150,7 +152,7 @@ def _soften(work: Work) -> OutStep | None:
     first = listed([line.name for line in early if not _is_simmered_off(line)])
     if not (first or off or work.sears):
         return None
-    said = [_say("deglaze")]
+    said = [_say("deglaze")] if first or work.sears else []
     if off:
         said.insert(0, _say("simmer_off", names=off))
     if first:

@@ -17,8 +17,9 @@ PUSHED = (
 )
 """Rubbed in by another word."""
 TOSSED = (
-    r"\btoss (?:the |your |all )?(?:meat|pork|beef|ribs?|chunks|cubes|pieces|brisket|shoulder)"
-    r" (?:in|with|through)\b"
+    r"\btoss (?:the |your |all )?"
+    r"(?:meat|pork|beef|ribs?|wings?|chunks|cubes|pieces|brisket|shoulder)"
+    r" (?:well )?(?:in|with|through)\b"
 )
 """Raw meat tossed with its seasoning."""
 _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
@@ -39,11 +40,17 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\block the lid",
             r"\bturn down to",
             r"\bwrap\b",
+            r"\b(vorheizen|schmoren|garen)\b",
         ),
     ),
     (
         "marinate",
-        any_of(r"\bmarinat", r"\boverlay in\b", r"\bfor \d+ hours? in the (fridge|refrigerator)"),
+        any_of(
+            r"\bmarinat",
+            r"\boverlay in\b",
+            r"\bfor \d+ hours? in the (fridge|refrigerator)",
+            r"\b(marinieren|einlegen)\b.*\b(stunden|nacht)\b",
+        ),
     ),
     (
         "season",
@@ -63,11 +70,29 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bmembrane",
             r"\bmix (the )?(salt|sugar|spices)",
             r"\bmixed dry spices",
+            r"\b(salzen|pfeffern|w(ü|ue)rzen|einreiben|trocken ?tupfen)\b",
         ),
     ),
-    ("sear", any_of(r"\bbrown (the|in|on|it|them)", r"\bsear\b", r"\bfry the\b", r"\bbrown\b")),
-    ("soften", any_of(r"\bsoften", r"\bonions?\b", r"\bgarlic\b")),
-    ("deglaze", any_of(r"\bwine\b", r"\bdeglaz", r"\bscrape")),
+    (
+        "sear",
+        any_of(
+            r"\bbrown (the|in|on|it|them)",
+            r"\bsear\b",
+            r"\bfry the\b",
+            r"\bbrown\b",
+            r"\ban(braten|gebraten)\b",
+        ),
+    ),
+    (
+        "soften",
+        any_of(
+            r"\bsoften",
+            r"\bonions?\b",
+            r"\bgarlic\b",
+            r"\b(an(r(ö|oe)sten|schwitzen)|d(ü|ue)nsten)\b",
+        ),
+    ),
+    ("deglaze", any_of(r"\bwine\b", r"\bdeglaz", r"\bscrape", r"\babl(ö|oe)schen\b")),
     (
         "finish",
         any_of(
@@ -89,11 +114,20 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bhold in",
             r"\brest wrapped",
             r"\bchill overnight",
+            r"\bruhen( lassen)?\b",
         ),
     ),
     (
         "carve",
-        any_of(r"\bslice", r"\bcarve", r"\bpull\b", r"\bshred", r"\bcut between", r"\blift out"),
+        any_of(
+            r"\bslice",
+            r"\bcarve",
+            r"\bpull\b",
+            r"\bshred",
+            r"\bcut between",
+            r"\blift out",
+            r"\b(in scheiben|aufschneiden|zerpfl(ü|ue)cken|tranchieren)\b",
+        ),
     ),
     (
         "sauce",
@@ -109,9 +143,25 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bwhisk\b",
             r"\bmelt\b",
             r"\bwarm the",
+            r"\b(abschmecken|einkochen|binden|andicken|abseihen)\b",
         ),
     ),
-    ("serve", any_of(r"\bscatter", r"\bsprinkle", r"\bserve\b", r"\bover\b")),
+    (
+        "serve",
+        any_of(
+            r"\bscatter",
+            r"\bsprinkle",
+            r"\bserve\b",
+            r"\bover\b",
+            r"\bgarnish",
+            r"\bassemble\b",
+            r"\bdivide\b.*\b(among|between)\b",
+            r"\btop(ped)? (it |them |each |off )?with\b",
+            r"\bladle\b",
+            r"\bpile\b",
+            r"\b(servieren|anrichten|servier|reichen)\b",
+        ),
+    ),
 )
 
 

@@ -12,7 +12,7 @@ Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 _ASKS = r"(you(['’]ll| will)? need|you need|what goes in( it)?|shopping list)"
 _INGREDIENTS = re.compile(
     rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten)"
-    r"(\s+(\d+\s?x\s*)+)?\s*:?$",
+    r"(\s+(\d+\s?x\s*)+|\s*\([^()]{1,30}\))?\s*:?$",
     re.I,
 )
 _STEPS = re.compile(
@@ -47,10 +47,13 @@ YIELD = any_of(
     r"^(serves|servings?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
     r"^(serves|feeds) about \d.{0,20}$",
     r"^for \d{1,3}( (people|persons|plates|of us))?\.?$",
+    r"^(?:(?:rezept |zutaten )?f(?:ü|ue)r )?(?:ca\. )?\d{1,3} (?:personen|portionen|leute)\s*:?$",
     r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|portions|plates|people|persons)\.?$",
 )
 TIMES = re.compile(
-    r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total) time \d|\b(prep|total) \d", re.I
+    r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total) time \d|\b(prep|total) \d"
+    r"|\b(?:zubereitungs|gar|koch|brat|schmor|vorbereitungs|arbeits|gesamt)zeit\s*:",
+    re.I,
 )
 """“Cook 4 hours” alone is a step."""
 _ON = re.compile(

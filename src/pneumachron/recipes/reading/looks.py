@@ -8,7 +8,7 @@ from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.patterns import any_of
 
-BULLET = re.compile(r"^\s*[-*•·▢☐\u2013]\s+")
+BULLET = re.compile(r"^\s*(?:[-*•·▢☐\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐\u2013]\s+")
 NUMBERED = re.compile(r"^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+(?=[A-Za-z])|^\s*step\s+\d{1,2}\s+", re.I)
 MOST_LOOKED_AT = 400
 """Characters of a line that are looked at."""
@@ -21,6 +21,11 @@ CLUTTER = any_of(
     r"by [A-Z][a-z]+ [A-Z]|reviewed by)",
     r"\b(affiliate|newsletter|sponsored|copyright|all rights reserved|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
+    r"^(tags?|keywords?|categories|slug|layout|permalink|draft|lang)\s*:",
+    r"^[aq](?:nswer|uestion)?\s*\([^()]{3,40}\)\s*:",
+    r"^\W*(image|photo|picture|video|advertisement)\b\s*:|^\[(image|photo|picture|video)\b",
+    r"^(us( customary)?|imperial|metric)\W{1,4}(us( customary)?|imperial|metric)$",
+    r"^[A-Z][^.!?:]{1,40} [»\u203a] [A-Z][^.!?:]{1,40}$",
     r"^\W*\d+(\.\d+)? (comments?|reviews?|votes?|shares?|likes?|ratings?|stars?|from \d+)\b",
     r"^\W*\d+(\.\d+)? from \d+ (reviews?|votes?|ratings?)",
     r"^(you may also|you might|more (from|recipes)|related\b|did you (make|try)|tried it|"
@@ -64,6 +69,12 @@ _NOT_VERBS = ("salt", "roast beef", "dry rub", "dry red", "dry white", "dry sher
               "sauce", "fork", "line", "light", "tip", "bbq sauce", "glaze:", "ready")  # fmt: skip
 
 
+_WHAT_FOR = re.compile(
+    r",? (?:to|for) (?:finish|serv(?:e|ing)|garnish(?:ing)?|top(?:ping)?|scatter|dust(?:ing)?)"
+    r"[ .]*$",
+    re.I,
+)
+"""“Sesame seeds to finish” is no work."""
 _SHORT = re.compile(r"\b(?:lbs?|oz|tsps?|tbsps?|pkgs?|pkts?|ea|approx|c|qts?|pts?|gal|in)\.$", re.I)
 """“4 to 5 lbs.”: the end of a word, and of no sentence."""
 _ALSO_ADJECTIVES = frozenset({"warm", "cool", "dry", "thin", "clean", "open", "crisp", "ready"})
@@ -92,12 +103,13 @@ def look_at(line: str) -> Look:
     """
     text = line[:MOST_LOOKED_AT]
     plain = BULLET.sub("", text).strip().lstrip("# ")
-    words = re.findall(r"[a-zäöüß]+", plain.lower())
+    words = re.findall(r"[a-zäöüß]+", _WHAT_FOR.sub("", plain).lower())
     found = read_line(plain)
     timed = bool(durations_in(plain))
     hot = bool(temperatures_in(plain))
     starts = _starts_with_verb(plain, words)
-    sentence = plain.endswith((".", "!")) and len(words) >= 5 and not _SHORT.search(plain)
+    told = plain.endswith((".", "!")) and len(words) >= 5
+    sentence = told and not (_SHORT.search(plain) or _WHAT_FOR.search(plain))
     known = food_of(found.name) is not UNKNOWN
     # “20 years” at the end of a sentence is no amount of food
     counted = bool(_AMOUNT_FIRST.match(plain)) or bool(re.search(r"[\d½⅓⅔¼¾⅛]", plain))

@@ -22,6 +22,12 @@ from pneumachron.recipes.reading.headings import (
     yield_in,
 )
 from pneumachron.recipes.reading.looks import BULLET, NUMBERED, Look, look_at
+from pneumachron.recipes.reading.prose import (
+    foods_in_prose,
+    is_told_part,
+    meat_in_prose,
+    without_meat_only,
+)
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
     joined_cells,
@@ -30,6 +36,7 @@ from pneumachron.recipes.reading.unfolding import (
 )
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import food_of
+from pneumachron.recipes.understanding.lines import read_line
 
 State: TypeAlias = Literal["before", "ingredients", "steps", "after"]
 _ORDERS: tuple[tuple[State, ...], ...] = (
@@ -49,8 +56,8 @@ _SITE = re.compile(r"(?<=\w) \| [^|]{2,60}$")
 """“Pot roast | Weeknight Suppers”: the name of a page's site."""
 _OUT_OF_A_LIST = 1.0
 """What counts against a list with bullets that is half ingredients and half steps."""
-_LEAST_TITLE, _MOST_TITLE_WORDS = 3, 14
-"""Letters and words of a title."""
+_LEAST_TITLE, _MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 6
+"""Letters and words of a title; words of one with an exclamation mark."""
 
 
 @dataclass(slots=True)
@@ -90,6 +97,9 @@ class _Text:
         if self._credit(line):
             return
         told = yield_in(line)
+        if not self.rows and not told and (behind := _SERVED.search(plain)):
+            self.yields = behind[0].strip(" ,;.()–-")
+            line = plain = _SERVED.sub("", plain)
         first = bool(told) and not self.yields
         if first:
             self.yields = told
@@ -272,7 +282,13 @@ class _Sorted:
         ]  # fmt: skip
         lines = ingredients
         if not any(food_of(line).kind == "meat" for line in ingredients):
-            lines = [*ingredients, *_meat_in_prose([*before, *steps])]
+            lines = [*ingredients, *meat_in_prose([*before, *steps])]
+            if len(lines) > len(ingredients) and not any(map(_is_counted, ingredients)):
+                steps += [line for line in self.left_out if is_told_part(line)]
+                self.left_out = [line for line in self.left_out if line not in steps]
+                foods, told = foods_in_prose([*before, *steps], len(lines))
+                lines, parts = [*lines, *foods], [*parts, *told][:MAX_PARTS]
+                steps = steps if sections else without_meat_only(steps)
         return Recipe(
             title=_title_of(title.plain) if title else self.text.subject,
             ingredients=tuple(lines),
@@ -304,7 +320,8 @@ class _Sorted:
         meaty = (row for row, state in outside if state == "after" and _is_meat(row))
         if self.text.subject and marked is None:
             return None
-        return marked or next(iter(before), None) or next(meaty, None)
+        asked = (row for row, state in self.pairs if state != "steps" and _ASKS.match(row.plain))
+        return marked or next(iter(before), None) or next(meaty, None) or next(asked, None)
 
     def _ingredients(self) -> tuple[list[str], list[Part]]:
         lines: list[str] = []
@@ -353,21 +370,32 @@ class _Sorted:
 
 _TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[:–-]\s", re.I)
 """A line among the steps that is no step."""
-_MEAT_IN_PROSE = re.compile(
-    r"\b(?P<meat>(?:(?:two|three|\d) )?\(?\d[\d./½¼¾ -]{0,8}\s?-?"
-    r"(?:lbs?|pounds?|kg|kilos?|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){0,4}?"
-    r"(?:butts?|shoulders?|briskets?|(?:short |spare |back )?ribs?|picnics?|wings)"
-    r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?) of (?:[a-z-]+ ){0,3}?ribs"
-    r"(?: \([^()]{3,40}\))?)(?!\w)",
+_SERVED = re.compile(
+    r"\s*\((?:serves|for|makes|feeds) \d[^()]{0,30}\)$"
+    r"|(?:[,;.]| [–-])\s+(?:serves|feeds|makes|for) \d.{0,40}$",
     re.I,
 )
+"""“Plum ribs (serves 4)”, “Short ribs, serves 4 – 3 hours”."""
+
+
+_ASKS = re.compile(
+    r"^(?:q\s*:\s*)?(?:does|has|do|can) (?:any(?:one|body)|you|someone) (?:have|got|share|give me)"
+    r" (?:an?|your|the) (?P<about>.{4,60}?)\?*$",
+    re.I,
+)
+"""“Does anyone have a brisket recipe with coffee?”"""
 
 
 def _title_of(line: str) -> str:
     """Without emphasis, the name of the site, and the word before it."""
-    return re.sub(
+    bare = re.sub(
         r"^(?:recipe|title)\s*:\s+(?=\S)", "", _SITE.sub("", line.strip("*_ ")), flags=re.I
     )
+    bare = _SERVED.sub("", bare)
+    if asked := _ASKS.match(bare):
+        return asked["about"]
+    quoted = re.fullmatch(r"[\"“'](.{3,})[\"”']", bare)
+    return quoted[1] if quoted else bare
 
 
 _NUMBER = re.compile(r"^\s*(\d{1,3})[.)]\s+(?=\S)")
@@ -379,12 +407,6 @@ def _without_numbers(lines: list[str]) -> list[str]:
     if len(lines) > 1 and numbers == list(range(1, len(lines) + 1)):
         return [_NUMBER.sub("", line) for line in lines]
     return lines
-
-
-def _meat_in_prose(texts: list[str]) -> list[str]:
-    """“I take an 8 lb bone-in butt, slather it …”: the meat of a recipe without a list."""
-    found = next((match for text in texts if (match := _MEAT_IN_PROSE.search(text))), None)
-    return [found["meat"]] if found else []
 
 
 def _is_clutter(row: _Row) -> bool:
@@ -407,11 +429,16 @@ def _may_be_title(row: _Row) -> bool:
     return (
         not row.look.clutter
         and row.heading in {None, "part"}
-        and not row.plain.endswith((".", "!", "?", ":"))
+        and not row.plain.endswith((".", "?", ":"))
+        and (not row.plain.endswith("!") or (len(words) <= _MOST_CALLED and _is_meat(row)))
         and len(row.plain) >= _LEAST_TITLE
         and not (_WEIGHED.search(row.plain) and _is_meat(row))
         and len(words) <= _MOST_TITLE_WORDS
     )
+
+
+def _is_counted(line: str) -> bool:
+    return read_line(line).low is not None
 
 
 def _is_meat(row: _Row) -> bool:

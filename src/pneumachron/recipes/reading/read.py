@@ -19,6 +19,7 @@ from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
 from pneumachron.recipes.reading.looks import look_at
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
+from pneumachron.recipes.understanding.sentences import NO_END
 
 MAX_PAGE_TAGS = 30_000
 """Tags of a saved page; a long one has some thousand."""
@@ -91,7 +92,7 @@ def _unquoted(text: str) -> str:
 
 
 _FEW_LINES, _MANY_WORDS = 2, 20
-_SENTENCE_ENDS = re.compile(r"(?<=[a-zA-Z)])[.;!]\s+")
+_SENTENCE_ENDS = re.compile(rf"(?<=[a-zA-Z)])[.;!]{NO_END}\s+")
 _COMMAS = re.compile(r",\s+(?![^(]*\))")
 
 

@@ -69,6 +69,13 @@ _LABELLED = re.compile(
 _FOODS = frozenset({"ingredients", "you need", "you'll need", "you’ll need", "zutaten"})
 _DIVIDED = re.compile(r"\s+[|•·]\s+|\s*;\s+|\s+/\s+(?=[\d½¼¾⅓⅔])")
 _BY_AMOUNT = re.compile(r",\s+(?=[\d½¼¾⅓⅔])")
+_UNCOUNTED = re.compile(
+    r",\s+(?:and\s+)?(?=(?:[a-z ]{2,40})\bto (?:serve|finish|garnish|scatter|top|taste)\b)"
+    r"|,\s+(?:and\s+)?(?=(?:sea |flaky |kosher )?salt\b|(?:black )?pepper\b(?! flakes)|oil\b"
+    r"|(?:a )?(?:thumb|knob|pinch|handful|bunch|few|splash|piece|couple|sprig)\b)",
+    re.I,
+)
+"""“… five spice, spring onions to finish”: foods without a number."""
 MOST_ON_A_LINE = 60
 """Foods behind one label. Judgement."""
 
@@ -85,7 +92,9 @@ def unfolded(line: str) -> Iterator[str]:
         yield rest
         return
     parts = _DIVIDED.split(rest, MOST_ON_A_LINE)
-    yield from parts if len(parts) > 1 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+    counted = parts if len(parts) > 1 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+    for part in counted:
+        yield from _UNCOUNTED.split(part)
 
 
 _PART_LINE = re.compile(

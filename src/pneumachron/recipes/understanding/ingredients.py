@@ -112,6 +112,14 @@ def food_of(name: str) -> Food:
     return named[-1] if named else UNKNOWN
 
 
+def foods_named(text: str) -> list[Food]:
+    """All foods that a text names, in its order."""
+    known = foods()
+    found = [match[0].lower() for match in _pattern().finditer(text)]
+    entries = [known.get(words) or known.get(words.removesuffix("s")) for words in found]
+    return [entry for entry in entries if entry]
+
+
 @dataclass(frozen=True, slots=True)
 class Ingredient:
     """A line with what it is. `index` is its place in the recipe."""
@@ -168,6 +176,11 @@ _NOT_UNDER_PRESSURE: frozenset[Kind] = frozenset(
 )
 
 
+_ALL_SERVED = re.compile(
+    r"\b(?:(?:to|for) (?:serve|serving|garnish(?:ing)?|top(?:ping)?|finish(?:ing)?))[ .]*$", re.I
+)
+"""“Sour cream, cheddar and scallions for topping” are all for that."""
+_SEASONINGS: frozenset[Kind] = frozenset({"salt", "spice"})
 _ONE_PASTE = re.compile(r"beurre mani|\broux\b|\bslurry\b", re.I)
 """Two things that are one before they go in."""
 
@@ -187,7 +200,7 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
             replace(item, line=replace(line, name=name, aside=""), food=food_of(name))
             for name in names
         )
-    if _ONE_PASTE.search(line.raw):
+    if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
         return (item,)
     names = _PLAIN_LIST.split(line.raw)
     foods = [food_of(name) for name in names]
@@ -195,15 +208,25 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     lines = [read_line(name) for name in names]
     counted = len(lines) > 1 and all(each.amount is not None for each in lines)
     several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
+    seasonings = line.amount is None and len(foods) > 1 and kinds <= _SEASONINGS
     if "starch" in kinds and kinds <= {"starch", "thin"}:
         # starch and the water it is stirred with go in together, at the end
         starch = next(food for food in foods if food.kind == "starch")
         return (replace(item, food=starch),)
-    if kinds & {"unknown", "meat", "beside"} or not (counted or several):
+    if kinds & {"unknown", "meat", "beside"} or not (counted or several or seasonings):
         return (item,)
     return tuple(
         replace(item, line=each, food=food) for each, food in zip(lines, foods, strict=True)
     )
+
+
+COVERING_L = 2.0
+"""“Water to cover”: what it takes to cover a joint in a pot. Common practice."""
+_WATER = re.compile(
+    r"^(?:enough |cold |hot |boiling |warm )*water(?:,? (?:(?:as|if) (?:needed|required|necessary)"
+    r"|(?:enough )?to (?:just )?cover.{0,30}))?[ .]*$",
+    re.I,
+)
 
 
 def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
@@ -214,5 +237,7 @@ def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
         food = food_of(line.name)
         if food is UNKNOWN:
             food = food_of(line.aside) if line.aside else UNKNOWN
+        if line.low is None and _WATER.match(line.raw):
+            line = replace(line, low=COVERING_L, high=COVERING_L, unit="l", name="water", aside="")
         found.append(Ingredient(index, line, food))
     return tuple(found)

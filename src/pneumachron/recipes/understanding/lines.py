@@ -78,7 +78,7 @@ INT.6: /\d+/
 TO.7: /[-–—]|to\b|or\b|and\b/i
 TIMES.8: /[x×]/
 PLUS.8: /(?:plus|and|\+)(?=\s+\d)/i
-SLASH.8: /\/(?=\s*\d)/
+SLASH.8: /\/(?=\s*[\d%(vulgar)s])/
 PAREN.8: /\([^)]{1,60}\)/
 SIZE.9: /\d+(?:[.,]\d+)?-(?:inch|cm|in|pound|lb|ounce|oz|kg|g)\b/i
 ADJ.7: /(?:heaped|heaping|level|rounded|scant|generous|good)(?=\s)/i
@@ -222,10 +222,12 @@ def _parser() -> Lark:
 def read_line(text: str) -> Line:
     """Read one line; what cannot be read is all name."""
     raw = text.strip()
-    plain = re.sub(r"^[-*•·▢☐–\s]+(?=\S)", "", raw)[:MAX_LINE]
+    plain = _BULLETS.sub("", raw)[:MAX_LINE]
     plain = _SOME.sub("", plain)
     # "a 900 g piece" is so much of it
     plain = _A_SIZED.sub("", plain)
+    plain = _SMALL_ONE.sub(r"1 \1 ", plain)
+    plain = _SIZE_WORD.sub(lambda found: _SIZES[found[1].lower()], plain)
     # 3-1/2 is three and a half, no range from half to three
     plain = _MIXED.sub(r"\1 \2", plain)
     # 1.500 g and 1,000 ml are thousands
@@ -267,6 +269,7 @@ def _for(line: Line, purpose: re.Match[str] | None) -> Line:
     return replace(line, aside=", ".join(filter(None, [what_for, line.aside])))
 
 
+_BULLETS = re.compile(r"^(?:[-*•·▢☐–\s]+|\[[ xX]?\]\s*)+(?=\S)")
 _IN_A_BOTTLE = re.compile(
     r"^(?:1 (?:x )?)?(\d+(?:\.\d+)?)[ -]?(ml|cl|l|dl|g|oz|ounce|fl\.? ?oz)\b\.?[ -]"
     r"(?:bottles?|cans?|tins?|jars?|packs?|packets?|cartons?)\s+(?:of\s+)?(?=[a-z])",
@@ -276,6 +279,13 @@ _LABEL = re.compile(r"^(?:the )?(?:meat|binder|wood|protein|liquid|fat)\s*:\s+(?
 """“Binder: hot sauce” on a card."""
 _SOME = re.compile(r"^a (?:little(?: bit)?|bit|touch|drop)\s+(?:of\s+)?", re.I)
 _A_SIZED = re.compile(r"^an?\s+(?=\d)", re.I)
+_SIZES = {"lg": "large", "lge": "large", "med": "medium", "sm": "small"}
+_SIZE_WORD = re.compile(r"(?<=\d )(lge?|med|sm)\.?(?= [a-z])", re.I)
+_SMALL_ONE = re.compile(
+    r"^(?:an? )?(?:small|large|big|good) (bunch|handful|pinch|knob|sprig|jar|tin|can|splash)\s+"
+    r"(?:of\s+)?",
+    re.I,
+)
 _ONE_OR_TWO = re.compile(r"^(?:an?|one|1) ([a-z]{3,12}) or (?:two|so|2)\s+(?:of\s+)?", re.I)
 _PURPOSE = re.compile(
     r"^((?:to|for(?: the)?) [a-z]{3,12})\s*:\s+(?=[\d½¼¾⅓⅔])"
@@ -325,12 +335,24 @@ def _trailing(raw: str, plain: str) -> Line:
 
 
 _PARENS = re.compile(r"\(([^()]*)\)")
+_DONE = (
+    r"(?:grated|crushed|chopped|sliced|minced|diced|peeled|halved|quartered|julienned|shredded"
+    r"|deseeded|seeded|bashed|bruised|smashed|softened|melted|trimmed|cubed|torn)"
+)
+"""“Ginger grated”: how it is prepared, behind the name."""
 _BREAKS = re.compile(
-    r",|;| - | – |\s(?=(?:mixed with|plus extra|plus more|in (?:one|two|three|four) pieces?|on top"
-    r"|for (?:the |frying|brushing|smoking|serving|spritz|garnish|sprinkling|dusting|greasing)"
-    r"|cut in|as an? |to (?:taste|serve|garnish|finish))\b)",
+    r",|;| - | – | — |\s(?=(?:mixed with|(?:plus|\+) (?:extra|more)"
+    r"|in (?:one|two|three|four) pieces?|on top|for (?:the |frying|brushing|smoking|serving|spritz"
+    r"|garnish|sprinkling|topping|dusting|greasing)"
+    r"|cut in|as an? |to (?:taste|serve|garnish|finish))\b)"
+    rf"|(?<!ly)\s(?=(?:(?:finely|roughly|coarsely|thinly|thickly|freshly) )?{_DONE}"
+    rf"(?: and {_DONE})*\s*(?:$|[,;(]))",
     re.I,
 )
+
+
+_AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
+"""“Cored and”, where what follows was broken off."""
 
 
 def _name_of(rest: str) -> tuple[str, str]:
@@ -338,7 +360,8 @@ def _name_of(rest: str) -> tuple[str, str]:
     asides = [found.strip() for found in _PARENS.findall(rest)]
     bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
     bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)
-    parts = [part.strip() for part in _BREAKS.split(bare) if part and part.strip()]
+    parts = [_AND.sub("", part).strip() for part in _BREAKS.split(bare) if part and part.strip()]
     if not parts:
-        return bare.strip(" ,.;"), ", ".join(asides)
-    return parts[0].strip(" ,.;"), ", ".join([*parts[1:], *asides])
+        return bare.strip(" ,.;!"), ", ".join(asides)
+    others = [part.strip(" .—") for part in [*parts[1:], *asides]]
+    return re.sub(r"(?<=\w) of$", "", parts[0].strip(" ,.;!—")), ", ".join(others)

@@ -55,7 +55,7 @@ _WORDS: dict[str, str] = {
     "thumb": r"thumbs?",
     "can": r"cans?|tins?",
     "jar": r"jars?",
-    "bottle": r"bottles?",
+    "bottle": r"bottles?|btls?",
     "packet": r"packets?|packages?|packs?|pkts?|pkgs?|sachets?|envelopes?",
     "rack": r"racks?|slabs?",
     "chunk": r"chunks?|lumps?",

@@ -206,7 +206,7 @@ def _cut_in(text: str) -> tuple[str | None, bool]:
 def _brisket(low: str, _: bool, __: bool) -> tuple[str, bool]:
     if re.search(r"\bpoint\b", low):
         return "brisket_point", True
-    if re.search(r"\bflat\b|\bhalf a brisket\b|first cut", low):
+    if re.search(r"\bflat\b|\bhalf a brisket\b|first cut|\bflaches\b", low):
         return "brisket_flat", True
     if re.search(r"\bwhole\b|\bpacker\b|\bfull\b", low):
         return "brisket_whole", True
@@ -292,7 +292,9 @@ def _mass(line: Line) -> float | None:
 
 
 _EACH = re.compile(
-    r"\beach\b|\bea\b|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b", re.I
+    r"\beach\b|\bea\b|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b"
+    r"|(?:lbs?|pounds?|kg|kilos?|g|oz)\.? (?:a|to the|to a) (?:rack|slab|roast|rib|portion|side)\b",
+    re.I,
 )
 _TOGETHER = re.compile(r"\b(in all|in total|altogether|together|total|for both|combined)\b", re.I)
 _SIZED = re.compile(
@@ -367,7 +369,7 @@ def _countable(line: Line) -> float | None:
 _THICK = re.compile(
     r"(?P<size>\d/\d|\d+(?:\.\d+)?(?:[ -]\d/\d)?|\d*[½¼¾⅓⅔])[ -]?"
     r"(?P<unit>(?:cm|mm|inch(?:es)?|in)\b|[\"\u2033\u201d])[- ]*"
-    r"(?P<what>thick|cubes?|chunks?|pieces?|dice|blocks?)?",
+    r"(?P<what>thick|cubes?|chunks?|pieces?|dice|blocks?|dick|stark|w(?:ü|ue)rfel)?",
     re.I,
 )
 _THICK_ASIDE = re.compile(

@@ -189,10 +189,18 @@ _OTHER_WAY = re.compile(
 """“Simmer 3 hours, or cook in a slow cooker on low for 8”: the first way is the recipe's own."""
 
 
+_LINING = re.compile(
+    r"\bline[ds]?\b[^.;,]{0,40}\b(?:with|in) (?:heavy[- ]duty )?(?:foil|paper)\b|\bfoil-lined\b",
+    re.I,
+)
+"""Foil under the meat covers nothing."""
+
+
 def _without_other_ways(recipe: Recipe) -> Recipe:
     """The recipe without what it says of another device, where the first way has its time."""
     steps = []
-    for step in recipe.steps:
+    for line in recipe.steps:
+        step = _LINING.sub("", line)
         found = _OTHER_WAY.search(step)
         told = found is not None and durations_in(step[: found.start()])
         steps.append(_OTHER_WAY.sub("", step) if told else step)

@@ -56,8 +56,13 @@ def _of_the_oven(text: str) -> list[Degrees]:
         )
         if not of_meat:
             found.append(degrees)
-    still = [item for item in found if not _FAN.match(text[item.start : item.end + 16])]
+    still = [
+        item for item in found
+        if not _FAN.match(text[item.start : item.end + 16])
+        and not _FAN_BEFORE.search(text[max(0, item.start - 16) : item.start])
+    ]  # fmt: skip
     return still or found
 
 
-_FAN = re.compile(r"\D{0,12}\d+\s*°?\s?C?\s*fan\b", re.I)
+_FAN = re.compile(r"\D{0,12}\d+\s*°?\s?C?\s*(?:fan|umluft|hei(?:ß|ss)luft)\b", re.I)
+_FAN_BEFORE = re.compile(r"(?:umluft|hei(?:ß|ss)luft)\s*:?\s*$", re.I)

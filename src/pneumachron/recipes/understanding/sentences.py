@@ -2,7 +2,11 @@
 
 import re
 
-_ENDS = re.compile(r"(?<=[a-zäöüßCF)”\"’'…][.;!])\s+|(?<=\d\.)\s+(?=[A-ZÄÖÜ])|(?<=[;!])\s+")
+NO_END = r"(?<!\bSt\.)(?<!\bMr\.)(?<!\bDr\.)(?<!\bMrs\.)"
+"""“St. Louis ribs”: the dot ends a short word."""
+_ENDS = re.compile(
+    rf"(?<=[a-zäöüßCF)”\"’'…][.;!]){NO_END}\s+|(?<=\d\.)\s+(?=[A-ZÄÖÜ])|(?<=[;!])\s+"
+)
 _SHORT = re.compile(
     r"\b(?:approx|ca|mins?|hrs?|lbs?|oz|tbsps?|tsps?|pkgs?|temp|no|vs|incl|ea|sec|st)\.$", re.I
 )

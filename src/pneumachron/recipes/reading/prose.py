@@ -1,0 +1,123 @@
+"""A recipe told in prose, without a list: its meat and its foods, out of the sentences."""
+
+import re
+from collections.abc import Iterator, Sequence
+
+from pneumachron.recipes.model import Part
+from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.ingredients import (
+    UNKNOWN,
+    Food,
+    Kind,
+    food_of,
+    foods_named,
+)
+from pneumachron.recipes.understanding.lines import read_line
+from pneumachron.recipes.understanding.sentences import sentences_in
+
+_HEAVY = r"\d[\d./½¼¾ -]{0,8}\s?-?(?:lbs?|pounds?|kg|kilos?)\b"
+_MEAT = re.compile(
+    r"\b(?P<meat>(?:(?:two|three|\d) )?\(?\d[\d./½¼¾ -]{0,8}\s?-?"
+    r"(?:lbs?|pounds?|kg|kilos?|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){0,4}?"
+    r"(?:butts?|shoulders?|briskets?|(?:short |spare |back )?ribs?|picnics?|wings)"
+    r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?) of (?:[a-z.-]+ ){0,3}?ribs"
+    rf"(?:[^.!?]{{0,60}}?{_HEAVY} (?:a|per|to the) (?:rack|slab)| \([^()]{{3,40}}\))?"
+    rf"|(?:an?|one|the|your) (?:[a-z-]+ ){{0,4}}?(?:butt|shoulder|brisket|picnic)\b"
+    rf"[^.!?]{{0,40}}?{_HEAVY})(?!\w)",
+    re.I,
+)
+_FEW_WORDS = 4
+"""What is left of a sentence that only names the meat. Judgement."""
+_APART = re.compile(
+    r",\s*(?:and\s+|then\s+)?|;\s*|\s+(?:with|plus|into)\s+|:\s+"
+    r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|an?\s|some\s)|[.!](?:\s+|$)"
+)
+_PART = re.compile(r"^(?P<name>(?:(?:for )?the )?[a-z]+(?: [a-z]+){0,2}):\s+(?=\S)", re.I)
+_EACH = re.compile(r"\beach\b", re.I)
+_PUT_ON = re.compile(
+    r"\b(?:rub|season|coat|mix|stir|add|pour|brush|baste|mop|sprit?z|wrap|toss|sprinkle|slather"
+    r"|smear|marinate|sauce|glaze|dust|mustard|top|smoke)",
+    re.I,
+)
+"""Sentences in which a food that has no amount goes somewhere."""
+_RUB_IT = re.compile(r"\b(?:rub|season|salt|pepper) (?=(?:it|them|the|all|each|both|down)\b)", re.I)
+"""“Rub it with”: work, and no jar of rub."""
+_OF_THE = re.compile(r"\bof (?:the|that|this)\b", re.I)
+_NOT_FOOD: frozenset[Kind] = frozenset({"meat", "other_meat", "unknown"})
+_TOO_PLAIN = frozenset({"fat", "water", "mix", "sauce", "stock", "juice", "liquid"})
+"""Words that say nothing of what is bought, or speak of what is there already."""
+MOST_FOODS = 40
+"""Judgement: a told recipe has a dozen."""
+
+
+def meat_in_prose(texts: Sequence[str]) -> list[str]:
+    """“I take an 8 lb bone-in butt, slather it …”: the meat of a recipe without a list."""
+    found = next((match for text in texts if (match := _MEAT.search(text))), None)
+    return [found["meat"]] if found else []
+
+
+def without_meat_only(steps: Sequence[str]) -> list[str]:
+    """The steps but those that name the meat and say nothing of work."""
+    found = []
+    for step in steps:
+        kept = [
+            text for text in sentences_in(step)
+            if not (_MEAT.search(text) and len(_MEAT.sub("", text).split()) < _FEW_WORDS)
+        ]  # fmt: skip
+        if kept:
+            found.append(" ".join(kept))
+    return found
+
+
+def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Part]]:
+    """The foods that sentences name, as lines, and the parts that are told as “Sauce: …”.
+
+    Parameters
+    ----------
+    first : row of the first of these lines in the list of ingredients
+    """
+    lines: list[str] = []
+    parts: list[Part] = []
+    named: set[str] = set()
+    for sentence in (text for step in texts for text in sentences_in(step)):
+        part = _PART.match(sentence)
+        before = len(lines)
+        for line, words in _foods_of(sentence):
+            if not words & named and len(lines) < MOST_FOODS:
+                named |= words
+                lines.append(line)
+        if part and len(lines) > before:
+            rows = tuple(range(first + before, first + len(lines)))
+            parts.append(Part.of(part["name"], rows))
+    return lines, parts
+
+
+def is_told_part(line: str) -> bool:
+    """“Vinegar sauce: 1 cup vinegar, 2 tbs sugar”: a part told in one line."""
+    return _PART.match(line) is not None and len(list(_foods_of(sentences_in(line)[0]))) > 1
+
+
+def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
+    """Lines for the foods of a sentence, with the words by which they are known."""
+    told = _PUT_ON.search(sentence) is not None or _PART.match(sentence) is not None
+    named = _PART.sub("", sentence)
+    for chunk in filter(None, (part.strip() for part in _APART.split(named))):
+        foods = [food for food in foods_named(_RUB_IT.sub("", chunk)) if _is_bought(food)]
+        words = {food.words for food in foods}
+        line, each = read_line(chunk), _EACH.search(chunk)
+        # "a cup of the sauce" was told before; "2 hours" and "250°" are no amounts of food
+        of_it = _OF_THE.search(chunk) or durations_in(chunk) or temperatures_in(chunk)
+        counted = line.low is not None and line.unit and not of_it
+        if not foods or _OF_THE.search(chunk):
+            continue
+        if counted and each and len(foods) > 1:
+            names = ", ".join(food.words for food in foods)
+            yield f"{chunk[: each.end()]}: {names}", words
+        elif counted and food_of(line.name) is not UNKNOWN:
+            yield chunk.strip(" ."), words
+        elif told:
+            yield from ((food.words, {food.words}) for food in foods)
+
+
+def _is_bought(food: Food) -> bool:
+    return food.kind not in _NOT_FOOD and food.words not in _TOO_PLAIN
