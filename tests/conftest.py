@@ -1,5 +1,6 @@
 """What tests of several areas share."""
 
+import gc
 from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
@@ -10,7 +11,6 @@ from fastapi.testclient import TestClient
 from hypothesis import settings
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
-from pneumachron.demo import scenario
 from pneumachron.store.db import FILE_NAME, Database
 
 # speed belongs into benchmarks: no property fails for being slow on a busy machine
@@ -44,6 +44,12 @@ def pytest_ignore_collect(collection_path: Path, config: pytest.Config) -> bool 
         return None
     there = collection_path.relative_to(config.rootpath).as_posix()
     return True if there.startswith(SLOW) or f"{there}/" in SLOW else None
+
+
+def pytest_collection_finish() -> None:
+    """What is loaded by now stays: no collection of garbage has to go through it again."""
+    gc.collect()
+    gc.freeze()
 
 
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
@@ -82,14 +88,3 @@ def client(app: FastAPI, tmp_path: Path, prepared: bytes) -> Iterator[TestClient
     app.state.folder = tmp_path
     with TestClient(app, base_url="http://127.0.0.1") as test_client:
         yield test_client
-
-
-@pytest.fixture(scope="session")
-def demo_folder(tmp_path_factory: pytest.TempPathFactory) -> Path:
-    """A data folder with the demo in it."""
-    folder = tmp_path_factory.mktemp("demo")
-    database = Database(folder)
-    with database.writing() as session:
-        scenario.fill(session, folder)
-    database.close()
-    return folder

@@ -1,6 +1,7 @@
 """The real program as a process of its own, on a free port."""
 
 import asyncio
+import atexit
 import socket
 import subprocess
 import sys
@@ -8,10 +9,16 @@ import time
 from collections.abc import Callable, Coroutine, Iterator
 from concurrent.futures import ThreadPoolExecutor
 from contextlib import contextmanager
+from functools import cache
 from pathlib import Path
+from shutil import copytree
+from tempfile import TemporaryDirectory
 from typing import Any, TypeVar
 from urllib.error import URLError
 from urllib.request import urlopen
+
+from pneumachron.demo import scenario
+from pneumachron.store.db import Database
 
 Found = TypeVar("Found")
 
@@ -36,10 +43,31 @@ def start(folder: Path, port: int, *more: str) -> subprocess.Popen[bytes]:
     return subprocess.Popen(command)
 
 
+@cache
+def filled() -> Path:
+    """A data folder with the demo in it, made once for all servers of this process."""
+    place = TemporaryDirectory()
+    atexit.register(place.cleanup)
+    database = Database(Path(place.name))
+    with database.writing() as session:
+        scenario.fill(session, Path(place.name))
+    database.close()
+    return Path(place.name)
+
+
 @contextmanager
-def serving(folder: Path, *, demo: bool, port: int | None = None) -> Iterator[str]:
-    """Serve a data folder; gives the address."""
+def serving(
+    folder: Path, *, demo: bool, port: int | None = None, fresh: bool = False
+) -> Iterator[str]:
+    """Serve a data folder; gives the address.
+
+    Parameters
+    ----------
+    fresh : the program itself fills an empty folder with the demo, which takes it a while
+    """
     port = free_port() if port is None else port
+    if demo and not fresh and not any(folder.iterdir()):
+        copytree(filled(), folder, dirs_exist_ok=True)
     with start(folder, port, *(["--demo"] if demo else [])) as process:
         address = f"http://127.0.0.1:{port}"
         try:

@@ -1,47 +1,65 @@
-"""The log and the backup on the command line, run as a cook runs them."""
+"""The log and the backup on the command line; one of them run as a cook runs it."""
 
 import json
 import subprocess
 import sys
+from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
 
 import pytest
+from fastapi import FastAPI
 from fastapi.testclient import TestClient
+from typer.testing import CliRunner, Result
 
-from pneumachron.api.app import LOCAL_HOSTS, create_app
+from pneumachron.cli import app as cli
+from pneumachron.store.db import FILE_NAME
 from tests.api.test_log_files import csv_of, pot_name
 from tests.conftest import BRISKET
 
 PROGRAM = str(Path(sys.executable).with_name("pneumachron"))
 
 
-def run(*words: str, stdin: str | None = None, status: int = 0) -> subprocess.CompletedProcess[str]:
-    done = subprocess.run(
-        [PROGRAM, *words], input=stdin, capture_output=True, text=True, check=False
-    )
-    assert done.returncode == status, done.stderr
+def run(*words: str, stdin: str | None = None, status: int = 0) -> Result:
+    """In this process: loading the program takes seconds each time."""
+    done = CliRunner().invoke(cli, words, input=stdin)
+    assert done.exit_code == status, done.stderr
     return done
 
 
+@contextmanager
+def asking(app: FastAPI, folder: Path) -> Iterator[TestClient]:
+    app.state.folder = folder
+    with TestClient(app, base_url="http://127.0.0.1") as client:
+        yield client
+
+
 @pytest.fixture
-def folder(tmp_path: Path) -> Path:
+def folder(app: FastAPI, tmp_path: Path, prepared: bytes) -> Path:
     """A household with one cook in its log."""
     place = tmp_path / "here"
-    with TestClient(create_app(place, LOCAL_HOSTS), base_url="http://127.0.0.1") as client:
+    place.mkdir()
+    (place / FILE_NAME).write_bytes(prepared)
+    with asking(app, place) as client:
         client.post("/api/cooks", json={"name": "Kept", "plan": BRISKET})
     return place
 
 
-def log_file(folder: Path, *rows: dict[str, str]) -> str:
-    with TestClient(create_app(folder, LOCAL_HOSTS), base_url="http://127.0.0.1") as client:
+def log_file(app: FastAPI, folder: Path, *rows: dict[str, str]) -> str:
+    with asking(app, folder) as client:
         return csv_of(pot_name(client), *rows)
 
 
-def test_a_log_comes_in_once_and_bad_rows_are_told(folder: Path, tmp_path: Path) -> None:
+def test_a_log_comes_in_once_and_bad_rows_are_told(
+    app: FastAPI, folder: Path, tmp_path: Path
+) -> None:
     file = tmp_path / "log.csv"
     rows = ({"texture": "tender"}, {"texture": "like leather"}, {"texture": "very"})
-    file.write_text(log_file(folder, *rows), encoding="utf-8-sig")  # as a spreadsheet writes it
-    first = run("import-log", str(file), "--data", str(folder))
+    file.write_text(
+        log_file(app, folder, *rows), encoding="utf-8-sig"
+    )  # as a spreadsheet writes it
+    words = [PROGRAM, "import-log", str(file), "--data", str(folder)]
+    first = subprocess.run(words, capture_output=True, text=True, check=True)
     assert first.stdout == "2 added, 0 known, 1 not read\n"
     assert "line 3" in first.stderr
     assert "like leather" in first.stderr
@@ -68,7 +86,7 @@ def test_a_missing_file(folder: Path) -> None:
     assert told["code"] == "unreadable_file"
 
 
-def test_everything_moves_to_another_machine(folder: Path, tmp_path: Path) -> None:
+def test_everything_moves_to_another_machine(app: FastAPI, folder: Path, tmp_path: Path) -> None:
     copy = tmp_path / "copy.json"
     copy.write_text(run("backup", "--data", str(folder)).stdout, encoding="utf-8")
     there = tmp_path / "there"
@@ -79,7 +97,7 @@ def test_everything_moves_to_another_machine(folder: Path, tmp_path: Path) -> No
     run("restore", str(copy), "--data", str(there))
     again = run("restore", str(copy), "--data", str(there))
     assert "cooks: 0 new, 0 changed, 1 the same" in again.stdout
-    with TestClient(create_app(there, LOCAL_HOSTS), base_url="http://127.0.0.1") as client:
+    with asking(app, there) as client:
         assert [item["name"] for item in client.get("/api/cooks").json()["cooks"]] == ["Kept"]
 
 

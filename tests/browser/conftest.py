@@ -34,7 +34,7 @@ def browser_type_launch_args() -> dict[str, Any]:
 
 @pytest.fixture(scope="session")
 def address(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
-    with serving(tmp_path_factory.mktemp("browser"), demo=True) as served:
+    with serving(tmp_path_factory.mktemp("browser"), demo=True, fresh=True) as served:
         yield served
 
 
