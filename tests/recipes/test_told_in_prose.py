@@ -248,6 +248,64 @@ def test_cubes_are_thin_because_they_were_cut() -> None:
     assert "unusual_thickness" in {item.code for item in whole.plan.cautions}
 
 
+PAGE = """Here's the recipe I promised at the allotment!
+
+Damson short ribs
+Serves: 4
+Time: 20 mins + 3.5 hrs
+
+- 4 thick short ribs, about 350g each
+- 1 red onion, 1 stick celery, 1 carrot (all diced)
+- 300ml water or stock
+
+1 Heat oven to 150°C fan.
+2 Brown the ribs, then fry the veg for 8 mins in the fat.
+3 Add the stock, cover, oven 3 hrs.
+4 Uncover for another 30 mins, basting a couple of times.
+
+Can I use beef cheeks? Yes, an hour more.
+"""
+
+
+def test_a_greeting_a_title_bare_numbers_and_what_readers_asked() -> None:
+    recipe = read(PAGE)
+    assert recipe.title == "Damson short ribs"
+    assert recipe.steps[0] == "Heat oven to 150°C fan."
+    assert len(recipe.steps) == 4
+    done = convert(understand(recipe), KITCHEN)
+    assert done.finish.kind == "broiler"
+    names = [line.name for line in done.lines if line.origin == 1]
+    assert names == ["red onion", "celery", "carrot"]
+    assert "water or unsalted stock" in [line.name for line in done.lines]
+
+
+def test_pepper_beside_salt_is_for_the_meat() -> None:
+    done = made(WET, more=("salt, pepper, flour",))
+    assert went(done, 1) == ["season", "season", "after"]
+
+
+def test_a_card_of_the_pit() -> None:
+    recipe = read(
+        'Chuck ribs\nMeat: 2 racks chuck short ribs, 8.2 lb total after trim, 2.5" thick\n'
+        "Slather: hot sauce\nRub: 2 parts coarse pepper, 1 part kosher salt, 1/2 part garlic\n"
+        "Pit: 275F, post oak\nSmoke 7 hours to 205.\n"
+    )
+    found = understand(recipe)
+    assert found.thickness_m == pytest.approx(0.0635)
+    done = convert(found, KITCHEN)
+    seasoned = {line.name for line in done.lines if line.when == "season"}
+    assert {"hot sauce", "coarse pepper", "kosher salt", "garlic"} <= seasoned
+    assert "Pit:" not in told(done)
+
+
+def test_a_pound_is_no_work_with_a_mortar() -> None:
+    done = made("Rub pork, chill overnight. Smoke at 225F for 1.5 hours per pound to 195F. Or roast"
+                " covered at 275F for 8 hours.", meat="8 lb pork shoulder")  # fmt: skip
+    assert not any(step.kind == "own_words" for step in done.steps)
+    # the first way is the recipe's own: 12 hours, and no 8 besides
+    assert done.understood.cooking.high_s == pytest.approx(12 * 3600)
+
+
 def test_an_unknown_recipe_stays_what_it_was() -> None:
     listed = Recipe("Pork", ("2 kg pork shoulder", "2 onions"), (WET,))
     assert understand(listed).recipe.ingredients == listed.ingredients

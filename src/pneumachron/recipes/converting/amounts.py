@@ -7,9 +7,11 @@ from pneumachron.recipes.understanding.measures import unit_of
 
 _PARTS: dict[str, int] = {"cup": 4, "tbsp": 2, "tsp": 4, "lb": 4, "pint": 4, "quart": 4}
 """Into how many parts a unit is divided on a kitchen's spoons and scales. Common practice."""
+_SPOKEN = frozenset({"splash", "dash", "pinch", "drop", "dollop", "glass", "mug", "ladle"})
+"""Units that nobody counts in decimals."""
 _SHOWN = {"tbsp": "Tbsp", "floz": "fl oz"}
 _PLURAL = {"cup", "clove", "can", "bottle", "slice", "sprig", "stick", "rack", "piece", "handful",
-           "jar", "packet", "rasher", "head", "chunk"}  # fmt: skip
+           "jar", "packet", "rasher", "head", "chunk", "part", "splash"}  # fmt: skip
 
 
 def amount_text(low: float, high: float, unit: str) -> str:
@@ -18,7 +20,7 @@ def amount_text(low: float, high: float, unit: str) -> str:
     texts = list(dict.fromkeys([number_text(low, unit), number_text(high, unit)]))
     shown = _SHOWN.get(unit, unit)
     if unit in _PLURAL and high > 1.05:
-        shown += "s"
+        shown += "es" if shown.endswith("sh") else "s"
     return f"{'–'.join(texts)} {shown}".strip()
 
 
@@ -50,6 +52,8 @@ def number_text(value: float, unit: str) -> str:
         return mixed_fraction(
             max(value, 1 / parts), _finer(value, parts) if unit == "cup" else parts
         )
+    if unit in _SPOKEN:
+        return mixed_fraction(max(value, 0.5), 2)
     if unit in {"g", "ml"}:
         step = 1 if value < 20 else 5 if value < 250 else 10
         return f"{max(step * round(value / step), 1):g}"

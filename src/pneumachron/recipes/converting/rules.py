@@ -1,5 +1,6 @@
 """What becomes of each ingredient. One function a rule; which kind it is for stands below."""
 
+import re
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
@@ -128,6 +129,10 @@ def _liquid(facts: Facts, item: Ingredient) -> Outcome:
     return _kept("pot")(facts, item) if volume is None else _poured(facts, item, volume)
 
 
+_OR_STOCK = re.compile(r"^(water or )?", re.I)
+"""“Water or stock”: what is unsalted is the stock."""
+
+
 def _poured(facts: Facts, item: Ingredient, volume: float) -> Outcome:
     asked = facts.scale * (item.volume_m3 or 0.0)
     line = volume_line(facts, item, "sear" if item.kind in {"wine", "beer"} else "pot", volume)
@@ -135,7 +140,8 @@ def _poured(facts: Facts, item: Ingredient, volume: float) -> Outcome:
     if item.kind in {"wine", "beer"}:
         return Outcome((replace(line, prepared=Message("prepared-simmered")),), "wine_first", need)
     if item.kind == "stock" and "unsalted" not in item.line.raw.lower():
-        line = replace(line, name=f"unsalted {line.name.removeprefix('low-sodium ')}")
+        plain = line.name.removeprefix("low-sodium ")
+        line = replace(line, name=_OR_STOCK.sub(r"\1unsalted ", plain, count=1))
     if item.index in facts.marinated:
         return Outcome((line,), "marinade_boiled")
     if volume < 0.97 * asked and facts.is_soup:

@@ -153,8 +153,8 @@ def soaked_lines(understood: Understood) -> frozenset[int]:
 
 
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
-_LEAVES = {"fresh_herb", "woody_herb"}
-"""“Coriander” in a rub is no bunch of leaves."""
+_LEAVES = {"fresh_herb", "woody_herb", "aromatic"}
+"""“Coriander” in a rub is no bunch of leaves, nor “garlic” cloves to fry."""
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
@@ -162,6 +162,9 @@ _RUB_THE_MEAT = any_of(
     r"\bcoat\w* with [^.;]{0,40}\brub\b",
     r"\b(rub|season) (generously|heavily|well|liberally|all over)\b",
 )
+
+
+_BINDS = re.compile(r"^\W*(?:binder|slather)\s*:", re.I)
 
 
 def rubbed_lines(understood: Understood) -> frozenset[int]:
@@ -183,7 +186,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     plain = _RUB_THE_MEAT.search(text) is not None and not spices & named
     wet = binders_in_the_pot(understood)
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
-    named |= rub
+    named |= rub | {item.index for item in understood.ingredients if _BINDS.match(item.line.raw)}
     all_spices = plain or bool(re.search(said, text))
     others = " ".join(step for step in understood.said if not SEASONED.search(step)).lower()
     # "season the meat", and the mustard is whisked into the sauce by another step

@@ -128,7 +128,8 @@ def _beside_the_heat(understood: Understood, themes: list[Theme], index: int) ->
     if main is None or main[0] != index:
         return
     for place, text in enumerate(sentences_in(understood.recipe.steps[index])):
-        if place != main[1] and is_own_work(text):
+        done = theme_of(text, late=place > main[1]) in {"season", "marinate", "heat"}
+        if place != main[1] and is_own_work(text) and not done:
             yield _own_words(understood, themes, index, text, after=place > main[1])
 
 

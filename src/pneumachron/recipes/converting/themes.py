@@ -23,7 +23,14 @@ TOSSED = (
 )
 """Raw meat tossed with its seasoning."""
 _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
-    ("heat", any_of(r"^(cook(ing)? )?temp(erature)?\s*:", r"^(wood|fuel)\s*:", r"^oven\s*:?\s*\d")),
+    (
+        "heat",
+        any_of(
+            r"^(cook(ing)? )?temp(erature)?\s*:",
+            r"^(wood|fuel|pit|smoker|grill|fire)\s*:",
+            r"^oven\s*:?\s*\d",
+        ),
+    ),
     ("spray", any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")),
     (
         "heat",
@@ -185,8 +192,10 @@ _OWN_WORK = any_of(
     r"\bblend(er|ed)?\b", r"(^|[.;,] |\band )pur[eé]e (the|it|until|in|with|them)\b",
     r"\bblitz\w*", r"\bliquidi[sz]e\w*",
     r"\bwhi(z|zz)\b", r"\bprocess(or)?\b", r"\btoast\b", r"\bsoak\b", r"\bgrind\b",
-    r"\bpound\b", r"\bpar-?boil\w*", r"\bblanch\w*", r"\bchar (the )?(tomato|onion|pepper|chil)",
-    r"\bpickle\b", r"\bnext day\b", r"\breheat\b", r"\b(refrigerate|chill)\b.*\bovernight\b",
+    r"\bpound (?:the|it|garlic|ginger|with a)\b|(^|[.;,] )pound\b(?! of)",
+    r"\bpar-?boil\w*", r"\bblanch\w*", r"\bchar (the )?(tomato|onion|pepper|chil)",
+    r"\bpickle\b", r"(?<!better )(?<!best )\bnext day\b", r"\breheat\b",
+    r"\b(refrigerate|chill)\b.*\bovernight\b",
     r"\bovernight\b.*\b(fridge|refrigerator)\b", r"\bbash\b", r"\bpeel\b", r"\bdry-?fry\b",
 )  # fmt: skip
 

@@ -16,8 +16,8 @@ CLUTTER = any_of(
     r"^(home|menu|search|log ?in|sign (up|in)|subscribe|print|pin( it)?|rate|share|save|skip to|"
     r"jump to|close ad|follow|tag (me|us|@)|cookbook|shop|videos?|about|contact)\b"
     r"(?![- ]?(made|bought|grown|style|cured))(?!.*\b\d+ ?(lb|kg|g)\b)(?=[^.]*$)",
-    r"^(leave (a|your) |reply\b|like\b|liked by|post(ed)? (by|on)|last edited|quote from|"
-    r"sent from|re: |fwd: |from: |to: |subject: |date: |edited\b|author\b|"
+    r"^(leave (a|your) |reply\b|like\b|liked by|post(ed)? (by|on|in)|filed under|last edited|"
+    r"quote from|sent from|re: |fwd: |from: |to: |subject: |date: |edited\b|author\b|"
     r"by [A-Z][a-z]+ [A-Z]|reviewed by)",
     r"\b(affiliate|newsletter|sponsored|copyright|all rights reserved|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
@@ -37,6 +37,12 @@ CLUTTER = any_of(
     r"^edited \d", r"\bthis post may\b",
 )  # fmt: skip
 """What stands around a recipe on a page, in a forum or in a mail."""
+_ASKED = re.compile(
+    r"^(?:can|could|do|does|how|what|should|is|are|why|which|when|where|will) [^.!?]{3,100}\?"
+    r"(?:\s|$)",
+    re.I,
+)
+"""“Can I use frozen ribs? No.”: what readers asked."""
 _AMOUNT_FIRST = re.compile(
     r"^(about |approx\.? |ca\.? )?(\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(an?|one|two|three|four|five|six|eight|ten|half|"
     r"few|several|bottle|can|tin|jar|pinch|dash|handful|packet|juice|zest|dozen)\b)",
@@ -116,8 +122,8 @@ def look_at(line: str) -> Look:
     # nor is the “rack” of a title one rack
     amount = found.low is not None and counted and (known or bool(_AMOUNT_FIRST.match(plain)))
     # so much of a food is an ingredient, whatever word it begins with
-    clutter = not (amount and known) and (
-        bool(CLUTTER.search(plain)) or not words or plain.endswith("?")
+    clutter = bool(_ASKED.match(plain)) or (
+        not (amount and known) and (bool(CLUTTER.search(plain)) or not words or plain.endswith("?"))
     )
     food = sum((
         (1.5 if found.unit else 0.8) if amount else 0.0,

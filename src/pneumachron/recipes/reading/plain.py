@@ -186,6 +186,13 @@ def _mark_above(rows: list[_Row]) -> None:
     first = next((row for row in rows if not row.look.clutter), None)
     if first is not None and not first.look.has_amount:
         first.above = True
+        # a greeting may stand before the title
+        for row in rows:
+            if row.look.has_amount:
+                return
+            if _may_be_title(row):
+                row.above = True
+                return
 
 
 def _emission(row: _Row, state: State, *, sure_steps: bool) -> float:
@@ -365,6 +372,7 @@ class _Sorted:
                 self.tips.append(row.plain)
             else:
                 steps.append(NUMBERED.sub("", row.plain))
+        steps = _without_numbers(steps, _BARE_NUMBER)
         return steps, [Section(name, first) for first, name in named.items() if first < len(steps)]
 
 
@@ -372,7 +380,7 @@ _TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[
 """A line among the steps that is no step."""
 _SERVED = re.compile(
     r"\s*\((?:serves|for|makes|feeds) \d[^()]{0,30}\)$"
-    r"|(?:[,;.]| [–-])\s+(?:serves|feeds|makes|for) \d.{0,40}$",
+    r"|(?:[,;.]| [–-])\s+(?:serves|feeds|makes|for)(?: \w+ for)? \d.{0,40}$",
     re.I,
 )
 """“Plum ribs (serves 4)”, “Short ribs, serves 4 – 3 hours”."""
@@ -401,11 +409,14 @@ def _title_of(line: str) -> str:
 _NUMBER = re.compile(r"^\s*(\d{1,3})[.)]\s+(?=\S)")
 
 
-def _without_numbers(lines: list[str]) -> list[str]:
+_BARE_NUMBER = re.compile(r"^\s*(\d{1,2})\s+(?=[A-Z])")
+
+
+def _without_numbers(lines: list[str], number: re.Pattern[str] = _NUMBER) -> list[str]:
     """A list that is numbered from 1 on: “1. 4 lb pork” is no fourteen pounds of anything."""
-    numbers = [found and int(found[1]) for found in map(_NUMBER.match, lines)]
+    numbers = [found and int(found[1]) for found in map(number.match, lines)]
     if len(lines) > 1 and numbers == list(range(1, len(lines) + 1)):
-        return [_NUMBER.sub("", line) for line in lines]
+        return [number.sub("", line) for line in lines]
     return lines
 
 

@@ -202,22 +202,39 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
         )
     if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
         return (item,)
-    names = _PLAIN_LIST.split(line.raw)
-    foods = [food_of(name) for name in names]
-    kinds = {food.kind for food in foods}
+    names = _with_their_work(_PLAIN_LIST.split(_ALL_DONE.sub(r", \1", line.raw)))
+    each = [food_of(name) for name in names]
+    kinds = {food.kind for food in each}
     lines = [read_line(name) for name in names]
-    counted = len(lines) > 1 and all(each.amount is not None for each in lines)
+    counted = len(lines) > 1 and all(line.amount is not None for line in lines)
     several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
-    seasonings = line.amount is None and len(foods) > 1 and kinds <= _SEASONINGS
+    seasonings = line.amount is None and len(each) > 1 and kinds <= _SEASONINGS
     if "starch" in kinds and kinds <= {"starch", "thin"}:
         # starch and the water it is stirred with go in together, at the end
-        starch = next(food for food in foods if food.kind == "starch")
+        starch = next(food for food in each if food.kind == "starch")
         return (replace(item, food=starch),)
     if kinds & {"unknown", "meat", "beside"} or not (counted or several or seasonings):
         return (item,)
-    return tuple(
-        replace(item, line=each, food=food) for each, food in zip(lines, foods, strict=True)
-    )
+    # pepper beside salt is for the meat as the salt is
+    salt = foods()["salt and pepper"]
+    own = [salt if "salt" in kinds and food.words.endswith("pepper") else food for food in each]
+    return tuple(replace(item, line=told, food=food) for told, food in zip(lines, own, strict=True))
+
+
+_ALL_DONE = re.compile(r"\s*\(((?:all|each|both) [a-z ]{3,40})\)\s*$", re.I)
+"""“1 onion, 1 carrot (all diced)”."""
+
+
+def _with_their_work(names: list[str]) -> list[str]:
+    """“1 onion, 1 carrot, all diced” are two foods: what is no food belongs to the one before."""
+    found: list[str] = []
+    for name in names:
+        is_work = read_line(name).low is None and food_of(name) is UNKNOWN
+        if found and is_work:
+            found[-1] += f", {name}"
+        else:
+            found.append(name)
+    return found
 
 
 COVERING_L = 2.0

@@ -275,7 +275,7 @@ _IN_A_BOTTLE = re.compile(
     r"(?:bottles?|cans?|tins?|jars?|packs?|packets?|cartons?)\s+(?:of\s+)?(?=[a-z])",
     re.I,
 )
-_LABEL = re.compile(r"^(?:the )?(?:meat|binder|wood|protein|liquid|fat)\s*:\s+(?=\S)", re.I)
+_LABEL = re.compile(r"^(?:the )?(?:meat|binder|slather|wood|protein|liquid|fat)\s*:\s+(?=\S)", re.I)
 """“Binder: hot sauce” on a card."""
 _SOME = re.compile(r"^a (?:little(?: bit)?|bit|touch|drop)\s+(?:of\s+)?", re.I)
 _A_SIZED = re.compile(r"^an?\s+(?=\d)", re.I)

@@ -59,7 +59,8 @@ _WORDS: dict[str, str] = {
     "packet": r"packets?|packages?|packs?|pkts?|pkgs?|sachets?|envelopes?",
     "rack": r"racks?|slabs?",
     "chunk": r"chunks?|lumps?",
-    "piece": r"pieces?",
+    "piece": r"pieces?|pcs?",
+    "part": r"parts?",
 }
 """Words a unit goes by. Case is told apart only for T and t."""
 _PINT: dict[str, tuple[UnitKind, str]] = {

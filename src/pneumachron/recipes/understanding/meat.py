@@ -383,7 +383,7 @@ MOST_PIECES = 60
 def thickness_in(text: str) -> float | None:
     """A thickness or the edge of cubes that a text names."""
     for match in _THICK.finditer(text):
-        before = text[max(0, match.start() - 30) : match.start()].lower()
+        before = re.split(r"[,;(]", text[max(0, match.start() - 30) : match.start()].lower())[-1]
         if re.search(r"fat|trim|length|apart|score|slices?", before) or not match["what"]:
             continue
         size = match["size"]

@@ -189,6 +189,11 @@ _OTHER_WAY = re.compile(
 """“Simmer 3 hours, or cook in a slow cooker on low for 8”: the first way is the recipe's own."""
 
 
+_OR_ELSE = re.compile(
+    r"(?<=[.;!] )Or (?:you can |else )?(?:roast|bake|braise|cook|smoke|grill|simmer|do)\b"
+    r"[^.;!]*[.;!]?"
+)
+"""“Smoke for 10 hours. Or roast covered for 8.”"""
 _LINING = re.compile(
     r"\bline[ds]?\b[^.;,]{0,40}\b(?:with|in) (?:heavy[- ]duty )?(?:foil|paper)\b|\bfoil-lined\b",
     re.I,
@@ -203,7 +208,10 @@ def _without_other_ways(recipe: Recipe) -> Recipe:
         step = _LINING.sub("", line)
         found = _OTHER_WAY.search(step)
         told = found is not None and durations_in(step[: found.start()])
-        steps.append(_OTHER_WAY.sub("", step) if told else step)
+        step = _OTHER_WAY.sub("", step) if told else step
+        either = _OR_ELSE.search(step)
+        first = either is not None and durations_in(step[: either.start()])
+        steps.append(_OR_ELSE.sub("", step) if first else step)
     return replace(recipe, steps=tuple(steps))
 
 
