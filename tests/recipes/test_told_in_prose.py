@@ -306,6 +306,43 @@ def test_a_pound_is_no_work_with_a_mortar() -> None:
     assert done.understood.cooking.high_s == pytest.approx(12 * 3600)
 
 
+def test_a_heavy_kettle_is_a_pot() -> None:
+    done = made("Brown the ribs in a heavy kettle. Cover and simmer 2 hours.",
+                meat="2 lb spareribs")  # fmt: skip
+    assert done.understood.cooking.method == "simmer"
+    assert done.finish.kind == "none"
+    grilled = understood("Set the kettle up for indirect heat at 120 °C and cook 4 hours.")
+    assert grilled.cooking.method == "grill"
+
+
+def test_low_and_high_above_the_recipe() -> None:
+    recipe = read(
+        "Dump and go pulled pork\n10 min prep | 8 h low / 5 h high\n\n- 3.5 lb pork butt\n"
+        "- 1 packet ranch seasoning\n- 1 stick butter\n\nPlace roast in slow cooker. Sprinkle"
+        " packets on top, add butter. Cook. Shred.\n"
+    )
+    cooking = understand(recipe).cooking
+    assert (cooking.method, cooking.high_s) == ("slow_low", 8 * 3600)
+
+
+def test_each_of_a_line_goes_its_own_way() -> None:
+    done = made("Tip in the stock, then stir in the jelly and mustard.", WET,
+                more=("300 ml stock", "1 tbsp each: redcurrant jelly, wholegrain mustard",
+                      "2 parsnips & 3 carrots", "1 T ea. salt, chili powder"))  # fmt: skip
+    assert {line.name: line.when for line in done.lines if line.origin == 2} == {
+        "redcurrant jelly": "after", "wholegrain mustard": "pot",
+    }  # fmt: skip
+    assert [line.name for line in done.lines if line.origin == 3] == ["parsnips", "carrots"]
+    assert [line.name for line in done.lines if line.origin == 4] == ["salt", "chili powder"]
+
+
+def test_a_sauce_that_clings_is_a_glaze() -> None:
+    done = made("Cover and simmer the ribs 40 minutes.",
+                "Return ribs to the pan. Simmer 20 minutes, turning, till sauce clings.",
+                meat="2 lb back ribs")  # fmt: skip
+    assert done.finish.kind == "glaze"
+
+
 def test_an_unknown_recipe_stays_what_it_was() -> None:
     listed = Recipe("Pork", ("2 kg pork shoulder", "2 onions"), (WET,))
     assert understand(listed).recipe.ingredients == listed.ingredients

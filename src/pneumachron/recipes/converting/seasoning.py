@@ -5,7 +5,7 @@ import re
 from pneumachron.recipes.converting.naming import is_named, named_in, rows_named
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
-from pneumachron.recipes.understanding.ingredients import Kind
+from pneumachron.recipes.understanding.ingredients import Kind, foods_in
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -90,7 +90,7 @@ def binders_in_the_pot(understood: Understood) -> frozenset[int]:
     sentences = [text for step in understood.said for text in sentences_in(step)]
     return frozenset(
         item.index for item in understood.ingredients
-        if item.kind == "binder" and any(
+        if any(food.kind == "binder" for food in foods_in(item)) and any(
             is_named(item, text.lower()) and _STIRRED_IN.search(text) and not SEASONED.search(text)
             for text in sentences
         )

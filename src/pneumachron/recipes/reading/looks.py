@@ -21,6 +21,7 @@ CLUTTER = any_of(
     r"by [A-Z][a-z]+ [A-Z]|reviewed by)",
     r"\b(affiliate|newsletter|sponsored|copyright|all rights reserved|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
+    r"^(level|active|difficulty|skill)\s*:",
     r"^(tags?|keywords?|categories|slug|layout|permalink|draft|lang)\s*:",
     r"^[aq](?:nswer|uestion)?\s*\([^()]{3,40}\)\s*:",
     r"^\W*(image|photo|picture|video|advertisement)\b\s*:|^\[(image|photo|picture|video)\b",

@@ -28,6 +28,7 @@ from pneumachron.recipes.reading.prose import (
     meat_in_prose,
     without_meat_only,
 )
+from pneumachron.recipes.reading.titles import ASKS, SERVED, title_of
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
     joined_cells,
@@ -52,8 +53,6 @@ _UNDER_HEADING = 0.6
 _OUTSIDE_CLUTTER, _OUTSIDE = 0.3, 0.0
 _ABOVE = 2.0
 """What counts against a line above the heading of the ingredients."""
-_SITE = re.compile(r"(?<=\w) \| [^|]{2,60}$")
-"""“Pot roast | Weeknight Suppers”: the name of a page's site."""
 _OUT_OF_A_LIST = 1.0
 """What counts against a list with bullets that is half ingredients and half steps."""
 _LEAST_TITLE, _MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 6
@@ -97,9 +96,9 @@ class _Text:
         if self._credit(line):
             return
         told = yield_in(line)
-        if not self.rows and not told and (behind := _SERVED.search(plain)):
+        if not self.rows and not told and (behind := SERVED.search(plain)):
             self.yields = behind[0].strip(" ,;.()–-")
-            line = plain = _SERVED.sub("", plain)
+            line = plain = SERVED.sub("", plain)
         first = bool(told) and not self.yields
         if first:
             self.yields = told
@@ -297,7 +296,7 @@ class _Sorted:
                 lines, parts = [*lines, *foods], [*parts, *told][:MAX_PARTS]
                 steps = steps if sections else without_meat_only(steps)
         return Recipe(
-            title=_title_of(title.plain) if title else self.text.subject,
+            title=title_of(title.plain) if title else self.text.subject,
             ingredients=tuple(lines),
             steps=tuple(steps),
             yields=self.text.yields,
@@ -327,7 +326,7 @@ class _Sorted:
         meaty = (row for row, state in outside if state == "after" and _is_meat(row))
         if self.text.subject and marked is None:
             return None
-        asked = (row for row, state in self.pairs if state != "steps" and _ASKS.match(row.plain))
+        asked = (row for row, state in self.pairs if state != "steps" and ASKS.match(row.plain))
         return marked or next(iter(before), None) or next(meaty, None) or next(asked, None)
 
     def _ingredients(self) -> tuple[list[str], list[Part]]:
@@ -378,34 +377,6 @@ class _Sorted:
 
 _TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[:–-]\s", re.I)
 """A line among the steps that is no step."""
-_SERVED = re.compile(
-    r"\s*\((?:serves|for|makes|feeds) \d[^()]{0,30}\)$"
-    r"|(?:[,;.]| [–-])\s+(?:serves|feeds|makes|for)(?: \w+ for)? \d.{0,40}$",
-    re.I,
-)
-"""“Plum ribs (serves 4)”, “Short ribs, serves 4 – 3 hours”."""
-
-
-_ASKS = re.compile(
-    r"^(?:q\s*:\s*)?(?:does|has|do|can) (?:any(?:one|body)|you|someone) (?:have|got|share|give me)"
-    r" (?:an?|your|the) (?P<about>.{4,60}?)\?*$",
-    re.I,
-)
-"""“Does anyone have a brisket recipe with coffee?”"""
-
-
-def _title_of(line: str) -> str:
-    """Without emphasis, the name of the site, and the word before it."""
-    bare = re.sub(
-        r"^(?:recipe|title)\s*:\s+(?=\S)", "", _SITE.sub("", line.strip("*_ ")), flags=re.I
-    )
-    bare = _SERVED.sub("", bare)
-    if asked := _ASKS.match(bare):
-        return asked["about"]
-    quoted = re.fullmatch(r"[\"“'](.{3,})[\"”']", bare)
-    return quoted[1] if quoted else bare
-
-
 _NUMBER = re.compile(r"^\s*(\d{1,3})[.)]\s+(?=\S)")
 
 

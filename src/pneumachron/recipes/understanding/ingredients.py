@@ -168,9 +168,9 @@ class Ingredient:
         return 1000.0 * (self.mass_kg or 0.0) * SUGAR_G_PER_G.get(self.kind, 0.0)
 
 
-_EACH = re.compile(r"^each\b\s*(?:of\b)?\s*:?\s*", re.I)
+_EACH = re.compile(r"^(?:each|ea)\b\.?\s*(?:of\b)?\s*:?\s*", re.I)
 _APART = re.compile(r"\s*(?:,|;|\s\+|\s&|\s/)\s+(?:and\s+)?|\s+and\s+")
-_PLAIN_LIST = re.compile(r"\s*(?:,|;|\s\+)\s+(?:and\s+)?")
+_PLAIN_LIST = re.compile(r"\s*(?:,|;|\s\+)\s+(?:and\s+)?|\s+(?:&|and)\s+(?=\d)")
 _NOT_UNDER_PRESSURE: frozenset[Kind] = frozenset(
     {"flour", "starch", "dairy", "sugar", "sugar_thick", "sweet_sauce"}
 )

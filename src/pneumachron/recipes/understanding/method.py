@@ -1,13 +1,14 @@
 """How a recipe cooks its meat: with what heat, how hot, how long; and what is done besides."""
 
 import re
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Literal, TypeAlias, get_args
 
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.meat import read_meat
+from pneumachron.recipes.understanding.other_ways import without_other_ways
 from pneumachron.recipes.understanding.oven_heat import oven_heat_c
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -56,7 +57,8 @@ _ELECTRIC = any_of(
 _LETS_GO = any_of(r"\breleas\w*", r"\bcome down\b", r"\bnatural(ly)?\b", r"\breduce pressure\b",
                   r"\bvent\b", r"\bNPR\b", r"\bQP?R\b", r"\bpressure (drop|fall)")  # fmt: skip
 _GRILL = re.compile(
-    r"\bcharcoal\b|\bkettle\b|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
+    r"\bcharcoal\b|(?<!in a )(?<!in the )(?<!in your )(?<!heavy )(?<!large )(?<!soup )\bkettle\b"
+    r"|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
     r"|\bbarbecue(d)? over\b|\bindirect\b|\bover coals\b|\btwo-zone\b|\b(cool|hot) side\b"
     r"|\bcoals\b",
     re.I,
@@ -142,7 +144,7 @@ PSI_PA = 6894.757
 
 def read_method(recipe: Recipe) -> Cooking:
     """The main heat: the kind that most of the long times belong to."""
-    recipe = _without_other_ways(recipe)
+    recipe = without_other_ways(recipe)
     device = _device(recipe)
     spans = [
         span for index, step in enumerate(recipe.steps) for span in _main_spans(index, step, device)
@@ -179,40 +181,6 @@ def read_method(recipe: Recipe) -> Cooking:
 _UNDER_PRESSURE = any_of(r"\bpressure\b", r"\bhigh\b", r"\blow\b", r"\bmanual\b", r"\blid\b",
                          r"\block\b", r"\bseal", r"\bNP?R\b", r"\bQP?R\b")  # fmt: skip
 """What belongs to the minutes under the lid; onions are fried in the same pot before."""
-_OTHER_WAY = re.compile(
-    r",?\s*\bor (?:you can |else |just )?(?:cook |do |make |braise |leave |put |bake )?"
-    r"(?:it |them |the lot |everything )?(?:in |with |using |on )?(?:a |an |the |your )?"
-    r"(?:slow[- ]cooker|crock[- ]?pot|(?:electric |stovetop )?pressure[- ]cooker)\b[^.;]*?"
-    r"(?=,? until\b|,? till\b|[.;]|$)",
-    re.I,
-)
-"""“Simmer 3 hours, or cook in a slow cooker on low for 8”: the first way is the recipe's own."""
-
-
-_OR_ELSE = re.compile(
-    r"(?<=[.;!] )Or (?:you can |else )?(?:roast|bake|braise|cook|smoke|grill|simmer|do)\b"
-    r"[^.;!]*[.;!]?"
-)
-"""“Smoke for 10 hours. Or roast covered for 8.”"""
-_LINING = re.compile(
-    r"\bline[ds]?\b[^.;,]{0,40}\b(?:with|in) (?:heavy[- ]duty )?(?:foil|paper)\b|\bfoil-lined\b",
-    re.I,
-)
-"""Foil under the meat covers nothing."""
-
-
-def _without_other_ways(recipe: Recipe) -> Recipe:
-    """The recipe without what it says of another device, where the first way has its time."""
-    steps = []
-    for line in recipe.steps:
-        step = _LINING.sub("", line)
-        found = _OTHER_WAY.search(step)
-        told = found is not None and durations_in(step[: found.start()])
-        step = _OTHER_WAY.sub("", step) if told else step
-        either = _OR_ELSE.search(step)
-        first = either is not None and durations_in(step[: either.start()])
-        steps.append(_OR_ELSE.sub("", step) if first else step)
-    return replace(recipe, steps=tuple(steps))
 
 
 def _on_the_hob(recipe: Recipe, main: "_Found") -> bool:
@@ -443,8 +411,18 @@ def _gauge(recipe: Recipe) -> float:
     return next((gauge for words, gauge in _GAUGE_PA.items() if words in text), 100e3)
 
 
+_AT_A_LEVEL = re.compile(
+    r"(?P<long>\d[\d./½–-]*\s?(?:h|hrs?|hours?)\b) (?:on )?(?P<level>low|high)\b", re.I
+)
+"""“10 min prep | 8 h low / 5 h high”, above the recipe."""
+
+
 def _labelled(recipe: Recipe, device: Device | None) -> Cooking:
     """Only the label of the page tells how long."""
+    level = _AT_A_LEVEL.search(recipe.description) if device == "slow" else None
+    if level and (spans := durations_in(level["long"])):
+        method: Method = "slow_low" if level["level"].lower() == "low" else "slow_high"
+        return Cooking(method, spans[0].low_s, spans[0].high_s, None)
     if device is None or not recipe.cook_s:
         return Cooking(None, None, None, None)
     words = " ".join(recipe.steps)

@@ -1,0 +1,42 @@
+"""What a recipe says of another device or another way is left out; the first way is its own."""
+
+import re
+from dataclasses import replace
+
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.durations import durations_in
+
+_OTHER_WAY = re.compile(
+    r",?\s*\bor (?:you can |else |just )?(?:cook |do |make |braise |leave |put |bake )?"
+    r"(?:it |them |the lot |everything )?(?:in |with |using |on )?(?:a |an |the |your )?"
+    r"(?:slow[- ]cooker|crock[- ]?pot|(?:electric |stovetop )?pressure[- ]cooker)\b[^.;]*?"
+    r"(?=,? until\b|,? till\b|[.;]|$)",
+    re.I,
+)
+"""“Simmer 3 hours, or cook in a slow cooker on low for 8”: the first way is the recipe's own."""
+
+
+_OR_ELSE = re.compile(
+    r"(?<=[.;!] )Or (?:you can |else )?(?:roast|bake|braise|cook|smoke|grill|simmer|do)\b"
+    r"[^.;!]*[.;!]?"
+)
+"""“Smoke for 10 hours. Or roast covered for 8.”"""
+_LINING = re.compile(
+    r"\bline[ds]?\b[^.;,]{0,40}\b(?:with|in) (?:heavy[- ]duty )?(?:foil|paper)\b|\bfoil-lined\b",
+    re.I,
+)
+"""Foil under the meat covers nothing."""
+
+
+def without_other_ways(recipe: Recipe) -> Recipe:
+    """The recipe without what it says of another device, where the first way has its time."""
+    steps = []
+    for line in recipe.steps:
+        step = _LINING.sub("", line)
+        found = _OTHER_WAY.search(step)
+        told = found is not None and durations_in(step[: found.start()])
+        step = _OTHER_WAY.sub("", step) if told else step
+        either = _OR_ELSE.search(step)
+        first = either is not None and durations_in(step[: either.start()])
+        steps.append(_OR_ELSE.sub("", step) if first else step)
+    return replace(recipe, steps=tuple(steps))
