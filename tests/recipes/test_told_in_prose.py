@@ -343,6 +343,62 @@ def test_a_sauce_that_clings_is_a_glaze() -> None:
     assert done.finish.kind == "glaze"
 
 
+def test_racks_are_counted_before_those_who_eat_them() -> None:
+    recipe = Recipe("Ribs", ("2 racks back ribs",), (WET,), yields="MAKES 2 RACKS, 4 SERVINGS")
+    assert understand(recipe).plates == 4
+
+
+def test_a_sauce_that_is_brought_to_a_simmer_is_basted_on() -> None:
+    done = made(
+        "Stir the salt with the sugar and paprika. Pat half of it on the ribs.",
+        "Seal with foil. Bake at 275°F for 2 hours 15 minutes.",
+        "Bring ketchup, vinegar and molasses to a simmer; cook 10 minutes.",
+        "Grill the ribs, basting with sauce and turning, 10 minutes.", meat="2 racks back ribs",
+        more=("2 tbsp salt", "1 tbsp sugar", "2 tbsp paprika", "1 cup ketchup",
+              "1/3 cup cider vinegar", "2 tbsp molasses"),
+    )  # fmt: skip
+    assert [went(done, row) for row in (1, 3)] == [["season"]] * 2
+    assert [went(done, row) for row in (4, 5, 6)] == [["finish"]] * 3
+
+
+def test_the_weight_of_the_whole_stands_before_those_of_its_parts() -> None:
+    found = understood(WET, meat="One 6.5kg packer brisket, separated (point 2.4 kg, flat 3.6 kg)")
+    assert found.cut == "brisket_whole"
+    assert found.mass_kg == pytest.approx(6.5)
+
+
+def test_reheating_on_the_next_day_is_no_cooking_time() -> None:
+    done = made("Cover with foil. Bake at 325 for 3-4 hours.",
+                "Let cool. Refrigerate overnight. Next day slice, return to gravy and reheat,"
+                " covered, at 350 for 45 minutes.", meat="4 lb brisket")  # fmt: skip
+    assert done.understood.cooking.high_s == 4 * 3600
+    assert "Refrigerate overnight" in told(done)
+
+
+def test_a_slurry_under_its_heading_is_no_glaze() -> None:
+    recipe = read(
+        "Honey ribs\n4 lbs. baby back ribs\nfor the sauce -\n3/4 cup honey\n1/2 cup soy sauce\n"
+        "slurry:\n2 TBSP cornstarch\n2 TBSP cold water\n\nWhisk sauce and pour over. Low 6-8 hrs"
+        " in the slow cooker.\nBring the juices to a boil, whisk in the slurry. Brush on ribs and"
+        " broil 3 mins.\n"
+    )
+    done = convert(understand(recipe), KITCHEN)
+    assert [went(done, row) for row in (3, 4)] == [["after"], ["after"]]
+    assert told(done).count("cold water") == 1
+
+
+def test_what_is_served_with_it_is_not_stirred_in() -> None:
+    done = made(WET, "Serve with limes and radishes.", more=("Lime wedges and radishes",))
+    assert went(done, 1) == ["beside"]
+
+
+def test_a_sentence_in_its_own_words_keeps_its_clauses() -> None:
+    done = made("Simmer the ribs, covered, 45 min. Boil tomatillos and chiles 10 min; blend with"
+                " onion. Pour over the ribs.", meat="2 lb spareribs, cut into riblets")  # fmt: skip
+    assert "Boil tomatillos and chiles 10 min; blend with onion." in told(done)
+    assert done.understood.cut == "rib_pieces"
+
+
 def test_an_unknown_recipe_stays_what_it_was() -> None:
     listed = Recipe("Pork", ("2 kg pork shoulder", "2 onions"), (WET,))
     assert understand(listed).recipe.ingredients == listed.ingredients

@@ -29,7 +29,7 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
                r"to finish|buns?|rolls?|pickles?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
                r"|wraps?|assembly|to assemble|sides?)\b"),
-    ("sauce", r"\b(sauces?|gravy|dressing)\b"),
+    ("sauce", r"\b(sauces?|gravy|dressing|slurry|thickener)\b"),
 )  # fmt: skip
 """What a heading over some ingredients says of them; looked for in this order."""
 

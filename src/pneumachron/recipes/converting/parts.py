@@ -106,11 +106,18 @@ def _parts_of_sections(understood: Understood) -> Iterator[Part]:
 
 
 _PUT_ON = re.compile(
-    r"\b(?:brush|paint|glaze|baste|slather|smear|mop|coat)\w*\b[^.;]*?"
+    r"\b(?:brush|paint|glaz|bast|slather|smear|mop|coat)\w*\b[^.;]*?"
     r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b",
     re.I,
 )
 """“Paint with the ketchup mix”: what was stirred together before goes on at the end."""
+
+
+_ONTO_RAW = any_of(
+    r"\b(rub|pat|sprinkle|massage|press|season|apply)\b[^.;]*"
+    r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|racks?|wings?|it|them|both sides)\b"
+)
+"""What is mixed there is a rub."""
 
 
 def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
@@ -122,6 +129,8 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     for place, sentence in enumerate(sentences):
         if not MIXED.search(sentence) or WITH_THE_MEAT.search(sentence):
+            continue
+        if any(_ONTO_RAW.search(text) for text in sentences[place + 1 : place + 2]):
             continue
         put_on = next(
             (found for text in sentences[place + 1 :] if (found := _PUT_ON.search(text))), None

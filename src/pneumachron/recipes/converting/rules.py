@@ -412,10 +412,14 @@ def _marinade(facts: Facts, item: Ingredient) -> Outcome:
     return Outcome((on_the_meat, late), "marinade_shared")
 
 
+_SLURRY = any_of(r"\bslurry\b", r"\bthicken")
+
+
 def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
     """By what it is, unless its part or the steps keep it out of the pot."""
     if (part := facts.parts.get(item.index)) is not None:
-        brushed = part.role == "sauce" and facts.brushes_sauce
+        thickens = _SLURRY.search(part.name) is not None
+        brushed = part.role == "sauce" and facts.brushes_sauce and not thickens
         line = plain_line(facts, item, "finish" if brushed else WHEN_OF_ROLE[part.role])
         return Outcome((line,), "other_part", {"part": part.name[:60]})
     if item.index in facts.shared | facts.soaked:
@@ -425,7 +429,7 @@ def _by_kind(facts: Facts, item: Ingredient) -> Outcome:
     if when == "finish" and found.rule == "sugar_after":
         # the recipe sprinkles it on late: under the broiler is after pressure too
         return Outcome((plain_line(facts, item, when),), "named_late")
-    if when == "beside" and item.kind == "dairy":
+    if when == "beside" and any(line.when == "after" for line in found.lines):
         return Outcome((plain_line(facts, item, when),), "named_late")
     if when is not None and any(line.when in _UNDER_THE_LID for line in found.lines):
         return Outcome((plain_line(facts, item, when),), "named_late")

@@ -19,7 +19,7 @@ SEASONED = any_of(
     r"(?<!to )\bcoat\b",
     r"\bslather",
     r"\btoss(?:ed)? (?:well |lightly |them |it )?with\b",
-    r"[;,.] ?salt (?:&|and) pepper[ .]*(?:$|[;.])",
+    r"(?:[;,.]|\band) ?salt (?:&|and) pepper[ .]*(?:$|[;.])",
     r"\bmix (the )?(salt|sugar|spices)",
     r"\bmixed dry spices",
     r"\b(salzen|pfeffern|w(ü|ue)rzen|einreiben)\b",

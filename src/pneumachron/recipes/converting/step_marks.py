@@ -127,10 +127,25 @@ def _beside_the_heat(understood: Understood, themes: list[Theme], index: int) ->
     main = understood.cooking.main
     if main is None or main[0] != index:
         return
-    for place, text in enumerate(sentences_in(understood.recipe.steps[index])):
+    for place, text in _whole_sentences(understood.recipe.steps[index], main[1]):
         done = theme_of(text, late=place > main[1]) in {"season", "marinate", "heat"}
         if place != main[1] and is_own_work(text) and not done:
             yield _own_words(understood, themes, index, text, after=place > main[1])
+
+
+def _whole_sentences(step: str, main: int) -> Iterator[tuple[int, str]]:
+    """Sentences with all their clauses, and where they begin; that of the heat stands alone."""
+    begun: tuple[int, str] | None = None
+    for place, text in enumerate(sentences_in(step)):
+        joins = begun is not None and begun[1].endswith(";") and main not in {place, place - 1}
+        if begun is not None and joins:
+            begun = (begun[0], f"{begun[1]} {text}")
+            continue
+        if begun is not None:
+            yield begun
+        begun = (place, text)
+    if begun is not None:
+        yield begun
 
 
 def _cure_alone(understood: Understood, index: int, step: str) -> str:
@@ -157,7 +172,7 @@ _CLAUSES = re.compile(r",\s+(?:and |then )?")
 """“Rub the ribs, wrap them, and bake”: the first of them is still done."""
 
 
-_ABSORBING: frozenset[Theme] = frozenset({"soften", "deglaze", "sauce", "rest", "serve"})
+_ABSORBING: frozenset[Theme] = frozenset({"soften", "deglaze", "sauce", "rest", "carve", "serve"})
 """Steps of ours that only say it in short: what takes a machine or a soak would be lost in them."""
 
 

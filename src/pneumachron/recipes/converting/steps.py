@@ -282,7 +282,9 @@ def _sauce(work: Work) -> OutStep | None:
     # "starch mixed with cold water": the step says with what itself
     thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]).split(" + ")[0] for line in slurry]
     milk = [line.name for line in after if line.food.kind == "dairy"]
-    rest = [line.name for line in after if line not in slurry and line.name not in milk]
+    # the water of a slurry is told with it
+    wet = [line for line in after if slurry and line.food.words == "water"]
+    rest = [line.name for line in after if line not in [*slurry, *wet] and line.name not in milk]
     stages = (("thicken", thick), ("stir_in", rest), ("dairy_last", milk))
     said = [_say(code, names=listed(names)) for code, names in stages if names]
     out = listed(line.name for line in work.lines if _is_taken_out(work, line))

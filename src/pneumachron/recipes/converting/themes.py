@@ -206,7 +206,8 @@ def is_own_work(text: str) -> bool:
 
 
 MIXED = any_of(
-    r"\b(stir|mix|whisk|blend|combine|beat|shake)\b(?! (it |them |everything )?(in|into)\b)"
+    r"\b(stir|mix|whisk|blend|combine|beat|shake)\b(?! (it |them |everything )?(in|into)\b)",
+    r"\bbring [^.;]*(,|\band\b)[^.;]* to (a|the) (simmer|boil)\b",
 )
 WITH_THE_MEAT = any_of(
     r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|joint|wings?|cooker|crock|dutch oven)\b",

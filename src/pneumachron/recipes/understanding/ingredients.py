@@ -197,8 +197,8 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     if _EACH.match(line.name):
         names = [part for part in _APART.split(_EACH.sub("", whole)) if part]
         return tuple(
-            replace(item, line=replace(line, name=name, aside=""), food=food_of(name))
-            for name in names
+            replace(item, line=replace(line, name=name, aside=""), food=food)
+            for name, food in zip(names, _beside_salt([food_of(n) for n in names]), strict=True)
         )
     if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
         return (item,)
@@ -215,10 +215,20 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
         return (replace(item, food=starch),)
     if kinds & {"unknown", "meat", "beside"} or not (counted or several or seasonings):
         return (item,)
-    # pepper beside salt is for the meat as the salt is
-    salt = foods()["salt and pepper"]
-    own = [salt if "salt" in kinds and food.words.endswith("pepper") else food for food in each]
-    return tuple(replace(item, line=told, food=food) for told, food in zip(lines, own, strict=True))
+    return tuple(
+        replace(item, line=told, food=food)
+        for told, food in zip(lines, _beside_salt(each), strict=True)
+    )
+
+
+def _beside_salt(each: list[Food]) -> list[Food]:
+    """Pepper on a line with salt is for the meat as the salt is."""
+    salted = any(food.kind == "salt" for food in each)
+    both = foods()["salt and pepper"]
+    return [
+        both if salted and food.kind == "spice" and food.words.endswith("pepper") else food
+        for food in each
+    ]
 
 
 _ALL_DONE = re.compile(r"\s*\(((?:all|each|both) [a-z ]{3,40})\)\s*$", re.I)

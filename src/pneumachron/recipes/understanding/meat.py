@@ -204,11 +204,14 @@ def _cut_in(text: str) -> tuple[str | None, bool]:
 
 
 def _brisket(low: str, _: bool, __: bool) -> tuple[str, bool]:
+    both = re.search(r"\bpoint\b", low) and re.search(r"\bflat\b", low)
+    if both or re.search(r"\bpacker\b", low):
+        return "brisket_whole", True
     if re.search(r"\bpoint\b", low):
         return "brisket_point", True
     if re.search(r"\bflat\b|\bhalf a brisket\b|first cut|\bflaches\b", low):
         return "brisket_flat", True
-    if re.search(r"\bwhole\b|\bpacker\b|\bfull\b", low):
+    if re.search(r"\bwhole\b|\bfull\b", low):
         return "brisket_whole", True
     return "brisket_flat", False
 
@@ -242,7 +245,7 @@ def _shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
 
 
 def _spare(low: str, _: bool, __: bool) -> tuple[str, bool]:
-    if _CHOPPED.search(low):
+    if _CHOPPED.search(low) or re.search(r"\briblets\b|\brib (pieces|tips|bites)\b", low):
         return "rib_pieces", True
     trimmed = re.search(r"trimmed spare|square[- ]cut|\bst\.?[- ]?louis\b", low)
     return ("spare_ribs_trimmed" if trimmed else "spare_ribs"), True
@@ -305,11 +308,16 @@ _SIZED = re.compile(
 """“2 (2 pound) racks”, “two 3-lb slabs”: the weight stands between the number and the thing."""
 
 
+_SIZED_NAME = re.compile(r"\d[\d.,/½¼¾⅓⅔ -]*\s?-?(?:kg|g|lbs?|pounds?|oz)\b", re.I)
+"""“One 6.5 kg brisket (point 2.4 kg, flat 3.6 kg)”: what it weighs stands first."""
+
+
 def _mass_of(line: Line) -> tuple[float | None, bool]:
     """Weight of all pieces of a line, and whether that is beyond doubt."""
     if line.amount is not None and unit_of(line.unit).kind == "mass":
         return line.amount * unit_of(line.unit).factor, True
-    for text in (line.aside, line.name):
+    told = (line.name, line.aside) if _SIZED_NAME.match(line.name) else (line.aside, line.name)
+    for text in told:
         for match in _WEIGHT.finditer(text):
             inner = read_line(re.sub(r"(?<=[\d½¼¾⅓⅔])-(?=[a-z])", " ", match[0], flags=re.I))
             unit = unit_of(inner.unit)

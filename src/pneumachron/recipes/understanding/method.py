@@ -323,11 +323,16 @@ _THEN = re.compile(r",? (?:and )?then ")
 _COMMAS = re.compile(r",\s+(?:then |and )?")
 
 
+_REHEATS = any_of(r"\breheat\w*", r"\bwarm (it |them )?through\b")
+
+
 def _heat_in(sentence: str, device: Device | None) -> str | None:
     """What of a sentence is the main heat: all of it, or what stands beside a rest.
 
     "Smoke at 225 for 9 hours, wrap, rest in a cooler 2 hours": the rest is no heat.
     """
+    if _REHEATS.search(sentence):
+        return None
     if _is_main_heat(sentence, device):
         return sentence
     # "simmer covered 25 min, then uncover and reduce"

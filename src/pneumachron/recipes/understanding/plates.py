@@ -38,7 +38,7 @@ MOST = 200
 def read_plates(recipe: Recipe) -> float | None:
     """Plates by its yield, or by “serves 6” anywhere; the middle of a range."""
     places = [
-        (recipe.yields, (_NUMBERS,)),
+        (recipe.yields, (_COUNTED, _NUMBERS)),
         (recipe.description, (_COUNTED, _SAID)),
         (recipe.title, (_COUNTED, _SAID)),
         *(
