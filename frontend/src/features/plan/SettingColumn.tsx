@@ -136,7 +136,7 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
           if (next) change({ liquid: next });
         }}
       />
-      <div className="grid grid-cols-2 items-end gap-x-3 gap-y-1">
+      <div className="grid grid-cols-2 items-end gap-x-3">
         <Pick
           label={say("plan-liquid-style")}
           value={school}
@@ -151,6 +151,8 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
           onChange={(value) => change({ rack: value ? (value as Rack) : null, liquid: "" })}
           aside={<WhyBeside plan={plan} about={["rack"]} of={say("plan-why-of-trivet")} />}
         />
+      </div>
+      <div className="-mt-0.5 grid grid-cols-[minmax(0,8fr)_minmax(0,5fr)] items-end gap-x-3">
         <Pick
           label={say("plan-release")}
           value={method}
