@@ -48,7 +48,8 @@ describe("the chart of a cook", () => {
     const sheet = drawn(1000);
     expect(sheet.moments[0]?.x).toBe(sheet.frame.left);
     expect(sheet.coreEnd.x).toBeCloseTo(sheet.frame.right);
-    const share = (sheet.openX - sheet.frame.left) / (sheet.frame.right - sheet.frame.left);
+    const share =
+      ((sheet.openXs[0] ?? 0) - sheet.frame.left) / (sheet.frame.right - sheet.frame.left);
     expect(share).toBeCloseTo(4500 / 4800);
   });
 
@@ -70,6 +71,25 @@ describe("the chart of a cook", () => {
       "158°F",
       "212°F",
     ]);
+  });
+
+  it("goes through both runs of a plan in two steps", () => {
+    const again: PhaseOut[] = [
+      { kind: "come_up", start_s: 4800, duration_s: 240, core_temp_c: 90 },
+      { kind: "hold", start_s: 5040, duration_s: 600, core_temp_c: 108 },
+      { kind: "standing", start_s: 5640, duration_s: 300, core_temp_c: 100 },
+    ];
+    const two = {
+      ...plan({ time_s: TIMES.map((time) => time * 1.25) }),
+      later: [{ goes_on: true }],
+      phases_through: [...PHASES, ...again],
+    } as unknown as PlanOut;
+    const sheet = traceGeometry(two, 1000, "metric", NAMES);
+    expect(sheet.phases.map(({ kind }) => kind).filter((kind) => kind === "hold")).toHaveLength(2);
+    expect(sheet.openXs).toHaveLength(2);
+    expect(sheet.openXs[1]).toBeGreaterThan(sheet.openXs[0] ?? 0);
+    expect(sheet.moments.at(-10)?.phase).toBe("hold");
+    expect(drawn(1000).openXs).toHaveLength(1);
   });
 
   it("tells each moment with its phase", () => {

@@ -2,6 +2,7 @@
 
 import re
 from datetime import UTC, datetime, timedelta
+from itertools import pairwise
 from typing import Any
 from zoneinfo import ZoneInfo
 
@@ -10,6 +11,7 @@ from fastapi.testclient import TestClient
 from icalendar import Calendar
 
 from pneumachron.api import dependencies
+from tests.api.test_shelf_api import TWO_STEPS
 from tests.conftest import BRISKET
 
 TABLE = datetime(2026, 11, 28, 19, 0, tzinfo=UTC)
@@ -207,6 +209,14 @@ def test_shop_night_and_tempering(client: TestClient) -> None:
                 second = timedelta(seconds=1)
                 assert end <= first + second or begin >= last - second
             begin = end
+
+
+def test_a_dish_in_two_steps_has_its_pressure_twice(client: TestClient) -> None:
+    found = ask(client, day(TWO_STEPS))
+    (block,) = (item for item in found["blocks"] if item["block_id"].endswith(":run0"))
+    gauge = [pa for _, pa in block["gauge"]]
+    high = [pa > 0.5 * max(gauge) for pa in gauge]
+    assert sum(after and not before for before, after in pairwise(high)) == 2
 
 
 def test_a_whole_brisket_on_the_day(client: TestClient) -> None:

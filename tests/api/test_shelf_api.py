@@ -157,6 +157,32 @@ def test_household_refuses_nonsense(client: TestClient) -> None:
     assert client.get("/api/household").json()["altitude_m"] == 0.0
 
 
+TWO_STEPS = {
+    "pieces": [
+        {"cut": "back_ribs", "count": 1, "mass": "900 g", "thickness": "2 cm"},
+        {"cut": "spare_ribs_trimmed", "count": 1, "mass": "1.1 kg", "thickness": "3.5 cm"},
+    ],
+    "pot": "tenor",
+    "texture": "tender",
+    "thin_first": True,
+}
+
+
+def test_the_total_of_a_plan_in_two_steps_counts_both(client: TestClient) -> None:
+    made = client.post("/api/plans", json={"name": "Two racks", "inputs": TWO_STEPS}).json()
+    results = made["results"]
+    (line,) = client.get("/api/plans").json()["plans"]
+    assert line["total_s"] == results["all_done_s"] > results["lid_on_to_open_s"]
+    # what is drawn goes as far, with the phases of both runs
+    assert results["trace"]["time_s"][-1] > results["all_done_s"]
+    assert [phase["kind"] for phase in results["phases_through"]].count("hold") == 2
+    assert [phase["kind"] for phase in results["phases"]].count("hold") == 1
+    plain = client.post(
+        "/api/plans", json={"name": "One", "inputs": {**TWO_STEPS, "thin_first": False}}
+    ).json()["results"]
+    assert plain["phases_through"] == plain["phases"]
+
+
 def test_backup_holds_everything(client: TestClient, tmp_path: Path) -> None:
     for number in range(3):
         save(client, f"Plan {number}")

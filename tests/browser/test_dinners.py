@@ -206,8 +206,8 @@ def test_a_thin_rack_comes_out_first(page: Page) -> None:
     page.get_by_role("tab", name=screen("plan-what-if")).click()
     page.get_by_role("button", name=screen("plan-cook-it-in-two-steps")).click()
     expect(page.get_by_test_id("two-steps")).to_be_visible()
-    # what is drawn below is the first time under pressure, and says so
-    expect(page.get_by_text("first step, lid on to lid off")).to_be_visible()
+    # what is drawn below goes through both, and says so
+    expect(page.get_by_text("both steps, first lid on to last lid off")).to_be_visible()
     plan = steps_of_plan(page, page.url.partition("?")[2])
     titles = [title for title, _ in plan]
     out = next(index for index, title in enumerate(titles) if title.startswith("Take out what is"))

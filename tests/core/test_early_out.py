@@ -1,7 +1,9 @@
 """Unlike pieces: open half way, take the thin ones out, close again."""
 
+import itertools
 from dataclasses import replace
 
+import numpy as np
 import pytest
 
 from pneumachron.core.planning.load import Load
@@ -83,6 +85,42 @@ def test_planned_in_two_steps_every_view_tells_both() -> None:
     assert [part for part in day if part[0] != "slack"] == wanted
     kinds = [part.kind for part in run.segments]
     assert len(kinds) == len(set(kinds))  # each has an id of its own in a calendar
+
+
+def test_what_is_drawn_goes_through_both_runs() -> None:
+    plan = make_plan(replace(BOTH, thin_first=True))
+    trace, later = plan.trace, plan.later[0]
+    restart_s = plan.lid_on_to_open_s + OPEN_S
+    assert trace.time_s[-1] >= plan.all_done_s
+    hot = trace.gauge_pa > 0.5 * plan.gauge_pa
+    # up twice, and without pressure while the lid is off
+    assert int(np.sum(np.diff(hot.astype(int)) == 1)) == 2
+    off = (trace.time_s > plan.lid_on_to_open_s) & (trace.time_s < restart_s)
+    assert off.any()
+    assert not trace.gauge_pa[off].any()
+    phases = plan.phases_through
+    assert [phase.kind for phase in phases].count("hold") == 2
+    for before, after in itertools.pairwise(phases):
+        assert after.start_s == pytest.approx(before.start_s + before.duration_s)
+    assert phases[-2].start_s + phases[-2].duration_s == pytest.approx(
+        restart_s + later.lid_on_to_open_s
+    )
+    assert make_plan(BOTH).phases_through == make_plan(BOTH).phases
+    # and so it is on the day's chart
+    (run,) = (block for block in dish_blocks(Dish("a", "Ribs", plan.setup.wish))
+              if block.block_id == "a:run0")  # fmt: skip
+    drawn = np.array(run.gauge)
+    assert (np.diff(drawn[:, 0]) >= 0.0).all()
+    high = drawn[:, 1] > 0.5 * plan.gauge_pa
+    assert int(np.sum(np.diff(high.astype(int)) == 1)) == 2
+    clock, held = 0.0, []
+    for part in run.segments:
+        if part.kind.startswith("hold"):
+            held.append((clock, clock + part.likely_s))
+        clock += part.likely_s
+    for begin_s, end_s in held:
+        middle = np.interp((begin_s + end_s) / 2, drawn[:, 0], drawn[:, 1])
+        assert middle > 0.9 * plan.gauge_pa
 
 
 def test_two_steps_are_for_unlike_pieces_alone() -> None:

@@ -4444,8 +4444,11 @@ export interface components {
             total_mass: string;
             /** Hold Min */
             hold_min: number;
-            /** Lid On To Open S */
-            lid_on_to_open_s: number;
+            /**
+             * Total S
+             * @description from lid on until the lid is off, later batches and steps too
+             */
+            total_s: number;
             /** Pot Name */
             pot_name: string;
         };
@@ -4471,6 +4474,11 @@ export interface components {
             pieces: components["schemas"]["PieceOut"][];
             /** Phases */
             phases: components["schemas"]["PhaseOut"][];
+            /**
+             * Phases Through
+             * @description of all that is drawn: of both runs of a plan in two steps
+             */
+            phases_through?: components["schemas"]["PhaseOut"][];
             /** Tasks */
             tasks: components["schemas"]["TaskOut"][];
             /** Lid On To Open S */

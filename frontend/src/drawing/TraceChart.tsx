@@ -4,6 +4,7 @@ import { TraceReader } from "@/drawing/TraceReader";
 import {
   isNarrow,
   type PhaseMark,
+  phasesThrough,
   SHEET_HEIGHT,
   type TraceGeometry,
   traceGeometry,
@@ -50,19 +51,22 @@ export const TraceChart = memo(function TraceChart({ plan, width, units, others 
       <Marks sheet={sheet} reached={firmest(plan)} cut={plan.pieces[0]?.cut} />
       {sheet.phases.map((phase) => (
         <Phase
-          key={phase.kind}
+          key={phase.x}
           phase={phase}
           unit={isNarrow(sheet.width) ? "" : ` ${say("drawing-min-2")}`}
         />
       ))}
-      <line
-        x1={sheet.openX}
-        x2={sheet.openX}
-        y1={sheet.frame.top}
-        y2={sheet.frame.bottom}
-        stroke="var(--ink)"
-        strokeDasharray="3 3"
-      />
+      {sheet.openXs.map((x) => (
+        <line
+          key={x}
+          x1={x}
+          x2={x}
+          y1={sheet.frame.top}
+          y2={sheet.frame.bottom}
+          stroke="var(--ink)"
+          strokeDasharray="3 3"
+        />
+      ))}
       {sheet.others.map((line, index) => (
         <g key={others[index]?.name} data-testid="trace-other" opacity="0.9">
           <path d={line.gauge} fill="none" stroke="var(--ink)" strokeDasharray={DASHES[index]} />
@@ -78,7 +82,7 @@ export const TraceChart = memo(function TraceChart({ plan, width, units, others 
 const DASHES = ["7 4", "2 3", "9 3 2 3", "4 4"];
 
 function describe(plan: PlanOut, units: "metric" | "us"): string {
-  const phases = plan.phases.map(
+  const phases = phasesThrough(plan).map(
     (phase) =>
       `${say("drawing-center-then", { name: PHASE_WORDS[phase.kind].name, duration_s: spokenTime(phase.duration_s / 60) })} ` +
       temperatureText(phase.core_temp_c, units),

@@ -39,7 +39,7 @@ export interface TraceGeometry {
   softeningX: number | null;
   phases: PhaseMark[];
   marks: StepMark[];
-  openX: number;
+  openXs: number[];
   arcs: { x: number; path: string; label: string | null }[];
   gaugeTicks: { y: number; label: string }[];
   coreTicks: { y: number; label: string }[];
@@ -52,6 +52,18 @@ const TICK_MINUTES = [5, 10, 15, 30, 60, 120];
 const NAME_PIXELS = 6.6;
 /** Marks on the ladder closer than this would write over each other. */
 const MARK_PIXELS = 96;
+
+/** Phases of all that is drawn; plans of earlier versions had one run. */
+export function phasesThrough(plan: PlanOut): PhaseOut[] {
+  return plan.phases_through?.length ? plan.phases_through : plan.phases;
+}
+
+/** When the lid is off: once, or twice where what is not done is cooked on [min]. */
+function openings(plan: PlanOut): number[] {
+  const last = phasesThrough(plan).at(-1);
+  const twice = plan.later?.[0]?.goes_on && last ? [last.start_s] : [];
+  return [plan.lid_on_to_open_s, ...twice].map((seconds) => seconds / 60);
+}
 
 export function traceGeometry(
   plan: PlanOut,
@@ -84,9 +96,9 @@ export function traceGeometry(
     coreEnd: { x: at.at(-1) ?? 0, y: coreYs.at(-1) ?? 0 },
     softening: softeningArea(softensFrom(trace), at, coreYs),
     softeningX: at[softensFrom(trace)] ?? null,
-    phases: phaseMarks(plan.phases, x, width, nameOf),
+    phases: phaseMarks(phasesThrough(plan), x, width, nameOf),
     marks: stepMarks(plan, x, coreY),
-    openX: x(plan.lid_on_to_open_s / 60),
+    openXs: openings(plan).map((minutes) => x(minutes)),
     arcs: arcs(endMin, x, width),
     gaugeTicks: gaugeTicks(topKpa, units).map(({ kpa, label }) => ({ y: gaugeY(kpa), label })),
     coreTicks: [0, 40, 70, 100].map((celsius) => ({
@@ -143,9 +155,9 @@ function moments(
   gaugeY: (kpa: number) => number,
 ): Moment[] {
   const { time_s: times, gauge_pa: gauge, core_temp_c: core, texture_step: steps } = plan.trace;
+  const phases = phasesThrough(plan);
   return times.map((time, index) => {
-    const phase =
-      plan.phases.find((item) => time < item.start_s + item.duration_s) ?? plan.phases.at(-1);
+    const phase = phases.find((item) => time < item.start_s + item.duration_s) ?? phases.at(-1);
     const kpa = (gauge[index] ?? 0) / 1000;
     return {
       x: at[index] ?? 0,

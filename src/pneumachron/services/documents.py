@@ -10,7 +10,7 @@ from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.cautions import Caution
-from pneumachron.core.planning.course import Outcome, Trace
+from pneumachron.core.planning.course import Outcome, Phase, Trace
 from pneumachron.core.planning.habits import habits_of
 from pneumachron.core.planning.load import Piece
 from pneumachron.core.planning.plan import Batch, Plan
@@ -67,15 +67,8 @@ def plan_document(plan: Plan) -> dict[str, Any]:
         "pot": pot_document(wish.pot),
         "pieces": [_piece(outcome) for outcome in plan.outcomes],
         "serving": _serving(plan),
-        "phases": [
-            {
-                "kind": phase.kind,
-                "start_s": _round(phase.start_s, 1),
-                "duration_s": _round(phase.duration_s, 1),
-                "core_temp_c": _round(phase.core_c, 1),
-            }
-            for phase in plan.phases
-        ],
+        "phases": [_phase(phase) for phase in plan.phases],
+        "phases_through": [_phase(phase) for phase in plan.phases_through],
         "tasks": [_task(task) for task in plan_tasks(plan)],
         "lid_on_to_open_s": _round(plan.lid_on_to_open_s, 1),
         "done_s": _round(plan.done_s, 1),
@@ -98,6 +91,15 @@ def _plainly(item: Reason | Caution) -> dict[str, Any]:
         for name, value in item.params.items()
     }
     return {**asdict(item), "params": params}
+
+
+def _phase(phase: Phase) -> dict[str, Any]:
+    return {
+        "kind": phase.kind,
+        "start_s": _round(phase.start_s, 1),
+        "duration_s": _round(phase.duration_s, 1),
+        "core_temp_c": _round(phase.core_c, 1),
+    }
 
 
 def _batch(batch: Batch) -> dict[str, Any]:

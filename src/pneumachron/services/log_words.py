@@ -93,6 +93,12 @@ class Changed:
     fresh: str
 
 
+def total_s(results: Mapping[str, Any]) -> float:
+    """Of a stored plan: from lid on until the lid is off, later batches and steps too [s]."""
+    whole = results.get("all_done_s") if results.get("later") else None
+    return float(results["lid_on_to_open_s"] if whole is None else whole)
+
+
 def plan_differences(stored: Mapping[str, Any], fresh: Mapping[str, Any]) -> tuple[Changed, ...]:
     """What changed between the numbers of a stored plan and those of today."""
     found = []
@@ -104,7 +110,7 @@ def plan_differences(stored: Mapping[str, Any], fresh: Mapping[str, Any]) -> tup
     old, new = (shown_to(Shown(**one["liquid"]["shown"]), reader) for one in (stored, fresh))
     if old != new:
         found.append(("liquid", old, new))
-    whole = [60 * round(one["lid_on_to_open_s"] / 60) for one in (stored, fresh)]
+    whole = [60 * round(total_s(one) / 60) for one in (stored, fresh)]
     if whole[0] != whole[1]:
         said = [say("differs-duration", {"time_s": time_s}) for time_s in whole]
         found.append(("total", said[0], said[1]))

@@ -3,6 +3,7 @@ import type { GuideLineOut, GuidePartOut, PlanOut } from "@/api/client";
 import { useCatalogue, useGuide, useLastPlan, useUnits } from "@/api/queries";
 import { preciseTemperature, spokenTime } from "@/lib/format";
 import { APP_KEYS, BENCH_KEYS, COOK_KEYS, MARK_KEYS } from "@/lib/keys";
+import { totalSeconds } from "@/lib/total";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, SOURCE_WORDS } from "@/lib/words";
 import { say } from "@/text/say";
 
@@ -171,7 +172,7 @@ function OwnNumber({ plan }: { plan: PlanOut | undefined }) {
         {say("guide-your-last-plan-water-boils-at", {
           boil_temp_c: preciseTemperature(plan.setting.boil_temp_c, units),
           hold_temp_c: preciseTemperature(plan.setting.hold_temp_c, units),
-          lid_on_to_open_s: spokenTime(plan.lid_on_to_open_s / 60),
+          lid_on_to_open_s: spokenTime(totalSeconds(plan) / 60),
         })}
       </p>
       <ul className="list-disc pl-5">

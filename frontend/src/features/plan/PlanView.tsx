@@ -8,13 +8,12 @@ import { Start } from "@/features/plan/Start";
 import { TraceStrip } from "@/features/plan/TraceStrip";
 import { usePlanner } from "@/features/plan/usePlanner";
 import { cookTime, spokenTime } from "@/lib/format";
+import { totalSeconds } from "@/lib/total";
 import { say } from "@/text/say";
 import { useSettled } from "@/ui/useSettled";
 
 /** On a phone the hold stays in view. */
 function HoldBar({ plan, stale }: { plan: PlanOut; stale: boolean }) {
-  // what follows the first time under pressure is part of the total
-  const total = plan.later?.length ? (plan.all_done_s ?? 0) : plan.lid_on_to_open_s;
   return (
     <p
       aria-hidden="true"
@@ -24,7 +23,7 @@ function HoldBar({ plan, stale }: { plan: PlanOut; stale: boolean }) {
       <span className="text-[0.875rem]">
         {say("plan-total-time", {
           level: plan.setting.level,
-          lid_on_to_open_s: spokenTime(total / 60),
+          lid_on_to_open_s: spokenTime(totalSeconds(plan) / 60),
         })}
       </span>
     </p>

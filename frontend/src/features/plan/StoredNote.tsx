@@ -3,6 +3,7 @@ import { useRecomputed, useSavePlan, useStoredPlan } from "@/api/plans";
 import type { Planner } from "@/features/plan/usePlanner";
 import { cookTime, spokenTime } from "@/lib/format";
 import { noteFirst } from "@/lib/seen";
+import { totalSeconds } from "@/lib/total";
 import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
@@ -42,7 +43,7 @@ export function StoredNote({ planId, planner }: Props) {
         </strong>{" "}
         {say(untouched ? "plan-saved-as" : "plan-saved-as-changed", {
           hold_min: cookTime(results.setting.hold_min),
-          lid_on_to_open_s: spokenTime(results.lid_on_to_open_s / 60),
+          lid_on_to_open_s: spokenTime(totalSeconds(results) / 60),
         })}
       </p>
       {untouched && differences.length > 0 && (

@@ -2,9 +2,10 @@ import { useState } from "react";
 import type { PlanOut } from "@/api/client";
 import { useOtherReleases } from "@/api/queries";
 import { TraceChart } from "@/drawing/TraceChart";
-import { SHEET_HEIGHT } from "@/drawing/trace-geometry";
+import { phasesThrough, SHEET_HEIGHT } from "@/drawing/trace-geometry";
 import type { Planner } from "@/features/plan/usePlanner";
 import { spokenTime, type Units } from "@/lib/format";
+import { totalSeconds } from "@/lib/total";
 import { PHASE_WORDS, RELEASE_WORDS } from "@/lib/words";
 import { say } from "@/text/say";
 import { Tick } from "@/ui/Tick";
@@ -22,6 +23,11 @@ function totalOf(plan: PlanOut): string {
   const next = plan.later?.[0];
   if (!next) return say("plan-total-time-lid-on-to-lid");
   return say("plan-first-lid-on-to-lid", { what: next.goes_on ? "step" : "batch" });
+}
+
+/** In two steps the chart goes through both. */
+function shownSeconds(plan: PlanOut): number {
+  return plan.later?.[0]?.goes_on ? totalSeconds(plan) : plan.lid_on_to_open_s;
 }
 
 /** The cook from lid on to lid off, with the honest total. */
@@ -53,12 +59,11 @@ export function TraceStrip({ planner, units, stale }: Props) {
         <p className="ml-auto w-fit bg-paper px-2 font-dial font-semibold text-[1.125rem] sm:text-[1.25rem]">
           {plan ? (
             <>
-              {totalOf(plan)}{" "}
-              <span data-testid="total">{spokenTime(plan.lid_on_to_open_s / 60)}</span>{" "}
+              {totalOf(plan)} <span data-testid="total">{spokenTime(shownSeconds(plan) / 60)}</span>{" "}
               <WhyMark of={say("plan-why-of-total")}>
                 <ul>
-                  {plan.phases.map((phase) => (
-                    <li key={phase.kind}>
+                  {phasesThrough(plan).map((phase) => (
+                    <li key={phase.start_s}>
                       {PHASE_WORDS[phase.kind].name}: {spokenTime(phase.duration_s / 60)}
                     </li>
                   ))}

@@ -3,6 +3,7 @@ import { useStoredPlan } from "@/api/plans";
 import { useHousehold } from "@/api/queries";
 import { TraceChart } from "@/drawing/TraceChart";
 import { cookTime, spokenTime, type Units } from "@/lib/format";
+import { totalSeconds } from "@/lib/total";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, tendernessOf } from "@/lib/words";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
@@ -92,7 +93,7 @@ type Fact = [string, (plan: PlanOut, units: Units) => string];
 
 const FACTS: Fact[] = [
   ["saved-cook-time", (plan) => cookTime(plan.setting.hold_min)],
-  ["saved-total-time-lid-on-to-lid-off", (plan) => spokenTime(plan.lid_on_to_open_s / 60)],
+  ["saved-total-time-lid-on-to-lid-off", (plan) => spokenTime(totalSeconds(plan) / 60)],
   ["saved-tenderness", (plan) => tendernessOf(plan.setting.texture, plan.pieces[0]?.cut)],
   ["saved-thickness", (plan, units) => plan.pieces[0]?.thickness_shown[units] ?? ""],
   ["saved-weight", (plan, units) => plan.pieces[0]?.total_mass_shown[units] ?? ""],

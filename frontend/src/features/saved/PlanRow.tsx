@@ -55,7 +55,7 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
         <span className="font-bold font-dial text-[1.25rem]">{cookTime(plan.hold_min)}</span>{" "}
         <span className="text-[0.875rem] text-pencil">{say("saved-cook-time")}</span>
         <span className="block text-[0.875rem] text-pencil">
-          {say("saved-total-time", { lid_on_to_open_s: spokenTime(plan.lid_on_to_open_s / 60) })}
+          {say("saved-total-time", { lid_on_to_open_s: spokenTime(plan.total_s / 60) })}
         </span>
       </p>
       <div className="col-start-2 flex flex-wrap gap-2 pt-1 sm:col-start-auto sm:pt-0">

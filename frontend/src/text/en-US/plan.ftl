@@ -283,7 +283,7 @@ plan-adjustments-from-your-log = adjustments from your log
 plan-compare-other-releases = compare other releases
 plan-first-lid-on-to-lid =
     { $what ->
-        [step] first step, lid on to lid off
+        [step] both steps, first lid on to last lid off
        *[batch] first batch, lid on to lid off
     }
 plan-total-time-lid-on-to-lid = total time, lid on to lid off

@@ -25,7 +25,7 @@ from pneumachron.core.planning.wish import Level
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
 from pneumachron.core.schedule.guests_late import LATE_RANGE_S, LateHow
 from pneumachron.core.schedule.model import MAX_BLOCKS, MAX_SEGMENTS
-from pneumachron.core.schedule.run import GAUGE_POINTS
+from pneumachron.core.schedule.run import MOST_GAUGE_POINTS
 from pneumachron.services.day import MAX_AWAY, MAX_COOKS, MAX_DISHES, DayInputs, DishInputs, Done
 from pneumachron.services.day_calendar import Moved
 from pneumachron.services.day_documents import State
@@ -169,7 +169,7 @@ class BlockOut(Closed):
     state: State
     gauge: Annotated[
         list[Annotated[list[float], Field(min_length=2, max_length=2)]],
-        Field(max_length=GAUGE_POINTS, description="[s from its start, Pa]"),
+        Field(max_length=MOST_GAUGE_POINTS, description="[s from its start, Pa]"),
     ]
     segments: Annotated[list[SegmentOut], Field(max_length=MAX_SEGMENTS)]
 

@@ -416,6 +416,14 @@ class PlanOut(Closed):
     serving: ServingOut | None = None
     pieces: Annotated[list[PieceOut], Field(max_length=MAX_PIECES)]
     phases: Annotated[list[PhaseOut], Field(max_length=40)]
+    phases_through: Annotated[
+        list[PhaseOut],
+        Field(
+            default_factory=list,
+            max_length=80,
+            description="of all that is drawn: of both runs of a plan in two steps",
+        ),
+    ]
     tasks: Annotated[list[TaskOut], Field(max_length=60)]
     lid_on_to_open_s: float
     done_s: Annotated[float, Field(description="from lid on until the meat is out of the pot")]

@@ -9,6 +9,7 @@ from pneumachron.api.schemas.base import Closed, Id, Name
 from pneumachron.api.schemas.plan import PlanOut
 from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core import ENGINE_VERSION
+from pneumachron.services.log_words import total_s
 from pneumachron.services.old_documents import upgraded
 from pneumachron.services.planning import Recomputed
 from pneumachron.store.records import StoredPlan
@@ -40,7 +41,9 @@ class PlanLine(Closed):
     count: int
     total_mass: str
     hold_min: int
-    lid_on_to_open_s: float
+    total_s: Annotated[
+        float, Field(description="from lid on until the lid is off, later batches and steps too")
+    ]
     pot_name: str
 
     @classmethod
@@ -57,7 +60,7 @@ class PlanLine(Closed):
             count=first["count"],
             total_mass=first["mass"],
             hold_min=content.results["setting"]["hold_min"],
-            lid_on_to_open_s=content.results["lid_on_to_open_s"],
+            total_s=total_s(content.results),
             pot_name=content.results["pot"]["name"],
         )
 

@@ -162,13 +162,27 @@ def after_hold_share(run: Run, slowest: int) -> float:
     return 1.0 - value_at(run, run.dose_min[slowest], run.hold_end_s) / total if total > 0 else 0.0
 
 
-def trace_of(run: Run, wish: Wish, slowest: int, piece: Piece) -> Trace:
-    """What is drawn: pot, core and softening over time, thinned."""
+def trace_of(
+    run: Run,
+    wish: Wish,
+    slowest: int,
+    piece: Piece,
+    stands_open_s: tuple[float, float] | None = None,
+) -> Trace:
+    """What is drawn: pot, core and softening over time, thinned.
+
+    Parameters
+    ----------
+    stands_open_s : when the lid is off in between and on again, from the first lid on [s]
+    """
     stride = -(-len(run.time_s) // MAX_TRACE)
     pick = np.unique(np.append(np.arange(0, len(run.time_s), stride), len(run.time_s) - 1))
     time_s, pot_c = run.time_s[pick], run.pot_c[pick]
     ambient = ambient_pressure_pa(wish.altitude_m)
     sealed = (pot_c > float(saturation_temp_c(ambient))) & (time_s <= run.open_s)
+    if stands_open_s is not None:
+        off_s, on_s = stands_open_s
+        sealed &= (time_s <= off_s) | (time_s >= on_s)
     gauge = np.where(sealed, saturation_pressure_pa(pot_c) - ambient, 0.0)
     step = texture_step_of(piece_dose_min(piece, float(TENDER_STEP)), run.dose_min[slowest, pick])
     return Trace(

@@ -113,6 +113,22 @@ class Plan:
         )
 
     @property
+    def phases_through(self) -> tuple[Phase, ...]:
+        """All phases of the trace: of both runs, where what is not done is cooked on."""
+        on = self.later[0] if self.later and self.later[0].goes_on else None
+        if on is None:
+            return self.phases
+        restart_s = self.lid_on_to_open_s + OPEN_S
+        first = tuple(
+            replace(phase, duration_s=restart_s - phase.start_s)
+            if phase.kind == "standing"
+            else phase
+            for phase in self.phases
+        )
+        then = (replace(phase, start_s=phase.start_s + restart_s) for phase in on.phases)
+        return (*first, *then)
+
+    @property
     def hold_range_min(self) -> tuple[int, int]:
         """From and to, as a panel counts; a time of the cook's own is set as it is."""
         if self.expectation is not None:
@@ -157,7 +173,9 @@ def _in_two_cycles(wish: Wish, cycles: TwoCycles) -> Plan:
         ),
         goes_on=True,
     )
-    return replace(plan, setup=replace(plan.setup, wish=wish), later=(later,))
+    piece = cycles.stays.kinds()[slowest][0]
+    whole = trace_of(last, wish, slowest, piece, (cycles.first.open_s, restart_s))
+    return replace(plan, setup=replace(plan.setup, wish=wish), later=(later,), trace=whole)
 
 
 def _plan(wish: Wish, cycles: TwoCycles | None = None) -> Plan:

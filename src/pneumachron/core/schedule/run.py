@@ -37,7 +37,6 @@ def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
         segments.append(stretch(dish, step, _calendar_kind(step)))
         if step.kind == "hold" and (slack := _slack_s(plan)) > 0:
             segments.append(segment("slack", (0.0, slack, slack), pot_lane(dish)))
-    first = len(segments)
     if cook.numbers.goes_on is not None:  # the cooker is not free in between
         segments += [
             stretch(dish, step, f"{_calendar_kind(step)}{BATCH_SIGN}{step.batch}")
@@ -55,7 +54,7 @@ def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
         dish.title,
         tuple(segments),
         tuple(waits),
-        gauge=_gauge(plan, segments[:first], before_s),
+        gauge=_gauge(plan, segments, before_s),
     )
 
 
@@ -70,6 +69,9 @@ def _calendar_kind(step: Step) -> str:
 
 
 GAUGE_POINTS = 40
+"""Of a run."""
+MOST_GAUGE_POINTS = 2 * GAUGE_POINTS
+"""Of a block, where what is not done is cooked on."""
 
 
 def _gauge(
@@ -78,12 +80,19 @@ def _gauge(
     """Pressure over the block: the trace of the plan, stretched to the segments of the day."""
     ends, times, clock = [0.0], [before_s], before_s
     begun = next(index for index, part in enumerate(segments) if part.kind == "come_up")
+    coming = list(plan.phases_through)
     for part in segments[begun:]:
+        kind = part.kind.split(BATCH_SIGN)[0]
+        phase = next((item for item in coming if item.kind == kind), None)
+        if phase is not None:  # a second run has the same kinds once more
+            coming = coming[coming.index(phase) + 1 :]
+            ends.append(max(ends[-1], phase.start_s))
+            times.append(clock)
         clock += part.likely_s
-        phase = next((item for item in plan.phases if item.kind == part.kind), None)
         ends.append(ends[-1] if phase is None else phase.start_s + phase.duration_s)
         times.append(clock)
-    trace_s = np.linspace(0.0, ends[-1], GAUGE_POINTS)
+    runs = 1 + sum(phase.kind == "come_up" for phase in plan.phases_through[1:])
+    trace_s = np.linspace(0.0, ends[-1], runs * GAUGE_POINTS)
     pressure = np.interp(trace_s, plan.trace.time_s, plan.trace.gauge_pa)
     # a spare stretch has no time of its own on the trace: nudge, so that times rise
     day_s = np.interp(trace_s, np.array(ends) + 1e-6 * np.arange(len(ends)), times)
