@@ -38,6 +38,15 @@ def test_a_mail_has_its_meat_and_its_rub_in_sentences() -> None:
     assert went(done, vinegar) == ["after"]
 
 
+def test_a_night_in_plastic_and_an_hour_in_a_cooler_are_no_heat() -> None:
+    done = made("The night before rub it with the paprika. Wrap it up in plastic, stick it in the"
+                " fridge.", "Smoke at 225°F for 12 hrs.",
+                "Wrap in foil and a towel, let sit in a cooler 1 hr. Pull it apart.",
+                more=("2 tbs paprika",))  # fmt: skip
+    assert done.understood.cooking.high_s == 12 * 3600
+    assert "Leave it covered in the refrigerator for 8–12" in told(done)
+
+
 def test_a_told_recipe_without_amounts_names_its_foods_all_the_same() -> None:
     recipe = read(
         "Pork ribs my way!!!\n\n"
@@ -397,6 +406,41 @@ def test_a_sentence_in_its_own_words_keeps_its_clauses() -> None:
                 " onion. Pour over the ribs.", meat="2 lb spareribs, cut into riblets")  # fmt: skip
     assert "Boil tomatillos and chiles 10 min; blend with onion." in told(done)
     assert done.understood.cut == "rib_pieces"
+
+
+def test_a_title_may_name_the_meat_as_the_list_does() -> None:
+    recipe = read(
+        "RACK OF RIBS 3-2-1 (Gav's)\n\n2 racks pork spares\nyellow mustard\npork rub\n"
+        "Wrap: brown sugar, butter, honey\nBBQ sauce\n\nMembrane off. Mustard, rub.\n"
+        "3 hrs unwrapped at 110C in the smoker.\n2 hrs in foil with the wrap stuff.\n"
+    )
+    assert recipe.title == "RACK OF RIBS 3-2-1 (Gav's)"
+    assert "brown sugar" in recipe.ingredients
+    assert "BBQ sauce" in recipe.ingredients
+    assert understand(recipe).cut == "spare_ribs"
+    both = read("2 racks back ribs\n1 kg brisket\n1 cup stock\n\nBraise at 150 °C for 3 hrs.\n")
+    assert both.ingredients[:2] == ("2 racks back ribs", "1 kg brisket")
+
+
+def test_a_braise_on_the_stove_is_no_oven() -> None:
+    recipe = read(
+        "Ropa brisket\n\nFor the braise\n2 pounds beef brisket\n1 onion, halved\n1 bay leaf\n"
+        "6 cups water\n\nFor the sofrito\n3 tablespoons olive oil\n1/2 cup green olives\n\n"
+        "Put everything for the braise in a pot, bring to a boil, and simmer partly covered for"
+        " 2½ hours.\nHeat the oil. Stir in olives.\n"
+    )
+    found = understand(recipe)
+    assert found.cooking.method == "simmer"
+    done = convert(found, KITCHEN)
+    assert went(done, 1) == ["pot"]
+
+
+def test_season_alone_seasons_with_what_there_is() -> None:
+    done = made("Season, put on onions, add water. Lid on, 5 hrs at 300F in the oven. Lid off last"
+                " half hour for color.", meat="6 lb pork shoulder",
+                more=("2 Tbsp salt", "1 Tbsp smoked paprika"))  # fmt: skip
+    assert [went(done, row) for row in (1, 2)] == [["season"]] * 2
+    assert done.finish.kind == "broiler"
 
 
 def test_an_unknown_recipe_stays_what_it_was() -> None:

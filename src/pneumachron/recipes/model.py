@@ -24,11 +24,11 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
     ("marinade", r"\bmarinades?\b"),
     ("rub", r"\b(rubs?|seasoning|spice mix)\b"),
-    ("glaze", r"\b(glaze|mop|basting|lacquer|varnish)\b"),
+    ("glaze", r"\b(glaze|mop|basting|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(creams?|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving|toppings?|"
                r"to finish|buns?|rolls?|pickles?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
-               r"|wraps?|assembly|to assemble|sides?)\b"),
+               r"|wraps|assembly|to assemble|sides?)\b"),
     ("sauce", r"\b(sauces?|gravy|dressing|slurry|thickener)\b"),
 )  # fmt: skip
 """What a heading over some ingredients says of them; looked for in this order."""

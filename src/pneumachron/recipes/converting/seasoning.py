@@ -160,6 +160,7 @@ _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
     r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|em|them|it)\b",
     r"\bcoat\w* with [^.;]{0,40}\brub\b",
+    r"(^|[.;:] )season(,| and (put|lay|brown|sear|place)|[.;])",
     r"\b(rub|season) (generously|heavily|well|liberally|all over)\b",
 )
 

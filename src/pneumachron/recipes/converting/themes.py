@@ -46,7 +46,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bclose, bring\b",
             r"\block the lid",
             r"\bturn down to",
-            r"\bwrap\b",
+            r"\bwrap\b(?![^.;]{0,40}\b(?:plastic|cling|clingfilm|film)\b)",
             r"\b(vorheizen|schmoren|garen)\b",
         ),
     ),

@@ -52,6 +52,7 @@ YIELD = any_of(
 )
 TIMES = re.compile(
     r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total) time \d|\b(prep|total) \d"
+    r"|^hands[- ]on(?: time)?:?\s*\d"
     r"|^(?:total |active |cooking |overall )?time\s*:\s*\d"
     r"|\b(?:zubereitungs|gar|koch|brat|schmor|vorbereitungs|arbeits|gesamt)zeit\s*:",
     re.I,

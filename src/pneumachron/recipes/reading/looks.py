@@ -72,8 +72,10 @@ VERBS = frozenset({
     "wrap",
 })  # fmt: skip
 """Words that begin a step."""
-_NOT_VERBS = ("salt", "roast beef", "dry rub", "dry red", "dry white", "dry sherry", "dice of",
-              "sauce", "fork", "line", "light", "tip", "bbq sauce", "glaze:", "ready")  # fmt: skip
+_NOT_VERBS = ("salt", "brown sugar", "brown rice", "brown onion", "brown mustard",
+              "season salt", "roast beef", "dry rub", "dry red", "dry white", "dry sherry",
+              "dice of", "sauce", "fork", "line", "light", "tip", "bbq sauce", "glaze:",
+              "ready")  # fmt: skip
 
 
 _WHAT_FOR = re.compile(

@@ -28,7 +28,7 @@ from pneumachron.recipes.reading.prose import (
     meat_in_prose,
     without_meat_only,
 )
-from pneumachron.recipes.reading.titles import ASKS, SERVED, title_of
+from pneumachron.recipes.reading.titles import ABOUT_MEAT, ASKS, SERVED, SUBJECT, title_of
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
     joined_cells,
@@ -72,6 +72,8 @@ class _Row:
     bulleted: bool = False
     opens_food: bool = False
     """Food stands under it, and something that may be the title before it."""
+    names_it: bool = False
+    """The first line names the meat that is listed further down: a title."""
     above: bool = False
     """It stands above the heading of the ingredients, or is the first line and has no amount."""
 
@@ -114,8 +116,8 @@ class _Text:
 
     def _credit(self, line: str) -> bool:
         """Who wrote it, where it stands and what the mail is about: each by its first line."""
-        subject = _SUBJECT.match(line)
-        if subject and not self.subject and _ABOUT_MEAT.search(subject["about"]):
+        subject = SUBJECT.match(line)
+        if subject and not self.subject and ABOUT_MEAT.search(subject["about"]):
             self.subject = subject["about"].strip(" ?!.")
             return True
         author, source = author_in(line), source_in(line)
@@ -126,10 +128,6 @@ class _Text:
             self.source = source
             return True
         return False
-
-
-_ABOUT_MEAT = re.compile(r"\b(pork|beef|ribs?|brisket|wings?|shoulder|butt)\b", re.I)
-_SUBJECT = re.compile(r"^(?:(?:re|fwd?|aw|wg|subject|betreff)\s*:\s*)+(?P<about>\S.{2,120})$", re.I)
 
 
 def read_plain(text: str) -> Recipe:
@@ -175,6 +173,9 @@ def _name_sections(rows: list[_Row]) -> None:
     _mark_above(rows)
 
 
+_COUNTS = re.compile(r"\W*(?:\d|[½¼¾⅓⅔]|an?\b|one\b|two\b|three\b|four\b|half\b)", re.I)
+
+
 def _mark_above(rows: list[_Row]) -> None:
     """The title, and what is said before the ingredients, is none of them."""
     if any(row.heading == "ingredients" for row in rows):
@@ -183,6 +184,10 @@ def _mark_above(rows: list[_Row]) -> None:
                 return
             row.above = True
     first = next((row for row in rows if not row.look.clutter), None)
+    if first is not None and _is_meat(first) and not _COUNTS.match(first.plain):
+        # “Rack of ribs, my way”, and two racks of them further down
+        counted = [row for row in rows if row is not first and row.look.has_amount]
+        first.above = first.names_it = any(map(_is_meat, counted))
     if first is not None and not first.look.has_amount:
         first.above = True
         # a greeting may stand before the title
@@ -211,6 +216,8 @@ def _worth(row: _Row, state: State, *, sure_steps: bool) -> float:
     """What a row that is no heading is worth among the ingredients or the steps."""
     if row.under in {"notes", "end"}:
         return -1.0
+    if row.names_it:
+        return -_ABOVE
     worth = row.look.food if state == "ingredients" else row.look.work
     if row.above:
         worth -= _ABOVE
@@ -429,7 +436,7 @@ def _is_meat(row: _Row) -> bool:
 
 def _is_lost_meat(row: _Row, state: State) -> bool:
     """A line with an amount of meat is an ingredient, wherever it stands."""
-    if state == "steps" or row.heading is not None or row.look.clutter:
+    if state == "steps" or row.heading is not None or row.look.clutter or row.names_it:
         return False
     weighed = row.look.has_amount and row.look.food > 1.0
     few = len(row.plain.split()) <= _MOST_TITLE_WORDS and row.look.work < 0.3

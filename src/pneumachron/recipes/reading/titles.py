@@ -18,6 +18,9 @@ ASKS = re.compile(
     re.I,
 )
 """“Does anyone have a brisket recipe with coffee?”"""
+ABOUT_MEAT = re.compile(r"\b(pork|beef|ribs?|brisket|wings?|shoulder|butt)\b", re.I)
+SUBJECT = re.compile(r"^(?:(?:re|fwd?|aw|wg|subject|betreff)\s*:\s*)+(?P<about>\S.{2,120})$", re.I)
+"""Of a mail or a thread."""
 
 
 def title_of(line: str) -> str:

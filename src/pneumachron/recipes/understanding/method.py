@@ -98,6 +98,7 @@ _ASIDE = any_of(
     r"\bpar-?(boil|cook)\w*",
     r"\bblanch\w*",
     r"\bhold in\b",
+    r"\bsit\b",
     r"\bcool(ed)?\b",
     r"\breheat\w*",
     r"\bwarm (it |them )?through\b",
@@ -183,11 +184,16 @@ _UNDER_PRESSURE = any_of(r"\bpressure\b", r"\bhigh\b", r"\blow\b", r"\bmanual\b"
 """What belongs to the minutes under the lid; onions are fried in the same pot before."""
 
 
+_BRAISE = re.compile(r"\bbrais\w*", re.I)
+"""Done in an oven or on the stove: beside a simmer it names no oven."""
+
+
 def _on_the_hob(recipe: Recipe, main: "_Found") -> bool:
     """An oven that comes after the long simmering is for the crust."""
     before = " ".join([*recipe.steps[: main.step], main.sentence])
     simmers = _SIMMER.search(main.sentence)
-    return bool(simmers) and not _OVEN.search(before) and not temperatures_in(before)
+    in_it = _OVEN.search(_BRAISE.sub("", before))
+    return bool(simmers) and not in_it and not temperatures_in(before)
 
 
 FINISH_SHARE = 1.0 / 6.0

@@ -20,7 +20,13 @@ _REST = re.compile(
 _ALL = re.compile(
     r"\ball (?:of )?(?:the )?ingredients\b|\beverything\b(?! (?:else|for|in the))", re.I
 )
-_PARTS = re.compile(r"\b(?:the )?(?P<part>[a-z]{3,16}) ingredients\b", re.I)
+_PARTS = re.compile(
+    r"\b(?:the )?(?P<part>[a-z]{3,16}) ingredients\b"
+    r"|\b(?:everything|all|all (?:the )?(?:ingredients|things)) (?:for|in|of) the "
+    r"(?P<of>[a-z]{3,16})\b",
+    re.I,
+)
+"""“The sauce ingredients”, “everything for the braise”."""
 _EXCEPT = re.compile(r",? (?:except|but|apart from|save|minus)\b", re.I)
 MOST_EXCEPTED = 80
 """Characters that may name what is left out. Judgement."""
@@ -57,7 +63,7 @@ def _of_part(
     found: re.Match[str], parts: tuple[Part, ...], ingredients: tuple[Ingredient, ...]
 ) -> str:
     """“The sauce ingredients”: those under that heading."""
-    word = found["part"].lower()
+    word = (found["part"] or found["of"]).lower()
     rows = {row for part in parts if word in part.name.lower() for row in part.lines}
     behind = found.string[found.end() : found.end() + MOST_EXCEPTED]
     excepted = behind.lower() if _EXCEPT.match(behind) else ""
