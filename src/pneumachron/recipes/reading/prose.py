@@ -83,7 +83,7 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
         part = _PART.match(sentence)
         before = len(lines)
         for line, words in _foods_of(sentence):
-            if not words & named and len(lines) < MOST_FOODS:
+            if not words <= named and len(lines) < MOST_FOODS:
                 named |= words
                 lines.append(line)
         if part and len(lines) > before:
