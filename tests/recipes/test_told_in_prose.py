@@ -253,6 +253,9 @@ def test_titles_with_a_yield_and_questions() -> None:
 def test_cubes_are_thin_because_they_were_cut() -> None:
     done = made(WET, meat="3 lb boneless beef short ribs, cut into 1-inch cubes")
     assert "unusual_thickness" not in {item.code for item in done.plan.cautions}
+    # a rib that is thin was measured wrong, however light it is
+    rib = made(WET, meat="8 English-cut short ribs, 1.5 cm thick (1.6 kg)")
+    assert "unusual_thickness" in {item.code for item in rib.plan.cautions}
     whole = made(WET, meat="3 lb brisket flat, 2.2 cm thick")
     assert "unusual_thickness" in {item.code for item in whole.plan.cautions}
 

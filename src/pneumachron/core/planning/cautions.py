@@ -177,11 +177,16 @@ def _release(facts: Facts) -> Iterable[Caution]:
 
 
 CUT_UP_KG = 0.3
-"""A thin piece lighter than this was cut from a larger one: cubes, slices. Judgement."""
+"""A thin slice lighter than this was cut from a shoulder or brisket. Judgement."""
+CUBE_RATIO = 2.0
+"""A piece no longer than this many thicknesses is a cube, of whatever cut. Judgement."""
 
 
 def _is_cut_up(piece: Piece, usual_m: float) -> bool:
-    return piece.thickness_m < usual_m and piece.mass_kg < CUT_UP_KG
+    """Thin because it was cut, and not because it was measured wrong."""
+    slice_of_a_joint = piece.cut.pulls and piece.mass_kg < CUT_UP_KG
+    cube = piece.length_m <= CUBE_RATIO * piece.thickness_m
+    return piece.thickness_m < usual_m and (slice_of_a_joint or cube)
 
 
 def _size(facts: Facts) -> Iterable[Caution]:
