@@ -90,6 +90,11 @@ describe("the chart of a cook", () => {
     expect(sheet.openXs[1]).toBeGreaterThan(sheet.openXs[0] ?? 0);
     expect(sheet.moments.at(-10)?.phase).toBe("hold");
     expect(drawn(1000).openXs).toHaveLength(1);
+    // on a phone their names would stand on each other
+    expect(traceGeometry(two, 360, "metric", NAMES).phases.map(({ kind }) => kind)).toEqual([
+      "hold",
+      "hold",
+    ]);
   });
 
   it("tells each moment with its phase", () => {

@@ -58,6 +58,13 @@ export function phasesThrough(plan: PlanOut): PhaseOut[] {
   return plan.phases_through?.length ? plan.phases_through : plan.phases;
 }
 
+/** On a phone there is room for the cook times of two runs, and for no more names. */
+function namedPhases(plan: PlanOut, width: number): PhaseOut[] {
+  const phases = phasesThrough(plan);
+  const crowded = isNarrow(width) && plan.later?.[0]?.goes_on;
+  return crowded ? phases.filter(({ kind }) => kind === "hold") : phases;
+}
+
 /** When the lid is off: once, or twice where what is not done is cooked on [min]. */
 function openings(plan: PlanOut): number[] {
   const last = phasesThrough(plan).at(-1);
@@ -96,7 +103,7 @@ export function traceGeometry(
     coreEnd: { x: at.at(-1) ?? 0, y: coreYs.at(-1) ?? 0 },
     softening: softeningArea(softensFrom(trace), at, coreYs),
     softeningX: at[softensFrom(trace)] ?? null,
-    phases: phaseMarks(phasesThrough(plan), x, width, nameOf),
+    phases: phaseMarks(namedPhases(plan, width), x, width, nameOf),
     marks: stepMarks(plan, x, coreY),
     openXs: openings(plan).map((minutes) => x(minutes)),
     arcs: arcs(endMin, x, width),
