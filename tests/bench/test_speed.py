@@ -21,6 +21,7 @@ from pneumachron.core.planning.recovery import judge_opened
 from pneumachron.core.planning.what_if import what_changes
 from pneumachron.core.planning.wish import set_up
 from pneumachron.core.schedule.blocks import day_blocks
+from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.dish import KITCHEN_LANES, Dish
 from pneumachron.core.schedule.model import Schedule
 from pneumachron.core.schedule.schedule import schedule
@@ -157,7 +158,7 @@ def test_day(benchmark: BenchmarkFixture) -> None:
     ]
 
     def count_back() -> Schedule:
-        return schedule(day_blocks(dishes, shop=True), KITCHEN_LANES | {"hands": 2})
+        return schedule(day_blocks(dishes, shop=True), DayLimits(KITCHEN_LANES | {"hands": 2}))
 
     found = benchmark.pedantic(count_back, rounds=10, warmup_rounds=1)
     assert sum(len(item.block.segments) for item in found.placed) >= 60

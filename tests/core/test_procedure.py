@@ -118,7 +118,7 @@ def test_made_ahead_is_cold_before_the_night_and_keeps_its_finish(
 ) -> None:
     asked = wish(load("brisket_flat", 0.7, 0.045, 2), pot="bass")
     dish = Dish("a", "Supper", asked, finish=finish, ahead=ahead)
-    found = {item.block.block_id: item for item in schedule(dish_blocks(dish), {}).placed}
+    found = {item.block.block_id: item for item in schedule(dish_blocks(dish)).placed}
     # published: 57 to 21 °C within 2 h, to 5 °C within 6 h in all (FDA Food Code 3-501.14)
     cool = found["a:cool"]
     cold_s = cool.start_s + sum(part.likely_s for part in cool.block.segments[:2])
@@ -141,7 +141,7 @@ def test_made_ahead_is_cold_before_the_night_and_keeps_its_finish(
 def test_what_has_to_be_hot_is_switched_on_in_time(finish: FinishKind, ahead: Ahead) -> None:
     asked = wish(load("back_ribs", 1.2, 0.028, 1), pot="bass", school="steam")
     dish = Dish("a", "Supper", asked, finish=finish, ahead=ahead)
-    day = schedule(dish_blocks(dish), {})
+    day = schedule(dish_blocks(dish))
     assert day.clashes == ()
     found = {item.block.block_id: item for item in day.placed}
     steps = cook_steps(cook_plan(make_plan(asked), finish), Brought(ahead=ahead))
@@ -202,7 +202,7 @@ def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
     assert order.index("sauce") < order.index("extra0") < order.index("carve")
     assert cook["keep"][0] == "keep_frozen"
     assert float(cook["keep"][2]["portions"]) >= 1
-    placed = {item.block.block_id: item for item in schedule(dish_blocks(dish), {}).placed}
+    placed = {item.block.block_id: item for item in schedule(dish_blocks(dish)).placed}
     assert placed["a:run0"].end_s <= placed["a:extra0"].start_s
     assert placed["a:extra0"].end_s >= -900
     # not seared at all: no browned bits to scrape up either

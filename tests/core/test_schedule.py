@@ -17,6 +17,7 @@ from pneumachron.core.procedure.choices import Extra
 from pneumachron.core.procedure.step import Step, StepKind
 from pneumachron.core.schedule.actuals import Actual, actuals
 from pneumachron.core.schedule.blocks import cold_chain, day_blocks, dish_blocks
+from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.dish import Dish
 from pneumachron.core.schedule.model import LATE, Block, Closed, Schedule, Segment, Wait, lasting
 from pneumachron.core.schedule.prep import SHOP_ID
@@ -85,7 +86,7 @@ def small_days(draw: st.DrawFn) -> list[Block]:
 @settings(max_examples=120)
 def test_as_late_as_exhaustive_search(blocks: list[Block]) -> None:
     # closed form: nothing starts later than the best of all placements of whole minutes
-    assert schedule(blocks, {}).start_s == latest_start_by_search(blocks)
+    assert schedule(blocks).start_s == latest_start_by_search(blocks)
 
 
 def test_seven_tasks_on_three_lanes() -> None:
@@ -95,7 +96,7 @@ def test_seven_tasks_on_three_lanes() -> None:
         block("e", 5, "pot:a", after=(Wait("d"),)), block("f", 2, "oven", after=(Wait("e"),)),
         block("g", 1, "hands", after=(Wait("f"),)),
     ]  # fmt: skip
-    assert schedule(chain, {}).start_s == latest_start_by_search(chain)
+    assert schedule(chain).start_s == latest_start_by_search(chain)
 
 
 def full(found: Schedule, capacity: dict[str, int]) -> list[str]:
@@ -131,7 +132,7 @@ def test_what_always_holds(picked: list[int], cooks: int) -> None:
     chosen = [DISHES[index] for index in picked]
     blocks = [item for dish in chosen for item in dish_blocks(dish)]
     capacity = {"hands": cooks}
-    found = schedule(blocks, capacity)
+    found = schedule(blocks, DayLimits(capacity))
     assert full(found, capacity) == []
     starts = {item.block.block_id: item.start_s for item in found.placed}
     ends = {item.block.block_id: item.end_s for item in found.placed}
@@ -143,7 +144,7 @@ def test_what_always_holds(picked: list[int], cooks: int) -> None:
 
 
 def test_one_dish_stands_in_the_order_of_work() -> None:
-    found = schedule(dish_blocks(DISHES[0]), {})
+    found = schedule(dish_blocks(DISHES[0]))
     kinds = [segment.kind for item in found.placed for segment in item.block.segments]
     run = ["season", "sear", "deglaze", "pour", "load", "lid_check", "set", "come_up", "hold",
            "slack", "natural_release", "open", "judge"]  # fmt: skip
@@ -158,7 +159,7 @@ def test_thaw_and_the_day_before() -> None:
     thawed = {item.block_id: item for item in dish_blocks(DISHES[3])}
     # common practice: half a day at least in the refrigerator
     assert thawed["d:thaw"].duration_s >= 12 * 3600
-    found = schedule(dish_blocks(DISHES[2]), {})
+    found = schedule(dish_blocks(DISHES[2]))
     ends = {item.block.block_id: item.end_s for item in found.placed}
     starts = {item.block.block_id: item.start_s for item in found.placed}
     # common practice: chilled overnight; never cooled in the pot
@@ -171,7 +172,7 @@ def test_thaw_and_the_day_before() -> None:
 
 def test_frozen_in_portions_and_the_pressure_along_the_day() -> None:
     blocks = dish_blocks(replace(DISHES[2], ahead="frozen"))
-    found = {item.block.block_id: item for item in schedule(blocks, {}).placed}
+    found = {item.block.block_id: item for item in schedule(blocks).placed}
     # common practice: a night in the freezer at least, thawed in the refrigerator
     gap = found["c:thaw_cooked"].start_s - found["c:freeze"].end_s
     assert gap >= 12 * 3600 - 1
@@ -189,8 +190,8 @@ def test_frozen_in_portions_and_the_pressure_along_the_day() -> None:
 
 def test_two_dishes_in_one_pot_clash_and_a_second_pot_helps() -> None:
     one = [replace(dish, wish=replace(dish.wish, pot=DISHES[0].wish.pot)) for dish in DISHES[:2]]
-    tight = schedule([item for dish in one for item in dish_blocks(dish)], {})
-    free = schedule([item for dish in DISHES[:2] for item in dish_blocks(dish)], {})
+    tight = schedule([item for dish in one for item in dish_blocks(dish)])
+    free = schedule([item for dish in DISHES[:2] for item in dish_blocks(dish)])
     assert sum(clash.over_s for clash in free.clashes) == 0
     assert tight.start_s < free.start_s
     assert all(clash.why and clash.over_s > 0 for clash in tight.clashes)
@@ -198,23 +199,23 @@ def test_two_dishes_in_one_pot_clash_and_a_second_pot_helps() -> None:
 
 def test_what_stands_is_not_moved() -> None:
     blocks = dish_blocks(DISHES[0])
-    plain = {item.block.block_id: item.start_s for item in schedule(blocks, {}).placed}
+    plain = {item.block.block_id: item.start_s for item in schedule(blocks).placed}
     fixed = {"a:season": plain["a:season"] - 7200.0, "a:run0": plain["a:run0"] - 600.0}
-    found = {item.block.block_id: item.start_s for item in schedule(blocks, {}, fixed=fixed).placed}
+    found = {item.block.block_id: item.start_s for item in schedule(blocks, fixed=fixed).placed}
     for name, start in fixed.items():
         assert found[name] == start
-    late = schedule(blocks, {}, fixed={"a:run0": plain["a:run0"] + 3600.0})
+    late = schedule(blocks, fixed={"a:run0": plain["a:run0"] + 3600.0})
     assert any(clash.why in LATE for clash in late.clashes)
 
 
 def test_bounds() -> None:
-    assert schedule([], {}).placed == ()
+    assert schedule([]).placed == ()
     with pytest.raises(WishError, match="too_many_tasks"):
-        schedule([block(f"t{number}", 1) for number in range(121)], {})
+        schedule([block(f"t{number}", 1) for number in range(121)])
     with pytest.raises(WishError, match="same_task"):
-        schedule([block("a", 1), block("a", 2)], {})
+        schedule([block("a", 1), block("a", 2)])
     with pytest.raises(WishError, match="circle"):
-        schedule([block("a", 1, after=(Wait("b"),)), block("b", 1, after=(Wait("a"),))], {})
+        schedule([block("a", 1, after=(Wait("b"),)), block("b", 1, after=(Wait("a"),))])
 
 
 def test_batches_follow_each_other_and_the_pot_is_still_hot() -> None:
@@ -232,7 +233,7 @@ def test_marinade_leftovers_and_the_cold_chain() -> None:
     plain = DISHES[0]
     dish = replace(plain, marinade="mild", eaters=2)
     blocks = {item.block_id: item for item in dish_blocks(dish)}
-    found = schedule(tuple(blocks.values()), {})
+    found = schedule(tuple(blocks.values()))
     starts = {item.block.block_id: item.start_s for item in found.placed}
     ends = {item.block.block_id: item.end_s for item in found.placed}
     # common practice: six hours and more for thick beef, in the refrigerator
@@ -263,12 +264,12 @@ def test_nobody_works_at_night() -> None:
     night = Closed("hands", -12 * 3600.0, -3 * 3600.0)
     blocks = [block("mix", 3600, "hands"), block("cook", 4 * 3600, "pot:a", after=(Wait("mix"),))]
     # closed form: the pot may run through the night, the hands end where it begins
-    found = at(schedule(blocks, {}, closed=[night]))
+    found = at(schedule(blocks, DayLimits(closed=[night])))
     assert found["cook"] == (-4 * 3600.0, 0.0)
     assert found["mix"] == (-13 * 3600.0, -12 * 3600.0)
     # two cooks are both asleep
-    assert at(schedule(blocks, {"hands": 2}, closed=[night]))["mix"] == found["mix"]
-    for item in schedule(dish_blocks(DISHES[3]), {}, closed=[night]).placed:
+    assert at(schedule(blocks, DayLimits({"hands": 2}, [night])))["mix"] == found["mix"]
+    for item in schedule(dish_blocks(DISHES[3]), DayLimits(closed=[night])).placed:
         begin = item.start_s
         for part in item.block.segments:
             if "hands" in part.lanes:
@@ -278,7 +279,7 @@ def test_nobody_works_at_night() -> None:
 
 def test_one_trip_to_the_shop_before_everything_that_is_fresh() -> None:
     blocks = day_blocks(DISHES, shop=True)
-    found = at(schedule(blocks, {"hands": 2}))
+    found = at(schedule(blocks, DayLimits({"hands": 2})))
     for dish in DISHES:
         if dish.from_freezer:
             continue  # it lies in the freezer already
@@ -296,9 +297,9 @@ def test_what_took_longer_pushes_what_follows() -> None:
     late = lasting(run, run.duration_s + 1800.0)
     assert late.duration_s == pytest.approx(run.duration_s + 1800.0)
     assert late.gauge[-1][0] <= late.duration_s + 1
-    plain = at(schedule(blocks, {}))
+    plain = at(schedule(blocks))
     start = plain["a:run0"][0]
-    moved = at(schedule([late if item is run else item for item in blocks], {},
+    moved = at(schedule([late if item is run else item for item in blocks],
                         fixed={"a:run0": start}))  # fmt: skip
     assert moved["a:run0"][0] == start
     # a schedule is of whole seconds
@@ -306,7 +307,7 @@ def test_what_took_longer_pushes_what_follows() -> None:
 
 
 def test_tempered_meat_goes_from_the_counter_into_the_pot() -> None:
-    found = at(schedule(dish_blocks(replace(DISHES[0], tempered=True)), {}))
+    found = at(schedule(dish_blocks(replace(DISHES[0], tempered=True))))
     # common practice: half an hour to an hour on the counter; published: two hours in all (USDA,
     # from memory)
     out, into = found["a:temper"], found["a:run0"]
@@ -331,7 +332,7 @@ def test_a_side_in_a_run_of_its_own_and_a_recipes_own_work() -> None:
     )
     dish = replace(DISHES[0], extras=extras)
     blocks = dish_blocks(dish)
-    found = schedule(blocks, {})
+    found = schedule(blocks)
     where = at(found)
     assert full(found, {}) == []
     assert where["a:side0"][0] >= where["a:run0"][1] - 0.01  # the same pot, once the meat is out
@@ -359,7 +360,7 @@ def test_a_whole_brisket_is_parted_and_runs_hold_one_kind() -> None:
     for run in runs:
         assert len({item.cut.cut_id for item in run.load.pieces}) == 1
     assert sum(run.load.mass_kg for run in runs) == pytest.approx(13 * LB_KG)
-    found = schedule(dish_blocks(Dish("w", "Feast", apart, parted=True)), {})
+    found = schedule(dish_blocks(Dish("w", "Feast", apart, parted=True)))
     kinds = [part.kind for item in found.placed for part in item.block.segments]
     assert kinds[0] == "part"
     assert kinds.count("hold") == len(runs)
@@ -412,7 +413,7 @@ def days_that_wait(draw: st.DrawFn) -> list[Block]:
 @given(days_that_wait())
 @settings(max_examples=25)
 def test_the_least_conflict_and_then_the_latest_start(blocks: list[Block]) -> None:
-    found = schedule(blocks, {})
+    found = schedule(blocks)
     over_s = sum(clash.over_s for clash in found.clashes)
     assert (over_s, -found.start_s) == least_by_search(blocks, 12)
 
@@ -424,30 +425,30 @@ def test_what_is_crisp_does_not_wait_although_it_could_be_later() -> None:
         block("braise", 60, "pot:a"),
         block("crisp", 20, "oven", after=(Wait("braise", most_s=10.0, why="crust"),)),
     ]
-    found = schedule(chain, {}, closed=[Closed("pot:a", -50.0, 0.0)])
+    found = schedule(chain, DayLimits(closed=[Closed("pot:a", -50.0, 0.0)]))
     assert found.clashes == ()
     assert at(found) == {"braise": (-110.0, -50.0), "crisp": (-40.0, -20.0)}
 
 
 def test_the_same_day_comes_out_twice_the_same() -> None:
     blocks = [item for dish in DISHES for item in dish_blocks(dish)]
-    first, second = schedule(blocks, {}), schedule(blocks, {})
+    first, second = schedule(blocks), schedule(blocks)
     assert at(first) == at(second)
     assert full(first, {}) == []
 
 
 def test_a_search_that_is_ended_still_gives_a_day() -> None:
     blocks = [item for dish in DISHES[:3] for item in dish_blocks(dish)]
-    found = schedule(blocks, {}, go_on=lambda: False)
+    found = schedule(blocks, go_on=lambda: False)
     assert full(found, {}) == []
     assert len(found.placed) == len(blocks)
-    best = schedule(blocks, {})
+    best = schedule(blocks)
     assert sum(clash.over_s for clash in best.clashes) <= sum(c.over_s for c in found.clashes)
 
 
 def test_two_things_pinned_to_one_time_are_not_moved() -> None:
     blocks = [block("a", 100, "hands"), block("b", 100, "hands"), block("c", 100, "hands")]
-    found = at(schedule(blocks, {}, fixed={"a": -100.5, "b": -100.5}))
+    found = at(schedule(blocks, fixed={"a": -100.5, "b": -100.5}))
     assert (found["a"][0], found["b"][0]) == (-100.5, -100.5)
     assert found["c"][1] <= -100.5
 
@@ -460,10 +461,10 @@ def test_what_spoils_is_late_last() -> None:
         block("cool", 50, "hands", after=(Wait("braise", most_s=0.0, why="cool_soon"),)),
         block("crisp", 10, "hands", after=(Wait("braise", most_s=0.0, why="crust"),)),
     ]
-    found = schedule(late, {})
+    found = schedule(late)
     assert [clash.why for clash in found.clashes] == ["crust"]
     assert found.is_safe
-    pinned = schedule(late, {}, fixed={"crisp": -10.0, "cool": -80.0, "braise": -200.0})
+    pinned = schedule(late, fixed={"crisp": -10.0, "cool": -80.0, "braise": -200.0})
     assert not pinned.is_safe
 
 
@@ -471,9 +472,9 @@ def test_a_day_of_five_dishes_is_proved_and_an_over_full_one_says_that_it_is_not
     """Five dishes and two cooks: the least conflict is proved. Eight dishes for one cook are not,
     and nobody is told that they are."""
     blocks = [item for dish in DISHES for item in dish_blocks(dish)]
-    assert schedule(blocks, {"hands": 2}).proved
+    assert schedule(blocks, DayLimits({"hands": 2})).proved
     many = [replace(DISHES[i % 5], dish_id=f"d{i}", title=f"d{i}") for i in range(8)]
-    crowded = schedule([item for dish in many for item in dish_blocks(dish)], {})
+    crowded = schedule([item for dish in many for item in dish_blocks(dish)])
     assert crowded.clashes
     assert not crowded.proved
 

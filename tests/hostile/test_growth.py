@@ -20,6 +20,7 @@ from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.api.sane import InsaneError, sane_json
+from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.model import Block, Segment, Wait
 from pneumachron.core.schedule.schedule import schedule
 from pneumachron.core.schedule.solver import LITTLE_WORK
@@ -178,7 +179,7 @@ def test_days() -> None:
 
     def plan(work: list[Block]) -> None:
         # searches that would go on for long end after the same work, however large the day
-        schedule(work, {"hands": 2}, work=LITTLE_WORK)
+        schedule(work, DayLimits({"hands": 2}), work=LITTLE_WORK)
 
     grows_evenly(blocks, plan, 48)
 

@@ -131,7 +131,7 @@ def test_days(reader: Reader) -> None:
         for part in parts:
             assert render(f"do-{part.work or part.kind}", part.params, reader)
             seen.add(part.work or part.kind)
-        found = schedule(blocks, {}, fixed={blocks[0].block_id: 0.0})
+        found = schedule(blocks, fixed={blocks[0].block_id: 0.0})
         for clash in found.clashes:
             assert render(f"conflict-{clash.why}", {"most_s": clash.most_s}, reader)
     assert {"shop", "fetch_frozen", "thaw_bags", "load_side", "finish_grill", "keep"} <= seen

@@ -5938,16 +5938,19 @@ export interface components {
         };
         /**
          * WayOutOut
-         * @description A change of one dish that helps, and how much trouble it leaves.
+         * @description A change that helps, of one dish or of the hands, and how much trouble it leaves.
          */
         WayOutOut: {
-            /** Dish Id */
+            /**
+             * Dish Id
+             * @description empty when it is of no dish
+             */
             dish_id: string;
             /**
              * Kind
              * @enum {string}
              */
-            kind: "ahead" | "pot" | "release" | "halved" | "parted";
+            kind: "ahead" | "pot" | "release" | "halved" | "parted" | "unpinned" | "hands";
             /** Value */
             value: string;
             /** Words */

@@ -1,7 +1,7 @@
 """A day: planned cooks counted back from the time on the table, on the clock."""
 
 from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from datetime import datetime, time, timedelta
 from functools import cache
 from threading import Thread
@@ -16,10 +16,10 @@ from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.choices import Ahead, Extra, Kept, SauceTo
 from pneumachron.core.schedule import solver
 from pneumachron.core.schedule.blocks import day_blocks
+from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.dish import KITCHEN_LANES, Dish
-from pneumachron.core.schedule.model import LATE, Block, Closed, Schedule, lasting
+from pneumachron.core.schedule.model import Block, Closed, Schedule, lasting
 from pneumachron.core.schedule.schedule import schedule
-from pneumachron.core.schedule.solver import LITTLE_WORK, WORK
 from pneumachron.services.day_documents import State, card_document, day_document
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import PlanInputs, is_tempered, located, read_wish
@@ -32,8 +32,6 @@ from pneumachron.store.records import DayContent, StoredDay
 MAX_DISHES = 8
 MAX_COOKS = 6
 MAX_AWAY = 40
-_TURNS = 6
-"""Rounds of moving the table until nothing begins before now; each round mends most of it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -208,47 +206,38 @@ def _of_dish(error: WishError, index: int) -> WishError:
 
 
 def count_back(
-    inputs: DayInputs,
-    blocks: Sequence[Block],
-    go_on: Callable[[], bool] = lambda: True,
-    work: float = WORK,
+    inputs: DayInputs, blocks: Sequence[Block], go_on: Callable[[], bool] = lambda: True
 ) -> Day:
     """The schedule; when it would have to begin before now, the table moves, and by how much."""
-    stands = dict(inputs.pinned) | _over(inputs, blocks)
-    table = inputs.table
-    if inputs.now is not None or inputs.done:
-        work = LITTLE_WORK  # the table may move, and then it is placed again
-    found = _placed(inputs, blocks, stands, table, go_on, work=work)
-    for _ in range(_TURNS):
-        missing = _missing_s(found, inputs, stands, table)
-        if missing <= 0:
-            break
-        table += timedelta(seconds=60 * -(-missing // 60))
-        found = _placed(inputs, blocks, stands, table, go_on, work=work)
-    states = _states(inputs, stands)
-    return Day(table, (table - inputs.table).total_seconds(), found, states)
+    stands = standing(inputs, blocks)
+    fixed = {key: from_table_s(inputs, at) for key, at in stands.items()}
+    found = schedule(blocks, limits_of(inputs), fixed=fixed, go_on=go_on)
+    table = inputs.table + timedelta(seconds=found.delay_s)
+    return Day(table, found.delay_s, found, _states(inputs, stands))
 
 
-def _placed(
-    inputs: DayInputs,
-    blocks: Sequence[Block],
-    stands: Mapping[str, datetime],
-    table: datetime,
-    go_on: Callable[[], bool],
-    *,
-    work: float,
-) -> Schedule:
-    fixed = {key: (start - table).total_seconds() for key, start in stands.items()}
-    closed = [
-        Closed("hands", (begin - table).total_seconds(), (end - table).total_seconds())
-        for begin, end in inputs.away
-    ]
-    lanes = KITCHEN_LANES | {"hands": inputs.cooks}
-    found = schedule(blocks, lanes, fixed=fixed, closed=closed, go_on=go_on, work=work)
-    # what has begun was ready enough: nobody can make it later now, and the table need not move
-    begun = {done.block_id for done in inputs.done}
-    told = [item for item in found.clashes if item.why != "not_ready" or item.block_id not in begun]
-    return replace(found, clashes=tuple(told))
+def from_table_s(inputs: DayInputs, at: datetime) -> float:
+    """A time on the clock, from the table that was wished [s]."""
+    return (at - inputs.table).total_seconds()
+
+
+def limits_of(inputs: DayInputs) -> DayLimits:
+    """Hands, lanes and clock of a day."""
+    return DayLimits(
+        capacity=KITCHEN_LANES | {"hands": inputs.cooks},
+        closed=[
+            Closed("hands", from_table_s(inputs, begin), from_table_s(inputs, end))
+            for begin, end in inputs.away
+        ],
+        now_s=None if inputs.now is None else from_table_s(inputs, inputs.now),
+        table_moves=inputs.now is not None or bool(inputs.done),
+        begun=frozenset(done.block_id for done in inputs.done),
+    )
+
+
+def standing(inputs: DayInputs, blocks: Sequence[Block]) -> dict[str, datetime]:
+    """Starts that nobody moves: pinned, under way, or over."""
+    return dict(inputs.pinned) | _over(inputs, blocks)
 
 
 def _over(inputs: DayInputs, blocks: Sequence[Block]) -> dict[str, datetime]:
@@ -289,22 +278,6 @@ def is_over(done: Done, now: datetime | None) -> bool:
     if done.is_seen:
         return False
     return done.end is not None and (now is None or done.end <= now + _CLOCKS_APART)
-
-
-def _missing_s(
-    found: Schedule, inputs: DayInputs, stands: Mapping[str, datetime], table: datetime
-) -> float:
-    """By how much something free begins before now, or what stands pushes past the table."""
-    late = max((clash.over_s for clash in found.clashes if clash.why in LATE), default=0.0)
-    if inputs.now is None:
-        return late if inputs.done else 0.0
-    now_s = (inputs.now - table).total_seconds()
-    begins = [
-        item.start_s
-        for item in found.placed
-        if item.block.block_id not in stands and not item.block.after_table
-    ]
-    return max(now_s - min(begins, default=now_s), late if inputs.done else 0.0)
 
 
 @cache

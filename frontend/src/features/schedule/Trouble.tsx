@@ -33,19 +33,28 @@ function changed(dish: DishOfDay, way: WayOut): DishOfDay {
   return { ...dish, plan: { ...plan, pieces, liquid: null } };
 }
 
+/** What of a day a way out changes. */
+function taken(draft: DayDraft, way: WayOut): Partial<DayDraft> {
+  if (way.kind === "hands") return { cooks: Number(way.value) };
+  if (way.kind === "unpinned") {
+    const others = Object.entries(draft.pinned).filter(
+      ([block]) => !block.startsWith(`${way.dish_id}:`),
+    );
+    return { pinned: Object.fromEntries(others) };
+  }
+  const dishes = draft.dishes.map((dish) =>
+    dish.dish_id === way.dish_id ? changed(dish, way) : dish,
+  );
+  return { dishes };
+}
+
 /** What clashes, in words, and the best ways out of it. */
 export function Trouble({ day, draft, asked, onChange }: Props) {
   const troubled = day.clashes.length > 0 || day.delay_s > 0;
   const settled = useSettled(troubled ? asked : null, REST_MS);
   const ways = useWaysOut(settled).data?.ways ?? [];
   if (!troubled) return null;
-  const take = (way: WayOut) =>
-    onChange({
-      dishes: draft.dishes.map((dish) => {
-        if (dish.dish_id !== way.dish_id) return dish;
-        return changed(dish, way);
-      }),
-    });
+  const take = (way: WayOut) => onChange(taken(draft, way));
   return (
     <section aria-label={say("schedule-conflicts")} className="mt-1 text-[0.875rem]">
       {!day.safe && (
@@ -72,7 +81,7 @@ export function Trouble({ day, draft, asked, onChange }: Props) {
         <p className="mt-1 flex flex-wrap items-center gap-2 print:hidden">
           {say("schedule-ways-to-fix-it")}
           {ways.map((way) => (
-            <Button key={`${way.dish_id} ${way.value}`} onClick={() => take(way)}>
+            <Button key={`${way.dish_id} ${way.kind} ${way.value}`} onClick={() => take(way)}>
               {way.words}
             </Button>
           ))}

@@ -184,10 +184,10 @@ class ClashOut(Closed):
 
 
 class WayOutOut(Closed):
-    """A change of one dish that helps, and how much trouble it leaves."""
+    """A change that helps, of one dish or of the hands, and how much trouble it leaves."""
 
-    dish_id: str
-    kind: Literal["ahead", "pot", "release", "halved", "parted"]
+    dish_id: Annotated[str, Field(description="empty when it is of no dish")]
+    kind: Literal["ahead", "pot", "release", "halved", "parted", "unpinned", "hands"]
     value: str
     words: str
     left_s: float

@@ -138,11 +138,13 @@ class Clash:
 class Schedule:
     """Blocks in the order of their start, and what clashes.
 
-    `proved` : no other schedule has less conflict; False where the search ended before
+    `delay_s` : how much later dinner is than was wished; starts are from that later table;
+    `proved` : no other schedule has less conflict and delay; False where the search ended before
     """
 
     placed: tuple[Placed, ...]
     clashes: tuple[Clash, ...]
+    delay_s: float = 0.0
     proved: bool = True
 
     @property

@@ -7,9 +7,11 @@ than it may, and what is late.
 
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
+from math import ceil
 
 from pneumachron.core.errors import WishError
 from pneumachron.core.procedure.choices import Lane
+from pneumachron.core.schedule.constraints import MINUTE_S, DayLimits, Way, whole
 from pneumachron.core.schedule.model import (
     FREE_LANES,
     MAX_BLOCKS,
@@ -20,7 +22,7 @@ from pneumachron.core.schedule.model import (
     Schedule,
     Wait,
 )
-from pneumachron.core.schedule.solver import WORK, Day, Starts, solve, whole
+from pneumachron.core.schedule.solver import WORK, Solution, Starts, solve
 
 _TOUCH_S = 1e-3
 """Stretches that touch do not overlap, whatever the last digit says."""
@@ -77,23 +79,24 @@ class _Lanes:
             begin += segment.likely_s
 
 
+_TURNS = 12
+"""Rounds of moving the table until nothing begins before now; each round mends most of it."""
+
+
 def schedule(
     blocks: Sequence[Block],
-    capacity: Mapping[Lane, int],
+    limits: DayLimits | None = None,
     *,
     fixed: Mapping[str, float] | None = None,
-    closed: Sequence[Closed] = (),
     go_on: Callable[[], bool] = lambda: True,
     work: float = WORK,
 ) -> Schedule:
-    """The schedule that starts latest among those with the least clash.
+    """The schedule with the least conflict and delay, and of those the one that starts latest.
 
     Parameters
     ----------
     blocks : with ids that differ
-    capacity : how many a lane takes at a time; 1 when it is not named
-    fixed : starts that stand, by block: done, under way, or pinned by the cook
-    closed : lanes that nobody has for a while: the hands at night
+    fixed : starts [s from the table that was wished] that stand: done, under way, or locked
     go_on : asked between the searches; False ends them with the best so far
     work : the most of a search, in the solver's own unit
 
@@ -104,43 +107,70 @@ def schedule(
     _check(blocks)
     if not blocks:
         return Schedule((), ())
-    blocks = [whole(block) for block in blocks]
-    day = Day(blocks, capacity, _standing(blocks, fixed or {}), closed, work)
-    solution = solve(day, _one_by_one(day), go_on)
-    starts = solution.starts
+    limits = limits or DayLimits()
+    day = Way([whole(block) for block in blocks], fixed or {})
+    solution = solve(day, limits, _in_time(day, limits), go_on, work)
+    starts = {key: start - solution.delay_s for key, start in solution.starts.items()}
     placed = sorted(
-        (Placed(block, starts[block.block_id]) for block in blocks),
+        (Placed(block, starts[block.block_id]) for block in day.blocks),
         key=lambda item: (item.start_s, item.end_s),
     )
-    clashes = tuple(_clashes(blocks, starts))
-    return Schedule(tuple(placed), clashes, proved=solution.proved or not clashes)
+    clashes = tuple(
+        item
+        for item in _clashes(day.blocks, starts)
+        # what has begun was ready enough: nobody can make it later now
+        if item.why != "not_ready" or item.block_id not in limits.begun
+    )
+    proved = solution.proved or (not clashes and solution.delay_s == 0)
+    return Schedule(tuple(placed), clashes, solution.delay_s, proved=proved)
 
 
-def _standing(blocks: Sequence[Block], fixed: Mapping[str, float]) -> Starts:
-    """Starts that stand, and those of what is done after the table, one thing after the other."""
-    standing = {b.block_id: fixed[b.block_id] for b in blocks if b.block_id in fixed}
-    after_s = 0.0
-    for block in blocks:
-        if block.after_table and block.block_id not in standing:
-            standing[block.block_id] = after_s
-            after_s += block.duration_s
-    return standing
+def _in_time(day: Way, limits: DayLimits) -> Solution:
+    """Blocks one by one; the table moves until none of them begins before now."""
+    delay_s = 0.0
+    starts = _one_by_one(day, limits, delay_s)
+    if limits.table_moves:
+        for _ in range(_TURNS):
+            missing_s = _missing_s(day, limits, starts, delay_s)
+            if missing_s <= 0:
+                break
+            delay_s += MINUTE_S * ceil(missing_s / MINUTE_S)
+            starts = _one_by_one(day, limits, delay_s)
+    return Solution(starts, delay_s, proved=False)
 
 
-def _one_by_one(day: Day) -> Starts:
+def _missing_s(day: Way, limits: DayLimits, starts: Starts, delay_s: float) -> float:
+    """By how much something begins before now, or what stands ends after the table."""
+    free = [block for block in day.blocks if block.block_id not in day.fixed]
+    begins = [starts[block.block_id] for block in free if not block.after_table]
+    late = [
+        day.fixed[block.block_id] + block.duration_s - delay_s
+        for block in day.blocks
+        if block.block_id in day.fixed and block.to_table_s is not None and not block.after_table
+    ]
+    now_s = limits.now_s
+    early = now_s - min(begins, default=now_s) if now_s is not None else 0.0
+    return max(early, *late, 0.0)
+
+
+def _one_by_one(day: Way, limits: DayLimits, delay_s: float) -> Starts:
     """Blocks of one order, followers first, each as late as may be."""
-    lanes = _Lanes(day.capacity)
-    for shut in day.closed:
+    lanes = _Lanes(limits.capacity)
+    for shut in limits.closed:
         lanes.close(shut)
     starts = dict(day.fixed)
+    after_s = delay_s
     for block in day.blocks:
-        if block.block_id in starts and not block.after_table:
+        if block.after_table and block.block_id not in starts:
+            starts[block.block_id] = after_s
+            after_s += block.duration_s
+        elif block.block_id in starts:
             lanes.take(block, starts[block.block_id])
     followers = _followers(day.blocks)
     for block in _sorted_back(day.blocks):
         if block.block_id in starts:
             continue
-        end = -block.over_before_table_s
+        end = delay_s - block.over_before_table_s
         for later, wait in followers[block.block_id]:
             if not later.after_table:
                 end = min(end, starts[later.block_id] - wait.least_s)

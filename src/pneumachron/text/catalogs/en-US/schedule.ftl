@@ -39,6 +39,8 @@ conflict-waits_for_table = It is ready too long before you serve it.
 conflict-late = It is late for serving.
 
 conflict-fix-pot = Cook { $dish } in { $pot }
+conflict-fix-unpinned = Let { $dish } move
+conflict-fix-hands = { $count } people cooking
 conflict-fix-parted = Separate { $dish } into flat and point
 conflict-fix-ahead = Cook { $dish } the day before, chill and reheat
 conflict-fix-release = Use quick release for { $dish }
