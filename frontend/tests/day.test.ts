@@ -5,6 +5,7 @@ import {
   type DayDraft,
   dayToAsk,
   emptyDay,
+  hasBegun,
   isOnTheClock,
   localTime,
   nights,
@@ -31,6 +32,16 @@ const DAY: DayDraft = {
     },
   ],
 };
+
+describe("a day that has begun", () => {
+  it("is one of which a dish is cooked, until long after dinner", () => {
+    expect(hasBegun(DAY, NOON)).toBe(false);
+    const cooked = { ...DAY, beside: { d1: "c1" } };
+    expect(hasBegun(cooked, NOON)).toBe(true);
+    expect(hasBegun(cooked, new Date(2026, 10, 29, 12, 0))).toBe(false);
+    expect(hasBegun({ ...cooked, dishes: [] }, NOON)).toBe(false);
+  });
+});
 
 describe("a day that is planned", () => {
   it("is for this evening, or for tomorrow's when that is too soon", () => {

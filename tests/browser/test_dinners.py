@@ -238,6 +238,36 @@ STOVE = {
 }  # fmt: skip
 
 
+def test_three_dishes_and_guests_who_are_late(page: Page) -> None:
+    """One of them is under way beside its cooker: what waits is a step there, and dinner later."""
+    for dinner in ("shoulder kept warm", "flanken for four", "ribs with a wait"):
+        page.goto(f"/plan?{DINNERS[dinner]}&pot={'bass' if dinner[0] == 'f' else 'tenor'}")
+        page.get_by_text(screen("plan-add-to-schedule")).first.click()
+    steps_of_schedule(page)
+    cooks = page.get_by_role("button", name=re.compile("^cook .* now$"))
+    expect(cooks).to_have_count(3)
+    cooks.first.click()
+    page.wait_for_url("**/cook?cook=*")
+    cook_id = page.url.split("=")[1]
+    before = page.request.get(f"/api/cooks/{cook_id}").json()
+    page.go_back()
+    page.get_by_label(screen("schedule-guests-are-late-by")).select_option("45")
+    late = page.get_by_role("region", name=screen("schedule-guests-are-late"))
+    expect(late.get_by_role("listitem")).to_have_count(3)
+    # nothing of it is hot yet: the raw meat goes back into the refrigerator
+    expect(late.get_by_role("listitem").first).to_contain_text("begin 45")
+    late.get_by_role("button").click()
+    expect(late.get_by_role("listitem")).to_have_count(0)
+    after = page.request.get(f"/api/cooks/{cook_id}").json()
+    more = [step for step in after["steps"] if step["step_id"] == "late1"]
+    assert [step["likely_s"] for step in more] == [2700]
+    assert len(after["steps"]) == len(before["steps"]) + 1
+    page.goto(f"/cook?cook={cook_id}")
+    step = page.get_by_test_id("step")
+    done(page, "The guests are late")
+    expect(step).to_contain_text("Put the raw meat back into the refrigerator for 45")
+
+
 def test_on_the_stove(page: Page) -> None:
     """Ribs at 15 psi on a flame: nobody is told to press a button, in no view."""
     page.goto("/plan")

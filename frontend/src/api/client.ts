@@ -44,6 +44,7 @@ export type Verdict = Schemas["OpenedOut"];
 export type PieceOutcome = Schemas["PieceOutcome"];
 export type EntryIn = Schemas["EntryIn"];
 export type Lesson = Schemas["LessonOut"];
+export type GuestsLateOut = Schemas["GuestsLateOut"];
 export type DayIn = Schemas["DayIn"];
 export type WayOut = Schemas["WayOutOut"];
 export type WhatIfOut = Schemas["WhatIfOut"];

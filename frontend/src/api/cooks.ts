@@ -12,6 +12,7 @@ import {
   client,
   type Extra,
   type Faults,
+  type GuestsLateOut,
   type HandAction,
   type PlanIn,
   type PotCommand,
@@ -108,6 +109,31 @@ export function useHeard() {
           params: { path: { cook_id: cook } },
           body: { kind: "timer_rang", key: newKey(), timer_id: timerId },
         }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
+  });
+}
+
+export interface LateCook {
+  cook: string;
+  how: GuestsLateOut["dishes"][number]["how"];
+}
+
+/** The guests are late: each cook that is under way has one more step in which it waits. */
+export function useLateCooks() {
+  const queries = useQueryClient();
+  return useMutation({
+    scope: IN_TURN,
+    mutationFn: ({ cooks, lateMin }: { cooks: LateCook[]; lateMin: number }) =>
+      Promise.all(
+        cooks.map(({ cook, how }) =>
+          unwrap(
+            client.POST("/api/cooks/{cook_id}/events", {
+              params: { path: { cook_id: cook } },
+              body: { kind: "guests_late", key: newKey(), how, late_s: 60 * lateMin },
+            }),
+          ),
+        ),
       ),
     onSuccess: () => queries.invalidateQueries({ queryKey: ["cooks"] }),
   });

@@ -2406,7 +2406,7 @@ export interface components {
              * No Lesson
              * @description why it teaches nothing of taste, once it is over
              */
-            no_lesson?: ("abandoned" | "stopped") | ("unsafe" | "raw_out" | "leftovers_out" | "fast_clock" | "two_cycles") | null;
+            no_lesson?: ("abandoned" | "stopped") | ("unsafe" | "raw_out" | "leftovers_out" | "fast_clock" | "two_cycles" | "kept_warm") | null;
             /**
              * Engine
              * @description the engine whose numbers it goes by
@@ -2509,7 +2509,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
             /** Title */
             title: string;
             /** Look For */
@@ -3223,6 +3223,26 @@ export interface components {
             table: string;
             /** Dishes */
             dishes: components["schemas"]["LateDishOut"][];
+        };
+        /**
+         * GuestsLateTold
+         * @description The guests are late, and the dish waits.
+         */
+        GuestsLateTold: {
+            /** Key */
+            key: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "guests_late";
+            /**
+             * How
+             * @enum {string}
+             */
+            how: "later" | "keep_warm" | "take_out" | "rest_warm" | "cover" | "chill";
+            /** Late S */
+            late_s: number;
         };
         /**
          * GuideLineOut
@@ -4530,7 +4550,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra";
+            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
             /** Title */
             title: string;
             /** Look For */
@@ -11598,7 +11618,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StepTold"] | components["schemas"]["TickTold"] | components["schemas"]["TimerStartTold"] | components["schemas"]["TimerMoveTold"] | components["schemas"]["TimerTold"] | components["schemas"]["PutBackTold"] | components["schemas"]["NoteTold"] | components["schemas"]["WeighedTold"] | components["schemas"]["OutcomeTold"] | components["schemas"]["EndTold"] | components["schemas"]["BeganTold"];
+                "application/json": components["schemas"]["StepTold"] | components["schemas"]["TickTold"] | components["schemas"]["TimerStartTold"] | components["schemas"]["TimerMoveTold"] | components["schemas"]["TimerTold"] | components["schemas"]["PutBackTold"] | components["schemas"]["GuestsLateTold"] | components["schemas"]["NoteTold"] | components["schemas"]["WeighedTold"] | components["schemas"]["OutcomeTold"] | components["schemas"]["EndTold"] | components["schemas"]["BeganTold"];
             };
         };
         responses: {

@@ -214,6 +214,15 @@ function clockOn(date: Date, clock: string, days: number): Date {
   return new Date(date.getFullYear(), date.getMonth(), date.getDate() + days, hours, minutes);
 }
 
+/** Longest that a dinner may be late and still be this one. */
+const STILL_ON_MS = 6 * 3_600_000;
+
+/** Whether the day has begun: a dish of it is cooked, and dinner is not long over. */
+export function hasBegun(day: DayDraft, now: Date): boolean {
+  const cooked = day.dishes.some((dish) => day.beside[dish.dish_id] !== undefined);
+  return cooked && now.getTime() < new Date(day.table).getTime() + STILL_ON_MS;
+}
+
 /** A kept day, back on the screen. */
 export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
   const { day } = kept;

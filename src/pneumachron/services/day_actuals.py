@@ -1,6 +1,7 @@
 """The running day: what the cooks under way tell it, folded on the server as everywhere else."""
 
 from collections.abc import Mapping
+from contextlib import suppress
 from dataclasses import replace
 from datetime import UTC, datetime
 
@@ -8,6 +9,7 @@ from sqlalchemy.orm import Session
 
 from pneumachron.core.schedule.actuals import actuals
 from pneumachron.core.session.forecast import forecast
+from pneumachron.core.session.late import is_heated
 from pneumachron.services.cook_state import Moment, moment_of
 from pneumachron.services.day import DayInputs, Done
 from pneumachron.services.live_kitchen import LiveKitchen
@@ -35,6 +37,17 @@ def with_actuals(
         told |= {done.block_id: done for done in _told(dish_id, found)}
     ticked = tuple(done for done in inputs.done if done.block_id not in told)
     return replace(inputs, done=(*ticked, *told.values()))
+
+
+def still_raw(session: Session, here: LiveKitchen, beside: Mapping[str, str]) -> frozenset[str]:
+    """Dishes whose cook has begun, and whose meat is not heated yet."""
+    found = set()
+    for dish_id, cook_id in beside.items():
+        with suppress(NotFoundError):
+            sheet = moment_of(session, here, cook_id).sheet
+            if not is_heated(sheet.steps, sheet.done_s):
+                found.add(dish_id)
+    return frozenset(found)
 
 
 def _told(dish_id: str, found: Moment) -> list[Done]:

@@ -7,9 +7,10 @@ from typing import Any, Literal, TypeAlias
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.batches import planned_batches
 from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.procedure.choices import WARM_OVEN_C
 from pneumachron.core.schedule.blocks import cold_chain
 from pneumachron.core.schedule.dish import Dish
-from pneumachron.core.schedule.guests_late import WARM_OVEN_C, Late
+from pneumachron.core.schedule.guests_late import Late
 from pneumachron.core.schedule.model import Placed, Schedule
 from pneumachron.core.schedule.prep import SHOP_DISH
 from pneumachron.core.units import show_volume

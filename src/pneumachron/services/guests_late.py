@@ -1,5 +1,6 @@
 """The guests come later: dish by dish, what waits and how."""
 
+from collections.abc import Collection
 from datetime import timedelta
 from typing import Any
 
@@ -12,15 +13,27 @@ from pneumachron.services.day import DayInputs, dishes_of, is_over
 from pneumachron.services.day_documents import late_document
 
 
-def guests_late_here(session: Session, inputs: DayInputs, late_s: float) -> dict[str, Any]:
+def guests_late_here(
+    session: Session, inputs: DayInputs, late_s: float, raw: Collection[str] = ()
+) -> dict[str, Any]:
     """What waits when the guests come later, and when it is served then.
+
+    Parameters
+    ----------
+    raw : dishes by their id whose meat is not heated yet, although work on them has begun
 
     Raises
     ------
     WishError : a dish that cannot be cooked; its field is a path into the dishes.
     """
     dishes = dishes_of(session, inputs)
-    told = [(dish, when_late(dish, _stage(dish, inputs), late_s)) for dish in dishes]
+    told = [
+        (
+            dish,
+            when_late(dish, "not_begun" if dish.dish_id in raw else _stage(dish, inputs), late_s),
+        )
+        for dish in dishes
+    ]
     return late_document(inputs.table + timedelta(seconds=late_s), told, late_s)
 
 

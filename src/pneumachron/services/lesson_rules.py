@@ -7,6 +7,7 @@ from pneumachron.core.planning.recovery import judge_stopped
 from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.cook_plan import CookPlan
 from pneumachron.core.session.danger_zone import OutOf, was_out_too_long
+from pneumachron.core.session.late import stayed_under_lid
 from pneumachron.core.session.sheet import Sheet
 from pneumachron.core.units import parse_measure
 from pneumachron.devices.clock import ClockOfCook
@@ -37,6 +38,8 @@ def no_lesson(
         return _OUT[out]
     if not connected and (clock.speed > 1 or abs(clock.ahead_s) > AHEAD_S):
         return "fast_clock"
+    if stayed_under_lid(sheet.steps, sheet.done_s):
+        return "kept_warm"
     # the pieces that were rated had different times under pressure
     return None if plan.numbers.goes_on is None else "two_cycles"
 

@@ -120,7 +120,9 @@ class StoredDay:
     version: int = 1
 
 
-NoLesson: TypeAlias = Literal["unsafe", "raw_out", "leftovers_out", "fast_clock", "two_cycles"]
+NoLesson: TypeAlias = Literal[
+    "unsafe", "raw_out", "leftovers_out", "fast_clock", "two_cycles", "kept_warm"
+]  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)

@@ -126,6 +126,7 @@ const noLesson = (): Record<NonNullable<CookOut["no_lesson"]>, string> => ({
   raw_out: say("log-nothing-the-raw-meat-was-out"),
   leftovers_out: say("log-nothing-what-was-left-was-out"),
   fast_clock: say("log-nothing-its-clock-did-not-run"),
+  kept_warm: say("log-nothing-it-was-kept-warm"),
   two_cycles: say("log-nothing-it-was-cooked-in-two"),
   stopped: say("log-nothing-about-tenderness-it-stopped-on"),
 });
@@ -291,6 +292,8 @@ function sayEvent(
       });
     case "put_back":
       return say("log-cooked-min-longer", { text: text("hold_min") });
+    case "guests_late":
+      return say("log-guests-late", { span: spokenTime(Number(body.late_s) / 60) });
     case "note":
       return body.step_id
         ? say("log-note-at", { title, text: text("text") })

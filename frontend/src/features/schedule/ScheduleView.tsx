@@ -17,6 +17,7 @@ import { clockTime, longDay } from "@/lib/clock";
 import {
   type DayDraft,
   dayToAsk,
+  hasBegun,
   isOnTheClock,
   keepDay,
   keptDay,
@@ -33,7 +34,7 @@ import { useWidth } from "@/ui/useWidth";
 /** When do I start? Everything counted back from the time on the table. */
 export function ScheduleView() {
   const [day, setDay] = useState(keptDay);
-  const [live, setLive] = useState(false);
+  const [live, setLive] = useState(() => hasBegun(day, new Date()));
   const [now, setNow] = useNow();
   const pots = usePots();
   const household = useHousehold();
@@ -47,7 +48,8 @@ export function ScheduleView() {
     latest.current = { ...latest.current, ...part };
     keepDay(latest.current);
     setDay(latest.current);
-    if (live) setNow();
+    if (part.beside) setLive(true); // a cook of the day has begun
+    if (live || part.beside) setNow();
   };
   useEffect(
     () =>
@@ -88,7 +90,7 @@ export function ScheduleView() {
         <Answered busy={isPlaceholderData} refused={problem !== null}>
           <Answer day={shown} />
           {asked && <Trouble day={shown} draft={day} asked={asked} onChange={change} />}
-          {asked && live && <GuestsLate asked={asked} onChange={change} />}
+          {asked && live && <GuestsLate asked={asked} beside={day.beside} onChange={change} />}
           <div ref={ref} className="mt-3 hidden sm:block">
             <LaneChart
               day={shown}

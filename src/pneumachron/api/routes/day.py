@@ -33,7 +33,7 @@ from pneumachron.api.schemas.day import (
 )
 from pneumachron.services import day
 from pneumachron.services.day import DayInputs
-from pneumachron.services.day_actuals import with_actuals
+from pneumachron.services.day_actuals import still_raw, with_actuals
 from pneumachron.services.day_calendar import calendar_here, moved_in_calendar
 from pneumachron.services.day_fixes import ways_out_here
 from pneumachron.services.guests_late import guests_late_here
@@ -66,7 +66,8 @@ def ways_out(asked: DayIn, db: Db, here: Kitchen, go_on: Effort) -> WaysOutOut:
 @router.post("/schedule/guests-late", responses=_ASKED, dependencies=[TURN])
 def guests_late(asked: GuestsLateIn, db: Db, here: Kitchen) -> GuestsLateOut:
     """What waits when the guests come later, how, and what that does to its tenderness."""
-    found = guests_late_here(db, _inputs(asked.day, db, here), 60.0 * asked.late_min)
+    raw = still_raw(db, here, asked.day.beside)
+    found = guests_late_here(db, _inputs(asked.day, db, here), 60.0 * asked.late_min, raw)
     return GuestsLateOut.model_validate(found)
 
 

@@ -6,6 +6,8 @@ from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, MeasureText
 from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.procedure.choices import LateHow
+from pneumachron.core.schedule.guests_late import LATE_RANGE_S
 from pneumachron.core.session.pieces import MOST_PIECES
 from pneumachron.services.cooks import Told
 from pneumachron.services.entries import read_weights
@@ -85,6 +87,14 @@ class PutBackTold(_Told):
     hold_min: Annotated[int, Field(ge=1, le=240)]
 
 
+class GuestsLateTold(_Told):
+    """The guests are late, and the dish waits."""
+
+    kind: Literal["guests_late"]
+    how: LateHow
+    late_s: Annotated[float, Field(ge=LATE_RANGE_S[0], le=LATE_RANGE_S[1])]
+
+
 class NoteTold(_Told):
     """A line for next time."""
 
@@ -138,6 +148,7 @@ ToldIn = Annotated[
     | TimerMoveTold
     | TimerTold
     | PutBackTold
+    | GuestsLateTold
     | NoteTold
     | WeighedTold
     | OutcomeTold

@@ -22,8 +22,8 @@ from pneumachron.core.catalog.cuts import ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.planning.season import Marinade
 from pneumachron.core.planning.wish import Level
-from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
-from pneumachron.core.schedule.guests_late import LATE_RANGE_S, LateHow
+from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra, LateHow
+from pneumachron.core.schedule.guests_late import LATE_RANGE_S
 from pneumachron.core.schedule.model import MAX_BLOCKS, MAX_SEGMENTS
 from pneumachron.core.schedule.run import MOST_GAUGE_POINTS
 from pneumachron.services.day import MAX_AWAY, MAX_COOKS, MAX_DISHES, DayInputs, DishInputs, Done

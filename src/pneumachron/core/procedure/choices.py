@@ -11,6 +11,11 @@ SauceTo: TypeAlias = Literal["none", "half", "glaze", "thick"]
 ExtraWhen: TypeAlias = Literal["before_pot", "beside", "own_run", "at_end"]
 Kept: TypeAlias = Literal["chill", "freeze"]
 """Where what is left goes."""
+LateHow: TypeAlias = Literal["later", "keep_warm", "take_out", "rest_warm", "cover", "chill"]
+"""How a dish waits for guests who are late."""
+KEPT_HOT: frozenset[LateHow] = frozenset({"keep_warm", "take_out", "rest_warm", "cover"})
+WARM_OVEN_C = 75.0
+"""Holds meat above 60 °C and does not cook it on. Common practice."""
 
 PAN: Lane = "pan"
 """A pan on the stove; a kitchen has two burners to spare. Common practice."""

@@ -24,7 +24,7 @@ StepKind: TypeAlias = Literal[
     "part", "trim", "season", "rub", "marinate", "sear", "deglaze", "pour", "load", "lid", "set",
     "come_up", "hold", "wait", "release", "keep_warm", "open", "boil", "soak", "judge", "rest",
     "batch", "skim", "sauce", "thicken", "bag", "cool", "chill", "freeze", "thaw", "slice",
-    "preheat", "reheat", "finish", "carve", "keep", "write_down", "extra",
+    "preheat", "reheat", "finish", "carve", "keep", "write_down", "extra", "guests_late",
 ]  # fmt: skip
 FINISH_PLACE: dict[FinishKind, Lane | None] = {
     "broiler": OVEN, "grill": GRILL, "air_fryer": AIR_FRYER, "crisping": None, "pan": PAN,
@@ -50,6 +50,7 @@ SKIPPABLE: frozenset[StepKind] = frozenset(
         "finish",
         "carve",
         "extra",
+        "guests_late",
     }
 )
 """What may be left out without harm; lid, liquid, pressure, cooling and leftovers are not."""
@@ -111,8 +112,13 @@ class Step:
 
     @property
     def counted(self) -> bool:
-        """Time that has to pass: its timer starts by itself, and leaving early changes the meat."""
+        """Time that has to pass: leaving early changes the meat."""
         return self.kind in COUNTED
+
+    @property
+    def self_timed(self) -> bool:
+        """Its timer starts with it, without a press."""
+        return self.counted or self.kind == "guests_late"
 
     @property
     def skippable(self) -> bool:

@@ -8,15 +8,11 @@ from pneumachron.core.planning.batches import planned_batches
 from pneumachron.core.planning.finish import afterwards
 from pneumachron.core.planning.plan import is_pulled, make_plan
 from pneumachron.core.planning.what_if import answer_for_minutes
+from pneumachron.core.procedure.choices import LateHow
 from pneumachron.core.schedule.dish import Dish
 
 Stage: TypeAlias = Literal["not_begun", "in_cooker", "out", "carved"]
 """Where a dish stands; `not_begun` also of one made ahead that is not reheated yet."""
-LateHow: TypeAlias = Literal["later", "keep_warm", "take_out", "rest_warm", "cover", "chill"]
-"""What is done with it. All but `later` and `chill` keep it hot."""
-
-WARM_OVEN_C = 75.0
-"""Holds meat above 60 °C and does not cook it on. Common practice."""
 MOST_SOFTER_STEPS, MOST_SOFTER_PULLED_STEPS = 0.5, 1.0
 """Steps of tenderness that keeping warm may cost unasked; what is pulled may fall apart.
 Judgement."""

@@ -11,7 +11,7 @@ from pneumachron.core.procedure.under_pressure import TICKS_OF_VERSION_1
 EventKind: TypeAlias = Literal[
     "began", "ticked", "done", "undone", "timer_started", "timer_moved", "timer_rang",
     "timer_stopped", "pot", "put_back", "judged", "note", "weighed", "outcome", "ended",
-    "abandoned",
+    "abandoned", "guests_late",
 ]  # fmt: skip
 EVENT_KINDS: tuple[EventKind, ...] = get_args(EventKind)
 

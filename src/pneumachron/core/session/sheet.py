@@ -15,6 +15,7 @@ from pneumachron.core.procedure.step import Brought, Step, StepKind
 from pneumachron.core.procedure.steps import cook_steps
 from pneumachron.core.procedure.under_pressure import BATCH_SIGN, run_steps
 from pneumachron.core.session.events import Event, EventKind, SheetError, Timer, tick_of
+from pneumachron.core.session.late import check_late, with_late
 from pneumachron.core.session.simulated_pot import LiveState
 
 MAX_ROUNDS = 4
@@ -144,6 +145,8 @@ def check(sheet: Sheet, event: Event) -> None:
         raise SheetError("unknown_timer")
     if event.kind == "put_back" and len(sheet.marks) >= MAX_ROUNDS:
         raise SheetError("too_many_rounds")
+    if event.kind == "guests_late":
+        check_late(sheet.steps, sheet.done_s, event.body)
 
 
 def _check_step(sheet: Sheet, event: Event) -> None:
@@ -240,9 +243,15 @@ def _undone(sheet: Sheet, event: Event) -> Sheet:
         timers = tuple(item for item in timers if item.timer_id != _pressure_id(undone))
     # the timer of the step after it starts again once this one is done
     counted = sheet.at_pot
-    if counted is not None and counted.counted:
+    if counted is not None and counted.self_timed:
         timers = tuple(item for item in timers if item.step_id != counted.step_id)
     return replace(sheet, done_s=left, timers=timers)
+
+
+def _guests_late(sheet: Sheet, event: Event) -> Sheet:
+    """What waits for them is one more step; it counts from now when it is next."""
+    steps = with_late(sheet.steps, sheet.done_s, event.body)
+    return _counting(replace(sheet, steps=steps), event.at_s)
 
 
 def _weighed(sheet: Sheet, event: Event) -> Sheet:
@@ -317,7 +326,7 @@ COUNTED_TIMER = "step-"
 def _counting(sheet: Sheet, at_s: float) -> Sheet:
     """What has to pass is counted by itself, from when the step before it was done."""
     step = sheet.at_pot
-    if step is None or not step.counted:
+    if step is None or not step.self_timed:
         return sheet
     timer_id = f"{COUNTED_TIMER}{step.step_id}"
     if any(timer.step_id == step.step_id for timer in sheet.timers):
@@ -405,6 +414,7 @@ _CHANGES: dict[EventKind, Callable[[Sheet, Event], Sheet]] = {
     "pot": lambda sheet, event: _pot(sheet, event.body["state"], event.at_s),
     "outcome": lambda sheet, event: replace(sheet, outcome=dict(event.body)),
     "weighed": _weighed,
+    "guests_late": _guests_late,
     "timer_started": _timed,
     "timer_moved": _timed,
     "timer_rang": _timed,
