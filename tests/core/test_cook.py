@@ -293,6 +293,25 @@ def test_forecast_follows_what_happened() -> None:
     assert forecast(waiting, 1000 + 2 * up).ahead[0].end_s == 1000 + 2 * up  # any moment now
 
 
+def test_nights_in_the_refrigerator_make_no_dinner_early_or_late() -> None:
+    """Rubbed the evening before and begun when the cook comes home; chilled for a day or two."""
+    rubbed = [event(0, "began"), *done(600, "season")]
+    brought = Brought(rubbed=True, ahead="day_before")
+    plain = forecast(fold(BARE, rubbed, brought), 600.0).late_s
+    for hours in (1, 8, 20):
+        back_s = 600 + 3600.0 * hours
+        sheet = fold(BARE, [*rubbed, *done(back_s, "rub")], brought)
+        assert forecast(sheet, back_s).late_s == pytest.approx(plain, abs=1.0)
+        # an hour at the board after that is an hour
+        assert forecast(sheet, back_s + 7200).late_s > plain + 3600
+    steps = [step.step_id for step in fold(BARE, [], brought).steps]
+    chilled = rubbed + [
+        item for step_id in steps[1 : steps.index("chill")] for item in done(700, step_id)
+    ]
+    usual = forecast(fold(BARE, chilled, brought), 800.0).late_s
+    assert forecast(fold(BARE, chilled, brought), 700 + 2 * 86_400.0).late_s == pytest.approx(usual)
+
+
 def kinds_of(plan_events: Sequence[Event], now_s: float) -> list[str]:
     return [alarm.kind for alarm in alarms(PLAN, fold(BROILED, plan_events), now_s)]
 

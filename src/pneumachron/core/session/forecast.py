@@ -125,7 +125,25 @@ def _planned_s(sheet: Sheet, now_s: float) -> float:
     juice_s = sum(step.likely_s for step in side if step.kind in {"skim", "sauce"})
     longest = max((step.likely_s for step in side), default=0.0)
     longest = max(longest, juice_s)
-    return begin + sum(step.likely_s for step in alone) + longest
+    return begin + sum(step.likely_s for step in alone) + longest + _more_cold_s(sheet, now_s)
+
+
+_COLD: frozenset[StepKind] = frozenset({"thaw", "rub", "marinate", "chill"})
+"""In the refrigerator as long as the cook likes: that makes no dinner early or late."""
+
+
+def _more_cold_s(sheet: Sheet, now_s: float) -> float:
+    """How much longer it lay cold than is usual; less than none when somebody came back sooner."""
+    more_s, before_s = 0.0, now_s if sheet.began_s is None else sheet.began_s
+    for step in sheet.steps:
+        done_s = sheet.done_s.get(step.step_id)
+        if step.kind in _COLD and done_s is not None:
+            more_s += done_s - before_s - step.likely_s
+        elif step.kind in _COLD and step is sheet.at_pot:
+            more_s += max(now_s - before_s - step.likely_s, 0.0)
+        if done_s is not None and not step.beside:
+            before_s = done_s
+    return more_s
 
 
 @dataclass(frozen=True, slots=True)
