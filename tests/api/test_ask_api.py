@@ -203,6 +203,9 @@ def test_unlike_pieces_in_two_cycles(client: TestClient) -> None:
     early = posted(client, "/api/plan/what-if", wish)["early_out"]
     assert [piece["out_early"] for piece in early["pieces"]] == [True, False]
     assert early["first_min"] > early["second_min"] > 0
+    in_two = posted(client, "/api/plan/what-if", wish | {"thin_first": True})["alternatives"]
+    answers = [item["answer"] for item in in_two if item["answer"]]
+    assert any(answer["then_min"] for answer in answers)
     assert posted(client, "/api/plan/what-if", BRISKET)["early_out"] is None
 
 

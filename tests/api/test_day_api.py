@@ -256,6 +256,13 @@ def test_shop_night_and_tempering(client: TestClient) -> None:
 
 def test_a_dish_in_two_steps_has_its_pressure_twice(client: TestClient) -> None:
     found = ask(client, day(TWO_STEPS))
+    (card,) = found["cards"]
+    # both racks are bought and named, and both times told
+    assert card["meats"] == ["Baby back ribs, 900\u00a0g", "St. Louis-style spareribs, 1.1\u00a0kg"]
+    assert [text.split(":")[0] for text in card["bought"]] == [
+        "Baby back ribs", "St. Louis-style spareribs",
+    ]  # fmt: skip
+    assert card["then_min"] > 0
     (block,) = (item for item in found["blocks"] if item["block_id"].endswith(":run0"))
     gauge = [pa for _, pa in block["gauge"]]
     high = [pa > 0.5 * max(gauge) for pa in gauge]

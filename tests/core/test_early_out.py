@@ -9,6 +9,7 @@ import pytest
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.two_cycles import OPEN_S, early_out
+from pneumachron.core.planning.what_if import what_changes_in_two
 from pneumachron.core.procedure.cook_plan import cook_plan, from_document, to_document
 from pneumachron.core.procedure.steps import cook_steps
 from pneumachron.core.schedule.blocks import dish_blocks
@@ -140,3 +141,32 @@ def test_poultry_takes_one_time_that_is_safe_for_all() -> None:
     """Published: USDA FSIS, poultry 165 °F in the thickest piece (from memory)."""
     unlike = load("wings", 0.6, 0.02, 8).pieces + load("wings", 0.9, 0.045, 6).pieces
     assert early_out(wish(Load(unlike), texture="chewy", school="steam", release="quick")) is None
+
+
+def test_the_second_run_has_a_range_around_it() -> None:
+    """Both racks are as unsure as alone; what is missing is cooked in the second run."""
+    (second,) = make_plan(replace(BOTH, thin_first=True)).later
+    low_min, high_min = second.hold_range_min
+    assert 0 <= low_min <= second.hold_min <= high_min
+    alone = make_plan(replace(BOTH, load=Load(THICK)))
+    assert high_min - second.hold_min == alone.hold_range_min[1] - alone.hold_min
+    assert low_min < high_min
+
+
+def test_what_if_it_is_cooked_in_two_steps() -> None:
+    """Each answer is what a plan with that change comes to."""
+    planned = replace(BOTH, thin_first=True)
+    found = {(item.kind, item.value): item for item in what_changes_in_two(planned)}
+    for key, changed in {
+        ("texture", "very"): replace(planned, texture_step=3.0),
+        ("release", "quick"): replace(planned, release="quick"),
+        ("level", "low"): replace(planned, level="low"),
+    }.items():
+        answer, plan = found[key].answer, make_plan(changed)
+        assert answer is not None
+        assert (answer.hold_min, answer.then_min) == (plan.hold_min, plan.later[0].hold_min)
+        assert answer.done_s == pytest.approx(plan.all_done_s)
+    softer, planned_min = found["texture", "very"].answer, make_plan(planned).hold_min
+    assert softer is not None
+    assert softer.hold_min > planned_min
+    assert {item.kind for item in found.values()} >= {"halved", "release", "texture", "level"}

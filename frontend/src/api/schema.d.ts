@@ -1735,6 +1735,11 @@ export interface components {
             texture_reached: "chewy" | "holds" | "tender" | "very" | "falls";
             /** Core At Open C */
             core_at_open_c: number;
+            /**
+             * Then Min
+             * @description of a second run, with what is not done in the first
+             */
+            then_min?: number | null;
         };
         /**
          * AnswersIn
@@ -1840,6 +1845,10 @@ export interface components {
             mass_shown: components["schemas"]["Shown"];
             /** Hold Min */
             hold_min: number;
+            /** Hold Low Min */
+            hold_low_min: number;
+            /** Hold High Min */
+            hold_high_min: number;
             /** Lid On To Open S */
             lid_on_to_open_s: number;
             /**
@@ -2026,12 +2035,20 @@ export interface components {
             dish_id: string;
             /** Title */
             title: string;
-            /** Meat */
-            meat: string;
+            /**
+             * Meats
+             * @description each cut
+             */
+            meats: string[];
             /** Runs */
             runs: number;
             /** Hold Min */
             hold_min: number;
+            /**
+             * Then Min
+             * @description of a second run, with what is not done in the first
+             */
+            then_min?: number | null;
             /** Hold Low Min */
             hold_low_min: number;
             /** Hold High Min */

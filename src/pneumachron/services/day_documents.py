@@ -7,6 +7,7 @@ from typing import Any, Literal, TypeAlias
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.batches import planned_batches
 from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.serving import by_cut
 from pneumachron.core.procedure.choices import WARM_OVEN_C
 from pneumachron.core.schedule.blocks import cold_chain
 from pneumachron.core.schedule.dish import Dish
@@ -29,18 +30,17 @@ def card_document(dish: Dish) -> dict[str, Any]:
     low, high = plan.hold_range_min
     chain = cold_chain(plan, tempered=dish.tempered)
     piece = plan.outcomes[0].piece
+    cuts = by_cut(item.setup.wish.load for item in plans)
     return {
         "dish_id": dish.dish_id,
         "title": dish.title,
-        "meat": say(
-            "card-meat",
-            {
-                "cut": piece.cut.cut_id,
-                "mass_kg": sum(item.setup.wish.load.mass_kg for item in plans),
-            },
-        ),
+        "meats": [
+            say("card-meat", {"cut": cut_id, "mass_kg": in_pot_kg})
+            for cut_id, (in_pot_kg, _) in cuts.items()
+        ],
         "runs": len(plans),
         "hold_min": plan.hold_min,
+        "then_min": plan.later[0].hold_min if plan.later and plan.later[0].goes_on else None,
         "hold_low_min": low,
         "hold_high_min": high,
         "level": dish.wish.level,
@@ -57,13 +57,8 @@ def card_document(dish: Dish) -> dict[str, Any]:
         "leftovers_to_5_s": chain.leftovers.to_last_s,
         "leftovers_safe": chain.leftovers.safe,
         "bought": [
-            say(
-                "card-bought",
-                {
-                    "cut": piece.cut.cut_id,
-                    "mass_kg": sum(sum(item.serving.bought_kg) / 2 for item in plans),
-                },
-            )
+            say("card-bought", {"cut": cut_id, "mass_kg": bought_kg})
+            for cut_id, (_, bought_kg) in cuts.items()
         ],
         "plates_from": sum(item.serving.plates[0] for item in plans),
         "plates_to": sum(item.serving.plates[1] for item in plans),

@@ -109,6 +109,8 @@ def _batch(batch: Batch) -> dict[str, Any]:
         "hold_min": batch.hold_min,
         "lid_on_to_open_s": _round(batch.lid_on_to_open_s, 1),
         "goes_on": batch.goes_on,
+        "hold_low_min": batch.hold_range_min[0],
+        "hold_high_min": batch.hold_range_min[1],
     }
 
 
@@ -282,6 +284,7 @@ def answer_document(answer: Answer) -> dict[str, Any]:
         "texture_step": _round(answer.texture_step, 2),
         "texture_reached": step,
         "core_at_open_c": _round(answer.core_at_open_c, 1),
+        "then_min": answer.then_min,
     }
 
 

@@ -21,7 +21,11 @@ from pneumachron.core.planning.remedies import with_fix
 from pneumachron.core.planning.sauce import Body
 from pneumachron.core.planning.season import Marinade
 from pneumachron.core.planning.two_cycles import early_out
-from pneumachron.core.planning.what_if import answer_for_minutes, what_changes
+from pneumachron.core.planning.what_if import (
+    answer_for_minutes,
+    what_changes,
+    what_changes_in_two,
+)
 from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.procedure.steps import cook_steps
@@ -147,10 +151,9 @@ def what_if_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
         kept = [item.pot for item in pots.list_pots(session, home)]
         wish = _wish_here(session, inputs)
         early = early_out(wish)
-        # beside a plan in two steps, what one cook time would be says nothing
         in_two = wish.thin_first and early is not None
         others = [pot for pot in kept if pot.name != wish.pot.name]
-        found = () if in_two else what_changes(wish, others)
+        found = what_changes_in_two(wish, others) if in_two else what_changes(wish, others)
         return {
             "alternatives": [alternative_document(alternative) for alternative in found],
             "early_out": early_out_document(wish, early),

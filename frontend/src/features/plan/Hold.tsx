@@ -172,6 +172,9 @@ function Later({ planner, plan }: { planner: Planner; plan: PlanOut }) {
               second: cookTime(later[0].hold_min),
             })}
           </strong>{" "}
+          {say("plan-two-steps-range", {
+            range: cookTimes(later[0].hold_low_min, later[0].hold_high_min),
+          })}{" "}
           {say("plan-two-steps-how", { all_done_s: spokenTime((plan.all_done_s ?? 0) / 60) })}
         </p>
         <Button className="mt-1" onClick={() => planner.change({ thinFirst: false })}>

@@ -91,7 +91,9 @@ function EarlyOut({ early, units, planner }: EarlyProps) {
   return (
     <div data-testid="early-out" className="mb-1 border-rule border-b pb-2 text-[0.875rem]">
       <p>
-        <strong className="font-semibold">{say("plan-or-in-two-steps")}</strong>{" "}
+        <strong className="font-semibold">
+          {planner.wish.thinFirst ? say("plan-as-it-is-in-two-steps") : say("plan-or-in-two-steps")}
+        </strong>{" "}
         {say("plan-open-after-with-a-quick-release", {
           first_min: cookTime(early.first_min),
           value: named(true),
@@ -144,7 +146,7 @@ function Row({ item, number, planner }: RowProps) {
       </td>
       {item.answer ? (
         <>
-          <td className="text-right font-semibold">{cookTime(item.answer.hold_min)}</td>
+          <td className="whitespace-nowrap text-right font-semibold">{timesOf(item.answer)}</td>
           <td className="text-right">{spokenTime(item.answer.lid_on_to_open_s / 60)}</td>
         </>
       ) : (
@@ -154,6 +156,13 @@ function Row({ item, number, planner }: RowProps) {
       )}
     </tr>
   );
+}
+
+/** One cook time, or both of a cook in two steps. */
+function timesOf({ hold_min, then_min }: NonNullable<AlternativeOut["answer"]>): string {
+  return then_min == null
+    ? cookTime(hold_min)
+    : say("plan-one-and-the-other", { first: String(hold_min), second: cookTime(then_min) });
 }
 
 const cutWords = (): Record<string, string> => ({

@@ -35,13 +35,18 @@ export function Cards({ day, units }: Props) {
             </h3>
             <p>
               {say("schedule-for-to-servings", {
-                meat: card.meat,
+                meat: card.meats.join("; "),
                 plates_from: card.plates_from,
                 plates_to: card.plates_to,
               })}
             </p>
             <p className="font-bold font-dial text-[2.75rem] leading-tight">
               {cookTime(card.hold_min)}
+              {card.then_min != null && (
+                <span className="text-[1.25rem]">
+                  {say("schedule-then-for-the-rest", { then_min: cookTime(card.then_min) })}
+                </span>
+              )}
             </p>
             <dl className="grid grid-cols-[auto_1fr] gap-x-3">
               <Row term={say("schedule-cook-time")}>

@@ -7,6 +7,7 @@ from pydantic import Field, StringConstraints, model_validator
 from pydantic_core import PydanticCustomError
 
 from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
+from pneumachron.api.schemas.cook_events import MAX_PIECE_KINDS
 from pneumachron.api.schemas.recipe_card import (
     Eaters,
     ExtraIn,
@@ -198,9 +199,12 @@ class CardOut(Closed):
 
     dish_id: str
     title: str
-    meat: str
+    meats: Annotated[list[str], Field(max_length=MAX_PIECE_KINDS, description="each cut")]
     runs: int
     hold_min: int
+    then_min: Annotated[
+        int | None, Field(description="of a second run, with what is not done in the first")
+    ] = None
     hold_low_min: int
     hold_high_min: int
     level: Level
@@ -216,7 +220,7 @@ class CardOut(Closed):
     leftovers_to_21_s: Annotated[float, Field(description="flat in bags, in the refrigerator")]
     leftovers_to_5_s: float
     leftovers_safe: bool
-    bought: Annotated[list[str], Field(max_length=4)]
+    bought: Annotated[list[str], Field(max_length=MAX_PIECE_KINDS)]
     plates_from: int
     plates_to: int
 

@@ -179,6 +179,8 @@ class BatchOut(Closed):
     pieces: int
     mass_shown: Shown
     hold_min: int
+    hold_low_min: int
+    hold_high_min: int
     lid_on_to_open_s: float
     goes_on: Annotated[
         bool, Field(description="no new meat: what was not done with the first is cooked on")

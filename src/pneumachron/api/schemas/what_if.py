@@ -31,6 +31,9 @@ class AnswerOut(Closed):
     texture_step: float
     texture_reached: Texture
     core_at_open_c: float
+    then_min: Annotated[
+        int | None, Field(description="of a second run, with what is not done in the first")
+    ] = None
 
 
 class ReadyByIn(Closed):

@@ -41,7 +41,7 @@ from pneumachron.core.planning.likely_range import (
 )
 from pneumachron.core.planning.liquid import Ending, ending
 from pneumachron.core.planning.load import Load
-from pneumachron.core.planning.lying import Arrangement
+from pneumachron.core.planning.lying import ANYHOW, Arrangement
 from pneumachron.core.planning.own_minutes import ROOM_RATIO, Expectation, check_own, expectation
 from pneumachron.core.planning.poultry import floor_min
 from pneumachron.core.planning.reasons import Reason, reasons_for
@@ -76,6 +76,8 @@ class Batch:
     arrangement: Arrangement
     liquid_m3: float
     phases: tuple[Phase, ...]
+    hold_range_min: tuple[int, int]
+    """Shortest and longest likely."""
     goes_on: bool = False
     """No new meat: what was not done with the first load is cooked on."""
 
@@ -171,11 +173,26 @@ def _in_two_cycles(wish: Wish, cycles: TwoCycles) -> Plan:
             replace(phases[0], duration_s=phases[0].duration_s - restart_s),
             *(replace(phase, start_s=phase.start_s - restart_s) for phase in phases[1:]),
         ),
+        hold_range_min=_range_of_second(wish, cycles),
         goes_on=True,
     )
     piece = cycles.stays.kinds()[slowest][0]
     whole = trace_of(last, wish, slowest, piece, (cycles.first.open_s, restart_s))
     return replace(plan, setup=replace(plan.setup, wish=wish), later=(later,), trace=whole)
+
+
+def _range_of_second(wish: Wish, cycles: TwoCycles) -> tuple[int, int]:
+    """What stays may need less or more than is likely: all of that comes in the second run.
+
+    So it is as many minutes either way as if it was cooked alone.
+    """
+    second_min = cycles.early.second_min
+    alone = _plan(replace(wish, load=cycles.stays, thin_first=False, lying=ANYHOW, liquid_m3=None))
+    low_min, high_min = alone.hold_range_min
+    return (
+        max(second_min - (alone.hold_min - low_min), 0),
+        second_min + high_min - alone.hold_min,
+    )
 
 
 def _plan(wish: Wish, cycles: TwoCycles | None = None) -> Plan:
@@ -290,6 +307,7 @@ def _later(wish: Wish) -> tuple[Batch, ...]:
                 arrangement=standing.arrangement,
                 liquid_m3=plan.setup.filling.liquid_m3,
                 phases=plan.phases,
+                hold_range_min=plan.hold_range_min,
             )
         found.append(alike)
     return tuple(found)

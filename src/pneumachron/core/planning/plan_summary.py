@@ -30,6 +30,8 @@ class Answer:
     """From lid on until the meat comes out of the pot."""
     texture_step: float
     core_at_open_c: float
+    then_min: int | None = None
+    """Minutes under pressure of a second run, with what is not done in the first."""
 
 
 def answers_of(setups: Sequence[Setup]) -> list[Answer | WishError]:

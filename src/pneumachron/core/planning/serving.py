@@ -1,5 +1,6 @@
 """From what was bought to what is on the plates: trim, yield, juice. Numbers in data/yields.csv."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import cache
 from math import ceil
@@ -82,6 +83,23 @@ def serving(load: Load, *, pulled: bool) -> Serving:
     return Serving(
         (bought[0], bought[1]), (served[0], served[1]), (int(plates[0]), int(plates[1] + 0.5))
     )
+
+
+def by_cut(loads: Iterable[Load]) -> dict[str, tuple[float, float]]:
+    """What each cut of several loads weighs [kg]: in the pot, and as it is bought, likely.
+
+    In the order in which they come.
+    """
+    found: dict[str, tuple[float, float]] = {}
+    for load in loads:
+        for piece, count in load.kinds():
+            cut_id, mass_kg = piece.cut.cut_id, piece.mass_kg * count
+            bought_kg = sum(
+                mass_kg / (1.0 - trim_ratio) / 2 for trim_ratio in yields()[cut_id].trim_ratio
+            )
+            before = found.get(cut_id, (0.0, 0.0))
+            found[cut_id] = (before[0] + mass_kg, before[1] + bought_kg)
+    return found
 
 
 def trimmed_kg(cut: Cut, bought_kg: float) -> float:

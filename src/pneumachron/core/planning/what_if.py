@@ -16,6 +16,7 @@ from pneumachron.core.cooker.cook_time import MAX_HOLD_S, Search
 from pneumachron.core.errors import OutOfRangeError, WishError
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.arrangement import stand
+from pneumachron.core.planning.course import value_at
 from pneumachron.core.planning.cutting import (
     BONES_A_SECTION,
     Knife,
@@ -28,6 +29,7 @@ from pneumachron.core.planning.load import FREEZER_C, Load
 from pneumachron.core.planning.lying import ARRANGEMENTS, Lying
 from pneumachron.core.planning.plan_summary import Answer, answer_of, answers_of, cooked
 from pneumachron.core.planning.scenarios import first_search, texture_reached
+from pneumachron.core.planning.two_cycles import TwoCycles, two_cycles
 from pneumachron.core.planning.wish import Setup, Wish, set_up
 
 AlternativeKind: TypeAlias = Literal[
@@ -118,6 +120,36 @@ def what_changes(wish: Wish, other_pots: Iterable[Pot] = ()) -> tuple[Alternativ
         else:
             found[index] = Alternative(kind, value, answer, None)
     return tuple(found[index] for index in range(len(changes)))
+
+
+def what_changes_in_two(wish: Wish, other_pots: Iterable[Pot] = ()) -> tuple[Alternative, ...]:
+    """The same for unlike pieces in two runs; what is done together then takes one."""
+    found: list[Alternative] = []
+    here = set_up(wish)
+    for kind, value, change in [*_knife(wish), *_variants(here, tuple(other_pots))]:
+        try:
+            changed = change()
+            cycles = two_cycles(changed)
+            answer = quick_answer(changed) if cycles is None else _in_two(cycles)
+        except WishError as error:
+            found.append(Alternative(kind, value, None, error))
+        else:
+            found.append(Alternative(kind, value, answer, None))
+    return tuple(found)
+
+
+def _in_two(cycles: TwoCycles) -> Answer:
+    early, after = cycles.early, cycles.setup.after
+    slowest = min(range(len(early.stays)), key=lambda i: early.texture_steps[early.stays[i]])
+    core_c = value_at(cycles.last, cycles.last.core_c[slowest], cycles.last.open_s)
+    return Answer(
+        hold_min=early.first_min,
+        lid_on_to_open_s=early.done_s,
+        done_s=early.done_s + after.boil_s + cycles.setup.soak_s,
+        texture_step=min(early.texture_steps),
+        core_at_open_c=core_c,
+        then_min=early.second_min,
+    )
 
 
 def _knife(wish: Wish) -> Iterable[Change]:
