@@ -202,6 +202,32 @@ def test_what_is_done_with_the_raw_meat_and_the_juice() -> None:
     assert glaze == pytest.approx(1.5 * half)
 
 
+def test_juice_boiled_down_to_a_volume() -> None:
+    """Arithmetic: what boils away goes by the power, so half as much left is as `half` is."""
+    left_m3 = BARE.numbers.left_m3
+
+    def sauce(brought: Brought) -> Step:
+        return next(step for step in fold(BARE, [], brought).steps if step.kind == "sauce")
+
+    half = sauce(Brought(sauce="half")).likely_s
+    to_half = sauce(Brought(sauce="volume", sauce_m3=left_m3 / 2))
+    assert to_half.likely_s == pytest.approx(half)
+    assert to_half.params["sauce_m3"] == left_m3 / 2
+    assert sauce(Brought(sauce="volume", sauce_m3=left_m3 / 4)).likely_s == pytest.approx(
+        1.5 * half
+    )
+    # it cannot become more: it is brought to a simmer
+    assert 0 < sauce(Brought(sauce="volume", sauce_m3=2 * left_m3)).likely_s < half
+
+
+def test_the_inner_pot_is_dry_before_the_air_fryer_lid() -> None:
+    """Common practice: over liquid the meat steams, and does not crisp."""
+    plan = make_plan(wish(load("wings", 0.6, 0.025, 10), pot="bass", release=None))
+    kinds = [step.kind for step in fold(cook_plan(plan, "crisping"), []).steps]
+    assert kinds.index("empty") == kinds.index("finish") - 1
+    assert "empty" not in {step.kind for step in fold(cook_plan(plan, "broiler"), []).steps}
+
+
 def test_a_marinade_in_the_refrigerator_is_no_time_out_of_it() -> None:
     """USDA FSIS, from memory: two hours out of the refrigerator, all in all."""
     brought = Brought(marinade="mild")

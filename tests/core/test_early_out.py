@@ -9,7 +9,7 @@ import pytest
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.two_cycles import OPEN_S, early_out
-from pneumachron.core.planning.what_if import what_changes_in_two
+from pneumachron.core.planning.what_if import Alternative, what_changes_in_two
 from pneumachron.core.procedure.cook_plan import cook_plan, from_document, to_document
 from pneumachron.core.procedure.steps import cook_steps
 from pneumachron.core.schedule.blocks import dish_blocks
@@ -156,7 +156,9 @@ def test_the_second_run_has_a_range_around_it() -> None:
 def test_what_if_it_is_cooked_in_two_steps() -> None:
     """Each answer is what a plan with that change comes to."""
     planned = replace(BOTH, thin_first=True)
-    found = {(item.kind, item.value): item for item in what_changes_in_two(planned)}
+    found: dict[tuple[str, str], Alternative] = {
+        (item.kind, item.value): item for item in what_changes_in_two(planned)
+    }
     for key, changed in {
         ("texture", "very"): replace(planned, texture_step=3.0),
         ("release", "quick"): replace(planned, release="quick"),

@@ -179,6 +179,7 @@ export interface Begin {
   recipe?: RecipeCard | null;
   extras?: Extra[];
   sauce?: NonNullable<BeginIn["sauce"]>;
+  sauce_ml?: number | null;
   ahead?: NonNullable<BeginIn["ahead"]>;
   from_freezer?: boolean;
   rubbed?: boolean;

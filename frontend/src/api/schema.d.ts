@@ -1918,7 +1918,12 @@ export interface components {
              * @default half
              * @enum {string}
              */
-            sauce: "none" | "half" | "glaze" | "thick";
+            sauce: "none" | "half" | "glaze" | "volume" | "thick";
+            /**
+             * Sauce Ml
+             * @description to what the juice is reduced, for `volume`, ml
+             */
+            sauce_ml?: number | null;
             /**
              * Ahead
              * @description eaten the day it is cooked, or later
@@ -2526,7 +2531,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
+            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "empty" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
             /** Title */
             title: string;
             /** Look For */
@@ -2842,7 +2847,12 @@ export interface components {
              * @default half
              * @enum {string}
              */
-            sauce: "none" | "half" | "glaze" | "thick";
+            sauce: "none" | "half" | "glaze" | "volume" | "thick";
+            /**
+             * Sauce Ml
+             * @description to what the juice is reduced, for `volume`, ml
+             */
+            sauce_ml?: number | null;
             /**
              * Rubbed
              * @description the rub stays on overnight
@@ -4567,7 +4577,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
+            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "empty" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
             /** Title */
             title: string;
             /** Look For */

@@ -44,6 +44,7 @@ class DishInputs:
     from_freezer: bool = False
     ahead: Ahead = "today"
     sauce: SauceTo = "half"
+    sauce_ml: int | None = None
     rubbed: bool = False
     marinade: Marinade | None = None
     fat_mm: int | None = None
@@ -156,6 +157,7 @@ def _dish(item: DishInputs, wish: Wish, table: datetime) -> Dish:
         from_freezer=item.from_freezer,
         ahead=item.ahead,
         sauce=item.sauce,
+        sauce_m3=None if item.sauce_ml is None else item.sauce_ml / 1e6,
         rubbed=item.rubbed,
         marinade=item.marinade,
         fat_m=None if item.fat_mm is None else item.fat_mm / 1000.0,

@@ -5,6 +5,7 @@ import { type Begin, useBegin } from "@/api/cooks";
 import { useHousehold } from "@/api/queries";
 import { letter } from "@/drawing/LaneChart";
 import type { DayDraft } from "@/lib/day";
+import { smallVolume } from "@/lib/format";
 import { MARINADE_WORDS, namesOf } from "@/lib/words";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
@@ -77,6 +78,9 @@ export function DishRow(props: Props) {
             ))}
           </select>
         </label>
+        {dish.sauce === "volume" && (
+          <SauceLeft value={dish.sauce_ml} onChange={(sauce_ml) => onChange({ sauce_ml })} />
+        )}
         <Tick
           label={say("schedule-rub-on-overnight")}
           on={dish.rubbed ?? false}
@@ -258,9 +262,45 @@ function FatLeft({ value, onChange }: FatLeftProps) {
   );
 }
 
+/** Milliliters of sauce that are left: cups and their parts, as cooks measure it. */
+const SAUCE_LEFT = [60, 120, 180, 240, 360, 480, 720, 960];
+const USUAL_SAUCE_ML = 240;
+
+interface SauceLeftProps {
+  value: number | null | undefined;
+  onChange: (milliliters: number) => void;
+}
+
+interface SauceLeftProps {
+  value: number | null | undefined;
+  onChange: (milliliters: number) => void;
+}
+
+/** To how much the juice is reduced. */
+function SauceLeft({ value, onChange }: SauceLeftProps) {
+  const units = useHousehold().data?.units ?? "metric";
+  return (
+    <label className="flex items-center gap-1">
+      {say("schedule-sauce-left")}
+      <select
+        value={value ?? USUAL_SAUCE_ML}
+        onChange={(event) => onChange(Number(event.target.value))}
+        className="rounded-sm border border-edge bg-sheet px-1 py-0.5"
+      >
+        {SAUCE_LEFT.map((milliliters) => (
+          <option key={milliliters} value={milliliters}>
+            {smallVolume([milliliters / 1e6], units)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
 const BROUGHT = [
   "extras",
   "sauce",
+  "sauce_ml",
   "ahead",
   "from_freezer",
   "rubbed",
@@ -290,6 +330,7 @@ function partedPlan(plan: DishOfDay["plan"]): DishOfDay["plan"] {
 const sauces = () => [
   { value: "half", name: say("schedule-reduced-to-half") },
   { value: "glaze", name: say("schedule-reduced-to-a-glaze") },
+  { value: "volume", name: say("schedule-reduced-to-a-volume") },
   { value: "thick", name: say("schedule-thickened") },
   { value: "none", name: say("schedule-not-used") },
 ];

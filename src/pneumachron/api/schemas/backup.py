@@ -273,6 +273,7 @@ class BroughtIn(Closed):
     rubbed: bool = False
     marinade: Marinade | None = None
     fat_m: Annotated[float | None, Field(ge=0, le=0.03)] = None
+    sauce_m3: Annotated[float | None, Field(ge=3e-5, le=3e-3)] = None
     sear_s: Annotated[float | None, Field(ge=0, le=3600)] = None
     sear_batches: SearBatches = None
     eaters: Eaters = None

@@ -16,6 +16,7 @@ from pneumachron.api.schemas.recipe_card import (
     Leftovers,
     RecipeCard,
     Sauce,
+    SauceMl,
     SearBatches,
     SearMinutes,
 )
@@ -48,6 +49,7 @@ class BeginIn(Closed):
         list[ExtraIn], Field(max_length=MAX_EXTRAS, description="work that recipe or day add")
     ] = Field(default_factory=list)
     sauce: Sauce = "half"
+    sauce_ml: SauceMl = None
     ahead: Annotated[Ahead, Field(description="eaten the day it is cooked, or later")] = "today"
     from_freezer: Annotated[bool, Field(description="it is thawed first")] = False
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
@@ -74,6 +76,7 @@ class BeginIn(Closed):
             sear_batches=self.sear_batches,
             eaters=self.eaters,
             leftovers=self.leftovers,
+            sauce_m3=None if self.sauce_ml is None else self.sauce_ml / 1e6,
         )
         return CameWith(recipe, brought)
 

@@ -15,6 +15,7 @@ from pneumachron.api.schemas.recipe_card import (
     Leftovers,
     RecipeCard,
     Sauce,
+    SauceMl,
     SearBatches,
     SearMinutes,
 )
@@ -46,6 +47,7 @@ class DishIn(Closed):
     from_freezer: bool = False
     ahead: Ahead = "today"
     sauce: Sauce = "half"
+    sauce_ml: SauceMl = None
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
     marinade: Marinade | None = None
     fat_mm: FatLeft = None
@@ -67,6 +69,7 @@ class DishIn(Closed):
             from_freezer=self.from_freezer,
             ahead=self.ahead,
             sauce=self.sauce,
+            sauce_ml=self.sauce_ml,
             rubbed=self.rubbed,
             marinade=self.marinade,
             fat_mm=self.fat_mm,

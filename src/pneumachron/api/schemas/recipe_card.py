@@ -35,6 +35,9 @@ Sauce = Annotated[
 ]
 
 
+SauceMl = Annotated[
+    int | None, Field(ge=30, le=3000, description="to what the juice is reduced, for `volume`, ml")
+]
 FatLeft = Annotated[
     int | None, Field(ge=0, le=30, description="fat cap that is left on after trimming, mm")
 ]

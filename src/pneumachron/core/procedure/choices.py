@@ -6,8 +6,11 @@ from typing import Literal, TypeAlias
 Lane: TypeAlias = str
 """What work takes: `hands`, `in_passing`, `fridge`, `pot:…`, `pan`, `oven`, `grill` …"""
 Ahead: TypeAlias = Literal["today", "day_before", "frozen"]
-SauceTo: TypeAlias = Literal["none", "half", "glaze", "thick"]
-"""What becomes of the juice: nothing; boiled down to half, or to a glaze; thickened with starch."""
+SauceTo: TypeAlias = Literal["none", "half", "glaze", "volume", "thick"]
+"""What becomes of the juice: nothing; boiled down to half, to a glaze, or to a volume that is
+said; thickened with starch."""
+USUAL_SAUCE_M3 = 0.24e-3
+"""To what it is boiled down when no volume is said."""
 ExtraWhen: TypeAlias = Literal["before_pot", "beside", "own_run", "at_end"]
 Kept: TypeAlias = Literal["chill", "freeze"]
 """Where what is left goes."""

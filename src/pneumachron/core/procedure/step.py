@@ -24,7 +24,7 @@ StepKind: TypeAlias = Literal[
     "part", "trim", "season", "rub", "marinate", "sear", "deglaze", "pour", "load", "lid", "set",
     "come_up", "hold", "wait", "release", "keep_warm", "open", "boil", "soak", "judge", "rest",
     "batch", "skim", "sauce", "thicken", "bag", "cool", "chill", "freeze", "thaw", "slice",
-    "preheat", "reheat", "finish", "carve", "keep", "write_down", "extra", "guests_late",
+    "preheat", "reheat", "empty", "finish", "carve", "keep", "write_down", "extra", "guests_late",
 ]  # fmt: skip
 FINISH_PLACE: dict[FinishKind, Lane | None] = {
     "broiler": OVEN, "grill": GRILL, "air_fryer": AIR_FRYER, "crisping": None, "pan": PAN,
@@ -154,3 +154,5 @@ class Brought:
     eaters: int | None = None
     """Plates that are eaten; the rest is kept."""
     leftovers: Kept = "chill"
+    sauce_m3: float | None = None
+    """To what the juice is boiled down, when it is to a volume."""

@@ -12,6 +12,7 @@ from pneumachron.core.procedure.choices import (
     FRIDGE,
     OVEN,
     PAN,
+    USUAL_SAUCE_M3,
     Ahead,
 )
 from pneumachron.core.procedure.cook_plan import CookPlan
@@ -37,6 +38,8 @@ SIMMER_S, THICKEN_S = 300.0, 180.0
 """Heating up what is thickened, and stirring the starch in. Common practice."""
 
 
+EMPTY_S = 180.0
+"""The inner pot emptied, wiped dry, and the meat put back. Common practice."""
 SKIM_S, CARVE_S, WRITE_S = 300.0, 300.0, 120.0
 """Hands, likely. Common practice."""
 KEEP_S = (600.0, 900.0, 1800.0)
@@ -61,10 +64,16 @@ def sauce_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     if brought.sauce == "none" or is_glazed(plan):
         return ()  # what is boiled down to a glaze around the meat leaves no juice for a sauce
     half_s = plan.numbers.sauce_s
-    boil_s = {"half": half_s, "glaze": GLAZE_SHARE * half_s}.get(brought.sauce, SIMMER_S)
+    to_m3 = brought.sauce_m3 or USUAL_SAUCE_M3
+    boil_s = {
+        "half": half_s,
+        "glaze": GLAZE_SHARE * half_s,
+        "volume": max(2.0 * (1.0 - to_m3 / plan.numbers.left_m3) * half_s, SIMMER_S),
+    }.get(brought.sauce, SIMMER_S)
     work = "" if brought.sauce == "half" else f"sauce_{brought.sauce}"
     sauce = Step("sauce", "sauce", boil_s, hands=False, needs=(PAN,), span_s=(0.8 * boil_s,
-                 1.3 * boil_s), timers=(StepTimer("sauce", boil_s),), work=work)  # fmt: skip
+                 1.3 * boil_s), timers=(StepTimer("sauce", boil_s),), work=work,
+                 params={"sauce_m3": to_m3})  # fmt: skip
     if not plan.numbers.phases:
         return (replace(sauce, hands=True, work="sauce_told"),)
     found = (Step("skim", "skim", SKIM_S, needs=(PAN,)), sauce)
@@ -128,7 +137,10 @@ def crust_steps(plan: CookPlan) -> tuple[Step, ...]:
         return ()  # the glaze is made while the meat simmers in the open cooker
     low, high = crust.each_low_s, crust.each_high_s
     place = FINISH_PLACE[crust.kind]
+    # what stands wet in the cooker steams, and does not crisp
+    emptied = (Step("empty", "empty", EMPTY_S, pot=True),) if crust.kind == "crisping" else ()
     return (
+        *emptied,
         Step("finish", "finish", (crust.total_low_s + crust.total_high_s) / 2,
              pot=place is None, needs=() if place is None else (place,),
              span_s=(crust.total_low_s, crust.total_high_s),

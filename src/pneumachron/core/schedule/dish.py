@@ -33,6 +33,8 @@ class Dish:
     """It lies in the freezer and is thawed first."""
     ahead: Ahead = "today"
     sauce: SauceTo = "half"
+    sauce_m3: float | None = None
+    """To what the juice is boiled down, when it is to a volume."""
     rubbed: bool = False
     """The rub stays on overnight."""
     marinade: Marinade | None = None
@@ -56,6 +58,7 @@ def brought(dish: Dish) -> Brought:
     return Brought(
         work=dish.extras,
         sauce=dish.sauce,
+        sauce_m3=dish.sauce_m3,
         ahead=dish.ahead,
         from_freezer=dish.from_freezer,
         parted=dish.parted,

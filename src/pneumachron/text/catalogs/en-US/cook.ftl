@@ -165,6 +165,9 @@ do-sauce = Simmer the juice to reduce it to half; salt it last
 do-sauce_glaze = Simmer the juice to reduce it to a glaze, to a quarter; salt it last
     .look = Big, slow bubbles; it coats a spoon thickly.
     .wrong = Does it turn dark? Take it off, and stir in a spoon of water.
+do-sauce_volume = Simmer the juice to reduce it to { VOLUME($sauce_m3) }; salt it last
+    .look = Pour it into a measuring cup to see how far it is.
+    .wrong = Is it less by now? Stir in a splash of water or stock.
 do-sauce_thick = Bring the juice to a simmer
     .look = Small bubbles all over.
     .wrong = Too much fat on top? Skim it again.
@@ -198,6 +201,9 @@ do-finish_grill = Finish on the grill, { $batches ->
     }
     .look = Brown at the edges. Look at half time.
     .wrong = Still pale? Give it a minute at a time.
+do-empty = Pour what is left out of the inner pot, wipe it dry, and put the meat back in, on the trivet or basket
+    .look = No liquid under the meat: wet, it steams and does not crisp.
+    .wrong = Does something stick to the bottom? Soak it and scrape it off first.
 do-finish_crisping = Finish under the air-fryer lid, { $batches ->
         [one] { MINUTESSPAN($low_min, $high_min) }
        *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }
