@@ -34,6 +34,17 @@ DINNERS = {
     # a cooker so full that it has to calm down before it is opened
     "full, and opened": "cut=shoulder_boneless&pieces=8&weight=3.6+kg&thickness=6+cm&school=bath"
     "&release=quick&texture=falls",
+    # sections that were not thawed: a frozen rack does not coil
+    "sections from the freezer": "cut=back_ribs&pieces=1&weight=1+kg&thickness=2.2+cm"
+    "&start=frozen&cut-as=sections:3&release=timed&minutes=10&finish=broiler",
+    # on potatoes or onions, with a thick sauce on top, pulled
+    "brisket on a bed, shredded": "cut=brisket_flat&pieces=2&weight=1.3+kg&thickness=4+cm"
+    "&rack=bed&texture=falls&release=natural&finish=none&sauce=200+ml&sauce-on=top",
+    "short ribs, criss-cross": "cut=short_ribs_boneless&pieces=6&weight=1.3+kg&thickness=4+cm"
+    "&lying=criss_cross&release=natural&finish=pan",
+    # coiled, the membrane on, opened at once
+    "membrane on": "cut=back_ribs&pieces=1&weight=1.1+kg&thickness=2.5+cm&membrane=on"
+    "&lying=coiled&release=quick&finish=grill",
     "shoulder kept warm": "cut=shoulder_boneless&pieces=2&weight=1.6+kg&thickness=6+cm"
     "&texture=falls&release=keep_warm&minutes=45",
 }
@@ -117,14 +128,21 @@ def test_every_view_tells_the_same_cook(page: Page, dinner: str) -> None:
         done(page, plan[number + 1][0] if number + 1 < len(plan) else "How was it?")
 
 
-def test_made_the_day_before(page: Page) -> None:
-    """Cooked, cooled and chilled in the evening; the grill that was chosen comes on the day."""
-    page.goto(f"/plan?{DINNERS['ribs with a wait']}")
+@pytest.mark.parametrize(
+    ("dinner", "finish"),
+    [
+        ("ribs with a wait", "Finish on the grill"),
+        ("brisket in its liquid", "Finish close under the broiler"),
+    ],
+)
+def test_made_the_day_before(page: Page, dinner: str, finish: str) -> None:
+    """Cooked, cooled and chilled in the evening; the finish that was chosen comes on the day."""
+    page.goto(f"/plan?{DINNERS[dinner]}")
     page.get_by_text(screen("plan-add-to-schedule")).first.click()
     page.get_by_label(re.compile("^cooked")).last.select_option("day_before")
     expect(page.get_by_role("list", name=screen("schedule-tasks"))).to_contain_text("ice water")
     day = steps_of_schedule(page)
-    assert any(title.startswith("Finish on the grill") for title in day)
+    assert any(title.startswith(finish) for title in day)
     assert day["Chill meat and juice overnight, covered, in the refrigerator"] == 480
     page.get_by_role("button", name=re.compile("^cook .* now$")).last.click()
     page.wait_for_url("**/cook?cook=*")
