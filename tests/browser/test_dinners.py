@@ -256,6 +256,65 @@ STOVE = {
 }  # fmt: skip
 
 
+@pytest.mark.parametrize("servings", [2, 12])
+def test_for_two_and_for_twelve_in_the_mountains_in_a_small_cooker(
+    page: Page, servings: int
+) -> None:
+    """At 2,000 m: the weight for so many, as many batches as it takes, shopping for all of them."""
+    page.goto("/plan")
+    home = page.request.get("/api/household").json()
+    usual = {
+        "name": home["name"], "start": f"{home['start_temp_c']} °C", "units": home["units"],
+        "altitude": f"{home['altitude_m']} m",
+    }  # fmt: skip
+    made = page.request.post("/api/pots", data={"ready_id": "treble"})
+    assert made.ok, made.text()
+    pot_id = made.json()["id"]
+    try:
+        high = page.request.put("/api/household", data=usual | {"altitude": "2000 m"})
+        assert high.ok, high.text()
+        _cook_for(page, servings, pot_id)
+    finally:  # other tests count the cookers of this kitchen, and cook where it is
+        page.request.put("/api/household", data=usual)
+        page.request.delete(f"/api/pots/{pot_id}")
+
+
+def _cook_for(page: Page, servings: int, pot_id: str) -> None:
+    pieces = 1 if servings == 2 else 4
+    cut = f"cut=shoulder_boneless&pieces={pieces}&weight=1+kg&thickness=6+cm&texture=falls"
+    page.goto(f"/plan?{cut}&release=natural&finish=none&pot={pot_id}")
+    page.get_by_label(screen("plan-to-serve")).fill(str(servings))
+    page.get_by_role("button", name=screen("plan-use-it")).click()
+    expect(page.locator("#main [aria-busy=true]")).to_have_count(0)
+    batches = 1
+    if servings > 2:
+        page.get_by_test_id("fix").get_by_role("button").click()
+        expect(page.get_by_test_id("batches")).to_contain_text("batches")
+        batches = int(re.findall(r"\d+", page.get_by_test_id("batches").inner_text())[0])
+        assert batches > 1
+    page.get_by_text(screen("plan-add-to-schedule")).first.click()
+    card = page.get_by_test_id("card")
+    least, most = (
+        int(number) for number in re.findall(r"for (\d+) to (\d+) servings", card.inner_text())[0]
+    )
+    assert least <= servings <= most
+    day = steps_of_schedule(page)
+    # what is bought is what is cooked, trimmed
+    bought = page.get_by_role("heading", name=screen("schedule-shopping-list")).locator("..")
+    number, unit = re.findall(r"([\d.]+)\s(k?g)", bought.inner_text())[0]
+    kilograms = float(number) / (1 if unit == "kg" else 1000)
+    # common practice: 200 to 350 g of raw boneless shoulder a plate
+    assert 0.2 * servings <= kilograms <= 0.35 * servings
+    page.get_by_role("button", name=re.compile("^cook .* now$")).last.click()
+    page.wait_for_url("**/cook?cook=*")
+    cook = page.request.get(f"/api/cooks/{page.url.split('=')[1]}").json()
+    runs = [step for step in cook["steps"] if step["kind"] == "hold"]
+    assert len(runs) == batches
+    assert {plain(step["title"]) for step in cook["steps"]} - {"How was it?"} == {
+        title for title in day if not title.startswith("Spare time")
+    }
+
+
 def test_three_dishes_and_guests_who_are_late(page: Page) -> None:
     """One of them is under way beside its cooker: what waits is a step there, and dinner later."""
     for dinner in ("shoulder kept warm", "flanken for four", "ribs with a wait"):
