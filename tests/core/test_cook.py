@@ -179,14 +179,15 @@ def test_what_recipe_and_day_bring_along_has_its_place() -> None:
     kinds = [step.step_id for step in fold(BARE, [], BROUGHT).steps]
     assert kinds == [
         "season", "extra0", "sear", "deglaze", "pour", "load", "lid", "set", "extra1", "come_up",
-        "hold", "release", "open", "judge", "rest", "side2", "carve", "keep", "write_down",
+        "hold", "release", "open", "judge", "rest", "side2load",
+        "side2lid", "side2up", "side2hold", "side2", "carve", "keep", "write_down",
     ]  # fmt: skip
 
 
 def test_what_is_done_with_the_raw_meat_and_the_juice() -> None:
     brought = Brought(from_freezer=True, rubbed=True, marinade="mild", sauce="thick")
     steps = {step.kind: step for step in fold(BARE, [], brought).steps}
-    assert list(steps)[:4] == ["thaw", "season", "rub", "marinate"]
+    assert list(steps)[:5] == ["fetch", "thaw", "season", "rub", "marinate"]
     assert list(steps).index("thicken") == list(steps).index("sauce") + 1
     # common practice: a roast is thawed overnight at least, a rub stays on for the night
     assert steps["thaw"].range_s[0] >= 12 * 3600

@@ -307,14 +307,18 @@ def test_what_took_longer_pushes_what_follows() -> None:
 
 
 def test_tempered_meat_goes_from_the_counter_into_the_pot() -> None:
-    found = at(schedule(dish_blocks(replace(DISHES[0], tempered=True))))
+    found = at(
+        schedule(dish_blocks(replace(DISHES[0], wish=replace(DISHES[0].wish, tempered=True))))
+    )
     # common practice: half an hour to an hour on the counter; published: two hours in all (USDA,
     # from memory)
     out, into = found["a:temper"], found["a:run0"]
     assert 1800 <= out[1] - out[0] <= 2 * 3600
     assert 0 <= into[0] - out[1] <= 600
-    plan = make_plan(DISHES[0].wish)
-    cold, warm = cold_chain(plan), cold_chain(plan, tempered=True)
+    cold, warm = (
+        cold_chain(make_plan(replace(DISHES[0].wish, tempered=tempered)))
+        for tempered in (False, True)
+    )
     assert warm.out_s == cold.out_s + 3600
 
 

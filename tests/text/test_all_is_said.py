@@ -113,12 +113,12 @@ def test_plans_and_steps(reader: Reader, plans: list[Plan]) -> None:
 
 def dishes() -> Iterator[Dish]:
     pots = ready_pots()
-    wish = Wish(usual("back_ribs"), pots["tenor"], 2.0, "steam", None, "high", 0.0)
+    wish = Wish(usual("back_ribs"), pots["tenor"], 2.0, "steam", None, "high", 0.0, tempered=True)
     aheads: tuple[Ahead, ...] = ("today", "day_before", "frozen")
     for ahead in aheads:
         for finish in FINISHES:
             yield Dish(f"{ahead}{finish}", "Ribs", wish, finish, from_freezer=ahead == "frozen",
-                       ahead=ahead, marinade="mild", eaters=1, tempered=True, parted=True,
+                       ahead=ahead, marinade="mild", eaters=1, parted=True,
                        extras=EXTRAS)  # fmt: skip
 
 

@@ -22,7 +22,7 @@ from pneumachron.core.schedule.model import Block, Closed, Schedule, lasting
 from pneumachron.core.schedule.schedule import schedule
 from pneumachron.services.day_documents import State, card_document, day_document
 from pneumachron.services.households import current_household
-from pneumachron.services.inputs import PlanInputs, is_tempered, located, read_wish
+from pneumachron.services.inputs import PlanInputs, located, read_wish
 from pneumachron.services.learning import household_defaults
 from pneumachron.services.planning import find_pot
 from pneumachron.store.days import DAYS
@@ -165,7 +165,6 @@ def _dish(item: DishInputs, wish: Wish, table: datetime) -> Dish:
         sear_batches=item.sear_batches,
         eaters=item.eaters,
         leftovers=item.leftovers,
-        tempered=any(is_tempered(entry) for entry in item.plan.pieces),
         parted=item.parted,
         extras=item.extras,
         evening_s=evening_s(table),

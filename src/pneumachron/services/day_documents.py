@@ -28,7 +28,7 @@ def card_document(dish: Dish) -> dict[str, Any]:
     plans = [make_plan(run) for run in planned_batches(dish.wish)]
     plan = max(plans, key=lambda item: item.setup.wish.load.mass_kg)
     low, high = plan.hold_range_min
-    chain = cold_chain(plan, tempered=dish.tempered)
+    chain = cold_chain(plan)
     piece = plan.outcomes[0].piece
     cuts = by_cut(item.setup.wish.load for item in plans)
     return {

@@ -156,6 +156,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
         gauge_pa=_given(inputs.gauge, "pressure", "gauge"),
         own_hold_min=inputs.my_minutes,
         thin_first=inputs.thin_first,
+        tempered=any(is_tempered(entry) for entry in inputs.pieces),
         log_heat_ratio=log_heat,
     )
     if any(entry.cutting == "parted" for entry in inputs.pieces):

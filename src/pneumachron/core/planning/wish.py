@@ -58,6 +58,8 @@ class Wish:
     own_hold_min: int | None = None
     thin_first: bool = False
     """Of unlike pieces, those that are done first come out, and the rest is cooked on."""
+    tempered: bool = False
+    """It stands out of the refrigerator before the cooker."""
     parted: bool = False
     """A whole brisket was parted into flat and point for it."""
     log_heat_ratio: float = 1.0

@@ -1,35 +1,39 @@
 """Steps before the lid goes on: raw meat in the cold, searing, loading. Common practice."""
 
+from dataclasses import replace
+
 from pneumachron.core.errors import Param
 from pneumachron.core.planning.load import thaw_hours
 from pneumachron.core.planning.season import marinating
 from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.choices import (
     FRIDGE,
+    Extra,
     ExtraWhen,
 )
 from pneumachron.core.procedure.cook_plan import CookPlan, SearNumbers
 from pneumachron.core.procedure.step import MINUTE_S, Brought, Step, StepKind, StepTimer
 
 SEASON_S, DEGLAZE_S, POUR_S, LOAD_S = 600.0, 180.0, 60.0, 180.0
-SIDE_S = 900.0
-"""Heating up and venting of a side's own run. Common practice."""
+SIDE_LOAD_S, SIDE_LID_S = (180.0, 300.0, 600.0), (60.0, 120.0, 240.0)
+"""Filling and closing the cooker for a side. Common practice."""
+SIDE_UP_S = (180.0, 300.0, 480.0)
+"""A small side in a pot that is still hot. Common practice."""
+SIDE_VENT_S = (60.0, 120.0, 240.0)
+"""Vented at once, nearly empty (practice: 1–2 min, 4 min for a litre)."""
+SIDE_ID = "side"
 
 
 def extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
     """A recipe's own work; ids as on the Day."""
-    found = []
+    found: list[Step] = []
     for number, extra in enumerate(brought.work):
         if extra.when != when:
             continue
         seconds = MINUTE_S * extra.minutes
         own: dict[str, Param] = {"own": extra.title}
         if when == "own_run":
-            timer = StepTimer("own", seconds, {"own": extra.title[:60]})
-            found.append(
-                Step(f"side{number}", "extra", SIDE_S + seconds, timers=(timer,), work="side",
-                     params={**own, "time_min": extra.minutes})
-            )  # fmt: skip
+            found += side_steps(number, extra)
         else:
             found.append(
                 Step(f"extra{number}", "extra", seconds, beside=when == "beside",
@@ -38,12 +42,38 @@ def extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
     return tuple(found)
 
 
+def side_steps(number: int, extra: Extra) -> tuple[Step, ...]:
+    """A side in a run of the cooker of its own; its last step has the id of all of it."""
+    hold_s = MINUTE_S * extra.minutes
+    timers = (StepTimer("own", hold_s, {"own": extra.title[:60]}),)
+    own: dict[str, Param] = {"own": extra.title, "time_min": extra.minutes}
+
+    def step(what: str, span_s: tuple[float, float, float], *, hands: bool, work: str) -> Step:
+        low, likely, high = span_s
+        return Step(f"{SIDE_ID}{number}{what}", "extra", likely, hands=hands, pot=True,
+                    span_s=(low, high), work=work, params=own)  # fmt: skip
+
+    hold = step("hold", (hold_s, hold_s, hold_s), hands=False, work="side_hold")
+    return (
+        step("load", SIDE_LOAD_S, hands=True, work="load_side"),
+        step("lid", SIDE_LID_S, hands=True, work="side_lid"),
+        step("up", SIDE_UP_S, hands=False, work="side_come_up"),
+        replace(hold, timers=timers),
+        step("", SIDE_VENT_S, hands=True, work="side_vent"),
+    )
+
+
 RUB_S = (8 * 3600.0, 12 * 3600.0, 24 * 3600.0)
 """A rub that stays on overnight, in the refrigerator. Common practice."""
 PART_S = (600.0, 900.0, 1500.0)
 """Flat and point taken apart along the fat between them. Common practice."""
 TRIM_FAT_S = (300.0, 600.0, 900.0)
 """A fat cap trimmed to a measure with a long knife, and the scale. Common practice."""
+FETCH_S = (60.0, 120.0, 300.0)
+"""To the freezer or the refrigerator and back. Judgement."""
+TEMPER_S = (1800.0, 3600.0, 3600.0)
+"""On the counter for half an hour to an hour, which warms the middle of a roast by some 4 K; not
+longer, since two hours are all there is. Common practice; USDA, from memory."""
 THAW_MOST = 1.5
 """The longest thawing over the likely one. Common practice."""
 
@@ -53,6 +83,7 @@ def raw_steps(wish: Wish, thickness_m: float, brought: Brought) -> tuple[Step, .
     found: list[Step] = []
     if brought.from_freezer:
         thaw_s = 3600.0 * thaw_hours(max(piece.thickness_m for piece in wish.load.pieces))
+        found.append(_fetch("fetch", "fetch_frozen"))
         found.append(_cold("thaw", (thaw_s, thaw_s, THAW_MOST * thaw_s), "thaw_meat"))
     if brought.parted or wish.parted:
         found.append(Step("part", "part", PART_S[1], span_s=(PART_S[0], PART_S[2])))
@@ -70,7 +101,19 @@ def raw_steps(wish: Wish, thickness_m: float, brought: Brought) -> tuple[Step, .
     if brought.marinade is not None:
         low, high = marinating(wish.load, brought.marinade).time_s
         found.append(_cold("marinate", (low, low, high)))
+    if wish.tempered:
+        low, likely, high = TEMPER_S
+        found += [
+            _fetch("take_out"),
+            Step("temper", "temper", likely, hands=False, span_s=(low, high),
+                 timers=(StepTimer("temper", likely),)),
+        ]  # fmt: skip
     return tuple(found)
+
+
+def _fetch(step_id: str, work: str = "") -> Step:
+    low, likely, high = FETCH_S
+    return Step(step_id, "fetch", likely, span_s=(low, high), work=work)
 
 
 def _cold(kind: StepKind, span_s: tuple[float, float, float], work: str = "") -> Step:

@@ -21,7 +21,8 @@ from pneumachron.core.procedure.choices import (
 )
 
 StepKind: TypeAlias = Literal[
-    "part", "trim", "season", "rub", "marinate", "sear", "deglaze", "pour", "load", "lid", "set",
+    "fetch", "temper", "part", "trim", "season", "rub", "marinate", "sear", "deglaze", "pour",
+    "load", "lid", "set",
     "come_up", "hold", "wait", "release", "keep_warm", "open", "boil", "soak", "judge", "rest",
     "batch", "skim", "sauce", "thicken", "bag", "cool", "chill", "freeze", "thaw", "slice",
     "preheat", "reheat", "empty", "finish", "carve", "keep", "write_down", "extra", "guests_late",

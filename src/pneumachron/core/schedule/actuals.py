@@ -96,7 +96,7 @@ def _own_blocks(steps: Sequence[Step], done_s: Mapping[str, float], began_s: flo
 
 def _block_ended_by(step: Step, *, in_one: bool) -> str | None:
     if step.kind == "extra":
-        return step.step_id
+        return step.step_id if step.step_id[-1].isdigit() else None  # a side ends with its last
     name, _, batch = step.step_id.partition(BATCH_SIGN)
     if batch:  # the look at a later batch ends its run of the cooker
         return f"run{int(batch) - 1}" if name == "judge" and not in_one else None

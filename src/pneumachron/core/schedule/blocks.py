@@ -7,6 +7,7 @@ from pneumachron.core.errors import WishError
 from pneumachron.core.planning.batches import planned_batches
 from pneumachron.core.planning.plan import Plan, make_plan
 from pneumachron.core.planning.season import searing
+from pneumachron.core.procedure.before_lid import TEMPER_S
 from pneumachron.core.procedure.to_table import FLAT_M
 from pneumachron.core.safety.cooling import Cooling, cooling
 from pneumachron.core.safety.limits import ZONE_HIGH, ZONE_LIMIT
@@ -50,7 +51,7 @@ def dish_blocks(dish: Dish) -> tuple[Block, ...]:
     if dish.from_freezer:
         found.insert(0, prep.thaw(dish))
     found += prep.in_the_cold(dish)
-    if dish.tempered:
+    if dish.wish.tempered:
         found.append(prep.temper(dish))
     runs = [run(dish, plan, number, len(plans)) for number, plan in enumerate(plans)]
     found += [*runs, *prep.extras(dish)]
@@ -70,13 +71,13 @@ class ColdChain:
     """Of what is left, flat in bags in the refrigerator."""
 
 
-def cold_chain(plan: Plan, *, tempered: bool = False) -> ColdChain:
+def cold_chain(plan: Plan) -> ColdChain:
     """Trimming, browning, loading, and the pot until the middle is hot: within two hours."""
     pot = plan.setup.wish.pot
     load = plan.setup.wish.load
     hands = prep.TRIM_S[1] + LOAD_S[1] + LID_S[1]
-    if tempered:
-        hands += prep.TEMPER_S[1]
+    if plan.setup.wish.tempered:
+        hands += TEMPER_S[1]
     if load.pieces[0].cut.sears:
         hands += sum(searing(load, pot).total_s) / 2
     hot = plan.trace.core_c >= ZONE_HIGH.value

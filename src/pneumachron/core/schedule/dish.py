@@ -44,8 +44,6 @@ class Dish:
     leftovers: Kept = "chill"
     eaters: int | None = None
     """Plates that are eaten on the day; the rest is kept. None: all of it."""
-    tempered: bool = False
-    """It stands out of the refrigerator before the pot."""
     parted: bool = False
     """A whole brisket was parted into flat and point; `wish` holds the parts."""
     extras: tuple[Extra, ...] = ()

@@ -5,7 +5,7 @@ from collections.abc import Iterator, Sequence
 from pneumachron.core.planning.finish import afterwards
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import Plan
-from pneumachron.core.procedure.before_lid import extra_steps
+from pneumachron.core.procedure.before_lid import extra_steps, side_steps
 from pneumachron.core.procedure.cook_plan import CookPlan, cook_plan
 from pneumachron.core.procedure.step import Step, StepKind
 from pneumachron.core.procedure.to_table import (
@@ -18,24 +18,15 @@ from pneumachron.core.procedure.to_table import (
 )
 from pneumachron.core.safety.limits import ZONE_LIMIT
 from pneumachron.core.schedule.dish import (
-    LID_S,
-    LOAD_S,
     Dish,
     block_id,
     brought,
-    pot_lane,
-    segment,
     stretch,
 )
 from pneumachron.core.schedule.model import Block, Wait
 
-MINUTE_S = 60.0
 CARVED_KEEPS_S = 900.0
 """Carved meat is served within a quarter of an hour. Common practice."""
-SIDE_UP_S = (180.0, 300.0, 480.0)
-"""A small side in a pot that is still hot. Common practice."""
-SIDE_VENT_S = (60.0, 120.0, 240.0)
-"""Vented at once, nearly empty (practice: 1–2 min, 4 min for a litre)."""
 SIDE_KEEPS_S = 1200.0
 """A side keeps its bite for twenty minutes under a lid. Common practice."""
 
@@ -117,23 +108,20 @@ def at_end(dish: Dish, after_id: str) -> Iterator[Block]:
         yield _block(dish, step.step_id, (step,), (Wait(after_id),), CARVED_KEEPS_S)
 
 
+SIDE_KINDS = ("load", "lid_check", "come_up", "hold", "venting")
+"""What the steps of a side are called in calendars, for good."""
+
+
 def own_runs(dish: Dish, after_id: str) -> Iterator[Block]:
     """Sides that do not stand the meat's hold: a run of their own once the meat is out."""
-    pot = pot_lane(dish)
     for number, extra in enumerate(dish.extras):
         if extra.when != "own_run":
             continue
-        hold = MINUTE_S * extra.minutes
+        stretches = zip(side_steps(number, extra), SIDE_KINDS, strict=True)
         yield Block(
             block_id(dish, f"side{number}"),
             dish.title,
-            (
-                segment("load", LOAD_S, "hands", pot, work="load_side", own=extra.title),
-                segment("lid_check", LID_S, "hands", pot, work="side_lid"),
-                segment("come_up", SIDE_UP_S, pot, work="side_come_up", own=extra.title),
-                segment("hold", (hold, hold, hold), pot, work="side_hold", own=extra.title),
-                segment("venting", SIDE_VENT_S, "hands", pot, work="side_vent", own=extra.title),
-            ),
+            tuple(stretch(dish, step, kind) for step, kind in stretches),
             (Wait(after_id),),
             to_table_s=SIDE_KEEPS_S,
         )  # fmt: skip

@@ -25,16 +25,12 @@ TRIM_S = (300.0, 600.0, 1200.0)
 """Trim, measure, portion, season, for one load. Common practice."""
 RUB_LEAST_S, RUB_MOST_S = 600.0, DAY_S
 """Ten minutes to overnight, in the refrigerator. Common practice."""
-TEMPER_S = (1800.0, 3600.0, 3600.0)
-"""On the counter for half an hour to an hour, which warms the middle of a roast by some 4 K; not
-longer, since two hours are all there is. Common practice; USDA, from memory."""
 TEMPERED_KEEPS_S = 600.0
 """From the counter straight into the pot or the pan. Common practice."""
 THAWED_KEEPS_S = DAY_S
 """Thawed meat is cooked within a day. USDA, from memory."""
 EXTRA_KEEPS_S = DAY_S
 """What a recipe has mixed or cut beside the pot keeps a day. Common practice."""
-FETCH_S = (60.0, 120.0, 300.0)
 
 
 def shopping(blocks: Sequence[Block], kinds: dict[str, str]) -> tuple[Block, ...]:
@@ -61,17 +57,16 @@ def _after_the_shop(block: Block, kind: str | None) -> Block:
     return replace(block, after=(*block.after, wait))
 
 
-def _raw(dish: Dish, kind: str) -> Segment:
+def _raw(dish: Dish, step_id: str) -> Segment:
     """A step with the raw meat as a stretch of the day."""
     thick = dish.wish.load.pieces[0].thickness_m
     steps = raw_steps(dish.wish, thick, brought(dish))
-    return stretch(dish, next(step for step in steps if step.kind == kind))
+    return stretch(dish, next(step for step in steps if step.step_id == step_id))
 
 
 def thaw(dish: Dish) -> Block:
     """From the freezer into the refrigerator, as long as the thickest piece takes."""
-    fetch = segment("fetch", FETCH_S, "hands", work="fetch_frozen")
-    return Block(block_id(dish, "thaw"), dish.title, (fetch, _raw(dish, "thaw")))
+    return Block(block_id(dish, "thaw"), dish.title, (_raw(dish, "fetch"), _raw(dish, "thaw")))
 
 
 def trim(dish: Dish, plan: Plan) -> Block:
@@ -104,10 +99,7 @@ def temper(dish: Dish) -> Block:
     return Block(
         block_id(dish, "temper"),
         dish.title,
-        (
-            segment("fetch", FETCH_S, "hands"),
-            segment("temper", TEMPER_S),
-        ),
+        (_raw(dish, "take_out"), _raw(dish, "temper")),
         raw_waits(dish),
     )
 

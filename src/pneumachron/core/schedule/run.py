@@ -44,7 +44,7 @@ def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
         ]
     before_s = sum(step.likely_s for step in steps[: _lid_on(steps)])
     waits = list(raw_waits(dish))
-    if dish.tempered and number == 0:
+    if dish.wish.tempered and number == 0:
         waits.append(Wait(block_id(dish, "temper"), 0.0, TEMPERED_KEEPS_S, "counter"))
     waits += extra_waits(dish)
     if number > 0:

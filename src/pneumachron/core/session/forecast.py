@@ -7,6 +7,7 @@ from typing import Literal, TypeAlias
 from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
 from pneumachron.core.planning.releases import CALM_S, is_full
+from pneumachron.core.procedure.before_lid import SIDE_ID
 from pneumachron.core.procedure.cook_plan import CookPlan
 from pneumachron.core.procedure.step import LOOK_TIMER, Step, StepKind
 from pneumachron.core.safety.limits import ZONE_LIMIT
@@ -62,6 +63,7 @@ def forecast(sheet: Sheet, now_s: float) -> Forecast:
     table = now_s
     rest_begin: float | None = None
     skimmed: float | None = None
+    side_end: float | None = None
     for step in sheet.steps:
         if step.step_id in sheet.done_s:
             continue
@@ -74,11 +76,15 @@ def forecast(sheet: Sheet, now_s: float) -> Forecast:
             begin = _began(sheet, now_s)
         if step.kind in AT_REST and rest_begin is not None:
             begin = skimmed if step.kind == "sauce" and skimmed is not None else rest_begin
+            if step.step_id.startswith(SIDE_ID):
+                begin = side_end or begin
         end = max(begin + _length_s(sheet, step), now_s if step is sheet.at_pot else begin)
         if step.kind == "rest":
             rest_begin = begin
         if step.kind == "skim":
             skimmed = end
+        if step.step_id.startswith(SIDE_ID):
+            side_end = end
         found.append(Ahead(step.step_id, begin, end))
         clock = max(clock, end)
         if step.kind not in served:
@@ -124,7 +130,8 @@ def _planned_s(sheet: Sheet, now_s: float) -> float:
     alone = [step for step in first if step.kind not in {"keep", "write_down"} and step not in side]
     juice_s = sum(step.likely_s for step in side if step.kind in {"skim", "sauce"})
     longest = max((step.likely_s for step in side), default=0.0)
-    longest = max(longest, juice_s)
+    side_s = sum(step.likely_s for step in side if step.step_id.startswith(SIDE_ID))
+    longest = max(longest, juice_s, side_s)
     return begin + sum(step.likely_s for step in alone) + longest + _more_cold_s(sheet, now_s)
 
 

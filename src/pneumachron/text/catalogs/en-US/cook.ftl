@@ -1,6 +1,15 @@
 # The steps of a cook, in Cook, Schedule, calendar and print ("do-" work or kind; .look what to look for; .wrong if it is not so),
 # ticks, timers, alarms. At most 12 words a sentence.
 
+do-fetch_frozen = Move the meat from the freezer to a tray in the refrigerator
+    .look = A tray with a rim: it drips.
+    .wrong = In a hurry? Seal it in a bag and thaw it in cold water, changed every half hour.
+do-fetch = Take the meat out of the refrigerator; cover it
+    .look = On a rack or board, covered, away from other food.
+    .wrong = Is the kitchen warmer than { TEMP(32) }? Leave it in, and say “refrigerator” in Plan.
+do-temper = Loses its chill on the counter, one hour at most
+    .look = Its surface is no longer cold to the touch.
+    .wrong = Longer than that? Cook it at once: two hours out of the cold are all there is.
 do-thaw_meat = Thaw the meat in the refrigerator, on a tray, for { HOURSSPAN($low_s, $high_s) }
     .look = Soft right through when you press it.
     .wrong = Still hard inside? Say “frozen” in Plan: then it cooks longer.
@@ -34,9 +43,21 @@ do-extra_at_end = { $own }
 do-extra_beside = { $own }
     .look = Do it while the cooker works.
     .wrong = No time now? It can wait, but not past serving.
-do-side = Cook { $own } on its own for { MINUTES($time_min) }
-    .look = The meat is out. Half full at most, lid checked as before.
+do-load_side = Put in { $own }, half full at most
+    .look = The meat is out.
     .wrong = Is the meat still in? Then this waits.
+do-side_lid = Check the lid as before; set the cooker to { MINUTES($time_min) }
+    .look = The lid is locked, the valve closed.
+    .wrong = Does the lid not lock? Look at its seal, and try again.
+do-side_come_up = { $own }: comes to pressure
+    .look = The pin goes up.
+    .wrong = Steam at the rim? Open it when the pin is down, and press the seal into place.
+do-side_hold = { $own }: cooks under pressure
+    .look = The display counts down.
+    .wrong = Did it stop? Start it again for the minutes that are left.
+do-side_vent = { $own }: open the valve; keep face and hands away from the steam
+    .look = The pin drops.
+    .wrong = Does it spray? Close the valve, wait, then release in short bursts.
 do-sear = { $batches ->
         [one] Sear the meat in one layer
        *[other] Sear in { PLAIN($batches) } batches, one layer each
@@ -302,6 +323,7 @@ timer-own = { $own }
 timer-preheat = Heats up
 timer-pressure = Cook time
 timer-thaw = Thaw
+timer-temper = On the counter
 timer-rub = Under the rub
 timer-marinate = Marinate
 timer-sear_first = { $batches ->

@@ -4,14 +4,6 @@ day-itself = The day
 calendar-event = { $dish }: { $work }
 
 do-shop = Buy what is on the list, cold things last
-do-fetch_frozen = Move the meat from the freezer to a tray in the refrigerator
-do-fetch = Take the meat out of the refrigerator; cover it
-do-temper = Loses its chill on the counter, one hour at most
-do-load_side = Put in { $own }, half full at most
-do-side_lid = Check gasket, pin, screen and valve; set the cooker
-do-side_come_up = { $own }: comes to pressure
-do-side_hold = { $own }: cooks under pressure
-do-side_vent = { $own }: open the valve; keep face and hands away from the steam
 do-slack = Spare time, in case it needs longer
 
 conflict-order = It waits for the step before.
