@@ -2531,7 +2531,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "empty" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
+            kind: "fetch" | "temper" | "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "empty" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
             /** Title */
             title: string;
             /** Look For */
@@ -4577,7 +4577,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "empty" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
+            kind: "fetch" | "temper" | "part" | "trim" | "season" | "rub" | "marinate" | "sear" | "deglaze" | "pour" | "load" | "lid" | "set" | "come_up" | "hold" | "wait" | "release" | "keep_warm" | "open" | "boil" | "soak" | "judge" | "rest" | "batch" | "skim" | "sauce" | "thicken" | "bag" | "cool" | "chill" | "freeze" | "thaw" | "slice" | "preheat" | "reheat" | "empty" | "finish" | "carve" | "keep" | "write_down" | "extra" | "guests_late";
             /** Title */
             title: string;
             /** Look For */
