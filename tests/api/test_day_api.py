@@ -78,16 +78,16 @@ def test_what_is_done_is_not_moved(client: TestClient) -> None:
     assert states["a:rest"] == "free"
 
 
-def test_one_pot_for_two_dishes_offers_ways_out(client: TestClient) -> None:
+def test_one_pot_for_two_dishes_offers_fixes(client: TestClient) -> None:
     client.post("/api/pots", json={"ready_id": "bass"})
     crowded = day(BRISKET, {**RIBS, "pot": "tenor"}, {**BRISKET, "texture": "falls"})
     found = ask(client, crowded)
     assert found["clashes"]
-    ways = client.post("/api/schedule/fixes", json=crowded).json()["ways"]
+    ways = client.post("/api/schedule/fixes", json=crowded).json()["fixes"]
     assert ways[0]["left_s"] < sum(item["over_s"] for item in found["clashes"])
     assert {way["kind"] for way in ways} <= {"ahead", "pot", "release", "halved", "hands"}
     assert client.post("/api/schedule/fixes", json=day(BRISKET)).json() == {
-        "ways": [],
+        "fixes": [],
         "complete": True,
     }
 
@@ -98,19 +98,19 @@ def test_what_is_locked_may_be_let_go(client: TestClient) -> None:
     early = starts(ask(client, body))["a:run0"] - timedelta(hours=5)
     locked = {**body, "pinned": [{"block_id": "a:run0", "start": early.isoformat()}]}
     assert ask(client, locked)["clashes"]
-    way = client.post("/api/schedule/fixes", json=locked).json()["ways"][0]
+    way = client.post("/api/schedule/fixes", json=locked).json()["fixes"][0]
     assert (way["kind"], way["dish_id"], way["left_s"]) == ("unpinned", "a", 0.0)
     assert "Dish a" in way["words"]
 
 
-def test_one_more_cook_is_a_way_out(client: TestClient) -> None:
+def test_one_more_cook_is_a_fix(client: TestClient) -> None:
     """Two dishes under pressure at one time come out at one time, and one cook has two hands."""
     client.post("/api/pots", json={"ready_id": "bass"})
     now = TABLE - timedelta(minutes=60)
     body = day(BRISKET, {**BRISKET, "pot": "bass"}, now=now.isoformat())
     body["done"] = [{"block_id": key, "start": now.isoformat()} for key in ("a:run0", "b:run0")]
     before = ask(client, body)["delay_s"]
-    (way,) = client.post("/api/schedule/fixes", json=body).json()["ways"]
+    (way,) = client.post("/api/schedule/fixes", json=body).json()["fixes"]
     assert (way["kind"], way["dish_id"], way["value"]) == ("hands", "", "2")
     two = ask(client, {**body, "cooks": 2})
     after = two["delay_s"] + sum(item["over_s"] for item in two["clashes"])
@@ -135,17 +135,17 @@ def test_a_dish_under_way_is_no_later_than_it_must_be(client: TestClient) -> Non
     assert least <= datetime.fromisoformat(found["table"]) <= least + timedelta(minutes=2)
 
 
-def test_ways_out_end_with_their_time_and_say_so(
+def test_fixes_end_with_their_time_and_say_so(
     client: TestClient, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     crowded = day(BRISKET, {**BRISKET, "texture": "falls"})
     assert ask(client, crowded)["clashes"]
     full = client.post("/api/schedule/fixes", json=crowded).json()
     assert full["complete"]
-    assert full["ways"]
+    assert full["fixes"]
     monkeypatch.setattr(dependencies, "EFFORT_S", 0.0)
     cut_short = client.post("/api/schedule/fixes", json=crowded).json()
-    assert cut_short == {"ways": [], "complete": False}
+    assert cut_short == {"fixes": [], "complete": False}
 
 
 def test_cards_marinade_and_leftovers(client: TestClient) -> None:
@@ -410,11 +410,11 @@ def test_guests_are_late_whatever_is_under_way(client: TestClient) -> None:
 def test_what_is_under_way_is_not_cooked_another_way(client: TestClient) -> None:
     now = TABLE - timedelta(minutes=20)
     begun = day(BRISKET, now=now.isoformat())
-    before = client.post("/api/schedule/fixes", json=begun).json()["ways"]
+    before = client.post("/api/schedule/fixes", json=begun).json()["fixes"]
     assert before
     begun["done"] = [{"block_id": "a:run0", "start": now.isoformat()}]
     assert ask(client, begun)["delay_s"] > 0
-    ways = client.post("/api/schedule/fixes", json=begun).json()["ways"]
+    ways = client.post("/api/schedule/fixes", json=begun).json()["fixes"]
     assert {way["kind"] for way in ways} <= {"hands"}
 
 

@@ -17,9 +17,9 @@ export function useDay(asked: DayIn | null) {
 const TOLD_MS = 5000;
 
 /** What would help, asked only when something clashes and the hand rests. */
-export function useWaysOut(asked: DayIn | null) {
+export function useDayFixes(asked: DayIn | null) {
   return useQuery({
-    queryKey: ["ways out", asked],
+    queryKey: ["day fixes", asked],
     queryFn: ({ signal }) =>
       unwrap(client.POST("/api/schedule/fixes", { body: asked as DayIn, signal })),
     enabled: asked !== null,

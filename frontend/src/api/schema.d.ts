@@ -962,10 +962,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ways Out
+         * Day Fixes
          * @description Which change of one dish leaves less clash or less delay, as far as there is time to look.
          */
-        post: operations["ways_out"];
+        post: operations["day_fixes"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2668,6 +2668,41 @@ export interface components {
             measure: string;
             /** Ladder */
             ladder: components["schemas"]["LookOut"][];
+        };
+        /**
+         * DayFixOut
+         * @description A change that helps, of one dish or of the hands, and how much trouble it leaves.
+         */
+        DayFixOut: {
+            /**
+             * Dish Id
+             * @description empty when it is of no dish
+             */
+            dish_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "ahead" | "pot" | "release" | "halved" | "parted" | "unpinned" | "hands";
+            /** Value */
+            value: string;
+            /** Words */
+            words: string;
+            /** Left S */
+            left_s: number;
+        };
+        /**
+         * DayFixesOut
+         * @description What would help, best first.
+         */
+        DayFixesOut: {
+            /** Fixes */
+            fixes: components["schemas"]["DayFixOut"][];
+            /**
+             * Complete
+             * @default true
+             */
+            complete: boolean;
         };
         /**
          * DayIn
@@ -5982,41 +6017,6 @@ export interface components {
             table_s: number;
             /** Spare S */
             spare_s: number;
-        };
-        /**
-         * WayOutOut
-         * @description A change that helps, of one dish or of the hands, and how much trouble it leaves.
-         */
-        WayOutOut: {
-            /**
-             * Dish Id
-             * @description empty when it is of no dish
-             */
-            dish_id: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "ahead" | "pot" | "release" | "halved" | "parted" | "unpinned" | "hands";
-            /** Value */
-            value: string;
-            /** Words */
-            words: string;
-            /** Left S */
-            left_s: number;
-        };
-        /**
-         * WaysOutOut
-         * @description What would help, best first.
-         */
-        WaysOutOut: {
-            /** Ways */
-            ways: components["schemas"]["WayOutOut"][];
-            /**
-             * Complete
-             * @default true
-             */
-            complete: boolean;
         };
         /**
          * WeighedOut
@@ -10095,7 +10095,7 @@ export interface operations {
             };
         };
     };
-    ways_out: {
+    day_fixes: {
         parameters: {
             query?: never;
             header?: never;
@@ -10114,7 +10114,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WaysOutOut"];
+                    "application/json": components["schemas"]["DayFixesOut"];
                 };
             };
             /** @description Unknown host or unreadable body */

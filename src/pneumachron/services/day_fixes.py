@@ -15,8 +15,8 @@ from pneumachron.core.planning.parting import is_whole, parted
 from pneumachron.core.schedule.blocks import dish_blocks
 from pneumachron.core.schedule.constraints import Way
 from pneumachron.core.schedule.dish import Dish
+from pneumachron.core.schedule.fixes import Change, best_fixes, cost_s
 from pneumachron.core.schedule.model import Block
-from pneumachron.core.schedule.ways_out import Change, cost_s, ways_out
 from pneumachron.core.units import show_length
 from pneumachron.services.day import (
     MAX_COOKS,
@@ -35,17 +35,17 @@ from pneumachron.text.say import say
 
 
 @dataclass(frozen=True, slots=True)
-class WaysOut:
+class Fixes:
     """Changes that help, best first; `complete` unless the time for it ran out."""
 
-    ways: tuple[dict[str, Any], ...]
+    fixes: tuple[dict[str, Any], ...]
     complete: bool
 
 
-MOST_WAYS = 4
+MOST_FIXES = 4
 
 
-def ways_out_here(session: Session, inputs: DayInputs, go_on: Callable[[], bool]) -> WaysOut:
+def fixes_here(session: Session, inputs: DayInputs, go_on: Callable[[], bool]) -> Fixes:
     """Changes that leave less clash or less delay, as far as they were looked at.
 
     Parameters
@@ -60,7 +60,7 @@ def ways_out_here(session: Session, inputs: DayInputs, go_on: Callable[[], bool]
     day = count_back(inputs, blocks, go_on)
     costs_s = cost_s(day.found.clashes, day.delay_s)
     if costs_s == 0.0:
-        return WaysOut((), complete=True)
+        return Fixes((), complete=True)
     stands = standing(inputs, blocks)
     ways = _as_wished(inputs, blocks, stands, dishes)
     told: dict[str | None, dict[str, Any]] = {}
@@ -71,18 +71,18 @@ def ways_out_here(session: Session, inputs: DayInputs, go_on: Callable[[], bool]
     more_hands = inputs.cooks < MAX_COOKS
     if more_hands:
         told[None] = _words("", "hands", str(inputs.cooks + 1), {"count": inputs.cooks + 1})
-    found = ways_out(
+    found = best_fixes(
         limits_of(inputs),
         ways[None],
         [ways[dish.dish_id] for dish in dishes],
         changes,
         now_costs_s=costs_s,
-        most=MOST_WAYS,
+        most=MOST_FIXES,
         more_hands=more_hands,
         go_on=go_on,
     )
     best = tuple(told[way.key] | {"left_s": way.left_s} for way in found)
-    return WaysOut(best, complete=go_on())
+    return Fixes(best, complete=go_on())
 
 
 def _as_wished(

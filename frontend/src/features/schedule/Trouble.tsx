@@ -1,5 +1,5 @@
-import type { DayIn, DayOut, WayOut } from "@/api/client";
-import { useWaysOut } from "@/api/schedule";
+import type { DayFix, DayIn, DayOut } from "@/api/client";
+import { useDayFixes } from "@/api/schedule";
 import type { DayDraft } from "@/lib/day";
 import { spokenTime } from "@/lib/format";
 import { say } from "@/text/say";
@@ -18,43 +18,43 @@ const REST_MS = 400;
 
 type DishOfDay = DayDraft["dishes"][number];
 
-/** A dish as a way out has it. */
-function changed(dish: DishOfDay, way: WayOut): DishOfDay {
+/** A dish as a fix has it. */
+function changed(dish: DishOfDay, fix: DayFix): DishOfDay {
   const { plan } = dish;
-  if (way.kind === "parted") return { ...dish, parted: true };
-  if (way.kind === "ahead") return { ...dish, ahead: "day_before" };
-  if (way.kind === "pot") return { ...dish, plan: { ...plan, pot: way.value, liquid: null } };
-  if (way.kind === "release") return { ...dish, plan: { ...plan, release: "quick" } };
+  if (fix.kind === "parted") return { ...dish, parted: true };
+  if (fix.kind === "ahead") return { ...dish, ahead: "day_before" };
+  if (fix.kind === "pot") return { ...dish, plan: { ...plan, pot: fix.value, liquid: null } };
+  if (fix.kind === "release") return { ...dish, plan: { ...plan, release: "quick" } };
   const pieces = plan.pieces.map((piece) => ({
     ...piece,
     count: 2 * piece.count,
-    thickness: way.value,
+    thickness: fix.value,
   }));
   return { ...dish, plan: { ...plan, pieces, liquid: null } };
 }
 
-/** What of a day a way out changes. */
-function taken(draft: DayDraft, way: WayOut): Partial<DayDraft> {
-  if (way.kind === "hands") return { cooks: Number(way.value) };
-  if (way.kind === "unpinned") {
+/** What of a day a fix changes. */
+function taken(draft: DayDraft, fix: DayFix): Partial<DayDraft> {
+  if (fix.kind === "hands") return { cooks: Number(fix.value) };
+  if (fix.kind === "unpinned") {
     const others = Object.entries(draft.pinned).filter(
-      ([block]) => !block.startsWith(`${way.dish_id}:`),
+      ([block]) => !block.startsWith(`${fix.dish_id}:`),
     );
     return { pinned: Object.fromEntries(others) };
   }
   const dishes = draft.dishes.map((dish) =>
-    dish.dish_id === way.dish_id ? changed(dish, way) : dish,
+    dish.dish_id === fix.dish_id ? changed(dish, fix) : dish,
   );
   return { dishes };
 }
 
-/** What clashes, in words, and the best ways out of it. */
+/** What clashes, in words, and the best ways to fix it. */
 export function Trouble({ day, draft, asked, onChange }: Props) {
   const troubled = day.clashes.length > 0 || day.delay_s > 0;
   const settled = useSettled(troubled ? asked : null, REST_MS);
-  const ways = useWaysOut(settled).data?.ways ?? [];
+  const fixes = useDayFixes(settled).data?.fixes ?? [];
   if (!troubled) return null;
-  const take = (way: WayOut) => onChange(taken(draft, way));
+  const take = (fix: DayFix) => onChange(taken(draft, fix));
   return (
     <section aria-label={say("schedule-conflicts")} className="mt-1 text-[0.875rem]">
       {!day.safe && (
@@ -77,12 +77,12 @@ export function Trouble({ day, draft, asked, onChange }: Props) {
         ))}
       </ul>
       {!day.proved && <p className="mt-1 text-pencil">{say("schedule-not-proved")}</p>}
-      {ways.length > 0 && (
+      {fixes.length > 0 && (
         <p className="mt-1 flex flex-wrap items-center gap-2 print:hidden">
           {say("schedule-ways-to-fix-it")}
-          {ways.map((way) => (
-            <Button key={`${way.dish_id} ${way.kind} ${way.value}`} onClick={() => take(way)}>
-              {way.words}
+          {fixes.map((fix) => (
+            <Button key={`${fix.dish_id} ${fix.kind} ${fix.value}`} onClick={() => take(fix)}>
+              {fix.words}
             </Button>
           ))}
         </p>

@@ -20,6 +20,7 @@ from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.day import (
     CalendarIn,
     CalendarOut,
+    DayFixesOut,
     DayIn,
     DayLine,
     DayOut,
@@ -29,13 +30,12 @@ from pneumachron.api.schemas.day import (
     KeepDayIn,
     MovedOut,
     StoredDayOut,
-    WaysOutOut,
 )
 from pneumachron.services import day
 from pneumachron.services.day import DayInputs
 from pneumachron.services.day_actuals import still_raw, with_actuals
 from pneumachron.services.day_calendar import calendar_here, moved_in_calendar
-from pneumachron.services.day_fixes import ways_out_here
+from pneumachron.services.day_fixes import fixes_here
 from pneumachron.services.guests_late import guests_late_here
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.store.shelf import MAX_LISTED
@@ -57,10 +57,10 @@ def count_back(asked: DayIn, db: Db, here: Kitchen) -> dict[str, Any]:
 
 
 @router.post("/schedule/fixes", responses=_ASKED, dependencies=[TURN])
-def ways_out(asked: DayIn, db: Db, here: Kitchen, go_on: Effort) -> WaysOutOut:
+def day_fixes(asked: DayIn, db: Db, here: Kitchen, go_on: Effort) -> DayFixesOut:
     """Which change of one dish leaves less clash or less delay, as far as there is time to look."""
-    found = ways_out_here(db, _inputs(asked, db, here), go_on)
-    return WaysOutOut.model_validate({"ways": list(found.ways), "complete": found.complete})
+    found = fixes_here(db, _inputs(asked, db, here), go_on)
+    return DayFixesOut.model_validate({"fixes": list(found.fixes), "complete": found.complete})
 
 
 @router.post("/schedule/guests-late", responses=_ASKED, dependencies=[TURN])

@@ -187,7 +187,7 @@ class ClashOut(Closed):
     why: str
 
 
-class WayOutOut(Closed):
+class DayFixOut(Closed):
     """A change that helps, of one dish or of the hands, and how much trouble it leaves."""
 
     dish_id: Annotated[str, Field(description="empty when it is of no dish")]
@@ -245,13 +245,13 @@ class DayOut(Closed):
     """What has begun or is over: as ticked, or as its cook tells."""
 
 
-MAX_WAYS = 4
+MAX_FIXES = 4
 
 
-class WaysOutOut(Closed):
+class DayFixesOut(Closed):
     """What would help, best first."""
 
-    ways: Annotated[list[WayOutOut], Field(max_length=MAX_WAYS)]
+    fixes: Annotated[list[DayFixOut], Field(max_length=MAX_FIXES)]
     complete: bool = True
     """False: the time for the search ran out; there may be better ones."""
 

@@ -46,7 +46,7 @@ class Change:
 
 
 @dataclass(frozen=True, slots=True)
-class WayOut:
+class Fix:
     """A change, and what waits too long and how late dinner is with it, in all [s].
 
     `key` : None for one more pair of hands; `costs_s` : see `cost_s`
@@ -64,7 +64,7 @@ def cost_s(clashes: Sequence[Clash], delay_s: float) -> float:
     )
 
 
-def ways_out(
+def best_fixes(
     limits: DayLimits,
     shared: Way,
     dishes: Sequence[Way],
@@ -74,7 +74,7 @@ def ways_out(
     most: int,
     more_hands: bool = False,
     go_on: Callable[[], bool] = lambda: True,
-) -> list[WayOut]:
+) -> list[Fix]:
     """Changes that help, best first, `most` of them at most.
 
     Parameters
@@ -88,7 +88,7 @@ def ways_out(
     if now_costs_s < WORTH_S or not (changes or more_hands):
         return []
     model = _Model(limits, shared, dishes, changes, now_costs_s, more_hands=more_hands)
-    found: list[WayOut] = []
+    found: list[Fix] = []
     while len(found) < most and go_on():
         best = model.next_best()
         if best is None:
@@ -151,7 +151,7 @@ class _Model:
         self.model.add_exactly_one([none, *literals])
         return none
 
-    def next_best(self) -> WayOut | None:
+    def next_best(self) -> Fix | None:
         """The best change that was not found before; None when no other helps, or none was seen."""
         solver, status = searched(self.model, WORK, _LINEAR)
         if status not in {self.all.sat.OPTIMAL, self.all.sat.FEASIBLE}:
@@ -160,7 +160,7 @@ class _Model:
         for other, taken in self.taken.items():
             if self.groups[other] == self.groups[key]:
                 self.model.add(taken == 0)
-        return WayOut(key, float(solver.value(self.over)), float(solver.objective_value))
+        return Fix(key, float(solver.value(self.over)), float(solver.objective_value))
 
 
 def _of_whole_seconds(way: Way) -> Way:

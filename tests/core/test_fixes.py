@@ -7,15 +7,15 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from pneumachron.core.schedule.constraints import DayLimits, Way
-from pneumachron.core.schedule.model import Block, Closed, Segment, Wait
-from pneumachron.core.schedule.schedule import schedule
-from pneumachron.core.schedule.ways_out import (
+from pneumachron.core.schedule.fixes import (
     MORE_HANDS_BOTHER_S,
     Change,
-    WayOut,
+    Fix,
+    best_fixes,
     cost_s,
-    ways_out,
 )
+from pneumachron.core.schedule.model import Block, Closed, Segment, Wait
+from pneumachron.core.schedule.schedule import schedule
 
 MINUTE_S = 60.0
 
@@ -75,7 +75,7 @@ def test_the_best_of_all_changes(
     }
     everything = [item for blocks in wished for item in blocks]
     tried[None] = costs(everything, {"hands": 2}, closed) + MORE_HANDS_BOTHER_S
-    found = ways_out(
+    found = best_fixes(
         DayLimits({}, closed),
         Way([]),
         [Way(blocks) for blocks in wished],
@@ -89,7 +89,7 @@ def test_the_best_of_all_changes(
     assert [way.costs_s for way in found] == sorted(way.costs_s for way in found)
 
 
-def two_pinned(kitchen: DayLimits, *, most: int = 4) -> list[WayOut]:
+def two_pinned(kitchen: DayLimits, *, most: int = 4) -> list[Fix]:
     """Two dishes, the first pinned an hour early; it may move, or go into another pot."""
     first, second = dish("a", 30, 5), dish("b", 20, 5)
     early = {"a:cook": -95 * MINUTE_S}
@@ -99,7 +99,7 @@ def two_pinned(kitchen: DayLimits, *, most: int = 4) -> list[WayOut]:
         Change("other pot", 1, Way(dish("b", 20, 5, "pot:b")), "pot of b"),
     ]
     found = schedule([*first, *second], fixed=early)
-    return ways_out(
+    return best_fixes(
         kitchen, Way([]), [Way(first, early), Way(second)], changes,
         now_costs_s=cost_s(found.clashes, 0.0), most=most,
     )  # fmt: skip
@@ -116,7 +116,7 @@ def test_what_is_pinned_may_move() -> None:
 def test_no_more_than_asked_and_none_when_there_is_no_time() -> None:
     assert len(two_pinned(DayLimits({}), most=1)) == 1
     first = dish("a", 30, 5)
-    assert ways_out(DayLimits({}), Way([]), [Way(first)], [Change("x", 0, Way(first), "x")],
+    assert best_fixes(DayLimits({}), Way([]), [Way(first)], [Change("x", 0, Way(first), "x")],
                     now_costs_s=600.0, most=4, go_on=lambda: False) == []  # fmt: skip
 
 
@@ -124,7 +124,7 @@ def test_a_table_that_moves_is_a_delay() -> None:
     """By hand: 35 min of work 20 min before dinner are 15 late; a quicker dish of 25 min, 5."""
     slow, quick = dish("a", 30, 5), dish("a", 20, 5)
     kitchen = DayLimits({}, now_s=-20 * MINUTE_S, table_moves=True)
-    found = ways_out(kitchen, Way([]), [Way(slow)], [Change("quick", 0, Way(quick), "quick")],
+    found = best_fixes(kitchen, Way([]), [Way(slow)], [Change("quick", 0, Way(quick), "quick")],
                      now_costs_s=15 * MINUTE_S, most=4)  # fmt: skip
     assert [(way.key, way.left_s) for way in found] == [("quick", 5 * MINUTE_S)]
 
@@ -135,7 +135,7 @@ def test_one_of_a_group_is_offered() -> None:
     changes = [Change(pot, 0, Way(dish("a", 30, 5, pot)), "pot") for pot in ("pot:b", "pot:c")]
     now = cost_s(schedule([*first, *second]).clashes, 0.0)
     assert now > 0
-    found = ways_out(DayLimits({}), Way([]), [Way(first), Way(second)], changes,
+    found = best_fixes(DayLimits({}), Way([]), [Way(first), Way(second)], changes,
                      now_costs_s=now, most=4)  # fmt: skip
     assert len(found) == 1
 
@@ -150,7 +150,7 @@ def test_what_spoils_comes_first() -> None:
     sooner = {"a:raw": -60 * MINUTE_S, "a:cook": -48 * MINUTE_S}
     now = cost_s(schedule([raw, cook], fixed=stands).clashes, 0.0)
     changes = [Change("sooner", 0, Way(later, sooner), "sooner")]
-    (found,) = ways_out(DayLimits({}), Way([]), [Way([raw, cook], stands)], changes,
+    (found,) = best_fixes(DayLimits({}), Way([]), [Way([raw, cook], stands)], changes,
                         now_costs_s=now, most=1)  # fmt: skip
     assert found.left_s == pytest.approx(18 * MINUTE_S)  # it waits for the table instead
     assert found.costs_s < now
