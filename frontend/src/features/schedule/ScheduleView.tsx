@@ -48,8 +48,10 @@ export function ScheduleView() {
     latest.current = { ...latest.current, ...part };
     keepDay(latest.current);
     setDay(latest.current);
-    if (part.beside) setLive(true); // a cook of the day has begun
-    if (live || part.beside) setNow();
+    // a cook of the day has begun, or another day was opened
+    const started = part.beside ? hasBegun(latest.current, new Date()) : live;
+    setLive(started);
+    if (started) setNow();
   };
   useEffect(
     () =>
