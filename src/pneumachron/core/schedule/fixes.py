@@ -73,6 +73,7 @@ def best_fixes(
     now_costs_s: float,
     most: int,
     more_hands: bool = False,
+    work: float = WORK,
     go_on: Callable[[], bool] = lambda: True,
 ) -> list[Fix]:
     """Changes that help, best first, `most` of them at most.
@@ -83,6 +84,7 @@ def best_fixes(
     dishes : as they are wished
     now_costs_s : what the day costs as it is, see `cost_s`
     more_hands : one more cook may help
+    work : the most of each search, in the solver's own unit
     go_on : asked before each search; False ends them
     """
     if now_costs_s < WORTH_S or not (changes or more_hands):
@@ -90,7 +92,7 @@ def best_fixes(
     model = _Model(limits, shared, dishes, changes, now_costs_s, more_hands=more_hands)
     found: list[Fix] = []
     while len(found) < most and go_on():
-        best = model.next_best()
+        best = model.next_best(work)
         if best is None:
             break
         found.append(best)
@@ -151,9 +153,9 @@ class _Model:
         self.model.add_exactly_one([none, *literals])
         return none
 
-    def next_best(self) -> Fix | None:
+    def next_best(self, work: float) -> Fix | None:
         """The best change that was not found before; None when no other helps, or none was seen."""
-        solver, status = searched(self.model, WORK, _LINEAR)
+        solver, status = searched(self.model, work, _LINEAR)
         if status not in {self.all.sat.OPTIMAL, self.all.sat.FEASIBLE}:
             return None
         key = next(key for key, taken in self.taken.items() if solver.boolean_value(taken))
