@@ -8,6 +8,7 @@ import {
   hasBegun,
   isOnTheClock,
   localTime,
+  missedMin,
   nights,
   shopping,
   withSauces,
@@ -32,6 +33,23 @@ const DAY: DayDraft = {
     },
   ],
 };
+
+describe("work that should have begun", () => {
+  const block = (state: string, start: string) => ({ state, start }) as never;
+
+  it("counts from the first that nobody began", () => {
+    const at = (clock: string) => new Date(`2026-11-28T${clock}`).toISOString();
+    const blocks = [
+      block("done", at("10:00")),
+      block("free", at("11:30")),
+      block("free", at("13:00")),
+    ];
+    expect(missedMin({ blocks }, NOON)).toBe(30);
+    expect(missedMin({ blocks: blocks.slice(2) }, NOON)).toBe(0);
+    expect(missedMin({ blocks: blocks.slice(0, 1) }, NOON)).toBe(0);
+    expect(missedMin({ blocks: [] }, NOON)).toBe(0);
+  });
+});
 
 describe("a day that has begun", () => {
   it("is one of which a dish is cooked, until long after dinner", () => {

@@ -96,7 +96,12 @@ def test_under_way_and_too_late(page: Page) -> None:
     later = "new Date(Date.now() + 30 * 60000 - new Date().getTimezoneOffset() * 60000)"
     soon = str(page.evaluate(f"{later}.toISOString().slice(0, 16)"))
     page.get_by_label(screen("schedule-serve-at-2")).fill(soon)
-    page.get_by_role("checkbox", name="I have started").click()
+    # nothing that should have begun is planned without a word
+    missed = page.get_by_test_id("missed")
+    expect(missed).to_contain_text("It should have started")
+    missed.get_by_role("button").click()
+    expect(page.get_by_role("checkbox", name="I have started")).to_be_checked()
+    expect(missed).to_have_count(0)
     expect(page.get_by_test_id("delay")).to_contain_text("later than you wanted")
     page.get_by_role("checkbox", name=screen("schedule-done")).first.click()
     expect(page.get_by_role("checkbox", name=screen("schedule-done")).first).to_be_checked()

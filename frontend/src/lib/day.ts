@@ -223,6 +223,15 @@ export function hasBegun(day: DayDraft, now: Date): boolean {
   return cooked && now.getTime() < new Date(day.table).getTime() + STILL_ON_MS;
 }
 
+/** How long ago work should have begun that nobody has begun [min]; 0 when there is none. */
+export function missedMin(day: Pick<DayOut, "blocks">, now: Date): number {
+  const starts = day.blocks
+    .filter(({ state }) => state === "free" || state === "pinned")
+    .map(({ start }) => Date.parse(start));
+  const missed = Math.floor((now.getTime() - Math.min(...starts)) / 60_000);
+  return starts.length > 0 ? Math.max(missed, 0) : 0;
+}
+
 /** A kept day, back on the screen. */
 export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
   const { day } = kept;

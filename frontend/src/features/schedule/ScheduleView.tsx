@@ -22,6 +22,7 @@ import {
   keepDay,
   keptDay,
   localTime,
+  missedMin,
   onDayElsewhere,
   shopping,
 } from "@/lib/day";
@@ -29,6 +30,7 @@ import { spokenTime } from "@/lib/format";
 import { nickname } from "@/lib/pot-name";
 import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
+import { Button } from "@/ui/Button";
 import { useWidth } from "@/ui/useWidth";
 
 /** When do I start? Everything counted back from the time on the table. */
@@ -61,20 +63,16 @@ export function ScheduleView() {
       }),
     [],
   );
+  const planFromNow = (on: boolean) => {
+    setNow();
+    setLive(on);
+  };
   const nameOf = (lane: string) => laneName(lane, pots.data?.pots ?? []);
   const shown = asked ? data : undefined;
   return (
     <div className="mx-auto max-w-6xl px-4 py-4">
       <h1 className="font-bold text-[1.5rem]">{say("schedule-schedule")}</h1>
-      <Terms
-        day={day}
-        live={live}
-        onLive={(on) => {
-          setNow();
-          setLive(on);
-        }}
-        onChange={change}
-      />
+      <Terms day={day} live={live} onLive={planFromNow} onChange={change} />
       {!isOnTheClock(day.table) && (
         <p role="alert" className="my-2 border-care border-l-4 pl-2">
           <strong>{say("schedule-this-time-does-not-exist")}</strong>{" "}
@@ -91,6 +89,7 @@ export function ScheduleView() {
       {shown && (
         <Answered busy={isPlaceholderData} refused={problem !== null}>
           <Answer day={shown} />
+          {!live && <Missed day={shown} now={now} onPlanFromNow={() => planFromNow(true)} />}
           {asked && <Trouble day={shown} draft={day} asked={asked} onChange={change} />}
           {asked && live && <GuestsLate asked={asked} beside={day.beside} onChange={change} />}
           <div ref={ref} className="mt-3 hidden sm:block">
@@ -123,6 +122,29 @@ export function ScheduleView() {
         </Answered>
       )}
     </div>
+  );
+}
+
+interface MissedProps {
+  day: DayOut;
+  now: Date;
+  onPlanFromNow: () => void;
+}
+
+/** What should have begun by now: nothing that lies in the past is planned without a word. */
+function Missed({ day, now, onPlanFromNow }: MissedProps) {
+  const late = missedMin(day, now);
+  if (late === 0) return null;
+  const isOver = Date.parse(day.table) < now.getTime();
+  return (
+    <p data-testid="missed" className="mt-1 flex flex-wrap items-center gap-2 text-[0.875rem]">
+      <strong className="font-semibold text-care">
+        {isOver
+          ? say("schedule-serving-time-is-past")
+          : say("schedule-should-have-started", { late: spokenTime(late) })}
+      </strong>
+      {!isOver && <Button onClick={onPlanFromNow}>{say("schedule-plan-from-now")}</Button>}
+    </p>
   );
 }
 
