@@ -1,6 +1,7 @@
 """A cook over the wire: a whole day beside a simulated pot on a clock that the test moves."""
 
 from collections.abc import Iterator
+from dataclasses import asdict, replace
 from datetime import UTC, datetime, timedelta
 from itertools import pairwise
 from pathlib import Path
@@ -11,7 +12,9 @@ import pytest
 from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
+from pneumachron.core.procedure.step import Brought
 from pneumachron.devices.clock import KitchenClock
+from pneumachron.services.cook_state import brought_of
 from pneumachron.services.live_kitchen import LiveKitchen
 from tests.conftest import BRISKET
 
@@ -639,3 +642,12 @@ def test_a_running_day_is_told_by_its_cook_on_the_server(
     # a cook that is gone tells nothing
     gone = kitchen.post("/api/schedule", json=day | {"beside": {"a": "nobody"}})
     assert gone.json()["done"] == []
+
+
+def test_a_cook_of_before_has_the_first_version_of_the_steps() -> None:
+    """It was kept without saying which; one that begins today says so."""
+    today = Brought(from_freezer=True)
+    assert brought_of(asdict(today)) == today
+    kept = {key: value for key, value in asdict(today).items() if key != "version"}
+    assert brought_of(kept) == replace(today, version=1)
+    assert brought_of(None) == Brought(version=1)

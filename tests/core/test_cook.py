@@ -11,6 +11,7 @@ from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.procedure.choices import Extra
 from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.procedure.step import Brought, Step
+from pneumachron.core.procedure.steps import cook_steps
 from pneumachron.core.procedure.under_pressure import LID_TICKS
 from pneumachron.core.session.danger_zone import out_since_s, was_out_too_long
 from pneumachron.core.session.events import Event, EventKind, SheetError
@@ -219,6 +220,19 @@ def test_juice_boiled_down_to_a_volume() -> None:
     )
     # it cannot become more: it is brought to a simmer
     assert 0 < sauce(Brought(sauce="volume", sauce_m3=2 * left_m3)).likely_s < half
+
+
+def test_a_cook_keeps_the_steps_that_it_began_with() -> None:
+    """Before, nobody was told to get the meat out or to dry the pot, and a side was one step."""
+    asked = wish(load("wings", 0.6, 0.025, 10), pot="bass", release=None)
+    plan = cook_plan(make_plan(replace(asked, tempered=True)), "crisping")
+    new = replace(BROUGHT, from_freezer=True)
+    old = replace(new, version=1)
+    more = {step.step_id for step in cook_steps(plan, new)} - {
+        step.step_id for step in cook_steps(plan, old)
+    }
+    sides = {"side2load", "side2lid", "side2up", "side2hold"}
+    assert more == {"fetch", "take_out", "temper", "empty", *sides}
 
 
 def test_the_inner_pot_is_dry_before_the_air_fryer_lid() -> None:

@@ -201,12 +201,12 @@ BROUGHT = {field.name for field in fields(Brought)}
 def brought_of(kept: dict[str, Any] | None) -> Brought:
     """What recipe and day added to the steps."""
     if kept is None:
-        return Brought()
+        return Brought(version=1)
     work = tuple(Extra(**item) for item in kept["work"])
     kept = {key: value for key, value in kept.items() if key in BROUGHT}
     if isinstance(kept["sauce"], bool):  # as it was kept before a sauce could be of a kind
         kept["sauce"] = "half" if kept["sauce"] else "none"
-    return Brought(**{**kept, "work": work})
+    return Brought(**{"version": 1, **kept, "work": work})
 
 
 def unwritten(moment: Moment) -> bool:

@@ -38,6 +38,7 @@ from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.planning.season import Marinade
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead
+from pneumachron.core.procedure.step import STEPS_VERSION
 from pneumachron.core.session.events import EventKind
 from pneumachron.core.session.simulated_pot import LiveState
 from pneumachron.recipes.model import Format
@@ -278,6 +279,7 @@ class BroughtIn(Closed):
     sear_batches: SearBatches = None
     eaters: Eaters = None
     leftovers: Leftovers = "chill"
+    version: Annotated[int, Field(ge=1, le=STEPS_VERSION, description="of the steps")] = 1
 
 
 class BackupPhoto(Closed):

@@ -12,7 +12,14 @@ from pneumachron.core.procedure.choices import (
     ExtraWhen,
 )
 from pneumachron.core.procedure.cook_plan import CookPlan, SearNumbers
-from pneumachron.core.procedure.step import MINUTE_S, Brought, Step, StepKind, StepTimer
+from pneumachron.core.procedure.step import (
+    MINUTE_S,
+    STEPS_VERSION,
+    Brought,
+    Step,
+    StepKind,
+    StepTimer,
+)
 
 SEASON_S, DEGLAZE_S, POUR_S, LOAD_S = 600.0, 180.0, 60.0, 180.0
 SIDE_LOAD_S, SIDE_LID_S = (180.0, 300.0, 600.0), (60.0, 120.0, 240.0)
@@ -21,6 +28,8 @@ SIDE_UP_S = (180.0, 300.0, 480.0)
 """A small side in a pot that is still hot. Common practice."""
 SIDE_VENT_S = (60.0, 120.0, 240.0)
 """Vented at once, nearly empty (practice: 1–2 min, 4 min for a litre)."""
+SIDE_IN_ONE_S = 900.0
+"""Heating up and venting of a side, as it was told once. Common practice."""
 SIDE_ID = "side"
 
 
@@ -32,7 +41,9 @@ def extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
             continue
         seconds = MINUTE_S * extra.minutes
         own: dict[str, Param] = {"own": extra.title}
-        if when == "own_run":
+        if when == "own_run" and brought.version < STEPS_VERSION:
+            found.append(_side_in_one(number, extra))
+        elif when == "own_run":
             found += side_steps(number, extra)
         else:
             found.append(
@@ -63,6 +74,14 @@ def side_steps(number: int, extra: Extra) -> tuple[Step, ...]:
     )
 
 
+def _side_in_one(number: int, extra: Extra) -> Step:
+    """The same in a cook that began when it was one step."""
+    hold_s = MINUTE_S * extra.minutes
+    timers = (StepTimer("own", hold_s, {"own": extra.title[:60]}),)
+    return Step(f"{SIDE_ID}{number}", "extra", SIDE_IN_ONE_S + hold_s, timers=timers, work="side",
+                params={"own": extra.title, "time_min": extra.minutes})  # fmt: skip
+
+
 RUB_S = (8 * 3600.0, 12 * 3600.0, 24 * 3600.0)
 """A rub that stays on overnight, in the refrigerator. Common practice."""
 PART_S = (600.0, 900.0, 1500.0)
@@ -83,7 +102,8 @@ def raw_steps(wish: Wish, thickness_m: float, brought: Brought) -> tuple[Step, .
     found: list[Step] = []
     if brought.from_freezer:
         thaw_s = 3600.0 * thaw_hours(max(piece.thickness_m for piece in wish.load.pieces))
-        found.append(_fetch("fetch", "fetch_frozen"))
+        if brought.version >= STEPS_VERSION:
+            found.append(_fetch("fetch", "fetch_frozen"))
         found.append(_cold("thaw", (thaw_s, thaw_s, THAW_MOST * thaw_s), "thaw_meat"))
     if brought.parted or wish.parted:
         found.append(Step("part", "part", PART_S[1], span_s=(PART_S[0], PART_S[2])))
@@ -101,7 +121,7 @@ def raw_steps(wish: Wish, thickness_m: float, brought: Brought) -> tuple[Step, .
     if brought.marinade is not None:
         low, high = marinating(wish.load, brought.marinade).time_s
         found.append(_cold("marinate", (low, low, high)))
-    if wish.tempered:
+    if wish.tempered and brought.version >= STEPS_VERSION:
         low, likely, high = TEMPER_S
         found += [
             _fetch("take_out"),

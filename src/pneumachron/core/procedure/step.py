@@ -132,6 +132,10 @@ class Step:
         return Message(f"do-{self.work or self.kind}", self.params)
 
 
+STEPS_VERSION = 2
+"""1: without getting meat out, the counter, the emptied pot; a side in its own run was one step."""
+
+
 @dataclass(frozen=True, slots=True)
 class Brought:
     """What a recipe or a day adds to the steps of a plan, or leaves out."""
@@ -157,3 +161,5 @@ class Brought:
     leftovers: Kept = "chill"
     sauce_m3: float | None = None
     """To what the juice is boiled down, when it is to a volume."""
+    version: int = STEPS_VERSION
+    """Of the steps: a cook keeps those that it began with."""

@@ -39,12 +39,12 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
     early = brought.ahead == "today" and is_lit_early(plan)
     lit = () if early else preheat_steps(plan)
     after = (
-        (*lit, *rest_steps(plan), *sides, *sauce_steps(plan, brought), *crust_steps(plan),
+        (*lit, *rest_steps(plan), *sides, *sauce_steps(plan, brought), *crust_steps(plan, brought),
          *last, *carve_steps(plan))
         if brought.ahead == "today"
         else (*cool_steps(plan, brought.ahead), *sides, *sauce_steps(plan, brought),
               *preheat_oven_steps(plan), *preheat_steps(plan, in_hot_oven=True),
-              *reheat_steps(plan), *crust_steps(plan), *last, *cold_carve_steps(plan))
+              *reheat_steps(plan), *crust_steps(plan, brought), *last, *cold_carve_steps(plan))
     )  # fmt: skip
     cooked = (*run[started:], *batch_steps(plan, brought))
     if early:

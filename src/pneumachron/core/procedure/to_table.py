@@ -20,6 +20,7 @@ from pneumachron.core.procedure.step import (
     FINISH_PLACE,
     LOOK_TIMER,
     MINUTE_S,
+    STEPS_VERSION,
     Brought,
     Step,
     StepTimer,
@@ -130,15 +131,16 @@ def _preheat(step_id: str, work: str, heat_s: float) -> Step:
                 params={"heat_min": heat_s / MINUTE_S})  # fmt: skip
 
 
-def crust_steps(plan: CookPlan) -> tuple[Step, ...]:
+def crust_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     """The finish that was chosen, or the habit of the cut."""
     crust = plan.numbers.crust
     if crust is None or is_glazed(plan):
         return ()  # the glaze is made while the meat simmers in the open cooker
     low, high = crust.each_low_s, crust.each_high_s
     place = FINISH_PLACE[crust.kind]
+    crisps = crust.kind == "crisping" and brought.version >= STEPS_VERSION
     # what stands wet in the cooker steams, and does not crisp
-    emptied = (Step("empty", "empty", EMPTY_S, pot=True),) if crust.kind == "crisping" else ()
+    emptied = (Step("empty", "empty", EMPTY_S, pot=True),) if crisps else ()
     return (
         *emptied,
         Step("finish", "finish", (crust.total_low_s + crust.total_high_s) / 2,

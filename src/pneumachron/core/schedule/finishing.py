@@ -75,7 +75,7 @@ def sauce(dish: Dish, cook: CookPlan, after: Wait, keeps_s: float) -> list[Block
 
 def crust(dish: Dish, cook: CookPlan, after: Wait) -> list[Block]:
     """The finish of the dish, when it has one, and what is heated up for it."""
-    steps = crust_steps(cook)
+    steps = crust_steps(cook, brought(dish))
     if not steps:
         return []
     found, waits = preheated(dish, preheat_steps(cook, in_hot_oven=dish.ahead != "today"))
