@@ -23,7 +23,7 @@ from pneumachron.api.sane import InsaneError, sane_json
 from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.model import Block, Segment, Wait
 from pneumachron.core.schedule.schedule import schedule
-from pneumachron.core.schedule.solver import LITTLE_WORK
+from pneumachron.core.schedule.solver import WORK
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.reading.jsonld import loads, markup_free, recipes_in
@@ -179,7 +179,7 @@ def test_days() -> None:
 
     def plan(work: list[Block]) -> None:
         # searches that would go on for long end after the same work, however large the day
-        schedule(work, DayLimits({"hands": 2}), work=LITTLE_WORK)
+        schedule(work, DayLimits({"hands": 2}), work=WORK / 5)
 
     grows_evenly(blocks, plan, 48)
 

@@ -43,7 +43,7 @@ export function Cards({ day, units }: Props) {
             <p className="font-bold font-dial text-[2.75rem] leading-tight">
               {cookTime(card.hold_min)}
               {card.then_min != null && (
-                <span className="text-[1.25rem]">
+                <span className="block text-[1.25rem] leading-snug">
                   {say("schedule-then-for-the-rest", { then_min: cookTime(card.then_min) })}
                 </span>
               )}

@@ -8,7 +8,7 @@ schedule-at-pressure-in-likely-range =
         [one] {""}
        *[other] , { $runs } batches
     }
-schedule-then-for-the-rest = , then { $then_min } for the rest
+schedule-then-for-the-rest = then { $then_min } for the rest
 schedule-cook-time = cook time
 schedule-liquid = liquid
 schedule-trivet = trivet

@@ -27,8 +27,6 @@ WaitWhy: TypeAlias = Literal[
 ]  # fmt: skip
 """What would suffer if something waited longer."""
 ClashWhy: TypeAlias = WaitWhy | Literal["not_ready", "waits_for_table", "late"]
-LATE: frozenset[ClashWhy] = frozenset({"not_ready", "late"})
-"""Conflicts that say that there is too little time."""
 UNSAFE: frozenset[ClashWhy] = frozenset(
     {
         "raw_beef", "raw_pork", "raw_poultry", "thawed", "trimmed", "rubbed", "marinade", "counter",

@@ -22,8 +22,6 @@ from pneumachron.core.schedule.constraints import (
 WORK = 0.1
 """The most of a search, in the solver's own unit; here about half a second. A day without a
 conflict takes a twentieth of it; with one, the least conflict may not be proved."""
-LITTLE_WORK = 0.02
-"""The same where a quick answer will do."""
 Starts: TypeAlias = Mapping[str, float]
 """Of blocks by their id [s from the table that was wished]."""
 
