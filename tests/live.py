@@ -17,6 +17,7 @@ from typing import Any, TypeVar
 from urllib.error import URLError
 from urllib.request import urlopen
 
+from dev import BROWSERS
 from pneumachron.demo import scenario
 from pneumachron.store.db import Database
 
@@ -27,6 +28,11 @@ def run_apart(work: Callable[[], Coroutine[Any, Any, Found]]) -> Found:
     """Run it in a thread of its own: the browser's driver keeps a loop in this one."""
     with ThreadPoolExecutor(1) as thread:
         return thread.submit(lambda: asyncio.run(work())).result()
+
+
+def chromium() -> Path:
+    """The browser that set-up has seen to."""
+    return next(path for path in BROWSERS if path.exists())
 
 
 def free_port() -> int:

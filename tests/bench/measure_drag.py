@@ -14,9 +14,8 @@ from pathlib import Path
 import numpy as np
 from playwright.sync_api import sync_playwright
 
-from tests.live import serving
+from tests.live import chromium, serving
 
-CHROMIUM = "/usr/bin/chromium"
 PAGE = Path(__file__).parents[2] / "docs" / "performance.md"
 SECONDS = 12
 WISH = "/?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm&pot=tenor"
@@ -66,7 +65,7 @@ def measure() -> Drag:
         serving(Path(folder), demo=True) as address,
         sync_playwright() as play,
     ):
-        browser = play.chromium.launch(executable_path=CHROMIUM, args=["--no-sandbox"])
+        browser = play.chromium.launch(executable_path=chromium(), args=["--no-sandbox"])
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.goto(address + WISH)
         page.get_by_test_id("hold").wait_for()

@@ -8,7 +8,7 @@ from urllib.parse import urlsplit
 import pytest
 from playwright.sync_api import BrowserContext, Page, expect
 
-from tests.live import serving
+from tests.live import chromium, serving
 
 expect.set_options(timeout=20_000)  # a busy machine with two cores may take its time
 
@@ -29,7 +29,7 @@ BRISKET = "/plan?cut=brisket_flat&pieces=2&weight=3+lb+2+oz&thickness=1+3/4+in"
 @pytest.fixture(scope="session")
 def browser_type_launch_args() -> dict[str, Any]:
     root = ["--no-sandbox"] if os.geteuid() == 0 else []  # Chromium refuses root otherwise
-    return {"executable_path": "/usr/bin/chromium", "args": [*FLAGS, *root]}
+    return {"executable_path": str(chromium()), "args": [*FLAGS, *root]}
 
 
 @pytest.fixture(scope="session")

@@ -11,7 +11,7 @@ _SPOKEN = frozenset({"splash", "dash", "pinch", "drop", "dollop", "glass", "mug"
 """Units that nobody counts in decimals."""
 _SHOWN = {"tbsp": "Tbsp", "floz": "fl oz"}
 _PLURAL = {"cup", "clove", "can", "bottle", "slice", "sprig", "stick", "rack", "piece", "handful",
-           "jar", "packet", "rasher", "head", "chunk", "part", "splash"}  # fmt: skip
+           "jar", "packet", "rasher", "head", "chunk", "part", "splash", "strip"}  # fmt: skip
 
 
 def amount_text(low: float, high: float, unit: str) -> str:
@@ -58,5 +58,6 @@ def number_text(value: float, unit: str) -> str:
         step = 1 if value < 20 else 5 if value < 250 else 10
         return f"{max(step * round(value / step), 1):g}"
     if unit_of(unit).kind == "count" and unit not in {"kg", "l"}:
-        return mixed_fraction(max(value, 0.5), 2)
+        # a quarter of a celeriac is no half
+        return mixed_fraction(max(value, 0.25), 4 if value < 1.0 else 2)
     return f"{value:.3g}"

@@ -10,12 +10,23 @@ from pneumachron.core.planning.finish import Finish
 from pneumachron.core.planning.plan import Plan, make_plan
 from pneumachron.core.planning.wish import Wish, set_up
 from pneumachron.recipes.converting.amounts import enough
+from pneumachron.recipes.converting.context import (
+    ConversionContext,
+    ConvertedLines,
+    plain_line,
+    together,
+)
 from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
-from pneumachron.recipes.converting.parts import brushes_the_sauce, named_late, parts_apart
+from pneumachron.recipes.converting.parts import (
+    blended_lines,
+    brushes_the_sauce,
+    named_late,
+    parts_apart,
+)
 from pneumachron.recipes.converting.pot_work import (
     WET,
     fries_first,
@@ -25,14 +36,7 @@ from pneumachron.recipes.converting.pot_work import (
     softened_lines,
 )
 from pneumachron.recipes.converting.rule_table import rules
-from pneumachron.recipes.converting.rules import (
-    RUB_SUGAR_KG_PER_KG,
-    Facts,
-    Outcome,
-    apply_rule,
-    plain_line,
-    together,
-)
+from pneumachron.recipes.converting.rules import RUB_SUGAR_KG_PER_KG, apply_rule
 from pneumachron.recipes.converting.seasoning import (
     binders_in_the_pot,
     bought_cured,
@@ -106,18 +110,18 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         return _convert(
             understood, kitchen, replace(choices, overruled=choices.overruled | {NOT_OWN_MINUTES})
         )
-    facts = _facts(understood, portioned, pouring, plan, kitchen)
+    context = _context(understood, portioned, pouring, plan, kitchen)
     lines: list[OutLine] = []
     marks: list[Mark] = []
     for item in understood.ingredients:
-        found = together([apply_rule(facts, food) for food in foods_in(item)])
+        found = together([apply_rule(context, food) for food in foods_in(item)])
         mark = _mark(found, item.index, item.line.raw, choices)
         if mark is not None and mark.overruled:
-            found = Outcome((plain_line(facts, item, "pot"),))
+            found = ConvertedLines((plain_line(context, item, "pot"),))
         if mark is not None:
             marks.append(mark)
         lines += found.lines
-    water = _water(pouring, facts, choices)
+    water = _water(pouring, context, choices)
     lines += [line for line, _ in water if line is not None]
     marks += [mark for _, mark in water]
     glazed = any(line.when == "finish" for line in lines)
@@ -138,7 +142,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         finish=finish,
         sears=sears,
         marinades=bool(in_marinade(understood)),
-        boils_marinade=bool(facts.marinated or facts.soaked),
+        boils_marinade=bool(context.marinated or context.soaked),
         kept=kept,
         cures=cures,
     )
@@ -195,9 +199,9 @@ def _poured(portioned: Portioned, pouring: Pouring) -> Wish:
     return replace(first, liquid_m3=share * pouring.need_m3)
 
 
-def _facts(
+def _context(
     understood: Understood, portioned: Portioned, pouring: Pouring, plan: Plan, kitchen: Kitchen
-) -> Facts:
+) -> ConversionContext:
     apart = parts_apart(understood)
     shared = shared_lines(understood) - frozenset(apart)
     rubbed = rubbed_lines(understood) - cured_lines(understood) - frozenset(apart) - shared
@@ -205,7 +209,7 @@ def _facts(
         item.sugar_g / 1000.0 for item in understood.ingredients if item.index in rubbed
     )
     allowed = RUB_SUGAR_KG_PER_KG * portioned.mass_kg
-    return Facts(
+    return ConversionContext(
         understood=understood,
         mass_kg=portioned.mass_kg,
         scale=portioned.scale,
@@ -218,6 +222,7 @@ def _facts(
         is_soup=is_soup(understood),
         brushes_sauce=brushes_the_sauce(understood),
         poured_in=poured_in(understood),
+        blended=blended_lines(understood),
         softened=softened_lines(understood),
         cured=cured_lines(understood),
         marinated=frozenset(
@@ -234,7 +239,7 @@ def _facts(
     )  # fmt: skip
 
 
-def _mark(found: Outcome, index: int, before: str, choices: Choices) -> Mark | None:
+def _mark(found: ConvertedLines, index: int, before: str, choices: Choices) -> Mark | None:
     """The pencil mark of a rule on a line; an overruled one stays to be taken back."""
     if found.rule is None:
         return None
@@ -257,12 +262,14 @@ def _mark(found: Outcome, index: int, before: str, choices: Choices) -> Mark | N
     )
 
 
-def _water(pouring: Pouring, facts: Facts, choices: Choices) -> list[tuple[OutLine | None, Mark]]:
+def _water(
+    pouring: Pouring, context: ConversionContext, choices: Choices
+) -> list[tuple[OutLine | None, Mark]]:
     """Water that the pot needs and the recipe does not bring; crossed out, the pot goes lean."""
     overruled = NO_WATER in choices.overruled
     if pouring.water_m3 <= 0 and not overruled:
         return []
-    amount, unit = _water_amount(pouring.water_m3, metric=facts.metric)
+    amount, unit = _water_amount(pouring.water_m3, metric=context.metric)
     line = OutLine(None, "pot", (amount, amount), unit, "water", "", foods()["water"])
     poured = line if amount > 0 else None
     rule = rules()["water_added"]

@@ -26,7 +26,10 @@ LIQUID_OF_A_BRAISE_M3 = 150e-6
 def parts_apart(understood: Understood) -> dict[int, Part]:
     """Lines of parts that are not cooked with the meat: a glaze, a cream to serve with it."""
     found: dict[int, Part] = {}
-    told = (*_parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts)
+    told = (
+        *_parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts,
+        *_parts_by_their_use(understood),
+    )  # fmt: skip
     for part in told:
         items = [understood.ingredients[row] for row in part.lines if _is_row(understood, row)]
         meat = any(item.kind == "meat" for item in items)
@@ -105,6 +108,42 @@ def _parts_of_sections(understood: Understood) -> Iterator[Part]:
         yield Part.of(section.name, lines)
 
 
+_BLENDED = any_of(
+    r"\bblend(?:er|ed)?\b", r"\bwhi(?:z|zz)\b", r"\bblitz\w*", r"\bliquidi[sz]e\w*",
+    r"\bpur[eé]e\b", r"\bfood processor\b",
+)  # fmt: skip
+
+
+def blended_lines(understood: Understood) -> frozenset[int]:
+    """Lines that are blended smooth before the long heat: one sauce, which nothing can leave."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return frozenset()
+    early, _ = around(understood.said, *cooking.main)
+    rows = [
+        named for step in early for text in sentences_in(step)
+        if _BLENDED.search(text) and len(named := rows_named(understood, text)) > 1
+    ]  # fmt: skip
+    return frozenset().union(*rows)
+
+
+_OWN_PAN = any_of(r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b")
+_HEADING_WORDS = re.compile(r"^(?:for )?(?:the )?|\W+$", re.I)
+
+
+def _parts_by_their_use(understood: Understood) -> Iterator[Part]:
+    """“Sticky stuff” that the steps warm in a pan of its own and paint on is a glaze."""
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    for part in understood.recipe.parts:
+        name = _HEADING_WORDS.sub("", part.name).lower()
+        if part.role != "main" or len(name.split()) < 2:
+            continue
+        naming = [text for text in sentences if name in text.lower()]
+        if any(_OWN_PAN.search(text) or _ON_THE_MEAT.search(text) for text in naming):
+            brushed = any(_ON_THE_MEAT.search(text) for text in sentences)
+            yield Part(part.name, "glaze" if brushed else "sauce", part.lines)
+
+
 _PUT_ON = re.compile(
     r"\b(?:brush|paint|glaz|bast|slather|smear|mop|coat)\w*\b[^.;]*?"
     r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b",
@@ -156,7 +195,7 @@ def _is_row(understood: Understood, row: int) -> bool:
 
 BRUSHED = any_of(r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bcoat", r"\bpaint", r"\bbaste",
                   r"\bspread")  # fmt: skip
-_SERVED = any_of(r"\bserve\b", r"\bscatter", r"\bsprinkle", r"\bgarnish")
+_SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish")
 _NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_wood", *THIN_KINDS})
 
 

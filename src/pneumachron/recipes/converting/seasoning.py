@@ -11,8 +11,8 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 SEASONED = any_of(
-    r"\brub\b",
-    r"\bseason\b",
+    r"\brub\b|\brubbed (?:\w+ )?(?:with|in)\b",
+    r"\bseason\b|\bseasoned with\b",
     r"\bsalt the",
     r"\bsalt (?:and|&|n) pepper (?:the |both |all )*"
     r"(?:ribs?|meat|pork|beef|brisket|shoulder|roast)\b",
@@ -75,7 +75,7 @@ def _in_brine(understood: Understood) -> frozenset[int]:
     )
 
 
-SPRAYED = any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")
+SPRAYED = any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b")
 MARINATED = any_of(r"\bmarinat", r"\bmarinade")
 
 
@@ -161,6 +161,7 @@ _RUB_THE_MEAT = any_of(
     r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|em|them|it)\b",
     r"\bcoat\w* with [^.;]{0,40}\brub\b",
     r"(^|[.;:] )season(,| and (put|lay|brown|sear|place)|[.;])",
+    r"\btrim,? (and|&) season\b|\bseason (and|&) (put|lay|brown|sear|place)\b",
     r"\b(rub|season) (generously|heavily|well|liberally|all over)\b",
 )
 
@@ -189,7 +190,10 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     named |= rub | {item.index for item in understood.ingredients if _BINDS.match(item.line.raw)}
     all_spices = plain or bool(re.search(said, text))
-    others = " ".join(step for step in understood.said if not SEASONED.search(step)).lower()
+    others = " ".join(
+        text for step in understood.said for text in sentences_in(step)
+        if not SEASONED.search(text)
+    ).lower()  # fmt: skip
     # "season the meat", and the mustard is whisked into the sauce by another step
     elsewhere = {
         item.index for item in understood.ingredients

@@ -15,6 +15,7 @@ from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.seasoning import CURED, is_cured
 from pneumachron.recipes.converting.themes import Theme, is_own_work, mixes_a_glaze, theme_of
 from pneumachron.recipes.understanding.crust import glazes
+from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -129,8 +130,19 @@ def _beside_the_heat(understood: Understood, themes: list[Theme], index: int) ->
         return
     for place, text in _whole_sentences(understood.recipe.steps[index], main[1]):
         done = theme_of(text, late=place > main[1]) in {"season", "marinate", "heat"}
-        if place != main[1] and is_own_work(text) and not done:
+        own = is_own_work(text) or thickens_with_more(understood, text)
+        if place != main[1] and own and not done:
             yield _own_words(understood, themes, index, text, after=place > main[1])
+
+
+_THICKENER = any_of(r"\bcorn ?(?:starch|flour)\b", r"\barrowroot\b", r"\bslurry\b",
+                    r"\bspeisestärke\b", r"\bbeurre mani")  # fmt: skip
+
+
+def thickens_with_more(understood: Understood, text: str) -> bool:
+    """Whether a text thickens with what the list of ingredients does not have."""
+    listed = any(item.kind in {"starch", "flour"} for item in understood.ingredients)
+    return not listed and _THICKENER.search(text) is not None
 
 
 def _whole_sentences(step: str, main: int) -> Iterator[tuple[int, str]]:
@@ -198,7 +210,8 @@ def _rule_of(
 def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[OutLine]) -> str:
     """Which of our steps does a step's work; its own words where none does all of it."""
     step = understood.recipe.steps[index]
-    lost = theme in _ABSORBING and is_own_work(step)
+    own = is_own_work(step) or thickens_with_more(understood, step)
+    lost = theme in _ABSORBING and own
     elsewhere = theme == "serve" and not names_any(understood, step)
     browned_late = theme == "sear" and index > max(understood.cooking.steps, default=index)
     if lost or elsewhere or browned_late:

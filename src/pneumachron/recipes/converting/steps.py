@@ -253,7 +253,7 @@ def _is_taken_out(work: Work, line: OutLine) -> bool:
 
 
 _THICKENERS = re.compile(
-    r"starch|corn ?flour|speisest|arrowroot|tapioca|roux|beurre mani|flour|gum"
+    r"starch|corn ?flour|stärke|arrowroot|tapioca|roux|beurre mani|flour|gum"
     r"|gravy (?:mix|gran|pow)",
     re.I,
 )

@@ -62,8 +62,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
     (
         "season",
         any_of(
-            r"\brub\b",
-            r"\bseason\b",
+            r"\brub\b|\brubbed (?:\w+ )?(?:with|in)\b",
+            r"\bseason\b|\bseasoned with\b",
             r"\bsalt the",
             r"(?<!to )\bcoat\b(?! (a|the) (back of )?(a |the )?spoon)",
             r"\bslather",
@@ -194,7 +194,9 @@ _OWN_WORK = any_of(
     r"\bwhi(z|zz)\b", r"\bprocess(or)?\b", r"\btoast\b", r"\bsoak\b", r"\bgrind\b",
     r"\bpound (?:the|it|garlic|ginger|with a)\b|(^|[.;,] )pound\b(?! of)",
     r"\bpar-?boil\w*", r"\bblanch\w*", r"\bchar (the )?(tomato|onion|pepper|chil)",
-    r"\bpickle\b", r"(?<!better )(?<!best )\bnext day\b", r"\breheat\b",
+    r"\bpickle\b", r"\breheat\b",
+    r"(?<!better )(?<!best )\bnext day\b"
+    r"(?!,? (?:brown|sear|rub|heat|get|put|preheat|take)\b)",
     r"\b(refrigerate|chill)\b.*\bovernight\b",
     r"\bovernight\b.*\b(fridge|refrigerator)\b", r"\bbash\b", r"\bpeel\b", r"\bdry-?fry\b",
 )  # fmt: skip

@@ -59,7 +59,9 @@ TIMES = re.compile(
 )
 """“Cook 4 hours” alone is a step."""
 _ON = re.compile(
-    r"\b(serves|servings?|feeds|yields?|makes)\s*:?\s*\d{1,3}(\s*[–-]\s*\d{1,3})?", re.I
+    r"\b(serves|servings?|feeds|yields?|makes)\s*:?\s*\d{1,3}(\s*[–-]\s*\d{1,3})?"
+    r"|\b\d{1,3}(\s*[–-]\s*\d{1,3})? (servings|portions|people|persons)\b",
+    re.I,
 )
 STEP_LABEL = re.compile(r"^step \d{1,2}\s*[:.]?$", re.I)
 _KINDS: tuple[tuple[re.Pattern[str], Heading], ...] = (
@@ -94,10 +96,14 @@ def yield_in(line: str) -> str:
     plain = BULLET.sub("", line).strip("#*_ ").strip()
     if YIELD.match(plain) and not re.match(r"^portions? of\b", plain, re.I):
         return plain
-    if TIMES.search(plain):
+    if TIMES.search(plain) or _LABELS.search(plain):
         found = _ON.search(plain)
         return found[0] if found else ""
     return ""
+
+
+_LABELS = re.compile(r"^[^.]{1,50}\s[|·•]\s[^.]{1,50}$")
+"""“2 h 15 m | Serves 4 | Easy”."""
 
 
 _AUTHOR = re.compile(

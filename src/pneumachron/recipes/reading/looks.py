@@ -9,7 +9,9 @@ from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.patterns import any_of
 
 BULLET = re.compile(r"^\s*(?:[-*•·▢☐\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐\u2013]\s+")
-NUMBERED = re.compile(r"^\s*(?:step\s*)?\d{1,2}\s*[.):]\s+(?=[A-Za-z])|^\s*step\s+\d{1,2}\s+", re.I)
+NUMBERED = re.compile(
+    r"^\s*(?:step\s*)?\d{1,2}\s*(?:[.):]\s+(?=[A-Za-z])|\)\s+(?=\d))|^\s*step\s+\d{1,2}\s+", re.I
+)
 MOST_LOOKED_AT = 400
 """Characters of a line that are looked at."""
 CLUTTER = any_of(
@@ -44,7 +46,7 @@ _ASKED = re.compile(
     re.I,
 )
 """“Can I use frozen ribs? No.”: what readers asked."""
-_AMOUNT_FIRST = re.compile(
+STARTS_COUNTED = re.compile(
     r"^(about |approx\.? |ca\.? )?(\d|[½⅓⅔¼¾⅛⅜⅝⅞]|(an?|one|two|three|four|five|six|eight|ten|half|"
     r"few|several|bottle|can|tin|jar|pinch|dash|handful|packet|juice|zest|dozen)\b)",
     re.I,
@@ -86,7 +88,7 @@ _WHAT_FOR = re.compile(
 """“Sesame seeds to finish” is no work."""
 _SHORT = re.compile(r"\b(?:lbs?|oz|tsps?|tbsps?|pkgs?|pkts?|ea|approx|c|qts?|pts?|gal|in)\.$", re.I)
 """“4 to 5 lbs.”: the end of a word, and of no sentence."""
-_ALSO_ADJECTIVES = frozenset({"warm", "cool", "dry", "thin", "clean", "open", "crisp", "ready"})
+ALSO_ADJECTIVES = frozenset({"warm", "cool", "dry", "thin", "clean", "open", "crisp", "ready"})
 _AFTER_A_VERB = frozenset({
     "a", "all", "an", "any", "both", "carefully", "completely", "down", "each", "for", "gently",
     "in", "it", "off", "on", "out", "over", "some", "the", "them", "these", "this", "through",
@@ -121,9 +123,9 @@ def look_at(line: str) -> Look:
     sentence = told and not (_SHORT.search(plain) or _WHAT_FOR.search(plain))
     known = food_of(found.name) is not UNKNOWN
     # “20 years” at the end of a sentence is no amount of food
-    counted = bool(_AMOUNT_FIRST.match(plain)) or bool(re.search(r"[\d½⅓⅔¼¾⅛]", plain))
+    counted = bool(STARTS_COUNTED.match(plain)) or bool(re.search(r"[\d½⅓⅔¼¾⅛]", plain))
     # nor is the “rack” of a title one rack
-    amount = found.low is not None and counted and (known or bool(_AMOUNT_FIRST.match(plain)))
+    amount = found.low is not None and counted and (known or bool(STARTS_COUNTED.match(plain)))
     # so much of a food is an ingredient, whatever word it begins with
     clutter = bool(_ASKED.match(plain)) or (
         not (amount and known) and (bool(CLUTTER.search(plain)) or not words or plain.endswith("?"))
@@ -161,6 +163,6 @@ def look_at(line: str) -> Look:
 def _starts_with_verb(plain: str, words: list[str]) -> bool:
     if not words or plain.lower().startswith(_NOT_VERBS):
         return False
-    if words[0] in _ALSO_ADJECTIVES:
+    if words[0] in ALSO_ADJECTIVES:
         return len(words) > 1 and words[1] in _AFTER_A_VERB
     return words[0] in VERBS

@@ -7,28 +7,27 @@ before, after and in between left out. A line is never lost: what is left out is
 
 import re
 from collections.abc import Iterator
-from dataclasses import dataclass, field
 from typing import Literal, TypeAlias
 
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
-from pneumachron.recipes.reading.headings import (
-    STEP_LABEL,
-    TIMES,
-    Heading,
-    author_in,
-    heading_of,
-    source_in,
-    yield_in,
-)
-from pneumachron.recipes.reading.looks import BULLET, NUMBERED, Look, look_at
+from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.prose import (
     foods_in_prose,
     is_told_part,
     meat_in_prose,
     without_meat_only,
 )
-from pneumachron.recipes.reading.titles import ABOUT_MEAT, ASKS, SERVED, SUBJECT, title_of
+from pneumachron.recipes.reading.rows import (
+    MOST_TITLE_WORDS,
+    WEIGHED,
+    Row,
+    Text,
+    is_meat,
+    may_be_title,
+    name_sections,
+)
+from pneumachron.recipes.reading.titles import ASKS, title_of
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
     joined_cells,
@@ -55,79 +54,6 @@ _ABOVE = 2.0
 """What counts against a line above the heading of the ingredients."""
 _OUT_OF_A_LIST = 1.0
 """What counts against a list with bullets that is half ingredients and half steps."""
-_LEAST_TITLE, _MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 6
-"""Letters and words of a title; words of one with an exclamation mark."""
-
-
-@dataclass(slots=True)
-class _Row:
-    """A line of the text: as it stands, without its bullet, what it opens, how it looks."""
-
-    raw: str
-    plain: str
-    heading: Heading | None
-    look: Look
-    under: Heading | None = None
-    """The heading it stands under."""
-    bulleted: bool = False
-    opens_food: bool = False
-    """Food stands under it, and something that may be the title before it."""
-    names_it: bool = False
-    """The first line names the meat that is listed further down: a title."""
-    above: bool = False
-    """It stands above the heading of the ingredients, or is the first line and has no amount."""
-
-
-@dataclass(slots=True)
-class _Text:
-    """The rows, and what was taken out of them already."""
-
-    rows: list[_Row] = field(default_factory=list)
-    yields: str = ""
-    times: str = ""
-    author: str = ""
-    source: str = ""
-    subject: str = ""
-    """Of a mail, when it names a meat."""
-
-    def take(self, line: str) -> None:
-        """One line; yield, times and empty labels are no rows."""
-        plain = BULLET.sub("", line).strip()
-        if STEP_LABEL.match(plain):
-            return
-        if self._credit(line):
-            return
-        told = yield_in(line)
-        if not self.rows and not told and (behind := SERVED.search(plain)):
-            self.yields = behind[0].strip(" ,;.()–-")
-            line = plain = SERVED.sub("", plain)
-        first = bool(told) and not self.yields
-        if first:
-            self.yields = told
-        if TIMES.search(plain) and heading_of(line) is None and len(plain.split()) < 20:
-            self.times = f"{self.times} {plain}".strip()
-            return
-        if first:
-            return
-        bulleted = bool(BULLET.match(line))
-        self.rows.append(
-            _Row(line, plain.lstrip("# "), heading_of(line), look_at(line), bulleted=bulleted)
-        )
-
-    def _credit(self, line: str) -> bool:
-        """Who wrote it, where it stands and what the mail is about: each by its first line."""
-        subject = SUBJECT.match(line)
-        if subject and not self.subject and ABOUT_MEAT.search(subject["about"]):
-            self.subject = subject["about"].strip(" ?!.")
-            return True
-        author, source = author_in(line), source_in(line)
-        if author and not self.author:
-            self.author = author
-            return True
-        if source and not self.source:
-            self.source = source
-            return True
-        return False
 
 
 def read_plain(text: str) -> Recipe:
@@ -141,65 +67,19 @@ def read_markdown(text: str) -> Recipe:
 
 
 def _sorted(lines: Iterator[str]) -> Recipe:
-    text = _Text()
+    text = Text()
     for raw in (part for line in lines for part in unfolded(line)):
         line = joined_cells(raw.strip())
         if line.strip(" -_=*#"):
             text.take(line)
         if len(text.rows) > MAX_ROWS:
             raise UnreadableError("too_many_lines", most=MAX_ROWS)
-    _name_sections(text.rows)
+    name_sections(text.rows)
     states = _states(text.rows)
     return _Sorted(text, states).recipe()
 
 
-def _name_sections(rows: list[_Row]) -> None:
-    """Under which heading every row stands; an unknown heading above work opens the steps."""
-    named = {row.heading for row in rows}
-    under: Heading | None = None
-    titled = False
-    for index, row in enumerate(rows):
-        following = rows[index + 1].look if index + 1 < len(rows) else None
-        opens_work = following is not None and following.work > max(following.food, 0.3)
-        unknown = row.heading == "part" and row.raw.startswith("#")
-        if unknown and under == "ingredients" and "steps" not in named and opens_work:
-            row.heading = "steps"
-            named.add("steps")
-        row.opens_food = titled and following is not None and following.food > following.work
-        titled = titled or _may_be_title(row)
-        if row.heading not in {None, "part"}:
-            under = row.heading
-        row.under = under
-    _mark_above(rows)
-
-
-_COUNTS = re.compile(r"\W*(?:\d|[½¼¾⅓⅔]|an?\b|one\b|two\b|three\b|four\b|half\b)", re.I)
-
-
-def _mark_above(rows: list[_Row]) -> None:
-    """The title, and what is said before the ingredients, is none of them."""
-    if any(row.heading == "ingredients" for row in rows):
-        for row in rows:
-            if row.heading == "ingredients":
-                return
-            row.above = True
-    first = next((row for row in rows if not row.look.clutter), None)
-    if first is not None and _is_meat(first) and not _COUNTS.match(first.plain):
-        # “Rack of ribs, my way”, and two racks of them further down
-        counted = [row for row in rows if row is not first and row.look.has_amount]
-        first.above = first.names_it = any(map(_is_meat, counted))
-    if first is not None and not first.look.has_amount:
-        first.above = True
-        # a greeting may stand before the title
-        for row in rows:
-            if row.look.has_amount:
-                return
-            if _may_be_title(row):
-                row.above = True
-                return
-
-
-def _emission(row: _Row, state: State, *, sure_steps: bool) -> float:
+def _emission(row: Row, state: State, *, sure_steps: bool) -> float:
     """What a row is worth in a state."""
     if state in {"before", "after"}:
         if row.under in {"notes", "end"}:
@@ -212,7 +92,7 @@ def _emission(row: _Row, state: State, *, sure_steps: bool) -> float:
     return _worth(row, state, sure_steps=sure_steps)
 
 
-def _worth(row: _Row, state: State, *, sure_steps: bool) -> float:
+def _worth(row: Row, state: State, *, sure_steps: bool) -> float:
     """What a row that is no heading is worth among the ingredients or the steps."""
     if row.under in {"notes", "end"}:
         return -1.0
@@ -228,19 +108,19 @@ def _worth(row: _Row, state: State, *, sure_steps: bool) -> float:
     return max(worth, _UNDER_HEADING)
 
 
-def _states(rows: list[_Row]) -> list[State]:
+def _states(rows: list[Row]) -> list[State]:
     sure_steps = any(row.heading == "steps" for row in rows)
     found = [_cheapest(rows, order, sure_steps=sure_steps) for order in _ORDERS]
     return max(found, key=lambda item: item[0])[1]
 
 
 def _cheapest(
-    rows: list[_Row], order: tuple[State, ...], *, sure_steps: bool
+    rows: list[Row], order: tuple[State, ...], *, sure_steps: bool
 ) -> tuple[float, list[State]]:
     """The best way through the rows, state after state; cost grows with their number only."""
     worth = [0.0] + [float("-inf")] * (len(order) - 1)
     came: list[list[int]] = []
-    before: _Row | None = None
+    before: Row | None = None
     for row in rows:
         step: list[int] = []
         new: list[float] = []
@@ -266,7 +146,7 @@ def _cheapest(
 class _Sorted:
     """Rows with their states, made a recipe."""
 
-    def __init__(self, text: _Text, states: list[State]) -> None:
+    def __init__(self, text: Text, states: list[State]) -> None:
         self.text = text
         self.pairs = list(zip(text.rows, states, strict=True))
         self.left_out: list[str] = []
@@ -319,18 +199,18 @@ class _Sorted:
         )
 
     @staticmethod
-    def _no_words(row: _Row) -> bool:
+    def _no_words(row: Row) -> bool:
         return row.look.clutter or row.heading not in {None, "part"}
 
-    def _title(self) -> _Row | None:
+    def _title(self) -> Row | None:
         """The heading of a page; else the first line before the recipe that may be one."""
         outside = [
             (row, state) for row, state in self.pairs
-            if state in {"before", "after"} and _may_be_title(row)
+            if state in {"before", "after"} and may_be_title(row)
         ]  # fmt: skip
         before = [row for row, state in outside if state == "before"]
         marked = next((row for row in before if row.raw.startswith("#")), None)
-        meaty = (row for row, state in outside if state == "after" and _is_meat(row))
+        meaty = (row for row, state in outside if state == "after" and is_meat(row))
         if self.text.subject and marked is None:
             return None
         asked = (row for row, state in self.pairs if state != "steps" and ASKS.match(row.plain))
@@ -398,49 +278,29 @@ def _without_numbers(lines: list[str], number: re.Pattern[str] = _NUMBER) -> lis
     return lines
 
 
-def _is_clutter(row: _Row) -> bool:
+def _is_clutter(row: Row) -> bool:
     """What is numbered among the steps is one of them, whatever it says."""
     return row.look.clutter and not (row.under == "steps" and NUMBERED.match(row.raw))
 
 
-def _is_farewell(row: _Row) -> bool:
+def _is_farewell(row: Row) -> bool:
     """A short last line that says nothing of work."""
     if NUMBERED.match(row.raw):
         return False
     return row.look.work <= 0 and len(row.plain.split()) <= 6
 
 
-_WEIGHED = re.compile(r"\d\s?-?(?:lbs?|pounds?|kg|kilos?|g|oz)\b", re.I)
-
-
-def _may_be_title(row: _Row) -> bool:
-    words = row.plain.split()
-    return (
-        not row.look.clutter
-        and row.heading in {None, "part"}
-        and not row.plain.endswith((".", "?", ":"))
-        and (not row.plain.endswith("!") or (len(words) <= _MOST_CALLED and _is_meat(row)))
-        and len(row.plain) >= _LEAST_TITLE
-        and not (_WEIGHED.search(row.plain) and _is_meat(row))
-        and len(words) <= _MOST_TITLE_WORDS
-    )
-
-
 def _is_counted(line: str) -> bool:
     return read_line(line).low is not None
 
 
-def _is_meat(row: _Row) -> bool:
-    return food_of(row.plain).kind == "meat"
-
-
-def _is_lost_meat(row: _Row, state: State) -> bool:
+def _is_lost_meat(row: Row, state: State) -> bool:
     """A line with an amount of meat is an ingredient, wherever it stands."""
     if state == "steps" or row.heading is not None or row.look.clutter or row.names_it:
         return False
     weighed = row.look.has_amount and row.look.food > 1.0
-    few = len(row.plain.split()) <= _MOST_TITLE_WORDS and row.look.work < 0.3
-    return _is_meat(row) and (weighed or (few and _WEIGHED.search(row.plain) is not None))
+    few = len(row.plain.split()) <= MOST_TITLE_WORDS and row.look.work < 0.3
+    return is_meat(row) and (weighed or (few and WEIGHED.search(row.plain) is not None))
 
 
 def _labelled_s(times: str, label: str) -> float | None:

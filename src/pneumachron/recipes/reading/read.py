@@ -17,7 +17,7 @@ from pneumachron.recipes.model import (
 from pneumachron.recipes.reading.decode import clean, decode
 from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
-from pneumachron.recipes.reading.looks import look_at
+from pneumachron.recipes.reading.looks import STARTS_COUNTED, look_at
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
 from pneumachron.recipes.understanding.sentences import NO_END
 
@@ -103,18 +103,27 @@ def _spread(text: str) -> str:
     if len(lines) > _FEW_LINES or len(words) < _MANY_WORDS or len(text) > MAX_MESSAGE:
         return text
     found: list[str] = []
+    listed = 0
     for line in lines:
         for sentence in _SENTENCE_ENDS.split(line):
             parts = _COMMAS.split(sentence)
             looks = [look_at(part) for part in parts]
             is_food = looks[0].has_amount and sum(look.food > look.work for look in looks)
             if is_food and is_food >= len(parts) / 2:
-                found += [food for part in parts for food in _in_brackets(part)]
+                foods = [food for part in parts for food in _in_brackets(part)]
+                listed += sum(1 for food in foods if STARTS_COUNTED.match(food))
+                found += foods
             else:
                 found.append(f"{sentence.rstrip('.')}.")
+    if listed < _LEAST_LISTED:
+        return text  # it is told in sentences
     if found and not look_at(found[0]).has_amount:
         found[0] = found[0].rstrip(".")
     return "\n".join(found)
+
+
+_LEAST_LISTED = 3
+"""Fewer foods than these make no list. Judgement."""
 
 
 def _in_brackets(part: str) -> list[str]:

@@ -8,6 +8,8 @@ from markdown_it.token import Token
 
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.reading.looks import look_at
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.lines import read_line
 
 
 def markdown_lines(text: str) -> Iterator[str]:
@@ -107,7 +109,7 @@ def _part_on_a_line(line: str) -> Iterator[str]:
     """“For mustard sauce: 4 cups mustard, 2 cups honey”: a part and its foods."""
     found = _PART_LINE.match(line.strip())
     foods = _foods_of(found["part"], found["rest"]) if found else []
-    if found is None or len(foods) < 2:
+    if found is None or not foods:
         yield line
         return
     yield f"{found['part']}:"
@@ -119,7 +121,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
     """The foods behind the name of a part; none where it is a sentence, or no name of a part."""
     if part.lower().startswith("for "):
         counted = _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
-        return counted if len(counted) > 1 else []
+        one = len(counted) == 1 and read_line(rest).low is not None and look_at(rest).work <= 0
+        return counted if len(counted) > 1 or one else []
     if Part.of(part, ()).role == "main":
         return []
     foods: list[str] = []
@@ -131,7 +134,7 @@ def _foods_of(part: str, rest: str) -> list[str]:
             foods.append(text)
         else:  # "2 cloves garlic, minced together"
             foods[-1] += f", {text}"
-    return foods
+    return foods if len(foods) > 1 else []
 
 
 END_OF_PART = "\u2063:"
@@ -139,10 +142,24 @@ END_OF_PART = "\u2063:"
 _HEAD = frozenset({"ingredient", "ingredients", "amount", "amounts", "quantity", "qty", "item"})
 
 
+_TWO_CELLS = re.compile(
+    r"(?P<food>[^\d|\t½¼¾⅓⅔]{2,60}?)\s*(?:\s\|\s|\t|\.{4,})\s*(?P<amount>[\d½¼¾⅓⅔][^|\t]{0,60})"
+)
+
+
+def _food_first(line: str) -> str:
+    """“Onion | 1 large, diced” as “1 large Onion, diced”: two cells without a frame."""
+    found = _TWO_CELLS.fullmatch(line)
+    if found is None or durations_in(found["amount"]) or read_line(found["amount"]).low is None:
+        return line
+    amount, comma, rest = found["amount"].partition(",")
+    return f"{amount.strip()} {found['food'].strip()}{comma}{rest}"
+
+
 def joined_cells(line: str) -> str:
     """A table row as a line, `| Paprika | 2 Tbsp |`; its head is a heading, its rule nothing."""
     if not (len(line) > 2 and line.startswith("|") and line.endswith("|")):
-        return line
+        return _food_first(line)
     cells = [cell.strip(" *_") for cell in line.strip("|").split("|")]
     if all(re.fullmatch(r":?-+:?", cell) for cell in cells if cell):
         return ""

@@ -52,7 +52,12 @@ _NO_RIB = any_of(r"\bcelery\b", r"\bchard\b", r"\bcabbage\b", r"\bcardoon\b", r"
 
 def animal_in(text: str) -> str | None:
     """The animal that a text names; None when it names none."""
-    return next((name for name, pattern in _ANIMALS if pattern.search(text)), None)
+    told = _WITHOUT.sub("", text)
+    return next((name for name, pattern in _ANIMALS if pattern.search(told)), None)
+
+
+_WITHOUT = re.compile(r"\b\w+[- ]free\b|\b(?:no|not|instead of|without(?: the)?) \w+", re.I)
+"""“Pork-free”, “instead of lamb”: an animal that is not in it."""
 
 
 def is_meat_line(item: Ingredient) -> bool:

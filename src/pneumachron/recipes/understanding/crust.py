@@ -25,7 +25,14 @@ class Crust:
 _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
     ("burnt_ends", any_of(r"\bburnt ends?\b")),
     ("bark", any_of(r"\bbark\b(?! at)")),
-    ("crackling", any_of(r"\bcrackl(e|es|ing|ings)\b", r"\bcrisp (skin|rind)\b")),
+    (
+        "crackling",
+        any_of(
+            r"\bcrackl(e|es|ing|ings)\b",
+            r"\bcrisp (skin|rind)\b",
+            r"\bschwarte\b.{0,40}\bknusprig|\bkruste\b.{0,40}\bknusprig",
+        ),
+    ),
 )
 _MEAT = (
     r"(the |all the |your )?(ribs?|racks?|meat|pork|wings?|pieces?|bones|chunks?|cubes?|them|it)"
@@ -44,6 +51,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
             r"\b(lid|foil) off\b.{0,40}\b(colou?r|brown|crust)",
             r"\buncover\w*\b.{0,40}\b(bast(e|ing)|glaz|colou?r|crust)",
+            r"\bgrill\b.{0,30}\bknusprig|\bknusprig.{0,30}\b(grill|brat|back|bräun)|\bübergrill",
         ),
     ),
     (

@@ -40,7 +40,7 @@ _SECTIONS = re.compile(
 )
 _SINGLES = re.compile(
     rf"{_CUTS}(?:(?:single|individual|separate) (?:ribs|bones)|singles|individuals)\b"
-    r"|\bribs?\b.{0,12}\bseparated\b"
+    r"|\bribs?\b.{0,12}\bseparated\b|\bcut individually\b|\bindividually cut\b"
     r"|\b(?:cut|separate|slice)\b.{0,20}\bbetween (?:the|each) bones?\b", re.I,
 )  # fmt: skip
 _PARTS = re.compile(
@@ -50,17 +50,19 @@ _PARTS = re.compile(
 _VERBS = {"halve": 2, "quarter": 4}
 
 
-def read_cutting(steps: tuple[str, ...], last: int | None) -> Cutting:
+def read_cutting(steps: tuple[str, ...], last: tuple[int, int] | None) -> Cutting:
     """How the meat is cut before it is cooked.
 
     Parameters
     ----------
-    last : row of the last step before the meat is done; None: only what comes before any heat is
-        known to be raw, so nothing is read
+    last : step and sentence of the long heat: what is cut behind it is done by then; None: only
+        what comes before any heat is known to be raw, so nothing is read
     """
     if last is None:
         return Cutting()
-    for sentence in (text for step in steps[: last + 1] for text in sentences_in(step)):
+    step, place = last
+    told = [text for each in steps[:step] for text in sentences_in(each)]
+    for sentence in (*told, *sentences_in(steps[step])[: place + 1]):
         found = _of_sentence(sentence)
         if found is not None:
             return found

@@ -213,7 +213,7 @@ _BARE = re.compile(
     r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|running"
     r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^)"
     r"(?P<value>\d{3})(?:(?:-|–| to )\d{3})?(?:-?ish)?"
-    r"(?= (?:for|till?|until|oven|all|or|and)\b|[,.;]| \(| \d| ?$)"
+    r"(?= (?:for|till?|until|oven|all|or|and|with|over|using)\b|[,.;]| \(| \d| ?$)"
     r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"
     r"|@ ?(?P<sign>\d{3})\b|\((?P<aside>\d{3})\)",
     re.I,

@@ -228,6 +228,7 @@ def read_line(text: str) -> Line:
     plain = _A_SIZED.sub("", plain)
     plain = _SMALL_ONE.sub(r"1 \1 ", plain)
     plain = _SIZE_WORD.sub(lambda found: _SIZES[found[1].lower()], plain)
+    plain = _GRADE.sub(_behind_the_name, plain)
     # 3-1/2 is three and a half, no range from half to three
     plain = _MIXED.sub(r"\1 \2", plain)
     # 1.500 g and 1,000 ml are thousands
@@ -267,6 +268,21 @@ def _for(line: Line, purpose: re.Match[str] | None) -> Line:
         return line
     what_for = (purpose[1] or purpose[2]).strip().lower()
     return replace(line, aside=", ".join(filter(None, [what_for, line.aside])))
+
+
+_GRADE = re.compile(
+    r"(?<=[a-z.] )(?P<number>\d{1,3})-(?!inch|cm\b|mm\b|in\b|pound|lbs?\b|ounce|oz\b|kg\b|g\b|ml\b)"
+    r"(?P<word>[a-z]{3,})\b(?P<name>.*)",
+    re.I,
+)
+"""“½ cup 16-mesh black pepper”, “2 tsp 5-spice”: a number that counts nothing."""
+
+
+def _behind_the_name(found: re.Match[str]) -> str:
+    grade = f"{found['number']}-{found['word']}"
+    if not found["name"].strip():
+        return grade.replace("5-", "five-")
+    return f"{found['name'].strip()} ({grade})"
 
 
 _BULLETS = re.compile(r"^(?:[-*•·▢☐–\s]+|\[[ xX]?\]\s*)+(?=\S)")
@@ -324,7 +340,7 @@ def _trailing(raw: str, plain: str) -> Line:
     """“salt 20 g”, “onions - 3”: the amount behind."""
     match = _TAIL.match(plain)
     found = _amount_of(match["amount"]) if match else None
-    if match and found and (found[0].unit or not found[1].strip()):
+    if match and found and (found[0].unit or _NO_NAME.match(found[1].strip())):
         amount, rest = found
         name, aside = _name_of(match["name"].strip(" -–:,"))
         more = rest.strip(" ,;")
@@ -334,6 +350,8 @@ def _trailing(raw: str, plain: str) -> Line:
     return Line(raw, None, None, "", name, aside)
 
 
+_NO_NAME = re.compile(r"(?:[,(].*|(?:small|large|medium|big)\b.{0,20})?$", re.I)
+"""Behind a number that stands last: “Orange 1, halved”, “Cinnamon 1 small stick”."""
 _PARENS = re.compile(r"\(([^()]*)\)")
 _DONE = (
     r"(?:grated|crushed|chopped|sliced|minced|diced|peeled|halved|quartered|julienned|shredded"

@@ -20,7 +20,7 @@ class Unit:
 
 _WORDS: dict[str, str] = {
     "cup": r"cups?|c\.?",
-    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bs|EL|T",
+    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bs?|EL|T",
     "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|TL|t",
     "dsp": r"dessert ?spoons?|dsps?",
     "floz": r"fl\.?\s?oz|fluid ounces?",
@@ -61,6 +61,7 @@ _WORDS: dict[str, str] = {
     "chunk": r"chunks?|lumps?",
     "piece": r"pieces?|pcs?",
     "part": r"parts?",
+    "strip": r"strips?",
 }
 """Words a unit goes by. Case is told apart only for T and t."""
 _PINT: dict[str, tuple[UnitKind, str]] = {

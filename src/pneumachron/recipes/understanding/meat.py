@@ -120,6 +120,8 @@ def read_meat(
         cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)
     lengths = cut == "rib_pieces" and _CHOPPED.search(text.lower()) is not None
     sized = None if lengths else thickness_in(text)
+    if cut == "flanken":
+        sized = sized or _slice_in(text)
     if cut == "shoulder_boneless" and not sure and _BONE_IS_IN.search(" ".join(steps)):
         cut = "shoulder_bone_in"
     bone = False if BONELESS.search(text) else True if BONED.search(text) else None
@@ -145,7 +147,9 @@ _BONE_IS_IN = re.compile(
 )
 """The steps speak of a bone that comes out."""
 _COOKED = re.compile(
-    r"\b(?<!slow[- ])(?:cooked|leftovers?|left-over|pre-?cooked)\b(?! (?:off|down|out))", re.I
+    r"\b(?<!slow[- ])(?<!with )(?<!for )(?:cooked|leftovers?|left-over|pre-?cooked)\b"
+    r"(?! (?:off|down|out))",
+    re.I,
 )
 """Done already: there is nothing to soften."""
 _LEAST_UNNAMED_KG = 0.4
@@ -340,6 +344,34 @@ _WEIGHT = re.compile(
 )
 
 
+_TOLD = re.compile(
+    r"\b(?:spare ?ribs|ribs?|briskets?|shoulders?|butts?|picnics?|racks?|slabs?)\b"
+    rf"[^.!?;]{{0,24}}?(?P<weight>{_WEIGHT.pattern})(?! of\b)(?! (?:cooker|pot)\b)",
+    re.I,
+)
+
+
+def with_told_mass(meat: Meat, description: str) -> Meat:
+    """The meat with the weight that the words above the recipe give, where its line gives none.
+
+    “… with a slab of spare ribs (about 3½ lb)”; said of several pieces it is in doubt.
+    """
+    if meat.mass_kg is not None or meat.index is None:
+        return meat
+    found = _TOLD.search(description)
+    if found is None:
+        return meat
+    told = read_line(found["weight"])
+    mass_kg = (told.amount or 0.0) * unit_of(told.unit).factor
+    if not _MAIN_KG <= mass_kg <= _MOST_TOLD_KG:
+        return meat
+    return replace(meat, mass_kg=mass_kg, mass_sure=(meat.count or 1) == 1)
+
+
+_MOST_TOLD_KG = 15.0
+"""More is said of a whole animal, or of a year. Judgement."""
+
+
 def usual_mass_kg(cut: str, count: int | None) -> float:
     """A guess to ask about: racks by number, other cuts by what is usually bought."""
     if cut in _RACK_KG:
@@ -388,17 +420,30 @@ _UNIT_M = {"cm": "centimeter", "mm": "millimeter"}
 MOST_PIECES = 60
 
 
+_MOST_OF_A_SLICE_M = 0.026
+"""Flanken is sawn no thicker than an inch. Common practice."""
+
+
+def _slice_in(text: str) -> float | None:
+    """“Thin flanken, 3/8"”: of strips sawn across the bones the one size told is the thickness."""
+    sizes = [size for found in _THICK.finditer(text) if (size := _size_m(found)) is not None]
+    return next((size for size in sizes if size <= _MOST_OF_A_SLICE_M), None)
+
+
+def _size_m(found: re.Match[str]) -> float | None:
+    """A size in metres, when it may be one of meat."""
+    amount = read_line(f"{found['size'].strip()} g").amount
+    metres = unit_factor(_UNIT_M.get(found["unit"].lower(), "inch"), "meter")
+    return amount * metres if amount and 0.005 <= amount * metres <= 0.15 else None
+
+
 def thickness_in(text: str) -> float | None:
     """A thickness or the edge of cubes that a text names."""
     for match in _THICK.finditer(text):
         before = re.split(r"[,;(]", text[max(0, match.start() - 30) : match.start()].lower())[-1]
         if re.search(r"fat|trim|length|apart|score|slices?", before) or not match["what"]:
             continue
-        size = match["size"]
-        amount = read_line(f"{size.strip()} g").amount
-        unit = match["unit"].lower()
-        metres = unit_factor(_UNIT_M.get(unit, "inch"), "meter")
-        if amount and 0.005 <= amount * metres <= 0.15:
-            return amount * metres
+        if (size := _size_m(match)) is not None:
+            return size
     aside = _THICK_ASIDE.search(text)
     return thickness_in(f"{aside[1]} thick") if aside else None

@@ -5,6 +5,16 @@ from dataclasses import dataclass
 from typing import Literal, TypeAlias, get_args
 
 from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.device import (
+    ASIDE,
+    BROIL,
+    LID,
+    OVEN,
+    SIDES,
+    SIMMER,
+    Device,
+    device_of,
+)
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.meat import read_meat
@@ -36,88 +46,9 @@ class Cooking:
     """Step and sentence of the longest of it."""
 
 
-_SLOW = re.compile(r"\bslow[- ]cook(er|ed|ing)?\b|\bcrock[- ]?pot\b", re.I)
-_SMOKER = re.compile(
-    r"(?<!liquid )(?<!without a )\bsmok(e|er|ed|ing)\b(?! paprika| salt)|\bpellet (grill|cooker)\b"
-    r"|\boffset\b|\bthe pit\b|\bkamado\b|\bdrum\b",
-    re.I,
-)
-_STOVETOP = re.compile(
-    r"\bpressure[- ]cook(er|ing)?\b|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b", re.I
-)
-_ON_THE_STOVE = any_of(
-    r"\bstove ?top\b", r"\bon the stove\b", r"\bpsi\b", r"\bfull pressure\b", r"\bflame\b",
-    r"\b(first|second) ring\b", r"\bweight (jiggles|rocks)\b", r"\bhob\b",
-)  # fmt: skip
-_ELECTRIC = any_of(
-    r"\belectric\b", r"\bmulti[- ]?cooker\b", r"\b(high|low) pressure\b",
-    r"\bpressure[- ]cook (on|at) (high|low)\b", r"\bnatural(ly)? (pressure )?releas",
-    r"\bquick releas", r"\bvalve\b", r"\bkeep[- ]warm\b", r"\bNPR\b", r"\bQR\b", r"\bQPR\b",
-)  # fmt: skip
 _LETS_GO = any_of(r"\breleas\w*", r"\bcome down\b", r"\bnatural(ly)?\b", r"\breduce pressure\b",
-                  r"\bvent\b", r"\bNPR\b", r"\bQP?R\b", r"\bpressure (drop|fall)")  # fmt: skip
-_GRILL = re.compile(
-    r"\bcharcoal\b|(?<!in a )(?<!in the )(?<!in your )(?<!heavy )(?<!large )(?<!soup )\bkettle\b"
-    r"|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
-    r"|\bbarbecue(d)? over\b|\bindirect\b|\bover coals\b|\btwo-zone\b|\b(cool|hot) side\b"
-    r"|\bcoals\b",
-    re.I,
-)
-_BROIL = re.compile(r"\bbroil(er|ed|ing)?\b|\bunder the (hot )?grill\b|\bgrill \(broil\)", re.I)
-_OVEN = re.compile(
-    r"(?<!dutch )\boven\b|\bofen\b|\broast(ed|ing)?\b|\bbak(e|ed|ing)\b|\bbrais(e|ed|ing)\b", re.I
-)
-_LID = any_of(
-    r"\bcover(ed)?\b",
-    r"\blid\b",
-    r"\bfoil\b",
-    r"\bwrap(ped)?\b",
-    r"\bdutch oven\b",
-    r"\bcasserole\b",
-    r"\btightly\b",
-    r"\bclay pot\b",
-    r"\btagine\b",
-    r"\bschmor\w+",
-)
+                  r"\bvent\b", r"\bNP?R\b", r"\bQP?R\b", r"\bpressure (drop|fall)")  # fmt: skip
 _OPEN = re.compile(r"\buncover(ed)?\b|\bwithout (a )?lid\b|\bopen\b", re.I)
-_SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b", r"\btagine\b",
-                 r"\b(low|lowest|gentlest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",
-                 r"\btick(s|ing)? over\b", r"\bbarely bubbl\w*",
-                 r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
-_ASIDE = any_of(
-    r"\brest(s|ed|ing)?\b",
-    r"\bstand\b",
-    r"\bleave\b",
-    r"\bmarinat\w*",
-    r"\bovernight in\b",
-    r"\bfridge\b",
-    r"\brefrigerat\w*",
-    r"\bchill(ed)?\b",
-    r"\bsoak\b",
-    r"\bboiling water\b",
-    r"\bpar-?(boil|cook)\w*",
-    r"\bblanch\w*",
-    r"\bhold in\b",
-    r"\bsit\b",
-    r"\bcool(ed)?\b",
-    r"\breheat\w*",
-    r"\bwarm (it |them )?through\b",
-    r"\bsear(ed)?\b",
-    r"\bbrown(ed)?\b",
-    r"\bfry\b",
-    r"\bsoften(ed)?\b",
-    r"\bonions?\b.*\b(until|till)\b",
-    r"\bper side\b",
-    r"\ba side\b",
-    r"\bper batch\b",
-    r"\ba batch\b",
-    r"\bevery\b",
-    r"\b(for|in|during) the (last|final)\b",
-    r"\bthicken\w*",
-    r"\breduc\w+(?! (to|heat|the heat)\b)",
-    r"\bwith the wine\b",
-)
-_SIDES = re.compile(r"\b(per|a|each) side\b", re.I)
 _MEAT_IN = any_of(
     r"\bribs?\b",
     r"\bmeat\b",
@@ -129,6 +60,7 @@ _MEAT_IN = any_of(
     r"\brack\b",
     r"\bpoint\b",
     r"\bcubes?\b",
+    r"\b(mit)?(garen|braten|schmoren)\b|\bfleisch\b",
     r"\bpicnic\b",
     r"\bcook\b",
     r"\bcovered\b",
@@ -146,7 +78,7 @@ PSI_PA = 6894.757
 def read_method(recipe: Recipe) -> Cooking:
     """The main heat: the kind that most of the long times belong to."""
     recipe = without_other_ways(recipe)
-    device = _device(recipe)
+    device = device_of(recipe)
     spans = [
         span for index, step in enumerate(recipe.steps) for span in _main_spans(index, step, device)
     ]
@@ -162,7 +94,7 @@ def read_method(recipe: Recipe) -> Cooking:
     first = max(spans, key=lambda item: item.high_s)
     if device == "oven" and _on_the_hob(recipe, first):
         device = "simmer"
-        spans = [item for item in spans if not _OVEN.search(item.sentence)]
+        spans = [item for item in spans if not OVEN.search(item.sentence)]
     spans = [item for item in spans if not _is_finish(item, first)]
     method = _of_device(device, _told_before(recipe, first)) if device else None
     more = _by_weight(recipe, first) - 1.0
@@ -191,21 +123,23 @@ _BRAISE = re.compile(r"\bbrais\w*", re.I)
 def _on_the_hob(recipe: Recipe, main: "_Found") -> bool:
     """An oven that comes after the long simmering is for the crust."""
     before = " ".join([*recipe.steps[: main.step], main.sentence])
-    simmers = _SIMMER.search(main.sentence)
-    in_it = _OVEN.search(_BRAISE.sub("", before))
+    simmers = SIMMER.search(main.sentence)
+    in_it = OVEN.search(_BRAISE.sub("", before))
     return bool(simmers) and not in_it and not temperatures_in(before)
 
 
 FINISH_SHARE = 1.0 / 6.0
-"""A later heat shorter than this part of the main one is a finish, no cooking. Judgement."""
+"""A later heat no longer than this part of the main one is a finish, no cooking. Judgement."""
 _CRUST = any_of(r"\bcrackl", r"\bcrisp", r"\bglaz", r"\bsticky\b", r"\bbrowned\b", r"\bbubbl",
                 r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b", r"\buncover", r"\bunwrap",
-                r"\bbrush", r"\bbast", r"\bpaint", r"\bcolou?r\b", r"\bchar\b")  # fmt: skip
+                r"\bbrush", r"\bbast", r"\bpaint", r"\bcolou?r\b", r"\bchar\b",
+                r"\bknusprig", r"\bkross", r"\bkruste", r"\b(über)?bräun",
+                r"\bglasier")  # fmt: skip
 
 
 def _is_finish(item: "_Found", main: "_Found") -> bool:
     """A crust at the end, or the hot blast that a roast begins with."""
-    if item.high_s >= FINISH_SHARE * main.high_s:
+    if item.high_s > FINISH_SHARE * main.high_s:
         return False
     if (item.step, item.place, item.start) < (main.step, main.place, main.start):
         return bool(temperatures_in(item.sentence))
@@ -214,7 +148,7 @@ def _is_finish(item: "_Found", main: "_Found") -> bool:
 
 def _told_before(recipe: Recipe, main: "_Found") -> str:
     """The sentence of the main heat; with the one before, where it does not say lid or open."""
-    if _LID.search(main.sentence) or _OPEN.search(main.sentence):
+    if LID.search(main.sentence) or _OPEN.search(main.sentence):
         return main.sentence
     steps = [sentences_in(step) for step in recipe.steps[: main.step + 1]]
     before = steps[-1][: main.place] or (steps[-2][-1:] if len(steps) > 1 else [])
@@ -222,7 +156,7 @@ def _told_before(recipe: Recipe, main: "_Found") -> str:
     for told in reversed(before):
         if _FINISHES.search(told):
             break
-        if _LID.search(told):
+        if LID.search(told):
             return f"{told} {main.sentence}"
     return main.sentence
 
@@ -233,14 +167,21 @@ _POUND_KG = 0.45359237
 """Published: international yard and pound agreement of 1959."""
 
 
+MOST_ROASTS = 4
+"""More pieces than these are no roasts, of which each is weighed. Judgement."""
+
+
 def _by_weight(recipe: Recipe, main: "_Found") -> float:
     """How often a time counts that is given for a pound or a kilogram."""
     each = _PER_WEIGHT.search(main.sentence)
     if not each:
         return 1.0
-    mass_kg = read_meat(read_ingredients(recipe.ingredients), recipe.title, recipe.steps).mass_kg
-    if mass_kg is None:
+    meat = read_meat(read_ingredients(recipe.ingredients), recipe.title, recipe.steps)
+    if meat.mass_kg is None:
         return 1.0
+    # two roasts side by side take as long as one of them
+    several = meat.count is not None and 1 < meat.count <= MOST_ROASTS
+    mass_kg = meat.mass_kg / meat.count if several and meat.count else meat.mass_kg
     return mass_kg if each["unit"].lower().startswith("k") else mass_kg / _POUND_KG
 
 
@@ -256,52 +197,24 @@ class _Found:
     """Where in the sentence it stands."""
 
 
-Device: TypeAlias = Literal[
-    "smoker", "oven", "slow", "grill", "stovetop", "pressure", "simmer"
-]  # fmt: skip
-
-
-def _device(recipe: Recipe) -> Device | None:
-    """What the recipe is made for: the most special thing it names."""
-    work = " ".join(recipe.steps)
-    text = f"{recipe.title} {work}"
-    if _STOVETOP.search(text) or _ELECTRIC.search(work):
-        stove = _ON_THE_STOVE.search(text) or not _ELECTRIC.search(text)
-        return "stovetop" if stove else "pressure"
-    grilled = any(_GRILL.search(step) and not _BROIL.search(step) for step in recipe.steps)
-    hot = any(temperatures_in(step) for step in recipe.steps)
-    named: tuple[tuple[Device, bool], ...] = (
-        ("slow", bool(_SLOW.search(text))),
-        ("smoker", bool(_SMOKER.search(text))),
-        ("oven", bool(_OVEN.search(work))),
-        ("grill", grilled),
-        # a covered pot or foil at so many degrees
-        ("oven", hot and bool(_LID.search(text))),
-        ("simmer", bool(_SIMMER.search(text))),
-        # what only the title says: “Slow-roast shoulder”
-        ("oven", bool(_OVEN.search(recipe.title))),
-    )
-    return next((device for device, found in named if found), None)
-
-
 def _is_main_heat(sentence: str, device: Device | None) -> bool:
     """Whether the times of a sentence may be those of the main heat."""
-    both_sides = device == "grill" and _SIDES.search(sentence)
-    if not both_sides and _ASIDE.search(sentence) and not _cooks_long(sentence):
+    both_sides = device == "grill" and SIDES.search(sentence)
+    if not both_sides and ASIDE.search(sentence) and not _cooks_long(sentence):
         return False
     if device == "grill":
         return not re.search(r"\bmarinat|\bdirect heat\b", sentence, re.I)
-    if _BROIL.search(sentence):
+    if BROIL.search(sentence):
         return False
     if device in {"pressure", "stovetop"}:
         return not _not_under_pressure(sentence)
-    said = any(words.search(sentence) for words in (_OVEN, _LID, _OPEN, _MEAT_IN, _ONLY_A_TIME))
+    said = any(words.search(sentence) for words in (OVEN, LID, _OPEN, _MEAT_IN, _ONLY_A_TIME))
     return device != "oven" or said or bool(temperatures_in(sentence))
 
 
 _ONLY_A_TIME = re.compile(
     r"^\W*(about |for |approx\w*\.? |around )?[\d½¼¾/.,\s–-]+(to [\d½¼¾/.,\s]+)?"
-    r"(hours?|hrs?|h|min\w*)( or so| total| in all)?\W*$",
+    r"(hours?|hrs?|h|min\w*)( or so| total| in all| more| longer)?(,? (until|till?) .*)?\W*$",
     re.I,
 )
 """A card that says "Oven 160 C. Cover. 3 hours."."""
@@ -314,7 +227,7 @@ def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
         heat = _heat_in(sentence, device)
         if heat is None:
             continue
-        sides = 2.0 if device == "grill" and _SIDES.search(sentence) else 1.0
+        sides = 2.0 if device == "grill" and SIDES.search(sentence) else 1.0
         spans = durations_in(_ASIDES.sub("", _before_letting_go(heat, device)))
         least_s = _LEAST_S.get(device, 900.0)
         found += [
@@ -345,7 +258,7 @@ def _heat_in(sentence: str, device: Device | None) -> str | None:
     first = _THEN.split(sentence)[0]
     if first != sentence and durations_in(first) and _is_main_heat(first, device):
         return first
-    beside = ", ".join(part for part in _COMMAS.split(sentence) if not _ASIDE.search(part))
+    beside = ", ".join(part for part in _COMMAS.split(sentence) if not ASIDE.search(part))
     told = temperatures_in(beside) and durations_in(beside)
     return beside if told and _is_main_heat(beside, device) else None
 
@@ -378,7 +291,7 @@ def _not_under_pressure(sentence: str) -> bool:
     if found and not durations_in(_OF_THE_RELEASE.sub("", sentence[: found.start()])):
         return True
     told = re.search(r"\bpressure\b|\b(on )?high\b|\bmanual\b", sentence, re.I)
-    return bool(_SIMMER.search(sentence)) and not told
+    return bool(SIMMER.search(sentence)) and not told
 
 
 def _cooks_long(sentence: str) -> bool:
@@ -399,7 +312,7 @@ def _of_device(device: Device | None, sentence: str) -> Method | None:
         level = re.search(r"\b(high|low)\b", sentence, re.I)
         return "slow_high" if level and level[1].lower() == "high" else "slow_low"
     if device == "oven":
-        shut = _LID.search(re.sub(r"\buncover\w*", "", sentence, flags=re.I))
+        shut = LID.search(re.sub(r"\buncover\w*", "", sentence, flags=re.I))
         braised = re.search(r"\bbrais|\bsimmer|\blid\b", sentence, re.I)
         return "oven_lid" if (shut or braised) and not _only_open(sentence) else "oven_open"
     plain: dict[str, Method] = {

@@ -49,11 +49,9 @@ def _of_the_oven(text: str) -> list[Degrees]:
     """Temperatures that are not those of the meat; of two for one oven, the one without a fan."""
     found = []
     for degrees in temperatures_in(text):
-        after = re.split(r"\d", text[degrees.end : degrees.end + 25].lower())[0]
-        before = text[max(0, degrees.start - 25) : degrees.start].lower()
-        of_meat = re.search(r"internal|inside|middle", after) or re.search(
-            r"until|reaches|reads|about$", before
-        )
+        after = _ENDS.split(text[degrees.end : degrees.end + 25].lower())[0]
+        before = text[max(0, degrees.start - _NEAR) : degrees.start].lower()
+        of_meat = _INSIDE.search(after) or _UNTIL.search(re.split(r"\d", before)[-1])
         if not of_meat:
             found.append(degrees)
     still = [
@@ -64,5 +62,13 @@ def _of_the_oven(text: str) -> list[Degrees]:
     return still or found
 
 
+_ENDS = re.compile(r"\d|,|\buntil\b|\btill?\b|\band\b")
+"""Behind them something else is spoken of."""
+_NEAR = 45
+"""Characters before a temperature that say whose it is. Judgement."""
+_INSIDE = re.compile(r"internal|inside|middle|cent(?:er|re)|thickest|in the meat|probe")
+_UNTIL = re.compile(
+    r"until|\btill?\b|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|internal|\binside\b|\bcore\b|about$"
+)
 _FAN = re.compile(r"\D{0,12}\d+\s*°?\s?C?\s*(?:fan|umluft|hei(?:ß|ss)luft)\b", re.I)
 _FAN_BEFORE = re.compile(r"(?:umluft|hei(?:ß|ss)luft)\s*:?\s*$", re.I)

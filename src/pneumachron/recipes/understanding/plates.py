@@ -25,9 +25,9 @@ _SAID = re.compile(
 _COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good )?{_EATERS}\b", re.I)
 _AT_THE_END = re.compile(
     r"\b(?:serves|servings|feeds|does|makes|yields?|ergibt|enough for|für|a family of"
-    r"|served? (?:it )?(?:to|for)|for)"
+    r"|served? (?:it )?(?:to|for)|served|for)"
     rf"(?: about|:)*\s+{_SPAN}"
-    r"(?=\s*(?:\.|!|\)|$|easily|generously|with |in (?:buns|rolls)|"
+    r"(?=\s*(?:\.|!|:|\)|$|easily|generously|with |in (?:buns|rolls)|"
     rf"(?:hungry |good )?{_EATERS}))",
     re.I,
 )

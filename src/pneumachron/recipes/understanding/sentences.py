@@ -5,12 +5,16 @@ import re
 NO_END = r"(?<!\bSt\.)(?<!\bMr\.)(?<!\bDr\.)(?<!\bMrs\.)"
 """“St. Louis ribs”: the dot ends a short word."""
 _ENDS = re.compile(
-    rf"(?<=[a-zäöüßCF)”\"’'…][.;!]){NO_END}\s+|(?<=\d\.)\s+(?=[A-ZÄÖÜ])|(?<=[;!])\s+"
+    rf"(?<=[a-zäöüßCF)”\"’'…][.;!]){NO_END}\s+|(?<=\d\.)\s+(?=[A-ZÄÖÜ])|(?<=[A-Z]{{2}}\.)\s+(?=[A-Z])|(?<=[;!])\s+"
 )
 _SHORT = re.compile(
     r"\b(?:approx|ca|mins?|hrs?|lbs?|oz|tbsps?|tsps?|pkgs?|temp|no|vs|incl|ea|sec|st)\.$", re.I
 )
 _GOES_ON = re.compile(r"[\d½¼¾(]|(?:covered|or|and|until|till?|per|total|longer|more|at|on|in)\b")
+
+
+_UNIT = re.compile(r"[\d½¼¾⅓⅔]\s?(?:c|t|tsps?|tbsps?|tbs|oz|lbs?|pkgs?|qts?|pts?|g|ml)\.$", re.I)
+"""“½ c. apple juice”: the dot ends a unit."""
 
 
 def sentences_in(step: str) -> list[str]:
@@ -22,7 +26,8 @@ def sentences_in(step: str) -> list[str]:
     for part in _ENDS.split(step):
         if not part.strip():
             continue
-        if found and _SHORT.search(found[-1]) and _GOES_ON.match(part):
+        short = found and _SHORT.search(found[-1]) and _GOES_ON.match(part)
+        if short or (found and _UNIT.search(found[-1]) and part[0].islower()):
             found[-1] += f" {part}"
         else:
             found.append(part)

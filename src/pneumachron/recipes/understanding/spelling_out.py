@@ -4,6 +4,7 @@ import re
 
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import Ingredient
+from pneumachron.recipes.understanding.sentences import sentences_in
 
 _NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8,
             "nine": 9, "ten": 10}  # fmt: skip
@@ -42,21 +43,36 @@ def spelled_out(
     “Next” goes on behind what was counted before; “the rest” is what no step names.
     """
     foods = [item for item in ingredients if item.kind != "meat"]
-    told = " ".join(steps).lower()
-    unnamed = _names([item for item in foods if _last_word(item) not in told])
     everything = _names(foods)
     found: list[str] = []
     at = 0
-    for step in steps:
+    for row, step in enumerate(steps):
         text = _PARTS.sub(lambda found: _of_part(found, parts, ingredients), step)
         for counted in _NEXT.finditer(step):
             begin = 0 if counted["which"].lower() == "first" else at
             at = begin + _number(counted["many"])
             text = text.replace(counted[0], f"{counted[0]} ({_names(foods[begin:at])})", 1)
-        text = _REST.sub(rf"\g<0> ({unnamed})", text, count=1)
+        if rest := _REST.search(text):
+            left = _names(_left(foods, steps, row, rest.start()))
+            text = f"{text[: rest.end()]} ({left}){text[rest.end() :]}"
         text = _ALL.sub(rf"\g<0> ({everything})", text, count=1)
         found.append(text)
     return tuple(found)
+
+
+_ADDED = re.compile(
+    r"\b(?:add|stir|pour|whisk|mix|fold|beat|brush|toss|sprinkle|scatter|garnish|finish|top|strew"
+    r"|spoon|drizzle|thicken|squeeze|season)\w*\b",
+    re.I,
+)
+
+
+def _left(foods: list[Ingredient], steps: tuple[str, ...], row: int, at: int) -> list[Ingredient]:
+    """What “everything else” is: named nowhere before, and added nowhere later."""
+    before = " ".join((*steps[:row], steps[row][:at])).lower()
+    later = [text for step in (steps[row][at:], *steps[row + 1 :]) for text in sentences_in(step)]
+    added = " ".join(text for text in later if _ADDED.search(text)).lower()
+    return [item for item in foods if _last_word(item) not in f"{before} {added}"]
 
 
 def _of_part(

@@ -18,7 +18,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
         "falls",
         any_of(
-            r"\b(fall|drop)(s|ing)?[- ](apart|off|from|to (bits|pieces|shreds))",
+            r"\b(fall|drop)(s|ing)?[- ](apart|off|away|from|to (bits|pieces|shreds))",
             r"\bfell (apart|off)",
             rf"{_BONE} (\w+ )?(pulls?|slips?|comes?|twists?|slides?|lifts?|wiggles?) "
             r"((right|clean|straight|easily) )?(out|free|away|clean)\b",
@@ -42,7 +42,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bpulled\b(?! (back|from|out|off))",
             r"\bpull (it|them|with|(the |your )?(meat|pork|beef|brisket|shoulder|butt))\b",
             r"\b(can|could) pull (it|them)\b|\b(ready|soft enough) (for|to) pull",
-            r"\bpulls (easily|clean)",
+            r"\bpulls (easily|clean|like)\b",
             r"(?<!onions )\bcollapse",
             r"\bpull\.|^\W*pull\b(?! (it |them )?(from|out|off)\b)",
             r"\bflakes?\b(?! of| salt|d)|\bcrumbles? (it |the meat )?with\b",

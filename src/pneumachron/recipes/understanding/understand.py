@@ -14,7 +14,13 @@ from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.crust import Crust, read_crust
 from pneumachron.recipes.understanding.cutting import CHUNK_M, Cutting, read_cutting
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, read_ingredients
-from pneumachron.recipes.understanding.meat import COUNTRY_RIB_KG, Meat, read_meat, usual_mass_kg
+from pneumachron.recipes.understanding.meat import (
+    COUNTRY_RIB_KG,
+    Meat,
+    read_meat,
+    usual_mass_kg,
+    with_told_mass,
+)
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.plates import read_plates
@@ -93,6 +99,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     """
     ingredients = read_ingredients(recipe.ingredients)
     meat = read_meat(ingredients, recipe.title, recipe.steps, answers.cut)
+    meat = with_told_mass(meat, recipe.description)
     cut = answers.cut or meat.cut
     if answers.cut is None and meat.others:
         raise _in_doubt(meat)
@@ -276,8 +283,8 @@ UNSAID = Message("guess-unsaid")
 def _cutting_of(recipe: Recipe, read: Cooking, meat: Meat) -> Cutting:
     """How the raw meat is cut: as its own line says, or the steps before it is done."""
     line = () if meat.index is None else (recipe.ingredients[meat.index],)
-    said = read_cutting(line, 0)
-    return said if said != Cutting() else read_cutting(recipe.steps, read.main and read.main[0])
+    said = read_cutting(line, (0, len(line))) if line else Cutting()
+    return said if said != Cutting() else read_cutting(recipe.steps, read.main)
 
 
 def _ask_texture(guess: Texture, family: str) -> Question:

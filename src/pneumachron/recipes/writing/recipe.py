@@ -69,11 +69,16 @@ def _sections(converted: Converted, say: Say) -> Iterator[Section]:
             yield Section(say(Message(f"recipe-stage-{stage}")), row)
 
 
+_ADVICE = frozenset({"grill_instead"})
+"""Rules whose reason a cook should read before beginning, and not only beside the step."""
+
+
 def notes_of(converted: Converted, say: Say) -> tuple[str, ...]:
     """Cautions, the cross-check, allergens; the manual first."""
     notes = [say(Message("recipe-manual_first"))]
     notes += [say(item.said) for item in converted.plan.cautions if item.severity == "careful"]
     notes += [say(mark.caution) for mark in converted.marks if mark.caution is not None]
+    notes += [say(mark.reason) for mark in converted.marks if mark.rule in _ADVICE]
     if converted.check is not None:
         notes.append(say(converted.check.said))
     if converted.allergens:

@@ -1,0 +1,193 @@
+"""The lines of a pasted text: how each looks, and under which heading it stands."""
+
+import re
+from dataclasses import dataclass, field
+from itertools import pairwise
+
+from pneumachron.recipes.reading.headings import (
+    STEP_LABEL,
+    TIMES,
+    Heading,
+    author_in,
+    heading_of,
+    source_in,
+    yield_in,
+)
+from pneumachron.recipes.reading.looks import BULLET, Look, look_at
+from pneumachron.recipes.reading.prose import meat_in_prose
+from pneumachron.recipes.reading.titles import ABOUT_MEAT, SERVED, SUBJECT
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
+
+_LEAST_TITLE, MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 6
+"""Letters and words of a title; words of one with an exclamation mark."""
+
+
+@dataclass(slots=True)
+class Row:
+    """A line of the text: as it stands, without its bullet, what it opens, how it looks."""
+
+    raw: str
+    plain: str
+    heading: Heading | None
+    look: Look
+    under: Heading | None = None
+    """The heading it stands under."""
+    bulleted: bool = False
+    opens_food: bool = False
+    """Food stands under it, and something that may be the title before it."""
+    names_it: bool = False
+    """The first line names the meat that is listed further down: a title."""
+    above: bool = False
+    """It stands above the heading of the ingredients, or is the first line and has no amount."""
+
+
+@dataclass(slots=True)
+class Text:
+    """The rows, and what was taken out of them already."""
+
+    rows: list[Row] = field(default_factory=list)
+    yields: str = ""
+    times: str = ""
+    author: str = ""
+    source: str = ""
+    subject: str = ""
+    """Of a mail, when it names a meat."""
+
+    def take(self, line: str) -> None:
+        """One line; yield, times and empty labels are no rows."""
+        plain = BULLET.sub("", line).strip()
+        if STEP_LABEL.match(plain):
+            return
+        if self._credit(line):
+            return
+        told = yield_in(line)
+        if not self.rows and not told and (behind := SERVED.search(plain)):
+            self.yields = behind[0].strip(" ,;.()–-")
+            line = plain = SERVED.sub("", plain)
+        first = bool(told) and not self.yields
+        if first:
+            self.yields = told
+        if TIMES.search(plain) and heading_of(line) is None and len(plain.split()) < 20:
+            self.times = f"{self.times} {plain}".strip()
+            return
+        if first:
+            return
+        bulleted = bool(BULLET.match(line))
+        self.rows.append(
+            Row(line, plain.lstrip("# "), heading_of(line), look_at(line), bulleted=bulleted)
+        )
+
+    def _credit(self, line: str) -> bool:
+        """Who wrote it, where it stands and what the mail is about: each by its first line."""
+        subject = SUBJECT.match(line)
+        if subject and not self.subject and ABOUT_MEAT.search(subject["about"]):
+            self.subject = subject["about"].strip(" ?!.")
+            return True
+        author, source = author_in(line), source_in(line)
+        if author and not self.author:
+            self.author = author
+            for beside in _BESIDE_A_NAME.split(line)[1:]:
+                self.take(beside)
+            return True
+        if source and not self.source:
+            self.source = source
+            return True
+        return False
+
+
+_BESIDE_A_NAME = re.compile(r"\s+[|·]\s+|\s{3,}")
+"""“By Ida Marsh | 12 servings | 3 hours”."""
+
+
+_MOST_CAPITALS = 0.34
+"""In a text with more lines in capitals than this share they are no headings. Judgement."""
+_MOST_IN_A_HEADING = 4
+"""Words of a heading in capitals. Judgement."""
+
+
+def _capitals_are_headings(rows: list[Row]) -> None:
+    """“STICKY STUFF” among lines in small letters is the name of a part."""
+    capital = [row for row in rows if row.plain.isupper()]
+    if len(capital) > _MOST_CAPITALS * len(rows):
+        return
+    for before, row in pairwise(rows):
+        short = len(row.plain.split()) <= _MOST_IN_A_HEADING and not _COUNTS.match(row.plain)
+        plain = row.heading is None and not row.look.has_amount and not row.plain.endswith(".")
+        known = food_of(row.plain) is not UNKNOWN and before.look.food > 0
+        if row.plain.isupper() and short and plain and not known and not row.bulleted:
+            row.heading = "part"
+
+
+def name_sections(rows: list[Row]) -> None:
+    """Under which heading every row stands; an unknown heading above work opens the steps."""
+    _capitals_are_headings(rows)
+    named = {row.heading for row in rows}
+    under: Heading | None = None
+    titled = False
+    for index, row in enumerate(rows):
+        following = rows[index + 1].look if index + 1 < len(rows) else None
+        opens_work = following is not None and following.work > max(following.food, 0.3)
+        unknown = row.heading == "part" and row.raw.startswith("#")
+        if unknown and under == "ingredients" and "steps" not in named and opens_work:
+            row.heading = "steps"
+            named.add("steps")
+        row.opens_food = titled and following is not None and following.food > following.work
+        titled = titled or may_be_title(row)
+        if row.heading not in {None, "part"}:
+            under = row.heading
+        row.under = under
+    _mark_above(rows)
+
+
+_COUNTS = re.compile(r"\W*(?:\d|[½¼¾⅓⅔]|an?\b|one\b|two\b|three\b|four\b|half\b)", re.I)
+
+
+def _mark_above(rows: list[Row]) -> None:
+    """The title, and what is said before the ingredients, is none of them."""
+    if any(row.heading == "ingredients" for row in rows):
+        for row in rows:
+            if row.heading == "ingredients":
+                return
+            row.above = True
+    first = next((row for row in rows if not row.look.clutter), None)
+    if first is not None and is_meat(first) and not _COUNTS.match(first.plain):
+        # “Rack of ribs, my way”, and two racks of them further down
+        counted = [row for row in rows if row is not first and row.look.has_amount]
+        first.above = first.names_it = any(map(is_meat, counted))
+    if first is not None and not first.look.has_amount and not _tells_all(first):
+        first.above = True
+        # a greeting may stand before the title
+        for row in rows:
+            if row.look.has_amount:
+                return
+            if may_be_title(row):
+                row.above = True
+                return
+
+
+def _tells_all(row: Row) -> bool:
+    """A paragraph that names its meat, and how long it takes, is the recipe and no word before."""
+    return bool(meat_in_prose([row.plain]) and durations_in(row.plain))
+
+
+WEIGHED = re.compile(r"\d\s?-?(?:lbs?|pounds?|kg|kilos?|g|oz)\b", re.I)
+
+
+def may_be_title(row: Row) -> bool:
+    """Whether a line is short and bare enough to be a title."""
+    words = row.plain.split()
+    return (
+        not row.look.clutter
+        and row.heading in {None, "part"}
+        and not row.plain.endswith((".", "?", ":"))
+        and (not row.plain.endswith("!") or (len(words) <= _MOST_CALLED and is_meat(row)))
+        and len(row.plain) >= _LEAST_TITLE
+        and not (WEIGHED.search(row.plain) and is_meat(row))
+        and len(words) <= MOST_TITLE_WORDS
+    )
+
+
+def is_meat(row: Row) -> bool:
+    """Whether a line names one of our cuts."""
+    return food_of(row.plain).kind == "meat"

@@ -1,0 +1,147 @@
+"""What a recipe is made for: which heat its words name, and what in them is no heat at all."""
+
+import re
+from collections.abc import Iterable
+from typing import Literal, TypeAlias
+
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+
+_SLOW = re.compile(r"\bslow[- ]cook(er|ed|ing)?\b|\bcrock(?:[- ]?pot)?\b(?! of)", re.I)
+_SMOKER = re.compile(
+    r"(?<!liquid )(?<!without a )\bsmok(e|er|ed|ing)\b(?! paprika| salt)|\bpellet (grill|cooker)\b"
+    r"|\boffset\b|\bthe pit\b|\bkamado\b|\bdrum\b",
+    re.I,
+)
+_STOVETOP = re.compile(
+    r"\bpressure[- ]cook(er|ing)?\b|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b", re.I
+)
+_ON_THE_STOVE = any_of(
+    r"\bstove ?top\b", r"\bon the stove\b", r"\bpsi\b", r"\bfull pressure\b", r"\bflame\b",
+    r"\b(first|second) ring\b", r"\bweight (jiggles|rocks)\b", r"\bhob\b",
+)  # fmt: skip
+_ELECTRIC = any_of(
+    r"\belectric\b", r"\bmulti[- ]?cooker\b", r"\b(high|low) pressure\b",
+    r"\bpressure[- ]cook (on |at )?(high|low)\b", r"\bnatural(ly)? (pressure )?releas",
+    r"\bquick releas", r"\bvalve\b", r"\bkeep[- ]warm\b", r"\bNP?R\b", r"\bQR\b", r"\bQPR\b",
+)  # fmt: skip
+_GRILL = re.compile(
+    r"\bcharcoal\b|(?<!in a )(?<!in the )(?<!in your )(?<!heavy )(?<!large )(?<!soup )\bkettle\b"
+    r"|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
+    r"|\bbarbecue(d)? over\b|\bindirect\b|\bover coals\b|\btwo-zone\b|\b(cool|hot) side\b"
+    r"|\bcoals\b",
+    re.I,
+)
+BROIL = re.compile(r"\bbroil(er|ed|ing)?\b|\bunder the (hot )?grill\b|\bgrill \(broil\)", re.I)
+OVEN = re.compile(
+    r"(?<!dutch )\boven\b|ofen\b|\bbräter\b|\bbraeter\b|\broast(ed|ing)?\b|\bbak(e|ed|ing)\b"
+    r"|\bbrais(e|ed|ing)\b",
+    re.I,
+)
+LID = any_of(
+    r"\bcover(ed)?\b",
+    r"\blid\b",
+    r"\bfoil\b",
+    r"\bwrap(ped)?\b",
+    r"\bdutch oven\b",
+    r"\bcasserole\b",
+    r"\btightly\b",
+    r"\bclay pot\b",
+    r"\btagine\b",
+    r"\bschmor\w+",
+)
+SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b", r"\btagine\b",
+                 r"\b(low|lowest|gentlest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",
+                 r"\btick(s|ing)? over\b", r"\bbarely bubbl\w*",
+                 r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
+ASIDE = any_of(
+    r"\brest(s|ed|ing)?\b",
+    r"\bstand\b",
+    r"\bleave\b",
+    r"\bmarinat\w*",
+    r"\bovernight in\b",
+    r"\bfridge\b",
+    r"\brefrigerat\w*",
+    r"\bchill(ed)?\b",
+    r"\bsoak\b",
+    r"\bboiling water\b",
+    r"\bpar-?(boil|cook)\w*",
+    r"\bblanch\w*",
+    r"\bhold in\b",
+    r"\bsit\b",
+    r"\bcool(ed)?\b",
+    r"\breheat\w*",
+    r"\bwarm (it |them )?through\b",
+    r"\bsear(ed)?\b",
+    r"\bbrown(ed)?\b",
+    r"\bfry\b",
+    r"\bsoften(ed)?\b",
+    r"\bonions?\b.*\b(until|till)\b",
+    r"\bper side\b",
+    r"\ba side\b",
+    r"\bper batch\b",
+    r"\ba batch\b",
+    r"\bevery\b",
+    r"\b(for|in|during) the (last|final)\b",
+    r"\b(ruhen|abkühlen|marinieren|ziehen|einkochen|anbraten|anbräunen|anrösten|mitrösten)\b",
+    r"\b(über nacht|pro seite|je seite)\b",
+    r"\bthicken\w*",
+    r"\breduc\w+(?! (to|heat|the heat)\b)",
+    r"\bwith the wine\b",
+)
+SIDES = re.compile(r"\b(per|a|each) side\b", re.I)
+
+
+Device: TypeAlias = Literal[
+    "smoker", "oven", "slow", "grill", "stovetop", "pressure", "simmer"
+]  # fmt: skip
+
+
+def device_of(recipe: Recipe) -> Device | None:
+    """What the recipe is made for: the most special thing it names."""
+    work = " ".join(recipe.steps)
+    text = f"{recipe.title} {work}"
+    if _STOVETOP.search(text) or _ELECTRIC.search(work):
+        stove = _ON_THE_STOVE.search(text) or not _ELECTRIC.search(text)
+        return "stovetop" if stove else "pressure"
+    grilled = any(_GRILL.search(step) and not BROIL.search(step) for step in recipe.steps)
+    hot = any(temperatures_in(step) for step in recipe.steps)
+    named: tuple[tuple[Device, bool], ...] = (
+        ("slow", bool(_SLOW.search(text))),
+        ("smoker", bool(_SMOKER.search(text))),
+        ("oven", bool(OVEN.search(work))),
+        ("grill", grilled and not _simmers_longer(recipe)),
+        # a covered pot or foil at so many degrees
+        ("oven", hot and bool(LID.search(text))),
+        ("simmer", bool(SIMMER.search(text))),
+        # what only the title says: “Slow-roast shoulder”
+        ("oven", bool(OVEN.search(recipe.title))),
+    )
+    return next((device for device, found in named if found), None)
+
+
+def _simmers_longer(recipe: Recipe) -> bool:
+    """Whether the meat simmers in a pot for longer than it then lies on the grill."""
+    told = [text for step in recipe.steps for text in sentences_in(step)]
+    simmered_s = _longest_s(text for text in told if _simmers_until_done(text))
+    grilled_s = _longest_s(text for text in told if _GRILL.search(text))
+    return simmered_s > 2.0 * grilled_s > 0.0
+
+
+def _simmers_until_done(sentence: str) -> bool:
+    """A sauce that is boiled down, and the parboiling of what is grilled for long, are asides."""
+    return SIMMER.search(sentence) is not None and ASIDE.search(sentence) is None
+
+
+def _longest_s(sentences: Iterable[str]) -> float:
+    """The longest time in them, on both sides where they say so; 0 without any."""
+    return max(
+        (
+            (2.0 if SIDES.search(text) else 1.0) * span.high_s
+            for text in sentences
+            for span in durations_in(text)
+        ),
+        default=0.0,
+    )

@@ -1,0 +1,230 @@
+"""What recipes say in passing: in a mail, on a card, in two cells, in one breath, in German.
+
+The texts are invented; what they should give is what a cook reads in them (common practice).
+"""
+
+import pytest
+
+from pneumachron.core.units import parse_measure
+from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.errors import RecipeError
+from pneumachron.recipes.understanding.lines import read_line
+from pneumachron.recipes.understanding.understand import understand
+from pneumachron.recipes.writing.recipe import notes_of
+from tests.recipes.supper import KITCHEN, WET, made, read, told, understood, went
+
+MAIL = (
+    "From: Dagny\nTo: the list\nSubject: re: pork for the 14th\n\n"
+    "ok so what I did for 20 people was two boneless pork butts at around 6 pounds each. Rubbed"
+    " with 1/4 c salt, 2 T chili powder, 1 T cumin. Smoker at 225 with hickory, about 1.5 hours"
+    " per pound, wrapped in paper once it hit 165, pulled it off at 203 and rested in a cooler for"
+    " 2 hrs. Then shredded. Mopped every hour with 2 c cider vinegar and a splash of hot sauce.\n\n"
+    "Can somebody translate that for the electric pot?\n"
+)
+
+
+def lines_of(done: Converted, when: str) -> set[str]:
+    return {line.name for line in done.lines if line.when == when}
+
+
+def test_a_recipe_told_in_one_paragraph_of_a_mail() -> None:
+    found = understand(read(MAIL))
+    assert (found.cut, found.count, found.plates) == ("shoulder_boneless", 2, 20)
+    assert found.mass_kg == pytest.approx(parse_measure("12 lb", "mass", "mass"), rel=0.01)
+    # by the weight of one of them: they lie side by side
+    assert found.cooking.high_s == pytest.approx(9 * 3600, rel=0.01)
+    assert found.cooking.temp_c == pytest.approx(107, abs=1)
+    assert {"salt", "cumin", "chili powder"} <= lines_of(convert(found, KITCHEN), "season")
+
+
+def test_a_sentence_may_begin_with_the_meat() -> None:
+    found = understand(read(
+        "for new year\n\npork shoulder bone in 4.5 kg, skin off. salt brine: 300 g salt, 150 g"
+        " sugar, 24 hours. rinse, dry.\nnext day oven 120 C fan, uncovered, 7-8 hrs, until 90 C in"
+        " the middle. pulls like a dream. served 14 with apple sauce\n"
+    ))  # fmt: skip
+    assert (found.cut, found.mass_kg, found.plates) == ("shoulder_bone_in", 4.5, 14)
+    assert (found.cooking.method, found.texture) == ("oven_open", "falls")
+    assert found.cooking.temp_c == pytest.approx(120)
+
+
+@pytest.mark.parametrize("size", ["3/8", "1/2"])
+def test_thin_flanken_with_its_size_and_its_marinade_in_one_line(size: str) -> None:
+    found = understand(read(
+        f'Flanken on the grill\n\nThin flanken, {size}", about 2 1/2 lb. Marinade: ½ cup soy sauce,'
+        " ¼ cup sugar, 6 garlic cloves, 1 Tbsp sesame oil.\nMarinate 4 hours. Grill over hot coals"
+        " 2-3 minutes per side.\n"
+    ))  # fmt: skip
+    assert found.thickness_m == pytest.approx(parse_measure(f"{size} in", "length", "thickness"))
+    assert len(found.recipe.ingredients) == 5
+    if size == "3/8":
+        with pytest.raises(RecipeError, match="gains_little"):
+            convert(found, KITCHEN)
+        return
+    # what a cook should know before the pot comes out stands among the notes
+    done = convert(found, KITCHEN)
+    said = notes_of(done, lambda message: message.code)
+    assert "mark-grill_instead" in said
+
+
+def test_a_paragraph_with_its_amounts_inside_the_work() -> None:
+    done = convert(understand(read(
+        "Meat-free days are over: brisket\n\nA 2.5 kilo rolled brisket does eight with leftovers."
+        " Rub it with 2 tbsp English mustard and plenty of salt the night before. Next day brown it"
+        " all over; sit it on 3 sliced onions and 4 carrots; pour round a bottle of stout and 300ml"
+        " beef stock; add thyme and 2 tbsp dark muscovado. Foil over, lid on, gas mark 2 for four"
+        " hours. Lift out to rest, half an hour. Carve thickly.\n"
+    )), KITCHEN)  # fmt: skip
+    found = done.understood
+    assert (found.cut, found.mass_kg, found.plates) == ("brisket_flat", 2.5, 8)
+    assert (found.cooking.method, found.cooking.high_s) == ("oven_lid", 4 * 3600)
+    assert {"English mustard", "salt"} <= lines_of(done, "season")
+    assert lines_of(done, "pot") >= {"unsalted beef stock", "thyme"}
+    assert {"sliced onions", "stout"} <= lines_of(done, "sear")
+
+
+def test_two_cells_without_a_frame() -> None:
+    recipe = read(
+        "Short ribs in wine\n\nIngredients\nShort ribs | 8 pieces, about 4 lb total\n"
+        "Red wine | 1 bottle (750 mL)\nOnion | 1 large, diced\nThyme | 4 sprigs\n\nSteps\n"
+        "Brown the ribs. Lid on, 325°F oven, about 2 hours 45 minutes.\n"
+    )
+    assert recipe.ingredients[0] == "8 pieces Short ribs, about 4 lb total"
+    assert recipe.ingredients[2] == "1 large Onion, diced"
+    assert understand(recipe).cooking.temp_c == pytest.approx(163, abs=1)
+
+
+@pytest.mark.parametrize(
+    ("text", "amount", "unit", "name"),
+    [
+        ("1/2 cup 16-mesh black pepper", 0.5, "cup", "black pepper"),
+        ("2 tsp 5-spice", 2.0, "tsp", "five-spice"),
+        ("Orange 1, halved", 1.0, "", "Orange"),
+        ("Cinnamon 1 small stick", 1.0, "", "Cinnamon"),
+        ("1 Tb paprika", 1.0, "tbsp", "paprika"),
+        ("3 strips orange rind", 3.0, "strip", "orange rind"),
+    ],
+)
+def test_amounts_in_odd_places(text: str, amount: float, unit: str, name: str) -> None:
+    line = read_line(text)
+    assert (line.amount, line.unit, line.name) == (amount, unit, name)
+
+
+def test_another_measure_goes_when_the_amount_changes() -> None:
+    done = made(WET, meat="2.2 kg beef short ribs",
+                more=("2 cups (500ml) chicken stock", "1/3 cup (80ml) dark soy sauce"))  # fmt: skip
+    stock = next(line for line in done.lines if "stock" in line.name)
+    assert stock.amount is not None
+    assert stock.amount[0] < 2.0
+    assert "500" not in stock.aside
+
+
+def test_a_quarter_of_a_celeriac_is_no_half() -> None:
+    done = made(WET, more=("1/4 celeriac",))
+    assert any("¼" in line.text(lambda message: message.code) for line in done.lines)
+
+
+def test_a_part_that_is_blended_stays_one_sauce() -> None:
+    done = convert(understand(read(
+        "Barbacoa\n\nIngredients\nFor the meat\n3 lb beef brisket\n1 Tbsp oil\nFor the adobo\n"
+        "5 cloves garlic\n1/3 c. cider vinegar\n1 Tbsp ground cumin\n\nMethod\nWhizz everything for"
+        " the adobo in a blender.\nSear the beef.\nAdd beef and adobo to the crock. Low 8 hours.\n"
+        "Shred.\n"
+    )), KITCHEN)  # fmt: skip
+    vinegar = next(r for r, t in enumerate(done.understood.recipe.ingredients) if "vinegar" in t)
+    garlic = next(r for r, t in enumerate(done.understood.recipe.ingredients) if "garlic" in t)
+    assert (went(done, vinegar), went(done, garlic)) == (["pot"], ["pot"])
+
+
+def test_a_heading_in_capitals_names_a_part_that_is_painted_on() -> None:
+    done = convert(understand(read(
+        "Twice-cooked ribs\n\nFOR THE BOIL\n2 racks baby back ribs (roughly 700g each)\n1 onion\n\n"
+        "STICKY STUFF\n120ml hoisin\n2 tbsp rice vinegar\n1 thumb ginger, grated\n\n"
+        "Put the ribs and onion in a pan, cover with water. Blip gently for 50 minutes until"
+        " tender.\nMeanwhile warm the sticky stuff in a small pan.\nGet the grill on high. Paint"
+        " the ribs and grill 4-5 mins a side till charred.\n"
+    )), KITCHEN)  # fmt: skip
+    assert lines_of(done, "finish") == {"hoisin", "rice vinegar", "ginger"}
+    # the pot is the long heat, and the grill the crust
+    assert (done.understood.cooking.method, done.understood.cooking.high_s) == ("simmer", 3000)
+    assert done.finish.kind == "grill"
+
+
+def test_a_grill_that_lasts_longer_than_the_pot_is_the_heat() -> None:
+    found = understood("Simmer the ribs 20 minutes. Then grill over indirect heat for 2 hours.")
+    assert found.cooking.method == "grill"
+
+
+def test_cubes_cut_from_cooked_meat_are_not_cooked_as_cubes() -> None:
+    found = understood("Smoke @ 250°F until the internal temp hits 195°F, 8–10 hours. Rest 30"
+                       " minutes. Cut into 1½-inch cubes and toss with the sauce.",
+                       meat="1 brisket point (5-6 lbs)")  # fmt: skip
+    assert found.thickness_m is None
+    assert found.cooking.temp_c == pytest.approx(121, abs=1)
+
+
+@pytest.mark.parametrize(
+    "line",
+    ["Recipe by A. N. Other | 12 servings | Total Time: 14 hrs", "⏱ 2h 15m | 🍽 Serves 12 | Easy"],
+)
+def test_for_how_many_among_other_labels(line: str) -> None:
+    recipe = read(f"Pork\n{line}\n\nIngredients\n2 kg pork shoulder\n\nMethod\n{WET}\n")
+    assert understand(recipe).plates == 12
+
+
+def test_a_weight_that_only_the_words_above_give() -> None:
+    recipe = read(
+        "Sunday ribs\n\nHere's what I do with a slab of spareribs (about 3½ lb, flap on).\n\n"
+        "You'll need: 1 slab pork spareribs, 2 tablespoons brown sugar, 1/2 cup apple juice.\n\n"
+        "Lay the slab on foil, crimp it shut and bake at 275 two and a half hours.\n"
+    )
+    found = understand(recipe)
+    assert found.mass_kg == pytest.approx(1.59, rel=0.01)
+    assert "mass" not in {question.asked for question in found.questions}
+
+
+def test_an_answer_among_questions_is_the_recipe() -> None:
+    recipe = read(
+        "Q: anyone got a foolproof slow cooker ribs?\n"
+        "A: Yes. 2 racks of baby backs (mine are about 2.5 lbs each), rub w/ 3T brown sugar 1T"
+        " paprika 2t salt, stand them up around the wall of the crock. 1/2 c. apple juice in the"
+        " bottom. LOW 6-7 hrs. Slather w/ 1 c bbq sauce, broil 5 min.\nQ: can I do high?\n"
+    )
+    found = understand(recipe)
+    assert (found.cut, found.cooking.method) == ("back_ribs", "slow_low")
+    assert found.mass_kg == pytest.approx(parse_measure("5 lb", "mass", "mass"), rel=0.01)
+    assert {"3T brown sugar", "1T paprika", "1/2 c. apple juice"} <= set(recipe.ingredients)
+
+
+def test_everything_else_is_what_was_not_named_before() -> None:
+    done = made("Brown the pork in the lard. All back in with everything else. Simmer 2 hours.",
+                "Shred. Tacos for 8: tortillas, salsa, onion.",
+                more=("250 g lard", "1 onion, quartered", "3 bay leaves"))  # fmt: skip
+    assert went(done, 2) == ["sear"]
+    assert done.understood.plates == 8
+
+
+def test_minutes_under_the_lid_and_not_those_of_the_onion() -> None:
+    found = understood("Sauté the onion 3 min. Ribs in. Pressure cook high 40 min, 10 min NR. Open,"
+                       " whisk in flour.", meat="2.5 lb boneless beef short ribs")  # fmt: skip
+    assert found.pressure is not None
+    assert found.pressure.hold_min == 40
+
+
+def test_thickening_that_only_a_step_tells_keeps_its_words() -> None:
+    done = made(WET, "Thicken sauce: 2 tsp cornstarch/1 Tbsp water.")
+    assert "cornstarch" in told(done)
+
+
+def test_a_german_roast_with_its_crust() -> None:
+    found = understand(read(
+        "Schaufelbraten\n\nZutaten für 4 Personen:\n1,5 kg Schweineschulter mit Schwarte\n"
+        "500 ml dunkles Bier\n1 EL Stärke\n\nZubereitung:\nBackofen auf 180 °C vorheizen. Fleisch"
+        " in den Bräter legen und 45 Minuten braten. Mit Bier übergießen und weitere 90 Minuten"
+        " garen. Zum Schluss 15 Minuten bei 220 °C Grill knusprig bräunen. Fleisch 15 Minuten ruhen"
+        " lassen. Soße mit Stärke binden.\n"
+    ))  # fmt: skip
+    assert (found.cooking.method, found.cooking.high_s) == ("oven_open", 135 * 60)
+    assert found.cooking.temp_c == pytest.approx(180)
+    assert found.crust.kind == "broiler"
+    assert "Thicken" in told(convert(found, KITCHEN))
