@@ -228,3 +228,76 @@ def test_a_german_roast_with_its_crust() -> None:
     assert found.cooking.temp_c == pytest.approx(180)
     assert found.crust.kind == "broiler"
     assert "Thicken" in told(convert(found, KITCHEN))
+
+
+def test_one_of_two_cuts_is_asked() -> None:
+    found = understood(WET, meat="4 lbs. pork spareribs or baby back ribs")
+    assert found.cut == "spare_ribs"
+    assert "cut" in {question.asked for question in found.questions}
+
+
+def test_minutes_a_pound_with_the_last_of_them_uncovered() -> None:
+    found = understood(
+        "Cover with foil. Bake at 325° for 50 min. per lb. or until fork tender. Uncover last 30"
+        " min., basting often.",
+        meat="4 lb beef brisket",
+    )
+    assert found.cooking.high_s == pytest.approx(4 * 50 * 60, rel=0.01)
+
+
+def test_the_limes_of_the_pickle_are_not_those_of_the_marinade() -> None:
+    done = convert(understand(read(
+        "Pork\n\nFor 6\n\n1.5kg boneless pork shoulder, in 6 big pieces\njuice of 2 limes\n"
+        "1 tsp salt\nFor the pickled onions: 2 red onions, juice of 2 limes, 1 tsp salt\n\n"
+        "Marinate the pork in the juice overnight. Lid on, 150°C for 3 hours. Meanwhile slice"
+        " onions, toss with lime and salt. Shred. Serve with onions.\n"
+    )), KITCHEN)  # fmt: skip
+    assert sum(count for _, count in done.plan.setup.wish.load.kinds()) == 6
+    assert "finish" not in {line.when for line in done.lines}
+    # a part of several foods is served by its own name
+    assert "pickled onions" in told(done)
+
+
+def test_a_sauce_behind_the_steps_is_no_end_of_the_page() -> None:
+    recipe = read(
+        "# Pulled pork\n\n## Stuff\n* 2.5 kg pork butt (bone in)\n* 250 ml apple juice\n\n## Do\n"
+        "1. Slow cooker on low, pork in, juice round it.\n2. Go to bed. 9-10 hours.\n3. Pull.\n\n"
+        "## Vinegar sauce\n* 200 ml cider vinegar\n* 2 tbsp ketchup\n* chilli flakes\n\n"
+        "Warm together till it steams.\n"
+    )
+    assert len(recipe.ingredients) == 5
+    assert [part.name for part in recipe.parts][-1] == "Vinegar sauce"
+    done = convert(understand(recipe), KITCHEN)
+    assert lines_of(done, "beside") == {"cider vinegar", "ketchup", "chilli flakes"}
+    assert "Vinegar sauce: Warm together" in told(done)
+    assert "Slow cooker on low" not in told(done)
+
+
+def test_a_simmer_that_also_reduces_still_cooks_the_meat() -> None:
+    found = understood(
+        "Simmer covered 50 min. Add the radish; simmer 30 min more till the ribs are very tender"
+        " and the sauce is reduced.",
+        meat="3 lb short ribs",
+    )
+    assert found.cooking.high_s == 80 * 60
+
+
+def test_a_card_ends_with_its_servings() -> None:
+    found = understood("Simmer partly covered 2 hr. sour cream, cheddar, scallions. 6-8",
+                       meat="2 lb. boneless short ribs cut in 1 in. cubes")  # fmt: skip
+    assert found.plates == 7
+    assert found.thickness_m == pytest.approx(0.0254)
+
+
+def test_a_fire_without_a_word_for_its_heat() -> None:
+    done = made("Set up a charcoal snake with apple chunks. Hold 225-250.",
+                "Mustard, rub, ribs on. 5½ hrs total, no wrap.",
+                meat="2 racks St. Louis ribs (5 lb)")  # fmt: skip
+    assert done.understood.cooking.temp_c == pytest.approx(107, abs=1)
+    assert "charcoal" not in told(done)
+
+
+def test_wings_in_hot_air() -> None:
+    found = understood("Toss wings with the salt. Air fry 200C 25 min shaking twice.",
+                       meat="1 kg chicken wings")  # fmt: skip
+    assert found.cooking.high_s == 25 * 60

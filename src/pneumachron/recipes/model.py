@@ -26,7 +26,7 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("rub", r"\b(rubs?|seasoning|spice mix)\b"),
     ("glaze", r"\b(glaze|mop|basting|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(creams?|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving|toppings?|"
-               r"to finish|buns?|rolls?|pickles?|butter|aioli|mayo\w*|chutney|gremolata"
+               r"to finish|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
                r"|wraps|assembly|to assemble|sides?)\b"),
     ("sauce", r"\b(sauces?|gravy|dressing|slurry|thickener)\b"),

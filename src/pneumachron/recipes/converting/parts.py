@@ -12,8 +12,13 @@ from pneumachron.recipes.converting.naming import (
     rows_named,
 )
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
-from pneumachron.recipes.model import Part, PartRole
-from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind
+from pneumachron.recipes.model import Part, PartRole, Section
+from pneumachron.recipes.understanding.ingredients import (
+    THIN_KINDS,
+    Ingredient,
+    Kind,
+    foods_in,
+)
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -26,6 +31,7 @@ LIQUID_OF_A_BRAISE_M3 = 150e-6
 def parts_apart(understood: Understood) -> dict[int, Part]:
     """Lines of parts that are not cooked with the meat: a glaze, a cream to serve with it."""
     found: dict[int, Part] = {}
+    own = {section.name for section in _sections_after(understood)}
     told = (
         *_parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts,
         *_parts_by_their_use(understood),
@@ -38,8 +44,18 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
             thin_m3 > LIQUID_OF_A_BRAISE_M3 or _is_poured_in(understood, part)
         )
         if part.role in _APART and not meat and not braise:
-            found |= {item.index: part for item in items}
+            # what is made behind all the rest, under a heading of its own, stays a sauce of its own
+            alone = part.role == "sauce" and part.name in own
+            told_part = Part(part.name, "beside", part.lines) if alone else part
+            found |= {item.index: told_part for item in items}
     return found
+
+
+def _sections_after(understood: Understood) -> Iterator[Section]:
+    """Headings over steps that stand behind the long heat."""
+    last = max(understood.cooking.steps, default=None)
+    if last is not None:
+        yield from (each for each in understood.recipe.sections if each.first > last)
 
 
 def strewn_late(understood: Understood) -> frozenset[int]:
@@ -209,8 +225,12 @@ def named_late(understood: Understood) -> dict[int, When]:
     longest = whole if cooking.main is None else around(understood.said, *cooking.main)
     found: dict[int, When] = {}
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    apart = parts_apart(understood)
+    # the limes of the pickled onions are named late, and not those of the marinade
+    again = {food.food.words for row in apart for food in foods_in(understood.ingredients[row])}
     for item in understood.ingredients:
-        if item.index in rub:
+        foods = {each.food.words for each in foods_in(item)}
+        if item.index in rub or (foods & again and item.index not in apart):
             continue
         before, after = longest if item.kind in _SWEET else whole
         low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()

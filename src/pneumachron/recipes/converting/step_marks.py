@@ -68,7 +68,7 @@ def step_marks(
         if kind == "cure" and not overruled:
             cures.append(_cure_alone(understood, index, step))
         elif kind == "own_words" or (overruled and not own_minutes):
-            kept.append(_own_words(understood, themes, index, step))
+            kept.append(_own_words(understood, themes, index, _titled(understood, index)))
         elif rule.name in _STRUCK:
             kept += _beside_the_heat(understood, themes, index)
         mark = Mark(
@@ -86,6 +86,14 @@ def step_marks(
         own = overruled and not own_minutes
         marks.append((_also(mark, step, theme), "own_words" if own else kind))
     return marks, tuple(kept), tuple(cures)
+
+
+def _titled(understood: Understood, index: int) -> str:
+    """A step; the first one under a heading behind the heat says what it makes."""
+    step = understood.recipe.steps[index]
+    late = index > max(understood.cooking.steps, default=index)
+    name = next((each.name for each in understood.recipe.sections if each.first == index), "")
+    return f"{name}: {step}" if late and name and name.lower() not in step.lower() else step
 
 
 _STRUCK = frozenset({"heat_struck", "minutes_kept"})

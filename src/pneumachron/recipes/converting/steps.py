@@ -338,10 +338,32 @@ def _carve(work: Work) -> OutStep:
     if cut.family == "short ribs" and shreds(work.understood):
         bones = work.plan.outcomes[0].piece.has_bone
         said = [_say("pull_off", bones="yes" if bones else "no")]
-    if beside := work.names("beside"):
+    if beside := _served(work):
         said.append(_say("serve_with", names=beside))
     keep_s = afterwards()[cut.family].keep_warm_s
     return OutStep("carve", (*said, _say("keep_warm", keep_s=keep_s), _say("leftovers")))
+
+
+_FOR_THE = re.compile(r"^(?:for )?(?:the )?", re.I)
+
+
+def _served(work: Work) -> str:
+    """What is served with it: a sauce or salad of several foods by its own name."""
+    lines = [line for line in work.lines if line.when == "beside" and line.food.kind != "meat"]
+    name_of = {
+        row: _FOR_THE.sub("", part.name).strip(" :")
+        for part in work.understood.recipe.parts
+        if part.role in {"sauce", "beside"} and not _SERVING.search(part.name)
+        and sum(line.origin in part.lines for line in lines) > 1
+        for row in part.lines
+    }  # fmt: skip
+    return listed(
+        name_of.get(-1 if line.origin is None else line.origin, _name_of(line)) for line in lines
+    )
+
+
+_SERVING = re.compile(r"\b(?:serv\w+|garnish\w*|toppings?|finish|assembl\w+|beilagen?)\b", re.I)
+"""A heading that says when and not what."""
 
 
 def finish_of(plan: Plan, kind: FinishKind | None, *, glazed: bool) -> Finish:

@@ -36,7 +36,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "heat",
         any_of(
             r"\bpreheat",
-            r"\bin the slow cooker",
+            r"\bin the slow cooker|\bslow cooker (on|to) (low|high)\b",
+            r"\b(charcoal|briquettes?|lit coals|chimney)\b",
             r"\b(pre)?heat (the |your |an? )?(oven|grill|smoker|barbecue|bbq)\b",
             r"\boven at\b",
             r"\bget the oven",

@@ -6,7 +6,7 @@ before, after and in between left out. A line is never lost: what is left out is
 """
 
 import re
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from typing import Literal, TypeAlias
 
 from pneumachron.recipes.errors import UnreadableError
@@ -75,7 +75,7 @@ def _sorted(lines: Iterator[str]) -> Recipe:
         if len(text.rows) > MAX_ROWS:
             raise UnreadableError("too_many_lines", most=MAX_ROWS)
     name_sections(text.rows)
-    states = _states(text.rows)
+    states = _with_later_parts(text.rows, _states(text.rows))
     return _Sorted(text, states).recipe()
 
 
@@ -84,12 +84,23 @@ def _emission(row: Row, state: State, *, sure_steps: bool) -> float:
     if state in {"before", "after"}:
         if row.under in {"notes", "end"}:
             return _UNDER_HEADING if state == "after" else -1.0
+        if state == "before" and _is_counted_food(row):
+            return -_LEFT_BEFORE
         return _OUTSIDE_CLUTTER if row.look.clutter else _OUTSIDE
     if row.heading is not None:
         # a heading before anything was opened is the title
         early = row.heading == "part" and row.under is None and not row.opens_food
         return _OPENED if row.heading == state else -_UNDER_HEADING if early else 0.0
     return _worth(row, state, sure_steps=sure_steps)
+
+
+_LEFT_BEFORE = 1.5
+"""What counts against a food with its amount that stands above the recipe. Judgement."""
+
+
+def _is_counted_food(row: Row) -> bool:
+    counted = row.look.has_amount and row.look.food > 2.0 * _FOOD
+    return counted and row.heading is None and not (row.above or row.names_it or row.look.clutter)
 
 
 def _worth(row: Row, state: State, *, sure_steps: bool) -> float:
@@ -106,6 +117,36 @@ def _worth(row: Row, state: State, *, sure_steps: bool) -> float:
     if row.under != state or _is_clutter(row) or unsure:
         return worth
     return max(worth, _UNDER_HEADING)
+
+
+_LEAST_IN_A_PART = 2
+"""Foods with an amount under a heading behind the steps that make it a part. Judgement."""
+
+
+def _with_later_parts(rows: list[Row], states: list[State]) -> list[State]:
+    """“Vinegar sauce”, with its foods and its work, behind the steps: no end of the page."""
+    found = list(states)
+    for at, row in enumerate(rows):
+        if row.heading != "part" or found[at] != "after" or row.under in {"notes", "end"}:
+            continue
+        foods = at + 1 + _how_many(rows[at + 1 :], lambda each: each.look.food > _FOOD)
+        if sum(each.look.has_amount for each in rows[at + 1 : foods]) < _LEAST_IN_A_PART:
+            continue
+        work = foods + _how_many(rows[foods:], lambda each: each.look.work > 0.0)
+        for place in range(at, work):
+            found[place] = "ingredients" if place < foods else "steps"
+    return found
+
+
+_FOOD = 0.8
+"""How much a line looks like food that is one without a doubt."""
+
+
+def _how_many(rows: list[Row], fits: Callable[[Row], bool]) -> int:
+    """Rows from the first on that fit, up to the next heading."""
+    return next(
+        (at for at, row in enumerate(rows) if row.heading is not None or not fits(row)), len(rows)
+    )
 
 
 def _states(rows: list[Row]) -> list[State]:
@@ -240,9 +281,13 @@ class _Sorted:
         ]
 
     def _steps(self) -> tuple[list[str], list[Section]]:
+        places = [at for at, (_, state) in enumerate(self.pairs) if state == "steps"]
+        first, last = (places[0], places[-1]) if places else (0, 0)
         rows = [
-            row for row, state in self.pairs
-            if state == "steps" and row.heading in {None, "part"}
+            row for at, (row, state) in enumerate(self.pairs)
+            if (state == "steps" and row.heading in {None, "part"})
+            # the heading of a part behind the steps names its foods and its work
+            or (state == "ingredients" and row.heading == "part" and first < at < last)
         ]  # fmt: skip
         while len(rows) > 1 and (rows[-1].heading == "part" or _is_farewell(rows[-1])):
             self.left_out.append(rows.pop().plain)

@@ -123,20 +123,24 @@ def _foods_of(part: str, rest: str) -> list[str]:
         counted = _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
         one = len(counted) == 1 and read_line(rest).low is not None and look_at(rest).work <= 0
         return counted if len(counted) > 1 or one else []
-    if Part.of(part, ()).role == "main":
+    role = Part.of(part, ()).role
+    if role == "main":
         return []
     foods: list[str] = []
     for text in _COMMAS.split(rest, MOST_ON_A_LINE):
         look = look_at(text)
         if look.work > max(look.food, 0.0):
             return []
-        if look.food > 0.0 or not foods:
+        served = role == "beside" and len(text.split()) <= MOST_SERVED_WORDS
+        if look.food > 0.0 or not foods or served:
             foods.append(text)
         else:  # "2 cloves garlic, minced together"
             foods[-1] += f", {text}"
     return foods if len(foods) > 1 else []
 
 
+MOST_SERVED_WORDS = 3
+"""Of a food behind “Garnish:” that is not known. Judgement."""
 END_OF_PART = "\u2063:"
 """A heading without a name: what stands on the next line belongs to no part."""
 _HEAD = frozenset({"ingredient", "ingredients", "amount", "amounts", "quantity", "qty", "item"})

@@ -210,7 +210,7 @@ _NAMED_OVEN = re.compile(
     re.I,
 )
 _BARE = re.compile(
-    r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|running"
+    r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|hold|running"
     r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^)"
     r"(?P<value>\d{3})(?:(?:-|–| to )\d{3})?(?:-?ish)?"
     r"(?= (?:for|till?|until|oven|all|or|and|with|over|using)\b|[,.;]| \(| \d| ?$)"

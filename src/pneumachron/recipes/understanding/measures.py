@@ -35,7 +35,7 @@ _WORDS: dict[str, str] = {
     "g": r"grams?|gr|gms?|g",
     "lb": r"pounds?|lbs?|LBS?|Lbs?|\#",
     "oz": r"ounces?|oz|OZ",
-    "clove": r"cloves?",
+    "clove": r"cloves?|clvs?",
     "stick": r"sticks?|stalks?|ribs? of",
     "head": r"heads?|bulbs?",
     "bunch": r"bunch(?:es)?",

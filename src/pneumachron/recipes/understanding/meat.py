@@ -11,17 +11,11 @@ from pneumachron.recipes.understanding.animal import (
     is_meat_line,
     is_other_meat,
 )
+from pneumachron.recipes.understanding.cut_names import BONED, BONELESS, CHOPPED, cut_in
 from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.lines import Line, read_line
 from pneumachron.recipes.understanding.measures import unit_of
 
-BONELESS = re.compile(
-    r"\bbone[- ]?less\b|\bno bones?\b|\bboned\b|\boff the bone\b|\bwith(out| no) (the )?bones?\b"
-    r"|\bw/o bones?\b|\bbones? removed\b",
-    re.I,
-)
-BONED = re.compile(r"\bbone[- ]in\b|\bon the bone\b|\bwith (the )?bone\b", re.I)
-_TIED = re.compile(r"\btied\b|\brolled\b|\bchunks?\b|\bcubes?\b|\bcut (in|into) .*pieces\b", re.I)
 _WHOLE_BRISKET_KG = 4.5
 """A brisket heavier than this is a whole one. Common practice: 10 lb and up."""
 _RACK_KG = {"back_ribs": 1.0, "spare_ribs": 1.6, "spare_ribs_trimmed": 1.2}
@@ -77,7 +71,7 @@ def read_meat(
     ----------
     chosen : the cut the cook says it is; then nothing is in doubt
     """
-    lines = [item for item in ingredients if is_meat_line(item) and _cut_in(item.line.raw)[0]]
+    lines = [item for item in ingredients if is_meat_line(item) and cut_in(item.line.raw)[0]]
     named = [
         item for item in lines
         if _belongs(item.line.raw) and not _COOKED.search(item.line.raw)
@@ -90,26 +84,28 @@ def read_meat(
     if not named and (plain := _unnamed(ingredients, title)) is not None:
         named = [plain]
     if not named:
-        cut, _ = _cut_in(title)
+        cut, _ = cut_in(title)
         if cut is not None and not _belongs(title):
             others = (*others, OtherMeat(-1, title))
             cut = None
         return replace(NOTHING, cut=None if others else cut, others=others)
     main = max(named, key=lambda item: _mass(item.line) or 0.0)
     text = main.line.raw
-    cut, sure = _cut_in(text)
+    cut, sure = cut_in(text)
     if cut is None:
-        cut, sure = _cut_in(f"{text} {title}")
+        cut, sure = cut_in(f"{text} {title}")
+    first = _EITHER.split(text)[0]
+    if first != text and (told := cut_in(first)[0]) is not None and told != cut:
+        # “spareribs or baby back ribs”: what stands first, and it is asked
+        cut, sure = told, False
     second = tuple(
         OtherMeat(item.index, item.line.raw)
         for item in named
-        if item is not main
-        and _is_main(item)
-        and _family(_cut_in(item.line.raw)[0]) != _family(cut)
+        if item is not main and _is_main(item) and _family(cut_in(item.line.raw)[0]) != _family(cut)
     )
     if not sure:
         # the title may say which
-        told, told_sure = _cut_in(title)
+        told, told_sure = cut_in(title)
         family = cuts()[cut].family if cut else ""
         if told and told_sure and cuts()[told].family == family:
             cut, sure = told, True
@@ -118,7 +114,7 @@ def read_meat(
     mass_sure = mass_sure or cut in SMALL_CUTS
     if cut == "brisket_flat" and not sure and mass is not None:
         cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)
-    lengths = cut == "rib_pieces" and _CHOPPED.search(text.lower()) is not None
+    lengths = cut == "rib_pieces" and CHOPPED.search(text.lower()) is not None
     sized = None if lengths else thickness_in(text)
     if cut == "flanken":
         sized = sized or _slice_in(text)
@@ -140,6 +136,7 @@ def read_meat(
     )
 
 
+_EITHER = re.compile(r"\s+or\s+|\s+/\s+", re.I)
 _BONE_IS_IN = re.compile(
     r"\b(?:the|blade|shoulder) (?:blade )?bone\b|\b(?:until|til|till) bone\b"
     r"|\b(?:remove|discard) bones?\b",
@@ -159,7 +156,7 @@ _SLABS = re.compile(r"\b(racks?|slabs?|flats?|joints?|roasts?|meat|pork|beef)\b"
 
 def _unnamed(ingredients: tuple[Ingredient, ...], title: str) -> Ingredient | None:
     """`6 lb flat` under “My brisket”: the cut stands in the title alone."""
-    cut, _ = _cut_in(title)
+    cut, _ = cut_in(title)
     if cut is None or not _belongs(title):
         return None
     found = [
@@ -179,7 +176,7 @@ def _family(cut: str | None) -> str:
 
 def _belongs(text: str) -> bool:
     """Whether the cut that a text names may be one of ours, by its animal."""
-    cut, _ = _cut_in(text)
+    cut, _ = cut_in(text)
     return cut is not None and belongs(cuts()[cut].family, text)
 
 
@@ -195,102 +192,6 @@ def _is_main(item: Ingredient) -> bool:
 def _own_lines(steps: tuple[str, ...]) -> list[str]:
     """Steps that speak of the meat's thickness."""
     return [step for step in steps if re.search(r"\bthick\b", step)]
-
-
-def _cut_in(text: str) -> tuple[str | None, bool]:
-    """A cut that a text names, and whether it is sure of it."""
-    low = text.lower()
-    boneless, boned = bool(BONELESS.search(low)), bool(BONED.search(low))
-    for pattern, choose in _CUTS:
-        if re.search(pattern, low):
-            return choose(low, boneless, boned)
-    return None, False
-
-
-def _brisket(low: str, _: bool, __: bool) -> tuple[str, bool]:
-    both = re.search(r"\bpoint\b", low) and re.search(r"\bflat\b", low)
-    if both or re.search(r"\bpacker\b", low):
-        return "brisket_whole", True
-    if re.search(r"\bpoint\b", low):
-        return "brisket_point", True
-    if re.search(r"\bflat\b|\bhalf a brisket\b|first cut|\bflaches\b", low):
-        return "brisket_flat", True
-    if re.search(r"\bwhole\b|\bfull\b", low):
-        return "brisket_whole", True
-    return "brisket_flat", False
-
-
-def _short_ribs(low: str, boneless: bool, _: bool) -> tuple[str, bool]:
-    if re.search(r"flanken|across the bones?|thin[- ]cut|korean", low):
-        return "flanken", True
-    return ("short_ribs_boneless", True) if boneless else ("short_ribs_english", True)
-
-
-def _ribs(low: str, _: bool, __: bool) -> tuple[str, bool]:
-    if re.search(r"\b1[- ]?(inch|in)\b|riblets|rib (pieces|tips|bites)", low) or _CHOPPED.search(
-        low
-    ):
-        return "rib_pieces", True
-    return "back_ribs", False
-
-
-_CHOPPED = re.compile(
-    r"\b(?:chopped|cut|sawn|hacked)\b(?: across the bones?)? in(?:to)? (?:about )?[\d½¼¾⅓⅔/ .-]+"
-    r"(?:cm|mm|inch(?:es)?|in\b|\")[- ]?(?:long )?(?:lengths?|pieces|chunks|sections)"
-    r"|\bacross the bones?\b.{0,12}\bpieces\b"
-)
-"""“Chopped into 4 cm lengths” by the butcher."""
-
-
-def _shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
-    if boned:
-        return "shoulder_bone_in", True
-    return "shoulder_boneless", boneless or bool(_TIED.search(low))
-
-
-def _spare(low: str, _: bool, __: bool) -> tuple[str, bool]:
-    if _CHOPPED.search(low) or re.search(r"\briblets\b|\brib (pieces|tips|bites)\b", low):
-        return "rib_pieces", True
-    trimmed = re.search(r"trimmed spare|square[- ]cut|\bst\.?[- ]?louis\b", low)
-    return ("spare_ribs_trimmed" if trimmed else "spare_ribs"), True
-
-
-def _hand(_: str, boneless: bool, __: bool) -> tuple[str, bool]:
-    return ("shoulder_boneless" if boneless else "shoulder_bone_in"), True
-
-
-def _german_shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
-    boneless = boneless or bool(re.search(r"ohne knochen|ausgel(ö|oe)st|nacken|hals", low))
-    boned = boned or bool(re.search(r"mit knochen|sch(ä|ae)ufele", low))
-    return _shoulder(low, boneless, boned)
-
-
-_CUTS = (
-    (r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b",
-     lambda _, __, boned: (
-         "shoulder_bone_in" if boned else "shoulder_boneless", False
-     )),
-    (r"schweine(schulter|nacken|hals|bug)|\bsch(ä|ae)ufele\b", _german_shoulder),
-    (r"\brinder?brust\b|\bbrustkern\b", _brisket),
-    (r"\b(quer|leiter|zwerch)rippen?\b|\bleiterchen\b", _short_ribs),
-    (r"\bsch(ä|ae)lrippchen\b|\brippchen\b|\bleiterstück\b", _ribs),
-    (r"back[- ]ribs?\b|loin ribs?\b|\bbaby[- ]?backs?\b|\bloin backs?\b",
-     lambda *_: ("back_ribs", True)),
-    (r"spare[- ]?ribs?\b|\bspares\b|\bst\.?[- ]?louis\b", _spare),
-    (r"\briblets?\b|\brib (tips|bites)\b", lambda *_: ("rib_pieces", True)),
-    (r"\bflanken\b", lambda *_: ("flanken", True)),
-    (r"\bdino(?:saur)?s?(?: ribs?| bones?)?\b|\bbeef plate ribs?\b|\bplate of (?:beef )?ribs\b"
-     r"|\bchuck ribs?\b", lambda *_: ("short_ribs_english", True)),
-    (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b", _short_ribs),
-    (r"\bbriskets?\b|\bpackers?\b", _brisket),
-    (r"\bpicnics?\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
-    (r"\bhand (and spring )?of pork\b|\bpork hand\b|\bhand and spring\b", _hand),
-    (r"\bshoulders?\b|\bbutts?\b|\bneck end\b|\b(pork )?collars?\b|\bpork neck\b|\bneck of pork\b"
-     r"|\bpork (?:\w+ )?blade\b|\bblade (?:roast|of pork|steak)\b|\bpork scotch\b", _shoulder),
-    (r"\bwings?\b|\bwingettes?\b|\bdrumettes?\b", lambda *_: ("wings", True)),
-    (r"\b(pork )?ribs?\b(?! of)", _ribs),
-)  # fmt: skip
-"""Names that cuts go by in shops and kitchens, the more telling ones first. Common practice."""
 
 
 def _mass(line: Line) -> float | None:
@@ -379,21 +280,22 @@ def usual_mass_kg(cut: str, count: int | None) -> float:
     return 1.5
 
 
-_INSIDE = re.compile(r"\b(\d{1,2}) (?:large |small |meaty )?(?:pieces|portions|ribs|bones)\b", re.I)
-_IN_PIECES = re.compile(r"\bin(to)? (two|three|four|2|3|4) (large )?(pieces|chunks|halves)\b", re.I)
+_INSIDE = re.compile(
+    r"\b(\d{1,2}) (?:large |big |small |meaty )?(?:pieces|portions|ribs|bones)\b", re.I
+)
+
+_IN_PIECES = re.compile(
+    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big) )?(pieces|chunks|halves)\b", re.I
+)
 
 
 def _count(line: Line, text: str) -> int | None:
-    pieces = re.search(
-        r"\bin(to)? (two|three|four|2|3|4) (large )?(pieces|chunks|halves)\b", text, re.I
-    )
+    pieces = _IN_PIECES.search(text)
     if pieces:
         return {"two": 2, "three": 3, "four": 4}.get(pieces[2].lower()) or int(pieces[2])
     if halved := re.search(r"\b(halved|quartered)\b", text, re.I):
         return (2 if halved[1].lower() == "halved" else 4) * round(_countable(line) or 1)
-    inside = re.search(
-        r"\b(\d{1,2}) (?:large |small |meaty )?(?:pieces|portions|ribs|bones)\b", text
-    )
+    inside = _INSIDE.search(text)
     if inside and 1 < int(inside[1]) <= MOST_PIECES and unit_of(line.unit).kind == "mass":
         return int(inside[1])
     countable = _countable(line)
@@ -408,7 +310,7 @@ def _countable(line: Line) -> float | None:
 
 _THICK = re.compile(
     r"(?P<size>\d/\d|\d+(?:\.\d+)?(?:[ -]\d/\d)?|\d*[½¼¾⅓⅔])[ -]?"
-    r"(?P<unit>(?:cm|mm|inch(?:es)?|in)\b|[\"\u2033\u201d])[- ]*"
+    r"(?P<unit>(?:cm|mm|inch(?:es)?|in)\b\.?|[\"\u2033\u201d])[- ]*"
     r"(?P<what>thick|cubes?|chunks?|pieces?|dice|blocks?|dick|stark|w(?:ü|ue)rfel)?",
     re.I,
 )
@@ -433,7 +335,7 @@ def _slice_in(text: str) -> float | None:
 def _size_m(found: re.Match[str]) -> float | None:
     """A size in metres, when it may be one of meat."""
     amount = read_line(f"{found['size'].strip()} g").amount
-    metres = unit_factor(_UNIT_M.get(found["unit"].lower(), "inch"), "meter")
+    metres = unit_factor(_UNIT_M.get(found["unit"].lower().strip("."), "inch"), "meter")
     return amount * metres if amount and 0.005 <= amount * metres <= 0.15 else None
 
 

@@ -197,10 +197,19 @@ class _Found:
     """Where in the sentence it stands."""
 
 
+_UNTIL_DONE = re.compile(
+    r"\b(?:simmer|braise|cook|bake|roast)\b.{0,40}\b(?:until|till?) (?:the |your )?"
+    r"(?:ribs?|meat|pork|beef|brisket|shoulder) (?:is|are|falls?|pulls?)\b",
+    re.I,
+)
+"""“Simmer 30 min till the ribs are tender and the sauce is reduced”: the meat still cooks."""
+
+
 def _is_main_heat(sentence: str, device: Device | None) -> bool:
     """Whether the times of a sentence may be those of the main heat."""
     both_sides = device == "grill" and SIDES.search(sentence)
-    if not both_sides and ASIDE.search(sentence) and not _cooks_long(sentence):
+    aside = ASIDE.search(sentence) and not (_cooks_long(sentence) or _UNTIL_DONE.search(sentence))
+    if not both_sides and aside:
         return False
     if device == "grill":
         return not re.search(r"\bmarinat|\bdirect heat\b", sentence, re.I)

@@ -32,6 +32,8 @@ _AT_THE_END = re.compile(
     re.I,
 )
 """“Serves 6.” within a step: a number of people and nothing that is measured."""
+_BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})\s*[-–]\s*(?P<high>\d{1,2})\s*\.?$")
+"""“… cheddar, scallions. 6-8”, as the last words of a card."""
 MOST = 200
 
 
@@ -45,6 +47,7 @@ def read_plates(recipe: Recipe) -> float | None:
             (text, (_AT_THE_END, _COUNTED))
             for text in (*reversed(recipe.steps), *recipe.notes, *recipe.left_out)
         ),
+        *((text, (_BARE_AT_THE_END, _BARE_AT_THE_END)) for text in recipe.steps[-1:]),
     ]
     for text, patterns in places:
         plain = _WORD.sub(lambda found: str(_WORDS[found[0].lower()]), text)

@@ -1,0 +1,111 @@
+"""The names that cuts go by in shops and kitchens."""
+
+import re
+
+BONELESS = re.compile(
+    r"\bbone[- ]?less\b|\bno bones?\b|\bboned\b|\boff the bone\b|\bwith(out| no) (the )?bones?\b"
+    r"|\bw/o bones?\b|\bbones? removed\b",
+    re.I,
+)
+
+
+BONED = re.compile(r"\bbone[- ]in\b|\bon the bone\b|\bwith (the )?bone\b", re.I)
+
+
+_TIED = re.compile(r"\btied\b|\brolled\b|\bchunks?\b|\bcubes?\b|\bcut (in|into) .*pieces\b", re.I)
+
+
+def cut_in(text: str) -> tuple[str | None, bool]:
+    """A cut that a text names, and whether it is sure of it."""
+    low = text.lower()
+    boneless, boned = bool(BONELESS.search(low)), bool(BONED.search(low))
+    for pattern, choose in _CUTS:
+        if re.search(pattern, low):
+            return choose(low, boneless, boned)
+    return None, False
+
+
+def _brisket(low: str, _: bool, __: bool) -> tuple[str, bool]:
+    both = re.search(r"\bpoint\b", low) and re.search(r"\bflat\b", low)
+    if both or re.search(r"\bpacker\b", low):
+        return "brisket_whole", True
+    if re.search(r"\bpoint\b", low):
+        return "brisket_point", True
+    if re.search(r"\bflat\b|\bhalf a brisket\b|first cut|\bflaches\b", low):
+        return "brisket_flat", True
+    if re.search(r"\bwhole\b|\bfull\b", low):
+        return "brisket_whole", True
+    return "brisket_flat", False
+
+
+def _short_ribs(low: str, boneless: bool, _: bool) -> tuple[str, bool]:
+    if re.search(r"flanken|across the bones?|thin[- ]cut|korean", low):
+        return "flanken", True
+    return ("short_ribs_boneless", True) if boneless else ("short_ribs_english", True)
+
+
+def _ribs(low: str, _: bool, __: bool) -> tuple[str, bool]:
+    if re.search(r"\b1[- ]?(inch|in)\b|riblets|rib (pieces|tips|bites)", low) or CHOPPED.search(
+        low
+    ):
+        return "rib_pieces", True
+    return "back_ribs", False
+
+
+CHOPPED = re.compile(
+    r"\b(?:chopped|cut|sawn|hacked)\b(?: across the bones?)? in(?:to)? (?:about )?[\d½¼¾⅓⅔/ .-]+"
+    r"(?:cm|mm|inch(?:es)?|in\b|\")[- ]?(?:long )?(?:lengths?|pieces|chunks|sections)"
+    r"|\bacross the bones?\b.{0,12}\bpieces\b"
+)
+"""“Chopped into 4 cm lengths” by the butcher."""
+
+
+def _shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
+    if boned:
+        return "shoulder_bone_in", True
+    return "shoulder_boneless", boneless or bool(_TIED.search(low))
+
+
+def _spare(low: str, _: bool, __: bool) -> tuple[str, bool]:
+    if CHOPPED.search(low) or re.search(r"\briblets\b|\brib (pieces|tips|bites)\b", low):
+        return "rib_pieces", True
+    trimmed = re.search(r"trimmed spare|square[- ]cut|\bst\.?[- ]?louis\b", low)
+    return ("spare_ribs_trimmed" if trimmed else "spare_ribs"), True
+
+
+def _hand(_: str, boneless: bool, __: bool) -> tuple[str, bool]:
+    return ("shoulder_boneless" if boneless else "shoulder_bone_in"), True
+
+
+def _german_shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
+    boneless = boneless or bool(re.search(r"ohne knochen|ausgel(ö|oe)st|nacken|hals", low))
+    boned = boned or bool(re.search(r"mit knochen|sch(ä|ae)ufele", low))
+    return _shoulder(low, boneless, boned)
+
+
+_CUTS = (
+    (r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b",
+     lambda _, __, boned: (
+         "shoulder_bone_in" if boned else "shoulder_boneless", False
+     )),
+    (r"schweine(schulter|nacken|hals|bug)|\bsch(ä|ae)ufele\b", _german_shoulder),
+    (r"\brinder?brust\b|\bbrustkern\b", _brisket),
+    (r"\b(quer|leiter|zwerch)rippen?\b|\bleiterchen\b", _short_ribs),
+    (r"\bsch(ä|ae)lrippchen\b|\brippchen\b|\bleiterstück\b", _ribs),
+    (r"back[- ]ribs?\b|loin ribs?\b|\bbaby[- ]?backs?\b|\bloin backs?\b",
+     lambda *_: ("back_ribs", True)),
+    (r"spare[- ]?ribs?\b|\bspares\b|\bst\.?[- ]?louis\b", _spare),
+    (r"\briblets?\b|\brib (tips|bites)\b", lambda *_: ("rib_pieces", True)),
+    (r"\bflanken\b", lambda *_: ("flanken", True)),
+    (r"\bdino(?:saur)?s?(?: ribs?| bones?)?\b|\bbeef plate ribs?\b|\bplate of (?:beef )?ribs\b"
+     r"|\bchuck ribs?\b", lambda *_: ("short_ribs_english", True)),
+    (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b", _short_ribs),
+    (r"\bbriskets?\b|\bpackers?\b", _brisket),
+    (r"\bpicnics?\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
+    (r"\bhand (and spring )?of pork\b|\bpork hand\b|\bhand and spring\b", _hand),
+    (r"\bshoulders?\b|\bbutts?\b|\bneck end\b|\b(pork )?collars?\b|\bpork neck\b|\bneck of pork\b"
+     r"|\bpork (?:\w+ )?blade\b|\bblade (?:roast|of pork|steak)\b|\bpork scotch\b", _shoulder),
+    (r"\bwings?\b|\bwingettes?\b|\bdrumettes?\b", lambda *_: ("wings", True)),
+    (r"\b(pork )?ribs?\b(?! of)", _ribs),
+)  # fmt: skip
+"""Names that cuts go by in shops and kitchens, the more telling ones first. Common practice."""
