@@ -44,6 +44,7 @@ from pneumachron.recipes.converting.seasoning import (
     in_marinade,
     rubbed_lines,
     shared_lines,
+    slurry_water,
     soaked_lines,
     sprayed_lines,
 )
@@ -167,7 +168,8 @@ def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> 
     apart = frozenset(parts_apart(understood))
     elsewhere = (
         sprayed_lines(understood) | cured_lines(understood) | shared_lines(understood) | apart
-    )
+        | slurry_water(understood)
+    )  # fmt: skip
     liquids = tuple(
         item for item in understood.ingredients if is_liquid(item) and item.index not in elsewhere
     )
@@ -233,7 +235,7 @@ def _context(
         soaked=soaked_lines(understood) - shared,
         bought_cured=bought_cured(understood),
         parts=apart,
-        late=named_late(understood),
+        late={**named_late(understood), **dict.fromkeys(slurry_water(understood), "after")},
         sweet_left_kg=min(1.0, allowed / sugar_kg) if sugar_kg > 0 else 1.0,
         metric=kitchen.metric,
     )  # fmt: skip

@@ -82,7 +82,10 @@ MARINATED = any_of(r"\bmarinat", r"\bmarinade")
 def sprayed_lines(understood: Understood) -> frozenset[int]:
     """Lines that are sprayed on while it smokes: named by such a step, or by their own words."""
     own = {item.index for item in understood.ingredients if SPRAYED.search(item.line.raw)}
-    return named_in(understood, SPRAYED) | own
+    told = {
+        row for part in understood.recipe.parts if SPRAYED.search(part.name) for row in part.lines
+    }
+    return named_in(understood, SPRAYED) | own | told
 
 
 def binders_in_the_pot(understood: Understood) -> frozenset[int]:
@@ -181,7 +184,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         r"\b(?:rub|season|sprinkle|dust|mix|combine|coat|massage|pat)\b[^.;]*\b(?:dry )?spices\b"
         r"|\bspices\b[^.;]*\b(?:on|over|into) (?:the |both )?"
         r"(?:meat|ribs|pork|beef|brisket|sides)\b"
-        r"|\brub over\b|\bdry rub\b|\bseasonings\b"
+        r"|\brub over\b|\bdry rub\b|(?<!add the )(?<!add the ★ )\bseasonings\b"
         r"|\bdry (ingredients|stuff|things|mix)\b"
     )
     # “rub the ribs”, and no word of what with: with the spices there are
@@ -206,6 +209,22 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         and item.index not in wet
         and (item.index in named or (all_spices and item.index not in elsewhere))
     )
+
+
+def slurry_water(understood: Understood) -> frozenset[int]:
+    """“3 Tbsp cold water” under the starch that a step stirs with it: both go in at the end."""
+    items = understood.ingredients
+    kinds = {item.index: item.kind for item in items}
+    sentences = [text.lower() for step in understood.said for text in sentences_in(step)]
+    found = set()
+    for item in items:
+        beside = kinds.keys() & {item.index - 1, item.index + 1}
+        starches = [items[row] for row in beside if kinds[row] in {"starch", "flour"}]
+        if item.food.words == "water" and any(
+            is_named(starch, text) and "water" in text for starch in starches for text in sentences
+        ):
+            found.add(item.index)
+    return frozenset(found)
 
 
 OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)

@@ -59,8 +59,8 @@ TIMES = re.compile(
 )
 """“Cook 4 hours” alone is a step."""
 _ON = re.compile(
-    r"\b(serves|servings?|feeds|yields?|makes)\s*:?\s*\d{1,3}(\s*[–-]\s*\d{1,3})?"
-    r"|\b\d{1,3}(\s*[–-]\s*\d{1,3})? (servings|portions|people|persons)\b",
+    r"\b(serves|servings?|feeds|yields?|makes)\s*:?\s*\d{1,3}(\s*([–-]|to)\s*\d{1,3})?"
+    r"|\b\d{1,3}(\s*([–-]|to)\s*\d{1,3})? (servings|portions|people|persons)\b",
     re.I,
 )
 STEP_LABEL = re.compile(r"^step \d{1,2}\s*[:.]?$", re.I)
@@ -91,9 +91,21 @@ def _is_part(line: str, bare: str) -> bool:
     return few and (any(known.match(bare) for known in (_PART, _THE, _TO)) or bool(marked))
 
 
+_BEHIND_A_HEADING = re.compile(
+    r"^(?:ingredients?|zutaten|you(?:['’]ll)? need)\s*\((?P<many>(?:for |serves |makes )?"
+    r"\d{1,3}(?:\s*(?:[–-]|to)\s*\d{1,3})?(?: (?:servings|portions|people|persons))?)\)\s*:?$",
+    re.I,
+)
+"""“Ingredients (2–3 servings)”."""
+
+
 def yield_in(line: str) -> str:
     """For how many, when a line says nothing else; empty when it does not."""
     plain = BULLET.sub("", line).strip("#*_ ").strip()
+    if behind := _BEHIND_A_HEADING.match(plain):
+        return behind["many"]
+    if plain.startswith("(") and plain.endswith(")"):
+        plain = plain[1:-1]
     if YIELD.match(plain) and not re.match(r"^portions? of\b", plain, re.I):
         return plain
     if TIMES.search(plain) or _LABELS.search(plain):

@@ -8,7 +8,9 @@ from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.patterns import any_of
 
-BULLET = re.compile(r"^\s*(?:[-*•·▢☐\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐\u2013]\s+")
+BULLET = re.compile(
+    r"^\s*(?:[-*•·▢☐\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐\u2013]\s+|^\s*[●○◎◆◇■□\u2460-\u2473]\s*"
+)
 NUMBERED = re.compile(
     r"^\s*(?:step\s*)?\d{1,2}\s*(?:[.):]\s+(?=[A-Za-z])|\)\s+(?=\d))|^\s*step\s+\d{1,2}\s+", re.I
 )

@@ -255,7 +255,13 @@ class _Sorted:
         if self.text.subject and marked is None:
             return None
         asked = (row for row, state in self.pairs if state != "steps" and ASKS.match(row.plain))
-        return marked or next(iter(before), None) or next(meaty, None) or next(asked, None)
+        found = marked or next(iter(before), None) or next(meaty, None) or next(asked, None)
+        # “Pork collar for a weeknight?! Almost.” ends as a sentence does
+        ends = (
+            row for row, state in self.pairs
+            if state == "before" and is_meat(row) and len(row.plain.split()) <= MOST_TITLE_WORDS
+        )  # fmt: skip
+        return found or next(ends, None)
 
     def _ingredients(self) -> tuple[list[str], list[Part]]:
         lines: list[str] = []

@@ -71,7 +71,7 @@ class Text:
         if TIMES.search(plain) and heading_of(line) is None and len(plain.split()) < 20:
             self.times = f"{self.times} {plain}".strip()
             return
-        if first:
+        if first and heading_of(line) is None:
             return
         bulleted = bool(BULLET.match(line))
         self.rows.append(
@@ -119,9 +119,25 @@ def _capitals_are_headings(rows: list[Row]) -> None:
             row.heading = "part"
 
 
+_OF_A_DISH = re.compile(
+    r"^(?:the )?(?:(?:dry |wet |spice |dipping )?(?:rub|marinade|glaze|sauce|brine|braise|slaw"
+    r"|salsa|gravy|toppings?|dressing|pickles?|crust|mop)|(?:short |spare )?ribs|brisket|pork"
+    r"|beef|meat|wings|to (?:serve|garnish|finish))$",
+    re.I,
+)
+
+
+def _single_words_are_headings(rows: list[Row]) -> None:
+    """“Slaw” above an amount, in a list where foods have theirs, is the name of a part."""
+    for row, below in pairwise(rows):
+        if row.heading is None and below.look.has_amount and _OF_A_DISH.match(row.plain):
+            row.heading = "part"
+
+
 def name_sections(rows: list[Row]) -> None:
     """Under which heading every row stands; an unknown heading above work opens the steps."""
     _capitals_are_headings(rows)
+    _single_words_are_headings(rows)
     named = {row.heading for row in rows}
     under: Heading | None = None
     titled = False

@@ -111,7 +111,8 @@ def device_of(recipe: Recipe) -> Device | None:
     hot = any(temperatures_in(step) for step in recipe.steps)
     named: tuple[tuple[Device, bool], ...] = (
         ("slow", bool(_SLOW.search(text))),
-        ("smoker", bool(_SMOKER.search(text))),
+        # “electric smoker or oven”, and the steps roast it
+        ("smoker", bool(_SMOKER.search(text if not OVEN.search(work) else work))),
         ("oven", bool(OVEN.search(work))),
         ("grill", grilled and not _simmers_longer(recipe)),
         # a covered pot or foil at so many degrees

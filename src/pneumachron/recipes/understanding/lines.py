@@ -241,7 +241,9 @@ def read_line(text: str) -> Line:
     purpose = _PURPOSE.match(plain)
     if purpose:
         plain = plain[purpose.end() :]
-    lead = re.match(r"^(juice|zest|rind|grated zest)( and (juice|zest))? of\s+", plain, re.I)
+    lead = re.match(
+        r"^(juice|zest|rind|grated zest)( and (juice|zest))? (?:of\s+|(?=[\d½]))", plain, re.I
+    )
     length = None if lead else _LENGTH.match(plain)
     if length:
         plain = f"1 piece {plain[length.end() :]}"
@@ -285,7 +287,7 @@ def _behind_the_name(found: re.Match[str]) -> str:
     return f"{found['name'].strip()} ({grade})"
 
 
-_BULLETS = re.compile(r"^(?:[-*•·▢☐–\s]+|\[[ xX]?\]\s*)+(?=\S)")
+_BULLETS = re.compile(r"^(?:[-*•·▢☐–★☆●○◎◆◇■□\s]+|\[[ xX]?\]\s*)+(?=\S)")
 _IN_A_BOTTLE = re.compile(
     r"^(?:1 (?:x )?)?(\d+(?:\.\d+)?)[ -]?(ml|cl|l|dl|g|oz|ounce|fl\.? ?oz)\b\.?[ -]"
     r"(?:bottles?|cans?|tins?|jars?|packs?|packets?|cartons?)\s+(?:of\s+)?(?=[a-z])",

@@ -20,7 +20,7 @@ class Unit:
 
 _WORDS: dict[str, str] = {
     "cup": r"cups?|c\.?",
-    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bs?|EL|T",
+    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bs?|EL|T|spoons?(?:fuls?)?",
     "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|TL|t",
     "dsp": r"dessert ?spoons?|dsps?",
     "floz": r"fl\.?\s?oz|fluid ounces?",

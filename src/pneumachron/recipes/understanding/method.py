@@ -78,6 +78,8 @@ PSI_PA = 6894.757
 def read_method(recipe: Recipe) -> Cooking:
     """The main heat: the kind that most of the long times belong to."""
     recipe = without_other_ways(recipe)
+    if _IN_A_BAG.search(" ".join((recipe.title, *recipe.steps))):
+        return Cooking(None, None, None, None)
     device = device_of(recipe)
     spans = [
         span for index, step in enumerate(recipe.steps) for span in _main_spans(index, step, device)
@@ -103,7 +105,7 @@ def read_method(recipe: Recipe) -> Cooking:
         low_s=more * first.low_s + sum(item.low_s for item in spans),
         high_s=more * first.high_s + sum(item.high_s for item in spans),
         temp_c=oven_heat_c(recipe.steps, first.step, first.place, first.start)
-        if method not in {"slow_low", "slow_high"}
+        if method not in {"slow_low", "slow_high", "simmer"}
         else None,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,
         steps=frozenset(item.step for item in spans),
@@ -111,6 +113,8 @@ def read_method(recipe: Recipe) -> Cooking:
     )
 
 
+_IN_A_BAG = any_of(r"\bsous[- ]?vide\b", r"\bimmersion circulator\b")
+"""A bath far below boiling is none of the heats that are compared here."""
 _UNDER_PRESSURE = any_of(r"\bpressure\b", r"\bhigh\b", r"\blow\b", r"\bmanual\b", r"\blid\b",
                          r"\block\b", r"\bseal", r"\bNP?R\b", r"\bQP?R\b")  # fmt: skip
 """What belongs to the minutes under the lid; onions are fried in the same pot before."""

@@ -17,7 +17,7 @@ _NUMBERS = re.compile(
 _EATERS = r"(?:people|persons?|portions?|portionen|servings?|personen|eaters|guests|plates)"
 _SAID = re.compile(
     r"\b(?:serves|servings|feeds|yields?|for|für|enough for|ergibt)"
-    rf"(?: about|:| a family of)*\s*{_SPAN}"
+    rf"(?: about|:| a family of| the)*\s*{_SPAN}"
     r"(?:\b|(?=ish))(?![.,]\d)"
     r"(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|sandwich))",
     re.I,
@@ -26,8 +26,8 @@ _COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good )?{_EATERS}\b", re.I)
 _AT_THE_END = re.compile(
     r"\b(?:serves|servings|feeds|does|makes|yields?|ergibt|enough for|für|a family of"
     r"|served? (?:it )?(?:to|for)|served|for)"
-    rf"(?: about|:)*\s+{_SPAN}"
-    r"(?=\s*(?:\.|!|:|\)|$|easily|generously|with |in (?:buns|rolls)|"
+    rf"(?: about|:| the)*\s+{_SPAN}"
+    r"(?=\s*(?:of us\b|\.|!|:|\)|$|easily|generously|with |in (?:buns|rolls)|"
     rf"(?:hungry |good )?{_EATERS}))",
     re.I,
 )
