@@ -29,9 +29,10 @@ from pneumachron.core.schedule.blocks import dish_blocks
 from pneumachron.core.schedule.dish import Dish, brought
 from pneumachron.core.schedule.model import Schedule
 from pneumachron.core.schedule.schedule import schedule
+from tests import DEEP
 from tests.core.kitchen import load, wish
 
-CASES = 420
+CASES = 840 if DEEP else 210
 OFTEN = 0.01
 STEP_OF = {
     "come_up": "come_up", "hold": "hold", "natural_release": "release", "waiting": "wait",

@@ -301,3 +301,60 @@ def test_wings_in_hot_air() -> None:
     found = understood("Toss wings with the salt. Air fry 200C 25 min shaking twice.",
                        meat="1 kg chicken wings")  # fmt: skip
     assert found.cooking.high_s == 25 * 60
+
+
+def test_headings_of_one_word_and_a_mop() -> None:
+    done = convert(understand(read(
+        "Memphis ribs\nTotal: 5 hr 30 min   Yield: 6 to 8 servings\n\nDry rub\n1/3 cup paprika\n"
+        "2 tablespoons kosher salt\n\nRibs\n3 slabs spare ribs (about 9 lb. total)\nMop: 1 cup"
+        " distilled vinegar, 1 cup water\n\n1. Coat ribs with rub; refrigerate 4 hours.\n2. Bring"
+        " smoker to 235 degrees F. Smoke ribs, mopping every 45 minutes, 4 1/2 to 5 hours.\n"
+    )), KITCHEN)  # fmt: skip
+    found = done.understood
+    assert [part.role for part in found.recipe.parts][:1] == ["rub"]
+    assert not {"Dry rub", "Ribs"} & set(found.recipe.ingredients)
+    assert found.plates == 7
+    # a mop keeps meat moist in a smoker; nothing dries under the lid
+    assert not any("vinegar" in line.name for line in done.lines)
+
+
+@pytest.mark.parametrize("heading", ["Ingredients (2-3 servings)", "Ingredients (for 3)"])
+def test_for_how_many_behind_the_heading(heading: str) -> None:
+    recipe = read(f"Ribs\n\n{heading}\nPork spare ribs: 600g\n★Soy sauce: 3 Tbsp\n\nDirections\n"
+                  "① Put ribs in a pot. Simmer on low heat for 40 minutes.\n")  # fmt: skip
+    assert understand(recipe).plates in {2.5, 3}
+    assert read_line(recipe.ingredients[1]).name == "Soy sauce"
+    assert recipe.steps[0].startswith("Put ribs")
+
+
+def test_starch_and_its_cold_water_in_two_lines_go_in_at_the_end() -> None:
+    done = made("Cook on low for 6-8 hours in the slow cooker. Mix cornstarch and water until"
+                " smooth; stir into juices.", meat="3 pounds boneless pork shoulder",
+                more=("1/2 cup soy sauce", "3 tablespoons cornstarch",
+                      "3 tablespoons cold water"))  # fmt: skip
+    assert (went(done, 2), went(done, 3)) == (["after"], ["after"])
+
+
+def test_a_bath_far_below_boiling_is_asked_about() -> None:
+    found = understood("Seal in a bag and cook sous vide at 68 C for 24 hours.",
+                       meat="2 kg brisket flat, 5 cm thick")  # fmt: skip
+    assert found.cooking.method is None
+    assert "method" in {question.asked for question in found.questions}
+
+
+def test_a_smoker_that_only_the_title_names() -> None:
+    recipe = read("Char siu, electric smoker or oven\n\n800 g pork neck\n3 T hoisin\n\nRoast on a"
+                  " rack over water at 180 C, 40 min.\n")  # fmt: skip
+    assert understand(recipe).cooking.method == "oven_open"
+
+
+def test_country_ribs_are_not_cut_up_to_fit() -> None:
+    done = made("Cook on low 7 hours.", meat="3 pounds boneless country-style ribs")
+    assert done.portioned.cuts == 1
+
+
+def test_a_title_that_ends_as_a_sentence_does() -> None:
+    recipe = read("Mustard-crusted pork collar for a weeknight?! Almost.\n\n(serves 4, just)\n\n"
+                  "pork collar 1.1 kg\ncider 250 ml\n\nRoast at 170°C, 1 hr 20.\n")  # fmt: skip
+    assert recipe.title.startswith("Mustard-crusted")
+    assert understand(recipe).plates == 4

@@ -16,6 +16,7 @@ from pneumachron.recipes.understanding.durations import durations_in, temperatur
 from pneumachron.recipes.understanding.ingredients import KINDS, food_of, foods
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
+from tests import DEEP
 from tests.recipes.measure import (
     WANTED,
     corpus_bytes,
@@ -254,12 +255,15 @@ HANGS_S = 30.0
 milliseconds, and on a machine that is shared up to a second."""
 
 
-def test_two_thousand_mutated_files() -> None:
+MUTATED = 2_000 if DEEP else 600
+
+
+def test_mutated_files() -> None:
     # none may crash or hang
     chance = random.Random(20261125)
     seeds = [content for _, content in corpus_bytes()]
     slowest = 0.0
-    for _ in range(2000):
+    for _ in range(MUTATED):
         content = bytearray(chance.choice(seeds))
         for _ in range(chance.randint(1, 12)):
             at = chance.randrange(len(content))

@@ -22,6 +22,9 @@ NOT_OWN_MINUTES = "minutes_kept:-"
 MOST_CUTS = 8
 """Into how many portions one piece is cut to make it fit. Judgement."""
 
+LEAST_CUT_KG = 0.4
+"""Slices and ribs lighter than this are cooked in two runs rather than cut up. Judgement."""
+
 
 @dataclass(frozen=True, slots=True)
 class Portioned:
@@ -62,7 +65,7 @@ def portion(understood: Understood, kitchen: Kitchen, choices: Choices) -> Porti
         found = Portioned(runs, mass, scale, cuts)
         if best is None or len(runs) < len(best.runs):
             best = found
-        if len(runs) == 1 or cuts >= 4:
+        if len(runs) == 1 or cuts >= 4 or mass / count < LEAST_CUT_KG:
             break
     if best is None:
         raise _refused(refusal)
