@@ -22,11 +22,11 @@ from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.planning.load import Load, make_piece
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.catalog.pots import ready_pot, ready_pots
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 
 def wish(cut, kg, thick, count, school, release, step):
     piece = make_piece(cut_by_id(cut), mass_kg=kg / count, thickness_m=thick, start_temp_c=4.0)
-    return Wish(
+    return CookRequest(
         load=Load((piece,) * count), pot=ready_pot("tenor"), texture_step=step, school=school,
         release=release, level="high", altitude_m=1150.0,
     )

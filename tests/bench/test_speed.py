@@ -18,8 +18,8 @@ from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.plan_summary import answers_of
 from pneumachron.core.planning.ready_by import ways_in_time
 from pneumachron.core.planning.recovery import judge_opened
+from pneumachron.core.planning.request import resolve
 from pneumachron.core.planning.what_if import what_changes
-from pneumachron.core.planning.wish import set_up
 from pneumachron.core.schedule.blocks import day_blocks
 from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.dish import KITCHEN_LANES, Dish
@@ -109,7 +109,7 @@ def test_plan_with_eight(benchmark: BenchmarkFixture) -> None:
         replace(WANTED, altitude_m=0.0),
     )
     benchmark.pedantic(
-        lambda: (make_plan(WANTED), answers_of([set_up(wanted) for wanted in variants])), **WARM
+        lambda: (make_plan(WANTED), answers_of([resolve(wanted) for wanted in variants])), **WARM
     )
 
 

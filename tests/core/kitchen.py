@@ -2,14 +2,14 @@
 
 from dataclasses import replace
 
-from pneumachron.core.catalog.cuts import ReleaseMethod, School, cut_by_id
+from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod, cut_by_id
 from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.core.cooker.cook_time import Search
 from pneumachron.core.physics.tenderness import TEXTURES, Texture
 from pneumachron.core.planning import scenarios
 from pneumachron.core.planning.load import Load, make_piece
 from pneumachron.core.planning.plan import make_plan
-from pneumachron.core.planning.wish import Wish, set_up
+from pneumachron.core.planning.request import CookRequest, resolve
 
 LB_KG = 0.453_592_37
 CUP_M3 = 2.365_882_365e-4
@@ -44,7 +44,7 @@ def wish(
     *,
     pot: str = "tenor",
     texture: Texture = "tender",
-    school: School = "short_braise",
+    school: LiquidStyle = "short_braise",
     release: ReleaseMethod | None = "natural",
     altitude_m: float = 0.0,
     liquid_m3: float | None = None,
@@ -52,12 +52,12 @@ def wish(
     wait_s: float | None = None,
     boil_s: float = 0.0,
     texture_step: float | None = None,
-) -> Wish:
+) -> CookRequest:
     """A wish at sea level unless said otherwise."""
     vessel = ready_pot(pot)
     if min_liquid_m3 is not None:
         vessel = replace(vessel, min_liquid_m3=min_liquid_m3)
-    return Wish(
+    return CookRequest(
         load=pieces,
         pot=vessel,
         texture_step=float(TEXTURES.index(texture)) if texture_step is None else texture_step,
@@ -71,20 +71,20 @@ def wish(
     )
 
 
-def search(wanted: Wish) -> Search:
+def search(wanted: CookRequest) -> Search:
     """The search behind a plan, for what a plan does not tell."""
-    setup = set_up(wanted)
+    setup = resolve(wanted)
     return Search(*scenarios.cases_of(setup), setup.after)
 
 
-def first_search(wanted: Wish) -> Search:
+def first_search(wanted: CookRequest) -> Search:
     """The same without the cases that only give range and reasons; five times less work."""
-    return scenarios.first_search(set_up(wanted))
+    return scenarios.first_search(resolve(wanted))
 
 
-def vented_at_once_min(wanted: Wish) -> float:
+def vented_at_once_min(wanted: CookRequest) -> float:
     """How long venting takes when the valve is opened at once, also where no plan would do so."""
-    setup = set_up(wanted)
+    setup = resolve(wanted)
     at_once = replace(setup, after=replace(setup.after, wait_s=0.0))
     hold_s = 60.0 * make_plan(wanted).hold_min
     run = scenarios.first_search(at_once, at_least_s=hold_s).run(hold_s)

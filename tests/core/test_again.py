@@ -7,7 +7,7 @@ import pytest
 
 from pneumachron.core.catalog.cuts import ReleaseMethod, cuts
 from pneumachron.core.catalog.pots import ready_pots
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.recovery import (
     judge_opened,
@@ -15,8 +15,8 @@ from pneumachron.core.planning.recovery import (
     rescue,
     translate_minutes,
 )
+from pneumachron.core.planning.request import resolve
 from pneumachron.core.planning.what_if import answer_for_minutes
-from pneumachron.core.planning.wish import set_up
 from tests.core.kitchen import load, search, wish
 
 FLAT = wish(load("brisket_flat", 1.4, 0.045, 2))
@@ -80,7 +80,7 @@ def test_a_low_reading_means_a_thicker_piece() -> None:
     )
     kept = search(FLAT)
     meat = replace(kept.meat, half_sizes_m=np.array([[pieces[0].half_sizes_m]] * 6))
-    run = type(kept)(kept.cases, meat, set_up(FLAT).after, at_least_s=6000.0).run(
+    run = type(kept)(kept.cases, meat, resolve(FLAT).after, at_least_s=6000.0).run(
         60.0 * PLAN.hold_min
     )
     read = float(np.interp(run.open_s, run.time_s, run.core_c[0]))
@@ -97,7 +97,7 @@ def test_too_soft_is_rescued_and_shortened_next_time() -> None:
 
 
 def test_nothing_seen_is_asked_for() -> None:
-    with pytest.raises(WishError, match="nothing_seen"):
+    with pytest.raises(RequestError, match="nothing_seen"):
         judge_opened(FLAT, 80)
     for bad in ({"seen_step": 40.0}, {"probe_c": 300.0}, {"seen_step": 1.0, "open_min": -1.0}):
         with pytest.raises(OutOfRangeError):

@@ -6,25 +6,25 @@ from typing import Any
 import pytest
 
 from pneumachron.core.catalog.pots import ready_pots
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.planning.cutting import split
 from pneumachron.core.planning.finish import rest_for
 from pneumachron.core.planning.lying import Lying
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.plan_summary import Answer
 from pneumachron.core.planning.ready_by import ways_in_time
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.what_if import (
     answer_for_minutes,
     quick_answer,
     what_changes,
 )
-from pneumachron.core.planning.wish import Wish
 from tests.core.kitchen import load, wish
 
 SMALL = wish(load("brisket_flat", 0.8, 0.05), altitude_m=1150.0)
 
 
-def by_kind(wanted: Wish) -> dict[tuple[str, str], Answer | WishError | None]:
+def by_kind(wanted: CookRequest) -> dict[tuple[str, str], Answer | RequestError | None]:
     found = what_changes(wanted, ready_pots().values())
     return {(item.kind, item.value): item.answer or item.trouble for item in found}
 

@@ -7,7 +7,7 @@ from pneumachron.core.catalog.cuts import cut_by_id, cuts
 from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.core.catalog.sides import side_advice, sides
 from pneumachron.core.catalog.tables import read_rows
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.planning.finish import (
     FINISHES,
     FinishKind,
@@ -248,7 +248,7 @@ def test_sides() -> None:
     for side in sides():
         found = side_advice(side, 60)
         assert found.hold_min > 0
-    with pytest.raises(WishError):
+    with pytest.raises(RequestError):
         side_advice("soup", 10)
     with pytest.raises(OutOfRangeError):
         side_advice("rice", float("nan"))

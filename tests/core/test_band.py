@@ -14,13 +14,13 @@ from pneumachron.core.constants import CONTACT_COEFFICIENT, Constant
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import first_search
-from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import load, wish
 
 KITCHENS = 60
 SHARE, WITHIN = 0.80, 0.05
-LOADS: tuple[Wish, ...] = (
+LOADS: tuple[CookRequest, ...] = (
     wish(load("back_ribs", 1.1, 0.03), school="steam", release="timed"),
     wish(load("spare_ribs", 1.3, 0.035), texture="falls", pot="bass"),
     wish(load("brisket_flat", 1.4, 0.045, 2), texture="very"),
@@ -30,14 +30,14 @@ LOADS: tuple[Wish, ...] = (
 )
 
 
-def in_a_kitchen(wanted: Wish, rng: np.random.Generator, patch: pytest.MonkeyPatch) -> float:
+def in_a_kitchen(wanted: CookRequest, rng: np.random.Generator, patch: pytest.MonkeyPatch) -> float:
     """The right minutes in one kitchen."""
     taper = 1.0 - rng.choice([0.0, 0.04, 0.12], p=[0.5, 0.3, 0.2]) + rng.uniform(-0.1, 0.1)
     pieces = tuple(piece.with_thickness(float(taper)) for piece in wanted.load.pieces)
     pressed = replace(wanted, load=Load(pieces), gauge_pa=float(rng.uniform(65e3, 85e3)))
     gap = Constant(float(rng.uniform(10.0, 100.0)), "W/(m² K)", CONTACT_COEFFICIENT.source)
     patch.setattr("pneumachron.core.physics.contact.CONTACT_COEFFICIENT", gap)
-    plain = float(first_search(set_up(pressed)).holds_s()[0]) / 60.0
+    plain = float(first_search(resolve(pressed)).holds_s()[0]) / 60.0
     scatter = max(piece.cut.practice_scatter_ratio for piece in pieces)
     # Laplace: the same spread, longer tails
     return plain * float(np.exp(rng.laplace(0.0, scatter / np.sqrt(2.0))))

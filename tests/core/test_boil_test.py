@@ -9,7 +9,7 @@ from scipy.integrate import solve_ivp
 
 from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.core.cooker.boil_test import boil_time_s, heat_ratio_of
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import make_plan
 from tests.core.kitchen import load, wish
 
@@ -52,7 +52,7 @@ def test_slower_water_is_a_weaker_pot() -> None:
 
 @pytest.mark.parametrize(("start", "minutes"), [(15, 1), (15, 2000), (99, 9), (float("nan"), 9)])
 def test_absurd_tests(start: float, minutes: float) -> None:
-    with pytest.raises(WishError):
+    with pytest.raises(RequestError):
         heat_ratio_of(TENOR, 0.0, start, minutes)
 
 

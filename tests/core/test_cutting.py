@@ -4,7 +4,7 @@ from dataclasses import replace
 
 import pytest
 
-from pneumachron.core.errors import Fix, WishError
+from pneumachron.core.errors import Fix, RequestError
 from pneumachron.core.planning.batches import in_batches, whole_load
 from pneumachron.core.planning.cutting import Knife, cut_all
 from pneumachron.core.planning.likely_range import LEAST_MIN
@@ -12,7 +12,7 @@ from pneumachron.core.planning.load import Load, Piece
 from pneumachron.core.planning.own_minutes import check_own
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.remedies import with_fix
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 from tests.core.kitchen import load, wish
 
 FLAT = load("brisket_flat", 1.5, 0.045).pieces[0]
@@ -69,7 +69,7 @@ def test_what_no_knife_does_is_refused() -> None:
         (FLAT, Knife("sections", bones=0), "section_bones"),
         (rolled, Knife("lengthwise", parts=2), "rolled_lengthwise"),
     ):
-        with pytest.raises(WishError) as caught:
+        with pytest.raises(RequestError) as caught:
             knife.cut(piece)
         assert caught.value.code == code
 
@@ -108,7 +108,7 @@ def test_one_roast_in_two_batches_is_cut_first() -> None:
     wanted = in_batches(wish(load("shoulder_boneless", 5.0, 0.09), texture="falls"), 2)
     assert wanted.load.mass_kg == pytest.approx(2.5)
     for count in (0, 13):
-        with pytest.raises(WishError, match="batches"):
+        with pytest.raises(RequestError, match="batches"):
             in_batches(wish(load("shoulder_boneless", 5.0, 0.09)), count)
 
 
@@ -123,8 +123,8 @@ def test_one_roast_in_two_batches_is_cut_first() -> None:
         (wish(load("brisket_flat", 2.4, 0.045)), "across"),
     ],
 )
-def test_the_fix_fits(wanted: Wish, kind: str) -> None:
-    with pytest.raises(WishError) as caught:
+def test_the_fix_fits(wanted: CookRequest, kind: str) -> None:
+    with pytest.raises(RequestError) as caught:
         make_plan(wanted)
     mended = with_fix(wanted, caught.value)
     assert mended.fix is not None
@@ -132,7 +132,7 @@ def test_the_fix_fits(wanted: Wish, kind: str) -> None:
     make_plan(_fixed(wanted, mended.fix))
 
 
-def _fixed(wanted: Wish, fix: Fix) -> Wish:
+def _fixed(wanted: CookRequest, fix: Fix) -> CookRequest:
     if fix.kind == "rack":
         return replace(wanted, rack="none", liquid_m3=None)
     if fix.kind == "batches":
@@ -141,7 +141,7 @@ def _fixed(wanted: Wish, fix: Fix) -> Wish:
 
 
 def test_what_no_change_mends_stays_as_it_is() -> None:
-    refused = WishError("too_thin", "thickness")
+    refused = RequestError("too_thin", "thickness")
     assert with_fix(wish(load("back_ribs", 1.0, 0.025)), refused) is refused
 
 
@@ -184,10 +184,10 @@ def test_the_engines_own_minutes_are_even_odds() -> None:
 
 def test_own_minutes_have_bounds() -> None:
     for minutes in (-1, 721):
-        with pytest.raises(WishError, match="720"):
+        with pytest.raises(RequestError, match="720"):
             check_own(minutes, 0)
     wings = wish(load("wings", 1.0, 0.027, 10), school="steam", release="quick", texture="holds")
-    with pytest.raises(WishError, match="unsafe_minutes"):
+    with pytest.raises(RequestError, match="unsafe_minutes"):
         make_plan(replace(wings, own_hold_min=0))
 
 
@@ -202,7 +202,7 @@ def test_long_own_minutes_are_answered_too() -> None:
 
 def test_more_batches_are_of_all_the_meat() -> None:
     wanted = in_batches(wish(load("brisket_flat", 12.0, 0.06, 8)), 2)
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         make_plan(wanted)
     fix = with_fix(wanted, caught.value).fix
     assert fix is not None
@@ -214,7 +214,7 @@ def test_more_batches_are_of_all_the_meat() -> None:
 
 def test_what_is_cut_already_is_not_told_to_be_cut() -> None:
     wanted = wish(load("brisket_flat", 2.4, 0.045))
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         make_plan(wanted)
     fix = with_fix(wanted, caught.value, uncut=False).fix
     assert fix is not None

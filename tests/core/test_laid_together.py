@@ -11,8 +11,8 @@ from pneumachron.core.errors import ShapeError
 from pneumachron.core.message import Message
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.what_if import answer_for_minutes, steps_for_minutes
-from pneumachron.core.planning.wish import Wish, set_up
 from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.session.compare import CameOut, Cooked, differences, to_pressure_s
 from pneumachron.core.session.events import Event
@@ -36,7 +36,7 @@ HISTORY = (
 def test_along_a_pot_that_was_opened_and_shut_again() -> None:
     """Finite volumes and scipy's BDF know neither Duhamel nor our product solutions."""
     one = wish(load("brisket_flat", 1.4, 0.045, 2))
-    (trace,) = pieces_along(set_up(one), *HISTORY)
+    (trace,) = pieces_along(resolve(one), *HISTORY)
     block = Block(setting(one), (10, 10, 16))
 
     def rate(at: float, cells: np.ndarray) -> np.ndarray:
@@ -65,7 +65,7 @@ def test_the_same_as_the_plan_for_the_minutes_of_the_plan() -> None:
 
 def test_a_membrane_costs_a_rung_and_no_heat() -> None:
     """Common practice: left on, it takes the next step of the ladder to bite through."""
-    off, on = pieces_along(set_up(TWO_WAYS), *HISTORY)
+    off, on = pieces_along(resolve(TWO_WAYS), *HISTORY)
     assert off.texture_step[-1] - on.texture_step[-1] == pytest.approx(1.0)
     assert np.array_equal(off.core_c, on.core_c)
     (against,) = said_of((off, on))
@@ -79,7 +79,7 @@ def test_a_membrane_costs_a_rung_and_no_heat() -> None:
 def test_thin_is_ahead_of_thick() -> None:
     """Common practice: of unlike pieces the thin one is done first."""
     thick, thin = load("brisket_flat", 0.7, 0.06), load("brisket_flat", 0.4, 0.035)
-    setup = set_up(wish(Load(thick.pieces + thin.pieces)))
+    setup = resolve(wish(Load(thick.pieces + thin.pieces)))
     names = kind_names(setup.wish.load)
     assert [name.params["thickness_m"] for name in names] == pytest.approx([0.06, 0.035])
     traces = pieces_along(setup, *HISTORY)
@@ -91,7 +91,7 @@ def test_thin_is_ahead_of_thick() -> None:
 
 
 def test_what_is_no_trace() -> None:
-    setup = set_up(TWO_WAYS)
+    setup = resolve(TWO_WAYS)
     for times in ([0.0], [0.0, 0.0], [60.0, 0.0]):
         with pytest.raises(ShapeError):
             pieces_along(setup, np.array(times), np.full(len(times), 100.0))
@@ -112,7 +112,7 @@ def test_the_model_is_told_against_the_pieces_that_were_judged() -> None:
     assert mean_model_step([*both, both[0]], [1, 1], steps) is None
 
 
-def cooked(wanted: Wish) -> Cooked:
+def cooked(wanted: CookRequest) -> Cooked:
     plan = cook_plan(make_plan(wanted))
     return Cooked(plan, fold(plan, []), "Tenor", plan.hold_min)
 

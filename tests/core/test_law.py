@@ -19,8 +19,8 @@ from pneumachron.core.planning.batches import planned_batches
 from pneumachron.core.planning.finish import FINISHES
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.season import Marinade
-from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.choices import Extra, ExtraWhen
 from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.procedure.step import Step, StepKind
@@ -110,7 +110,7 @@ def drawn(rng: random.Random, number: int) -> Dish:
     )
 
 
-def _more(rng: random.Random, asked: Wish) -> Wish:
+def _more(rng: random.Random, asked: CookRequest) -> CookRequest:
     """Now and then a second batch, or unlike pieces of which the thin ones come out first."""
     turn = rng.random()
     if turn < 0.1:

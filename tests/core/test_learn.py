@@ -18,8 +18,8 @@ from pneumachron.core.learning.learn import (
 )
 from pneumachron.core.physics.steam import FloatArray
 from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import first_search
-from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import load, wish
 
 KITCHENS = 500
@@ -64,14 +64,14 @@ LOW = [LN_HOLDS[0], SIZES[0], HEATS[0]]
 HIGH = [LN_HOLDS[-1], SIZES[-1], HEATS[-1]]
 
 
-def tabulate(wanted: Wish) -> Table:
+def tabulate(wanted: CookRequest) -> Table:
     doses = np.empty((len(LN_HOLDS), len(SIZES), len(HEATS)))
     ups = np.empty(len(HEATS))
     for heat_at, heat in enumerate(HEATS):
         pot = replace(wanted.pot, heat_ratio=float(heat))
         for size_at, size in enumerate(SIZES):
             pieces = tuple(piece.with_thickness(size) for piece in wanted.load.pieces)
-            setup = set_up(replace(wanted, pot=pot, load=Load(pieces), liquid_m3=3e-4))
+            setup = resolve(replace(wanted, pot=pot, load=Load(pieces), liquid_m3=3e-4))
             search = first_search(setup, at_least_s=12_000.0)
             for hold_at, ln_hold in enumerate(LN_HOLDS):
                 run = search.run(60.0 * float(np.exp(ln_hold)))

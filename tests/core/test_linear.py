@@ -13,19 +13,19 @@ from pneumachron.core.cooker.cook_time import Search
 from pneumachron.core.cooker.let_go import Release, release
 from pneumachron.core.cooker.meat_cases import MeatCases
 from pneumachron.core.cooker.pot_heat import AfterHold, PotCases, linear_rises
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import cases_of, first_cases
-from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import load, wish
 from tests.reference.stepped import stepped_release
 
 LOADS = 60
 
 
-def loads() -> list[Wish]:
+def loads() -> list[CookRequest]:
     rng = random.Random(5)
-    found: list[Wish] = []
+    found: list[CookRequest] = []
     everything = list(cuts().values())
     while len(found) < LOADS:
         cut = rng.choice(everything)
@@ -41,8 +41,8 @@ def loads() -> list[Wish]:
                 altitude_m=rng.choice((0.0, 1150.0, 2500.0)),
                 boil_s=rng.choice((0.0, 0.0, 600.0)),
             )  # fmt: skip
-            set_up(wanted)
-        except WishError:
+            resolve(wanted)
+        except RequestError:
             continue
         found.append(wanted)
     return found
@@ -51,7 +51,7 @@ def loads() -> list[Wish]:
 def searches() -> list[tuple[Search, AfterHold]]:
     made = []
     for wanted in loads():
-        setup = set_up(wanted)
+        setup = resolve(wanted)
         made.append((Search(*cases_of(setup), setup.after), setup.after))
     return made
 
@@ -85,7 +85,7 @@ def test_a_pot_put_on_again_is_the_one_that_is_walked() -> None:
 def test_liquid_on_frozen_meat_is_walked() -> None:
     frozen = load("back_ribs", 0.8, 0.025, 4)
     pieces = tuple(replace(piece, start_temp_c=-18.0) for piece in frozen.pieces)
-    setup = set_up(wish(Load(pieces), school="steam", release="quick"))
+    setup = resolve(wish(Load(pieces), school="steam", release="quick"))
     search = Search(*cases_of(setup), setup.after)
     alike(search.up, stepped_come_up(search.cases, search.heat, np.zeros((6, 0))))
 
@@ -106,8 +106,8 @@ def test_linear_rises_solve_their_matrix() -> None:
 def test_ways_of_releasing_side_by_side_are_those_alone() -> None:
     """Each case of a batch is let go in its own way; what the others do changes nothing."""
     wanted = wish(load("brisket_flat", 1.2, 0.045, 2), altitude_m=1150.0)
-    setups = [set_up(replace(wanted, release=way)) for way in RELEASE_METHODS]
-    setups.append(set_up(replace(wanted, boil_s=600.0)))
+    setups = [resolve(replace(wanted, release=way)) for way in RELEASE_METHODS]
+    setups.append(resolve(replace(wanted, boil_s=600.0)))
     cases, meats = zip(*(first_cases(setup) for setup in setups), strict=True)
     ways = [setup.after for setup in setups]
     together = Search(PotCases.stacked(cases), MeatCases.stacked(meats), ways)

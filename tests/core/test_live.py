@@ -8,8 +8,8 @@ import pytest
 
 from pneumachron.core.physics.conduction import slab_step_response
 from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.scenarios import texture_reached
-from pneumachron.core.planning.wish import Wish
 from pneumachron.core.session.simulated_meat import LiveMeat
 from pneumachron.core.session.simulated_pot import (
     Inside,
@@ -27,12 +27,12 @@ RIBS = wish(load("back_ribs", 2.0, 0.028, 2), pot="bass", release="timed", wait_
 BLOCKS = wish(load("short_ribs_english", 1.36, 0.045, 8))
 
 
-def filled(wanted: Wish, truth: Truth = HONEST, *, stuck: bool = False) -> LivePot:
+def filled(wanted: CookRequest, truth: Truth = HONEST, *, stuck: bool = False) -> LivePot:
     setup = make_plan(wanted).setup
     return LivePot(wanted.pot, wanted.altitude_m, inside_of(setup, truth, stuck=stuck), truth)
 
 
-def started(wanted: Wish, hold_min: float, truth: Truth = HONEST, **more: bool) -> LivePot:
+def started(wanted: CookRequest, hold_min: float, truth: Truth = HONEST, **more: bool) -> LivePot:
     pot = filled(wanted, truth, **more)
     pot.lid_on()
     pot.set_program(60.0 * hold_min, wanted.pressure_pa)
@@ -69,7 +69,7 @@ def test_a_slab_is_a_slab(half: float) -> None:
 
 
 @pytest.mark.parametrize("wanted", [BRISKET, RIBS, BLOCKS], ids=["brisket", "ribs", "short ribs"])
-def test_without_secrets_it_does_what_the_plan_says(wanted: Wish) -> None:
+def test_without_secrets_it_does_what_the_plan_says(wanted: CookRequest) -> None:
     # the tolerances were set after a first look: 4 % or a minute in time, a third of a step
     plan = make_plan(wanted)
     pot = started(wanted, plan.hold_min)

@@ -7,24 +7,24 @@ import pytest
 from hypothesis import given, reject
 from hypothesis import strategies as st
 
-from pneumachron.core.catalog.cuts import SCHOOLS, School, cut_by_id, cuts
+from pneumachron.core.catalog.cuts import SCHOOLS, LiquidStyle, cut_by_id, cuts
 from pneumachron.core.catalog.pots import ready_pot, ready_pots
 from pneumachron.core.catalog.tables import read_rows
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.planning.arrangement import stand
 from pneumachron.core.planning.liquid import fill, level_m, lowest_m3
 from pneumachron.core.planning.load import Load, make_piece
-from pneumachron.core.planning.wish import set_up
+from pneumachron.core.planning.request import resolve
 from tests.core.kitchen import CUP_M3, LB_KG, load, wish
 
 
-def trouble(cut: str = "brisket_flat", **measures: float | bool) -> WishError:
+def trouble(cut: str = "brisket_flat", **measures: float | bool) -> RequestError:
     given_measures: dict[str, Any] = {
         "mass_kg": 0.7,
         "thickness_m": 0.045,
         "start_temp_c": 4.0,
     } | measures
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         make_piece(cut_by_id(cut), **given_measures)
     return caught.value
 
@@ -70,7 +70,7 @@ def test_one_measured_side_gives_the_other() -> None:
 def test_a_load_is_bounded() -> None:
     piece = load("brisket_flat", 0.7, 0.045).pieces[0]
     for count in (0, 151):
-        with pytest.raises(WishError, match="piece_count"):
+        with pytest.raises(RequestError, match="piece_count"):
             Load((piece,) * count)
 
 
@@ -118,13 +118,13 @@ def test_short_braise(cut: str, pounds: float, thickness: float, count: int, cup
     st.tuples(st.floats(0.3, 3.5), st.floats(0.02, 0.1), st.integers(1, 6)),
 )
 def test_no_default_is_over_the_line_or_under_the_minimum(
-    cut: str, pot_id: str, school: School, sizes: tuple[float, float, int]
+    cut: str, pot_id: str, school: LiquidStyle, sizes: tuple[float, float, int]
 ) -> None:
     pot = ready_pot(pot_id)
     try:
         pieces = load(cut, *sizes)
         filling = fill(pieces, pot, school, stand(pieces, pot, school))
-    except WishError:
+    except RequestError:
         reject()
     assert filling.fill_ratio <= pot.max_fill_ratio + 1e-9
     assert filling.liquid_m3 >= lowest_m3(school, pot) - 1e-12
@@ -146,17 +146,17 @@ def test_level_is_a_volume() -> None:
 def test_what_does_not_fit_says_what_to_do() -> None:
     pot = ready_pot("treble")
     whole = load("brisket_flat", 2.5, 0.05)
-    with pytest.raises(WishError) as long:
+    with pytest.raises(RequestError) as long:
         stand(whole, pot, "short_braise")
     assert long.value.code == "too_long"
     assert long.value.params["parts"]
     tall = load("back_ribs", 1.4, 0.025)
-    with pytest.raises(WishError) as high:
+    with pytest.raises(RequestError) as high:
         stand(tall, pot, "steam")
     assert high.value.code == "too_tall"
     much = load("shoulder_boneless", 4.4, 0.07, 6)
-    with pytest.raises(WishError) as full:
-        set_up(wish(much, school="bath"))
+    with pytest.raises(RequestError) as full:
+        resolve(wish(much, school="bath"))
     assert full.value.code == "too_full"
     assert full.value.params["batches"]
 
@@ -166,7 +166,7 @@ def test_own_amount_of_liquid(litres: float, code: str) -> None:
     pot = ready_pot("tenor")
     pieces = load("brisket_flat", 1.4, 0.045, 2)
     standing = stand(pieces, pot, "bath")
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         fill(pieces, pot, "bath", standing, litres / 1000)
     assert (caught.value.code, caught.value.field) == (code, "liquid")
     assert fill(pieces, pot, "bath", standing, 0.001).liquid_m3 == 0.001
@@ -190,8 +190,8 @@ def test_tables_have_units_sources_and_ranges(name: str) -> None:
 
 
 def test_unknown_names() -> None:
-    with pytest.raises(WishError, match="cut"):
+    with pytest.raises(RequestError, match="cut"):
         cut_by_id("tofu")
-    with pytest.raises(WishError, match="pot"):
+    with pytest.raises(RequestError, match="pot"):
         ready_pot("cauldron")
     assert issubclass(OutOfRangeError, ValueError)

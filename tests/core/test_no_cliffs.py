@@ -13,19 +13,19 @@ from itertools import pairwise
 
 import pytest
 
-from pneumachron.core.catalog.cuts import Cut, ReleaseMethod, School, cuts
+from pneumachron.core.catalog.cuts import Cut, LiquidStyle, ReleaseMethod, cuts
 from pneumachron.core.catalog.pots import ready_pots
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.load import Load, make_piece
 from pneumachron.core.planning.lying import ARRANGEMENTS, Arrangement, Lying, Standing
+from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import first_search
-from pneumachron.core.planning.wish import Wish, set_up
 from tests.core.kitchen import load, wish
 
 LOADS = 420
 LEAST_SHARE = 0.01
-SCHOOLS: tuple[School, ...] = ("steam", "short_braise", "bath")
+SCHOOLS: tuple[LiquidStyle, ...] = ("steam", "short_braise", "bath")
 RELEASES: tuple[ReleaseMethod, ...] = ("natural", "timed", "quick")
 WITHIN, WITHIN_RIBS, WITHIN_MIN, WITHIN_BATH_MIN = 0.06, 0.08, 1.5, 2.0
 ACROSS = 0.10
@@ -39,12 +39,12 @@ class Asked:
     kilos: float
     thick_m: float
     count: int
-    school: School
+    school: LiquidStyle
     release: ReleaseMethod
     pot: str
     way: Arrangement | None
 
-    def wish(self) -> Wish:
+    def wish(self) -> CookRequest:
         wanted = wish(
             load(self.cut.cut_id, self.kilos, self.thick_m, self.count),
             pot=self.pot,
@@ -76,16 +76,16 @@ def asked() -> Iterator[Asked]:
         )
 
 
-def cooked(wanted: Wish) -> tuple[float, Standing]:
-    setup = set_up(wanted)
+def cooked(wanted: CookRequest) -> tuple[float, Standing]:
+    setup = resolve(wanted)
     return float(first_search(setup).holds_s()[0]) / 60.0, setup.standing
 
 
-def offered(wanted: Wish, there: Standing) -> bool:
+def offered(wanted: CookRequest, there: Standing) -> bool:
     """Whether the way on the other side can be chosen on this one."""
     try:
-        set_up(replace(wanted, rack=there.rack, lying=Lying(there.arrangement)))
-    except WishError:
+        resolve(replace(wanted, rack=there.rack, lying=Lying(there.arrangement)))
+    except RequestError:
         return False
     return True
 
@@ -96,7 +96,7 @@ def test_a_millimetre_or_twenty_grams() -> None:
     for item in asked():
         try:
             before, here = cooked(item.wish())
-        except WishError:
+        except RequestError:
             continue
         met.update((item.cut.cut_id, here.arrangement, item.release, "loads"))
         for change in (
@@ -105,7 +105,7 @@ def test_a_millimetre_or_twenty_grams() -> None:
         ):
             try:
                 after, there = cooked(change.wish())
-            except WishError:
+            except RequestError:
                 continue
             moved = abs(after - before)
             share = moved / max(min(after, before), 1e-9)
@@ -182,16 +182,16 @@ def test_what_used_to_jump() -> None:
 )
 @pytest.mark.parametrize("school", ["steam", "short_braise"])
 def test_ordinary_meat_fits(
-    cut: str, kilos: float, thick_m: float | None, count: int, school: School
+    cut: str, kilos: float, thick_m: float | None, count: int, school: LiquidStyle
 ) -> None:
     """Common practice: all of these are cooked in a 5.7 l pot."""
-    standing = set_up(wish(load(cut, kilos, thick_m, count), school=school, release=None)).standing
+    standing = resolve(wish(load(cut, kilos, thick_m, count), school=school, release=None)).standing
     assert len(standing.placed) == count
 
 
 def test_sections_that_are_too_high_lean() -> None:
     tall = load("back_ribs", 2.0, 0.03, 8)
-    standing = set_up(wish(tall, school="steam")).standing
+    standing = resolve(wish(tall, school="steam")).standing
     assert standing.arrangement == "leaning"
     upright = standing.meat_height_m
     assert upright < max(piece.length_m for piece in tall.pieces)

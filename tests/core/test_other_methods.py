@@ -6,7 +6,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from pneumachron.core.constants import SURFACE_COEFFICIENT
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.physics.conduction import block_response
 from pneumachron.core.physics.steam import ambient_pressure_pa, saturation_temp_c
 from pneumachron.core.planning.load import Piece
@@ -23,11 +23,11 @@ from pneumachron.core.planning.other_methods import (
     inside_c,
     other_way,
 )
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 from tests.core.kitchen import load, wish
 
 
-def one(cut: str, kilos: float, thick_m: float, count: int = 1) -> tuple[Piece, Wish]:
+def one(cut: str, kilos: float, thick_m: float, count: int = 1) -> tuple[Piece, CookRequest]:
     wanted = wish(load(cut, kilos, thick_m, count))
     return wanted.load.pieces[0], wanted
 
@@ -122,11 +122,11 @@ def test_what_cannot_be() -> None:
         cooked_by(piece, "smoker", 60.0, 0.0)
     with pytest.raises(OutOfRangeError):
         cooked_by(piece, "smoker", float("nan"), 0.0)
-    with pytest.raises(WishError, match="never_done_by_method"):
+    with pytest.raises(RequestError, match="never_done_by_method"):
         duration_for(piece, "slow_low", 1e6, 0.0)
     assert duration_for(piece, "slow_low", -1.0, 0.0) == 300.0
     frozen = wish(load("brisket_flat", 0.7, 0.045, start_c=-18.0))
-    with pytest.raises(WishError, match="frozen_slow"):
+    with pytest.raises(RequestError, match="frozen_slow"):
         other_way(frozen, "slow_low")
     assert wanted.load.pieces
 

@@ -9,10 +9,10 @@ from hypothesis import given, reject, settings
 from hypothesis import strategies as st
 from shapely.geometry import Point, Polygon
 
-from pneumachron.core.catalog.cuts import School, cuts
+from pneumachron.core.catalog.cuts import LiquidStyle, cuts
 from pneumachron.core.catalog.pots import Pot, ready_pot, ready_pots
 from pneumachron.core.catalog.racks import RACK_KINDS, Rack, racks
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.packing import Footprint, pack_coils, pack_rows
 from pneumachron.core.planning.arrangement import stand
 from pneumachron.core.planning.batches import batches, deal
@@ -20,7 +20,7 @@ from pneumachron.core.planning.liquid import fill
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.lying import Lying, Standing
 from pneumachron.core.planning.plan import make_plan
-from pneumachron.core.planning.wish import set_up
+from pneumachron.core.planning.request import resolve
 from tests.core.kitchen import load, wish
 from tests.reference.practice import P1, P4, P5, P7_HOLDS, P8, P9, P10, P14, Case
 
@@ -63,7 +63,7 @@ def assert_lies(standing: Standing, pot: Pot) -> None:
 )
 def test_practice_packs(case: Case, arrangement: str) -> None:
     wanted = case.wish()
-    standing = set_up(wanted).standing
+    standing = resolve(wanted).standing
     assert standing.arrangement == arrangement
     assert standing.layers == 1
     assert_lies(standing, wanted.pot)
@@ -109,7 +109,7 @@ def test_no_arrangement_overlaps_or_leaves_the_pot(
     pot = ready_pot(pot_id)
     try:
         standing = stand(load(cut, *sizes), pot, "steam", rack)
-    except WishError:
+    except RequestError:
         reject()
     assert len(standing.placed) == sizes[2]
     assert_lies(standing, pot)
@@ -183,7 +183,7 @@ def test_batches_are_even_and_never_fuller(
     assert sum(len(run.load.pieces) for run in runs) == count
     weights = [run.load.mass_kg for run in runs]
     assert max(weights) - min(weights) <= kg / count + 1e-9
-    fills = [set_up(run).filling.fill_ratio for run in runs]
+    fills = [resolve(run).filling.fill_ratio for run in runs]
     assert max(fills) <= TENOR.max_fill_ratio + 1e-9
 
 
@@ -196,13 +196,13 @@ def test_dealing_loses_nothing(weights: list[float], runs: int) -> None:
 
 
 def test_a_piece_too_long_by_itself_is_no_matter_of_runs() -> None:
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         batches(wish(load("brisket_flat", 2.5, 0.045)))
     assert caught.value.code == "too_long"
 
 
 @pytest.mark.parametrize("school", ["steam", "lean", "short_braise", "bath"])
-def test_room_is_checked_before_lying(school: School) -> None:
-    with pytest.raises(WishError) as caught:
-        set_up(wish(load("shoulder_boneless", 6.0, 0.07, 6), school=school))
+def test_room_is_checked_before_lying(school: LiquidStyle) -> None:
+    with pytest.raises(RequestError) as caught:
+        resolve(wish(load("shoulder_boneless", 6.0, 0.07, 6), school=school))
     assert caught.value.code == "too_full"

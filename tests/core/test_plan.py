@@ -8,13 +8,13 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS, ReleaseMethod, School
+from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS, LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import SCHOOL_RACKS
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import Plan, make_plan
-from pneumachron.core.planning.wish import LEVELS, Level, Wish
+from pneumachron.core.planning.request import LEVELS, CookRequest, Level
 from pneumachron.core.procedure.tasks import plan_tasks
 from tests.core.kitchen import load, search, wish
 
@@ -24,7 +24,7 @@ TOLERANCE_MIN = 0.1
 """What reading the root off a grid may cost."""
 
 
-def hold(wanted: Wish) -> float:
+def hold(wanted: CookRequest) -> float:
     return make_plan(wanted).hold_exact_min
 
 
@@ -147,7 +147,7 @@ def test_tasks_are_a_chain_as_long_as_the_run(release: ReleaseMethod) -> None:
 
 @pytest.mark.parametrize("school", SCHOOLS)
 @pytest.mark.parametrize("level", LEVELS)
-def test_every_school_and_level(school: School, level: Level) -> None:
+def test_every_school_and_level(school: LiquidStyle, level: Level) -> None:
     plan = make_plan(replace(wish(BASE, school=school), level=level))
     assert plan.setup.standing.rack == SCHOOL_RACKS[school]
     assert plan.gauge_pa == {"high": 75e3, "low": 40e3}[level]
@@ -184,7 +184,7 @@ def _footprint(pieces: Load) -> tuple[float, float]:
     return pieces.pieces[0].length_m, pieces.pieces[0].width_m
 
 
-def codes(wanted: Wish) -> set[str]:
+def codes(wanted: CookRequest) -> set[str]:
     return {caution.code for caution in make_plan(wanted).cautions}
 
 
@@ -205,7 +205,7 @@ def test_timed_wait_is_the_cooks() -> None:
     # a longer wait softens more, so less is set; and it is bounded
     short, long = (hold(wish(BASE, release="timed", wait_s=60.0 * m)) for m in (5, 20))
     assert long < short
-    with pytest.raises(WishError, match="wait"):
+    with pytest.raises(RequestError, match="wait"):
         make_plan(wish(BASE, release="timed", wait_s=0.0))
 
 
@@ -259,13 +259,13 @@ def test_done_before_the_hold_is_said() -> None:
 
 @pytest.mark.parametrize("bad", [float("nan"), -2000.0, 9000.0])
 def test_absurd_altitude(bad: float) -> None:
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         make_plan(wish(BASE, altitude_m=bad))
     assert caught.value.field == "altitude"
 
 
 def test_a_weak_pot_is_refused() -> None:
     weak = replace(wish(BASE), pot=replace(wish(BASE).pot, heater_w=100.0))
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         make_plan(weak)
     assert caught.value.code == "no_pressure"

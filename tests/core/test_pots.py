@@ -3,7 +3,7 @@
 import pytest
 
 from pneumachron.core.catalog.pots import LIMITS, check_pot, ready_pot, ready_pots, scaled_pot
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import make_plan
 from tests.core.kitchen import load, wish
 
@@ -18,7 +18,7 @@ def test_ready_pots_make_sense() -> None:
 @pytest.mark.parametrize("field", LIMITS)
 @pytest.mark.parametrize("bad", [0.0, -1.0, float("nan"), 1e9])
 def test_every_limit(field: str, bad: float) -> None:
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         scaled_pot(ready_pot("tenor"), "own", "Ours", **{field: bad})
     assert caught.value.field == field
 
@@ -33,7 +33,7 @@ def test_every_limit(field: str, bad: float) -> None:
     ],
 )  # fmt: skip
 def test_contradictions(changes: dict[str, float], code: str) -> None:
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         scaled_pot(ready_pot("tenor"), "own", "Ours", **changes)
     assert caught.value.code == code
 

@@ -6,11 +6,11 @@ from dataclasses import replace
 import pytest
 
 from pneumachron.core.catalog.cuts import RELEASE_METHODS, cuts
-from pneumachron.core.errors import ShapeError, WishError
+from pneumachron.core.errors import RequestError, ShapeError
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.finish import FINISHES, FinishKind
 from pneumachron.core.planning.plan import Plan, make_plan
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.procedure.choices import Ahead, Extra
 from pneumachron.core.procedure.cook_plan import (
     LATER,
@@ -37,7 +37,7 @@ STEP_OF = {
 """Phases of a plan after the cook time, and the steps that are them."""
 
 
-def wishes() -> list[Wish]:
+def wishes() -> list[CookRequest]:
     """Every cut with every release; waits, stays and open boils of several lengths."""
     found = []
     for number, cut in enumerate(cuts().values()):
@@ -67,7 +67,7 @@ def plans() -> list[Plan]:
     for asked in wishes():
         try:
             found.append(make_plan(asked))
-        except WishError:
+        except RequestError:
             continue
     assert len(found) > 0.7 * len(wishes())
     return found

@@ -23,7 +23,7 @@ from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.lying import Lying
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.reasons import Reason
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.session.simulated_meat import LiveMeat
 from tests.core.kitchen import CUP_M3, load, wish
 
@@ -31,15 +31,15 @@ BASE = load("brisket_flat", 1.4, 0.045, 2)
 WANTED = wish(BASE, altitude_m=1150.0)
 
 
-def facts(wanted: Wish) -> dict[tuple[str, str], Reason]:
+def facts(wanted: CookRequest) -> dict[tuple[str, str], Reason]:
     return {(reason.about, reason.fact): reason for reason in make_plan(wanted).reasons}
 
 
-def hold(wanted: Wish) -> float:
+def hold(wanted: CookRequest) -> float:
     return make_plan(wanted).hold_exact_min
 
 
-def thicker(wanted: Wish, more_m: float) -> Wish:
+def thicker(wanted: CookRequest, more_m: float) -> CookRequest:
     pieces = tuple(
         replace(piece, thickness_m=piece.thickness_m + more_m) for piece in wanted.load.pieces
     )

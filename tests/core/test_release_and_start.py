@@ -7,7 +7,7 @@ import pytest
 from scipy.special import j0, j1, jn_zeros
 
 from pneumachron.core.catalog.cuts import RELEASE_METHODS, ReleaseMethod, cut_by_id
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.physics.steam import saturation_temp_c
 from pneumachron.core.planning.liquid import NO_SAUCE, Sauce
 from pneumachron.core.planning.load import ROLL_RATIO, Load, make_piece
@@ -18,7 +18,7 @@ from pneumachron.core.planning.releases import (
     choose_release,
     release_kinds,
 )
-from pneumachron.core.planning.wish import Wish, set_up
+from pneumachron.core.planning.request import CookRequest, resolve
 from tests.core.kitchen import CUP_M3, load, search, wish
 
 BASE = load("brisket_flat", 1.4, 0.045, 2)
@@ -109,7 +109,7 @@ def test_default_release(
     [(10.0, None, 0.0), (600.0, 10.0, 0.0), (600.0, 1e6, 0.0), (600.0, None, float("nan"))],
 )
 def test_absurd_times(wait_s: float, stay_s: float | None, boil_s: float) -> None:
-    with pytest.raises(WishError):
+    with pytest.raises(RequestError):
         after_hold("soak", wait_s=wait_s, stay_s=stay_s, boil_s=boil_s)
 
 
@@ -120,7 +120,7 @@ def test_pressure_of_the_cook() -> None:
     assert stove.hold_exact_min < make_plan(wish(BASE)).hold_exact_min
     assert stove.hold_c == pytest.approx(float(saturation_temp_c(201_325.0)), abs=1e-6)
     for bad in (0.0, 5e3, 2e5, float("nan")):
-        with pytest.raises(WishError) as caught:
+        with pytest.raises(RequestError) as caught:
             make_plan(replace(wish(BASE), gauge_pa=bad))
         assert caught.value.field == "gauge"
 
@@ -181,8 +181,8 @@ def test_searing_gives_a_head_start() -> None:
     assert 1 < holds[0] - holds[1] < 12
 
 
-def poured(wanted: Wish) -> tuple[float, float]:
-    filling = set_up(wanted).filling
+def poured(wanted: CookRequest) -> tuple[float, float]:
+    filling = resolve(wanted).filling
     return filling.liquid_m3, filling.wet_m3
 
 
@@ -208,17 +208,17 @@ def test_sauce_counts_by_what_it_is() -> None:
 
 def test_what_foams_fills_to_half() -> None:
     pieces = load("back_ribs", 2.2, 0.03, 2)
-    foaming = set_up(replace(wish(pieces, school="bath"), foams=True))
+    foaming = resolve(replace(wish(pieces, school="bath"), foams=True))
     assert foaming.filling.fill_ratio <= 0.5 + 1e-9
     assert foaming.filling.max_volume_m3 == pytest.approx(0.5 * 0.0057)
-    assert set_up(wish(pieces, school="bath")).filling.fill_ratio > 0.5
+    assert resolve(wish(pieces, school="bath")).filling.fill_ratio > 0.5
 
 
 def test_lean_goes_below_the_minimum_only_when_asked() -> None:
     plan = make_plan(wish(load("back_ribs", 1.1, 0.03, 4), school="lean", release="timed"))
     assert plan.setup.filling.liquid_m3 == pytest.approx(CUP_M3 / 2, abs=1e-6)
     assert "lean_liquid" in {caution.code for caution in plan.cautions}
-    with pytest.raises(WishError, match="minimum"):
+    with pytest.raises(RequestError, match="minimum"):
         make_plan(wish(BASE, school="steam", liquid_m3=CUP_M3 / 2))
 
 

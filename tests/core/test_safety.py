@@ -7,14 +7,14 @@ import numpy as np
 import pytest
 
 from pneumachron.core.catalog.cuts import ReleaseMethod, cut_by_id
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.lying import Lying
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.poultry import floor_min
 from pneumachron.core.planning.recovery import judge_opened, judge_stopped
+from pneumachron.core.planning.request import resolve
 from pneumachron.core.planning.what_if import quick_answer
-from pneumachron.core.planning.wish import set_up
 from pneumachron.core.safety.limits import (
     lethality_ratio,
     longest_delay_s,
@@ -103,24 +103,24 @@ def test_poultry_is_safe_in_the_thickest_piece_whatever_is_wished() -> None:
             told = judge_opened(wanted, plan.hold_min + 10, seen_step=4.0)
             assert told.next_hold_min >= floor_min(plan.setup)
     # ribs of the same size have no such floor
-    assert floor_min(set_up(wish(load("rib_pieces", 0.9, 0.027, 12)))) == 0
+    assert floor_min(resolve(wish(load("rib_pieces", 0.9, 0.027, 12)))) == 0
 
 
 def test_frozen_pieces_that_touch_are_judged_together() -> None:
     apart = wish(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0))
     assert make_plan(apart).hold_min > 0
     on_each_other = replace(apart, lying=Lying("stacked"))
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         make_plan(on_each_other)
     assert caught.value.code == "frozen_together"
     # a gap that was asked for does not lift a piece off the one it lies on
-    with pytest.raises(WishError):
+    with pytest.raises(RequestError):
         make_plan(replace(apart, lying=Lying("stacked", touching=False)))
     # nor does a frozen flat fold
-    with pytest.raises(WishError):
+    with pytest.raises(RequestError):
         make_plan(wish(load("brisket_flat", 1.4, 0.03, start_c=-18.0)))
     rack = wish(load("back_ribs", 1.3, 0.028, start_c=-18.0), school="steam")
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         make_plan(rack)
     assert caught.value.code == "frozen_stiff"
 

@@ -8,7 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.batches import batches
 from pneumachron.core.planning.parting import parted
 from pneumachron.core.planning.plan import make_plan
@@ -210,11 +210,11 @@ def test_what_stands_is_not_moved() -> None:
 
 def test_bounds() -> None:
     assert schedule([]).placed == ()
-    with pytest.raises(WishError, match="too_many_tasks"):
+    with pytest.raises(RequestError, match="too_many_tasks"):
         schedule([block(f"t{number}", 1) for number in range(121)])
-    with pytest.raises(WishError, match="same_task"):
+    with pytest.raises(RequestError, match="same_task"):
         schedule([block("a", 1), block("a", 2)])
-    with pytest.raises(WishError, match="circle"):
+    with pytest.raises(RequestError, match="circle"):
         schedule([block("a", 1, after=(Wait("b"),)), block("b", 1, after=(Wait("a"),))])
 
 
@@ -352,7 +352,7 @@ def test_a_whole_brisket_is_parted_and_runs_hold_one_kind() -> None:
     # common practice: a 13 lb whole brisket parts into a flat of about half; half a flat fills a
     # six-quart pot
     whole = wish(load("brisket_whole", 13 * LB_KG, 0.065, 1))
-    with pytest.raises(WishError):
+    with pytest.raises(RequestError):
         batches(whole)
     apart = parted(whole)
     assert apart.load.mass_kg == pytest.approx(13 * LB_KG)
@@ -368,7 +368,7 @@ def test_a_whole_brisket_is_parted_and_runs_hold_one_kind() -> None:
     kinds = [part.kind for item in found.placed for part in item.block.segments]
     assert kinds[0] == "part"
     assert kinds.count("hold") == len(runs)
-    with pytest.raises(WishError, match="not_whole"):
+    with pytest.raises(RequestError, match="not_whole"):
         parted(DISHES[0].wish)
 
 

@@ -19,7 +19,7 @@ from hypothesis.stateful import RuleBasedStateMachine, initialize, invariant, ru
 
 from pneumachron.core.constants import PIN_DROP_RISE
 from pneumachron.core.physics.steam import ambient_pressure_pa, saturation_temp_c
-from pneumachron.core.planning.wish import Setup, set_up
+from pneumachron.core.planning.request import ResolvedRequest, resolve
 from pneumachron.devices.protocol import AwayError, DeviceError, HandAction, PotCommand
 from pneumachron.devices.simulated import Faults, SimulatedPot
 from pneumachron.text.reader import ANYBODY
@@ -53,8 +53,8 @@ class Moved:
         return self.moment
 
 
-def read(_: dict[str, Any]) -> Setup:
-    return set_up(SHORT_RIBS)
+def read(_: dict[str, Any]) -> ResolvedRequest:
+    return resolve(SHORT_RIBS)
 
 
 class AnyHands(RuleBasedStateMachine):

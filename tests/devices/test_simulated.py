@@ -8,7 +8,7 @@ from typing import Any
 
 import pytest
 
-from pneumachron.core.planning.wish import Setup, set_up
+from pneumachron.core.planning.request import ResolvedRequest, resolve
 from pneumachron.devices.clock import (
     ClockOfCook,
     CookClock,
@@ -50,8 +50,8 @@ class SteppedClock:
         self.moment += timedelta(seconds=seconds)
 
 
-def read(_: dict[str, Any]) -> Setup:
-    return set_up(BRISKET)
+def read(_: dict[str, Any]) -> ResolvedRequest:
+    return resolve(BRISKET)
 
 
 @pytest.fixture

@@ -9,8 +9,8 @@ from matplotlib.axes import Axes
 from matplotlib.figure import Figure
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.catalog.cuts import School, cut_by_id
-from pneumachron.core.errors import WishError
+from pneumachron.core.catalog.cuts import LiquidStyle, cut_by_id
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.text.say import say_cut
 from tests.core.kitchen import load, wish
@@ -23,7 +23,7 @@ FOLDER = Path(__file__).parents[2] / "docs" / "pictures"
 INK, MEAT, PAPER, PENCIL = "#1f2a3c", "#a03b24", "#f7f2e6", "#6b6f76"
 WISHED = ((2.0, "tender", INK), (3.0, "very tender", PENCIL), (4.0, "falls apart", MEAT))
 SIDES = ((-0.2, 0, INK, "within one way of lying"), (0.2, 1, MEAT, "where the way changes"))
-FAMILIES: tuple[tuple[str, str, float, School], ...] = (
+FAMILIES: tuple[tuple[str, str, float, LiquidStyle], ...] = (
     ("ribs", "back_ribs", 1.1, "steam"),
     ("brisket", "brisket_flat", 1.5, "short_braise"),
     ("short ribs", "short_ribs_english", 0.35, "short_braise"),
@@ -55,7 +55,7 @@ def thickness() -> None:
                     wish(load(cut_id, kilos, float(thick)), texture=cut.default_texture,
                          school=school)
                 )  # fmt: skip
-            except WishError:
+            except RequestError:
                 continue
             centimetres.append(100 * thick)
             minutes.append((plan.range.low_min, plan.hold_exact_min, plan.range.high_min))

@@ -17,8 +17,8 @@ from scipy.optimize import minimize
 from pneumachron.core.constants import DOSE_Z, LADDER_STEP, MEMBRANE_STEPS, Constant
 from pneumachron.core.cooker.cook_time import Search
 from pneumachron.core.physics.tenderness import TENDER_STEP
+from pneumachron.core.planning.request import resolve
 from pneumachron.core.planning.scenarios import first_cases
-from pneumachron.core.planning.wish import set_up
 from tests.reference.practice import Case
 
 DEVIATION_SD = 0.2
@@ -71,7 +71,7 @@ def holds_min(case: Case, z_k: float) -> tuple[float, ...]:
 
 
 def _holds_min(case: Case) -> tuple[float, ...]:
-    setup = set_up(case.wish())
+    setup = resolve(case.wish())
     cases, meat = first_cases(setup)
     doses = np.exp(LN_DOSES)
     search = Search(

@@ -9,9 +9,9 @@ been seen (`first_step`); docs/validation.md has the fit with and without.
 
 from dataclasses import dataclass
 
-from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.planning.load import Load
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 from tests.core.kitchen import CUP_M3, LB_KG, load, wish
 
 
@@ -23,7 +23,7 @@ class Case:
     pieces: Load
     span: tuple[float, float]
     step: float
-    school: School
+    school: LiquidStyle
     release: ReleaseMethod
     liquid_cups: float
     fitted: bool = True
@@ -48,7 +48,7 @@ class Case:
         """Cuts whose doses are pooled."""
         return "flanken" if self.cut == "flanken" else self.pieces.pieces[0].cut.family
 
-    def wish(self) -> Wish:
+    def wish(self) -> CookRequest:
         return wish(
             self.pieces,
             texture_step=self.step,

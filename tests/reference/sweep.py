@@ -6,9 +6,9 @@ from functools import cache
 from itertools import pairwise
 
 from pneumachron.core.catalog.cuts import Cut, cuts
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
+from pneumachron.core.planning.request import resolve
 from pneumachron.core.planning.scenarios import first_search
-from pneumachron.core.planning.wish import set_up
 from tests.core.kitchen import load, wish
 
 LEAST_MIN = 1.5
@@ -51,9 +51,9 @@ def holds(cut: Cut, kilos: float, count: int) -> Iterator[tuple[float, str, floa
                 school=cut.default_school,
                 release=cut.default_release,
             )
-            setup = set_up(wanted)
+            setup = resolve(wanted)
             hold_min = float(first_search(setup).holds_s()[0]) / 60.0
-        except WishError:
+        except RequestError:
             continue  # no such piece, or it does not fit
         yield thick, f"{setup.standing.arrangement}, {setup.standing.rack}", hold_min
 

@@ -10,15 +10,15 @@ from pneumachron.core.cooker.pot_heat import STEP_S
 from pneumachron.core.physics.steam import ambient_pressure_pa
 from pneumachron.core.physics.tenderness import cumulative_dose_min
 from pneumachron.core.planning.lying import Lying
-from pneumachron.core.planning.wish import Wish, set_up
+from pneumachron.core.planning.request import CookRequest, resolve
 from tests.core.kitchen import load, search, wish
 from tests.reference.finite_difference import Result, Setting, cook
 
 
-def setting(wanted: Wish) -> Setting:
+def setting(wanted: CookRequest) -> Setting:
     """The same case for the reference."""
     piece, count = wanted.load.kinds()[0]
-    filling = set_up(wanted).filling
+    filling = resolve(wanted).filling
     return Setting(
         pot=wanted.pot,
         half_sizes_m=piece.half_sizes_m,
@@ -60,7 +60,7 @@ def pair(request: pytest.FixtureRequest) -> Pair:
     theirs = cook(
         setting(wanted),
         hold_s=60.0 * hold_min,
-        wait_s=set_up(wanted).after.wait_s,
+        wait_s=resolve(wanted).after.wait_s,
         cells=(10, 10, 16),
         rtol=1e-4,
     )

@@ -5,7 +5,7 @@ import pytest
 
 from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.constants import SURFACE_COEFFICIENT
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.conduction import block_response
 from pneumachron.core.planning.load import make_piece, thaw_hours
 from pneumachron.core.planning.plan import make_plan
@@ -133,7 +133,7 @@ def test_frozen_takes_longer_and_says_so() -> None:
 
 
 def test_thick_frozen_roasts_are_thawed_first() -> None:
-    with pytest.raises(WishError) as caught:
+    with pytest.raises(RequestError) as caught:
         load("shoulder_boneless", 3.0, 0.11, start_c=-18.0)
     assert caught.value.code == "frozen_too_thick"
     assert caught.value.params["thaw_s"]

@@ -9,13 +9,13 @@ import pytest
 from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS, cuts
 from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.core.catalog.racks import RACK_KINDS
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.message import Message
 from pneumachron.core.planning.finish import FINISHES
 from pneumachron.core.planning.load import Load, make_piece
 from pneumachron.core.planning.lying import ARRANGEMENTS, Lying
 from pneumachron.core.planning.plan import Plan, make_plan
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.procedure.choices import Ahead, Extra
 from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.procedure.step import Brought
@@ -44,14 +44,14 @@ def usual(cut: str) -> Load:
     return Load((piece, piece))
 
 
-def wishes() -> Iterator[Wish]:
+def wishes() -> Iterator[CookRequest]:
     pots = ready_pots()
     for cut in cuts():
-        base = Wish(usual(cut), pots["bass"], 2.0, "short_braise", None, "high", 1150.0)
+        base = CookRequest(usual(cut), pots["bass"], 2.0, "short_braise", None, "high", 1150.0)
         yield base
         for release in RELEASE_METHODS:
             yield replace(base, release=release, texture_step=4.0)
-    flat = Wish(usual("brisket_flat"), pots["tenor"], 2.0, "steam", None, "low", 0.0)
+    flat = CookRequest(usual("brisket_flat"), pots["tenor"], 2.0, "steam", None, "low", 0.0)
     for cut, kg, thick, count in (
         ("brisket_flat", 1.0, 0.045, 1), ("brisket_flat", 1.4, 0.03, 1),
         ("back_ribs", 1.5, 0.025, 1), ("back_ribs", 1.1, 0.025, 2),
@@ -73,7 +73,7 @@ def plans() -> list[Plan]:
     for wish in wishes():
         try:
             found.append(make_plan(wish))
-        except WishError as error:
+        except RequestError as error:
             refused.append(error)
     assert all(
         render(f"error-{error.code}", error.params, reader)
@@ -113,7 +113,9 @@ def test_plans_and_steps(reader: Reader, plans: list[Plan]) -> None:
 
 def dishes() -> Iterator[Dish]:
     pots = ready_pots()
-    wish = Wish(usual("back_ribs"), pots["tenor"], 2.0, "steam", None, "high", 0.0, tempered=True)
+    wish = CookRequest(
+        usual("back_ribs"), pots["tenor"], 2.0, "steam", None, "high", 0.0, tempered=True
+    )
     aheads: tuple[Ahead, ...] = ("today", "day_before", "frozen")
     for ahead in aheads:
         for finish in FINISHES:

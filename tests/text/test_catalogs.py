@@ -19,8 +19,8 @@ from pneumachron.text.reader import EVERYBODY, LOCALES, Locale, Reader
 from pneumachron.text.render import SOURCE, TextError, cut_words, has_message, messages, render
 
 SRC = Path(__file__).parents[2] / "src" / "pneumachron"
-RAISED = {"WishError", "MeasureError", "RecipeError", "UnreadableError", "SheetError", "LiveError",
-          "DeviceError", "InsaneError", "RowError"}  # fmt: skip
+RAISED = {"RequestError", "MeasureError", "RecipeError", "UnreadableError", "SheetError",
+          "LiveError", "DeviceError", "InsaneError", "RowError"}  # fmt: skip
 """Errors whose first argument is their code."""
 BUILT: dict[str, tuple[str, ...]] = {
     # codes that are chosen by a name and not written at the call

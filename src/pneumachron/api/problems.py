@@ -12,7 +12,14 @@ from functools import singledispatch
 from fastapi.exceptions import RequestValidationError
 from pydantic import ValidationError
 
-from pneumachron.core.errors import CodedError, Fix, OutOfRangeError, Param, ShapeError, WishError
+from pneumachron.core.errors import (
+    CodedError,
+    Fix,
+    OutOfRangeError,
+    Param,
+    RequestError,
+    ShapeError,
+)
 from pneumachron.core.session.events import SheetError
 from pneumachron.devices.protocol import DeviceError
 from pneumachron.services.errors import VersionError
@@ -76,7 +83,7 @@ def problem_of(_error: BaseException) -> Trouble | None:
 
 @problem_of.register
 def _coded(error: CodedError) -> Trouble:
-    fix = error.fix if isinstance(error, WishError) else None
+    fix = error.fix if isinstance(error, RequestError) else None
     status = 409 if isinstance(error, SheetError | DeviceError) else 422
     return Trouble(status, error.code, error.params, error.field or None, fix)
 

@@ -15,7 +15,7 @@ from pneumachron.api.schemas.backup import BackupIn, EnvelopeIn
 from pneumachron.api.schemas.cooks import CookOut
 from pneumachron.api.schemas.log import EventOut
 from pneumachron.api.schemas.shelf import StoredPlanOut
-from pneumachron.core.errors import CoreError, WishError
+from pneumachron.core.errors import CoreError, RequestError
 from pneumachron.services import backup, restore
 from pneumachron.services.cooks import shown_from_file
 from pneumachron.services.errors import VersionError
@@ -38,7 +38,7 @@ def take_in(
 
     Raises
     ------
-    WishError : not a whole backup; nothing was changed.
+    RequestError : not a whole backup; nothing was changed.
     VersionError : written by a newer version of the app.
     """
     try:
@@ -73,5 +73,5 @@ def _rendered(item: restore.CookHistory) -> restore.CookHistory:
     return replace(item, stored=stored)
 
 
-def _not_a_backup() -> WishError:
-    return WishError("not_a_backup", "file")
+def _not_a_backup() -> RequestError:
+    return RequestError("not_a_backup", "file")

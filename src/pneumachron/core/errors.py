@@ -4,7 +4,7 @@
     ├── OutOfRangeError   a number outside what a formula holds for
     ├── ShapeError        arrays that do not line up
     └── CodedError        what a person can do something about: a code with parameters in SI
-        └── WishError         what the cook asked for cannot be met
+        └── RequestError         what the cook asked for cannot be met
             └── MeasureError  a typed measure cannot be read
 
 An error has no words: `text` has a message for each code. Handlers read the attributes.
@@ -67,7 +67,7 @@ def _remade(kind: type[CodedError], code: str, field: str, params: dict[str, Par
     return kind(code, field, **params)
 
 
-class WishError(CodedError):
+class RequestError(CodedError):
     """A wish that cannot be met.
 
     `entry` is the index of the pieces it concerns, where a load has several kinds. `fix` is the
@@ -86,23 +86,23 @@ class WishError(CodedError):
         super().__init__(code, field, **params)
         self.entry, self.fix = entry, fix
 
-    def at_entry(self, entry: int) -> "WishError":
+    def at_entry(self, entry: int) -> "RequestError":
         """The same error, told about the pieces at index `entry`."""
         return type(self)(self.code, self.field, entry=entry, fix=self.fix, **self.params)
 
-    def at_field(self, field: str) -> "WishError":
+    def at_field(self, field: str) -> "RequestError":
         """The same error, told about another field."""
         return type(self)(self.code, field, entry=self.entry, fix=self.fix, **self.params)
 
-    def told_in(self, system: str) -> "WishError":
+    def told_in(self, system: str) -> "RequestError":
         """The same error about something typed in the units of `system`: metric or us."""
         params = {**self.params, "typed": system}
         return type(self)(self.code, self.field, entry=self.entry, fix=self.fix, **params)
 
-    def with_fix(self, fix: Fix) -> "WishError":
+    def with_fix(self, fix: Fix) -> "RequestError":
         """The same error, with the change that meets the wish."""
         return type(self)(self.code, self.field, entry=self.entry, fix=fix, **self.params)
 
 
-class MeasureError(WishError):
+class MeasureError(RequestError):
     """A typed measure (`3 lb 2 oz`) that cannot be read."""

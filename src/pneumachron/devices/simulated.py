@@ -18,7 +18,7 @@ import numpy as np
 
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.physics.steam import ambient_pressure_pa, saturation_pressure_pa
-from pneumachron.core.planning.wish import Setup
+from pneumachron.core.planning.request import ResolvedRequest
 from pneumachron.core.session.simulated_pot import (
     STEP_S,
     Inside,
@@ -85,7 +85,7 @@ class SimulatedPot:
         altitude_m: float,
         file: Path,
         clock: Clock,
-        read: Callable[[dict[str, Any]], Setup],
+        read: Callable[[dict[str, Any]], ResolvedRequest],
         *,
         seed: int = 1,
     ) -> None:

@@ -10,11 +10,11 @@ from pneumachron.core.planning.finish import FinishKind, afterwards, carving, fi
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import is_pulled
 from pneumachron.core.planning.recovery import PutBack, Resumed, Translated, rescue, texture_near
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.sauce import MARINADE_BOIL_S, Body, reduce_sauce, slurry
 from pneumachron.core.planning.season import Marinade, marinating, searing, seasoning
 from pneumachron.core.planning.serving import mass_for_plates_kg, other_form, same_plates_kg
 from pneumachron.core.planning.what_if import quick_answer
-from pneumachron.core.planning.wish import Wish
 from pneumachron.core.safety.cooling import COOLERS, Cooler, cooling, thickest_safe_m
 from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.services.documents import answer_document, shown_document
@@ -22,7 +22,7 @@ from pneumachron.services.wording import say_message
 from pneumachron.text.say import say, say_cut
 
 
-def opened_document(wish: Wish, found: PutBack) -> dict[str, Any]:
+def opened_document(wish: CookRequest, found: PutBack) -> dict[str, Any]:
     """Done, put back or rescue."""
     cut = wish.load.pieces[0].cut
     return {
@@ -61,7 +61,7 @@ def translated_document(found: Translated) -> dict[str, Any]:
     }
 
 
-def runs_document(runs: tuple[Wish, ...]) -> list[dict[str, Any]]:
+def runs_document(runs: tuple[CookRequest, ...]) -> list[dict[str, Any]]:
     """Every run with its pieces and what it comes to."""
     return [
         {
@@ -75,7 +75,7 @@ def runs_document(runs: tuple[Wish, ...]) -> list[dict[str, Any]]:
 
 
 def around_document(
-    wish: Wish, *, finish: FinishKind | None, marinade: Marinade | None, brined: bool
+    wish: CookRequest, *, finish: FinishKind | None, marinade: Marinade | None, brined: bool
 ) -> dict[str, Any]:
     """Season, sear, finish, rest, carve and keep a load."""
     load, pulled = wish.load, is_pulled(wish)

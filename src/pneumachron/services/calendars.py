@@ -8,7 +8,7 @@ from hashlib import sha256
 from icalendar import Alarm, Calendar
 from icalendar import Event as CalendarEvent
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 
 DOMAIN = "pneumachron"
 MAX_EVENTS = 2000
@@ -43,7 +43,7 @@ def read_calendar(content: str) -> dict[str, datetime]:
 
     Raises
     ------
-    WishError : it is no calendar, or too much of one.
+    RequestError : it is no calendar, or too much of one.
     """
     try:
         events = Calendar.from_ical(content).walk("VEVENT")
@@ -53,9 +53,9 @@ def read_calendar(content: str) -> dict[str, datetime]:
             if event.get("uid") and event.get("dtstart")
         }
     except (ValueError, KeyError, IndexError, AttributeError):
-        raise WishError("no_calendar", "text") from None
+        raise RequestError("no_calendar", "text") from None
     if len(events) > MAX_EVENTS:
-        raise WishError("long_calendar", "text", most=MAX_EVENTS)
+        raise RequestError("long_calendar", "text", most=MAX_EVENTS)
     # a time without a zone is "wherever the reader is": it cannot be told apart here
     return {
         uid: start

@@ -10,7 +10,7 @@ import numpy as np
 from pneumachron.core.errors import ShapeError
 from pneumachron.core.physics.steam import FloatArray, ambient_pressure_pa, saturation_pressure_pa
 from pneumachron.core.physics.tenderness import TEXTURES
-from pneumachron.core.planning.wish import set_up
+from pneumachron.core.planning.request import resolve
 from pneumachron.core.procedure.cook_plan import CookPlan
 from pneumachron.core.procedure.step import Step, StepKind
 from pneumachron.core.session.compare import Cooked, differences, to_pressure_s
@@ -196,11 +196,11 @@ def piece_traces(
 
     Raises
     ------
-    WishError : today's engine cannot say.
+    RequestError : today's engine cannot say.
     """
     if plan.numbers.goes_on is not None:
         return PieceTraces(followed=False, kinds=())  # each kind had a time of its own
-    setup = set_up(plan.wish)
+    setup = resolve(plan.wish)
     time_s, pot_c = _inside(sheet, plan.numbers.open_pot_s, samples)
     followed = len(time_s) > 1
     if followed:

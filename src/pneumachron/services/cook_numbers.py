@@ -9,9 +9,9 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import Plan
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.procedure.cook_plan import (
     CookPlan,
     cook_plan,
@@ -36,7 +36,7 @@ def _planned(inputs: str, kitchen: str) -> Plan:
 
 
 @lru_cache(maxsize=256)
-def _wished(inputs: str, kitchen: str) -> Wish:
+def _wished(inputs: str, kitchen: str) -> CookRequest:
     return wish_of(json.loads(inputs), json.loads(kitchen))
 
 
@@ -54,7 +54,7 @@ def with_numbers(content: CookContent) -> CookContent:
 
     Raises
     ------
-    WishError : it cannot be cooked.
+    RequestError : it cannot be cooked.
     """
     plan = cook_plan(todays_plan(content), content.inputs.get("finish"))
     return replace(content, numbers=to_document(plan.numbers))
@@ -81,7 +81,7 @@ def keep_numbers(session: Session, stored: StoredCook) -> StoredCook:
     give_back(session)
     try:
         document: dict[str, Any] = to_document(own_plan(stored.content).numbers)
-    except WishError:
+    except RequestError:
         return stored  # it cannot be planned: its entry says so when it is opened
     home = current_household(session).household_id
     with writing(session):

@@ -5,7 +5,7 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.devices.protocol import AwayError, PotReading
 from pneumachron.devices.simulated import Faults
 from pneumachron.services.cook_documents import (
@@ -35,7 +35,7 @@ def state_document(session: Session, found: Moment) -> dict[str, Any]:
         with suppress(AwayError):
             reading = found.device.reading()
     cautions: list[str] = []
-    with suppress(WishError):
+    with suppress(RequestError):
         if found.running:
             cautions = careful(todays_plan(found.content))
     return cook_document(

@@ -12,10 +12,10 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.tenderness import TEXTURES, Texture
 from pneumachron.core.planning.recovery import judge_opened
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.procedure.cook_plan import to_document
 from pneumachron.core.procedure.step import Brought
 from pneumachron.core.session.events import Event, EventKind
@@ -106,13 +106,13 @@ def begin(
 
     Raises
     ------
-    WishError : it cannot be cooked; nothing was begun.
+    RequestError : it cannot be cooked; nothing was begun.
     """
     content = _content(session, here.clock.now(), name, person_id, inputs)
     came_with = came_with or CameWith()
     # as in the schedule: what would not cool in time is not made ahead
     if came_with.brought.ahead != "today" and not (content.numbers or {}).get("ice_bath_s"):
-        raise WishError("cools_too_slowly", "ahead")
+        raise RequestError("cools_too_slowly", "ahead")
     content = replace(
         content, connected=connected, recipe=came_with.recipe, brought=asdict(came_with.brought)
     )
@@ -138,7 +138,7 @@ def _content(
     give_back(session)
     try:
         wish = read_wish(inputs, pot, defaults)
-    except WishError as error:
+    except RequestError as error:
         raise located(error) from None
     content = CookContent(
         name=name,
@@ -271,7 +271,7 @@ def pieces(session: Session, here: LiveKitchen, cook_id: str) -> dict[str, Any]:
         return kept_traces(kept, found.plan).to_document()
     try:
         return piece_traces(found.content, found.plan, found.sheet, found.samples).to_document()
-    except WishError:
+    except RequestError:
         # today's engine cannot set this load up; the entry itself is shown all the same
         return PieceTraces(followed=False, kinds=()).to_document()
 
@@ -409,7 +409,7 @@ def _traces(found: Moment, sheet: Sheet) -> dict[str, Any] | None:
     """How each kind softened, for good; None when today's engine cannot say."""
     try:
         return piece_traces(found.content, found.plan, sheet, found.samples).to_kept()
-    except WishError:
+    except RequestError:
         return None
 
 
@@ -424,7 +424,7 @@ class _Change:
         return replace(content, **self.fields)
 
 
-def _mean_step(outcome: Mapping[str, Any] | None, wish: Wish) -> float | None:
+def _mean_step(outcome: Mapping[str, Any] | None, wish: CookRequest) -> float | None:
     return None if outcome is None else mean_step(outcome["pieces"], piece_counts(wish))
 
 

@@ -9,10 +9,10 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.parting import parted
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.season import Marinade
-from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.choices import Ahead, Extra, Kept, SauceTo
 from pneumachron.core.schedule import solver
 from pneumachron.core.schedule.blocks import day_blocks
@@ -100,7 +100,7 @@ def day_here(session: Session, inputs: DayInputs) -> dict[str, Any]:
 
     Raises
     ------
-    WishError : a dish that cannot be cooked; its field is a path into the dishes.
+    RequestError : a dish that cannot be cooked; its field is a path into the dishes.
     """
     dishes = dishes_of(session, inputs)
     day = count_back(inputs, blocks_of_day(dishes, inputs))
@@ -127,7 +127,7 @@ def dishes_of(session: Session, inputs: DayInputs) -> list[Dish]:
 
     Raises
     ------
-    WishError : a dish that cannot be cooked; its field is a path into the dishes.
+    RequestError : a dish that cannot be cooked; its field is a path into the dishes.
     """
     household = current_household(session)
     asked = [
@@ -142,13 +142,13 @@ def dishes_of(session: Session, inputs: DayInputs) -> list[Dish]:
             wish = read_wish(item.plan, pot, defaults)
             if item.parted and not wish.parted:
                 wish = parted(wish)
-        except WishError as error:
+        except RequestError as error:
             raise _of_dish(located(error), index) from None
         found.append(_dish(item, wish, inputs.table))
     return found
 
 
-def _dish(item: DishInputs, wish: Wish, table: datetime) -> Dish:
+def _dish(item: DishInputs, wish: CookRequest, table: datetime) -> Dish:
     return Dish(
         dish_id=item.dish_id,
         title=item.title,
@@ -188,7 +188,7 @@ def blocks_of_day(dishes: Sequence[Dish], inputs: DayInputs) -> list[Block]:
     """All work; what is over lasted as long as it did."""
     try:
         blocks = day_blocks(dishes, shop=inputs.shop)
-    except WishError as error:
+    except RequestError as error:
         raise _of_dish(error, error.entry or 0) from None
     took = {
         done.block_id: (done.end - done.start).total_seconds()
@@ -201,7 +201,7 @@ def blocks_of_day(dishes: Sequence[Dish], inputs: DayInputs) -> list[Block]:
     ]
 
 
-def _of_dish(error: WishError, index: int) -> WishError:
+def _of_dish(error: RequestError, index: int) -> RequestError:
     field = f"dishes.{index}.{error.field}"
     return error.at_field(field)
 

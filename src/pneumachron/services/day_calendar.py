@@ -7,7 +7,7 @@ from itertools import groupby
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.procedure.choices import IN_PASSING
 from pneumachron.core.schedule.model import Block, Segment
 from pneumachron.services.calendars import Event, calendar_uid, read_calendar, write_calendar
@@ -21,11 +21,11 @@ def calendar_here(session: Session, inputs: DayInputs) -> bytes:
 
     Raises
     ------
-    WishError : in this day something that spoils waits too long; it gets no alarms.
+    RequestError : in this day something that spoils waits too long; it gets no alarms.
     """
     day = counted_back(session, inputs)
     if not day.found.is_safe:
-        raise WishError("unsafe_day", "table")
+        raise RequestError("unsafe_day", "table")
     return write_calendar(event for _, _, event in _events(day))
 
 
@@ -42,7 +42,7 @@ def moved_in_calendar(session: Session, inputs: DayInputs, content: str) -> Move
 
     Raises
     ------
-    WishError : no calendar.
+    RequestError : no calendar.
     """
     there = read_calendar(content)
     pinned: dict[str, datetime] = {}

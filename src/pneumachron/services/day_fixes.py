@@ -9,7 +9,7 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core.catalog.pots import Pot
-from pneumachron.core.errors import Param, WishError
+from pneumachron.core.errors import Param, RequestError
 from pneumachron.core.planning.cutting import cut_into
 from pneumachron.core.planning.parting import is_whole, parted
 from pneumachron.core.schedule.blocks import dish_blocks
@@ -133,7 +133,7 @@ def _changes_of(
         for kind, value, params, changed in _changes(dish, _other_pots(kept, dishes)):
             if not go_on():
                 return
-            with suppress(WishError):
+            with suppress(RequestError):
                 blocks = _with_shop(dish_blocks(changed), wished)
                 names = {block.block_id for block in blocks}
                 fixed = {key: at for key, at in wished.fixed.items() if key in names}
@@ -181,7 +181,7 @@ def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, dict[str, 
         if pot.pot_id != dish.wish.pot.pot_id
     ]  # fmt: skip
     if is_whole(dish.wish):
-        with suppress(WishError):
+        with suppress(RequestError):
             apart = replace(dish, wish=parted(dish.wish), parted=True)
             found.append(("parted", "", {}, apart))
     if dish.ahead == "today":
@@ -190,7 +190,7 @@ def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, dict[str, 
     if dish.wish.release != "quick":
         quick = replace(dish, wish=replace(dish.wish, release="quick", wait_s=None, stay_s=None))
         found.append(("release", "quick", {}, quick))
-    with suppress(WishError):
+    with suppress(RequestError):
         halved = replace(dish, wish=cut_into(dish.wish, 2))
         thick_m = halved.wish.load.pieces[0].thickness_m
         typed = show_length(thick_m).metric

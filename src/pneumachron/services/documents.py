@@ -10,7 +10,7 @@ from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.cautions import Caution
-from pneumachron.core.planning.course import Outcome, Phase, Trace
+from pneumachron.core.planning.course import Phase, PieceResult, Trace
 from pneumachron.core.planning.habits import habits_of
 from pneumachron.core.planning.load import Piece
 from pneumachron.core.planning.plan import Batch, Plan
@@ -20,9 +20,9 @@ from pneumachron.core.planning.ready_by import Way
 from pneumachron.core.planning.reasons import Reason
 from pneumachron.core.planning.recovery import texture_near
 from pneumachron.core.planning.releases import is_full, release_kinds
+from pneumachron.core.planning.request import CookRequest, ResolvedRequest
 from pneumachron.core.planning.two_cycles import EarlyOut
 from pneumachron.core.planning.what_if import Alternative
-from pneumachron.core.planning.wish import Setup, Wish
 from pneumachron.core.procedure.tasks import Task, plan_tasks
 from pneumachron.core.units import (
     Shown,
@@ -137,7 +137,7 @@ def habits_document(inputs: PlanInputs) -> list[dict[str, Any]]:
     return [asdict(habit) for habit in habits_of(cut_by_id(inputs.pieces[0].cut))]
 
 
-def early_out_document(wish: Wish, found: EarlyOut | None) -> dict[str, Any] | None:
+def early_out_document(wish: CookRequest, found: EarlyOut | None) -> dict[str, Any] | None:
     """Two cycles for unlike pieces."""
     if found is None:
         return None
@@ -173,7 +173,7 @@ def whole_document(piece: Piece, count: int) -> dict[str, Any]:
     }
 
 
-def _release(setup: Setup) -> dict[str, Any]:
+def _release(setup: ResolvedRequest) -> dict[str, Any]:
     kind = release_kinds()[setup.release]
     after = setup.after
     return {
@@ -188,7 +188,7 @@ def _release(setup: Setup) -> dict[str, Any]:
     }
 
 
-def _standing(setup: Setup) -> dict[str, Any]:
+def _standing(setup: ResolvedRequest) -> dict[str, Any]:
     standing = setup.standing
     line, spans = standing.section(setup.wish.pot)
     return {
@@ -338,12 +338,12 @@ def _liquid(plan: Plan) -> dict[str, Any]:
     }
 
 
-def _marks(setup: Setup, measure: Measure) -> list[dict[str, Any]]:
+def _marks(setup: ResolvedRequest, measure: Measure) -> list[dict[str, Any]]:
     marks = pouring_marks(setup, measure)
     return [{"typed": mark.typed, "level_m": _round(mark.level_m, 4)} for mark in marks]
 
 
-def _piece(outcome: Outcome) -> dict[str, Any]:
+def _piece(outcome: PieceResult) -> dict[str, Any]:
     piece = outcome.piece
     step, safety = texture_near(outcome.texture_step), outcome.safety
     return {

@@ -9,8 +9,8 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from pneumachron.core.catalog.pots import Pot
-from pneumachron.core.errors import WishError
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.errors import RequestError
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.session.pieces import mean_step
 from pneumachron.core.units import parse_measure
 from pneumachron.services.cook_numbers import with_numbers
@@ -71,11 +71,11 @@ def entered_content(entry: Entry, pot: Pot, defaults: Defaults) -> CookContent:
 
     Raises
     ------
-    WishError : what was typed cannot be read.
+    RequestError : what was typed cannot be read.
     """
     try:
         wish = read_wish(entry.inputs, pot, defaults)
-    except WishError as error:
+    except RequestError as error:
         raise located(error) from None
     up_s = None if entry.come_up_min is None else 60.0 * entry.come_up_min
     weights = (entry.before_kg, entry.after_kg)
@@ -107,7 +107,7 @@ def kitchen_as_it_is(pot: Pot, defaults: Defaults) -> dict[str, Any]:
     return {"pot": asdict(pot), "defaults": asdict(defaults)}
 
 
-def piece_counts(wish: Wish) -> list[int]:
+def piece_counts(wish: CookRequest) -> list[int]:
     """Pieces of each kind in the pot."""
     return [count for _, count in wish.load.kinds()]
 
@@ -141,14 +141,14 @@ def read_weights(before: str | None, after: str | None) -> dict[str, float | Non
 
     Raises
     ------
-    WishError : one cannot be read or cannot be; says which, and what to do.
+    RequestError : one cannot be read or cannot be; says which, and what to do.
     """
     found = {
         f"{name}_kg": _weight(name, text) for name, text in (("before", before), ("after", after))
     }
     raw, cooked = found["before_kg"], found["after_kg"]
     if raw is not None and cooked is not None and cooked > raw:
-        raise WishError("heavier_cooked", "after")
+        raise RequestError("heavier_cooked", "after")
     return found
 
 
@@ -157,7 +157,7 @@ def _weight(name: str, text: str | None) -> float | None:
         return None
     mass_kg = parse_measure(text, "mass", name)
     if not LEAST_WEIGHT_KG <= mass_kg <= MOST_WEIGHT_KG:
-        raise WishError(
+        raise RequestError(
             "weight_range",
             name,
             typed=text.strip(),

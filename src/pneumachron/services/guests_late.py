@@ -24,7 +24,7 @@ def guests_late_here(
 
     Raises
     ------
-    WishError : a dish that cannot be cooked; its field is a path into the dishes.
+    RequestError : a dish that cannot be cooked; its field is a path into the dishes.
     """
     dishes = dishes_of(session, inputs)
     told = [

@@ -7,7 +7,7 @@ from sqlalchemy.orm import Session
 from pneumachron.core.catalog.pots import Pot, ready_pot, ready_pots, scaled_pot
 from pneumachron.core.constants import TAP_WATER_TEMP
 from pneumachron.core.cooker.boil_test import heat_ratio_of
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.steam import ALTITUDE_RANGE_M
 from pneumachron.core.planning.load import START_RANGE_C
 from pneumachron.core.units import Quantity, parse_measure
@@ -58,15 +58,15 @@ def change_household(
     Raises
     ------
     StaleError : it was changed elsewhere since; nothing was written.
-    WishError : a value that cannot be.
+    RequestError : a value that cannot be.
     """
     altitude_m = parse_measure(altitude, "altitude", "altitude")
     low, high = ALTITUDE_RANGE_M
     if not low <= altitude_m <= high:
-        raise WishError("altitude", "altitude", altitude_m=altitude_m, most_m=high)
+        raise RequestError("altitude", "altitude", altitude_m=altitude_m, most_m=high)
     start_c = parse_measure(start, "temperature", "start")
     if not START_RANGE_C[0] <= start_c <= START_RANGE_C[1]:
-        raise WishError("start", "start", start_c=start_c)
+        raise RequestError("start", "start", start_c=start_c)
     here = current_household(session)
     household = replace(
         here,
@@ -143,7 +143,7 @@ def add_own_pot(session: Session, own: OwnPot) -> KeptPot:
 
     Raises
     ------
-    WishError : a measure that cannot be read, or a pot that cannot be.
+    RequestError : a measure that cannot be read, or a pot that cannot be.
     """
     return pots.add_pot(session, current_household(session).household_id, _own_pot(own), None)
 
@@ -153,7 +153,7 @@ def change_pot(session: Session, pot_id: str, own: OwnPot) -> KeptPot:
 
     Raises
     ------
-    WishError : as `add_own_pot`.
+    RequestError : as `add_own_pot`.
     """
     home = current_household(session).household_id
     kept = pots.get_pot(session, home, pot_id)
@@ -177,7 +177,7 @@ def _own_pot(own: OwnPot) -> Pot:
     }
     try:
         pot = scaled_pot(base, "own", own.name, **numbers)
-    except WishError as error:
+    except RequestError as error:
         field = _OWN_FIELDS.get(error.field, error.field)
         raise error.at_field(field) from None
     return replace(
@@ -211,7 +211,7 @@ def calibrate_pot(session: Session, pot_id: str, minutes: float, start: str | No
 
     Raises
     ------
-    WishError : minutes that cannot be.
+    RequestError : minutes that cannot be.
     """
     household = current_household(session)
     kept = pots.get_pot(session, household.household_id, pot_id)

@@ -7,10 +7,10 @@ exactly so. An empty one takes the cut's or the household's default.
 from dataclasses import dataclass, replace
 from math import exp
 
-from pneumachron.core.catalog.cuts import Cut, ReleaseMethod, School, cut_by_id
+from pneumachron.core.catalog.cuts import Cut, LiquidStyle, ReleaseMethod, cut_by_id
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.catalog.racks import Rack
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.learning.learn import taught
 from pneumachron.core.physics.tenderness import TEXTURES, Texture
 from pneumachron.core.planning.batches import batches, in_batches
@@ -19,8 +19,8 @@ from pneumachron.core.planning.finish import FinishKind, simmered_s
 from pneumachron.core.planning.liquid import NO_SAUCE, Sauce, SaucePlace
 from pneumachron.core.planning.load import FREEZER_C, MAX_PIECES, Load, Piece, Shape, make_piece
 from pneumachron.core.planning.lying import Arrangement, Lying
+from pneumachron.core.planning.request import CookRequest, Level
 from pneumachron.core.planning.serving import trimmed_kg
-from pneumachron.core.planning.wish import Level, Wish
 from pneumachron.core.units import Quantity, parse_measure, typed_system
 
 INPUTS_VERSION = 1
@@ -78,7 +78,7 @@ class PlanInputs:
     pieces: tuple[PieceInputs, ...]
     pot: str
     texture: Texture | None = None
-    school: School | None = None
+    school: LiquidStyle | None = None
     release: ReleaseMethod | None = None
     level: Level = "high"
     wait_min: int | None = None
@@ -121,23 +121,23 @@ class Defaults:
     """What the log taught of the pot, as ln heat over its own numbers."""
 
 
-def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> Wish:
+def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> CookRequest:
     """Read every measure and make the pieces.
 
     Raises
     ------
-    WishError : with the field it concerns; `entry` tells which pieces.
+    RequestError : with the field it concerns; `entry` tells which pieces.
     """
     pieces: list[Piece] = []
     for index, entry in enumerate(inputs.pieces):
         try:
             pieces += _pieces(entry, defaults)
-        except WishError as error:
+        except RequestError as error:
             raise _as_typed(error.at_entry(index), getattr(entry, error.field, None)) from None
     first = pieces[0].cut
     log_heat = exp(defaults.heat_ln)
     pot = replace(pot, heat_ratio=pot.heat_ratio * log_heat)
-    wish = Wish(
+    wish = CookRequest(
         load=Load(tuple(pieces)),
         pot=pot,
         texture_step=_texture_step(inputs, first, defaults),
@@ -179,7 +179,7 @@ def whole_pieces(inputs: PlanInputs, defaults: Defaults) -> list[Piece]:
 
     Raises
     ------
-    WishError : a measure cannot be.
+    RequestError : a measure cannot be.
     """
     return [_whole(entry, defaults) for entry in inputs.pieces]
 
@@ -199,7 +199,7 @@ def _pieces(entry: PieceInputs, defaults: Defaults) -> list[Piece]:
 
 def _whole(entry: PieceInputs, defaults: Defaults) -> Piece:
     if not 1 <= entry.count <= MAX_PIECES:
-        raise WishError("piece_count", "count", count=entry.count, most=MAX_PIECES)
+        raise RequestError("piece_count", "count", count=entry.count, most=MAX_PIECES)
     cut: Cut = cut_by_id(entry.cut)
     mass_kg = parse_measure(entry.mass, "mass", "mass")
     word = (entry.start or "").strip().lower()
@@ -267,7 +267,7 @@ def _sauce(inputs: PlanInputs) -> Sauce:
         return Sauce(volume_m3, inputs.sauce_thick, inputs.sauce_sugar_g_l, inputs.sauce_place)
     except OutOfRangeError as error:
         code = "sauce_amount" if error.name == "sauce" else "sauce_sugar"
-        raise WishError(code, "sauce", given=error.value, most=error.high) from None
+        raise RequestError(code, "sauce", given=error.value, most=error.high) from None
 
 
 def _given(text: str | None, quantity: Quantity, field: str) -> float | None:
@@ -279,13 +279,13 @@ def _optional(text: str | None, quantity: Quantity, field: str, default: float) 
     return default if value is None else value
 
 
-def _as_typed(error: WishError, text: object) -> WishError:
+def _as_typed(error: RequestError, text: object) -> RequestError:
     """The same error, to be told in the units of the text it is about."""
     system = typed_system(text) if isinstance(text, str) else None
     return error if system is None else error.told_in(system)
 
 
-def located(error: WishError) -> WishError:
+def located(error: RequestError) -> RequestError:
     """The same error, its field as a path into the inputs: `pieces.0.thickness`, `liquid` ..."""
     if error.field not in PIECE_FIELDS:
         return error

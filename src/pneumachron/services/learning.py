@@ -10,7 +10,7 @@ from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.catalog.cuts import cut_by_id, cuts
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.learning.learn import (
     MOST_COOKS,
     Belief,
@@ -161,7 +161,7 @@ def in_minutes(learned: Learned, altitude_m: float) -> dict[str, float | None]:
         belief = learned.belief
         beliefs = (belief.mean, belief.low, belief.high)
         found = [round(more, 1) for more in more_minutes(learned.key, beliefs, altitude_m)]
-    except WishError:
+    except RequestError:
         return {}
     return dict(zip(("moved_min", "low_min", "high_min"), found, strict=True))
 

@@ -2,9 +2,9 @@
 
 from collections.abc import Sequence
 
-from pneumachron.core.errors import CoreError, WishError
+from pneumachron.core.errors import CoreError, RequestError
 from pneumachron.core.planning.recovery import judge_stopped
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.procedure.cook_plan import CookPlan
 from pneumachron.core.session.danger_zone import OutOf, was_out_too_long
 from pneumachron.core.session.late import stayed_under_lid
@@ -44,7 +44,7 @@ def no_lesson(
     return None if plan.numbers.goes_on is None else "two_cycles"
 
 
-def unsafe(wish: Wish, sheet: Sheet, events: Sequence[StoredEvent]) -> bool:
+def unsafe(wish: CookRequest, sheet: Sheet, events: Sequence[StoredEvent]) -> bool:
     """Whether the last reading was below the safe minimum, or it should have been thrown away."""
     probe_c = _last_probe_c(events)
     safe_c = max(piece.cut.safe_core_c for piece in wish.load.pieces)
@@ -71,6 +71,6 @@ def _last_probe_c(events: Sequence[StoredEvent]) -> float | None:
         if isinstance(text, str):
             try:
                 read = parse_measure(text, "temperature", "probe")
-            except WishError:
+            except RequestError:
                 read = None
     return read

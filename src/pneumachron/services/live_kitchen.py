@@ -10,9 +10,9 @@ from typing import Any
 from cachetools import LRUCache
 
 from pneumachron.core.catalog.pots import Pot, check_pot
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import Plan, make_plan
-from pneumachron.core.planning.wish import Setup, Wish
+from pneumachron.core.planning.request import CookRequest, ResolvedRequest
 from pneumachron.devices.clock import Clock, ClockOfCook, KitchenClock, read_cook_clock
 from pneumachron.devices.scale import LoadedScale, SimulatedScale
 from pneumachron.devices.simulated import SimulatedPot
@@ -34,13 +34,13 @@ def check_kitchen(kitchen: dict[str, Any]) -> None:
 
     Raises
     ------
-    WishError : something is missing or of another kind.
+    RequestError : something is missing or of another kind.
     """
     try:
         check_pot(Pot(**kitchen["pot"]))
         _defaults(kitchen)
     except (TypeError, KeyError) as error:
-        raise WishError("kitchen", "cooks", detail=str(error)[:120]) from None
+        raise RequestError("kitchen", "cooks", detail=str(error)[:120]) from None
 
 
 def _defaults(kitchen: dict[str, Any]) -> Defaults:
@@ -57,13 +57,13 @@ def plan_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> Plan:
     return make_plan(wish_of(inputs, kitchen))
 
 
-def wish_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> Wish:
+def wish_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> CookRequest:
     """What was asked for, in the kitchen as it was when it began."""
     pot = Pot(**kitchen["pot"])
     return read_wish(stored_inputs(inputs), pot, _defaults(kitchen))
 
 
-def _setup_of(loaded: dict[str, Any]) -> Setup:
+def _setup_of(loaded: dict[str, Any]) -> ResolvedRequest:
     return plan_of(loaded["inputs"], loaded["kitchen"]).setup
 
 

@@ -5,7 +5,7 @@ import io
 import json
 from collections.abc import Iterator
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.services.log_files import COLUMNS, MAX_ROWS, plain_cell
 
 
@@ -14,11 +14,11 @@ def rows_of(text: str, most: int = MAX_ROWS) -> Iterator[tuple[int, dict[str, st
 
     Raises
     ------
-    WishError : neither, or more rows than `most`.
+    RequestError : neither, or more rows than `most`.
     """
     for count, row in enumerate(_any_rows(text), start=1):
         if count > most:
-            raise WishError("too_many_rows", "text", most=most)
+            raise RequestError("too_many_rows", "text", most=most)
         yield row
 
 
@@ -29,14 +29,14 @@ def _any_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
     try:
         yield from _csv_rows(text)
     except csv.Error as error:
-        raise WishError("csv", "text", detail=str(error)[:120]) from None
+        raise RequestError("csv", "text", detail=str(error)[:120]) from None
 
 
 def _csv_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
     reader = csv.DictReader(io.StringIO(text))
     missing = [name for name in COLUMNS[:8] if name not in (reader.fieldnames or ())]
     if missing:
-        raise WishError("columns", "text", columns=", ".join(missing))
+        raise RequestError("columns", "text", columns=", ".join(missing))
     for row in reader:
         cells = {name: plain_cell(value or "") for name, value in row.items() if name in COLUMNS}
         yield reader.line_num, cells
@@ -50,5 +50,5 @@ def _jsonld_rows(text: str) -> Iterator[tuple[int, dict[str, str]]]:
             for action in graph
         ]
     except (ValueError, KeyError, TypeError, RecursionError):
-        raise WishError("jsonld", "text") from None
+        raise RequestError("jsonld", "text") from None
     yield from enumerate(found, start=1)

@@ -12,7 +12,7 @@ from typing import Any
 from PIL import Image, ImageOps, UnidentifiedImageError
 from sqlalchemy.orm import Session
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.files import sweep_unfinished, write_whole
 from pneumachron.services.households import current_household
 from pneumachron.store import photos
@@ -47,7 +47,7 @@ def add_photo(session: Session, data: Path, cook_id: str, content: bytes) -> Sto
 
     Raises
     ------
-    WishError : no picture, too large, or the sheet has enough; nothing was kept.
+    RequestError : no picture, too large, or the sheet has enough; nothing was kept.
     """
     home = current_household(session).household_id
     stored = COOKS.get(session, home, cook_id)
@@ -74,7 +74,7 @@ def _put_on(session: Session, home: str, photo: StoredPhoto) -> StoredPhoto:
             photos.set_photo_deleted(session, home, twin.photo_id, deleted=False)
             return twin
         if len(photos.photos_of(session, photo.cook_id)) >= MAX_PHOTOS:
-            raise WishError("enough_photos", "photo", most=MAX_PHOTOS)
+            raise RequestError("enough_photos", "photo", most=MAX_PHOTOS)
         photos.add_photo(session, photo)
     return photo
 
@@ -86,7 +86,7 @@ def cleaned(content: bytes) -> tuple[bytes, tuple[int, int]]:
 
     Raises
     ------
-    WishError : this is no picture that can be read, or a far too large one.
+    RequestError : this is no picture that can be read, or a far too large one.
     """
     with _ONE_AT_A_TIME:
         return _cleaned(content)
@@ -100,13 +100,13 @@ def _cleaned(content: bytes) -> tuple[bytes, tuple[int, int]]:
     try:
         with Image.open(BytesIO(content), formats=FORMATS) as opened:
             if opened.width * opened.height > MAX_PIXELS:
-                raise WishError("photo_too_large", "photo", most=MAX_PIXELS // 1_000_000)
+                raise RequestError("photo_too_large", "photo", most=MAX_PIXELS // 1_000_000)
             opened.draft("RGB", (2 * LONG_SIDE_PX, 2 * LONG_SIDE_PX))
             # small first: turning and blending a large one would double what it takes
             opened.thumbnail((LONG_SIDE_PX, LONG_SIDE_PX), reducing_gap=2.0)
             turned = ImageOps.exif_transpose(opened).convert("RGBA")
     except _UNREADABLE as error:
-        raise WishError("not_a_photo", "photo") from error
+        raise RequestError("not_a_photo", "photo") from error
     # a fresh sheet: comments, profiles and other chunks of the file stay behind
     plain = Image.new("RGB", turned.size, "white")
     plain.paste(turned, mask=turned.getchannel("A"))
@@ -152,12 +152,12 @@ def prepared_photo(
 
     Raises
     ------
-    WishError : it is no picture.
+    RequestError : it is no picture.
     """
     try:
         content = b64decode(jpeg, validate=True)
     except ValueError as error:
-        raise WishError("not_a_photo", "photo") from error
+        raise RequestError("not_a_photo", "photo") from error
     picture, size = cleaned(content)
     return StoredPhoto(photo_id, cook_id, at, *size, sha256(picture).hexdigest()), picture
 

@@ -9,7 +9,7 @@ from sqlalchemy.orm import Session
 
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.core.catalog.pots import Pot, ready_pot, ready_pots
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.tenderness import TEXTURES, Texture
 from pneumachron.core.planning.batches import batches
 from pneumachron.core.planning.finish import FinishKind
@@ -18,6 +18,7 @@ from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.ready_by import ways_in_time
 from pneumachron.core.planning.recovery import judge_opened, judge_stopped, translate_minutes
 from pneumachron.core.planning.remedies import with_fix
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.sauce import Body
 from pneumachron.core.planning.season import Marinade
 from pneumachron.core.planning.two_cycles import early_out
@@ -26,7 +27,6 @@ from pneumachron.core.planning.what_if import (
     what_changes,
     what_changes_in_two,
 )
-from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.procedure.steps import cook_steps
 from pneumachron.core.units import parse_measure
@@ -92,13 +92,13 @@ def work_out(inputs: PlanInputs, pot: Pot, defaults: Defaults = NOWHERE) -> dict
 
     Raises
     ------
-    WishError : the wish cannot be met; its field is a path into the inputs.
+    RequestError : the wish cannot be met; its field is a path into the inputs.
     """
     with _telling_where():
         wish = read_wish(inputs, pot, defaults)
         try:
             plan = make_plan(wish)
-        except WishError as error:
+        except RequestError as error:
             raise with_fix(wish, error, uncut=is_uncut(inputs)) from None
         wholes = zip(whole_pieces(inputs, defaults), inputs.pieces, strict=True)
         return plan_document(plan) | {
@@ -112,11 +112,11 @@ def _telling_where() -> Iterator[None]:
     """Turn the field of an error into its path in the inputs."""
     try:
         yield
-    except WishError as error:
+    except RequestError as error:
         raise located(error) from None
 
 
-def _wish_here(session: Session, inputs: PlanInputs) -> Wish:
+def _wish_here(session: Session, inputs: PlanInputs) -> CookRequest:
     """The wish in the household's pot, with its defaults."""
     household = current_household(session)
     pot = find_pot(session, household.household_id, inputs.pot)
@@ -251,7 +251,7 @@ def steps_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
 
     Raises
     ------
-    WishError : the wish cannot be met; its field is a path into the inputs.
+    RequestError : the wish cannot be met; its field is a path into the inputs.
     """
     with _telling_where():
         plan = make_plan(_wish_here(session, inputs))

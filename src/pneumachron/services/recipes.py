@@ -8,7 +8,7 @@ from typing import Any, Literal, TypeAlias
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.converting.convert import Converted, convert
@@ -37,7 +37,7 @@ class ChoiceInputs:
     """What the cook chose besides the answers, as it lies on the shelf."""
 
     plates: int | None = None
-    school: School | None = None
+    school: LiquidStyle | None = None
     release: ReleaseMethod | None = None
     finish: FinishKind | None = None
     overruled: tuple[str, ...] = ()

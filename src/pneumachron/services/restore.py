@@ -89,7 +89,7 @@ def restore(
 
     Raises
     ------
-    WishError : a pot or a photo in it that cannot be; nothing was changed.
+    RequestError : a pot or a photo in it that cannot be; nothing was changed.
     """
     for kept in file.pots:
         check_pot(kept.pot)

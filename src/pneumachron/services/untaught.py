@@ -6,9 +6,9 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 
 from pneumachron.core import ENGINE_VERSION
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.what_if import steps_for_minutes
-from pneumachron.core.planning.wish import Wish
 from pneumachron.core.session.pieces import mean_model_step
 from pneumachron.services.live_kitchen import plan_of
 from pneumachron.store.records import CookContent, StoredEvent
@@ -20,7 +20,7 @@ is not asked at every plan."""
 
 @dataclass(frozen=True, slots=True)
 class _Untaught:
-    wish: Wish
+    wish: CookRequest
     up_s: float
 
 
@@ -46,14 +46,16 @@ def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookCo
         )
         alike = len({piece.cut.cut_id for piece in found.wish.load.pieces}) == 1
         step = _judged_by_model(found.wish, content.hold_min + again, events) if alike else None
-    except WishError:
+    except RequestError:
         return replace(
             content, model_step=None, planned_up_s=NO_ANSWER_S, model_engine=ENGINE_VERSION
         )
     return replace(content, model_step=step, planned_up_s=found.up_s, model_engine=ENGINE_VERSION)
 
 
-def _judged_by_model(wish: Wish, hold_min: int, events: Sequence[StoredEvent]) -> float | None:
+def _judged_by_model(
+    wish: CookRequest, hold_min: int, events: Sequence[StoredEvent]
+) -> float | None:
     """The model's step of the pieces that were rated; None when none was."""
     told = [event.body["pieces"] for event in events if event.kind == "outcome"]
     counts = [count for _, count in wish.load.kinds()]

@@ -163,7 +163,7 @@ def told(event: ToldIn) -> Told:
 
     Raises
     ------
-    WishError : a weight that cannot be.
+    RequestError : a weight that cannot be.
     """
     if isinstance(event, WeighedTold):
         return Told(event.key, event.kind, read_weights(event.before, event.after))

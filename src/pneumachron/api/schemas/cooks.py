@@ -22,8 +22,8 @@ from pneumachron.api.schemas.recipe_card import (
 )
 from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core.physics.tenderness import Texture
+from pneumachron.core.planning.request import Level
 from pneumachron.core.planning.season import Marinade
-from pneumachron.core.planning.wish import Level
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra
 from pneumachron.core.procedure.step import Brought, Waits
 from pneumachron.core.session.forecast import AlarmKind

@@ -22,8 +22,8 @@ from pneumachron.api.schemas.recipe_card import (
 from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core.catalog.cuts import ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
+from pneumachron.core.planning.request import Level
 from pneumachron.core.planning.season import Marinade
-from pneumachron.core.planning.wish import Level
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Ahead, Extra, LateHow
 from pneumachron.core.schedule.guests_late import LATE_RANGE_S
 from pneumachron.core.schedule.model import MAX_BLOCKS, MAX_SEGMENTS

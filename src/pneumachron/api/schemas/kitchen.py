@@ -7,7 +7,7 @@ from pydantic import Field
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, ShortName, Shown
 from pneumachron.api.schemas.plan import PotOut
-from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.units import show_altitude, show_temperature
 from pneumachron.services.documents import pot_document
@@ -37,7 +37,7 @@ class CutOut(Closed):
     usual_thickness_low_m: float
     usual_thickness_high_m: float
     default_texture: Texture
-    default_school: School
+    default_school: LiquidStyle
     default_release: ReleaseMethod
     measure: str
     ladder: Annotated[list[LookOut], Field(max_length=5)]

@@ -7,7 +7,7 @@ from pydantic import Field, computed_field
 
 from pneumachron.api.schemas.base import Closed, Shown
 from pneumachron.api.schemas.said import Params
-from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.physics.tenderness import Texture
@@ -20,7 +20,7 @@ from pneumachron.core.planning.load import MAX_KINDS, MAX_PIECES, Shape
 from pneumachron.core.planning.lying import Arrangement
 from pneumachron.core.planning.reasons import About
 from pneumachron.core.planning.releases import ReleaseWhy
-from pneumachron.core.planning.wish import Level
+from pneumachron.core.planning.request import Level
 from pneumachron.core.procedure.tasks import Resource
 from pneumachron.store.lessons import LessonKind
 from pneumachron.text.say import say, say_cut
@@ -37,7 +37,7 @@ class SettingOut(Closed):
     hold_temp_c: float
     boil_temp_c: float
     texture: Texture
-    school: School
+    school: LiquidStyle
     release: ReleaseMethod
     rack: Rack
     altitude_m: float

@@ -8,7 +8,7 @@ from pydantic import Field, StringConstraints
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
 from pneumachron.api.schemas.recipe_card import ExtraIn
 from pneumachron.api.schemas.wish import PlanIn
-from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.physics.tenderness import Texture
@@ -140,7 +140,7 @@ class ChoicesIn(Closed):
     """What the cook chose; `overruled` names marks that are crossed out."""
 
     plates: Annotated[int | None, Field(ge=1, le=200)] = None
-    school: School | None = None
+    school: LiquidStyle | None = None
     release: ReleaseMethod | None = None
     finish: FinishKind | None = None
     overruled: Annotated[
@@ -266,7 +266,7 @@ class ConvertedSetting(Closed):
     release: ReleaseMethod
     release_shown: str
     rack: Rack
-    school: School
+    school: LiquidStyle
     liquid_shown: Shown
     runs: int
     cuts: int

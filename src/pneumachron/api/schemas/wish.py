@@ -5,7 +5,7 @@ from typing import Annotated
 from pydantic import Field
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText
-from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.planning.cutting import CutWay
@@ -13,7 +13,7 @@ from pneumachron.core.planning.finish import FinishKind
 from pneumachron.core.planning.liquid import MAX_SUGAR_KG_M3, SaucePlace
 from pneumachron.core.planning.load import MAX_KINDS, Shape
 from pneumachron.core.planning.lying import Arrangement
-from pneumachron.core.planning.wish import Level
+from pneumachron.core.planning.request import Level
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 
 
@@ -55,7 +55,7 @@ class PlanIn(Closed):
     pieces: Annotated[list[PieceIn], Field(min_length=1, max_length=MAX_KINDS)]
     pot: Id
     texture: Texture | None = None
-    school: School | None = None
+    school: LiquidStyle | None = None
     release: ReleaseMethod | None = None
     level: Level = "high"
     wait_min: Annotated[

@@ -10,12 +10,12 @@ from pneumachron.core.constants import (
     BONE_SPECIFIC_HEAT,
     PROPERTY_TEMP,
 )
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.properties import Composition, HeatProperties, heat_properties
 from pneumachron.core.physics.tenderness import Texture
 
-School: TypeAlias = Literal["steam", "lean", "short_braise", "bath"]
-SCHOOLS: tuple[School, ...] = get_args(School)
+LiquidStyle: TypeAlias = Literal["steam", "lean", "short_braise", "bath"]
+SCHOOLS: tuple[LiquidStyle, ...] = get_args(LiquidStyle)
 ReleaseMethod: TypeAlias = Literal["natural", "timed", "quick", "soak", "keep_warm"]
 RELEASE_METHODS: tuple[ReleaseMethod, ...] = get_args(ReleaseMethod)
 
@@ -58,7 +58,7 @@ class Cut:
     safe_rest_s: float
     default_texture: Texture
     default_release: ReleaseMethod
-    default_school: School
+    default_school: LiquidStyle
     taste_ln: float = 0.0
     """What the log taught of this cut: how much more softening this household needs, as ln dose. It
     is in `tender_dose_min` already."""
@@ -129,7 +129,7 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         safe_rest_s=numbers["safe_rest_s"],
         default_texture=cast(Texture, words["default_texture"]),
         default_release=cast(ReleaseMethod, words["default_release"]),
-        default_school=cast(School, words["default_school"]),
+        default_school=cast(LiquidStyle, words["default_school"]),
     )
 
 
@@ -138,9 +138,9 @@ def cut_by_id(cut_id: str) -> Cut:
 
     Raises
     ------
-    WishError : no such cut.
+    RequestError : no such cut.
     """
     try:
         return cuts()[cut_id]
     except KeyError:
-        raise WishError("unknown_cut", "cut") from None
+        raise RequestError("unknown_cut", "cut") from None

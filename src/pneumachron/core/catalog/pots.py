@@ -5,7 +5,7 @@ from functools import cache
 from math import pi
 
 from pneumachron.core.catalog.tables import read_numbers, read_words
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 
 FLAGS = ("has_start_key", "has_crisping_lid", "is_stovetop")
 PANEL_HOUR_MIN = 60.0
@@ -96,12 +96,12 @@ def ready_pot(pot_id: str) -> Pot:
 
     Raises
     ------
-    WishError : no such pot.
+    RequestError : no such pot.
     """
     try:
         return ready_pots()[pot_id]
     except KeyError:
-        raise WishError("unknown_pot", "pot") from None
+        raise RequestError("unknown_pot", "pot") from None
 
 
 LIMITS: dict[str, tuple[float, float, str]] = {
@@ -135,12 +135,12 @@ def check_pot(pot: Pot) -> None:
 
     Raises
     ------
-    WishError : a number out of range, or numbers that contradict each other; names the field.
+    RequestError : a number out of range, or numbers that contradict each other; names the field.
     """
     for field, (low, high, unit) in LIMITS.items():
         value = getattr(pot, field)
         if not low <= value <= high:
-            raise WishError(
+            raise RequestError(
                 "pot_out_of_range",
                 field,
                 quantity=_QUANTITIES.get(unit, "other"),
@@ -150,7 +150,7 @@ def check_pot(pot: Pot) -> None:
             )
     cylinder = pot.floor_m2 * pot.inner_height_m
     if not 1 - VOLUME_SPREAD <= cylinder / pot.usable_volume_m3 <= 1 + VOLUME_SPREAD:
-        raise WishError(
+        raise RequestError(
             "pot_does_not_hold",
             "usable_volume_m3",
             diameter_m=pot.inner_diameter_m,
@@ -159,9 +159,9 @@ def check_pot(pot: Pot) -> None:
             volume_m3=pot.usable_volume_m3,
         )
     if not pot.gauge_low_pa < pot.gauge_high_pa:
-        raise WishError("pot_levels", "gauge_low_pa")
+        raise RequestError("pot_levels", "gauge_low_pa")
     if not pot.min_liquid_m3 < 0.5 * pot.max_volume_m3:
-        raise WishError("pot_minimum", "min_liquid_m3", liquid_m3=pot.min_liquid_m3)
+        raise RequestError("pot_minimum", "min_liquid_m3", liquid_m3=pot.min_liquid_m3)
 
 
 def scaled_pot(base: Pot, pot_id: str, name: str, **numbers: float) -> Pot:
@@ -172,7 +172,7 @@ def scaled_pot(base: Pot, pot_id: str, name: str, **numbers: float) -> Pot:
 
     Raises
     ------
-    WishError : the pot makes no sense.
+    RequestError : the pot makes no sense.
     """
     share = numbers.get("heater_w", base.heater_w) / base.heater_w
     scaled = {

@@ -4,13 +4,13 @@ from dataclasses import dataclass
 from functools import cache
 from typing import Literal, TypeAlias, cast, get_args
 
-from pneumachron.core.catalog.cuts import School
+from pneumachron.core.catalog.cuts import LiquidStyle
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.catalog.tables import read_numbers, read_words
 
 Rack: TypeAlias = Literal["none", "trivet", "tall", "basket", "bed"]
 RACK_KINDS: tuple[Rack, ...] = get_args(Rack)
-SCHOOL_RACKS: dict[School, Rack] = {
+SCHOOL_RACKS: dict[LiquidStyle, Rack] = {
     "steam": "trivet",
     "lean": "trivet",
     "short_braise": "none",

@@ -5,7 +5,7 @@ from functools import cache
 from typing import Literal, TypeAlias
 
 from pneumachron.core.catalog.tables import read_numbers
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 
 SideWay: TypeAlias = Literal["with_the_meat", "second_run"]
 
@@ -50,11 +50,11 @@ def side_advice(side_id: str, hold_min: float) -> SideAdvice:
 
     Raises
     ------
-    WishError : no such side.
+    RequestError : no such side.
     OutOfRangeError : a hold that cannot be.
     """
     if side_id not in sides():
-        raise WishError("unknown_side", "side")
+        raise RequestError("unknown_side", "side")
     if not 0 <= hold_min <= 720:
         raise OutOfRangeError("hold", hold_min, 0, 720, "min")
     side = sides()[side_id]

@@ -12,7 +12,7 @@ from pneumachron.core.constants import (
     WATER_DENSITY,
     WATER_SPECIFIC_HEAT,
 )
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.steam import ambient_pressure_pa, saturation_temp_c
 
 TEST_M3 = 1e-3
@@ -42,10 +42,10 @@ def heat_ratio_of(pot: Pot, altitude_m: float, start_c: float, minutes: float) -
 
     Raises
     ------
-    WishError : minutes or a start that no pot with this plate can have.
+    RequestError : minutes or a start that no pot with this plate can have.
     """
     if not 0.0 <= start_c <= 60.0:
-        raise WishError("boil_start", "start", start_c=start_c)
+        raise RequestError("boil_start", "start", start_c=start_c)
     low, high, _ = LIMITS["heat_ratio"]
 
     def gap(ratio: float) -> float:
@@ -56,7 +56,7 @@ def heat_ratio_of(pot: Pot, altitude_m: float, start_c: float, minutes: float) -
         fastest, slowest = (
             boil_time_s(_with(pot, ratio), altitude_m, start_c) / 60 for ratio in (high, low)
         )
-        raise WishError(
+        raise RequestError(
             "boil_minutes",
             "minutes",
             given_min=minutes,

@@ -21,7 +21,7 @@ from pneumachron.core.cooker.pot_heat import (
     plate_left,
     ramp_w_k_of,
 )
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.physics.steam import FloatArray
 
 ICE_POINT_C = 0.01
@@ -54,7 +54,7 @@ def come_up(cases: PotCases, meat: MeatHeat, past_rise_k: FloatArray | None = No
 
     Raises
     ------
-    WishError : a case does not get there within two hours (or within the response's grid).
+    RequestError : a case does not get there within two hours (or within the response's grid).
     """
     past = np.zeros((len(cases.ambient_pa), 0)) if past_rise_k is None else past_rise_k
     room = min(int(MAX_COME_UP_S / STEP_S), meat.ramp_j_k.shape[-1] - 1 - past.shape[-1])
@@ -68,8 +68,8 @@ def come_up(cases: PotCases, meat: MeatHeat, past_rise_k: FloatArray | None = No
     raise _no_pressure()
 
 
-def _no_pressure() -> WishError:
-    return WishError("no_pressure", "pot", longest_s=MAX_COME_UP_S)
+def _no_pressure() -> RequestError:
+    return RequestError("no_pressure", "pot", longest_s=MAX_COME_UP_S)
 
 
 @dataclass(frozen=True, slots=True)

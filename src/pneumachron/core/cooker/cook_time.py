@@ -39,7 +39,7 @@ from pneumachron.core.cooker.pot_heat import (
     duhamel,
     meat_gain_j,
 )
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.conduction import BlockResponse, Blocks
 from pneumachron.core.physics.steam import FloatArray
 from pneumachron.core.physics.tenderness import cumulative_dose_min
@@ -171,7 +171,7 @@ class Search:
 
         Raises
         ------
-        WishError : no hold up to twelve hours is enough.
+        RequestError : no hold up to twelve hours is enough.
         """
         probed = self.probe(dose_min)
         return self._read_off(dose_min, probed)
@@ -187,7 +187,7 @@ class Search:
         ratio = self.held_dose[:, :, np.newaxis, :] / need[..., np.newaxis]
         worst = ratio.min(axis=1)
         if not np.all(worst[..., -1] >= 1.0):
-            raise WishError("never_done", "thickness", longest_s=MAX_HOLD_S)
+            raise RequestError("never_done", "thickness", longest_s=MAX_HOLD_S)
         reached_s = STEP_S * np.argmax(worst >= 1.0, axis=-1)
         top_s = np.maximum(reached_s - self.up.end_s[:, np.newaxis], 0.0)
         highest_s, lowest_s = (

@@ -26,7 +26,7 @@ from pneumachron.core.cooker.pot_heat import (
     plate_left,
     ramp_w_k_of,
 )
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.steam import (
     FloatArray,
     latent_heat_j_kg,
@@ -76,7 +76,7 @@ def release(
 
     Raises
     ------
-    WishError : the pressure does not fall in the time there is.
+    RequestError : the pressure does not fall in the time there is.
     """
     end_s = up.end_s[:, np.newaxis] + hold_s
     whole = held.ramp_w_k.shape[-1] - int(end_s.max() / STEP_S + 1e-9)
@@ -88,7 +88,7 @@ def release(
         found = _Shut.until(cases, terms, after).opened()
         if found is not None:
             return found
-    raise WishError("no_release", "release")
+    raise RequestError("no_release", "release")
 
 
 @dataclass(frozen=True, slots=True)

@@ -8,8 +8,8 @@ from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.load import Load, make_piece
+from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import first_search
-from pneumachron.core.planning.wish import Wish, set_up
 
 USUAL_KG, USUAL_SMALL_KG, USUAL_SMALL = 1.2, 0.1, 10
 """A usual piece; small ones ten in a pot. Judgement."""
@@ -23,13 +23,13 @@ def more_minutes(cut_id: str, tastes_ln: Sequence[float], altitude_m: float) -> 
 
     Raises
     ------
-    WishError : no such cut, or it cannot be worked out there.
+    RequestError : no such cut, or it cannot be worked out there.
     """
     cut = cut_by_id(cut_id)
     count = USUAL_SMALL if cut.small or cut.blocks else 1
     mass_kg = USUAL_SMALL_KG if count > 1 else USUAL_KG
     piece = make_piece(cut, mass_kg=mass_kg, thickness_m=None, start_temp_c=USUAL_START_C)
-    wish = Wish(
+    wish = CookRequest(
         load=Load((piece,) * count),
         pot=ready_pot(USUAL_POT),
         texture_step=float(TEXTURES.index(cut.default_texture)),
@@ -38,7 +38,7 @@ def more_minutes(cut_id: str, tastes_ln: Sequence[float], altitude_m: float) -> 
         level="high",
         altitude_m=altitude_m,
     )
-    search = first_search(set_up(wish))
+    search = first_search(resolve(wish))
 
     found = []
     for taste_ln in (0.0, *tastes_ln):

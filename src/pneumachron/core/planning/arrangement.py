@@ -5,11 +5,11 @@ from dataclasses import dataclass, replace
 from functools import partial
 from math import acos, ceil, cos, hypot, pi, radians, sin
 
-from pneumachron.core.catalog.cuts import School
+from pneumachron.core.catalog.cuts import LiquidStyle
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.catalog.racks import SCHOOL_RACKS, Rack, RackKind, racks
 from pneumachron.core.constants import FLOOR_SHARE, GIVE_RATIO, LID_CLEARANCE
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.packing import (
     Footprint,
     Layer,
@@ -40,7 +40,7 @@ floor they are pressed together. Judgement."""
 
 
 def stand(
-    load: Load, pot: Pot, school: School, rack: Rack | None = None, lying: Lying = ANYHOW
+    load: Load, pot: Pot, school: LiquidStyle, rack: Rack | None = None, lying: Lying = ANYHOW
 ) -> Standing:
     """How the load stands: the first way of lying, in the order of the trade, that fits.
 
@@ -50,20 +50,20 @@ def stand(
 
     Raises
     ------
-    WishError : it does not fit; says what to cut where, or how many runs to cook.
+    RequestError : it does not fit; says what to cut where, or how many runs to cook.
     """
     usual = racks()["bed" if lying.arrangement == "on_bed" else rack or SCHOOL_RACKS[school]]
     kinds = [usual] if rack is not None or usual.height_m == 0 else [usual, racks()["none"]]
     refusals = []
     for kind in kinds:
         found = _stand_on(load, pot, kind, lying)
-        if not isinstance(found, WishError):
+        if not isinstance(found, RequestError):
             return replace(found, rack_left_out=kind is not usual)
         refusals.append(found)
     raise refusals[0]
 
 
-def _stand_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Standing | WishError:
+def _stand_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Standing | RequestError:
     floor = _Floor(
         pot.inner_diameter_m / 2 - kind.inset_m,
         # what stands on edge leans by about a tenth
@@ -210,7 +210,7 @@ def _single_layers(
     radius = floor.radius_m
     long = [piece for piece in load.pieces if must_coil(piece, radius)]
     if any(piece.frozen for piece in long):
-        raise WishError("frozen_stiff", "start")
+        raise RequestError("frozen_stiff", "start")
     if long:
         yield _Way("nested" if len(long) > 1 else "coiled", lambda: _coil(load, radius))
         return
@@ -319,7 +319,7 @@ def _coil(load: Load, radius_m: float) -> Layer | None:
 
 def _does_not_fit(
     load: Load, pot: Pot, kind: RackKind, room_m: float, lowest_m: float | None
-) -> WishError:
+) -> RequestError:
     radius = pot.inner_diameter_m / 2 - kind.inset_m
     for piece in load.pieces:
         if must_coil(piece, radius):
@@ -327,7 +327,7 @@ def _does_not_fit(
         alone = Footprint(0, piece.length_m, piece.width_m, piece.thickness_m)
         if pack_rows([alone], radius) is None:
             parts = max(ceil(piece.length_m / (0.8 * 2 * radius)), 2)
-            return WishError(
+            return RequestError(
                 "too_long",
                 "count",
                 length_m=piece.length_m,
@@ -336,11 +336,11 @@ def _does_not_fit(
                 parts=parts,
             )
     if lowest_m is not None:
-        return WishError(
+        return RequestError(
             "too_tall",
             "pot",
             high_m=lowest_m,
             room_m=room_m,
             raised="yes" if kind.height_m else "no",
         )
-    return WishError("does_not_lie", "count", count=len(load.pieces), wide_m=2 * radius)
+    return RequestError("does_not_lie", "count", count=len(load.pieces), wide_m=2 * radius)

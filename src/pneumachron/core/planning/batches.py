@@ -8,10 +8,10 @@ from dataclasses import replace
 from math import ceil
 
 from pneumachron.core.constants import Constant, Source
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.cutting import Knife
 from pneumachron.core.planning.load import Load, Piece
-from pneumachron.core.planning.wish import Wish, set_up
+from pneumachron.core.planning.request import CookRequest, resolve
 
 MAX_RUNS = 12
 HOT_START = Constant(
@@ -24,19 +24,19 @@ SWAP = Constant(
 )
 
 
-def in_batches(wish: Wish, count: int) -> Wish:
+def in_batches(wish: CookRequest, count: int) -> CookRequest:
     """The same meat dealt into so many batches; the heaviest is this wish's load.
 
     Where there are fewer pieces than batches, each is cut across first.
 
     Raises
     ------
-    WishError : more batches than a day has, or pieces that cannot be cut so.
+    RequestError : more batches than a day has, or pieces that cannot be cut so.
     """
     if count == 1:
         return wish
     if not 1 <= count <= MAX_RUNS:
-        raise WishError("batch_count", "batches", batches=count, most=MAX_RUNS)
+        raise RequestError("batch_count", "batches", batches=count, most=MAX_RUNS)
     pieces = wish.load.pieces
     if len(pieces) < count:
         knife = Knife("across", parts=ceil(count / len(pieces)))
@@ -45,43 +45,43 @@ def in_batches(wish: Wish, count: int) -> Wish:
     return replace(wish, load=loads[0], later=tuple(loads[1:]))
 
 
-def whole_load(wish: Wish) -> Load:
+def whole_load(wish: CookRequest) -> Load:
     """The meat of all batches."""
     if not wish.later:
         return wish.load
     return Load(tuple(piece for load in (wish.load, *wish.later) for piece in load.pieces))
 
 
-def one_by_one(wish: Wish) -> tuple[Wish, ...]:
+def one_by_one(wish: CookRequest) -> tuple[CookRequest, ...]:
     """The batches of a wish, each on its own; all but the first go into a hot pot."""
     return _hot_after_first([wish.load, *wish.later], replace(wish, later=()))
 
 
-def _hot_after_first(loads: Sequence[Load], wish: Wish) -> tuple[Wish, ...]:
+def _hot_after_first(loads: Sequence[Load], wish: CookRequest) -> tuple[CookRequest, ...]:
     first, *later = loads
     hot = replace(wish, pot_start_c=HOT_START.value)
     return (replace(wish, load=first), *(replace(hot, load=load) for load in later))
 
 
-def planned_batches(wish: Wish) -> tuple[Wish, ...]:
+def planned_batches(wish: CookRequest) -> tuple[CookRequest, ...]:
     """The batches of a plan as it stands: what the cook asked for, also pieces on each other.
 
     Only what does not go into the cooker at once is dealt out.
 
     Raises
     ------
-    WishError : as `batches`.
+    RequestError : as `batches`.
     """
     if wish.later:
         return one_by_one(wish)
     try:
-        set_up(wish)
-    except WishError:
+        resolve(wish)
+    except RequestError:
         return batches(wish)
     return (wish,)
 
 
-def batches(wish: Wish) -> tuple[Wish, ...]:
+def batches(wish: CookRequest) -> tuple[CookRequest, ...]:
     """The batches that were asked for, or the fewest in which everything lies in one layer.
 
     As few runs as will do; of unlike pieces each kind has its own run, when that takes no more, or
@@ -90,12 +90,12 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
 
     Raises
     ------
-    WishError : some piece does not go into this pot by itself, or it takes a whole day of runs.
+    RequestError : some piece does not go into this pot by itself, or it takes a whole day of runs.
     """
     if wish.later:
         return one_by_one(wish)
     pieces = wish.load.pieces
-    refusal: WishError | None = None
+    refusal: RequestError | None = None
     for runs in range(1, min(MAX_RUNS, len(pieces)) + 1):
         # each run takes the school's own amount of liquid
         mixed = () if wish.parted else deal(pieces, runs)
@@ -104,16 +104,16 @@ def batches(wish: Wish) -> tuple[Wish, ...]:
             try:
                 if all(_lies_well(part) for part in dealt):
                     return dealt
-            except WishError as error:
+            except RequestError as error:
                 refusal = error
     if refusal is not None and len(pieces) <= MAX_RUNS:
         raise refusal
-    raise WishError("too_many_runs", "count", most=MAX_RUNS)
+    raise RequestError("too_many_runs", "count", most=MAX_RUNS)
 
 
-def _lies_well(wish: Wish) -> bool:
+def _lies_well(wish: CookRequest) -> bool:
     """One layer that touches, unless the cook asked for a way of lying."""
-    standing = set_up(wish).standing
+    standing = resolve(wish).standing
     return wish.lying.arrangement is not None or standing.layers == 1
 
 

@@ -13,7 +13,7 @@ from pneumachron.core.constants import (
 from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
 from pneumachron.core.physics.tenderness import TEXTURES
-from pneumachron.core.planning.findings import Facts
+from pneumachron.core.planning.findings import PlanFindings
 from pneumachron.core.planning.likely_range import LEAST_MIN, HoldRange
 from pneumachron.core.planning.liquid import SCORCH_SUGAR_KG_M3
 from pneumachron.core.planning.load import Piece
@@ -53,9 +53,9 @@ _MANUAL = Source("common practice", "the maker's manual and local food-safety ad
 OPEN_SAFELY = Caution("open_safely", "note", "release", _MANUAL)
 
 
-def cautions_for(facts: Facts) -> tuple[Caution, ...]:
+def cautions_for(facts: PlanFindings) -> tuple[Caution, ...]:
     """The cautions that apply to this plan, the most pressing first."""
-    rules: tuple[Callable[[Facts], Iterable[Caution]], ...] = (
+    rules: tuple[Callable[[PlanFindings], Iterable[Caution]], ...] = (
         _safety,
         lambda _: [OPEN_SAFELY],
         _frozen,
@@ -72,7 +72,7 @@ def cautions_for(facts: Facts) -> tuple[Caution, ...]:
     return tuple(sorted(found, key=lambda caution: caution.severity != "careful"))
 
 
-def _safety(facts: Facts) -> Iterable[Caution]:
+def _safety(facts: PlanFindings) -> Iterable[Caution]:
     for (piece, _), safety in zip(facts.load.kinds(), facts.safeties, strict=True):
         if safety.met:
             continue
@@ -91,7 +91,7 @@ def _safety(facts: Facts) -> Iterable[Caution]:
         )
 
 
-def _frozen(facts: Facts) -> Iterable[Caution]:
+def _frozen(facts: PlanFindings) -> Iterable[Caution]:
     if facts.frozen_extra_min > 0:
         yield Caution(
             "frozen",
@@ -101,7 +101,7 @@ def _frozen(facts: Facts) -> Iterable[Caution]:
         )
 
 
-def _standing(facts: Facts) -> Iterable[Caution]:
+def _standing(facts: PlanFindings) -> Iterable[Caution]:
     standing = facts.setup.standing
     if standing.arrangement == "stacked":
         yield Caution(
@@ -129,7 +129,7 @@ def _standing(facts: Facts) -> Iterable[Caution]:
         yield Caution("stands_above_line", "note", "pot", _MANUAL)
 
 
-def _filling(facts: Facts) -> Iterable[Caution]:
+def _filling(facts: PlanFindings) -> Iterable[Caution]:
     filling, pot = facts.setup.filling, facts.pot
     if filling.limited_by_line:
         yield Caution("limited_by_line", "note", "liquid", _MANUAL)
@@ -143,7 +143,7 @@ def _filling(facts: Facts) -> Iterable[Caution]:
         yield Caution("foams", "careful", "liquid", _MANUAL)
 
 
-def _sauce(facts: Facts) -> Iterable[Caution]:
+def _sauce(facts: PlanFindings) -> Iterable[Caution]:
     sauce = facts.setup.wish.sauce
     if sauce.scorches:
         sweet = sauce.sugar_kg_m3 > SCORCH_SUGAR_KG_M3.value
@@ -156,7 +156,7 @@ def _sauce(facts: Facts) -> Iterable[Caution]:
         )
 
 
-def _release(facts: Facts) -> Iterable[Caution]:
+def _release(facts: PlanFindings) -> Iterable[Caution]:
     setup = facts.setup
     kind = release_kinds()[setup.release]
     if kind.vents and is_full(setup.filling.fill_ratio):
@@ -189,7 +189,7 @@ def _is_cut_up(piece: Piece, usual_m: float) -> bool:
     return piece.thickness_m < usual_m and (slice_of_a_joint or cube)
 
 
-def _size(facts: Facts) -> Iterable[Caution]:
+def _size(facts: PlanFindings) -> Iterable[Caution]:
     for piece, _ in facts.load.kinds():
         low, high = piece.cut.usual_thickness_m
         if piece.thickness_guessed:
@@ -204,7 +204,7 @@ def _size(facts: Facts) -> Iterable[Caution]:
             )
 
 
-def _hold(facts: Facts) -> Iterable[Caution]:
+def _hold(facts: PlanFindings) -> Iterable[Caution]:
     if facts.hold_min < 1.0:
         yield Caution(
             "done_at_zero",
@@ -255,7 +255,7 @@ def _guessed(piece: Piece, spread: HoldRange) -> Caution:
     )
 
 
-def _evenness(facts: Facts) -> Iterable[Caution]:
+def _evenness(facts: PlanFindings) -> Iterable[Caution]:
     steps = facts.texture_steps
     if max(steps) - min(steps) < UNEVEN_STEPS:
         return
@@ -271,7 +271,7 @@ def _evenness(facts: Facts) -> Iterable[Caution]:
     )
 
 
-def _dryness(facts: Facts) -> Iterable[Caution]:
+def _dryness(facts: PlanFindings) -> Iterable[Caution]:
     if max(facts.dryness_ratios) > 1.0:
         dry = facts.dryness_ratios.index(max(facts.dryness_ratios))
         piece = facts.load.kinds()[dry][0]

@@ -15,12 +15,12 @@ from pneumachron.core.physics.steam import (
 )
 from pneumachron.core.physics.tenderness import TENDER_STEP, TEXTURES, texture_step_of
 from pneumachron.core.planning.load import Load, Piece
+from pneumachron.core.planning.request import CookRequest, ResolvedRequest
 from pneumachron.core.planning.scenarios import (
     RAW_STEP,
     piece_dose_min,
     texture_reached,
 )
-from pneumachron.core.planning.wish import Setup, Wish
 from pneumachron.core.safety.limits import Safety, safety_of
 
 PhaseKind: TypeAlias = Literal[
@@ -49,7 +49,7 @@ class Phase:
 
 
 @dataclass(frozen=True, slots=True)
-class Outcome:
+class PieceResult:
     """What becomes of one kind of piece. `texture_step` as on the ladder, may exceed it."""
 
     piece: Piece
@@ -91,7 +91,7 @@ def value_at(run: Run, values: FloatArray, time_s: float) -> float:
     return float(np.interp(time_s, run.time_s, values))
 
 
-def phases_of(run: Run, setup: Setup, slowest: int) -> tuple[Phase, ...]:
+def phases_of(run: Run, setup: ResolvedRequest, slowest: int) -> tuple[Phase, ...]:
     """The cook in stretches that follow on each other without a gap."""
     after = setup.after
     pin_s = run.open_s - after.keep_s
@@ -118,13 +118,13 @@ def phases_of(run: Run, setup: Setup, slowest: int) -> tuple[Phase, ...]:
     return tuple(phases)
 
 
-def outcomes_of(load: Load, run: Run) -> tuple[Outcome, ...]:
+def outcomes_of(load: Load, run: Run) -> tuple[PieceResult, ...]:
     """What becomes of each kind of piece."""
     outcomes = []
     for index, (piece, count) in enumerate(load.kinds()):
         core, dose = run.core_c[index], float(run.final_dose_min[index])
         outcomes.append(
-            Outcome(
+            PieceResult(
                 piece=piece,
                 count=count,
                 texture_step=texture_reached(piece, dose),
@@ -164,7 +164,7 @@ def after_hold_share(run: Run, slowest: int) -> float:
 
 def trace_of(
     run: Run,
-    wish: Wish,
+    wish: CookRequest,
     slowest: int,
     piece: Piece,
     stands_open_s: tuple[float, float] | None = None,

@@ -6,10 +6,10 @@ Pieces keep the sizes that the knife leaves them: half of a flat is as thick as 
 from dataclasses import dataclass, replace
 from typing import Literal, TypeAlias, get_args
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.load import MAX_PIECES, THICKNESS_RANGE_M, Load, Piece, make_piece
 from pneumachron.core.planning.parting import parts_of
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 
 CutWay: TypeAlias = Literal[
     "lengthwise", "across", "halved", "quartered", "sections", "cubes", "parted"
@@ -44,7 +44,7 @@ class Knife:
 
         Raises
         ------
-        WishError : it cannot be cut so, or they would be smaller than the model was checked for.
+        RequestError : it cannot be cut so, or they would be smaller than the model was checked for.
         """
         if self.way == "sections":
             return _sections(piece, self.bones)
@@ -54,7 +54,7 @@ class Knife:
             return parts_of(piece)
         if self.way in {"lengthwise", "across"}:
             if not 2 <= self.parts <= MAX_PARTS:
-                raise WishError("parts", "parts", parts=self.parts, most=MAX_PARTS)
+                raise RequestError("parts", "parts", parts=self.parts, most=MAX_PARTS)
             return [_sliced(piece, self.parts, axis=int(self.way == "lengthwise"))] * self.parts
         parts = 2 if self.way == "halved" else 4
         return [split(piece, parts)] * parts
@@ -63,7 +63,7 @@ class Knife:
 def _sliced(piece: Piece, parts: int, *, axis: int) -> Piece:
     """One of the parts of a piece cut evenly; `axis` 0 makes it shorter, 1 narrower."""
     if piece.shape == "rolled" and axis == 1:
-        raise WishError("rolled_lengthwise", "cutting")
+        raise RequestError("rolled_lengthwise", "cutting")
     sizes = [piece.length_m, piece.width_m, piece.thickness_m]
     sizes[axis] /= parts
     if piece.shape == "rolled":
@@ -91,13 +91,13 @@ def _resized(piece: Piece, mass_kg: float, sizes_m: list[float]) -> Piece:
 def _cubes(piece: Piece, cube_m: float) -> list[Piece]:
     """About even cubes; a piece thinner than the edge gives flat ones."""
     if piece.has_bone:
-        raise WishError("bony_cubes", "cutting")
+        raise RequestError("bony_cubes", "cutting")
     low, high = THICKNESS_RANGE_M
     if not low <= cube_m <= high:
-        raise WishError("cube_size", "cube", cube_m=cube_m, least_m=low, most_m=high)
+        raise RequestError("cube_size", "cube", cube_m=cube_m, least_m=low, most_m=high)
     count = max(round(piece.volume_m3 / (cube_m**2 * min(cube_m, piece.thickness_m))), 1)
     if count > MAX_PIECES:
-        raise WishError("many_cubes", "cube", cube_m=cube_m, count=count, most=MAX_PIECES)
+        raise RequestError("many_cubes", "cube", cube_m=cube_m, count=count, most=MAX_PIECES)
     edge = (piece.volume_m3 / count) ** (1 / 3)
     if piece.thickness_m < edge:
         side = (piece.volume_m3 / count / piece.thickness_m) ** 0.5
@@ -117,7 +117,7 @@ def bones_of(piece: Piece) -> int:
 def _sections(piece: Piece, bones: int) -> list[Piece]:
     """A rack cut between the bones into even sections of about so many; others stay whole."""
     if not 1 <= bones <= MAX_BONES:
-        raise WishError("section_bones", "section_bones", bones=bones, most=MAX_BONES)
+        raise RequestError("section_bones", "section_bones", bones=bones, most=MAX_BONES)
     parts = max(round(bones_of(piece) / bones), 1)
     if parts == 1:
         return [piece]
@@ -136,7 +136,7 @@ def remade(
 
     Raises
     ------
-    WishError : outside what the model was checked for.
+    RequestError : outside what the model was checked for.
     """
     again = make_piece(
         piece.cut,
@@ -160,7 +160,7 @@ def split(piece: Piece, parts: int) -> Piece:
 
     Raises
     ------
-    WishError : the parts would be thinner or lighter than the model was checked for.
+    RequestError : the parts would be thinner or lighter than the model was checked for.
     """
     sizes = [piece.length_m, piece.width_m, piece.thickness_m]
     axis, left = 0 if piece.has_bone else 2, parts
@@ -171,17 +171,17 @@ def split(piece: Piece, parts: int) -> Piece:
     return replace(_resized(piece, piece.mass_kg / parts, sizes), thickness_guessed=False)
 
 
-def cut_all(wish: Wish, knife: Knife) -> Wish:
+def cut_all(wish: CookRequest, knife: Knife) -> CookRequest:
     """The same meat with every piece cut so, in the liquid style's own amount.
 
     Raises
     ------
-    WishError : as `Knife.cut`.
+    RequestError : as `Knife.cut`.
     """
     pieces = [part for piece in wish.load.pieces for part in knife.cut(piece)]
     return replace(wish, load=Load(tuple(pieces)), liquid_m3=None)
 
 
-def cut_into(wish: Wish, parts: int) -> Wish:
+def cut_into(wish: CookRequest, parts: int) -> CookRequest:
     """Each piece cut into 2 or 4; see `split`."""
     return cut_all(wish, Knife("halved" if parts == 2 else "quartered"))

@@ -6,15 +6,15 @@ from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.planning.likely_range import HoldRange
 from pneumachron.core.planning.liquid import Ending
 from pneumachron.core.planning.load import Load
-from pneumachron.core.planning.wish import Setup
+from pneumachron.core.planning.request import ResolvedRequest
 from pneumachron.core.safety.limits import Safety
 
 
 @dataclass(frozen=True, slots=True)
-class Facts:
+class PlanFindings:
     """The figures of a plan. One entry a kind of piece in the tuples."""
 
-    setup: Setup
+    setup: ResolvedRequest
     hold_min: float
     thicker_hold_min: float
     sea_level_hold_min: float

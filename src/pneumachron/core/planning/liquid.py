@@ -6,10 +6,10 @@ from typing import Literal, TypeAlias
 
 import numpy as np
 
-from pneumachron.core.catalog.cuts import School
+from pneumachron.core.catalog.cuts import LiquidStyle
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.constants import US_CUP, WATER_DENSITY, Constant, Source
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.physics.steam import FloatArray
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.lying import Standing
@@ -136,7 +136,7 @@ def levels_m(liquid_m3: FloatArray, load: Load, pot: Pot, standing: Standing) ->
     return np.asarray(np.interp(liquid_m3, held, marks) + over)
 
 
-def _school_amount_m3(school: School, load: Load, pot: Pot, standing: Standing) -> float:
+def _school_amount_m3(school: LiquidStyle, load: Load, pot: Pot, standing: Standing) -> float:
     if school == "steam":
         return pot.min_liquid_m3
     if school == "lean":
@@ -149,7 +149,7 @@ def _school_amount_m3(school: School, load: Load, pot: Pot, standing: Standing) 
     return pot.floor_m2 * depth - BATH_COVER_RATIO * load.volume_m3 - rack_m3
 
 
-def lowest_m3(school: School, pot: Pot) -> float:
+def lowest_m3(school: LiquidStyle, pot: Pot) -> float:
     """Least thin liquid: the maker's, or half of it when the cook asks for the lean school."""
     return pot.min_liquid_m3 * (LEAN_SHARE.value if school == "lean" else 1.0)
 
@@ -157,7 +157,7 @@ def lowest_m3(school: School, pot: Pot) -> float:
 def fill(
     load: Load,
     pot: Pot,
-    school: School,
+    school: LiquidStyle,
     standing: Standing,
     wished_m3: float | None = None,
     *,
@@ -168,7 +168,7 @@ def fill(
 
     Raises
     ------
-    WishError : the meat alone leaves no room for the least liquid, or the cook's own amount
+    RequestError : the meat alone leaves no room for the least liquid, or the cook's own amount
         is under it or over the line.
     """
     vegetables = standing.between_m3(pot)
@@ -205,33 +205,33 @@ def fill(
     )
 
 
-def check_room(load: Load, pot: Pot, school: School) -> None:
+def check_room(load: Load, pot: Pot, school: LiquidStyle) -> None:
     """Whether the meat alone leaves room for the least liquid, however it lies.
 
     Raises
     ------
-    WishError : too much meat for this pot.
+    RequestError : too much meat for this pot.
     """
     if pot.max_volume_m3 - load.volume_m3 < lowest_m3(school, pot):
         raise _too_much_meat(load, pot.max_volume_m3 - lowest_m3(school, pot))
 
 
-def _too_much_meat(load: Load, room_m3: float) -> WishError:
+def _too_much_meat(load: Load, room_m3: float) -> RequestError:
     density = load.mass_kg / load.volume_m3
     most_kg = max(room_m3, 0.0) * density
     if most_kg < 0.05:
-        return WishError("too_full_without_meat", "pot")
+        return RequestError("too_full_without_meat", "pot")
     batches = ceil(load.mass_kg / most_kg)
-    return WishError("too_full", "mass", mass_kg=load.mass_kg, most_kg=most_kg, batches=batches)
+    return RequestError("too_full", "mass", mass_kg=load.mass_kg, most_kg=most_kg, batches=batches)
 
 
 def _check_liquid(liquid_m3: float, lowest_m3: float, highest_m3: float) -> None:
     # an amount that was shown rounded to a spoonful can be typed back
     grace = 5e-6
     if not liquid_m3 >= lowest_m3 - grace:
-        raise WishError("below_minimum", "liquid", liquid_m3=liquid_m3, least_m3=lowest_m3)
+        raise RequestError("below_minimum", "liquid", liquid_m3=liquid_m3, least_m3=lowest_m3)
     if not liquid_m3 <= highest_m3 + grace:
-        raise WishError("above_maximum", "liquid", liquid_m3=liquid_m3, most_m3=highest_m3)
+        raise RequestError("above_maximum", "liquid", liquid_m3=liquid_m3, most_m3=highest_m3)
 
 
 @dataclass(frozen=True, slots=True)

@@ -16,7 +16,7 @@ from pneumachron.core.constants import (
     SEAR_HEAT,
     SIZE_SPREAD,
 )
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 
 Shape: TypeAlias = Literal["block", "tapered", "rolled"]
 SHAPES: tuple[Shape, ...] = get_args(Shape)
@@ -138,9 +138,9 @@ class Load:
         alike = tuple((piece, len(list(same))) for piece, same in groupby(self.pieces))
         object.__setattr__(self, "_kinds", alike)
         if not 1 <= len(self.pieces) <= MAX_PIECES:
-            raise WishError("piece_count", "count", count=len(self.pieces), most=MAX_PIECES)
+            raise RequestError("piece_count", "count", count=len(self.pieces), most=MAX_PIECES)
         if len(self.kinds()) > MAX_KINDS:
-            raise WishError("kind_count", "count", most=MAX_KINDS)
+            raise RequestError("kind_count", "count", most=MAX_KINDS)
 
     @property
     def mass_kg(self) -> float:
@@ -186,7 +186,7 @@ def make_piece(
 
     Raises
     ------
-    WishError : a measure outside what the model was checked for, or measures that contradict
+    RequestError : a measure outside what the model was checked for, or measures that contradict
         each other by more than 40 %.
     """
     _check_mass(mass_kg)
@@ -197,9 +197,9 @@ def make_piece(
     _check_start(start_temp_c, thickness_m)
     bone = cut.bone_ratio > 0 if has_bone is None else has_bone
     if bone and cut.bone_ratio == 0:
-        raise WishError("no_bone", "bone", cut=cut.cut_id)
+        raise RequestError("no_bone", "bone", cut=cut.cut_id)
     if has_membrane and not cut.takes_membrane:
-        raise WishError("no_membrane", "membrane", cut=cut.cut_id)
+        raise RequestError("no_membrane", "membrane", cut=cut.cut_id)
     density = cut.density_kg_m3(has_bone=bone)
     area_m2 = mass_kg / density / (_FULLNESS[shape] * thickness_m)
     if shape == "rolled":
@@ -229,10 +229,10 @@ def _seared_c(cut: Cut, start_temp_c: float, thickness_m: float) -> float:
 
     Raises
     ------
-    WishError : frozen meat does not sear.
+    RequestError : frozen meat does not sear.
     """
     if start_temp_c <= FROZEN_C:
-        raise WishError("frozen_sear", "start")
+        raise RequestError("frozen_sear", "start")
     heat_j_m2k = thickness_m * cut.meat.density_kg_m3 * cut.meat.specific_heat_j_kgk
     return min(start_temp_c + 2 * SEAR_HEAT.value / heat_j_m2k, START_RANGE_C[1])
 
@@ -259,24 +259,24 @@ def _footprint(
 def _check_mass(mass_kg: float) -> None:
     low, high = PIECE_MASS_RANGE_KG
     if not mass_kg >= low:
-        raise WishError("too_light", "mass", mass_kg=mass_kg, least_kg=low)
+        raise RequestError("too_light", "mass", mass_kg=mass_kg, least_kg=low)
     if not mass_kg <= high:
-        raise WishError("too_heavy", "mass", mass_kg=mass_kg, most_kg=high)
+        raise RequestError("too_heavy", "mass", mass_kg=mass_kg, most_kg=high)
 
 
 def _check_thickness(thickness_m: float) -> None:
     low, high = THICKNESS_RANGE_M
     if not thickness_m >= low:
-        raise WishError("too_thin", "thickness", thickness_m=thickness_m, least_m=low)
+        raise RequestError("too_thin", "thickness", thickness_m=thickness_m, least_m=low)
     if not thickness_m <= high:
-        raise WishError("too_thick", "thickness", thickness_m=thickness_m, most_m=high)
+        raise RequestError("too_thick", "thickness", thickness_m=thickness_m, most_m=high)
 
 
 def _check_start(start_temp_c: float, thickness_m: float) -> None:
     low, high = START_RANGE_C
     coldest, _ = FREEZER_RANGE_C
     if start_temp_c <= FROZEN_C and thickness_m > FROZEN_RANGE_M[1]:
-        raise WishError(
+        raise RequestError(
             "frozen_too_thick",
             "start",
             thickness_m=thickness_m,
@@ -285,8 +285,8 @@ def _check_start(start_temp_c: float, thickness_m: float) -> None:
         )
     if not (coldest <= start_temp_c <= FROZEN_C or low <= start_temp_c <= high):
         if start_temp_c > high:
-            raise WishError("start_too_warm", "start", start_c=start_temp_c, most_c=high)
-        raise WishError("start_unclear", "start", start_c=start_temp_c, frozen_c=FROZEN_C)
+            raise RequestError("start_too_warm", "start", start_c=start_temp_c, most_c=high)
+        raise RequestError("start_unclear", "start", start_c=start_temp_c, frozen_c=FROZEN_C)
 
 
 def thaw_hours(thickness_m: float) -> float:
@@ -310,7 +310,7 @@ def _check_shape(
 ) -> None:
     """The sizes can hold the weight within 40 %, and the thickness is the shortest way."""
     if width_m * GIVE_RATIO.value**2 < thickness_m:
-        raise WishError(
+        raise RequestError(
             "thickness_is_not_shortest",
             "thickness",
             mass_kg=mass_kg,
@@ -319,7 +319,7 @@ def _check_shape(
         )
     ratio = length_m * width_m / area_m2
     if measured and not 1 / 1.4 <= ratio <= 1.4:
-        raise WishError(
+        raise RequestError(
             "sizes_do_not_hold_weight",
             "length",
             length_m=length_m,

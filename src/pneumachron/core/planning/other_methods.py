@@ -14,14 +14,14 @@ import numpy as np
 from scipy.optimize import brentq
 
 from pneumachron.core.constants import SURFACE_COEFFICIENT
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.message import Message
 from pneumachron.core.physics.conduction import block_response
 from pneumachron.core.physics.steam import FloatArray, ambient_pressure_pa, saturation_temp_c
 from pneumachron.core.physics.tenderness import cumulative_dose_min
 from pneumachron.core.planning.load import Piece
+from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import first_search, piece_dose_min, texture_reached
-from pneumachron.core.planning.wish import Wish, set_up
 from pneumachron.core.safety.limits import ZONE_LIMIT, zone_time_s
 
 OtherMethod: TypeAlias = Literal[
@@ -137,7 +137,7 @@ def duration_for(piece: Piece, method: OtherMethod, dose_min: float, altitude_m:
 
     Raises
     ------
-    WishError : not within a day.
+    RequestError : not within a day.
     """
     low, high = DURATION_RANGE_S
 
@@ -147,15 +147,15 @@ def duration_for(piece: Piece, method: OtherMethod, dose_min: float, altitude_m:
     if short_by(low) >= 0:
         return low
     if short_by(high) < 0:
-        raise WishError("never_done_by_method", "method")
+        raise RequestError("never_done_by_method", "method")
     return float(brentq(short_by, low, high, xtol=STEP_S / 2))
 
 
-def hold_of_dose_min(wish: Wish, dose_min: float) -> float:
+def hold_of_dose_min(wish: CookRequest, dose_min: float) -> float:
     """The hold in the pressure pot that softens the slowest kind as much, not rounded."""
     if not dose_min > LEAST_DOSE_MIN:
         return 0.0
-    search = first_search(set_up(wish))
+    search = first_search(resolve(wish))
     need = np.full((*search.meat.dose_min.shape, 1), dose_min)
     return float(search.solve(need)[0, 0]) / 60.0
 
@@ -171,17 +171,17 @@ class OtherWay:
     advice: tuple[Message, ...]
 
 
-def other_way(wish: Wish, method: BackMethod) -> OtherWay:
+def other_way(wish: CookRequest, method: BackMethod) -> OtherWay:
     """A pressure plan as an oven braise or in a slow cooker, at equal softening.
 
     Raises
     ------
-    WishError : frozen meat, or a method that takes more than a day.
+    RequestError : frozen meat, or a method that takes more than a day.
     """
-    setup = set_up(wish)
+    setup = resolve(wish)
     pieces = [piece for piece, _ in wish.load.kinds()]
     if any(piece.frozen for piece in pieces) and method != "oven_lid":
-        raise WishError("frozen_slow", "start")
+        raise RequestError("frozen_slow", "start")
     liquid = BRAISE_LIQUID[method](setup.filling.liquid_m3)
     times = [
         duration_for(piece, method, piece_dose_min(piece, wish.texture_step), wish.altitude_m)

@@ -8,7 +8,7 @@ import numpy as np
 
 from pneumachron.core.constants import BAND_SDS
 from pneumachron.core.cooker.cook_time import MAX_HOLD_S, Search
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.likely_range import LEAST_MIN, HoldRange
 from pneumachron.core.planning.load import Piece
 from pneumachron.core.planning.scenarios import texture_reached
@@ -41,13 +41,13 @@ def check_own(hold_min: int, floor_min: int) -> None:
 
     Raises
     ------
-    WishError : longer than any cook, or not safe for poultry.
+    RequestError : longer than any cook, or not safe for poultry.
     """
     most = int(MAX_HOLD_S / 60.0)
     if not 0 <= hold_min <= most:
-        raise WishError("own_minutes", "my_minutes", own_min=hold_min, most_min=most)
+        raise RequestError("own_minutes", "my_minutes", own_min=hold_min, most_min=most)
     if hold_min < floor_min:
-        raise WishError("unsafe_minutes", "my_minutes", own_min=hold_min, least_min=floor_min)
+        raise RequestError("unsafe_minutes", "my_minutes", own_min=hold_min, least_min=floor_min)
 
 
 def expectation(

@@ -3,9 +3,9 @@
 from dataclasses import replace
 
 from pneumachron.core.catalog.cuts import Cut, cut_by_id
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.load import Load, Piece, make_piece
-from pneumachron.core.planning.wish import Wish
+from pneumachron.core.planning.request import CookRequest
 
 WHOLE, PARTS = "brisket_whole", ("brisket_flat", "brisket_point")
 FLAT_SHARE = 0.5
@@ -14,12 +14,12 @@ HALVES = 2
 """Half a flat of such a brisket fills a six-quart pot. Common practice."""
 
 
-def is_whole(wish: Wish) -> bool:
+def is_whole(wish: CookRequest) -> bool:
     """Whether there is a whole brisket to part."""
     return any(piece.cut.cut_id == WHOLE for piece in wish.load.pieces)
 
 
-def parted(wish: Wish) -> Wish:
+def parted(wish: CookRequest) -> CookRequest:
     """The same meat with every whole brisket as two halves of its flat and two of its point.
 
     They are as thick as flat and point usually are beside the whole, and count as guessed: they
@@ -27,10 +27,10 @@ def parted(wish: Wish) -> Wish:
 
     Raises
     ------
-    WishError : no whole brisket in it, or parts that the model was not checked for.
+    RequestError : no whole brisket in it, or parts that the model was not checked for.
     """
     if not is_whole(wish):
-        raise WishError("not_whole", "parted")
+        raise RequestError("not_whole", "parted")
     parts = [
         part
         for piece in wish.load.pieces
@@ -44,10 +44,10 @@ def parts_of(piece: Piece) -> list[Piece]:
 
     Raises
     ------
-    WishError : no whole brisket, or parts that the model was not checked for.
+    RequestError : no whole brisket, or parts that the model was not checked for.
     """
     if piece.cut.cut_id != WHOLE:
-        raise WishError("not_whole", "cutting")
+        raise RequestError("not_whole", "cutting")
     found = []
     for cut_id, share in zip(PARTS, (FLAT_SHARE, 1.0 - FLAT_SHARE), strict=True):
         cut = cut_by_id(cut_id)

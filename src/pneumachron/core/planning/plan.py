@@ -20,8 +20,8 @@ from pneumachron.core.physics.steam import (
 from pneumachron.core.planning.batches import SWAP, one_by_one, whole_load
 from pneumachron.core.planning.cautions import Caution, cautions_for
 from pneumachron.core.planning.course import (
-    Outcome,
     Phase,
+    PieceResult,
     Trace,
     after_hold_share,
     outcomes_of,
@@ -29,7 +29,7 @@ from pneumachron.core.planning.course import (
     trace_of,
     warm_up_s,
 )
-from pneumachron.core.planning.findings import Facts
+from pneumachron.core.planning.findings import PlanFindings
 from pneumachron.core.planning.likely_range import (
     HoldRange,
     Kitchens,
@@ -46,6 +46,7 @@ from pneumachron.core.planning.own_minutes import ROOM_RATIO, Expectation, check
 from pneumachron.core.planning.poultry import floor_min
 from pneumachron.core.planning.reasons import Reason, reasons_for
 from pneumachron.core.planning.releases import release_kinds
+from pneumachron.core.planning.request import CookRequest, ResolvedRequest, resolve
 from pneumachron.core.planning.scenarios import (
     NOMINAL,
     SEA_LEVEL,
@@ -58,7 +59,6 @@ from pneumachron.core.planning.scenarios import (
 )
 from pneumachron.core.planning.serving import Serving, serving
 from pneumachron.core.planning.two_cycles import NO_NEED_MIN, OPEN_S, TwoCycles, two_cycles
-from pneumachron.core.planning.wish import Setup, Wish, set_up
 
 PULLED_STEP = 3.5
 """From here on a shoulder or a point is pulled rather than sliced."""
@@ -86,7 +86,7 @@ class Batch:
 class Plan:
     """What to set, what happens, and why."""
 
-    setup: Setup
+    setup: ResolvedRequest
     hold_min: int
     hold_exact_min: float
     range: HoldRange
@@ -97,7 +97,7 @@ class Plan:
     lid_on_to_open_s: float
     done_s: float
     """From lid on until the meat comes out of the pot."""
-    outcomes: tuple[Outcome, ...]
+    outcomes: tuple[PieceResult, ...]
     ending: Ending
     serving: Serving
     trace: Trace
@@ -139,12 +139,12 @@ class Plan:
         return min(low, self.hold_min), max(high, self.hold_min)
 
 
-def make_plan(wish: Wish) -> Plan:
+def make_plan(wish: CookRequest) -> Plan:
     """Work out a plan.
 
     Raises
     ------
-    WishError : the wish cannot be met; says at which field and what to do.
+    RequestError : the wish cannot be met; says at which field and what to do.
     """
     if wish.thin_first and wish.own_hold_min is None and not wish.later:
         found = two_cycles(wish)
@@ -153,7 +153,7 @@ def make_plan(wish: Wish) -> Plan:
     return _plan(wish)
 
 
-def _in_two_cycles(wish: Wish, cycles: TwoCycles) -> Plan:
+def _in_two_cycles(wish: CookRequest, cycles: TwoCycles) -> Plan:
     """The first cycle as a plan of what comes out then; what stays is its later batch."""
     early, last, restart_s = cycles.early, cycles.last, cycles.restart_s
     quick = replace(wish, thin_first=False, release="quick", wait_s=None, stay_s=None, boil_s=0.0)
@@ -181,7 +181,7 @@ def _in_two_cycles(wish: Wish, cycles: TwoCycles) -> Plan:
     return replace(plan, setup=replace(plan.setup, wish=wish), later=(later,), trace=whole)
 
 
-def _range_of_second(wish: Wish, cycles: TwoCycles) -> tuple[int, int]:
+def _range_of_second(wish: CookRequest, cycles: TwoCycles) -> tuple[int, int]:
     """What stays may need less or more than is likely: all of that comes in the second run.
 
     So it is as many minutes either way as if it was cooked alone.
@@ -195,9 +195,9 @@ def _range_of_second(wish: Wish, cycles: TwoCycles) -> tuple[int, int]:
     )
 
 
-def _plan(wish: Wish, cycles: TwoCycles | None = None) -> Plan:
+def _plan(wish: CookRequest, cycles: TwoCycles | None = None) -> Plan:
     """A plan of one load; with `cycles`, of the first of two."""
-    setup = set_up(wish)
+    setup = resolve(wish)
     own = wish.own_hold_min
     floor = floor_min(setup)
     # room for what is set in any case: what is safe, and the cook's own time
@@ -233,7 +233,7 @@ def _plan(wish: Wish, cycles: TwoCycles | None = None) -> Plan:
         steam_kg=steam_kg(search, run),
         extra_ratio=release_kinds()[setup.release].juice_extra_ratio,
     )
-    facts = Facts(
+    facts = PlanFindings(
         setup=setup,
         hold_min=hold_exact,
         thicker_hold_min=float(holds_min[THICKER, 0]),
@@ -282,13 +282,13 @@ def _needing(meat: MeatCases, cycles: TwoCycles) -> MeatCases:
     return replace(meat, dose_min=need)
 
 
-def _with_later(outcomes: tuple[Outcome, ...], cycles: TwoCycles) -> tuple[Outcome, ...]:
+def _with_later(outcomes: tuple[PieceResult, ...], cycles: TwoCycles) -> tuple[PieceResult, ...]:
     """What stays is as it comes out of the second cycle."""
     later = dict(zip(cycles.early.stays, outcomes_of(cycles.stays, cycles.last), strict=True))
     return tuple(later.get(index, outcome) for index, outcome in enumerate(outcomes))
 
 
-def _later(wish: Wish) -> tuple[Batch, ...]:
+def _later(wish: CookRequest) -> tuple[Batch, ...]:
     """The batches after the first; alike ones are worked out once."""
     found: list[Batch] = []
     if not wish.later:
@@ -313,7 +313,7 @@ def _later(wish: Wish) -> tuple[Batch, ...]:
     return tuple(found)
 
 
-def is_pulled(wish: Wish) -> bool:
+def is_pulled(wish: CookRequest) -> bool:
     """Whether the meat is pulled apart rather than sliced or served on the bone."""
     pulls = wish.load.pieces[0].cut.pulls
     return pulls and wish.texture_step >= PULLED_STEP
@@ -330,7 +330,7 @@ def steam_kg(search: Search, run: Run) -> float:
     return (PURGE_HEAT.value + run.vented_j) / float(latent_heat_j_kg(hold_c))
 
 
-def _spread(wish: Wish, holds_min: FloatArray, hold_c: float) -> HoldRange:
+def _spread(wish: CookRequest, holds_min: FloatArray, hold_c: float) -> HoldRange:
     pieces = wish.load.pieces
     exact, softer = (float(hold) for hold in holds_min[NOMINAL])
     unsure = max(model_sd_ln(piece.cut, wish.texture_step, hold_c) for piece in pieces)

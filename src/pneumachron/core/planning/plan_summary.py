@@ -13,11 +13,11 @@ import numpy as np
 from pneumachron.core.cooker.cook_time import Openings, Search
 from pneumachron.core.cooker.meat_cases import MeatCases
 from pneumachron.core.cooker.pot_heat import PotCases
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.steam import FloatArray
 from pneumachron.core.planning.poultry import floor_min
+from pneumachron.core.planning.request import ResolvedRequest
 from pneumachron.core.planning.scenarios import first_cases, frozen_extra_min, texture_reached
-from pneumachron.core.planning.wish import Setup
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,46 +34,46 @@ class Answer:
     """Minutes under pressure of a second run, with what is not done in the first."""
 
 
-def answers_of(setups: Sequence[Setup]) -> list[Answer | WishError]:
+def answers_of(setups: Sequence[ResolvedRequest]) -> list[Answer | RequestError]:
     """An answer for each of these, or why there is none."""
-    found: dict[int, Answer | WishError] = {}
+    found: dict[int, Answer | RequestError] = {}
     alike = sorted(range(len(setups)), key=lambda i: _batch_key(setups[i]))
     for _, group in groupby(alike, key=lambda i: _batch_key(setups[i])):
         rows = list(group)
-        together: list[Answer | WishError]
+        together: list[Answer | RequestError]
         try:
             together = [*_batch([setups[i] for i in rows])]
-        except WishError:
+        except RequestError:
             # one of them cannot be: find out which
             together = [_alone(setups[i]) for i in rows]
         found.update(zip(rows, together, strict=True))
     return [found[i] for i in range(len(setups))]
 
 
-def answer_of(setup: Setup) -> Answer:
+def answer_of(setup: ResolvedRequest) -> Answer:
     """The answer for one.
 
     Raises
     ------
-    WishError : it cannot be cooked.
+    RequestError : it cannot be cooked.
     """
     return _batch([setup])[0]
 
 
-def _alone(setup: Setup) -> Answer | WishError:
+def _alone(setup: ResolvedRequest) -> Answer | RequestError:
     try:
         return answer_of(setup)
-    except WishError as error:
+    except RequestError as error:
         return error
 
 
-def _batch_key(setup: Setup) -> tuple[str, str, int]:
+def _batch_key(setup: ResolvedRequest) -> tuple[str, str, int]:
     """What must be the same in one batch: the pot, and how many kinds of pieces there are."""
     pot = setup.wish.pot
     return pot.pot_id, pot.name, len(setup.wish.load.kinds())
 
 
-def _batch(setups: list[Setup]) -> list[Answer]:
+def _batch(setups: list[ResolvedRequest]) -> list[Answer]:
     cases, meats = zip(*(first_cases(setup) for setup in setups), strict=True)
     floors_min = np.array([float(floor_min(setup)) for setup in setups])
     search = Search(
@@ -93,11 +93,11 @@ def _batch(setups: list[Setup]) -> list[Answer]:
     return [found[i] for i in range(len(setups))]
 
 
-def _is_tended(setup: Setup) -> bool:
+def _is_tended(setup: ResolvedRequest) -> bool:
     return setup.after.keep_s > 0 or setup.after.boil_s > 0
 
 
-def _answers(setups: list[Setup], search: Search, floor: FloatArray) -> list[Answer]:
+def _answers(setups: list[ResolvedRequest], search: Search, floor: FloatArray) -> list[Answer]:
     extra = np.array([frozen_extra_min(setup.wish.load) for setup in setups])
     pot = setups[0].wish.pot
 
@@ -109,13 +109,15 @@ def _answers(setups: list[Setup], search: Search, floor: FloatArray) -> list[Ans
     return _told(setups, search, holds_min, opened)
 
 
-def cooked(setups: Sequence[Setup], search: Search, holds_min: FloatArray) -> list[Answer]:
+def cooked(
+    setups: Sequence[ResolvedRequest], search: Search, holds_min: FloatArray
+) -> list[Answer]:
     """What whole minutes (V,) make of each case of a search."""
     return _told(setups, search, holds_min, search.openings(60.0 * holds_min))
 
 
 def _told(
-    setups: Sequence[Setup], search: Search, holds_min: FloatArray, opened: Openings
+    setups: Sequence[ResolvedRequest], search: Search, holds_min: FloatArray, opened: Openings
 ) -> list[Answer]:
     open_s, dose, core = opened
     slowest = np.argmin(dose / search.meat.dose_min, axis=-1)

@@ -6,8 +6,8 @@ from math import ceil
 import numpy as np
 
 from pneumachron.core.cooker.cook_time import Search
+from pneumachron.core.planning.request import ResolvedRequest
 from pneumachron.core.planning.scenarios import THICKEST, cases_of
-from pneumachron.core.planning.wish import Setup
 
 MARGIN_K = 0.5
 """Over the safe minimum when the lid comes off: a minute is a coarse step. Judgement."""
@@ -15,7 +15,7 @@ MOST_MIN = 60
 """No piece of poultry that was checked for needs so long to be safe."""
 
 
-def floor_min(setup: Setup) -> int:
+def floor_min(setup: ResolvedRequest) -> int:
     """Least hold with which all poultry of a load is safe [min]; 0 when there is none.
 
     Judged for the largest of 8 in 10 pieces of this weight, at the moment the pin drops: what is

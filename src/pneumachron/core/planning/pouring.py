@@ -8,7 +8,7 @@ import numpy as np
 
 from pneumachron.core.physics.steam import FloatArray
 from pneumachron.core.planning.liquid import MEASURE_M3, levels_m
-from pneumachron.core.planning.wish import Setup
+from pneumachron.core.planning.request import ResolvedRequest
 
 Measure: TypeAlias = Literal["cups", "ml"]
 JUG_M3 = 5e-5
@@ -25,7 +25,7 @@ class Mark:
     level_m: float
 
 
-def pouring_marks(setup: Setup, measure: Measure) -> tuple[Mark, ...]:
+def pouring_marks(setup: ResolvedRequest, measure: Measure) -> tuple[Mark, ...]:
     """Amounts between the least and the most, in quarter cups or lines of a jug."""
     filling, wish = setup.filling, setup.wish
     step = MEASURE_M3 if measure == "cups" else JUG_M3

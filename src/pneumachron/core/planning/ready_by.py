@@ -3,11 +3,11 @@
 from dataclasses import dataclass, replace
 
 from pneumachron.core.catalog.cuts import ReleaseMethod
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.planning.cutting import cut_into
 from pneumachron.core.planning.finish import FinishKind, finish_for, rest_for
 from pneumachron.core.planning.plan_summary import Answer, answers_of
-from pneumachron.core.planning.wish import Setup, Wish, set_up
+from pneumachron.core.planning.request import CookRequest, ResolvedRequest, resolve
 
 PARTS = (1, 2, 4)
 FASTER: tuple[ReleaseMethod, ...] = ("natural", "timed", "quick")
@@ -34,7 +34,7 @@ class Way:
 
 
 def ways_in_time(
-    wish: Wish, available_s: float, finish: FinishKind | None = None
+    wish: CookRequest, available_s: float, finish: FinishKind | None = None
 ) -> tuple[Way, ...]:
     """All ways that go, best first.
 
@@ -49,23 +49,23 @@ def ways_in_time(
     Raises
     ------
     OutOfRangeError : no time, or more than a day.
-    WishError : not even the wish as it is can be cooked.
+    RequestError : not even the wish as it is can be cooked.
     """
     if not 0.0 < available_s <= MAX_AVAILABLE_S:
         raise OutOfRangeError("time", available_s / 60.0, 1.0, MAX_AVAILABLE_S / 60.0, "min")
-    wished = set_up(wish).release
+    wished = resolve(wish).release
     wanted = finish_for(wish.load, wish.pot, finish).kind
-    setups = {(1, wished): set_up(replace(wish, release=wished))}
+    setups = {(1, wished): resolve(replace(wish, release=wished))}
     for parts in PARTS:
         for release in FASTER:
             try:
                 cut = wish if parts == 1 else cut_into(wish, parts)
-                setups.setdefault((parts, release), set_up(replace(cut, release=release)))
-            except WishError:
+                setups.setdefault((parts, release), resolve(replace(cut, release=release)))
+            except RequestError:
                 continue  # parts that do not fit are no way
     ways: list[Way] = []
     for (key, setup), answer in zip(setups.items(), answers_of(list(setups.values())), strict=True):
-        if not isinstance(answer, WishError):
+        if not isinstance(answer, RequestError):
             ways += _ways(setup, key[0], answer, wanted, available_s)
         elif key == (1, wished):
             raise answer
@@ -73,7 +73,7 @@ def ways_in_time(
 
 
 def _ways(
-    setup: Setup, parts: int, answer: Answer, wanted: FinishKind, available_s: float
+    setup: ResolvedRequest, parts: int, answer: Answer, wanted: FinishKind, available_s: float
 ) -> list[Way]:
     """With the wished finish, and without one."""
     load = setup.wish.load

@@ -7,7 +7,7 @@ from typing import Literal, TypeAlias
 
 from pneumachron.core.constants import LADDER_STEP, MEMBRANE_STEPS, SourceKind
 from pneumachron.core.errors import Param
-from pneumachron.core.planning.findings import Facts
+from pneumachron.core.planning.findings import PlanFindings
 from pneumachron.core.planning.likely_range import LEAST_MIN
 from pneumachron.core.planning.lying import as_thick_as_m
 from pneumachron.core.planning.scenarios import THICKER_M
@@ -39,9 +39,9 @@ class Reason:
     source: SourceKind
 
 
-def reasons_for(facts: Facts) -> tuple[Reason, ...]:
+def reasons_for(facts: PlanFindings) -> tuple[Reason, ...]:
     """The facts behind hold, range, liquid, rack, arrangement and release, in this order."""
-    makers: tuple[Callable[[Facts], Iterable[Reason]], ...] = (
+    makers: tuple[Callable[[PlanFindings], Iterable[Reason]], ...] = (
         _thickness,
         _warming,
         _after_hold,
@@ -63,7 +63,7 @@ def reasons_for(facts: Facts) -> tuple[Reason, ...]:
     return tuple(reason for maker in makers for reason in maker(facts))
 
 
-def _thickness(facts: Facts) -> Iterable[Reason]:
+def _thickness(facts: PlanFindings) -> Iterable[Reason]:
     piece = facts.load.kinds()[facts.slowest][0]
     more_min = facts.thicker_hold_min - facts.hold_min
     yield Reason(
@@ -78,7 +78,7 @@ def _thickness(facts: Facts) -> Iterable[Reason]:
     )
 
 
-def _warming(facts: Facts) -> Iterable[Reason]:
+def _warming(facts: PlanFindings) -> Iterable[Reason]:
     warm_min = facts.warm_up_s / 60.0
     if warm_min < 0.5:
         return  # it softens before the pot is at pressure
@@ -94,7 +94,7 @@ def _warming(facts: Facts) -> Iterable[Reason]:
     )
 
 
-def _after_hold(facts: Facts) -> Iterable[Reason]:
+def _after_hold(facts: PlanFindings) -> Iterable[Reason]:
     yield Reason(
         "hold",
         "after_hold",
@@ -107,7 +107,7 @@ def _after_hold(facts: Facts) -> Iterable[Reason]:
     )
 
 
-def _texture(facts: Facts) -> Iterable[Reason]:
+def _texture(facts: PlanFindings) -> Iterable[Reason]:
     more_min = facts.softer_hold_min - facts.hold_min
     yield Reason(
         "hold",
@@ -132,7 +132,7 @@ def _texture(facts: Facts) -> Iterable[Reason]:
         )
 
 
-def _altitude(facts: Facts) -> Iterable[Reason]:
+def _altitude(facts: PlanFindings) -> Iterable[Reason]:
     higher_min = facts.hold_min - facts.sea_level_hold_min
     if abs(higher_min) < LEAST_MIN:
         return
@@ -149,7 +149,7 @@ def _altitude(facts: Facts) -> Iterable[Reason]:
     )
 
 
-def _frozen(facts: Facts) -> Iterable[Reason]:
+def _frozen(facts: PlanFindings) -> Iterable[Reason]:
     if facts.frozen_extra_min <= 0:
         return
     coldest = min(piece.start_temp_c for piece in facts.load.pieces)
@@ -165,7 +165,7 @@ def _frozen(facts: Facts) -> Iterable[Reason]:
     )
 
 
-def _stacked(facts: Facts) -> Iterable[Reason]:
+def _stacked(facts: PlanFindings) -> Iterable[Reason]:
     covered = facts.setup.standing.covered
     share = 0.5 * (covered.first + covered.second)
     if share >= LEAST_SHARE:
@@ -183,7 +183,7 @@ def _stacked(facts: Facts) -> Iterable[Reason]:
         )
 
 
-def _poultry(facts: Facts) -> Iterable[Reason]:
+def _poultry(facts: PlanFindings) -> Iterable[Reason]:
     if facts.floor_min >= facts.hold_min > 0:
         yield Reason(
             "hold",
@@ -197,7 +197,7 @@ def _poultry(facts: Facts) -> Iterable[Reason]:
         )
 
 
-def _sources(facts: Facts) -> Iterable[Reason]:
+def _sources(facts: PlanFindings) -> Iterable[Reason]:
     cut = facts.load.kinds()[facts.slowest][0].cut
     if cut.practice_cases <= 1:
         yield Reason(
@@ -212,7 +212,7 @@ def _sources(facts: Facts) -> Iterable[Reason]:
         )
 
 
-def _log(facts: Facts) -> Iterable[Reason]:
+def _log(facts: PlanFindings) -> Iterable[Reason]:
     taught = facts.load.kinds()[facts.slowest][0].cut.taste_ln
     rise = max(facts.softer_hold_min, LEAST_MIN) / max(facts.hold_min, LEAST_MIN)
     # one step on the ladder is so many minutes; the log moved it by a share of one
@@ -231,7 +231,7 @@ def _log(facts: Facts) -> Iterable[Reason]:
         )
 
 
-def _boil_test(facts: Facts) -> Iterable[Reason]:
+def _boil_test(facts: PlanFindings) -> Iterable[Reason]:
     """What a boil test found of the pot, and what the log did: each only where it was."""
     log_ratio = facts.setup.wish.log_heat_ratio
     tested = facts.pot.heat_ratio / log_ratio
@@ -259,7 +259,7 @@ def _boil_test(facts: Facts) -> Iterable[Reason]:
         )
 
 
-def _range(facts: Facts) -> Iterable[Reason]:
+def _range(facts: PlanFindings) -> Iterable[Reason]:
     largest = facts.range.largest
     low, high = facts.range.measured_min
     yield Reason(
@@ -274,7 +274,7 @@ def _range(facts: Facts) -> Iterable[Reason]:
     )
 
 
-def _liquid(facts: Facts) -> Iterable[Reason]:
+def _liquid(facts: PlanFindings) -> Iterable[Reason]:
     filling = facts.setup.filling
     yield Reason(
         "liquid",
@@ -310,7 +310,7 @@ def _liquid(facts: Facts) -> Iterable[Reason]:
         )
 
 
-def _juice(facts: Facts) -> Iterable[Reason]:
+def _juice(facts: PlanFindings) -> Iterable[Reason]:
     end = facts.ending
     yield Reason(
         "liquid",
@@ -324,7 +324,7 @@ def _juice(facts: Facts) -> Iterable[Reason]:
     )
 
 
-def _rack(facts: Facts) -> Iterable[Reason]:
+def _rack(facts: PlanFindings) -> Iterable[Reason]:
     standing, level = facts.setup.standing, facts.setup.filling.level_m
     under = standing.rack_height_m - level
     params: dict[str, Param] = {
@@ -337,7 +337,7 @@ def _rack(facts: Facts) -> Iterable[Reason]:
     )
 
 
-def _arrangement(facts: Facts) -> Iterable[Reason]:
+def _arrangement(facts: PlanFindings) -> Iterable[Reason]:
     standing = facts.setup.standing
     params: dict[str, Param] = {
         "tight": "yes" if standing.tight else "no",
@@ -355,7 +355,7 @@ def _arrangement(facts: Facts) -> Iterable[Reason]:
     )
 
 
-def _release(facts: Facts) -> Iterable[Reason]:
+def _release(facts: PlanFindings) -> Iterable[Reason]:
     setup = facts.setup
     usual = setup.release == setup.choice.method
     yield Reason(

@@ -15,13 +15,13 @@ from pneumachron.core.cooker.come_up import coast
 from pneumachron.core.cooker.cook_time import MAX_HOLD_S, Search
 from pneumachron.core.cooker.meat_cases import MeatCases
 from pneumachron.core.cooker.pot_heat import STEP_S, PotCases
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.physics.steam import FloatArray
 from pneumachron.core.physics.tenderness import TEXTURES, Texture
 from pneumachron.core.planning.plan import slowest_kind
 from pneumachron.core.planning.poultry import floor_min
+from pneumachron.core.planning.request import CookRequest, ResolvedRequest, resolve
 from pneumachron.core.planning.scenarios import first_cases, frozen_extra_min, texture_reached
-from pneumachron.core.planning.wish import Setup, Wish, set_up
 from pneumachron.core.safety.limits import ZONE_HIGH, ZONE_LIMIT, zone_time_s
 
 NEAR_STEP = 0.25
@@ -55,7 +55,7 @@ class PutBack:
 
 
 def judge_opened(
-    wish: Wish,
+    wish: CookRequest,
     hold_min: int,
     *,
     seen_step: float | None = None,
@@ -75,13 +75,13 @@ def judge_opened(
     Raises
     ------
     OutOfRangeError : a number that cannot be.
-    WishError : neither looks nor a reading, or the wish itself cannot be met.
+    RequestError : neither looks nor a reading, or the wish itself cannot be met.
     """
     _check("hold", hold_min, (0.0, MAX_HOLD_S / 60.0), "min")
     _check("open", open_min, OPEN_RANGE_MIN, "min")
     if seen_step is None and probe_c is None:
-        raise WishError("nothing_seen", "seen")
-    setup = set_up(wish)
+        raise RequestError("nothing_seen", "seen")
+    setup = resolve(wish)
     setup = replace(setup, after=replace(setup.after, stand_s=60.0 * open_min + STEP_S))
     cases, meat = first_cases(setup)
     ratio = 1.0
@@ -101,7 +101,7 @@ def judge_opened(
     need = (meat.dose_min * tough)[..., np.newaxis]
     extra_min = frozen_extra_min(wish.load)
     next_min = round(_first_run_s(setup, meat, need) / 60.0 + extra_min)
-    next_min = max(next_min, floor_min(set_up(wish)))
+    next_min = max(next_min, floor_min(resolve(wish)))
     gap = wish.texture_step - now
     if gap <= NEAR_STEP:
         step: NextStep = "done" if gap >= -1.0 + NEAR_STEP else "rescue"
@@ -111,22 +111,22 @@ def judge_opened(
     return PutBack("put_back", max(round(hold_s / 60.0), 1), more_s, now, ratio, next_min)
 
 
-def _first_run_s(setup: Setup, meat: MeatCases, need: FloatArray) -> float:
+def _first_run_s(setup: ResolvedRequest, meat: MeatCases, need: FloatArray) -> float:
     """Hold of a first run that gives (1, G, 1) doses [s]."""
     cases, _ = first_cases(setup)
-    after = set_up(setup.wish).after
+    after = resolve(setup.wish).after
     return float(Search(cases, replace(meat, dose_min=need[..., 0]), after).holds_s()[0])
 
 
 def _second_run(
-    setup: Setup, meat: MeatCases, rise_k: FloatArray, need: FloatArray
+    setup: ResolvedRequest, meat: MeatCases, rise_k: FloatArray, need: FloatArray
 ) -> tuple[float, float, float]:
     """Hold of a pot put on again [s], and what it takes.
 
     Time until its lid is off, and until no middle is below 60 °C [s].
     """
     cases, _ = first_cases(setup)
-    after = set_up(setup.wish).after
+    after = resolve(setup.wish).after
     wanted = replace(meat, dose_min=need[..., 0])
     search = Search(cases, wanted, after, past_rise_k=rise_k)
     hold_s = float(search.holds_s()[0])
@@ -136,7 +136,7 @@ def _second_run(
 
 
 def _size_ratio(
-    setup: Setup, cases: PotCases, meat: MeatCases, hold_min: int, probe_c: float
+    setup: ResolvedRequest, cases: PotCases, meat: MeatCases, hold_min: int, probe_c: float
 ) -> float:
     """How much thicker the meat must be for its middle to read so when the lid comes off."""
     read = []
@@ -165,17 +165,17 @@ class Resumed:
     """From lid on again, or from the start key, until the lid is off."""
 
 
-def judge_stopped(wish: Wish, at_min: float, since_min: float) -> Resumed:
+def judge_stopped(wish: CookRequest, at_min: float, since_min: float) -> Resumed:
     """A run that stopped so many minutes after lid on, so many minutes ago.
 
     Raises
     ------
     OutOfRangeError : times that cannot be.
-    WishError : the wish itself cannot be met.
+    RequestError : the wish itself cannot be met.
     """
     _check("stopped at", at_min, (0.0, MAX_HOLD_S / 60.0), "min")
     _check("stopped since", since_min, STOPPED_RANGE_MIN, "min")
-    setup = set_up(wish)
+    setup = resolve(wish)
     cases, meat = first_cases(setup)
     first = Search(cases, meat, setup.after, at_least_s=60.0 * (at_min + since_min))
     done, steps = round(60.0 * at_min / STEP_S), round(60.0 * since_min / STEP_S)
@@ -211,23 +211,23 @@ class Translated:
     """What the given minutes made of this meat at their own pressure."""
 
 
-def translate_minutes(wish: Wish, hold_min: int, gauge_pa: float) -> Translated:
+def translate_minutes(wish: CookRequest, hold_min: int, gauge_pa: float) -> Translated:
     """What minutes at another pressure (a stovetop cooker's 100 kPa) are here.
 
     Raises
     ------
     OutOfRangeError : minutes that cannot be.
-    WishError : the wish cannot be met, or the pressure is none.
+    RequestError : the wish cannot be met, or the pressure is none.
     """
     _check("hold", hold_min, (1.0, MAX_HOLD_S / 60.0), "min")
-    there = set_up(replace(wish, gauge_pa=gauge_pa))
+    there = resolve(replace(wish, gauge_pa=gauge_pa))
     cases, meat = first_cases(there)
     search = Search(cases, meat, there.after, at_least_s=60.0 * hold_min)
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
     kind = wish.load.kinds()[slowest][0]
     need = np.maximum(run.final_dose_min, 1e-3)[np.newaxis, :, np.newaxis]
-    here = set_up(wish)
+    here = resolve(wish)
     minutes = _first_run_s(here, first_cases(here)[1], need) / 60.0
     return Translated(
         max(round(minutes), floor_min(here)),

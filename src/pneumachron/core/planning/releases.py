@@ -12,7 +12,7 @@ from pneumachron.core.catalog.cuts import Cut, ReleaseMethod
 from pneumachron.core.catalog.tables import read_numbers
 from pneumachron.core.constants import SPRAY_FILL_RATIO
 from pneumachron.core.cooker.pot_heat import AfterHold
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 
 USUAL_WAIT_S = 600.0
 """How long a timed release waits unless the cook says otherwise. Common practice."""
@@ -80,7 +80,7 @@ def after_hold(
 
     Raises
     ------
-    WishError : a time outside what was checked.
+    RequestError : a time outside what was checked.
     """
     usual_s = USUAL_KEEP_S if method == "keep_warm" else USUAL_SOAK_S
     stay = usual_s if stay_s is None else stay_s
@@ -101,7 +101,7 @@ def is_full(fill_ratio: float) -> bool:
 def _check(field: str, value_s: float, span_s: tuple[float, float]) -> None:
     low, high = span_s
     if not low <= value_s <= high:
-        raise WishError(field, field, given_s=value_s, least_s=low, most_s=high)
+        raise RequestError(field, field, given_s=value_s, least_s=low, most_s=high)
 
 
 ReleaseWhy: TypeAlias = Literal[

@@ -5,18 +5,18 @@ from dataclasses import replace
 from functools import partial
 
 from pneumachron.core.catalog.racks import SCHOOL_RACKS
-from pneumachron.core.errors import Fix, WishError
+from pneumachron.core.errors import Fix, RequestError
 from pneumachron.core.planning.batches import in_batches, one_by_one, whole_load
 from pneumachron.core.planning.cutting import Knife, bones_of, cut_all
 from pneumachron.core.planning.lying import ANYHOW
-from pneumachron.core.planning.wish import Wish, set_up
+from pneumachron.core.planning.request import CookRequest, resolve
 
 DOES_NOT_FIT = frozenset({"too_long", "too_tall", "does_not_lie", "too_full", "frozen_together"})
 """Codes of what a change of place, knife or batches can mend."""
 MOST_BATCHES = 4
 
 
-def with_fix(wish: Wish, error: WishError, *, uncut: bool = True) -> WishError:
+def with_fix(wish: CookRequest, error: RequestError, *, uncut: bool = True) -> RequestError:
     """The same error with the one change that mends it in place of its hint, where there is one.
 
     `uncut` : one kind of piece, which the knife has not touched; only that can be told to be cut
@@ -30,10 +30,10 @@ def with_fix(wish: Wish, error: WishError, *, uncut: bool = True) -> WishError:
     return error
 
 
-_Change = tuple[Fix, Callable[[], Wish]]
+_Change = tuple[Fix, Callable[[], CookRequest]]
 
 
-def _places(wish: Wish) -> Iterator[_Change]:
+def _places(wish: CookRequest) -> Iterator[_Change]:
     """Where and how it lies, and how much liquid."""
     if (wish.rack or SCHOOL_RACKS[wish.school]) != "none":
         yield Fix("rack", "none"), lambda: replace(wish, rack="none", liquid_m3=None)
@@ -43,7 +43,7 @@ def _places(wish: Wish) -> Iterator[_Change]:
         yield Fix("liquid", ""), lambda: replace(wish, liquid_m3=None)
 
 
-def _cuts(wish: Wish) -> Iterator[_Change]:
+def _cuts(wish: CookRequest) -> Iterator[_Change]:
     """Each piece cut smaller."""
     if any(bones_of(piece) >= 4 for piece in wish.load.pieces):
         for bones in (6, 3):
@@ -54,7 +54,7 @@ def _cuts(wish: Wish) -> Iterator[_Change]:
             yield Fix("across", str(parts)), partial(cut_all, wish, Knife("across", parts=parts))
 
 
-def _more_batches(wish: Wish) -> Iterator[_Change]:
+def _more_batches(wish: CookRequest) -> Iterator[_Change]:
     """All the meat in more batches than now."""
     whole = replace(wish, load=whole_load(wish), later=(), liquid_m3=None)
     now = 1 + len(wish.later)
@@ -62,10 +62,10 @@ def _more_batches(wish: Wish) -> Iterator[_Change]:
         yield Fix("batches", str(count)), partial(in_batches, whole, count)
 
 
-def _goes(change: Callable[[], Wish]) -> bool:
+def _goes(change: Callable[[], CookRequest]) -> bool:
     try:
         for batch in one_by_one(change()):
-            set_up(batch)
-    except WishError:
+            resolve(batch)
+    except RequestError:
         return False
     return True

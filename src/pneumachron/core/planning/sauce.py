@@ -5,7 +5,7 @@ from typing import Literal, TypeAlias, get_args
 
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.constants import HEATER_EFFICIENCY, KITCHEN_TEMP, WATER_DENSITY
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.physics.steam import ambient_pressure_pa, latent_heat_j_kg, saturation_temp_c
 
 Body: TypeAlias = Literal["thin", "medium", "thick"]
@@ -90,11 +90,11 @@ def slurry(volume_m3: float, body: Body) -> Slurry:
     Raises
     ------
     OutOfRangeError : a volume outside what was checked.
-    WishError : no such body.
+    RequestError : no such body.
     """
     _check("volume", 1e3 * volume_m3, (1e3 * VOLUME_RANGE_M3[0], 1e3 * VOLUME_RANGE_M3[1]), "l")
     if body not in STARCH_KG_M3:
-        raise WishError("body", "body")
+        raise RequestError("body", "body")
     starch = STARCH_KG_M3[body] * volume_m3
     return Slurry(
         starch_kg=starch,

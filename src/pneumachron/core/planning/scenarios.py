@@ -13,7 +13,7 @@ from pneumachron.core.physics.steam import FloatArray, ambient_pressure_pa
 from pneumachron.core.physics.tenderness import TENDER_STEP, texture_dose_min, texture_step_of
 from pneumachron.core.planning.load import Load, Piece
 from pneumachron.core.planning.lying import Covered
-from pneumachron.core.planning.wish import Setup
+from pneumachron.core.planning.request import ResolvedRequest
 
 NOMINAL, THINNEST, THICKEST, WEAKEST, THICKER, SEA_LEVEL = range(6)
 """The cases of a plan: as wished; as thin and as thick as it may really be, at the same weight;
@@ -25,7 +25,7 @@ RAW_STEP = -4.0
 """As far below "chewy" as "falls" is above it: not softened at all."""
 
 
-def cases_of(setup: Setup) -> tuple[PotCases, MeatCases]:
+def cases_of(setup: ResolvedRequest) -> tuple[PotCases, MeatCases]:
     """The cases of a plan; liquid and pot start as cold as the tap, or as they were left."""
     wish = setup.wish
     kinds = wish.load.kinds()
@@ -44,7 +44,7 @@ def cases_of(setup: Setup) -> tuple[PotCases, MeatCases]:
 
 
 def _cases(
-    setup: Setup, ambient_pa: FloatArray, gauge_pa: FloatArray, sizes_m: FloatArray
+    setup: ResolvedRequest, ambient_pa: FloatArray, gauge_pa: FloatArray, sizes_m: FloatArray
 ) -> tuple[PotCases, MeatCases]:
     """As many cases as there are pressures (V,) and sizes (V, G, 3)."""
     wish, filling = setup.wish, setup.filling
@@ -87,7 +87,7 @@ def covered_sizes_m(
     return sizes
 
 
-def first_cases(setup: Setup) -> tuple[PotCases, MeatCases]:
+def first_cases(setup: ResolvedRequest) -> tuple[PotCases, MeatCases]:
     """The wish alone, without the cases that give range and reasons."""
     wish = setup.wish
     sizes = np.array([[piece.half_sizes_m for piece, _ in wish.load.kinds()]])
@@ -95,7 +95,7 @@ def first_cases(setup: Setup) -> tuple[PotCases, MeatCases]:
     return _cases(setup, ambient, np.array([wish.pressure_pa]), sizes)
 
 
-def first_search(setup: Setup, *, at_least_s: float = 0.0) -> Search:
+def first_search(setup: ResolvedRequest, *, at_least_s: float = 0.0) -> Search:
     """The search for the wish alone."""
     return Search(*first_cases(setup), setup.after, at_least_s=at_least_s)
 

@@ -7,7 +7,7 @@ from typing import Literal, TypeAlias, get_args
 from pneumachron.core.catalog.cuts import Cut
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.constants import US_CUP
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.load import Load, Piece
 
 SALT_RATIO = (0.008, 0.012)
@@ -80,10 +80,10 @@ def marinating(load: Load, marinade: Marinade) -> Marinating:
 
     Raises
     ------
-    WishError : no such marinade.
+    RequestError : no such marinade.
     """
     if marinade not in MARINADES:
-        raise WishError("marinade", "marinade")
+        raise RequestError("marinade", "marinade")
     low, high = MARINADE_M3_PER_KG
     piece = max(load.pieces, key=lambda piece: piece.thickness_m)
     longest = min(LONGEST_S[item.cut.kind] for item in load.pieces)

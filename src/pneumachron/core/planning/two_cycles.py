@@ -14,8 +14,8 @@ from pneumachron.core.cooker.cook_time import Run, Search
 from pneumachron.core.cooker.meat_cases import MeatCases
 from pneumachron.core.cooker.pot_heat import STEP_S, AfterHold, PotCases
 from pneumachron.core.planning.load import Load
+from pneumachron.core.planning.request import CookRequest, ResolvedRequest, resolve
 from pneumachron.core.planning.scenarios import first_cases, frozen_extra_min, texture_reached
-from pneumachron.core.planning.wish import Setup, Wish, set_up
 
 OPEN_S = 300.0
 """Lid off, thin pieces out, lid on again. Common practice."""
@@ -47,7 +47,7 @@ class EarlyOut:
 class TwoCycles:
     """Both cycles as they run. The second one's times count from the first lid on."""
 
-    setup: Setup
+    setup: ResolvedRequest
     early: EarlyOut
     first: Run
     last: Run
@@ -65,7 +65,7 @@ class TwoCycles:
         return Load(tuple(piece for piece, count in chosen for _ in range(count)))
 
 
-def early_out(wish: Wish) -> EarlyOut | None:
+def early_out(wish: CookRequest) -> EarlyOut | None:
     """Both cycles for a load of unlike pieces; None when all are done together.
 
     Raises
@@ -76,19 +76,19 @@ def early_out(wish: Wish) -> EarlyOut | None:
     return None if found is None else found.early
 
 
-def two_cycles(wish: Wish) -> TwoCycles | None:
+def two_cycles(wish: CookRequest) -> TwoCycles | None:
     """The same with both runs of the cooker.
 
     Nor with poultry: it takes one time, in which the thickest piece is safe (poultry.py).
 
     Raises
     ------
-    WishError : the wish itself cannot be met.
+    RequestError : the wish itself cannot be met.
     """
     kinds = wish.load.kinds()
     if len(kinds) < 2 or any(piece.cut.kind == "poultry" for piece, _ in kinds):
         return None
-    setup = set_up(wish)
+    setup = resolve(wish)
     cases, meat = first_cases(setup)
     together = Search(cases, meat, setup.after)
     steps = _steps(setup, together.run(float(together.holds_s()[0])).final_dose_min)
@@ -101,7 +101,11 @@ def two_cycles(wish: Wish) -> TwoCycles | None:
 
 
 def _two_cycles(
-    setup: Setup, cases: PotCases, meat: MeatCases, out: tuple[int, ...], stays: tuple[int, ...]
+    setup: ResolvedRequest,
+    cases: PotCases,
+    meat: MeatCases,
+    out: tuple[int, ...],
+    stays: tuple[int, ...],
 ) -> TwoCycles | None:
     # what stays needs nothing in the first cycle: what comes out sets its time
     need = meat.dose_min.copy()
@@ -125,7 +129,7 @@ def _two_cycles(
     return TwoCycles(setup, early, run, last)
 
 
-def _steps(setup: Setup, doses_min: np.typing.NDArray[np.float64]) -> list[float]:
+def _steps(setup: ResolvedRequest, doses_min: np.typing.NDArray[np.float64]) -> list[float]:
     pairs = zip(setup.wish.load.kinds(), doses_min, strict=True)
     return [texture_reached(piece, float(dose)) for (piece, _), dose in pairs]
 

@@ -13,7 +13,7 @@ import numpy as np
 from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.cooker.cook_time import MAX_HOLD_S, Search
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.arrangement import stand
 from pneumachron.core.planning.course import value_at
@@ -28,9 +28,9 @@ from pneumachron.core.planning.cutting import (
 from pneumachron.core.planning.load import FREEZER_C, Load
 from pneumachron.core.planning.lying import ARRANGEMENTS, Lying
 from pneumachron.core.planning.plan_summary import Answer, answer_of, answers_of, cooked
+from pneumachron.core.planning.request import CookRequest, ResolvedRequest, resolve
 from pneumachron.core.planning.scenarios import first_search, texture_reached
 from pneumachron.core.planning.two_cycles import TwoCycles, two_cycles
-from pneumachron.core.planning.wish import Setup, Wish, set_up
 
 AlternativeKind: TypeAlias = Literal[
     "halved",
@@ -53,32 +53,32 @@ class Alternative:
     kind: AlternativeKind
     value: str
     answer: Answer | None
-    trouble: WishError | None
+    trouble: RequestError | None
 
 
-def quick_answer(wish: Wish) -> Answer:
+def quick_answer(wish: CookRequest) -> Answer:
     """The hold and the total of a wish.
 
     Raises
     ------
-    WishError : the wish cannot be met.
+    RequestError : the wish cannot be met.
     """
-    return answer_of(set_up(wish))
+    return answer_of(resolve(wish))
 
 
-def answer_for_minutes(wish: Wish, hold_min: int) -> Answer:
+def answer_for_minutes(wish: CookRequest, hold_min: int) -> Answer:
     """What a given number of minutes would make of this load.
 
     Raises
     ------
     OutOfRangeError : below zero or above twelve hours.
-    WishError : the wish cannot be met.
+    RequestError : the wish cannot be met.
     """
     setup, search = _for_minutes(wish, hold_min)
     return cooked([setup], search, np.array([float(hold_min)]))[0]
 
 
-def steps_for_minutes(wish: Wish, hold_min: int) -> tuple[float, ...]:
+def steps_for_minutes(wish: CookRequest, hold_min: int) -> tuple[float, ...]:
     """Where a given number of minutes takes each kind of a load on the ladder.
 
     Raises
@@ -91,47 +91,49 @@ def steps_for_minutes(wish: Wish, hold_min: int) -> tuple[float, ...]:
     return tuple(texture_reached(piece, float(kind)) for (piece, _), kind in pairs)
 
 
-def _for_minutes(wish: Wish, hold_min: int) -> tuple[Setup, Search]:
+def _for_minutes(wish: CookRequest, hold_min: int) -> tuple[ResolvedRequest, Search]:
     if not 0 <= hold_min <= MAX_HOLD_S / 60.0:
         raise OutOfRangeError("hold", hold_min, 0.0, MAX_HOLD_S / 60.0, "min")
-    setup = set_up(wish)
+    setup = resolve(wish)
     return setup, first_search(setup, at_least_s=60.0 * hold_min)
 
 
-Change: TypeAlias = tuple[AlternativeKind, str, Callable[[], Wish]]
+Change: TypeAlias = tuple[AlternativeKind, str, Callable[[], CookRequest]]
 """One thing changed: what, to what, and the wish it makes."""
 
 
-def what_changes(wish: Wish, other_pots: Iterable[Pot] = ()) -> tuple[Alternative, ...]:
+def what_changes(wish: CookRequest, other_pots: Iterable[Pot] = ()) -> tuple[Alternative, ...]:
     """The same wish with one thing different at a time."""
     found: dict[int, Alternative] = {}
-    setups: dict[int, Setup] = {}
-    here = set_up(wish)
+    setups: dict[int, ResolvedRequest] = {}
+    here = resolve(wish)
     changes = [*_knife(wish), *_variants(here, tuple(other_pots))]
     for index, (kind, value, change) in enumerate(changes):
         try:
-            setups[index] = set_up(change(), here)
-        except WishError as error:
+            setups[index] = resolve(change(), here)
+        except RequestError as error:
             found[index] = Alternative(kind, value, None, error)
     for index, answer in zip(setups, answers_of(list(setups.values())), strict=True):
         kind, value, _ = changes[index]
-        if isinstance(answer, WishError):
+        if isinstance(answer, RequestError):
             found[index] = Alternative(kind, value, None, answer)
         else:
             found[index] = Alternative(kind, value, answer, None)
     return tuple(found[index] for index in range(len(changes)))
 
 
-def what_changes_in_two(wish: Wish, other_pots: Iterable[Pot] = ()) -> tuple[Alternative, ...]:
+def what_changes_in_two(
+    wish: CookRequest, other_pots: Iterable[Pot] = ()
+) -> tuple[Alternative, ...]:
     """The same for unlike pieces in two runs; what is done together then takes one."""
     found: list[Alternative] = []
-    here = set_up(wish)
+    here = resolve(wish)
     for kind, value, change in [*_knife(wish), *_variants(here, tuple(other_pots))]:
         try:
             changed = change()
             cycles = two_cycles(changed)
             answer = quick_answer(changed) if cycles is None else _in_two(cycles)
-        except WishError as error:
+        except RequestError as error:
             found.append(Alternative(kind, value, None, error))
         else:
             found.append(Alternative(kind, value, answer, None))
@@ -152,7 +154,7 @@ def _in_two(cycles: TwoCycles) -> Answer:
     )
 
 
-def _knife(wish: Wish) -> Iterable[Change]:
+def _knife(wish: CookRequest) -> Iterable[Change]:
     """Cut smaller, or from the freezer; only what is not so already."""
     yield "halved", "2", lambda: cut_into(wish, 2)
     yield "quartered", "4", lambda: cut_into(wish, 4)
@@ -162,12 +164,12 @@ def _knife(wish: Wish) -> Iterable[Change]:
         yield "frozen", "frozen", lambda: _from_the_freezer(wish)
 
 
-def _from_the_freezer(wish: Wish) -> Wish:
+def _from_the_freezer(wish: CookRequest) -> CookRequest:
     pieces = tuple(remade(piece, start_temp_c=FREEZER_C) for piece in wish.load.pieces)
     return replace(wish, load=Load(pieces))
 
 
-def _variants(setup: Setup, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
+def _variants(setup: ResolvedRequest, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
     # another school or pot takes its own amount of liquid, not the one chosen for this
     wish = setup.wish
     free = replace(wish, liquid_m3=None)
@@ -193,9 +195,9 @@ def _variants(setup: Setup, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
         yield "pot", pot.name, partial(replace, free, pot=pot)
 
 
-def _lies(wish: Wish) -> bool:
+def _lies(wish: CookRequest) -> bool:
     try:
         stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
-    except WishError:
+    except RequestError:
         return False
     return True

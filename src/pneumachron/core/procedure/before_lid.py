@@ -4,8 +4,8 @@ from dataclasses import replace
 
 from pneumachron.core.errors import Param
 from pneumachron.core.planning.load import thaw_hours
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.season import marinating
-from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.choices import (
     FRIDGE,
     Extra,
@@ -97,7 +97,7 @@ THAW_MOST = 1.5
 """The longest thawing over the likely one. Common practice."""
 
 
-def raw_steps(wish: Wish, thickness_m: float, brought: Brought) -> tuple[Step, ...]:
+def raw_steps(wish: CookRequest, thickness_m: float, brought: Brought) -> tuple[Step, ...]:
     """What is done with the raw meat: thawed, parted, trimmed, under its rub or in its marinade."""
     found: list[Step] = []
     if brought.from_freezer:

@@ -19,9 +19,9 @@ from pneumachron.core.planning.finish import Finish, FinishKind, finish_for, res
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.lying import ARRANGEMENTS, Arrangement
 from pneumachron.core.planning.plan import Plan, is_pulled
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.sauce import reduce_sauce
 from pneumachron.core.planning.season import searing
-from pneumachron.core.planning.wish import Wish
 from pneumachron.core.safety.cooling import cooling
 
 AFTER_HOLD = frozenset(
@@ -122,7 +122,7 @@ class CookNumbers:
 class CookPlan:
     """A cook's own plan: what was asked for, and the numbers it is cooked by."""
 
-    wish: Wish
+    wish: CookRequest
     numbers: CookNumbers
 
     @property
@@ -206,13 +206,13 @@ def reconstructed(plan: CookPlan) -> CookPlan:
     return replace(plan, numbers=numbers)
 
 
-def _ice_bath_s(wish: Wish) -> float:
+def _ice_bath_s(wish: CookRequest) -> float:
     piece = max(wish.load.pieces, key=lambda item: item.thickness_m)
     found = cooling(piece.cut, piece.thickness_m, "ice_bath")
     return found.to_last_s if found.safe else 0.0
 
 
-def sear_numbers(wish: Wish) -> SearNumbers | None:
+def sear_numbers(wish: CookRequest) -> SearNumbers | None:
     """How its meat is seared; None where it is not."""
     piece = wish.load.pieces[0]
     if not piece.cut.sears or piece.frozen:

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.batches import planned_batches
 from pneumachron.core.planning.plan import Plan, make_plan
 from pneumachron.core.planning.season import searing
@@ -24,14 +24,14 @@ def day_blocks(dishes: Sequence[Dish], *, shop: bool = False) -> tuple[Block, ..
 
     Raises
     ------
-    WishError : a dish that cannot be cooked; `entry` tells which.
+    RequestError : a dish that cannot be cooked; `entry` tells which.
     """
     found: list[Block] = []
     kinds: dict[str, str] = {}
     for index, dish in enumerate(dishes):
         try:
             blocks = dish_blocks(dish)
-        except WishError as error:
+        except RequestError as error:
             raise error.at_entry(index) from None
         if not dish.from_freezer:
             kinds[blocks[0].block_id] = dish.wish.load.pieces[0].cut.kind
@@ -44,7 +44,7 @@ def dish_blocks(dish: Dish) -> tuple[Block, ...]:
 
     Raises
     ------
-    WishError : it cannot be cooked; says what to do.
+    RequestError : it cannot be cooked; says what to do.
     """
     plans = [make_plan(part) for part in planned_batches(dish.wish)]
     found = [prep.trim(dish, plans[0])]

@@ -4,8 +4,8 @@ from dataclasses import dataclass
 
 from pneumachron.core.errors import Param
 from pneumachron.core.planning.finish import FinishKind
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.season import Marinade
-from pneumachron.core.planning.wish import Wish
 from pneumachron.core.procedure.choices import IN_PASSING, PAN, Ahead, Extra, Kept, Lane, SauceTo
 from pneumachron.core.procedure.step import Brought, Step
 from pneumachron.core.schedule.model import Segment
@@ -27,7 +27,7 @@ class Dish:
 
     dish_id: str
     title: str
-    wish: Wish
+    wish: CookRequest
     finish: FinishKind | None = None
     from_freezer: bool = False
     """It lies in the freezer and is thawed first."""

@@ -1,6 +1,6 @@
 """Made ahead: cooled fast the evening before, chilled or frozen, and finished on the day."""
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import Plan
 from pneumachron.core.procedure.step import Step
 from pneumachron.core.procedure.to_table import (
@@ -42,11 +42,11 @@ def ahead(dish: Dish, plans: list[Plan], last_run: str) -> list[Block]:
 
     Raises
     ------
-    WishError : too thick to cool in time.
+    RequestError : too thick to cool in time.
     """
     cook = all_of(dish, plans)
     if cook.numbers.ice_bath_s <= 0:
-        raise WishError("cools_too_slowly", "ahead")
+        raise RequestError("cools_too_slowly", "ahead")
     steps = {step.kind: step for step in cool_steps(cook, dish.ahead)}
     chilled_s = steps["chill"].likely_s if "chill" in steps else 0.0
     cool = Block(

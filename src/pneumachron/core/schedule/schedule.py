@@ -9,7 +9,7 @@ from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
 from math import ceil
 
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.procedure.choices import Lane
 from pneumachron.core.schedule.constraints import MINUTE_S, DayLimits, Way, whole
 from pneumachron.core.schedule.model import (
@@ -102,7 +102,7 @@ def schedule(
 
     Raises
     ------
-    WishError : too many blocks, twice the same id, or waits in a circle.
+    RequestError : too many blocks, twice the same id, or waits in a circle.
     """
     _check(blocks)
     if not blocks:
@@ -184,12 +184,12 @@ def _one_by_one(day: Way, limits: DayLimits, delay_s: float) -> Starts:
 
 def _check(blocks: Sequence[Block]) -> None:
     if len(blocks) > MAX_BLOCKS:
-        raise WishError("too_many_tasks", "dishes", count=len(blocks), most=MAX_BLOCKS)
+        raise RequestError("too_many_tasks", "dishes", count=len(blocks), most=MAX_BLOCKS)
     ids = {block.block_id for block in blocks}
     if len(ids) < len(blocks):
-        raise WishError("same_task", "dishes")
+        raise RequestError("same_task", "dishes")
     if len(_sorted_back(blocks)) < len(blocks):
-        raise WishError("circle", "dishes")
+        raise RequestError("circle", "dishes")
 
 
 def _followers(blocks: Sequence[Block]) -> dict[str, list[tuple[Block, Wait]]]:

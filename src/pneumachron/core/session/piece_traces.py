@@ -15,8 +15,8 @@ from pneumachron.core.message import Message
 from pneumachron.core.physics.steam import FloatArray
 from pneumachron.core.physics.tenderness import TENDER_STEP, cumulative_dose_min, texture_step_of
 from pneumachron.core.planning.load import Load, Piece
+from pneumachron.core.planning.request import ResolvedRequest
 from pneumachron.core.planning.scenarios import RAW_STEP, first_cases, first_search, piece_dose_min
-from pneumachron.core.planning.wish import Setup
 
 GRID_S = 15.0
 """Spacing of the traces; as a pot is asked."""
@@ -42,7 +42,9 @@ class PieceTrace:
     """As on the ladder, its membrane counted; `RAW_STEP` before it softens."""
 
 
-def pieces_along(setup: Setup, time_s: FloatArray, pot_c: FloatArray) -> tuple[PieceTrace, ...]:
+def pieces_along(
+    setup: ResolvedRequest, time_s: FloatArray, pot_c: FloatArray
+) -> tuple[PieceTrace, ...]:
     """How each kind of a load fares in a pot that was so hot.
 
     Parameters
@@ -82,7 +84,7 @@ def pieces_along(setup: Setup, time_s: FloatArray, pot_c: FloatArray) -> tuple[P
     )
 
 
-def pieces_as_set(setup: Setup, set_min: int) -> tuple[PieceTrace, ...]:
+def pieces_as_set(setup: ResolvedRequest, set_min: int) -> tuple[PieceTrace, ...]:
     """The same for a cook that nobody followed, by the minutes that were set.
 
     Softening after the lid is off is included.

@@ -31,7 +31,7 @@ from pneumachron.core.physics.steam import (
     vent_flow_kg_s,
 )
 from pneumachron.core.physics.tenderness import cumulative_dose_min
-from pneumachron.core.planning.wish import Setup
+from pneumachron.core.planning.request import ResolvedRequest
 from pneumachron.core.session.simulated_meat import LiveMeat
 
 LiveState: TypeAlias = Literal[
@@ -84,7 +84,7 @@ class Inside:
     """Something burnt on, or a thick sweet sauce lying on the base."""
 
 
-def inside_of(setup: Setup, truth: Truth, *, stuck: bool = False) -> Inside:
+def inside_of(setup: ResolvedRequest, truth: Truth, *, stuck: bool = False) -> Inside:
     """What a settled wish puts into the pot."""
     meat = tuple(
         LiveMeat(piece, count, setup.standing.covered, truth.size_ratio)

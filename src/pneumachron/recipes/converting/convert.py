@@ -4,11 +4,11 @@ from dataclasses import dataclass, replace
 
 from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.constants import US_CUP
-from pneumachron.core.errors import OutOfRangeError, WishError
+from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.message import Message
 from pneumachron.core.planning.finish import Finish
 from pneumachron.core.planning.plan import Plan, make_plan
-from pneumachron.core.planning.wish import Wish, set_up
+from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.context import (
     ConversionContext,
@@ -89,7 +89,7 @@ def convert(understood: Understood, kitchen: Kitchen, choices: Choices = NO_CHOI
         return _convert(understood, kitchen, choices)
     except OutOfRangeError:
         raise RecipeError("recipe_out_of_range", "recipe") from None
-    except (WishError, RecipeError) as error:
+    except (RequestError, RecipeError) as error:
         if error.code == "too_thin" and understood.cooking.method == "grill":
             thickness_m = error.params["thickness_m"]
             raise RecipeError("gains_little", "thickness", thickness_m=thickness_m) from None
@@ -104,7 +104,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     pouring = _pouring(understood, portioned, choices)
     try:
         plan = make_plan(_poured(portioned, pouring))
-    except WishError as error:
+    except RequestError as error:
         if error.code not in _UNSAFE_MINUTES or NOT_OWN_MINUTES in choices.overruled:
             raise
         # only what is not safe is changed in a recipe that is made for such a cooker
@@ -173,7 +173,7 @@ def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> 
     liquids = tuple(
         item for item in understood.ingredients if is_liquid(item) and item.index not in elsewhere
     )
-    need = sum(set_up(run).filling.liquid_m3 for run in portioned.runs)
+    need = sum(resolve(run).filling.liquid_m3 for run in portioned.runs)
     kept = _insisted(choices, liquids)
     return pour(liquids, need, portioned.scale, kept)
 
@@ -191,13 +191,13 @@ def _insisted(choices: Choices, liquids: tuple[Ingredient, ...]) -> frozenset[in
     return frozenset(item.index for item in liquids if item.index in crossed)
 
 
-def _poured(portioned: Portioned, pouring: Pouring) -> Wish:
+def _poured(portioned: Portioned, pouring: Pouring) -> CookRequest:
     """The fullest run with its share of the liquid."""
-    need = sum(set_up(run).filling.liquid_m3 for run in portioned.runs)
+    need = sum(resolve(run).filling.liquid_m3 for run in portioned.runs)
     first = portioned.first
     if pouring.need_m3 <= need * 1.001:
         return first
-    share = set_up(first).filling.liquid_m3 / need
+    share = resolve(first).filling.liquid_m3 / need
     return replace(first, liquid_m3=share * pouring.need_m3)
 
 

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass, field
 
-from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.planning.finish import FinishKind
 
@@ -28,7 +28,7 @@ class Choices:
 
     plates: int | None = None
     """For how many instead of the recipe's; the meat follows."""
-    school: School | None = None
+    school: LiquidStyle | None = None
     release: ReleaseMethod | None = None
     finish: FinishKind | None = None
     overruled: frozenset[str] = field(default=frozenset())

@@ -3,14 +3,14 @@
 from dataclasses import dataclass
 
 from pneumachron.core.catalog.cuts import cut_by_id
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.learning.learn import taught
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.batches import batches
 from pneumachron.core.planning.finish import simmered_s
 from pneumachron.core.planning.load import Load, make_piece
+from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.serving import mass_for_plates_kg
-from pneumachron.core.planning.wish import Wish
 from pneumachron.recipes.converting.kitchen import Choices, Kitchen
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.understand import MAX_COUNT, Understood
@@ -30,14 +30,14 @@ LEAST_CUT_KG = 0.4
 class Portioned:
     """The runs of the pot; `cuts` is into how many portions each piece of the recipe is cut."""
 
-    runs: tuple[Wish, ...]
+    runs: tuple[CookRequest, ...]
     mass_kg: float
     scale: float
     """Over the recipe's weight."""
     cuts: int
 
     @property
-    def first(self) -> Wish:
+    def first(self) -> CookRequest:
         """The fullest run: what the plan is made for."""
         return max(self.runs, key=lambda run: run.load.mass_kg)
 
@@ -51,7 +51,7 @@ def portion(understood: Understood, kitchen: Kitchen, choices: Choices) -> Porti
     """
     scale, mass = _scaled(understood, choices)
     count = max(round(understood.count * scale), 1)
-    refusal: WishError | None = None
+    refusal: RequestError | None = None
     best: Portioned | None = None
     for cuts in range(1, MOST_CUTS + 1):
         if count * cuts > MAX_COUNT:
@@ -59,7 +59,7 @@ def portion(understood: Understood, kitchen: Kitchen, choices: Choices) -> Porti
         try:
             wish = _wish(understood, kitchen, choices, mass_kg=mass, count=count * cuts)
             runs = batches(wish)
-        except WishError as error:
+        except RequestError as error:
             refusal = refusal or error
             continue
         found = Portioned(runs, mass, scale, cuts)
@@ -72,7 +72,7 @@ def portion(understood: Understood, kitchen: Kitchen, choices: Choices) -> Porti
     return best
 
 
-def _refused(error: WishError | None) -> RecipeError:
+def _refused(error: RequestError | None) -> RecipeError:
     if error is None:
         return RecipeError("too_much", "mass")
     return RecipeError.of(error)
@@ -90,7 +90,7 @@ def _scaled(understood: Understood, choices: Choices) -> tuple[float, float]:
 
 def _wish(
     understood: Understood, kitchen: Kitchen, choices: Choices, *, mass_kg: float, count: int
-) -> Wish:
+) -> CookRequest:
     cut = taught(cut_by_id(understood.cut), dict(kitchen.taste_ln), dict(kitchen.taste_sd))
     bone = understood.bone if cut.bone_ratio > 0 else None
     piece = make_piece(
@@ -102,7 +102,7 @@ def _wish(
     )
     own = None if NOT_OWN_MINUTES in choices.overruled else understood.pressure
     release = choices.release or (own.release if own else None)
-    return Wish(
+    return CookRequest(
         load=Load((piece,) * count),
         pot=kitchen.pot,
         texture_step=float(TEXTURES.index(understood.texture)),

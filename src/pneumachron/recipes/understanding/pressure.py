@@ -4,7 +4,7 @@ import re
 from dataclasses import dataclass
 
 from pneumachron.core.catalog.cuts import ReleaseMethod
-from pneumachron.core.planning.wish import Level
+from pneumachron.core.planning.request import Level
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.method import Cooking

@@ -4,7 +4,7 @@ from dataclasses import dataclass, field, replace
 from typing import Literal, TypeAlias
 
 from pneumachron.core.catalog.cuts import Cut, cut_by_id, cuts
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.message import Message
 from pneumachron.core.physics.tenderness import TEXTURES, Texture
 from pneumachron.core.planning.load import usual_thickness_m
@@ -185,7 +185,7 @@ def _in_doubt(meat: Meat) -> RecipeError:
 def _known_cut(cut: str) -> Cut:
     try:
         return cut_by_id(cut)
-    except WishError as error:
+    except RequestError as error:
         raise RecipeError.of(error, "cut") from None
 
 
@@ -222,7 +222,7 @@ def _typed(text: str, field_name: Literal["mass", "thickness"]) -> float:
     quantity: Literal["mass", "length"] = "mass" if field_name == "mass" else "length"
     try:
         return parse_measure(text, quantity, field_name)
-    except WishError as error:
+    except RequestError as error:
         raise RecipeError.of(error, field_name) from None
 
 

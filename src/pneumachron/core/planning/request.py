@@ -3,11 +3,11 @@
 from dataclasses import dataclass
 from typing import Literal, TypeAlias, get_args
 
-from pneumachron.core.catalog.cuts import ReleaseMethod, School
+from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.pots import GAUGE_RANGE_PA, Pot
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.cooker.pot_heat import AfterHold
-from pneumachron.core.errors import WishError
+from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.steam import ALTITUDE_RANGE_M
 from pneumachron.core.planning.arrangement import stand
 from pneumachron.core.planning.liquid import NO_SAUCE, Filling, Sauce, check_room, fill
@@ -26,7 +26,7 @@ LEVELS: tuple[Level, ...] = get_args(Level)
 
 
 @dataclass(frozen=True, slots=True)
-class Wish:
+class CookRequest:
     """What the cook wants. What is None is chosen from the cut, the school and the pot.
 
     `liquid_m3` overrules the school's amount, `gauge_pa` the level, `lying` the engine's way of
@@ -40,7 +40,7 @@ class Wish:
     load: Load
     pot: Pot
     texture_step: float
-    school: School
+    school: LiquidStyle
     release: ReleaseMethod | None
     level: Level
     altitude_m: float
@@ -74,10 +74,10 @@ class Wish:
 
 
 @dataclass(frozen=True, slots=True)
-class Setup:
+class ResolvedRequest:
     """A wish with everything settled, and how it stands in the pot."""
 
-    wish: Wish
+    wish: CookRequest
     standing: Standing
     filling: Filling
     choice: ReleaseChoice
@@ -96,16 +96,16 @@ def check_frozen(load: Load, standing: Standing) -> None:
 
     Raises
     ------
-    WishError : together they would stay raw inside for too long.
+    RequestError : together they would stay raw inside for too long.
     """
     most = FROZEN_RANGE_M[1]
     for piece, _ in load.kinds():
         thick = as_thick_as_m(piece, standing.covered)
         if piece.frozen and thick > most:
-            raise WishError("frozen_together", "start", thickness_m=thick, most_m=most)
+            raise RequestError("frozen_together", "start", thickness_m=thick, most_m=most)
 
 
-def _stands_alike(wish: Wish, other: Wish) -> bool:
+def _stands_alike(wish: CookRequest, other: CookRequest) -> bool:
     """Whether the same load lies in the same way in the same pot, with the same liquid."""
     return (
         wish.load is other.load
@@ -115,7 +115,7 @@ def _stands_alike(wish: Wish, other: Wish) -> bool:
     )
 
 
-def _stand_and_fill(wish: Wish) -> tuple[Standing, Filling]:
+def _stand_and_fill(wish: CookRequest) -> tuple[Standing, Filling]:
     check_room(wish.load, wish.pot, wish.school)
     standing = stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
     check_frozen(wish.load, standing)
@@ -131,7 +131,7 @@ def _stand_and_fill(wish: Wish) -> tuple[Standing, Filling]:
     return standing, filling
 
 
-def set_up(wish: Wish, like: Setup | None = None) -> Setup:
+def resolve(wish: CookRequest, like: ResolvedRequest | None = None) -> ResolvedRequest:
     """Check a wish, stand its load in the pot and pour the liquid.
 
     `like` is the setup of a wish that may differ in some things only: what the same load does in
@@ -139,14 +139,14 @@ def set_up(wish: Wish, like: Setup | None = None) -> Setup:
 
     Raises
     ------
-    WishError : the wish cannot be met; says at which field and what to do.
+    RequestError : the wish cannot be met; says at which field and what to do.
     """
     low, high = ALTITUDE_RANGE_M
     if not low <= wish.altitude_m <= high:
-        raise WishError("altitude", "altitude", altitude_m=wish.altitude_m, most_m=high)
+        raise RequestError("altitude", "altitude", altitude_m=wish.altitude_m, most_m=high)
     least, most = GAUGE_RANGE_PA
     if not least <= wish.pressure_pa <= most:
-        raise WishError(
+        raise RequestError(
             "gauge", "gauge", pressure_pa=wish.pressure_pa, least_pa=least, most_pa=most
         )
     if like is not None and _stands_alike(wish, like.wish):
@@ -168,4 +168,4 @@ def set_up(wish: Wish, like: Setup | None = None) -> Setup:
         boil_s=wish.boil_s,
         full=is_full(filling.fill_ratio),
     )
-    return Setup(wish, standing, filling, choice, release, after)
+    return ResolvedRequest(wish, standing, filling, choice, release, after)
