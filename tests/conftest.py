@@ -27,7 +27,12 @@ SLOW = (
     "tests/api/test_following.py", "tests/text/test_all_is_said.py", "tests/api/test_cooks_api.py",
     "tests/api/test_photos_api.py", "tests/api/test_log_files.py", "tests/api/test_lan.py",
     "tests/api/test_kit_api.py", "tests/api/test_recipes_api.py", "tests/api/test_log_plans.py",
-    "tests/api/test_learning_api.py", "tests/api/test_day_api.py",
+    "tests/api/test_learning_api.py", "tests/api/test_day_api.py", "tests/core/test_law.py",
+    "tests/core/test_fixes.py", "tests/api/test_one_procedure_api.py",
+    "tests/recipes/test_reading.py::test_mutated_files", "tests/api/test_ask_api.py",
+    "tests/store/test_words.py", "tests/core/test_live.py", "tests/api/test_shelf_api.py",
+    "tests/core/test_linear.py", "tests/devices/test_simulated.py",
+    "tests/core/test_other_methods.py", "tests/core/test_procedure.py",
 )  # fmt: skip
 """What `dev.py test --quick` leaves out."""
 LONGEST = (
