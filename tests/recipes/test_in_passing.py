@@ -358,3 +358,64 @@ def test_a_title_that_ends_as_a_sentence_does() -> None:
                   "pork collar 1.1 kg\ncider 250 ml\n\nRoast at 170°C, 1 hr 20.\n")  # fmt: skip
     assert recipe.title.startswith("Mustard-crusted")
     assert understand(recipe).plates == 4
+
+
+def test_a_page_with_short_headings_and_smoke_from_a_bottle() -> None:
+    recipe = read(
+        "Pulled pork, from Lindy's newsletter #41\n\nServes a crew of 10\n\nGET\n"
+        "pork butt, 7-8 lbs, bone in\n1 Tbsp liquid smoke\n\nDO\n"
+        "Rub salt, then smoke. Wrap in foil.\nRoasting pan, oven 325, figure 45 min/lb.\n"
+    )
+    found = understand(recipe)
+    assert recipe.title.startswith("Pulled pork")
+    assert (found.cooking.method, found.plates) == ("oven_lid", 10)
+    assert found.cooking.high_s == pytest.approx(7.5 * 45 * 60, rel=0.01)
+
+
+def test_a_card_with_its_source_and_dashes_for_parts() -> None:
+    recipe = read(
+        "RECIPE: Rib tips\nSOURCE: church picnic cookbook, p. 112\nSERVES: 6\n\n5 lbs rib tips\n"
+        "Rub – 3 T. paprika, 2 T. salt\nSauce – 2 c. ketchup, 1 c. vinegar\n\n"
+        "Smoke w/ hickory 250° 3 hrs til tender. Simmer sauce ingred. 20 min.\n"
+    )
+    found = understand(recipe)
+    assert recipe.source == "church picnic cookbook, p. 112"
+    assert [part.role for part in recipe.parts] == ["rub", "sauce"]
+    assert (found.cut, found.cooking.high_s) == ("rib_pieces", 3 * 3600)
+
+
+def test_an_oven_that_nobody_names() -> None:
+    found = understood("sit in a snug dish. 220c 30 mins then 150c 2.5 hours. if skin isn't crackly"
+                       " whack under grill. fed 5 greedy people",
+                       meat="~1.3kg pork shoulder, skin on, boneless")  # fmt: skip
+    assert (found.cooking.method, found.mass_kg, found.plates) == ("oven_open", 1.3, 5)
+
+
+def test_a_meal_of_the_next_day_is_warmed_and_not_cooked() -> None:
+    found = understood("Cover very tightly. 300 degrees, 3 hours. Next day slice thin, return to"
+                       " sauce, warm at 325 covered for 45 min.", meat="5 lb brisket")  # fmt: skip
+    assert found.cooking.high_s == 3 * 3600
+
+
+def test_what_goes_into_the_pot_is_told_once() -> None:
+    done = made("Sauté the onion 5 min.", "Add tomatoes, stock and pork.",
+                "Lock lid. Pressure Cook on HIGH for 45 minutes. Natural release.",
+                more=("1 onion", "1 can whole tomatoes", "1/2 cup beef stock"))  # fmt: skip
+    assert "Add tomatoes, stock and pork" not in told(done)
+
+
+def test_two_dozen_wings_are_no_two_dozen_people() -> None:
+    recipe = read("Wings\n\n3 lb chicken wings\n\nBake at 425°, 40 minutes.\nMakes about 24.\n")
+    assert understand(recipe).plates is None
+
+
+def test_short_ribs_in_german() -> None:
+    found = understand(read(
+        "Rinderrippen mit Ale\n\nZutaten\n1,6 kg Querrippe vom Rind, mit Knochen, in 4 Stücken\n"
+        "1 Flasche (0,5 l) dunkles Ale\n2 EL Zuckerrübensirup\n\n1. Rippen anbraten.\n"
+        "2. Zugedeckt bei 160 °C im Ofen 2 Std. 30 Min. schmoren, bis das Fleisch vom Knochen fällt.\n"
+    ))  # fmt: skip
+    assert (found.cut, found.count) == ("short_ribs_english", 4)
+    assert (found.cooking.method, found.cooking.high_s) == ("oven_lid", 150 * 60)
+    done = convert(found, KITCHEN)
+    assert lines_of(done, "after") == {"Zuckerrübensirup"}

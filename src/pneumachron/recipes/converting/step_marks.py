@@ -227,9 +227,13 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     if understood.crust.kind == "glaze" and glazes(step):
         return "release"  # the lid is off there, and the juice boiled down
     early = index < min(understood.cooking.steps, default=0)
-    if theme == "sauce" and early and _is_poured(understood, index, lines):
+    poured = theme == "sauce" or (theme == "other" and _PUT_IN.match(step))
+    if poured and early and _is_poured(understood, index, lines):
         return "pot"
     return STEP_OF.get(theme, "own_words")
+
+
+_PUT_IN = re.compile(r"\W*(?:then )?(?:add|pour|put|return|place|tip|nestle)\b", re.I)
 
 
 def _is_poured(understood: Understood, index: int, lines: Sequence[OutLine]) -> bool:

@@ -11,12 +11,13 @@ Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 
 _ASKS = r"(you(['’]ll| will)? need|you need|what goes in( it)?|shopping list)"
 _INGREDIENTS = re.compile(
-    rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten)"
+    rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten|(you )?get)"
     r"(\s+(\d+\s?x\s*)+|\s*\([^()]{1,30}\))?\s*:?$",
     re.I,
 )
 _STEPS = re.compile(
-    r"^(the )?(method|directions?|instructions?|steps?|preparation|procedure|what (to|you|we|i) do|"
+    r"^(the )?(do|method|directions?|instructions?|steps?|preparation|procedure|"
+    r"what (to|you|we|i) do|"
     r"here['’]s how|the (doing|making)|"
     r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,
@@ -124,7 +125,8 @@ _AUTHOR = re.compile(
     re.I,
 )
 _SOURCE = re.compile(
-    r"^(?:source|from|adapted from|original(?: recipe)?)\s*(?::|at)?\s*(?P<where>https?://\S{4,300})",
+    r"^(?:source|from|adapted from|original(?: recipe)?)\s*(?::|at)?\s*(?P<where>https?://\S{4,300})"
+    r"|^source\s*:\s+(?P<book>\S.{2,100})$",
     re.I,
 )
 
@@ -145,4 +147,4 @@ MOST_NAMES = 6
 def source_in(line: str) -> str:
     """The address that a line names as where the recipe stands."""
     found = _SOURCE.match(BULLET.sub("", line).strip("#*_<> ").strip())
-    return found["where"].rstrip(").,>") if found else ""
+    return (found["where"] or found["book"]).rstrip(").,>") if found else ""

@@ -23,7 +23,8 @@ CLUTTER = any_of(
     r"^(leave (a|your) |reply\b|like\b|liked by|post(ed)? (by|on|in)|filed under|last edited|"
     r"quote from|sent from|re: |fwd: |from: |to: |subject: |date: |edited\b|author\b|"
     r"by [A-Z][a-z]+ [A-Z]|reviewed by)",
-    r"\b(affiliate|newsletter|sponsored|copyright|all rights reserved|advertis\w+|cookies?:)\b",
+    r"\b(affiliate|(?<!from the )(?<!['’]s )newsletter|sponsored|copyright|all rights reserved"
+    r"|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
     r"^(level|active|difficulty|skill)\s*:",
     r"^(tags?|keywords?|categories|slug|layout|permalink|draft|lang)\s*:",

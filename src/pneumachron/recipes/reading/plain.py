@@ -127,12 +127,15 @@ def _with_later_parts(rows: list[Row], states: list[State]) -> list[State]:
     """“Vinegar sauce”, with its foods and its work, behind the steps: no end of the page."""
     found = list(states)
     for at, row in enumerate(rows):
-        if row.heading != "part" or found[at] != "after" or row.under in {"notes", "end"}:
+        behind = found[at] == "after" or (found[at] == "steps" and "ingredients" in found[:at])
+        if row.heading != "part" or not behind or row.under in {"notes", "end"}:
             continue
         foods = at + 1 + _how_many(rows[at + 1 :], lambda each: each.look.food > _FOOD)
         if sum(each.look.has_amount for each in rows[at + 1 : foods]) < _LEAST_IN_A_PART:
             continue
-        work = foods + _how_many(rows[foods:], lambda each: each.look.work > 0.0)
+        work = foods
+        if found[at] == "after":
+            work += _how_many(rows[foods:], lambda each: each.look.work > 0.0)
         for place in range(at, work):
             found[place] = "ingredients" if place < foods else "steps"
     return found

@@ -100,7 +100,8 @@ def unfolded(line: str) -> Iterator[str]:
 
 
 _PART_LINE = re.compile(
-    r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[a-z][a-z ]{2,30})\s*:\s+(?P<rest>\S.*)$", re.I
+    r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[a-z][a-z ]{2,30})(?:\s*:| [–-])\s+(?P<rest>\S.*)$",
+    re.I,
 )
 _COMMAS = re.compile(r",\s+(?![^(]*\))")
 

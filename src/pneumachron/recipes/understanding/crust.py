@@ -85,7 +85,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     ),
 )  # fmt: skip
 """Looked for in this order."""
-_HOTTER = any_of(r"\b(turn|raise|crank|up) (up )?the heat\b")
+_HOTTER = any_of(r"\b(turn|raise|crank|up) (up )?the heat\b", r"\bincrease (the )?(heat|oven)\b")
 """Of an oven; on the stove the same words only hurry the sauce."""
 _THEN = re.compile(r",? (?:and )?then ")
 

@@ -34,7 +34,9 @@ _GRILL = re.compile(
     r"|\bcoals\b",
     re.I,
 )
-BROIL = re.compile(r"\bbroil(er|ed|ing)?\b|\bunder the (hot )?grill\b|\bgrill \(broil\)", re.I)
+BROIL = re.compile(
+    r"\bbroil(er|ed|ing)?\b|\bunder (the |a )?(hot )?grill\b|\bgrill \(broil\)", re.I
+)
 OVEN = re.compile(
     r"(?<!dutch )\boven\b|ofen\b|\bbräter\b|\bbraeter\b|\broast(ed|ing)?\b|\bbak(e|ed|ing)\b"
     r"|\bbrais(e|ed|ing)\b",
@@ -51,6 +53,7 @@ LID = any_of(
     r"\bclay pot\b",
     r"\btagine\b",
     r"\bschmor\w+",
+    r"\b(zugedeckt|abgedeckt|deckel)\b",
 )
 SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b", r"\btagine\b",
                  r"\b(low|lowest|gentlest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",
@@ -88,6 +91,7 @@ ASIDE = any_of(
     r"\b(uncover|unwrap|foil off|lid off)\w*,? (for )?(the )?(last|final)\b",
     r"\b(ruhen|abkühlen|marinieren|ziehen|einkochen|anbraten|anbräunen|anrösten|mitrösten)\b",
     r"\b(über nacht|pro seite|je seite)\b",
+    r"\b(simmer|boil|heat|warm) (the |all )?(sauce|glaze|mop)\b",
     r"\bthicken\w*",
     r"\breduc\w+(?! (to|heat|the heat)\b)",
     r"\bwith the wine\b",
@@ -109,19 +113,34 @@ def device_of(recipe: Recipe) -> Device | None:
         return "stovetop" if stove else "pressure"
     grilled = any(_GRILL.search(step) and not BROIL.search(step) for step in recipe.steps)
     hot = any(temperatures_in(step) for step in recipe.steps)
+    oven = OVEN.search(work) is not None
     named: tuple[tuple[Device, bool], ...] = (
         ("slow", bool(_SLOW.search(text))),
         # “electric smoker or oven”, and the steps roast it
-        ("smoker", bool(_SMOKER.search(text if not OVEN.search(work) else work))),
-        ("oven", bool(OVEN.search(work))),
+        ("smoker", bool(_SMOKER.search(_without_a_bottle(recipe, work if oven else text)))),
+        ("oven", oven),
         ("grill", grilled and not _simmers_longer(recipe)),
         # a covered pot or foil at so many degrees
         ("oven", hot and bool(LID.search(text))),
         ("simmer", bool(SIMMER.search(text))),
+        # so many degrees, and no word of what is so hot
+        ("oven", hot),
         # what only the title says: “Slow-roast shoulder”
         ("oven", bool(OVEN.search(recipe.title))),
     )
     return next((device for device, found in named if found), None)
+
+
+_FROM_A_BOTTLE = re.compile(r"\bliquid smoke\b", re.I)
+_THE_BOTTLE = re.compile(
+    r"\b(?:then|the|and|with|of) smoke\b(?! (?:at|for|it|them|until|over))", re.I
+)
+
+
+def _without_a_bottle(recipe: Recipe, text: str) -> str:
+    """“Rub salt, then smoke”: out of the bottle that the list has."""
+    bottled = any(_FROM_A_BOTTLE.search(line) for line in recipe.ingredients)
+    return _THE_BOTTLE.sub("", text) if bottled else text
 
 
 def _simmers_longer(recipe: Recipe) -> bool:

@@ -223,7 +223,7 @@ def read_line(text: str) -> Line:
     """Read one line; what cannot be read is all name."""
     raw = text.strip()
     plain = _BULLETS.sub("", raw)[:MAX_LINE]
-    plain = _SOME.sub("", plain)
+    plain = _SOME.sub("", plain.removeprefix("~").lstrip())
     # "a 900 g piece" is so much of it
     plain = _A_SIZED.sub("", plain)
     plain = _SMALL_ONE.sub(r"1 \1 ", plain)

@@ -285,7 +285,8 @@ _INSIDE = re.compile(
 )
 
 _IN_PIECES = re.compile(
-    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big) )?(pieces|chunks|halves)\b", re.I
+    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big) )?(pieces|chunks|halves|st(?:ü|ue)cken?)\b",
+    re.I,
 )
 
 

@@ -136,7 +136,7 @@ FINISH_SHARE = 1.0 / 6.0
 """A later heat no longer than this part of the main one is a finish, no cooking. Judgement."""
 _CRUST = any_of(r"\bcrackl", r"\bcrisp", r"\bglaz", r"\bsticky\b", r"\bbrowned\b", r"\bbubbl",
                 r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b", r"\buncover", r"\bunwrap",
-                r"\bbrush", r"\bbast", r"\bpaint", r"\bcolou?r\b", r"\bchar\b",
+                r"\bbrush", r"\bbast", r"\bcaramel", r"\bpaint", r"\bcolou?r\b", r"\bchar\b",
                 r"\bknusprig", r"\bkross", r"\bkruste", r"\b(über)?bräun",
                 r"\bglasier")  # fmt: skip
 
@@ -166,7 +166,9 @@ def _told_before(recipe: Recipe, main: "_Found") -> str:
 
 
 _FINISHES = any_of(r"\bunwrap", r"\buncover", r"\bopen\b")
-_PER_WEIGHT = re.compile(r"\b(?:an?|per|each|every|the) (?P<unit>pounds?|lbs?|kilos?|kg)\b", re.I)
+_PER_WEIGHT = re.compile(
+    r"(?:\b(?:an?|per|each|every|the) |(?<=[a-z])/ ?)(?P<unit>pounds?|lbs?|kilos?|kg)\b", re.I
+)
 _POUND_KG = 0.45359237
 """Published: international yard and pound agreement of 1959."""
 
@@ -255,7 +257,8 @@ _THEN = re.compile(r",? (?:and )?then ")
 _COMMAS = re.compile(r",\s+(?:then |and )?")
 
 
-_REHEATS = any_of(r"\breheat\w*", r"\bwarm (it |them )?through\b")
+_REHEATS = any_of(r"\breheat\w*", r"\bwarm (it |them )?through\b", r"\bwarm at\b",
+                  r"\b(next day|to serve)\b.{0,80}\bwarm\b")  # fmt: skip
 
 
 def _heat_in(sentence: str, device: Device | None) -> str | None:

@@ -22,18 +22,21 @@ _SAID = re.compile(
     r"(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|sandwich))",
     re.I,
 )
-_COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good )?{_EATERS}\b", re.I)
+_COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good |greedy |big )?{_EATERS}\b", re.I)
 _AT_THE_END = re.compile(
-    r"\b(?:serves|servings|feeds|does|makes|yields?|ergibt|enough for|für|a family of"
+    r"\b(?:serves|servings|feeds|fed|does|makes|yields?|ergibt|enough for|für|a family of"
     r"|served? (?:it )?(?:to|for)|served|for)"
     rf"(?: about|:| the)*\s+{_SPAN}"
     r"(?=\s*(?:of us\b|\.|!|:|\)|$|easily|generously|with |in (?:buns|rolls)|"
-    rf"(?:hungry |good )?{_EATERS}))",
+    rf"(?:hungry |good |greedy |big )?{_EATERS}))",
     re.I,
 )
 """“Serves 6.” within a step: a number of people and nothing that is measured."""
 _BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})\s*[-–]\s*(?P<high>\d{1,2})\s*\.?$")
 """“… cheddar, scallions. 6-8”, as the last words of a card."""
+_THINGS = re.compile(r"(?:makes|yields?)(?: about)? \d+\W*$", re.I)
+MOST_MADE = 16
+"""“Makes about 24” counts wings and no people. Judgement."""
 MOST = 200
 
 
@@ -56,6 +59,8 @@ def read_plates(recipe: Recipe) -> float | None:
             if found is None:
                 continue
             low, high = float(found["low"]), float(found["high"] or found["low"])
+            if _THINGS.match(plain) and high > MOST_MADE:
+                continue
             if 1 <= low <= high <= MOST:
                 return (low + high) / 2
     return None
