@@ -413,7 +413,8 @@ def test_short_ribs_in_german() -> None:
     found = understand(read(
         "Rinderrippen mit Ale\n\nZutaten\n1,6 kg Querrippe vom Rind, mit Knochen, in 4 Stücken\n"
         "1 Flasche (0,5 l) dunkles Ale\n2 EL Zuckerrübensirup\n\n1. Rippen anbraten.\n"
-        "2. Zugedeckt bei 160 °C im Ofen 2 Std. 30 Min. schmoren, bis das Fleisch vom Knochen fällt.\n"
+        "2. Zugedeckt bei 160 °C im Ofen 2 Std. 30 Min. schmoren, bis das Fleisch vom"
+        " Knochen fällt.\n"
     ))  # fmt: skip
     assert (found.cut, found.count) == ("short_ribs_english", 4)
     assert (found.cooking.method, found.cooking.high_s) == ("oven_lid", 150 * 60)
