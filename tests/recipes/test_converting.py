@@ -77,7 +77,7 @@ RULES: list[tuple[str, tuple[str, ...], str, list[str], str]] = [
     ("liquid_smoke_measured", ("1 tbsp liquid smoke",), "changed", ["pot"], "1 ml"),
     ("spritz_struck", ("1 cup apple juice for spritzing",), "struck", [], ""),
     ("binder_named", ("2 tbsp mustard",), "kept", ["season"], "mustard"),
-    ("unknown_kept", ("1 quince",), "moved", ["top"], "quince"),
+    ("unknown_kept", ("1 medlar",), "moved", ["top"], "medlar"),
 ]  # fmt: skip
 
 

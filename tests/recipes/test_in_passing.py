@@ -8,6 +8,7 @@ import pytest
 from pneumachron.core.units import parse_measure
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.errors import RecipeError
+from pneumachron.recipes.understanding.ingredients import food_of
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.understand import understand
 from pneumachron.recipes.writing.recipe import notes_of
@@ -420,3 +421,19 @@ def test_short_ribs_in_german() -> None:
     assert (found.cooking.method, found.cooking.high_s) == ("oven_lid", 150 * 60)
     done = convert(found, KITCHEN)
     assert lines_of(done, "after") == {"Zuckerrübensirup"}
+
+
+@pytest.mark.parametrize(
+    ("food", "kind"),
+    [
+        ("red pepper flakes", "chilli"), ("sambal oelek", "chilli"), ("jalapeno", "chilli"),
+        ("turmeric", "spice"), ("ground ginger", "spice"), ("pumpkin pie spice", "spice"),
+        ("dried basil", "dried_herb"), ("italian seasoning", "dried_herb"),
+        ("cajun seasoning", "rub"), ("blueberries", "foaming_thick"), ("beetroot", "root"),
+        ("celery root", "root"), ("shiitake", "tender_veg"), ("mustard greens", "tender_veg"),
+        ("cognac", "spirit"), ("salt pork", "other_meat"), ("beef consomme", "stock"),
+        ("kecap manis", "sweet_sauce"), ("pickled ginger", "beside"), ("ghee", "fat"),
+    ],
+)  # fmt: skip
+def test_foods_by_what_they_do_in_the_pot(food: str, kind: str) -> None:
+    assert food_of(f"2 tbsp {food}").kind == kind

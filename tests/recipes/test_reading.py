@@ -98,7 +98,7 @@ def test_temperatures(text: str, temps: list[float]) -> None:
         ("red wine vinegar", "acid"),
         ("apple wood chips", "smoke_wood"),
         ("sour cream", "dairy"),
-        ("quince", "unknown"),
+        ("medlar", "unknown"),
         ("ginger ale", "sweet_thin"),
         ("tomato paste", "thick"),
     ],

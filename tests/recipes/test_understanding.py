@@ -176,4 +176,4 @@ def test_a_question_is_asked_once_and_an_answer_stands() -> None:
     sized = understand(recipe, Answers(mass="2 kg", count=2, bone=False, cut="brisket_flat"))
     assert (sized.mass_kg, sized.count, sized.bone) == (2.0, 2, False)
     assert {"mass", "cut"}.isdisjoint({question.asked for question in sized.questions})
-    assert understand(Recipe("x", ("1 kg brisket", "1 quince"), ())).unread == (1,)
+    assert understand(Recipe("x", ("1 kg brisket", "1 medlar"), ())).unread == (1,)
