@@ -22,6 +22,8 @@ from pneumachron.demo import scenario
 from pneumachron.store.db import Database
 
 Found = TypeVar("Found")
+PATIENCE_S = 60.0
+"""How long a test waits for an answer: no measure of speed, on a machine that does much else."""
 
 
 def run_apart(work: Callable[[], Coroutine[Any, Any, Found]]) -> Found:

@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 
 from pneumachron.services.following import Follower
 from tests.conftest import BRISKET
-from tests.live import serving
+from tests.live import PATIENCE_S, serving
 
 POINTS = st.lists(st.tuples(st.integers(0, 20), st.integers(0, 3)), max_size=8)
 
@@ -51,11 +51,14 @@ def test_time_alone_is_no_news() -> None:
 
 
 def test_a_stream_tells_all_and_then_the_news(tmp_path: Path) -> None:
-    with serving(tmp_path, demo=False) as address, httpx2.Client(base_url=address) as client:
+    with (
+        serving(tmp_path, demo=False) as address,
+        httpx2.Client(base_url=address, timeout=PATIENCE_S) as client,
+    ):
         cook = client.post("/api/cooks", json={"name": "x", "plan": BRISKET}).json()
         where = f"/api/cooks/{cook['id']}"
         told: list[dict[str, Any]] = []
-        with client.stream("GET", f"{where}/stream", timeout=30) as stream:
+        with client.stream("GET", f"{where}/stream", timeout=PATIENCE_S) as stream:
             assert stream.headers["content-type"].startswith("text/event-stream")
             for line in stream.iter_lines():
                 if not line.startswith("data:"):
@@ -63,10 +66,10 @@ def test_a_stream_tells_all_and_then_the_news(tmp_path: Path) -> None:
                 told.append(json.loads(line.removeprefix("data:")))
                 if len(told) == 1:
                     done = {"key": "done-1", "kind": "done", "step_id": "season"}
-                    httpx2.post(f"{address}{where}/events", json=done)
+                    httpx2.post(f"{address}{where}/events", json=done, timeout=PATIENCE_S)
                 elif len(told) == 2:
                     over = {"key": "over-1", "kind": "ended"}
-                    httpx2.post(f"{address}{where}/events", json=over)
+                    httpx2.post(f"{address}{where}/events", json=over, timeout=PATIENCE_S)
         assert told[0]["steps"]
         assert told[0]["current"] == "season"
         assert told[1]["current"] == "sear"

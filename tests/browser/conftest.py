@@ -6,7 +6,7 @@ from typing import Any
 from urllib.parse import urlsplit
 
 import pytest
-from playwright.sync_api import BrowserContext, Page, expect
+from playwright.sync_api import BrowserContext, Locator, Page, expect
 
 from tests.live import chromium, serving
 
@@ -41,6 +41,11 @@ def address(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
 @pytest.fixture
 def browser_context_args(address: str) -> dict[str, Any]:
     return {"viewport": DESK, "base_url": address, "color_scheme": "light"}
+
+
+def own_alert(page: Page) -> Locator:
+    """What a view complains of; not the bar above it, where the timers of other cooks ring."""
+    return page.locator("[role=alert]:not(.print\\:hidden)")
 
 
 @pytest.fixture

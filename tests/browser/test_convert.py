@@ -7,7 +7,7 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import PHONE
+from tests.browser.conftest import PHONE, own_alert
 from tests.browser.test_other_views import axe_clean
 from tests.browser.test_plan import HOLD, field, hold
 from tests.browser.words import screen
@@ -135,7 +135,7 @@ def test_library_finds_deletes_and_notices_twins(page: Page) -> None:
     axe_clean(page)
     page.get_by_label("Paste it, or drop a file here").fill("nothing")
     page.get_by_role("button", name=screen("convert-read-it")).click()
-    expect(page.get_by_role("alert")).to_contain_text("no recipe in this")
+    expect(own_alert(page)).to_contain_text("no recipe in this")
     expect(page.get_by_label("Paste it, or drop a file here")).to_have_value("nothing")
 
 

@@ -8,6 +8,7 @@ import pytest
 from PIL import Image
 from playwright.sync_api import BrowserContext, Locator, Page, expect
 
+from tests.browser.conftest import own_alert
 from tests.browser.test_other_views import axe_clean
 from tests.browser.test_plan import HOLD, field, hold
 from tests.browser.words import screen
@@ -404,7 +405,7 @@ def test_pieces_one_by_one_and_a_photo(page: Page, complaints: list[str]) -> Non
     photo.set_input_files({"name": "a.jpg", "mimeType": "image/jpeg", "buffer": picture()})
     expect(page.get_by_role("img", name="1 of Two racks")).to_be_visible()
     photo.set_input_files({"name": "b.jpg", "mimeType": "image/jpeg", "buffer": b"no picture"})
-    expect(page.get_by_role("alert")).to_contain_text("Choose a JPEG")
+    expect(own_alert(page)).to_contain_text("Choose a JPEG")
     axe_clean(page)
     page.get_by_role("button", name=screen("shared-save-to-log")).click()
     page.get_by_role("link", name=screen("cook-see-it-in-the-log")).click()

@@ -7,7 +7,7 @@ import pytest
 from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import BRISKET, PHONE
+from tests.browser.conftest import BRISKET, PHONE, own_alert
 from tests.browser.words import screen
 
 VIEWS = {
@@ -61,7 +61,7 @@ def test_axe_on_a_dialog_and_on_trouble(page: Page) -> None:
     page.keyboard.press("Escape")
     expect(page.get_by_role("dialog")).to_have_count(0)
     page.get_by_label(screen("saved-liquid"), exact=True).fill("9 l")
-    expect(page.get_by_role("alert")).to_be_visible()
+    expect(own_alert(page)).to_be_visible()
     axe_clean(page)
 
 
@@ -107,7 +107,7 @@ def test_household_moves_every_plan_and_stored_ones_keep_their_numbers(page: Pag
     page.get_by_role("link", name=screen("kitchen-my-kitchen")).click()
     page.get_by_label(screen("kitchen-altitude")).fill("high up")
     page.get_by_role("button", name=screen("kitchen-save")).click()
-    expect(page.get_by_role("alert")).to_contain_text("is not a measure")
+    expect(own_alert(page)).to_contain_text("is not a measure")
     page.get_by_label(screen("kitchen-altitude")).fill("2300 m")
     page.get_by_role("button", name=screen("kitchen-save")).click()
     page.get_by_role("link", name=screen("plan-plan"), exact=True).click()

@@ -7,7 +7,7 @@ from typing import Any
 import pytest
 from playwright.sync_api import Locator, Page, expect
 
-from tests.browser.conftest import BRISKET, DESK, PHONE
+from tests.browser.conftest import BRISKET, DESK, PHONE, own_alert
 from tests.browser.words import screen
 from tests.live import serving
 
@@ -177,7 +177,7 @@ def test_trouble_stands_at_its_field(page: Page, label: str, text: str, message:
     page.goto(BRISKET.replace("pieces=2", "pieces=9") if text == "9 kg" else BRISKET)
     before = hold(page).inner_text()
     field(page, label).fill(text)
-    trouble = page.get_by_role("alert")
+    trouble = own_alert(page)
     expect(trouble).to_have_count(1)
     expect(trouble).to_contain_text(message)
     described = field(page, label).get_attribute("aria-describedby")
@@ -186,7 +186,7 @@ def test_trouble_stands_at_its_field(page: Page, label: str, text: str, message:
     expect(page.get_by_text(screen("plan-this-is-for-your-last-valid"))).to_be_visible()
     page.reload()
     expect(field(page, label)).to_have_value(text)  # nothing typed is lost
-    expect(page.get_by_role("alert")).to_contain_text(message)
+    expect(own_alert(page)).to_contain_text(message)
 
 
 def test_choices_change_the_answer_and_back_undoes(page: Page) -> None:

@@ -8,7 +8,7 @@ import pytest
 from icalendar import Calendar
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import BRISKET, PHONE
+from tests.browser.conftest import BRISKET, PHONE, own_alert
 from tests.browser.test_other_views import axe_clean
 from tests.browser.test_plan import HOLD, hold
 from tests.browser.words import screen
@@ -226,7 +226,7 @@ def test_the_calendar_comes_back(page: Page, tmp_path: Path) -> None:
     expect(page.get_by_text("1 moved and locked.")).to_be_visible()
     file.write_text("no calendar at all")
     back.set_input_files(file)
-    expect(page.get_by_role("alert")).to_contain_text("This is not a calendar file.")
+    expect(own_alert(page)).to_contain_text("This is not a calendar file.")
 
 
 def test_from_the_day_to_the_pot_and_what_is_done_there_is_done_here(page: Page) -> None:

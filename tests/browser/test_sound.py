@@ -10,7 +10,7 @@ from playwright.sync_api import Browser, BrowserContext, Page, expect
 from tests.browser.conftest import BRISKET, DESK, PHONE
 from tests.browser.words import screen
 from tests.conftest import BRISKET as PLAN
-from tests.live import free_port, serving
+from tests.live import PATIENCE_S, free_port, serving
 
 VIEWS = {
     "/plan": "Plan", "/convert": "Convert", "/schedule": "Schedule", "/cook": "Cook", "/log": "Log",
@@ -44,20 +44,31 @@ def test_every_view_stands_without_storage(page: Page, complaints: list[str], st
 
 def begin(address: str, seconds: float, name: str = "Ringing supper") -> tuple[str, str]:
     """A cook with a timer, over the API."""
-    cook = httpx2.post(f"{address}/api/cooks", json={"name": name, "plan": PLAN}).json()["id"]
+    cook = httpx2.post(
+        f"{address}/api/cooks", json={"name": name, "plan": PLAN}, timeout=PATIENCE_S
+    ).json()["id"]
     timer = f"timer-{name[:4].lower()}"
     event = {"key": timer, "kind": "timer_started", "timer_id": timer, "step_id": "season",
              "title": "oven hot", "seconds": seconds}  # fmt: skip
-    assert httpx2.post(f"{address}/api/cooks/{cook}/events", json=event).status_code == 200
+    assert (
+        httpx2.post(
+            f"{address}/api/cooks/{cook}/events", json=event, timeout=PATIENCE_S
+        ).status_code
+        == 200
+    )
     return cook, timer
 
 
 def end_what_runs(address: str) -> None:
     """Cooks that other tests left under way ring too, when the machine is slow enough."""
-    running = httpx2.get(f"{address}/api/cooks", params={"running": True}).json()["cooks"]
+    running = httpx2.get(
+        f"{address}/api/cooks", params={"running": True}, timeout=PATIENCE_S
+    ).json()["cooks"]
     for cook in running:
         over = {"key": "over-for-others", "kind": "abandoned"}
-        httpx2.post(f"{address}/api/cooks/{cook['id']}/events", json=over).raise_for_status()
+        httpx2.post(
+            f"{address}/api/cooks/{cook['id']}/events", json=over, timeout=PATIENCE_S
+        ).raise_for_status()
 
 
 def test_a_due_timer_stands_on_every_view_until_it_is_heard(page: Page, address: str) -> None:
@@ -78,24 +89,24 @@ def test_a_due_timer_stands_on_every_view_until_it_is_heard(page: Page, address:
     page.get_by_role("button", name=screen("cook-got-it")).click()
     expect(page.get_by_text("Time is up")).to_have_count(0)
     expect(page).to_have_title("Guide · Pneumachron")
-    events = httpx2.get(f"{address}/api/cooks/{cook}/events").json()["events"]
+    events = httpx2.get(f"{address}/api/cooks/{cook}/events", timeout=PATIENCE_S).json()["events"]
     assert [item["body"] for item in events if item["kind"] == "timer_rang"] == [
         {"timer_id": timer}
     ]
     over = {"key": "over-ringing", "kind": "abandoned"}
-    httpx2.post(f"{address}/api/cooks/{cook}/events", json=over)
+    httpx2.post(f"{address}/api/cooks/{cook}/events", json=over, timeout=PATIENCE_S)
 
 
 def test_minutes_count_down_without_a_connected_cooker(page: Page, address: str) -> None:
     cook, _ = begin(address, 5000.0, "Handmade supper")
-    found = httpx2.get(f"{address}/api/cooks/{cook}").json()
+    found = httpx2.get(f"{address}/api/cooks/{cook}", timeout=PATIENCE_S).json()
     for step in found["steps"]:
         for number, tick in enumerate(step["ticks"]):
             event = {"key": f"tick-{step['step_id']}-{number}", "kind": "ticked",
                      "step_id": step["step_id"], "tick": tick["code"]}  # fmt: skip
-            httpx2.post(f"{address}/api/cooks/{cook}/events", json=event)
+            httpx2.post(f"{address}/api/cooks/{cook}/events", json=event, timeout=PATIENCE_S)
         event = {"key": f"done-{step['step_id']}", "kind": "done", "step_id": step["step_id"]}
-        httpx2.post(f"{address}/api/cooks/{cook}/events", json=event)
+        httpx2.post(f"{address}/api/cooks/{cook}/events", json=event, timeout=PATIENCE_S)
         if step["kind"] == "come_up":
             break
     page.goto(f"/cook?cook={cook}")
@@ -112,12 +123,16 @@ def test_minutes_count_down_without_a_connected_cooker(page: Page, address: str)
         >= 96
     )
     httpx2.post(
-        f"{address}/api/cooks/{cook}/events", json={"key": "over-hand", "kind": "abandoned"}
+        f"{address}/api/cooks/{cook}/events",
+        json={"key": "over-hand", "kind": "abandoned"},
+        timeout=PATIENCE_S,
     )
 
 
 def test_two_tabs_do_not_write_over_each_other(context: BrowserContext, address: str) -> None:
-    made = httpx2.post(f"{address}/api/plans", json={"name": "Two tabs", "inputs": PLAN}).json()
+    made = httpx2.post(
+        f"{address}/api/plans", json={"name": "Two tabs", "inputs": PLAN}, timeout=PATIENCE_S
+    ).json()
     one, two = context.new_page(), context.new_page()
     for tab in (one, two):
         tab.goto("/plan/saved")
@@ -139,7 +154,7 @@ def test_two_tabs_do_not_write_over_each_other(context: BrowserContext, address:
     expect(two.get_by_role("dialog")).to_contain_text("was changed in another window")
     two.get_by_role("button", name=screen("ui-keep-my-version")).click()
     expect(two.get_by_role("dialog")).to_have_count(0)
-    kept = httpx2.get(f"{address}/api/plans/{made['id']}").json()
+    kept = httpx2.get(f"{address}/api/plans/{made['id']}", timeout=PATIENCE_S).json()
     assert kept["inputs"]["pieces"][0]["thickness"] == "1 1/2 in"
 
 
@@ -163,15 +178,19 @@ def test_a_phone_counts_on_when_the_app_is_gone_and_sends_what_waits(
     with serving(tmp_path, demo=True, port=port) as address:
         expect(page.get_by_test_id("step")).not_to_contain_text("Trim, measure")
         expect(page.get_by_text(screen("app-the-app-does-not-answer-2"))).to_have_count(0)
-        events = httpx2.get(f"{address}/api/cooks/{cook}/events").json()["events"]
+        events = httpx2.get(f"{address}/api/cooks/{cook}/events", timeout=PATIENCE_S).json()[
+            "events"
+        ]
         assert "done" in {event["kind"] for event in events}
     page.close()
 
 
 def test_long_words_and_small_screens(page: Page, address: str) -> None:
     word = "Brisket" * 17  # one unbroken word of 119 letters
-    httpx2.post(f"{address}/api/plans", json={"name": word, "inputs": PLAN})
-    cook = httpx2.post(f"{address}/api/cooks", json={"name": word, "plan": PLAN}).json()["id"]
+    httpx2.post(f"{address}/api/plans", json={"name": word, "inputs": PLAN}, timeout=PATIENCE_S)
+    cook = httpx2.post(
+        f"{address}/api/cooks", json={"name": word, "plan": PLAN}, timeout=PATIENCE_S
+    ).json()["id"]
     for size in ({"width": 320, "height": 640}, DESK):
         page.set_viewport_size({"width": size["width"], "height": size["height"]})
         for path in (*VIEWS, f"/cook?cook={cook}"):
@@ -183,5 +202,5 @@ def test_long_words_and_small_screens(page: Page, address: str) -> None:
             )
             assert wide <= 0, (path, size, wide)
     over = {"key": "over-long", "kind": "abandoned"}
-    httpx2.post(f"{address}/api/cooks/{cook}/events", json=over)
+    httpx2.post(f"{address}/api/cooks/{cook}/events", json=over, timeout=PATIENCE_S)
     httpx2.delete(f"{address}/api/cooks/{cook}")

@@ -14,7 +14,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from pneumachron.text.reader import LOCALES, Locale
-from tests.browser.conftest import BRISKET
+from tests.browser.conftest import BRISKET, own_alert
 from tests.browser.words import screen
 from tests.live import serving
 
@@ -93,7 +93,7 @@ def too_thick(page: Page, locale: Locale) -> None:
     us = "lb" in str(weight.get_attribute("placeholder")).replace("\u030a", "")
     thickness = page.get_by_label(screen("plan-thickness", locale), exact=True)
     thickness.fill("9 in" if us else "23 cm")
-    page.get_by_role("alert").wait_for()
+    own_alert(page).wait_for()
 
 
 STATES: dict[str, tuple[str, Act | None]] = {

@@ -6,7 +6,7 @@ from pathlib import Path
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import BRISKET
+from tests.browser.conftest import BRISKET, own_alert
 from tests.browser.test_other_views import axe_clean
 from tests.browser.test_plan import HOLD, field, hold, minutes
 from tests.browser.words import screen
@@ -193,7 +193,7 @@ def test_own_pot_and_boil_test(page: Page) -> None:
     ):
         page.get_by_label(label).fill(text)
     page.get_by_role("button", name=screen("kitchen-add-cooker")).click()
-    expect(page.get_by_role("alert")).to_contain_text("Measure again")
+    expect(own_alert(page)).to_contain_text("Measure again")
     page.get_by_label(screen("kitchen-inside-wall-to-wall")).fill("22 cm")
     page.get_by_role("button", name=screen("kitchen-add-cooker")).click()
     card = page.get_by_role("listitem").filter(has_text="The bell-ringers' pot")
@@ -231,7 +231,7 @@ def test_a_copy_is_read_back_after_a_dry_run(page: Page, tmp_path: Path) -> None
     page.get_by_label(screen("kitchen-restore-a-backup")).set_input_files(
         {"name": "x.json", "mimeType": "application/json", "buffer": b"<script>"}
     )
-    expect(page.get_by_role("alert")).to_contain_text("cannot be read")
+    expect(own_alert(page)).to_contain_text("cannot be read")
 
 
 def test_guide_uses_the_cooks_own_plan(page: Page) -> None:
@@ -273,7 +273,7 @@ def test_the_knife_makes_the_pieces(page: Page) -> None:
     page.reload()
     expect(field(page, "cubes of")).to_have_value("2 in")
     field(page, "cubes of").fill("9 in")
-    expect(page.get_by_role("alert")).to_contain_text("Cubes of")
+    expect(own_alert(page)).to_contain_text("Cubes of")
 
 
 def test_own_minutes_say_what_to_expect(page: Page) -> None:
@@ -289,7 +289,7 @@ def test_own_minutes_say_what_to_expect(page: Page) -> None:
     expect(page.get_by_test_id("range")).to_contain_text(f"The plan would set {usual}")
     expect(page.get_by_label("cook time 40 min, likely range")).to_be_visible()
     field(page, "my own time").fill("9000")
-    expect(page.get_by_role("alert")).to_contain_text("0 to 720")
+    expect(own_alert(page)).to_contain_text("0 to 720")
     field(page, "my own time").fill("")
     expect(hold(page)).to_have_text(usual)
 
@@ -401,15 +401,15 @@ def test_rarer_choices_are_on_the_bench(page: Page) -> None:
     spoken = page.locator("p.sr-only").filter(has_text="at 100 kPa")
     expect(spoken).to_contain_text(f"{minutes(page)}")
     field(page, "own pressure").fill("400 kPa")
-    expect(page.get_by_role("alert")).to_contain_text("outside what this can plan")
+    expect(own_alert(page)).to_contain_text("outside what this can plan")
     field(page, "own pressure").fill("100 kPa")
     page.get_by_text(screen("plan-more-shape-sauce-a-second-cut")).click()
     field(page, "length").fill("40 cm")
     field(page, "width").fill("30 cm")
-    expect(page.get_by_role("alert")).to_contain_text("weighs about")
+    expect(own_alert(page)).to_contain_text("weighs about")
     field(page, "length").fill("")
     field(page, "width").fill("")
-    expect(page.get_by_role("alert")).to_have_count(0)
+    expect(own_alert(page)).to_have_count(0)
     single = minutes(page)
     page.get_by_label(screen("plan-arrangement")).select_option(label="partly on each other")
     expect(hold(page)).not_to_have_text(f"{single} min")

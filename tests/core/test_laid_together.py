@@ -63,6 +63,14 @@ def test_the_same_as_the_plan_for_the_minutes_of_the_plan() -> None:
         assert at_open == pytest.approx(outcome.core_at_open_c, abs=0.5)
 
 
+@pytest.mark.parametrize("seconds", [2.0, 29.0, 31.0])
+def test_a_cook_that_was_over_at_once_has_a_course_all_the_same(seconds: float) -> None:
+    traces = pieces_along(resolve(TWO_WAYS), np.array([0.0, seconds]), np.array([15.0, 15.5]))
+    assert all(len(trace.time_s) >= 2 for trace in traces)
+    assert all(np.isfinite(trace.core_c).all() for trace in traces)
+    assert all(trace.core_c[-1] < 16.0 for trace in traces)
+
+
 def test_a_membrane_costs_a_rung_and_no_heat() -> None:
     """Common practice: left on, it takes the next step of the ladder to bite through."""
     off, on = pieces_along(resolve(TWO_WAYS), *HISTORY)

@@ -64,7 +64,8 @@ def pieces_along(
     if time_s.shape != pot_c.shape or len(time_s) < 2 or not np.all(np.diff(time_s) > 0):
         raise ShapeError("a trace has two moments or more, and they rise")
     span = min(float(time_s[-1] - time_s[0]), LONGEST_S)
-    count = int(span // GRID_S) + 1
+    # what was over within a step (a cook abandoned at once) is told to the end of that step
+    count = max(int(span // GRID_S), 1) + 1
     grid = np.asarray(float(time_s[0]) + GRID_S * np.arange(count), dtype=np.float64)
     pot = np.interp(grid, time_s, pot_c)
     _, meat = first_cases(setup)
