@@ -437,3 +437,42 @@ def test_short_ribs_in_german() -> None:
 )  # fmt: skip
 def test_foods_by_what_they_do_in_the_pot(food: str, kind: str) -> None:
     assert food_of(f"2 tbsp {food}").kind == kind
+
+
+def test_amounts_in_words_within_a_paragraph() -> None:
+    recipe = read(
+        "My slow-cooker brisket for any Tuesday\n\nSo! You take a flat-cut brisket about three and"
+        " a half pounds, trim it. Whisk one can whole-berry cranberry sauce with half a cup of red"
+        " wine and two tablespoons tomato paste. Onions on the bottom of the crock, brisket, sauce over."
+        " Low 8-9 hours.\n"
+    )
+    found = understand(recipe)
+    assert found.mass_kg == pytest.approx(parse_measure("3 1/2 lb", "mass", "mass"), rel=0.01)
+    assert {"half a cup of red wine", "two tablespoons tomato paste"} <= set(recipe.ingredients)
+
+
+def test_half_of_a_sauce_over_cooked_meat_is_no_marinade() -> None:
+    done = made("Mix the rub. Rub all over the pork.", "Roast at 300 degrees F for about 6 hours.",
+                "Simmer the vinegar and ketchup in a saucepan for 10 minutes. Shred. Pour half of the"
+                " sauce over the pork. Serve on the buns with remaining sauce.",
+                more=("3 tablespoons paprika", "3 tablespoons coarse salt", "1 cup cider vinegar",
+                      "1/2 cup ketchup", "12 hamburger buns"))  # fmt: skip
+    assert (went(done, 1), went(done, 2)) == (["season"], ["season"])
+    assert went(done, 5) == ["beside"]
+
+
+def test_plus_signs_and_what_a_page_offers_to_select() -> None:
+    recipe = read("Tacos\n\nIngredients\nDeselect All\n+ 2 kg boneless pork shoulder\n+ 1 onion\n\n"
+                  f"Directions\n{WET}\n")  # fmt: skip
+    assert recipe.ingredients == ("2 kg boneless pork shoulder", "1 onion")
+
+
+@pytest.mark.parametrize(
+    ("line", "cut"),
+    [
+        ("4 spare rib chops (about 8 oz each)", "shoulder_boneless"),
+        ("2 lb pork spareribs cut across into 2 inch pieces", "rib_pieces"),
+    ],
+)
+def test_cuts_with_names_like_those_of_others(line: str, cut: str) -> None:
+    assert understood(WET, meat=line).cut == cut

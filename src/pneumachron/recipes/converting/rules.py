@@ -350,7 +350,9 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if (part := context.parts.get(item.index)) is not None:
         thickens = _SLURRY.search(part.name) is not None
         brushed = part.role == "sauce" and context.brushes_sauce and not thickens
-        line = plain_line(context, item, "finish" if brushed else WHEN_OF_ROLE[part.role])
+        role: PartRole = "glaze" if brushed else part.role
+        # buns may stand last in the list of the sauce
+        line = plain_line(context, item, WHEN_OF_ROLE["beside" if item.kind == "beside" else role])
         return ConvertedLines((line,), "other_part", {"part": part.name[:60]})
     if item.index in context.shared | context.soaked:
         return _marinade(context, item)

@@ -2,7 +2,7 @@
 
 import re
 
-from pneumachron.recipes.converting.naming import is_named, named_in, rows_named
+from pneumachron.recipes.converting.naming import around, is_named, named_in, rows_named
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Kind, foods_in
@@ -132,6 +132,9 @@ _THE_REST = any_of(
 def shared_lines(understood: Understood) -> frozenset[int]:
     """Lines mixed once, of which a part goes onto the raw meat and the rest is brushed on late."""
     sentences = [text for step in understood.said for text in sentences_in(step)]
+    main = understood.cooking.main
+    early = sentences if main is None else around(understood.said, *main)[0]
+    before = sum(len(sentences_in(text)) for text in early)
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     for place, sentence in enumerate(sentences):
         if not MIXED.search(sentence) or WITH_THE_MEAT.search(sentence):
@@ -141,6 +144,8 @@ def shared_lines(understood: Understood) -> frozenset[int]:
             (at for at, text in enumerate(sentences) if at > place and _SOME_OF_IT.search(text)),
             len(sentences),
         )
+        if some >= before:
+            continue  # half of it is poured over cooked meat
         rest = any(_THE_REST.search(text) for text in sentences[some + 1 :])
         if rest and len(rows) > 1:
             return rows

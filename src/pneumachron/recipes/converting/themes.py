@@ -29,6 +29,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"^(cook(ing)? )?temp(erature)?\s*:",
             r"^(wood|fuel|pit|smoker|grill|fire)\s*:",
             r"^oven\s*:?\s*\d",
+            r"^\W*(NP?R|QP?R|(natural|quick) (pressure )?release)\b",
         ),
     ),
     ("spray", any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")),

@@ -48,6 +48,7 @@ YIELD = any_of(
     r"^(serves|servings?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
     r"^(serves|feeds) about \d.{0,20}$",
     r"^for \d{1,3}( (people|persons|plates|of us))?\.?$",
+    r"^portionen\s*:\s*\d{1,3}$",
     r"^(?:(?:rezept |zutaten )?f(?:ü|ue)r )?(?:ca\. )?\d{1,3} (?:personen|portionen|leute)\s*:?$",
     r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|portions|plates|people|persons)\.?$",
 )

@@ -9,7 +9,7 @@ from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.patterns import any_of
 
 BULLET = re.compile(
-    r"^\s*(?:[-*•·▢☐\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐\u2013]\s+|^\s*[●○◎◆◇■□\u2460-\u2473]\s*"
+    r"^\s*(?:[-*•·▢☐+\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐+\u2013]\s+|^\s*[●○◎◆◇■□\u2460-\u2473]\s*"
 )
 NUMBERED = re.compile(
     r"^\s*(?:step\s*)?\d{1,2}\s*(?:[.):]\s+(?=[A-Za-z])|\)\s+(?=\d))|^\s*step\s+\d{1,2}\s+", re.I
@@ -27,6 +27,7 @@ CLUTTER = any_of(
     r"|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
     r"^(level|active|difficulty|skill)\s*:",
+    r"^(?:de)?select all$",
     r"^(tags?|keywords?|categories|slug|layout|permalink|draft|lang)\s*:",
     r"^[aq](?:nswer|uestion)?\s*\([^()]{3,40}\)\s*:",
     r"^\W*(image|photo|picture|video|advertisement)\b\s*:|^\[(image|photo|picture|video)\b",

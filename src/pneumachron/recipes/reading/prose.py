@@ -45,7 +45,7 @@ _FEW_WORDS = 4
 _APART = re.compile(
     r",\s*(?:and\s+|then\s+)?|;\s*|\s+(?:with|plus|into|\+)\s+|(?:^|\s+)w/\s*|:\s+"
     r"|(?<!\d)\s+(?=\d[\d/.]*\s?(?:T|t|c|C|tsp|tbsp|Tbsp|cups?|oz)\b)"
-    r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|an?\s|some\s|plenty\s|lots\s)|(?<![\s\d]c)(?<![\s\d]t)(?<![\s\d]T)[.!](?:\s+|$)"
+    r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|(?:an?|one|two|three|four|half|some|plenty|lots)\s)|(?<![\s\d]c)(?<![\s\d]t)(?<![\s\d]T)[.!](?:\s+|$)"
 )
 _PART = re.compile(r"^(?P<name>(?:(?:for )?the )?[a-z]+(?: [a-z]+){0,2}):\s+(?=\S)", re.I)
 _EACH = re.compile(r"\beach\b", re.I)
@@ -67,9 +67,24 @@ MOST_FOODS = 40
 """Judgement: a told recipe has a dozen."""
 
 
+_IN_WORDS = {"one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7,
+             "eight": 8, "nine": 9, "ten": 10}  # fmt: skip
+_POUNDS = re.compile(
+    rf"\b(?P<count>{'|'.join(_IN_WORDS)})(?P<half> and a half)?(?=[ -](?:lbs?|pounds?|kilos?)\b)",
+    re.I,
+)
+
+
+def _figures(text: str) -> str:
+    """“Three and a half pounds” in figures."""
+    return _POUNDS.sub(
+        lambda found: f"{_IN_WORDS[found['count'].lower()]}{' 1/2' if found['half'] else ''}", text
+    )
+
+
 def meat_in_prose(texts: Sequence[str]) -> list[str]:
     """“I take an 8 lb bone-in butt, slather it …”: the meat of a recipe without a list."""
-    found = next((meat for text in texts if (meat := _meat_of(text))), None)
+    found = next((meat for text in texts if (meat := _meat_of(_figures(text)))), None)
     return [found] if found else []
 
 
@@ -100,6 +115,7 @@ def without_meat_only(steps: Sequence[str]) -> list[str]:
 
 
 def _names_only_meat(sentence: str) -> bool:
+    sentence = _figures(sentence)
     meat = _meat_of(sentence)
     return bool(meat) and len(sentence.replace(meat, "").split()) < _FEW_WORDS
 
@@ -160,8 +176,8 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
 
 _AMOUNT = re.compile(
     r"(?:^|\s)(?P<rest>(?:[\d½¼¾⅓⅔]"
-    r"|(?:an?|two|three|four) (?:bottles?|glass(?:es)?|cups?|splash|pinch|handfuls?|cans?|tins?"
-    r"|jars?|knob|sprigs?)\b|a (?:few|couple of)\b"
+    r"|(?:half an?|an?|one|two|three|four) (?:bottles?|glass(?:es)?|cups?|splash|pinch|handfuls?"
+    r"|cans?|tins?|jars?|knob|sprigs?|tablespoons?|teaspoons?|packets?|envelopes?)\b|a (?:few|couple of)\b"
     r"|(?:two|three|four|five|six)\s(?!hours?|minutes?|days?)).*)"
 )
 _WHEN = re.compile(

@@ -53,8 +53,8 @@ def _ribs(low: str, _: bool, __: bool) -> tuple[str, bool]:
 
 
 CHOPPED = re.compile(
-    r"\b(?:chopped|cut|sawn|hacked)\b(?: across the bones?)? in(?:to)? (?:about )?[\d½¼¾⅓⅔/ .-]+"
-    r"(?:cm|mm|inch(?:es)?|in\b|\")[- ]?(?:long )?(?:lengths?|pieces|chunks|sections)"
+    r"\b(?:chopped|cut|sawn|hacked)\b(?: across(?: the bones?)?)? in(?:to)? (?:about )?"
+    r"[\d½¼¾⅓⅔/ .-]+(?:cm|mm|inch(?:es)?|in\b|\")[- ]?(?:long )?(?:lengths?|pieces|chunks|sections)"
     r"|\bacross the bones?\b.{0,12}\bpieces\b"
 )
 """“Chopped into 4 cm lengths” by the butcher."""
@@ -84,6 +84,7 @@ def _german_shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
 
 
 _CUTS = (
+    (r"spare[- ]?rib chops?\b", lambda *_: ("shoulder_boneless", False)),
     (r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b",
      lambda _, __, boned: (
          "shoulder_bone_in" if boned else "shoulder_boneless", False

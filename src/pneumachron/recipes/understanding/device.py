@@ -53,7 +53,7 @@ LID = any_of(
     r"\bclay pot\b",
     r"\btagine\b",
     r"\bschmor\w+",
-    r"\b(zugedeckt|abgedeckt|deckel)\b",
+    r"\b(zugedeckt|abgedeckt|abdecken|deckel|alufolie)\b",
 )
 SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b", r"\btagine\b",
                  r"\b(low|lowest|gentlest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",

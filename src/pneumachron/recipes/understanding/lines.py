@@ -287,7 +287,7 @@ def _behind_the_name(found: re.Match[str]) -> str:
     return f"{found['name'].strip()} ({grade})"
 
 
-_BULLETS = re.compile(r"^(?:[-*•·▢☐–★☆●○◎◆◇■□\s]+|\[[ xX]?\]\s*)+(?=\S)")
+_BULLETS = re.compile(r"^(?:[-*•·▢☐–★☆●○◎◆◇■□\s]+|\+\s+|\[[ xX]?\]\s*)+(?=\S)")
 _IN_A_BOTTLE = re.compile(
     r"^(?:1 (?:x )?)?(\d+(?:\.\d+)?)[ -]?(ml|cl|l|dl|g|oz|ounce|fl\.? ?oz)\b\.?[ -]"
     r"(?:bottles?|cans?|tins?|jars?|packs?|packets?|cartons?)\s+(?:of\s+)?(?=[a-z])",

@@ -138,7 +138,7 @@ _CRUST = any_of(r"\bcrackl", r"\bcrisp", r"\bglaz", r"\bsticky\b", r"\bbrowned\b
                 r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b", r"\buncover", r"\bunwrap",
                 r"\bbrush", r"\bbast", r"\bcaramel", r"\bpaint", r"\bcolou?r\b", r"\bchar\b",
                 r"\bknusprig", r"\bkross", r"\bkruste", r"\b(über)?bräun",
-                r"\bglasier")  # fmt: skip
+                r"\bglasier", r"\bohne (folie|deckel)\b", r"\bfertig (backen|garen)\b")  # fmt: skip
 
 
 def _is_finish(item: "_Found", main: "_Found") -> bool:
