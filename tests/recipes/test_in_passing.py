@@ -443,8 +443,8 @@ def test_amounts_in_words_within_a_paragraph() -> None:
     recipe = read(
         "My slow-cooker brisket for any Tuesday\n\nSo! You take a flat-cut brisket about three and"
         " a half pounds, trim it. Whisk one can whole-berry cranberry sauce with half a cup of red"
-        " wine and two tablespoons tomato paste. Onions on the bottom of the crock, brisket, sauce over."
-        " Low 8-9 hours.\n"
+        " wine and two tablespoons tomato paste. Onions on the bottom of the crock, brisket,"
+        " sauce over. Low 8-9 hours.\n"
     )
     found = understand(recipe)
     assert found.mass_kg == pytest.approx(parse_measure("3 1/2 lb", "mass", "mass"), rel=0.01)
@@ -453,8 +453,8 @@ def test_amounts_in_words_within_a_paragraph() -> None:
 
 def test_half_of_a_sauce_over_cooked_meat_is_no_marinade() -> None:
     done = made("Mix the rub. Rub all over the pork.", "Roast at 300 degrees F for about 6 hours.",
-                "Simmer the vinegar and ketchup in a saucepan for 10 minutes. Shred. Pour half of the"
-                " sauce over the pork. Serve on the buns with remaining sauce.",
+                "Simmer the vinegar and ketchup in a saucepan for 10 minutes. Shred. Pour half of"
+                " the sauce over the pork. Serve on the buns with remaining sauce.",
                 more=("3 tablespoons paprika", "3 tablespoons coarse salt", "1 cup cider vinegar",
                       "1/2 cup ketchup", "12 hamburger buns"))  # fmt: skip
     assert (went(done, 1), went(done, 2)) == (["season"], ["season"])

@@ -177,7 +177,8 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
 _AMOUNT = re.compile(
     r"(?:^|\s)(?P<rest>(?:[\d½¼¾⅓⅔]"
     r"|(?:half an?|an?|one|two|three|four) (?:bottles?|glass(?:es)?|cups?|splash|pinch|handfuls?"
-    r"|cans?|tins?|jars?|knob|sprigs?|tablespoons?|teaspoons?|packets?|envelopes?)\b|a (?:few|couple of)\b"
+    r"|cans?|tins?|jars?|knob|sprigs?|tablespoons?|teaspoons?|packets?|envelopes?)\b"
+    r"|a (?:few|couple of)\b"
     r"|(?:two|three|four|five|six)\s(?!hours?|minutes?|days?)).*)"
 )
 _WHEN = re.compile(
