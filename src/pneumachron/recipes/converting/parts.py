@@ -11,6 +11,7 @@ from pneumachron.recipes.converting.naming import (
     names_any,
     rows_named,
 )
+from pneumachron.recipes.converting.seasoning import SPRAYED
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part, PartRole, Section
 from pneumachron.recipes.understanding.ingredients import (
@@ -24,8 +25,6 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 _APART: frozenset[PartRole] = frozenset({"glaze", "sauce", "beside"})
-_SPRAYED_ON = any_of(r"\bmops?\b", r"\bsprit?z")
-"""A mop keeps the meat moist in a smoker; under the lid nothing dries."""
 LIQUID_OF_A_BRAISE_M3 = 150e-6
 """A sauce with more stock, wine or water than this is what the meat cooks in. Judgement."""
 
@@ -45,7 +44,8 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         braise = part.role == "sauce" and (
             thin_m3 > LIQUID_OF_A_BRAISE_M3 or _is_poured_in(understood, part)
         )
-        if part.role in _APART and not (meat or braise or _SPRAYED_ON.search(part.name)):
+        if part.role in _APART and not (meat or braise or SPRAYED.search(part.name)):
+            # (a mop keeps meat moist in a smoker; under the lid nothing dries)
             # what is made behind all the rest, under a heading of its own, stays a sauce of its own
             alone = part.role == "sauce" and part.name in own
             told_part = Part(part.name, "beside", part.lines) if alone else part

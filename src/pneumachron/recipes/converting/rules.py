@@ -9,6 +9,7 @@ from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
 from pneumachron.core.units import show_mass
 from pneumachron.recipes.converting.context import (
+    SAME,
     ConversionContext,
     ConvertedLines,
     plain_line,
@@ -43,7 +44,7 @@ def _kept(when: When) -> RuleFn:
 
 
 def _scaled(context: ConversionContext, item: Ingredient) -> bool:
-    return abs(context.scale - 1.0) > 0.02 and item.line.low is not None
+    return abs(context.scale - 1.0) > SAME and item.line.low is not None
 
 
 def _liquid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
