@@ -2,6 +2,7 @@
 
 import asyncio
 import atexit
+import os
 import socket
 import subprocess
 import sys
@@ -24,6 +25,9 @@ from pneumachron.store.db import Database
 Found = TypeVar("Found")
 PATIENCE_S = 60.0
 """How long a test waits for an answer: no measure of speed, on a machine that does much else."""
+START_S = 240.0
+"""How long the program may take to start. Two seconds do; half a minute was seen where the machine
+had to read all of Python's packages from a slow disk again."""
 
 
 def run_apart(work: Callable[[], Coroutine[Any, Any, Found]]) -> Found:
@@ -37,11 +41,19 @@ def chromium() -> Path:
     return next(path for path in BROWSERS if path.exists())
 
 
+WORKER = int(os.environ.get("PYTEST_XDIST_WORKER", "gw0").removeprefix("gw"))
+_PORTS = iter(range(16_000 + 1_000 * WORKER, 17_000 + 1_000 * WORKER))
+"""Each worker has ports of its own, below those that the system gives to connections (32768 on):
+nothing takes one between the moment it is found free and the start of the program."""
+
+
 def free_port() -> int:
-    """A port that nobody listens on."""
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        return int(probe.getsockname()[1])
+    """A port that nobody listens on, and that no other test is given."""
+    for port in _PORTS:
+        with socket.socket() as probe:
+            if probe.connect_ex(("127.0.0.1", port)) != 0:
+                return port
+    raise AssertionError("every port of this worker was used")
 
 
 def start(folder: Path, port: int, *more: str) -> subprocess.Popen[bytes]:
@@ -87,10 +99,10 @@ def serving(
 
 def wait_for(url: str, process: subprocess.Popen[bytes]) -> None:
     """Until it answers."""
-    deadline = time.monotonic() + 60
+    deadline = time.monotonic() + START_S
     while time.monotonic() < deadline:
         try:
-            with urlopen(url):
+            with urlopen(url, timeout=START_S):
                 return
         except (URLError, ConnectionError):
             assert process.poll() is None, "the app stopped while starting"

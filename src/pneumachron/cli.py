@@ -89,6 +89,7 @@ def serve(
     from pneumachron.demo import scenario
 
     _check_host(host)
+    _check_port("0.0.0.0" if lan else host, port)
     if demo:
         with _told(), _opened(data, exclusive=True) as database, database.writing() as session:
             scenario.fill(session, data)
@@ -123,6 +124,23 @@ def _check_host(host: str) -> None:
             err=True,
         )
         raise typer.Exit(2)
+
+
+def _check_port(host: str, port: int) -> None:
+    """A port that is taken is found before anything is written or said to be served."""
+    import socket
+
+    try:
+        family = socket.AF_INET6 if ":" in host else socket.AF_INET
+        with socket.create_server((host, port), family=family):
+            return
+    except PermissionError:
+        said = f"This account may not use port {port}."
+    except OSError:
+        said = f"Another program already uses port {port} of this machine."
+    another = port + 1 if 1024 <= port < 65535 else 8137
+    typer.echo(f"{said} Take another port: --port {another}.", err=True)
+    raise typer.Exit(2)
 
 
 def _check_folder(data: Path, port: int) -> None:

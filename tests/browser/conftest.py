@@ -8,10 +8,9 @@ from urllib.parse import urlsplit
 import pytest
 from playwright.sync_api import BrowserContext, Locator, Page, expect
 
-from tests.live import chromium, serving
+from tests.live import PATIENCE_S, chromium, serving
 
-expect.set_options(timeout=20_000)  # a busy machine with two cores may take its time
-
+expect.set_options(timeout=1000 * PATIENCE_S)
 
 FLAGS = [
     "--disable-quic",
@@ -36,6 +35,12 @@ def browser_type_launch_args() -> dict[str, Any]:
 def address(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
     with serving(tmp_path_factory.mktemp("browser"), demo=True, fresh=True) as served:
         yield served
+
+
+@pytest.fixture(autouse=True)
+def patience(context: BrowserContext) -> None:
+    """A press or a page has as long as what is expected of it."""
+    context.set_default_timeout(1000 * PATIENCE_S)
 
 
 @pytest.fixture

@@ -28,7 +28,7 @@ from pneumachron.store.db import FILE_NAME, Database
 from pneumachron.store.errors import DamagedError, FolderInUseError, NewerFolderError
 from pneumachron.store.folder import held
 from tests.conftest import BRISKET
-from tests.live import free_port, serving, start, wait_for
+from tests.live import START_S, free_port, serving, start, wait_for
 
 PROGRAM = str(Path(sys.executable).with_name("pneumachron"))
 
@@ -59,12 +59,24 @@ def test_a_second_server_says_who_has_the_folder(tmp_path: Path) -> None:
     with serving(tmp_path, demo=False, port=port):
         second = subprocess.run(
             [PROGRAM, "serve", "--port", str(free_port()), "--data", str(tmp_path)],
-            capture_output=True, text=True, timeout=60, check=False,
+            capture_output=True, text=True, timeout=START_S, check=False,
         )  # fmt: skip
     assert second.returncode == 2
     assert f"on port {port}" in second.stderr
     assert "Traceback" not in second.stderr
     assert len(second.stderr.strip().splitlines()) == 1
+
+
+def test_a_port_that_is_taken_is_said(tmp_path: Path) -> None:
+    with serving(tmp_path / "one", demo=False, port=(port := free_port())):
+        second = subprocess.run(
+            [PROGRAM, "serve", "--port", str(port), "--data", str(tmp_path / "two")],
+            capture_output=True, text=True, timeout=START_S, check=False,
+        )  # fmt: skip
+    assert second.returncode == 2
+    assert second.stderr.startswith(f"Another program already uses port {port} of this machine.")
+    assert f"--port {port + 1}" in second.stderr
+    assert not second.stdout
 
 
 def test_the_lock_goes_with_a_killed_process(tmp_path: Path) -> None:
