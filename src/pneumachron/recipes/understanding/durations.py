@@ -144,7 +144,11 @@ def _plain(text: str) -> str:
     text = text.replace("\u2109", "°F").replace("\u2103", "°C")
     for sign, words in _VULGAR.items():
         text = text.replace(sign, words)
-    return text
+    # "2-1/2 hours" is two and a half
+    return _MIXED.sub(r"\1 \2", text)
+
+
+_MIXED = re.compile(r"(?<![\d/])(\d{1,2})\s?[-–]\s?(\d\s?/\s?\d)(?!\d)")
 
 
 def _in_figures(text: str) -> str:
@@ -212,8 +216,8 @@ _NAMED_OVEN = re.compile(
 _BARE = re.compile(
     r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|hold|running"
     r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^)"
-    r"(?P<value>\d{3})(?:(?:-|–| to )\d{3})?(?:-?ish)?"
-    r"(?= (?:for|till?|until|oven|all|or|and|with|over|using)\b|[,.;]| \(| \d| ?$)"
+    r"(?P<value>\d{3})(?:(?:-|–| to | and )\d{3})?(?:-?ish)?"
+    r"(?= (?:for|till?|until|oven|all|or|and|with|over|using|on|these|now)\b|[,.;]| \(| \d| ?$)"
     r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"
     r"|@ ?(?P<sign>\d{3})\b|\((?P<aside>\d{3})\)",
     re.I,
@@ -221,6 +225,8 @@ _BARE = re.compile(
 """“Bake at 325 for …”, “225 till it hits 165”: a heat by its place alone."""
 
 
+_HOTTER_F = re.compile(r"\s?(?:-|–|to|and)\s?(?:2[5-9]\d|[34]\d\d)\b")
+"""“240 to 260”: no oven is set to 260 °C for hours, so that both are °F."""
 _FANNED = any_of(r"\bfan\b", r"\bconvection\b", r"\bUmluft\b")
 _SMOKES = any_of(r"\bsmok", r"\bpit\b")
 
@@ -250,6 +256,17 @@ def _most_c(text: str, found: re.Match[str]) -> float:
 def temperatures_in(text: str) -> list[Degrees]:
     """Temperatures from 55 to 290 °C; the unit is told from the number where it is not named."""
     plain = _in_figures(_plain(text))
+    found = [*_with_a_sign(plain), *_gas_marks(plain)]
+    if not found:
+        # "a moderate oven (350)": the number is meant, the name is only about right
+        found = _in_brackets(plain) or _named_ovens(plain)
+    if all(_FANNED.search(plain[item.start : item.end + 6]) for item in found if item.exact):
+        found += _by_place(plain, found)
+    return sorted(found, key=lambda item: item.start)
+
+
+def _with_a_sign(plain: str) -> list[Degrees]:
+    """Those with a degree sign or a unit."""
     found: list[Degrees] = []
     for match in _DEGREES.finditer(plain):
         if found and _TO.fullmatch(plain, found[-1].end, match.start()):
@@ -263,19 +280,47 @@ def temperatures_in(text: str) -> list[Degrees]:
         temp = (value - 32.0) / 1.8 if fahrenheit else value
         if 55.0 <= temp <= MOST_C:
             found.append(Degrees(temp, match.start(), match.end()))
-    for match in re.finditer(r"\b(?:gas\s+mark|gas|mark)\s+((?:1/[24])|\d)(?![\d/])", plain, re.I):
-        mark = float(Fraction(match[1]))
-        if mark in _GAS:
-            found.append(Degrees(_GAS[mark], match.start(), match.end(), exact=False))
-    for match in _NAMED_OVEN.finditer(plain) if not found else ():
-        how = " ".join(match["how"].lower().split())
-        found.append(Degrees(_NAMED_C[how], match.start(), match.end(), exact=False))
-    if all(_FANNED.search(plain[item.start : item.end + 6]) for item in found):
-        for match in _BARE.finditer(plain):
-            temp_c = _bare_c(float(next(filter(None, match.groups()))), plain)
-            ranged = found and _TO.fullmatch(
-                plain, found[-1].end, match.start(match.lastindex or 0)
-            )
-            if temp_c is not None and temp_c <= MOST_C and not ranged:
-                found.append(Degrees(temp_c, match.start(), match.end()))
-    return sorted(found, key=lambda item: item.start)
+    return found
+
+
+def _gas_marks(plain: str) -> list[Degrees]:
+    return [
+        Degrees(_GAS[mark], match.start(), match.end(), exact=False)
+        for match in _GAS_MARK.finditer(plain)
+        if (mark := float(Fraction(match[1]))) in _GAS
+    ]
+
+
+_GAS_MARK = re.compile(r"\b(?:gas\s+mark|gas|mark)\s+((?:1/[24])|\d)(?![\d/])", re.I)
+
+
+def _in_brackets(plain: str) -> list[Degrees]:
+    return [
+        Degrees(temp_c, match.start("aside"), match.end("aside"))
+        for match in _BARE.finditer(plain)
+        if match["aside"] and (temp_c := _bare_c(float(match["aside"]), plain)) is not None
+    ]
+
+
+def _named_ovens(plain: str) -> list[Degrees]:
+    return [
+        Degrees(_NAMED_C[" ".join(found["how"].lower().split())], found.start(), found.end(), False)
+        for found in _NAMED_OVEN.finditer(plain)
+    ]
+
+
+def _by_place(plain: str, known: list[Degrees]) -> list[Degrees]:
+    """Numbers that only their place in the sentence makes a heat."""
+    found: list[Degrees] = []
+    for match in _BARE.finditer(plain):
+        start, end = match.span(match.lastindex or 0)
+        value = float(plain[start:end])
+        temp_c = _bare_c(value, plain)
+        if temp_c == value and _HOTTER_F.match(plain, end):
+            temp_c = (value - 32.0) / 1.8
+        last = [*known, *found][-1:]
+        ranged = last and _TO.fullmatch(plain, last[0].end, start)
+        taken = any(item.start <= start < item.end for item in known)
+        if temp_c is not None and temp_c <= MOST_C and not ranged and not taken:
+            found.append(Degrees(temp_c, start, end))
+    return found

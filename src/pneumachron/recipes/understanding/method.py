@@ -85,6 +85,8 @@ def read_method(recipe: Recipe) -> Cooking:
         span for index, step in enumerate(recipe.steps) for span in _main_spans(index, step, device)
     ]
     if not spans:
+        if in_stages := _in_stages(recipe, device):
+            return in_stages
         guess = _labelled(recipe, device)
         return (
             guess if guess.method else Cooking(device and _of_device(device, ""), None, None, None)
@@ -224,11 +226,13 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     if device in {"pressure", "stovetop"}:
         return not _not_under_pressure(sentence)
     said = any(words.search(sentence) for words in (OVEN, LID, _OPEN, _MEAT_IN, _ONLY_A_TIME))
-    return device != "oven" or said or bool(temperatures_in(sentence))
+    # "In for three hours.", "Give it 2 hours.": what is long and no waiting is the oven's
+    return device != "oven" or said or bool(temperatures_in(sentence)) or _cooks_long(sentence)
 
 
 _ONLY_A_TIME = re.compile(
-    r"^\W*(about |for |approx\w*\.? |around )?[\d½¼¾/.,\s–-]+(to [\d½¼¾/.,\s]+)?"
+    r"^\W*((cook(ing)?|oven|roast(ing)?|bak(e|ing)|brais(e|ing))[- ]time\W+)?"
+    r"(about |for |approx\w*\.? |around )?[\d½¼¾/.,\s–-]+(to [\d½¼¾/.,\s]+)?"
     r"(hours?|hrs?|h|min\w*)( or so| total| in all| more| longer)?(,? (until|till?) .*)?\W*$",
     re.I,
 )
@@ -315,7 +319,8 @@ def _cooks_long(sentence: str) -> bool:
     long = any(span.high_s >= 5400 for span in durations_in(sentence))
     aside = re.search(
         r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold in|\brest"
-        r"|\bboiling water|\bsoak",
+        r"|\bboiling water|\bsoak|\bbrin(e|ed|ing)\b|\bcure[ds]?\b|\bcuring\b|\bthaw|\bdefrost"
+        r"|\bdry[- ]|\bbeforehand\b|\bahead\b|\b(the )?(day|night) before\b|\bin the cellar\b",
         sentence,
         re.I,
     )
@@ -349,6 +354,29 @@ def _gauge(recipe: Recipe) -> float:
     if psi := re.search(r"(\d{1,2})\s*psi", text):
         return float(psi[1]) * PSI_PA
     return next((gauge for words, gauge in _GAUGE_PA.items() if words in text), 100e3)
+
+
+_STAGES = re.compile(r"(?<![\d-])([2-4])-([12])-(1|½|1/2|0\.5)(?![\d-])")
+"""“3-2-1”: hours bare, wrapped, and bare again with the glaze. Common practice."""
+
+
+def _in_stages(recipe: Recipe, device: Device | None) -> Cooking | None:
+    """Ribs whose hours are told by three numbers alone."""
+    if device not in {None, "smoker", "grill", "oven"}:
+        return None
+    for index, step in enumerate(recipe.steps):
+        for place, sentence in enumerate(sentences_in(step)):
+            if found := _STAGES.search(sentence):
+                hours = float(found[1]) + float(found[2]) + (1.0 if found[3] == "1" else 0.5)
+                return Cooking(
+                    method=_of_device(device or "smoker", sentence),
+                    low_s=3600.0 * hours,
+                    high_s=3600.0 * hours,
+                    temp_c=oven_heat_c(recipe.steps, index, place, found.start()),
+                    steps=frozenset({index}),
+                    main=(index, place),
+                )
+    return None
 
 
 _AT_A_LEVEL = re.compile(

@@ -8,10 +8,12 @@ _ENDS = re.compile(
     rf"(?<=[a-zäöüßCF)”\"’'…][.;!]){NO_END}\s+|(?<=\d\.)\s+(?=[A-ZÄÖÜ])|(?<=[A-Z]{{2}}\.)\s+(?=[A-Z])|(?<=[;!])\s+"
 )
 _SHORT = re.compile(
-    r"\b(?:approx|ca|ingreds?|mins?|hrs?|lbs?|oz|tbsps?|tsps?|pkgs?|temp|no|vs|incl|ea|sec|st)\.$",
+    r"\b(?:approx|ca|deg|ingreds?|mins?|hrs?|lbs?|oz|tbsps?|tsps?|pkgs?|temp|no|vs|incl|ea|sec|st)\.$",
     re.I,
 )
-_GOES_ON = re.compile(r"[\d½¼¾(]|(?:covered|or|and|until|till?|per|total|longer|more|at|on|in)\b")
+_GOES_ON = re.compile(
+    r"[\d½¼¾(]|[CF]\b|(?:covered|or|and|until|till?|per|total|longer|more|at|on|in)\b"
+)
 
 
 _UNIT = re.compile(r"[\d½¼¾⅓⅔]\s?(?:c|t|tsps?|tbsps?|tbs|oz|lbs?|pkgs?|qts?|pts?|g|ml)\.$", re.I)

@@ -7,18 +7,32 @@ from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.patterns import any_of
 
 _BONE = r"\b(bones?|blade( bone)?)"
-_INSIDE = r"(inside|internal|in the (middle|cent(er|re)|thickest))"
+_INSIDE = r"(inside|internal|kerntemperatur|in the (middle|cent(er|re)|thickest))"
+_COLLAGEN_GONE = r"(20[0-8] ?°? ?F?|9[3-7] ?°? ?C)\b"
+"""What is read on a thermometer where the connective tissue has melted: 200 to 208 °F, 93 to 97 °C
+(common practice)."""
+_FORKS = r"(two|2|a pair of|a couple of|zwei) (forks|gabeln)"
 _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
         "chewy",
         any_of(
-            r"\b(plenty|lots) of chew\b|\b(nicely|pleasantly|good and) chewy\b|\bchewy the way\b"
+            r"\b(plenty|lots) of chew\b|\b(nicely|pleasantly|good and) chewy\b|\bchewy the way\b",
+            r"\b(meant|supposed) to be chewy\b",
+        ),
+    ),
+    (
+        "holds",
+        any_of(
+            r"\boff (of )?the bones? with (only |just )?a (gentle|slight|little|small|bit of a) "
+            r"(tug|pull)\b",
+            r"\b(needs?|takes?|wants?) (just |only )?a (\w+ ){0,2}(tug|pull)\b",
+            r"\bbite[- ]through\b",
         ),
     ),
     (
         "falls",
         any_of(
-            r"\b(fall|drop)(s|ing)?[- ](apart|off|away|from|to (bits|pieces|shreds))",
+            r"\b(fall|drop)(s|p?ing)?[- ](apart|off|away|from|to (bits|pieces|shreds))",
             r"\bfell (apart|off)",
             rf"{_BONE} (\w+ )?(pulls?|slips?|comes?|twists?|slides?|lifts?|wiggles?) "
             r"((right|clean|straight|easily) )?(out|free|away|clean)\b",
@@ -30,13 +44,20 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bshred",
             r"\bpull[- ]apart\b|\beasy to pull\b|\bpull (in)?to (strands|shreds|chunks)",
             r"\b(rip|break|mash|separate|chop)\w* (up )?(it |them |the meat )?(up )?"
-            r"(roughly|with (two|2) forks|with a (wooden )?spoon)",
-            r"\btwo forks to (separate|shred|pull)\b|\bmash it up\b",
+            r"(roughly|with a (wooden )?spoon)",
+            rf"\b{_FORKS}\b|\bmeat claws\b",
+            r"\bsurrenders?\b|\b(it|meat|pork|beef|joint) gives up\b|\bpulls? itself\b",
+            r"\bchop\w* the (meat|pork|beef) (\w+ )?and (toss|mix|stir|dress)\b",
+            r"\bbreak(ing)? (up )?(the )?(meat|pork|beef)\b",
+            r"\b(discard|(fish|lift|pull|pick)(ing)? out) (the |any |all )?(\w+ )?bones?\b"
+            r"|\b(lift|fish|pull|pick)(ing)? (the |any |all )?(\w+ )?bones? out\b",
+            r"\bmash it up\b",
             rf"{_BONE} (\w+ )?(twists?|turns? easily)\b|\btwist (the|a) bone\b",
             r"\bbones? (are |is )?loose\b|\bloose at the bones?\b",
             r"\bcomes? off clean|\bpulls? off in\b|\bbarely cling|\b(is|are|be) falling\b",
-            r"\b(in)?to (threads|strands|bits)\b|\bstrands\b|\bseparates? easily\b",
-            r"\b(vom|von den) knochen\b|\bauseinander|\b(ge)?zupf|\bzerteil",
+            r"\b(in)?to (threads|strands|bits|rags|tatters)\b|\bin hunks\b|\bstrands\b",
+            r"\bseparates? easily\b",
+            r"\b(vom|von den) knochen\b|\bauseinander|\b(zer|ge)?(z|r)upf|\bzerteil",
             r"\bzerf(ä|ae)ll\w*|\bzerpfl(ü|ue)ck\w*",
             r"\b(pulls?|comes?|breaks?|tears?) (easily )?apart\b",
             r"\bpulled\b(?! (back|from|out|off))",
@@ -56,9 +77,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             rf"{_BONE} (can|could|will|should) (easily )?be (drawn|pulled|lifted|twisted|slid)"
             r" (right |clean |straight )?(out|free|away)",
             r"\bleav(e|es|ing) the bones?\b",
-            r"\b(pick|strip|pluck|take|remove|peel)\w* (all )?(of )?the (meat|pork"
-            r"|beef) (\w+ )?(off|from) "
-            r"(the |its )?bones?\b",
+            r"\b(pick|strip|pluck|take|remove|peel|scrape)\w* (all )?(of )?the (meat|pork"
+            r"|beef) (\w+ )?((off|from) (the |its )?bones?|off with)\b",
             r"\bbones?\b.{0,30}\b(fall|pop|drop|slip|slide|come)s? (right |straight )?out\b",
             rf"{_BONE} (comes?|is|are|feels?|gets?|works?) loose\b|\bit falls\b",
             r"\b(break(s|ing)?|broken) up\b|\b(com(es?|ing)|go(es)?) to pieces\b",
@@ -85,7 +105,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(internal|core|inside|cent(er|re)) temp\w*\.? (\w+ ){0,2}(\d{2,3} ?(-|–|to) ?)?"
             r"(20[0-8]|9[3-7])\b",
             r"\b(20[0-8] ?°? ?F?|9[3-7] ?°? ?C?) (core|internal|on the (probe|thermometer))\b",
-            r"\b(probe|thermometer)\b[^.]{0,25}\b(20[0-8] ?°? ?F?|9[3-7] ?°? ?C)\b",
+            rf"\b(probe|thermometer|internal|core|kern(temperatur)?)\b[^.]{{0,25}}\b{_COLLAGEN_GONE}",
+            r"\blike jelly\b",
             r"\bspoon (would|will|can|could|should) (cut|go through|break) (it|them|the meat)\b",
             r"\bspoon[- ](soft|tender)|\b(with a spoon|spoon cuts|spoon goes)\b|\bspoonable\b",
             "meltingly",
@@ -102,7 +123,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
         "holds",
         any_of(
             r"\b(slight|gentle|little|bit of( a)?|some|with( a)?) (tug|chew|bite|resistance"
-            r"|pull left)\b",
+            r"|pull)\b",
+            r"\b(not|n.t|never)\b[^.]{0,25}\bmush",
             r"\b(plenty|lots) of resistance|\bresistance left\b|\bal dente\b",
             r"\b(almost|nearly|not quite|just short of) (fork[- ])?tender\b|\btoo soft\b",
             r"\bstay(s|ing)? on the bones?\b|\bsurvives? the (grill|pan|broiler|knife)",
@@ -126,7 +148,9 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bgives (when|under)\b|\bgives? way to\b",
             r"\b(meat|pork|beef|it|they|joint|roast) (is|are|should be|feels?) soft\b",
             r"\b(bend|flex|droop)\w*\b(?! the\b)",
-            r"\b(fork|knife|skewer|probe|toothpick|pick|tip)\b.{0,18} "
+            r"\b(two|three|four|[2-4]) bones (each|apiece|per)\b",
+            r"\b(gabel|messer|spie(ß|ss))\b.{0,20} (hinein)?(gleitet|geht|sticht)\b",
+            r"\b(fork|knife|skewer|probe|tester|toothpick|pick|tip)\b.{0,18} "
             r"(slides?|goes?|slips?|sinks?|glides?|meets|passes)\b",
             r"\byields? to (a|the) (fork|knife)",
             r"\b(wiggl|wobbl|jiggl)\w*",
