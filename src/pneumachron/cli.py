@@ -237,7 +237,7 @@ def convert_file(
         )  # fmt: skip
     for line in found.assumed:
         typer.echo(f"assumed: {line}", err=True)
-    typer.echo(found.text, nl=False)
+    typer.echo(found.text, nl=not found.text.endswith("\n"))
 
 
 @app.command()

@@ -213,7 +213,8 @@ def _is_row(understood: Understood, row: int) -> bool:
 
 BRUSHED = any_of(r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bcoat", r"\bpaint", r"\bbaste",
                   r"\bspread")  # fmt: skip
-_SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish")
+_SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
+                 r"\btop(ped)? (it |them |each |off )*with\b")  # fmt: skip
 _NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_wood", *THIN_KINDS})
 
 
@@ -251,7 +252,23 @@ _SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
 def _late_when(item: Ingredient, sentences: list[str]) -> When:
     steps = " ".join(text for text in sentences if is_named(item, text.lower()))
     if BRUSHED.search(steps):
-        return "beside" if item.kind == "dairy" else "finish"
+        return "beside" if item.kind in _NO_GLAZE else "finish"
     told = (part for text in sentences for part in sentences_in(text))
-    naming = " ".join(text for text in told if is_named(item, text.lower()))
-    return "beside" if _SERVED.search(naming) else "after"
+    naming = [text for text in told if is_named(item, text.lower())]
+    if any(_WHIPPED.search(text) for text in naming):
+        return "beside"
+    clauses = (part for text in naming for part in _CLAUSES.split(text))
+    own = " ".join(part for part in clauses if is_named(item, part.lower()))
+    return "beside" if _SERVED.search(own) else "after"
+
+
+_NO_GLAZE: frozenset[Kind] = frozenset({"dairy", "foaming"})
+"""What no meat is brushed with: cream, noodles."""
+_WHIPPED = any_of(r"\bwhip(ped|s)?\b")
+_CLAUSES = re.compile(
+    r"(?:[,;]|\band\b|\bthen\b)[\s,;]*(?:then |and )?"
+    r"(?=(?:stir|scatter|sprinkle|serve|top|fold|add|mix|whisk|garnish|finish|spoon|pour|melt|drizzle"
+    r"|strew|season|beat)\b)",
+    re.I,
+)
+"""“Stir in the cream and scatter with parsley”: each food has its own verb."""

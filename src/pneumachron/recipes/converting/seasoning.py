@@ -18,6 +18,7 @@ SEASONED = any_of(
     r"(?:ribs?|meat|pork|beef|brisket|shoulder|roast)\b",
     r"(?<!to )\bcoat\b",
     r"\bslather",
+    r"\bdust(?:ed)?\b(?! (?:with|in) (?:flour|parsley|cocoa|icing))",
     r"\btoss(?:ed)? (?:well |lightly |them |it )?with\b",
     r"(?:[;,.]|\band) ?salt (?:&|and) pepper[ .]*(?:$|[;.])",
     r"\bmix (the )?(salt|sugar|spices)",

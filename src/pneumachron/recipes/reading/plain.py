@@ -311,7 +311,9 @@ class _Sorted:
             elif _TIP.match(row.plain):
                 self.tips.append(row.plain)
             else:
-                steps.append(NUMBERED.sub("", row.plain))
+                steps.append(row.plain)
+        # "2. 10 am: ribs on" is a number before a time, once all of them are numbered
+        steps = [NUMBERED.sub("", step) for step in _without_numbers(steps)]
         steps = _without_numbers(steps, _BARE_NUMBER)
         return steps, [Section(name, first) for first, name in named.items() if first < len(steps)]
 

@@ -12,7 +12,12 @@ BONELESS = re.compile(
 BONED = re.compile(r"\bbone[- ]in\b|\bon the bone\b|\bwith (the )?bone\b", re.I)
 
 
-_TIED = re.compile(r"\btied\b|\brolled\b|\bchunks?\b|\bcubes?\b|\bcut (in|into) .*pieces\b", re.I)
+_TIED = re.compile(
+    r"\btied\b|\brolled\b|\bchunks?\b|\bcubed?s?\b|\bdiced?\b|\bstrips\b"
+    r"|\bcut (in|into) .*pieces\b",
+    re.I,
+)
+"""What no bone is left in."""
 
 
 def cut_in(text: str) -> tuple[str | None, bool]:

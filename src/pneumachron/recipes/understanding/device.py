@@ -9,23 +9,27 @@ from pneumachron.recipes.understanding.durations import durations_in, temperatur
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 
-_SLOW = re.compile(r"\bslow[- ]cook(er|ed|ing)?\b|\bcrock(?:[- ]?pot)?\b(?! of)", re.I)
+_SLOW = re.compile(r"\bslow[- ]?cook(er|ed|ing)?\b|\bcrock(?:[- ]?pot)?\b(?! of)", re.I)
 _SMOKER = re.compile(
     r"(?<!liquid )(?<!without a )\bsmok(e|er|ed|ing)\b(?! paprika| salt)|\bpellet (grill|cooker)\b"
-    r"|\boffset\b|\bthe pit\b|\bkamado\b|\bdrum\b",
+    r"|\boffset\b|\bthe pit\b|\bkamado\b|\bdrum\b|\bceramic (cooker|grill|barbecue)\b"
+    r"|\b(cherry|apple|hickory|oak|mesquite|pecan|maple|alder|fruit)[- ]?(wood|chips|chunks)\b",
     re.I,
 )
 _STOVETOP = re.compile(
-    r"\bpressure[- ]cook(er|ing)?\b|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b", re.I
+    r"\bpressure[- ]cook(er|ing)?\b|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b"
+    r"|\bweight\b.{0,20}\b(jiggl|rock|rattl|hiss)|\bschnellkocht",
+    re.I,
 )
 _ON_THE_STOVE = any_of(
     r"\bstove ?top\b", r"\bon the stove\b", r"\bpsi\b", r"\bfull pressure\b", r"\bflame\b",
-    r"\b(first|second) ring\b", r"\bweight (jiggles|rocks)\b", r"\bhob\b",
+    r"\b(first|second) ring\b", r"\bweight\b.{0,20}\b(jiggl|rock|rattl|hiss)", r"\bhob\b",
 )  # fmt: skip
 _ELECTRIC = any_of(
     r"\belectric\b", r"\bmulti[- ]?cooker\b", r"\b(high|low) pressure\b",
     r"\bpressure[- ]cook (on |at )?(high|low)\b", r"\bnatural(ly)? (pressure )?releas",
-    r"\bquick releas", r"\bvalve\b", r"\bkeep[- ]warm\b", r"\bNP?R\b", r"\bQR\b", r"\bQPR\b",
+    r"\bquick releas", r"\bvalve\b", r"\belektrisch",
+    r"\bkeep[- ]warm\b", r"\bNP?R\b", r"\bQR\b", r"\bQPR\b",
 )  # fmt: skip
 _GRILL = re.compile(
     r"\bcharcoal\b|(?<!in a )(?<!in the )(?<!in your )(?<!heavy )(?<!large )(?<!soup )\bkettle\b"
@@ -58,6 +62,10 @@ LID = any_of(
 SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b", r"\btagine\b",
                  r"\b(low|lowest|gentlest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",
                  r"\btick(s|ing)? over\b", r"\bbarely bubbl\w*",
+                 r"\bbubbl(e|es|ing) (away|along|gently|quietly|slowly)\b",
+                 r"\b(hob|burner|gas|flame|ring|heat)\b.{0,20}\b(low(est)?|down|off) as\b",
+                 r"\bturn the (heat|gas|flame) (\w+ )?down\b", r"\bköcheln\b",
+                 r"\bbei (schwacher|kleiner|niedriger|milder) hitze\b",
                  r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
 ASIDE = any_of(
     r"\brest(s|ed|ing)?\b",
@@ -143,12 +151,21 @@ def _without_a_bottle(recipe: Recipe, text: str) -> str:
     return _THE_BOTTLE.sub("", text) if bottled else text
 
 
+_THEN = re.compile(r",? (?:and )?then ")
+LONG_S = 3600.0
+"""Who simmers meat for an hour and then grills it, for no told time, chars it only. Judgement."""
+
+
 def _simmers_longer(recipe: Recipe) -> bool:
     """Whether the meat simmers in a pot for longer than it then lies on the grill."""
-    told = [text for step in recipe.steps for text in sentences_in(step)]
+    told = [
+        text for step in recipe.steps for sentence in sentences_in(step)
+        for text in _THEN.split(sentence)
+    ]  # fmt: skip
     simmered_s = _longest_s(text for text in told if _simmers_until_done(text))
     grilled_s = _longest_s(text for text in told if _GRILL.search(text))
-    return simmered_s > 2.0 * grilled_s > 0.0
+    chars = grilled_s > 0.0 or simmered_s >= LONG_S
+    return chars and simmered_s > 2.0 * grilled_s
 
 
 def _simmers_until_done(sentence: str) -> bool:

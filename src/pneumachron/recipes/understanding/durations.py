@@ -115,6 +115,13 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     # two and a half hours
     (re.compile(rf"\b{_COUNTED} and (?:an? )?(?P<share>half|quarter) (?=hours?\b)", re.I),
      lambda found: f"{_whole(found) + _SHARES[found['share'].lower()]:g} "),
+    # three and a half to four hours
+    (re.compile(rf"\b{_COUNTED} and a half (?=(?:to|and|or|-) [\w. ]{{1,12}}hours?\b)", re.I),
+     lambda found: f"{_whole(found) + 0.5:g} "),
+    # 2 hours bare, then 3 wrapped
+    (re.compile(r"(?<=hours )((?:\w+ )?(?:un)?wrapped|bare|naked|smok\w+|on)(,? (?:and |then )*)"
+                r"(\d) (?=(?:un)?wrapped|in (?:foil|paper)|bare|naked|sauced|glazed)", re.I),
+     lambda found: f"{found[1]}{found[2]}{found[3]} hours "),
     # an hour and a quarter
     (re.compile(rf"\b{_COUNTED} hours? and (?:an? )?(?P<share>half|quarter)\b(?! of)", re.I),
      lambda found: f"{_whole(found) + _SHARES[found['share'].lower()]:g} hours"),
@@ -215,7 +222,7 @@ _NAMED_OVEN = re.compile(
 )
 _BARE = re.compile(
     r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|hold|running"
-    r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^)"
+    r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^|(?<=\w[.;] ))"
     r"(?P<value>\d{3})(?:(?:-|–| to | and )\d{3})?(?:-?ish)?"
     r"(?= (?:for|till?|until|oven|all|or|and|with|over|using|on|these|now)\b|[,.;]| \(| \d| ?$)"
     r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"

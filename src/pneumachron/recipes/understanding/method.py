@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from typing import Literal, TypeAlias, get_args
 
 from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.clock import by_the_clock
 from pneumachron.recipes.understanding.device import (
     ASIDE,
     BROIL,
@@ -85,8 +86,8 @@ def read_method(recipe: Recipe) -> Cooking:
         span for index, step in enumerate(recipe.steps) for span in _main_spans(index, step, device)
     ]
     if not spans:
-        if in_stages := _in_stages(recipe, device):
-            return in_stages
+        if told := _in_stages(recipe, device) or _by_the_clock(recipe, device):
+            return told
         guess = _labelled(recipe, device)
         return (
             guess if guess.method else Cooking(device and _of_device(device, ""), None, None, None)
@@ -98,7 +99,7 @@ def read_method(recipe: Recipe) -> Cooking:
     first = max(spans, key=lambda item: item.high_s)
     if device == "oven" and _on_the_hob(recipe, first):
         device = "simmer"
-        spans = [item for item in spans if not OVEN.search(item.sentence)]
+        spans = [item for item in spans if not OVEN.search(_BRAISE.sub("", item.sentence))]
     spans = [item for item in spans if not _is_finish(item, first)]
     method = _of_device(device, _told_before(recipe, first)) if device else None
     more = _by_weight(recipe, first) - 1.0
@@ -310,7 +311,7 @@ def _not_under_pressure(sentence: str) -> bool:
     found = _LETS_GO.search(sentence)
     if found and not durations_in(_OF_THE_RELEASE.sub("", sentence[: found.start()])):
         return True
-    told = re.search(r"\bpressure\b|\b(on )?high\b|\bmanual\b", sentence, re.I)
+    told = re.search(r"\bpressure\b|\b(on )?high\b|\bmanual\b|\bweight\b", sentence, re.I)
     return bool(SIMMER.search(sentence)) and not told
 
 
@@ -377,6 +378,24 @@ def _in_stages(recipe: Recipe, device: Device | None) -> Cooking | None:
                     main=(index, place),
                 )
     return None
+
+
+def _by_the_clock(recipe: Recipe, device: Device | None) -> Cooking | None:
+    """The meat goes on at one time of the day and comes off at another."""
+    if device in {"pressure", "stovetop"} or (told := by_the_clock(recipe.steps)) is None:
+        return None
+    words = " ".join(recipe.steps)
+    method = _of_device(device, words) if device else None
+    return Cooking(
+        method=method,
+        low_s=told.seconds,
+        high_s=told.seconds,
+        temp_c=oven_heat_c(recipe.steps, told.step, told.place, told.start)
+        if method not in {"slow_low", "slow_high", "simmer"}
+        else None,
+        steps=frozenset({told.step}),
+        main=(told.step, told.place),
+    )
 
 
 _AT_A_LEVEL = re.compile(

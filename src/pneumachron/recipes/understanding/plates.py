@@ -6,23 +6,27 @@ from pneumachron.recipes.model import Recipe
 
 _WORDS = {
     "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9,
-    "ten": 10, "twelve": 12, "a dozen": 12, "twenty": 20,
+    "ten": 10, "twelve": 12, "half a dozen": 6, "a dozen": 12, "fifteen": 15, "twenty": 20,
 }  # fmt: skip
-_WORD = re.compile(rf"\b(?:{'|'.join(_WORDS)})\b", re.I)
+_WORD = re.compile(rf"\b(?:{'|'.join(sorted(_WORDS, key=len, reverse=True))})\b", re.I)
 _SPAN = r"(?P<low>\d{1,3})(?:\s*(?:-|–|to|or)\s*(?P<high>\d{1,3}))?"
 _NUMBERS = re.compile(
     _SPAN
     + r"(?! ?(?:racks?|slabs?|lbs?|pounds?|kg|kilos?|g\b|cups?|quarts?|lit(?:er|re)s?|ml)\b)(?!\d)"
 )
-_EATERS = r"(?:people|persons?|portions?|portionen|servings?|personen|eaters|guests|plates)"
+_EATERS = (
+    r"(?:people|persons?|portions?|portionen|servings?|personen|eaters|guests|plates|adults"
+    r"|serves(?! \d))"
+)
 _SAID = re.compile(
-    r"\b(?:serves|servings|feeds|yields?|for|für|enough for|ergibt)"
-    rf"(?: about|:| a family of| the)*\s*{_SPAN}"
+    r"\b(?:serves|servings|to serve|serving|feeds|does|yields?|for|für|enough for|ergibt|family of"
+    r"|crowd of|party of|table of)"
+    rf"(?: about|:| a family of| a (?:party|crowd|table) of| the)*\s*{_SPAN}"
     r"(?:\b|(?=ish))(?![.,]\d)"
     r"(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|sandwich))",
     re.I,
 )
-_COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good |greedy |big )?{_EATERS}\b", re.I)
+_COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good |greedy |big |normal )?{_EATERS}\b", re.I)
 _AT_THE_END = re.compile(
     r"\b(?:serves|servings|feeds|fed|does|makes|yields?|ergibt|enough for|für|a family of"
     r"|served? (?:it )?(?:to|for)|served|for)"

@@ -1,0 +1,90 @@
+"""Hours that a recipe tells by the clock: “ribs on at 9, off at 3”."""
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+
+_TIME = re.compile(
+    r"(?<![\d:.,-])(?:(?P<hour>[01]?\d|2[0-4])(?:[:.](?P<minute>[0-5]\d))?\s?"
+    r"(?P<half>[ap]\.?m\b\.?|o.clock|uhr\b)"
+    r"|(?P<plain>[01]?\d|2[0-3]):(?P<past>[0-5]\d)(?![\d:])(?! ?h)"
+    r"|\b(?:at|by|till?|until) (?P<bare>1[0-2]|[1-9])(?=[,.;:]|$| (?:and|then|off|out|on)\b)"
+    r"|\b(?P<word>noon|midday|midnight))",
+    re.I,
+)
+_WORDS_H = {"noon": 12, "midday": 12, "midnight": 0}
+_CLAUSES = re.compile(r"[,;]\s+|\s+(?:and|then|until|till?)\s+(?=\w+ )|(?<=\D)\. ", re.I)
+_ON = any_of(r"\b(goes |go |went |put |get )?(it |them |\w+ )?(on|in|into|onto)\b", r"\bstart",
+             r"\brein\b|\bauf den\b")  # fmt: skip
+_FIRE = any_of(
+    r"\b(light|fire|coals?|charcoal|preheat|heat up|chimney)\b",
+    r"\b(smoker|grill|oven|pit|barbecue|kettle) (is )?(on|lit|going|up)\b",
+)
+_OFF = any_of(r"(?<!foil )(?<!lid )(?<!cover )\boff\b", r"\bout\b",
+              r"\bdone\b", r"\bready\b", r"\bpull(ed)?\b", r"\brest\b",
+              r"\bfinished\b", r"\braus\b|\bherunter\b|\bfertig\b")  # fmt: skip
+DAY_MIN = 24 * 60
+
+
+@dataclass(frozen=True, slots=True)
+class ByTheClock:
+    """From when the meat goes on until it comes off."""
+
+    seconds: float
+    step: int
+    place: int
+    """Sentence of the step in which it goes on."""
+    start: int
+
+
+@dataclass(frozen=True, slots=True)
+class _Told:
+    minute: float
+    """Of the day, or of half a day where neither am nor pm is said."""
+    sure: bool
+    """Whether half of the day is known."""
+    clause: str
+    step: int
+    place: int
+    start: int
+
+
+def by_the_clock(steps: tuple[str, ...]) -> ByTheClock | None:
+    """The hours between two times of the day, None where they are not told.
+
+    Of an hour without am or pm the nearest that makes sense is taken: from 9 to 3 are six hours.
+    """
+    told = list(_times(steps))
+    on = next((at for at in told if _ON.search(at.clause) and not _FIRE.search(at.clause)), None)
+    if on is None:
+        return None
+    off = [at for at in told[told.index(on) + 1 :] if _OFF.search(at.clause)]
+    if not off:
+        return None
+    turn = DAY_MIN if on.sure and off[0].sure else DAY_MIN // 2
+    minutes = (off[0].minute - on.minute) % turn
+    return ByTheClock(60.0 * minutes, on.step, on.place, on.start) if minutes else None
+
+
+def _times(steps: tuple[str, ...]) -> Iterator[_Told]:
+    for index, step in enumerate(steps):
+        for place, sentence in enumerate(sentences_in(step)):
+            for clause in _CLAUSES.split(sentence):
+                if found := _TIME.search(clause):
+                    yield _told(found, clause, index, place)
+
+
+def _told(found: re.Match[str], clause: str, step: int, place: int) -> _Told:
+    half = (found["half"] or "").lower()
+    if found["word"]:
+        hour, sure = _WORDS_H[found["word"].lower()], True
+    else:
+        hour = int(found["hour"] or found["plain"] or found["bare"])
+        sure = half[:1] in {"a", "p", "u"} or found["plain"] is not None
+    if half[:1] in {"a", "p"}:
+        hour = hour % 12 + (12 if half.startswith("p") else 0)
+    minute = int(found["minute"] or found["past"] or 0)
+    return _Told(60.0 * hour + minute, sure, clause, step, place, found.start())

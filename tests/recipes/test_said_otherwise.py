@@ -1,0 +1,172 @@
+"""The same thing said in many ways: how soft, how hot, how long, by the clock, for how many.
+
+All sentences are invented; what a cook reads in them is common practice.
+"""
+
+import pytest
+
+from pneumachron.core.catalog.pots import ready_pot
+from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.converting.kitchen import Kitchen
+from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.method import Cooking, read_method
+from pneumachron.recipes.understanding.plates import read_plates
+from pneumachron.recipes.understanding.texture import read_texture
+from pneumachron.recipes.understanding.understand import understand
+
+KITCHEN = Kitchen(ready_pot("bass"), 0.0, 4.0, metric=True)
+
+
+def text_of(*steps: str, foods: tuple[str, ...] = (), title: str = "Short ribs") -> str:
+    lines = foods or ("3 lb beef short ribs", "1 onion", "1 tsp salt")
+    numbered = "\n".join(f"{number}. {step}" for number, step in enumerate(steps, 1))
+    return f"{title}\n\nIngredients\n" + "\n".join(lines) + f"\n\nMethod\n{numbered}\n"
+
+
+def cooking(*steps: str) -> Cooking:
+    return read_method(read_recipe(text_of(*steps)).recipe)
+
+
+@pytest.mark.parametrize(("texture", "said"), [
+    ("falls", "Cook till the meat's dropping off the bone."),
+    ("falls", "when you can scrape the meat off with a spoon, it's there"),
+    ("falls", "It ought to surrender at the sight of a fork."),
+    ("falls", "use two forks and drag it into rags"),
+    ("falls", "Roughly chop the pork and toss with sauce"),
+    ("falls", "until the meat gives up and comes away in hunks"),
+    ("falls", "Lift the bones out (they should be clean), stir the meat back in"),
+    ("falls", "Remove bones and any big bits of fat, break meat into chunks."),
+    ("falls", "das Fleisch mit zwei Gabeln zerrupfen"),
+    ("very", "meat like jelly"),
+    ("very", "Internal: 95C"),
+    ("very", "until the core reads 94 °C"),
+    ("very", "bei 93 °C Kerntemperatur"),
+    ("tender", "a cake tester should slide in"),
+    ("tender", "serve two bones each"),
+    ("tender", "bis die Gabel leicht hineingleitet"),
+    ("holds", "should still need a tug to come off the bone"),
+    ("holds", "come off the bone with a gentle pull"),
+    ("holds", "bite-through tender"),
+    ("holds", "still has some pull"),
+    ("holds", "Do not let them go to mush"),
+    ("chewy", "they're meant to be chewy, that's the fun"),
+    (None, "Dust with flour and brown on all sides."),
+])  # fmt: skip
+def test_how_soft(texture: str | None, said: str) -> None:
+    assert read_texture((said,)) == texture
+
+
+@pytest.mark.parametrize(("temp_c", "said"), [
+    (163, "Bake at 325ºF for 2-1/2 hours."),
+    (163, "Bake, 325 deg. F, for 2.5 hr."),
+    (150, "Oven on at 150 degrees. In for three hours."),
+    (121, "Indirect heat, 250 on the dome thermometer, 5 hours."),
+    (116, "Hold the grill between 240 and 260 for 5 hours."),
+    (135, "I run mine at 275 these days, it takes 4-5 hours in the smoker."),
+    (177, "Bake in moderate oven (350) 2 hours."),
+    (150, "Temperature: 150C, in the oven. Cooking time: 3 hours"),
+    (107, "3-2-1 at 225°F."),
+    (160, "lid on. 160. 120 mins"),
+])  # fmt: skip
+def test_how_hot(temp_c: float, said: str) -> None:
+    assert cooking(said).temp_c == pytest.approx(temp_c, abs=1)
+
+
+@pytest.mark.parametrize(("method", "hours", "said"), [
+    ("slow_low", 8, "Cook in the slowcooker for 8 hours on low."),
+    ("smoker", 6, "Smoke 2 hours unwrapped, then 3 wrapped, then 1 hour sauced. 225 all the way."),
+    ("smoker", 5, "Ceramic cooker at 110C with cherry wood. Five hours."),
+    ("smoker", 6, "3-2-1 on the smoker, 225."),
+    ("simmer", 3, "Lid on, hob as low as it goes, three hours."),
+    ("simmer", 2, "Let it bubble away gently for 2 hours with the lid ajar."),
+    ("simmer", 3, "Braise on the stovetop, covered, for 3 hours."),
+    ("simmer", 2, "Put on the lid, turn the heat right down and cook for 2 hours."),
+    ("simmer", 2, "Bei schwacher Hitze zugedeckt 2 Stunden schmoren lassen."),
+    ("simmer", 1.5, "Simmer in cider for 90 minutes, then onto a hot grill till crisp."),
+    ("stovetop_pressure", 0.58, "When the weight starts to rock turn the flame down, 35 minutes."),
+    ("pressure", 1, "Im Schnellkochtopf (elektrisch) 60 Minuten auf hoher Stufe garen."),
+    ("oven_lid", 4, "Into a 150C oven, covered, between three and a half and four hours."),
+])  # fmt: skip
+def test_with_what_and_how_long(method: str, hours: float, said: str) -> None:
+    found = cooking(said)
+    assert found.method == method
+    assert found.high_s == pytest.approx(3600 * hours, rel=0.01)
+
+
+@pytest.mark.parametrize(("method", "hours", "steps"), [
+    ("smoker", 6, ("9am: light the smoker, 225", "10am ribs on", "1pm wrap in foil",
+                   "3pm unwrap and sauce", "4pm off. rest 15 minutes")),
+    ("smoker", 6, ("Smoker to 225.", "Ribs go on at 9, off at 3.")),
+    ("oven_lid", 4.5, ("In the oven by 10:00 at 140C, covered. Out at 14:30.",)),
+    ("oven_lid", 4, ("9.30am – put the ribs in the oven at 150C, foil on", "1pm – foil off",
+                     "1.30pm – out, rest")),
+    ("smoker", 12, ("Smoker on at 5 pm, meat on at 6 pm. Comes off at 6 am.",)),
+    ("smoker", 12, ("Rub tonight.", "Get it on the smoker at midnight.",
+                    "It's done around noon; wrap in towels until dinner at 6pm.")),
+])  # fmt: skip
+def test_by_the_clock(method: str, hours: float, steps: tuple[str, ...]) -> None:
+    found = cooking(*steps)
+    assert (found.method, found.high_s) == (method, 3600 * hours)
+
+
+def test_dinner_at_six_is_no_cooking_time() -> None:
+    assert cooking("Simmer 2 hours. Dinner at 6.").high_s == 7200
+    assert cooking("Brine for 24 hours.", "Oven 150C, covered. In for 3 hours.").high_s == 3 * 3600
+
+
+def test_numbers_of_steps_before_a_time_are_numbers() -> None:
+    steps = ("10am ribs on the smoker", "1pm wrap in foil", "4pm brush with the sauce")
+    assert read_recipe(text_of(*steps)).recipe.steps == steps
+
+
+@pytest.mark.parametrize(("plates", "said"), [
+    (6, "6 serves"), (20, "Crowd of 20"), (6, "family of 6"), (4, "does 4"), (4, "to serve 4"),
+    (15, "for a party of 15"), (6, "half a dozen plates"),
+])  # fmt: skip
+def test_for_how_many(plates: float, said: str) -> None:
+    text = text_of("Cover and braise at 150C for 3 hours.").replace("ribs\n", f"ribs\n{said}\n", 1)
+    assert read_plates(read_recipe(text).recipe) == plates
+
+
+def converted(foods: tuple[str, ...], *steps: str) -> Converted:
+    text = text_of(*steps, foods=foods, title="Dinner")
+    return convert(understand(read_recipe(text).recipe), KITCHEN)
+
+
+def when(done: Converted, name: str) -> str:
+    return next(line.when for line in done.lines if name in line.name)
+
+
+def test_each_food_goes_by_its_own_verb() -> None:
+    done = converted(
+        ("3 lb short ribs", "2 cups beef stock", "150 ml creme fraiche", "handful parsley"),
+        "Brown ribs. Add stock. Cover, oven 150C 3 hours.",
+        "Stir in the creme fraiche and scatter with parsley.",
+    )
+    assert (when(done, "creme"), when(done, "parsley")) == ("after", "beside")
+
+
+def test_whipped_cream_is_served_with_it() -> None:
+    done = converted(
+        ("2 kg beef brisket", "1 l stock", "3 tbsp grated horseradish", "100 ml cream"),
+        "Simmer brisket in stock for 3 hours.",
+        "Whip the cream and fold in horseradish. Serve with slices.",
+    )
+    assert (when(done, "cream"), when(done, "horseradish")) == ("beside", "beside")
+
+
+def test_noodles_are_no_glaze_and_crumbs_are_a_crust() -> None:
+    done = converted(
+        ("1 kg short ribs", "500 ml cider", "500 g pappardelle pasta", "mustard", "breadcrumbs"),
+        "Simmer the ribs in the cider for 3 hours.",
+        "Spread with mustard, press on breadcrumbs, grill till crisp.",
+        "Toss with cooked pasta.",
+    )
+    assert (when(done, "pasta"), when(done, "crumbs")) == ("beside", "finish")
+
+
+def test_cubed_shoulder_has_no_bone() -> None:
+    text = text_of("Simmer for 2 hours.", foods=("2 lb pork shoulder, cubed", "1 can tomatoes"))
+    found = understand(read_recipe(text).recipe)
+    assert found.cut == "shoulder_boneless"
+    assert "cut" not in {question.asked for question in found.questions}
