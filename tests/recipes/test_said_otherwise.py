@@ -170,3 +170,115 @@ def test_cubed_shoulder_has_no_bone() -> None:
     found = understand(read_recipe(text).recipe)
     assert found.cut == "shoulder_boneless"
     assert "cut" not in {question.asked for question in found.questions}
+
+
+MAIL = """Subject: Re: Re: ribs for Sat
+
+Hi Bram,
+
+ok so this is what I do with the baby backs, this is for two racks / 4 people
+
+take the skin off the back. mustard all over, thin
+then the rub: 2T brown sugar, 1T paprika, 2t salt, half a t cayenne
+fridge overnight if you remember
+
+oven 275. racks on a sheet pan, foil tight over. 2 and a half hrs. bendy but not falling off.
+
+meanwhile the sauce: cup of ketchup, quarter cup cider vinegar, 3T honey, simmer till thick
+
+paint both sides, under the broiler 4-5 min till it bubbles.
+"""
+
+
+def test_a_mail_keeps_its_first_work_and_the_sauce_told_in_one_line() -> None:
+    recipe = read_recipe(MAIL).recipe
+    assert recipe.steps[0] == "take the skin off the back. mustard all over, thin"
+    assert {"cup of ketchup", "3T honey"} <= set(recipe.ingredients)
+    found = understand(recipe)
+    assert (found.cooking.method, found.cooking.high_s) == ("oven_lid", 9000)
+    assert found.cooking.temp_c == pytest.approx(135, abs=1)
+    done = convert(found, KITCHEN)
+    # "paint both sides" is done with the sauce, though nothing says so
+    assert (when(done, "ketchup"), when(done, "honey")) == ("finish", "finish")
+
+
+FORUM = """ok a few ppl asked, here's the pulled pork from the club day (fed about 25)
+
+2 x bone in butts, 8lb each
+yellow mustard to bind
+1/2 cup salt
+1/4 cup paprika
+
+pit at 250, oak and a bit of apple. butts on 10pm fat cap down. came off at 1pm at 203.
+
+finishing sauce: 2 cups cider vinegar, 1/4 cup brown sugar, 1 tbsp salt, shake in a jar. splash over
+"""
+
+
+def test_two_butts_in_a_pit_by_the_clock_and_their_sauce() -> None:
+    found = understand(read_recipe(FORUM).recipe)
+    assert (found.count, found.plates) == (2, 25)
+    assert found.mass_kg == pytest.approx(7.26, rel=0.01)
+    assert (found.cooking.method, found.cooking.high_s) == ("smoker", 15 * 3600)
+    done = convert(found, KITCHEN)
+    assert when(done, "vinegar") == "beside"
+
+
+def test_a_title_under_a_day_and_a_lime_that_is_kept_back() -> None:
+    recipe = read_recipe(
+        "Tues. dinner idea\n\nSlow cooker beer brisket tacos\n- brisket 3 lbs (trim it)\n"
+        "- 1 btl dark beer\n- cumin 2 tsp, oregano 1 tsp\n- juice of 1 lime\n"
+        "For tacos: corn tortillas, pickled onions\n\n"
+        "Dump everything but lime in. LOW 9-10 h. Shred, back in the juice w/ lime 15 min.\n"
+    ).recipe
+    assert recipe.title == "Slow cooker beer brisket tacos"
+    assert "Slow cooker beer brisket tacos" not in recipe.ingredients
+    found = understand(recipe)
+    assert (found.cooking.method, found.cooking.low_s) == ("slow_low", 9 * 3600)
+    done = convert(found, KITCHEN)
+    assert [line.when for line in done.lines if "lime" in line.name] == ["after"]
+    assert when(done, "tortillas") == "beside"
+
+
+def test_a_heading_with_a_dash_and_a_run_of_foods() -> None:
+    recipe = read_recipe(
+        "Night market flanken\n\nfor the marinade —\n"
+        "1/2 onion (grated), 1 asian pear (grated), 4 cloves garlic, 1/2 c soy, black pepper\n"
+        '3 lbs. flanken-cut beef short ribs, 1/2" thick\n\n'
+        "Whisk the marinade, pour over the ribs and leave in the fridge 6 hours.\n\n"
+        "Grill over very hot charcoal 3 min. a side. serves 5ish\n"
+    ).recipe
+    assert recipe.ingredients[:4] == (
+        "1/2 onion (grated)", "1 asian pear (grated)", "4 cloves garlic", "1/2 c soy",
+    )  # fmt: skip
+    assert recipe.parts[0].role == "marinade"
+    found = understand(recipe)
+    assert (found.cooking.method, found.cooking.high_s) == ("grill", 360)
+    assert read_plates(recipe) == 5
+    assert when(convert(found, KITCHEN), "onion") == "season"
+
+
+def test_a_sauce_in_capitals_is_a_heading_though_shops_sell_it() -> None:
+    text = (
+        "Pork Ribs with Plum Sauce\n\n1.5kg pork spare ribs\n2L water\n3 slices ginger\n\n"
+        "PLUM SAUCE\n6 blood plums, chopped\n1/3 cup (75g) brown sugar\n2 tbsp soy sauce\n\n"
+        "1. Place ribs, water and ginger in a large saucepan and simmer for 1 hour. Drain.\n"
+        "2. Meanwhile for the sauce, cook plums, sugar and soy in a small saucepan over medium heat"
+        " for 15 minutes. Sieve.\n"
+        "3. Brush ribs with sauce and grill 8-10 minutes until charred.\n"
+    )
+    recipe = read_recipe(text).recipe
+    assert "PLUM SAUCE" not in recipe.ingredients
+    found = understand(recipe)
+    assert (found.cooking.method, found.cooking.high_s) == ("simmer", 3600)
+    assert when(convert(found, KITCHEN), "plums") == "finish"
+
+
+def test_a_weight_behind_the_number_of_a_table() -> None:
+    text = text_of("Cover, 160 °C for 3 hours.", foods=("Beef short ribs, English cut 4 (1.8 kg)",))
+    found = understand(read_recipe(text).recipe)
+    assert (found.count, found.mass_kg) == (4, 1.8)
+
+
+def test_hours_with_a_comma_in_german() -> None:
+    assert cooking("Im Bräter zugedeckt 2,5 Stunden schmoren.").high_s == 9000

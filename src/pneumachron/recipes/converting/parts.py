@@ -32,7 +32,10 @@ LIQUID_OF_A_BRAISE_M3 = 150e-6
 def parts_apart(understood: Understood) -> dict[int, Part]:
     """Lines of parts that are not cooked with the meat: a glaze, a cream to serve with it."""
     found: dict[int, Part] = {}
-    own = {section.name for section in _sections_after(understood)}
+    own = (
+        set() if brushes_the_sauce(understood)
+        else {section.name for section in _sections_after(understood)}
+    )  # fmt: skip
     told = (
         *_parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts,
         *_parts_by_their_use(understood),
@@ -223,7 +226,13 @@ def named_late(understood: Understood) -> dict[int, When]:
     cooking = understood.cooking
     if not cooking.steps:
         return {}
-    whole = around_the_heat(understood.said, max(cooking.steps))
+    last = max(cooking.steps)
+    # all in one paragraph: "LOW 9 h. Shred, back in the juice with the lime, 15 min."
+    alone = cooking.main is not None and cooking.steps == {cooking.main[0]}
+    whole = (
+        around(understood.said, *cooking.main) if alone and cooking.main is not None
+        else around_the_heat(understood.said, last)
+    )  # fmt: skip
     # what is sweet and goes on between two long heats goes on late: it scorches
     longest = whole if cooking.main is None else around(understood.said, *cooking.main)
     found: dict[int, When] = {}
@@ -243,7 +252,8 @@ def named_late(understood: Understood) -> dict[int, When]:
 
 
 _EXCEPT = re.compile(
-    r"\b(?:except(?: for)?|all but|apart from|but not|excluding|reserving|leaving out)\b[^.;]*"
+    r"\b(?:except(?: for)?|all but|(?<=\) )but|apart from|but not|excluding"
+    r"|reserving|leaving out)\b[^.;]*"
 )
 """“All of it except the sesame oil” does not put the sesame oil in."""
 _SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})

@@ -105,7 +105,7 @@ _STIRRED_IN = any_of(
     r"\b(pour|add|stir|whisk|tip)\b.*\b(stock|broth|wine|beer|ale|stout|cider|juice|water)\b"
 )
 _SOAKS: frozenset[Kind] = frozenset(
-    {"dairy", "acid", "thick", "binder", "unknown", "fresh_herb", "tender_veg"}
+    {"dairy", "acid", "thick", "binder", "unknown", "fresh_herb", "tender_veg", "aromatic"}
 )
 """What is sweet as well is left out of the marinade and comes on fresh with the finish."""
 

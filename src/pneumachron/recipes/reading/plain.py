@@ -7,6 +7,7 @@ before, after and in between left out. A line is never lost: what is left out is
 
 import re
 from collections.abc import Callable, Iterator
+from dataclasses import replace
 from typing import Literal, TypeAlias
 
 from pneumachron.recipes.errors import UnreadableError
@@ -31,6 +32,7 @@ from pneumachron.recipes.reading.titles import ASKS, title_of
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
     joined_cells,
+    later_part,
     markdown_lines,
     unfolded,
 )
@@ -76,6 +78,7 @@ def _sorted(lines: Iterator[str]) -> Recipe:
             raise UnreadableError("too_many_lines", most=MAX_ROWS)
     name_sections(text.rows)
     states = _with_later_parts(text.rows, _states(text.rows))
+    text.rows, states = _with_told_parts(text.rows, states)
     return _Sorted(text, states).recipe()
 
 
@@ -141,6 +144,27 @@ def _with_later_parts(rows: list[Row], states: list[State]) -> list[State]:
     return found
 
 
+def _with_told_parts(rows: list[Row], states: list[State]) -> tuple[list[Row], list[State]]:
+    """“Finishing sauce: 2 cups vinegar, 1 Tbsp salt, shake in a jar” is foods and their work."""
+    listed = sum(state == "ingredients" and row.look.has_amount
+                 for row, state in zip(rows, states, strict=True))  # fmt: skip
+    if listed < _LEAST_LISTED:
+        return rows, states
+    found: list[tuple[Row, State]] = []
+    for row, state in zip(rows, states, strict=True):
+        idle = row.under not in {"notes", "end"} and not row.look.clutter
+        told = later_part(row.plain) if idle and state in {"steps", "after"} else None
+        if told is None:
+            found.append((row, state))
+            continue
+        name, foods, work = told
+        found += [(Row.of(line), "ingredients") for line in (f"{name}:", *foods, END_OF_PART)]
+        found.append((Row.of(work), "steps"))
+    return [row for row, _ in found], [state for _, state in found]
+
+
+_LEAST_LISTED = 3
+"""Foods with an amount that make a list. Judgement."""
 _FOOD = 0.8
 """How much a line looks like food that is one without a doubt."""
 
@@ -187,6 +211,22 @@ def _cheapest(
     return total, states[::-1]
 
 
+def _called(rows: list[Row]) -> Row | None:
+    """The first line that may be the title; the second, where that alone names the meat.
+
+    “Tuesday, for the freezer”, and below it “Slow cooker beer brisket tacos”.
+    """
+    first, second = [*rows, None, None][:2]
+    if first is None or second is None or is_meat(first) or not is_meat(second):
+        return first
+    short = len(second.plain.split()) <= MOST_CALLED_WORDS and second.plain[:1].isupper()
+    return second if short and second.heading is None else first
+
+
+MOST_CALLED_WORDS = 7
+"""Of a dish. Judgement."""
+
+
 class _Sorted:
     """Rows with their states, made a recipe."""
 
@@ -201,6 +241,9 @@ class _Sorted:
         title = self._title()
         ingredients, parts = self._ingredients()
         steps, sections = self._steps()
+        early = self._work_before(title)
+        steps = [*(row.plain for row in early), *steps]
+        sections = [replace(each, first=each.first + len(early)) for each in sections]
         notes = tuple(
             row.plain for row, state in self.pairs
             if state == "after" and row.under == "notes" and not self._no_words(row)
@@ -209,7 +252,7 @@ class _Sorted:
         before = [
             row.plain for row, state in self.pairs
             if state == "before" and row is not title and not self._no_words(row)
-            and not _is_lost_meat(row, state)
+            and not _is_lost_meat(row, state) and row not in early
         ]  # fmt: skip
         self.left_out += [
             row.plain for row, state in self.pairs
@@ -242,6 +285,18 @@ class _Sorted:
             left_out=tuple(line for line in self.left_out[:MAX_LINES] if line != END_OF_PART),
         )
 
+    def _work_before(self, title: Row | None) -> list[Row]:
+        """“Take the skin off the back”, above the list of a mail: its first step."""
+        if any(row.heading in {"ingredients", "steps"} for row, _ in self.pairs):
+            return []
+        if not any(state == "steps" for _, state in self.pairs):
+            return []
+        return [
+            row for row, state in self.pairs
+            if state == "before" and row.heading is None and not row.look.clutter
+            and row is not title and row.look.work >= _SURE_WORK
+        ]  # fmt: skip
+
     @staticmethod
     def _no_words(row: Row) -> bool:
         return row.look.clutter or row.heading not in {None, "part"}
@@ -258,7 +313,7 @@ class _Sorted:
         if self.text.subject and marked is None:
             return None
         asked = (row for row, state in self.pairs if state != "steps" and ASKS.match(row.plain))
-        found = marked or next(iter(before), None) or next(meaty, None) or next(asked, None)
+        found = marked or _called(before) or next(meaty, None) or next(asked, None)
         # “Pork collar for a weeknight?! Almost.” ends as a sentence does
         ends = (
             row for row, state in self.pairs
@@ -318,6 +373,8 @@ class _Sorted:
         return steps, [Section(name, first) for first, name in named.items() if first < len(steps)]
 
 
+_SURE_WORK = 1.5
+"""How much a line above the recipe looks like work that is some. Judgement."""
 _TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[:–-]\s", re.I)
 """A line among the steps that is no step."""
 _NUMBER = re.compile(r"^\s*(\d{1,3})[.)]\s+(?=\S)")

@@ -41,6 +41,13 @@ class Row:
     above: bool = False
     """It stands above the heading of the ingredients, or is the first line and has no amount."""
 
+    @classmethod
+    def of(cls, line: str) -> "Row":
+        """A line as it looks when it stands alone."""
+        plain = BULLET.sub("", line).strip().lstrip("# ")
+        bulleted = bool(BULLET.match(line))
+        return cls(line, plain, heading_of(line), look_at(line), bulleted=bulleted)
+
 
 @dataclass(slots=True)
 class Text:
@@ -56,6 +63,8 @@ class Text:
 
     def take(self, line: str) -> None:
         """One line; yield, times and empty labels are no rows."""
+        # "for the marinade —" is a heading
+        line = _DASHED.sub(r"\1:", line)
         plain = BULLET.sub("", line).strip()
         if STEP_LABEL.match(plain):
             return
@@ -73,10 +82,7 @@ class Text:
             return
         if first and heading_of(line) is None:
             return
-        bulleted = bool(BULLET.match(line))
-        self.rows.append(
-            Row(line, plain.lstrip("# "), heading_of(line), look_at(line), bulleted=bulleted)
-        )
+        self.rows.append(Row.of(line))
 
     def _credit(self, line: str) -> bool:
         """Who wrote it, where it stands and what the mail is about: each by its first line."""
@@ -96,6 +102,7 @@ class Text:
         return False
 
 
+_DASHED = re.compile(r"^((?:for )?(?:the )?[a-z]+(?: [a-z]+){0,3})\s*[—–-]+\s*$", re.I)
 _BESIDE_A_NAME = re.compile(r"\s+[|·]\s+|\s{3,}")
 """“By Ida Marsh | 12 servings | 3 hours”."""
 
@@ -114,11 +121,18 @@ def _capitals_are_headings(rows: list[Row]) -> None:
     for before, row in pairwise(rows):
         short = len(row.plain.split()) <= _MOST_IN_A_HEADING and not _COUNTS.match(row.plain)
         plain = row.heading is None and not row.look.has_amount and not row.plain.endswith(".")
-        known = food_of(row.plain) is not UNKNOWN and before.look.food > 0
+        known = (
+            food_of(row.plain) is not UNKNOWN and before.look.food > 0
+            and not _NAMES_A_PART.search(row.plain)
+        )  # fmt: skip
         if row.plain.isupper() and short and plain and not known and not row.bulleted:
             row.heading = "part"
 
 
+_NAMES_A_PART = re.compile(
+    r"\b(?:SAUCE|GLAZE|RUB|MARINADE|DRESSING|SALSA|SLAW|GRAVY|BRINE|TOPPING|CRUST|MOP)$"
+)
+"""“PLUM SAUCE” among foods in small letters is made below, and not bought."""
 _OF_A_DISH = re.compile(
     r"^(?:the )?(?:(?:dry |wet |spice |dipping )?(?:rub|marinade|glaze|sauce|brine|braise|slaw"
     r"|salsa|gravy|toppings?|dressing|pickles?|crust|mop)|(?:short |spare )?ribs|brisket|pork"
@@ -154,6 +168,7 @@ def name_sections(rows: list[Row]) -> None:
             under = row.heading
         row.under = under
     _mark_above(rows)
+    _name_the_list(rows)
 
 
 _COUNTS = re.compile(r"\W*(?:\d|[½¼¾⅓⅔]|an?\b|one\b|two\b|three\b|four\b|half\b)", re.I)
@@ -180,6 +195,20 @@ def _mark_above(rows: list[Row]) -> None:
             if may_be_title(row):
                 row.above = True
                 return
+
+
+_LEAST_BULLETS = 3
+"""Lines with bullets that are a list. Judgement."""
+
+
+def _name_the_list(rows: list[Row]) -> None:
+    """A line without bullet and amount, right above a list with bullets, is none of it."""
+    first = next((at for at, row in enumerate(rows) if row.bulleted), len(rows))
+    if 0 < first <= len(rows) - _LEAST_BULLETS:
+        name = rows[first - 1]
+        listed = all(row.bulleted for row in rows[first : first + _LEAST_BULLETS])
+        if listed and not name.look.has_amount and name.heading is None:
+            name.above = True
 
 
 def _tells_all(row: Row) -> bool:

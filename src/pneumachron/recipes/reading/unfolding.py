@@ -7,8 +7,9 @@ from markdown_it import MarkdownIt
 from markdown_it.token import Token
 
 from pneumachron.recipes.model import Part
-from pneumachron.recipes.reading.looks import look_at
+from pneumachron.recipes.reading.looks import BULLET, look_at
 from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
 
 
@@ -111,7 +112,7 @@ def _part_on_a_line(line: str) -> Iterator[str]:
     found = _PART_LINE.match(line.strip())
     foods = _foods_of(found["part"], found["rest"]) if found else []
     if found is None or not foods:
-        yield line
+        yield from _run_of_foods(line)
         return
     yield f"{found['part']}:"
     yield from foods
@@ -138,6 +139,58 @@ def _foods_of(part: str, rest: str) -> list[str]:
         else:  # "2 cloves garlic, minced together"
             foods[-1] += f", {text}"
     return foods if len(foods) > 1 else []
+
+
+_MEANWHILE = re.compile(r"^(?:and |then |meanwhile,? )+", re.I)
+
+
+def later_part(line: str) -> tuple[str, list[str], str] | None:
+    """Name, foods and work of a line such as “Sauce: 2 cups vinegar, 1 Tbsp salt, shake in a jar”.
+
+    None where it is no part, or where fewer than two foods have an amount.
+    """
+    found = _PART_LINE.match(line.strip())
+    if found is None or Part.of(found["part"], ()).role == "main":
+        return None
+    foods: list[str] = []
+    texts = _COMMAS.split(found["rest"], MOST_ON_A_LINE)
+    for at, text in enumerate(texts):
+        look = look_at(text)
+        if look.work > max(look.food, 0.0) and sum(map(_is_counted, foods)) >= _LEAST_COUNTED:
+            return _MEANWHILE.sub("", found["part"]), foods, ", ".join(texts[at:])
+        foods.append(text)
+    return None
+
+
+def _run_of_foods(line: str) -> Iterator[str]:
+    """“1/2 onion (grated), 1 pear, 4 cloves garlic, ½ c soy, pepper”: many foods, a line of each.
+
+    Two or three on a line stay on it: `foods_in` parts them.
+    """
+    bullet = BULLET.match(line)
+    foods = _COMMAS.split(BULLET.sub("", line), MOST_ON_A_LINE)
+    counted = sum(map(_is_counted, foods))
+    known = [food_of(read_line(text).name) for text in foods]
+    bare = all(
+        food.kind != "meat" and (food is not UNKNOWN or _is_counted(text))
+        for food, text in zip(known, foods, strict=True)
+    )
+    idle = all(look.work < look.food for look in map(look_at, foods))
+    many = len(foods) >= _LEAST_IN_A_RUN and counted > len(foods) / 2
+    if many and bare and idle and not line.rstrip().endswith("."):
+        yield from (f"{bullet[0] if bullet else ''}{text}" for text in foods)
+    else:
+        yield line
+
+
+_LEAST_IN_A_RUN = 4
+"""Foods on one line. Judgement."""
+_LEAST_COUNTED = 2
+"""Foods with an amount that make a run of them. Judgement."""
+
+
+def _is_counted(text: str) -> bool:
+    return read_line(text).low is not None
 
 
 MOST_SERVED_WORDS = 3

@@ -12,7 +12,9 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 _SLOW = re.compile(r"\bslow[- ]?cook(er|ed|ing)?\b|\bcrock(?:[- ]?pot)?\b(?! of)", re.I)
 _SMOKER = re.compile(
     r"(?<!liquid )(?<!without a )\bsmok(e|er|ed|ing)\b(?! paprika| salt)|\bpellet (grill|cooker)\b"
-    r"|\boffset\b|\bthe pit\b|\bkamado\b|\bdrum\b|\bceramic (cooker|grill|barbecue)\b"
+    r"|\boffset\b"
+    r"|\bpit (is |was |up )?(at|to|around|running|holding)\b|\bthe pit\b|\bkamado\b|\bdrum\b"
+    r"|\bceramic (cooker|grill|barbecue)\b"
     r"|\b(cherry|apple|hickory|oak|mesquite|pecan|maple|alder|fruit)[- ]?(wood|chips|chunks)\b",
     re.I,
 )
@@ -96,6 +98,9 @@ ASIDE = any_of(
     r"\ba batch\b",
     r"\bevery\b",
     r"\b(for|in|during) the (last|final)\b",
+    r"^\W*meanwhile\b",
+    r"\bfor the (\w+ )?(sauce|glaze|salsa|slaw|gravy|dressing|relish|pickles?)\b",
+    r"\b(small|little|separate|another) (sauce)?pan\b",
     r"\b(uncover|unwrap|foil off|lid off)\w*,? (for )?(the )?(last|final)\b",
     r"\b(ruhen|abkühlen|marinieren|ziehen|einkochen|anbraten|anbräunen|anrösten|mitrösten)\b",
     r"\b(über nacht|pro seite|je seite)\b",
@@ -115,7 +120,7 @@ Device: TypeAlias = Literal[
 def device_of(recipe: Recipe) -> Device | None:
     """What the recipe is made for: the most special thing it names."""
     work = " ".join(recipe.steps)
-    text = f"{recipe.title} {work}"
+    text = f"{recipe.title} {recipe.description} {work}"
     if _STOVETOP.search(text) or _ELECTRIC.search(work):
         stove = _ON_THE_STOVE.search(text) or not _ELECTRIC.search(text)
         return "stovetop" if stove else "pressure"

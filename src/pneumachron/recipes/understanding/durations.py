@@ -113,10 +113,11 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     (re.compile(r"\b(\d{1,2}) ?h ?([0-5]\d)\b(?! ?(?:m|h))", re.I),
      lambda found: f"{found[1]} h {found[2]} min"),
     # two and a half hours
-    (re.compile(rf"\b{_COUNTED} and (?:an? )?(?P<share>half|quarter) (?=hours?\b)", re.I),
+    (re.compile(rf"\b{_COUNTED} and (?:an? )?(?P<share>half|quarter) (?=h(?:ou)?rs?\b)", re.I),
      lambda found: f"{_whole(found) + _SHARES[found['share'].lower()]:g} "),
     # three and a half to four hours
-    (re.compile(rf"\b{_COUNTED} and a half (?=(?:to|and|or|-) [\w. ]{{1,12}}hours?\b)", re.I),
+    (re.compile(rf"\b{_COUNTED} and a half (?=(?:to|and|or|-) [\w. ]{{1,12}}h(?:ou)?rs?\b)",
+                re.I),
      lambda found: f"{_whole(found) + 0.5:g} "),
     # 2 hours bare, then 3 wrapped
     (re.compile(r"(?<=hours )((?:\w+ )?(?:un)?wrapped|bare|naked|smok\w+|on)(,? (?:and |then )*)"
@@ -134,7 +135,7 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     # 1:30 h, 2,5 hours, 1 hr 45
     (re.compile(r"\b(\d{1,2}):([0-5]\d) ?h(?:ours?|rs?)?\b", re.I),
      lambda found: f"{found[1]} h {found[2]} min"),
-    (re.compile(r"\b(\d{1,2}),(\d) ?(?=h(?:ours?|rs?)?\b)", re.I),
+    (re.compile(r"\b(\d{1,2}),(\d) ?(?=(?:h(?:ours?|rs?)?|stunden?|std)\b)", re.I),
      lambda found: f"{found[1]}.{found[2]} "),
     (re.compile(r"\b(\d{1,2}) ?(?:hours?|hrs?|h)\.? (\d{2})(?= (?:a|per) |[.,;)]|$)", re.I),
      lambda found: f"{found[1]} h {found[2]} min"),
@@ -222,7 +223,7 @@ _NAMED_OVEN = re.compile(
 )
 _BARE = re.compile(
     r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|hold|running"
-    r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^|(?<=\w[.;] ))"
+    r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^|(?<=\w[.,;] ))"
     r"(?P<value>\d{3})(?:(?:-|–| to | and )\d{3})?(?:-?ish)?"
     r"(?= (?:for|till?|until|oven|all|or|and|with|over|using|on|these|now)\b|[,.;]| \(| \d| ?$)"
     r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"

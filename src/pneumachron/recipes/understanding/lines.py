@@ -227,6 +227,7 @@ def read_line(text: str) -> Line:
     # "a 900 g piece" is so much of it
     plain = _A_SIZED.sub("", plain)
     plain = _SMALL_ONE.sub(r"1 \1 ", plain)
+    plain = _TIMES.sub("", plain)
     plain = _SIZE_WORD.sub(lambda found: _SIZES[found[1].lower()], plain)
     plain = _GRADE.sub(_behind_the_name, plain)
     # 3-1/2 is three and a half, no range from half to three
@@ -269,7 +270,7 @@ def _for(line: Line, purpose: re.Match[str] | None) -> Line:
     if purpose is None:
         return line
     what_for = (purpose[1] or purpose[2]).strip().lower()
-    return replace(line, aside=", ".join(filter(None, [what_for, line.aside])))
+    return replace(line, aside=", ".join(filter(None, [line.aside, what_for])))
 
 
 _GRADE = re.compile(
@@ -297,6 +298,8 @@ _LABEL = re.compile(r"^(?:the )?(?:meat|binder|slather|wood|protein|liquid|fat)\
 """“Binder: hot sauce” on a card."""
 _SOME = re.compile(r"^a (?:little(?: bit)?|bit|touch|drop)\s+(?:of\s+)?", re.I)
 _A_SIZED = re.compile(r"^an?\s+(?=\d)", re.I)
+_TIMES = re.compile(r"(?<=^\d) ?[x×] (?=[a-z])", re.I)
+"""“2 x butts”: two of them."""
 _SIZES = {"lg": "large", "lge": "large", "med": "medium", "sm": "small"}
 _SIZE_WORD = re.compile(r"(?<=\d )(lge?|med|sm)\.?(?= [a-z])", re.I)
 _SMALL_ONE = re.compile(
@@ -307,7 +310,8 @@ _SMALL_ONE = re.compile(
 _ONE_OR_TWO = re.compile(r"^(?:an?|one|1) ([a-z]{3,12}) or (?:two|so|2)\s+(?:of\s+)?", re.I)
 _PURPOSE = re.compile(
     r"^((?:to|for(?: the)?) [a-z]{3,12})\s*:\s+(?=[\d½¼¾⅓⅔])"
-    r"|^((?:to|for(?: the)?) (?:serv(?:e|ing)|garnish(?:ing)?|top(?:ping)?|finish(?:ing)?))\s*:\s+",
+    r"|^((?:to|for(?: the)?) (?:serv(?:e|ing)|garnish(?:ing)?|top(?:ping)?|finish(?:ing)?|tacos?"
+    r"|sandwich(?:es)?|buns|rolls|(?:the )?table))\s*:\s+",
     re.I,
 )
 _LENGTH = re.compile(
@@ -342,12 +346,13 @@ def _trailing(raw: str, plain: str) -> Line:
     """“salt 20 g”, “onions - 3”: the amount behind."""
     match = _TAIL.match(plain)
     found = _amount_of(match["amount"]) if match else None
-    if match and found and (found[0].unit or _NO_NAME.match(found[1].strip())):
+    opened = match and match["name"].count("(") > match["name"].count(")")
+    if match and found and not opened and (found[0].unit or _NO_NAME.match(found[1].strip())):
         amount, rest = found
         name, aside = _name_of(match["name"].strip(" -–:,"))
         more = rest.strip(" ,;")
         return Line(raw, amount.low, amount.high, amount.unit, name,
-                    ", ".join(filter(None, [aside, more])))  # fmt: skip
+                    ", ".join(filter(None, [aside, amount.aside, more])))  # fmt: skip
     name, aside = _name_of(plain)
     return Line(raw, None, None, "", name, aside)
 

@@ -19,8 +19,8 @@ _EATERS = (
     r"|serves(?! \d))"
 )
 _SAID = re.compile(
-    r"\b(?:serves|servings|to serve|serving|feeds|does|yields?|for|für|enough for|ergibt|family of"
-    r"|crowd of|party of|table of)"
+    r"\b(?:serves|servings|to serve|serving|feeds|fed|does|yields?|for|für|enough for|ergibt"
+    r"|family of|crowd of|party of|table of)"
     rf"(?: about|:| a family of| a (?:party|crowd|table) of| the)*\s*{_SPAN}"
     r"(?:\b|(?=ish))(?![.,]\d)"
     r"(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|sandwich))",
@@ -31,7 +31,7 @@ _AT_THE_END = re.compile(
     r"\b(?:serves|servings|feeds|fed|does|makes|yields?|ergibt|enough for|für|a family of"
     r"|served? (?:it )?(?:to|for)|served|for)"
     rf"(?: about|:| the)*\s+{_SPAN}"
-    r"(?=\s*(?:of us\b|\.|!|:|\)|$|easily|generously|with |in (?:buns|rolls)|"
+    r"(?=\s*(?:-?ish\b|of us\b|\.|!|:|\)|$|easily|generously|with |in (?:buns|rolls)|"
     rf"(?:hungry |good |greedy |big )?{_EATERS}))",
     re.I,
 )

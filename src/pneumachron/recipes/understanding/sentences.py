@@ -12,7 +12,7 @@ _SHORT = re.compile(
     re.I,
 )
 _GOES_ON = re.compile(
-    r"[\d½¼¾(]|[CF]\b|(?:covered|or|and|until|till?|per|total|longer|more|at|on|in)\b"
+    r"[\d½¼¾(]|[CF]\b|(?:covered|or|and|until|till?|per|total|longer|more|at|on|in|a|each)\b"
 )
 
 

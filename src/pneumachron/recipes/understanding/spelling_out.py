@@ -43,7 +43,6 @@ def spelled_out(
     “Next” goes on behind what was counted before; “the rest” is what no step names.
     """
     foods = [item for item in ingredients if item.kind != "meat"]
-    everything = _names(foods)
     found: list[str] = []
     at = 0
     for row, step in enumerate(steps):
@@ -55,7 +54,7 @@ def spelled_out(
         if rest := _REST.search(text):
             left = _names(_left(foods, steps, row, rest.start()))
             text = f"{text[: rest.end()]} ({left}){text[rest.end() :]}"
-        text = _ALL.sub(rf"\g<0> ({everything})", text, count=1)
+        text = _ALL.sub(lambda found: f"{found[0]} ({_names(_but(foods, found))})", text, count=1)
         found.append(text)
     return tuple(found)
 
@@ -73,6 +72,16 @@ def _left(foods: list[Ingredient], steps: tuple[str, ...], row: int, at: int) ->
     later = [text for step in (steps[row][at:], *steps[row + 1 :]) for text in sentences_in(step)]
     added = " ".join(text for text in later if _ADDED.search(text)).lower()
     return [item for item in foods if _last_word(item) not in f"{before} {added}"]
+
+
+def _but(foods: list[Ingredient], found: re.Match[str]) -> list[Ingredient]:
+    """“Everything but the lime”."""
+    behind = found.string[found.end() : found.end() + MOST_EXCEPTED]
+    excepted = _ENDS.split(behind.lower())[0] if _EXCEPT.match(behind) else ""
+    return [item for item in foods if _last_word(item) not in excepted]
+
+
+_ENDS = re.compile(r"[.;,]| (?:in|into|to|and) ")
 
 
 def _of_part(
