@@ -197,6 +197,7 @@ def test_a_mail_keeps_its_first_work_and_the_sauce_told_in_one_line() -> None:
     found = understand(recipe)
     assert (found.cooking.method, found.cooking.high_s) == ("oven_lid", 9000)
     assert found.cooking.temp_c == pytest.approx(135, abs=1)
+    assert (found.count, found.mass_kg) == (2, 2.0)
     done = convert(found, KITCHEN)
     # "paint both sides" is done with the sauce, though nothing says so
     assert (when(done, "ketchup"), when(done, "honey")) == ("finish", "finish")

@@ -269,6 +269,23 @@ def with_told_mass(meat: Meat, description: str) -> Meat:
     return replace(meat, mass_kg=mass_kg, mass_sure=(meat.count or 1) == 1)
 
 
+def with_told_count(meat: Meat, description: str) -> Meat:
+    """The meat with as many pieces as the words above the recipe give, where no line lists it.
+
+    “This is for two racks”, in a mail whose list has only the rub.
+    """
+    found = _TOLD_COUNT.search(description)
+    if meat.index is not None or meat.count is not None or found is None:
+        return meat
+    count = read_line(f"{found['count']} ribs").amount
+    return replace(meat, count=round(count)) if count else meat
+
+
+_TOLD_COUNT = re.compile(
+    r"\b(?P<count>[2-9]|two|three|four|five|six) (?:\w+ ){0,2}"
+    r"(?:racks|slabs|butts|briskets|shoulders|picnics)\b",
+    re.I,
+)
 _MOST_TOLD_KG = 15.0
 """More is said of a whole animal, or of a year. Judgement."""
 

@@ -19,6 +19,7 @@ from pneumachron.recipes.understanding.meat import (
     Meat,
     read_meat,
     usual_mass_kg,
+    with_told_count,
     with_told_mass,
 )
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
@@ -99,7 +100,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     """
     ingredients = read_ingredients(recipe.ingredients)
     meat = read_meat(ingredients, recipe.title, recipe.steps, answers.cut)
-    meat = with_told_mass(meat, recipe.description)
+    meat = with_told_count(with_told_mass(meat, recipe.description), recipe.description)
     cut = answers.cut or meat.cut
     if answers.cut is None and meat.others:
         raise _in_doubt(meat)
