@@ -8,7 +8,10 @@ import pytest
 from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Kitchen
+from pneumachron.recipes.converting.seasoning import OVERNIGHT_S, marinating_s
 from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.understanding.ingredients import read_ingredients
+from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.method import Cooking, read_method
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.texture import read_texture
@@ -283,3 +286,81 @@ def test_a_weight_behind_the_number_of_a_table() -> None:
 
 def test_hours_with_a_comma_in_german() -> None:
     assert cooking("Im Bräter zugedeckt 2,5 Stunden schmoren.").high_s == 9000
+
+
+def test_a_marinade_of_the_night_before_that_is_boiled_later() -> None:
+    done = converted(
+        ("6 beef short ribs, about 2.2kg total", "1 bottle red wine", "4 banana shallots, halved",
+         "1 head of garlic", "1 tbsp tomato purée", "600ml beef stock", "A slug of Armagnac"),
+        "The night before, put the ribs in a bowl with the wine, shallots and garlic. Cover and"
+        " chill.",
+        "Next day, lift the ribs from the marinade; heat the oven to 160C/fan 140C/gas 3.",
+        "Brown the ribs. Fry the drained shallots and garlic, stir in the purée, then pour in the"
+        " marinade and let it boil for 5 minutes.",
+        "Return the ribs with the stock. Lid on, into the oven for 3 hours, adding the Armagnac for"
+        " the last 45 minutes. The meat should be collapsing.",
+    )  # fmt: skip
+    assert done.understood.cooking.high_s == 3 * 3600
+    assert done.understood.cooking.temp_c == 160
+    assert done.understood.texture == "falls"
+    assert marinating_s(done.understood) == OVERNIGHT_S
+    assert (when(done, "shallots"), when(done, "garlic")) == ("sear", "sear")
+    assert when(done, "Armagnac") == "sear"
+
+
+def test_what_is_strewn_on_before_the_foil_makes_the_finish() -> None:
+    done = converted(
+        ("3 racks st louis ribs", "1/2 c brown sugar", "1/2 c honey", "BBQ sauce of choice"),
+        "Sat: smoker @ 225 by 9. ribs on meat up. 3 hrs.",
+        "Foil: sprinkle sugar, drizzle honey, ribs meat DOWN, seal. 2 hrs.",
+        "Out of foil, sauce em, 45 min-1 hr.",
+    )
+    assert (when(done, "sugar"), when(done, "honey")) == ("finish", "finish")
+
+
+def test_other_minutes_in_brackets_are_for_other_cooks() -> None:
+    said = "Pressure cook on HIGH for 25 minutes (23 for firmer, 30 for fall off the bone)."
+    found = cooking(f"{said} NPR 10 min.")
+    assert (found.method, found.high_s) == ("pressure", 25 * 60)
+    assert read_texture((said,)) is None
+
+
+@pytest.mark.parametrize(("line", "cut", "count", "mass_kg"), [
+    ("2 x 2kg rolled pork shoulder joints", "shoulder_boneless", 2, 4.0),
+    ('4 lb LA cut short ribs (thin, 1/2")', "flanken", None, 1.81),
+    ('4 to 5 lb flat, fat trimmed to 1/4"', "brisket_flat", None, 2.04),
+])  # fmt: skip
+def test_meat_by_other_names(line: str, cut: str, count: int | None, mass_kg: float) -> None:
+    meat = read_meat(read_ingredients((line,)), "Dinner", ())
+    assert (meat.cut, meat.count) == (cut, count)
+    assert meat.mass_kg == pytest.approx(mass_kg, rel=0.01)
+
+
+def test_bold_words_of_a_page_are_headings() -> None:
+    page = (
+        "<html><body><h2>Pulled pork</h2><p>We had 14 people.</p><p><b>Stuff</b></p>"
+        "<p>2kg pork shoulder<br>2 tbsp paprika<br>440ml cider</p><p><b>Do this</b></p>"
+        "<p>Oven on at 140. Rub all over, pour the cider round. 5 hours.</p></body></html>"
+    )
+    recipe = read_recipe(page).recipe
+    assert recipe.ingredients == ("2kg pork shoulder", "2 tbsp paprika", "440ml cider")
+    assert len(recipe.steps) == 1
+
+
+def test_two_letters_in_capitals_are_salt_and_pepper() -> None:
+    recipe = read_recipe(
+        "Ribs n kraut\n\n3 lbs country-style pork ribs\n1 can sauerkraut\n1/2 c. water\nS & P\n\n"
+        "Brown ribs. Put kraut over. Add water. Cover tight, simmer on low 2 hrs till tender.\n"
+    ).recipe
+    assert recipe.ingredients[-1] == "S & P"
+    assert not recipe.sections
+
+
+def test_a_kilo_and_a_half_in_a_told_recipe() -> None:
+    found = understand(read_recipe(
+        "Sunday Ribs\n\nFor 4 you want a kilo and a half of meaty pork ribs. Salt them well. Melt a"
+        " lump of lard and brown them slowly. In with two big onions and a teaspoon of caraway. Add"
+        " a glass of cider, cover, and let it tick over for an hour and three quarters.\n"
+    ).recipe)  # fmt: skip
+    assert (found.mass_kg, found.plates) == (1.5, 4)
+    assert (found.cooking.method, found.cooking.high_s) == ("simmer", 6300)

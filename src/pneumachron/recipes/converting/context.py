@@ -46,6 +46,10 @@ class ConversionContext:
     """Liquids of a marinade."""
     shared: frozenset[int]
     """Of a mixture that goes partly onto the raw meat and partly on at the end."""
+    is_wet: bool
+    """The recipe cooks its meat in liquid under a lid."""
+    in_marinade: frozenset[int]
+    """Whatever stands with the raw meat in a marinade."""
     soaked: frozenset[int]
     """Thick and sharp things of a marinade."""
     bought_cured: bool

@@ -232,6 +232,8 @@ def _context(
             if item.index in in_marinade(understood) - shared and is_liquid(item)
         ),
         shared=shared,
+        is_wet=understood.cooking.method in WET,
+        in_marinade=in_marinade(understood) - shared,
         soaked=soaked_lines(understood) - shared,
         bought_cured=bought_cured(understood),
         parts=apart,

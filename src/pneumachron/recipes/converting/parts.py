@@ -131,7 +131,7 @@ def _parts_of_sections(understood: Understood) -> Iterator[Part]:
 
 _BLENDED = any_of(
     r"\bblend(?:er|ed)?\b", r"\bwhi(?:z|zz)\b", r"\bblitz\w*", r"\bliquidi[sz]e\w*",
-    r"\bpur[eé]e\b", r"\bfood processor\b",
+    r"(?<!the )(?<!tomato )\bpur[eé]e\b", r"\bfood processor\b",
 )  # fmt: skip
 
 
@@ -269,9 +269,13 @@ def _late_when(item: Ingredient, sentences: list[str]) -> When:
         return "beside"
     clauses = (part for text in naming for part in _CLAUSES.split(text))
     own = " ".join(part for part in clauses if is_named(item, part.lower()))
+    if item.kind in _SWEET and _STREWN_ON.search(own):
+        return "finish"
     return "beside" if _SERVED.search(own) else "after"
 
 
+_STREWN_ON = any_of(r"\bsprinkle", r"\bscatter", r"\bdrizzle", r"\bdust\b", r"\bstrew")
+"""“Sprinkle the sugar, drizzle the honey”, when the ribs are wrapped: a sticky finish."""
 _NO_GLAZE: frozenset[Kind] = frozenset({"dairy", "foaming"})
 """What no meat is brushed with: cream, noodles."""
 _WHIPPED = any_of(r"\bwhip(ped|s)?\b")

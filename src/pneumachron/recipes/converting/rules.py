@@ -195,6 +195,9 @@ def _liquid_smoke(context: ConversionContext, item: Ingredient) -> ConvertedLine
 def _aromatic(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Fried first, where anything is; a recipe that only mixes and pours does not begin to fry."""
     fried = context.fries and item.index not in context.blended
+    # what is only grilled or smoked fries nothing: its onions stay in the marinade
+    if item.index in context.in_marinade and not (fried and context.is_wet):
+        return _marinade(context, item)
     return _kept("sear" if fried else "pot")(context, item)
 
 

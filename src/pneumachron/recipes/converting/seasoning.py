@@ -77,7 +77,11 @@ def _in_brine(understood: Understood) -> frozenset[int]:
 
 
 SPRAYED = any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b")
-MARINATED = any_of(r"\bmarinat", r"\bmarinade")
+MARINATED = any_of(
+    r"\bmarinat", r"\bmarinade",
+    r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
+    r"(bowl|bag|dish|tub|container) with\b",
+)  # fmt: skip
 
 
 def sprayed_lines(understood: Understood) -> frozenset[int]:
@@ -105,7 +109,7 @@ _STIRRED_IN = any_of(
     r"\b(pour|add|stir|whisk|tip)\b.*\b(stock|broth|wine|beer|ale|stout|cider|juice|water)\b"
 )
 _SOAKS: frozenset[Kind] = frozenset(
-    {"dairy", "acid", "thick", "binder", "unknown", "fresh_herb", "tender_veg", "aromatic"}
+    {"dairy", "acid", "thick", "binder", "unknown", "fresh_herb", "tender_veg"}
 )
 """What is sweet as well is left out of the marinade and comes on fresh with the finish."""
 
@@ -116,7 +120,29 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     rows = {
         row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
     }
-    return (named_in(understood, MARINATED) | frozenset(rows)) - meat
+    poured = _rows_of_used(understood)
+    return ((named_in(understood, MARINATED) - poured) | frozenset(rows)) - meat
+
+
+def _rows_of_used(understood: Understood) -> frozenset[int]:
+    """Lines that only stand beside a marinade which is cooked.
+
+    “Stir in the purée, then pour in the marinade and let it boil.”
+    """
+    used = [step for step in understood.said if _USED.search(step)]
+    soaks = " ".join(
+        step for step in understood.said if MARINATED.search(step) and not _USED.search(step)
+    )
+    return frozenset().union(*(rows_named(understood, step) for step in used)) - rows_named(
+        understood, soaks
+    )
+
+
+_USED = any_of(
+    r"\b(pour|tip|strain|add|return)\w* (in |over |back )?(the |any |all )?(\w+ )?marinade\b"
+    r"[^.;]*\b(boil|simmer|bubble|reduce)",
+    r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
+)
 
 
 _SOME_OF_IT = any_of(
@@ -244,14 +270,20 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
     """How long the recipe marinates [s]; None when it does not say."""
     main = understood.cooking.main
     steps = understood.recipe.steps if main is None else understood.recipe.steps[: main[0] + 1]
-    for sentence in (text for step in steps for text in sentences_in(step)):
-        # the rest before carving is no marinade
-        if not (MARINATED.search(sentence) or _COLD.search(sentence)):
-            continue
-        if _NIGHT.search(sentence):
+    for step in steps:
+        # the rest before carving is no marinade, and what boils is none any more
+        texts = [
+            text for text in sentences_in(step)
+            if (MARINATED.search(text) or _COLD.search(text)) and not _USED.search(text)
+        ]  # fmt: skip
+        for sentence in texts:
+            if _NIGHT.search(sentence):
+                return OVERNIGHT_S
+            if spans := durations_in(sentence):
+                return spans[0].low_s, spans[0].high_s
+        # "The night before, put the ribs in the wine. Cover and chill."
+        if texts and _NIGHT.search(step):
             return OVERNIGHT_S
-        if spans := durations_in(sentence):
-            return spans[0].low_s, spans[0].high_s
     return None
 
 

@@ -11,13 +11,13 @@ Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 
 _ASKS = r"(you(['’]ll| will)? need|you need|what goes in( it)?|shopping list)"
 _INGREDIENTS = re.compile(
-    rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten|(you )?get)"
+    rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff)"
     r"(\s+(\d+\s?x\s*)+|\s*\([^()]{1,30}\))?\s*:?$",
     re.I,
 )
 _STEPS = re.compile(
     r"^(the )?(do|method|directions?|instructions?|steps?|preparation|procedure|"
-    r"what (to|you|we|i) do|"
+    r"what (to|you|we|i) do|do this|plan|so geht['’]s|"
     r"here['’]s how|the (doing|making)|"
     r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,

@@ -148,6 +148,17 @@ def _microdata(item: LexborNode) -> Recipe:
     )
 
 
+MOST_HEADING_WORDS = 5
+"""Of a paragraph that is all bold. Judgement."""
+
+
+def _is_heading(bold: LexborNode, paragraph: LexborNode) -> bool:
+    """A paragraph that is nothing but a few bold words, and no sentence."""
+    words = bold.text().strip()
+    short = 0 < len(words.split()) <= MOST_HEADING_WORDS
+    return short and words == paragraph.text().strip() and not re.search(r"[.!?,|\d]", words)
+
+
 def words_of_page(text: str) -> str:
     """The page as lines of plain words, for a page that marks nothing."""
     page = LexborHTMLParser(_flat(text))
@@ -160,6 +171,9 @@ def words_of_page(text: str) -> str:
         node.insert_after("\n")
     for node in body.css("h2, h3, h4, h5"):
         node.insert_before("\n# ")
+    for node in body.css("p > b, p > strong"):
+        if node.parent is not None and _is_heading(node, node.parent):
+            node.parent.insert_before("\n# ")
     title = page.css_first("h1")
     lines = [" ".join(line.split()) for line in body.text(separator="").split("\n")]
     head = " ".join(title.text().split()) if title else ""

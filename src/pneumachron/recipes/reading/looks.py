@@ -9,7 +9,8 @@ from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.patterns import any_of
 
 BULLET = re.compile(
-    r"^\s*(?:[-*•·▢☐+\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐+\u2013]\s+|^\s*[●○◎◆◇■□\u2460-\u2473]\s*"
+    r"^\s*(?:[-*•·▢☐+\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐+\u2013]\s+"
+    r"|^\s*[●○◎◆◇■□\u2460-\u2473\u2776-\u277f]\s*"
 )
 NUMBERED = re.compile(
     r"^\s*(?:step\s*)?\d{1,2}\s*(?:[.):]\s+(?=[A-Za-z])|\)\s+(?=\d))|^\s*step\s+\d{1,2}\s+", re.I

@@ -256,7 +256,7 @@ class _Sorted:
         ]  # fmt: skip
         self.left_out += [
             row.plain for row, state in self.pairs
-            if (state in {"before", "after"} and row.look.clutter)
+            if (state in {"before", "after"} and row.look.clutter and row is not title)
             or (state == "after" and row.under != "notes" and not self._no_words(row)
                 and row is not title and not _is_lost_meat(row, state))
         ]  # fmt: skip

@@ -75,8 +75,19 @@ _POUNDS = re.compile(
 )
 
 
+_AND_A_HALF = re.compile(
+    r"\b(?P<count>an?|one|two|three|four) (?P<unit>(?:kilo|pound)s?) and a half\b", re.I
+)
+_SOME_POUNDS = re.compile(r"\b(half a|a couple of|a)(?= (?:kilos?|pounds?)\b)", re.I)
+_SOME = {"half a": "1/2", "a couple of": "2", "a": "1"}
+
+
 def _figures(text: str) -> str:
-    """“Three and a half pounds” in figures."""
+    """“Three and a half pounds”, “a kilo and a half” in figures."""
+    text = _AND_A_HALF.sub(
+        lambda found: f"{_IN_WORDS.get(found['count'].lower(), 1)} 1/2 {found['unit']}", text
+    )
+    text = _SOME_POUNDS.sub(lambda found: _SOME[found[1].lower()], text)
     return _POUNDS.sub(
         lambda found: f"{_IN_WORDS[found['count'].lower()]}{' 1/2' if found['half'] else ''}", text
     )

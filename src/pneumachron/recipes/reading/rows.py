@@ -125,10 +125,12 @@ def _capitals_are_headings(rows: list[Row]) -> None:
             food_of(row.plain) is not UNKNOWN and before.look.food > 0
             and not _NAMES_A_PART.search(row.plain)
         )  # fmt: skip
-        if row.plain.isupper() and short and plain and not known and not row.bulleted:
+        named = _A_WORD.search(row.plain) is not None  # "S & P" is no heading
+        if row.plain.isupper() and named and short and plain and not known and not row.bulleted:
             row.heading = "part"
 
 
+_A_WORD = re.compile(r"[^\W\d_]{3}")
 _NAMES_A_PART = re.compile(
     r"\b(?:SAUCE|GLAZE|RUB|MARINADE|DRESSING|SALSA|SLAW|GRAVY|BRINE|TOPPING|CRUST|MOP)$"
 )

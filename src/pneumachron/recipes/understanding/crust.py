@@ -48,6 +48,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(uncover|unwrap)\w*\b.{0,40}\b(raise|turn|crank|increase)\w*\b.{0,20}\d{3}",
             r"\b(bake|roast|cook)\w*\b.{0,30}\buncovered\b",
             r"\b(set|tack up) the (glaze|sauce)\b",
+            r"\buncovered\b.{0,50}\bcrisp",
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
             r"\b(lid|foil) off\b.{0,40}\b(colou?r|brown|crust)",
             r"\buncover\w*\b.{0,40}\b(bast(e|ing)|glaz|colou?r|crust)",

@@ -44,7 +44,7 @@ def _brisket(low: str, _: bool, __: bool) -> tuple[str, bool]:
 
 
 def _short_ribs(low: str, boneless: bool, _: bool) -> tuple[str, bool]:
-    if re.search(r"flanken|across the bones?|thin[- ]cut|korean", low):
+    if re.search(r"flanken|across the bones?|thin[- ]cut|korean|\bla[- ](?:cut|style)\b", low):
         return "flanken", True
     return ("short_ribs_boneless", True) if boneless else ("short_ribs_english", True)
 
@@ -106,7 +106,8 @@ _CUTS = (
     (r"\bdino(?:saur)?s?(?: ribs?| bones?)?\b|\bbeef plate ribs?\b|\bplate of (?:beef )?ribs\b"
      r"|\bchuck ribs?\b", lambda *_: ("short_ribs_english", True)),
     (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b", _short_ribs),
-    (r"\bbriskets?\b|\bpackers?\b", _brisket),
+    (r"\bbriskets?\b|\bpackers?\b"
+     r"|^\W*\d[\d½¼¾./ –to-]* ?(?:lbs?|pounds?|kg|kilos?)\.? (?:flat|point)\b(?! iron)", _brisket),
     (r"\bpicnics?\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
     (r"\bhand (and spring )?of pork\b|\bpork hand\b|\bhand and spring\b", _hand),
     (r"\bshoulders?\b|\bbutts?\b|\bneck end\b|\b(pork )?collars?\b|\bpork neck\b|\bneck of pork\b"

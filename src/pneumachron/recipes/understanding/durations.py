@@ -124,7 +124,8 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
                 r"(\d) (?=(?:un)?wrapped|in (?:foil|paper)|bare|naked|sauced|glazed)", re.I),
      lambda found: f"{found[1]}{found[2]}{found[3]} hours "),
     # an hour and a quarter
-    (re.compile(rf"\b{_COUNTED} hours? and (?:an? )?(?P<share>half|quarter)\b(?! of)", re.I),
+    (re.compile(rf"\b{_COUNTED} hours? and (?:an? )?(?P<share>half|three[ -]quarters|quarter)"
+                r"\b(?! of)", re.I),
      lambda found: f"{_whole(found) + _SHARES[found['share'].lower()]:g} hours"),
     # three quarters of an hour
     (re.compile(r"\b(?P<share>three[ -]quarters|(?:a )?quarter|half) of an hour\b", re.I),
@@ -132,6 +133,9 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     # another hour, the last hour
     (re.compile(r"\banother (?=(?:half )?hour\b|minute\b)", re.I), lambda _: "one "),
     (re.compile(r"\bone half hour\b", re.I), lambda _: "30 minutes"),
+    # 325F, 2:30
+    (re.compile(r"(?<=[FC], )(\d):([0-5]\d)\b(?! ?(?:h|[ap]\.?m))"),
+     lambda found: f"{found[1]} h {found[2]} min"),
     # 1:30 h, 2,5 hours, 1 hr 45
     (re.compile(r"\b(\d{1,2}):([0-5]\d) ?h(?:ours?|rs?)?\b", re.I),
      lambda found: f"{found[1]} h {found[2]} min"),

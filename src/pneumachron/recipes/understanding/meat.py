@@ -316,8 +316,14 @@ def _count(line: Line, text: str) -> int | None:
     inside = _INSIDE.search(text)
     if inside and 1 < int(inside[1]) <= MOST_PIECES and unit_of(line.unit).kind == "mass":
         return int(inside[1])
+    if times := _TIMES.match(text):
+        return int(times[1])
     countable = _countable(line)
     return None if countable is None else round(countable)
+
+
+_TIMES = re.compile(r"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?(?:kg|g|lbs?|pounds?)\b", re.I)
+"""“2 x 2 kg joints”: their weight is one amount, and they are two."""
 
 
 def _countable(line: Line) -> float | None:

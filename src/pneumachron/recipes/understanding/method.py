@@ -299,11 +299,14 @@ _LEAST_S: dict[Device | None, float] = {
 }  # fmt: skip
 """A shorter time is not the main heat. Judgement."""
 _ASIDES = re.compile(
-    r"\(or [^)]*\)|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b"
+    r"\(or [^)]*\)"
+    r"|\([^()]*\d[^()]*\bfor (?:a )?(?:firmer|softer|more|less|fall\w*|shred\w*)\b[^()]*\)"
+    r"|\b(?:for|in|during) the (?:last|final) [^,;.]*"
+    r"|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b"
     r"|\b(?:sprit?z|mop|bast|turn|flip|rotat)\w*[^,;.]*\bafter [^,;.]*",
     re.I,
 )
-"""Another way in brackets; what is done every half hour."""
+"""Another way in brackets; what is done every half hour, or at the end of the time."""
 
 
 def _not_under_pressure(sentence: str) -> bool:

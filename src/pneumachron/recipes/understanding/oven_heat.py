@@ -71,4 +71,4 @@ _UNTIL = re.compile(
     r"until|\btill?\b|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|internal|\binside\b|\bcore\b|about$"
 )
 _FAN = re.compile(r"\D{0,12}\d+\s*°?\s?C?\s*(?:fan|umluft|hei(?:ß|ss)luft)\b", re.I)
-_FAN_BEFORE = re.compile(r"(?:umluft|hei(?:ß|ss)luft)\s*:?\s*$", re.I)
+_FAN_BEFORE = re.compile(r"(?:\bfan|umluft|hei(?:ß|ss)luft)\s*:?\s*$", re.I)

@@ -15,7 +15,7 @@ _NUMBERS = re.compile(
     + r"(?! ?(?:racks?|slabs?|lbs?|pounds?|kg|kilos?|g\b|cups?|quarts?|lit(?:er|re)s?|ml)\b)(?!\d)"
 )
 _EATERS = (
-    r"(?:people|persons?|portions?|portionen|servings?|personen|eaters|guests|plates|adults"
+    r"(?:people|ppl|persons?|pers\b\.?|portions?|portionen|servings?|personen|eaters|guests|plates|adults"
     r"|serves(?! \d))"
 )
 _SAID = re.compile(
@@ -31,7 +31,8 @@ _AT_THE_END = re.compile(
     r"\b(?:serves|servings|feeds|fed|does|makes|yields?|ergibt|enough for|für|a family of"
     r"|served? (?:it )?(?:to|for)|served|for)"
     rf"(?: about|:| the)*\s+{_SPAN}"
-    r"(?=\s*(?:-?ish\b|of us\b|\.|!|:|\)|$|easily|generously|with |in (?:buns|rolls)|"
+    r"(?=\s*(?:-?ish\b|of us\b|you (?:want|need|will)\b|\.|!|:|\)|$|easily|generously|with "
+    r"|in (?:buns|rolls)|"
     rf"(?:hungry |good |greedy |big )?{_EATERS}))",
     re.I,
 )

@@ -64,7 +64,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bpull (it|them|with|(the |your )?(meat|pork|beef|brisket|shoulder|butt))\b",
             r"\b(can|could) pull (it|them)\b|\b(ready|soft enough) (for|to) pull",
             r"\bpulls (easily|clean|like)\b",
-            r"(?<!onions )\bcollapse",
+            r"(?<!onions )\bcollaps(e|ing)",
             r"\bpull\.|^\W*pull\b(?! (it |them )?(from|out|off)\b)",
             r"\bflakes?\b(?! of| salt|d)|\bcrumbles? (it |the meat )?with\b",
             r"\b(torn?|tear(s|ing)?) (it |them |the meat )?(in)?to (strands|chunks|shreds|pieces)",
@@ -216,6 +216,8 @@ _DENIED = any_of(
     r"(\bnot|n.t(?! need)|\bnever|\bwithout|\bbefore|\brather than|\binstead of|\bno|\bshort of)"
     r"( \w+){0,2}[ -]$"
 )
+_OTHERWISE = re.compile(r"\([^()]*\d[^()]*\bfor [^()]*\)")
+"""“25 minutes (23 for firmer, 30 for fall off the bone)”: what else could be had."""
 _CLAUSES = re.compile(r"[.;!?]\s+|, ")
 
 
@@ -245,7 +247,7 @@ def read_texture(texts: tuple[str, ...]) -> Texture | None:
 
     What a recipe warns of (“do not let them fall off the bone”) asks for what holds together.
     """
-    clauses = [part for text in texts for part in _CLAUSES.split(text)]
+    clauses = [part for text in texts for part in _CLAUSES.split(_OTHERWISE.sub("", text))]
     denied: Texture | None = None
     for texture, pattern in _WORDS:
         for clause in clauses:
