@@ -11,6 +11,7 @@ from pneumachron.recipes.converting.kitchen import Kitchen
 from pneumachron.recipes.converting.seasoning import OVERNIGHT_S, marinating_s
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.ingredients import read_ingredients
+from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.method import Cooking, read_method
 from pneumachron.recipes.understanding.plates import read_plates
@@ -364,3 +365,39 @@ def test_a_kilo_and_a_half_in_a_told_recipe() -> None:
     ).recipe)  # fmt: skip
     assert (found.mass_kg, found.plates) == (1.5, 4)
     assert (found.cooking.method, found.cooking.high_s) == ("simmer", 6300)
+
+
+def test_another_three_are_hours_as_the_four_before() -> None:
+    found = cooking("Rack over a sheet pan, 250° oven, no cover, til it's 165ish, 4 hrs or so. Then"
+                    " foil it up with the broth, back in til 203, another 3.")  # fmt: skip
+    assert found.high_s == 7 * 3600
+
+
+@pytest.mark.parametrize(("line", "amount", "unit", "name"), [
+    ("2 Tbl coarse pepper", 2, "tbsp", "coarse pepper"),
+    ("guajillo chile, seeded 8 ea", 8, "piece", "guajillo chile"),
+    ("garlic 8 cl", 8, "clove", "garlic"),
+    ('pork shoulder, bnls, 2" dice 5 lb', 5, "lb", "pork shoulder"),
+])  # fmt: skip
+def test_lines_of_a_kitchen_card(line: str, amount: float, unit: str, name: str) -> None:
+    found = read_line(line)
+    assert (found.amount, found.unit, found.name) == (amount, unit, name)
+
+
+def test_the_vegetables_are_fried_whichever_they_are() -> None:
+    done = converted(
+        ("1,2 kg Rinderbrust", "2 Möhren", "1 Stange Lauch", "1/2 l Rotwein"),
+        "Fleisch scharf anbraten.",
+        "Gemüse grob würfeln und im Bratfett anrösten, mit dem Wein ablöschen.",
+        "Fleisch einlegen, Deckel drauf und im Ofen bei 150 Grad 3 Stunden schmoren.",
+    )
+    assert (when(done, "Möhren"), when(done, "Lauch")) == ("sear", "sear")
+
+
+def test_what_is_eaten_with_it_is_served() -> None:
+    done = converted(
+        ("1.5 kg pork ribs", "1 tsp caraway", "mustard", "potatoes"),
+        "Brown the ribs with the caraway, cover, and simmer for 2 hours.",
+        "Stir a spoonful of mustard into the juices and eat with boiled potatoes.",
+    )
+    assert (when(done, "mustard"), when(done, "potatoes")) == ("after", "beside")

@@ -217,6 +217,7 @@ def _is_row(understood: Understood, row: int) -> bool:
 BRUSHED = any_of(r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bcoat", r"\bpaint", r"\bbaste",
                   r"\bspread")  # fmt: skip
 _SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
+                 r"\beat(en)? (it |them )?with\b",
                  r"\btop(ped)? (it |them |each |off )*with\b")  # fmt: skip
 _NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_wood", *THIN_KINDS})
 
@@ -282,7 +283,7 @@ _WHIPPED = any_of(r"\bwhip(ped|s)?\b")
 _CLAUSES = re.compile(
     r"(?:[,;]|\band\b|\bthen\b)[\s,;]*(?:then |and )?"
     r"(?=(?:stir|scatter|sprinkle|serve|top|fold|add|mix|whisk|garnish|finish|spoon|pour|melt|drizzle"
-    r"|strew|season|beat)\b)",
+    r"|strew|season|beat|eat)\b)",
     re.I,
 )
 """“Stir in the cream and scatter with parsley”: each food has its own verb."""

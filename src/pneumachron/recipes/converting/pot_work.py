@@ -45,18 +45,22 @@ def _fried_with_onions(understood: Understood) -> frozenset[int]:
     cooking = understood.cooking
     if cooking.main is None:
         return frozenset()
-    early, _ = around(understood.said, *cooking.main)
+    early, late = around(understood.said, *cooking.main)
     told = [
         text.lower() for step in early for text in sentences_in(step)
         if _ONIONS.search(text) and (_SOFTENED.search(text) or _FRIED.search(text))
     ]  # fmt: skip
     return frozenset(
         item.index for item in understood.ingredients
-        if item.kind in _VEGETABLES and any(is_named(item, text) for text in told)
+        if item.kind in _VEGETABLES and (
+            any(is_named(item, text) for text in told)
+            or (any(map(_ALL_OF_THEM.search, told)) and not is_named(item, " ".join(late).lower()))
+        )
     )  # fmt: skip
 
 
-_ONIONS = any_of(r"\b(onions?|shallots?|leeks?)\b")
+_ONIONS = any_of(r"\b(onions?|shallots?|leeks?)\b", r"\b(gem(ü|ue)se|vegetables|veg)\b")
+_ALL_OF_THEM = any_of(r"\b(gem(ü|ue)se|vegetables|veg)\b")
 _VEGETABLES: frozenset[Kind] = frozenset({"root", "tender_veg", "aromatic"})
 
 

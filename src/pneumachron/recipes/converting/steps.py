@@ -58,11 +58,13 @@ class Work:
 def _name_of(line: OutLine) -> str:
     """What a step calls a line; what is served may be several things, and is told whole."""
     several = line.when == "beside" and line.amount is None and line.prepared is None
-    others = _TO_SERVE.sub("", line.aside) if several else ""
+    others = _TO_SERVE.sub("", line.aside).strip(" ,") if several else ""
     return f"{line.name}, {others}" if others else line.name
 
 
-_TO_SERVE = re.compile(r"^(?:to|for) (?:serv|garnish|finish|top)\w*(?:,\s*|$)", re.I)
+_TO_SERVE = re.compile(
+    r"(?:^|,\s*)(?:to|for) (?:serv|garnish|finish|top|taco|sandwich|bun|roll)\w*(?=,|$)", re.I
+)
 
 
 def write_steps(work: Work) -> tuple[OutStep, ...]:

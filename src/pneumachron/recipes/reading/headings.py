@@ -95,7 +95,8 @@ def _is_part(line: str, bare: str) -> bool:
 
 _BEHIND_A_HEADING = re.compile(
     r"^(?:ingredients?|zutaten|you(?:['’]ll)? need)\s*\((?P<many>(?:for |serves |makes )?"
-    r"\d{1,3}(?:\s*(?:[–-]|to)\s*\d{1,3})?(?: (?:servings|portions|people|persons))?)\)\s*:?$",
+    r"\d{1,3}(?:\s*(?:[–-]|to)\s*\d{1,3})?"
+    r"(?: (?:servings|portions|people|persons|pers\.?|personen|portionen))?)\)\s*:?$",
     re.I,
 )
 """“Ingredients (2–3 servings)”."""

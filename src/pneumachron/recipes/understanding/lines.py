@@ -228,6 +228,8 @@ def read_line(text: str) -> Line:
     plain = _A_SIZED.sub("", plain)
     plain = _SMALL_ONE.sub(r"1 \1 ", plain)
     plain = _TIMES.sub("", plain)
+    # of garlic that is no hundredth of a liter
+    plain = _CL.sub("cloves", plain) if "garlic" in plain.lower() else plain
     plain = _SIZE_WORD.sub(lambda found: _SIZES[found[1].lower()], plain)
     plain = _GRADE.sub(_behind_the_name, plain)
     # 3-1/2 is three and a half, no range from half to three
@@ -298,6 +300,7 @@ _LABEL = re.compile(r"^(?:the )?(?:meat|binder|slather|wood|protein|liquid|fat)\
 """“Binder: hot sauce” on a card."""
 _SOME = re.compile(r"^a (?:little(?: bit)?|bit|touch|drop)\s+(?:of\s+)?", re.I)
 _A_SIZED = re.compile(r"^an?\s+(?=\d)", re.I)
+_CL = re.compile(r"(?<=\d )cl\b")
 _TIMES = re.compile(r"(?<=^\d) ?[x×] (?=[a-z])", re.I)
 """“2 x butts”: two of them."""
 _SIZES = {"lg": "large", "lge": "large", "med": "medium", "sm": "small"}
@@ -342,17 +345,23 @@ _TAIL = re.compile(
 )
 
 
+_LAST = re.compile(
+    r"^(?P<name>[^()]{3,80}?)(?<!about)(?<!approx)(?<! or)(?<! to)[\s,:-]+"
+    r"(?P<amount>[\d½⅓⅔¼¾⅛][\d./½⅓⅔¼¾⅛]* ?(?:lbs?|kg|g|oz|ea|pcs?)\.?)$"
+)
+"""“Pork shoulder, bnls, 2" dice 5 lb”: the amount stands last, whatever numbers stand before."""
+
+
 def _trailing(raw: str, plain: str) -> Line:
     """“salt 20 g”, “onions - 3”: the amount behind."""
-    match = _TAIL.match(plain)
-    found = _amount_of(match["amount"]) if match else None
-    opened = match and match["name"].count("(") > match["name"].count(")")
-    if match and found and not opened and (found[0].unit or _NO_NAME.match(found[1].strip())):
-        amount, rest = found
-        name, aside = _name_of(match["name"].strip(" -–:,"))
-        more = rest.strip(" ,;")
-        return Line(raw, amount.low, amount.high, amount.unit, name,
-                    ", ".join(filter(None, [aside, amount.aside, more])))  # fmt: skip
+    for match in filter(None, (_TAIL.match(plain), _LAST.match(plain))):
+        found = _amount_of(match["amount"])
+        opened = match["name"].count("(") > match["name"].count(")")
+        if found and not opened and (found[0].unit or _NO_NAME.match(found[1].strip())):
+            amount, rest = found
+            name, aside = _name_of(match["name"].strip(" -–:,"))
+            asides = ", ".join(filter(None, [aside, amount.aside, rest.strip(" ,;")]))
+            return Line(raw, amount.low, amount.high, amount.unit, name, asides)
     name, aside = _name_of(plain)
     return Line(raw, None, None, "", name, aside)
 

@@ -20,7 +20,7 @@ class Unit:
 
 _WORDS: dict[str, str] = {
     "cup": r"cups?|c\.?",
-    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bs?|EL|T|spoons?(?:fuls?)?",
+    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bl?s?|EL|T|spoons?(?:fuls?)?",
     "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|TL|t",
     "dsp": r"dessert ?spoons?|dsps?",
     "floz": r"fl\.?\s?oz|fluid ounces?",
@@ -59,7 +59,7 @@ _WORDS: dict[str, str] = {
     "packet": r"packets?|packages?|packs?|pkts?|pkgs?|sachets?|envelopes?",
     "rack": r"racks?|slabs?",
     "chunk": r"chunks?|lumps?",
-    "piece": r"pieces?|pcs?",
+    "piece": r"pieces?|pcs?|ea",
     "part": r"parts?",
     "strip": r"strips?",
 }

@@ -242,8 +242,9 @@ _ONLY_A_TIME = re.compile(
 
 def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
     """Times of a step that cook the meat with the main heat."""
-    found = []
-    for place, sentence in enumerate(sentences_in(step)):
+    found: list[_Found] = []
+    for place, told in enumerate(sentences_in(step)):
+        sentence = _ANOTHER.sub(r"\1 hours", told) if found and found[-1].low_s >= 3600 else told
         heat = _heat_in(sentence, device)
         if heat is None:
             continue
@@ -258,6 +259,8 @@ def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
     return found
 
 
+_ANOTHER = re.compile(r"\banother ([1-9])(?=[.,;]|$)", re.I)
+"""“4 hours. Then foil it up, back in, another 3.”"""
 _THEN = re.compile(r",? (?:and )?then ")
 _COMMAS = re.compile(r",\s+(?:then |and )?")
 
