@@ -401,3 +401,93 @@ def test_what_is_eaten_with_it_is_served() -> None:
         "Stir a spoonful of mustard into the juices and eat with boiled potatoes.",
     )
     assert (when(done, "mustard"), when(done, "potatoes")) == ("after", "beside")
+
+
+CARD = """SMOKED BEEF PLATE RIBS
+
+Serves 4 big eaters
+Meat: 1 plate of beef ribs, 3 bones (about 5 lb)
+Rub: 2 Tbsp 16 mesh black pepper; 1 Tbsp kosher salt; 1 tsp garlic powder
+Spritz: 1 cup cider vinegar
+
+Fire the pit to 275°F.
+Smoke 3 hours, then begin to spritz every 45 minutes.
+When the bark is set and dark (~175°F), wrap in butcher paper.
+Return to pit until 205°F and probe slides in, 6 to 8 hours total.
+"""
+
+
+def test_a_card_with_labels_hours_in_all_and_a_bark() -> None:
+    recipe = read_recipe(CARD).recipe
+    assert recipe.ingredients[1:] == (
+        "2 Tbsp 16 mesh black pepper", "1 Tbsp kosher salt", "1 tsp garlic powder",
+        "Spritz: 1 cup cider vinegar",
+    )  # fmt: skip
+    found = understand(recipe)
+    assert (found.count, found.cooking.method) == (3, "smoker")
+    assert (found.cooking.low_s, found.cooking.high_s) == (6 * 3600, 8 * 3600)
+    # 175 °F is the meat's: no smoker is so cool
+    assert found.cooking.temp_c == pytest.approx(135, abs=1)
+    done = convert(found, KITCHEN)
+    assert not [line for line in done.lines if "vinegar" in line.name]
+    assert done.portioned.cuts == 1
+
+
+def test_a_table_of_steps_has_numbers_and_no_title() -> None:
+    recipe = read_recipe(
+        "| Step | What | How long |\n|---|---|---|\n"
+        "| 1 | Rub 2 racks of back ribs (about 2 kg) with 3 tbsp rub | night before |\n"
+        "| 2 | Smoke at 110 °C over apple | 3 h |\n| 3 | Wrap in foil | 2 h |\nFeeds 5\n"
+    ).recipe
+    assert "How long" not in recipe.title
+    assert recipe.steps[1] == "Smoke at 110 °C over apple, 3 h"
+    assert read_method(recipe).high_s == 5 * 3600
+
+
+def test_a_brisket_three_days_in_a_crock() -> None:
+    found = understand(read_recipe(
+        "Sour brisket\n\nMarinade (3 days ahead!!):\n2 cups red wine vinegar\n2 cups water\n"
+        "1 onion, sliced\n6 cloves\n\nMeat:\n1 (4-lb) beef brisket, flat half\n2 Tbsp oil\n\n"
+        "Boil the marinade and cool it. Pour over brisket in a crock; refrigerate 3 days.\n"
+        "Remove meat, dry well. Brown in oil. Add 2 cups of marinade, cover, and simmer 3 to 3 1/2"
+        " hrs or until fork tender.\nMakes 8 svgs.\n"
+    ).recipe)  # fmt: skip
+    assert (found.cooking.method, found.cooking.low_s) == ("simmer", 3 * 3600)
+    assert marinating_s(found) == (3 * 86400.0, 3 * 86400.0)
+    assert [item.line.name for item in found.ingredients if "cloves" in item.line.raw] == ["cloves"]
+
+
+def test_bones_that_are_boiled_before_the_oven_are_cooked_by_that() -> None:
+    found = understand(read_recipe(
+        "Ribs on the cheap\n\n2 lbs. pork neck bones or rib tips\n1 onion\nWater to cover\n"
+        "2 cups barbecue sauce\n\nBoil bones with onion and seasoning 1 hr. Drain. Put in pan, pour"
+        " over sauce, bake 350 for 45 min.\n"
+    ).recipe)  # fmt: skip
+    assert (found.cut, found.cooking.method, found.cooking.high_s) == ("rib_pieces", "simmer", 3600)
+
+
+def test_another_dish_for_24_is_not_for_whom_this_is() -> None:
+    text = text_of("Cover and braise at 150C for 3 hours.") + "\nI'm doing mash for 24.\n"
+    assert read_plates(read_recipe(text).recipe) is None
+
+
+def test_bone_in_pieces_go_in_two_batches_and_are_not_sawn() -> None:
+    text = text_of(
+        "Ribs and dashi in the pot with the orange peel. 140 degrees, lid on, 4 hrs.",
+        "Reduce the liquid till syrupy, glaze ribs under hot grill.",
+        foods=("5 big beef short ribs (3.2 kg!!)", "1 L dashi", "1 strip orange peel"),
+    )
+    smaller = Kitchen(ready_pot("tenor"), 0.0, 4.0, metric=True)
+    done = convert(understand(read_recipe(text).recipe), smaller)
+    assert (done.portioned.cuts, len(done.portioned.runs)) == (1, 2)
+    assert done.understood.crust.kind == "broiler"
+    # a strip of peel is no peeling: the step is not kept beside ours
+    assert "Ribs and dashi in the pot" not in str(done.steps)
+
+
+def test_a_title_that_calls_out() -> None:
+    title = "Electric pressure cooker pulled pork – 60 mins!"
+    text = (
+        f"{title}\n\nServes: 8\n3 lb pork shoulder\n1 cup cider\n\n1. HIGH pressure 60 minutes.\n"
+    )
+    assert read_recipe(text).recipe.title == title

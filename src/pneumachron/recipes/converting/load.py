@@ -25,6 +25,9 @@ MOST_CUTS = 8
 LEAST_CUT_KG = 0.4
 """Slices and ribs lighter than this are cooked in two runs rather than cut up. Judgement."""
 
+THROUGH_BONE = frozenset({"short_ribs_english", "flanken", "shoulder_bone_in", "picnic_bone_in"})
+"""Cut across, these want a saw: they go in more runs, where they fit whole. Common practice."""
+
 
 @dataclass(frozen=True, slots=True)
 class Portioned:
@@ -65,7 +68,8 @@ def portion(understood: Understood, kitchen: Kitchen, choices: Choices) -> Porti
         found = Portioned(runs, mass, scale, cuts)
         if best is None or len(runs) < len(best.runs):
             best = found
-        if len(runs) == 1 or cuts >= 4 or mass / count < LEAST_CUT_KG:
+        sawn = understood.cut in THROUGH_BONE
+        if len(runs) == 1 or cuts >= 4 or mass / count < LEAST_CUT_KG or sawn:
             break
     if best is None:
         raise _refused(refusal)

@@ -4,6 +4,7 @@ import re
 
 from pneumachron.recipes.converting.naming import around, is_named, named_in, rows_named
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
+from pneumachron.recipes.understanding.device import SIMMER
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Kind, foods_in
 from pneumachron.recipes.understanding.patterns import any_of
@@ -263,6 +264,8 @@ OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
 _RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b", r"\brefrigerat", r"\bfridge\b",
                 r"\bchill\b", r"\bset aside\b")  # fmt: skip
 _COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bchill\b", r"\bovernight\b")
+DAY_S = 86400.0
+_DAYS = re.compile(r"\b(?P<low>[1-9])(?:\s?(?:-|–|to|or)\s?(?P<high>[1-9]))? days?\b", re.I)
 _NIGHT = re.compile(r"\bovernight\b|\bnight before\b|\bday before\b", re.I)
 
 
@@ -274,11 +277,14 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
         # the rest before carving is no marinade, and what boils is none any more
         texts = [
             text for text in sentences_in(step)
-            if (MARINATED.search(text) or _COLD.search(text)) and not _USED.search(text)
+            if (MARINATED.search(text) or _COLD.search(text))
+            and not (_USED.search(text) or SIMMER.search(text))
         ]  # fmt: skip
         for sentence in texts:
             if _NIGHT.search(sentence):
                 return OVERNIGHT_S
+            if days := _DAYS.search(sentence):
+                return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
             if spans := durations_in(sentence):
                 return spans[0].low_s, spans[0].high_s
         # "The night before, put the ribs in the wine. Cover and chill."

@@ -44,6 +44,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bget the oven",
             r"\bbring the smoker",
             r"\bset (up )?the grill",
+            r"\bfire (up )?(the |your )?(pit|smoker|grill)",
             r"\bset the smoker",
             r"\bclose, bring\b",
             r"\block the lid",
@@ -200,7 +201,8 @@ _OWN_WORK = any_of(
     r"(?<!better )(?<!best )\bnext day\b"
     r"(?!,? (?:brown|sear|rub|heat|get|put|preheat|take)\b)",
     r"\b(refrigerate|chill)\b.*\bovernight\b",
-    r"\bovernight\b.*\b(fridge|refrigerator)\b", r"\bbash\b", r"\bpeel\b", r"\bdry-?fry\b",
+    r"\bovernight\b.*\b(fridge|refrigerator)\b", r"\bbash\b",
+    r"(?<!orange )(?<!lemon )(?<!lime )(?<!citrus )(?<!tangerine )\bpeel\b", r"\bdry-?fry\b",
 )  # fmt: skip
 
 

@@ -15,6 +15,8 @@ BULLET = re.compile(
 NUMBERED = re.compile(
     r"^\s*(?:step\s*)?\d{1,2}\s*(?:[.):]\s+(?=[A-Za-z])|\)\s+(?=\d))|^\s*step\s+\d{1,2}\s+", re.I
 )
+_LABEL = re.compile(r"^(?:rub|spritz|mop|glaze|sauce|slather|binder)\s*:\s+(?=[\d½⅓⅔¼¾⅛])", re.I)
+"""“Spritz: 1 cup cider vinegar”: what a food is for, and no work."""
 MOST_LOOKED_AT = 400
 """Characters of a line that are looked at."""
 CLUTTER = any_of(
@@ -118,7 +120,7 @@ def look_at(line: str) -> Look:
     The weights are judgement, set on the half of the strangers' recipes that may be looked at.
     """
     text = line[:MOST_LOOKED_AT]
-    plain = BULLET.sub("", text).strip().lstrip("# ")
+    plain = _LABEL.sub("", BULLET.sub("", text).strip().lstrip("# "))
     words = re.findall(r"[a-zäöüß]+", _WHAT_FOR.sub("", plain).lower())
     found = read_line(plain)
     timed = bool(durations_in(plain))

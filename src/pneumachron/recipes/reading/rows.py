@@ -19,7 +19,7 @@ from pneumachron.recipes.reading.titles import ABOUT_MEAT, SERVED, SUBJECT
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 
-_LEAST_TITLE, MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 6
+_LEAST_TITLE, MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 9
 """Letters and words of a title; words of one with an exclamation mark."""
 
 
@@ -228,11 +228,15 @@ def may_be_title(row: Row) -> bool:
         not row.look.clutter
         and row.heading in {None, "part"}
         and not row.plain.endswith((".", "?", ":"))
-        and (not row.plain.endswith("!") or (len(words) <= _MOST_CALLED and is_meat(row)))
+        and (not row.plain.endswith("!") or (len(words) <= _MOST_CALLED and _speaks_of_meat(row)))
         and len(row.plain) >= _LEAST_TITLE
         and not (WEIGHED.search(row.plain) and is_meat(row))
         and len(words) <= MOST_TITLE_WORDS
     )
+
+
+def _speaks_of_meat(row: Row) -> bool:
+    return is_meat(row) or ABOUT_MEAT.search(row.plain) is not None
 
 
 def is_meat(row: Row) -> bool:

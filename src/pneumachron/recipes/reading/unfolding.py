@@ -65,11 +65,11 @@ def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
 
 
 _LABELLED = re.compile(
-    r"^\W{0,4}(?P<label>ingredients|you(?:[’']ll)? need|zutaten|method|directions|instructions"
-    r"|zubereitung)\*{0,2}\s*[:–]\*{0,2}\s+(?P<rest>\S.*)$",
+    r"^\W{0,4}(?P<label>ingredients|you(?:[’']ll)? (?:need|want)|zutaten|method|directions"
+    r"|instructions|zubereitung)\*{0,2}\s*[:–]\*{0,2}\s+(?P<rest>\S.*)$",
     re.I,
 )
-_FOODS = frozenset({"ingredients", "you need", "you'll need", "you’ll need", "zutaten"})
+_FOODS = frozenset({"ingredients", "you need", "you want", "you'll need", "you’ll need", "zutaten"})
 _DIVIDED = re.compile(r"\s+[|•·]\s+|\s*;\s+|\s+/\s+(?=[\d½¼¾⅓⅔])")
 _BY_AMOUNT = re.compile(r",\s+(?=[\d½¼¾⅓⅔])")
 _UNCOUNTED = re.compile(
@@ -104,7 +104,7 @@ _PART_LINE = re.compile(
     r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[a-z][a-z ]{2,30})(?:\s*:| [–-])\s+(?P<rest>\S.*)$",
     re.I,
 )
-_COMMAS = re.compile(r",\s+(?![^(]*\))")
+_COMMAS = re.compile(r"[,;]\s+(?![^(]*\))")
 
 
 def _part_on_a_line(line: str) -> Iterator[str]:
@@ -197,7 +197,27 @@ MOST_SERVED_WORDS = 3
 """Of a food behind “Garnish:” that is not known. Judgement."""
 END_OF_PART = "\u2063:"
 """A heading without a name: what stands on the next line belongs to no part."""
-_HEAD = frozenset({"ingredient", "ingredients", "amount", "amounts", "quantity", "qty", "item"})
+_HEAD = frozenset(
+    {
+        "ingredient",
+        "ingredients",
+        "amount",
+        "amounts",
+        "quantity",
+        "qty",
+        "item",
+        "step",
+        "nr",
+        "no",
+        "#",
+        "what",
+        "what to do",
+        "how long",
+        "time",
+        "when",
+        "how much",
+    }
+)
 
 
 _TWO_CELLS = re.compile(
@@ -223,4 +243,7 @@ def joined_cells(line: str) -> str:
         return ""
     if {cell.lower() for cell in cells if cell} <= _HEAD:
         return "Ingredients"
+    # "| 2 | Smoke at 110 °C | 3 h |": a step with its number
+    if len(cells) > 2 and cells[0].isdecimal() and not cells[1][:1].isdigit():
+        return f"{cells[0]}. {', '.join(filter(None, cells[1:]))}"
     return " ".join(filter(None, cells))

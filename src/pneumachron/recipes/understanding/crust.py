@@ -42,7 +42,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     (
         "broiler",
         any_of(
-            r"\bbroil(er|ed|ing)?\b", r"\bunder (the|a) (hot |very hot )?grill\b",
+            r"\bbroil(er|ed|ing)?\b", r"\bunder (the |a )?(hot |very hot )?grill\b",
             r"\bcrisp\w* (\w+ ){0,3}in (the|a) (hot |very hot )?oven\b",
             r"\b(turn|raise|crank|up) (the )?oven\b", r"\bback in(to)? the oven\b",
             r"\b(uncover|unwrap)\w*\b.{0,40}\b(raise|turn|crank|increase)\w*\b.{0,20}\d{3}",

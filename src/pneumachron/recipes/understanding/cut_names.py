@@ -59,7 +59,8 @@ def _ribs(low: str, _: bool, __: bool) -> tuple[str, bool]:
 
 CHOPPED = re.compile(
     r"\b(?:chopped|cut|sawn|hacked)\b(?: across(?: the bones?)?)? in(?:to)? (?:about )?"
-    r"[\d½¼¾⅓⅔/ .-]+(?:cm|mm|inch(?:es)?|in\b|\")[- ]?(?:long )?(?:lengths?|pieces|chunks|sections)"
+    r"[\d½¼¾⅓⅔/ .-]+(?:cm|mm|inch(?:es)?|in\b|\")[- ]?(?:long )?"
+    r"(?:lengths?|pieces|chunks|sections|bits|bites)"
     r"|\bacross the bones?\b.{0,12}\bpieces\b"
 )
 """“Chopped into 4 cm lengths” by the butcher."""
@@ -98,6 +99,7 @@ _CUTS = (
     (r"\brinder?brust\b|\bbrustkern\b", _brisket),
     (r"\b(quer|leiter|zwerch)rippen?\b|\bleiterchen\b", _short_ribs),
     (r"\bsch(ä|ae)lrippchen\b|\brippchen\b|\bleiterstück\b", _ribs),
+    (r"\bbelly ribs?\b", lambda *_: ("spare_ribs", False)),
     (r"back[- ]ribs?\b|loin ribs?\b|\bbaby[- ]?backs?\b|\bloin backs?\b",
      lambda *_: ("back_ribs", True)),
     (r"spare[- ]?ribs?\b|\bspares\b|\bst\.?[- ]?louis\b", _spare),
@@ -110,6 +112,7 @@ _CUTS = (
      r"|^\W*\d[\d½¼¾./ –to-]* ?(?:lbs?|pounds?|kg|kilos?)\.? (?:flat|point)\b(?! iron)", _brisket),
     (r"\bpicnics?\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
     (r"\bhand (and spring )?of pork\b|\bpork hand\b|\bhand and spring\b", _hand),
+    (r"\bneck bones?\b", lambda *_: (None, False)),
     (r"\bshoulders?\b|\bbutts?\b|\bneck end\b|\b(pork )?collars?\b|\bpork neck\b|\bneck of pork\b"
      r"|\bpork (?:\w+ )?blade\b|\bblade (?:roast|of pork|steak)\b|\bpork scotch\b", _shoulder),
     (r"\bwings?\b|\bwingettes?\b|\bdrumettes?\b", lambda *_: ("wings", True)),

@@ -9,7 +9,9 @@ from pneumachron.recipes.understanding.durations import durations_in, temperatur
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 
-_SLOW = re.compile(r"\bslow[- ]?cook(er|ed|ing)?\b|\bcrock(?:[- ]?pot)?\b(?! of)", re.I)
+_SLOW = re.compile(
+    r"\bslow[- ]?cook(er|ed|ing)?\b|\bcrock[- ]?pot\b|\b(?:the|my|your) crock\b(?! of)", re.I
+)
 _SMOKER = re.compile(
     r"(?<!liquid )(?<!without a )\bsmok(e|er|ed|ing)\b(?! paprika| salt)|\bpellet (grill|cooker)\b"
     r"|\boffset\b"
@@ -67,7 +69,7 @@ SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b", r"\b
                  r"\bbubbl(e|es|ing) (away|along|gently|quietly|slowly)\b",
                  r"\b(hob|burner|gas|flame|ring|heat)\b.{0,20}\b(low(est)?|down|off) as\b",
                  r"\bturn the (heat|gas|flame) (\w+ )?down\b", r"\bköcheln\b",
-                 r"\bbei (schwacher|kleiner|niedriger|milder) hitze\b",
+                 r"\bbei (schwacher|kleiner|niedriger|milder|mittlerer) hitze\b",
                  r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
 ASIDE = any_of(
     r"\brest(s|ed|ing)?\b",

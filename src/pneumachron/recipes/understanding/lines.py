@@ -262,6 +262,8 @@ def read_line(text: str) -> Line:
     what_for = (purpose[1] or purpose[2]).strip().lower() if purpose else ""
     asides = [what_for, lead[1].lower() if lead else "", told, amount.aside, aside]
     unit = amount.unit
+    if unit == "clove" and not name:
+        name, unit = "cloves", ""  # the spice
     if not unit and (cloves := re.match(r"^(garlic) cloves?$", name, re.I)):
         name, unit = cloves[1], "clove"
     return Line(raw, amount.low, amount.high, unit, name, ", ".join(filter(None, asides)))
@@ -296,7 +298,9 @@ _IN_A_BOTTLE = re.compile(
     r"(?:bottles?|cans?|tins?|jars?|packs?|packets?|cartons?)\s+(?:of\s+)?(?=[a-z])",
     re.I,
 )
-_LABEL = re.compile(r"^(?:the )?(?:meat|binder|slather|wood|protein|liquid|fat)\s*:\s+(?=\S)", re.I)
+_LABEL = re.compile(
+    r"^(?:the )?(?:meat|binder|slather|wood|fuel|protein|liquid|fat|spritz|mop)\s*:\s+(?=\S)", re.I
+)
 """“Binder: hot sauce” on a card."""
 _SOME = re.compile(r"^a (?:little(?: bit)?|bit|touch|drop)\s+(?:of\s+)?", re.I)
 _A_SIZED = re.compile(r"^an?\s+(?=\d)", re.I)

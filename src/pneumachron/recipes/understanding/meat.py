@@ -314,7 +314,9 @@ def _count(line: Line, text: str) -> int | None:
     if halved := re.search(r"\b(halved|quartered)\b", text, re.I):
         return (2 if halved[1].lower() == "halved" else 4) * round(_countable(line) or 1)
     inside = _INSIDE.search(text)
-    if inside and 1 < int(inside[1]) <= MOST_PIECES and unit_of(line.unit).kind == "mass":
+    # a plate of beef ribs is cut between its bones
+    apart = unit_of(line.unit).kind == "mass" or re.search(r"\bplate\b", text, re.I)
+    if inside and 1 < int(inside[1]) <= MOST_PIECES and apart:
         return int(inside[1])
     if times := _TIMES.match(text):
         return int(times[1])

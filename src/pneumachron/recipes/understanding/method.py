@@ -96,6 +96,7 @@ def read_method(recipe: Recipe) -> Cooking:
         spans = spans[:1]
     if device == "pressure":
         spans = [item for item in spans if _UNDER_PRESSURE.search(item.sentence)] or spans
+    spans = next(([item] for item in spans if item.in_all), spans)
     first = max(spans, key=lambda item: item.high_s)
     if device == "oven" and _on_the_hob(recipe, first):
         device = "simmer"
@@ -204,6 +205,8 @@ class _Found:
     sentence: str
     start: int
     """Where in the sentence it stands."""
+    in_all: bool = False
+    """“6 to 8 hours total”."""
 
 
 _UNTIL_DONE = re.compile(
@@ -227,10 +230,16 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     if device in {"pressure", "stovetop"}:
         return not _not_under_pressure(sentence)
     said = any(words.search(sentence) for words in (OVEN, LID, _OPEN, _MEAT_IN, _ONLY_A_TIME))
+    if SIMMER.search(sentence) and any(
+        span.high_s >= _LONG_SIMMER_S for span in durations_in(sentence)
+    ):
+        return True
     # "In for three hours.", "Give it 2 hours.": what is long and no waiting is the oven's
     return device != "oven" or said or bool(temperatures_in(sentence)) or _cooks_long(sentence)
 
 
+_LONG_SIMMER_S = 2700.0
+"""What simmers so long before an oven is the meat. Judgement."""
 _ONLY_A_TIME = re.compile(
     r"^\W*((cook(ing)?|oven|roast(ing)?|bak(e|ing)|brais(e|ing))[- ]time\W+)?"
     r"(about |for |approx\w*\.? |around )?[\d½¼¾/.,\s–-]+(to [\d½¼¾/.,\s]+)?"
@@ -252,13 +261,22 @@ def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
         spans = durations_in(_ASIDES.sub("", _before_letting_go(heat, device)))
         least_s = _LEAST_S.get(device, 900.0)
         found += [
-            _Found(index, place, sides * span.low_s, sides * span.high_s, sentence, span.start)
+            _Found(
+                index,
+                place,
+                sides * span.low_s,
+                sides * span.high_s,
+                sentence,
+                span.start,
+                in_all=_IN_ALL.match(heat[span.end :]) is not None,
+            )
             for span in spans
             if span.high_s >= least_s
         ]
     return found
 
 
+_IN_ALL = re.compile(r"\W{0,2}(?:in )?(?:total|all|altogether)\b", re.I)
 _ANOTHER = re.compile(r"\banother ([1-9])(?=[.,;]|$)", re.I)
 """“4 hours. Then foil it up, back in, another 3.”"""
 _THEN = re.compile(r",? (?:and )?then ")

@@ -51,8 +51,11 @@ def _of_the_oven(text: str) -> list[Degrees]:
     for degrees in temperatures_in(text):
         after = _ENDS.split(text[degrees.end : degrees.end + 25].lower())[0]
         before = text[max(0, degrees.start - _NEAR) : degrees.start].lower()
-        of_meat = _INSIDE.search(after) or _UNTIL.search(re.split(r"\d", before)[-1])
-        if not of_meat:
+        behind = re.split(r"\d", before)[-1]
+        of_meat = _INSIDE.search(after) or _UNTIL.search(behind)
+        # "when the bark is set (~175 °F)": so cool is no oven, if none is named right there
+        cool = degrees.temp_c < _COOL_C and not (_PLACED.search(behind) or "oven" in after)
+        if not of_meat and not cool:
             found.append(degrees)
     still = [
         item for item in found
@@ -62,6 +65,12 @@ def _of_the_oven(text: str) -> list[Degrees]:
     return still or found
 
 
+_COOL_C = 98.0
+"""Ovens are seldom set lower than boiling; meat is seldom hotter. Judgement."""
+_PLACED = re.compile(
+    r"(?:\b(?:oven|ofen|smoker|pit|grill|barbecue|at|to|on|auf|bei|running)|@)\W*"
+    r"(?:about|around|steady)?\W*$"
+)
 _ENDS = re.compile(r"\d|,|\buntil\b|\btill?\b|\band\b")
 """Behind them something else is spoken of."""
 _NEAR = 45

@@ -39,6 +39,7 @@ _AT_THE_END = re.compile(
 """“Serves 6.” within a step: a number of people and nothing that is measured."""
 _BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})\s*[-–]\s*(?P<high>\d{1,2})\s*\.?$")
 """“… cheddar, scallions. 6-8”, as the last words of a card."""
+_FOR = re.compile(r"(?<!enough )\bfor (?=\d)", re.I)
 _THINGS = re.compile(r"(?:makes|yields?)(?: about)? \d+\W*$", re.I)
 MOST_MADE = 16
 """“Makes about 24” counts wings and no people. Judgement."""
@@ -51,10 +52,9 @@ def read_plates(recipe: Recipe) -> float | None:
         (recipe.yields, (_COUNTED, _NUMBERS)),
         (recipe.description, (_COUNTED, _SAID)),
         (recipe.title, (_COUNTED, _SAID)),
-        *(
-            (text, (_AT_THE_END, _COUNTED))
-            for text in (*reversed(recipe.steps), *recipe.notes, *recipe.left_out)
-        ),
+        *((text, (_AT_THE_END, _COUNTED)) for text in (*reversed(recipe.steps), *recipe.notes)),
+        # “I'm doing mash for 24” is said of another dish
+        *((_FOR.sub("", text), (_AT_THE_END, _COUNTED)) for text in recipe.left_out),
         *((text, (_BARE_AT_THE_END, _BARE_AT_THE_END)) for text in recipe.steps[-1:]),
     ]
     for text, patterns in places:
