@@ -19,7 +19,7 @@ from pneumachron.core.catalog.tables import read_numbers
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.text.say import say_cut
 from tests.conftest import ROOT
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 from tests.reference.write_validation import page
 from tools.notices import node_packages, python_packages
 
@@ -79,7 +79,7 @@ def test_worked_example_in_the_docs() -> None:
     # ours: the page walks through this case; its figures are those of the code
     page = text_of("docs/how-the-number-is-made.md")
     plan = make_plan(
-        wish(
+        cook_request(
             load("brisket_flat", 1.4174761562500005, 0.04445, 2),
             altitude_m=1150.0,
         )

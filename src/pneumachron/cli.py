@@ -197,21 +197,21 @@ def _serve_lan(data: Path, port: int) -> None:
 
 @app.command()
 def plan(
-    file: Annotated[str, typer.Argument(help="A wish as JSON, or - for standard input.")],
+    file: Annotated[str, typer.Argument(help="A request as JSON, or - for standard input.")],
 ) -> None:
     """Work out a plan: the same JSON in and out as POST /api/plan.
 
     The pot is a ready one; without an altitude it is sea level, without a start 4 °C.
     """
+    from pneumachron.api.schemas.cook_request import PlanIn
     from pneumachron.api.schemas.plan import PlanOut
-    from pneumachron.api.schemas.wish import PlanIn
     from pneumachron.core.catalog.pots import ready_pot
     from pneumachron.services.planning import work_out
 
     text = _read(file)
     with _told():
-        wish = PlanIn.model_validate_json(text)
-        document = work_out(wish.to_inputs(), ready_pot(wish.pot))
+        request = PlanIn.model_validate_json(text)
+        document = work_out(request.to_inputs(), ready_pot(request.pot))
     typer.echo(PlanOut.model_validate(document).model_dump_json(indent=2))
 
 

@@ -14,13 +14,13 @@ from tests.conftest import BRISKET
 
 ASKED: dict[str, dict[str, Any]] = {
     "what-if": BRISKET,
-    "ready-by": {"wish": BRISKET, "available_min": 200, "finish": "broiler"},
-    "minutes": {"wish": BRISKET, "hold_min": 60},
-    "not-done": {"wish": BRISKET, "hold_min": 60, "seen": "holds"},
-    "interrupted": {"wish": BRISKET, "at_min": 50, "since_min": 15},
-    "other-pressure": {"wish": BRISKET, "hold_min": 60, "gauge": "15 psi"},
+    "ready-by": {"request": BRISKET, "available_min": 200, "finish": "broiler"},
+    "minutes": {"request": BRISKET, "hold_min": 60},
+    "not-done": {"request": BRISKET, "hold_min": 60, "seen": "holds"},
+    "interrupted": {"request": BRISKET, "at_min": 50, "since_min": 15},
+    "other-pressure": {"request": BRISKET, "hold_min": 60, "gauge": "15 psi"},
     "batches": BRISKET | {"pieces": [BRISKET["pieces"][0] | {"count": 6, "mass": "9 lb"}]},
-    "prep": {"wish": BRISKET, "finish": "crisping", "marinade": "mild"},
+    "prep": {"request": BRISKET, "finish": "crisping", "marinade": "mild"},
     "sauce": {"pot": "tenor", "volume": "1 l", "left_ratio": 0.5, "body": "medium"},
 }
 
@@ -49,7 +49,7 @@ def test_wire_and_command_line_agree(question: str, client: TestClient, tmp_path
         ("not-done", {"seen": None}, "nothing_seen"),
         ("not-done", {"probe": "warm"}, "unreadable"),
         ("not-done", {"probe": "500 °C"}, "out_of_range"),
-        ("interrupted", {"wish": BRISKET | {"liquid": "9 l"}}, "above_maximum"),
+        ("interrupted", {"request": BRISKET | {"liquid": "9 l"}}, "above_maximum"),
         ("other-pressure", {"gauge": "5 bar"}, "gauge"),
         ("other-pressure", {"gauge": "5 l"}, "unit_unknown"),
         ("sauce", {"volume": "40 l"}, "out_of_range"),
@@ -133,8 +133,8 @@ def test_pieces_arrive(
     assert plan["pieces"][0][key] == expected
 
 
-def posted(client: TestClient, path: str, wish: dict[str, Any]) -> dict[str, Any]:
-    found: dict[str, Any] = client.post(path, json=wish).json()
+def posted(client: TestClient, path: str, cook_request: dict[str, Any]) -> dict[str, Any]:
+    found: dict[str, Any] = client.post(path, json=cook_request).json()
     return found
 
 
@@ -199,11 +199,13 @@ def test_unlike_pieces_in_two_cycles(client: TestClient) -> None:
         {"cut": "back_ribs", "count": 1, "mass": "0.9 kg", "thickness": "2 cm"},
         {"cut": "spare_ribs_trimmed", "count": 1, "mass": "1.1 kg", "thickness": "3.5 cm"},
     ]
-    wish = {"pieces": unlike, "pot": "tenor"}
-    early = posted(client, "/api/plan/what-if", wish)["early_out"]
+    cook_request = {"pieces": unlike, "pot": "tenor"}
+    early = posted(client, "/api/plan/what-if", cook_request)["early_out"]
     assert [piece["out_early"] for piece in early["pieces"]] == [True, False]
     assert early["first_min"] > early["second_min"] > 0
-    in_two = posted(client, "/api/plan/what-if", wish | {"thin_first": True})["alternatives"]
+    in_two = posted(client, "/api/plan/what-if", cook_request | {"thin_first": True})[
+        "alternatives"
+    ]
     answers = [item["answer"] for item in in_two if item["answer"]]
     assert any(answer["then_min"] for answer in answers)
     assert posted(client, "/api/plan/what-if", BRISKET)["early_out"] is None
@@ -213,8 +215,8 @@ def test_seared_as_bought_and_sections(client: TestClient) -> None:
     piece = BRISKET["pieces"][0]
 
     def planned(change: dict[str, Any]) -> dict[str, Any]:
-        wish = BRISKET | {"pieces": [piece | change]}
-        found: dict[str, Any] = client.post("/api/plan", json=wish).json()
+        cook_request = BRISKET | {"pieces": [piece | change]}
+        found: dict[str, Any] = client.post("/api/plan", json=cook_request).json()
         return found
 
     assert planned({"start": "seared"})["pieces"][0]["start_temp_c"] > 10

@@ -600,7 +600,7 @@ def test_a_step_is_left_out_with_a_reason_and_a_note_stands_at_its_step(
 
 def test_an_entry_can_be_planned_again(kitchen: TestClient, stepped: Stepped) -> None:
     cook = Cook(kitchen, stepped, connected=False)
-    again = kitchen.post("/api/plan", json=cook.now()["wish"])
+    again = kitchen.post("/api/plan", json=cook.now()["request"])
     assert again.status_code == 200
     assert again.json()["setting"]["hold_min"] == cook.now()["plan"]["hold_min"]
 

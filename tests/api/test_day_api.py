@@ -369,7 +369,7 @@ def test_a_converted_recipe_brings_its_work_along(client: TestClient) -> None:
     done = client.post("/api/recipes/convert", json={"recipe": recipe, "pot": "tenor"}).json()
     assert [extra["when"] for extra in done["extras"]][:1] == ["own_run"]
     assert "potatoes" in done["extras"][0]["title"]
-    dish = {"dish_id": "a", "title": "Beef", "plan": done["wish"], "extras": done["extras"],
+    dish = {"dish_id": "a", "title": "Beef", "plan": done["request"], "extras": done["extras"],
             "marinade": done["marinade"]}  # fmt: skip
     found = ask(client, {"table": TABLE.isoformat(), "dishes": [dish]})
     assert "a:side0" in starts(found)

@@ -58,17 +58,17 @@ def test_pots_that_cannot_be(change: dict[str, Any], field: str, client: TestCli
 
 def test_boil_test_moves_the_plan_and_back(client: TestClient) -> None:
     pot_id = client.post("/api/pots/own", json=OWN).json()["id"]
-    wish = BRISKET | {"pot": pot_id}
+    cook_request = BRISKET | {"pot": pot_id}
 
     def come_up() -> float:
-        phases: list[dict[str, Any]] = client.post("/api/plan", json=wish).json()["phases"]
+        phases: list[dict[str, Any]] = client.post("/api/plan", json=cook_request).json()["phases"]
         return float(phases[0]["duration_s"])
 
     before = come_up()
     tested = client.post(f"/api/pots/{pot_id}/boil-test", json={"minutes": 18, "start": "12 °C"})
     assert tested.json()["pot"]["heat_ratio"] < 0.95
     assert come_up() > before
-    reasons = client.post("/api/plan", json=wish).json()["reasons"]
+    reasons = client.post("/api/plan", json=cook_request).json()["reasons"]
     assert "boil_test" in {reason["fact"] for reason in reasons}
     absurd = client.post(f"/api/pots/{pot_id}/boil-test", json={"minutes": 1})
     assert absurd.json()["code"] == "boil_minutes"

@@ -11,7 +11,7 @@ from fastapi import FastAPI
 from fastapi.testclient import TestClient
 from sqlalchemy import text
 
-from pneumachron.api.schemas.wish import PlanIn
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.services import learning, untaught
 from pneumachron.services.cook_numbers import work_through
@@ -127,14 +127,14 @@ def test_entries_that_cannot_be(client: TestClient) -> None:
 
 def test_a_boil_test_is_told_against_new_numbers(client: TestClient) -> None:
     pot = client.get("/api/pots").json()["pots"][1]["id"]
-    wish = {**BRISKET, "pot": pot}
+    cook_request = {**BRISKET, "pot": pot}
     for day in range(3):
-        enter(client, day, "tender", plan=wish, come_up_min=18)
-    heats = [item for item in client.post("/api/plan", json=wish).json()["learned"]
+        enter(client, day, "tender", plan=cook_request, come_up_min=18)
+    heats = [item for item in client.post("/api/plan", json=cook_request).json()["learned"]
              if item["kind"] == "heat"]  # fmt: skip
     assert heats[0]["ratio"] < 0.95
     client.post(f"/api/pots/{pot}/boil-test", json={"minutes": 9})
-    after = client.post("/api/plan", json=wish).json()["learned"]
+    after = client.post("/api/plan", json=cook_request).json()["learned"]
     assert all(item["kind"] != "heat" for item in after)
 
 
@@ -180,11 +180,11 @@ def two_racks(client: TestClient, *textures: str) -> float:
         {"cut": "back_ribs", "count": 1, "mass": "1 kg", "thickness": "2.8 cm", "membrane": on}
         for on in (False, True)
     ]
-    wish = {"pieces": racks, "pot": "bass"}
+    cook_request = {"pieces": racks, "pot": "bass"}
     for day in range(2):
         pieces = [{"texture": texture, "group": row} for row, texture in enumerate(textures)]
-        enter(client, day, "", plan=wish, pieces=pieces, hold_min=26)
-    found = client.post("/api/plan", json={**wish, "pieces": racks[:1]}).json()["learned"]
+        enter(client, day, "", plan=cook_request, pieces=pieces, hold_min=26)
+    found = client.post("/api/plan", json={**cook_request, "pieces": racks[:1]}).json()["learned"]
     taste = next(item for item in found if item["kind"] == "taste")
     return float(taste["low_ln"] + taste["high_ln"]) / 2
 

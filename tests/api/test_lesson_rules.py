@@ -11,9 +11,9 @@ from pneumachron.core.session.sheet import Sheet, blank, fold
 from pneumachron.devices.clock import ClockOfCook, CookClock, KitchenClock
 from pneumachron.services.lesson_rules import no_lesson, unsafe
 from pneumachron.store.records import StoredEvent
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
-WISH = wish(load("brisket_flat", 1.2, 0.045), texture="very")
+WISH = cook_request(load("brisket_flat", 1.2, 0.045), texture="very")
 PLAN = cook_plan(make_plan(WISH))
 SHEET = blank(PLAN)
 NOW = datetime(2026, 11, 27, 12, tzinfo=UTC)

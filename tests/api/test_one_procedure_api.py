@@ -14,7 +14,7 @@ from icalendar import Calendar
 
 from pneumachron.demo.recipes import BRAISED_SHORT_RIBS
 from tests.api.test_day_api import ask, day
-from tests.api.test_recipes_api import convert, wish_of
+from tests.api.test_recipes_api import convert, request_of
 from tests.api.test_shelf_api import TWO_STEPS
 from tests.conftest import BRISKET
 
@@ -87,11 +87,13 @@ def _minutes(steps: list[dict[str, Any]]) -> dict[str, int]:
 
 @pytest.mark.parametrize("release", ["natural", "timed", "quick", "soak", "keep_warm"])
 def test_convert_and_json_ld(client: TestClient, release: str) -> None:
-    wish = wish_of(client, BRAISED_SHORT_RIBS, release=release)
-    done = convert(client, wish)
+    cook_request = request_of(client, BRAISED_SHORT_RIBS, release=release)
+    done = convert(client, cook_request)
     assert done["setting"]["release"] == release
-    steps = client.post("/api/plan/steps", json=done["wish"]).json()["steps"]
-    exported = client.post("/api/recipes/export", json={"wish": wish, "format": "jsonld"}).json()
+    steps = client.post("/api/plan/steps", json=done["request"]).json()["steps"]
+    exported = client.post(
+        "/api/recipes/export", json={"request": cook_request, "format": "jsonld"}
+    ).json()
     node = json.loads(exported["text"])
     texts = " ".join(_texts(node["recipeInstructions"]))
     counted = [step for step in steps if step["kind"] in COUNTED]

@@ -41,7 +41,7 @@ def test_household_altitude_counts(client: TestClient) -> None:
 
 
 @pytest.mark.parametrize(
-    ("wish", "field", "code"),
+    ("cook_request", "field", "code"),
     [
         (with_piece(mass="3"), "pieces.0.mass", "unit_missing"),
         (with_piece(mass="3 furlongs"), "pieces.0.mass", "unit_unknown"),
@@ -65,10 +65,10 @@ def test_household_altitude_counts(client: TestClient) -> None:
         (BRISKET | {"pieces": []}, "pieces", "invalid_input"),
     ],
 )
-def test_a_wish_that_cannot_be_met(
-    client: TestClient, wish: dict[str, Any], field: str, code: str
+def test_a_request_that_cannot_be_met(
+    client: TestClient, cook_request: dict[str, Any], field: str, code: str
 ) -> None:
-    answer = client.post("/api/plan", json=wish)
+    answer = client.post("/api/plan", json=cook_request)
     assert answer.status_code == 422
     problem = answer.json()
     assert set(problem) - {"fix"} == {"code", "message", "field", "hint"}
@@ -78,8 +78,10 @@ def test_a_wish_that_cannot_be_met(
 
 
 def test_the_second_kind_of_piece_is_named(client: TestClient) -> None:
-    wish = BRISKET | {"pieces": [BRISKET["pieces"][0], BRISKET["pieces"][0] | {"mass": "x"}]}
-    assert client.post("/api/plan", json=wish).json()["field"] == "pieces.1.mass"
+    cook_request = BRISKET | {
+        "pieces": [BRISKET["pieces"][0], BRISKET["pieces"][0] | {"mass": "x"}]
+    }
+    assert client.post("/api/plan", json=cook_request).json()["field"] == "pieces.1.mass"
 
 
 def test_what_changes_if(client: TestClient) -> None:
@@ -94,7 +96,7 @@ def test_what_changes_if(client: TestClient) -> None:
 
 
 def test_ready_by(client: TestClient) -> None:
-    asked = {"wish": BRISKET, "available_min": 300}
+    asked = {"request": BRISKET, "available_min": 300}
     ways = client.post("/api/plan/ready-by", json=asked).json()["ways"]
     assert ways[0]["parts"] == 1
     assert ways[0]["spare_s"] > 0
@@ -103,7 +105,7 @@ def test_ready_by(client: TestClient) -> None:
 
 
 def test_minutes_of_a_recipe(client: TestClient) -> None:
-    asked = {"wish": BRISKET, "hold_min": 60}
+    asked = {"request": BRISKET, "hold_min": 60}
     answer = client.post("/api/plan/minutes", json=asked).json()
     assert answer["hold_min"] == 60
     assert answer["texture_step"] < 2.0
@@ -115,7 +117,7 @@ def test_unknown_pot(client: TestClient) -> None:
 
 
 def test_command_line_speaks_the_same_json(client: TestClient, tmp_path: Path) -> None:
-    file = tmp_path / "wish.json"
+    file = tmp_path / "cook_request.json"
     file.write_text(json.dumps(BRISKET))
     runner = CliRunner()
     from_file = runner.invoke(cli, ["plan", str(file)])

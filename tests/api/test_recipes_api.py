@@ -21,12 +21,12 @@ def read(client: TestClient, content: bytes | str, name: str = "") -> dict[str, 
     return found
 
 
-def wish_of(client: TestClient, text: str, **choices: object) -> dict[str, Any]:
+def request_of(client: TestClient, text: str, **choices: object) -> dict[str, Any]:
     return {"recipe": read(client, text)["recipe"], "pot": "tenor", "choices": choices}
 
 
-def convert(client: TestClient, wish: dict[str, Any]) -> dict[str, Any]:
-    reply = client.post("/api/recipes/convert", json=wish)
+def convert(client: TestClient, cook_request: dict[str, Any]) -> dict[str, Any]:
+    reply = client.post("/api/recipes/convert", json=cook_request)
     assert reply.status_code == 200, reply.text
     found: dict[str, Any] = reply.json()
     return found
@@ -48,24 +48,24 @@ def keep(client: TestClient, text: str, *tags: str) -> dict[str, Any]:
 def test_every_recipe_of_the_corpus_goes_through(
     client: TestClient, name: str, content: bytes
 ) -> None:
-    wish = {"recipe": read(client, content, name)["recipe"], "pot": "tenor"}
-    done = convert(client, wish)
+    cook_request = {"recipe": read(client, content, name)["recipe"], "pot": "tenor"}
+    done = convert(client, cook_request)
     assert done["setting"]["hold_min"] > 0
     assert done["lines"]
     assert len(done["steps"]) >= 9
-    # the wish for the Bench is the plan that was shown
-    plan = client.post("/api/plan", json=done["wish"]).json()
+    # the request for the Bench is the plan that was shown
+    plan = client.post("/api/plan", json=done["request"]).json()
     assert plan["setting"]["hold_min"] == pytest.approx(done["setting"]["hold_min"], abs=2)
 
 
 def test_answers_and_choices(client: TestClient) -> None:
-    wish = wish_of(client, "Rough\n\n1 brisket\n1 l stock\n\nCook it.\n")
-    asked = {item["asked"] for item in convert(client, wish)["understood"]["questions"]}
+    cook_request = request_of(client, "Rough\n\n1 brisket\n1 l stock\n\nCook it.\n")
+    asked = {item["asked"] for item in convert(client, cook_request)["understood"]["questions"]}
     assert {"mass", "thickness", "method"} <= asked
-    wish["answers"] = {"mass": "3", "cut": "brisket_flat"}
-    reply = client.post("/api/recipes/convert", json=wish)
+    cook_request["answers"] = {"mass": "3", "cut": "brisket_flat"}
+    reply = client.post("/api/recipes/convert", json=cook_request)
     assert (reply.status_code, reply.json()["field"]) == (422, "mass")
-    wish["answers"] = {
+    cook_request["answers"] = {
         "mass": "3 lb",
         "thickness": "4.5 cm",
         "method": "oven_lid",
@@ -73,11 +73,11 @@ def test_answers_and_choices(client: TestClient) -> None:
         "texture": "tender",
         "cut": "brisket_flat",
     }
-    done = convert(client, wish)
+    done = convert(client, cook_request)
     assert done["understood"]["questions"] == []
     stock = next(mark for mark in done["marks"] if mark["rule"] == "thin_to_need")
-    wish["choices"] = {"overruled": [stock["mark_id"]], "plates": 10, "finish": "none"}
-    again = convert(client, wish)
+    cook_request["choices"] = {"overruled": [stock["mark_id"]], "plates": 10, "finish": "none"}
+    again = convert(client, cook_request)
     kept = next(mark for mark in again["marks"] if mark["mark_id"] == stock["mark_id"])
     assert kept["overruled"]
     assert again["setting"]["finish"] == "none"
@@ -85,9 +85,11 @@ def test_answers_and_choices(client: TestClient) -> None:
 
 
 def test_exports_read_back(client: TestClient) -> None:
-    wish = wish_of(client, BRAISED_SHORT_RIBS)
+    cook_request = request_of(client, BRAISED_SHORT_RIBS)
     texts = {
-        kind: client.post("/api/recipes/export", json={"wish": wish, "format": kind}).json()["text"]
+        kind: client.post(
+            "/api/recipes/export", json={"request": cook_request, "format": kind}
+        ).json()["text"]
         for kind in ("jsonld", "markdown", "text")
     }
     node = json.loads(texts["jsonld"])
@@ -165,11 +167,13 @@ def test_what_is_too_large_or_no_recipe_is_refused(client: TestClient) -> None:
 
 @pytest.mark.parametrize("method", ["oven_lid", "slow_low", "slow_high"])
 def test_other_way(client: TestClient, method: str) -> None:
-    found = client.post("/api/plan/other-methods", json={"wish": BRISKET, "method": method}).json()
+    found = client.post(
+        "/api/plan/other-methods", json={"request": BRISKET, "method": method}
+    ).json()
     assert 3600 < found["duration_s"] < 14 * 3600
     assert found["advice"]
-    smoker = client.post("/api/plan/other-methods", json={"wish": BRISKET, "method": "smoker"})
+    smoker = client.post("/api/plan/other-methods", json={"request": BRISKET, "method": "smoker"})
     assert smoker.status_code == 422  # nobody asks a pressure plan for the smoker
     frozen = {**BRISKET, "pieces": [{**BRISKET["pieces"][0], "start": "frozen"}]}
-    reply = client.post("/api/plan/other-methods", json={"wish": frozen, "method": "slow_low"})
+    reply = client.post("/api/plan/other-methods", json={"request": frozen, "method": "slow_low"})
     assert (reply.status_code, reply.json()["field"]) == (422, "pieces.0.start")

@@ -64,7 +64,7 @@ def test_replacing_works_out_anew(client: TestClient) -> None:
     assert changed["updated_at"] > saved["updated_at"]
 
 
-def test_a_wish_that_cannot_be_met_is_not_saved(client: TestClient) -> None:
+def test_a_request_that_cannot_be_met_is_not_saved(client: TestClient) -> None:
     body = {"name": "No", "inputs": BRISKET | {"liquid": "9 l"}}
     assert client.post("/api/plans", json=body).status_code == 422
     body = {"name": "No", "inputs": BRISKET, "person_id": "nobody"}

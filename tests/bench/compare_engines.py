@@ -24,7 +24,7 @@ from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.catalog.pots import ready_pot, ready_pots
 from pneumachron.core.planning.request import CookRequest
 
-def wish(cut, kg, thick, count, school, release, step):
+def cook_request(cut, kg, thick, count, school, release, step):
     piece = make_piece(cut_by_id(cut), mass_kg=kg / count, thickness_m=thick, start_temp_c=4.0)
     return CookRequest(
         load=Load((piece,) * count), pot=ready_pot("tenor"), texture_step=step, school=school,
@@ -32,10 +32,10 @@ def wish(cut, kg, thick, count, school, release, step):
     )
 
 WISHES = [
-    wish("brisket_flat", 1.2, 0.0444, 2, "short_braise", "natural", 2.0),
-    wish("shoulder_boneless", 2.0, 0.08, 1, "short_braise", "natural", 3.0),
-    wish("back_ribs", 1.1, 0.025, 1, "steam", "timed", 2.0),
-    wish("short_ribs_english", 1.2, 0.045, 4, "short_braise", "natural", 2.0),
+    cook_request("brisket_flat", 1.2, 0.0444, 2, "short_braise", "natural", 2.0),
+    cook_request("shoulder_boneless", 2.0, 0.08, 1, "short_braise", "natural", 3.0),
+    cook_request("back_ribs", 1.1, 0.025, 1, "steam", "timed", 2.0),
+    cook_request("short_ribs_english", 1.2, 0.045, 4, "short_braise", "natural", 2.0),
 ]
 
 def best_ms(job, times):

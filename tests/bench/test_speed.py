@@ -30,12 +30,13 @@ from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Kitchen
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.understand import understand
-from tests.core.kitchen import load, search, wish
+from tests.core.kitchen import cook_request, load, search
 from tests.reference.finite_difference import Result, Setting, cook
 from tests.reference.test_finite_difference import setting
 
 WANTED = replace(
-    wish(load("brisket_flat", 1.4, 0.045, 2), altitude_m=1150.0), lying=Lying(touching=False)
+    cook_request(load("brisket_flat", 1.4, 0.045, 2), altitude_m=1150.0),
+    lying=Lying(touching=False),
 )
 """Apart from each other: what touches is held to a solution of its own (test_contact.py)."""
 COARSEST = (8, 8, 10)
@@ -153,7 +154,7 @@ def test_day(benchmark: BenchmarkFixture) -> None:
     names = ("a", "b", "c", "d", "e")
     pots = ("tenor", "bass", "treble", "tenor", "bass")
     dishes = [
-        Dish(name, name, wish(load("brisket_flat", 0.6, 0.04), pot=pot))
+        Dish(name, name, cook_request(load("brisket_flat", 0.6, 0.04), pot=pot))
         for name, pot in zip(names, pots, strict=True)
     ]
 

@@ -1,4 +1,4 @@
-"""Pots, pieces and wishes for the tests of the core."""
+"""Pots, pieces and cook_requests for the tests of the core."""
 
 from dataclasses import replace
 
@@ -39,7 +39,7 @@ def load(
     return Load((piece,) * count)
 
 
-def wish(
+def cook_request(
     pieces: Load,
     *,
     pot: str = "tenor",
@@ -53,7 +53,7 @@ def wish(
     boil_s: float = 0.0,
     texture_step: float | None = None,
 ) -> CookRequest:
-    """A wish at sea level unless said otherwise."""
+    """A request at sea level unless said otherwise."""
     vessel = ready_pot(pot)
     if min_liquid_m3 is not None:
         vessel = replace(vessel, min_liquid_m3=min_liquid_m3)

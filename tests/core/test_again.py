@@ -17,16 +17,16 @@ from pneumachron.core.planning.recovery import (
 )
 from pneumachron.core.planning.request import resolve
 from pneumachron.core.planning.what_if import answer_for_minutes
-from tests.core.kitchen import load, search, wish
+from tests.core.kitchen import cook_request, load, search
 
-FLAT = wish(load("brisket_flat", 1.4, 0.045, 2))
+FLAT = cook_request(load("brisket_flat", 1.4, 0.045, 2))
 PLAN = make_plan(FLAT)
 
 
 @pytest.mark.parametrize("cut", ["brisket_flat", "shoulder_boneless", "short_ribs_english"])
 @pytest.mark.parametrize("release", ["natural", "timed", "quick"])
 def test_a_perfect_cook_is_not_put_back(cut: str, release: ReleaseMethod) -> None:
-    wanted = wish(load(cut, 1.2, 0.05, 2))
+    wanted = cook_request(load(cut, 1.2, 0.05, 2))
     wanted = replace(wanted, release=release)
     plan = make_plan(wanted)
     seen = judge_opened(wanted, plan.hold_min, seen_step=wanted.texture_step)
@@ -149,7 +149,7 @@ def test_minutes_of_a_stovetop_cooker() -> None:
         ("short_ribs_english", 1.4, 0.045, 30),
         ("shoulder_boneless", 1.8, 0.07, 60),
     ):
-        found = translate_minutes(wish(load(cut, kg, thickness, 2)), minutes, 100e3)
+        found = translate_minutes(cook_request(load(cut, kg, thickness, 2)), minutes, 100e3)
         factors.append(found.factor)
     assert all(1.05 <= factor <= 1.35 for factor in factors)
     assert 1.15 <= round(factors[0], 2) <= 1.3
@@ -163,5 +163,5 @@ def test_minutes_of_a_stovetop_cooker() -> None:
 
 def test_every_pot_can_be_put_on_again() -> None:
     for pot in ready_pots().values():
-        wanted = replace(wish(load("brisket_flat", 0.6, 0.04)), pot=pot)
+        wanted = replace(cook_request(load("brisket_flat", 0.6, 0.04)), pot=pot)
         assert judge_opened(wanted, 40, seen_step=0.5).step == "put_back"

@@ -19,9 +19,9 @@ from pneumachron.core.planning.what_if import (
     quick_answer,
     what_changes,
 )
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
-SMALL = wish(load("brisket_flat", 0.8, 0.05), altitude_m=1150.0)
+SMALL = cook_request(load("brisket_flat", 0.8, 0.05), altitude_m=1150.0)
 
 
 def by_kind(wanted: CookRequest) -> dict[tuple[str, str], Answer | RequestError | None]:
@@ -36,7 +36,7 @@ def test_quick_answer_is_the_plans() -> None:
         assert quick.lid_on_to_open_s == pytest.approx(plan.lid_on_to_open_s, abs=70)
 
 
-def test_every_alternative_is_the_plan_of_the_changed_wish() -> None:
+def test_every_alternative_is_the_plan_of_the_changed_request() -> None:
     found = by_kind(SMALL)
     for (kind, value), answer in found.items():
         if kind in {"release", "school", "level"}:
@@ -58,7 +58,7 @@ def test_cutting_shortens_as_the_trade_knows() -> None:
 
 def test_parts_that_lie_on_each_other_are_quicker_all_the_same() -> None:
     # published: conduction; juice gets between faces that touch, so halves are not one body again
-    full = wish(load("brisket_flat", 1.4, 0.045, 2))
+    full = cook_request(load("brisket_flat", 1.4, 0.045, 2))
     halved = by_kind(full)["halved", "2"]
     assert isinstance(halved, Answer)
     loose = replace(full, lying=Lying(touching=False))
@@ -68,11 +68,11 @@ def test_parts_that_lie_on_each_other_are_quicker_all_the_same() -> None:
 
 
 def test_other_ways_of_lying_that_fit_are_told() -> None:
-    sections = by_kind(wish(load("back_ribs", 1.1, 0.03, 4), school="steam"))
+    sections = by_kind(cook_request(load("back_ribs", 1.1, 0.03, 4), school="steam"))
     ways = {value for kind, value in sections if kind == "lying"}
     assert "stacked" in ways
     assert "coiled" not in ways  # sections do not bend round the wall
-    plan = make_plan(wish(load("back_ribs", 1.1, 0.03, 4), school="steam"))
+    plan = make_plan(cook_request(load("back_ribs", 1.1, 0.03, 4), school="steam"))
     assert plan.setup.standing.arrangement not in ways
     stacked = sections["lying", "stacked"]
     assert isinstance(stacked, Answer)

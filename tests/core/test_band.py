@@ -16,17 +16,17 @@ from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import first_search
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 KITCHENS = 60
 SHARE, WITHIN = 0.80, 0.05
 LOADS: tuple[CookRequest, ...] = (
-    wish(load("back_ribs", 1.1, 0.03), school="steam", release="timed"),
-    wish(load("spare_ribs", 1.3, 0.035), texture="falls", pot="bass"),
-    wish(load("brisket_flat", 1.4, 0.045, 2), texture="very"),
-    wish(load("brisket_point", 1.5, 0.06), texture="very"),
-    wish(load("short_ribs_english", 1.4, 0.045, 8), texture="very"),
-    wish(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls"),
+    cook_request(load("back_ribs", 1.1, 0.03), school="steam", release="timed"),
+    cook_request(load("spare_ribs", 1.3, 0.035), texture="falls", pot="bass"),
+    cook_request(load("brisket_flat", 1.4, 0.045, 2), texture="very"),
+    cook_request(load("brisket_point", 1.5, 0.06), texture="very"),
+    cook_request(load("short_ribs_english", 1.4, 0.045, 8), texture="very"),
+    cook_request(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls"),
 )
 
 
@@ -59,12 +59,14 @@ def test_a_ruler_helps_ribs_and_hardly_a_roast() -> None:
     """The weight is weighed: what is thicker is narrower, and a roast warms as a whole."""
 
     def width(cut: str, kilos: float, thick_m: float | None, texture: Texture) -> float:
-        found = make_plan(wish(load(cut, kilos, thick_m), texture=texture)).range
+        found = make_plan(cook_request(load(cut, kilos, thick_m), texture=texture)).range
         return float(np.log(found.high_min / found.low_min))
 
-    guessed = make_plan(wish(load("back_ribs", 1.0, None))).outcomes[0].piece.thickness_m
+    guessed = make_plan(cook_request(load("back_ribs", 1.0, None))).outcomes[0].piece.thickness_m
     ribs = width("back_ribs", 1.0, None, "tender") / width("back_ribs", 1.0, guessed, "tender")
-    butt = make_plan(wish(load("shoulder_boneless", 2.0, None))).outcomes[0].piece.thickness_m
+    butt = (
+        make_plan(cook_request(load("shoulder_boneless", 2.0, None))).outcomes[0].piece.thickness_m
+    )
     roast = width("shoulder_boneless", 2.0, None, "falls") / width(
         "shoulder_boneless", 2.0, butt, "falls"
     )

@@ -11,7 +11,7 @@ from pneumachron.core.catalog.pots import ready_pot
 from pneumachron.core.cooker.boil_test import boil_time_s, heat_ratio_of
 from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import make_plan
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 TENOR = ready_pot("tenor")
 
@@ -57,7 +57,7 @@ def test_absurd_tests(start: float, minutes: float) -> None:
 
 
 def test_the_plan_uses_it_and_says_so() -> None:
-    usual = wish(load("brisket_flat", 1.4, 0.045, 2))
+    usual = cook_request(load("brisket_flat", 1.4, 0.045, 2))
     weak = make_plan(replace(usual, pot=replace(TENOR, heat_ratio=0.7)))
     plain = make_plan(usual)
     assert weak.phases[0].duration_s > 1.2 * plain.phases[0].duration_s

@@ -17,14 +17,17 @@ from pneumachron.core.session.danger_zone import out_since_s, was_out_too_long
 from pneumachron.core.session.events import Event, EventKind, SheetError
 from pneumachron.core.session.forecast import alarms, forecast, heat_ratio
 from pneumachron.core.session.sheet import Sheet, after, check, fold
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
-FLAT = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2)))
+FLAT = make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2)))
 PLAN = cook_plan(FLAT)
 BARE, BROILED = cook_plan(FLAT, "none"), cook_plan(FLAT, "broiler")
 FULL = cook_plan(
     make_plan(
-        replace(wish(load("back_ribs", 2.2, 0.028, 2), pot="bass", school="bath"), release="quick")
+        replace(
+            cook_request(load("back_ribs", 2.2, 0.028, 2), pot="bass", school="bath"),
+            release="quick",
+        )
     )
 )
 
@@ -66,7 +69,9 @@ def test_steps_stand_in_the_order_of_work() -> None:
     for step in steps.values():
         assert step.likely_s > 0
         assert step.hands or step.kind in {"come_up", "hold", "release", "rest", "sauce"}
-    ribs = cook_plan(make_plan(wish(load("back_ribs", 2.0, 0.028, 2), pot="bass", release="timed")))
+    ribs = cook_plan(
+        make_plan(cook_request(load("back_ribs", 2.0, 0.028, 2), pot="bass", release="timed"))
+    )
     assert "sear" not in {step.kind for step in fold(ribs, []).steps}  # racks are not
 
 
@@ -224,7 +229,7 @@ def test_juice_boiled_down_to_a_volume() -> None:
 
 def test_a_cook_keeps_the_steps_that_it_began_with() -> None:
     """Before, nobody was told to get the meat out or to dry the pot, and a side was one step."""
-    asked = wish(load("wings", 0.6, 0.025, 10), pot="bass", release=None)
+    asked = cook_request(load("wings", 0.6, 0.025, 10), pot="bass", release=None)
     plan = cook_plan(make_plan(replace(asked, tempered=True)), "crisping")
     new = replace(BROUGHT, from_freezer=True)
     old = replace(new, version=1)
@@ -237,7 +242,7 @@ def test_a_cook_keeps_the_steps_that_it_began_with() -> None:
 
 def test_the_inner_pot_is_dry_before_the_air_fryer_lid() -> None:
     """Common practice: over liquid the meat steams, and does not crisp."""
-    plan = make_plan(wish(load("wings", 0.6, 0.025, 10), pot="bass", release=None))
+    plan = make_plan(cook_request(load("wings", 0.6, 0.025, 10), pot="bass", release=None))
     kinds = [step.kind for step in fold(cook_plan(plan, "crisping"), []).steps]
     assert kinds.index("empty") == kinds.index("finish") - 1
     assert "empty" not in {step.kind for step in fold(cook_plan(plan, "broiler"), []).steps}

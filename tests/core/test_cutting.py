@@ -13,7 +13,7 @@ from pneumachron.core.planning.own_minutes import check_own
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.remedies import with_fix
 from pneumachron.core.planning.request import CookRequest
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 FLAT = load("brisket_flat", 1.5, 0.045).pieces[0]
 
@@ -34,9 +34,11 @@ def test_half_of_a_flat_is_as_thick_as_the_flat() -> None:
 
 def test_halves_of_one_flat_take_a_little_less_than_the_flat() -> None:
     """Conduction: a cut adds two faces to each part, which the pressed side of the other covers."""
-    whole = make_plan(wish(Load((FLAT,)), texture="very")).hold_exact_min
+    whole = make_plan(cook_request(Load((FLAT,)), texture="very")).hold_exact_min
     for way in ("lengthwise", "across"):
-        halves = make_plan(cut_all(wish(Load((FLAT,)), texture="very"), Knife(way, parts=2)))
+        halves = make_plan(
+            cut_all(cook_request(Load((FLAT,)), texture="very"), Knife(way, parts=2))
+        )
         assert 0.8 * whole < halves.hold_exact_min < whole
 
 
@@ -86,7 +88,7 @@ def test_a_roll_that_is_cut_across_stays_one() -> None:
 
 
 def test_batches_take_all_the_meat() -> None:
-    wanted = in_batches(wish(load("shoulder_boneless", 6.0, 0.08, 3), texture="falls"), 3)
+    wanted = in_batches(cook_request(load("shoulder_boneless", 6.0, 0.08, 3), texture="falls"), 3)
     assert len(wanted.later) == 2
     assert whole_load(wanted).mass_kg == pytest.approx(6.0)
     plan = make_plan(wanted)
@@ -98,18 +100,20 @@ def test_batches_take_all_the_meat() -> None:
 
 def test_a_hot_cooker_comes_up_sooner_and_needs_more_minutes() -> None:
     # common practice: the second batch comes to pressure in about half the time
-    plan = make_plan(in_batches(wish(load("shoulder_boneless", 4.0, 0.08, 2), texture="falls"), 2))
+    plan = make_plan(
+        in_batches(cook_request(load("shoulder_boneless", 4.0, 0.08, 2), texture="falls"), 2)
+    )
     (second,) = plan.later
     assert second.hold_min >= plan.hold_min
     assert second.lid_on_to_open_s < plan.lid_on_to_open_s
 
 
 def test_one_roast_in_two_batches_is_cut_first() -> None:
-    wanted = in_batches(wish(load("shoulder_boneless", 5.0, 0.09), texture="falls"), 2)
+    wanted = in_batches(cook_request(load("shoulder_boneless", 5.0, 0.09), texture="falls"), 2)
     assert wanted.load.mass_kg == pytest.approx(2.5)
     for count in (0, 13):
         with pytest.raises(RequestError, match="batches"):
-            in_batches(wish(load("shoulder_boneless", 5.0, 0.09)), count)
+            in_batches(cook_request(load("shoulder_boneless", 5.0, 0.09)), count)
 
 
 # --- the one change that makes it fit
@@ -118,9 +122,9 @@ def test_one_roast_in_two_batches_is_cut_first() -> None:
 @pytest.mark.parametrize(
     ("wanted", "kind"),
     [
-        (wish(load("shoulder_boneless", 5.0, 0.12)), "batches"),
-        (replace(wish(load("back_ribs", 1.6, 0.025)), rack="tall"), "rack"),
-        (wish(load("brisket_flat", 2.4, 0.045)), "across"),
+        (cook_request(load("shoulder_boneless", 5.0, 0.12)), "batches"),
+        (replace(cook_request(load("back_ribs", 1.6, 0.025)), rack="tall"), "rack"),
+        (cook_request(load("brisket_flat", 2.4, 0.045)), "across"),
     ],
 )
 def test_the_fix_fits(wanted: CookRequest, kind: str) -> None:
@@ -142,14 +146,14 @@ def _fixed(wanted: CookRequest, fix: Fix) -> CookRequest:
 
 def test_what_no_change_mends_stays_as_it_is() -> None:
     refused = RequestError("too_thin", "thickness")
-    assert with_fix(wish(load("back_ribs", 1.0, 0.025)), refused) is refused
+    assert with_fix(cook_request(load("back_ribs", 1.0, 0.025)), refused) is refused
 
 
 # --- the cook's own minutes
 
 
 def test_own_minutes_say_what_to_expect() -> None:
-    wanted = wish(load("brisket_flat", 1.5, 0.045), texture="very", altitude_m=1150.0)
+    wanted = cook_request(load("brisket_flat", 1.5, 0.045), texture="very", altitude_m=1150.0)
     usual = make_plan(wanted)
     plans = [make_plan(replace(wanted, own_hold_min=minutes)) for minutes in (45, 80, 92, 130)]
     found = [plan.expectation for plan in plans]
@@ -170,7 +174,7 @@ def test_own_minutes_say_what_to_expect() -> None:
 
 
 def test_the_engines_own_minutes_are_even_odds() -> None:
-    wanted = wish(load("shoulder_boneless", 2.0, 0.08), texture="falls")
+    wanted = cook_request(load("shoulder_boneless", 2.0, 0.08), texture="falls")
     usual = make_plan(wanted)
     own = make_plan(replace(wanted, own_hold_min=usual.hold_min)).expectation
     assert own is not None
@@ -186,14 +190,16 @@ def test_own_minutes_have_bounds() -> None:
     for minutes in (-1, 721):
         with pytest.raises(RequestError, match="720"):
             check_own(minutes, 0)
-    wings = wish(load("wings", 1.0, 0.027, 10), school="steam", release="quick", texture="holds")
+    wings = cook_request(
+        load("wings", 1.0, 0.027, 10), school="steam", release="quick", texture="holds"
+    )
     with pytest.raises(RequestError, match="unsafe_minutes"):
         make_plan(replace(wings, own_hold_min=0))
 
 
 def test_long_own_minutes_are_answered_too() -> None:
     """Up to twelve hours, whatever the band says of the kitchen that needs least."""
-    wanted = wish(load("brisket_flat", 1.5, 0.045), texture="very", altitude_m=1150.0)
+    wanted = cook_request(load("brisket_flat", 1.5, 0.045), texture="very", altitude_m=1150.0)
     for minutes in (0, 300, 720):
         found = make_plan(replace(wanted, own_hold_min=minutes)).expectation
         assert found is not None
@@ -201,7 +207,7 @@ def test_long_own_minutes_are_answered_too() -> None:
 
 
 def test_more_batches_are_of_all_the_meat() -> None:
-    wanted = in_batches(wish(load("brisket_flat", 12.0, 0.06, 8)), 2)
+    wanted = in_batches(cook_request(load("brisket_flat", 12.0, 0.06, 8)), 2)
     with pytest.raises(RequestError) as caught:
         make_plan(wanted)
     fix = with_fix(wanted, caught.value).fix
@@ -213,7 +219,7 @@ def test_more_batches_are_of_all_the_meat() -> None:
 
 
 def test_what_is_cut_already_is_not_told_to_be_cut() -> None:
-    wanted = wish(load("brisket_flat", 2.4, 0.045))
+    wanted = cook_request(load("brisket_flat", 2.4, 0.045))
     with pytest.raises(RequestError) as caught:
         make_plan(wanted)
     fix = with_fix(wanted, caught.value, uncut=False).fix

@@ -7,7 +7,7 @@ from pneumachron.core.constants import SURFACE_COEFFICIENT
 from pneumachron.core.physics.conduction import slab_coefficients, slab_roots
 from pneumachron.core.physics.tenderness import cumulative_dose_min
 from pneumachron.core.planning.plan import make_plan
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 MODES = 60
 
@@ -33,7 +33,7 @@ def test_the_place_of_reading_is_the_median_of_the_volume(
     cut: str, kilos: float, thick_m: float
 ) -> None:
     """Gauss quadrature over an octant of the block, in a pot held at 114 °C."""
-    plan = make_plan(wish(load(cut, kilos, thick_m), texture="very"))
+    plan = make_plan(cook_request(load(cut, kilos, thick_m), texture="very"))
     piece = plan.outcomes[0].piece
     meat = piece.cut.meat
     times = np.arange(1.0, 60.0 * (plan.hold_min + 15), 60.0)

@@ -14,11 +14,11 @@ from pneumachron.core.procedure.cook_plan import cook_plan, from_document, to_do
 from pneumachron.core.procedure.steps import cook_steps
 from pneumachron.core.schedule.blocks import dish_blocks
 from pneumachron.core.schedule.dish import Dish
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 THIN = load("back_ribs", 0.9, 0.02).pieces
 THICK = load("spare_ribs_trimmed", 1.1, 0.035).pieces
-BOTH = wish(Load(THIN + THICK), texture="tender", school="steam", release="timed")
+BOTH = cook_request(Load(THIN + THICK), texture="tender", school="steam", release="timed")
 
 
 def test_both_come_out_as_wished() -> None:
@@ -78,7 +78,7 @@ def test_planned_in_two_steps_every_view_tells_both() -> None:
     # the five minutes in between, that the second cycle counts on, are steps
     between = ("out2", "lid@2", "set@2")
     assert sum(steps[name].likely_s for name in between) == pytest.approx(OPEN_S)
-    (run,) = (block for block in dish_blocks(Dish("a", "Ribs", plan.setup.wish))
+    (run,) = (block for block in dish_blocks(Dish("a", "Ribs", plan.setup.request))
               if block.block_id == "a:run0")  # fmt: skip
     day = [(part.work or part.kind, part.likely_s) for part in run.segments]
     wanted = [(step.work or step.kind, step.likely_s) for name, step in steps.items()
@@ -108,7 +108,7 @@ def test_what_is_drawn_goes_through_both_runs() -> None:
     )
     assert make_plan(BOTH).phases_through == make_plan(BOTH).phases
     # and so it is on the day's chart
-    (run,) = (block for block in dish_blocks(Dish("a", "Ribs", plan.setup.wish))
+    (run,) = (block for block in dish_blocks(Dish("a", "Ribs", plan.setup.request))
               if block.block_id == "a:run0")  # fmt: skip
     drawn = np.array(run.gauge)
     assert (np.diff(drawn[:, 0]) >= 0.0).all()
@@ -125,22 +125,25 @@ def test_what_is_drawn_goes_through_both_runs() -> None:
 
 
 def test_two_steps_are_for_unlike_pieces_alone() -> None:
-    alike = wish(load("back_ribs", 1.0, 0.025, 2))
+    alike = cook_request(load("back_ribs", 1.0, 0.025, 2))
     assert make_plan(replace(alike, thin_first=True)).hold_min == make_plan(alike).hold_min
     own = make_plan(replace(BOTH, thin_first=True, own_hold_min=25))
     assert (own.hold_min, own.later) == (25, ())
 
 
 def test_pieces_that_are_done_together_are_left_alone() -> None:
-    assert early_out(wish(load("back_ribs", 1.0, 0.025, 2))) is None
+    assert early_out(cook_request(load("back_ribs", 1.0, 0.025, 2))) is None
     nearly = load("brisket_flat", 0.7, 0.042).pieces + load("brisket_flat", 0.7, 0.043).pieces
-    assert early_out(wish(Load(nearly))) is None
+    assert early_out(cook_request(Load(nearly))) is None
 
 
 def test_poultry_takes_one_time_that_is_safe_for_all() -> None:
     """Published: USDA FSIS, poultry 165 °F in the thickest piece (from memory)."""
     unlike = load("wings", 0.6, 0.02, 8).pieces + load("wings", 0.9, 0.045, 6).pieces
-    assert early_out(wish(Load(unlike), texture="chewy", school="steam", release="quick")) is None
+    assert (
+        early_out(cook_request(Load(unlike), texture="chewy", school="steam", release="quick"))
+        is None
+    )
 
 
 def test_the_second_run_has_a_range_around_it() -> None:

@@ -15,13 +15,13 @@ from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.procedure.steps import cook_steps
 from pneumachron.core.schedule.blocks import dish_blocks
 from pneumachron.core.schedule.dish import Dish
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 FULL, LOOSE = load("shoulder_boneless", 3.6, 0.06, 8), load("shoulder_boneless", 1.2, 0.06, 2)
 
 
 def planned(of: Load, release: ReleaseMethod, wait_s: float | None = None) -> Plan:
-    return make_plan(wish(of, school="bath", release=release, wait_s=wait_s))
+    return make_plan(cook_request(of, school="bath", release=release, wait_s=wait_s))
 
 
 def waited_s(plan: Plan) -> float:
@@ -63,7 +63,7 @@ def test_the_caution_says_how_long() -> None:
 
 
 def test_a_stacked_load_is_one_run_in_the_schedule_as_in_the_plan() -> None:
-    stacked = wish(load("shoulder_boneless", 3.6, 0.06, 8))
+    stacked = cook_request(load("shoulder_boneless", 3.6, 0.06, 8))
     plan = make_plan(stacked)
     assert plan.setup.standing.layers > 1
     runs = [
@@ -73,5 +73,5 @@ def test_a_stacked_load_is_one_run_in_the_schedule_as_in_the_plan() -> None:
     hold = next(part for part in runs[0].segments if part.kind == "hold")
     assert hold.likely_s == pytest.approx(60 * plan.hold_min)
     # what does not go in at once is still dealt out
-    much = wish(load("shoulder_boneless", 9.0, 0.06, 20))
+    much = cook_request(load("shoulder_boneless", 9.0, 0.06, 20))
     assert len(planned_batches(much)) > 1

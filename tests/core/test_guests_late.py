@@ -13,12 +13,12 @@ from pneumachron.core.session.danger_zone import out_since_s
 from pneumachron.core.session.events import Event, SheetError
 from pneumachron.core.session.late import MOST_TIMES, stayed_under_lid
 from pneumachron.core.session.sheet import Sheet, after, check, fold
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
-RIBS = Dish("a", "Ribs", wish(load("back_ribs", 1.0, 0.028)))
-SHOULDER = Dish("b", "Shoulder", wish(load("shoulder_boneless", 1.4, 0.06, 2)))
+RIBS = Dish("a", "Ribs", cook_request(load("back_ribs", 1.0, 0.028)))
+SHOULDER = Dish("b", "Shoulder", cook_request(load("shoulder_boneless", 1.4, 0.06, 2)))
 
-PULLED = Dish("c", "Pulled", wish(load("shoulder_boneless", 1.4, 0.06, 2), texture="falls"))
+PULLED = Dish("c", "Pulled", cook_request(load("shoulder_boneless", 1.4, 0.06, 2), texture="falls"))
 
 
 @pytest.mark.parametrize(
@@ -62,7 +62,7 @@ def test_longer_under_the_lid_is_softer_and_is_said() -> None:
             assert (late.how == "keep_warm") == (late.softer_steps > 0)
 
 
-COOK = cook_plan(make_plan(PULLED.wish), "broiler")
+COOK = cook_plan(make_plan(PULLED.request), "broiler")
 
 
 def cook_of(*steps_done: str, how: str, late_s: float = 2400.0) -> Sheet:

@@ -19,13 +19,13 @@ from pneumachron.core.session.events import Event
 from pneumachron.core.session.piece_traces import kind_names, pieces_along, pieces_as_set, said_of
 from pneumachron.core.session.pieces import mean_model_step
 from pneumachron.core.session.sheet import fold
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 from tests.reference.finite_difference import Block
 from tests.reference.test_finite_difference import setting
 
 RACK_OFF = load("back_ribs", 1.0, 0.028, membrane=False)
 RACK_ON = load("back_ribs", 1.0, 0.028, membrane=True)
-TWO_WAYS = wish(Load(RACK_OFF.pieces + RACK_ON.pieces), pot="bass", texture="very")
+TWO_WAYS = cook_request(Load(RACK_OFF.pieces + RACK_ON.pieces), pot="bass", texture="very")
 # up to 115 °C in 20 min, held, opened and cooled to 70 °C, and under pressure once more
 HISTORY = (
     np.array([0.0, 1200.0, 3600.0, 4200.0, 5400.0, 6000.0, 9600.0]),
@@ -35,7 +35,7 @@ HISTORY = (
 
 def test_along_a_pot_that_was_opened_and_shut_again() -> None:
     """Finite volumes and scipy's BDF know neither Duhamel nor our product solutions."""
-    one = wish(load("brisket_flat", 1.4, 0.045, 2))
+    one = cook_request(load("brisket_flat", 1.4, 0.045, 2))
     (trace,) = pieces_along(resolve(one), *HISTORY)
     block = Block(setting(one), (10, 10, 16))
 
@@ -87,8 +87,8 @@ def test_a_membrane_costs_a_rung_and_no_heat() -> None:
 def test_thin_is_ahead_of_thick() -> None:
     """Common practice: of unlike pieces the thin one is done first."""
     thick, thin = load("brisket_flat", 0.7, 0.06), load("brisket_flat", 0.4, 0.035)
-    setup = resolve(wish(Load(thick.pieces + thin.pieces)))
-    names = kind_names(setup.wish.load)
+    setup = resolve(cook_request(Load(thick.pieces + thin.pieces)))
+    names = kind_names(setup.request.load)
     assert [name.params["thickness_m"] for name in names] == pytest.approx([0.06, 0.035])
     traces = pieces_along(setup, *HISTORY)
     assert np.all(traces[1].core_c[40:200] > traces[0].core_c[40:200])
@@ -126,12 +126,12 @@ def cooked(wanted: CookRequest) -> Cooked:
 
 
 def test_alike_cooks_have_no_differences() -> None:
-    one = cooked(wish(load("brisket_flat", 1.4, 0.045, 2)))
+    one = cooked(cook_request(load("brisket_flat", 1.4, 0.045, 2)))
     assert differences(one, one) == ()
 
 
 def test_what_differs_and_what_is_left_out() -> None:
-    first = wish(load("brisket_flat", 1.4, 0.045, 2))
+    first = cook_request(load("brisket_flat", 1.4, 0.045, 2))
     one = replace(cooked(first), up_s=780.0, yield_ratio=0.66, set_min=85)
     second = replace(first, load=load("brisket_flat", 1.8, 0.06, 2), release="quick")
     other = replace(cooked(second), set_min=125, up_s=960.0)

@@ -30,7 +30,7 @@ from pneumachron.core.schedule.dish import Dish, brought
 from pneumachron.core.schedule.model import Schedule
 from pneumachron.core.schedule.schedule import schedule
 from tests import DEEP
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 CASES = 840 if DEEP else 210
 OFTEN = 0.01
@@ -83,7 +83,7 @@ def drawn(rng: random.Random, number: int) -> Dish:
     count = rng.choice((1, 1, 2))
     pieces = load(cut.cut_id, count * min(max(14_000 * thick_m**3, 0.06), 1.3), thick_m, count)
     asked = replace(
-        wish(pieces, pot="bass", release=release),
+        cook_request(pieces, pot="bass", release=release),
         wait_s=rng.choice((300.0, 900.0)) if release == "timed" else None,
         stay_s=rng.choice((600.0, 2400.0)) if release in {"soak", "keep_warm"} else None,
         boil_s=rng.choice((0.0, 0.0, 420.0)),
@@ -128,8 +128,8 @@ def cases() -> list[Case]:
     for number in range(CASES):
         with suppress(CoreError):
             dish = drawn(rng, number)
-            first, *_ = planned_batches(dish.wish)
-            plan = make_plan(dish.wish if dish.wish.later else first)
+            first, *_ = planned_batches(dish.request)
+            plan = make_plan(dish.request if dish.request.later else first)
             dish_blocks(dish)  # made ahead it may be too thick to cool in time
             steps = cook_steps(cook_plan(plan, dish.finish), brought(dish))
             found.append(Case(dish, plan, steps))
@@ -206,8 +206,8 @@ def test_nothing_that_the_meal_needs_comes_after_serving(cases: list[Case]) -> N
 
 def test_every_cut_release_and_step_came_up(cases: list[Case]) -> None:
     least = OFTEN * len(cases)
-    by_cut = Counter(case.dish.wish.load.pieces[0].cut.cut_id for case in cases)
-    by_release = Counter(case.dish.wish.release for case in cases)
+    by_cut = Counter(case.dish.request.load.pieces[0].cut.cut_id for case in cases)
+    by_release = Counter(case.dish.request.release for case in cases)
     by_kind = Counter(kind for case in cases for kind in {step.kind for step in case.steps})
     can_be_whole = set(cuts()) - {"brisket_whole"}  # it is parted into two cuts first
     assert {cut for cut in can_be_whole if by_cut[cut] < least} == set()

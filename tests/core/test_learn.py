@@ -20,13 +20,13 @@ from pneumachron.core.physics.steam import FloatArray
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import first_search
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 KITCHENS = 500
 COOKS = 3
 LOADS = (
-    wish(load("brisket_flat", 1.4, 0.045, 2)),
-    wish(load("short_ribs_english", 1.36, 0.045, 8)),
+    cook_request(load("brisket_flat", 1.4, 0.045, 2)),
+    cook_request(load("short_ribs_english", 1.36, 0.045, 8)),
 )
 SIZES = np.array([0.75, 0.9, 1.0, 1.1, 1.25])
 HEATS = np.array([0.7, 0.85, 1.0, 1.15, 1.35])

@@ -17,7 +17,7 @@ from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import cases_of, first_cases
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 from tests.reference.stepped import stepped_release
 
 LOADS = 60
@@ -32,7 +32,7 @@ def loads() -> list[CookRequest]:
         low, high = cut.usual_thickness_m
         release_by: ReleaseMethod = RELEASE_METHODS[len(found) % len(RELEASE_METHODS)]
         try:
-            wanted = wish(
+            wanted = cook_request(
                 load(cut.cut_id, rng.uniform(0.5, 2.2), rng.uniform(low, min(high, 0.1)),
                      rng.choice((1, 2, 4))),
                 pot=rng.choice(list(ready_pots())),
@@ -85,7 +85,7 @@ def test_a_pot_put_on_again_is_the_one_that_is_walked() -> None:
 def test_liquid_on_frozen_meat_is_walked() -> None:
     frozen = load("back_ribs", 0.8, 0.025, 4)
     pieces = tuple(replace(piece, start_temp_c=-18.0) for piece in frozen.pieces)
-    setup = resolve(wish(Load(pieces), school="steam", release="quick"))
+    setup = resolve(cook_request(Load(pieces), school="steam", release="quick"))
     search = Search(*cases_of(setup), setup.after)
     alike(search.up, stepped_come_up(search.cases, search.heat, np.zeros((6, 0))))
 
@@ -105,7 +105,7 @@ def test_linear_rises_solve_their_matrix() -> None:
 
 def test_ways_of_releasing_side_by_side_are_those_alone() -> None:
     """Each case of a batch is let go in its own way; what the others do changes nothing."""
-    wanted = wish(load("brisket_flat", 1.2, 0.045, 2), altitude_m=1150.0)
+    wanted = cook_request(load("brisket_flat", 1.2, 0.045, 2), altitude_m=1150.0)
     setups = [resolve(replace(wanted, release=way)) for way in RELEASE_METHODS]
     setups.append(resolve(replace(wanted, boil_s=600.0)))
     cases, meats = zip(*(first_cases(setup) for setup in setups), strict=True)

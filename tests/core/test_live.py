@@ -19,12 +19,12 @@ from pneumachron.core.session.simulated_pot import (
     Truth,
     inside_of,
 )
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 HONEST = Truth()
-BRISKET = wish(load("brisket_flat", 1.4, 0.045, 2))
-RIBS = wish(load("back_ribs", 2.0, 0.028, 2), pot="bass", release="timed", wait_s=600.0)
-BLOCKS = wish(load("short_ribs_english", 1.36, 0.045, 8))
+BRISKET = cook_request(load("brisket_flat", 1.4, 0.045, 2))
+RIBS = cook_request(load("back_ribs", 2.0, 0.028, 2), pot="bass", release="timed", wait_s=600.0)
+BLOCKS = cook_request(load("short_ribs_english", 1.36, 0.045, 8))
 
 
 def filled(wanted: CookRequest, truth: Truth = HONEST, *, stuck: bool = False) -> LivePot:
@@ -159,7 +159,7 @@ def test_lid_pin_and_panel_refuse_what_is_wrong() -> None:
 
 
 def test_a_full_pot_spits_when_it_is_vented_at_once() -> None:
-    full = replace(wish(load("back_ribs", 2.2, 0.028, 2), pot="bass", school="bath"))
+    full = replace(cook_request(load("back_ribs", 2.2, 0.028, 2), pot="bass", school="bath"))
     pot = started(full, 5)
     until(pot, "falling")
     pot.vent(on=True)

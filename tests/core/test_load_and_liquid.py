@@ -15,7 +15,7 @@ from pneumachron.core.planning.arrangement import stand
 from pneumachron.core.planning.liquid import fill, level_m, lowest_m3
 from pneumachron.core.planning.load import Load, make_piece
 from pneumachron.core.planning.request import resolve
-from tests.core.kitchen import CUP_M3, LB_KG, load, wish
+from tests.core.kitchen import CUP_M3, LB_KG, cook_request, load
 
 
 def trouble(cut: str = "brisket_flat", **measures: float | bool) -> RequestError:
@@ -156,7 +156,7 @@ def test_what_does_not_fit_says_what_to_do() -> None:
     assert high.value.code == "too_tall"
     much = load("shoulder_boneless", 4.4, 0.07, 6)
     with pytest.raises(RequestError) as full:
-        resolve(wish(much, school="bath"))
+        resolve(cook_request(much, school="bath"))
     assert full.value.code == "too_full"
     assert full.value.params["batches"]
 

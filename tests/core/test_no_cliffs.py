@@ -21,7 +21,7 @@ from pneumachron.core.planning.load import Load, make_piece
 from pneumachron.core.planning.lying import ARRANGEMENTS, Arrangement, Lying, Standing
 from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import first_search
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 LOADS = 420
 LEAST_SHARE = 0.01
@@ -44,8 +44,8 @@ class Asked:
     pot: str
     way: Arrangement | None
 
-    def wish(self) -> CookRequest:
-        wanted = wish(
+    def cook_request(self) -> CookRequest:
+        wanted = cook_request(
             load(self.cut.cut_id, self.kilos, self.thick_m, self.count),
             pot=self.pot,
             school=self.school,
@@ -95,7 +95,7 @@ def test_a_millimetre_or_twenty_grams() -> None:
     bad = []
     for item in asked():
         try:
-            before, here = cooked(item.wish())
+            before, here = cooked(item.cook_request())
         except RequestError:
             continue
         met.update((item.cut.cut_id, here.arrangement, item.release, "loads"))
@@ -104,7 +104,7 @@ def test_a_millimetre_or_twenty_grams() -> None:
             replace(item, kilos=item.kilos + 0.02),
         ):
             try:
-                after, there = cooked(change.wish())
+                after, there = cooked(change.cook_request())
             except RequestError:
                 continue
             moved = abs(after - before)
@@ -114,7 +114,9 @@ def test_a_millimetre_or_twenty_grams() -> None:
             most = WITHIN_RIBS if item.cut.family == "ribs" else WITHIN
             if moved <= most_min or share <= (most if same else ACROSS):
                 continue
-            if not same and (offered(item.wish(), there) or offered(change.wish(), here)):
+            if not same and (
+                offered(item.cook_request(), there) or offered(change.cook_request(), here)
+            ):
                 continue
             bad.append(f"{item} {here.arrangement} {before:.1f}, {there.arrangement} {after:.1f}")
     assert bad == []
@@ -142,7 +144,9 @@ def test_thicker_is_never_quicker(cut: str) -> None:
             width_m=0.10,
             start_temp_c=4.0,
         )
-        wanted = wish(Load((piece,) * 2), texture=TEXTURES[2], liquid_m3=4e-4, release="natural")
+        wanted = cook_request(
+            Load((piece,) * 2), texture=TEXTURES[2], liquid_m3=4e-4, release="natural"
+        )
         minutes, standing = cooked(wanted)
         holds.append((standing.arrangement, minutes))
     for (way, thinner), (next_way, thicker) in pairwise(holds):
@@ -152,18 +156,19 @@ def test_thicker_is_never_quicker(cut: str) -> None:
 def test_what_used_to_jump() -> None:
     """Two halves of a flat that just lie side by side, or just do not; and sections of ribs."""
     flat = [
-        cooked(wish(load("brisket_flat", kilos, 0.0425, 2), texture="very"))[0]
+        cooked(cook_request(load("brisket_flat", kilos, 0.0425, 2), texture="very"))[0]
         for kilos in (1.45, 1.46, 1.47, 1.48, 1.49, 1.5)
     ]
     assert max(flat) / min(flat) < 1.05
     ribs = [
-        cooked(wish(load("back_ribs", 1.8, thick, 4), school="steam", release="timed"))[0]
+        cooked(cook_request(load("back_ribs", 1.8, thick, 4), school="steam", release="timed"))[0]
         for thick in (0.022, 0.023, 0.024, 0.025, 0.026)
     ]
     for thinner, thicker in pairwise(ribs):
         assert thinner <= thicker <= max(1.08 * thinner, thinner + 1.5)
     whole, halved = (
-        cooked(wish(load("brisket_flat", 1.6, 0.045, count), texture="very"))[0] for count in (1, 2)
+        cooked(cook_request(load("brisket_flat", 1.6, 0.045, count), texture="very"))[0]
+        for count in (1, 2)
     )
     assert 0.8 < halved / whole < 1.0
 
@@ -185,13 +190,15 @@ def test_ordinary_meat_fits(
     cut: str, kilos: float, thick_m: float | None, count: int, school: LiquidStyle
 ) -> None:
     """Common practice: all of these are cooked in a 5.7 l pot."""
-    standing = resolve(wish(load(cut, kilos, thick_m, count), school=school, release=None)).standing
+    standing = resolve(
+        cook_request(load(cut, kilos, thick_m, count), school=school, release=None)
+    ).standing
     assert len(standing.placed) == count
 
 
 def test_sections_that_are_too_high_lean() -> None:
     tall = load("back_ribs", 2.0, 0.03, 8)
-    standing = resolve(wish(tall, school="steam")).standing
+    standing = resolve(cook_request(tall, school="steam")).standing
     assert standing.arrangement == "leaning"
     upright = standing.meat_height_m
     assert upright < max(piece.length_m for piece in tall.pieces)

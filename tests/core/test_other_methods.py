@@ -24,11 +24,11 @@ from pneumachron.core.planning.other_methods import (
     other_way,
 )
 from pneumachron.core.planning.request import CookRequest
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 
 def one(cut: str, kilos: float, thick_m: float, count: int = 1) -> tuple[Piece, CookRequest]:
-    wanted = wish(load(cut, kilos, thick_m, count))
+    wanted = cook_request(load(cut, kilos, thick_m, count))
     return wanted.load.pieces[0], wanted
 
 
@@ -125,7 +125,7 @@ def test_what_cannot_be() -> None:
     with pytest.raises(RequestError, match="never_done_by_method"):
         duration_for(piece, "slow_low", 1e6, 0.0)
     assert duration_for(piece, "slow_low", -1.0, 0.0) == 300.0
-    frozen = wish(load("brisket_flat", 0.7, 0.045, start_c=-18.0))
+    frozen = cook_request(load("brisket_flat", 0.7, 0.045, start_c=-18.0))
     with pytest.raises(RequestError, match="frozen_slow"):
         other_way(frozen, "slow_low")
     assert wanted.load.pieces

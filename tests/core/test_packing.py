@@ -21,7 +21,7 @@ from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.lying import Lying, Standing
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.request import resolve
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 from tests.reference.practice import P1, P4, P5, P7_HOLDS, P8, P9, P10, P14, Case
 
 TENOR = ready_pot("tenor")
@@ -62,7 +62,7 @@ def assert_lies(standing: Standing, pot: Pot) -> None:
     ids=lambda value: value.name[:4] if isinstance(value, Case) else value,
 )
 def test_practice_packs(case: Case, arrangement: str) -> None:
-    wanted = case.wish()
+    wanted = case.cook_request()
     standing = resolve(wanted).standing
     assert standing.arrangement == arrangement
     assert standing.layers == 1
@@ -135,8 +135,10 @@ def test_unlike_pieces_lie_together() -> None:
 def test_stacked_pieces_are_named_and_cost_their_time() -> None:
     # published: conduction; welded they would be one body of twice the thickness, which takes about
     # twice the hold; juice between them brings that down (finite elements, in test_contact.py)
-    side = make_plan(wish(load("brisket_flat", 1.2, 0.04, 2)))
-    stack = make_plan(replace(wish(load("brisket_flat", 1.2, 0.04, 2)), lying=Lying("stacked")))
+    side = make_plan(cook_request(load("brisket_flat", 1.2, 0.04, 2)))
+    stack = make_plan(
+        replace(cook_request(load("brisket_flat", 1.2, 0.04, 2)), lying=Lying("stacked"))
+    )
     assert stack.setup.standing.arrangement == "stacked"
     assert 1.15 < stack.hold_exact_min / side.hold_exact_min < 1.6
     assert "not_one_layer" in {caution.code for caution in stack.cautions}
@@ -177,7 +179,7 @@ def test_every_rack(rack: Rack) -> None:
 def test_batches_are_even_and_never_fuller(
     cut: str, kg: float, thickness: float, count: int
 ) -> None:
-    whole = wish(load(cut, kg, thickness, count), school="short_braise")
+    whole = cook_request(load(cut, kg, thickness, count), school="short_braise")
     runs = batches(whole)
     assert len(runs) > 1
     assert sum(len(run.load.pieces) for run in runs) == count
@@ -197,12 +199,12 @@ def test_dealing_loses_nothing(weights: list[float], runs: int) -> None:
 
 def test_a_piece_too_long_by_itself_is_no_matter_of_runs() -> None:
     with pytest.raises(RequestError) as caught:
-        batches(wish(load("brisket_flat", 2.5, 0.045)))
+        batches(cook_request(load("brisket_flat", 2.5, 0.045)))
     assert caught.value.code == "too_long"
 
 
 @pytest.mark.parametrize("school", ["steam", "lean", "short_braise", "bath"])
 def test_room_is_checked_before_lying(school: LiquidStyle) -> None:
     with pytest.raises(RequestError) as caught:
-        resolve(wish(load("shoulder_boneless", 6.0, 0.07, 6), school=school))
+        resolve(cook_request(load("shoulder_boneless", 6.0, 0.07, 6), school=school))
     assert caught.value.code == "too_full"

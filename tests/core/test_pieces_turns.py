@@ -10,9 +10,9 @@ from pneumachron.core.session.events import Event, EventKind
 from pneumachron.core.session.pieces import Rated, mean_step, side_by_side
 from pneumachron.core.session.sheet import fold
 from pneumachron.core.session.turns import Turn, turn_of
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
-PLAN = cook_plan(make_plan(wish(load("brisket_flat", 1.4, 0.045, 2))), "broiler")
+PLAN = cook_plan(make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2))), "broiler")
 
 
 def judged(texture: str | None, **more: object) -> dict[str, object]:

@@ -5,7 +5,7 @@ import pytest
 from pneumachron.core.catalog.pots import LIMITS, check_pot, ready_pot, ready_pots, scaled_pot
 from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import make_plan
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 
 def test_ready_pots_make_sense() -> None:
@@ -44,7 +44,7 @@ def test_more_power_comes_up_faster() -> None:
     pieces = load("brisket_flat", 1.4, 0.045, 2)
     times = []
     for pot in (weak, strong):
-        wanted = wish(pieces)
+        wanted = cook_request(pieces)
         plan = make_plan(type(wanted)(pieces, pot, 2.0, "short_braise", "natural", "high", 0.0))
         times.append(plan.phases[0].duration_s)
     assert times[1] < times[0]
@@ -58,15 +58,16 @@ def test_a_hold_can_be_set_on_the_panel(exact: float, ones: int, fives: int) -> 
     # common practice: some panels count in steps of 5 min above an hour
     assert ready_pot("tenor").settable_min(exact) == ones
     assert ready_pot("bass").settable_min(exact) == fives
-    plan = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2), pot="bass", texture="falls"))
+    plan = make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2), pot="bass", texture="falls"))
     assert plan.hold_min > 60
     assert plan.hold_min % 5 == 0
     assert plan.hold_min == pytest.approx(plan.hold_exact_min, abs=2.5)
 
 
 def test_what_the_panel_asks_is_said() -> None:
-    wanted = wish(load("brisket_flat", 1.4, 0.045, 2), pot="bass")
+    wanted = cook_request(load("brisket_flat", 1.4, 0.045, 2), pot="bass")
     assert "start_key" in {caution.code for caution in make_plan(wanted).cautions}
     assert "start_key" not in {
-        caution.code for caution in make_plan(wish(load("brisket_flat", 1.4, 0.045, 2))).cautions
+        caution.code
+        for caution in make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2))).cautions
     }

@@ -28,7 +28,7 @@ from pneumachron.core.session.danger_zone import was_out_too_long
 from pneumachron.core.session.events import Event, SheetError
 from pneumachron.core.session.forecast import alarms
 from pneumachron.core.session.sheet import Sheet, after, check, fold
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 STEP_OF = {
     "natural_release": "release", "waiting": "wait", "venting": "release",
@@ -37,7 +37,7 @@ STEP_OF = {
 """Phases of a plan after the cook time, and the steps that are them."""
 
 
-def wishes() -> list[CookRequest]:
+def cook_requests() -> list[CookRequest]:
     """Every cut with every release; waits, stays and open boils of several lengths."""
     found = []
     for number, cut in enumerate(cuts().values()):
@@ -45,7 +45,9 @@ def wishes() -> list[CookRequest]:
         mass_kg = min(max(14_000 * thick**3, 0.05), 1.2)
         for place, release in enumerate(RELEASE_METHODS):
             turn = number + place
-            base = wish(load(cut.cut_id, mass_kg, thick, 1), pot="bass", school="short_braise")
+            base = cook_request(
+                load(cut.cut_id, mass_kg, thick, 1), pot="bass", school="short_braise"
+            )
             found.append(
                 replace(
                     base,
@@ -64,12 +66,12 @@ def wishes() -> list[CookRequest]:
 @pytest.fixture(scope="module")
 def plans() -> list[Plan]:
     found = []
-    for asked in wishes():
+    for asked in cook_requests():
         try:
             found.append(make_plan(asked))
         except RequestError:
             continue
-    assert len(found) > 0.7 * len(wishes())
+    assert len(found) > 0.7 * len(cook_requests())
     return found
 
 
@@ -88,7 +90,7 @@ def test_what_the_plan_counted_on_is_a_step(plans: list[Plan]) -> None:
                 continue
             seen[phase.kind] += 1
             found = of_kind(steps, STEP_OF[phase.kind])
-            assert found == pytest.approx(phase.duration_s), (phase.kind, plan.setup.wish)
+            assert found == pytest.approx(phase.duration_s), (phase.kind, plan.setup.request)
     # a law that was not tried holds nothing
     assert set(seen) == set(STEP_OF)
     assert min(seen.values()) >= 0.01 * len(plans)
@@ -96,7 +98,7 @@ def test_what_the_plan_counted_on_is_a_step(plans: list[Plan]) -> None:
 
 def test_schedule_tells_the_steps_of_cook(plans: list[Plan]) -> None:
     for plan in plans[::3]:
-        dish = Dish("a", "Supper", plan.setup.wish)
+        dish = Dish("a", "Supper", plan.setup.request)
         cook = [
             (step.work or step.kind, step.likely_s)
             for step in cook_steps(cook_plan(plan))
@@ -116,7 +118,7 @@ def test_schedule_tells_the_steps_of_cook(plans: list[Plan]) -> None:
 def test_made_ahead_is_cold_before_the_night_and_keeps_its_finish(
     ahead: Ahead, finish: FinishKind
 ) -> None:
-    asked = wish(load("brisket_flat", 0.7, 0.045, 2), pot="bass")
+    asked = cook_request(load("brisket_flat", 0.7, 0.045, 2), pot="bass")
     dish = Dish("a", "Supper", asked, finish=finish, ahead=ahead)
     found = {item.block.block_id: item for item in schedule(dish_blocks(dish)).placed}
     # published: 57 to 21 °C within 2 h, to 5 °C within 6 h in all (FDA Food Code 3-501.14)
@@ -139,7 +141,7 @@ def test_made_ahead_is_cold_before_the_night_and_keeps_its_finish(
 @pytest.mark.parametrize("ahead", ["today", "day_before"])
 @pytest.mark.parametrize("finish", FINISHES)
 def test_what_has_to_be_hot_is_switched_on_in_time(finish: FinishKind, ahead: Ahead) -> None:
-    asked = wish(load("back_ribs", 1.2, 0.028, 1), pot="bass", school="steam")
+    asked = cook_request(load("back_ribs", 1.2, 0.028, 1), pot="bass", school="steam")
     dish = Dish("a", "Supper", asked, finish=finish, ahead=ahead)
     day = schedule(dish_blocks(dish))
     assert day.clashes == ()
@@ -169,7 +171,7 @@ def test_what_has_to_be_hot_is_switched_on_in_time(finish: FinishKind, ahead: Ah
 
 
 def test_a_cook_from_before_keeps_the_steps_it_began_with() -> None:
-    plan = cook_plan(make_plan(wish(load("back_ribs", 1.0, 0.025, 1), pot="bass")), "grill")
+    plan = cook_plan(make_plan(cook_request(load("back_ribs", 1.0, 0.025, 1), pot="bass")), "grill")
     kept = to_document(plan.numbers)
     del kept["oven_heat_s"], kept["crust"]["heat_up_s"]
     older = replace(plan, numbers=from_document(kept))
@@ -178,7 +180,7 @@ def test_a_cook_from_before_keeps_the_steps_it_began_with() -> None:
 
 
 def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
-    asked = wish(load("brisket_flat", 1.4, 0.045, 2), pot="bass")
+    asked = cook_request(load("brisket_flat", 1.4, 0.045, 2), pot="bass")
     dish = Dish("a", "Supper", asked, fat_m=0.006, sear_s=360.0, sear_batches=3, eaters=2,
                 leftovers="freeze",
                 extras=(Extra("Stir in the honey", 2.0, "at_end"),))  # fmt: skip
@@ -209,7 +211,7 @@ def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
     bare = cook_steps(cook_plan(make_plan(asked)), Brought(sear_s=0.0))
     assert not {"sear", "deglaze"} & {step.kind for step in bare}
     # ribs are not seared of themselves, but they can be
-    ribs = cook_plan(make_plan(wish(load("back_ribs", 1.0, 0.025, 1), pot="bass")))
+    ribs = cook_plan(make_plan(cook_request(load("back_ribs", 1.0, 0.025, 1), pot="bass")))
     assert all(step.kind != "sear" for step in cook_steps(ribs))
     (seared,) = (s for s in cook_steps(ribs, Brought(sear_s=240.0)) if s.kind == "sear")
     assert seared.likely_s == 240.0
@@ -217,7 +219,7 @@ def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
 
 def two_batches() -> CookPlan:
     """Four racks, two at a time."""
-    four = wish(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None)
+    four = cook_request(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None)
     pieces = four.load.pieces
     batched = replace(four, load=replace(four.load, pieces=pieces[:2]),
                       later=(replace(four.load, pieces=pieces[2:]),))  # fmt: skip
@@ -278,7 +280,9 @@ def test_the_second_batch_has_a_clock_of_its_own() -> None:
 
 
 def test_a_wait_is_not_cut_short_without_a_word() -> None:
-    asked = replace(wish(load("back_ribs", 1.0, 0.028, 1), pot="bass"), release="timed", wait_s=600)
+    asked = replace(
+        cook_request(load("back_ribs", 1.0, 0.028, 1), pot="bass"), release="timed", wait_s=600
+    )
     plan = cook_plan(make_plan(asked))
     sheet = fold(plan, [Event(0.0, "began")])
     clock = 0.0
@@ -296,7 +300,7 @@ def test_a_wait_is_not_cut_short_without_a_word() -> None:
 
 def test_the_clock_of_the_danger_zone() -> None:
     # published: two hours between 4 and 60 °C at most (USDA, from memory)
-    plan = cook_plan(make_plan(wish(load("brisket_flat", 1.4, 0.045, 2))))
+    plan = cook_plan(make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2))))
     sheet = fold(plan, [Event(0.0, "began")])
 
     def warned(sheet: Sheet, at_s: float) -> set[str]:
@@ -326,7 +330,7 @@ def test_the_clock_of_the_danger_zone() -> None:
 def test_what_was_out_too_long_is_known_afterwards(
     begun_to_hot_min: int, carved_to_kept_min: int | None, found: str | None
 ) -> None:
-    plan = cook_plan(make_plan(wish(load("brisket_flat", 1.4, 0.045, 2))))
+    plan = cook_plan(make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2))))
     sheet = fold(plan, [Event(0.0, "began")])
     clock = 60.0
     while sheet.at_pot is not None and sheet.at_pot.kind != "keep":

@@ -25,10 +25,10 @@ from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.reasons import Reason
 from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.session.simulated_meat import LiveMeat
-from tests.core.kitchen import CUP_M3, load, wish
+from tests.core.kitchen import CUP_M3, cook_request, load
 
 BASE = load("brisket_flat", 1.4, 0.045, 2)
-WANTED = wish(BASE, altitude_m=1150.0)
+WANTED = cook_request(BASE, altitude_m=1150.0)
 
 
 def facts(wanted: CookRequest) -> dict[tuple[str, str], Reason]:
@@ -68,8 +68,8 @@ def test_altitude_and_the_published_rule() -> None:
 def test_texture_and_membrane() -> None:
     softer = hold(replace(WANTED, texture_step=3.0)) - hold(WANTED)
     assert facts(WANTED)["hold", "texture"].effect == pytest.approx(softer, abs=0.3)
-    on = wish(load("back_ribs", 1.1, 0.03, membrane=True), school="steam", release="timed")
-    off = wish(load("back_ribs", 1.1, 0.03), school="steam", release="timed")
+    on = cook_request(load("back_ribs", 1.1, 0.03, membrane=True), school="steam", release="timed")
+    off = cook_request(load("back_ribs", 1.1, 0.03), school="steam", release="timed")
     assert ("hold", "membrane") in facts(on)
     assert ("hold", "membrane") not in facts(off)
     # the membrane asks for one step, so it adds what one step adds without it
@@ -97,7 +97,9 @@ def test_warming_and_what_comes_after() -> None:
 
 
 def test_frozen_and_stacked() -> None:
-    frozen = facts(wish(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0)))["hold", "frozen"]
+    frozen = facts(cook_request(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0)))[
+        "hold", "frozen"
+    ]
     assert (frozen.value, frozen.effect) == (-18.0, 2.0)
     stacked = facts(replace(WANTED, lying=Lying("stacked")))["hold", "stacked"]
     assert stacked.value == 0.5  # one of two faces, all of it
@@ -123,7 +125,7 @@ def test_liquid() -> None:
 
 @pytest.mark.parametrize("rack", RACK_KINDS)
 def test_rack(rack: Rack) -> None:
-    wanted = replace(wish(load("brisket_flat", 0.9, 0.04, 2)), rack=rack)
+    wanted = replace(cook_request(load("brisket_flat", 0.9, 0.04, 2)), rack=rack)
     plan = make_plan(wanted)
     reason = next(reason for reason in plan.reasons if reason.about == "rack")
     assert reason.fact == rack
@@ -142,7 +144,7 @@ def test_arrangement_and_release() -> None:
     usual = facts(replace(WANTED, release=None))["release", "natural"]
     assert usual.params["why"] == "natural"
     assert facts(replace(WANTED, release="quick"))["release", "quick"].params["why"] == "chosen"
-    full = wish(load("back_ribs", 2.3, 0.03, 2), school="bath", release=None)
+    full = cook_request(load("back_ribs", 2.3, 0.03, 2), school="bath", release=None)
     assert facts(full)["release", "timed"].effect == 900.0
 
 
@@ -186,10 +188,10 @@ def test_a_log_narrows_the_band() -> None:
 
 def test_range_names_its_largest_part() -> None:
     # of a roast a ruler tells little: with the weight kept, thicker is narrower
-    butt = wish(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls")
+    butt = cook_request(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls")
     assert make_plan(butt).range.largest.kind == "practice"
     assert ("range", "practice") in facts(butt)
-    guessed = wish(load("back_ribs", 1.0, None))
+    guessed = cook_request(load("back_ribs", 1.0, None))
     assert ("range", "guessed_thickness") in facts(guessed)
     # closed form: normal quantile, exp(± 1.2816 · 0.2)
     exact = band(80.0, sizes_min=(80.0, 80.0), kitchens=Kitchens(0.2, from_log=False))
@@ -222,15 +224,15 @@ def test_every_reason_has_its_units() -> None:
 
 def test_a_lean_flat_goes_dry_and_marbled_meat_forgives() -> None:
     # judgement: a flat is soft and dry beyond 1.5 times falling apart
-    soft = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2), texture="falls"))
+    soft = make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2), texture="falls"))
     assert not soft.outcomes[0].dry
     assert soft.outcomes[0].dryness_ratio == pytest.approx(1 / 1.5, abs=0.03)
     thick = load("brisket_flat", 0.8, 0.05).pieces[0]
     thin = load("brisket_flat", 0.2, 0.02).pieces[0]
-    mixed = make_plan(wish(Load((thick, thin)), texture="falls"))
+    mixed = make_plan(cook_request(Load((thick, thin)), texture="falls"))
     assert mixed.outcomes[1].dry
     assert "goes_dry" in {caution.code for caution in mixed.cautions}
-    butt = make_plan(wish(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls"))
+    butt = make_plan(cook_request(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls"))
     assert butt.outcomes[0].dryness_ratio < 0.6
 
 
@@ -254,8 +256,8 @@ def test_what_the_log_moved_is_told_in_minutes() -> None:
 
 
 def test_a_guess_that_hardly_matters_is_only_a_note() -> None:
-    butt = make_plan(wish(load("shoulder_boneless", 2.0, None), texture="falls"))
-    ribs = make_plan(wish(load("back_ribs", 1.0, None)))
+    butt = make_plan(cook_request(load("shoulder_boneless", 2.0, None), texture="falls"))
+    ribs = make_plan(cook_request(load("back_ribs", 1.0, None)))
     levels = [
         next(c.severity for c in plan.cautions if c.code == "thickness_guessed")
         for plan in (butt, ribs)

@@ -19,7 +19,7 @@ from pneumachron.core.planning.releases import (
     release_kinds,
 )
 from pneumachron.core.planning.request import CookRequest, resolve
-from tests.core.kitchen import CUP_M3, load, search, wish
+from tests.core.kitchen import CUP_M3, cook_request, load, search
 
 BASE = load("brisket_flat", 1.4, 0.045, 2)
 
@@ -30,7 +30,7 @@ def minutes(plan: Plan, kind: str) -> float:
 
 @pytest.mark.parametrize("method", RELEASE_METHODS)
 def test_every_release_gives_the_texture(method: ReleaseMethod) -> None:
-    plan = make_plan(wish(BASE, release=method))
+    plan = make_plan(cook_request(BASE, release=method))
     assert plan.outcomes[0].texture_step == pytest.approx(2.0, abs=0.06)
     assert plan.setup.release == method
     kind = release_kinds()[method]
@@ -39,7 +39,8 @@ def test_every_release_gives_the_texture(method: ReleaseMethod) -> None:
 
 def test_slower_releases_need_shorter_holds() -> None:
     holds = {
-        method: make_plan(wish(BASE, release=method)).hold_exact_min for method in RELEASE_METHODS
+        method: make_plan(cook_request(BASE, release=method)).hold_exact_min
+        for method in RELEASE_METHODS
     }
     assert holds["keep_warm"] < holds["natural"] < holds["timed"] < holds["quick"]
     # soaking goes on where venting stops
@@ -48,7 +49,8 @@ def test_slower_releases_need_shorter_holds() -> None:
 
 def test_keeping_warm_counts_its_minutes() -> None:
     short, long = (
-        make_plan(replace(wish(BASE, release="keep_warm"), stay_s=60.0 * m)) for m in (15, 90)
+        make_plan(replace(cook_request(BASE, release="keep_warm"), stay_s=60.0 * m))
+        for m in (15, 90)
     )
     assert long.hold_exact_min < short.hold_exact_min
     assert minutes(long, "keeping_warm") == pytest.approx(90)
@@ -60,7 +62,9 @@ def test_keeping_warm_counts_its_minutes() -> None:
 
 def test_keeping_warm_is_continuous_in_its_minutes() -> None:
     holds = [
-        make_plan(replace(wish(BASE, release="keep_warm"), stay_s=1800.0 + extra)).hold_exact_min
+        make_plan(
+            replace(cook_request(BASE, release="keep_warm"), stay_s=1800.0 + extra)
+        ).hold_exact_min
         for extra in (0.0, 10.0, 20.0, 30.0, 40.0)
     ]
     assert np.all(np.diff(holds) <= 0.02)
@@ -69,9 +73,13 @@ def test_keeping_warm_is_continuous_in_its_minutes() -> None:
 
 def test_open_boil_goes_on_at_the_boil() -> None:
     # common practice (P3): 1 in rib pieces, 5 min, vented at once, then 10 min of open boil
-    plain = make_plan(wish(load("rib_pieces", 0.9, 0.0254, 12), release="quick", texture="holds"))
+    plain = make_plan(
+        cook_request(load("rib_pieces", 0.9, 0.0254, 12), release="quick", texture="holds")
+    )
     boiled = make_plan(
-        wish(load("rib_pieces", 0.9, 0.0254, 12), release="quick", texture="holds", boil_s=600.0)
+        cook_request(
+            load("rib_pieces", 0.9, 0.0254, 12), release="quick", texture="holds", boil_s=600.0
+        )
     )
     assert boiled.hold_exact_min < plain.hold_exact_min
     assert minutes(boiled, "boiling") == pytest.approx(10)
@@ -115,19 +123,19 @@ def test_absurd_times(wait_s: float, stay_s: float | None, boil_s: float) -> Non
 
 def test_pressure_of_the_cook() -> None:
     # published: IAPWS-IF97, 201.325 kPa saturates at 120.42 °C (a stovetop cooker's 100 kPa)
-    stove = make_plan(replace(wish(BASE), gauge_pa=100e3))
+    stove = make_plan(replace(cook_request(BASE), gauge_pa=100e3))
     assert stove.hold_c == pytest.approx(120.42, abs=0.01)
-    assert stove.hold_exact_min < make_plan(wish(BASE)).hold_exact_min
+    assert stove.hold_exact_min < make_plan(cook_request(BASE)).hold_exact_min
     assert stove.hold_c == pytest.approx(float(saturation_temp_c(201_325.0)), abs=1e-6)
     for bad in (0.0, 5e3, 2e5, float("nan")):
         with pytest.raises(RequestError) as caught:
-            make_plan(replace(wish(BASE), gauge_pa=bad))
+            make_plan(replace(cook_request(BASE), gauge_pa=bad))
         assert caught.value.field == "gauge"
 
 
 def test_more_pressure_never_takes_longer() -> None:
     holds = [
-        make_plan(replace(wish(BASE), gauge_pa=kpa * 1e3)).hold_exact_min
+        make_plan(replace(cook_request(BASE), gauge_pa=kpa * 1e3)).hold_exact_min
         for kpa in (20, 40, 60, 75, 90, 105)
     ]
     assert holds == sorted(holds, reverse=True)
@@ -168,7 +176,7 @@ def test_tapered_pieces_are_longer_and_cook_by_their_thick_third() -> None:
         for shape in ("block", "tapered")
     )
     assert tapered.length_m * tapered.width_m == pytest.approx(block.length_m * block.width_m / 0.8)
-    holds = [make_plan(wish(Load((piece,)))).hold_exact_min for piece in (block, tapered)]
+    holds = [make_plan(cook_request(Load((piece,)))).hold_exact_min for piece in (block, tapered)]
     assert holds[1] == pytest.approx(holds[0], rel=0.1)
 
 
@@ -177,7 +185,7 @@ def test_searing_gives_a_head_start() -> None:
     seared = make_piece(raw.cut, mass_kg=0.7, thickness_m=0.045, start_temp_c=4.0, seared=True)
     # judgement: 3 min a face warms a 4.5 cm piece by 10 to 20 K on average
     assert 10 < seared.start_temp_c - 4.0 < 20
-    holds = [make_plan(wish(Load((piece,)))).hold_exact_min for piece in (raw, seared)]
+    holds = [make_plan(cook_request(Load((piece,)))).hold_exact_min for piece in (raw, seared)]
     assert 1 < holds[0] - holds[1] < 12
 
 
@@ -187,7 +195,7 @@ def poured(wanted: CookRequest) -> tuple[float, float]:
 
 
 def test_sauce_counts_by_what_it_is() -> None:
-    base = wish(BASE)
+    base = cook_request(BASE)
     thin = replace(base, sauce=Sauce(2 * CUP_M3, thick=False))
     thick = replace(base, sauce=Sauce(2 * CUP_M3, thick=True))
     sweet = replace(base, sauce=Sauce(CUP_M3, thick=False, sugar_kg_m3=150.0))
@@ -208,38 +216,38 @@ def test_sauce_counts_by_what_it_is() -> None:
 
 def test_what_foams_fills_to_half() -> None:
     pieces = load("back_ribs", 2.2, 0.03, 2)
-    foaming = resolve(replace(wish(pieces, school="bath"), foams=True))
+    foaming = resolve(replace(cook_request(pieces, school="bath"), foams=True))
     assert foaming.filling.fill_ratio <= 0.5 + 1e-9
     assert foaming.filling.max_volume_m3 == pytest.approx(0.5 * 0.0057)
-    assert resolve(wish(pieces, school="bath")).filling.fill_ratio > 0.5
+    assert resolve(cook_request(pieces, school="bath")).filling.fill_ratio > 0.5
 
 
 def test_lean_goes_below_the_minimum_only_when_asked() -> None:
-    plan = make_plan(wish(load("back_ribs", 1.1, 0.03, 4), school="lean", release="timed"))
+    plan = make_plan(cook_request(load("back_ribs", 1.1, 0.03, 4), school="lean", release="timed"))
     assert plan.setup.filling.liquid_m3 == pytest.approx(CUP_M3 / 2, abs=1e-6)
     assert "lean_liquid" in {caution.code for caution in plan.cautions}
     with pytest.raises(RequestError, match="minimum"):
-        make_plan(wish(BASE, school="steam", liquid_m3=CUP_M3 / 2))
+        make_plan(cook_request(BASE, school="steam", liquid_m3=CUP_M3 / 2))
 
 
 def test_water_is_conserved() -> None:
     # closed form: poured = left + steam - juice, and juice that leaves the meat leaves it smaller
     for method in RELEASE_METHODS:
-        plan = make_plan(wish(load("shoulder_boneless", 1.8, 0.07, 2), release=method))
+        plan = make_plan(cook_request(load("shoulder_boneless", 1.8, 0.07, 2), release=method))
         end, filling = plan.ending, plan.setup.filling
         assert end.liquid_m3 == pytest.approx(filling.wet_m3 - end.steam_m3 + end.juice_m3)
         assert end.meat_kg + 1000 * end.juice_m3 == pytest.approx(1.8)
         assert 0 < end.fat_m3 < end.juice_m3
     # common practice: 250 ml under 1.8 kg of shoulder ends at 650–800 ml
-    plan = make_plan(wish(load("shoulder_boneless", 1.8, 0.07, 2), liquid_m3=2.5e-4))
+    plan = make_plan(cook_request(load("shoulder_boneless", 1.8, 0.07, 2), liquid_m3=2.5e-4))
     assert 6.5e-4 <= plan.ending.liquid_m3 <= 8.0e-4
 
 
 def test_vented_steam_is_the_heat_that_left() -> None:
     # closed form: latent heat times the steam equals the energy through the valve
-    found = search(wish(BASE, release="quick", liquid_m3=1e-3))
+    found = search(cook_request(BASE, release="quick", liquid_m3=1e-3))
     run = found.run(3600.0)
-    plan = make_plan(wish(BASE, release="quick", liquid_m3=1e-3))
+    plan = make_plan(cook_request(BASE, release="quick", liquid_m3=1e-3))
     fall_k = float(found.cases.hold_c[0] - found.cases.boil_c[0]) - 2.0
     stored = float(found.cases.water_j_k[0]) + found.cases.pot.vessel_j_k
     # the liquid and the pot alone give this; meat and plate add to it
@@ -254,7 +262,7 @@ def test_meat_that_has_just_thawed_starts_without_a_jump() -> None:
         piece = make_piece(
             cut_by_id("brisket_flat"), mass_kg=0.7, thickness_m=0.045, start_temp_c=temp_c
         )
-        return make_plan(wish(Load((piece,) * 2)))
+        return make_plan(cook_request(Load((piece,) * 2)))
 
     # -1 °C is where thawing ends: a division by nothing there once
     assert start(-1.0).hold_exact_min == pytest.approx(start(-0.9).hold_exact_min, abs=0.2)

@@ -22,7 +22,7 @@ from pneumachron.core.safety.limits import (
     safety_of,
     zone_time_s,
 )
-from tests.core.kitchen import first_search, load, wish
+from tests.core.kitchen import cook_request, first_search, load
 
 
 # published: USDA FSIS Appendix A, whole cuts (from memory): 130 °F 112 min, 140 °F 12 min,
@@ -47,8 +47,8 @@ def test_poultry_has_its_own_pairs(celsius: float, seconds: float) -> None:
 
 def test_a_delayed_start_has_a_limit() -> None:
     """Published: USDA, two hours in the zone (from memory); the middle leaves it last."""
-    thin = make_plan(wish(load("back_ribs", 1.0, 0.025), school="steam"))
-    thick = make_plan(wish(load("shoulder_boneless", 3.0, 0.12), texture="falls"))
+    thin = make_plan(cook_request(load("back_ribs", 1.0, 0.025), school="steam"))
+    thick = make_plan(cook_request(load("shoulder_boneless", 3.0, 0.12), texture="falls"))
     delays = [plan.outcomes[0].safety.longest_delay_s / 60.0 for plan in (thin, thick)]
     assert 80.0 < delays[0] < 120.0
     assert delays[1] < 40.0
@@ -88,7 +88,7 @@ def test_poultry_is_safe_in_the_thickest_piece_whatever_is_wished() -> None:
     releases: tuple[ReleaseMethod, ...] = ("quick", "timed")
     for thick in (0.02, 0.027, 0.035):
         for release in releases:
-            wanted = wish(
+            wanted = cook_request(
                 load("wings", 0.9, thick, 12), texture="chewy", school="steam", release=release
             )
             plan = make_plan(wanted)
@@ -103,11 +103,11 @@ def test_poultry_is_safe_in_the_thickest_piece_whatever_is_wished() -> None:
             told = judge_opened(wanted, plan.hold_min + 10, seen_step=4.0)
             assert told.next_hold_min >= floor_min(plan.setup)
     # ribs of the same size have no such floor
-    assert floor_min(resolve(wish(load("rib_pieces", 0.9, 0.027, 12)))) == 0
+    assert floor_min(resolve(cook_request(load("rib_pieces", 0.9, 0.027, 12)))) == 0
 
 
 def test_frozen_pieces_that_touch_are_judged_together() -> None:
-    apart = wish(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0))
+    apart = cook_request(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0))
     assert make_plan(apart).hold_min > 0
     on_each_other = replace(apart, lying=Lying("stacked"))
     with pytest.raises(RequestError) as caught:
@@ -118,8 +118,8 @@ def test_frozen_pieces_that_touch_are_judged_together() -> None:
         make_plan(replace(apart, lying=Lying("stacked", touching=False)))
     # nor does a frozen flat fold
     with pytest.raises(RequestError):
-        make_plan(wish(load("brisket_flat", 1.4, 0.03, start_c=-18.0)))
-    rack = wish(load("back_ribs", 1.3, 0.028, start_c=-18.0), school="steam")
+        make_plan(cook_request(load("brisket_flat", 1.4, 0.03, start_c=-18.0)))
+    rack = cook_request(load("back_ribs", 1.3, 0.028, start_c=-18.0), school="steam")
     with pytest.raises(RequestError) as caught:
         make_plan(rack)
     assert caught.value.code == "frozen_stiff"
@@ -128,7 +128,7 @@ def test_frozen_pieces_that_touch_are_judged_together() -> None:
 def test_a_thick_roast_that_stood_warm_is_thrown_away() -> None:
     """Published: USDA, two hours between 40 and 140 °F (from memory). Its middle is cold still, but
     its surface was warm all along, and heating it through takes its time too."""
-    roast = wish(load("shoulder_boneless", 3.2, 0.12))
+    roast = cook_request(load("shoulder_boneless", 3.2, 0.12))
     assert judge_stopped(roast, 8, 150).step == "throw_away"
     found = judge_stopped(roast, 8, 2)
     assert found.zone_s > 3600  # what is still ahead counts
@@ -136,7 +136,7 @@ def test_a_thick_roast_that_stood_warm_is_thrown_away() -> None:
 
 def test_wings_that_are_kept_warm_were_hot_enough_before() -> None:
     """They are cooler when the lid comes off, and need no more minutes for it."""
-    wanted = wish(
+    wanted = cook_request(
         load("wings", 0.375, None, 2), school="steam", release="keep_warm", altitude_m=1150.0
     )
     for pot_c in (None, 80.0):

@@ -22,7 +22,7 @@ from pneumachron.core.schedule.dish import Dish
 from pneumachron.core.schedule.model import Block, Closed, Schedule, Segment, Wait, lasting
 from pneumachron.core.schedule.prep import SHOP_ID
 from pneumachron.core.schedule.schedule import schedule
-from tests.core.kitchen import LB_KG, load, wish
+from tests.core.kitchen import LB_KG, cook_request, load
 
 LANES = ("hands", "pot:a", "oven")
 
@@ -117,12 +117,13 @@ def full(found: Schedule, capacity: dict[str, int]) -> list[str]:
 
 
 DISHES = (
-    Dish("a", "Brisket", wish(load("brisket_flat", 1.4, 0.045, 2))),
-    Dish("b", "Ribs", wish(load("back_ribs", 2.2, 0.028, 2), pot="bass", release=None)),
-    Dish("c", "Shoulder", wish(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls"),
+    Dish("a", "Brisket", cook_request(load("brisket_flat", 1.4, 0.045, 2))),
+    Dish("b", "Ribs", cook_request(load("back_ribs", 2.2, 0.028, 2), pot="bass", release=None)),
+    Dish("c", "Shoulder", cook_request(load("shoulder_boneless", 1.8, 0.07, 2), texture="falls"),
          ahead="day_before"),
-    Dish("d", "Short ribs", wish(load("short_ribs_english", 1.4, 0.045, 12)), from_freezer=True),
-    Dish("e", "Wings", wish(load("wings", 0.6, 0.025, 10), pot="treble", release=None)),
+    Dish("d", "Short ribs", cook_request(load("short_ribs_english", 1.4, 0.045, 12)),
+         from_freezer=True),
+    Dish("e", "Wings", cook_request(load("wings", 0.6, 0.025, 10), pot="treble", release=None)),
 )  # fmt: skip
 
 
@@ -189,7 +190,10 @@ def test_frozen_in_portions_and_the_pressure_along_the_day() -> None:
 
 
 def test_two_dishes_in_one_pot_clash_and_a_second_pot_helps() -> None:
-    one = [replace(dish, wish=replace(dish.wish, pot=DISHES[0].wish.pot)) for dish in DISHES[:2]]
+    one = [
+        replace(dish, request=replace(dish.request, pot=DISHES[0].request.pot))
+        for dish in DISHES[:2]
+    ]
     tight = schedule([item for dish in one for item in dish_blocks(dish)])
     free = schedule([item for dish in DISHES[:2] for item in dish_blocks(dish)])
     assert sum(clash.over_s for clash in free.clashes) == 0
@@ -219,7 +223,9 @@ def test_bounds() -> None:
 
 
 def test_batches_follow_each_other_and_the_pot_is_still_hot() -> None:
-    big = Dish("x", "Feast", wish(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None))
+    big = Dish(
+        "x", "Feast", cook_request(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None)
+    )
     runs = [item for item in dish_blocks(big) if ":run" in item.block_id]
     assert len(runs) == 2
     ups = [segment.likely_s for item in runs for segment in item.segments
@@ -240,7 +246,7 @@ def test_marinade_leftovers_and_the_cold_chain() -> None:
     assert starts["a:run0"] - ends["a:season"] >= 6 * 3600 - 1
     assert blocks["a:marinate"].segments[0].lanes == ("fridge",)
     # common practice: a plate is 150 g, a portion 300 g with 50–100 ml of juice a kilo
-    plans = [make_plan(dish.wish)]
+    plans = [make_plan(dish.request)]
     served = sum(plans[0].serving.served_kg) / 2
     kept = leftovers(served, dish.eaters)
     assert kept.mass_kg == pytest.approx(served - 0.3)
@@ -252,7 +258,7 @@ def test_marinade_leftovers_and_the_cold_chain() -> None:
     chain = cold_chain(plans[0])
     assert chain.safe
     assert 1800 < chain.out_s < 7200
-    thick = cold_chain(make_plan(wish(load("shoulder_boneless", 3.4, 0.115, 1))))
+    thick = cold_chain(make_plan(cook_request(load("shoulder_boneless", 3.4, 0.115, 1))))
     assert thick.out_s > chain.out_s
 
 
@@ -308,7 +314,7 @@ def test_what_took_longer_pushes_what_follows() -> None:
 
 def test_tempered_meat_goes_from_the_counter_into_the_pot() -> None:
     found = at(
-        schedule(dish_blocks(replace(DISHES[0], wish=replace(DISHES[0].wish, tempered=True))))
+        schedule(dish_blocks(replace(DISHES[0], request=replace(DISHES[0].request, tempered=True))))
     )
     # common practice: half an hour to an hour on the counter; published: two hours in all (USDA,
     # from memory)
@@ -316,7 +322,7 @@ def test_tempered_meat_goes_from_the_counter_into_the_pot() -> None:
     assert 1800 <= out[1] - out[0] <= 2 * 3600
     assert 0 <= into[0] - out[1] <= 600
     cold, warm = (
-        cold_chain(make_plan(replace(DISHES[0].wish, tempered=tempered)))
+        cold_chain(make_plan(replace(DISHES[0].request, tempered=tempered)))
         for tempered in (False, True)
     )
     assert warm.out_s == cold.out_s + 3600
@@ -324,7 +330,7 @@ def test_tempered_meat_goes_from_the_counter_into_the_pot() -> None:
 
 def test_leftovers_in_bags_meet_the_food_code() -> None:
     # published: 57 to 21 °C within 2 h, to 5 °C within 6 h in all (FDA Food Code 3-501.14)
-    found = cold_chain(make_plan(DISHES[0].wish)).leftovers
+    found = cold_chain(make_plan(DISHES[0].request)).leftovers
     assert found.safe == (found.to_first_s <= 7200 and found.to_last_s <= 6 * 3600)
 
 
@@ -351,7 +357,7 @@ def test_a_side_in_a_run_of_its_own_and_a_recipes_own_work() -> None:
 def test_a_whole_brisket_is_parted_and_runs_hold_one_kind() -> None:
     # common practice: a 13 lb whole brisket parts into a flat of about half; half a flat fills a
     # six-quart pot
-    whole = wish(load("brisket_whole", 13 * LB_KG, 0.065, 1))
+    whole = cook_request(load("brisket_whole", 13 * LB_KG, 0.065, 1))
     with pytest.raises(RequestError):
         batches(whole)
     apart = parted(whole)
@@ -369,7 +375,7 @@ def test_a_whole_brisket_is_parted_and_runs_hold_one_kind() -> None:
     assert kinds[0] == "part"
     assert kinds.count("hold") == len(runs)
     with pytest.raises(RequestError, match="not_whole"):
-        parted(DISHES[0].wish)
+        parted(DISHES[0].request)
 
 
 def least_by_search(blocks: Sequence[Block], most: int) -> tuple[float, float]:

@@ -24,10 +24,10 @@ from pneumachron.devices.protocol import AwayError, DeviceError, HandAction, Pot
 from pneumachron.devices.simulated import Faults, SimulatedPot
 from pneumachron.text.reader import ANYBODY
 from pneumachron.text.render import has_message
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 NOON = datetime(2026, 11, 28, 12, 0, tzinfo=UTC)
-SHORT_RIBS = wish(load("short_ribs_english", 1.1, 0.04, 4), altitude_m=1150.0)
+SHORT_RIBS = cook_request(load("short_ribs_english", 1.1, 0.04, 4), altitude_m=1150.0)
 OUTSIDE_PA = float(ambient_pressure_pa(1150.0))
 BOIL_C = float(saturation_temp_c(OUTSIDE_PA))
 """96.1 °C at 1,150 m by the standard atmosphere and the steam tables (ICAO 1976, IAPWS)."""

@@ -28,10 +28,10 @@ from pneumachron.devices.protocol import (
 )
 from pneumachron.devices.simulated import Faults, SimulatedPot, hidden_truth
 from pneumachron.files import write_whole
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 NOON = datetime(2026, 11, 28, 12, 0, tzinfo=UTC)
-BRISKET = wish(load("brisket_flat", 1.4, 0.045, 2))
+BRISKET = cook_request(load("brisket_flat", 1.4, 0.045, 2))
 
 
 class SteppedClock:

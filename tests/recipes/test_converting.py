@@ -515,7 +515,7 @@ def test_what_was_added_can_be_crossed_out() -> None:
     assert lean.overruled
     assert "minimum" in sentence(lean.caution)
     # common practice: lean is half of the pot's minimum, and stands on the sheet as such
-    assert plain.plan.setup.wish.school == "lean"
+    assert plain.plan.setup.request.school == "lean"
     assert plain.plan.setup.filling.liquid_m3 < KITCHEN.pot.min_liquid_m3
 
 
@@ -535,7 +535,7 @@ def test_scaling_takes_thickness_for_time_and_weight_for_amounts() -> None:
     assert large.portioned.scale == pytest.approx(2.0)
     assert "4 onions" in [line.text(sentence) for line in large.lines]
     assert "20 g salt" in [line.text(sentence) for line in large.lines]
-    thick = [done.plan.setup.wish.load.pieces[0].thickness_m for done in (small, large)]
+    thick = [done.plan.setup.request.load.pieces[0].thickness_m for done in (small, large)]
     assert thick[0] == thick[1] == pytest.approx(0.045)
     assert len(large.portioned.runs) >= len(small.portioned.runs)
 

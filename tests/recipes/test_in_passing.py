@@ -253,7 +253,7 @@ def test_the_limes_of_the_pickle_are_not_those_of_the_marinade() -> None:
         "Marinate the pork in the juice overnight. Lid on, 150°C for 3 hours. Meanwhile slice"
         " onions, toss with lime and salt. Shred. Serve with onions.\n"
     )), KITCHEN)  # fmt: skip
-    assert sum(count for _, count in done.plan.setup.wish.load.kinds()) == 6
+    assert sum(count for _, count in done.plan.setup.request.load.kinds()) == 6
     assert "finish" not in {line.when for line in done.lines}
     # a part of several foods is served by its own name
     assert "pickled onions" in told(done)

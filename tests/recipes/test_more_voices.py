@@ -203,7 +203,7 @@ def test_single_ribs_by_their_own_line() -> None:
         "Simmer covered for 1 hour 15 minutes until tender.\nLift the ribs out. Boil the liquid "
         "until syrupy, return the ribs and turn until sticky and glossy.\nServes 4"
     )
-    load = done.plan.setup.wish.load
+    load = done.plan.setup.request.load
     assert sum(count for _, count in load.kinds()) >= 10
     assert done.finish.kind == "glaze"
 

@@ -13,7 +13,7 @@ from pneumachron.core.catalog.cuts import LiquidStyle, cut_by_id
 from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.text.say import say_cut
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 from tests.core.test_band import KITCHENS, LOADS, in_a_kitchen
 from tests.core.test_learn import cook_on, rmse
 from tests.reference.practice import FITTED
@@ -52,7 +52,7 @@ def thickness() -> None:
         for thick in np.linspace(low, high, 40):
             try:
                 plan = make_plan(
-                    wish(load(cut_id, kilos, float(thick)), texture=cut.default_texture,
+                    cook_request(load(cut_id, kilos, float(thick)), texture=cut.default_texture,
                          school=school)
                 )  # fmt: skip
             except RequestError:

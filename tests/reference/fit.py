@@ -71,7 +71,7 @@ def holds_min(case: Case, z_k: float) -> tuple[float, ...]:
 
 
 def _holds_min(case: Case) -> tuple[float, ...]:
-    setup = resolve(case.wish())
+    setup = resolve(case.cook_request())
     cases, meat = first_cases(setup)
     doses = np.exp(LN_DOSES)
     search = Search(

@@ -12,7 +12,7 @@ from dataclasses import dataclass
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.request import CookRequest
-from tests.core.kitchen import CUP_M3, LB_KG, load, wish
+from tests.core.kitchen import CUP_M3, LB_KG, cook_request, load
 
 
 @dataclass(frozen=True, eq=False)
@@ -48,8 +48,8 @@ class Case:
         """Cuts whose doses are pooled."""
         return "flanken" if self.cut == "flanken" else self.pieces.pieces[0].cut.family
 
-    def wish(self) -> CookRequest:
-        return wish(
+    def cook_request(self) -> CookRequest:
+        return cook_request(
             self.pieces,
             texture_step=self.step,
             school=self.school,

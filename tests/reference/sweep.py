@@ -9,7 +9,7 @@ from pneumachron.core.catalog.cuts import Cut, cuts
 from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.request import resolve
 from pneumachron.core.planning.scenarios import first_search
-from tests.core.kitchen import load, wish
+from tests.core.kitchen import cook_request, load
 
 LEAST_MIN = 1.5
 """Shares of less say nothing."""
@@ -45,7 +45,7 @@ def holds(cut: Cut, kilos: float, count: int) -> Iterator[tuple[float, str, floa
     for millimetres in range(round(1000 * low), round(1000 * min(1.1 * high, 0.12)) + 1):
         thick = millimetres / 1000.0
         try:
-            wanted = wish(
+            wanted = cook_request(
                 load(cut.cut_id, kilos, thick, count),
                 texture=cut.default_texture,
                 school=cut.default_school,

@@ -11,7 +11,7 @@ from pneumachron.core.physics.steam import ambient_pressure_pa
 from pneumachron.core.physics.tenderness import cumulative_dose_min
 from pneumachron.core.planning.lying import Lying
 from pneumachron.core.planning.request import CookRequest, resolve
-from tests.core.kitchen import load, search, wish
+from tests.core.kitchen import cook_request, load, search
 from tests.reference.finite_difference import Result, Setting, cook
 
 
@@ -37,13 +37,15 @@ CASES = {
     "flat, natural": (
         # apart from each other; what touches is held to a solution of its own (test_contact.py)
         replace(
-            wish(load("brisket_flat", 1.4, 0.045, 2), altitude_m=1150.0),
+            cook_request(load("brisket_flat", 1.4, 0.045, 2), altitude_m=1150.0),
             lying=Lying(touching=False),
         ),
         90,
     ),
     "rack, timed": (
-        wish(load("back_ribs", 1.1, 0.03), school="bath", release="timed", altitude_m=1150.0),
+        cook_request(
+            load("back_ribs", 1.1, 0.03), school="bath", release="timed", altitude_m=1150.0
+        ),
         20,
     ),
 }

@@ -9,7 +9,7 @@ from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.conduction import block_response
 from pneumachron.core.planning.load import make_piece, thaw_hours
 from pneumachron.core.planning.plan import make_plan
-from tests.core.kitchen import load, search, wish
+from tests.core.kitchen import cook_request, load, search
 from tests.reference.enthalpy import thaw
 
 AROUND_C = 116.0
@@ -100,7 +100,7 @@ def test_the_reference_itself() -> None:
 
 
 def test_the_stand_in_never_shows() -> None:
-    plan = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0)))
+    plan = make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0)))
     trace = plan.trace
     assert trace.core_c.min() == pytest.approx(-18.0)
     assert np.all(np.diff(trace.core_c[: int(np.argmax(trace.core_c))]) >= -1e-9)
@@ -112,7 +112,9 @@ def test_the_stand_in_never_shows() -> None:
 def test_energy_of_thawing_is_counted() -> None:
     # closed form: ice of 90 % of the water, 333.6 kJ/kg, and 16 K of frozen meat on top of
     # heating thawed meat; held to the heat that the meat takes until it is all hot
-    frozen = search(wish(load("brisket_flat", 0.6, 0.03, 2, start_c=-18.0), texture="falls"))
+    frozen = search(
+        cook_request(load("brisket_flat", 0.6, 0.03, 2, start_c=-18.0), texture="falls")
+    )
     run = frozen.run(5400.0)
     piece = load("brisket_flat", 0.6, 0.03, 2).pieces[0]
     water = piece.cut.composition.water_ratio
@@ -125,8 +127,8 @@ def test_energy_of_thawing_is_counted() -> None:
 
 
 def test_frozen_takes_longer_and_says_so() -> None:
-    thawed = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2)))
-    frozen = make_plan(wish(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0)))
+    thawed = make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2)))
+    frozen = make_plan(cook_request(load("brisket_flat", 1.4, 0.045, 2, start_c=-18.0)))
     assert frozen.hold_exact_min > thawed.hold_exact_min + 5
     assert "frozen" in {caution.code for caution in frozen.cautions}
     assert "frozen" in {reason.fact for reason in frozen.reasons}

@@ -7,7 +7,7 @@ import pytest
 
 from pneumachron.core.catalog.cuts import cut_by_id, cuts
 from pneumachron.core.planning.plan import Plan, make_plan
-from tests.core.kitchen import LB_KG, load, vented_at_once_min, wish
+from tests.core.kitchen import LB_KG, cook_request, load, vented_at_once_min
 from tests.reference.fit import Fit, fit, left_out, off_span, rms
 from tests.reference.practice import FITTED, LEFT_OUT, P1, P2, P3, P7_HOLDS, P8, P9, Case
 
@@ -29,7 +29,7 @@ def fitted() -> Fit:
 @pytest.mark.parametrize("case", FITTED, ids=lambda case: case.name)
 def test_fitted_cases(case: Case) -> None:
     """Common practice: within 35 % of the nearer end of its span; a short one within 4 min."""
-    found = make_plan(case.wish()).hold_exact_min
+    found = make_plan(case.cook_request()).hold_exact_min
     if case.middle_min < SHORT_MIN:
         assert abs(found - case.middle_min) <= WITHIN_MIN
     else:
@@ -57,7 +57,7 @@ def test_each_case_left_out() -> None:
     ids=["P2", "P9", "P3", "P8"],
 )
 def test_known_misses(case: Case, least: float, most: float) -> None:
-    assert least <= make_plan(case.wish()).hold_exact_min / case.middle_min <= most
+    assert least <= make_plan(case.cook_request()).hold_exact_min / case.middle_min <= most
 
 
 def test_every_case_belongs_somewhere() -> None:
@@ -74,7 +74,7 @@ def test_doses_in_the_table_are_the_fitted_ones(cut: str) -> None:
 def test_few_sources_are_said(cut: str) -> None:
     like = "brisket_flat" if cut == "brisket_whole" else cut
     assert cuts()[cut].practice_cases == sum(case.cut == like for case in FITTED)
-    reasons = make_plan(wish(load(cut, 0.9, None))).reasons
+    reasons = make_plan(cook_request(load(cut, 0.9, None))).reasons
     said = any(reason.fact == "few_sources" for reason in reasons)
     assert said == (cuts()[cut].practice_cases <= 1)
 
@@ -92,24 +92,28 @@ def minutes(plan: Plan, kind: str) -> float:
 def test_whole_run_of_a_halved_flat() -> None:
     # common practice (P1): lid on to open in about 2 h
     # (its own minutes are a fifth under what it states, docs/validation.md)
-    assert make_plan(P1.wish()).lid_on_to_open_s / 60 == pytest.approx(120, rel=0.15)
+    assert make_plan(P1.cook_request()).lid_on_to_open_s / 60 == pytest.approx(120, rel=0.15)
 
 
 def test_come_up() -> None:
     # common practice: 5–10 min for a cup of liquid with little meat, near half an hour nearly full
-    little = make_plan(wish(load("brisket_flat", 0.25, 0.03), liquid_m3=2.4e-4))
+    little = make_plan(cook_request(load("brisket_flat", 0.25, 0.03), liquid_m3=2.4e-4))
     assert 5 <= minutes(little, "come_up") <= 10
-    assert minutes(make_plan(P7_HOLDS.wish()), "come_up") == pytest.approx(27, abs=4)
+    assert minutes(make_plan(P7_HOLDS.cook_request()), "come_up") == pytest.approx(27, abs=4)
 
 
 def test_vent() -> None:
     # common practice (P11): 1–2 min nearly empty, about 4 min for a litre
-    empty = make_plan(wish(load("brisket_flat", 0.25, 0.03), liquid_m3=2.4e-4, release="quick"))
+    empty = make_plan(
+        cook_request(load("brisket_flat", 0.25, 0.03), liquid_m3=2.4e-4, release="quick")
+    )
     assert 0.8 <= minutes(empty, "venting") <= 2.2
-    litre = make_plan(wish(load("brisket_flat", 0.25, 0.03), liquid_m3=1.0e-3, release="quick"))
+    litre = make_plan(
+        cook_request(load("brisket_flat", 0.25, 0.03), liquid_m3=1.0e-3, release="quick")
+    )
     assert minutes(litre, "venting") == pytest.approx(4, abs=1.2)
     # nearly full, vented at once: about 9 min
-    full = wish(load("back_ribs", 5 * LB_KG, 0.03, 2), school="bath", release="quick")
+    full = cook_request(load("back_ribs", 5 * LB_KG, 0.03, 2), school="bath", release="quick")
     assert vented_at_once_min(full) == pytest.approx(9, abs=3)
     # after a calm quarter of an hour there is less to let out
     assert minutes(make_plan(full), "waiting") == pytest.approx(12)
@@ -118,5 +122,5 @@ def test_vent() -> None:
 
 def test_natural_release_of_a_cup_of_water() -> None:
     # common practice: the pin of a pot with a cup of water and little else drops in 10–15 min
-    little = make_plan(wish(load("brisket_flat", 0.1, 0.02), liquid_m3=2.4e-4))
+    little = make_plan(cook_request(load("brisket_flat", 0.1, 0.02), liquid_m3=2.4e-4))
     assert 9 <= minutes(little, "natural_release") <= 15

@@ -26,7 +26,7 @@ from pneumachron.core.planning.sauce import reduce_sauce
 from pneumachron.core.safety.cooling import COOLERS, cooling
 from pneumachron.core.safety.limits import needed_time_s
 from pneumachron.text.say import say_cut
-from tests.core.kitchen import LB_KG, first_search, load, vented_at_once_min, wish
+from tests.core.kitchen import LB_KG, cook_request, first_search, load, vented_at_once_min
 from tests.recipes.measure import line_scores, recipe_scores
 from tests.recipes.strangers.measure import HALVES, count, first_run, measure
 from tests.reference.fit import ENGINE, Law, fit, left_out, off_span, rms
@@ -170,11 +170,11 @@ def vents() -> list[str]:
     rows = []
     little = load("brisket_flat", 0.25, 0.03)
     cases = (
-        ("nearly empty, a cup", wish(little, liquid_m3=2.4e-4, release="quick"), "1–2"),
-        ("a litre", wish(little, liquid_m3=1.0e-3, release="quick"), "4"),
+        ("nearly empty, a cup", cook_request(little, liquid_m3=2.4e-4, release="quick"), "1–2"),
+        ("a litre", cook_request(little, liquid_m3=1.0e-3, release="quick"), "4"),
         (
             "nearly full, vented in pulses",
-            wish(load("back_ribs", 5 * LB_KG, 0.03, 2), school="bath", release="quick"),
+            cook_request(load("back_ribs", 5 * LB_KG, 0.03, 2), school="bath", release="quick"),
             "9",
         ),
     )
@@ -190,7 +190,7 @@ def braises() -> list[str]:
         ("short ribs as P10, 2¾ h at 96 °C", P10, 2.75, "33"),
         ("brisket as P1, 3½ h at 96 °C", P1, 3.5, "58"),
     ):
-        search = first_search(case.wish())
+        search = first_search(case.cook_request())
         meat = search.meat
         response = meat.blocks().response(30.0, int(hours * 120) + 1)
         read = 4.0 + 92.0 * response.reading_step
@@ -226,7 +226,7 @@ def practice() -> list[str]:
             _off(case, others[case]) if case in others else "–",
         )
         for case in FITTED
-        for minutes in (make_plan(case.wish()).hold_exact_min,)
+        for minutes in (make_plan(case.cook_request()).hold_exact_min,)
     ]
     head = ("case (common practice)", "states, min", "model, min", "ratio", "off its span",
             "left out, min", "off its span")  # fmt: skip
@@ -236,7 +236,7 @@ def practice() -> list[str]:
 def not_fitted() -> list[str]:
     """Cases that took no part, and why."""
     rows = [
-        row(case.name, _states(case), f"{make_plan(case.wish()).hold_exact_min:.0f}", why)
+        row(case.name, _states(case), f"{make_plan(case.cook_request()).hold_exact_min:.0f}", why)
         for why, case in LEFT_OUT.items()
     ]
     return table(("case (common practice)", "states, min", "model, min", "why not"), rows)
@@ -316,7 +316,7 @@ def coverage() -> str:
     """How many stated times lie in the band, with doses from the other cases alone."""
     inside, counted = 0, 0
     for case, minutes in left_out(FITTED):
-        plan = make_plan(case.wish())
+        plan = make_plan(case.cook_request())
         share = minutes / max(plan.hold_exact_min, 1.0)
         low, high = plan.range.low_min * share, plan.range.high_min * share
         counted += 1
@@ -401,7 +401,7 @@ def other_methods() -> list[str]:
         ("brisket as P1, smoked 11 h", P1, "smoker", 11.0, "68 to 118"),
     ]
     for name, case, method, hours, stated in cases:
-        wanted = case.wish()
+        wanted = case.cook_request()
         dose = cooked_by(wanted.load.pieces[0], method, 3600 * hours, 0.0).dose_min
         rows.append(row(name, stated, f"{hold_of_dose_min(wanted, dose):.0f}"))
     head = ("other methods (common practice)", "prototype, min", "under pressure, min")

@@ -44,7 +44,7 @@ def usual(cut: str) -> Load:
     return Load((piece, piece))
 
 
-def wishes() -> Iterator[CookRequest]:
+def cook_requests() -> Iterator[CookRequest]:
     pots = ready_pots()
     for cut in cuts():
         base = CookRequest(usual(cut), pots["bass"], 2.0, "short_braise", None, "high", 1150.0)
@@ -70,9 +70,9 @@ def wishes() -> Iterator[CookRequest]:
 @pytest.fixture(scope="module")
 def plans() -> list[Plan]:
     found, refused = [], []
-    for wish in wishes():
+    for cook_request in cook_requests():
         try:
-            found.append(make_plan(wish))
+            found.append(make_plan(cook_request))
         except RequestError as error:
             refused.append(error)
     assert all(
@@ -113,15 +113,15 @@ def test_plans_and_steps(reader: Reader, plans: list[Plan]) -> None:
 
 def dishes() -> Iterator[Dish]:
     pots = ready_pots()
-    wish = CookRequest(
+    cook_request = CookRequest(
         usual("back_ribs"), pots["tenor"], 2.0, "steam", None, "high", 0.0, tempered=True
     )
     aheads: tuple[Ahead, ...] = ("today", "day_before", "frozen")
     for ahead in aheads:
         for finish in FINISHES:
-            yield Dish(f"{ahead}{finish}", "Ribs", wish, finish, from_freezer=ahead == "frozen",
-                       ahead=ahead, marinade="mild", eaters=1, parted=True,
-                       extras=EXTRAS)  # fmt: skip
+            yield Dish(f"{ahead}{finish}", "Ribs", cook_request, finish,
+                       from_freezer=ahead == "frozen", ahead=ahead, marinade="mild", eaters=1,
+                       parted=True, extras=EXTRAS)  # fmt: skip
 
 
 @pytest.mark.parametrize("reader", EVERYBODY, ids=str)

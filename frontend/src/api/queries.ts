@@ -137,13 +137,13 @@ const LAST_PLAN = ["last plan"];
 /** The plan for what stands in Plan. One question is on its way at a time, the newest waits;
  * the last answer stays (as `shown`) while the next one is on its way, refused, or lost. `pending`:
  * what is shown answers an older question. */
-export function usePlan(wish: PlanIn | null) {
-  const asked = useInTurn(wish, (item) => item !== null && isAsking(["plan", item]));
+export function usePlan(request: PlanIn | null) {
+  const asked = useInTurn(request, (item) => item !== null && isAsking(["plan", item]));
   const query = useQuery({
     queryKey: ["plan", asked],
     // without its signal: a question that was asked is answered, also when the hand moved on
     queryFn: async () => {
-      if (asked === null) throw new Error("no wish yet");
+      if (asked === null) throw new Error("no request yet");
       const plan = await unwrap(client.POST("/api/plan", { body: asked }));
       queryClient.setQueryData(LAST_PLAN, plan);
       return plan;
@@ -152,8 +152,8 @@ export function usePlan(wish: PlanIn | null) {
     gcTime: 60_000,
   });
   const shown = query.data ?? queryClient.getQueryData<PlanOut>(LAST_PLAN);
-  const pending = asked !== wish || query.isPending;
-  return { query, shown, pending: wish !== null && pending };
+  const pending = asked !== request || query.isPending;
+  return { query, shown, pending: request !== null && pending };
 }
 
 /** Whether an answer to this question is on its way, or about to be asked for. */
@@ -162,21 +162,21 @@ function isAsking(queryKey: unknown[]): boolean {
   return state === undefined || state.status === "pending" || state.fetchStatus === "fetching";
 }
 
-/** The same wish with one thing different at a time; asked for only while it is looked at. */
-export function useWhatIf(wish: PlanIn | null) {
+/** The same request with one thing different at a time; asked for only while it is looked at. */
+export function useWhatIf(request: PlanIn | null) {
   return useQuery({
-    queryKey: ["what if", wish],
+    queryKey: ["what if", request],
     queryFn: () => {
-      if (wish === null) throw new Error("no wish yet");
-      return unwrap(client.POST("/api/plan/what-if", { body: wish }));
+      if (request === null) throw new Error("no request yet");
+      return unwrap(client.POST("/api/plan/what-if", { body: request }));
     },
-    enabled: wish !== null,
+    enabled: request !== null,
     placeholderData: keepPreviousData,
     gcTime: 60_000,
   });
 }
 
-/** A question around a wish, asked only while it is looked at. */
+/** A question around a request, asked only while it is looked at. */
 function useAsked<T>(key: unknown[], ready: boolean, ask: () => Promise<T>) {
   return useQuery({
     queryKey: key,
@@ -188,65 +188,69 @@ function useAsked<T>(key: unknown[], ready: boolean, ask: () => Promise<T>) {
   });
 }
 
-export function useReadyBy(wish: PlanIn | null, minutes: number | null) {
-  return useAsked(["ready by", wish, minutes], wish !== null && minutes !== null, () => {
-    const body = { wish: wish as PlanIn, available_min: minutes ?? 1 };
+export function useReadyBy(request: PlanIn | null, minutes: number | null) {
+  return useAsked(["ready by", request, minutes], request !== null && minutes !== null, () => {
+    const body = { request: request as PlanIn, available_min: minutes ?? 1 };
     return unwrap(client.POST("/api/plan/ready-by", { body }));
   });
 }
 
-export function useAround(wish: PlanIn | null, marinade: Marinade | null, brined: boolean) {
-  return useAsked(["around", wish, marinade, brined], wish !== null, () => {
-    const body = { wish: wish as PlanIn, marinade, brined };
+export function useAround(request: PlanIn | null, marinade: Marinade | null, brined: boolean) {
+  return useAsked(["around", request, marinade, brined], request !== null, () => {
+    const body = { request: request as PlanIn, marinade, brined };
     return unwrap(client.POST("/api/plan/prep", { body }));
   });
 }
 
 /** The steps of a plan: those of Cook and Schedule. */
-export function useSteps(wish: PlanIn | null) {
-  return useAsked(["steps", wish], wish !== null, () =>
-    unwrap(client.POST("/api/plan/steps", { body: wish as PlanIn })),
+export function useSteps(request: PlanIn | null) {
+  return useAsked(["steps", request], request !== null, () =>
+    unwrap(client.POST("/api/plan/steps", { body: request as PlanIn })),
   );
 }
 
 export function useOpened(
-  wish: PlanIn | null,
+  request: PlanIn | null,
   holdMin: number,
   seen: Texture | null,
   probe: string | null,
 ) {
-  const ready = wish !== null && (seen !== null || probe !== null);
-  return useAsked(["opened", wish, holdMin, seen, probe], ready, () => {
+  const ready = request !== null && (seen !== null || probe !== null);
+  return useAsked(["opened", request, holdMin, seen, probe], ready, () => {
     const found = seen ? { seen } : { probe };
-    const body = { wish: wish as PlanIn, hold_min: holdMin, ...found, open_min: 5 };
+    const body = { request: request as PlanIn, hold_min: holdMin, ...found, open_min: 5 };
     return unwrap(client.POST("/api/plan/not-done", { body }));
   });
 }
 
-export function useStopped(wish: PlanIn | null, at: string, since: string) {
+export function useStopped(request: PlanIn | null, at: string, since: string) {
   const numbers = [at, since].map((text) => (/^\d{1,3}$/.test(text.trim()) ? Number(text) : null));
   const [atMin, sinceMin] = numbers;
-  const ready = wish !== null && typeof atMin === "number" && typeof sinceMin === "number";
-  return useAsked(["stopped", wish, atMin, sinceMin], ready, () => {
-    const body = { wish: wish as PlanIn, at_min: atMin ?? 0, since_min: sinceMin ?? 0 };
+  const ready = request !== null && typeof atMin === "number" && typeof sinceMin === "number";
+  return useAsked(["stopped", request, atMin, sinceMin], ready, () => {
+    const body = { request: request as PlanIn, at_min: atMin ?? 0, since_min: sinceMin ?? 0 };
     return unwrap(client.POST("/api/plan/interrupted", { body }));
   });
 }
 
-export function useBatches(wish: PlanIn | null) {
-  return useAsked(["batches", wish], wish !== null, () =>
-    unwrap(client.POST("/api/plan/batches", { body: wish as PlanIn })),
+export function useBatches(request: PlanIn | null) {
+  return useAsked(["batches", request], request !== null, () =>
+    unwrap(client.POST("/api/plan/batches", { body: request as PlanIn })),
   );
 }
 
 /** What the minutes of a recipe would make of this; with a pressure, minutes written for that. */
-export function useGivenMinutes(wish: PlanIn | null, holdMin: number | null, gauge: string | null) {
-  const body = { wish: wish as PlanIn, hold_min: holdMin ?? 1 };
-  const ready = wish !== null && holdMin !== null;
-  const here = useAsked(["minutes", wish, holdMin], ready, () =>
+export function useGivenMinutes(
+  request: PlanIn | null,
+  holdMin: number | null,
+  gauge: string | null,
+) {
+  const body = { request: request as PlanIn, hold_min: holdMin ?? 1 };
+  const ready = request !== null && holdMin !== null;
+  const here = useAsked(["minutes", request, holdMin], ready, () =>
     unwrap(client.POST("/api/plan/minutes", { body })),
   );
-  const there = useAsked(["other", wish, holdMin, gauge], ready && gauge !== null, () =>
+  const there = useAsked(["other", request, holdMin, gauge], ready && gauge !== null, () =>
     unwrap(client.POST("/api/plan/other-pressure", { body: { ...body, gauge: gauge ?? "" } })),
   );
   return { here, there };
@@ -259,9 +263,9 @@ export function useSauce(pot: string, volume: string, leftRatio: number, body: B
 }
 
 /** The same meal without the pot, on a day when that is in use. */
-export function useOtherWay(wish: PlanIn | null, method: OtherMethod | null) {
-  return useAsked(["other way", wish, method], wish !== null && method !== null, () => {
-    const body = { wish: wish as PlanIn, method: method ?? "oven_lid" };
+export function useOtherWay(request: PlanIn | null, method: OtherMethod | null) {
+  return useAsked(["other way", request, method], request !== null && method !== null, () => {
+    const body = { request: request as PlanIn, method: method ?? "oven_lid" };
     return unwrap(client.POST("/api/plan/other-methods", { body }));
   });
 }
@@ -281,14 +285,14 @@ export function usePlates(cut: string, plates: number | null) {
 
 const LAID: ReleaseMethod[] = ["natural", "timed", "quick"];
 
-/** The same wish with the usual other releases, for laying their traces over this one. */
-export function useOtherReleases(wish: PlanIn | null, current: ReleaseMethod | undefined) {
-  const wanted = wish ? LAID.filter((release) => release !== current) : [];
+/** The same request with the usual other releases, for laying their traces over this one. */
+export function useOtherReleases(request: PlanIn | null, current: ReleaseMethod | undefined) {
+  const wanted = request ? LAID.filter((release) => release !== current) : [];
   const found = useQueries({
     queries: wanted.map((release) => ({
-      queryKey: ["plan", { ...wish, release, wait_min: null }],
+      queryKey: ["plan", { ...request, release, wait_min: null }],
       queryFn: () => {
-        const body = { ...(wish as PlanIn), release, wait_min: null };
+        const body = { ...(request as PlanIn), release, wait_min: null };
         return unwrap(client.POST("/api/plan", { body }));
       },
       gcTime: 60_000,

@@ -17,12 +17,12 @@ export function useReadRecipe() {
 }
 
 /** The conversion of what stands here; the last answer stays while the next is on its way. */
-export function useConverted(wish: ConvertIn | null) {
+export function useConverted(request: ConvertIn | null) {
   return useQuery({
-    queryKey: ["converted", wish],
+    queryKey: ["converted", request],
     queryFn: ({ signal }) =>
-      unwrap(client.POST("/api/recipes/convert", { body: wish as ConvertIn, signal })),
-    enabled: wish !== null,
+      unwrap(client.POST("/api/recipes/convert", { body: request as ConvertIn, signal })),
+    enabled: request !== null,
     placeholderData: keepPreviousData,
     gcTime: 60_000,
   });
@@ -30,8 +30,8 @@ export function useConverted(wish: ConvertIn | null) {
 
 export function useExport() {
   return useMutation({
-    mutationFn: ({ wish, format }: { wish: ConvertIn; format: ExportFormat }) =>
-      unwrap(client.POST("/api/recipes/export", { body: { wish, format } })),
+    mutationFn: ({ request, format }: { request: ConvertIn; format: ExportFormat }) =>
+      unwrap(client.POST("/api/recipes/export", { body: { request, format } })),
   });
 }
 

@@ -15,7 +15,7 @@ export interface paths {
         put?: never;
         /**
          * Make Plan
-         * @description Work out a wish. Nothing is kept.
+         * @description Work out a request. Nothing is kept.
          */
         post: operations["make_plan"];
         delete?: never;
@@ -35,7 +35,7 @@ export interface paths {
         put?: never;
         /**
          * What If
-         * @description The same wish with one thing different at a time: cut, release, texture, school, pot.
+         * @description The same request with one thing different at a time: cut, release, texture, school, pot.
          */
         post: operations["what_if"];
         delete?: never;
@@ -99,7 +99,7 @@ export interface paths {
         put?: never;
         /**
          * Save Plan
-         * @description Work out a wish and keep it.
+         * @description Work out a request and keep it.
          */
         post: operations["save_plan"];
         delete?: never;
@@ -1765,10 +1765,10 @@ export interface components {
         };
         /**
          * AroundIn
-         * @description A wish, and how it is seasoned and finished.
+         * @description A request, and how it is seasoned and finished.
          */
         AroundIn: {
-            wish: components["schemas"]["PlanIn"];
+            request: components["schemas"]["PlanIn"];
             /** Finish */
             finish?: ("broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none") | null;
             /** Marinade */
@@ -2303,7 +2303,7 @@ export interface components {
             allergens: string[];
             /** Shopping */
             shopping: components["schemas"]["ShopOut"][];
-            wish: components["schemas"]["PlanIn"];
+            request: components["schemas"]["PlanIn"];
             /** Marinade */
             marinade: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
@@ -2487,7 +2487,7 @@ export interface components {
             /** Side By Side */
             side_by_side: string[];
             /** @description as it was typed, to plan it again */
-            wish: components["schemas"]["PlanIn"] | null;
+            request: components["schemas"]["PlanIn"] | null;
             recipe: components["schemas"]["RecipeCard"] | null;
             /** Photos */
             photos: components["schemas"]["PhotoOut"][];
@@ -3137,7 +3137,7 @@ export interface components {
          * @description A conversion and the format it is wanted in.
          */
         ExportIn: {
-            wish: components["schemas"]["ConvertIn"];
+            request: components["schemas"]["ConvertIn"];
             /**
              * Format
              * @enum {string}
@@ -3233,7 +3233,7 @@ export interface components {
         };
         /**
          * FixOut
-         * @description The one change that meets a wish: what is set, and to what; empty: as the engine would.
+         * @description The one change that meets a request: what is set, and to what; empty: as the engine would.
          */
         FixOut: {
             /**
@@ -3815,10 +3815,10 @@ export interface components {
         };
         /**
          * MinutesIn
-         * @description A wish, and the minutes a recipe gives for it.
+         * @description A request, and the minutes a recipe gives for it.
          */
         MinutesIn: {
-            wish: components["schemas"]["PlanIn"];
+            request: components["schemas"]["PlanIn"];
             /** Hold Min */
             hold_min: number;
         };
@@ -3854,10 +3854,10 @@ export interface components {
         };
         /**
          * OpenedIn
-         * @description A wish as it was cooked, and what was found under the lid.
+         * @description A request as it was cooked, and what was found under the lid.
          */
         OpenedIn: {
-            wish: components["schemas"]["PlanIn"];
+            request: components["schemas"]["PlanIn"];
             /** Hold Min */
             hold_min: number;
             /**
@@ -3919,10 +3919,10 @@ export interface components {
         };
         /**
          * OtherPressureIn
-         * @description A wish, and minutes that were written for another pressure.
+         * @description A request, and minutes that were written for another pressure.
          */
         OtherPressureIn: {
-            wish: components["schemas"]["PlanIn"];
+            request: components["schemas"]["PlanIn"];
             /** Hold Min */
             hold_min: number;
             /** Gauge */
@@ -3950,7 +3950,7 @@ export interface components {
          * @description A pressure plan, and the method it should go by.
          */
         OtherWayIn: {
-            wish: components["schemas"]["PlanIn"];
+            request: components["schemas"]["PlanIn"];
             /**
              * Method
              * @enum {string}
@@ -4380,7 +4380,7 @@ export interface components {
         };
         /**
          * PlanIn
-         * @description A wish. What is left out takes the cut's or the household's default.
+         * @description A request. What is left out takes the cut's or the household's default.
          */
         PlanIn: {
             /** Pieces */
@@ -4856,10 +4856,10 @@ export interface components {
         };
         /**
          * ReadyByIn
-         * @description A wish, and the minutes there are until it should be on the table.
+         * @description A request, and the minutes there are until it should be on the table.
          */
         ReadyByIn: {
-            wish: components["schemas"]["PlanIn"];
+            request: components["schemas"]["PlanIn"];
             /** Available Min */
             available_min: number;
             /** Finish */
@@ -5597,10 +5597,10 @@ export interface components {
         };
         /**
          * StoppedIn
-         * @description A wish, and when its run stopped: minutes after lid on, and minutes ago.
+         * @description A request, and when its run stopped: minutes after lid on, and minutes ago.
          */
         StoppedIn: {
-            wish: components["schemas"]["PlanIn"];
+            request: components["schemas"]["PlanIn"];
             /** At Min */
             at_min: number;
             /** Since Min */
@@ -6045,7 +6045,7 @@ export interface components {
         };
         /**
          * WhatIfOut
-         * @description The same wish with one thing different at a time.
+         * @description The same request with one thing different at a time.
          */
         WhatIfOut: {
             /** Alternatives */

@@ -4,7 +4,7 @@ import json
 
 from pydantic import ValidationError
 
-from pneumachron.api.schemas.wish import PlanIn
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.services.errors import RowError
 from pneumachron.services.inputs import PlanInputs
 

@@ -19,8 +19,8 @@ from pneumachron.api.schemas.ask import (
     StoppedOut,
 )
 from pneumachron.api.schemas.base import Closed
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.what_if import AnswerOut, MinutesIn, ReadyByIn, ReadyByOut, WhatIfOut
-from pneumachron.api.schemas.wish import PlanIn
 
 
 @dataclass(frozen=True, slots=True)

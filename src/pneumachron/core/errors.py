@@ -20,7 +20,7 @@ Param: TypeAlias = str | int | float
 
 @dataclass(frozen=True, slots=True)
 class Fix:
-    """The one change that meets a wish: what is set, and to what; empty: as the engine would."""
+    """The one change that meets a request: what is set, and to what; empty: as the engine would."""
 
     kind: FixKind
     value: str
@@ -68,7 +68,7 @@ def _remade(kind: type[CodedError], code: str, field: str, params: dict[str, Par
 
 
 class RequestError(CodedError):
-    """A wish that cannot be met.
+    """A request that cannot be met.
 
     `entry` is the index of the pieces it concerns, where a load has several kinds. `fix` is the
     one change that meets it, where there is one.
@@ -100,7 +100,7 @@ class RequestError(CodedError):
         return type(self)(self.code, self.field, entry=self.entry, fix=self.fix, **params)
 
     def with_fix(self, fix: Fix) -> "RequestError":
-        """The same error, with the change that meets the wish."""
+        """The same error, with the change that meets the request."""
         return type(self)(self.code, self.field, entry=self.entry, fix=fix, **self.params)
 
 

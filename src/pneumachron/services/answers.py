@@ -22,9 +22,9 @@ from pneumachron.services.wording import say_message
 from pneumachron.text.say import say, say_cut
 
 
-def opened_document(wish: CookRequest, found: PutBack) -> dict[str, Any]:
+def opened_document(request: CookRequest, found: PutBack) -> dict[str, Any]:
     """Done, put back or rescue."""
-    cut = wish.load.pieces[0].cut
+    cut = request.load.pieces[0].cut
     return {
         "step": found.step,
         "hold_min": found.hold_min,
@@ -75,17 +75,17 @@ def runs_document(runs: tuple[CookRequest, ...]) -> list[dict[str, Any]]:
 
 
 def around_document(
-    wish: CookRequest, *, finish: FinishKind | None, marinade: Marinade | None, brined: bool
+    request: CookRequest, *, finish: FinishKind | None, marinade: Marinade | None, brined: bool
 ) -> dict[str, Any]:
     """Season, sear, finish, rest, carve and keep a load."""
-    load, pulled = wish.load, is_pulled(wish)
+    load, pulled = request.load, is_pulled(request)
     cut = load.pieces[0].cut
-    found = finish_for(load, wish.pot, finish)
+    found = finish_for(load, request.pot, finish)
     return {
         "seasoning": asdict(seasoning(load, pulled=pulled, brined=brined)),
         "marinating": None if marinade is None else asdict(marinating(load, marinade)),
         "marinade_boil_s": MARINADE_BOIL_S,
-        "searing": asdict(searing(load, wish.pot)) if cut.sears else None,
+        "searing": asdict(searing(load, request.pot)) if cut.sears else None,
         "finish": {
             **asdict(found),
             "sauce": say(f"finish-{found.kind}.sauce"),

@@ -134,7 +134,7 @@ def missing_run(found: Moment) -> Resumed:
         raise SheetError("not_started")
     stopped_s = now_s if marks.stopped_s is None else marks.stopped_s
     return judge_stopped(
-        found.plan.wish,
+        found.plan.request,
         (stopped_s - marks.started_s) / 60.0,
         min((now_s - stopped_s) / 60.0, 360.0),
     )

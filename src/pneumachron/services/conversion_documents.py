@@ -65,7 +65,7 @@ def understood_document(found: Understood) -> dict[str, Any]:
 
 
 def converted_document(done: Converted, pot: str) -> dict[str, Any]:
-    """Everything a screen shows of a conversion, and the wish that takes it to Plan."""
+    """Everything a screen shows of a conversion, and the request that takes it to Plan."""
     plan = done.plan
     low, high = plan.hold_range_min
     return {
@@ -90,7 +90,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             "release": plan.setup.release,
             "release_shown": release_shown(plan),
             "rack": plan.setup.standing.rack,
-            "school": plan.setup.wish.school,
+            "school": plan.setup.request.school,
             "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
             "runs": len(done.portioned.runs),
             "cuts": done.portioned.cuts,
@@ -103,7 +103,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             {"section": section.name, "items": list(section.items)}
             for section in shopping_list(done)
         ],
-        "wish": plan_wish(done, pot),
+        "request": plan_request(done, pot),
         "marinade": marinade_of(done),
         "rubbed": is_rubbed_overnight(done),
         "extras": [asdict(extra) for extra in extra_work(done)],
@@ -142,28 +142,28 @@ def _check(check: CrossCheck) -> dict[str, Any]:
     }
 
 
-def plan_wish(done: Converted, pot: str) -> dict[str, Any]:
+def plan_request(done: Converted, pot: str) -> dict[str, Any]:
     """The fullest run as Plan takes it."""
-    wish = done.plan.setup.wish
-    piece = wish.load.pieces[0]
+    request = done.plan.setup.request
+    piece = request.load.pieces[0]
     measured = done.understood.thickness_m is not None
     return {
         "pieces": [
             {
                 "cut": piece.cut.cut_id,
-                "count": len(wish.load.pieces),
-                "mass": show_mass(wish.load.mass_kg).metric,
+                "count": len(request.load.pieces),
+                "mass": show_mass(request.load.mass_kg).metric,
                 "thickness": show_length(piece.thickness_m).metric if measured else None,
                 "bone": done.understood.bone if piece.cut.bone_ratio > 0 else None,
             }
         ],
         "pot": pot,
         "texture": done.understood.texture,
-        "school": wish.school,
-        "release": wish.release,
-        "wait_min": None if wish.wait_s is None else round(wish.wait_s / 60),
-        "level": wish.level,
-        "my_minutes": wish.own_hold_min,
+        "school": request.school,
+        "release": request.release,
+        "wait_min": None if request.wait_s is None else round(request.wait_s / 60),
+        "level": request.level,
+        "my_minutes": request.own_hold_min,
         "finish": done.finish.kind,
     }
 

@@ -117,7 +117,7 @@ def cook_document(
             name: _mass(sheet.weighed.get(f"{name}_kg")) for name in ("before", "after")
         },
         "side_by_side": _side_by_side(plan, sheet),
-        "wish": without_nothing(content.inputs),
+        "request": without_nothing(content.inputs),
         "recipe": content.recipe,
         "photos": [
             {"id": item.photo_id, "at": item.at, "width_px": item.width_px,
@@ -200,7 +200,7 @@ def piece_traces(
     """
     if plan.numbers.goes_on is not None:
         return PieceTraces(followed=False, kinds=())  # each kind had a time of its own
-    setup = resolve(plan.wish)
+    setup = resolve(plan.request)
     time_s, pot_c = _inside(sheet, plan.numbers.open_pot_s, samples)
     followed = len(time_s) > 1
     if followed:
@@ -217,7 +217,7 @@ def kept_traces(kept: dict[str, Any], plan: CookPlan) -> PieceTraces:
     """
     try:
         found = []
-        for name, item in zip(kind_names(plan.wish.load), kept["kinds"], strict=True):
+        for name, item in zip(kind_names(plan.request.load), kept["kinds"], strict=True):
             points = np.array(item["points"], dtype=np.float64)
             if points.ndim != 2 or points.shape[1] != 3 or not np.isfinite(points).all():
                 raise ShapeError("the traces of this cook are not curves")
@@ -251,7 +251,7 @@ def _inside(
 
 
 def without_nothing(inputs: dict[str, Any]) -> dict[str, Any]:
-    """The wish as it was typed; what was left open is left out."""
+    """The request as it was typed; what was left open is left out."""
     pieces = [_given(piece) for piece in inputs["pieces"]]
     return {**_given(inputs), "pieces": pieces}
 
@@ -261,20 +261,20 @@ def _given(values: dict[str, Any]) -> dict[str, Any]:
 
 
 def _plan(plan: CookPlan, pot_name: str, cautions: Sequence[str]) -> dict[str, Any]:
-    wish = plan.wish
-    cut = wish.load.pieces[0].cut
+    request = plan.request
+    cut = request.load.pieces[0].cut
     return {
         "hold_min": plan.hold_min,
-        "level": wish.level,
+        "level": request.level,
         "pot_name": pot_name,
         "cut": cut.cut_id,
-        "texture": TEXTURES[round(wish.texture_step)],
+        "texture": TEXTURES[round(request.texture_step)],
         "looks": [
             {"texture": texture, "looks": say_cut(cut.cut_id, texture)} for texture in TEXTURES
         ],
         "kinds": [
             {"name": say_message(name), "count": count}
-            for name, (_, count) in zip(kind_names(wish.load), wish.load.kinds(), strict=True)
+            for name, (_, count) in zip(kind_names(request.load), request.load.kinds(), strict=True)
         ],
         "cautions": list(cautions),
     }
@@ -297,7 +297,7 @@ are the plan's own."""
 def _side_by_side(plan: CookPlan, sheet: Sheet) -> list[str]:
     if sheet.outcome is None:
         return []
-    return say_beside(side_by_side(sheet.outcome["pieces"]), kind_names(plan.wish.load))
+    return say_beside(side_by_side(sheet.outcome["pieces"]), kind_names(plan.request.load))
 
 
 def _mass(mass_kg: float | None) -> dict[str, str] | None:
@@ -345,7 +345,7 @@ def _timer(timer: Timer, now_s: float) -> dict[str, Any]:
 
 
 def _pot(reading: PotReading, plan: CookPlan) -> dict[str, Any]:
-    outside = float(ambient_pressure_pa(plan.wish.altitude_m))
+    outside = float(ambient_pressure_pa(plan.request.altitude_m))
     shut = reading.state not in {"open", "no_vessel"}
     inside = float(saturation_pressure_pa(reading.temp_c)) if shut else outside
     return {

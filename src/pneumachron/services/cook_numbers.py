@@ -20,7 +20,7 @@ from pneumachron.core.procedure.cook_plan import (
     to_document,
 )
 from pneumachron.services.households import current_household
-from pneumachron.services.live_kitchen import plan_of, wish_of
+from pneumachron.services.live_kitchen import plan_of, request_of
 from pneumachron.services.untaught import told_by_model
 from pneumachron.store import cooks
 from pneumachron.store.cooks import COOKS
@@ -37,7 +37,7 @@ def _planned(inputs: str, kitchen: str) -> Plan:
 
 @lru_cache(maxsize=256)
 def _wished(inputs: str, kitchen: str) -> CookRequest:
-    return wish_of(json.loads(inputs), json.loads(kitchen))
+    return request_of(json.loads(inputs), json.loads(kitchen))
 
 
 def _text(document: dict[str, Any]) -> str:
@@ -65,9 +65,9 @@ def own_plan(content: CookContent) -> CookPlan:
 
     One that has none yet (from a file, or from version 1) gets today's, marked as reconstructed.
     """
-    wish = _wished(_text(content.inputs), _text(content.kitchen))
+    request = _wished(_text(content.inputs), _text(content.kitchen))
     if content.numbers is not None:
-        return CookPlan(wish, from_document(content.numbers))
+        return CookPlan(request, from_document(content.numbers))
     return reconstructed(cook_plan(todays_plan(content), content.inputs.get("finish")))
 
 

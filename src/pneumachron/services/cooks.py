@@ -49,7 +49,7 @@ from pneumachron.services.cook_state import (
 from pneumachron.services.cook_view import follow, state_document
 from pneumachron.services.entries import kitchen_as_it_is, piece_counts
 from pneumachron.services.households import current_household
-from pneumachron.services.inputs import INPUTS_VERSION, PlanInputs, located, read_wish
+from pneumachron.services.inputs import INPUTS_VERSION, PlanInputs, located, read_request
 from pneumachron.services.learning import household_defaults
 from pneumachron.services.lesson_rules import no_lesson
 from pneumachron.services.live_kitchen import LiveKitchen
@@ -137,18 +137,18 @@ def _content(
     defaults = household_defaults(session, inputs)
     give_back(session)
     try:
-        wish = read_wish(inputs, pot, defaults)
+        request = read_request(inputs, pot, defaults)
     except RequestError as error:
         raise located(error) from None
     content = CookContent(
         name=name,
         person_id=person_id,
-        cut=wish.load.pieces[0].cut.cut_id,
+        cut=request.load.pieces[0].cut.cut_id,
         pot_id=inputs.pot,
         pot_name=pot.name,
-        mass_kg=wish.load.mass_kg,
+        mass_kg=request.load.mass_kg,
         hold_min=0,
-        wished_step=wish.texture_step,
+        wished_step=request.texture_step,
         connected=False,
         inputs_version=INPUTS_VERSION,
         inputs=asdict(inputs),
@@ -226,15 +226,15 @@ def judge(
     down_s = found.sheet.marks[-1].down_s
     now = found.clock.now()
     open_min = 5.0 if down_s is None else min(max((now.timestamp() - down_s) / 60.0, 0.0), 60.0)
-    wish = found.plan.wish
+    request = found.plan.request
     verdict = judge_opened(
-        wish,
+        request,
         held,
         seen_step=None if seen is None else float(TEXTURES.index(seen)),
         probe_c=None if probe is None else parse_measure(probe, "temperature", "probe"),
         open_min=open_min,
     )
-    document = opened_document(wish, verdict)
+    document = opened_document(request, verdict)
     body = {"seen": seen, "probe": probe, "verdict": verdict.step, "hold_min": verdict.hold_min}
     with writing(session):
         leave_room(found.account.count, "judged")
@@ -386,7 +386,7 @@ def _remembered(session: Session, found: Moment, sheet: Sheet, event: StoredEven
     return _Change(
         {
             "ended_at": _moment(sheet.ended_s),
-            "outcome_step": _mean_step(sheet.outcome, found.plan.wish),
+            "outcome_step": _mean_step(sheet.outcome, found.plan.request),
             "come_up_s": None if ratio is None else ratio * up,
             "yield_ratio": (
                 weighed["after_kg"] / weighed["before_kg"]
@@ -424,8 +424,8 @@ class _Change:
         return replace(content, **self.fields)
 
 
-def _mean_step(outcome: Mapping[str, Any] | None, wish: CookRequest) -> float | None:
-    return None if outcome is None else mean_step(outcome["pieces"], piece_counts(wish))
+def _mean_step(outcome: Mapping[str, Any] | None, request: CookRequest) -> float | None:
+    return None if outcome is None else mean_step(outcome["pieces"], piece_counts(request))
 
 
 def _moment(at_s: float | None) -> datetime | None:

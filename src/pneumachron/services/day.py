@@ -22,7 +22,7 @@ from pneumachron.core.schedule.model import Block, Closed, Schedule, lasting
 from pneumachron.core.schedule.schedule import schedule
 from pneumachron.services.day_documents import State, card_document, day_document
 from pneumachron.services.households import current_household
-from pneumachron.services.inputs import PlanInputs, located, read_wish
+from pneumachron.services.inputs import PlanInputs, located, read_request
 from pneumachron.services.learning import household_defaults
 from pneumachron.services.planning import find_pot
 from pneumachron.store.days import DAYS
@@ -139,20 +139,20 @@ def dishes_of(session: Session, inputs: DayInputs) -> list[Dish]:
     found = []
     for index, (item, (pot, defaults)) in enumerate(zip(inputs.dishes, asked, strict=True)):
         try:
-            wish = read_wish(item.plan, pot, defaults)
-            if item.parted and not wish.parted:
-                wish = parted(wish)
+            request = read_request(item.plan, pot, defaults)
+            if item.parted and not request.parted:
+                request = parted(request)
         except RequestError as error:
             raise _of_dish(located(error), index) from None
-        found.append(_dish(item, wish, inputs.table))
+        found.append(_dish(item, request, inputs.table))
     return found
 
 
-def _dish(item: DishInputs, wish: CookRequest, table: datetime) -> Dish:
+def _dish(item: DishInputs, request: CookRequest, table: datetime) -> Dish:
     return Dish(
         dish_id=item.dish_id,
         title=item.title,
-        wish=wish,
+        request=request,
         finish=item.plan.finish,
         from_freezer=item.from_freezer,
         ahead=item.ahead,

@@ -25,12 +25,12 @@ State: TypeAlias = Literal["free", "pinned", "begun", "done"]
 
 def card_document(dish: Dish) -> dict[str, Any]:
     """What stands on the card of a dish, by the pot."""
-    plans = [make_plan(run) for run in planned_batches(dish.wish)]
-    plan = max(plans, key=lambda item: item.setup.wish.load.mass_kg)
+    plans = [make_plan(run) for run in planned_batches(dish.request)]
+    plan = max(plans, key=lambda item: item.setup.request.load.mass_kg)
     low, high = plan.hold_range_min
     chain = cold_chain(plan)
     piece = plan.outcomes[0].piece
-    cuts = by_cut(item.setup.wish.load for item in plans)
+    cuts = by_cut(item.setup.request.load for item in plans)
     return {
         "dish_id": dish.dish_id,
         "title": dish.title,
@@ -43,13 +43,13 @@ def card_document(dish: Dish) -> dict[str, Any]:
         "then_min": plan.later[0].hold_min if plan.later and plan.later[0].goes_on else None,
         "hold_low_min": low,
         "hold_high_min": high,
-        "level": dish.wish.level,
-        "pot": dish.wish.pot.name,
+        "level": dish.request.level,
+        "pot": dish.request.pot.name,
         "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
         "rack": plan.setup.standing.rack,
         "release": plan.setup.release,
         "release_shown": release_shown(plan),
-        "looks": say_cut(piece.cut.cut_id, TEXTURES[round(dish.wish.texture_step)]),
+        "looks": say_cut(piece.cut.cut_id, TEXTURES[round(dish.request.texture_step)]),
         "cautions": careful(plan),
         "out_s": chain.out_s,
         "cold_chain_safe": chain.safe,

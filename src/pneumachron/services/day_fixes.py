@@ -152,7 +152,7 @@ def _change(number: int, kind: str, value: str, way: Way) -> Change:
 
 def _other_pots(kept: Sequence[Pot], dishes: Sequence[Dish]) -> list[Pot]:
     """Cookers that could take a dish: of those that are alike, one that nothing cooks in."""
-    busy = {dish.wish.pot.pot_id for dish in dishes}
+    busy = {dish.request.pot.pot_id for dish in dishes}
     found: dict[Pot, Pot] = {}
     for pot in sorted(kept, key=lambda item: item.pot_id in busy):
         found.setdefault(replace(pot, pot_id="", name=""), pot)
@@ -176,23 +176,25 @@ def _changes(dish: Dish, kept: Sequence[Pot]) -> list[tuple[str, str, dict[str, 
     """What could be done with a dish: kind, value, what is said of it, and how it would be."""
     found: list[tuple[str, str, dict[str, Param], Dish]] = [
         ("pot", pot.pot_id, {"pot": pot.name},
-         replace(dish, wish=replace(dish.wish, pot=pot, liquid_m3=None)))
+         replace(dish, request=replace(dish.request, pot=pot, liquid_m3=None)))
         for pot in kept
-        if pot.pot_id != dish.wish.pot.pot_id
+        if pot.pot_id != dish.request.pot.pot_id
     ]  # fmt: skip
-    if is_whole(dish.wish):
+    if is_whole(dish.request):
         with suppress(RequestError):
-            apart = replace(dish, wish=parted(dish.wish), parted=True)
+            apart = replace(dish, request=parted(dish.request), parted=True)
             found.append(("parted", "", {}, apart))
     if dish.ahead == "today":
         ahead = replace(dish, ahead="day_before")
         found.append(("ahead", "day_before", {}, ahead))
-    if dish.wish.release != "quick":
-        quick = replace(dish, wish=replace(dish.wish, release="quick", wait_s=None, stay_s=None))
+    if dish.request.release != "quick":
+        quick = replace(
+            dish, request=replace(dish.request, release="quick", wait_s=None, stay_s=None)
+        )
         found.append(("release", "quick", {}, quick))
     with suppress(RequestError):
-        halved = replace(dish, wish=cut_into(dish.wish, 2))
-        thick_m = halved.wish.load.pieces[0].thickness_m
+        halved = replace(dish, request=cut_into(dish.request, 2))
+        thick_m = halved.request.load.pieces[0].thickness_m
         typed = show_length(thick_m).metric
         found.append(("halved", typed, {"thickness_m": thick_m}, halved))
     return found

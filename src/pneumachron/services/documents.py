@@ -40,7 +40,7 @@ RESULTS_VERSION = 3
 
 def plan_document(plan: Plan) -> dict[str, Any]:
     """Everything a screen, a script or the shelf needs of a plan."""
-    wish = plan.setup.wish
+    request = plan.setup.request
     return {
         "results_version": RESULTS_VERSION,
         "engine_version": ENGINE_VERSION,
@@ -48,23 +48,23 @@ def plan_document(plan: Plan) -> dict[str, Any]:
             "hold_min": plan.hold_min,
             "hold_low_min": plan.hold_range_min[0],
             "hold_high_min": plan.hold_range_min[1],
-            "level": wish.level,
+            "level": request.level,
             "gauge_pa": plan.gauge_pa,
             "hold_temp_c": _round(plan.hold_c, 2),
             "boil_temp_c": _round(plan.boil_c, 2),
-            "texture": TEXTURES[round(wish.texture_step)],
-            "school": wish.school,
+            "texture": TEXTURES[round(request.texture_step)],
+            "school": request.school,
             "release": plan.setup.release,
             "rack": plan.setup.standing.rack,
-            "altitude_m": wish.altitude_m,
-            "altitude_shown": shown_document(show_altitude(wish.altitude_m)),
+            "altitude_m": request.altitude_m,
+            "altitude_shown": shown_document(show_altitude(request.altitude_m)),
         },
         "range": [asdict(part) for part in plan.range.parts],
         "release": _release(plan.setup),
         "liquid": _liquid(plan),
         "ending": _ending(plan),
         "standing": _standing(plan.setup),
-        "pot": pot_document(wish.pot),
+        "pot": pot_document(request.pot),
         "pieces": [_piece(outcome) for outcome in plan.outcomes],
         "serving": _serving(plan),
         "phases": [_phase(phase) for phase in plan.phases],
@@ -137,11 +137,11 @@ def habits_document(inputs: PlanInputs) -> list[dict[str, Any]]:
     return [asdict(habit) for habit in habits_of(cut_by_id(inputs.pieces[0].cut))]
 
 
-def early_out_document(wish: CookRequest, found: EarlyOut | None) -> dict[str, Any] | None:
+def early_out_document(request: CookRequest, found: EarlyOut | None) -> dict[str, Any] | None:
     """Two cycles for unlike pieces."""
     if found is None:
         return None
-    kinds = wish.load.kinds()
+    kinds = request.load.kinds()
     pieces = [
         {
             "cut_id": piece.cut.cut_id,
@@ -190,7 +190,7 @@ def _release(setup: ResolvedRequest) -> dict[str, Any]:
 
 def _standing(setup: ResolvedRequest) -> dict[str, Any]:
     standing = setup.standing
-    line, spans = standing.section(setup.wish.pot)
+    line, spans = standing.section(setup.request.pot)
     return {
         "coiled": standing.coiled,
         "arrangement": standing.arrangement,

@@ -15,7 +15,7 @@ from pneumachron.core.session.pieces import mean_step
 from pneumachron.core.units import parse_measure
 from pneumachron.services.cook_numbers import with_numbers
 from pneumachron.services.households import current_household
-from pneumachron.services.inputs import INPUTS_VERSION, Defaults, PlanInputs, located, read_wish
+from pneumachron.services.inputs import INPUTS_VERSION, Defaults, PlanInputs, located, read_request
 from pneumachron.services.learning import household_defaults
 from pneumachron.services.planning import find_pot
 from pneumachron.services.untaught import told_by_model
@@ -74,7 +74,7 @@ def entered_content(entry: Entry, pot: Pot, defaults: Defaults) -> CookContent:
     RequestError : what was typed cannot be read.
     """
     try:
-        wish = read_wish(entry.inputs, pot, defaults)
+        request = read_request(entry.inputs, pot, defaults)
     except RequestError as error:
         raise located(error) from None
     up_s = None if entry.come_up_min is None else 60.0 * entry.come_up_min
@@ -82,19 +82,19 @@ def entered_content(entry: Entry, pot: Pot, defaults: Defaults) -> CookContent:
     return CookContent(
         name=entry.name,
         person_id=entry.person_id,
-        cut=wish.load.pieces[0].cut.cut_id,
+        cut=request.load.pieces[0].cut.cut_id,
         pot_id=entry.inputs.pot,
         pot_name=pot.name,
-        mass_kg=wish.load.mass_kg,
+        mass_kg=request.load.mass_kg,
         hold_min=entry.hold_min,
-        wished_step=wish.texture_step,
+        wished_step=request.texture_step,
         connected=False,
         inputs_version=INPUTS_VERSION,
         inputs=asdict(entry.inputs),
         kitchen=kitchen_as_it_is(pot, defaults),
         started_at=entry.started_at,
         ended_at=_over(entry),
-        outcome_step=mean_step(entry.pieces, piece_counts(wish)),
+        outcome_step=mean_step(entry.pieces, piece_counts(request)),
         come_up_s=up_s,
         yield_ratio=weights[1] / weights[0] if weights[0] and weights[1] else None,
         note=entry.note,
@@ -107,9 +107,9 @@ def kitchen_as_it_is(pot: Pot, defaults: Defaults) -> dict[str, Any]:
     return {"pot": asdict(pot), "defaults": asdict(defaults)}
 
 
-def piece_counts(wish: CookRequest) -> list[int]:
+def piece_counts(request: CookRequest) -> list[int]:
     """Pieces of each kind in the pot."""
-    return [count for _, count in wish.load.kinds()]
+    return [count for _, count in request.load.kinds()]
 
 
 def _over(entry: Entry) -> datetime:

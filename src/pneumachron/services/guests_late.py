@@ -44,7 +44,7 @@ def _stage(dish: Dish, inputs: DayInputs) -> Stage:
         return "carved"
     if dish.ahead != "today":
         return "out" if block_id(dish, "reheat") in begun else "not_begun"
-    last = block_id(dish, f"run{len(planned_batches(dish.wish)) - 1}")
+    last = block_id(dish, f"run{len(planned_batches(dish.request)) - 1}")
     if last in over:
         return "out"
     return "in_cooker" if last in begun else "not_begun"

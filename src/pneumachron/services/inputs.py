@@ -1,4 +1,4 @@
-"""What a cook types, and how it becomes a wish.
+"""What a cook types, and how it becomes a request.
 
 Every measure is the text as typed, with its unit (`3 lb 2 oz`), so that it can be shown again
 exactly so. An empty one takes the cut's or the household's default.
@@ -73,7 +73,7 @@ class PieceInputs:
 
 @dataclass(frozen=True, slots=True)
 class PlanInputs:
-    """A whole wish, as typed."""
+    """A whole request, as typed."""
 
     pieces: tuple[PieceInputs, ...]
     pot: str
@@ -121,7 +121,7 @@ class Defaults:
     """What the log taught of the pot, as ln heat over its own numbers."""
 
 
-def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> CookRequest:
+def read_request(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> CookRequest:
     """Read every measure and make the pieces.
 
     Raises
@@ -137,7 +137,7 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> CookRequest:
     first = pieces[0].cut
     log_heat = exp(defaults.heat_ln)
     pot = replace(pot, heat_ratio=pot.heat_ratio * log_heat)
-    wish = CookRequest(
+    request = CookRequest(
         load=Load(tuple(pieces)),
         pot=pot,
         texture_step=_texture_step(inputs, first, defaults),
@@ -160,12 +160,12 @@ def read_wish(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> CookRequest:
         log_heat_ratio=log_heat,
     )
     if any(entry.cutting == "parted" for entry in inputs.pieces):
-        wish = replace(wish, parted=True)
+        request = replace(request, parted=True)
         if inputs.batches == 1:  # flat and point are not done together, and seldom fit together
-            one, *others = batches(wish)
+            one, *others = batches(request)
             later = tuple(run.load for run in others)
-            return replace(one, later=later, liquid_m3=wish.liquid_m3)
-    return in_batches(wish, inputs.batches)
+            return replace(one, later=later, liquid_m3=request.liquid_m3)
+    return in_batches(request, inputs.batches)
 
 
 def is_uncut(inputs: PlanInputs) -> bool:

@@ -76,7 +76,7 @@ def _kin(session: Session, home: str, cut: str) -> list[str]:
     """Other cuts of the family that were rated; flanken cooks like nothing else."""
     own = cuts().get(cut)
     if own is None or cut == LONER:
-        return []  # what is no cut is refused where the wish is read
+        return []  # what is no cut is refused where the request is read
     family = {item.cut_id for item in cuts().values() if item.family == own.family} - {cut}
     return [item for item in lessons.judged_cuts(session, home) if item in family - {LONER}]
 

@@ -32,7 +32,7 @@ def no_lesson(
 
     Whether a simulated cook teaches is the household's choice, also on a fast clock.
     """
-    if unsafe(plan.wish, sheet, events):
+    if unsafe(plan.request, sheet, events):
         return "unsafe"
     if (out := was_out_too_long(sheet)) is not None:
         return _OUT[out]
@@ -44,10 +44,10 @@ def no_lesson(
     return None if plan.numbers.goes_on is None else "two_cycles"
 
 
-def unsafe(wish: CookRequest, sheet: Sheet, events: Sequence[StoredEvent]) -> bool:
+def unsafe(request: CookRequest, sheet: Sheet, events: Sequence[StoredEvent]) -> bool:
     """Whether the last reading was below the safe minimum, or it should have been thrown away."""
     probe_c = _last_probe_c(events)
-    safe_c = max(piece.cut.safe_core_c for piece in wish.load.pieces)
+    safe_c = max(piece.cut.safe_core_c for piece in request.load.pieces)
     if probe_c is not None and probe_c < safe_c:
         return True
     marks = sheet.marks[-1]
@@ -56,7 +56,7 @@ def unsafe(wish: CookRequest, sheet: Sheet, events: Sequence[StoredEvent]) -> bo
     stopped_min = (marks.stopped_early_s - marks.started_s) / 60.0
     since_min = min(max(sheet.ended_s - marks.stopped_early_s, 0.0) / 60.0, 360.0)
     try:
-        return judge_stopped(wish, max(stopped_min, 0.0), since_min).step == "throw_away"
+        return judge_stopped(request, max(stopped_min, 0.0), since_min).step == "throw_away"
     except CoreError:
         return False  # it cannot be worked out: its minutes teach nothing of taste anyway
 

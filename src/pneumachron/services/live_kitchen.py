@@ -16,7 +16,7 @@ from pneumachron.core.planning.request import CookRequest, ResolvedRequest
 from pneumachron.devices.clock import Clock, ClockOfCook, KitchenClock, read_cook_clock
 from pneumachron.devices.scale import LoadedScale, SimulatedScale
 from pneumachron.devices.simulated import SimulatedPot
-from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs, read_wish
+from pneumachron.services.inputs import Defaults, PieceInputs, PlanInputs, read_request
 from pneumachron.store.records import StoredCook
 
 CLOCK_FILE = "clock.json"
@@ -54,13 +54,13 @@ def _defaults(kitchen: dict[str, Any]) -> Defaults:
 
 def plan_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> Plan:
     """The plan of a cook, in the kitchen as it was when it began."""
-    return make_plan(wish_of(inputs, kitchen))
+    return make_plan(request_of(inputs, kitchen))
 
 
-def wish_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> CookRequest:
+def request_of(inputs: dict[str, Any], kitchen: dict[str, Any]) -> CookRequest:
     """What was asked for, in the kitchen as it was when it began."""
     pot = Pot(**kitchen["pot"])
-    return read_wish(stored_inputs(inputs), pot, _defaults(kitchen))
+    return read_request(stored_inputs(inputs), pot, _defaults(kitchen))
 
 
 def _setup_of(loaded: dict[str, Any]) -> ResolvedRequest:

@@ -1,4 +1,4 @@
-"""Planning: work out a wish, keep the plan, work it out anew."""
+"""Planning: work out a request, keep the plan, work it out anew."""
 
 from collections.abc import Iterator
 from contextlib import contextmanager
@@ -58,7 +58,7 @@ from pneumachron.services.inputs import (
     PlanInputs,
     is_uncut,
     located,
-    read_wish,
+    read_request,
     whole_pieces,
 )
 from pneumachron.services.learning import (
@@ -92,14 +92,14 @@ def work_out(inputs: PlanInputs, pot: Pot, defaults: Defaults = NOWHERE) -> dict
 
     Raises
     ------
-    RequestError : the wish cannot be met; its field is a path into the inputs.
+    RequestError : the request cannot be met; its field is a path into the inputs.
     """
     with _telling_where():
-        wish = read_wish(inputs, pot, defaults)
+        request = read_request(inputs, pot, defaults)
         try:
-            plan = make_plan(wish)
+            plan = make_plan(request)
         except RequestError as error:
-            raise with_fix(wish, error, uncut=is_uncut(inputs)) from None
+            raise with_fix(request, error, uncut=is_uncut(inputs)) from None
         wholes = zip(whole_pieces(inputs, defaults), inputs.pieces, strict=True)
         return plan_document(plan) | {
             "habits": habits_document(inputs),
@@ -116,13 +116,13 @@ def _telling_where() -> Iterator[None]:
         raise located(error) from None
 
 
-def _wish_here(session: Session, inputs: PlanInputs) -> CookRequest:
-    """The wish in the household's pot, with its defaults."""
+def _request_here(session: Session, inputs: PlanInputs) -> CookRequest:
+    """The request in the household's pot, with its defaults."""
     household = current_household(session)
     pot = find_pot(session, household.household_id, inputs.pot)
     defaults = household_defaults(session, inputs)
     give_back(session)
-    return read_wish(inputs, pot, defaults)
+    return read_request(inputs, pot, defaults)
 
 
 def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
@@ -145,25 +145,25 @@ def plan_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
 
 
 def what_if_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
-    """The same wish with one thing different at a time, and unlike pieces in two cycles."""
+    """The same request with one thing different at a time, and unlike pieces in two cycles."""
     home = current_household(session).household_id
     with _telling_where():
         kept = [item.pot for item in pots.list_pots(session, home)]
-        wish = _wish_here(session, inputs)
-        early = early_out(wish)
-        in_two = wish.thin_first and early is not None
-        others = [pot for pot in kept if pot.name != wish.pot.name]
-        found = what_changes_in_two(wish, others) if in_two else what_changes(wish, others)
+        request = _request_here(session, inputs)
+        early = early_out(request)
+        in_two = request.thin_first and early is not None
+        others = [pot for pot in kept if pot.name != request.pot.name]
+        found = what_changes_in_two(request, others) if in_two else what_changes(request, others)
         return {
             "alternatives": [alternative_document(alternative) for alternative in found],
-            "early_out": early_out_document(wish, early),
+            "early_out": early_out_document(request, early),
         }
 
 
 def minutes_here(session: Session, inputs: PlanInputs, hold_min: int) -> dict[str, Any]:
     """What a recipe's minutes would make of this load, in the household's pot."""
     with _telling_where():
-        return answer_document(answer_for_minutes(_wish_here(session, inputs), hold_min))
+        return answer_document(answer_for_minutes(_request_here(session, inputs), hold_min))
 
 
 def ready_by_here(
@@ -172,7 +172,7 @@ def ready_by_here(
     """Ways of cutting, releasing and finishing that are at the table in time, best first."""
     with _telling_where():
         ways = ways_in_time(
-            _wish_here(session, inputs), 60.0 * available_min, finish or inputs.finish
+            _request_here(session, inputs), 60.0 * available_min, finish or inputs.finish
         )
         return [way_document(way) for way in ways]
 
@@ -188,15 +188,15 @@ def opened_here(
 ) -> dict[str, Any]:
     """Opened after a hold: done, put back, or rescue."""
     with _telling_where():
-        wish = _wish_here(session, inputs)
+        request = _request_here(session, inputs)
         found = judge_opened(
-            wish,
+            request,
             hold_min,
             seen_step=None if seen is None else float(TEXTURES.index(seen)),
             probe_c=None if probe is None else parse_measure(probe, "temperature", "probe"),
             open_min=open_min,
         )
-        return opened_document(wish, found)
+        return opened_document(request, found)
 
 
 def stopped_here(
@@ -204,7 +204,7 @@ def stopped_here(
 ) -> dict[str, Any]:
     """A run that stopped by itself or for want of power."""
     with _telling_where():
-        return stopped_document(judge_stopped(_wish_here(session, inputs), at_min, since_min))
+        return stopped_document(judge_stopped(_request_here(session, inputs), at_min, since_min))
 
 
 def other_pressure_here(
@@ -214,20 +214,20 @@ def other_pressure_here(
     with _telling_where():
         gauge_pa = parse_measure(gauge, "pressure", "gauge")
         return translated_document(
-            translate_minutes(_wish_here(session, inputs), hold_min, gauge_pa)
+            translate_minutes(_request_here(session, inputs), hold_min, gauge_pa)
         )
 
 
 def other_way_here(session: Session, inputs: PlanInputs, method: BackMethod) -> dict[str, Any]:
     """The same meal by another method, for the day the pot is in use."""
     with _telling_where():
-        return other_way_document(other_way(_wish_here(session, inputs), method))
+        return other_way_document(other_way(_request_here(session, inputs), method))
 
 
 def batches_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
     """How many runs a load takes, and what each comes to."""
     with _telling_where():
-        return runs_document(batches(_wish_here(session, inputs)))
+        return runs_document(batches(_request_here(session, inputs)))
 
 
 def around_here(
@@ -240,9 +240,9 @@ def around_here(
 ) -> dict[str, Any]:
     """What is done before and after the pot."""
     with _telling_where():
-        wish = _wish_here(session, inputs)
+        request = _request_here(session, inputs)
         return around_document(
-            wish, finish=finish or inputs.finish, marinade=marinade, brined=brined
+            request, finish=finish or inputs.finish, marinade=marinade, brined=brined
         )
 
 
@@ -251,10 +251,10 @@ def steps_here(session: Session, inputs: PlanInputs) -> list[dict[str, Any]]:
 
     Raises
     ------
-    RequestError : the wish cannot be met; its field is a path into the inputs.
+    RequestError : the request cannot be met; its field is a path into the inputs.
     """
     with _telling_where():
-        plan = make_plan(_wish_here(session, inputs))
+        plan = make_plan(_request_here(session, inputs))
     cook = cook_plan(plan, inputs.finish)
     return [step_document(step) for step in cook_steps(cook) if step.kind != "write_down"]
 

@@ -20,7 +20,7 @@ is not asked at every plan."""
 
 @dataclass(frozen=True, slots=True)
 class _Untaught:
-    wish: CookRequest
+    request: CookRequest
     up_s: float
 
 
@@ -28,7 +28,7 @@ class _Untaught:
 def _untaught(inputs: str, kitchen: str) -> _Untaught:
     plan = plan_of(json.loads(inputs), json.loads(kitchen))
     up_s = sum(item.duration_s for item in plan.phases if item.kind == "come_up")
-    return _Untaught(plan.setup.wish, up_s)
+    return _Untaught(plan.setup.request, up_s)
 
 
 def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookContent:
@@ -44,8 +44,8 @@ def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookCo
         found = _untaught(
             json.dumps(content.inputs, sort_keys=True), json.dumps(kitchen, sort_keys=True)
         )
-        alike = len({piece.cut.cut_id for piece in found.wish.load.pieces}) == 1
-        step = _judged_by_model(found.wish, content.hold_min + again, events) if alike else None
+        alike = len({piece.cut.cut_id for piece in found.request.load.pieces}) == 1
+        step = _judged_by_model(found.request, content.hold_min + again, events) if alike else None
     except RequestError:
         return replace(
             content, model_step=None, planned_up_s=NO_ANSWER_S, model_engine=ENGINE_VERSION
@@ -54,9 +54,9 @@ def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookCo
 
 
 def _judged_by_model(
-    wish: CookRequest, hold_min: int, events: Sequence[StoredEvent]
+    request: CookRequest, hold_min: int, events: Sequence[StoredEvent]
 ) -> float | None:
     """The model's step of the pieces that were rated; None when none was."""
     told = [event.body["pieces"] for event in events if event.kind == "outcome"]
-    counts = [count for _, count in wish.load.kinds()]
-    return mean_model_step(told[-1] if told else [], counts, steps_for_minutes(wish, hold_min))
+    counts = [count for _, count in request.load.kinds()]
+    return mean_model_step(told[-1] if told else [], counts, steps_for_minutes(request, hold_min))

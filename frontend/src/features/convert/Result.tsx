@@ -2,25 +2,25 @@ import { Tabs } from "radix-ui";
 import { Link } from "wouter";
 import type { ConvertedOut, ConvertIn, ExportFormat } from "@/api/client";
 import { useExport } from "@/api/recipes";
+import { requestFromPlan, requestToAddress } from "@/lib/cookRequest";
 import { addDish, recipeCard } from "@/lib/day";
 import { cookTime, cookTimes, spokenTime, type Units } from "@/lib/format";
 import { sectionName } from "@/lib/shop";
-import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { CookNow } from "@/parts/CookNow";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
 interface Props {
   converted: ConvertedOut;
-  wish: ConvertIn;
+  request: ConvertIn;
   units: Units;
   title: string;
 }
 
 /** What it comes to: the setting, the cross-check, the way on, and what to buy. */
-export function Result({ converted, wish, units, title }: Props) {
+export function Result({ converted, request, units, title }: Props) {
   const { setting, check } = converted;
-  const planAddress = `/plan?${wishToAddress(wishFromPlan(converted.wish), null)}`;
+  const planAddress = `/plan?${requestToAddress(requestFromPlan(converted.request), null)}`;
   return (
     <section
       aria-label={say("convert-result")}
@@ -88,21 +88,21 @@ export function Result({ converted, wish, units, title }: Props) {
             </Link>{" "}
             <Link
               href="/schedule"
-              onClick={() => addDish(title, converted.wish, converted)}
+              onClick={() => addDish(title, converted.request, converted)}
               className="inline-block rounded-sm border border-edge px-3 py-1 font-medium"
             >
               {say("convert-add-to-schedule")}
             </Link>{" "}
             <CookNow
               name={title}
-              plan={converted.wish}
+              plan={converted.request}
               recipe={recipeCard(title, converted)}
               extras={converted.extras}
               rubbed={converted.rubbed}
               marinade={converted.marinade}
             />
           </p>
-          <GiveBack wish={wish} title={title} />
+          <GiveBack request={request} title={title} />
         </Tabs.Content>
         <Tabs.Content value="shop" className="max-h-64 overflow-y-auto pt-2 text-[0.875rem]">
           <dl aria-label={say("convert-shopping-list-2")} className="columns-2 gap-6">
@@ -143,11 +143,11 @@ const formats = (): Record<ExportFormat, { name: string; ending: string; type: s
 });
 
 /** The recipe for the pot as a file in an open format, or on paper. */
-function GiveBack({ wish, title }: { wish: ConvertIn; title: string }) {
+function GiveBack({ request, title }: { request: ConvertIn; title: string }) {
   const give = useExport();
   const save = (format: ExportFormat) =>
     give.mutate(
-      { wish, format },
+      { request, format },
       {
         onSuccess: ({ text }) => {
           const { ending, type } = formats()[format];

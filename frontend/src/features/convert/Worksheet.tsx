@@ -23,13 +23,13 @@ interface Props {
 
 /** One recipe: as it was on the left, for the pot on the right, pencil marks between. */
 export function Worksheet({ draft, pots, units, onChange }: Props) {
-  const wish: ConvertIn = {
+  const request: ConvertIn = {
     recipe: draft.recipe,
     pot: draft.pot,
     answers: draft.answers,
     choices: draft.choices,
   };
-  const { data, error, isPlaceholderData } = useConverted(wish);
+  const { data, error, isPlaceholderData } = useConverted(request);
   const problem = error instanceof ProblemError ? error.problem : null;
   const [open, setOpen] = useState<string | null>(null);
   const [side, setSide] = useState<Side>("both");
@@ -69,7 +69,7 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
       )}
       {data && (
         <Answered busy={isPlaceholderData} refused={problem !== null}>
-          <Result converted={data} wish={wish} units={units} title={draft.recipe.title} />
+          <Result converted={data} request={request} units={units} title={draft.recipe.title} />
           <div className="mt-3 lg:hidden print:hidden">
             <Choice
               label={say("convert-show")}

@@ -8,9 +8,9 @@ import { InkTrace } from "@/drawing/InkTrace";
 import { PieceTraces } from "@/drawing/PieceTraces";
 import { clockTime, dateAndTime } from "@/lib/clock";
 import { type PotState, stateWords } from "@/lib/cook";
+import { requestFromPlan, requestToAddress } from "@/lib/cookRequest";
 import { cookTime, spokenTime } from "@/lib/format";
 import { pieceName } from "@/lib/outcome";
-import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { tendernessOf } from "@/lib/words";
 import { OutcomePanel } from "@/parts/OutcomePanel";
 import { Photos } from "@/parts/Photos";
@@ -49,10 +49,10 @@ export function SheetView({ id }: { id: string }) {
             </div>
             <Facts cook={cook} />
             <Outcome cook={cook} />
-            {cook.wish && (
+            {cook.request && (
               <p className="mt-2 print:hidden">
                 <Link
-                  href={`/plan?${wishToAddress(wishFromPlan(cook.wish), null)}`}
+                  href={`/plan?${requestToAddress(requestFromPlan(cook.request), null)}`}
                   className="underline"
                 >
                   {say("log-plan-this-again-with-another-weight")}

@@ -7,10 +7,11 @@ import { say } from "@/text/say";
 /** How the crust is made after the pot. */
 export function Crust({ planner }: { planner: Planner }) {
   const id = useId();
-  const pot = planner.pots.find((kept) => kept.id === planner.wish.pot)?.pot;
+  const pot = planner.pots.find((kept) => kept.id === planner.request.pot)?.pot;
   // a lid that the cooker does not have is not offered
   const finishes = namesOf(FINISH_WORDS).filter(
-    ({ value }) => value !== "crisping" || pot?.has_crisping_lid || planner.wish.finish === value,
+    ({ value }) =>
+      value !== "crisping" || pot?.has_crisping_lid || planner.request.finish === value,
   );
   return (
     <>
@@ -19,7 +20,7 @@ export function Crust({ planner }: { planner: Planner }) {
       </label>
       <select
         id={id}
-        value={planner.wish.finish ?? ""}
+        value={planner.request.finish ?? ""}
         onChange={(event) =>
           planner.change({ finish: event.target.value ? (event.target.value as FinishKind) : null })
         }

@@ -1,8 +1,8 @@
 import type { Problem } from "@/api/client";
 import { useBatches } from "@/api/queries";
 import type { Planner } from "@/features/plan/usePlanner";
+import type { CookRequest } from "@/lib/cookRequest";
 import { cookTime, spokenTime, type Units } from "@/lib/format";
-import type { Wish } from "@/lib/wish";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
@@ -67,7 +67,7 @@ function wordsOf({ kind, value }: Fix): string {
   }
 }
 
-function patchOf({ kind, value }: Fix): Partial<Wish> {
+function patchOf({ kind, value }: Fix): Partial<CookRequest> {
   switch (kind) {
     case "rack":
       return { rack: "none", liquid: "" };

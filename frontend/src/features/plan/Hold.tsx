@@ -50,7 +50,7 @@ export function Hold({ planner, plan, stale, refused }: HoldProps) {
   const { hold_min } = plan.setting;
   const { low, high } = bandOf(plan);
   const guessed = plan.range.some((part) => part.kind === "guessed_thickness");
-  const own = opened || planner.wish.ownMinutes !== "";
+  const own = opened || planner.request.ownMinutes !== "";
   const range = say("plan-likely-range", { low: cookTimes(low, high) });
   return (
     <div className={stale ? "stale" : ""}>

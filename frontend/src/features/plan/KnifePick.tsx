@@ -10,13 +10,13 @@ interface Props {
 
 /** How each whole piece is cut before it goes in: what lies in the pot follows from it. */
 export function KnifePick({ planner, cut }: Props) {
-  const { wish, change } = planner;
+  const { request, change } = planner;
   const options = cut?.id === "brisket_whole" ? WHOLE : cut?.takes_membrane ? RACKS : ROASTS;
-  const known = options.some(([value]) => value === wish.knife);
+  const known = options.some(([value]) => value === request.knife);
   return (
     <select
       aria-label={say("plan-how-each-piece-is-cut")}
-      value={wish.knife}
+      value={request.knife}
       onChange={(event) => change({ knife: event.target.value, liquid: "", lying: null })}
       className="w-[112px] rounded-sm border border-edge bg-sheet px-1 py-1 font-medium text-[0.875rem]"
     >
@@ -25,21 +25,21 @@ export function KnifePick({ planner, cut }: Props) {
           {say(message, { count })}
         </option>
       ))}
-      {!known && <option value={wish.knife}>{wish.knife.replace(":", " ")}</option>}
+      {!known && <option value={request.knife}>{request.knife.replace(":", " ")}</option>}
     </select>
   );
 }
 
 /** The size of cubes, and what cannot be cut so. */
 export function KnifeMore({ planner }: { planner: Planner }) {
-  const { wish, change, problem } = planner;
+  const { request, change, problem } = planner;
   const trouble = KNIFE_FIELDS.map((name) => troubleAt(problem, name)).find((found) => found);
   return (
     <>
-      {wish.knife === "cubes" && (
+      {request.knife === "cubes" && (
         <MeasureField
           label={say("plan-cubes-of")}
-          value={wish.cube}
+          value={request.cube}
           placeholder={say("plan-4-cm")}
           onChange={(cube) => change({ cube }, "type")}
         />

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import type { CatalogueOut } from "@/api/client";
 import { type Planner, troubleAt } from "@/features/plan/usePlanner";
+import type { Shape } from "@/lib/cookRequest";
 import type { Units } from "@/lib/format";
-import type { Shape } from "@/lib/wish";
 import { type Arrangement, LYING_WORDS, namesOf } from "@/lib/words";
 import { say } from "@/text/say";
 import { MeasureField } from "@/ui/MeasureField";
@@ -22,7 +22,7 @@ const waysOfLying = () => [
 
 /** What most pieces do without: their shape, sections, a sauce, another kind in the same pot. */
 export function MoreOfPiece({ planner, catalogue, units }: Props) {
-  const { wish, change } = planner;
+  const { request, change } = planner;
   // once open it stays so, even when its last field is emptied
   const [opened, setOpened] = useState(false);
   const whole = planner.plan?.wholes?.[0];
@@ -43,58 +43,58 @@ export function MoreOfPiece({ planner, catalogue, units }: Props) {
         <div className="grid grid-cols-2 gap-x-3">
           <Pick
             label={say("plan-shape")}
-            value={wish.shape}
+            value={request.shape}
             options={shapes()}
             onChange={(value) => change({ shape: value as Shape })}
           />
           <Pick
             label={say("plan-batches-2")}
-            value={wish.batches}
+            value={request.batches}
             options={batches()}
             onChange={(batches) => change({ batches, liquid: "" })}
           />
         </div>
         <MeasureField
           label={say("plan-length")}
-          value={wish.length}
+          value={request.length}
           placeholder={whole?.length_shown[units] ?? say("plan-by-the-weight")}
           problem={field("length")}
           onChange={(length) => change({ length }, "type")}
         />
         <MeasureField
           label={say("plan-width")}
-          value={wish.width}
+          value={request.width}
           placeholder={whole?.width_shown[units] ?? say("plan-by-the-weight")}
           problem={field("width")}
           onChange={(width) => change({ width }, "type")}
         />
         <Pick
           label={say("plan-arrangement")}
-          value={wish.lying ?? ""}
+          value={request.lying ?? ""}
           options={waysOfLying()}
           onChange={(value) => change({ lying: value ? (value as Arrangement) : null, liquid: "" })}
         />
         <Tick
           label={say("plan-keep-pieces-apart-with-gaps-for")}
-          on={wish.apart}
+          on={request.apart}
           onChange={(apart) => change({ apart })}
         />
         <Tick
           label={say("plan-weighed-as-bought-with-the-fat")}
-          on={wish.bought}
+          on={request.bought}
           onChange={(bought) => change({ bought })}
         />
         <MeasureField
           label={say("plan-sauce")}
-          value={wish.sauce}
+          value={request.sauce}
           placeholder={say("plan-a-thick-or-sweet-one-besides")}
           problem={field("sauce")}
           onChange={(sauce) => change({ sauce }, "type")}
         />
-        {wish.sauce && <SauceIs planner={planner} />}
+        {request.sauce && <SauceIs planner={planner} />}
         <MeasureField
           label={say("plan-simmer-uncovered-to-reduce")}
-          value={wish.boil}
+          value={request.boil}
           inputMode="numeric"
           placeholder={say("plan-minutes-after-opening")}
           other="min"
@@ -103,7 +103,7 @@ export function MoreOfPiece({ planner, catalogue, units }: Props) {
         />
         <Tick
           label={say("plan-something-in-it-foams-beans-grains")}
-          on={wish.foams}
+          on={request.foams}
           onChange={(foams) => change({ foams })}
         />
         <SecondKind planner={planner} catalogue={catalogue} />
@@ -112,25 +112,25 @@ export function MoreOfPiece({ planner, catalogue, units }: Props) {
   );
 }
 
-function hasMore({ wish }: Planner): boolean {
-  const ticked = wish.bought || wish.foams || wish.lying || wish.apart;
-  const typed = wish.batches || wish.sauce || wish.also.cut || wish.boil;
-  return Boolean(ticked || typed || wish.length || wish.width);
+function hasMore({ request }: Planner): boolean {
+  const ticked = request.bought || request.foams || request.lying || request.apart;
+  const typed = request.batches || request.sauce || request.also.cut || request.boil;
+  return Boolean(ticked || typed || request.length || request.width);
 }
 
 /** What kind of sauce it is decides how much of it counts as liquid, and whether it scorches. */
-function SauceIs({ planner: { wish, change, problem } }: { planner: Planner }) {
+function SauceIs({ planner: { request, change, problem } }: { planner: Planner }) {
   const trouble = troubleAt(problem, "sauce_sugar_g_l");
   return (
     <>
       <Tick
         label={say("plan-thin-broth-wine-juice")}
-        on={wish.sauceThin}
+        on={request.sauceThin}
         onChange={(sauceThin) => change({ sauceThin })}
       />
       <MeasureField
         label={say("plan-sugar")}
-        value={wish.sugar}
+        value={request.sugar}
         inputMode="numeric"
         placeholder={say("plan-per-liter")}
         other="g/l"
@@ -139,7 +139,7 @@ function SauceIs({ planner: { wish, change, problem } }: { planner: Planner }) {
       />
       <Tick
         label={say("plan-poured-over-the-meat-not-on")}
-        on={wish.sauceOnTop}
+        on={request.sauceOnTop}
         onChange={(sauceOnTop) => change({ sauceOnTop })}
       />
     </>
@@ -165,7 +165,7 @@ const batches = () => [
 ];
 
 function SecondKind({ planner, catalogue }: Omit<Props, "units">) {
-  const { also } = planner.wish;
+  const { also } = planner.request;
   const set = (part: Partial<typeof also>, how: "type" | "set") =>
     planner.change({ also: { ...also, ...part } }, how);
   const options = [

@@ -8,7 +8,7 @@ export function OwnTime({ planner }: { planner: Planner }) {
   return (
     <MeasureField
       label={say("plan-my-own-time")}
-      value={planner.wish.ownMinutes}
+      value={planner.request.ownMinutes}
       inputMode="numeric"
       placeholder={say("plan-as-calculated")}
       other="min"

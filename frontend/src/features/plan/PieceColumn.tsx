@@ -36,7 +36,7 @@ interface Props {
 
 /** The piece: what it is, what it weighs, how thick it is, and how soft it should get. */
 export function PieceColumn({ planner, catalogue, cut, household }: Props) {
-  const { wish, change } = planner;
+  const { request, change } = planner;
   const [weighing, setWeighing] = useState(false);
   const choose = (id: string) => change({ ...UNCHOSEN, cut: id });
   return (
@@ -52,9 +52,9 @@ export function PieceColumn({ planner, catalogue, cut, household }: Props) {
           {say("plan-your-meat")}
         </h2>
         <ScaleButton on={weighing} onClick={() => setWeighing(!weighing)} />
-        <CutSelect cuts={catalogue.cuts} value={wish.cut} onChange={choose} />
+        <CutSelect cuts={catalogue.cuts} value={request.cut} onChange={choose} />
       </div>
-      <FamilyPicker cuts={catalogue.cuts} value={wish.cut} onChange={choose} />
+      <FamilyPicker cuts={catalogue.cuts} value={request.cut} onChange={choose} />
       <Measures
         planner={planner}
         catalogue={catalogue}
@@ -64,12 +64,12 @@ export function PieceColumn({ planner, catalogue, cut, household }: Props) {
         onWeighed={() => setWeighing(false)}
       />
       {cut?.takes_membrane && (
-        <MembraneSwitch on={wish.membrane} onChange={(membrane) => change({ membrane })} />
+        <MembraneSwitch on={request.membrane} onChange={(membrane) => change({ membrane })} />
       )}
       {cut && (
         <Ladder
           cut={cut}
-          value={wish.texture ?? planner.plan?.setting.texture ?? cut.default_texture}
+          value={request.texture ?? planner.plan?.setting.texture ?? cut.default_texture}
           onChange={(texture) => change({ texture })}
         />
       )}
@@ -203,18 +203,18 @@ const BARE_MASS = { us: "lb", metric: "kg" };
 const BARE_LENGTH = { us: "in", metric: "cm" };
 
 function Measures({ planner, catalogue, cut, household, weighing, onWeighed }: MeasuresProps) {
-  const { wish, change } = planner;
+  const { request, change } = planner;
   const units = household.units;
   const plan = planner.plan && !planner.stale ? planner.plan : undefined;
   const piece = plan?.pieces[0];
   // what is typed are the sizes before the knife
   const bought = plan?.wholes?.[0] ?? piece;
-  const massUnits = unitsOf(wish.mass, units);
-  const sizeUnits = unitsOf(wish.thickness, units);
+  const massUnits = unitsOf(request.mass, units);
+  const sizeUnits = unitsOf(request.thickness, units);
   // what a step wrote is read back here, so that the next step need not wait for the server
-  const totalKg = ownMass(wish.mass) ?? (piece && piece.mass_kg * piece.count);
-  const thicknessM = ownLength(wish.thickness) ?? bought?.thickness_m;
-  const count = Number(wish.count) || 1;
+  const totalKg = ownMass(request.mass) ?? (piece && piece.mass_kg * piece.count);
+  const thicknessM = ownLength(request.thickness) ?? bought?.thickness_m;
+  const count = Number(request.count) || 1;
   const weighed = useCallback((mass: string) => change({ mass }, "drag"), [change]);
   const setThickness = (metres: number, how: "drag" | "set") =>
     change({ thickness: lengthText(metres, sizeUnits) }, how);
@@ -222,9 +222,9 @@ function Measures({ planner, catalogue, cut, household, weighing, onWeighed }: M
     <div className="flex flex-col gap-1">
       <MeasureField
         label={say("plan-weight")}
-        value={wish.mass}
+        value={request.mass}
         placeholder={units === "us" ? say("plan-3-lb-2-oz") : say("plan-1-4-kg")}
-        other={besideTyped(bought?.total_mass_shown, wish.mass, units)}
+        other={besideTyped(bought?.total_mass_shown, request.mass, units)}
         problem={fieldProblem(planner, "mass")}
         onChange={(mass) => change({ mass }, "type")}
         bareUnit={BARE_MASS[massUnits]}
@@ -236,7 +236,7 @@ function Measures({ planner, catalogue, cut, household, weighing, onWeighed }: M
       {weighing && <Weigh units={massUnits} onMass={weighed} onClose={onWeighed} />}
       <MeasureField
         label={say("plan-pieces-2")}
-        value={wish.count}
+        value={request.count}
         inputMode="numeric"
         beside={<KnifePick planner={planner} cut={cut} />}
         problem={fieldProblem(planner, "count")}
@@ -247,9 +247,9 @@ function Measures({ planner, catalogue, cut, household, weighing, onWeighed }: M
       <FixIt planner={planner} units={units} at="piece" />
       <MeasureField
         label={say("plan-thickness")}
-        value={wish.thickness}
+        value={request.thickness}
         placeholder={units === "us" ? say("plan-1-in") : say("plan-4-5-cm")}
-        other={besideTyped(bought?.thickness_shown, wish.thickness, units)}
+        other={besideTyped(bought?.thickness_shown, request.thickness, units)}
         problem={fieldProblem(planner, "thickness")}
         onChange={(thickness) => change({ thickness }, "type")}
         bareUnit={BARE_LENGTH[sizeUnits]}
@@ -267,9 +267,9 @@ function Measures({ planner, catalogue, cut, household, weighing, onWeighed }: M
       />
       <MeasureField
         label={say("plan-from")}
-        value={wish.start}
+        value={request.start}
         placeholder={household.start_shown[units]}
-        other={startWords(wish.start, piece?.start_shown, units)}
+        other={startWords(request.start, piece?.start_shown, units)}
         problem={fieldProblem(planner, "start")}
         onChange={(start) => change({ start }, "type")}
         suggestions={STARTS}
@@ -283,11 +283,11 @@ type PieceOut = PlanOut["pieces"][number];
 
 /** What goes into the pot, and how many it serves. */
 function InThePot({ planner, piece, units }: { planner: Planner; piece: PieceOut; units: Units }) {
-  const { wish } = planner;
+  const { request } = planner;
   const bare = (text: string) => text.replace(/ \w+$/, "");
   const sizes = [bare(piece.length_shown[units]), piece.width_shown[units]];
   // the knife may have made them thinner than what was typed
-  if (wish.knife) sizes.splice(1, 1, bare(sizes[1] ?? ""), piece.thickness_shown[units]);
+  if (request.knife) sizes.splice(1, 1, bare(sizes[1] ?? ""), piece.thickness_shown[units]);
   const each =
     piece.count > 1
       ? `${say("plan-of", { count: piece.count, mass: piece.mass_shown[units] })} `

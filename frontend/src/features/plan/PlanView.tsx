@@ -55,7 +55,7 @@ export function PlanView() {
   if (planner.untouched && !own) {
     return <Start household={household.data} pots={planner.pots} onOwn={() => setOwn(true)} />;
   }
-  const cut = catalogue.data.cuts.find((item) => item.id === planner.wish.cut);
+  const cut = catalogue.data.cuts.find((item) => item.id === planner.request.cut);
   // for a moment the last answer may stand as it is: while a hand moves it would only flicker
   const stale = planner.stale || waiting === true;
   return (

@@ -16,7 +16,7 @@ export function Plates({ planner, units, children }: Props) {
   const id = useId();
   const [plates, setPlates] = useState("");
   const wanted = /^\d{1,3}$/.test(plates.trim()) ? Number(plates) : null;
-  const { data } = usePlates(planner.wish.cut, wanted);
+  const { data } = usePlates(planner.request.cut, wanted);
   return (
     <div>
       <div className="flex items-center gap-2">

@@ -22,7 +22,7 @@ interface Props {
 
 /** The pot in section or from above, and which pot it is. */
 export function PotColumn({ planner, cut, units, stale }: Props) {
-  const { wish, change, plan, pots, problem } = planner;
+  const { request, change, plan, pots, problem } = planner;
   const id = useId();
   const [ref, width] = useWidth<HTMLDivElement>(560);
   const enlarge = Math.min(1.7, Math.max(1, (VIEW.width / width) * 0.95));
@@ -44,7 +44,7 @@ export function PotColumn({ planner, cut, units, stale }: Props) {
         </label>
         <select
           id={id}
-          value={wish.pot}
+          value={request.pot}
           onChange={(event) => change({ pot: event.target.value, liquid: "" })}
           className="rounded-sm border border-edge bg-sheet px-2 py-1 font-medium"
         >

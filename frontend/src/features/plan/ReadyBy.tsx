@@ -78,7 +78,8 @@ function Ways({ ways, planner }: { ways: ReadyByOut["ways"]; planner: Planner })
                     release: way.release,
                     minutes: "",
                     finish: way.finish,
-                    ...(KNIVES[way.parts] && !planner.wish.knife && { knife: KNIVES[way.parts] }),
+                    ...(KNIVES[way.parts] &&
+                      !planner.request.knife && { knife: KNIVES[way.parts] }),
                   })
                 }
                 className="text-left underline decoration-edge underline-offset-2"

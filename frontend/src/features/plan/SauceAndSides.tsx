@@ -30,7 +30,7 @@ function Sauce({ planner, plan, units }: Props) {
   const [body, setBody] = useState<Body>("medium");
   const left_in_pot = plan.ending?.liquid_shown[units] ?? "";
   const { data, error, isPlaceholderData } = useSauce(
-    planner.wish.pot,
+    planner.request.pot,
     volume || left_in_pot,
     Number(left),
     body,

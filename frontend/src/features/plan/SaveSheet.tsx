@@ -4,8 +4,8 @@ import { isStale, ProblemError } from "@/api/client";
 import { useSavePlan, useStoredPlan } from "@/api/plans";
 import { usePeople } from "@/api/queries";
 import type { Planner } from "@/features/plan/usePlanner";
+import { requestFromPlan, requestToAddress } from "@/lib/cookRequest";
 import { noteSeen, seenVersion } from "@/lib/seen";
-import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
@@ -35,7 +35,7 @@ export function SaveSheet({ planner, onClose }: Props) {
       { id, seen, name, personId: cook || null, inputs: planner.inputs },
       {
         onSuccess: (plan) => {
-          navigate(`/plan?${wishToAddress(planner.wish, plan.id)}`, { replace: true });
+          navigate(`/plan?${requestToAddress(planner.request, plan.id)}`, { replace: true });
           onClose();
         },
       },
@@ -91,7 +91,9 @@ export function SaveSheet({ planner, onClose }: Props) {
             onTheirs={() => {
               if (!stored.data) return;
               noteSeen(stored.data.id, stored.data.version);
-              navigate(`/plan?${wishToAddress(wishFromPlan(stored.data.inputs), stored.data.id)}`);
+              navigate(
+                `/plan?${requestToAddress(requestFromPlan(stored.data.inputs), stored.data.id)}`,
+              );
               onClose();
             }}
           />

@@ -8,9 +8,9 @@ import { SaveSheet } from "@/features/plan/SaveSheet";
 import { StoredNote } from "@/features/plan/StoredNote";
 import { looseTrouble, type Planner, troubleAt } from "@/features/plan/usePlanner";
 import { WhyBeside } from "@/features/plan/Why";
+import type { CookRequest, Rack } from "@/lib/cookRequest";
 import { addDish } from "@/lib/day";
 import { besideTyped, pressureText, type Units, unitsOf } from "@/lib/format";
-import type { Rack, Wish } from "@/lib/wish";
 import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
 import { CookNow } from "@/parts/CookNow";
 import { say } from "@/text/say";
@@ -114,19 +114,19 @@ interface SettingsProps {
 }
 
 function Settings({ planner, cut, units, plan }: SettingsProps) {
-  const { wish, change, problem } = planner;
+  const { request, change, problem } = planner;
   const liquid = troubleAt(problem, "liquid");
-  const liquidUnits = unitsOf(wish.liquid, units);
+  const liquidUnits = unitsOf(request.liquid, units);
   const shown = plan?.liquid;
-  const school = wish.school ?? cut?.default_school ?? "short_braise";
-  const method = wish.release ?? plan?.setting.release ?? cut?.default_release ?? "natural";
+  const school = request.school ?? cut?.default_school ?? "short_braise";
+  const method = request.release ?? plan?.setting.release ?? cut?.default_release ?? "natural";
   return (
     <div className="flex flex-col gap-1.5 border-rule border-t pt-1">
       <MeasureField
         label={say("plan-liquid")}
-        value={wish.liquid}
+        value={request.liquid}
         placeholder={shown ? shown.school_shown[units] : say("plan-usual-amount")}
-        other={wish.liquid ? besideTyped(shown?.shown, wish.liquid, units) : undefined}
+        other={request.liquid ? besideTyped(shown?.shown, request.liquid, units) : undefined}
         problem={liquid ? { message: liquid.message, hint: liquid.hint ?? null } : null}
         onChange={(text) => change({ liquid: text }, "type")}
         aside={<WhyBeside plan={plan} about={["liquid"]} of={say("plan-why-of-liquid")} />}
@@ -146,7 +146,7 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
         />
         <Pick
           label={say("plan-trivet")}
-          value={wish.rack ?? plan?.setting.rack ?? ""}
+          value={request.rack ?? plan?.setting.rack ?? ""}
           options={plan ? optionsOf(RACK_WORDS) : [byStyle(), ...optionsOf(RACK_WORDS)]}
           onChange={(value) => change({ rack: value ? (value as Rack) : null, liquid: "" })}
           aside={<WhyBeside plan={plan} about={["rack"]} of={say("plan-why-of-trivet")} />}
@@ -156,19 +156,19 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
         <Pick
           label={say("plan-release")}
           value={method}
-          options={releasesOf(wish.release === "timed" ? wish.minutes : "")}
+          options={releasesOf(request.release === "timed" ? request.minutes : "")}
           onChange={(value) => change({ release: value as ReleaseMethod, minutes: "" })}
           aside={<WhyBeside plan={plan} about={["release"]} of={say("plan-why-of-release")} />}
         />
         <Pick
           label={say("plan-pressure-2")}
-          value={wish.level}
+          value={request.level}
           options={levels()}
-          onChange={(value) => change({ level: value as Wish["level"] })}
+          onChange={(value) => change({ level: value as CookRequest["level"] })}
           aside={null}
         />
       </div>
-      {wish.level === "own" && <OwnPressure planner={planner} />}
+      {request.level === "own" && <OwnPressure planner={planner} />}
       <ReleaseMinutes planner={planner} method={method} />
       {plan && (
         <p className="text-[0.875rem]" data-testid="release-minutes">
@@ -186,7 +186,7 @@ function OwnPressure({ planner }: { planner: Planner }) {
   return (
     <MeasureField
       label={say("plan-own-pressure")}
-      value={planner.wish.gauge}
+      value={planner.request.gauge}
       placeholder={pressureText(75, units)}
       problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
       onChange={(gauge) => planner.change({ gauge }, "type")}
@@ -210,18 +210,18 @@ const levels = () => [
 function ReleaseMinutes({ planner, method }: { planner: Planner; method: ReleaseMethod }) {
   const trouble = troubleAt(planner.problem, "wait") ?? troubleAt(planner.problem, "stay");
   const words = waitFields()[method];
-  if (!words || planner.wish.release === null) return null;
+  if (!words || planner.request.release === null) return null;
   return (
     <MeasureField
       label={words.label}
-      value={planner.wish.minutes}
+      value={planner.request.minutes}
       inputMode="numeric"
       placeholder={say("plan-min-2", { usual: words.usual })}
       other="min"
       problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
       onChange={(minutes) => planner.change({ minutes }, "type")}
       onStep={(direction) => {
-        const now = Number(planner.wish.minutes) || words.usual;
+        const now = Number(planner.request.minutes) || words.usual;
         planner.change({ minutes: String(Math.max(5, now + 5 * direction)) });
       }}
     />

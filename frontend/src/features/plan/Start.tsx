@@ -4,10 +4,10 @@ import type { HouseholdOut, KeptPotOut } from "@/api/client";
 import { useShelf, useTakePlan } from "@/api/plans";
 import { useClearDemo } from "@/api/queries";
 import { CutDrawing } from "@/drawing/CutDrawing";
-import { EXAMPLES, type Example, exampleWish } from "@/features/plan/examples";
+import { EXAMPLES, type Example, exampleRequest } from "@/features/plan/examples";
 import { FirstRun } from "@/features/plan/FirstRun";
+import { requestFromPlan, requestToAddress } from "@/lib/cookRequest";
 import { cookTime } from "@/lib/format";
-import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
@@ -27,7 +27,7 @@ function Recent() {
   if (plans.length === 0) return null;
   const open = (id: string) =>
     take.mutate(id, {
-      onSuccess: ({ inputs }) => navigate(`/plan?${wishToAddress(wishFromPlan(inputs), id)}`),
+      onSuccess: ({ inputs }) => navigate(`/plan?${requestToAddress(requestFromPlan(inputs), id)}`),
     });
   return (
     <section aria-labelledby="recent-title" className="mt-6">
@@ -63,7 +63,7 @@ export function Start({ household, pots, onOwn }: Props) {
   const clear = useClearDemo();
   const [setting, setSetting] = useState(false);
   const fill = (example: Example) =>
-    navigate(`/plan?${wishToAddress(exampleWish(example, household.units), null)}`);
+    navigate(`/plan?${requestToAddress(exampleRequest(example, household.units), null)}`);
   return (
     <section aria-labelledby="start-title" className="mx-auto w-full max-w-4xl px-4 py-6">
       <h1 id="start-title" className="font-bold text-[1.5rem]">

@@ -1,10 +1,10 @@
 import { useEffect, useMemo } from "react";
 import { useRecomputed, useSavePlan, useStoredPlan } from "@/api/plans";
 import type { Planner } from "@/features/plan/usePlanner";
+import { requestFromPlan, requestToAddress } from "@/lib/cookRequest";
 import { cookTime, spokenTime } from "@/lib/format";
 import { noteFirst } from "@/lib/seen";
 import { totalSeconds } from "@/lib/total";
-import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 
@@ -20,9 +20,9 @@ export function StoredNote({ planId, planner }: Props) {
   const save = useSavePlan();
   const untouched = useMemo(() => {
     if (!stored.data) return true;
-    const then = wishToAddress(wishFromPlan(stored.data.inputs), planId).toString();
-    return then === wishToAddress(planner.wish, planId).toString();
-  }, [stored.data, planner.wish, planId]);
+    const then = requestToAddress(requestFromPlan(stored.data.inputs), planId).toString();
+    return then === requestToAddress(planner.request, planId).toString();
+  }, [stored.data, planner.request, planId]);
   const present = stored.data?.version;
   useEffect(() => {
     if (present !== undefined) noteFirst(planId, present);

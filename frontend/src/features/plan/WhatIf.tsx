@@ -1,9 +1,9 @@
 import type { AlternativeOut, ReleaseMethod, School, Texture, WhatIfOut } from "@/api/client";
 import { useUnits, useWhatIf } from "@/api/queries";
 import type { Planner } from "@/features/plan/usePlanner";
+import type { CookRequest } from "@/lib/cookRequest";
 import { cookTime, spokenTime, type Units } from "@/lib/format";
 import { isFree, WHAT_IF_KEYS } from "@/lib/keys";
-import type { Wish } from "@/lib/wish";
 import {
   type Arrangement,
   LYING_WORDS,
@@ -92,7 +92,9 @@ function EarlyOut({ early, units, planner }: EarlyProps) {
     <div data-testid="early-out" className="mb-1 border-rule border-b pb-2 text-[0.875rem]">
       <p>
         <strong className="font-semibold">
-          {planner.wish.thinFirst ? say("plan-as-it-is-in-two-steps") : say("plan-or-in-two-steps")}
+          {planner.request.thinFirst
+            ? say("plan-as-it-is-in-two-steps")
+            : say("plan-or-in-two-steps")}
         </strong>{" "}
         {say("plan-open-after-with-a-quick-release", {
           first_min: cookTime(early.first_min),
@@ -106,11 +108,11 @@ function EarlyOut({ early, units, planner }: EarlyProps) {
         className="mt-1"
         onClick={() =>
           planner.change(
-            planner.wish.thinFirst ? { thinFirst: false } : { thinFirst: true, ownMinutes: "" },
+            planner.request.thinFirst ? { thinFirst: false } : { thinFirst: true, ownMinutes: "" },
           )
         }
       >
-        {planner.wish.thinFirst ? say("plan-one-cook-time") : say("plan-cook-it-in-two-steps")}
+        {planner.request.thinFirst ? say("plan-one-cook-time") : say("plan-cook-it-in-two-steps")}
       </Button>
     </div>
   );
@@ -124,7 +126,7 @@ interface RowProps {
 }
 
 function Row({ item, number, planner }: RowProps) {
-  const name = nameOf(item, planner.wish.cut);
+  const name = nameOf(item, planner.request.cut);
   const patch = patchOf(item, planner);
   return (
     <tr className="border-rule border-t align-baseline">
@@ -182,17 +184,17 @@ function nameOf({ kind, value }: AlternativeOut, cut: string): string {
 }
 
 /** What to set so that it is so; null for what cannot be set here. */
-function patchOf(item: AlternativeOut, planner: Planner): Partial<Wish> | null {
+function patchOf(item: AlternativeOut, planner: Planner): Partial<CookRequest> | null {
   return PATCHES[item.kind](item.value, planner);
 }
 
 /** What is cut already cannot be said to be cut once more. */
 const cutAs = (knife: string, planner: Planner) =>
-  planner.wish.knife ? null : { knife, liquid: "", lying: null };
+  planner.request.knife ? null : { knife, liquid: "", lying: null };
 
 const PATCHES: Record<
   AlternativeOut["kind"],
-  (value: string, planner: Planner) => Partial<Wish> | null
+  (value: string, planner: Planner) => Partial<CookRequest> | null
 > = {
   release: (value) => ({ release: value as ReleaseMethod }),
   texture: (value) => ({ texture: value as Texture }),

@@ -1,7 +1,7 @@
 /** Three plans to look at; invented. */
 
+import { type CookRequest, EMPTY_REQUEST } from "@/lib/cookRequest";
 import type { Units } from "@/lib/format";
-import { EMPTY_WISH, type Wish } from "@/lib/wish";
 
 interface Typed {
   mass: string;
@@ -41,8 +41,8 @@ export const EXAMPLES: Example[] = [
 ];
 
 /** An example as it would have been typed. */
-export function exampleWish(example: Example, units: Units): Wish {
+export function exampleRequest(example: Example, units: Units): CookRequest {
   const typed = example[units];
   const { cut, count } = example;
-  return { ...EMPTY_WISH, cut, count, mass: typed.mass, thickness: typed.thickness };
+  return { ...EMPTY_REQUEST, cut, count, mass: typed.mass, thickness: typed.thickness };
 }

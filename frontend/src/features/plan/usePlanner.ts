@@ -3,9 +3,14 @@ import { useLocation, useSearch } from "wouter";
 import type { KeptPotOut, Problem } from "@/api/client";
 import { ProblemError } from "@/api/client";
 import { usePlan, usePots } from "@/api/queries";
+import {
+  type CookRequest,
+  requestFromAddress,
+  requestToAddress,
+  requestToPlan,
+} from "@/lib/cookRequest";
 import { stateOfEdit } from "@/lib/edits";
 import { keepPlanAddress, lastPlanAddress } from "@/lib/plan-address";
-import { type Wish, wishFromAddress, wishToAddress, wishToPlan } from "@/lib/wish";
 import { say } from "@/text/say";
 import { useRested, useSettled } from "@/ui/useSettled";
 
@@ -19,7 +24,7 @@ export function usePlanner() {
   const kept = pots.data?.pots ?? NO_POTS;
   const firstPot = kept.find((pot) => pot.ready_id === "tenor") ?? kept[0];
   const inAddress = useMemo(() => {
-    const typed = wishFromAddress(search);
+    const typed = requestFromAddress(search);
     // an address may name a ready pot; the household's own one of that kind is meant
     const named = kept.find((pot) => pot.id === typed.pot || pot.ready_id === typed.pot);
     const pot = named ?? (typed.pot ? undefined : firstPot);
@@ -31,8 +36,8 @@ export function usePlanner() {
     else if (lastPlanAddress()) navigate(`/plan${lastPlanAddress()}`, { replace: true });
   }, [raw, navigate]);
 
-  const { wish, change } = useHeld(raw, inAddress, planId);
-  const inputs = useMemo(() => wishToPlan(wish), [wish]);
+  const { request, change } = useHeld(raw, inAddress, planId);
+  const inputs = useMemo(() => requestToPlan(request), [request]);
   const { query, shown, pending } = usePlan(inputs);
   const refusal = query.error instanceof ProblemError ? query.error.problem : null;
   const problem = useSettled(refusal, SETTLE_MS);
@@ -42,7 +47,7 @@ export function usePlanner() {
     navigate("/plan");
   }, [navigate]);
   return {
-    wish,
+    request,
     planId,
     change,
     /** Nothing typed, and nothing remembered of it. */
@@ -65,13 +70,13 @@ export function usePlanner() {
 
 /** What is dragged is held here, and goes into the address when the hand rests: a browser takes only
  * so many addresses a second. What is typed stands in the address at once. */
-function useHeld(raw: string, inAddress: Wish, planId: string | null) {
+function useHeld(raw: string, inAddress: CookRequest, planId: string | null) {
   const [, navigate] = useLocation();
-  const [held, setHeld] = useState<Partial<Wish> | null>(null);
+  const [held, setHeld] = useState<Partial<CookRequest> | null>(null);
   /** The address that what is held belongs to. Another one (back, a plan taken up) lets go of it. */
   const own = useRef(raw);
   const part = raw === own.current ? held : null;
-  const wish = useMemo(() => (part ? { ...inAddress, ...part } : inAddress), [inAddress, part]);
+  const request = useMemo(() => (part ? { ...inAddress, ...part } : inAddress), [inAddress, part]);
   useEffect(() => {
     if (raw === own.current) return;
     own.current = raw;
@@ -87,23 +92,23 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
     return () => document.removeEventListener("focusin", elsewhere);
   }, []);
   const go = useCallback(
-    (next: Wish, edit: string) => {
+    (next: CookRequest, edit: string) => {
       // letters of a word and a hand that drags are one edit; a choice is always one of its own
       const replace = edit !== "" && edit === lastEdit.current;
       lastEdit.current = edit;
-      own.current = String(wishToAddress(next, planId));
+      own.current = String(requestToAddress(next, planId));
       const state = stateOfEdit(window.history.state, replace);
       navigate(`/plan?${own.current}`, { replace, state });
     },
     [navigate, planId],
   );
   /** What the callbacks below go by; they stay the same, so that drawings need not be drawn again. */
-  const latest = useRef(wish);
-  latest.current = wish;
+  const latest = useRef(request);
+  latest.current = request;
   const write = useRef<() => void>(() => undefined);
   write.current = () => {
-    if (part && String(wishToAddress(wish, planId)) !== raw) {
-      go(wish, say("plan-drag", { join: Object.keys(part).join() }));
+    if (part && String(requestToAddress(request, planId)) !== raw) {
+      go(request, say("plan-drag", { join: Object.keys(part).join() }));
     }
   };
   useEffect(() => {
@@ -117,7 +122,7 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
     return () => window.removeEventListener("pagehide", leave);
   }, []);
   const change = useCallback(
-    (next: Partial<Wish>, how: "drag" | "type" | "set" = "set") => {
+    (next: Partial<CookRequest>, how: "drag" | "type" | "set" = "set") => {
       if (how === "drag") {
         setHeld((now) => ({ ...now, ...next }));
         return;
@@ -127,7 +132,7 @@ function useHeld(raw: string, inAddress: Wish, planId: string | null) {
     },
     [go],
   );
-  return { wish, change };
+  return { request, change };
 }
 
 const NO_POTS: KeptPotOut[] = [];
@@ -140,7 +145,7 @@ const REST_MS = 250;
 
 export type Planner = ReturnType<typeof usePlanner>;
 
-/** The trouble that belongs to a field of the piece or of the whole wish. */
+/** The trouble that belongs to a field of the piece or of the whole request. */
 export function troubleAt(problem: Problem | null, field: string): Problem | null {
   if (!problem?.field) return null;
   return problem.field === field || problem.field === `pieces.0.${field}` ? problem : null;

@@ -3,8 +3,8 @@ import { useLocation } from "wouter";
 import type { PlanLine } from "@/api/client";
 import { useRenamePlan, useTakePlan } from "@/api/plans";
 import { CutDrawing } from "@/drawing/CutDrawing";
+import { requestFromPlan, requestToAddress } from "@/lib/cookRequest";
 import { cookTime, spokenTime } from "@/lib/format";
-import { wishFromPlan, wishToAddress } from "@/lib/wish";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { Tick } from "@/ui/Tick";
@@ -27,7 +27,7 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
   const open = (asCopy: boolean) =>
     take.mutate(plan.id, {
       onSuccess: ({ inputs }) =>
-        navigate(`/plan?${wishToAddress(wishFromPlan(inputs), asCopy ? null : plan.id)}`),
+        navigate(`/plan?${requestToAddress(requestFromPlan(inputs), asCopy ? null : plan.id)}`),
     });
   return (
     <li className="grid grid-cols-[64px_1fr] items-center gap-x-4 border-rule border-b py-2 sm:grid-cols-[64px_1fr_auto_auto]">

@@ -22,7 +22,7 @@ from pneumachron.api.schemas.ask import (
     StoppedIn,
     StoppedOut,
 )
-from pneumachron.api.schemas.wish import PlanIn
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.services import planning
 from pneumachron.services.answers import plates_document, sides_document
 
@@ -35,7 +35,7 @@ def opened(asked: OpenedIn, db: Db) -> dict[str, Any]:
     """Opened after a hold: done, put back for so long, or too soft."""
     return planning.opened_here(
         db,
-        asked.wish.to_inputs(),
+        asked.request.to_inputs(),
         asked.hold_min,
         seen=asked.seen,
         probe=asked.probe,
@@ -46,19 +46,19 @@ def opened(asked: OpenedIn, db: Db) -> dict[str, Any]:
 @router.post("/plan/interrupted", response_model=StoppedOut, responses=_ASKED)
 def stopped(asked: StoppedIn, db: Db) -> dict[str, Any]:
     """A run that stopped: what it was worth, whether it is safe, how to go on."""
-    return planning.stopped_here(db, asked.wish.to_inputs(), asked.at_min, asked.since_min)
+    return planning.stopped_here(db, asked.request.to_inputs(), asked.at_min, asked.since_min)
 
 
 @router.post("/plan/other-pressure", response_model=OtherPressureOut, responses=_ASKED)
 def other_pressure(asked: OtherPressureIn, db: Db) -> dict[str, Any]:
     """What minutes at another pressure are in this pot."""
-    return planning.other_pressure_here(db, asked.wish.to_inputs(), asked.hold_min, asked.gauge)
+    return planning.other_pressure_here(db, asked.request.to_inputs(), asked.hold_min, asked.gauge)
 
 
 @router.post("/plan/batches", responses=_ASKED)
-def batches(wish: PlanIn, db: Db) -> BatchesOut:
+def batches(request: PlanIn, db: Db) -> BatchesOut:
     """How many runs of the pot a load takes, evenly loaded."""
-    return BatchesOut.model_validate({"runs": planning.batches_here(db, wish.to_inputs())})
+    return BatchesOut.model_validate({"runs": planning.batches_here(db, request.to_inputs())})
 
 
 @router.post("/plan/prep", response_model=AroundOut, responses=_ASKED)
@@ -66,7 +66,7 @@ def around(asked: AroundIn, db: Db) -> dict[str, Any]:
     """Season, sear, finish, rest, carve and keep."""
     return planning.around_here(
         db,
-        asked.wish.to_inputs(),
+        asked.request.to_inputs(),
         finish=asked.finish,
         marinade=asked.marinade,
         brined=asked.brined,
@@ -74,9 +74,9 @@ def around(asked: AroundIn, db: Db) -> dict[str, Any]:
 
 
 @router.post("/plan/steps", responses=_ASKED)
-def steps(wish: PlanIn, db: Db) -> StepsOut:
+def steps(request: PlanIn, db: Db) -> StepsOut:
     """The steps of a plan, the same that Cook plays and Schedule lays on the clock."""
-    return StepsOut.model_validate({"steps": planning.steps_here(db, wish.to_inputs())})
+    return StepsOut.model_validate({"steps": planning.steps_here(db, request.to_inputs())})
 
 
 @router.post("/sauce", response_model=SauceOut, responses=_ASKED)

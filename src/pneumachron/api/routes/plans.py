@@ -16,6 +16,7 @@ from pneumachron.api.dependencies import (
 )
 from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.base import Problem
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.plan import PlanOut
 from pneumachron.api.schemas.shelf import (
     PlanLine,
@@ -33,7 +34,6 @@ from pneumachron.api.schemas.what_if import (
     WayOut,
     WhatIfOut,
 )
-from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.services import planning
 from pneumachron.store.shelf import MAX_LISTED
 
@@ -43,29 +43,29 @@ _PLAN = INVALID | MISSING | CHANGING
 
 
 @router.post("/plan", response_model=PlanOut, responses=_PLAN, dependencies=[TURN])
-def make_plan(wish: PlanIn, db: Db) -> dict[str, Any]:
-    """Work out a wish. Nothing is kept."""
-    return planning.plan_here(db, wish.to_inputs())
+def make_plan(request: PlanIn, db: Db) -> dict[str, Any]:
+    """Work out a request. Nothing is kept."""
+    return planning.plan_here(db, request.to_inputs())
 
 
 @router.post("/plan/what-if", responses=_PLAN, dependencies=[TURN])
-def what_if(wish: PlanIn, db: Db) -> WhatIfOut:
-    """The same wish with one thing different at a time: cut, release, texture, school, pot."""
-    return WhatIfOut.model_validate(planning.what_if_here(db, wish.to_inputs()))
+def what_if(request: PlanIn, db: Db) -> WhatIfOut:
+    """The same request with one thing different at a time: cut, release, texture, school, pot."""
+    return WhatIfOut.model_validate(planning.what_if_here(db, request.to_inputs()))
 
 
 @router.post("/plan/ready-by", responses=_PLAN, dependencies=[TURN])
 def ready_by(asked: ReadyByIn, db: Db) -> ReadyByOut:
     """Which ways of cutting, releasing and finishing are at the table in the time there is."""
-    wish = asked.wish.to_inputs()
-    found = planning.ready_by_here(db, wish, asked.available_min, asked.finish)
+    request = asked.request.to_inputs()
+    found = planning.ready_by_here(db, request, asked.available_min, asked.finish)
     return ReadyByOut(ways=[WayOut.model_validate(way) for way in found])
 
 
 @router.post("/plan/minutes", response_model=AnswerOut, responses=_PLAN, dependencies=[TURN])
 def judge_minutes(asked: MinutesIn, db: Db) -> dict[str, Any]:
     """What a recipe's minutes would make of this load."""
-    return planning.minutes_here(db, asked.wish.to_inputs(), asked.hold_min)
+    return planning.minutes_here(db, asked.request.to_inputs(), asked.hold_min)
 
 
 @router.get("/plans", responses=INVALID)
@@ -82,7 +82,7 @@ def list_plans(
 
 @router.post("/plans", status_code=status.HTTP_201_CREATED, responses=_PLAN, dependencies=[TURN])
 def save_plan(plan: SavePlanIn, db: Db) -> StoredPlanOut:
-    """Work out a wish and keep it."""
+    """Work out a request and keep it."""
     stored = planning.save_plan(
         db, name=plan.name, person_id=plan.person_id, inputs=plan.inputs.to_inputs()
     )

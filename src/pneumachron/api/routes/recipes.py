@@ -58,7 +58,7 @@ def convert_recipe(asked: ConvertIn, db: Db) -> dict[str, Any]:
 @router.post("/recipes/export", responses=_ASKED, dependencies=[TURN])
 def export_recipe(asked: ExportIn, db: Db) -> ExportOut:
     """The converted recipe as JSON-LD, Markdown or plain text."""
-    text = recipes.export_here(db, asked.wish.to_inputs(), asked.format)
+    text = recipes.export_here(db, asked.request.to_inputs(), asked.format)
     return ExportOut(format=asked.format, text=text)
 
 
@@ -114,4 +114,4 @@ def restore_recipe(recipe_id: RecipeId, db: WriteDb) -> None:
 )
 def other_way(asked: OtherWayIn, db: Db) -> dict[str, Any]:
     """A pressure plan as an oven braise or in a slow cooker."""
-    return planning.other_way_here(db, asked.wish.to_inputs(), asked.method)
+    return planning.other_way_here(db, asked.request.to_inputs(), asked.method)

@@ -5,8 +5,8 @@ from typing import Annotated
 from pydantic import Field
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.what_if import AnswerOut
-from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core.catalog.sides import SideWay
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.planning.batches import MAX_RUNS
@@ -22,9 +22,9 @@ Pair = Annotated[list[float], Field(min_length=2, max_length=2, description="fro
 
 
 class OpenedIn(Closed):
-    """A wish as it was cooked, and what was found under the lid."""
+    """A request as it was cooked, and what was found under the lid."""
 
-    wish: PlanIn
+    request: PlanIn
     hold_min: Minutes
     seen: Annotated[Texture | None, Field(description="how it looks, on the ladder")] = None
     probe: Annotated[MeasureText | None, Field(description="read in the middle")] = None
@@ -46,9 +46,9 @@ class OpenedOut(Closed):
 
 
 class StoppedIn(Closed):
-    """A wish, and when its run stopped: minutes after lid on, and minutes ago."""
+    """A request, and when its run stopped: minutes after lid on, and minutes ago."""
 
-    wish: PlanIn
+    request: PlanIn
     at_min: Annotated[float, Field(ge=0, le=720)]
     since_min: Annotated[float, Field(ge=0, le=360)]
 
@@ -66,9 +66,9 @@ class StoppedOut(Closed):
 
 
 class OtherPressureIn(Closed):
-    """A wish, and minutes that were written for another pressure."""
+    """A request, and minutes that were written for another pressure."""
 
-    wish: PlanIn
+    request: PlanIn
     hold_min: Annotated[int, Field(ge=1, le=720)]
     gauge: MeasureText
 
@@ -98,9 +98,9 @@ class BatchesOut(Closed):
 
 
 class AroundIn(Closed):
-    """A wish, and how it is seasoned and finished."""
+    """A request, and how it is seasoned and finished."""
 
-    wish: PlanIn
+    request: PlanIn
     finish: FinishKind | None = None
     marinade: Marinade | None = None
     brined: Annotated[bool, Field(description="sold with added brine")] = False

@@ -14,6 +14,7 @@ from pydantic import (
 
 from pneumachron.api.schemas.base import Closed, Moment, Name, ShortName
 from pneumachron.api.schemas.cook_events import ToldIn
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.day import KeepDayIn
 from pneumachron.api.schemas.plan import PlanOut
 from pneumachron.api.schemas.recipe_card import (
@@ -32,7 +33,6 @@ from pneumachron.api.schemas.recipes import (
     Tag,
     Title,
 )
-from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.physics.tenderness import Texture

@@ -42,7 +42,7 @@ class Shown(Closed):
 
 
 class FixOut(Closed):
-    """The one change that meets a wish: what is set, and to what; empty: as the engine would."""
+    """The one change that meets a request: what is set, and to what; empty: as the engine would."""
 
     kind: FixKind
     value: str

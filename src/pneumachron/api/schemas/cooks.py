@@ -9,6 +9,7 @@ from pneumachron.api.schemas.ask import MAX_STEPS, PlanStep
 from pneumachron.api.schemas.base import Closed, Id, Name, Shown
 from pneumachron.api.schemas.connected import FaultsIn
 from pneumachron.api.schemas.cook_events import MAX_PIECE_KINDS, MAX_TIMERS
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.recipe_card import (
     Eaters,
     ExtraIn,
@@ -20,7 +21,6 @@ from pneumachron.api.schemas.recipe_card import (
     SearBatches,
     SearMinutes,
 )
-from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.planning.request import Level
 from pneumachron.core.planning.season import Marinade
@@ -248,7 +248,7 @@ class CookOut(Closed):
     outcome: dict[str, Any] | None
     weighed: WeighedOut
     side_by_side: Annotated[list[str], Field(max_length=MOST_PIECES)]
-    wish: Annotated[PlanIn | None, Field(description="as it was typed, to plan it again")]
+    request: Annotated[PlanIn | None, Field(description="as it was typed, to plan it again")]
     recipe: RecipeCard | None
     photos: Annotated[list[PhotoOut], Field(max_length=MAX_PHOTOS)]
 

@@ -8,6 +8,7 @@ from pydantic_core import PydanticCustomError
 
 from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
 from pneumachron.api.schemas.cook_events import MAX_PIECE_KINDS
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.recipe_card import (
     Eaters,
     ExtraIn,
@@ -19,7 +20,6 @@ from pneumachron.api.schemas.recipe_card import (
     SearBatches,
     SearMinutes,
 )
-from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core.catalog.cuts import ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.planning.request import Level

@@ -7,9 +7,9 @@ from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Moment, Name
 from pneumachron.api.schemas.cook_events import PieceOutcome
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.cooks import CookOut
 from pneumachron.api.schemas.plan import LearnedOut
-from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core.session.pieces import MOST_PIECES
 from pneumachron.services.entries import Entry, read_weights
 from pneumachron.services.log_files import MAX_TOLD, Imported

@@ -1,4 +1,4 @@
-"""A wish and the plan that answers it."""
+"""A request and the plan that answers it."""
 
 from datetime import datetime
 from typing import Annotated

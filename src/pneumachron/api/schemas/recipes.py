@@ -6,8 +6,8 @@ from typing import Annotated, Any
 from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn
-from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.constants import SourceKind
@@ -174,7 +174,7 @@ def choice_inputs(choices: ChoicesIn) -> ChoiceInputs:
 class ExportIn(Closed):
     """A conversion and the format it is wanted in."""
 
-    wish: ConvertIn
+    request: ConvertIn
     format: ExportFormat
 
 
@@ -300,7 +300,7 @@ class ConvertedOut(Closed):
     cautions: Annotated[list[str], Field(max_length=30)]
     allergens: Annotated[list[str], Field(max_length=20)]
     shopping: Annotated[list[ShopOut], Field(max_length=20)]
-    wish: PlanIn
+    request: PlanIn
     marinade: Marinade | None
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")]
     extras: Annotated[
@@ -399,7 +399,7 @@ class StoredRecipeOut(Closed):
 class OtherWayIn(Closed):
     """A pressure plan, and the method it should go by."""
 
-    wish: PlanIn
+    request: PlanIn
     method: BackMethod
 
 

@@ -6,8 +6,8 @@ from typing import Annotated
 from pydantic import Field
 
 from pneumachron.api.schemas.base import Closed, Id, Name
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.plan import PlanOut
-from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core import ENGINE_VERSION
 from pneumachron.services.log_words import total_s
 from pneumachron.services.old_documents import upgraded

@@ -5,8 +5,8 @@ from typing import Annotated
 from pydantic import Field, computed_field
 
 from pneumachron.api.schemas.base import Closed, Shown
+from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.said import Params
-from pneumachron.api.schemas.wish import PlanIn
 from pneumachron.core.catalog.cuts import ReleaseMethod
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.planning.finish import FinishKind
@@ -16,9 +16,9 @@ from pneumachron.text.say import say, say_cut
 
 
 class MinutesIn(Closed):
-    """A wish, and the minutes a recipe gives for it."""
+    """A request, and the minutes a recipe gives for it."""
 
-    wish: PlanIn
+    request: PlanIn
     hold_min: Annotated[int, Field(ge=0, le=720)]
 
 
@@ -37,9 +37,9 @@ class AnswerOut(Closed):
 
 
 class ReadyByIn(Closed):
-    """A wish, and the minutes there are until it should be on the table."""
+    """A request, and the minutes there are until it should be on the table."""
 
-    wish: PlanIn
+    request: PlanIn
     available_min: Annotated[int, Field(ge=1, le=1440)]
     finish: FinishKind | None = None
 
@@ -114,7 +114,7 @@ class EarlyOutOut(Closed):
 
 
 class WhatIfOut(Closed):
-    """The same wish with one thing different at a time."""
+    """The same request with one thing different at a time."""
 
     alternatives: Annotated[list[AlternativeOut], Field(max_length=80)]
     early_out: EarlyOutOut | None = None

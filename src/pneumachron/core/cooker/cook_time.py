@@ -50,7 +50,7 @@ _UNIT = np.linspace(0.0, 1.0, 193)
 _SHORT_S, _MORE_S = 2700.0, 1500.0
 """Releases longer than the first are probed at four more places for each of the second begun."""
 _LEAST_SHARE = 1e-3
-"""What a release adds is not told apart below this share of the wish."""
+"""What a release adds is not told apart below this share of the request."""
 
 
 @lru_cache(maxsize=8)
@@ -167,7 +167,7 @@ class Search:
         return self.solve(self.meat.dose_min[..., np.newaxis])[:, 0]
 
     def solve(self, dose_min: FloatArray) -> FloatArray:
-        """Holds for several wishes a case: (V, G, T) doses to (V, T) holds [s].
+        """Holds for several requests a case: (V, G, T) doses to (V, T) holds [s].
 
         Raises
         ------

@@ -227,5 +227,5 @@ def next_experiment(cooks: Sequence[Tasted], wished_step: float) -> Experiment:
     eaten = [item for item in found if item.near_share >= NEAR_SHARE]
     plain = next(item for item in found if item.aside_steps == 0.0)
     best = min(eaten, key=lambda item: item.sd_then, default=plain)
-    # not for a trifle: the cook's own wish comes first
+    # not for a trifle: the cook's own request comes first
     return best if best.sd_then < plain.sd_then - 0.002 else plain

@@ -29,7 +29,7 @@ def more_minutes(cut_id: str, tastes_ln: Sequence[float], altitude_m: float) -> 
     count = USUAL_SMALL if cut.small or cut.blocks else 1
     mass_kg = USUAL_SMALL_KG if count > 1 else USUAL_KG
     piece = make_piece(cut, mass_kg=mass_kg, thickness_m=None, start_temp_c=USUAL_START_C)
-    wish = CookRequest(
+    request = CookRequest(
         load=Load((piece,) * count),
         pot=ready_pot(USUAL_POT),
         texture_step=float(TEXTURES.index(cut.default_texture)),
@@ -38,7 +38,7 @@ def more_minutes(cut_id: str, tastes_ln: Sequence[float], altitude_m: float) -> 
         level="high",
         altitude_m=altitude_m,
     )
-    search = first_search(resolve(wish))
+    search = first_search(resolve(request))
 
     found = []
     for taste_ln in (0.0, *tastes_ln):

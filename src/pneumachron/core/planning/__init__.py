@@ -1,1 +1,1 @@
-"""From a wish to a plan: how the meat lies, liquid, cook time, release, how sure, and what if."""
+"""From a request to a plan: how the meat lies, liquid, cook time, release, how sure, what if."""

@@ -24,8 +24,8 @@ SWAP = Constant(
 )
 
 
-def in_batches(wish: CookRequest, count: int) -> CookRequest:
-    """The same meat dealt into so many batches; the heaviest is this wish's load.
+def in_batches(request: CookRequest, count: int) -> CookRequest:
+    """The same meat dealt into so many batches; the heaviest is this request's load.
 
     Where there are fewer pieces than batches, each is cut across first.
 
@@ -34,36 +34,36 @@ def in_batches(wish: CookRequest, count: int) -> CookRequest:
     RequestError : more batches than a day has, or pieces that cannot be cut so.
     """
     if count == 1:
-        return wish
+        return request
     if not 1 <= count <= MAX_RUNS:
         raise RequestError("batch_count", "batches", batches=count, most=MAX_RUNS)
-    pieces = wish.load.pieces
+    pieces = request.load.pieces
     if len(pieces) < count:
         knife = Knife("across", parts=ceil(count / len(pieces)))
         pieces = tuple(part for piece in pieces for part in knife.cut(piece))
     loads = sorted(deal_alike(pieces, count) or deal(pieces, count), key=lambda load: -load.mass_kg)
-    return replace(wish, load=loads[0], later=tuple(loads[1:]))
+    return replace(request, load=loads[0], later=tuple(loads[1:]))
 
 
-def whole_load(wish: CookRequest) -> Load:
+def whole_load(request: CookRequest) -> Load:
     """The meat of all batches."""
-    if not wish.later:
-        return wish.load
-    return Load(tuple(piece for load in (wish.load, *wish.later) for piece in load.pieces))
+    if not request.later:
+        return request.load
+    return Load(tuple(piece for load in (request.load, *request.later) for piece in load.pieces))
 
 
-def one_by_one(wish: CookRequest) -> tuple[CookRequest, ...]:
-    """The batches of a wish, each on its own; all but the first go into a hot pot."""
-    return _hot_after_first([wish.load, *wish.later], replace(wish, later=()))
+def one_by_one(request: CookRequest) -> tuple[CookRequest, ...]:
+    """The batches of a request, each on its own; all but the first go into a hot pot."""
+    return _hot_after_first([request.load, *request.later], replace(request, later=()))
 
 
-def _hot_after_first(loads: Sequence[Load], wish: CookRequest) -> tuple[CookRequest, ...]:
+def _hot_after_first(loads: Sequence[Load], request: CookRequest) -> tuple[CookRequest, ...]:
     first, *later = loads
-    hot = replace(wish, pot_start_c=HOT_START.value)
-    return (replace(wish, load=first), *(replace(hot, load=load) for load in later))
+    hot = replace(request, pot_start_c=HOT_START.value)
+    return (replace(request, load=first), *(replace(hot, load=load) for load in later))
 
 
-def planned_batches(wish: CookRequest) -> tuple[CookRequest, ...]:
+def planned_batches(request: CookRequest) -> tuple[CookRequest, ...]:
     """The batches of a plan as it stands: what the cook asked for, also pieces on each other.
 
     Only what does not go into the cooker at once is dealt out.
@@ -72,16 +72,16 @@ def planned_batches(wish: CookRequest) -> tuple[CookRequest, ...]:
     ------
     RequestError : as `batches`.
     """
-    if wish.later:
-        return one_by_one(wish)
+    if request.later:
+        return one_by_one(request)
     try:
-        resolve(wish)
+        resolve(request)
     except RequestError:
-        return batches(wish)
-    return (wish,)
+        return batches(request)
+    return (request,)
 
 
-def batches(wish: CookRequest) -> tuple[CookRequest, ...]:
+def batches(request: CookRequest) -> tuple[CookRequest, ...]:
     """The batches that were asked for, or the fewest in which everything lies in one layer.
 
     As few runs as will do; of unlike pieces each kind has its own run, when that takes no more, or
@@ -92,15 +92,15 @@ def batches(wish: CookRequest) -> tuple[CookRequest, ...]:
     ------
     RequestError : some piece does not go into this pot by itself, or it takes a whole day of runs.
     """
-    if wish.later:
-        return one_by_one(wish)
-    pieces = wish.load.pieces
+    if request.later:
+        return one_by_one(request)
+    pieces = request.load.pieces
     refusal: RequestError | None = None
     for runs in range(1, min(MAX_RUNS, len(pieces)) + 1):
         # each run takes the school's own amount of liquid
-        mixed = () if wish.parted else deal(pieces, runs)
+        mixed = () if request.parted else deal(pieces, runs)
         for loads in filter(None, (deal_alike(pieces, runs), mixed)):
-            dealt = _hot_after_first(loads, replace(wish, liquid_m3=None))
+            dealt = _hot_after_first(loads, replace(request, liquid_m3=None))
             try:
                 if all(_lies_well(part) for part in dealt):
                     return dealt
@@ -111,10 +111,10 @@ def batches(wish: CookRequest) -> tuple[CookRequest, ...]:
     raise RequestError("too_many_runs", "count", most=MAX_RUNS)
 
 
-def _lies_well(wish: CookRequest) -> bool:
+def _lies_well(request: CookRequest) -> bool:
     """One layer that touches, unless the cook asked for a way of lying."""
-    standing = resolve(wish).standing
-    return wish.lying.arrangement is not None or standing.layers == 1
+    standing = resolve(request).standing
+    return request.lying.arrangement is not None or standing.layers == 1
 
 
 def deal_alike(pieces: tuple[Piece, ...], runs: int) -> tuple[Load, ...]:

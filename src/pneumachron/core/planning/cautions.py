@@ -133,18 +133,18 @@ def _filling(facts: PlanFindings) -> Iterable[Caution]:
     filling, pot = facts.setup.filling, facts.pot
     if filling.limited_by_line:
         yield Caution("limited_by_line", "note", "liquid", _MANUAL)
-    if facts.setup.wish.school == "lean":
+    if facts.setup.request.school == "lean":
         yield Caution("lean_liquid", "careful", "liquid", _MANUAL, {"least_m3": pot.min_liquid_m3})
     elif filling.liquid_m3 < filling.lowest_m3 * 1.05:
         yield Caution("thin_liquid", "note", "liquid", _MANUAL, {"least_m3": filling.lowest_m3})
     if facts.ending.level_m > pot.max_level_m:
         yield Caution("juice_over_line", "careful", "liquid", _MANUAL)
-    if facts.setup.wish.foams:
+    if facts.setup.request.foams:
         yield Caution("foams", "careful", "liquid", _MANUAL)
 
 
 def _sauce(facts: PlanFindings) -> Iterable[Caution]:
-    sauce = facts.setup.wish.sauce
+    sauce = facts.setup.request.sauce
     if sauce.scorches:
         sweet = sauce.sugar_kg_m3 > SCORCH_SUGAR_KG_M3.value
         yield Caution(

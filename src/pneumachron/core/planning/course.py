@@ -164,7 +164,7 @@ def after_hold_share(run: Run, slowest: int) -> float:
 
 def trace_of(
     run: Run,
-    wish: CookRequest,
+    request: CookRequest,
     slowest: int,
     piece: Piece,
     stands_open_s: tuple[float, float] | None = None,
@@ -178,7 +178,7 @@ def trace_of(
     stride = -(-len(run.time_s) // MAX_TRACE)
     pick = np.unique(np.append(np.arange(0, len(run.time_s), stride), len(run.time_s) - 1))
     time_s, pot_c = run.time_s[pick], run.pot_c[pick]
-    ambient = ambient_pressure_pa(wish.altitude_m)
+    ambient = ambient_pressure_pa(request.altitude_m)
     sealed = (pot_c > float(saturation_temp_c(ambient))) & (time_s <= run.open_s)
     if stands_open_s is not None:
         off_s, on_s = stands_open_s

@@ -171,17 +171,17 @@ def split(piece: Piece, parts: int) -> Piece:
     return replace(_resized(piece, piece.mass_kg / parts, sizes), thickness_guessed=False)
 
 
-def cut_all(wish: CookRequest, knife: Knife) -> CookRequest:
+def cut_all(request: CookRequest, knife: Knife) -> CookRequest:
     """The same meat with every piece cut so, in the liquid style's own amount.
 
     Raises
     ------
     RequestError : as `Knife.cut`.
     """
-    pieces = [part for piece in wish.load.pieces for part in knife.cut(piece)]
-    return replace(wish, load=Load(tuple(pieces)), liquid_m3=None)
+    pieces = [part for piece in request.load.pieces for part in knife.cut(piece)]
+    return replace(request, load=Load(tuple(pieces)), liquid_m3=None)
 
 
-def cut_into(wish: CookRequest, parts: int) -> CookRequest:
+def cut_into(request: CookRequest, parts: int) -> CookRequest:
     """Each piece cut into 2 or 4; see `split`."""
-    return cut_all(wish, Knife("halved" if parts == 2 else "quartered"))
+    return cut_all(request, Knife("halved" if parts == 2 else "quartered"))

@@ -35,9 +35,9 @@ class PlanFindings:
     @property
     def load(self) -> Load:
         """The pieces."""
-        return self.setup.wish.load
+        return self.setup.request.load
 
     @property
     def pot(self) -> Pot:
         """The pot."""
-        return self.setup.wish.pot
+        return self.setup.request.pot

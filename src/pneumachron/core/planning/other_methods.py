@@ -151,11 +151,11 @@ def duration_for(piece: Piece, method: OtherMethod, dose_min: float, altitude_m:
     return float(brentq(short_by, low, high, xtol=STEP_S / 2))
 
 
-def hold_of_dose_min(wish: CookRequest, dose_min: float) -> float:
+def hold_of_dose_min(request: CookRequest, dose_min: float) -> float:
     """The hold in the pressure pot that softens the slowest kind as much, not rounded."""
     if not dose_min > LEAST_DOSE_MIN:
         return 0.0
-    search = first_search(resolve(wish))
+    search = first_search(resolve(request))
     need = np.full((*search.meat.dose_min.shape, 1), dose_min)
     return float(search.solve(need)[0, 0]) / 60.0
 
@@ -171,26 +171,26 @@ class OtherWay:
     advice: tuple[Message, ...]
 
 
-def other_way(wish: CookRequest, method: BackMethod) -> OtherWay:
+def other_way(request: CookRequest, method: BackMethod) -> OtherWay:
     """A pressure plan as an oven braise or in a slow cooker, at equal softening.
 
     Raises
     ------
     RequestError : frozen meat, or a method that takes more than a day.
     """
-    setup = resolve(wish)
-    pieces = [piece for piece, _ in wish.load.kinds()]
+    setup = resolve(request)
+    pieces = [piece for piece, _ in request.load.kinds()]
     if any(piece.frozen for piece in pieces) and method != "oven_lid":
         raise RequestError("frozen_slow", "start")
     liquid = BRAISE_LIQUID[method](setup.filling.liquid_m3)
     times = [
-        duration_for(piece, method, piece_dose_min(piece, wish.texture_step), wish.altitude_m)
+        duration_for(piece, method, piece_dose_min(piece, request.texture_step), request.altitude_m)
         for piece in pieces
     ]
     slowest = int(np.argmax(times))
-    cooked = cooked_by(pieces[slowest], method, times[slowest], wish.altitude_m)
+    cooked = cooked_by(pieces[slowest], method, times[slowest], request.altitude_m)
     thickest = max(pieces, key=lambda piece: piece.thickness_m)
-    zone_s = cooked_by(thickest, method, times[slowest], wish.altitude_m).zone_s
+    zone_s = cooked_by(thickest, method, times[slowest], request.altitude_m).zone_s
     advice = (*_too_long_warm(zone_s), ADVICE[method])
     return OtherWay(method, times[slowest], cooked.core_end_c, liquid, advice)
 

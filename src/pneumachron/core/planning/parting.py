@@ -14,12 +14,12 @@ HALVES = 2
 """Half a flat of such a brisket fills a six-quart pot. Common practice."""
 
 
-def is_whole(wish: CookRequest) -> bool:
+def is_whole(request: CookRequest) -> bool:
     """Whether there is a whole brisket to part."""
-    return any(piece.cut.cut_id == WHOLE for piece in wish.load.pieces)
+    return any(piece.cut.cut_id == WHOLE for piece in request.load.pieces)
 
 
-def parted(wish: CookRequest) -> CookRequest:
+def parted(request: CookRequest) -> CookRequest:
     """The same meat with every whole brisket as two halves of its flat and two of its point.
 
     They are as thick as flat and point usually are beside the whole, and count as guessed: they
@@ -29,14 +29,14 @@ def parted(wish: CookRequest) -> CookRequest:
     ------
     RequestError : no whole brisket in it, or parts that the model was not checked for.
     """
-    if not is_whole(wish):
+    if not is_whole(request):
         raise RequestError("not_whole", "parted")
     parts = [
         part
-        for piece in wish.load.pieces
+        for piece in request.load.pieces
         for part in (parts_of(piece) if piece.cut.cut_id == WHOLE else [piece])
     ]
-    return replace(wish, load=Load(tuple(parts)), liquid_m3=None, parted=True)
+    return replace(request, load=Load(tuple(parts)), liquid_m3=None, parted=True)
 
 
 def parts_of(piece: Piece) -> list[Piece]:

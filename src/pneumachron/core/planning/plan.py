@@ -139,24 +139,26 @@ class Plan:
         return min(low, self.hold_min), max(high, self.hold_min)
 
 
-def make_plan(wish: CookRequest) -> Plan:
+def make_plan(request: CookRequest) -> Plan:
     """Work out a plan.
 
     Raises
     ------
-    RequestError : the wish cannot be met; says at which field and what to do.
+    RequestError : the request cannot be met; says at which field and what to do.
     """
-    if wish.thin_first and wish.own_hold_min is None and not wish.later:
-        found = two_cycles(wish)
+    if request.thin_first and request.own_hold_min is None and not request.later:
+        found = two_cycles(request)
         if found is not None:
-            return _in_two_cycles(wish, found)
-    return _plan(wish)
+            return _in_two_cycles(request, found)
+    return _plan(request)
 
 
-def _in_two_cycles(wish: CookRequest, cycles: TwoCycles) -> Plan:
+def _in_two_cycles(request: CookRequest, cycles: TwoCycles) -> Plan:
     """The first cycle as a plan of what comes out then; what stays is its later batch."""
     early, last, restart_s = cycles.early, cycles.last, cycles.restart_s
-    quick = replace(wish, thin_first=False, release="quick", wait_s=None, stay_s=None, boil_s=0.0)
+    quick = replace(
+        request, thin_first=False, release="quick", wait_s=None, stay_s=None, boil_s=0.0
+    )
     plan = _plan(quick, cycles)
     slowest = int(np.argmin([early.texture_steps[index] for index in early.stays]))
     after = cycles.setup.after
@@ -173,21 +175,23 @@ def _in_two_cycles(wish: CookRequest, cycles: TwoCycles) -> Plan:
             replace(phases[0], duration_s=phases[0].duration_s - restart_s),
             *(replace(phase, start_s=phase.start_s - restart_s) for phase in phases[1:]),
         ),
-        hold_range_min=_range_of_second(wish, cycles),
+        hold_range_min=_range_of_second(request, cycles),
         goes_on=True,
     )
     piece = cycles.stays.kinds()[slowest][0]
-    whole = trace_of(last, wish, slowest, piece, (cycles.first.open_s, restart_s))
-    return replace(plan, setup=replace(plan.setup, wish=wish), later=(later,), trace=whole)
+    whole = trace_of(last, request, slowest, piece, (cycles.first.open_s, restart_s))
+    return replace(plan, setup=replace(plan.setup, request=request), later=(later,), trace=whole)
 
 
-def _range_of_second(wish: CookRequest, cycles: TwoCycles) -> tuple[int, int]:
+def _range_of_second(request: CookRequest, cycles: TwoCycles) -> tuple[int, int]:
     """What stays may need less or more than is likely: all of that comes in the second run.
 
     So it is as many minutes either way as if it was cooked alone.
     """
     second_min = cycles.early.second_min
-    alone = _plan(replace(wish, load=cycles.stays, thin_first=False, lying=ANYHOW, liquid_m3=None))
+    alone = _plan(
+        replace(request, load=cycles.stays, thin_first=False, lying=ANYHOW, liquid_m3=None)
+    )
     low_min, high_min = alone.hold_range_min
     return (
         max(second_min - (alone.hold_min - low_min), 0),
@@ -195,10 +199,10 @@ def _range_of_second(wish: CookRequest, cycles: TwoCycles) -> tuple[int, int]:
     )
 
 
-def _plan(wish: CookRequest, cycles: TwoCycles | None = None) -> Plan:
+def _plan(request: CookRequest, cycles: TwoCycles | None = None) -> Plan:
     """A plan of one load; with `cycles`, of the first of two."""
-    setup = resolve(wish)
-    own = wish.own_hold_min
+    setup = resolve(request)
+    own = request.own_hold_min
     floor = floor_min(setup)
     # room for what is set in any case: what is safe, and the cook's own time
     room_s = 60.0 * max(float(floor), ROOM_RATIO * (own or 0))
@@ -207,11 +211,11 @@ def _plan(wish: CookRequest, cycles: TwoCycles | None = None) -> Plan:
         meat = _needing(meat, cycles)
     search = Search(cases, meat, setup.after, at_least_s=room_s)
     need = search.meat.dose_min[..., np.newaxis] * np.array([1.0, LADDER_STEP.value])
-    extra_min = frozen_extra_min(wish.load)
+    extra_min = frozen_extra_min(request.load)
     holds_min = search.solve(need) / 60.0 + extra_min
     holds_min = np.maximum(holds_min, float(floor))
     hold_exact = float(holds_min[NOMINAL, 0])
-    hold_min = usual_min = wish.pot.settable_min(hold_exact)
+    hold_min = usual_min = request.pot.settable_min(hold_exact)
     if own is not None:
         check_own(own, floor)
         hold_min = own
@@ -219,15 +223,15 @@ def _plan(wish: CookRequest, cycles: TwoCycles | None = None) -> Plan:
         hold_min = cycles.early.first_min
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
-    outcomes = outcomes_of(wish.load, run)
+    outcomes = outcomes_of(request.load, run)
     if cycles is not None:
         outcomes = _with_later(outcomes, cycles)
     hold_c = float(search.cases.hold_c[0])
-    spread = _spread(wish, holds_min, hold_c).at_least(floor)
-    piece = wish.load.kinds()[slowest][0]
+    spread = _spread(request, holds_min, hold_c).at_least(floor)
+    piece = request.load.kinds()[slowest][0]
     end = ending(
-        wish.load,
-        wish.pot,
+        request.load,
+        request.pot,
         setup.standing,
         setup.filling,
         steam_kg=steam_kg(search, run),
@@ -239,7 +243,7 @@ def _plan(wish: CookRequest, cycles: TwoCycles | None = None) -> Plan:
         thicker_hold_min=float(holds_min[THICKER, 0]),
         sea_level_hold_min=float(holds_min[SEA_LEVEL, 0]),
         softer_hold_min=float(holds_min[NOMINAL, 1]),
-        rule_hold_min=altitude_rule_min(float(holds_min[SEA_LEVEL, 0]), wish.altitude_m),
+        rule_hold_min=altitude_rule_min(float(holds_min[SEA_LEVEL, 0]), request.altitude_m),
         range=spread,
         ending=end,
         frozen_extra_min=extra_min,
@@ -256,7 +260,7 @@ def _plan(wish: CookRequest, cycles: TwoCycles | None = None) -> Plan:
         hold_min=hold_min,
         hold_exact_min=hold_exact,
         range=spread,
-        gauge_pa=wish.pressure_pa,
+        gauge_pa=request.pressure_pa,
         hold_c=hold_c,
         boil_c=float(search.cases.boil_c[0]),
         phases=phases_of(run, setup, slowest),
@@ -264,14 +268,14 @@ def _plan(wish: CookRequest, cycles: TwoCycles | None = None) -> Plan:
         done_s=run.open_s + setup.after.boil_s + setup.soak_s,
         outcomes=outcomes,
         ending=end,
-        serving=serving(whole_load(wish), pulled=is_pulled(wish)),
-        trace=trace_of(run, wish, slowest, piece),
+        serving=serving(whole_load(request), pulled=is_pulled(request)),
+        trace=trace_of(run, request, slowest, piece),
         reasons=reasons_for(facts),
         cautions=cautions_for(facts),
         expectation=None
         if own is None
         else expectation(search, own, usual_min, spread, kind=(slowest, piece)),
-        later=_later(wish),
+        later=_later(request),
     )
 
 
@@ -288,12 +292,12 @@ def _with_later(outcomes: tuple[PieceResult, ...], cycles: TwoCycles) -> tuple[P
     return tuple(later.get(index, outcome) for index, outcome in enumerate(outcomes))
 
 
-def _later(wish: CookRequest) -> tuple[Batch, ...]:
+def _later(request: CookRequest) -> tuple[Batch, ...]:
     """The batches after the first; alike ones are worked out once."""
     found: list[Batch] = []
-    if not wish.later:
+    if not request.later:
         return ()
-    for batch in one_by_one(wish)[1:]:
+    for batch in one_by_one(request)[1:]:
         alike = next((item for item in found if item.load == batch.load), None)
         if alike is None:
             plan = make_plan(batch)
@@ -313,10 +317,10 @@ def _later(wish: CookRequest) -> tuple[Batch, ...]:
     return tuple(found)
 
 
-def is_pulled(wish: CookRequest) -> bool:
+def is_pulled(request: CookRequest) -> bool:
     """Whether the meat is pulled apart rather than sliced or served on the bone."""
-    pulls = wish.load.pieces[0].cut.pulls
-    return pulls and wish.texture_step >= PULLED_STEP
+    pulls = request.load.pieces[0].cut.pulls
+    return pulls and request.texture_step >= PULLED_STEP
 
 
 def slowest_kind(search: Search, run: Run) -> int:
@@ -330,10 +334,10 @@ def steam_kg(search: Search, run: Run) -> float:
     return (PURGE_HEAT.value + run.vented_j) / float(latent_heat_j_kg(hold_c))
 
 
-def _spread(wish: CookRequest, holds_min: FloatArray, hold_c: float) -> HoldRange:
-    pieces = wish.load.pieces
+def _spread(request: CookRequest, holds_min: FloatArray, hold_c: float) -> HoldRange:
+    pieces = request.load.pieces
     exact, softer = (float(hold) for hold in holds_min[NOMINAL])
-    unsure = max(model_sd_ln(piece.cut, wish.texture_step, hold_c) for piece in pieces)
+    unsure = max(model_sd_ln(piece.cut, request.texture_step, hold_c) for piece in pieces)
     return hold_range(
         exact,
         sizes_min=(float(holds_min[THINNEST, 0]), float(holds_min[THICKEST, 0])),
@@ -341,7 +345,7 @@ def _spread(wish: CookRequest, holds_min: FloatArray, hold_c: float) -> HoldRang
         guessed=any(piece.thickness_guessed for piece in pieces),
         model_ln=unsure * rise_ratio(exact, softer),
         kitchens=max((kitchens_of(piece.cut, exact, softer) for piece in pieces), key=_sd),
-        rule_min=altitude_rule_min(float(holds_min[SEA_LEVEL, 0]), wish.altitude_m),
+        rule_min=altitude_rule_min(float(holds_min[SEA_LEVEL, 0]), request.altitude_m),
     )
 
 

@@ -1,6 +1,6 @@
-"""Short answers: hold and total of many wishes at once, without range and reasons.
+"""Short answers: hold and total of many requests at once, without range and reasons.
 
-Wishes for one pot are stepped side by side, whatever else they differ in; ways of releasing share
+Requests for one pot are stepped side by side, whatever else they differ in; ways of releasing share
 the come-up. So eight of them cost little more than one.
 """
 
@@ -69,8 +69,8 @@ def _alone(setup: ResolvedRequest) -> Answer | RequestError:
 
 def _batch_key(setup: ResolvedRequest) -> tuple[str, str, int]:
     """What must be the same in one batch: the pot, and how many kinds of pieces there are."""
-    pot = setup.wish.pot
-    return pot.pot_id, pot.name, len(setup.wish.load.kinds())
+    pot = setup.request.pot
+    return pot.pot_id, pot.name, len(setup.request.load.kinds())
 
 
 def _batch(setups: list[ResolvedRequest]) -> list[Answer]:
@@ -98,8 +98,8 @@ def _is_tended(setup: ResolvedRequest) -> bool:
 
 
 def _answers(setups: list[ResolvedRequest], search: Search, floor: FloatArray) -> list[Answer]:
-    extra = np.array([frozen_extra_min(setup.wish.load) for setup in setups])
-    pot = setups[0].wish.pot
+    extra = np.array([frozen_extra_min(setup.request.load) for setup in setups])
+    pot = setups[0].request.pot
 
     def settable(exact_min: FloatArray) -> FloatArray:
         wanted = np.maximum(exact_min + extra, floor)
@@ -124,7 +124,7 @@ def _told(
     answers = []
     for v, setup in enumerate(setups):
         kind = int(slowest[v])
-        piece = setup.wish.load.kinds()[kind][0]
+        piece = setup.request.load.kinds()[kind][0]
         answers.append(
             Answer(
                 hold_min=int(holds_min[v]),

@@ -22,7 +22,7 @@ def floor_min(setup: ResolvedRequest) -> int:
     kept warm after that was hot enough before.
     Published: USDA FSIS, 165 °F for poultry (from memory).
     """
-    kinds = [piece for piece, _ in setup.wish.load.kinds()]
+    kinds = [piece for piece, _ in setup.request.load.kinds()]
     safe = np.array([p.cut.safe_core_c if p.cut.kind == "poultry" else -np.inf for p in kinds])
     if not np.isfinite(safe).any():
         return 0

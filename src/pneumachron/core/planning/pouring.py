@@ -27,7 +27,7 @@ class Mark:
 
 def pouring_marks(setup: ResolvedRequest, measure: Measure) -> tuple[Mark, ...]:
     """Amounts between the least and the most, in quarter cups or lines of a jug."""
-    filling, wish = setup.filling, setup.wish
+    filling, request = setup.filling, setup.request
     step = MEASURE_M3 if measure == "cups" else JUG_M3
     first = ceil(filling.lowest_m3 / step - 1e-3)
     last = floor(filling.highest_m3 / step + 1e-3)
@@ -35,7 +35,7 @@ def pouring_marks(setup: ResolvedRequest, measure: Measure) -> tuple[Mark, ...]:
     if not counts:
         return ()
     volumes: FloatArray = np.array([step * count for count in counts])
-    heights = levels_m(volumes + filling.sauce_m3, wish.load, wish.pot, setup.standing)
+    heights = levels_m(volumes + filling.sauce_m3, request.load, request.pot, setup.standing)
     return tuple(
         Mark(_typed(count, measure), step * count, float(height))
         for count, height in zip(counts, heights, strict=True)

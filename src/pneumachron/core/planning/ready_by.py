@@ -34,7 +34,7 @@ class Way:
 
 
 def ways_in_time(
-    wish: CookRequest, available_s: float, finish: FinishKind | None = None
+    request: CookRequest, available_s: float, finish: FinishKind | None = None
 ) -> tuple[Way, ...]:
     """All ways that go, best first.
 
@@ -49,17 +49,17 @@ def ways_in_time(
     Raises
     ------
     OutOfRangeError : no time, or more than a day.
-    RequestError : not even the wish as it is can be cooked.
+    RequestError : not even the request as it is can be cooked.
     """
     if not 0.0 < available_s <= MAX_AVAILABLE_S:
         raise OutOfRangeError("time", available_s / 60.0, 1.0, MAX_AVAILABLE_S / 60.0, "min")
-    wished = resolve(wish).release
-    wanted = finish_for(wish.load, wish.pot, finish).kind
-    setups = {(1, wished): resolve(replace(wish, release=wished))}
+    wished = resolve(request).release
+    wanted = finish_for(request.load, request.pot, finish).kind
+    setups = {(1, wished): resolve(replace(request, release=wished))}
     for parts in PARTS:
         for release in FASTER:
             try:
-                cut = wish if parts == 1 else cut_into(wish, parts)
+                cut = request if parts == 1 else cut_into(request, parts)
                 setups.setdefault((parts, release), resolve(replace(cut, release=release)))
             except RequestError:
                 continue  # parts that do not fit are no way
@@ -76,12 +76,12 @@ def _ways(
     setup: ResolvedRequest, parts: int, answer: Answer, wanted: FinishKind, available_s: float
 ) -> list[Way]:
     """With the wished finish, and without one."""
-    load = setup.wish.load
+    load = setup.request.load
     rest_s = rest_for(load)[0]
     ways = []
     kinds: tuple[FinishKind, ...] = (wanted,) if wanted == "none" else (wanted, "none")
     for kind in kinds:
-        finish_s = finish_for(load, setup.wish.pot, kind).total_s[1]
+        finish_s = finish_for(load, setup.request.pot, kind).total_s[1]
         table_s = answer.done_s + rest_s + finish_s
         spare_s = available_s - table_s
         ways.append(Way(parts, setup.release, kind, answer, rest_s, finish_s, table_s, spare_s))

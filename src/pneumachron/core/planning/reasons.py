@@ -112,7 +112,7 @@ def _texture(facts: PlanFindings) -> Iterable[Reason]:
     yield Reason(
         "hold",
         "texture",
-        facts.setup.wish.texture_step,
+        facts.setup.request.texture_step,
         "rungs",
         more_min,
         "min",
@@ -136,7 +136,7 @@ def _altitude(facts: PlanFindings) -> Iterable[Reason]:
     higher_min = facts.hold_min - facts.sea_level_hold_min
     if abs(higher_min) < LEAST_MIN:
         return
-    metres = facts.setup.wish.altitude_m
+    metres = facts.setup.request.altitude_m
     yield Reason(
         "hold",
         "altitude",
@@ -233,7 +233,7 @@ def _log(facts: PlanFindings) -> Iterable[Reason]:
 
 def _boil_test(facts: PlanFindings) -> Iterable[Reason]:
     """What a boil test found of the pot, and what the log did: each only where it was."""
-    log_ratio = facts.setup.wish.log_heat_ratio
+    log_ratio = facts.setup.request.log_heat_ratio
     tested = facts.pot.heat_ratio / log_ratio
     if abs(tested - 1.0) >= LEAST_HEAT:
         yield Reason(
@@ -283,7 +283,7 @@ def _liquid(facts: PlanFindings) -> Iterable[Reason]:
         "m³",
         filling.liquid_m3 - filling.school_m3,
         "m³",
-        {"style": facts.setup.wish.school},
+        {"style": facts.setup.request.school},
         "common practice",
     )
     yield Reason(
@@ -297,7 +297,7 @@ def _liquid(facts: PlanFindings) -> Iterable[Reason]:
         "common practice",
     )
     if filling.sauce_m3 > 0:
-        counted = facts.setup.wish.sauce.counted_m3
+        counted = facts.setup.request.sauce.counted_m3
         yield Reason(
             "liquid",
             "sauce",

@@ -55,7 +55,7 @@ class PutBack:
 
 
 def judge_opened(
-    wish: CookRequest,
+    request: CookRequest,
     hold_min: int,
     *,
     seen_step: float | None = None,
@@ -66,7 +66,7 @@ def judge_opened(
 
     Parameters
     ----------
-    wish : as it was cooked
+    request : as it was cooked
     hold_min : what was set
     seen_step : where the looks are on the ladder
     probe_c : a reading in the middle right after opening; tells how thick the meat really was
@@ -75,13 +75,13 @@ def judge_opened(
     Raises
     ------
     OutOfRangeError : a number that cannot be.
-    RequestError : neither looks nor a reading, or the wish itself cannot be met.
+    RequestError : neither looks nor a reading, or the request itself cannot be met.
     """
     _check("hold", hold_min, (0.0, MAX_HOLD_S / 60.0), "min")
     _check("open", open_min, OPEN_RANGE_MIN, "min")
     if seen_step is None and probe_c is None:
         raise RequestError("nothing_seen", "seen")
-    setup = resolve(wish)
+    setup = resolve(request)
     setup = replace(setup, after=replace(setup.after, stand_s=60.0 * open_min + STEP_S))
     cases, meat = first_cases(setup)
     ratio = 1.0
@@ -92,17 +92,17 @@ def judge_opened(
     first = Search(cases, meat, setup.after, at_least_s=60.0 * hold_min)
     run = first.run(60.0 * hold_min)
     slowest = slowest_kind(first, run)
-    kind = wish.load.kinds()[slowest][0]
+    kind = request.load.kinds()[slowest][0]
     model_step = texture_reached(kind, float(run.final_dose_min[slowest]))
     now = model_step if seen_step is None else seen_step
     _check("seen", now, (SEEN_RANGE[0] - 2.0, SEEN_RANGE[1]), "rungs")
     # looks that differ from the model say that this meat softens slower or faster
     tough = LADDER_STEP.value ** (model_step - now)
     need = (meat.dose_min * tough)[..., np.newaxis]
-    extra_min = frozen_extra_min(wish.load)
+    extra_min = frozen_extra_min(request.load)
     next_min = round(_first_run_s(setup, meat, need) / 60.0 + extra_min)
-    next_min = max(next_min, floor_min(resolve(wish)))
-    gap = wish.texture_step - now
+    next_min = max(next_min, floor_min(resolve(request)))
+    gap = request.texture_step - now
     if gap <= NEAR_STEP:
         step: NextStep = "done" if gap >= -1.0 + NEAR_STEP else "rescue"
         return PutBack(step, 0, 0.0, now, ratio, next_min)
@@ -114,7 +114,7 @@ def judge_opened(
 def _first_run_s(setup: ResolvedRequest, meat: MeatCases, need: FloatArray) -> float:
     """Hold of a first run that gives (1, G, 1) doses [s]."""
     cases, _ = first_cases(setup)
-    after = resolve(setup.wish).after
+    after = resolve(setup.request).after
     return float(Search(cases, replace(meat, dose_min=need[..., 0]), after).holds_s()[0])
 
 
@@ -126,7 +126,7 @@ def _second_run(
     Time until its lid is off, and until no middle is below 60 °C [s].
     """
     cases, _ = first_cases(setup)
-    after = resolve(setup.wish).after
+    after = resolve(setup.request).after
     wanted = replace(meat, dose_min=need[..., 0])
     search = Search(cases, wanted, after, past_rise_k=rise_k)
     hold_s = float(search.holds_s()[0])
@@ -165,17 +165,17 @@ class Resumed:
     """From lid on again, or from the start key, until the lid is off."""
 
 
-def judge_stopped(wish: CookRequest, at_min: float, since_min: float) -> Resumed:
+def judge_stopped(request: CookRequest, at_min: float, since_min: float) -> Resumed:
     """A run that stopped so many minutes after lid on, so many minutes ago.
 
     Raises
     ------
     OutOfRangeError : times that cannot be.
-    RequestError : the wish itself cannot be met.
+    RequestError : the request itself cannot be met.
     """
     _check("stopped at", at_min, (0.0, MAX_HOLD_S / 60.0), "min")
     _check("stopped since", since_min, STOPPED_RANGE_MIN, "min")
-    setup = resolve(wish)
+    setup = resolve(request)
     cases, meat = first_cases(setup)
     first = Search(cases, meat, setup.after, at_least_s=60.0 * (at_min + since_min))
     done, steps = round(60.0 * at_min / STEP_S), round(60.0 * since_min / STEP_S)
@@ -185,18 +185,18 @@ def judge_stopped(wish: CookRequest, at_min: float, since_min: float) -> Resumed
     rise = coast(cases, first.heat, past, steps)
     pot, core, dose = first.state(rise)
     slowest = int(np.argmin(dose[:, -1] / meat.dose_min[0]))
-    kind = wish.load.kinds()[slowest][0]
+    kind = request.load.kinds()[slowest][0]
     now = texture_reached(kind, float(dose[slowest, -1]))
     core_c = float(core[:, -1].min())
     # the surface is as warm as what is around it
     zone_s = max(zone_time_s(row, STEP_S) for row in (*core, pot))
-    if now >= wish.texture_step - NEAR_STEP and core_c >= ZONE_HIGH.value:
+    if now >= request.texture_step - NEAR_STEP and core_c >= ZONE_HIGH.value:
         return Resumed("done", now, core_c, zone_s, 0, 0.0)
     hold_s, more_s, ahead_s = _second_run(setup, meat, rise, meat.dose_min[..., np.newaxis])
     zone_s += ahead_s
     if core_c < ZONE_HIGH.value and zone_s > ZONE_LIMIT.value:
         return Resumed("throw_away", now, core_c, zone_s, 0, 0.0)
-    hold_s += 60.0 * frozen_extra_min(wish.load)
+    hold_s += 60.0 * frozen_extra_min(request.load)
     return Resumed("go_on", now, core_c, zone_s, round(hold_s / 60.0), more_s)
 
 
@@ -211,23 +211,23 @@ class Translated:
     """What the given minutes made of this meat at their own pressure."""
 
 
-def translate_minutes(wish: CookRequest, hold_min: int, gauge_pa: float) -> Translated:
+def translate_minutes(request: CookRequest, hold_min: int, gauge_pa: float) -> Translated:
     """What minutes at another pressure (a stovetop cooker's 100 kPa) are here.
 
     Raises
     ------
     OutOfRangeError : minutes that cannot be.
-    RequestError : the wish cannot be met, or the pressure is none.
+    RequestError : the request cannot be met, or the pressure is none.
     """
     _check("hold", hold_min, (1.0, MAX_HOLD_S / 60.0), "min")
-    there = resolve(replace(wish, gauge_pa=gauge_pa))
+    there = resolve(replace(request, gauge_pa=gauge_pa))
     cases, meat = first_cases(there)
     search = Search(cases, meat, there.after, at_least_s=60.0 * hold_min)
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
-    kind = wish.load.kinds()[slowest][0]
+    kind = request.load.kinds()[slowest][0]
     need = np.maximum(run.final_dose_min, 1e-3)[np.newaxis, :, np.newaxis]
-    here = resolve(wish)
+    here = resolve(request)
     minutes = _first_run_s(here, first_cases(here)[1], need) / 60.0
     return Translated(
         max(round(minutes), floor_min(here)),

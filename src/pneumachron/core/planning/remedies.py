@@ -16,15 +16,15 @@ DOES_NOT_FIT = frozenset({"too_long", "too_tall", "does_not_lie", "too_full", "f
 MOST_BATCHES = 4
 
 
-def with_fix(wish: CookRequest, error: RequestError, *, uncut: bool = True) -> RequestError:
+def with_fix(request: CookRequest, error: RequestError, *, uncut: bool = True) -> RequestError:
     """The same error with the one change that mends it in place of its hint, where there is one.
 
     `uncut` : one kind of piece, which the knife has not touched; only that can be told to be cut
     """
     if error.code not in DOES_NOT_FIT:
         return error
-    knife = _cuts(wish) if uncut and not wish.later else iter(())
-    for fix, change in (*_places(wish), *knife, *_more_batches(wish)):
+    knife = _cuts(request) if uncut and not request.later else iter(())
+    for fix, change in (*_places(request), *knife, *_more_batches(request)):
         if _goes(change):
             return error.with_fix(fix)
     return error
@@ -33,31 +33,31 @@ def with_fix(wish: CookRequest, error: RequestError, *, uncut: bool = True) -> R
 _Change = tuple[Fix, Callable[[], CookRequest]]
 
 
-def _places(wish: CookRequest) -> Iterator[_Change]:
+def _places(request: CookRequest) -> Iterator[_Change]:
     """Where and how it lies, and how much liquid."""
-    if (wish.rack or SCHOOL_RACKS[wish.school]) != "none":
-        yield Fix("rack", "none"), lambda: replace(wish, rack="none", liquid_m3=None)
-    if wish.lying != ANYHOW:
-        yield Fix("lying", ""), lambda: replace(wish, lying=ANYHOW)
-    if wish.liquid_m3 is not None:
-        yield Fix("liquid", ""), lambda: replace(wish, liquid_m3=None)
+    if (request.rack or SCHOOL_RACKS[request.school]) != "none":
+        yield Fix("rack", "none"), lambda: replace(request, rack="none", liquid_m3=None)
+    if request.lying != ANYHOW:
+        yield Fix("lying", ""), lambda: replace(request, lying=ANYHOW)
+    if request.liquid_m3 is not None:
+        yield Fix("liquid", ""), lambda: replace(request, liquid_m3=None)
 
 
-def _cuts(wish: CookRequest) -> Iterator[_Change]:
+def _cuts(request: CookRequest) -> Iterator[_Change]:
     """Each piece cut smaller."""
-    if any(bones_of(piece) >= 4 for piece in wish.load.pieces):
+    if any(bones_of(piece) >= 4 for piece in request.load.pieces):
         for bones in (6, 3):
-            change = partial(cut_all, wish, Knife("sections", bones=bones))
+            change = partial(cut_all, request, Knife("sections", bones=bones))
             yield Fix("sections", str(bones)), change
-    elif len(wish.load.pieces) <= 2:
+    elif len(request.load.pieces) <= 2:
         for parts in (2, 3, 4):
-            yield Fix("across", str(parts)), partial(cut_all, wish, Knife("across", parts=parts))
+            yield Fix("across", str(parts)), partial(cut_all, request, Knife("across", parts=parts))
 
 
-def _more_batches(wish: CookRequest) -> Iterator[_Change]:
+def _more_batches(request: CookRequest) -> Iterator[_Change]:
     """All the meat in more batches than now."""
-    whole = replace(wish, load=whole_load(wish), later=(), liquid_m3=None)
-    now = 1 + len(wish.later)
+    whole = replace(request, load=whole_load(request), later=(), liquid_m3=None)
+    now = 1 + len(request.later)
     for count in range(now + 1, max(MOST_BATCHES, now + 2) + 1):
         yield Fix("batches", str(count)), partial(in_batches, whole, count)
 

@@ -75,9 +75,9 @@ class CookRequest:
 
 @dataclass(frozen=True, slots=True)
 class ResolvedRequest:
-    """A wish with everything settled, and how it stands in the pot."""
+    """A request with everything settled, and how it stands in the pot."""
 
-    wish: CookRequest
+    request: CookRequest
     standing: Standing
     filling: Filling
     choice: ReleaseChoice
@@ -105,67 +105,68 @@ def check_frozen(load: Load, standing: Standing) -> None:
             raise RequestError("frozen_together", "start", thickness_m=thick, most_m=most)
 
 
-def _stands_alike(wish: CookRequest, other: CookRequest) -> bool:
+def _stands_alike(request: CookRequest, other: CookRequest) -> bool:
     """Whether the same load lies in the same way in the same pot, with the same liquid."""
     return (
-        wish.load is other.load
-        and wish.pot is other.pot
-        and (wish.school, wish.rack, wish.lying) == (other.school, other.rack, other.lying)
-        and (wish.liquid_m3, wish.sauce, wish.foams) == (other.liquid_m3, other.sauce, other.foams)
+        request.load is other.load
+        and request.pot is other.pot
+        and (request.school, request.rack, request.lying) == (other.school, other.rack, other.lying)
+        and (request.liquid_m3, request.sauce, request.foams)
+        == (other.liquid_m3, other.sauce, other.foams)
     )
 
 
-def _stand_and_fill(wish: CookRequest) -> tuple[Standing, Filling]:
-    check_room(wish.load, wish.pot, wish.school)
-    standing = stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
-    check_frozen(wish.load, standing)
+def _stand_and_fill(request: CookRequest) -> tuple[Standing, Filling]:
+    check_room(request.load, request.pot, request.school)
+    standing = stand(request.load, request.pot, request.school, request.rack, request.lying)
+    check_frozen(request.load, standing)
     filling = fill(
-        wish.load,
-        wish.pot,
-        wish.school,
+        request.load,
+        request.pot,
+        request.school,
         standing,
-        wish.liquid_m3,
-        sauce=wish.sauce,
-        foams=wish.foams,
+        request.liquid_m3,
+        sauce=request.sauce,
+        foams=request.foams,
     )
     return standing, filling
 
 
-def resolve(wish: CookRequest, like: ResolvedRequest | None = None) -> ResolvedRequest:
-    """Check a wish, stand its load in the pot and pour the liquid.
+def resolve(request: CookRequest, like: ResolvedRequest | None = None) -> ResolvedRequest:
+    """Check a request, stand its load in the pot and pour the liquid.
 
-    `like` is the setup of a wish that may differ in some things only: what the same load does in
+    `like` is the setup of a request that may differ in some things only: what the same load does in
     the same pot is taken from it.
 
     Raises
     ------
-    RequestError : the wish cannot be met; says at which field and what to do.
+    RequestError : the request cannot be met; says at which field and what to do.
     """
     low, high = ALTITUDE_RANGE_M
-    if not low <= wish.altitude_m <= high:
-        raise RequestError("altitude", "altitude", altitude_m=wish.altitude_m, most_m=high)
+    if not low <= request.altitude_m <= high:
+        raise RequestError("altitude", "altitude", altitude_m=request.altitude_m, most_m=high)
     least, most = GAUGE_RANGE_PA
-    if not least <= wish.pressure_pa <= most:
+    if not least <= request.pressure_pa <= most:
         raise RequestError(
-            "gauge", "gauge", pressure_pa=wish.pressure_pa, least_pa=least, most_pa=most
+            "gauge", "gauge", pressure_pa=request.pressure_pa, least_pa=least, most_pa=most
         )
-    if like is not None and _stands_alike(wish, like.wish):
+    if like is not None and _stands_alike(request, like.request):
         standing, filling = like.standing, like.filling
     else:
-        standing, filling = _stand_and_fill(wish)
+        standing, filling = _stand_and_fill(request)
     choice = choose_release(
-        wish.load.pieces[0].cut,
+        request.load.pieces[0].cut,
         filling.fill_ratio,
-        foams=wish.foams,
-        thick_sauce=wish.sauce.scorches,
+        foams=request.foams,
+        thick_sauce=request.sauce.scorches,
     )
-    usual_s = choice.wait_s if wish.release is None else USUAL_WAIT_S
-    release = wish.release or choice.method
+    usual_s = choice.wait_s if request.release is None else USUAL_WAIT_S
+    release = request.release or choice.method
     after = after_hold(
         release,
-        wait_s=usual_s if wish.wait_s is None else wish.wait_s,
-        stay_s=wish.stay_s,
-        boil_s=wish.boil_s,
+        wait_s=usual_s if request.wait_s is None else request.wait_s,
+        stay_s=request.stay_s,
+        boil_s=request.boil_s,
         full=is_full(filling.fill_ratio),
     )
-    return ResolvedRequest(wish, standing, filling, choice, release, after)
+    return ResolvedRequest(request, standing, filling, choice, release, after)

@@ -1,4 +1,4 @@
-"""From a wish to the arrays that pot_heat.py and hold.py step: one row a case."""
+"""From a request to the arrays that pot_heat.py and hold.py step: one row a case."""
 
 from math import exp
 
@@ -27,11 +27,11 @@ RAW_STEP = -4.0
 
 def cases_of(setup: ResolvedRequest) -> tuple[PotCases, MeatCases]:
     """The cases of a plan; liquid and pot start as cold as the tap, or as they were left."""
-    wish = setup.wish
-    kinds = wish.load.kinds()
-    ambient = np.full(CASES, ambient_pressure_pa(wish.altitude_m))
+    request = setup.request
+    kinds = request.load.kinds()
+    ambient = np.full(CASES, ambient_pressure_pa(request.altitude_m))
     ambient[SEA_LEVEL] = ambient_pressure_pa(0.0)
-    gauge = np.full(CASES, wish.pressure_pa)
+    gauge = np.full(CASES, request.pressure_pa)
     gauge[WEAKEST] -= BAND_SDS.value * GAUGE_SPREAD.value
     sizes = np.tile(np.array([piece.half_sizes_m for piece, _ in kinds]), (CASES, 1, 1))
     for case, sign in ((THINNEST, -1.0), (THICKEST, 1.0)):
@@ -47,8 +47,8 @@ def _cases(
     setup: ResolvedRequest, ambient_pa: FloatArray, gauge_pa: FloatArray, sizes_m: FloatArray
 ) -> tuple[PotCases, MeatCases]:
     """As many cases as there are pressures (V,) and sizes (V, G, 3)."""
-    wish, filling = setup.wish, setup.filling
-    kinds, count = wish.load.kinds(), len(ambient_pa)
+    request, filling = setup.request, setup.filling
+    kinds, count = request.load.kinds(), len(ambient_pa)
 
     def row(values: list[float]) -> FloatArray:
         return np.tile(np.array(values), (count, 1))
@@ -61,11 +61,11 @@ def _cases(
         heat_capacity_j_k=row([count * piece.heat_capacity_j_k for piece, count in kinds]),
         start_c=row([piece.heat_start_c for piece, _ in kinds]),
         frozen_c=row([piece.start_temp_c if piece.frozen else np.nan for piece, _ in kinds]),
-        dose_min=row([piece_dose_min(piece, wish.texture_step) for piece, _ in kinds]),
+        dose_min=row([piece_dose_min(piece, request.texture_step) for piece, _ in kinds]),
     )
-    start_c = TAP_WATER_TEMP.value if wish.pot_start_c is None else wish.pot_start_c
+    start_c = TAP_WATER_TEMP.value if request.pot_start_c is None else request.pot_start_c
     cases = PotCases(
-        pot=wish.pot,
+        pot=request.pot,
         ambient_pa=ambient_pa,
         gauge_pa=gauge_pa,
         liquid_m3=np.full(count, filling.wet_m3),
@@ -88,15 +88,15 @@ def covered_sizes_m(
 
 
 def first_cases(setup: ResolvedRequest) -> tuple[PotCases, MeatCases]:
-    """The wish alone, without the cases that give range and reasons."""
-    wish = setup.wish
-    sizes = np.array([[piece.half_sizes_m for piece, _ in wish.load.kinds()]])
-    ambient = np.array([ambient_pressure_pa(wish.altitude_m)])
-    return _cases(setup, ambient, np.array([wish.pressure_pa]), sizes)
+    """The request alone, without the cases that give range and reasons."""
+    request = setup.request
+    sizes = np.array([[piece.half_sizes_m for piece, _ in request.load.kinds()]])
+    ambient = np.array([ambient_pressure_pa(request.altitude_m)])
+    return _cases(setup, ambient, np.array([request.pressure_pa]), sizes)
 
 
 def first_search(setup: ResolvedRequest, *, at_least_s: float = 0.0) -> Search:
-    """The search for the wish alone."""
+    """The search for the request alone."""
     return Search(*first_cases(setup), setup.after, at_least_s=at_least_s)
 
 

@@ -60,35 +60,35 @@ class TwoCycles:
     @property
     def stays(self) -> Load:
         """The meat of the second cycle, its kinds in the order of `early.stays`."""
-        kinds = self.setup.wish.load.kinds()
+        kinds = self.setup.request.load.kinds()
         chosen = (kinds[index] for index in self.early.stays)
         return Load(tuple(piece for piece, count in chosen for _ in range(count)))
 
 
-def early_out(wish: CookRequest) -> EarlyOut | None:
+def early_out(request: CookRequest) -> EarlyOut | None:
     """Both cycles for a load of unlike pieces; None when all are done together.
 
     Raises
     ------
     As `two_cycles`.
     """
-    found = two_cycles(wish)
+    found = two_cycles(request)
     return None if found is None else found.early
 
 
-def two_cycles(wish: CookRequest) -> TwoCycles | None:
+def two_cycles(request: CookRequest) -> TwoCycles | None:
     """The same with both runs of the cooker.
 
     Nor with poultry: it takes one time, in which the thickest piece is safe (poultry.py).
 
     Raises
     ------
-    RequestError : the wish itself cannot be met.
+    RequestError : the request itself cannot be met.
     """
-    kinds = wish.load.kinds()
+    kinds = request.load.kinds()
     if len(kinds) < 2 or any(piece.cut.kind == "poultry" for piece, _ in kinds):
         return None
-    setup = resolve(wish)
+    setup = resolve(request)
     cases, meat = first_cases(setup)
     together = Search(cases, meat, setup.after)
     steps = _steps(setup, together.run(float(together.holds_s()[0])).final_dose_min)
@@ -111,12 +111,12 @@ def _two_cycles(
     need = meat.dose_min.copy()
     need[:, list(stays)] = NO_NEED_MIN
     first = Search(cases, replace(meat, dose_min=need), _QUICK)
-    extra_min = frozen_extra_min(setup.wish.load)
-    first_min = setup.wish.pot.settable_min(float(first.holds_s()[0]) / 60.0 + extra_min)
+    extra_min = frozen_extra_min(setup.request.load)
+    first_min = setup.request.pot.settable_min(float(first.holds_s()[0]) / 60.0 + extra_min)
     run = first.run(60.0 * first_min)
     rise_k = np.diff(run.pot_c)[np.newaxis]
     left = _kinds(meat, stays)
-    solids_m3 = cases.solids_m3 - _volume_m3(setup.wish.load, out)
+    solids_m3 = cases.solids_m3 - _volume_m3(setup.request.load, out)
     second = Search(replace(cases, solids_m3=solids_m3), left, setup.after, past_rise_k=rise_k)
     second_min = ceil(float(second.holds_s()[0]) / 60.0)
     if second_min < 1:
@@ -130,7 +130,7 @@ def _two_cycles(
 
 
 def _steps(setup: ResolvedRequest, doses_min: np.typing.NDArray[np.float64]) -> list[float]:
-    pairs = zip(setup.wish.load.kinds(), doses_min, strict=True)
+    pairs = zip(setup.request.load.kinds(), doses_min, strict=True)
     return [texture_reached(piece, float(dose)) for (piece, _), dose in pairs]
 
 

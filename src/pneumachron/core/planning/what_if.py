@@ -1,4 +1,4 @@
-"""What changes if: the same wish with one thing different, and what given minutes would do.
+"""What changes if: the same request with one thing different, and what given minutes would do.
 
 Each answer is a whole cook on paper, without the range and the reasons of a plan.
 """
@@ -56,58 +56,58 @@ class Alternative:
     trouble: RequestError | None
 
 
-def quick_answer(wish: CookRequest) -> Answer:
-    """The hold and the total of a wish.
+def quick_answer(request: CookRequest) -> Answer:
+    """The hold and the total of a request.
 
     Raises
     ------
-    RequestError : the wish cannot be met.
+    RequestError : the request cannot be met.
     """
-    return answer_of(resolve(wish))
+    return answer_of(resolve(request))
 
 
-def answer_for_minutes(wish: CookRequest, hold_min: int) -> Answer:
+def answer_for_minutes(request: CookRequest, hold_min: int) -> Answer:
     """What a given number of minutes would make of this load.
 
     Raises
     ------
     OutOfRangeError : below zero or above twelve hours.
-    RequestError : the wish cannot be met.
+    RequestError : the request cannot be met.
     """
-    setup, search = _for_minutes(wish, hold_min)
+    setup, search = _for_minutes(request, hold_min)
     return cooked([setup], search, np.array([float(hold_min)]))[0]
 
 
-def steps_for_minutes(wish: CookRequest, hold_min: int) -> tuple[float, ...]:
+def steps_for_minutes(request: CookRequest, hold_min: int) -> tuple[float, ...]:
     """Where a given number of minutes takes each kind of a load on the ladder.
 
     Raises
     ------
     As `answer_for_minutes`.
     """
-    setup, search = _for_minutes(wish, hold_min)
+    setup, search = _for_minutes(request, hold_min)
     _, dose, _ = search.openings(np.array([60.0 * hold_min]))
-    pairs = zip(setup.wish.load.kinds(), dose[0], strict=True)
+    pairs = zip(setup.request.load.kinds(), dose[0], strict=True)
     return tuple(texture_reached(piece, float(kind)) for (piece, _), kind in pairs)
 
 
-def _for_minutes(wish: CookRequest, hold_min: int) -> tuple[ResolvedRequest, Search]:
+def _for_minutes(request: CookRequest, hold_min: int) -> tuple[ResolvedRequest, Search]:
     if not 0 <= hold_min <= MAX_HOLD_S / 60.0:
         raise OutOfRangeError("hold", hold_min, 0.0, MAX_HOLD_S / 60.0, "min")
-    setup = resolve(wish)
+    setup = resolve(request)
     return setup, first_search(setup, at_least_s=60.0 * hold_min)
 
 
 Change: TypeAlias = tuple[AlternativeKind, str, Callable[[], CookRequest]]
-"""One thing changed: what, to what, and the wish it makes."""
+"""One thing changed: what, to what, and the request it makes."""
 
 
-def what_changes(wish: CookRequest, other_pots: Iterable[Pot] = ()) -> tuple[Alternative, ...]:
-    """The same wish with one thing different at a time."""
+def what_changes(request: CookRequest, other_pots: Iterable[Pot] = ()) -> tuple[Alternative, ...]:
+    """The same request with one thing different at a time."""
     found: dict[int, Alternative] = {}
     setups: dict[int, ResolvedRequest] = {}
-    here = resolve(wish)
-    changes = [*_knife(wish), *_variants(here, tuple(other_pots))]
+    here = resolve(request)
+    changes = [*_knife(request), *_variants(here, tuple(other_pots))]
     for index, (kind, value, change) in enumerate(changes):
         try:
             setups[index] = resolve(change(), here)
@@ -123,12 +123,12 @@ def what_changes(wish: CookRequest, other_pots: Iterable[Pot] = ()) -> tuple[Alt
 
 
 def what_changes_in_two(
-    wish: CookRequest, other_pots: Iterable[Pot] = ()
+    request: CookRequest, other_pots: Iterable[Pot] = ()
 ) -> tuple[Alternative, ...]:
     """The same for unlike pieces in two runs; what is done together then takes one."""
     found: list[Alternative] = []
-    here = resolve(wish)
-    for kind, value, change in [*_knife(wish), *_variants(here, tuple(other_pots))]:
+    here = resolve(request)
+    for kind, value, change in [*_knife(request), *_variants(here, tuple(other_pots))]:
         try:
             changed = change()
             cycles = two_cycles(changed)
@@ -154,50 +154,50 @@ def _in_two(cycles: TwoCycles) -> Answer:
     )
 
 
-def _knife(wish: CookRequest) -> Iterable[Change]:
+def _knife(request: CookRequest) -> Iterable[Change]:
     """Cut smaller, or from the freezer; only what is not so already."""
-    yield "halved", "2", lambda: cut_into(wish, 2)
-    yield "quartered", "4", lambda: cut_into(wish, 4)
-    if any(bones_of(piece) >= 2 * BONES_A_SECTION for piece in wish.load.pieces):
-        yield "sections", str(BONES_A_SECTION), lambda: cut_all(wish, Knife("sections"))
-    if not any(piece.frozen for piece in wish.load.pieces):
-        yield "frozen", "frozen", lambda: _from_the_freezer(wish)
+    yield "halved", "2", lambda: cut_into(request, 2)
+    yield "quartered", "4", lambda: cut_into(request, 4)
+    if any(bones_of(piece) >= 2 * BONES_A_SECTION for piece in request.load.pieces):
+        yield "sections", str(BONES_A_SECTION), lambda: cut_all(request, Knife("sections"))
+    if not any(piece.frozen for piece in request.load.pieces):
+        yield "frozen", "frozen", lambda: _from_the_freezer(request)
 
 
-def _from_the_freezer(wish: CookRequest) -> CookRequest:
-    pieces = tuple(remade(piece, start_temp_c=FREEZER_C) for piece in wish.load.pieces)
-    return replace(wish, load=Load(pieces))
+def _from_the_freezer(request: CookRequest) -> CookRequest:
+    pieces = tuple(remade(piece, start_temp_c=FREEZER_C) for piece in request.load.pieces)
+    return replace(request, load=Load(pieces))
 
 
 def _variants(setup: ResolvedRequest, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
     # another school or pot takes its own amount of liquid, not the one chosen for this
-    wish = setup.wish
-    free = replace(wish, liquid_m3=None)
+    request = setup.request
+    free = replace(request, liquid_m3=None)
     current = setup.release
     for release in RELEASE_METHODS:
         if release != current:
-            yield "release", release, partial(replace, wish, release=release)
-    step = round(wish.texture_step)
+            yield "release", release, partial(replace, request, release=release)
+    step = round(request.texture_step)
     for other in (step - 1, step + 1):
         if 0 <= other < len(TEXTURES):
-            yield "texture", TEXTURES[other], partial(replace, wish, texture_step=float(other))
+            yield "texture", TEXTURES[other], partial(replace, request, texture_step=float(other))
     for school in SCHOOLS:
         # the lean school is the cook's own choice, never offered
-        if school not in {wish.school, "lean"}:
+        if school not in {request.school, "lean"}:
             yield "school", school, partial(replace, free, school=school, rack=None)
-    level: Literal["high", "low"] = "low" if wish.level == "high" else "high"
-    yield "level", level, partial(replace, wish, level=level, gauge_pa=None)
+    level: Literal["high", "low"] = "low" if request.level == "high" else "high"
+    yield "level", level, partial(replace, request, level=level, gauge_pa=None)
     for way in ARRANGEMENTS:
-        lying = Lying(way, wish.lying.touching)
-        if way not in {setup.standing.arrangement, "one"} and _lies(replace(wish, lying=lying)):
-            yield "lying", way, partial(replace, wish, lying=lying)
+        lying = Lying(way, request.lying.touching)
+        if way not in {setup.standing.arrangement, "one"} and _lies(replace(request, lying=lying)):
+            yield "lying", way, partial(replace, request, lying=lying)
     for pot in other_pots:
         yield "pot", pot.name, partial(replace, free, pot=pot)
 
 
-def _lies(wish: CookRequest) -> bool:
+def _lies(request: CookRequest) -> bool:
     try:
-        stand(wish.load, wish.pot, wish.school, wish.rack, wish.lying)
+        stand(request.load, request.pot, request.school, request.rack, request.lying)
     except RequestError:
         return False
     return True

@@ -97,15 +97,15 @@ THAW_MOST = 1.5
 """The longest thawing over the likely one. Common practice."""
 
 
-def raw_steps(wish: CookRequest, thickness_m: float, brought: Brought) -> tuple[Step, ...]:
+def raw_steps(request: CookRequest, thickness_m: float, brought: Brought) -> tuple[Step, ...]:
     """What is done with the raw meat: thawed, parted, trimmed, under its rub or in its marinade."""
     found: list[Step] = []
     if brought.from_freezer:
-        thaw_s = 3600.0 * thaw_hours(max(piece.thickness_m for piece in wish.load.pieces))
+        thaw_s = 3600.0 * thaw_hours(max(piece.thickness_m for piece in request.load.pieces))
         if brought.version >= STEPS_VERSION:
             found.append(_fetch("fetch", "fetch_frozen"))
         found.append(_cold("thaw", (thaw_s, thaw_s, THAW_MOST * thaw_s), "thaw_meat"))
-    if brought.parted or wish.parted:
+    if brought.parted or request.parted:
         found.append(Step("part", "part", PART_S[1], span_s=(PART_S[0], PART_S[2])))
     if brought.fat_m is not None:
         low, likely, high = TRIM_FAT_S
@@ -119,9 +119,9 @@ def raw_steps(wish: CookRequest, thickness_m: float, brought: Brought) -> tuple[
     if brought.rubbed:
         found.append(_cold("rub", RUB_S))
     if brought.marinade is not None:
-        low, high = marinating(wish.load, brought.marinade).time_s
+        low, high = marinating(request.load, brought.marinade).time_s
         found.append(_cold("marinate", (low, low, high)))
-    if wish.tempered and brought.version >= STEPS_VERSION:
+    if request.tempered and brought.version >= STEPS_VERSION:
         low, likely, high = TEMPER_S
         found += [
             _fetch("take_out"),

@@ -122,7 +122,7 @@ class CookNumbers:
 class CookPlan:
     """A cook's own plan: what was asked for, and the numbers it is cooked by."""
 
-    wish: CookRequest
+    request: CookRequest
     numbers: CookNumbers
 
     @property
@@ -139,17 +139,17 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None, meat: Load | None = 
     meat : of all batches, where the plan is of one of them: rest and crust are for all of it
     """
     setup = plan.setup
-    wish = setup.wish
-    meat = whole_load(wish) if meat is None else meat
+    request = setup.request
+    meat = whole_load(request) if meat is None else meat
     reduced = reduce_sauce(
-        wish.pot, wish.altitude_m, max(plan.ending.liquid_m3, 1e-4), REDUCED_RATIO
+        request.pot, request.altitude_m, max(plan.ending.liquid_m3, 1e-4), REDUCED_RATIO
     )
     low, high = rest_for(meat)
     numbers = CookNumbers(
         engine=ENGINE_VERSION,
         hold_min=plan.hold_min,
         gauge_pa=plan.gauge_pa,
-        thickness_m=wish.load.pieces[0].thickness_m,
+        thickness_m=request.load.pieces[0].thickness_m,
         liquid_m3=setup.filling.liquid_m3,
         wet_m3=setup.filling.wet_m3,
         fill_ratio=setup.filling.fill_ratio,
@@ -162,11 +162,11 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None, meat: Load | None = 
         natural_release_s=_phase_s(plan, "natural_release"),
         venting_s=_phase_s(plan, "venting"),
         open_pot_s=setup.after.open_pot_s,
-        sear=sear_numbers(wish),
+        sear=sear_numbers(request),
         rest_s=(low + high) / 2,
         sauce_s=reduced.heat_s + reduced.boil_s,
-        crust=_crust(finish_for(meat, wish.pot, finish)),
-        pulled=is_pulled(wish),
+        crust=_crust(finish_for(meat, request.pot, finish)),
+        pulled=is_pulled(request),
         phases=_after_hold(plan.phases),
         hold_range_s=(60.0 * plan.hold_range_min[0], 60.0 * plan.hold_range_min[1]),
         later=tuple(
@@ -182,14 +182,14 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None, meat: Load | None = 
         goes_on=next(
             (batch.load.pieces[0].cut.cut_id for batch in plan.later if batch.goes_on), None
         ),
-        ice_bath_s=_ice_bath_s(wish),
+        ice_bath_s=_ice_bath_s(request),
         oven_heat_s=OVEN_HEAT_S,
         trace=tuple(
             (round(float(at), 1), round(float(gauge), 1))
             for at, gauge in zip(plan.trace.time_s, plan.trace.gauge_pa, strict=True)
         ),
     )
-    return CookPlan(wish, numbers)
+    return CookPlan(request, numbers)
 
 
 def _after_hold(phases: Sequence[Phase]) -> tuple[tuple[str, float], ...]:
@@ -206,18 +206,18 @@ def reconstructed(plan: CookPlan) -> CookPlan:
     return replace(plan, numbers=numbers)
 
 
-def _ice_bath_s(wish: CookRequest) -> float:
-    piece = max(wish.load.pieces, key=lambda item: item.thickness_m)
+def _ice_bath_s(request: CookRequest) -> float:
+    piece = max(request.load.pieces, key=lambda item: item.thickness_m)
     found = cooling(piece.cut, piece.thickness_m, "ice_bath")
     return found.to_last_s if found.safe else 0.0
 
 
-def sear_numbers(wish: CookRequest) -> SearNumbers | None:
+def sear_numbers(request: CookRequest) -> SearNumbers | None:
     """How its meat is seared; None where it is not."""
-    piece = wish.load.pieces[0]
+    piece = request.load.pieces[0]
     if not piece.cut.sears or piece.frozen:
         return None
-    how = searing(wish.load, wish.pot)
+    how = searing(request.load, request.pot)
     return SearNumbers(how.batches, *how.batch_s, *how.total_s)
 
 

@@ -30,7 +30,7 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
     """From the board to the notes."""
     brought = brought or Brought()
     raw, to_the_pot = (
-        raw_steps(plan.wish, plan.numbers.thickness_m, brought),
+        raw_steps(plan.request, plan.numbers.thickness_m, brought),
         load_steps(plan, brought),
     )
     run = run_steps(plan, plan.hold_min)

@@ -156,14 +156,14 @@ def crust_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
 def carve_steps(plan: CookPlan, *, cold: bool = False) -> tuple[Step, ...]:
     """Cut or pulled, and served."""
     pulled = plan.numbers.pulled
-    cut = plan.wish.load.pieces[0].cut
+    cut = plan.request.load.pieces[0].cut
     params = carving_params(cut, pulled=pulled, cold=cold)
     return (Step("carve", "carve", CARVE_S, work="pull" if pulled else "carve", params=params),)
 
 
 def last_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     """What is left is put away, and what was learned is written down."""
-    served = serving(whole_load(plan.wish), pulled=plan.numbers.pulled).served_kg
+    served = serving(whole_load(plan.request), pulled=plan.numbers.pulled).served_kg
     left = leftovers(sum(served) / 2, brought.eaters)
     portions: dict[str, Param] = {
         "portions": left.portions,
@@ -220,10 +220,10 @@ def cold_carve_steps(plan: CookPlan) -> tuple[Step, ...]:
 
 
 def _is_sliced(plan: CookPlan) -> bool:
-    cut = plan.wish.load.pieces[0].cut
+    cut = plan.request.load.pieces[0].cut
     return slice_m(cut, pulled=plan.numbers.pulled, cold=True) > 0
 
 
 def _slices(plan: CookPlan) -> dict[str, Param]:
-    cut = plan.wish.load.pieces[0].cut
+    cut = plan.request.load.pieces[0].cut
     return {"slice_m": slice_m(cut, pulled=plan.numbers.pulled, cold=True)}

@@ -29,19 +29,19 @@ def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Ste
 
     What is put back is only vented again: what stood in the liquid, or was kept warm, was so once.
     """
-    wish = plan.wish
+    request = plan.request
     suffix = "" if round_number == 1 else f"#{round_number}"
     up_s = plan.numbers.come_up_s / (1 if round_number == 1 else 2)
-    cut = wish.load.pieces[0].cut
-    texture = TEXTURES[round(wish.texture_step)]
+    cut = request.load.pieces[0].cut
+    texture = TEXTURES[round(request.texture_step)]
     hold_s = MINUTE_S * hold_min
-    on_stove = wish.pot.is_stovetop
+    on_stove = request.pot.is_stovetop
     hold_low_s, hold_high_s = plan.numbers.hold_range_s or (hold_s, hold_s)
     steps = (
         Step(f"lid{suffix}", "lid", LID_S, pot=True, ticks=LID_TICKS),
         Step(f"set{suffix}", "set", SET_S, pot=True,
              work="set_stove" if on_stove else "",
-             params={"hold_min": hold_min, "level": wish.level}),
+             params={"hold_min": hold_min, "level": request.level}),
         Step(f"come_up{suffix}", "come_up", up_s, hands=False, pot=True, waits="pressure",
              span_s=(UP_SHARE[0] * up_s, UP_SHARE[1] * up_s),
              work="come_up_stove" if on_stove else "",
@@ -61,13 +61,14 @@ def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Ste
 def _release_steps(plan: CookPlan, suffix: str) -> tuple[Step, ...]:
     """From the end of the cook time to the lid: what the plan counted on, stretch by stretch."""
     found = []
+    pot = plan.request.pot
     for kind, seconds in plan.numbers.phases:
         minutes = seconds / MINUTE_S
         if kind == "natural_release":
             found.append(
                 Step(f"release{suffix}", "release", seconds, hands=False, pot=True,
                      waits="pin_down",
-                     work="release_off_stove" if plan.wish.pot.is_stovetop else "release_natural",
+                     work="release_off_stove" if pot.is_stovetop else "release_natural",
                      params={"fall_min": max(round(minutes), 1)})
             )  # fmt: skip
         elif kind == "waiting":
@@ -171,13 +172,13 @@ Together the five minutes that the plan counts on (early_out.py)."""
 def _second_cycle(plan: CookPlan) -> tuple[Step, ...]:
     """What is done comes out; lid on again, and the rest goes on in the same liquid."""
     (hold_s, _, stays_kg), *_ = plan.numbers.later
-    out_kg = max(sum(piece.mass_kg for piece in plan.wish.load.pieces) - stays_kg, 0.0)
+    out_kg = max(sum(piece.mass_kg for piece in plan.request.load.pieces) - stays_kg, 0.0)
     one = _one_batch(plan, 0, plan.numbers.later_up_s[0])
     out = Step("out2", "batch", OUT_S, pot=True, work="out_first",
                params={"out_kg": out_kg, "stays_kg": stays_kg,
                        "hold_min": round(hold_s / MINUTE_S)}, batch=2)  # fmt: skip
-    pieces = tuple(p for p in one.wish.load.pieces if p.cut.cut_id == plan.numbers.goes_on)
-    one = replace(one, wish=replace(one.wish, load=Load(pieces or one.wish.load.pieces)))
+    pieces = tuple(p for p in one.request.load.pieces if p.cut.cut_id == plan.numbers.goes_on)
+    one = replace(one, request=replace(one.request, load=Load(pieces or one.request.load.pieces)))
     run = run_steps(one, round(hold_s / MINUTE_S))
     return (
         out,
@@ -187,11 +188,11 @@ def _second_cycle(plan: CookPlan) -> tuple[Step, ...]:
 
 def _one_batch(plan: CookPlan, index: int, up_s: float) -> CookPlan:
     """A later batch as a cook of its own: its meat, how that lies, its liquid."""
-    wish = replace(plan.wish, later=())
-    if index < len(plan.wish.later):
-        wish = replace(wish, load=plan.wish.later[index])
+    request = replace(plan.request, later=())
+    if index < len(plan.request.later):
+        request = replace(request, load=plan.request.later[index])
     numbers = replace(plan.numbers, come_up_s=up_s, hold_range_s=None, later=(),
-                      goes_on=None, sear=sear_numbers(wish))  # fmt: skip
+                      goes_on=None, sear=sear_numbers(request))  # fmt: skip
     told = plan.numbers
     if index < len(told.later_lying):
         rack, arrangement = told.later_lying[index]
@@ -203,7 +204,7 @@ def _one_batch(plan: CookPlan, index: int, up_s: float) -> CookPlan:
             come_up_s=told.later_up_s[index],
             phases=told.later_phases[index],
         )
-    return replace(plan, wish=wish, numbers=numbers)
+    return replace(plan, request=request, numbers=numbers)
 
 
 BATCH_SIGN = "@"

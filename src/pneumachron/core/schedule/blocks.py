@@ -34,7 +34,7 @@ def day_blocks(dishes: Sequence[Dish], *, shop: bool = False) -> tuple[Block, ..
         except RequestError as error:
             raise error.at_entry(index) from None
         if not dish.from_freezer:
-            kinds[blocks[0].block_id] = dish.wish.load.pieces[0].cut.kind
+            kinds[blocks[0].block_id] = dish.request.load.pieces[0].cut.kind
         found += blocks
     return prep.shopping(found, kinds) if shop else tuple(found)
 
@@ -46,12 +46,12 @@ def dish_blocks(dish: Dish) -> tuple[Block, ...]:
     ------
     RequestError : it cannot be cooked; says what to do.
     """
-    plans = [make_plan(part) for part in planned_batches(dish.wish)]
+    plans = [make_plan(part) for part in planned_batches(dish.request)]
     found = [prep.trim(dish, plans[0])]
     if dish.from_freezer:
         found.insert(0, prep.thaw(dish))
     found += prep.in_the_cold(dish)
-    if dish.wish.tempered:
+    if dish.request.tempered:
         found.append(prep.temper(dish))
     runs = [run(dish, plan, number, len(plans)) for number, plan in enumerate(plans)]
     found += [*runs, *prep.extras(dish)]
@@ -73,10 +73,10 @@ class ColdChain:
 
 def cold_chain(plan: Plan) -> ColdChain:
     """Trimming, browning, loading, and the pot until the middle is hot: within two hours."""
-    pot = plan.setup.wish.pot
-    load = plan.setup.wish.load
+    pot = plan.setup.request.pot
+    load = plan.setup.request.load
     hands = prep.TRIM_S[1] + LOAD_S[1] + LID_S[1]
-    if plan.setup.wish.tempered:
+    if plan.setup.request.tempered:
         hands += TEMPER_S[1]
     if load.pieces[0].cut.sears:
         hands += sum(searing(load, pot).total_s) / 2

@@ -27,7 +27,7 @@ class Dish:
 
     dish_id: str
     title: str
-    wish: CookRequest
+    request: CookRequest
     finish: FinishKind | None = None
     from_freezer: bool = False
     """It lies in the freezer and is thawed first."""
@@ -45,7 +45,7 @@ class Dish:
     eaters: int | None = None
     """Plates that are eaten on the day; the rest is kept. None: all of it."""
     parted: bool = False
-    """A whole brisket was parted into flat and point; `wish` holds the parts."""
+    """A whole brisket was parted into flat and point; `request` holds the parts."""
     extras: tuple[Extra, ...] = ()
     evening_s: float = EVENING_S
     """How long before serving the evening before ends, for what is cooked a day ahead."""
@@ -97,4 +97,4 @@ def stretch(dish: Dish, step: Step, kind: str = "") -> Segment:
 
 def pot_lane(dish: Dish) -> Lane:
     """The pot of a dish as a lane."""
-    return f"pot:{dish.wish.pot.pot_id}"
+    return f"pot:{dish.request.pot.pot_id}"

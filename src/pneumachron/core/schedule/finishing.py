@@ -33,14 +33,14 @@ SIDE_KEEPS_S = 1200.0
 
 def all_of(dish: Dish, plans: list[Plan]) -> CookPlan:
     """What the steps after the cooker go by, as in Cook: the first run, and the meat of all."""
-    pieces = tuple(piece for plan in plans for piece in plan.setup.wish.load.pieces)
+    pieces = tuple(piece for plan in plans for piece in plan.setup.request.load.pieces)
     return cook_plan(plans[0], dish.finish, Load(pieces))
 
 
 def finished(dish: Dish, plans: list[Plan], run_ids: list[str]) -> list[Block]:
     """Rest, a side in its own run, sauce, crust, knife."""
     cook = all_of(dish, plans)
-    keeps = afterwards()[dish.wish.load.pieces[0].cut.family].keep_warm_s
+    keeps = afterwards()[dish.request.load.pieces[0].cut.family].keep_warm_s
     rest = _block(
         dish, "rest", rest_steps(cook), tuple(Wait(run, 0.0, keeps, "kept_warm") for run in run_ids)
     )

@@ -46,8 +46,8 @@ def when_late(dish: Dish, stage: Stage, late_s: float) -> Late:
     stage : where the dish stands now
     late_s : how much later it is served
     """
-    planned = dish.wish.texture_step
-    keeps_s = afterwards()[dish.wish.load.pieces[0].cut.family].keep_warm_s
+    planned = dish.request.texture_step
+    keeps_s = afterwards()[dish.request.load.pieces[0].cut.family].keep_warm_s
     if stage == "not_begun":
         return Late("later", planned, planned)
     if stage == "carved":
@@ -57,7 +57,7 @@ def when_late(dish: Dish, stage: Stage, late_s: float) -> Late:
     if stage == "out":
         return Late("rest_warm", planned, planned)
     softer = _softer_kept_warm(dish, late_s) if late_s <= keeps_s else None
-    most = MOST_SOFTER_PULLED_STEPS if is_pulled(dish.wish) else MOST_SOFTER_STEPS
+    most = MOST_SOFTER_PULLED_STEPS if is_pulled(dish.request) else MOST_SOFTER_STEPS
     if softer is None or softer > most:
         return Late("take_out", planned, planned)
     return Late("keep_warm", planned, planned + softer)
@@ -65,13 +65,13 @@ def when_late(dish: Dish, stage: Stage, late_s: float) -> Late:
 
 def _softer_kept_warm(dish: Dish, late_s: float) -> float | None:
     """Steps that it softens under the lid; None when the cooker cannot keep it so long."""
-    wish = planned_batches(dish.wish)[-1]
+    request = planned_batches(dish.request)[-1]
     try:
-        plan = make_plan(wish)
+        plan = make_plan(request)
         stay_s = plan.setup.after.keep_s + late_s
-        kept = replace(wish, release="keep_warm", wait_s=None, stay_s=stay_s)
+        kept = replace(request, release="keep_warm", wait_s=None, stay_s=stay_s)
         longer = answer_for_minutes(kept, plan.hold_min)
-        usual = answer_for_minutes(wish, plan.hold_min)
+        usual = answer_for_minutes(request, plan.hold_min)
     except CoreError:
         return None
     return max(longer.texture_step - usual.texture_step, 0.0)

@@ -59,8 +59,8 @@ def _after_the_shop(block: Block, kind: str | None) -> Block:
 
 def _raw(dish: Dish, step_id: str) -> Segment:
     """A step with the raw meat as a stretch of the day."""
-    thick = dish.wish.load.pieces[0].thickness_m
-    steps = raw_steps(dish.wish, thick, brought(dish))
+    thick = dish.request.load.pieces[0].thickness_m
+    steps = raw_steps(dish.request, thick, brought(dish))
     return stretch(dish, next(step for step in steps if step.step_id == step_id))
 
 
@@ -79,7 +79,7 @@ def trim(dish: Dish, plan: Plan) -> Block:
     work = [segment("season", TRIM_S, "hands", work=trimmed, thickness_m=thick)]
     if dish.fat_m is not None:
         work.insert(0, _raw(dish, "trim"))
-    if dish.parted or dish.wish.parted:
+    if dish.parted or dish.request.parted:
         work.insert(0, _raw(dish, "part"))
     return Block(block_id(dish, "season"), dish.title, tuple(work), waits)
 
@@ -132,7 +132,7 @@ def raw_waits(dish: Dish) -> tuple[Wait, ...]:
     """What the meat, seasoned or marinated, waits for."""
     season = Wait(block_id(dish, "season"), RUB_LEAST_S, RUB_MOST_S, "rubbed")
     if dish.marinade is not None:
-        longest = marinating(dish.wish.load, dish.marinade).longest_s
+        longest = marinating(dish.request.load, dish.marinade).longest_s
         return (
             replace(season, most_s=LONGEST_S),
             Wait(block_id(dish, "marinate"), 0.0, longest, "marinade"),

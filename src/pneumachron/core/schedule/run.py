@@ -31,7 +31,7 @@ def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
     cook = cook_plan(plan, dish.finish)
     steps = [*load_steps(cook, brought(dish)), *run_steps(cook, plan.hold_min)]
     if number > 0:
-        steps.insert(0, next_batch(number + 1, of, plan.setup.wish.load.mass_kg))
+        steps.insert(0, next_batch(number + 1, of, plan.setup.request.load.mass_kg))
     segments: list[Segment] = []
     for step in steps:
         segments.append(stretch(dish, step, _calendar_kind(step)))
@@ -44,7 +44,7 @@ def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
         ]
     before_s = sum(step.likely_s for step in steps[: _lid_on(steps)])
     waits = list(raw_waits(dish))
-    if dish.wish.tempered and number == 0:
+    if dish.request.tempered and number == 0:
         waits.append(Wait(block_id(dish, "temper"), 0.0, TEMPERED_KEEPS_S, "counter"))
     waits += extra_waits(dish)
     if number > 0:

@@ -91,19 +91,19 @@ def to_pressure_s(ink: Sequence[tuple[float, float]]) -> float | None:
 
 def _told(cook: Cooked) -> list[tuple[str, tuple[Told, object] | None]]:
     """What is told of a cook, each with what has to be equal to read the same."""
-    wish, numbers = cook.plan.wish, cook.plan.numbers
-    kinds = wish.load.kinds()
+    request, numbers = cook.plan.request, cook.plan.numbers
+    kinds = request.load.kinds()
     counts = tuple(count for _, count in kinds)
     mass_kg = sum(count * piece.mass_kg for piece, count in kinds)
     thickest_m = max(piece.thickness_m for piece, _ in kinds)
     family = kinds[0][0].cut.family
     kilopascal = round(numbers.gauge_pa / 1000.0)
-    texture = TEXTURES[round(wish.texture_step)]
+    texture = TEXTURES[round(request.texture_step)]
     return [
         ("set", _said("differs-minutes", time_min=cook.set_min)),
         ("came_out", _as_is(_came_out(cook, family))),
         ("wished", _said("differs-texture", family=family, texture=texture)),
-        ("pieces", _as_is(KindsIn(kind_names(wish.load), counts))),
+        ("pieces", _as_is(KindsIn(kind_names(request.load), counts))),
         ("weight", _measured("differs-mass", show_mass(mass_kg), mass_kg=mass_kg)),
         ("thickest", _measured("differs-length", show_length(thickest_m), length_m=thickest_m)),
         ("pot", _said("differs-name", name=cook.pot_name)),
@@ -123,7 +123,7 @@ def _came_out(cook: Cooked, family: str) -> CameOut:
     pieces = () if cook.sheet.outcome is None else cook.sheet.outcome["pieces"]
     textures = [piece.get("texture") or None for piece in pieces]
     rated = zip(rated_pieces(pieces), textures, strict=True)
-    return CameOut(kind_names(cook.plan.wish.load), family, tuple(rated))
+    return CameOut(kind_names(cook.plan.request.load), family, tuple(rated))
 
 
 def _as_is(told: KindsIn | CameOut) -> tuple[Told, object]:

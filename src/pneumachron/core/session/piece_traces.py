@@ -77,8 +77,8 @@ def pieces_along(
     read = (start + jump * response.reading_step + duhamel(rise, response.reading_ramp))[0]
     dose = cumulative_dose_min(read, step_s=GRID_S)
     shown = meat.shown_c(core)
-    kinds = setup.wish.load.kinds()
-    names = kind_names(setup.wish.load)
+    kinds = setup.request.load.kinds()
+    names = kind_names(setup.request.load)
     return tuple(
         PieceTrace(names[row], kinds[row][1], grid, shown[row], _steps(kinds[row][0], dose[row]))
         for row in range(len(kinds))

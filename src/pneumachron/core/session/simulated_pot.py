@@ -85,12 +85,12 @@ class Inside:
 
 
 def inside_of(setup: ResolvedRequest, truth: Truth, *, stuck: bool = False) -> Inside:
-    """What a settled wish puts into the pot."""
+    """What a settled request puts into the pot."""
     meat = tuple(
         LiveMeat(piece, count, setup.standing.covered, truth.size_ratio)
-        for piece, count in setup.wish.load.kinds()
+        for piece, count in setup.request.load.kinds()
     )
-    sauce = setup.wish.sauce
+    sauce = setup.request.sauce
     sweet = sauce.place == "base" and sauce.volume_m3 > 0 and sauce.sugar_kg_m3 > SUGAR_KG_M3
     filling = setup.filling
     return Inside(meat, filling.wet_m3, filling.solids_m3, filling.bed_m3, stuck or sweet)

@@ -49,14 +49,14 @@ def cross_check(understood: Understood, plan: Plan) -> CrossCheck | None:
 
 def own_minutes_params(plan: Plan, expected: Expectation) -> dict[str, Param]:
     """What is said of minutes that a recipe brings, in SI units and codes."""
-    wish = plan.setup.wish
+    request = plan.setup.request
     low, high = _likely_min(plan)
     return {
         "own_min": plan.hold_min,
         "usual_min": expected.usual_min,
         "low_min": low,
         "high_min": high,
-        "cut": wish.load.pieces[0].cut.cut_id,
+        "cut": request.load.pieces[0].cut.cut_id,
         "texture": TEXTURES[min(max(round(expected.texture_step), 0), len(TEXTURES) - 1)],
     }
 
@@ -80,11 +80,11 @@ USUAL_PA: dict[Method, float] = {"stovetop_pressure": STOVETOP_PA, "pressure": E
 
 def _hold_min(plan: Plan, method: Method, middle_s: float, gauge_pa: float | None) -> float:
     """Minutes here that soften as much as the old method did."""
-    wish = plan.setup.wish
+    request = plan.setup.request
     if method in USUAL_PA:
         gauge = gauge_pa or USUAL_PA[method]
-        return float(translate_minutes(wish, max(round(middle_s / 60), 1), gauge).hold_min)
+        return float(translate_minutes(request, max(round(middle_s / 60), 1), gauge).hold_min)
     without_pressure = cast(OtherMethod, method)
     piece = plan.outcomes[0].piece
-    dose = cooked_by(piece, without_pressure, middle_s, wish.altitude_m).dose_min
-    return hold_of_dose_min(wish, dose)
+    dose = cooked_by(piece, without_pressure, middle_s, request.altitude_m).dose_min
+    return hold_of_dose_min(request, dose)

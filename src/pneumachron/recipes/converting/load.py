@@ -60,8 +60,8 @@ def portion(understood: Understood, kitchen: Kitchen, choices: Choices) -> Porti
         if count * cuts > MAX_COUNT:
             break
         try:
-            wish = _wish(understood, kitchen, choices, mass_kg=mass, count=count * cuts)
-            runs = batches(wish)
+            request = _request(understood, kitchen, choices, mass_kg=mass, count=count * cuts)
+            runs = batches(request)
         except RequestError as error:
             refusal = refusal or error
             continue
@@ -92,7 +92,7 @@ def _scaled(understood: Understood, choices: Choices) -> tuple[float, float]:
     return mass / understood.mass_kg, mass
 
 
-def _wish(
+def _request(
     understood: Understood, kitchen: Kitchen, choices: Choices, *, mass_kg: float, count: int
 ) -> CookRequest:
     cut = taught(cut_by_id(understood.cut), dict(kitchen.taste_ln), dict(kitchen.taste_sd))

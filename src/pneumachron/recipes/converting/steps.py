@@ -135,7 +135,7 @@ def _season(work: Work) -> OutStep:
 def _marinate(work: Work) -> OutStep | None:
     if not work.marinades:
         return None
-    span = marinating_s(work.understood) or marinating(work.plan.setup.wish.load, "mild").time_s
+    span = marinating_s(work.understood) or marinating(work.plan.setup.request.load, "mild").time_s
     told = _say("marinate", low_s=span[0], high_s=span[1])
     boiled = (_say("boil_marinade", boil_s=MARINADE_BOIL_S),) if work.boils_marinade else ()
     return OutStep("marinate", (told, *boiled), _minutes(span))
@@ -144,7 +144,7 @@ def _marinate(work: Work) -> OutStep | None:
 def _sear(work: Work) -> OutStep | None:
     if not work.sears:
         return None
-    found = searing(work.plan.setup.wish.load, work.plan.setup.wish.pot)
+    found = searing(work.plan.setup.request.load, work.plan.setup.request.pot)
     return OutStep("sear", (_say("sear", batches=found.batches),), _minutes(found.total_s))
 
 
@@ -198,7 +198,9 @@ def _set(work: Work) -> OutStep:
     return OutStep(
         "set",
         (
-            _say(code, hold_min=hold, low_min=low, high_min=high, level=work.plan.setup.wish.level),
+            _say(
+                code, hold_min=hold, low_min=low, high_min=high, level=work.plan.setup.request.level
+            ),
             _say("come_up", up_s=up),
         ),
         (hold, hold),
@@ -222,14 +224,14 @@ def _release(work: Work) -> OutStep:
 
 def _judge(work: Work) -> OutStep:
     piece = work.plan.outcomes[0].piece
-    texture = TEXTURES[round(work.plan.setup.wish.texture_step)]
+    texture = TEXTURES[round(work.plan.setup.request.texture_step)]
     return OutStep(
         "judge", (_say("look", cut=piece.cut.cut_id, texture=texture), _say("cook_longer"))
     )
 
 
 def _rest(work: Work) -> OutStep:
-    span = rest_for(work.plan.setup.wish.load)
+    span = rest_for(work.plan.setup.request.load)
     low, high = _minutes(span)
     told = _say("rest", low_min=low, high_min=high)
     # in the words of Cook and Schedule
@@ -332,7 +334,7 @@ def _finish(work: Work) -> OutStep | None:
 
 def _carve(work: Work) -> OutStep:
     cut = work.plan.outcomes[0].piece.cut
-    pulled = is_pulled(work.plan.setup.wish)
+    pulled = is_pulled(work.plan.setup.request)
     how = carving(cut, pulled=pulled, cold=False)
     cubed = work.understood.thickness_m is not None and work.understood.cubed
     small = cubed and (not pulled or "burnt_ends" in work.understood.crust.characters)
@@ -370,8 +372,8 @@ _SERVING = re.compile(r"\b(?:serv\w+|garnish\w*|toppings?|finish|assembl\w+|beil
 
 def finish_of(plan: Plan, kind: FinishKind | None, *, glazed: bool) -> Finish:
     """The finish that was chosen, or the cut's own; a glaze wants one."""
-    wish = plan.setup.wish
-    found = finish_for(wish.load, wish.pot, kind)
-    if kind is None and glazed and found.kind == "none" and not is_pulled(wish):
-        return finish_for(wish.load, wish.pot, "broiler")
+    request = plan.setup.request
+    found = finish_for(request.load, request.pot, kind)
+    if kind is None and glazed and found.kind == "none" and not is_pulled(request):
+        return finish_for(request.load, request.pot, "broiler")
     return found

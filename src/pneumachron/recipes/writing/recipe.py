@@ -91,22 +91,22 @@ def plan_extension(converted: Converted) -> dict[str, str | int | float]:
     """What a program needs to set the pot, in SI units with the unit in the name."""
     plan = converted.plan
     setup = plan.setup
-    piece = setup.wish.load.pieces[0]
+    piece = setup.request.load.pieces[0]
     low, high = plan.hold_range_min
     return {
         "cut": piece.cut.cut_id,
-        "mass_kg": round(setup.wish.load.mass_kg, 3),
-        "pieces": len(setup.wish.load.pieces),
+        "mass_kg": round(setup.request.load.mass_kg, 3),
+        "pieces": len(setup.request.load.pieces),
         "runs": len(converted.portioned.runs),
         "thickness_m": round(piece.thickness_m, 4),
-        "texture_step": setup.wish.texture_step,
+        "texture_step": setup.request.texture_step,
         "hold_min": plan.hold_min,
         "hold_low_min": low,
         "hold_high_min": high,
         "gauge_pa": round(plan.gauge_pa),
-        "altitude_m": round(setup.wish.altitude_m),
+        "altitude_m": round(setup.request.altitude_m),
         "liquid_m3": round(setup.filling.liquid_m3, 6),
-        "school": setup.wish.school,
+        "school": setup.request.school,
         "rack": setup.standing.rack,
         "release": setup.release,
         "lid_on_to_open_s": round(plan.lid_on_to_open_s),

@@ -1,15 +1,15 @@
 import { describe, expect, it } from "vitest";
 import {
-  EMPTY_WISH,
-  type Wish,
-  wishFromAddress,
-  wishFromPlan,
-  wishToAddress,
-  wishToPlan,
-} from "@/lib/wish";
+  type CookRequest,
+  EMPTY_REQUEST,
+  requestFromAddress,
+  requestFromPlan,
+  requestToAddress,
+  requestToPlan,
+} from "@/lib/cookRequest";
 
-const FULL: Wish = {
-  ...EMPTY_WISH,
+const FULL: CookRequest = {
+  ...EMPTY_REQUEST,
   cut: "back_ribs",
   count: "2",
   mass: "2 lb 4 oz",
@@ -44,26 +44,26 @@ const FULL: Wish = {
   finish: "grill",
 };
 
-describe("a wish", () => {
+describe("a request", () => {
   it("is in the address whole, and comes back as it was", () => {
-    expect(wishFromAddress(wishToAddress(FULL, null))).toEqual(FULL);
-    expect(wishFromAddress(wishToAddress(EMPTY_WISH, null))).toEqual(EMPTY_WISH);
+    expect(requestFromAddress(requestToAddress(FULL, null))).toEqual(FULL);
+    expect(requestFromAddress(requestToAddress(EMPTY_REQUEST, null))).toEqual(EMPTY_REQUEST);
   });
 
   it("goes to the server and back to the Bench", () => {
-    const plan = wishToPlan(FULL);
+    const plan = requestToPlan(FULL);
     expect(plan).not.toBeNull();
     // of the second kind only what the Bench asks for; its start is that of the first
-    expect(plan && wishFromPlan(plan)).toEqual(FULL);
+    expect(plan && requestFromPlan(plan)).toEqual(FULL);
   });
 
   it("waits for a weight and a cooker", () => {
-    expect(wishToPlan({ ...FULL, mass: " " })).toBeNull();
-    expect(wishToPlan({ ...FULL, pot: "" })).toBeNull();
+    expect(requestToPlan({ ...FULL, mass: " " })).toBeNull();
+    expect(requestToPlan({ ...FULL, pot: "" })).toBeNull();
   });
 
   it("cuts in every way that can be chosen", () => {
-    const cut = (knife: string, cube = "") => wishToPlan({ ...FULL, knife, cube })?.pieces[0];
+    const cut = (knife: string, cube = "") => requestToPlan({ ...FULL, knife, cube })?.pieces[0];
     expect(cut("")).toMatchObject({ cutting: null });
     expect(cut("across:3")).toMatchObject({ cutting: "across", parts: 3 });
     expect(cut("halved")).toMatchObject({ cutting: "halved", parts: null });
@@ -73,19 +73,21 @@ describe("a wish", () => {
   });
 
   it("lets the server refuse what is no number", () => {
-    expect(wishToPlan({ ...FULL, count: "two" })?.pieces[0]?.count).toBe(0);
-    expect(wishToPlan({ ...FULL, ownMinutes: "a while" })?.my_minutes).toBeGreaterThan(720);
-    expect(wishToPlan({ ...FULL, ownMinutes: "" })?.my_minutes).toBeNull();
+    expect(requestToPlan({ ...FULL, count: "two" })?.pieces[0]?.count).toBe(0);
+    expect(requestToPlan({ ...FULL, ownMinutes: "a while" })?.my_minutes).toBeGreaterThan(720);
+    expect(requestToPlan({ ...FULL, ownMinutes: "" })?.my_minutes).toBeNull();
   });
 
   it("reads addresses of version 1", () => {
-    const old = wishFromAddress(new URLSearchParams("cut=back_ribs&sections=3&stacked=yes"));
+    const old = requestFromAddress(new URLSearchParams("cut=back_ribs&sections=3&stacked=yes"));
     expect(old.knife).toBe("sections:3");
     expect(old.lying).toBe("stacked");
   });
 
   it("takes nothing from an address that it does not know", () => {
-    const odd = wishFromAddress(new URLSearchParams("texture=raw&release=now&level=top&lying=up"));
+    const odd = requestFromAddress(
+      new URLSearchParams("texture=raw&release=now&level=top&lying=up"),
+    );
     expect(odd).toMatchObject({ texture: null, release: null, level: "high", lying: null });
   });
 });

@@ -1,4 +1,4 @@
-"""A wish over the wire: the pieces, the cooker, and how to go about it."""
+"""A request over the wire: the pieces, the cooker, and how to go about it."""
 
 from typing import Annotated
 
@@ -50,7 +50,7 @@ class PieceIn(Closed):
 
 
 class PlanIn(Closed):
-    """A wish. What is left out takes the cut's or the household's default."""
+    """A request. What is left out takes the cut's or the household's default."""
 
     pieces: Annotated[list[PieceIn], Field(min_length=1, max_length=MAX_KINDS)]
     pot: Id

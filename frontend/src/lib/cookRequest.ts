@@ -6,7 +6,7 @@ import { type Arrangement, TEXTURES } from "@/lib/words";
 export type Rack = NonNullable<PlanIn["rack"]>;
 export type Shape = PlanIn["pieces"][number]["shape"];
 
-export interface Wish {
+export interface CookRequest {
   cut: string;
   count: string;
   mass: string;
@@ -54,7 +54,7 @@ export interface Wish {
   finish: FinishKind | null;
 }
 
-export const EMPTY_WISH: Wish = {
+export const EMPTY_REQUEST: CookRequest = {
   cut: "brisket_flat",
   count: "1",
   mass: "",
@@ -109,7 +109,7 @@ const LYING: Arrangement[] = [
   "layered",
 ];
 const RACKS: Rack[] = ["none", "trivet", "tall", "basket", "bed"];
-const LEVELS: Wish["level"][] = ["high", "low", "own"];
+const LEVELS: CookRequest["level"][] = ["high", "low", "own"];
 const FINISHES: FinishKind[] = [
   "broiler",
   "grill",
@@ -125,11 +125,11 @@ function oneOf<T extends string>(value: string | null, known: readonly T[]): T |
   return known.find((item) => item === value) ?? null;
 }
 
-export function wishFromAddress(search: URLSearchParams): Wish {
+export function requestFromAddress(search: URLSearchParams): CookRequest {
   const text = (key: string, empty = "") => search.get(key) ?? empty;
   return {
-    cut: text("cut", EMPTY_WISH.cut),
-    count: text("pieces", EMPTY_WISH.count),
+    cut: text("cut", EMPTY_REQUEST.cut),
+    count: text("pieces", EMPTY_REQUEST.count),
     mass: text("weight"),
     thickness: text("thickness"),
     membrane: search.get("membrane") === "on",
@@ -170,50 +170,50 @@ export function wishFromAddress(search: URLSearchParams): Wish {
   };
 }
 
-export function wishToAddress(wish: Wish, planId: string | null): URLSearchParams {
+export function requestToAddress(request: CookRequest, planId: string | null): URLSearchParams {
   const search = new URLSearchParams();
   const put = (key: string, value: string | null | false) => {
     if (value) search.set(key, value);
   };
-  put("cut", wish.cut);
-  put("pieces", wish.count);
-  put("weight", wish.mass);
-  put("thickness", wish.thickness);
-  put("membrane", wish.membrane && "on");
-  put("start", wish.start);
-  put("shape", wish.shape !== "block" && wish.shape);
-  put("cut-as", wish.knife);
-  put("cubes-of", wish.cube);
-  put("weighed", wish.bought && "as-bought");
-  if (wish.also.cut) {
-    put("also", wish.also.cut);
-    put("also-pieces", wish.also.count);
-    put("also-weight", wish.also.mass);
-    put("also-thickness", wish.also.thickness);
+  put("cut", request.cut);
+  put("pieces", request.count);
+  put("weight", request.mass);
+  put("thickness", request.thickness);
+  put("membrane", request.membrane && "on");
+  put("start", request.start);
+  put("shape", request.shape !== "block" && request.shape);
+  put("cut-as", request.knife);
+  put("cubes-of", request.cube);
+  put("weighed", request.bought && "as-bought");
+  if (request.also.cut) {
+    put("also", request.also.cut);
+    put("also-pieces", request.also.count);
+    put("also-weight", request.also.mass);
+    put("also-thickness", request.also.thickness);
   }
-  put("pot", wish.pot);
-  put("texture", wish.texture);
-  put("school", wish.school);
-  put("release", wish.release);
-  put("minutes", wish.minutes);
-  put("liquid", wish.liquid);
-  put("rack", wish.rack);
-  put("sauce", wish.sauce);
-  put("sauce-on", wish.sauceOnTop && "top");
-  put("foams", wish.foams && "yes");
-  put("level", wish.level !== "high" && wish.level);
-  put("pressure", wish.level === "own" && wish.gauge);
-  put("length", wish.length);
-  put("width", wish.width);
-  put("lying", wish.lying);
-  put("apart", wish.apart && "yes");
-  put("boil", wish.boil);
-  put("batches", wish.batches);
-  put("own-minutes", wish.ownMinutes);
-  put("thin-first", wish.thinFirst && "yes");
-  put("sauce-is", wish.sauceThin && "thin");
-  put("sugar", wish.sugar);
-  put("finish", wish.finish);
+  put("pot", request.pot);
+  put("texture", request.texture);
+  put("school", request.school);
+  put("release", request.release);
+  put("minutes", request.minutes);
+  put("liquid", request.liquid);
+  put("rack", request.rack);
+  put("sauce", request.sauce);
+  put("sauce-on", request.sauceOnTop && "top");
+  put("foams", request.foams && "yes");
+  put("level", request.level !== "high" && request.level);
+  put("pressure", request.level === "own" && request.gauge);
+  put("length", request.length);
+  put("width", request.width);
+  put("lying", request.lying);
+  put("apart", request.apart && "yes");
+  put("boil", request.boil);
+  put("batches", request.batches);
+  put("own-minutes", request.ownMinutes);
+  put("thin-first", request.thinFirst && "yes");
+  put("sauce-is", request.sauceThin && "thin");
+  put("sugar", request.sugar);
+  put("finish", request.finish);
   put("plan", planId);
   return search;
 }
@@ -236,56 +236,56 @@ function orNull(text: string): string | null {
   return text.trim() ? text : null;
 }
 
-/** The wish as the server takes it; null while there is no weight yet. Without a thickness the
+/** The request as the server takes it; null while there is no weight yet. Without a thickness the
  * server guesses one and says so. */
-export function wishToPlan(wish: Wish): PlanIn | null {
-  const ready = wish.pot && wish.mass.trim();
+export function requestToPlan(request: CookRequest): PlanIn | null {
+  const ready = request.pot && request.mass.trim();
   if (!ready) return null;
-  const minutes = wish.minutes.trim() ? whole(wish.minutes) : null;
-  const stays = wish.release === "soak" || wish.release === "keep_warm";
+  const minutes = request.minutes.trim() ? whole(request.minutes) : null;
+  const stays = request.release === "soak" || request.release === "keep_warm";
   return {
-    pieces: [firstPiece(wish), ...secondPiece(wish)],
-    pot: wish.pot,
-    texture: wish.texture,
-    school: wish.school,
-    release: wish.release,
-    wait_min: wish.release === "timed" ? minutes : null,
+    pieces: [firstPiece(request), ...secondPiece(request)],
+    pot: request.pot,
+    texture: request.texture,
+    school: request.school,
+    release: request.release,
+    wait_min: request.release === "timed" ? minutes : null,
     stay_min: stays ? minutes : null,
-    liquid: orNull(wish.liquid),
-    rack: wish.rack,
-    level: wish.level === "own" ? "high" : wish.level,
-    gauge: wish.level === "own" ? orNull(wish.gauge) : null,
+    liquid: orNull(request.liquid),
+    rack: request.rack,
+    level: request.level === "own" ? "high" : request.level,
+    gauge: request.level === "own" ? orNull(request.gauge) : null,
     stacked: false,
-    lying: wish.lying,
-    touching: !wish.apart,
-    boil_min: whole(wish.boil),
-    batches: wish.batches ? whole(wish.batches) : 1,
-    my_minutes: minutesOf(wish.ownMinutes),
-    thin_first: wish.thinFirst,
-    foams: wish.foams,
-    sauce: orNull(wish.sauce),
-    sauce_thick: !wish.sauceThin,
-    sauce_sugar_g_l: whole(wish.sugar),
-    finish: wish.finish,
-    sauce_place: wish.sauceOnTop ? "top" : "base",
+    lying: request.lying,
+    touching: !request.apart,
+    boil_min: whole(request.boil),
+    batches: request.batches ? whole(request.batches) : 1,
+    my_minutes: minutesOf(request.ownMinutes),
+    thin_first: request.thinFirst,
+    foams: request.foams,
+    sauce: orNull(request.sauce),
+    sauce_thick: !request.sauceThin,
+    sauce_sugar_g_l: whole(request.sugar),
+    finish: request.finish,
+    sauce_place: request.sauceOnTop ? "top" : "base",
   };
 }
 
 type PieceIn = PlanIn["pieces"][number];
 
-function firstPiece(wish: Wish): PieceIn {
+function firstPiece(request: CookRequest): PieceIn {
   return {
-    cut: wish.cut,
-    count: whole(wish.count),
-    mass: wish.mass,
-    thickness: orNull(wish.thickness),
-    length: orNull(wish.length),
-    width: orNull(wish.width),
-    membrane: wish.membrane ? true : null,
-    start: orNull(wish.start),
-    shape: wish.shape,
-    as_bought: wish.bought,
-    ...knifeOf(wish),
+    cut: request.cut,
+    count: whole(request.count),
+    mass: request.mass,
+    thickness: orNull(request.thickness),
+    length: orNull(request.length),
+    width: orNull(request.width),
+    membrane: request.membrane ? true : null,
+    start: orNull(request.start),
+    shape: request.shape,
+    as_bought: request.bought,
+    ...knifeOf(request),
   };
 }
 
@@ -294,7 +294,7 @@ const CUT_WAYS = ["lengthwise", "across", "halved", "quartered", "cubes", "parte
 function knifeOf({
   knife,
   cube,
-}: Wish): Pick<PieceIn, "section_bones" | "cutting" | "parts" | "cube"> {
+}: CookRequest): Pick<PieceIn, "section_bones" | "cutting" | "parts" | "cube"> {
   const [way = "", number = ""] = knife.split(":");
   if (way === "sections") return { section_bones: whole(number) };
   const cutting = oneOf(way, CUT_WAYS);
@@ -306,13 +306,13 @@ function knifeOf({
 }
 
 /** The same as it stands in the address. */
-function knifeBack(piece: PieceIn): Pick<Wish, "knife" | "cube"> {
+function knifeBack(piece: PieceIn): Pick<CookRequest, "knife" | "cube"> {
   if (piece.section_bones) return { knife: `sections:${piece.section_bones}`, cube: "" };
   const parts = piece.parts ? `:${piece.parts}` : "";
   return { knife: piece.cutting ? piece.cutting + parts : "", cube: piece.cube ?? "" };
 }
 
-function secondPiece({ also, start }: Wish): PieceIn[] {
+function secondPiece({ also, start }: CookRequest): PieceIn[] {
   if (!also.cut || !also.mass.trim()) return [];
   return [
     {
@@ -328,13 +328,13 @@ function secondPiece({ also, start }: Wish): PieceIn[] {
 }
 
 /** A stored plan's inputs, back in Plan. */
-export function wishFromPlan(inputs: PlanIn): Wish {
+export function requestFromPlan(inputs: PlanIn): CookRequest {
   const [piece, also] = inputs.pieces;
   const minutes = inputs.wait_min ?? inputs.stay_min;
   return {
-    ...EMPTY_WISH,
+    ...EMPTY_REQUEST,
     ...(piece && pieceBack(piece)),
-    also: also ? measuresBack(also) : EMPTY_WISH.also,
+    also: also ? measuresBack(also) : EMPTY_REQUEST.also,
     pot: inputs.pot,
     texture: inputs.texture ?? null,
     school: inputs.school ?? null,
@@ -349,7 +349,7 @@ export function wishFromPlan(inputs: PlanIn): Wish {
   };
 }
 
-function measuresBack(piece: PieceIn): Wish["also"] {
+function measuresBack(piece: PieceIn): CookRequest["also"] {
   return {
     cut: piece.cut,
     count: String(piece.count),
@@ -358,7 +358,7 @@ function measuresBack(piece: PieceIn): Wish["also"] {
   };
 }
 
-function pieceBack(piece: PieceIn): Partial<Wish> {
+function pieceBack(piece: PieceIn): Partial<CookRequest> {
   return {
     ...measuresBack(piece),
     length: piece.length ?? "",
@@ -372,7 +372,7 @@ function pieceBack(piece: PieceIn): Partial<Wish> {
 }
 
 /** What most plans do without. */
-function rarerBack(inputs: PlanIn): Partial<Wish> {
+function rarerBack(inputs: PlanIn): Partial<CookRequest> {
   return {
     level: inputs.gauge ? "own" : inputs.level,
     gauge: inputs.gauge ?? "",
