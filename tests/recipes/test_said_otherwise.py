@@ -491,3 +491,59 @@ def test_a_title_that_calls_out() -> None:
         f"{title}\n\nServes: 8\n3 lb pork shoulder\n1 cup cider\n\n1. HIGH pressure 60 minutes.\n"
     )
     assert read_recipe(text).recipe.title == title
+
+
+def test_a_pernil_told_in_one_breath_has_no_list() -> None:
+    recipe = read_recipe(
+        "Hi! You asked for the pernil. So: a picnic shoulder with the skin on and bone in, mine was"
+        " 9 lb. Two days before, blend 12 garlic cloves, 2 tbsp oregano, 2 tbsp salt and the juice"
+        " of 4 limes. Stab the meat all over and push the paste into the holes. Roast at 300 for"
+        " about 6 hours with foil over, then foil off and 425 till the skin pops, 30-40 min. Feeds"
+        " 12 at Christmas.\n"
+    ).recipe
+    assert {"12 garlic cloves", "2 tbsp oregano", "2 tbsp salt"} <= set(recipe.ingredients)
+    assert not any("days" in line or "blend" in line for line in recipe.ingredients)
+    found = understand(recipe)
+    assert (found.cut, found.plates, found.cooking.high_s) == ("picnic_bone_in", 12, 6 * 3600)
+    assert found.mass_kg == pytest.approx(4.08, rel=0.01)
+
+
+def test_roman_numbers_and_dots_between_a_food_and_its_amount() -> None:
+    recipe = read_recipe(
+        "Red-cooked pork shoulder\n\nIngredients:\n  pork shoulder ....... 1.2 kg, in 5cm cubes\n"
+        "  light soy .............. 60 ml\n  water ............. to cover\n\nMethod:\n"
+        "  i.   Blanch pork 5 min.\n  ii.  Add everything else, simmer covered 1½ h.\n"
+        "  iii. Uncover, boil down 15–20 min till it clings.\n"
+    ).recipe
+    assert recipe.ingredients == ("1.2 kg pork shoulder, in 5cm cubes", "60 ml light soy",
+                                  "water to cover")  # fmt: skip
+    assert recipe.steps[0] == "Blanch pork 5 min."
+    # boiling the sauce down is no cooking of the meat
+    assert read_method(recipe).high_s == 5400
+
+
+def test_an_hour_and_a_half_to_two_and_a_rack_in_kilos() -> None:
+    found = cooking("Foil tight. 160 fan, hour and a half to two. Foil off, 200, twenty mins.")
+    assert (found.low_s, found.high_s) == (90 * 60, 120 * 60)
+    meat = read_meat(read_ingredients(("Rack of pork ribs, about 1.4 kilos",)), "Ribs", ())
+    assert meat.mass_kg == 1.4
+
+
+def test_german_minutes_before_their_verb_are_a_crust() -> None:
+    text = text_of(
+        "Mit Alufolie abdecken und bei 140 Grad (Umluft 120) 3 Std. garen.",
+        "Folie entfernen, Temperatur auf 200 Grad erhöhen und 25 Min. bräunen.",
+        foods=("1,8 kg dicke Rippe vom Schwein", "300 ml Weißwein"),
+    )
+    found = understand(read_recipe(text).recipe)
+    assert (found.cut, found.mass_kg) == ("spare_ribs", 1.8)
+    assert (found.cooking.high_s, found.cooking.temp_c) == (3 * 3600, 140)
+
+
+def test_a_list_in_two_systems_has_its_heading() -> None:
+    recipe = read_recipe(
+        "Char Siu Ribs\n[jump to video]  [pin it]\n\nIngredients      US | METRIC\n"
+        "- 2 lb pork spareribs\n- 1/4 cup hoisin\n\nInstructions\n1. Roast 1 hour at 325°F.\n"
+    ).recipe
+    assert recipe.description == ""
+    assert len(recipe.ingredients) == 2

@@ -12,7 +12,8 @@ Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 _ASKS = r"(you(['’]ll| will)? need|you need|what goes in( it)?|shopping list)"
 _INGREDIENTS = re.compile(
     rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff)"
-    r"(\s+(\d+\s?x\s*)+|\s*\([^()]{1,30}\))?\s*:?$",
+    r"(\s+(\d+\s?x\s*)+|\s+(us|metric|imperial|us customary)(\s*[|/]\s*\w+)*"
+    r"|\s*\([^()]{1,30}\))?\s*:?$",
     re.I,
 )
 _STEPS = re.compile(

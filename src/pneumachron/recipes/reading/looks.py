@@ -33,6 +33,7 @@ CLUTTER = any_of(
     r"^(?:de)?select all$",
     r"^(tags?|keywords?|categories|slug|layout|permalink|draft|lang)\s*:",
     r"^[aq](?:nswer|uestion)?\s*\([^()]{3,40}\)\s*:",
+    r"^\[(jump to|pin|save|print|share|rate)\b",
     r"^\W*(image|photo|picture|video|advertisement)\b\s*:|^\[(image|photo|picture|video)\b",
     r"^(us( customary)?|imperial|metric)\W{1,4}(us( customary)?|imperial|metric)$",
     r"^[A-Z][^.!?:]{1,40} [»\u203a] [A-Z][^.!?:]{1,40}$",

@@ -368,7 +368,7 @@ class _Sorted:
             else:
                 steps.append(row.plain)
         # "2. 10 am: ribs on" is a number before a time, once all of them are numbered
-        steps = [NUMBERED.sub("", step) for step in _without_numbers(steps)]
+        steps = [NUMBERED.sub("", step) for step in _without_romans(_without_numbers(steps))]
         steps = _without_numbers(steps, _BARE_NUMBER)
         return steps, [Section(name, first) for first, name in named.items() if first < len(steps)]
 
@@ -389,6 +389,18 @@ def _without_numbers(lines: list[str], number: re.Pattern[str] = _NUMBER) -> lis
     if len(lines) > 1 and numbers == list(range(1, len(lines) + 1)):
         return [number.sub("", line) for line in lines]
     return lines
+
+
+_ROMAN = re.compile(r"^\s*(i{1,3}|iv|vi{0,3}|ix|xi{0,3})[.)]\s+(?=\S)", re.I)
+_LEAST_ROMANS = 3
+"""Steps with Roman numbers that are numbered so. Judgement."""
+
+
+def _without_romans(steps: list[str]) -> list[str]:
+    """“i. Blanch. ii. Melt.”: all steps are numbered so, or none."""
+    if len(steps) >= _LEAST_ROMANS and all(map(_ROMAN.match, steps)):
+        return [_ROMAN.sub("", step) for step in steps]
+    return steps
 
 
 def _is_clutter(row: Row) -> bool:

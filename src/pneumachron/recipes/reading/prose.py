@@ -45,7 +45,9 @@ _FEW_WORDS = 4
 _APART = re.compile(
     r",\s*(?:and\s+|then\s+)?|;\s*|\s+(?:with|plus|into|\+)\s+|(?:^|\s+)w/\s*|:\s+"
     r"|(?<!\d)\s+(?=\d[\d/.]*\s?(?:T|t|c|C|tsp|tbsp|Tbsp|cups?|oz)\b)"
-    r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|(?:an?|one|two|three|four|half|some|plenty|lots)\s)|(?<![\s\d]c)(?<![\s\d]t)(?<![\s\d]T)[.!](?:\s+|$)"
+    r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|(?:an?|one|two|three|four|half|some|plenty|lots)\s"
+    r"|the (?:juice|zest)\b)"
+    r"|(?<![\s\d]c)(?<![\s\d]t)(?<![\s\d]T)[.!](?:\s+|$)"
 )
 _PART = re.compile(r"^(?P<name>(?:(?:for )?the )?[a-z]+(?: [a-z]+){0,2}):\s+(?=\S)", re.I)
 _EACH = re.compile(r"\beach\b", re.I)

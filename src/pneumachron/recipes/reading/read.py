@@ -17,7 +17,7 @@ from pneumachron.recipes.model import (
 from pneumachron.recipes.reading.decode import clean, decode
 from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
-from pneumachron.recipes.reading.looks import STARTS_COUNTED, look_at
+from pneumachron.recipes.reading.looks import STARTS_COUNTED, VERBS, look_at
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
 from pneumachron.recipes.understanding.sentences import NO_END
 
@@ -109,7 +109,9 @@ def _spread(text: str) -> str:
             parts = _COMMAS.split(sentence)
             looks = [look_at(part) for part in parts]
             is_food = looks[0].has_amount and sum(look.food > look.work for look in looks)
-            if is_food and is_food >= len(parts) / 2:
+            # "two days before, blend 12 cloves of garlic, 2 Tbsp salt": work, and no list
+            works = any(_is_work(part) for part in parts[1:])
+            if is_food and is_food >= len(parts) / 2 and not works:
                 foods = [food for part in parts for food in _in_brackets(part)]
                 listed += sum(1 for food in foods if STARTS_COUNTED.match(food))
                 found += foods
@@ -120,6 +122,12 @@ def _spread(text: str) -> str:
     if found and not look_at(found[0]).has_amount:
         found[0] = found[0].rstrip(".")
     return "\n".join(found)
+
+
+def _is_work(part: str) -> bool:
+    """“Blend 12 cloves”: a verb, and how much of what."""
+    first, _, rest = part.lower().partition(" ")
+    return first in VERBS and rest[:1].isdigit()
 
 
 _LEAST_LISTED = 3

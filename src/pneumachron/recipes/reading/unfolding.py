@@ -7,7 +7,7 @@ from markdown_it import MarkdownIt
 from markdown_it.token import Token
 
 from pneumachron.recipes.model import Part
-from pneumachron.recipes.reading.looks import BULLET, look_at
+from pneumachron.recipes.reading.looks import BULLET, VERBS, look_at
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
@@ -171,8 +171,10 @@ def _run_of_foods(line: str) -> Iterator[str]:
     foods = _COMMAS.split(BULLET.sub("", line), MOST_ON_A_LINE)
     counted = sum(map(_is_counted, foods))
     known = [food_of(read_line(text).name) for text in foods]
-    bare = all(
-        food.kind != "meat" and (food is not UNKNOWN or _is_counted(text))
+    bare = sum(food is UNKNOWN for food in known) <= 1 and all(
+        food.kind != "meat"
+        and (food is not UNKNOWN or _is_counted(text))
+        and not VERBS.intersection(text.lower().split()[:1])
         for food, text in zip(known, foods, strict=True)
     )
     idle = all(look.work < look.food for look in map(look_at, foods))
@@ -225,9 +227,12 @@ _TWO_CELLS = re.compile(
 )
 
 
+_LEADERS = re.compile(r"\s*\.{5,}\s*")
+
+
 def _food_first(line: str) -> str:
     """“Onion | 1 large, diced” as “1 large Onion, diced”: two cells without a frame."""
-    found = _TWO_CELLS.fullmatch(line)
+    line = line if (found := _TWO_CELLS.fullmatch(line)) else _LEADERS.sub(" ", line)
     if found is None or durations_in(found["amount"]) or read_line(found["amount"]).low is None:
         return line
     amount, comma, rest = found["amount"].partition(",")

@@ -108,6 +108,7 @@ ASIDE = any_of(
     r"\b(über nacht|pro seite|je seite)\b",
     r"\b(simmer|boil|heat|warm) (the |all )?(sauce|glaze|mop)\b",
     r"\bthicken\w*",
+    r"\b(boil|cook|simmer)\w* (it |them |the juices? |the sauce )?down\b(?! to)",
     r"\breduc\w+(?! (to|heat|the heat)\b)",
     r"\bwith the wine\b",
 )

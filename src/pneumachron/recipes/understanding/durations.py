@@ -115,6 +115,9 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     # two and a half hours
     (re.compile(rf"\b{_COUNTED} and (?:an? )?(?P<share>half|quarter) (?=h(?:ou)?rs?\b)", re.I),
      lambda found: f"{_whole(found) + _SHARES[found['share'].lower()]:g} "),
+    # an hour and a half to two
+    (re.compile(r"\b(?:an |one |1 )?hour and a half to (two|three|2|3)\b(?: hours?)?", re.I),
+     lambda found: f"1.5 to {_NUMBER_WORDS.get(found[1].lower(), found[1])} hours"),
     # three and a half to four hours
     (re.compile(rf"\b{_COUNTED} and a half (?=(?:to|and|or|-) [\w. ]{{1,12}}h(?:ou)?rs?\b)",
                 re.I),

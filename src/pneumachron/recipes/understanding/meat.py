@@ -240,7 +240,7 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
 _WEIGHT = re.compile(
     r"\d+(?:[.,]\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?"
     r"(?:\s*(?:[-–]|to|or)\s*\d+(?:[.,]\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
-    r"(?:(?:kg|g|lbs?|pounds?|oz|ounces?)\b|#)",
+    r"(?:(?:kg|kilos?|g|lbs?|pounds?|oz|ounces?)\b|#)",
     re.I,
 )
 

@@ -140,6 +140,7 @@ FINISH_SHARE = 1.0 / 6.0
 """A later heat no longer than this part of the main one is a finish, no cooking. Judgement."""
 _CRUST = any_of(r"\bcrackl", r"\bcrisp", r"\bglaz", r"\bsticky\b", r"\bbrowned\b", r"\bbubbl",
                 r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b", r"\buncover", r"\bunwrap",
+                r"\b(foil|lid) off\b", r"\bskin (pop|puff|blister)",
                 r"\bbrush", r"\bbast", r"\bcaramel", r"\bpaint", r"\bcolou?r\b", r"\bchar\b",
                 r"\bknusprig", r"\bkross", r"\bkruste", r"\b(über)?bräun",
                 r"\bglasier", r"\bohne (folie|deckel)\b", r"\bfertig (backen|garen)\b")  # fmt: skip

@@ -8,11 +8,12 @@ _ENDS = re.compile(
     rf"(?<=[a-zäöüßCF)”\"’'…][.;!]){NO_END}\s+|(?<=\d\.)\s+(?=[A-ZÄÖÜ])|(?<=[A-Z]{{2}}\.)\s+(?=[A-Z])|(?<=[;!])\s+"
 )
 _SHORT = re.compile(
-    r"\b(?:approx|ca|deg|ingreds?|mins?|hrs?|lbs?|oz|tbsps?|tsps?|pkgs?|temp|no|vs|incl|ea|sec|st)\.$",
+    r"\b(?:approx|ca|deg|std|ingreds?|mins?|hrs?|lbs?|oz|tbsps?|tsps?|pkgs?|temp|no|vs|incl|ea|sec|st)\.$",
     re.I,
 )
 _GOES_ON = re.compile(
-    r"[\d½¼¾(]|[CF]\b|(?:covered|or|and|until|till?|per|total|longer|more|at|on|in|a|each)\b"
+    r"[\d½¼¾(]|[CF]\b|(?:covered|or|and|until|till?|per|total|longer|more|at|on|in|a|each"
+    r"|garen|br(?:ä|ae)unen|braten|schmoren|backen|kochen|ziehen|ruhen|k(?:ö|oe)cheln)\b"
 )
 
 
