@@ -125,7 +125,7 @@ def test_numbers_of_steps_before_a_time_are_numbers() -> None:
 
 @pytest.mark.parametrize(("plates", "said"), [
     (6, "6 serves"), (20, "Crowd of 20"), (6, "family of 6"), (4, "does 4"), (4, "to serve 4"),
-    (15, "for a party of 15"), (6, "half a dozen plates"), (5, "Serves 4-5"), (7, "Serves 6-8"),
+    (15, "for a party of 15"), (6, "half a dozen plates"),
 ])  # fmt: skip
 def test_for_how_many(plates: float, said: str) -> None:
     text = text_of("Cover and braise at 150C for 3 hours.").replace("ribs\n", f"ribs\n{said}\n", 1)

@@ -1,7 +1,6 @@
 """For how many a recipe is."""
 
 import re
-from math import floor
 
 from pneumachron.recipes.model import Recipe
 
@@ -48,7 +47,7 @@ MOST = 200
 
 
 def read_plates(recipe: Recipe) -> float | None:
-    """Plates by its yield, or by “serves 6” anywhere; of a range the middle, as a whole number."""
+    """Plates by its yield, or by “serves 6” anywhere; the middle of a range."""
     places = [
         (recipe.yields, (_COUNTED, _NUMBERS)),
         (recipe.description, (_COUNTED, _SAID)),
@@ -68,5 +67,5 @@ def read_plates(recipe: Recipe) -> float | None:
             if _THINGS.match(plain) and high > MOST_MADE:
                 continue
             if 1 <= low <= high <= MOST:
-                return float(floor((low + high + 1) / 2))
+                return (low + high) / 2
     return None
