@@ -1,4 +1,4 @@
-"""Planning: work out a request, keep the plan, work it out anew."""
+"""Planning: work out a request, keep the plan, work it out again."""
 
 from collections.abc import Iterator
 from contextlib import contextmanager
