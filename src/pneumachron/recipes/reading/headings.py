@@ -103,6 +103,16 @@ _BEHIND_A_HEADING = re.compile(
 """“Ingredients (2–3 servings)”."""
 
 
+MOST_MARKED_WORDS = 5
+"""Of a line that is a heading only because it is bold or emphasized. Judgement."""
+
+
+def may_be_marked(words: str) -> bool:
+    """Whether bold or emphasized words alone on a line may be a heading: few, and no sentence."""
+    few = 0 < len(words.split()) <= MOST_MARKED_WORDS
+    return few and re.search(r"[.!?,|\d]", words) is None
+
+
 def yield_in(line: str) -> str:
     """For how many, when a line says nothing else; empty when it does not."""
     plain = BULLET.sub("", line).strip("#*_ ").strip()

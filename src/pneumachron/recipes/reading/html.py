@@ -5,6 +5,7 @@ import re
 from selectolax.lexbor import LexborHTMLParser, LexborNode
 
 from pneumachron.recipes.model import MAX_LINES, MAX_TEXT, Recipe, Section
+from pneumachron.recipes.reading.headings import may_be_marked
 from pneumachron.recipes.reading.jsonld import (
     loads,
     recipes_in,
@@ -148,15 +149,10 @@ def _microdata(item: LexborNode) -> Recipe:
     )
 
 
-MOST_HEADING_WORDS = 5
-"""Of a paragraph that is all bold. Judgement."""
-
-
 def _is_heading(bold: LexborNode, paragraph: LexborNode) -> bool:
     """A paragraph that is nothing but a few bold words, and no sentence."""
     words = bold.text().strip()
-    short = 0 < len(words.split()) <= MOST_HEADING_WORDS
-    return short and words == paragraph.text().strip() and not re.search(r"[.!?,|\d]", words)
+    return words == paragraph.text().strip() and may_be_marked(words)
 
 
 def words_of_page(text: str) -> str:

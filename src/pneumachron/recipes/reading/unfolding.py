@@ -7,6 +7,7 @@ from markdown_it import MarkdownIt
 from markdown_it.token import Token
 
 from pneumachron.recipes.model import Part
+from pneumachron.recipes.reading.headings import may_be_marked
 from pneumachron.recipes.reading.looks import BULLET, VERBS, look_at
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
@@ -45,12 +46,10 @@ def _is_emphasized(children: list[Token]) -> bool:
     words = "".join(child.content for child in children).strip()
     whole = len(marks) > 2 and marks[0] in _OPENS and marks[-1] == _OPENS[marks[0]]
     once = whole and marks.count(marks[0]) == 1
-    return once and len(words.split()) <= MOST_HEADING_WORDS and not re.search(r"[.!?,|\d]", words)
+    return once and may_be_marked(words)
 
 
 _OPENS = {"em_open": "em_close", "strong_open": "strong_close"}
-MOST_HEADING_WORDS = 5
-"""Of a heading that is only emphasized. Judgement."""
 
 
 def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:

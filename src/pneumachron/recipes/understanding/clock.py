@@ -74,10 +74,11 @@ def _times(steps: tuple[str, ...]) -> Iterator[_Told]:
         for place, sentence in enumerate(sentences_in(step)):
             for clause in _CLAUSES.split(sentence):
                 if found := _TIME.search(clause):
-                    yield _told(found, clause, index, place)
+                    at = sentence.index(clause) + found.start()
+                    yield _told(found, clause, (index, place, at))
 
 
-def _told(found: re.Match[str], clause: str, step: int, place: int) -> _Told:
+def _told(found: re.Match[str], clause: str, where: tuple[int, int, int]) -> _Told:
     half = (found["half"] or "").lower()
     if found["word"]:
         hour, sure = _WORDS_H[found["word"].lower()], True
@@ -87,4 +88,4 @@ def _told(found: re.Match[str], clause: str, step: int, place: int) -> _Told:
     if half[:1] in {"a", "p"}:
         hour = hour % 12 + (12 if half.startswith("p") else 0)
     minute = int(found["minute"] or found["past"] or 0)
-    return _Told(60.0 * hour + minute, sure, clause, step, place, found.start())
+    return _Told(60.0 * hour + minute, sure, clause, *where)

@@ -8,7 +8,7 @@ from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.method import Cooking
 from pneumachron.recipes.understanding.patterns import any_of
-from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 
 Character: TypeAlias = Literal["burnt_ends", "bark", "crackling"]
 """What pressure does not give, and has to be made besides."""
@@ -88,7 +88,6 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
 """Looked for in this order."""
 _HOTTER = any_of(r"\b(turn|raise|crank|up) (up )?the heat\b", r"\bincrease (the )?(heat|oven)\b")
 """Of an oven; on the stove the same words only hurry the sauce."""
-_THEN = re.compile(r",? (?:and )?then ")
 
 
 def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
@@ -115,6 +114,6 @@ def _later(recipe: Recipe, cooking: Cooking) -> list[str]:
     step, place = cooking.main
     same = sentences_in(recipe.steps[step])
     # "simmer 35 minutes, then uncover and cook until syrupy"
-    same[place : place + 1] = _THEN.split(same[place]) if place < len(same) else []
+    same[place : place + 1] = THEN.split(same[place]) if place < len(same) else []
     rest = [text for later in recipe.steps[step + 1 :] for text in sentences_in(later)]
     return [*same[place + 1 :], *rest]

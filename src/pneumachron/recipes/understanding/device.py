@@ -7,7 +7,7 @@ from typing import Literal, TypeAlias
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.patterns import any_of
-from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 
 _SLOW = re.compile(
     r"\bslow[- ]?cook(er|ed|ing)?\b|\bcrock[- ]?pot\b|\b(?:the|my|your) crock\b(?! of)", re.I
@@ -159,7 +159,6 @@ def _without_a_bottle(recipe: Recipe, text: str) -> str:
     return _THE_BOTTLE.sub("", text) if bottled else text
 
 
-_THEN = re.compile(r",? (?:and )?then ")
 LONG_S = 3600.0
 """Who simmers meat for an hour and then grills it, for no told time, chars it only. Judgement."""
 
@@ -168,7 +167,7 @@ def _simmers_longer(recipe: Recipe) -> bool:
     """Whether the meat simmers in a pot for longer than it then lies on the grill."""
     told = [
         text for step in recipe.steps for sentence in sentences_in(step)
-        for text in _THEN.split(sentence)
+        for text in THEN.split(sentence)
     ]  # fmt: skip
     simmered_s = _longest_s(text for text in told if _simmers_until_done(text))
     grilled_s = _longest_s(text for text in told if _GRILL.search(text))

@@ -22,7 +22,7 @@ from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.other_ways import without_other_ways
 from pneumachron.recipes.understanding.oven_heat import oven_heat_c
 from pneumachron.recipes.understanding.patterns import any_of
-from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 
 Method: TypeAlias = Literal[
     "smoker", "oven_lid", "oven_open", "slow_low", "slow_high", "grill", "stovetop_pressure",
@@ -280,7 +280,6 @@ def _main_spans(index: int, step: str, device: Device | None) -> list[_Found]:
 _IN_ALL = re.compile(r"\W{0,2}(?:in )?(?:total|all|altogether)\b", re.I)
 _ANOTHER = re.compile(r"\banother ([1-9])(?=[.,;]|$)", re.I)
 """“4 hours. Then foil it up, back in, another 3.”"""
-_THEN = re.compile(r",? (?:and )?then ")
 _COMMAS = re.compile(r",\s+(?:then |and )?")
 
 
@@ -298,7 +297,7 @@ def _heat_in(sentence: str, device: Device | None) -> str | None:
     if _is_main_heat(sentence, device):
         return sentence
     # "simmer covered 25 min, then uncover and reduce"
-    first = _THEN.split(sentence)[0]
+    first = THEN.split(sentence)[0]
     if first != sentence and durations_in(first) and _is_main_heat(first, device):
         return first
     beside = ", ".join(part for part in _COMMAS.split(sentence) if not ASIDE.search(part))

@@ -17,6 +17,8 @@ _GOES_ON = re.compile(
 )
 
 
+THEN = re.compile(r",? (?:and )?then ")
+"""“Simmer 90 min, then onto the grill”: where another work begins in a sentence."""
 _UNIT = re.compile(r"[\d½¼¾⅓⅔]\s?(?:c|t|tsps?|tbsps?|tbs|oz|lbs?|pkgs?|qts?|pts?|g|ml)\.$", re.I)
 """“½ c. apple juice”: the dot ends a unit."""
 
