@@ -111,7 +111,7 @@ def test_foods_are_plausible() -> None:
     for food in foods().values():
         assert food.kind in KINDS
         # from memory: from dried leaves to honey and salt; wood is not measured by volume
-        assert 0.1 <= food.density_kg_l <= 1.5 or food.kind == "smoke_wood"
+        assert 0.1 <= food.density_kg_l <= 1.5 or food.kind in {"smoke_wood", "tool"}
         assert 0 <= food.piece_g <= 1000
 
 

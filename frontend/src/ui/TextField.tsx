@@ -13,7 +13,7 @@ export function TextField({ label, value, placeholder, trouble, onChange }: Prop
   const id = useId();
   return (
     <div className="flex flex-col">
-      <label htmlFor={id} className="text-[0.875rem] text-pencil">
+      <label htmlFor={id} className="text-[0.8125rem] text-pencil leading-tight">
         {label}
       </label>
       <input

@@ -23,9 +23,10 @@ PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauc
 _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
     ("marinade", r"\bmarinades?\b"),
-    ("rub", r"\b(rubs?|seasoning|spice mix)\b"),
+    ("rub", r"\b(rubs?|crust|seasoning|spice mix)\b"),
     ("glaze", r"\b(glaze|mop|basting|lacquer|varnish|wrap)\b"),
-    ("beside", r"\b(creams?|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving|toppings?|"
+    ("beside", r"\b(mash|creams?|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving"
+               r"|toppings?|"
                r"to finish|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
                r"|wraps|assembly|to assemble|sides?)\b"),

@@ -170,9 +170,11 @@ def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> 
         sprayed_lines(understood) | cured_lines(understood) | shared_lines(understood) | apart
         | slurry_water(understood)
     )  # fmt: skip
+    # “1 onion, 500 ml stock”: a line pours its first liquid
     liquids = tuple(
-        item for item in understood.ingredients if is_liquid(item) and item.index not in elsewhere
-    )
+        poured for item in understood.ingredients if item.index not in elsewhere
+        if (poured := next(filter(is_liquid, foods_in(item)), None)) is not None
+    )  # fmt: skip
     need = sum(resolve(run).filling.liquid_m3 for run in portioned.runs)
     kept = _insisted(choices, liquids)
     return pour(liquids, need, portioned.scale, kept)

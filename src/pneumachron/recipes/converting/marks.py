@@ -48,7 +48,7 @@ class OutLine:
         aside = self.aside if self.prepared is None else say(self.prepared)
         one = self.amount is not None and not self.unit and self.amount[1] <= ONE
         name = singular(self.name, self.food.words) if one else self.name
-        return f"{head}{name}" + (f", {aside}" if aside else "")
+        return f"{head}{name}".rstrip() + (f", {aside}" if aside else "")
 
 
 @dataclass(frozen=True, slots=True)

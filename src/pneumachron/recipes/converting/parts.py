@@ -50,10 +50,41 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         if part.role in _APART and not (meat or braise or SPRAYED.search(part.name)):
             # (a mop keeps meat moist in a smoker; under the lid nothing dries)
             # what is made behind all the rest, under a heading of its own, stays a sauce of its own
-            alone = part.role == "sauce" and part.name in own
+            alone = part.role == "sauce" and (
+                part.name in own or _is_made_late(understood, part.name)
+            )
             told_part = Part(part.name, "beside", part.lines) if alone else part
             found |= {item.index: told_part for item in items}
     return found
+
+
+def _is_made_late(understood: Understood, name: str) -> bool:
+    """“For the apple sauce, put everything in a pan”, behind the long heat: it is served apart."""
+    bare = _HEADING_WORDS.sub("", name).lower()
+    main = understood.cooking.main
+    if main is None or len(bare.split()) < 2 or brushes_the_sauce(understood):
+        return False
+    made = re.compile(
+        rf"\b(?:for|make|prepare|cook) (?:the |your )?{re.escape(bare)}\b"
+        rf"|\b(?:stir|whisk|shake|mix) (?:the |your )?(?:{re.escape(bare)}|sauce)(?: ingredients)?"
+        r" (?:together|until|till)\b",
+        re.I,
+    )
+    return any(made.search(text) for text in around(understood.said, *main)[1])
+
+
+def makes_a_side(understood: Understood, step: str) -> bool:
+    """Whether a step makes a part that is served beside the meat."""
+    names = {
+        _HEADING_WORDS.sub("", part.name).lower()
+        for part in parts_apart(understood).values() if part.role == "beside"
+    }  # fmt: skip
+    low = step.lower()
+    return any(
+        len(name.split()) > 1
+        and re.search(rf"\b(?:for|make|prepare) (?:the |your )?{re.escape(name)}", low)
+        for name in names
+    )
 
 
 def _sections_after(understood: Understood) -> Iterator[Section]:
@@ -237,6 +268,7 @@ def named_late(understood: Understood) -> dict[int, When]:
     # what is sweet and goes on between two long heats goes on late: it scorches
     longest = whole if cooking.main is None else around(understood.said, *cooking.main)
     found: dict[int, When] = {}
+    salad = _salad(understood, whole[1])
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     apart = parts_apart(understood)
     # the limes of the pickled onions are named late, and not those of the marinade
@@ -248,8 +280,29 @@ def named_late(understood: Understood) -> dict[int, When]:
         before, after = longest if item.kind in _SWEET else whole
         low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
         if item.kind not in _NEVER_LATE and is_named(item, late) and not is_named(item, low):
-            found[item.index] = _late_when(item, after)
+            found[item.index] = "beside" if item.index in salad else _late_when(item, after)
     return found
+
+
+def _salad(understood: Understood, late: list[str]) -> frozenset[int]:
+    """Lines that the steps mix raw, away from the meat, for a slaw or a salad."""
+    sentences = [text for step in late for text in sentences_in(step)]
+    if not any(_SALAD.search(text) for text in sentences):
+        return frozenset()
+    rows = [
+        named for text in sentences
+        if _TOSSED_RAW.search(text) and not WITH_THE_MEAT.search(text)
+        and len(named := rows_named(understood, text)) > 1
+        and any(understood.ingredients[row].kind in _RAW for row in named)
+    ]  # fmt: skip
+    return frozenset().union(*rows)
+
+
+_SALAD = any_of(r"\bslaw\b", r"\bsalad\b", r"\bsalsa\b", r"\brelish\b", r"\bpickles?\b")
+_TOSSED_RAW = any_of(
+    r"\b(combine|mix|toss|stir|dress)\b(?![^.;]*\b(pan|pot|heat|simmer|boil|sauce)\b)"
+)
+_RAW: frozenset[Kind] = frozenset({"root", "tender_veg", "fresh_herb", "unknown"})
 
 
 _EXCEPT = re.compile(

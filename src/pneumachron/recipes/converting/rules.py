@@ -17,6 +17,7 @@ from pneumachron.recipes.converting.context import (
 )
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
 from pneumachron.recipes.converting.marks import OutLine, When
+from pneumachron.recipes.converting.seasoning import SPRAYED
 from pneumachron.recipes.model import PartRole
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind, foods
 from pneumachron.recipes.understanding.patterns import any_of
@@ -24,12 +25,17 @@ from pneumachron.recipes.understanding.patterns import any_of
 SUGAR_KG_M3 = 50.0
 """Sugar in the pot's liquid at most. Common practice."""
 RUB_SUGAR_KG_PER_KG = 0.010
+NEARLY_ALL = 0.9
+"""So much of a rub's sugar is all of it: nobody keeps a pinch of it back. Judgement."""
 DRIED_SHARE, CHILLI_SHARE = 2.0 / 3.0, 0.75
 PAPRIKA_KG_PER_KG = 0.004
 """Smoked paprika instead of smoke, 3–5 g a kilo. Common practice."""
 LIQUID_SMOKE_M3_PER_M3 = 3e-3
 """2–4 ml in a litre. Common practice."""
 ACID_AFTER_SHARE = 0.5
+MOST_FAT_M3, FAT_M3 = 150e-6, 30e-6
+"""More fat than the first would be deep under pressure; the second browns any load. Judgement; that
+nothing is fried under pressure is what makers' manuals say, from memory."""
 
 
 RuleFn = Callable[[ConversionContext, Ingredient], ConvertedLines]
@@ -132,7 +138,7 @@ def _sugar_thick(context: ConversionContext, item: Ingredient) -> ConvertedLines
 
 
 def _rub_sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    if context.sweet_left_kg >= 0.97:
+    if context.sweet_left_kg >= NEARLY_ALL:
         return _kept("season")(context, item)
     share = context.sweet_left_kg
     return ConvertedLines(
@@ -258,6 +264,19 @@ def _cure(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     return ConvertedLines((plain_line(context, item, "cure"),), "cure_in_order")
 
 
+def _fat(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """Enough to brown the meat; what would be deep fat stays out."""
+    asked_m3 = context.scale * (item.volume_m3 or 0.0)
+    if asked_m3 <= MOST_FAT_M3:
+        return _kept("sear")(context, item)
+    return ConvertedLines((volume_line(context, item, "sear", FAT_M3),), "fat_limited")
+
+
+def _tool(_context: ConversionContext, _item: Ingredient) -> ConvertedLines:
+    """Bags, foil and string of another device: nothing of it goes under pressure."""
+    return ConvertedLines((), "tool_struck")
+
+
 BY_KIND: dict[Kind, RuleFn] = {
     "meat": _meat,
     "other_meat": _kept("sear"),
@@ -278,7 +297,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "flour": _moved("flour_left_off", "after"),
     "starch": _moved("starch_after", "after"),
     "dairy": _moved("dairy_after", "after"),
-    "fat": _kept("sear"),
+    "fat": _fat,
     "binder": _binder,
     "spice": _kept("pot"),
     "salt": _kept("season"),
@@ -295,6 +314,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "smoke_liquid": _liquid_smoke,
     "beside": _kept("beside"),
     "cure": _cure,
+    "tool": _tool,
     "unknown": _unknown,
 }
 """One rule for each kind of ingredient."""
@@ -303,9 +323,13 @@ _SERVED = any_of(
     "to serve", "to garnish", "to finish", "for (the )?garnish(ing)?", "for serving",
     "for topping", "to top", "for sprinkling", "at the table", "for the table", "on the side",
 )  # fmt: skip
+_BUNS_AND = any_of(r"\b(buns|rolls|bread|tortillas|noodles|rice)( and|,) \w+$")
+"""“Hoagie rolls and provolone” are both for the table."""
 _MORE = any_of(r"(?:\bplus|\+|\band) (?:some )?(?:more|extra)\b")
 """“½ cup sauce, plus more to serve”: some of it is cooked."""
 _GLAZES = any_of(r"^to (glaze|brush|baste)\b", r"^for (the )?(glaze|glazing|brushing)\b")
+_SPRITZ = re.compile(r"\W*(?:sprit?z|mop)\b[^:]{0,12}:", re.I)
+"""“Spritz: ½ cup broth, 1 Tbsp hot sauce”: all of it is sprayed on."""
 _SPRAYED: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
 
 
@@ -317,14 +341,28 @@ def apply_rule(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         return ConvertedLines((plain_line(context, item, "cure", unscaled),), "cure_in_order")
     if item.kind == "meat" and item.index != context.understood.meat_index:
         return _kept("season")(context, item)
-    if item.index in context.sprayed - context.parts.keys() and item.kind in _SPRAYED:
+    sprayed = item.index in context.sprayed - context.parts.keys()
+    if _is_of_a_spray(context, item) or (sprayed and item.kind in _SPRAYED):
         return ConvertedLines((), "spritz_struck")
     if _GLAZES.search(item.line.aside) and item.kind not in {"meat", "smoke_wood"}:
         return _kept("finish")(context, item)
     served = _SERVED.search(item.line.aside) and not _MORE.search(item.line.aside)
-    if served and item.kind != "smoke_wood":
+    with_buns = item.line.low is None and _BUNS_AND.search(item.line.name)
+    if (served or with_buns) and item.kind != "smoke_wood":
         return _kept("beside")(context, item)
     return _by_kind(context, item)
+
+
+def _is_of_a_spray(context: ConversionContext, item: Ingredient) -> bool:
+    """Whether a line stands under “Mop” or “Spritz”: the salt in it is none for the meat."""
+    recipe = context.understood.recipe
+    under = any(item.index in part.lines and SPRAYED.search(part.name) for part in recipe.parts)
+    # a sweet mop is brushed on at the end as well
+    thin = item.kind in _SPRAYED | _IN_A_SPRAY
+    return (under and thin) or _SPRITZ.match(recipe.ingredients[item.index]) is not None
+
+
+_IN_A_SPRAY: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb"})
 
 
 def _kind_of(context: ConversionContext, item: Ingredient) -> Kind:
@@ -368,7 +406,9 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         return ConvertedLines((plain_line(context, item, when),), "named_late")
     if when == "beside" and any(line.when == "after" for line in found.lines):
         return ConvertedLines((plain_line(context, item, when),), "named_late")
-    if when is not None and any(line.when in _UNDER_THE_LID for line in found.lines):
+    # raw roots that go in late still have to be cooked
+    moves = _UNDER_THE_LID - ({"own_run"} if when == "after" else set())
+    if when is not None and any(line.when in moves for line in found.lines):
         return ConvertedLines((plain_line(context, item, when),), "named_late")
     return found
 

@@ -11,6 +11,7 @@ from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWords
 from pneumachron.recipes.converting.naming import names_any, rows_named
+from pneumachron.recipes.converting.parts import makes_a_side
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.seasoning import CURED, is_cured
 from pneumachron.recipes.converting.themes import Theme, is_own_work, mixes_a_glaze, theme_of
@@ -221,8 +222,10 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     own = is_own_work(step) or thickens_with_more(understood, step)
     lost = theme in _ABSORBING and own
     elsewhere = theme == "serve" and not names_any(understood, step)
-    browned_late = theme == "sear" and index > max(understood.cooking.steps, default=index)
-    if lost or elsewhere or browned_late:
+    late = index > max(understood.cooking.steps, default=index)
+    beside = late and makes_a_side(understood, step)
+    browned_late = theme == "sear" and late
+    if lost or elsewhere or browned_late or beside:
         return "own_words"
     if understood.crust.kind == "glaze" and glazes(step):
         return "release"  # the lid is off there, and the juice boiled down

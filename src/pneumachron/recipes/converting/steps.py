@@ -24,6 +24,7 @@ from pneumachron.core.procedure.to_table import is_lit_early, preheat_steps
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
+from pneumachron.recipes.converting.naming import rows_named
 from pneumachron.recipes.converting.parts import strewn_late
 from pneumachron.recipes.converting.pot_work import shreds
 from pneumachron.recipes.converting.seasoning import marinating_s, rub_rest_s
@@ -82,7 +83,7 @@ def write_steps(work: Work) -> tuple[OutStep, ...]:
         if step.kind in _WAITED_FOR:
             now = [told for told in early if _is_time_for(told, step.kind)]
             early = [told for told in early if told not in now]
-            found += [OutStep("own_words", (own_words(told.text),)) for told in now]
+            found += [OutStep("own_words", _with_what_waits(work, told)) for told in now]
         found.append(step)
     return (*found, *(OutStep("own_words", (own_words(told.text),)) for told in serving))
 
@@ -100,6 +101,23 @@ def _is_time_for(told: OwnWords, kind: str) -> bool:
     if kind == "pot":
         return told.before_heat
     return told.before_finish or kind == "carve"
+
+
+_TO_MARINATE = re.compile(r"\bmarinat|\bfridge\b|\brefrigerat|\bovernight\b", re.I)
+_WAITS: frozenset[When] = frozenset({"after", "finish"})
+
+
+def _with_what_waits(work: Work, told: OwnWords) -> tuple[Message, ...]:
+    """What is blended or poured in before the lid, without what goes in after pressure."""
+    said = own_words(told.text)
+    if not told.before_heat or _TO_MARINATE.search(told.text):
+        return (said,)
+    named = rows_named(work.understood, told.text)
+    early = {line.origin for line in work.lines if line.when not in _WAITS}
+    names = listed(line.name for line in work.lines if line.origin in named - early)
+    # of a glaze nothing goes into the cooker
+    poured = any(line.origin in named and line.when == "pot" for line in work.lines)
+    return (said, _say("leave_out", names=names)) if names and poured else (said,)
 
 
 def own_words(text: str) -> Message:
@@ -286,10 +304,12 @@ def _sauce(work: Work) -> OutStep | None:
     # "starch mixed with cold water": the step says with what itself
     thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]).split(" + ")[0] for line in slurry]
     milk = [line.name for line in after if line.food.kind == "dairy"]
+    raw = [line.name for line in after if line.food.kind == "tender_veg"]
     # the water of a slurry is told with it
     wet = [line for line in after if slurry and line.food.words == "water"]
-    rest = [line.name for line in after if line not in [*slurry, *wet] and line.name not in milk]
-    stages = (("thicken", thick), ("stir_in", rest), ("dairy_last", milk))
+    named = {*milk, *raw}
+    rest = [line.name for line in after if line not in [*slurry, *wet] and line.name not in named]
+    stages = (("simmer_in", raw), ("thicken", thick), ("stir_in", rest), ("dairy_last", milk))
     said = [_say(code, names=listed(names)) for code, names in stages if names]
     out = listed(line.name for line in work.lines if _is_taken_out(work, line))
     taken_out = (_say("fish_out", names=out),) if out else ()

@@ -27,8 +27,11 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "heat",
         any_of(
             r"^(cook(ing)? )?temp(erature)?\s*:",
-            r"^(wood|fuel|pit|smoker|grill|fire)\s*:",
+            r"^(wood|fuel|pit|smoker|grill|fire|slow([- ]cooker)?|crock[- ]?pot)\s*:",
             r"^oven\s*:?\s*\d",
+            r"^\W*(it(['’]s| is) )?done (at|when|once)\b",
+            r"^\W*([a-z]{3,9} )?\d{1,2}([:.][0-5]\d( ?[ap]m)?| ?[ap]m)\W+"
+            r"([\w°]+\W+){0,2}(on|off|out|in|smoker|pit|internal|done)\b(?! the)",
             r"^\W*(NP?R|QP?R|(natural|quick) (pressure )?release)\b",
         ),
     ),
@@ -113,6 +116,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bcrisp",
             r"\bdirect heat",
             r"\bunder the grill",
+            r"\b(medium-)?hot grill\b",
         ),
     ),
     (
@@ -187,8 +191,17 @@ def theme_of(step: str, *, late: bool = False) -> Theme:
     """
     for theme, pattern in _THEMES:
         if not (late and theme in _ONLY_EARLY) and pattern.search(step):
-            return theme
-    return "other"
+            return "heat" if theme == "serve" and _LETS_PRESSURE_GO.search(step) else theme
+    return "heat" if _LETS_PRESSURE_GO.search(step) else "other"
+
+
+_LETS_PRESSURE_GO = any_of(
+    r"\bpressure\b[^.;]{0,20}\b(down|drops?|falls?|releas\w*|reduced?|go)\b",
+    r"\b(release|vent|reduce|drop|lower|let (out|off|go))\b[^.;]{0,20}\b(pressure|steam)\b",
+    r"\bcold (water|tap)\b[^.;]{0,30}\b(lid|cooker)\b",
+    r"\b(lid|cooker)\b[^.;]{0,30}\bcold (water|tap)\b",
+)
+"""Another cooker's way down: cold water over its lid is none for an electric one."""
 
 
 _OWN_WORK = any_of(
@@ -212,7 +225,8 @@ def is_own_work(text: str) -> bool:
 
 
 MIXED = any_of(
-    r"\b(stir|mix|whisk|blend|combine|beat|shake)\b(?! (it |them |everything )?(in|into)\b)",
+    r"\b(stir|mix|whisk|blend|pur[eé]e|combine|beat|shake)\b"
+    r"(?! (it |them |everything )?(in|into)\b)",
     r"\bbring [^.;]*(,|\band\b)[^.;]* to (a|the) (simmer|boil)\b",
 )
 WITH_THE_MEAT = any_of(

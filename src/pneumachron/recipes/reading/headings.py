@@ -9,7 +9,7 @@ from pneumachron.recipes.understanding.patterns import any_of
 
 Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 
-_ASKS = r"(you(['’]ll| will)? need|you need|what goes in( it)?|shopping list)"
+_ASKS = r"((you|u)(['’]ll| will)? need|what goes in( it)?|shopping( list)?|(what to )?buy)"
 _INGREDIENTS = re.compile(
     rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff)"
     r"(\s+(\d+\s?x\s*)+|\s+(us|metric|imperial|us customary)(\s*[|/]\s*\w+)*"
@@ -18,8 +18,8 @@ _INGREDIENTS = re.compile(
 )
 _STEPS = re.compile(
     r"^(the )?(do|method|directions?|instructions?|steps?|preparation|procedure|"
-    r"what (to|you|we|i) do|do this|plan|so geht['’]s|"
-    r"here['’]s how|the (doing|making)|"
+    r"what (to|you|u|we|i) do|do this|plan|so geht['’]s|"
+    r"here['’]s how|how|the (doing|making)|"
     r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,
 )
@@ -46,8 +46,8 @@ _CAPITALS = re.compile(
 )
 _EMPHASIZED = re.compile(r"^(\*\*|\*|__|_)[^*_]{2,50}\1:?$")
 YIELD = any_of(
-    r"^(serves|servings?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
-    r"^(serves|feeds) about \d.{0,20}$",
+    r"^(serves|servings?(?: per \w+)?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
+    r"^(serves|feeds) (about )?\d{1,2}\b(?! ?(?:oz|g|lb|kg)\b).{0,60}$",
     r"^for \d{1,3}( (people|persons|plates|of us))?\.?$",
     r"^portionen\s*:\s*\d{1,3}$",
     r"^(?:(?:rezept |zutaten )?f(?:ü|ue)r )?(?:ca\. )?\d{1,3} (?:personen|portionen|leute)\s*:?$",
@@ -55,15 +55,17 @@ YIELD = any_of(
 )
 TIMES = re.compile(
     r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total) time \d|\b(prep|total) \d"
-    r"|^hands[- ]on(?: time)?:?\s*\d"
+    r"|\bhands[- ]on(?: time)?:?\s*\d|\bin the oven\s*:\s*\d"
     r"|^(?:total |active |cooking |overall )?time\s*:\s*\d"
     r"|\b(?:zubereitungs|gar|koch|brat|schmor|vorbereitungs|arbeits|gesamt)zeit\s*:",
     re.I,
 )
 """“Cook 4 hours” alone is a step."""
 _ON = re.compile(
-    r"\b(serves|servings?|feeds|yields?|makes)\s*:?\s*\d{1,3}(\s*([–-]|to)\s*\d{1,3})?"
-    r"|\b\d{1,3}(\s*([–-]|to)\s*\d{1,3})? (servings|portions|people|persons)\b",
+    r"\b(serves|servings?(?: per \w+)?|feeds|yields?|makes|portionen|personen)\s*:?"
+    r"\s*\d{1,3}(\s*([–-]|to)\s*\d{1,3})?"
+    r"|\b\d{1,3}(\s*([–-]|to)\s*\d{1,3})? (servings|portions|people|persons)\b"
+    r"|\bfor \d{1,2}(\s*([–-]|to)\s*\d{1,2})?(?=\W*$)",
     re.I,
 )
 STEP_LABEL = re.compile(r"^step \d{1,2}\s*[:.]?$", re.I)

@@ -6,14 +6,22 @@ from dataclasses import dataclass
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
-from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.patterns import PICTURE, any_of
 
 BULLET = re.compile(
     r"^\s*(?:[-*•·▢☐+\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐+\u2013]\s+"
     r"|^\s*[●○◎◆◇■□\u2460-\u2473\u2776-\u277f]\s*"
+    r"|^\s*[-•](?=[\dA-Za-z½⅓⅔¼¾⅛])"
+    rf"|^\s*(?:(?![☆★▢☐]){PICTURE})+\s*(?=[\w½⅓⅔¼¾⅛])"
+)
+_SIZES = (
+    r"(?:inch|in\b|cm|mm|lb|pound|kg|kilo|oz|ounce|g\b|ml|bone|rib|rack|quart|lit|hour|h\b|min|day"
+    r"|to\b)"
 )
 NUMBERED = re.compile(
-    r"^\s*(?:step\s*)?\d{1,2}\s*(?:[.):]\s+(?=[A-Za-z])|\)\s+(?=\d))|^\s*step\s+\d{1,2}\s+", re.I
+    r"^\s*(?:step\s*)?\d{1,2}\s*(?:[.):]\s+(?=[A-Za-z])|\)\s+(?=\d))|^\s*step\s+\d{1,2}\s+"
+    rf"|^\s*\d{{1,2}}-(?=[A-Za-z])(?!{_SIZES})",
+    re.I,
 )
 _LABEL = re.compile(r"^(?:rub|spritz|mop|glaze|sauce|slather|binder)\s*:\s+(?=[\d½⅓⅔¼¾⅛])", re.I)
 """“Spritz: 1 cup cider vinegar”: what a food is for, and no work."""
@@ -44,7 +52,7 @@ CLUTTER = any_of(
     r"^(hi|hello|hey|dear|see you|love|cheers|thanks|thank you|enjoy|xo+\w*|good luck|"
     r"bon app\w+|yours|regards|best (requests|regards))\b[^.]{0,40}[,:.!]*$",
     r"^[★☆⭐*\s]+\d?", r"^>", r" [»\u203a|·] .* [»\u203a|·] ", r"^\w+ » ", r"\bwrote:$",
-    r"^https?://", r"^(\d+x[\s|/]*){2,}$",
+    r"^https?://", r"^@\w+\b", r"^(\d+x[\s|/]*){2,}$",
     r"^edited \d", r"\bthis post may\b",
 )  # fmt: skip
 """What stands around a recipe on a page, in a forum or in a mail."""
@@ -61,25 +69,31 @@ STARTS_COUNTED = re.compile(
 )
 _CHAT = re.compile(r"\b(i|i'm|i’m|i've|i’ve|me|my|mum|mom|we|our|everyone|grandmother)\b", re.I)
 VERBS = frozenset({
-    "add", "arrange", "bake", "baste", "bbq", "beat", "blanch", "blend", "boil", "braise",
-    "brine", "bring", "broil", "brown", "brush", "bubble", "build", "carve", "char", "check",
-    "chill", "chop", "clean", "close", "coat", "coil", "combine", "cook", "cool", "cover",
-    "crisp", "crush", "cube", "cut", "dab", "deglaze", "dice", "dip", "discard", "divide", "dot",
-    "drain", "drape", "dredge", "dress", "drizzle", "drop", "dry", "dust", "fill", "finish",
-    "flip", "fold", "fork", "freeze", "fry", "garnish", "get", "give", "glaze", "go", "grate",
-    "grill", "halve", "hang", "heap", "heat", "hit", "hoist", "hold", "keep", "lay", "leave",
-    "let", "lift", "light", "line", "load", "lock", "lower", "make", "marinate", "mash", "melt",
-    "mince", "mix", "mop", "nestle", "open", "paint", "part", "pat", "peel", "place", "plate",
-    "poach", "poke", "pop", "pour", "preheat", "press", "prick", "pull", "puree", "put",
-    "quarter", "ready", "reduce", "refrigerate", "remove", "render", "rest", "return", "rinse",
-    "roast", "roll", "rub", "salt", "sauce", "scald", "scatter", "scoop", "score", "scrape",
-    "seal", "sear", "season", "separate", "serve", "set", "shake", "shred", "simmer", "sit",
-    "skewer", "skim", "slake", "slash", "slather", "slice", "smear", "smoke", "smother", "soak",
+    "add", "allow", "apply", "arrange", "assemble", "bake", "baste", "bbq", "beat", "begin",
+    "blanch", "blend", "blitz", "boil", "braise", "brine", "bring", "broil", "brown", "brush",
+    "bubble", "build", "bury", "butterfly", "caramelise", "caramelize", "carve", "char", "check",
+    "chill", "chop", "clean", "close", "coat", "coil", "combine", "continue", "cook", "cool",
+    "cover", "crisp", "crush", "cube", "cut", "dab", "defat", "deglaze", "degrease", "dice", "dip",
+    "discard", "divide", "dot", "double", "drain", "drape", "dredge", "dress", "drizzle", "drop",
+    "dry", "dust", "enjoy", "ensure", "fill", "finish", "flip", "fold", "fork", "freeze", "fry",
+    "garnish", "get", "give", "glaze", "go", "grate", "grill", "halve", "hang", "heap", "heat",
+    "hit", "hoist", "hold", "immerse", "insert", "keep", "knead", "lay", "layer", "lean", "leave",
+    "let", "lift", "light", "line", "load", "lock", "lower", "make", "marinate", "mash", "massage",
+    "melt", "microwave", "mince", "mix", "mop", "move", "nestle", "open", "pack", "paint",
+    "parboil", "part",
+    "pass", "pat", "peel", "pierce", "pile", "place", "plate", "plonk", "plunge", "poach", "poke",
+    "pop", "portion", "position", "pour", "preheat", "press", "prick", "prop", "pull", "pulse",
+    "puree", "put", "quarter", "raise", "ready", "reduce", "refrigerate", "remove", "render",
+    "repeat", "reserve", "rest", "return", "rinse", "roast", "roll", "rub", "salt", "sauce", "saut",
+    "scald", "scatter", "scoop", "score", "scrape", "seal", "sear", "season", "secure", "separate",
+    "serve", "set", "shake", "shove", "shred", "sieve", "simmer", "sit", "skewer", "skim", "skin",
+    "slake", "slash", "slather", "slice", "slide", "sling", "smear", "smoke", "smother", "soak",
     "soften", "spatchcock", "spoon", "spray", "spread", "sprinkle", "spritz", "squeeze", "stab",
-    "stand", "start", "steam", "steep", "stir", "strain", "stuff", "take", "tear", "tent",
-    "thicken", "thin", "throw", "tie", "tip", "toss", "transfer", "trim", "try", "turn",
-    "uncover", "unwrap", "use", "vent", "wait", "warm", "wash", "weigh", "whisk", "whiz", "work",
-    "wrap",
+    "stack", "stand", "start", "steam", "steep", "stir", "strain", "stuff", "submerge", "sweat",
+    "swirl", "switch", "take", "taste", "tear", "tenderize", "tent", "thicken", "thin", "thread",
+    "throw", "tie", "tip", "toast", "toss", "transfer", "trim", "truss", "try", "tuck", "turn",
+    "uncover", "unroll", "untie", "unwrap", "use", "vent", "wait", "warm", "wash", "weigh", "whip",
+    "whisk", "whiz", "whizz", "work", "wrap",
 })  # fmt: skip
 """Words that begin a step."""
 _NOT_VERBS = ("salt", "brown sugar", "brown rice", "brown onion", "brown mustard",
@@ -94,7 +108,11 @@ _WHAT_FOR = re.compile(
     re.I,
 )
 """“Sesame seeds to finish” is no work."""
-_SHORT = re.compile(r"\b(?:lbs?|oz|tsps?|tbsps?|pkgs?|pkts?|ea|approx|c|qts?|pts?|gal|in)\.$", re.I)
+_SHORT = re.compile(
+    r"\b(?:lbs?|oz|tsps?|tbsps?|pkgs?|pkts?|ea|approx|c|qts?|pts?|gal|in|pcs?|chpd|chopd|lge?|med|sm"
+    r"|gr|drd|frz|opt)\.$",
+    re.I,
+)
 """“4 to 5 lbs.”: the end of a word, and of no sentence."""
 ALSO_ADJECTIVES = frozenset({"warm", "cool", "dry", "thin", "clean", "open", "crisp", "ready"})
 _AFTER_A_VERB = frozenset({
@@ -124,8 +142,9 @@ def look_at(line: str) -> Look:
     plain = _LABEL.sub("", BULLET.sub("", text).strip().lstrip("# "))
     words = re.findall(r"[a-zäöüß]+", _WHAT_FOR.sub("", plain).lower())
     found = read_line(plain)
-    timed = bool(durations_in(plain))
-    hot = bool(temperatures_in(plain))
+    at_a_time = _AT_A_TIME.match(plain) is not None
+    timed = at_a_time or bool(durations_in(plain))
+    hot = bool(temperatures_in(plain)) or _HEAT_LABEL.match(plain) is not None
     starts = _starts_with_verb(plain, words)
     told = plain.endswith((".", "!")) and len(words) >= 5
     sentence = told and not (_SHORT.search(plain) or _WHAT_FOR.search(plain))
@@ -134,6 +153,7 @@ def look_at(line: str) -> Look:
     counted = bool(STARTS_COUNTED.match(plain)) or bool(re.search(r"[\d½⅓⅔¼¾⅛]", plain))
     # nor is the “rack” of a title one rack
     amount = found.low is not None and counted and (known or bool(STARTS_COUNTED.match(plain)))
+    amount = amount and not at_a_time
     # so much of a food is an ingredient, whatever word it begins with
     clutter = bool(_ASKED.match(plain)) or (
         not (amount and known) and (bool(CLUTTER.search(plain)) or not words or plain.endswith("?"))
@@ -168,9 +188,18 @@ def look_at(line: str) -> Look:
     return Look(food, work, clutter, amount)
 
 
+_AT_A_TIME = re.compile(r"\d{1,2}:[0-5]\d(?![\d:])")
+"""“2:45 wrap”, in a table of what is done when."""
+_HEAT_LABEL = re.compile(r"(?:temp(?:erature)?|heat|pit|fire|smoker|grill|oven)\s*:\s*\d{3}", re.I)
+_MOST_NOUNS = 4
+"""Words of two foods on a line. Judgement."""
+
+
 def _starts_with_verb(plain: str, words: list[str]) -> bool:
     if not words or plain.lower().startswith(_NOT_VERBS):
         return False
     if words[0] in ALSO_ADJECTIVES:
         return len(words) > 1 and words[1] in _AFTER_A_VERB
-    return words[0] in VERBS
+    # "mash and greens" is food, "mash and season" is work
+    noun = words[1:2] == ["and"] and len(words) <= _MOST_NOUNS and words[2:3] != []
+    return words[0] in VERBS and not (noun and words[2] not in VERBS)

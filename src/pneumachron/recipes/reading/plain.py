@@ -13,6 +13,7 @@ from typing import Literal, TypeAlias
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
 from pneumachron.recipes.reading.looks import NUMBERED
+from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
 from pneumachron.recipes.reading.prose import (
     foods_in_prose,
     is_told_part,
@@ -35,6 +36,8 @@ from pneumachron.recipes.reading.unfolding import (
     later_part,
     markdown_lines,
     unfolded,
+    with_nested_parts,
+    with_their_values,
 )
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import food_of
@@ -60,7 +63,7 @@ _OUT_OF_A_LIST = 1.0
 
 def read_plain(text: str) -> Recipe:
     """A recipe from pasted text."""
-    return _sorted(line for line in text.split("\n"))
+    return _sorted(with_nested_parts(text.split("\n")))
 
 
 def read_markdown(text: str) -> Recipe:
@@ -70,7 +73,7 @@ def read_markdown(text: str) -> Recipe:
 
 def _sorted(lines: Iterator[str]) -> Recipe:
     text = Text()
-    for raw in (part for line in lines for part in unfolded(line)):
+    for raw in (part for line in with_their_values(lines) for part in unfolded(line)):
         line = joined_cells(raw.strip())
         if line.strip(" -_=*#"):
             text.take(line)
@@ -199,7 +202,8 @@ def _cheapest(
             came_from = [worth[at] - (leave if at != place else 0.0) for at in range(place + 1)]
             best = max(range(place + 1), key=lambda at: (came_from[at], at))
             step.append(best)
-            new.append(came_from[best] + _emission(row, state, sure_steps=sure_steps))
+            unread = _left_unread(row) if state == "after" and order[1] == "steps" else 0.0
+            new.append(came_from[best] + _emission(row, state, sure_steps=sure_steps) - unread)
         worth = new
         came.append(step)
     place = max(range(len(order)), key=lambda at: worth[at])
@@ -209,6 +213,15 @@ def _cheapest(
         states.append(order[place])
         place = step[place]
     return total, states[::-1]
+
+
+def _left_unread(row: Row) -> float:
+    """What counts against work that is left out behind the ingredients.
+
+    Who tells the work first, and the ingredients below it, has told all of it.
+    """
+    idle = row.heading is not None or row.under in {"notes", "end"} or row.look.clutter
+    return 0.0 if idle else max(row.look.work, 0.0)
 
 
 def _called(rows: list[Row]) -> Row | None:
@@ -241,7 +254,7 @@ class _Sorted:
         title = self._title()
         ingredients, parts = self._ingredients()
         steps, sections = self._steps()
-        early = self._work_before(title)
+        early = self._work_before(title) + self._strayed()
         steps = [*(row.plain for row in early), *steps]
         sections = [replace(each, first=each.first + len(early)) for each in sections]
         notes = tuple(
@@ -269,6 +282,9 @@ class _Sorted:
                 foods, told = foods_in_prose([*before, *steps], len(lines))
                 lines, parts = [*lines, *foods], [*parts, *told][:MAX_PARTS]
                 steps = steps if sections else without_meat_only(steps)
+        elif all(food_of(line).kind == "meat" for line in ingredients):
+            # only the meat stands on a line of its own: the rest is told with the work
+            lines = [*ingredients, *foods_in_prose(steps, len(ingredients))[0]]
         return Recipe(
             title=title_of(title.plain) if title else self.text.subject,
             ingredients=tuple(lines),
@@ -297,6 +313,12 @@ class _Sorted:
             and row is not title and row.look.work >= _SURE_WORK
         ]  # fmt: skip
 
+    def _strayed(self) -> list[Row]:
+        """“Parboil 30 min”, between the meat and its sauce on a card: work, and no food."""
+        if any(row.heading == "ingredients" for row, _ in self.pairs):
+            return []
+        return [row for row, state in self.pairs if state == "ingredients" and _is_strayed(row)]
+
     @staticmethod
     def _no_words(row: Row) -> bool:
         return row.look.clutter or row.heading not in {None, "part"}
@@ -324,6 +346,7 @@ class _Sorted:
     def _ingredients(self) -> tuple[list[str], list[Part]]:
         lines: list[str] = []
         parts: list[tuple[str, list[int]]] = []
+        strayed = self._strayed()
         for row, state in self.pairs:
             if state != "ingredients":
                 if _is_lost_meat(row, state):
@@ -333,11 +356,11 @@ class _Sorted:
                 parts.append((row.plain.strip("*_: "), []))
             elif row.heading is None and row.look.clutter:
                 self.left_out.append(row.plain)
-            elif row.heading is None:
+            elif row.heading is None and row not in strayed:
                 if parts:
                     parts[-1][1].append(len(lines))
                 lines.append(row.plain)
-        lines = _without_numbers(lines)
+        lines = without_numbers(lines)
         return lines, [
             Part.of(name, tuple(rows))
             for name, rows in parts[:MAX_PARTS]
@@ -368,39 +391,20 @@ class _Sorted:
             else:
                 steps.append(row.plain)
         # "2. 10 am: ribs on" is a number before a time, once all of them are numbered
-        steps = [NUMBERED.sub("", step) for step in _without_romans(_without_numbers(steps))]
-        steps = _without_numbers(steps, _BARE_NUMBER)
+        steps = [NUMBERED.sub("", step) for step in without_romans(without_numbers(steps))]
+        steps = without_numbers(steps, BARE_NUMBER)
         return steps, [Section(name, first) for first, name in named.items() if first < len(steps)]
+
+
+def _is_strayed(row: Row) -> bool:
+    sure = row.look.work >= _SURE_WORK and row.look.food <= -_FOOD
+    return sure and row.heading is None and not row.look.clutter
 
 
 _SURE_WORK = 1.5
 """How much a line above the recipe looks like work that is some. Judgement."""
 _TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[:–-]\s", re.I)
 """A line among the steps that is no step."""
-_NUMBER = re.compile(r"^\s*(\d{1,3})[.)]\s+(?=\S)")
-
-
-_BARE_NUMBER = re.compile(r"^\s*(\d{1,2})\s+(?=[A-Z])")
-
-
-def _without_numbers(lines: list[str], number: re.Pattern[str] = _NUMBER) -> list[str]:
-    """A list that is numbered from 1 on: “1. 4 lb pork” is no fourteen pounds of anything."""
-    numbers = [found and int(found[1]) for found in map(number.match, lines)]
-    if len(lines) > 1 and numbers == list(range(1, len(lines) + 1)):
-        return [number.sub("", line) for line in lines]
-    return lines
-
-
-_ROMAN = re.compile(r"^\s*(i{1,3}|iv|vi{0,3}|ix|xi{0,3})[.)]\s+(?=\S)", re.I)
-_LEAST_ROMANS = 3
-"""Steps with Roman numbers that are numbered so. Judgement."""
-
-
-def _without_romans(steps: list[str]) -> list[str]:
-    """“i. Blanch. ii. Melt.”: all steps are numbered so, or none."""
-    if len(steps) >= _LEAST_ROMANS and all(map(_ROMAN.match, steps)):
-        return [_ROMAN.sub("", step) for step in steps]
-    return steps
 
 
 def _is_clutter(row: Row) -> bool:

@@ -14,16 +14,21 @@ from pneumachron.recipes.understanding.ingredients import (
     foods_named,
 )
 from pneumachron.recipes.understanding.lines import read_line
+from pneumachron.recipes.understanding.number_words import in_figures
 from pneumachron.recipes.understanding.sentences import sentences_in
 
-_HEAVY = r"\d[\d./½¼¾ -]{0,8}\s?-?(?:lbs?|pounds?|kg|kilos?)\b"
+_HEAVY = r"\d[\d./½¼¾ -]{0,8}\s?-?(?:lbs?|pounds?|kg|kilos?)\b(?:\s\d{1,2}\s?oz\b)?"
 _MEAT = re.compile(
     r"\b(?P<meat>(?:(?:two|three|\d) )?\(?\d[\d./½¼¾ -]{0,8}\s?-?"
     r"(?:lbs?|pounds?|kg|kilos?|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){0,4}?"
-    r"(?:butts?|shoulders?|briskets?|(?:short |spare |back )?ribs?|picnics?|wings)"
-    r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?) of (?:[a-z.-]+ ){0,3}?(?:ribs|baby backs)"
-    rf"(?:[^.!?]{{0,60}}?{_HEAVY} (?:a|per|to the) (?:rack|slab)| \([^()]{{3,40}}\))?"
-    rf"|(?:an?|one|the|your) (?:[a-z-]+ ){{0,4}}?(?:butt|shoulder|brisket|picnic)\b"
+    r"(?:butts?|shoulders?|briskets?|packers?|points?|flats?|(?:short |spare |back )?ribs?"
+    r"|picnics?|wings)"
+    r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?)(?: of)? (?:[a-z.-]+ ){0,3}?"
+    r"(?:ribs|baby backs)"
+    rf"(?:[^.!?]{{0,60}}?{_HEAVY} (?:a|per|to the) (?:rack|slab)"
+    rf"|[^.!?]{{0,30}}?{_HEAVY} (?:each|apiece|altogether|together|total|in all)"
+    r"| \([^()]{3,40}\))?"
+    rf"|(?:an?|one|the|your) (?:[a-z-]+ ){{0,4}}?(?:butt|shoulder|brisket|packer|picnic)\b"
     rf"[^.!?]{{0,40}}?{_HEAVY})(?!\w)",
     re.I,
 )
@@ -34,7 +39,7 @@ _MANY = re.compile(
 )
 """“Two boneless pork butts at around 6 pounds each”."""
 _FIRST = re.compile(
-    r"(?:^|(?<=[.!?]\s))(?P<meat>(?P<word>[a-z-]+)(?: [a-z-]+){0,3}?"
+    r"(?:^|(?<=[.!?:]\s))(?P<meat>(?P<word>[a-z-]+)(?: [a-z-]+){0,3}?"
     r"(?:(?<=butt)|(?<=shoulder)|(?<=brisket)|(?<=picnic)|(?<=ribs)|(?<=flanken)|(?<=baby backs))"
     rf"\b[^.!?:;]{{0,30}}?{_HEAVY})(?!\w)",
     re.I,
@@ -45,6 +50,7 @@ _FEW_WORDS = 4
 _APART = re.compile(
     r",\s*(?:and\s+|then\s+)?|;\s*|\s+(?:with|plus|into|\+)\s+|(?:^|\s+)w/\s*|:\s+"
     r"|(?<!\d)\s+(?=\d[\d/.]*\s?(?:T|t|c|C|tsp|tbsp|Tbsp|cups?|oz)\b)"
+    r"|\s+and\s+(?=(?:boiling |cold |hot |enough )?water\b)|\s+(?=(?:stuck|studded)\s+with\b)"
     r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|(?:an?|one|two|three|four|half|some|plenty|lots)\s"
     r"|the (?:juice|zest)\b)"
     r"|(?<![\s\d]c)(?<![\s\d]t)(?<![\s\d]T)[.!](?:\s+|$)"
@@ -61,38 +67,37 @@ _RUB_IT = re.compile(
     r"\b(?:rub|season|salt|pepper) (?=(?:it|them|the|all|each|both|down|with)\b|w/)", re.I
 )
 """“Rub it with”: work, and no jar of rub."""
+_RUB_WITH = re.compile(r"\brub (?=with\b|in\b)", re.I)
+_NO_FOOD = re.compile(
+    r"\blike (?:\w+ )?butter\b|(?<=[a-z]), half and half\b"
+    r"|\b(?:\d )?chunks? (?:of )?(?:apple|cherry|hickory|oak|pecan|mesquite|maple)\b",
+    re.I,
+)
+"""“Probes like butter”, “salt and pepper, half and half”: no butter is bought, and no cream."""
+_AND_A_HALF = re.compile(
+    r"\b(?:an?|one|two|three|four) (?:dozen|cups?|pints?|pounds?|kilos?)"
+    r" and an? (?:half|quarter)\b",
+    re.I,
+)
+"""“A dozen and a half of prunes” is one food."""
+_ONLY_SEASONED = re.compile(
+    r"^\W*(?:just |only |plain )?salt (?:and|&|\+) (?:\w+ )?pepper\b(?:\W+\w+){0,6}\W*$", re.I
+)
+"""“Salt and pepper only, half and half.”"""
 _OF_THE = re.compile(r"\bof (?:the|that|this)\b", re.I)
-_NOT_FOOD: frozenset[Kind] = frozenset({"meat", "other_meat", "unknown"})
+_NOT_FOOD: frozenset[Kind] = frozenset({"meat", "other_meat", "tool", "unknown"})
 _TOO_PLAIN = frozenset({"fat", "water", "mix", "sauce", "stock", "juice", "liquid"})
 """Words that say nothing of what is bought, or speak of what is there already."""
 MOST_FOODS = 40
 """Judgement: a told recipe has a dozen."""
 
 
-_IN_WORDS = {"one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7,
-             "eight": 8, "nine": 9, "ten": 10}  # fmt: skip
-_POUNDS = re.compile(
-    rf"\b(?P<count>{'|'.join(_IN_WORDS)})(?P<half> and a half)?(?=[ -](?:lbs?|pounds?|kilos?)\b)",
-    re.I,
-)
-
-
-_AND_A_HALF = re.compile(
-    r"\b(?P<count>an?|one|two|three|four) (?P<unit>(?:kilo|pound)s?) and a half\b", re.I
-)
-_SOME_POUNDS = re.compile(r"\b(half a|a couple of|a)(?= (?:kilos?|pounds?)\b)", re.I)
-_SOME = {"half a": "1/2", "a couple of": "2", "a": "1"}
+_A_POUND = re.compile(r"\ban?(?= (?:kilos?|pounds?)\b)", re.I)
 
 
 def _figures(text: str) -> str:
-    """“Three and a half pounds”, “a kilo and a half” in figures."""
-    text = _AND_A_HALF.sub(
-        lambda found: f"{_IN_WORDS.get(found['count'].lower(), 1)} 1/2 {found['unit']}", text
-    )
-    text = _SOME_POUNDS.sub(lambda found: _SOME[found[1].lower()], text)
-    return _POUNDS.sub(
-        lambda found: f"{_IN_WORDS[found['count'].lower()]}{' 1/2' if found['half'] else ''}", text
-    )
+    """“Three and a half pounds”, “a pound of ribs” in figures."""
+    return _A_POUND.sub("1", in_figures(text))
 
 
 def meat_in_prose(texts: Sequence[str]) -> list[str]:
@@ -147,13 +152,22 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
         part = _PART.match(sentence)
         before = len(lines)
         for line, words in _foods_of(sentence):
-            if not words <= named and len(lines) < MOST_FOODS:
+            if not _all_told(words, named) and len(lines) < MOST_FOODS:
                 named |= words
                 lines.append(line)
         if part and len(lines) > before:
             rows = tuple(range(first + before, first + len(lines)))
             parts.append(Part.of(part["name"], rows))
     return lines, parts
+
+
+def _all_told(words: set[str], named: set[str]) -> bool:
+    """Whether all of them were told before: “the wine” is the red wine that was bought."""
+    return all(
+        word in named
+        or any(told.endswith(f" {word}") or told.startswith(f"{word} ") for told in named)
+        for word in words
+    )
 
 
 def is_told_part(line: str) -> bool:
@@ -163,8 +177,14 @@ def is_told_part(line: str) -> bool:
 
 def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
     """Lines for the foods of a sentence, with the words by which they are known."""
-    told = _PUT_ON.search(sentence) is not None or _PART.match(sentence) is not None
-    named = _PART.sub("", sentence)
+    named = _NO_FOOD.sub("", _PART.sub("", sentence))
+    named = _RUB_WITH.sub("", named)
+    named = _AND_A_HALF.sub(lambda found: in_figures(found[0]), named)
+    told = (
+        _PUT_ON.search(sentence) is not None
+        or _PART.match(sentence) is not None
+        or _ONLY_SEASONED.match(named) is not None
+    )
     for chunk in filter(None, (_from_amount(part.strip()) for part in _APART.split(named))):
         line, each = read_line(chunk), _EACH.search(chunk)
         plain = line.low is None  # so much stock is bought, “the stock” was told before
@@ -198,15 +218,21 @@ _WHEN = re.compile(
     r"\s+(?:the (?:night|day) before|overnight|at the (?:end|start)|in the bottom|on top)\W*$", re.I
 )
 """When or where it goes, behind a food."""
+_AND_ITS_WORK = re.compile(
+    r"\s+and (?:then )?(?:cook|fry|brown|soften|sweat|saut\S*|simmer|boil|melt|toast|let|put|throw"
+    r"|toss|stir|cut|slice|chop|peel|sit|set|lay|wrap|place|pour|rub|brush)\b.*$",
+    re.I,
+)
+"""“Four big onions and cook them slowly”: what is done with a food, behind it."""
 _COUNTED_KINDS: frozenset[Kind] = frozenset(
-    {"aromatic", "root", "tender_veg", "acid", "woody_herb", "chilli"}
+    {"aromatic", "root", "tender_veg", "acid", "woody_herb", "chilli", "spice"}
 )
 """Foods that are counted by the piece."""
 
 
 def _from_amount(chunk: str) -> str:
     """“Sit it on 3 sliced onions”: what stands before the amount is work."""
-    chunk = _WHEN.sub("", chunk)
+    chunk = _AND_ITS_WORK.sub("", _WHEN.sub("", chunk))
     found = _AMOUNT.search(chunk)
     rest = found["rest"] if found else ""
     told = read_line(rest) if rest else None

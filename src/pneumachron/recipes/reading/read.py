@@ -19,6 +19,7 @@ from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
 from pneumachron.recipes.reading.looks import STARTS_COUNTED, VERBS, look_at
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
+from pneumachron.recipes.reading.titles import title_by_its_meat
 from pneumachron.recipes.understanding.sentences import NO_END
 
 MAX_PAGE_TAGS = 30_000
@@ -57,8 +58,7 @@ def read_recipe(content: bytes | str, *, name: str = "") -> ReadRecipe:
 
 
 def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
-    start = text.lstrip()[:1]
-    if start in {"{", "["}:
+    if _JSON.match(text):
         data = loads(text)
         if data is None:
             raise UnreadableError("broken_json")
@@ -75,6 +75,8 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
     return "text", [read_plain(text)]
 
 
+_JSON = re.compile(r"\s*(?:\{|\[(?!\s*[a-z/!*_-]))", re.I)
+"""“[EASY] Ribs” begins a title, and no list of values."""
 _BB_QUOTE = re.compile(
     r"\[quote[^\]]{0,60}\][^\[]{0,2000}\[/quote\]|\[/?(?:b|i|u|url|img|list|size|color)\]", re.I
 )
@@ -161,7 +163,7 @@ def _bounded(recipe: Recipe) -> Recipe:
 
     return replace(
         recipe,
-        title=recipe.title[:MAX_TITLE] or "Recipe without a title",
+        title=(recipe.title or title_by_its_meat(recipe))[:MAX_TITLE],
         ingredients=short(recipe.ingredients),
         steps=short(recipe.steps),
         notes=short(recipe.notes),

@@ -63,6 +63,10 @@ class Text:
 
     def take(self, line: str) -> None:
         """One line; yield, times and empty labels are no rows."""
+        cells = None if self.rows else _TITLE_CELL.match(line)
+        if cells and ABOUT_MEAT.search(cells["title"]):
+            self.times = f"{self.times} {cells['labels']}".strip()
+            line = cells["title"].strip()
         # "for the marinade —" is a heading
         line = _DASHED.sub(r"\1:", line)
         plain = BULLET.sub("", line).strip()
@@ -77,7 +81,10 @@ class Text:
         first = bool(told) and not self.yields
         if first:
             self.yields = told
-        if TIMES.search(plain) and heading_of(line) is None and len(plain.split()) < 20:
+        timed = TIMES.search(plain) or (self.times and _ONLY_COOKS.match(plain))
+        told_more = len(_OTHER_WORDS.findall(plain.lower())) >= _MOST_OTHER_WORDS
+        short = len(plain.split()) < 20 and not told_more
+        if timed and short and heading_of(line) is None:
             self.times = f"{self.times} {plain}".strip()
             return
         if first and heading_of(line) is None:
@@ -102,6 +109,20 @@ class Text:
         return False
 
 
+_TITLE_CELL = re.compile(
+    r"^(?P<title>[^|]{8,80}?)\s\|\s(?P<labels>[^|]{0,40}\d[^|]{0,40}\|[^|]{0,40}\d[^|]{0,40})$"
+)
+"""“Brisket tacos | 12 tacos | 30 min active, 9 h total”."""
+_OTHER_WORDS = re.compile(
+    r"(?<![\w'’])(?!(?:prep\w*|cook\w*|total|active|hands|serves?|servings?|yields?|makes|feeds|time"
+    r"|minutes?|mins?|hours?|hrs?|for|about|overnight|plus|people|persons|portions?|and|the|difficulty"
+    r"|easy|medium|level|oven|marinat\w*|chill\w*|rest\w*|inactive|additional|ready|resting)\b)"
+    r"[a-zäöüß]{3,}"
+)
+_MOST_OTHER_WORDS = 5
+"""“Cook: direct, over hardwood coals, 4 h, mop and flip”: so much more is work. Judgement."""
+_ONLY_COOKS = re.compile(r"^cook(?:ing)?(?: time)? (?:about )?\d[^.,;]{0,20}$", re.I)
+"""“Cook 1 hr 45 mins”, below “Prep 15 mins”."""
 _DASHED = re.compile(r"^((?:for )?(?:the )?[a-z]+(?: [a-z]+){0,3})\s*[—–-]+\s*$", re.I)
 _BESIDE_A_NAME = re.compile(r"\s+[|·]\s+|\s{3,}")
 """“By Ida Marsh | 12 servings | 3 hours”."""
@@ -188,6 +209,7 @@ def _mark_above(rows: list[Row]) -> None:
         # “Rack of ribs, my way”, and two racks of them further down
         counted = [row for row in rows if row is not first and row.look.has_amount]
         first.above = first.names_it = any(map(is_meat, counted))
+        _mark_said_twice(rows)
     if first is not None and not first.look.has_amount and not _tells_all(first):
         first.above = True
         # a greeting may stand before the title
@@ -197,6 +219,15 @@ def _mark_above(rows: list[Row]) -> None:
             if may_be_title(row):
                 row.above = True
                 return
+
+
+def _mark_said_twice(rows: list[Row]) -> None:
+    """“Jacob's ladder, if your butcher has it”, below the title, and 2 kg of it further down."""
+    for row, below in pairwise(rows):
+        if row.look.has_amount or WEIGHED.search(row.plain):
+            return
+        if is_meat(row) and row.heading is None and below.under is None:
+            row.above = row.names_it = True
 
 
 _LEAST_BULLETS = 3

@@ -2,8 +2,13 @@
 
 import re
 
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.ingredients import food_of
+from pneumachron.recipes.understanding.lines import read_line
+
 _SITE = re.compile(r"(?<=\w) \| [^|]{2,60}$")
 """“Pot roast | Weeknight Suppers”: the name of a page's site."""
+_LABEL = re.compile(r"^(?:recipe|title|q|question)\s*:\s+(?=\S)", re.I)
 SERVED = re.compile(
     r"\s*\((?:serves|for|makes|feeds) \d[^()]{0,30}\)$"
     r"|(?:[,;.]| [–-])\s+(?:serves|feeds|makes|for)(?: \w+ for)? \d.{0,40}$",
@@ -25,11 +30,36 @@ SUBJECT = re.compile(r"^(?:(?:re|fwd?|aw|wg|subject|betreff)\s*:\s*)+(?P<about>\
 
 def title_of(line: str) -> str:
     """Without emphasis, the name of the site, and the word before it."""
-    bare = re.sub(
-        r"^(?:recipe|title)\s*:\s+(?=\S)", "", _SITE.sub("", line.strip("*_ ")), flags=re.I
-    )
+    bare = _LABEL.sub("", _SITE.sub("", line.strip("*_ ")))
     bare = SERVED.sub("", bare)
     if asked := ASKS.match(bare):
         return asked["about"]
     quoted = re.fullmatch(r"[\"“'](.{3,})[\"”']", bare)
     return quoted[1] if quoted else bare
+
+
+_CALLED = re.compile(
+    r"\b(?:we(?:['’]re| are)|i(?:['’]m| am)|today) (?:\w+ )?(?:doing|making|cooking|having)"
+    r" (?P<about>[^.,;!?]{4,60})",
+    re.I,
+)
+"""“Today we are doing my uncle's short ribs.”"""
+MOST_WORDS = 9
+"""Of a title taken from the first line. Judgement."""
+
+
+def title_by_its_meat(recipe: Recipe) -> str:
+    """What a recipe without a title may be called, in its own words: what is made, or its meat."""
+    for text in (recipe.description, *recipe.steps[:2]):
+        called = _CALLED.search(text)
+        if called and ABOUT_MEAT.search(called["about"]):
+            return _capital(called["about"].strip())
+    names = [(read_line(line).name, food_of(line).kind) for line in recipe.ingredients]
+    meat = next((name for name, kind in names if kind == "meat" and name), "")
+    first = next((name for name, _ in names if name), "")
+    steps = " ".join(recipe.steps).split()
+    return _capital(meat or first or " ".join(steps[:MOST_WORDS]))
+
+
+def _capital(text: str) -> str:
+    return f"{text[:1].upper()}{text[1:]}"

@@ -1,7 +1,7 @@
 """Before lines are sorted: one line that holds several is unfolded, Markdown becomes lines."""
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 
 from markdown_it import MarkdownIt
 from markdown_it.token import Token
@@ -12,6 +12,7 @@ from pneumachron.recipes.reading.looks import BULLET, VERBS, look_at
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
+from pneumachron.recipes.understanding.number_words import in_figures
 
 
 def markdown_lines(text: str) -> Iterator[str]:
@@ -31,6 +32,8 @@ def markdown_lines(text: str) -> Iterator[str]:
             {"softbreak": "\n", "hardbreak": "\n"}.get(child.type, child.content)
             for child in token.children or []
         )
+        if not lists and not heading:
+            words = _with_headings(words, token.children or [])
         bullet = "- " if first and lists and lists[-1] == "bullet_list_open" else ""
         first = False
         lines = _unwrapped(words.split("\n"), in_item=bool(lists))
@@ -49,6 +52,25 @@ def _is_emphasized(children: list[Token]) -> bool:
     return once and may_be_marked(words)
 
 
+_HEADING_SIGN = "# "
+
+
+def _with_headings(words: str, children: list[Token]) -> str:
+    """“**Pickled onions**” on a line of its own within a paragraph is a heading too."""
+    lines: list[list[Token]] = [[]]
+    for child in children:
+        if child.type in {"softbreak", "hardbreak"}:
+            lines.append([])
+        elif child.type != "text" or child.content:
+            lines[-1].append(child)
+    if len(lines) < 2:
+        return words
+    return "\n".join(
+        _HEADING_SIGN * _is_emphasized(line) + "".join(child.content for child in line)
+        for line in lines
+    )
+
+
 _OPENS = {"em_open": "em_close", "strong_open": "strong_close"}
 
 
@@ -64,11 +86,12 @@ def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
 
 
 _LABELLED = re.compile(
-    r"^\W{0,4}(?P<label>ingredients|you(?:[’']ll)? (?:need|want)|zutaten|method|directions"
-    r"|instructions|zubereitung)\*{0,2}\s*[:–]\*{0,2}\s+(?P<rest>\S.*)$",
+    r"^\W{0,4}(?P<label>ingredients|(?:what )?you(?:[’']ll)? (?:need|want)|(?:what to )?buy"
+    r"|shopping(?: list)?|zutaten|method|directions|instructions|what to do|zubereitung)"
+    r"\*{0,2}\s*[:–]\*{0,2}\s+(?P<rest>\S.*)$",
     re.I,
 )
-_FOODS = frozenset({"ingredients", "you need", "you want", "you'll need", "you’ll need", "zutaten"})
+_WORKS = frozenset({"method", "directions", "instructions", "what to do", "zubereitung"})
 _DIVIDED = re.compile(r"\s+[|•·]\s+|\s*;\s+|\s+/\s+(?=[\d½¼¾⅓⅔])")
 _BY_AMOUNT = re.compile(r",\s+(?=[\d½¼¾⅓⅔])")
 _UNCOUNTED = re.compile(
@@ -90,13 +113,79 @@ def unfolded(line: str) -> Iterator[str]:
         return
     yield f"{found['label']}:"
     rest = found["rest"]
-    if found["label"].lower() not in _FOODS:
+    if found["label"].lower() in _WORKS:
         yield rest
         return
+    rest = in_figures(rest)  # "…, two and a half cups of ale" begins with an amount
     parts = _DIVIDED.split(rest, MOST_ON_A_LINE)
+    short = _SHORT_ONES.split(rest, MOST_ON_A_LINE)
+    if len(parts) == 1 and len(short) > 1:
+        parts = [part.strip(" .") for part in short]
     counted = parts if len(parts) > 1 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
     for part in counted:
-        yield from _UNCOUNTED.split(part)
+        for food in _UNCOUNTED.split(part):
+            yield from _with_its_neighbors(food)
+
+
+_SHORT_ONES = re.compile(r"(?<=[a-z)]{2})\.\s+(?=[A-Z\d])")
+"""“Bottle of dressing. Jar of peppers. Stick of butter.”"""
+
+
+def _with_its_neighbors(food: str) -> Iterator[str]:
+    """“2 T balsamic, rosemary.”: a bare food behind another is one of its own."""
+    whole, last = [], food.strip(" .").split(", ")
+    while len(last) > 1 and len(last[-1].split()) == 1 and food_of(last[-1]) is not UNKNOWN:
+        whole.append(last.pop())
+    yield ", ".join(last)
+    yield from reversed(whole)
+
+
+_BARE_LABEL = re.compile(
+    r"^\W*(?P<label>(?:cook(?:ing)?|prep(?:aration)?|total|active)[- ]time|yields?|serves|servings"
+    r"|makes)\W*$",
+    re.I,
+)
+MOST_OF_A_VALUE = 30
+"""Characters of what stands below a label. Judgement."""
+
+
+def with_their_values(lines: Iterable[str]) -> Iterator[str]:
+    """“Yield”, and “8 bowls” on the next line, as one line."""
+    label = ""
+    for line in lines:
+        text = line.strip()
+        if label and text:
+            short = len(text) <= MOST_OF_A_VALUE and text[:1].isdigit()
+            yield from [f"{label}: {text}"] if short else [label, line]
+            label = ""
+        elif found := _BARE_LABEL.match(text):
+            label = found["label"]
+        elif text or not label:
+            yield line
+    if label:
+        yield label
+
+
+_INDENTED = re.compile(r"^(?P<indent>\s*)(?:[-*•·▢☐]|\[[ xX]?\])\s+(?P<text>\S.*)$")
+
+
+def with_nested_parts(lines: Iterable[str]) -> Iterator[str]:
+    """“* Vinegar sauce”, with foods further in below it: a part and its foods."""
+    held = list(lines)
+    inside: int | None = None
+    for at, line in enumerate(held):
+        found = _INDENTED.match(line)
+        depth = len(found["indent"]) if found else 0
+        if inside is not None and (found is None or depth <= inside):
+            inside = None
+            yield END_OF_PART
+        following = _INDENTED.match(held[at + 1]) if at + 1 < len(held) else None
+        opens = found and following and len(following["indent"]) > depth and inside is None
+        if found and opens and not _is_counted(found["text"]):
+            inside = depth
+            yield f"{found['text'].rstrip(':')}:"
+        else:
+            yield line
 
 
 _PART_LINE = re.compile(
@@ -126,7 +215,7 @@ def _foods_of(part: str, rest: str) -> list[str]:
         return counted if len(counted) > 1 or one else []
     role = Part.of(part, ()).role
     if role == "main":
-        return []
+        return _all_counted(rest)
     foods: list[str] = []
     for text in _COMMAS.split(rest, MOST_ON_A_LINE):
         look = look_at(text)
@@ -138,6 +227,20 @@ def _foods_of(part: str, rest: str) -> list[str]:
         else:  # "2 cloves garlic, minced together"
             foods[-1] += f", {text}"
     return foods if len(foods) > 1 else []
+
+
+def _all_counted(rest: str) -> list[str]:
+    """“Mojo: 1 head garlic, 2 tsp salt, 1 cup juice”: a name that says nothing, and its foods."""
+    foods = _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+    idle = all(look.food > max(look.work, 0.0) for look in map(look_at, foods))
+    # “2 racks, 8 lb in all, 2.5" thick” is one food and its measures
+    unknown = sum(food_of(read_line(food).name) is UNKNOWN for food in foods)
+    several = len(foods) >= _LEAST_OF_A_NAME and unknown <= len(foods) / 4
+    return foods if several and idle and all(map(_is_counted, foods)) else []
+
+
+_LEAST_OF_A_NAME = 3
+"""Foods with an amount behind a name that make it a part. Judgement."""
 
 
 _MEANWHILE = re.compile(r"^(?:and |then |meanwhile,? )+", re.I)
@@ -166,6 +269,10 @@ def _run_of_foods(line: str) -> Iterator[str]:
 
     Two or three on a line stay on it: `foods_in` parts them.
     """
+    barred = _BARS.split(line, MOST_ON_A_LINE)
+    if len(barred) >= _LEAST_IN_A_RUN and all(map(_is_counted, barred)):
+        yield from barred
+        return
     bullet = BULLET.match(line)
     foods = _COMMAS.split(BULLET.sub("", line), MOST_ON_A_LINE)
     counted = sum(map(_is_counted, foods))
@@ -184,6 +291,7 @@ def _run_of_foods(line: str) -> Iterator[str]:
         yield line
 
 
+_BARS = re.compile(r"\s+[|·•]\s+")
 _LEAST_IN_A_RUN = 4
 """Foods on one line. Judgement."""
 _LEAST_COUNTED = 2

@@ -44,6 +44,7 @@ _NO_MEAT: frozenset[Kind] = frozenset({
     "sweet_sauce", "sugar", "sugar_thick", "thick", "foaming_thick", "flour", "starch", "dairy",
     "fat", "binder", "spice", "salt", "rub", "baking", "dried_herb", "woody_herb", "fresh_herb",
     "root", "aromatic", "tender_veg", "foaming", "smoke_wood", "smoke_liquid", "cure",
+    "tool",
 })  # fmt: skip
 """Chicken stock is no chicken, and a rib of celery no rib."""
 _NO_RIB = any_of(r"\bcelery\b", r"\bchard\b", r"\bcabbage\b", r"\bcardoon\b", r"\brib[- ]?eye\b",

@@ -26,6 +26,8 @@ _FIRE = any_of(
 _OFF = any_of(r"(?<!foil )(?<!lid )(?<!cover )\boff\b", r"\bout\b",
               r"\bdone\b", r"\bready\b", r"\bpull(ed)?\b", r"\brest\b",
               r"\bfinished\b", r"\braus\b|\bherunter\b|\bfertig\b")  # fmt: skip
+_LABEL = re.compile(r"\W*(?:[a-z]{3,9} )?\d{1,2}(?:[:.]\d\d)? ?[ap]\.?m\.?\s*[:–-]\s", re.I)
+"""“Sat 3:30 pm: 203 °F, out”: all of the line is done then."""
 DAY_MIN = 24 * 60
 
 
@@ -72,7 +74,8 @@ def by_the_clock(steps: tuple[str, ...]) -> ByTheClock | None:
 def _times(steps: tuple[str, ...]) -> Iterator[_Told]:
     for index, step in enumerate(steps):
         for place, sentence in enumerate(sentences_in(step)):
-            for clause in _CLAUSES.split(sentence):
+            clauses = [sentence] if _LABEL.match(sentence) else _CLAUSES.split(sentence)
+            for clause in clauses:
                 if found := _TIME.search(clause):
                     at = sentence.index(clause) + found.start()
                     yield _told(found, clause, (index, place, at))

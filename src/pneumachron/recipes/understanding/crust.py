@@ -60,7 +60,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         any_of(
             r"\bdirect heat\b", r"\bchar(red)?\b(?!coal)", r"\b(on|over|onto) (the|a) (hot )?"
             r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)",
-            r"\bgrill (it|them|the|for|each|briefly|\d)",
+            r"\bgrill (it|them|the|for|each|briefly|over|\d)", r"\b(medium-)?hot grill\b",
         ),
     ),
     (
@@ -78,7 +78,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     (
         "pan",
         any_of(
-            r"\b(skillet|frying pan|hot pan|pan|griddle)\b.{0,40}\b(crisp|brown|fry|crust|golden)",
+            r"\b(skillet|frying pan|hot pan|pan|griddle)\b.{0,40}"
+            r"\b(crisp|brown(?! sugar)|fry|crust|golden)",
             r"\b(crisp|brown|fry|crust)\w*\b.{0,40}\b(skillet|frying pan|hot pan|griddle)\b",
             r"\bfr(y|ies|ying) in (its|their) own (fat|lard)\b",
             r"\bfr(y|ied)\b.{0,40}\b(crisp|brown|golden|edges|fat|lard)\b",

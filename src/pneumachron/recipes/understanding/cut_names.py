@@ -3,13 +3,16 @@
 import re
 
 BONELESS = re.compile(
-    r"\bbone[- ]?less\b|\bno bones?\b|\bboned\b|\boff the bone\b|\bwith(out| no) (the )?bones?\b"
+    r"\bbone[- ]?less\b|\bbnle?ss?\b|\bno bones?\b|\bboned\b|\boff the bone\b"
+    r"|\bwith(out| no) (the )?bones?\b"
     r"|\bw/o bones?\b|\bbones? removed\b",
     re.I,
 )
 
 
-BONED = re.compile(r"\bbone[- ]in\b|\bon the bone\b|\bwith (the )?bone\b", re.I)
+BONED = re.compile(
+    r"\bbone[- ]in\b|\bw/ ?(?:the )?bones?\b|\bon the bone\b|\bwith (the )?bone\b", re.I
+)
 
 
 _TIED = re.compile(
@@ -106,8 +109,9 @@ _CUTS = (
     (r"spare[- ]?ribs?\b|\bspares\b|\bst\.?[- ]?louis\b", _spare),
     (r"\briblets?\b|\brib (tips|bites)\b", lambda *_: ("rib_pieces", True)),
     (r"\bflanken\b", lambda *_: ("flanken", True)),
-    (r"\bdino(?:saur)?s?(?: ribs?| bones?)?\b|\bbeef plate ribs?\b|\bplate of (?:beef )?ribs\b"
-     r"|\bchuck ribs?\b", lambda *_: ("short_ribs_english", True)),
+    (r"\bdino(?:saur)?s?(?: ribs?| bones?)?\b|\bbeef plate ribs?\b"
+     r"|\bplate (?:of )?(?:beef )?ribs?\b|\bchuck ribs?\b",
+     lambda *_: ("short_ribs_english", True)),
     (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b", _short_ribs),
     (r"\bbriskets?\b|\bpackers?\b"
      r"|^\W*\d[\d½¼¾./ –to-]* ?(?:lbs?|pounds?|kg|kilos?)\.? (?:flat|point)\b(?! iron)", _brisket),
@@ -117,6 +121,6 @@ _CUTS = (
     (r"\bshoulders?\b|\bbutts?\b|\bneck end\b|\b(pork )?collars?\b|\bpork neck\b|\bneck of pork\b"
      r"|\bpork (?:\w+ )?blade\b|\bblade (?:roast|of pork|steak)\b|\bpork scotch\b", _shoulder),
     (r"\bwings?\b|\bwingettes?\b|\bdrumettes?\b", lambda *_: ("wings", True)),
-    (r"\b(pork )?ribs?\b(?! of)", _ribs),
+    (r"\b(pork )?ribs?\b(?![\"'”’]? of)", _ribs),
 )  # fmt: skip
 """Names that cuts go by in shops and kitchens, the more telling ones first. Common practice."""

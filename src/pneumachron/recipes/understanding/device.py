@@ -17,11 +17,12 @@ _SMOKER = re.compile(
     r"|\boffset\b"
     r"|\bpit (is |was |up )?(at|to|around|running|holding)\b|\bthe pit\b|\bkamado\b|\bdrum\b"
     r"|\bceramic (cooker|grill|barbecue)\b"
+    r"|\bchunks? (of )?(cherry|apple|hickory|oak|mesquite|pecan|maple)\b"
     r"|\b(cherry|apple|hickory|oak|mesquite|pecan|maple|alder|fruit)[- ]?(wood|chips|chunks)\b",
     re.I,
 )
 _STOVETOP = re.compile(
-    r"\bpressure[- ]cook(er|ing)?\b|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b"
+    r"\bpressure[- ]cook(er|ed|ing)?\b|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b"
     r"|\bweight\b.{0,20}\b(jiggl|rock|rattl|hiss)|\bschnellkocht",
     re.I,
 )
@@ -32,7 +33,8 @@ _ON_THE_STOVE = any_of(
 _ELECTRIC = any_of(
     r"\belectric\b", r"\bmulti[- ]?cooker\b", r"\b(high|low) pressure\b",
     r"\bpressure[- ]cook (on |at )?(high|low)\b", r"\bnatural(ly)? (pressure )?releas",
-    r"\bquick releas", r"\bvalve\b", r"\belektrisch",
+    r"\bquick releas", r"\bvalve\b",
+    r"\bmin(ute)?s? natural\b", r"\belektrisch",
     r"\bkeep[- ]warm\b", r"\bNP?R\b", r"\bQR\b", r"\bQPR\b",
 )  # fmt: skip
 _GRILL = re.compile(
@@ -58,12 +60,14 @@ LID = any_of(
     r"\bdutch oven\b",
     r"\bcasserole\b",
     r"\btightly\b",
+    r"\b(packets?|parcels?|pouch(es)?)\b",
     r"\bclay pot\b",
     r"\btagine\b",
     r"\bschmor\w+",
     r"\b(zugedeckt|abgedeckt|abdecken|deckel|alufolie)\b",
 )
 SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b", r"\btagine\b",
+                 r"\bschmor(en|t)\b",
                  r"\b(low|lowest|gentlest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",
                  r"\btick(s|ing)? over\b", r"\bbarely bubbl\w*",
                  r"\bbubbl(e|es|ing) (away|along|gently|quietly|slowly)\b",
@@ -85,7 +89,8 @@ ASIDE = any_of(
     r"\bpar-?(boil|cook)\w*",
     r"\bblanch\w*",
     r"\bhold in\b",
-    r"\bsit\b",
+    r"\bs[ia]t\b",
+    r"\bon the counter\b",
     r"\bcool(ed)?\b",
     r"\breheat\w*",
     r"\bwarm (it |them )?through\b",
@@ -110,6 +115,7 @@ ASIDE = any_of(
     r"\bthicken\w*",
     r"\b(boil|cook|simmer)\w* (it |them |the juices? |the sauce )?down\b(?! to)",
     r"\breduc\w+(?! (to|heat|the heat)\b)",
+    r"\b(slurry|veg(etables)? in)\b",
     r"\bwith the wine\b",
 )
 SIDES = re.compile(r"\b(per|a|each) side\b", re.I)
@@ -130,26 +136,37 @@ def device_of(recipe: Recipe) -> Device | None:
     grilled = any(_GRILL.search(step) and not BROIL.search(step) for step in recipe.steps)
     hot = any(temperatures_in(step) for step in recipe.steps)
     oven = OVEN.search(work) is not None
+    # what was smoked before, or is only called so, cooks in the oven or the pot
+    pot = oven or any(SIMMER.search(step) and _longest_s([step]) >= LONG_S for step in recipe.steps)
     named: tuple[tuple[Device, bool], ...] = (
         ("slow", bool(_SLOW.search(text))),
         # “electric smoker or oven”, and the steps roast it
-        ("smoker", bool(_SMOKER.search(_without_a_bottle(recipe, work if oven else text)))),
+        ("smoker", bool(_SMOKER.search(_without_a_bottle(recipe, work if pot else text)))),
         ("oven", oven),
         ("grill", grilled and not _simmers_longer(recipe)),
         # a covered pot or foil at so many degrees
         ("oven", hot and bool(LID.search(text))),
+        # "350 – 1 hr", beside a sauce that simmers
+        ("oven", any(_hot_for_long(step) for step in recipe.steps)),
         ("simmer", bool(SIMMER.search(text))),
         # so many degrees, and no word of what is so hot
         ("oven", hot),
         # what only the title says: “Slow-roast shoulder”
         ("oven", bool(OVEN.search(recipe.title))),
+        ("grill", bool(_GRILL.search(recipe.title))),
     )
     return next((device for device, found in named if found), None)
 
 
+def _hot_for_long(step: str) -> bool:
+    """Whether a step that simmers nothing says how hot it is for half an hour and more."""
+    long = any(span.high_s >= LONG_S / 2.0 for span in durations_in(step))
+    return long and not SIMMER.search(step) and bool(temperatures_in(step))
+
+
 _FROM_A_BOTTLE = re.compile(r"\bliquid smoke\b", re.I)
 _THE_BOTTLE = re.compile(
-    r"\b(?:then|the|and|with|of) smoke\b(?! (?:at|for|it|them|until|over))", re.I
+    r"(?:\b(?:then|the|and|with|of|drops?|dash)|&) smoke\b(?! (?:at|for|it|them|until|over))", re.I
 )
 
 

@@ -59,6 +59,8 @@ def durations_in(text: str) -> list[Span]:
         scale = 3600.0 if match["unit"][0] in "hHsS" else 60.0
         low = _number(match["low"])
         high = _number(match["high"]) if match["high"] else low
+        if low is not None and high is not None and low > high:
+            low = high  # "350 – 1 hr" is one hour, at 350
         if low is None or high is None or not 0 < low <= high <= 2000:
             continue
         found.append(Span(low * scale, high * scale, match.start(), match.end()))
@@ -101,11 +103,27 @@ def _tens(found: re.Match[str]) -> str:
     return f"{hundreds + _TENS[found['tens'].lower()] + ones}"
 
 
+def _between(found: re.Match[str]) -> str:
+    """From one time of the day to another, in hours."""
+    begun, done = (
+        int(found[hour]) % 12 + (12 if found[half].lower() == "p" else 0)
+        + int(found[minute] or 0) / 60.0
+        for hour, minute, half in (("from", "past", "half"), ("to", "later", "end"))
+    )  # fmt: skip
+    return f"{(done - begun) % 24.0:g} hours"
+
+
 _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     (re.compile(rf"\b(?:(?P<hundreds>a|{_ONE}) hundred (?:and )?)?(?P<tens>{_TEN})"
                 rf"(?:[- ](?P<ones>{_ONE}))?\b", re.I), _tens),
     (re.compile(rf"\b(?P<hundreds>a|{_ONE}) hundred(?= degrees?\b)", re.I),
      lambda found: f"{100 * _NUMBER_WORDS[found['hundreds'].lower()]}"),
+    # overnight, 10 pm to 7 am
+    (re.compile(r"\b(?P<from>\d{1,2})(?::(?P<past>[0-5]\d))? ?(?P<half>[ap])\.?m\.? ?"
+                r"(?:-|–|to|till?|until) ?"
+                r"(?P<to>\d{1,2})(?::(?P<later>[0-5]\d))? ?(?P<end>[ap])\.?m\b",
+                re.I),
+     _between),
     # an hour and a half, without its first word
     (re.compile(r"(?<!an )(?<!one )(?<!\d )\bhour and a (?=half\b|quarter\b)", re.I),
      lambda _: "one hour and a "),
@@ -232,7 +250,8 @@ _BARE = re.compile(
     r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|hold|running"
     r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^|(?<=\w[.,;] ))"
     r"(?P<value>\d{3})(?:(?:-|–| to | and )\d{3})?(?:-?ish)?"
-    r"(?= (?:for|till?|until|oven|all|or|and|with|over|using|on|these|now)\b|[,.;]| \(| \d| ?$)"
+    r"(?= (?:for|till?|until|oven|all|or|and|with|over|using|on|at|these|now)\b|[,.;]| \(| \d"
+    r"| [–-] ?\d| /| ?$)"
     r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"
     r"|@ ?(?P<sign>\d{3})\b|\((?P<aside>\d{3})\)",
     re.I,

@@ -14,6 +14,8 @@ from lark import Lark, Token, Transformer, v_args
 from lark.exceptions import LarkError
 
 from pneumachron.recipes.understanding.measures import unit_names, unit_of, unit_pattern
+from pneumachron.recipes.understanding.number_words import in_figures
+from pneumachron.recipes.understanding.patterns import PICTURE
 
 MAX_NUMBER = 24
 """Characters of a number."""
@@ -48,7 +50,7 @@ _VULGAR = {
 _SLASH = "\u2044"
 """The slash of typeset fractions."""
 _LEADS = (
-    r"about|around|approximately|approx\.?|roughly|up to|scant|generous|heaped|heaping|good|"
+    r"about|around|approximately|approx\.?|abt\.?|roughly|up to|scant|generous|heaped|heaping|good|"
     r"ca\.?|some"
 )
 _NUMBER_WORDS = {
@@ -222,7 +224,7 @@ def _parser() -> Lark:
 def read_line(text: str) -> Line:
     """Read one line; what cannot be read is all name."""
     raw = text.strip()
-    plain = _BULLETS.sub("", raw)[:MAX_LINE]
+    plain = in_figures(_BULLETS.sub("", raw)[:MAX_LINE])
     plain = _SOME.sub("", plain.removeprefix("~").lstrip())
     # "a 900 g piece" is so much of it
     plain = _A_SIZED.sub("", plain)
@@ -263,6 +265,8 @@ def read_line(text: str) -> Line:
     asides = [what_for, lead[1].lower() if lead else "", told, amount.aside, aside]
     unit = amount.unit
     if unit == "clove" and not name:
+        if not re.search(r"\d|\b(?:an?|one|two|three|four|five|six)\b", plain, re.I):
+            return Line(raw, None, None, "", "cloves", aside)
         name, unit = "cloves", ""  # the spice
     if not unit and (cloves := re.match(r"^(garlic) cloves?$", name, re.I)):
         name, unit = cloves[1], "clove"
@@ -292,14 +296,17 @@ def _behind_the_name(found: re.Match[str]) -> str:
     return f"{found['name'].strip()} ({grade})"
 
 
-_BULLETS = re.compile(r"^(?:[-*•·▢☐–★☆●○◎◆◇■□\s]+|\+\s+|\[[ xX]?\]\s*)+(?=\S)")
+_BULLETS = re.compile(rf"^(?:[-*•·▢☐–★☆●○◎◆◇■□\s]+|\+\s+|\[[ xX]?\]\s*|{PICTURE})+(?=\S)")
+"""What stands in front of a line: bullets, boxes to tick, small pictures."""
 _IN_A_BOTTLE = re.compile(
     r"^(?:1 (?:x )?)?(\d+(?:\.\d+)?)[ -]?(ml|cl|l|dl|g|oz|ounce|fl\.? ?oz)\b\.?[ -]"
     r"(?:bottles?|cans?|tins?|jars?|packs?|packets?|cartons?)\s+(?:of\s+)?(?=[a-z])",
     re.I,
 )
 _LABEL = re.compile(
-    r"^(?:the )?(?:meat|binder|slather|wood|fuel|protein|liquid|fat|spritz|mop)\s*:\s+(?=\S)", re.I
+    r"^(?:the )?(?:meat|cut|ribs|brisket|pork|beef|what|binder|slather|wood|fuel|protein|liquid|fat"
+    r"|spritz|mop)\s*:\s+(?=\S)",
+    re.I,
 )
 """“Binder: hot sauce” on a card."""
 _SOME = re.compile(r"^a (?:little(?: bit)?|bit|touch|drop)\s+(?:of\s+)?", re.I)

@@ -59,7 +59,7 @@ _WORDS: dict[str, str] = {
     "packet": r"packets?|packages?|packs?|pkts?|pkgs?|sachets?|envelopes?",
     "rack": r"racks?|slabs?",
     "chunk": r"chunks?|lumps?",
-    "piece": r"pieces?|pcs?|ea",
+    "piece": r"pieces?|pcs?|ea|stücke?",
     "part": r"parts?",
     "strip": r"strips?",
 }

@@ -94,10 +94,9 @@ def read_meat(
     cut, sure = cut_in(text)
     if cut is None:
         cut, sure = cut_in(f"{text} {title}")
-    first = _EITHER.split(text)[0]
-    if first != text and (told := cut_in(first)[0]) is not None and told != cut:
+    if len(either := _either(text)) > 1:
         # “spareribs or baby back ribs”: what stands first, and it is asked
-        cut, sure = told, False
+        cut, sure = either[0], False
     second = tuple(
         OtherMeat(item.index, item.line.raw)
         for item in named
@@ -137,6 +136,15 @@ def read_meat(
 
 
 _EITHER = re.compile(r"\s+or\s+|\s+/\s+", re.I)
+
+
+def _either(text: str) -> list[str]:
+    """The cuts between which a line leaves the choice, those first that are as thick as it says."""
+    named = [cut for part in _EITHER.split(text) if (cut := cut_in(part)[0]) is not None]
+    thick = (thickness_in(text) or 0.0) > _MOST_OF_A_SLICE_M
+    return sorted(dict.fromkeys(named), key=lambda cut: thick and cut == "flanken")
+
+
 _BONE_IS_IN = re.compile(
     r"\b(?:the|blade|shoulder) (?:blade )?bone\b|\b(?:until|til|till) bone\b"
     r"|\b(?:remove|discard) bones?\b",
@@ -200,7 +208,8 @@ def _mass(line: Line) -> float | None:
 
 
 _EACH = re.compile(
-    r"\beach\b|\bea\b|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b"
+    r"\beach\b|\bea\b|@\s?\d|\bavg\b|\baverage\b"
+    r"|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b"
     r"|(?:lbs?|pounds?|kg|kilos?|g|oz)\.? (?:a|to the|to a) (?:rack|slab|roast|rib|portion|side)\b",
     re.I,
 )
@@ -224,7 +233,7 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
     told = (line.name, line.aside) if _SIZED_NAME.match(line.name) else (line.aside, line.name)
     for text in told:
         for match in _WEIGHT.finditer(text):
-            inner = read_line(re.sub(r"(?<=[\d½¼¾⅓⅔])-(?=[a-z])", " ", match[0], flags=re.I))
+            inner = read_line(_HYPHEN.sub(" ", match[0]))
             unit = unit_of(inner.unit)
             if unit.kind == "mass" and inner.amount:
                 one = inner.amount * unit.factor
@@ -239,12 +248,14 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
 
 _WEIGHT = re.compile(
     r"\d+(?:[.,]\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?"
-    r"(?:\s*(?:[-–]|to|or)\s*\d+(?:[.,]\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
+    r"(?:\s*(?:[-–]\s+to|[-–]|to|or)\s*\d+(?:[.,]\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
     r"(?:(?:kg|kilos?|g|lbs?|pounds?|oz|ounces?)\b|#)",
     re.I,
 )
 
 
+_HYPHEN = re.compile(r"(?<=[\d½¼¾⅓⅔])-\s?(?=[a-z])", re.I)
+"""“3- to 4-pound”."""
 _TOLD = re.compile(
     r"\b(?:spare ?ribs|ribs?|briskets?|shoulders?|butts?|picnics?|racks?|slabs?)\b"
     rf"[^.!?;]{{0,24}}?(?P<weight>{_WEIGHT.pattern})(?! of\b)(?! (?:cooker|pot)\b)",
@@ -302,7 +313,8 @@ _INSIDE = re.compile(
 )
 
 _IN_PIECES = re.compile(
-    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big) )?(pieces|chunks|halves|st(?:ü|ue)cken?)\b",
+    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big) )?"
+    r"(pieces|chunks|halves|racks|slabs|strips|sections|st(?:ü|ue)cken?)\b",
     re.I,
 )
 
@@ -311,6 +323,8 @@ def _count(line: Line, text: str) -> int | None:
     pieces = _IN_PIECES.search(text)
     if pieces:
         return {"two": 2, "three": 3, "four": 4}.get(pieces[2].lower()) or int(pieces[2])
+    if into := _CUT_INTO.search(text):
+        return int(into[1])
     if halved := re.search(r"\b(halved|quartered)\b", text, re.I):
         return (2 if halved[1].lower() == "halved" else 4) * round(_countable(line) or 1)
     inside = _INSIDE.search(text)
@@ -318,12 +332,17 @@ def _count(line: Line, text: str) -> int | None:
     apart = unit_of(line.unit).kind == "mass" or re.search(r"\bplate\b", text, re.I)
     if inside and 1 < int(inside[1]) <= MOST_PIECES and apart:
         return int(inside[1])
-    if times := _TIMES.match(text):
-        return int(times[1])
+    if told := _ONE_SLAB.search(text) or _ABOUT_SO_MANY.search(text) or _TIMES.match(text):
+        return int(told[1] or 1)
     countable = _countable(line)
     return None if countable is None else round(countable)
 
 
+_CUT_INTO = re.compile(r"\bcut (?:in|into) ([2-9]|1\d)(?= by\b|,|$)", re.I)
+"""“Cut into 4 by the butcher”."""
+_ONE_SLAB = re.compile(r"\b(?:one|(1)) (?:slab|plate|piece)\b", re.I)
+_ABOUT_SO_MANY = re.compile(r"\((?:about|approx\.?|ca\.?|around) (\d{1,2})\)", re.I)
+"""“2.4 kg (about 8)”."""
 _TIMES = re.compile(r"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?(?:kg|g|lbs?|pounds?)\b", re.I)
 """“2 x 2 kg joints”: their weight is one amount, and they are two."""
 
@@ -334,10 +353,17 @@ def _countable(line: Line) -> float | None:
     return line.amount if counted and 1 <= (line.amount or 0.0) <= MOST_PIECES else None
 
 
-_THICK = re.compile(
+_SIZE = (
     r"(?P<size>\d/\d|\d+(?:\.\d+)?(?:[ -]\d/\d)?|\d*[½¼¾⅓⅔])[ -]?"
-    r"(?P<unit>(?:cm|mm|inch(?:es)?|in)\b\.?|[\"\u2033\u201d])[- ]*"
+    r"(?P<unit>(?:cm|mm|inch(?:es)?|in)\b\.?|[\"\u2033\u201d])"
+)
+_THICK = re.compile(
+    rf"{_SIZE}[- ]*"
     r"(?P<what>thick|cubes?|chunks?|pieces?|dice|blocks?|dick|stark|w(?:ü|ue)rfel)?",
+    re.I,
+)
+_AT_THE_THICK_END = re.compile(
+    rf"{_SIZE} at (?:the|its) thick(?:est)? (?:end|part|point|side)",
     re.I,
 )
 _THICK_ASIDE = re.compile(
@@ -373,5 +399,7 @@ def thickness_in(text: str) -> float | None:
             continue
         if (size := _size_m(match)) is not None:
             return size
+    if at_its_end := _AT_THE_THICK_END.search(text):
+        return _size_m(at_its_end)
     aside = _THICK_ASIDE.search(text)
     return thickness_in(f"{aside[1]} thick") if aside else None

@@ -28,10 +28,29 @@ _LINING = re.compile(
 """Foil under the meat covers nothing."""
 
 
+_LABEL = re.compile(
+    r"^\W*(?:in (?:an? |the )?)?(?P<way>slow(?:[- ]cooker)?|crock[- ]?pot|oven|smoker|grill"
+    r"|stove(?: ?top)?|hob|(?:electric )?pressure(?:[- ]cooker)?)\s*:\s",
+    re.I,
+)
+"""“PRESSURE: high 60 min.” above “SLOW: low 8–10 h.”"""
+
+
+def _first_labelled(steps: tuple[str, ...]) -> tuple[str, ...]:
+    """Of steps that are told for one device each, those of the first; the others as empty lines."""
+    ways = [found["way"].lower() if (found := _LABEL.match(step)) else "" for step in steps]
+    timed = [way for way, step in zip(ways, steps, strict=True) if way and durations_in(step)]
+    if len(set(timed)) < 2:
+        return steps
+    return tuple(
+        "" if way and way != timed[0] else step for way, step in zip(ways, steps, strict=True)
+    )
+
+
 def without_other_ways(recipe: Recipe) -> Recipe:
     """The recipe without what it says of another device, where the first way has its time."""
     steps = []
-    for line in recipe.steps:
+    for line in _first_labelled(recipe.steps):
         step = _LINING.sub("", line)
         found = _OTHER_WAY.search(step)
         told = found is not None and durations_in(step[: found.start()])

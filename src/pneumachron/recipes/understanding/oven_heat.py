@@ -35,6 +35,12 @@ def oven_heat_c(steps: tuple[str, ...], step: int, place: int, start: int) -> fl
     return None
 
 
+def heat_named_c(text: str) -> float | None:
+    """Heat of an oven or a pit that a text names once, as above a recipe: “Pit: 275 °F”. [°C]"""
+    found = {item.temp_c for sentence in sentences_in(text) for item in _of_the_oven(sentence)}
+    return found.pop() if len(found) == 1 else None
+
+
 def _clause(sentence: str, at: int) -> tuple[int, int]:
     """Where the clause begins and ends that has something at this place."""
     begins = [found.end() for found in _CLAUSE.finditer(sentence, 0, at)]
@@ -77,7 +83,8 @@ _NEAR = 45
 """Characters before a temperature that say whose it is. Judgement."""
 _INSIDE = re.compile(r"internal|inside|middle|cent(?:er|re)|thickest|in the meat|probe")
 _UNTIL = re.compile(
-    r"until|\btill?\b|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|internal|\binside\b|\bcore\b|about$"
+    r"until|\bor to\s*$|\btill?\b|\bwrap(?:ped)?\b[^,;.]*\bat\s*$"
+    r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|internal|\binside\b|\bcore\b|about$"
 )
 _FAN = re.compile(r"\D{0,12}\d+\s*°?\s?C?\s*(?:fan|umluft|hei(?:ß|ss)luft)\b", re.I)
 _FAN_BEFORE = re.compile(r"(?:\bfan|umluft|hei(?:ß|ss)luft)\s*:?\s*$", re.I)

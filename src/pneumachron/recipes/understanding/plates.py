@@ -16,7 +16,7 @@ _NUMBERS = re.compile(
 )
 _EATERS = (
     r"(?:people|ppl|persons?|pers\b\.?|portions?|portionen|servings?|personen|eaters|guests|plates|adults"
-    r"|serves(?! \d))"
+    r"|folks?|pax|bowls?|of us|serves(?! \d))"
 )
 _SAID = re.compile(
     r"\b(?:serves|servings|to serve|serving|feeds|fed|does|yields?|for|für|enough for|ergibt"
@@ -28,16 +28,19 @@ _SAID = re.compile(
 )
 _COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good |greedy |big |normal )?{_EATERS}\b", re.I)
 _AT_THE_END = re.compile(
-    r"\b(?:serves|servings|feeds|fed|does|makes|yields?|ergibt|enough for|für|a family of"
-    r"|served? (?:it )?(?:to|for)|served|for)"
-    rf"(?: about|:| the)*\s+{_SPAN}"
-    r"(?=\s*(?:-?ish\b|of us\b|you (?:want|need|will)\b|\.|!|:|\)|$|easily|generously|with "
+    r"\b(?:serves?|servings(?: per \w+)?|feeds?|fed|does|makes|yields?|ergibt|enough for|für"
+    r"|(?:a )?family of"
+    r"|we(?:['’]re| are)|get|served? (?:it )?(?:to|for)|served|for)"
+    rf"(?: about|:| the)*\s+{_SPAN}(?!\.\d)"
+    r"(?=\s*(?:-?ish\b|of (?:us|you)\b|you (?:want|need|will)\b|(?:portions )?out of (?:it|this)\b"
+    r"|\.|!|:|\)| \(|$|eas(?:il)?y|generously|and |with "
+    r"|(?:at|around) (?:the|our|my|your) (?:\w+ )?table\b"
     r"|in (?:buns|rolls)|"
     rf"(?:hungry |good |greedy |big )?{_EATERS}))",
     re.I,
 )
 """“Serves 6.” within a step: a number of people and nothing that is measured."""
-_BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})\s*[-–]\s*(?P<high>\d{1,2})\s*\.?$")
+_BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})(?:\s*[-–]\s*(?P<high>\d{1,2}))?\s*\.?$")
 """“… cheddar, scallions. 6-8”, as the last words of a card."""
 _FOR = re.compile(r"(?<!enough )\bfor (?=\d)", re.I)
 _THINGS = re.compile(r"(?:makes|yields?)(?: about)? \d+\W*$", re.I)
@@ -50,7 +53,7 @@ def read_plates(recipe: Recipe) -> float | None:
     """Plates by its yield, or by “serves 6” anywhere; the middle of a range."""
     places = [
         (recipe.yields, (_COUNTED, _NUMBERS)),
-        (recipe.description, (_COUNTED, _SAID)),
+        (recipe.description, (_COUNTED, _SAID, _AT_THE_END)),
         (recipe.title, (_COUNTED, _SAID)),
         *((text, (_AT_THE_END, _COUNTED)) for text in (*reversed(recipe.steps), *recipe.notes)),
         # “I'm doing mash for 24” is said of another dish

@@ -13,10 +13,11 @@ from pneumachron.recipes.understanding.patterns import any_of
 _QUICK = any_of(
     r"\bquick[- ]?(pressure )?releas\w*", r"\bQP?R\b", r"\bmanual(ly)? releas\w*",
     r"\breleas\w* (it |the pressure )?(quickly|at once|immediately|right away|manually)\b",
-    r"\bvent (it )?at once\b",
+    r"\bvent (it )?at once\b", r"\b(schnell|sofort) (abdampfen|ablassen)\b",
 )  # fmt: skip
 _NATURAL = any_of(
-    r"\bnatural\w*\b", r"\bNP?R\b", r"\breleas\w* (on its own|slowly)\b",
+    r"\bnatural\w*\b", r"\bNP?R\b", r"\bnatürlich (abdampfen|abkühlen|entspannen)\b",
+    r"\blangsam (abdampfen|ablassen)\b", r"\breleas\w* (on its own|slowly)\b",
     r"\b(come|go|drop|fall)s? down (on its own|alone)",
     r"\blet (it |the |all )?(pressure |steam )?(fall|drop|subside|come down|go down)\b",
     r"\bpressure (fall|drop|subside|come down|go down)s?\b", r"\b(sit|stand|rest) sealed\b",
@@ -24,6 +25,8 @@ _NATURAL = any_of(
 _LOW = any_of(r"\blow pressure\b", r"\bpressure[- ]cook (on|at) low\b")
 _SHORT = re.compile(r"\bmins?\.(?=\W)", re.I)
 """“15 min., then”: the end of a word, and of no sentence."""
+MOST_HOLD_S = 4.0 * 3600.0
+"""No recipe holds pressure longer: so many hours are another device's. Judgement."""
 MOST_WAIT_S = 3600.0
 """No recipe waits longer before the valve is opened. Judgement."""
 
@@ -42,6 +45,8 @@ class Pressure:
 def read_pressure(recipe: Recipe, cooking: Cooking) -> Pressure | None:
     """The settings of a recipe for an electric pressure cooker; None for any other recipe."""
     if cooking.method != "pressure" or cooking.low_s is None or cooking.high_s is None:
+        return None
+    if cooking.high_s > MOST_HOLD_S:
         return None
     minutes = round((cooking.low_s + cooking.high_s) / 120.0)
     first = cooking.main[0] if cooking.main else 0

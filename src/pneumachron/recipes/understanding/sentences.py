@@ -17,6 +17,8 @@ _GOES_ON = re.compile(
 )
 
 
+_ARROW = re.compile(r"\s*(?:→|⇒|=>|->|➔|➡)\s*")
+"""“oven 300 → foil, 2 hr → slice”."""
 THEN = re.compile(r",? (?:and )?then ")
 """“Simmer 90 min, then onto the grill”: where another work begins in a sentence."""
 _UNIT = re.compile(r"[\d½¼¾⅓⅔]\s?(?:c|t|tsps?|tbsps?|tbs|oz|lbs?|pkgs?|qts?|pts?|g|ml)\.$", re.I)
@@ -29,7 +31,7 @@ def sentences_in(step: str) -> list[str]:
     “150°C. Cover” are two; “approx. 3 hrs. covered” is one.
     """
     found: list[str] = []
-    for part in _ENDS.split(step):
+    for part in _ENDS.split(_ARROW.sub(". ", step)):
         if not part.strip():
             continue
         short = found and _SHORT.search(found[-1]) and _GOES_ON.match(part)

@@ -15,7 +15,8 @@ _NEXT = re.compile(
 )
 _REST = re.compile(
     r"\b(?:the )?(?:remaining|other|rest of the) (?:ingredients|things|stuff)\b"
-    r"|\beverything else\b|\ball (?:of )?the rest\b",
+    r"|\beverything else\b|\ball (?:of )?the rest\b"
+    r"|(?<=add )(?:the )?(?:remaining|rest)(?=,? (?:except|but|apart from)\b|[.,;]|$)",
     re.I,
 )
 _ALL = re.compile(
@@ -47,12 +48,13 @@ def spelled_out(
     at = 0
     for row, step in enumerate(steps):
         text = _PARTS.sub(lambda found: _of_part(found, parts, ingredients), step)
+        text = _with_named_parts(text, parts, ingredients)
         for counted in _NEXT.finditer(step):
             begin = 0 if counted["which"].lower() == "first" else at
             at = begin + _number(counted["many"])
             text = text.replace(counted[0], f"{counted[0]} ({_names(foods[begin:at])})", 1)
         if rest := _REST.search(text):
-            left = _names(_left(foods, steps, row, rest.start()))
+            left = _names(_but(_left(foods, steps, row, rest.start()), rest))
             text = f"{text[: rest.end()]} ({left}){text[rest.end() :]}"
         text = _ALL.sub(lambda found: f"{found[0]} ({_names(_but(foods, found))})", text, count=1)
         found.append(text)
@@ -97,6 +99,25 @@ def _of_part(
         if item.index in rows and item.kind != "meat" and _last_word(item) not in excepted
     ]  # fmt: skip
     return f"{found[0]} ({_names(named)})" if named else found[0]
+
+
+def _with_named_parts(
+    text: str, parts: tuple[Part, ...], ingredients: tuple[Ingredient, ...]
+) -> str:
+    """“Blitz the adobo and push it into slits”: with what is under that heading, said once."""
+    for part in parts:
+        name = _HEADING.sub("", part.name).strip(" :").lower()
+        items = [item for item in ingredients if item.index in part.lines]
+        plain = part.role == "main" and 0 < len(name.split()) < 3
+        if not plain or len(items) < 2 or any(item.kind == "meat" for item in items):
+            continue
+        said = re.search(rf"\bthe {re.escape(name)}\b(?! (?:ingredients|\())", text, re.I)
+        if said:
+            return f"{text[: said.end()]} ({_names(items)}){text[said.end() :]}"
+    return text
+
+
+_HEADING = re.compile(r"^(?:for )?(?:the )?", re.I)
 
 
 def _number(text: str) -> int:

@@ -43,8 +43,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(until|till|til) (it|they) pulls?\b",
             r"\bshred",
             r"\bpull[- ]apart\b|\beasy to pull\b|\bpull (in)?to (strands|shreds|chunks)",
-            r"\b(rip|break|mash|separate|chop)\w* (up )?(it |them |the meat )?(up )?"
-            r"(roughly|with a (wooden )?spoon)",
+            r"\b(rip|break|mash|smash|squash|crush|separate|chop)\w* (up )?"
+            r"(it |them |the meat )?(up )?(roughly|with a (wooden )?spoon)",
             rf"\b{_FORKS}\b|\bmeat claws\b",
             r"\bsurrenders?\b|\b(it|meat|pork|beef|joint) gives up\b|\bpulls? itself\b",
             r"\bchop\w* the (meat|pork|beef) (\w+ )?and (toss|mix|stir|dress)\b",
@@ -105,7 +105,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(internal|core|inside|cent(er|re)) temp\w*\.? (\w+ ){0,2}(\d{2,3} ?(-|–|to) ?)?"
             r"(20[0-8]|9[3-7])\b",
             r"\b(20[0-8] ?°? ?F?|9[3-7] ?°? ?C?) (core|internal|on the (probe|thermometer))\b",
-            rf"\b(probe|thermometer|internal|core|kern(temperatur)?)\b[^.]{{0,25}}\b{_COLLAGEN_GONE}",
+            rf"\b(prob(e|ed|es|ing)|thermometer|internal|core|kern(temperatur)?)\b[^.]{{0,25}}\b{_COLLAGEN_GONE}",
             r"\blike jelly\b",
             r"\bspoon (would|will|can|could|should) (cut|go through|break) (it|them|the meat)\b",
             r"\bspoon[- ](soft|tender)|\b(with a spoon|spoon cuts|spoon goes)\b|\bspoonable\b",
@@ -126,7 +126,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"|pull)\b",
             r"\b(not|n.t|never)\b[^.]{0,25}\bmush",
             r"\b(plenty|lots) of resistance|\bresistance left\b|\bal dente\b",
-            r"\b(almost|nearly|not quite|just short of) (fork[- ])?tender\b|\btoo soft\b",
+            r"\b(not quite|just short of) (fork[- ])?tender\b|\btoo soft\b",
             r"\bstay(s|ing)? on the bones?\b|\bsurvives? the (grill|pan|broiler|knife)",
             r"\bwithout (crumbling|falling apart|shredding|breaking)\b|\bnot shred"
             r"|\brather than shred",
@@ -138,7 +138,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
         "tender",
         any_of(
             "fork[- ]tender|knife[- ]tender",
-            r"\b(tender|zart|weich|m(ü|ue)rbe?)\b",
+            r"(?<!almost )(?<!nearly )(?<!quite )\b(tender|zart|weich|m(ü|ue)rbe?)\b",
             r"\bfork[- ]soft\b|\byielding\b|\bbones? (show|stick|move|should move)",
             r"\b(a|the) bone (should |will )?moves?\b|\bmove the bones\b|\bit (should )?moves?\b",
             r"\bput a (fork|skewer|knife) through\b|\bfork (should )?(twist|turn)s?\b",
@@ -168,6 +168,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
         "holds",
         any_of(
+            r"\b(almost|nearly) (fork[- ])?tender\b",
             r"\b(holds?|holding|keeps?|keeping) (its|their) (shape|together)",
             r"\bholding together\b|\bstays? (whole|in one piece)\b",
             r"\bbites? clean|\bclean bite|\b(some|with( a)?|a bit of) (bite|chew|tug|resistance)\b",
@@ -216,6 +217,10 @@ _DENIED = any_of(
     r"(\bnot|n.t(?! need)|\bnever|\bwithout|\bbefore|\brather than|\binstead of|\bno|\bshort of)"
     r"( \w+){0,2}[ -]$"
 )
+_BUT_HOLDS = re.compile(
+    r"^[^.]{0,20}\b(?:without|but)\b[^.]{0,14}\bfall(?:ing)? (?:apart|off)\b", re.I
+)
+"""“They come off the bone clean but don't fall apart”."""
 _OTHERWISE = re.compile(r"\([^()]*\d[^()]*\bfor [^()]*\)")
 """“25 minutes (23 for firmer, 30 for fall off the bone)”: what else could be had."""
 _CLAUSES = re.compile(r"[.;!?]\s+|, ")
@@ -255,6 +260,7 @@ def read_texture(texts: tuple[str, ...]) -> Texture | None:
                 if _is_beside(texture, clause, found):
                     continue
                 if not _DENIED.search(clause[: found.start()]):
-                    return texture
+                    holds = texture == "falls" and _BUT_HOLDS.search(clause[found.end() :])
+                    return "tender" if holds else texture
                 denied = denied or ("holds" if texture == "falls" else None)
     return denied

@@ -44,6 +44,7 @@ convert-load = { $rack ->
         [one] fat side up.
        *[stacked] partly on each other.
     }
+convert-leave_out = Leave out { LIST($names) } for now.
 convert-on_top = Put { LIST($names) } on top; do not stir.
 convert-lid = Check the lid: gasket seated, pin free, valve screen clear, valve closed, inner pot dry outside and in place.
 convert-never_force = Never force it.
@@ -60,6 +61,7 @@ convert-own_run = While it rests, cook { LIST($names) } separately, half full at
 convert-fish_out = Take out { LIST($names) }.
 convert-reduce = Strain the juice, let the fat rise and skim it. Simmer uncovered to reduce it to taste.
 convert-thicken = Thicken with { LIST($names) } stirred into cold water; simmer for 1 min.
+convert-simmer_in = Add { LIST($names) } and simmer until tender, 5–10 min.
 convert-stir_in = Stir in { LIST($names) }.
 convert-dairy_last = Stir in { LIST($names) } last, off the heat.
 convert-salt_last = Salt it only now.

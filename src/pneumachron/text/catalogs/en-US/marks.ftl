@@ -55,6 +55,9 @@ mark-liquid_smoke_measured = Liquid smoke goes by measure: { $units ->
        *[metric] 2 to 4 ml a liter, 6 ml at most
     }. More tastes of tar.
 mark-spritz_struck = Nothing dries out under the lid, so nothing is sprayed.
+mark-tool_struck = It is for another way of cooking. No plastic, bag or foil goes into the cooker.
+mark-fat_limited = So much fat would be deep fat, and nothing is fried under pressure. This is enough to brown the meat.
+    .caution = Deep fat under pressure can spit, foam over and catch fire.
 mark-binder_named = It holds the rub and brings mustard. Tell those who must not eat it.
 mark-marinade_boiled = It held raw meat. Boil it for { MINUTES(5) } before you use it as a sauce.
     .caution = A marinade that held raw meat is not eaten unboiled.

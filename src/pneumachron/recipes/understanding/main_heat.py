@@ -1,0 +1,256 @@
+"""Which times of a recipe cook its meat: those of the main heat, sentence by sentence."""
+
+import re
+from dataclasses import dataclass
+from typing import Literal
+
+from pneumachron.recipes.understanding.device import ASIDE, BROIL, LID, OVEN, SIDES, SIMMER, Device
+from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import THEN, sentences_in
+
+_LETS_GO = any_of(r"\breleas\w*", r"\bcome down\b", r"\bnatural(ly)?\b", r"\breduce pressure\b",
+                  r"\bvent\b", r"\bNP?R\b", r"\bQP?R\b", r"\bpressure (drop|fall)",
+                  r"\babdampf\w*", r"\bablassen\b", r"\bnatürlich\b")  # fmt: skip
+OPEN = re.compile(r"\buncover(ed)?\b|\bwithout (a )?lid\b|\bopen\b", re.I)
+_MEAT_IN = any_of(
+    r"\bribs?\b",
+    r"\bmeat\b",
+    r"\bbrisket\b",
+    r"\bshoulder\b",
+    r"\bbutt\b",
+    r"\bwings?\b",
+    r"\bpork\b",
+    r"\brack\b",
+    r"\bpoint\b",
+    r"\bcubes?\b",
+    r"\b(mit)?(garen|braten|schmoren)\b|\bfleisch\b",
+    r"\bpicnic\b",
+    r"\bcook\b",
+    r"\bcovered\b",
+    r"\blid\b",
+)
+
+
+@dataclass(frozen=True, slots=True)
+class HeatSpan:
+    """A time that cooks the meat, and where it stands in the steps."""
+
+    step: int
+    place: int
+    """Which sentence of the step."""
+    low_s: float
+    high_s: float
+    sentence: str
+    start: int
+    """Where in the sentence it stands."""
+    in_all: bool = False
+    """“6 to 8 hours total”."""
+    per: Literal["", "lb", "kg"] = ""
+    """“An hour a pound”: for each of what the meat weighs."""
+    after: bool = False
+    """“After two hours add the prunes”."""
+
+
+_UNTIL_DONE = re.compile(
+    r"\b(?:simmer|braise|cook|bake|roast)\b.{0,40}\b(?:until|till?) (?:the |your )?"
+    r"(?:ribs?|meat|pork|beef|brisket|shoulder) (?:is|are|falls?|pulls?)\b",
+    re.I,
+)
+"""“Simmer 30 min till the ribs are tender and the sauce is reduced”: the meat still cooks."""
+
+
+def _is_main_heat(sentence: str, device: Device | None) -> bool:
+    """Whether the times of a sentence may be those of the main heat."""
+    both_sides = device == "grill" and SIDES.search(sentence)
+    aside = ASIDE.search(sentence) and not (_cooks_long(sentence) or _UNTIL_DONE.search(sentence))
+    if not both_sides and aside:
+        return False
+    if device == "grill":
+        return not re.search(r"\bmarinat|\bdirect heat\b", sentence, re.I)
+    if BROIL.search(sentence):
+        return False
+    if device in {"pressure", "stovetop"}:
+        return not _not_under_pressure(sentence)
+    said = any(words.search(sentence) for words in (OVEN, LID, OPEN, _MEAT_IN, _ONLY_A_TIME))
+    if SIMMER.search(sentence) and any(
+        span.high_s >= _LONG_SIMMER_S for span in durations_in(sentence)
+    ):
+        return True
+    # "In for three hours.", "Give it 2 hours.": what is long and no waiting is the oven's
+    return device != "oven" or said or bool(temperatures_in(sentence)) or _cooks_long(sentence)
+
+
+_LONG_SIMMER_S = 2700.0
+"""What simmers so long before an oven is the meat. Judgement."""
+_ONLY_A_TIME = re.compile(
+    r"^\W*((cook(ing)?|oven|roast(ing)?|bak(e|ing)|brais(e|ing))[- ]time\W+)?"
+    r"(about |for |approx\w*\.? |around )?[\d½¼¾/.,\s–-]+(to [\d½¼¾/.,\s]+)?"
+    r"(hours?|hrs?|h|min\w*)( or so| total| in all| more| longer)?(,? (until|till?) .*)?\W*$",
+    re.I,
+)
+"""A card that says "Oven 160 C. Cover. 3 hours."."""
+
+
+def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
+    """Times of a step that cook the meat with the main heat."""
+    found: list[HeatSpan] = []
+    for place, told in enumerate(sentences_in(step)):
+        said = _in_hours(told) if device == "slow" else told
+        sentence = _with_its_unit(said, hours=bool(found) and found[-1].low_s >= 3600)
+        heat = _heat_in(sentence, device)
+        if heat is None:
+            continue
+        sides = 2.0 if device == "grill" and SIDES.search(sentence) else 1.0
+        spans = durations_in(_ASIDES.sub("", _before_letting_go(heat, device)))
+        least_s = _LEAST_S.get(device, 900.0)
+        found += [
+            HeatSpan(
+                index,
+                place,
+                sides * span.low_s,
+                sides * span.high_s,
+                sentence,
+                span.start,
+                in_all=_IN_ALL.match(heat[span.end :]) is not None,
+                per=_per_weight(heat[span.start : span.end + _NEAR]),
+                after=_AFTER.search(heat[: span.start]) is not None,
+            )
+            for span in spans
+            if span.high_s >= least_s
+        ]
+    return found
+
+
+_PER_WEIGHT = re.compile(
+    r"(?:\b(?:an?|per|each|every|the) |(?<=[a-z])/ ?)(?P<unit>pounds?|lbs?|kilos?|kg)\b", re.I
+)
+_NEAR = 24
+"""Characters behind a time in which it is said that it is for a pound. Judgement."""
+
+
+def _per_weight(told: str) -> Literal["", "lb", "kg"]:
+    found = _PER_WEIGHT.search(told)
+    if found is None:
+        return ""
+    return "kg" if found["unit"].lower().startswith("k") else "lb"
+
+
+_AFTER = re.compile(r"\b(?:after|at) (?:about |around |the first )?$", re.I)
+
+
+def without_moments(spans: list[HeatSpan]) -> list[HeatSpan]:
+    """“Three hours. After two add the prunes”: a moment in a time that was told before."""
+    return [
+        item for at, item in enumerate(spans)
+        if not (item.after and any(told.high_s >= item.high_s for told in spans[:at]))
+    ]  # fmt: skip
+
+
+_IN_ALL = re.compile(r"\W{0,2}(?:in )?(?:total|all|altogether)\b", re.I)
+_ANOTHER = re.compile(
+    r"\b(?:another ([1-9])|for ([1-9]) more)"
+    r"(?=[.,;]|$| (?:till?|until|in|wrapped|covered|or so)\b)",
+    re.I,
+)
+"""“4 hours. Then foil it up, back in, another 3.”"""
+
+
+_ON_A_LEVEL = re.compile(
+    r"\b(\d{1,2}(?:\s?(?:-|–|to)\s?\d{1,2})?)(?= (?:on|at) (?:low|high)\b)", re.I
+)
+_LEVEL_FIRST = re.compile(
+    r"\b((?:low|high)(?: for)?[ :]+\d{1,2}(?:\s?(?:-|–|to)\s?\d{1,2})?)(?=[,.;)]|$| or\b)", re.I
+)
+
+
+def _in_hours(sentence: str) -> str:
+    """“8 on low or 5 on high”: a slow cooker knows no minutes."""
+    return _LEVEL_FIRST.sub(r"\1 hours", _ON_A_LEVEL.sub(r"\1 hours", sentence))
+
+
+def _with_its_unit(sentence: str, *, hours: bool) -> str:
+    """“Another 4” is so many hours, where hours were told before."""
+    found = _ANOTHER.search(sentence)
+    if found is None:
+        return sentence
+    told = durations_in(sentence[: found.start()])
+    hours = told[-1].low_s >= 3600 if told else hours
+    if not hours:
+        return sentence
+    return _ANOTHER.sub(lambda found: f"{found[1] or found[2]} hours", sentence)
+
+
+_COMMAS = re.compile(r",\s+(?:then |and )?")
+
+
+_REHEATS = any_of(r"\bre-?(heat|warm)\w*", r"\bwarm (it |them )?through\b", r"\bwarm at\b",
+                  r"\b(next day|to serve)\b.{0,80}\bwarm\b",
+                  r"\bwarm\b.{0,80}\bthe next day\b")  # fmt: skip
+
+
+def _heat_in(sentence: str, device: Device | None) -> str | None:
+    """What of a sentence is the main heat: all of it, or what stands beside a rest.
+
+    "Smoke at 225 for 9 hours, wrap, rest in a cooler 2 hours": the rest is no heat.
+    """
+    if _REHEATS.search(sentence):
+        return None
+    if _is_main_heat(sentence, device):
+        return sentence
+    # "simmer covered 25 min, then uncover and reduce"
+    first = THEN.split(sentence)[0]
+    if first != sentence and durations_in(first) and _is_main_heat(first, device):
+        return first
+    beside = ", ".join(part for part in _COMMAS.split(sentence) if not ASIDE.search(part))
+    told = temperatures_in(beside) and durations_in(beside)
+    return beside if told and _is_main_heat(beside, device) else None
+
+
+def _before_letting_go(sentence: str, device: Device | None) -> str:
+    """“40 minutes, then natural release for 15”: the time of the release is none of cooking."""
+    found = _LETS_GO.search(sentence) if device in {"pressure", "stovetop"} else None
+    return _OF_THE_RELEASE.sub("", sentence[: found.start()]) if found else sentence
+
+
+_OF_THE_RELEASE = re.compile(r"\d+[\s-]*min(?:ute)?[ns]?\.?\s*(?:of\s+)?(?:full\s+)?$", re.I)
+"""“10 min NPR”: minutes right before the release are its own."""
+
+
+_LEAST_S: dict[Device | None, float] = {
+    "grill": 120.0, "simmer": 300.0, "stovetop": 60.0, "pressure": 60.0,
+}  # fmt: skip
+"""A shorter time is not the main heat. Judgement."""
+_ASIDES = re.compile(
+    r"\(or [^)]*\)"
+    r"|\([^()]*\d[^()]*\bfor (?:a )?(?:firmer|softer|more|less|fall\w*|shred\w*)\b[^()]*\)"
+    r"|\b(?:for |in |during )?(?:the )?(?:last|final) (?=\d|half|quarter|few|hour)[^,;.]*"
+    r"|\b(?:for|in|during) the (?:last|final) [^,;.]*"
+    r"|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b"
+    r"|\b(?:sprit?z|mop|bast|turn|flip|rotat)\w*[^,;.]*\bafter [^,;.]*",
+    re.I,
+)
+"""Another way in brackets; what is done every half hour, or at the end of the time."""
+
+
+def _not_under_pressure(sentence: str) -> bool:
+    """Letting go, and what goes on in the open pot afterwards."""
+    found = _LETS_GO.search(sentence)
+    if found and not durations_in(_OF_THE_RELEASE.sub("", sentence[: found.start()])):
+        return True
+    told = re.search(r"\bpressure\b|\b(on )?high\b|\bmanual\b|\bweight\b", sentence, re.I)
+    return bool(SIMMER.search(sentence)) and not told
+
+
+def _cooks_long(sentence: str) -> bool:
+    """A sentence that also browns or rests, but whose heat lasts for hours."""
+    long = any(span.high_s >= 5400 for span in durations_in(sentence))
+    aside = re.search(
+        r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold in|\brest"
+        r"|\bsat\b|\bon the counter\b"
+        r"|\bboiling water|\bsoak|\bbrin(e|ed|ing)\b|\bcure[ds]?\b|\bcuring\b|\bthaw|\bdefrost"
+        r"|\bdry[- ]|\bbeforehand\b|\bahead\b|\b(the )?(day|night) before\b|\bin the cellar\b",
+        sentence,
+        re.I,
+    )
+    return long and not aside

@@ -1,0 +1,56 @@
+"""Amounts that are said in words, in figures: “two and a half pounds”, “a dozen and a half”."""
+
+import re
+from collections.abc import Callable
+
+_WORDS = {"one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8,
+          "nine": 9, "ten": 10, "eleven": 11, "twelve": 12}  # fmt: skip
+_WORD = "|".join(_WORDS)
+_UNIT = (
+    r"(?:lbs?|pounds?|kilos?|kilograms?|pints?|quarts?|cups?|lit(?:er|re)s?|ounces?|oz"
+    r"|tablespoons?|teaspoons?|tbsps?|tsps?)\b"
+)
+_SHARES = {"half": "1/2", "quarter": "1/4", "third": "1/3", "three quarters": "3/4",
+           "three-quarters": "3/4", "two thirds": "2/3", "two-thirds": "2/3"}  # fmt: skip
+_SHARE = "|".join(sorted(_SHARES, key=len, reverse=True))
+
+
+def _one_of(word: str) -> int:
+    return int(word) if word.isdigit() else _WORDS.get(word.lower(), 1)
+
+
+def _dozens(found: re.Match[str]) -> str:
+    count = 0.5 if found["half"] else _one_of(found["count"] or "one")
+    return f"{12 * (count + (0.5 if found['more'] else 0)):g}"
+
+
+def _with_its_share(found: re.Match[str]) -> str:
+    return f"{_one_of(found['count'])} {_SHARES[found['share'].lower()]}"
+
+
+_SAID: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
+    # half a dozen, two dozen, a dozen and a half
+    (re.compile(rf"\b(?:(?P<half>half a)|(?P<count>an?|{_WORD})) dozen(?P<more> and a half)?"
+                r"(?: of(?= ))?\b", re.I), _dozens),
+    # a pound and a half
+    (re.compile(rf"\b(?P<count>an?|{_WORD}) (?P<unit>{_UNIT}) and an? (?P<share>half|quarter)\b",
+                re.I),
+     lambda found: f"{_with_its_share(found)} {found['unit']}"),
+    # four to five pounds, three and a half pounds, 1 and a quarter cups
+    (re.compile(rf"\b(?P<count>{_WORD}|\d)(?P<more> and an? (?P<share>half|quarter))?"
+                rf"(?=(?: (?:to|or) (?:{_WORD}|\d)(?: and a half)?)?[ -]{_UNIT})", re.I),
+     lambda found: _with_its_share(found) if found["more"] else f"{_one_of(found['count'])}"),
+    # three quarters of a pound, a quarter pound
+    (re.compile(rf"(?<!and )(?<!and a )(?<!\d )\b(?:an? )?(?P<share>{_SHARE}) "
+                rf"(?:of )?(?:an? )?(?={_UNIT})", re.I),
+     lambda found: f"{_SHARES[found['share'].lower()]} "),
+    # a couple of pounds
+    (re.compile(rf"\ba couple (?:of )?(?={_UNIT})", re.I), lambda _: "2 "),
+)  # fmt: skip
+
+
+def in_figures(text: str) -> str:
+    """The text with its amounts in figures, where a unit or a dozen says that they are some."""
+    for pattern, said in _SAID:
+        text = pattern.sub(said, text)
+    return text
