@@ -10,12 +10,11 @@ from collections.abc import Iterator
 from urllib.request import urlopen
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page
 
 from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.text.reader import MARKED
-from tests.browser.test_two_kitchens import SEEN, STATES, household
-from tests.browser.words import screen
+from tests.browser.test_two_kitchens import STATES, household, seen
 from tests.live import serving
 
 MARKED_LETTER = re.compile("[A-Za-z]\u030a")
@@ -25,8 +24,6 @@ SIGNS = re.compile(
     r"|\b(?:Mon|Tue|Wed|Thu|Fri|Sat|Sun|Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec)[a-z]*"
 )
 NAMES = ("name", "pot_name", "title", "tags", "cook", "note")
-LEAST_TEXTS = 8
-"""On any view, once it is there."""
 SIZES = [pot.name for pot in ready_pots().values()]
 """Cookers are named by their size, the same in every locale."""
 LISTS = ("household", "people", "pots", "plans", "schedules", "cooks", "recipes")
@@ -86,15 +83,7 @@ def test_no_word_outside_the_catalogs(
     if act is not None:
         act(page, MARKED)
         page.wait_for_load_state("networkidle")
-    for locale in ("en-US", MARKED):  # until the app has answered nobody knows which
-        expect(page.get_by_text(screen("app-loading", locale))).to_have_count(0)
-    texts: list[str] = page.evaluate(SEEN)
-    for _ in range(100):  # what is on the page comes in pieces
-        if len(texts) > LEAST_TEXTS:
-            break
-        page.wait_for_timeout(200)
-        texts = page.evaluate(SEEN)
-    assert len(texts) > LEAST_TEXTS
+    texts = seen(page, "en-US", MARKED)  # until the app has answered nobody knows which
     assert any(MARKED_LETTER.search(text) for text in texts)
     plain = {
         text

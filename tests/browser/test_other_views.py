@@ -37,7 +37,7 @@ def test_axe(page: Page, view: str, scheme: Literal["light", "dark"]) -> None:
     page.wait_for_load_state("networkidle")
     expect(page.locator("html")).to_have_attribute("data-theme", scheme)
     # each view comes when it is first needed; until then its heading says so
-    loading = re.compile(f"{screen('app-loading-the-page')}|{screen('app-loading')}")
+    loading = re.compile(f"{screen('app-loading-the-page')}|{screen('shared-loading')}")
     expect(page.locator("h1").filter(has_not_text=loading).first).to_be_visible()
     axe_clean(page, COLORS if scheme == "dark" else None)
 
@@ -48,6 +48,16 @@ def test_the_guide_says_that_it_loads(page: Page) -> None:
     with page.expect_request("**/api/guide"):  # the view is there, and asks for its words
         page.goto("/guide")
     expect(page.get_by_role("heading", name=screen("app-loading-the-page"))).to_be_visible()
+
+
+@pytest.mark.parametrize(
+    ("view", "asked"), [("/cook", "plans"), ("/log", "cooks"), ("/convert", "recipes")]
+)
+def test_a_list_says_that_it_loads(page: Page, view: str, asked: str) -> None:
+    """Where a list had not come yet stood nothing, as if there were none."""
+    page.route(re.compile(rf"/api/{asked}(\?|$)"), lambda _: None)  # as slow as can be
+    page.goto(view)
+    expect(page.get_by_text(screen("shared-loading"))).to_be_visible()
 
 
 def test_axe_on_a_dialog_and_on_trouble(page: Page) -> None:

@@ -81,7 +81,7 @@ function NoWords({ away }: { away: boolean }) {
       {say("app-start-it-again-what-you-typed")}
     </p>
   ) : (
-    <h1 className="p-6 font-normal text-pencil">{say("app-loading")}</h1>
+    <h1 className="p-6 font-normal text-pencil">{say("shared-loading")}</h1>
   );
 }
 

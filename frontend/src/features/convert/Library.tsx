@@ -58,6 +58,7 @@ export function Library({ draft }: { draft: Draft | null }) {
           {say("convert-start-it-again-your-recipes-are")}
         </p>
       )}
+      {library.isPending && <p className="mt-1 text-pencil">{say("shared-loading")}</p>}
       {library.data && found.length === 0 && (
         <p className="mt-1 text-pencil">
           {search || tag

@@ -51,6 +51,7 @@ export function BeginPanel() {
             <strong>{trouble.message}</strong> {trouble.hint}
           </p>
         )}
+        {shelf.isPending && <p className="text-pencil">{say("shared-loading")}</p>}
         <ul aria-label={say("cook-plans-to-cook")} className="border-rule border-t">
           {(shelf.data?.plans ?? []).map((plan) => (
             <li

@@ -48,7 +48,7 @@ function Beside({ id }: { id: string }) {
           </Link>
         </p>
       ) : (
-        <p className="text-pencil">{say("cook-loading")}</p>
+        <p className="text-pencil">{say("shared-loading")}</p>
       )}
     </div>
   );

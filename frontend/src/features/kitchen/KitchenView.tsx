@@ -31,7 +31,7 @@ export function KitchenView() {
     );
   }
   if (!household.data || !pots.data || !catalogue.data) {
-    return <p className="p-6 text-pencil">{say("kitchen-loading")}</p>;
+    return <p className="p-6 text-pencil">{say("shared-loading")}</p>;
   }
   const here = new Set(pots.data.pots.map((kept) => kept.ready_id));
   const missing = catalogue.data.ready_pots.filter((ready) => !here.has(ready.id));

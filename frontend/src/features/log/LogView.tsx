@@ -69,6 +69,7 @@ function Sheets() {
           {say("log-start-it-again-your-log-is")}
         </p>
       )}
+      {log.isPending && <p className="mt-2 text-pencil">{say("shared-loading")}</p>}
       {log.data && cooks.length === 0 && <Nothing filtered={sought !== EVERYTHING} />}
       <ul
         aria-label={say("log-log-entries")}

@@ -49,7 +49,7 @@ export function PlanView() {
     );
   }
   if (!catalogue.data || !household.data) {
-    return <p className="p-6 text-pencil">{say("plan-loading")}</p>;
+    return <p className="p-6 text-pencil">{say("shared-loading")}</p>;
   }
   const units = household.data.units;
   if (planner.untouched && !own) {

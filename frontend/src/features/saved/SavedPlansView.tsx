@@ -49,7 +49,7 @@ export function SavedPlansView() {
           {say("saved-start-it-again-your-plans-are")}
         </p>
       )}
-      {shelf.isPending && <p className="text-pencil">{say("saved-loading")}</p>}
+      {shelf.isPending && <p className="text-pencil">{say("shared-loading")}</p>}
       {shelf.data && plans.length === 0 && (
         <p className="text-pencil">
           {search

@@ -3,7 +3,6 @@ app-start-it-again-what-you-typed = Start it again. What you typed is kept here.
 app-the-app-did-not-answer-in = The app did not answer in time, so this was not pressed.
 app-look-at-the-cooker-then-press = Look at the cooker, then press again.
 app-skip-to-the-page = Skip to the page
-app-loading = Loading …
 app-there-is-nothing-at-this-address = There is nothing at this address.
 app-go-to-plan = Go to Plan
 app-loading-the-page = Loading the page …

@@ -8,7 +8,6 @@ cook-plans-to-cook = plans to cook
 cook-no-plan-is-saved-yet = No plan is saved yet.
 cook-make-one-in-plan = Make one in Plan.
 cook-all-cooks = All cooks
-cook-loading = Loading …
 cook-time = (time ×{ $speed })
 cook-the-app-does-not-answer-this = The app does not answer. This device keeps counting on its own.
 cook-this-cook-is-over = This cook is over.

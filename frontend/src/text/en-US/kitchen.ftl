@@ -27,7 +27,6 @@ kitchen-this-kitchen = This kitchen
 kitchen-kitchen = kitchen
 kitchen-the-app-does-not-answer = The app does not answer.
 kitchen-start-it-again-everything-is-safe = Start it again. Everything is safe on disk.
-kitchen-loading = Loading …
 kitchen-my-kitchen = My kitchen
 kitchen-your-cookers-drawn-to-one-scale = Your cookers, drawn to one scale
 kitchen-add-your-own-cooker = Add your own cooker

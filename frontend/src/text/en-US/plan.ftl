@@ -35,7 +35,6 @@ plan-total-time =
     }
 plan-the-app-does-not-answer = The app does not answer.
 plan-start-it-again-what-you-typed = Start it again. What you typed is kept here.
-plan-loading = Loading …
 plan-plan = Plan
 plan-the-makers-manual-and-local-food = The maker’s manual and local food-safety advice come first.
 plan-cautions = cautions

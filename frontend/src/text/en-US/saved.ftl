@@ -21,7 +21,6 @@ saved-saved-plans = Saved plans
 saved-find = find
 saved-the-app-does-not-answer = The app does not answer.
 saved-start-it-again-your-plans-are = Start it again. Your plans are safe on disk.
-saved-loading = Loading …
 saved-no-plan-has-these-words-in = No plan has these words in its name.
 saved-no-plan-is-saved-yet-make = No plan is saved yet. Make one in Plan.
 saved-select-another-plan-to-compare = Select another plan to compare.

@@ -86,3 +86,4 @@ shared-shop-section =
     }
 shared-heating = heating
 shared-piece = piece
+shared-loading = Loading …
