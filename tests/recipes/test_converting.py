@@ -72,6 +72,7 @@ RULES: list[tuple[str, tuple[str, ...], str, list[str], str]] = [
     ("fresh_herb_last", ("1 bunch parsley",), "moved", ["after"], "parsley"),
     ("roots_own_run", ("500 g potatoes",), "moved", ["own_run"], "potatoes"),
     ("follows_liquid", ("100 ml soy sauce", "2 l water"), "changed", ["pot"], "50 ml soy"),
+    ("seafood_last", ("450 g clams, scrubbed",), "moved", ["after"], "clams"),
     ("tender_after", ("200 g mushrooms",), "moved", ["after"], "mushrooms"),
     ("smoke_replaced", ("3 chunks oak wood",), "changed", ["season"], "6 g smoked paprika"),
     ("liquid_smoke_measured", ("1 tbsp liquid smoke",), "changed", ["pot"], "1 ml"),

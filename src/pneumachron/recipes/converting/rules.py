@@ -315,6 +315,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "beside": _kept("beside"),
     "cure": _cure,
     "tool": _tool,
+    "seafood": _moved("seafood_last", "after"),
     "unknown": _unknown,
 }
 """One rule for each kind of ingredient."""

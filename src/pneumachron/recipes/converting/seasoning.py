@@ -245,6 +245,52 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     )
 
 
+_ON_RAW_MEAT = any_of(
+    r"\b(season|rub|sprinkle|massage|pat|dust|coat|dredge|toss)\w*\b",
+    r"(^|[.;,:] ?|\band )(salt|pepper)( (and|&|n) pepper)?\b(?! (it |them )?to taste)",
+    r"\b(salzen|pfeffern|würzen|einreiben|gesalzen|gepfeffert)\b",
+)
+_NO_RAW_MEAT = any_of(
+    r"\b(sauce|gravy|stock|broth|juices?|liquid|onions?|vegetables|veg|water|potatoes|taste|so(ß|ss)e"
+    r"|gem(ü|ue)se|abschmecken|crumbs|batter|slaw|salad|dressing|butter|cream)\b"
+)
+_PLAIN_SEASONINGS: tuple[tuple[re.Pattern[str], re.Pattern[str]], ...] = (
+    (
+        any_of(r"\bsalt\b", r"salz\b", r"\bs ?& ?p\b"),
+        any_of(
+            r"\b(?:(?:kosher|sea|coarse|fine|flaky|rock) )*salt\b(?! (?:pork|beef))",
+            r"\b\w*salz(?:en)?\b",
+        ),
+    ),
+    (
+        any_of(r"\bpepper(corns?)?\b", r"pfeffer\b", r"\bs ?& ?p\b"),
+        any_of(
+            r"\b(?:(?:freshly|fresh|cracked|coarse|ground|black|white) )*pepper\b"
+            r"(?! (?:flakes|jack))",
+            r"\b\w*pfeffer[ns]?\b",
+        ),
+    ),
+)
+"""Salt, then pepper: how a line of ingredients has it, and how a step names it."""
+_GERMAN_VERBS = {"salzen": "Salz", "pfeffern": "Pfeffer"}
+
+
+def unlisted_seasonings(understood: Understood) -> tuple[str, ...]:
+    """Salt and pepper that a step puts on the raw meat and no line of ingredients has."""
+    main = understood.cooking.main
+    early = understood.said if main is None else around(understood.said, *main)[0]
+    told = " ".join(
+        text for step in early for text in sentences_in(step)
+        if _ON_RAW_MEAT.search(text) and not _NO_RAW_MEAT.search(text)
+    )  # fmt: skip
+    listed = " | ".join(item.line.raw.lower() for item in understood.ingredients)
+    found = [
+        _GERMAN_VERBS.get(named[0].lower(), named[0]) for has, names in _PLAIN_SEASONINGS
+        if not has.search(listed) and (named := names.search(told))
+    ]  # fmt: skip
+    return () if is_cured(understood) else tuple(found)
+
+
 def slurry_water(understood: Understood) -> frozenset[int]:
     """“3 Tbsp cold water” under the starch that a step stirs with it: both go in at the end."""
     items = understood.ingredients

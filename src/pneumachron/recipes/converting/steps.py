@@ -27,7 +27,11 @@ from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, Whe
 from pneumachron.recipes.converting.naming import rows_named
 from pneumachron.recipes.converting.parts import strewn_late
 from pneumachron.recipes.converting.pot_work import shreds
-from pneumachron.recipes.converting.seasoning import marinating_s, rub_rest_s
+from pneumachron.recipes.converting.seasoning import (
+    marinating_s,
+    rub_rest_s,
+    unlisted_seasonings,
+)
 from pneumachron.recipes.understanding.ingredients import JOINT, Food, Kind
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -135,7 +139,8 @@ def _minutes(span_s: tuple[float, float]) -> tuple[float, float]:
 
 def _season(work: Work) -> OutStep:
     piece = work.plan.outcomes[0].piece
-    batches, rub = len(work.portioned.runs), work.names("season")
+    batches = len(work.portioned.runs)
+    rub = listed([*work.names("season").split("\n"), *unlisted_seasonings(work.understood)]).strip()
     said = [
         _say("trim", thickness_m=piece.thickness_m, rinse="yes" if work.cures else "no"),
     ]
@@ -305,11 +310,18 @@ def _sauce(work: Work) -> OutStep | None:
     thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]).split(" + ")[0] for line in slurry]
     milk = [line.name for line in after if line.food.kind == "dairy"]
     raw = [line.name for line in after if line.food.kind == "tender_veg"]
+    shells = [line.name for line in after if line.food.kind == "seafood"]
     # the water of a slurry is told with it
     wet = [line for line in after if slurry and line.food.words == "water"]
-    named = {*milk, *raw}
+    named = {*milk, *raw, *shells}
     rest = [line.name for line in after if line not in [*slurry, *wet] and line.name not in named]
-    stages = (("simmer_in", raw), ("thicken", thick), ("stir_in", rest), ("dairy_last", milk))
+    stages = (
+        ("simmer_in", raw),
+        ("thicken", thick),
+        ("stir_in", rest),
+        ("seafood_in", shells),
+        ("dairy_last", milk),
+    )
     said = [_say(code, names=listed(names)) for code, names in stages if names]
     out = listed(line.name for line in work.lines if _is_taken_out(work, line))
     taken_out = (_say("fish_out", names=out),) if out else ()

@@ -18,7 +18,7 @@ Kind: TypeAlias = Literal[
     "spirit", "chilli", "sweet_sauce", "sugar", "sugar_thick", "thick", "foaming_thick", "flour",
     "starch", "dairy", "fat", "binder", "spice", "salt", "rub", "baking", "dried_herb",
     "woody_herb", "fresh_herb", "root", "aromatic", "tender_veg", "foaming", "smoke_wood",
-    "smoke_liquid", "beside", "cure", "tool", "unknown",
+    "smoke_liquid", "beside", "cure", "tool", "seafood", "unknown",
 ]  # fmt: skip
 KINDS: tuple[Kind, ...] = get_args(Kind)
 THIN_KINDS: frozenset[Kind] = frozenset({"thin", "stock", "sweet_thin", "wine", "beer"})

@@ -76,10 +76,14 @@ def read_meat(
         item for item in lines
         if _belongs(item.line.raw) and not _COOKED.search(item.line.raw)
     ]  # fmt: skip
+    # clams beside the pork go in at the end; it is no question which of them is cooked
     others = tuple(
         OtherMeat(item.index, item.line.raw)
         for item in ingredients
-        if item not in named and _is_main(item) and (item in lines or is_other_meat(item))
+        if item not in named
+        and _is_main(item)
+        and (item in lines or is_other_meat(item))
+        and not (named and item.kind == "seafood")
     )
     if not named and (plain := _unnamed(ingredients, title)) is not None:
         named = [plain]
@@ -366,6 +370,12 @@ _AT_THE_THICK_END = re.compile(
     rf"{_SIZE} at (?:the|its) thick(?:est)? (?:end|part|point|side)",
     re.I,
 )
+_CUBES_OF = re.compile(
+    r"\b(?:cubed|diced|cubes?|chunks?|dice|w(?:ü|ue)rfeln?|gew(?:ü|ue)rfelt)\b"
+    rf"(?:,? \(?(?:of |about |approx\.? |ca\.? |roughly |von |zu )*|\s?\()(?:\d ?x ?)?{_SIZE}",
+    re.I,
+)
+"""“Cubed 1 1/2 inch”, “cubes of 4 cm”."""
 _THICK_ASIDE = re.compile(
     r"\bthick\b[^.;()]{0,24}\((?:about |approx\.? |ca\.? )?([^()]{2,14})\)", re.I
 )
@@ -399,7 +409,8 @@ def thickness_in(text: str) -> float | None:
             continue
         if (size := _size_m(match)) is not None:
             return size
-    if at_its_end := _AT_THE_THICK_END.search(text):
-        return _size_m(at_its_end)
+    for pattern in (_AT_THE_THICK_END, _CUBES_OF):
+        if (told := pattern.search(text)) is not None:
+            return _size_m(told)
     aside = _THICK_ASIDE.search(text)
     return thickness_in(f"{aside[1]} thick") if aside else None

@@ -131,6 +131,7 @@ mark-heat_struck = { $device ->
     }: the cooker does this in { DURATION($total_s) }, lid on to lid off.
 mark-finish_added = Steam makes no crust. Put one on afterwards.
 allergen-soya = soya
+allergen-molluscs = molluscs
 allergen-sulphites = sulphites
 other-too_long_warm = The centre of the thickest piece is between { SAFETEMP(4) } and { SAFETEMP(60) } for { DURATION($zone_s) }. Usual advice is { DURATION($limit_s) } at most (USDA; check local advice). Cut it thinner, or use the pressure cooker.
 method-stovetop_pressure = in a pressure cooker on the hob

@@ -62,6 +62,7 @@ convert-fish_out = Take out { LIST($names) }.
 convert-reduce = Strain the juice, let the fat rise and skim it. Simmer uncovered to reduce it to taste.
 convert-thicken = Thicken with { LIST($names) } stirred into cold water; simmer for 1 min.
 convert-simmer_in = Add { LIST($names) } and simmer until tender, 5–10 min.
+convert-seafood_in = Add { LIST($names) }, cover with any lid that is not locked, and simmer until cooked through, 3–8 min. Throw away shells that stay shut.
 convert-stir_in = Stir in { LIST($names) }.
 convert-dairy_last = Stir in { LIST($names) } last, off the heat.
 convert-salt_last = Salt it only now.

@@ -48,6 +48,7 @@ mark-roots_with_meat = In pieces of { $units ->
         [us] 1½ to 2 in
        *[metric] 4 to 5 cm
     } they stand this cook time.
+mark-seafood_last = Seafood is done in minutes, so it goes in after pressure.
 mark-tender_after = Tender vegetables go in at the end, for a few minutes, uncovered.
 mark-smoke_replaced = There is no smoke in a pressure cooker. Smoked paprika, by the weight of the meat, stands in for it.
 mark-liquid_smoke_measured = Liquid smoke goes by measure: { $units ->
@@ -114,6 +115,7 @@ allergen-egg = egg
 allergen-fish = fish
 allergen-gluten = gluten
 allergen-milk = milk
+allergen-molluscs = mollusks
 allergen-mustard = mustard
 allergen-nuts = nuts
 allergen-peanut = peanut
