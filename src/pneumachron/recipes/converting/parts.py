@@ -246,7 +246,7 @@ def _is_row(understood: Understood, row: int) -> bool:
 
 
 BRUSHED = any_of(r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bcoat", r"\bpaint", r"\bbaste",
-                  r"\bspread")  # fmt: skip
+                  r"\bspread", r"\bin(to)? an? (foil )?(pan|tray) with\b")  # fmt: skip
 _SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
                  r"\beat(en)? (it |them )?with\b",
                  r"\btop(ped)? (it |them |each |off )*with\b")  # fmt: skip

@@ -64,9 +64,11 @@ _OR_STOCK = re.compile(r"^(water or )?", re.I)
 
 def _poured(context: ConversionContext, item: Ingredient, volume: float) -> ConvertedLines:
     asked = context.scale * (item.volume_m3 or 0.0)
-    line = volume_line(context, item, "sear" if item.kind in {"wine", "beer"} else "pot", volume)
+    # a splash that is blended with the rest is not simmered off alone
+    alone = item.kind in {"wine", "beer"} and item.index not in context.blended
+    line = volume_line(context, item, "sear" if alone else "pot", volume)
     need: dict[str, Param] = {"need_m3": context.pouring.need_m3}
-    if item.kind in {"wine", "beer"}:
+    if alone:
         return ConvertedLines(
             (replace(line, prepared=Message("prepared-simmered")),), "wine_first", need
         )
@@ -268,7 +270,7 @@ def _fat(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Enough to brown the meat; what would be deep fat stays out."""
     asked_m3 = context.scale * (item.volume_m3 or 0.0)
     if asked_m3 <= MOST_FAT_M3:
-        return _kept("sear")(context, item)
+        return _kept("pot" if item.index in context.blended else "sear")(context, item)
     return ConvertedLines((volume_line(context, item, "sear", FAT_M3),), "fat_limited")
 
 

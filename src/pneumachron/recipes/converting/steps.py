@@ -144,6 +144,8 @@ def _season(work: Work) -> OutStep:
     said = [
         _say("trim", thickness_m=piece.thickness_m, rinse="yes" if work.cures else "no"),
     ]
+    if _has_rind(work):
+        said.insert(0, _say("rind_off"))
     if work.portioned.cuts > 1:
         said.insert(0, _say("portion", portions=work.portioned.cuts))
     if batches > 1:
@@ -153,6 +155,18 @@ def _season(work: Work) -> OutStep:
     if not work.marinades and (rest_s := rub_rest_s(work.understood)):
         said.append(_say("rub_rest", low_s=rest_s[0], high_s=rest_s[1]))
     return OutStep("season", tuple(said))
+
+
+def _has_rind(work: Work) -> bool:
+    """Whether there is a rind to crackle."""
+    row = work.understood.meat_index
+    meat = "" if row is None else work.understood.ingredients[row].line.raw
+    return "crackling" in work.understood.crust.characters and not _NO_RIND.search(meat)
+
+
+_NO_RIND = re.compile(r"\b(?:skin|rind)[ -]?(?:less|off|removed)\b|\bno (?:skin|rind)\b", re.I)
+RIND_MIN = (25.0, 45.0)
+"""A flat rind crackles at 220 °C in so many minutes. Common practice."""
 
 
 def _marinate(work: Work) -> OutStep | None:
@@ -217,6 +231,9 @@ def _set(work: Work) -> OutStep:
     low, high = work.plan.hold_range_min
     up = next((phase.duration_s for phase in work.plan.phases if phase.kind == "come_up"), 0.0)
     hold = float(work.plan.hold_min)
+    rind = (
+        [_say("rind_roast", low_min=RIND_MIN[0], high_min=RIND_MIN[1])] if _has_rind(work) else []
+    )
     code = "set" if work.plan.expectation is None else "set_own"
     return OutStep(
         "set",
@@ -225,6 +242,7 @@ def _set(work: Work) -> OutStep:
                 code, hold_min=hold, low_min=low, high_min=high, level=work.plan.setup.request.level
             ),
             _say("come_up", up_s=up),
+            *rind,
         ),
         (hold, hold),
     )
@@ -242,7 +260,23 @@ def _release(work: Work) -> OutStep:
     if is_lit_early(cook):
         steps = [*preheat_steps(cook), *steps]
     minutes = sum(step.likely_s for step in steps if step.kind not in {"open", "preheat"}) / 60
-    return OutStep("release", tuple(step.said for step in steps), (minutes, minutes))
+    said: list[Message] = []
+    for step in steps:
+        if step.kind == "boil" and (sweet := _in_the_glaze(work)):
+            said.append(_say("stir_in", names=listed(line.name for line in sweet)))
+        said.append(step.said)
+    return OutStep("release", tuple(said), (minutes, minutes))
+
+
+_SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick"})
+
+
+def _in_the_glaze(work: Work) -> list[OutLine]:
+    """What is sweet goes into the juice before it is boiled down to a glaze, and not behind."""
+    glaze = work.finish.kind == "glaze"
+    return [
+        line for line in work.lines if glaze and line.when == "after" and line.food.kind in _SWEET
+    ]
 
 
 def _judge(work: Work) -> OutStep:
@@ -301,7 +335,8 @@ def _thickens(food: Food) -> bool:
 
 
 def _sauce(work: Work) -> OutStep | None:
-    after = [line for line in work.lines if line.when == "after"]
+    sweet = _in_the_glaze(work)
+    after = [line for line in work.lines if line.when == "after" and line not in sweet]
     slurry = [
         line for line in after
         if _thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
@@ -346,7 +381,7 @@ def _finish(work: Work) -> OutStep | None:
     if kind == "glaze":  # it was made in the open cooker, as the release tells
         return OutStep("finish", (_say("glaze", names=glaze),)) if glaze else None
     if kind == "none":
-        sweet = listed(line.name for line in late if line.food.kind in {"sugar", "sugar_thick"})
+        sweet = listed(line.name for line in late if line.food.kind in _SWEET)
         others = listed(
             name for name in glaze.split("\n") if name and name not in sweet.split("\n")
         )
@@ -369,7 +404,8 @@ def _carve(work: Work) -> OutStep:
     pulled = is_pulled(work.plan.setup.request)
     how = carving(cut, pulled=pulled, cold=False)
     cubed = work.understood.thickness_m is not None and work.understood.cubed
-    small = cubed and (not pulled or "burnt_ends" in work.understood.crust.characters)
+    ends = "burnt_ends" in work.understood.crust.characters
+    small = (ends and work.finish.kind != "none") or (cubed and (not pulled or ends))
     said = [_say("cut_small") if small else _say("cut", **how.params)]
     if cut.family == "short ribs" and shreds(work.understood):
         bones = work.plan.outcomes[0].piece.has_bone

@@ -55,7 +55,15 @@ _APART = re.compile(
     r"|the (?:juice|zest)\b)"
     r"|(?<![\s\d]c)(?<![\s\d]t)(?<![\s\d]T)[.!](?:\s+|$)"
 )
-_PART = re.compile(r"^(?P<name>(?:(?:for )?the )?[a-z]+(?: [a-z]+){0,2}):\s+(?=\S)", re.I)
+_PART = re.compile(
+    r"^(?P<name>(?:(?:for )?(?:the|my|our) )?(?:[a-z]+(?: [a-z]+){0,2}(?=:)"
+    r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= is\b)))"
+    r"(?::| is(?: just| simply| only)?:?)\s+(?=\S)",
+    re.I,
+)
+"""“Mojo: …”, “the rub is half a cup of sugar …”."""
+_OF_THE_SAME = re.compile(r"^(?P<many>\d|half|an?|one|two|three|four) of (?=[a-z])", re.I)
+"""“2 tablespoons of paprika, one of salt”: a measure that was told just before."""
 _EACH = re.compile(r"\beach\b", re.I)
 _PUT_ON = re.compile(
     r"\b(?:rub|season|coat|mix|stir|add|pour|brush|baste|mop|sprit?z|wrap|toss|sprinkle|slather"
@@ -69,11 +77,12 @@ _RUB_IT = re.compile(
 """“Rub it with”: work, and no jar of rub."""
 _RUB_WITH = re.compile(r"\brub (?=with\b|in\b)", re.I)
 _NO_FOOD = re.compile(
+    r"\b(?:50\s?/\s?50|1\s?:\s?1)\b|"
     r"\blike (?:\w+ )?butter\b|(?<=[a-z]), half and half\b"
     r"|\b(?:\d )?chunks? (?:of )?(?:apple|cherry|hickory|oak|pecan|mesquite|maple)\b",
     re.I,
 )
-"""“Probes like butter”, “salt and pepper, half and half”: no butter is bought, and no cream."""
+"""“Probes like butter”, “50/50 salt and pepper”, “half and half”: neither butter nor cream."""
 _AND_A_HALF = re.compile(
     r"\b(?:an?|one|two|three|four) (?:dozen|cups?|pints?|pounds?|kilos?)"
     r" and an? (?:half|quarter)\b",
@@ -185,7 +194,8 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
         or _PART.match(sentence) is not None
         or _ONLY_SEASONED.match(named) is not None
     )
-    for chunk in filter(None, (_from_amount(part.strip()) for part in _APART.split(named))):
+    chunks = _in_the_same_unit(_APART.split(named))
+    for chunk in filter(None, (_from_amount(part) for part in chunks)):
         line, each = read_line(chunk), _EACH.search(chunk)
         plain = line.low is None  # so much stock is bought, “the stock” was told before
         foods = [
@@ -195,7 +205,8 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
         # "a cup of the sauce" was told before; "2 hours" and "250°" are no amounts of food
         of_it = _OF_THE.search(chunk) or durations_in(chunk) or temperatures_in(chunk)
         countable = bool(line.unit) or food_of(line.name).kind in _COUNTED_KINDS
-        counted = line.low is not None and countable and not of_it
+        # “spoon some juice on” is work, and no spoon
+        counted = line.low is not None and countable and not of_it and not _SPOONS.match(chunk)
         if not foods or _OF_THE.search(chunk):
             continue
         if counted and each and len(foods) > 1:
@@ -207,13 +218,25 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
             yield from ((food.words, {food.words}) for food in foods)
 
 
+def _in_the_same_unit(chunks: Sequence[str]) -> Iterator[str]:
+    unit = ""
+    for chunk in map(str.strip, chunks):
+        same = _OF_THE_SAME.match(chunk)
+        if same and unit:
+            yield f"{same['many']} {unit} of {chunk[same.end() :]}"
+            continue
+        unit = read_line(_from_amount(chunk)).unit if chunk else unit
+        yield chunk
+
+
 _AMOUNT = re.compile(
     r"(?:^|\s)(?P<rest>(?:[\d½¼¾⅓⅔]"
-    r"|(?:half an?|an?|one|two|three|four) (?:bottles?|glass(?:es)?|cups?|splash|pinch|handfuls?"
-    r"|cans?|tins?|jars?|knob|sprigs?|tablespoons?|teaspoons?|packets?|envelopes?)\b"
+    r"|(?:half an?|an? half|an?|one|two|three|four) (?:bottles?|glass(?:es)?|cups?|splash|pinch"
+    r"|handfuls?|cans?|tins?|jars?|knob|sprigs?|tablespoons?|teaspoons?|packets?|envelopes?)\b"
     r"|a (?:few|couple of)\b"
     r"|(?:two|three|four|five|six)\s(?!hours?|minutes?|days?)).*)"
 )
+_SPOONS = re.compile(r"spoon (?!of\b)", re.I)
 _WHEN = re.compile(
     r"\s+(?:the (?:night|day) before|overnight|at the (?:end|start)|in the bottom|on top)\W*$", re.I
 )

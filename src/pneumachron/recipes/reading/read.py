@@ -20,6 +20,7 @@ from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
 from pneumachron.recipes.reading.looks import STARTS_COUNTED, VERBS, look_at
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
 from pneumachron.recipes.reading.titles import title_by_its_meat
+from pneumachron.recipes.reading.wrapping import without_wraps
 from pneumachron.recipes.understanding.sentences import NO_END
 
 MAX_PAGE_TAGS = 30_000
@@ -68,7 +69,7 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
             raise UnreadableError("too_many_tags")
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
         return "html", marked or [read_plain(words_of_page(text))]
-    text = _spread(_unquoted(_BB_QUOTE.sub("", text)))
+    text = _spread(without_wraps(_unquoted(_BB_QUOTE.sub("", text))))
     marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
     if marked_up and len(text) <= MAX_MARKDOWN:
         return "markdown", [read_markdown(text)]
@@ -83,14 +84,17 @@ _BB_QUOTE = re.compile(
 """What a forum quotes, and its marks for bold and the like."""
 _QUOTED = re.compile(r"^[ \t]*(?:>[ \t]?)+", re.M)
 _MOSTLY = 0.6
-"""Share of the lines of an answered mail that are quoted. Judgement."""
+"""Share of the lines, or of the words, of an answered mail that are quoted. Judgement."""
 
 
 def _unquoted(text: str) -> str:
     """A forwarded mail has a sign before every line; single quotes in a page stay what they are."""
-    lines = sum(1 for line in text.split("\n") if line.strip())
-    quoted = len(_QUOTED.findall(text))
-    return _QUOTED.sub("", text) if lines and quoted >= _MOSTLY * lines else text
+    lines = [line for line in text.split("\n") if line.strip()]
+    quoted = [line for line in lines if _QUOTED.match(line)]
+    # or all that is told is in the quote: "Q: … / > … / thanks, that is what I needed"
+    words, told = (sum(map(len, some)) for some in (lines, quoted))
+    mostly = len(quoted) >= _MOSTLY * len(lines) or told >= _MOSTLY * words
+    return _QUOTED.sub("", text) if quoted and mostly else text
 
 
 _FEW_LINES, _MANY_WORDS = 2, 20

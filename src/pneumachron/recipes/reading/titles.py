@@ -18,8 +18,9 @@ SERVED = re.compile(
 
 
 ASKS = re.compile(
-    r"^(?:q\s*:\s*)?(?:does|has|do|can) (?:any(?:one|body)|you|someone) (?:have|got|share|give me)"
-    r" (?:an?|your|the) (?P<about>.{4,60}?)\?*$",
+    r"^(?:q\s*:\s*)?(?:(?:does|has|do|can) )?(?:any(?:one|body)|you|someone)"
+    r" (?:have|got|share|give me) (?:an?|your|the) (?:good |great |decent |nice )?"
+    r"(?P<about>.{4,60}?)\?*$",
     re.I,
 )
 """“Does anyone have a brisket recipe with coffee?”"""

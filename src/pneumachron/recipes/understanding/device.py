@@ -18,7 +18,9 @@ _SMOKER = re.compile(
     r"|\bpit (is |was |up )?(at|to|around|running|holding)\b|\bthe pit\b|\bkamado\b|\bdrum\b"
     r"|\bceramic (cooker|grill|barbecue)\b"
     r"|\bchunks? (of )?(cherry|apple|hickory|oak|mesquite|pecan|maple)\b"
-    r"|\b(cherry|apple|hickory|oak|mesquite|pecan|maple|alder|fruit)[- ]?(wood|chips|chunks)\b",
+    r"|\b(cherry|apple|hickory|oak|mesquite|pecan|maple|alder|fruit)[- ]?(wood|chips|chunks)\b"
+    r"|\bover (post )?(oak|hickory|pecan|mesquite|cherry|apple|maple|alder)\b"
+    r"|\bbutcher('s)? paper\b",
     re.I,
 )
 _STOVETOP = re.compile(

@@ -12,7 +12,7 @@ _VULGAR = {"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3
 _NUM = r"(?:\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*\.\d+|\d+)"
 _WORD = {"an": 1.0, "a": 1.0, "one": 1.0, "two": 2.0, "three": 3.0, "four": 4.0, "five": 5.0,
          "six": 6.0, "seven": 7.0, "eight": 8.0, "nine": 9.0, "ten": 10.0, "twelve": 12.0,
-         "fifteen": 15.0, "eighteen": 18.0, "a couple of": 2.0,
+         "fifteen": 15.0, "eighteen": 18.0, "a couple of": 2.0, "couple of": 2.0,
          "half an": 0.5, "a quarter of an": 0.25}  # fmt: skip
 _COUNT = rf"(?:{_NUM}|{'|'.join(sorted(_WORD, key=len, reverse=True))})"
 _SPAN = re.compile(
@@ -64,7 +64,7 @@ def durations_in(text: str) -> list[Span]:
         if low is None or high is None or not 0 < low <= high <= 2000:
             continue
         found.append(Span(low * scale, high * scale, match.start(), match.end()))
-    return _joined(found, plain)
+    return _ranged(_joined(found, plain), plain)
 
 
 def _joined(spans: list[Span], text: str) -> list[Span]:
@@ -72,18 +72,33 @@ def _joined(spans: list[Span], text: str) -> list[Span]:
     merged: list[Span] = spans[:1]
     for before, span in pairwise(spans):
         between = text[before.end : span.start].strip(" ,")
-        if _TO.fullmatch(f" {between}") and before.high_s < 3600 <= span.low_s:
+        last = merged[-1]
+        if _TO.fullmatch(f" {between}") and last.high_s < 3600 <= span.low_s:
             # "45 minutes to 1 hour"
-            merged.append(Span(merged.pop().low_s, span.high_s, before.start, span.end))
-            continue
-        if between in {"", "and"} and before.low_s >= 3600 > span.high_s:
-            last = merged.pop()
-            merged.append(
-                Span(last.low_s + span.low_s, last.high_s + span.high_s, last.start, span.end)
+            merged[-1] = Span(last.low_s, span.high_s, last.start, span.end)
+        elif between in {"", "and"} and before.low_s >= 3600 > span.high_s:
+            merged[-1] = Span(
+                last.low_s + span.low_s, last.high_s + span.high_s, last.start, span.end
             )
         else:
             merged.append(span)
     return merged
+
+
+def _ranged(spans: list[Span], text: str) -> list[Span]:
+    """“1 hour 15 minutes to 1 hour 30 minutes” is from one to the other."""
+    merged: list[Span] = spans[:1]
+    for span in spans[1:]:
+        last = merged[-1]
+        between = text[last.end : span.start]
+        if _UP_TO.fullmatch(between) and last.low_s == last.high_s < span.high_s:
+            merged[-1] = Span(last.low_s, span.high_s, last.start, span.end)
+        else:
+            merged.append(span)
+    return merged
+
+
+_UP_TO = re.compile(r"\s*(?:to|up to|-|–|bis)\s*")
 
 
 _NUMBER_WORDS = {"an": 1, "a": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6,
@@ -127,8 +142,8 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     # an hour and a half, without its first word
     (re.compile(r"(?<!an )(?<!one )(?<!\d )\bhour and a (?=half\b|quarter\b)", re.I),
      lambda _: "one hour and a "),
-    # 1h15
-    (re.compile(r"\b(\d{1,2}) ?h ?([0-5]\d)\b(?! ?(?:m|h))", re.I),
+    # 1h15, 2hrs30
+    (re.compile(r"\b(\d{1,2}) ?(?:h|hrs?) ?([0-5]\d)\b(?! ?(?:m|h))", re.I),
      lambda found: f"{found[1]} h {found[2]} min"),
     # two and a half hours
     (re.compile(rf"\b{_COUNTED} and (?:an? )?(?P<share>half|quarter) (?=h(?:ou)?rs?\b)", re.I),
@@ -151,9 +166,13 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     # three quarters of an hour
     (re.compile(r"\b(?P<share>three[ -]quarters|(?:a )?quarter|half) of an hour\b", re.I),
      lambda found: f"{60 * _SHARES[re.sub(r'^a ', '', found['share'].lower())]:g} minutes"),
+    (re.compile(r"\ban hour or two\b", re.I), lambda _: "1 to 2 hours"),
     # another hour, the last hour
     (re.compile(r"\banother (?=(?:half )?hour\b|minute\b)", re.I), lambda _: "one "),
     (re.compile(r"\bone half hour\b", re.I), lambda _: "30 minutes"),
+    (re.compile(r"\b(?:one|a|the) (?:last|final|full|whole) (?=hour\b)", re.I), lambda _: "one "),
+    # 90-ish minutes
+    (re.compile(r"(?<=\d)-?ish(?= (?:min|h))", re.I), lambda _: ""),
     # 325F, 2:30
     (re.compile(r"(?<=[FC], )(\d):([0-5]\d)\b(?! ?(?:h|[ap]\.?m))"),
      lambda found: f"{found[1]} h {found[2]} min"),
@@ -162,7 +181,8 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
      lambda found: f"{found[1]} h {found[2]} min"),
     (re.compile(r"\b(\d{1,2}),(\d) ?(?=(?:h(?:ours?|rs?)?|stunden?|std)\b)", re.I),
      lambda found: f"{found[1]}.{found[2]} "),
-    (re.compile(r"\b(\d{1,2}) ?(?:hours?|hrs?|h)\.? (\d{2})(?= (?:a|per) |[.,;)]|$)", re.I),
+    (re.compile(r"\b(\d{1,2}) ?(?:hours?|hrs?|h)\.? (\d{2})"
+                r"(?= (?:a|per) | ?(?:to|-|–) ?\d|[.,;)]|$)", re.I),
      lambda found: f"{found[1]} h {found[2]} min"),
 )  # fmt: skip
 """How times are said, and the same in figures."""

@@ -53,8 +53,8 @@ class HeatSpan:
 
 
 _UNTIL_DONE = re.compile(
-    r"\b(?:simmer|braise|cook|bake|roast)\b.{0,40}\b(?:until|till?) (?:the |your )?"
-    r"(?:ribs?|meat|pork|beef|brisket|shoulder) (?:is|are|falls?|pulls?)\b",
+    r"\b(?:simmer|braise|cook|bake|roast)\b.{0,60}\b(?:until|till?) (?:the |your )?"
+    r"(?:ribs?|meat|pork|beef|brisket|shoulder)(?: is| are|['’]s| falls?| pulls?)\b",
     re.I,
 )
 """“Simmer 30 min till the ribs are tender and the sauce is reduced”: the meat still cooks."""
@@ -224,7 +224,8 @@ _LEAST_S: dict[Device | None, float] = {
 _ASIDES = re.compile(
     r"\(or [^)]*\)"
     r"|\([^()]*\d[^()]*\bfor (?:a )?(?:firmer|softer|more|less|fall\w*|shred\w*)\b[^()]*\)"
-    r"|\b(?:for |in |during )?(?:the )?(?:last|final) (?=\d|half|quarter|few|hour)[^,;.]*"
+    r"|\b(?:for |in |during )?(?:the )?(?<!one )(?<!a )(?:last|final) (?=\d|half|quarter|few|hour)"
+    r"[^,;.]*"
     r"|\b(?:for|in|during) the (?:last|final) [^,;.]*"
     r"|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b"
     r"|\b(?:sprit?z|mop|bast|turn|flip|rotat)\w*[^,;.]*\bafter [^,;.]*",

@@ -40,6 +40,12 @@ _AT_THE_END = re.compile(
     re.I,
 )
 """“Serves 6.” within a step: a number of people and nothing that is measured."""
+_FEEDS = re.compile(
+    rf"\b(?:serves|feeds|fed)(?: about| around)? {_SPAN}\b(?! ?[.,]\d)"
+    r"(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|times))",
+    re.I,
+)
+"""“Feeds six if your brother comes.”"""
 _BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})(?:\s*[-–]\s*(?P<high>\d{1,2}))?\s*\.?$")
 """“… cheddar, scallions. 6-8”, as the last words of a card."""
 _FOR = re.compile(r"(?<!enough )\bfor (?=\d)", re.I)
@@ -55,7 +61,10 @@ def read_plates(recipe: Recipe) -> float | None:
         (recipe.yields, (_COUNTED, _NUMBERS)),
         (recipe.description, (_COUNTED, _SAID, _AT_THE_END)),
         (recipe.title, (_COUNTED, _SAID)),
-        *((text, (_AT_THE_END, _COUNTED)) for text in (*reversed(recipe.steps), *recipe.notes)),
+        *(
+            (text, (_AT_THE_END, _COUNTED, _FEEDS))
+            for text in (*reversed(recipe.steps), *recipe.notes)
+        ),
         # “I'm doing mash for 24” is said of another dish
         *((_FOR.sub("", text), (_AT_THE_END, _COUNTED)) for text in recipe.left_out),
         *((text, (_BARE_AT_THE_END, _BARE_AT_THE_END)) for text in recipe.steps[-1:]),

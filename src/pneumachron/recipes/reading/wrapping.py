@@ -1,0 +1,46 @@
+"""A mail breaks its lines where they are full, in the midst of a sentence: they are joined again."""
+
+import re
+from itertools import pairwise
+
+LEAST_WIDTH, MOST_WIDTH = 50, 110
+"""Characters of a full line. Common practice: mails are wrapped at 72 to 80."""
+LEAST_GOING_ON = 2
+"""Full lines after which a sentence goes on in small letters: fewer are chance. Judgement."""
+_STARTS_ANEW = re.compile(r"\s*(?:[-*•‣▢□☐>#|=_~]|\d{1,2}[.)]\s|step \d|$)", re.I)
+_ENDED = re.compile(r"[.!?:;)\"”]\s*$")
+_AMOUNT = re.compile(r"\s*(?:[-*•]\s*)?[\d½¼¾⅓⅔]")
+
+
+def without_wraps(text: str) -> str:
+    """The text with wrapped lines joined; as it is where no lines are wrapped."""
+    lines = text.split("\n")
+    width = max((len(line.rstrip()) for line in lines), default=0)
+    if not LEAST_WIDTH <= width <= MOST_WIDTH:
+        return text
+    going_on = sum(
+        after.lstrip()[:1].islower() and _is_full(line, after, width)
+        for line, after in pairwise(lines)
+    )
+    if going_on < LEAST_GOING_ON:
+        return text
+    found = lines[:1]
+    for line, after in pairwise(lines):
+        if _is_full(line, after, width) and _goes_on(line, after):
+            found[-1] = f"{found[-1].rstrip()} {after.strip()}"
+        else:
+            found.append(after)
+    return "\n".join(found)
+
+
+def _is_full(line: str, after: str, width: int) -> bool:
+    """Whether the first word of the next line did not fit any more."""
+    word = after.split(maxsplit=1)[:1]
+    return bool(word) and len(line.rstrip()) + 1 + len(word[0]) > width
+
+
+def _goes_on(line: str, after: str) -> bool:
+    first = after.lstrip()[:1]
+    if _STARTS_ANEW.match(after) or (_AMOUNT.match(line) and _AMOUNT.match(after)):
+        return False
+    return first.islower() or not (_ENDED.search(line) and (first.isupper() or first.isdigit()))

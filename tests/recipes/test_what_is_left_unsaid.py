@@ -1,0 +1,231 @@
+"""What recipes tell between the lines: salt without a line, shellfish, rinds, quoted answers.
+
+All texts are invented; what a cook reads in them is common practice.
+"""
+
+import pytest
+
+from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.errors import RecipeError
+from pneumachron.recipes.reading import read_recipe
+from pneumachron.recipes.reading.wrapping import without_wraps
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.meat import thickness_in
+from pneumachron.recipes.understanding.method import read_method
+from pneumachron.recipes.understanding.plates import read_plates
+from pneumachron.recipes.understanding.understand import understand
+from tests.recipes.supper import KITCHEN, WET, made, read, told, went
+
+RUBBED = "Season all faces, the cut ones too: "
+
+
+def of(text: str) -> Converted:
+    return convert(understand(read(text)), KITCHEN)
+
+
+def names(done: Converted, *whens: str) -> list[str]:
+    return [line.name for line in done.lines if line.when in whens]
+
+
+@pytest.mark.parametrize(("step", "seasoned"), [
+    ("Season the pork generously with salt and pepper.", "salt and pepper"),
+    ("Sprinkle the shoulder with kosher salt and freshly ground black pepper.",
+     "kosher salt and freshly ground black pepper"),
+    ("Salt and pepper the meat.", "Salt and pepper"),
+    ("Das Fleisch salzen und pfeffern.", "Salz and Pfeffer"),
+])  # fmt: skip
+def test_salt_that_only_a_step_names_is_put_on(step: str, seasoned: str) -> None:
+    assert f"{RUBBED}{seasoned}." in told(made(step, WET, more=("500 ml stock",)))
+
+
+@pytest.mark.parametrize("step", [
+    "Salt the onions and fry them.",
+    "Season the sauce with salt and pepper.",
+    "Bring the stock to the boil; season to taste with salt.",
+])  # fmt: skip
+def test_salt_of_something_else_is_not_put_on_the_meat(step: str) -> None:
+    assert RUBBED not in told(made(step, WET, more=("500 ml stock", "2 onions")))
+
+
+def test_salt_on_the_list_is_told_once() -> None:
+    done = made("Season the pork with salt and pepper.", WET, more=("2 tsp salt", "1 tsp pepper"))
+    assert f"{RUBBED}salt and pepper." in told(done)
+
+
+def test_cured_meat_gets_no_more_salt() -> None:
+    done = made(
+        "Season the beef with salt.", WET, meat="1.5 kg corned beef brisket", more=("500 ml stock",)
+    )
+    assert RUBBED not in told(done)
+
+
+def test_shellfish_goes_in_at_the_end() -> None:
+    """It was cooked under pressure for as long as the pork."""
+    done = made(
+        WET, "Add the clams, cover and cook until they open, about 8 minutes.",
+        more=("450 g clams, scrubbed", "300 ml stock"),
+    )  # fmt: skip
+    assert went(done, 1) == ["after"]
+    assert "Add clams, cover" in told(done)
+    assert done.understood.cut == "shoulder_boneless"
+    assert "molluscs" in done.allergens
+
+
+def test_prawns_alone_are_no_pork() -> None:
+    with pytest.raises(RecipeError, match="out_of_scope"):
+        understand(read("Garlic prawns\n\n500 g prawns\n2 cloves garlic\n\nFry 3 min."))
+
+
+@pytest.mark.parametrize(("said", "size_m"), [
+    ("2 lb pork shoulder, cubed 1 1/2 inch", 0.0381),
+    ("1 kg Schweineschulter, in Würfeln von 3 cm", 0.03),
+    ("pork, cut in cubes (about 2 in)", 0.0508),
+    ("beef, diced, 3 x 3 cm", 0.03),
+])  # fmt: skip
+def test_sizes_of_cubes_behind_them(said: str, size_m: float) -> None:
+    assert thickness_in(said) == pytest.approx(size_m, abs=1e-4)
+
+
+@pytest.mark.parametrize(("said", "low_min", "high_min"), [
+    ("simmer for 1 hour to 2 hours", 60, 120),
+    ("3 hours - 4 hours", 180, 240),
+    ("1 hour 15 to 1 hour 30 minutes", 75, 90),
+    ("an hour or two", 60, 120),
+    ("2hrs30", 150, 150),
+    ("90-ish minutes", 90, 90),
+    ("one last hour", 60, 60),
+    ("45 minutes to 1 hour", 45, 60),
+])  # fmt: skip
+def test_times_from_one_to_another(said: str, low_min: float, high_min: float) -> None:
+    spans = durations_in(said)
+    assert [(each.low_s / 60, each.high_s / 60) for each in spans] == [(low_min, high_min)]
+
+
+STEW = """Pear short ribs
+
+2.5 kg beef short ribs, 5 cm thick
+1 pear
+60 ml mirin
+1 Tbsp sesame oil
+80 g brown sugar
+500 ml water
+
+Blend the pear with the mirin, the sesame oil and the sugar.
+Put the ribs in with the sauce and the water. Bring to the boil and simmer, covered, 1 hour.
+Simmer another 45 min, uncovered for the last 15, till the meat's soft and the sauce is glossy.
+"""
+
+
+def test_the_meat_still_cooks_while_the_sauce_gets_glossy() -> None:
+    assert read_method(read(STEW)).high_s == pytest.approx(105 * 60)
+
+
+def test_what_is_blended_is_neither_fried_nor_boiled_off_alone() -> None:
+    done = of(STEW)
+    assert {"mirin", "sesame oil"} <= set(names(done, "pot"))
+    assert "smells sharp" not in told(done)
+
+
+def test_sugar_goes_into_the_juice_before_it_is_boiled_to_a_glaze() -> None:
+    text = told(of(STEW))
+    assert text.index("Stir in brown sugar") < text.index("Boil the juice to a glaze")
+    assert text.count("brown sugar") == 2  # there, and where the blender leaves it out
+
+
+LETTER = """Hi love,
+
+so for the ribs. I get three racks of baby backs, about two and a quarter pounds each. The rub is a
+half cup of brown sugar, 2 tablespoons of paprika, one of salt, and two teaspoons each garlic powder
+and onion powder. Put plenty on, both sides.
+
+Smoker at 225, meat side up, three hours. Then wrap each in foil with a splash of apple juice. Two
+more hours. Unwrap, brush with sauce, one last hour.
+
+They should bend but not break. Feeds six if your brother comes.
+"""
+
+
+def test_a_rub_told_in_a_letter() -> None:
+    recipe = read(LETTER)
+    rub = next(part for part in recipe.parts if part.role == "rub")
+    assert [recipe.ingredients[row] for row in rub.lines] == [
+        "a half cup of brown sugar", "2 tablespoons of paprika", "one tbsp of salt",
+        "two teaspoons each: garlic powder, onion powder",
+    ]  # fmt: skip
+    assert read_method(recipe).high_s == pytest.approx(6 * 3600)
+    assert read_plates(recipe) == 6
+
+
+def test_juice_that_is_spooned_on_is_no_ingredient() -> None:
+    recipe = read(
+        "Carnitas\n5 lb pork shoulder, in 2-inch chunks. 1 orange, 2 limes, 1 T salt, 2 t cumin, "
+        "1/2 cup stock.\nHigh pressure 35 min, natural release. Shred onto trays, spoon some juice "
+        "on, broil 5 min."
+    )
+    assert not [line for line in recipe.ingredients if "spoon" in line]
+
+
+ROAST = """Shoulder with crackling
+
+2.5 kg boneless pork shoulder, {skin}
+1 Tbsp salt
+300 ml cider
+
+Roast at 240 C for 40 min till the rind crackles.
+Pour in the cider and roast at 150 C for 3 1/2 hours.
+"""
+
+
+def test_a_rind_is_taken_off_and_roasted_on_its_own() -> None:
+    text = told(of(ROAST.format(skin="skin on and scored")))
+    assert text.index("Take the rind off") < text.index("roast the rind flat")
+
+
+def test_no_rind_where_there_is_no_skin() -> None:
+    assert "Take the rind off" not in told(of(ROAST.format(skin="skinless")))
+
+
+ANSWER = """Q: anyone got a good brisket burnt ends recipe??
+
+>> smokepot wrote:
+>> I only do points. 6-7 lb point, trim hard fat. 50/50 salt and pepper w/ some garlic powder. 250F
+>> over oak till 165 in the middle, ~5 h. Wrap in butcher paper till 195. Cube 1.5", into a foil
+>> pan with 1 cup bbq sauce, 2 tbsp butter, 1/4 c brown sugar, back on 275 uncovered 1 1/2 h.
+
+thx! this is what I needed
+"""
+
+
+def test_an_answer_that_is_only_quoted() -> None:
+    """There was no recipe in it that the app could read."""
+    recipe = read_recipe(ANSWER).recipe
+    assert recipe.title == "brisket burnt ends recipe"
+    assert "6-7 lb point" in recipe.ingredients
+    assert not [line for line in recipe.ingredients if "50" in line]
+    assert read_method(recipe).method == "smoker"
+    done = convert(understand(recipe), KITCHEN)
+    assert {"butter", "brown sugar", "bbq sauce"} <= set(names(done, "finish"))
+    assert "Serve the pieces whole" in told(done)
+
+
+@pytest.mark.parametrize("text", [
+    "2 kg pork shoulder, boneless, cut into cubes, about this long\n1 onion\n2 carrots\n1 bay",
+    "Put the oven on at 150 and let it get hot, which takes a while.\nRub the meat with salt.\n"
+    "Cover it and cook it for three hours until it is really soft.\nServe with bread.",
+])  # fmt: skip
+def test_lines_that_are_not_wrapped_stay(text: str) -> None:
+    assert without_wraps(text) == text
+
+
+def test_wrapped_lines_are_joined_and_lists_stay() -> None:
+    wrapped = (
+        "I rub the pork the night before with all of the spices that stand\n"
+        "below, and then it goes into the oven, covered, for three or four\n"
+        "hours at 150 C.\n\n- 2 kg pork shoulder, the biggest and fattest you can ask for\n"
+        "- 1 Tbsp salt\n"
+    )
+    assert without_wraps(wrapped).split("\n") == [
+        "I rub the pork the night before with all of the spices that stand below, and then it goes "
+        "into the oven, covered, for three or four hours at 150 C.",
+        "", "- 2 kg pork shoulder, the biggest and fattest you can ask for", "- 1 Tbsp salt", "",
+    ]  # fmt: skip
