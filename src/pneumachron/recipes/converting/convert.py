@@ -6,8 +6,8 @@ from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.constants import US_CUP
 from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.message import Message
-from pneumachron.core.planning.finish import Finish
-from pneumachron.core.planning.plan import Plan, make_plan
+from pneumachron.core.planning.finish import Finish, FinishKind, finish_for
+from pneumachron.core.planning.plan import Plan, is_pulled, make_plan
 from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.recipes.converting.amounts import enough
 from pneumachron.recipes.converting.context import (
@@ -49,7 +49,7 @@ from pneumachron.recipes.converting.seasoning import (
     sprayed_lines,
 )
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
-from pneumachron.recipes.converting.steps import Work, finish_of, write_steps
+from pneumachron.recipes.converting.steps import Work, write_steps
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, foods_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -131,7 +131,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     chosen = choices.finish or understood.crust.kind or ("none" if stays_wet else None)
     if NO_FINISH in choices.overruled:
         chosen = "none"
-    finish = finish_of(plan, chosen, glazed=glazed)
+    finish = _finish_of(plan, chosen, glazed=glazed)
     dry = understood.cooking.method not in WET
     sears = is_browned(understood) or (dry and cut_by_id(understood.cut).sears)
     on_steps, kept, cures = step_marks(understood, plan, choices, lines)
@@ -161,6 +161,15 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         plates=choices.plates or (understood.plates or None),
         allergens=_allergens(lines),
     )
+
+
+def _finish_of(plan: Plan, kind: FinishKind | None, *, glazed: bool) -> Finish:
+    """The finish that was chosen, or the cut's own; a glaze wants one."""
+    request = plan.setup.request
+    found = finish_for(request.load, request.pot, kind)
+    if kind is None and glazed and found.kind == "none" and not is_pulled(request):
+        return finish_for(request.load, request.pot, "broiler")
+    return found
 
 
 def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> Pouring:

@@ -196,12 +196,24 @@ def _parts_by_their_use(understood: Understood) -> Iterator[Part]:
             yield Part(part.name, "glaze" if brushed else "sauce", part.lines)
 
 
+_BOILED_UP = any_of(r"\b(simmer|boil|bubble|reduce|cook|warm|heat)\b")
+_SLURRY = any_of(r"\bslurry\b")
 _PUT_ON = re.compile(
     r"\b(?:brush|paint|glaz|bast|slather|smear|mop|coat)\w*\b[^.;]*?"
     r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b",
     re.I,
 )
 """“Paint with the ketchup mix”: what was stirred together before goes on at the end."""
+
+
+def _late_sentences(understood: Understood) -> frozenset[str]:
+    """All that is told behind the long heat."""
+    main = understood.cooking.main
+    if main is None:
+        return frozenset()
+    return frozenset(
+        text for step in around(understood.said, *main)[1] for text in sentences_in(step)
+    )
 
 
 _ONTO_RAW = any_of(
@@ -218,8 +230,12 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
     """
     sentences = [part for step in understood.said for part in sentences_in(step)]
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    late = _late_sentences(understood)
     for place, sentence in enumerate(sentences):
-        if not MIXED.search(sentence) or WITH_THE_MEAT.search(sentence):
+        cooked = _BOILED_UP.search(sentence) and (
+            _OWN_PAN.search(sentence) or sentence in late
+        )  # fmt: skip
+        if not (MIXED.search(sentence) or cooked) or WITH_THE_MEAT.search(sentence):
             continue
         if any(_ONTO_RAW.search(text) for text in sentences[place + 1 : place + 2]):
             continue
@@ -229,6 +245,7 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
         here = sentence.lower()
         elsewhere = " ".join((*sentences[:place], *sentences[place + 1 :])).lower()
         rows = [item.index for item in understood.ingredients if is_named(item, here)]
+        thick = cooked and any(map(_SLURRY.search, sentences[place : place + 2]))
         alone = [row for row in rows if not is_named(understood.ingredients[row], elsewhere)]
         # a glaze takes its name from one of its own: "the ketchup mix"
         own = {
@@ -236,6 +253,11 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
             for row in rows
             if put_on and is_named(understood.ingredients[row], put_on[0].lower())
         }
+        if thick and alone:
+            own |= {
+                item.index for item in understood.ingredients
+                if any(each.food.kind == "starch" for each in foods_in(item))
+            }  # fmt: skip
         lines = tuple(sorted({*alone, *own} - meat))
         if put_on and len(lines) >= 2:
             yield Part(put_on["name"], "glaze", lines)
@@ -316,7 +338,8 @@ _SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
 def _late_when(item: Ingredient, sentences: list[str]) -> When:
     steps = " ".join(text for text in sentences if is_named(item, text.lower()))
     if BRUSHED.search(steps):
-        return "beside" if item.kind in _NO_GLAZE else "finish"
+        butter = "butter" in item.food.words
+        return "beside" if item.kind in _NO_GLAZE and not butter else "finish"
     told = (part for text in sentences for part in sentences_in(text))
     naming = [text for text in told if is_named(item, text.lower())]
     if any(_WHIPPED.search(text) for text in naming):

@@ -112,6 +112,14 @@ def is_browned(understood: Understood) -> bool:
     return any(BROWNED.search(step) for step in early)
 
 
+def has_rind(understood: Understood) -> bool:
+    """Whether the recipe wants crackling, and the meat has a rind that can crackle."""
+    row = understood.meat_index
+    meat = "" if row is None else understood.ingredients[row].line.raw
+    return "crackling" in understood.crust.characters and not _NO_RIND.search(meat)
+
+
+_NO_RIND = any_of(r"\b(skin|rind)[ -]?(less|off|removed)\b", r"\bno (skin|rind)\b")
 _SOUP = any_of(
     r"\b(soup|pozole|posole|pho|ramen|broth|menudo|caldo|sinigang|nilaga|goulash soup|borscht"
     r"|gumbo|ladle (it |the )?.{0,20}into bowls|eintopf|suppe)\b"

@@ -13,7 +13,7 @@ from pneumachron.recipes.understanding.understand import Understood
 
 SEASONED = any_of(
     r"\brub\b|\brubbed (?:\w+ )?(?:with|in)\b",
-    r"\bseason\b|\bseasoned with\b",
+    r"\bseason\b(?! ?(?:[.;]|$|to taste))|\bseasoned with\b",
     r"\bsalt the",
     r"\bsalt (?:and|&|n) pepper (?:the |both |all )*"
     r"(?:ribs?|meat|pork|beef|brisket|shoulder|roast)\b",
@@ -222,7 +222,10 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         r"|\bdry (ingredients|stuff|things|mix)\b"
     )
     # “rub the ribs”, and no word of what with: with the spices there are
-    plain = _RUB_THE_MEAT.search(text) is not None and not spices & named
+    main = understood.cooking.main
+    early = understood.said if main is None else around(understood.said, *main)[0]
+    rubs = any(_RUB_THE_MEAT.search(step) for step in early)  # "season", at the end, is to taste
+    plain = rubs and not spices & named
     wet = binders_in_the_pot(understood)
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     named |= rub | {item.index for item in understood.ingredients if _BINDS.match(item.line.raw)}
@@ -289,6 +292,22 @@ def unlisted_seasonings(understood: Understood) -> tuple[str, ...]:
         if not has.search(listed) and (named := names.search(told))
     ]  # fmt: skip
     return () if is_cured(understood) else tuple(found)
+
+
+_JUST_SEASONED = any_of(
+    r"\bseason (?:(?:the|your|all|both|each) )*"
+    r"(?:ribs?|racks?|meat|pork|beef|brisket|shoulder|joint|roast|pieces|cubes|it|them)"
+    r"(?: well| generously| lightly| all over| on all sides)*(?=[.,;]|$| and (?!pepper))",
+    r"\bfleisch (?:kräftig |gut |rundum )?würzen\b",
+)
+
+
+def is_just_seasoned(understood: Understood) -> bool:
+    """“Season the ribs well”: salt and pepper, which no recipe needs to list."""
+    main = understood.cooking.main
+    early = understood.said if main is None else around(understood.said, *main)[0]
+    told = any(_JUST_SEASONED.search(text) for step in early for text in sentences_in(step))
+    return told and not is_cured(understood)
 
 
 def slurry_water(understood: Understood) -> frozenset[int]:

@@ -9,10 +9,8 @@ from pneumachron.core.message import Message
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.finish import (
     Finish,
-    FinishKind,
     afterwards,
     carving,
-    finish_for,
     rest_for,
 )
 from pneumachron.core.planning.plan import Plan, is_pulled
@@ -26,12 +24,14 @@ from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.naming import rows_named
 from pneumachron.recipes.converting.parts import strewn_late
-from pneumachron.recipes.converting.pot_work import shreds
+from pneumachron.recipes.converting.pot_work import has_rind, shreds
 from pneumachron.recipes.converting.seasoning import (
+    is_just_seasoned,
     marinating_s,
     rub_rest_s,
     unlisted_seasonings,
 )
+from pneumachron.recipes.converting.sides import is_boiled, takes_long
 from pneumachron.recipes.understanding.ingredients import JOINT, Food, Kind
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -75,8 +75,8 @@ _TO_SERVE = re.compile(
 def write_steps(work: Work) -> tuple[OutStep, ...]:
     """The steps, as many as there is something to do."""
     makers = (
-        _season, _marinate, _sear, _soften, _pot, _lid, _set, _release, _judge, _rest, _own_run,
-        _sauce, _finish, _carve,
+        _season, _marinate, _pulses, _sear, _soften, _pot, _lid, _set, _release, _judge, _rest,
+        _own_run, _sauce, _finish, _carve,
     )  # fmt: skip
     steps = [step for make in makers if (step := make(work)) is not None]
     # what keeps its own words is done before the meal is served, but for what serves it
@@ -144,7 +144,7 @@ def _season(work: Work) -> OutStep:
     said = [
         _say("trim", thickness_m=piece.thickness_m, rinse="yes" if work.cures else "no"),
     ]
-    if _has_rind(work):
+    if has_rind(work.understood):
         said.insert(0, _say("rind_off"))
     if work.portioned.cuts > 1:
         said.insert(0, _say("portion", portions=work.portioned.cuts))
@@ -152,19 +152,13 @@ def _season(work: Work) -> OutStep:
         said.append(_say("batches", batches=batches))
     if rub:
         said.append(_say("season", names=rub))
+    elif is_just_seasoned(work.understood):
+        said.append(_say("season_plain"))
     if not work.marinades and (rest_s := rub_rest_s(work.understood)):
         said.append(_say("rub_rest", low_s=rest_s[0], high_s=rest_s[1]))
     return OutStep("season", tuple(said))
 
 
-def _has_rind(work: Work) -> bool:
-    """Whether there is a rind to crackle."""
-    row = work.understood.meat_index
-    meat = "" if row is None else work.understood.ingredients[row].line.raw
-    return "crackling" in work.understood.crust.characters and not _NO_RIND.search(meat)
-
-
-_NO_RIND = re.compile(r"\b(?:skin|rind)[ -]?(?:less|off|removed)\b|\bno (?:skin|rind)\b", re.I)
 RIND_MIN = (25.0, 45.0)
 """A flat rind crackles at 220 °C in so many minutes. Common practice."""
 
@@ -231,9 +225,8 @@ def _set(work: Work) -> OutStep:
     low, high = work.plan.hold_range_min
     up = next((phase.duration_s for phase in work.plan.phases if phase.kind == "come_up"), 0.0)
     hold = float(work.plan.hold_min)
-    rind = (
-        [_say("rind_roast", low_min=RIND_MIN[0], high_min=RIND_MIN[1])] if _has_rind(work) else []
-    )
+    rind = has_rind(work.understood)
+    low_min, high_min = RIND_MIN
     code = "set" if work.plan.expectation is None else "set_own"
     return OutStep(
         "set",
@@ -242,7 +235,7 @@ def _set(work: Work) -> OutStep:
                 code, hold_min=hold, low_min=low, high_min=high, level=work.plan.setup.request.level
             ),
             _say("come_up", up_s=up),
-            *rind,
+            *((_say("rind_roast", low_min=low_min, high_min=high_min),) if rind else ()),
         ),
         (hold, hold),
     )
@@ -298,8 +291,18 @@ def _rest(work: Work) -> OutStep:
 
 
 def _own_run(work: Work) -> OutStep | None:
-    names = listed(line.name for line in work.lines if line.when == "own_run")
-    return OutStep("own_run", (_say("own_run", names=names),), (5.0, 15.0)) if names else None
+    apart = [line for line in work.lines if line.when == "own_run" and not takes_long(line)]
+    boiled = listed(line.name for line in apart if is_boiled(line))
+    names = listed(line.name for line in apart if not is_boiled(line))
+    told = (("own_run", names), ("boil_as_pack", boiled))
+    said = tuple(_say(code, names=which) for code, which in told if which)
+    return OutStep("own_run", said, (5.0, 15.0)) if said else None
+
+
+def _pulses(work: Work) -> OutStep | None:
+    """They take longer than the meat rests."""
+    names = listed(line.name for line in work.lines if line.when == "own_run" and takes_long(line))
+    return OutStep("own_run", (_say("pulses_first", names=names),), (20.0, 60.0)) if names else None
 
 
 _CUT_UP = re.compile(r"\b(?:chopp|minc|ground|crush|grat|pick|strip|powder|fine)", re.I)
@@ -436,12 +439,3 @@ def _served(work: Work) -> str:
 
 _SERVING = re.compile(r"\b(?:serv\w+|garnish\w*|toppings?|finish|assembl\w+|beilagen?)\b", re.I)
 """A heading that says when and not what."""
-
-
-def finish_of(plan: Plan, kind: FinishKind | None, *, glazed: bool) -> Finish:
-    """The finish that was chosen, or the cut's own; a glaze wants one."""
-    request = plan.setup.request
-    found = finish_for(request.load, request.pot, kind)
-    if kind is None and glazed and found.kind == "none" and not is_pulled(request):
-        return finish_for(request.load, request.pot, "broiler")
-    return found

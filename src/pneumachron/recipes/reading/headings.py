@@ -40,6 +40,12 @@ _THE = re.compile(
     r"|gravy|filling|topping|toppings|slaw|paste|garnish|rest)$",
     re.I,
 )
+_WHEN = re.compile(
+    r"^(?:(?:the )?(?:night|evening|day) before|(?:the )?next (?:day|morning)|on the day"
+    r"|day (?:\d|one|two|three)|am vortag|am n(?:ä|ae)chsten tag)$",
+    re.I,
+)
+"""“The night before”, alone on a line, above what is done or needed then."""
 _CAPITALS = re.compile(
     r"^(?:(?:DRY|WET|THE|SPICE) )?(?:MARINADE|RUB|GLAZE|SAUCE|BRINE|BRAISE|GARNISH|TOPPINGS?"
     r"|DRESSING|GRAVY|SLAW|PASTE|SALSA|PICKLES?|GREMOLATA|CRUST|SIDES?)$"
@@ -93,7 +99,7 @@ def _is_part(line: str, bare: str) -> bool:
     if _CAPITALS.match(bare):
         return True
     marked = line.lstrip().startswith("#") or bare.endswith(":") or _EMPHASIZED.match(line.strip())
-    return few and (any(known.match(bare) for known in (_PART, _THE, _TO)) or bool(marked))
+    return few and (any(known.match(bare) for known in (_PART, _THE, _TO, _WHEN)) or bool(marked))
 
 
 _BEHIND_A_HEADING = re.compile(

@@ -48,7 +48,7 @@ _FIRST = re.compile(
 _FEW_WORDS = 4
 """What is left of a sentence that only names the meat. Judgement."""
 _APART = re.compile(
-    r",\s*(?:and\s+|then\s+)?|;\s*|\s+(?:with|plus|into|\+)\s+|(?:^|\s+)w/\s*|:\s+"
+    r",\s*(?:and\s+|then\s+)?|;\s*|\s+(?:with|plus|into|\+)\s+|(?:^|\s+)w(?:/\s*|\s+)|:\s+"
     r"|(?<!\d)\s+(?=\d[\d/.]*\s?(?:T|t|c|C|tsp|tbsp|Tbsp|cups?|oz)\b)"
     r"|\s+and\s+(?=(?:boiling |cold |hot |enough )?water\b)|\s+(?=(?:stuck|studded)\s+with\b)"
     r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|(?:an?|one|two|three|four|half|some|plenty|lots)\s"
@@ -72,10 +72,10 @@ _PUT_ON = re.compile(
 )
 """Sentences in which a food that has no amount goes somewhere."""
 _RUB_IT = re.compile(
-    r"\b(?:rub|season|salt|pepper) (?=(?:it|them|the|all|each|both|down|with)\b|w/)", re.I
+    r"\b(?:rub|season|salt|pepper) (?=(?:it|them|the|all|each|both|down|with|w)\b|w/)", re.I
 )
 """“Rub it with”: work, and no jar of rub."""
-_RUB_WITH = re.compile(r"\brub (?=with\b|in\b)", re.I)
+_RUB_WITH = re.compile(r"\brub (?=with?\b|w\b|in\b)", re.I)
 _NO_FOOD = re.compile(
     r"\b(?:50\s?/\s?50|1\s?:\s?1)\b|"
     r"\blike (?:\w+ )?butter\b|(?<=[a-z]), half and half\b"

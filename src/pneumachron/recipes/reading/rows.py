@@ -67,6 +67,11 @@ class Text:
         if cells and ABOUT_MEAT.search(cells["title"]):
             self.times = f"{self.times} {cells['labels']}".strip()
             line = cells["title"].strip()
+        dashed = None if self.rows else _TITLE_AND_TIMES.match(line)
+        if dashed and ABOUT_MEAT.search(dashed["title"]):
+            self.rows.append(Row.of(dashed["title"]))
+            self.take(dashed["labels"])
+            return
         # "for the marinade —" is a heading
         line = _DASHED.sub(r"\1:", line)
         plain = BULLET.sub("", line).strip()
@@ -113,6 +118,12 @@ _TITLE_CELL = re.compile(
     r"^(?P<title>[^|]{8,80}?)\s\|\s(?P<labels>[^|]{0,40}\d[^|]{0,40}\|[^|]{0,40}\d[^|]{0,40})$"
 )
 """“Brisket tacos | 12 tacos | 30 min active, 9 h total”."""
+_TITLE_AND_TIMES = re.compile(
+    r"^(?P<title>[^|:]{8,80}?)\s+[–—-]\s+"
+    r"(?P<labels>(?:prep|cook|total|hands[- ]on)(?:ping|ing)?(?: time)?\W{1,3}\d.{1,80})$",
+    re.I,
+)
+"""“Honey ribs – Prep: 10 min. Cook: 25 min. Serves 4”."""
 _OTHER_WORDS = re.compile(
     r"(?<![\w'’])(?!(?:prep\w*|cook\w*|total|active|hands|serves?|servings?|yields?|makes|feeds|time"
     r"|minutes?|mins?|hours?|hrs?|for|about|overnight|plus|people|persons|portions?|and|the|difficulty"

@@ -1,11 +1,11 @@
-"""A mail breaks its lines where they are full, in the midst of a sentence: they are joined again."""
+"""A mail breaks its lines where they are full, amid a sentence; they are joined again."""
 
 import re
 from itertools import pairwise
 
 LEAST_WIDTH, MOST_WIDTH = 50, 110
 """Characters of a full line. Common practice: mails are wrapped at 72 to 80."""
-LEAST_GOING_ON = 2
+LEAST_GOING_ON = 3
 """Full lines after which a sentence goes on in small letters: fewer are chance. Judgement."""
 _STARTS_ANEW = re.compile(r"\s*(?:[-*•‣▢□☐>#|=_~]|\d{1,2}[.)]\s|step \d|$)", re.I)
 _ENDED = re.compile(r"[.!?:;)\"”]\s*$")

@@ -29,6 +29,8 @@ _OFF = any_of(r"(?<!foil )(?<!lid )(?<!cover )\boff\b", r"\bout\b",
 _LABEL = re.compile(r"\W*(?:[a-z]{3,9} )?\d{1,2}(?:[:.]\d\d)? ?[ap]\.?m\.?\s*[:–-]\s", re.I)
 """“Sat 3:30 pm: 203 °F, out”: all of the line is done then."""
 DAY_MIN = 24 * 60
+_ONLY_A_TIME = 3
+"""Words of “At 8 am”. Judgement."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,10 +77,13 @@ def _times(steps: tuple[str, ...]) -> Iterator[_Told]:
     for index, step in enumerate(steps):
         for place, sentence in enumerate(sentences_in(step)):
             clauses = [sentence] if _LABEL.match(sentence) else _CLAUSES.split(sentence)
-            for clause in clauses:
+            for number, clause in enumerate(clauses):
                 if found := _TIME.search(clause):
                     at = sentence.index(clause) + found.start()
-                    yield _told(found, clause, (index, place, at))
+                    # "At 8 am, take off the foil": what is done then stands behind the comma
+                    alone = len(clause.split()) <= _ONLY_A_TIME
+                    told = " ".join(clauses[number : number + 2]) if alone else clause
+                    yield _told(found, told, (index, place, at))
 
 
 def _told(found: re.Match[str], clause: str, where: tuple[int, int, int]) -> _Told:

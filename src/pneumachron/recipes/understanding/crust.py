@@ -28,7 +28,7 @@ _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
     (
         "crackling",
         any_of(
-            r"\bcrackl(e|es|ing|ings)\b",
+            r"\bcrackl(e|es|ing|ings|y)\b",
             r"\bcrisp (skin|rind)\b",
             r"\bschwarte\b.{0,40}\bknusprig|\bkruste\b.{0,40}\bknusprig",
         ),
@@ -50,7 +50,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(set|tack up) the (glaze|sauce)\b",
             r"\buncovered\b.{0,50}\bcrisp",
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
-            r"\b(lid|foil) off\b.{0,40}\b(colou?r|brown|crust)",
+            r"\b(lid|foil) off\b.{0,50}\b(colou?r|brown|crust|crackl|crisp|bark)",
             r"\buncover\w*\b.{0,40}\b(bast(e|ing)|glaz|colou?r|crust)",
             r"\bgrill\b.{0,30}\bknusprig|\bknusprig.{0,30}\b(grill|brat|back|bräun)|\bübergrill",
         ),
@@ -87,7 +87,11 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     ),
 )  # fmt: skip
 """Looked for in this order."""
-_HOTTER = any_of(r"\b(turn|raise|crank|up) (up )?the heat\b", r"\bincrease (the )?(heat|oven)\b")
+_HOTTER = any_of(
+    r"\bturn (it |the oven )?up to\b",
+    r"\b(turn|raise|crank|up) (up )?the heat\b",
+    r"\bincrease (the )?(heat|oven)\b",
+)
 """Of an oven; on the stove the same words only hurry the sauce."""
 
 

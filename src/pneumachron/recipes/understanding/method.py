@@ -61,6 +61,8 @@ def read_method(recipe: Recipe) -> Cooking:
     ]
     if not spans:
         return _without_times(recipe, device)
+    if (overnight := _by_the_clock(recipe, device)) and _is_far_longer(overnight, spans):
+        return overnight
     if device == "slow":
         spans = spans[:1]
     if device == "pressure":
@@ -89,6 +91,15 @@ def read_method(recipe: Recipe) -> Cooking:
         steps=frozenset(item.step for item in spans),
         main=(first.step, first.place),
     )
+
+
+FAR_LONGER = 3.0
+"""Hours by the clock over the minutes that are told besides. Judgement."""
+
+
+def _is_far_longer(by_clock: Cooking, spans: list[HeatSpan]) -> bool:
+    """“In at 10 pm. At 8 am uncover, 20–30 min for the bark”: the night is the heat."""
+    return (by_clock.low_s or 0.0) > FAR_LONGER * sum(span.high_s for span in spans)
 
 
 def _without_times(recipe: Recipe, device: Device | None) -> Cooking:

@@ -1,14 +1,17 @@
 """A conversion handed to the day: what else a recipe wants done, as tasks of the core."""
 
-from pneumachron.core.catalog.sides import side_advice
 from pneumachron.core.planning.season import Marinade
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra
 from pneumachron.recipes.converting.convert import Converted
+from pneumachron.recipes.converting.marks import OutLine
 from pneumachron.recipes.converting.seasoning import rub_rest_s
+from pneumachron.recipes.converting.sides import is_boiled, run_minutes
 from pneumachron.recipes.understanding.durations import durations_in
 
 MIXING_MIN = 10.0
 """A step of a recipe that names no time. Common practice."""
+BOILED_MIN = 15.0
+"""Pasta, with its water coming to the boil beside other work. Common practice."""
 MAX_TITLE = 120
 
 
@@ -35,16 +38,21 @@ def marinade_of(done: Converted) -> Marinade | None:
 
 
 def _own_run(done: Converted) -> list[Extra]:
-    """All sides that go together: one run, as long as the slowest."""
-    lines = [line for line in done.lines if line.when == "own_run"]
-    if not lines:
-        return []
-    held = (
-        side_advice("carrots" if "carrot" in line.name else "potatoes_cut", done.plan.hold_min)
-        for line in lines
-    )
-    names = ", ".join(dict.fromkeys(line.name for line in lines))
-    return [Extra(_short(names), float(max(advice.hold_min for advice in held)), "own_run")]
+    """All sides that go together: one run, as long as the slowest; pasta is boiled beside it."""
+    apart = [line for line in done.lines if line.when == "own_run"]
+    runs = [line for line in apart if not is_boiled(line)]
+    boiled = [line for line in apart if is_boiled(line)]
+    found = []
+    if runs:
+        minutes = max(run_minutes(line, done.plan.hold_min) for line in runs)
+        found.append(Extra(_names(runs), minutes, "own_run"))
+    if boiled:
+        found.append(Extra(_names(boiled), BOILED_MIN, "beside"))
+    return found
+
+
+def _names(lines: list[OutLine]) -> str:
+    return _short(", ".join(dict.fromkeys(line.name for line in lines)))
 
 
 def _own_words(text: str) -> Extra:

@@ -7,6 +7,7 @@ convert-trim = { $rinse ->
        *[no] Trim the meat, measure it (about { LENGTH($thickness_m) } thick) and pat it dry. Do not rinse it.
     }
 convert-batches = Cook it in { PLAIN($batches) } batches.
+convert-season_plain = Season all faces, the cut ones too, with salt and pepper.
 convert-season = Season all faces, the cut ones too: { LIST($names) }.
 convert-rub_rest = Leave it covered in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
 convert-marinate = Marinate in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
@@ -60,6 +61,8 @@ convert-rest = Rest the meat for { MINUTESSPAN($low_min, $high_min) }, tented lo
 convert-rind_off = Take the rind off in one piece, with a thin layer of fat, and keep it in the refrigerator.
 convert-rind_roast = While it cooks, roast the rind flat on a tray at { TEMP(220) } until it crackles, { MINUTESSPAN($low_min, $high_min) }.
 convert-own_run = While it rests, cook { LIST($names) } separately, half full at most.
+convert-boil_as_pack = Meanwhile boil { LIST($names) } separately, as the pack says.
+convert-pulses_first = Cook { LIST($names) } first and separately until soft, half full at most, and set them aside with their liquid.
 convert-fish_out = Take out { LIST($names) }.
 convert-reduce = Strain the juice, let the fat rise and skim it. Simmer uncovered to reduce it to taste.
 convert-thicken = Thicken with { LIST($names) } stirred into cold water; simmer for 1 min.
