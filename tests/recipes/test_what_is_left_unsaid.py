@@ -309,3 +309,105 @@ def test_the_last_season_to_taste_is_no_rub() -> None:
 
 def test_ribs_that_are_just_seasoned() -> None:
     assert "with salt and pepper." in told(made("Season the ribs well.", WET, meat="2 kg ribs"))
+
+
+@pytest.mark.parametrize("step", [
+    "Run the smoker at 250 with hickory and a little apple.",
+    "Get your pit going at 275.",
+    "Bring the oven up to 300.",
+])  # fmt: skip
+def test_work_on_another_device_is_no_step_of_ours(step: str) -> None:
+    done = made(step, "Smoke for 8 hours until it pulls apart.")
+    assert step not in told(done)
+
+
+def test_a_marinade_that_only_stands_is_no_heat() -> None:
+    recipe = read(
+        "Stew\n\n900 g pork shoulder, in 4 cm chunks\n500 ml water\n\n"
+        "Mix with the seasoning and half the garlic; leave for at least 2 hours.\n"
+        "Brown well, add the water. Cover and cook over a low heat for 1 hour 15 minutes.\n"
+        "Cook for 20 minutes more."
+    )
+    assert read_method(recipe).high_s == pytest.approx(95 * 60)
+
+
+def test_a_chilli_that_is_left_whole_is_no_rub() -> None:
+    done = made(
+        "Rub the pork with the spices.", "Add the chilli and the water.", WET,
+        more=("1 tsp paprika", "1 scotch bonnet, left whole", "500 ml water"),
+    )  # fmt: skip
+    assert went(done, 2) == ["pot"]
+
+
+def test_ketchup_that_goes_in_late_is_stirred_in() -> None:
+    done = made(
+        WET, "Add the ketchup and cook for 20 minutes.", more=("500 ml water", "2 Tbsp ketchup")
+    )
+    assert went(done, 2) == ["after"]
+
+
+def test_bare_foods_on_one_line_are_lines_of_their_own() -> None:
+    recipe = read(
+        "Short ribs\n\nBUY\n- 8 short ribs, about 4 1/2 lb total\n- 2 cups coffee\n\nHAVE\n"
+        "- onion, garlic, cumin, oregano, oil, salt\n\nDO\n- salt ribs, sear hard, 10 min\n"
+        "- add coffee\n- lid, 300 oven, 3 h\n"
+    )
+    assert recipe.ingredients[2:] == ("onion", "garlic", "cumin", "oregano", "oil", "salt")
+
+
+CARD = """RECIPE CARD
+Name: Country ribs & kraut     From: Opal
+Serves: 6    Oven: 325    Time: 2 1/2 hr
+
+2 1/2 # country style ribs
+1 qt sauerkraut (drained)
+1 onion chopped
+1 c apple juice
+
+Brown ribs. Mix kraut etc. in roaster, ribs on top, cover. Bake as above.
+"""
+
+
+def test_labels_across_the_head_of_a_card() -> None:
+    recipe = read(CARD)
+    assert recipe.title == "Country ribs & kraut"
+    assert len(recipe.ingredients) == 4
+    cooking = read_method(recipe)
+    assert (cooking.high_s, round(cooking.temp_c or 0)) == (9000, 163)
+    assert read_plates(recipe) == 6
+
+
+def test_from_one_food_through_another() -> None:
+    done = made(
+        "Combine brown sugar through onion powder. Rub on ribs on both sides.",
+        "Bake, covered, 3 hours at 275 F.", meat="2 racks spareribs, 3 lb each",
+        more=("1 Tbsp brown sugar", "1 Tbsp salt", "1 Tbsp paprika", "1 Tbsp onion powder"),
+    )  # fmt: skip
+    assert [went(done, row) for row in range(1, 5)] == [["season"]] * 4
+
+
+def test_what_is_served_with_the_rest() -> None:
+    done = made(
+        "Fry the cumin, add the tomatoes.", WET, "Serve with the rest.",
+        more=("2 tsp each ground cumin and coriander", "2 tins tomatoes", "soured cream", "rice"),
+    )  # fmt: skip
+    assert went(done, 1) == ["pot", "pot"]
+    assert (went(done, 3), went(done, 4)) == (["beside"], ["beside"])
+
+
+def test_apples_that_are_softened_with_the_onions() -> None:
+    done = made(
+        "Zwiebel und Apfel würfeln, im Bratfett andünsten.", "Zugedeckt 70 Minuten schmoren.",
+        meat="1,2 kg Rippchen", more=("1 Zwiebel", "1 Apfel", "500 ml Brühe"),
+    )  # fmt: skip
+    assert went(done, 2) == ["sear"]
+    assert "andünsten" not in told(done)
+
+
+def test_sauce_that_coats_is_brushed_on_nothing() -> None:
+    done = made(
+        "Salt ribs, sear hard. Add the coffee.", "Lid on, 300 oven, 3 hours.",
+        "Reduce on the stove till it coats. Lime to finish.", meat="2 kg short ribs",
+        more=("2 cups coffee", "1 lime"),
+    )  # fmt: skip
+    assert went(done, 2) == ["after"]

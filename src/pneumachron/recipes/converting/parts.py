@@ -267,8 +267,11 @@ def _is_row(understood: Understood, row: int) -> bool:
     return 0 <= row < len(understood.ingredients)
 
 
-BRUSHED = any_of(r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bcoat", r"\bpaint", r"\bbaste",
-                  r"\bspread", r"\bin(to)? an? (foil )?(pan|tray) with\b")  # fmt: skip
+BRUSHED = any_of(
+    r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bpaint", r"\bbaste", r"\bspread",
+    r"\bcoat(?!s)(?! (?:a|the) (?:back of )?(?:a |the )?spoon)",
+    r"\bin(to)? an? (foil )?(pan|tray) with\b",
+)  # fmt: skip
 _SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
                  r"\beat(en)? (it |them )?with\b",
                  r"\btop(ped)? (it |them |each |off )*with\b")  # fmt: skip

@@ -27,7 +27,8 @@ _FINE = any_of(r"\bfine(ly)?\b", r"\bminced\b", r"\bgrated\b", r"\bblitz", r"\bs
                r"\bmirepoix\b", r"\bdiced?\b")  # fmt: skip
 _WITH_ONIONS = any_of(r"\bonions?\b.*\bcarrots?\b", r"\bcarrots?\b.*\bonions?\b")
 """“3 onions, 4 carrots, 5 stalks celery”: what is strained out of the sauce."""
-_SOFTENED = any_of(r"\bsoften", r"\bsweat\b", r"\bsaut[eé]", r"\bfry\b.{0,40}\bonions?\b")
+_SOFTENED = any_of(r"\bsoften", r"\bsweat\b", r"\bsaut[eé]", r"\bfry\b.{0,40}\bonions?\b",
+                   r"\b(an(r(ö|oe)sten|schwitzen)|(an)?d(ü|ue)nsten)\b")  # fmt: skip
 
 
 def softened_lines(understood: Understood) -> frozenset[int]:
@@ -52,14 +53,18 @@ def _fried_with_onions(understood: Understood) -> frozenset[int]:
     ]  # fmt: skip
     return frozenset(
         item.index for item in understood.ingredients
-        if item.kind in _VEGETABLES and (
+        if (item.kind in _VEGETABLES or _APPLE.search(item.line.name)) and (
             any(is_named(item, text) for text in told)
             or (any(map(_ALL_OF_THEM.search, told)) and not is_named(item, " ".join(late).lower()))
         )
     )  # fmt: skip
 
 
-_ONIONS = any_of(r"\b(onions?|shallots?|leeks?)\b", r"\b(gem(ü|ue)se|vegetables|veg)\b")
+_ONIONS = any_of(
+    r"\b(onions?|shallots?|leeks?|zwiebeln?|schalotten?|lauch)\b",
+    r"\b(gem(ü|ue)se|vegetables|veg)\b",
+)
+_APPLE = any_of(r"\b(apples?|pears?|apfel|(ä|ae)pfel|birnen?)\b(?! (juice|cider|saft))")
 _ALL_OF_THEM = any_of(r"\b(gem(ü|ue)se|vegetables|veg)\b")
 _VEGETABLES: frozenset[Kind] = frozenset({"root", "tender_veg", "aromatic"})
 

@@ -118,7 +118,9 @@ def _acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
 
 def _sweet_sauce(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Brushed on; what the recipe pours in with the meat belongs to the sauce."""
-    when: When = "after" if item.index in context.poured_in else "finish"
+    late = context.late.get(item.index) == "after" and "ketchup" in item.food.words
+    stirred_in = item.index in context.poured_in or late
+    when: When = "after" if stirred_in else "finish"
     return ConvertedLines((plain_line(context, item, when),), "sweet_sauce_after")
 
 
@@ -226,6 +228,8 @@ _COOKED = any_of(r"\b(cans?|tins?|tinned|canned|jars?|cooked|rinsed|drained|left
 
 def _foaming(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Dried beans and rice are cooked on their own; what is cooked is only warmed in the sauce."""
+    if item.index in context.softened:  # apples with the onions
+        return _kept("sear")(context, item)
     when: When = "after" if _COOKED.search(item.line.raw) else "own_run"
     return _moved("foaming_apart", when)(context, item)
 

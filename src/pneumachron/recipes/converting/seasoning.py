@@ -203,6 +203,8 @@ _RUB_THE_MEAT = any_of(
 )
 
 
+_LEFT_WHOLE = any_of(r"\b(left|keep|kept|leave) whole\b")
+"""A whole chilli swims in the pot, and is no rub."""
 _BINDS = re.compile(r"^\W*(?:binder|slather)\s*:", re.I)
 
 
@@ -213,12 +215,15 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     """
     named = named_in(understood, SEASONED)
     text = " ".join(understood.said).lower()
-    spices = {item.index for item in understood.ingredients if item.kind in _SPICE_KINDS}
+    spices = {
+        item.index for item in understood.ingredients
+        if item.kind in _SPICE_KINDS and not _LEFT_WHOLE.search(item.line.raw)
+    }  # fmt: skip
     said = (
         r"\b(?:rub|season|sprinkle|dust|mix|combine|coat|massage|pat)\b[^.;]*\b(?:dry )?spices\b"
         r"|\bspices\b[^.;]*\b(?:on|over|into) (?:the |both )?"
         r"(?:meat|ribs|pork|beef|brisket|sides)\b"
-        r"|\brub over\b|\bdry rub\b|(?<!add the )(?<!add the ★ )\bseasonings\b"
+        r"|\brub over\b|\bdry rub\b|(?<!add the )(?<!add the ★ )(?<!off the )\bseasonings\b"
         r"|\bdry (ingredients|stuff|things|mix)\b"
     )
     # “rub the ribs”, and no word of what with: with the spices there are
@@ -242,7 +247,8 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     return frozenset(
         item.index
         for item in understood.ingredients
-        if (item.kind in _RUB_KINDS or (item.index in rub and item.kind in _LEAVES))
+        if not _LEFT_WHOLE.search(item.line.raw)
+        and (item.kind in _RUB_KINDS or (item.index in rub and item.kind in _LEAVES))
         and item.index not in wet
         and (item.index in named or (all_spices and item.index not in elsewhere))
     )

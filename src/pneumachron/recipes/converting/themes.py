@@ -49,6 +49,9 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bset (up )?the grill",
             r"\bfire (up )?(the |your )?(pit|smoker|grill)",
             r"\bset the smoker",
+            r"\b(?:run|get|bring|set|start|warm|crank|light|fire)\b[^.;]{0,20}"
+            r"\b(?:smoker|pit|barbecue|kettle|oven)\b[^.;]{0,20}"
+            r"(?:\b(?:at|to|up|going|hot)\b|\d{3})",
             r"\bclose, bring\b",
             r"\block the lid",
             r"\bturn down to",
@@ -102,7 +105,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bsoften",
             r"\bonions?\b",
             r"\bgarlic\b",
-            r"\b(an(r(ö|oe)sten|schwitzen)|d(ü|ue)nsten)\b",
+            r"\b(an(r(ö|oe)sten|schwitzen)|(an)?d(ü|ue)nsten)\b",
         ),
     ),
     ("deglaze", any_of(r"\bwine\b", r"\bdeglaz", r"\bscrape", r"\babl(ö|oe)schen\b")),

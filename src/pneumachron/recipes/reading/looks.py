@@ -37,7 +37,7 @@ CLUTTER = any_of(
     r"\b(affiliate|(?<!from the )(?<!['’]s )newsletter|sponsored|copyright|all rights reserved"
     r"|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
-    r"^(level|active|difficulty|skill)\s*:",
+    r"^(level|active|difficulty|skill)\s*:", r"^recipe card$",
     r"^(?:de)?select all$",
     r"^(tags?|keywords?|categories|slug|layout|permalink|draft|lang)\s*:",
     r"^[aq](?:nswer|uestion)?\s*\([^()]{3,40}\)\s*:",

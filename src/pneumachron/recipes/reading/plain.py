@@ -291,7 +291,8 @@ class _Sorted:
             steps=tuple(steps),
             yields=self.text.yields,
             description=" ".join(before),
-            cook_s=_labelled_s(self.text.times, "cook"),
+            cook_s=_labelled_s(self.text.times, "cook")
+            or _labelled_s(self.text.times, r"(?<!prep )(?<!total )\btime"),
             prep_s=_labelled_s(self.text.times, "prep"),
             notes=notes,
             author=self.text.author,

@@ -109,7 +109,8 @@ def unfolded(line: str) -> Iterator[str]:
     """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
     found = _LABELLED.match(line.strip())
     if found is None:
-        yield from _part_on_a_line(line)
+        for part in _labels_apart(line):
+            yield from _part_on_a_line(part)
         return
     yield f"{found['label']}:"
     rest = found["rest"]
@@ -125,6 +126,16 @@ def unfolded(line: str) -> Iterator[str]:
     for part in counted:
         for food in _UNCOUNTED.split(part):
             yield from _with_its_neighbors(food)
+
+
+_WIDE = re.compile(r"\s{3,}(?=[A-Z][a-z]{2,12}\s?:\s)")
+_CARD_LABEL = re.compile(r"\s*[A-Z][a-z]{2,12}(?: [a-z]{2,8})?\s?:\s")
+
+
+def _labels_apart(line: str) -> list[str]:
+    """“Serves: 6    Oven: 325    Time: 2 hr”, across the head of a card."""
+    parts = _WIDE.split(line, MOST_ON_A_LINE)
+    return parts if len(parts) > 1 and all(map(_CARD_LABEL.match, parts)) else [line]
 
 
 _SHORT_ONES = re.compile(r"(?<=[a-z)]{2})\.\s+(?=[A-Z\d])")
@@ -285,7 +296,11 @@ def _run_of_foods(line: str) -> Iterator[str]:
     )
     idle = all(look.work < look.food for look in map(look_at, foods))
     many = len(foods) >= _LEAST_IN_A_RUN and counted > len(foods) / 2
-    if many and bare and idle and not line.rstrip().endswith("."):
+    plain = len(foods) >= _LEAST_IN_A_RUN and all(
+        food is not UNKNOWN and food.kind != "meat" and len(text.split()) <= MOST_SERVED_WORDS
+        for food, text in zip(known, foods, strict=True)
+    )
+    if ((many and bare) or plain) and idle and not line.rstrip().endswith("."):
         yield from (f"{bullet[0] if bullet else ''}{text}" for text in foods)
     else:
         yield line

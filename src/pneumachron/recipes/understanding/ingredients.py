@@ -196,9 +196,10 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     whole = ", ".join(filter(None, (line.name, line.aside)))
     if _EACH.match(line.name):
         names = [part for part in _APART.split(_EACH.sub("", whole)) if part]
+        told = _beside_salt([_by_the_spoon(food_of(name), line) for name in names])
         return tuple(
             replace(item, line=replace(line, name=name, aside=""), food=food)
-            for name, food in zip(names, _beside_salt([food_of(n) for n in names]), strict=True)
+            for name, food in zip(names, told, strict=True)
         )
     if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
         return (item,)
@@ -256,6 +257,15 @@ _WATER = re.compile(
 )
 
 
+_LEAVES = re.compile(r"\b(?:fresh|chopped|leaves|leaf|bunch|stalks)\b", re.I)
+
+
+def _by_the_spoon(food: Food, line: Line) -> Food:
+    """“2 tsp each cumin, coriander and paprika”: by the spoon it is the ground seed."""
+    spice = food.words == "coriander" and line.unit in {"tsp", "tbsp"}
+    return foods()["ground coriander"] if spice and not _LEAVES.search(line.raw) else food
+
+
 def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
     """Every line with what it is."""
     found = []
@@ -264,6 +274,7 @@ def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
         food = food_of(line.name)
         if food is UNKNOWN:
             food = food_of(line.aside) if line.aside else UNKNOWN
+        food = _by_the_spoon(food, line)
         if line.low is None and _WATER.match(line.raw):
             line = replace(line, low=COVERING_L, high=COVERING_L, unit="l", name="water", aside="")
         found.append(Ingredient(index, line, food))

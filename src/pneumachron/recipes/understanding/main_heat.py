@@ -249,6 +249,7 @@ def _cooks_long(sentence: str) -> bool:
     aside = re.search(
         r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold in|\brest"
         r"|\bsat\b|\bon the counter\b"
+        r"|\bleave (?:it |them )?(?:to (?:stand|infuse|steep) )?for (?:at least )?[^.;]{1,20}\.?$"
         r"|\bboiling water|\bsoak|\bbrin(e|ed|ing)\b|\bcure[ds]?\b|\bcuring\b|\bthaw|\bdefrost"
         r"|\bdry[- ]|\bbeforehand\b|\bahead\b|\b(the )?(day|night) before\b|\bin the cellar\b",
         sentence,

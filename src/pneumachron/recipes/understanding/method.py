@@ -29,6 +29,10 @@ Method: TypeAlias = Literal[
 METHODS: tuple[Method, ...] = get_args(Method)
 
 
+_NO_HEAT: frozenset[Method | None] = frozenset({"slow_low", "slow_high", "simmer"})
+"""Nothing is set in degrees there."""
+
+
 @dataclass(frozen=True, slots=True)
 class Cooking:
     """The main heat of a recipe. None where nothing was read."""
@@ -85,7 +89,7 @@ def read_method(recipe: Recipe) -> Cooking:
         high_s=more * first.high_s + sum(item.high_s for item in spans),
         temp_c=oven_heat_c(recipe.steps, first.step, first.place, first.start)
         or heat_named_c(recipe.description)
-        if method not in {"slow_low", "slow_high", "simmer"}
+        if method not in _NO_HEAT
         else None,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,
         steps=frozenset(item.step for item in spans),
@@ -271,7 +275,7 @@ def _by_the_clock(recipe: Recipe, device: Device | None) -> Cooking | None:
         low_s=told.seconds,
         high_s=told.seconds,
         temp_c=oven_heat_c(recipe.steps, told.step, told.place, told.start)
-        if method not in {"slow_low", "slow_high", "simmer"}
+        if method not in _NO_HEAT
         else None,
         steps=frozenset({told.step}),
         main=(told.step, told.place),
@@ -293,4 +297,6 @@ def _labelled(recipe: Recipe, device: Device | None) -> Cooking:
     if device is None or not recipe.cook_s:
         return Cooking(None, None, None, None)
     words = " ".join(recipe.steps)
-    return Cooking(_of_device(device, words), recipe.cook_s, recipe.cook_s, None)
+    by = _of_device(device, words)
+    heat_c = None if by in _NO_HEAT else heat_named_c(f"{recipe.description}. {words}")
+    return Cooking(by, recipe.cook_s, recipe.cook_s, heat_c)

@@ -3,7 +3,7 @@
 import re
 
 from pneumachron.recipes.model import Part
-from pneumachron.recipes.understanding.ingredients import Ingredient
+from pneumachron.recipes.understanding.ingredients import Ingredient, Kind
 from pneumachron.recipes.understanding.sentences import sentences_in
 
 _NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8,
@@ -16,6 +16,7 @@ _NEXT = re.compile(
 _REST = re.compile(
     r"\b(?:the )?(?:remaining|other|rest of the) (?:ingredients|things|stuff)\b"
     r"|\beverything else\b|\ball (?:of )?the rest\b"
+    r"|(?P<served>(?<=with )(?:all )?the (?:rest|trimmings|toppings)(?=[.,;]|$))"
     r"|(?<=add )(?:the )?(?:remaining|rest)(?=,? (?:except|but|apart from)\b|[.,;]|$)",
     re.I,
 )
@@ -48,17 +49,54 @@ def spelled_out(
     at = 0
     for row, step in enumerate(steps):
         text = _PARTS.sub(lambda found: _of_part(found, parts, ingredients), step)
-        text = _with_named_parts(text, parts, ingredients)
+        text = _with_named_parts(_with_ranges(text, foods), parts, ingredients)
         for counted in _NEXT.finditer(step):
             begin = 0 if counted["which"].lower() == "first" else at
             at = begin + _number(counted["many"])
             text = text.replace(counted[0], f"{counted[0]} ({_names(foods[begin:at])})", 1)
         if rest := _REST.search(text):
-            left = _names(_but(_left(foods, steps, row, rest.start()), rest))
+            named = _left(foods, steps, row, rest.start())
+            if rest["served"]:
+                told = " ".join(steps).lower()
+                named = [item for item in named if _may_be_served(item, told)]
+            left = _names(_but(named, rest))
             text = f"{text[: rest.end()]} ({left}){text[rest.end() :]}"
         text = _ALL.sub(lambda found: f"{found[0]} ({_names(_but(foods, found))})", text, count=1)
         found.append(text)
     return tuple(found)
+
+
+def _may_be_served(item: Ingredient, told: str) -> bool:
+    """“Serve with the rest”: what may stand on the table, and no step names by any word."""
+    words = re.findall(r"[^\W\d]{4,}", item.line.name.lower())
+    return item.kind in _SERVED and not any(word in told for word in words)
+
+
+_SERVED: frozenset[Kind] = frozenset(
+    {"beside", "dairy", "fresh_herb", "foaming", "acid", "tender_veg", "thick", "unknown"}
+)
+_THROUGH = re.compile(r"\s+(?:through|thru)\s+(?:the )?", re.I)
+
+
+def _with_ranges(text: str, foods: list[Ingredient]) -> str:
+    """“Combine brown sugar through onion powder”: with all that stand between on the list."""
+    for through in _THROUGH.finditer(text):
+        before, behind = text[: through.start()].lower(), text[through.end() :].lower()
+        first = next((at for at, item in enumerate(foods) if _ends_with(before, item)), None)
+        last = next((at for at, item in enumerate(foods) if _begins_with(behind, item)), None)
+        if first is not None and last is not None and first < last:
+            names = _names(foods[first : last + 1])
+            return f"{text[: through.start()]} ({names}) and {text[through.end() :]}"
+    return text
+
+
+def _ends_with(text: str, item: Ingredient) -> bool:
+    return text.endswith((item.line.name.lower(), f" {_last_word(item)}"))
+
+
+def _begins_with(text: str, item: Ingredient) -> bool:
+    name = item.line.name.lower()
+    return text.startswith((name, _last_word(item)))
 
 
 _ADDED = re.compile(
