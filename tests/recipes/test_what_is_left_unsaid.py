@@ -10,6 +10,7 @@ from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.reading.wrapping import without_wraps
 from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.meat import thickness_in
 from pneumachron.recipes.understanding.method import read_method
 from pneumachron.recipes.understanding.plates import read_plates
@@ -411,3 +412,51 @@ def test_sauce_that_coats_is_brushed_on_nothing() -> None:
         more=("2 cups coffee", "1 lime"),
     )  # fmt: skip
     assert went(done, 2) == ["after"]
+
+
+@pytest.mark.parametrize(("said", "low", "unit", "name"), [
+    ("red wine half a bottle", 0.5, "bottle", "red wine"),
+    ("prunes handful", 1, "handful", "prunes"),
+    ("thyme, few sprigs", 3, "sprig", "thyme"),
+    ("parsley small bunch", 1, "bunch", "parsley"),
+    ("garlic loads", None, "", "garlic"),
+    ("10 leaves sage", 10, "", "sage leaves"),
+    ("1 ts thyme", 1, "tsp", "thyme"),
+])  # fmt: skip
+def test_amounts_behind_the_food(said: str, low: float | None, unit: str, name: str) -> None:
+    line = read_line(said)
+    assert (line.low, line.unit, line.name) == (low, unit, name)
+
+
+def test_about_is_no_word_of_the_food() -> None:
+    assert read_line("Pork shoulder, boneless, about 2.7 kg, cut into four").aside == (
+        "boneless, cut into four"
+    )
+
+
+def test_an_oven_that_does_without_a_smoker() -> None:
+    cooking = read_method(
+        read(
+            "Brisket in the oven (no smoker)\n\n1 whole packer brisket, 12 lb\n1/4 cup salt\n\n"
+            "Roast uncovered at 250F until internal 165F, 6-7 hours.\n"
+            "Wrap in butcher paper, return to the oven until probe-tender, about 4 hours.\n"
+            "Hold wrapped in a cooler 2 hours. Slice."
+        )
+    )
+    assert (cooking.method, cooking.high_s) == ("oven_open", 11 * 3600)
+
+
+def test_a_table_of_dots_with_bullets() -> None:
+    recipe = read(
+        "Ribs\n\n• Pork ribs .......... 1.4 kg\n• Sage ..... 10 leaves\n\nOven 170. 1 h 45."
+    )
+    assert recipe.ingredients == ("1.4 kg Pork ribs", "10 leaves Sage")
+
+
+def test_what_each_rack_weighs_in_speech() -> None:
+    recipe = read(
+        "so you get two racks of st louis ribs um each one's about three pounds and take the "
+        "membrane off and then rub and then they go on the pellet grill at 225 for three hours"
+    )
+    mass_kg = understand(recipe).mass_kg
+    assert mass_kg == pytest.approx(6 * 0.4536, abs=0.01)

@@ -26,6 +26,7 @@ _MEAT = re.compile(
     r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?)(?: of)? (?:[a-z.-]+ ){0,3}?"
     r"(?:ribs|baby backs)"
     rf"(?:[^.!?]{{0,60}}?{_HEAVY} (?:a|per|to the) (?:rack|slab)"
+    rf"|[^.!?]{{0,20}}?\beach(?: one|['’]s| is| weigh\w+| about)+[^.!?]{{0,12}}?{_HEAVY}"
     rf"|[^.!?]{{0,30}}?{_HEAVY} (?:each|apiece|altogether|together|total|in all)"
     r"| \([^()]{3,40}\))?"
     rf"|(?:an?|one|the|your) (?:[a-z-]+ ){{0,4}}?(?:butt|shoulder|brisket|packer|picnic)\b"

@@ -354,7 +354,8 @@ _LEADERS = re.compile(r"\s*\.{5,}\s*")
 
 def _food_first(line: str) -> str:
     """“Onion | 1 large, diced” as “1 large Onion, diced”: two cells without a frame."""
-    line = line if (found := _TWO_CELLS.fullmatch(line)) else _LEADERS.sub(" ", line)
+    bare = BULLET.sub("", line)
+    line = bare if (found := _TWO_CELLS.fullmatch(bare)) else _LEADERS.sub(" ", line)
     if found is None or durations_in(found["amount"]) or read_line(found["amount"]).low is None:
         return line
     amount, comma, rest = found["amount"].partition(",")

@@ -50,7 +50,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(set|tack up) the (glaze|sauce)\b",
             r"\buncovered\b.{0,50}\bcrisp",
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
-            r"\b(lid|foil) off\b.{0,50}\b(colou?r|brown|crust|crackl|crisp|bark)",
+            r"\b(lid|foil) off\b.{0,50}\b(colou?r|brown|crust|crackl|crisp|bark|bast|sticky)",
             r"\buncover\w*\b.{0,40}\b(bast(e|ing)|glaz|colou?r|crust)",
             r"\bgrill\b.{0,30}\bknusprig|\bknusprig.{0,30}\b(grill|brat|back|bräun)|\bübergrill",
         ),

@@ -13,14 +13,14 @@ _SLOW = re.compile(
     r"\bslow[- ]?cook(er|ed|ing)?\b|\bcrock[- ]?pot\b|\b(?:the|my|your) crock\b(?! of)", re.I
 )
 _SMOKER = re.compile(
-    r"(?<!liquid )(?<!without a )\bsmok(e|er|ed|ing)\b(?! paprika| salt)|\bpellet (grill|cooker)\b"
+    r"(?<!liquid )(?<!without a )(?<!no )(?<!no-)\bsmok(e|er|ed|ing)\b"
+    r"(?! paprika| salt)|\bpellet (grill|cooker)\b"
     r"|\boffset\b"
     r"|\bpit (is |was |up )?(at|to|around|running|holding)\b|\bthe pit\b|\bkamado\b|\bdrum\b"
     r"|\bceramic (cooker|grill|barbecue)\b"
     r"|\bchunks? (of )?(cherry|apple|hickory|oak|mesquite|pecan|maple)\b"
     r"|\b(cherry|apple|hickory|oak|mesquite|pecan|maple|alder|fruit)[- ]?(wood|chips|chunks)\b"
-    r"|\bover (post )?(oak|hickory|pecan|mesquite|cherry|apple|maple|alder)\b"
-    r"|\bbutcher('s)? paper\b",
+    r"|\bover (post )?(oak|hickory|pecan|mesquite|cherry|apple|maple|alder)\b",
     re.I,
 )
 _STOVETOP = re.compile(
@@ -90,7 +90,8 @@ ASIDE = any_of(
     r"\bboiling water\b",
     r"\bpar-?(boil|cook)\w*",
     r"\bblanch\w*",
-    r"\bhold in\b",
+    r"\bhold (\w+ )?in\b",
+    r"\b(in|into) (a|the|your) (\w+ )?cooler\b",
     r"\bs[ia]t\b",
     r"\bon the counter\b",
     r"\bcool(ed)?\b",

@@ -317,7 +317,7 @@ _TIMES = re.compile(r"(?<=^\d) ?[x×] (?=[a-z])", re.I)
 _SIZES = {"lg": "large", "lge": "large", "med": "medium", "sm": "small"}
 _SIZE_WORD = re.compile(r"(?<=\d )(lge?|med|sm)\.?(?= [a-z])", re.I)
 _SMALL_ONE = re.compile(
-    r"^(?:an? )?(?:small|large|big|good) (bunch|handful|pinch|knob|sprig|jar|tin|can|splash)\s+"
+    r"^(?:an? |1 |one )?(?:small|large|big|good) (bunch|handful|pinch|knob|sprig|jar|tin|can|splash)\s+"
     r"(?:of\s+)?",
     re.I,
 )
@@ -371,12 +371,29 @@ def _trailing(raw: str, plain: str) -> Line:
         if found and not opened and (found[0].unit or _NO_NAME.match(found[1].strip())):
             amount, rest = found
             name, aside = _name_of(match["name"].strip(" -–:,"))
-            asides = ", ".join(filter(None, [aside, amount.aside, rest.strip(" ,;")]))
+            told = _ABOUT.sub("", amount.aside)
+            asides = ", ".join(filter(None, [aside, told, rest.strip(" ,;")]))
             return Line(raw, amount.low, amount.high, amount.unit, name, asides)
-    name, aside = _name_of(plain)
+    if worded := _IN_WORDS.match(plain):
+        found = _amount_of(f"{worded['many'] or 'a '}{worded['of']} {worded['name']}")
+        if found is not None:
+            amount, rest = found
+            name, aside = _name_of(rest)
+            return Line(raw, amount.low, amount.high, amount.unit, name, aside)
+    name, aside = _name_of(_GALORE.sub(r", \1", plain))
     return Line(raw, None, None, "", name, aside)
 
 
+_IN_WORDS = re.compile(
+    r"^(?P<name>[a-z][a-z '-]{2,40}?)(?:,|:)? (?P<many>half an? |an? |few |a few )?"
+    r"(?:good |big |small |large )?"
+    r"(?P<of>(?:handful|pinch|bunch|knob|splash|glug|bottle|sprig|dash|glass|thumb|tin|can|jar)s?)$",
+    re.I,
+)
+"""“Red wine half a bottle”, “prunes handful”."""
+_ABOUT = re.compile(r"^(?:about|approx\.?|approximately|ca\.?|roughly|around)\b,? ?", re.I)
+"""“Boneless, about 2.7 kg”: in front of an amount it is a word, behind it none."""
+_GALORE = re.compile(r"(?<=[a-z]) (loads|lots|plenty|galore)$", re.I)
 _NO_NAME = re.compile(r"(?:[,(].*|(?:small|large|medium|big)\b.{0,20})?$", re.I)
 """Behind a number that stands last: “Orange 1, halved”, “Cinnamon 1 small stick”."""
 _PARENS = re.compile(r"\(([^()]*)\)")
@@ -396,6 +413,7 @@ _BREAKS = re.compile(
 )
 
 
+_LEAVES_OF = re.compile(r"^(?:leaves|leaf) (?:of )?(?=sage|basil|mint|bay|curry)([a-z]+)", re.I)
 _AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
 """“Cored and”, where what follows was broken off."""
 
@@ -405,6 +423,7 @@ def _name_of(rest: str) -> tuple[str, str]:
     asides = [found.strip() for found in _PARENS.findall(rest)]
     bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
     bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)
+    bare = _LEAVES_OF.sub(r"\1 leaves", bare)
     parts = [_AND.sub("", part).strip() for part in _BREAKS.split(bare) if part and part.strip()]
     if not parts:
         return bare.strip(" ,.;!"), ", ".join(asides)

@@ -247,7 +247,8 @@ def _cooks_long(sentence: str) -> bool:
     """A sentence that also browns or rests, but whose heat lasts for hours."""
     long = any(span.high_s >= 5400 for span in durations_in(sentence))
     aside = re.search(
-        r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold in|\brest"
+        r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold (?:\w+ )?in|\bcooler\b"
+        r"|\brest"
         r"|\bsat\b|\bon the counter\b"
         r"|\bleave (?:it |them )?(?:to (?:stand|infuse|steep) )?for (?:at least )?[^.;]{1,20}\.?$"
         r"|\bboiling water|\bsoak|\bbrin(e|ed|ing)\b|\bcure[ds]?\b|\bcuring\b|\bthaw|\bdefrost"
