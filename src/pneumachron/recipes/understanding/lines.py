@@ -317,8 +317,8 @@ _TIMES = re.compile(r"(?<=^\d) ?[x×] (?=[a-z])", re.I)
 _SIZES = {"lg": "large", "lge": "large", "med": "medium", "sm": "small"}
 _SIZE_WORD = re.compile(r"(?<=\d )(lge?|med|sm)\.?(?= [a-z])", re.I)
 _SMALL_ONE = re.compile(
-    r"^(?:an? |1 |one )?(?:small|large|big|good) (bunch|handful|pinch|knob|sprig|jar|tin|can|splash)\s+"
-    r"(?:of\s+)?",
+    r"^(?:an? |1 |one )?(?:small|large|big|good) "
+    r"(bunch|handful|pinch|knob|sprig|jar|tin|can|splash)\s+(?:of\s+)?",
     re.I,
 )
 _ONE_OR_TWO = re.compile(r"^(?:an?|one|1) ([a-z]{3,12}) or (?:two|so|2)\s+(?:of\s+)?", re.I)
