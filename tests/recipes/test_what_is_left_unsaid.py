@@ -16,7 +16,9 @@ from pneumachron.recipes.understanding.method import read_method
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.understand import understand
 from pneumachron.recipes.writing.day import extra_work
+from pneumachron.recipes.writing.recipe import to_recipe
 from tests.recipes.supper import KITCHEN, WET, made, read, told, went
+from tests.text.words import sentence
 
 RUBBED = "Season all faces, the cut ones too: "
 
@@ -460,3 +462,57 @@ def test_what_each_rack_weighs_in_speech() -> None:
     )
     mass_kg = understand(recipe).mass_kg
     assert mass_kg == pytest.approx(6 * 0.4536, abs=0.01)
+
+
+GRILLED = """Ribs for the grill
+
+Par-boil 4 lbs spareribs in salted water with an onion for 45 minutes; drain.
+
+Sauce
+1 can (8 oz) tomato sauce
+1/2 cup molasses
+1/4 cup cider vinegar
+1 tsp hot sauce
+
+Simmer sauce 20 minutes.
+Lay ribs on medium hot grill, brushing with sauce and turning often, 20-25 minutes. 4-6 servings.
+"""
+
+
+def test_meat_that_only_a_step_weighs_and_a_sauce_that_is_brushed_on() -> None:
+    done = of(GRILLED)
+    assert done.understood.mass_kg == pytest.approx(4 * 0.4536, abs=0.01)
+    assert "Par-boil" not in told(done)
+    assert {"molasses", "tomato sauce", "hot sauce"} <= set(names(done, "finish"))
+
+
+def test_pressure_for_the_carrots_alone_is_no_pressure_for_the_meat() -> None:
+    done = made(
+        "Lock, high pressure 70 min. Let the pressure drop by itself 20 min. Out with the meat.",
+        "Carrots in, high pressure 3 min, quick release. Whisk in the flour and butter.",
+        meat="3.5 lb brisket flat",
+        more=("1/2 c beef broth", "1 lb carrots", "2 T flour mashed with 2 T soft butter"),
+    )
+    assert done.plan.hold_min == 70
+    assert "stirred into cold water" not in told(done)
+
+
+def test_hours_in_all_strike_the_first_hours_too() -> None:
+    done = made(
+        "Pit at 275. Bone side down. Cook 4 hours with no peeking.",
+        "Spritz if dry. Cook till 203 in the thickest part, 6 to 8 hours total.",
+        "Rest an hour. Serves 3-4.", meat="5 lb beef plate short ribs",
+    )  # fmt: skip
+    assert "no peeking" not in told(done)
+    written = to_recipe(done, sentence)
+    assert written.yields == "3–4 servings"
+    assert read_plates(written) == 3.5
+
+
+def test_a_german_rind_that_crackles() -> None:
+    done = made(
+        "Zwei Stunden offen braten, die Schwarte nach oben.",
+        "Zum Schluss Grill einschalten und 10 Minuten knusprig grillen.",
+        meat="2 kg Schweineschulter mit Schwarte", more=("500 ml Brühe",),
+    )  # fmt: skip
+    assert "Take the rind off" in told(done)

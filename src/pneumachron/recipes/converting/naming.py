@@ -62,6 +62,8 @@ def is_named(item: Ingredient, text: str) -> bool:
         return False
     last = words[-1]
     # "the mustard" is mustard powder; but garlic is not garlic powder
+    if last in _GENERIC and len(words) > 1 and words[-2] in _ANYTHING:
+        return f"{words[-2]} {last}" in text  # a hot grill is no hot sauce
     if last in _GENERIC and len(words) > 1 and words[-2] not in {"garlic", "onion"}:
         last = words[-2]
     if "dijon" in words:
@@ -75,6 +77,7 @@ def names_any(understood: Understood, text: str) -> bool:
     return any(item.kind != "meat" and is_named(item, low) for item in understood.ingredients)
 
 
+_ANYTHING = frozenset({"hot", "sweet", "brown", "thick", "dark", "light", "white", "red"})
 _GENERIC = frozenset(
     {"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup", "bulb", "bulbs"}
 )

@@ -116,6 +116,8 @@ def brushes_the_sauce(understood: Understood) -> bool:
     if cooking.main is None:
         return False
     _, late = around(understood.said, *cooking.main)
+    if cooking.method in {"grill", "smoker"}:  # brushed while it is on the grill
+        late = [*late, understood.said[cooking.main[0]]]
     return any(
         _TOSSED_IN.search(text)
         or (_ON_THE_MEAT.search(text) and not names_any(understood, text.lower()))

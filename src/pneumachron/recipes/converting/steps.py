@@ -326,7 +326,7 @@ _THICKENERS = re.compile(
 _FOR_DREDGING = re.compile(r"\s+for\s.*", re.I)
 
 
-_BUTTERED = re.compile(r"beurre mani|\broux\b", re.I)
+_BUTTERED = re.compile(r"beurre mani|\broux\b|\bbutter\b", re.I)
 """Flour that is bound in butter is stirred in as it is."""
 
 

@@ -54,6 +54,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"(?:\b(?:at|to|up|going|hot)\b|\d{3})",
             r"\bclose, bring\b",
             r"\block the lid",
+            r"\bpar-?boil\b.{0,80}\b(?:[2-9]\d min|hours?\b)",
             r"\bturn down to",
             r"\bwrap\b(?![^.;]{0,40}\b(?:plastic|cling|clingfilm|film)\b)",
             r"\b(vorheizen|schmoren|garen)\b",

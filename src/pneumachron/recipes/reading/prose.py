@@ -22,6 +22,7 @@ _MEAT = re.compile(
     r"\b(?P<meat>(?:(?:two|three|\d) )?\(?\d[\d./½¼¾ -]{0,8}\s?-?"
     r"(?:lbs?|pounds?|kg|kilos?|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){0,4}?"
     r"(?:butts?|shoulders?|briskets?|packers?|points?|flats?|(?:short |spare |back )?ribs?"
+    r"|spareribs|baby backs"
     r"|picnics?|wings)"
     r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?)(?: of)? (?:[a-z.-]+ ){0,3}?"
     r"(?:ribs|baby backs)"

@@ -30,7 +30,7 @@ _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
         any_of(
             r"\bcrackl(e|es|ing|ings|y)\b",
             r"\bcrisp (skin|rind)\b",
-            r"\bschwarte\b.{0,40}\bknusprig|\bkruste\b.{0,40}\bknusprig",
+            r"\bschwarte\b.{0,400}\bknusprig|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",
         ),
     ),
 )
@@ -70,7 +70,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             rf"\b(return|put|add) {_MEAT}.{{0,30}}\b(turn|toss|roll)\w*\b.{{0,40}}"
             r"\b(sticky|gloss\w*|coated|glazed)\b",
             r"\b(lid off|uncover\w*)\b.{0,80}\b(sticky|syrup\w*|gloss\w*)\b",
-            r"\b(simmer|cook|boil)\w*\b.{0,60}\b(sauce|glaze) clings\b",
+            r"\b(simmer|cook|boil|lid off|uncover)\w*\b.{0,60}\b(sauce|glaze) clings\b",
             r"\b(reduce|boil|bubble|simmer)\w*\b.{0,60}\b(coats?|clings? to|sticks? to) (the )?"
             r"(ribs?|meat|pork|beef|them|bones)\b",
         ),

@@ -147,6 +147,32 @@ def without_moments(spans: list[HeatSpan]) -> list[HeatSpan]:
     ]  # fmt: skip
 
 
+_MEAT_OUT = any_of(
+    r"\b(take|lift|pull|fish|bring)\w* (it |them |the \w+ )?out\b(?! of)",
+    r"\bout with the\b",
+    r"\bremove (the )?(meat|brisket|ribs?|pork|beef|roast|shoulder)\b",
+    r"\b(meat|brisket|ribs|pork|beef|roast) out\b",
+    r"\b(transfer|move|set) (the )?(meat|brisket|ribs?|pork|beef|roast|shoulder) (to|on|aside)\b",
+)
+_MEAT_BACK = any_of(r"\b(return|back in)\b")
+
+
+def with_the_meat_in(spans: list[HeatSpan], steps: tuple[str, ...]) -> list[HeatSpan]:
+    """“Out with the meat. Carrots in, high 3 min”: that pressure is for the carrots alone."""
+    if len(spans) < 2:
+        return spans
+    first = spans[0]
+    told = [
+        (step, place, text)
+        for step, words in enumerate(steps) for place, text in enumerate(sentences_in(words))
+        if (step, place) > (first.step, first.place)
+    ]  # fmt: skip
+    out = next((at for *at, text in told if _MEAT_OUT.search(text)), None)
+    if out is None or any(_MEAT_BACK.search(text) for *at, text in told if at > out):
+        return spans
+    return [item for item in spans if [item.step, item.place] < out]
+
+
 _IN_ALL = re.compile(r"\W{0,2}(?:in )?(?:total|all|altogether)\b", re.I)
 _ANOTHER = re.compile(
     r"\b(?:another ([1-9])|for ([1-9]) more)"

@@ -15,7 +15,13 @@ from pneumachron.recipes.understanding.device import (
 )
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import read_ingredients
-from pneumachron.recipes.understanding.main_heat import OPEN, HeatSpan, main_spans, without_moments
+from pneumachron.recipes.understanding.main_heat import (
+    OPEN,
+    HeatSpan,
+    main_spans,
+    with_the_meat_in,
+    without_moments,
+)
 from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.other_ways import without_other_ways
 from pneumachron.recipes.understanding.oven_heat import heat_named_c, oven_heat_c
@@ -73,7 +79,8 @@ def read_method(recipe: Recipe) -> Cooking:
         sealed = [item for item in spans if _UNDER_PRESSURE.search(item.sentence)]
         if not sealed and _UNDER_PRESSURE.search(recipe.description):
             return _told_above(recipe)
-        spans = sealed or spans
+        spans = with_the_meat_in(sealed or spans, recipe.steps)
+    told = spans
     spans = next(([item] for item in spans if item.in_all), without_moments(spans))
     spans = _with_told_totals(spans)
     first = max(spans, key=lambda item: item.high_s)
@@ -92,7 +99,8 @@ def read_method(recipe: Recipe) -> Cooking:
         if method not in _NO_HEAT
         else None,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,
-        steps=frozenset(item.step for item in spans),
+        # "4 hours with no peeking. … 6 to 8 hours total": both are the heat
+        steps=frozenset(item.step for item in (told if first.in_all else spans)),
         main=(first.step, first.place),
     )
 

@@ -1,6 +1,7 @@
 """A converted recipe as a recipe again, with our plan in its named extension."""
 
 from collections.abc import Iterator
+from math import ceil, floor
 
 from pneumachron.core.message import Message
 from pneumachron.recipes.converting.convert import Converted
@@ -31,7 +32,7 @@ def to_recipe(converted: Converted, say: Say) -> Recipe:
         ),
         steps=tuple(run_on(map(say, step.said)) for step in converted.steps),
         sections=tuple(_sections(converted, say)),
-        yields=say(Message("recipe-servings", {"plates": plates})) if plates else original.yields,
+        yields=say(_servings(plates)) if plates else original.yields,
         prep_s=60.0 * round(hands_s / 60.0),
         cook_s=60.0 * round(plan.done_s / 60.0),
         total_s=60.0 * round(hands_s / 60.0) + 60.0 * round(plan.done_s / 60.0),
@@ -42,6 +43,13 @@ def to_recipe(converted: Converted, say: Say) -> Recipe:
         source=original.source,
         image=original.image,
     )
+
+
+def _servings(plates: float) -> Message:
+    """“3–4 servings”, of which the middle is reckoned with."""
+    if plates.is_integer():
+        return Message("recipe-servings", {"plates": plates})
+    return Message("recipe-servings_between", {"low": floor(plates), "high": ceil(plates)})
 
 
 def _with_its_place(line: OutLine, say: Say) -> str:

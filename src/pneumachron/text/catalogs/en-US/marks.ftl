@@ -170,6 +170,7 @@ recipe-servings = { $plates ->
         [one] { PLAIN($plates) } serving
        *[other] { PLAIN($plates) } servings
     }
+recipe-servings_between = { PLAIN($low) }–{ PLAIN($high) } servings
 recipe-manual_first = The maker's manual and local food-safety advice come first.
 recipe-contains = Contains, as far as it is known here: { NAMES("allergen", $allergens) }.
 
