@@ -516,3 +516,63 @@ def test_a_german_rind_that_crackles() -> None:
         meat="2 kg Schweineschulter mit Schwarte", more=("500 ml Brühe",),
     )  # fmt: skip
     assert "Take the rind off" in told(done)
+
+
+def test_slow_cooked_in_an_oven() -> None:
+    recipe = read(
+        "Slow-cooked brisket with beetroot\n\n1.6kg beef brisket\n500ml stock\n500g beetroot\n\n"
+        "Preheat the oven to 150°C. Brown the brisket in a casserole.\n"
+        "Add the stock, cover and cook in the oven for 2½ hrs. Add the beetroot, cook for 1 hr."
+    )
+    cooking = read_method(recipe)
+    assert (cooking.method, cooking.high_s) == ("oven_lid", 3.5 * 3600)
+
+
+def test_smoked_first_and_braised_then() -> None:
+    """The stock was taken for what is sprayed, and left out."""
+    done = made(
+        "Season and smoke the ribs at 250°F for 3 hours, spritzing with stock hourly. Move to a "
+        "foil pan with the stock, wine, tomato paste and rosemary, cover tightly and go another 2 "
+        "to 3 hours, until 203°F and tender. Strain the juices and spoon over the ribs.",
+        meat="4 lb English-cut short ribs",
+        more=("2 cups beef stock", "1 cup red wine", "2 Tbsp tomato paste", "3 sprigs rosemary"),
+    )
+    assert [went(done, row) for row in range(1, 5)] == [["pot"], ["sear"], ["top"], ["pot"]]
+
+
+def test_soda_is_a_drink() -> None:
+    done = made("Pour in the soda.", WET, more=("two 12-ounce cans dark cherry soda",))
+    assert went(done, 1) == ["pot"]
+
+
+def test_capers_are_only_stirred_in() -> None:
+    done = made(WET, "Stir in the capers.", more=("300 ml stock", "1 Tbsp capers"))
+    assert "Stir in capers" in told(done)
+
+
+def test_brackets_hold_a_food_together() -> None:
+    done = made(WET, more=("1 packet onion soup (or 3 onions + 1 tsp salt)", "300 ml wine"))
+    assert len(went(done, 1)) == 1
+
+
+def test_the_meat_and_its_salt_behind_one_name() -> None:
+    recipe = read(
+        "Ribs with rhubarb sauce\n\nRibs: 2 racks baby back ribs (2–2.5 lb each); 2 tsp salt; 1 "
+        "tsp black pepper\nSauce: 3 cups chopped rhubarb; ½ cup brown sugar; 2 Tbsp soy\n\n"
+        "Heat oven to 275°F. Wrap each rack in foil. Bake 2½ h. Simmer rhubarb with sugar and soy "
+        "until jammy, 15 min; purée. Unwrap ribs, brush with sauce, broil 5 min."
+    )
+    assert len(recipe.ingredients) == 6
+    done = convert(understand(recipe), KITCHEN)
+    assert went(done, 1) == ["season"]
+    assert "Simmer rhubarb with sugar" in told(done)
+
+
+def test_a_rub_behind_a_dash_and_half_as_much_of_it() -> None:
+    recipe = read(
+        "Here is the one my dad did:\n\n2 slabs of spareribs, 3½ pounds apiece\nRub — equal parts "
+        "paprika and salt, half as much black pepper and garlic powder\n\n"
+        "Two-zone fire, lid on, about 250. Ribs on the cool side 4 hours."
+    )
+    assert "rub" not in recipe.ingredients
+    assert not [line for line in recipe.ingredients if "much" in line or "equal" in line]

@@ -96,3 +96,21 @@ def around(steps: tuple[str, ...], step: int, place: int) -> tuple[list[str], li
     sentences = sentences_in(steps[step])
     early, late = sentences[: place + 1], sentences[place + 1 :]
     return [*steps[:step], *early], [*late, *steps[step + 1 :]]
+
+
+_NO_HEAT = any_of(
+    r"\b(rest|stand|hold|cooler|fridge|refrigerat\w*|chill|marinat\w*|cool|soak|freez\w*)\b"
+)
+LONG_S = 3600.0
+"""A later heat of the same paragraph that lasts so long is one more heat. Judgement."""
+
+
+def around_long_heat(steps: tuple[str, ...], step: int, place: int) -> tuple[list[str], list[str]]:
+    """As `around`, behind the last long heat of a paragraph: smoked first, and braised then."""
+    sentences = sentences_in(steps[step])
+    long = [
+        at for at, text in enumerate(sentences)
+        if at > place and not _NO_HEAT.search(text)
+        and any(span.high_s >= LONG_S for span in durations_in(text))
+    ]  # fmt: skip
+    return around(steps, step, long[-1] if long else place)

@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.naming import (
     around,
+    around_long_heat,
     around_the_heat,
     is_named,
     names_any,
@@ -265,6 +266,14 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
             yield Part(put_on["name"], "glaze", lines)
 
 
+def cooks_a_glaze(understood: Understood, text: str) -> bool:
+    """Whether a sentence boils up, in a pan of its own, what is brushed on later."""
+    named = rows_named(understood, text)
+    return _BOILED_UP.search(text) is not None and any(
+        len(named.intersection(part.lines)) > 1 for part in _parts_of_mixes(understood)
+    )
+
+
 def _is_row(understood: Understood, row: int) -> bool:
     return 0 <= row < len(understood.ingredients)
 
@@ -289,7 +298,7 @@ def named_late(understood: Understood) -> dict[int, When]:
     # all in one paragraph: "LOW 9 h. Shred, back in the juice with the lime, 15 min."
     alone = cooking.main is not None and cooking.steps == {cooking.main[0]}
     whole = (
-        around(understood.said, *cooking.main) if alone and cooking.main is not None
+        around_long_heat(understood.said, *cooking.main) if alone and cooking.main is not None
         else around_the_heat(understood.said, last)
     )  # fmt: skip
     # what is sweet and goes on between two long heats goes on late: it scorches

@@ -92,7 +92,17 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
     told = {
         row for part in understood.recipe.parts if SPRAYED.search(part.name) for row in part.lines
     }
-    return named_in(understood, SPRAYED) | own | told
+    poured = " ".join(
+        text for step in understood.said for text in sentences_in(step)
+        if _UNDER_A_LID.search(text) and not SPRAYED.search(text)
+    )  # fmt: skip
+    # "spritz with the stock hourly", and then braise it in the stock
+    return (named_in(understood, SPRAYED) - rows_named(understood, poured)) | own | told
+
+
+_UNDER_A_LID = any_of(
+    r"\b(pan|pot|tray|tin|casserole|dutch oven)\b[^.;]*\b(with|and)\b", r"\bbrais(e|ing)\b"
+)
 
 
 def binders_in_the_pot(understood: Understood) -> frozenset[int]:

@@ -11,7 +11,7 @@ from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWords
 from pneumachron.recipes.converting.naming import names_any, rows_named
-from pneumachron.recipes.converting.parts import makes_a_side
+from pneumachron.recipes.converting.parts import cooks_a_glaze, makes_a_side
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.seasoning import CURED, is_cured
 from pneumachron.recipes.converting.themes import Theme, is_own_work, mixes_a_glaze, theme_of
@@ -139,7 +139,11 @@ def _beside_the_heat(understood: Understood, themes: list[Theme], index: int) ->
         return
     for place, text in _whole_sentences(understood.recipe.steps[index], main[1]):
         done = theme_of(text, late=place > main[1]) in {"season", "marinate", "heat"}
-        own = is_own_work(text) or thickens_with_more(understood, text)
+        own = (
+            is_own_work(text)
+            or thickens_with_more(understood, text)
+            or cooks_a_glaze(understood, text)
+        )
         if place != main[1] and own and not done:
             yield _own_words(understood, themes, index, text, after=place > main[1])
 

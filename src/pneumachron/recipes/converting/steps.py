@@ -326,6 +326,8 @@ _THICKENERS = re.compile(
 _FOR_DREDGING = re.compile(r"\s+for\s.*", re.I)
 
 
+_IS_READY = re.compile(r"\b(?:capers?|olives?|gherkins?|pickled|jarred|sun-dried)\b", re.I)
+"""Out of a jar: it is only stirred in."""
 _BUTTERED = re.compile(r"beurre mani|\broux\b|\bbutter\b", re.I)
 """Flour that is bound in butter is stirred in as it is."""
 
@@ -347,7 +349,10 @@ def _sauce(work: Work) -> OutStep | None:
     # "starch mixed with cold water": the step says with what itself
     thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]).split(" + ")[0] for line in slurry]
     milk = [line.name for line in after if line.food.kind == "dairy"]
-    raw = [line.name for line in after if line.food.kind == "tender_veg"]
+    raw = [
+        line.name for line in after
+        if line.food.kind == "tender_veg" and not _IS_READY.search(line.name)
+    ]  # fmt: skip
     shells = [line.name for line in after if line.food.kind == "seafood"]
     # the water of a slurry is told with it
     wet = [line for line in after if slurry and line.food.words == "water"]

@@ -59,8 +59,9 @@ _APART = re.compile(
 )
 _PART = re.compile(
     r"^(?P<name>(?:(?:for )?(?:the|my|our) )?(?:[a-z]+(?: [a-z]+){0,2}(?=:)"
+    r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= [—–] )"
     r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= is\b)))"
-    r"(?::| is(?: just| simply| only)?:?)\s+(?=\S)",
+    r"(?::| [—–]| is(?: just| simply| only)?:?)\s+(?=\S)",
     re.I,
 )
 """“Mojo: …”, “the rub is half a cup of sugar …”."""
@@ -197,7 +198,7 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
         or _ONLY_SEASONED.match(named) is not None
     )
     chunks = _in_the_same_unit(_APART.split(named))
-    for chunk in filter(None, (_from_amount(part) for part in chunks)):
+    for chunk in filter(None, (_from_amount(_AS_MUCH.sub("", part)) for part in chunks)):
         line, each = read_line(chunk), _EACH.search(chunk)
         plain = line.low is None  # so much stock is bought, “the stock” was told before
         foods = [
@@ -238,6 +239,7 @@ _AMOUNT = re.compile(
     r"|a (?:few|couple of)\b"
     r"|(?:two|three|four|five|six)\s(?!hours?|minutes?|days?)).*)"
 )
+_AS_MUCH = re.compile(r"\b(?:half |twice )?as much (?:of )?|\bequal parts (?:of )?", re.I)
 _SPOONS = re.compile(r"spoon (?!of\b)", re.I)
 _WHEN = re.compile(
     r"\s+(?:the (?:night|day) before|overnight|at the (?:end|start)|in the bottom|on top)\W*$", re.I

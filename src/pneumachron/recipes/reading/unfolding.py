@@ -242,7 +242,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
 
 def _all_counted(rest: str) -> list[str]:
     """“Mojo: 1 head garlic, 2 tsp salt, 1 cup juice”: a name that says nothing, and its foods."""
-    foods = _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+    by_signs = [text.strip() for text in rest.split(";") if text.strip()]
+    foods = by_signs if len(by_signs) > 2 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
     idle = all(look.food > max(look.work, 0.0) for look in map(look_at, foods))
     # “2 racks, 8 lb in all, 2.5" thick” is one food and its measures
     unknown = sum(food_of(read_line(food).name) is UNKNOWN for food in foods)

@@ -12,6 +12,7 @@ from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 _SLOW = re.compile(
     r"\bslow[- ]?cook(er|ed|ing)?\b|\bcrock[- ]?pot\b|\b(?:the|my|your) crock\b(?! of)", re.I
 )
+_SLOW_COOKER = re.compile(r"\bslow[- ]?cooker\b|\bcrock[- ]?pot\b|\b(?:the|my|your) crock\b", re.I)
 _SMOKER = re.compile(
     r"(?<!liquid )(?<!without a )(?<!no )(?<!no-)\bsmok(e|er|ed|ing)\b"
     r"(?! paprika| salt)|\bpellet (grill|cooker)\b"
@@ -142,7 +143,8 @@ def device_of(recipe: Recipe) -> Device | None:
     # what was smoked before, or is only called so, cooks in the oven or the pot
     pot = oven or any(SIMMER.search(step) and _longest_s([step]) >= LONG_S for step in recipe.steps)
     named: tuple[tuple[Device, bool], ...] = (
-        ("slow", bool(_SLOW.search(text))),
+        # “slow-cooked brisket”, in an oven at 150 °C
+        ("slow", bool((_SLOW_COOKER if oven and hot else _SLOW).search(text))),
         # “electric smoker or oven”, and the steps roast it
         ("smoker", bool(_SMOKER.search(_without_a_bottle(recipe, work if pot else text)))),
         ("oven", oven),

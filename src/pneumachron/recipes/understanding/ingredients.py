@@ -170,7 +170,9 @@ class Ingredient:
 
 _EACH = re.compile(r"^(?:each|ea)\b\.?\s*(?:of\b)?\s*:?\s*", re.I)
 _APART = re.compile(r"\s*(?:,|;|\s\+|\s&|\s/)\s+(?:and\s+)?|\s+and\s+")
-_PLAIN_LIST = re.compile(r"\s*(?:,|;|\s\+)\s+(?:and\s+)?|\s+(?:&|and)\s+(?=\d)")
+_PLAIN_LIST = re.compile(
+    r"\s*(?:,|;|\s\+)\s+(?:and\s+)?(?![^(]*\))|\s+(?:&|and)\s+(?=\d)(?![^(]*\))"
+)
 _NOT_UNDER_PRESSURE: frozenset[Kind] = frozenset(
     {"flour", "starch", "dairy", "sugar", "sugar_thick", "sweet_sauce"}
 )
