@@ -576,3 +576,78 @@ def test_a_rub_behind_a_dash_and_half_as_much_of_it() -> None:
     )
     assert "rub" not in recipe.ingredients
     assert not [line for line in recipe.ingredients if "much" in line or "equal" in line]
+
+
+def test_a_rub_in_a_bowl_is_no_glaze() -> None:
+    """“Mix the rub; coat the ribs”, and a sauce that is brushed on later: the rub went with it."""
+    recipe = read(
+        "Smoked ribs\n\nFOR THE RIBS:\n3 racks baby back ribs (about 6 lb. total)\n\nFOR THE RUB:\n"
+        "2 tbsp. paprika\n1 tbsp. kosher salt\n\nFOR THE SAUCE:\n1 c. ketchup\n1/4 c. honey\n\n"
+        "Directions\nIn small bowl, mix rub ingredients; coat ribs all over.\n"
+        "Smoke ribs 3 hours at 225 F.\nMeanwhile, in saucepan, bring sauce ingredients to simmer; "
+        "cook 15 minutes.\nBrush with sauce, smoke 1 hour more."
+    )
+    done = convert(understand(recipe), KITCHEN)
+    assert [went(done, row) for row in range(1, 5)] == [
+        ["season"],
+        ["season"],
+        ["finish"],
+        ["finish"],
+    ]
+
+
+def test_one_of_each_all_diced() -> None:
+    done = made(WET, more=("1 each onion, carrot, celery stick, all finely diced", "1 bottle wine"))
+    foods = [line.name for line in done.lines if line.origin == 1]
+    assert foods == ["onion", "carrot", "celery stick"]
+
+
+def test_an_hour_before_is_no_hour_of_cooking() -> None:
+    recipe = read(
+        "Stracotto\n\n1.8kg beef brisket\n750 ml wine\n\nSalt the meat an hour before.\n"
+        "Wine in. Lid, barely a tremble for 3 1/2 to 4 h, turning every hour."
+    )
+    cooking = read_method(recipe)
+    assert (cooking.method, cooking.low_s, cooking.high_s) == ("simmer", 3.5 * 3600, 4 * 3600)
+
+
+def test_from_one_food_to_another() -> None:
+    done = made(
+        "Whisk everything from soy sauce to water in the slow cooker. Add ribs. LOW 8 hours.",
+        "Brush the juices over the ribs, broil 5 min. Serve with rice and spring onions.",
+        meat="1.6kg beef short ribs",
+        more=("4 tbsp soy sauce", "5 cloves garlic", "100ml water", "rice", "spring onions"),
+    )
+    places = [went(done, row) for row in (1, 2, 4, 5)]
+    assert places == [["pot"], ["pot"], ["beside"], ["beside"]]
+
+
+def test_the_salt_at_the_end_is_another_one() -> None:
+    done = made(
+        "Mix the first three dry things and rub all over the ribs.",
+        "Bake at 250 degrees, tented with foil, 3 hours.", "Rest 10. Flaky salt.",
+        meat="1 rack spareribs, 3 lb",
+        more=("1 Tbsp kosher salt", "1 tsp pepper", "1 tsp cumin", "Flaky salt"),
+    )  # fmt: skip
+    assert [went(done, row) for row in range(1, 5)] == [["season"]] * 3 + [["after"]]
+
+
+def test_to_cook_with_foods_behind_it_is_no_heading_of_steps() -> None:
+    recipe = read(
+        "Corned brisket\n\n4 lb beef brisket flat\nBrine: 2 qt water, 1 c kosher salt, 2 tsp pink "
+        "curing salt\nTo cook: 1 onion, 1 carrot, 1 T pickling spice\n\n"
+        "Submerge the brisket in the brine, refrigerate 5 days.\nRinse. High pressure 85 min."
+    )
+    assert {"1 onion", "1 carrot"} <= set(recipe.ingredients)
+    assert len(recipe.steps) == 2
+
+
+def test_wood_and_spray_in_german() -> None:
+    done = made(
+        "Mit dem Rub würzen. Smoker auf 120 °C. Rippen 4 Std. räuchern, stündlich besprühen.",
+        meat="3 kg Short Ribs",
+        more=("4 EL Rub aus Salz und Pfeffer", "100 ml Apfelsaft zum Besprühen", "Buchenholz"),
+    )
+    assert went(done, 1) == ["season"]
+    assert went(done, 2) == []
+    assert "Buchenholz" not in names(done, "pot", "top")

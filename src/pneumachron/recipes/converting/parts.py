@@ -220,7 +220,7 @@ def _late_sentences(understood: Understood) -> frozenset[str]:
 
 
 _ONTO_RAW = any_of(
-    r"\b(rub|pat|sprinkle|massage|press|season|apply)\b[^.;]*"
+    r"\b(rub|pat|sprinkle|massage|press|season|apply|coat|dust)\b[^.;]*"
     r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|racks?|wings?|it|them|both sides)\b"
 )
 """What is mixed there is a rub."""
@@ -233,6 +233,8 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
     """
     sentences = [part for step in understood.said for part in sentences_in(step)]
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    # what stands under “For the rub” is no glaze, wherever it is mixed
+    meat |= {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     late = _late_sentences(understood)
     for place, sentence in enumerate(sentences):
         cooked = _BOILED_UP.search(sentence) and (
@@ -240,7 +242,8 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
         )  # fmt: skip
         if not (MIXED.search(sentence) or cooked) or WITH_THE_MEAT.search(sentence):
             continue
-        if any(_ONTO_RAW.search(text) for text in sentences[place + 1 : place + 2]):
+        onto_raw = any(_ONTO_RAW.search(text) for text in sentences[place + 1 : place + 2])
+        if onto_raw and sentence not in late:
             continue
         put_on = next(
             (found for text in sentences[place + 1 :] if (found := _PUT_ON.search(text))), None
@@ -315,9 +318,27 @@ def named_late(understood: Understood) -> dict[int, When]:
             continue
         before, after = longest if item.kind in _SWEET else whole
         low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
-        if item.kind not in _NEVER_LATE and is_named(item, late) and not is_named(item, low):
+        if _is_another_salt(understood, item, late):
+            continue
+        early = is_named(item, low) and not _is_own_salt(item, low, late)
+        if item.kind not in _NEVER_LATE and is_named(item, late) and not early:
             found[item.index] = "beside" if item.index in salad else _late_when(item, after)
     return found
+
+
+def _is_another_salt(understood: Understood, item: Ingredient, late: str) -> bool:
+    """“Flaky salt” at the end is not the coarse salt of the rub."""
+    others = (each.line.name.lower() for each in understood.ingredients if each is not item)
+    return (
+        item.kind == "salt" and item.line.name.lower() not in late
+        and any(name.endswith(" salt") and name in late for name in others)
+    )  # fmt: skip
+
+
+def _is_own_salt(item: Ingredient, low: str, late: str) -> bool:
+    """“Flaky salt” is named in full at the end, and only “salt” before."""
+    name = item.line.name.lower()
+    return item.kind == "salt" and " " in name and name in late and name not in low
 
 
 def _salad(understood: Understood, late: list[str]) -> frozenset[int]:
@@ -351,20 +372,22 @@ _SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
 
 def _late_when(item: Ingredient, sentences: list[str]) -> When:
     steps = " ".join(text for text in sentences if is_named(item, text.lower()))
+    told = (part for text in sentences for part in sentences_in(text))
+    naming = [text for text in told if is_named(item, text.lower())]
+    clauses = (part for text in naming for part in _CLAUSES.split(text))
+    own = " ".join(part for part in clauses if is_named(item, part.lower()))
+    # "brush over the ribs, broil 5 min. Serve with rice": what is served is not brushed on
+    if any(_WHIPPED.search(text) for text in naming) or _SERVED_WITH.match(own):
+        return "beside"
     if BRUSHED.search(steps):
         butter = "butter" in item.food.words
         return "beside" if item.kind in _NO_GLAZE and not butter else "finish"
-    told = (part for text in sentences for part in sentences_in(text))
-    naming = [text for text in told if is_named(item, text.lower())]
-    if any(_WHIPPED.search(text) for text in naming):
-        return "beside"
-    clauses = (part for text in naming for part in _CLAUSES.split(text))
-    own = " ".join(part for part in clauses if is_named(item, part.lower()))
     if item.kind in _SWEET and _STREWN_ON.search(own):
         return "finish"
     return "beside" if _SERVED.search(own) else "after"
 
 
+_SERVED_WITH = re.compile(r"\W*serve[ds]?\b[^.;]{0,20}\b(?:with|on|over)\b", re.I)
 _STREWN_ON = any_of(r"\bsprinkle", r"\bscatter", r"\bdrizzle", r"\bdust\b", r"\bstrew")
 """“Sprinkle the sugar, drizzle the honey”, when the ribs are wrapped: a sticky finish."""
 _NO_GLAZE: frozenset[Kind] = frozenset({"dairy", "foaming"})

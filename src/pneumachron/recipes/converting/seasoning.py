@@ -78,7 +78,7 @@ def _in_brine(understood: Understood) -> frozenset[int]:
     )
 
 
-SPRAYED = any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b")
+SPRAYED = any_of(r"\bsprit?z", r"\bbespr(ü|ue)h\w*", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b")
 MARINATED = any_of(
     r"\bmarinat", r"\bmarinade",
     r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"

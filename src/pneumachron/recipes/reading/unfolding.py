@@ -7,7 +7,7 @@ from markdown_it import MarkdownIt
 from markdown_it.token import Token
 
 from pneumachron.recipes.model import Part
-from pneumachron.recipes.reading.headings import may_be_marked
+from pneumachron.recipes.reading.headings import heading_of, may_be_marked
 from pneumachron.recipes.reading.looks import BULLET, VERBS, look_at
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
@@ -213,7 +213,9 @@ def _part_on_a_line(line: str) -> Iterator[str]:
     if found is None or not foods:
         yield from _run_of_foods(line)
         return
-    yield f"{found['part']}:"
+    # “To cook: 1 onion, 1 carrot” is no heading of the steps
+    name = f"{found['part']}:"
+    yield END_OF_PART if heading_of(name) == "steps" else name
     yield from foods
     yield END_OF_PART
 

@@ -87,6 +87,8 @@ _TIED = re.compile(
 """Herbs and spices tied up, that give their taste to the liquid and are taken out again."""
 
 
+_A_RUB = re.compile(r"rub (?:aus|of|made)\b", re.I)
+"""“Rub of salt and pepper”."""
 JOINT = re.compile(r"\s(?:in|with|w/?|into|made (?:with|from)|mixed|dissolved|stirred)(?=\s)", re.I)
 """What follows says what it comes in, or is stirred into."""
 
@@ -100,6 +102,8 @@ def food_of(name: str) -> Food:
     known = foods()
     if _TIED.search(name):
         return known["herb sachet"]
+    if _A_RUB.match(name):
+        return known["rub"]
     matches = list(_pattern().finditer(name))
     joint = JOINT.search(name)
     # "potato starch mixed with cold water" is starch, "pineapple in juice" a fruit
@@ -197,11 +201,12 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     line = item.line
     whole = ", ".join(filter(None, (line.name, line.aside)))
     if _EACH.match(line.name):
-        names = [part for part in _APART.split(_EACH.sub("", whole)) if part]
+        names = _with_their_work([part for part in _APART.split(_EACH.sub("", whole)) if part])
         told = _beside_salt([_by_the_spoon(food_of(name), line) for name in names])
+        parted = [name.partition(", ") for name in names]
         return tuple(
-            replace(item, line=replace(line, name=name, aside=""), food=food)
-            for name, food in zip(names, told, strict=True)
+            replace(item, line=replace(line, name=name, aside=work), food=food)
+            for (name, _, work), food in zip(parted, told, strict=True)
         )
     if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
         return (item,)

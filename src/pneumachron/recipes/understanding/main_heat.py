@@ -253,6 +253,7 @@ _ASIDES = re.compile(
     r"|\b(?:for |in |during )?(?:the )?(?<!one )(?<!a )(?:last|final) (?=\d|half|quarter|few|hour)"
     r"[^,;.]*"
     r"|\b(?:for|in|during) the (?:last|final) [^,;.]*"
+    r"|\b(?:an?|half an|\d+|two|three) (?:hours?|hrs?|min\w*) (?:before|ahead|in advance)\b"
     r"|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b"
     r"|\b(?:sprit?z|mop|bast|turn|flip|rotat)\w*[^,;.]*\bafter [^,;.]*",
     re.I,

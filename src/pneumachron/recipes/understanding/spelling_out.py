@@ -10,7 +10,7 @@ _NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "e
             "nine": 9, "ten": 10}  # fmt: skip
 _NEXT = re.compile(
     rf"\b(?P<which>next|following|first) (?P<many>\d{{1,2}}|{'|'.join(_NUMBERS)}) "
-    r"(?:ingredients|things|items)\b",
+    r"(?:dry |spice |wet )?(?:ingredients|things|items)\b",
     re.I,
 )
 _REST = re.compile(
@@ -21,7 +21,7 @@ _REST = re.compile(
     re.I,
 )
 _ALL = re.compile(
-    r"\ball (?:of )?(?:the )?ingredients\b|\beverything\b(?! (?:else|for|in the))", re.I
+    r"\ball (?:of )?(?:the )?ingredients\b|\beverything\b(?! (?:else|for|from|in the))", re.I
 )
 _PARTS = re.compile(
     r"\b(?:the )?(?P<part>[a-z]{3,16}) ingredients\b"
@@ -76,11 +76,15 @@ _SERVED: frozenset[Kind] = frozenset(
     {"beside", "dairy", "fresh_herb", "foaming", "acid", "tender_veg", "thick", "unknown"}
 )
 _THROUGH = re.compile(r"\s+(?:through|thru)\s+(?:the )?", re.I)
+_FROM = re.compile(r"\bfrom (?:the )?(?=[a-z ]{3,30} to (?:the )?[a-z])", re.I)
+_UP_TO = re.compile(r"\s+to\s+(?:the )?", re.I)
 
 
 def _with_ranges(text: str, foods: list[Ingredient]) -> str:
     """“Combine brown sugar through onion powder”: with all that stand between on the list."""
-    for through in _THROUGH.finditer(text):
+    begun = _FROM.search(text)
+    up_to = [found for found in _UP_TO.finditer(text) if begun and found.start() > begun.end()]
+    for through in (*_THROUGH.finditer(text), *up_to[:1]):
         before, behind = text[: through.start()].lower(), text[through.end() :].lower()
         first = next((at for at, item in enumerate(foods) if _ends_with(before, item)), None)
         last = next((at for at, item in enumerate(foods) if _begins_with(behind, item)), None)
