@@ -651,3 +651,33 @@ def test_wood_and_spray_in_german() -> None:
     assert went(done, 1) == ["season"]
     assert went(done, 2) == []
     assert "Buchenholz" not in names(done, "pot", "top")
+
+
+def test_a_day_by_the_clock_without_colons_behind_the_times() -> None:
+    recipe = read(
+        "Competition butt\n\n• 1 bone-in pork butt (9 lbs)\nRub: 1/4 c paprika, 1 T each chili "
+        "powder, granulated garlic, black pepper\n\n5:00 pm rub. Fridge.\n"
+        "10:00 pm pit at 235, butt on, fat down.\n7:00 am, 170 internal, wrap.\n"
+        "10:00 am, 204, probe like butter, into the cooler."
+    )
+    assert read_method(recipe).high_s == pytest.approx(12 * 3600)
+    done = convert(understand(recipe), KITCHEN)
+    garlic = next(line for line in done.lines if line.name == "granulated garlic")
+    assert (garlic.amount, garlic.unit) == ((1, 1), "tbsp")
+
+
+def test_skin_that_blisters_is_crackling() -> None:
+    done = made(
+        "Skin bone dry, oil and salt rubbed well in. 240 C for 40 min until it blisters.",
+        "Down to 140 C, 5 hours.", meat="4 kg pork shoulder, skin scored",
+    )  # fmt: skip
+    text = told(done)
+    assert text.index("Take the rind off") < text.index("Cut the meat across")
+
+
+def test_carrots_that_cook_with_the_onion_stay_with_it() -> None:
+    done = made(
+        "Add onion, carrots, cook 5 min. Whisk in the wine.", WET,
+        more=("1 onion", "2 carrots, chopped", "2 cups red wine"),
+    )  # fmt: skip
+    assert went(done, 2) == ["sear"]

@@ -87,6 +87,7 @@ WET: frozenset[Method] = frozenset(
 """The meat lies in liquid under a lid: no crust comes of it, so none is lost."""
 _FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\bsear(ed|ing|s)?\b",
                 r"\bfr(y|ied|ying)\b", r"\bcook\b.{0,30}\b(onions?|vegetables|veg|garlic)\b",
+                r"\badd\b[^.;]{0,40}\bonions?\b[^.;]{0,60}\bcook(ing)?\b[^.;]{0,12}\d",
                 r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b",
                 r"\ban(braten|gebraten|r(ö|oe)sten|schwitzen)\b")  # fmt: skip
 _PUT_IN = any_of(r"\b(pour|add|put|stir|mix|tip|top|combine|whisk)(s|ed)?\b")

@@ -144,10 +144,10 @@ def _season(work: Work) -> OutStep:
     said = [
         _say("trim", thickness_m=piece.thickness_m, rinse="yes" if work.cures else "no"),
     ]
-    if has_rind(work.understood):
-        said.insert(0, _say("rind_off"))
     if work.portioned.cuts > 1:
         said.insert(0, _say("portion", portions=work.portioned.cuts))
+    if has_rind(work.understood):
+        said.insert(0, _say("rind_off"))
     if batches > 1:
         said.append(_say("batches", batches=batches))
     if rub:

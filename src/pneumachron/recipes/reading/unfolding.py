@@ -234,6 +234,10 @@ def _foods_of(part: str, rest: str) -> list[str]:
         look = look_at(text)
         if look.work > max(look.food, 0.0):
             return []
+        each = bool(foods) and re.search(r"\beach\b", foods[-1], re.I) is not None
+        if each and look.food > 0.0 and not _is_counted(text):
+            foods[-1] += f", {text}"  # “1 T each chili powder, garlic powder, pepper”
+            continue
         served = role == "beside" and len(text.split()) <= MOST_SERVED_WORDS
         if look.food > 0.0 or not foods or served:
             foods.append(text)

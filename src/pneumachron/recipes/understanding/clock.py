@@ -23,10 +23,13 @@ _FIRE = any_of(
     r"\b(light|fire|coals?|charcoal|preheat|heat up|chimney)\b",
     r"\b(smoker|grill|oven|pit|barbecue|kettle) (is )?(on|lit|going|up)\b",
 )
-_OFF = any_of(r"(?<!foil )(?<!lid )(?<!cover )\boff\b", r"\bout\b",
+_OFF = any_of(r"\binto the cooler\b", r"(?<!foil )(?<!lid )(?<!cover )\boff\b", r"\bout\b",
               r"\bdone\b", r"\bready\b", r"\bpull(ed)?\b", r"\brest\b",
               r"\bfinished\b", r"\braus\b|\bherunter\b|\bfertig\b")  # fmt: skip
-_LABEL = re.compile(r"\W*(?:[a-z]{3,9} )?\d{1,2}(?:[:.]\d\d)? ?[ap]\.?m\.?\s*[:–-]\s", re.I)
+_LABEL = re.compile(
+    r"\W*(?:[a-z]{3,9} )?(?:\d{1,2}(?:[:.]\d\d)? ?[ap]\.?m\.?\s*[:–-]\s|\d{1,2}[:.]\d\d ?[ap]m\b)",
+    re.I,
+)
 """“Sat 3:30 pm: 203 °F, out”: all of the line is done then."""
 DAY_MIN = 24 * 60
 _ONLY_A_TIME = 3
