@@ -681,3 +681,57 @@ def test_carrots_that_cook_with_the_onion_stay_with_it() -> None:
         more=("1 onion", "2 carrots, chopped", "2 cups red wine"),
     )  # fmt: skip
     assert went(done, 2) == ["sear"]
+
+
+@pytest.mark.parametrize("said", [
+    "Lift out the beef and keep warm.", "Carve with an electric knife.",
+    "No pressure cooker needed.", "Keep warm in foil.", "Scan the QR code for more.",
+])  # fmt: skip
+def test_no_pressure_where_none_is_named(said: str) -> None:
+    """“Keep warm” made an electric pressure cooker of an oven, and 10 min of frying its minutes."""
+    recipe = read(
+        "Beer brisket\n\n1.4kg beef brisket\n500ml dark ale\n3 onions\n\n"
+        "Brown the beef well, 8-10 mins. Remove and cook the onions 10 mins. Add the ale.\n"
+        f"Cover and transfer to the oven at 150 C for 3 hrs.\n{said}"
+    )
+    cooking = read_method(recipe)
+    assert (cooking.method, cooking.high_s) == ("oven_lid", 3 * 3600)
+    assert understand(recipe).pressure is None
+
+
+def test_a_german_marinade_is_no_heat() -> None:
+    recipe = read(
+        "Spareribs\n\n1,6 kg Spareribs (2 Leitern)\n4 EL Ketchup\n\n"
+        "Marinade verrühren, Rippen bestreichen und 2 Std. ziehen lassen.\n"
+        "Bei 200 °C 25–30 Min. backen."
+    )
+    assert read_method(recipe).high_s == pytest.approx(30 * 60)
+
+
+def test_fruit_that_soaks_apart_is_no_marinade() -> None:
+    done = made(
+        "Day before: soak prunes in the brandy. Put pork in a bowl with the wine; leave overnight.",
+        "Drain the pork. Add the wine, cover and simmer 1½ hours.",
+        "Add prunes with their brandy and the cream, simmer 10 minutes.",
+        more=("24 prunes", "100 ml brandy", "1 bottle white wine", "250 ml cream"),
+    )  # fmt: skip
+    assert went(done, 1) == ["after"]
+
+
+def test_a_bold_heading_with_brackets_behind_it() -> None:
+    recipe = read(
+        "# Baby backs\n\n* 2 racks baby back ribs (about 4 pounds total)\n\n"
+        "**Dry rub** (makes extra)\n"
+        "* 3 tablespoons brown sugar\n* 1 tablespoon chili powder\n\n"
+        "1. Oven to 275 F. Pat on the rub.\n2. Bake 2 hours 15 min in foil."
+    )
+    assert [(part.name, part.role) for part in recipe.parts] == [("Dry rub (makes extra)", "rub")]
+    assert len(recipe.ingredients) == 3
+
+
+def test_the_card_of_a_kitchen() -> None:
+    recipe = read(
+        "From the kitchen of: Ottilie\nRecipe for: Country Style Ribs\n4 # country style ribs\n"
+        "1 c. catsup\n1 c. water\n\nBake 450° 30 min. Reduce to 350°, bake 1 1/2 hrs."
+    )
+    assert (recipe.title, recipe.author) == ("Country Style Ribs", "Ottilie")

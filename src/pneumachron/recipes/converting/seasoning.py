@@ -132,8 +132,20 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     rows = {
         row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
     }
-    poured = _rows_of_used(understood)
+    poured = _rows_of_used(understood) | _rows_soaked_apart(understood)
     return ((named_in(understood, MARINATED) - poured) | frozenset(rows)) - meat
+
+
+def _rows_soaked_apart(understood: Understood) -> frozenset[int]:
+    """“Soak the prunes in the brandy”, beside a marinade: that is for later."""
+    told = " ".join(
+        text for step in understood.said for text in sentences_in(step)
+        if _SOAKED_APART.search(text) and not WITH_THE_MEAT.search(text)
+    )  # fmt: skip
+    return rows_named(understood, told)
+
+
+_SOAKED_APART = any_of(r"\bsoak\b", r"\bplump\b", r"\bsteep\b")
 
 
 def _rows_of_used(understood: Understood) -> frozenset[int]:

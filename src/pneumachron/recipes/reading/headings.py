@@ -141,7 +141,8 @@ _LABELS = re.compile(r"^[^.]{1,50}\s[|·•]\s[^.]{1,50}$")
 
 
 _AUTHOR = re.compile(
-    r"^(?:(?:recipe |submitted |posted )?by:?|author:?|(?:a )?recipe (?:from|of)|kitchen of:?)\s+"
+    r"^(?:(?:recipe |submitted |posted )?by:?|author:?|(?:a )?recipe (?:from|of)"
+    r"|(?:from the )?kitchen of:?)\s+"
     r"(?P<name>[^\d\s:,.][^\d:]{1,60}?)(?=\s{3,}|\s*[|·]|\s*$)",
     re.I,
 )

@@ -8,7 +8,7 @@ from pneumachron.recipes.understanding.lines import read_line
 
 _SITE = re.compile(r"(?<=\w) \| [^|]{2,60}$")
 """“Pot roast | Weeknight Suppers”: the name of a page's site."""
-_LABEL = re.compile(r"^(?:recipe(?: name)?|name|dish|title|q|question)\s*:\s+(?=\S)", re.I)
+_LABEL = re.compile(r"^(?:recipe(?: name| for)?|name|dish|title|q|question)\s*:\s+(?=\S)", re.I)
 SERVED = re.compile(
     r"\s*\((?:serves|for|makes|feeds) \d[^()]{0,30}\)$"
     r"|(?:[,;.]| [–-])\s+(?:serves|feeds|makes|for)(?: \w+ for)? \d.{0,40}$",

@@ -45,6 +45,9 @@ def markdown_lines(text: str) -> Iterator[str]:
 
 def _is_emphasized(children: list[Token]) -> bool:
     """A paragraph that is nothing but one emphasis, and no sentence, is a heading."""
+    children = [child for child in children if child.type != "text" or child.content]
+    if children and children[-1].type == "text" and _ASIDE.fullmatch(children[-1].content):
+        children = children[:-1]  # “**Dry rub** (makes extra)”
     marks = [child.type for child in children]
     words = "".join(child.content for child in children).strip()
     whole = len(marks) > 2 and marks[0] in _OPENS and marks[-1] == _OPENS[marks[0]]
@@ -52,6 +55,7 @@ def _is_emphasized(children: list[Token]) -> bool:
     return once and may_be_marked(words)
 
 
+_ASIDE = re.compile(r"\s*\([^()]{2,30}\)\s*:?")
 _HEADING_SIGN = "# "
 
 

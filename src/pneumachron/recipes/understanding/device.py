@@ -25,7 +25,8 @@ _SMOKER = re.compile(
     re.I,
 )
 _STOVETOP = re.compile(
-    r"\bpressure[- ]cook(er|ed|ing)?\b|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b"
+    r"(?<!no )(?<!without a )(?<!without )\bpressure[- ]cook(er|ed|ing)?\b"
+    r"|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b"
     r"|\bweight\b.{0,20}\b(jiggl|rock|rattl|hiss)|\bschnellkocht",
     re.I,
 )
@@ -33,13 +34,16 @@ _ON_THE_STOVE = any_of(
     r"\bstove ?top\b", r"\bon the stove\b", r"\bpsi\b", r"\bfull pressure\b", r"\bflame\b",
     r"\b(first|second) ring\b", r"\bweight\b.{0,20}\b(jiggl|rock|rattl|hiss)", r"\bhob\b",
 )  # fmt: skip
-_ELECTRIC = any_of(
-    r"\belectric\b", r"\bmulti[- ]?cooker\b", r"\b(high|low) pressure\b",
+_UNDER_PRESSURE = (
+    r"\bmulti[- ]?cooker\b", r"\b(high|low) pressure\b",
     r"\bpressure[- ]cook (on |at )?(high|low)\b", r"\bnatural(ly)? (pressure )?releas",
-    r"\bquick releas", r"\bvalve\b",
-    r"\bmin(ute)?s? natural\b", r"\belektrisch",
-    r"\bkeep[- ]warm\b", r"\bNP?R\b", r"\bQR\b", r"\bQPR\b",
+    r"\bquick releas", r"\bvalve\b", r"\belectric (pressure|multi)",
+    r"\bmin(ute)?s? natural\b", r"\bNP?R\b", r"\bQR\b(?! code)",
+    r"\bQPR\b",
 )  # fmt: skip
+_PRESSURE = any_of(*_UNDER_PRESSURE)
+"""Pressure, whatever the cooker is called: “keep warm” alone is said of any meat."""
+_ELECTRIC = any_of(*_UNDER_PRESSURE, r"\belectric\b", r"\belektrisch", r"\bkeep[- ]warm\b")
 _GRILL = re.compile(
     r"\bcharcoal\b|(?<!in a )(?<!in the )(?<!in your )(?<!heavy )(?<!large )(?<!soup )\bkettle\b"
     r"|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
@@ -134,7 +138,7 @@ def device_of(recipe: Recipe) -> Device | None:
     """What the recipe is made for: the most special thing it names."""
     work = " ".join(recipe.steps)
     text = f"{recipe.title} {recipe.description} {work}"
-    if _STOVETOP.search(text) or _ELECTRIC.search(work):
+    if _STOVETOP.search(text) or _PRESSURE.search(work):
         stove = _ON_THE_STOVE.search(text) or not _ELECTRIC.search(text)
         return "stovetop" if stove else "pressure"
     grilled = any(_GRILL.search(step) and not BROIL.search(step) for step in recipe.steps)

@@ -275,7 +275,7 @@ def _cooks_long(sentence: str) -> bool:
     long = any(span.high_s >= 5400 for span in durations_in(sentence))
     aside = re.search(
         r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold (?:\w+ )?in|\bcooler\b"
-        r"|\brest"
+        r"|\brest|\bziehen\b|\bmarinier|\bruhen\b"
         r"|\bsat\b|\bon the counter\b"
         r"|\bleave (?:it |them )?(?:to (?:stand|infuse|steep) )?for (?:at least )?[^.;]{1,20}\.?$"
         r"|\bboiling water|\bsoak|\bbrin(e|ed|ing)\b|\bcure[ds]?\b|\bcuring\b|\bthaw|\bdefrost"

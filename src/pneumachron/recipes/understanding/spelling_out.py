@@ -17,6 +17,7 @@ _REST = re.compile(
     r"\b(?:the )?(?:remaining|other|rest of the) (?:ingredients|things|stuff)\b"
     r"|\beverything else\b|\ball (?:of )?the rest\b"
     r"|(?P<served>(?<=with )(?:all )?the (?:rest|trimmings|toppings)(?=[.,;]|$))"
+    r"|(?<=mix )(?:the )?rest(?= (?:&|and)\b|[.,;]|$)"
     r"|(?<=add )(?:the )?(?:remaining|rest)(?=,? (?:except|but|apart from)\b|[.,;]|$)",
     re.I,
 )
