@@ -27,6 +27,7 @@ from pneumachron.recipes.understanding.other_ways import without_other_ways
 from pneumachron.recipes.understanding.oven_heat import heat_named_c, oven_heat_c
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.side_work import without_side_work
 
 Method: TypeAlias = Literal[
     "smoker", "oven_lid", "oven_open", "slow_low", "slow_high", "grill", "stovetop_pressure",
@@ -62,7 +63,7 @@ PSI_PA = 6894.757
 
 def read_method(recipe: Recipe) -> Cooking:
     """The main heat: the kind that most of the long times belong to."""
-    recipe = without_other_ways(recipe)
+    recipe = without_side_work(without_other_ways(recipe))
     if _IN_A_BAG.search(" ".join((recipe.title, *recipe.steps))):
         return Cooking(None, None, None, None)
     device = device_of(recipe)

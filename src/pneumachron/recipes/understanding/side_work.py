@@ -1,0 +1,78 @@
+"""Sentences that heat something else than the meat, or nothing: a side, a thaw, what is served.
+
+Their times and devices are none of the meat's: “Roast the carrots for 40 minutes at 200 °C”.
+"""
+
+import re
+from dataclasses import replace
+
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+
+_ASIDE = "Aside."
+"""Stands for such a sentence, so that the others keep their places."""
+_MEAT = any_of(
+    r"\b(meat|bones|ribs?|racks?|slabs?|pork|beef|brisket|shoulder|butt|collar|joint|flank\w*)\b",
+    r"\b(wings?|flat|point|picnic|it|them|everything|all|pot|casserole|stew)\b",
+)
+_IN_THE_COLD = any_of(
+    r"\broom temp\w*", r"\bdry[- ]?brin\w*", r"\bfreez\w*", r"\bthaw\w*", r"\bdefrost\w*",
+    r"\b(leave|let|set aside)\b[^.;]{0,30}\b(to )?cool\b", r"\bcool (down )?for\b",
+    r"\bout of the (fridge|refrigerator)\b", r"\bfrom the (fridge|refrigerator)\b",
+    r"\b(zimmertemperatur|raumtemperatur|einfrieren|auftauen)\b",
+)  # fmt: skip
+_HEATS = any_of(
+    r"\b(oven|smoke|smoker|simmer|braise|roast|bake|grill|slow cooker|crock\w*|cook)\b",
+    r"\d{3} ?(°|º|degrees|[CF]\b)", r"\b(schmoren|garen|braten|backen)\b",
+)  # fmt: skip
+"""“Out of the fridge for an hour, then 3 hours at 150 °C” is heat too."""
+_KEPT = re.compile(
+    r"^\W*(?:to serve,? |then |next day,? )?(?:re-?heat|re-?warm|(?:the )?left-?overs?"
+    r"|(?:hold|keep)\b[^.;]{0,40}\b(?:warm|low oven|\d{2} ?°?C\b))",
+    re.I,
+)
+_SERVES = re.compile(r"^\W*(?:then |to )?serve\b", re.I)
+_SIDE = (
+    r"(?:potato(?:es)?|carrots?|parsnips?|corn(?:bread)?|pasta|noodles?|rice|buns?|rolls|tortillas?"
+    r"|bread|baguette|garlic|beans|vegetables?|veg|beets?|beetroots?|onions?|shallots?|peppers?"
+    r"|tomatoes|chill?i?e?s|spices|seeds|nuts|bacon|pancetta|polenta|grits|dumplings|cabbage|slaw"
+    r"|mushrooms|apples|eggs|lentils|quinoa|couscous|greens|kale|squash|pumpkin|macaroni)"
+)
+_COOKS_A_SIDE = re.compile(
+    r"^\W*(?:meanwhile,? |then,? |in the meantime,? |while [^,]{3,40}, )?"
+    r"(?:roast|bake|cook|grill|steam|toast|boil|fry|warm|heat|simmer|char|cari?amel\w*|sweat|saut\S*"
+    r"|soak|blanch|brown|soften) (?:the |some |your |a |an |\d+ )*"
+    rf"(?:(?!with |in |and )[a-z-]+ ){{0,2}}?{_SIDE}\b",
+    re.I,
+)
+_MAKES_A_SIDE = re.compile(
+    r"^\W*(?:meanwhile,? |then,? )?(?:make|prepare) (?:the |a |your |some )?(?:[a-z-]+ ){0,2}?"
+    r"(?:gravy|sauce|slaw|salsa|rice|mash|polenta|salad|pickles?|dressing|glaze)\b",
+    re.I,
+)
+_GOES_ON = any_of(r"\b(more|longer|another|further|additional|cover\w*|add(ed)?|together)\b")
+"""“Cook the vegetables 30 min more”: with the meat that is there."""
+
+
+def is_side_work(sentence: str) -> bool:
+    """Whether a sentence heats no meat."""
+    cold = _IN_THE_COLD.search(sentence) and not _HEATS.search(sentence)
+    if cold or _SERVES.match(sentence) or _KEPT.match(sentence):
+        return True
+    side = _COOKS_A_SIDE.match(sentence) or _MAKES_A_SIDE.match(sentence)
+    return side is not None and not (_MEAT.search(sentence) or _GOES_ON.search(sentence))
+
+
+def without_side_work(recipe: Recipe) -> Recipe:
+    """The recipe with such sentences blotted out; steps and sentences keep their places."""
+    return replace(recipe, steps=tuple(map(_blotted, recipe.steps)))
+
+
+def _blotted(step: str) -> str:
+    sentences = sentences_in(step)
+    kept = [_ASIDE if is_side_work(text) else text for text in sentences]
+    if kept == sentences:
+        return step
+    joined = " ".join(kept)
+    return joined if len(sentences_in(joined)) == len(sentences) else step
