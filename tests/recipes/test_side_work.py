@@ -7,6 +7,7 @@ import pytest
 
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.method import read_method
+from pneumachron.recipes.understanding.understand import understand
 
 COOKED: dict[str, tuple[str, str, tuple[str, float]]] = {
     "oven": (
@@ -128,3 +129,115 @@ def test_what_does_heat_the_meat_still_counts(sentence: str, minutes: float) -> 
     text = f"Dinner\n\nIngredients\n2 lb pork rib tips\n1 onion\n\nMethod\n{steps}\n{sentence}\n"
     found = read_method(read_recipe(text).recipe)
     assert found.high_s == pytest.approx(60 * minutes)
+
+
+DINNERS: dict[str, tuple[str, str, str]] = {
+    "brisket": (
+        "1.4 kg beef brisket flat, 5 cm thick\n500 ml stock\n3 onions\n2 tsp salt",
+        "Brown the beef.\nAdd onions and stock.\nCover; 150 C oven for 3 hours, until fork-tender.",
+        "Serves 6",
+    ),
+    "ribs": (
+        "2 racks baby back ribs, 1 kg each\n3 Tbsp rub\n1 cup sauce",
+        "Rub the ribs.\nSmoke at 225 F for 5 hours, until they bend.",
+        "Serves 4",
+    ),
+    "shoulder": (
+        "2 kg boneless pork shoulder, in 2 pieces\n500 ml cider\n3 onions",
+        "Put everything in the slow cooker.\nCook on low for 8 hours, until it falls apart.",
+        "Serves 8",
+    ),
+    "short ribs": (
+        "8 bone-in beef short ribs, about 2 kg\n500 ml wine\n3 onions",
+        "Brown the ribs.\nAdd wine.\nCover and simmer for 3 hours, until tender.",
+        "Serves 4",
+    ),
+}
+"""Foods, steps and servings of a plain recipe for each family."""
+SAID_BESIDE = (
+    "Serves 6 with leftovers for 2 sandwiches.",
+    "Cut the carrots into 2-inch pieces.",
+    "Slice the onions 1 cm thick.",
+    "Cut the potatoes in 4 cm chunks.",
+    "Roll out the pastry 5 mm thick.",
+    "Trim the fat to 1/4 inch thick.",
+    "The fat cap should be 1 cm thick.",
+    "Simmer the sauce until it falls from the spoon.",
+    "Cook the onions until very soft.",
+    "Cook the carrots until tender.",
+    "Mash the potatoes until smooth.",
+    "Use a 6-quart pot.",
+    "You need a 4 kg pot for this.",
+    "Makes 2 cups of sauce.",
+    "I made this for 40 people once.",
+    "For 12 people double it.",
+    "Freezes in 4 portions.",
+    "Cut the meat into 1 cm slices to serve.",
+    "Slice across the grain, 5 mm thick.",
+    "Shred what is left over for tacos.",
+    "If you want it to fall apart, cook it an hour longer.",
+    "Not fall-apart, please.",
+    "A 3 kg piece takes an hour longer.",
+    "Each person gets 2 ribs.",
+    "I sometimes use lamb instead.",
+    "Works with chicken thighs too.",
+    "A brisket of 5 kg is for a party.",
+    "Skewer the onions on 2 inch sticks.",
+    "Cut the bread into 3 cm cubes.",
+    "Cube the squash, 2 cm.",
+    "Halve the onions.",
+    "Quarter the lemons.",
+    "Cut the cabbage in 8 wedges.",
+)
+LISTED_BESIDE = (
+    "2 ribs celery, sliced",
+    "1/2 lb bacon, diced",
+    "200 g chorizo",
+    "1 beef stock cube",
+    "2 lb potatoes",
+    "1 rack of lamb rub",
+    "4 pork sausages, 400 g",
+    "1 tsp beef bouillon",
+    "500 g carrots",
+    "1 ham hock",
+    "3 slices prosciutto",
+    "2 chicken thighs for the stock",
+    "1 pork rind",
+    "50 g beef dripping",
+    "1 can pork and beans",
+    "2 Tbsp pork rub",
+    "1 cup chicken broth",
+    "1 cinnamon stick",
+    "12 small potatoes",
+)
+
+
+def meat_of(
+    family: str, *, line: str = "", before: str = "", behind: str = ""
+) -> tuple[object, ...]:
+    """What is known of the meat, how soft it shall get and for how many it is."""
+    foods, steps, serves = DINNERS[family]
+    work = f"{before}\n{steps}\n{behind}"
+    text = f"Sunday dinner\n{serves}\n\nIngredients\n{line}\n{foods}\n\nMethod\n{work}\n"
+    found = understand(read_recipe(text).recipe)
+    size = (found.mass_kg, found.thickness_m, found.count)
+    return (found.cut, *size, found.bone, found.texture, found.plates)
+
+
+@pytest.mark.parametrize(
+    "behind", ["Grill the corn for 10 minutes.", "Toast the buns on the grill."]
+)
+def test_a_side_on_the_grill_is_no_crust(behind: str) -> None:
+    foods, steps, _ = DINNERS["brisket"]
+    text = f"Dinner\n\nIngredients\n{foods}\n\nMethod\n{steps}\n{behind}\n"
+    assert understand(read_recipe(text).recipe).crust.kind is None
+
+
+@pytest.mark.parametrize("family", DINNERS)
+def test_nothing_beside_the_meat_changes_what_is_known_of_it(family: str) -> None:
+    """“Slice across the grain, 5 mm thick” made a plan for meat of 5 mm."""
+    told = meat_of(family)
+    found = {text: meat_of(family, before=text) for text in SAID_BESIDE}
+    found |= {f"{text} ": meat_of(family, behind=text) for text in SAID_BESIDE}
+    found |= {text: meat_of(family, line=text) for text in LISTED_BESIDE}
+    assert {text: meat for text, meat in found.items() if meat != told} == {}

@@ -84,6 +84,10 @@ def belongs(family: str, text: str) -> bool:
 
 def is_other_meat(item: Ingredient) -> bool:
     """Whether a line is a main meat of another kind: a joint, a bird, a fish; not a rasher."""
-    if item.kind in _NO_MEAT or item.kind == "other_meat":
+    if item.kind in _NO_MEAT or item.kind == "other_meat" or _TRIMMINGS.search(item.line.raw):
         return False
     return animal_in(item.line.raw) is not None
+
+
+_TRIMMINGS = any_of(r"\b(rinds?|skins?|trotters?|fat|feet)\b(?!.*\b(on|cap)\b)")
+"""“1 pork rind” is no second joint."""

@@ -9,6 +9,7 @@ from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.method import Cooking
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import THEN, sentences_in
+from pneumachron.recipes.understanding.side_work import is_side_work
 
 Character: TypeAlias = Literal["burnt_ends", "bark", "crackling"]
 """What pressure does not give, and has to be made besides."""
@@ -122,4 +123,5 @@ def _later(recipe: Recipe, cooking: Cooking) -> list[str]:
     # "simmer 35 minutes, then uncover and cook until syrupy"
     same[place : place + 1] = THEN.split(same[place]) if place < len(same) else []
     rest = [text for later in recipe.steps[step + 1 :] for text in sentences_in(later)]
-    return [*same[place + 1 :], *rest]
+    # corn on the grill is no crust of the meat
+    return [text for text in (*same[place + 1 :], *rest) if not is_side_work(text)]

@@ -15,6 +15,7 @@ from pneumachron.recipes.understanding.cut_names import BONED, BONELESS, CHOPPED
 from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.lines import Line, read_line
 from pneumachron.recipes.understanding.measures import unit_of
+from pneumachron.recipes.understanding.sentences import sentences_in
 
 _WHOLE_BRISKET_KG = 4.5
 """A brisket heavier than this is a whole one. Common practice: 10 lb and up."""
@@ -202,8 +203,18 @@ def _is_main(item: Ingredient) -> bool:
 
 
 def _own_lines(steps: tuple[str, ...]) -> list[str]:
-    """Steps that speak of the meat's thickness."""
-    return [step for step in steps if re.search(r"\bthick\b", step)]
+    """Sentences that speak of the meat's thickness, and not of slices, dough or onions."""
+    return [
+        text for step in steps for text in sentences_in(step)
+        if re.search(r"\bthick\b", text) and not _OTHERWISE_THICK.search(text)
+    ]  # fmt: skip
+
+
+_OTHERWISE_THICK = re.compile(
+    r"\b(?:slice[sd]?|slicing|carv\w*|serve\w*|roll(?:ed)? out|pastry|dough|bread|fat|onions?"
+    r"|potato\w*|carrots?|apples?|sauce|glaze)\b",
+    re.I,
+)
 
 
 def _mass(line: Line) -> float | None:

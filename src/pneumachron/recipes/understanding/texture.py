@@ -223,6 +223,12 @@ _BUT_HOLDS = re.compile(
 """“They come off the bone clean but don't fall apart”."""
 _OTHERWISE = re.compile(r"\([^()]*\d[^()]*\bfor [^()]*\)")
 """“25 minutes (23 for firmer, 30 for fall off the bone)”: what else could be had."""
+_NOT_ASKED = re.compile(
+    r"(?:^|(?<=[.;!?]\s))(?:[^.;!?]*\bleft[- ]?overs?\b|If you (?:want|like|prefer|would)\b"
+    r"|[^.;!?]*\b(?:sauce|gravy|glaze|syrup)\b[^.;!?]*\b(?:until|till?) it\b)[^.;!?]*",
+    re.I,
+)
+"""“Shred what is left over”, “if you want it to fall apart, …”: not what is cooked here."""
 _CLAUSES = re.compile(r"[.;!?]\s+|, ")
 
 
@@ -252,7 +258,10 @@ def read_texture(texts: tuple[str, ...]) -> Texture | None:
 
     What a recipe warns of (“do not let them fall off the bone”) asks for what holds together.
     """
-    clauses = [part for text in texts for part in _CLAUSES.split(_OTHERWISE.sub("", text))]
+    clauses = [
+        part for text in texts
+        for part in _CLAUSES.split(_OTHERWISE.sub("", _NOT_ASKED.sub("", text)))
+    ]  # fmt: skip
     denied: Texture | None = None
     for texture, pattern in _WORDS:
         for clause in clauses:
