@@ -6,6 +6,7 @@ All texts are invented; what a cook reads in them is common practice.
 import pytest
 
 from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.reading.wrapping import without_wraps
@@ -735,3 +736,11 @@ def test_the_card_of_a_kitchen() -> None:
         "1 c. catsup\n1 c. water\n\nBake 450° 30 min. Reduce to 350°, bake 1 1/2 hrs."
     )
     assert (recipe.title, recipe.author) == ("Country Style Ribs", "Ottilie")
+
+
+def test_servings_that_the_cook_types_are_whole() -> None:
+    found = understand(
+        read("Pork\n\n2 kg pork shoulder\n500 ml stock\n\nSimmer 3 hours. Serves 3-4.")
+    )
+    done = convert(found, KITCHEN, Choices(plates=10))
+    assert to_recipe(done, sentence).yields == "10 servings"

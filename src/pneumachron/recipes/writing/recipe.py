@@ -47,7 +47,7 @@ def to_recipe(converted: Converted, say: Say) -> Recipe:
 
 def _servings(plates: float) -> Message:
     """“3–4 servings”, of which the middle is reckoned with."""
-    if plates.is_integer():
+    if plates == round(plates):  # the cook types whole numbers, a recipe says “3–4”
         return Message("recipe-servings", {"plates": plates})
     return Message("recipe-servings_between", {"low": floor(plates), "high": ceil(plates)})
 
