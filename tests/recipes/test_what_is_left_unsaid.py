@@ -744,3 +744,26 @@ def test_servings_that_the_cook_types_are_whole() -> None:
     )
     done = convert(found, KITCHEN, Choices(plates=10))
     assert to_recipe(done, sentence).yields == "10 servings"
+
+
+@pytest.mark.parametrize(("said", "pounds"), [
+    ("2 racks baby back ribs, 2 lb 6 oz each, 1¼ in thick", 4.75),
+    ("3 slabs spare ribs, 3 lb 8 oz apiece", 10.5),
+    ("1 brisket, 3 lb 2 oz", 3.125),
+    ("2 pork butts (4 lbs, 4 oz each)", 8.5),
+])  # fmt: skip
+def test_ounces_behind_the_pounds_of_a_piece(said: str, pounds: float) -> None:
+    mass_kg = understand(read(f"Dinner\n\n{said}\n500 ml stock\n\nSimmer 3 hours.")).mass_kg
+    assert mass_kg == pytest.approx(0.45359237 * pounds)
+
+
+def test_a_glaze_is_made_before_it_is_brushed_on() -> None:
+    text = told(
+        made(
+            "Put in a pan with the cider, cover and bake at 150 C for 2 hours.",
+            "Simmer honey and vinegar in a saucepan until sticky. Brush the ribs with the glaze.",
+            meat="2 racks baby back ribs, 1 kg each",
+            more=("300 ml cider", "2 Tbsp honey", "3 Tbsp cider vinegar"),
+        )
+    )
+    assert text.index("Simmer honey and vinegar") < text.index("Brush with honey")

@@ -1,7 +1,7 @@
 """Which ingredients a text names, and which sentences stand before and after the long heat."""
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Ingredient
@@ -96,6 +96,12 @@ def around(steps: tuple[str, ...], step: int, place: int) -> tuple[list[str], li
     sentences = sentences_in(steps[step])
     early, late = sentences[: place + 1], sentences[place + 1 :]
     return [*steps[:step], *early], [*late, *steps[step + 1 :]]
+
+
+def before_the_heat(understood: Understood) -> Sequence[str]:
+    """What is told up to the end of the long heat; all of it, where that is not known."""
+    main = understood.cooking.main
+    return understood.said if main is None else around(understood.said, *main)[0]
 
 
 _NO_HEAT = any_of(

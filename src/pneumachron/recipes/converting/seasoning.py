@@ -2,7 +2,12 @@
 
 import re
 
-from pneumachron.recipes.converting.naming import around, is_named, named_in, rows_named
+from pneumachron.recipes.converting.naming import (
+    before_the_heat,
+    is_named,
+    named_in,
+    rows_named,
+)
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.device import SIMMER
 from pneumachron.recipes.understanding.durations import durations_in
@@ -183,8 +188,7 @@ _THE_REST = any_of(
 def shared_lines(understood: Understood) -> frozenset[int]:
     """Lines mixed once, of which a part goes onto the raw meat and the rest is brushed on late."""
     sentences = [text for step in understood.said for text in sentences_in(step)]
-    main = understood.cooking.main
-    early = sentences if main is None else around(understood.said, *main)[0]
+    early = before_the_heat(understood)
     before = sum(len(sentences_in(text)) for text in early)
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     for place, sentence in enumerate(sentences):
@@ -249,8 +253,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         r"|\bdry (ingredients|stuff|things|mix)\b"
     )
     # “rub the ribs”, and no word of what with: with the spices there are
-    main = understood.cooking.main
-    early = understood.said if main is None else around(understood.said, *main)[0]
+    early = before_the_heat(understood)
     rubs = any(_RUB_THE_MEAT.search(step) for step in early)  # "season", at the end, is to taste
     plain = rubs and not spices & named
     wet = binders_in_the_pot(understood)
@@ -308,8 +311,7 @@ _GERMAN_VERBS = {"salzen": "Salz", "pfeffern": "Pfeffer"}
 
 def unlisted_seasonings(understood: Understood) -> tuple[str, ...]:
     """Salt and pepper that a step puts on the raw meat and no line of ingredients has."""
-    main = understood.cooking.main
-    early = understood.said if main is None else around(understood.said, *main)[0]
+    early = before_the_heat(understood)
     told = " ".join(
         text for step in early for text in sentences_in(step)
         if _ON_RAW_MEAT.search(text) and not _NO_RAW_MEAT.search(text)
@@ -332,8 +334,7 @@ _JUST_SEASONED = any_of(
 
 def is_just_seasoned(understood: Understood) -> bool:
     """“Season the ribs well”: salt and pepper, which no recipe needs to list."""
-    main = understood.cooking.main
-    early = understood.said if main is None else around(understood.said, *main)[0]
+    early = before_the_heat(understood)
     told = any(_JUST_SEASONED.search(text) for step in early for text in sentences_in(step))
     return told and not is_cured(understood)
 

@@ -32,7 +32,7 @@ def run_minutes(line: OutLine, meat_hold_min: float) -> float:
         (side for side, words in _SIDES if words.search(name)),
         "potatoes_cut",
     )
-    if _DRY_BEANS.search(name) and "soak" not in line.aside:
+    if _DRY_BEANS.search(name) and "soak" not in f"{name} {line.aside}":
         return UNSOAKED_MIN
     return float(side_advice(side, meat_hold_min).hold_min)
 

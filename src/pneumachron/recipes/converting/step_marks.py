@@ -72,6 +72,11 @@ def step_marks(
             kept.append(_own_words(understood, themes, index, _titled(understood, index)))
         elif rule.name in _STRUCK:
             kept += _beside_the_heat(understood, themes, index)
+        elif kind == "finish":  # our step brushes the glaze on, and the recipe tells how to make it
+            kept += [
+                replace(_own_words(understood, themes, index, text), before_finish=True)
+                for text in sentences_in(step) if cooks_a_glaze(understood, text)
+            ]  # fmt: skip
         mark = Mark(
             mark_id=mark_id,
             rule=rule.name,

@@ -248,7 +248,7 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
     told = (line.name, line.aside) if _SIZED_NAME.match(line.name) else (line.aside, line.name)
     for text in told:
         for match in _WEIGHT.finditer(text):
-            inner = read_line(_HYPHEN.sub(" ", match[0]))
+            inner = read_line(_HYPHEN.sub(" ", match[0]).replace(", ", " "))
             unit = unit_of(inner.unit)
             if unit.kind == "mass" and inner.amount:
                 one = inner.amount * unit.factor
@@ -264,7 +264,8 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
 _WEIGHT = re.compile(
     r"\d+(?:[.,]\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?"
     r"(?:\s*(?:[-–]\s+to|[-–]|to|or)\s*\d+(?:[.,]\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
-    r"(?:(?:kg|kilos?|g|lbs?|pounds?|oz|ounces?)\b|#)",
+    r"(?:(?:lbs?|pounds?)\.?,? \d{1,2} ?(?:oz|ounces?)\b"
+    r"|(?:kg|kilos?|g|lbs?|pounds?|oz|ounces?)\b|#)",
     re.I,
 )
 
