@@ -15,12 +15,15 @@ from pneumachron.recipes.understanding.ingredients import (
 )
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.number_words import in_figures
+from pneumachron.recipes.understanding.patterns import HEAVY_UNIT
 from pneumachron.recipes.understanding.sentences import sentences_in
 
-_HEAVY = r"\d[\d./½¼¾ -]{0,8}\s?-?(?:lbs?|pounds?|kg|kilos?)\b(?:\s\d{1,2}\s?oz\b)?"
+_RANGE = r"(?:\d[\d./½¼¾]{0,4} (?:to|or) )?"
+"""The lower end of “6 to 7 lb”."""
+_HEAVY = rf"{_RANGE}\d[\d./½¼¾ -]{{0,8}}\s?-?{HEAVY_UNIT}\b(?:\s\d{{1,2}}\s?oz\b)?"
 _MEAT = re.compile(
-    r"\b(?P<meat>(?:(?:two|three|\d) )?\(?\d[\d./½¼¾ -]{0,8}\s?-?"
-    r"(?:lbs?|pounds?|kg|kilos?|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){0,4}?"
+    rf"\b(?P<meat>(?:(?:two|three|\d) )?\(?{_RANGE}\d[\d./½¼¾ -]{{0,8}}\s?-?"
+    rf"(?:{HEAVY_UNIT}|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){{0,4}}?"
     r"(?:butts?|shoulders?|briskets?|packers?|points?|flats?|(?:short |spare |back )?ribs?"
     r"|spareribs|baby backs"
     r"|picnics?|wings)"
@@ -104,7 +107,7 @@ MOST_FOODS = 40
 """Judgement: a told recipe has a dozen."""
 
 
-_A_POUND = re.compile(r"\ban?(?= (?:kilos?|pounds?)\b)", re.I)
+_A_POUND = re.compile(r"\ban?(?= (?:kilo(?:gram(?:me)?)?s?|pounds?)\b)", re.I)
 
 
 def _figures(text: str) -> str:

@@ -14,6 +14,7 @@ from pneumachron.recipes.model import (
     ReadRecipe,
     Recipe,
 )
+from pneumachron.recipes.reading.capitals import without_capitals
 from pneumachron.recipes.reading.decode import clean, decode
 from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
@@ -21,6 +22,7 @@ from pneumachron.recipes.reading.looks import STARTS_COUNTED, VERBS, look_at
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
 from pneumachron.recipes.reading.titles import title_by_its_meat
 from pneumachron.recipes.reading.wrapping import without_wraps
+from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.sentences import NO_END
 
 MAX_PAGE_TAGS = 30_000
@@ -68,8 +70,8 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
         if text.count("<") > MAX_PAGE_TAGS:
             raise UnreadableError("too_many_tags")
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
-        return "html", marked or [read_plain(words_of_page(text))]
-    text = _spread(without_wraps(_unquoted(_BB_QUOTE.sub("", text))))
+        return "html", marked or [read_plain(_laid_out(words_of_page(text)))]
+    text = _laid_out(text)
     marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
     if marked_up and len(text) <= MAX_MARKDOWN:
         return "markdown", [read_markdown(text)]
@@ -97,6 +99,11 @@ def _unquoted(text: str) -> str:
     return _QUOTED.sub("", text) if quoted and mostly else text
 
 
+def _laid_out(text: str) -> str:
+    """Without quotes and wraps, in small letters, and a line for each food and sentence."""
+    return _spread(without_capitals(without_wraps(_unquoted(_BB_QUOTE.sub("", text)))))
+
+
 _FEW_LINES, _MANY_WORDS = 2, 20
 _SENTENCE_ENDS = re.compile(rf"(?<=[a-zA-Z)])[.;!]{NO_END}\s+")
 _COMMAS = re.compile(r",\s+(?![^(]*\))")
@@ -116,7 +123,9 @@ def _spread(text: str) -> str:
             looks = [look_at(part) for part in parts]
             is_food = looks[0].has_amount and sum(look.food > look.work for look in looks)
             # "two days before, blend 12 cloves of garlic, 2 Tbsp salt": work, and no list
-            works = any(_is_work(part) for part in parts[1:])
+            works = any(_is_work(part) for part in parts[1:]) or any(
+                durations_in(part) or temperatures_in(part) for part in parts
+            )
             if is_food and is_food >= len(parts) / 2 and not works:
                 foods = [food for part in parts for food in _in_brackets(part)]
                 listed += sum(1 for food in foods if STARTS_COUNTED.match(food))

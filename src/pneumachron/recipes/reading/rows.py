@@ -18,6 +18,7 @@ from pneumachron.recipes.reading.prose import meat_in_prose
 from pneumachron.recipes.reading.titles import ABOUT_MEAT, SERVED, SUBJECT
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
+from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
 
 _LEAST_TITLE, MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 9
 """Letters and words of a title; words of one with an exclamation mark."""
@@ -80,7 +81,9 @@ class Text:
         if self._credit(line):
             return
         told = yield_in(line)
-        if not self.rows and not told and (behind := SERVED.search(plain)):
+        # “Hi, here it is” may stand above it
+        titled = not self.rows or (not self.yields and _NAMES_THE_DISH.match(plain))
+        if titled and not told and (behind := SERVED.search(plain)):
             self.yields = behind[0].strip(" ,;.()–-")
             line = plain = SERVED.sub("", plain)
         first = bool(told) and not self.yields
@@ -131,6 +134,12 @@ _OTHER_WORDS = re.compile(
     r"[a-zäöüß]{3,}"
 )
 _MOST_OTHER_WORDS = 5
+_NAMES_THE_DISH = re.compile(
+    r"(?=[A-Z])[^\d.!?]{0,80}\b(?:pork|beef|ribs?|brisket|wings?|shoulder|butt)\b[^\d.!?]{0,40}"
+    r"(?:\(|[,–-] )(?:serves|feeds|makes|for) \d",
+    re.I,
+)
+"""“Braised short ribs, for 4” below the first words of a mail."""
 """“Cook: direct, over hardwood coals, 4 h, mop and flip”: so much more is work. Judgement."""
 _ONLY_COOKS = re.compile(r"^cook(?:ing)?(?: time)? (?:about )?\d[^.,;]{0,20}$", re.I)
 """“Cook 1 hr 45 mins”, below “Prep 15 mins”."""
@@ -260,7 +269,7 @@ def _tells_all(row: Row) -> bool:
     return bool(meat_in_prose([row.plain]) and durations_in(row.plain))
 
 
-WEIGHED = re.compile(r"\d\s?-?(?:lbs?|pounds?|kg|kilos?|g|oz)\b", re.I)
+WEIGHED = re.compile(rf"\d\s?-?{WEIGHT_UNIT}\b", re.I)
 
 
 def may_be_title(row: Row) -> bool:

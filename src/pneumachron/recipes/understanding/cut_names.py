@@ -2,6 +2,8 @@
 
 import re
 
+from pneumachron.recipes.understanding.patterns import HEAVY_UNIT, LENGTH
+
 BONELESS = re.compile(
     r"\bbone[- ]?less\b|\bbnle?ss?\b|\bno bones?\b|\bboned\b|\boff the bone\b"
     r"|\bwith(out| no) (the )?bones?\b"
@@ -62,7 +64,7 @@ def _ribs(low: str, _: bool, __: bool) -> tuple[str, bool]:
 
 CHOPPED = re.compile(
     r"\b(?:chopped|cut|sawn|hacked)\b(?: across(?: the bones?)?)? in(?:to)? (?:about )?"
-    r"[\d½¼¾⅓⅔/ .-]+(?:cm|mm|inch(?:es)?|in\b|\")[- ]?(?:long )?"
+    rf"[\d½¼¾⅓⅔/ .-]+(?:{LENGTH}|\")[- ]?(?:long )?"
     r"(?:lengths?|pieces|chunks|sections|bits|bites)"
     r"|\bacross the bones?\b.{0,12}\bpieces\b"
 )
@@ -114,7 +116,7 @@ _CUTS = (
      lambda *_: ("short_ribs_english", True)),
     (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b", _short_ribs),
     (r"\bbriskets?\b|\bpackers?\b"
-     r"|^\W*\d[\d½¼¾./ –to-]* ?(?:lbs?|pounds?|kg|kilos?)\.? (?:flat|point)\b(?! iron)", _brisket),
+     rf"|^\W*\d[\d½¼¾./ –to-]* ?{HEAVY_UNIT}\.? (?:flat|point)\b(?! iron)", _brisket),
     (r"\bpicnics?\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
     (r"\bhand (and spring )?of pork\b|\bpork hand\b|\bhand and spring\b", _hand),
     (r"\bneck bones?\b", lambda *_: (None, False)),

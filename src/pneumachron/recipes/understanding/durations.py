@@ -21,8 +21,8 @@ _SPAN = re.compile(
     re.I,
 )
 _DEGREES = re.compile(
-    r"(?<![\d.,])(?P<value>\d{2,3})\s*(?:(?:-|–|to|and)\s*\d{2,3}\s*)?(?:-\s*(?=deg))?"
-    r"(?P<sign>°|º|\*|degrees?|deg\b\.?|Grad\b|(?:fan|convection|Umluft)\b)?\s*(?P<unit>[CF](?:elsius|ahrenheit)?|[cf](?=[\s,.;)]|$))?"
+    r"(?<![\d.,])(?P<value>\d{2,3})\s*(?:(?:-|–|to|and)\s*\d{2,3}\s*)?(?:-\s*(?=(?i:deg)))?"
+    r"(?P<sign>°|º|\*|(?i:degrees?|deg\b\.?|Grad\b|(?:fan|convection|Umluft)\b))?\s*(?P<unit>[CF](?:elsius|ahrenheit)?|[cf](?=[\s,.;)]|$))?"
     r"(?![A-Za-z0-9%])"
 )
 _GAS = {
@@ -53,7 +53,7 @@ class Span:
 
 def durations_in(text: str) -> list[Span]:
     """Every duration in a text; “1 hour 30 minutes” is one."""
-    plain = _in_figures(_plain(text))
+    plain = in_figures(text)
     found: list[Span] = []
     for match in _SPAN.finditer(plain):
         scale = 3600.0 if match["unit"][0] in "hHsS" else 60.0
@@ -129,6 +129,8 @@ def _between(found: re.Match[str]) -> str:
 
 
 _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
+    # another hr
+    (re.compile(r"\bhr(?=s?\b)", re.I), lambda _: "hour"),
     (re.compile(rf"\b(?:(?P<hundreds>a|{_ONE}) hundred (?:and )?)?(?P<tens>{_TEN})"
                 rf"(?:[- ](?P<ones>{_ONE}))?\b", re.I), _tens),
     (re.compile(rf"\b(?P<hundreds>a|{_ONE}) hundred(?= degrees?\b)", re.I),
@@ -204,8 +206,12 @@ def _plain(text: str) -> str:
 _MIXED = re.compile(r"(?<![\d/])(\d{1,2})\s?[-–]\s?(\d\s?/\s?\d)(?!\d)")
 
 
-def _in_figures(text: str) -> str:
-    text = _SPOKEN_HEAT.sub(_heat_in_figures, text)
+def in_figures(text: str) -> str:
+    """Times and heats said in words, as figures.
+
+    The places of a `Span` or of `Degrees` are places in this text.
+    """
+    text = _SPOKEN_HEAT.sub(_heat_in_figures, _plain(text))
     for pattern, said in _SPOKEN:
         text = pattern.sub(said, text)
     return text
@@ -309,7 +315,7 @@ def _most_c(text: str, found: re.Match[str]) -> float:
 
 def temperatures_in(text: str) -> list[Degrees]:
     """Temperatures from 55 to 290 °C; the unit is told from the number where it is not named."""
-    plain = _in_figures(_plain(text))
+    plain = in_figures(text)
     found = [*_with_a_sign(plain), *_gas_marks(plain)]
     if not found:
         # "a moderate oven (350)": the number is meant, the name is only about right

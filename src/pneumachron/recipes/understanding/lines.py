@@ -15,7 +15,7 @@ from lark.exceptions import LarkError
 
 from pneumachron.recipes.understanding.measures import unit_names, unit_of, unit_pattern
 from pneumachron.recipes.understanding.number_words import in_figures
-from pneumachron.recipes.understanding.patterns import PICTURE
+from pneumachron.recipes.understanding.patterns import LENGTH, PICTURE
 
 MAX_NUMBER = 24
 """Characters of a number."""
@@ -282,7 +282,7 @@ def _for(line: Line, purpose: re.Match[str] | None) -> Line:
 
 
 _GRADE = re.compile(
-    r"(?<=[a-z.] )(?P<number>\d{1,3})-(?!inch|cm\b|mm\b|in\b|pound|lbs?\b|ounce|oz\b|kg\b|g\b|ml\b)"
+    rf"(?<=[a-z.] )(?P<number>\d{{1,3}})-(?!{LENGTH}|pound|lbs?\b|ounce|oz\b|kg\b|g\b|ml\b)"
     r"(?P<word>[a-z]{3,})\b(?P<name>.*)",
     re.I,
 )
@@ -329,7 +329,7 @@ _PURPOSE = re.compile(
     re.I,
 )
 _LENGTH = re.compile(
-    r"^(?P<long>\d+(?:[.,/]\d+| \d/\d)?[\s-]?(?:cm|inch(?:es)?|in\b|\"))\s*"
+    rf"^(?P<long>\d+(?:[.,/]\d+| \d/\d)?[\s-]?(?:{LENGTH}|\"))\s*"
     r"(?:(?:pieces?|knobs?|thumbs?|chunks?|lengths?|sticks?|nubs?)\s+(?:of\s+)?"
     r"|(?=(?:fresh |root )?(?:ginger|galangal|turmeric|cinnamon|horseradish|lemongrass)))",
     re.I,

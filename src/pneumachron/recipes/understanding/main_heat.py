@@ -5,8 +5,8 @@ from dataclasses import dataclass
 from typing import Literal
 
 from pneumachron.recipes.understanding.device import ASIDE, BROIL, LID, OVEN, SIDES, SIMMER, Device
-from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
-from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.durations import durations_in, in_figures, temperatures_in
+from pneumachron.recipes.understanding.patterns import HEAVY_UNIT, any_of
 from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 
 _LETS_GO = any_of(r"\breleas\w*", r"\bcome down\b", r"\bnatural(ly)?\b", r"\breduce pressure\b",
@@ -102,7 +102,7 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
         if heat is None:
             continue
         sides = 2.0 if device == "grill" and SIDES.search(sentence) else 1.0
-        spans = durations_in(_ASIDES.sub("", _before_letting_go(heat, device)))
+        timed = in_figures(_ASIDES.sub("", _before_letting_go(heat, device)))
         least_s = _LEAST_S.get(device, 900.0)
         found += [
             HeatSpan(
@@ -112,25 +112,29 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
                 sides * span.high_s,
                 sentence,
                 span.start,
-                in_all=_IN_ALL.match(heat[span.end :]) is not None,
-                per=_per_weight(heat[span.start : span.end + _NEAR]),
-                after=_AFTER.search(heat[: span.start]) is not None,
+                in_all=_IN_ALL.match(timed[span.end :]) is not None,
+                per=_per_weight(timed[span.end : span.end + _NEAR]),
+                after=_AFTER.search(timed[: span.start]) is not None,
             )
-            for span in spans
+            for span in durations_in(timed)
             if span.high_s >= least_s
         ]
     return found
 
 
 _PER_WEIGHT = re.compile(
-    r"(?:\b(?:an?|per|each|every|the) |(?<=[a-z])/ ?)(?P<unit>pounds?|lbs?|kilos?|kg)\b", re.I
+    rf"(?:\b(?:an?|per|each|every|the) |(?:^|(?<=[a-z]))/ ?)(?P<unit>{HEAVY_UNIT})\b", re.I
 )
 _NEAR = 24
 """Characters behind a time in which it is said that it is for a pound. Judgement."""
 
 
+_OF_ANOTHER = re.compile(r"[(\d]|\bhours?\b")
+"""“4 to 5 hours (about an hour a pound)”: the pound is that of another time."""
+
+
 def _per_weight(told: str) -> Literal["", "lb", "kg"]:
-    found = _PER_WEIGHT.search(told)
+    found = _PER_WEIGHT.search(_OF_ANOTHER.split(told)[0])
     if found is None:
         return ""
     return "kg" if found["unit"].lower().startswith("k") else "lb"
@@ -250,7 +254,8 @@ _LEAST_S: dict[Device | None, float] = {
 _ASIDES = re.compile(
     r"\(or [^)]*\)"
     r"|\([^()]*\d[^()]*\bfor (?:a )?(?:firmer|softer|more|less|fall\w*|shred\w*)\b[^()]*\)"
-    r"|\b(?:for |in |during )?(?:the )?(?<!one )(?<!a )(?:last|final) (?=\d|half|quarter|few|hour)"
+    r"|\b(?:for |in |during )?(?:the )?(?<!one )(?<!a )(?:last|final) (?=\d|half|quarter|few|hour"
+    r"|(?:ten|five|fifteen|twenty|thirty|forty|couple)\b)"
     r"[^,;.]*"
     r"|\b(?:for|in|during) the (?:last|final) [^,;.]*"
     r"|\b(?:an?|half an|\d+|two|three) (?:hours?|hrs?|min\w*) (?:before|ahead|in advance)\b"

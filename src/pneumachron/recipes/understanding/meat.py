@@ -15,6 +15,8 @@ from pneumachron.recipes.understanding.cut_names import BONED, BONELESS, CHOPPED
 from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.lines import Line, read_line
 from pneumachron.recipes.understanding.measures import unit_of
+from pneumachron.recipes.understanding.number_words import in_figures
+from pneumachron.recipes.understanding.patterns import LENGTH, WEIGHT_UNIT
 from pneumachron.recipes.understanding.sentences import sentences_in
 
 _WHOLE_BRISKET_KG = 4.5
@@ -225,19 +227,19 @@ def _mass(line: Line) -> float | None:
 _EACH = re.compile(
     r"\beach\b|\bea\b|@\s?\d|\bavg\b|\baverage\b"
     r"|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b"
-    r"|(?:lbs?|pounds?|kg|kilos?|g|oz)\.? (?:a|to the|to a) (?:rack|slab|roast|rib|portion|side)\b",
+    rf"|{WEIGHT_UNIT}\.? (?:a|to the|to a) (?:rack|slab|roast|rib|portion|side)\b",
     re.I,
 )
 _TOGETHER = re.compile(r"\b(in all|in total|altogether|together|total|for both|combined)\b", re.I)
 _SIZED = re.compile(
     r"^\W*(?:\d+|an?|one|two|three|four|five|six|eight|ten)\s+\(?\s*(?:about\s+)?"
-    r"\d[\d.,/½¼¾⅓⅔ -]*\s?-?(?:kg|g|lbs?|pounds?|oz|ounces?)\b\)?\s+[a-z]",
+    rf"\d[\d.,/½¼¾⅓⅔ -]*\s?-?{WEIGHT_UNIT}\b\)?\s+[a-z]",
     re.I,
 )
 """“2 (2 pound) racks”, “two 3-lb slabs”: the weight stands between the number and the thing."""
 
 
-_SIZED_NAME = re.compile(r"\d[\d.,/½¼¾⅓⅔ -]*\s?-?(?:kg|g|lbs?|pounds?|oz)\b", re.I)
+_SIZED_NAME = re.compile(rf"\d[\d.,/½¼¾⅓⅔ -]*\s?-?{WEIGHT_UNIT}\b", re.I)
 """“One 6.5 kg brisket (point 2.4 kg, flat 3.6 kg)”: what it weighs stands first."""
 
 
@@ -255,7 +257,7 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
                 many = line.amount or 1.0
                 if many <= 1.0 or _TOGETHER.search(line.raw):
                     return one, True
-                each = bool(_EACH.search(line.raw) or _SIZED.match(line.raw))
+                each = bool(_EACH.search(line.raw) or _SIZED.match(in_figures(line.raw)))
                 # “2 racks, about 3 lb” is said of both, or of each: it is asked
                 return (one * many, True) if each else (one, False)
     return None, True
@@ -265,7 +267,7 @@ _WEIGHT = re.compile(
     r"\d+(?:[.,]\d+)?(?:[ -]\d/\d|[ -]?[½¼¾⅓⅔])?"
     r"(?:\s*(?:[-–]\s+to|[-–]|to|or)\s*\d+(?:[.,]\d+)?(?: \d/\d|[½¼¾])?)?[ -]?"
     r"(?:(?:lbs?|pounds?)\.?,? \d{1,2} ?(?:oz|ounces?)\b"
-    r"|(?:kg|kilos?|g|lbs?|pounds?|oz|ounces?)\b|#)",
+    rf"|{WEIGHT_UNIT}\b|#)",
     re.I,
 )
 
@@ -371,7 +373,7 @@ def _countable(line: Line) -> float | None:
 
 _SIZE = (
     r"(?P<size>\d/\d|\d+(?:\.\d+)?(?:[ -]\d/\d)?|\d*[½¼¾⅓⅔])[ -]?"
-    r"(?P<unit>(?:cm|mm|inch(?:es)?|in)\b\.?|[\"\u2033\u201d])"
+    rf"(?P<unit>{LENGTH}\.?|[\"\u2033\u201d])"
 )
 _THICK = re.compile(
     rf"{_SIZE}[- ]*"
@@ -392,7 +394,8 @@ _THICK_ASIDE = re.compile(
     r"\bthick\b[^.;()]{0,24}\((?:about |approx\.? |ca\.? )?([^()]{2,14})\)", re.I
 )
 """“In 2 thick strips (about 4 cm)”."""
-_UNIT_M = {"cm": "centimeter", "mm": "millimeter"}
+_UNITS = {"c": "centimeter", "m": "millimeter"}
+"""By the first letter; all others are inches."""
 MOST_PIECES = 60
 
 
@@ -409,7 +412,7 @@ def _slice_in(text: str) -> float | None:
 def _size_m(found: re.Match[str]) -> float | None:
     """A size in metres, when it may be one of meat."""
     amount = read_line(f"{found['size'].strip()} g").amount
-    metres = unit_factor(_UNIT_M.get(found["unit"].lower().strip("."), "inch"), "meter")
+    metres = unit_factor(_UNITS.get(found["unit"][0].lower(), "inch"), "meter")
     return amount * metres if amount and 0.005 <= amount * metres <= 0.15 else None
 
 

@@ -2,7 +2,7 @@
 
 import re
 
-from pneumachron.recipes.understanding.durations import Degrees, temperatures_in
+from pneumachron.recipes.understanding.durations import Degrees, in_figures, temperatures_in
 from pneumachron.recipes.understanding.sentences import sentences_in
 
 
@@ -54,18 +54,20 @@ _CLAUSE = re.compile(r"[,;]\s|\bthen\b")
 def _of_the_oven(text: str) -> list[Degrees]:
     """Temperatures that are not those of the meat; of two for one oven, the one without a fan."""
     found = []
+    text = in_figures(text)
     for degrees in temperatures_in(text):
         after = _ENDS.split(text[degrees.end : degrees.end + 25].lower())[0]
         before = text[max(0, degrees.start - _NEAR) : degrees.start].lower()
         behind = re.split(r"\d", before)[-1]
-        of_meat = _INSIDE.search(after) or _UNTIL.search(behind)
+        wrapped = degrees.temp_c < _COOL_C and _WRAPPED_AT.search(behind)
+        of_meat = wrapped or _INSIDE.search(after) or _UNTIL.search(behind)
         # "when the bark is set (~175 °F)": so cool is no oven, if none is named right there
         cool = degrees.temp_c < _COOL_C and not (_PLACED.search(behind) or "oven" in after)
         if not of_meat and not cool:
             found.append(degrees)
     still = [
         item for item in found
-        if not _FAN.match(text[item.start : item.end + 16])
+        if not _FAN.match(text[item.start : item.end + _NEAR])
         and not _FAN_BEFORE.search(text[max(0, item.start - 16) : item.start])
     ]  # fmt: skip
     return still or found
@@ -83,8 +85,12 @@ _NEAR = 45
 """Characters before a temperature that say whose it is. Judgement."""
 _INSIDE = re.compile(r"internal|inside|middle|cent(?:er|re)|thickest|in the meat|probe")
 _UNTIL = re.compile(
-    r"until|\bor to\s*$|\btill?\b|\bwrap(?:ped)?\b[^,;.]*\bat\s*$"
+    r"until|\bor to\s*$|\btill?\b"
     r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|internal|\binside\b|\bcore\b|about$"
 )
-_FAN = re.compile(r"\D{0,12}\d+\s*°?\s?C?\s*(?:fan|umluft|hei(?:ß|ss)luft)\b", re.I)
+_WRAPPED_AT = re.compile(r"\bwrap(?:ped)?\b[^,;.]*\bat\s*$")
+"""“Wrap at 165 °F”, and not “wrap in foil and bake at 300 °F”."""
+_FAN = re.compile(
+    r"\D{0,12}\d+\s*(?:°|degrees?|deg\.?)?\s?C?\s*(?:fan|umluft|hei(?:ß|ss)luft)\b", re.I
+)
 _FAN_BEFORE = re.compile(r"(?:\bfan|umluft|hei(?:ß|ss)luft)\s*:?\s*$", re.I)

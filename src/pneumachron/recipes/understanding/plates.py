@@ -33,7 +33,7 @@ _AT_THE_END = re.compile(
     r"|we(?:['’]re| are)|get|served? (?:it )?(?:to|for)|served|for)"
     rf"(?: about|:| the)*\s+{_SPAN}(?!\.\d)"
     r"(?=\s*(?:-?ish\b|of (?:us|you)\b|you (?:want|need|will)\b|(?:portions )?out of (?:it|this)\b"
-    r"|\.|!|:|\)| \(|$|eas(?:il)?y|generously|and |with "
+    r"|\.|!|:|\)| \(|$|eas(?:il)?y|generously|and (?!an? (?:half|quarter))|with "
     r"|(?:at|around) (?:the|our|my|your) (?:\w+ )?table\b"
     r"|in (?:buns|rolls)|"
     rf"(?:hungry |good |greedy |big )?{_EATERS}))",
