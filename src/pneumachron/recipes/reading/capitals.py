@@ -2,6 +2,8 @@
 
 import re
 
+from pneumachron.recipes.understanding.sentences import goes_on
+
 LEAST_LETTERS = 80
 """Shorter texts may have only a heading and a list in capitals. Judgement."""
 SHOUTED = 0.85
@@ -10,10 +12,7 @@ _STAYS = re.compile(
     r"(?<=\d\d)\s?°?\s?[CF]\b|(?<=\d)\s?T\b|\bI\b|\b[A-Z](?:\.[A-Z]){1,3}\b|\bBBQ\b"
 )
 """°C and °F, the T of a tablespoon, I, initials."""
-_BEGINS = re.compile(
-    r"(?:^|(?<!\bstd)(?<!\bmin)(?<!\bhrs)(?<!\bhr)(?<!\bapprox)(?<!\bca)[.!?:]\s+|^\W+|\d[.)]\s+)"
-    r"([a-zà-ÿ])"
-)
+_BEGINS = re.compile(r"(?:^|[.!?:]\s+|^\W+|\d[.)]\s+)([a-zà-ÿ])")
 
 
 def without_capitals(text: str) -> str:
@@ -32,4 +31,8 @@ def _in_sentence_case(line: str) -> str:
     for kept in _STAYS.finditer(line):
         small[kept.start() : kept.end()] = kept[0]
     found = "".join(small)
-    return _BEGINS.sub(lambda start: start[0][:-1] + start[1].upper(), found)
+    for start in _BEGINS.finditer(found):
+        at = start.start(1)
+        if not goes_on(found[:at].rstrip(), found[at:]):
+            small[at] = start[1].upper()
+    return "".join(small)

@@ -34,9 +34,15 @@ def sentences_in(step: str) -> list[str]:
     for part in _ENDS.split(_ARROW.sub(". ", step)):
         if not part.strip():
             continue
-        short = found and _SHORT.search(found[-1]) and _GOES_ON.match(part)
-        if short or (found and _UNIT.search(found[-1]) and part[0].islower()):
+        if (found and goes_on(found[-1], part)) or (
+            found and _UNIT.search(found[-1]) and part[0].islower()
+        ):
             found[-1] += f" {part}"
         else:
             found.append(part)
     return found
+
+
+def goes_on(told: str, behind: str) -> bool:
+    """Whether the dot that ends this is that of a short word, as in “approx. 3 hrs. covered”."""
+    return bool(_SHORT.search(told) and _GOES_ON.match(behind))
