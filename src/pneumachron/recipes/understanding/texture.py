@@ -61,12 +61,17 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bzerf(ä|ae)ll\w*|\bzerpfl(ü|ue)ck\w*",
             r"\b(pulls?|comes?|breaks?|tears?) (easily )?apart\b",
             r"\bpulled\b(?! (back|from|out|off))",
-            r"\bpull (it|them|with|(the |your )?(meat|pork|beef|brisket|shoulder|butt))\b",
+            r"\bpull (it|them|with|(the |your )?(meat|pork|beef|brisket|shoulder|butt))\b"
+            r"(?! (\w+ )?(from|out|off|at|back)\b)",
             r"\b(can|could) pull (it|them)\b|\b(ready|soft enough) (for|to) pull",
             r"\bpulls (easily|clean|like)\b",
             r"(?<!onions )\bcollaps(e|ing)",
-            r"\bpull\.|^\W*pull\b(?! (it |them )?(from|out|off)\b)",
-            r"\bflakes?\b(?! of| salt|d)|\bcrumbles? (it |the meat )?with\b",
+            r"\bpull\.|^\W*pull\b(?! (\w+ ){0,3}(from|out|off|away|back|at)\b)",
+            r"\bflakes?\b(?! of| salt|d)|\bflaked (with|by)\b"
+            r"|\b(until|till|til) (\w+ )?flak(ing|y)\b"
+            r"|\bbreaks? (in)?to (chunks|pieces|bits|lumps)\b"
+            rf"|{_BONE} (can|could|will|should) be (removed|taken out) (easily|with no effort)"
+            r"|\bcrumbles? (it |the meat )?with\b",
             r"\b(torn?|tear(s|ing)?) (it |them |the meat )?(in)?to (strands|chunks|shreds|pieces)",
             r"\bwithout a fight\b",
             r"\bcomes? off in (chunks|pieces|lumps|flakes)\b",
@@ -108,12 +113,13 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             rf"\b(prob(e|ed|es|ing)|thermometer|internal|core|kern(temperatur)?)\b[^.]{{0,25}}\b{_COLLAGEN_GONE}",
             r"\blike jelly\b",
             r"\bspoon (would|will|can|could|should) (cut|go through|break) (it|them|the meat)\b",
-            r"\bspoon[- ](soft|tender)|\b(with a spoon|spoon cuts|spoon goes)\b|\bspoonable\b",
+            r"\bspoon[- ](soft|tender)|\bspoon (cuts|goes)\b|\bspoonable\b",
+            r"\b(eat|cut|scoop|serv)\w* (it |them |the meat )?with a spoon\b",
             "meltingly",
-            r"\bmelting (?!the )|\bmelts in\b",
+            r"\bmelting (?!the )|\bmelts in\b|\b(almost|nearly|practically|all but) melts\b",
             r"\bbutter[- ]soft|\bsoft as butter|\bgelatinous\b",
             "silky",
-            r"\b(need|without|no)( \w+){0,2} teeth\b|\bsoft butter\b",
+            r"\b(need|without|no)( \w+){0,2} teeth\b|\blike (\w+ )?soft butter\b",
             r"\b(wobbl|quiver|jiggl)\w* like (a )?(jelly|jello|custard)",
             r"\b(gristle|tissue|collagen|sinews?|fat)\b.{0,25}\b(jelly|jellied|custard|broken down"
             r"|dissolved|melted)\b",
@@ -145,7 +151,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\btwist a fork\b|\bshrunk from\b|\bmeat softens\b",
             r"^(?!.*\b(onions?|vegetables?|garlic|carrots?|butter|sugar|fruit|shallots?|leeks?)\b)"
             r".*\b(until|till|til) (\w+ ){0,2}soft\b",
-            r"\bgives (when|under)\b|\bgives? way to\b",
+            r"\bgives (when|under|to)\b|\bcracks? (when|as|if)\b|\bpierced (easily|with no)\b"
+            r"|\b(lovely|nice|good) and soft\b|\b(fights?|fought) back\b|\bgives? way to\b",
             r"\b(meat|pork|beef|it|they|joint|roast) (is|are|should be|feels?) soft\b",
             r"\b(bend|flex|droop)\w*\b(?! the\b)",
             r"\b(two|three|four|[2-4]) bones (each|apiece|per)\b",
@@ -173,7 +180,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bholding together\b|\bstays? (whole|in one piece)\b",
             r"\bbites? clean|\bclean bite|\b(some|with( a)?|a bit of) (bite|chew|tug|resistance)\b",
             r"\b(slightly|a little|bit) chew|\btoothsome\b|\bbit of resistance\b",
-            r"\bfirm\b|\bnot mushy\b",
+            r"\bfirm\b(?! (up|enough to|peaks?)\b)|\bnot mushy\b",
         ),
     ),
     (
@@ -204,11 +211,21 @@ _BESIDE = any_of(
     r"|sauerkraut|polenta|grits|dumplings?|pumpkin|squash|tomato(es)?|barley|eggs?|herbs"
     r"|zwiebeln?|kartoffeln?|kraut|m(ö|oe)hren|gem(ü|ue)se)\b"
 )
+_OTHERS = (
+    rf"(?:{_BESIDE.pattern}|\b(sauce|gravy|glaze|syrup|mash|pur(?:é|e)e|butter|dressing|greens"
+    r"|salad|relish|dough|crust|custard|stuffing)\b)"
+)
 _OBJECT = re.compile(
-    r"\w* (?!(in|on|over|into|onto|with|for|to|and|between) )(?:[\w-]+ ){0,2}?" + _BESIDE.pattern,
+    r"(?:\w* )?(?!(in|on|over|into|onto|with|for|to|and|between) )(?:[\w-]+ ){0,2}?" + _OTHERS,
     re.I,
 )
 """What follows a verb, without a preposition between."""
+_COOKED_BESIDE = re.compile(
+    r"^\W*(?:(?:then|and|meanwhile|now) )*\w+ (?:in |up |down )?(?:the |some |your |an? )?"
+    rf"(?:[\w-]+ )?{_OTHERS}[^,;.]*\b(?:until|till?|so)\b",
+    re.I,
+)
+"""“Boil the potatoes until they fall apart.”"""
 _MEAT = any_of(
     r"\b(meat|pork|beef|ribs?|rack|slabs?|brisket|shoulder|butt|joint|roast|flanken|belly|bones?"
     r"|pieces?|chunks|wings?|fleisch|rippen?|braten|schulter)\b"
@@ -243,8 +260,9 @@ def _is_beside(texture: Texture, clause: str, found: re.Match[str]) -> bool:
     if re.search(r"\b(it|them|they)\b", behind[:6]):
         return False
     # what falls apart or is pulled is meat, whatever else stands in the sentence
-    softens = texture in {"very", "tender"} and _BESIDE.search(before) is not None
-    return softens or _OBJECT.match(behind) is not None
+    softens = texture in {"very", "tender", "holds"} and _BESIDE.search(before) is not None
+    cooked = _COOKED_BESIDE.match(before) is not None
+    return softens or cooked or _OBJECT.match(behind) is not None
 
 
 def texture_of(recipe: Recipe) -> Texture | None:
