@@ -23,10 +23,27 @@ _STEPS = re.compile(
     r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,
 )
-_NOTES = re.compile(r"^((cook|chef|recipe)['’]?s? )?(notes?|tips?|remarks?)\s*:?$", re.I)
+_NOTES = re.compile(
+    r"^((?:my |some |more |top |expert |pro |helpful )?"
+    r"(?:(?:cook|chef|recipe|cooking|kitchen)['’]?s? )?(?:notes?|tips?|remarks?|hints?)"
+    r"(?: (?:and|&) (?:notes?|tips?|tricks|variations?|substitutions?))?"
+    r"|(?:how to )?(?:storage|storing|store|freezing|reheating|reheat|make[- ]ahead|making ahead"
+    r"|leftovers?)(?: (?:and|&) (?:\w+))?(?: (?:tips?|instructions?|leftovers?|it))*"
+    r"|(?:easy |recipe |possible )?(?:variations?|substitutions?|swaps?|alternatives)"
+    r"(?: (?:and|&|to) (?:\w+))*"
+    r"|(?:what to )?serv(?:e|ing) (?:suggestions?|ideas|with(?: (?:it|this|these|them))?)"
+    r"|what to serve with \w+(?: \w+){0,3})\s*:?$",
+    re.I,
+)
 _END = re.compile(
-    r"^(nutrition\w*( facts)?|comments?|reviews?|related( recipes)?|more recipes|equipment|"
-    r"you may also like|leave a (reply|comment)|(reader )?(questions|faqs?))\b.{0,20}$",
+    r"^(?:(?:nutrition\w*( facts)?|comments?|reviews?|related( recipes)?|more recipes"
+    r"|(?:special |kitchen )?equipment|(?:kitchen )?tools|you may also like"
+    r"|leave a (?:reply|comment)"
+    r"|(?:reader |common )?(?:questions|faqs?|q\s?&\s?a)|frequently asked( questions)?)\b.{0,20}"
+    r"|(?:you['’]ll (?:also )?love|you might also|tried this|did you (?:make|try)|share this"
+    r"|das k(?:ö|oe)nnte (?:dir|euch) auch|n(?:ä|ae)hrwerte|kommentare?|bewertungen"
+    r"|about the author|post navigation|why (?:you|this)|in this post)\b.{0,40}"
+    r"|\d+ (?:comments?|replies|thoughts)\b.{0,60}|(?:table of )?contents:?|newsletter:?)$",
     re.I,
 )
 _PART = re.compile(r"^(for|to make) (the |a |your )?[^\W\d][\w'’ -]{2,40}:?$", re.I)

@@ -38,7 +38,6 @@ CLUTTER = any_of(
     r"|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
     r"^(level|active|difficulty|skill)\s*:", r"^recipe card$",
-    r"^(?:de)?select all$",
     r"^(tags?|keywords?|categories|slug|layout|permalink|draft|lang)\s*:",
     r"^[aq](?:nswer|uestion)?\s*\([^()]{3,40}\)\s*:",
     r"^\[(jump to|pin|save|print|share|rate)\b",
@@ -52,7 +51,17 @@ CLUTTER = any_of(
     r"^(hi|hello|hey|dear|see you|love|cheers|thanks|thank you|enjoy|xo+\w*|good luck|"
     r"bon app\w+|yours|regards|best (requests|regards))\b[^.]{0,40}[,:.!]*$",
     r"^[★☆⭐*\s]+\d?", r"^>", r" [»\u203a|·] .* [»\u203a|·] ", r"^\w+ » ", r"\bwrote:$",
-    r"^https?://", r"^@\w+\b", r"^(\d+x[\s|/]*){2,}$",
+    r"^https?://", r"^@\w+\b", r"^([\d½¼]+x[\s|/]*){2,}$",
+    r"^\((?:all )?(?:spoon|cup|measure)\w* .{0,30}\blevel\)$|^scroll (?:down|up)\b",
+    r"^page \d+ of \d+$",
+    r"^(?:next|previous|disclaimer|sponsored)\s*:|^n(?:ä|ae)hrwerte\b|^servings?:? [–-] ?\d+ ?\+$",
+    r"^(?:de)?select all\b|^add all\b.{0,20}$|^show photos?$|^follow (?:us|me|along)\b",
+    r"^(?:get|see|find|click|read|recipe|here)\b.*\bhttps?://",
+    r"^cook mode\b|\bscreen from going dark\b|^keep (?:your )?screen (?:awake|on)\b",
+    r"^(?:copy to clipboard|get ingredients|watch (?:the |this )?(?:video|how)"
+    r"|(?:hide|show) images?|read more|continue reading|see (?:more|also)|show (?:more|less|all)"
+    r"|let us know|tried this"
+    r"|mark (?:as )?complete|add to (?:list|cart|favou?rites|shopping list)|loading)\b.{0,60}$",
     r"^edited \d", r"\bthis post may\b",
 )  # fmt: skip
 """What stands around a recipe on a page, in a forum or in a mail."""

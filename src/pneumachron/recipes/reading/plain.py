@@ -89,7 +89,8 @@ def _emission(row: Row, state: State, *, sure_steps: bool) -> float:
     """What a row is worth in a state."""
     if state in {"before", "after"}:
         if row.under in {"notes", "end"}:
-            return _UNDER_HEADING if state == "after" else -1.0
+            early = state == "before" and row.above and row.under == "end"
+            return _UNDER_HEADING if state == "after" else _OUTSIDE if early else -1.0
         if state == "before" and _is_counted_food(row):
             return -_LEFT_BEFORE
         return _OUTSIDE_CLUTTER if row.look.clutter else _OUTSIDE
@@ -265,11 +266,12 @@ class _Sorted:
         before = [
             row.plain for row, state in self.pairs
             if state == "before" and row is not title and not self._no_words(row)
-            and not _is_lost_meat(row, state) and row not in early
+            and row.under != "end" and not _is_lost_meat(row, state) and row not in early
         ]  # fmt: skip
         self.left_out += [
             row.plain for row, state in self.pairs
             if (state in {"before", "after"} and row.look.clutter and row is not title)
+            or (state == "before" and row.under == "end" and not self._no_words(row))
             or (state == "after" and row.under != "notes" and not self._no_words(row)
                 and row is not title and not _is_lost_meat(row, state))
         ]  # fmt: skip
@@ -404,13 +406,29 @@ def _is_strayed(row: Row) -> bool:
 
 _SURE_WORK = 1.5
 """How much a line above the recipe looks like work that is some. Judgement."""
-_TIP = re.compile(r"^(?:(?:cook|chef)[’']?s )?(?:tips?|notes?|nb|p\.?s\.?)\s*[:–-]\s", re.I)
+_TIP = re.compile(
+    r"^p\.?\s?s\.\s|^(?:(?:cook|chef)[’']?s )?(?:(?:tips?|notes?)(?: (?:for|on|about) [^:.]{1,30})?"
+    r"|nb|p\.?s\.?|(?:to )?(?:store|reheat|freeze)|storage"
+    r"|storing|reheating|leftovers|make[- ]ahead|variations?|substitutions?|swaps?)\s*[:–-]\s",
+    re.I,
+)
 """A line among the steps that is no step."""
 
 
 def _is_clutter(row: Row) -> bool:
     """What is numbered among the steps is one of them, whatever it says."""
-    return row.look.clutter and not (row.under == "steps" and NUMBERED.match(row.raw))
+    if row.under != "steps":
+        return row.look.clutter
+    of_a_reader = _OF_A_READER.match(row.plain) is not None
+    return (row.look.clutter or of_a_reader) and not NUMBERED.match(row.raw)
+
+
+_OF_A_READER = re.compile(
+    r"^(?:update|edit)\s*:|^(?:i|we)(?:['’]ve| have)? (?:just |finally )?(?:made|tried|did|cooked"
+    r"|doubled) (?:this|it|these|them)\b|^(?:super |sehr )?lecker\b|^habe? (?:ich |es )?\d",
+    re.I,
+)
+"""“I made this last night with 2 kg of belly”, below the steps: a comment, and no step."""
 
 
 def _is_farewell(row: Row) -> bool:

@@ -135,11 +135,30 @@ Device: TypeAlias = Literal[
 
 
 def device_of(recipe: Recipe) -> Device | None:
-    """What the recipe is made for: the most special thing it names."""
+    """What the recipe is made for: the most special thing it names.
+
+    What stands above it (“a house that smells of slow cooking”) counts where the steps name none.
+    """
+    told = _device_in(recipe, recipe.title)
+    if told is not None and told != "simmer":
+        return told
+    above = recipe.description
+    if told is not None:
+        above = _COOKED_SLOWLY.sub("", above)
+    return _device_in(recipe, f"{recipe.title} {above}")
+
+
+_COOKED_SLOWLY = re.compile(r"\bslow[- ]?cook(?:ing|ed)?\b(?! (?:recipe|pot))", re.I)
+"""Said of any pot: a slow cooker is one."""
+
+
+def _device_in(recipe: Recipe, above: str) -> Device | None:
+    """The device by its steps, and by some words above them."""
     work = " ".join(recipe.steps)
-    text = f"{recipe.title} {recipe.description} {work}"
+    text = f"{above} {work}"
     if _STOVETOP.search(text) or _PRESSURE.search(work):
-        stove = _ON_THE_STOVE.search(text) or not _ELECTRIC.search(text)
+        whole = f"{recipe.description} {text}"
+        stove = _ON_THE_STOVE.search(whole) or not _ELECTRIC.search(whole)
         return "stovetop" if stove else "pressure"
     grilled = any(_GRILL.search(step) and not BROIL.search(step) for step in recipe.steps)
     hot = any(temperatures_in(step) for step in recipe.steps)

@@ -23,7 +23,8 @@ _SAID = re.compile(
     r"|family of|crowd of|party of|table of)"
     rf"(?: about|:| a family of| a (?:party|crowd|table) of| the)*\s*{_SPAN}"
     r"(?:\b|(?=ish))(?![.,]\d)"
-    r"(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|sandwich))",
+    r"(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|months?|cups?|sandwich"
+    r"|(?:to|or|-|–) \d|(?:to|or|-|–)\d))",
     re.I,
 )
 _COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good |greedy |big |normal )?{_EATERS}\b", re.I)
@@ -50,6 +51,11 @@ _BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})(?:\s*[-–]\s*(?P<high>\
 """“… cheddar, scallions. 6-8”, as the last words of a card."""
 _FOR = re.compile(r"(?<!enough )\bfor (?=\d)", re.I)
 _THINGS = re.compile(r"(?:makes|yields?)(?: about)? \d+\W*$", re.I)
+_STORY = re.compile(
+    r"[^.!?]*\b(?:i|we) (?:first |once |last |often |usually )?"
+    r"(?:tried|made|cooked|served|did|brought)\b[^.!?]*|[^.!?]*\bon (?:high|low) for \d[^.!?]*",
+    re.I,
+)
 MOST_MADE = 16
 """“Makes about 24” counts wings and no people. Judgement."""
 MOST = 200
@@ -59,12 +65,11 @@ def read_plates(recipe: Recipe) -> float | None:
     """Plates by its yield, or by “serves 6” anywhere; the middle of a range."""
     places = [
         (recipe.yields, (_COUNTED, _NUMBERS)),
-        (recipe.description, (_COUNTED, _SAID, _AT_THE_END)),
         (recipe.title, (_COUNTED, _SAID)),
-        *(
-            (text, (_AT_THE_END, _COUNTED, _FEEDS))
-            for text in (*reversed(recipe.steps), *recipe.notes)
-        ),
+        *((text, (_AT_THE_END, _COUNTED, _FEEDS)) for text in reversed(recipe.steps)),
+        # “I first made it for a party of 20” is a story
+        (_STORY.sub("", recipe.description), (_COUNTED, _SAID, _AT_THE_END)),
+        *((text, (_AT_THE_END, _COUNTED, _FEEDS)) for text in recipe.notes),
         # “I'm doing mash for 24” is said of another dish
         *((_FOR.sub("", text), (_AT_THE_END, _COUNTED)) for text in recipe.left_out),
         *((text, (_BARE_AT_THE_END, _BARE_AT_THE_END)) for text in recipe.steps[-1:]),

@@ -266,9 +266,9 @@ def _is_beside(texture: Texture, clause: str, found: re.Match[str]) -> bool:
 
 
 def texture_of(recipe: Recipe) -> Texture | None:
-    """The texture a recipe asks for: by its title and steps, or else by what stands around."""
+    """The texture a recipe asks for: by its title and steps, or else by its notes."""
     told = read_texture((recipe.title, recipe.description, *recipe.steps))
-    return told or read_texture((*recipe.notes, *recipe.left_out))
+    return told or read_texture(recipe.notes)
 
 
 def read_texture(texts: tuple[str, ...]) -> Texture | None:
