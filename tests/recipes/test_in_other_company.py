@@ -43,3 +43,18 @@ def test_what_stands_around_a_recipe_is_not_read(name: str) -> None:
         if (found := seen(text)) != alone
     }  # fmt: skip
     assert not wrong
+
+
+def test_nor_where_no_heading_says_what_is_which() -> None:
+    title, *rest = (
+        text
+        for role, text in RECIPES["d01"]
+        if role != "H" or text not in {"Ingredients", "Method"}
+    )
+    alone = seen("\n".join((title, *rest)))
+    wrong = {
+        (place, words): found for place, words in COMPANY if place != "within"
+        for text in among(title, rest, place, words)
+        if (found := seen(text)) != alone
+    }  # fmt: skip
+    assert not wrong

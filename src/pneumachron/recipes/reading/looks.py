@@ -57,6 +57,9 @@ CLUTTER = any_of(
     r"^(?:next|previous|disclaimer|sponsored)\s*:|^n(?:ä|ae)hrwerte\b|^servings?:? [–-] ?\d+ ?\+$",
     r"^(?:de)?select all\b|^add all\b.{0,20}$|^show photos?$|^follow (?:us|me|along)\b",
     r"^(?:get|see|find|click|read|recipe|here)\b.*\bhttps?://",
+    r"^[\d.,]+\s?[km]? (?:views|subscribers|followers)\b",
+    r"^get the (?:free )?app\b|^start free\b",
+    r"^update\s*:", r"\b\d+ ?(?:kcal|calories)\b",
     r"^cook mode\b|\bscreen from going dark\b|^keep (?:your )?screen (?:awake|on)\b",
     r"^(?:copy to clipboard|get ingredients|watch (?:the |this )?(?:video|how)"
     r"|(?:hide|show) images?|read more|continue reading|see (?:more|also)|show (?:more|less|all)"

@@ -12,6 +12,7 @@ from typing import Literal, TypeAlias
 
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
+from pneumachron.recipes.reading.asides import TIP, is_clutter, is_farewell
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
 from pneumachron.recipes.reading.prose import (
@@ -121,7 +122,7 @@ def _worth(row: Row, state: State, *, sure_steps: bool) -> float:
         worth -= _ABOVE
     # without a heading for the steps, lines below the ingredients may be steps
     unsure = state == "ingredients" and not sure_steps
-    if row.under != state or _is_clutter(row) or unsure:
+    if row.under != state or is_clutter(row) or unsure:
         return worth
     return max(worth, _UNDER_HEADING)
 
@@ -379,7 +380,7 @@ class _Sorted:
             # the heading of a part behind the steps names its foods and its work
             or (state == "ingredients" and row.heading == "part" and first < at < last)
         ]  # fmt: skip
-        while len(rows) > 1 and (rows[-1].heading == "part" or _is_farewell(rows[-1])):
+        while len(rows) > 1 and (rows[-1].heading == "part" or is_farewell(rows[-1])):
             self.left_out.append(rows.pop().plain)
         steps: list[str] = []
         named: dict[int, str] = {}
@@ -387,9 +388,9 @@ class _Sorted:
             if row.heading == "part":
                 if row.plain != END_OF_PART:
                     named[len(steps)] = row.plain.strip("*_: ")
-            elif _is_clutter(row):
+            elif is_clutter(row):
                 self.left_out.append(row.plain)
-            elif _TIP.match(row.plain):
+            elif TIP.match(row.plain):
                 self.tips.append(row.plain)
             else:
                 steps.append(row.plain)
@@ -406,36 +407,6 @@ def _is_strayed(row: Row) -> bool:
 
 _SURE_WORK = 1.5
 """How much a line above the recipe looks like work that is some. Judgement."""
-_TIP = re.compile(
-    r"^p\.?\s?s\.\s|^(?:(?:cook|chef)[’']?s )?(?:(?:tips?|notes?)(?: (?:for|on|about) [^:.]{1,30})?"
-    r"|nb|p\.?s\.?|(?:to )?(?:store|reheat|freeze)|storage"
-    r"|storing|reheating|leftovers|make[- ]ahead|variations?|substitutions?|swaps?)\s*[:–-]\s",
-    re.I,
-)
-"""A line among the steps that is no step."""
-
-
-def _is_clutter(row: Row) -> bool:
-    """What is numbered among the steps is one of them, whatever it says."""
-    if row.under != "steps":
-        return row.look.clutter
-    of_a_reader = _OF_A_READER.match(row.plain) is not None
-    return (row.look.clutter or of_a_reader) and not NUMBERED.match(row.raw)
-
-
-_OF_A_READER = re.compile(
-    r"^(?:update|edit)\s*:|^(?:i|we)(?:['’]ve| have)? (?:just |finally )?(?:made|tried|did|cooked"
-    r"|doubled) (?:this|it|these|them)\b|^(?:super |sehr )?lecker\b|^habe? (?:ich |es )?\d",
-    re.I,
-)
-"""“I made this last night with 2 kg of belly”, below the steps: a comment, and no step."""
-
-
-def _is_farewell(row: Row) -> bool:
-    """A short last line that says nothing of work."""
-    if NUMBERED.match(row.raw):
-        return False
-    return row.look.work <= 0 and len(row.plain.split()) <= 6
 
 
 def _is_counted(line: str) -> bool:

@@ -1,7 +1,7 @@
 """The lines of a pasted text: how each looks, and under which heading it stands."""
 
 import re
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from itertools import pairwise
 
 from pneumachron.recipes.reading.headings import (
@@ -197,7 +197,8 @@ def name_sections(rows: list[Row]) -> None:
     _single_words_are_headings(rows)
     named = {row.heading for row in rows}
     under: Heading | None = None
-    titled = False
+    titled = fed = ended = False
+    _answers_are_clutter(rows)
     for index, row in enumerate(rows):
         following = rows[index + 1].look if index + 1 < len(rows) else None
         opens_work = following is not None and following.work > max(following.food, 0.3)
@@ -209,9 +210,30 @@ def name_sections(rows: list[Row]) -> None:
         titled = titled or may_be_title(row)
         if row.heading not in {None, "part"}:
             under = row.heading
+        fed = fed or (row.look.has_amount and row.look.food > _SURE_FOOD)
+        ended = ended or (fed and row.heading == "end")
+        if under == "end" and not ended and not named & {"ingredients", "steps"}:
+            # “Equipment”, above a recipe without headings
+            row.above, under = not fed, None if fed else under
         row.under = under
     _mark_above(rows)
     _name_the_list(rows)
+
+
+_SURE_FOOD = 2.0
+"""How much a line with an amount looks like food that is one without a doubt. Judgement."""
+_ANSWER = re.compile(
+    r"^(?:yes|no|nope|sure|absolutely|definitely|of course|not really|i (?:like|use|would|do|don)"
+    r"|you (?:can|could))\b",
+    re.I,
+)
+
+
+def _answers_are_clutter(rows: list[Row]) -> None:
+    """“Can I make it in a slow cooker?”, and below it what is answered."""
+    for row, below in pairwise(rows):
+        if row.plain.endswith("?") and row.look.clutter and _ANSWER.match(below.plain):
+            below.look = replace(below.look, clutter=True)
 
 
 _COUNTS = re.compile(r"\W*(?:\d|[½¼¾⅓⅔]|an?\b|one\b|two\b|three\b|four\b|half\b)", re.I)

@@ -1,0 +1,39 @@
+"""Lines among and below the steps that are no steps: tips, clutter, farewells, comments."""
+
+import re
+
+from pneumachron.recipes.reading.looks import NUMBERED
+from pneumachron.recipes.reading.rows import Row
+
+TIP = re.compile(
+    r"^p\.?\s?s\.\s|^(?:(?:cook|chef)[’']?s )?(?:(?:tips?|notes?)(?: (?:for|on|about) [^:.]{1,30})?"
+    r"|nb|p\.?s\.?|(?:to )?(?:store|reheat|freeze)|storage"
+    r"|storing|reheating|leftovers|make[- ]ahead|variations?|substitutions?|swaps?)\s*[:–-]\s",
+    re.I,
+)
+"""A line among the steps that is no step."""
+
+
+def is_clutter(row: Row) -> bool:
+    """What is numbered among the steps is one of them, whatever it says."""
+    if row.under != "steps":
+        return row.look.clutter
+    of_a_reader = _OF_A_READER.match(row.plain) is not None
+    return (row.look.clutter or of_a_reader) and not NUMBERED.match(row.raw)
+
+
+_OF_A_READER = re.compile(
+    r"^(?:update|edit)\s*:|^(?:i|we)(?:['’]ve| have)? (?:just |finally )?(?:made|tried|did|cooked"
+    r"|doubled) (?:this|it|these|them)\b|^(?:super |sehr )?lecker\b|^habe? (?:ich |es )?\d",
+    re.I,
+)
+"""“I made this last night with 2 kg of belly”, below the steps: a comment, and no step."""
+
+
+def is_farewell(row: Row) -> bool:
+    """A short last line that says nothing of work, or what a reader says below them."""
+    if NUMBERED.match(row.raw):
+        return False
+    if _OF_A_READER.match(row.plain):
+        return True
+    return row.look.work <= 0 and len(row.plain.split()) <= 6
