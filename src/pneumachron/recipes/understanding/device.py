@@ -68,6 +68,7 @@ LID = any_of(
     r"\bcasserole\b",
     r"\btightly\b",
     r"\b(packets?|parcels?|pouch(es)?)\b",
+    r"\b(roasting|oven|cooking) bag\b",
     r"\bclay pot\b",
     r"\btagine\b",
     r"\bschmor\w+",

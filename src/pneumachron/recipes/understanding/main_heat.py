@@ -63,7 +63,9 @@ _UNTIL_DONE = re.compile(
 def _is_main_heat(sentence: str, device: Device | None) -> bool:
     """Whether the times of a sentence may be those of the main heat."""
     both_sides = device == "grill" and SIDES.search(sentence)
-    aside = ASIDE.search(sentence) and not (_cooks_long(sentence) or _UNTIL_DONE.search(sentence))
+    heated = device == "slow" and _AT_A_LEVEL.search(sentence) is not None
+    told = heated or _cooks_long(sentence) or _UNTIL_DONE.search(sentence)
+    aside = ASIDE.search(sentence) and not told
     if not both_sides and aside:
         return False
     if device == "grill":
@@ -81,6 +83,8 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     return device != "oven" or said or bool(temperatures_in(sentence)) or _cooks_long(sentence)
 
 
+_AT_A_LEVEL = re.compile(r"\b(?:on|to|at) (?:low|high)\b(?! heat)", re.I)
+"""“Set to low and leave it for 10 hours.”"""
 _LONG_SIMMER_S = 2700.0
 """What simmers so long before an oven is the meat. Judgement."""
 _ONLY_A_TIME = re.compile(

@@ -28,6 +28,7 @@ from pneumachron.recipes.understanding.oven_heat import heat_named_c, oven_heat_
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.side_work import without_side_work
+from pneumachron.recipes.understanding.slow_cooker import one_after_another, words_of_its_level
 
 Method: TypeAlias = Literal[
     "smoker", "oven_lid", "oven_open", "slow_low", "slow_high", "grill", "stovetop_pressure",
@@ -75,7 +76,7 @@ def read_method(recipe: Recipe) -> Cooking:
     if (overnight := _by_the_clock(recipe, device)) and _is_far_longer(overnight, spans):
         return overnight
     if device == "slow":
-        spans = spans[:1]
+        spans = one_after_another(spans)
     if device == "pressure":
         sealed = [item for item in spans if _UNDER_PRESSURE.search(item.sentence)]
         if not sealed and _UNDER_PRESSURE.search(recipe.description):
@@ -89,7 +90,8 @@ def read_method(recipe: Recipe) -> Cooking:
         device = "simmer"
         spans = [item for item in spans if not OVEN.search(_BRAISE.sub("", item.sentence))]
     spans = [item for item in spans if not _is_finish(item, first)]
-    method = _of_device(device, _told_before(recipe, first)) if device else None
+    told_by = words_of_its_level if device == "slow" else _told_before
+    method = _of_device(device, told_by(recipe, first)) if device else None
     more = _by_weight(recipe, first) - 1.0
     return Cooking(
         method=method,
@@ -201,7 +203,14 @@ _POUND_KG = 0.45359237
 def _with_told_totals(spans: list[HeatSpan]) -> list[HeatSpan]:
     """“1½ hrs per pound (10–11 hrs)”: the time of all of it is told beside."""
     whole = {(item.step, item.place) for item in spans if not item.per}
-    return [item for item in spans if not (item.per and (item.step, item.place) in whole)]
+    return [
+        item for item in spans
+        if not item.per or (item.step, item.place) not in whole or _PLUS.search(item.sentence)
+    ]  # fmt: skip
+
+
+_PLUS = re.compile(r"\bplus\b|\+ ?\d|\band (?:an? )?(?:extra|additional)\b", re.I)
+"""“45 minutes per kilo plus 30 minutes”: both count."""
 
 
 MOST_ROASTS = 4
