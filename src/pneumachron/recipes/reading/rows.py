@@ -92,7 +92,8 @@ class Text:
         timed = TIMES.search(plain) or (self.times and _ONLY_COOKS.match(plain))
         told_more = len(_OTHER_WORDS.findall(plain.lower())) >= _MOST_OTHER_WORDS
         short = len(plain.split()) < 20 and not told_more
-        if timed and short and heading_of(line) is None:
+        work = _IN_THE_OVEN.match(plain) and any(row.heading == "steps" for row in self.rows)
+        if timed and short and not work and heading_of(line) is None:
             self.times = f"{self.times} {plain}".strip()
             return
         if first and heading_of(line) is None:
@@ -143,6 +144,8 @@ _NAMES_THE_DISH = re.compile(
 """“Cook: direct, over hardwood coals, 4 h, mop and flip”: so much more is work. Judgement."""
 _ONLY_COOKS = re.compile(r"^cook(?:ing)?(?: time)? (?:about )?\d[^.,;]{0,20}$", re.I)
 """“Cook 1 hr 45 mins”, below “Prep 15 mins”."""
+_IN_THE_OVEN = re.compile(r"^in the oven\b", re.I)
+"""Among the steps it is one of them; above them it is a time."""
 _DASHED = re.compile(r"^((?:for )?(?:the )?[a-z]+(?: [a-z]+){0,3})\s*[—–-]+\s*$", re.I)
 _BESIDE_A_NAME = re.compile(r"\s+[|·]\s+|\s{3,}")
 """“By Ida Marsh | 12 servings | 3 hours”."""

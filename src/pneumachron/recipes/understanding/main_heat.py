@@ -2,7 +2,6 @@
 
 import re
 from dataclasses import dataclass
-from typing import Literal
 
 from pneumachron.recipes.understanding.device import ASIDE, BROIL, LID, OVEN, SIDES, SIMMER, Device
 from pneumachron.recipes.understanding.durations import durations_in, in_figures, temperatures_in
@@ -46,8 +45,8 @@ class HeatSpan:
     """Where in the sentence it stands."""
     in_all: bool = False
     """“6 to 8 hours total”."""
-    per: Literal["", "lb", "kg"] = ""
-    """“An hour a pound”: for each of what the meat weighs."""
+    per_kg: float | None = None
+    """“An hour a pound”: the weight for which it is told [kg]."""
     after: bool = False
     """“After two hours add the prunes”."""
 
@@ -96,10 +95,26 @@ _ONLY_A_TIME = re.compile(
 """A card that says "Oven 160 C. Cover. 3 hours."."""
 
 
+def _by_device(sentence: str) -> list[str]:
+    """“Simmer for 1 hour, then bake 20 minutes with the glaze” is the work of two."""
+    first, *later = THEN.split(sentence)
+    timed = durations_in(first) and all(map(durations_in, later))
+    moved = any(OVEN.search(part) or _GRILLS.search(part) for part in later)
+    return [first, *later] if later and timed and moved and SIMMER.search(first) else [sentence]
+
+
+_GRILLS = re.compile(r"\bgrill\w*|\bbarbecu\w*", re.I)
+
+
 def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
     """Times of a step that cook the meat with the main heat."""
     found: list[HeatSpan] = []
-    for place, told in enumerate(sentences_in(step)):
+    told_at = [
+        (place, part) for place, told in enumerate(sentences_in(step)) for part in _by_device(told)
+    ]  # fmt: skip
+    for place, told in told_at:
+        if device == "simmer" and _GRILLS.search(told) and not SIMMER.search(told):
+            continue  # what was simmered is charred
         said = _in_hours(told) if device == "slow" else told
         sentence = _with_its_unit(said, hours=bool(found) and found[-1].low_s >= 3600)
         heat = _heat_in(sentence, device)
@@ -117,7 +132,7 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
                 sentence,
                 span.start,
                 in_all=_IN_ALL.match(timed[span.end :]) is not None,
-                per=_per_weight(timed[span.end : span.end + _NEAR]),
+                per_kg=_per_weight(timed[span.end : span.end + _NEAR]),
                 after=_AFTER.search(timed[: span.start]) is not None,
             )
             for span in durations_in(timed)
@@ -127,21 +142,26 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
 
 
 _PER_WEIGHT = re.compile(
-    rf"(?:\b(?:an?|per|each|every|the) |(?:^|(?<=[a-z]))/ ?)(?P<unit>{HEAVY_UNIT})\b", re.I
+    rf"(?:\b(?:an?|per|each|every|the) |(?:^|(?<=[a-z]))/ ?)"
+    rf"(?:(?P<many>\d{{1,3}}) ?(?P<small>g|gram(?:me)?s?)\b|(?P<unit>{HEAVY_UNIT})\b)",
+    re.I,
 )
 _NEAR = 24
 """Characters behind a time in which it is said that it is for a pound. Judgement."""
-
-
-_OF_ANOTHER = re.compile(r"[(\d]|\bhours?\b")
+_OF_ANOTHER = re.compile(r"\(|\bhours?\b|\d ?(?:min|h\b|-|–|to\b)")
 """“4 to 5 hours (about an hour a pound)”: the pound is that of another time."""
+POUND_KG = 0.45359237
+"""Published: international yard and pound agreement of 1959."""
 
 
-def _per_weight(told: str) -> Literal["", "lb", "kg"]:
+def _per_weight(told: str) -> float | None:
+    """The weight for which a time is told [kg]: “30 minutes per 500 g”."""
     found = _PER_WEIGHT.search(_OF_ANOTHER.split(told)[0])
     if found is None:
-        return ""
-    return "kg" if found["unit"].lower().startswith("k") else "lb"
+        return None
+    if found["small"]:
+        return float(found["many"]) / 1000.0 or None
+    return 1.0 if found["unit"].lower().startswith("k") else POUND_KG
 
 
 _AFTER = re.compile(r"\b(?:after|at) (?:about |around |the first )?$", re.I)

@@ -196,17 +196,18 @@ def _told_before(recipe: Recipe, main: HeatSpan) -> str:
 
 _POT = any_of(r"\bdutch oven\b", r"\bcocotte\b", r"\bcasserole\b")
 _FINISHES = any_of(r"\bunwrap", r"\buncover", r"\bopen\b")
-_POUND_KG = 0.45359237
-"""Published: international yard and pound agreement of 1959."""
 
 
 def _with_told_totals(spans: list[HeatSpan]) -> list[HeatSpan]:
     """“1½ hrs per pound (10–11 hrs)”: the time of all of it is told beside."""
-    whole = {(item.step, item.place) for item in spans if not item.per}
+    whole = {(item.step, item.place) for item in spans if item.per_kg is None}
     return [
-        item for item in spans
-        if not item.per or (item.step, item.place) not in whole or _PLUS.search(item.sentence)
-    ]  # fmt: skip
+        item
+        for item in spans
+        if item.per_kg is None
+        or (item.step, item.place) not in whole
+        or _PLUS.search(item.sentence)
+    ]
 
 
 _PLUS = re.compile(r"\bplus\b|\+ ?\d|\band (?:an? )?(?:extra|additional)\b", re.I)
@@ -219,7 +220,7 @@ MOST_ROASTS = 4
 
 def _by_weight(recipe: Recipe, main: HeatSpan) -> float:
     """How often a time counts that is given for a pound or a kilogram."""
-    if not main.per:
+    if main.per_kg is None:
         return 1.0
     meat = read_meat(read_ingredients(recipe.ingredients), recipe.title, recipe.steps)
     if meat.mass_kg is None:
@@ -227,7 +228,7 @@ def _by_weight(recipe: Recipe, main: HeatSpan) -> float:
     # two roasts side by side take as long as one of them
     several = meat.count is not None and 1 < meat.count <= MOST_ROASTS
     mass_kg = meat.mass_kg / meat.count if several and meat.count else meat.mass_kg
-    return mass_kg if main.per == "kg" else mass_kg / _POUND_KG
+    return mass_kg / main.per_kg
 
 
 def _of_device(device: Device | None, sentence: str) -> Method | None:
