@@ -263,6 +263,6 @@ def test_capitals_keep_what_must_be_a_capital() -> None:
         "GRANNY'S RIBS\n\n2 LB BABY BACK RIBS\n2 T SALT\n1 C BBQ SAUCE\n\nI RUB THEM WITH THE SALT."
         " BAKE AT 300°F FOR 2 1/2 HRS. BRUSH WITH THE SAUCE AND BROIL 5 MIN. SERVES 4."
     ).recipe
-    assert recipe.title == "Granny's ribs"
+    assert recipe.title == "Granny's Ribs"
     assert recipe.ingredients == ("2 lb baby back ribs", "2 T salt", "1 c BBQ sauce")
     assert "at 300°F for 2 1/2 hrs. Brush" in " ".join(recipe.steps)

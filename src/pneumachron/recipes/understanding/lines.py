@@ -15,7 +15,7 @@ from lark.exceptions import LarkError
 
 from pneumachron.recipes.understanding.measures import unit_names, unit_of, unit_pattern
 from pneumachron.recipes.understanding.number_words import in_figures
-from pneumachron.recipes.understanding.patterns import LENGTH, PICTURE
+from pneumachron.recipes.understanding.patterns import LENGTH, PICTURE, WEIGHT_UNIT
 
 MAX_NUMBER = 24
 """Characters of a number."""
@@ -262,7 +262,9 @@ def read_line(text: str) -> Line:
     name, aside = _name_of(rest)
     told = length["long"] if length else ""
     what_for = (purpose[1] or purpose[2]).strip().lower() if purpose else ""
-    asides = [what_for, lead[1].lower() if lead else "", told, amount.aside, aside]
+    sized = amount.low > 1.0 and amount.unit in {"", "rack", "piece"}
+    size = f"{amount.aside} each" if sized and _SIZE_OF_ONE.match(amount.aside) else amount.aside
+    asides = [what_for, lead[1].lower() if lead else "", told, size, aside]
     unit = amount.unit
     if unit == "clove" and not name:
         if not re.search(r"\d|\b(?:an?|one|two|three|four|five|six)\b", plain, re.I):
@@ -335,6 +337,8 @@ _LENGTH = re.compile(
     re.I,
 )
 """“3 cm piece of ginger”: one piece, so long."""
+_SIZE_OF_ONE = re.compile(rf"(?:about |ca\.? )?\d[\d.,/½¼¾ ]*[ -]?{WEIGHT_UNIT}$", re.I)
+"""“2 (3 pound) racks”: what stands between the number and the thing is said of each."""
 _THOUSANDS = re.compile(
     r"(?<![\d.,])(\d{1,3})[.,](\d{3})(?=\s*(?:g|gr|grams?|ml|millilit(?:re|er)s?)\b)", re.I
 )
