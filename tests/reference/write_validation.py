@@ -370,8 +370,9 @@ changed for them (`tests/recipes/strangers`). Precision / recall in %, the first
 The test half is not looked at while mending.
 
 Two more checks need no label: each text of the first half is dressed otherwise (capitals, units in
-full, numbers in words, a page, Markdown: `test_in_other_dress.py`), and put among lines that stand
-around recipes (`company.txt`, `test_in_other_company.py`). What a cook would read in it stays the same.
+full, numbers in words, a page, Markdown: `test_in_other_dress.py`), and three are put among lines
+that stand around recipes (`company.txt`, `test_in_other_company.py`). What a cook would read in
+them stays the same.
 """
 
 
