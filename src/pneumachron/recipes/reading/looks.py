@@ -59,7 +59,8 @@ CLUTTER = any_of(
     r"^(?:get|see|find|click|read|recipe|here)\b.*\bhttps?://",
     r"^[\d.,]+\s?[km]? (?:views|subscribers|followers)\b",
     r"^get the (?:free )?app\b|^start free\b",
-    r"^update\s*:", r"\b\d+ ?(?:kcal|calories)\b",
+    r"^update\s*:",
+    r"^cook(?:ing)? times? (?:by|per) (?:weight|size|pound|kilo)\b", r"\b\d+ ?(?:kcal|calories)\b",
     r"^cook mode\b|\bscreen from going dark\b|^keep (?:your )?screen (?:awake|on)\b",
     r"^(?:copy to clipboard|get ingredients|watch (?:the |this )?(?:video|how)"
     r"|(?:hide|show) images?|read more|continue reading|see (?:more|also)|show (?:more|less|all)"

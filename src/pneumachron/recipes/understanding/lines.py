@@ -407,7 +407,8 @@ _DONE = (
 )
 """“Ginger grated”: how it is prepared, behind the name."""
 _BREAKS = re.compile(
-    r",|;| - | – | — |\s(?=(?:mixed with|(?:plus|\+) (?:extra|more)"
+    r",(?!\d{1,2}\s?(?:kg|g|cm|l|EL|TL)\b)|;| - | – | — "
+    r"|\s(?=(?:mixed with|(?:plus|\+) (?:extra|more)"
     r"|in (?:one|two|three|four) pieces?|on top|for (?:the |frying|brushing|smoking|serving|spritz"
     r"|garnish|sprinkling|topping|dusting|greasing)"
     r"|cut in|as an? |to (?:taste|serve|garnish|finish))\b)"

@@ -225,7 +225,8 @@ def _mass(line: Line) -> float | None:
 
 
 _EACH = re.compile(
-    r"\beach\b|\bea\b|@\s?\d|\bavg\b|\baverage\b"
+    r"\beach\b|\bea\b|\bje\b|\bpro (?:st(?:ü|ue)ck|leiter)\b|(?<=\s)à(?=\s?\d)"
+    r"|@\s?\d|\bavg\b|\baverage\b"
     r"|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b"
     rf"|{WEIGHT_UNIT}\.? (?:a|to the|to a) (?:rack|slab|roast|rib|portion|side)\b",
     re.I,
@@ -257,7 +258,11 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
                 many = line.amount or 1.0
                 if many <= 1.0 or _TOGETHER.search(line.raw):
                     return one, True
-                each = bool(_EACH.search(line.raw) or _SIZED.match(in_figures(line.raw)))
+                each = bool(
+                    _EACH.search(line.raw)
+                    or _TIMES.match(line.raw)
+                    or _SIZED.match(in_figures(line.raw))
+                )
                 # “2 racks, about 3 lb” is said of both, or of each: it is asked
                 return (one * many, True) if each else (one, False)
     return None, True
@@ -361,7 +366,7 @@ _CUT_INTO = re.compile(r"\bcut (?:in|into) ([2-9]|1\d)(?= by\b|,|$)", re.I)
 _ONE_SLAB = re.compile(r"\b(?:one|(1)) (?:slab|plate|piece)\b", re.I)
 _ABOUT_SO_MANY = re.compile(r"\((?:about|approx\.?|ca\.?|around) (\d{1,2})\)", re.I)
 """“2.4 kg (about 8)”."""
-_TIMES = re.compile(r"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?(?:kg|g|lbs?|pounds?)\b", re.I)
+_TIMES = re.compile(rf"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?{WEIGHT_UNIT}\b", re.I)
 """“2 x 2 kg joints”: their weight is one amount, and they are two."""
 
 

@@ -37,8 +37,15 @@ def oven_heat_c(steps: tuple[str, ...], step: int, place: int, start: int) -> fl
 
 def heat_named_c(text: str) -> float | None:
     """Heat of an oven or a pit that a text names once, as above a recipe: “Pit: 275 °F”. [°C]"""
-    found = {item.temp_c for sentence in sentences_in(text) for item in _of_the_oven(sentence)}
+    told = (sentence for sentence in sentences_in(text) if not _OF_OTHER_DAYS.search(sentence))
+    found = {item.temp_c for sentence in told for item in _of_the_oven(sentence)}
     return found.pop() if len(found) == 1 else None
+
+
+_OF_OTHER_DAYS = re.compile(
+    r"\b(?:would|used to|did|was|were|made|tried|cooked|smoked|by weight|needs?)\b", re.I
+)
+"""“My father would smoke them all day at 225”: a story, and no heat of this recipe."""
 
 
 def _clause(sentence: str, at: int) -> tuple[int, int]:

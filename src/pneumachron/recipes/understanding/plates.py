@@ -9,7 +9,7 @@ _WORDS = {
     "ten": 10, "twelve": 12, "half a dozen": 6, "a dozen": 12, "fifteen": 15, "twenty": 20,
 }  # fmt: skip
 _WORD = re.compile(rf"\b(?:{'|'.join(sorted(_WORDS, key=len, reverse=True))})\b", re.I)
-_SPAN = r"(?P<low>\d{1,3})(?:\s*(?:-|–|to|or)\s*(?P<high>\d{1,3}))?"
+_SPAN = r"(?P<low>\d{1,3})(?:\s*(?:-|–|to|or|bis)\s*(?P<high>\d{1,3}))?"
 _NUMBERS = re.compile(
     _SPAN
     + r"(?! ?(?:racks?|slabs?|lbs?|pounds?|kg|kilos?|g\b|cups?|quarts?|lit(?:er|re)s?|ml)\b)(?!\d)"
@@ -31,7 +31,8 @@ _COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good |greedy |big |normal )?{_EATE
 _AT_THE_END = re.compile(
     r"\b(?:serves?|servings(?: per \w+)?|feeds?|fed|does|makes|yields?|ergibt|enough for|für"
     r"|(?:a )?family of"
-    r"|we(?:['’]re| are)|get|served? (?:it )?(?:to|for)|served|for)"
+    r"|we(?:['’]re| are)|plenty for|(?:will|would|should|could) do|get"
+    r"|served? (?:it )?(?:to|for)|served|for)"
     rf"(?: about|:| the)*\s+{_SPAN}(?!\.\d)"
     r"(?=\s*(?:-?ish\b|of (?:us|you)\b|you (?:want|need|will)\b|(?:portions )?out of (?:it|this)\b"
     r"|\.|!|:|\)| \(|$|eas(?:il)?y|generously|and (?!an? (?:half|quarter))|with "
@@ -41,6 +42,12 @@ _AT_THE_END = re.compile(
     re.I,
 )
 """“Serves 6.” within a step: a number of people and nothing that is measured."""
+_WITH_THE_YOUNG = re.compile(
+    r"\b(?P<old>\d{1,2}) adults?,? (?:and|&|plus|\+) (?P<young>\d{1,2})"
+    r" (?:kids|children|little ones)\b",
+    re.I,
+)
+"""“4 adults and 2 kids” are six plates."""
 _FEEDS = re.compile(
     rf"\b(?:serves|feeds|fed)(?: about| around)? {_SPAN}\b(?! ?[.,]\d)"
     r"(?! ?(?:min|hour|hr|h\b|°|cm|mm|lb|kg|g\b|oz|degrees|days?|weeks?|cups?|times))",
@@ -49,7 +56,7 @@ _FEEDS = re.compile(
 """“Feeds six if your brother comes.”"""
 _BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})(?:\s*[-–]\s*(?P<high>\d{1,2}))?\s*\.?$")
 """“… cheddar, scallions. 6-8”, as the last words of a card."""
-_FOR = re.compile(r"(?<!enough )\bfor (?=\d)", re.I)
+_FOR = re.compile(r"(?<!enough )(?<!plenty )\bfor (?=\d)", re.I)
 _THINGS = re.compile(r"(?:makes|yields?)(?: about)? \d+\W*$", re.I)
 _STORY = re.compile(
     r"[^.!?]*\b(?:i|we) (?:first |once |last |often |usually )?"
@@ -59,6 +66,10 @@ _STORY = re.compile(
 MOST_MADE = 16
 """“Makes about 24” counts wings and no people. Judgement."""
 MOST = 200
+
+
+def _all_of_them(found: re.Match[str]) -> str:
+    return f"{int(found['old']) + int(found['young'])} people"
 
 
 def read_plates(recipe: Recipe) -> float | None:
@@ -76,6 +87,7 @@ def read_plates(recipe: Recipe) -> float | None:
     ]
     for text, patterns in places:
         plain = _WORD.sub(lambda found: str(_WORDS[found[0].lower()]), text)
+        plain = _WITH_THE_YOUNG.sub(_all_of_them, plain)
         for pattern in patterns:
             found = pattern.search(plain)
             if found is None:
