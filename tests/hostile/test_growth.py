@@ -25,9 +25,11 @@ from pneumachron.core.schedule.model import Block, Segment, Wait
 from pneumachron.core.schedule.schedule import schedule
 from pneumachron.core.schedule.solver import WORK
 from pneumachron.recipes.errors import RecipeError
+from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.reading.jsonld import loads, markup_free, recipes_in
 from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.understand import understand
 from pneumachron.services.log_rows import rows_of
 from tests.faults.test_restore_mutation import small_backup
@@ -112,6 +114,13 @@ def test_reading(name: str) -> None:
 def test_markup_and_durations() -> None:
     grows_evenly(lambda n: "<" * n + " yields 6", markup_free, 30_000)
     grows_evenly(lambda n: "simmer 1 - 2 hours " * n, durations_in, 200)
+
+
+def test_a_long_story_above_a_recipe() -> None:
+    def told(count: int) -> Recipe:
+        return Recipe("Ribs", ("2 kg ribs",), ("Cook them.",), description="we say i and " * count)
+
+    grows_evenly(told, read_plates, 200)
 
 
 def test_graphs() -> None:

@@ -9,6 +9,7 @@ from pathlib import Path
 
 import pytest
 
+from pneumachron.recipes.reading import read_recipe
 from tests.recipes.test_in_other_dress import RECIPES, seen
 
 NAMES = ("d01", "d06", "d16")
@@ -58,3 +59,13 @@ def test_nor_where_no_heading_says_what_is_which() -> None:
         if (found := seen(text)) != alone
     }  # fmt: skip
     assert not wrong
+
+
+@pytest.mark.parametrize("heading", ["Serve with:", "To serve:", "Serving:"])
+def test_what_is_served_with_it_is_food_and_no_note(heading: str) -> None:
+    recipe = read_recipe(
+        f"Supper\n\nIngredients\n2 kg pork shoulder\n500 ml cider\n{heading}\n8 soft buns\n"
+        "1/2 cup pickles\n\nMethod\nCover and cook at 150 C for 4 hours.\n"
+    ).recipe
+    assert recipe.ingredients[-2:] == ("8 soft buns", "1/2 cup pickles")
+    assert len(recipe.steps) == 1

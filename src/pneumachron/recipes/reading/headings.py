@@ -31,7 +31,7 @@ _NOTES = re.compile(
     r"|leftovers?)(?: (?:and|&) (?:\w+))?(?: (?:tips?|instructions?|leftovers?|it))*"
     r"|(?:easy |recipe |possible )?(?:variations?|substitutions?|swaps?|alternatives)"
     r"(?: (?:and|&|to) (?:\w+))*"
-    r"|(?:what to )?serv(?:e|ing) (?:suggestions?|ideas|with(?: (?:it|this|these|them))?)"
+    r"|serving (?:suggestions?|ideas)"
     r"|what to serve with \w+(?: \w+){0,3})\s*:?$",
     re.I,
 )

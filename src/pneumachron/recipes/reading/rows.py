@@ -136,7 +136,7 @@ _OTHER_WORDS = re.compile(
 )
 _MOST_OTHER_WORDS = 5
 _NAMES_THE_DISH = re.compile(
-    r"(?=[A-Z])[^\d.!?]{0,80}\b(?:pork|beef|ribs?|brisket|wings?|shoulder|butt)\b[^\d.!?]{0,40}"
+    r"[^\d.!?]{0,80}\b(?:pork|beef|ribs?|brisket|wings?|shoulder|butt)\b[^\d.!?]{0,40}"
     r"(?:\(|[,–-] )(?:serves|feeds|makes|for) \d",
     re.I,
 )

@@ -59,13 +59,19 @@ _BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})(?:\s*[-–]\s*(?P<high>\
 _FOR = re.compile(r"(?<!enough )(?<!plenty )\bfor (?=\d)", re.I)
 _THINGS = re.compile(r"(?:makes|yields?)(?: about)? \d+\W*$", re.I)
 _STORY = re.compile(
-    r"[^.!?]*\b(?:i|we) (?:first |once |last |often |usually )?"
-    r"(?:tried|made|cooked|served|did|brought)\b[^.!?]*|[^.!?]*\bon (?:high|low) for \d[^.!?]*",
+    r"\b(?:i|we) (?:first |once |last |often |usually )?"
+    r"(?:tried|made|cooked|served|did|brought)\b|\bon (?:high|low) for \d",
     re.I,
 )
+_SENTENCE = re.compile(r"[^.!?]+[.!?]*")
 MOST_MADE = 16
 """“Makes about 24” counts wings and no people. Judgement."""
 MOST = 200
+
+
+def _without_stories(text: str) -> str:
+    """“I first made it for a party of 20” says nothing of this recipe."""
+    return "".join(told for told in _SENTENCE.findall(text) if not _STORY.search(told))
 
 
 def _all_of_them(found: re.Match[str]) -> str:
@@ -79,7 +85,7 @@ def read_plates(recipe: Recipe) -> float | None:
         (recipe.title, (_COUNTED, _SAID)),
         *((text, (_AT_THE_END, _COUNTED, _FEEDS)) for text in reversed(recipe.steps)),
         # “I first made it for a party of 20” is a story
-        (_STORY.sub("", recipe.description), (_COUNTED, _SAID, _AT_THE_END)),
+        (_without_stories(recipe.description), (_COUNTED, _SAID, _AT_THE_END)),
         *((text, (_AT_THE_END, _COUNTED, _FEEDS)) for text in recipe.notes),
         # “I'm doing mash for 24” is said of another dish
         *((_FOR.sub("", text), (_AT_THE_END, _COUNTED)) for text in recipe.left_out),
