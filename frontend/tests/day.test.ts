@@ -25,6 +25,7 @@ const DAY: DayDraft = {
       from_freezer: false,
       sauce: "half",
       rubbed: false,
+      crackling: false,
       ahead: "today",
       marinade: null,
       parted: false,

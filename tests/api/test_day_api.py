@@ -375,6 +375,34 @@ def test_a_converted_recipe_brings_its_work_along(client: TestClient) -> None:
     assert "a:side0" in starts(found)
 
 
+def test_a_converted_recipe_brings_its_beans_and_its_rind(client: TestClient) -> None:
+    text = (
+        "Shoulder with beans\n\nIngredients\n2 kg pork shoulder, boneless, rind on\n"
+        "300 g dried haricot beans, soaked overnight\n400 ml stock\n\nMethod\n"
+        "Roast at 220 C for 30 minutes until the rind crackles, then with beans and stock at 160 C"
+        " for 3 hours.\n"
+    )
+    recipe = client.post("/api/recipes/read", content=text.encode()).json()["recipe"]
+    done = client.post("/api/recipes/convert", json={"recipe": recipe, "pot": "tenor"}).json()
+    assert done["crackling"]
+    assert [extra["when"] for extra in done["extras"]] == ["first_run"]
+    brought = {name: done[name] for name in ("extras", "crackling")}
+    dish = {"dish_id": "a", "title": "Pork", "plan": done["request"], **brought}
+    blocks = starts(ask(client, {"table": TABLE.isoformat(), "dishes": [dish]}))
+    assert blocks["a:side0"] < blocks["a:run0"] < blocks["a:crackling"]
+    cook = client.post(
+        "/api/cooks", json={"name": "Pork", "plan": done["request"], **brought}
+    ).json()
+    order = [step["step_id"] for step in cook["steps"]]
+    assert order.index("rind") < order.index("side0") < order.index("load")
+    assert order.index("set") < order.index("crackling") < order.index("carve")
+    # one wording: the conversion tells of the rind as the cook does
+    said = " ".join(step["text"] for step in done["steps"])
+    rind = [step["title"] for step in cook["steps"] if step["step_id"] in {"rind", "crackling"}]
+    assert len(rind) == 2
+    assert all(text in said for text in rind)
+
+
 def test_an_end_that_is_forecast_moves_what_follows(client: TestClient) -> None:
     plain = ask(client, day(BRISKET))
     run = next(item for item in plain["blocks"] if item["block_id"] == "a:run0")

@@ -13,7 +13,7 @@ from pneumachron.core.planning.batches import batches
 from pneumachron.core.planning.parting import parted
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.serving import leftovers
-from pneumachron.core.procedure.choices import Extra
+from pneumachron.core.procedure.choices import Ahead, Extra
 from pneumachron.core.procedure.step import Step, StepKind
 from pneumachron.core.schedule.actuals import Actual, actuals
 from pneumachron.core.schedule.blocks import cold_chain, day_blocks, dish_blocks
@@ -352,6 +352,39 @@ def test_a_side_in_a_run_of_its_own_and_a_recipes_own_work() -> None:
     side = next(item for item in blocks if item.block_id == "a:side0")
     hold = next(part for part in side.segments if part.kind == "hold")
     assert hold.likely_s == 480.0
+
+
+def test_pulses_have_the_cooker_before_the_meat() -> None:
+    """Common practice: they are set aside, and go into the sauce of the meat."""
+    dish = replace(DISHES[0], extras=(Extra("white beans", 12.0, "first_run"),))
+    blocks = dish_blocks(dish)
+    found = schedule(blocks)
+    where = at(found)
+    assert full(found, {}) == []
+    assert where["a:side0"][1] <= where["a:run0"][0] + 0.01
+    down = next(item.segments[-1] for item in blocks if item.block_id == "a:side0")
+    assert (down.work, "hands" in down.lanes) == ("pulses_down", False)  # they foam: never vented
+
+
+@pytest.mark.parametrize("ahead", ["today", "day_before"])
+def test_crackling_is_still_crisp_at_the_table(ahead: Ahead) -> None:
+    """Common practice: the rind is taken off raw, roasted at 220 °C in 25 to 45 min, keeps 1 h."""
+    shoulder = cook_request(load("shoulder_boneless", 1.4, 0.08, 1))
+    dish = Dish("a", "Shoulder", shoulder, finish="broiler", ahead=ahead, crackling=True)
+    blocks = dish_blocks(dish)
+    found = schedule(blocks)
+    where = at(found)
+    assert full(found, {}) == []  # the oven is not wanted twice at a time
+    season = next(item for item in blocks if item.block_id == "a:season")
+    assert season.segments[0].work == "rind_off"
+    hot, roast = where["a:heat_rind"], where["a:crackling"]
+    assert roast[0] - hot[0] >= 1200.0 - 0.01
+    assert 25 * 60 <= roast[1] - roast[0] <= 45 * 60
+    assert -3600.0 - 0.01 <= roast[1] <= 0.01
+    without = dish_blocks(replace(dish, crackling=False))
+    assert {item.block_id for item in blocks} - {item.block_id for item in without} == {
+        "a:heat_rind", "a:crackling",
+    }  # fmt: skip
 
 
 def test_a_whole_brisket_is_parted_and_runs_hold_one_kind() -> None:

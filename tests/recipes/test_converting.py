@@ -63,7 +63,7 @@ RULES: list[tuple[str, tuple[str, ...], str, list[str], str]] = [
     ("sugar_in_rub", ("100 g sugar",), "changed", ["season", "finish"], "sugar"),
     ("sweet_sauce_after", ("1 cup barbecue sauce",), "moved", ["finish"], "barbecue"),
     ("thick_on_top", ("2 tbsp tomato paste",), "moved", ["top"], "tomato"),
-    ("foaming_apart", ("1 cup pearl barley",), "moved", ["own_run"], "barley"),
+    ("foaming_apart", ("1 cup pearl barley",), "moved", ["first_run"], "barley"),
     ("flour_left_off", ("2 tbsp flour",), "moved", ["after"], "flour"),
     ("starch_after", ("1 tbsp cornstarch",), "moved", ["after"], "cornstarch"),
     ("dairy_after", ("200 ml cream",), "moved", ["after"], "cream"),

@@ -342,7 +342,7 @@ def test_the_heat_of_the_long_time_is_read_not_of_the_blast_before() -> None:
         ("1/2 cup plum sauce", "finish"), ("1 cup buttermilk", "after"),
         ("1/2 cup peanut butter", "top"), ("1 bunch kale", "after"), ("1 jar salsa", "top"),
         # a can is cooked already: it is warmed in the sauce, and needs no run of its own
-        ("1 can kidney beans", "after"), ("1 cup dried beans", "own_run"),
+        ("1 can kidney beans", "after"), ("1 cup dried beans", "first_run"),
         ("1/2 cup breadcrumbs", "after"),
         ("1 cup coleslaw", "beside"), ("1/2 cup raisins", "after"), ("1 cup root beer", "pot"),
         ("1 bunch coriander", "after"), ("1/4 cup chili garlic sauce", "top"),

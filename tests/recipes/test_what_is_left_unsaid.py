@@ -5,6 +5,9 @@ All texts are invented; what a cook reads in them is common practice.
 
 import pytest
 
+from pneumachron.core.procedure.before_lid import rind_off
+from pneumachron.core.procedure.step import Brought
+from pneumachron.core.procedure.to_table import crackling_steps
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.errors import RecipeError
@@ -183,7 +186,7 @@ Pour in the cider and roast at 150 C for 3 1/2 hours.
 
 def test_a_rind_is_taken_off_and_roasted_on_its_own() -> None:
     text = told(of(ROAST.format(skin="skin on and scored")))
-    assert text.index("Take the rind off") < text.index("roast the rind flat")
+    assert text.index("Take the rind off") < text.index("Roast the rind flat")
 
 
 def test_no_rind_where_there_is_no_skin() -> None:
@@ -289,11 +292,24 @@ def test_short_words_of_a_message() -> None:
 
 @pytest.mark.parametrize(("food", "said"), [
     ("500 g pappardelle", "Meanwhile boil pappardelle separately"),
-    ("500 g dried black beans", "Cook dried black beans first"),
+    ("500 g dried black beans", "First cook dried black beans separately"),
     ("1 kg potatoes", "While it rests, cook potatoes separately"),
 ])  # fmt: skip
 def test_what_is_cooked_apart_is_told_how(food: str, said: str) -> None:
     assert said in told(made(WET, more=("500 ml stock", food)))
+
+
+def test_beans_come_back_into_the_sauce() -> None:
+    """They were cooked first and never mentioned again."""
+    text = told(made(WET, more=("500 ml stock", "500 g dried black beans")))
+    assert text.index("First cook dried black beans") < text.index("Stir in dried black beans")
+
+
+def test_a_recipe_tells_of_the_rind_in_the_words_of_the_cook() -> None:
+    done = of(ROAST.format(skin="skin on and scored"))
+    said = [message for step in done.steps for message in step.said]
+    of_the_cook = [rind_off(), *crackling_steps(Brought(crackling=True))]
+    assert [step.said for step in of_the_cook if step.said not in said] == []
 
 
 def test_minutes_of_what_has_a_run_of_its_own() -> None:

@@ -32,6 +32,7 @@ from pneumachron.text.say import say
 EXTRAS = (
     Extra("Slaw", 10, "before_pot"),
     Extra("Beans", 4, "own_run"),
+    Extra("Lentils", 8, "first_run"),
     Extra("Bread", 3, "beside"),
 )
 

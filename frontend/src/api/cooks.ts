@@ -183,6 +183,7 @@ export interface Begin {
   ahead?: NonNullable<BeginIn["ahead"]>;
   from_freezer?: boolean;
   rubbed?: boolean;
+  crackling?: boolean;
   marinade?: Exclude<BeginIn["marinade"], undefined>;
   fat_mm?: number | null;
   sear_min?: number | null;
@@ -192,13 +193,14 @@ export interface Begin {
 }
 
 const AS_USUAL: Required<
-  Pick<Begin, "extras" | "sauce" | "ahead" | "from_freezer" | "rubbed" | "leftovers">
+  Pick<Begin, "extras" | "sauce" | "ahead" | "from_freezer" | "rubbed" | "crackling" | "leftovers">
 > = {
   extras: [],
   sauce: "half",
   ahead: "today",
   from_freezer: false,
   rubbed: false,
+  crackling: false,
   leftovers: "chill",
 };
 

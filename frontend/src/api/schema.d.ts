@@ -1943,6 +1943,12 @@ export interface components {
              * @default false
              */
             rubbed: boolean;
+            /**
+             * Crackling
+             * @description its rind is roasted crisp on its own
+             * @default false
+             */
+            crackling: boolean;
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
@@ -2311,6 +2317,11 @@ export interface components {
              * @description the rub stays on overnight
              */
             rubbed: boolean;
+            /**
+             * Crackling
+             * @description its rind is roasted crisp on its own
+             */
+            crackling: boolean;
             /**
              * Extras
              * @description other work, for the day
@@ -2894,6 +2905,12 @@ export interface components {
              * @default false
              */
             rubbed: boolean;
+            /**
+             * Crackling
+             * @description its rind is roasted crisp on its own
+             * @default false
+             */
+            crackling: boolean;
             /** Marinade */
             marinade?: ("mild" | "strong_acid" | "fruit_enzymes" | "fruit") | null;
             /**
@@ -3170,7 +3187,7 @@ export interface components {
              * When
              * @enum {string}
              */
-            when: "before_pot" | "beside" | "own_run" | "at_end";
+            when: "before_pot" | "first_run" | "beside" | "own_run" | "at_end";
         };
         /**
          * FaultsIn
@@ -3699,7 +3716,7 @@ export interface components {
              * When
              * @enum {string}
              */
-            when: "cure" | "season" | "sear" | "pot" | "top" | "own_run" | "after" | "finish" | "beside";
+            when: "cure" | "season" | "first_run" | "sear" | "pot" | "top" | "own_run" | "after" | "finish" | "beside";
             /** Text */
             text: string;
         };

@@ -112,7 +112,7 @@ export function zonedTime(moment: Date): string {
 
 type FromRecipe = Pick<
   ConvertedOut,
-  "shopping" | "marinade" | "rubbed" | "extras" | "lines" | "steps"
+  "shopping" | "marinade" | "rubbed" | "crackling" | "extras" | "lines" | "steps"
 >;
 
 /** A planned cook goes onto the day, with what its recipe wants besides. */
@@ -127,6 +127,7 @@ export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void 
     from_freezer: false,
     sauce: "half",
     rubbed: recipe?.rubbed ?? false,
+    crackling: recipe?.crackling ?? false,
     ahead: "today",
     marinade: recipe?.marinade ?? null,
     parted: false,

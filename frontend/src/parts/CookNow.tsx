@@ -10,6 +10,7 @@ interface Props {
   recipe?: RecipeCard;
   extras?: Extra[];
   rubbed?: boolean;
+  crackling?: boolean;
   marinade?: Marinade | null;
   /** What stands here has no answer yet. */
   wait?: boolean;
@@ -17,7 +18,8 @@ interface Props {
 
 /** Straight to the pot with what stands here, by hand; the simulated pot is put beside it there. */
 export function CookNow(props: Props) {
-  const { name, plan, recipe, extras = [], rubbed = false, marinade = null, wait = false } = props;
+  const { name, plan, recipe, extras = [], marinade = null, wait = false } = props;
+  const { rubbed = false, crackling = false } = props;
   const begin = useBegin();
   const [, navigate] = useLocation();
   const trouble = begin.error ? troubleOf(begin.error) : null;
@@ -34,6 +36,7 @@ export function CookNow(props: Props) {
               recipe: recipe ?? null,
               extras,
               rubbed,
+              crackling,
               marinade,
             },
             { onSuccess: (cook) => navigate(`/cook?cook=${cook.id}`) },

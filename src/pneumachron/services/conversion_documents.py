@@ -8,6 +8,7 @@ from pneumachron.core.units import show_length, show_mass, show_volume
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.cross_check import CrossCheck
 from pneumachron.recipes.converting.marks import Mark, OutLine
+from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.understand import Understood
 from pneumachron.recipes.writing.day import extra_work, is_rubbed_overnight, marinade_of
@@ -106,6 +107,7 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
         "request": plan_request(done, pot),
         "marinade": marinade_of(done),
         "rubbed": is_rubbed_overnight(done),
+        "crackling": has_rind(done.understood),
         "extras": [asdict(extra) for extra in extra_work(done)],
     }
 

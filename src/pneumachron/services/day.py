@@ -46,6 +46,7 @@ class DishInputs:
     sauce: SauceTo = "half"
     sauce_ml: int | None = None
     rubbed: bool = False
+    crackling: bool = False
     marinade: Marinade | None = None
     fat_mm: int | None = None
     sear_min: float | None = None
@@ -159,6 +160,7 @@ def _dish(item: DishInputs, request: CookRequest, table: datetime) -> Dish:
         sauce=item.sauce,
         sauce_m3=None if item.sauce_ml is None else item.sauce_ml / 1e6,
         rubbed=item.rubbed,
+        crackling=item.crackling,
         marinade=item.marinade,
         fat_m=None if item.fat_mm is None else item.fat_mm / 1000.0,
         sear_s=None if item.sear_min is None else 60.0 * item.sear_min,

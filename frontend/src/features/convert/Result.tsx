@@ -99,6 +99,7 @@ export function Result({ converted, request, units, title }: Props) {
               recipe={recipeCard(title, converted)}
               extras={converted.extras}
               rubbed={converted.rubbed}
+              crackling={converted.crackling}
               marinade={converted.marinade}
             />
           </p>

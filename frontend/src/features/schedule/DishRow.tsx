@@ -86,6 +86,13 @@ export function DishRow(props: Props) {
           on={dish.rubbed ?? false}
           onChange={(on) => onChange({ rubbed: on })}
         />
+        {dish.plan.pieces.some((piece) => HAS_A_RIND.test(piece.cut)) && (
+          <Tick
+            label={say("schedule-crackling")}
+            on={dish.crackling ?? false}
+            onChange={(on) => onChange({ crackling: on })}
+          />
+        )}
         <label className="flex items-center gap-1">
           {say("schedule-marinade")}
           <select
@@ -232,6 +239,7 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
 }
 
 const HAS_A_FAT_CAP = /^(brisket|shoulder)/;
+const HAS_A_RIND = /^(shoulder|picnic|hock)/;
 /** Millimeters of fat that are left: eighths of an inch, as cooks measure it. */
 const FAT_LEFT = [0, 3, 6, 10, 13];
 
@@ -304,6 +312,7 @@ const BROUGHT = [
   "ahead",
   "from_freezer",
   "rubbed",
+  "crackling",
   "marinade",
   "fat_mm",
   "sear_min",
@@ -337,6 +346,7 @@ const sauces = () => [
 
 const whenWords = (): Record<NonNullable<DishOfDay["extras"]>[number]["when"], string> => ({
   before_pot: say("schedule-before-the-cooker"),
+  first_run: say("schedule-cook-first"),
   beside: say("schedule-to-serve"),
   own_run: say("schedule-cook-separately"),
   at_end: say("schedule-at-the-end"),

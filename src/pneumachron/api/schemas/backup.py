@@ -272,6 +272,7 @@ class BroughtIn(Closed):
     from_freezer: bool = False
     parted: bool = False
     rubbed: bool = False
+    crackling: bool = False
     marinade: Marinade | None = None
     fat_m: Annotated[float | None, Field(ge=0, le=0.03)] = None
     sauce_m3: Annotated[float | None, Field(ge=3e-5, le=3e-3)] = None

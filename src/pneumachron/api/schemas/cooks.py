@@ -53,6 +53,7 @@ class BeginIn(Closed):
     ahead: Annotated[Ahead, Field(description="eaten the day it is cooked, or later")] = "today"
     from_freezer: Annotated[bool, Field(description="it is thawed first")] = False
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
+    crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")] = False
     marinade: Marinade | None = None
     fat_mm: FatLeft = None
     sear_min: SearMinutes = None
@@ -70,6 +71,7 @@ class BeginIn(Closed):
             self.ahead,
             from_freezer=self.from_freezer,
             rubbed=self.rubbed,
+            crackling=self.crackling,
             marinade=self.marinade,
             fat_m=None if self.fat_mm is None else self.fat_mm / 1000.0,
             sear_s=None if self.sear_min is None else 60.0 * self.sear_min,

@@ -49,6 +49,7 @@ class DishIn(Closed):
     sauce: Sauce = "half"
     sauce_ml: SauceMl = None
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")] = False
+    crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")] = False
     marinade: Marinade | None = None
     fat_mm: FatLeft = None
     sear_min: SearMinutes = None
@@ -71,6 +72,7 @@ class DishIn(Closed):
             sauce=self.sauce,
             sauce_ml=self.sauce_ml,
             rubbed=self.rubbed,
+            crackling=self.crackling,
             marinade=self.marinade,
             fat_mm=self.fat_mm,
             sear_min=self.sear_min,

@@ -303,6 +303,7 @@ class ConvertedOut(Closed):
     request: PlanIn
     marinade: Marinade | None
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")]
+    crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")]
     extras: Annotated[
         list[ExtraIn], Field(max_length=MAX_EXTRAS, description="other work, for the day")
     ]

@@ -31,6 +31,13 @@ SIDE_VENT_S = (60.0, 120.0, 240.0)
 SIDE_IN_ONE_S = 900.0
 """Heating up and venting of a side, as it was told once. Common practice."""
 SIDE_ID = "side"
+PULSES_UP_S = (360.0, 600.0, 900.0)
+"""A cold cooker, half full. Common practice."""
+PULSES_DOWN_S = (600.0, 1200.0, 1800.0)
+"""Pulses foam, and would spray out of an open valve: the pressure falls undisturbed. Common
+practice; makers' manuals, from memory."""
+SIDE_WORDS: dict[ExtraWhen, str] = {"own_run": "side", "first_run": "pulses"}
+"""What has a run of the cooker of its own, and the words it is told in."""
 
 
 def extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
@@ -43,7 +50,7 @@ def extra_steps(brought: Brought, when: ExtraWhen) -> tuple[Step, ...]:
         own: dict[str, Param] = {"own": extra.title}
         if when == "own_run" and brought.version < STEPS_VERSION:
             found.append(_side_in_one(number, extra))
-        elif when == "own_run":
+        elif when in SIDE_WORDS:
             found += side_steps(number, extra)
         else:
             found.append(
@@ -58,6 +65,7 @@ def side_steps(number: int, extra: Extra) -> tuple[Step, ...]:
     hold_s = MINUTE_S * extra.minutes
     timers = (StepTimer("own", hold_s, {"own": extra.title[:60]}),)
     own: dict[str, Param] = {"own": extra.title, "time_min": extra.minutes}
+    first, name = extra.when == "first_run", SIDE_WORDS[extra.when]
 
     def step(what: str, span_s: tuple[float, float, float], *, hands: bool, work: str) -> Step:
         low, likely, high = span_s
@@ -65,12 +73,14 @@ def side_steps(number: int, extra: Extra) -> tuple[Step, ...]:
                     span_s=(low, high), work=work, params=own)  # fmt: skip
 
     hold = step("hold", (hold_s, hold_s, hold_s), hands=False, work="side_hold")
+    up_s = PULSES_UP_S if first else SIDE_UP_S
+    down_s = PULSES_DOWN_S if first else SIDE_VENT_S
     return (
-        step("load", SIDE_LOAD_S, hands=True, work="load_side"),
+        step("load", SIDE_LOAD_S, hands=True, work=f"load_{name}"),
         step("lid", SIDE_LID_S, hands=True, work="side_lid"),
-        step("up", SIDE_UP_S, hands=False, work="side_come_up"),
+        step("up", up_s, hands=False, work="side_come_up"),
         replace(hold, timers=timers),
-        step("", SIDE_VENT_S, hands=True, work="side_vent"),
+        step("", down_s, hands=not first, work=f"{name}_{'down' if first else 'vent'}"),
     )
 
 
@@ -88,6 +98,9 @@ PART_S = (600.0, 900.0, 1500.0)
 """Flat and point taken apart along the fat between them. Common practice."""
 TRIM_FAT_S = (300.0, 600.0, 900.0)
 """A fat cap trimmed to a measure with a long knife, and the scale. Common practice."""
+RIND_ID = "rind"
+RIND_OFF_S = (180.0, 300.0, 600.0)
+"""A rind cut off in one piece with a long knife. Common practice."""
 FETCH_S = (60.0, 120.0, 300.0)
 """To the freezer or the refrigerator and back. Judgement."""
 TEMPER_S = (1800.0, 3600.0, 3600.0)
@@ -107,6 +120,8 @@ def raw_steps(request: CookRequest, thickness_m: float, brought: Brought) -> tup
         found.append(_cold("thaw", (thaw_s, thaw_s, THAW_MOST * thaw_s), "thaw_meat"))
     if brought.parted or request.parted:
         found.append(Step("part", "part", PART_S[1], span_s=(PART_S[0], PART_S[2])))
+    if brought.crackling:
+        found.append(rind_off())
     if brought.fat_m is not None:
         low, likely, high = TRIM_FAT_S
         found.append(
@@ -129,6 +144,12 @@ def raw_steps(request: CookRequest, thickness_m: float, brought: Brought) -> tup
                  timers=(StepTimer("temper", likely),)),
         ]  # fmt: skip
     return tuple(found)
+
+
+def rind_off() -> Step:
+    """It would go soft in the cooker."""
+    low, likely, high = RIND_OFF_S
+    return Step(RIND_ID, "trim", likely, span_s=(low, high), work="rind_off")
 
 
 def _fetch(step_id: str, work: str = "") -> Step:

@@ -150,6 +150,8 @@ class Brought:
     """A whole brisket is parted into flat and point first."""
     rubbed: bool = False
     """The rub stays on overnight."""
+    crackling: bool = False
+    """The rind comes off before the cooker, and is roasted crisp."""
     marinade: Marinade | None = None
     fat_m: float | None = None
     """The fat cap is trimmed to so much, and the meat weighed again."""

@@ -14,6 +14,7 @@ from pneumachron.core.procedure.to_table import (
     carve_steps,
     cold_carve_steps,
     cool_steps,
+    crackling_steps,
     crust_steps,
     is_lit_early,
     last_steps,
@@ -42,7 +43,8 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
         (*lit, *rest_steps(plan), *sides, *sauce_steps(plan, brought), *crust_steps(plan, brought),
          *last, *carve_steps(plan))
         if brought.ahead == "today"
-        else (*cool_steps(plan, brought.ahead), *sides, *sauce_steps(plan, brought),
+        else (*cool_steps(plan, brought.ahead), *crackling_steps(brought), *sides,
+              *sauce_steps(plan, brought),
               *preheat_oven_steps(plan), *preheat_steps(plan, in_hot_oven=True),
               *reheat_steps(plan), *crust_steps(plan, brought), *last, *cold_carve_steps(plan))
     )  # fmt: skip
@@ -50,9 +52,10 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
     if early:
         at = _last_let_go(cooked)
         cooked = (*cooked[:at], *preheat_steps(plan), *cooked[at:])
+    beside = crackling_steps(brought) if brought.ahead == "today" else ()
     return (
-        *raw, *extra_steps(brought, "before_pot"), *to_the_pot,
-        *run[:started], *extra_steps(brought, "beside"), *cooked,
+        *raw, *extra_steps(brought, "before_pot"), *extra_steps(brought, "first_run"), *to_the_pot,
+        *run[:started], *extra_steps(brought, "beside"), *beside, *cooked,
         *after, *last_steps(plan, brought),
     )  # fmt: skip
 

@@ -131,6 +131,26 @@ def _preheat(step_id: str, work: str, heat_s: float) -> Step:
                 params={"heat_min": heat_s / MINUTE_S})  # fmt: skip
 
 
+RIND_HEAT_S = 1200.0
+"""An oven to 220 °C. Common practice: 15 to 20 min."""
+RIND_S = (1500.0, 2100.0, 2700.0)
+"""A flat rind crackles at 220 °C in 25 to 45 min. Common practice."""
+
+
+def crackling_steps(brought: Brought) -> tuple[Step, ...]:
+    """The rind roasted crisp in a hot oven, beside the cooker."""
+    if not brought.crackling:
+        return ()
+    low, likely, high = RIND_S
+    return (
+        _preheat("heat_rind", "preheat_rind", RIND_HEAT_S),
+        Step("crackling", "extra", likely, hands=False, beside=True, needs=(OVEN,),
+             span_s=(low, high), work="rind_roast",
+             timers=(StepTimer(LOOK_TIMER, low), StepTimer("finish", high)),
+             params={"low_min": low / MINUTE_S, "high_min": high / MINUTE_S}),
+    )  # fmt: skip
+
+
 def crust_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
     """The finish that was chosen, or the habit of the cut."""
     crust = plan.numbers.crust

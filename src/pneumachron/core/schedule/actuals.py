@@ -12,7 +12,7 @@ from pneumachron.core.procedure.under_pressure import BATCH_SIGN
 
 OWN_BLOCKS = frozenset({
     "thaw", "rub", "marinate", "cool", "freeze", "thaw_cooked", "reheat", "preheat",
-    "preheat_oven",
+    "preheat_oven", "heat_rind", "crackling",
 })  # fmt: skip
 """Steps that are a block of the day of their own, under the same name."""
 AFTER_THE_RUN = ("rest", "sauce", "finish", "carve")
@@ -95,7 +95,7 @@ def _own_blocks(steps: Sequence[Step], done_s: Mapping[str, float], began_s: flo
 
 
 def _block_ended_by(step: Step, *, in_one: bool) -> str | None:
-    if step.kind == "extra":
+    if step.kind == "extra" and step.step_id not in OWN_BLOCKS:
         return step.step_id if step.step_id[-1].isdigit() else None  # a side ends with its last
     name, _, batch = step.step_id.partition(BATCH_SIGN)
     if batch:  # the look at a later batch ends its run of the cooker

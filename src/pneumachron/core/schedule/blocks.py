@@ -13,7 +13,7 @@ from pneumachron.core.safety.cooling import Cooling, cooling
 from pneumachron.core.safety.limits import ZONE_HIGH, ZONE_LIMIT
 from pneumachron.core.schedule import prep
 from pneumachron.core.schedule.dish import LID_S, LOAD_S, Dish
-from pneumachron.core.schedule.finishing import finished, kept
+from pneumachron.core.schedule.finishing import crackling, finished, kept
 from pneumachron.core.schedule.make_ahead import ahead
 from pneumachron.core.schedule.model import Block
 from pneumachron.core.schedule.run import run
@@ -54,7 +54,7 @@ def dish_blocks(dish: Dish) -> tuple[Block, ...]:
     if dish.request.tempered:
         found.append(prep.temper(dish))
     runs = [run(dish, plan, number, len(plans)) for number, plan in enumerate(plans)]
-    found += [*runs, *prep.extras(dish)]
+    found += [*runs, *prep.extras(dish), *crackling(dish)]
     if dish.ahead != "today":
         return (*found, *ahead(dish, plans, runs[-1].block_id))
     found += finished(dish, plans, [block.block_id for block in runs])

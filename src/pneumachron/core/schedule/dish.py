@@ -37,6 +37,8 @@ class Dish:
     """To what the juice is boiled down, when it is to a volume."""
     rubbed: bool = False
     """The rub stays on overnight."""
+    crackling: bool = False
+    """The rind comes off before the cooker, and is roasted crisp."""
     marinade: Marinade | None = None
     fat_m: float | None = None
     sear_s: float | None = None
@@ -61,6 +63,7 @@ def brought(dish: Dish) -> Brought:
         from_freezer=dish.from_freezer,
         parted=dish.parted,
         rubbed=dish.rubbed,
+        crackling=dish.crackling,
         marinade=dish.marinade,
         fat_m=dish.fat_m,
         sear_s=dish.sear_s,

@@ -1,15 +1,17 @@
 """After the pot: rest, sides in a run of their own, sauce, crust, knife, leftovers."""
 
 from collections.abc import Iterator, Sequence
+from dataclasses import replace
 
 from pneumachron.core.planning.finish import afterwards
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import Plan
-from pneumachron.core.procedure.before_lid import extra_steps, side_steps
+from pneumachron.core.procedure.before_lid import extra_steps
 from pneumachron.core.procedure.cook_plan import CookPlan, cook_plan
 from pneumachron.core.procedure.step import Step, StepKind
 from pneumachron.core.procedure.to_table import (
     carve_steps,
+    crackling_steps,
     crust_steps,
     last_steps,
     preheat_steps,
@@ -24,9 +26,12 @@ from pneumachron.core.schedule.dish import (
     stretch,
 )
 from pneumachron.core.schedule.model import Block, Wait
+from pneumachron.core.schedule.prep import RAW_KEEPS_S, RAW_WHY, side_block
 
 CARVED_KEEPS_S = 900.0
 """Carved meat is served within a quarter of an hour. Common practice."""
+CRACKLING_KEEPS_S = 3600.0
+"""Crackling stays crisp for an hour, uncovered. Common practice."""
 SIDE_KEEPS_S = 1200.0
 """A side keeps its bite for twenty minutes under a lid. Common practice."""
 
@@ -108,23 +113,26 @@ def at_end(dish: Dish, after_id: str) -> Iterator[Block]:
         yield _block(dish, step.step_id, (step,), (Wait(after_id),), CARVED_KEEPS_S)
 
 
-SIDE_KINDS = ("load", "lid_check", "come_up", "hold", "venting")
-"""What the steps of a side are called in calendars, for good."""
-
-
 def own_runs(dish: Dish, after_id: str) -> Iterator[Block]:
     """Sides that do not stand the meat's hold: a run of their own once the meat is out."""
     for number, extra in enumerate(dish.extras):
         if extra.when != "own_run":
             continue
-        stretches = zip(side_steps(number, extra), SIDE_KINDS, strict=True)
-        yield Block(
-            block_id(dish, f"side{number}"),
-            dish.title,
-            tuple(stretch(dish, step, kind) for step, kind in stretches),
-            (Wait(after_id),),
-            to_table_s=SIDE_KEEPS_S,
-        )  # fmt: skip
+        side = side_block(dish, number, extra)
+        yield replace(side, after=(Wait(after_id),), to_table_s=SIDE_KEEPS_S)
+
+
+def crackling(dish: Dish) -> list[Block]:
+    """The rind, roasted so that it is still crisp at the table."""
+    steps = crackling_steps(brought(dish))
+    if not steps:
+        return []
+    *heat, roast = steps
+    found, waits = preheated(dish, heat)
+    off = Wait(block_id(dish, "season"), 0.0, RAW_KEEPS_S["pork"], RAW_WHY["pork"])
+    # frozen for weeks the meat comes to the table without it: then it is eaten on the day
+    keeps_s = None if dish.ahead == "frozen" else CRACKLING_KEEPS_S
+    return [*found, _block(dish, roast.step_id, (roast,), (off, *waits), keeps_s)]
 
 
 def kept(dish: Dish, plans: list[Plan], before: str = "carve") -> Block:

@@ -5,7 +5,8 @@ from dataclasses import replace
 
 from pneumachron.core.planning.plan import Plan
 from pneumachron.core.planning.season import marinating
-from pneumachron.core.procedure.before_lid import raw_steps
+from pneumachron.core.procedure.before_lid import RIND_ID, SIDE_ID, raw_steps, side_steps
+from pneumachron.core.procedure.choices import Extra, ExtraWhen
 from pneumachron.core.schedule.dish import Dish, block_id, brought, segment, stretch
 from pneumachron.core.schedule.model import LONGEST_S, Block, Segment, Wait, WaitWhy
 
@@ -79,6 +80,8 @@ def trim(dish: Dish, plan: Plan) -> Block:
     work = [segment("season", TRIM_S, "hands", work=trimmed, thickness_m=thick)]
     if dish.fat_m is not None:
         work.insert(0, _raw(dish, "trim"))
+    if dish.crackling:
+        work.insert(0, _raw(dish, RIND_ID))
     if dish.parted or dish.request.parted:
         work.insert(0, _raw(dish, "part"))
     return Block(block_id(dish, "season"), dish.title, tuple(work), waits)
@@ -109,6 +112,9 @@ def extras(dish: Dish) -> Iterator[Block]:
     for number, extra in enumerate(dish.extras):
         if extra.when in {"own_run", "at_end"}:
             continue
+        if extra.when == "first_run":
+            yield side_block(dish, number, extra)
+            continue
         likely = 60.0 * extra.minutes
         span = (0.7 * likely, likely, 1.5 * likely)
         yield Block(
@@ -119,13 +125,30 @@ def extras(dish: Dish) -> Iterator[Block]:
         )
 
 
+SIDE_KINDS = ("load", "lid_check", "come_up", "hold", "venting")
+"""What the steps of a side are called in calendars, for good."""
+
+
+def side_block(dish: Dish, number: int, extra: Extra) -> Block:
+    """A run of the cooker for something else than the meat; whoever asks says what it waits for."""
+    stretches = zip(side_steps(number, extra), SIDE_KINDS, strict=True)
+    return Block(
+        block_id(dish, f"{SIDE_ID}{number}"),
+        dish.title,
+        tuple(stretch(dish, step, kind) for step, kind in stretches),
+    )
+
+
 def extra_waits(dish: Dish) -> tuple[Wait, ...]:
     """What of it the pot waits for."""
     return tuple(
-        Wait(block_id(dish, f"extra{number}"), 0.0, EXTRA_KEEPS_S, "extra")
+        Wait(block_id(dish, f"{name}{number}"), 0.0, EXTRA_KEEPS_S, "extra")
         for number, extra in enumerate(dish.extras)
-        if extra.when == "before_pot"
+        if (name := _BEFORE.get(extra.when))
     )
+
+
+_BEFORE: dict[ExtraWhen, str] = {"before_pot": "extra", "first_run": SIDE_ID}
 
 
 def raw_waits(dish: Dish) -> tuple[Wait, ...]:

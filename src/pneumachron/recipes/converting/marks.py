@@ -12,7 +12,7 @@ from pneumachron.recipes.converting.rule_table import Does, rules
 from pneumachron.recipes.understanding.ingredients import Food
 
 When: TypeAlias = Literal[
-    "cure", "season", "sear", "pot", "top", "own_run", "after", "finish", "beside"
+    "cure", "season", "first_run", "sear", "pot", "top", "own_run", "after", "finish", "beside"
 ]
 WHENS: tuple[When, ...] = get_args(When)
 Say: TypeAlias = Callable[[Message], str]

@@ -18,6 +18,7 @@ from pneumachron.recipes.converting.context import (
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.seasoning import SPRAYED
+from pneumachron.recipes.converting.sides import takes_long
 from pneumachron.recipes.model import PartRole
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind, foods
 from pneumachron.recipes.understanding.patterns import any_of
@@ -230,8 +231,11 @@ def _foaming(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Dried beans and rice are cooked on their own; what is cooked is only warmed in the sauce."""
     if item.index in context.softened:  # apples with the onions
         return _kept("sear")(context, item)
-    when: When = "after" if _COOKED.search(item.line.raw) else "own_run"
-    return _moved("foaming_apart", when)(context, item)
+    if _COOKED.search(item.line.raw):
+        return _moved("foaming_apart", "after")(context, item)
+    line = plain_line(context, item, "own_run")
+    when: When = "first_run" if takes_long(line) else "own_run"
+    return ConvertedLines((replace(line, when=when),), "foaming_apart")
 
 
 def _binder(context: ConversionContext, item: Ingredient) -> ConvertedLines:
@@ -414,7 +418,7 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if when == "beside" and any(line.when == "after" for line in found.lines):
         return ConvertedLines((plain_line(context, item, when),), "named_late")
     # raw roots that go in late still have to be cooked
-    moves = _UNDER_THE_LID - ({"own_run"} if when == "after" else set())
+    moves = _UNDER_THE_LID - (_RUNS if when == "after" else set())
     if when is not None and any(line.when in moves for line in found.lines):
         return ConvertedLines((plain_line(context, item, when),), "named_late")
     return found
@@ -422,4 +426,5 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
 
 WHEN_OF_ROLE: dict[PartRole, When] = {"glaze": "finish", "sauce": "after", "beside": "beside"}
 """Where the lines of a part go that is not cooked along."""
-_UNDER_THE_LID: frozenset[When] = frozenset({"season", "sear", "pot", "top", "own_run"})
+_RUNS: frozenset[When] = frozenset({"first_run", "own_run"})
+_UNDER_THE_LID: frozenset[When] = frozenset({"season", "sear", "pot", "top", *_RUNS})

@@ -1,5 +1,7 @@
 """What a recipe eats with its meat and cooks apart: in a run of its own, or in boiling water."""
 
+from collections.abc import Iterable
+
 from pneumachron.core.catalog.sides import side_advice
 from pneumachron.recipes.converting.marks import OutLine
 from pneumachron.recipes.understanding.patterns import any_of
@@ -21,8 +23,16 @@ def is_boiled(line: OutLine) -> bool:
 
 
 def takes_long(line: OutLine) -> bool:
-    """Pulses and grains that take longer than the meat rests: they are cooked before it."""
+    """Pulses and grains that take longer than the meat rests: they are cooked before it.
+
+    They go into its sauce.
+    """
     return _PULSES.search(line.name) is not None and not is_boiled(line)
+
+
+def longest_run_min(lines: Iterable[OutLine], meat_hold_min: float) -> float:
+    """Minutes under pressure of what goes together: as long as the slowest [min]."""
+    return max(run_minutes(line, meat_hold_min) for line in lines)
 
 
 def run_minutes(line: OutLine, meat_hold_min: float) -> float:

@@ -16,9 +16,10 @@ from pneumachron.core.planning.finish import (
 from pneumachron.core.planning.plan import Plan, is_pulled
 from pneumachron.core.planning.sauce import MARINADE_BOIL_S
 from pneumachron.core.planning.season import marinating, searing
+from pneumachron.core.procedure.before_lid import rind_off
 from pneumachron.core.procedure.cook_plan import cook_plan
-from pneumachron.core.procedure.step import StepKind
-from pneumachron.core.procedure.to_table import is_lit_early, preheat_steps
+from pneumachron.core.procedure.step import Brought, StepKind
+from pneumachron.core.procedure.to_table import crackling_steps, is_lit_early, preheat_steps
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
@@ -31,7 +32,7 @@ from pneumachron.recipes.converting.seasoning import (
     rub_rest_s,
     unlisted_seasonings,
 )
-from pneumachron.recipes.converting.sides import is_boiled, takes_long
+from pneumachron.recipes.converting.sides import is_boiled, longest_run_min
 from pneumachron.recipes.understanding.ingredients import JOINT, Food, Kind
 from pneumachron.recipes.understanding.understand import Understood
 
@@ -53,6 +54,10 @@ class Work:
     """Steps that stay in their own words."""
     cures: tuple[str, ...]
     """Steps of a cure or brine, in their own words and their own order, before everything else."""
+
+    def of(self, when: When) -> list[OutLine]:
+        """The lines of a stage."""
+        return [line for line in self.lines if line.when == when]
 
     def names(self, *whens: When) -> str:
         """Names of the lines of some stages, a line each; empty when there are none."""
@@ -141,13 +146,11 @@ def _season(work: Work) -> OutStep:
     piece = work.plan.outcomes[0].piece
     batches = len(work.portioned.runs)
     rub = listed([*work.names("season").split("\n"), *unlisted_seasonings(work.understood)]).strip()
-    said = [
-        _say("trim", thickness_m=piece.thickness_m, rinse="yes" if work.cures else "no"),
-    ]
+    said = [_say("trim", thickness_m=piece.thickness_m, rinse="yes" if work.cures else "no")]
     if work.portioned.cuts > 1:
         said.insert(0, _say("portion", portions=work.portioned.cuts))
     if has_rind(work.understood):
-        said.insert(0, _say("rind_off"))
+        said.insert(0, rind_off().said)
     if batches > 1:
         said.append(_say("batches", batches=batches))
     if rub:
@@ -157,10 +160,6 @@ def _season(work: Work) -> OutStep:
     if not work.marinades and (rest_s := rub_rest_s(work.understood)):
         said.append(_say("rub_rest", low_s=rest_s[0], high_s=rest_s[1]))
     return OutStep("season", tuple(said))
-
-
-RIND_MIN = (25.0, 45.0)
-"""A flat rind crackles at 220 °C in so many minutes. Common practice."""
 
 
 def _marinate(work: Work) -> OutStep | None:
@@ -225,8 +224,8 @@ def _set(work: Work) -> OutStep:
     low, high = work.plan.hold_range_min
     up = next((phase.duration_s for phase in work.plan.phases if phase.kind == "come_up"), 0.0)
     hold = float(work.plan.hold_min)
-    rind = has_rind(work.understood)
-    low_min, high_min = RIND_MIN
+    # in the words of Cook and Schedule
+    rind = crackling_steps(Brought(crackling=True)) if has_rind(work.understood) else ()
     code = "set" if work.plan.expectation is None else "set_own"
     return OutStep(
         "set",
@@ -235,7 +234,7 @@ def _set(work: Work) -> OutStep:
                 code, hold_min=hold, low_min=low, high_min=high, level=work.plan.setup.request.level
             ),
             _say("come_up", up_s=up),
-            *((_say("rind_roast", low_min=low_min, high_min=high_min),) if rind else ()),
+            *(step.said for step in rind),
         ),
         (hold, hold),
     )
@@ -291,7 +290,7 @@ def _rest(work: Work) -> OutStep:
 
 
 def _own_run(work: Work) -> OutStep | None:
-    apart = [line for line in work.lines if line.when == "own_run" and not takes_long(line)]
+    apart = work.of("own_run")
     boiled = listed(line.name for line in apart if is_boiled(line))
     names = listed(line.name for line in apart if not is_boiled(line))
     told = (("own_run", names), ("boil_as_pack", boiled))
@@ -301,8 +300,11 @@ def _own_run(work: Work) -> OutStep | None:
 
 def _pulses(work: Work) -> OutStep | None:
     """They take longer than the meat rests."""
-    names = listed(line.name for line in work.lines if line.when == "own_run" and takes_long(line))
-    return OutStep("own_run", (_say("pulses_first", names=names),), (20.0, 60.0)) if names else None
+    if not (lines := work.of("first_run")):
+        return None
+    minutes = longest_run_min(lines, work.plan.hold_min)
+    told = _say("pulses_first", names=work.names("first_run"), time_min=minutes)
+    return OutStep("first_run", (told,), (20.0, 60.0))
 
 
 _CUT_UP = re.compile(r"\b(?:chopp|minc|ground|crush|grat|pick|strip|powder|fine)", re.I)
@@ -341,7 +343,7 @@ def _thickens(food: Food) -> bool:
 
 def _sauce(work: Work) -> OutStep | None:
     sweet = _in_the_glaze(work)
-    after = [line for line in work.lines if line.when == "after" and line not in sweet]
+    after = [line for line in work.of("after") if line not in sweet] + work.of("first_run")
     slurry = [
         line for line in after
         if _thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
@@ -378,7 +380,7 @@ _DRY: frozenset[Kind] = frozenset({"salt", "spice", "rub", "dried_herb", "chilli
 
 
 def _finish(work: Work) -> OutStep | None:
-    late = [line for line in work.lines if line.when == "finish"]
+    late = work.of("finish")
     strewn = strewn_late(work.understood)
     dry = listed(line.name for line in late if line.food.kind in _DRY and line.origin in strewn)
     glaze = listed(

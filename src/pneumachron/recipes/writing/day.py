@@ -1,11 +1,11 @@
 """A conversion handed to the day: what else a recipe wants done, as tasks of the core."""
 
 from pneumachron.core.planning.season import Marinade
-from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra
+from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra, ExtraWhen
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import OutLine
 from pneumachron.recipes.converting.seasoning import rub_rest_s
-from pneumachron.recipes.converting.sides import is_boiled, run_minutes
+from pneumachron.recipes.converting.sides import is_boiled, longest_run_min
 from pneumachron.recipes.understanding.durations import durations_in
 
 MIXING_MIN = 10.0
@@ -38,14 +38,17 @@ def marinade_of(done: Converted) -> Marinade | None:
 
 
 def _own_run(done: Converted) -> list[Extra]:
-    """All sides that go together: one run, as long as the slowest; pasta is boiled beside it."""
+    """All that goes together: one run, as long as the slowest; pasta is boiled beside it."""
     apart = [line for line in done.lines if line.when == "own_run"]
-    runs = [line for line in apart if not is_boiled(line)]
+    first = [line for line in done.lines if line.when == "first_run"]
     boiled = [line for line in apart if is_boiled(line)]
-    found = []
-    if runs:
-        minutes = max(run_minutes(line, done.plan.hold_min) for line in runs)
-        found.append(Extra(_names(runs), minutes, "own_run"))
+    runs = [line for line in apart if line not in boiled]
+    found: list[Extra] = []
+    kinds: tuple[tuple[list[OutLine], ExtraWhen], ...] = ((first, "first_run"), (runs, "own_run"))
+    for lines, when in kinds:
+        if lines:
+            minutes = longest_run_min(lines, done.plan.hold_min)
+            found.append(Extra(_names(lines), minutes, when))
     if boiled:
         found.append(Extra(_names(boiled), BOILED_MIN, "beside"))
     return found

@@ -8,6 +8,8 @@ error-nothing_seen =
 error-sauce_sugar = { PLAIN($given) } g of sugar in a litre is more than any sauce has.
 error-boil_minutes = { MINUTES($given_min) } cannot be right. With { PLAIN($power_w) } W a litre takes { MINUTESSPAN($fastest_min, $slowest_min) }.
     .hint = Boil a litre of cold water, lid off, on the highest setting, until it boils all over.
+do-rind_roast =
+    .wrong = Soft patches? Put it under the grill and stay beside it: it burns in seconds.
 reason-hold-poultry_floor = Poultry needs at least { MINUTES($floor_min) } here, so that the thickest piece is safe at its centre when the lid comes off.
 caution-below_safe_minimum = The centre reaches only { TEMP($hottest_c) }. For { CUT($cut, "short") } the safe minimum is { SAFETEMP($safe_c) }{ $rest_s ->
         [0] { "" }

@@ -28,6 +28,9 @@ do-trim = { $fat_m ->
     }
     .look = An even layer, and no hard fat between the muscles.
     .wrong = Did it lose more than a tenth? Plan it again with the new weight and thickness: they set the cook time.
+do-rind_off = Take the rind off in one piece, with a thin layer of fat, and keep it in the refrigerator
+    .look = Flat, dry and in one piece. Salt it.
+    .wrong = Did it tear? Roast the pieces next to each other.
 do-season_trimmed = Measure, pat dry and season all faces
     .look = About { LENGTH($thickness_m) } at the thickest. Season the cut faces too.
     .wrong = Is it thicker or thinner? Change it in Plan; it sets the cook time.
@@ -49,6 +52,12 @@ do-side = Cook { $own } on its own for { MINUTES($time_min) }
 do-load_side = Put in { $own }, half full at most
     .look = The meat is out.
     .wrong = Is the meat still in? Then this waits.
+do-load_pulses = Cook { $own } first: put it in with plenty of water, half full at most
+    .look = A spoonful of oil keeps the foam down.
+    .wrong = More than half full? Cook it in two runs, or on the stove.
+do-pulses_down = { $own }: let the pressure fall undisturbed, then open
+    .look = Soft through. Set it aside with its liquid; into the refrigerator if dinner is more than two hours away.
+    .wrong = Still hard? Close the lid and give it ten minutes more.
 do-side_lid = Check the lid as before; set the cooker to { MINUTES($time_min) }
     .look = The lid is locked, the valve closed.
     .wrong = Does the lid not lock? Look at its seal, and try again.
@@ -213,6 +222,12 @@ do-preheat_air_fryer = Switch on the air fryer at { TEMP(200) }; it is hot in { 
 do-preheat_oven = Switch on the oven at { TEMP(160) }; it is hot in { MINUTES($heat_min) }
     .look = It says that it is hot.
     .wrong = Not hot yet? Leave the meat in the refrigerator.
+do-preheat_rind = Switch on the oven at { TEMP(220) } for the rind; it is hot in { MINUTES($heat_min) }
+    .look = It says that it is hot.
+    .wrong = Not hot yet? Leave the rind in the refrigerator.
+do-rind_roast = Roast the rind flat on a tray at { TEMP(220) } until it crackles, { MINUTESSPAN($low_min, $high_min) }
+    .look = Blistered and hard all over. It stays crisp for an hour, uncovered.
+    .wrong = Soft patches? Put it under the broiler and stay beside it: it burns in seconds.
 do-finish_broiler = Finish close under the broiler, { $batches ->
         [one] { MINUTESSPAN($low_min, $high_min) }
        *[other] in { PLAIN($batches) } batches of { MINUTESSPAN($low_min, $high_min) }

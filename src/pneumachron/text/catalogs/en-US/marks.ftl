@@ -129,6 +129,7 @@ when-season = to season
 when-sear = first
 when-pot = in the cooker
 when-top = on top of the meat, last
+when-first_run = cook first, separately
 when-own_run = cook separately
 when-after = after pressure
 when-finish = with the finish
