@@ -190,7 +190,17 @@ def test_a_rind_is_taken_off_and_roasted_on_its_own() -> None:
 
 
 def test_no_rind_where_there_is_no_skin() -> None:
-    assert "Take the rind off" not in told(of(ROAST.format(skin="skinless")))
+    done = of(ROAST.format(skin="skinless"))
+    assert "Take the rind off" not in told(done)
+    assert "crackling" not in {mark.rule for mark in done.marks}
+
+
+def test_what_is_added_says_in_which_step() -> None:
+    """A lone “added” stood below the steps of the recipe."""
+    done = of(ROAST.format(skin="skin on and scored"))
+    step = next(mark.step for mark in done.marks if mark.rule == "crackling")
+    assert step is not None
+    assert rind_off().said in done.steps[step - 1].said
 
 
 ANSWER = """Q: anyone got a good brisket burnt ends recipe??

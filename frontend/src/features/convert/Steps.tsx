@@ -32,11 +32,7 @@ export function Steps({ recipe, converted, ...marks }: Props) {
                 {mark && (
                   <>
                     <MarkWord mark={mark} {...marks} />
-                    {mark.step !== null && !mark.overruled && (
-                      <a href={`#new-step-${mark.step}`} className="ml-1 text-pencil underline">
-                        {say("convert-to-step", { step: mark.step })}
-                      </a>
-                    )}
+                    <ToStep mark={mark} />
                     <MarkNote mark={mark} {...marks} />
                   </>
                 )}
@@ -45,7 +41,9 @@ export function Steps({ recipe, converted, ...marks }: Props) {
           })}
           {added.map((mark) => (
             <li key={mark.mark_id} className="border-rule border-b py-1">
-              <MarkWord mark={mark} {...marks} /> <MarkNote mark={mark} {...marks} />
+              – <MarkWord mark={mark} {...marks} />
+              <ToStep mark={mark} />
+              <MarkNote mark={mark} {...marks} />
             </li>
           ))}
         </ol>
@@ -78,6 +76,16 @@ export function Steps({ recipe, converted, ...marks }: Props) {
         </ol>
       </section>
     </div>
+  );
+}
+
+/** Where it stands now. */
+function ToStep({ mark }: { mark: ConvertedOut["marks"][number] }) {
+  if (mark.step === null || mark.overruled) return null;
+  return (
+    <a href={`#new-step-${mark.step}`} className="ml-1 text-pencil underline">
+      {say("convert-to-step", { step: mark.step })}
+    </a>
   );
 }
 

@@ -1,5 +1,6 @@
 """The conversion: rules on every line, our steps in the order of work, the plan."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from pneumachron.core.catalog.cuts import cut_by_id
@@ -30,6 +31,7 @@ from pneumachron.recipes.converting.parts import (
 from pneumachron.recipes.converting.pot_work import (
     WET,
     fries_first,
+    has_rind,
     is_browned,
     is_soup,
     poured_in,
@@ -148,7 +150,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         cures=cures,
     )
     steps = write_steps(work)
-    added = _added(work, kitchen, choices)
+    added = _added(work, kitchen, choices, steps)
     return Converted(
         understood=understood,
         portioned=portioned,
@@ -310,8 +312,13 @@ def _water_amount(water_m3: float, *, metric: bool) -> tuple[float, str]:
     return enough(water_m3 / US_CUP.value, "cup"), "cup"
 
 
-def _added(work: Work, kitchen: Kitchen, choices: Choices) -> list[Mark]:
+_IN_STEP = {"crackling": "season", "bark": "finish", "burnt_ends": "finish"}
+"""In which of our steps it is begun, what a recipe makes of its crust."""
+
+
+def _added(work: Work, kitchen: Kitchen, choices: Choices, steps: Sequence[OutStep]) -> list[Mark]:
     """What the recipe did not have: portions, and the finish."""
+    numbers = {step.kind: number for number, step in enumerate(steps, start=1)}
     marks = []
     cuts, runs = work.portioned.cuts, len(work.portioned.runs)
     if cuts > 1 or runs > 1:
@@ -319,13 +326,18 @@ def _added(work: Work, kitchen: Kitchen, choices: Choices) -> list[Mark]:
             "mark-portioned",
             {"wide_m": kitchen.pot.inner_diameter_m, "cuts": cuts, "runs": runs},
         )
-        marks.append(_added_mark("portioned:-", why, step=1))
+        marks.append(_added_mark("portioned:-", why, step=numbers["season"]))
     overruled = NO_FINISH in choices.overruled
     crust = work.understood.crust
     if work.finish.kind != "none" or overruled:
         said = "finish_added" if crust.kind is None or choices.finish else "finish_as_told"
-        marks.append(_added_mark(NO_FINISH, Message(f"mark-{said}"), overruled=overruled))
-    marks += [_added_mark(f"{name}:-", Message(f"mark-{name}")) for name in crust.characters]
+        why, step = Message(f"mark-{said}"), numbers.get("finish")
+        marks.append(_added_mark(NO_FINISH, why, step=step, overruled=overruled))
+    marks += [
+        _added_mark(f"{name}:-", Message(f"mark-{name}"), step=numbers.get(_IN_STEP[name]))
+        for name in crust.characters
+        if name != "crackling" or has_rind(work.understood)
+    ]
     if gains_little(work.understood):
         marks.append(_added_mark("grill_instead:-", Message("mark-grill_instead")))
     return marks
