@@ -67,6 +67,7 @@ RULES: list[tuple[str, tuple[str, ...], str, list[str], str]] = [
     ("flour_left_off", ("2 tbsp flour",), "moved", ["after"], "flour"),
     ("starch_after", ("1 tbsp cornstarch",), "moved", ["after"], "cornstarch"),
     ("dairy_after", ("200 ml cream",), "moved", ["after"], "cream"),
+    ("milk_limited", ("1 l milk",), "changed", ["after"], "250 ml milk"),
     ("dried_herb_less", ("3 tsp dried oregano",), "changed", ["pot"], "2 tsp"),
     ("chilli_less", ("4 tsp chili powder",), "changed", ["pot"], "3 tsp"),
     ("fresh_herb_last", ("1 bunch parsley",), "moved", ["after"], "parsley"),

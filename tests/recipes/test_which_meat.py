@@ -2,8 +2,15 @@
 
 import pytest
 
-from pneumachron.recipes.understanding.ingredients import read_ingredients
+from pneumachron.core.message import Message
+from pneumachron.recipes.converting.convert import convert
+from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
+from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.meat import read_meat
+from pneumachron.recipes.understanding.understand import understand
+from tests.recipes.supper import KITCHEN
+from tests.text.words import sentence
 
 LINES = (
     ("2 racks of baby back ribs, about 1 kg each", 2.0, 2, "back_ribs"),
@@ -70,3 +77,47 @@ def test_a_line_of_meat(
         assert found.count == count
     if cut is not None:
         assert found.cut == cut
+
+
+@pytest.mark.parametrize("line", ["brisket 4.3", "Brisket, 4.3", "4.3 brisket"])
+def test_a_number_in_tenths_without_a_unit_is_asked_about(line: str) -> None:
+    """It was four pieces, and “4½ brisket” in the converted list."""
+    understood = understand(Recipe("Supper", (line, "2 cups stock"), ("Braise for 3 hours.",)))
+    assert understood.count == 1
+    asked = {question.asked: question.said for question in understood.questions}
+    assert asked["mass"] == Message("question-mass_no_unit", {"said": line})
+    done = convert(understood, KITCHEN)
+    assert next(line.text(sentence) for line in done.lines if line.origin == 0) == line
+
+
+@pytest.mark.parametrize(
+    ("line", "names"),
+    [
+        ("onions, carrots and celery", ["onions", "carrots", "celery"]),
+        ("Zwiebeln und Lauch", ["Zwiebeln", "Lauch"]),
+        ("soy sauce, honey, rice vinegar", ["soy sauce", "honey", "rice vinegar"]),
+        ("olive oil and butter", ["olive oil", "butter"]),
+        # one food each
+        ("garlic, crushed", ["garlic"]),
+        ("half and half", ["half and half"]),
+        ("mac and cheese", ["mac and cheese"]),
+        ("salt and pepper", ["salt and pepper"]),
+        ("bread and butter pickles", ["bread and butter pickles"]),
+        ("onion and garlic powder", ["onion and garlic powder"]),
+    ],
+)
+def test_a_list_of_nothing_but_foods(line: str, names: list[str]) -> None:
+    """The steps named the first of them only."""
+    (item,) = read_ingredients((line,))
+    assert [food.line.name for food in foods_in(item)] == names
+
+
+def test_a_german_rub_in_small_letters() -> None:
+    recipe = Recipe(
+        "schweineschulter",
+        ("1,8 kg schweineschulter", "2 tl paprika edelsüß", "1 el salz", "500 ml brühe"),
+        ("die schulter mit paprika und salz einreiben.", "bei 160 grad 3 stunden schmoren."),
+    )
+    done = convert(understand(recipe), KITCHEN)
+    assert {line.origin for line in done.lines if line.when == "season"} == {0, 1, 2}
+    assert read_line("2 tl paprika").unit == "tsp"

@@ -57,7 +57,7 @@ def rows_named(understood: Understood, text: str) -> frozenset[int]:
 def is_named(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters names an ingredient, whole or by its telling word."""
     name = item.line.name.lower()
-    words = re.findall(r"[a-z]{3,}", name)
+    words = [word for word in re.findall(r"[^\W\d_]{3,}", name) if not _BEHIND.match(word)]
     if not words:
         return False
     last = words[-1]
@@ -77,6 +77,10 @@ def names_any(understood: Understood, text: str) -> bool:
     return any(item.kind != "meat" and is_named(item, low) for item in understood.ingredients)
 
 
+_BEHIND = re.compile(
+    r"(?:edelsü(?:ß|ss)|rosenscharf|gemahlen|getrocknet|frisch|gehackt|gerebelt|geräuchert)\w*$"
+)
+"""What German says of a spice behind its name: “Paprika edelsüß”."""
 _ANYTHING = frozenset({"hot", "sweet", "brown", "thick", "dark", "light", "white", "red"})
 _GENERIC = frozenset(
     {"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup", "bulb", "bulbs"}

@@ -21,6 +21,7 @@ from pneumachron.recipes.converting.seasoning import SPRAYED
 from pneumachron.recipes.converting.sides import takes_long
 from pneumachron.recipes.model import PartRole
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind, foods
+from pneumachron.recipes.understanding.meat import no_unit
 from pneumachron.recipes.understanding.patterns import any_of
 
 SUGAR_KG_M3 = 50.0
@@ -238,6 +239,21 @@ def _foaming(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     return ConvertedLines((replace(line, when=when),), "foaming_apart")
 
 
+MILK_M3 = 250e-6
+"""What a sauce takes of milk. Judgement."""
+_BRAISED_IN_M3 = 400e-6
+"""So much milk is what the meat braises in. Judgement."""
+
+
+def _dairy(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """Stirred in at the end; of milk that the meat would braise in, what a sauce takes."""
+    braises = item.food.words == "milk" and (item.volume_m3 or 0.0) > _BRAISED_IN_M3
+    if not braises:
+        return _moved("dairy_after", "after")(context, item)
+    line = volume_line(context, item, "after", MILK_M3)
+    return ConvertedLines((line,), "milk_limited", {"most_m3": MILK_M3})
+
+
 def _binder(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if item.index in context.stirred_in:
         return _kept("pot")(context, item)
@@ -250,6 +266,8 @@ def _meat(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         shown = show_mass(context.mass_kg)
         name = f"{shown.metric if context.metric else shown.us} {item.line.name}"
         return ConvertedLines((replace(line, amount=None, name=name, aside=""),), "kept_amount")
+    if no_unit(item.line):
+        return ConvertedLines((replace(line, amount=None, name=item.line.raw, aside=""),))
     if context.bought_cured and item.index == context.understood.meat_index:
         return ConvertedLines((line,), "cured_meat")
     return ConvertedLines((line,), None)
@@ -306,7 +324,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "foaming_thick": _moved("foaming_apart", "after"),
     "flour": _moved("flour_left_off", "after"),
     "starch": _moved("starch_after", "after"),
-    "dairy": _moved("dairy_after", "after"),
+    "dairy": _dairy,
     "fat": _fat,
     "binder": _binder,
     "spice": _kept("pot"),

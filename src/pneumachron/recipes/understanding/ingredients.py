@@ -210,18 +210,21 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
         )
     if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
         return (item,)
-    names = _with_their_work(_PLAIN_LIST.split(_ALL_DONE.sub(r", \1", line.raw)))
+    names = _bare_foods(line) or _with_their_work(
+        _PLAIN_LIST.split(_ALL_DONE.sub(r", \1", line.raw))
+    )
     each = [food_of(name) for name in names]
     kinds = {food.kind for food in each}
     lines = [read_line(name) for name in names]
     counted = len(lines) > 1 and all(line.amount is not None for line in lines)
     several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
+    bare = bool(_bare_foods(line))
     seasonings = line.amount is None and len(each) > 1 and kinds <= _SEASONINGS
     if "starch" in kinds and kinds <= {"starch", "thin"}:
         # starch and the water it is stirred with go in together, at the end
         starch = next(food for food in each if food.kind == "starch")
         return (replace(item, food=starch),)
-    if kinds & {"unknown", "meat", "beside"} or not (counted or several or seasonings):
+    if kinds & {"unknown", "meat", "beside"} or not (counted or several or bare or seasonings):
         return (item,)
     return tuple(
         replace(item, line=told, food=food)
@@ -253,6 +256,20 @@ def _with_their_work(names: list[str]) -> list[str]:
         else:
             found.append(name)
     return found
+
+
+_BARE_LIST = re.compile(r"\s*,\s+(?:(?:and|und)\s+)?|\s+(?:&|and|und)\s+", re.I)
+_BARE_WORDS = 2
+
+
+def _bare_foods(line: Line) -> list[str]:
+    """The foods of “onions, carrots and celery”: a list of nothing else, without amounts."""
+    names = _BARE_LIST.split(line.raw.strip(" ."))
+    each = [food_of(name) for name in names]
+    lists = line.amount is None and len(names) > 1 and UNKNOWN not in each
+    short = all(len(name.split()) <= _BARE_WORDS for name in names)
+    seasons = any(food.kind in _SEASONINGS for food in each)
+    return names if lists and short and not seasons else []
 
 
 COVERING_L = 2.0

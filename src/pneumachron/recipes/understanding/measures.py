@@ -20,8 +20,8 @@ class Unit:
 
 _WORDS: dict[str, str] = {
     "cup": r"cups?|c\.?",
-    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bl?s?|EL|T|spoons?(?:fuls?)?",
-    "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|TL|ts|t",
+    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bl?s?|E[Ll]|el|T|spoons?(?:fuls?)?",
+    "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|T[Ll]|tl|ts|t",
     "dsp": r"dessert ?spoons?|dsps?",
     "floz": r"fl\.?\s?oz|fluid ounces?",
     "pint": r"pints?|pt",

@@ -370,9 +370,15 @@ _TIMES = re.compile(rf"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?{WEIGHT_UNIT}\b", r
 """“2 x 2 kg joints”: their weight is one amount, and they are two."""
 
 
+def no_unit(line: Line) -> bool:
+    """“Brisket 4.3”: nobody counts in tenths; it is a weight in a unit that was left out."""
+    tenths = 0.0 if line.low is None else 4.0 * line.low % 1.0
+    return line.unit == "" and 0.01 < tenths < 0.99
+
+
 def _countable(line: Line) -> float | None:
     """Racks or pieces that a line counts."""
-    counted = line.unit in {"", "rack", "piece"} and line.amount is not None
+    counted = line.unit in {"", "rack", "piece"} and line.amount is not None and not no_unit(line)
     return line.amount if counted and 1 <= (line.amount or 0.0) <= MOST_PIECES else None
 
 

@@ -14,9 +14,11 @@ from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.crust import Crust, read_crust
 from pneumachron.recipes.understanding.cutting import CHUNK_M, Cutting, read_cutting
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, read_ingredients
+from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.meat import (
     COUNTRY_RIB_KG,
     Meat,
+    no_unit,
     read_meat,
     usual_mass_kg,
     with_told_count,
@@ -211,7 +213,9 @@ def _mass(answers: Answers, meat: Meat, cut: str, questions: list[Question]) -> 
             questions.append(Question("mass", said, _mass_guess(meat.mass_kg)))
         return meat.mass_kg
     guess = usual_mass_kg(cut, meat.count)
-    questions.append(Question("mass", Message("question-mass"), _mass_guess(guess)))
+    number = Message("question-mass_no_unit", {"said": meat.text[:80]})
+    asked = number if no_unit(read_line(meat.text)) else Message("question-mass")
+    questions.append(Question("mass", asked, _mass_guess(guess)))
     return guess
 
 

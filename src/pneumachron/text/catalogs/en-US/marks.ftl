@@ -37,6 +37,8 @@ mark-starch_after = Starch thickens only what simmers uncovered. Stir it into co
        *[other] { " " }Contains { NAMES("allergen", $allergens) }.
     }
     .caution = Starch settles before it comes to pressure, and scorches.
+mark-milk_limited = Milk scorches and curdles under pressure, and after it nothing boils so much away. Stir in { VOLUME($most_m3) } at the end, off the heat.
+    .caution = Milk under pressure curdles and may scorch.
 mark-dairy_after = Dairy curdles under pressure. Stir it in at the end, below { TEMP(80) }.
     .caution = Dairy under pressure curdles and may scorch.
 mark-dried_herb_less = Nothing leaves with the steam: two thirds of the dried herbs do as much.
@@ -144,6 +146,7 @@ prepared-for_the_smoke = for the smoke
 question-cut = Which cut is it?
 question-mass = What does the meat weigh?
 question-mass_of_all = What do all pieces weigh together? It says “{ $said }”.
+question-mass_no_unit = What does the meat weigh? It says “{ $said }”, without a unit.
 question-method = How was it cooked?
 question-method_minutes = How many minutes did that take?
 question-texture = How soft should it get?
