@@ -19,7 +19,7 @@ def amount_text(low: float, high: float, unit: str) -> str:
     low, high, unit = _handy(low, high, unit)
     texts = list(dict.fromkeys([number_text(low, unit), number_text(high, unit)]))
     shown = _SHOWN.get(unit, unit)
-    if unit in _PLURAL and high > 1.05:
+    if unit in _PLURAL and high > 1.05 and texts[-1] != "1":
         shown += "es" if shown.endswith("sh") else "s"
     return f"{'–'.join(texts)} {shown}".strip()
 

@@ -130,7 +130,10 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     glazed = any(line.when == "finish" for line in lines)
     # where the recipe itself has no crust, none is lost under the lid
     stays_wet = understood.cooking.method in WET and not glazed
-    chosen = choices.finish or understood.crust.kind or ("none" if stays_wet else None)
+    told = understood.crust.kind
+    if has_rind(understood) and told == "broiler":
+        told = "none"  # what crisped in the hot oven was the rind, which is roasted alone
+    chosen = choices.finish or told or ("none" if stays_wet else None)
     if NO_FINISH in choices.overruled:
         chosen = "none"
     finish = _finish_of(plan, chosen, glazed=glazed)

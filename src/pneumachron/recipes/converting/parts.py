@@ -71,7 +71,17 @@ def _is_made_late(understood: Understood, name: str) -> bool:
         r" (?:together|until|till)\b",
         re.I,
     )
-    return any(made.search(text) for text in around(understood.said, *main)[1])
+    late = around(understood.said, *main)[1]
+    raw = any(_MADE_RAW.search(text) and not _OF_THE_JUICE.search(text) for text in late)
+    return raw or any(made.search(text) for text in late)
+
+
+_MADE_RAW = any_of(
+    r"\bmake (?:the|your) sauce\W+(?:combine|mix|stir|whisk|blend|blitz|shake|put|place)\b"
+)
+_OF_THE_JUICE = any_of(
+    r"\b(?:juices?|drippings|liquid|strain\w*|skim\w*|gravy|simmer|reduce|boil|pan|pot)\b"
+)
 
 
 def makes_a_side(understood: Understood, step: str) -> bool:
@@ -81,6 +91,8 @@ def makes_a_side(understood: Understood, step: str) -> bool:
         for part in parts_apart(understood).values() if part.role == "beside"
     }  # fmt: skip
     low = step.lower()
+    if _MADE_RAW.search(step) and any(name.endswith("sauce") for name in names):
+        return True
     return any(
         len(name.split()) > 1
         and re.search(rf"\b(?:for|make|prepare) (?:the |your )?{re.escape(name)}", low)

@@ -137,8 +137,13 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     rows = {
         row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
     }
-    poured = _rows_of_used(understood) | _rows_soaked_apart(understood)
-    return ((named_in(understood, MARINATED) - poured) | frozenset(rows)) - meat
+    # under a heading of its own it is complete: what stands under another goes in later
+    others = {
+        row for part in understood.recipe.parts if rows and part.role != "marinade"
+        for row in part.lines
+    }  # fmt: skip
+    apart = _rows_of_used(understood) | _rows_soaked_apart(understood) | others
+    return ((named_in(understood, MARINATED) - apart) | frozenset(rows)) - meat
 
 
 def _rows_soaked_apart(understood: Understood) -> frozenset[int]:
@@ -210,9 +215,19 @@ def shared_lines(understood: Understood) -> frozenset[int]:
 def soaked_lines(understood: Understood) -> frozenset[int]:
     """Those of a marinade that are thick or sharp, and wiped off with it."""
     found = in_marinade(understood)
+    paste = any(_TO_A_PASTE.search(text) for step in understood.said for text in sentences_in(step))
+    kinds = _SOAKS | _GROUND if paste else _SOAKS
     return frozenset(
-        item.index for item in understood.ingredients if item.index in found and item.kind in _SOAKS
+        item.index for item in understood.ingredients if item.index in found and item.kind in kinds
     )
+
+
+_TO_A_PASTE = any_of(
+    r"(?<!the )(?<!tomato )\b(grind|blend|blitz|process|pound|pur[eé]e|whizz?)\b[^.;]*"
+    r"\b(marinade|(in)?to a paste)\b"
+)
+_GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb"})
+"""Garlic and ginger of a paste are not fried out of it."""
 
 
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}

@@ -12,9 +12,16 @@ from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWords
 from pneumachron.recipes.converting.naming import names_any, rows_named
 from pneumachron.recipes.converting.parts import cooks_a_glaze, makes_a_side
+from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.seasoning import CURED, is_cured
-from pneumachron.recipes.converting.themes import Theme, is_own_work, mixes_a_glaze, theme_of
+from pneumachron.recipes.converting.themes import (
+    Theme,
+    grinds,
+    is_own_work,
+    mixes_a_glaze,
+    theme_of,
+)
 from pneumachron.recipes.understanding.crust import glazes
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -72,6 +79,11 @@ def step_marks(
             kept.append(_own_words(understood, themes, index, _titled(understood, index)))
         elif rule.name in _STRUCK:
             kept += _beside_the_heat(understood, themes, index)
+        elif kind in {"season", "marinate"}:  # a paste is ground before the meat is rubbed with it
+            kept += [
+                replace(_own_words(understood, themes, index, text), before_rub=True)
+                for text in sentences_in(step) if grinds(text)
+            ]  # fmt: skip
         elif kind == "finish":  # our step brushes the glaze on, and the recipe tells how to make it
             kept += [
                 replace(_own_words(understood, themes, index, text), before_finish=True)
@@ -234,6 +246,8 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     late = index > max(understood.cooking.steps, default=index)
     beside = late and makes_a_side(understood, step)
     browned_late = theme == "sear" and late
+    if late and has_rind(understood) and _CRACKLES.search(step):
+        return "set"  # meanwhile the rind is roasted alone
     if lost or elsewhere or browned_late or beside:
         return "own_words"
     if understood.crust.kind == "glaze" and glazes(step):
@@ -245,6 +259,7 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     return STEP_OF.get(theme, "own_words")
 
 
+_CRACKLES = any_of(r"\bcrackl\w*", r"\bblister\w*", r"\bcrisp\w*\b", r"\bknusprig\w*", r"\bkross\b")
 _PUT_IN = re.compile(r"\W*(?:then )?(?:add|pour|put|return|place|tip|nestle)\b", re.I)
 
 

@@ -35,7 +35,15 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"^\W*(NP?R|QP?R|(natural|quick) (pressure )?release)\b",
         ),
     ),
-    ("spray", any_of(r"\bsprit?z", r"\bmop(s|ped|ping)?\b")),
+    (
+        "spray",
+        any_of(
+            r"\bsprit?z",
+            r"\bmop(s|ped|ping)?\b",
+            r"\bspraying\b|\bspray (?:it|them|the (?:meat|ribs?|pork|beef|brisket|bark))\b"
+            r"(?![^.;]{0,30}\boil\b)",
+        ),
+    ),
     (
         "heat",
         any_of(
@@ -49,6 +57,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bset (up )?the grill",
             r"\bfire (up )?(the |your )?(pit|smoker|grill)",
             r"\bset the smoker",
+            r"^\W*(?:then |next |now )?smoke\b(?! (?:paprika|salt))",
             r"\b(?:run|get|bring|set|start|warm|crank|light|fire)\b[^.;]{0,20}"
             r"\b(?:smoker|pit|barbecue|kettle|oven)\b[^.;]{0,20}"
             r"(?:\b(?:at|to|up|going|hot)\b|\d{3})",
@@ -118,6 +127,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bbrush",
             r"\bpaint\b",
             r"\bcrisp",
+            r"\bknusprig",
             r"\bdirect heat",
             r"\bunder the grill",
             r"\b(medium-)?hot grill\b",
@@ -226,6 +236,18 @@ _OWN_WORK = any_of(
 def is_own_work(text: str) -> bool:
     """Whether a text tells work that no step of ours does."""
     return _OWN_WORK.search(text) is not None
+
+
+_GRINDS = any_of(
+    r"\bblend (?!of\b)", r"\bblitz\b", r"\bliquidi[sz]e\b", r"\bgrind (?!of\b)",
+    r"(^|[.;,] |\band )(?:pound|process|pur[eé]e|whizz?|toast|soak)\b"
+    r"(?! of\b)(?![^.;]*\b(?:wood|chips|chunks|planks?|string|leaves)\b)",
+)  # fmt: skip
+
+
+def grinds(text: str) -> bool:
+    """Whether a text makes a rub or marinade with more than a spoon."""
+    return _GRINDS.search(text) is not None
 
 
 MIXED = any_of(

@@ -28,7 +28,7 @@ _MEAT = re.compile(
     r"|spareribs|baby backs"
     r"|picnics?|wings)"
     r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?)(?: of)? (?:[a-z.-]+ ){0,3}?"
-    r"(?:ribs|baby backs)"
+    r"(?:ribs|baby backs|st\.? louis\b(?!-?(?:style|cut)? (?:spare ?)?ribs?)|spares\b)"
     rf"(?:[^.!?]{{0,60}}?{_HEAVY} (?:a|per|to the) (?:rack|slab)"
     rf"|[^.!?]{{0,20}}?\beach(?: one|['’]s| is| weigh\w+| about)+[^.!?]{{0,12}}?{_HEAVY}"
     rf"|[^.!?]{{0,30}}?{_HEAVY} (?:each|apiece|altogether|together|total|in all)"
@@ -61,7 +61,8 @@ _APART = re.compile(
     r"|(?<![\s\d]c)(?<![\s\d]t)(?<![\s\d]T)[.!](?:\s+|$)"
 )
 _PART = re.compile(
-    r"^(?P<name>(?:(?:for )?(?:the|my|our) )?(?:[a-z]+(?: [a-z]+){0,2}(?=:)"
+    r"^(?!(?:the )?(?:night|day|morning|evening|next|first|then|finally|later)\b)"
+    r"(?P<name>(?:(?:for )?(?:the|my|our) )?(?:[a-z]+(?: [a-z]+){0,2}(?=:)"
     r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= [—–] )"
     r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= is\b)))"
     r"(?::| [—–]| is(?: just| simply| only)?:?)\s+(?=\S)",
@@ -163,7 +164,8 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
     lines: list[str] = []
     parts: list[Part] = []
     named: set[str] = set()
-    for sentence in (text for step in texts for text in sentences_in(step)):
+    told = (text for step in texts for text in sentences_in(step))
+    for sentence in (text for whole in told for text in _brackets_apart(whole)):
         part = _PART.match(sentence)
         before = len(lines)
         for line, words in _foods_of(sentence):
@@ -174,6 +176,20 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
             rows = tuple(range(first + before, first + len(lines)))
             parts.append(Part.of(part["name"], rows))
     return lines, parts
+
+
+_IN_BRACKETS = re.compile(
+    r"\b(?P<name>rub|sauce|glaze|marinade|mop|spritz|brine)\s*\((?:which is|that['’]s|it['’]s"
+    r"|just|:)?\s*(?P<foods>[^()]*\d[^()]*,[^()]*)\)",
+    re.I,
+)
+"""“My rub (which is 2 T paprika, 1 T salt)”."""
+
+
+def _brackets_apart(sentence: str) -> list[str]:
+    """A sentence, and what its brackets tell of a rub as a sentence of its own."""
+    inner = [f"{found['name']}: {found['foods']}." for found in _IN_BRACKETS.finditer(sentence)]
+    return [_IN_BRACKETS.sub("", sentence), *inner]
 
 
 def _all_told(words: set[str], named: set[str]) -> bool:
@@ -219,9 +235,14 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
             names = ", ".join(food.words for food in foods)
             yield f"{chunk[: each.end()]}: {names}", words
         elif counted and food_of(line.name) is not UNKNOWN:
-            yield chunk.strip(" ."), words
+            yield _tidy(chunk), words
         elif told:
             yield from ((food.words, {food.words}) for food in foods)
+
+
+def _tidy(chunk: str) -> str:
+    text = chunk.strip(" .")
+    return text if "(" in text else text.rstrip(") ")
 
 
 def _in_the_same_unit(chunks: Sequence[str]) -> Iterator[str]:

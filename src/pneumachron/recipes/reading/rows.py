@@ -61,6 +61,7 @@ class Text:
     source: str = ""
     subject: str = ""
     """Of a mail, when it names a meat."""
+    _is_beside_times: bool = False
 
     def take(self, line: str) -> None:
         """One line; yield, times and empty labels are no rows."""
@@ -89,10 +90,13 @@ class Text:
         first = bool(told) and not self.yields
         if first:
             self.yields = told
-        timed = TIMES.search(plain) or (self.times and _ONLY_COOKS.match(plain))
+        timed = bool(TIMES.search(plain) or (self.times and _ONLY_COOKS.match(plain)))
         told_more = len(_OTHER_WORDS.findall(plain.lower())) >= _MOST_OTHER_WORDS
         short = len(plain.split()) < 20 and not told_more
         work = _IN_THE_OVEN.match(plain) and any(row.heading == "steps" for row in self.rows)
+        # below the yield or another time it is one more; among the steps it is work
+        timed = timed or (self._is_beside_times and _ALSO_TIMED.match(plain) is not None)
+        self._is_beside_times = first or (timed and short and not work)
         if timed and short and not work and heading_of(line) is None:
             self.times = f"{self.times} {plain}".strip()
             return
@@ -142,6 +146,14 @@ _NAMES_THE_DISH = re.compile(
 )
 """“Braised short ribs, for 4” below the first words of a mail."""
 """“Cook: direct, over hardwood coals, 4 h, mop and flip”: so much more is work. Judgement."""
+_ALSO_TIMED = re.compile(
+    r"^(?:smok|rest|brais|roast|bak|grill|marinat|chill|brin|cur|soak|simmer|stand|inactiv"
+    r"|slow[ -]?cook"
+    r"|additional|extra|ready in)\w*(?: time)?\s*:\s*\d[\d ./½¼¾–-]*"
+    r"(?:h|hrs?|hours?|m|mins?|minutes?|days?)\b\.?(?: \d+ ?(?:m|mins?|minutes?)\.?)?$",
+    re.I,
+)
+"""“Smoke: 8 hrs”, behind “Prep: 15 min”."""
 _ONLY_COOKS = re.compile(r"^cook(?:ing)?(?: time)? (?:about )?\d[^.,;]{0,20}$", re.I)
 """“Cook 1 hr 45 mins”, below “Prep 15 mins”."""
 _IN_THE_OVEN = re.compile(r"^in the oven\b", re.I)
@@ -182,16 +194,24 @@ _NAMES_A_PART = re.compile(
 _OF_A_DISH = re.compile(
     r"^(?:the )?(?:(?:dry |wet |spice |dipping )?(?:rub|marinade|glaze|sauce|brine|braise|slaw"
     r"|salsa|gravy|toppings?|dressing|pickles?|crust|mop)|(?:short |spare )?ribs|brisket|pork"
-    r"|beef|meat|wings|to (?:serve|garnish|finish))$",
+    r"|beef|meat|wings|to (?:serve|garnish|finish)|stew|rag(?:u|ù|out)|filling|(?:spice )?paste"
+    r"|aromatics|(?:braising|cooking) liquid|mash)$",
     re.I,
 )
+_ALSO_A_FOOD = re.compile(
+    r"^(?:the )?(?:curry|salad|dumplings|gremolata|relish|chutney|chimichurri|broth)$", re.I
+)
+"""The name of a part only where others have theirs: “Marinade” above, “Curry” below."""
 
 
 def _single_words_are_headings(rows: list[Row]) -> None:
     """“Slaw” above an amount, in a list where foods have theirs, is the name of a part."""
+    parted = False
     for row, below in pairwise(rows):
-        if row.heading is None and below.look.has_amount and _OF_A_DISH.match(row.plain):
+        names = _OF_A_DISH.match(row.plain) or (parted and _ALSO_A_FOOD.match(row.plain))
+        if row.heading is None and below.look.has_amount and names:
             row.heading = "part"
+        parted = parted or row.heading == "part"
 
 
 def name_sections(rows: list[Row]) -> None:

@@ -71,6 +71,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             rf"\b(turn|toss|roll|tumble|coat)\w* {_MEAT} in the (glaze|reduced|sticky|reduction)",
             rf"\b(return|put|add) {_MEAT}.{{0,30}}\b(turn|toss|roll)\w*\b.{{0,40}}"
             r"\b(sticky|gloss\w*|coated|glazed)\b",
+            r"\b(reduc|boil|bubbl|cook)\w*\b[^.;]{0,40}\b(turn|toss|roll)ing "
+            rf"{_MEAT}\b[^.;]{{0,40}}\b(gloss\w*|sticky|syrup\w*|glaz\w*)\b",
             r"\b(lid off|uncover\w*)\b.{0,80}\b(sticky|syrup\w*|gloss\w*)\b",
             r"\b(simmer|cook|boil|lid off|uncover)\w*\b.{0,60}\b(sauce|glaze) clings\b",
             r"\b(reduce|boil|bubble|simmer)\w*\b.{0,60}\b(coats?|clings? to|sticks? to) (the )?"

@@ -175,13 +175,15 @@ class Ingredient:
 _EACH = re.compile(r"^(?:each|ea)\b\.?\s*(?:of\b)?\s*:?\s*", re.I)
 _APART = re.compile(r"\s*(?:,|;|\s\+|\s&|\s/)\s+(?:and\s+)?|\s+and\s+")
 _PLAIN_LIST = re.compile(
-    r"\s*(?:,|;|\s\+)\s+(?:and\s+)?(?![^(]*\))|\s+(?:&|and)\s+(?=\d)(?![^(]*\))"
+    r"\s*(?:,|;|\s\+)\s+(?:and\s+|plus\s+(?=\d))?(?![^(]*\))|\s+(?:&|and)\s+(?=\d)(?![^(]*\))"
 )
 _NOT_UNDER_PRESSURE: frozenset[Kind] = frozenset(
     {"flour", "starch", "dairy", "sugar", "sugar_thick", "sweet_sauce"}
 )
 
 
+_MORE_OF_IT = re.compile(r",\s*plus\b[^,]*\bof (?:the|its|their)\b", re.I)
+"""“4 chipotles, plus 1 Tbsp of the adobo”: it comes out of the same can."""
 _ALL_SERVED = re.compile(
     r"\b(?:(?:to|for) (?:serve|serving|garnish(?:ing)?|top(?:ping)?|finish(?:ing)?))[ .]*$", re.I
 )
@@ -209,6 +211,8 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
             for (name, _, work), food in zip(parted, told, strict=True)
         )
     if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
+        return (item,)
+    if _MORE_OF_IT.search(line.raw):
         return (item,)
     names = _bare_foods(line) or _with_their_work(
         _PLAIN_LIST.split(_ALL_DONE.sub(r", \1", line.raw))
@@ -264,7 +268,11 @@ _BARE_WORDS = 2
 
 def _bare_foods(line: Line) -> list[str]:
     """The foods of “onions, carrots and celery”: a list of nothing else, without amounts."""
-    names = _BARE_LIST.split(line.raw.strip(" ."))
+    bare = line.raw.strip(" .")
+    names = _BARE_LIST.split(bare)
+    told = [food.words for food in foods_named(bare)]
+    if len(told) > 2 and " ".join(told) == bare.lower():  # “salt pepper smoked paprika”
+        return told
     each = [food_of(name) for name in names]
     lists = line.amount is None and len(names) > 1 and UNKNOWN not in each
     short = all(len(name.split()) <= _BARE_WORDS for name in names)

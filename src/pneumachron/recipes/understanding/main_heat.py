@@ -73,7 +73,9 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
         return False
     if device in {"pressure", "stovetop"}:
         return not _not_under_pressure(sentence)
-    said = any(words.search(sentence) for words in (OVEN, LID, OPEN, _MEAT_IN, _ONLY_A_TIME))
+    said = any(
+        words.search(sentence) for words in (OVEN, LID, OPEN, _MEAT_IN, _ONLY_A_TIME, _GOES_ON)
+    )
     if SIMMER.search(sentence) and any(
         span.high_s >= _LONG_SIMMER_S for span in durations_in(sentence)
     ):
@@ -82,6 +84,12 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     return device != "oven" or said or bool(temperatures_in(sentence)) or _cooks_long(sentence)
 
 
+_GOES_ON = re.compile(
+    r"\b(?:continue|carry on|keep going)\b[^.;]*\b(?:until|till)\b"
+    r"|\b(?:tender|soft|done)\b[^.;]{0,25}\b(?:more|longer)\b",
+    re.I,
+)
+"""“Add the prunes and continue until tender, about 30 minutes more.”"""
 _AT_A_LEVEL = re.compile(r"\b(?:on|to|at) (?:low|high)\b(?! heat)", re.I)
 """“Set to low and leave it for 10 hours.”"""
 _LONG_SIMMER_S = 2700.0
@@ -284,7 +292,9 @@ _ASIDES = re.compile(
     r"|\b(?:for|in|during) the (?:last|final) [^,;.]*"
     r"|\b(?:an?|half an|\d+|two|three) (?:hours?|hrs?|min\w*) (?:before|ahead|in advance)\b"
     r"|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b"
-    r"|\b(?:sprit?z|mop|bast|turn|flip|rotat)\w*[^,;.]*\bafter [^,;.]*",
+    r"|\b(?:sprit?z|mop|bast|turn|flip|rotat)\w*[^,;.]*\bafter [^,;.]*"
+    r"|\bafter [^,;.]{3,30}?,? (?:start|begin|spray|sprit?z|mop|baste|check|turn|flip|rotate)\b"
+    r"[^;.]*",
     re.I,
 )
 """Another way in brackets; what is done every half hour, or at the end of the time."""

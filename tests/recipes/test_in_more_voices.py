@@ -1,0 +1,97 @@
+"""Recipes as pages, mails and cards tell them; each went wrong at one place. Common practice."""
+
+from pathlib import Path
+
+import pytest
+
+from pneumachron.recipes.converting.amounts import amount_text
+from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
+from pneumachron.recipes.understanding.main_heat import main_spans
+from pneumachron.recipes.understanding.understand import understand
+from tests.recipes.supper import KITCHEN, read, told, went
+
+
+VOICES = Path(__file__).parent / "voices"
+
+
+def of(name: str) -> Converted:
+    return convert(understand(read((VOICES / f"{name}.txt").read_text())), KITCHEN)
+
+
+def test_a_mail_that_tells_its_rub_in_brackets() -> None:
+    """The cut and the weight were guessed, and the rub was lost."""
+    done = of("mail_with_a_rub_in_brackets")
+    assert (done.understood.cut, done.understood.count) == ("spare_ribs_trimmed", 2)
+    assert done.understood.mass_kg == pytest.approx(2.72, abs=0.01)
+    season = {line.name for line in done.lines if line.when == "season"}
+    assert {"paprika", "brown sugar", "salt", "garlic powder"} <= season
+    assert any("bbq sauce" in line.name and line.when == "finish" for line in done.lines)
+    assert "chairs" not in told(done)
+
+
+def test_a_part_that_is_called_like_a_food() -> None:
+    """“Curry” was a food, and the tomatoes below it were rubbed onto the meat."""
+    done = of("curry_in_two_parts")
+    assert [part.name for part in done.understood.recipe.parts] == ["Marinade", "Curry"]
+    row = {line.strip(): at for at, line in enumerate(done.understood.recipe.ingredients)}
+    assert went(done, row["400g tin chopped tomatoes"]) == ["top"]
+    assert went(done, row["6 cloves garlic"]) == ["season"]  # it is in the paste
+
+
+def test_a_paste_is_ground_before_the_meat_is_rubbed_with_it() -> None:
+    text = told(of("curry_in_two_parts"))
+    assert text.index("Grind all marinade ingredients") < text.index("Trim the meat")
+
+
+def test_times_beside_the_yield_are_not_cooked_twice() -> None:
+    """Eight hours were nineteen: the line of times, and the moment of the first spray."""
+    done = of("plates_with_a_line_of_times")
+    assert done.understood.cooking.high_s == 8 * 3600
+    assert "Smoke bone side down" not in told(done)  # it went on behind the cooker
+
+
+def test_a_heat_that_goes_on_is_counted() -> None:
+    assert of("brisket_that_goes_on").understood.cooking.high_s == 3.5 * 3600
+    assert main_spans(0, "Add the peas, 30 minutes before the end.", "oven") == []
+
+
+def test_a_raw_sauce_is_served_beside() -> None:
+    """It was stirred into the juice of the meat."""
+    done = of("pork_with_a_raw_sauce")
+    lines = {line.name: line.when for line in done.lines}
+    assert lines["sliced scallions"] == "beside"
+    assert "combine all its ingredients" in told(done)
+
+
+def test_what_crisps_is_the_rind_and_not_the_meat() -> None:
+    """The rind was taken off, and the bare meat put under the broiler all the same."""
+    done = of("krustenbraten")
+    assert done.finish.kind == "none"
+    text = told(done)
+    assert "Roast the rind flat" in text
+    assert "knusprig braten" not in text
+
+
+def test_a_sauce_that_is_boiled_down_around_the_ribs() -> None:
+    assert of("ribs_boiled_down").finish.kind == "glaze"
+
+
+@pytest.mark.parametrize(
+    ("line", "names"),
+    [
+        ("4 chipotles in adobo, plus 1 Tbsp of the adobo", ["chipotles in adobo"]),
+        ("2 ancho chiles, plus 1 tbsp oil", ["ancho chiles", "oil"]),
+        ("salt pepper smoked paprika", ["salt", "pepper", "smoked paprika"]),
+        ("onion salt", ["onion salt"]),
+    ],
+)
+def test_one_line_and_its_foods(line: str, names: list[str]) -> None:
+    """“Put plus on top” stood in the steps."""
+    (item,) = read_ingredients((line,))
+    assert [food.line.name for food in foods_in(item)] == names
+
+
+def test_a_little_more_than_a_cup_is_a_cup() -> None:
+    assert amount_text(1.0625, 1.0625, "cup") == "1 cup"
+    assert amount_text(1.25, 1.25, "cup") == "1¼ cups"
