@@ -11,7 +11,6 @@ from pneumachron.recipes.understanding.main_heat import main_spans
 from pneumachron.recipes.understanding.understand import understand
 from tests.recipes.supper import KITCHEN, read, told, went
 
-
 VOICES = Path(__file__).parent / "voices"
 
 
