@@ -7,6 +7,7 @@ import pytest
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
+from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.main_heat import main_spans
 from pneumachron.recipes.understanding.understand import understand
 from tests.recipes.supper import KITCHEN, read, told, went
@@ -94,3 +95,52 @@ def test_one_line_and_its_foods(line: str, names: list[str]) -> None:
 def test_a_little_more_than_a_cup_is_a_cup() -> None:
     assert amount_text(1.0625, 1.0625, "cup") == "1 cup"
     assert amount_text(1.25, 1.25, "cup") == "1¼ cups"
+
+
+def test_a_bullet_above_the_recipe_is_not_its_title() -> None:
+    done = of("page_with_bullets_above")
+    assert done.understood.recipe.title == "Sticky Hoisin Spare Ribs"
+
+
+def test_the_meat_stands_in_the_question() -> None:
+    """“No ribs, brisket … in it”, was said of a brisket in foil."""
+    done = of("question_and_answer")
+    assert done.understood.cut == "brisket_flat"
+    assert done.understood.mass_kg == pytest.approx(1.814, abs=0.01)
+    assert done.understood.cooking.high_s == 4 * 3600
+
+
+def test_pickles_that_stand_meanwhile_are_no_time_in_the_oven() -> None:
+    assert of("pork_with_pickled_onions").understood.cooking.high_s == 3 * 3600
+
+
+def test_meat_that_is_cut_off_its_bone() -> None:
+    done = of("carnitas_off_the_bone")
+    assert done.understood.cut == "shoulder_boneless"
+    assert done.understood.thickness_m == pytest.approx(0.0762)
+
+
+def test_a_sauce_of_any_kind_is_brushed_on() -> None:
+    """Of three heats the last had the sauce, and it was stirred into the juice."""
+    done = of("ribs_wrapped_and_glazed")
+    assert {line.when for line in done.lines if line.name == "thin sauce"} == {"finish"}
+
+
+def test_names_of_german_shops() -> None:
+    """The ribs were strewn on top of themselves."""
+    done = of("rippchen_mit_kraut")
+    assert (done.understood.mass_kg, done.understood.cut) == (1.2, "back_ribs")
+    wine = next(line for line in done.lines if "Apfelwein" in line.name)
+    assert wine.when == "sear"  # it is simmered off
+
+
+def test_a_broth_is_not_boiled_down() -> None:
+    text = told(of("noodle_soup"))
+    assert "Strain the broth" in text
+    assert "Simmer uncovered to reduce" not in text
+    assert "in a muslin bag" not in of("noodle_soup").understood.recipe.ingredients
+
+
+def test_starch_and_its_water_are_not_added_up() -> None:
+    assert read_line("Cornstarch - 2 tbsp + 2 tbsp water").low == 2
+    assert read_line("butter 1 cup + 2 tbsp").low == pytest.approx(1.125)

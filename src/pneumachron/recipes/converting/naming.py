@@ -68,6 +68,8 @@ def is_named(item: Ingredient, text: str) -> bool:
         last = words[-2]
     if "dijon" in words:
         last = "mustard"
+    if words[-1] == "sauce" and not _ANY_SAUCE.isdisjoint(words):
+        last = "sauce"
     return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
 
 
@@ -82,6 +84,10 @@ _BEHIND = re.compile(
 )
 """What German says of a spice behind its name: “Paprika edelsüß”."""
 _ANYTHING = frozenset({"hot", "sweet", "brown", "thick", "dark", "light", "white", "red"})
+_ANY_SAUCE = frozenset(
+    {"thin", "favorite", "favourite", "bottled", "jarred", "your", "homemade", "bought"}
+)
+"""“Thin sauce”, “your favorite sauce”: the steps call it the sauce."""
 _GENERIC = frozenset(
     {"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup", "bulb", "bulbs"}
 )

@@ -328,7 +328,8 @@ def named_late(understood: Understood) -> dict[int, When]:
         foods = {each.food.words for each in foods_in(item)}
         if item.index in rub or (foods & again and item.index not in apart):
             continue
-        before, after = longest if item.kind in _SWEET else whole
+        brushed = item.kind == "unknown" and item.line.name.lower().endswith("sauce")
+        before, after = longest if item.kind in _SWEET or brushed else whole
         low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
         if _is_another_salt(understood, item, late):
             continue

@@ -247,7 +247,7 @@ _BRAISED_IN_M3 = 400e-6
 
 def _dairy(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Stirred in at the end; of milk that the meat would braise in, what a sauce takes."""
-    braises = item.food.words == "milk" and (item.volume_m3 or 0.0) > _BRAISED_IN_M3
+    braises = item.food.words in {"milk", "milch"} and (item.volume_m3 or 0.0) > _BRAISED_IN_M3
     if not braises:
         return _moved("dairy_after", "after")(context, item)
     line = volume_line(context, item, "after", MILK_M3)
@@ -430,7 +430,8 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     found = BY_KIND[_kind_of(context, item)](context, item)
     when = context.late.get(item.index)
     crumbs = found.rule == "starch_after" and "crumb" in item.food.words
-    if when == "finish" and (found.rule == "sugar_after" or crumbs):
+    sauce = item.kind == "unknown" and item.line.name.lower().endswith("sauce")
+    if when == "finish" and (found.rule == "sugar_after" or crumbs or sauce):
         # the recipe sprinkles it on late: under the broiler is after pressure too
         return ConvertedLines((plain_line(context, item, when),), "named_late")
     if when == "beside" and any(line.when == "after" for line in found.lines):

@@ -226,8 +226,8 @@ _TO_A_PASTE = any_of(
     r"(?<!the )(?<!tomato )\b(grind|blend|blitz|process|pound|pur[eé]e|whizz?)\b[^.;]*"
     r"\b(marinade|(in)?to a paste)\b"
 )
-_GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb"})
-"""Garlic and ginger of a paste are not fried out of it."""
+_GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb", "spice", "dried_herb", "chilli"})
+"""Garlic, ginger and spices of a paste are not fried out of it."""
 
 
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}

@@ -25,7 +25,7 @@ from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.naming import rows_named
 from pneumachron.recipes.converting.parts import strewn_late
-from pneumachron.recipes.converting.pot_work import has_rind, shreds
+from pneumachron.recipes.converting.pot_work import has_rind, is_soup, shreds
 from pneumachron.recipes.converting.seasoning import (
     is_just_seasoned,
     marinating_s,
@@ -372,7 +372,8 @@ def _sauce(work: Work) -> OutStep | None:
     taken_out = (_say("fish_out", names=out),) if out else ()
     if work.finish.kind == "glaze":  # what is boiled down around the meat is the sauce
         return OutStep("sauce", (*taken_out, *said), (2.0, 5.0)) if taken_out or said else None
-    return OutStep("sauce", (*taken_out, _say("reduce"), *said, _say("salt_last")), (10.0, 25.0))
+    juice = "broth" if is_soup(work.understood) else "reduce"
+    return OutStep("sauce", (*taken_out, _say(juice), *said, _say("salt_last")), (10.0, 25.0))
 
 
 _DRY: frozenset[Kind] = frozenset({"salt", "spice", "rub", "dried_herb", "chilli", "baking"})

@@ -278,7 +278,9 @@ class _Sorted:
         ]  # fmt: skip
         lines = ingredients
         if not any(food_of(line).kind == "meat" for line in ingredients):
-            lines = [*ingredients, *meat_in_prose([*before, *steps])]
+            # in a question above its answer it may stand too
+            named = meat_in_prose([*before, *steps]) or meat_in_prose(self.left_out)
+            lines = [*ingredients, *named]
             if len(lines) > len(ingredients) and not any(map(_is_counted, ingredients)):
                 steps += [line for line in self.left_out if is_told_part(line)]
                 self.left_out = [line for line in self.left_out if line not in steps]

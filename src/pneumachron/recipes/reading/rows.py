@@ -321,7 +321,7 @@ def may_be_title(row: Row) -> bool:
     """Whether a line is short and bare enough to be a title."""
     words = row.plain.split()
     return (
-        not row.look.clutter
+        not (row.look.clutter or row.bulleted)
         and row.heading in {None, "part"}
         and not row.plain.endswith((".", "?", ":"))
         and (not row.plain.endswith("!") or (len(words) <= _MOST_CALLED and _speaks_of_meat(row)))

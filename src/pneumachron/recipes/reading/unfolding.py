@@ -296,7 +296,7 @@ def _run_of_foods(line: str) -> Iterator[str]:
         yield from barred
         return
     bullet = BULLET.match(line)
-    foods = _COMMAS.split(BULLET.sub("", line), MOST_ON_A_LINE)
+    foods = _with_their_bag(_COMMAS.split(BULLET.sub("", line), MOST_ON_A_LINE))
     counted = sum(map(_is_counted, foods))
     known = [food_of(read_line(text).name) for text in foods]
     bare = sum(food is UNKNOWN for food in known) <= 1 and all(
@@ -315,6 +315,17 @@ def _run_of_foods(line: str) -> Iterator[str]:
         yield from (f"{bullet[0] if bullet else ''}{text}" for text in foods)
     else:
         yield line
+
+
+def _with_their_bag(foods: list[str]) -> list[str]:
+    """“4 cloves, in a muslin bag” is one food."""
+    found: list[str] = []
+    for food in foods:
+        if found and food.startswith(("in a ", "tied ")):
+            found[-1] += f", {food}"
+        else:
+            found.append(food)
+    return found
 
 
 _BARS = re.compile(r"\s+[|·•]\s+")

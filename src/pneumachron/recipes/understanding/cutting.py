@@ -15,6 +15,8 @@ class Cutting:
     parts: int | None = None
     chunks: bool = False
     """Cut into chunks of a size that is not said."""
+    off_bone: bool = False
+    """Bought with its bone, and cut off it."""
 
 
 CHUNK_M = 0.045
@@ -29,7 +31,11 @@ _MEAT = (
     r"(?:(?:the |your |each |both |all )*(?:raw |whole )?(?:meat|pork|beef|shoulder|butt|brisket"
     r"|flat|point|roast|joint|racks?|slabs?|ribs?|picnic|collar|it|them|piece)(?: of \w+)?)"
 )
-_CUTS = rf"\b(?:cut|chop|divide|split|saw|cube|dice)\b(?: up)?(?: {_MEAT})?(?: up)? in(?:to)? "
+_CUTS = (
+    rf"\b(?:cut|chop|divide|split|saw|cube|dice)\b(?: up)?(?: {_MEAT})?"
+    r"(?: up| off (?:the|its) bones?)? in(?:to)? "
+)
+_OFF_THE_BONE = re.compile(r"\boff (?:the|its) bones?\b", re.I)
 _CUBES = re.compile(rf"{_CUTS}.{{0,16}}\b(?:cubes?|chunks?|pieces?|dice|blocks?)\b", re.I)
 _CHUNKS = re.compile(r"\b(?:cubes?|chunks?|dice|bite-?sized)\b", re.I)
 _FISTS = re.compile(rf"{_CUTS}fist[- ]sized?\b", re.I)
@@ -85,11 +91,11 @@ def _of_sentence(sentence: str) -> Cutting | None:
 def _cubed(sentence: str) -> Cutting | None:
     """Cubes of a size, fists, or chunks of no size that is told."""
     if found := _CUBES.search(sentence):
-        size = thickness_in(found[0])
+        size, off_bone = thickness_in(found[0]), _OFF_THE_BONE.search(found[0]) is not None
         if size is not None:
-            return Cutting(cube_m=size)
+            return Cutting(cube_m=size, off_bone=off_bone)
         if _CHUNKS.search(found[0]):
-            return Cutting(chunks=True)
+            return Cutting(chunks=True, off_bone=off_bone)
     return Cutting(cube_m=FIST_M) if _FISTS.search(sentence) else None
 
 

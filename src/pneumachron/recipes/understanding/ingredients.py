@@ -254,7 +254,8 @@ def _with_their_work(names: list[str]) -> list[str]:
     """“1 onion, 1 carrot, all diced” are two foods: what is no food belongs to the one before."""
     found: list[str] = []
     for name in names:
-        is_work = read_line(name).low is None and food_of(name) is UNKNOWN
+        told = food_of(name) is UNKNOWN or name.startswith(("in a ", "tied "))
+        is_work = read_line(name).low is None and told
         if found and is_work:
             found[-1] += f", {name}"
         else:

@@ -370,6 +370,11 @@ _LAST = re.compile(
 def _trailing(raw: str, plain: str) -> Line:
     """“salt 20 g”, “onions - 3”: the amount behind."""
     for match in filter(None, (_TAIL.match(plain), _LAST.match(plain))):
+        first, plus, more = match["amount"].partition("+")
+        another = plus and _amount_of(more.strip())
+        if another and _A_WORD.search(another[1]):  # “cornstarch - 2 tbsp + 2 tbsp water”
+            line = _trailing(raw, f"{match['name']} {first}".strip())
+            return replace(line, aside=f"+ {more.strip()}")
         found = _amount_of(match["amount"])
         opened = match["name"].count("(") > match["name"].count(")")
         if found and not opened and (found[0].unit or _NO_NAME.match(found[1].strip())):
@@ -388,6 +393,7 @@ def _trailing(raw: str, plain: str) -> Line:
     return Line(raw, None, None, "", name, aside)
 
 
+_A_WORD = re.compile(r"[^\W\d_]{3}")
 _IN_WORDS = re.compile(
     r"^(?P<name>[a-z][a-z '-]{2,40}?)(?:,|:)? (?P<many>half an? |an? |few |a few )?"
     r"(?:good |big |small |large )?"

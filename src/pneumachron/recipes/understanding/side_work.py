@@ -51,6 +51,12 @@ _MAKES_A_SIDE = re.compile(
     r"(?:gravy|sauce|slaw|salsa|rice|mash|polenta|salad|pickles?|dressing|glaze)\b",
     re.I,
 )
+_MIXES_A_SIDE = re.compile(
+    r"^\W*(?:meanwhile|in the meantime|while [^,]{3,40}),? (?:mix|stir|toss|combine|whisk|dress)\b"
+    rf"[^.;]*\b(?:for the (?:[a-z-]+ )?)?(?:{_SIDE}|dressing|salsa|pickles?|salad)\b",
+    re.I,
+)
+"""“Meanwhile mix everything for the onions and leave 2 hours.”"""
 _GOES_ON = any_of(r"\b(more|longer|another|further|additional|cover\w*|add(ed)?|together)\b")
 """“Cook the vegetables 30 min more”: with the meat that is there."""
 
@@ -59,6 +65,8 @@ def is_side_work(sentence: str) -> bool:
     """Whether a sentence heats no meat."""
     cold = _IN_THE_COLD.search(sentence) and not _HEATS.search(sentence)
     if cold or _SERVES.match(sentence) or _KEPT.match(sentence):
+        return True
+    if _MIXES_A_SIDE.match(sentence) and not _HEATS.search(sentence):
         return True
     side = _COOKS_A_SIDE.match(sentence) or _MAKES_A_SIDE.match(sentence)
     return side is not None and not (_MEAT.search(sentence) or _GOES_ON.search(sentence))

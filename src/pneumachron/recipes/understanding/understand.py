@@ -8,6 +8,7 @@ from pneumachron.core.errors import RequestError
 from pneumachron.core.message import Message
 from pneumachron.core.physics.tenderness import TEXTURES, Texture
 from pneumachron.core.planning.load import usual_thickness_m
+from pneumachron.core.planning.serving import other_form
 from pneumachron.core.units import parse_measure
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
@@ -113,7 +114,10 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     questions: list[Question] = []
     read = read_method(recipe)
     bought = meat.count
-    meat = _as_cut(meat, known, _cutting_of(recipe, read, meat))
+    cutting = _cutting_of(recipe, read, meat)
+    if answers.cut is None and cutting.off_bone and known.cut_id.endswith("_bone_in"):
+        known, meat = other_form(known) or known, replace(meat, bone=False)
+    meat = _as_cut(meat, known, cutting)
     if answers.cut is None and not meat.cut_sure:
         questions.append(_ask_cut(known))
     count = answers.count or meat.count or _pieces(known.cut_id)

@@ -63,6 +63,7 @@ convert-boil_as_pack = Meanwhile boil { LIST($names) } separately, as the pack s
 convert-pulses_first = First cook { LIST($names) } separately in plenty of water, half full at most, { MINUTES($time_min) } under pressure. Let the pressure fall undisturbed, and set aside what is cooked with its liquid.
 convert-fish_out = Take out { LIST($names) }.
 convert-reduce = Strain the juice, let the fat rise and skim it. Simmer uncovered to reduce it to taste.
+convert-broth = Strain the broth, let the fat rise and skim it.
 convert-thicken = Thicken with { LIST($names) } stirred into cold water; simmer for 1 min.
 convert-simmer_in = Add { LIST($names) } and simmer until tender, 5–10 min.
 convert-seafood_in = Add { LIST($names) }, cover with any lid that is not locked, and simmer until cooked through, 3–8 min. Throw away shells that stay shut.
