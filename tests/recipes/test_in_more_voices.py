@@ -144,3 +144,44 @@ def test_a_broth_is_not_boiled_down() -> None:
 def test_starch_and_its_water_are_not_added_up() -> None:
     assert read_line("Cornstarch - 2 tbsp + 2 tbsp water").low == 2
     assert read_line("butter 1 cup + 2 tbsp").low == pytest.approx(1.125)
+
+
+def test_another_twenty_is_minutes() -> None:
+    done = of("char_siu_in_strips")
+    assert done.understood.cooking.high_s == 45 * 60
+    glaze = next(line for line in done.lines if "maltose" in line.name)
+    assert (glaze.when, glaze.name.startswith("Glaze")) == ("finish", False)
+
+
+def test_a_list_with_points_between_and_the_name_of_its_part() -> None:
+    """“1 kg for the ragù, brisket” stood in the list."""
+    done = of("ragu_with_points_between")
+    parts = [(part.name, part.role) for part in done.understood.recipe.parts]
+    assert parts == [("for the ragù", "main"), ("to serve", "beside")]
+    assert {line.name for line in done.lines if line.when == "beside"} >= {"pappardelle"}
+    assert not [line for line in done.lines if "ragù" in line.name or "·" in line.name]
+
+
+def test_the_hours_of_an_afternoon() -> None:
+    """From 12:30 to 5:45 were 16 hours and 45 minutes."""
+    done = of("kettle_by_the_clock")
+    assert done.understood.cooking.high_s == 5.25 * 3600
+    assert "snake" not in told(done)
+
+
+def test_a_sauce_of_its_own_in_german() -> None:
+    """“Für die Sauce” was food, and “nach 1 1/2 Stunden” the time of the meat."""
+    done = of("rinderbrust_mit_sauce")
+    assert done.understood.cooking.high_s == 2.5 * 3600
+    assert [part.role for part in done.understood.recipe.parts] == ["sauce"]
+
+
+def test_headings_in_square_brackets() -> None:
+    done = of("brisket_in_square_brackets")
+    assert not [line for line in done.lines if "Method" in line.name]
+    assert done.understood.cooking.high_s == 5 * 3600
+
+
+def test_beans_that_are_not_called_beans() -> None:
+    done = of("pork_and_cannellini")
+    assert {line.when for line in done.lines if "cannellini" in line.name} == {"first_run"}

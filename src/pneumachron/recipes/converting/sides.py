@@ -11,7 +11,10 @@ _PASTA = any_of(
     r"|linguine|penne|rigatoni|fusilli|orzo|udon|ramen|vermicelli|ravioli|sp(ä|ae)tzle|couscous"
     r"|bulgur|quinoa|freekeh)\b"
 )
-_PULSES = any_of(r"\b(beans?|bohnen|chickpeas|lentils|linsen|peas|erbsen|hominy|barley|farro)\b")
+_PULSES = any_of(
+    r"\b(beans?|bohnen|chickpeas|lentils|linsen|peas|erbsen|hominy|barley|farro|cannellini"
+    r"|borlotti|flageolets?|haricots?)\b"
+)
 _RICE = any_of(r"\b(rice|reis)\b")
 _CABBAGE = any_of(r"\b(cabbage|kraut|fennel)\b")
 _CARROTS = any_of(r"\b(carrots?|m(ö|oe)hren|karotten)\b")
@@ -49,7 +52,9 @@ def run_minutes(line: OutLine, meat_hold_min: float) -> float:
 
 UNSOAKED_MIN = 35.0
 """Dry beans and chickpeas that were not soaked. Common practice: 25 to 40 min."""
-_DRY_BEANS = any_of(r"\b(?<!green )(beans?|bohnen|chickpeas)\b")
+_DRY_BEANS = any_of(
+    r"\b(?<!green )(beans?|bohnen|chickpeas|cannellini|borlotti|flageolets?|haricots?)\b"
+)
 
 
 _SIDES = (

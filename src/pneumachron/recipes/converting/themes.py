@@ -31,7 +31,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"^oven\s*:?\s*\d",
             r"^\W*(it(['’]s| is) )?done (at|when|once)\b",
             r"^\W*([a-z]{3,9} )?\d{1,2}([:.][0-5]\d( ?[ap]m)?| ?[ap]m)\W+"
-            r"([\w°]+\W+){0,2}(on|off|out|in|smoker|pit|internal|done)\b(?! the)",
+            r"([\w°]+\W+){0,2}(on|off|out|in|smoker|pit|internal|done|light|lit|rest|foil(ed)?|wrap(ped)?)\b"
+            r"(?! the)",
             r"^\W*(NP?R|QP?R|(natural|quick) (pressure )?release)\b",
         ),
     ),

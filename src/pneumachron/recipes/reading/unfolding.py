@@ -6,7 +6,7 @@ from collections.abc import Iterable, Iterator
 from markdown_it import MarkdownIt
 from markdown_it.token import Token
 
-from pneumachron.recipes.model import Part
+from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.reading.headings import heading_of, may_be_marked
 from pneumachron.recipes.reading.looks import BULLET, VERBS, look_at
 from pneumachron.recipes.understanding.durations import durations_in
@@ -204,7 +204,8 @@ def with_nested_parts(lines: Iterable[str]) -> Iterator[str]:
 
 
 _PART_LINE = re.compile(
-    r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[a-z][a-z ]{2,30})(?:\s*:| [–-])\s+(?P<rest>\S.*)$",
+    r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[^\W\d_](?:[^\W\d_]| ){2,30})"
+    r"(?:\s*:| [–-])\s+(?P<rest>\S.*)$",
     re.I,
 )
 _COMMAS = re.compile(r"[,;]\s+(?![^(]*\))")
@@ -227,14 +228,16 @@ def _part_on_a_line(line: str) -> Iterator[str]:
 def _foods_of(part: str, rest: str) -> list[str]:
     """The foods behind the name of a part; none where it is a sentence, or no name of a part."""
     if part.lower().startswith("for "):
-        counted = _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+        barred = _BARS.split(rest, MOST_ON_A_LINE)
+        counted = barred if len(barred) > 1 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
         one = len(counted) == 1 and read_line(rest).low is not None and look_at(rest).work <= 0
         return counted if len(counted) > 1 or one else []
     role = Part.of(part, ()).role
     if role == "main":
         return _all_counted(rest)
     foods: list[str] = []
-    for text in _COMMAS.split(rest, MOST_ON_A_LINE):
+    barred = _BARS.split(rest, MOST_ON_A_LINE)
+    for text in barred if len(barred) > 1 else _COMMAS.split(rest, MOST_ON_A_LINE):
         look = look_at(text)
         if look.work > max(look.food, 0.0):
             return []
@@ -247,7 +250,13 @@ def _foods_of(part: str, rest: str) -> list[str]:
             foods.append(text)
         else:  # "2 cloves garlic, minced together"
             foods[-1] += f", {text}"
-    return foods if len(foods) > 1 else []
+    alone = len(foods) == 1 and role in _OF_ONE_FOOD and _is_counted(foods[0])
+    one = alone and food_of(read_line(foods[0]).name) is not UNKNOWN  # “Soy sauce: 3 Tbsp”
+    return foods if len(foods) > 1 or one else []
+
+
+_OF_ONE_FOOD: frozenset[PartRole] = frozenset({"glaze", "sauce", "marinade", "rub"})
+"""“Glaze: 2 tbsp honey” is a part of one food."""
 
 
 def _all_counted(rest: str) -> list[str]:

@@ -23,7 +23,8 @@ _FIRE = any_of(
     r"\b(light|fire|coals?|charcoal|preheat|heat up|chimney)\b",
     r"\b(smoker|grill|oven|pit|barbecue|kettle) (is )?(on|lit|going|up)\b",
 )
-_OFF = any_of(r"\binto the cooler\b", r"(?<!foil )(?<!lid )(?<!cover )\boff\b", r"\bout\b",
+_OFF = any_of(r"\binto the cooler\b", r"(?<!foil )(?<!lid )(?<!cover )\boff\b",
+              r"\bout\b(?! of (?:the )?(?:foil|paper|wrap|fridge))",
               r"\bdone\b", r"\bready\b", r"\bpull(ed)?\b", r"\brest\b",
               r"\bfinished\b", r"\braus\b|\bherunter\b|\bfertig\b")  # fmt: skip
 _LABEL = re.compile(
@@ -32,6 +33,7 @@ _LABEL = re.compile(
 )
 """“Sat 3:30 pm: 203 °F, out”: all of the line is done then."""
 DAY_MIN = 24 * 60
+NOON_MIN = 12 * 60
 _ONLY_A_TIME = 3
 """Words of “At 8 am”. Judgement."""
 
@@ -71,7 +73,10 @@ def by_the_clock(steps: tuple[str, ...]) -> ByTheClock | None:
     off = [at for at in told[told.index(on) + 1 :] if _OFF.search(at.clause)]
     if not off:
         return None
-    turn = DAY_MIN if on.sure and off[0].sure else DAY_MIN // 2
+    # “12:30” and “5:45” are of the same afternoon, unless another line says “17:45”
+    whole_day = any(at.minute > NOON_MIN + 59 for at in told)
+    sure = (on.sure or whole_day) and (off[0].sure or whole_day)
+    turn = DAY_MIN if sure else DAY_MIN // 2
     minutes = (off[0].minute - on.minute) % turn
     return ByTheClock(60.0 * minutes, on.step, on.place, on.start) if minutes else None
 
@@ -95,7 +100,7 @@ def _told(found: re.Match[str], clause: str, where: tuple[int, int, int]) -> _To
         hour, sure = _WORDS_H[found["word"].lower()], True
     else:
         hour = int(found["hour"] or found["plain"] or found["bare"])
-        sure = half[:1] in {"a", "p", "u"} or found["plain"] is not None
+        sure = half[:1] in {"a", "p", "u"} or (found["plain"] or "").startswith("0")
     if half[:1] in {"a", "p"}:
         hour = hour % 12 + (12 if half.startswith("p") else 0)
     minute = int(found["minute"] or found["past"] or 0)

@@ -30,7 +30,7 @@ _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
         "crackling",
         any_of(
             r"\bcrackl(e|es|ing|ings|y)\b",
-            r"\bcrisp (skin|rind)\b",
+            r"\bcrisp (skin|rind)\b|\b(skin|rind)\b[^.;]{0,30}\b(shatter|crisp)",
             r"\b(skin|rind)\b.{0,200}\bblister",
             r"\bschwarte\b.{0,400}\bknusprig|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",
         ),

@@ -63,6 +63,7 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     """Whether the times of a sentence may be those of the main heat."""
     both_sides = device == "grill" and SIDES.search(sentence)
     heated = device == "slow" and _AT_A_LEVEL.search(sentence) is not None
+    heated = heated or _OVER_A_FLAME.search(sentence) is not None
     told = heated or _cooks_long(sentence) or _UNTIL_DONE.search(sentence)
     aside = ASIDE.search(sentence) and not told
     if not both_sides and aside:
@@ -90,6 +91,8 @@ _GOES_ON = re.compile(
     re.I,
 )
 """“Add the prunes and continue until tender, about 30 minutes more.”"""
+_OVER_A_FLAME = re.compile(r"\bbei (?:schwacher|kleiner|niedriger|milder|mittlerer) hitze\b", re.I)
+"""“Bei kleiner Hitze 2 Stunden ziehen lassen” is no marinade."""
 _AT_A_LEVEL = re.compile(r"\b(?:on|to|at) (?:low|high)\b(?! heat)", re.I)
 """“Set to low and leave it for 10 hours.”"""
 _LONG_SIMMER_S = 2700.0
@@ -172,7 +175,7 @@ def _per_weight(told: str) -> float | None:
     return 1.0 if found["unit"].lower().startswith("k") else POUND_KG
 
 
-_AFTER = re.compile(r"\b(?:after|at) (?:about |around |the first )?$", re.I)
+_AFTER = re.compile(r"\b(?:after|at|nach) (?:about |around |the first )?$", re.I)
 
 
 def without_moments(spans: list[HeatSpan]) -> list[HeatSpan]:
@@ -211,7 +214,7 @@ def with_the_meat_in(spans: list[HeatSpan], steps: tuple[str, ...]) -> list[Heat
 
 _IN_ALL = re.compile(r"\W{0,2}(?:in )?(?:total|all|altogether)\b", re.I)
 _ANOTHER = re.compile(
-    r"\b(?:another ([1-9])|for ([1-9]) more)"
+    r"\b(?:another ([1-9]\d?)|for ([1-9]\d?) more)"
     r"(?=[.,;]|$| (?:till?|until|in|wrapped|covered|or so)\b)",
     re.I,
 )
@@ -232,15 +235,21 @@ def _in_hours(sentence: str) -> str:
 
 
 def _with_its_unit(sentence: str, *, hours: bool) -> str:
-    """“Another 4” is so many hours, where hours were told before."""
+    """“Another 4” is so many hours, where hours were told before; “another 20” minutes likewise."""
     found = _ANOTHER.search(sentence)
     if found is None:
         return sentence
     told = durations_in(sentence[: found.start()])
     hours = told[-1].low_s >= 3600 if told else hours
-    if not hours:
+    many = int(found[1] or found[2])
+    if hours != (many < _MOST_HOURS) or not (hours or told):
         return sentence
-    return _ANOTHER.sub(lambda found: f"{found[1] or found[2]} hours", sentence)
+    unit = "hours" if hours else "minutes"
+    return _ANOTHER.sub(lambda found: f"{found[1] or found[2]} {unit}", sentence)
+
+
+_MOST_HOURS = 10
+"""“Another 20” is never hours, and “another 4” no minutes. Judgement."""
 
 
 _COMMAS = re.compile(r",\s+(?:then |and )?")

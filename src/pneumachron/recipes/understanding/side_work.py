@@ -51,6 +51,10 @@ _MAKES_A_SIDE = re.compile(
     r"(?:gravy|sauce|slaw|salsa|rice|mash|polenta|salad|pickles?|dressing|glaze)\b",
     re.I,
 )
+_ROUX = re.compile(
+    r"^\W*(?:melt (?:the )?butter|(?:die )?butter (?:schmelzen|zerlassen|erhitzen))\b", re.I
+)
+"""The beginning of a sauce of its own."""
 _MIXES_A_SIDE = re.compile(
     r"^\W*(?:meanwhile|in the meantime|while [^,]{3,40}),? (?:mix|stir|toss|combine|whisk|dress)\b"
     rf"[^.;]*\b(?:for the (?:[a-z-]+ )?)?(?:{_SIDE}|dressing|salsa|pickles?|salad)\b",
@@ -68,7 +72,7 @@ def is_side_work(sentence: str) -> bool:
         return True
     if _MIXES_A_SIDE.match(sentence) and not _HEATS.search(sentence):
         return True
-    side = _COOKS_A_SIDE.match(sentence) or _MAKES_A_SIDE.match(sentence)
+    side = _ROUX.match(sentence) or _COOKS_A_SIDE.match(sentence) or _MAKES_A_SIDE.match(sentence)
     return side is not None and not (_MEAT.search(sentence) or _GOES_ON.search(sentence))
 
 
