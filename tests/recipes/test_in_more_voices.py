@@ -185,3 +185,35 @@ def test_headings_in_square_brackets() -> None:
 def test_beans_that_are_not_called_beans() -> None:
     done = of("pork_and_cannellini")
     assert {line.when for line in done.lines if "cannellini" in line.name} == {"first_run"}
+
+
+def test_a_recipe_told_on_the_phone() -> None:
+    """“Lid, three twenty-five for three hours” had no heat, and nothing of it was bought."""
+    done = of("brisket_on_the_phone")
+    assert done.understood.mass_kg == pytest.approx(2.27, abs=0.01)
+    assert done.understood.cooking.method == "oven_lid"
+    assert done.understood.cooking.temp_c == pytest.approx(163, abs=1)
+    assert {"carrots", "tomatoes"} <= {line.name.split(" ")[-1] for line in done.lines}
+
+
+def test_foil_for_hours_before_ten_minutes_over_coals() -> None:
+    """The nine minutes were the cook, and the grill was said to be quicker."""
+    done = of("ribs_wrapped_then_coals")
+    assert (done.understood.cooking.method, done.understood.cooking.high_s) == ("oven_lid", 8100)
+    assert "grill_instead" not in {mark.rule for mark in done.marks}
+    assert {part.role for part in done.understood.recipe.parts} == {"glaze"}
+
+
+def test_a_glaze_is_boiled_before_it_is_brushed_on() -> None:
+    assert "Boil all the glaze ingredients" in told(of("ribs_in_a_boiled_glaze"))
+
+
+def test_a_paste_that_is_pushed_into_the_scores() -> None:
+    season = {line.name for line in of("shoulder_with_a_paste").lines if line.when == "season"}
+    assert {"fennel seeds", "dried chilli flakes", "sea salt"} <= season
+
+
+def test_a_bell_pepper_is_no_pepper() -> None:
+    """“Salt and pepper” rubbed it onto the meat."""
+    done = of("kaldereta")
+    assert {line.when for line in done.lines if "bell pepper" in line.name} == {"after"}

@@ -68,6 +68,11 @@ def is_named(item: Ingredient, text: str) -> bool:
         last = words[-2]
     if "dijon" in words:
         last = "mustard"
+    if last.startswith("pepper") and not _PODS.isdisjoint(words):
+        return (
+            name in text
+            or re.search(r"\b(?:bell|sweet|the) peppers?\b|\bpeppers\b", text) is not None
+        )
     if words[-1] == "sauce" and not _ANY_SAUCE.isdisjoint(words):
         last = "sauce"
     return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
@@ -84,6 +89,8 @@ _BEHIND = re.compile(
 )
 """What German says of a spice behind its name: “Paprika edelsüß”."""
 _ANYTHING = frozenset({"hot", "sweet", "brown", "thick", "dark", "light", "white", "red"})
+_PODS = frozenset({"bell", "sweet", "red", "green", "yellow", "orange", "pointed", "romano"})
+"""“Red bell pepper” is not the pepper beside the salt."""
 _ANY_SAUCE = frozenset(
     {"thin", "favorite", "favourite", "bottled", "jarred", "your", "homemade", "bought"}
 )

@@ -284,9 +284,16 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
 def cooks_a_glaze(understood: Understood, text: str) -> bool:
     """Whether a sentence boils up, in a pan of its own, what is brushed on later."""
     named = rows_named(understood, text)
+    if _BOILED_UP.search(text) and _ALL_OF_A_GLAZE.search(text):
+        return True
     return _BOILED_UP.search(text) is not None and any(
         len(named.intersection(part.lines)) > 1 for part in _parts_of_mixes(understood)
     )
+
+
+_ALL_OF_A_GLAZE = any_of(
+    r"\bglaze ingredients\b", r"\b(?:everything|all|ingredients) for the glaze\b"
+)
 
 
 def _is_row(understood: Understood, row: int) -> bool:

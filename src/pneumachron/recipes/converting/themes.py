@@ -12,7 +12,7 @@ Theme: TypeAlias = Literal[
 ]  # fmt: skip
 PUSHED = (
     r"\b(?:push|press|poke|massage|work|pat|sprinkle|scatter)\b[^.;]{0,50}?"
-    r"\b(?:into|over|onto|on|with)\b[^.;]{0,20}\b(?:slits|meat|pork|beef|brisket|ribs|skin)\b"
+    r"\b(?:into|over|onto|on|with)\b[^.;]{0,20}\b(?:slits|scores|cuts|meat|pork|beef|brisket|ribs|skin|rind)\b"
     r"|\bsprinkle (?:the )?(?:meat|pork|beef|brisket|ribs?|roast) with\b"
 )
 """Rubbed in by another word."""
@@ -41,7 +41,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         any_of(
             r"\bsprit?z",
             r"\bmop(s|ped|ping)?\b",
-            r"\bspraying\b|\bspray (?:it|them|the (?:meat|ribs?|pork|beef|brisket|bark))\b"
+            r"\bspraying\b|^\W*spray (?:hourly|every|once|often)\b",
+            r"\bspray (?:it|them|the (?:meat|ribs?|pork|beef|brisket|bark))\b"
             r"(?![^.;]{0,30}\boil\b)",
         ),
     ),

@@ -34,7 +34,7 @@ _MEAT = re.compile(
     rf"|[^.!?]{{0,30}}?{_HEAVY} (?:each|apiece|altogether|together|total|in all)"
     r"| \([^()]{3,40}\))?"
     rf"|(?:an?|one|the|your) (?:[a-z-]+ ){{0,4}}?(?:butt|shoulder|brisket|packer|picnic)\b"
-    rf"[^.!?]{{0,40}}?{_HEAVY})(?!\w)",
+    rf"[^.!?]{{0,60}}?{_HEAVY})(?!\w)",
     re.I,
 )
 _MANY = re.compile(

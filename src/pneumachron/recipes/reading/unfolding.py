@@ -205,7 +205,7 @@ def with_nested_parts(lines: Iterable[str]) -> Iterator[str]:
 
 _PART_LINE = re.compile(
     r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[^\W\d_](?:[^\W\d_]| ){2,30})"
-    r"(?:\s*:| [–-])\s+(?P<rest>\S.*)$",
+    r"(?:/[^\W\d_]{3,12})?(?:\s*:| [–→-]| [-=]>)\s+(?P<rest>\S.*)$",
     re.I,
 )
 _COMMAS = re.compile(r"[,;]\s+(?![^(]*\))")

@@ -171,7 +171,7 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
         ("slow", bool((_SLOW_COOKER if oven and hot else _SLOW).search(text))),
         # “electric smoker or oven”, and the steps roast it
         ("smoker", bool(_SMOKER.search(_without_a_bottle(recipe, work if pot else text)))),
-        ("oven", oven),
+        ("oven", oven or _wrapped_for_longer(recipe)),
         ("grill", grilled and not _simmers_longer(recipe)),
         # a covered pot or foil at so many degrees
         ("oven", hot and bool(LID.search(text))),
@@ -219,6 +219,17 @@ def _simmers_longer(recipe: Recipe) -> bool:
     grilled_s = _longest_s(text for text in told if _GRILL.search(text))
     chars = grilled_s > 0.0 or simmered_s >= LONG_S
     return chars and simmered_s > 2.0 * grilled_s
+
+
+def _wrapped_for_longer(recipe: Recipe) -> bool:
+    """“Wrap in foil, 135 °C, 2 h 15”, before ten minutes over coals: that is an oven."""
+    told = [text for step in recipe.steps for text in sentences_in(step)]
+    wrapped = [
+        text for text in told
+        if LID.search(text) and temperatures_in(text) and not _GRILL.search(text)
+    ]  # fmt: skip
+    coals_s = _longest_s(text for text in told if _GRILL.search(text))
+    return _longest_s(wrapped) >= max(LONG_S, 2.0 * coals_s)
 
 
 def _simmers_until_done(sentence: str) -> bool:

@@ -218,7 +218,8 @@ def in_figures(text: str) -> str:
 
 
 _SPOKEN_HEAT = re.compile(
-    r"\b(?P<hundreds>two|three|four) ?-?(?P<tens>twenty|twenty-five|fifty|seventy-five|hundred)\b"
+    r"\b(?P<hundreds>two|three|four) ?-?"
+    r"(?P<tens>twenty[ -]five|twenty|fifty|seventy[ -]five|hundred)\b"
     r"(?! (?:grams?|g|ml|minutes?|hours?|and)\b)",
     re.I,
 )
@@ -228,7 +229,7 @@ _TENS_OF_A_HEAT = {"twenty": 20, "twenty-five": 25, "fifty": 50, "seventy-five":
 
 def _heat_in_figures(found: re.Match[str]) -> str:
     hundreds = _NUMBER_WORDS[found["hundreds"].lower()]
-    return f"{100 * hundreds + _TENS_OF_A_HEAT[found['tens'].lower()]}"
+    return f"{100 * hundreds + _TENS_OF_A_HEAT[found['tens'].lower().replace(' ', '-')]}"
 
 
 def _number(text: str) -> float | None:
