@@ -132,6 +132,24 @@ TOLD = (
         300,
         150,
     ),
+    ("Bring to 95°C core in a 120°C oven, covered, 6 h.", "oven_lid", 360, 360, 120),
+    ("Lid on, three twenty-five for three hours.", "oven_lid", 180, 180, 163),
+    (
+        "Braise covered at 325 for 3 hours. Add the prunes and continue until tender, about 30"
+        " minutes more.",
+        "oven_lid",
+        210,
+        210,
+        163,
+    ),
+    (
+        "Roast on a rack at 200C for 25 min, turn, another 20. Brush with honey, 5 min under the"
+        " grill.",
+        "oven_open",
+        45,
+        45,
+        200,
+    ),
 )
 IN_A_SLOW_COOKER = ("slow_low", "slow_high")
 

@@ -9,6 +9,9 @@ from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.understanding.texture import texture_of
 
 ASKED = {
+    "to 203 °F, for pulling": "falls",
+    "till the beef is melting": "very",
+    "until fork-tender but not mushy": "tender",
     "until the meat shreds at a touch": "falls",
     "till the pork can be shredded": "falls",
     "until it shreds under gentle pressure": "falls",

@@ -90,10 +90,12 @@ _ENDS = re.compile(r"\d|,|\buntil\b|\btill?\b|\band\b")
 """Behind them something else is spoken of."""
 _NEAR = 45
 """Characters before a temperature that say whose it is. Judgement."""
-_INSIDE = re.compile(r"internal|inside|middle|cent(?:er|re)|thickest|in the meat|probe")
+_INSIDE = re.compile(
+    r"internal|inside|\bcore\b|kerntemperatur|middle|cent(?:er|re)|thickest|in the meat|probe"
+)
 _UNTIL = re.compile(
     r"until|\bor to\s*$|\btill?\b"
-    r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|internal|\binside\b|\bcore\b|about$"
+    r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|internal|\binside\b|\bcore\b(?! in an?\b)|about$"
 )
 _WRAPPED_AT = re.compile(r"\bwrap(?:ped)?\b[^,;.]*\bat\s*$")
 """“Wrap at 165 °F”, and not “wrap in foil and bake at 300 °F”."""

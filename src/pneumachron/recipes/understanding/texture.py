@@ -88,7 +88,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             rf"{_BONE} (comes?|is|are|feels?|gets?|works?) loose\b|\bit falls\b",
             r"\b(break(s|ing)?|broken) up\b|\b(com(es?|ing)|go(es)?) to pieces\b",
             r"\b(shatters?|squash(es|ed)?|hack(ed)?) (it |them )?(up|when|with)\b|\bzerrei(ß|ss)",
-            r"\bpull(able|-tender| tender)\b",
+            r"\bpull(able|-tender| tender)\b|\bfor pulling\b",
         ),
     ),
     (
@@ -116,7 +116,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bspoon[- ](soft|tender)|\bspoon (cuts|goes)\b|\bspoonable\b",
             r"\b(eat|cut|scoop|serv)\w* (it |them |the meat )?with a spoon\b",
             "meltingly",
-            r"\bmelting (?!the )|\bmelts in\b|\b(almost|nearly|practically|all but) melts\b",
+            r"\bmelting (?!the )|\bmelting(?:[,.]|\W*$)|\bmelts in\b",
+            r"\b(almost|nearly|practically|all but) melts\b",
             r"\bbutter[- ]soft|\bsoft as butter|\bgelatinous\b",
             "silky",
             r"\b(need|without|no)( \w+){0,2} teeth\b|\blike (\w+ )?soft butter\b",
@@ -130,7 +131,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
         any_of(
             r"\b(slight|gentle|little|bit of( a)?|some|with( a)?) (tug|chew|bite|resistance"
             r"|pull)\b",
-            r"\b(not|n.t|never)\b[^.]{0,25}\bmush",
+            r"(?<!tender but )(?<!tender, but )\b(not|n.t|never)\b[^.]{0,25}\bmush",
             r"\b(plenty|lots) of resistance|\bresistance left\b|\bal dente\b",
             r"\b(not quite|just short of) (fork[- ])?tender\b|\btoo soft\b",
             r"\bstay(s|ing)? on the bones?\b|\bsurvives? the (grill|pan|broiler|knife)",
