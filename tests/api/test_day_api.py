@@ -386,7 +386,7 @@ def test_a_converted_recipe_brings_its_beans_and_its_rind(client: TestClient) ->
     done = client.post("/api/recipes/convert", json={"recipe": recipe, "pot": "tenor"}).json()
     assert done["crackling"]
     assert [extra["when"] for extra in done["extras"]] == ["first_run"]
-    brought = {name: done[name] for name in ("extras", "crackling")}
+    brought = {name: done[name] for name in ("extras", "crackling", "sear_min")}
     dish = {"dish_id": "a", "title": "Pork", "plan": done["request"], **brought}
     blocks = starts(ask(client, {"table": TABLE.isoformat(), "dishes": [dish]}))
     assert blocks["a:side0"] < blocks["a:run0"] < blocks["a:crackling"]
@@ -401,6 +401,33 @@ def test_a_converted_recipe_brings_its_beans_and_its_rind(client: TestClient) ->
     rind = [step["title"] for step in cook["steps"] if step["step_id"] in {"rind", "crackling"}]
     assert len(rind) == 2
     assert all(text in said for text in rind)
+
+
+def test_what_a_recipe_does_not_brown_is_not_browned(client: TestClient) -> None:
+    """Convert had no searing, and Cook and Schedule began with it; ribs the other way round."""
+    braise = "Soften the onions. Cover with the stock and braise in the oven at 160 C for 3 hours."
+    steps = {}
+    for meat, work in (
+        ("1.5 kg pork shoulder, boneless", braise),
+        ("1.5 kg pork shoulder, boneless", f"Brown the meat. {braise}"),
+        ("1 rack spare ribs, 1.2 kg", f"Brown the ribs. {braise}"),
+        ("1 rack spare ribs, 1.2 kg", braise),
+    ):
+        text = f"Supper\n\nIngredients\n{meat}\n2 onions\n400 ml stock\n\nMethod\n{work}\n"
+        recipe = client.post("/api/recipes/read", content=text.encode()).json()["recipe"]
+        done = client.post("/api/recipes/convert", json={"recipe": recipe, "pot": "tenor"}).json()
+        card = {"title": "Supper", "ingredients": [], "steps": [
+            {"kind": step["kind"], "text": step["text"]} for step in done["steps"]
+        ]}  # fmt: skip
+        cook = client.post("/api/cooks", json={
+            "name": "Supper", "plan": done["request"], "sear_min": done["sear_min"], "recipe": card,
+        }).json()  # fmt: skip
+        told = {step["kind"] for step in done["steps"]}
+        steps[meat, work] = {step["step_id"] for step in cook["steps"]}
+        assert ("sear" in told) == ("sear" in steps[meat, work]) == ("Brown" in work)
+        softened = [text for step in cook["steps"] for text in step["recipe"] if "Soften" in text]
+        assert len(softened) == 1
+    assert len(steps) == 4
 
 
 def test_an_end_that_is_forecast_moves_what_follows(client: TestClient) -> None:

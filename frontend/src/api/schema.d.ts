@@ -2323,6 +2323,11 @@ export interface components {
              */
             crackling: boolean;
             /**
+             * Sear Min
+             * @description of each batch, both sides; 0: not seared; none: as the cut is
+             */
+            sear_min: number | null;
+            /**
              * Extras
              * @description other work, for the day
              */

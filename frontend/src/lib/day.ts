@@ -112,7 +112,7 @@ export function zonedTime(moment: Date): string {
 
 type FromRecipe = Pick<
   ConvertedOut,
-  "shopping" | "marinade" | "rubbed" | "crackling" | "extras" | "lines" | "steps"
+  "shopping" | "marinade" | "rubbed" | "crackling" | "sear_min" | "extras" | "lines" | "steps"
 >;
 
 /** A planned cook goes onto the day, with what its recipe wants besides. */
@@ -128,6 +128,7 @@ export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void 
     sauce: "half",
     rubbed: recipe?.rubbed ?? false,
     crackling: recipe?.crackling ?? false,
+    sear_min: recipe?.sear_min ?? null,
     ahead: "today",
     marinade: recipe?.marinade ?? null,
     parted: false,

@@ -11,6 +11,7 @@ interface Props {
   extras?: Extra[];
   rubbed?: boolean;
   crackling?: boolean;
+  searMin?: number | null;
   marinade?: Marinade | null;
   /** What stands here has no answer yet. */
   wait?: boolean;
@@ -19,7 +20,7 @@ interface Props {
 /** Straight to the pot with what stands here, by hand; the simulated pot is put beside it there. */
 export function CookNow(props: Props) {
   const { name, plan, recipe, extras = [], marinade = null, wait = false } = props;
-  const { rubbed = false, crackling = false } = props;
+  const { rubbed = false, crackling = false, searMin = null } = props;
   const begin = useBegin();
   const [, navigate] = useLocation();
   const trouble = begin.error ? troubleOf(begin.error) : null;
@@ -37,6 +38,7 @@ export function CookNow(props: Props) {
               extras,
               rubbed,
               crackling,
+              sear_min: searMin,
               marinade,
             },
             { onSuccess: (cook) => navigate(`/cook?cook=${cook.id}`) },

@@ -304,8 +304,10 @@ def _mass(mass_kg: float | None) -> dict[str, str] | None:
     return None if mass_kg is None else shown_document(show_mass(mass_kg))
 
 
-def _told_by(recipe: dict[str, Any] | None, step: Step) -> list[str]:
+def _told_by(sheet: Sheet, step: Step, recipe: dict[str, Any] | None) -> list[str]:
     kinds = RECIPE_STEPS.get(step.kind, ())
+    if step.kind == "pour" and not any(each.kind == "deglaze" for each in sheet.steps):
+        kinds = ("deglaze",)  # nothing is seared: the onions are softened before it
     steps = [] if recipe is None or step.round > 1 else recipe["steps"]
     return [item["text"] for kind in kinds for item in steps if item["kind"] == kind]
 
@@ -315,7 +317,7 @@ def _step(sheet: Sheet, step: Step, recipe: dict[str, Any] | None) -> dict[str, 
     ticked = sheet.ticked.get(step.step_id, frozenset())
     return {
         **step_document(step),
-        "recipe": _told_by(recipe, step),
+        "recipe": _told_by(sheet, step, recipe),
         "waits": step.waits,
         "skippable": step.skippable,
         "ticks": [

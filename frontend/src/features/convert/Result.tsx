@@ -100,6 +100,7 @@ export function Result({ converted, request, units, title }: Props) {
               extras={converted.extras}
               rubbed={converted.rubbed}
               crackling={converted.crackling}
+              searMin={converted.sear_min}
               marinade={converted.marinade}
             />
           </p>

@@ -7,7 +7,7 @@ from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
 from pneumachron.api.schemas.cook_request import PlanIn
-from pneumachron.api.schemas.recipe_card import ExtraIn
+from pneumachron.api.schemas.recipe_card import ExtraIn, SearMinutes
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.constants import SourceKind
@@ -304,6 +304,7 @@ class ConvertedOut(Closed):
     marinade: Marinade | None
     rubbed: Annotated[bool, Field(description="the rub stays on overnight")]
     crackling: Annotated[bool, Field(description="its rind is roasted crisp on its own")]
+    sear_min: SearMinutes
     extras: Annotated[
         list[ExtraIn], Field(max_length=MAX_EXTRAS, description="other work, for the day")
     ]

@@ -1,7 +1,8 @@
 """A conversion handed to the day: what else a recipe wants done, as tasks of the core."""
 
-from pneumachron.core.planning.season import Marinade
+from pneumachron.core.planning.season import Marinade, searing
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra, ExtraWhen
+from pneumachron.core.procedure.cook_plan import sear_numbers
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import OutLine
 from pneumachron.recipes.converting.seasoning import rub_rest_s
@@ -35,6 +36,19 @@ def is_rubbed_overnight(done: Converted) -> bool:
 def marinade_of(done: Converted) -> Marinade | None:
     """The marinade, when the recipe has one. How sour it is, the cook says on the day."""
     return "mild" if any(step.kind == "marinate" for step in done.steps) else None
+
+
+def sear_min(done: Converted) -> float | None:
+    """Searing of each batch, both sides, as the recipe has it [min]; None: as the cut is usually.
+
+    What a recipe does not brown is not browned beside the cooker either.
+    """
+    request = done.plan.setup.request
+    seared = any(step.kind == "sear" for step in done.steps)
+    if seared == (sear_numbers(request) is not None):
+        return None
+    low_s, high_s = searing(request.load, request.pot).batch_s
+    return (low_s + high_s) / 2 / 60.0 if seared else 0.0
 
 
 def _own_run(done: Converted) -> list[Extra]:
