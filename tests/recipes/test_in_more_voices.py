@@ -11,6 +11,7 @@ from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.main_heat import main_spans
 from pneumachron.recipes.understanding.understand import understand
 from tests.recipes.supper import KITCHEN, read, told, went
+from tests.text.words import sentence
 
 VOICES = Path(__file__).parent / "voices"
 
@@ -217,3 +218,33 @@ def test_a_bell_pepper_is_no_pepper() -> None:
     """“Salt and pepper” rubbed it onto the meat."""
     done = of("kaldereta")
     assert {line.when for line in done.lines if "bell pepper" in line.name} == {"after"}
+
+
+def test_a_sauce_that_is_dumped_in_with_the_meat() -> None:
+    """“Dump beef + sauce in”: all of it waited until after pressure, and water went in."""
+    done = of("beef_bowls")
+    lines = {line.name: line.when for line in done.lines}
+    assert (lines["soy"], lines["garlic"], lines["kimchi"]) == ("pot", "pot", "beside")
+    assert "Serve with rice, kimchi" in told(done)
+
+
+def test_the_total_is_not_added_to_its_parts() -> None:
+    assert of("thread_with_a_total").understood.cooking.high_s == 4.5 * 3600
+
+
+def test_a_word_alone_that_rubs() -> None:
+    done = of("brisket_for_beginners")
+    assert {line.when for line in done.lines if "garlic" in line.name} == {"season"}
+    assert done.lines[0].text(sentence).startswith("one 5-6 pound brisket flat")
+
+
+def test_cold_butter_is_not_the_fat_of_the_pan() -> None:
+    done = of("rinderrippen_in_rotwein")
+    assert {line.when for line in done.lines if "kalte Butter" in line.name} == {"after"}
+    assert {line.unit for line in done.lines if "Suppengrün" in line.name} == {"bunch"}
+
+
+def test_the_amount_of_the_second_food() -> None:
+    """“Oil, 1 tbsp sea salt” was a spoon of oil."""
+    salt = next(line for line in of("rolled_shoulder").lines if line.name == "sea salt")
+    assert (salt.amount, salt.unit, salt.when) == ((1.0, 1.0), "tbsp", "season")

@@ -239,7 +239,7 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
 }
 
 const HAS_A_FAT_CAP = /^(brisket|shoulder)/;
-const HAS_A_RIND = /^(shoulder|picnic|hock)/;
+const HAS_A_RIND = /^(shoulder|picnic)/;
 /** Millimeters of fat that are left: eighths of an inch, as cooks measure it. */
 const FAT_LEFT = [0, 3, 6, 10, 13];
 

@@ -142,13 +142,17 @@ def side_block(dish: Dish, number: int, extra: Extra) -> Block:
 def extra_waits(dish: Dish) -> tuple[Wait, ...]:
     """What of it the pot waits for."""
     return tuple(
-        Wait(block_id(dish, f"{name}{number}"), 0.0, EXTRA_KEEPS_S, "extra")
+        Wait(block_id(dish, f"{_BEFORE[extra.when]}{number}"), 0.0, _KEEPS_S[extra.when], "extra")
         for number, extra in enumerate(dish.extras)
-        if (name := _BEFORE.get(extra.when))
+        if extra.when in _BEFORE
     )
 
 
+PULSES_KEEP_S = 1800.0
+"""Cooked pulses stand out for two hours at most: soon after them the meat goes in. USDA, from
+memory."""
 _BEFORE: dict[ExtraWhen, str] = {"before_pot": "extra", "first_run": SIDE_ID}
+_KEEPS_S: dict[ExtraWhen, float] = {"before_pot": EXTRA_KEEPS_S, "first_run": PULSES_KEEP_S}
 
 
 def raw_waits(dish: Dish) -> tuple[Wait, ...]:

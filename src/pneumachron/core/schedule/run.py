@@ -46,8 +46,9 @@ def run(dish: Dish, plan: Plan, number: int, of: int = 1) -> Block:
     waits = list(raw_waits(dish))
     if dish.request.tempered and number == 0:
         waits.append(Wait(block_id(dish, "temper"), 0.0, TEMPERED_KEEPS_S, "counter"))
-    waits += extra_waits(dish)
-    if number > 0:
+    if number == 0:
+        waits += extra_waits(dish)
+    else:
         waits.append(Wait(block_id(dish, f"run{number - 1}"), 0.0))
     return Block(
         block_id(dish, f"run{number}"),

@@ -68,6 +68,8 @@ def is_named(item: Ingredient, text: str) -> bool:
         last = words[-2]
     if "dijon" in words:
         last = "mustard"
+    if last == "butter":  # and no “Butterschmalz”
+        return name in text or re.search(r"\bbutter\b", text) is not None
     if last.startswith("pepper") and not _PODS.isdisjoint(words):
         return (
             name in text

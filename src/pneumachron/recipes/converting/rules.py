@@ -266,7 +266,7 @@ def _meat(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         shown = show_mass(context.mass_kg)
         name = f"{shown.metric if context.metric else shown.us} {item.line.name}"
         return ConvertedLines((replace(line, amount=None, name=name, aside=""),), "kept_amount")
-    if no_unit(item.line):
+    if no_unit(item.line) or item.line.name[:1].isdigit():  # “one 5-6 pound flat”
         return ConvertedLines((replace(line, amount=None, name=item.line.raw, aside=""),))
     if context.bought_cured and item.index == context.understood.meat_index:
         return ConvertedLines((line,), "cured_meat")

@@ -238,7 +238,7 @@ _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
     r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|em|them|it)\b",
     r"\bcoat\w* with [^.;]{0,40}\brub\b",
-    r"(^|[.;:] )season(,| and (put|lay|brown|sear|place)|[.;])",
+    r"(^|[.;:] )(season|rub)(,| and (put|lay|brown|sear|place)|[.;])",
     r"\btrim,? (and|&) season\b|\bseason (and|&) (put|lay|brown|sear|place)\b",
     r"\b(rub|season) (generously|heavily|well|liberally|all over)\b",
 )

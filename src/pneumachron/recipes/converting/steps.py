@@ -445,5 +445,5 @@ def _served(work: Work) -> str:
     )
 
 
-_SERVING = re.compile(r"\b(?:serv\w+|garnish\w*|toppings?|finish|assembl\w+|beilagen?)\b", re.I)
+_SERVING = re.compile(r"\b(?:serv\w|bowl|taco|garnish|topping|finish|assembl|beilage)", re.I)
 """A heading that says when and not what."""

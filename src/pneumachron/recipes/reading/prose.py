@@ -180,7 +180,7 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
 
 _IN_BRACKETS = re.compile(
     r"\b(?P<name>rub|sauce|glaze|marinade|mop|spritz|brine)\s*\((?:which is|that['’]s|it['’]s"
-    r"|just|:)?\s*(?P<foods>[^()]*\d[^()]*,[^()]*)\)",
+    r"|just|:)?\s*(?P<foods>[^()]{0,200}\d[^()]{0,200},[^()]{0,200})\)",
     re.I,
 )
 """“My rub (which is 2 T paprika, 1 T salt)”."""

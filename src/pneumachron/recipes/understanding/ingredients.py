@@ -222,7 +222,7 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     lines = [read_line(name) for name in names]
     counted = len(lines) > 1 and all(line.amount is not None for line in lines)
     several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
-    bare = bool(_bare_foods(line))
+    bare = bool(_bare_foods(line)) or _opens_bare(names, lines)
     seasonings = line.amount is None and len(each) > 1 and kinds <= _SEASONINGS
     if "starch" in kinds and kinds <= {"starch", "thin"}:
         # starch and the water it is stirred with go in together, at the end
@@ -261,6 +261,13 @@ def _with_their_work(names: list[str]) -> list[str]:
         else:
             found.append(name)
     return found
+
+
+def _opens_bare(names: list[str], lines: list[Line]) -> bool:
+    """“Oil, 1 tbsp sea salt”: the amount is that of the second food."""
+    first, *others = lines
+    counted = bool(others) and all(line.amount is not None for line in others)
+    return counted and first.amount is None and len(names[0].split()) <= _BARE_WORDS
 
 
 _BARE_LIST = re.compile(r"\s*,\s+(?:(?:and|und)\s+)?|\s+(?:&|and|und)\s+", re.I)

@@ -142,7 +142,8 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
                 sides * span.high_s,
                 sentence,
                 span.start,
-                in_all=_IN_ALL.match(timed[span.end :]) is not None,
+                in_all=_IN_ALL.match(timed[span.end :]) is not None
+                or _ALL_OF_IT.search(timed[: span.start]) is not None,
                 per_kg=_per_weight(timed[span.end : span.end + _NEAR]),
                 after=_AFTER.search(timed[: span.start]) is not None,
             )
@@ -213,6 +214,12 @@ def with_the_meat_in(spans: list[HeatSpan], steps: tuple[str, ...]) -> list[Heat
 
 
 _IN_ALL = re.compile(r"\W{0,2}(?:in )?(?:total|all|altogether)\b", re.I)
+_ALL_OF_IT = re.compile(
+    r"\btotal(?: (?:cook|smoke|oven|cooking|smoking|roasting))?(?: time)?\W{0,2}"
+    r"(?:is |was |about |of |around )*$",
+    re.I,
+)
+"""“Total cook 4.5 hrs.”"""
 _ANOTHER = re.compile(
     r"\b(?:another ([1-9]\d?)|for ([1-9]\d?) more)"
     r"(?=[.,;]|$| (?:till?|until|in|wrapped|covered|or so)\b)",

@@ -38,7 +38,7 @@ _WORDS: dict[str, str] = {
     "clove": r"cloves?|clvs?",
     "stick": r"sticks?|stalks?|ribs? of",
     "head": r"heads?|bulbs?",
-    "bunch": r"bunch(?:es)?",
+    "bunch": r"bunch(?:es)?|[Bb]und",
     "handful": r"handfuls?",
     "sprig": r"sprigs?|zweige?",
     "slice": r"slices?",
