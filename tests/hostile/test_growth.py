@@ -56,6 +56,13 @@ READERS: dict[str, tuple[Callable[[int], str], int]] = {
     "brackets": (lambda n: "[" * n, 100_000),
     "Markdown brackets": (lambda n: "# Ribs\n\n" + "[" * n, 2_000),
     "empty lists": (lambda n: "[" + "[]," * n + "[]]", 20_000),
+    "an open bracket": (
+        lambda n: "Ribs\n\nI buy 2 racks of St Louis, 6 lbs together. My rub (" + "1 t salt 2 " * n,
+        400,
+    ),
+    "points between": (lambda n: "ribs\nfor the sauce: " + "1 cup stock · " * n, 1_000),
+    "strokes": (lambda n: "ribs\n1 tbsp cornstarch" + "/1 tbsp water" * n, 1_000),
+    "times beside the yield": (lambda n: "Ribs\nServes 4   Smoke: " + "8 " * n + "hrs", 4_000),
     "numbers": (lambda n: f"ribs\n{'9' * n} g salt", 100_000),
 }
 

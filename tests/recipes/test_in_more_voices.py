@@ -248,3 +248,25 @@ def test_the_amount_of_the_second_food() -> None:
     """“Oil, 1 tbsp sea salt” was a spoon of oil."""
     salt = next(line for line in of("rolled_shoulder").lines if line.name == "sea salt")
     assert (salt.amount, salt.unit, salt.when) == ((1.0, 1.0), "tbsp", "season")
+
+
+def test_pepper_that_is_sprinkled_on_with_salt() -> None:
+    done = of("ribs_in_foil_overnight")
+    assert {line.when for line in done.lines if line.name == "black pepper"} == {"season"}
+
+
+def test_a_wet_paste_is_on_the_meat_and_not_in_the_pot() -> None:
+    done = of("jerk_paste")
+    season = {line.name for line in done.lines if line.when == "season"}
+    assert {"scotch bonnets", "allspice berries", "garlic"} <= season
+    assert "Foil off" not in told(done)  # our crust is that
+
+
+def test_starch_and_water_with_a_stroke_between() -> None:
+    done = of("brown_stew")
+    assert "Thicken with cornstarch stirred into cold water" in told(done)
+    assert {line.when for line in done.lines if "scotch bonnet" in line.name} == {"pot"}
+
+
+def test_marinated_with_everything() -> None:
+    assert "Marinate in the refrigerator for 1" in told(of("marinate_with_everything"))

@@ -22,7 +22,7 @@ MAX_PARTS = 20
 PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauce", "beside"]
 _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
-    ("marinade", r"\bmarinades?\b"),
+    ("marinade", r"\bmarinades?\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
     ("rub", r"\b(rubs?|crust|seasoning|spice mix)\b"),
     ("glaze", r"\b(glaze|mop|basting|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|creams?|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving"

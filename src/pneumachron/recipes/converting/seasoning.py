@@ -23,6 +23,7 @@ SEASONED = any_of(
     r"\bsalt (?:and|&|n) pepper (?:the |both |all )*"
     r"(?:ribs?|meat|pork|beef|brisket|shoulder|roast)\b",
     r"(?<!to )\bcoat\b",
+    r"\bsprinkle with\b[^.;]{0,30}\b(?:salt|pepper|rub|spices?|seasoning|paprika)\b",
     r"\bslather",
     r"\bdust(?:ed)?\b(?! (?:with|in) (?:flour|parsley|cocoa|icing))",
     r"\btoss(?:ed)? (?:well |lightly |them |it )?with\b",
@@ -143,7 +144,18 @@ def in_marinade(understood: Understood) -> frozenset[int]:
         for row in part.lines
     }  # fmt: skip
     apart = _rows_of_used(understood) | _rows_soaked_apart(understood) | others
-    return ((named_in(understood, MARINATED) - apart) | frozenset(rows)) - meat
+    named = named_in(understood, MARINATED)
+    if any(_IN_EVERYTHING.search(step) for step in understood.said):
+        named = frozenset(
+            item.index for item in understood.ingredients if item.kind not in {"beside", "fat"}
+        )
+    return ((named - apart) | frozenset(rows)) - meat
+
+
+_IN_EVERYTHING = any_of(
+    r"\bmarinat\w*\b[^.;]{0,20}\b(?:with|in) (?:everything|all (?:the )?(?:rest|others?|"
+    r"(?:other )?ingredients))\b"
+)
 
 
 def _rows_soaked_apart(understood: Understood) -> frozenset[int]:
@@ -224,7 +236,7 @@ def soaked_lines(understood: Understood) -> frozenset[int]:
 
 _TO_A_PASTE = any_of(
     r"(?<!the )(?<!tomato )\b(grind|blend|blitz|process|pound|pur[eé]e|whizz?)\b[^.;]*"
-    r"\b(marinade|(in)?to a paste)\b"
+    r"\b(marinade|(in)?to a paste|the paste)\b"
 )
 _GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb", "spice", "dried_herb", "chilli"})
 """Garlic, ginger and spices of a paste are not fried out of it."""
@@ -244,7 +256,7 @@ _RUB_THE_MEAT = any_of(
 )
 
 
-_LEFT_WHOLE = any_of(r"\b(left|keep|kept|leave) whole\b")
+_LEFT_WHOLE = any_of(r"\b(left|keep|kept|leave) whole\b", r"\(whole!?\)")
 """A whole chilli swims in the pot, and is no rub."""
 _BINDS = re.compile(r"^\W*(?:binder|slather)\s*:", re.I)
 

@@ -325,7 +325,7 @@ _THICKENERS = re.compile(
 )
 
 
-_FOR_DREDGING = re.compile(r"\s+for\s.*", re.I)
+_FOR_DREDGING = re.compile(r"(?:\s+for\s| \+ |/\d).*", re.I)
 
 
 _IS_READY = re.compile(r"\b(?:capers?|olives?|gherkins?|pickled|jarred|sun-dried)\b", re.I)
@@ -349,7 +349,7 @@ def _sauce(work: Work) -> OutStep | None:
         if _thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
     ]  # fmt: skip
     # "starch mixed with cold water": the step says with what itself
-    thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]).split(" + ")[0] for line in slurry]
+    thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]) for line in slurry]
     milk = [line.name for line in after if line.food.kind == "dairy"]
     raw = [
         line.name for line in after

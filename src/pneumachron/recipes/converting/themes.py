@@ -130,6 +130,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bpaint\b",
             r"\bcrisp",
             r"\bknusprig",
+            r"\b(foil|lid) off\b.{0,60}\b(char|crisp|brown|sticky|colou?r)",
             r"\bdirect heat",
             r"\bunder the grill",
             r"\b(medium-)?hot grill\b",

@@ -176,6 +176,7 @@ _EACH = re.compile(r"^(?:each|ea)\b\.?\s*(?:of\b)?\s*:?\s*", re.I)
 _APART = re.compile(r"\s*(?:,|;|\s\+|\s&|\s/)\s+(?:and\s+)?|\s+and\s+")
 _PLAIN_LIST = re.compile(
     r"\s*(?:,|;|\s\+)\s+(?:and\s+|plus\s+(?=\d))?(?![^(]*\))|\s+(?:&|and)\s+(?=\d)(?![^(]*\))"
+    r"|(?<=[a-z])/(?=\d+ ?(?:[Tt]bsp|tsp|T|t|cups?)\b)"
 )
 _NOT_UNDER_PRESSURE: frozenset[Kind] = frozenset(
     {"flour", "starch", "dairy", "sugar", "sugar_thick", "sweet_sauce"}
