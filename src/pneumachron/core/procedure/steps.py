@@ -39,23 +39,28 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
     sides, last = extra_steps(brought, "own_run"), extra_steps(brought, "at_end")
     early = brought.ahead == "today" and is_lit_early(plan)
     lit = () if early else preheat_steps(plan)
+    # the rind is still crisp at the table: its oven is lit while the pressure falls
+    hot, rind = crackling_steps(brought)[:1], crackling_steps(brought)[1:]
     after = (
-        (*lit, *rest_steps(plan), *sides, *sauce_steps(plan, brought), *crust_steps(plan, brought),
-         *last, *carve_steps(plan))
+        (*rind, *lit, *rest_steps(plan), *sides, *sauce_steps(plan, brought),
+         *crust_steps(plan, brought), *last, *carve_steps(plan))
         if brought.ahead == "today"
-        else (*cool_steps(plan, brought.ahead), *crackling_steps(brought), *sides,
+        else (*cool_steps(plan, brought.ahead), *hot, *rind, *sides,
               *sauce_steps(plan, brought),
               *preheat_oven_steps(plan), *preheat_steps(plan, in_hot_oven=True),
               *reheat_steps(plan), *crust_steps(plan, brought), *last, *cold_carve_steps(plan))
     )  # fmt: skip
     cooked = (*run[started:], *batch_steps(plan, brought))
-    if early:
+    lit_early = (
+        *(hot if brought.ahead == "today" else ()),
+        *(preheat_steps(plan) if early else ()),
+    )
+    if lit_early:
         at = _last_let_go(cooked)
-        cooked = (*cooked[:at], *preheat_steps(plan), *cooked[at:])
-    beside = crackling_steps(brought) if brought.ahead == "today" else ()
+        cooked = (*cooked[:at], *lit_early, *cooked[at:])
     return (
         *raw, *extra_steps(brought, "before_pot"), *extra_steps(brought, "first_run"), *to_the_pot,
-        *run[:started], *extra_steps(brought, "beside"), *beside, *cooked,
+        *run[:started], *extra_steps(brought, "beside"), *cooked,
         *after, *last_steps(plan, brought),
     )  # fmt: skip
 

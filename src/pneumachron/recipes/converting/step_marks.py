@@ -247,7 +247,7 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     beside = late and makes_a_side(understood, step)
     browned_late = theme == "sear" and late
     if late and has_rind(understood) and _CRACKLES.search(step):
-        return "set"  # meanwhile the rind is roasted alone
+        return "rest"  # meanwhile the rind is roasted alone
     if lost or elsewhere or browned_late or beside:
         return "own_words"
     if understood.crust.kind == "glaze" and glazes(step):

@@ -18,7 +18,7 @@ from pneumachron.core.planning.sauce import MARINADE_BOIL_S
 from pneumachron.core.planning.season import marinating, searing
 from pneumachron.core.procedure.before_lid import rind_off
 from pneumachron.core.procedure.cook_plan import cook_plan
-from pneumachron.core.procedure.step import Brought, StepKind
+from pneumachron.core.procedure.step import Brought, Step, StepKind
 from pneumachron.core.procedure.to_table import crackling_steps, is_lit_early, preheat_steps
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
@@ -224,20 +224,10 @@ def _set(work: Work) -> OutStep:
     low, high = work.plan.hold_range_min
     up = next((phase.duration_s for phase in work.plan.phases if phase.kind == "come_up"), 0.0)
     hold = float(work.plan.hold_min)
-    # in the words of Cook and Schedule
-    rind = crackling_steps(Brought(crackling=True)) if has_rind(work.understood) else ()
     code = "set" if work.plan.expectation is None else "set_own"
-    return OutStep(
-        "set",
-        (
-            _say(
-                code, hold_min=hold, low_min=low, high_min=high, level=work.plan.setup.request.level
-            ),
-            _say("come_up", up_s=up),
-            *(step.said for step in rind),
-        ),
-        (hold, hold),
-    )
+    level = work.plan.setup.request.level
+    told = _say(code, hold_min=hold, low_min=low, high_min=high, level=level)
+    return OutStep("set", (told, _say("come_up", up_s=up)), (hold, hold))
 
 
 _OPENING: frozenset[StepKind] = frozenset({"wait", "release", "keep_warm", "open", "boil", "soak"})
@@ -251,6 +241,7 @@ def _release(work: Work) -> OutStep:
     steps = [step for step in run_steps(cook, plan.hold_min) if step.kind in _OPENING]
     if is_lit_early(cook):
         steps = [*preheat_steps(cook), *steps]
+    steps = [*_rind(work)[:1], *steps]
     minutes = sum(step.likely_s for step in steps if step.kind not in {"open", "preheat"}) / 60
     said: list[Message] = []
     for step in steps:
@@ -286,7 +277,13 @@ def _rest(work: Work) -> OutStep:
     # in the words of Cook and Schedule
     cook = cook_plan(work.plan, work.finish.kind)
     hot = () if is_lit_early(cook) else preheat_steps(cook)
-    return OutStep("rest", (told, *(step.said for step in hot)), (low, high))
+    beside = (*_rind(work)[1:], *hot)
+    return OutStep("rest", (told, *(step.said for step in beside)), (low, high))
+
+
+def _rind(work: Work) -> tuple[Step, ...]:
+    """Its oven and its roasting, in the words of Cook and Schedule."""
+    return crackling_steps(Brought(crackling=True)) if has_rind(work.understood) else ()
 
 
 def _own_run(work: Work) -> OutStep | None:
