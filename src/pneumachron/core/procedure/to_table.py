@@ -146,7 +146,7 @@ def crackling_steps(brought: Brought) -> tuple[Step, ...]:
         _preheat("heat_rind", "preheat_rind", RIND_HEAT_S),
         Step("crackling", "extra", likely, hands=False, beside=True, needs=(OVEN,),
              span_s=(low, high), work="rind_roast",
-             timers=(StepTimer(LOOK_TIMER, low), StepTimer("finish", high)),
+             timers=(StepTimer("rind", low), StepTimer("rind_done", high)),
              params={"low_min": low / MINUTE_S, "high_min": high / MINUTE_S}),
     )  # fmt: skip
 

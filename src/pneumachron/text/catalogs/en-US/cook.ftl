@@ -362,6 +362,8 @@ timer-valve = Wait before you open the valve
 timer-rest = Rest
 timer-sauce = Sauce
 timer-look = Half time: look
+timer-rind = Look at the rind
+timer-rind_done = Rind, at the latest
 timer-finish = Finish
 
 alarm-stopped_hot = Overheat warning: food is scorching on the bottom
