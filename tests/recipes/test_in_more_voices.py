@@ -6,6 +6,7 @@ import pytest
 
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.converting.naming import is_named
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.main_heat import main_spans
@@ -270,3 +271,18 @@ def test_starch_and_water_with_a_stroke_between() -> None:
 
 def test_marinated_with_everything() -> None:
     assert "Marinate in the refrigerator for 1" in told(of("marinate_with_everything"))
+
+
+@pytest.mark.parametrize(
+    ("line", "text", "named"),
+    [
+        ("1 red bell pepper", "season with salt and pepper", False),
+        ("1 red bell pepper", "add the peppers", True),
+        ("1 tsp red pepper flakes", "rub with salt and pepper flakes", True),
+        ("1 tbsp green peppercorns", "crush the peppercorns", True),
+        ("30 g kalte Butter", "in butterschmalz anbraten", False),
+    ],
+)
+def test_which_food_a_step_names(line: str, text: str, *, named: bool) -> None:
+    (item,) = read_ingredients((line,))
+    assert is_named(item, text) == named

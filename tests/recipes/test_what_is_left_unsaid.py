@@ -7,7 +7,7 @@ import pytest
 
 from pneumachron.core.procedure.before_lid import rind_off
 from pneumachron.core.procedure.step import Brought
-from pneumachron.core.procedure.to_table import crackling_steps
+from pneumachron.core.procedure.to_table import crackling_steps, rind_oven_steps
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.errors import RecipeError
@@ -318,7 +318,8 @@ def test_beans_come_back_into_the_sauce() -> None:
 def test_a_recipe_tells_of_the_rind_in_the_words_of_the_cook() -> None:
     done = of(ROAST.format(skin="skin on and scored"))
     said = [message for step in done.steps for message in step.said]
-    of_the_cook = [rind_off(), *crackling_steps(Brought(crackling=True))]
+    rind = Brought(crackling=True)
+    of_the_cook = [rind_off(), *rind_oven_steps(rind), *crackling_steps(rind)]
     assert [step.said for step in of_the_cook if step.said not in said] == []
 
 

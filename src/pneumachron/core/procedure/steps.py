@@ -22,6 +22,7 @@ from pneumachron.core.procedure.to_table import (
     preheat_steps,
     reheat_steps,
     rest_steps,
+    rind_oven_steps,
     sauce_steps,
 )
 from pneumachron.core.procedure.under_pressure import batch_steps, run_steps
@@ -40,7 +41,7 @@ def cook_steps(plan: CookPlan, brought: Brought | None = None) -> tuple[Step, ..
     early = brought.ahead == "today" and is_lit_early(plan)
     lit = () if early else preheat_steps(plan)
     # the rind is still crisp at the table: its oven is lit while the pressure falls
-    hot, rind = crackling_steps(brought)[:1], crackling_steps(brought)[1:]
+    hot, rind = rind_oven_steps(brought), crackling_steps(brought)
     after = (
         (*rind, *lit, *rest_steps(plan), *sides, *sauce_steps(plan, brought),
          *crust_steps(plan, brought), *last, *carve_steps(plan))

@@ -137,13 +137,17 @@ RIND_S = (1500.0, 2100.0, 2700.0)
 """A flat rind crackles at 220 °C in 25 to 45 min. Common practice."""
 
 
+def rind_oven_steps(brought: Brought) -> tuple[Step, ...]:
+    """The oven switched on for the rind."""
+    return (_preheat("heat_rind", "preheat_rind", RIND_HEAT_S),) if brought.crackling else ()
+
+
 def crackling_steps(brought: Brought) -> tuple[Step, ...]:
     """The rind roasted crisp in a hot oven, beside the cooker."""
     if not brought.crackling:
         return ()
     low, likely, high = RIND_S
     return (
-        _preheat("heat_rind", "preheat_rind", RIND_HEAT_S),
         Step("crackling", "extra", likely, hands=False, beside=True, needs=(OVEN,),
              span_s=(low, high), work="rind_roast",
              timers=(StepTimer("rind", low), StepTimer("rind_done", high)),

@@ -16,6 +16,7 @@ from pneumachron.core.procedure.to_table import (
     last_steps,
     preheat_steps,
     rest_steps,
+    rind_oven_steps,
     sauce_steps,
 )
 from pneumachron.core.safety.limits import ZONE_LIMIT
@@ -127,12 +128,11 @@ def crackling(dish: Dish) -> list[Block]:
     steps = crackling_steps(brought(dish))
     if not steps:
         return []
-    *heat, roast = steps
-    found, waits = preheated(dish, heat)
+    found, waits = preheated(dish, rind_oven_steps(brought(dish)))
     off = Wait(block_id(dish, "season"), 0.0, RAW_KEEPS_S["pork"], RAW_WHY["pork"])
     # frozen for weeks the meat comes to the table without it: then it is eaten on the day
     keeps_s = None if dish.ahead == "frozen" else CRACKLING_KEEPS_S
-    return [*found, _block(dish, roast.step_id, (roast,), (off, *waits), keeps_s)]
+    return [*found, _block(dish, "crackling", steps, (off, *waits), keeps_s)]
 
 
 def kept(dish: Dish, plans: list[Plan], before: str = "carve") -> Block:

@@ -70,7 +70,7 @@ def is_named(item: Ingredient, text: str) -> bool:
         last = "mustard"
     if last == "butter":  # and no “Butterschmalz”
         return name in text or re.search(r"\bbutter\b", text) is not None
-    if last.startswith("pepper") and not _PODS.isdisjoint(words):
+    if words[-1] in {"pepper", "peppers"} and not _PODS.isdisjoint(words):
         return (
             name in text
             or re.search(r"\b(?:bell|sweet|the) peppers?\b|\bpeppers\b", text) is not None
@@ -78,6 +78,11 @@ def is_named(item: Ingredient, text: str) -> bool:
     if words[-1] == "sauce" and not _ANY_SAUCE.isdisjoint(words):
         last = "sauce"
     return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
+
+
+def is_some_sauce(item: Ingredient) -> bool:
+    """“Thin sauce”: nothing is known of it but that it is one."""
+    return item.kind == "unknown" and item.line.name.lower().endswith("sauce")
 
 
 def names_any(understood: Understood, text: str) -> bool:

@@ -9,6 +9,7 @@ from pneumachron.recipes.converting.naming import (
     around_long_heat,
     around_the_heat,
     is_named,
+    is_some_sauce,
     names_any,
     rows_named,
 )
@@ -336,8 +337,8 @@ def named_late(understood: Understood) -> dict[int, When]:
         foods = {each.food.words for each in foods_in(item)}
         if item.index in rub or (foods & again and item.index not in apart):
             continue
-        brushed = item.kind == "unknown" and item.line.name.lower().endswith("sauce")
-        before, after = longest if item.kind in _SWEET or brushed else whole
+        brushed = item.kind in _SWEET or is_some_sauce(item)
+        before, after = longest if brushed else whole
         low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
         if _is_another_salt(understood, item, late):
             continue

@@ -17,6 +17,7 @@ from pneumachron.recipes.converting.context import (
 )
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
 from pneumachron.recipes.converting.marks import OutLine, When
+from pneumachron.recipes.converting.naming import is_some_sauce
 from pneumachron.recipes.converting.seasoning import SPRAYED
 from pneumachron.recipes.converting.sides import takes_long
 from pneumachron.recipes.model import PartRole
@@ -430,8 +431,7 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     found = BY_KIND[_kind_of(context, item)](context, item)
     when = context.late.get(item.index)
     crumbs = found.rule == "starch_after" and "crumb" in item.food.words
-    sauce = item.kind == "unknown" and item.line.name.lower().endswith("sauce")
-    if when == "finish" and (found.rule == "sugar_after" or crumbs or sauce):
+    if when == "finish" and (found.rule == "sugar_after" or crumbs or is_some_sauce(item)):
         # the recipe sprinkles it on late: under the broiler is after pressure too
         return ConvertedLines((plain_line(context, item, when),), "named_late")
     if when == "beside" and any(line.when == "after" for line in found.lines):

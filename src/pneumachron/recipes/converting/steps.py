@@ -18,8 +18,13 @@ from pneumachron.core.planning.sauce import MARINADE_BOIL_S
 from pneumachron.core.planning.season import marinating, searing
 from pneumachron.core.procedure.before_lid import rind_off
 from pneumachron.core.procedure.cook_plan import cook_plan
-from pneumachron.core.procedure.step import Brought, Step, StepKind
-from pneumachron.core.procedure.to_table import crackling_steps, is_lit_early, preheat_steps
+from pneumachron.core.procedure.step import Brought, StepKind
+from pneumachron.core.procedure.to_table import (
+    crackling_steps,
+    is_lit_early,
+    preheat_steps,
+    rind_oven_steps,
+)
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
@@ -241,7 +246,7 @@ def _release(work: Work) -> OutStep:
     steps = [step for step in run_steps(cook, plan.hold_min) if step.kind in _OPENING]
     if is_lit_early(cook):
         steps = [*preheat_steps(cook), *steps]
-    steps = [*_rind(work)[:1], *steps]
+    steps = [*rind_oven_steps(_rind(work)), *steps]
     minutes = sum(step.likely_s for step in steps if step.kind not in {"open", "preheat"}) / 60
     said: list[Message] = []
     for step in steps:
@@ -274,16 +279,15 @@ def _rest(work: Work) -> OutStep:
     span = rest_for(work.plan.setup.request.load)
     low, high = _minutes(span)
     told = _say("rest", low_min=low, high_min=high)
-    # in the words of Cook and Schedule
     cook = cook_plan(work.plan, work.finish.kind)
     hot = () if is_lit_early(cook) else preheat_steps(cook)
-    beside = (*_rind(work)[1:], *hot)
+    beside = (*crackling_steps(_rind(work)), *hot)
     return OutStep("rest", (told, *(step.said for step in beside)), (low, high))
 
 
-def _rind(work: Work) -> tuple[Step, ...]:
-    """Its oven and its roasting, in the words of Cook and Schedule."""
-    return crackling_steps(Brought(crackling=True)) if has_rind(work.understood) else ()
+def _rind(work: Work) -> Brought:
+    """What a rind adds to the steps, in the words of Cook and Schedule."""
+    return Brought(crackling=has_rind(work.understood))
 
 
 def _own_run(work: Work) -> OutStep | None:

@@ -215,15 +215,14 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
         return (item,)
     if _MORE_OF_IT.search(line.raw):
         return (item,)
-    names = _bare_foods(line) or _with_their_work(
-        _PLAIN_LIST.split(_ALL_DONE.sub(r", \1", line.raw))
-    )
+    alone = _bare_foods(line)
+    names = alone or _with_their_work(_PLAIN_LIST.split(_ALL_DONE.sub(r", \1", line.raw)))
     each = [food_of(name) for name in names]
     kinds = {food.kind for food in each}
     lines = [read_line(name) for name in names]
     counted = len(lines) > 1 and all(line.amount is not None for line in lines)
     several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
-    bare = bool(_bare_foods(line)) or _opens_bare(names, lines)
+    bare = bool(alone) or _opens_bare(names, lines)
     seasonings = line.amount is None and len(each) > 1 and kinds <= _SEASONINGS
     if "starch" in kinds and kinds <= {"starch", "thin"}:
         # starch and the water it is stirred with go in together, at the end
