@@ -11,6 +11,7 @@ from fastapi.testclient import TestClient
 from hypothesis import settings
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
+from pneumachron.services.reading import ReadingRoom
 from pneumachron.store.db import FILE_NAME, Database
 
 # speed belongs into benchmarks: no property fails for being slow on a busy machine
@@ -80,10 +81,21 @@ def prepared(tmp_path_factory: pytest.TempPathFactory) -> bytes:
     return (folder / FILE_NAME).read_bytes()
 
 
+class SharedRoom(ReadingRoom):
+    """The process that reads recipes, for all apps of a test run: its start takes a second."""
+
+    def close(self) -> None:
+        """An app that stops leaves it to the next one."""
+
+
 @pytest.fixture(scope="session")
-def app(tmp_path_factory: pytest.TempPathFactory) -> FastAPI:
+def app(tmp_path_factory: pytest.TempPathFactory) -> Iterator[FastAPI]:
     """The app, whose routes are built once; each start of it is on a folder of its own."""
-    return create_app(tmp_path_factory.mktemp("app"), LOCAL_HOSTS)
+    built = create_app(tmp_path_factory.mktemp("app"), LOCAL_HOSTS)
+    room = SharedRoom()
+    built.state.make_reading_room = lambda: room
+    yield built
+    ReadingRoom.close(room)
 
 
 @pytest.fixture

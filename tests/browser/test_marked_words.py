@@ -14,7 +14,7 @@ from playwright.sync_api import Page
 
 from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.text.reader import MARKED
-from tests.browser.test_two_kitchens import STATES, household, seen
+from tests.browser.test_two_kitchens import COUNT_REQUESTS, STATES, at_rest, household, seen
 from tests.live import serving
 
 MARKED_LETTER = re.compile("[A-Za-z]\u030a")
@@ -78,11 +78,12 @@ def test_no_word_outside_the_catalogs(
     page: Page, kitchen: str, typed: re.Pattern[str], state: str
 ) -> None:
     address, act = STATES[state]
+    page.add_init_script(COUNT_REQUESTS)
     page.goto(kitchen + address)
-    page.wait_for_load_state("networkidle")
+    at_rest(page, "en-US", MARKED)
     if act is not None:
         act(page, MARKED)
-        page.wait_for_load_state("networkidle")
+        at_rest(page, "en-US", MARKED)
     texts = seen(page, "en-US", MARKED)  # until the app has answered nobody knows which
     assert any(MARKED_LETTER.search(text) for text in texts)
     plain = {

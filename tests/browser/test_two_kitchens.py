@@ -148,6 +148,32 @@ def kitchen(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
         yield address
 
 
+COUNT_REQUESTS = """
+  window.underWay = 0;
+  const sent = window.fetch;
+  window.fetch = async (...request) => {
+    window.underWay += 1;
+    try { return await sent(...request); } finally { window.underWay -= 1; }
+  };
+"""
+"""Puts a count of the requests that are under way into a page, before its own scripts run."""
+AT_REST = """async () => {
+  for (let quiet = 0; quiet < 3; ) {
+    await new Promise((go) => setTimeout(go, 50));
+    quiet = window.underWay === 0 ? quiet + 1 : 0;
+  }
+}"""
+"""Until nothing was asked for a while; half a second, as the browser's driver waits, is long."""
+
+
+def at_rest(page: Page, *locales: Locale) -> None:
+    """Wait until the view itself is there, with all it asked for."""
+    expect(page.get_by_role("main")).to_contain_text(re.compile(r"[A-Za-z]{3}"))
+    for locale in locales:
+        expect(page.get_by_text(screen("app-loading-the-page", locale))).to_have_count(0)
+    page.evaluate(AT_REST)
+
+
 LEAST_TEXTS = 8
 """On any view, once it is there."""
 
@@ -175,13 +201,12 @@ def test_no_unit_of_the_other_kitchen(
     locale = LOCALES[units == "metric"]
     household(kitchen, units=units, locale=locale)
     address, act = STATES[state]
+    page.add_init_script(COUNT_REQUESTS)
     page.goto(kitchen + address)
-    # the view itself, not only the head of the page that loads it
-    expect(page.get_by_role("main")).to_contain_text(re.compile(r"[A-Za-z]{4}"))
-    page.wait_for_load_state("networkidle")
+    at_rest(page, locale)
     if act is not None:
         act(page, locale)
-        page.wait_for_load_state("networkidle")
+        at_rest(page, locale)
     foreign = METRIC if units == "us" else US
     texts = seen(page, locale)
     wrong = [text for text in texts if foreign.search(BOTH.sub("", text))]

@@ -88,7 +88,7 @@ def create_app(
             app.state.lan = lan
             if lan is not None:
                 open_doors(app.state.database, lan)
-            app.state.reading = ReadingRoom()
+            app.state.reading = app.state.make_reading_room()
             app.state.watch = Watch(app.state.database, app.state.kitchen, lan)
             app.state.watch.start()
             note("started", version=__version__)
@@ -112,6 +112,7 @@ def create_app(
         lifespan=lifespan,
     )
     app.state.folder = folder
+    app.state.make_reading_room = ReadingRoom
     errors.install(app)
     app.include_router(plans.router)
     app.include_router(ask.router)
