@@ -31,7 +31,7 @@ SLOW = (
     "tests/api/test_learning_api.py", "tests/api/test_day_api.py", "tests/core/test_law.py",
     "tests/core/test_fixes.py", "tests/api/test_one_procedure_api.py",
     "tests/recipes/test_reading.py::test_mutated_files", "tests/api/test_ask_api.py",
-    "tests/store/test_words.py", "tests/core/test_live.py", "tests/api/test_shelf_api.py",
+    "tests/store/test_words.py", "tests/core/test_live.py", "tests/api/test_saved_plans_api.py",
     "tests/core/test_linear.py", "tests/devices/test_simulated.py",
     "tests/core/test_other_methods.py", "tests/core/test_procedure.py",
 )  # fmt: skip

@@ -11,7 +11,7 @@ from fastapi.testclient import TestClient
 from icalendar import Calendar
 
 from pneumachron.api import dependencies
-from tests.api.test_shelf_api import TWO_STEPS
+from tests.api.test_saved_plans_api import TWO_STEPS
 from tests.conftest import BRISKET
 
 TABLE = datetime(2026, 11, 28, 19, 0, tzinfo=UTC)

@@ -13,7 +13,7 @@ from sqlalchemy import text
 
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.core.catalog.pots import ready_pot
-from pneumachron.services import learning, untaught
+from pneumachron.services import baseline, learning
 from pneumachron.services.cook_numbers import work_through
 from pneumachron.services.planning import work_out
 from pneumachron.store.db import Database, writing
@@ -153,9 +153,9 @@ def test_a_cook_without_an_answer_is_asked_once(
 
     def counted(content: CookContent, events: Sequence[StoredEvent]) -> CookContent:
         asked["model"] += 1
-        return untaught.told_by_model(content, events)
+        return baseline.with_model_prediction(content, events)
 
-    monkeypatch.setattr(learning, "told_by_model", counted)
+    monkeypatch.setattr(learning, "with_model_prediction", counted)
     for _ in range(3):
         assert plan(client)["learned"] == []  # unlike meat teaches nothing of one cut
     assert asked["model"] <= 1

@@ -17,7 +17,7 @@ from icalendar import Calendar
 from pneumachron.demo.recipes import BRAISED_SHORT_RIBS
 from tests.api.test_day_api import ask, day
 from tests.api.test_recipes_api import convert, request_of
-from tests.api.test_shelf_api import TWO_STEPS
+from tests.api.test_saved_plans_api import TWO_STEPS
 from tests.conftest import BRISKET
 
 PIECE = BRISKET["pieces"][0]

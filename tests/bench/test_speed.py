@@ -52,7 +52,7 @@ def reference_cook(case: Setting, hold_s: float) -> Result:
 def reference_plan() -> list[float]:
     """The hold of three sizes by bracketing, as a plan with its range needs it."""
     nominal = setting(WANTED)
-    need = search(WANTED).meat.dose_min[0, 0]
+    need = search(WANTED).meat.softening_min[0, 0]
 
     def gap(hold_min: float, case: Setting) -> float:
         run = reference_cook(case, 60.0 * hold_min)

@@ -1,4 +1,4 @@
-"""The Day, as a cook uses it: dishes from the shelf, the table moved, a start pinned, work done."""
+"""The Schedule, as a cook uses it: saved plans as dishes, the table moved, a start pinned."""
 
 import re
 from datetime import datetime, timedelta

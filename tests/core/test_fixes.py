@@ -14,7 +14,7 @@ from pneumachron.core.schedule.fixes import (
     best_fixes,
     cost_s,
 )
-from pneumachron.core.schedule.model import Block, Closed, Segment, Wait
+from pneumachron.core.schedule.model import Block, Segment, UnavailableWindow, Wait
 from pneumachron.core.schedule.schedule import schedule
 from pneumachron.core.schedule.solver import WORK
 
@@ -38,7 +38,9 @@ def dish(name: str, cooks: int, finishes: int, pot: str = "pot:a") -> list[Block
                           to_table_s=4 * MINUTE_S)]  # fmt: skip
 
 
-def costs(blocks: Sequence[Block], capacity: dict[str, int], closed: Sequence[Closed]) -> float:
+def costs(
+    blocks: Sequence[Block], capacity: dict[str, int], closed: Sequence[UnavailableWindow]
+) -> float:
     return cost_s(schedule(blocks, DayLimits(capacity, closed), work=PROVES).clashes, 0.0)
 
 
@@ -62,7 +64,7 @@ def test_the_best_of_all_changes(
         "quick": dish(str(number), max(cooks - 8, 1), finishes),
         "plain": dish(str(number), cooks, 1),
     }
-    closed = [Closed("hands", -20 * MINUTE_S, -10 * MINUTE_S)] if shut else []
+    closed = [UnavailableWindow("hands", -20 * MINUTE_S, -10 * MINUTE_S)] if shut else []
     now = costs([item for blocks in wished for item in blocks], {}, closed)
     tried: dict[str | None, float] = {
         key: costs(

@@ -78,7 +78,7 @@ def tabulate(wanted: CookRequest) -> Table:
                 doses[hold_at, size_at, heat_at] = np.log(max(float(run.final_dose_min[0]), 1e-6))
             if size == 1.0:
                 ups[heat_at] = np.log(float(search.up.end_s[0]))
-    wished = float(np.log(search.meat.dose_min[0, 0]))
+    wished = float(np.log(search.meat.softening_min[0, 0]))
     return Table(RegularGridInterpolator((LN_HOLDS, SIZES, HEATS), doses), ups, wished)
 
 

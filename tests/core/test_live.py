@@ -87,7 +87,7 @@ def test_without_secrets_it_does_what_the_plan_says(wanted: CookRequest) -> None
     assert fall_s == pytest.approx(planned, rel=0.08, abs=60)
     pot.lid_off()
     pot.advance(plan.setup.after.stand_s)
-    doses = [pot.dose_min(kind) for kind in range(len(pot.inside.meat))]
+    doses = [pot.softening_min(kind) for kind in range(len(pot.inside.meat))]
     reached = texture_reached(wanted.load.pieces[0], doses[0])
     assert reached == pytest.approx(plan.outcomes[0].texture_step, abs=0.33)
 

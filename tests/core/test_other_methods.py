@@ -51,22 +51,22 @@ def test_equal_softening(
     span_min: tuple[float, float],
 ) -> None:
     piece, wanted = one(*meat)
-    dose = cooked_by(piece, method, 3600 * hours, 0.0).dose_min
+    dose = cooked_by(piece, method, 3600 * hours, 0.0).softening_min
     assert span_min[0] <= hold_of_dose_min(wanted, dose) <= span_min[1]
 
 
 def test_first_hours_of_a_slow_cooker_do_nothing() -> None:
     # common practice: the first three to five hours on low carry no softening
     piece, _ = one("shoulder_bone_in", 3.17, 0.12)
-    assert cooked_by(piece, "slow_low", 4 * 3600, 0.0).dose_min == 0.0
-    assert cooked_by(piece, "slow_low", 8 * 3600, 0.0).dose_min > 10.0
+    assert cooked_by(piece, "slow_low", 4 * 3600, 0.0).softening_min == 0.0
+    assert cooked_by(piece, "slow_low", 8 * 3600, 0.0).softening_min > 10.0
 
 
 @pytest.mark.parametrize("method", OTHER_METHODS)
 def test_every_method_softens_more_with_time_and_ends_below_the_boil(method: OtherMethod) -> None:
     piece, _ = one("brisket_flat", 0.7, 0.045)
     doses = [cooked_by(piece, method, hours * 3600, 0.0) for hours in (2, 4, 8, 12)]
-    assert np.all(np.diff([item.dose_min for item in doses]) > 0)
+    assert np.all(np.diff([item.softening_min for item in doses]) > 0)
     boil = float(saturation_temp_c(ambient_pressure_pa(1500.0)))
     around = around_c(method, 8 * 3600.0, 1500.0)
     assert around[0] < 20 < around[-1] < boil
@@ -90,7 +90,7 @@ def test_core_in_steady_surroundings_is_the_step_response() -> None:
 @given(st.sampled_from(BACK_METHODS), st.floats(3.0, 14.0))
 def test_there_and_back(method: BackMethod, hours: float) -> None:
     piece, _ = one("brisket_flat", 0.7, 0.05)
-    dose = cooked_by(piece, method, 3600 * hours, 300.0).dose_min
+    dose = cooked_by(piece, method, 3600 * hours, 300.0).softening_min
     if dose > 1.0:
         found = duration_for(piece, method, dose, 300.0)
         assert found == pytest.approx(3600 * hours, abs=2 * STEP_S)

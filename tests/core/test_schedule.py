@@ -19,7 +19,14 @@ from pneumachron.core.schedule.actuals import Actual, actuals
 from pneumachron.core.schedule.blocks import cold_chain, day_blocks, dish_blocks
 from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.dish import Dish
-from pneumachron.core.schedule.model import Block, Closed, Schedule, Segment, Wait, lasting
+from pneumachron.core.schedule.model import (
+    Block,
+    Schedule,
+    Segment,
+    UnavailableWindow,
+    Wait,
+    lasting,
+)
 from pneumachron.core.schedule.prep import SHOP_ID
 from pneumachron.core.schedule.schedule import schedule
 from tests.core.kitchen import LB_KG, cook_request, load
@@ -267,7 +274,7 @@ def at(found: Schedule) -> dict[str, tuple[float, float]]:
 
 
 def test_nobody_works_at_night() -> None:
-    night = Closed("hands", -12 * 3600.0, -3 * 3600.0)
+    night = UnavailableWindow("hands", -12 * 3600.0, -3 * 3600.0)
     blocks = [block("mix", 3600, "hands"), block("cook", 4 * 3600, "pot:a", after=(Wait("mix"),))]
     # closed form: the pot may run through the night, the hands end where it begins
     found = at(schedule(blocks, DayLimits(closed=[night])))
@@ -468,7 +475,7 @@ def test_what_is_crisp_does_not_wait_although_it_could_be_later() -> None:
         block("braise", 60, "pot:a"),
         block("crisp", 20, "oven", after=(Wait("braise", most_s=10.0, why="crust"),)),
     ]
-    found = schedule(chain, DayLimits(closed=[Closed("pot:a", -50.0, 0.0)]))
+    found = schedule(chain, DayLimits(closed=[UnavailableWindow("pot:a", -50.0, 0.0)]))
     assert found.clashes == ()
     assert at(found) == {"braise": (-110.0, -50.0), "crisp": (-40.0, -20.0)}
 

@@ -75,11 +75,11 @@ def _holds_min(case: Case) -> tuple[float, ...]:
     cases, meat = first_cases(setup)
     doses = np.exp(LN_DOSES)
     search = Search(
-        cases, replace(meat, dose_min=np.full_like(meat.dose_min, doses[-1])), setup.after
+        cases, replace(meat, softening_min=np.full_like(meat.softening_min, doses[-1])), setup.after
     )
     found: list[float] = []
     for start in range(0, len(doses), AT_ONCE):
-        need = np.broadcast_to(doses[start : start + AT_ONCE], (*meat.dose_min.shape, AT_ONCE))
+        need = np.broadcast_to(doses[start : start + AT_ONCE], (*meat.softening_min.shape, AT_ONCE))
         found += [float(hold) / 60.0 for hold in search.solve(need)[0]]
     return tuple(found)
 

@@ -80,7 +80,7 @@ def test_where_softening_is_read(pair: Pair) -> None:
     _, ours, theirs = pair
     read = np.interp(ours.time_s, theirs.time_s, theirs.reading_c)
     dose = cumulative_dose_min(read, step_s=STEP_S)
-    assert ours.dose_min[0, -1] == pytest.approx(dose[-1], rel=0.03)
+    assert ours.softening_min[0, -1] == pytest.approx(dose[-1], rel=0.03)
 
 
 def test_events(pair: Pair) -> None:

@@ -407,7 +407,7 @@ def other_methods() -> list[str]:
     ]
     for name, case, method, hours, stated in cases:
         wanted = case.cook_request()
-        dose = cooked_by(wanted.load.pieces[0], method, 3600 * hours, 0.0).dose_min
+        dose = cooked_by(wanted.load.pieces[0], method, 3600 * hours, 0.0).softening_min
         rows.append(row(name, stated, f"{hold_of_dose_min(wanted, dose):.0f}"))
     head = ("other methods (common practice)", "prototype, min", "under pressure, min")
     return table(head, rows)

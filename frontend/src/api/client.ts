@@ -34,7 +34,7 @@ export type RecipeCard = Schemas["RecipeCard"];
 export type CookLine = Schemas["CookLine"];
 export type CookStep = Schemas["CookStepOut"];
 export type CookTimer = Schemas["TimerOut"];
-export type ToldIn = NonNullable<
+export type NewEventIn = NonNullable<
   paths["/api/cooks/{cook_id}/events"]["post"]["requestBody"]
 >["content"]["application/json"];
 export type PotCommand = Schemas["PressIn"]["do"];
@@ -49,7 +49,7 @@ export type DayIn = Schemas["DayIn"];
 export type DayFix = Schemas["DayFixOut"];
 export type WhatIfOut = Schemas["WhatIfOut"];
 export type KeepDay = Schemas["KeepDayIn"];
-export type KeptDay = Schemas["StoredDayOut"];
+export type SavedSchedule = Schemas["StoredDayOut"];
 export type DayOut = Schemas["DayOut"];
 export type RecipeText = Schemas["RecipeText"];
 export type ReadOut = Schemas["ReadOut"];

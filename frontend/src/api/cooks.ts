@@ -14,6 +14,7 @@ import {
   type Faults,
   type GuestsLateOut,
   type HandAction,
+  type NewEventIn,
   type PlanIn,
   type PotCommand,
   ProblemError,
@@ -21,7 +22,6 @@ import {
   SAID_BELOW,
   stale,
   type Texture,
-  type ToldIn,
   unwrap,
 } from "@/api/client";
 
@@ -289,7 +289,7 @@ export function useCookActs(id: string) {
 }
 
 /** After these every plan may be another one, and the log tells other things. */
-const TEACHES = new Set<ToldIn["kind"]>(["outcome", "weighed", "note", "ended"]);
+const TEACHES = new Set<NewEventIn["kind"]>(["outcome", "weighed", "note", "ended"]);
 
 /** Does it, and says whether it was taken; what was refused stands in `error` of the acts. */
 export type Tell = (act: Act) => Promise<boolean>;
@@ -303,7 +303,7 @@ export function tellOf(acts: ReturnType<typeof useCookActs>): Tell {
 }
 
 export type Act =
-  | { kind: "tell"; event: ToldIn }
+  | { kind: "tell"; event: NewEventIn }
   | { kind: "press"; what: PotCommand; there: boolean; at: number }
   | { kind: "hands"; what: HandAction; volume?: string }
   | { kind: "connect"; on: boolean }

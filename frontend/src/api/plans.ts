@@ -4,7 +4,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tansta
 import { client, type PlanIn, SAID_BELOW, unwrap } from "@/api/client";
 import { noteSeen } from "@/lib/seen";
 
-export function useShelf(search: string) {
+export function useSavedPlans(search: string) {
   return useQuery({
     queryKey: ["plans", "list", search],
     queryFn: ({ signal }) =>

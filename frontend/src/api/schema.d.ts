@@ -93,7 +93,7 @@ export interface paths {
         };
         /**
          * List Plans
-         * @description Plans on the shelf, the newest first.
+         * @description Saved plans, the newest first.
          */
         get: operations["list_plans"];
         put?: never;
@@ -128,7 +128,7 @@ export interface paths {
         post?: never;
         /**
          * Delete Plan
-         * @description Take a plan off the shelf; it can be put back.
+         * @description Delete a saved plan; it can be restored.
          */
         delete: operations["delete_plan"];
         options?: never;
@@ -1076,7 +1076,7 @@ export interface paths {
         post?: never;
         /**
          * Delete Day
-         * @description Take a day off the shelf; it can be put back.
+         * @description Delete a saved schedule; it can be restored.
          */
         delete: operations["delete_day"];
         options?: never;
@@ -4526,7 +4526,7 @@ export interface components {
         };
         /**
          * PlanLine
-         * @description One line of the shelf.
+         * @description One saved plan in a list.
          */
         PlanLine: {
             /** Id */
@@ -4893,7 +4893,34 @@ export interface components {
          */
         ReadyByOut: {
             /** Ways */
-            ways: components["schemas"]["WayOut"][];
+            ways: components["schemas"]["ReadyByWayOut"][];
+        };
+        /**
+         * ReadyByWayOut
+         * @description A way of cutting, releasing and finishing; a negative `spare_s` is how late it is.
+         */
+        ReadyByWayOut: {
+            /** Parts */
+            parts: number;
+            /**
+             * Release
+             * @enum {string}
+             */
+            release: "natural" | "timed" | "quick" | "soak" | "keep_warm";
+            /**
+             * Finish
+             * @enum {string}
+             */
+            finish: "broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none";
+            answer: components["schemas"]["AnswerOut"];
+            /** Rest S */
+            rest_s: number;
+            /** Finish S */
+            finish_s: number;
+            /** Table S */
+            table_s: number;
+            /** Spare S */
+            spare_s: number;
         };
         /**
          * ReadyPotOut
@@ -5082,7 +5109,7 @@ export interface components {
             /** Engine Version */
             engine_version: string;
             /** Differences */
-            differences: components["schemas"]["pneumachron__api__schemas__shelf__DifferenceOut"][];
+            differences: components["schemas"]["pneumachron__api__schemas__saved_plans__DifferenceOut"][];
             results: components["schemas"]["PlanOut"];
         };
         /**
@@ -5241,6 +5268,16 @@ export interface components {
             /** Person Id */
             person_id?: string | null;
             inputs: components["schemas"]["PlanIn"];
+        };
+        /**
+         * SavedPlansOut
+         * @description Plans, the newest first, and how many there are in all.
+         */
+        SavedPlansOut: {
+            /** Plans */
+            plans: components["schemas"]["PlanLine"][];
+            /** Total */
+            total: number;
         };
         /**
          * ScaleIn
@@ -5407,16 +5444,6 @@ export interface components {
             /** Altitude M */
             altitude_m: number;
             altitude_shown: components["schemas"]["Shown"];
-        };
-        /**
-         * ShelfOut
-         * @description Plans, the newest first, and how many there are in all.
-         */
-        ShelfOut: {
-            /** Plans */
-            plans: components["schemas"]["PlanLine"][];
-            /** Total */
-            total: number;
         };
         /**
          * ShopIn
@@ -6014,33 +6041,6 @@ export interface components {
             ctx?: Record<string, never>;
         };
         /**
-         * WayOut
-         * @description A way of cutting, releasing and finishing; a negative `spare_s` is how late it is.
-         */
-        WayOut: {
-            /** Parts */
-            parts: number;
-            /**
-             * Release
-             * @enum {string}
-             */
-            release: "natural" | "timed" | "quick" | "soak" | "keep_warm";
-            /**
-             * Finish
-             * @enum {string}
-             */
-            finish: "broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none";
-            answer: components["schemas"]["AnswerOut"];
-            /** Rest S */
-            rest_s: number;
-            /** Finish S */
-            finish_s: number;
-            /** Table S */
-            table_s: number;
-            /** Spare S */
-            spare_s: number;
-        };
-        /**
          * WeighedOut
          * @description Weights as far as they were told.
          */
@@ -6116,7 +6116,7 @@ export interface components {
          * DifferenceOut
          * @description One number that changed.
          */
-        pneumachron__api__schemas__shelf__DifferenceOut: {
+        pneumachron__api__schemas__saved_plans__DifferenceOut: {
             /** What */
             what: string;
             /** Stored */
@@ -6500,7 +6500,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShelfOut"];
+                    "application/json": components["schemas"]["SavedPlansOut"];
                 };
             };
             /** @description Unknown host or unreadable body */

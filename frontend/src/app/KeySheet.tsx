@@ -8,8 +8,8 @@ import {
   singleKeysOn,
 } from "@/lib/keys";
 import { say } from "@/text/say";
-import { Sheet } from "@/ui/Sheet";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
+import { Dialog } from "@/ui/Dialog";
 import { useKeys } from "@/ui/useKeys";
 
 /** The keys of our own, on a sheet that `?` opens. */
@@ -18,7 +18,7 @@ export function KeySheet() {
   const [on, setOn] = useState(singleKeysOn);
   useKeys({ "?": () => setOpen(true) });
   return (
-    <Sheet title={say("app-keys")} open={open} onClose={() => setOpen(false)}>
+    <Dialog title={say("app-keys")} open={open} onClose={() => setOpen(false)}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
         {[...APP_KEYS, ...BENCH_KEYS, ...MARK_KEYS, ...COOK_KEYS].map(({ key, shown, does }) => (
           <KeyLine key={key} shown={shown} does={does()} />
@@ -27,7 +27,7 @@ export function KeySheet() {
         <KeyLine shown={say("app-arrows")} does={say("app-step-a-measure-the-liquid-line")} />
       </dl>
       <div className="mt-3">
-        <Tick
+        <Checkbox
           label={say("app-single-keys-work")}
           on={on}
           onChange={(next) => {
@@ -36,7 +36,7 @@ export function KeySheet() {
           }}
         />
       </div>
-    </Sheet>
+    </Dialog>
   );
 }
 

@@ -1,7 +1,7 @@
 import { useMutationState } from "@tanstack/react-query";
 import { useState } from "react";
 import { ProblemError, type Trouble, troubleOf } from "@/api/client";
-import { Slip } from "@/ui/Slip";
+import { Toast } from "@/ui/Toast";
 
 /** A change that did not get through is said at the foot of whatever page: that the app does not
  * answer always, a refusal where no place of its own says it (`SAID_BELOW`). */
@@ -18,7 +18,7 @@ export function Refused() {
   const since = tried.some((item) => item.done && item.at > (last?.at ?? 0));
   if (!last?.trouble || last.at <= seen || since) return null;
   return (
-    <Slip
+    <Toast
       text={`${last.trouble.message} ${last.trouble.hint ?? ""}`}
       onClose={() => setSeen(last.at)}
     />

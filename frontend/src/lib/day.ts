@@ -1,6 +1,6 @@
 /** The day that is being planned: kept in the browser, so that nothing typed is lost. */
 
-import type { ConvertedOut, DayIn, DayOut, KeptDay, PlanIn, RecipeCard } from "@/api/client";
+import type { ConvertedOut, DayIn, DayOut, PlanIn, RecipeCard, SavedSchedule } from "@/api/client";
 import { keep, onKeptElsewhere, readKeptAs } from "@/lib/storage";
 
 export interface DayDraft {
@@ -54,7 +54,7 @@ export function emptyDay(now = new Date()): DayDraft {
   };
 }
 
-export function keptDay(now = new Date()): DayDraft {
+export function loadScheduleDraft(now = new Date()): DayDraft {
   // what an older draft does not know has its usual value
   return withSauces({ ...emptyDay(now), ...readKeptAs(KEY, isDay) });
 }
@@ -78,7 +78,7 @@ export function keepDay(day: DayDraft): void {
 
 /** Another tab changed the draft: it is read again there too. */
 export function onDayElsewhere(changed: (day: DayDraft) => void): () => void {
-  return onKeptElsewhere(KEY, () => changed(keptDay()));
+  return onKeptElsewhere(KEY, () => changed(loadScheduleDraft()));
 }
 
 /** Whether a typed local time exists: on the day the clocks go forward an hour is left out. A browser
@@ -117,7 +117,7 @@ type FromRecipe = Pick<
 
 /** A planned cook goes onto the day, with what its recipe wants besides. */
 export function addDish(title: string, plan: PlanIn, recipe?: FromRecipe): void {
-  const day = keptDay();
+  const day = loadScheduleDraft();
   if (day.dishes.length >= MOST_DISHES) return;
   const id = crypto.randomUUID().slice(0, 8);
   const dish: DayIn["dishes"][number] = {
@@ -235,7 +235,7 @@ export function missedMin(day: Pick<DayOut, "blocks">, now: Date): number {
 }
 
 /** A kept day, back on the screen. */
-export function openedDay(kept: KeptDay, before: DayDraft): DayDraft {
+export function openedDay(kept: SavedSchedule, before: DayDraft): DayDraft {
   const { day } = kept;
   const done = day.done ?? [];
   return withSauces({

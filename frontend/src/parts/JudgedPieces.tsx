@@ -2,7 +2,7 @@ import type { CookOut, PieceOutcome, Texture } from "@/api/client";
 import { MOST_MARK, unjudged } from "@/lib/outcome";
 import { tendernessOf } from "@/lib/words";
 import { say } from "@/text/say";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 
 interface Props {
   cook: CookOut;
@@ -40,7 +40,7 @@ export function JudgedPieces({ cook, pieces, onChange }: Props) {
           {kind.count} × {kind.name}
         </legend>
         {kind.count > 1 && (
-          <Tick label={say("shared-rate-each-piece")} on={alone} onChange={split} />
+          <Checkbox label={say("shared-rate-each-piece")} on={alone} onChange={split} />
         )}
         {own.map(({ piece, at }) => (
           <Piece

@@ -4,7 +4,7 @@ import { type CookOut, troubleOf } from "@/api/client";
 import { PHOTO_TYPES, useAddPhoto, useRemovePhoto } from "@/api/photos";
 import { clockTime } from "@/lib/clock";
 import { say } from "@/text/say";
-import { Slip } from "@/ui/Slip";
+import { Toast } from "@/ui/Toast";
 
 /** Photos of a cook: put on, looked at, taken off again. */
 export function Photos({ cook }: { cook: CookOut }) {
@@ -78,7 +78,7 @@ export function Photos({ cook }: { cook: CookOut }) {
         </p>
       )}
       {gone && (
-        <Slip
+        <Toast
           text={say("shared-the-photo-is-removed")}
           action={{
             name: say("shared-undo"),

@@ -18,7 +18,7 @@ from pneumachron.api.schemas.ask import (
     StoppedIn,
     StoppedOut,
 )
-from pneumachron.api.schemas.base import Closed
+from pneumachron.api.schemas.base import StrictModel
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.what_if import AnswerOut, MinutesIn, ReadyByIn, ReadyByOut, WhatIfOut
 
@@ -27,9 +27,9 @@ from pneumachron.api.schemas.what_if import AnswerOut, MinutesIn, ReadyByIn, Rea
 class Question:
     """What is asked, what answers it, and the shape of the answer."""
 
-    asked: type[Closed]
+    asked: type[StrictModel]
     answer: Callable[..., Any]
-    answered: type[Closed]
+    answered: type[StrictModel]
 
 
 QUESTIONS: dict[str, Question] = {

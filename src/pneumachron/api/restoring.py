@@ -14,7 +14,7 @@ from sqlalchemy.orm import Session
 from pneumachron.api.schemas.backup import BackupIn, EnvelopeIn
 from pneumachron.api.schemas.cooks import CookOut
 from pneumachron.api.schemas.log import EventOut
-from pneumachron.api.schemas.shelf import StoredPlanOut
+from pneumachron.api.schemas.saved_plans import StoredPlanOut
 from pneumachron.core.errors import CoreError, RequestError
 from pneumachron.services import backup, restore
 from pneumachron.services.cooks import shown_from_file

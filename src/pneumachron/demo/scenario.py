@@ -218,7 +218,7 @@ def _two_ways(pot: str, people: dict[str, str]) -> entries.Entry:
 
 
 def _day(saved: dict[str, PlanInputs]) -> dict[str, Any]:
-    """Supper on the next Saturday, from two plans of the shelf, as the API keeps a day."""
+    """Supper on the next Saturday, from two saved plans, as the API keeps a day."""
     today = now().replace(hour=19, minute=0, second=0, microsecond=0)
     table = today + timedelta(days=(SATURDAY - today.weekday()) % 7 or 7)
     dishes = [

@@ -19,9 +19,9 @@ from pneumachron.core.procedure.cook_plan import (
     reconstructed,
     to_document,
 )
+from pneumachron.services.baseline import with_model_prediction
 from pneumachron.services.households import current_household
 from pneumachron.services.live_kitchen import plan_of, request_of
-from pneumachron.services.untaught import told_by_model
 from pneumachron.store import cooks
 from pneumachron.store.cooks import COOKS
 from pneumachron.store.db import Database, give_back, writing
@@ -139,7 +139,7 @@ def _relearn(
             stored = COOKS.get(session, home, cook_id)
             events = cooks.events_of(session, cook_id)
             give_back(session)
-            fresh[cook_id] = told_by_model(stored.content, events)
+            fresh[cook_id] = with_model_prediction(stored.content, events)
         with writing(session):
             for cook_id, content in fresh.items():
                 cooks.put_lesson(

@@ -26,6 +26,7 @@ from pneumachron.core.session.turns import turn_of
 from pneumachron.core.units import parse_measure
 from pneumachron.devices.clock import ClockOfCook, KitchenClock, read_cook_clock
 from pneumachron.services.answers import opened_document, stopped_document
+from pneumachron.services.baseline import with_model_prediction
 from pneumachron.services.connected_pots import leave_room, missing_run, take_pot
 from pneumachron.services.cook_documents import (
     PieceTraces,
@@ -54,7 +55,6 @@ from pneumachron.services.learning import household_defaults
 from pneumachron.services.lesson_rules import no_lesson
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.services.planning import find_pot
-from pneumachron.services.untaught import told_by_model
 from pneumachron.services.wording import say_message
 from pneumachron.store import cooks, households
 from pneumachron.store.cooks import COOKS, Filter
@@ -74,7 +74,7 @@ TRIES = 8
 
 
 @dataclass(frozen=True, slots=True)
-class Told:
+class NewEvent:
     """Something that a screen tells of a cook; `key` is the same when it is told twice."""
 
     key: str
@@ -83,7 +83,7 @@ class Told:
 
 
 @dataclass(frozen=True, slots=True)
-class CameWith:
+class SessionContext:
     """What a cook comes with besides its plan."""
 
     recipe: dict[str, Any] | None = None
@@ -98,7 +98,7 @@ def begin(
     person_id: str | None,
     inputs: PlanInputs,
     connected: bool,
-    came_with: CameWith | None = None,
+    came_with: SessionContext | None = None,
 ) -> dict[str, Any]:
     """Begin a cook: its plan is worked out and kept with the kitchen as it is now.
 
@@ -109,7 +109,7 @@ def begin(
     RequestError : it cannot be cooked; nothing was begun.
     """
     content = _content(session, here.clock.now(), name, person_id, inputs)
-    came_with = came_with or CameWith()
+    came_with = came_with or SessionContext()
     # as in the schedule: what would not cool in time is not made ahead
     if came_with.brought.ahead != "today" and not (content.numbers or {}).get("ice_bath_s"):
         raise RequestError("cools_too_slowly", "ahead")
@@ -158,7 +158,7 @@ def _content(
     return with_numbers(replace(content, hold_min=todays_plan(content).hold_min))
 
 
-def tell(session: Session, here: LiveKitchen, cook_id: str, told: Told) -> dict[str, Any]:
+def tell(session: Session, here: LiveKitchen, cook_id: str, told: NewEvent) -> dict[str, Any]:
     """Write something down. Telling it twice, in whatever words, writes it once.
 
     Raises
@@ -376,7 +376,7 @@ def _remembered(session: Session, found: Moment, sheet: Sheet, event: StoredEven
         left_out = no_lesson(
             found.plan, sheet, events, found.clock, connected=found.content.connected
         )
-        model = told_by_model(replace(found.content), list(account.outcomes))
+        model = with_model_prediction(replace(found.content), list(account.outcomes))
         if any(marks.stopped_early_s is not None for marks in sheet.marks) or sheet.abandoned:
             # nobody knows how many of the minutes it had: it says nothing of taste
             model = replace(model, model_step=None)

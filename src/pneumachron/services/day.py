@@ -18,7 +18,7 @@ from pneumachron.core.schedule import solver
 from pneumachron.core.schedule.blocks import day_blocks
 from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.dish import KITCHEN_LANES, Dish
-from pneumachron.core.schedule.model import Block, Closed, Schedule, lasting
+from pneumachron.core.schedule.model import Block, Schedule, UnavailableWindow, lasting
 from pneumachron.core.schedule.schedule import schedule
 from pneumachron.services.day_documents import State, card_document, day_document
 from pneumachron.services.households import current_household
@@ -229,7 +229,7 @@ def limits_of(inputs: DayInputs) -> DayLimits:
     return DayLimits(
         capacity=KITCHEN_LANES | {"hands": inputs.cooks},
         closed=[
-            Closed("hands", from_table_s(inputs, begin), from_table_s(inputs, end))
+            UnavailableWindow("hands", from_table_s(inputs, begin), from_table_s(inputs, end))
             for begin, end in inputs.away
         ],
         now_s=None if inputs.now is None else from_table_s(inputs, inputs.now),
@@ -318,6 +318,6 @@ def keep_day(
 
 
 def set_day_deleted(session: Session, day_id: str, *, deleted: bool) -> None:
-    """Take a day off the shelf, or put it back."""
+    """Delete a saved schedule, or restore it."""
     home = current_household(session).household_id
     DAYS.set_deleted(session, home, day_id, deleted=deleted)

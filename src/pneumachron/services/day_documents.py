@@ -12,7 +12,7 @@ from pneumachron.core.procedure.choices import WARM_OVEN_C
 from pneumachron.core.schedule.blocks import cold_chain
 from pneumachron.core.schedule.dish import Dish
 from pneumachron.core.schedule.guests_late import Late
-from pneumachron.core.schedule.model import Placed, Schedule
+from pneumachron.core.schedule.model import Schedule, ScheduledBlock
 from pneumachron.core.schedule.prep import SHOP_DISH
 from pneumachron.core.units import show_volume
 from pneumachron.services.documents import shown_document
@@ -89,7 +89,7 @@ def day_document(
 
 
 def _block(
-    table: datetime, item: Placed, titles: Mapping[str, str], states: Mapping[str, State]
+    table: datetime, item: ScheduledBlock, titles: Mapping[str, str], states: Mapping[str, State]
 ) -> dict[str, Any]:
     block = item.block
     dish_id = block.block_id.partition(":")[0]

@@ -1,4 +1,4 @@
-"""A plan as a document: plain values with units in their names, for the wire and the shelf."""
+"""A plan as a document: plain values with units in their names, for the wire and the store."""
 
 from dataclasses import asdict
 from typing import Any
@@ -39,7 +39,7 @@ RESULTS_VERSION = 3
 
 
 def plan_document(plan: Plan) -> dict[str, Any]:
-    """Everything a screen, a script or the shelf needs of a plan."""
+    """Everything a screen, a script or the store needs of a plan."""
     request = plan.setup.request
     return {
         "results_version": RESULTS_VERSION,

@@ -13,12 +13,12 @@ from pneumachron.core.errors import RequestError
 from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.session.pieces import mean_step
 from pneumachron.core.units import parse_measure
+from pneumachron.services.baseline import with_model_prediction
 from pneumachron.services.cook_numbers import with_numbers
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import INPUTS_VERSION, Defaults, PlanInputs, located, read_request
 from pneumachron.services.learning import household_defaults
 from pneumachron.services.planning import find_pot
-from pneumachron.services.untaught import told_by_model
 from pneumachron.store import cooks, households
 from pneumachron.store.cooks import COOKS
 from pneumachron.store.db import give_back, writing
@@ -56,7 +56,7 @@ def enter(session: Session, entry: Entry) -> LogLine:
     defaults = household_defaults(session, entry.inputs)
     give_back(session)
     events = list(entered_events(entry))
-    content = told_by_model(with_numbers(entered_content(entry, pot, defaults)), events)
+    content = with_model_prediction(with_numbers(entered_content(entry, pot, defaults)), events)
     with writing(session):
         stored = COOKS.add(session, home, content)
         for event in events:

@@ -21,9 +21,9 @@ from pneumachron.core.learning.learn import (
 )
 from pneumachron.core.learning.usual_piece import more_minutes
 from pneumachron.core.physics.tenderness import TEXTURES
+from pneumachron.services.baseline import with_model_prediction
 from pneumachron.services.households import current_household
 from pneumachron.services.inputs import Defaults, PlanInputs
-from pneumachron.services.untaught import told_by_model
 from pneumachron.store import cooks, lessons, pots
 from pneumachron.store.cooks import COOKS
 from pneumachron.store.db import give_back, writing
@@ -99,7 +99,7 @@ def _told(
             stored = COOKS.get(session, home, item.cook_id)
             events = cooks.events_of(session, item.cook_id)
             give_back(session)
-            content = told_by_model(stored.content, events)
+            content = with_model_prediction(stored.content, events)
             _keep_lesson(session, item.cook_id, content)
             model = content.model_step if name == "model_step" else content.planned_up_s
         if model is not None:

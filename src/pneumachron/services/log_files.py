@@ -34,7 +34,7 @@ from pneumachron.store import cooks, pots
 from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.db import give_back, writing
 from pneumachron.store.records import CookContent, StoredCook, StoredEvent, now
-from pneumachron.store.shelf import MAX_LISTED
+from pneumachron.store.repository import MAX_LISTED
 from pneumachron.text.say import say, say_cut
 
 COLUMNS = (

@@ -7,7 +7,7 @@ from typing import Any
 from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
 from pneumachron.core.physics.tenderness import Texture
-from pneumachron.core.session.compare import CameOut, Difference, KindsIn, Told
+from pneumachron.core.session.compare import CameOut, Difference, Finding, KindsIn
 from pneumachron.core.session.piece_traces import Against
 from pneumachron.core.session.pieces import Beside, Rated
 from pneumachron.core.units import Shown
@@ -58,7 +58,7 @@ def difference_document(item: Difference) -> dict[str, str]:
     return {"about": say(item.about), "first": _told(item.first), "then": _told(item.then)}
 
 
-def _told(told: Told) -> str:
+def _told(told: Finding) -> str:
     if isinstance(told, Message):
         return say_message(told)
     if isinstance(told, KindsIn):

@@ -279,7 +279,7 @@ def find_pot(session: Session, household_id: str, pot_id: str) -> Pot:
 def list_plans(
     session: Session, *, search: str, limit: int, offset: int
 ) -> tuple[list[StoredPlan], int]:
-    """Plans on the shelf, the newest first, and how many there are."""
+    """Saved plans, the newest first, and how many there are."""
     home = current_household(session).household_id
     return PLANS.page(session, home, search=search, limit=limit, offset=offset)
 
@@ -363,7 +363,7 @@ def recompute(session: Session, plan_id: str) -> Recomputed:
 
 
 def stored_inputs(inputs: dict[str, Any]) -> PlanInputs:
-    """Inputs as they lie on the shelf."""
+    """Inputs as they are stored."""
     pieces = tuple(PieceInputs(**entry) for entry in inputs["pieces"])
     return PlanInputs(**{**inputs, "pieces": pieces})
 

@@ -34,7 +34,7 @@ WRITERS = {"jsonld": to_jsonld, "markdown": to_markdown, "text": to_text}
 
 @dataclass(frozen=True, slots=True)
 class ChoiceInputs:
-    """What the cook chose besides the answers, as it lies on the shelf."""
+    """What the cook chose besides the answers, as it is stored."""
 
     plates: int | None = None
     school: LiquidStyle | None = None
@@ -215,7 +215,7 @@ def set_recipe_deleted(session: Session, recipe_id: str, *, deleted: bool) -> No
 
 
 def stored_recipe(document: dict[str, Any]) -> Recipe:
-    """A recipe as it lies on the shelf."""
+    """A recipe as it is stored."""
     names = ("ingredients", "steps", "notes", "left_out")
     # a recipe of an older version knows neither parts nor what was left out
     texts = {key: tuple(document.get(key, ())) for key in names}

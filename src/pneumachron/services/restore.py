@@ -98,7 +98,7 @@ def restore(
     household = replace(file.household, household_id=home, version=here.version)
     known = {person.person_id for person in households.list_people(session, home)}
     known |= {person.person_id for person in file.people}
-    shelf = [_with_known_cook(plan, known) for plan in file.plans]
+    plans = [_with_known_cook(plan, known) for plan in file.plans]
     cooked = [_cook_with_known_person(item, known) for item in file.cooks]
     changes = (
         Changes("household", 0, int(household != here), int(household == here)),
@@ -114,8 +114,8 @@ def restore(
         ),
         _counted(
             "plans",
-            {item.plan_id: _plain(asdict(item.content)) for item in shelf},
-            _contents(PLANS.some(session, home, [item.plan_id for item in shelf])),
+            {item.plan_id: _plain(asdict(item.content)) for item in plans},
+            _contents(PLANS.some(session, home, [item.plan_id for item in plans])),
         ),
         _counted(
             "recipes",
@@ -153,7 +153,7 @@ def restore(
             households.put_person(session, home, person)
         for kept in file.pots:
             pots.put_pot(session, home, kept)
-        for plan in shelf:
+        for plan in plans:
             PLANS.put(session, home, plan.plan_id, plan.content, _dates(plan))
         for recipe in file.recipes:
             RECIPES.put(session, home, recipe.recipe_id, recipe.content, _dates(recipe))

@@ -9,7 +9,7 @@ from sqlalchemy import ColumnElement, delete, func, insert, select, text
 from sqlalchemy.orm import InstrumentedAttribute, Session
 
 from pneumachron.store.records import CookContent, LogLine, StoredCook, StoredEvent, StoredSample
-from pneumachron.store.shelf import MAX_ASKED, MAX_LISTED, Shelf
+from pneumachron.store.repository import MAX_ASKED, MAX_LISTED, Repository
 from pneumachron.store.tables import CookEventRow, CookRow, CookSampleRow
 
 _FIELDS = tuple(item.name for item in fields(CookContent))
@@ -24,7 +24,7 @@ def _read(row: CookRow) -> CookContent:
     return CookContent(**{name: getattr(row, name) for name in _FIELDS})
 
 
-COOKS = Shelf("cook", CookRow, CookRow.name, write=_write, read=_read, stored=StoredCook)
+COOKS = Repository("cook", CookRow, CookRow.name, write=_write, read=_read, stored=StoredCook)
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,7 +1,7 @@
 """Days that are kept."""
 
 from pneumachron.store.records import DayContent, StoredDay
-from pneumachron.store.shelf import Shelf
+from pneumachron.store.repository import Repository
 from pneumachron.store.tables import DayRow
 
 
@@ -13,4 +13,4 @@ def _read(row: DayRow) -> DayContent:
     return DayContent(row.name, row.document)
 
 
-DAYS = Shelf("day", DayRow, DayRow.name, write=_write, read=_read, stored=StoredDay)
+DAYS = Repository("day", DayRow, DayRow.name, write=_write, read=_read, stored=StoredDay)

@@ -13,10 +13,10 @@ from pneumachron.store.tables import (
     PersonRow,
     PlanRow,
     RecipeRow,
-    ShelfRow,
+    SavedRow,
 )
 
-KINDS: dict[str, type[ShelfRow]] = {
+KINDS: dict[str, type[SavedRow]] = {
     "plans": PlanRow,
     "recipes": RecipeRow,
     "days": DayRow,
@@ -37,12 +37,12 @@ def counted(session: Session, household_id: str) -> dict[str, int]:
     }
 
 
-def _gone(row: type[ShelfRow], household_id: str) -> tuple[ColumnElement[bool], ...]:
+def _gone(row: type[SavedRow], household_id: str) -> tuple[ColumnElement[bool], ...]:
     return row.household_id == household_id, row.deleted_at.is_not(None)
 
 
 def delete_all(session: Session, household_id: str) -> None:
-    """Delete everything on the shelves and everybody; it can be put back, but for people."""
+    """Delete everything that was saved, and everybody; all but people can be restored."""
     gone = now()
     for row in KINDS.values():
         here = (row.household_id == household_id, row.deleted_at.is_(None))

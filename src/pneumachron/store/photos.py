@@ -8,7 +8,7 @@ from sqlalchemy.orm import Session
 
 from pneumachron.store.errors import NotFoundError
 from pneumachron.store.records import StoredPhoto, now
-from pneumachron.store.shelf import MAX_ASKED
+from pneumachron.store.repository import MAX_ASKED
 from pneumachron.store.tables import CookPhotoRow, CookRow
 
 

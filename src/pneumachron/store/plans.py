@@ -1,7 +1,7 @@
-"""Plans on the shelf."""
+"""Saved plans."""
 
 from pneumachron.store.records import PlanContent, StoredPlan
-from pneumachron.store.shelf import Shelf
+from pneumachron.store.repository import Repository
 from pneumachron.store.tables import PlanRow
 
 
@@ -24,4 +24,4 @@ def _read(row: PlanRow) -> PlanContent:
     )
 
 
-PLANS = Shelf("plan", PlanRow, PlanRow.name, write=_write, read=_read, stored=StoredPlan)
+PLANS = Repository("plan", PlanRow, PlanRow.name, write=_write, read=_read, stored=StoredPlan)

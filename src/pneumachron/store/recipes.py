@@ -6,7 +6,7 @@ from sqlalchemy import ColumnElement, func, select
 from sqlalchemy.orm import Session
 
 from pneumachron.store.records import RecipeContent, StoredRecipe
-from pneumachron.store.shelf import Shelf
+from pneumachron.store.repository import Repository
 from pneumachron.store.tables import RecipeRow
 
 MAX_TWINS = 5
@@ -58,4 +58,6 @@ def _read(row: RecipeRow) -> RecipeContent:
     )
 
 
-RECIPES = Shelf("recipe", RecipeRow, RecipeRow.title, write=_write, read=_read, stored=StoredRecipe)
+RECIPES = Repository(
+    "recipe", RecipeRow, RecipeRow.title, write=_write, read=_read, stored=StoredRecipe
+)

@@ -66,7 +66,7 @@ class PlanContent:
 
 @dataclass(frozen=True, slots=True)
 class StoredPlan:
-    """A plan on the shelf."""
+    """A saved plan."""
 
     plan_id: str
     content: PlanContent

@@ -22,8 +22,8 @@ class Base(DeclarativeBase):
     )
 
 
-class ShelfRow(Base):
-    """What every shelf has alike."""
+class SavedRow(Base):
+    """What all saved things have alike."""
 
     __abstract__ = True
 
@@ -102,7 +102,7 @@ class PotRow(Base):
     deleted_at: Mapped[datetime | None] = mapped_column(UtcDateTime)
 
 
-class PlanRow(ShelfRow):
+class PlanRow(SavedRow):
     """A plan: what was typed, what came out, and which engine worked it out."""
 
     __tablename__ = "plan"
@@ -118,7 +118,7 @@ class PlanRow(ShelfRow):
     __table_args__ = (Index("ix_plan_shelf", "household_id", "deleted_at", "updated_at"),)
 
 
-class RecipeRow(ShelfRow):
+class RecipeRow(SavedRow):
     """A recipe: as it came, as it was read, and what the cook answered and chose."""
 
     __tablename__ = "recipe"
@@ -137,7 +137,7 @@ class RecipeRow(ShelfRow):
     choices: Mapped[dict[str, Any]] = mapped_column(JSON)
 
 
-class DayRow(ShelfRow):
+class DayRow(SavedRow):
     """A day as it was asked for: table, dishes, what stands."""
 
     __tablename__ = "day"
@@ -147,7 +147,7 @@ class DayRow(ShelfRow):
     document: Mapped[dict[str, Any]] = mapped_column(JSON)
 
 
-class CookRow(ShelfRow):
+class CookRow(SavedRow):
     """A cook: what was planned, in which kitchen, and what came of it."""
 
     __tablename__ = "cook"

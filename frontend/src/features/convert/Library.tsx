@@ -4,7 +4,7 @@ import { useDeleteRecipe, useLibrary } from "@/api/recipes";
 import type { Draft } from "@/features/convert/draft";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Slip } from "@/ui/Slip";
+import { Toast } from "@/ui/Toast";
 
 /** Recipes that were kept: find them by words or by a tag. */
 export function Library({ draft }: { draft: Draft | null }) {
@@ -103,7 +103,7 @@ export function Library({ draft }: { draft: Draft | null }) {
         ))}
       </ul>
       {gone && (
-        <Slip
+        <Toast
           text={say("convert-is-deleted", { title: gone.title })}
           action={{
             name: say("convert-undo"),

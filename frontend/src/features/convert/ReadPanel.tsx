@@ -3,7 +3,7 @@ import { useCatalogue, useUnits } from "@/api/queries";
 import type { Answers, Draft } from "@/features/convert/draft";
 import { METHOD_WORDS, namesOf } from "@/lib/words";
 import { say } from "@/text/say";
-import { Pick } from "@/ui/Pick";
+import { SelectField } from "@/ui/SelectField";
 import { TextField } from "@/ui/TextField";
 
 interface Props {
@@ -41,7 +41,7 @@ export function ReadPanel({ draft, pots, understood, problem, onChange }: Props)
             onChange({ ...draft, choices: { ...choices, plates: whole(value, 200) } })
           }
         />
-        <Pick
+        <SelectField
           label={say("convert-in-the-cooker")}
           value={draft.pot}
           options={pots.map((kept) => ({ value: kept.id, name: kept.pot.name }))}
@@ -97,7 +97,7 @@ function MeatFields(props: FieldProps & { problem: Problem | null }) {
   return (
     <>
       <Asked on={asked.has("cut")}>
-        <Pick
+        <SelectField
           label={say("convert-cut")}
           value={answers.cut ?? understood?.cut ?? ""}
           options={cuts.map((item) => ({ value: item.id, name: item.name }))}
@@ -131,7 +131,7 @@ function MeatFields(props: FieldProps & { problem: Problem | null }) {
         placeholder={String(understood?.count ?? "")}
         onChange={(value) => answer({ count: whole(value, 60) })}
       />
-      <Pick
+      <SelectField
         label={say("convert-bone")}
         value={boneWord(answers.bone ?? understood?.bone)}
         options={bones()}
@@ -153,7 +153,7 @@ function MethodFields({ answers, understood, asked, answer }: FieldProps) {
   return (
     <>
       <Asked on={asked.has("method")}>
-        <Pick
+        <SelectField
           label={say("convert-original-method")}
           value={answers.method ?? understood?.method ?? ""}
           options={methods()}
@@ -169,7 +169,7 @@ function MethodFields({ answers, understood, asked, answer }: FieldProps) {
         />
       </Asked>
       <Asked on={asked.has("texture")}>
-        <Pick
+        <SelectField
           label={say("convert-tenderness")}
           value={answers.texture ?? understood?.texture ?? ""}
           options={steps}

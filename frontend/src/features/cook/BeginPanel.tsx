@@ -2,14 +2,14 @@ import { useState } from "react";
 import { Link, useLocation } from "wouter";
 import { troubleOf } from "@/api/client";
 import { useBegin, useTurns } from "@/api/cooks";
-import { useShelf, useTakePlan } from "@/api/plans";
+import { useSavedPlans, useTakePlan } from "@/api/plans";
 import { TurnList } from "@/features/cook/Turns";
 import { say } from "@/text/say";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 
 /** Cooks that are on, and a new one from a plan. */
 export function BeginPanel() {
-  const shelf = useShelf("");
+  const saved = useSavedPlans("");
   const turns = useTurns().data?.turns ?? [];
   const begin = useBegin();
   const [connected, setConnected] = useState(false);
@@ -40,7 +40,7 @@ export function BeginPanel() {
           {say("cook-start-cooking")}
         </h2>
         <div className="my-1">
-          <Tick
+          <Checkbox
             label={say("cook-with-the-simulated-cooker")}
             on={connected}
             onChange={setConnected}
@@ -51,9 +51,9 @@ export function BeginPanel() {
             <strong>{trouble.message}</strong> {trouble.hint}
           </p>
         )}
-        {shelf.isPending && <p className="text-pencil">{say("shared-loading")}</p>}
+        {saved.isPending && <p className="text-pencil">{say("shared-loading")}</p>}
         <ul aria-label={say("cook-plans-to-cook")} className="border-rule border-t">
-          {(shelf.data?.plans ?? []).map((plan) => (
+          {(saved.data?.plans ?? []).map((plan) => (
             <li
               key={plan.id}
               className="flex flex-wrap items-center justify-between gap-3 border-rule border-b py-1.5"
@@ -74,7 +74,7 @@ export function BeginPanel() {
             </li>
           ))}
         </ul>
-        {shelf.data?.plans.length === 0 && (
+        {saved.data?.plans.length === 0 && (
           <p className="mt-1 text-pencil">
             {say("cook-no-plan-is-saved-yet")}{" "}
             <Link href="/plan" className="underline">

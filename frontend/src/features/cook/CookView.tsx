@@ -21,7 +21,7 @@ import { RecipeAside } from "@/parts/RecipeAside";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { useSound } from "@/ui/bell";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 import { useWidth } from "@/ui/useWidth";
 
 /** What now? One step at a time, beside the pot. */
@@ -150,7 +150,11 @@ function Cook({ cook: answered, answeredAt, lost }: CookProps) {
         )}
         {!over && (
           <div className="mt-4 flex flex-wrap items-center justify-between gap-x-8 gap-y-3">
-            <Tick label={say("cook-ring-out-loud-on-this-device")} on={sound} onChange={setSound} />
+            <Checkbox
+              label={say("cook-ring-out-loud-on-this-device")}
+              on={sound}
+              onChange={setSound}
+            />
             <GiveUp cook={cook} act={acts.mutate} />
           </div>
         )}

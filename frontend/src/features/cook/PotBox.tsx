@@ -7,7 +7,7 @@ import { leftTime, stateWords } from "@/lib/cook";
 import { pressureText, temperatureText } from "@/lib/format";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 
 interface Props {
   cook: CookOut;
@@ -93,9 +93,9 @@ export function PotBox({ cook, act }: Props) {
           <Button onClick={() => act(press("vent", there))}>{say("cook-open-the-valve")}</Button>
         </div>
         <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-          <Tick label={say("cook-i-am-at-the-cooker")} on={there} onChange={setThere} />
+          <Checkbox label={say("cook-i-am-at-the-cooker")} on={there} onChange={setThere} />
           {faultNames().map(({ name, words }) => (
-            <Tick
+            <Checkbox
               key={name}
               label={words}
               on={faults[name]}

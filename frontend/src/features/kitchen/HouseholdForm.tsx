@@ -5,8 +5,8 @@ import { ReaderChoices } from "@/parts/ReaderChoices";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
+import { Checkbox } from "@/ui/Checkbox";
 import { Choice } from "@/ui/Choice";
-import { Tick } from "@/ui/Tick";
 
 interface Props {
   household: HouseholdOut;
@@ -105,7 +105,7 @@ export function HouseholdForm({ household }: Props) {
         <span className="text-pencil">{say("kitchen-you-like-your-meat")}</span>
         <Choice label={say("kitchen-taste")} value={taste} options={tastes()} onChange={setTaste} />
       </div>
-      <Tick
+      <Checkbox
         label={say("kitchen-let-simulated-cooks-change-my-plans")}
         on={simulated}
         onChange={(on) => {

@@ -10,7 +10,7 @@ import { Restore } from "@/features/kitchen/Restore";
 import { Safekeeping } from "@/features/kitchen/Safekeeping";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Slip } from "@/ui/Slip";
+import { Toast } from "@/ui/Toast";
 
 /** What do I cook with? The household's settings and its pots. */
 export function KitchenView() {
@@ -87,7 +87,7 @@ export function KitchenView() {
       <Phone />
       <Safekeeping />
       {gone && (
-        <Slip
+        <Toast
           text={say("kitchen-is-removed", { name: gone.name })}
           action={{
             name: say("kitchen-undo"),

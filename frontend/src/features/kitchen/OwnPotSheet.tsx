@@ -5,9 +5,9 @@ import { pressureText, sizeText, type Units } from "@/lib/format";
 import { ownPotOf } from "@/lib/own-pot";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Sheet } from "@/ui/Sheet";
+import { Checkbox } from "@/ui/Checkbox";
+import { Dialog } from "@/ui/Dialog";
 import { TextField } from "@/ui/TextField";
-import { Tick } from "@/ui/Tick";
 
 interface Props {
   units: Units;
@@ -115,7 +115,7 @@ export function OwnPotSheet({ units, kept, onClose }: Props) {
   };
   const loose = problem && !(problem.field && problem.field in EMPTY) ? problem : null;
   return (
-    <Sheet
+    <Dialog
       title={kept ? say("kitchen-edit", { name: kept.pot.name }) : say("kitchen-your-own-cooker")}
       open
       onClose={onClose}
@@ -141,13 +141,21 @@ export function OwnPotSheet({ units, kept, onClose }: Props) {
         {field("longest_min", say("kitchen-longest-time-it-takes-minutes"), "240")}
         {field("high", say("kitchen-pressure-high"), examples.high)}
         {field("low", say("kitchen-pressure-low"), examples.low)}
-        <Tick
+        <Checkbox
           label={say("kitchen-it-waits-for-a-start-button")}
           on={startKey}
           onChange={setStartKey}
         />
-        <Tick label={say("kitchen-it-has-an-air-fryer-lid")} on={crisping} onChange={setCrisping} />
-        <Tick label={say("kitchen-it-stands-on-the-stove")} on={stovetop} onChange={setStovetop} />
+        <Checkbox
+          label={say("kitchen-it-has-an-air-fryer-lid")}
+          on={crisping}
+          onChange={setCrisping}
+        />
+        <Checkbox
+          label={say("kitchen-it-stands-on-the-stove")}
+          on={stovetop}
+          onChange={setStovetop}
+        />
         {loose && (
           <p role="alert" className="border-care border-l-4 pl-2 text-[0.875rem] sm:col-span-2">
             {loose.message} {loose.hint}
@@ -159,6 +167,6 @@ export function OwnPotSheet({ units, kept, onClose }: Props) {
           </Button>
         </div>
       </form>
-    </Sheet>
+    </Dialog>
   );
 }

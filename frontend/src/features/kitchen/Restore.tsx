@@ -42,7 +42,7 @@ export function Restore() {
           {trouble}
         </p>
       )}
-      {restore.data && <Outcome outcome={restore.data} />}
+      {restore.data && <RestoreOutcome outcome={restore.data} />}
       {restore.data && !restore.data.done && content !== null && (
         <Button strong onClick={() => restore.mutate({ content, dryRun: false })}>
           {say("kitchen-restore")}
@@ -52,7 +52,7 @@ export function Restore() {
   );
 }
 
-function Outcome({ outcome }: { outcome: RestoreOut }) {
+function RestoreOutcome({ outcome }: { outcome: RestoreOut }) {
   const verb = outcome.done ? say("kitchen-done") : say("kitchen-this-backup-would-change");
   return (
     <div data-testid="restore" className="text-[0.875rem]">

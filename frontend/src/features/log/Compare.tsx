@@ -3,7 +3,7 @@ import { troubleOf } from "@/api/client";
 import { useCompared } from "@/api/cooks";
 import { useUnits } from "@/api/queries";
 import { TwoTraces } from "@/drawing/TwoTraces";
-import { Facts, Outcome } from "@/features/log/SheetView";
+import { EntryFacts, EntryOutcome } from "@/features/log/SheetView";
 import { say } from "@/text/say";
 import { useWidth } from "@/ui/useWidth";
 
@@ -53,8 +53,8 @@ export function Compare({ ids }: { ids: [string, string] }) {
                       {cook.name}
                     </Link>
                   </h2>
-                  <Facts cook={cook} />
-                  <Outcome cook={cook} />
+                  <EntryFacts cook={cook} />
+                  <EntryOutcome cook={cook} />
                 </section>
               ))}
             </div>

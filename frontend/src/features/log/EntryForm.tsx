@@ -1,6 +1,6 @@
 import { type Texture, troubleOf } from "@/api/client";
 import { useEnter } from "@/api/log";
-import { useShelf } from "@/api/plans";
+import { useSavedPlans } from "@/api/plans";
 import { useUnits } from "@/api/queries";
 import { localTime } from "@/lib/day";
 import { TEXTURES, tendernessOf } from "@/lib/words";
@@ -25,7 +25,7 @@ const FIELD = "rounded-sm border border-edge bg-sheet px-2 py-1";
 
 /** A cook that was not followed, written down in half a minute. */
 export function EntryForm({ onClose }: { onClose: () => void }) {
-  const shelf = useShelf("");
+  const saved = useSavedPlans("");
   const enter = useEnter();
   const [typed, keepTyped, forget] = useKept<Typed>("pneumachron.entry", () => ({
     planId: "",
@@ -38,11 +38,11 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
     note: "",
   }));
   const units = useUnits();
-  const cut = shelf.data?.plans.find((item) => item.id === typed.planId)?.cut;
+  const cut = saved.data?.plans.find((item) => item.id === typed.planId)?.cut;
   const { planId, start, hold, up, texture, before, after, note } = typed;
   const set = (part: Partial<Typed>) => keepTyped({ ...typed, ...part });
   const choose = (id: string) => {
-    const plan = shelf.data?.plans.find((item) => item.id === id);
+    const plan = saved.data?.plans.find((item) => item.id === id);
     set({ planId: id, ...(plan && { hold: String(plan.hold_min) }) });
   };
   const keep = () =>
@@ -78,7 +78,7 @@ export function EntryForm({ onClose }: { onClose: () => void }) {
         <span className="text-pencil">{say("log-plan")}</span>
         <select value={planId} onChange={(event) => choose(event.target.value)} className={FIELD}>
           <option value="">{say("log-choose")}</option>
-          {(shelf.data?.plans ?? []).map((plan) => (
+          {(saved.data?.plans ?? []).map((plan) => (
             <option key={plan.id} value={plan.id}>
               {plan.name}
             </option>

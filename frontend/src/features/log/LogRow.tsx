@@ -6,7 +6,7 @@ import { nickname } from "@/lib/pot-name";
 import { TEXTURES, tendernessOf } from "@/lib/words";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 
 interface Props {
   cook: CookLine;
@@ -36,7 +36,7 @@ export function LogRow({ cook, cutName, units, picked, onPick, onDelete }: Props
         <span className="ml-2 text-[0.875rem]">{came(cook)}</span>
       </span>
       <span className="flex items-center gap-3">
-        <Tick label={say("log-compare")} on={picked} onChange={onPick} />
+        <Checkbox label={say("log-compare")} on={picked} onChange={onPick} />
         <Button
           className="text-[0.875rem]"
           aria-label={say("log-delete-2", { name: cook.name })}

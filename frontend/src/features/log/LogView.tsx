@@ -13,7 +13,7 @@ import { Relearning } from "@/features/log/Relearning";
 import { SheetView } from "@/features/log/SheetView";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Slip } from "@/ui/Slip";
+import { Toast } from "@/ui/Toast";
 
 const PAGE = 50;
 
@@ -98,7 +98,7 @@ function Sheets() {
       <LogFiles />
       <Lessons cutName={cutName} />
       {gone && (
-        <Slip
+        <Toast
           text={say("log-is-removed-from-the-log", { name: gone.name })}
           action={{
             name: say("log-undo"),

@@ -47,8 +47,8 @@ export function SheetView({ id }: { id: string }) {
             <div className="mt-2 bg-sheet">
               <InkTrace cook={cook} width={width} units={units} height={240} />
             </div>
-            <Facts cook={cook} />
-            <Outcome cook={cook} />
+            <EntryFacts cook={cook} />
+            <EntryOutcome cook={cook} />
             {cook.request && (
               <p className="mt-2 print:hidden">
                 <Link
@@ -73,7 +73,7 @@ export function SheetView({ id }: { id: string }) {
 }
 
 /** Planned beside what it was. */
-export function Facts({ cook }: { cook: CookOut }) {
+export function EntryFacts({ cook }: { cook: CookOut }) {
   return (
     <dl className="mt-2 grid w-fit grid-cols-[auto_1fr] gap-x-4">
       <dt className="text-pencil">{say("log-planned")}</dt>
@@ -161,7 +161,7 @@ function Weighed({ cook }: { cook: CookOut }) {
   );
 }
 
-export function Outcome({ cook }: { cook: CookOut }) {
+export function EntryOutcome({ cook }: { cook: CookOut }) {
   const pieces = ((cook.outcome?.pieces as PieceOutcome[] | undefined) ?? []).slice(0, 48);
   if (pieces.length === 0) return <p className="mt-2 text-pencil">{say("log-not-rated-yet")}</p>;
   return (

@@ -5,8 +5,8 @@ import type { Planner } from "@/features/plan/usePlanner";
 import { smallMass, smallVolume, spanText } from "@/lib/format";
 import { MARINADE_WORDS, namesOf } from "@/lib/words";
 import { say } from "@/text/say";
-import { Pick } from "@/ui/Pick";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
+import { SelectField } from "@/ui/SelectField";
 
 interface Props {
   planner: Planner;
@@ -26,13 +26,13 @@ export function Around({ planner }: Props) {
   return (
     <div className="grid gap-x-6 text-[0.875rem] sm:grid-cols-2">
       <div className="mb-1 flex flex-wrap items-end gap-3 sm:col-span-2">
-        <Pick
+        <SelectField
           label={say("plan-marinade")}
           value={marinade}
           options={marinades()}
           onChange={setMarinade}
         />
-        <Tick label={say("plan-sold-with-added-salt-water")} on={brined} onChange={setBrined} />
+        <Checkbox label={say("plan-sold-with-added-salt-water")} on={brined} onChange={setBrined} />
       </div>
       <dl aria-busy={isPlaceholderData} className={isPlaceholderData ? "stale" : ""}>
         <Line term={say("plan-salt")}>{smallMass(data.seasoning.salt_kg, units)}</Line>

@@ -5,7 +5,7 @@ import { ownPotOf } from "@/lib/own-pot";
 import { ReaderChoices } from "@/parts/ReaderChoices";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Pick } from "@/ui/Pick";
+import { SelectField } from "@/ui/SelectField";
 import { TextField } from "@/ui/TextField";
 
 interface Props {
@@ -83,7 +83,7 @@ export function FirstRun({ household, pots, onDone }: Props) {
         trouble={at("servings")}
         onChange={setServings}
       />
-      <Pick
+      <SelectField
         label={say("plan-your-cooker")}
         value={potId}
         options={pots.map((kept) => ({ value: kept.id, name: kept.pot.name }))}

@@ -7,7 +7,7 @@ import { tendernessOf } from "@/lib/words";
 import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
-import { Pick } from "@/ui/Pick";
+import { SelectField } from "@/ui/SelectField";
 
 interface Props {
   planner: Planner;
@@ -85,7 +85,7 @@ function OtherWay({ planner }: { planner: Planner }) {
   );
   return (
     <div className="mt-1 border-rule border-t pt-1">
-      <Pick
+      <SelectField
         label={say("plan-without-the-cooker")}
         value={method}
         options={otherWays()}

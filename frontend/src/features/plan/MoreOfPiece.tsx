@@ -5,9 +5,9 @@ import type { Shape } from "@/lib/cookRequest";
 import type { Units } from "@/lib/format";
 import { type Arrangement, LYING_WORDS, namesOf } from "@/lib/words";
 import { say } from "@/text/say";
+import { Checkbox } from "@/ui/Checkbox";
 import { MeasureField } from "@/ui/MeasureField";
-import { Pick } from "@/ui/Pick";
-import { Tick } from "@/ui/Tick";
+import { SelectField } from "@/ui/SelectField";
 
 interface Props {
   planner: Planner;
@@ -41,13 +41,13 @@ export function MoreOfPiece({ planner, catalogue, units }: Props) {
       </summary>
       <div className="mt-1 flex flex-col gap-1.5">
         <div className="grid grid-cols-2 gap-x-3">
-          <Pick
+          <SelectField
             label={say("plan-shape")}
             value={request.shape}
             options={shapes()}
             onChange={(value) => change({ shape: value as Shape })}
           />
-          <Pick
+          <SelectField
             label={say("plan-batches-2")}
             value={request.batches}
             options={batches()}
@@ -68,18 +68,18 @@ export function MoreOfPiece({ planner, catalogue, units }: Props) {
           problem={field("width")}
           onChange={(width) => change({ width }, "type")}
         />
-        <Pick
+        <SelectField
           label={say("plan-arrangement")}
           value={request.lying ?? ""}
           options={waysOfLying()}
           onChange={(value) => change({ lying: value ? (value as Arrangement) : null, liquid: "" })}
         />
-        <Tick
+        <Checkbox
           label={say("plan-keep-pieces-apart-with-gaps-for")}
           on={request.apart}
           onChange={(apart) => change({ apart })}
         />
-        <Tick
+        <Checkbox
           label={say("plan-weighed-as-bought-with-the-fat")}
           on={request.bought}
           onChange={(bought) => change({ bought })}
@@ -101,7 +101,7 @@ export function MoreOfPiece({ planner, catalogue, units }: Props) {
           problem={field("boil")}
           onChange={(boil) => change({ boil }, "type")}
         />
-        <Tick
+        <Checkbox
           label={say("plan-something-in-it-foams-beans-grains")}
           on={request.foams}
           onChange={(foams) => change({ foams })}
@@ -123,7 +123,7 @@ function SauceIs({ planner: { request, change, problem } }: { planner: Planner }
   const trouble = troubleAt(problem, "sauce_sugar_g_l");
   return (
     <>
-      <Tick
+      <Checkbox
         label={say("plan-thin-broth-wine-juice")}
         on={request.sauceThin}
         onChange={(sauceThin) => change({ sauceThin })}
@@ -137,7 +137,7 @@ function SauceIs({ planner: { request, change, problem } }: { planner: Planner }
         problem={trouble ? { message: trouble.message, hint: trouble.hint ?? null } : null}
         onChange={(sugar) => change({ sugar }, "type")}
       />
-      <Tick
+      <Checkbox
         label={say("plan-poured-over-the-meat-not-on")}
         on={request.sauceOnTop}
         onChange={(sauceOnTop) => change({ sauceOnTop })}
@@ -179,7 +179,7 @@ function SecondKind({ planner, catalogue }: Omit<Props, "units">) {
   };
   return (
     <>
-      <Pick
+      <SelectField
         label={say("plan-second-cut-in-the-same-cooker")}
         value={also.cut}
         options={options}

@@ -6,7 +6,7 @@ import { smallMass, spanText, type Units } from "@/lib/format";
 import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
-import { Pick } from "@/ui/Pick";
+import { SelectField } from "@/ui/SelectField";
 
 interface Props {
   planner: Planner;
@@ -45,8 +45,13 @@ function Sauce({ planner, plan, units }: Props) {
         onChange={setVolume}
       />
       <div className="grid grid-cols-2 gap-x-3">
-        <Pick label={say("plan-reduce-to")} value={left} options={shares()} onChange={setLeft} />
-        <Pick
+        <SelectField
+          label={say("plan-reduce-to")}
+          value={left}
+          options={shares()}
+          onChange={setLeft}
+        />
+        <SelectField
           label={say("plan-thickness")}
           value={body}
           options={bodies()}

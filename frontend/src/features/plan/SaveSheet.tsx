@@ -9,7 +9,7 @@ import { noteSeen, seenVersion } from "@/lib/seen";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
-import { Sheet } from "@/ui/Sheet";
+import { Dialog } from "@/ui/Dialog";
 
 interface Props {
   planner: Planner;
@@ -43,7 +43,7 @@ export function SaveSheet({ planner, onClose }: Props) {
   };
 
   return (
-    <Sheet
+    <Dialog
       title={planner.planId ? say("plan-save-changes") : say("plan-save-plan")}
       open
       onClose={onClose}
@@ -114,6 +114,6 @@ export function SaveSheet({ planner, onClose }: Props) {
           )}
         </div>
       </form>
-    </Sheet>
+    </Dialog>
   );
 }

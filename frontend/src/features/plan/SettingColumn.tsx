@@ -16,7 +16,7 @@ import { CookNow } from "@/parts/CookNow";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { MeasureField } from "@/ui/MeasureField";
-import { Pick } from "@/ui/Pick";
+import { SelectField } from "@/ui/SelectField";
 import { useKeys } from "@/ui/useKeys";
 
 interface Props {
@@ -137,14 +137,14 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
         }}
       />
       <div className="grid grid-cols-2 items-end gap-x-3">
-        <Pick
+        <SelectField
           label={say("plan-liquid-style")}
           value={school}
           options={optionsOf(SCHOOL_WORDS)}
           onChange={(value) => change({ school: value as School, liquid: "", rack: null })}
           aside={null}
         />
-        <Pick
+        <SelectField
           label={say("plan-trivet")}
           value={request.rack ?? plan?.setting.rack ?? ""}
           options={plan ? optionsOf(RACK_WORDS) : [byStyle(), ...optionsOf(RACK_WORDS)]}
@@ -153,14 +153,14 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
         />
       </div>
       <div className="-mt-0.5 grid grid-cols-[minmax(0,8fr)_minmax(0,5fr)] items-end gap-x-3">
-        <Pick
+        <SelectField
           label={say("plan-release")}
           value={method}
           options={releasesOf(request.release === "timed" ? request.minutes : "")}
           onChange={(value) => change({ release: value as ReleaseMethod, minutes: "" })}
           aside={<WhyBeside plan={plan} about={["release"]} of={say("plan-why-of-release")} />}
         />
-        <Pick
+        <SelectField
           label={say("plan-pressure-2")}
           value={request.level}
           options={levels()}

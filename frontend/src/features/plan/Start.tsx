@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link, useLocation } from "wouter";
 import type { HouseholdOut, KeptPotOut } from "@/api/client";
-import { useShelf, useTakePlan } from "@/api/plans";
+import { useSavedPlans, useTakePlan } from "@/api/plans";
 import { useClearDemo } from "@/api/queries";
 import { CutDrawing } from "@/drawing/CutDrawing";
 import { EXAMPLES, type Example, exampleRequest } from "@/features/plan/examples";
@@ -21,7 +21,7 @@ const RECENT = 4;
 
 /** The newest saved plans, to go on with. */
 function Recent() {
-  const plans = useShelf("").data?.plans ?? [];
+  const plans = useSavedPlans("").data?.plans ?? [];
   const take = useTakePlan();
   const [, navigate] = useLocation();
   if (plans.length === 0) return null;

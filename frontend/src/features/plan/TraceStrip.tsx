@@ -8,7 +8,7 @@ import { spokenTime, type Units } from "@/lib/format";
 import { totalSeconds } from "@/lib/total";
 import { PHASE_WORDS, RELEASE_WORDS } from "@/lib/words";
 import { say } from "@/text/say";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 import { useWidth } from "@/ui/useWidth";
 import { WhyMark } from "@/ui/WhyMark";
 
@@ -50,7 +50,7 @@ export function TraceStrip({ planner, units, stale }: Props) {
       <div className="-mt-[15px] flex items-center justify-between gap-2">
         {plan && (
           <div className="hidden items-center gap-3 bg-paper pr-2 lg:flex">
-            <Tick label={say("plan-compare-other-releases")} on={laid} onChange={setLaid} />
+            <Checkbox label={say("plan-compare-other-releases")} on={laid} onChange={setLaid} />
             <span className="text-[0.8125rem] text-pencil">
               {others.map((other, index) => `${LINES[index]}: ${other.name}`).join("; ")}
             </span>

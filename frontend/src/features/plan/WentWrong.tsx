@@ -6,7 +6,7 @@ import { cookTime, spokenTime, temperatureText } from "@/lib/format";
 import { say } from "@/text/say";
 import { Answered } from "@/ui/Answered";
 import { MeasureField } from "@/ui/MeasureField";
-import { Pick } from "@/ui/Pick";
+import { SelectField } from "@/ui/SelectField";
 
 interface Props {
   planner: Planner;
@@ -40,7 +40,7 @@ function Opened({ planner, plan, cut }: Props) {
   ];
   return (
     <div>
-      <Pick
+      <SelectField
         label={say("plan-opened-after-min", { hold_min: plan.setting.hold_min })}
         value={seen}
         options={options}

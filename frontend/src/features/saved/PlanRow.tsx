@@ -7,7 +7,7 @@ import { requestFromPlan, requestToAddress } from "@/lib/cookRequest";
 import { cookTime, spokenTime } from "@/lib/format";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 
 interface Props {
   plan: PlanLine;
@@ -19,7 +19,7 @@ interface Props {
   onDelete: () => void;
 }
 
-/** One line of the shelf. */
+/** One saved plan. */
 export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete }: Props) {
   const [renaming, setRenaming] = useState(false);
   const [, navigate] = useLocation();
@@ -60,7 +60,7 @@ export function PlanRow({ plan, cook, cutName, family, picked, onPick, onDelete 
       </p>
       <div className="col-start-2 flex flex-wrap gap-2 pt-1 sm:col-start-auto sm:pt-0">
         <div className="w-full sm:w-auto">
-          <Tick label={say("saved-compare")} on={picked} onChange={onPick} />
+          <Checkbox label={say("saved-compare")} on={picked} onChange={onPick} />
         </div>
         <Button aria-label={say("saved-copy-2", { name: plan.name })} onClick={() => open(true)}>
           {say("saved-copy")}

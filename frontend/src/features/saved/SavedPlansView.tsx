@@ -1,15 +1,15 @@
 import { useDeferredValue, useId, useState } from "react";
-import { useDeletePlan, useRestorePlan, useShelf } from "@/api/plans";
+import { useDeletePlan, useRestorePlan, useSavedPlans } from "@/api/plans";
 import { useCatalogue, usePeople } from "@/api/queries";
 import { Compare } from "@/features/saved/Compare";
 import { PlanRow } from "@/features/saved/PlanRow";
 import { say } from "@/text/say";
-import { Slip } from "@/ui/Slip";
+import { Toast } from "@/ui/Toast";
 
-/** The shelf: plans that were saved, to find, open, rename and delete. */
+/** Plans that were saved, to find, open, rename and delete. */
 export function SavedPlansView() {
   const [search, setSearch] = useState("");
-  const shelf = useShelf(useDeferredValue(search));
+  const saved = useSavedPlans(useDeferredValue(search));
   const people = usePeople();
   const catalogue = useCatalogue();
   const remove = useDeletePlan();
@@ -20,7 +20,7 @@ export function SavedPlansView() {
   const pick = (plan: string, on: boolean) =>
     setPicked((now) => [...now.filter((item) => item !== plan), ...(on ? [plan] : [])].slice(-2));
   const id = useId();
-  const plans = shelf.data?.plans ?? [];
+  const plans = saved.data?.plans ?? [];
   const nameOf = (person: string | null) =>
     people.data?.people.find((item) => item.id === person)?.name;
   const cutOf = (id: string) => catalogue.data?.cuts.find((cut) => cut.id === id);
@@ -43,14 +43,14 @@ export function SavedPlansView() {
           />
         </div>
       </div>
-      {shelf.isError && (
+      {saved.isError && (
         <p role="alert" className="border-care border-l-4 pl-2">
           <strong>{say("saved-the-app-does-not-answer")}</strong>{" "}
           {say("saved-start-it-again-your-plans-are")}
         </p>
       )}
-      {shelf.isPending && <p className="text-pencil">{say("shared-loading")}</p>}
-      {shelf.data && plans.length === 0 && (
+      {saved.isPending && <p className="text-pencil">{say("shared-loading")}</p>}
+      {saved.data && plans.length === 0 && (
         <p className="text-pencil">
           {search
             ? say("saved-no-plan-has-these-words-in")
@@ -77,13 +77,13 @@ export function SavedPlansView() {
           />
         ))}
       </ul>
-      {shelf.data && shelf.data.total > plans.length && (
+      {saved.data && saved.data.total > plans.length && (
         <p className="mt-3 text-pencil">
-          {say("saved-the-newest-of-type-a-word", { plans: plans.length, total: shelf.data.total })}
+          {say("saved-the-newest-of-type-a-word", { plans: plans.length, total: saved.data.total })}
         </p>
       )}
       {gone && (
-        <Slip
+        <Toast
           text={say("saved-is-deleted", { name: gone.name })}
           action={{
             name: say("saved-undo"),

@@ -9,7 +9,7 @@ import { smallVolume } from "@/lib/format";
 import { MARINADE_WORDS, namesOf } from "@/lib/words";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 
 type DishOfDay = DayDraft["dishes"][number];
 
@@ -47,7 +47,7 @@ export function DishRow(props: Props) {
         </Button>
       </span>
       <span className="flex basis-full flex-wrap items-center gap-x-4 gap-y-1 text-[0.875rem] print:hidden">
-        <Tick
+        <Checkbox
           label={say("schedule-from-the-freezer")}
           on={dish.from_freezer}
           onChange={(on) => onChange({ from_freezer: on })}
@@ -81,13 +81,13 @@ export function DishRow(props: Props) {
         {dish.sauce === "volume" && (
           <SauceLeft value={dish.sauce_ml} onChange={(sauce_ml) => onChange({ sauce_ml })} />
         )}
-        <Tick
+        <Checkbox
           label={say("schedule-rub-on-overnight")}
           on={dish.rubbed ?? false}
           onChange={(on) => onChange({ rubbed: on })}
         />
         {dish.plan.pieces.some((piece) => HAS_A_RIND.test(piece.cut)) && (
-          <Tick
+          <Checkbox
             label={say("schedule-crackling")}
             on={dish.crackling ?? false}
             onChange={(on) => onChange({ crackling: on })}
@@ -113,7 +113,7 @@ export function DishRow(props: Props) {
         {dish.plan.pieces.some(
           (piece) => piece.cut === "brisket_whole" && piece.cutting !== "parted",
         ) && (
-          <Tick
+          <Checkbox
             label={say("schedule-separate-flat-and-point")}
             on={dish.parted ?? false}
             onChange={(on) => onChange({ parted: on })}

@@ -1,8 +1,8 @@
 import { Link } from "wouter";
 import type { Problem } from "@/api/client";
-import { useShelf, useTakePlan } from "@/api/plans";
+import { useSavedPlans, useTakePlan } from "@/api/plans";
 import { DishRow } from "@/features/schedule/DishRow";
-import { addDish, type DayDraft, keptDay, MOST_DISHES } from "@/lib/day";
+import { addDish, type DayDraft, loadScheduleDraft, MOST_DISHES } from "@/lib/day";
 import { say } from "@/text/say";
 
 interface Props {
@@ -11,15 +11,15 @@ interface Props {
   onChange: (part: Partial<DayDraft>) => void;
 }
 
-/** What is cooked: planned cooks from the shelf, Plan or a recipe. */
+/** What is cooked: saved plans, Plan or a recipe. */
 export function Dishes({ day, problem, onChange }: Props) {
-  const shelf = useShelf("");
+  const saved = useSavedPlans("");
   const take = useTakePlan();
   const add = (id: string) =>
     take.mutate(id, {
       onSuccess: ({ name, inputs }) => {
         addDish(name, inputs);
-        onChange({ dishes: keptDay().dishes });
+        onChange({ dishes: loadScheduleDraft().dishes });
       },
     });
   const change = (id: string, part: Partial<DayDraft["dishes"][number]>) =>
@@ -55,7 +55,7 @@ export function Dishes({ day, problem, onChange }: Props) {
             className="max-w-64 rounded-sm border border-edge bg-sheet px-2 py-1"
           >
             <option value="">{say("schedule-choose")}</option>
-            {(shelf.data?.plans ?? []).map((plan) => (
+            {(saved.data?.plans ?? []).map((plan) => (
               <option key={plan.id} value={plan.id}>
                 {plan.name}
               </option>

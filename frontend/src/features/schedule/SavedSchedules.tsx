@@ -5,7 +5,7 @@ import { type DayDraft, emptyDay, openedDay } from "@/lib/day";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { ChangedElsewhere } from "@/ui/ChangedElsewhere";
-import { Slip } from "@/ui/Slip";
+import { Toast } from "@/ui/Toast";
 
 interface Props {
   day: DayDraft;
@@ -107,7 +107,7 @@ export function SavedSchedules({ day, asked, onChange }: Props) {
         </span>
       )}
       {gone && (
-        <Slip
+        <Toast
           text={say("schedule-is-deleted", { name: gone.name })}
           action={{
             name: say("schedule-undo"),

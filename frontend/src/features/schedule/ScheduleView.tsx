@@ -20,7 +20,7 @@ import {
   hasBegun,
   isOnTheClock,
   keepDay,
-  keptDay,
+  loadScheduleDraft,
   localTime,
   missedMin,
   onDayElsewhere,
@@ -35,7 +35,7 @@ import { useWidth } from "@/ui/useWidth";
 
 /** When do I start? Everything counted back from the time on the table. */
 export function ScheduleView() {
-  const [day, setDay] = useState(keptDay);
+  const [day, setDay] = useState(loadScheduleDraft);
   const [live, setLive] = useState(() => hasBegun(day, new Date()));
   const [now, setNow] = useNow();
   const pots = usePots();

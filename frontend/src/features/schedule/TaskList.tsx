@@ -4,7 +4,7 @@ import { clockTime, weekday } from "@/lib/clock";
 import type { DayDraft } from "@/lib/day";
 import { localTime } from "@/lib/day";
 import { say } from "@/text/say";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 
 interface Props {
   day: DayOut;
@@ -125,12 +125,12 @@ function Stands({ block, told, draft, live, now, onChange }: StandsProps) {
           onChange={(pinned) => onChange({ pinned })}
         />
       )}
-      <Tick
+      <Checkbox
         label={say("schedule-started")}
         on={block.state === "begun" || block.state === "done"}
         onChange={(on) => onChange(on ? { done: begin() } : { done: null, ended: null })}
       />
-      <Tick
+      <Checkbox
         label={say("schedule-done")}
         on={block.state === "done"}
         onChange={(on) => onChange(on ? { done: began ?? begin(), ended: end() } : { ended: null })}

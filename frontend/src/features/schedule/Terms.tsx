@@ -1,7 +1,7 @@
 import { type DayDraft, localTime } from "@/lib/day";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
-import { Tick } from "@/ui/Tick";
+import { Checkbox } from "@/ui/Checkbox";
 
 interface Props {
   day: DayDraft;
@@ -30,12 +30,12 @@ export function Terms({ day, live, onLive, onChange }: Props) {
         </select>
       </label>
       <Night night={day.night} onChange={(night) => onChange({ night })} />
-      <Tick
+      <Checkbox
         label={say("schedule-with-a-shopping-trip")}
         on={day.shop}
         onChange={(shop) => onChange({ shop })}
       />
-      <Tick label={say("schedule-i-have-started-plan-from-now")} on={live} onChange={onLive} />
+      <Checkbox label={say("schedule-i-have-started-plan-from-now")} on={live} onChange={onLive} />
     </div>
   );
 }
@@ -49,7 +49,7 @@ function Night({
 }) {
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <Tick
+      <Checkbox
         label={
           night
             ? say("schedule-nobody-is-cooking-from")

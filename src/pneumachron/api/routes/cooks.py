@@ -23,7 +23,7 @@ from pneumachron.api.schemas.connected import (
     PressIn,
     ProbeOut,
 )
-from pneumachron.api.schemas.cook_events import ToldIn, told
+from pneumachron.api.schemas.cook_events import NewEventIn, told
 from pneumachron.api.schemas.cooks import BeginIn, CookOut, JudgeIn, PiecesOut, TurnsOut
 from pneumachron.api.schemas.log import (
     MAX_IMPORT_ROWS,
@@ -185,7 +185,7 @@ def pieces_of_cook(cook_id: CookId, db: Db, kitchen: Kitchen) -> dict[str, Any]:
 
 
 @router.post("/cooks/{cook_id}/events", response_model=CookOut, responses=_ASKED)
-def tell_cook(cook_id: CookId, event: ToldIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
+def tell_cook(cook_id: CookId, event: NewEventIn, db: Db, kitchen: Kitchen) -> dict[str, Any]:
     """Tell what happened. The same key twice is written once."""
     return cooks.tell(db, kitchen, cook_id, told(event))
 

@@ -38,7 +38,7 @@ from pneumachron.services.day_calendar import calendar_here, moved_in_calendar
 from pneumachron.services.day_fixes import fixes_here
 from pneumachron.services.guests_late import guests_late_here
 from pneumachron.services.live_kitchen import LiveKitchen
-from pneumachron.store.shelf import MAX_LISTED
+from pneumachron.store.repository import MAX_LISTED
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["day"])
 _ASKED = INVALID | MISSING | CHANGING
@@ -116,7 +116,7 @@ def replace_day(day_id: DayId, asked: KeepDayIn, db: WriteDb, seen: Seen = None)
 
 @router.delete("/schedules/{day_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_ASKED)
 def delete_day(day_id: DayId, db: WriteDb) -> None:
-    """Take a day off the shelf; it can be put back."""
+    """Delete a saved schedule; it can be restored."""
     day.set_day_deleted(db, day_id, deleted=True)
 
 

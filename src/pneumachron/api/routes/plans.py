@@ -1,4 +1,4 @@
-"""Working out plans, and the shelf they stand on."""
+"""Working out plans, and saved plans."""
 
 from typing import Annotated, Any
 
@@ -18,12 +18,12 @@ from pneumachron.api.sane import SaneRoute
 from pneumachron.api.schemas.base import Problem
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.plan import PlanOut
-from pneumachron.api.schemas.shelf import (
+from pneumachron.api.schemas.saved_plans import (
     PlanLine,
     RecomputedOut,
     RenameIn,
+    SavedPlansOut,
     SavePlanIn,
-    ShelfOut,
     StoredPlanOut,
 )
 from pneumachron.api.schemas.what_if import (
@@ -31,11 +31,11 @@ from pneumachron.api.schemas.what_if import (
     MinutesIn,
     ReadyByIn,
     ReadyByOut,
-    WayOut,
+    ReadyByWayOut,
     WhatIfOut,
 )
 from pneumachron.services import planning
-from pneumachron.store.shelf import MAX_LISTED
+from pneumachron.store.repository import MAX_LISTED
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["plans"])
 PlanId = Annotated[str, Path(max_length=40, pattern=r"^[A-Za-z0-9-]+$")]
@@ -59,7 +59,7 @@ def ready_by(asked: ReadyByIn, db: Db) -> ReadyByOut:
     """Which ways of cutting, releasing and finishing are at the table in the time there is."""
     request = asked.request.to_inputs()
     found = planning.ready_by_here(db, request, asked.available_min, asked.finish)
-    return ReadyByOut(ways=[WayOut.model_validate(way) for way in found])
+    return ReadyByOut(ways=[ReadyByWayOut.model_validate(way) for way in found])
 
 
 @router.post("/plan/minutes", response_model=AnswerOut, responses=_PLAN, dependencies=[TURN])
@@ -74,10 +74,10 @@ def list_plans(
     search: Annotated[str, Query(max_length=120)] = "",
     limit: Annotated[int, Query(ge=1, le=MAX_LISTED)] = 50,
     offset: Annotated[int, Query(ge=0, le=1_000_000)] = 0,
-) -> ShelfOut:
-    """Plans on the shelf, the newest first."""
+) -> SavedPlansOut:
+    """Saved plans, the newest first."""
     found, total = planning.list_plans(db, search=search, limit=limit, offset=offset)
-    return ShelfOut(plans=[PlanLine.of(stored) for stored in found], total=total)
+    return SavedPlansOut(plans=[PlanLine.of(stored) for stored in found], total=total)
 
 
 @router.post("/plans", status_code=status.HTTP_201_CREATED, responses=_PLAN, dependencies=[TURN])
@@ -117,7 +117,7 @@ def rename_plan(plan_id: PlanId, change: RenameIn, db: WriteDb, seen: Seen = Non
 
 @router.delete("/plans/{plan_id}", status_code=status.HTTP_204_NO_CONTENT, responses=_PLAN)
 def delete_plan(plan_id: PlanId, db: WriteDb) -> None:
-    """Take a plan off the shelf; it can be put back."""
+    """Delete a saved plan; it can be restored."""
     planning.set_plan_deleted(db, plan_id, deleted=True)
 
 

@@ -30,7 +30,7 @@ from pneumachron.api.schemas.recipes import (
 )
 from pneumachron.services import planning, recipes
 from pneumachron.services.reading import ReadingRoom
-from pneumachron.store.shelf import MAX_LISTED
+from pneumachron.store.repository import MAX_LISTED
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["recipes"])
 _ASKED = INVALID | MISSING | CHANGING

@@ -4,7 +4,7 @@ from typing import Annotated
 
 from pydantic import Field
 
-from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.api.schemas.base import Id, MeasureText, Shown, StrictModel
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.what_if import AnswerOut
 from pneumachron.core.catalog.sides import SideWay
@@ -21,7 +21,7 @@ Minutes = Annotated[int, Field(ge=0, le=720)]
 Pair = Annotated[list[float], Field(min_length=2, max_length=2, description="from and to")]
 
 
-class OpenedIn(Closed):
+class OpenedIn(StrictModel):
     """A request as it was cooked, and what was found under the lid."""
 
     request: PlanIn
@@ -31,7 +31,7 @@ class OpenedIn(Closed):
     open_min: Annotated[float, Field(ge=0, le=60, description="since the lid came off")] = 5.0
 
 
-class OpenedOut(Closed):
+class OpenedOut(StrictModel):
     """Done, put back for so long, or too soft and what to do with it."""
 
     step: NextStep
@@ -45,7 +45,7 @@ class OpenedOut(Closed):
     advice: str | None
 
 
-class StoppedIn(Closed):
+class StoppedIn(StrictModel):
     """A request, and when its run stopped: minutes after lid on, and minutes ago."""
 
     request: PlanIn
@@ -53,7 +53,7 @@ class StoppedIn(Closed):
     since_min: Annotated[float, Field(ge=0, le=360)]
 
 
-class StoppedOut(Closed):
+class StoppedOut(StrictModel):
     """What the minutes were worth, whether it is still safe, and how to go on."""
 
     step: NextStep
@@ -65,7 +65,7 @@ class StoppedOut(Closed):
     advice: str
 
 
-class OtherPressureIn(Closed):
+class OtherPressureIn(StrictModel):
     """A request, and minutes that were written for another pressure."""
 
     request: PlanIn
@@ -73,7 +73,7 @@ class OtherPressureIn(Closed):
     gauge: MeasureText
 
 
-class OtherPressureOut(Closed):
+class OtherPressureOut(StrictModel):
     """What those minutes are here."""
 
     hold_min: int
@@ -82,7 +82,7 @@ class OtherPressureOut(Closed):
     texture_reached: Texture
 
 
-class RunOut(Closed):
+class RunOut(StrictModel):
     """One run of the pot."""
 
     pieces: int
@@ -91,13 +91,13 @@ class RunOut(Closed):
     answer: AnswerOut
 
 
-class BatchesOut(Closed):
+class BatchesOut(StrictModel):
     """The fewest runs, evenly loaded."""
 
     runs: Annotated[list[RunOut], Field(max_length=12)]
 
 
-class AroundIn(Closed):
+class AroundIn(StrictModel):
     """A request, and how it is seasoned and finished."""
 
     request: PlanIn
@@ -106,7 +106,7 @@ class AroundIn(Closed):
     brined: Annotated[bool, Field(description="sold with added brine")] = False
 
 
-class SeasoningOut(Closed):
+class SeasoningOut(StrictModel):
     """Amounts by weight."""
 
     salt_kg: Pair
@@ -115,7 +115,7 @@ class SeasoningOut(Closed):
     rub_rest_s: Pair
 
 
-class MarinatingOut(Closed):
+class MarinatingOut(StrictModel):
     """How much and how long; `longest_s` is the limit of food safety."""
 
     volume_m3: Pair
@@ -123,7 +123,7 @@ class MarinatingOut(Closed):
     longest_s: float
 
 
-class SearingOut(Closed):
+class SearingOut(StrictModel):
     """Browning in batches."""
 
     batches: int
@@ -132,7 +132,7 @@ class SearingOut(Closed):
     deglaze_m3: Pair
 
 
-class FinishOut(Closed):
+class FinishOut(StrictModel):
     """Crust, batch by batch; look at half time."""
 
     kind: FinishKind
@@ -146,7 +146,7 @@ class FinishOut(Closed):
     sauce: str
 
 
-class CoolingOut(Closed):
+class CoolingOut(StrictModel):
     """How fast the thickest piece cools, beside the published limits."""
 
     cooler: Cooler
@@ -156,7 +156,7 @@ class CoolingOut(Closed):
     thickest_shown: Shown
 
 
-class AroundOut(Closed):
+class AroundOut(StrictModel):
     """What is done before and after the pot."""
 
     seasoning: SeasoningOut
@@ -173,7 +173,7 @@ class AroundOut(Closed):
     cooling: Annotated[list[CoolingOut], Field(max_length=2)]
 
 
-class SauceIn(Closed):
+class SauceIn(StrictModel):
     """What is left in a pot, and what it should become."""
 
     pot: Id
@@ -182,7 +182,7 @@ class SauceIn(Closed):
     body: Body = "medium"
 
 
-class ReductionOut(Closed):
+class ReductionOut(StrictModel):
     """Boiling down with the lid off."""
 
     volume_m3: float
@@ -193,7 +193,7 @@ class ReductionOut(Closed):
     left_shown: Shown
 
 
-class SlurryOut(Closed):
+class SlurryOut(StrictModel):
     """What thickens the reduced sauce."""
 
     starch_kg: float
@@ -203,14 +203,14 @@ class SlurryOut(Closed):
     potatoes_kg: float
 
 
-class SauceOut(Closed):
+class SauceOut(StrictModel):
     """Reduce and thicken."""
 
     reduction: ReductionOut
     slurry: SlurryOut
 
 
-class PlatesOut(Closed):
+class PlatesOut(StrictModel):
     """What to buy for a number of plates."""
 
     cut: str
@@ -222,7 +222,7 @@ class PlatesOut(Closed):
     other_kg: float | None
 
 
-class SideOut(Closed):
+class SideOut(StrictModel):
     """A side beside a hold."""
 
     side: str
@@ -237,7 +237,7 @@ MAX_STEPS = 20 * MAX_RUNS + 40
 """Of a cook: each batch has some fifteen, and the rest some thirty."""
 
 
-class PlanStep(Closed):
+class PlanStep(StrictModel):
     """One thing to do, and how long it takes [s]."""
 
     step_id: str
@@ -251,13 +251,13 @@ class PlanStep(Closed):
     hands: Annotated[bool, Field(description="false: it only has to pass")]
 
 
-class StepsOut(Closed):
+class StepsOut(StrictModel):
     """The steps of a plan in the order of work."""
 
     steps: Annotated[list[PlanStep], Field(max_length=MAX_STEPS)]
 
 
-class SidesOut(Closed):
+class SidesOut(StrictModel):
     """Every side known here."""
 
     sides: Annotated[list[SideOut], Field(max_length=40)]

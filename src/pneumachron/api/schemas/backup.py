@@ -12,8 +12,8 @@ from pydantic import (
     model_validator,
 )
 
-from pneumachron.api.schemas.base import Closed, Moment, Name, ShortName
-from pneumachron.api.schemas.cook_events import ToldIn
+from pneumachron.api.schemas.base import Moment, Name, ShortName, StrictModel
+from pneumachron.api.schemas.cook_events import NewEventIn
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.day import KeepDayIn
 from pneumachron.api.schemas.plan import PlanOut
@@ -97,7 +97,7 @@ class EnvelopeIn(BaseModel):
     envelope_version: int
 
 
-class BackupHousehold(Closed):
+class BackupHousehold(StrictModel):
     """The household."""
 
     household_id: Key
@@ -113,14 +113,14 @@ class BackupHousehold(Closed):
     demo: bool = False
 
 
-class BackupPerson(Closed):
+class BackupPerson(StrictModel):
     """Somebody who cooks."""
 
     person_id: Key
     name: ShortName
 
 
-class BackupPotNumbers(Closed):
+class BackupPotNumbers(StrictModel):
     """A pot; what older files do not say has its usual value."""
 
     pot_id: Key
@@ -147,15 +147,15 @@ class BackupPotNumbers(Closed):
     is_stovetop: bool = False
 
 
-class BackupPot(Closed):
+class BackupPot(StrictModel):
     """A pot of the household."""
 
     pot: BackupPotNumbers
     ready_id: Annotated[str | None, Field(max_length=40)]
 
 
-class BackupPlan(Closed):
-    """A plan on the shelf."""
+class BackupPlan(StrictModel):
+    """A saved plan."""
 
     plan_id: Key
     created_at: Moment
@@ -169,7 +169,7 @@ class BackupPlan(Closed):
     engine_version: Annotated[str, Field(max_length=20)]
 
     def to_stored(self) -> StoredPlan:
-        """As the shelf keeps it; inputs and results must have the form they have there."""
+        """As it is stored; inputs and results must have the form they have there."""
         inputs = _strict(PlanIn, self.inputs).to_inputs()
         _strict(PlanOut, upgraded(self.results))
         values = self.model_dump(exclude={"plan_id", "created_at", "updated_at", "inputs"})
@@ -177,7 +177,7 @@ class BackupPlan(Closed):
         return StoredPlan(self.plan_id, content, self.created_at, self.updated_at)
 
 
-class BackupRecipe(Closed):
+class BackupRecipe(StrictModel):
     """A recipe of the library."""
 
     recipe_id: Key
@@ -199,7 +199,7 @@ class BackupRecipe(Closed):
         return StoredRecipe(self.recipe_id, content, self.created_at, self.updated_at)
 
 
-class BackupDay(Closed):
+class BackupDay(StrictModel):
     """A day that was kept."""
 
     day_id: Key
@@ -209,36 +209,36 @@ class BackupDay(Closed):
     document: dict[str, Any]
 
     def to_stored(self) -> StoredDay:
-        """As the shelf keeps it; it must have the form it has there."""
+        """As it is stored; it must have the form it has there."""
         _strict(KeepDayIn, {"name": self.name, **self.document})
         content = DayContent(self.name, self.document)
         return StoredDay(self.day_id, content, self.created_at, self.updated_at)
 
 
-class _Weights(Closed):
+class _Weights(StrictModel):
     before_kg: Annotated[float | None, Field(gt=0, le=MOST_WEIGHT_KG)] = None
     after_kg: Annotated[float | None, Field(gt=0, le=MOST_WEIGHT_KG)] = None
 
 
-class _PotState(Closed):
+class _PotState(StrictModel):
     state: LiveState
 
 
-class _Judged(Closed):
+class _Judged(StrictModel):
     seen: Texture | None
     probe: Annotated[str | None, Field(max_length=40)]
     verdict: Annotated[str, Field(max_length=20)]
     hold_min: Annotated[int | None, Field(ge=0, le=1000)]
 
 
-class _Began(Closed):
+class _Began(StrictModel):
     pass
 
 
-_TOLD: TypeAdapter[ToldIn] = TypeAdapter(ToldIn)
+_NEW_EVENT: TypeAdapter[NewEventIn] = TypeAdapter(NewEventIn)
 
 
-class BackupEvent(Closed):
+class BackupEvent(StrictModel):
     """Something that happened in a cook; its body as it would be told."""
 
     key: Annotated[str, Field(min_length=1, max_length=60)]
@@ -259,11 +259,11 @@ class BackupEvent(Closed):
                 _strict(_PotState, self.body)
             case _:
                 told = {**self.body, "key": "kept", "kind": self.kind}
-                _TOLD.validate_json(json.dumps(told, allow_nan=False), strict=True)
+                _NEW_EVENT.validate_json(json.dumps(told, allow_nan=False), strict=True)
         return self
 
 
-class BroughtIn(Closed):
+class BroughtIn(StrictModel):
     """What recipe and day added to the steps of a cook."""
 
     work: Annotated[list[ExtraIn], Field(max_length=MAX_EXTRAS)]
@@ -283,7 +283,7 @@ class BroughtIn(Closed):
     version: Annotated[int, Field(ge=1, le=STEPS_VERSION, description="of the steps")] = 1
 
 
-class BackupPhoto(Closed):
+class BackupPhoto(StrictModel):
     """A photo of a cook."""
 
     photo_id: PhotoKey
@@ -291,7 +291,7 @@ class BackupPhoto(Closed):
     jpeg: Annotated[str, Field(max_length=4_000_000, description="base 64")]
 
 
-class BackupDefaults(Closed):
+class BackupDefaults(StrictModel):
     """What the household said when a cook began."""
 
     altitude_m: Annotated[float, Field(ge=-430, le=5000)]
@@ -308,14 +308,14 @@ class BackupDefaults(Closed):
     heat_ln: Annotated[float, Field(ge=-2, le=2)] = 0.0
 
 
-class BackupKitchen(Closed):
+class BackupKitchen(StrictModel):
     """The kitchen as it was when a cook began."""
 
     pot: BackupPotNumbers
     defaults: BackupDefaults
 
 
-class BackupCook(Closed):
+class BackupCook(StrictModel):
     """A cook with its events and trace."""
 
     cook_id: Key
@@ -383,7 +383,7 @@ class BackupCook(Closed):
         )
 
 
-class BackupIn(Closed):
+class BackupIn(StrictModel):
     """Everything in one file."""
 
     envelope: str

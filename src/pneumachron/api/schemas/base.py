@@ -12,7 +12,7 @@ from pneumachron.core.units import MAX_TEXT
 EARLIEST_YEAR, LATEST_YEAR = 1970, 2199
 
 
-class Closed(BaseModel):
+class StrictModel(BaseModel):
     """Unknown fields and infinite numbers are refused; values do not change."""
 
     model_config = ConfigDict(extra="forbid", frozen=True, allow_inf_nan=False)
@@ -34,21 +34,21 @@ ShortName = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1
 Id = Annotated[str, StringConstraints(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
 
 
-class Shown(Closed):
+class Shown(StrictModel):
     """A measure in both systems, ready to read."""
 
     metric: str
     us: str
 
 
-class FixOut(Closed):
+class FixOut(StrictModel):
     """The one change that meets a request: what is set, and to what; empty: as the engine would."""
 
     kind: FixKind
     value: str
 
 
-class Problem(Closed):
+class Problem(StrictModel):
     """The one shape of every error: what, where, and what to do."""
 
     code: str

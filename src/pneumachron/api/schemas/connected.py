@@ -5,32 +5,32 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from pneumachron.api.schemas.base import Closed, MeasureText, Shown
+from pneumachron.api.schemas.base import MeasureText, Shown, StrictModel
 from pneumachron.devices.protocol import HandAction, PotCommand
 from pneumachron.devices.simulated import Faults
 
 
-class PressIn(Closed):
+class PressIn(StrictModel):
     """Press the panel."""
 
     do: PotCommand
     at_the_pot: Annotated[bool, Field(description="somebody stands there")] = False
 
 
-class ConnectIn(Closed):
+class ConnectIn(StrictModel):
     """Whether the simulated pot stands beside a cook."""
 
     on: bool
 
 
-class HandsIn(Closed):
+class HandsIn(StrictModel):
     """Play the hands beside a simulated pot."""
 
     do: HandAction
     volume: Annotated[str | None, Field(max_length=40)] = None
 
 
-class FaultsIn(Closed):
+class FaultsIn(StrictModel):
     """What of the simulated pot does not work."""
 
     weak_heater: bool = False
@@ -43,13 +43,13 @@ class FaultsIn(Closed):
         return Faults(**self.model_dump())
 
 
-class ScaleIn(Closed):
+class ScaleIn(StrictModel):
     """What lies on the simulated scale, with its unit."""
 
     on_it: MeasureText
 
 
-class ScaleOut(Closed):
+class ScaleOut(StrictModel):
     """What the scale shows."""
 
     mass_kg: float
@@ -57,21 +57,21 @@ class ScaleOut(Closed):
     settled: bool
 
 
-class ProbeOut(Closed):
+class ProbeOut(StrictModel):
     """What a probe reads; with the lid on it reads the steam."""
 
     temp_c: float
     believable: bool
 
 
-class ClockIn(Closed):
+class ClockIn(StrictModel):
     """How fast the time of a cook runs, or that it comes back to the time of the kitchen."""
 
     speed: Literal[1, 10, 60, 240] | None = None
     back: bool = False
 
 
-class ClockOut(Closed):
+class ClockOut(StrictModel):
     """What time it is in the kitchen."""
 
     now: datetime

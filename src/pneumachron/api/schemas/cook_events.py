@@ -4,12 +4,12 @@ from typing import Annotated, Literal
 
 from pydantic import Field, StringConstraints
 
-from pneumachron.api.schemas.base import Closed, MeasureText
+from pneumachron.api.schemas.base import MeasureText, StrictModel
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.procedure.choices import LateHow
 from pneumachron.core.schedule.guests_late import LATE_RANGE_S
 from pneumachron.core.session.pieces import MOST_PIECES
-from pneumachron.services.cooks import Told
+from pneumachron.services.cooks import NewEvent
 from pneumachron.services.entries import read_weights
 
 MAX_TIMERS = 60
@@ -21,7 +21,7 @@ StepId = Annotated[str, StringConstraints(min_length=1, max_length=20)]
 Rating = Annotated[int, Field(ge=1, le=5)]
 
 
-class _Told(Closed):
+class _Told(StrictModel):
     """`key` is the client's own; the same key is written once."""
 
     key: EventKey
@@ -111,7 +111,7 @@ class WeighedTold(_Told):
     after: MeasureText | None = None
 
 
-class PieceOutcome(Closed):
+class PieceOutcome(StrictModel):
     """How a piece came out, or all of a kind when `number` is not said."""
 
     group: Annotated[int | None, Field(ge=0, lt=MAX_PIECE_KINDS, description="its kind")] = None
@@ -141,7 +141,7 @@ class BeganTold(_Told):
     kind: Literal["began"]
 
 
-ToldIn = Annotated[
+NewEventIn = Annotated[
     StepTold
     | TickTold
     | TimerStartTold
@@ -158,7 +158,7 @@ ToldIn = Annotated[
 ]
 
 
-def told(event: ToldIn) -> Told:
+def told(event: NewEventIn) -> NewEvent:
     """As the use case takes it.
 
     Raises
@@ -166,8 +166,8 @@ def told(event: ToldIn) -> Told:
     RequestError : a weight that cannot be.
     """
     if isinstance(event, WeighedTold):
-        return Told(event.key, event.kind, read_weights(event.before, event.after))
+        return NewEvent(event.key, event.kind, read_weights(event.before, event.after))
     body = event.model_dump(exclude={"key", "kind"})
     if not body.get("anyway", True):
         del body["anyway"]
-    return Told(event.key, event.kind, body)
+    return NewEvent(event.key, event.kind, body)

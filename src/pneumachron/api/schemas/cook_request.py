@@ -4,7 +4,7 @@ from typing import Annotated
 
 from pydantic import Field
 
-from pneumachron.api.schemas.base import Closed, Id, MeasureText
+from pneumachron.api.schemas.base import Id, MeasureText, StrictModel
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.physics.tenderness import Texture
@@ -17,7 +17,7 @@ from pneumachron.core.planning.request import Level
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 
 
-class PieceIn(Closed):
+class PieceIn(StrictModel):
     """Alike pieces. Measures are typed with their unit: `3 lb 2 oz`, `4.5 cm`."""
 
     cut: Id
@@ -49,7 +49,7 @@ class PieceIn(Closed):
     cube: Annotated[MeasureText | None, Field(description="edge of a cube; 4 cm")] = None
 
 
-class PlanIn(Closed):
+class PlanIn(StrictModel):
     """A request. What is left out takes the cut's or the household's default."""
 
     pieces: Annotated[list[PieceIn], Field(min_length=1, max_length=MAX_KINDS)]

@@ -6,7 +6,7 @@ from typing import Annotated, Any, Literal
 from pydantic import Field
 
 from pneumachron.api.schemas.ask import MAX_STEPS, PlanStep
-from pneumachron.api.schemas.base import Closed, Id, Name, Shown
+from pneumachron.api.schemas.base import Id, Name, Shown, StrictModel
 from pneumachron.api.schemas.connected import FaultsIn
 from pneumachron.api.schemas.cook_events import MAX_PIECE_KINDS, MAX_TIMERS
 from pneumachron.api.schemas.cook_request import PlanIn
@@ -31,13 +31,13 @@ from pneumachron.core.session.pieces import MOST_PIECES
 from pneumachron.core.session.simulated_pot import LiveState
 from pneumachron.core.session.turns import Wants
 from pneumachron.services.cook_documents import MOST_INK
-from pneumachron.services.cooks import CameWith
+from pneumachron.services.cooks import SessionContext
 from pneumachron.services.photos import MAX_PHOTOS
 from pneumachron.store.cooks import MAX_RUNNING
 from pneumachron.store.records import NoLesson
 
 
-class BeginIn(Closed):
+class BeginIn(StrictModel):
     """Begin a cook."""
 
     name: Name
@@ -61,7 +61,7 @@ class BeginIn(Closed):
     eaters: Eaters = None
     leftovers: Leftovers = "chill"
 
-    def came_with(self) -> CameWith:
+    def came_with(self) -> SessionContext:
         """What comes along besides the plan."""
         work = tuple(Extra(**extra.model_dump()) for extra in self.extras)
         recipe = None if self.recipe is None else self.recipe.model_dump()
@@ -80,17 +80,17 @@ class BeginIn(Closed):
             leftovers=self.leftovers,
             sauce_m3=None if self.sauce_ml is None else self.sauce_ml / 1e6,
         )
-        return CameWith(recipe, brought)
+        return SessionContext(recipe, brought)
 
 
-class JudgeIn(Closed):
+class JudgeIn(StrictModel):
     """How it looks, or what a probe reads."""
 
     seen: Texture | None = None
     probe: Annotated[str | None, Field(max_length=40)] = None
 
 
-class TickOut(Closed):
+class TickOut(StrictModel):
     """A line to confirm."""
 
     code: str
@@ -98,7 +98,7 @@ class TickOut(Closed):
     on: bool
 
 
-class CookStepTimerOut(Closed):
+class CookStepTimerOut(StrictModel):
     """A timer that a step offers."""
 
     offered: int
@@ -117,7 +117,7 @@ class CookStepOut(PlanStep):
     done_at: datetime | None
 
 
-class TimerOut(Closed):
+class TimerOut(StrictModel):
     """A timer; `heard` once it rang somewhere."""
 
     timer_id: str
@@ -128,7 +128,7 @@ class TimerOut(Closed):
     heard: bool
 
 
-class AlarmOut(Closed):
+class AlarmOut(StrictModel):
     """What goes wrong now, and what to do."""
 
     kind: AlarmKind
@@ -136,7 +136,7 @@ class AlarmOut(Closed):
     do: Annotated[list[str], Field(max_length=8)]
 
 
-class AheadOut(Closed):
+class AheadOut(StrictModel):
     """A step still to come."""
 
     step_id: str
@@ -144,7 +144,7 @@ class AheadOut(Closed):
     end_at: datetime
 
 
-class ForecastOut(Closed):
+class ForecastOut(StrictModel):
     """When it is on the table, from what has happened so far."""
 
     table_at: datetime
@@ -153,7 +153,7 @@ class ForecastOut(Closed):
     ahead: Annotated[list[AheadOut], Field(max_length=MAX_STEPS)]
 
 
-class PotNowOut(Closed):
+class PotNowOut(StrictModel):
     """What a connected pot shows."""
 
     state: LiveState
@@ -164,21 +164,21 @@ class PotNowOut(Closed):
     spitting: bool
 
 
-class LooksOut(Closed):
+class LooksOut(StrictModel):
     """How a step looks."""
 
     texture: Texture
     looks: str
 
 
-class KindOut(Closed):
+class KindOut(StrictModel):
     """Alike pieces."""
 
     name: str
     count: int
 
 
-class CookPlanOut(Closed):
+class CookPlanOut(StrictModel):
     """What of the plan stands beside the pot."""
 
     hold_min: int
@@ -197,7 +197,7 @@ Points = Annotated[
 ]
 
 
-class PhotoOut(Closed):
+class PhotoOut(StrictModel):
     """A photo of a cook; the picture is at `/api/photos/{id}`."""
 
     id: str
@@ -206,14 +206,14 @@ class PhotoOut(Closed):
     height_px: int
 
 
-class WeighedOut(Closed):
+class WeighedOut(StrictModel):
     """Weights as far as they were told."""
 
     before: Shown | None
     after: Shown | None
 
 
-class CookOut(Closed):
+class CookOut(StrictModel):
     """Where a cook stands."""
 
     id: str
@@ -255,7 +255,7 @@ class CookOut(Closed):
     photos: Annotated[list[PhotoOut], Field(max_length=MAX_PHOTOS)]
 
 
-class PieceTraceOut(Closed):
+class PieceTraceOut(StrictModel):
     """One kind of piece over time."""
 
     name: str
@@ -269,7 +269,7 @@ class PieceTraceOut(Closed):
     ]
 
 
-class PiecesOut(Closed):
+class PiecesOut(StrictModel):
     """The kinds of pieces in one pot, one over the other."""
 
     followed: Annotated[bool, Field(description="along what happened; else along the plan")]
@@ -277,14 +277,14 @@ class PiecesOut(Closed):
     said: Annotated[list[str], Field(max_length=2 * MAX_PIECE_KINDS)]
 
 
-class RangOut(Closed):
+class RangOut(StrictModel):
     """A timer that is due and was not heard yet."""
 
     timer_id: str
     title: str
 
 
-class TurnOut(Closed):
+class TurnOut(StrictModel):
     """What a cook beside the pot wants."""
 
     id: str
@@ -298,7 +298,7 @@ class TurnOut(Closed):
     rang: Annotated[list[RangOut], Field(max_length=MAX_TIMERS)]
 
 
-class TurnsOut(Closed):
+class TurnsOut(StrictModel):
     """All cooks beside the pots; what needs hands comes first."""
 
     turns: Annotated[list[TurnOut], Field(max_length=MAX_RUNNING)]

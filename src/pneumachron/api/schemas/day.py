@@ -6,7 +6,7 @@ from typing import Annotated, Any, Literal, Self
 from pydantic import Field, StringConstraints, model_validator
 from pydantic_core import PydanticCustomError
 
-from pneumachron.api.schemas.base import Closed, Id, Moment, Name, Shown
+from pneumachron.api.schemas.base import Id, Moment, Name, Shown, StrictModel
 from pneumachron.api.schemas.cook_events import MAX_PIECE_KINDS
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.recipe_card import (
@@ -32,13 +32,13 @@ from pneumachron.services.day import MAX_AWAY, MAX_COOKS, MAX_DISHES, DayInputs,
 from pneumachron.services.day_calendar import Moved
 from pneumachron.services.day_documents import State
 from pneumachron.store.records import StoredDay
-from pneumachron.store.shelf import MAX_LISTED
+from pneumachron.store.repository import MAX_LISTED
 
 BlockId = Annotated[str, StringConstraints(min_length=3, max_length=60)]
 DishId = Annotated[str, StringConstraints(min_length=1, max_length=40, pattern=r"^[A-Za-z0-9_-]+$")]
 
 
-class DishIn(Closed):
+class DishIn(StrictModel):
     """A planned cook of the day. Its id is the client's own and stays, so that calendars update."""
 
     dish_id: DishId
@@ -84,14 +84,14 @@ class DishIn(Closed):
         )
 
 
-class ShopIn(Closed):
+class ShopIn(StrictModel):
     """What a recipe wants bought in one section of a shop."""
 
     section: Annotated[str, Field(max_length=40)]
     items: Annotated[list[Annotated[str, Field(max_length=300)]], Field(max_length=100)]
 
 
-class StandsIn(Closed):
+class StandsIn(StrictModel):
     """A stretch of work whose start stands."""
 
     block_id: BlockId
@@ -110,14 +110,14 @@ class DoneIn(StandsIn):
         return self
 
 
-class AwayIn(Closed):
+class AwayIn(StrictModel):
     """A while in which nobody has hands."""
 
     begin: Moment
     end: Moment
 
 
-class DayIn(Closed):
+class DayIn(StrictModel):
     """When it should be on the table, what is cooked, and what stands already."""
 
     table: Moment
@@ -153,7 +153,7 @@ class DayIn(Closed):
         )
 
 
-class SegmentOut(Closed):
+class SegmentOut(StrictModel):
     """A stretch of work with the range of its duration and what it occupies."""
 
     kind: str
@@ -164,7 +164,7 @@ class SegmentOut(Closed):
     lanes: Annotated[list[str], Field(max_length=4)]
 
 
-class BlockOut(Closed):
+class BlockOut(StrictModel):
     """Work that is not interrupted."""
 
     block_id: str
@@ -180,7 +180,7 @@ class BlockOut(Closed):
     segments: Annotated[list[SegmentOut], Field(max_length=MAX_SEGMENTS)]
 
 
-class ClashOut(Closed):
+class ClashOut(StrictModel):
     """Something that waits longer than it may, or is late."""
 
     block_id: str
@@ -189,7 +189,7 @@ class ClashOut(Closed):
     why: str
 
 
-class DayFixOut(Closed):
+class DayFixOut(StrictModel):
     """A change that helps, of one dish or of the hands, and how much trouble it leaves."""
 
     dish_id: Annotated[str, Field(description="empty when it is of no dish")]
@@ -199,7 +199,7 @@ class DayFixOut(Closed):
     left_s: float
 
 
-class CardOut(Closed):
+class CardOut(StrictModel):
     """What stands on the card of a dish, by the pot."""
 
     dish_id: str
@@ -230,7 +230,7 @@ class CardOut(Closed):
     plates_to: int
 
 
-class DayOut(Closed):
+class DayOut(StrictModel):
     """A day on the clock; `delay_s` is how much later than wished it is on the table."""
 
     table: datetime
@@ -250,7 +250,7 @@ class DayOut(Closed):
 MAX_FIXES = 4
 
 
-class DayFixesOut(Closed):
+class DayFixesOut(StrictModel):
     """What would help, best first."""
 
     fixes: Annotated[list[DayFixOut], Field(max_length=MAX_FIXES)]
@@ -258,14 +258,14 @@ class DayFixesOut(Closed):
     """False: the time for the search ran out; there may be better ones."""
 
 
-class GuestsLateIn(Closed):
+class GuestsLateIn(StrictModel):
     """A day, and by how much the guests are late."""
 
     day: DayIn
     late_min: Annotated[int, Field(ge=round(LATE_RANGE_S[0] / 60), le=round(LATE_RANGE_S[1] / 60))]
 
 
-class LateDishOut(Closed):
+class LateDishOut(StrictModel):
     """What becomes of a dish."""
 
     dish_id: str
@@ -275,27 +275,27 @@ class LateDishOut(Closed):
     softer_steps: float
 
 
-class GuestsLateOut(Closed):
+class GuestsLateOut(StrictModel):
     """When it is served, and what waits how."""
 
     table: datetime
     dishes: Annotated[list[LateDishOut], Field(max_length=MAX_DISHES)]
 
 
-class CalendarOut(Closed):
+class CalendarOut(StrictModel):
     """The day as an iCalendar file."""
 
     text: str
 
 
-class CalendarIn(Closed):
+class CalendarIn(StrictModel):
     """A calendar file of ours that comes back, and the day it is of."""
 
     day: DayIn
     text: Annotated[str, Field(max_length=2_000_000)]
 
 
-class MovedOut(Closed):
+class MovedOut(StrictModel):
     """Blocks that were moved in the calendar, as pins; and how many events are not of this day."""
 
     pinned: Annotated[list[StandsIn], Field(max_length=MAX_BLOCKS)]
@@ -308,7 +308,7 @@ class MovedOut(Closed):
         return cls(pinned=pinned, others=moved.others)
 
 
-class KeepDayIn(Closed):
+class KeepDayIn(StrictModel):
     """A day to keep: what was asked, never what came out; it is counted anew when opened."""
 
     name: Name
@@ -320,11 +320,11 @@ class KeepDayIn(Closed):
     )
 
     def to_document(self) -> dict[str, Any]:
-        """As it lies on the shelf."""
+        """As it is stored."""
         return self.model_dump(mode="json", exclude={"name"})
 
 
-class DayLine(Closed):
+class DayLine(StrictModel):
     """One line of the kept days."""
 
     id: str
@@ -346,14 +346,14 @@ class DayLine(Closed):
         )
 
 
-class DaysOut(Closed):
+class DaysOut(StrictModel):
     """Kept days, the newest first."""
 
     days: Annotated[list[DayLine], Field(max_length=MAX_LISTED)]
     total: int
 
 
-class StoredDayOut(Closed):
+class StoredDayOut(StrictModel):
     """A day as it was kept."""
 
     id: str

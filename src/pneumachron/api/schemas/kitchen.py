@@ -5,7 +5,7 @@ from typing import Annotated, Literal, get_args
 
 from pydantic import Field
 
-from pneumachron.api.schemas.base import Closed, Id, MeasureText, ShortName, Shown
+from pneumachron.api.schemas.base import Id, MeasureText, ShortName, Shown, StrictModel
 from pneumachron.api.schemas.plan import PotOut
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.physics.tenderness import Texture
@@ -17,7 +17,7 @@ from pneumachron.store.copies import MAX_COPIES, Copy, Reason
 from pneumachron.store.records import Household, KeptPot, Locale
 
 
-class LookOut(Closed):
+class LookOut(StrictModel):
     """A step of tenderness, its word for this cut, and what one sees there."""
 
     texture: Texture
@@ -25,7 +25,7 @@ class LookOut(Closed):
     looks: str
 
 
-class CutOut(Closed):
+class CutOut(StrictModel):
     """A cut that can be planned."""
 
     id: str
@@ -43,21 +43,21 @@ class CutOut(Closed):
     ladder: Annotated[list[LookOut], Field(max_length=5)]
 
 
-class ReadyPotOut(Closed):
+class ReadyPotOut(StrictModel):
     """A pot that comes with the app."""
 
     id: str
     pot: PotOut
 
 
-class WordOut(Closed):
+class WordOut(StrictModel):
     """A word of the vocabulary, and a line that explains it."""
 
     name: str
     says: str
 
 
-class CatalogueOut(Closed):
+class CatalogueOut(StrictModel):
     """Everything there is to choose from, what it is called, and between which thicknesses."""
 
     engine_version: str
@@ -71,7 +71,7 @@ class CatalogueOut(Closed):
     thickest_m: float
 
 
-class GuideLineOut(Closed):
+class GuideLineOut(StrictModel):
     """A line of the Guide, what it is about and who says so; empty where that is plain."""
 
     term: str
@@ -79,7 +79,7 @@ class GuideLineOut(Closed):
     source: str
 
 
-class GuidePartOut(Closed):
+class GuidePartOut(StrictModel):
     """A part of the Guide."""
 
     part: str
@@ -87,13 +87,13 @@ class GuidePartOut(Closed):
     lines: Annotated[list[GuideLineOut], Field(max_length=40)]
 
 
-class GuideOut(Closed):
+class GuideOut(StrictModel):
     """What a cook looks up, as the kitchen reads."""
 
     parts: Annotated[list[GuidePartOut], Field(max_length=20)]
 
 
-class HouseholdIn(Closed):
+class HouseholdIn(StrictModel):
     """What is usual here, typed with units."""
 
     name: ShortName
@@ -113,7 +113,7 @@ class HouseholdIn(Closed):
     ] = None
 
 
-class HouseholdOut(Closed):
+class HouseholdOut(StrictModel):
     """What is usual here."""
 
     name: str
@@ -152,32 +152,32 @@ class HouseholdOut(Closed):
         )
 
 
-class PersonIn(Closed):
+class PersonIn(StrictModel):
     """Somebody who cooks."""
 
     name: ShortName
 
 
-class PersonOut(Closed):
+class PersonOut(StrictModel):
     """Somebody who cooks."""
 
     id: str
     name: str
 
 
-class PeopleOut(Closed):
+class PeopleOut(StrictModel):
     """Everybody who cooks here."""
 
     people: Annotated[list[PersonOut], Field(max_length=200)]
 
 
-class AddPotIn(Closed):
+class AddPotIn(StrictModel):
     """Take a ready pot into the kitchen."""
 
     ready_id: Id
 
 
-class OwnPotIn(Closed):
+class OwnPotIn(StrictModel):
     """A pot of the cook's own, with what a ruler and the plate on its back say."""
 
     name: ShortName
@@ -199,14 +199,14 @@ class OwnPotIn(Closed):
         return OwnPot(**self.model_dump())
 
 
-class BoilTestIn(Closed):
+class BoilTestIn(StrictModel):
     """Minutes a litre of cold water took to boil, lid off; 0 sets the pot back."""
 
     minutes: Annotated[float, Field(ge=0, le=120)]
     start: MeasureText | None = None
 
 
-class ChangesOut(Closed):
+class ChangesOut(StrictModel):
     """What a restore adds, changes and leaves, of one kind of thing."""
 
     kind: Kind
@@ -215,7 +215,7 @@ class ChangesOut(Closed):
     same: int
 
 
-class RestoreOut(Closed):
+class RestoreOut(StrictModel):
     """What a backup file would change, or has changed."""
 
     made_at: str
@@ -223,7 +223,7 @@ class RestoreOut(Closed):
     changes: Annotated[list[ChangesOut], Field(max_length=len(get_args(Kind)))]
 
 
-class KeptPotOut(Closed):
+class KeptPotOut(StrictModel):
     """A pot of the household."""
 
     id: str
@@ -240,20 +240,20 @@ class KeptPotOut(Closed):
         )
 
 
-class PotsOut(Closed):
+class PotsOut(StrictModel):
     """The pots here, smallest first."""
 
     pots: Annotated[list[KeptPotOut], Field(max_length=50)]
 
 
-class RelearningOut(Closed):
+class RelearningOut(StrictModel):
     """Lessons that are worked out again for a new engine; until all are, the old ones hold."""
 
     done: int
     of: int
 
 
-class HealthOut(Closed):
+class HealthOut(StrictModel):
     """The app's own state."""
 
     status: Literal["ok", "trouble"]
@@ -268,7 +268,7 @@ class HealthOut(Closed):
     """None: nothing is worked out again."""
 
 
-class CopyOut(Closed):
+class CopyOut(StrictModel):
     """A copy of the database that the app made by itself."""
 
     name: str
@@ -287,14 +287,14 @@ class CopyOut(Closed):
         )
 
 
-class CopiesOut(Closed):
+class CopiesOut(StrictModel):
     """All copies, the newest first, and the room left on the disk."""
 
     copies: Annotated[list[CopyOut], Field(max_length=MAX_COPIES)]
     free_bytes: int
 
 
-class DeletedOut(Closed):
+class DeletedOut(StrictModel):
     """How many things of each kind are deleted."""
 
     plans: int

@@ -7,14 +7,14 @@ import segno
 from pydantic import Field
 
 from pneumachron.api.lan import PAIR_PATH, Lan
-from pneumachron.api.schemas.base import Closed
+from pneumachron.api.schemas.base import StrictModel
 from pneumachron.store.devices import MAX_DEVICES, Device
 
 MAX_MODULES = 177
 """Of the largest QR code. Published, ISO/IEC 18004 (from memory)."""
 
 
-class LanOut(Closed):
+class LanOut(StrictModel):
     """Where the network finds the app; `pairing` and its QR code are told to this machine alone."""
 
     address: str | None
@@ -39,7 +39,7 @@ class LanOut(Closed):
         return cls(address=address, pairing=pairing, fingerprint=lan.fingerprint, modules=rows)
 
 
-class DeviceOut(Closed):
+class DeviceOut(StrictModel):
     """A browser that is paired."""
 
     id: str
@@ -48,7 +48,7 @@ class DeviceOut(Closed):
     last_used_at: datetime
 
 
-class DevicesOut(Closed):
+class DevicesOut(StrictModel):
     """All browsers that are paired."""
 
     devices: Annotated[list[DeviceOut], Field(max_length=MAX_DEVICES)]

@@ -5,7 +5,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import Field, StringConstraints
 
-from pneumachron.api.schemas.base import Closed, Id, MeasureText, Moment, Name
+from pneumachron.api.schemas.base import Id, MeasureText, Moment, Name, StrictModel
 from pneumachron.api.schemas.cook_events import PieceOutcome
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.cooks import CookOut
@@ -16,14 +16,14 @@ from pneumachron.services.log_files import MAX_TOLD, Imported
 from pneumachron.store.cooks import Filter
 from pneumachron.store.lessons import LessonKind
 from pneumachron.store.records import LogLine, StoredEvent
-from pneumachron.store.shelf import MAX_LISTED
+from pneumachron.store.repository import MAX_LISTED
 
 MAX_LOG_FILE = 4_000_000
 MAX_IMPORT_ROWS = 5_000
 """Through the screen; the command takes more."""
 
 
-class EntryIn(Closed):
+class EntryIn(StrictModel):
     """A cook that was not followed, written down afterwards."""
 
     name: Name
@@ -48,7 +48,7 @@ class EntryIn(Closed):
         )  # fmt: skip
 
 
-class DifferenceOut(Closed):
+class DifferenceOut(StrictModel):
     """Something that is not the same about two cooks."""
 
     about: str
@@ -56,21 +56,21 @@ class DifferenceOut(Closed):
     then: str
 
 
-class CompareOut(Closed):
+class CompareOut(StrictModel):
     """Two sheets laid together."""
 
     sheets: Annotated[list[CookOut], Field(min_length=2, max_length=2)]
     differences: Annotated[list[DifferenceOut], Field(max_length=20)]
 
 
-class CompareQuery(Closed):
+class CompareQuery(StrictModel):
     """Which two sheets."""
 
     one: Id
     other: Id
 
 
-class CookLine(Closed):
+class CookLine(StrictModel):
     """One line of the log."""
 
     id: str
@@ -95,7 +95,7 @@ class CookLine(Closed):
         return cls(id=line.cook_id, **{name: getattr(line, name) for name in names})
 
 
-class LogQuery(Closed):
+class LogQuery(StrictModel):
     """Which cooks of the log."""
 
     search: Annotated[str, Field(max_length=120)] = ""
@@ -118,14 +118,14 @@ class ExportQuery(LogQuery):
     kind: Literal["csv", "jsonld"] = "csv"
 
 
-class LogOut(Closed):
+class LogOut(StrictModel):
     """Cooks of the log, the last one first."""
 
     cooks: Annotated[list[CookLine], Field(max_length=MAX_LISTED)]
     total: Annotated[int, Field(description="of a search: counted no further than 2001")]
 
 
-class EventOut(Closed):
+class EventOut(StrictModel):
     """Something that happened."""
 
     key: str
@@ -139,26 +139,26 @@ class EventOut(Closed):
         return cls(key=stored.key, at=stored.at, kind=stored.kind, body=stored.body)
 
 
-class HistoryOut(Closed):
+class HistoryOut(StrictModel):
     """Everything that happened in a cook, in its order."""
 
     events: Annotated[list[EventOut], Field(max_length=2000)]
 
 
-class ImportLogIn(Closed):
+class ImportLogIn(StrictModel):
     """A file that the log exported: CSV or JSON-LD."""
 
     text: Annotated[str, Field(max_length=MAX_LOG_FILE)]
 
 
-class BadRowOut(Closed):
+class BadRowOut(StrictModel):
     """A row that could not be read."""
 
     line: int
     message: str
 
 
-class ImportedOut(Closed):
+class ImportedOut(StrictModel):
     """What came in, what was there already, and what could not be read."""
 
     added: int
@@ -180,13 +180,13 @@ class LessonOut(LearnedOut):
     set_back: Annotated[bool, Field(description="learning began again since then")]
 
 
-class LessonsOut(Closed):
+class LessonsOut(StrictModel):
     """Everything the log taught."""
 
     lessons: Annotated[list[LessonOut], Field(max_length=80)]
 
 
-class SetBackIn(Closed):
+class SetBackIn(StrictModel):
     """Begin learning again from now on, or let everything count."""
 
     kind: LessonKind

@@ -5,7 +5,7 @@ from typing import Annotated
 
 from pydantic import Field, computed_field
 
-from pneumachron.api.schemas.base import Closed, Shown
+from pneumachron.api.schemas.base import Shown, StrictModel
 from pneumachron.api.schemas.said import Params
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
@@ -26,7 +26,7 @@ from pneumachron.store.lessons import LessonKind
 from pneumachron.text.say import say, say_cut
 
 
-class SettingOut(Closed):
+class SettingOut(StrictModel):
     """What is set on the panel, and the choices it rests on."""
 
     hold_min: int
@@ -44,14 +44,14 @@ class SettingOut(Closed):
     altitude_shown: Shown
 
 
-class MarkOut(Closed):
+class MarkOut(StrictModel):
     """A sensible amount of liquid as typed, and how high it would stand."""
 
     typed: str
     level_m: float
 
 
-class LiquidOut(Closed):
+class LiquidOut(StrictModel):
     """How much liquid, between which limits, and how high it stands."""
 
     volume_m3: float
@@ -76,7 +76,7 @@ class LiquidOut(Closed):
 Point = Annotated[list[float], Field(min_length=2, max_length=2)]
 
 
-class PlacedOut(Closed):
+class PlacedOut(StrictModel):
     """A piece in its place: its edge from above, and its heights over the base."""
 
     kind: Annotated[int, Field(description="index into pieces")]
@@ -85,7 +85,7 @@ class PlacedOut(Closed):
     height_m: float
 
 
-class SpanOut(Closed):
+class SpanOut(StrictModel):
     """Where the cut that is drawn meets a piece."""
 
     placed: int
@@ -93,14 +93,14 @@ class SpanOut(Closed):
     right_m: float
 
 
-class BedOut(Closed):
+class BedOut(StrictModel):
     """Vegetables between two layers of meat; heights over the base."""
 
     bottom_m: float
     height_m: float
 
 
-class StandingOut(Closed):
+class StandingOut(StrictModel):
     """How the meat stands; x and y from the middle of the floor."""
 
     coiled: bool
@@ -116,7 +116,7 @@ class StandingOut(Closed):
     section: Annotated[list[SpanOut], Field(max_length=600)]
 
 
-class ReleaseOut(Closed):
+class ReleaseOut(StrictModel):
     """How the pressure is let go, what that does, and why it is the usual way."""
 
     method: ReleaseMethod
@@ -144,7 +144,7 @@ class ReleaseOut(Closed):
         return say(f"release-{self.method}.spray")
 
 
-class EndingOut(Closed):
+class EndingOut(StrictModel):
     """What is in the pot when the lid comes off."""
 
     steam_m3: float
@@ -157,7 +157,7 @@ class EndingOut(Closed):
     liquid_shown: Shown
 
 
-class ExpectationOut(Closed):
+class ExpectationOut(StrictModel):
     """What comes of the cook's own minutes: steps of tenderness, in 8 of 10 kitchens between."""
 
     usual_min: Annotated[int, Field(description="what the engine would set")]
@@ -173,7 +173,7 @@ class ExpectationOut(Closed):
     sure_ratio: Annotated[float, Field(description="chance of what was wished, or softer")]
 
 
-class BatchOut(Closed):
+class BatchOut(StrictModel):
     """A batch after the first; it goes into a hot pot."""
 
     pieces: int
@@ -187,7 +187,7 @@ class BatchOut(Closed):
     ] = False
 
 
-class HabitOut(Closed):
+class HabitOut(StrictModel):
     """One of two habits of a cut, and what to set for it."""
 
     code: HabitCode
@@ -196,7 +196,7 @@ class HabitOut(Closed):
     finish: FinishKind | None
 
 
-class WholeOut(Closed):
+class WholeOut(StrictModel):
     """Alike pieces as they were bought, before the knife."""
 
     total_mass_shown: Shown
@@ -208,7 +208,7 @@ class WholeOut(Closed):
     width_shown: Shown
 
 
-class ServingOut(Closed):
+class ServingOut(StrictModel):
     """From the shop to the plates."""
 
     plates_from: int
@@ -217,7 +217,7 @@ class ServingOut(Closed):
     served_shown: Shown
 
 
-class RangePartOut(Closed):
+class RangePartOut(StrictModel):
     """One thing that widens the range, by itself."""
 
     kind: PartKind
@@ -225,7 +225,7 @@ class RangePartOut(Closed):
     high_min: float
 
 
-class PotOut(Closed):
+class PotOut(StrictModel):
     """The pot, as drawn."""
 
     name: str
@@ -251,7 +251,7 @@ class PotOut(Closed):
     inner_height_shown: Shown
 
 
-class PieceOut(Closed):
+class PieceOut(StrictModel):
     """One kind of piece, and what becomes of it."""
 
     cut: str
@@ -291,7 +291,7 @@ class PieceOut(Closed):
         return say("looks-dry") if self.dry else say_cut(self.cut, self.texture_reached)
 
 
-class PhaseOut(Closed):
+class PhaseOut(StrictModel):
     """A stretch of the cook; the core is that of the slowest piece at its end."""
 
     kind: PhaseKind
@@ -300,7 +300,7 @@ class PhaseOut(Closed):
     core_temp_c: float
 
 
-class TaskOut(Closed):
+class TaskOut(StrictModel):
     """A stretch of work for a schedule: its range, what it occupies, how long it may wait."""
 
     id: str
@@ -315,7 +315,7 @@ class TaskOut(Closed):
 Samples = Annotated[list[float], Field(max_length=MAX_TRACE + 1)]
 
 
-class TraceOut(Closed):
+class TraceOut(StrictModel):
     """The cook over time, for drawing."""
 
     time_s: Samples
@@ -327,7 +327,7 @@ class TraceOut(Closed):
     """When softening begins; plans of engines before 4 do not say."""
 
 
-class ReasonOut(Closed):
+class ReasonOut(StrictModel):
     """One fact behind a number, and what it does to it."""
 
     about: About
@@ -352,14 +352,14 @@ class ReasonOut(Closed):
         return say(f"reason-{self.about}-{self.fact}", self.params)
 
 
-class SourceOut(Closed):
+class SourceOut(StrictModel):
     """Where a statement comes from."""
 
     kind: SourceKind
     work: str
 
 
-class CautionOut(Closed):
+class CautionOut(StrictModel):
     """A word of care, and the field where it bites."""
 
     code: str
@@ -379,7 +379,7 @@ class CautionOut(Closed):
         return say(f"caution-{self.code}", self.params)
 
 
-class TaughtBy(Closed):
+class TaughtBy(StrictModel):
     """A cook that taught."""
 
     id: str
@@ -387,7 +387,7 @@ class TaughtBy(Closed):
     started_at: datetime
 
 
-class LearnedOut(Closed):
+class LearnedOut(StrictModel):
     """How far the log moved a plan: `ratio` times the softening of a cut, or the heat of a pot."""
 
     kind: LessonKind
@@ -403,7 +403,7 @@ class LearnedOut(Closed):
     cooks: Annotated[list[TaughtBy], Field(max_length=60)]
 
 
-class PlanOut(Closed):
+class PlanOut(StrictModel):
     """What to set, what happens, and why."""
 
     results_version: int

@@ -4,18 +4,18 @@ from typing import Annotated
 
 from pydantic import BeforeValidator, Field, StringConstraints
 
-from pneumachron.api.schemas.base import Closed
+from pneumachron.api.schemas.base import StrictModel
 from pneumachron.core.procedure.choices import ExtraWhen, Kept, SauceTo
 
 
-class RecipeStepCard(Closed):
+class RecipeStepCard(StrictModel):
     """A step of a converted recipe."""
 
     kind: Annotated[str, StringConstraints(max_length=20, pattern=r"^[a-z_]*$")]
     text: Annotated[str, Field(max_length=2000)]
 
 
-class RecipeCard(Closed):
+class RecipeCard(StrictModel):
     """A converted recipe, as it comes along to the pot."""
 
     title: Annotated[str, Field(max_length=200)]
@@ -52,7 +52,7 @@ Eaters = Annotated[
 Leftovers = Annotated[Kept, Field(description="where what is left goes")]
 
 
-class ExtraIn(Closed):
+class ExtraIn(StrictModel):
     """Work that a recipe brings along, or the cook adds."""
 
     title: Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=200)]

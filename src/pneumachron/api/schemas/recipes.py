@@ -5,7 +5,7 @@ from typing import Annotated, Any
 
 from pydantic import Field, StringConstraints
 
-from pneumachron.api.schemas.base import Closed, Id, MeasureText, Shown
+from pneumachron.api.schemas.base import Id, MeasureText, Shown, StrictModel
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn, SearMinutes
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
@@ -38,7 +38,7 @@ from pneumachron.services.recipes import (
     stored_recipe,
 )
 from pneumachron.store.records import StoredRecipe
-from pneumachron.store.shelf import MAX_LISTED
+from pneumachron.store.repository import MAX_LISTED
 
 Text = Annotated[str, StringConstraints(max_length=MAX_TEXT)]
 Title = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=MAX_TITLE)]
@@ -50,7 +50,7 @@ MAX_MARKS = 2 * MAX_LINES + 10
 MAX_ORIGINAL = MAX_BYTES
 
 
-class PartText(Closed):
+class PartText(StrictModel):
     """Some of the ingredients under a heading of their own."""
 
     name: Title
@@ -60,14 +60,14 @@ class PartText(Closed):
     lines: Annotated[list[Annotated[int, Field(ge=0, lt=MAX_LINES)]], Field(max_length=MAX_LINES)]
 
 
-class SectionText(Closed):
+class SectionText(StrictModel):
     """A heading over some steps, and the row of its first."""
 
     name: Annotated[str, Field(min_length=1, max_length=MAX_TITLE)]
     first: Annotated[int, Field(ge=0, lt=MAX_LINES)]
 
 
-class RecipeText(Closed):
+class RecipeText(StrictModel):
     """A recipe as its writer left it."""
 
     title: Title
@@ -99,21 +99,21 @@ class RecipeText(Closed):
         return stored_recipe(values)
 
 
-class TwinOut(Closed):
+class TwinOut(StrictModel):
     """A recipe in the library that reads the same."""
 
     id: str
     title: str
 
 
-class DoubtsOut(Closed):
+class DoubtsOut(StrictModel):
     """Lines that look like something else than what they were taken for."""
 
     steps_like_ingredients: Annotated[list[Text], Field(max_length=MAX_LINES)]
     ingredients_like_steps: Annotated[list[Text], Field(max_length=MAX_LINES)]
 
 
-class ReadOut(Closed):
+class ReadOut(StrictModel):
     """A recipe that was read, and what there is to say about it."""
 
     recipe: RecipeText
@@ -123,7 +123,7 @@ class ReadOut(Closed):
     twins: Annotated[list[TwinOut], Field(max_length=5)]
 
 
-class AnswersIn(Closed):
+class AnswersIn(StrictModel):
     """What the cook answered or put right; what is left out takes the guess."""
 
     cut: Id | None = None
@@ -136,7 +136,7 @@ class AnswersIn(Closed):
     texture: Texture | None = None
 
 
-class ChoicesIn(Closed):
+class ChoicesIn(StrictModel):
     """What the cook chose; `overruled` names marks that are crossed out."""
 
     plates: Annotated[int | None, Field(ge=1, le=200)] = None
@@ -148,7 +148,7 @@ class ChoicesIn(Closed):
     ] = Field(default_factory=list)
 
 
-class ConvertIn(Closed):
+class ConvertIn(StrictModel):
     """A recipe to convert for a pot."""
 
     recipe: RecipeText
@@ -171,28 +171,28 @@ def choice_inputs(choices: ChoicesIn) -> ChoiceInputs:
     return ChoiceInputs(**{**choices.model_dump(), "overruled": tuple(choices.overruled)})
 
 
-class ExportIn(Closed):
+class ExportIn(StrictModel):
     """A conversion and the format it is wanted in."""
 
     request: ConvertIn
     format: ExportFormat
 
 
-class ExportOut(Closed):
+class ExportOut(StrictModel):
     """The text of the file."""
 
     format: ExportFormat
     text: str
 
 
-class OptionOut(Closed):
+class OptionOut(StrictModel):
     """One of several answers."""
 
     value: str
     name: str
 
 
-class QuestionOut(Closed):
+class QuestionOut(StrictModel):
     """What was not read, and the guess that stands until it is answered."""
 
     asked: Asked
@@ -201,7 +201,7 @@ class QuestionOut(Closed):
     options: Annotated[list[OptionOut], Field(max_length=20)]
 
 
-class UnderstoodOut(Closed):
+class UnderstoodOut(StrictModel):
     """What was read."""
 
     cut: str
@@ -220,7 +220,7 @@ class UnderstoodOut(Closed):
     unread: Annotated[list[int], Field(max_length=MAX_LINES)]
 
 
-class LineOut(Closed):
+class LineOut(StrictModel):
     """An ingredient of the converted recipe."""
 
     origin: int | None
@@ -228,7 +228,7 @@ class LineOut(Closed):
     text: str
 
 
-class StepOut(Closed):
+class StepOut(StrictModel):
     """A step of the converted recipe."""
 
     kind: str
@@ -237,7 +237,7 @@ class StepOut(Closed):
     high_min: float | None
 
 
-class PencilMark(Closed):
+class PencilMark(StrictModel):
     """A pencil mark."""
 
     mark_id: str
@@ -254,7 +254,7 @@ class PencilMark(Closed):
     caution: str
 
 
-class ConvertedSetting(Closed):
+class ConvertedSetting(StrictModel):
     """What is set, and how it goes in."""
 
     hold_min: int
@@ -273,7 +273,7 @@ class ConvertedSetting(Closed):
     finish: FinishKind
 
 
-class CheckOut(Closed):
+class CheckOut(StrictModel):
     """What the old method would have come to here."""
 
     hold_min: float
@@ -281,14 +281,14 @@ class CheckOut(Closed):
     words: str
 
 
-class ShopOut(Closed):
+class ShopOut(StrictModel):
     """A section of the shop."""
 
     section: str
     items: Annotated[list[str], Field(max_length=MAX_LINES)]
 
 
-class ConvertedOut(Closed):
+class ConvertedOut(StrictModel):
     """A recipe for the pot, and how it came about."""
 
     understood: UnderstoodOut
@@ -310,7 +310,7 @@ class ConvertedOut(Closed):
     ]
 
 
-class RecipeIn(Closed):
+class RecipeIn(StrictModel):
     """A recipe to keep. The original text is kept as it came and never changed later."""
 
     title: Title
@@ -334,7 +334,7 @@ class RecipeIn(Closed):
         )
 
 
-class RecipeLine(Closed):
+class RecipeLine(StrictModel):
     """One line of the library."""
 
     id: str
@@ -356,14 +356,14 @@ class RecipeLine(Closed):
         )
 
 
-class LibraryOut(Closed):
+class LibraryOut(StrictModel):
     """Recipes, the newest first, and how many there are in all."""
 
     recipes: Annotated[list[RecipeLine], Field(max_length=MAX_LISTED)]
     total: int
 
 
-class StoredRecipeOut(Closed):
+class StoredRecipeOut(StrictModel):
     """A recipe of the library."""
 
     id: str
@@ -398,14 +398,14 @@ class StoredRecipeOut(Closed):
         return cls.model_validate(values)
 
 
-class OtherWayIn(Closed):
+class OtherWayIn(StrictModel):
     """A pressure plan, and the method it should go by."""
 
     request: PlanIn
     method: BackMethod
 
 
-class OtherWayOut(Closed):
+class OtherWayOut(StrictModel):
     """The same meal by another method."""
 
     method: BackMethod

@@ -4,7 +4,7 @@ from typing import Annotated
 
 from pydantic import Field, computed_field
 
-from pneumachron.api.schemas.base import Closed, Shown
+from pneumachron.api.schemas.base import Shown, StrictModel
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.said import Params
 from pneumachron.core.catalog.cuts import ReleaseMethod
@@ -15,14 +15,14 @@ from pneumachron.core.planning.what_if import AlternativeKind
 from pneumachron.text.say import say, say_cut
 
 
-class MinutesIn(Closed):
+class MinutesIn(StrictModel):
     """A request, and the minutes a recipe gives for it."""
 
     request: PlanIn
     hold_min: Annotated[int, Field(ge=0, le=720)]
 
 
-class AnswerOut(Closed):
+class AnswerOut(StrictModel):
     """What a cook comes to; texture and core are those of the slowest piece."""
 
     hold_min: int
@@ -36,7 +36,7 @@ class AnswerOut(Closed):
     ] = None
 
 
-class ReadyByIn(Closed):
+class ReadyByIn(StrictModel):
     """A request, and the minutes there are until it should be on the table."""
 
     request: PlanIn
@@ -44,7 +44,7 @@ class ReadyByIn(Closed):
     finish: FinishKind | None = None
 
 
-class WayOut(Closed):
+class ReadyByWayOut(StrictModel):
     """A way of cutting, releasing and finishing; a negative `spare_s` is how late it is."""
 
     parts: int
@@ -57,13 +57,13 @@ class WayOut(Closed):
     spare_s: float
 
 
-class ReadyByOut(Closed):
+class ReadyByOut(StrictModel):
     """Ways that go, best first."""
 
-    ways: Annotated[list[WayOut], Field(max_length=20)]
+    ways: Annotated[list[ReadyByWayOut], Field(max_length=20)]
 
 
-class RefusedOut(Closed):
+class RefusedOut(StrictModel):
     """Why something cannot be."""
 
     code: str
@@ -75,7 +75,7 @@ class RefusedOut(Closed):
         return f"{message} {say(f'error-{self.code}.hint', self.params)}"
 
 
-class AlternativeOut(Closed):
+class AlternativeOut(StrictModel):
     """One thing changed: an answer, or why there is none."""
 
     kind: AlternativeKind
@@ -89,7 +89,7 @@ class AlternativeOut(Closed):
         return None if self.refused is None else self.refused.said()
 
 
-class EarlyPieceOut(Closed):
+class EarlyPieceOut(StrictModel):
     """One kind of piece in two cycles."""
 
     cut_id: str
@@ -104,7 +104,7 @@ class EarlyPieceOut(Closed):
         return say_cut(self.cut_id, "short")
 
 
-class EarlyOutOut(Closed):
+class EarlyOutOut(StrictModel):
     """Unlike pieces: open after the first minutes, take some out, close again."""
 
     first_min: int
@@ -113,7 +113,7 @@ class EarlyOutOut(Closed):
     pieces: Annotated[list[EarlyPieceOut], Field(max_length=MAX_KINDS)]
 
 
-class WhatIfOut(Closed):
+class WhatIfOut(StrictModel):
     """The same request with one thing different at a time."""
 
     alternatives: Annotated[list[AlternativeOut], Field(max_length=80)]

@@ -73,14 +73,14 @@ def _spline(probes: int) -> CubicSpline:
 class Run:
     """One whole cook of the first case, sampled every `STEP_S`.
 
-    `pot_c`, `core_c` (G, n), `dose_min` (G, n); times of the events [s], `vent_s` infinite without
-    venting.
+    `pot_c`, `core_c` (G, n), `softening_min` (G, n); times of the events [s], `vent_s` infinite
+    without venting.
     """
 
     time_s: FloatArray
     pot_c: FloatArray
     core_c: FloatArray
-    dose_min: FloatArray
+    softening_min: FloatArray
     boil_s: float
     pressure_s: float
     hold_end_s: float
@@ -164,26 +164,26 @@ class Search:
 
     def holds_s(self) -> FloatArray:
         """The hold of each case, 0 when come-up and release are enough. (V,) [s]"""
-        return self.solve(self.meat.dose_min[..., np.newaxis])[:, 0]
+        return self.solve(self.meat.softening_min[..., np.newaxis])[:, 0]
 
-    def solve(self, dose_min: FloatArray) -> FloatArray:
+    def solve(self, softening_min: FloatArray) -> FloatArray:
         """Holds for several requests a case: (V, G, T) doses to (V, T) holds [s].
 
         Raises
         ------
         RequestError : no hold up to twelve hours is enough.
         """
-        probed = self.probe(dose_min)
-        return self._read_off(dose_min, probed)
+        probed = self.probe(softening_min)
+        return self._read_off(softening_min, probed)
 
-    def probe(self, dose_min: FloatArray) -> "Probes":
+    def probe(self, softening_min: FloatArray) -> "Probes":
         """Releases after some holds around those that give (V, G, T) doses.
 
         Raises
         ------
         As `solve`.
         """
-        need = dose_min
+        need = softening_min
         ratio = self.held_dose[:, :, np.newaxis, :] / need[..., np.newaxis]
         worst = ratio.min(axis=1)
         if not np.all(worst[..., -1] >= 1.0):
@@ -224,7 +224,7 @@ class Search:
 
         What lies between the probes is read off them; only holds beyond are released once more.
         """
-        need = self.meat.dose_min[..., np.newaxis]
+        need = self.meat.softening_min[..., np.newaxis]
         probed = self.probe(need)
         exact_min = self._read_off(need, probed)[:, 0] / 60.0
         minutes = settable_min(exact_min)
@@ -305,7 +305,9 @@ class Search:
             core_c=one.meat.shown_c(
                 np.concatenate([held_core[0, :, :first], core[0, :, 0]], axis=-1)
             ),
-            dose_min=np.concatenate([one.held_dose[0, :, :first], window_dose[0, :, 0]], axis=-1),
+            softening_min=np.concatenate(
+                [one.held_dose[0, :, :first], window_dose[0, :, 0]], axis=-1
+            ),
             boil_s=float(one.up.boil_s[0]),
             pressure_s=float(one.up.end_s[0]),
             hold_end_s=float(one.up.end_s[0]) + hold_s,
@@ -407,7 +409,7 @@ def _held_time_s(cases: PotCases, meat: MeatCases, blocks: Blocks) -> float:
     coarse_s = 150.0
     slowest_s = float(np.max(np.min(meat.half_sizes_m, axis=-1) ** 2 / meat.diffusivity_m2_s))
     rate = 10.0 ** ((cases.hold_c - 2.0 - DOSE_REFERENCE_TEMP.value) / DOSE_Z.value)
-    dose = LADDER_STEP.value * meat.dose_min
+    dose = LADDER_STEP.value * meat.softening_min
     bound_s = 1.6 * slowest_s + 60.0 * float(np.max(dose / rate[:, np.newaxis]))
     count = int(min(bound_s, MAX_HOLD_S) / coarse_s) + 2
     warmed = blocks.reading_later(coarse_s * np.arange(count, dtype=float))

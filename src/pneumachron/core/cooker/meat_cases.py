@@ -31,7 +31,7 @@ class MeatCases:
     """Where conduction starts; that of the stand-in for what is frozen."""
     frozen_c: FloatArray
     """Temperature of what is frozen, NaN where it is not."""
-    dose_min: FloatArray
+    softening_min: FloatArray
     """What each kind needs."""
 
     def blocks(self) -> Blocks:

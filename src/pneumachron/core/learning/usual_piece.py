@@ -42,6 +42,6 @@ def more_minutes(cut_id: str, tastes_ln: Sequence[float], altitude_m: float) -> 
 
     found = []
     for taste_ln in (0.0, *tastes_ln):
-        meat = search.meat.dose_min[..., np.newaxis] * np.exp(taste_ln)
+        meat = search.meat.softening_min[..., np.newaxis] * np.exp(taste_ln)
         found.append(float(search.solve(meat)[0, 0]) / 60.0)
     return tuple(hold_min - found[0] for hold_min in found[1:])

@@ -42,7 +42,7 @@ class Footprint:
 
 
 @dataclass(frozen=True, slots=True)
-class Placed:
+class PlacedPiece:
     """A piece in its place: its edge from above, anticlockwise, and its heights over the rack."""
 
     kind: int
@@ -59,7 +59,7 @@ class Placed:
 class Layer:
     """Pieces side by side. `press_ratio` is how far they had to give way."""
 
-    placed: tuple[Placed, ...]
+    placed: tuple[PlacedPiece, ...]
     press_ratio: float
 
 
@@ -162,8 +162,8 @@ def _inside(slot: _Slot, radius_m: float) -> bool:
     return hypot(x, y) + corner <= radius_m * (1 + 1e-9)
 
 
-def _place(slot: _Slot, bottom_m: float) -> Placed:
-    return Placed(
+def _place(slot: _Slot, bottom_m: float) -> PlacedPiece:
+    return PlacedPiece(
         slot.footprint.kind,
         rounded_rectangle(slot.x_m, slot.y_m, slot.dx_m, slot.dy_m),
         bottom_m,
@@ -199,7 +199,7 @@ def pack_coils(
             if end is None:
                 break
             band = _band(angle, end, radius_m, pitch, item.short_m / press)
-            placed.append(Placed(item.kind, band, bottom_m, item.height_m))
+            placed.append(PlacedPiece(item.kind, band, bottom_m, item.height_m))
             gap = _coil_end(end, COIL_GAP_M, radius_m, pitch)
             angle = end if gap is None else gap
         else:
@@ -254,7 +254,7 @@ def pack_layers(
     `crossed` turns every other layer by a quarter.
     """
     per_layer = -(-len(footprints) // layers)
-    placed: list[Placed] = []
+    placed: list[PlacedPiece] = []
     press, bottom = 1.0, 0.0
     for number in range(layers):
         part = footprints[number * per_layer : (number + 1) * per_layer]
@@ -272,16 +272,16 @@ def pack_layers(
     return Layer(tuple(placed), press)
 
 
-def facing(placed: tuple[Placed, ...]) -> tuple[Placed, ...]:
+def facing(placed: tuple[PlacedPiece, ...]) -> tuple[PlacedPiece, ...]:
     """The same pieces, turned by a quarter when a cut through the middle then meets more."""
     turned = tuple(_quarter_turn(item) for item in placed)
     met, met_turned = (sum(bool(item.spans_m(0.0)) for item in way) for way in (placed, turned))
     return turned if met_turned > met else placed
 
 
-def _quarter_turn(item: Placed) -> Placed:
+def _quarter_turn(item: PlacedPiece) -> PlacedPiece:
     turned = tuple((-y, x) for x, y in item.outline_m)
-    return Placed(item.kind, turned, item.bottom_m, item.height_m)
+    return PlacedPiece(item.kind, turned, item.bottom_m, item.height_m)
 
 
 def _crossings(outline: Iterable[Point], at_m: float) -> tuple[tuple[float, float], ...]:

@@ -77,7 +77,7 @@ def texture_dose_min(
     return float(tender_dose_min * LADDER_STEP.value**steps)
 
 
-def texture_step_of(tender_dose_min: float, dose_min: FloatArray) -> FloatArray:
+def texture_step_of(tender_dose_min: float, softening_min: FloatArray) -> FloatArray:
     """Where a dose stands on the ladder; below 0 is raw or tough, above 4 past falling apart."""
-    ratio = np.maximum(dose_min, 1e-9) / tender_dose_min
+    ratio = np.maximum(softening_min, 1e-9) / tender_dose_min
     return np.asarray(TENDER_STEP + np.log(ratio) / np.log(LADDER_STEP.value))

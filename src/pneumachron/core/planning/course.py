@@ -152,14 +152,18 @@ def warm_up_s(run: Run, slowest: int) -> float:
 
 def softens_from_s(run: Run, slowest: int) -> float | None:
     """When the slowest piece begins to soften. [s]"""
-    softening = run.dose_min[slowest] > 0.0
+    softening = run.softening_min[slowest] > 0.0
     return float(run.time_s[int(np.argmax(softening))]) if softening.any() else None
 
 
 def after_hold_share(run: Run, slowest: int) -> float:
     """Share of the softening that comes after the hold."""
     total = float(run.final_dose_min[slowest])
-    return 1.0 - value_at(run, run.dose_min[slowest], run.hold_end_s) / total if total > 0 else 0.0
+    return (
+        1.0 - value_at(run, run.softening_min[slowest], run.hold_end_s) / total
+        if total > 0
+        else 0.0
+    )
 
 
 def trace_of(
@@ -184,7 +188,9 @@ def trace_of(
         off_s, on_s = stands_open_s
         sealed &= (time_s <= off_s) | (time_s >= on_s)
     gauge = np.where(sealed, saturation_pressure_pa(pot_c) - ambient, 0.0)
-    step = texture_step_of(piece_dose_min(piece, float(TENDER_STEP)), run.dose_min[slowest, pick])
+    step = texture_step_of(
+        piece_dose_min(piece, float(TENDER_STEP)), run.softening_min[slowest, pick]
+    )
     return Trace(
         time_s,
         gauge,

@@ -10,7 +10,7 @@ from pneumachron.core.catalog.racks import Rack, RackKind, racks
 from pneumachron.core.physics.contact import lying_half_m
 from pneumachron.core.physics.packing import (
     TIGHT_PRESS,
-    Placed,
+    PlacedPiece,
 )
 from pneumachron.core.planning.load import Piece
 
@@ -69,7 +69,7 @@ class Standing:
 
     arrangement: Arrangement
     rack_kind: RackKind
-    placed: tuple[Placed, ...]
+    placed: tuple[PlacedPiece, ...]
     """Every piece in its place, with heights above the rack."""
     meat_height_m: float
     """Height of the meat as it stands, without the rack."""

@@ -75,7 +75,7 @@ of the time."""
 class Cooked:
     """What a method did to a piece."""
 
-    dose_min: float
+    softening_min: float
     texture_step: float
     core_end_c: float
     zone_s: float
@@ -132,7 +132,9 @@ def cooked_by(piece: Piece, method: OtherMethod, duration_s: float, altitude_m: 
     return Cooked(dose, texture_reached(piece, dose), float(core[-1]), zone_time_s(core, STEP_S))
 
 
-def duration_for(piece: Piece, method: OtherMethod, dose_min: float, altitude_m: float) -> float:
+def duration_for(
+    piece: Piece, method: OtherMethod, softening_min: float, altitude_m: float
+) -> float:
     """Time by a method that softens a piece as much.
 
     Raises
@@ -142,7 +144,7 @@ def duration_for(piece: Piece, method: OtherMethod, dose_min: float, altitude_m:
     low, high = DURATION_RANGE_S
 
     def short_by(duration_s: float) -> float:
-        return cooked_by(piece, method, duration_s, altitude_m).dose_min - dose_min
+        return cooked_by(piece, method, duration_s, altitude_m).softening_min - softening_min
 
     if short_by(low) >= 0:
         return low
@@ -151,12 +153,12 @@ def duration_for(piece: Piece, method: OtherMethod, dose_min: float, altitude_m:
     return float(brentq(short_by, low, high, xtol=STEP_S / 2))
 
 
-def hold_of_dose_min(request: CookRequest, dose_min: float) -> float:
+def hold_of_dose_min(request: CookRequest, softening_min: float) -> float:
     """The hold in the pressure pot that softens the slowest kind as much, not rounded."""
-    if not dose_min > LEAST_DOSE_MIN:
+    if not softening_min > LEAST_DOSE_MIN:
         return 0.0
     search = first_search(resolve(request))
-    need = np.full((*search.meat.dose_min.shape, 1), dose_min)
+    need = np.full((*search.meat.softening_min.shape, 1), softening_min)
     return float(search.solve(need)[0, 0]) / 60.0
 
 

@@ -210,7 +210,7 @@ def _plan(request: CookRequest, cycles: TwoCycles | None = None) -> Plan:
     if cycles is not None:
         meat = _needing(meat, cycles)
     search = Search(cases, meat, setup.after, at_least_s=room_s)
-    need = search.meat.dose_min[..., np.newaxis] * np.array([1.0, LADDER_STEP.value])
+    need = search.meat.softening_min[..., np.newaxis] * np.array([1.0, LADDER_STEP.value])
     extra_min = frozen_extra_min(request.load)
     holds_min = search.solve(need) / 60.0 + extra_min
     holds_min = np.maximum(holds_min, float(floor))
@@ -281,9 +281,9 @@ def _plan(request: CookRequest, cycles: TwoCycles | None = None) -> Plan:
 
 def _needing(meat: MeatCases, cycles: TwoCycles) -> MeatCases:
     """Only what comes out of the first cycle sets its time."""
-    need = meat.dose_min.copy()
+    need = meat.softening_min.copy()
     need[:, list(cycles.early.stays)] = NO_NEED_MIN
-    return replace(meat, dose_min=need)
+    return replace(meat, softening_min=need)
 
 
 def _with_later(outcomes: tuple[PieceResult, ...], cycles: TwoCycles) -> tuple[PieceResult, ...]:
@@ -325,7 +325,7 @@ def is_pulled(request: CookRequest) -> bool:
 
 def slowest_kind(search: Search, run: Run) -> int:
     """Index of the kind that gets least of what it needs."""
-    return int(np.argmin(run.final_dose_min / search.meat.dose_min[0]))
+    return int(np.argmin(run.final_dose_min / search.meat.softening_min[0]))
 
 
 def steam_kg(search: Search, run: Run) -> float:

@@ -120,7 +120,7 @@ def _told(
     setups: Sequence[ResolvedRequest], search: Search, holds_min: FloatArray, opened: Openings
 ) -> list[Answer]:
     open_s, dose, core = opened
-    slowest = np.argmin(dose / search.meat.dose_min, axis=-1)
+    slowest = np.argmin(dose / search.meat.softening_min, axis=-1)
     answers = []
     for v, setup in enumerate(setups):
         kind = int(slowest[v])

@@ -98,7 +98,7 @@ def judge_opened(
     _check("seen", now, (SEEN_RANGE[0] - 2.0, SEEN_RANGE[1]), "rungs")
     # looks that differ from the model say that this meat softens slower or faster
     tough = LADDER_STEP.value ** (model_step - now)
-    need = (meat.dose_min * tough)[..., np.newaxis]
+    need = (meat.softening_min * tough)[..., np.newaxis]
     extra_min = frozen_extra_min(request.load)
     next_min = round(_first_run_s(setup, meat, need) / 60.0 + extra_min)
     next_min = max(next_min, floor_min(resolve(request)))
@@ -115,7 +115,7 @@ def _first_run_s(setup: ResolvedRequest, meat: MeatCases, need: FloatArray) -> f
     """Hold of a first run that gives (1, G, 1) doses [s]."""
     cases, _ = first_cases(setup)
     after = resolve(setup.request).after
-    return float(Search(cases, replace(meat, dose_min=need[..., 0]), after).holds_s()[0])
+    return float(Search(cases, replace(meat, softening_min=need[..., 0]), after).holds_s()[0])
 
 
 def _second_run(
@@ -127,7 +127,7 @@ def _second_run(
     """
     cases, _ = first_cases(setup)
     after = resolve(setup.request).after
-    wanted = replace(meat, dose_min=need[..., 0])
+    wanted = replace(meat, softening_min=need[..., 0])
     search = Search(cases, wanted, after, past_rise_k=rise_k)
     hold_s = float(search.holds_s()[0])
     run, gone = search.run(hold_s), rise_k.shape[-1]
@@ -184,7 +184,7 @@ def judge_stopped(request: CookRequest, at_min: float, since_min: float) -> Resu
     past[:, :shared] = first.up.rise_k[:, :shared]
     rise = coast(cases, first.heat, past, steps)
     pot, core, dose = first.state(rise)
-    slowest = int(np.argmin(dose[:, -1] / meat.dose_min[0]))
+    slowest = int(np.argmin(dose[:, -1] / meat.softening_min[0]))
     kind = request.load.kinds()[slowest][0]
     now = texture_reached(kind, float(dose[slowest, -1]))
     core_c = float(core[:, -1].min())
@@ -192,7 +192,7 @@ def judge_stopped(request: CookRequest, at_min: float, since_min: float) -> Resu
     zone_s = max(zone_time_s(row, STEP_S) for row in (*core, pot))
     if now >= request.texture_step - NEAR_STEP and core_c >= ZONE_HIGH.value:
         return Resumed("done", now, core_c, zone_s, 0, 0.0)
-    hold_s, more_s, ahead_s = _second_run(setup, meat, rise, meat.dose_min[..., np.newaxis])
+    hold_s, more_s, ahead_s = _second_run(setup, meat, rise, meat.softening_min[..., np.newaxis])
     zone_s += ahead_s
     if core_c < ZONE_HIGH.value and zone_s > ZONE_LIMIT.value:
         return Resumed("throw_away", now, core_c, zone_s, 0, 0.0)

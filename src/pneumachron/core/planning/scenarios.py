@@ -61,7 +61,7 @@ def _cases(
         heat_capacity_j_k=row([count * piece.heat_capacity_j_k for piece, count in kinds]),
         start_c=row([piece.heat_start_c for piece, _ in kinds]),
         frozen_c=row([piece.start_temp_c if piece.frozen else np.nan for piece, _ in kinds]),
-        dose_min=row([piece_dose_min(piece, request.texture_step) for piece, _ in kinds]),
+        softening_min=row([piece_dose_min(piece, request.texture_step) for piece, _ in kinds]),
     )
     start_c = TAP_WATER_TEMP.value if request.pot_start_c is None else request.pot_start_c
     cases = PotCases(
@@ -112,7 +112,7 @@ def piece_dose_min(piece: Piece, texture_step: float) -> float:
     )
 
 
-def texture_reached(piece: Piece, dose_min: float) -> float:
+def texture_reached(piece: Piece, softening_min: float) -> float:
     """Where a dose takes a piece on its ladder, its membrane counted; `RAW_STEP` at the least."""
-    step = texture_step_of(piece_dose_min(piece, float(TENDER_STEP)), np.array(dose_min))
+    step = texture_step_of(piece_dose_min(piece, float(TENDER_STEP)), np.array(softening_min))
     return max(float(step), RAW_STEP)

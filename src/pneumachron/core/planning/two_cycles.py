@@ -108,9 +108,9 @@ def _two_cycles(
     stays: tuple[int, ...],
 ) -> TwoCycles | None:
     # what stays needs nothing in the first cycle: what comes out sets its time
-    need = meat.dose_min.copy()
+    need = meat.softening_min.copy()
     need[:, list(stays)] = NO_NEED_MIN
-    first = Search(cases, replace(meat, dose_min=need), _QUICK)
+    first = Search(cases, replace(meat, softening_min=need), _QUICK)
     extra_min = frozen_extra_min(setup.request.load)
     first_min = setup.request.pot.settable_min(float(first.holds_s()[0]) / 60.0 + extra_min)
     run = first.run(60.0 * first_min)

@@ -18,7 +18,7 @@ from types import ModuleType
 from typing import Any, TypeAlias
 
 from pneumachron.core.procedure.choices import Lane
-from pneumachron.core.schedule.model import FREE_LANES, LONGEST_S, UNSAFE, Block, Closed
+from pneumachron.core.schedule.model import FREE_LANES, LONGEST_S, UNSAFE, Block, UnavailableWindow
 
 UNSAFE_WEIGHT = 10_000
 """A second that raw or cooled meat waits too long, in seconds of other conflicts."""
@@ -64,7 +64,7 @@ class DayLimits:
     """
 
     capacity: Mapping[Lane, int] = field(default_factory=dict)
-    closed: Sequence[Closed] = ()
+    closed: Sequence[UnavailableWindow] = ()
     now_s: float | None = None
     table_moves: bool = False
     begun: frozenset[str] = frozenset()

@@ -100,7 +100,7 @@ def lasting(block: Block, duration_s: float) -> Block:
 
 
 @dataclass(frozen=True, slots=True)
-class Placed:
+class ScheduledBlock:
     """A block with its start [s from the table]."""
 
     block: Block
@@ -113,7 +113,7 @@ class Placed:
 
 
 @dataclass(frozen=True, slots=True)
-class Closed:
+class UnavailableWindow:
     """A while [s from the table] in which nothing of a lane is to be had."""
 
     lane: Lane
@@ -140,7 +140,7 @@ class Schedule:
     `proved` : no other schedule has less conflict and delay; False where the search ended before
     """
 
-    placed: tuple[Placed, ...]
+    placed: tuple[ScheduledBlock, ...]
     clashes: tuple[Clash, ...]
     delay_s: float = 0.0
     proved: bool = True

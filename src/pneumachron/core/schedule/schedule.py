@@ -17,9 +17,9 @@ from pneumachron.core.schedule.model import (
     MAX_BLOCKS,
     Block,
     Clash,
-    Closed,
-    Placed,
     Schedule,
+    ScheduledBlock,
+    UnavailableWindow,
     Wait,
 )
 from pneumachron.core.schedule.solver import WORK, Solution, Starts, solve
@@ -66,7 +66,7 @@ class _Lanes:
                 worst = max(worst, end - starts[len(together) - capacity])
         return worst
 
-    def close(self, shut: Closed) -> None:
+    def close(self, shut: UnavailableWindow) -> None:
         """Nothing of a lane is to be had for a while."""
         stretch = (shut.begin_s, shut.end_s)
         self.taken.setdefault(shut.lane, []).extend([stretch] * self.capacity.get(shut.lane, 1))
@@ -112,7 +112,7 @@ def schedule(
     solution = solve(day, limits, _in_time(day, limits), go_on, work)
     starts = {key: start - solution.delay_s for key, start in solution.starts.items()}
     placed = sorted(
-        (Placed(block, starts[block.block_id]) for block in day.blocks),
+        (ScheduledBlock(block, starts[block.block_id]) for block in day.blocks),
         key=lambda item: (item.start_s, item.end_s),
     )
     clashes = tuple(

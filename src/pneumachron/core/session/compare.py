@@ -50,7 +50,7 @@ class CameOut:
     rated: tuple[tuple[Rated, Texture | None], ...]
 
 
-Told: TypeAlias = Message | KindsIn | CameOut
+Finding: TypeAlias = Message | KindsIn | CameOut
 """A side of a difference."""
 
 
@@ -59,8 +59,8 @@ class Difference:
     """Something that is not the same about two cooks; `about` is a message `differs-…`."""
 
     about: str
-    first: Told
-    then: Told
+    first: Finding
+    then: Finding
 
 
 def differences(one: Cooked, other: Cooked) -> tuple[Difference, ...]:
@@ -89,7 +89,7 @@ def to_pressure_s(ink: Sequence[tuple[float, float]]) -> float | None:
     return next(at for at, gauge in ink if gauge >= TOP_SHARE * top)
 
 
-def _told(cook: Cooked) -> list[tuple[str, tuple[Told, object] | None]]:
+def _told(cook: Cooked) -> list[tuple[str, tuple[Finding, object] | None]]:
     """What is told of a cook, each with what has to be equal to read the same."""
     request, numbers = cook.plan.request, cook.plan.numbers
     kinds = request.load.kinds()
@@ -126,13 +126,13 @@ def _came_out(cook: Cooked, family: str) -> CameOut:
     return CameOut(kind_names(cook.plan.request.load), family, tuple(rated))
 
 
-def _as_is(told: KindsIn | CameOut) -> tuple[Told, object]:
+def _as_is(told: KindsIn | CameOut) -> tuple[Finding, object]:
     return told, told
 
 
-def _said(code: str, **params: Param) -> tuple[Told, object]:
+def _said(code: str, **params: Param) -> tuple[Finding, object]:
     return Message(code, params), params
 
 
-def _measured(code: str, shown: Shown, **params: Param) -> tuple[Told, object]:
+def _measured(code: str, shown: Shown, **params: Param) -> tuple[Finding, object]:
     return Message(code, params), shown

@@ -173,6 +173,6 @@ def _reaches_s(trace: PieceTrace) -> float | None:
     return float(trace.time_s[int(np.argmax(warm))]) if bool(warm.any()) else None
 
 
-def _steps(piece: Piece, dose_min: FloatArray) -> FloatArray:
+def _steps(piece: Piece, softening_min: FloatArray) -> FloatArray:
     need = piece_dose_min(piece, float(TENDER_STEP))
-    return np.maximum(texture_step_of(need, dose_min), RAW_STEP)
+    return np.maximum(texture_step_of(need, softening_min), RAW_STEP)

@@ -163,7 +163,7 @@ class LivePot:
         """The coldest middle of all pieces; the liquid when there is none."""
         return min((meat.core_c for meat in self.inside.meat), default=self.water_c)
 
-    def dose_min(self, kind: int) -> float:
+    def softening_min(self, kind: int) -> float:
         """Softening of a kind of piece so far [min at 100 °C]."""
         return self._dose_min[kind]
 

@@ -86,5 +86,5 @@ def _hold_min(plan: Plan, method: Method, middle_s: float, gauge_pa: float | Non
         return float(translate_minutes(request, max(round(middle_s / 60), 1), gauge).hold_min)
     without_pressure = cast(OtherMethod, method)
     piece = plan.outcomes[0].piece
-    dose = cooked_by(piece, without_pressure, middle_s, request.altitude_m).dose_min
+    dose = cooked_by(piece, without_pressure, middle_s, request.altitude_m).softening_min
     return hold_of_dose_min(request, dose)

@@ -25,8 +25,8 @@ def save(client: TestClient, name: str = "Alto supper", **more: object) -> dict[
 
 
 def names(client: TestClient, search: str = "") -> list[str]:
-    shelf = client.get("/api/plans", params={"search": search}).json()
-    return [plan["name"] for plan in shelf["plans"]]
+    saved = client.get("/api/plans", params={"search": search}).json()
+    return [plan["name"] for plan in saved["plans"]]
 
 
 def test_saved_and_found_after_a_restart(tmp_path: Path) -> None:

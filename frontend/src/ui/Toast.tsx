@@ -11,7 +11,7 @@ interface Props {
 /** A slip at the foot of the page: what was just done, and how to undo it. What vanished had the
  * focus, so its Undo takes it, and the page gets it when the slip is gone.
  * A slip without one only says something, and takes no focus. */
-export function Slip({ text, action, onClose }: Props) {
+export function Toast({ text, action, onClose }: Props) {
   const slip = useRef<HTMLDivElement>(null);
   const undoes = action !== undefined;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another text is another thing to undo

@@ -1,4 +1,4 @@
-"""A shelf: things of a household that are kept, found, changed, deleted and put back."""
+"""Things of a household that are saved, found, changed, deleted and restored."""
 
 from collections.abc import Callable, Iterator, Sequence
 from datetime import datetime
@@ -9,13 +9,13 @@ from sqlalchemy.orm import InstrumentedAttribute, Session
 
 from pneumachron.store.errors import NotFoundError, StaleError
 from pneumachron.store.records import new_id, now
-from pneumachron.store.tables import ShelfRow
+from pneumachron.store.tables import SavedRow
 
 MAX_LISTED = 200
 MAX_ASKED = 500
 """Ids in one question; SQLite takes some thousand."""
 
-RowT = TypeVar("RowT", bound=ShelfRow)
+RowT = TypeVar("RowT", bound=SavedRow)
 ContentT = TypeVar("ContentT")
 ContentT_contra = TypeVar("ContentT_contra", contravariant=True)
 StoredT_co = TypeVar("StoredT_co", covariant=True)
@@ -33,8 +33,8 @@ class _Stored(Protocol[ContentT_contra, StoredT_co]):
     ) -> StoredT_co: ...
 
 
-class Shelf(Generic[RowT, ContentT, StoredT_co]):
-    """What all shelves do alike.
+class Repository(Generic[RowT, ContentT, StoredT_co]):
+    """What all saved things have alike.
 
     Parameters
     ----------
@@ -169,7 +169,7 @@ class Shelf(Generic[RowT, ContentT, StoredT_co]):
     def set_deleted(
         self, session: Session, household_id: str, row_id: str, *, deleted: bool
     ) -> None:
-        """Take one off the shelf, or put it back."""
+        """Delete one, or restore it."""
         row = self._owned(session, household_id, row_id)
         row.deleted_at = now() if deleted else None
         session.flush()

@@ -1,11 +1,11 @@
-"""Plans on the shelf."""
+"""Saved plans."""
 
 from datetime import datetime
 from typing import Annotated
 
 from pydantic import Field
 
-from pneumachron.api.schemas.base import Closed, Id, Name
+from pneumachron.api.schemas.base import Id, Name, StrictModel
 from pneumachron.api.schemas.cook_request import PlanIn
 from pneumachron.api.schemas.plan import PlanOut
 from pneumachron.core import ENGINE_VERSION
@@ -13,10 +13,10 @@ from pneumachron.services.log_words import total_s
 from pneumachron.services.old_documents import upgraded
 from pneumachron.services.planning import Recomputed
 from pneumachron.store.records import StoredPlan
-from pneumachron.store.shelf import MAX_LISTED
+from pneumachron.store.repository import MAX_LISTED
 
 
-class SavePlanIn(Closed):
+class SavePlanIn(StrictModel):
     """A plan to keep; it is worked out as it is saved."""
 
     name: Name
@@ -24,14 +24,14 @@ class SavePlanIn(Closed):
     inputs: PlanIn
 
 
-class RenameIn(Closed):
+class RenameIn(StrictModel):
     """Another name."""
 
     name: Name
 
 
-class PlanLine(Closed):
-    """One line of the shelf."""
+class PlanLine(StrictModel):
+    """One saved plan in a list."""
 
     id: str
     name: str
@@ -65,14 +65,14 @@ class PlanLine(Closed):
         )
 
 
-class ShelfOut(Closed):
+class SavedPlansOut(StrictModel):
     """Plans, the newest first, and how many there are in all."""
 
     plans: Annotated[list[PlanLine], Field(max_length=MAX_LISTED)]
     total: int
 
 
-class StoredPlanOut(Closed):
+class StoredPlanOut(StrictModel):
     """A plan as it was stored. `current` is false when today's engine differs."""
 
     id: str
@@ -104,7 +104,7 @@ class StoredPlanOut(Closed):
         )
 
 
-class DifferenceOut(Closed):
+class DifferenceOut(StrictModel):
     """One number that changed."""
 
     what: str
@@ -112,7 +112,7 @@ class DifferenceOut(Closed):
     fresh: str
 
 
-class RecomputedOut(Closed):
+class RecomputedOut(StrictModel):
     """A stored plan worked out anew; nothing is saved by this."""
 
     engine_version: str

@@ -16,7 +16,7 @@ interface Props {
 }
 
 /** One of several words, with what the chosen one means under it for those who hover. */
-export function Pick({ label, value, options, onChange, aside }: Props) {
+export function SelectField({ label, value, options, onChange, aside }: Props) {
   const id = useId();
   const chosen = options.find((option) => option.value === value);
   return (

@@ -31,7 +31,7 @@ def _untaught(inputs: str, kitchen: str) -> _Untaught:
     return _Untaught(plan.setup.request, up_s)
 
 
-def told_by_model(content: CookContent, events: Sequence[StoredEvent]) -> CookContent:
+def with_model_prediction(content: CookContent, events: Sequence[StoredEvent]) -> CookContent:
     """The step and the time to pressure of the fitted model, for all minutes that were set.
 
     Without what the log had taught when it began, or lessons would count twice. Unlike meat, and a

@@ -1,4 +1,4 @@
-import { Checkbox } from "radix-ui";
+import { Checkbox as RadixCheckbox } from "radix-ui";
 import { useId } from "react";
 
 interface Props {
@@ -8,20 +8,20 @@ interface Props {
 }
 
 /** A box to tick. */
-export function Tick({ label, on, onChange }: Props) {
+export function Checkbox({ label, on, onChange }: Props) {
   const id = useId();
   return (
     <div className="flex items-center gap-2">
-      <Checkbox.Root
+      <RadixCheckbox.Root
         id={id}
         checked={on}
         onCheckedChange={(checked) => onChange(checked === true)}
         className="grid h-6 w-6 shrink-0 place-items-center rounded-sm border-2 border-edge bg-sheet data-[state=checked]:border-ink data-[state=checked]:bg-ink"
       >
-        <Checkbox.Indicator className="font-bold text-[0.8125rem] text-paper leading-none">
+        <RadixCheckbox.Indicator className="font-bold text-[0.8125rem] text-paper leading-none">
           ✓
-        </Checkbox.Indicator>
-      </Checkbox.Root>
+        </RadixCheckbox.Indicator>
+      </RadixCheckbox.Root>
       <label htmlFor={id} className="text-[0.875rem]">
         {label}
       </label>
