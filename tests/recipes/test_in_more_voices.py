@@ -286,3 +286,128 @@ def test_marinated_with_everything() -> None:
 def test_which_food_a_step_names(line: str, text: str, *, named: bool) -> None:
     (item,) = read_ingredients((line,))
     assert is_named(item, text) == named
+
+
+def seasoned(done: Converted) -> set[str]:
+    """Names of what goes onto the raw meat."""
+    return {line.name for line in done.lines if line.when == "season"}
+
+
+def when_of(done: Converted, name: str) -> list[str]:
+    """Where a food goes, by its name."""
+    return [line.when for line in done.lines if name in line.name]
+
+
+def test_an_oven_that_is_switched_on_is_no_work_of_ours() -> None:
+    assert "150C" not in told(of("short_ribs_of_the_neighbour"))
+
+
+def test_charred_in_an_oven_is_not_over_coals() -> None:
+    done = of("ribs_charred_in_the_oven")
+    assert done.finish.kind == "broiler"
+    # nothing is fried, so the oil is rubbed on as the recipe does
+    assert "sesame oil" in seasoned(done)
+    ginger = next(line for line in done.lines if line.name == "ginger")
+    assert (ginger.unit, ginger.when) == ("thumb", "finish")
+
+
+def test_season_heavy_is_with_all_that_seasons() -> None:
+    done = of("plate_ribs_seasoned_heavy")
+    assert {"coarse pepper", "kosher salt", "granulated garlic"} <= seasoned(done)
+    assert "275F" not in told(done)
+
+
+def test_a_german_rind_that_is_crisped_and_a_powder_by_its_short_name() -> None:
+    done = of("schweineschulter_mit_biersosse")
+    assert "crackling" in done.understood.crust.characters
+    assert "Paprikapulver" in seasoned(done)
+
+
+def test_a_forum_that_abbreviates_its_rub() -> None:
+    """It was refused: “pork scotch” was told, and not listed; four chunks were nineteen cubes."""
+    done = of("forum_pork_scotch")
+    assert (done.understood.mass_kg, done.understood.count) == (1.8, 4)
+    assert {"smoked paprika", "salt", "cumin", "chilli powder"} <= seasoned(done)
+    assert done.plan.hold_min == 60
+
+
+def test_cinnamon_is_the_cinnamon_stick() -> None:
+    assert when_of(of("brisket_bao"), "cinnamon sticks") == ["pot"]
+
+
+def test_salted_meat_is_not_rubbed_with_the_spices_of_the_sauce() -> None:
+    done = of("ragu_in_a_paragraph")
+    assert "red pepper flakes" not in seasoned(done)
+    assert when_of(done, "fennel seeds") == ["pot"]
+
+
+def test_what_is_poured_over_the_meat_is_no_glaze() -> None:
+    """Soy, pear and sugar were brushed on under the broiler; they are what it braises in."""
+    done = of("galbi_jjim")
+    assert when_of(done, "soy sauce") == ["pot"]
+    assert when_of(done, "Asian pear") == ["pot"]
+    assert done.finish.kind == "glaze"  # boiled down uncovered, basting
+
+
+def test_a_name_of_three_hours_is_a_heading() -> None:
+    done = of("three_two_one")
+    assert not any("method" in line.name for line in done.lines)
+    assert when_of(done, "Butter") == ["after"]  # of the foil; nothing is fried in it
+    assert done.understood.cooking.high_s == 6 * 3600
+
+
+def test_pepper_is_named_by_no_pepper_flakes() -> None:
+    done = of("vinegar_pork")
+    assert {"kosher salt", "brown sugar", "paprika", "black pepper", "cayenne"} <= seasoned(done)
+    assert when_of(done, "ketchup") == ["after"]
+
+
+def test_feeds_eight_at_the_end_of_a_mail() -> None:
+    assert of("mail_that_feeds_eight").plates == 8
+
+
+def test_a_cream_in_capitals_is_made_apart() -> None:
+    """It was bought, its lemon went into the juice, and “everything” was the whole recipe."""
+    done = of("brisket_with_a_cream")
+    assert {line.when for line in done.lines if line.name == "crème fraîche"} == {"beside"}
+    assert when_of(done, "thyme sprigs") == ["pot"]
+    assert "brown sugar" not in seasoned(done)
+
+
+def test_a_sauce_on_one_line_with_a_drop_of_colour() -> None:
+    done = of("takeaway_ribs")
+    parts = {part.name: len(part.lines) for part in done.understood.recipe.parts}
+    assert parts["sauce"] == 5
+    assert when_of(done, "sesame seeds") == ["beside"]
+
+
+def test_what_is_mixed_and_rubbed_over_the_flesh() -> None:
+    done = of("pork_with_fennel")
+    assert {"fennel seeds", "garlic"} <= seasoned(done)
+    assert "crackling" in done.understood.crust.characters  # “until the skin puffs”
+    lemon = [line.amount for line in done.lines if line.name == "lemon"]
+    assert lemon == [(0.5, 0.5), (0.5, 0.5)]
+
+
+def test_a_slurry_of_the_list_is_thickened_once() -> None:
+    assert "Whisk slurry" not in told(of("short_ribs_on_a_page"))
+
+
+def test_a_card_that_sets_the_oven_first() -> None:
+    """All its work stood behind the heat, so shallots and garlic went in after pressure."""
+    done = of("card_with_the_oven_first")
+    assert done.understood.cooking.method == "oven_lid"
+    assert when_of(done, "Shallots") == ["sear"]
+    assert when_of(done, "mushrooms") == ["after"]
+
+
+def test_a_mop_that_is_poured_in_braises() -> None:
+    done = of("brisket_with_a_mop")
+    assert when_of(done, "beef broth") == ["pot"]
+    assert "Leave it covered in the refrigerator" in told(done)
+
+
+def test_what_is_blended_with_the_herbs_stays_one_sauce() -> None:
+    done = of("chile_verde")
+    assert when_of(done, "tomatillos") == ["top"]
+    assert when_of(done, "cumin") == ["pot"]  # it goes in with the onion

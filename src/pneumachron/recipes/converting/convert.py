@@ -21,7 +21,9 @@ from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
+from pneumachron.recipes.converting.marinade import in_marinade, soaked_lines
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
+from pneumachron.recipes.converting.naming import named_in
 from pneumachron.recipes.converting.parts import (
     blended_lines,
     brushes_the_sauce,
@@ -35,23 +37,22 @@ from pneumachron.recipes.converting.pot_work import (
     is_browned,
     is_soup,
     poured_in,
+    slurry_water,
     softened_lines,
 )
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.rules import RUB_SUGAR_KG_PER_KG, apply_rule
 from pneumachron.recipes.converting.seasoning import (
+    SEASONED,
     binders_in_the_pot,
     bought_cured,
     cured_lines,
-    in_marinade,
     rubbed_lines,
     shared_lines,
-    slurry_water,
-    soaked_lines,
     sprayed_lines,
 )
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
-from pneumachron.recipes.converting.steps import Work, write_steps
+from pneumachron.recipes.converting.steps import Work, is_simmered_off, write_steps
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, foods_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -139,6 +140,10 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     finish = _finish_of(plan, chosen, glazed=glazed)
     dry = understood.cooking.method not in WET
     sears = is_browned(understood) or (dry and cut_by_id(understood.cut).sears)
+    if not (sears or any(_is_fried(line) for line in lines)):
+        oiled = named_in(understood, SEASONED)
+        deep = {mark.index for mark in marks if mark.rule == "fat_limited"}
+        lines = [line if line.origin in deep else _unfried(line, oiled) for line in lines]
     on_steps, kept, cures = step_marks(understood, plan, choices, lines)
     work = Work(
         understood=understood,
@@ -166,6 +171,17 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         plates=choices.plates or (understood.plates or None),
         allergens=_allergens(lines),
     )
+
+
+def _is_fried(line: OutLine) -> bool:
+    return line.when == "sear" and line.food.kind != "fat" and not is_simmered_off(line)
+
+
+def _unfried(line: OutLine, oiled: frozenset[int]) -> OutLine:
+    """Fat where nothing is fried: rubbed on with the seasoning, or melted into the juice."""
+    if line.when != "sear" or line.food.kind != "fat":
+        return line
+    return replace(line, when="season" if line.origin in oiled else "after")
 
 
 def _finish_of(plan: Plan, kind: FinishKind | None, *, glazed: bool) -> Finish:

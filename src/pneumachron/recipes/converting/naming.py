@@ -68,6 +68,10 @@ def is_named(item: Ingredient, text: str) -> bool:
         last = words[-2]
     if "dijon" in words:
         last = "mustard"
+    if last.endswith("pulver") and last.removesuffix("pulver") not in _NO_POWDERS:
+        last = last.removesuffix("pulver")
+    if words[-1] == "pepper" and _PODS.isdisjoint(words):
+        return name in text or _GROUND_PEPPER.search(text) is not None
     if last == "butter":  # and no “Butterschmalz”
         return name in text or re.search(r"\bbutter\b", text) is not None
     if words[-1] in {"pepper", "peppers"} and not _PODS.isdisjoint(words):
@@ -96,6 +100,10 @@ _BEHIND = re.compile(
 )
 """What German says of a spice behind its name: “Paprika edelsüß”."""
 _ANYTHING = frozenset({"hot", "sweet", "brown", "thick", "dark", "light", "white", "red"})
+_NO_POWDERS = frozenset({"back", "knoblauch", "zwiebel"})
+"""“Knoblauch” in a step is the cloves; “Paprika” is the powder."""
+_GROUND_PEPPER = re.compile(r"\bpepper(?!s\b)\w*(?! (?:flakes|jack|sauce|jelly|paste|strips)\b)")
+"""“Pepper flakes” are a chilli."""
 _PODS = frozenset({"bell", "sweet", "red", "green", "yellow", "orange", "pointed", "romano"})
 """“Red bell pepper” is not the pepper beside the salt."""
 _ANY_SAUCE = frozenset(
@@ -103,7 +111,25 @@ _ANY_SAUCE = frozenset(
 )
 """“Thin sauce”, “your favorite sauce”: the steps call it the sauce."""
 _GENERIC = frozenset(
-    {"powder", "sauce", "flakes", "seeds", "seed", "leaves", "syrup", "bulb", "bulbs"}
+    {
+        "powder",
+        "sauce",
+        "flakes",
+        "seeds",
+        "seed",
+        "leaves",
+        "syrup",
+        "bulb",
+        "bulbs",
+        "stick",
+        "sticks",
+        "pod",
+        "pods",
+        "quill",
+        "quills",
+        "stalk",
+        "stalks",
+    }
 )
 """Words that come after what a thing is."""
 

@@ -69,7 +69,7 @@ def _is_made_late(understood: Understood, name: str) -> bool:
     made = re.compile(
         rf"\b(?:for|make|prepare|cook) (?:the |your )?{re.escape(bare)}\b"
         rf"|\b(?:stir|whisk|shake|mix) (?:the |your )?(?:{re.escape(bare)}|sauce)(?: ingredients)?"
-        r" (?:together|until|till)\b",
+        r" (?:in an? (?:\w+ )?(?:jar|bowl|bottle|jug)\b|together|until|till)",
         re.I,
     )
     late = around(understood.said, *main)[1]
@@ -190,10 +190,24 @@ def blended_lines(understood: Understood) -> frozenset[int]:
         return frozenset()
     early, _ = around(understood.said, *cooking.main)
     rows = [
-        named for step in early for text in sentences_in(step)
-        if _BLENDED.search(text) and len(named := rows_named(understood, text)) > 1
+        named for step in early for text in _blended_sentences(step)
+        if len(named := rows_named(understood, text)) > 1
     ]  # fmt: skip
     return frozenset().union(*rows)
+
+
+def _blended_sentences(step: str) -> Iterator[str]:
+    """What is blended, with what was charred for it: “Broil the peppers. Blend with the herbs.”"""
+    sentences = sentences_in(step)
+    for place, text in enumerate(sentences):
+        if _BLENDED.search(text):
+            with_it = _BLENDED_WITH.match(text) and not WITH_THE_MEAT.search(step)
+            yield " ".join(sentences[: place + 1]) if with_it else text
+
+
+_BLENDED_WITH = re.compile(
+    r"\W*(?:then )?(?:blend|blitz|whizz?|pur[eé]e) (?:it |them |all )?with\b", re.I
+)
 
 
 _OWN_PAN = any_of(r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b")
@@ -240,6 +254,13 @@ _ONTO_RAW = any_of(
 """What is mixed there is a rub."""
 
 
+_ALL_POURED = any_of(
+    r"^\W*(?:then )?(?:pour|tip|add)\b(?![^.;]*\b(?:half|some|third|slow cooker)\b)[^.;]*"
+    r"\b(?:over|on|onto|to|with)\b[^.;]*\b(?:ribs?|meat|pork|beef|brisket|shoulder|pot|pan)\b"
+)
+"""“Pour over the ribs with the water in a heavy pot.”"""
+
+
 def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
     """What the steps stir together apart from the meat, and brush on later: a glaze.
 
@@ -259,6 +280,9 @@ def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
         onto_raw = any(_ONTO_RAW.search(text) for text in sentences[place + 1 : place + 2])
         if onto_raw and sentence not in late:
             continue
+        poured = any(_ALL_POURED.search(text) for text in sentences[place + 1 : place + 2])
+        if poured and sentence not in late:
+            continue  # the meat cooks in it
         put_on = next(
             (found for text in sentences[place + 1 :] if (found := _PUT_ON.search(text))), None
         )

@@ -138,3 +138,19 @@ def is_soup(understood: Understood) -> bool:
     return bool(_SOUP.search(understood.recipe.title)) or any(
         "into bowls" in text for text in steps
     )
+
+
+def slurry_water(understood: Understood) -> frozenset[int]:
+    """“3 Tbsp cold water” under the starch that a step stirs with it: both go in at the end."""
+    items = understood.ingredients
+    kinds = {item.index: item.kind for item in items}
+    sentences = [text.lower() for step in understood.said for text in sentences_in(step)]
+    found = set()
+    for item in items:
+        beside = kinds.keys() & {item.index - 1, item.index + 1}
+        starches = [items[row] for row in beside if kinds[row] in {"starch", "flour"}]
+        if item.food.words == "water" and any(
+            is_named(starch, text) and "water" in text for starch in starches for text in sentences
+        ):
+            found.add(item.index)
+    return frozenset(found)

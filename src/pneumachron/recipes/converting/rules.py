@@ -18,7 +18,7 @@ from pneumachron.recipes.converting.context import (
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.naming import is_some_sauce
-from pneumachron.recipes.converting.seasoning import SPRAYED
+from pneumachron.recipes.converting.seasoning import LEAVES, SPRAYED
 from pneumachron.recipes.converting.sides import takes_long
 from pneumachron.recipes.model import PartRole
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind, foods
@@ -109,11 +109,11 @@ def _spirit(context: ConversionContext, item: Ingredient) -> ConvertedLines:
 
 
 def _acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    if item.index in context.rubbed or item.line.low is None:
+    if item.index in context.rubbed | context.blended or item.line.low is None:
         return _kept("pot")(context, item)
-    if item.index in context.blended:
-        return ConvertedLines((plain_line(context, item, "pot"),), None)
-    factor = (1.0 - ACID_AFTER_SHARE) * context.pouring.ratio
+    # a lemon follows no liquid: nobody measures a quarter of one
+    ratio = context.pouring.ratio if item.line.unit else 1.0
+    factor = (1.0 - ACID_AFTER_SHARE) * ratio
     before = plain_line(context, item, "pot", factor)
     after = replace(before, when="after")
     return ConvertedLines((before, after), "acid_halved")
@@ -388,7 +388,7 @@ def _is_of_a_spray(context: ConversionContext, item: Ingredient) -> bool:
     recipe = context.understood.recipe
     under = any(item.index in part.lines and SPRAYED.search(part.name) for part in recipe.parts)
     # a sweet mop is brushed on at the end as well
-    thin = item.kind in _SPRAYED | _IN_A_SPRAY
+    thin = item.kind in _SPRAYED | _IN_A_SPRAY and item.index in context.sprayed
     return (under and thin) or _SPRITZ.match(recipe.ingredients[item.index]) is not None
 
 
@@ -396,9 +396,10 @@ _IN_A_SPRAY: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb
 
 
 def _kind_of(context: ConversionContext, item: Ingredient) -> Kind:
-    """Leaves that are rubbed on are a spice."""
-    leaves = item.index in context.rubbed and item.kind in {"fresh_herb", "woody_herb"}
-    return "spice" if leaves else item.kind
+    """What is rubbed on is a spice, vegetables that are blended a thick sauce."""
+    blended = item.index in context.blended and item.kind in {"tender_veg", "fresh_herb"}
+    rubbed = item.index in context.rubbed and item.kind in LEAVES
+    return "thick" if blended else "spice" if rubbed else item.kind
 
 
 SHARED = 0.5

@@ -1,7 +1,10 @@
-"""What is rubbed on, sprayed on, cured or marinated, and for how long."""
+"""What is rubbed on, sprayed on or cured, and for how long."""
 
 import re
+from collections.abc import Sequence
+from itertools import pairwise
 
+from pneumachron.recipes.converting.marinade import NIGHT, OVERNIGHT_S
 from pneumachron.recipes.converting.naming import (
     before_the_heat,
     is_named,
@@ -9,7 +12,6 @@ from pneumachron.recipes.converting.naming import (
     rows_named,
 )
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
-from pneumachron.recipes.understanding.device import SIMMER
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Kind, foods_in
 from pneumachron.recipes.understanding.patterns import any_of
@@ -17,7 +19,7 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 SEASONED = any_of(
-    r"\brub\b|\brubbed (?:\w+ )?(?:with|in)\b",
+    r"\brub\b|\brubbed (?:\w+ )?(?:with|in|w/)(?!\w)",
     r"\bseason\b(?! ?(?:[.;]|$|to taste))|\bseasoned with\b",
     r"\bsalt the",
     r"\bsalt (?:and|&|n) pepper (?:the |both |all )*"
@@ -85,11 +87,6 @@ def _in_brine(understood: Understood) -> frozenset[int]:
 
 
 SPRAYED = any_of(r"\bsprit?z", r"\bbespr(ü|ue)h\w*", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b")
-MARINATED = any_of(
-    r"\bmarinat", r"\bmarinade",
-    r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
-    r"(bowl|bag|dish|tub|container) with\b",
-)  # fmt: skip
 
 
 def sprayed_lines(understood: Understood) -> frozenset[int]:
@@ -98,12 +95,17 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
     told = {
         row for part in understood.recipe.parts if SPRAYED.search(part.name) for row in part.lines
     }
+    sentences = [text for step in understood.said for text in sentences_in(step)]
     poured = " ".join(
-        text for step in understood.said for text in sentences_in(step)
-        if _UNDER_A_LID.search(text) and not SPRAYED.search(text)
-    )  # fmt: skip
+        text for text in sentences if _UNDER_A_LID.search(text) and not SPRAYED.search(text)
+    )
+    if any(_MOP_POURED.search(text) for text in sentences):
+        told = set()  # the meat is braised in it
     # "spritz with the stock hourly", and then braise it in the stock
     return (named_in(understood, SPRAYED) - rows_named(understood, poured)) | own | told
+
+
+_MOP_POURED = any_of(r"\bmop\b[^.;]{0,20}\bpour\b", r"\bpour\b[^.;]{0,30}\bmop\b")
 
 
 _UNDER_A_LID = any_of(
@@ -126,71 +128,6 @@ def binders_in_the_pot(understood: Understood) -> frozenset[int]:
 _STIRRED_IN = any_of(
     r"\b(pour|add|stir|whisk|tip)\b.*\b(stock|broth|wine|beer|ale|stout|cider|juice|water)\b"
 )
-_SOAKS: frozenset[Kind] = frozenset(
-    {"dairy", "acid", "thick", "binder", "unknown", "fresh_herb", "tender_veg"}
-)
-"""What is sweet as well is left out of the marinade and comes on fresh with the finish."""
-
-
-def in_marinade(understood: Understood) -> frozenset[int]:
-    """Lines in a marinade with the raw meat: named by such a step, or under its heading."""
-    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
-    rows = {
-        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
-    }
-    # under a heading of its own it is complete: what stands under another goes in later
-    others = {
-        row for part in understood.recipe.parts if rows and part.role != "marinade"
-        for row in part.lines
-    }  # fmt: skip
-    apart = _rows_of_used(understood) | _rows_soaked_apart(understood) | others
-    named = named_in(understood, MARINATED)
-    if any(_IN_EVERYTHING.search(step) for step in understood.said):
-        named = frozenset(
-            item.index for item in understood.ingredients if item.kind not in {"beside", "fat"}
-        )
-    return ((named - apart) | frozenset(rows)) - meat
-
-
-_IN_EVERYTHING = any_of(
-    r"\bmarinat\w*\b[^.;]{0,20}\b(?:with|in) (?:everything|all (?:the )?(?:rest|others?|"
-    r"(?:other )?ingredients))\b"
-)
-
-
-def _rows_soaked_apart(understood: Understood) -> frozenset[int]:
-    """“Soak the prunes in the brandy”, beside a marinade: that is for later."""
-    told = " ".join(
-        text for step in understood.said for text in sentences_in(step)
-        if _SOAKED_APART.search(text) and not WITH_THE_MEAT.search(text)
-    )  # fmt: skip
-    return rows_named(understood, told)
-
-
-_SOAKED_APART = any_of(r"\bsoak\b", r"\bplump\b", r"\bsteep\b")
-
-
-def _rows_of_used(understood: Understood) -> frozenset[int]:
-    """Lines that only stand beside a marinade which is cooked.
-
-    “Stir in the purée, then pour in the marinade and let it boil.”
-    """
-    used = [step for step in understood.said if _USED.search(step)]
-    soaks = " ".join(
-        step for step in understood.said if MARINATED.search(step) and not _USED.search(step)
-    )
-    return frozenset().union(*(rows_named(understood, step) for step in used)) - rows_named(
-        understood, soaks
-    )
-
-
-_USED = any_of(
-    r"\b(pour|tip|strain|add|return)\w* (in |over |back )?(the |any |all )?(\w+ )?marinade\b"
-    r"[^.;]*\b(boil|simmer|bubble|reduce)",
-    r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
-)
-
-
 _SOME_OF_IT = any_of(
     r"\b(rub|pour|coat|spread|brush|toss|marinate|add|smear|cover)\w*\b[^.;]*"
     r"\b(half|some|most|a third|two[- ]thirds|three[- ]quarters|1/2|2/3|3/4)\b",
@@ -224,26 +161,8 @@ def shared_lines(understood: Understood) -> frozenset[int]:
     return frozenset()
 
 
-def soaked_lines(understood: Understood) -> frozenset[int]:
-    """Those of a marinade that are thick or sharp, and wiped off with it."""
-    found = in_marinade(understood)
-    paste = any(_TO_A_PASTE.search(text) for step in understood.said for text in sentences_in(step))
-    kinds = _SOAKS | _GROUND if paste else _SOAKS
-    return frozenset(
-        item.index for item in understood.ingredients if item.index in found and item.kind in kinds
-    )
-
-
-_TO_A_PASTE = any_of(
-    r"(?<!the )(?<!tomato )\b(grind|blend|blitz|process|pound|pur[eé]e|whizz?)\b[^.;]*"
-    r"\b(marinade|(in)?to a paste|the paste)\b"
-)
-_GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb", "spice", "dried_herb", "chilli"})
-"""Garlic, ginger and spices of a paste are not fried out of it."""
-
-
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
-_LEAVES = {"fresh_herb", "woody_herb", "aromatic"}
+LEAVES: frozenset[Kind] = frozenset({"fresh_herb", "woody_herb", "aromatic"})
 """“Coriander” in a rub is no bunch of leaves, nor “garlic” cloves to fry."""
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
@@ -252,7 +171,7 @@ _RUB_THE_MEAT = any_of(
     r"\bcoat\w* with [^.;]{0,40}\brub\b",
     r"(^|[.;:] )(season|rub)(,| and (put|lay|brown|sear|place)|[.;])",
     r"\btrim,? (and|&) season\b|\bseason (and|&) (put|lay|brown|sear|place)\b",
-    r"\b(rub|season) (generously|heavily|well|liberally|all over)\b",
+    r"\b(rub|season) (generously|heav(?:il)?y|hard|well|liberally|all over)\b",
 )
 
 
@@ -285,11 +204,13 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     plain = rubs and not spices & named
     wet = binders_in_the_pot(understood)
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    rub |= _mixed_to_rub(understood, early)
+    stirred = _stirred_spices(understood, early)
     named |= rub | {item.index for item in understood.ingredients if _BINDS.match(item.line.raw)}
     all_spices = plain or bool(re.search(said, text))
     others = " ".join(
         text for step in understood.said for text in sentences_in(step)
-        if not SEASONED.search(text)
+        if not (SEASONED.search(text) or _OF_A_PART.search(text))
     ).lower()  # fmt: skip
     # "season the meat", and the mustard is whisked into the sauce by another step
     elsewhere = {
@@ -300,10 +221,49 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         item.index
         for item in understood.ingredients
         if not _LEFT_WHOLE.search(item.line.raw)
-        and (item.kind in _RUB_KINDS or (item.index in rub and item.kind in _LEAVES))
-        and item.index not in wet
+        and (item.kind in _RUB_KINDS or (item.index in rub and item.kind in LEAVES))
+        and item.index not in wet | stirred
         and (item.index in named or (all_spices and item.index not in elsewhere))
     )
+
+
+_OF_A_PART = any_of(r"\b(?:sauce|glaze|marinade|dressing|slaw) ingredients\b")
+"""“Shake the sauce ingredients until the sugar dissolves” is not about the rub's sugar."""
+
+
+def _stirred_spices(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+    """Spices that the steps cook with the onions: “season the pork” does not mean them."""
+    stirred = " ".join(
+        text for step in early for text in sentences_in(step)
+        if _COOKED_IN.search(text) and not (SEASONED.search(text) or MIXED.search(text))
+    )  # fmt: skip
+    named = rows_named(understood, stirred)
+    return frozenset(
+        item.index for item in understood.ingredients
+        if item.index in named and item.kind in _SPICE_KINDS
+    )  # fmt: skip
+
+
+_COOKED_IN = any_of(
+    r"\b(?:cook|fry|saut[eé]|soften|sweat|sizzle)\b",
+    r"\b(?:stir in|add)\b[^.;]*\b(?:garlic|onions?|ginger|tomato(?:es)?|paste|pur[eé]e)\b",
+)
+
+
+def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+    """“Mix the garlic, the fennel seeds and the oil. Rub over the flesh.”"""
+    sentences = [text for step in early for text in sentences_in(step)]
+    rows = (
+        rows_named(understood, text)
+        for text, following in pairwise(sentences)
+        if MIXED.search(text) and not WITH_THE_MEAT.search(text) and _THEN_RUBBED.match(following)
+    )
+    return frozenset().union(*rows)
+
+
+_THEN_RUBBED = any_of(
+    r"^\W*(?:then )?(?:rub|massage|smear|pat|press|spread)\b(?! the (?:base|bottom))"
+)
 
 
 _ON_RAW_MEAT = any_of(
@@ -366,53 +326,8 @@ def is_just_seasoned(understood: Understood) -> bool:
     return told and not is_cured(understood)
 
 
-def slurry_water(understood: Understood) -> frozenset[int]:
-    """“3 Tbsp cold water” under the starch that a step stirs with it: both go in at the end."""
-    items = understood.ingredients
-    kinds = {item.index: item.kind for item in items}
-    sentences = [text.lower() for step in understood.said for text in sentences_in(step)]
-    found = set()
-    for item in items:
-        beside = kinds.keys() & {item.index - 1, item.index + 1}
-        starches = [items[row] for row in beside if kinds[row] in {"starch", "flour"}]
-        if item.food.words == "water" and any(
-            is_named(starch, text) and "water" in text for starch in starches for text in sentences
-        ):
-            found.add(item.index)
-    return frozenset(found)
-
-
-OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
 _RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b", r"\brefrigerat", r"\bfridge\b",
                 r"\bchill\b", r"\bset aside\b")  # fmt: skip
-_COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bchill\b", r"\bovernight\b")
-DAY_S = 86400.0
-_DAYS = re.compile(r"\b(?P<low>[1-9])(?:\s?(?:-|–|to|or)\s?(?P<high>[1-9]))? days?\b", re.I)
-_NIGHT = re.compile(r"\bovernight\b|\bnight before\b|\bday before\b", re.I)
-
-
-def marinating_s(understood: Understood) -> tuple[float, float] | None:
-    """How long the recipe marinates [s]; None when it does not say."""
-    main = understood.cooking.main
-    steps = understood.recipe.steps if main is None else understood.recipe.steps[: main[0] + 1]
-    for step in steps:
-        # the rest before carving is no marinade, and what boils is none any more
-        texts = [
-            text for text in sentences_in(step)
-            if (MARINATED.search(text) or _COLD.search(text))
-            and not (_USED.search(text) or SIMMER.search(text))
-        ]  # fmt: skip
-        for sentence in texts:
-            if _NIGHT.search(sentence):
-                return OVERNIGHT_S
-            if days := _DAYS.search(sentence):
-                return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
-            if spans := durations_in(sentence):
-                return spans[0].low_s, spans[0].high_s
-        # "The night before, put the ribs in the wine. Cover and chill."
-        if texts and _NIGHT.search(step):
-            return OVERNIGHT_S
-    return None
 
 
 def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
@@ -424,7 +339,7 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
         late = index > max(understood.cooking.steps, default=index)
         if late or index in understood.cooking.steps or theme_of(step) != "season":
             continue
-        if _NIGHT.search(step):
+        if NIGHT.search(step):
             return OVERNIGHT_S
         for sentence in sentences_in(step):
             spans = durations_in(sentence) if _RESTS.search(sentence) else []

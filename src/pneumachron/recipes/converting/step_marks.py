@@ -23,6 +23,7 @@ from pneumachron.recipes.converting.themes import (
     theme_of,
 )
 from pneumachron.recipes.understanding.crust import glazes
+from pneumachron.recipes.understanding.ingredients import foods_in
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -171,7 +172,11 @@ _THICKENER = any_of(r"\bcorn ?(?:starch|flour)\b", r"\barrowroot\b", r"\bslurry\
 
 def thickens_with_more(understood: Understood, text: str) -> bool:
     """Whether a text thickens with what the list of ingredients does not have."""
-    listed = any(item.kind in {"starch", "flour"} for item in understood.ingredients)
+    listed = any(
+        food.kind in {"starch", "flour"}
+        for item in understood.ingredients
+        for food in foods_in(item)
+    )
     return not listed and _THICKENER.search(text) is not None
 
 

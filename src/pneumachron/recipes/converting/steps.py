@@ -27,13 +27,13 @@ from pneumachron.core.procedure.to_table import (
 )
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
+from pneumachron.recipes.converting.marinade import marinating_s
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.naming import rows_named
 from pneumachron.recipes.converting.parts import strewn_late
 from pneumachron.recipes.converting.pot_work import has_rind, is_soup, shreds
 from pneumachron.recipes.converting.seasoning import (
     is_just_seasoned,
-    marinating_s,
     rub_rest_s,
     unlisted_seasonings,
 )
@@ -185,8 +185,8 @@ def _sear(work: Work) -> OutStep | None:
 
 def _soften(work: Work) -> OutStep | None:
     early = [line for line in work.lines if line.when == "sear" and line.food.kind != "fat"]
-    off = listed([line.name for line in early if _is_simmered_off(line)])
-    first = listed([line.name for line in early if not _is_simmered_off(line)])
+    off = listed([line.name for line in early if is_simmered_off(line)])
+    first = listed([line.name for line in early if not is_simmered_off(line)])
     if not (first or off or work.sears):
         return None
     said = [_say("deglaze")] if first or work.sears else []
@@ -200,7 +200,7 @@ def _soften(work: Work) -> OutStep | None:
 _SIMMERED_OFF = frozenset({"prepared-simmered", "prepared-boiled_off"})
 
 
-def _is_simmered_off(line: OutLine) -> bool:
+def is_simmered_off(line: OutLine) -> bool:
     """Wine, beer or spirits: they are poured in and simmered, not softened."""
     return line.prepared is not None and line.prepared.code in _SIMMERED_OFF
 

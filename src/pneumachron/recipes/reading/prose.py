@@ -26,7 +26,7 @@ _MEAT = re.compile(
     rf"(?:{HEAVY_UNIT}|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){{0,4}}?"
     r"(?:butts?|shoulders?|briskets?|packers?|points?|flats?|(?:short |spare |back )?ribs?"
     r"|spareribs|baby backs"
-    r"|picnics?|wings)"
+    r"|picnics?|wings|(?<=pork )(?:scotch|collars?|necks?|blades?)\b)"
     r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?)(?: of)? (?:[a-z.-]+ ){0,3}?"
     r"(?:ribs|baby backs|st\.? louis\b(?!-?(?:style|cut)? (?:spare ?)?ribs?)|spares\b)"
     rf"(?:[^.!?]{{0,60}}?{_HEAVY} (?:a|per|to the) (?:rack|slab)"

@@ -188,7 +188,9 @@ def _capitals_are_headings(rows: list[Row]) -> None:
 
 _A_WORD = re.compile(r"[^\W\d_]{3}")
 _NAMES_A_PART = re.compile(
-    r"\b(?:SAUCE|GLAZE|RUB|MARINADE|DRESSING|SALSA|SLAW|GRAVY|BRINE|TOPPING|CRUST|MOP)$"
+    r"\b(?:SAUCE|GLAZE|RUB|MARINADE|DRESSING|SALSA|SLAW|GRAVY|BRINE|TOPPING|CRUST|MOP|PASTE"
+    r"|PICKLES?|(?<!SOUR )(?<!DOUBLE )(?<!HEAVY )(?<!SINGLE )CREAM|RELISH|CHUTNEY|SALAD"
+    r"|GREMOLATA|DUMPLINGS)$"
 )
 """“PLUM SAUCE” among foods in small letters is made below, and not bought."""
 _OF_A_DISH = re.compile(

@@ -237,16 +237,17 @@ def _foods_of(part: str, rest: str) -> list[str]:
         return _all_counted(rest)
     foods: list[str] = []
     barred = _BARS.split(rest, MOST_ON_A_LINE)
-    for text in barred if len(barred) > 1 else _COMMAS.split(rest, MOST_ON_A_LINE):
+    for told in barred if len(barred) > 1 else _COMMAS.split(rest, MOST_ON_A_LINE):
+        text = _A_DROP.sub("1 drop of", told)
         look = look_at(text)
-        if look.work > max(look.food, 0.0):
+        if look.work > max(look.food, 0.0) and not (foods and _is_counted(text)):
             return []
         each = bool(foods) and re.search(r"\beach\b", foods[-1], re.I) is not None
         if each and look.food > 0.0 and not _is_counted(text):
             foods[-1] += f", {text}"  # “1 T each chili powder, garlic powder, pepper”
             continue
         served = role == "beside" and len(text.split()) <= MOST_SERVED_WORDS
-        if look.food > 0.0 or not foods or served:
+        if look.food > 0.0 or not foods or served or _is_counted(text):
             foods.append(text)
         else:  # "2 cloves garlic, minced together"
             foods[-1] += f", {text}"
@@ -255,6 +256,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
     return foods if len(foods) > 1 or one else []
 
 
+_A_DROP = re.compile(r"^(?:a )?drop of\b", re.I)
+"""A noun there, and no work."""
 _OF_ONE_FOOD: frozenset[PartRole] = frozenset({"glaze", "sauce", "marinade", "rub"})
 """“Glaze: 2 tbsp honey” is a part of one food."""
 

@@ -31,8 +31,8 @@ _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
         any_of(
             r"\bcrackl(e|es|ing|ings|y)\b",
             r"\bcrisp (skin|rind)\b|\b(skin|rind)\b[^.;]{0,30}\b(shatter|crisp)",
-            r"\b(skin|rind)\b.{0,200}\bblister",
-            r"\bschwarte\b.{0,400}\bknusprig|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",
+            r"\b(skin|rind)\b.{0,200}\b(blister|puffs?\b)",
+            r"\bschwarte\b.{0,400}\b(?:knusprig|kross|r(?:ö|oe)sch|aufpopp|aufpuff)|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",
         ),
     ),
 )
@@ -54,13 +54,14 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
             r"\b(lid|foil) off\b.{0,50}\b(colou?r|brown|crust|crackl|crisp|bark|bast|sticky)",
             r"\buncover\w*\b.{0,40}\b(bast(e|ing)|glaz|colou?r|crust)",
-            r"\bgrill\b.{0,30}\bknusprig|\bknusprig.{0,30}\b(grill|brat|back|bräun)|\bübergrill",
+            r"\bgrill\b.{0,30}\bknusprig|\b(knusprig|kross).{0,30}\b(grill|brat|back|bräun)"
+            r"|\bübergrill",
         ),
     ),
     (
         "grill",
         any_of(
-            r"\bdirect heat\b", r"\bchar(red)?\b(?!coal)", r"\b(on|over|onto) (the|a) (hot )?"
+            r"\bdirect heat\b", r"\b(on|over|onto) (the|a) (hot )?"
             r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)",
             r"\bgrill (it|them|the|for|each|briefly|over|\d)", r"\b(medium-)?hot grill\b",
         ),
@@ -99,14 +100,24 @@ _HOTTER = any_of(
 """Of an oven; on the stove the same words only hurry the sauce."""
 
 
+_BOILED = any_of(r"\b(?:boil|bubbl|simmer|reduc)\w*\b(?![^.;]*\b(?:broil\w*|oven)\b)")
+_CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
+"""Over coals; where the meat cooks in an oven, close under its heat."""
+
+
 def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     """The last way to a crust that is named after the long heat began."""
     words = " ".join((recipe.title, *recipe.steps))
     characters = tuple(name for name, pattern in _CHARACTERS if pattern.search(words))
     kind: FinishKind | None = None
+    in_oven = cooking.method in {"oven_lid", "oven_open"}
     for sentence in _later(recipe, cooking):
         kind = next((way for way, pattern in _WAYS if pattern.search(sentence)), kind)
-        if cooking.method in {"oven_lid", "oven_open"} and _HOTTER.search(sentence):
+        if kind == "broiler" and cooking.method == "simmer" and _BOILED.search(sentence):
+            kind = "glaze"  # nothing but the stove is hot
+        if _CHARRED.search(sentence):
+            kind = kind or ("broiler" if in_oven else "grill")
+        if in_oven and _HOTTER.search(sentence):
             kind = kind or "broiler"
     return Crust(kind, characters)
 

@@ -94,7 +94,8 @@ def _cubed(sentence: str) -> Cutting | None:
         size, off_bone = thickness_in(found[0]), _OFF_THE_BONE.search(found[0]) is not None
         if size is not None:
             return Cutting(cube_m=size, off_bone=off_bone)
-        if _CHUNKS.search(found[0]):
+        # “into 4 big chunks”: so many, and no stew
+        if _CHUNKS.search(found[0]) and not _PARTS.search(found[0]):
             return Cutting(chunks=True, off_bone=off_bone)
     return Cutting(cube_m=FIST_M) if _FISTS.search(sentence) else None
 

@@ -306,6 +306,10 @@ def _by_the_spoon(food: Food, line: Line) -> Food:
     return foods()["ground coriander"] if spice and not _LEAVES.search(line.raw) else food
 
 
+_SOAKED = re.compile(r"\b(?:soaked|rehydrated|covered|steeped) (?:in|with) .*$", re.I)
+"""“Soaked in hot water” makes no water of a chilli."""
+
+
 def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
     """Every line with what it is."""
     found = []
@@ -313,7 +317,7 @@ def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
         line = read_line(text)
         food = food_of(line.name)
         if food is UNKNOWN:
-            food = food_of(line.aside) if line.aside else UNKNOWN
+            food = food_of(_SOAKED.sub("", line.aside)) if line.aside else UNKNOWN
         food = _by_the_spoon(food, line)
         if line.low is None and _WATER.match(line.raw):
             line = replace(line, low=COVERING_L, high=COVERING_L, unit="l", name="water", aside="")

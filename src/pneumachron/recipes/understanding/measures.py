@@ -52,7 +52,7 @@ _WORDS: dict[str, str] = {
     "mug": r"mugs?",
     "ladle": r"ladles?(?:fuls?)?",
     "knob": r"knobs?",
-    "thumb": r"thumbs?",
+    "thumb": r"thumb(?:[- ]sized? (?:piece|knob|chunk|bit|lump)s?|s?)",
     "can": r"cans?|tins?",
     "jar": r"jars?",
     "bottle": r"bottles?|btls?|flaschen?",

@@ -91,6 +91,9 @@ def read_method(recipe: Recipe) -> Cooking:
         spans = [item for item in spans if not OVEN.search(_BRAISE.sub("", item.sentence))]
     spans = [item for item in spans if not _is_finish(item, first)]
     told_by = words_of_its_level if device == "slow" else _told_before
+    main = _where_it_is_done(recipe, first)
+    if main != (first.step, first.place):
+        told_by = _all_told
     method = _of_device(device, told_by(recipe, first)) if device else None
     more = _by_weight(recipe, first) - 1.0
     return Cooking(
@@ -103,9 +106,39 @@ def read_method(recipe: Recipe) -> Cooking:
         else None,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,
         # "4 hours with no peeking. … 6 to 8 hours total": both are the heat
-        steps=frozenset(item.step for item in (told if first.in_all else spans)),
-        main=(first.step, first.place),
+        steps=frozenset({main[0], *(item.step for item in (told if first.in_all else spans))}),
+        main=main,
     )
+
+
+_SET_FIRST = re.compile(r"\W*(?:gas|oven|\d{2,3} ?°|mark)\b", re.I)
+"""“Gas 2, 3 hrs.”, above all work of a card."""
+_BROWNS_MEAT = re.compile(
+    r"\b(?:brown|sear)\b[^.;]{0,30}\b(?:meat|beef|pork|brisket|ribs?|it|joint)\b"
+    r"|\b(?:meat|beef|pork|brisket|ribs?|joint) (?:browned|seared)\b",
+    re.I,
+)
+_INTO_THE_OVEN = re.compile(r"\b(?:oven|lid|cover)\b", re.I)
+
+
+def _where_it_is_done(recipe: Recipe, first: HeatSpan) -> tuple[int, int]:
+    """Step and sentence of the main heat; where the oven is set above all, where it goes in."""
+    here = (first.step, first.place)
+    if here != (0, 0) or not _SET_FIRST.match(first.sentence):
+        return here
+    later = [
+        ((step, place), text) for step, told in enumerate(recipe.steps)
+        for place, text in enumerate(sentences_in(told)) if (step, place) > here
+    ]  # fmt: skip
+    browned = [at for at, text in later if _BROWNS_MEAT.search(text)]
+    if not browned:
+        return here
+    shut = [at for at, text in later if at > browned[0] and _INTO_THE_OVEN.search(text)]
+    return shut[-1] if shut else browned[-1]
+
+
+def _all_told(recipe: Recipe, main: HeatSpan) -> str:
+    return " ".join((main.sentence, *recipe.steps))
 
 
 FAR_LONGER = 3.0

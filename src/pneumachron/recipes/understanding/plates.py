@@ -88,7 +88,7 @@ def read_plates(recipe: Recipe) -> float | None:
         (_without_stories(recipe.description), (_COUNTED, _SAID, _AT_THE_END)),
         *((text, (_AT_THE_END, _COUNTED, _FEEDS)) for text in recipe.notes),
         # “I'm doing mash for 24” is said of another dish
-        *((_FOR.sub("", text), (_AT_THE_END, _COUNTED)) for text in recipe.left_out),
+        *((_FOR.sub("", text), (_AT_THE_END, _COUNTED, _FEEDS)) for text in recipe.left_out),
         *((text, (_BARE_AT_THE_END, _BARE_AT_THE_END)) for text in recipe.steps[-1:]),
     ]
     for text, patterns in places:

@@ -62,9 +62,24 @@ def spelled_out(
                 named = [item for item in named if _may_be_served(item, told)]
             left = _names(_but(named, rest))
             text = f"{text[: rest.end()]} ({left}){text[rest.end() :]}"
-        text = _ALL.sub(lambda found: f"{found[0]} ({_names(_but(foods, found))})", text, count=1)
+        text = _ALL.sub(lambda found: _everything(found, foods, parts), text, count=1)
         found.append(text)
     return tuple(found)
+
+
+def _everything(found: re.Match[str], foods: list[Ingredient], parts: tuple[Part, ...]) -> str:
+    """All foods; of “for the cream, mix everything” only those under that heading."""
+    sentence = _ENDS_A_SENTENCE.split(found.string[: found.start()])[-1].lower()
+    rows = {
+        row for part in parts
+        if (name := _HEADING.sub("", part.name).strip(" :").lower()) and name in sentence
+        for row in part.lines
+    }  # fmt: skip
+    own = [item for item in foods if item.index in rows] or foods
+    return f"{found[0]} ({_names(_but(own, found))})"
+
+
+_ENDS_A_SENTENCE = re.compile(r"[.!?] ")
 
 
 def _may_be_served(item: Ingredient, told: str) -> bool:

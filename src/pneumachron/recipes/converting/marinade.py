@@ -1,0 +1,132 @@
+"""What the raw meat lies in before it is cooked, and for how long."""
+
+import re
+
+from pneumachron.recipes.converting.naming import named_in, rows_named
+from pneumachron.recipes.converting.themes import WITH_THE_MEAT
+from pneumachron.recipes.understanding.device import SIMMER
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.ingredients import Kind
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+MARINATED = any_of(
+    r"\bmarinat", r"\bmarinade",
+    r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
+    r"(bowl|bag|dish|tub|container) with\b",
+)  # fmt: skip
+
+
+_SOAKS: frozenset[Kind] = frozenset(
+    {"dairy", "acid", "thick", "binder", "unknown", "fresh_herb", "tender_veg"}
+)
+"""What is sweet as well is left out of the marinade and comes on fresh with the finish."""
+
+
+def in_marinade(understood: Understood) -> frozenset[int]:
+    """Lines in a marinade with the raw meat: named by such a step, or under its heading."""
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    rows = {
+        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
+    }
+    # under a heading of its own it is complete: what stands under another goes in later
+    others = {
+        row for part in understood.recipe.parts if rows and part.role != "marinade"
+        for row in part.lines
+    }  # fmt: skip
+    apart = _rows_of_used(understood) | _rows_soaked_apart(understood) | others
+    named = named_in(understood, MARINATED)
+    if any(_IN_EVERYTHING.search(step) for step in understood.said):
+        named = frozenset(
+            item.index for item in understood.ingredients if item.kind not in {"beside", "fat"}
+        )
+    return ((named - apart) | frozenset(rows)) - meat
+
+
+_IN_EVERYTHING = any_of(
+    r"\bmarinat\w*\b[^.;]{0,20}\b(?:with|in) (?:everything|all (?:the )?(?:rest|others?|"
+    r"(?:other )?ingredients))\b"
+)
+
+
+def _rows_soaked_apart(understood: Understood) -> frozenset[int]:
+    """“Soak the prunes in the brandy”, beside a marinade: that is for later."""
+    told = " ".join(
+        text for step in understood.said for text in sentences_in(step)
+        if _SOAKED_APART.search(text) and not WITH_THE_MEAT.search(text)
+    )  # fmt: skip
+    return rows_named(understood, told)
+
+
+_SOAKED_APART = any_of(r"\bsoak\b", r"\bplump\b", r"\bsteep\b")
+
+
+def _rows_of_used(understood: Understood) -> frozenset[int]:
+    """Lines that only stand beside a marinade which is cooked.
+
+    “Stir in the purée, then pour in the marinade and let it boil.”
+    """
+    used = [step for step in understood.said if _USED.search(step)]
+    soaks = " ".join(
+        step for step in understood.said if MARINATED.search(step) and not _USED.search(step)
+    )
+    return frozenset().union(*(rows_named(understood, step) for step in used)) - rows_named(
+        understood, soaks
+    )
+
+
+_USED = any_of(
+    r"\b(pour|tip|strain|add|return)\w* (in |over |back )?(the |any |all )?(\w+ )?marinade\b"
+    r"[^.;]*\b(boil|simmer|bubble|reduce)",
+    r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
+)
+
+
+def soaked_lines(understood: Understood) -> frozenset[int]:
+    """Those of a marinade that are thick or sharp, and wiped off with it."""
+    found = in_marinade(understood)
+    paste = any(_TO_A_PASTE.search(text) for step in understood.said for text in sentences_in(step))
+    kinds = _SOAKS | _GROUND if paste else _SOAKS
+    return frozenset(
+        item.index for item in understood.ingredients if item.index in found and item.kind in kinds
+    )
+
+
+_TO_A_PASTE = any_of(
+    r"(?<!the )(?<!tomato )\b(grind|blend|blitz|process|pound|pur[eé]e|whizz?)\b[^.;]*"
+    r"\b(marinade|(in)?to a paste|the paste)\b"
+)
+_GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb", "spice", "dried_herb", "chilli"})
+"""Garlic, ginger and spices of a paste are not fried out of it."""
+
+
+OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
+_COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bchill\b", r"\bovernight\b")
+DAY_S = 86400.0
+_DAYS = re.compile(r"\b(?P<low>[1-9])(?:\s?(?:-|–|to|or)\s?(?P<high>[1-9]))? days?\b", re.I)
+NIGHT = re.compile(r"\bovernight\b|\bnight before\b|\bday before\b", re.I)
+
+
+def marinating_s(understood: Understood) -> tuple[float, float] | None:
+    """How long the recipe marinates [s]; None when it does not say."""
+    main = understood.cooking.main
+    steps = understood.recipe.steps if main is None else understood.recipe.steps[: main[0] + 1]
+    for step in steps:
+        # the rest before carving is no marinade, and what boils is none any more
+        texts = [
+            text for text in sentences_in(step)
+            if (MARINATED.search(text) or _COLD.search(text))
+            and not (_USED.search(text) or SIMMER.search(text))
+        ]  # fmt: skip
+        for sentence in texts:
+            if NIGHT.search(sentence):
+                return OVERNIGHT_S
+            if days := _DAYS.search(sentence):
+                return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
+            if spans := durations_in(sentence):
+                return spans[0].low_s, spans[0].high_s
+        # "The night before, put the ribs in the wine. Cover and chill."
+        if texts and NIGHT.search(step):
+            return OVERNIGHT_S
+    return None
