@@ -651,7 +651,10 @@ def test_what_is_fried_at_the_end_stays_at_the_end() -> None:
              "Fry the pieces in their own fat until brown.")  # fmt: skip
     done = made("1 l stock", steps=steps)
     kinds = [step.kind for step in done.steps]
-    assert kinds.index("own_words") > kinds.index("release")
+    # it is our own last step, told once
+    assert kinds.index("finish") > kinds.index("release")
+    assert done.finish.kind == "pan"
+    assert "own_words" not in kinds
 
 
 def test_what_says_where_it_goes_is_not_told_twice() -> None:

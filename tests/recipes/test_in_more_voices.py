@@ -18,7 +18,8 @@ VOICES = Path(__file__).parent / "voices"
 
 
 def of(name: str) -> Converted:
-    return convert(understand(read((VOICES / f"{name}.txt").read_text())), KITCHEN)
+    file = next(VOICES.glob(f"{name}.*"))
+    return convert(understand(read(file.read_text())), KITCHEN)
 
 
 def test_a_mail_that_tells_its_rub_in_brackets() -> None:
@@ -411,3 +412,60 @@ def test_what_is_blended_with_the_herbs_stays_one_sauce() -> None:
     done = of("chile_verde")
     assert when_of(done, "tomatillos") == ["top"]
     assert when_of(done, "cumin") == ["pot"]  # it goes in with the onion
+
+
+def test_spuds_are_potatoes_and_tblsp_is_a_spoon() -> None:
+    done = of("pot_roast_with_spuds")
+    assert when_of(done, "spuds") == ["own_run"]
+    assert any(line.name == "Worcester sauce" and line.unit == "tbsp" for line in done.lines)
+
+
+def test_the_size_of_a_lemon_is_no_lemon() -> None:
+    done = of("mail_about_carnitas")
+    assert not any("lemon" in line.name for line in done.lines)
+    assert done.finish.kind == "pan"  # "going in the fat … brown and crispy"
+    assert "lard" not in told(done)
+
+
+def test_two_woods_on_a_page_are_no_apple() -> None:
+    done = of("injected_butt")
+    assert not any(line.name.startswith("Apple") for line in done.lines)
+    assert when_of(done, "cayenne") == ["season"]
+
+
+def test_pepper_of_a_german_mill() -> None:
+    assert "Salz & Pfeffer" in seasoned(of("rinderbrust_mit_schmand"))
+
+
+def test_crackly_ribs_have_no_rind() -> None:
+    """Their rind was to be taken off, and the herbs of the paste went into the liquid."""
+    done = of("ribs_with_a_battuto")
+    assert "rind" not in told(done)
+    assert done.finish.kind == "broiler"
+    assert {"fat cloves garlic", "fennel pollen", "olive oil"} <= seasoned(done)
+
+
+def test_a_crema_and_a_polenta_are_made_apart() -> None:
+    assert set(when_of(of("brisket_tacos"), "sour cream")) == {"beside"}
+    done = of("ribs_with_polenta")
+    assert {line.when for line in done.lines if line.name in {"milk", "butter"}} == {"beside"}
+    assert done.finish.kind == "glaze"  # rolled in what was reduced
+
+
+def test_what_is_fried_at_the_end_is_told_once() -> None:
+    text = told(of("adobo_ribs"))
+    assert "Crisp it in a hot pan" in text
+    assert "Heat the oil in a frying pan" not in text
+
+
+def test_dots_between_food_and_amount() -> None:
+    done = of("collar_with_leaders")
+    assert not any(". ." in line.name for line in done.lines)
+    assert done.finish.kind == "broiler"  # "take off the lid … so that the top lacquers"
+    assert "lacquers" not in told(done)
+
+
+def test_over_hot_coals() -> None:
+    done = of("ribs_for_the_bonfire")
+    assert done.finish.kind == "grill"
+    assert done.plates == 20

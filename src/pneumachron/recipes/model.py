@@ -25,7 +25,8 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("marinade", r"\bmarinades?\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
     ("rub", r"\b(rubs?|crust|seasoning|spice mix)\b"),
     ("glaze", r"\b(glaze|mop|basting|lacquer|varnish|wrap)\b"),
-    ("beside", r"\b(mash|creams?|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving"
+    ("beside", r"\b(mash|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
+               r"|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving"
                r"|toppings?|"
                r"to finish|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"

@@ -22,7 +22,7 @@ from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
 from pneumachron.recipes.converting.marinade import in_marinade, soaked_lines
-from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
+from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, When
 from pneumachron.recipes.converting.naming import named_in
 from pneumachron.recipes.converting.parts import (
     blended_lines,
@@ -143,7 +143,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     if not (sears or any(_is_fried(line) for line in lines)):
         oiled = named_in(understood, SEASONED)
         deep = {mark.index for mark in marks if mark.rule == "fat_limited"}
-        lines = [line if line.origin in deep else _unfried(line, oiled) for line in lines]
+        lines = [line if line.origin in deep else _unfried(line, oiled, finish) for line in lines]
     on_steps, kept, cures = step_marks(understood, plan, choices, lines)
     work = Work(
         understood=understood,
@@ -177,11 +177,12 @@ def _is_fried(line: OutLine) -> bool:
     return line.when == "sear" and line.food.kind != "fat" and not is_simmered_off(line)
 
 
-def _unfried(line: OutLine, oiled: frozenset[int]) -> OutLine:
+def _unfried(line: OutLine, oiled: frozenset[int], finish: Finish) -> OutLine:
     """Fat where nothing is fried: rubbed on with the seasoning, or melted into the juice."""
     if line.when != "sear" or line.food.kind != "fat":
         return line
-    return replace(line, when="season" if line.origin in oiled else "after")
+    late: When = "finish" if finish.kind == "pan" else "after"
+    return replace(line, when="season" if line.origin in oiled else late)
 
 
 def _finish_of(plan: Plan, kind: FinishKind | None, *, glazed: bool) -> Finish:

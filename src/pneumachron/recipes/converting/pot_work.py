@@ -122,7 +122,8 @@ def has_rind(understood: Understood) -> bool:
     """Whether the recipe wants crackling, and the meat has a rind that can crackle."""
     row = understood.meat_index
     meat = "" if row is None else understood.ingredients[row].line.raw
-    return "crackling" in understood.crust.characters and not _NO_RIND.search(meat)
+    ribs = "rib" in understood.cut or understood.cut == "flanken"  # crackly ribs have none
+    return "crackling" in understood.crust.characters and not (ribs or _NO_RIND.search(meat))
 
 
 _NO_RIND = any_of(r"\b(skin|rind)[ -]?(less|off|removed)\b", r"\bno (skin|rind)\b")

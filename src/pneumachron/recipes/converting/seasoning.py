@@ -253,12 +253,18 @@ _COOKED_IN = any_of(
 def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int]:
     """“Mix the garlic, the fennel seeds and the oil. Rub over the flesh.”"""
     sentences = [text for step in early for text in sentences_in(step)]
-    rows = (
-        rows_named(understood, text)
-        for text, following in pairwise(sentences)
-        if MIXED.search(text) and not WITH_THE_MEAT.search(text) and _THEN_RUBBED.match(following)
-    )
-    return frozenset().union(*rows)
+    rows: set[int] = set()
+    for place, (text, following) in enumerate(pairwise(sentences)):
+        if not MIXED.search(text) or WITH_THE_MEAT.search(text):
+            continue
+        if _THEN_RUBBED.match(following):
+            # "Chop the garlic with the salt. Mix with the oil. Rub in."
+            more = sentences[place - 1] if place and _MIXED_WITH.match(text) else ""
+            rows |= rows_named(understood, f"{more} {text}")
+    return frozenset(rows)
+
+
+_MIXED_WITH = any_of(r"^\W*(?:then )?(?:mix|stir|blend|combine|work)(?: in)? ?(?:with\b|w/)?")
 
 
 _THEN_RUBBED = any_of(

@@ -251,6 +251,8 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     late = index > max(understood.cooking.steps, default=index)
     beside = late and makes_a_side(understood, step)
     browned_late = theme == "sear" and late
+    if browned_late and understood.crust.kind == "pan":
+        return "finish"
     if late and has_rind(understood) and _CRACKLES.search(step):
         return "rest"  # meanwhile the rind is roasted alone
     if lost or elsewhere or browned_late or beside:

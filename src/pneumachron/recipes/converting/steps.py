@@ -382,14 +382,14 @@ _DRY: frozenset[Kind] = frozenset({"salt", "spice", "rub", "dried_herb", "chilli
 
 
 def _finish(work: Work) -> OutStep | None:
-    late = work.of("finish")
+    kind = work.finish.kind
+    late = [line for line in work.of("finish") if kind != "pan" or line.food.kind != "fat"]
     strewn = strewn_late(work.understood)
     dry = listed(line.name for line in late if line.food.kind in _DRY and line.origin in strewn)
     glaze = listed(
         line.name for line in late
         if line.food.kind != "meat" and not (line.food.kind in _DRY and line.origin in strewn)
     )  # fmt: skip
-    kind = work.finish.kind
     if kind == "glaze":  # it was made in the open cooker, as the release tells
         return OutStep("finish", (_say("glaze", names=glaze),)) if glaze else None
     if kind == "none":

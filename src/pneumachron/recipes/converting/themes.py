@@ -134,6 +134,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bcrisp",
             r"\bknusprig",
             r"\b(foil|lid) off\b.{0,60}\b(char|crisp|brown|sticky|colou?r)",
+            r"\btake off the (lid|foil)\b.{0,80}\b(lacquer|crust|crisp|brown|colou?r)",
             r"\bdirect heat",
             r"\bunder the grill",
             r"\b(medium-)?hot grill\b",

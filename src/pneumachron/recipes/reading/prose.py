@@ -85,6 +85,7 @@ _RUB_IT = re.compile(
 _RUB_WITH = re.compile(r"\brub (?=with?\b|w\b|in\b)", re.I)
 _NO_FOOD = re.compile(
     r"\b(?:50\s?/\s?50|1\s?:\s?1)\b|"
+    r"\b(?:the )?size of an? (?:\w+ )?\w+|"
     r"\blike (?:\w+ )?butter\b|(?<=[a-z]), half and half\b"
     r"|\b(?:\d )?chunks? (?:of )?(?:apple|cherry|hickory|oak|pecan|mesquite|maple)\b",
     re.I,

@@ -52,6 +52,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(set|tack up) the (glaze|sauce)\b",
             r"\buncovered\b.{0,50}\bcrisp",
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
+            r"\btake off the (?:lid|foil)\b.{0,80}\b(?:lacquer|crust|crisp|brown|colou?r)",
             r"\b(lid|foil) off\b.{0,50}\b(colou?r|brown|crust|crackl|crisp|bark|bast|sticky)",
             r"\buncover\w*\b.{0,40}\b(bast(e|ing)|glaz|colou?r|crust)",
             r"\bgrill\b.{0,30}\bknusprig|\b(knusprig|kross).{0,30}\b(grill|brat|back|bräun)"
@@ -62,13 +63,14 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         "grill",
         any_of(
             r"\bdirect heat\b", r"\b(on|over|onto) (the|a) (hot )?"
-            r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)",
+            r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)", r"\b(on|over) (very )?hot coals\b",
             r"\bgrill (it|them|the|for|each|briefly|over|\d)", r"\b(medium-)?hot grill\b",
         ),
     ),
     (
         "glaze",
         any_of(
+            rf"\breduc\w*\b[^.;]{{0,30}}\bglaze\b[^.;]{{0,30}}\b(turn|toss|roll|coat)\w* {_MEAT}\b",
             rf"\b(turn|toss|roll|tumble|coat)\w* {_MEAT} in the (glaze|reduced|sticky|reduction)",
             rf"\b(return|put|add) {_MEAT}.{{0,30}}\b(turn|toss|roll)\w*\b.{{0,40}}"
             r"\b(sticky|gloss\w*|coated|glazed)\b",
@@ -87,6 +89,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(crisp|brown(?! sugar)|fry|crust|golden)",
             r"\b(crisp|brown|fry|crust)\w*\b.{0,40}\b(skillet|frying pan|hot pan|griddle)\b",
             r"\bfr(y|ies|ying) in (its|their) own (fat|lard)\b",
+            r"\bin (the|its|their) (own )?(fat|lard)\b.{0,80}\b(brown|crisp)",
             r"\bfr(y|ied)\b.{0,40}\b(crisp|brown|golden|edges|fat|lard)\b",
         ),
     ),

@@ -190,6 +190,8 @@ _ALL_SERVED = re.compile(
 )
 """“Sour cream, cheddar and scallions for topping” are all for that."""
 _SEASONINGS: frozenset[Kind] = frozenset({"salt", "spice"})
+_WOODS = re.compile(r"\b(?:chunks?|chips|wood|logs?|pellets)\b", re.I)
+"""“Apple and hickory chunks” are two woods, and no apple."""
 _ONE_PASTE = re.compile(r"beurre mani|\broux\b|\bslurry\b", re.I)
 """Two things that are one before they go in."""
 
@@ -213,7 +215,7 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
         )
     if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
         return (item,)
-    if _MORE_OF_IT.search(line.raw):
+    if _MORE_OF_IT.search(line.raw) or (item.kind == "smoke_wood" and _WOODS.search(line.raw)):
         return (item,)
     alone = _bare_foods(line)
     names = alone or _with_their_work(_PLAIN_LIST.split(_ALL_DONE.sub(r", \1", line.raw)))

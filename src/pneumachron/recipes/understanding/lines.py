@@ -234,6 +234,8 @@ def read_line(text: str) -> Line:
     plain = _CL.sub("cloves", plain) if "garlic" in plain.lower() else plain
     plain = _SIZE_WORD.sub(lambda found: _SIZES[found[1].lower()], plain)
     plain = _GRADE.sub(_behind_the_name, plain)
+    # "ginger . . . . 5 cm": the leaders of a card; "pepper from the mill"
+    plain = _LEADERS.sub(": ", _FROM_THE_MILL.sub("", plain))
     # 3-1/2 is three and a half, no range from half to three
     plain = _MIXED.sub(r"\1 \2", plain)
     # 1.500 g and 1,000 ml are thousands
@@ -339,6 +341,8 @@ _LENGTH = re.compile(
 """“3 cm piece of ginger”: one piece, so long."""
 _SIZE_OF_ONE = re.compile(rf"(?:about |ca\.? )?\d[\d.,/½¼¾ ]*[ -]?{WEIGHT_UNIT}$", re.I)
 """“2 (3 pound) racks”: what stands between the number and the thing is said of each."""
+_LEADERS = re.compile(r"\s*(?:\.\s?){3,40}\s*(?=[\d½¼¾⅓⅔])")
+_FROM_THE_MILL = re.compile(r"\s(?:aus der mühle|from the mill)\b", re.I)
 _THOUSANDS = re.compile(
     r"(?<![\d.,])(\d{1,3})[.,](\d{3})(?=\s*(?:g|gr|grams?|ml|millilit(?:re|er)s?)\b)", re.I
 )

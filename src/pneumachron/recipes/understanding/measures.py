@@ -20,7 +20,7 @@ class Unit:
 
 _WORDS: dict[str, str] = {
     "cup": r"cups?|c\.?",
-    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bsps?|TBSPS?|[Tt]bl?s?|E[Ll]|el|T|spoons?(?:fuls?)?",
+    "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bl?s?p?s?|TBSPS?|E[Ll]|el|T|spoons?(?:fuls?)?",
     "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|T[Ll]|tl|ts|t",
     "dsp": r"dessert ?spoons?|dsps?",
     "floz": r"fl\.?\s?oz|fluid ounces?",
@@ -45,7 +45,7 @@ _WORDS: dict[str, str] = {
     "rasher": r"rashers?",
     "pinch": r"pinch(?:es)?",
     "dash": r"dash(?:es)?",
-    "splash": r"splash(?:es)?|glugs?",
+    "splash": r"splash(?:es)?|glugs?|slosh(?:es)?",
     "dollop": r"dollops?",
     "drop": r"drops?",
     "glass": r"(?:wine ?)?glass(?:es)?",
