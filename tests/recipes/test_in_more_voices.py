@@ -1,5 +1,6 @@
 """Recipes as pages, mails and cards tell them; each went wrong at one place. Common practice."""
 
+import re
 from pathlib import Path
 
 import pytest
@@ -7,9 +8,11 @@ import pytest
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.naming import is_named
+from pneumachron.recipes.reading.transcripts import without_stamps
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.main_heat import main_spans
+from pneumachron.recipes.understanding.texture import texture_of
 from pneumachron.recipes.understanding.understand import understand
 from tests.recipes.supper import KITCHEN, read, told, went
 from tests.text.words import sentence
@@ -469,3 +472,48 @@ def test_over_hot_coals() -> None:
     done = of("ribs_for_the_bonfire")
     assert done.finish.kind == "grill"
     assert done.plates == 20
+
+
+def test_a_table_with_a_column_of_notes() -> None:
+    done = of("chili_in_a_table")
+    assert not any("Ingredient" in line.name for line in done.lines)
+    beans = next(line for line in done.lines if "beans" in line.name)
+    assert (beans.name, beans.aside) == ("kidney beans", "drained")
+
+
+def test_falls_right_off_the_bone_alone_on_a_line() -> None:
+    assert texture_of(of("ribs_with_arrows").understood.recipe) == "falls"
+
+
+def test_a_paste_is_rubbed_on_when_the_meat_was_turned_over() -> None:
+    assert {"sage", "garlic"} <= seasoned(of("pork_with_apples"))
+
+
+def test_a_transcript_is_read_without_its_times() -> None:
+    """Its broth and soy sauce had no amounts, and its title was “Transcript 00:14”."""
+    done = of("transcript")
+    assert done.understood.recipe.title.startswith("Beef short ribs")
+    assert not any(re.search(r"\b\d\d:\d\d\b", step) for step in done.understood.recipe.steps)
+    lines = {item.line.name: item.line.amount for item in done.understood.ingredients}
+    assert (lines["beef broth"], lines["soy sauce"], lines["onions"]) == (1.5, 0.25, 2)
+
+
+def test_a_day_by_the_clock_keeps_its_times() -> None:
+    told_by_the_clock = ["6:00 light the fire", "7:00 ribs on", "9:00 wrap", "11:00 sauce"]
+    assert list(without_stamps(told_by_the_clock)) == told_by_the_clock
+
+
+def test_strips_so_thick() -> None:
+    done = of("char_siu_strips_thick")
+    assert (done.understood.thickness_m, done.understood.count) == (0.05, 2)
+
+
+def test_millilitres_beside_each_are_no_food() -> None:
+    done = of("short_ribs_with_ml")
+    assert not any("250" in line.name for line in done.lines)
+
+
+def test_the_second_day_is_a_heading() -> None:
+    done = of("ragu_of_two_days")
+    assert not any(line.name == "Day" for line in done.lines)
+    assert when_of(done, "carrot") == ["sear"]  # of the soffritto

@@ -268,7 +268,7 @@ _MIXED_WITH = any_of(r"^\W*(?:then )?(?:mix|stir|blend|combine|work)(?: in)? ?(?
 
 
 _THEN_RUBBED = any_of(
-    r"^\W*(?:then )?(?:rub|massage|smear|pat|press|spread)\b(?! the (?:base|bottom))"
+    r"^\W*(?:then )?(?:turn [^.;]{0,20} over,? and )?(?:rub|massage|smear|pat|press|spread)\b"
 )
 
 

@@ -112,6 +112,8 @@ def heading_of(line: str) -> Heading | None:
 
 def _is_part(line: str, bare: str) -> bool:
     """`For the glaze`, `Glaze:`, a heading of Markdown that names none of the others."""
+    if _WHEN.match(bare):
+        return True
     if YIELD.match(bare) or TIMES.search(bare) or read_line(bare).low is not None:
         return False
     few = len(bare.split()) <= 6

@@ -31,6 +31,7 @@ from pneumachron.recipes.reading.rows import (
     name_sections,
 )
 from pneumachron.recipes.reading.titles import ASKS, title_of
+from pneumachron.recipes.reading.transcripts import without_stamps
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
     joined_cells,
@@ -64,7 +65,7 @@ _OUT_OF_A_LIST = 1.0
 
 def read_plain(text: str) -> Recipe:
     """A recipe from pasted text."""
-    return _sorted(with_nested_parts(text.split("\n")))
+    return _sorted(with_nested_parts(without_stamps(text.split("\n"))))
 
 
 def read_markdown(text: str) -> Recipe:

@@ -54,7 +54,8 @@ _FEW_WORDS = 4
 """What is left of a sentence that only names the meat. Judgement."""
 _APART = re.compile(
     r",\s*(?:and\s+|then\s+)?|;\s*|\s+(?:with|plus|into|\+)\s+|(?:^|\s+)w(?:/\s*|\s+)|:\s+"
-    r"|(?<!\d)\s+(?=\d[\d/.]*\s?(?:T|t|c|C|tsp|tbsp|Tbsp|cups?|oz)\b)"
+    r"|(?<!\d)\s+(?=\d[\d/.]*\s?(?:T|t|c|C|tsp|tbsp|Tbsp|cups?|oz|table ?spoons?|tea ?spoons?)\b)"
+    r"|(?<!half)(?<!of)\s+(?=(?:an?|two|three|four) (?:half |quarter )?(?:cup|tablespoon|teaspoon)s?\b)"
     r"|\s+and\s+(?=(?:boiling |cold |hot |enough )?water\b)|\s+(?=(?:stuck|studded)\s+with\b)"
     r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|(?:an?|one|two|three|four|half|some|plenty|lots)\s"
     r"|the (?:juice|zest)\b)"
@@ -102,6 +103,8 @@ _ONLY_SEASONED = re.compile(
 )
 """“Salt and pepper only, half and half.”"""
 _OF_THE = re.compile(r"\bof (?:the|that|this)\b", re.I)
+_NEAR = 24
+"""Characters: “a cup of the sauce”, but not “two onions in the bottom of the pot”. Judgement."""
 _NOT_FOOD: frozenset[Kind] = frozenset({"meat", "other_meat", "tool", "unknown"})
 _TOO_PLAIN = frozenset({"fat", "water", "mix", "sauce", "stock", "juice", "liquid"})
 """Words that say nothing of what is bought, or speak of what is there already."""
@@ -226,11 +229,11 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
         ]
         words = {food.words for food in foods}
         # "a cup of the sauce" was told before; "2 hours" and "250°" are no amounts of food
-        of_it = _OF_THE.search(chunk) or durations_in(chunk) or temperatures_in(chunk)
+        of_it = _OF_THE.search(chunk[:_NEAR]) or durations_in(chunk) or temperatures_in(chunk)
         countable = bool(line.unit) or food_of(line.name).kind in _COUNTED_KINDS
         # “spoon some juice on” is work, and no spoon
         counted = line.low is not None and countable and not of_it and not _SPOONS.match(chunk)
-        if not foods or _OF_THE.search(chunk):
+        if not foods or _OF_THE.search(chunk[:_NEAR]):
             continue
         if counted and each and len(foods) > 1:
             names = ", ".join(food.words for food in foods)
@@ -259,7 +262,8 @@ def _in_the_same_unit(chunks: Sequence[str]) -> Iterator[str]:
 
 _AMOUNT = re.compile(
     r"(?:^|\s)(?P<rest>(?:[\d½¼¾⅓⅔]"
-    r"|(?:half an?|an? half|an?|one|two|three|four) (?:bottles?|glass(?:es)?|cups?|splash|pinch"
+    r"|(?:half an?|an? half|an? quarter|an?|one|two|three|four) (?:bottles?|glass(?:es)?|cups?"
+    r"|splash|pinch"
     r"|handfuls?|cans?|tins?|jars?|knob|sprigs?|tablespoons?|teaspoons?|packets?|envelopes?)\b"
     r"|a (?:few|couple of)\b"
     r"|(?:two|three|four|five|six)\s(?!hours?|minutes?|days?)).*)"
@@ -271,7 +275,8 @@ _WHEN = re.compile(
 )
 """When or where it goes, behind a food."""
 _AND_ITS_WORK = re.compile(
-    r"\s+and (?:then )?(?:cook|fry|brown|soften|sweat|saut\S*|simmer|boil|melt|toast|let|put|throw"
+    r"\s+(?:those|that|which|they) (?:go|goes|get|sit)\b.*$"
+    r"|\s+and (?:then )?(?:cook|fry|brown|soften|sweat|saut\S*|simmer|boil|melt|toast|let|put|throw"
     r"|toss|stir|cut|slice|chop|peel|sit|set|lay|wrap|place|pour|rub|brush)\b.*$",
     re.I,
 )

@@ -362,6 +362,10 @@ _HEAD = frozenset(
         "amount",
         "amounts",
         "quantity",
+        "notes",
+        "note",
+        "preparation",
+        "unit",
         "qty",
         "item",
         "step",
@@ -408,4 +412,7 @@ def joined_cells(line: str) -> str:
     # "| 2 | Smoke at 110 °C | 3 h |": a step with its number
     if len(cells) > 2 and cells[0].isdecimal() and not cells[1][:1].isdigit():
         return f"{cells[0]}. {', '.join(filter(None, cells[1:]))}"
-    return " ".join(filter(None, cells))
+    told = [cell for cell in cells if cell]
+    if len(told) > 2 and food_of(told[1]) is not UNKNOWN:  # how it is prepared, in a third column
+        return f"{told[0]} {', '.join(told[1:])}"
+    return " ".join(told)

@@ -172,6 +172,7 @@ class Ingredient:
         return 1000.0 * (self.mass_kg or 0.0) * SUGAR_G_PER_G.get(self.kind, 0.0)
 
 
+_MEASURE = re.compile(r"\d[\d.,/½¼¾]* ?(?:ml|l|g|kg|oz|lb|cups?)$", re.I)
 _EACH = re.compile(r"^(?:each|ea)\b\.?\s*(?:of\b)?\s*:?\s*", re.I)
 _APART = re.compile(r"\s*(?:,|;|\s\+|\s&|\s/)\s+(?:and\s+)?|\s+and\s+")
 _PLAIN_LIST = re.compile(
@@ -206,7 +207,8 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     line = item.line
     whole = ", ".join(filter(None, (line.name, line.aside)))
     if _EACH.match(line.name):
-        names = _with_their_work([part for part in _APART.split(_EACH.sub("", whole)) if part])
+        parts = _APART.split(_EACH.sub("", whole))
+        names = _with_their_work([part for part in parts if part and not _MEASURE.match(part)])
         told = _beside_salt([_by_the_spoon(food_of(name), line) for name in names])
         parted = [name.partition(", ") for name in names]
         return tuple(

@@ -431,7 +431,10 @@ def thickness_in(text: str) -> float | None:
     """A thickness or the edge of cubes that a text names."""
     for match in _THICK.finditer(text):
         before = re.split(r"[,;(]", text[max(0, match.start() - 30) : match.start()].lower())[-1]
-        if re.search(r"fat|trim|length|apart|score|slices?", before) or not match["what"]:
+        if (
+            re.search(r"fat|trim|length(?!ways|wise)|apart|score|slices?", before)
+            or not match["what"]
+        ):
             continue
         if (size := _size_m(match)) is not None:
             return size

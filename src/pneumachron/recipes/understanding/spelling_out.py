@@ -169,12 +169,15 @@ def _with_named_parts(
         plain = part.role == "main" and 0 < len(name.split()) < 3
         if not plain or len(items) < 2 or any(item.kind == "meat" for item in items):
             continue
-        said = re.search(rf"\bthe {re.escape(name)}\b(?! (?:ingredients|\())", text, re.I)
+        article = "(?:the )?" if name in _KNOWN_BY_NAME else "the "
+        said = re.search(rf"\b{article}{re.escape(name)}\b(?! (?:ingredients|\())", text, re.I)
         if said:
             return f"{text[: said.end()]} ({_names(items)}){text[said.end() :]}"
     return text
 
 
+_KNOWN_BY_NAME = frozenset({"soffritto", "mirepoix", "battuto", "rempah", "sofrito", "adobo"})
+"""Mixtures that need no article: “Pancetta, soffritto, slow 15 min.”"""
 _HEADING = re.compile(r"^(?:for )?(?:the )?", re.I)
 
 

@@ -32,7 +32,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
         "falls",
         any_of(
-            r"\b(fall|drop)(s|p?ing)?[- ](apart|off|away|from|to (bits|pieces|shreds))",
+            r"\b(fall|drop)(s|p?ing)?[- ](?:right |straight |clean )?"
+            r"(apart|off|away|from|to (bits|pieces|shreds))",
             r"\bfell (apart|off)",
             rf"{_BONE} (\w+ )?(pulls?|slips?|comes?|twists?|slides?|lifts?|wiggles?) "
             r"((right|clean|straight|easily) )?(out|free|away|clean)\b",
@@ -269,7 +270,12 @@ def _is_beside(texture: Texture, clause: str, found: re.Match[str]) -> bool:
 def texture_of(recipe: Recipe) -> Texture | None:
     """The texture a recipe asks for: by its title and steps, or else by its notes."""
     told = read_texture((recipe.title, recipe.description, *recipe.steps))
-    return told or read_texture(recipe.notes)
+    said = tuple(line for line in recipe.left_out if _SAYS_HOW.match(line))
+    return told or read_texture(recipe.notes) or read_texture(said)
+
+
+_SAYS_HOW = re.compile(r"(?:it |they |meat )?(?:falls?|pulls|shreds|melts|slices)\b.{0,60}$", re.I)
+"""“Falls right off the bone”, alone below the recipe; a title has no such verb."""
 
 
 def read_texture(texts: tuple[str, ...]) -> Texture | None:
