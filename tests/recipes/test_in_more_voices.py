@@ -517,3 +517,42 @@ def test_the_second_day_is_a_heading() -> None:
     done = of("ragu_of_two_days")
     assert not any(line.name == "Day" for line in done.lines)
     assert when_of(done, "carrot") == ["sear"]  # of the soffritto
+
+
+def test_wine_or_broth_is_not_unsalted_wine() -> None:
+    names = {line.name for line in of("country_ribs_and_kraut").lines}
+    assert "dry white wine or unsalted chicken broth" in names
+
+
+def test_to_freeze_in_capitals_is_a_note() -> None:
+    done = of("brisket_for_the_freezer")
+    assert "FREEZE" not in told(done)
+    assert any("FREEZE" in note for note in done.understood.recipe.notes)
+
+
+def test_onions_in_lard_are_fried() -> None:
+    done = of("porkolt")
+    assert when_of(done, "onions") == ["sear"]
+    assert when_of(done, "lard") == ["sear"]
+
+
+def test_a_numbered_step_is_no_rub() -> None:
+    """“1. rub, overnight” was a rub on the list, and the butter of the foil went onto raw meat."""
+    done = of("ribs_for_foil")
+    assert done.understood.recipe.steps[0].endswith("rub, overnight")
+    assert "butter" not in seasoned(done)
+    assert when_of(done, "garlic powder") == ["season"]
+
+
+def test_minutes_without_their_unit() -> None:
+    done = of("brisket_at_high_75")
+    assert done.understood.pressure is not None
+    assert done.understood.pressure.hold_min == 75
+    assert done.understood.pressure.wait_s == 1200
+
+
+def test_a_rack_for_each_person() -> None:
+    """One rack of 500 g was planned for four."""
+    done = of("a_rack_for_each")
+    assert (done.plates, done.understood.count, done.understood.mass_kg) == (4, 4, 2.0)
+    assert done.finish.kind == "broiler"  # “Oven 220. Brush, 10 mins.”

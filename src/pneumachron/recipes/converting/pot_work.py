@@ -27,8 +27,9 @@ _FINE = any_of(r"\bfine(ly)?\b", r"\bminced\b", r"\bgrated\b", r"\bblitz", r"\bs
                r"\bmirepoix\b", r"\bdiced?\b")  # fmt: skip
 _WITH_ONIONS = any_of(r"\bonions?\b.*\bcarrots?\b", r"\bcarrots?\b.*\bonions?\b")
 """“3 onions, 4 carrots, 5 stalks celery”: what is strained out of the sauce."""
-_SOFTENED = any_of(r"\bsoften", r"\b(soff?ritto|mirepoix)\b", r"\bsweat\b",
-                   r"\bsaut[eé]", r"\bfry\b.{0,40}\bonions?\b",
+_SOFTENED = any_of(r"\bsoften", r"\b(soff?ritto|mirepoix)\b",
+                   r"\bonions? in (?:the |hot |some )?(?:lard|oil|butter|fat|dripping)\b",
+                   r"\bsweat\b", r"\bsaut[eé]", r"\bfry\b.{0,40}\bonions?\b",
                    r"\b(an(r(ö|oe)sten|schwitzen)|(an)?d(ü|ue)nsten)\b")  # fmt: skip
 
 

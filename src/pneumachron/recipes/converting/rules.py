@@ -61,8 +61,8 @@ def _liquid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     return _kept("pot")(context, item) if volume is None else _poured(context, item, volume)
 
 
-_OR_STOCK = re.compile(r"^(water or )?", re.I)
-"""“Water or stock”: what is unsalted is the stock."""
+_OR_STOCK = re.compile(r"^((?:\w+ ){0,3}(?:water|wine|beer|cider) or )?", re.I)
+"""“Water or stock”, “white wine or broth”: what is unsalted is the stock."""
 
 
 def _poured(context: ConversionContext, item: Ingredient, volume: float) -> ConvertedLines:

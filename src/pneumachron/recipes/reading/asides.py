@@ -8,7 +8,8 @@ from pneumachron.recipes.reading.rows import Row
 TIP = re.compile(
     r"^p\.?\s?s\.\s|^(?:(?:cook|chef)[’']?s )?(?:(?:tips?|notes?)(?: (?:for|on|about) [^:.]{1,30})?"
     r"|nb|p\.?s\.?|(?:to )?(?:store|reheat|freeze)|storage"
-    r"|storing|reheating|leftovers|make[- ]ahead|variations?|substitutions?|swaps?)\s*[:–-]\s",
+    r"|storing|reheating|leftovers|make[- ]ahead|variations?|substitutions?|swaps?)\s*[:–-]\s"
+    r"|^(?-i:TO (?:FREEZE|STORE|REHEAT|MAKE AHEAD)) ",
     re.I,
 )
 """A line among the steps that is no step."""

@@ -13,7 +13,7 @@ _ASKS = r"((you|u)(['’]ll| will)? need|what goes in( it)?|shopping( list)?|(wh
 _INGREDIENTS = re.compile(
     rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff)"
     r"(\s+(\d+\s?x\s*)+|\s+(us|metric|imperial|us customary)(\s*[|/]\s*\w+)*"
-    r"|\s*\([^()]{1,30}\))?\s*:?$",
+    r"|\s*\([^()]{1,30}\)|\s+(?:for|serves) \d{1,3}(?: [^\W\d_]+)?)?\s*:?$",
     re.I,
 )
 _STEPS = re.compile(
@@ -124,9 +124,10 @@ def _is_part(line: str, bare: str) -> bool:
 
 
 _BEHIND_A_HEADING = re.compile(
-    r"^(?:ingredients?|zutaten|you(?:['’]ll)? need)\s*\((?P<many>(?:for |serves |makes )?"
+    r"^(?:ingredients?|zutaten|you(?:['’]ll)? need)\s*(?:\(|(?=for |serves ))"
+    r"(?P<many>(?:for |serves |makes )?"
     r"\d{1,3}(?:\s*(?:[–-]|to)\s*\d{1,3})?"
-    r"(?: (?:servings|portions|people|persons|pers\.?|personen|portionen))?)\)\s*:?$",
+    r"(?: (?:servings|portions|people|persons|pers\.?|personen|portionen|sandwiches))?)\)?\s*:?$",
     re.I,
 )
 """“Ingredients (2–3 servings)”."""

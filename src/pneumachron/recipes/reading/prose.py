@@ -55,7 +55,8 @@ _FEW_WORDS = 4
 _APART = re.compile(
     r",\s*(?:and\s+|then\s+)?|;\s*|\s+(?:with|plus|into|\+)\s+|(?:^|\s+)w(?:/\s*|\s+)|:\s+"
     r"|(?<!\d)\s+(?=\d[\d/.]*\s?(?:T|t|c|C|tsp|tbsp|Tbsp|cups?|oz|table ?spoons?|tea ?spoons?)\b)"
-    r"|(?<!half)(?<!of)\s+(?=(?:an?|two|three|four) (?:half |quarter )?(?:cup|tablespoon|teaspoon)s?\b)"
+    r"|(?<!half)(?<!of)\s+(?=(?:an?|two|three|four) (?:half |quarter )?"
+    r"(?:cup|tablespoon|teaspoon)s?\b)"
     r"|\s+and\s+(?=(?:boiling |cold |hot |enough )?water\b)|\s+(?=(?:stuck|studded)\s+with\b)"
     r"|\s+and\s+(?=\d|[½¼¾⅓⅔]|(?:an?|one|two|three|four|half|some|plenty|lots)\s"
     r"|the (?:juice|zest)\b)"

@@ -216,9 +216,31 @@ def _single_words_are_headings(rows: list[Row]) -> None:
         parted = parted or row.heading == "part"
 
 
+_NUMBERED = re.compile(r"\s*(?P<number>\d{1,2})[.)]\s+\S")
+LEAST_NUMBERED = 3
+
+
+def _numbered_are_alike(rows: list[Row]) -> None:
+    """“1. rub, overnight” above “2. bake …” is a step, whatever rub may be on a list."""
+    runs: list[list[Row]] = []
+    for row in rows:
+        found = _NUMBERED.match(row.raw)
+        number = int(found["number"]) if found else 0
+        if number == 1:
+            runs.append([])
+        if number and runs and number == len(runs[-1]) + 1:
+            runs[-1].append(row)
+    for run in runs:
+        works = sum(row.look.work for row in run) > sum(row.look.food for row in run)
+        if len(run) >= LEAST_NUMBERED and works:
+            for row in run:
+                row.look = replace(row.look, food=min(row.look.food, 0.0))
+
+
 def name_sections(rows: list[Row]) -> None:
     """Under which heading every row stands; an unknown heading above work opens the steps."""
     _capitals_are_headings(rows)
+    _numbered_are_alike(rows)
     _single_words_are_headings(rows)
     named = {row.heading for row in rows}
     under: Heading | None = None

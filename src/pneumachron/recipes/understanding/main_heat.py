@@ -127,6 +127,8 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
         if device == "simmer" and _GRILLS.search(told) and not SIMMER.search(told):
             continue  # what was simmered is charred
         said = _in_hours(told) if device == "slow" else told
+        if device == "pressure":
+            said = _BARE_MINUTES.sub(r"\g<0> min", said)
         sentence = _with_its_unit(said, hours=bool(found) and found[-1].low_s >= 3600)
         heat = _heat_in(sentence, device)
         if heat is None:
@@ -153,6 +155,12 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
     return found
 
 
+_BARE_MINUTES = re.compile(
+    r"\b(?:manual(?: high)?|high(?: pressure)?|pressure cook(?: on)?(?: high)?),? (?:for )?\d{2,3}"
+    r"(?=\s*(?:[,.;]|$|(?:and|then|with|NP?R|QP?R|natural\w*|quick\w*)\b))",
+    re.I,
+)
+"""“Manual high 75, then quick”: minutes, which nobody writes there."""
 _PER_WEIGHT = re.compile(
     rf"(?:\b(?:an?|per|each|every|the) |(?:^|(?<=[a-z]))/ ?)"
     rf"(?:(?P<many>\d{{1,3}}) ?(?P<small>g|gram(?:me)?s?)\b|(?P<unit>{HEAVY_UNIT})\b)",

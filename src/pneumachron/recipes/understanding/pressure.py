@@ -67,7 +67,12 @@ def _release(text: str) -> tuple[ReleaseMethod | None, float | None]:
     if spans and spans[0].high_s <= MOST_WAIT_S:
         return "timed", spans[0].high_s
     # "NPR 15, then QR": whoever opens the valve after a number means minutes
-    bare = re.match(r"\W*(?:release|for)?\W*(\d{1,2})\b(?! ?h)", text[natural.end() :])
-    if bare and quick:
+    bare = _BARE_WAIT.match(text[natural.end() :])
+    if bare and 60.0 * int(bare[1]) <= MOST_WAIT_S:
         return "timed", 60.0 * int(bare[1])
     return "natural", None
+
+
+_BARE_WAIT = re.compile(
+    r"[ ,:(-]{0,3}(?:release|for)?[ ,:(-]{0,3}(\d{1,2})(?=\s*(?:[,.;)]|$|then\b|and\b|quick))", re.I
+)

@@ -121,6 +121,12 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     if answers.cut is None and not meat.cut_sure:
         questions.append(_ask_cut(known))
     count = answers.count or meat.count or _pieces(known.cut_id)
+    plates = read_plates(recipe)
+    if plates and answers.count is None and _FOR_EACH.search(meat.text):
+        # “a rack for each of us”: so many, and so heavy
+        count = min(round(count * plates), MAX_COUNT)
+        bought = count
+        meat = replace(meat, mass_kg=plates * meat.mass_kg if meat.mass_kg else None)
     mass = _mass(answers, replace(meat, count=bought), known.cut_id, questions)
     count = answers.count or _fitting(meat, known.cut_id, mass, count)
     cooking = _cooking(read, answers, questions)
@@ -143,13 +149,15 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         pressure=read_pressure(recipe, cooking),
         crust=read_crust(recipe, cooking),
         texture=texture,
-        plates=read_plates(recipe),
+        plates=plates,
         questions=tuple(questions),
         said=spelled_out(recipe.steps, ingredients, recipe.parts),
         unread=tuple(item.index for item in ingredients if item.kind == "unknown"),
     )
 
 
+_FOR_EACH = any_of(r"\b(?:per|for each|each) (?:person|guest|eater|head)\b", r"\ba head\b",
+                   r"\bpro (?:person|kopf)\b")  # fmt: skip
 _CUBED = any_of(r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"\bchunks?\b")
 
 
