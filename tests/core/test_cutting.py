@@ -4,6 +4,7 @@ from dataclasses import replace
 
 import pytest
 
+from pneumachron.core.catalog.cuts import cuts
 from pneumachron.core.errors import Fix, RequestError
 from pneumachron.core.planning.batches import in_batches, whole_load
 from pneumachron.core.planning.cutting import Knife, cut_all
@@ -225,3 +226,12 @@ def test_what_is_cut_already_is_not_told_to_be_cut() -> None:
     fix = with_fix(wanted, caught.value, uncut=False).fix
     assert fix is not None
     assert fix.kind == "batches"
+
+
+def test_what_has_a_rind_and_what_a_cap_of_fat() -> None:
+    # common practice: shoulder and picnic are sold with their skin, brisket and butt with a cap
+    assert {cut.cut_id for cut in cuts().values() if cut.has_rind} == {
+        "shoulder_boneless", "shoulder_bone_in", "picnic_boneless", "picnic_bone_in",
+    }  # fmt: skip
+    with_cap = {cut.family for cut in cuts().values() if cut.has_fat_cap}
+    assert with_cap == {"brisket", "shoulder"}

@@ -2661,6 +2661,10 @@ export interface components {
             has_bone: boolean;
             /** Takes Membrane */
             takes_membrane: boolean;
+            /** Has Rind */
+            has_rind: boolean;
+            /** Has Fat Cap */
+            has_fat_cap: boolean;
             /** Usual Thickness Low M */
             usual_thickness_low_m: number;
             /** Usual Thickness High M */

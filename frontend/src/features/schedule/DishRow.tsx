@@ -2,7 +2,7 @@ import { useId, useState } from "react";
 import { Link, useLocation } from "wouter";
 import type { Marinade, RecipeCard } from "@/api/client";
 import { type Begin, useBegin } from "@/api/cooks";
-import { useHousehold } from "@/api/queries";
+import { useCatalogue, useHousehold } from "@/api/queries";
 import { letter } from "@/drawing/LaneChart";
 import type { DayDraft } from "@/lib/day";
 import { smallVolume } from "@/lib/format";
@@ -29,6 +29,10 @@ interface Props {
 /** One dish of the day, and how it comes to the table. */
 export function DishRow(props: Props) {
   const { dish, index, wrong, recipe, cookId, onCook, onChange, onRemove } = props;
+  const { data: catalogue } = useCatalogue();
+  const cuts = catalogue?.cuts.filter((cut) =>
+    dish.plan.pieces.some((piece) => piece.cut === cut.id),
+  );
   return (
     <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-b py-1.5">
       <span className="font-bold font-dial">{letter(index)}</span>
@@ -86,7 +90,7 @@ export function DishRow(props: Props) {
           on={dish.rubbed ?? false}
           onChange={(on) => onChange({ rubbed: on })}
         />
-        {dish.plan.pieces.some((piece) => HAS_A_RIND.test(piece.cut)) && (
+        {cuts?.some((cut) => cut.has_rind) && (
           <Checkbox
             label={say("schedule-crackling")}
             on={dish.crackling ?? false}
@@ -119,7 +123,7 @@ export function DishRow(props: Props) {
             onChange={(on) => onChange({ parted: on })}
           />
         )}
-        {dish.plan.pieces.some((piece) => HAS_A_FAT_CAP.test(piece.cut)) && (
+        {cuts?.some((cut) => cut.has_fat_cap) && (
           <FatLeft value={dish.fat_mm} onChange={(fat_mm) => onChange({ fat_mm })} />
         )}
         <Count
@@ -238,8 +242,6 @@ function CookIt({ dish, recipe, cookId, onCook }: CookProps) {
   );
 }
 
-const HAS_A_FAT_CAP = /^(brisket|shoulder)/;
-const HAS_A_RIND = /^(shoulder|picnic)/;
 /** Millimeters of fat that are left: eighths of an inch, as cooks measure it. */
 const FAT_LEFT = [0, 3, 6, 10, 13];
 

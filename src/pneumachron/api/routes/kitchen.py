@@ -120,6 +120,8 @@ def _cut(cut: Cut) -> CutOut:
         family=cut.family,
         has_bone=cut.bone_ratio > 0,
         takes_membrane=cut.takes_membrane,
+        has_rind=cut.has_rind,
+        has_fat_cap=cut.has_fat_cap,
         usual_thickness_low_m=cut.usual_thickness_m[0],
         usual_thickness_high_m=cut.usual_thickness_m[1],
         default_texture=cut.default_texture,

@@ -34,6 +34,8 @@ class CutOut(StrictModel):
     family: str
     has_bone: bool
     takes_membrane: bool
+    has_rind: bool
+    has_fat_cap: bool
     usual_thickness_low_m: float
     usual_thickness_high_m: float
     default_texture: Texture

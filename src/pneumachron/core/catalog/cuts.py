@@ -40,6 +40,9 @@ class Cut:
     small: bool
     """Small enough to lie in a heap that steam gets through."""
     takes_membrane: bool
+    has_rind: bool
+    """It is sold with a rind too, which can crackle."""
+    has_fat_cap: bool
     tender_dose_min: float
     dry_ceiling_ratio: float
     """Softening beyond which it is soft but dry, over that of the last step."""
@@ -117,6 +120,8 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         blocks=numbers["blocks"] == 1,
         small=numbers["small"] == 1,
         takes_membrane=numbers["takes_membrane"] == 1,
+        has_rind=numbers["has_rind"] == 1,
+        has_fat_cap=numbers["has_fat_cap"] == 1,
         tender_dose_min=numbers["tender_dose_min"],
         dry_ceiling_ratio=numbers["dry_ceiling_ratio"],
         practice_scatter_ratio=numbers["practice_scatter_ratio"],

@@ -1,5 +1,6 @@
 """What a recipe does in the pot: what it fries and browns, pours in, and whether it is a soup."""
 
+from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.recipes.converting.naming import around, is_named
 from pneumachron.recipes.converting.parts import BRUSHED
 from pneumachron.recipes.understanding.ingredients import Kind
@@ -124,8 +125,8 @@ def has_rind(understood: Understood) -> bool:
     """Whether the recipe wants crackling, and the meat has a rind that can crackle."""
     row = understood.meat_index
     meat = "" if row is None else understood.ingredients[row].line.raw
-    ribs = "rib" in understood.cut or understood.cut == "flanken"  # crackly ribs have none
-    return "crackling" in understood.crust.characters and not (ribs or _NO_RIND.search(meat))
+    rind = cut_by_id(understood.cut).has_rind and not _NO_RIND.search(meat)
+    return rind and "crackling" in understood.crust.characters
 
 
 _NO_RIND = any_of(r"\b(skin|rind)[ -]?(less|off|removed)\b", r"\bno (skin|rind)\b")
