@@ -556,3 +556,50 @@ def test_a_rack_for_each_person() -> None:
     done = of("a_rack_for_each")
     assert (done.plates, done.understood.count, done.understood.mass_kg) == (4, 4, 2.0)
     assert done.finish.kind == "broiler"  # “Oven 220. Brush, 10 mins.”
+
+
+def test_what_breaks_but_stays_in_one_piece() -> None:
+    assert texture_of(of("steaks_that_stay_whole").understood.recipe) == "very"
+
+
+def test_what_else_a_german_page_needs() -> None:
+    """“Außerdem” was a food, and the rub lost its coffee and its chili."""
+    done = of("short_ribs_vom_smoker")
+    assert not any(line.name == "Außerdem" for line in done.lines)
+    assert {"Kaffee", "Chilipulver", "Meersalz"} <= seasoned(done)
+    assert "einregeln" not in told(done)
+
+
+def test_skin_like_glass_is_crackling() -> None:
+    assert "crackling" in of("mojo_with_its_skin").understood.crust.characters
+
+
+def test_signs_around_headings() -> None:
+    """“350 oven” below “>> DO” was a food, and its method was asked for."""
+    done = of("lazy_sunday_brisket")
+    assert done.understood.recipe.title == "LAZY SUNDAY BRISKET"
+    assert not any("oven" in line.name for line in done.lines)
+    assert done.understood.cooking.method == "oven_lid"
+
+
+def test_a_step_that_only_adds_what_is_cooked_apart() -> None:
+    text = told(of("kalua_style"))
+    assert "slow cooker" not in text
+    assert "for the last hour" not in text
+
+
+def test_meat_that_is_fried_until_dark_is_seared() -> None:
+    assert "sear the meat" in told(of("porter_and_barley"))
+
+
+def test_a_sauce_that_is_blended_and_poured_over_braises() -> None:
+    done = of("pork_in_a_blended_sauce")
+    assert when_of(done, "tomato sauce") == ["top"]
+    assert when_of(done, "Dijon") == ["pot"]
+
+
+def test_the_spoon_is_that_of_the_flakes() -> None:
+    done = of("kettle_ribs_with_jam")
+    amounts = {line.name: line.unit for line in done.lines if line.food.kind != "meat"}
+    names = ("salt", "pepper", "chipotle flakes")
+    assert [amounts[name] for name in names] == ["", "", "tsp"]

@@ -25,13 +25,13 @@ from pneumachron.recipes.converting.marinade import in_marinade, soaked_lines
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, When
 from pneumachron.recipes.converting.naming import named_in
 from pneumachron.recipes.converting.parts import (
-    blended_lines,
     brushes_the_sauce,
     named_late,
     parts_apart,
 )
 from pneumachron.recipes.converting.pot_work import (
     WET,
+    blended_lines,
     fries_first,
     has_rind,
     is_browned,

@@ -150,13 +150,20 @@ _POURED_IN = any_of(
 )
 
 
+_MADE_AND_POURED = re.compile(
+    r"\b(?:blend|whisk|mix|stir|combine)\b[^.;]*\bsauce ingredients\b[^.]{0,400}"
+    r"[,;] (?:and |then )?pour (?:it |this )?(?:over|around|on top)\b",
+    re.I,
+)
+
+
 def _is_poured_in(understood: Understood, part: Part) -> bool:
     """Whether the steps pour a sauce in with the meat before the long heat."""
     cooking = understood.cooking
     if cooking.main is None or part.role != "sauce":
         return False
     early, _ = around(understood.said, *cooking.main)
-    return any(
+    return any(_MADE_AND_POURED.search(step) for step in early) or any(
         _POURED_IN.search(text) and WITH_THE_MEAT.search(text)
         for step in early for text in sentences_in(step)
     )  # fmt: skip
@@ -175,39 +182,6 @@ def _parts_of_sections(understood: Understood) -> Iterator[Part]:
             if is_named(item, here) and not is_named(item, others)
         )  # fmt: skip
         yield Part.of(section.name, lines)
-
-
-_BLENDED = any_of(
-    r"\bblend(?:er|ed)?\b", r"\bwhi(?:z|zz)\b", r"\bblitz\w*", r"\bliquidi[sz]e\w*",
-    r"(?<!the )(?<!tomato )\bpur[eé]e\b", r"\bfood processor\b",
-)  # fmt: skip
-
-
-def blended_lines(understood: Understood) -> frozenset[int]:
-    """Lines that are blended smooth before the long heat: one sauce, which nothing can leave."""
-    cooking = understood.cooking
-    if cooking.main is None:
-        return frozenset()
-    early, _ = around(understood.said, *cooking.main)
-    rows = [
-        named for step in early for text in _blended_sentences(step)
-        if len(named := rows_named(understood, text)) > 1
-    ]  # fmt: skip
-    return frozenset().union(*rows)
-
-
-def _blended_sentences(step: str) -> Iterator[str]:
-    """What is blended, with what was charred for it: “Broil the peppers. Blend with the herbs.”"""
-    sentences = sentences_in(step)
-    for place, text in enumerate(sentences):
-        if _BLENDED.search(text):
-            with_it = _BLENDED_WITH.match(text) and not WITH_THE_MEAT.search(step)
-            yield " ".join(sentences[: place + 1]) if with_it else text
-
-
-_BLENDED_WITH = re.compile(
-    r"\W*(?:then )?(?:blend|blitz|whizz?|pur[eé]e) (?:it |them |all )?with\b", re.I
-)
 
 
 _OWN_PAN = any_of(r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b")

@@ -1,8 +1,12 @@
 """What a recipe does in the pot: what it fries and browns, pours in, and whether it is a soup."""
 
+import re
+from collections.abc import Iterator
+
 from pneumachron.core.catalog.cuts import cut_by_id
-from pneumachron.recipes.converting.naming import around, is_named
+from pneumachron.recipes.converting.naming import around, is_named, rows_named
 from pneumachron.recipes.converting.parts import BRUSHED
+from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.ingredients import Kind
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.patterns import any_of
@@ -20,6 +24,8 @@ def shreds(understood: Understood) -> bool:
 
 
 BROWNED = any_of(
+    r"\b(?:ribs?|meat|pork|beef|brisket|pieces)\b[^.;]{0,60}\bfry (?:them |it )?(?:until|till) "
+    r"(?:dark|brown|golden)\b",
     r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b",
     r"\ban(braten|br(ä|ae)t|gebraten)\b",
 )  # fmt: skip
@@ -158,3 +164,36 @@ def slurry_water(understood: Understood) -> frozenset[int]:
         ):
             found.add(item.index)
     return frozenset(found)
+
+
+_BLENDED = any_of(
+    r"\bblend(?:er|ed)?\b", r"\bwhi(?:z|zz)\b", r"\bblitz\w*", r"\bliquidi[sz]e\w*",
+    r"(?<!the )(?<!tomato )\bpur[eé]e\b", r"\bfood processor\b",
+)  # fmt: skip
+
+
+def blended_lines(understood: Understood) -> frozenset[int]:
+    """Lines that are blended smooth before the long heat: one sauce, which nothing can leave."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return frozenset()
+    early, _ = around(understood.said, *cooking.main)
+    rows = [
+        named for step in early for text in _blended_sentences(step)
+        if len(named := rows_named(understood, text)) > 1
+    ]  # fmt: skip
+    return frozenset().union(*rows)
+
+
+def _blended_sentences(step: str) -> Iterator[str]:
+    """What is blended, with what was charred for it: “Broil the peppers. Blend with the herbs.”"""
+    sentences = sentences_in(step)
+    for place, text in enumerate(sentences):
+        if _BLENDED.search(text):
+            with_it = _BLENDED_WITH.match(text) and not WITH_THE_MEAT.search(step)
+            yield " ".join(sentences[: place + 1]) if with_it else text
+
+
+_BLENDED_WITH = re.compile(
+    r"\W*(?:then )?(?:blend|blitz|whizz?|pur[eé]e) (?:it |them |all )?with\b", re.I
+)

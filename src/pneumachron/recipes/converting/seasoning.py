@@ -116,12 +116,14 @@ _UNDER_A_LID = any_of(
 def binders_in_the_pot(understood: Understood) -> frozenset[int]:
     """Mustard and the like that the steps stir into the liquid, and do not put on the meat."""
     sentences = [text for step in understood.said for text in sentences_in(step)]
+    sauces = [part for part in understood.recipe.parts if part.role == "sauce"]
+    own = {row for part in sauces for row in part.lines}
     return frozenset(
         item.index for item in understood.ingredients
-        if any(food.kind == "binder" for food in foods_in(item)) and any(
+        if any(food.kind == "binder" for food in foods_in(item)) and (item.index in own or any(
             is_named(item, text.lower()) and _STIRRED_IN.search(text) and not SEASONED.search(text)
             for text in sentences
-        )
+        ))
     )  # fmt: skip
 
 
@@ -204,6 +206,10 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     plain = rubs and not spices & named
     wet = binders_in_the_pot(understood)
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    other_parts = {
+        row for part in understood.recipe.parts if part.role in {"sauce", "glaze", "beside"}
+        for row in part.lines
+    }  # fmt: skip
     rub |= _mixed_to_rub(understood, early)
     stirred = _stirred_spices(understood, early)
     named |= rub | {item.index for item in understood.ingredients if _BINDS.match(item.line.raw)}
@@ -223,7 +229,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         if not _LEFT_WHOLE.search(item.line.raw)
         and (item.kind in _RUB_KINDS or (item.index in rub and item.kind in LEAVES))
         and item.index not in wet | stirred
-        and (item.index in named or (all_spices and item.index not in elsewhere))
+        and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
     )
 
 

@@ -253,8 +253,9 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     browned_late = theme == "sear" and late
     if browned_late and understood.crust.kind == "pan":
         return "finish"
-    if late and has_rind(understood) and _CRACKLES.search(step):
-        return "rest"  # meanwhile the rind is roasted alone
+    rind = late and has_rind(understood) and _CRACKLES.search(step)
+    if rind or (late and theme == "other" and _is_cooked_apart(understood, step, lines)):
+        return "rest"  # meanwhile the rind is roasted alone, and vegetables have their own run
     if lost or elsewhere or browned_late or beside:
         return "own_words"
     if understood.crust.kind == "glaze" and glazes(step):
@@ -268,6 +269,12 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
 
 _CRACKLES = any_of(r"\bcrackl\w*", r"\bblister\w*", r"\bcrisp\w*\b", r"\bknusprig\w*", r"\bkross\b")
 _PUT_IN = re.compile(r"\W*(?:then )?(?:add|pour|put|return|place|tip|nestle)\b", re.I)
+
+
+def _is_cooked_apart(understood: Understood, step: str, lines: Sequence[OutLine]) -> bool:
+    """“Add the cabbage for the last hour”: it has a run of its own."""
+    named = rows_named(understood, step) if _PUT_IN.match(step) else frozenset()
+    return bool(named) and all(line.when == "own_run" for line in lines if line.origin in named)
 
 
 def _is_poured(understood: Understood, index: int, lines: Sequence[OutLine]) -> bool:

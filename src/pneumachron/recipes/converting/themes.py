@@ -50,10 +50,11 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "heat",
         any_of(
             r"\bpreheat",
-            r"\bin the slow cooker|\bslow cooker (on|to) (low|high)\b",
+            r"\bin(?:to)? (?:the|a|your) slow cooker|\bslow cooker (on|to) (low|high)\b",
             r"\b(charcoal|briquettes?|lit coals|chimney)\b",
             r"\b(pre)?heat (the |your |an? )?(oven|grill|smoker|barbecue|bbq)\b",
-            r"\boven at\b|(?:^\W*|[.;] )(?:oven|smoker|grill|pit) (?:on|to|at|\d{3})\b",
+            r"\boven at\b|^\W*\d{3} ?°? ?[FC]? oven\b",
+            r"(?:^\W*|[.;] )(?:oven|smoker|grill|pit) (?:on|to|at|\d{3})\b",
             r"\bget the oven",
             r"\bbring the smoker",
             r"\bset (up )?the grill",
@@ -71,7 +72,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"(?![.;,]? (?:and )?(?:chill|refrigerate)\b)",
             r"\b(?:boil|simmer)\b[^.;]{0,60}\b[2-9]\d min\w*.{0,60}\bdrain\b",
             r"\b[2-9]\d Min\w*.{0,60}\b(?:köcheln|kochen)\b.{0,40}\babgie(?:ß|ss)en",
-            r"\b(vorheizen|schmoren|garen)\b",
+            r"\b(vorheizen|schmoren|garen|einregeln)\b",
         ),
     ),
     (

@@ -50,8 +50,8 @@ _PART = re.compile(
     r"^(?:(for|to make) (the |a |your )?|f(?:ü|ue)r (?:die|den|das) )[^\W\d][\w'’ -]{2,40}:?$", re.I
 )
 _TO = re.compile(
-    r"^(?:to|for) (?:serve|serving|garnish(?:ing)?|finish(?:ing)?|top(?:ping)?|glaze|glazing"
-    r"|assemble)$",
+    r"^(?:(?:to|for) (?:serve|serving|garnish(?:ing)?|finish(?:ing)?|top(?:ping)?|glaze|glazing"
+    r"|assemble)|au(?:ß|ss)erdem|sonstiges|zum (?:servieren|garnieren|anrichten))$",
     re.I,
 )
 _THE = re.compile(
@@ -101,7 +101,7 @@ _KINDS: tuple[tuple[re.Pattern[str], Heading], ...] = (
 
 def heading_of(line: str) -> Heading | None:
     """What a line opens; None when it is no heading."""
-    bare = BULLET.sub("", line).strip("#*_[]= ").strip()
+    bare = BULLET.sub("", line).strip("#*_[]=> ").strip()
     if len(bare) > 60:
         return None
     for pattern, kind in _KINDS:

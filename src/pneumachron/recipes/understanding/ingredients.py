@@ -191,6 +191,7 @@ _ALL_SERVED = re.compile(
 )
 """“Sour cream, cheddar and scallions for topping” are all for that."""
 _SEASONINGS: frozenset[Kind] = frozenset({"salt", "spice"})
+_STREWN: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb", "rub"})
 _WOODS = re.compile(r"\b(?:chunks?|chips|wood|logs?|pellets)\b", re.I)
 """“Apple and hickory chunks” are two woods, and no apple."""
 _ONE_PASTE = re.compile(r"beurre mani|\broux\b|\bslurry\b", re.I)
@@ -232,6 +233,9 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
         # starch and the water it is stirred with go in together, at the end
         starch = next(food for food in each if food.kind == "starch")
         return (replace(item, food=starch),)
+    # "salt, pepper, 1 tsp chilli flakes": the spoon is that of the flakes alone
+    late = lines[0].amount is None and any(told.amount for told in lines[1:])
+    seasonings = seasonings or (late and kinds <= _STREWN)
     if kinds & {"unknown", "meat", "beside"} or not (counted or several or bare or seasonings):
         return (item,)
     return tuple(

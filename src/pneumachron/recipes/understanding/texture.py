@@ -237,9 +237,15 @@ _DENIED = any_of(
     r"( \w+){0,2}[ -]$"
 )
 _BUT_HOLDS = re.compile(
-    r"^[^.]{0,20}\b(?:without|but)\b[^.]{0,14}\bfall(?:ing)? (?:apart|off)\b", re.I
+    r"^[^.]{0,20}\b(?:without|but)\b[^.]{0,14}\bfall(?:ing)? (?:apart|off)\b",
+    re.I,
 )
 """“They come off the bone clean but don't fall apart”."""
+_BUT_STAYS = re.compile(
+    r"^[^.]{0,20}\bbut (?:still )?(?:stays?|holds?|keeps?)\b[^.]{0,14}\b(?:piece|together|shape)\b",
+    re.I,
+)
+"""“They break with a fork but stay in one piece”: fork-tender."""
 _OTHERWISE = re.compile(r"\([^()]*\d[^()]*\bfor [^()]*\)")
 """“25 minutes (23 for firmer, 30 for fall off the bone)”: what else could be had."""
 _NOT_ASKED = re.compile(
@@ -294,7 +300,8 @@ def read_texture(texts: tuple[str, ...]) -> Texture | None:
                 if _is_beside(texture, clause, found):
                     continue
                 if not _DENIED.search(clause[: found.start()]):
-                    holds = texture == "falls" and _BUT_HOLDS.search(clause[found.end() :])
-                    return "tender" if holds else texture
+                    behind = clause[found.end() :] if texture == "falls" else ""
+                    holds, stays = _BUT_HOLDS.search(behind), _BUT_STAYS.search(behind)
+                    return "tender" if holds else "very" if stays else texture
                 denied = denied or ("holds" if texture == "falls" else None)
     return denied
