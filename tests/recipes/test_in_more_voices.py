@@ -603,3 +603,41 @@ def test_the_spoon_is_that_of_the_flakes() -> None:
     amounts = {line.name: line.unit for line in done.lines if line.food.kind != "meat"}
     names = ("salt", "pepper", "chipotle flakes")
     assert [amounts[name] for name in names] == ["", "", "tsp"]
+
+
+def test_talk_of_shopping_is_no_list() -> None:
+    done = of("shopping_talk")
+    assert len(done.understood.recipe.ingredients) == 13
+    assert not any("fat cap" in line.name for line in done.lines)
+
+
+def test_spoons_in_a_row_without_a_comma() -> None:
+    """The glaze of an envelope was lost with its step."""
+    done = of("envelope")
+    glaze = [line.name for line in done.lines if line.when == "finish"]
+    assert glaze[:3] == ["ketchup", "brn sug", "cid vin"]
+    assert (done.understood.cut, done.understood.count) == ("spare_ribs", 2)
+
+
+def test_a_line_of_the_list_that_serves_six() -> None:
+    assert of("barbacoa_that_serves").plates == 6
+
+
+def test_herbs_that_are_tied_are_the_bouquet() -> None:
+    done = of("bourguignon")
+    assert done.plates == 7  # “For 6 to 8:”
+    assert when_of(done, "thyme") == ["pot"]
+
+
+def test_a_german_glaze() -> None:
+    done = of("spareribs_mit_glasur")
+    assert when_of(done, "Senf") == ["finish"]
+    assert when_of(done, "Sojasauce") == ["finish"]
+
+
+def test_a_food_that_only_a_step_measures_keeps_its_words() -> None:
+    recipe = read(
+        "Brisket\n\n3 lb brisket flat\n1 cup beef stock\n\nCook covered at 325 F for 3 hours.\n"
+        "Reduce the sauce and stir in 2 tbsp maple syrup.\n"
+    )
+    assert "2 tbsp maple syrup" in told(convert(understand(recipe), KITCHEN))

@@ -23,15 +23,15 @@ PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauc
 _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
     ("marinade", r"\bmarinades?\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
-    ("rub", r"\b(rubs?|crust|seasoning|spice mix)\b"),
-    ("glaze", r"\b(glaze|mop|basting|lacquer|varnish|wrap)\b"),
+    ("rub", r"\b(rubs?|crust|seasoning|spice mix|(?:ge)?würzmischung)\b"),
+    ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
                r"|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving"
                r"|toppings?|"
                r"to finish|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
-               r"|wraps|assembly|to assemble|sides?)\b"),
-    ("sauce", r"\b(sauces?|gravy|dressing|slurry|thickener)\b"),
+               r"|beilagen?|garnitur|wraps|assembly|to assemble|sides?)\b"),
+    ("sauce", r"\b(sauces?|so(?:ß|ss)en?|gravy|dressing|slurry|thickener)\b"),
 )  # fmt: skip
 """What a heading over some ingredients says of them; looked for in this order."""
 

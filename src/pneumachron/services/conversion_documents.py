@@ -1,10 +1,10 @@
 """Conversions as documents for the wire."""
 
 from dataclasses import asdict
-from typing import Any
+from typing import Any, Literal
 
 from pneumachron.core.planning.other_methods import OtherWay
-from pneumachron.core.units import show_length, show_mass, show_volume
+from pneumachron.core.units import Shown, parse_measure, show_length, show_mass, show_volume
 from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.cross_check import CrossCheck
 from pneumachron.recipes.converting.marks import Mark, OutLine
@@ -145,18 +145,31 @@ def _check(check: CrossCheck) -> dict[str, Any]:
     }
 
 
+EXACT = 0.0005
+"""A measure is typed this exactly, so that Plan has the minutes of the conversion. Judgement."""
+
+
+def _typed(value: float, shown: Shown, quantity: Literal["mass", "length"]) -> str:
+    """A measure as it would be typed: 4 lb stay 4 lb, where 1.81 kg would be less."""
+    for text in (shown.metric, shown.us):
+        if abs(parse_measure(text, quantity, quantity) / value - 1.0) <= EXACT:
+            return text
+    return f"{1000.0 * value:.0f} g" if quantity == "mass" else f"{1000.0 * value:.1f} mm"
+
+
 def plan_request(done: Converted, pot: str) -> dict[str, Any]:
     """The fullest run as Plan takes it."""
     request = done.plan.setup.request
     piece = request.load.pieces[0]
     measured = done.understood.thickness_m is not None
+    mass_kg, thick_m = request.load.mass_kg, piece.thickness_m
     return {
         "pieces": [
             {
                 "cut": piece.cut.cut_id,
                 "count": len(request.load.pieces),
-                "mass": show_mass(request.load.mass_kg).metric,
-                "thickness": show_length(piece.thickness_m).metric if measured else None,
+                "mass": _typed(mass_kg, show_mass(mass_kg), "mass"),
+                "thickness": _typed(thick_m, show_length(thick_m), "length") if measured else None,
                 "bone": done.understood.bone if piece.cut.bone_ratio > 0 else None,
             }
         ],

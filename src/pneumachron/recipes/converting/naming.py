@@ -58,8 +58,9 @@ def is_named(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters names an ingredient, whole or by its telling word."""
     name = item.line.name.lower()
     words = [word for word in re.findall(r"[^\W\d_]{3,}", name) if not _BEHIND.match(word)]
-    if not words:
-        return False
+    bundled = item.food.words == "herb sachet" and _BUNDLE.search(text) is not None
+    if bundled or not words:
+        return bundled
     last = words[-1]
     # "the mustard" is mustard powder; but garlic is not garlic powder
     if last in _GENERIC and len(words) > 1 and words[-2] in _ANYTHING:
@@ -100,6 +101,8 @@ _BEHIND = re.compile(
 )
 """What German says of a spice behind its name: “Paprika edelsüß”."""
 _ANYTHING = frozenset({"hot", "sweet", "brown", "thick", "dark", "light", "white", "red"})
+_BUNDLE = re.compile(r"\b(?:bouquet|sachet|bundle)\b")
+"""“4 thyme, 2 bay (tied)” is the bouquet of the steps."""
 _NO_POWDERS = frozenset({"back", "knoblauch", "zwiebel"})
 """“Knoblauch” in a step is the cloves; “Paprika” is the powder."""
 _GROUND_PEPPER = re.compile(r"\bpepper(?!s\b)\w*(?! (?:flakes|jack|sauce|jelly|paste|strips)\b)")

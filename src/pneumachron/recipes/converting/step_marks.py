@@ -23,7 +23,7 @@ from pneumachron.recipes.converting.themes import (
     theme_of,
 )
 from pneumachron.recipes.understanding.crust import glazes
-from pneumachron.recipes.understanding.ingredients import foods_in
+from pneumachron.recipes.understanding.ingredients import food_of, foods_in
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -180,6 +180,23 @@ def thickens_with_more(understood: Understood, text: str) -> bool:
     return not listed and _THICKENER.search(text) is not None
 
 
+_MEASURED = re.compile(
+    r"\b\d[\d/.½¼¾]{0,5}\s?(?:cups?|c|T|t|[Tt]bsp|tsp|tablespoons?|teaspoons?|ml|g|oz)\b\.? "
+    r"(?:of )?(?P<food>[a-z][a-z -]{2,30})"
+)
+
+
+def measures_more(understood: Understood, text: str) -> bool:
+    """Whether a text measures a food that the list does not have: only its words tell how much."""
+    listed = {food.food.words for item in understood.ingredients for food in foods_in(item)}
+    for found in _MEASURED.finditer(text):
+        food = food_of(found["food"])
+        known = food.kind not in {"unknown", "thin", "meat", "salt"}
+        if known and food.words not in listed and not rows_named(understood, found["food"]):
+            return True
+    return False
+
+
 def _whole_sentences(step: str, main: int) -> Iterator[tuple[int, str]]:
     """Sentences with all their clauses, and where they begin; that of the heat stands alone."""
     begun: tuple[int, str] | None = None
@@ -245,7 +262,9 @@ def _rule_of(
 def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[OutLine]) -> str:
     """Which of our steps does a step's work; its own words where none does all of it."""
     step = understood.recipe.steps[index]
-    own = is_own_work(step) or thickens_with_more(understood, step)
+    own = (
+        is_own_work(step) or thickens_with_more(understood, step) or measures_more(understood, step)
+    )
     lost = theme in _ABSORBING and own
     elsewhere = theme == "serve" and not names_any(understood, step)
     late = index > max(understood.cooking.steps, default=index)

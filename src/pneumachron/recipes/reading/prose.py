@@ -27,7 +27,7 @@ _MEAT = re.compile(
     r"(?:butts?|shoulders?|briskets?|packers?|points?|flats?|(?:short |spare |back )?ribs?"
     r"|spareribs|baby backs"
     r"|picnics?|wings|(?<=pork )(?:scotch|collars?|necks?|blades?)\b)"
-    r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?)(?: of)? (?:[a-z.-]+ ){0,3}?"
+    r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?|sides?)(?: of)? (?:[a-z.-]+ ){0,3}?"
     r"(?:ribs|baby backs|st\.? louis\b(?!-?(?:style|cut)? (?:spare ?)?ribs?)|spares\b)"
     rf"(?:[^.!?]{{0,60}}?{_HEAVY} (?:a|per|to the) (?:rack|slab)"
     rf"|[^.!?]{{0,20}}?\beach(?: one|['’]s| is| weigh\w+| about)+[^.!?]{{0,12}}?{_HEAVY}"

@@ -237,11 +237,22 @@ def _numbered_are_alike(rows: list[Row]) -> None:
                 row.look = replace(row.look, food=min(row.look.food, 0.0))
 
 
+def _shopping_talk_is_none(rows: list[Row]) -> None:
+    """“What you'll need”, with nothing measured below it, above the list itself: it only tells."""
+    opened = [at for at, row in enumerate(rows) if row.heading == "ingredients"]
+    for at, following in pairwise(opened):
+        between = rows[at + 1 : following]
+        ends = next((k for k, row in enumerate(between) if row.heading), len(between))
+        if between[:ends] and not any(row.look.has_amount for row in between):
+            rows[at].heading = "end"
+
+
 def name_sections(rows: list[Row]) -> None:
     """Under which heading every row stands; an unknown heading above work opens the steps."""
     _capitals_are_headings(rows)
     _numbered_are_alike(rows)
     _single_words_are_headings(rows)
+    _shopping_talk_is_none(rows)
     named = {row.heading for row in rows}
     under: Heading | None = None
     titled = fed = ended = False

@@ -236,6 +236,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
     if role == "main":
         return _all_counted(rest)
     foods: list[str] = []
+    if "," not in rest:  # “paint: 1c ketchup 1/2c sugar 2T mustard”
+        rest = _NEXT_SPOON.sub(", ", rest)
     barred = _BARS.split(rest, MOST_ON_A_LINE)
     for told in barred if len(barred) > 1 else _COMMAS.split(rest, MOST_ON_A_LINE):
         text = _A_DROP.sub("1 drop of", told)
@@ -256,6 +258,9 @@ def _foods_of(part: str, rest: str) -> list[str]:
     return foods if len(foods) > 1 or one else []
 
 
+_NEXT_SPOON = re.compile(
+    r"(?<=[a-z])\s+(?=\d[\d/.½¼¾]*\s?(?:c|T|t|tsp|[Tt]bsp|cups?|oz|g|ml)\.?\s[a-z])"
+)
 _A_DROP = re.compile(r"^(?:a )?drop of\b", re.I)
 """A noun there, and no work."""
 _OF_ONE_FOOD: frozenset[PartRole] = frozenset({"glaze", "sauce", "marinade", "rub"})

@@ -218,7 +218,8 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
         )
     if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
         return (item,)
-    if _MORE_OF_IT.search(line.raw) or (item.kind == "smoke_wood" and _WOODS.search(line.raw)):
+    one = item.food.words == "herb sachet" or _MORE_OF_IT.search(line.raw)
+    if one or (item.kind == "smoke_wood" and _WOODS.search(line.raw)):
         return (item,)
     alone = _bare_foods(line)
     names = alone or _with_their_work(_PLAIN_LIST.split(_ALL_DONE.sub(r", \1", line.raw)))
@@ -314,6 +315,7 @@ def _by_the_spoon(food: Food, line: Line) -> Food:
     return foods()["ground coriander"] if spice and not _LEAVES.search(line.raw) else food
 
 
+_TIED_UP = re.compile(r"\btied(?: together| up| with string)?\W*$", re.I)
 _SOAKED = re.compile(r"\b(?:soaked|rehydrated|covered|steeped) (?:in|with) .*$", re.I)
 """“Soaked in hot water” makes no water of a chilli."""
 
@@ -327,6 +329,8 @@ def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
         if food is UNKNOWN:
             food = food_of(_SOAKED.sub("", line.aside)) if line.aside else UNKNOWN
         food = _by_the_spoon(food, line)
+        if food.kind in {"woody_herb", "fresh_herb"} and _TIED_UP.search(line.raw):
+            food = foods()["herb sachet"]
         if line.low is None and _WATER.match(line.raw):
             line = replace(line, low=COVERING_L, high=COVERING_L, unit="l", name="water", aside="")
         found.append(Ingredient(index, line, food))

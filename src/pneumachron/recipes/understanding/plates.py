@@ -87,6 +87,8 @@ def read_plates(recipe: Recipe) -> float | None:
         # “I first made it for a party of 20” is a story
         (_without_stories(recipe.description), (_COUNTED, _SAID, _AT_THE_END)),
         *((text, (_AT_THE_END, _COUNTED, _FEEDS)) for text in recipe.notes),
+        # “A 1.5 kg piece of brisket serves 6.”
+        *((text, (_FEEDS,)) for text in recipe.ingredients),
         # “I'm doing mash for 24” is said of another dish
         *((_FOR.sub("", text), (_AT_THE_END, _COUNTED, _FEEDS)) for text in recipe.left_out),
         *((text, (_BARE_AT_THE_END, _BARE_AT_THE_END)) for text in recipe.steps[-1:]),
