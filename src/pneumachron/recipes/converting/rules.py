@@ -35,7 +35,7 @@ PAPRIKA_KG_PER_KG = 0.004
 """Smoked paprika instead of smoke, 3–5 g a kilo. Common practice."""
 LIQUID_SMOKE_M3_PER_M3 = 3e-3
 """2–4 ml in a litre. Common practice."""
-ACID_AFTER_SHARE = 0.5
+ACID_AFTER_SHARE, FEW_PODS = 0.5, 3
 MOST_FAT_M3, FAT_M3 = 150e-6, 30e-6
 """More fat than the first would be deep under pressure; the second browns any load. Judgement; that
 nothing is fried under pressure is what makers' manuals say, from memory."""
@@ -111,8 +111,7 @@ def _spirit(context: ConversionContext, item: Ingredient) -> ConvertedLines:
 def _acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if item.index in context.rubbed | context.blended or item.line.low is None:
         return _kept("pot")(context, item)
-    # a lemon follows no liquid: nobody measures a quarter of one
-    ratio = context.pouring.ratio if item.line.unit else 1.0
+    ratio = context.pouring.ratio if item.line.unit else 1.0  # a lemon is only halved
     factor = (1.0 - ACID_AFTER_SHARE) * ratio
     before = plain_line(context, item, "pot", factor)
     after = replace(before, when="after")
@@ -166,7 +165,8 @@ def _moved(rule: str, when: When) -> RuleFn:
 
 def _less(rule: str, share: float, when: When) -> RuleFn:
     def apply(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-        if item.line.low is None:
+        whole = item.kind == "chilli" and not item.line.unit  # nobody cuts a quarter off a pod
+        if item.line.low is None or (whole and item.line.low * context.scale <= FEW_PODS):
             return _kept(when)(context, item)
         if item.index in context.rubbed:
             return ConvertedLines((plain_line(context, item, "season", share),), rule)

@@ -10,7 +10,7 @@ mark-wine_first = At most a third of the liquid is wine. Simmer it uncovered fir
 mark-spirit_first = Raw spirits never go under pressure. Use a splash, and boil it off uncovered before the rest goes in.
     .caution = Raw spirits under pressure can catch fire at the valve. Boil them off first.
 mark-stock_unsalted = Use unsalted stock: the juice of the meat, and reducing later, make it saltier.
-mark-acid_halved = Half goes in before, half after: under pressure a sharp taste goes flat. It goes by the amount of liquid.
+mark-acid_halved = Half goes in before, half after: under pressure a sharp taste goes flat. What is measured goes by the amount of liquid.
 mark-sugar_after = More than { $units ->
         [us] 1 Tbsp of sugar in a cup
        *[metric] 50 g of sugar in a liter
@@ -42,7 +42,7 @@ mark-milk_limited = Milk scorches and curdles under pressure, and after it nothi
 mark-dairy_after = Dairy curdles under pressure. Stir it in at the end, below { TEMP(80) }.
     .caution = Dairy under pressure curdles and may scorch.
 mark-dried_herb_less = Nothing leaves with the steam: two thirds of the dried herbs do as much.
-mark-chilli_less = The heat of chili stays in the cooker: three quarters do as much. It goes by the amount of liquid.
+mark-chilli_less = The heat of chili stays in the cooker: three quarters do as much. What is measured goes by the amount of liquid.
 mark-fresh_herb_last = Fresh herbs turn gray under pressure. They go in at the end.
 mark-roots_own_run = A cook time of { PANEL($hold_min) } turns them to mash. Cook them separately while the meat rests.
     .caution = They will fall to mash and thicken the juice.
