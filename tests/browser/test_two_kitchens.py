@@ -168,7 +168,7 @@ AT_REST = """async () => {
 
 def at_rest(page: Page, *locales: Locale) -> None:
     """Wait until the view itself is there, with all it asked for."""
-    expect(page.get_by_role("main")).to_contain_text(re.compile(r"[A-Za-z]{3}"))
+    expect(page.get_by_role("main")).to_contain_text(re.compile("(?:[^\\W\\d_]\u030a?){4}"))
     for locale in locales:
         expect(page.get_by_text(screen("app-loading-the-page", locale))).to_have_count(0)
     page.evaluate(AT_REST)

@@ -641,3 +641,75 @@ def test_a_food_that_only_a_step_measures_keeps_its_words() -> None:
         "Reduce the sauce and stir in 2 tbsp maple syrup.\n"
     )
     assert "2 tbsp maple syrup" in told(convert(understand(recipe), KITCHEN))
+
+
+def test_steaks_that_are_seasoned_and_fried_by_the_side() -> None:
+    done = of("smothered_steaks")
+    assert {"seasoning salt", "pepper", "garlic powder"} <= seasoned(done)
+    assert "sear the meat" in told(done)
+    assert when_of(done, "green bell pepper") == ["sear"]  # “cook onions and pepper”
+
+
+def test_a_sauce_that_is_made_between_two_heats_keeps_its_step() -> None:
+    done = of("plum_sauce_between")
+    assert done.understood.cooking.steps == {0, 2}
+    text = told(done)
+    assert text.index("Sauce: drain plums") < text.index("Brush with purple plums")
+    assert done.finish.kind == "grill"
+
+
+def test_german_spices_that_are_massaged_in() -> None:
+    done = of("wraps_auf_low")
+    assert {"Rauch-Paprika", "Salz", "Cayennepfeffer", "Kreuzkümmel"} <= seasoned(done)
+    assert "zerrupfen" not in told(done)
+
+
+def test_what_is_sauteed_on_high_is_not_under_pressure() -> None:
+    """Forty-five minutes were sixty."""
+    done = of("sauteed_to_a_glaze")
+    assert done.understood.pressure is not None
+    assert done.understood.pressure.hold_min == 45
+    assert done.plan.hold_min == 45
+
+
+HELD = {
+    # a time to come to pressure is none under pressure; what is sautéed has no lid on
+    "It takes about 15 minutes to come to pressure; cook 45 minutes at high pressure, then NR.": (
+        45, "natural", None,
+    ),
+    "Bring up to pressure (10-15 min), then cook 55 min. Natural release.": (55, "natural", None),
+    "Cook high pressure 45 min, NR 10. Remove meat. Simmer sauce 15 min on saute.": (
+        45, "timed", 10,
+    ),
+    "Pressure cook 55 mins, NPR 15. Switch to saute and reduce on high for 20 minutes.": (
+        55, "timed", 15,
+    ),
+    "HP 50, natural. Sauté (more) 20 min.": (50, "natural", None),
+    "Brown 10 minutes on sauté. Cook 70 minutes. Release pressure naturally, about 20 minutes.": (
+        70, "timed", 20,
+    ),
+    # without units, as a cooker shows it, and in few words
+    "Cook on HIGH for 1:15, natural release.": (75, "natural", None),
+    "75 min HP / 15 NR": (75, "timed", 15),
+    "60 mins on manual. 10 natural, then open the vent.": (60, "timed", 10),
+    "Pressure cook on high for 50 minutes. When done, let it sit for 15 minutes, then vent.": (
+        50, "timed", 15,
+    ),
+    "Lock the lid, cook 60 minutes. When it beeps leave it for 20 minutes, then release the rest.":
+        (60, "timed", 20),
+    "Seal. 85 min high pressure. Slow release for 15 mins.": (85, "timed", 15),
+    "Cook 40 minutes on high pressure (60 if frozen). Quick release.": (40, "quick", None),
+    "Druckgaren 45 Minuten auf hoher Stufe, 15 Minuten natürlich abdampfen.": (45, "timed", 15),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize("told_so", HELD)
+def test_minutes_and_release_of_recipes_for_such_a_cooker(told_so: str) -> None:
+    recipe = read(
+        "Short ribs in the electric pressure cooker\n\n4 lb short ribs\n1 cup stock\n\n"
+        f"Brown the ribs. {told_so}\n"
+    )
+    pressure = understand(recipe).pressure
+    assert pressure is not None
+    wait_min = None if pressure.wait_s is None else pressure.wait_s / 60.0
+    assert (pressure.hold_min, pressure.release, wait_min) == HELD[told_so]

@@ -76,10 +76,7 @@ def is_named(item: Ingredient, text: str) -> bool:
     if last == "butter":  # and no “Butterschmalz”
         return name in text or re.search(r"\bbutter\b", text) is not None
     if words[-1] in {"pepper", "peppers"} and not _PODS.isdisjoint(words):
-        return (
-            name in text
-            or re.search(r"\b(?:bell|sweet|the) peppers?\b|\bpeppers\b", text) is not None
-        )
+        return name in text or _BESIDE_ONIONS.search(text) is not None
     if words[-1] == "sauce" and not _ANY_SAUCE.isdisjoint(words):
         last = "sauce"
     return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
@@ -107,6 +104,10 @@ _NO_POWDERS = frozenset({"back", "knoblauch", "zwiebel"})
 """“Knoblauch” in a step is the cloves; “Paprika” is the powder."""
 _GROUND_PEPPER = re.compile(r"\bpepper(?!s\b)\w*(?! (?:flakes|jack|sauce|jelly|paste|strips)\b)")
 """“Pepper flakes” are a chilli."""
+_BESIDE_ONIONS = re.compile(
+    r"\b(?:bell|sweet|the) peppers?\b|\bpeppers\b|\bonions?,? (?:and|&) pepper\b"
+    r"|\bpepper (?:and|&) onions?\b"
+)
 _PODS = frozenset({"bell", "sweet", "red", "green", "yellow", "orange", "pointed", "romano"})
 """“Red bell pepper” is not the pepper beside the salt."""
 _ANY_SAUCE = frozenset(

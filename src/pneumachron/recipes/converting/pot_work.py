@@ -26,6 +26,7 @@ def shreds(understood: Understood) -> bool:
 BROWNED = any_of(
     r"\b(?:ribs?|meat|pork|beef|brisket|pieces)\b[^.;]{0,60}\bfry (?:them |it )?(?:until|till) "
     r"(?:dark|brown|golden)\b",
+    r"\bfry\b[^.;]{0,40}\d ?min\w* (?:a|per|each|on each) side\b",
     r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b",
     r"\ban(braten|br(ä|ae)t|gebraten)\b",
 )  # fmt: skip

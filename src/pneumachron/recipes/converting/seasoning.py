@@ -32,7 +32,7 @@ SEASONED = any_of(
     r"(?:[;,.]|\band) ?salt (?:&|and) pepper[ .]*(?:$|[;.])",
     r"\bmix (the )?(salt|sugar|spices)",
     r"\bmixed dry spices",
-    r"\b(salzen|pfeffern|w(ü|ue)rzen|einreiben)\b",
+    r"\b(salzen|pfeffern|w(ü|ue)rzen|einreiben|einmassieren)\b",
     TOSSED,
     PUSHED,
 )
@@ -169,7 +169,8 @@ LEAVES: frozenset[Kind] = frozenset({"fresh_herb", "woody_herb", "aromatic"})
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
-    r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|em|them|it)\b",
+    r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|steaks|pieces"
+    r"|cubes|chunks|em|them|it)\b",
     r"\bcoat\w* with [^.;]{0,40}\brub\b",
     r"(^|[.;:] )(season|rub)(,| and (put|lay|brown|sear|place)|[.;])",
     r"\btrim,? (and|&) season\b|\bseason (and|&) (put|lay|brown|sear|place)\b",
@@ -198,7 +199,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         r"|\bspices\b[^.;]*\b(?:on|over|into) (?:the |both )?"
         r"(?:meat|ribs|pork|beef|brisket|sides)\b"
         r"|\brub over\b|\bdry rub\b|(?<!add the )(?<!add the ★ )(?<!off the )\bseasonings\b"
-        r"|\bdry (ingredients|stuff|things|mix)\b"
+        r"|\bdry (ingredients|stuff|things|mix)\b|\bgewürze\b[^.;]*\b(?:einreiben|einmassieren)\b"
     )
     # “rub the ribs”, and no word of what with: with the spices there are
     early = before_the_heat(understood)

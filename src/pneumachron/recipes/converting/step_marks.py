@@ -26,6 +26,7 @@ from pneumachron.recipes.understanding.crust import glazes
 from pneumachron.recipes.understanding.ingredients import food_of, foods_in
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.side_work import OF_A_SAUCE
 from pneumachron.recipes.understanding.understand import Understood
 
 LEFT_OUT: dict[str, Message] = {
@@ -268,7 +269,9 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     lost = theme in _ABSORBING and own
     elsewhere = theme == "serve" and not names_any(understood, step)
     late = index > max(understood.cooking.steps, default=index)
-    beside = late and makes_a_side(understood, step)
+    main = understood.cooking.main
+    apart = main is not None and index > main[0] and OF_A_SAUCE.match(step)
+    beside = apart or (late and makes_a_side(understood, step))
     browned_late = theme == "sear" and late
     if browned_late and understood.crust.kind == "pan":
         return "finish"

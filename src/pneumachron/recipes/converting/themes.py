@@ -102,7 +102,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bmembrane",
             r"\bmix (the )?(salt|sugar|spices)",
             r"\bmixed dry spices",
-            r"\b(salzen|pfeffern|w(ü|ue)rzen|einreiben|trocken ?tupfen)\b",
+            r"\b(salzen|pfeffern|w(ü|ue)rzen|einreiben|einmassieren|trocken ?tupfen)\b",
         ),
     ),
     (
@@ -162,7 +162,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bshred",
             r"\bcut between",
             r"\blift out",
-            r"\b(in scheiben|aufschneiden|zerpfl(ü|ue)cken|tranchieren)\b",
+            r"\b(in scheiben|aufschneiden|zerpfl(ü|ue)cken|zerrupfen|tranchieren)\b",
         ),
     ),
     (

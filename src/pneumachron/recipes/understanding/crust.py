@@ -64,7 +64,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         "grill",
         any_of(
             r"\bdirect heat\b", r"\b(on|over|onto) (the|a) (hot )?"
-            r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)", r"\b(on|over) (very )?hot coals\b",
+            r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)", r"\b(on|over) (very )?(hot )?coals\b",
             r"\bgrill (it|them|the|for|each|briefly|over|\d)", r"\b(medium-)?hot grill\b",
         ),
     ),

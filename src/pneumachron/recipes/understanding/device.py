@@ -177,6 +177,8 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
         ("oven", hot and bool(LID.search(text))),
         # "350 – 1 hr", beside a sauce that simmers
         ("oven", any(_hot_for_long(step) for step in recipe.steps)),
+        # “8 hours on low”, and no word of what has such a level
+        ("slow", not hot and bool(_LOW_FOR_LONG.search(work))),
         ("simmer", bool(SIMMER.search(text))),
         # so many degrees, and no word of what is so hot
         ("oven", hot),
@@ -185,6 +187,15 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
         ("grill", bool(_GRILL.search(recipe.title))),
     )
     return next((device for device, found in named if found), None)
+
+
+_LOW_FOR_LONG = re.compile(
+    r"\b(?:on|to) low\b(?! (?:heat|flame|burner|simmer))[^.;]{0,30}?\b(?:[5-9]|1\d)"
+    r"(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?)\b"
+    r"|\b(?:[5-9]|1\d)(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?),? (?:on )?low\b"
+    r"(?! (?:heat|flame|burner|oven|simmer))",
+    re.I,
+)
 
 
 def _hot_for_long(step: str) -> bool:

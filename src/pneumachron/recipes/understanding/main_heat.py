@@ -128,7 +128,7 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
             continue  # what was simmered is charred
         said = _in_hours(told) if device == "slow" else told
         if device == "pressure":
-            said = _BARE_MINUTES.sub(r"\g<0> min", said)
+            said = _BARE_MINUTES.sub(r"\g<0> min", _HOURS_AND_MINUTES.sub(r"\1 h \2 min", said))
         sentence = _with_its_unit(said, hours=bool(found) and found[-1].low_s >= 3600)
         heat = _heat_in(sentence, device)
         if heat is None:
@@ -155,8 +155,11 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
     return found
 
 
+_HOURS_AND_MINUTES = re.compile(r"\b([0-3]):([0-5]\d)\b(?! ?[ap]\.?m)", re.I)
+"""As a cooker shows it."""
 _BARE_MINUTES = re.compile(
-    r"\b(?:manual(?: high)?|high(?: pressure)?|pressure cook(?: on)?(?: high)?),? (?:for )?\d{2,3}"
+    r"\b(?:manual(?:[ /]high)?|high(?: pressure)?|HP|pressure[ -]cook(?: on)?(?:[ /]high)?)"
+    r"[ ,:/]{1,2}(?:for )?\d{2,3}"
     r"(?=\s*(?:[,.;]|$|(?:and|then|with|NP?R|QP?R|natural\w*|quick\w*)\b))",
     re.I,
 )
@@ -230,7 +233,7 @@ _ALL_OF_IT = re.compile(
 """“Total cook 4.5 hrs.”"""
 _ANOTHER = re.compile(
     r"\b(?:another ([1-9]\d?)|for ([1-9]\d?) more)"
-    r"(?=[.,;]|$| (?:till?|until|in|wrapped|covered|or so)\b)",
+    r"(?=[.,;)]|$| (?:till?|until|in|wrapped|covered|or so)\b)",
     re.I,
 )
 """“4 hours. Then foil it up, back in, another 3.”"""
@@ -309,6 +312,9 @@ _LEAST_S: dict[Device | None, float] = {
 """A shorter time is not the main heat. Judgement."""
 _ASIDES = re.compile(
     r"\(or [^)]*\)"
+    r"|\b(?:takes?|allow)\b[^.;]{0,16}\d[^.;]{0,20}\bto (?:come|get|build|reach|pressuri[sz]e)\b"
+    r"|\b(?:bring|come|get)s?(?: it)?(?: up)? to (?:full |high )?pressure \([^()]{0,40}\)"
+    r"|\bto (?:full |high )?pressure(?:,? about|,)? \d[^.;,]{0,12}min\w*"
     r"|\([^()]*\d[^()]*\bfor (?:a )?(?:firmer|softer|more|less|fall\w*|shred\w*)\b[^()]*\)"
     r"|\b(?:for |in |during )?(?:the )?(?<!one )(?<!a )(?:last|final) (?=\d|half|quarter|few|hour"
     r"|(?:ten|five|fifteen|twenty|thirty|forty|couple)\b)"
@@ -329,8 +335,14 @@ def _not_under_pressure(sentence: str) -> bool:
     found = _LETS_GO.search(sentence)
     if found and not durations_in(_OF_THE_RELEASE.sub("", sentence[: found.start()])):
         return True
+    if _SAUTES.search(sentence) and not re.search(r"\bpressure\b|\bmanual\b", sentence, re.I):
+        return True
     told = re.search(r"\bpressure\b|\b(on )?high\b|\bmanual\b|\bweight\b", sentence, re.I)
     return bool(SIMMER.search(sentence)) and not told
+
+
+_SAUTES = re.compile(r"\bsaut[eé](?: (?:function|mode|setting))?,? (?:on |at )?high\b", re.I)
+"""“Sauté on high till it is a glaze, 15 min”: the lid is off."""
 
 
 def _cooks_long(sentence: str) -> bool:

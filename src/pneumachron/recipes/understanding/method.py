@@ -172,7 +172,8 @@ def _told_above(recipe: Recipe) -> Cooking:
 
 _IN_A_BAG = any_of(r"\bsous[- ]?vide\b", r"\bimmersion circulator\b")
 """A bath far below boiling is none of the heats that are compared here."""
-_UNDER_PRESSURE = any_of(r"\bpressure\b", r"\bhigh\b", r"\blow\b", r"\bmanual\b", r"\blid\b",
+_UNDER_PRESSURE = any_of(r"\bpressure\b", r"\bHP\b", r"\bhigh\b", r"\blow\b", r"\bmanual\b",
+                         r"\blid\b",
                          r"\block\b", r"\bseal", r"\bNP?R\b", r"\bQP?R\b")  # fmt: skip
 """What belongs to the minutes under the lid; onions are fried in the same pot before."""
 

@@ -17,13 +17,14 @@ _QUICK = any_of(
 )  # fmt: skip
 _NATURAL = any_of(
     r"\bnatural\w*\b", r"\bNP?R\b", r"\bnatürlich (abdampfen|abkühlen|entspannen)\b",
-    r"\blangsam (abdampfen|ablassen)\b", r"\breleas\w* (on its own|slowly)\b",
+    r"\blangsam (abdampfen|ablassen)\b", r"\breleas\w* (on its own|slowly)\b", r"\bslow releas\w*",
+    r"\b(let|leave)\b[^.;]{0,24}\d ?min\w*[^.;]{0,12}\bthen (vent|release|open|turn)\b",
     r"\b(come|go|drop|fall)s? down (on its own|alone)",
     r"\blet (it |the |all )?(pressure |steam )?(fall|drop|subside|come down|go down)\b",
     r"\bpressure (fall|drop|subside|come down|go down)s?\b", r"\b(sit|stand|rest) sealed\b",
 )  # fmt: skip
 _LOW = any_of(r"\blow pressure\b", r"\bpressure[- ]cook (on|at) low\b")
-_SHORT = re.compile(r"\bmins?\.(?=\W)", re.I)
+_SHORT = re.compile(r"\bmins?\.(?=(?-i:\s+[a-z(]|[,;]))", re.I)
 """“15 min., then”: the end of a word, and of no sentence."""
 MOST_HOLD_S = 4.0 * 3600.0
 """No recipe holds pressure longer: so many hours are another device's. Judgement."""
@@ -62,17 +63,21 @@ def _release(text: str) -> tuple[ReleaseMethod | None, float | None]:
         return ("quick", None) if quick else (None, None)
     # "natural release 15 minutes", "15 minutes natural"
     around = re.split(r"[.;]", text[natural.start() :])[0]
-    before = re.split(r"[.;]", text[max(0, natural.start() - 16) : natural.start()])[-1]
-    spans = durations_in(around) or durations_in(before)
-    if spans and spans[0].high_s <= MOST_WAIT_S:
-        return "timed", spans[0].high_s
+    before = re.split(r"[.,;]", text[max(0, natural.start() - 16) : natural.start()])[-1]
     # "NPR 15, then QR": whoever opens the valve after a number means minutes
     bare = _BARE_WAIT.match(text[natural.end() :])
     if bare and 60.0 * int(bare[1]) <= MOST_WAIT_S:
         return "timed", 60.0 * int(bare[1])
+    spans = durations_in(around) or durations_in(before)
+    if spans and spans[0].high_s <= MOST_WAIT_S:
+        return "timed", spans[0].high_s
+    if number := _NUMBER_BEFORE.search(before):
+        return "timed", 60.0 * int(number[1])
     return "natural", None
 
 
+_NUMBER_BEFORE = re.compile(r"\b(\d{1,2}) $")
+"""“10 natural, then open the vent.”"""
 _BARE_WAIT = re.compile(
     r"[ ,:(-]{0,3}(?:release|for)?[ ,:(-]{0,3}(\d{1,2})(?=\s*(?:[,.;)]|$|then\b|and\b|quick))", re.I
 )

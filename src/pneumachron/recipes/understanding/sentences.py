@@ -5,7 +5,7 @@ import re
 NO_END = r"(?<!\bSt\.)(?<!\bMr\.)(?<!\bDr\.)(?<!\bMrs\.)"
 """“St. Louis ribs”: the dot ends a short word."""
 _ENDS = re.compile(
-    rf"(?<=[a-zäöüßCF)”\"’'…][.;!]){NO_END}\s+|(?<=\d\.)\s+(?=[A-ZÄÖÜ])|(?<=[A-Z]{{2}}\.)\s+(?=[A-Z])|(?<=[;!])\s+"
+    rf"(?<=[a-zà-öø-ÿßCF)”\"’'…][.;!]){NO_END}\s+|(?<=\d\.)\s+(?=[A-ZÄÖÜ])|(?<=[A-Z]{{2}}\.)\s+(?=[A-Z])|(?<=[;!])\s+"
 )
 _SHORT = re.compile(
     r"\b(?:approx|ca|deg|std|ingreds?|mins?|hrs?|lbs?|oz|tbsps?|tsps?|pkgs?|temp|no|vs|incl|ea|sec|st)\.$",

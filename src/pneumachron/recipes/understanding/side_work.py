@@ -81,9 +81,14 @@ def without_side_work(recipe: Recipe) -> Recipe:
     return replace(recipe, steps=tuple(map(_blotted, recipe.steps)))
 
 
+OF_A_SAUCE = re.compile(r"\W*(?:for the )?(?:\w+ )?(?:sauce|glaze|gravy|slaw|relish)\s*:\s", re.I)
+"""“Sauce: melt the butter … and simmer 15 minutes”: all of the step is about it."""
+
+
 def _blotted(step: str) -> str:
     sentences = sentences_in(step)
-    kept = [_ASIDE if is_side_work(text) else text for text in sentences]
+    apart = OF_A_SAUCE.match(step) is not None
+    kept = [_ASIDE if apart or is_side_work(text) else text for text in sentences]
     if kept == sentences:
         return step
     joined = " ".join(kept)

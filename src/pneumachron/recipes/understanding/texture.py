@@ -95,6 +95,9 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
         "very",
         any_of(
+            # one step below what shreds, as the app's own steps are called
+            r"(?<!almost )(?<!nearly )(?<!quite )\bfork[- ](tender|soft)\b",
+            r"\bfork (should )?(twist|turn)s?\b|\btwist a fork\b",
             r"\b(very,?|really|completely|extremely|super|so|utterly|beautifully|properly|absurdly"
             r"|ridiculously|incredibly|unbelievably|exceptionally|quiveringly|wonderfully|insanely"
             r"|supremely|lusciously|sumptuously|sehr|ganz|richtig|butter) ?-?(tender|soft"
@@ -145,12 +148,11 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
         "tender",
         any_of(
-            "fork[- ]tender|knife[- ]tender",
+            "knife[- ]tender",
             r"(?<!almost )(?<!nearly )(?<!quite )\b(tender|zart|weich|m(ü|ue)rbe?)\b",
-            r"\bfork[- ]soft\b|\byielding\b|\bbones? (show|stick|move|should move)",
+            r"\byielding\b|\bbones? (show|stick|move|should move)",
             r"\b(a|the) bone (should |will )?moves?\b|\bmove the bones\b|\bit (should )?moves?\b",
-            r"\bput a (fork|skewer|knife) through\b|\bfork (should )?(twist|turn)s?\b",
-            r"\btwist a fork\b|\bshrunk from\b|\bmeat softens\b",
+            r"\bput a (fork|skewer|knife) through\b|\bshrunk from\b|\bmeat softens\b",
             r"^(?!.*\b(onions?|vegetables?|garlic|carrots?|butter|sugar|fruit|shallots?|leeks?)\b)"
             r".*\b(until|till|til) (\w+ ){0,2}soft\b",
             r"\bgives (when|under|to)\b|\bcracks? (when|as|if)\b|\bpierced (easily|with no)\b"
