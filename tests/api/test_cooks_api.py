@@ -16,6 +16,7 @@ from pneumachron.core.procedure.step import Brought
 from pneumachron.devices.clock import KitchenClock
 from pneumachron.services.cook_state import brought_of
 from pneumachron.services.live_kitchen import LiveKitchen
+from tests.api.test_saved_plans_api import TWO_STEPS
 from tests.conftest import BRISKET
 
 NOON = datetime(2026, 11, 28, 12, 0, tzinfo=UTC)
@@ -318,6 +319,17 @@ def test_what_a_day_adds_stands_in_the_steps(kitchen: TestClient, stepped: Stepp
     assert all((item["added"], item["changed"]) == (0, 0) for item in dry["changes"])
     bad = {"name": "x", "plan": BRISKET, "extras": [{**extras[0], "minutes": 0}]}
     assert kitchen.post("/api/cooks", json=bad).status_code == 422
+
+
+def test_a_cook_whose_thin_rack_came_out_first_comes_back(kitchen: TestClient) -> None:
+    """Once it was over its page was an error, and no backup that had it could be restored."""
+    begun = kitchen.post("/api/cooks", json={"name": "Two racks", "plan": TWO_STEPS}).json()
+    kitchen.post(f"/api/cooks/{begun['id']}/events", json={"key": "over", "kind": "ended"})
+    reply = kitchen.get(f"/api/cooks/{begun['id']}/pieces")
+    assert (reply.status_code, reply.json()["kinds"]) == (200, [])
+    whole = kitchen.get("/api/backup").json()
+    assert whole["cooks"][0]["traces"] is not None
+    assert kitchen.post("/api/restore", json=whole).status_code == 200
 
 
 def test_pieces_of_one_pot(kitchen: TestClient, stepped: Stepped) -> None:

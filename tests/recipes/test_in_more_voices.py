@@ -713,3 +713,106 @@ def test_minutes_and_release_of_recipes_for_such_a_cooker(told_so: str) -> None:
     assert pressure is not None
     wait_min = None if pressure.wait_s is None else pressure.wait_s / 60.0
     assert (pressure.hold_min, pressure.release, wait_min) == HELD[told_so]
+
+
+def test_diced_potatoes_are_no_soffritto() -> None:
+    """They were softened with the onions, and an hour of pressure followed."""
+    recipe = read(
+        "Braised short ribs\n\n4 lb short ribs\n1 onion\n2 cups beef stock\n4 potatoes, diced\n\n"
+        "Brown the ribs. Add the potatoes with the stock.\n"
+        "Cover and braise at 300 F for 3 hours until tender.\n"
+    )
+    assert when_of(convert(understand(recipe), KITCHEN), "potatoes") == ["own_run"]
+
+
+def test_an_oven_that_is_turned_up_at_the_end_of_the_sentence() -> None:
+    """“Bake 2.5 h, then turn up to 220 for 20 min” was baked at 220 °C, and longer."""
+    recipe = read(
+        "Ribs\n\n4 lb spare ribs\n1 cup stock\n\nHeat the oven to 160 degrees C. "
+        "Bake 2.5 h, then turn up to 220 for 20 min.\n"
+    )
+    cooking = understand(recipe).cooking
+    assert (cooking.temp_c, cooking.high_s) == (160, 2.5 * 3600)
+
+
+def test_eight_svgs_alone_on_a_line() -> None:
+    recipe = read(
+        "Brisket\n8 svgs\n\n4 lb brisket flat\n1 cup stock\n\nBake covered 3 h at 300 F.\n"
+    )
+    assert understand(recipe).plates == 8
+
+
+@pytest.mark.parametrize(
+    ("work", "method"),
+    [
+        ("In the multicooker on slow cook, 8 hours.", "slow_low"),
+        ("Barbecue low and slow for 5 hours, lid down.", "grill"),
+        ("Cook in the kettle over a snake of briquettes 8 hours.", "grill"),
+        ("Put it on low for 9 hours.", "slow_low"),
+        ("Simmer on low heat for 3 hours.", "simmer"),
+    ],
+)
+def test_what_it_is_cooked_in(work: str, method: str) -> None:
+    recipe = read(f"Pork shoulder\n\n4 lb pork shoulder\n1 cup stock\n\nSeason. {work}\nServe.\n")
+    assert understand(recipe).cooking.method == method
+
+
+CRISPED = {
+    "Finish in a hot skillet, skin side down.": "pan",
+    "Return to a 220C oven until sticky and dark.": "broiler",
+    "Return to the oven for another hour, covered, until tender.": None,
+    "Place on a baking sheet, brush, and bake at 425F 10 minutes.": "broiler",
+    "Spread on a sheet pan and roast at 450 until the edges crisp.": "broiler",
+    "Finish on a charcoal grill, 5 minutes.": "grill",
+    "Glaze and return to the smoker for 30 minutes.": "grill",
+    "Remove the foil and return to the oven 20 minutes.": "broiler",
+    "Place under a salamander until golden.": "broiler",
+    "Baste and turn until lacquered, uncovered, 20 minutes.": "broiler",
+    "Mit Honig bestreichen und 15 Minuten grillen.": "broiler",
+    "Bei 220 °C Oberhitze 10 Minuten überkrusten.": "broiler",
+    "Knusprig anbraten.": "pan",
+    "Shred and serve.": None,
+}
+"""What a cook would do at the end. Common practice."""
+
+
+@pytest.mark.parametrize("work", CRISPED)
+def test_how_it_is_crisped_at_the_end(work: str) -> None:
+    recipe = read(
+        "Ribs\n\n2 racks baby back ribs, 4 lb in all\n1 cup stock\n\n"
+        f"Cover with foil and bake at 300 F for 3 hours.\n{work}\nServe.\n"
+    )
+    assert understand(recipe).crust.kind == CRISPED[work]
+
+
+DEVICES = (
+    "Line a roasting pan with foil.", "Transfer to the slow cooker.", "Place in the oven.",
+    "Put the ribs in a roasting bag.", "Add more coals every hour.", "Fill the water pan.",
+    "Insert a probe thermometer.", "Let the grill come up to temperature.",
+    "Close the vents halfway.", "Adjust the oven rack to the lower third.",
+    "Spray the crock with oil.", "Use a slow cooker liner for easy clean up.",
+    "Put a drip tray under the ribs.", "Turn the oven off and leave them in.",
+    "Den Grill auf 110 Grad indirekt einstellen.", "Soak the wood chips for 30 minutes.",
+)  # fmt: skip
+
+
+@pytest.mark.parametrize("work", DEVICES)
+def test_work_on_another_device_is_struck(work: str) -> None:
+    recipe = read(
+        "Ribs\n\nIngredients\n2 racks baby back ribs, 4 lb in all\n1 cup stock\n2 tbsp rub\n\n"
+        f"Method\n{work}\nRub the ribs. Cover and bake at 300 F for 3 hours.\nSlice and serve.\n"
+    )
+    done = convert(understand(recipe), KITCHEN)
+    assert work.rstrip(".") not in told(done)
+    assert any(mark.rule == "heat_struck" and mark.index == 0 for mark in done.marks)
+
+
+def test_of_a_step_only_what_is_of_another_device_is_left_out() -> None:
+    recipe = read(
+        "Ribs\n\nIngredients\n2 racks baby back ribs, 4 lb in all\n1 cup stock\n2 peppers\n\n"
+        "Method\nLine a tray with foil. Blitz the peppers with the stock.\n"
+        "Cover and bake at 300 F for 3 hours.\nSlice and serve.\n"
+    )
+    text = told(convert(understand(recipe), KITCHEN))
+    assert "Blitz the peppers" in text
+    assert "Line a tray" not in text

@@ -48,7 +48,12 @@ def softened_lines(understood: Understood) -> frozenset[int]:
     return with_onions | frozenset(
         item.index for item in understood.ingredients
         if fries and (_FINE.search(item.line.raw) or _WITH_ONIONS.search(item.line.raw))
+        and not _EATEN.search(item.line.name)
     )  # fmt: skip
+
+
+_EATEN = any_of(r"\b(potato(es)?|spuds?|kartoffeln?)\b")
+"""Diced or not, they are no part of the sauce."""
 
 
 def _fried_with_onions(understood: Understood) -> frozenset[int]:

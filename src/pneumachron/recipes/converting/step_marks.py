@@ -21,6 +21,7 @@ from pneumachron.recipes.converting.themes import (
     is_own_work,
     mixes_a_glaze,
     theme_of,
+    without_devices,
 )
 from pneumachron.recipes.understanding.crust import glazes
 from pneumachron.recipes.understanding.ingredients import food_of, foods_in
@@ -78,7 +79,9 @@ def step_marks(
         if kind == "cure" and not overruled:
             cures.append(_cure_alone(understood, index, step))
         elif kind == "own_words" or (overruled and not own_minutes):
-            kept.append(_own_words(understood, themes, index, _titled(understood, index)))
+            text = _titled(understood, index)
+            told = text if overruled else without_devices(text)
+            kept.append(_own_words(understood, themes, index, told))
         elif rule.name in _STRUCK:
             kept += _beside_the_heat(understood, themes, index)
         elif kind in {"season", "marinate"}:  # a paste is ground before the meat is rubbed with it
@@ -254,7 +257,8 @@ def _rule_of(
         return "minutes_kept", "set"
     if index in understood.cooking.steps and understood.cooking.method == "pressure":
         return "in_our_step", "set"
-    if index in understood.cooking.steps or theme == "heat":
+    elsewhere = not without_devices(understood.recipe.steps[index])
+    if index in understood.cooking.steps or theme == "heat" or elsewhere:
         return "heat_struck", ""
     kind = _kind_of(understood, index, theme, lines)
     return ("own_words" if kind == "own_words" else "in_our_step"), kind

@@ -272,3 +272,32 @@ WITH_THE_MEAT = any_of(
 def mixes_a_glaze(step: str) -> bool:
     """Whether a step stirs something together that is no work on the meat."""
     return any(MIXED.search(text) and not WITH_THE_MEAT.search(text) for text in sentences_in(step))
+
+
+_DEVICE = any_of(
+    r"^\W*line (?:a|the|your|an?) [^.;]{0,24}\b(?:pan|tray|tin|sheet|crock|cooker)\b[^.;]*\W*$",
+    r"^\W*(?:transfer|move) (?:it |them |everything |the \w+ )?(?:in)?to (?:the|a|your) "
+    r"(?:slow cooker|crock|oven|smoker|grill)\W*$",
+    r"^\W*(?:place|put|slide|pop|return|set) (?:it |them |the \w+ )?in(?:to)? (?:the|a|your) "
+    r"(?:hot |preheated )?(?:oven|smoker|roasting bag|oven bag)\W*$",
+    r"\b(?:lid|liner)\b[^.;]{0,20}\b(?:slow cooker|crock)\b|\bslow cooker liner\b",
+    r"^\W*spray (?:the|a|your) (?:crock|slow cooker|grates?|rack)\b",
+    r"^(?!.*\bmarinat).*\b(?:roasting|oven) bag\b",
+    r"^\W*(?:put|place|set|fill|position|adjust|move)\b[^.;]{0,30}"
+    r"\b(?:water pan|drip (?:tray|pan)|oven racks?)\b",
+    r"^\W*(?:add|top up|replenish) (?:more |the )?(?:coals|charcoal|wood|chips|chunks|pellets)\b",
+    r"^\W*(?:insert|stick) (?:a|the|your) [^.;]{0,24}\b(?:probe|thermometer)\b",
+    r"^\W*(?:let|allow) (?:the|your) (?:grill|smoker|oven|pit|barbecue)\b",
+    r"^\W*(?:open|close|adjust|shut) (?:the |both |all )?(?:\w+ )?(?:vents?|dampers?)\b",
+    r"^\W*(?:turn|switch) (?:the )?oven off\b",
+    r"^\W*soak (?:the |your |some )?(?:wood|hickory|apple|oak|chips|planks?|skewers)\b",
+    r"\b(?:grill|smoker|ofen|backofen)\b[^.;]{0,30}\b(?:einstellen|aufheizen|vorbereiten)\b",
+)
+"""Sentences about another device and nothing else."""
+
+
+def without_devices(text: str) -> str:
+    """A step without its sentences about another device; empty when it has no others."""
+    sentences = sentences_in(text)
+    kept = [part for part in sentences if not _DEVICE.search(part)]
+    return text if len(kept) == len(sentences) else " ".join(kept)

@@ -76,7 +76,7 @@ YIELD = any_of(
     r"^for \d{1,3}(?:\s*(?:-|–|to|or)\s*\d{1,3})?( (people|persons|plates|of us))?[.:]?$",
     r"^portionen\s*:\s*\d{1,3}$",
     r"^(?:(?:rezept |zutaten )?f(?:ü|ue)r )?(?:ca\. )?\d{1,3} (?:personen|portionen|leute)\s*:?$",
-    r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|portions|plates|people|persons)\.?$",
+    r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|svgs?|portions|plates|people|persons)\.?$",
 )
 TIMES = re.compile(
     r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total) time \d|\b(prep|total) \d"

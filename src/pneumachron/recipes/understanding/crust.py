@@ -44,13 +44,20 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     (
         "broiler",
         any_of(
-            r"\bbroil(er|ed|ing)?\b", r"\bunder (the |a )?(hot |very hot )?grill\b",
+            r"\bbroil(er|ed|ing)?\b|\bsalamander\b", r"\bunder (the |a )?(hot |very hot )?grill\b",
             r"\bcrisp\w* (\w+ ){0,3}in (the|a) (hot |very hot )?oven\b",
             r"\b(turn|raise|crank|up) (the )?oven\b",
             r"^\W*oven (?:up )?(?:to )?(?:2\d\d|4\d\d)\b", r"\bback in(to)? the oven\b",
             r"\b(uncover|unwrap)\w*\b.{0,40}\b(raise|turn|crank|increase)\w*\b.{0,20}\d{3}",
             r"\b(bake|roast|cook)\w*\b.{0,30}\buncovered\b",
             r"\b(set|tack up) the (glaze|sauce)\b",
+            r"\breturn(ed)? (it |them |the (ribs|meat|pork) )?(uncovered )?to (the|a)( \w+)? oven\b"
+            r"(?![^.;]*\b(cover|tender|soft))",
+            r"\bremove the (foil|lid)\b[^.;]{0,40}\boven\b",
+            r"\b(sheet|tray|rack|sheet pan)\b[^.;]{0,40}\b(bake|roast)\b[^.;]{0,20}"
+            r"\b(4\d\d|2[0-5]\d)(?!\d)",
+            r"\b(bast|brush|glaz)\w*\b[^.;]{0,40}\blacquer",
+            r"\bgrillen\b|\boberhitze\b|\büber(krust|back)en\b",
             r"\buncovered\b.{0,50}\bcrisp",
             r"\b(uncover|unwrap|open)\w*\b.{0,60}\b(bake|roast|brown|oven)\b",
             r"\btake off the (?:lid|foil)\b.{0,80}\b(?:lacquer|crust|crisp|brown|colou?r)",
@@ -63,8 +70,9 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     (
         "grill",
         any_of(
-            r"\bdirect heat\b", r"\b(on|over|onto) (the|a) (hot )?"
+            r"\bdirect heat\b", r"\b(on|over|onto) (the|a) (\w+ )?"
             r"(grill|barbecue|bbq|coals|fire)\b(?! sauce)", r"\b(on|over) (very )?(hot )?coals\b",
+            r"\breturn\b[^.;]{0,20}\b(grill|smoker|barbecue)\b",
             r"\bgrill (it|them|the|for|each|briefly|over|\d)", r"\b(medium-)?hot grill\b",
         ),
     ),
@@ -86,7 +94,9 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     (
         "pan",
         any_of(
-            r"\b(skillet|frying pan|hot pan|pan|griddle)\b.{0,40}"
+            r"\bfinish\w* in (a|the) (\w+ )?(skillet|frying pan|pan|griddle)\b",
+            r"\b(knusprig|kross) anbraten\b",
+            r"\b(skillet|frying pan|hot pan|(?<!sheet )(?<!roasting )pan|griddle)\b.{0,40}"
             r"\b(crisp|brown(?! sugar)|fry|crust|golden)",
             r"\b(crisp|brown|fry|crust)\w*\b.{0,40}\b(skillet|frying pan|hot pan|griddle)\b",
             r"\bfr(y|ies|ying) in (its|their) own (fat|lard)\b",

@@ -157,6 +157,8 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
     """The device by its steps, and by some words above them."""
     work = " ".join(recipe.steps)
     text = f"{above} {work}"
+    if _SLOW_MODE.search(work):
+        return "slow"
     if _STOVETOP.search(text) or _PRESSURE.search(work):
         whole = f"{recipe.description} {text}"
         stove = _ON_THE_STOVE.search(whole) or not _ELECTRIC.search(whole)
@@ -184,7 +186,7 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
         ("oven", hot),
         # what only the title says: “Slow-roast shoulder”
         ("oven", bool(OVEN.search(recipe.title))),
-        ("grill", bool(_GRILL.search(recipe.title))),
+        ("grill", bool(_GRILL.search(recipe.title) or _OVER_COALS.search(work))),
     )
     return next((device for device, found in named if found), None)
 
@@ -196,6 +198,13 @@ _LOW_FOR_LONG = re.compile(
     r"(?! (?:heat|flame|burner|oven|simmer))",
     re.I,
 )
+
+
+_SLOW_MODE = re.compile(
+    r"\bslow[- ]?cook(?:er|ing)? (?:mode|function|setting)\b|\b(?:on|to) slow[- ]?cook\b", re.I
+)
+"""Of a cooker that does both."""
+_OVER_COALS = re.compile(r"\bbriquett?es?\b|\bbarbecue (?:it|them|low|for|the|over)\b", re.I)
 
 
 def _hot_for_long(step: str) -> bool:

@@ -207,7 +207,12 @@ def _is_finish(item: HeatSpan, main: HeatSpan) -> bool:
     if (item.step, item.place, item.start) < (main.step, main.place, main.start):
         simmers = SIMMER.search(main.sentence) is not None
         return simmers or bool(temperatures_in(item.sentence))
-    return bool(_CRUST.search(item.sentence))
+    same = (item.step, item.place) == (main.step, main.place)
+    later = item.sentence[main.start : item.start] if same else item.sentence
+    return bool(_CRUST.search(item.sentence) or _HOTTER.search(later))
+
+
+_HOTTER = re.compile(r"\b(?:turn|crank|raise|increase)\b[^.;]{0,24}\b(?:up|to)\b", re.I)
 
 
 def _told_before(recipe: Recipe, main: HeatSpan) -> str:

@@ -24,15 +24,23 @@ def oven_heat_c(steps: tuple[str, ...], step: int, place: int, start: int) -> fl
             abs(item.start - start),
         ),
     )
-    if near:
-        return near[0].temp_c
+    now = [item for item in near if not _HOTTER_LATER.search(same[place][start : item.start])]
+    if now:
+        return now[0].temp_c
     before = [*steps[:step], *same[:place]]
     for text in (*reversed(before), *same[place + 1 :]):
         if found := _of_the_oven(text):
             exact = [item for item in found if item.exact] or found
             # "180 °C; reduce to 150 °C": the last is the one it cooks at
             return exact[-1].temp_c
-    return None
+    return near[0].temp_c if near else None
+
+
+_HOTTER_LATER = re.compile(
+    r"\b(?:turn|turned|raise|increase|crank)\b[^.;]{0,30}$|\b(?:uncover|unwrap|foil off|lid off)\b",
+    re.I,
+)
+"""“Bake 2½ hours, then turn up to 220”: the heat of the long time was told before."""
 
 
 def heat_named_c(text: str) -> float | None:

@@ -52,7 +52,9 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bbreak(ing)? (up )?(the )?(meat|pork|beef)\b",
             r"\b(discard|(fish|lift|pull|pick)(ing)? out) (the |any |all )?(\w+ )?bones?\b"
             r"|\b(lift|fish|pull|pick)(ing)? (the |any |all )?(\w+ )?bones? out\b",
-            r"\bmash it up\b",
+            r"\bmash it up\b|\bslumps?\b|\bspread (it )?on (toast|bread)\b",
+            r"\b(it|they) pulls? but\b",
+            r"\bbone can be (turned|twisted|pulled)\b",
             rf"{_BONE} (\w+ )?(twists?|turns? easily)\b|\btwist (the|a) bone\b",
             r"\bbones? (are |is )?loose\b|\bloose at the bones?\b",
             r"\bcomes? off clean|\bpulls? off in\b|\bbarely cling|\b(is|are|be) falling\b",
