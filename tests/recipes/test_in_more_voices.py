@@ -8,7 +8,7 @@ import pytest
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.naming import is_named
-from pneumachron.recipes.reading.transcripts import without_stamps
+from pneumachron.recipes.reading.film_times import without_stamps
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.main_heat import main_spans
@@ -489,9 +489,9 @@ def test_a_paste_is_rubbed_on_when_the_meat_was_turned_over() -> None:
     assert {"sage", "garlic"} <= seasoned(of("pork_with_apples"))
 
 
-def test_a_transcript_is_read_without_its_times() -> None:
-    """Its broth and soy sauce had no amounts, and its title was “Transcript 00:14”."""
-    done = of("transcript")
+def test_what_is_told_in_a_film_is_read_without_its_times() -> None:
+    """Its broth and soy sauce had no amounts, and its title was “Video 00:14”."""
+    done = of("told_in_a_film")
     assert done.understood.recipe.title.startswith("Beef short ribs")
     assert not any(re.search(r"\b\d\d:\d\d\b", step) for step in done.understood.recipe.steps)
     lines = {item.line.name: item.line.amount for item in done.understood.ingredients}

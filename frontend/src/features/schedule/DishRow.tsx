@@ -30,9 +30,8 @@ interface Props {
 export function DishRow(props: Props) {
   const { dish, index, wrong, recipe, cookId, onCook, onChange, onRemove } = props;
   const { data: catalogue } = useCatalogue();
-  const cuts = catalogue?.cuts.filter((cut) =>
-    dish.plan.pieces.some((piece) => piece.cut === cut.id),
-  );
+  const own = dish.plan.pieces.map((piece) => piece.cut);
+  const cuts = catalogue?.cuts.filter((cut) => own.includes(cut.id));
   return (
     <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-b py-1.5">
       <span className="font-bold font-dial">{letter(index)}</span>

@@ -13,6 +13,7 @@ from typing import Literal, TypeAlias
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
 from pneumachron.recipes.reading.asides import TIP, is_clutter, is_farewell
+from pneumachron.recipes.reading.film_times import without_stamps
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
 from pneumachron.recipes.reading.prose import (
@@ -31,7 +32,6 @@ from pneumachron.recipes.reading.rows import (
     name_sections,
 )
 from pneumachron.recipes.reading.titles import ASKS, title_of
-from pneumachron.recipes.reading.transcripts import without_stamps
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
     joined_cells,

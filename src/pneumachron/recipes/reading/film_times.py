@@ -4,11 +4,12 @@ import re
 from collections.abc import Iterable, Iterator
 
 LEAST_STAMPED = 4
-"""Lines with a time from which on it is a transcript. Judgement."""
+"""Lines with a time from which on they are those of a film. Judgement."""
 STAMPED = 0.6
 """Share of the lines that have one. Judgement."""
 _STAMP = re.compile(r"^\s*[\[(]?(?P<minutes>\d{1,2}):(?P<seconds>[0-5]\d)[\])]?\s+(?=[^\W\d_])")
-_TITLE = re.compile(r"^\s*transcript\b.{0,12}$", re.I)
+_TITLE = re.compile(r"^\s*[^\W\d_]{3,12} \d{1,2}:\d{2}\s*$")
+"""“Video 00:14”, above all lines."""
 
 
 def without_stamps(lines: Iterable[str]) -> Iterator[str]:
