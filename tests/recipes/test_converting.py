@@ -79,6 +79,7 @@ RULES: list[tuple[str, tuple[str, ...], str, list[str], str]] = [
     ("liquid_smoke_measured", ("1 tbsp liquid smoke",), "changed", ["pot"], "1 ml"),
     ("spritz_struck", ("1 cup apple juice for spritzing",), "struck", [], ""),
     ("fat_limited", ("700 g lard",), "changed", ["sear"], "30 ml lard"),
+    ("fat_unfried", ("2 tbsp butter",), "moved", ["after"], "butter"),
     ("tool_struck", ("1 oven bag",), "struck", [], ""),
     ("binder_named", ("2 tbsp mustard",), "kept", ["season"], "mustard"),
     ("unknown_kept", ("1 medlar",), "moved", ["top"], "medlar"),

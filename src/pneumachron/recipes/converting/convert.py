@@ -141,9 +141,8 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     dry = understood.cooking.method not in WET
     sears = is_browned(understood) or (dry and cut_by_id(understood.cut).sears)
     if not (sears or any(_is_fried(line) for line in lines)):
-        oiled = named_in(understood, SEASONED)
-        deep = {mark.index for mark in marks if mark.rule == "fat_limited"}
-        lines = [line if line.origin in deep else _unfried(line, oiled, finish) for line in lines]
+        lines, moved = _without_frying(understood, lines, marks, finish, choices)
+        marks += moved
     on_steps, kept, cures = step_marks(understood, plan, choices, lines)
     work = Work(
         understood=understood,
@@ -171,6 +170,30 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         plates=choices.plates or (understood.plates or None),
         allergens=_allergens(lines),
     )
+
+
+def _without_frying(
+    understood: Understood,
+    lines: Sequence[OutLine],
+    marks: Sequence[Mark],
+    finish: Finish,
+    choices: Choices,
+) -> tuple[list[OutLine], list[Mark]]:
+    """The lines with their fat where it is used, and a mark on what waits until after pressure."""
+    oiled = named_in(understood, SEASONED)
+    deep = {mark.index for mark in marks if mark.rule == "fat_limited"}
+    found: list[OutLine] = []
+    told: list[Mark] = []
+    for line in lines:
+        cold = line if line.origin in deep else _unfried(line, oiled, finish)
+        if cold.when in {line.when, "season"} or cold.origin is None:
+            found.append(cold)
+            continue
+        raw = understood.ingredients[cold.origin].line.raw
+        mark = _mark(ConvertedLines((cold,), "fat_unfried"), cold.origin, raw, choices)
+        told += [mark] if mark is not None else []
+        found.append(replace(line, when="pot") if mark is not None and mark.overruled else cold)
+    return found, told
 
 
 def _is_fried(line: OutLine) -> bool:

@@ -60,6 +60,7 @@ mark-liquid_smoke_measured = Liquid smoke goes by measure: { $units ->
 mark-spritz_struck = Nothing dries out under the lid, so nothing is sprayed.
 mark-tool_struck = It is for another way of cooking. No plastic, bag or foil goes into the cooker.
 mark-fat_limited = So much fat would be deep fat, and nothing is fried under pressure. This is enough to brown the meat.
+mark-fat_unfried = Nothing is fried before the lid goes on, so this fat waits until after pressure.
     .caution = Deep fat under pressure can spit, foam over and catch fire.
 mark-binder_named = It holds the rub and brings mustard. Tell those who must not eat it.
 mark-marinade_boiled = It held raw meat. Boil it for { MINUTES(5) } before you use it as a sauce.
