@@ -1,16 +1,21 @@
-"""The real program as a process of its own, on a free port."""
+"""The real program as a process of its own, on a free port.
+
+It is forked from a server that has imported the program once (`multiprocessing`'s fork server, one
+for each worker of the suite): sixty programs of a run would otherwise each import for three
+seconds what they all share. `tests/faults/test_data_folder.py` also starts the command itself.
+"""
 
 import asyncio
 import atexit
+import multiprocessing
 import os
 import socket
-import subprocess
-import sys
 import time
 from collections.abc import Callable, Coroutine, Iterator
 from concurrent.futures import ThreadPoolExecutor
 from contextlib import contextmanager
 from functools import cache
+from multiprocessing.context import ForkServerProcess
 from pathlib import Path
 from shutil import copytree
 from tempfile import TemporaryDirectory
@@ -18,7 +23,10 @@ from typing import Any, TypeVar
 from urllib.error import URLError
 from urllib.request import urlopen
 
+from typer.main import get_command
+
 from dev import BROWSERS
+from pneumachron.cli import app
 from pneumachron.demo import scenario
 from pneumachron.store.db import Database
 
@@ -56,11 +64,21 @@ def free_port() -> int:
     raise AssertionError("every port of this worker was used")
 
 
-def start(folder: Path, port: int, *more: str) -> subprocess.Popen[bytes]:
+FORKS = multiprocessing.get_context("forkserver")
+FORKS.set_forkserver_preload(["pneumachron.api.app", "pneumachron.cli", "tests.live", "uvicorn"])
+
+
+def _run(arguments: list[str]) -> None:
+    """The command `pneumachron`, in the forked process."""
+    get_command(app)(arguments)
+
+
+def start(folder: Path, port: int, *more: str) -> ForkServerProcess:
     """The program, starting to serve a data folder."""
-    program = str(Path(sys.executable).with_name("pneumachron"))
-    command = [program, "serve", "--port", str(port), "--data", str(folder), *more]
-    return subprocess.Popen(command)
+    arguments = ["serve", "--port", str(port), "--data", str(folder), *more]
+    process = FORKS.Process(target=_run, args=(arguments,))
+    process.start()
+    return process
 
 
 @cache
@@ -88,16 +106,17 @@ def serving(
     port = free_port() if port is None else port
     if demo and not fresh and not any(folder.iterdir()):
         copytree(filled(), folder, dirs_exist_ok=True)
-    with start(folder, port, *(["--demo"] if demo else [])) as process:
-        address = f"http://127.0.0.1:{port}"
-        try:
-            wait_for(f"{address}/api/health", process)
-            yield address
-        finally:
-            process.terminate()
+    process = start(folder, port, *(["--demo"] if demo else []))
+    address = f"http://127.0.0.1:{port}"
+    try:
+        wait_for(f"{address}/api/health", process)
+        yield address
+    finally:
+        process.terminate()
+        process.join()
 
 
-def wait_for(url: str, process: subprocess.Popen[bytes]) -> None:
+def wait_for(url: str, process: ForkServerProcess) -> None:
     """Until it answers."""
     deadline = time.monotonic() + START_S
     while time.monotonic() < deadline:
@@ -105,6 +124,6 @@ def wait_for(url: str, process: subprocess.Popen[bytes]) -> None:
             with urlopen(url, timeout=START_S):
                 return
         except (URLError, ConnectionError):
-            assert process.poll() is None, "the app stopped while starting"
+            assert process.is_alive(), "the app stopped while starting"
             time.sleep(0.05)
     raise TimeoutError(url)

@@ -6,12 +6,11 @@ confirmed may be lost, the file must be whole, the cook must go on.
 
 import json
 import random
-import signal
 import sqlite3
-import subprocess
 import sys
 import tempfile
 import time
+from multiprocessing.context import ForkServerProcess
 from pathlib import Path
 from threading import Thread
 from typing import Any
@@ -54,7 +53,7 @@ def run_seed(seed: int, folder: Path) -> int:
         except DEAD:
             pass
         killer.join()
-    process.wait()
+    process.join()
     _check(folder, cook, confirmed)
     return len(confirmed)
 
@@ -70,9 +69,9 @@ def _event(rng: random.Random, number: int) -> dict[str, Any]:
     return {"key": key, "kind": "note", "text": "n" * rng.randrange(1, 1500)}
 
 
-def _kill_after(process: subprocess.Popen[bytes], seconds: float) -> None:
+def _kill_after(process: ForkServerProcess, seconds: float) -> None:
     time.sleep(seconds)
-    process.send_signal(signal.SIGKILL)
+    process.kill()
 
 
 def _check(folder: Path, cook: str, confirmed: list[dict[str, Any]]) -> None:
@@ -99,7 +98,7 @@ def _check(folder: Path, cook: str, confirmed: list[dict[str, Any]]) -> None:
             assert client.post(f"/api/cooks/{cook}/events", json=after).status_code == 200
     finally:
         process.terminate()
-        process.wait()
+        process.join()
 
 
 def main() -> None:

@@ -82,8 +82,8 @@ def test_a_port_that_is_taken_is_said(tmp_path: Path) -> None:
 def test_the_lock_goes_with_a_killed_process(tmp_path: Path) -> None:
     process = start(tmp_path, port := free_port())
     wait_for(f"http://127.0.0.1:{port}/api/health", process)
-    process.send_signal(signal.SIGKILL)
-    process.wait()
+    process.kill()
+    process.join()
     with serving(tmp_path, demo=False) as address:
         assert httpx2.get(f"{address}/api/health").status_code == 200
 
