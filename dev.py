@@ -40,6 +40,9 @@ def main() -> int:
         "notices": notices,
         "sbom": sbom,
     }
+    # where the machine forbids Python to keep what it compiled, every start of the app or of the
+    # tests compiles all of it again; in this folder, which git ignores, it may be kept
+    os.environ.pop("PYTHONDONTWRITEBYTECODE", None)
     command = commands.get(sys.argv[1] if len(sys.argv) > 1 else "")
     if command is None:
         print(f"usage: python3 dev.py {' | '.join(commands)}", file=sys.stderr)
