@@ -64,6 +64,12 @@ READERS: dict[str, tuple[Callable[[int], str], int]] = {
     "strokes": (lambda n: "ribs\n1 tbsp cornstarch" + "/1 tbsp water" * n, 1_000),
     "times beside the yield": (lambda n: "Ribs\nServes 4   Smoke: " + "8 " * n + "hrs", 4_000),
     "numbers": (lambda n: f"ribs\n{'9' * n} g salt", 100_000),
+    "columns": (lambda n: "Ribs\nIngredients    Method\n" + "1 onion    1 Cook it.\n" * n, 150),
+    "boxes": (lambda n: "Ribs\n" + "▢\n1\ncup\nstock\n" * n, 150),
+    "a template": (
+        lambda n: "{{recipe}}\n|title = Ribs\n|ingredients =\n" + "* 1 cup stock\n" * n,
+        150,
+    ),
 }
 
 

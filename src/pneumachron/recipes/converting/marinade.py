@@ -12,7 +12,8 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 MARINATED = any_of(
-    r"\bmarinat", r"\bmarinade",
+    r"\bmarinat", r"\bmarinade", r"\bmarinier", r"\bziehen lassen\b",
+    r"\bmix\w* (?:it |them )?with\b[^.;]*\b(?:fridge|refrigerat\w*)\b",
     r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
     r"(bowl|bag|dish|tub|container) with\b",
 )  # fmt: skip
@@ -102,10 +103,15 @@ _GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb", "spice", "dried_
 
 
 OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
-_COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bchill\b", r"\bovernight\b")
+_COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bchill\b", r"\bovernight\b",
+               r"\bk(ü|ue)hlschrank\b", r"\bkalt stellen\b", r"\bziehen lassen\b")  # fmt: skip
 DAY_S = 86400.0
-_DAYS = re.compile(r"\b(?P<low>[1-9])(?:\s?(?:-|–|to|or)\s?(?P<high>[1-9]))? days?\b", re.I)
-NIGHT = re.compile(r"\bovernight\b|\bnight before\b|\bday before\b", re.I)
+_DAYS = re.compile(
+    r"\b(?P<low>[1-9])(?:\s?(?:-|–|to|or|bis)\s?(?P<high>[1-9]))? (?:days?|tagen?)\b", re.I
+)
+NIGHT = re.compile(
+    r"\bovernight\b|\bnight before\b|\bday before\b|\b(?:ü|ue)ber nacht\b|\bam vortag\b", re.I
+)
 
 
 def marinating_s(understood: Understood) -> tuple[float, float] | None:

@@ -82,6 +82,24 @@ def is_named(item: Ingredient, text: str) -> bool:
     return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
 
 
+_REFERS = any_of(
+    r"\b(?:see|recipe|from|listed|as) (?:below|above)\b|\((?:below|above)\)|\brecipe follows\b",
+    r"\ball of (?:it|the (?:rub|sauce|glaze|marinade))\b",
+)
+
+
+def referring_lines(understood: Understood) -> frozenset[int]:
+    """“Rub (below), all of it”: a line that stands for a part, whose foods have their own."""
+    names = [(part.name.lower(), part.lines) for part in understood.recipe.parts]
+    return frozenset(
+        item.index for item in understood.ingredients
+        if _REFERS.search(item.line.raw) and any(
+            item.index not in rows and set(name.split()).intersection(item.food.words.split())
+            for name, rows in names
+        )
+    )  # fmt: skip
+
+
 def is_some_sauce(item: Ingredient) -> bool:
     """“Thin sauce”: nothing is known of it but that it is one."""
     return item.kind == "unknown" and item.line.name.lower().endswith("sauce")

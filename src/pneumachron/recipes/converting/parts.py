@@ -3,6 +3,7 @@
 import re
 from collections.abc import Iterator
 
+from pneumachron.recipes.converting.glazes import OWN_PAN, is_boiled_late, parts_of_mixes
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.naming import (
     around,
@@ -39,7 +40,7 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         else {section.name for section in _sections_after(understood)}
     )  # fmt: skip
     told = (
-        *_parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts,
+        *parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts,
         *_parts_by_their_use(understood),
     )  # fmt: skip
     for part in told:
@@ -47,7 +48,8 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         meat = any(item.kind == "meat" for item in items)
         thin_m3 = sum(item.volume_m3 or 0.0 for item in items if item.kind in THIN_KINDS)
         braise = part.role == "sauce" and (
-            thin_m3 > LIQUID_OF_A_BRAISE_M3 or _is_poured_in(understood, part)
+            (thin_m3 > LIQUID_OF_A_BRAISE_M3 and not is_boiled_late(understood, part))
+            or _is_poured_in(understood, part)
         )
         if part.role in _APART and not (meat or braise or SPRAYED.search(part.name)):
             # (a mop keeps meat moist in a smoker; under the lid nothing dries)
@@ -141,7 +143,9 @@ def brushes_the_sauce(understood: Understood) -> bool:
 
 _ON_THE_MEAT = any_of(r"\b(brush|baste|paint|glaze|slather|lacquer)(es|ed|ing)?\b")
 _TOSSED_IN = any_of(
-    r"\btoss\w*\b[^.;]{0,30}\b(in|with) (the |all the |half the |warm )?(\w+ )?(sauce|glaze)\b"
+    r"\btoss\w*\b[^.;]{0,30}\b(in|with) (the |all the |half the |warm )?(\w+ )?(sauce|glaze)\b",
+    r"\b(?:tip|add|put|return|slide) (?:in |back )?(?:all )?"
+    r"the (?:ribs|riblets|wings|pieces|pork|meat)\b[^.;]{0,20}\b(?:toss|coat)",
 )
 _POURED_IN = any_of(
     r"\b(with|in|add|pour\w*|tip\w*|over) (in |on |over )?(all )?(of )?the (\w+ )?"
@@ -184,7 +188,6 @@ def _parts_of_sections(understood: Understood) -> Iterator[Part]:
         yield Part.of(section.name, lines)
 
 
-_OWN_PAN = any_of(r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b")
 _HEADING_WORDS = re.compile(r"^(?:for )?(?:the )?|\W+$", re.I)
 
 
@@ -196,104 +199,9 @@ def _parts_by_their_use(understood: Understood) -> Iterator[Part]:
         if part.role != "main" or len(name.split()) < 2:
             continue
         naming = [text for text in sentences if name in text.lower()]
-        if any(_OWN_PAN.search(text) or _ON_THE_MEAT.search(text) for text in naming):
+        if any(OWN_PAN.search(text) or _ON_THE_MEAT.search(text) for text in naming):
             brushed = any(_ON_THE_MEAT.search(text) for text in sentences)
             yield Part(part.name, "glaze" if brushed else "sauce", part.lines)
-
-
-_BOILED_UP = any_of(r"\b(simmer|boil|bubble|reduce|cook|warm|heat)\b")
-_SLURRY = any_of(r"\bslurry\b")
-_PUT_ON = re.compile(
-    r"\b(?:brush|paint|glaz|bast|slather|smear|mop|coat)\w*\b[^.;]*?"
-    r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b",
-    re.I,
-)
-"""“Paint with the ketchup mix”: what was stirred together before goes on at the end."""
-
-
-def _late_sentences(understood: Understood) -> frozenset[str]:
-    """All that is told behind the long heat."""
-    main = understood.cooking.main
-    if main is None:
-        return frozenset()
-    return frozenset(
-        text for step in around(understood.said, *main)[1] for text in sentences_in(step)
-    )
-
-
-_ONTO_RAW = any_of(
-    r"\b(rub|pat|sprinkle|massage|press|season|apply|coat|dust)\b[^.;]*"
-    r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|racks?|wings?|it|them|both sides)\b"
-)
-"""What is mixed there is a rub."""
-
-
-_ALL_POURED = any_of(
-    r"^\W*(?:then )?(?:pour|tip|add)\b(?![^.;]*\b(?:half|some|third|slow cooker)\b)[^.;]*"
-    r"\b(?:over|on|onto|to|with)\b[^.;]*\b(?:ribs?|meat|pork|beef|brisket|shoulder|pot|pan)\b"
-)
-"""“Pour over the ribs with the water in a heavy pot.”"""
-
-
-def _parts_of_mixes(understood: Understood) -> Iterator[Part]:
-    """What the steps stir together apart from the meat, and brush on later: a glaze.
-
-    “Stir together the ketchup, treacle and mustard … paint with the ketchup mix.”
-    """
-    sentences = [part for step in understood.said for part in sentences_in(step)]
-    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
-    # what stands under “For the rub” is no glaze, wherever it is mixed
-    meat |= {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
-    late = _late_sentences(understood)
-    for place, sentence in enumerate(sentences):
-        cooked = _BOILED_UP.search(sentence) and (
-            _OWN_PAN.search(sentence) or sentence in late
-        )  # fmt: skip
-        if not (MIXED.search(sentence) or cooked) or WITH_THE_MEAT.search(sentence):
-            continue
-        onto_raw = any(_ONTO_RAW.search(text) for text in sentences[place + 1 : place + 2])
-        if onto_raw and sentence not in late:
-            continue
-        poured = any(_ALL_POURED.search(text) for text in sentences[place + 1 : place + 2])
-        if poured and sentence not in late:
-            continue  # the meat cooks in it
-        put_on = next(
-            (found for text in sentences[place + 1 :] if (found := _PUT_ON.search(text))), None
-        )
-        here = sentence.lower()
-        elsewhere = " ".join((*sentences[:place], *sentences[place + 1 :])).lower()
-        rows = [item.index for item in understood.ingredients if is_named(item, here)]
-        thick = cooked and any(map(_SLURRY.search, sentences[place : place + 2]))
-        alone = [row for row in rows if not is_named(understood.ingredients[row], elsewhere)]
-        # a glaze takes its name from one of its own: "the ketchup mix"
-        own = {
-            row
-            for row in rows
-            if put_on and is_named(understood.ingredients[row], put_on[0].lower())
-        }
-        if thick and alone:
-            own |= {
-                item.index for item in understood.ingredients
-                if any(each.food.kind == "starch" for each in foods_in(item))
-            }  # fmt: skip
-        lines = tuple(sorted({*alone, *own} - meat))
-        if put_on and len(lines) >= 2:
-            yield Part(put_on["name"], "glaze", lines)
-
-
-def cooks_a_glaze(understood: Understood, text: str) -> bool:
-    """Whether a sentence boils up, in a pan of its own, what is brushed on later."""
-    named = rows_named(understood, text)
-    if _BOILED_UP.search(text) and _ALL_OF_A_GLAZE.search(text):
-        return True
-    return _BOILED_UP.search(text) is not None and any(
-        len(named.intersection(part.lines)) > 1 for part in _parts_of_mixes(understood)
-    )
-
-
-_ALL_OF_A_GLAZE = any_of(
-    r"\bglaze ingredients\b", r"\b(?:everything|all|ingredients) for the glaze\b"
-)
 
 
 def _is_row(understood: Understood, row: int) -> bool:
@@ -306,7 +214,7 @@ BRUSHED = any_of(
     r"\bin(to)? an? (foil )?(pan|tray) with\b",
 )  # fmt: skip
 _SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
-                 r"\beat(en)? (it |them )?with\b",
+                 r"\beat(en)? (it |them )?with\b", r"\bon the side\b",
                  r"\btop(ped)? (it |them |each |off )*with\b")  # fmt: skip
 _NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_wood", *THIN_KINDS})
 
@@ -399,6 +307,8 @@ def _late_when(item: Ingredient, sentences: list[str]) -> When:
     # "brush over the ribs, broil 5 min. Serve with rice": what is served is not brushed on
     if any(_WHIPPED.search(text) for text in naming) or _SERVED_WITH.match(own):
         return "beside"
+    if item.kind in {"starch", "flour"} and any(map(_DREDGED.search, naming)):
+        return "finish"
     if BRUSHED.search(steps):
         butter = "butter" in item.food.words
         return "beside" if item.kind in _NO_GLAZE and not butter else "finish"
@@ -407,6 +317,10 @@ def _late_when(item: Ingredient, sentences: list[str]) -> When:
     return "beside" if _SERVED.search(own) else "after"
 
 
+_DREDGED = any_of(
+    r"\b(?:toss|coat|dust|roll|dredge|dip|turn)\w*\b[^.;]{0,40}\b(?:in|with)\b[^.;]*\bfry\b"
+)
+"""“Toss them in the cornflour and fry”: a crust, and no thick sauce."""
 _SERVED_WITH = re.compile(r"\W*serve[ds]?\b[^.;]{0,20}\b(?:with|on|over)\b", re.I)
 _STREWN_ON = any_of(r"\bsprinkle", r"\bscatter", r"\bdrizzle", r"\bdust\b", r"\bstrew")
 """“Sprinkle the sugar, drizzle the honey”, when the ribs are wrapped: a sticky finish."""

@@ -7,7 +7,7 @@ from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.recipes.converting.naming import around, is_named, rows_named
 from pneumachron.recipes.converting.parts import BRUSHED
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
-from pneumachron.recipes.understanding.ingredients import Kind
+from pneumachron.recipes.understanding.ingredients import Food, Kind
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -118,10 +118,21 @@ def poured_in(understood: Understood) -> frozenset[int]:
         text.lower() for step in early for text in sentences_in(step)
         if _PUT_IN.search(text) and not BRUSHED.search(text)
     ]  # fmt: skip
+    sweet = [item for item in understood.ingredients if item.kind == "sweet_sauce"]
+    # "Blend all sauce. Pour sauce over.": what no step names is in it
+    all_in = any(map(_ALL_POURED.search, texts))
+    whole = " ".join(understood.said).lower()
     return frozenset(
-        item.index for item in understood.ingredients
-        if item.kind == "sweet_sauce" and any(is_named(item, text) for text in texts)
-    )  # fmt: skip
+        item.index
+        for item in sweet
+        if any(is_named(item, text) for text in texts) or (all_in and not is_named(item, whole))
+    )
+
+
+_ALL_POURED = any_of(
+    r"\b(?:pour|tip|dump)\b[^.;]{0,20}\b(?:sauce|mixture|everything|it all)\b[^.;]{0,20}"
+    r"\b(?:over|on|in|into)\b"
+)
 
 
 def is_browned(understood: Understood) -> bool:
@@ -174,7 +185,8 @@ def slurry_water(understood: Understood) -> frozenset[int]:
 
 _BLENDED = any_of(
     r"\bblend(?:er|ed)?\b", r"\bwhi(?:z|zz)\b", r"\bblitz\w*", r"\bliquidi[sz]e\w*",
-    r"(?<!the )(?<!tomato )\bpur[eé]e\b", r"\bfood processor\b",
+    r"\bpur[eé]e (?:it|this|them|the|all|everything|until|till|in|with|to)\b",
+    r"^\W*(?:then )?pur[eé]e\b", r"\bfood processor\b",
 )  # fmt: skip
 
 
@@ -203,3 +215,17 @@ def _blended_sentences(step: str) -> Iterator[str]:
 _BLENDED_WITH = re.compile(
     r"\W*(?:then )?(?:blend|blitz|whizz?|pur[eé]e) (?:it |them |all )?with\b", re.I
 )
+
+
+_THICKENERS = re.compile(
+    r"starch|corn ?flour|stärke|arrowroot|tapioca|roux|beurre mani|flour|gum"
+    r"|gravy (?:mix|gran|pow)",
+    re.I,
+)
+
+
+def thickens(food: Food) -> bool:
+    """Whether it goes in as a slurry; a soup mix or crumbs are only stirred in."""
+    return food.kind == "flour" or (
+        food.kind == "starch" and _THICKENERS.search(food.words) is not None
+    )

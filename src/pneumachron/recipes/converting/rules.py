@@ -431,8 +431,8 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         return _marinade(context, item)
     found = BY_KIND[_kind_of(context, item)](context, item)
     when = context.late.get(item.index)
-    crumbs = found.rule == "starch_after" and "crumb" in item.food.words
-    if when == "finish" and (found.rule == "sugar_after" or crumbs or is_some_sauce(item)):
+    dry = found.rule in {"starch_after", "flour_left_off"}  # crumbs strewn on, a dredge to fry
+    if when == "finish" and (found.rule == "sugar_after" or dry or is_some_sauce(item)):
         # the recipe sprinkles it on late: under the broiler is after pressure too
         return ConvertedLines((plain_line(context, item, when),), "named_late")
     if when == "beside" and any(line.when == "after" for line in found.lines):

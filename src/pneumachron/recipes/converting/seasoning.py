@@ -204,7 +204,11 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     # “rub the ribs”, and no word of what with: with the spices there are
     early = before_the_heat(understood)
     rubs = any(_RUB_THE_MEAT.search(step) for step in early)  # "season", at the end, is to taste
-    plain = rubs and not spices & named
+    # what is only smoked or grilled has no liquid for its spices
+    dry = understood.cooking.method in {"smoker", "grill"} and not any(
+        map(SEASONED.search, understood.said)
+    )
+    plain = (rubs or dry) and not spices & named
     wet = binders_in_the_pot(understood)
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     other_parts = {
@@ -275,7 +279,8 @@ _MIXED_WITH = any_of(r"^\W*(?:then )?(?:mix|stir|blend|combine|work)(?: in)? ?(?
 
 
 _THEN_RUBBED = any_of(
-    r"^\W*(?:then )?(?:turn [^.;]{0,20} over,? and )?(?:rub|massage|smear|pat|press|spread)\b"
+    r"^\W*(?:then )?(?:turn [^.;]{0,20} over,? and )?(?:rub|massage|smear|pat|press"
+    r"|spread(?! (?:it |them |out )?(?:on|over) (?:an?|the) (?:\w+ )?(?:plate|tray|sheet|pan)))\b"
 )
 
 
@@ -297,7 +302,11 @@ _PLAIN_SEASONINGS: tuple[tuple[re.Pattern[str], re.Pattern[str]], ...] = (
         ),
     ),
     (
-        any_of(r"\bpepper(corns?)?\b", r"pfeffer\b", r"\bs ?& ?p\b"),
+        any_of(
+            r"(?<!bell )(?<!green )(?<!red )(?<!yellow )(?<!sweet )\bpepper(corns?)?\b",
+            r"pfeffer\b",
+            r"\bs ?& ?p\b",
+        ),
         any_of(
             r"\b(?:(?:freshly|fresh|cracked|coarse|ground|black|white) )*pepper\b"
             r"(?! (?:flakes|jack))",
@@ -316,7 +325,12 @@ def unlisted_seasonings(understood: Understood) -> tuple[str, ...]:
         text for step in early for text in sentences_in(step)
         if _ON_RAW_MEAT.search(text) and not _NO_RAW_MEAT.search(text)
     )  # fmt: skip
-    listed = " | ".join(item.line.raw.lower() for item in understood.ingredients)
+    # "2 racks of ribs, salt + pepper": they stand in the line of the meat
+    with_meat = [item.line for item in understood.ingredients if item.kind == "meat"]
+    told = f"{told}. {'. '.join(line.aside for line in with_meat)}"
+    listed = " | ".join(
+        item.line.raw.lower() for item in understood.ingredients if item.kind != "meat"
+    )
     found = [
         _GERMAN_VERBS.get(named[0].lower(), named[0]) for has, names in _PLAIN_SEASONINGS
         if not has.search(listed) and (named := names.search(told))

@@ -7,11 +7,12 @@ from dataclasses import replace
 from pneumachron.core.message import Message
 from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.cross_check import own_minutes_params
+from pneumachron.recipes.converting.glazes import cooks_a_glaze
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWords
 from pneumachron.recipes.converting.naming import names_any, rows_named
-from pneumachron.recipes.converting.parts import cooks_a_glaze, makes_a_side
+from pneumachron.recipes.converting.parts import makes_a_side
 from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.seasoning import CURED, is_cured
@@ -20,6 +21,7 @@ from pneumachron.recipes.converting.themes import (
     grinds,
     is_own_work,
     mixes_a_glaze,
+    prepares_the_rind,
     theme_of,
     without_devices,
 )
@@ -69,6 +71,7 @@ def step_marks(
         theme_of(step, late=index > last) for index, step in enumerate(understood.recipe.steps)
     ]
     cures: list[str] = []
+    rind = has_rind(understood)
     for index, step in enumerate(understood.recipe.steps):
         theme = themes[index]
         name, kind = _rule_of(understood, index, theme, lines)
@@ -93,6 +96,11 @@ def step_marks(
             kept += [
                 replace(_own_words(understood, themes, index, text), before_finish=True)
                 for text in sentences_in(step) if cooks_a_glaze(understood, text)
+            ]  # fmt: skip
+        if rind and index < last and kind not in {"cure", "own_words"}:
+            kept += [
+                replace(_own_words(understood, themes, index, text), before_rub=True)
+                for text in sentences_in(step) if prepares_the_rind(text)
             ]  # fmt: skip
         mark = Mark(
             mark_id=mark_id,
@@ -161,13 +169,11 @@ def _beside_the_heat(understood: Understood, themes: list[Theme], index: int) ->
         return
     for place, text in _whole_sentences(understood.recipe.steps[index], main[1]):
         done = theme_of(text, late=place > main[1]) in {"season", "marinate", "heat"}
-        own = (
-            is_own_work(text)
-            or thickens_with_more(understood, text)
-            or cooks_a_glaze(understood, text)
-        )
-        if place != main[1] and own and not done:
-            yield _own_words(understood, themes, index, text, after=place > main[1])
+        own = is_own_work(text) or thickens_with_more(understood, text)
+        glaze = cooks_a_glaze(understood, text)
+        if place != main[1] and ((own and not done) or glaze):
+            told = _own_words(understood, themes, index, text, after=place > main[1])
+            yield replace(told, before_finish=glaze)
 
 
 _THICKENER = any_of(r"\bcorn ?(?:starch|flour)\b", r"\barrowroot\b", r"\bslurry\b",

@@ -29,16 +29,16 @@ from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marinade import marinating_s
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
-from pneumachron.recipes.converting.naming import rows_named
+from pneumachron.recipes.converting.naming import referring_lines, rows_named
 from pneumachron.recipes.converting.parts import strewn_late
-from pneumachron.recipes.converting.pot_work import has_rind, is_soup, shreds
+from pneumachron.recipes.converting.pot_work import has_rind, is_soup, shreds, thickens
 from pneumachron.recipes.converting.seasoning import (
     is_just_seasoned,
     rub_rest_s,
     unlisted_seasonings,
 )
 from pneumachron.recipes.converting.sides import is_boiled, longest_run_min
-from pneumachron.recipes.understanding.ingredients import JOINT, Food, Kind
+from pneumachron.recipes.understanding.ingredients import JOINT, Kind
 from pneumachron.recipes.understanding.understand import Understood
 
 
@@ -66,7 +66,11 @@ class Work:
 
     def names(self, *whens: When) -> str:
         """Names of the lines of some stages, a line each; empty when there are none."""
-        lines = (line for line in self.lines if line.when in whens and line.food.kind != "meat")
+        told = referring_lines(self.understood)
+        lines = (
+            line for line in self.lines
+            if line.when in whens and line.food.kind != "meat" and line.origin not in told
+        )  # fmt: skip
         return listed(_name_of(line) for line in lines)
 
 
@@ -319,13 +323,6 @@ def _is_taken_out(work: Work, line: OutLine) -> bool:
     return not _CUT_UP.search(raw)
 
 
-_THICKENERS = re.compile(
-    r"starch|corn ?flour|stärke|arrowroot|tapioca|roux|beurre mani|flour|gum"
-    r"|gravy (?:mix|gran|pow)",
-    re.I,
-)
-
-
 _FOR_DREDGING = re.compile(r"(?:\s+for\s| \+ |/\d).*", re.I)
 
 
@@ -335,19 +332,12 @@ _BUTTERED = re.compile(r"beurre mani|\broux\b|\bbutter\b", re.I)
 """Flour that is bound in butter is stirred in as it is."""
 
 
-def _thickens(food: Food) -> bool:
-    """Whether it goes in as a slurry; a soup mix or crumbs are only stirred in."""
-    return food.kind == "flour" or (
-        food.kind == "starch" and _THICKENERS.search(food.words) is not None
-    )
-
-
 def _sauce(work: Work) -> OutStep | None:
     sweet = _in_the_glaze(work)
     after = [line for line in work.of("after") if line not in sweet] + work.of("first_run")
     slurry = [
         line for line in after
-        if _thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
+        if thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
     ]  # fmt: skip
     # "starch mixed with cold water": the step says with what itself
     thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]) for line in slurry]
@@ -390,6 +380,8 @@ def _finish(work: Work) -> OutStep | None:
         line.name for line in late
         if line.food.kind != "meat" and not (line.food.kind in _DRY and line.origin in strewn)
     )  # fmt: skip
+    dredge = listed(line.name for line in late if kind == "pan" and thickens(line.food))
+    glaze = listed(name for name in glaze.split("\n") if name and name not in dredge.split("\n"))
     if kind == "glaze":  # it was made in the open cooker, as the release tells
         return OutStep("finish", (_say("glaze", names=glaze),)) if glaze else None
     if kind == "none":
@@ -406,8 +398,8 @@ def _finish(work: Work) -> OutStep | None:
         said.insert(0, _say("burnt_ends"))
     if glaze:
         said.append(_say("glaze", names=glaze))
-    if dry:
-        said.insert(0, _say("season_late", names=dry))
+    first = (("season_late", dry), ("dredge", dredge))
+    said[:0] = [_say(code, names=names) for code, names in first if names]
     return OutStep("finish", tuple(said), _minutes(work.finish.total_s))
 
 

@@ -79,6 +79,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "marinate",
         any_of(
             r"\bmarinat",
+            r"\bmarinieren\b",
             r"\boverlay in\b",
             r"\bfor \d+ hours? in the (fridge|refrigerator)",
             r"\b(marinieren|einlegen)\b.*\b(stunden|nacht)\b",
@@ -237,7 +238,7 @@ _OWN_WORK = any_of(
     r"(?!,? (?:brown|sear|rub|heat|get|put|preheat|take)\b)",
     r"\b(refrigerate|chill)\b.*\bovernight\b",
     r"\bovernight\b.*\b(fridge|refrigerator)\b", r"\bbash\b",
-    r"(?<!orange )(?<!lemon )(?<!lime )(?<!citrus )(?<!tangerine )\bpeel\b", r"\bdry-?fry\b",
+    r"\bpeel (?:off |and |(?:the|them|it|your|all|both|each|\d+)\b)", r"\bdry-?fry\b",
 )  # fmt: skip
 
 
@@ -248,7 +249,7 @@ def is_own_work(text: str) -> bool:
 
 _GRINDS = any_of(
     r"\bblend (?!of\b)", r"\bblitz\b", r"\bliquidi[sz]e\b", r"\bgrind (?!of\b)",
-    r"(^|[.;,] |\band )(?:pound|process|pur[eé]e|whizz?|toast|soak)\b"
+    r"(^|[.;,] |\band )(?:pound|process|pur[eé]e(?! and\b)|whizz?|toast|soak)\b"
     r"(?! of\b)(?![^.;]*\b(?:wood|chips|chunks|planks?|string|leaves)\b)",
 )  # fmt: skip
 
@@ -258,14 +259,29 @@ def grinds(text: str) -> bool:
     return _GRINDS.search(text) is not None
 
 
+_FOR_THE_RIND = any_of(
+    r"\b(?:boiling water|kettle)\b[^.;]*\b(?:rind|skin)\b",
+    r"\b(?:dry|score|slash|salt)\b[^.;]*\b(?:rind|skin)\b",
+    r"\b(?:rind|skin)\b[^.;]*\b(?:dry|score|slash)\b",
+    r"\buncovered\b[^.;]*\b(?:fridge|refrigerator)\b",
+)
+
+
+def prepares_the_rind(text: str) -> bool:
+    """Whether a text scalds, dries, scores or salts the rind that is to crackle."""
+    return _FOR_THE_RIND.search(text) is not None
+
+
 MIXED = any_of(
-    r"\b(stir|mix|whisk|blend|pur[eé]e|combine|beat|shake)\b"
+    r"\b(stir|mix|whisk|blend|(?<!tomato )(?<!and )(?<!the )pur[eé]e|combine|beat|shake)\b"
     r"(?! (it |them |everything )?(in|into)\b)",
     r"\bbring [^.;]*(,|\band\b)[^.;]* to (a|the) (simmer|boil)\b",
+    r"\b(verr(ü|ue)hren|vermischen|mischen|verquirlen|vermengen)\b",
 )
 WITH_THE_MEAT = any_of(
     r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|joint|wings?|cooker|crock|dutch oven)\b",
-    r"\bpour(ed)? (it |this |them )?(over|around|in)\b", r"\bmarinat",
+    r"\bpour(ed)? (it |this |them )?(over|around|in)\b", r"\bmarinat", r"\bmarinieren\b",
+    r"\b(fleisch|rippchen|rippen|braten|nacken|schulter)\b",
 )  # fmt: skip
 
 
@@ -281,6 +297,9 @@ _DEVICE = any_of(
     r"^\W*(?:place|put|slide|pop|return|set) (?:it |them |the \w+ )?in(?:to)? (?:the|a|your) "
     r"(?:hot |preheated )?(?:oven|smoker|roasting bag|oven bag)\W*$",
     r"\b(?:lid|liner)\b[^.;]{0,20}\b(?:slow cooker|crock)\b|\bslow cooker liner\b",
+    r"^\W*(?:set|lay|place|put|wrap|seal|cent(?:er|re))\b[^.;]*\b(?:on|in) "
+    r"(?:an?|the|two|its own|\d) (?:\w+ ){0,3}(?:sheets?|pieces?|lengths?|layers?|packets?)"
+    r" of (?:\w+[ -]){0,3}foil\b",
     r"^\W*spray (?:the|a|your) (?:crock|slow cooker|grates?|rack)\b",
     r"^(?!.*\bmarinat).*\b(?:roasting|oven) bag\b",
     r"^\W*(?:put|place|set|fill|position|adjust|move)\b[^.;]{0,30}"

@@ -49,6 +49,7 @@ CLUTTER = any_of(
     r"^(you may also|you might|more (from|recipes)|related\b|did you (make|try)|tried it|"
     r"rate this|contents:|table of contents|why you|what is the difference)",
     r"^(hi|hello|hey|dear|see you|love|cheers|thanks|thank you|enjoy|xo+\w*|good luck|"
+    r"hallo|moin|servus|liebe[rs]?|guten (morgen|tag|abend)|lg|vg|(viele|liebe) gr(ü|ue)(ß|ss)e|"
     r"bon app\w+|yours|regards|best (requests|regards))\b[^.]{0,40}[,:.!]*$",
     r"^[★☆⭐*\s]+\d?", r"^>", r" [»\u203a|·] .* [»\u203a|·] ", r"^\w+ » ", r"\bwrote:$",
     r"^https?://", r"^@\w+\b", r"^([\d½¼]+x[\s|/]*){2,}$",

@@ -15,6 +15,7 @@ from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Sectio
 from pneumachron.recipes.reading.asides import TIP, is_clutter, is_farewell
 from pneumachron.recipes.reading.film_times import without_stamps
 from pneumachron.recipes.reading.looks import NUMBERED
+from pneumachron.recipes.reading.markdown import markdown_lines
 from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
 from pneumachron.recipes.reading.prose import (
     foods_in_prose,
@@ -36,7 +37,6 @@ from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
     joined_cells,
     later_part,
-    markdown_lines,
     unfolded,
     with_nested_parts,
     with_their_values,
@@ -278,6 +278,9 @@ class _Sorted:
                 and row is not title and not _is_lost_meat(row, state))
         ]  # fmt: skip
         lines = ingredients
+        if not steps:  # a letter in one paragraph is the work itself
+            steps = [line for line in before if _tells_the_work(line)]
+            before = [line for line in before if line not in steps]
         if not any(food_of(line).kind == "meat" for line in ingredients):
             # in a question above its answer it may stand too
             named = meat_in_prose([*before, *steps]) or meat_in_prose(self.left_out)
@@ -423,6 +426,14 @@ def _is_lost_meat(row: Row, state: State) -> bool:
     weighed = row.look.has_amount and row.look.food > 1.0
     few = len(row.plain.split()) <= MOST_TITLE_WORDS and row.look.work < 0.3
     return is_meat(row) and (weighed or (few and WEIGHED.search(row.plain) is not None))
+
+
+_LEAST_TOLD = 30
+"""Words of a paragraph that tells a whole recipe. Judgement."""
+
+
+def _tells_the_work(line: str) -> bool:
+    return len(line.split()) >= _LEAST_TOLD and bool(durations_in(line))
 
 
 def _labelled_s(times: str, label: str) -> float | None:

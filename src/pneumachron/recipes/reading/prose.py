@@ -39,7 +39,8 @@ _MEAT = re.compile(
 )
 _MANY = re.compile(
     r"\b(?P<meat>(?:\d|two|three|four|five|six) (?:[a-z-]+ ){0,4}?"
-    rf"(?:butts|shoulders|briskets|picnics)\b[^.!?]{{0,40}}?{_HEAVY}(?: each| apiece)?)(?!\w)",
+    rf"(?:butts|shoulders|briskets|picnics|(?:plate|short|beef) (?:ribs|bones))\b"
+    rf"[^.!?]{{0,40}}?{_HEAVY}(?: each| apiece)?)(?!\w)",
     re.I,
 )
 """“Two boneless pork butts at around 6 pounds each”."""

@@ -20,6 +20,11 @@ from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
 from pneumachron.recipes.reading.looks import STARTS_COUNTED, VERBS, look_at
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
+from pneumachron.recipes.reading.scattered import (
+    with_columns_apart,
+    with_fields_named,
+    with_foods_whole,
+)
 from pneumachron.recipes.reading.titles import title_by_its_meat
 from pneumachron.recipes.reading.wrapping import without_wraps
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
@@ -71,14 +76,14 @@ def _read(text: str, name: str) -> tuple[Format, list[Recipe]]:
             raise UnreadableError("too_many_tags")
         marked = [recipe for recipe in recipes_of_page(text) if recipe.ingredients or recipe.steps]
         return "html", marked or [read_plain(_laid_out(words_of_page(text)))]
-    text = _laid_out(text)
+    text = _laid_out(with_fields_named(text))
     marked_up = name.lower().endswith((".md", ".markdown")) or _is_markdown(text)
     if marked_up and len(text) <= MAX_MARKDOWN:
         return "markdown", [read_markdown(text)]
     return "text", [read_plain(text)]
 
 
-_JSON = re.compile(r"\s*(?:\{|\[(?!\s*[a-z/!*_-]))", re.I)
+_JSON = re.compile(r"\s*(?:\{(?!\{\w)|\[(?!\s*[a-z/!*_-]))", re.I)
 """“[EASY] Ribs” begins a title, and no list of values."""
 _BB_QUOTE = re.compile(
     r"\[quote[^\]]{0,60}\][^\[]{0,2000}\[/quote\]|\[/?(?:b|i|u|url|img|list|size|color)\]", re.I
@@ -100,8 +105,9 @@ def _unquoted(text: str) -> str:
 
 
 def _laid_out(text: str) -> str:
-    """Without quotes and wraps, in small letters, and a line for each food and sentence."""
-    return _spread(without_capitals(without_wraps(_unquoted(_BB_QUOTE.sub("", text)))))
+    """Without quotes, columns and wraps, in small letters, a line for each food and sentence."""
+    told = with_columns_apart(_unquoted(_BB_QUOTE.sub("", text)))
+    return _spread(without_capitals(without_wraps(with_foods_whole(told))))
 
 
 _FEW_LINES, _MANY_WORDS = 2, 20

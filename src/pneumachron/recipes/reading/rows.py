@@ -15,7 +15,7 @@ from pneumachron.recipes.reading.headings import (
 )
 from pneumachron.recipes.reading.looks import BULLET, Look, look_at
 from pneumachron.recipes.reading.prose import meat_in_prose
-from pneumachron.recipes.reading.titles import ABOUT_MEAT, SERVED, SUBJECT
+from pneumachron.recipes.reading.titles import ABOUT_MEAT, MEAT_WORD, SERVED, SUBJECT
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
@@ -140,8 +140,7 @@ _OTHER_WORDS = re.compile(
 )
 _MOST_OTHER_WORDS = 5
 _NAMES_THE_DISH = re.compile(
-    r"[^\d.!?]{0,80}\b(?:pork|beef|ribs?|brisket|wings?|shoulder|butt)\b[^\d.!?]{0,40}"
-    r"(?:\(|[,–-] )(?:serves|feeds|makes|for) \d",
+    rf"[^\d.!?]{{0,80}}{MEAT_WORD}[^\d.!?]{{0,40}}(?:\(|[,–-] )(?:serves|feeds|makes|for|für) \d",
     re.I,
 )
 """“Braised short ribs, for 4” below the first words of a mail."""

@@ -24,7 +24,11 @@ ASKS = re.compile(
     re.I,
 )
 """“Does anyone have a brisket recipe with coffee?”"""
-ABOUT_MEAT = re.compile(r"\b(pork|beef|ribs?|brisket|wings?|shoulder|butt)\b", re.I)
+MEAT_WORD = (
+    r"\b(?:pork|beef|ribs?|spareribs|brisket|wings?|shoulder|butt"
+    r"|\w{0,12}ripp(?:chen|en)|(?:schweine|rinder)\w{3,12})\b"
+)
+ABOUT_MEAT = re.compile(MEAT_WORD, re.I)
 SUBJECT = re.compile(r"^(?:(?:re|fwd?|aw|wg|subject|betreff)\s*:\s*)+(?P<about>\S.{2,120})$", re.I)
 """Of a mail or a thread."""
 

@@ -1,93 +1,15 @@
-"""Before lines are sorted: one line that holds several is unfolded, Markdown becomes lines."""
+"""Before lines are sorted: one line that holds several is unfolded."""
 
 import re
 from collections.abc import Iterable, Iterator
 
-from markdown_it import MarkdownIt
-from markdown_it.token import Token
-
 from pneumachron.recipes.model import Part, PartRole
-from pneumachron.recipes.reading.headings import heading_of, may_be_marked
+from pneumachron.recipes.reading.headings import heading_of
 from pneumachron.recipes.reading.looks import BULLET, VERBS, look_at
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.number_words import in_figures
-
-
-def markdown_lines(text: str) -> Iterator[str]:
-    """The lines of a Markdown text: headings with their sign, items with a bullet, no emphasis."""
-    heading, lists, first = False, list[str](), False
-    for token in MarkdownIt("commonmark", {"maxNesting": 20}).parse(text):
-        if token.type in {"bullet_list_open", "ordered_list_open"}:
-            lists.append(token.type)
-        elif token.type in {"bullet_list_close", "ordered_list_close"}:
-            lists.pop()
-        elif token.type in {"heading_open", "heading_close"}:
-            heading = token.type == "heading_open"
-        first = first or token.type == "list_item_open"
-        if token.type != "inline":
-            continue
-        words = "".join(
-            {"softbreak": "\n", "hardbreak": "\n"}.get(child.type, child.content)
-            for child in token.children or []
-        )
-        if not lists and not heading:
-            words = _with_headings(words, token.children or [])
-        bullet = "- " if first and lists and lists[-1] == "bullet_list_open" else ""
-        first = False
-        lines = _unwrapped(words.split("\n"), in_item=bool(lists))
-        if not lists and _is_emphasized(token.children or []):
-            lines[0] = f"# {lines[0]}"
-        yield f"# {lines[0]}" if heading else f"{bullet}{lines[0]}"
-        yield from (f"# {line}" if heading else line for line in lines[1:])
-
-
-def _is_emphasized(children: list[Token]) -> bool:
-    """A paragraph that is nothing but one emphasis, and no sentence, is a heading."""
-    children = [child for child in children if child.type != "text" or child.content]
-    if children and children[-1].type == "text" and _ASIDE.fullmatch(children[-1].content):
-        children = children[:-1]  # “**Dry rub** (makes extra)”
-    marks = [child.type for child in children]
-    words = "".join(child.content for child in children).strip()
-    whole = len(marks) > 2 and marks[0] in _OPENS and marks[-1] == _OPENS[marks[0]]
-    once = whole and marks.count(marks[0]) == 1
-    return once and may_be_marked(words)
-
-
-_ASIDE = re.compile(r"\s*\([^()]{2,30}\)\s*:?")
-_HEADING_SIGN = "# "
-
-
-def _with_headings(words: str, children: list[Token]) -> str:
-    """“**Pickled onions**” on a line of its own within a paragraph is a heading too."""
-    lines: list[list[Token]] = [[]]
-    for child in children:
-        if child.type in {"softbreak", "hardbreak"}:
-            lines.append([])
-        elif child.type != "text" or child.content:
-            lines[-1].append(child)
-    if len(lines) < 2:
-        return words
-    return "\n".join(
-        _HEADING_SIGN * _is_emphasized(line) + "".join(child.content for child in line)
-        for line in lines
-    )
-
-
-_OPENS = {"em_open": "em_close", "strong_open": "strong_close"}
-
-
-def _unwrapped(lines: list[str], *, in_item: bool) -> list[str]:
-    """An item that is wrapped goes on in small letters; anything else is a line of its own."""
-    found = lines[:1]
-    for line in lines[1:]:
-        if in_item and line[:1].islower():
-            found[-1] += f" {line}"
-        else:
-            found.append(line)
-    return found
-
 
 _LABELLED = re.compile(
     r"^\W{0,4}(?P<label>ingredients|(?:what )?you(?:[’']ll)? (?:need|want)|(?:what to )?buy"
@@ -111,10 +33,11 @@ MOST_ON_A_LINE = 60
 
 def unfolded(line: str) -> Iterator[str]:
     """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
-    found = _LABELLED.match(line.strip())
+    found = _LABELLED.match(line.strip()) or _wanted(line.strip())
     if found is None:
-        for part in _labels_apart(line):
-            yield from _part_on_a_line(part)
+        for told in _seasonings_apart(line):
+            for part in _labels_apart(told):
+                yield from _part_on_a_line(part)
         return
     yield f"{found['label']}:"
     rest = found["rest"]
@@ -123,16 +46,53 @@ def unfolded(line: str) -> Iterator[str]:
         return
     rest = in_figures(rest)  # "…, two and a half cups of ale" begins with an amount
     parts = _DIVIDED.split(rest, MOST_ON_A_LINE)
+    if len(parts) > _LEAST_IN_A_RUN and " / " in rest:
+        parts = [food for part in parts for food in part.split(" / ")]
     short = _SHORT_ONES.split(rest, MOST_ON_A_LINE)
     if len(parts) == 1 and len(short) > 1:
-        parts = [part.strip(" .") for part in short]
+        parts = [food for part in short for food in _counted_apart(part.strip(" ."))]
     counted = parts if len(parts) > 1 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
     for part in counted:
         for food in _UNCOUNTED.split(part):
             yield from _with_its_neighbors(food)
 
 
-_WIDE = re.compile(r"\s{3,}(?=[A-Z][a-z]{2,12}\s?:\s)")
+_SEASONINGS_FIRST = re.compile(
+    r"(?P<both>(?:salt|salz)(?:,| and| &| \+| und) (?:\w+ )?(?:pepper|pfeffer)),\s+"
+    r"(?P<rest>[\d½¼¾⅓⅔].*)$",
+    re.I,
+)
+
+
+def _seasonings_apart(line: str) -> list[str]:
+    """“Salz, Pfeffer, 2 EL Butterschmalz”: what has no amount, and then what has one."""
+    bare = BULLET.sub("", line)
+    found = _SEASONINGS_FIRST.match(bare)
+    bullet = line[: len(line) - len(bare)]
+    return [f"{bullet}{found[name]}" for name in ("both", "rest")] if found else [line]
+
+
+def _counted_apart(text: str) -> list[str]:
+    """“2 onions, 3 carrots” are two foods; “pork, 7 or 8 lb” is one."""
+    foods = _BY_AMOUNT.split(text)
+    return foods if all(map(_is_counted, foods)) else [text]
+
+
+_WANTED = re.compile(r"^(?P<label>you(?:['’]ll| will)? (?:want|need))\s+(?P<rest>\S.*)$", re.I)
+_LEAST_WANTED = 6
+"""Foods in a sentence that begins so, and makes a list. Judgement."""
+
+
+def _wanted(line: str) -> re.Match[str] | None:
+    """“You want 5 fat short ribs, 2 onions, …” is a list; “you need to soak it” is none."""
+    found = _WANTED.match(line)
+    if found is None:
+        return None
+    foods = _COMMAS.split(in_figures(found["rest"]), MOST_ON_A_LINE)
+    return found if sum(map(_is_counted, foods)) >= _LEAST_WANTED else None
+
+
+_WIDE = re.compile(r"(?:\s{3,}|\s+[|·•]\s+)(?=[A-Z][a-z]{2,12}\s?:\s)")
 _CARD_LABEL = re.compile(r"\s*[A-Z][a-z]{2,12}(?: [a-z]{2,8})?\s?:\s")
 
 
@@ -249,7 +209,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
             foods[-1] += f", {text}"  # “1 T each chili powder, garlic powder, pepper”
             continue
         served = role == "beside" and len(text.split()) <= MOST_SERVED_WORDS
-        if look.food > 0.0 or not foods or served or _is_counted(text):
+        of_all = _OF_ALL.match(text) is not None
+        if not foods or _is_counted(text) or ((look.food > 0.0 or served) and not of_all):
             foods.append(text)
         else:  # "2 cloves garlic, minced together"
             foods[-1] += f", {text}"
@@ -261,6 +222,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
 _NEXT_SPOON = re.compile(
     r"(?<=[a-z])\s+(?=\d[\d/.½¼¾]*\s?(?:c|T|t|tsp|[Tt]bsp|cups?|oz|g|ml)\.?\s[a-z])"
 )
+_OF_ALL = re.compile(r"^\w{3,}ed (?:all )?(?:together|up|well)\b", re.I)
+"""“… parsley, chopped together”: said of the foods before it."""
 _A_DROP = re.compile(r"^(?:a )?drop of\b", re.I)
 """A noun there, and no work."""
 _OF_ONE_FOOD: frozenset[PartRole] = frozenset({"glaze", "sauce", "marinade", "rub"})

@@ -25,6 +25,7 @@ _FIRE = any_of(
 )
 _OFF = any_of(r"\binto the cooler\b", r"(?<!foil )(?<!lid )(?<!cover )\boff\b",
               r"\bout\b(?! of (?:the )?(?:foil|paper|wrap|fridge))",
+              r"\b(?:19\d|20\d)(?: ?°?f)? (?:at|by) ",
               r"\bdone\b", r"\bready\b", r"\bpull(ed)?\b", r"\brest\b",
               r"\bfinished\b", r"\braus\b|\bherunter\b|\bfertig\b")  # fmt: skip
 _LABEL = re.compile(
@@ -34,6 +35,7 @@ _LABEL = re.compile(
 """“Sat 3:30 pm: 203 °F, out”: all of the line is done then."""
 DAY_MIN = 24 * 60
 NOON_MIN = 12 * 60
+_NOTHING_BEFORE = re.compile(r"\W*(?:(?:at|by|around|about|then|and|from|um|gegen) +)*$", re.I)
 _ONLY_A_TIME = 3
 """Words of “At 8 am”. Judgement."""
 
@@ -90,6 +92,7 @@ def _times(steps: tuple[str, ...]) -> Iterator[_Told]:
                     at = sentence.index(clause) + found.start()
                     # "At 8 am, take off the foil": what is done then stands behind the comma
                     alone = len(clause.split()) <= _ONLY_A_TIME
+                    alone = alone and _NOTHING_BEFORE.match(clause[: found.start()]) is not None
                     told = " ".join(clauses[number : number + 2]) if alone else clause
                     yield _told(found, told, (index, place, at))
 

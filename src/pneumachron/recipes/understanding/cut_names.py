@@ -114,7 +114,7 @@ _CUTS = (
     (r"\bdino(?:saur)?s?(?: ribs?| bones?)?\b|\bbeef plate ribs?\b"
      r"|\bplate (?:of )?(?:beef )?ribs?\b|\bchuck ribs?\b",
      lambda *_: ("short_ribs_english", True)),
-    (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b", _short_ribs),
+    (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b|\benglish[- ]cut\b", _short_ribs),
     (r"\bbriskets?\b|\bpackers?\b"
      rf"|^\W*\d[\d½¼¾./ –to-]* ?{HEAVY_UNIT}\.? (?:flat|point)\b(?! iron)", _brisket),
     (r"\bpicnics?\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),

@@ -266,7 +266,8 @@ def read_line(text: str) -> Line:
     what_for = (purpose[1] or purpose[2]).strip().lower() if purpose else ""
     sized = amount.low > 1.0 and amount.unit in {"", "rack", "piece"}
     size = f"{amount.aside} each" if sized and _SIZE_OF_ONE.match(amount.aside) else amount.aside
-    asides = [what_for, lead[1].lower() if lead else "", told, size, aside]
+    taken = re.sub(r"\s+of\s*$", "", lead[0], flags=re.I).strip().lower() if lead else ""
+    asides = [what_for, taken, told, size, aside]
     unit = amount.unit
     if unit == "clove" and not name:
         if not re.search(r"\d|\b(?:an?|one|two|three|four|five|six)\b", plain, re.I):

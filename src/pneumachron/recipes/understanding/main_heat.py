@@ -91,8 +91,10 @@ _GOES_ON = re.compile(
     re.I,
 )
 """“Add the prunes and continue until tender, about 30 minutes more.”"""
-_OVER_A_FLAME = re.compile(r"\bbei (?:schwacher|kleiner|niedriger|milder|mittlerer) hitze\b", re.I)
-"""“Bei kleiner Hitze 2 Stunden ziehen lassen” is no marinade."""
+_OVER_A_FLAME = re.compile(
+    r"\bbei (?:schwacher|kleiner|niedriger|milder|mittlerer) hitze\b|\bsteam (?:over|for)\b", re.I
+)
+"""“Bei kleiner Hitze 2 Stunden ziehen lassen” is no marinade, and what is steamed is cooked."""
 _AT_A_LEVEL = re.compile(r"\b(?:on|to|at) (?:low|high)\b(?! heat)", re.I)
 """“Set to low and leave it for 10 hours.”"""
 _LONG_SIMMER_S = 2700.0

@@ -363,7 +363,9 @@ def _count(line: Line, text: str) -> int | None:
 
 _CUT_INTO = re.compile(r"\bcut (?:in|into) ([2-9]|1\d)(?= by\b|,|$)", re.I)
 """“Cut into 4 by the butcher”."""
-_ONE_SLAB = re.compile(r"\b(?:one|(1)) (?:slab|plate|piece)\b", re.I)
+_ONE_SLAB = re.compile(
+    r"\b(?:(?P<many>[2-9]) leitern|one (?:slab|plate|piece)|1 (?:slab|plate|piece|leiter))\b", re.I
+)
 _ABOUT_SO_MANY = re.compile(r"\((?:about|approx\.?|ca\.?|around) (\d{1,2})\)", re.I)
 """“2.4 kg (about 8)”."""
 _TIMES = re.compile(rf"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?{WEIGHT_UNIT}\b", re.I)

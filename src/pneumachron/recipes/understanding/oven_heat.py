@@ -75,7 +75,10 @@ def _of_the_oven(text: str) -> list[Degrees]:
         before = text[max(0, degrees.start - _NEAR) : degrees.start].lower()
         behind = re.split(r"\d", before)[-1]
         wrapped = degrees.temp_c < _COOL_C and _WRAPPED_AT.search(behind)
-        of_meat = wrapped or _INSIDE.search(after) or _UNTIL.search(behind)
+        of_meat = (
+            wrapped or _INSIDE.search(after) or _UNTIL.search(behind)
+            or _AT_THAT_TIME.match(text, degrees.end)
+        )  # fmt: skip
         # "when the bark is set (~175 °F)": so cool is no oven, if none is named right there
         cool = degrees.temp_c < _COOL_C and not (_PLACED.search(behind) or "oven" in after)
         if not of_meat and not cool:
@@ -107,6 +110,8 @@ _UNTIL = re.compile(
 )
 _WRAPPED_AT = re.compile(r"\bwrap(?:ped)?\b[^,;.]*\bat\s*$")
 """“Wrap at 165 °F”, and not “wrap in foil and bake at 300 °F”."""
+_AT_THAT_TIME = re.compile(r"[ °fF]{0,3}(?:at|by) \d{1,2}(?:[:.]\d\d)?\s?[ap]\.?m", re.I)
+"""“Wrapped 6 am, 203 at 1 pm”."""
 _FAN = re.compile(
     r"\D{0,12}\d+\s*(?:°|degrees?|deg\.?)?\s?C?\s*(?:fan|umluft|hei(?:ß|ss)luft)\b", re.I
 )

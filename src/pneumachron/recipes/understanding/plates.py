@@ -16,7 +16,7 @@ _NUMBERS = re.compile(
 )
 _EATERS = (
     r"(?:people|ppl|persons?|pers\b\.?|portions?|portionen|servings?|svgs?|personen|eaters|guests|plates|adults"
-    r"|folks?|pax|bowls?|of us|serves(?! \d))"
+    r"|folks?|pax|covers?|bowls?|of us|serves(?! \d))"
 )
 _SAID = re.compile(
     r"\b(?:serves|servings|to serve|serving|feeds|fed|does|yields?|for|für|enough for|ergibt"

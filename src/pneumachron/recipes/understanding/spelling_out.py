@@ -141,7 +141,10 @@ def _but(foods: list[Ingredient], found: re.Match[str]) -> list[Ingredient]:
     return [item for item in foods if _last_word(item) not in excepted]
 
 
-_ENDS = re.compile(r"[.;,]| (?:in|into|to|and) ")
+_ENDS = re.compile(
+    r"[.;,]| (?:in|into|to) "
+    r"| and (?=(?:leave|mix|put|pour|add|toss|stir|let|set|bring|cook|rub|marinate|chill|cover)\b)"
+)
 
 
 def _of_part(
@@ -187,7 +190,13 @@ def _number(text: str) -> int:
 
 def _last_word(item: Ingredient) -> str:
     words = re.findall(r"[^\W\d]{3,}", item.line.name.lower())
+    if len(words) > 1 and words[-1] in _LEAVES:
+        words.pop()
     return words[-1] if words else item.line.name.lower()
+
+
+_LEAVES = frozenset({"leaf", "leaves"})
+"""Steps add “the bay”."""
 
 
 def _names(items: list[Ingredient]) -> str:

@@ -97,6 +97,7 @@ convert-pull_off = { $bones ->
        *[no] Shred the meat.
     }
 convert-season_late = Season it with { LIST($names) } first.
+convert-dredge = Turn it in { LIST($names) } and shake off what is loose.
 convert-serve_with = Serve with { LIST($names) }.
 convert-keep_warm = It keeps warm in its juice for { DURATION($keep_s) } at most.
 convert-leftovers = Cool leftovers in flat layers, never in the pot.

@@ -1,0 +1,128 @@
+"""What is stirred or boiled together apart from the meat, and brushed on late: a glaze."""
+
+import re
+from collections.abc import Iterator
+
+from pneumachron.recipes.converting.naming import around, is_named, rows_named
+from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
+from pneumachron.recipes.model import Part
+from pneumachron.recipes.understanding.ingredients import foods_in
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+OWN_PAN = any_of(r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b")
+_BOILED_UP = any_of(r"\b(simmer|boil|bubble|reduce|cook|warm|heat)\b")
+_SLURRY = any_of(r"\bslurry\b")
+_PUT_ON = re.compile(
+    r"\b(?:brush|paint|glaz|bast|slather|smear|mop|coat)\w*\b[^.;]*?"
+    r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b",
+    re.I,
+)
+"""“Paint with the ketchup mix”: what was stirred together before goes on at the end."""
+
+
+def _late_sentences(understood: Understood) -> frozenset[str]:
+    """All that is told behind the long heat."""
+    main = understood.cooking.main
+    if main is None:
+        return frozenset()
+    return frozenset(
+        text for step in around(understood.said, *main)[1] for text in sentences_in(step)
+    )
+
+
+_ONTO_RAW = any_of(
+    r"\b(rub|pat|sprinkle|massage|press|season|apply|coat|dust)\b[^.;]*"
+    r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|racks?|wings?|it|them|both sides)\b"
+)
+"""What is mixed there is a rub."""
+
+
+_ALL_POURED = any_of(
+    r"^\W*(?:then )?(?:pour|tip|add)\b(?![^.;]*\b(?:half|some|third|slow cooker)\b)[^.;]*"
+    r"\b(?:over|on|onto|to|with)\b[^.;]*\b(?:ribs?|meat|pork|beef|brisket|shoulder|pot|pan)\b"
+)
+"""“Pour over the ribs with the water in a heavy pot.”"""
+
+
+def parts_of_mixes(understood: Understood) -> Iterator[Part]:
+    """What the steps stir together apart from the meat, and brush on later: a glaze.
+
+    “Stir together the ketchup, treacle and mustard … paint with the ketchup mix.”
+    """
+    sentences = [part for step in understood.said for part in sentences_in(step)]
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    # what stands under “For the rub” is no glaze, wherever it is mixed
+    meat |= {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    late = _late_sentences(understood)
+    for place, sentence in enumerate(sentences):
+        cooked = _BOILED_UP.search(sentence) and (
+            OWN_PAN.search(sentence) or sentence in late
+        )  # fmt: skip
+        if not (MIXED.search(sentence) or cooked) or WITH_THE_MEAT.search(sentence):
+            continue
+        onto_raw = any(_ONTO_RAW.search(text) for text in sentences[place : place + 2])
+        if onto_raw and sentence not in late:
+            continue
+        poured = any(_ALL_POURED.search(text) for text in sentences[place + 1 : place + 2])
+        if poured and sentence not in late:
+            continue  # the meat cooks in it
+        put_on = next(
+            (found for text in sentences[place + 1 :] if (found := _PUT_ON.search(text))), None
+        )
+        here = sentence.lower()
+        elsewhere = " ".join((*sentences[:place], *sentences[place + 1 :])).lower()
+        rows = [item.index for item in understood.ingredients if is_named(item, here)]
+        thick = cooked and any(map(_SLURRY.search, sentences[place : place + 2]))
+        alone = [row for row in rows if not is_named(understood.ingredients[row], elsewhere)]
+        # a glaze takes its name from one of its own: "the ketchup mix"
+        own = {
+            row
+            for row in rows
+            if put_on and is_named(understood.ingredients[row], put_on[0].lower())
+        }
+        if thick and alone:
+            own |= {
+                item.index for item in understood.ingredients
+                if any(each.food.kind == "starch" for each in foods_in(item))
+            }  # fmt: skip
+        lines = tuple(sorted({*alone, *own} - meat))
+        if put_on and len(lines) >= 2:
+            yield Part(put_on["name"], "glaze", lines)
+
+
+def cooks_a_glaze(understood: Understood, text: str) -> bool:
+    """Whether a sentence boils up, in a pan of its own, what is brushed on later."""
+    named = rows_named(understood, text)
+    if _BOILED_UP.search(text) and _ALL_OF_A_GLAZE.search(text):
+        return True
+    whole = _BOILED_UP.search(text) and _ALL_OF_A_SAUCE.search(text)
+    if whole and any(is_boiled_late(understood, part) for part in understood.recipe.parts):
+        return True
+    return _BOILED_UP.search(text) is not None and any(
+        len(named.intersection(part.lines)) > 1 for part in parts_of_mixes(understood)
+    )
+
+
+_ALL_OF_A_GLAZE = any_of(
+    r"\bglaze ingredients\b", r"\b(?:everything|all|ingredients) for the glaze\b"
+)
+
+
+_ALL_OF_A_SAUCE = any_of(
+    r"\bsauce ingredients\b", r"\b(?:everything|all|ingredients) for the sauce\b"
+)
+
+
+def is_boiled_late(understood: Understood, part: Part) -> bool:
+    """“Meanwhile simmer the sauce ingredients in a wide pan”, behind the long heat."""
+    return any(
+        _BOILED_UP.search(text)
+        and (_IN_A_PAN.search(text) or OWN_PAN.search(text))
+        and len(rows_named(understood, text).intersection(part.lines)) > 1
+        for text in _late_sentences(understood)
+    )
+
+
+_IN_A_PAN = any_of(r"\bin an? (?:\w+ )?(?:pan|skillet|wok|pot)\b")
