@@ -30,6 +30,7 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
                r"|toppings?|"
                r"to finish|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
+               r"|chimichurri|pesto|\w*kren|\w*salat|\w*quark"
                r"|beilagen?|garnitur|wraps|assembly|to assemble|sides?)\b"),
     ("sauce", r"\b(sauces?|so(?:ß|ss)en?|gravy|dressing|slurry|thickener)\b"),
 )  # fmt: skip

@@ -67,6 +67,8 @@ def is_named(item: Ingredient, text: str) -> bool:
         return f"{words[-2]} {last}" in text  # a hot grill is no hot sauce
     if last in _GENERIC and len(words) > 1 and words[-2] not in {"garlic", "onion"}:
         last = words[-2]
+    if last == "paste" and not _PASTES.isdisjoint(words):
+        last = next(word for word in words if word in _PASTES)
     if "dijon" in words:
         last = "mustard"
     if last.endswith("pulver") and last.removesuffix("pulver") not in _NO_POWDERS:
@@ -132,6 +134,8 @@ _ANY_SAUCE = frozenset(
     {"thin", "favorite", "favourite", "bottled", "jarred", "your", "homemade", "bought"}
 )
 """“Thin sauce”, “your favorite sauce”: the steps call it the sauce."""
+_PASTES = frozenset({"tamarind", "miso", "harissa", "achiote", "annatto", "chipotle", "anchovy"})
+"""“Add the tamarind”; but tomatoes are no tomato paste."""
 _GENERIC = frozenset(
     {
         "powder",

@@ -399,7 +399,7 @@ def _kind_of(context: ConversionContext, item: Ingredient) -> Kind:
     """What is rubbed on is a spice, vegetables that are blended a thick sauce."""
     blended = item.index in context.blended and item.kind in {"tender_veg", "fresh_herb"}
     rubbed = item.index in context.rubbed and item.kind in LEAVES
-    return "thick" if blended else "spice" if rubbed else item.kind
+    return "spice" if rubbed else "thick" if blended else item.kind
 
 
 SHARED = 0.5

@@ -164,8 +164,8 @@ def shared_lines(understood: Understood) -> frozenset[int]:
 
 
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
-LEAVES: frozenset[Kind] = frozenset({"fresh_herb", "woody_herb", "aromatic"})
-"""“Coriander” in a rub is no bunch of leaves, nor “garlic” cloves to fry."""
+LEAVES: frozenset[Kind] = frozenset({"fresh_herb", "woody_herb", "aromatic", "tender_veg"})
+"""“Coriander” in a rub is no bunch of leaves, nor “garlic” cloves to fry; chillies are ground."""
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
@@ -178,6 +178,9 @@ _RUB_THE_MEAT = any_of(
 )
 
 
+_PASTE = any_of(r"\bpaste\b", r"\brempah\b")
+_PASTE_RUBBED = any_of(r"\b(?:rub|massage|smear|spread|coat)\b[^.;]*\b(?:paste|rempah)\b")
+"""“Rub half of the paste over the ribs”: what stands under “For the paste” goes on the meat."""
 _LEFT_WHOLE = any_of(r"\b(left|keep|kept|leave) whole\b", r"\(whole!?\)")
 """A whole chilli swims in the pot, and is no rub."""
 _BINDS = re.compile(r"^\W*(?:binder|slather)\s*:", re.I)
@@ -210,7 +213,11 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     )
     plain = (rubs or dry) and not spices & named
     wet = binders_in_the_pot(understood)
-    rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    paste = any(_PASTE_RUBBED.search(text) for step in early for text in sentences_in(step))
+    rub = {
+        row for part in understood.recipe.parts for row in part.lines
+        if part.role == "rub" or (paste and _PASTE.search(part.name))
+    }  # fmt: skip
     other_parts = {
         row for part in understood.recipe.parts if part.role in {"sauce", "glaze", "beside"}
         for row in part.lines

@@ -171,7 +171,8 @@ def _beside_the_heat(understood: Understood, themes: list[Theme], index: int) ->
         done = theme_of(text, late=place > main[1]) in {"season", "marinate", "heat"}
         own = is_own_work(text) or thickens_with_more(understood, text)
         glaze = cooks_a_glaze(understood, text)
-        if place != main[1] and ((own and not done) or glaze):
+        side = makes_a_side(understood, text)
+        if place != main[1] and ((own and not done) or glaze or side):
             told = _own_words(understood, themes, index, text, after=place > main[1])
             yield replace(told, before_finish=glaze)
 

@@ -420,7 +420,7 @@ def _carve(work: Work) -> OutStep:
     return OutStep("carve", (*said, _say("keep_warm", keep_s=keep_s), _say("leftovers")))
 
 
-_FOR_THE = re.compile(r"^(?:for )?(?:the )?", re.I)
+_FOR_THE = re.compile(r"^(?:for |f(?:ü|ue)r )?(?:(?:the|den|die|das) )?", re.I)
 
 
 def _served(work: Work) -> str:

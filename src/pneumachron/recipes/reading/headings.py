@@ -124,9 +124,9 @@ def _is_part(line: str, bare: str) -> bool:
 
 
 _BEHIND_A_HEADING = re.compile(
-    r"^(?:ingredients?|zutaten|you(?:['’]ll)? need)\s*(?:\(|(?=for |serves ))"
+    r"^(?:ingredients?|zutaten|you(?:['’]ll| will)? need)\s*(?:\(|(?=for |serves ))"
     r"(?P<many>(?:for |serves |makes )?"
-    r"\d{1,3}(?:\s*(?:[–-]|to)\s*\d{1,3})?"
+    r"(?:\d{1,3}|two|three|four|five|six|seven|eight|nine|ten|twelve)(?:\s*(?:[–-]|to)\s*\d{1,3})?"
     r"(?: (?:servings|portions|people|persons|pers\.?|personen|portionen|sandwiches))?)\)?\s*:?$",
     re.I,
 )

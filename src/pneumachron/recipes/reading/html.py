@@ -163,6 +163,10 @@ def words_of_page(text: str) -> str:
         return ""
     for node in body.css(_OUTSIDE):
         node.decompose()
+    for node in body.css("td + td, th + th"):
+        node.insert_before("\t")
+    for node in body.css("span + span"):
+        node.insert_before(" ")
     for node in body.css(_BLOCKS):
         node.insert_after("\n")
     for node in body.css("h2, h3, h4, h5"):

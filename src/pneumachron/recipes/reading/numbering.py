@@ -16,6 +16,25 @@ def without_numbers(lines: list[str], number: re.Pattern[str] = _NUMBER) -> list
     return lines
 
 
+_NEXT_NUMBER = re.compile(r"(?<=[.!?;)])\s+(?=([2-9]|1\d)[.)]\s+[A-Z])")
+_FIRST_NUMBER = re.compile(r"^\s*1[.)]\s+\S")
+MOST_NUMBERED = 20
+"""Steps on one line. Judgement."""
+
+
+def numbered_apart(line: str) -> list[str]:
+    """“1) Brown the ribs. 2) Soften the shallots.”, on one line: a line for each."""
+    if not _FIRST_NUMBER.match(line):
+        return [line]
+    parts = [line]
+    for number in range(2, MOST_NUMBERED):
+        found = _NEXT_NUMBER.search(parts[-1])
+        if found is None or int(found[1]) != number:
+            break
+        parts[-1:] = [parts[-1][: found.start()], parts[-1][found.end() :]]
+    return parts
+
+
 _ROMAN = re.compile(r"^\s*(i{1,3}|iv|vi{0,3}|ix|xi{0,3})[.)]\s+(?=\S)", re.I)
 _LEAST_ROMANS = 3
 """Steps with Roman numbers that are numbered so. Judgement."""

@@ -6,6 +6,7 @@ from collections.abc import Iterable, Iterator
 from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.reading.headings import heading_of
 from pneumachron.recipes.reading.looks import BULLET, VERBS, look_at
+from pneumachron.recipes.reading.numbering import numbered_apart
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
@@ -35,14 +36,15 @@ def unfolded(line: str) -> Iterator[str]:
     """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
     found = _LABELLED.match(line.strip()) or _wanted(line.strip())
     if found is None:
-        for told in _seasonings_apart(line):
+        lines = numbered_apart(line)
+        for told in lines if len(lines) > 1 else _seasonings_apart(line):
             for part in _labels_apart(told):
                 yield from _part_on_a_line(part)
         return
     yield f"{found['label']}:"
     rest = found["rest"]
     if found["label"].lower() in _WORKS:
-        yield rest
+        yield from numbered_apart(rest)
         return
     rest = in_figures(rest)  # "…, two and a half cups of ale" begins with an amount
     parts = _DIVIDED.split(rest, MOST_ON_A_LINE)
@@ -232,7 +234,8 @@ _OF_ONE_FOOD: frozenset[PartRole] = frozenset({"glaze", "sauce", "marinade", "ru
 
 def _all_counted(rest: str) -> list[str]:
     """“Mojo: 1 head garlic, 2 tsp salt, 1 cup juice”: a name that says nothing, and its foods."""
-    by_signs = [text.strip() for text in rest.split(";") if text.strip()]
+    sign = ";" if ";" in rest else " + "
+    by_signs = [text.strip() for text in rest.split(sign) if text.strip()]
     foods = by_signs if len(by_signs) > 2 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
     idle = all(look.food > max(look.work, 0.0) for look in map(look_at, foods))
     # “2 racks, 8 lb in all, 2.5" thick” is one food and its measures

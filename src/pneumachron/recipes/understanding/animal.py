@@ -37,7 +37,7 @@ FAMILY_ANIMALS: dict[str, tuple[str, ...]] = {
     "wings": ("chicken",),
 }
 """Whose meat the fitted numbers are for."""
-_WHOLE_BIRD = any_of(r"\bwhole (chicken|bird|turkey|duck|hen)\b",
+_WHOLE_BIRD = any_of(r"\bwhole (chicken|bird|turkey|duck|hen)\b(?! wings?)",
                      r"\b(chicken|turkey|duck) (breasts?|thighs?|legs?|drumsticks?)\b")  # fmt: skip
 _NO_MEAT: frozenset[Kind] = frozenset({
     "thin", "stock", "sweet_thin", "salty_thin", "acid", "wine", "beer", "spirit", "chilli",

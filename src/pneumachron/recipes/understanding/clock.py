@@ -9,11 +9,14 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 
 _TIME = re.compile(
     r"(?<![\d:.,-])(?:(?P<hour>[01]?\d|2[0-4])(?:[:.](?P<minute>[0-5]\d))?\s?"
-    r"(?P<half>[ap]\.?m\b\.?|o.clock|uhr\b)"
+    r"(?P<half>[ap]\.?m\b\.?|at night|in the (?:morning|evening|afternoon)|o.clock|uhr\b)"
     r"|(?P<plain>[01]?\d|2[0-3]):(?P<past>[0-5]\d)(?![\d:])(?! ?h)"
     r"|\b(?:at|by|till?|until) (?P<bare>1[0-2]|[1-9])(?=[,.;:]|$| (?:and|then|off|out|on)\b)"
     r"|\b(?P<word>noon|midday|midnight))",
     re.I,
+)
+_HALF = re.compile(
+    r"(?:a\.?m|in the morning)|(?P<second>p\.?m|at night|in the (?:evening|afternoon))", re.I
 )
 _WORDS_H = {"noon": 12, "midday": 12, "midnight": 0}
 _CLAUSES = re.compile(r"[,;]\s+|\s+(?:and|then|until|till?)\s+(?=\w+ )|(?<=\D)\. ", re.I)
@@ -103,8 +106,8 @@ def _told(found: re.Match[str], clause: str, where: tuple[int, int, int]) -> _To
         hour, sure = _WORDS_H[found["word"].lower()], True
     else:
         hour = int(found["hour"] or found["plain"] or found["bare"])
-        sure = half[:1] in {"a", "p", "u"} or (found["plain"] or "").startswith("0")
-    if half[:1] in {"a", "p"}:
-        hour = hour % 12 + (12 if half.startswith("p") else 0)
+        sure = half.startswith("u") or (found["plain"] or "").startswith("0")
+    if named := _HALF.match(half):
+        hour, sure = hour % 12 + (12 if named["second"] else 0), True
     minute = int(found["minute"] or found["past"] or 0)
     return _Told(60.0 * hour + minute, sure, clause, *where)

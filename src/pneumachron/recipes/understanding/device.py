@@ -44,6 +44,8 @@ _UNDER_PRESSURE = (
 _PRESSURE = any_of(*_UNDER_PRESSURE)
 """Pressure, whatever the cooker is called: “keep warm” alone is said of any meat."""
 _ELECTRIC = any_of(*_UNDER_PRESSURE, r"\belectric\b", r"\belektrisch", r"\bkeep[- ]warm\b")
+_ELECTRIC_WAY = re.compile(r"\belectric(?: pressure cooker)?\s*:", re.I)
+"""“Electric: 25 min. Stovetop: 20 min.”"""
 _GRILL = re.compile(
     r"\bcharcoal\b|(?<!in a )(?<!in the )(?<!in your )(?<!heavy )(?<!large )(?<!soup )\bkettle\b"
     r"|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
@@ -164,6 +166,7 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
     if _STOVETOP.search(text) or _PRESSURE.search(work):
         whole = f"{recipe.description} {text}"
         stove = _ON_THE_STOVE.search(whole) or not _ELECTRIC.search(whole)
+        stove = stove and not _ELECTRIC_WAY.search(work)
         return "stovetop" if stove else "pressure"
     grilled = any(_GRILL.search(step) and not BROIL.search(step) for step in recipe.steps)
     hot = any(temperatures_in(step) for step in recipe.steps)

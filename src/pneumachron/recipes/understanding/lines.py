@@ -249,7 +249,10 @@ def read_line(text: str) -> Line:
     if purpose:
         plain = plain[purpose.end() :]
     lead = re.match(
-        r"^(juice|zest|rind|grated zest)( and (juice|zest))? (?:of\s+|(?=[\d½]))", plain, re.I
+        r"^(juice|zest|rind|grated zest|saft|abrieb)( (?:and|und) (juice|zest|saft|abrieb))?"
+        r" (?:of\s+|von\s+|(?=[\d½]))",
+        plain,
+        re.I,
     )
     length = None if lead else _LENGTH.match(plain)
     if length:
@@ -266,7 +269,7 @@ def read_line(text: str) -> Line:
     what_for = (purpose[1] or purpose[2]).strip().lower() if purpose else ""
     sized = amount.low > 1.0 and amount.unit in {"", "rack", "piece"}
     size = f"{amount.aside} each" if sized and _SIZE_OF_ONE.match(amount.aside) else amount.aside
-    taken = re.sub(r"\s+of\s*$", "", lead[0], flags=re.I).strip().lower() if lead else ""
+    taken = re.sub(r"\s+(?:of|von)\s*$", "", lead[0], flags=re.I).strip().lower() if lead else ""
     asides = [what_for, taken, told, size, aside]
     unit = amount.unit
     if unit == "clove" and not name:

@@ -1,10 +1,12 @@
 """What a recipe says of another device or another way is left out; the first way is its own."""
 
 import re
+from collections.abc import Sequence
 from dataclasses import replace
 
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.sentences import sentences_in
 
 _OTHER_WAY = re.compile(
     r",?\s*\bor (?:you can |else |just )?(?:cook |do |make |braise |leave |put |bake )?"
@@ -30,28 +32,39 @@ _LINING = re.compile(
 
 _LABEL = re.compile(
     r"^\W*(?:in (?:an? |the )?)?(?P<way>slow(?:[- ]cooker)?|crock[- ]?pot|oven|smoker|grill"
-    r"|stove(?: ?top)?|hob|(?:electric )?pressure(?:[- ]cooker)?)\s*:\s",
+    r"|stove(?: ?top)?|hob|(?:electric )?pressure(?:[- ]cooker)?|electric)\s*:\s",
     re.I,
 )
 """“PRESSURE: high 60 min.” above “SLOW: low 8–10 h.”"""
 
 
-def _first_labelled(steps: tuple[str, ...]) -> tuple[str, ...]:
-    """Of steps that are told for one device each, those of the first; the others as empty lines."""
+def _first_labelled(steps: Sequence[str]) -> tuple[str, ...]:
+    """Of what is told for one device each, that of the first; the others as empty lines.
+
+    An electric pressure cooker, where there is one, is the first: its minutes are the likeliest.
+    """
     ways = [found["way"].lower() if (found := _LABEL.match(step)) else "" for step in steps]
     timed = [way for way, step in zip(ways, steps, strict=True) if way and durations_in(step)]
     if len(set(timed)) < 2:
-        return steps
+        return tuple(steps)
+    first = next((way for way in timed if way.startswith("electric")), timed[0])
     return tuple(
-        "" if way and way != timed[0] else step for way, step in zip(ways, steps, strict=True)
+        "" if way not in {"", first} else step for way, step in zip(ways, steps, strict=True)
     )
+
+
+def _sentences_of_one_way(step: str) -> str:
+    """“Electric: 25 min. Stovetop: 20 min.”, within a step."""
+    sentences = sentences_in(step)
+    kept = _first_labelled(sentences)
+    return step if kept == tuple(sentences) else " ".join(filter(None, kept))
 
 
 def without_other_ways(recipe: Recipe) -> Recipe:
     """The recipe without what it says of another device, where the first way has its time."""
     steps = []
     for line in _first_labelled(recipe.steps):
-        step = _LINING.sub("", line)
+        step = _LINING.sub("", _sentences_of_one_way(line))
         found = _OTHER_WAY.search(step)
         told = found is not None and durations_in(step[: found.start()])
         step = _OTHER_WAY.sub("", step) if told else step
