@@ -208,3 +208,55 @@ def test_bell_peppers_are_no_pepper() -> None:
     done = made("Season with salt and pepper.", "Cover and simmer for 2 hours until tender.",
                 more=("1 green bell pepper",))  # fmt: skip
     assert "salt and pepper." in told(done)
+
+
+def test_foil_on_the_list_goes_into_no_cooker() -> None:
+    done = of("brisket_under_foil")
+    assert "foil" not in told(done).replace("with foil", "")
+    assert done.understood.cooking.high_s == pytest.approx(50 * 60 * 4.5)
+
+
+def test_half_of_a_paste_is_rubbed_on() -> None:
+    """The chillies were not known, and lay whole on the meat."""
+    done = of("lemongrass_ribs")
+    assert {"season"} == {*when(done, "chillies"), *when(done, "shallots"), *when(done, "turmeric")}
+
+
+def test_a_chat_that_tells_night_and_noon() -> None:
+    found = known("butt_overnight_in_a_chat")
+    assert found.cooking.high_s == 14 * 3600  # from 10 at night to noon
+    assert found.cooking.temp_c == pytest.approx(107.2, abs=0.1)
+
+
+def test_a_german_relish_is_served_beside() -> None:
+    done = of("rinderbrust_mit_apfelkren")
+    assert when(done, "Äpfel") == when(done, "Zitrone") == ["beside"]
+    assert "Serve with Apfelkren" in told(done)
+
+
+def test_of_two_ways_the_electric_one() -> None:
+    """25 minutes and 20 on the stove were 45, and the numbered steps on one line were one."""
+    found = known("tamarind_ribs_two_ways")
+    assert len(found.recipe.steps) == 5
+    assert (found.cooking.method, found.cooking.high_s) == ("pressure", 25 * 60)
+    assert when(of("tamarind_ribs_two_ways"), "Tamarind") == ["after"]
+
+
+def test_a_side_that_is_made_in_the_same_paragraph_is_told() -> None:
+    done = of("shoulder_with_salsa_verde")
+    assert "chop everything for the salsa verde" in told(done)
+    assert done.understood.plates == 8
+
+
+def test_whole_wings_are_no_whole_bird() -> None:
+    found = known("wings_smoked_then_fried")
+    assert found.cut == "wings"
+    assert [part.name for part in found.recipe.parts] == ["Buffalo"]
+
+
+def test_cells_of_a_page_are_apart() -> None:
+    """“Short ribs, bone in4 (1.6kg)”: cells were words without a space between."""
+    found = known("short_ribs_in_a_table")
+    assert (found.cut, found.count, found.plates) == ("short_ribs_english", 4, 4)
+    assert found.mass_kg == pytest.approx(1.6)
+    assert found.recipe.ingredients[1] == "Porter 500ml"
