@@ -83,7 +83,8 @@ def release(
     known_s = np.where(np.isfinite(after.wait_s), after.wait_s + LONGEST_VENT_S, 0.0)
     then_s = known_s + after.keep_s + after.open_pot_s
     usual = _USUAL_STEPS + int(float(then_s.max()) / STEP_S)
-    for count in dict.fromkeys((min(usual, whole), whole)):
+    # a hold up to the end of what was worked out leaves nothing to let the pressure fall in
+    for count in dict.fromkeys((min(usual, whole), whole) if whole > 0 else ()):
         terms = _release_terms(cases, held, end_s, count)
         found = _Shut.until(cases, terms, after).opened()
         if found is not None:

@@ -13,7 +13,8 @@ from typing import Literal, TypeAlias, get_args
 import numpy as np
 from scipy.optimize import brentq
 
-from pneumachron.core.constants import SURFACE_COEFFICIENT
+from pneumachron.core.constants import LADDER_STEP, SURFACE_COEFFICIENT
+from pneumachron.core.cooker.cook_time import MAX_HOLD_S
 from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.message import Message
 from pneumachron.core.physics.conduction import block_response
@@ -21,7 +22,12 @@ from pneumachron.core.physics.steam import FloatArray, ambient_pressure_pa, satu
 from pneumachron.core.physics.tenderness import cumulative_dose_min
 from pneumachron.core.planning.load import Piece
 from pneumachron.core.planning.request import CookRequest, resolve
-from pneumachron.core.planning.scenarios import first_search, piece_dose_min, texture_reached
+from pneumachron.core.planning.scenarios import (
+    first_cases,
+    first_search,
+    piece_dose_min,
+    texture_reached,
+)
 from pneumachron.core.safety.limits import ZONE_LIMIT, zone_time_s
 
 OtherMethod: TypeAlias = Literal[
@@ -157,7 +163,10 @@ def hold_of_dose_min(request: CookRequest, softening_min: float) -> float:
     """The hold in the pressure pot that softens the slowest kind as much, not rounded."""
     if not softening_min > LEAST_DOSE_MIN:
         return 0.0
-    search = first_search(resolve(request))
+    setup = resolve(request)
+    most_min = LADDER_STEP.value * float(first_cases(setup)[1].softening_min.max())
+    # far beyond what the request asks for, a night in the oven, needs room for a longer hold
+    search = first_search(setup, at_least_s=MAX_HOLD_S if softening_min > most_min else 0.0)
     need = np.full((*search.meat.softening_min.shape, 1), softening_min)
     return float(search.solve(need)[0, 0]) / 60.0
 
