@@ -420,7 +420,7 @@ _SLURRY = any_of(r"\bslurry\b", r"\bthicken")
 
 def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """By what it is, unless its part or the steps keep it out of the pot."""
-    if (part := context.parts.get(item.index)) is not None:
+    if item.kind != "tool" and (part := context.parts.get(item.index)) is not None:
         thickens = _SLURRY.search(part.name) is not None
         brushed = part.role == "sauce" and context.brushes_sauce and not thickens
         role: PartRole = "glaze" if brushed else part.role

@@ -306,6 +306,7 @@ _DEVICE = any_of(
     r"\b(?:water pan|drip (?:tray|pan)|oven racks?)\b",
     r"^\W*(?:add|top up|replenish) (?:more |the )?(?:coals|charcoal|wood|chips|chunks|pellets)\b",
     r"^\W*(?:insert|stick) (?:a|the|your) [^.;]{0,24}\b(?:probe|thermometer)\b",
+    r"^\W*(?:pit|smoker|grill|oven) ?@ ?\d{2,3}\b[^.;]*$",
     r"^\W*(?:let|allow) (?:the|your) (?:grill|smoker|oven|pit|barbecue)\b",
     r"^\W*(?:open|close|adjust|shut) (?:the |both |all )?(?:\w+ )?(?:vents?|dampers?)\b",
     r"^\W*(?:turn|switch) (?:the )?oven off\b",

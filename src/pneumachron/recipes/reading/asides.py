@@ -4,6 +4,7 @@ import re
 
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.rows import Row
+from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 
 TIP = re.compile(
     r"^p\.?\s?s\.\s|^(?:(?:cook|chef)[’']?s )?(?:(?:tips?|notes?)(?: (?:for|on|about) [^:.]{1,30})?"
@@ -29,6 +30,20 @@ _OF_A_READER = re.compile(
     re.I,
 )
 """“I made this last night with 2 kg of belly”, below the steps: a comment, and no step."""
+
+
+_LEAST_TOLD = 30
+"""Words of a paragraph that tells a whole recipe. Judgement."""
+
+
+def tells_the_work(line: str) -> bool:
+    """Whether a paragraph tells a whole recipe, and is no description of one."""
+    return len(line.split()) >= _LEAST_TOLD and bool(durations_in(line))
+
+
+def has_time_or_heat(line: str) -> bool:
+    """Whether a line says how long, or how hot."""
+    return bool(durations_in(line) or temperatures_in(line))
 
 
 def is_farewell(row: Row) -> bool:

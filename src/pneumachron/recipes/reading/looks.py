@@ -6,10 +6,10 @@ from dataclasses import dataclass
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
-from pneumachron.recipes.understanding.patterns import PICTURE, any_of
+from pneumachron.recipes.understanding.patterns import BULLET_SIGNS, PICTURE, any_of
 
 BULLET = re.compile(
-    r"^\s*(?:[-*•·▢☐+\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-*•·▢☐+\u2013]\s+"
+    rf"^\s*(?:[-{BULLET_SIGNS}+\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-{BULLET_SIGNS}+\u2013]\s+"
     r"|^\s*[●○◎◆◇■□\u2460-\u2473\u2776-\u277f]\s*"
     r"|^\s*[-•](?=[\dA-Za-z½⅓⅔¼¾⅛])"
     rf"|^\s*(?:(?![☆★▢☐]){PICTURE})+\s*(?=[\w½⅓⅔¼¾⅛])"
@@ -195,7 +195,7 @@ def look_at(line: str) -> Look:
         0.6 if sentence else 0.0,
         0.4 if len(words) >= 10 else 0.0,
         -0.8 if len(words) < 3 and not starts else 0.0,
-        -1.2 if amount and found.unit and not timed else 0.0,
+        -1.2 if amount and found.unit and not (timed or sentence) else 0.0,
         -0.8 if _CHAT.search(plain) else 0.0,
         -2.0 if clutter else 0.0,
     ))  # fmt: skip

@@ -12,7 +12,13 @@ from typing import Literal, TypeAlias
 
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
-from pneumachron.recipes.reading.asides import TIP, is_clutter, is_farewell
+from pneumachron.recipes.reading.asides import (
+    TIP,
+    has_time_or_heat,
+    is_clutter,
+    is_farewell,
+    tells_the_work,
+)
 from pneumachron.recipes.reading.film_times import without_stamps
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.markdown import markdown_lines
@@ -21,6 +27,7 @@ from pneumachron.recipes.reading.prose import (
     foods_in_prose,
     is_told_part,
     meat_in_prose,
+    told_as_well,
     without_meat_only,
 )
 from pneumachron.recipes.reading.rows import (
@@ -279,7 +286,7 @@ class _Sorted:
         ]  # fmt: skip
         lines = ingredients
         if not steps:  # a letter in one paragraph is the work itself
-            steps = [line for line in before if _tells_the_work(line)]
+            steps = [line for line in before if tells_the_work(line)]
             before = [line for line in before if line not in steps]
         if not any(food_of(line).kind == "meat" for line in ingredients):
             # in a question above its answer it may stand too
@@ -291,6 +298,8 @@ class _Sorted:
                 foods, told = foods_in_prose([*before, *steps], len(lines))
                 lines, parts = [*lines, *foods], [*parts, *told][:MAX_PARTS]
                 steps = steps if sections else without_meat_only(steps)
+            elif len(lines) > len(ingredients):  # only the rub is listed
+                lines += told_as_well(steps, lines)
         elif all(food_of(line).kind == "meat" for line in ingredients):
             # only the meat stands on a line of its own: the rest is told with the work
             lines = [*ingredients, *foods_in_prose(steps, len(ingredients))[0]]
@@ -317,10 +326,17 @@ class _Sorted:
             return []
         if not any(state == "steps" for _, state in self.pairs):
             return []
-        return [
+        above = [
             row for row, state in self.pairs
             if state == "before" and row.heading is None and not row.look.clutter
-            and row is not title and row.look.work >= _SURE_WORK
+            and row is not title
+        ]  # fmt: skip
+        sure = [at for at, row in enumerate(above) if row.look.work >= _SURE_WORK]
+        # "2 h on the smoke", below two lines of work, is work too
+        several = len(sure) > 1
+        return [
+            row for at, row in enumerate(above)
+            if at in sure or (several and at > sure[0] and has_time_or_heat(row.plain))
         ]  # fmt: skip
 
     def _strayed(self) -> list[Row]:
@@ -426,14 +442,6 @@ def _is_lost_meat(row: Row, state: State) -> bool:
     weighed = row.look.has_amount and row.look.food > 1.0
     few = len(row.plain.split()) <= MOST_TITLE_WORDS and row.look.work < 0.3
     return is_meat(row) and (weighed or (few and WEIGHED.search(row.plain) is not None))
-
-
-_LEAST_TOLD = 30
-"""Words of a paragraph that tells a whole recipe. Judgement."""
-
-
-def _tells_the_work(line: str) -> bool:
-    return len(line.split()) >= _LEAST_TOLD and bool(durations_in(line))
 
 
 def _labelled_s(times: str, label: str) -> float | None:

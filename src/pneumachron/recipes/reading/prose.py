@@ -34,7 +34,7 @@ _MEAT = re.compile(
     rf"|[^.!?]{{0,30}}?{_HEAVY} (?:each|apiece|altogether|together|total|in all)"
     r"| \([^()]{3,40}\))?"
     rf"|(?:an?|one|the|your) (?:[a-z-]+ ){{0,4}}?(?:butt|shoulder|brisket|packer|picnic)\b"
-    rf"[^.!?]{{0,60}}?{_HEAVY})(?!\w)",
+    rf"[^.!?]{{0,60}}?{_HEAVY})(?:,? cut (?:in|into) [^.,;!?]{{3,40}})?(?!\w)",
     re.I,
 )
 _MANY = re.compile(
@@ -55,6 +55,7 @@ _FEW_WORDS = 4
 """What is left of a sentence that only names the meat. Judgement."""
 _APART = re.compile(
     r",\s*(?:and\s+|then\s+)?|;\s*|\s+(?:with|plus|into|\+)\s+|(?:^|\s+)w(?:/\s*|\s+)|:\s+"
+    r"|\s+then\s+|\s+(?:and )?(?:stir|mix|whisk|pour|tip) (?:in )?(?=\d)"
     r"|(?<!\d)\s+(?=\d[\d/.]*\s?(?:T|t|c|C|tsp|tbsp|Tbsp|cups?|oz|table ?spoons?|tea ?spoons?)\b)"
     r"|(?<!half)(?<!of)\s+(?=(?:an?|two|three|four) (?:half |quarter )?"
     r"(?:cup|tablespoon|teaspoon)s?\b)"
@@ -114,6 +115,7 @@ MOST_FOODS = 40
 """Judgement: a told recipe has a dozen."""
 
 
+_RUB_OF = re.compile(r"\brub of (?=\d|[½¼¾]|an? )", re.I)
 _A_POUND = re.compile(r"\ban?(?= (?:kilo(?:gram(?:me)?)?s?|pounds?)\b)", re.I)
 
 
@@ -207,6 +209,21 @@ def _all_told(words: set[str], named: set[str]) -> bool:
     )
 
 
+_ALSO_PLAIN: frozenset[Kind] = frozenset({"rub", "binder"})
+"""“Slather with mustard, then the rub”: bought, though nobody says how much."""
+
+
+def told_as_well(steps: Sequence[str], lines: Sequence[str]) -> list[str]:
+    """“1 cup stock in”, where only the rub is listed: foods of the steps that have an amount."""
+    known = {food_of(line).words for line in lines}
+    foods, _ = foods_in_prose(steps, len(lines))
+    return [
+        line for line in foods
+        if food_of(line).words not in known
+        and (read_line(line).low is not None or food_of(line).kind in _ALSO_PLAIN)
+    ]  # fmt: skip
+
+
 def is_told_part(line: str) -> bool:
     """“Vinegar sauce: 1 cup vinegar, 2 tbs sugar”: a part told in one line."""
     return _PART.match(line) is not None and len(list(_foods_of(sentences_in(line)[0]))) > 1
@@ -215,7 +232,7 @@ def is_told_part(line: str) -> bool:
 def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
     """Lines for the foods of a sentence, with the words by which they are known."""
     named = _NO_FOOD.sub("", _PART.sub("", sentence))
-    named = _RUB_WITH.sub("", named)
+    named = _RUB_OF.sub("", _RUB_WITH.sub("", named))
     named = _AND_A_HALF.sub(lambda found: in_figures(found[0]), named)
     told = (
         _PUT_ON.search(sentence) is not None

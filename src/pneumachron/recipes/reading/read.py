@@ -122,7 +122,7 @@ def _spread(text: str) -> str:
     if len(lines) > _FEW_LINES or len(words) < _MANY_WORDS or len(text) > MAX_MESSAGE:
         return text
     found: list[str] = []
-    listed = 0
+    listed, begun = 0, False
     for line in lines:
         for sentence in _SENTENCE_ENDS.split(line):
             parts = _COMMAS.split(sentence)
@@ -132,7 +132,10 @@ def _spread(text: str) -> str:
             works = any(_is_work(part) for part in parts[1:]) or any(
                 durations_in(part) or temperatures_in(part) for part in parts
             )
-            if is_food and is_food >= len(parts) / 2 and not works:
+            # "1 cup stock in, scrape, pork back", amid the work, is no list
+            amid = begun and not all(map(STARTS_COUNTED.match, parts))
+            begun = begun or (looks[0].work > 0.0 and not is_food)
+            if is_food and is_food >= len(parts) / 2 and not works and not amid:
                 foods = [food for part in parts for food in _in_brackets(part)]
                 listed += sum(1 for food in foods if STARTS_COUNTED.match(food))
                 found += foods
@@ -157,6 +160,8 @@ _LEAST_LISTED = 3
 
 def _in_brackets(part: str) -> list[str]:
     """“Rub (2 T salt 2 T pepper)”: a part and its foods; any other food is itself."""
+    if of := re.fullmatch(r"(rub|marinade|glaze|sauce) of (?=[\d½¼¾])(.+)", part.strip(), re.I):
+        return [f"For the {of[1].lower()}:", of[2]]
     found = re.fullmatch(r"([a-z][a-z ]{1,30})\((.{3,300})\)", part.strip(), re.I)
     foods = re.split(r"(?:,\s*|\s+)(?=\d)", found[2]) if found else []
     return [f"For the {found[1].strip()}:", *foods] if found and len(foods) > 1 else [part]

@@ -11,6 +11,7 @@ from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.number_words import in_figures
+from pneumachron.recipes.understanding.patterns import BULLET_SIGNS
 
 _LABELLED = re.compile(
     r"^\W{0,4}(?P<label>ingredients|(?:what )?you(?:[’']ll)? (?:need|want)|(?:what to )?buy"
@@ -143,7 +144,7 @@ def with_their_values(lines: Iterable[str]) -> Iterator[str]:
         yield label
 
 
-_INDENTED = re.compile(r"^(?P<indent>\s*)(?:[-*•·▢☐]|\[[ xX]?\])\s+(?P<text>\S.*)$")
+_INDENTED = re.compile(rf"^(?P<indent>\s*)(?:[-{BULLET_SIGNS}]|\[[ xX]?\])\s+(?P<text>\S.*)$")
 
 
 def with_nested_parts(lines: Iterable[str]) -> Iterator[str]:
@@ -275,7 +276,7 @@ def _run_of_foods(line: str) -> Iterator[str]:
     Two or three on a line stay on it: `foods_in` parts them.
     """
     barred = _BARS.split(line, MOST_ON_A_LINE)
-    if len(barred) >= _LEAST_IN_A_RUN and all(map(_is_counted, barred)):
+    if len(barred) >= _LEAST_IN_A_RUN and sum(map(_is_counted, barred)) > len(barred) / 2:
         yield from barred
         return
     bullet = BULLET.match(line)

@@ -51,6 +51,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(uncover|unwrap)\w*\b.{0,40}\b(raise|turn|crank|increase)\w*\b.{0,20}\d{3}",
             r"\b(bake|roast|cook)\w*\b.{0,30}\buncovered\b",
             r"\b(set|tack up) the (glaze|sauce)\b",
+            r"\buncovered\b[^.;]{0,20}\bto set\b",
             r"\breturn(ed)? (it |them |the (ribs|meat|pork) )?(uncovered )?to (the|a)( \w+)? oven\b"
             r"(?![^.;]*\b(cover|tender|soft))",
             r"\bremove the (foil|lid)\b[^.;]{0,40}\boven\b",

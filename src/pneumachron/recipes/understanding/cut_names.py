@@ -2,6 +2,7 @@
 
 import re
 
+from pneumachron.recipes.understanding.misspelled import spelled_right
 from pneumachron.recipes.understanding.patterns import HEAVY_UNIT, LENGTH
 
 BONELESS = re.compile(
@@ -27,7 +28,7 @@ _TIED = re.compile(
 
 def cut_in(text: str) -> tuple[str | None, bool]:
     """A cut that a text names, and whether it is sure of it."""
-    low = text.lower()
+    low = spelled_right(text.lower())
     boneless, boned = bool(BONELESS.search(low)), bool(BONED.search(low))
     for pattern, choose in _CUTS:
         if re.search(pattern, low):

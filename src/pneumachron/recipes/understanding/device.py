@@ -17,7 +17,7 @@ _SMOKER = re.compile(
     r"(?<!liquid )(?<!without a )(?<!no )(?<!no-)\bsmok(e|er|ed|ing)\b"
     r"(?! paprika| salt)|\bpellet (grill|cooker)\b"
     r"|\boffset\b"
-    r"|\bpit (is |was |up )?(at|to|around|running|holding)\b|\bthe pit\b|\bkamado\b|\bdrum\b"
+    r"|\bpit (?:(is |was |up )?(at|to|around|running|holding)\b|@)|\bthe pit\b|\bkamado\b|\bdrum\b"
     r"|\bceramic (cooker|grill|barbecue)\b"
     r"|\bchunks? (of )?(cherry|apple|hickory|oak|mesquite|pecan|maple)\b"
     r"|\b(cherry|apple|hickory|oak|mesquite|pecan|maple|alder|fruit)[- ]?(wood|chips|chunks)\b"

@@ -12,6 +12,7 @@ from typing import Literal, TypeAlias, cast, get_args
 
 from pneumachron.recipes.understanding.lines import Line, read_line
 from pneumachron.recipes.understanding.measures import unit_of
+from pneumachron.recipes.understanding.misspelled import spelled_right
 
 Kind: TypeAlias = Literal[
     "meat", "other_meat", "thin", "stock", "sweet_thin", "salty_thin", "acid", "wine", "beer",
@@ -100,6 +101,7 @@ def food_of(name: str) -> Food:
     “Beef stock” is stock and “onion powder” a spice: what is named last in English is the thing.
     """
     known = foods()
+    name = spelled_right(name)
     if _TIED.search(name):
         return known["herb sachet"]
     if _A_RUB.match(name):

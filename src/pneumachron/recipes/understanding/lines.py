@@ -15,7 +15,7 @@ from lark.exceptions import LarkError
 
 from pneumachron.recipes.understanding.measures import unit_names, unit_of, unit_pattern
 from pneumachron.recipes.understanding.number_words import in_figures
-from pneumachron.recipes.understanding.patterns import LENGTH, PICTURE, WEIGHT_UNIT
+from pneumachron.recipes.understanding.patterns import BULLET_SIGNS, LENGTH, PICTURE, WEIGHT_UNIT
 
 MAX_NUMBER = 24
 """Characters of a number."""
@@ -304,7 +304,7 @@ def _behind_the_name(found: re.Match[str]) -> str:
     return f"{found['name'].strip()} ({grade})"
 
 
-_BULLETS = re.compile(rf"^(?:[-*•·▢☐–★☆●○◎◆◇■□\s]+|\+\s+|\[[ xX]?\]\s*|{PICTURE})+(?=\S)")
+_BULLETS = re.compile(rf"^(?:[-{BULLET_SIGNS}–★☆●○◎◆◇■□\s]+|\+\s+|\[[ xX]?\]\s*|{PICTURE})+(?=\S)")
 """What stands in front of a line: bullets, boxes to tick, small pictures."""
 _IN_A_BOTTLE = re.compile(
     r"^(?:1 (?:x )?)?(\d+(?:\.\d+)?)[ -]?(ml|cl|l|dl|g|oz|ounce|fl\.? ?oz)\b\.?[ -]"

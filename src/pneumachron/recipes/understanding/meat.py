@@ -316,7 +316,7 @@ def with_told_count(meat: Meat, description: str) -> Meat:
 
 
 _TOLD_COUNT = re.compile(
-    r"\b(?P<count>[2-9]|two|three|four|five|six) (?:\w+ ){0,2}"
+    r"\b(?P<count>[2-9]|two|three|four|five|six) (?:\w+ ){0,2}?"
     r"(?:racks|slabs|butts|briskets|shoulders|picnics)\b",
     re.I,
 )
@@ -336,8 +336,8 @@ _INSIDE = re.compile(
 )
 
 _IN_PIECES = re.compile(
-    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big) )?"
-    r"(pieces|chunks|halves|racks|slabs|strips|sections|st(?:ü|ue)cken?)\b",
+    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big|even|equal|fist[- ]sized?) )?"
+    r"(pieces|lumps|portions|chunks|halves|racks|slabs|strips|sections|st(?:ü|ue)cken?)\b",
     re.I,
 )
 

@@ -13,6 +13,8 @@ LENGTH = r"(?:c(?:m|entimet(?:re|er)s?)\b|m(?:m|illimet(?:re|er)s?)\b|in(?:ch(?:
 HEAVY_UNIT = r"(?:lbs?|pounds?|kgs?|kilos?|kilogram(?:me)?s?)"
 """A unit of what a joint weighs, in full or in short."""
 WEIGHT_UNIT = rf"(?:{HEAVY_UNIT}|g|gr|gms?|gram(?:me)?s?|oz|ounces?)"
+BULLET_SIGNS = "*•·▢☐◦‣▪▫▸►∙\u2043✓✔➤"
+"""Signs in front of the lines of a list, for a class of characters."""
 PICTURE = (
     r"[\u2190-\u21ff\u2300-\u23ff\u2600-\u2704\u2708-\u2712\u2714\u2716\u271d-\u2775"
     r"\u2794-\u27bf\u2b00-\u2b4f\ufe0f\u200d\U0001f000-\U0001faff]"

@@ -103,7 +103,8 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     """
     ingredients = read_ingredients(recipe.ingredients)
     meat = read_meat(ingredients, recipe.title, recipe.steps, answers.cut)
-    meat = with_told_count(with_told_mass(meat, recipe.description), recipe.description)
+    meat = with_told_mass(meat, recipe.description)
+    meat = with_told_count(meat, " ".join((recipe.description, *recipe.steps[:1])))
     cut = answers.cut or meat.cut
     if answers.cut is None and meat.others:
         raise _in_doubt(meat)
