@@ -260,3 +260,57 @@ def test_cells_of_a_page_are_apart() -> None:
     assert (found.cut, found.count, found.plates) == ("short_ribs_english", 4, 4)
     assert found.mass_kg == pytest.approx(1.6)
     assert found.recipe.ingredients[1] == "Porter 500ml"
+
+
+def test_round_bullets() -> None:
+    found = known("barbacoa_in_round_bullets")
+    assert found.recipe.ingredients[0] == "2½ lbs brisket, big cubes"
+    assert len(found.recipe.ingredients) == 8
+
+
+def test_burnt_ends_set_under_heat() -> None:
+    done = of("shoulder_burnt_ends")
+    assert done.understood.crust.kind == "broiler"
+    assert "Cut the meat into cubes first" in told(done)
+
+
+def test_a_message_whose_work_has_amounts() -> None:
+    """“1 cup stock in, scrape, 3 tbsp vinegar” was a list, and the minutes behind it were lost."""
+    found = known("hey_jo")
+    assert (found.cooking.method, found.cooking.high_s, found.count) == ("pressure", 3600, 4)
+    assert {"2 tbsp smoked paprika", "3 tbsp vinegar", "200 ml bbq sauce"} <= set(
+        found.recipe.ingredients
+    )
+
+
+def test_dumplings_are_told_how_to_make() -> None:
+    assert "Mix the dumplings, roll into 12" in told(of("brisket_with_dumplings"))
+
+
+def test_a_card_in_its_own_spelling() -> None:
+    found = known("spair_ribs")
+    assert (found.cut, found.count) == ("spare_ribs", 2)
+    done = of("spair_ribs")
+    assert when(done, "shuger") == ["after"]
+    assert when(done, "vinager") == ["pot", "after"]
+    assert "spair ribs" in [line.name for line in done.lines]  # shown as it was written
+
+
+def test_bold_words_on_the_first_line_of_a_paragraph() -> None:
+    found = known("christmas_brisket")
+    assert (found.recipe.title, found.cut) == ("Christmas Brisket", "brisket_whole")
+    assert found.plates == 16
+
+
+def test_points_between_foods_of_which_some_have_no_amount() -> None:
+    found = known("pork_and_beans_with_dots")
+    assert len(found.recipe.ingredients) == 13
+    assert found.thickness_m == pytest.approx(0.05)
+
+
+def test_notes_of_a_film_in_their_order() -> None:
+    found = known("competition_notes")
+    assert (found.cooking.method, found.cooking.high_s, found.count) == ("smoker", 11_700, 2)
+    done = of("competition_notes")
+    assert "Brush with foil" not in told(done)
+    assert when(done, "mustard") == ["season"]

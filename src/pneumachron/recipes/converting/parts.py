@@ -87,6 +87,9 @@ _OF_THE_JUICE = any_of(
 )
 
 
+_DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b")
+
+
 def makes_a_side(understood: Understood, step: str) -> bool:
     """Whether a step makes a part that is served beside the meat."""
     names = {
@@ -94,6 +97,8 @@ def makes_a_side(understood: Understood, step: str) -> bool:
         for part in parts_apart(understood).values() if part.role == "beside"
     }  # fmt: skip
     low = step.lower()
+    if _DUMPLINGS.search(low) and any("dumpling" in name for name in names):
+        return True
     if _MADE_RAW.search(step) and any(name.endswith("sauce") for name in names):
         return True
     return any(

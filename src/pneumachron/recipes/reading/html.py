@@ -155,6 +155,14 @@ def _is_heading(bold: LexborNode, paragraph: LexborNode) -> bool:
     return words == paragraph.text().strip() and may_be_marked(words)
 
 
+def _begins_a_paragraph(bold: LexborNode) -> bool:
+    """“<p><b>Christmas brisket</b><br>1 whole brisket<br>…”: bold words on their own first line."""
+    after, before = bold.next, bold.prev
+    first = before is None or not before.text().strip()
+    alone = after is not None and after.tag == "br"
+    return first and alone and may_be_marked(bold.text().strip())
+
+
 def words_of_page(text: str) -> str:
     """The page as lines of plain words, for a page that marks nothing."""
     page = LexborHTMLParser(_flat(text))
@@ -174,6 +182,8 @@ def words_of_page(text: str) -> str:
     for node in body.css("p > b, p > strong"):
         if node.parent is not None and _is_heading(node, node.parent):
             node.parent.insert_before("\n# ")
+        elif _begins_a_paragraph(node):
+            node.insert_before("\n# ")
     title = page.css_first("h1")
     lines = [" ".join(line.split()) for line in body.text(separator="").split("\n")]
     head = " ".join(title.text().split()) if title else ""

@@ -35,6 +35,7 @@ from pneumachron.recipes.reading.rows import (
     WEIGHED,
     Row,
     Text,
+    called,
     is_meat,
     may_be_title,
     name_sections,
@@ -234,22 +235,6 @@ def _left_unread(row: Row) -> float:
     return 0.0 if idle else max(row.look.work, 0.0)
 
 
-def _called(rows: list[Row]) -> Row | None:
-    """The first line that may be the title; the second, where that alone names the meat.
-
-    “Tuesday, for the freezer”, and below it “Slow cooker beer brisket tacos”.
-    """
-    first, second = [*rows, None, None][:2]
-    if first is None or second is None or is_meat(first) or not is_meat(second):
-        return first
-    short = len(second.plain.split()) <= MOST_CALLED_WORDS and second.plain[:1].isupper()
-    return second if short and second.heading is None else first
-
-
-MOST_CALLED_WORDS = 7
-"""Of a dish. Judgement."""
-
-
 class _Sorted:
     """Rows with their states, made a recipe."""
 
@@ -361,7 +346,11 @@ class _Sorted:
         if self.text.subject and marked is None:
             return None
         asked = (row for row, state in self.pairs if state != "steps" and ASKS.match(row.plain))
-        found = marked or _called(before) or next(meaty, None) or next(asked, None)
+        found = marked or called(before) or next(meaty, None) or next(asked, None)
+        if found is not None and found.plain.endswith("!"):
+            # “It's brisket season, friends!” above “# Christmas brisket”
+            heads = (row for row, _ in self.pairs if row.raw.startswith("#") and is_meat(row))
+            found = next(heads, found)
         # “Pork collar for a weeknight?! Almost.” ends as a sentence does
         ends = (
             row for row, state in self.pairs

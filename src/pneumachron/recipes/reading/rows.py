@@ -372,3 +372,19 @@ def _speaks_of_meat(row: Row) -> bool:
 def is_meat(row: Row) -> bool:
     """Whether a line names one of our cuts."""
     return food_of(row.plain).kind == "meat"
+
+
+def called(rows: list[Row]) -> Row | None:
+    """The first line that may be the title; the second, where that alone names the meat.
+
+    “Tuesday, for the freezer”, and below it “Slow cooker beer brisket tacos”.
+    """
+    first, second = [*rows, None, None][:2]
+    if first is None or second is None or is_meat(first) or not is_meat(second):
+        return first
+    short = len(second.plain.split()) <= MOST_CALLED_WORDS and second.plain[:1].isupper()
+    return second if short and second.heading is None else first
+
+
+MOST_CALLED_WORDS = 7
+"""Of a dish. Judgement."""

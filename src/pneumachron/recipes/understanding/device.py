@@ -88,6 +88,8 @@ SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bsteam(ed|ing)? (?:over|for|until|til
                  r"\bbei (schwacher|kleiner|niedriger|milder|mittlerer) hitze\b",
                  r"\bon the (hob|stove( ?top)?|back burner)\b")  # fmt: skip
 ASIDE = any_of(
+    r"\blet (?:it|them) sweat\b",
+    r"\bmin\w* to set\b",
     r"\brest(s|ed|ing)?\b",
     r"\bstand\b",
     r"\bleave\b",

@@ -186,6 +186,11 @@ _SPOKEN: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     (re.compile(r"\b(\d{1,2}) ?(?:hours?|hrs?|h)\.? (\d{2})"
                 r"(?= (?:a|per) | ?(?:to|-|–) ?\d|[.,;)]|$)", re.I),
      lambda found: f"{found[1]} h {found[2]} min"),
+    # 1 hr 15 wrapped
+    (re.compile(r"\b(\d{1,2}) ?(?:hours?|hrs?|h)\.? ([0-5][05])(?= (?:(?:un)?(?:wrapped|covered)"
+                r"|naked|in (?:the|foil|paper)|at \d|or so|on (?:low|high)|until|till|total|with"
+                r" (?:the|a) lid|more)\b)", re.I),
+     lambda found: f"{found[1]} h {found[2]} min"),
 )  # fmt: skip
 """How times are said, and the same in figures."""
 

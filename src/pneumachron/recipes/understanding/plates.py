@@ -30,7 +30,7 @@ _SAID = re.compile(
 _COUNTED = re.compile(rf"\b{_SPAN} (?:hungry |good |greedy |big |normal )?{_EATERS}\b", re.I)
 _AT_THE_END = re.compile(
     r"\b(?:serves?|servings(?: per \w+)?|feeds?|fed|does|makes|yields?|ergibt|enough for|für"
-    r"|(?:a )?family of"
+    r"|(?:a )?(?:family|crowd|party|table) of"
     r"|we(?:['’]re| are)|plenty for|(?:will|would|should|could) do|get"
     r"|served? (?:it )?(?:to|for)|served|for)"
     rf"(?: about|:| the)*\s+{_SPAN}(?!\.\d)"
