@@ -314,3 +314,10 @@ def test_notes_of_a_film_in_their_order() -> None:
     done = of("competition_notes")
     assert "Brush with foil" not in told(done)
     assert when(done, "mustard") == ["season"]
+
+
+def test_a_recipe_for_such_a_cooker_is_not_cut_up_more_than_it_says() -> None:
+    """Three pieces were cut in four each, so that twelve of 130 g lay side by side."""
+    done = of("brisket_at_high_75")
+    assert "portions" not in told(done)
+    assert "partly on each other" in told(done)

@@ -6,7 +6,7 @@ from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.core.errors import RequestError
 from pneumachron.core.learning.learn import taught
 from pneumachron.core.physics.tenderness import TEXTURES
-from pneumachron.core.planning.batches import batches
+from pneumachron.core.planning.batches import batches, planned_batches
 from pneumachron.core.planning.finish import simmered_s
 from pneumachron.core.planning.load import Load, make_piece
 from pneumachron.core.planning.request import CookRequest
@@ -61,7 +61,8 @@ def portion(understood: Understood, kitchen: Kitchen, choices: Choices) -> Porti
             break
         try:
             request = _request(understood, kitchen, choices, mass_kg=mass, count=count * cuts)
-            runs = batches(request)
+            # what was cooked in such a cooker went in at once, one on the other where it had to
+            runs = planned_batches(request) if request.own_hold_min else batches(request)
         except RequestError as error:
             refusal = refusal or error
             continue
