@@ -321,3 +321,38 @@ def test_a_recipe_for_such_a_cooker_is_not_cut_up_more_than_it_says() -> None:
     done = of("brisket_at_high_75")
     assert "portions" not in told(done)
     assert "partly on each other" in told(done)
+
+
+def test_a_heat_behind_a_sign_and_the_heat_of_the_meat() -> None:
+    found = known("burnt_ends_on_pellets")
+    assert found.cooking.temp_c == pytest.approx(107.2, abs=0.1)  # "@ 225 until 165° IT"
+
+
+def test_strokes_between_the_foods_of_a_rub() -> None:
+    found = known("rib_night")
+    assert found.recipe.title == "RIB NIGHT"
+    assert "20 g salt" in found.recipe.ingredients
+    assert found.recipe.steps[1].startswith("roasting tin + cider")
+    assert found.plates == 8
+
+
+def test_a_beize_is_a_marinade_and_caramel_no_rub() -> None:
+    """Days in vinegar were lost, and the sugar of a caramel was rubbed on."""
+    done = of("sauerbraten")
+    text = told(done)
+    assert "Marinate in the refrigerator for 72–120" in text
+    assert when(done, "Zucker") == ["after"]
+    assert "broiler" not in text
+
+
+def test_a_hot_oven_behind_boiled_ribs_is_a_crust() -> None:
+    found = known("gochujang_ribs_boiled_first")
+    assert (found.cooking.method, found.cooking.high_s) == ("simmer", 3000)
+    assert found.crust.kind == "broiler"
+
+
+def test_vegetables_of_a_recipe_for_such_a_cooker_stay_in_it() -> None:
+    done = of("chile_verde_under_pressure")
+    assert when(done, "tomatillos") == ["pot"]
+    assert when(done, "cilantro") == when(done, "hominy") == ["after"]
+    assert when(done, "crema") == ["beside"]

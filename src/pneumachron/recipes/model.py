@@ -22,7 +22,7 @@ MAX_PARTS = 20
 PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauce", "beside"]
 _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
-    ("marinade", r"\bmarinades?\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
+    ("marinade", r"\bmarinades?\b|\bbeize\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
     ("rub", r"\b(rubs?|crust|seasoning|spice mix|(?:ge)?würzmischung)\b"),
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"

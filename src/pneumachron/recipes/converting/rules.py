@@ -18,10 +18,10 @@ from pneumachron.recipes.converting.context import (
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.naming import is_some_sauce
-from pneumachron.recipes.converting.seasoning import LEAVES, SPRAYED
+from pneumachron.recipes.converting.seasoning import LEAVES, SPRAYED_KINDS, is_of_a_spray
 from pneumachron.recipes.converting.sides import takes_long
 from pneumachron.recipes.model import PartRole
-from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind, foods
+from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, foods
 from pneumachron.recipes.understanding.meat import no_unit
 from pneumachron.recipes.understanding.patterns import any_of
 
@@ -223,6 +223,8 @@ def _tender_vegetable(context: ConversionContext, item: Ingredient) -> Converted
         return _kept("sear")(context, item)
     if _IN_WEDGES.search(item.line.raw):
         return _roots(context, item)
+    if context.understood.pressure is not None and item.index not in context.late:
+        return _kept("pot")(context, item)  # the recipe is made for such a cooker
     return _moved("tender_after", "after")(context, item)
 
 
@@ -353,14 +355,15 @@ _SERVED = any_of(
     "to serve", "to garnish", "to finish", "for (the )?garnish(ing)?", "for serving",
     "for topping", "to top", "for sprinkling", "at the table", "for the table", "on the side",
 )  # fmt: skip
-_BUNS_AND = any_of(r"\b(buns|rolls|bread|tortillas|noodles|rice)( and|,) \w+$")
-"""“Hoagie rolls and provolone” are both for the table."""
+_BUNS_AND = any_of(
+    r"\b(buns|rolls|bread|tortillas|noodles|rice)( and|,) \w+$",
+    r"^[a-z' ]{2,25}, (?:[a-z' ]{2,25}, ){0,4}(?:and )?(?:\w+ )?"
+    r"(?:buns|rolls|bread|tortillas|rice)$",
+)
+"""“Hoagie rolls and provolone”, “lime, crema, tortillas” are all for the table."""
 _MORE = any_of(r"(?:\bplus|\+|\band) (?:some )?(?:more|extra)\b")
 """“½ cup sauce, plus more to serve”: some of it is cooked."""
 _GLAZES = any_of(r"^to (glaze|brush|baste)\b", r"^for (the )?(glaze|glazing|brushing)\b")
-_SPRITZ = re.compile(r"\W*(?:sprit?z|mop)\b[^:]{0,12}:", re.I)
-"""“Spritz: ½ cup broth, 1 Tbsp hot sauce”: all of it is sprayed on."""
-_SPRAYED: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
 
 
 def apply_rule(context: ConversionContext, item: Ingredient) -> ConvertedLines:
@@ -372,27 +375,18 @@ def apply_rule(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if item.kind == "meat" and item.index != context.understood.meat_index:
         return _kept("season")(context, item)
     sprayed = item.index in context.sprayed - context.parts.keys()
-    if _is_of_a_spray(context, item) or (sprayed and item.kind in _SPRAYED):
+    spray = is_of_a_spray(context.understood, item, context.sprayed)
+    if spray or (sprayed and item.kind in SPRAYED_KINDS):
         return ConvertedLines((), "spritz_struck")
     if _GLAZES.search(item.line.aside) and item.kind not in {"meat", "smoke_wood"}:
         return _kept("finish")(context, item)
     served = _SERVED.search(item.line.aside) and not _MORE.search(item.line.aside)
-    with_buns = item.line.low is None and _BUNS_AND.search(item.line.name)
+    with_buns = item.line.low is None and (
+        _BUNS_AND.search(item.line.name) or _BUNS_AND.search(item.line.raw)
+    )
     if (served or with_buns) and item.kind != "smoke_wood":
         return _kept("beside")(context, item)
     return _by_kind(context, item)
-
-
-def _is_of_a_spray(context: ConversionContext, item: Ingredient) -> bool:
-    """Whether a line stands under “Mop” or “Spritz”: the salt in it is none for the meat."""
-    recipe = context.understood.recipe
-    under = any(item.index in part.lines and SPRAYED.search(part.name) for part in recipe.parts)
-    # a sweet mop is brushed on at the end as well
-    thin = item.kind in _SPRAYED | _IN_A_SPRAY and item.index in context.sprayed
-    return (under and thin) or _SPRITZ.match(recipe.ingredients[item.index]) is not None
-
-
-_IN_A_SPRAY: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb"})
 
 
 def _kind_of(context: ConversionContext, item: Ingredient) -> Kind:

@@ -13,7 +13,7 @@ from pneumachron.recipes.converting.naming import (
 )
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
-from pneumachron.recipes.understanding.ingredients import Kind, foods_in
+from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind, foods_in
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -103,6 +103,23 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
         told = set()  # the meat is braised in it
     # "spritz with the stock hourly", and then braise it in the stock
     return (named_in(understood, SPRAYED) - rows_named(understood, poured)) | own | told
+
+
+_SPRITZ = re.compile(r"\W*(?:sprit?z|mop)\b[^:]{0,12}:", re.I)
+"""“Spritz: ½ cup broth, 1 Tbsp hot sauce”: all of it is sprayed on."""
+SPRAYED_KINDS: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
+
+
+def is_of_a_spray(understood: Understood, item: Ingredient, sprayed: frozenset[int]) -> bool:
+    """Whether a line stands under “Mop” or “Spritz”: the salt in it is none for the meat."""
+    recipe = understood.recipe
+    under = any(item.index in part.lines and SPRAYED.search(part.name) for part in recipe.parts)
+    # a sweet mop is brushed on at the end as well
+    thin = item.kind in SPRAYED_KINDS | _IN_A_SPRAY and item.index in sprayed
+    return (under and thin) or _SPRITZ.match(recipe.ingredients[item.index]) is not None
+
+
+_IN_A_SPRAY: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb"})
 
 
 _MOP_POURED = any_of(r"\bmop\b[^.;]{0,20}\bpour\b", r"\bpour\b[^.;]{0,30}\bmop\b")
@@ -256,12 +273,23 @@ def _stirred_spices(understood: Understood, early: Sequence[str]) -> frozenset[i
         if _COOKED_IN.search(text) and not (SEASONED.search(text) or MIXED.search(text))
     )  # fmt: skip
     named = rows_named(understood, stirred)
+    melted = rows_named(understood, " ".join(
+        text for step in understood.said for text in sentences_in(step) if _MELTED.search(text)
+    ))  # fmt: skip
     return frozenset(
         item.index for item in understood.ingredients
-        if item.index in named and item.kind in _SPICE_KINDS
+        if (item.index in named and item.kind in _SPICE_KINDS)
+        or (item.index in melted and item.kind == "sugar")
     )  # fmt: skip
 
 
+_MELTED = any_of(
+    r"\bmelt (?:the |your )?(?:\w+ )?sugar\b",
+    r"\bsugar\b[^.;]{0,30}\b(?:caramel|amber)",
+    r"\bzucker\b[^.;]{0,20}\bkaramellisieren\b",
+    r"\bcarameli[sz]e the (?:\w+ )?sugar\b",
+)
+"""A caramel, and nothing that is rubbed on."""
 _COOKED_IN = any_of(
     r"\b(?:cook|fry|saut[eé]|soften|sweat|sizzle)\b",
     r"\b(?:stir in|add)\b[^.;]*\b(?:garlic|onions?|ginger|tomato(?:es)?|paste|pur[eé]e)\b",

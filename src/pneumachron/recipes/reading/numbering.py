@@ -2,7 +2,7 @@
 
 import re
 
-_NUMBER = re.compile(r"^\s*(\d{1,3})(?:[.)]\s+|-)(?=\S)")
+_NUMBER = re.compile(r"^\s*(\d{1,3})(?:[.)]\s+|\s?>\s+|-)(?=\S)")
 
 
 BARE_NUMBER = re.compile(r"^\s*(\d{1,2})\s+(?=[A-Z])")

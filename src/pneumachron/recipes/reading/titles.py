@@ -35,7 +35,7 @@ SUBJECT = re.compile(r"^(?:(?:re|fwd?|aw|wg|subject|betreff)\s*:\s*)+(?P<about>\
 
 def title_of(line: str) -> str:
     """Without emphasis, the name of the site, and the word before it."""
-    bare = _LABEL.sub("", _SITE.sub("", line.strip("*_= ")))
+    bare = _LABEL.sub("", _SITE.sub("", line.strip("*_=~ ")))
     bare = SERVED.sub("", bare)
     if asked := ASKS.match(bare):
         return asked["about"]

@@ -202,6 +202,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
     if "," not in rest:  # “paint: 1c ketchup 1/2c sugar 2T mustard”
         rest = _NEXT_SPOON.sub(", ", rest)
     barred = _BARS.split(rest, MOST_ON_A_LINE)
+    if rest.count(" / ") > 1:  # "60 g sugar / 30 g paprika / 10 g each pepper, onion"
+        barred = rest.split(" / ", MOST_ON_A_LINE)
     for told in barred if len(barred) > 1 else _COMMAS.split(rest, MOST_ON_A_LINE):
         text = _A_DROP.sub("1 drop of", told)
         look = look_at(text)

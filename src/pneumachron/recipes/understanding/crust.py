@@ -6,7 +6,8 @@ from typing import Literal, TypeAlias
 
 from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.model import Recipe
-from pneumachron.recipes.understanding.method import Cooking
+from pneumachron.recipes.understanding.durations import temperatures_in
+from pneumachron.recipes.understanding.method import CRISP_C, Cooking
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 from pneumachron.recipes.understanding.side_work import is_side_work
@@ -132,7 +133,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
             kind = "glaze"  # nothing but the stove is hot
         if _CHARRED.search(sentence):
             kind = kind or ("broiler" if in_oven else "grill")
-        if in_oven and _HOTTER.search(sentence):
+        hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(sentence))
+        if (in_oven and _HOTTER.search(sentence)) or (hot and cooking.method == "simmer"):
             kind = kind or "broiler"
     return Crust(kind, characters)
 

@@ -80,7 +80,7 @@ SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bsteam(ed|ing)? (?:over|for|until|til
                  r"\bin (?:a|the) (?:bamboo )?steamer\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b",
                  r"\btagine\b",
                  r"\bschmor(en|t)\b",
-                 r"\b(low|lowest|gentlest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",
+                 r"\b(low|lowest|gentlest|smallest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",
                  r"\btick(s|ing)? over\b", r"\bbarely (?:a )?(?:bubbl|trembl|shiver)\w*",
                  r"\bbubbl(e|es|ing) (away|along|gently|quietly|slowly)\b",
                  r"\b(hob|burner|gas|flame|ring|heat)\b.{0,20}\b(low(est)?|down|off) as\b",

@@ -328,6 +328,8 @@ def temperatures_in(text: str) -> list[Degrees]:
         found = _in_brackets(plain) or _named_ovens(plain)
     if all(_FANNED.search(plain[item.start : item.end + 6]) for item in found if item.exact):
         found += _by_place(plain, found)
+    elif "@" in plain:  # "@ 225 until 165° inside"
+        found += [item for item in _by_place(plain, found) if "@" in plain[: item.start][-2:]]
     return sorted(found, key=lambda item: item.start)
 
 

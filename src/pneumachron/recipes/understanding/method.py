@@ -202,6 +202,10 @@ _CRUST = any_of(r"\bcrackl", r"\bcrisp", r"\bglaz", r"\bsticky\b", r"\bbrowned\b
 
 def _is_finish(item: HeatSpan, main: HeatSpan) -> bool:
     """A crust at the end, or the hot blast that a roast begins with."""
+    after = (item.step, item.place, item.start) > (main.step, main.place, main.start)
+    hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(item.sentence))
+    if after and hot and SIMMER.search(main.sentence) and item.high_s <= main.high_s / 2:
+        return True  # what was boiled before is tender: a hot oven behind it is a crust
     if item.high_s > FINISH_SHARE * main.high_s:
         return False
     if (item.step, item.place, item.start) < (main.step, main.place, main.start):
@@ -212,6 +216,8 @@ def _is_finish(item: HeatSpan, main: HeatSpan) -> bool:
     return bool(_CRUST.search(item.sentence) or _HOTTER.search(later))
 
 
+CRISP_C = 195.0
+"""An oven so hot browns. Common practice."""
 _HOTTER = re.compile(r"\b(?:turn|crank|raise|increase)\b[^.;]{0,24}\b(?:up|to)\b", re.I)
 
 

@@ -103,6 +103,7 @@ _NEAR = 45
 """Characters before a temperature that say whose it is. Judgement."""
 _INSIDE = re.compile(
     r"internal|inside|\bcore\b|kerntemperatur|middle|cent(?:er|re)|thickest|in the meat|probe"
+    r"|^\W*f?\W*i\.?t\b"
 )
 _UNTIL = re.compile(
     r"until|\bor to\s*$|\btill?\b"
