@@ -300,6 +300,9 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
     """“Mix the garlic, the fennel seeds and the oil. Rub over the flesh.”"""
     sentences = [text for step in early for text in sentences_in(step)]
     rows: set[int] = set()
+    for text in sentences:
+        if _CRUSHED_AND_RUBBED.search(text):  # "crush the seeds, salt and garlic, rub in all over"
+            rows |= rows_named(understood, text)
     for place, (text, following) in enumerate(pairwise(sentences)):
         if not MIXED.search(text) or WITH_THE_MEAT.search(text):
             continue
@@ -310,6 +313,10 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
     return frozenset(rows)
 
 
+_CRUSHED_AND_RUBBED = any_of(
+    r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*[,;] ?(?:and |then )?"
+    r"(?:rub|massage|smear|press)\b"
+)
 _MIXED_WITH = any_of(r"^\W*(?:then )?(?:mix|stir|blend|combine|work)(?: in)? ?(?:with\b|w/)?")
 
 

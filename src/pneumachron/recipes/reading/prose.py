@@ -263,8 +263,12 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
             yield from ((food.words, {food.words}) for food in foods)
 
 
+_LOOSE_END = re.compile(r"\s+(?:in|on|over|out|to|and|with)$", re.I)
+"""“1 cup stock in”."""
+
+
 def _tidy(chunk: str) -> str:
-    text = chunk.strip(" .")
+    text = _LOOSE_END.sub("", chunk.strip(" ."))
     return text if "(" in text else text.rstrip(") ")
 
 
