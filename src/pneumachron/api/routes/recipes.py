@@ -2,7 +2,7 @@
 
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Body, Path, Query, Request, status
+from fastapi import APIRouter, Body, Depends, Path, Query, Request, status
 
 from pneumachron.api.dependencies import (
     CHANGING,
@@ -62,7 +62,13 @@ def export_recipe(asked: ExportIn, db: Db) -> ExportOut:
     return ExportOut(format=asked.format, text=text)
 
 
-@router.get("/recipes", responses=INVALID)
+def _warm_up(request: Request) -> None:
+    """Whoever looks at the recipes may paste one next: what reads it is started meanwhile."""
+    room: ReadingRoom = request.app.state.reading
+    room.warm_up()
+
+
+@router.get("/recipes", responses=INVALID, dependencies=[Depends(_warm_up)])
 def list_recipes(
     db: Db,
     search: Annotated[str, Query(max_length=120)] = "",
