@@ -5,6 +5,7 @@ from pathlib import Path
 import pytest
 
 from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.reading.numbering import numbered_apart
 from pneumachron.recipes.reading.scattered import (
     with_columns_apart,
     with_fields_named,
@@ -356,3 +357,37 @@ def test_vegetables_of_a_recipe_for_such_a_cooker_stay_in_it() -> None:
     assert when(done, "tomatillos") == ["pot"]
     assert when(done, "cilantro") == when(done, "hominy") == ["after"]
     assert when(done, "crema") == ["beside"]
+
+
+def test_amounts_in_brackets_behind_the_name() -> None:
+    """Three racks were one, the title was that of the rub, and the steps kept their numbers."""
+    found = known("amounts_in_brackets")
+    assert (found.recipe.title, found.count) == ("Ribs à la Kansas", 3)
+    assert found.mass_kg == pytest.approx(3.742, abs=0.01)
+    assert found.recipe.steps[1].startswith("Smoke at 225 F")
+    done = of("amounts_in_brackets")
+    assert when(done, "Molasses") == ["finish"]  # "sauce the ribs"
+    assert "Paprika" in told(done).split("Leave it")[0]
+
+
+def test_labels_in_italics_are_parts() -> None:
+    done = of("asado_ribs")
+    assert [part.name for part in done.understood.recipe.parts] == ["Salmuera", "Chimichurri"]
+    assert when(done, "parsley") == ["beside"]
+    assert done.understood.count == 3
+
+
+def test_cooked_gently() -> None:
+    found = known("pork_with_clams")
+    assert (found.cooking.method, found.cooking.high_s) == ("simmer", 3600)
+
+
+def test_an_adobo_that_is_mashed_and_pushed_in() -> None:
+    done = of("picnic_in_adobo")
+    assert when(done, "garlic") == ["season"]
+    assert "Leave it covered in the refrigerator for 24–48" in told(done)
+
+
+@pytest.mark.parametrize("line", ["1 Onion, chopped. 2 Carrots, diced.", "1 Rack of ribs"])
+def test_numbers_before_foods_number_nothing(line: str) -> None:
+    assert numbered_apart(line) == [line]

@@ -106,7 +106,7 @@ OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
 _COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bchill\b", r"\bovernight\b",
                r"\bk(ü|ue)hlschrank\b", r"\bkalt stellen\b", r"\bziehen lassen\b")  # fmt: skip
 DAY_S = 86400.0
-_DAYS = re.compile(
+DAYS = re.compile(
     r"\b(?P<low>[1-9])(?:\s?(?:-|–|to|or|bis)\s?(?P<high>[1-9]))? (?:days?|tagen?)\b", re.I
 )
 NIGHT = re.compile(
@@ -128,7 +128,7 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
         for sentence in texts:
             if NIGHT.search(sentence):
                 return OVERNIGHT_S
-            if days := _DAYS.search(sentence):
+            if days := DAYS.search(sentence):
                 return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
             if spans := durations_in(sentence):
                 return spans[0].low_s, spans[0].high_s

@@ -146,7 +146,10 @@ def brushes_the_sauce(understood: Understood) -> bool:
     )  # fmt: skip
 
 
-_ON_THE_MEAT = any_of(r"\b(brush|baste|paint|glaze|slather|lacquer)(es|ed|ing)?\b")
+_ON_THE_MEAT = any_of(
+    r"\b(brush|baste|paint|glaze|slather|lacquer)(es|ed|ing)?\b",
+    r"(?:^|[.;,] |\band )sauce (?:the|them|both|all)\b",
+)
 _TOSSED_IN = any_of(
     r"\btoss\w*\b[^.;]{0,30}\b(in|with) (the |all the |half the |warm )?(\w+ )?(sauce|glaze)\b",
     r"\b(?:tip|add|put|return|slide) (?:in |back )?(?:all )?"

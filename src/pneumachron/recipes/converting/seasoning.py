@@ -4,7 +4,7 @@ import re
 from collections.abc import Sequence
 from itertools import pairwise
 
-from pneumachron.recipes.converting.marinade import NIGHT, OVERNIGHT_S
+from pneumachron.recipes.converting.marinade import DAY_S, DAYS, NIGHT, OVERNIGHT_S
 from pneumachron.recipes.converting.naming import (
     before_the_heat,
     is_named,
@@ -304,7 +304,8 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
         if _CRUSHED_AND_RUBBED.search(text):  # "crush the seeds, salt and garlic, rub in all over"
             rows |= rows_named(understood, text)
     for place, (text, following) in enumerate(pairwise(sentences)):
-        if not MIXED.search(text) or WITH_THE_MEAT.search(text):
+        mashed = _MASHED.search(text) is not None and "," in text
+        if not (MIXED.search(text) or mashed) or WITH_THE_MEAT.search(text):
             continue
         if _THEN_RUBBED.match(following):
             # "Chop the garlic with the salt. Mix with the oil. Rub in."
@@ -320,9 +321,11 @@ _CRUSHED_AND_RUBBED = any_of(
 _MIXED_WITH = any_of(r"^\W*(?:then )?(?:mix|stir|blend|combine|work)(?: in)? ?(?:with\b|w/)?")
 
 
+_MASHED = any_of(r"^\W*(?:mash|crush|pound|bash) ")
 _THEN_RUBBED = any_of(
+    r"^[^.;]{0,60}\b(?:push|work|stuff|rub) in the (?:adobo|paste|mixture|mix|marinade)\b",
     r"^\W*(?:then )?(?:turn [^.;]{0,20} over,? and )?(?:rub|massage|smear|pat|press"
-    r"|spread(?! (?:it |them |out )?(?:on|over) (?:an?|the) (?:\w+ )?(?:plate|tray|sheet|pan)))\b"
+    r"|spread(?! (?:it |them |out )?(?:on|over) (?:an?|the) (?:\w+ )?(?:plate|tray|sheet|pan)))\b",
 )
 
 
@@ -411,6 +414,8 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
         if NIGHT.search(step):
             return OVERNIGHT_S
         for sentence in sentences_in(step):
+            if (days := DAYS.search(sentence)) and _RESTS.search(sentence):
+                return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
             spans = durations_in(sentence) if _RESTS.search(sentence) else []
             if spans:
                 return spans[0].low_s, spans[0].high_s

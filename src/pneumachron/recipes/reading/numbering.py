@@ -2,6 +2,8 @@
 
 import re
 
+from pneumachron.recipes.reading.looks import VERBS
+
 _NUMBER = re.compile(r"^\s*(\d{1,3})(?:[.)]\s+|\s?>\s+|-)(?=\S)")
 
 
@@ -16,15 +18,17 @@ def without_numbers(lines: list[str], number: re.Pattern[str] = _NUMBER) -> list
     return lines
 
 
-_NEXT_NUMBER = re.compile(r"(?<=[.!?;)])\s+(?=([2-9]|1\d)[.)]\s+[A-Z])")
-_FIRST_NUMBER = re.compile(r"^\s*1[.)]\s+\S")
+_NEXT_NUMBER = re.compile(r"(?<=[.!?;)])\s+(?=([2-9]|1\d)[.)]?\s+[A-Z])")
+_FIRST_NUMBER = re.compile(r"^\s*1(?:[.)]|(?= [A-Z]))\s+(?P<word>\S+)")
+_ITS_NUMBER = re.compile(r"^\s*\d{1,2}[.)]?\s+")
 MOST_NUMBERED = 20
 """Steps on one line. Judgement."""
 
 
 def numbered_apart(line: str) -> list[str]:
     """“1) Brown the ribs. 2) Soften the shallots.”, on one line: a line for each."""
-    if not _FIRST_NUMBER.match(line):
+    first = _FIRST_NUMBER.match(line)
+    if first is None or first["word"].lower() not in VERBS:
         return [line]
     parts = [line]
     for number in range(2, MOST_NUMBERED):
@@ -32,6 +36,8 @@ def numbered_apart(line: str) -> list[str]:
         if found is None or int(found[1]) != number:
             break
         parts[-1:] = [parts[-1][: found.start()], parts[-1][found.end() :]]
+    if len(parts) > 1:
+        parts = [_ITS_NUMBER.sub("", part) for part in parts]
     return parts
 
 

@@ -86,7 +86,7 @@ class Text:
         titled = not self.rows or (not self.yields and _NAMES_THE_DISH.match(plain))
         if titled and not told and (behind := SERVED.search(plain)):
             self.yields = behind[0].strip(" ,;.()–-")
-            line = plain = SERVED.sub("", plain)
+            line = plain = SERVED.sub("", plain).rstrip(" .,–-")
         first = bool(told) and not self.yields
         if first:
             self.yields = told

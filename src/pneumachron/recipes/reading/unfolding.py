@@ -33,8 +33,12 @@ MOST_ON_A_LINE = 60
 """Foods behind one label. Judgement."""
 
 
+_EMPHASIZED_LABEL = re.compile(r"(?<![*\w])[*_]{1,2}([^*_\n:]{2,40}:)[*_]{1,2}(?=\s)")
+
+
 def unfolded(line: str) -> Iterator[str]:
     """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
+    line = _EMPHASIZED_LABEL.sub(r"\1", line)  # "*Chimichurri:* parsley, 4 cloves garlic"
     found = _LABELLED.match(line.strip()) or _wanted(line.strip())
     if found is None:
         lines = numbered_apart(line)

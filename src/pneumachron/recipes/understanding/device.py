@@ -77,8 +77,8 @@ LID = any_of(
     r"\b(zugedeckt|abgedeckt|abdecken|deckel|alufolie)\b",
 )
 SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bsteam(ed|ing)? (?:over|for|until|till|them|it|the|\d)",
-                 r"\bin (?:a|the) (?:bamboo )?steamer\b", r"\bstew(ed)?\b", r"\bboil(ed)?\b",
-                 r"\btagine\b",
+                 r"\bin (?:a|the) (?:bamboo )?steamer\b", r"\bstew(ed)?\b",
+                 r"\bcook (?:very )?(?:gently|slowly)\b", r"\bboil(ed)?\b", r"\btagine\b",
                  r"\bschmor(en|t)\b",
                  r"\b(low|lowest|gentlest|smallest) (gas|heat|flame)\b", r"\bblip(s|ping)?\b",
                  r"\btick(s|ing)? over\b", r"\bbarely (?:a )?(?:bubbl|trembl|shiver)\w*",

@@ -13,7 +13,13 @@ from functools import cache, lru_cache
 from lark import Lark, Token, Transformer, v_args
 from lark.exceptions import LarkError
 
-from pneumachron.recipes.understanding.measures import unit_names, unit_of, unit_pattern
+from pneumachron.recipes.understanding.measures import (
+    unit_names,
+    unit_of,
+    unit_pattern,
+    with_amount_first,
+    with_grade_behind,
+)
 from pneumachron.recipes.understanding.number_words import in_figures
 from pneumachron.recipes.understanding.patterns import BULLET_SIGNS, LENGTH, PICTURE, WEIGHT_UNIT
 
@@ -225,7 +231,7 @@ def read_line(text: str) -> Line:
     """Read one line; what cannot be read is all name."""
     raw = text.strip()
     plain = in_figures(_BULLETS.sub("", raw)[:MAX_LINE])
-    plain = _SOME.sub("", plain.removeprefix("~").lstrip())
+    plain = with_amount_first(_SOME.sub("", plain.removeprefix("~").lstrip()))
     # "a 900 g piece" is so much of it
     plain = _A_SIZED.sub("", plain)
     plain = _SMALL_ONE.sub(r"1 \1 ", plain)
@@ -233,7 +239,7 @@ def read_line(text: str) -> Line:
     # of garlic that is no hundredth of a liter
     plain = _CL.sub("cloves", plain) if "garlic" in plain.lower() else plain
     plain = _SIZE_WORD.sub(lambda found: _SIZES[found[1].lower()], plain)
-    plain = _GRADE.sub(_behind_the_name, plain)
+    plain = with_grade_behind(plain)
     # "ginger . . . . 5 cm": the leaders of a card; "pepper from the mill"
     plain = _LEADERS.sub(": ", _FROM_THE_MILL.sub("", plain))
     # 3-1/2 is three and a half, no range from half to three
@@ -287,21 +293,6 @@ def _for(line: Line, purpose: re.Match[str] | None) -> Line:
         return line
     what_for = (purpose[1] or purpose[2]).strip().lower()
     return replace(line, aside=", ".join(filter(None, [line.aside, what_for])))
-
-
-_GRADE = re.compile(
-    rf"(?<=[a-z.] )(?P<number>\d{{1,3}})-(?!{LENGTH}|pound|lbs?\b|ounce|oz\b|kg\b|g\b|ml\b)"
-    r"(?P<word>[a-z]{3,})\b(?P<name>.*)",
-    re.I,
-)
-"""“½ cup 16-mesh black pepper”, “2 tsp 5-spice”: a number that counts nothing."""
-
-
-def _behind_the_name(found: re.Match[str]) -> str:
-    grade = f"{found['number']}-{found['word']}"
-    if not found["name"].strip():
-        return grade.replace("5-", "five-")
-    return f"{found['name'].strip()} ({grade})"
 
 
 _BULLETS = re.compile(rf"^(?:[-{BULLET_SIGNS}–★☆●○◎◆◇■□\s]+|\+\s+|\[[ xX]?\]\s*|{PICTURE})+(?=\S)")

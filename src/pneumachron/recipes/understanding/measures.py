@@ -1,10 +1,12 @@
 """Units of recipes: what they are called, and what they hold."""
 
+import re
 from dataclasses import dataclass
 from functools import cache
 from typing import Literal, TypeAlias
 
 from pneumachron.core.units import unit_factor
+from pneumachron.recipes.understanding.patterns import LENGTH
 
 UnitKind: TypeAlias = Literal["mass", "volume", "count"]
 
@@ -109,6 +111,39 @@ def unit_pattern(name: str) -> str:
 def unit_names() -> tuple[str, ...]:
     """All units, the longer words first where one begins another."""
     return tuple(_WORDS)
+
+
+_BEHIND_IN_BRACKETS = re.compile(
+    r"(?P<name>[^\d()½¼¾⅓⅔,]{3,60}?) \((?P<amount>[\d½¼¾⅓⅔][\d½¼¾⅓⅔ /.–-]{0,9} ?(?:"
+    + "|".join(words for name, words in _WORDS.items() if name not in {"piece", "part", "strip"})
+    + r"))(?P<more>, [^()]{1,40})?\)"
+)
+
+
+def with_amount_first(text: str) -> str:
+    """“Brown sugar (1/2 cup)” as “1/2 cup brown sugar”; any other text as it is."""
+    found = _BEHIND_IN_BRACKETS.fullmatch(text)
+    return f"{found['amount']} {found['name']}{found['more'] or ''}" if found else text
+
+
+_GRADE = re.compile(
+    rf"(?<=[a-z.] )(?P<number>\d{{1,3}})-(?!{LENGTH}|pound|lbs?\b|ounce|oz\b|kg\b|g\b|ml\b)"
+    r"(?P<word>[a-z]{3,})\b(?P<name>.*)",
+    re.I,
+)
+"""“½ cup 16-mesh black pepper”, “2 tsp 5-spice”: a number that counts nothing."""
+
+
+def _behind_the_name(found: re.Match[str]) -> str:
+    grade = f"{found['number']}-{found['word']}"
+    if not found["name"].strip():
+        return grade.replace("5-", "five-")
+    return f"{found['name'].strip()} ({grade})"
+
+
+def with_grade_behind(text: str) -> str:
+    """“½ cup 16-mesh black pepper” as “½ cup black pepper (16-mesh)”."""
+    return _GRADE.sub(_behind_the_name, text)
 
 
 @cache

@@ -356,7 +356,7 @@ def _count(line: Line, text: str) -> int | None:
     if inside and 1 < int(inside[1]) <= MOST_PIECES and apart:
         return int(inside[1])
     if told := _ONE_SLAB.search(text) or _ABOUT_SO_MANY.search(text) or _TIMES.match(text):
-        return int(told[1] or 1)
+        return int(next(filter(None, told.groups()), 1))
     countable = _countable(line)
     return None if countable is None else round(countable)
 
@@ -364,7 +364,9 @@ def _count(line: Line, text: str) -> int | None:
 _CUT_INTO = re.compile(r"\bcut (?:in|into) ([2-9]|1\d)(?= by\b|,|$)", re.I)
 """“Cut into 4 by the butcher”."""
 _ONE_SLAB = re.compile(
-    r"\b(?:(?P<many>[2-9]) leitern|one (?:slab|plate|piece)|1 (?:slab|plate|piece|leiter))\b", re.I
+    r"\b(?:(?P<many>[2-9]) leitern|(?:racks?|plates?|slabs?) of (?P<bones>[2-9])\b"
+    r"|one (?:slab|plate|piece)|1 (?:slab|plate|piece|leiter))\b",
+    re.I,
 )
 _ABOUT_SO_MANY = re.compile(r"\((?:about|approx\.?|ca\.?|around) (\d{1,2})\)", re.I)
 """“2.4 kg (about 8)”."""
