@@ -64,6 +64,7 @@ READERS: dict[str, tuple[Callable[[int], str], int]] = {
     "strokes": (lambda n: "ribs\n1 tbsp cornstarch" + "/1 tbsp water" * n, 1_000),
     "times beside the yield": (lambda n: "Ribs\nServes 4   Smoke: " + "8 " * n + "hrs", 4_000),
     "numbers": (lambda n: f"ribs\n{'9' * n} g salt", 100_000),
+    "divided words": (lambda n: "Ribs\n" + "1 cup of chicken sto-\nck\n" * n, 150),
     "columns": (lambda n: "Ribs\nIngredients    Method\n" + "1 onion    1 Cook it.\n" * n, 150),
     "boxes": (lambda n: "Ribs\n" + "▢\n1\ncup\nstock\n" * n, 150),
     "a template": (

@@ -11,6 +11,7 @@ from pneumachron.recipes.reading.scattered import (
     with_fields_named,
     with_foods_whole,
 )
+from pneumachron.recipes.reading.wrapping import without_divided_words
 from pneumachron.recipes.understanding.understand import Understood, understand
 from tests.recipes.supper import KITCHEN, made, read, told, went
 
@@ -391,3 +392,37 @@ def test_an_adobo_that_is_mashed_and_pushed_in() -> None:
 @pytest.mark.parametrize("line", ["1 Onion, chopped. 2 Carrots, diced.", "1 Rack of ribs"])
 def test_numbers_before_foods_number_nothing(line: str) -> None:
     assert numbered_apart(line) == [line]
+
+
+def test_a_printed_column_with_divided_words() -> None:
+    """“Pork shoul-” was no meat of ours, and each line of the work a step."""
+    found = known("printed_column")
+    assert found.recipe.title == "Braised Pork Shoulder with Quince"
+    assert found.recipe.ingredients[0] == "1.6 kg boned pork shoulder, rolled and tied"
+    assert len(found.recipe.ingredients) == 8
+    assert len(found.recipe.steps) == 1
+    assert found.cooking.high_s == 195 * 60
+    assert "THE WINTER TABLE 117" in found.recipe.left_out
+
+
+def test_a_hyphen_of_its_own_stays() -> None:
+    text = "bone-\nin pork shoul-\nder, dry-\ncured\n"
+    assert without_divided_words(text).split("\n")[0] == "bone-in pork shoulder, dry-cured"
+    assert without_divided_words("bone-\nin pork\n") == "bone-\nin pork\n"
+
+
+def test_a_list_that_begins_with_for_so_many() -> None:
+    found = known("spareribs_fuer_vier")
+    assert found.plates == 4
+    assert found.recipe.ingredients[0] == "ca. 2 kg Spareribs"
+    assert {"Salz", "Pfeffer"} <= set(found.recipe.ingredients)
+
+
+def test_a_heat_that_stands_before_its_smoker() -> None:
+    found = known("short_ribs_in_paper")
+    assert found.cooking.temp_c == pytest.approx(135.0)
+    assert found.thickness_m == pytest.approx(0.05715)
+
+
+def test_a_dark_crust_at_the_end_is_no_cooking() -> None:
+    assert known("big_easy_shoulder").cooking.high_s == 6 * 3600

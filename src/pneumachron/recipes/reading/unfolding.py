@@ -46,7 +46,7 @@ def unfolded(line: str) -> Iterator[str]:
             for part in _labels_apart(told):
                 yield from _part_on_a_line(part)
         return
-    yield f"{found['label']}:"
+    yield f"{found['label'].rstrip(':')}:"
     rest = found["rest"]
     if found["label"].lower() in _WORKS:
         yield from numbered_apart(rest)
@@ -85,7 +85,11 @@ def _counted_apart(text: str) -> list[str]:
     return foods if all(map(_is_counted, foods)) else [text]
 
 
-_WANTED = re.compile(r"^(?P<label>you(?:['’]ll| will)? (?:want|need))\s+(?P<rest>\S.*)$", re.I)
+_WANTED = re.compile(
+    r"^(?P<label>you(?:['’]ll| will)? (?:want|need)|(?:for|f(?:ü|ue)r) \d{1,2}(?:[ –-]\w{1,12})?:)"
+    r"\s+(?P<rest>\S.*)$",
+    re.I,
+)
 _LEAST_WANTED = 6
 """Foods in a sentence that begins so, and makes a list. Judgement."""
 
@@ -109,7 +113,7 @@ def _labels_apart(line: str) -> list[str]:
     return parts if len(parts) > 1 and all(map(_CARD_LABEL.match, parts)) else [line]
 
 
-_SHORT_ONES = re.compile(r"(?<=[a-z)]{2})\.\s+(?=[A-Z\d])")
+_SHORT_ONES = re.compile(r"(?<=[a-z)]{2})(?<!\bca)\.\s+(?=[A-Z\d])")
 """“Bottle of dressing. Jar of peppers. Stick of butter.”"""
 
 

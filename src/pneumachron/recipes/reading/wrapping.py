@@ -12,8 +12,38 @@ _ENDED = re.compile(r"[.!?:;)\"”]\s*$")
 _AMOUNT = re.compile(r"\s*(?:[-*•]\s*)?[\d½¼¾⅓⅔]")
 
 
+_DIVIDED = re.compile(r"(?<=[a-z]{2})-[ \t]{0,20}\n[ \t]{0,20}(?=[a-z]{2})")
+_COMPOUND = re.compile(
+    r"(?:in|on|off|style|cut|cooker|cooked|cured|roasted|smoked|fried|side|proof|dry|sized?)\b"
+)
+_RUNNING_HEAD = re.compile(r"[^a-z\d]{4,60}\s{2,}\d{1,4}|\d{1,4}\s{2,}[^a-z\d]{4,60}")
+"""“THE WINTER TABLE    117”: a book and its page."""
+LEAST_DIVIDED = 2
+"""Words divided at the end of a line that make a printed column. Judgement."""
+
+
+def without_divided_words(text: str) -> str:
+    """A printed column: “pork shoul-” and “der” are one word, and what is small goes on."""
+    if len(_DIVIDED.findall(text)) < LEAST_DIVIDED:
+        return text
+    whole = _DIVIDED.sub(
+        lambda found: "-" if _COMPOUND.match(text, found.end()) else "", text
+    )  # fmt: skip
+    found: list[str] = []
+    heads: list[str] = []
+    for line in whole.split("\n"):
+        if _RUNNING_HEAD.fullmatch(line.strip()):
+            heads.append(line)  # no title; it is kept behind the recipe
+        elif found and found[-1].strip() and line.lstrip()[:1].islower():
+            found[-1] = f"{found[-1].rstrip()} {line.strip()}"
+        else:
+            found.append(line)
+    return "\n".join([*found, "", *heads])
+
+
 def without_wraps(text: str) -> str:
     """The text with wrapped lines joined; as it is where no lines are wrapped."""
+    text = without_divided_words(text)
     lines = text.split("\n")
     width = max((len(line.rstrip()) for line in lines), default=0)
     if not LEAST_WIDTH <= width <= MOST_WIDTH:

@@ -14,7 +14,7 @@ BONELESS = re.compile(
 
 
 BONED = re.compile(
-    r"\bbone[- ]in\b|\bw/ ?(?:the )?bones?\b|\bon the bone\b|\bwith (the )?bone\b", re.I
+    r"\bbone[- ]in\b|\bb/i\b|\bw/ ?(?:the )?bones?\b|\bon the bone\b|\bwith (the )?bone\b", re.I
 )
 
 

@@ -282,7 +282,8 @@ _BARE = re.compile(
     r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|hold|running"
     r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^|(?<=\w[.,;] ))"
     r"(?P<value>\d{3})(?:(?:-|–| to | and )\d{3})?(?:-?ish)?"
-    r"(?= (?:for|till?|until|oven|all|or|and|with|over|using|on|at|these|now)\b|[,.;]| \(| \d"
+    r"(?= (?:for|till?|until|oven|smoker|pit|grill|all|or|and|with|over|using|on|at|these|now)\b"
+    r"|[,.;]| \(| \d"
     r"| [–-] ?\d| /| ?$)"
     r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"
     r"|@ ?(?P<sign>\d{3})\b|\((?P<aside>\d{3})\)",

@@ -192,7 +192,8 @@ def _on_the_hob(recipe: Recipe, main: HeatSpan) -> bool:
 
 FINISH_SHARE = 1.0 / 6.0
 """A later heat no longer than this part of the main one is a finish, no cooking. Judgement."""
-_CRUST = any_of(r"\bcrackl", r"\bcrisp", r"\bglaz", r"\bsticky\b", r"\bbrowned\b", r"\bbubbl",
+_CRUST = any_of(r"\bcrackl", r"\bcrisp|\bcrusty?\b", r"\bglaz", r"\bsticky\b",
+                r"\bbrowned\b", r"\bbubbl",
                 r"\bgolden\b", r"\bturn (the )?(oven|heat) (up )?to\b", r"\buncover", r"\bunwrap",
                 r"\b(foil|lid) off\b", r"\bskin (pop|puff|blister)",
                 r"\bbrush", r"\bbast", r"\bcaramel", r"\bpaint", r"\bcolou?r\b", r"\bchar\b",
