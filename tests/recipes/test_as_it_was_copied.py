@@ -169,6 +169,11 @@ def test_a_rind_is_scalded_and_dried_before_it_comes_off() -> None:
     text = told(of("crackling_from_the_noticeboard"))
     assert text.index("kettle of boiling water") < text.index("Take the rind off")
     assert text.index("uncovered in the fridge") < text.index("Take the rind off")
+    done = of("crackling_from_the_noticeboard")
+    assert when(done, "bulbs fennel") == ["own_run"]  # only its seeds are crushed and rubbed in
+    first = next(mark for mark in done.marks if mark.where == "step" and mark.index == 0)
+    ours = [step.kind for step in done.steps]
+    assert first.step == ours.index("season") + 1
 
 
 def test_english_cut_and_a_sauce_that_is_poured_over() -> None:

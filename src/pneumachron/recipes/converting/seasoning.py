@@ -181,8 +181,8 @@ def shared_lines(understood: Understood) -> frozenset[int]:
 
 
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
-LEAVES: frozenset[Kind] = frozenset({"fresh_herb", "woody_herb", "aromatic", "tender_veg"})
-"""“Coriander” in a rub is no bunch of leaves, nor “garlic” cloves to fry; chillies are ground."""
+LEAVES: frozenset[Kind] = frozenset({"fresh_herb", "woody_herb", "aromatic"})
+"""“Coriander” in a rub is no bunch of leaves, nor “garlic” cloves to fry."""
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
 _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"

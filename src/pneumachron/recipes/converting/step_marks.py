@@ -98,10 +98,13 @@ def step_marks(
                 for text in sentences_in(step) if cooks_a_glaze(understood, text)
             ]  # fmt: skip
         if rind and index < last and kind not in {"cure", "own_words"}:
-            kept += [
+            scored = [
                 replace(_own_words(understood, themes, index, text), before_rub=True)
                 for text in sentences_in(step) if prepares_the_rind(text)
             ]  # fmt: skip
+            kept += scored
+            # "pour boiling water over the rind" serves nothing
+            kind = "season" if scored and kind == "carve" else kind
         mark = Mark(
             mark_id=mark_id,
             rule=rule.name,
