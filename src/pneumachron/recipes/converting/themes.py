@@ -310,6 +310,8 @@ _DEVICE = any_of(
     r"^\W*(?:let|allow) (?:the|your) (?:grill|smoker|oven|pit|barbecue)\b",
     r"^\W*(?:open|close|adjust|shut) (?:the |both |all )?(?:\w+ )?(?:vents?|dampers?)\b",
     r"^\W*(?:turn|switch) (?:the )?oven off\b",
+    r"^(?!.*\b(?:brush|sauce|glaze|add|pour|baste|stir)\b)\W*[^.,;]{3,40} (?:on|onto|over) "
+    r"(?:the |a )(?:grates?|grill|smoker|pit|coals)\b[^.;]{0,80}$",
     r"^\W*soak (?:the |your |some )?(?:wood|hickory|apple|oak|chips|planks?|skewers)\b",
     r"\b(?:grill|smoker|ofen|backofen)\b[^.;]{0,30}\b(?:einstellen|aufheizen|vorbereiten)\b",
 )

@@ -159,7 +159,6 @@ def look_at(line: str) -> Look:
     at_a_time = _AT_A_TIME.match(plain) is not None
     timed = at_a_time or bool(durations_in(plain))
     hot = bool(temperatures_in(plain)) or _HEAT_LABEL.match(plain) is not None
-    starts = _starts_with_verb(plain, words)
     told = plain.endswith((".", "!")) and len(words) >= 5
     sentence = told and not (_SHORT.search(plain) or _WHAT_FOR.search(plain))
     known = food_of(found.name) is not UNKNOWN
@@ -168,6 +167,8 @@ def look_at(line: str) -> Look:
     # nor is the “rack” of a title one rack
     amount = found.low is not None and counted and (known or bool(STARTS_COUNTED.match(plain)))
     amount = amount and not at_a_time
+    placed = not amount and _PLACED.search(plain) is not None
+    starts = placed or _starts_with_verb(plain, words)
     # so much of a food is an ingredient, whatever word it begins with
     clutter = bool(_ASKED.match(plain)) or (
         not (amount and known) and (bool(CLUTTER.search(plain)) or not words or plain.endswith("?"))
@@ -202,6 +203,17 @@ def look_at(line: str) -> Look:
     return Look(food, work, clutter, amount)
 
 
+_PLACES = (
+    r"(?:grate|grill|smoker|pit|oven|crock ?pot|slow cooker|kettle|roaster|roasting (?:pan|tin)"
+    r"|foil pan|casserole|dutch oven|cooker)"
+)
+_PLACED = any_of(
+    rf"^(?:everything|all of it|(?:all )?the rest)\b.{{0,60}}\bin(?:to)? (?:the |a ){_PLACES}\b",
+    rf"^[^,]{{3,40}} (?:on|in|into|onto|over) (?:the |a ){_PLACES}, ",
+    r"^[^,]{3,40} (?:round|around) the edges?, |, (?:lid|vents?) (?:on|shut|closed)\b",
+    r"^(?:salt|pepper|rub|season\w*)\b.{0,20} the (?:night|day|evening|morning) before\b",
+)
+"""“Shoulder on the grate, lid on”: work told without a verb."""
 _AT_A_TIME = re.compile(r"\d{1,2}:[0-5]\d(?![\d:])")
 """“2:45 wrap”, in a table of what is done when."""
 _HEAT_LABEL = re.compile(r"(?:temp(?:erature)?|heat|pit|fire|smoker|grill|oven)\s*:\s*\d{3}", re.I)

@@ -50,7 +50,7 @@ _GRILL = re.compile(
     r"\bcharcoal\b|(?<!in a )(?<!in the )(?<!in your )(?<!heavy )(?<!large )(?<!soup )\bkettle\b"
     r"|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
     r"|\bbarbecue(d)? over\b|\bindirect\b|\bover coals\b|\btwo-zone\b|\b(cool|hot) side\b"
-    r"|\bcoals\b",
+    r"|\bcoals\b|\bbriquettes?\b|\bon the grates?\b",
     re.I,
 )
 BROIL = re.compile(

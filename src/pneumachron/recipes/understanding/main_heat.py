@@ -234,11 +234,11 @@ _ALL_OF_IT = re.compile(
 )
 """“Total cook 4.5 hrs.”"""
 _ANOTHER = re.compile(
-    r"\b(?:another ([1-9]\d?)|for ([1-9]\d?) more)"
+    r"\b(?:another ([1-9]\d?)|(?:for |(?<=, ))([1-9]\d?) more)"
     r"(?=[.,;)]|$| (?:till?|until|in|wrapped|covered|or so)\b)",
     re.I,
 )
-"""“4 hours. Then foil it up, back in, another 3.”"""
+"""“4 hours. Then foil it up, back in, another 3”, “5 hours bare, then covered, 3 more”."""
 
 
 _ON_A_LEVEL = re.compile(
@@ -339,7 +339,12 @@ def _not_under_pressure(sentence: str) -> bool:
         return True
     if _SAUTES.search(sentence) and not re.search(r"\bpressure\b|\bmanual\b", sentence, re.I):
         return True
-    told = re.search(r"\bpressure\b|\b(on )?high\b|\bmanual\b|\bweight\b", sentence, re.I)
+    told = re.search(
+        r"\bpressure\b|\b(on )?high\b|\bmanual\b|\bweight\b|\bwhistles?\b"
+        r"|\b(?:clos|lock|shut|seal)\w* (?:the |with the )?(?:lid|cooker)\b",
+        sentence,
+        re.I,
+    )
     return bool(SIMMER.search(sentence)) and not told
 
 

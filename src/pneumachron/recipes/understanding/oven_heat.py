@@ -107,6 +107,7 @@ _INSIDE = re.compile(
 )
 _UNTIL = re.compile(
     r"until|\bor to\s*$|\btill?\b"
+    r"|\b(?:mine|meat|ribs|butt|brisket|shoulder) (?:was|were|is|are) (?:at )?$"
     r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|internal|\binside\b|\bcore\b(?! in an?\b)|about$"
 )
 _WRAPPED_AT = re.compile(r"\bwrap(?:ped)?\b[^,;.]*\bat\s*$")

@@ -27,6 +27,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"(tug|pull)\b",
             r"\b(needs?|takes?|wants?) (just |only )?a (\w+ ){0,2}(tug|pull)\b",
             r"\bbite[- ]through\b",
+            r"\bbite (\w+ )?(comes?|pulls?) (away )?clean",
         ),
     ),
     (
@@ -49,7 +50,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             rf"\b{_FORKS}\b|\bmeat claws\b",
             r"\bsurrenders?\b|\b(it|meat|pork|beef|joint) gives up\b|\bpulls? itself\b",
             r"\bchop\w* the (meat|pork|beef) (\w+ )?and (toss|mix|stir|dress)\b",
-            r"\bbreak(ing)? (up )?(the )?(meat|pork|beef)\b",
+            r"\bbreak(ing)? (up )?(the )?(meat|pork|beef)\b(?! (in)?to (bite|large|big|generous))",
             r"\b(discard|(fish|lift|pull|pick)(ing)? out) (the |any |all )?(\w+ )?bones?\b"
             r"|\b(lift|fish|pull|pick)(ing)? (the |any |all )?(\w+ )?bones? out\b",
             r"\bmash it up\b|\bslumps?\b|\bspread (it )?on (toast|bread)\b",
@@ -145,6 +146,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"|\brather than shred",
             r"\bpull left\b|\bbite marks?\b|\bclean bite\b|\bbites? clean",
             r"\b(hold|holds|holding|keep|keeps|stay|stays|staying) together\b",
+            r"\b(hold|cling|hang)(s|ing)? (on )?to (the |its |their )?bones?\b",
         ),
     ),
     (
