@@ -210,3 +210,12 @@ def test_every_answer_has_the_headers_a_mistake_of_ours_too(
         for reply in (broken, client.get("/api/none"), client.get("/"), client.get("/api/health")):
             assert "default-src 'none'" in reply.headers["content-security-policy"]
             assert reply.headers["x-content-type-options"] == "nosniff"
+
+
+@pytest.mark.parametrize(("client", "packed"), [("192.0.2.5", True), ("127.0.0.1", False)])
+def test_answers_are_packed_for_a_phone_alone(tmp_path: Path, client: str, packed: bool) -> None:
+    here = TestClient(create_app(tmp_path), base_url="http://127.0.0.1", client=(client, 50000))
+    with here:
+        reply = here.get("/api/catalogue")
+    assert reply.status_code == 200
+    assert ("content-encoding" in reply.headers) is packed

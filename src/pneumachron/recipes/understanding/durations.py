@@ -4,9 +4,11 @@ import re
 from collections.abc import Callable
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import lru_cache
 from itertools import pairwise
 
 from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import MOST_KEPT
 
 _VULGAR = {"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3"}
 _NUM = r"(?:\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*\.\d+|\d+)"
@@ -216,6 +218,12 @@ def in_figures(text: str) -> str:
 
     The places of a `Span` or of `Degrees` are places in this text.
     """
+    return (_figures if len(text) <= MOST_KEPT else _figures.__wrapped__)(text)
+
+
+@lru_cache(maxsize=1024)
+def _figures(text: str) -> str:
+    """Kept, as each question about a recipe goes through its steps."""
     text = _SPOKEN_HEAT.sub(_heat_in_figures, _plain(text))
     for pattern, said in _SPOKEN:
         text = pattern.sub(said, text)

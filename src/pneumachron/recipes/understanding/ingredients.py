@@ -283,20 +283,23 @@ def _opens_bare(names: list[str], lines: list[Line]) -> bool:
 
 _BARE_LIST = re.compile(r"\s*,\s+(?:(?:and|und)\s+)?|\s+(?:&|and|und)\s+", re.I)
 _BARE_WORDS = 2
+_WORDS_ALONE = re.compile(r"(?:[^\W\d]|[ '’-]){8,}")
 
 
 def _bare_foods(line: Line) -> list[str]:
     """The foods of “onions, carrots and celery”: a list of nothing else, without amounts."""
     bare = line.raw.strip(" .")
     names = _BARE_LIST.split(bare)
-    told = [food.words for food in foods_named(bare)]
-    if len(told) > 2 and " ".join(told) == bare.lower():  # “salt pepper smoked paprika”
-        return told
-    each = [food_of(name) for name in names]
-    lists = line.amount is None and len(names) > 1 and UNKNOWN not in each
+    if _WORDS_ALONE.fullmatch(bare):
+        told = [food.words for food in foods_named(bare)]
+        if len(told) > 2 and " ".join(told) == bare.lower():  # “salt pepper smoked paprika”
+            return told
     short = all(len(name.split()) <= _BARE_WORDS for name in names)
+    if line.amount is not None or len(names) == 1 or not short:
+        return []
+    each = [food_of(name) for name in names]
     seasons = any(food.kind in _SEASONINGS for food in each)
-    return names if lists and short and not seasons else []
+    return [] if seasons or UNKNOWN in each else names
 
 
 COVERING_L = 2.0

@@ -1,6 +1,7 @@
 """Where one sentence of a step ends and the next begins."""
 
 import re
+from functools import lru_cache
 
 NO_END = r"(?<!\bSt\.)(?<!\bMr\.)(?<!\bDr\.)(?<!\bMrs\.)"
 """“St. Louis ribs”: the dot ends a short word."""
@@ -30,6 +31,17 @@ def sentences_in(step: str) -> list[str]:
 
     “150°C. Cover” are two; “approx. 3 hrs. covered” is one.
     """
+    split = _sentences if len(step) <= MOST_KEPT else _sentences.__wrapped__
+    return list(split(step))
+
+
+MOST_KEPT = 2_000
+"""Characters of a text whose reading is kept for the next question: a thousand such are few MB."""
+
+
+@lru_cache(maxsize=1024)
+def _sentences(step: str) -> tuple[str, ...]:
+    """Kept, as each question about a recipe goes through its steps."""
     found: list[str] = []
     for part in _ENDS.split(_ARROW.sub(". ", step)):
         if not part.strip():
@@ -40,7 +52,7 @@ def sentences_in(step: str) -> list[str]:
             found[-1] += f" {part}"
         else:
             found.append(part)
-    return found
+    return tuple(found)
 
 
 def goes_on(told: str, behind: str) -> bool:
