@@ -38,10 +38,11 @@ DataFolder = Annotated[
     typer.Option("--data", help="Folder with the database.", envvar="PNEUMACHRON_DATA"),
 ]
 DEFAULT_DATA = user_data_path("pneumachron")
-QUIET: dict[str, Any] = {
+SERVING: dict[str, Any] = {
     "log_level": "warning",
     "access_log": False,
-    "timeout_graceful_shutdown": 2,  # screens that follow a cook never hang up by themselves
+    "timeout_graceful_shutdown": 2,  # screens that follow a cook never hang up first
+    "timeout_keep_alive": 75,  # a question sent just as its connection is closed would be lost
 }
 Form: TypeAlias = Literal["text", "markdown", "jsonld"]
 MAX_FILE_BYTES = 256 * 1024
@@ -99,7 +100,7 @@ def serve(
     _check_folder(data, port)
     typer.echo(f"Pneumachron: http://{host}:{port} (data in {data}); Ctrl+C stops it.")
     served = create_app(data, LOCAL_HOSTS, port=port)
-    uvicorn.run(served, host=host, port=port, **QUIET)
+    uvicorn.run(served, host=host, port=port, **SERVING)
 
 
 def watched_app() -> "FastAPI":
@@ -189,7 +190,7 @@ def _serve_lan(data: Path, port: int) -> None:
         served,
         host="0.0.0.0",
         port=port,
-        **QUIET,
+        **SERVING,
         ssl_certfile=found.certificate,
         ssl_keyfile=found.key,
     )

@@ -124,19 +124,19 @@ class Watch:
             self.relearning = (0, 0)
 
     def look_around(self) -> None:
-        """One beat: follow the wall clock, and ask the pots of all cooks under way."""
+        """One beat: follow the wall clock, and ask the pots beside cooks under way."""
         try:
             with self._database.session() as session:
                 moved_s = cook_clocks.follow_wall(session, self._kitchen)
                 if moved_s:
                     note("wall_clock_set", by_s=round(moved_s))
-                running = cooks.running_ids(session)
+                beside_a_pot = cooks.connected_ids(session)
             self._database_answers = True
         except StoreError as error:
             self._database_answers = False
             note_error("database_silent", error)
             return
-        for cook_id in running:
+        for cook_id in beside_a_pot:
             try:
                 with self._database.session() as session:
                     connected_pots.ask_pot(session, self._kitchen, cook_id)

@@ -311,9 +311,9 @@ def shown_from_file(
     return shown, document
 
 
-def running_ids(session: Session) -> list[str]:
-    """Cooks that are under way."""
-    return cooks.running_ids(session, current_household(session).household_id)
+def connected_ids(session: Session) -> list[str]:
+    """Cooks under way beside a connected pot."""
+    return cooks.connected_ids(session, current_household(session).household_id)
 
 
 def beside(session: Session, here: LiveKitchen) -> list[dict[str, Any]]:

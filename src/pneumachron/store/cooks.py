@@ -175,8 +175,8 @@ def is_told(session: Session, cook_id: str, key: str) -> bool:
     return session.scalar(found) is not None
 
 
-def running_ids(session: Session, household_id: str) -> list[str]:
-    """Cooks that are under way, the last one first."""
+def connected_ids(session: Session, household_id: str) -> list[str]:
+    """Cooks under way beside a connected pot, the last one first."""
     return list(
         session.scalars(
             select(CookRow.id)
@@ -184,6 +184,7 @@ def running_ids(session: Session, household_id: str) -> list[str]:
                 CookRow.household_id == household_id,
                 CookRow.deleted_at.is_(None),
                 CookRow.ended_at.is_(None),
+                CookRow.connected.is_(True),
             )
             .order_by(CookRow.updated_at.desc())
             .limit(MAX_RUNNING)
