@@ -66,6 +66,11 @@ READERS: dict[str, tuple[Callable[[int], str], int]] = {
     "numbers": (lambda n: f"ribs\n{'9' * n} g salt", 100_000),
     "divided words": (lambda n: "Ribs\n" + "1 cup of chicken sto-\nck\n" * n, 150),
     "columns": (lambda n: "Ribs\nIngredients    Method\n" + "1 onion    1 Cook it.\n" * n, 150),
+    "two foods on a line": (lambda n: "Ribs\n" + "1 onion    2 leeks\n" * n, 150),
+    "foods on one line": (lambda n: "Ribs\n1 leek    2 leeks\n" + "1 leek    " * n, 2_000),
+    "two amounts": (lambda n: "Ribs\n   For 2    For 4\n" + "Onion    1    2\n" * n, 150),
+    "amounts on one line": (lambda n: "Ribs\nFor 2    For 4\nLeek" + "    1 g" * n, 2_000),
+    "scanned": (lambda n: "Ribs\n" + "l cup stock, 1O minutes\n" * n, 150),
     "boxes": (lambda n: "Ribs\n" + "▢\n1\ncup\nstock\n" * n, 150),
     "a template": (
         lambda n: "{{recipe}}\n|title = Ribs\n|ingredients =\n" + "* 1 cup stock\n" * n,

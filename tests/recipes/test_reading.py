@@ -4,6 +4,8 @@ import json
 import random
 import time
 from contextlib import suppress
+from csv import DictReader
+from importlib.resources import files
 
 import pytest
 from hypothesis import given, settings
@@ -105,6 +107,15 @@ def test_temperatures(text: str, temps: list[float]) -> None:
 )
 def test_the_last_thing_named_is_the_thing(name: str, kind: str) -> None:
     assert food_of(name).kind == kind
+
+
+def test_no_food_stands_twice_in_the_table() -> None:
+    """The later row hid the earlier one in silence, with another kind or allergen."""
+    table = files("pneumachron.recipes") / "data" / "ingredients.csv"
+    with table.open(encoding="utf-8") as lines:
+        words = [row["words"] for row in DictReader(lines)]
+    assert len(words) > 1000
+    assert len(words) == len(set(words))
 
 
 def test_foods_are_plausible() -> None:

@@ -201,11 +201,15 @@ def _is_fried(line: OutLine) -> bool:
 
 
 def _unfried(line: OutLine, oiled: frozenset[int], finish: Finish) -> OutLine:
-    """Fat where nothing is fried: rubbed on with the seasoning, or melted into the juice."""
+    """Fat where nothing is fried: rubbed on with the seasoning, or melted into the juice.
+
+    Oil does not melt, and nobody stirs it into a juice that was just skimmed.
+    """
     if line.when != "sear" or line.food.kind != "fat":
         return line
     late: When = "finish" if finish.kind == "pan" else "after"
-    return replace(line, when="season" if line.origin in oiled else late)
+    on_it = line.origin in oiled or line.food.words.endswith("oil")
+    return replace(line, when="season" if on_it else late)
 
 
 def _finish_of(plan: Plan, kind: FinishKind | None, *, glazed: bool) -> Finish:

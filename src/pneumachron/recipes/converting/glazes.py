@@ -12,11 +12,15 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 OWN_PAN = any_of(r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b")
-_BOILED_UP = any_of(r"\b(simmer|boil|bubble|reduce|cook|warm|heat)\b")
+_BOILED_UP = any_of(r"\b(simmer|boil|bubble|reduce|cook|warm|heat|melt)\b")
 _SLURRY = any_of(r"\bslurry\b")
 _PUT_ON = re.compile(
     r"\b(?:brush|paint|glaz|bast|slather|smear|mop|coat)\w*\b[^.;]*?"
-    r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b",
+    r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b"
+    r"|\btoss (?:the |your )?(?:\w+ )?(?:wings|them) (?:well )?(?:in|with) (?:the |this )?"
+    r"(?P<tossed>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|butter))\b"
+    r"|\bmit (?:der|dem) (?P<german>\w{0,20}(?:glasur|mischung|marinade|so(?:ß|ss)e))\b"
+    r"[^.;]{0,20}\b(?:be|ein)(?:streich|pinsel)",
     re.I,
 )
 """“Paint with the ketchup mix”: what was stirred together before goes on at the end."""
@@ -89,7 +93,8 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
             }  # fmt: skip
         lines = tuple(sorted({*alone, *own} - meat))
         if put_on and len(lines) >= 2:
-            yield Part(put_on["name"], "glaze", lines)
+            name = put_on["name"] or put_on["tossed"] or put_on["german"]
+            yield Part(name, "glaze", lines)
 
 
 def cooks_a_glaze(understood: Understood, text: str) -> bool:

@@ -131,7 +131,8 @@ def _sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if item.index in context.rubbed:
         return _rub_sugar(context, item)
     budget = SUGAR_KG_M3 * context.pouring.need_m3
-    if context.scale * item.sugar_g <= 1000.0 * budget:
+    told = item.line.amount is not None  # how much “brown sugar, for the wrap” is, nobody knows
+    if told and context.scale * item.sugar_g <= 1000.0 * budget:
         return _kept("pot")(context, item)
     return ConvertedLines((plain_line(context, item, "after"),), "sugar_after")
 

@@ -53,6 +53,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bin(?:to)? (?:the|a|your) slow cooker|\bslow cooker (on|to) (low|high)\b",
             r"\b(charcoal|briquettes?|lit coals|chimney)\b",
             r"\b(pre)?heat (the |your |an? )?(oven|grill|smoker|barbecue|bbq)\b",
+            r"\bin den (?:slow[- ]?cooker|schongarer|crock[- ]?pot|br(?:ä|ae)ter|topf)\b",
             r"\boven at\b|^\W*\d{3} ?°? ?[FC]? oven\b",
             r"(?:^\W*|[.;] )(?:oven|smoker|grill|pit) (?:on|to|at|\d{3})\b",
             r"\bget the oven",
@@ -65,6 +66,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\b(?:smoker|pit|barbecue|kettle|oven)\b[^.;]{0,20}"
             r"(?:\b(?:at|to|up|going|hot)\b|\d{3})",
             r"\bclose, bring\b",
+            r"^\W*steam (?:the|them|it|over|for)\b[^.;]*\b(?:\d\d min|hours?\b)",
             r"\block the lid",
             r"\bpar-?boil\b.{0,80}\b(?:[2-9]\d min|hours?\b)",
             r"\bturn down to",
@@ -134,6 +136,10 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bbrush",
             r"\bpaint\b",
             r"\bcrisp",
+            r"\b(?:bestreichen|bepinseln|einpinseln|glasieren)\b",
+            r"\bbaste\b[^.;]*\b(?:reserved|remaining|rest of)\b",
+            r"\b(?:open|foil)\b[^.;]{0,24}\b(?:crank|turn|up)\b"
+            r"[^.;]{0,16}\b(?:2[0-5]\d|4[0-7]\d)\b",
             r"\bknusprig",
             r"\b(foil|lid) off\b.{0,60}\b(char|crisp|brown|sticky|colou?r)",
             r"\btake off the (lid|foil)\b.{0,80}\b(lacquer|crust|crisp|brown|colou?r)",
@@ -146,6 +152,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "rest",
         any_of(
             "^(let )?(it )?rest",
+            r"^\W*(?:let )?(?:it |the meat )?stand (?:for )?\d",
             r"\brest \d",
             r"\brest for",
             r"\bhold in",
@@ -170,6 +177,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
         "sauce",
         any_of(
             r"\bthicken",
+            r"\bstir\b[^.;]{0,40}(?:starch|cornflour|slurry)\b",
             r"\bskim",
             r"\breduc",
             r"\bgravy",
@@ -179,6 +187,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bboil it down",
             r"\bwhisk\b",
             r"\bmelt\b",
+            r"\bin (?:for|during) the last\b",
             r"\bwarm the",
             r"\b(abschmecken|einkochen|binden|andicken|abseihen)\b",
         ),
@@ -310,6 +319,9 @@ _DEVICE = any_of(
     r"^\W*(?:let|allow) (?:the|your) (?:grill|smoker|oven|pit|barbecue)\b",
     r"^\W*(?:open|close|adjust|shut) (?:the |both |all )?(?:\w+ )?(?:vents?|dampers?)\b",
     r"^\W*(?:turn|switch) (?:the )?oven off\b",
+    r"^\W*\d{3} ?°? ?[FC]?,? (?:pellet |charcoal |gas )?(?:grill|smoker|pit)\W*$",
+    r"\bwater bath\b|\bsous[ -]?vide\b",
+    r"^\W*(?:put|place|lay|set)\b[^.;]{0,30}\b(?:gastronorm|hotel|steam table) (?:pan|tray)s?\b",
     r"^(?!.*\b(?:brush|sauce|glaze|add|pour|baste|stir)\b)\W*[^.,;]{3,40} (?:on|onto|over) "
     r"(?:the |a )(?:grates?|grill|smoker|pit|coals)\b[^.;]{0,80}$",
     r"^\W*soak (?:the |your |some )?(?:wood|hickory|apple|oak|chips|planks?|skewers)\b",

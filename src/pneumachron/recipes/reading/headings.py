@@ -5,7 +5,7 @@ from typing import Literal, TypeAlias
 
 from pneumachron.recipes.reading.looks import BULLET
 from pneumachron.recipes.understanding.lines import read_line
-from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.patterns import PICTURE, any_of
 
 Heading: TypeAlias = Literal["ingredients", "steps", "notes", "end", "part"]
 
@@ -99,9 +99,13 @@ _KINDS: tuple[tuple[re.Pattern[str], Heading], ...] = (
 )  # fmt: skip
 
 
+_PICTURES = re.compile(rf"^\s*(?:{PICTURE}|[\u200d\ufe0f])+\s*")
+"""“🛒 Ingredients”."""
+
+
 def heading_of(line: str) -> Heading | None:
     """What a line opens; None when it is no heading."""
-    bare = BULLET.sub("", line).strip("#*_[]=> ").strip()
+    bare = _PICTURES.sub("", BULLET.sub("", line).strip("#*_[]=> ")).strip("*_ ")
     if len(bare) > 60:
         return None
     for pattern, kind in _KINDS:

@@ -64,6 +64,8 @@ def recipes_in(data: Json) -> Iterator[dict[str, Json]]:
 
 
 def _is_recipe(node: dict[str, Json]) -> bool:
+    if "@type" not in node and ("recipeIngredient" in node or "recipeInstructions" in node):
+        return True  # some tools leave the type out
     kinds = node.get("@type")
     named = kinds if isinstance(kinds, list) else [kinds]
     return any(isinstance(kind, str) and kind.split("/")[-1] == "Recipe" for kind in named)

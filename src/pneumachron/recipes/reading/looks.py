@@ -60,7 +60,7 @@ CLUTTER = any_of(
     r"^(?:get|see|find|click|read|recipe|here)\b.*\bhttps?://",
     r"^[\d.,]+\s?[km]? (?:views|subscribers|followers)\b",
     r"^get the (?:free )?app\b|^start free\b",
-    r"^update\s*:",
+    r"^update\s*:", r"^(?:got|have) (?:a |any )?questions?\b",
     r"^cook(?:ing)? times? (?:by|per) (?:weight|size|pound|kilo)\b", r"\b\d+ ?(?:kcal|calories)\b",
     r"^cook mode\b|\bscreen from going dark\b|^keep (?:your )?screen (?:awake|on)\b",
     r"^(?:copy to clipboard|get ingredients|watch (?:the |this )?(?:video|how)"
@@ -166,7 +166,7 @@ def look_at(line: str) -> Look:
     counted = bool(STARTS_COUNTED.match(plain)) or bool(re.search(r"[\d½⅓⅔¼¾⅛]", plain))
     # nor is the “rack” of a title one rack
     amount = found.low is not None and counted and (known or bool(STARTS_COUNTED.match(plain)))
-    amount = amount and not at_a_time
+    amount = (amount or _MEASURED_LAST.search(plain) is not None) and not at_a_time
     placed = not amount and _PLACED.search(plain) is not None
     starts = placed or _starts_with_verb(plain, words)
     # so much of a food is an ingredient, whatever word it begins with
@@ -214,6 +214,12 @@ _PLACED = any_of(
     r"^(?:salt|pepper|rub|season\w*)\b.{0,20} the (?:night|day|evening|morning) before\b",
 )
 """“Shoulder on the grate, lid on”: work told without a verb."""
+_MEASURED_LAST = re.compile(
+    r"^(?:[^\W\d][\w'’/-]*,? ){1,4}\d{1,4}(?:[.,]\d{1,2})? ?(?:g|kg|ml|l|oz|lbs?)"
+    r"(?: (?:pp|each|ea))?$",
+    re.I,
+)
+"""“Tom paste 60g”: so much of it, whatever it is."""
 _AT_A_TIME = re.compile(r"\d{1,2}:[0-5]\d(?![\d:])")
 """“2:45 wrap”, in a table of what is done when."""
 _HEAT_LABEL = re.compile(r"(?:temp(?:erature)?|heat|pit|fire|smoker|grill|oven)\s*:\s*\d{3}", re.I)

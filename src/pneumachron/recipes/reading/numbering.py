@@ -51,3 +51,28 @@ def without_romans(steps: list[str]) -> list[str]:
     if len(steps) >= _LEAST_ROMANS and all(map(_ROMAN.match, steps)):
         return [_ROMAN.sub("", step) for step in steps]
     return steps
+
+
+_THREAD_NUMBER = re.compile(r"^[ \t]*(\d{1,2})/(\d{1,2})?[ \t]+(?=\D)", re.M)
+_LEAST_IN_A_THREAD = 3
+"""Messages that are counted, and make a thread. Judgement."""
+
+
+def without_thread_numbers(text: str) -> str:
+    """“1/ Thread: …”, “2/ You need …”: a recipe told message by message."""
+    found = list(_THREAD_NUMBER.finditer(text))
+    counted = [int(each[1]) for each in found] == list(range(1, len(found) + 1))
+    # “1/2 cup”, “2/3 cup”, “3/4 cup” are amounts: a thread is of one length
+    if len(found) < _LEAST_IN_A_THREAD or not counted or len({each[2] for each in found}) > 1:
+        return text
+    return _THREAD_NUMBER.sub("", text)
+
+
+_LETTER = re.compile(r"^[ \t]*([a-h])[).][ \t]+(?=\S)", re.M)
+
+
+def without_letters(text: str) -> str:
+    """“a) Rub the ribs. b) Bake.”: steps that are lettered from a on."""
+    letters = "".join(found[1] for found in _LETTER.finditer(text))
+    counted = len(letters) >= _LEAST_IN_A_THREAD and "abcdefgh".startswith(letters)
+    return _LETTER.sub("", text) if counted else text

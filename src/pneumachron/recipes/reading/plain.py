@@ -65,6 +65,9 @@ _OPENED = 60.0
 _UNDER_HEADING = 0.6
 """A line under a heading counts as what it says at least so much."""
 _OUTSIDE_CLUTTER, _OUTSIDE = 0.3, 0.0
+_BETWEEN_THE_HEADINGS = 0.5
+"""What a line under the heading of the ingredients is worth as a step at most, where the steps have
+their heading too."""
 _ABOVE = 2.0
 """What counts against a line above the heading of the ingredients."""
 _OUT_OF_A_LIST = 1.0
@@ -127,6 +130,9 @@ def _worth(row: Row, state: State, *, sure_steps: bool) -> float:
     if row.names_it:
         return -_ABOVE
     worth = row.look.food if state == "ingredients" else row.look.work
+    if state == "steps" and row.under == "ingredients" and sure_steps:
+        # “Roast potatoes, to serve”, between both headings
+        worth = min(worth, _BETWEEN_THE_HEADINGS)
     if row.above:
         worth -= _ABOVE
     # without a heading for the steps, lines below the ingredients may be steps
@@ -270,6 +276,11 @@ class _Sorted:
                 and row is not title and not _is_lost_meat(row, state))
         ]  # fmt: skip
         lines = ingredients
+        if not any(food_of(line).kind == "meat" for line in ingredients):
+            # “To freeze: put in a bag 3 lb brisket, …” tells all that goes in
+            bagged = [line for line in self.tips if meat_in_prose([line])]
+            steps = [*bagged, *steps]
+            notes = tuple(line for line in notes if line not in bagged)
         if not steps:  # a letter in one paragraph is the work itself
             steps = [line for line in before if tells_the_work(line)]
             before = [line for line in before if line not in steps]

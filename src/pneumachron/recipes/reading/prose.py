@@ -26,15 +26,17 @@ _MEAT = re.compile(
     rf"(?:{HEAVY_UNIT}|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){{0,4}}?"
     r"(?:butts?|shoulders?|briskets?|packers?|points?|flats?|(?:short |spare |back )?ribs?"
     r"|spareribs|baby backs"
-    r"|picnics?|wings|(?<=pork )(?:scotch|collars?|necks?|blades?)\b)"
+    r"|picnics?|wings|hands? of pork|(?<=pork )(?:scotch|collars?|necks?|blades?)\b)"
     r"|(?:\d|a|two|three|four|six) (?:racks?|slabs?|sides?)(?: of)? (?:[a-z.-]+ ){0,3}?"
     r"(?:ribs|baby backs|st\.? louis\b(?!-?(?:style|cut)? (?:spare ?)?ribs?)|spares\b)"
     rf"(?:[^.!?]{{0,60}}?{_HEAVY} (?:a|per|to the) (?:rack|slab)"
     rf"|[^.!?]{{0,20}}?\beach(?: one|['’]s| is| weigh\w+| about)+[^.!?]{{0,12}}?{_HEAVY}"
     rf"|[^.!?]{{0,30}}?{_HEAVY} (?:each|apiece|altogether|together|total|in all)"
     r"| \([^()]{3,40}\))?"
-    rf"|(?:an?|one|the|your) (?:[a-z-]+ ){{0,4}}?(?:butt|shoulder|brisket|packer|picnic)\b"
-    rf"[^.!?]{{0,60}}?{_HEAVY})(?:,? cut (?:in|into) [^.,;!?]{{3,40}})?(?!\w)",
+    rf"|(?:an?|one|the|your) (?:[a-z-]+ ){{0,4}}?"
+    r"(?:butt|shoulder|brisket|packer|picnic|hand of pork)\b"
+    rf"[^.!?]{{0,60}}?{_HEAVY})(?:,? (?:cut|diced) (?:in|into) [^.,;!?]{{3,40}}"
+    r"|,? (?:in|into) [^.,;!?]{1,24}?(?:cubes?|chunks?|pieces|dice))?(?!\w)",
     re.I,
 )
 _MANY = re.compile(
@@ -65,7 +67,8 @@ _APART = re.compile(
     r"|(?<![\s\d]c)(?<![\s\d]t)(?<![\s\d]T)[.!](?:\s+|$)"
 )
 _PART = re.compile(
-    r"^(?!(?:the )?(?:night|day|morning|evening|next|first|then|finally|later)\b)"
+    r"^(?!(?:the )?(?:night|day|morning|evening|next|first|then|finally|later)\b"
+    r"|to (?:finish|cook|freeze|make|serve|prepare)\b)"
     r"(?P<name>(?:(?:for )?(?:the|my|our) )?(?:[a-z]+(?: [a-z]+){0,2}(?=:)"
     r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= [—–] )"
     r"|(?:[a-z]+ )?(?:rub|sauce|glaze|marinade|mop|spritz|brine)(?= is\b)))"
@@ -134,7 +137,7 @@ def _meat_of(text: str) -> str:
     """The words of a text that name the meat and how much of it; empty when none do."""
     for pattern in (_MEAT, _MANY):
         if found := pattern.search(text):
-            return found["meat"]
+            return found[0]
     first = next((each for each in _FIRST.finditer(text) if not _is_work(each["word"])), None)
     return first["meat"] if first else ""
 
@@ -176,6 +179,11 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
     for sentence in (text for whole in told for text in _brackets_apart(whole)):
         part = _PART.match(sentence)
         before = len(lines)
+        if lines and (served := _foods_alone(sentence)):
+            rows = tuple(range(first + before, first + before + len(served)))
+            lines += served
+            parts.append(Part.of("To serve", rows))
+            continue
         for line, words in _foods_of(sentence):
             if not _all_told(words, named) and len(lines) < MOST_FOODS:
                 named |= words
@@ -184,6 +192,23 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
             rows = tuple(range(first + before, first + len(lines)))
             parts.append(Part.of(part["name"], rows))
     return lines, parts
+
+
+_LEAST_ALONE = 3
+"""Foods in a sentence of nothing else. Judgement."""
+
+
+def _foods_alone(sentence: str) -> list[str]:
+    """“Tortillas, onion, cilantro, lime wedges.”: what stands on the table, behind the work."""
+    foods = [text.strip() for text in sentence.strip(" .").split(",")]
+    bare = all(
+        0 < len(text.split()) <= _LEAST_ALONE
+        and food_of(text) is not UNKNOWN
+        and read_line(text).low is None
+        and not _is_work(text.split()[0])
+        for text in foods
+    )
+    return foods if bare and _LEAST_ALONE <= len(foods) <= MOST_FOODS else []
 
 
 _IN_BRACKETS = re.compile(

@@ -19,11 +19,15 @@ from pneumachron.recipes.reading.decode import clean, decode
 from pneumachron.recipes.reading.html import recipes_of_page, words_of_page
 from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
 from pneumachron.recipes.reading.looks import STARTS_COUNTED, VERBS, look_at
+from pneumachron.recipes.reading.numbering import without_letters, without_thread_numbers
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
+from pneumachron.recipes.reading.scanned import with_letters_right
 from pneumachron.recipes.reading.scattered import (
     with_columns_apart,
     with_fields_named,
+    with_foods_apart,
     with_foods_whole,
+    with_one_amount,
 )
 from pneumachron.recipes.reading.titles import title_by_its_meat
 from pneumachron.recipes.reading.wrapping import without_wraps
@@ -101,15 +105,28 @@ def _unquoted(text: str) -> str:
     # or all that is told is in the quote: "Q: … / > … / thanks, that is what I needed"
     words, told = (sum(map(len, some)) for some in (lines, quoted))
     mostly = len(quoted) >= _MOSTLY * len(lines) or told >= _MOSTLY * words
+    # or the list alone is quoted
+    foods = sum(look_at(_QUOTED.sub("", line)).has_amount for line in quoted)
+    mostly = mostly or foods >= _LEAST_LISTED
     return _QUOTED.sub("", text) if quoted and mostly else text
 
 
 def _laid_out(text: str) -> str:
     """Without quotes, columns and wraps, in small letters, a line for each food and sentence."""
-    told = with_columns_apart(_unquoted(_BB_QUOTE.sub("", text)))
+    text = _KEYCAP.sub(r"\g<number>. ", text)
+    text = without_letters(without_thread_numbers(_unquoted(_BB_QUOTE.sub("", text))))
+    text = _EQUALS.sub(r"\g<label>: ", with_letters_right(text))
+    told = with_foods_apart(with_columns_apart(with_one_amount(text)))
     return _spread(without_capitals(without_wraps(with_foods_whole(told))))
 
 
+_KEYCAP = re.compile(r"^[ \t]*(?P<number>\d)\ufe0f?\u20e3[ \t]*", re.M)
+"""“1️⃣ Sear the pork.”"""
+_EQUALS = re.compile(
+    r"\b(?P<label>yields?|serves|servings|oven|time|prep|cook|temp(?:erature)?|total) ?= ?(?=\d)",
+    re.I,
+)
+"""“Yield = 4”, on a card."""
 _FEW_LINES, _MANY_WORDS = 2, 20
 _SENTENCE_ENDS = re.compile(rf"(?<=[a-zA-Z)])[.;!]{NO_END}\s+")
 _COMMAS = re.compile(r",\s+(?![^(]*\))")

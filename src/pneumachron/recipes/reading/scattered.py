@@ -39,6 +39,50 @@ def with_columns_apart(text: str) -> str:
     return "\n".join([text[: heads.start()].rstrip(), *left, *right])
 
 
+_FOR_SOME = r"(?:for|serves) \d{1,2}(?: people| persons)?|\d{1,2} (?:servings|people|persons)"
+_BETWEEN = r"(?:[ \t]{2,200}|[ \t]*\|[ \t]*)"
+_FOR_TWO_NUMBERS = re.compile(
+    rf"^[ \t|]{{0,60}}(?:ingredients?{_BETWEEN})?(?:{_FOR_SOME}){_BETWEEN}(?P<last>{_FOR_SOME})"
+    r"[ \t|]{0,20}$",
+    re.I | re.M,
+)
+_AMOUNT_IN_A_CELL = r"[\d½⅓⅔¼¾⅛][\w ½⅓⅔¼¾⅛./-]{0,20}?"
+_TWO_AMOUNTS = re.compile(
+    rf"^[ \t|]{{0,20}}(?P<food>[^\d\n|]{{2,80}}?){_BETWEEN}{_AMOUNT_IN_A_CELL}{_BETWEEN}"
+    rf"(?P<last>{_AMOUNT_IN_A_CELL})[ \t|]{{0,20}}$",
+    re.M,
+)
+
+
+def with_one_amount(text: str) -> str:
+    """“For 2   For 4” above two amounts of each food: the last column, and for how many it is."""
+    heads = _FOR_TWO_NUMBERS.search(text)
+    if heads is None:
+        return text
+    above, below = text[: heads.start()], text[heads.end() :]
+    many = re.search(r"\d+", heads["last"])
+    served = f"Serves {many[0]}\n" if many else ""
+    return f"{above}{served}{_TWO_AMOUNTS.sub(_with_the_last, below)}"
+
+
+def _with_the_last(found: re.Match[str]) -> str:
+    return f"{found['last'].strip()} {found['food'].strip()}"
+
+
+_TWO_FOODS = re.compile(
+    r"^(?P<left>[ \t]*[\d½⅓⅔¼¾⅛]\S*[^\n]{3,80}?)(?: {3,}|\t+)(?=[\d½⅓⅔¼¾⅛])", re.M
+)
+_LEAST_OF_TWO = 2
+"""Lines of two foods that make two columns of them. Judgement."""
+
+
+def with_foods_apart(text: str) -> str:
+    """“1½ lb pork      1 lb apples”, in two columns of a list: a line for each."""
+    if len(_TWO_FOODS.findall(text)) < _LEAST_OF_TWO:
+        return text
+    return _TWO_FOODS.sub(r"\g<left>\n", text)
+
+
 _TEMPLATE = re.compile(r"^\{\{[^\n}]{1,60}\n|^\{\{[^\n}]{1,60}\}\}\s*$", re.M)
 _FIELD = re.compile(r"^\|[ \t]*(?P<name>[a-z][a-z ]{1,20}?)[ \t]*=[ \t]*", re.M | re.I)
 _NUMBERED = re.compile(r"^#+[ \t]*(?=\w)", re.M)

@@ -24,6 +24,13 @@ ASKS = re.compile(
     re.I,
 )
 """“Does anyone have a brisket recipe with coffee?”"""
+_TOLD_FIRST = re.compile(
+    r"\b(?:here['’]s|here is)(?: \w+['’]?\w*){0,4} recipe for (?:an? |some |my )?"
+    r"(?P<about>[^.:!?]{4,60}?)"
+    r"(?= (?:you|that|which|to|with (?:clear|step))\b|\W*$|[.:!?])",
+    re.I,
+)
+"""“Certainly! Here's a simple recipe for smoked pork shoulder you can make …”."""
 MEAT_WORD = (
     r"\b(?:pork|beef|ribs?|spareribs|brisket|wings?|shoulder|butt"
     r"|\w{0,12}ripp(?:chen|en)|(?:schweine|rinder)\w{3,12})\b"
@@ -55,6 +62,9 @@ MOST_WORDS = 9
 
 def title_by_its_meat(recipe: Recipe) -> str:
     """What a recipe without a title may be called, in its own words: what is made, or its meat."""
+    told = _TOLD_FIRST.search(recipe.description)
+    if told and ABOUT_MEAT.search(told["about"]):
+        return _capital(told["about"].strip("*_ "))
     for text in (recipe.description, *recipe.steps[:2]):
         called = _CALLED.search(text)
         if called and ABOUT_MEAT.search(called["about"]):

@@ -14,7 +14,8 @@ from pneumachron.recipes.understanding.number_words import in_figures
 from pneumachron.recipes.understanding.patterns import BULLET_SIGNS
 
 _LABELLED = re.compile(
-    r"^\W{0,4}(?P<label>ingredients|(?:what )?you(?:[’']ll)? (?:need|want)|(?:what to )?buy"
+    r"^\W{0,4}(?:(?:step )?1[.):]\s+)?(?P<label>ingredients"
+    r"|(?:what )?you(?:[’']ll)? (?:need|want)|need|(?:what to )?buy"
     r"|shopping(?: list)?|zutaten|method|directions|instructions|what to do|zubereitung)"
     r"\*{0,2}\s*[:–]\*{0,2}\s+(?P<rest>\S.*)$",
     re.I,
@@ -25,7 +26,7 @@ _BY_AMOUNT = re.compile(r",\s+(?=[\d½¼¾⅓⅔])")
 _UNCOUNTED = re.compile(
     r",\s+(?:and\s+)?(?=(?:[a-z ]{2,40})\bto (?:serve|finish|garnish|scatter|top|taste)\b)"
     r"|,\s+(?:and\s+)?(?=(?:sea |flaky |kosher )?salt\b|(?:black )?pepper\b(?! flakes)|oil\b"
-    r"|(?:a )?(?:thumb|knob|pinch|handful|bunch|few|splash|piece|couple|sprig)\b)",
+    r"|an? (?=\d)|(?:a )?(?:thumb|knob|pinch|handful|bunch|few|splash|piece|couple|sprig)\b)",
     re.I,
 )
 """“… five spice, spring onions to finish”: foods without a number."""
@@ -92,6 +93,8 @@ _WANTED = re.compile(
 )
 _LEAST_WANTED = 6
 """Foods in a sentence that begins so, and makes a list. Judgement."""
+_LEAST_ALL_COUNTED = 4
+"""The same where each of them has its amount. Judgement."""
 
 
 def _wanted(line: str) -> re.Match[str] | None:
@@ -100,7 +103,9 @@ def _wanted(line: str) -> re.Match[str] | None:
     if found is None:
         return None
     foods = _COMMAS.split(in_figures(found["rest"]), MOST_ON_A_LINE)
-    return found if sum(map(_is_counted, foods)) >= _LEAST_WANTED else None
+    counted = sum(map(_is_counted, foods))
+    all_counted = counted == len(foods) >= _LEAST_ALL_COUNTED
+    return found if counted >= _LEAST_WANTED or all_counted else None
 
 
 _WIDE = re.compile(r"(?:\s{3,}|\s+[|·•]\s+)(?=[A-Z][a-z]{2,12}\s?:\s)")
@@ -120,12 +125,20 @@ _SHORT_ONES = re.compile(r"(?<=[a-z)]{2})(?<!\bca)\.\s+(?=[A-Z\d])")
 def _with_its_neighbors(food: str) -> Iterator[str]:
     """“2 T balsamic, rosemary.”: a bare food behind another is one of its own."""
     whole, last = [], food.strip(" .").split(", ")
-    while len(last) > 1 and len(last[-1].split()) == 1 and food_of(last[-1]) is not UNKNOWN:
+    while len(last) > 1 and _is_short_food(last[-1]):
         whole.append(last.pop())
     yield ", ".join(last)
     yield from reversed(whole)
 
 
+def _is_short_food(text: str) -> bool:
+    """“vinegar”, “tomato sauce”; nothing that may say more of the food before it."""
+    food = food_of(text)
+    bought = food is not UNKNOWN and food.kind not in {"meat", "other_meat"}
+    return bought and len(text.split()) <= _SHORT_FOOD
+
+
+_SHORT_FOOD = 2
 _BARE_LABEL = re.compile(
     r"^\W*(?P<label>(?:cook(?:ing)?|prep(?:aration)?|total|active)[- ]time|yields?|serves|servings"
     r"|makes)\W*$",
@@ -176,7 +189,7 @@ def with_nested_parts(lines: Iterable[str]) -> Iterator[str]:
 
 _PART_LINE = re.compile(
     r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[^\W\d_](?:[^\W\d_]| ){2,30})"
-    r"(?:/[^\W\d_]{3,12})?(?:\s*:| [–→-]| [-=]>)\s+(?P<rest>\S.*)$",
+    r"(?:/[^\W\d_]{3,12})?(?:\s*:| [–→=-]| [-=]>)\s+(?P<rest>\S.*)$",
     re.I,
 )
 _COMMAS = re.compile(r"[,;]\s+(?![^(]*\))")
@@ -204,6 +217,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
         one = len(counted) == 1 and read_line(rest).low is not None and look_at(rest).work <= 0
         return counted if len(counted) > 1 or one else []
     role = Part.of(part, ()).role
+    if role == "main" and _VESSEL.match(part) and _is_counted(rest) and look_at(rest).work <= 0.0:
+        return _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
     if role == "main":
         return _all_counted(rest)
     foods: list[str] = []
@@ -212,6 +227,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
     barred = _BARS.split(rest, MOST_ON_A_LINE)
     if rest.count(" / ") > 1:  # "60 g sugar / 30 g paprika / 10 g each pepper, onion"
         barred = rest.split(" / ", MOST_ON_A_LINE)
+    if " + " in rest and "," not in rest:  # "rub = 1 T paprika + 2 t salt"
+        barred = rest.split(" + ", MOST_ON_A_LINE)
     for told in barred if len(barred) > 1 else _COMMAS.split(rest, MOST_ON_A_LINE):
         text = _A_DROP.sub("1 drop of", told)
         look = look_at(text)
@@ -232,6 +249,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
     return foods if len(foods) > 1 or one else []
 
 
+_VESSEL = re.compile(r"(?:(?:to|for|in) )?(?:the )?(?:pot|slow cooker|pan|braise|liquid)$", re.I)
+"""“Pot: 100 ml water” is food."""
 _NEXT_SPOON = re.compile(
     r"(?<=[a-z])\s+(?=\d[\d/.½¼¾]*\s?(?:c|T|t|tsp|[Tt]bsp|cups?|oz|g|ml)\.?\s[a-z])"
 )
@@ -360,6 +379,8 @@ _HEAD = frozenset(
         "time",
         "when",
         "how much",
+        "prep",
+        "food",
     }
 )
 

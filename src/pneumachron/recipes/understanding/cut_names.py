@@ -18,6 +18,14 @@ BONED = re.compile(
 )
 
 
+BONE_IS_IN = re.compile(
+    r"\b(?:the|blade|shoulder) (?:blade )?bone\b|\b(?:until|til|till) bone\b"
+    r"|\b(?:remove|discard) bones?\b",
+    re.I,
+)
+"""The steps speak of a bone that comes out."""
+
+
 _TIED = re.compile(
     r"\btied\b|\brolled\b|\bchunks?\b|\bcubed?s?\b|\bdiced?\b|\bstrips\b"
     r"|\bcut (in|into) .*pieces\b",
@@ -70,6 +78,13 @@ CHOPPED = re.compile(
     r"|\bacross the bones?\b.{0,12}\bpieces\b"
 )
 """“Chopped into 4 cm lengths” by the butcher."""
+CUT_ACROSS = frozenset({"rib_pieces", "short_ribs_english"})
+"""Cuts whose bones are sawn to a length; their thickness is another."""
+
+
+def are_lengths(cut: str | None, line: str) -> bool:
+    """Whether the size on a line is that along the bone."""
+    return cut in CUT_ACROSS and CHOPPED.search(line.lower()) is not None
 
 
 def _shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
@@ -90,8 +105,10 @@ def _hand(_: str, boneless: bool, __: bool) -> tuple[str, bool]:
 
 
 def _german_shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
-    boneless = boneless or bool(re.search(r"ohne knochen|ausgel(ö|oe)st|nacken|hals", low))
-    boned = boned or bool(re.search(r"mit knochen|sch(ä|ae)ufele", low))
+    boneless = boneless or bool(
+        re.search(r"ohne (\w+ (und|&) )?knochen|ausgel(ö|oe)st|nacken|hals", low)
+    )
+    boned = boned or bool(re.search(r"mit (\w+ (und|&) )?knochen|sch(ä|ae)ufele", low))
     return _shoulder(low, boneless, boned)
 
 
@@ -104,7 +121,8 @@ _CUTS = (
     (r"schweine(schulter|nacken|hals|bug)|\bsch(ä|ae)ufele\b", _german_shoulder),
     (r"\brinder?brust\b|\bbrustkern\b", _brisket),
     (r"\b(quer|leiter|zwerch)rippen?\b|\bleiterchen\b", _short_ribs),
-    (r"\bsch(ä|ae)lripp(chen|en?)\b|\brippchen\b|\bleiterstück\b|\bkotelettrippen?\b", _ribs),
+    (r"\bsch(ä|ae)lripp(chen|en?)\b|\b(?:schweine)?rippchen\b|\bleiterstück\b"
+     r"|\bkotelettrippen?\b", _ribs),
     (r"\bbelly ribs?\b|\bdicke rippen?\b|\bbauchrippen?\b|\brippen? vom schwein\b",
      lambda *_: ("spare_ribs", False)),
     (r"back[- ]ribs?\b|loin ribs?\b|\bbaby[- ]?backs?\b|\bloin backs?\b",
@@ -127,3 +145,17 @@ _CUTS = (
     (r"\b(pork )?ribs?\b(?![\"'”’]? of)", _ribs),
 )  # fmt: skip
 """Names that cuts go by in shops and kitchens, the more telling ones first. Common practice."""
+
+
+_OF_PORK = re.compile(r"\bpork\b|\bschwein|\bracks?\b|\bslabs?\b", re.I)
+
+
+def are_short_ribs(line: str, title: str) -> bool:
+    """Whether “Ribs: 2.2 kg” are those of beef, as the cut that the title names is.
+
+    Parameters
+    ----------
+    title : the cut that the title names
+    """
+    only_ribs = re.search(r"\bribs\b", line, re.I) is not None and not _OF_PORK.search(line)
+    return only_ribs and title.startswith("short_ribs")

@@ -6,6 +6,7 @@ from typing import Literal, TypeAlias
 
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
+from pneumachron.recipes.understanding.oven_heat import heat_named_c
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import THEN, sentences_in
 
@@ -26,12 +27,15 @@ _SMOKER = re.compile(
 )
 _STOVETOP = re.compile(
     r"(?<!no )(?<!without a )(?<!without )\bpressure[- ]cook(er|ed|ing)?\b"
+    r"|\bpressure (?:canner|saucepan|pan|kettle)\b"
+    r"|\b(?:min\w*\.?|hours?) at (?:5|10|15) (?:lbs?|pounds?)\b"
     r"|\bpsi\b|\bfull pressure\b|\b(first|second) ring\b"
     r"|\bweight\b.{0,20}\b(jiggl|rock|rattl|hiss)|\bschnellkocht",
     re.I,
 )
 _ON_THE_STOVE = any_of(
     r"\bstove ?top\b", r"\bon the stove\b", r"\bpsi\b", r"\bfull pressure\b", r"\bflame\b",
+    r"\bpressure (?:canner|saucepan|pan|kettle)\b", r"\bat (?:5|10|15) (?:lbs?|pounds?)\b",
     r"\b(first|second) ring\b", r"\bweight\b.{0,20}\b(jiggl|rock|rattl|hiss)", r"\bhob\b",
 )  # fmt: skip
 _UNDER_PRESSURE = (
@@ -184,6 +188,8 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
         ("grill", grilled and not _simmers_longer(recipe)),
         # a covered pot or foil at so many degrees
         ("oven", hot and bool(LID.search(text))),
+        # a casserole, and “Oven: Regulo 3” above the recipe
+        ("oven", heat_named_c(recipe.description) is not None and bool(LID.search(work))),
         # "350 – 1 hr", beside a sauce that simmers
         ("oven", any(_hot_for_long(step) for step in recipe.steps)),
         # “8 hours on low”, and no word of what has such a level

@@ -206,11 +206,11 @@ def _plain(text: str) -> str:
     text = text.replace("\u2109", "°F").replace("\u2103", "°C")
     for sign, words in _VULGAR.items():
         text = text.replace(sign, words)
-    # "2-1/2 hours" is two and a half
+    # "2-1/2 hours", "2 & 1/2 hours" are two and a half
     return _MIXED.sub(r"\1 \2", text)
 
 
-_MIXED = re.compile(r"(?<![\d/])(\d{1,2})\s?[-–]\s?(\d\s?/\s?\d)(?!\d)")
+_MIXED = re.compile(r"(?<![\d/])(\d{1,2})(?:\s?[-–]\s?| (?:&|and) )(\d\s?/\s?\d)(?!\d)")
 
 
 def in_figures(text: str) -> str:
@@ -368,7 +368,7 @@ def _gas_marks(plain: str) -> list[Degrees]:
     ]
 
 
-_GAS_MARK = re.compile(r"\b(?:gas\s+mark|gas|mark)\s+((?:1/[24])|\d)(?![\d/])", re.I)
+_GAS_MARK = re.compile(r"\b(?:gas\s+mark|gas|mark|regulo)\s+((?:1/[24])|\d)(?![\d/])", re.I)
 
 
 def _in_brackets(plain: str) -> list[Degrees]:

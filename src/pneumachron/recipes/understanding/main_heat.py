@@ -234,7 +234,7 @@ _ALL_OF_IT = re.compile(
 )
 """“Total cook 4.5 hrs.”"""
 _ANOTHER = re.compile(
-    r"\b(?:another ([1-9]\d?)|(?:for |(?<=, ))([1-9]\d?) more)"
+    r"\b(?:another (?:[1-9]\d?(?: or | to |-|–)(?=\d))?([1-9]\d?)|(?:for |(?<=, ))([1-9]\d?) more)"
     r"(?=[.,;)]|$| (?:till?|until|in|wrapped|covered|or so)\b)",
     re.I,
 )

@@ -24,7 +24,7 @@ _WORDS: dict[str, str] = {
     "cup": r"cups?|c\.?",
     "tbsp": r"[Tt]ablespoons?|TABLESPOONS?|[Tt]bl?s?p?s?|TBSPS?|E[Ll]|el|T|spoons?(?:fuls?)?",
     "tsp": r"[Tt]easpoons?|TEASPOONS?|[Tt]sps?|TSPS?|T[Ll]|tl|ts|t",
-    "dsp": r"dessert ?spoons?|dsps?",
+    "dsp": r"dessert ?sp(?:oon)?s?|dsps?",
     "floz": r"fl\.?\s?oz|fluid ounces?",
     "pint": r"pints?|pt",
     "quart": r"quarts?|qts?",
@@ -120,8 +120,13 @@ _BEHIND_IN_BRACKETS = re.compile(
 )
 
 
+_TIMES_BEHIND = re.compile(r"(?P<name>[^\d½¼¾⅓⅔]{3,60}?),? [x×] ?(?P<many>\d{1,2})")
+
+
 def with_amount_first(text: str) -> str:
-    """“Brown sugar (1/2 cup)” as “1/2 cup brown sugar”; any other text as it is."""
+    """“Brown sugar (1/2 cup)” as “1/2 cup brown sugar”, “jujubes x 6” as “6 jujubes”."""
+    if counted := _TIMES_BEHIND.fullmatch(text):
+        return f"{counted['many']} {counted['name']}"
     found = _BEHIND_IN_BRACKETS.fullmatch(text)
     return f"{found['amount']} {found['name']}{found['more'] or ''}" if found else text
 

@@ -11,7 +11,14 @@ from pneumachron.recipes.understanding.animal import (
     is_meat_line,
     is_other_meat,
 )
-from pneumachron.recipes.understanding.cut_names import BONED, BONELESS, CHOPPED, cut_in
+from pneumachron.recipes.understanding.cut_names import (
+    BONE_IS_IN,
+    BONED,
+    BONELESS,
+    are_lengths,
+    are_short_ribs,
+    cut_in,
+)
 from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.lines import Line, read_line
 from pneumachron.recipes.understanding.measures import unit_of
@@ -113,18 +120,17 @@ def read_meat(
         # the title may say which
         told, told_sure = cut_in(title)
         family = cuts()[cut].family if cut else ""
-        if told and told_sure and cuts()[told].family == family:
+        if told and told_sure and (cuts()[told].family == family or are_short_ribs(text, told)):
             cut, sure = told, True
     mass, mass_sure = _mass_of(main.line)
     # "12 short ribs (about 1.5 kg)" is said of all of them: nobody's rib weighs that much
     mass_sure = mass_sure or cut in SMALL_CUTS
     if cut == "brisket_flat" and not sure and mass is not None:
         cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)
-    lengths = cut == "rib_pieces" and CHOPPED.search(text.lower()) is not None
-    sized = None if lengths else thickness_in(text)
+    sized = None if are_lengths(cut, text) else thickness_in(text)
     if cut == "flanken":
         sized = sized or _slice_in(text)
-    if cut == "shoulder_boneless" and not sure and _BONE_IS_IN.search(" ".join(steps)):
+    if cut == "shoulder_boneless" and not sure and BONE_IS_IN.search(" ".join(steps)):
         cut = "shoulder_bone_in"
     bone = False if BONELESS.search(text) else True if BONED.search(text) else None
     return Meat(
@@ -152,12 +158,6 @@ def _either(text: str) -> list[str]:
     return sorted(dict.fromkeys(named), key=lambda cut: thick and cut == "flanken")
 
 
-_BONE_IS_IN = re.compile(
-    r"\b(?:the|blade|shoulder) (?:blade )?bone\b|\b(?:until|til|till) bone\b"
-    r"|\b(?:remove|discard) bones?\b",
-    re.I,
-)
-"""The steps speak of a bone that comes out."""
 _COOKED = re.compile(
     r"\b(?<!slow[- ])(?<!with )(?<!for )(?:cooked|leftovers?|left-over|pre-?cooked)\b"
     r"(?! (?:off|down|out))",

@@ -234,12 +234,22 @@ def _told_before(recipe: Recipe, main: HeatSpan) -> str:
             break
         if LID.search(told):
             return f"{told} {main.sentence}"
+    if not steps[-1][: main.place] and len(steps) > 1:
+        # “Fold up the edges and crimp closed. Set on a baking sheet.”, a step before
+        closed = next((told for told in reversed(steps[-2]) if _SHUTS.search(told)), None)
+        if closed is not None:
+            return f"{closed} {main.sentence}"
     # a pot that was named at the start has its lid on, unless the recipe takes it off
     potted = next((text for step in steps for text in step if _POT.search(text)), "")
     opened = any(OPEN.search(text) for text in before)
     return f"{potted} {main.sentence}" if potted and not opened else main.sentence
 
 
+_SHUTS = any_of(
+    r"\b(?:packets?|parcels?|pouch(?:es)?)\b", r"\bcrimp",
+    r"\bwrap(?:ped)? (?:it |them |each |tight)",
+    r"\bcover\w* [^.;]{0,20}\b(?:tightly|with foil)\b",
+)  # fmt: skip
 _POT = any_of(r"\bdutch oven\b", r"\bcocotte\b", r"\bcasserole\b")
 _FINISHES = any_of(r"\bunwrap", r"\buncover", r"\bopen\b")
 

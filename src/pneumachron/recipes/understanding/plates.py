@@ -54,6 +54,9 @@ _FEEDS = re.compile(
     re.I,
 )
 """“Feeds six if your brother comes.”"""
+_WE_WERE = re.compile(
+    r"\bwe(?: were|['’]re| are) (?P<low>\d{1,2})(?:(?:-| or )(?P<high>\d{1,2}))?\b", re.I
+)
 _BARE_AT_THE_END = re.compile(r"[.!]\s*(?P<low>\d{1,2})(?:\s*[-–]\s*(?P<high>\d{1,2}))?\s*\.?$")
 """“… cheddar, scallions. 6-8”, as the last words of a card."""
 _FOR = re.compile(r"(?<!enough )(?<!plenty )\bfor (?=\d)", re.I)
@@ -87,8 +90,8 @@ def read_plates(recipe: Recipe) -> float | None:
         # “I first made it for a party of 20” is a story
         (_without_stories(recipe.description), (_COUNTED, _SAID, _AT_THE_END)),
         *((text, (_AT_THE_END, _COUNTED, _FEEDS)) for text in recipe.notes),
-        # “A 1.5 kg piece of brisket serves 6.”
-        *((text, (_FEEDS,)) for text in recipe.ingredients),
+        # “A 1.5 kg piece of brisket serves 6.”, “500 g per 2 people (we were 6)”
+        *((text, (_FEEDS, _WE_WERE)) for text in recipe.ingredients),
         # “I'm doing mash for 24” is said of another dish
         *((_FOR.sub("", text), (_AT_THE_END, _COUNTED, _FEEDS)) for text in recipe.left_out),
         *((text, (_BARE_AT_THE_END, _BARE_AT_THE_END)) for text in recipe.steps[-1:]),

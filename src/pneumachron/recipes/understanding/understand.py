@@ -1,5 +1,6 @@
 """All that can be read of a recipe, and one list of questions for the rest."""
 
+import re
 from dataclasses import dataclass, field, replace
 from typing import Literal, TypeAlias
 
@@ -13,6 +14,7 @@ from pneumachron.core.units import parse_measure
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.crust import Crust, read_crust
+from pneumachron.recipes.understanding.cut_names import CUT_ACROSS
 from pneumachron.recipes.understanding.cutting import CHUNK_M, Cutting, read_cutting
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
@@ -123,17 +125,19 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         questions.append(_ask_cut(known))
     count = answers.count or meat.count or _pieces(known.cut_id)
     plates = read_plates(recipe)
-    if plates and answers.count is None and _FOR_EACH.search(meat.text):
-        # “a rack for each of us”: so many, and so heavy
-        count = min(round(count * plates), MAX_COUNT)
+    if plates and answers.count is None and (each := _FOR_EACH.search(meat.text)):
+        # “a rack for each of us”, “500 g per 2 people”: so many, and so heavy
+        times = plates / (_number(each["many"]) if each["many"] else 1.0)
+        count = min(max(round(count * times), 1), MAX_COUNT)
         bought = count
-        meat = replace(meat, mass_kg=plates * meat.mass_kg if meat.mass_kg else None)
+        meat = replace(meat, mass_kg=times * meat.mass_kg if meat.mass_kg else None)
     mass = _mass(answers, replace(meat, count=bought), known.cut_id, questions)
     count = answers.count or _fitting(meat, known.cut_id, mass, count)
     cooking = _cooking(read, answers, questions)
     texture = answers.texture or texture_of(recipe)
+    cubed = meat.cubed or _CUBED.search(meat.text) is not None
     if texture is None:
-        texture = known.default_texture
+        texture = _usual_texture(known, cubed=cubed)
         questions.append(_ask_texture(texture, known.family))
     thickness = _thickness(answers, meat, questions, guess_m=usual_thickness_m(known, mass / count))
     return Understood(
@@ -144,7 +148,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         mass_kg=mass,
         count=count,
         thickness_m=thickness,
-        cubed=meat.cubed or _CUBED.search(meat.text) is not None,
+        cubed=cubed,
         bone=meat.bone if answers.bone is None else answers.bone,
         cooking=cooking,
         pressure=read_pressure(recipe, cooking),
@@ -157,9 +161,25 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     )
 
 
-_FOR_EACH = any_of(r"\b(?:per|for each|each) (?:person|guest|eater|head)\b", r"\ba head\b",
-                   r"\bpro (?:person|kopf)\b")  # fmt: skip
+_FOR_EACH = re.compile(
+    r"\b(?:per|for each|each|for every|pro) (?:(?P<many>\d|two|three|four|zwei|vier) )?"
+    r"(?:persons?|people|guests?|eaters?|heads?|kopf|personen)\b|\ba head\b",
+    re.I,
+)
+_FEW = {"two": 2.0, "zwei": 2.0, "three": 3.0, "four": 4.0, "vier": 4.0}
+
+
+def _number(word: str) -> float:
+    """“2”, “two”; at least one."""
+    return _FEW.get(word.lower()) or max(float(word), 1.0)
+
+
 _CUBED = any_of(r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"\bchunks?\b")
+
+
+def _usual_texture(cut: Cut, *, cubed: bool) -> Texture:
+    """What is usual of a cut; cubes of what else is pulled stay cubes: fork-tender."""
+    return "very" if cubed and cut.default_texture == "falls" else cut.default_texture
 
 
 def _with_meat(ingredients: tuple[Ingredient, ...], meat: Meat) -> tuple[Ingredient, ...]:
@@ -174,7 +194,7 @@ def _with_meat(ingredients: tuple[Ingredient, ...], meat: Meat) -> tuple[Ingredi
 
 def _as_cut(meat: Meat, cut: Cut, cutting: Cutting) -> Meat:
     """The meat as the steps cut it, where its own line does not say."""
-    if cutting.cube_m is not None and meat.thickness_m is None and cut.cut_id != "rib_pieces":
+    if cutting.cube_m is not None and meat.thickness_m is None and cut.cut_id not in CUT_ACROSS:
         sure = meat.cut_sure or cut.cut_id.endswith("boneless")  # nobody cubes what has a bone
         return replace(meat, thickness_m=cutting.cube_m, cut_sure=sure, cubed=True)
     boneless = cut.cut_id.endswith("boneless") or cut.family == "brisket"
