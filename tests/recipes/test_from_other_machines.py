@@ -45,6 +45,9 @@ def when(done: Converted, words: str) -> list[str]:
         ("2 Iarge Ieeks", "2 large leeks"),
         # what is right stays
         ("I cook it low", "I cook it low"),
+        ("I can never wait", "I can never wait"),
+        ("I pound the garlic", "I pound the garlic"),
+        ("I can of beans", "1 can of beans"),
         ("1 / 2 cups", "1/2 cups"),
         ("4 / 2 people", "4 / 2 people"),
         ("I lb it up", "1 lb it up"),

@@ -2,12 +2,16 @@
 
 import re
 
-_UNITS = (
-    r"(?:tbsps?|tbs|tablespoons?|tsps?|teaspoons?|cups?|c\.|cans?|tins?|lbs?|ibs?|pounds?|oz|ounces?"
-    r"|pints?|quarts?|cloves?|sprigs?|sticks?|packets?|packages?|bunch(?:es)?|racks?|slabs?"
-    r"|[lI]arge|small|medium|dozen)\b"
+from pneumachron.recipes.understanding.measures import unit_names, unit_pattern
+
+_UNITS = "|".join(
+    [*(unit_pattern(name) for name in unit_names()), "[lI]bs?", "[lI]arge", "small", "medium"]
 )
-_ONE = re.compile(rf"^(?P<bullet>[ \t]*(?:[-•*][ \t]+)?)[lI](?=[ \t]+(?i:{_UNITS}))", re.M)
+_AS_A_VERB = r"(?![ \t]+(?:can|tin|stick|pound|bunch|slice|strip)\b(?! (?:of\b|\()))"
+"""“I can never wait”, “I pound the garlic”: the writer, and no figure."""
+_ONE = re.compile(
+    rf"^(?P<bullet>[ \t]*(?:[-•*][ \t]+)?)(?:l|I{_AS_A_VERB})(?=[ \t]+(?i:{_UNITS})(?![a-z]))", re.M
+)
 _ONE_OF = re.compile(r"(?<![\w/])[lI]/(?=[2348]\b)")
 _APART = re.compile(r"(?<![\w/])([123]) /[ \t]?(?=[2348]\b)|(?<![\w/])([123])/[ \t](?=[2348]\b)")
 _POUNDS = re.compile(r"(?<=\d )I(?=bs?\b)|(?<=\d)I(?=bs?\b)")
