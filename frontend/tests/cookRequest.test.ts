@@ -22,7 +22,7 @@ const FULL: CookRequest = {
   also: { cut: "wings", count: "8", mass: "1 kg", thickness: "" },
   pot: "pot-1",
   texture: "very",
-  school: "steam",
+  liquidStyle: "steam",
   release: "timed",
   minutes: "15",
   liquid: "1 1/2 cups",
@@ -50,10 +50,15 @@ describe("a request", () => {
     expect(requestFromAddress(requestToAddress(EMPTY_REQUEST, null))).toEqual(EMPTY_REQUEST);
   });
 
-  it("goes to the server and back to the Bench", () => {
+  it("is read from an address of an earlier version", () => {
+    const kept = new URLSearchParams("cut=back_ribs&school=bath");
+    expect(requestFromAddress(kept).liquidStyle).toBe("bath");
+  });
+
+  it("goes to the server and back to Plan", () => {
     const plan = requestToPlan(FULL);
     expect(plan).not.toBeNull();
-    // of the second kind only what the Bench asks for; its start is that of the first
+    // of the second kind only what Plan asks for; its start is that of the first
     expect(plan && requestFromPlan(plan)).toEqual(FULL);
   });
 

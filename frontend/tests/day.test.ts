@@ -1,17 +1,17 @@
 import { describe, expect, it } from "vitest";
-import type { DayOut } from "@/api/client";
+import type { DayOut, PlanIn } from "@/api/client";
 import { laneSheet } from "@/drawing/lane-geometry";
 import {
   type DayDraft,
   dayToAsk,
   emptyDay,
   hasBegun,
+  inTodaysWords,
   isOnTheClock,
   localTime,
   missedMin,
   nights,
   shopping,
-  withSauces,
 } from "@/lib/day";
 
 const NOON = new Date(2026, 10, 28, 12, 0);
@@ -174,6 +174,13 @@ describe("the lanes of a day", () => {
 
 it("a day that was kept before a sauce could be of a kind says the same as then", () => {
   const old = (sauce: unknown) => ({ ...DAY.dishes[0], sauce }) as DayDraft["dishes"][number];
-  const day = withSauces({ ...DAY, dishes: [old(true), old(false), old("glaze")] });
+  const day = inTodaysWords({ ...DAY, dishes: [old(true), old(false), old("glaze")] });
   expect(day.dishes.map((dish) => dish.sauce)).toEqual(["half", "none", "glaze"]);
+});
+
+it("a day that was kept when the liquid style was a school says the same as then", () => {
+  const plan = { pieces: [], pot: "a", school: "bath" } as unknown as PlanIn;
+  const old = { ...DAY.dishes[0], plan } as DayDraft["dishes"][number];
+  const day = inTodaysWords({ ...DAY, dishes: [old] });
+  expect(day.dishes[0]?.plan).toEqual({ pieces: [], pot: "a", liquid_style: "bath" });
 });

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { PlanOut } from "@/api/client";
 import { heightToY, potGeometry, topGeometry, VIEW, yToHeight } from "@/drawing/pot-geometry";
 
-type Source = Pick<PlanOut, "pot" | "standing" | "liquid">;
+type Source = Pick<PlanOut, "pot" | "arrangement" | "liquid">;
 
 const SHOWN = { metric: "", us: "" };
 const square = (x: number, y: number, half: number) => [
@@ -36,9 +36,9 @@ const PLAN: Source = {
     inner_diameter_shown: SHOWN,
     inner_height_shown: SHOWN,
   },
-  standing: {
+  arrangement: {
     coiled: false,
-    arrangement: "layered",
+    kind: "layered",
     tight: false,
     rack_height_m: 0,
     rack_inset_m: 0,
@@ -60,14 +60,14 @@ const PLAN: Source = {
     sauce_m3: 0,
     bed_m3: 0,
     max_volume_m3: 0.0038,
-    school_volume_m3: 0.0004,
+    usual_volume_m3: 0.0004,
     lowest_m3: 0.0002,
     highest_m3: 0.001,
     level_m: 0.03,
     fill_ratio: 0.4,
     solids_m3: 0.001,
     shown: SHOWN,
-    school_shown: SHOWN,
+    usual_shown: SHOWN,
     marks_metric: [],
     marks_us: [],
     lowest_shown: SHOWN,

@@ -103,9 +103,9 @@ def test_plates_and_sides(client: TestClient) -> None:
         ({"release": "keep_warm", "stay_min": 60}, ("release", "keep_s"), 3600.0),
         ({"release": "quick", "boil_min": 10}, ("release", "boil_s"), 600.0),
         ({"gauge": "100 kPa"}, ("setting", "gauge_pa"), 100_000.0),
-        ({"stacked": True}, ("standing", "arrangement"), "stacked"),
+        ({"stacked": True}, ("arrangement", "kind"), "stacked"),
         ({"sauce": "1 cup", "sauce_place": "top"}, ("liquid", "sauce_m3"), 2.365882365e-4),
-        ({"school": "lean"}, ("setting", "school"), "lean"),
+        ({"liquid_style": "lean"}, ("setting", "liquid_style"), "lean"),
     ],
 )
 def test_choices_arrive(
@@ -224,7 +224,7 @@ def test_seared_as_bought_and_sections(client: TestClient) -> None:
     assert bought["mass_kg"] == pytest.approx(0.875 * planned({})["pieces"][0]["mass_kg"])
     rack = {"cut": "back_ribs", "count": 2, "mass": "2.2 kg", "thickness": "3 cm"}
     sections = planned({**rack, "section_bones": 3})
-    assert sections["standing"]["arrangement"] == "on_edge"
+    assert sections["arrangement"]["kind"] == "on_edge"
     assert sections["pieces"][0]["count"] == 6
     bad = BRISKET | {"pieces": [{**rack, "section_bones": 40}]}
     assert client.post("/api/plan", json=bad).json()["field"] == "pieces.0.section_bones"

@@ -107,7 +107,7 @@ TWO_WAYS = {
         {"cut": "back_ribs", "count": 1, "mass": "1 kg", "thickness": "3 cm"},
     ],
     "texture": "very",
-    "school": "bath",
+    "liquid_style": "bath",
     "release": "timed",
     "wait_min": 12,
     "sauce": "200 ml",

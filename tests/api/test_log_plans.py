@@ -7,7 +7,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from pneumachron.api.plan_cells import read_plan
-from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS
+from pneumachron.core.catalog.cuts import LIQUID_STYLES, RELEASE_METHODS
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.services.inputs import PieceInputs, PlanInputs
 from pneumachron.services.log_plans import MAX_PLAN, write_plan
@@ -41,7 +41,7 @@ def plans() -> st.SearchStrategy[PlanInputs]:
         pieces=st.lists(pieces(), min_size=1, max_size=12).map(tuple),
         pot=st.just(POT),
         texture=st.none() | st.sampled_from(TEXTURES),
-        school=st.none() | st.sampled_from(SCHOOLS),
+        liquid_style=st.none() | st.sampled_from(LIQUID_STYLES),
         release=st.none() | st.sampled_from(RELEASE_METHODS),
         level=st.sampled_from(["high", "low"]),
         wait_min=st.none() | st.integers(0, 600),

@@ -24,10 +24,11 @@ from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.catalog.pots import ready_pot, ready_pots
 from pneumachron.core.planning.request import CookRequest
 
-def cook_request(cut, kg, thick, count, school, release, step):
+def cook_request(cut, kg, thick, count, liquid_style, release, step):
     piece = make_piece(cut_by_id(cut), mass_kg=kg / count, thickness_m=thick, start_temp_c=4.0)
     return CookRequest(
-        load=Load((piece,) * count), pot=ready_pot("tenor"), texture_step=step, school=school,
+        load=Load((piece,) * count), pot=ready_pot("tenor"), texture_step=step,
+        liquid_style=liquid_style,
         release=release, level="high", altitude_m=1150.0,
     )
 

@@ -104,8 +104,8 @@ def test_plan_with_eight(benchmark: BenchmarkFixture) -> None:
         replace(WANTED, release="timed"),
         replace(WANTED, texture_step=1.0),
         replace(WANTED, texture_step=3.0),
-        replace(WANTED, school="steam"),
-        replace(WANTED, school="bath"),
+        replace(WANTED, liquid_style="steam"),
+        replace(WANTED, liquid_style="bath"),
         replace(WANTED, level="low"),
         replace(WANTED, altitude_m=0.0),
     )

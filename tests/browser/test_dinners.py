@@ -33,8 +33,8 @@ DINNERS = {
     "flanken for four": "cut=flanken&pieces=8&weight=1.2+kg&thickness=1.5+cm&release=quick"
     "&finish=broiler",
     # a cooker so full that it has to calm down before it is opened
-    "full, and opened": "cut=shoulder_boneless&pieces=8&weight=3.6+kg&thickness=6+cm&school=bath"
-    "&release=quick&texture=falls",
+    "full, and opened": "cut=shoulder_boneless&pieces=8&weight=3.6+kg&thickness=6+cm"
+    "&liquid-style=bath&release=quick&texture=falls",
     # sections that were not thawed: a frozen rack does not coil
     "sections from the freezer": "cut=back_ribs&pieces=1&weight=1+kg&thickness=2.2+cm"
     "&start=frozen&cut-as=sections:3&release=timed&minutes=10&finish=broiler",

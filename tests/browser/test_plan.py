@@ -30,28 +30,28 @@ LABELS = """() => [...document.querySelectorAll('[data-testid=trace], [data-test
   })"""
 SPREAD = [
     "/plan?cut=back_ribs&pieces=3&weight=3.0+kg&thickness=2.6+cm&pot=bass&release=timed&texture=falls",
-    "/plan?cut=back_ribs&pieces=2&weight=2.4+kg&thickness=2.3+cm&pot=bass&school=bath&release=timed",
+    "/plan?cut=back_ribs&pieces=2&weight=2.4+kg&thickness=2.3+cm&pot=bass&liquid-style=bath&release=timed",
     "/plan?cut=back_ribs&pieces=1&weight=1.1+kg&thickness=3+cm&sections=3",
-    "/plan?cut=back_ribs&pieces=2&weight=2.2+kg&thickness=3+cm&sections=3&school=bath"
+    "/plan?cut=back_ribs&pieces=2&weight=2.2+kg&thickness=3+cm&sections=3&liquid-style=bath"
     "&release=keep_warm",
     "/plan?cut=brisket_point&pieces=2&weight=2.4+kg&thickness=5.7+cm&release=timed&texture=chewy",
-    "/plan?cut=short_ribs_english&pieces=12&weight=1.9+kg&thickness=3.7+cm&school=bath&release=quick",
+    "/plan?cut=short_ribs_english&pieces=12&weight=1.9+kg&thickness=3.7+cm&liquid-style=bath&release=quick",
     "/plan?cut=short_ribs_english&pieces=22&weight=2.2+kg&thickness=4.5+cm&release=soak",
-    "/plan?cut=flanken&pieces=9&weight=1.7+kg&thickness=1.3+cm&school=steam&release=natural",
+    "/plan?cut=flanken&pieces=9&weight=1.7+kg&thickness=1.3+cm&liquid-style=steam&release=natural",
     "/plan?cut=wings&pieces=18&weight=1.1+kg&thickness=2.1+cm&pot=bass&release=quick&texture=chewy",
     "/plan?cut=wings&pieces=24&weight=1.8+kg&thickness=2.7+cm&rack=basket",
     "/plan?cut=shoulder_boneless&pieces=1&weight=3+kg&thickness=11.5+cm&texture=falls",
     "/plan?cut=shoulder_boneless&pieces=4&weight=1.8+kg&thickness=5+cm&rack=bed",
-    "/plan?cut=brisket_flat&pieces=1&weight=0.7+kg&thickness=4.7+cm&school=steam&release=timed",
+    "/plan?cut=brisket_flat&pieces=1&weight=0.7+kg&thickness=4.7+cm&liquid-style=steam&release=timed",
     "/plan?cut=brisket_flat&pieces=1&weight=0.7+kg&thickness=4.7+cm&start=frozen",
     "/plan?cut=back_ribs&pieces=4&weight=4+kg&thickness=2.6+cm&pot=tenor",
     "/plan?cut=brisket_flat&pieces=2&weight=1.3+kg&thickness=4.5+cm&also=back_ribs"
     "&also-pieces=3&also-weight=0.3+kg&also-thickness=2.5+cm&pot=bass",
-    "/plan?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm&school=bath"
+    "/plan?cut=brisket_flat&pieces=2&weight=1.4+kg&thickness=4.5+cm&liquid-style=bath"
     "&level=low&release=quick",
     "/plan?cut=rib_pieces&pieces=20&weight=1+kg&thickness=2.5+cm&pot=tenor&release=soak&minutes=60",
     "/plan?cut=picnic_bone_in&pieces=1&weight=2.6+kg&thickness=11+cm&pot=bass&texture=falls&rack=bed",
-    "/plan?cut=spare_ribs&pieces=1&weight=1.5+kg&thickness=3.5+cm&school=bath"
+    "/plan?cut=spare_ribs&pieces=1&weight=1.5+kg&thickness=3.5+cm&liquid-style=bath"
     "&release=keep_warm&minutes=90",
 ]
 TWO_RUNS = SPREAD[14:15]
@@ -252,7 +252,7 @@ def test_what_is_drawn_is_what_was_computed(page: Page) -> None:
     assert base - top == pytest.approx(scale * plan["liquid"]["level_m"], abs=0.01)
     most = float(page.get_by_test_id("line-most").get_attribute("data-y") or "nan")
     assert base - most == pytest.approx(scale * plan["pot"]["max_level_m"], abs=0.01)
-    spans, placed = plan["standing"]["section"], plan["standing"]["placed"]
+    spans, placed = plan["arrangement"]["section"], plan["arrangement"]["placed"]
     drawn = page.get_by_test_id("piece")
     assert drawn.count() == len(spans) == 2
     for index, span in enumerate(spans):
@@ -274,7 +274,7 @@ def test_what_is_drawn_is_what_was_computed(page: Page) -> None:
 def test_whole_plan_without_scrolling(page: Page) -> None:
     for path in (
         BRISKET,
-        "/plan?cut=back_ribs&pieces=2&weight=2+kg&thickness=3+cm&school=bath&release=quick",
+        "/plan?cut=back_ribs&pieces=2&weight=2+kg&thickness=3+cm&liquid-style=bath&release=quick",
     ):
         page.goto(path)
         expect(hold(page)).to_have_text(HOLD)

@@ -39,13 +39,14 @@ def test_quick_answer_is_the_plans() -> None:
 def test_every_alternative_is_the_plan_of_the_changed_request() -> None:
     found = by_kind(SMALL)
     for (kind, value), answer in found.items():
-        if kind in {"release", "school", "level"}:
+        if kind in {"release", "liquid_style", "level"}:
             change: dict[str, Any] = {kind: value}
             changed = replace(SMALL, **change)
             assert isinstance(answer, Answer)
             assert answer.hold_min == pytest.approx(make_plan(changed).hold_exact_min, abs=0.6)
     assert {kind for kind, _ in found} == {
-        "halved", "quartered", "frozen", "release", "texture", "school", "level", "lying", "pot",
+        "halved", "quartered", "frozen", "release", "texture", "liquid_style", "level", "lying",
+        "pot",
     }  # fmt: skip
 
 
@@ -68,12 +69,12 @@ def test_parts_that_lie_on_each_other_are_quicker_all_the_same() -> None:
 
 
 def test_other_ways_of_lying_that_fit_are_told() -> None:
-    sections = by_kind(cook_request(load("back_ribs", 1.1, 0.03, 4), school="steam"))
+    sections = by_kind(cook_request(load("back_ribs", 1.1, 0.03, 4), liquid_style="steam"))
     ways = {value for kind, value in sections if kind == "lying"}
     assert "stacked" in ways
     assert "coiled" not in ways  # sections do not bend round the wall
-    plan = make_plan(cook_request(load("back_ribs", 1.1, 0.03, 4), school="steam"))
-    assert plan.setup.standing.arrangement not in ways
+    plan = make_plan(cook_request(load("back_ribs", 1.1, 0.03, 4), liquid_style="steam"))
+    assert plan.setup.arrangement.kind not in ways
     stacked = sections["lying", "stacked"]
     assert isinstance(stacked, Answer)
     assert stacked.hold_min > plan.hold_min

@@ -21,7 +21,7 @@ from tests.core.kitchen import cook_request, load
 KITCHENS = 60
 SHARE, WITHIN = 0.80, 0.05
 LOADS: tuple[CookRequest, ...] = (
-    cook_request(load("back_ribs", 1.1, 0.03), school="steam", release="timed"),
+    cook_request(load("back_ribs", 1.1, 0.03), liquid_style="steam", release="timed"),
     cook_request(load("spare_ribs", 1.3, 0.035), texture="falls", pot="bass"),
     cook_request(load("brisket_flat", 1.4, 0.045, 2), texture="very"),
     cook_request(load("brisket_point", 1.5, 0.06), texture="very"),

@@ -25,7 +25,7 @@ BARE, BROILED = cook_plan(FLAT, "none"), cook_plan(FLAT, "broiler")
 FULL = cook_plan(
     make_plan(
         replace(
-            cook_request(load("back_ribs", 2.2, 0.028, 2), pot="bass", school="bath"),
+            cook_request(load("back_ribs", 2.2, 0.028, 2), pot="bass", liquid_style="bath"),
             release="quick",
         )
     )

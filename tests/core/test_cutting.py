@@ -192,7 +192,7 @@ def test_own_minutes_have_bounds() -> None:
         with pytest.raises(RequestError, match="720"):
             check_own(minutes, 0)
     wings = cook_request(
-        load("wings", 1.0, 0.027, 10), school="steam", release="quick", texture="holds"
+        load("wings", 1.0, 0.027, 10), liquid_style="steam", release="quick", texture="holds"
     )
     with pytest.raises(RequestError, match="unsafe_minutes"):
         make_plan(replace(wings, own_hold_min=0))

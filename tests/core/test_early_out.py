@@ -18,7 +18,7 @@ from tests.core.kitchen import cook_request, load
 
 THIN = load("back_ribs", 0.9, 0.02).pieces
 THICK = load("spare_ribs_trimmed", 1.1, 0.035).pieces
-BOTH = cook_request(Load(THIN + THICK), texture="tender", school="steam", release="timed")
+BOTH = cook_request(Load(THIN + THICK), texture="tender", liquid_style="steam", release="timed")
 
 
 def test_both_come_out_as_wished() -> None:
@@ -141,7 +141,9 @@ def test_poultry_takes_one_time_that_is_safe_for_all() -> None:
     """Published: USDA FSIS, poultry 165 °F in the thickest piece (from memory)."""
     unlike = load("wings", 0.6, 0.02, 8).pieces + load("wings", 0.9, 0.045, 6).pieces
     assert (
-        early_out(cook_request(Load(unlike), texture="chewy", school="steam", release="quick"))
+        early_out(
+            cook_request(Load(unlike), texture="chewy", liquid_style="steam", release="quick")
+        )
         is None
     )
 

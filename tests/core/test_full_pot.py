@@ -21,7 +21,7 @@ FULL, LOOSE = load("shoulder_boneless", 3.6, 0.06, 8), load("shoulder_boneless",
 
 
 def planned(of: Load, release: ReleaseMethod, wait_s: float | None = None) -> Plan:
-    return make_plan(cook_request(of, school="bath", release=release, wait_s=wait_s))
+    return make_plan(cook_request(of, liquid_style="bath", release=release, wait_s=wait_s))
 
 
 def waited_s(plan: Plan) -> float:
@@ -65,7 +65,7 @@ def test_the_caution_says_how_long() -> None:
 def test_a_stacked_load_is_one_run_in_the_schedule_as_in_the_plan() -> None:
     stacked = cook_request(load("shoulder_boneless", 3.6, 0.06, 8))
     plan = make_plan(stacked)
-    assert plan.setup.standing.layers > 1
+    assert plan.setup.arrangement.layers > 1
     runs = [
         block for block in dish_blocks(Dish("a", "Pulled", stacked)) if ":run" in block.block_id
     ]

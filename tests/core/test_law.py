@@ -118,7 +118,9 @@ def _more(rng: random.Random, asked: CookRequest) -> CookRequest:
         return replace(asked, later=(asked.load,))
     if turn < 0.2:
         unlike = load("back_ribs", 0.9, 0.02).pieces + load("spare_ribs_trimmed", 1.1, 0.035).pieces
-        return replace(asked, load=Load(unlike), texture_step=2.0, school="steam", thin_first=True)
+        return replace(
+            asked, load=Load(unlike), texture_step=2.0, liquid_style="steam", thin_first=True
+        )
     return asked
 
 

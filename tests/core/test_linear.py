@@ -36,7 +36,7 @@ def loads() -> list[CookRequest]:
                 load(cut.cut_id, rng.uniform(0.5, 2.2), rng.uniform(low, min(high, 0.1)),
                      rng.choice((1, 2, 4))),
                 pot=rng.choice(list(ready_pots())),
-                school=rng.choice(("steam", "short_braise", "bath")),
+                liquid_style=rng.choice(("steam", "short_braise", "bath")),
                 release=release_by,
                 altitude_m=rng.choice((0.0, 1150.0, 2500.0)),
                 boil_s=rng.choice((0.0, 0.0, 600.0)),
@@ -85,7 +85,7 @@ def test_a_pot_put_on_again_is_the_one_that_is_walked() -> None:
 def test_liquid_on_frozen_meat_is_walked() -> None:
     frozen = load("back_ribs", 0.8, 0.025, 4)
     pieces = tuple(replace(piece, start_temp_c=-18.0) for piece in frozen.pieces)
-    setup = resolve(cook_request(Load(pieces), school="steam", release="quick"))
+    setup = resolve(cook_request(Load(pieces), liquid_style="steam", release="quick"))
     search = Search(*cases_of(setup), setup.after)
     alike(search.up, stepped_come_up(search.cases, search.heat, np.zeros((6, 0))))
 

@@ -159,7 +159,7 @@ def test_lid_pin_and_panel_refuse_what_is_wrong() -> None:
 
 
 def test_a_full_pot_spits_when_it_is_vented_at_once() -> None:
-    full = replace(cook_request(load("back_ribs", 2.2, 0.028, 2), pot="bass", school="bath"))
+    full = replace(cook_request(load("back_ribs", 2.2, 0.028, 2), pot="bass", liquid_style="bath"))
     pot = started(full, 5)
     until(pot, "falling")
     pot.vent(on=True)

@@ -7,11 +7,11 @@ import pytest
 from hypothesis import given, reject
 from hypothesis import strategies as st
 
-from pneumachron.core.catalog.cuts import SCHOOLS, LiquidStyle, cut_by_id, cuts
+from pneumachron.core.catalog.cuts import LIQUID_STYLES, LiquidStyle, cut_by_id, cuts
 from pneumachron.core.catalog.pots import ready_pot, ready_pots
 from pneumachron.core.catalog.tables import read_rows
 from pneumachron.core.errors import OutOfRangeError, RequestError
-from pneumachron.core.planning.arrangement import stand
+from pneumachron.core.planning.arrangement import arrange
 from pneumachron.core.planning.liquid import fill, level_m, lowest_m3
 from pneumachron.core.planning.load import Load, make_piece
 from pneumachron.core.planning.request import resolve
@@ -107,27 +107,27 @@ def test_minimum_liquid(pot: str, cups: float) -> None:
 def test_short_braise(cut: str, pounds: float, thickness: float, count: int, cups: float) -> None:
     pot = ready_pot("tenor")
     pieces = load(cut, pounds * LB_KG, thickness, count)
-    filling = fill(pieces, pot, "short_braise", stand(pieces, pot, "short_braise"))
+    filling = fill(pieces, pot, "short_braise", arrange(pieces, pot, "short_braise"))
     assert filling.liquid_m3 == pytest.approx(cups * CUP_M3, abs=0.25 * CUP_M3 + 1e-9)
 
 
 @given(
     st.sampled_from(list(cuts())),
     st.sampled_from(list(ready_pots())),
-    st.sampled_from(SCHOOLS),
+    st.sampled_from(LIQUID_STYLES),
     st.tuples(st.floats(0.3, 3.5), st.floats(0.02, 0.1), st.integers(1, 6)),
 )
 def test_no_default_is_over_the_line_or_under_the_minimum(
-    cut: str, pot_id: str, school: LiquidStyle, sizes: tuple[float, float, int]
+    cut: str, pot_id: str, liquid_style: LiquidStyle, sizes: tuple[float, float, int]
 ) -> None:
     pot = ready_pot(pot_id)
     try:
         pieces = load(cut, *sizes)
-        filling = fill(pieces, pot, school, stand(pieces, pot, school))
+        filling = fill(pieces, pot, liquid_style, arrange(pieces, pot, liquid_style))
     except RequestError:
         reject()
     assert filling.fill_ratio <= pot.max_fill_ratio + 1e-9
-    assert filling.liquid_m3 >= lowest_m3(school, pot) - 1e-12
+    assert filling.liquid_m3 >= lowest_m3(liquid_style, pot) - 1e-12
     assert filling.level_m <= pot.inner_height_m
 
 
@@ -135,11 +135,11 @@ def test_level_is_a_volume() -> None:
     # closed form: water and what stands in it, in a cylinder
     pot = ready_pot("tenor")
     pieces = load("brisket_flat", 1.4, 0.045, 2)
-    standing = stand(pieces, pot, "bath")
-    deep = level_m(2e-3, pieces, pot, standing)
+    arrangement = arrange(pieces, pot, "bath")
+    deep = level_m(2e-3, pieces, pot, arrangement)
     assert deep * pot.floor_m2 == pytest.approx(2e-3 + pieces.volume_m3)
-    shallow = level_m(3e-4, pieces, pot, standing)
-    wet = pieces.volume_m3 * shallow / standing.meat_height_m
+    shallow = level_m(3e-4, pieces, pot, arrangement)
+    wet = pieces.volume_m3 * shallow / arrangement.meat_height_m
     assert shallow * pot.floor_m2 == pytest.approx(3e-4 + wet)
 
 
@@ -147,16 +147,16 @@ def test_what_does_not_fit_says_what_to_do() -> None:
     pot = ready_pot("treble")
     whole = load("brisket_flat", 2.5, 0.05)
     with pytest.raises(RequestError) as long:
-        stand(whole, pot, "short_braise")
+        arrange(whole, pot, "short_braise")
     assert long.value.code == "too_long"
     assert long.value.params["parts"]
     tall = load("back_ribs", 1.4, 0.025)
     with pytest.raises(RequestError) as high:
-        stand(tall, pot, "steam")
+        arrange(tall, pot, "steam")
     assert high.value.code == "too_tall"
     much = load("shoulder_boneless", 4.4, 0.07, 6)
     with pytest.raises(RequestError) as full:
-        resolve(cook_request(much, school="bath"))
+        resolve(cook_request(much, liquid_style="bath"))
     assert full.value.code == "too_full"
     assert full.value.params["batches"]
 
@@ -165,17 +165,17 @@ def test_what_does_not_fit_says_what_to_do() -> None:
 def test_own_amount_of_liquid(litres: float, code: str) -> None:
     pot = ready_pot("tenor")
     pieces = load("brisket_flat", 1.4, 0.045, 2)
-    standing = stand(pieces, pot, "bath")
+    arrangement = arrange(pieces, pot, "bath")
     with pytest.raises(RequestError) as caught:
-        fill(pieces, pot, "bath", standing, litres / 1000)
+        fill(pieces, pot, "bath", arrangement, litres / 1000)
     assert (caught.value.code, caught.value.field) == (code, "liquid")
-    assert fill(pieces, pot, "bath", standing, 0.001).liquid_m3 == 0.001
+    assert fill(pieces, pot, "bath", arrangement, 0.001).liquid_m3 == 0.001
 
 
 def test_long_racks_are_coiled_and_sections_are_not() -> None:
     pot = ready_pot("tenor")
-    assert stand(load("back_ribs", 1.1, 0.03), pot, "bath").coiled
-    assert not stand(load("back_ribs", 1.1, 0.03, 4), pot, "steam").coiled
+    assert arrange(load("back_ribs", 1.1, 0.03), pot, "bath").coiled
+    assert not arrange(load("back_ribs", 1.1, 0.03, 4), pot, "steam").coiled
 
 
 @pytest.mark.parametrize("name", ["cuts.csv", "pots.csv"])

@@ -18,18 +18,18 @@ from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.load import Load, make_piece
-from pneumachron.core.planning.lying import ARRANGEMENTS, Arrangement, Lying, Standing
+from pneumachron.core.planning.lying import ARRANGEMENT_KINDS, Arrangement, ArrangementKind, Lying
 from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import first_search
 from tests.core.kitchen import cook_request, load
 
 LOADS = 420
 LEAST_SHARE = 0.01
-SCHOOLS: tuple[LiquidStyle, ...] = ("steam", "short_braise", "bath")
+LIQUID_STYLES: tuple[LiquidStyle, ...] = ("steam", "short_braise", "bath")
 RELEASES: tuple[ReleaseMethod, ...] = ("natural", "timed", "quick")
 WITHIN, WITHIN_RIBS, WITHIN_MIN, WITHIN_BATH_MIN = 0.06, 0.08, 1.5, 2.0
 ACROSS = 0.10
-ON_REQUEST: dict[int, Arrangement] = {3: "layered", 7: "on_bed"}
+ON_REQUEST: dict[int, ArrangementKind] = {3: "layered", 7: "on_bed"}
 """Which of ten loads are asked to lie so."""
 
 
@@ -39,16 +39,16 @@ class Asked:
     kilos: float
     thick_m: float
     count: int
-    school: LiquidStyle
+    liquid_style: LiquidStyle
     release: ReleaseMethod
     pot: str
-    way: Arrangement | None
+    way: ArrangementKind | None
 
     def cook_request(self) -> CookRequest:
         wanted = cook_request(
             load(self.cut.cut_id, self.kilos, self.thick_m, self.count),
             pot=self.pot,
-            school=self.school,
+            liquid_style=self.liquid_style,
             release=self.release,
             texture=self.cut.default_texture,
         )
@@ -68,7 +68,7 @@ def asked() -> Iterator[Asked]:
             rng.uniform(0.4, 3.0),
             rng.uniform(0.9 * low, min(1.1 * high, 0.12)),
             rng.choice((1, 2, *many)),
-            rng.choice(SCHOOLS),
+            rng.choice(LIQUID_STYLES),
             rng.choice(RELEASES),
             rng.choice(list(ready_pots())),
             # the two ways with vegetables are only taken when asked for
@@ -76,15 +76,15 @@ def asked() -> Iterator[Asked]:
         )
 
 
-def cooked(wanted: CookRequest) -> tuple[float, Standing]:
+def cooked(wanted: CookRequest) -> tuple[float, Arrangement]:
     setup = resolve(wanted)
-    return float(first_search(setup).holds_s()[0]) / 60.0, setup.standing
+    return float(first_search(setup).holds_s()[0]) / 60.0, setup.arrangement
 
 
-def offered(wanted: CookRequest, there: Standing) -> bool:
+def offered(wanted: CookRequest, there: Arrangement) -> bool:
     """Whether the way on the other side can be chosen on this one."""
     try:
-        resolve(replace(wanted, rack=there.rack, lying=Lying(there.arrangement)))
+        resolve(replace(wanted, rack=there.rack, lying=Lying(there.kind)))
     except RequestError:
         return False
     return True
@@ -98,7 +98,7 @@ def test_a_millimetre_or_twenty_grams() -> None:
             before, here = cooked(item.cook_request())
         except RequestError:
             continue
-        met.update((item.cut.cut_id, here.arrangement, item.release, "loads"))
+        met.update((item.cut.cut_id, here.kind, item.release, "loads"))
         for change in (
             replace(item, thick_m=item.thick_m + 0.001),
             replace(item, kilos=item.kilos + 0.02),
@@ -109,8 +109,8 @@ def test_a_millimetre_or_twenty_grams() -> None:
                 continue
             moved = abs(after - before)
             share = moved / max(min(after, before), 1e-9)
-            same = (here.arrangement, here.rack) == (there.arrangement, there.rack)
-            most_min = WITHIN_BATH_MIN if item.school == "bath" else WITHIN_MIN
+            same = (here.kind, here.rack) == (there.kind, there.rack)
+            most_min = WITHIN_BATH_MIN if item.liquid_style == "bath" else WITHIN_MIN
             most = WITHIN_RIBS if item.cut.family == "ribs" else WITHIN
             if moved <= most_min or share <= (most if same else ACROSS):
                 continue
@@ -118,11 +118,11 @@ def test_a_millimetre_or_twenty_grams() -> None:
                 offered(item.cook_request(), there) or offered(change.cook_request(), here)
             ):
                 continue
-            bad.append(f"{item} {here.arrangement} {before:.1f}, {there.arrangement} {after:.1f}")
+            bad.append(f"{item} {here.kind} {before:.1f}, {there.kind} {after:.1f}")
     assert bad == []
     loads = met["loads"]
     assert loads > 0.5 * LOADS
-    ways = set(ARRANGEMENTS) - {"leaning"}  # so rare that it is tested by itself
+    ways = set(ARRANGEMENT_KINDS) - {"leaning"}  # so rare that it is tested by itself
     for name in {*cuts(), *ways, *RELEASES}:
         assert met[name] >= LEAST_SHARE * loads, (name, met[name], loads)
 
@@ -147,8 +147,8 @@ def test_thicker_is_never_quicker(cut: str) -> None:
         wanted = cook_request(
             Load((piece,) * 2), texture=TEXTURES[2], liquid_m3=4e-4, release="natural"
         )
-        minutes, standing = cooked(wanted)
-        holds.append((standing.arrangement, minutes))
+        minutes, arrangement = cooked(wanted)
+        holds.append((arrangement.kind, minutes))
     for (way, thinner), (next_way, thicker) in pairwise(holds):
         assert way != next_way or thicker >= thinner - 0.1, holds
 
@@ -161,7 +161,9 @@ def test_what_used_to_jump() -> None:
     ]
     assert max(flat) / min(flat) < 1.05
     ribs = [
-        cooked(cook_request(load("back_ribs", 1.8, thick, 4), school="steam", release="timed"))[0]
+        cooked(
+            cook_request(load("back_ribs", 1.8, thick, 4), liquid_style="steam", release="timed")
+        )[0]
         for thick in (0.022, 0.023, 0.024, 0.025, 0.026)
     ]
     for thinner, thicker in pairwise(ribs):
@@ -185,21 +187,21 @@ def test_what_used_to_jump() -> None:
         ("back_ribs", 2.0, None, 8),
     ],
 )
-@pytest.mark.parametrize("school", ["steam", "short_braise"])
+@pytest.mark.parametrize("liquid_style", ["steam", "short_braise"])
 def test_ordinary_meat_fits(
-    cut: str, kilos: float, thick_m: float | None, count: int, school: LiquidStyle
+    cut: str, kilos: float, thick_m: float | None, count: int, liquid_style: LiquidStyle
 ) -> None:
     """Common practice: all of these are cooked in a 5.7 l pot."""
-    standing = resolve(
-        cook_request(load(cut, kilos, thick_m, count), school=school, release=None)
-    ).standing
-    assert len(standing.placed) == count
+    arrangement = resolve(
+        cook_request(load(cut, kilos, thick_m, count), liquid_style=liquid_style, release=None)
+    ).arrangement
+    assert len(arrangement.placed) == count
 
 
 def test_sections_that_are_too_high_lean() -> None:
     tall = load("back_ribs", 2.0, 0.03, 8)
-    standing = resolve(cook_request(tall, school="steam")).standing
-    assert standing.arrangement == "leaning"
-    upright = standing.meat_height_m
+    arrangement = resolve(cook_request(tall, liquid_style="steam")).arrangement
+    assert arrangement.kind == "leaning"
+    upright = arrangement.meat_height_m
     assert upright < max(piece.length_m for piece in tall.pieces)
-    assert standing.covered.wide == (0.0, 0.0)
+    assert arrangement.covered.wide == (0.0, 0.0)

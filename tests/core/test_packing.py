@@ -14,11 +14,11 @@ from pneumachron.core.catalog.pots import Pot, ready_pot, ready_pots
 from pneumachron.core.catalog.racks import RACK_KINDS, Rack, racks
 from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.packing import Footprint, pack_coils, pack_rows
-from pneumachron.core.planning.arrangement import stand
+from pneumachron.core.planning.arrangement import arrange
 from pneumachron.core.planning.batches import batches, deal
 from pneumachron.core.planning.liquid import fill
 from pneumachron.core.planning.load import Load
-from pneumachron.core.planning.lying import Lying, Standing
+from pneumachron.core.planning.lying import Arrangement, Lying
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.request import resolve
 from tests.core.kitchen import cook_request, load
@@ -29,15 +29,15 @@ SLIVER_M2 = 2e-7
 """Two tenths of a square millimetre: edges are polygons, not curves."""
 
 
-def assert_lies(standing: Standing, pot: Pot) -> None:
+def assert_lies(arrangement: Arrangement, pot: Pot) -> None:
     """Nothing overlaps at one height, and nothing leaves the pot."""
-    radius = pot.inner_diameter_m / 2 - standing.rack_kind.inset_m
+    radius = pot.inner_diameter_m / 2 - arrangement.rack_kind.inset_m
     floor = Point(0, 0).buffer(radius * 1.0005, 128)
-    shapes = [(Polygon(item.outline_m), item) for item in standing.placed]
+    shapes = [(Polygon(item.outline_m), item) for item in arrangement.placed]
     for shape, item in shapes:
         assert shape.is_valid
         assert shape.difference(floor).area < SLIVER_M2
-        assert standing.rack_height_m + item.bottom_m >= 0
+        assert arrangement.rack_height_m + item.bottom_m >= 0
     for (one, low), (other, high) in combinations(shapes, 2):
         apart = (
             low.bottom_m + low.height_m <= high.bottom_m + 1e-9
@@ -48,7 +48,7 @@ def assert_lies(standing: Standing, pot: Pot) -> None:
 
 # common practice: these cooks go into their 22 cm pot
 @pytest.mark.parametrize(
-    ("case", "arrangement"),
+    ("case", "kind"),
     [
         (P1, "side_by_side"),
         (P4, "side_by_side"),
@@ -61,12 +61,12 @@ def assert_lies(standing: Standing, pot: Pot) -> None:
     ],
     ids=lambda value: value.name[:4] if isinstance(value, Case) else value,
 )
-def test_practice_packs(case: Case, arrangement: str) -> None:
+def test_practice_packs(case: Case, kind: str) -> None:
     wanted = case.cook_request()
-    standing = resolve(wanted).standing
-    assert standing.arrangement == arrangement
-    assert standing.layers == 1
-    assert_lies(standing, wanted.pot)
+    arrangement = resolve(wanted).arrangement
+    assert arrangement.kind == kind
+    assert arrangement.layers == 1
+    assert_lies(arrangement, wanted.pot)
 
 
 def test_sharp_halves_would_not_go_and_soft_ones_do() -> None:
@@ -108,28 +108,28 @@ def test_no_arrangement_overlaps_or_leaves_the_pot(
 ) -> None:
     pot = ready_pot(pot_id)
     try:
-        standing = stand(load(cut, *sizes), pot, "steam", rack)
+        arrangement = arrange(load(cut, *sizes), pot, "steam", rack)
     except RequestError:
         reject()
-    assert len(standing.placed) == sizes[2]
-    assert_lies(standing, pot)
+    assert len(arrangement.placed) == sizes[2]
+    assert_lies(arrangement, pot)
     room = pot.inner_height_m - 0.025
-    assert standing.top_m <= room * 1.1 + 1e-9
-    line, spans = standing.section(pot)
+    assert arrangement.top_m <= room * 1.1 + 1e-9
+    line, spans = arrangement.section(pot)
     for index, left, right in spans:
         middle = Point((left + right) / 2, line)
-        assert Polygon(standing.placed[index].outline_m).buffer(1e-6).contains(middle)
+        assert Polygon(arrangement.placed[index].outline_m).buffer(1e-6).contains(middle)
     assert spans
 
 
 def test_unlike_pieces_lie_together() -> None:
     rack = load("back_ribs", 1.1, 0.03).pieces[0]
     flat = load("brisket_flat", 0.25, 0.04).pieces[0]
-    mixed = stand(Load((rack, flat)), TENOR, "steam")
-    assert mixed.arrangement == "coiled"
+    mixed = arrange(Load((rack, flat)), TENOR, "steam")
+    assert mixed.kind == "coiled"
     assert_lies(mixed, TENOR)
     sizes = [load("brisket_flat", kg, 0.04).pieces[0] for kg in (0.4, 0.3, 0.2, 0.2)]
-    assert_lies(stand(Load(tuple(sizes)), TENOR, "short_braise"), TENOR)
+    assert_lies(arrange(Load(tuple(sizes)), TENOR, "short_braise"), TENOR)
 
 
 def test_stacked_pieces_are_named_and_cost_their_time() -> None:
@@ -139,18 +139,18 @@ def test_stacked_pieces_are_named_and_cost_their_time() -> None:
     stack = make_plan(
         replace(cook_request(load("brisket_flat", 1.2, 0.04, 2)), lying=Lying("stacked"))
     )
-    assert stack.setup.standing.arrangement == "stacked"
+    assert stack.setup.arrangement.kind == "stacked"
     assert 1.15 < stack.hold_exact_min / side.hold_exact_min < 1.6
     assert "not_one_layer" in {caution.code for caution in stack.cautions}
     assert {"stacked"} <= {reason.fact for reason in stack.reasons}
 
 
 def test_blocks_cross_and_small_pieces_heap() -> None:
-    blocks = stand(load("short_ribs_english", 2.2, 0.045, 22), TENOR, "short_braise")
-    assert blocks.arrangement == "criss_cross"
+    blocks = arrange(load("short_ribs_english", 2.2, 0.045, 22), TENOR, "short_braise")
+    assert blocks.kind == "criss_cross"
     assert_lies(blocks, TENOR)
-    wings = stand(load("wings", 2.0, 0.027, 30), TENOR, "steam", "basket")
-    assert wings.arrangement == "heap"
+    wings = arrange(load("wings", 2.0, 0.027, 30), TENOR, "steam", "basket")
+    assert wings.kind == "heap"
     assert_lies(wings, TENOR)
 
 
@@ -158,10 +158,10 @@ def test_blocks_cross_and_small_pieces_heap() -> None:
 def test_every_rack(rack: Rack) -> None:
     kind = racks()[rack]
     pieces = load("brisket_flat", 0.9, 0.04, 2)
-    standing = stand(pieces, TENOR, "steam", kind.rack)
-    assert standing.rack_height_m == kind.height_m
-    assert_lies(standing, TENOR)
-    filling = fill(pieces, TENOR, "steam", standing)
+    arrangement = arrange(pieces, TENOR, "steam", kind.rack)
+    assert arrangement.rack_height_m == kind.height_m
+    assert_lies(arrangement, TENOR)
+    filling = fill(pieces, TENOR, "steam", arrangement)
     # closed form: rack and bed count as solids
     assert filling.solids_m3 == pytest.approx(pieces.volume_m3 + kind.volume_m3(TENOR))
     assert (filling.bed_m3 > 0) == (rack == "bed")
@@ -179,7 +179,7 @@ def test_every_rack(rack: Rack) -> None:
 def test_batches_are_even_and_never_fuller(
     cut: str, kg: float, thickness: float, count: int
 ) -> None:
-    whole = cook_request(load(cut, kg, thickness, count), school="short_braise")
+    whole = cook_request(load(cut, kg, thickness, count), liquid_style="short_braise")
     runs = batches(whole)
     assert len(runs) > 1
     assert sum(len(run.load.pieces) for run in runs) == count
@@ -203,8 +203,8 @@ def test_a_piece_too_long_by_itself_is_no_matter_of_runs() -> None:
     assert caught.value.code == "too_long"
 
 
-@pytest.mark.parametrize("school", ["steam", "lean", "short_braise", "bath"])
-def test_room_is_checked_before_lying(school: LiquidStyle) -> None:
+@pytest.mark.parametrize("liquid_style", ["steam", "lean", "short_braise", "bath"])
+def test_room_is_checked_before_lying(liquid_style: LiquidStyle) -> None:
     with pytest.raises(RequestError) as caught:
-        resolve(cook_request(load("shoulder_boneless", 6.0, 0.07, 6), school=school))
+        resolve(cook_request(load("shoulder_boneless", 6.0, 0.07, 6), liquid_style=liquid_style))
     assert caught.value.code == "too_full"

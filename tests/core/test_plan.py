@@ -8,8 +8,8 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS, LiquidStyle, ReleaseMethod
-from pneumachron.core.catalog.racks import SCHOOL_RACKS
+from pneumachron.core.catalog.cuts import LIQUID_STYLES, RELEASE_METHODS, LiquidStyle, ReleaseMethod
+from pneumachron.core.catalog.racks import USUAL_RACKS
 from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.load import Load
@@ -94,9 +94,11 @@ def test_extension_rule_for_altitude() -> None:
 
 
 def test_membrane_asks_for_more() -> None:
-    off = hold(cook_request(load("back_ribs", 1.1, 0.03), school="steam", release="timed"))
+    off = hold(cook_request(load("back_ribs", 1.1, 0.03), liquid_style="steam", release="timed"))
     on = hold(
-        cook_request(load("back_ribs", 1.1, 0.03, membrane=True), school="steam", release="timed")
+        cook_request(
+            load("back_ribs", 1.1, 0.03, membrane=True), liquid_style="steam", release="timed"
+        )
     )
     assert on > off + 3
 
@@ -150,11 +152,11 @@ def test_tasks_are_a_chain_as_long_as_the_run(release: ReleaseMethod) -> None:
     assert run_s == pytest.approx(plan.lid_on_to_open_s)
 
 
-@pytest.mark.parametrize("school", SCHOOLS)
+@pytest.mark.parametrize("liquid_style", LIQUID_STYLES)
 @pytest.mark.parametrize("level", LEVELS)
-def test_every_school_and_level(school: LiquidStyle, level: Level) -> None:
-    plan = make_plan(replace(cook_request(BASE, school=school), level=level))
-    assert plan.setup.standing.rack == SCHOOL_RACKS[school]
+def test_every_school_and_level(liquid_style: LiquidStyle, level: Level) -> None:
+    plan = make_plan(replace(cook_request(BASE, liquid_style=liquid_style), level=level))
+    assert plan.setup.arrangement.rack == USUAL_RACKS[liquid_style]
     assert plan.gauge_pa == {"high": 75e3, "low": 40e3}[level]
     assert plan.hold_min > 0
 
@@ -199,7 +201,7 @@ def test_cautions_stand_where_they_bite() -> None:
     assert "juice_loss" not in codes(cook_request(BASE))
     assert "unusual_thickness" in codes(cook_request(load("brisket_flat", 2.8, 0.09, 2)))
     full = load("back_ribs", 2.4, 0.03, 2)
-    assert "full_pot_spits" in codes(cook_request(full, school="bath", release="quick"))
+    assert "full_pot_spits" in codes(cook_request(full, liquid_style="bath", release="quick"))
     assert "not_one_layer" in codes(cook_request(load("brisket_flat", 2.4, 0.03, 4)))
     assert "thin_liquid" in codes(cook_request(BASE, liquid_m3=2.4e-4))
     short_program = replace(

@@ -46,7 +46,7 @@ def cook_requests() -> list[CookRequest]:
         for place, release in enumerate(RELEASE_METHODS):
             turn = number + place
             base = cook_request(
-                load(cut.cut_id, mass_kg, thick, 1), pot="bass", school="short_braise"
+                load(cut.cut_id, mass_kg, thick, 1), pot="bass", liquid_style="short_braise"
             )
             found.append(
                 replace(
@@ -141,7 +141,7 @@ def test_made_ahead_is_cold_before_the_night_and_keeps_its_finish(
 @pytest.mark.parametrize("ahead", ["today", "day_before"])
 @pytest.mark.parametrize("finish", FINISHES)
 def test_what_has_to_be_hot_is_switched_on_in_time(finish: FinishKind, ahead: Ahead) -> None:
-    asked = cook_request(load("back_ribs", 1.2, 0.028, 1), pot="bass", school="steam")
+    asked = cook_request(load("back_ribs", 1.2, 0.028, 1), pot="bass", liquid_style="steam")
     dish = Dish("a", "Supper", asked, finish=finish, ahead=ahead)
     day = schedule(dish_blocks(dish))
     assert day.clashes == ()
@@ -219,7 +219,7 @@ def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
 
 def two_batches() -> CookPlan:
     """Four racks, two at a time."""
-    four = cook_request(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None)
+    four = cook_request(load("back_ribs", 4.0, 0.026, 4), liquid_style="steam", release=None)
     pieces = four.load.pieces
     batched = replace(four, load=replace(four.load, pieces=pieces[:2]),
                       later=(replace(four.load, pieces=pieces[2:]),))  # fmt: skip

@@ -68,8 +68,10 @@ def test_altitude_and_the_published_rule() -> None:
 def test_texture_and_membrane() -> None:
     softer = hold(replace(WANTED, texture_step=3.0)) - hold(WANTED)
     assert facts(WANTED)["hold", "texture"].effect == pytest.approx(softer, abs=0.3)
-    on = cook_request(load("back_ribs", 1.1, 0.03, membrane=True), school="steam", release="timed")
-    off = cook_request(load("back_ribs", 1.1, 0.03), school="steam", release="timed")
+    on = cook_request(
+        load("back_ribs", 1.1, 0.03, membrane=True), liquid_style="steam", release="timed"
+    )
+    off = cook_request(load("back_ribs", 1.1, 0.03), liquid_style="steam", release="timed")
     assert ("hold", "membrane") in facts(on)
     assert ("hold", "membrane") not in facts(off)
     # the membrane asks for one step, so it adds what one step adds without it
@@ -82,7 +84,7 @@ def test_warming_and_what_comes_after() -> None:
     start_s = plan.phases[1].start_s
     # the same pot, with the meat on a grid of its own
     piece = WANTED.load.pieces[0]
-    meat = LiveMeat(piece, 1, plan.setup.standing.covered)
+    meat = LiveMeat(piece, 1, plan.setup.arrangement.covered)
     clock_s = 0.0
     while meat.reading_c < 70.0:
         clock_s += 5.0
@@ -108,11 +110,11 @@ def test_frozen_and_stacked() -> None:
 
 def test_liquid() -> None:
     found = facts(WANTED)
-    assert found["liquid", "school"].effect == pytest.approx(0.0)
+    assert found["liquid", "style"].effect == pytest.approx(0.0)
     own = facts(replace(WANTED, liquid_m3=5e-4))
     plan = make_plan(WANTED)
-    poured = 5e-4 - plan.setup.filling.school_m3
-    assert own["liquid", "school"].effect == pytest.approx(poured)
+    poured = 5e-4 - plan.setup.filling.usual_m3
+    assert own["liquid", "style"].effect == pytest.approx(poured)
     minimum = own["liquid", "minimum"]
     assert minimum.value == pytest.approx(CUP_M3, abs=1e-7)
     assert minimum.effect == pytest.approx(5e-4 - minimum.value)
@@ -130,7 +132,7 @@ def test_rack(rack: Rack) -> None:
     reason = next(reason for reason in plan.reasons if reason.about == "rack")
     assert reason.fact == rack
     setup = plan.setup
-    assert reason.effect == pytest.approx(setup.standing.rack_height_m - setup.filling.level_m)
+    assert reason.effect == pytest.approx(setup.arrangement.rack_height_m - setup.filling.level_m)
     assert (float(reason.params["bed_kg"]) > 0) == (rack == "bed")
 
 
@@ -144,7 +146,7 @@ def test_arrangement_and_release() -> None:
     usual = facts(replace(WANTED, release=None))["release", "natural"]
     assert usual.params["why"] == "natural"
     assert facts(replace(WANTED, release="quick"))["release", "quick"].params["why"] == "chosen"
-    full = cook_request(load("back_ribs", 2.3, 0.03, 2), school="bath", release=None)
+    full = cook_request(load("back_ribs", 2.3, 0.03, 2), liquid_style="bath", release=None)
     assert facts(full)["release", "timed"].effect == 900.0
 
 

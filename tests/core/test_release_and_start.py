@@ -216,18 +216,20 @@ def test_sauce_counts_by_what_it_is() -> None:
 
 def test_what_foams_fills_to_half() -> None:
     pieces = load("back_ribs", 2.2, 0.03, 2)
-    foaming = resolve(replace(cook_request(pieces, school="bath"), foams=True))
+    foaming = resolve(replace(cook_request(pieces, liquid_style="bath"), foams=True))
     assert foaming.filling.fill_ratio <= 0.5 + 1e-9
     assert foaming.filling.max_volume_m3 == pytest.approx(0.5 * 0.0057)
-    assert resolve(cook_request(pieces, school="bath")).filling.fill_ratio > 0.5
+    assert resolve(cook_request(pieces, liquid_style="bath")).filling.fill_ratio > 0.5
 
 
 def test_lean_goes_below_the_minimum_only_when_asked() -> None:
-    plan = make_plan(cook_request(load("back_ribs", 1.1, 0.03, 4), school="lean", release="timed"))
+    plan = make_plan(
+        cook_request(load("back_ribs", 1.1, 0.03, 4), liquid_style="lean", release="timed")
+    )
     assert plan.setup.filling.liquid_m3 == pytest.approx(CUP_M3 / 2, abs=1e-6)
     assert "lean_liquid" in {caution.code for caution in plan.cautions}
     with pytest.raises(RequestError, match="minimum"):
-        make_plan(cook_request(BASE, school="steam", liquid_m3=CUP_M3 / 2))
+        make_plan(cook_request(BASE, liquid_style="steam", liquid_m3=CUP_M3 / 2))
 
 
 def test_water_is_conserved() -> None:

@@ -47,7 +47,7 @@ def test_poultry_has_its_own_pairs(celsius: float, seconds: float) -> None:
 
 def test_a_delayed_start_has_a_limit() -> None:
     """Published: USDA, two hours in the zone (from memory); the middle leaves it last."""
-    thin = make_plan(cook_request(load("back_ribs", 1.0, 0.025), school="steam"))
+    thin = make_plan(cook_request(load("back_ribs", 1.0, 0.025), liquid_style="steam"))
     thick = make_plan(cook_request(load("shoulder_boneless", 3.0, 0.12), texture="falls"))
     delays = [plan.outcomes[0].safety.longest_delay_s / 60.0 for plan in (thin, thick)]
     assert 80.0 < delays[0] < 120.0
@@ -89,7 +89,10 @@ def test_poultry_is_safe_in_the_thickest_piece_whatever_is_wished() -> None:
     for thick in (0.02, 0.027, 0.035):
         for release in releases:
             wanted = cook_request(
-                load("wings", 0.9, thick, 12), texture="chewy", school="steam", release=release
+                load("wings", 0.9, thick, 12),
+                texture="chewy",
+                liquid_style="steam",
+                release=release,
             )
             plan = make_plan(wanted)
             piece = wanted.load.pieces[0].with_thickness(exp(1.2816 * 0.08))
@@ -119,7 +122,7 @@ def test_frozen_pieces_that_touch_are_judged_together() -> None:
     # nor does a frozen flat fold
     with pytest.raises(RequestError):
         make_plan(cook_request(load("brisket_flat", 1.4, 0.03, start_c=-18.0)))
-    rack = cook_request(load("back_ribs", 1.3, 0.028, start_c=-18.0), school="steam")
+    rack = cook_request(load("back_ribs", 1.3, 0.028, start_c=-18.0), liquid_style="steam")
     with pytest.raises(RequestError) as caught:
         make_plan(rack)
     assert caught.value.code == "frozen_stiff"
@@ -137,7 +140,7 @@ def test_a_thick_roast_that_stood_warm_is_thrown_away() -> None:
 def test_wings_that_are_kept_warm_were_hot_enough_before() -> None:
     """They are cooler when the lid comes off, and need no more minutes for it."""
     wanted = cook_request(
-        load("wings", 0.375, None, 2), school="steam", release="keep_warm", altitude_m=1150.0
+        load("wings", 0.375, None, 2), liquid_style="steam", release="keep_warm", altitude_m=1150.0
     )
     for pot_c in (None, 80.0):
         plan = make_plan(replace(wanted, pot_start_c=pot_c))

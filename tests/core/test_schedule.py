@@ -231,7 +231,9 @@ def test_bounds() -> None:
 
 def test_batches_follow_each_other_and_the_pot_is_still_hot() -> None:
     big = Dish(
-        "x", "Feast", cook_request(load("back_ribs", 4.0, 0.026, 4), school="steam", release=None)
+        "x",
+        "Feast",
+        cook_request(load("back_ribs", 4.0, 0.026, 4), liquid_style="steam", release=None),
     )
     runs = [item for item in dish_blocks(big) if ":run" in item.block_id]
     assert len(runs) == 2

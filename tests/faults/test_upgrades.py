@@ -52,7 +52,8 @@ def at_revision(folder: Path, revision: str) -> None:
         "pot": {"id": "pot", "household_id": "home", "name": "Old pot", "created_at": when,
                 **numbers},
         "plan": {"id": "plan", "household_id": "home", "name": "Old plan", "inputs_version": 1,
-                 "inputs": "{}", "results_version": 1, "results": "{}", "engine_version": "1",
+                 "inputs": '{"school": "bath"}', "results_version": 1, "results": "{}",
+                 "engine_version": "1",
                  "created_at": when, "updated_at": when},
     }  # fmt: skip
     with sqlite3.connect(folder / FILE_NAME) as plain:
@@ -102,6 +103,7 @@ def old_data(database: Database) -> None:
         for table, name in (("household", "Old kitchen"), ("person", "Ada"), ("pot", "Old pot"),
                             ("plan", "Old plan")):  # fmt: skip
             assert connection.scalar(text(f"SELECT name FROM {table}")) == name
+        assert connection.scalar(text("SELECT inputs FROM plan")) == '{"liquid_style": "bath"}'
 
 
 def stands_at(folder: Path) -> str:

@@ -520,7 +520,7 @@ def test_what_was_added_can_be_crossed_out() -> None:
     assert lean.overruled
     assert "minimum" in sentence(lean.caution)
     # common practice: lean is half of the pot's minimum, and stands on the sheet as such
-    assert plain.plan.setup.request.school == "lean"
+    assert plain.plan.setup.request.liquid_style == "lean"
     assert plain.plan.setup.filling.liquid_m3 < KITCHEN.pot.min_liquid_m3
 
 

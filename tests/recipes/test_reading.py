@@ -214,7 +214,7 @@ SPANS = st.none() | st.integers(60, 86_400).map(float)
         notes=LINES.map(tuple),
         plan=st.none()
         | st.dictionaries(
-            st.sampled_from(["hold_min", "cut", "liquid_m3", "school"]),
+            st.sampled_from(["hold_min", "cut", "liquid_m3", "liquid_style"]),
             st.integers(0, 500) | st.floats(0, 1) | st.sampled_from(["steam", "bath"]),
             min_size=1,
         ),

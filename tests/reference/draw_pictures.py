@@ -45,7 +45,7 @@ def thickness() -> None:
     """Cook time over thickness for each family, with what practice states of it."""
     figure = Figure(figsize=(9.0, 6.4), layout="constrained")
     panels = np.ravel(figure.subplots(2, 2))
-    for (family, cut_id, kilos, school), axes in zip(FAMILIES, panels, strict=True):
+    for (family, cut_id, kilos, liquid_style), axes in zip(FAMILIES, panels, strict=True):
         cut = cut_by_id(cut_id)
         low, high = cut.usual_thickness_m
         centimetres, minutes = [], []
@@ -53,7 +53,7 @@ def thickness() -> None:
             try:
                 plan = make_plan(
                     cook_request(load(cut_id, kilos, float(thick)), texture=cut.default_texture,
-                         school=school)
+                         liquid_style=liquid_style)
                 )  # fmt: skip
             except RequestError:
                 continue

@@ -23,7 +23,7 @@ class Case:
     pieces: Load
     span: tuple[float, float]
     step: float
-    school: LiquidStyle
+    liquid_style: LiquidStyle
     release: ReleaseMethod
     liquid_cups: float
     fitted: bool = True
@@ -52,7 +52,7 @@ class Case:
         return cook_request(
             self.pieces,
             texture_step=self.step,
-            school=self.school,
+            liquid_style=self.liquid_style,
             release=self.release,
             liquid_m3=self.liquid_cups * CUP_M3,
             min_liquid_m3=self.min_liquid_cups * CUP_M3,

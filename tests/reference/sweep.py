@@ -48,14 +48,14 @@ def holds(cut: Cut, kilos: float, count: int) -> Iterator[tuple[float, str, floa
             wanted = cook_request(
                 load(cut.cut_id, kilos, thick, count),
                 texture=cut.default_texture,
-                school=cut.default_school,
+                liquid_style=cut.default_liquid_style,
                 release=cut.default_release,
             )
             setup = resolve(wanted)
             hold_min = float(first_search(setup).holds_s()[0]) / 60.0
         except RequestError:
             continue  # no such piece, or it does not fit
-        yield thick, f"{setup.standing.arrangement}, {setup.standing.rack}", hold_min
+        yield thick, f"{setup.arrangement.kind}, {setup.arrangement.rack}", hold_min
 
 
 def steps(cut: Cut) -> list[Step]:

@@ -44,7 +44,7 @@ CASES = {
     ),
     "rack, timed": (
         cook_request(
-            load("back_ribs", 1.1, 0.03), school="bath", release="timed", altitude_m=1150.0
+            load("back_ribs", 1.1, 0.03), liquid_style="bath", release="timed", altitude_m=1150.0
         ),
         20,
     ),

@@ -113,7 +113,7 @@ def test_vent() -> None:
     )
     assert minutes(litre, "venting") == pytest.approx(4, abs=1.2)
     # nearly full, vented at once: about 9 min
-    full = cook_request(load("back_ribs", 5 * LB_KG, 0.03, 2), school="bath", release="quick")
+    full = cook_request(load("back_ribs", 5 * LB_KG, 0.03, 2), liquid_style="bath", release="quick")
     assert vented_at_once_min(full) == pytest.approx(9, abs=3)
     # after a calm quarter of an hour there is less to let out
     assert minutes(make_plan(full), "waiting") == pytest.approx(12)

@@ -174,7 +174,9 @@ def vents() -> list[str]:
         ("a litre", cook_request(little, liquid_m3=1.0e-3, release="quick"), "4"),
         (
             "nearly full, vented in pulses",
-            cook_request(load("back_ribs", 5 * LB_KG, 0.03, 2), school="bath", release="quick"),
+            cook_request(
+                load("back_ribs", 5 * LB_KG, 0.03, 2), liquid_style="bath", release="quick"
+            ),
             "9",
         ),
     )

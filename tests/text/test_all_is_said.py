@@ -6,14 +6,14 @@ from typing import Any
 
 import pytest
 
-from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS, cuts
+from pneumachron.core.catalog.cuts import LIQUID_STYLES, RELEASE_METHODS, cuts
 from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.core.catalog.racks import RACK_KINDS
 from pneumachron.core.errors import RequestError
 from pneumachron.core.message import Message
 from pneumachron.core.planning.finish import FINISHES
 from pneumachron.core.planning.load import Load, make_piece
-from pneumachron.core.planning.lying import ARRANGEMENTS, Lying
+from pneumachron.core.planning.lying import ARRANGEMENT_KINDS, Lying
 from pneumachron.core.planning.plan import Plan, make_plan
 from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.procedure.choices import Ahead, Extra
@@ -59,12 +59,12 @@ def cook_requests() -> Iterator[CookRequest]:
     ):  # fmt: skip
         piece = make_piece(cuts()[cut], mass_kg=kg, thickness_m=thick, start_temp_c=4)
         yield replace(flat, load=Load((piece,) * count))
-    for school in SCHOOLS:
-        yield replace(flat, school=school, foams=True)
+    for liquid_style in LIQUID_STYLES:
+        yield replace(flat, liquid_style=liquid_style, foams=True)
     for rack in RACK_KINDS:
         yield replace(flat, rack=rack)
     for cut in ("wings", "back_ribs", "short_ribs_english", "brisket_flat"):
-        for way in ARRANGEMENTS:
+        for way in ARRANGEMENT_KINDS:
             yield replace(flat, load=Load(usual(cut).pieces * 2), lying=Lying(way))
 
 
@@ -81,7 +81,7 @@ def plans() -> list[Plan]:
         for error in refused
         for reader in EVERYBODY
     )
-    assert {plan.setup.standing.arrangement for plan in found} >= set(ARRANGEMENTS) - {
+    assert {plan.setup.arrangement.kind for plan in found} >= set(ARRANGEMENT_KINDS) - {
         "on_bed", "on_end",
     }  # fmt: skip
     return found

@@ -211,5 +211,5 @@ def test_the_table_of_cuts_holds_no_words_for_people() -> None:
     # names, looks and places to measure stand in the catalogs, and only there
     quantities = {row.quantity for row in read_rows("cuts.csv") if row.unit == WORD_UNIT}
     assert quantities == {
-        "like", "kind", "family", "default_texture", "default_release", "default_school"
+        "like", "kind", "family", "default_texture", "default_release", "default_liquid_style"
     }  # fmt: skip

@@ -65,7 +65,7 @@ export type Marinade = NonNullable<Schemas["AroundIn"]["marinade"]>;
 export type Body = Schemas["SauceIn"]["body"];
 export type FinishKind = AroundOut["finish"]["kind"];
 export type Texture = NonNullable<PlanIn["texture"]>;
-export type School = NonNullable<PlanIn["school"]>;
+export type LiquidStyle = NonNullable<PlanIn["liquid_style"]>;
 export type ReleaseMethod = NonNullable<PlanIn["release"]>;
 
 /** An answer that says what is wrong, where, and what to do. */

@@ -35,7 +35,7 @@ export interface paths {
         put?: never;
         /**
          * What If
-         * @description The same request with one thing different at a time: cut, release, texture, school, pot.
+         * @description The same request with one thing different at a time: cut, texture, liquid style, pot.
          */
         post: operations["what_if"];
         delete?: never;
@@ -1704,7 +1704,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "halved" | "quartered" | "sections" | "frozen" | "release" | "texture" | "school" | "level" | "pot" | "lying";
+            kind: "halved" | "quartered" | "sections" | "frozen" | "release" | "texture" | "liquid_style" | "level" | "pot" | "lying";
             /** Value */
             value: string;
             answer: components["schemas"]["AnswerOut"] | null;
@@ -1808,6 +1808,44 @@ export interface components {
             carve_cold: string;
             /** Cooling */
             cooling: components["schemas"]["CoolingOut"][];
+        };
+        /**
+         * ArrangementOut
+         * @description How the meat stands; x and y from the middle of the floor.
+         */
+        ArrangementOut: {
+            /** Coiled */
+            coiled: boolean;
+            /** Kind */
+            kind?: ("one" | "side_by_side" | "on_edge" | "on_end" | "leaning" | "coiled" | "nested" | "folded" | "criss_cross" | "heap" | "stacked" | "on_bed" | "layered") | null;
+            /**
+             * Tight
+             * @default false
+             */
+            tight: boolean;
+            /** Rack Height M */
+            rack_height_m: number;
+            /**
+             * Rack Inset M
+             * @default 0
+             */
+            rack_inset_m: number;
+            /** Meat Height M */
+            meat_height_m: number;
+            /** Layers */
+            layers: number;
+            /** Beds */
+            beds?: components["schemas"]["BedOut"][];
+            /** Placed */
+            placed: components["schemas"]["PlacedOut"][];
+            /**
+             * Section M
+             * @description y of the cut that is drawn
+             * @default 0
+             */
+            section_m: number;
+            /** Section */
+            section: components["schemas"]["SpanOut"][];
         };
         /**
          * AwayIn
@@ -2207,8 +2245,8 @@ export interface components {
         ChoicesIn: {
             /** Plates */
             plates?: number | null;
-            /** School */
-            school?: ("steam" | "lean" | "short_braise" | "bath") | null;
+            /** Liquid Style */
+            liquid_style?: ("steam" | "lean" | "short_braise" | "bath") | null;
             /** Release */
             release?: ("natural" | "timed" | "quick" | "soak" | "keep_warm") | null;
             /** Finish */
@@ -2361,10 +2399,10 @@ export interface components {
              */
             rack: "none" | "trivet" | "tall" | "basket" | "bed";
             /**
-             * School
+             * Liquid Style
              * @enum {string}
              */
-            school: "steam" | "lean" | "short_braise" | "bath";
+            liquid_style: "steam" | "lean" | "short_braise" | "bath";
             liquid_shown: components["schemas"]["Shown"];
             /** Runs */
             runs: number;
@@ -2675,10 +2713,10 @@ export interface components {
              */
             default_texture: "chewy" | "holds" | "tender" | "very" | "falls";
             /**
-             * Default School
+             * Default Liquid Style
              * @enum {string}
              */
-            default_school: "steam" | "lean" | "short_braise" | "bath";
+            default_liquid_style: "steam" | "lean" | "short_braise" | "bath";
             /**
              * Default Release
              * @enum {string}
@@ -3748,8 +3786,8 @@ export interface components {
             bed_m3: number;
             /** Max Volume M3 */
             max_volume_m3?: number | null;
-            /** School Volume M3 */
-            school_volume_m3: number;
+            /** Usual Volume M3 */
+            usual_volume_m3: number;
             /** Lowest M3 */
             lowest_m3: number;
             /** Highest M3 */
@@ -3761,7 +3799,7 @@ export interface components {
             /** Solids M3 */
             solids_m3: number;
             shown: components["schemas"]["Shown"];
-            school_shown: components["schemas"]["Shown"];
+            usual_shown: components["schemas"]["Shown"];
             /** Marks Metric */
             marks_metric: components["schemas"]["MarkOut"][];
             /** Marks Us */
@@ -4415,8 +4453,8 @@ export interface components {
             pot: string;
             /** Texture */
             texture?: ("chewy" | "holds" | "tender" | "very" | "falls") | null;
-            /** School */
-            school?: ("steam" | "lean" | "short_braise" | "bath") | null;
+            /** Liquid Style */
+            liquid_style?: ("steam" | "lean" | "short_braise" | "bath") | null;
             /** Release */
             release?: ("natural" | "timed" | "quick" | "soak" | "keep_warm") | null;
             /**
@@ -4432,7 +4470,7 @@ export interface components {
             wait_min?: number | null;
             /**
              * Liquid
-             * @description instead of the school's
+             * @description instead of the usual one
              */
             liquid?: string | null;
             /**
@@ -4442,7 +4480,7 @@ export interface components {
             altitude?: string | null;
             /**
              * Rack
-             * @description instead of the school's
+             * @description instead of the usual one
              */
             rack?: ("none" | "trivet" | "tall" | "basket" | "bed") | null;
             /**
@@ -4575,7 +4613,7 @@ export interface components {
             release?: components["schemas"]["ReleaseOut"] | null;
             liquid: components["schemas"]["LiquidOut"];
             ending?: components["schemas"]["EndingOut"] | null;
-            standing: components["schemas"]["StandingOut"];
+            arrangement: components["schemas"]["ArrangementOut"];
             pot: components["schemas"]["PotOut"];
             serving?: components["schemas"]["ServingOut"] | null;
             /** Pieces */
@@ -5431,10 +5469,10 @@ export interface components {
              */
             texture: "chewy" | "holds" | "tender" | "very" | "falls";
             /**
-             * School
+             * Liquid Style
              * @enum {string}
              */
-            school: "steam" | "lean" | "short_braise" | "bath";
+            liquid_style: "steam" | "lean" | "short_braise" | "bath";
             /**
              * Release
              * @enum {string}
@@ -5548,44 +5586,6 @@ export interface components {
             left_m: number;
             /** Right M */
             right_m: number;
-        };
-        /**
-         * StandingOut
-         * @description How the meat stands; x and y from the middle of the floor.
-         */
-        StandingOut: {
-            /** Coiled */
-            coiled: boolean;
-            /** Arrangement */
-            arrangement?: ("one" | "side_by_side" | "on_edge" | "on_end" | "leaning" | "coiled" | "nested" | "folded" | "criss_cross" | "heap" | "stacked" | "on_bed" | "layered") | null;
-            /**
-             * Tight
-             * @default false
-             */
-            tight: boolean;
-            /** Rack Height M */
-            rack_height_m: number;
-            /**
-             * Rack Inset M
-             * @default 0
-             */
-            rack_inset_m: number;
-            /** Meat Height M */
-            meat_height_m: number;
-            /** Layers */
-            layers: number;
-            /** Beds */
-            beds?: components["schemas"]["BedOut"][];
-            /** Placed */
-            placed: components["schemas"]["PlacedOut"][];
-            /**
-             * Section M
-             * @description y of the cut that is drawn
-             * @default 0
-             */
-            section_m: number;
-            /** Section */
-            section: components["schemas"]["SpanOut"][];
         };
         /**
          * StandsIn

@@ -67,7 +67,7 @@ export const PotSection = memo(function PotSection({ plan, units, enlarge, onPou
         <Meat
           key={`${box.x} ${box.y}`}
           box={box}
-          coiled={plan.standing.coiled}
+          coiled={plan.arrangement.coiled}
           bone={plan.pieces[box.kind]?.bone}
         />
       ))}
@@ -90,8 +90,8 @@ export const PotSection = memo(function PotSection({ plan, units, enlarge, onPou
 });
 
 function caption(plan: PlanOut, unseen: number): string {
-  const count = plan.standing.placed.length;
-  const { arrangement } = plan.standing;
+  const count = plan.arrangement.placed.length;
+  const arrangement = plan.arrangement.kind;
   const what = count === 1 ? say("drawing-one-piece") : say("drawing-pieces", { count });
   const how = arrangement ? ` ${LYING_WORDS[arrangement].name}` : "";
   const behind = unseen > 0 ? `, ${unseen} hidden` : "";

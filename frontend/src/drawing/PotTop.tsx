@@ -18,7 +18,7 @@ export const PotTop = memo(function PotTop({ plan, enlarge }: Props) {
       role="img"
       aria-label={say("drawing-from-above-with-pieces", {
         name: plan.pot.name,
-        placed: plan.standing.placed.length,
+        placed: plan.arrangement.placed.length,
       })}
       data-testid="pot-top"
     >

@@ -39,7 +39,7 @@ export interface PotGeometry {
   ruler: { y: number; label: string | null }[];
 }
 
-type Source = Pick<PlanOut, "pot" | "standing" | "liquid">;
+type Source = Pick<PlanOut, "pot" | "arrangement" | "liquid">;
 
 export function heightToY(metres: number): number {
   return BASE_Y - metres * SCALE;
@@ -50,7 +50,7 @@ export function yToHeight(y: number): number {
 }
 
 export function potGeometry(plan: Source, units: "metric" | "us"): PotGeometry {
-  const { pot, standing, liquid } = plan;
+  const { pot, arrangement, liquid } = plan;
   const width = pot.inner_diameter_m * SCALE;
   const left = CENTRE_X - width / 2;
   const box = (x: number, bottomM: number, w: number, heightM: number): Box => ({
@@ -59,8 +59,8 @@ export function potGeometry(plan: Source, units: "metric" | "us"): PotGeometry {
     width: w,
     height: heightM * SCALE,
   });
-  const pieces = standing.section.map((span) => {
-    const placed = standing.placed[span.placed];
+  const pieces = arrangement.section.map((span) => {
+    const placed = arrangement.placed[span.placed];
     const x = CENTRE_X + span.left_m * SCALE;
     const wide = (span.right_m - span.left_m) * SCALE;
     return {
@@ -68,14 +68,14 @@ export function potGeometry(plan: Source, units: "metric" | "us"): PotGeometry {
       kind: placed?.kind ?? 0,
     };
   });
-  const seen = new Set(standing.section.map((span) => span.placed)).size;
+  const seen = new Set(arrangement.section.map((span) => span.placed)).size;
   return {
     vessel: box(left, 0, width, pot.inner_height_m),
     pieces,
-    unseen: standing.placed.length - seen,
+    unseen: arrangement.placed.length - seen,
     liquid: box(left, 0, width, liquid.level_m),
-    beds: (standing.beds ?? []).map((bed) => box(left, bed.bottom_m, width, bed.height_m)),
-    rackY: standing.rack_height_m > 0 ? heightToY(standing.rack_height_m) : null,
+    beds: (arrangement.beds ?? []).map((bed) => box(left, bed.bottom_m, width, bed.height_m)),
+    rackY: arrangement.rack_height_m > 0 ? heightToY(arrangement.rack_height_m) : null,
     lines: spread([
       { kind: "most", y: heightToY(pot.max_level_m), labelY: 0 },
       { kind: "liquid", y: heightToY(liquid.level_m), labelY: 0 },
@@ -117,17 +117,17 @@ export interface TopGeometry {
 }
 
 /** From above: y up in the pot is up on the page. */
-export function topGeometry(plan: Pick<PlanOut, "pot" | "standing">): TopGeometry {
+export function topGeometry(plan: Pick<PlanOut, "pot" | "arrangement">): TopGeometry {
   const scale = TOP_SCALE;
   const x = VIEW.width / 2;
   const y = VIEW.height / 2 - 4;
-  const highest = Math.max(0, ...plan.standing.placed.map((item) => item.bottom_m));
+  const highest = Math.max(0, ...plan.arrangement.placed.map((item) => item.bottom_m));
   return {
     x,
     y,
     radius: (plan.pot.inner_diameter_m / 2) * scale,
-    sectionY: y - plan.standing.section_m * scale,
-    pieces: plan.standing.placed.map((item) => ({
+    sectionY: y - plan.arrangement.section_m * scale,
+    pieces: plan.arrangement.placed.map((item) => ({
       path: `M${item.outline_m.map(([px = 0, py = 0]) => `${round(x + px * scale)} ${round(y - py * scale)}`).join("L")}Z`,
       under: item.bottom_m < highest - 1e-6,
     })),

@@ -1,7 +1,7 @@
 /** What stands in Plan, as it stands in the address. Texts are kept exactly as typed. */
 
-import type { FinishKind, PlanIn, ReleaseMethod, School, Texture } from "@/api/client";
-import { type Arrangement, TEXTURES } from "@/lib/words";
+import type { FinishKind, LiquidStyle, PlanIn, ReleaseMethod, Texture } from "@/api/client";
+import { type ArrangementKind, TEXTURES } from "@/lib/words";
 
 export type Rack = NonNullable<PlanIn["rack"]>;
 export type Shape = PlanIn["pieces"][number]["shape"];
@@ -23,7 +23,7 @@ export interface CookRequest {
   also: { cut: string; count: string; mass: string; thickness: string };
   pot: string;
   texture: Texture | null;
-  school: School | null;
+  liquidStyle: LiquidStyle | null;
   release: ReleaseMethod | null;
   minutes: string;
   liquid: string;
@@ -37,7 +37,7 @@ export interface CookRequest {
   length: string;
   width: string;
   /** How the pieces lie; null: the best way that fits. */
-  lying: Arrangement | null;
+  lying: ArrangementKind | null;
   /** Kept apart, with gaps for the steam. */
   apart: boolean;
   /** Minutes of open boil after the release. */
@@ -68,7 +68,7 @@ export const EMPTY_REQUEST: CookRequest = {
   also: { cut: "", count: "1", mass: "", thickness: "" },
   pot: "",
   texture: null,
-  school: null,
+  liquidStyle: null,
   release: null,
   minutes: "",
   liquid: "",
@@ -91,9 +91,9 @@ export const EMPTY_REQUEST: CookRequest = {
   finish: null,
 };
 
-const SCHOOLS: School[] = ["steam", "lean", "short_braise", "bath"];
+const LIQUID_STYLES: LiquidStyle[] = ["steam", "lean", "short_braise", "bath"];
 const RELEASES: ReleaseMethod[] = ["natural", "timed", "quick", "soak", "keep_warm"];
-const LYING: Arrangement[] = [
+const LYING: ArrangementKind[] = [
   "one",
   "side_by_side",
   "on_edge",
@@ -146,7 +146,8 @@ export function requestFromAddress(search: URLSearchParams): CookRequest {
     },
     pot: text("pot"),
     texture: oneOf(search.get("texture"), TEXTURES),
-    school: oneOf(search.get("school"), SCHOOLS),
+    // addresses of earlier versions say school
+    liquidStyle: oneOf(search.get("liquid-style") ?? search.get("school"), LIQUID_STYLES),
     release: oneOf(search.get("release"), RELEASES),
     minutes: text("minutes"),
     liquid: text("liquid"),
@@ -193,7 +194,7 @@ export function requestToAddress(request: CookRequest, planId: string | null): U
   }
   put("pot", request.pot);
   put("texture", request.texture);
-  put("school", request.school);
+  put("liquid-style", request.liquidStyle);
   put("release", request.release);
   put("minutes", request.minutes);
   put("liquid", request.liquid);
@@ -247,7 +248,7 @@ export function requestToPlan(request: CookRequest): PlanIn | null {
     pieces: [firstPiece(request), ...secondPiece(request)],
     pot: request.pot,
     texture: request.texture,
-    school: request.school,
+    liquid_style: request.liquidStyle,
     release: request.release,
     wait_min: request.release === "timed" ? minutes : null,
     stay_min: stays ? minutes : null,
@@ -337,7 +338,7 @@ export function requestFromPlan(inputs: PlanIn): CookRequest {
     also: also ? measuresBack(also) : EMPTY_REQUEST.also,
     pot: inputs.pot,
     texture: inputs.texture ?? null,
-    school: inputs.school ?? null,
+    liquidStyle: inputs.liquid_style ?? null,
     release: inputs.release ?? null,
     minutes: minutes ? String(minutes) : "",
     liquid: inputs.liquid ?? "",

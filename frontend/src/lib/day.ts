@@ -56,14 +56,25 @@ export function emptyDay(now = new Date()): DayDraft {
 
 export function loadScheduleDraft(now = new Date()): DayDraft {
   // what an older draft does not know has its usual value
-  return withSauces({ ...emptyDay(now), ...readKeptAs(KEY, isDay) });
+  return inTodaysWords({ ...emptyDay(now), ...readKeptAs(KEY, isDay) });
 }
 
-/** A day that was kept before a sauce could be of a kind says yes or no. */
-export function withSauces(day: DayDraft): DayDraft {
+/** A day as an earlier version kept it: a sauce was yes or no, and the liquid style a school. */
+export function inTodaysWords(day: DayDraft): DayDraft {
   const named = (sauce: unknown) => (sauce === true ? "half" : sauce === false ? "none" : sauce);
-  const dishes = day.dishes.map((dish) => ({ ...dish, sauce: named(dish.sauce) as Sauce }));
+  const dishes = day.dishes.map((dish) => ({
+    ...dish,
+    plan: withLiquidStyle(dish.plan),
+    sauce: named(dish.sauce) as Sauce,
+  }));
   return { ...day, dishes };
+}
+
+function withLiquidStyle({
+  school,
+  ...plan
+}: PlanIn & { school?: PlanIn["liquid_style"] }): PlanIn {
+  return school ? { ...plan, liquid_style: school } : plan;
 }
 
 type Sauce = NonNullable<DayIn["dishes"][number]["sauce"]>;
@@ -238,7 +249,7 @@ export function missedMin(day: Pick<DayOut, "blocks">, now: Date): number {
 export function openedDay(kept: SavedSchedule, before: DayDraft): DayDraft {
   const { day } = kept;
   const done = day.done ?? [];
-  return withSauces({
+  return inTodaysWords({
     ...before,
     id: kept.id,
     version: kept.version,

@@ -4,12 +4,12 @@ import type {
   CatalogueOut,
   ConvertedOut,
   FinishKind,
+  LiquidStyle,
   Marinade,
   PhaseOut,
   PlanIn,
   PlanOut,
   ReleaseMethod,
-  School,
   SourceMethod,
   Texture,
 } from "@/api/client";
@@ -20,10 +20,10 @@ export interface Word {
 }
 
 type Words<Code extends string> = Record<Code, Word>;
-export type Arrangement = NonNullable<PlanOut["standing"]["arrangement"]>;
+export type ArrangementKind = NonNullable<PlanOut["arrangement"]["kind"]>;
 
 export const TEXTURES: Texture[] = ["chewy", "holds", "tender", "very", "falls"];
-export const SCHOOL_WORDS = {} as Words<School>;
+export const LIQUID_STYLE_WORDS = {} as Words<LiquidStyle>;
 export const RELEASE_WORDS = {} as Words<ReleaseMethod>;
 export const RACK_WORDS = {} as Words<NonNullable<PlanIn["rack"]>>;
 export const PHASE_WORDS = {} as Words<PhaseOut["kind"]>;
@@ -31,13 +31,13 @@ export const SOURCE_WORDS = {} as Record<string, Word>;
 export const MARINADE_WORDS = {} as Words<Marinade>;
 export const METHOD_WORDS = {} as Words<SourceMethod>;
 export const FINISH_WORDS = {} as Words<FinishKind>;
-export const LYING_WORDS = {} as Words<Arrangement>;
+export const LYING_WORDS = {} as Words<ArrangementKind>;
 export const WHEN_WORDS = {} as Words<ConvertedOut["lines"][number]["when"]>;
 const TENDERNESS: Record<string, Record<string, string>> = {};
 const ANY_CUT = "brisket_flat";
 
 const GROUPS: Record<string, Record<string, Word>> = {
-  style: SCHOOL_WORDS,
+  style: LIQUID_STYLE_WORDS,
   release: RELEASE_WORDS,
   rack: RACK_WORDS,
   phase: PHASE_WORDS,

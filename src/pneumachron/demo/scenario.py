@@ -56,7 +56,7 @@ COOKS: tuple[tuple[str, str, PlanInputs], ...] = (
             (PieceInputs("back_ribs", 2, "2 kg", "3 cm", membrane=True),),
             "bass",
             texture="falls",
-            school="bath",
+            liquid_style="bath",
             release="quick",
         ),
     ),

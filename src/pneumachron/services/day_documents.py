@@ -46,7 +46,7 @@ def card_document(dish: Dish) -> dict[str, Any]:
         "level": dish.request.level,
         "pot": dish.request.pot.name,
         "liquid_shown": shown_document(show_volume(plan.setup.filling.liquid_m3)),
-        "rack": plan.setup.standing.rack,
+        "rack": plan.setup.arrangement.rack,
         "release": plan.setup.release,
         "release_shown": release_shown(plan),
         "looks": say_cut(piece.cut.cut_id, TEXTURES[round(dish.request.texture_step)]),

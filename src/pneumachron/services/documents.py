@@ -34,7 +34,7 @@ from pneumachron.core.units import (
 )
 from pneumachron.services.inputs import PlanInputs
 
-RESULTS_VERSION = 3
+RESULTS_VERSION = 4
 """2 had its sentences in it, 1 also lacked drawings and most reasons."""
 
 
@@ -53,9 +53,9 @@ def plan_document(plan: Plan) -> dict[str, Any]:
             "hold_temp_c": _round(plan.hold_c, 2),
             "boil_temp_c": _round(plan.boil_c, 2),
             "texture": TEXTURES[round(request.texture_step)],
-            "school": request.school,
+            "liquid_style": request.liquid_style,
             "release": plan.setup.release,
-            "rack": plan.setup.standing.rack,
+            "rack": plan.setup.arrangement.rack,
             "altitude_m": request.altitude_m,
             "altitude_shown": shown_document(show_altitude(request.altitude_m)),
         },
@@ -63,7 +63,7 @@ def plan_document(plan: Plan) -> dict[str, Any]:
         "release": _release(plan.setup),
         "liquid": _liquid(plan),
         "ending": _ending(plan),
-        "standing": _standing(plan.setup),
+        "arrangement": _arrangement(plan.setup),
         "pot": pot_document(request.pot),
         "pieces": [_piece(outcome) for outcome in plan.outcomes],
         "serving": _serving(plan),
@@ -188,32 +188,32 @@ def _release(setup: ResolvedRequest) -> dict[str, Any]:
     }
 
 
-def _standing(setup: ResolvedRequest) -> dict[str, Any]:
-    standing = setup.standing
-    line, spans = standing.section(setup.request.pot)
+def _arrangement(setup: ResolvedRequest) -> dict[str, Any]:
+    arrangement = setup.arrangement
+    line, spans = arrangement.section(setup.request.pot)
     return {
-        "coiled": standing.coiled,
-        "arrangement": standing.arrangement,
-        "tight": standing.tight,
-        "rack_height_m": standing.rack_height_m,
-        "rack_inset_m": standing.rack_kind.inset_m,
-        "meat_height_m": _round(standing.meat_height_m, 4),
-        "layers": standing.layers,
+        "coiled": arrangement.coiled,
+        "kind": arrangement.kind,
+        "tight": arrangement.tight,
+        "rack_height_m": arrangement.rack_height_m,
+        "rack_inset_m": arrangement.rack_kind.inset_m,
+        "meat_height_m": _round(arrangement.meat_height_m, 4),
+        "layers": arrangement.layers,
         "beds": [
             {
-                "bottom_m": _round(standing.rack_height_m + low, 4),
+                "bottom_m": _round(arrangement.rack_height_m + low, 4),
                 "height_m": _round(high - low, 4),
             }
-            for low, high in standing.beds
+            for low, high in arrangement.beds
         ],
         "placed": [
             {
                 "kind": item.kind,
                 "outline_m": [[_round(x, 4), _round(y, 4)] for x, y in item.outline_m],
-                "bottom_m": _round(standing.rack_height_m + item.bottom_m, 4),
+                "bottom_m": _round(arrangement.rack_height_m + item.bottom_m, 4),
                 "height_m": _round(item.height_m, 4),
             }
-            for item in standing.placed
+            for item in arrangement.placed
         ],
         "section_m": _round(line, 4),
         "section": [
@@ -322,7 +322,7 @@ def _liquid(plan: Plan) -> dict[str, Any]:
         "sauce_m3": filling.sauce_m3,
         "bed_m3": filling.bed_m3,
         "max_volume_m3": filling.max_volume_m3,
-        "school_volume_m3": filling.school_m3,
+        "usual_volume_m3": filling.usual_m3,
         "lowest_m3": filling.lowest_m3,
         "highest_m3": filling.highest_m3,
         "marks_metric": _marks(plan.setup, "ml"),
@@ -331,7 +331,7 @@ def _liquid(plan: Plan) -> dict[str, Any]:
         "fill_ratio": _round(filling.fill_ratio, 4),
         "solids_m3": filling.solids_m3,
         "shown": shown_document(show_volume(filling.liquid_m3)),
-        "school_shown": shown_document(show_volume(filling.school_m3)),
+        "usual_shown": shown_document(show_volume(filling.usual_m3)),
         "lowest_shown": shown_document(show_volume(filling.lowest_m3)),
         "highest_shown": shown_document(show_volume(filling.highest_m3, at_most=True)),
         "level_shown": shown_document(show_length(filling.level_m)),

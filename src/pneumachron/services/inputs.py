@@ -18,7 +18,7 @@ from pneumachron.core.planning.cutting import CutWay, Knife
 from pneumachron.core.planning.finish import FinishKind, simmered_s
 from pneumachron.core.planning.liquid import NO_SAUCE, Sauce, SaucePlace
 from pneumachron.core.planning.load import FREEZER_C, MAX_PIECES, Load, Piece, Shape, make_piece
-from pneumachron.core.planning.lying import Arrangement, Lying
+from pneumachron.core.planning.lying import ArrangementKind, Lying
 from pneumachron.core.planning.request import CookRequest, Level
 from pneumachron.core.planning.serving import trimmed_kg
 from pneumachron.core.units import Quantity, parse_measure, typed_system
@@ -78,7 +78,7 @@ class PlanInputs:
     pieces: tuple[PieceInputs, ...]
     pot: str
     texture: Texture | None = None
-    school: LiquidStyle | None = None
+    liquid_style: LiquidStyle | None = None
     release: ReleaseMethod | None = None
     level: Level = "high"
     wait_min: int | None = None
@@ -86,7 +86,7 @@ class PlanInputs:
     altitude: str | None = None
     rack: Rack | None = None
     stacked: bool = False
-    lying: Arrangement | None = None
+    lying: ArrangementKind | None = None
     touching: bool = True
     stay_min: int | None = None
     boil_min: int = 0
@@ -141,7 +141,7 @@ def read_request(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> CookReques
         load=Load(tuple(pieces)),
         pot=pot,
         texture_step=_texture_step(inputs, first, defaults),
-        school=inputs.school or first.default_school,
+        liquid_style=inputs.liquid_style or first.default_liquid_style,
         release=inputs.release,
         level=inputs.level,
         altitude_m=_optional(inputs.altitude, "altitude", "altitude", defaults.altitude_m),

@@ -8,16 +8,43 @@ from pneumachron.services.documents import RESULTS_VERSION
 def upgraded(document: dict[str, Any]) -> dict[str, Any]:
     """A stored document in today's shape; its numbers stay those of its engine.
 
-    Version 1 had reasons in minutes only; what it did not know is left out. Both older versions
-    held sentences: those of reasons and cautions are kept as they were, others follow from codes.
+    Version 1 had reasons in minutes only; what it did not know is left out. Versions 1 and 2 held
+    sentences: those of reasons and cautions are kept as they were, others follow from codes.
+    Version 3 had other names for the liquid style and the arrangement.
     """
     version = document["results_version"]
     if version >= RESULTS_VERSION:
         return document
-    return _without_sentences(_of_version_2(document) if version == 1 else document)
+    if version == 1:
+        document = _to_version_2(document)
+    if version <= 2:
+        document = _to_version_3(document)
+    return _to_version_4(document)
 
 
-def _without_sentences(document: dict[str, Any]) -> dict[str, Any]:
+def _to_version_4(document: dict[str, Any]) -> dict[str, Any]:
+    def renamed(item: dict[str, Any], **names: str) -> dict[str, Any]:
+        return {names.get(key, key): value for key, value in item.items()}
+
+    reasons = [
+        {**reason, "fact": "style"}
+        if (reason["about"], reason["fact"]) == ("liquid", "school")
+        else reason
+        for reason in document["reasons"]
+    ]
+    rest = {key: value for key, value in document.items() if key != "standing"}
+    return {
+        **rest,
+        "reasons": reasons,
+        "setting": renamed(document["setting"], school="liquid_style"),
+        "liquid": renamed(
+            document["liquid"], school_volume_m3="usual_volume_m3", school_shown="usual_shown"
+        ),
+        "arrangement": renamed(document["standing"], arrangement="kind"),
+    }
+
+
+def _to_version_3(document: dict[str, Any]) -> dict[str, Any]:
     def kept(item: dict[str, Any]) -> dict[str, Any]:
         rest = {key: value for key, value in item.items() if key != "text"}
         return {**rest, "kept_text": item["text"]}
@@ -37,7 +64,7 @@ def _without_sentences(document: dict[str, Any]) -> dict[str, Any]:
     }
 
 
-def _of_version_2(document: dict[str, Any]) -> dict[str, Any]:
+def _to_version_2(document: dict[str, Any]) -> dict[str, Any]:
     reasons = [
         {
             **{key: value for key, value in reason.items() if key != "effect_min"},

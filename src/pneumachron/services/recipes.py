@@ -37,7 +37,7 @@ class ChoiceInputs:
     """What the cook chose besides the answers, as it is stored."""
 
     plates: int | None = None
-    school: LiquidStyle | None = None
+    liquid_style: LiquidStyle | None = None
     release: ReleaseMethod | None = None
     finish: FinishKind | None = None
     overruled: tuple[str, ...] = ()
@@ -45,7 +45,7 @@ class ChoiceInputs:
     def to_choices(self) -> Choices:
         """As the rules take it."""
         return Choices(
-            self.plates, self.school, self.release, self.finish, frozenset(self.overruled)
+            self.plates, self.liquid_style, self.release, self.finish, frozenset(self.overruled)
         )
 
 

@@ -3,13 +3,13 @@
 from dataclasses import dataclass
 from typing import get_args
 
-from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS
+from pneumachron.core.catalog.cuts import LIQUID_STYLES, RELEASE_METHODS
 from pneumachron.core.catalog.racks import RACK_KINDS
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.physics.tenderness import Texture
 from pneumachron.core.planning.course import PhaseKind
 from pneumachron.core.planning.finish import FINISHES
-from pneumachron.core.planning.lying import ARRANGEMENTS
+from pneumachron.core.planning.lying import ARRANGEMENT_KINDS
 from pneumachron.core.planning.other_methods import OTHER_METHODS
 from pneumachron.core.planning.season import MARINADES
 from pneumachron.recipes.converting.marks import WHENS
@@ -18,7 +18,7 @@ from pneumachron.text.render import has_message, tenderness_words
 from pneumachron.text.say import say
 
 GROUPS: dict[str, tuple[str, ...]] = {
-    "style": SCHOOLS,
+    "style": LIQUID_STYLES,
     "release": RELEASE_METHODS,
     "rack": RACK_KINDS,
     "phase": get_args(PhaseKind),
@@ -26,7 +26,7 @@ GROUPS: dict[str, tuple[str, ...]] = {
     "marinade": MARINADES,
     "method": (*OTHER_METHODS, "stovetop_pressure", "pressure"),
     "finish": FINISHES,
-    "lying": ARRANGEMENTS,
+    "lying": ARRANGEMENT_KINDS,
     "when": WHENS,
 }
 """What there are words for: messages `group-code`, `.says` for what explains it."""

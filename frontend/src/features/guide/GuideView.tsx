@@ -4,7 +4,7 @@ import { useCatalogue, useGuide, useLastPlan, useUnits } from "@/api/queries";
 import { preciseTemperature, spokenTime } from "@/lib/format";
 import { APP_KEYS, BENCH_KEYS, COOK_KEYS, MARK_KEYS } from "@/lib/keys";
 import { totalSeconds } from "@/lib/total";
-import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, SOURCE_WORDS } from "@/lib/words";
+import { LIQUID_STYLE_WORDS, RACK_WORDS, RELEASE_WORDS, SOURCE_WORDS } from "@/lib/words";
 import { say } from "@/text/say";
 
 type Entry = [string, string];
@@ -36,7 +36,7 @@ export function GuideView() {
         <Jump id="keys" name={say("guide-keys")} />
       </nav>
       <Part id="liquid" title={say("guide-liquid-and-trivet")}>
-        <Terms entries={wordEntries(SCHOOL_WORDS)} />
+        <Terms entries={wordEntries(LIQUID_STYLE_WORDS)} />
         <Terms entries={wordEntries(RACK_WORDS)} />
       </Part>
       {parts.map((part) => (

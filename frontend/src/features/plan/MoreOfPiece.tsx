@@ -3,7 +3,7 @@ import type { CatalogueOut } from "@/api/client";
 import { type Planner, troubleAt } from "@/features/plan/usePlanner";
 import type { Shape } from "@/lib/cookRequest";
 import type { Units } from "@/lib/format";
-import { type Arrangement, LYING_WORDS, namesOf } from "@/lib/words";
+import { type ArrangementKind, LYING_WORDS, namesOf } from "@/lib/words";
 import { say } from "@/text/say";
 import { Checkbox } from "@/ui/Checkbox";
 import { MeasureField } from "@/ui/MeasureField";
@@ -72,7 +72,9 @@ export function MoreOfPiece({ planner, catalogue, units }: Props) {
           label={say("plan-arrangement")}
           value={request.lying ?? ""}
           options={waysOfLying()}
-          onChange={(value) => change({ lying: value ? (value as Arrangement) : null, liquid: "" })}
+          onChange={(value) =>
+            change({ lying: value ? (value as ArrangementKind) : null, liquid: "" })
+          }
         />
         <Checkbox
           label={say("plan-keep-pieces-apart-with-gaps-for")}

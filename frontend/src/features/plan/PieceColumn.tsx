@@ -97,7 +97,7 @@ export function PieceColumn({ planner, catalogue, cut, household }: Props) {
 /** Another cut starts from its own habits. */
 const UNCHOSEN = {
   texture: null,
-  school: null,
+  liquidStyle: null,
   release: null,
   rack: null,
   membrane: false,

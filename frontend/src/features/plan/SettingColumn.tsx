@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link } from "wouter";
-import type { CutOut, PlanIn, PlanOut, Problem, ReleaseMethod, School } from "@/api/client";
+import type { CutOut, LiquidStyle, PlanIn, PlanOut, Problem, ReleaseMethod } from "@/api/client";
 import { useCatalogue, useUnits } from "@/api/queries";
 import { Cautions } from "@/features/plan/Cautions";
 import { Habits, Hold } from "@/features/plan/Hold";
@@ -11,7 +11,7 @@ import { WhyBeside } from "@/features/plan/Why";
 import type { CookRequest, Rack } from "@/lib/cookRequest";
 import { addDish } from "@/lib/day";
 import { besideTyped, pressureText, type Units, unitsOf } from "@/lib/format";
-import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS } from "@/lib/words";
+import { LIQUID_STYLE_WORDS, RACK_WORDS, RELEASE_WORDS } from "@/lib/words";
 import { CookNow } from "@/parts/CookNow";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
@@ -118,14 +118,14 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
   const liquid = troubleAt(problem, "liquid");
   const liquidUnits = unitsOf(request.liquid, units);
   const shown = plan?.liquid;
-  const school = request.school ?? cut?.default_school ?? "short_braise";
+  const liquidStyle = request.liquidStyle ?? cut?.default_liquid_style ?? "short_braise";
   const method = request.release ?? plan?.setting.release ?? cut?.default_release ?? "natural";
   return (
     <div className="flex flex-col gap-1.5 border-rule border-t pt-1">
       <MeasureField
         label={say("plan-liquid")}
         value={request.liquid}
-        placeholder={shown ? shown.school_shown[units] : say("plan-usual-amount")}
+        placeholder={shown ? shown.usual_shown[units] : say("plan-usual-amount")}
         other={request.liquid ? besideTyped(shown?.shown, request.liquid, units) : undefined}
         problem={liquid ? { message: liquid.message, hint: liquid.hint ?? null } : null}
         onChange={(text) => change({ liquid: text }, "type")}
@@ -139,9 +139,11 @@ function Settings({ planner, cut, units, plan }: SettingsProps) {
       <div className="grid grid-cols-2 items-end gap-x-3">
         <SelectField
           label={say("plan-liquid-style")}
-          value={school}
-          options={optionsOf(SCHOOL_WORDS)}
-          onChange={(value) => change({ school: value as School, liquid: "", rack: null })}
+          value={liquidStyle}
+          options={optionsOf(LIQUID_STYLE_WORDS)}
+          onChange={(value) =>
+            change({ liquidStyle: value as LiquidStyle, liquid: "", rack: null })
+          }
           aside={null}
         />
         <SelectField
@@ -194,7 +196,7 @@ function OwnPressure({ planner }: { planner: Planner }) {
   );
 }
 
-/** Before there is a plan, the rack is the school's. */
+/** Before there is a plan, the rack is that of the liquid style. */
 const byStyle = () => ({
   value: "",
   name: say("plan-usual"),

@@ -1,14 +1,14 @@
-import type { AlternativeOut, ReleaseMethod, School, Texture, WhatIfOut } from "@/api/client";
+import type { AlternativeOut, LiquidStyle, ReleaseMethod, Texture, WhatIfOut } from "@/api/client";
 import { useUnits, useWhatIf } from "@/api/queries";
 import type { Planner } from "@/features/plan/usePlanner";
 import type { CookRequest } from "@/lib/cookRequest";
 import { cookTime, spokenTime, type Units } from "@/lib/format";
 import { isFree, WHAT_IF_KEYS } from "@/lib/keys";
 import {
-  type Arrangement,
+  type ArrangementKind,
+  LIQUID_STYLE_WORDS,
   LYING_WORDS,
   RELEASE_WORDS,
-  SCHOOL_WORDS,
   tendernessOf,
 } from "@/lib/words";
 import { say } from "@/text/say";
@@ -177,9 +177,9 @@ const cutWords = (): Record<string, string> => ({
 function nameOf({ kind, value }: AlternativeOut, cut: string): string {
   if (kind === "release") return RELEASE_WORDS[value as ReleaseMethod].says;
   if (kind === "texture") return tendernessOf(value as Texture, cut);
-  if (kind === "school") return SCHOOL_WORDS[value as School].name;
+  if (kind === "liquid_style") return LIQUID_STYLE_WORDS[value as LiquidStyle].name;
   if (kind === "level") return say("plan-pressure", { level: value });
-  if (kind === "lying") return LYING_WORDS[value as Arrangement].name;
+  if (kind === "lying") return LYING_WORDS[value as ArrangementKind].name;
   return cutWords()[kind] ?? say("plan-in-2", { value });
 }
 
@@ -198,8 +198,8 @@ const PATCHES: Record<
 > = {
   release: (value) => ({ release: value as ReleaseMethod }),
   texture: (value) => ({ texture: value as Texture }),
-  school: (value) => ({ school: value as School, liquid: "" }),
-  lying: (value) => ({ lying: value as Arrangement, liquid: "" }),
+  liquid_style: (value) => ({ liquidStyle: value as LiquidStyle, liquid: "" }),
+  lying: (value) => ({ lying: value as ArrangementKind, liquid: "" }),
   level: (value) => ({ level: value === "low" ? "low" : "high" }),
   frozen: () => ({ start: "frozen" }),
   halved: (_, planner) => cutAs("halved", planner),

@@ -4,7 +4,7 @@ import { useHousehold } from "@/api/queries";
 import { TraceChart } from "@/drawing/TraceChart";
 import { cookTime, spokenTime, type Units } from "@/lib/format";
 import { totalSeconds } from "@/lib/total";
-import { RACK_WORDS, RELEASE_WORDS, SCHOOL_WORDS, tendernessOf } from "@/lib/words";
+import { LIQUID_STYLE_WORDS, RACK_WORDS, RELEASE_WORDS, tendernessOf } from "@/lib/words";
 import { say } from "@/text/say";
 import { Button } from "@/ui/Button";
 import { useWidth } from "@/ui/useWidth";
@@ -98,7 +98,7 @@ const FACTS: Fact[] = [
   ["saved-thickness", (plan, units) => plan.pieces[0]?.thickness_shown[units] ?? ""],
   ["saved-weight", (plan, units) => plan.pieces[0]?.total_mass_shown[units] ?? ""],
   ["saved-liquid", (plan, units) => plan.liquid.shown[units]],
-  ["saved-liquid-style", (plan) => SCHOOL_WORDS[plan.setting.school].name],
+  ["saved-liquid-style", (plan) => LIQUID_STYLE_WORDS[plan.setting.liquid_style].name],
   ["saved-trivet", (plan) => RACK_WORDS[plan.setting.rack].name],
   ["saved-release", (plan) => RELEASE_WORDS[plan.setting.release].name],
   ["saved-pressure", (plan) => say("saved-level", { level: plan.setting.level })],

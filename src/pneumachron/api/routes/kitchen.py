@@ -125,7 +125,7 @@ def _cut(cut: Cut) -> CutOut:
         usual_thickness_low_m=cut.usual_thickness_m[0],
         usual_thickness_high_m=cut.usual_thickness_m[1],
         default_texture=cut.default_texture,
-        default_school=cut.default_school,
+        default_liquid_style=cut.default_liquid_style,
         default_release=cut.default_release,
         measure=say_cut(cut.cut_id, "measure"),
         ladder=[

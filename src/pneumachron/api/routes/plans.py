@@ -50,7 +50,7 @@ def make_plan(request: PlanIn, db: Db) -> dict[str, Any]:
 
 @router.post("/plan/what-if", responses=_PLAN, dependencies=[TURN])
 def what_if(request: PlanIn, db: Db) -> WhatIfOut:
-    """The same request with one thing different at a time: cut, release, texture, school, pot."""
+    """The same request with one thing different at a time: cut, texture, liquid style, pot."""
     return WhatIfOut.model_validate(planning.what_if_here(db, request.to_inputs()))
 
 

@@ -210,8 +210,8 @@ class BackupDay(StrictModel):
 
     def to_stored(self) -> StoredDay:
         """As it is stored; it must have the form it has there."""
-        _strict(KeepDayIn, {"name": self.name, **self.document})
-        content = DayContent(self.name, self.document)
+        document = _strict(KeepDayIn, {"name": self.name, **self.document}).to_document()
+        content = DayContent(self.name, document)
         return StoredDay(self.day_id, content, self.created_at, self.updated_at)
 
 

@@ -1,8 +1,8 @@
 """A request over the wire: the pieces, the cooker, and how to go about it."""
 
-from typing import Annotated
+from typing import Annotated, TypeAlias
 
-from pydantic import Field
+from pydantic import AliasChoices, Field
 
 from pneumachron.api.schemas.base import Id, MeasureText, StrictModel
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
@@ -12,9 +12,14 @@ from pneumachron.core.planning.cutting import CutWay
 from pneumachron.core.planning.finish import FinishKind
 from pneumachron.core.planning.liquid import MAX_SUGAR_KG_M3, SaucePlace
 from pneumachron.core.planning.load import MAX_KINDS, Shape
-from pneumachron.core.planning.lying import Arrangement
+from pneumachron.core.planning.lying import ArrangementKind
 from pneumachron.core.planning.request import Level
 from pneumachron.services.inputs import PieceInputs, PlanInputs
+
+LiquidStyleName: TypeAlias = Annotated[
+    LiquidStyle | None, Field(validation_alias=AliasChoices("liquid_style", "school"))
+]
+"""How much liquid there is. Backups, log files and drafts of earlier versions say `school`."""
 
 
 class PieceIn(StrictModel):
@@ -55,18 +60,18 @@ class PlanIn(StrictModel):
     pieces: Annotated[list[PieceIn], Field(min_length=1, max_length=MAX_KINDS)]
     pot: Id
     texture: Texture | None = None
-    school: LiquidStyle | None = None
+    liquid_style: LiquidStyleName = None
     release: ReleaseMethod | None = None
     level: Level = "high"
     wait_min: Annotated[
         int | None, Field(ge=0, le=600, description="of a timed release; 10 when left out")
     ] = None
-    liquid: Annotated[MeasureText | None, Field(description="instead of the school's")] = None
+    liquid: Annotated[MeasureText | None, Field(description="instead of the usual one")] = None
     altitude: Annotated[MeasureText | None, Field(description="instead of the household's")] = None
-    rack: Annotated[Rack | None, Field(description="instead of the school's")] = None
+    rack: Annotated[Rack | None, Field(description="instead of the usual one")] = None
     stacked: Annotated[bool, Field(description="short for lying: stacked")] = False
     lying: Annotated[
-        Arrangement | None, Field(description="how the pieces lie; the best that fits")
+        ArrangementKind | None, Field(description="how the pieces lie; the best that fits")
     ] = None
     touching: Annotated[bool, Field(description="false: gaps are kept for the steam")] = True
     stay_min: Annotated[

@@ -39,7 +39,7 @@ class CutOut(StrictModel):
     usual_thickness_low_m: float
     usual_thickness_high_m: float
     default_texture: Texture
-    default_school: LiquidStyle
+    default_liquid_style: LiquidStyle
     default_release: ReleaseMethod
     measure: str
     ladder: Annotated[list[LookOut], Field(max_length=5)]

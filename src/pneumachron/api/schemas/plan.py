@@ -17,7 +17,7 @@ from pneumachron.core.planning.finish import FinishKind
 from pneumachron.core.planning.habits import HabitCode
 from pneumachron.core.planning.likely_range import PartKind
 from pneumachron.core.planning.load import MAX_KINDS, MAX_PIECES, Shape
-from pneumachron.core.planning.lying import Arrangement
+from pneumachron.core.planning.lying import ArrangementKind
 from pneumachron.core.planning.reasons import About
 from pneumachron.core.planning.releases import ReleaseWhy
 from pneumachron.core.planning.request import Level
@@ -37,7 +37,7 @@ class SettingOut(StrictModel):
     hold_temp_c: float
     boil_temp_c: float
     texture: Texture
-    school: LiquidStyle
+    liquid_style: LiquidStyle
     release: ReleaseMethod
     rack: Rack
     altitude_m: float
@@ -58,14 +58,14 @@ class LiquidOut(StrictModel):
     sauce_m3: float = 0.0
     bed_m3: float = 0.0
     max_volume_m3: float | None = None
-    school_volume_m3: float
+    usual_volume_m3: float
     lowest_m3: float
     highest_m3: float
     level_m: float
     fill_ratio: float
     solids_m3: float
     shown: Shown
-    school_shown: Shown
+    usual_shown: Shown
     marks_metric: Annotated[list[MarkOut], Field(max_length=120)]
     marks_us: Annotated[list[MarkOut], Field(max_length=120)]
     lowest_shown: Shown
@@ -100,11 +100,11 @@ class BedOut(StrictModel):
     height_m: float
 
 
-class StandingOut(StrictModel):
+class ArrangementOut(StrictModel):
     """How the meat stands; x and y from the middle of the floor."""
 
     coiled: bool
-    arrangement: Arrangement | None = None
+    kind: ArrangementKind | None = None
     tight: bool = False
     rack_height_m: float
     rack_inset_m: float = 0.0
@@ -413,7 +413,7 @@ class PlanOut(StrictModel):
     release: ReleaseOut | None = None
     liquid: LiquidOut
     ending: EndingOut | None = None
-    standing: StandingOut
+    arrangement: ArrangementOut
     pot: PotOut
     serving: ServingOut | None = None
     pieces: Annotated[list[PieceOut], Field(max_length=MAX_PIECES)]

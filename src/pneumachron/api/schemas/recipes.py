@@ -6,7 +6,7 @@ from typing import Annotated, Any
 from pydantic import Field, StringConstraints
 
 from pneumachron.api.schemas.base import Id, MeasureText, Shown, StrictModel
-from pneumachron.api.schemas.cook_request import PlanIn
+from pneumachron.api.schemas.cook_request import LiquidStyleName, PlanIn
 from pneumachron.api.schemas.recipe_card import ExtraIn, SearMinutes
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.racks import Rack
@@ -140,7 +140,7 @@ class ChoicesIn(StrictModel):
     """What the cook chose; `overruled` names marks that are crossed out."""
 
     plates: Annotated[int | None, Field(ge=1, le=200)] = None
-    school: LiquidStyle | None = None
+    liquid_style: LiquidStyleName = None
     release: ReleaseMethod | None = None
     finish: FinishKind | None = None
     overruled: Annotated[
@@ -266,7 +266,7 @@ class ConvertedSetting(StrictModel):
     release: ReleaseMethod
     release_shown: str
     rack: Rack
-    school: LiquidStyle
+    liquid_style: LiquidStyle
     liquid_shown: Shown
     runs: int
     cuts: int

@@ -15,7 +15,7 @@ from pneumachron.core.physics.properties import Composition, HeatProperties, hea
 from pneumachron.core.physics.tenderness import Texture
 
 LiquidStyle: TypeAlias = Literal["steam", "lean", "short_braise", "bath"]
-SCHOOLS: tuple[LiquidStyle, ...] = get_args(LiquidStyle)
+LIQUID_STYLES: tuple[LiquidStyle, ...] = get_args(LiquidStyle)
 ReleaseMethod: TypeAlias = Literal["natural", "timed", "quick", "soak", "keep_warm"]
 RELEASE_METHODS: tuple[ReleaseMethod, ...] = get_args(ReleaseMethod)
 
@@ -61,7 +61,7 @@ class Cut:
     safe_rest_s: float
     default_texture: Texture
     default_release: ReleaseMethod
-    default_school: LiquidStyle
+    default_liquid_style: LiquidStyle
     taste_ln: float = 0.0
     """What the log taught of this cut: how much more softening this household needs, as ln dose. It
     is in `tender_dose_min` already."""
@@ -134,7 +134,7 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         safe_rest_s=numbers["safe_rest_s"],
         default_texture=cast(Texture, words["default_texture"]),
         default_release=cast(ReleaseMethod, words["default_release"]),
-        default_school=cast(LiquidStyle, words["default_school"]),
+        default_liquid_style=cast(LiquidStyle, words["default_liquid_style"]),
     )
 
 

@@ -10,13 +10,13 @@ from pneumachron.core.catalog.tables import read_numbers, read_words
 
 Rack: TypeAlias = Literal["none", "trivet", "tall", "basket", "bed"]
 RACK_KINDS: tuple[Rack, ...] = get_args(Rack)
-SCHOOL_RACKS: dict[LiquidStyle, Rack] = {
+USUAL_RACKS: dict[LiquidStyle, Rack] = {
     "steam": "trivet",
     "lean": "trivet",
     "short_braise": "none",
     "bath": "none",
 }
-"""Rack of each school unless the cook takes another. Common practice."""
+"""Rack of each liquid style unless the cook takes another. Common practice."""
 
 
 @dataclass(frozen=True, slots=True)

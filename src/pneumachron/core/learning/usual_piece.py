@@ -33,7 +33,7 @@ def more_minutes(cut_id: str, tastes_ln: Sequence[float], altitude_m: float) -> 
         load=Load((piece,) * count),
         pot=ready_pot(USUAL_POT),
         texture_step=float(TEXTURES.index(cut.default_texture)),
-        school=cut.default_school,
+        liquid_style=cut.default_liquid_style,
         release=None,
         level="high",
         altitude_m=altitude_m,

@@ -7,7 +7,7 @@ from math import acos, ceil, cos, hypot, pi, radians, sin
 
 from pneumachron.core.catalog.cuts import LiquidStyle
 from pneumachron.core.catalog.pots import Pot
-from pneumachron.core.catalog.racks import SCHOOL_RACKS, Rack, RackKind, racks
+from pneumachron.core.catalog.racks import USUAL_RACKS, Rack, RackKind, racks
 from pneumachron.core.constants import FLOOR_SHARE, GIVE_RATIO, LID_CLEARANCE
 from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.packing import (
@@ -20,7 +20,14 @@ from pneumachron.core.physics.packing import (
     pack_rows,
 )
 from pneumachron.core.planning.load import Load, Piece
-from pneumachron.core.planning.lying import ANYHOW, FREE, Arrangement, Covered, Lying, Standing
+from pneumachron.core.planning.lying import (
+    ANYHOW,
+    FREE,
+    Arrangement,
+    ArrangementKind,
+    Covered,
+    Lying,
+)
 
 MAX_LAYERS = 6
 """Layers of small pieces or of a stack that are tried."""
@@ -39,9 +46,9 @@ CLOSING_SHARE = 0.6
 floor they are pressed together. Judgement."""
 
 
-def stand(
-    load: Load, pot: Pot, school: LiquidStyle, rack: Rack | None = None, lying: Lying = ANYHOW
-) -> Standing:
+def arrange(
+    load: Load, pot: Pot, liquid_style: LiquidStyle, rack: Rack | None = None, lying: Lying = ANYHOW
+) -> Arrangement:
     """How the load stands: the first way of lying, in the order of the trade, that fits.
 
     Racks of ribs too long for the pot are coiled, sections stand on edge or lean, roasts lie side
@@ -52,18 +59,18 @@ def stand(
     ------
     RequestError : it does not fit; says what to cut where, or how many runs to cook.
     """
-    usual = racks()["bed" if lying.arrangement == "on_bed" else rack or SCHOOL_RACKS[school]]
+    usual = racks()["bed" if lying.kind == "on_bed" else rack or USUAL_RACKS[liquid_style]]
     kinds = [usual] if rack is not None or usual.height_m == 0 else [usual, racks()["none"]]
     refusals = []
     for kind in kinds:
-        found = _stand_on(load, pot, kind, lying)
+        found = _arrange_on(load, pot, kind, lying)
         if not isinstance(found, RequestError):
             return replace(found, rack_left_out=kind is not usual)
         refusals.append(found)
     raise refusals[0]
 
 
-def _stand_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Standing | RequestError:
+def _arrange_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Arrangement | RequestError:
     floor = _Floor(
         pot.inner_diameter_m / 2 - kind.inset_m,
         # what stands on edge leans by about a tenth
@@ -75,12 +82,12 @@ def _stand_on(load: Load, pot: Pot, kind: RackKind, lying: Lying) -> Standing | 
         if layer is None:
             continue
         height = max(item.bottom_m + item.height_m for item in layer.placed)
-        if way.arrangement == "stacked" and height > MAX_STACK_M:
+        if way.kind == "stacked" and height > MAX_STACK_M:
             continue
         if height <= floor.room_m * (1.0 + 1e-9):
             covered = way.covered if lying.touching else way.apart()
-            return Standing(
-                way.arrangement,
+            return Arrangement(
+                way.kind,
                 kind,
                 facing(layer.placed),
                 height,
@@ -110,7 +117,7 @@ class _Floor:
 class _Way:
     """A way of lying that is tried."""
 
-    arrangement: Arrangement
+    kind: ArrangementKind
     pack: Callable[[], Layer | None]
     covered: Covered = FREE
     layers: int = 1
@@ -119,24 +126,24 @@ class _Way:
 
     def apart(self) -> Covered:
         """What stays covered with gaps between the pieces: what lies on other meat still does."""
-        if self.arrangement in {"stacked", "folded"}:
+        if self.kind in {"stacked", "folded"}:
             return replace(self.covered, side=0.0)
         return FREE
 
 
 def _ways(load: Load, floor: _Floor, lying: Lying, *, on_bed: bool) -> Iterator[_Way]:
     """Ways of lying that suit the load, the best first."""
-    if lying.arrangement == "layered":
+    if lying.kind == "layered":
         yield from _layered_with_vegetables(load, floor)
         return
     for found in _all_ways(load, floor):
-        bedded = on_bed and found.arrangement in {"one", "side_by_side"}
-        way = replace(found, arrangement="on_bed") if bedded else found
-        if lying.arrangement is None:
+        bedded = on_bed and found.kind in {"one", "side_by_side"}
+        way = replace(found, kind="on_bed") if bedded else found
+        if lying.kind is None:
             yield way
-        elif lying.arrangement == way.arrangement or (
+        elif lying.kind == way.kind or (
             # what version 1 called coiled, however many
-            lying.arrangement == "coiled" and way.arrangement == "nested"
+            lying.kind == "coiled" and way.kind == "nested"
         ):
             # a stack that was asked for is one, also where there is room for a single layer
             whole = Covered(1.0, float(way.layers > 2), way.covered.side)
@@ -216,7 +223,7 @@ def _single_layers(
         return
     if all(piece.cut.coils for piece in load.pieces):
         yield from _upright(load, floor)
-    name: Arrangement = "one" if len(flat) == 1 else "side_by_side"
+    name: ArrangementKind = "one" if len(flat) == 1 else "side_by_side"
     yield _Way(name, lambda: pack_rows(flat, radius), covered)
     frozen = any(piece.frozen for piece in load.pieces)
     if len(flat) == 1 and flat[0].height_m <= MAX_FOLDED_M and not frozen:
@@ -237,7 +244,7 @@ def _upright(load: Load, floor: _Floor) -> Iterator[_Way]:
         # what leans takes more floor, and the last one its whole slant
         slant = highest * sin(lean) / len(load.pieces)
         stood = _footprints(load, partial(_stood, on_edge=on_edge, lean=lean, slant_m=slant))
-        name: Arrangement = "on_edge" if on_edge else "on_end"
+        name: ArrangementKind = "on_edge" if on_edge else "on_end"
         if lean > UPRIGHT_RAD:
             name = "leaning"
         # steam gets between them, as in a coil

@@ -97,7 +97,7 @@ def batches(request: CookRequest) -> tuple[CookRequest, ...]:
     pieces = request.load.pieces
     refusal: RequestError | None = None
     for runs in range(1, min(MAX_RUNS, len(pieces)) + 1):
-        # each run takes the school's own amount of liquid
+        # each run takes its own usual amount of liquid
         mixed = () if request.parted else deal(pieces, runs)
         for loads in filter(None, (deal_alike(pieces, runs), mixed)):
             dealt = _hot_after_first(loads, replace(request, liquid_m3=None))
@@ -113,8 +113,8 @@ def batches(request: CookRequest) -> tuple[CookRequest, ...]:
 
 def _lies_well(request: CookRequest) -> bool:
     """One layer that touches, unless the cook asked for a way of lying."""
-    standing = resolve(request).standing
-    return request.lying.arrangement is not None or standing.layers == 1
+    arrangement = resolve(request).arrangement
+    return request.lying.kind is not None or arrangement.layers == 1
 
 
 def deal_alike(pieces: tuple[Piece, ...], runs: int) -> tuple[Load, ...]:

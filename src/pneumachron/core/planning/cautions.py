@@ -59,7 +59,7 @@ def cautions_for(facts: PlanFindings) -> tuple[Caution, ...]:
         _safety,
         lambda _: [OPEN_SAFELY],
         _frozen,
-        _standing,
+        _arrangement,
         _filling,
         _sauce,
         _release,
@@ -101,23 +101,23 @@ def _frozen(facts: PlanFindings) -> Iterable[Caution]:
         )
 
 
-def _standing(facts: PlanFindings) -> Iterable[Caution]:
-    standing = facts.setup.standing
-    if standing.arrangement == "stacked":
+def _arrangement(facts: PlanFindings) -> Iterable[Caution]:
+    arrangement = facts.setup.arrangement
+    if arrangement.kind == "stacked":
         yield Caution(
             "not_one_layer",
             "careful",
             "count",
             Source("published", "conduction: little heat gets between faces that touch"),
         )
-    if standing.arrangement == "heap":
+    if arrangement.kind == "heap":
         yield Caution(
             "heap",
             "note",
             "count",
             Source("common practice", "clumped pieces cook like one thick piece"),
         )
-    if standing.tight:
+    if arrangement.tight:
         yield Caution(
             "tight", "note", "pot", Source("common practice", "pieces give way by about a tenth")
         )
@@ -125,7 +125,7 @@ def _standing(facts: PlanFindings) -> Iterable[Caution]:
         yield Caution(
             "sling", "note", "rack", Source("common practice", "soft heavy pieces break or slip")
         )
-    if standing.top_m > facts.pot.max_level_m:
+    if arrangement.top_m > facts.pot.max_level_m:
         yield Caution("stands_above_line", "note", "pot", _MANUAL)
 
 
@@ -133,7 +133,7 @@ def _filling(facts: PlanFindings) -> Iterable[Caution]:
     filling, pot = facts.setup.filling, facts.pot
     if filling.limited_by_line:
         yield Caution("limited_by_line", "note", "liquid", _MANUAL)
-    if facts.setup.request.school == "lean":
+    if facts.setup.request.liquid_style == "lean":
         yield Caution("lean_liquid", "careful", "liquid", _MANUAL, {"least_m3": pot.min_liquid_m3})
     elif filling.liquid_m3 < filling.lowest_m3 * 1.05:
         yield Caution("thin_liquid", "note", "liquid", _MANUAL, {"least_m3": filling.lowest_m3})

@@ -12,7 +12,7 @@ from pneumachron.core.constants import US_CUP, WATER_DENSITY, Constant, Source
 from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.physics.steam import FloatArray
 from pneumachron.core.planning.load import Load
-from pneumachron.core.planning.lying import Standing
+from pneumachron.core.planning.lying import Arrangement
 from pneumachron.core.planning.serving import drip_fat_m3, drip_m3
 
 BRAISE_M3_PER_KG = 1.5e-4
@@ -84,8 +84,8 @@ class Filling:
 
     liquid_m3: float
     """Thin liquid to pour."""
-    school_m3: float
-    """What the school would take; differs from `liquid_m3` when the cook chose an amount."""
+    usual_m3: float
+    """What this style of liquid takes; `liquid_m3` differs when the cook chose an amount."""
     lowest_m3: float
     highest_m3: float
     sauce_m3: float
@@ -104,26 +104,26 @@ class Filling:
         return self.liquid_m3 + self.sauce_m3
 
 
-def level_m(liquid_m3: float, load: Load, pot: Pot, standing: Standing) -> float:
+def level_m(liquid_m3: float, load: Load, pot: Pot, arrangement: Arrangement) -> float:
     """Height of the liquid above the base, with rack and meat pushing it up."""
-    return float(levels_m(np.array([liquid_m3]), load, pot, standing)[0])
+    return float(levels_m(np.array([liquid_m3]), load, pot, arrangement)[0])
 
 
-def levels_m(liquid_m3: FloatArray, load: Load, pot: Pot, standing: Standing) -> FloatArray:
+def levels_m(liquid_m3: FloatArray, load: Load, pot: Pot, arrangement: Arrangement) -> FloatArray:
     """Heights of several amounts of liquid. (n,) [m³] to (n,) [m]
 
     A piece below the surface takes up room in proportion to how deep it stands; rack and bed
     spread theirs over the height of the rack.
     """
-    rack = standing.rack_kind
+    rack = arrangement.rack_kind
     kinds = load.kinds()
     bodies = [
         (rack.height_m + item.bottom_m, item.height_m, kinds[item.kind][0].volume_m3)
-        for item in standing.placed
+        for item in arrangement.placed
     ]
-    for low, high in standing.beds:
-        share = (high - low) / sum(top - bottom for bottom, top in standing.beds)
-        bodies.append((rack.height_m + low, high - low, share * standing.between_m3(pot)))
+    for low, high in arrangement.beds:
+        share = (high - low) / sum(top - bottom for bottom, top in arrangement.beds)
+        bodies.append((rack.height_m + low, high - low, share * arrangement.between_m3(pot)))
     if rack.height_m > 0:
         bodies.append((0.0, rack.height_m, rack.volume_m3(pot)))
     bottom, height, volume = (np.array(column) for column in zip(*bodies, strict=True))
@@ -136,29 +136,31 @@ def levels_m(liquid_m3: FloatArray, load: Load, pot: Pot, standing: Standing) ->
     return np.asarray(np.interp(liquid_m3, held, marks) + over)
 
 
-def _school_amount_m3(school: LiquidStyle, load: Load, pot: Pot, standing: Standing) -> float:
-    if school == "steam":
+def _usual_amount_m3(
+    liquid_style: LiquidStyle, load: Load, pot: Pot, arrangement: Arrangement
+) -> float:
+    if liquid_style == "steam":
         return pot.min_liquid_m3
-    if school == "lean":
+    if liquid_style == "lean":
         return LEAN_SHARE.value * pot.min_liquid_m3
-    if school == "short_braise":
+    if liquid_style == "short_braise":
         low, high = BRAISE_RANGE_M3
         return min(max(BRAISE_M3_PER_KG * load.mass_kg, low), high)
-    depth = standing.rack_height_m + BATH_COVER_RATIO * standing.depth_m
-    rack_m3 = standing.rack_kind.volume_m3(pot) + BATH_COVER_RATIO * standing.between_m3(pot)
+    depth = arrangement.rack_height_m + BATH_COVER_RATIO * arrangement.depth_m
+    rack_m3 = arrangement.rack_kind.volume_m3(pot) + BATH_COVER_RATIO * arrangement.between_m3(pot)
     return pot.floor_m2 * depth - BATH_COVER_RATIO * load.volume_m3 - rack_m3
 
 
-def lowest_m3(school: LiquidStyle, pot: Pot) -> float:
-    """Least thin liquid: the maker's, or half of it when the cook asks for the lean school."""
-    return pot.min_liquid_m3 * (LEAN_SHARE.value if school == "lean" else 1.0)
+def lowest_m3(liquid_style: LiquidStyle, pot: Pot) -> float:
+    """Least thin liquid: the maker's, or half of it when the cook asks for the lean style."""
+    return pot.min_liquid_m3 * (LEAN_SHARE.value if liquid_style == "lean" else 1.0)
 
 
 def fill(
     load: Load,
     pot: Pot,
-    school: LiquidStyle,
-    standing: Standing,
+    liquid_style: LiquidStyle,
+    arrangement: Arrangement,
     wished_m3: float | None = None,
     *,
     sauce: Sauce = NO_SAUCE,
@@ -171,49 +173,49 @@ def fill(
     RequestError : the meat alone leaves no room for the least liquid, or the cook's own amount
         is under it or over the line.
     """
-    vegetables = standing.between_m3(pot)
-    solids = load.volume_m3 + standing.rack_kind.volume_m3(pot) + vegetables
+    vegetables = arrangement.between_m3(pot)
+    solids = load.volume_m3 + arrangement.rack_kind.volume_m3(pot) + vegetables
     most = pot.max_volume_m3
     if foams:
         most = min(most, FOAM_FILL_RATIO.value * pot.usable_volume_m3)
-    least = lowest_m3(school, pot)
+    least = lowest_m3(liquid_style, pot)
     highest = most - solids - sauce.volume_m3
     if highest < least - sauce.counted_m3:
         raise _too_much_meat(load, most - least - (solids - load.volume_m3) - sauce.volume_m3)
     lowest = max(least - sauce.counted_m3, 0.0)
-    amount = _school_amount_m3(school, load, pot, standing) - sauce.counted_m3
+    amount = _usual_amount_m3(liquid_style, load, pot, arrangement) - sauce.counted_m3
     # a maker's minimum of a cup is a cup, even if it is printed in millilitres
     rounded = MEASURE_M3 * ceil(amount / MEASURE_M3 - 0.02)
-    school_m3 = min(max(rounded, lowest), highest)
+    usual_m3 = min(max(rounded, lowest), highest)
     limited = rounded > highest * (1 + 1e-9)
     if limited:
-        school_m3 = max(MEASURE_M3 * int(highest / MEASURE_M3), lowest)
-    liquid = school_m3 if wished_m3 is None else wished_m3
+        usual_m3 = max(MEASURE_M3 * int(highest / MEASURE_M3), lowest)
+    liquid = usual_m3 if wished_m3 is None else wished_m3
     _check_liquid(liquid, lowest, highest)
     return Filling(
         liquid_m3=liquid,
-        school_m3=school_m3,
+        usual_m3=usual_m3,
         lowest_m3=lowest,
         highest_m3=highest,
         sauce_m3=sauce.volume_m3,
         solids_m3=solids,
-        bed_m3=standing.rack_kind.bed_m3(pot) + vegetables,
+        bed_m3=arrangement.rack_kind.bed_m3(pot) + vegetables,
         fill_ratio=(solids + liquid + sauce.volume_m3) / pot.usable_volume_m3,
-        level_m=level_m(liquid + sauce.volume_m3, load, pot, standing),
+        level_m=level_m(liquid + sauce.volume_m3, load, pot, arrangement),
         limited_by_line=limited and wished_m3 is None,
         max_volume_m3=most,
     )
 
 
-def check_room(load: Load, pot: Pot, school: LiquidStyle) -> None:
+def check_room(load: Load, pot: Pot, liquid_style: LiquidStyle) -> None:
     """Whether the meat alone leaves room for the least liquid, however it lies.
 
     Raises
     ------
     RequestError : too much meat for this pot.
     """
-    if pot.max_volume_m3 - load.volume_m3 < lowest_m3(school, pot):
-        raise _too_much_meat(load, pot.max_volume_m3 - lowest_m3(school, pot))
+    if pot.max_volume_m3 - load.volume_m3 < lowest_m3(liquid_style, pot):
+        raise _too_much_meat(load, pot.max_volume_m3 - lowest_m3(liquid_style, pot))
 
 
 def _too_much_meat(load: Load, room_m3: float) -> RequestError:
@@ -253,7 +255,7 @@ class Ending:
 def ending(
     load: Load,
     pot: Pot,
-    standing: Standing,
+    arrangement: Arrangement,
     filling: Filling,
     *,
     steam_kg: float,
@@ -279,5 +281,5 @@ def ending(
         fat_m3=drip_fat_m3(load),
         liquid_m3=liquid,
         meat_kg=load.mass_kg - juice * WATER_DENSITY.value,
-        level_m=level_m(liquid, shrunk, pot, standing),
+        level_m=level_m(liquid, shrunk, pot, arrangement),
     )

@@ -14,7 +14,7 @@ from pneumachron.core.physics.packing import (
 )
 from pneumachron.core.planning.load import Piece
 
-Arrangement: TypeAlias = Literal[
+ArrangementKind: TypeAlias = Literal[
     "one",
     "side_by_side",
     "on_edge",
@@ -29,7 +29,7 @@ Arrangement: TypeAlias = Literal[
     "on_bed",
     "layered",
 ]
-ARRANGEMENTS: tuple[Arrangement, ...] = get_args(Arrangement)
+ARRANGEMENT_KINDS: tuple[ArrangementKind, ...] = get_args(ArrangementKind)
 MIDDLE_SHARE = 0.6
 """The cut goes through the middle unless it meets less than this share of the best one."""
 SECTION_LINES = (0.0, 0.12, -0.12, 0.3, -0.3, 0.5, -0.5)
@@ -64,10 +64,10 @@ def as_thick_as_m(piece: Piece, covered: Covered) -> float:
 
 
 @dataclass(frozen=True, slots=True)
-class Standing:
+class Arrangement:
     """How a load stands in a pot. Heights are above the base unless said otherwise [m]."""
 
-    arrangement: Arrangement
+    kind: ArrangementKind
     rack_kind: RackKind
     placed: tuple[PlacedPiece, ...]
     """Every piece in its place, with heights above the rack."""
@@ -99,7 +99,7 @@ class Standing:
     @property
     def coiled(self) -> bool:
         """Whether racks are bent along the wall."""
-        return self.arrangement in {"coiled", "nested"}
+        return self.kind in {"coiled", "nested"}
 
     def between_m3(self, pot: Pot) -> float:
         """Vegetables between the layers; at about a gram a millilitre also their weight."""
@@ -142,11 +142,11 @@ def met_m(cut: tuple[float, tuple[tuple[int, float, float], ...]]) -> float:
 class Lying:
     """What a cook may ask of how it lies. What is None or left alone the engine chooses.
 
-    `arrangement` : this way and no other
+    `kind` : this way and no other
     `touching` : False keeps gaps for the steam, where there is room for them
     """
 
-    arrangement: Arrangement | None = None
+    kind: ArrangementKind | None = None
     touching: bool = True
 
 

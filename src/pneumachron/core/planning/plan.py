@@ -41,7 +41,7 @@ from pneumachron.core.planning.likely_range import (
 )
 from pneumachron.core.planning.liquid import Ending, ending
 from pneumachron.core.planning.load import Load
-from pneumachron.core.planning.lying import ANYHOW, Arrangement
+from pneumachron.core.planning.lying import ANYHOW, ArrangementKind
 from pneumachron.core.planning.own_minutes import ROOM_RATIO, Expectation, check_own, expectation
 from pneumachron.core.planning.poultry import floor_min
 from pneumachron.core.planning.reasons import Reason, reasons_for
@@ -73,7 +73,7 @@ class Batch:
     lid_on_to_open_s: float
     done_s: float
     rack: Rack
-    arrangement: Arrangement
+    arrangement: ArrangementKind
     liquid_m3: float
     phases: tuple[Phase, ...]
     hold_range_min: tuple[int, int]
@@ -168,8 +168,8 @@ def _in_two_cycles(request: CookRequest, cycles: TwoCycles) -> Plan:
         hold_min=early.second_min,
         lid_on_to_open_s=last.open_s - restart_s,
         done_s=last.open_s - restart_s + after.boil_s + cycles.setup.soak_s,
-        rack=plan.setup.standing.rack,
-        arrangement=plan.setup.standing.arrangement,
+        rack=plan.setup.arrangement.rack,
+        arrangement=plan.setup.arrangement.kind,
         liquid_m3=plan.setup.filling.liquid_m3,
         phases=(
             replace(phases[0], duration_s=phases[0].duration_s - restart_s),
@@ -232,7 +232,7 @@ def _plan(request: CookRequest, cycles: TwoCycles | None = None) -> Plan:
     end = ending(
         request.load,
         request.pot,
-        setup.standing,
+        setup.arrangement,
         setup.filling,
         steam_kg=steam_kg(search, run),
         extra_ratio=release_kinds()[setup.release].juice_extra_ratio,
@@ -301,14 +301,14 @@ def _later(request: CookRequest) -> tuple[Batch, ...]:
         alike = next((item for item in found if item.load == batch.load), None)
         if alike is None:
             plan = make_plan(batch)
-            standing = plan.setup.standing
+            arrangement = plan.setup.arrangement
             alike = Batch(
                 load=batch.load,
                 hold_min=plan.hold_min,
                 lid_on_to_open_s=plan.lid_on_to_open_s,
                 done_s=plan.done_s,
-                rack=standing.rack,
-                arrangement=standing.arrangement,
+                rack=arrangement.rack,
+                arrangement=arrangement.kind,
                 liquid_m3=plan.setup.filling.liquid_m3,
                 phases=plan.phases,
                 hold_range_min=plan.hold_range_min,

@@ -35,7 +35,7 @@ def pouring_marks(setup: ResolvedRequest, measure: Measure) -> tuple[Mark, ...]:
     if not counts:
         return ()
     volumes: FloatArray = np.array([step * count for count in counts])
-    heights = levels_m(volumes + filling.sauce_m3, request.load, request.pot, setup.standing)
+    heights = levels_m(volumes + filling.sauce_m3, request.load, request.pot, setup.arrangement)
     return tuple(
         Mark(_typed(count, measure), step * count, float(height))
         for count, height in zip(counts, heights, strict=True)

@@ -166,7 +166,7 @@ def _frozen(facts: PlanFindings) -> Iterable[Reason]:
 
 
 def _stacked(facts: PlanFindings) -> Iterable[Reason]:
-    covered = facts.setup.standing.covered
+    covered = facts.setup.arrangement.covered
     share = 0.5 * (covered.first + covered.second)
     if share >= LEAST_SHARE:
         piece = facts.load.kinds()[facts.slowest][0]
@@ -278,12 +278,12 @@ def _liquid(facts: PlanFindings) -> Iterable[Reason]:
     filling = facts.setup.filling
     yield Reason(
         "liquid",
-        "school",
-        filling.school_m3,
+        "style",
+        filling.usual_m3,
         "m³",
-        filling.liquid_m3 - filling.school_m3,
+        filling.liquid_m3 - filling.usual_m3,
         "m³",
-        {"style": facts.setup.request.school},
+        {"style": facts.setup.request.liquid_style},
         "common practice",
     )
     yield Reason(
@@ -325,30 +325,37 @@ def _juice(facts: PlanFindings) -> Iterable[Reason]:
 
 
 def _rack(facts: PlanFindings) -> Iterable[Reason]:
-    standing, level = facts.setup.standing, facts.setup.filling.level_m
-    under = standing.rack_height_m - level
+    arrangement, level = facts.setup.arrangement, facts.setup.filling.level_m
+    under = arrangement.rack_height_m - level
     params: dict[str, Param] = {
         "away_m": abs(under),
         "side": "below" if under >= 0 else "above",
         "bed_kg": 1e3 * facts.setup.filling.bed_m3,
     }
     yield Reason(
-        "rack", standing.rack, standing.rack_height_m, "m", under, "m", params, "common practice"
+        "rack",
+        arrangement.rack,
+        arrangement.rack_height_m,
+        "m",
+        under,
+        "m",
+        params,
+        "common practice",
     )
 
 
 def _arrangement(facts: PlanFindings) -> Iterable[Reason]:
-    standing = facts.setup.standing
+    arrangement = facts.setup.arrangement
     params: dict[str, Param] = {
-        "tight": "yes" if standing.tight else "no",
-        "rack_left_out": "yes" if standing.rack_left_out else "no",
+        "tight": "yes" if arrangement.tight else "no",
+        "rack_left_out": "yes" if arrangement.rack_left_out else "no",
     }
     yield Reason(
         "arrangement",
-        standing.arrangement,
-        float(len(standing.placed)),
+        arrangement.kind,
+        float(len(arrangement.placed)),
         "1",
-        standing.meat_height_m,
+        arrangement.meat_height_m,
         "m",
         params,
         "common practice",

@@ -4,7 +4,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import replace
 from functools import partial
 
-from pneumachron.core.catalog.racks import SCHOOL_RACKS
+from pneumachron.core.catalog.racks import USUAL_RACKS
 from pneumachron.core.errors import Fix, RequestError
 from pneumachron.core.planning.batches import in_batches, one_by_one, whole_load
 from pneumachron.core.planning.cutting import Knife, bones_of, cut_all
@@ -35,7 +35,7 @@ _Change = tuple[Fix, Callable[[], CookRequest]]
 
 def _places(request: CookRequest) -> Iterator[_Change]:
     """Where and how it lies, and how much liquid."""
-    if (request.rack or SCHOOL_RACKS[request.school]) != "none":
+    if (request.rack or USUAL_RACKS[request.liquid_style]) != "none":
         yield Fix("rack", "none"), lambda: replace(request, rack="none", liquid_m3=None)
     if request.lying != ANYHOW:
         yield Fix("lying", ""), lambda: replace(request, lying=ANYHOW)

@@ -9,10 +9,10 @@ from pneumachron.core.catalog.racks import Rack
 from pneumachron.core.cooker.pot_heat import AfterHold
 from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.steam import ALTITUDE_RANGE_M
-from pneumachron.core.planning.arrangement import stand
+from pneumachron.core.planning.arrangement import arrange
 from pneumachron.core.planning.liquid import NO_SAUCE, Filling, Sauce, check_room, fill
 from pneumachron.core.planning.load import FROZEN_RANGE_M, Load
-from pneumachron.core.planning.lying import ANYHOW, Lying, Standing, as_thick_as_m
+from pneumachron.core.planning.lying import ANYHOW, Arrangement, Lying, as_thick_as_m
 from pneumachron.core.planning.releases import (
     USUAL_WAIT_S,
     ReleaseChoice,
@@ -27,9 +27,9 @@ LEVELS: tuple[Level, ...] = get_args(Level)
 
 @dataclass(frozen=True, slots=True)
 class CookRequest:
-    """What the cook wants. What is None is chosen from the cut, the school and the pot.
+    """What the cook wants. What is None is chosen from the cut, the liquid style and the pot.
 
-    `liquid_m3` overrules the school's amount, `gauge_pa` the level, `lying` the engine's way of
+    `liquid_m3` overrules the usual amount, `gauge_pa` the level, `lying` the engine's way of
     laying it. `wait_s` is only of a timed release, `stay_s` of soaking and keeping warm.
 
     `later` are further batches, cooked in the same cooker after this load. `pot_start_c` is the
@@ -40,7 +40,7 @@ class CookRequest:
     load: Load
     pot: Pot
     texture_step: float
-    school: LiquidStyle
+    liquid_style: LiquidStyle
     release: ReleaseMethod | None
     level: Level
     altitude_m: float
@@ -78,7 +78,7 @@ class ResolvedRequest:
     """A request with everything settled, and how it stands in the pot."""
 
     request: CookRequest
-    standing: Standing
+    arrangement: Arrangement
     filling: Filling
     choice: ReleaseChoice
     """The default release and its reason, taken or not."""
@@ -91,7 +91,7 @@ class ResolvedRequest:
         return self.after.stand_s if self.release == "soak" else 0.0
 
 
-def check_frozen(load: Load, standing: Standing) -> None:
+def check_frozen(load: Load, arrangement: Arrangement) -> None:
     """Frozen pieces that touch are as thick as what they make together.
 
     Raises
@@ -100,7 +100,7 @@ def check_frozen(load: Load, standing: Standing) -> None:
     """
     most = FROZEN_RANGE_M[1]
     for piece, _ in load.kinds():
-        thick = as_thick_as_m(piece, standing.covered)
+        thick = as_thick_as_m(piece, arrangement.covered)
         if piece.frozen and thick > most:
             raise RequestError("frozen_together", "start", thickness_m=thick, most_m=most)
 
@@ -110,26 +110,29 @@ def _stands_alike(request: CookRequest, other: CookRequest) -> bool:
     return (
         request.load is other.load
         and request.pot is other.pot
-        and (request.school, request.rack, request.lying) == (other.school, other.rack, other.lying)
+        and (request.liquid_style, request.rack, request.lying)
+        == (other.liquid_style, other.rack, other.lying)
         and (request.liquid_m3, request.sauce, request.foams)
         == (other.liquid_m3, other.sauce, other.foams)
     )
 
 
-def _stand_and_fill(request: CookRequest) -> tuple[Standing, Filling]:
-    check_room(request.load, request.pot, request.school)
-    standing = stand(request.load, request.pot, request.school, request.rack, request.lying)
-    check_frozen(request.load, standing)
+def _arrange_and_fill(request: CookRequest) -> tuple[Arrangement, Filling]:
+    check_room(request.load, request.pot, request.liquid_style)
+    arrangement = arrange(
+        request.load, request.pot, request.liquid_style, request.rack, request.lying
+    )
+    check_frozen(request.load, arrangement)
     filling = fill(
         request.load,
         request.pot,
-        request.school,
-        standing,
+        request.liquid_style,
+        arrangement,
         request.liquid_m3,
         sauce=request.sauce,
         foams=request.foams,
     )
-    return standing, filling
+    return arrangement, filling
 
 
 def resolve(request: CookRequest, like: ResolvedRequest | None = None) -> ResolvedRequest:
@@ -151,9 +154,9 @@ def resolve(request: CookRequest, like: ResolvedRequest | None = None) -> Resolv
             "gauge", "gauge", pressure_pa=request.pressure_pa, least_pa=least, most_pa=most
         )
     if like is not None and _stands_alike(request, like.request):
-        standing, filling = like.standing, like.filling
+        arrangement, filling = like.arrangement, like.filling
     else:
-        standing, filling = _stand_and_fill(request)
+        arrangement, filling = _arrange_and_fill(request)
     choice = choose_release(
         request.load.pieces[0].cut,
         filling.fill_ratio,
@@ -169,4 +172,4 @@ def resolve(request: CookRequest, like: ResolvedRequest | None = None) -> Resolv
         boil_s=request.boil_s,
         full=is_full(filling.fill_ratio),
     )
-    return ResolvedRequest(request, standing, filling, choice, release, after)
+    return ResolvedRequest(request, arrangement, filling, choice, release, after)

@@ -55,7 +55,7 @@ def _cases(
 
     conductivity = row([piece.cut.meat.conductivity_w_mk for piece, _ in kinds])
     meat = MeatCases(
-        half_sizes_m=covered_sizes_m(sizes_m, conductivity, setup.standing.covered),
+        half_sizes_m=covered_sizes_m(sizes_m, conductivity, setup.arrangement.covered),
         diffusivity_m2_s=row([piece.cut.meat.diffusivity_m2_s for piece, _ in kinds]),
         conductivity_w_mk=conductivity,
         heat_capacity_j_k=row([count * piece.heat_capacity_j_k for piece, count in kinds]),

@@ -10,12 +10,12 @@ from typing import Literal, TypeAlias
 
 import numpy as np
 
-from pneumachron.core.catalog.cuts import RELEASE_METHODS, SCHOOLS
+from pneumachron.core.catalog.cuts import LIQUID_STYLES, RELEASE_METHODS
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.cooker.cook_time import MAX_HOLD_S, Search
 from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.physics.tenderness import TEXTURES
-from pneumachron.core.planning.arrangement import stand
+from pneumachron.core.planning.arrangement import arrange
 from pneumachron.core.planning.course import value_at
 from pneumachron.core.planning.cutting import (
     BONES_A_SECTION,
@@ -26,7 +26,7 @@ from pneumachron.core.planning.cutting import (
     remade,
 )
 from pneumachron.core.planning.load import FREEZER_C, Load
-from pneumachron.core.planning.lying import ARRANGEMENTS, Lying
+from pneumachron.core.planning.lying import ARRANGEMENT_KINDS, Lying
 from pneumachron.core.planning.plan_summary import Answer, answer_of, answers_of, cooked
 from pneumachron.core.planning.request import CookRequest, ResolvedRequest, resolve
 from pneumachron.core.planning.scenarios import first_search, texture_reached
@@ -39,7 +39,7 @@ AlternativeKind: TypeAlias = Literal[
     "frozen",
     "release",
     "texture",
-    "school",
+    "liquid_style",
     "level",
     "pot",
     "lying",
@@ -170,7 +170,7 @@ def _from_the_freezer(request: CookRequest) -> CookRequest:
 
 
 def _variants(setup: ResolvedRequest, other_pots: tuple[Pot, ...]) -> Iterable[Change]:
-    # another school or pot takes its own amount of liquid, not the one chosen for this
+    # another liquid style or pot takes its own amount of liquid, not the one chosen for this
     request = setup.request
     free = replace(request, liquid_m3=None)
     current = setup.release
@@ -181,15 +181,19 @@ def _variants(setup: ResolvedRequest, other_pots: tuple[Pot, ...]) -> Iterable[C
     for other in (step - 1, step + 1):
         if 0 <= other < len(TEXTURES):
             yield "texture", TEXTURES[other], partial(replace, request, texture_step=float(other))
-    for school in SCHOOLS:
-        # the lean school is the cook's own choice, never offered
-        if school not in {request.school, "lean"}:
-            yield "school", school, partial(replace, free, school=school, rack=None)
+    for liquid_style in LIQUID_STYLES:
+        # the lean liquid style is the cook's own choice, never offered
+        if liquid_style not in {request.liquid_style, "lean"}:
+            yield (
+                "liquid_style",
+                liquid_style,
+                partial(replace, free, liquid_style=liquid_style, rack=None),
+            )
     level: Literal["high", "low"] = "low" if request.level == "high" else "high"
     yield "level", level, partial(replace, request, level=level, gauge_pa=None)
-    for way in ARRANGEMENTS:
+    for way in ARRANGEMENT_KINDS:
         lying = Lying(way, request.lying.touching)
-        if way not in {setup.standing.arrangement, "one"} and _lies(replace(request, lying=lying)):
+        if way not in {setup.arrangement.kind, "one"} and _lies(replace(request, lying=lying)):
             yield "lying", way, partial(replace, request, lying=lying)
     for pot in other_pots:
         yield "pot", pot.name, partial(replace, free, pot=pot)
@@ -197,7 +201,7 @@ def _variants(setup: ResolvedRequest, other_pots: tuple[Pot, ...]) -> Iterable[C
 
 def _lies(request: CookRequest) -> bool:
     try:
-        stand(request.load, request.pot, request.school, request.rack, request.lying)
+        arrange(request.load, request.pot, request.liquid_style, request.rack, request.lying)
     except RequestError:
         return False
     return True

@@ -17,7 +17,7 @@ from pneumachron.core.planning.batches import whole_load
 from pneumachron.core.planning.course import Phase
 from pneumachron.core.planning.finish import Finish, FinishKind, finish_for, rest_for
 from pneumachron.core.planning.load import Load
-from pneumachron.core.planning.lying import ARRANGEMENTS, Arrangement
+from pneumachron.core.planning.lying import ARRANGEMENT_KINDS, ArrangementKind
 from pneumachron.core.planning.plan import Plan, is_pulled
 from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.sauce import reduce_sauce
@@ -78,7 +78,7 @@ class CookNumbers:
     left_m3: float
     """Liquid when it is opened, for the sauce."""
     rack: Rack
-    arrangement: Arrangement
+    arrangement: ArrangementKind
     release: ReleaseMethod
     wait_s: float | None
     """Before the valve is opened; None: the pressure falls by itself."""
@@ -102,7 +102,7 @@ class CookNumbers:
     """Likely range of the cook time."""
     later: tuple[tuple[float, float, float], ...] = ()
     """Batches after this one: cook time [s], from lid on to meat out [s], mass [kg]."""
-    later_lying: tuple[tuple[Rack, Arrangement], ...] = ()
+    later_lying: tuple[tuple[Rack, ArrangementKind], ...] = ()
     """How each of them lies; empty for a cook that was kept before this was known."""
     later_liquid_m3: tuple[float, ...] = ()
     """Liquid of each."""
@@ -154,8 +154,8 @@ def cook_plan(plan: Plan, finish: FinishKind | None = None, meat: Load | None = 
         wet_m3=setup.filling.wet_m3,
         fill_ratio=setup.filling.fill_ratio,
         left_m3=plan.ending.liquid_m3,
-        rack=setup.standing.rack,
-        arrangement=setup.standing.arrangement,
+        rack=setup.arrangement.rack,
+        arrangement=setup.arrangement.kind,
         release=setup.release,
         wait_s=setup.after.wait_s if isfinite(setup.after.wait_s) else None,
         come_up_s=_phase_s(plan, "come_up"),
@@ -278,9 +278,9 @@ def _phase(item: Any) -> tuple[str, float]:  # noqa: ANN401 - whatever a file ho
     return kind, seconds
 
 
-def _lying(item: Any) -> tuple[Rack, Arrangement]:  # noqa: ANN401 - whatever a file holds
+def _lying(item: Any) -> tuple[Rack, ArrangementKind]:  # noqa: ANN401 - whatever a file holds
     rack, arrangement = item
-    if rack not in RACK_KINDS or arrangement not in ARRANGEMENTS:
+    if rack not in RACK_KINDS or arrangement not in ARRANGEMENT_KINDS:
         raise ValueError(item)
     return rack, arrangement
 

@@ -87,7 +87,7 @@ class Inside:
 def inside_of(setup: ResolvedRequest, truth: Truth, *, stuck: bool = False) -> Inside:
     """What a settled request puts into the pot."""
     meat = tuple(
-        LiveMeat(piece, count, setup.standing.covered, truth.size_ratio)
+        LiveMeat(piece, count, setup.arrangement.covered, truth.size_ratio)
         for piece, count in setup.request.load.kinds()
     )
     sauce = setup.request.sauce

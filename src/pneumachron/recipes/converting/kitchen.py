@@ -28,7 +28,7 @@ class Choices:
 
     plates: int | None = None
     """For how many instead of the recipe's; the meat follows."""
-    school: LiquidStyle | None = None
+    liquid_style: LiquidStyle | None = None
     release: ReleaseMethod | None = None
     finish: FinishKind | None = None
     overruled: frozenset[str] = field(default=frozenset())

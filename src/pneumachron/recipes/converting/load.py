@@ -111,7 +111,8 @@ def _request(
         load=Load((piece,) * count),
         pot=kitchen.pot,
         texture_step=float(TEXTURES.index(understood.texture)),
-        school=choices.school or ("lean" if NO_WATER in choices.overruled else cut.default_school),
+        liquid_style=choices.liquid_style
+        or ("lean" if NO_WATER in choices.overruled else cut.default_liquid_style),
         release=release,
         wait_s=own.wait_s if own and release == own.release else None,
         own_hold_min=own.hold_min if own else None,

@@ -219,7 +219,7 @@ def _pot(work: Work) -> OutStep:
     said = [_say("pour", liquid_m3=setup.filling.liquid_m3, batches=len(work.portioned.runs))]
     if names := work.names("pot"):
         said.append(_say("add", names=names))
-    said.append(_say("load", rack=setup.standing.rack, arrangement=setup.standing.arrangement))
+    said.append(_say("load", rack=setup.arrangement.rack, arrangement=setup.arrangement.kind))
     if top := work.names("top"):
         said.append(_say("on_top", names=top))
     return OutStep("pot", tuple(said))

@@ -41,7 +41,7 @@ reason-range-altitude_rule = In 8 of 10 kitchens the right time is in this range
 
 ## Why: the liquid
 
-reason-liquid-school = { $style ->
+reason-liquid-style = { $style ->
         [steam] Steaming takes the cooker's minimum liquid. It stays under the trivet.
         [lean] Half the minimum counts on the juice of the meat for the rest.
         [short_braise] A shallow braise takes about { $units ->
