@@ -68,11 +68,11 @@ def test_changelog_speaks_of_this_engine() -> None:
 
 def test_doses_in_the_docs_are_the_doses_of_the_table() -> None:
     page = text_of("docs/how-the-number-is-made.md")
-    own = {name for name, row in read_numbers("cuts.csv").items() if "tender_dose_min" in row}
+    own = {name for name, row in read_numbers("cuts.csv").items() if "tender_softening_min" in row}
     for cut in cuts().values():
         if cut.cut_id in own:
             name = say_cut(cut.cut_id, "name")
-            assert f"| {name} | {cut.tender_dose_min:g} |" in page, name
+            assert f"| {name} | {cut.tender_softening_min:g} |" in page, name
 
 
 def test_worked_example_in_the_docs() -> None:

@@ -21,7 +21,7 @@ function plan(changes: Partial<PlanOut["trace"]> = {}): PlanOut {
       gauge_pa: TIMES.map((time) => (time < 600 ? 0 : 75_000)),
       pot_temp_c: TIMES.map(() => 116),
       core_temp_c: TIMES.map((time) => Math.min(4 + time / 30, 110)),
-      texture_step: TIMES.map((time) => -4 + time / 600),
+      tenderness_step: TIMES.map((time) => -4 + time / 600),
       softens_from_s: 1980,
       ...changes,
     },

@@ -108,7 +108,7 @@ def test_minutes_of_a_recipe(client: TestClient) -> None:
     asked = {"request": BRISKET, "hold_min": 60}
     answer = client.post("/api/plan/minutes", json=asked).json()
     assert answer["hold_min"] == 60
-    assert answer["texture_step"] < 2.0
+    assert answer["tenderness_step"] < 2.0
     assert client.post("/api/plan/minutes", json=asked | {"hold_min": 999}).status_code == 422
 
 

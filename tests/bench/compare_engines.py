@@ -27,7 +27,7 @@ from pneumachron.core.planning.request import CookRequest
 def cook_request(cut, kg, thick, count, liquid_style, release, step):
     piece = make_piece(cut_by_id(cut), mass_kg=kg / count, thickness_m=thick, start_temp_c=4.0)
     return CookRequest(
-        load=Load((piece,) * count), pot=ready_pot("tenor"), texture_step=step,
+        load=Load((piece,) * count), pot=ready_pot("tenor"), tenderness_step=step,
         liquid_style=liquid_style,
         release=release, level="high", altitude_m=1150.0,
     )

@@ -12,10 +12,10 @@ from pytest_benchmark.fixture import BenchmarkFixture
 from scipy.optimize import brentq
 
 from pneumachron.core.constants import BAND_SDS, SIZE_SPREAD
-from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.physics.tenderness import cumulative_softening_min
 from pneumachron.core.planning.lying import Lying
 from pneumachron.core.planning.plan import make_plan
-from pneumachron.core.planning.plan_summary import answers_of
+from pneumachron.core.planning.plan_summary import summaries_of
 from pneumachron.core.planning.ready_by import ways_in_time
 from pneumachron.core.planning.recovery import judge_opened
 from pneumachron.core.planning.request import resolve
@@ -58,7 +58,7 @@ def reference_plan() -> list[float]:
         run = reference_cook(case, 60.0 * hold_min)
         grid = np.arange(0.0, run.time_s[-1], 30.0)
         read = np.interp(grid, run.time_s, run.reading_c)
-        return float(np.log(cumulative_dose_min(read, step_s=30.0)[-1] / need))
+        return float(np.log(cumulative_softening_min(read, step_s=30.0)[-1] / need))
 
     found = []
     for sds in (0.0, -BAND_SDS.value, BAND_SDS.value):
@@ -102,15 +102,15 @@ def test_plan_with_eight(benchmark: BenchmarkFixture) -> None:
     variants = (
         replace(WANTED, release="quick"),
         replace(WANTED, release="timed"),
-        replace(WANTED, texture_step=1.0),
-        replace(WANTED, texture_step=3.0),
+        replace(WANTED, tenderness_step=1.0),
+        replace(WANTED, tenderness_step=3.0),
         replace(WANTED, liquid_style="steam"),
         replace(WANTED, liquid_style="bath"),
         replace(WANTED, level="low"),
         replace(WANTED, altitude_m=0.0),
     )
     benchmark.pedantic(
-        lambda: (make_plan(WANTED), answers_of([resolve(wanted) for wanted in variants])), **WARM
+        lambda: (make_plan(WANTED), summaries_of([resolve(wanted) for wanted in variants])), **WARM
     )
 
 

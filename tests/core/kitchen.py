@@ -51,7 +51,7 @@ def cook_request(
     min_liquid_m3: float | None = None,
     wait_s: float | None = None,
     boil_s: float = 0.0,
-    texture_step: float | None = None,
+    tenderness_step: float | None = None,
 ) -> CookRequest:
     """A request at sea level unless said otherwise."""
     vessel = ready_pot(pot)
@@ -60,7 +60,9 @@ def cook_request(
     return CookRequest(
         load=pieces,
         pot=vessel,
-        texture_step=float(TEXTURES.index(texture)) if texture_step is None else texture_step,
+        tenderness_step=float(TEXTURES.index(texture))
+        if tenderness_step is None
+        else tenderness_step,
         liquid_style=liquid_style,
         release=release,
         level="high",

@@ -16,7 +16,7 @@ from pneumachron.core.planning.recovery import (
     translate_minutes,
 )
 from pneumachron.core.planning.request import resolve
-from pneumachron.core.planning.what_if import answer_for_minutes
+from pneumachron.core.planning.what_if import summary_for_minutes
 from tests.core.kitchen import cook_request, load, search
 
 FLAT = cook_request(load("brisket_flat", 1.4, 0.045, 2))
@@ -29,7 +29,7 @@ def test_a_perfect_cook_is_not_put_back(cut: str, release: ReleaseMethod) -> Non
     wanted = cook_request(load(cut, 1.2, 0.05, 2))
     wanted = replace(wanted, release=release)
     plan = make_plan(wanted)
-    seen = judge_opened(wanted, plan.hold_min, seen_step=wanted.texture_step)
+    seen = judge_opened(wanted, plan.hold_min, seen_step=wanted.tenderness_step)
     assert (seen.step, seen.hold_min, seen.more_s) == ("done", 0, 0.0)
     read = judge_opened(wanted, plan.hold_min, probe_c=plan.outcomes[0].core_at_open_c)
     assert (read.step, read.hold_min) == ("done", 0)
@@ -50,7 +50,7 @@ def test_firmer_is_put_back_longer_and_never_as_long_as_at_first() -> None:
 def test_what_was_short_by_so_many_minutes_goes_back_for_about_as_long() -> None:
     # ours: the model judges its own short cook; the hot start saves, the cooling costs
     short = PLAN.hold_min - 20
-    step = answer_for_minutes(FLAT, short).texture_step
+    step = summary_for_minutes(FLAT, short).tenderness_step
     back = judge_opened(FLAT, short, seen_step=step)
     assert 8 <= back.hold_min <= 24
     assert back.next_hold_min == pytest.approx(PLAN.hold_min, abs=1)

@@ -11,12 +11,12 @@ from pneumachron.core.planning.cutting import split
 from pneumachron.core.planning.finish import rest_for
 from pneumachron.core.planning.lying import Lying
 from pneumachron.core.planning.plan import make_plan
-from pneumachron.core.planning.plan_summary import Answer
+from pneumachron.core.planning.plan_summary import PlanSummary
 from pneumachron.core.planning.ready_by import ways_in_time
 from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.what_if import (
-    answer_for_minutes,
-    quick_answer,
+    quick_summary,
+    summary_for_minutes,
     what_changes,
 )
 from tests.core.kitchen import cook_request, load
@@ -24,14 +24,14 @@ from tests.core.kitchen import cook_request, load
 SMALL = cook_request(load("brisket_flat", 0.8, 0.05), altitude_m=1150.0)
 
 
-def by_kind(wanted: CookRequest) -> dict[tuple[str, str], Answer | RequestError | None]:
+def by_kind(wanted: CookRequest) -> dict[tuple[str, str], PlanSummary | RequestError | None]:
     found = what_changes(wanted, ready_pots().values())
     return {(item.kind, item.value): item.answer or item.trouble for item in found}
 
 
 def test_quick_answer_is_the_plans() -> None:
     for wanted in (SMALL, replace(SMALL, release="timed"), replace(SMALL, level="low")):
-        plan, quick = make_plan(wanted), quick_answer(wanted)
+        plan, quick = make_plan(wanted), quick_summary(wanted)
         assert quick.hold_min == pytest.approx(plan.hold_exact_min, abs=0.6)
         assert quick.lid_on_to_open_s == pytest.approx(plan.lid_on_to_open_s, abs=70)
 
@@ -42,7 +42,7 @@ def test_every_alternative_is_the_plan_of_the_changed_request() -> None:
         if kind in {"release", "liquid_style", "level"}:
             change: dict[str, Any] = {kind: value}
             changed = replace(SMALL, **change)
-            assert isinstance(answer, Answer)
+            assert isinstance(answer, PlanSummary)
             assert answer.hold_min == pytest.approx(make_plan(changed).hold_exact_min, abs=0.6)
     assert {kind for kind, _ in found} == {
         "halved", "quartered", "frozen", "release", "texture", "liquid_style", "level", "lying",
@@ -53,19 +53,19 @@ def test_every_alternative_is_the_plan_of_the_changed_request() -> None:
 def test_cutting_shortens_as_the_trade_knows() -> None:
     # common practice: halving a roast across its thickness shortens the time, much
     halved = by_kind(SMALL)["halved", "2"]
-    assert isinstance(halved, Answer)
-    assert halved.hold_min < 0.7 * quick_answer(SMALL).hold_min
+    assert isinstance(halved, PlanSummary)
+    assert halved.hold_min < 0.7 * quick_summary(SMALL).hold_min
 
 
 def test_parts_that_lie_on_each_other_are_quicker_all_the_same() -> None:
     # published: conduction; juice gets between faces that touch, so halves are not one body again
     full = cook_request(load("brisket_flat", 1.4, 0.045, 2))
     halved = by_kind(full)["halved", "2"]
-    assert isinstance(halved, Answer)
+    assert isinstance(halved, PlanSummary)
     loose = replace(full, lying=Lying(touching=False))
     free = by_kind(loose)["halved", "2"]
-    assert isinstance(free, Answer)
-    assert free.hold_min < halved.hold_min < quick_answer(full).hold_min
+    assert isinstance(free, PlanSummary)
+    assert free.hold_min < halved.hold_min < quick_summary(full).hold_min
 
 
 def test_other_ways_of_lying_that_fit_are_told() -> None:
@@ -76,7 +76,7 @@ def test_other_ways_of_lying_that_fit_are_told() -> None:
     plan = make_plan(cook_request(load("back_ribs", 1.1, 0.03, 4), liquid_style="steam"))
     assert plan.setup.arrangement.kind not in ways
     stacked = sections["lying", "stacked"]
-    assert isinstance(stacked, Answer)
+    assert isinstance(stacked, PlanSummary)
     assert stacked.hold_min > plan.hold_min
 
 
@@ -94,34 +94,36 @@ def test_parts_hold_the_weight() -> None:
 
 
 def test_minutes_of_a_recipe() -> None:
-    planned = quick_answer(SMALL)
-    own = answer_for_minutes(SMALL, planned.hold_min)
+    planned = quick_summary(SMALL)
+    own = summary_for_minutes(SMALL, planned.hold_min)
     assert own.hold_min == planned.hold_min
     # what follows the hold is read off between probes in one, released in the other
     assert own.lid_on_to_open_s == pytest.approx(planned.lid_on_to_open_s, abs=1.0)
-    assert own.texture_step == pytest.approx(planned.texture_step, abs=0.005)
+    assert own.tenderness_step == pytest.approx(planned.tenderness_step, abs=0.005)
     assert own.core_at_open_c == pytest.approx(planned.core_at_open_c, abs=0.05)
-    steps = [answer_for_minutes(SMALL, minutes).texture_step for minutes in (0, 30, 60, 90, 600)]
+    steps = [
+        summary_for_minutes(SMALL, minutes).tenderness_step for minutes in (0, 30, 60, 90, 600)
+    ]
     assert steps == sorted(steps)
     assert steps[0] == -4.0
     for bad in (-1, 800):
         with pytest.raises(OutOfRangeError):
-            answer_for_minutes(SMALL, bad)
+            summary_for_minutes(SMALL, bad)
 
 
 def test_ready_by_prefers_to_change_nothing() -> None:
-    total = quick_answer(SMALL).lid_on_to_open_s + rest_for(SMALL.load)[0]
+    total = quick_summary(SMALL).lid_on_to_open_s + rest_for(SMALL.load)[0]
     ways = ways_in_time(SMALL, total + 60.0)
     assert (ways[0].parts, ways[0].release) == (1, "natural")
     assert ways[0].spare_s == pytest.approx(60.0, abs=1.0)
 
 
 def test_ready_by_takes_the_knife_when_it_must() -> None:
-    ways = ways_in_time(SMALL, quick_answer(SMALL).lid_on_to_open_s - 900.0)
+    ways = ways_in_time(SMALL, quick_summary(SMALL).lid_on_to_open_s - 900.0)
     assert ways[0].parts > 1
     assert ways[0].spare_s >= 0.0
     for way in ways:
-        assert way.answer.texture_step == pytest.approx(SMALL.texture_step, abs=0.1)
+        assert way.answer.tenderness_step == pytest.approx(SMALL.tenderness_step, abs=0.1)
 
 
 def test_ready_by_says_how_late_the_best_is() -> None:

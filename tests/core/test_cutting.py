@@ -168,7 +168,7 @@ def test_own_minutes_say_what_to_expect() -> None:
         assert item is not None
         assert plan.hold_range_min == (plan.hold_min, plan.hold_min)
         assert item.usual_min == usual.hold_min
-        assert item.low_step <= item.texture_step <= item.high_step
+        assert item.low_step <= item.tenderness_step <= item.high_step
         hold = next(phase for phase in plan.phases if phase.kind == "hold")
         assert hold.duration_s == pytest.approx(60.0 * plan.hold_min, abs=1.0)
     assert usual.range.low_min > LEAST_MIN
@@ -204,7 +204,7 @@ def test_long_own_minutes_are_answered_too() -> None:
     for minutes in (0, 300, 720):
         found = make_plan(replace(wanted, own_hold_min=minutes)).expectation
         assert found is not None
-        assert found.low_step <= found.texture_step <= found.high_step
+        assert found.low_step <= found.tenderness_step <= found.high_step
 
 
 def test_more_batches_are_of_all_the_meat() -> None:

@@ -5,7 +5,7 @@ import pytest
 
 from pneumachron.core.constants import SURFACE_COEFFICIENT
 from pneumachron.core.physics.conduction import slab_coefficients, slab_roots
-from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.physics.tenderness import cumulative_softening_min
 from pneumachron.core.planning.plan import make_plan
 from tests.core.kitchen import cook_request, load
 
@@ -47,7 +47,7 @@ def test_the_place_of_reading_is_the_median_of_the_volume(
     doses = np.empty((9, 9, 9))
     for i, j, k in np.ndindex(doses.shape):
         inside = 114.0 - 110.0 * slabs[0][i] * slabs[1][j] * slabs[2][k]
-        doses[i, j, k] = cumulative_dose_min(inside, step_s=60.0)[-1]
+        doses[i, j, k] = cumulative_softening_min(inside, step_s=60.0)[-1]
     share = np.einsum("i,j,k->ijk", weights, weights, weights)
     past = float(share[doses[:8, :8, :8] > doses[8, 8, 8]].sum())
     assert past == pytest.approx(0.5, abs=0.15)

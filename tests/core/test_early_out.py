@@ -23,14 +23,14 @@ BOTH = cook_request(Load(THIN + THICK), texture="tender", liquid_style="steam", 
 
 def test_both_come_out_as_wished() -> None:
     together = make_plan(BOTH)
-    thin, thick = (outcome.texture_step for outcome in together.outcomes)
+    thin, thick = (outcome.tenderness_step for outcome in together.outcomes)
     assert thin > thick + 1.0
     found = early_out(BOTH)
     assert found is not None
     assert found.out == (0,)
     assert found.stays == (1,)
-    for step in found.texture_steps:
-        assert step == pytest.approx(BOTH.texture_step, abs=0.3)
+    for step in found.tenderness_steps:
+        assert step == pytest.approx(BOTH.tenderness_step, abs=0.3)
 
 
 def test_two_cycles_take_longer_than_one_and_less_than_two() -> None:
@@ -60,7 +60,7 @@ def test_planned_in_two_steps_every_view_tells_both() -> None:
     )  # fmt: skip
     assert plan.all_done_s == pytest.approx(found.done_s)
     for outcome in plan.outcomes:
-        assert outcome.texture_step == pytest.approx(BOTH.texture_step, abs=0.3)
+        assert outcome.tenderness_step == pytest.approx(BOTH.tenderness_step, abs=0.3)
     # the meat that is out is not cooked again: what is eaten is all of it
     assert plan.serving == make_plan(BOTH).serving
     cook = cook_plan(plan)
@@ -165,7 +165,7 @@ def test_what_if_it_is_cooked_in_two_steps() -> None:
         (item.kind, item.value): item for item in what_changes_in_two(planned)
     }
     for key, changed in {
-        ("texture", "very"): replace(planned, texture_step=3.0),
+        ("texture", "very"): replace(planned, tenderness_step=3.0),
         ("release", "quick"): replace(planned, release="quick"),
         ("level", "low"): replace(planned, level="low"),
     }.items():

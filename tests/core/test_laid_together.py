@@ -12,7 +12,7 @@ from pneumachron.core.message import Message
 from pneumachron.core.planning.load import Load
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.request import CookRequest, resolve
-from pneumachron.core.planning.what_if import answer_for_minutes, steps_for_minutes
+from pneumachron.core.planning.what_if import steps_for_minutes, summary_for_minutes
 from pneumachron.core.procedure.cook_plan import cook_plan
 from pneumachron.core.session.compare import CameOut, Cooked, differences, to_pressure_s
 from pneumachron.core.session.events import Event
@@ -58,7 +58,7 @@ def test_the_same_as_the_plan_for_the_minutes_of_the_plan() -> None:
     traces = pieces_as_set(plan.setup, plan.hold_min)
     for trace, outcome in zip(traces, plan.outcomes, strict=True):
         # the grid is three times as coarse as the plan's; 0.02 of a step is a third of a minute
-        assert trace.texture_step[-1] == pytest.approx(outcome.texture_step, abs=0.02)
+        assert trace.tenderness_step[-1] == pytest.approx(outcome.tenderness_step, abs=0.02)
         at_open = np.interp(plan.lid_on_to_open_s, trace.time_s, trace.core_c)
         assert at_open == pytest.approx(outcome.core_at_open_c, abs=0.5)
 
@@ -74,7 +74,7 @@ def test_a_cook_that_was_over_at_once_has_a_course_all_the_same(seconds: float) 
 def test_a_membrane_costs_a_rung_and_no_heat() -> None:
     """Common practice: left on, it takes the next step of the ladder to bite through."""
     off, on = pieces_along(resolve(TWO_WAYS), *HISTORY)
-    assert off.texture_step[-1] - on.texture_step[-1] == pytest.approx(1.0)
+    assert off.tenderness_step[-1] - on.tenderness_step[-1] == pytest.approx(1.0)
     assert np.array_equal(off.core_c, on.core_c)
     (against,) = said_of((off, on))
     assert (against.firm.params["membrane"], against.soft.params["membrane"]) == ("on", "off")
@@ -109,7 +109,7 @@ def test_the_model_is_told_against_the_pieces_that_were_judged() -> None:
     """Unlike kinds have a step each; what was judged alone counts alone."""
     steps = steps_for_minutes(TWO_WAYS, 25)
     assert steps[0] - steps[1] == pytest.approx(1.0)
-    assert min(steps) == pytest.approx(answer_for_minutes(TWO_WAYS, 25).texture_step)
+    assert min(steps) == pytest.approx(summary_for_minutes(TWO_WAYS, 25).tenderness_step)
     both: list[dict[str, Any]] = [{"texture": "very"}, {"texture": "tender"}]
     assert mean_model_step(both, [1, 1], steps) == pytest.approx(sum(steps) / 2)
     assert mean_model_step(both, [3, 1], steps) == pytest.approx((3 * steps[0] + steps[1]) / 4)

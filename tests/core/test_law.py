@@ -88,7 +88,7 @@ def drawn(rng: random.Random, number: int) -> Dish:
         stay_s=rng.choice((600.0, 2400.0)) if release in {"soak", "keep_warm"} else None,
         boil_s=rng.choice((0.0, 0.0, 420.0)),
         tempered=rng.random() < 0.15,
-        texture_step=float(rng.randrange(5)),
+        tenderness_step=float(rng.randrange(5)),
     )
     return Dish(
         "a",
@@ -119,7 +119,7 @@ def _more(rng: random.Random, asked: CookRequest) -> CookRequest:
     if turn < 0.2:
         unlike = load("back_ribs", 0.9, 0.02).pieces + load("spare_ribs_trimmed", 1.1, 0.035).pieces
         return replace(
-            asked, load=Load(unlike), texture_step=2.0, liquid_style="steam", thin_first=True
+            asked, load=Load(unlike), tenderness_step=2.0, liquid_style="steam", thin_first=True
         )
     return asked
 

@@ -75,7 +75,9 @@ def tabulate(wanted: CookRequest) -> Table:
             search = first_search(setup, at_least_s=12_000.0)
             for hold_at, ln_hold in enumerate(LN_HOLDS):
                 run = search.run(60.0 * float(np.exp(ln_hold)))
-                doses[hold_at, size_at, heat_at] = np.log(max(float(run.final_dose_min[0]), 1e-6))
+                doses[hold_at, size_at, heat_at] = np.log(
+                    max(float(run.final_softening_min[0]), 1e-6)
+                )
             if size == 1.0:
                 ups[heat_at] = np.log(float(search.up.end_s[0]))
     wished = float(np.log(search.meat.softening_min[0, 0]))

@@ -89,7 +89,7 @@ def test_without_secrets_it_does_what_the_plan_says(wanted: CookRequest) -> None
     pot.advance(plan.setup.after.stand_s)
     doses = [pot.softening_min(kind) for kind in range(len(pot.inside.meat))]
     reached = texture_reached(wanted.load.pieces[0], doses[0])
-    assert reached == pytest.approx(plan.outcomes[0].texture_step, abs=0.33)
+    assert reached == pytest.approx(plan.outcomes[0].tenderness_step, abs=0.33)
 
 
 def test_hidden_strength_shows_in_the_time() -> None:

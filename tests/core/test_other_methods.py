@@ -19,7 +19,7 @@ from pneumachron.core.planning.other_methods import (
     around_c,
     cooked_by,
     duration_for,
-    hold_of_dose_min,
+    hold_of_softening_min,
     inside_c,
     other_way,
 )
@@ -52,19 +52,19 @@ def test_equal_softening(
 ) -> None:
     piece, wanted = one(*meat)
     dose = cooked_by(piece, method, 3600 * hours, 0.0).softening_min
-    assert span_min[0] <= hold_of_dose_min(wanted, dose) <= span_min[1]
+    assert span_min[0] <= hold_of_softening_min(wanted, dose) <= span_min[1]
 
 
 @pytest.mark.parametrize("cut", ["back_ribs", "shoulder_bone_in", "brisket_flat"])
 def test_a_night_in_the_oven_is_far_more_than_was_asked_for(cut: str) -> None:
     """What softens far beyond the request met the end of what was worked out, and crashed."""
     _, wanted = one(cut, 2.0, 0.05 if cut == "brisket_flat" else 0.03)
-    found = [hold_of_dose_min(wanted, float(dose)) for dose in np.geomspace(1.0, 2000.0, 30)]
+    found = [hold_of_softening_min(wanted, float(dose)) for dose in np.geomspace(1.0, 2000.0, 30)]
     assert found == sorted(found)
     assert found[-1] > 300.0
     # not within twelve hours, or no time left to open
     with pytest.raises(RequestError, match=r"never_done|no_release"):
-        hold_of_dose_min(wanted, 1e5)
+        hold_of_softening_min(wanted, 1e5)
 
 
 def test_first_hours_of_a_slow_cooker_do_nothing() -> None:

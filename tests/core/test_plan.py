@@ -40,8 +40,8 @@ def test_thicker_never_takes_less(thickness: float, more: float) -> None:
 @FEW
 @given(st.floats(0.0, 4.0), st.floats(0.0, 1.0), st.sampled_from(RELEASE_METHODS))
 def test_softer_never_takes_less(step: float, more: float, release: ReleaseMethod) -> None:
-    firm = replace(cook_request(BASE, release=release), texture_step=step)
-    soft = replace(firm, texture_step=min(4.0, step + more))
+    firm = replace(cook_request(BASE, release=release), tenderness_step=step)
+    soft = replace(firm, tenderness_step=min(4.0, step + more))
     assert hold(soft) >= hold(firm) - TOLERANCE_MIN
 
 
@@ -107,7 +107,7 @@ def test_the_hold_gives_the_texture() -> None:
     # the run that is drawn, cooked with the whole minutes of the panel, lands on the step
     for step, texture in enumerate(TEXTURES):
         plan = make_plan(cook_request(BASE, texture=texture))
-        assert plan.outcomes[0].texture_step == pytest.approx(step, abs=0.06)
+        assert plan.outcomes[0].tenderness_step == pytest.approx(step, abs=0.06)
 
 
 def test_interpolated_root_is_the_stepped_root() -> None:
@@ -115,7 +115,9 @@ def test_interpolated_root_is_the_stepped_root() -> None:
     for release in RELEASE_METHODS:
         found = search(cook_request(load("shoulder_boneless", 2.0, 0.08, 2), release=release))
         run = found.run(float(found.holds_s()[0]))
-        assert run.final_dose_min[0] == pytest.approx(found.meat.softening_min[0, 0], rel=0.003)
+        assert run.final_softening_min[0] == pytest.approx(
+            found.meat.softening_min[0, 0], rel=0.003
+        )
 
 
 def test_phases_follow_without_a_gap() -> None:
@@ -172,7 +174,7 @@ def test_trace_is_bounded_and_true_to_the_phases() -> None:
     np.testing.assert_allclose(trace.gauge_pa[holding], 75e3, rtol=1e-3)
     assert trace.gauge_pa[-1] == 0.0
     assert np.all(trace.core_c <= plan.hold_c)
-    assert np.all(np.diff(trace.texture_step) >= 0)
+    assert np.all(np.diff(trace.tenderness_step) >= 0)
 
 
 def test_reasons_state_effects_that_happen() -> None:
@@ -256,7 +258,7 @@ def test_unlike_pieces_are_told_apart() -> None:
     plan = make_plan(cook_request(Load((thick, thin))))
     alone = make_plan(cook_request(Load((thick,))))
     assert plan.hold_exact_min == pytest.approx(alone.hold_exact_min, abs=6)
-    assert plan.outcomes[1].texture_step > plan.outcomes[0].texture_step + 0.5
+    assert plan.outcomes[1].tenderness_step > plan.outcomes[0].tenderness_step + 0.5
     assert "unlike_pieces" in {caution.code for caution in plan.cautions}
 
 

@@ -57,7 +57,7 @@ def cook_requests() -> list[CookRequest]:
                     if release in {"soak", "keep_warm"}
                     else None,
                     boil_s=(0.0, 420.0)[turn % 2],
-                    texture_step=float(turn % len(TEXTURES)),
+                    tenderness_step=float(turn % len(TEXTURES)),
                 )
             )
     return found

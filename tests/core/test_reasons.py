@@ -66,7 +66,7 @@ def test_altitude_and_the_published_rule() -> None:
 
 
 def test_texture_and_membrane() -> None:
-    softer = hold(replace(WANTED, texture_step=3.0)) - hold(WANTED)
+    softer = hold(replace(WANTED, tenderness_step=3.0)) - hold(WANTED)
     assert facts(WANTED)["hold", "texture"].effect == pytest.approx(softer, abs=0.3)
     on = cook_request(
         load("back_ribs", 1.1, 0.03, membrane=True), liquid_style="steam", release="timed"
@@ -92,8 +92,8 @@ def test_warming_and_what_comes_after() -> None:
     warm_s = clock_s - start_s
     assert found["hold", "warming"].value == pytest.approx(warm_s / 60, abs=1.2)
     end_s = start_s + plan.phases[1].duration_s
-    at_end = plan.trace.texture_step[plan.trace.time_s <= end_s][-1]
-    share = 1 - 1.3 ** (at_end - plan.trace.texture_step[-1])
+    at_end = plan.trace.tenderness_step[plan.trace.time_s <= end_s][-1]
+    share = 1 - 1.3 ** (at_end - plan.trace.tenderness_step[-1])
     assert found["hold", "after_hold"].value == pytest.approx(share, abs=0.02)
     assert found["release", "softening_after"].effect == found["hold", "after_hold"].value
 

@@ -31,7 +31,7 @@ def minutes(plan: Plan, kind: str) -> float:
 @pytest.mark.parametrize("method", RELEASE_METHODS)
 def test_every_release_gives_the_texture(method: ReleaseMethod) -> None:
     plan = make_plan(cook_request(BASE, release=method))
-    assert plan.outcomes[0].texture_step == pytest.approx(2.0, abs=0.06)
+    assert plan.outcomes[0].tenderness_step == pytest.approx(2.0, abs=0.06)
     assert plan.setup.release == method
     kind = release_kinds()[method]
     assert kind.vents == (minutes(plan, "venting") > 0)

@@ -14,7 +14,7 @@ from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.poultry import floor_min
 from pneumachron.core.planning.recovery import judge_opened, judge_stopped
 from pneumachron.core.planning.request import resolve
-from pneumachron.core.planning.what_if import quick_answer
+from pneumachron.core.planning.what_if import quick_summary
 from pneumachron.core.safety.limits import (
     lethality_ratio,
     longest_delay_s,
@@ -100,7 +100,7 @@ def test_poultry_is_safe_in_the_thickest_piece_whatever_is_wished() -> None:
             run = first_search(larger).run(60.0 * plan.hold_min)
             at_open = float(np.interp(run.open_s, run.time_s, run.core_c[0]))
             assert at_open >= 73.9
-            assert quick_answer(wanted).hold_min == plan.hold_min
+            assert quick_summary(wanted).hold_min == plan.hold_min
             # nor is less offered as the short end, or for next time
             assert plan.hold_range_min[0] >= floor_min(plan.setup)
             told = judge_opened(wanted, plan.hold_min + 10, seen_step=4.0)

@@ -42,7 +42,7 @@ def small_backup() -> dict[str, Any]:
         "cooks": [followed, running, written],
     }
     results = whole["plans"][0]["results"]
-    for name in ("time_s", "gauge_pa", "pot_c", "core_c", "texture_step"):
+    for name in ("time_s", "gauge_pa", "pot_c", "core_c", "tenderness_step"):
         if name in results.get("trace", {}):
             results["trace"][name] = results["trace"][name][:3]
     return whole

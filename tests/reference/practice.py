@@ -51,7 +51,7 @@ class Case:
     def cook_request(self) -> CookRequest:
         return cook_request(
             self.pieces,
-            texture_step=self.step,
+            tenderness_step=self.step,
             liquid_style=self.liquid_style,
             release=self.release,
             liquid_m3=self.liquid_cups * CUP_M3,

@@ -17,7 +17,7 @@ from pneumachron.core.errors import OutOfRangeError
 from pneumachron.core.physics.conduction import block_response
 from pneumachron.core.physics.contact import both_faces_covered_m, lying_half_m, one_face_covered_m
 from pneumachron.core.physics.steam import FloatArray
-from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.physics.tenderness import cumulative_softening_min
 from pneumachron.core.planning.lying import Covered
 from pneumachron.core.planning.scenarios import covered_sizes_m
 
@@ -88,7 +88,7 @@ def theirs_min(lying: Lying, gap: float) -> float:
     for _ in range(600):
         left = stepped.solve(left)
         history.append(left)
-    dose = cumulative_dose_min(POT_C + np.array(history).T, step_s=STEP_S)
+    dose = cumulative_softening_min(POT_C + np.array(history).T, step_s=STEP_S)
     half = np.median(dose, axis=0)
     return float(np.interp(DOSE_MIN, half, STEP_S / 60.0 * np.arange(len(half))))
 
@@ -101,7 +101,7 @@ def ours_min(lying: Lying) -> float:
         step_s=STEP_S, count=601,
     )  # fmt: skip
     read = START_C + (POT_C - START_C) * found.reading_step[0]
-    dose = cumulative_dose_min(read, step_s=STEP_S)
+    dose = cumulative_softening_min(read, step_s=STEP_S)
     return float(np.interp(DOSE_MIN, dose, STEP_S / 60.0 * np.arange(len(dose))))
 
 

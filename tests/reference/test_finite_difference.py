@@ -8,7 +8,7 @@ import pytest
 from pneumachron.core.cooker.cook_time import Run, Search
 from pneumachron.core.cooker.pot_heat import STEP_S
 from pneumachron.core.physics.steam import ambient_pressure_pa
-from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.physics.tenderness import cumulative_softening_min
 from pneumachron.core.planning.lying import Lying
 from pneumachron.core.planning.request import CookRequest, resolve
 from tests.core.kitchen import cook_request, load, search
@@ -79,7 +79,7 @@ def test_core(pair: Pair) -> None:
 def test_where_softening_is_read(pair: Pair) -> None:
     _, ours, theirs = pair
     read = np.interp(ours.time_s, theirs.time_s, theirs.reading_c)
-    dose = cumulative_dose_min(read, step_s=STEP_S)
+    dose = cumulative_softening_min(read, step_s=STEP_S)
     assert ours.softening_min[0, -1] == pytest.approx(dose[-1], rel=0.03)
 
 

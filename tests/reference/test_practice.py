@@ -67,7 +67,7 @@ def test_every_case_belongs_somewhere() -> None:
 
 @pytest.mark.parametrize("cut", sorted({case.cut for case in FITTED}))
 def test_doses_in_the_table_are_the_fitted_ones(cut: str) -> None:
-    assert cut_by_id(cut).tender_dose_min == pytest.approx(np.exp(fitted().cut[cut]), rel=0.01)
+    assert cut_by_id(cut).tender_softening_min == pytest.approx(np.exp(fitted().cut[cut]), rel=0.01)
 
 
 @pytest.mark.parametrize("cut", list(cuts()))
@@ -80,7 +80,7 @@ def test_few_sources_are_said(cut: str) -> None:
 
 
 def test_a_cut_without_a_case_has_its_family() -> None:
-    assert cut_by_id("rib_pieces").tender_dose_min == pytest.approx(
+    assert cut_by_id("rib_pieces").tender_softening_min == pytest.approx(
         np.exp(fitted().family["ribs"]), rel=0.01
     )
 

@@ -18,9 +18,9 @@ from pneumachron.core.physics.steam import (
     latent_heat_j_kg,
     saturation_temp_c,
 )
-from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.physics.tenderness import cumulative_softening_min
 from pneumachron.core.planning.likely_range import altitude_rule_min
-from pneumachron.core.planning.other_methods import OtherMethod, cooked_by, hold_of_dose_min
+from pneumachron.core.planning.other_methods import OtherMethod, cooked_by, hold_of_softening_min
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.core.planning.sauce import reduce_sauce
 from pneumachron.core.safety.cooling import COOLERS, cooling
@@ -196,7 +196,7 @@ def braises() -> list[str]:
         meat = search.meat
         response = meat.blocks().response(30.0, int(hours * 120) + 1)
         read = 4.0 + 92.0 * response.reading_step
-        dose = cumulative_dose_min(read, step_s=30.0)[..., -1:]
+        dose = cumulative_softening_min(read, step_s=30.0)[..., -1:]
         rows.append(row(f"P13 {name}", stated, f"{float(search.solve(dose)[0, 0]) / 60:.0f}"))
     head = ("oven braise of equal softening", "prototype, min", "under pressure, min")
     return table(head, rows)
@@ -414,7 +414,7 @@ def other_methods() -> list[str]:
     for name, case, method, hours, stated in cases:
         wanted = case.cook_request()
         dose = cooked_by(wanted.load.pieces[0], method, 3600 * hours, 0.0).softening_min
-        rows.append(row(name, stated, f"{hold_of_dose_min(wanted, dose):.0f}"))
+        rows.append(row(name, stated, f"{hold_of_softening_min(wanted, dose):.0f}"))
     head = ("other methods (common practice)", "prototype, min", "under pressure, min")
     return table(head, rows)
 

@@ -51,7 +51,7 @@ def cook_requests() -> Iterator[CookRequest]:
         base = CookRequest(usual(cut), pots["bass"], 2.0, "short_braise", None, "high", 1150.0)
         yield base
         for release in RELEASE_METHODS:
-            yield replace(base, release=release, texture_step=4.0)
+            yield replace(base, release=release, tenderness_step=4.0)
     flat = CookRequest(usual("brisket_flat"), pots["tenor"], 2.0, "steam", None, "low", 0.0)
     for cut, kg, thick, count in (
         ("brisket_flat", 1.0, 0.045, 1), ("brisket_flat", 1.4, 0.03, 1),

@@ -1726,8 +1726,8 @@ export interface components {
             lid_on_to_open_s: number;
             /** Done S */
             done_s: number;
-            /** Texture Step */
-            texture_step: number;
+            /** Tenderness Step */
+            tenderness_step: number;
             /**
              * Texture Reached
              * @enum {string}
@@ -3045,8 +3045,8 @@ export interface components {
             thickness_shown: components["schemas"]["Shown"];
             /** Out Early */
             out_early: boolean;
-            /** Texture Step */
-            texture_step: number;
+            /** Tenderness Step */
+            tenderness_step: number;
             /**
              * Texture Reached
              * @enum {string}
@@ -3164,8 +3164,8 @@ export interface components {
             usual_low_min: number;
             /** Usual High Min */
             usual_high_min: number;
-            /** Texture Step */
-            texture_step: number;
+            /** Tenderness Step */
+            tenderness_step: number;
             /**
              * Texture Reached
              * @enum {string}
@@ -3955,8 +3955,8 @@ export interface components {
             hold_min: number;
             /** More S */
             more_s: number;
-            /** Texture Step */
-            texture_step: number;
+            /** Tenderness Step */
+            tenderness_step: number;
             /**
              * Texture Reached
              * @enum {string}
@@ -4001,8 +4001,8 @@ export interface components {
             hold_min: number;
             /** Factor */
             factor: number;
-            /** Texture Step */
-            texture_step: number;
+            /** Tenderness Step */
+            tenderness_step: number;
             /**
              * Texture Reached
              * @enum {string}
@@ -4332,8 +4332,8 @@ export interface components {
             width_shown: components["schemas"]["Shown"];
             length_shown: components["schemas"]["Shown"];
             start_shown: components["schemas"]["Shown"];
-            /** Texture Step */
-            texture_step: number;
+            /** Tenderness Step */
+            tenderness_step: number;
             /**
              * Texture Reached
              * @enum {string}
@@ -5669,8 +5669,8 @@ export interface components {
              * @enum {string}
              */
             step: "done" | "put_back" | "rescue" | "go_on" | "throw_away";
-            /** Texture Step */
-            texture_step: number;
+            /** Tenderness Step */
+            tenderness_step: number;
             /** Core Temp C */
             core_temp_c: number;
             /** Zone S */
@@ -5940,8 +5940,8 @@ export interface components {
             pot_temp_c: number[];
             /** Core Temp C */
             core_temp_c: number[];
-            /** Texture Step */
-            texture_step: number[];
+            /** Tenderness Step */
+            tenderness_step: number[];
             /** Softens From S */
             softens_from_s?: number | null;
         };

@@ -153,7 +153,7 @@ function Phase({ phase, unit }: { phase: PhaseMark; unit: string }) {
 /** Of unlike pieces the trace is that of the slowest. */
 function firmest({ pieces }: PlanOut): Texture {
   const slowest = pieces.reduce<PlanOut["pieces"][number] | null>(
-    (found, piece) => (found && found.texture_step <= piece.texture_step ? found : piece),
+    (found, piece) => (found && found.tenderness_step <= piece.tenderness_step ? found : piece),
     null,
   );
   return slowest?.texture_reached ?? "tender";

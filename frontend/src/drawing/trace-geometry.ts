@@ -161,7 +161,7 @@ function moments(
   coreYs: number[],
   gaugeY: (kpa: number) => number,
 ): Moment[] {
-  const { time_s: times, gauge_pa: gauge, core_temp_c: core, texture_step: steps } = plan.trace;
+  const { time_s: times, gauge_pa: gauge, core_temp_c: core, tenderness_step: steps } = plan.trace;
   const phases = phasesThrough(plan);
   return times.map((time, index) => {
     const phase = phases.find((item) => time < item.start_s + item.duration_s) ?? phases.at(-1);
@@ -233,7 +233,7 @@ function stepMarks(
   x: (minutes: number) => number,
   coreY: (celsius: number) => number,
 ): StepMark[] {
-  const { texture_step: steps, time_s: times, core_temp_c: core } = plan.trace;
+  const { tenderness_step: steps, time_s: times, core_temp_c: core } = plan.trace;
   const marks: StepMark[] = [];
   for (let step = 0; step <= 4; step += 1) {
     const index = steps.findIndex((value) => value >= step);

@@ -14,10 +14,10 @@ from pneumachron.core.planning.request import CookRequest
 from pneumachron.core.planning.sauce import MARINADE_BOIL_S, Body, reduce_sauce, slurry
 from pneumachron.core.planning.season import Marinade, marinating, searing, seasoning
 from pneumachron.core.planning.serving import mass_for_plates_kg, other_form, same_plates_kg
-from pneumachron.core.planning.what_if import quick_answer
+from pneumachron.core.planning.what_if import quick_summary
 from pneumachron.core.safety.cooling import COOLERS, Cooler, cooling, thickest_safe_m
 from pneumachron.core.units import show_length, show_mass, show_volume
-from pneumachron.services.documents import answer_document, shown_document
+from pneumachron.services.documents import shown_document, summary_document
 from pneumachron.services.wording import say_message
 from pneumachron.text.say import say, say_cut
 
@@ -29,7 +29,7 @@ def opened_document(request: CookRequest, found: PutBack) -> dict[str, Any]:
         "step": found.step,
         "hold_min": found.hold_min,
         "more_s": round(found.more_s, 1),
-        "texture_step": round(found.texture_now, 2),
+        "tenderness_step": round(found.texture_now, 2),
         "texture_reached": texture_near(found.texture_now),
         "looks": say_cut(cut.cut_id, texture_near(found.texture_now)),
         "size_ratio": round(found.size_ratio, 3),
@@ -42,7 +42,7 @@ def stopped_document(found: Resumed) -> dict[str, Any]:
     """What the minutes were worth and how to go on."""
     return {
         "step": found.step,
-        "texture_step": round(found.texture_now, 2),
+        "tenderness_step": round(found.texture_now, 2),
         "core_temp_c": round(found.core_c, 1),
         "zone_s": found.zone_s,
         "hold_min": found.hold_min,
@@ -56,8 +56,8 @@ def translated_document(found: Translated) -> dict[str, Any]:
     return {
         "hold_min": found.hold_min,
         "factor": round(found.factor, 3),
-        "texture_step": round(found.texture_step, 2),
-        "texture_reached": texture_near(found.texture_step),
+        "tenderness_step": round(found.tenderness_step, 2),
+        "texture_reached": texture_near(found.tenderness_step),
     }
 
 
@@ -68,7 +68,7 @@ def runs_document(runs: tuple[CookRequest, ...]) -> list[dict[str, Any]]:
             "pieces": len(run.load.pieces),
             "mass_kg": round(run.load.mass_kg, 4),
             "mass_shown": shown_document(show_mass(run.load.mass_kg)),
-            "answer": answer_document(quick_answer(run)),
+            "answer": summary_document(quick_summary(run)),
         }
         for run in runs
     ]

@@ -178,7 +178,7 @@ class PieceTraces:
             "kinds": [
                 {"count": trace.count, "points": [
                     [round(float(trace.time_s[at])), round(float(trace.core_c[at]), 2),
-                     round(float(trace.texture_step[at]), 3)]
+                     round(float(trace.tenderness_step[at]), 3)]
                     for at in _thinned(len(trace.time_s))
                 ]}
                 for trace in self.kinds
@@ -231,7 +231,7 @@ def kept_traces(kept: dict[str, Any], plan: CookPlan) -> PieceTraces:
 
 def _softening(trace: PieceTrace) -> list[list[float]]:
     pick = _thinned(len(trace.time_s))
-    pairs = zip(trace.time_s[pick], trace.texture_step[pick], strict=True)
+    pairs = zip(trace.time_s[pick], trace.tenderness_step[pick], strict=True)
     return [[round(float(at)), round(float(step), 3)] for at, step in pairs]
 
 
@@ -270,7 +270,7 @@ def _plan(plan: CookPlan, pot_name: str, cautions: Sequence[str]) -> dict[str, A
         "level": request.level,
         "pot_name": pot_name,
         "cut": cut.cut_id,
-        "texture": TEXTURES[round(request.texture_step)],
+        "texture": TEXTURES[round(request.tenderness_step)],
         "looks": [
             {"texture": texture, "looks": say_cut(cut.cut_id, texture)} for texture in TEXTURES
         ],

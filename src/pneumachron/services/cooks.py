@@ -148,7 +148,7 @@ def _content(
         pot_name=pot.name,
         mass_kg=request.load.mass_kg,
         hold_min=0,
-        wished_step=request.texture_step,
+        wished_step=request.tenderness_step,
         connected=False,
         inputs_version=INPUTS_VERSION,
         inputs=asdict(inputs),

@@ -49,7 +49,7 @@ def card_document(dish: Dish) -> dict[str, Any]:
         "rack": plan.setup.arrangement.rack,
         "release": plan.setup.release,
         "release_shown": release_shown(plan),
-        "looks": say_cut(piece.cut.cut_id, TEXTURES[round(dish.request.texture_step)]),
+        "looks": say_cut(piece.cut.cut_id, TEXTURES[round(dish.request.tenderness_step)]),
         "cautions": careful(plan),
         "out_s": chain.out_s,
         "cold_chain_safe": chain.safe,

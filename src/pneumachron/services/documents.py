@@ -14,7 +14,7 @@ from pneumachron.core.planning.course import Phase, PieceResult, Trace
 from pneumachron.core.planning.habits import habits_of
 from pneumachron.core.planning.load import Piece
 from pneumachron.core.planning.plan import Batch, Plan
-from pneumachron.core.planning.plan_summary import Answer
+from pneumachron.core.planning.plan_summary import PlanSummary
 from pneumachron.core.planning.pouring import Measure, pouring_marks
 from pneumachron.core.planning.ready_by import Way
 from pneumachron.core.planning.reasons import Reason
@@ -52,7 +52,7 @@ def plan_document(plan: Plan) -> dict[str, Any]:
             "gauge_pa": plan.gauge_pa,
             "hold_temp_c": _round(plan.hold_c, 2),
             "boil_temp_c": _round(plan.boil_c, 2),
-            "texture": TEXTURES[round(request.texture_step)],
+            "texture": TEXTURES[round(request.tenderness_step)],
             "liquid_style": request.liquid_style,
             "release": plan.setup.release,
             "rack": plan.setup.arrangement.rack,
@@ -118,14 +118,17 @@ def _expectation(plan: Plan) -> dict[str, Any] | None:
     found = plan.expectation
     if found is None:
         return None
-    steps = {"texture": found.texture_step, "low": found.low_step, "high": found.high_step}
     return {
         "usual_min": found.usual_min,
         "usual_low_min": round(plan.range.low_min),
         "usual_high_min": round(plan.range.high_min),
-        **{f"{name}_step": _round(step, 2) for name, step in steps.items()},
-        **{f"{name}_reached": texture_near(step) for name, step in steps.items()},
-        "below": found.texture_step < -0.5,
+        "tenderness_step": _round(found.tenderness_step, 2),
+        "low_step": _round(found.low_step, 2),
+        "high_step": _round(found.high_step, 2),
+        "texture_reached": texture_near(found.tenderness_step),
+        "low_reached": texture_near(found.low_step),
+        "high_reached": texture_near(found.high_step),
+        "below": found.tenderness_step < -0.5,
         "sure_ratio": _round(found.sure_ratio, 3),
     }
 
@@ -147,10 +150,10 @@ def early_out_document(request: CookRequest, found: EarlyOut | None) -> dict[str
             "cut_id": piece.cut.cut_id,
             "thickness_shown": shown_document(show_length(piece.thickness_m)),
             "out_early": index in found.out,
-            "texture_step": _round(step, 2),
+            "tenderness_step": _round(step, 2),
             "texture_reached": texture_near(step),
         }
-        for index, ((piece, _), step) in enumerate(zip(kinds, found.texture_steps, strict=True))
+        for index, ((piece, _), step) in enumerate(zip(kinds, found.tenderness_steps, strict=True))
     ]
     return {
         "first_min": found.first_min,
@@ -274,14 +277,14 @@ def pot_document(pot: Pot) -> dict[str, Any]:
     }
 
 
-def answer_document(answer: Answer) -> dict[str, Any]:
+def summary_document(answer: PlanSummary) -> dict[str, Any]:
     """What a cook comes to, in short."""
-    step = texture_near(answer.texture_step)
+    step = texture_near(answer.tenderness_step)
     return {
         "hold_min": answer.hold_min,
         "lid_on_to_open_s": _round(answer.lid_on_to_open_s, 1),
         "done_s": _round(answer.done_s, 1),
-        "texture_step": _round(answer.texture_step, 2),
+        "tenderness_step": _round(answer.tenderness_step, 2),
         "texture_reached": step,
         "core_at_open_c": _round(answer.core_at_open_c, 1),
         "then_min": answer.then_min,
@@ -294,7 +297,7 @@ def alternative_document(alternative: Alternative) -> dict[str, Any]:
     return {
         "kind": alternative.kind,
         "value": alternative.value,
-        "answer": None if answer is None else answer_document(answer),
+        "answer": None if answer is None else summary_document(answer),
         "refused": None
         if trouble is None
         else {"code": trouble.code, "params": dict(trouble.params)},
@@ -307,7 +310,7 @@ def way_document(way: Way) -> dict[str, Any]:
         "parts": way.parts,
         "release": way.release,
         "finish": way.finish,
-        "answer": answer_document(way.answer),
+        "answer": summary_document(way.answer),
         "rest_s": _round(way.rest_s, 1),
         "finish_s": _round(way.finish_s, 1),
         "table_s": _round(way.table_s, 1),
@@ -345,7 +348,7 @@ def _marks(setup: ResolvedRequest, measure: Measure) -> list[dict[str, Any]]:
 
 def _piece(outcome: PieceResult) -> dict[str, Any]:
     piece = outcome.piece
-    step, safety = texture_near(outcome.texture_step), outcome.safety
+    step, safety = texture_near(outcome.tenderness_step), outcome.safety
     return {
         "cut": piece.cut.cut_id,
         "count": outcome.count,
@@ -364,7 +367,7 @@ def _piece(outcome: PieceResult) -> dict[str, Any]:
         "width_shown": shown_document(show_length(piece.width_m)),
         "length_shown": shown_document(show_length(piece.length_m)),
         "start_shown": shown_document(show_temperature(piece.start_temp_c)),
-        "texture_step": _round(outcome.texture_step, 2),
+        "tenderness_step": _round(outcome.tenderness_step, 2),
         "texture_reached": step,
         "dry": outcome.dry,
         "dryness_ratio": _round(outcome.dryness_ratio, 3),
@@ -396,7 +399,7 @@ def _trace(trace: Trace) -> dict[str, Any]:
         "gauge_pa": np.round(trace.gauge_pa, 0).tolist(),
         "pot_temp_c": np.round(trace.pot_c, 2).tolist(),
         "core_temp_c": np.round(trace.core_c, 2).tolist(),
-        "texture_step": np.round(trace.texture_step, 3).tolist(),
+        "tenderness_step": np.round(trace.tenderness_step, 3).tolist(),
         "softens_from_s": trace.softens_from_s,
     }
 

@@ -87,7 +87,7 @@ def entered_content(entry: Entry, pot: Pot, defaults: Defaults) -> CookContent:
         pot_name=pot.name,
         mass_kg=request.load.mass_kg,
         hold_min=entry.hold_min,
-        wished_step=request.texture_step,
+        wished_step=request.tenderness_step,
         connected=False,
         inputs_version=INPUTS_VERSION,
         inputs=asdict(entry.inputs),

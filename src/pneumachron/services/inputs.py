@@ -140,7 +140,7 @@ def read_request(inputs: PlanInputs, pot: Pot, defaults: Defaults) -> CookReques
     request = CookRequest(
         load=Load(tuple(pieces)),
         pot=pot,
-        texture_step=_texture_step(inputs, first, defaults),
+        tenderness_step=_tenderness_step(inputs, first, defaults),
         liquid_style=inputs.liquid_style or first.default_liquid_style,
         release=inputs.release,
         level=inputs.level,
@@ -184,7 +184,7 @@ def whole_pieces(inputs: PlanInputs, defaults: Defaults) -> list[Piece]:
     return [_whole(entry, defaults) for entry in inputs.pieces]
 
 
-def _texture_step(inputs: PlanInputs, cut: Cut, defaults: Defaults) -> float:
+def _tenderness_step(inputs: PlanInputs, cut: Cut, defaults: Defaults) -> float:
     """The texture that was chosen, or the cut's usual one moved by the household's taste."""
     if inputs.texture is not None:
         return float(TEXTURES.index(inputs.texture))

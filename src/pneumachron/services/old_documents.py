@@ -10,7 +10,7 @@ def upgraded(document: dict[str, Any]) -> dict[str, Any]:
 
     Version 1 had reasons in minutes only; what it did not know is left out. Versions 1 and 2 held
     sentences: those of reasons and cautions are kept as they were, others follow from codes.
-    Version 3 had other names for the liquid style and the arrangement.
+    Version 3 had other names for the liquid style, the arrangement and the step of tenderness.
     """
     version = document["results_version"]
     if version >= RESULTS_VERSION:
@@ -22,26 +22,35 @@ def upgraded(document: dict[str, Any]) -> dict[str, Any]:
     return _to_version_4(document)
 
 
-def _to_version_4(document: dict[str, Any]) -> dict[str, Any]:
-    def renamed(item: dict[str, Any], **names: str) -> dict[str, Any]:
-        return {names.get(key, key): value for key, value in item.items()}
+_NAMES_OF_VERSION_4 = {
+    "school": "liquid_style",
+    "school_volume_m3": "usual_volume_m3",
+    "school_shown": "usual_shown",
+    "texture_step": "tenderness_step",
+    "standing": "arrangement",
+}
 
+
+def _to_version_4(document: dict[str, Any]) -> dict[str, Any]:
+    def with_names(value: Any) -> Any:  # noqa: ANN401 - whatever a document holds
+        if isinstance(value, dict):
+            return {
+                _NAMES_OF_VERSION_4.get(key, key): with_names(item) for key, item in value.items()
+            }
+        if isinstance(value, list):
+            return [with_names(item) for item in value]
+        return value
+
+    named = with_names(document)
+    place = named["arrangement"]
     reasons = [
         {**reason, "fact": "style"}
         if (reason["about"], reason["fact"]) == ("liquid", "school")
         else reason
-        for reason in document["reasons"]
+        for reason in named["reasons"]
     ]
-    rest = {key: value for key, value in document.items() if key != "standing"}
-    return {
-        **rest,
-        "reasons": reasons,
-        "setting": renamed(document["setting"], school="liquid_style"),
-        "liquid": renamed(
-            document["liquid"], school_volume_m3="usual_volume_m3", school_shown="usual_shown"
-        ),
-        "arrangement": renamed(document["standing"], arrangement="kind"),
-    }
+    kind = {"kind" if key == "arrangement" else key: item for key, item in place.items()}
+    return {**named, "reasons": reasons, "arrangement": kind}
 
 
 def _to_version_3(document: dict[str, Any]) -> dict[str, Any]:

@@ -23,7 +23,7 @@ from pneumachron.core.planning.sauce import Body
 from pneumachron.core.planning.season import Marinade
 from pneumachron.core.planning.two_cycles import early_out
 from pneumachron.core.planning.what_if import (
-    answer_for_minutes,
+    summary_for_minutes,
     what_changes,
     what_changes_in_two,
 )
@@ -42,10 +42,10 @@ from pneumachron.services.conversion_documents import other_way_document
 from pneumachron.services.documents import (
     RESULTS_VERSION,
     alternative_document,
-    answer_document,
     early_out_document,
     habits_document,
     plan_document,
+    summary_document,
     way_document,
     whole_document,
 )
@@ -163,7 +163,7 @@ def what_if_here(session: Session, inputs: PlanInputs) -> dict[str, Any]:
 def minutes_here(session: Session, inputs: PlanInputs, hold_min: int) -> dict[str, Any]:
     """What a recipe's minutes would make of this load, in the household's pot."""
     with _telling_where():
-        return answer_document(answer_for_minutes(_request_here(session, inputs), hold_min))
+        return summary_document(summary_for_minutes(_request_here(session, inputs), hold_min))
 
 
 def ready_by_here(

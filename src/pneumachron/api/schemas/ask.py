@@ -37,7 +37,7 @@ class OpenedOut(StrictModel):
     step: NextStep
     hold_min: int
     more_s: float
-    texture_step: float
+    tenderness_step: float
     texture_reached: Texture
     looks: str
     size_ratio: float
@@ -57,7 +57,7 @@ class StoppedOut(StrictModel):
     """What the minutes were worth, whether it is still safe, and how to go on."""
 
     step: NextStep
-    texture_step: float
+    tenderness_step: float
     core_temp_c: float
     zone_s: float
     hold_min: int
@@ -78,7 +78,7 @@ class OtherPressureOut(StrictModel):
 
     hold_min: int
     factor: float
-    texture_step: float
+    tenderness_step: float
     texture_reached: Texture
 
 

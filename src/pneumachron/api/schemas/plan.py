@@ -163,7 +163,7 @@ class ExpectationOut(StrictModel):
     usual_min: Annotated[int, Field(description="what the engine would set")]
     usual_low_min: int
     usual_high_min: int
-    texture_step: float
+    tenderness_step: float
     texture_reached: Texture
     low_step: float
     low_reached: Texture
@@ -271,7 +271,7 @@ class PieceOut(StrictModel):
     width_shown: Shown
     length_shown: Shown
     start_shown: Shown
-    texture_step: float
+    tenderness_step: float
     texture_reached: Texture
     dry: bool = False
     dryness_ratio: Annotated[float, Field(description="above 1 it is soft but dry")] = 0.0
@@ -322,7 +322,7 @@ class TraceOut(StrictModel):
     gauge_pa: Samples
     pot_temp_c: Samples
     core_temp_c: Samples
-    texture_step: Samples
+    tenderness_step: Samples
     softens_from_s: float | None = None
     """When softening begins; plans of engines before 4 do not say."""
 

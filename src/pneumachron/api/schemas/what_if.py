@@ -28,7 +28,7 @@ class AnswerOut(StrictModel):
     hold_min: int
     lid_on_to_open_s: float
     done_s: float
-    texture_step: float
+    tenderness_step: float
     texture_reached: Texture
     core_at_open_c: float
     then_min: Annotated[
@@ -95,7 +95,7 @@ class EarlyPieceOut(StrictModel):
     cut_id: str
     thickness_shown: Shown
     out_early: bool
-    texture_step: float
+    tenderness_step: float
     texture_reached: Texture
 
     @computed_field

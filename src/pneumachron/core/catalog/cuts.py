@@ -43,7 +43,7 @@ class Cut:
     has_rind: bool
     """It is sold with a rind too, which can crackle."""
     has_fat_cap: bool
-    tender_dose_min: float
+    tender_softening_min: float
     dry_ceiling_ratio: float
     """Softening beyond which it is soft but dry, over that of the last step."""
     practice_scatter_ratio: float
@@ -64,7 +64,7 @@ class Cut:
     default_liquid_style: LiquidStyle
     taste_ln: float = 0.0
     """What the log taught of this cut: how much more softening this household needs, as ln dose. It
-    is in `tender_dose_min` already."""
+    is in `tender_softening_min` already."""
     taste_sd_ln: float | None = None
     """1 sd of what the log has taught of this cut, as ln dose; None: nothing yet."""
 
@@ -122,7 +122,7 @@ def _cut(cut_id: str, words: dict[str, str], numbers: dict[str, float]) -> Cut:
         takes_membrane=numbers["takes_membrane"] == 1,
         has_rind=numbers["has_rind"] == 1,
         has_fat_cap=numbers["has_fat_cap"] == 1,
-        tender_dose_min=numbers["tender_dose_min"],
+        tender_softening_min=numbers["tender_softening_min"],
         dry_ceiling_ratio=numbers["dry_ceiling_ratio"],
         practice_scatter_ratio=numbers["practice_scatter_ratio"],
         practice_cases=int(numbers["practice_cases"]),

@@ -42,7 +42,7 @@ from pneumachron.core.cooker.pot_heat import (
 from pneumachron.core.errors import RequestError
 from pneumachron.core.physics.conduction import BlockResponse, Blocks
 from pneumachron.core.physics.steam import FloatArray
-from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.physics.tenderness import cumulative_softening_min
 
 MAX_HOLD_S = 12.0 * 3600.0
 LEAST_PROBES = 5
@@ -86,7 +86,7 @@ class Run:
     hold_end_s: float
     vent_s: float
     open_s: float
-    final_dose_min: FloatArray
+    final_softening_min: FloatArray
     """(G,) to the end of the carry-over."""
     vented_j: float
     heat: MeatHeat
@@ -143,7 +143,7 @@ class Search:
         self.up = come_up(cases, self.heat, past_rise_k)
         self.held = Held.of(cases, self.heat, self.up)
         self.held_c = _reading_c(cases, meat, self.response, self.up.rise_k)
-        self.held_dose = cumulative_dose_min(self.held_c, step_s=STEP_S)
+        self.held_dose = cumulative_softening_min(self.held_c, step_s=STEP_S)
 
     def held_dose_at(self, time_s: FloatArray) -> FloatArray:
         """Dose of each kind had the pot been held so long. (V, ...) to (V, G, ...)"""
@@ -160,7 +160,7 @@ class Search:
         let_go = release(self.cases, self.held, self.up, hold_s, self.after)
         read = _window_c(self.response.reading_ramp, self.held_c, let_go)
         before = entries_at(self.held_dose, let_go.first)
-        return let_go, before[..., np.newaxis] + cumulative_dose_min(read, step_s=STEP_S)
+        return let_go, before[..., np.newaxis] + cumulative_softening_min(read, step_s=STEP_S)
 
     def holds_s(self) -> FloatArray:
         """The hold of each case, 0 when come-up and release are enough. (V,) [s]"""
@@ -258,7 +258,7 @@ class Search:
         core = _core_c(one.cases, one.meat, one.response, rise_k)[0, :, :count]
         read = _reading_c(one.cases, one.meat, one.response, rise_k)[0, :, :count]
         pot_c = float(one.cases.start_c[0]) + np.concatenate([[0.0], np.cumsum(rise_k[0])])
-        return pot_c, one.meat.shown_c(core), cumulative_dose_min(read, step_s=STEP_S)
+        return pot_c, one.meat.shown_c(core), cumulative_softening_min(read, step_s=STEP_S)
 
     def rows(self, which: Rows) -> "Search":
         """The same search for some cases."""
@@ -313,7 +313,7 @@ class Search:
             hold_end_s=float(one.up.end_s[0]) + hold_s,
             vent_s=float(let_go.vent_s[0, 0]),
             open_s=float(let_go.open_s[0, 0]),
-            final_dose_min=total[0, :, 0],
+            final_softening_min=total[0, :, 0],
             vented_j=float(let_go.vented_j[0, 0]),
             heat=one.heat,
             rise_k=rise,
@@ -417,5 +417,7 @@ def _held_time_s(cases: PotCases, meat: MeatCases, blocks: Blocks) -> float:
         meat.start_c[..., np.newaxis]
         + warmed * (cases.hold_c[:, np.newaxis] - meat.start_c)[..., np.newaxis]
     )
-    done = (cumulative_dose_min(read, step_s=coarse_s) >= dose[..., np.newaxis]).all(axis=(0, 1))
+    done = (cumulative_softening_min(read, step_s=coarse_s) >= dose[..., np.newaxis]).all(
+        axis=(0, 1)
+    )
     return coarse_s * (int(np.argmax(done)) + 1 if done.any() else count)

@@ -179,8 +179,8 @@ def taught(
     moved, known = taste_ln.get(cut.cut_id, 0.0), (taste_sd or {}).get(cut.cut_id)
     if not moved and known is None:
         return cut
-    dose = cut.tender_dose_min * float(np.exp(moved))
-    return replace(cut, tender_dose_min=dose, taste_ln=moved, taste_sd_ln=known)
+    dose = cut.tender_softening_min * float(np.exp(moved))
+    return replace(cut, tender_softening_min=dose, taste_ln=moved, taste_sd_ln=known)
 
 
 @dataclass(frozen=True, slots=True)

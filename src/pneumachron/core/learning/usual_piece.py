@@ -32,7 +32,7 @@ def more_minutes(cut_id: str, tastes_ln: Sequence[float], altitude_m: float) -> 
     request = CookRequest(
         load=Load((piece,) * count),
         pot=ready_pot(USUAL_POT),
-        texture_step=float(TEXTURES.index(cut.default_texture)),
+        tenderness_step=float(TEXTURES.index(cut.default_texture)),
         liquid_style=cut.default_liquid_style,
         release=None,
         level="high",

@@ -23,7 +23,7 @@ TEXTURES: tuple[Texture, ...] = get_args(Texture)
 TENDER_STEP = TEXTURES.index("tender")
 
 
-def cumulative_dose_min(temp_c: FloatArray, *, step_s: float) -> FloatArray:
+def cumulative_softening_min(temp_c: FloatArray, *, step_s: float) -> FloatArray:
     """Minutes at 100 °C that did as much as the history up to each sample.
 
     Parameters
@@ -60,24 +60,24 @@ def cumulative_dose_min(temp_c: FloatArray, *, step_s: float) -> FloatArray:
     return dose
 
 
-def texture_dose_min(
-    tender_dose_min: float, texture_step: float, *, has_membrane: bool = False
+def texture_softening_min(
+    tender_softening_min: float, tenderness_step: float, *, has_membrane: bool = False
 ) -> float:
     """Dose that gives a texture.
 
     Parameters
     ----------
-    tender_dose_min : dose of the cut's "tender" [min at 100 °C]
-    texture_step : 0 (chewy) to 4 (falls); in between is allowed
+    tender_softening_min : dose of the cut's "tender" [min at 100 °C]
+    tenderness_step : 0 (chewy) to 4 (falls); in between is allowed
     has_membrane : left on a rack of ribs, it asks for one step more
     """
-    if not 0.0 <= texture_step <= len(TEXTURES) - 1:
-        raise OutOfRangeError("texture", texture_step, 0.0, len(TEXTURES) - 1.0, "steps")
-    steps = texture_step - TENDER_STEP + (MEMBRANE_STEPS.value if has_membrane else 0.0)
-    return float(tender_dose_min * LADDER_STEP.value**steps)
+    if not 0.0 <= tenderness_step <= len(TEXTURES) - 1:
+        raise OutOfRangeError("texture", tenderness_step, 0.0, len(TEXTURES) - 1.0, "steps")
+    steps = tenderness_step - TENDER_STEP + (MEMBRANE_STEPS.value if has_membrane else 0.0)
+    return float(tender_softening_min * LADDER_STEP.value**steps)
 
 
-def texture_step_of(tender_dose_min: float, softening_min: FloatArray) -> FloatArray:
+def tenderness_step_of(tender_softening_min: float, softening_min: FloatArray) -> FloatArray:
     """Where a dose stands on the ladder; below 0 is raw or tough, above 4 past falling apart."""
-    ratio = np.maximum(softening_min, 1e-9) / tender_dose_min
+    ratio = np.maximum(softening_min, 1e-9) / tender_softening_min
     return np.asarray(TENDER_STEP + np.log(ratio) / np.log(LADDER_STEP.value))

@@ -256,7 +256,7 @@ def _guessed(piece: Piece, spread: HoldRange) -> Caution:
 
 
 def _evenness(facts: PlanFindings) -> Iterable[Caution]:
-    steps = facts.texture_steps
+    steps = facts.tenderness_steps
     if max(steps) - min(steps) < UNEVEN_STEPS:
         return
     softest = steps.index(max(steps))

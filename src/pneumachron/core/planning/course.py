@@ -13,12 +13,12 @@ from pneumachron.core.physics.steam import (
     saturation_pressure_pa,
     saturation_temp_c,
 )
-from pneumachron.core.physics.tenderness import TENDER_STEP, TEXTURES, texture_step_of
+from pneumachron.core.physics.tenderness import TENDER_STEP, TEXTURES, tenderness_step_of
 from pneumachron.core.planning.load import Load, Piece
 from pneumachron.core.planning.request import CookRequest, ResolvedRequest
 from pneumachron.core.planning.scenarios import (
     RAW_STEP,
-    piece_dose_min,
+    piece_softening_min,
     texture_reached,
 )
 from pneumachron.core.safety.limits import Safety, safety_of
@@ -50,11 +50,11 @@ class Phase:
 
 @dataclass(frozen=True, slots=True)
 class PieceResult:
-    """What becomes of one kind of piece. `texture_step` as on the ladder, may exceed it."""
+    """What becomes of one kind of piece. `tenderness_step` as on the ladder, may exceed it."""
 
     piece: Piece
     count: int
-    texture_step: float
+    tenderness_step: float
     dryness_ratio: float
     """Softening over the most this cut takes without going dry; read where softening is, so that
     half of the meat is past it when this is above 1."""
@@ -73,7 +73,7 @@ class PieceResult:
 
 @dataclass(frozen=True, slots=True)
 class Trace:
-    """The cook over time: `core_c` and `texture_step` of the slowest piece. All (n,).
+    """The cook over time: `core_c` and `tenderness_step` of the slowest piece. All (n,).
 
     `softens_from_s` is when it begins to soften; None: it does not.
     """
@@ -82,7 +82,7 @@ class Trace:
     gauge_pa: FloatArray
     pot_c: FloatArray
     core_c: FloatArray
-    texture_step: FloatArray
+    tenderness_step: FloatArray
     softens_from_s: float | None
 
 
@@ -122,13 +122,13 @@ def outcomes_of(load: Load, run: Run) -> tuple[PieceResult, ...]:
     """What becomes of each kind of piece."""
     outcomes = []
     for index, (piece, count) in enumerate(load.kinds()):
-        core, dose = run.core_c[index], float(run.final_dose_min[index])
+        core, dose = run.core_c[index], float(run.final_softening_min[index])
         outcomes.append(
             PieceResult(
                 piece=piece,
                 count=count,
-                texture_step=texture_reached(piece, dose),
-                dryness_ratio=dose / dry_dose_min(piece),
+                tenderness_step=texture_reached(piece, dose),
+                dryness_ratio=dose / dry_softening_min(piece),
                 safety=safety_of(
                     piece.cut, core, value_at(run, core, run.open_s), STEP_S, run.open_s
                 ),
@@ -137,9 +137,9 @@ def outcomes_of(load: Load, run: Run) -> tuple[PieceResult, ...]:
     return tuple(outcomes)
 
 
-def dry_dose_min(piece: Piece) -> float:
+def dry_softening_min(piece: Piece) -> float:
     """Softening beyond which this piece is soft but dry."""
-    return piece.cut.dry_ceiling_ratio * piece_dose_min(piece, float(len(TEXTURES) - 1))
+    return piece.cut.dry_ceiling_ratio * piece_softening_min(piece, float(len(TEXTURES) - 1))
 
 
 def warm_up_s(run: Run, slowest: int) -> float:
@@ -158,7 +158,7 @@ def softens_from_s(run: Run, slowest: int) -> float | None:
 
 def after_hold_share(run: Run, slowest: int) -> float:
     """Share of the softening that comes after the hold."""
-    total = float(run.final_dose_min[slowest])
+    total = float(run.final_softening_min[slowest])
     return (
         1.0 - value_at(run, run.softening_min[slowest], run.hold_end_s) / total
         if total > 0
@@ -188,8 +188,8 @@ def trace_of(
         off_s, on_s = stands_open_s
         sealed &= (time_s <= off_s) | (time_s >= on_s)
     gauge = np.where(sealed, saturation_pressure_pa(pot_c) - ambient, 0.0)
-    step = texture_step_of(
-        piece_dose_min(piece, float(TENDER_STEP)), run.softening_min[slowest, pick]
+    step = tenderness_step_of(
+        piece_softening_min(piece, float(TENDER_STEP)), run.softening_min[slowest, pick]
     )
     return Trace(
         time_s,

@@ -27,7 +27,7 @@ class PlanFindings:
     """Least hold that is safe for poultry; 0 without any."""
     warm_up_s: float
     after_hold_share: float
-    texture_steps: tuple[float, ...]
+    tenderness_steps: tuple[float, ...]
     dryness_ratios: tuple[float, ...]
     safeties: tuple[Safety, ...]
     slowest: int

@@ -105,7 +105,7 @@ def rise_ratio(hold_min: float, softer_min: float) -> float:
     return min(max(rise, 0.0), STEEPEST)
 
 
-def model_sd_ln(cut: Cut, texture_step: float, hold_c: float) -> float:
+def model_sd_ln(cut: Cut, tenderness_step: float, hold_c: float) -> float:
     """What practice leaves open of the model itself, 1 sd of ln dose.
 
     Any z of `Z_SPAN` and any ratio of steps of `STEP_SPAN` fit practice alike; they part where
@@ -114,7 +114,7 @@ def model_sd_ln(cut: Cut, texture_step: float, hold_c: float) -> float:
     """
     (z_low, z_high), (step_low, step_high) = Z_SPAN_K, STEP_SPAN
     by_z = abs(hold_c - PRACTICE_C) * log(10.0) * (1.0 / z_low - 1.0 / z_high) / 2.0
-    away = abs(texture_step - TEXTURES.index(cut.default_texture))
+    away = abs(tenderness_step - TEXTURES.index(cut.default_texture))
     by_step = away * log(step_high / step_low) / 2.0
     return hypot(by_z, by_step) / BAND_SDS.value
 

@@ -19,13 +19,13 @@ from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.message import Message
 from pneumachron.core.physics.conduction import block_response
 from pneumachron.core.physics.steam import FloatArray, ambient_pressure_pa, saturation_temp_c
-from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.physics.tenderness import cumulative_softening_min
 from pneumachron.core.planning.load import Piece
 from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.core.planning.scenarios import (
     first_cases,
     first_search,
-    piece_dose_min,
+    piece_softening_min,
     texture_reached,
 )
 from pneumachron.core.safety.limits import ZONE_LIMIT, zone_time_s
@@ -82,7 +82,7 @@ class Cooked:
     """What a method did to a piece."""
 
     softening_min: float
-    texture_step: float
+    tenderness_step: float
     core_end_c: float
     zone_s: float
     """Time the middle was between 4 and 60 °C."""
@@ -134,7 +134,7 @@ def cooked_by(piece: Piece, method: OtherMethod, duration_s: float, altitude_m: 
     if not low <= duration_s <= high:
         raise OutOfRangeError("duration", duration_s, low, high, "s")
     core, read = inside_c(piece, around_c(method, duration_s, altitude_m))
-    dose = float(cumulative_dose_min(read, step_s=STEP_S)[-1])
+    dose = float(cumulative_softening_min(read, step_s=STEP_S)[-1])
     return Cooked(dose, texture_reached(piece, dose), float(core[-1]), zone_time_s(core, STEP_S))
 
 
@@ -159,7 +159,7 @@ def duration_for(
     return float(brentq(short_by, low, high, xtol=STEP_S / 2))
 
 
-def hold_of_dose_min(request: CookRequest, softening_min: float) -> float:
+def hold_of_softening_min(request: CookRequest, softening_min: float) -> float:
     """The hold in the pressure pot that softens the slowest kind as much, not rounded."""
     if not softening_min > LEAST_DOSE_MIN:
         return 0.0
@@ -195,7 +195,9 @@ def other_way(request: CookRequest, method: BackMethod) -> OtherWay:
         raise RequestError("frozen_slow", "start")
     liquid = BRAISE_LIQUID[method](setup.filling.liquid_m3)
     times = [
-        duration_for(piece, method, piece_dose_min(piece, request.texture_step), request.altitude_m)
+        duration_for(
+            piece, method, piece_softening_min(piece, request.tenderness_step), request.altitude_m
+        )
         for piece in pieces
     ]
     slowest = int(np.argmax(times))

@@ -28,7 +28,7 @@ class Expectation:
 
     usual_min: int
     """What the engine would set."""
-    texture_step: float
+    tenderness_step: float
     low_step: float
     """Firmest and softest in 8 of 10 kitchens."""
     high_step: float

@@ -160,7 +160,7 @@ def _in_two_cycles(request: CookRequest, cycles: TwoCycles) -> Plan:
         request, thin_first=False, release="quick", wait_s=None, stay_s=None, boil_s=0.0
     )
     plan = _plan(quick, cycles)
-    slowest = int(np.argmin([early.texture_steps[index] for index in early.stays]))
+    slowest = int(np.argmin([early.tenderness_steps[index] for index in early.stays]))
     after = cycles.setup.after
     phases = phases_of(last, cycles.setup, slowest)
     later = Batch(
@@ -250,7 +250,7 @@ def _plan(request: CookRequest, cycles: TwoCycles | None = None) -> Plan:
         floor_min=floor,
         warm_up_s=warm_up_s(run, slowest),
         after_hold_share=after_hold_share(run, slowest),
-        texture_steps=tuple(outcome.texture_step for outcome in outcomes),
+        tenderness_steps=tuple(outcome.tenderness_step for outcome in outcomes),
         dryness_ratios=tuple(outcome.dryness_ratio for outcome in outcomes),
         safeties=tuple(outcome.safety for outcome in outcomes),
         slowest=slowest,
@@ -320,12 +320,12 @@ def _later(request: CookRequest) -> tuple[Batch, ...]:
 def is_pulled(request: CookRequest) -> bool:
     """Whether the meat is pulled apart rather than sliced or served on the bone."""
     pulls = request.load.pieces[0].cut.pulls
-    return pulls and request.texture_step >= PULLED_STEP
+    return pulls and request.tenderness_step >= PULLED_STEP
 
 
 def slowest_kind(search: Search, run: Run) -> int:
     """Index of the kind that gets least of what it needs."""
-    return int(np.argmin(run.final_dose_min / search.meat.softening_min[0]))
+    return int(np.argmin(run.final_softening_min / search.meat.softening_min[0]))
 
 
 def steam_kg(search: Search, run: Run) -> float:
@@ -337,7 +337,7 @@ def steam_kg(search: Search, run: Run) -> float:
 def _spread(request: CookRequest, holds_min: FloatArray, hold_c: float) -> HoldRange:
     pieces = request.load.pieces
     exact, softer = (float(hold) for hold in holds_min[NOMINAL])
-    unsure = max(model_sd_ln(piece.cut, request.texture_step, hold_c) for piece in pieces)
+    unsure = max(model_sd_ln(piece.cut, request.tenderness_step, hold_c) for piece in pieces)
     return hold_range(
         exact,
         sizes_min=(float(holds_min[THINNEST, 0]), float(holds_min[THICKEST, 0])),

@@ -21,26 +21,26 @@ from pneumachron.core.planning.scenarios import first_cases, frozen_extra_min, t
 
 
 @dataclass(frozen=True, slots=True)
-class Answer:
-    """What a cook comes to. `texture_step` and `core_at_open_c` are those of the slowest piece."""
+class PlanSummary:
+    """What a cook comes to; step of tenderness and core are those of the slowest piece."""
 
     hold_min: int
     lid_on_to_open_s: float
     done_s: float
     """From lid on until the meat comes out of the pot."""
-    texture_step: float
+    tenderness_step: float
     core_at_open_c: float
     then_min: int | None = None
     """Minutes under pressure of a second run, with what is not done in the first."""
 
 
-def answers_of(setups: Sequence[ResolvedRequest]) -> list[Answer | RequestError]:
+def summaries_of(setups: Sequence[ResolvedRequest]) -> list[PlanSummary | RequestError]:
     """An answer for each of these, or why there is none."""
-    found: dict[int, Answer | RequestError] = {}
+    found: dict[int, PlanSummary | RequestError] = {}
     alike = sorted(range(len(setups)), key=lambda i: _batch_key(setups[i]))
     for _, group in groupby(alike, key=lambda i: _batch_key(setups[i])):
         rows = list(group)
-        together: list[Answer | RequestError]
+        together: list[PlanSummary | RequestError]
         try:
             together = [*_batch([setups[i] for i in rows])]
         except RequestError:
@@ -50,7 +50,7 @@ def answers_of(setups: Sequence[ResolvedRequest]) -> list[Answer | RequestError]
     return [found[i] for i in range(len(setups))]
 
 
-def answer_of(setup: ResolvedRequest) -> Answer:
+def summary_of(setup: ResolvedRequest) -> PlanSummary:
     """The answer for one.
 
     Raises
@@ -60,9 +60,9 @@ def answer_of(setup: ResolvedRequest) -> Answer:
     return _batch([setup])[0]
 
 
-def _alone(setup: ResolvedRequest) -> Answer | RequestError:
+def _alone(setup: ResolvedRequest) -> PlanSummary | RequestError:
     try:
-        return answer_of(setup)
+        return summary_of(setup)
     except RequestError as error:
         return error
 
@@ -73,7 +73,7 @@ def _batch_key(setup: ResolvedRequest) -> tuple[str, str, int]:
     return pot.pot_id, pot.name, len(setup.request.load.kinds())
 
 
-def _batch(setups: list[ResolvedRequest]) -> list[Answer]:
+def _batch(setups: list[ResolvedRequest]) -> list[PlanSummary]:
     cases, meats = zip(*(first_cases(setup) for setup in setups), strict=True)
     floors_min = np.array([float(floor_min(setup)) for setup in setups])
     search = Search(
@@ -82,13 +82,13 @@ def _batch(setups: list[ResolvedRequest]) -> list[Answer]:
         [setup.after for setup in setups],
         at_least_s=60.0 * float(floors_min.max()),
     )
-    found: dict[int, Answer] = {}
+    found: dict[int, PlanSummary] = {}
     # what is kept warm or boiled is stepped for long: the others need not go along
     for tended in (False, True):
         rows = [i for i, setup in enumerate(setups) if _is_tended(setup) == tended]
         if rows:
             part = search.rows(np.array(rows))
-            answers = _answers([setups[i] for i in rows], part, floors_min[rows])
+            answers = _summaries([setups[i] for i in rows], part, floors_min[rows])
             found.update(zip(rows, answers, strict=True))
     return [found[i] for i in range(len(setups))]
 
@@ -97,7 +97,9 @@ def _is_tended(setup: ResolvedRequest) -> bool:
     return setup.after.keep_s > 0 or setup.after.boil_s > 0
 
 
-def _answers(setups: list[ResolvedRequest], search: Search, floor: FloatArray) -> list[Answer]:
+def _summaries(
+    setups: list[ResolvedRequest], search: Search, floor: FloatArray
+) -> list[PlanSummary]:
     extra = np.array([frozen_extra_min(setup.request.load) for setup in setups])
     pot = setups[0].request.pot
 
@@ -111,14 +113,14 @@ def _answers(setups: list[ResolvedRequest], search: Search, floor: FloatArray) -
 
 def cooked(
     setups: Sequence[ResolvedRequest], search: Search, holds_min: FloatArray
-) -> list[Answer]:
+) -> list[PlanSummary]:
     """What whole minutes (V,) make of each case of a search."""
     return _told(setups, search, holds_min, search.openings(60.0 * holds_min))
 
 
 def _told(
     setups: Sequence[ResolvedRequest], search: Search, holds_min: FloatArray, opened: Openings
-) -> list[Answer]:
+) -> list[PlanSummary]:
     open_s, dose, core = opened
     slowest = np.argmin(dose / search.meat.softening_min, axis=-1)
     answers = []
@@ -126,11 +128,11 @@ def _told(
         kind = int(slowest[v])
         piece = setup.request.load.kinds()[kind][0]
         answers.append(
-            Answer(
+            PlanSummary(
                 hold_min=int(holds_min[v]),
                 lid_on_to_open_s=float(open_s[v]),
                 done_s=float(open_s[v]) + setup.after.boil_s + setup.soak_s,
-                texture_step=texture_reached(piece, float(dose[v, kind])),
+                tenderness_step=texture_reached(piece, float(dose[v, kind])),
                 core_at_open_c=float(core[v, kind]),
             )
         )

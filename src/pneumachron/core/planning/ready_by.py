@@ -6,7 +6,7 @@ from pneumachron.core.catalog.cuts import ReleaseMethod
 from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.planning.cutting import cut_into
 from pneumachron.core.planning.finish import FinishKind, finish_for, rest_for
-from pneumachron.core.planning.plan_summary import Answer, answers_of
+from pneumachron.core.planning.plan_summary import PlanSummary, summaries_of
 from pneumachron.core.planning.request import CookRequest, ResolvedRequest, resolve
 
 PARTS = (1, 2, 4)
@@ -26,7 +26,7 @@ class Way:
     parts: int
     release: ReleaseMethod
     finish: FinishKind
-    answer: Answer
+    answer: PlanSummary
     rest_s: float
     finish_s: float
     table_s: float
@@ -64,7 +64,9 @@ def ways_in_time(
             except RequestError:
                 continue  # parts that do not fit are no way
     ways: list[Way] = []
-    for (key, setup), answer in zip(setups.items(), answers_of(list(setups.values())), strict=True):
+    for (key, setup), answer in zip(
+        setups.items(), summaries_of(list(setups.values())), strict=True
+    ):
         if not isinstance(answer, RequestError):
             ways += _ways(setup, key[0], answer, wanted, available_s)
         elif key == (1, wished):
@@ -73,7 +75,7 @@ def ways_in_time(
 
 
 def _ways(
-    setup: ResolvedRequest, parts: int, answer: Answer, wanted: FinishKind, available_s: float
+    setup: ResolvedRequest, parts: int, answer: PlanSummary, wanted: FinishKind, available_s: float
 ) -> list[Way]:
     """With the wished finish, and without one."""
     load = setup.request.load

@@ -112,7 +112,7 @@ def _texture(facts: PlanFindings) -> Iterable[Reason]:
     yield Reason(
         "hold",
         "texture",
-        facts.setup.request.texture_step,
+        facts.setup.request.tenderness_step,
         "rungs",
         more_min,
         "min",

@@ -93,7 +93,7 @@ def judge_opened(
     run = first.run(60.0 * hold_min)
     slowest = slowest_kind(first, run)
     kind = request.load.kinds()[slowest][0]
-    model_step = texture_reached(kind, float(run.final_dose_min[slowest]))
+    model_step = texture_reached(kind, float(run.final_softening_min[slowest]))
     now = model_step if seen_step is None else seen_step
     _check("seen", now, (SEEN_RANGE[0] - 2.0, SEEN_RANGE[1]), "rungs")
     # looks that differ from the model say that this meat softens slower or faster
@@ -102,7 +102,7 @@ def judge_opened(
     extra_min = frozen_extra_min(request.load)
     next_min = round(_first_run_s(setup, meat, need) / 60.0 + extra_min)
     next_min = max(next_min, floor_min(resolve(request)))
-    gap = request.texture_step - now
+    gap = request.tenderness_step - now
     if gap <= NEAR_STEP:
         step: NextStep = "done" if gap >= -1.0 + NEAR_STEP else "rescue"
         return PutBack(step, 0, 0.0, now, ratio, next_min)
@@ -190,7 +190,7 @@ def judge_stopped(request: CookRequest, at_min: float, since_min: float) -> Resu
     core_c = float(core[:, -1].min())
     # the surface is as warm as what is around it
     zone_s = max(zone_time_s(row, STEP_S) for row in (*core, pot))
-    if now >= request.texture_step - NEAR_STEP and core_c >= ZONE_HIGH.value:
+    if now >= request.tenderness_step - NEAR_STEP and core_c >= ZONE_HIGH.value:
         return Resumed("done", now, core_c, zone_s, 0, 0.0)
     hold_s, more_s, ahead_s = _second_run(setup, meat, rise, meat.softening_min[..., np.newaxis])
     zone_s += ahead_s
@@ -207,7 +207,7 @@ class Translated:
     hold_min: int
     factor: float
     """Over the minutes that were given."""
-    texture_step: float
+    tenderness_step: float
     """What the given minutes made of this meat at their own pressure."""
 
 
@@ -226,13 +226,13 @@ def translate_minutes(request: CookRequest, hold_min: int, gauge_pa: float) -> T
     run = search.run(60.0 * hold_min)
     slowest = slowest_kind(search, run)
     kind = request.load.kinds()[slowest][0]
-    need = np.maximum(run.final_dose_min, 1e-3)[np.newaxis, :, np.newaxis]
+    need = np.maximum(run.final_softening_min, 1e-3)[np.newaxis, :, np.newaxis]
     here = resolve(request)
     minutes = _first_run_s(here, first_cases(here)[1], need) / 60.0
     return Translated(
         max(round(minutes), floor_min(here)),
         minutes / hold_min,
-        texture_reached(kind, float(run.final_dose_min[slowest])),
+        texture_reached(kind, float(run.final_softening_min[slowest])),
     )
 
 

@@ -39,7 +39,7 @@ class CookRequest:
 
     load: Load
     pot: Pot
-    texture_step: float
+    tenderness_step: float
     liquid_style: LiquidStyle
     release: ReleaseMethod | None
     level: Level

@@ -10,7 +10,11 @@ from pneumachron.core.cooker.meat_cases import MeatCases
 from pneumachron.core.cooker.pot_heat import PotCases
 from pneumachron.core.physics.contact import lying_half_m
 from pneumachron.core.physics.steam import FloatArray, ambient_pressure_pa
-from pneumachron.core.physics.tenderness import TENDER_STEP, texture_dose_min, texture_step_of
+from pneumachron.core.physics.tenderness import (
+    TENDER_STEP,
+    tenderness_step_of,
+    texture_softening_min,
+)
 from pneumachron.core.planning.load import Load, Piece
 from pneumachron.core.planning.lying import Covered
 from pneumachron.core.planning.request import ResolvedRequest
@@ -61,7 +65,9 @@ def _cases(
         heat_capacity_j_k=row([count * piece.heat_capacity_j_k for piece, count in kinds]),
         start_c=row([piece.heat_start_c for piece, _ in kinds]),
         frozen_c=row([piece.start_temp_c if piece.frozen else np.nan for piece, _ in kinds]),
-        softening_min=row([piece_dose_min(piece, request.texture_step) for piece, _ in kinds]),
+        softening_min=row(
+            [piece_softening_min(piece, request.tenderness_step) for piece, _ in kinds]
+        ),
     )
     start_c = TAP_WATER_TEMP.value if request.pot_start_c is None else request.pot_start_c
     cases = PotCases(
@@ -105,14 +111,16 @@ def frozen_extra_min(load: Load) -> float:
     return FROZEN_EXTRA.value / 60.0 if any(piece.frozen for piece in load.pieces) else 0.0
 
 
-def piece_dose_min(piece: Piece, texture_step: float) -> float:
+def piece_softening_min(piece: Piece, tenderness_step: float) -> float:
     """Softening that gives a texture of this piece, its membrane counted."""
-    return texture_dose_min(
-        piece.cut.tender_dose_min, texture_step, has_membrane=piece.has_membrane
+    return texture_softening_min(
+        piece.cut.tender_softening_min, tenderness_step, has_membrane=piece.has_membrane
     )
 
 
 def texture_reached(piece: Piece, softening_min: float) -> float:
     """Where a dose takes a piece on its ladder, its membrane counted; `RAW_STEP` at the least."""
-    step = texture_step_of(piece_dose_min(piece, float(TENDER_STEP)), np.array(softening_min))
+    step = tenderness_step_of(
+        piece_softening_min(piece, float(TENDER_STEP)), np.array(softening_min)
+    )
     return max(float(step), RAW_STEP)

@@ -39,7 +39,7 @@ class EarlyOut:
     """Minutes under pressure with what stays, released as planned."""
     done_s: float
     """From lid on until the lid is off for good."""
-    texture_steps: tuple[float, ...]
+    tenderness_steps: tuple[float, ...]
     """Of each kind when it comes out."""
 
 
@@ -91,7 +91,7 @@ def two_cycles(request: CookRequest) -> TwoCycles | None:
     setup = resolve(request)
     cases, meat = first_cases(setup)
     together = Search(cases, meat, setup.after)
-    steps = _steps(setup, together.run(float(together.holds_s()[0])).final_dose_min)
+    steps = _steps(setup, together.run(float(together.holds_s()[0])).final_softening_min)
     firmest = min(steps)
     out = tuple(i for i, step in enumerate(steps) if step >= firmest + UNLIKE_STEPS)
     stays = tuple(i for i in range(len(kinds)) if i not in out)
@@ -122,8 +122,8 @@ def _two_cycles(
     if second_min < 1:
         return None
     last = second.run(60.0 * second_min)
-    doses = np.array(run.final_dose_min)
-    doses[list(stays)] = last.final_dose_min
+    doses = np.array(run.final_softening_min)
+    doses[list(stays)] = last.final_softening_min
     reached = tuple(_steps(setup, doses))
     early = EarlyOut(out, stays, first_min, second_min, last.open_s, reached)
     return TwoCycles(setup, early, run, last)

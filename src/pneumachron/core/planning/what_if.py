@@ -27,7 +27,7 @@ from pneumachron.core.planning.cutting import (
 )
 from pneumachron.core.planning.load import FREEZER_C, Load
 from pneumachron.core.planning.lying import ARRANGEMENT_KINDS, Lying
-from pneumachron.core.planning.plan_summary import Answer, answer_of, answers_of, cooked
+from pneumachron.core.planning.plan_summary import PlanSummary, cooked, summaries_of, summary_of
 from pneumachron.core.planning.request import CookRequest, ResolvedRequest, resolve
 from pneumachron.core.planning.scenarios import first_search, texture_reached
 from pneumachron.core.planning.two_cycles import TwoCycles, two_cycles
@@ -52,21 +52,21 @@ class Alternative:
 
     kind: AlternativeKind
     value: str
-    answer: Answer | None
+    answer: PlanSummary | None
     trouble: RequestError | None
 
 
-def quick_answer(request: CookRequest) -> Answer:
+def quick_summary(request: CookRequest) -> PlanSummary:
     """The hold and the total of a request.
 
     Raises
     ------
     RequestError : the request cannot be met.
     """
-    return answer_of(resolve(request))
+    return summary_of(resolve(request))
 
 
-def answer_for_minutes(request: CookRequest, hold_min: int) -> Answer:
+def summary_for_minutes(request: CookRequest, hold_min: int) -> PlanSummary:
     """What a given number of minutes would make of this load.
 
     Raises
@@ -83,7 +83,7 @@ def steps_for_minutes(request: CookRequest, hold_min: int) -> tuple[float, ...]:
 
     Raises
     ------
-    As `answer_for_minutes`.
+    As `summary_for_minutes`.
     """
     setup, search = _for_minutes(request, hold_min)
     _, dose, _ = search.openings(np.array([60.0 * hold_min]))
@@ -113,7 +113,7 @@ def what_changes(request: CookRequest, other_pots: Iterable[Pot] = ()) -> tuple[
             setups[index] = resolve(change(), here)
         except RequestError as error:
             found[index] = Alternative(kind, value, None, error)
-    for index, answer in zip(setups, answers_of(list(setups.values())), strict=True):
+    for index, answer in zip(setups, summaries_of(list(setups.values())), strict=True):
         kind, value, _ = changes[index]
         if isinstance(answer, RequestError):
             found[index] = Alternative(kind, value, None, answer)
@@ -132,7 +132,7 @@ def what_changes_in_two(
         try:
             changed = change()
             cycles = two_cycles(changed)
-            answer = quick_answer(changed) if cycles is None else _in_two(cycles)
+            answer = quick_summary(changed) if cycles is None else _in_two(cycles)
         except RequestError as error:
             found.append(Alternative(kind, value, None, error))
         else:
@@ -140,15 +140,15 @@ def what_changes_in_two(
     return tuple(found)
 
 
-def _in_two(cycles: TwoCycles) -> Answer:
+def _in_two(cycles: TwoCycles) -> PlanSummary:
     early, after = cycles.early, cycles.setup.after
-    slowest = min(range(len(early.stays)), key=lambda i: early.texture_steps[early.stays[i]])
+    slowest = min(range(len(early.stays)), key=lambda i: early.tenderness_steps[early.stays[i]])
     core_c = value_at(cycles.last, cycles.last.core_c[slowest], cycles.last.open_s)
-    return Answer(
+    return PlanSummary(
         hold_min=early.first_min,
         lid_on_to_open_s=early.done_s,
         done_s=early.done_s + after.boil_s + cycles.setup.soak_s,
-        texture_step=min(early.texture_steps),
+        tenderness_step=min(early.tenderness_steps),
         core_at_open_c=core_c,
         then_min=early.second_min,
     )
@@ -177,10 +177,14 @@ def _variants(setup: ResolvedRequest, other_pots: tuple[Pot, ...]) -> Iterable[C
     for release in RELEASE_METHODS:
         if release != current:
             yield "release", release, partial(replace, request, release=release)
-    step = round(request.texture_step)
+    step = round(request.tenderness_step)
     for other in (step - 1, step + 1):
         if 0 <= other < len(TEXTURES):
-            yield "texture", TEXTURES[other], partial(replace, request, texture_step=float(other))
+            yield (
+                "texture",
+                TEXTURES[other],
+                partial(replace, request, tenderness_step=float(other)),
+            )
     for liquid_style in LIQUID_STYLES:
         # the lean liquid style is the cook's own choice, never offered
         if liquid_style not in {request.liquid_style, "lean"}:

@@ -33,7 +33,7 @@ def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Ste
     suffix = "" if round_number == 1 else f"#{round_number}"
     up_s = plan.numbers.come_up_s / (1 if round_number == 1 else 2)
     cut = request.load.pieces[0].cut
-    texture = TEXTURES[round(request.texture_step)]
+    texture = TEXTURES[round(request.tenderness_step)]
     hold_s = MINUTE_S * hold_min
     on_stove = request.pot.is_stovetop
     hold_low_s, hold_high_s = plan.numbers.hold_range_s or (hold_s, hold_s)

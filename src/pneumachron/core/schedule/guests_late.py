@@ -7,7 +7,7 @@ from pneumachron.core.errors import CoreError
 from pneumachron.core.planning.batches import planned_batches
 from pneumachron.core.planning.finish import afterwards
 from pneumachron.core.planning.plan import is_pulled, make_plan
-from pneumachron.core.planning.what_if import answer_for_minutes
+from pneumachron.core.planning.what_if import summary_for_minutes
 from pneumachron.core.procedure.choices import LateHow
 from pneumachron.core.schedule.dish import Dish
 
@@ -29,13 +29,13 @@ class Late:
 
     how: LateHow
     planned_step: float
-    texture_step: float
+    tenderness_step: float
     """As served; the same as planned unless it stays hot under the lid."""
 
     @property
     def softer_steps(self) -> float:
         """How much softer than planned."""
-        return self.texture_step - self.planned_step
+        return self.tenderness_step - self.planned_step
 
 
 def when_late(dish: Dish, stage: Stage, late_s: float) -> Late:
@@ -46,7 +46,7 @@ def when_late(dish: Dish, stage: Stage, late_s: float) -> Late:
     stage : where the dish stands now
     late_s : how much later it is served
     """
-    planned = dish.request.texture_step
+    planned = dish.request.tenderness_step
     keeps_s = afterwards()[dish.request.load.pieces[0].cut.family].keep_warm_s
     if stage == "not_begun":
         return Late("later", planned, planned)
@@ -70,8 +70,8 @@ def _softer_kept_warm(dish: Dish, late_s: float) -> float | None:
         plan = make_plan(request)
         stay_s = plan.setup.after.keep_s + late_s
         kept = replace(request, release="keep_warm", wait_s=None, stay_s=stay_s)
-        longer = answer_for_minutes(kept, plan.hold_min)
-        usual = answer_for_minutes(request, plan.hold_min)
+        longer = summary_for_minutes(kept, plan.hold_min)
+        usual = summary_for_minutes(request, plan.hold_min)
     except CoreError:
         return None
-    return max(longer.texture_step - usual.texture_step, 0.0)
+    return max(longer.tenderness_step - usual.tenderness_step, 0.0)

@@ -98,7 +98,7 @@ def _told(cook: Cooked) -> list[tuple[str, tuple[Finding, object] | None]]:
     thickest_m = max(piece.thickness_m for piece, _ in kinds)
     family = kinds[0][0].cut.family
     kilopascal = round(numbers.gauge_pa / 1000.0)
-    texture = TEXTURES[round(request.texture_step)]
+    texture = TEXTURES[round(request.tenderness_step)]
     return [
         ("set", _said("differs-minutes", time_min=cook.set_min)),
         ("came_out", _as_is(_came_out(cook, family))),

@@ -13,10 +13,19 @@ from pneumachron.core.cooker.pot_heat import duhamel
 from pneumachron.core.errors import Param, ShapeError
 from pneumachron.core.message import Message
 from pneumachron.core.physics.steam import FloatArray
-from pneumachron.core.physics.tenderness import TENDER_STEP, cumulative_dose_min, texture_step_of
+from pneumachron.core.physics.tenderness import (
+    TENDER_STEP,
+    cumulative_softening_min,
+    tenderness_step_of,
+)
 from pneumachron.core.planning.load import Load, Piece
 from pneumachron.core.planning.request import ResolvedRequest
-from pneumachron.core.planning.scenarios import RAW_STEP, first_cases, first_search, piece_dose_min
+from pneumachron.core.planning.scenarios import (
+    RAW_STEP,
+    first_cases,
+    first_search,
+    piece_softening_min,
+)
 
 GRID_S = 15.0
 """Spacing of the traces; as a pot is asked."""
@@ -38,7 +47,7 @@ class PieceTrace:
     count: int
     time_s: FloatArray
     core_c: FloatArray
-    texture_step: FloatArray
+    tenderness_step: FloatArray
     """As on the ladder, its membrane counted; `RAW_STEP` before it softens."""
 
 
@@ -75,7 +84,7 @@ def pieces_along(
     rise = np.diff(pot)[np.newaxis]
     core = (start + jump * response.core_step + duhamel(rise, response.core_ramp))[0]
     read = (start + jump * response.reading_step + duhamel(rise, response.reading_ramp))[0]
-    dose = cumulative_dose_min(read, step_s=GRID_S)
+    dose = cumulative_softening_min(read, step_s=GRID_S)
     shown = meat.shown_c(core)
     kinds = setup.request.load.kinds()
     names = kind_names(setup.request.load)
@@ -138,7 +147,7 @@ def said_of(traces: tuple[PieceTrace, ...]) -> tuple[Against, ...]:
         return ()
     ranked = sorted(
         traces,
-        key=lambda trace: (float(trace.texture_step[-1]), float(trace.core_c[-1])),
+        key=lambda trace: (float(trace.tenderness_step[-1]), float(trace.core_c[-1])),
         reverse=True,
     )
     return tuple(
@@ -148,8 +157,8 @@ def said_of(traces: tuple[PieceTrace, ...]) -> tuple[Against, ...]:
 
 
 def _softness(soft: PieceTrace, firm: PieceTrace) -> Message:
-    gap = float(soft.texture_step[-1] - firm.texture_step[-1])
-    if firm.texture_step[-1] < HARDLY_STEP:
+    gap = float(soft.tenderness_step[-1] - firm.tenderness_step[-1])
+    if firm.tenderness_step[-1] < HARDLY_STEP:
         return Message("log-hardly")
     if gap < NEAR_STEP:
         return Message("log-as_soft")
@@ -174,5 +183,5 @@ def _reaches_s(trace: PieceTrace) -> float | None:
 
 
 def _steps(piece: Piece, softening_min: FloatArray) -> FloatArray:
-    need = piece_dose_min(piece, float(TENDER_STEP))
-    return np.maximum(texture_step_of(need, softening_min), RAW_STEP)
+    need = piece_softening_min(piece, float(TENDER_STEP))
+    return np.maximum(tenderness_step_of(need, softening_min), RAW_STEP)

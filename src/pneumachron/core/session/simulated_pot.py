@@ -30,7 +30,7 @@ from pneumachron.core.physics.steam import (
     saturation_pressure_pa,
     vent_flow_kg_s,
 )
-from pneumachron.core.physics.tenderness import cumulative_dose_min
+from pneumachron.core.physics.tenderness import cumulative_softening_min
 from pneumachron.core.planning.request import ResolvedRequest
 from pneumachron.core.session.simulated_meat import LiveMeat
 
@@ -118,12 +118,12 @@ class LivePot:
     _boiling_s: float = 0.0
     _since_hold_s: float = 0.0
     _heater: bool = False
-    _dose_min: dict[int, float] = field(default_factory=dict)
+    _softening_min: dict[int, float] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
         """Fill it, lid off."""
         self._refill()
-        self._dose_min = dict.fromkeys(range(len(self.inside.meat)), 0.0)
+        self._softening_min = dict.fromkeys(range(len(self.inside.meat)), 0.0)
 
     def _refill(self) -> None:
         ambient = float(ambient_pressure_pa(self.altitude_m))
@@ -165,7 +165,7 @@ class LivePot:
 
     def softening_min(self, kind: int) -> float:
         """Softening of a kind of piece so far [min at 100 °C]."""
-        return self._dose_min[kind]
+        return self._softening_min[kind]
 
     @property
     def left_s(self) -> float:
@@ -286,7 +286,7 @@ class LivePot:
         self.water_c = self._steamed(new, stored, lid_off=lid_off)
         for kind, (meat, read) in enumerate(zip(self.inside.meat, before, strict=True)):
             pair = np.array([read, meat.reading_c])
-            self._dose_min[kind] += float(cumulative_dose_min(pair, step_s=STEP_S)[-1])
+            self._softening_min[kind] += float(cumulative_softening_min(pair, step_s=STEP_S)[-1])
         self._next_state()
 
     def _heater_w(self) -> float:

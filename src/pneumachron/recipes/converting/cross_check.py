@@ -6,7 +6,7 @@ from typing import cast
 from pneumachron.core.errors import CoreError, Param
 from pneumachron.core.message import Message
 from pneumachron.core.physics.tenderness import TEXTURES
-from pneumachron.core.planning.other_methods import OtherMethod, cooked_by, hold_of_dose_min
+from pneumachron.core.planning.other_methods import OtherMethod, cooked_by, hold_of_softening_min
 from pneumachron.core.planning.own_minutes import Expectation
 from pneumachron.core.planning.plan import Plan
 from pneumachron.core.planning.recovery import translate_minutes
@@ -57,7 +57,7 @@ def own_minutes_params(plan: Plan, expected: Expectation) -> dict[str, Param]:
         "low_min": low,
         "high_min": high,
         "cut": request.load.pieces[0].cut.cut_id,
-        "texture": TEXTURES[min(max(round(expected.texture_step), 0), len(TEXTURES) - 1)],
+        "texture": TEXTURES[min(max(round(expected.tenderness_step), 0), len(TEXTURES) - 1)],
     }
 
 
@@ -87,4 +87,4 @@ def _hold_min(plan: Plan, method: Method, middle_s: float, gauge_pa: float | Non
     without_pressure = cast(OtherMethod, method)
     piece = plan.outcomes[0].piece
     dose = cooked_by(piece, without_pressure, middle_s, request.altitude_m).softening_min
-    return hold_of_dose_min(request, dose)
+    return hold_of_softening_min(request, dose)

@@ -110,7 +110,7 @@ def _request(
     return CookRequest(
         load=Load((piece,) * count),
         pot=kitchen.pot,
-        texture_step=float(TEXTURES.index(understood.texture)),
+        tenderness_step=float(TEXTURES.index(understood.texture)),
         liquid_style=choices.liquid_style
         or ("lean" if NO_WATER in choices.overruled else cut.default_liquid_style),
         release=release,

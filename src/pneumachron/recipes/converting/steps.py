@@ -273,7 +273,7 @@ def _in_the_glaze(work: Work) -> list[OutLine]:
 
 def _judge(work: Work) -> OutStep:
     piece = work.plan.outcomes[0].piece
-    texture = TEXTURES[round(work.plan.setup.request.texture_step)]
+    texture = TEXTURES[round(work.plan.setup.request.tenderness_step)]
     return OutStep(
         "judge", (_say("look", cut=piece.cut.cut_id, texture=texture), _say("cook_longer"))
     )

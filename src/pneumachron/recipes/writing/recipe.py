@@ -107,7 +107,7 @@ def plan_extension(converted: Converted) -> dict[str, str | int | float]:
         "pieces": len(setup.request.load.pieces),
         "runs": len(converted.portioned.runs),
         "thickness_m": round(piece.thickness_m, 4),
-        "texture_step": setup.request.texture_step,
+        "tenderness_step": setup.request.tenderness_step,
         "hold_min": plan.hold_min,
         "hold_low_min": low,
         "hold_high_min": high,
