@@ -11,8 +11,13 @@ from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
+SOAKS_IN_THE_COLD = (
+    r"(?:^|(?<=[.!;]\s)(?<!\bca\.\s))(?!(?:[^.!;]|\bca\.)*\b(?:hitze|wasser|deckel|topf|herd|köcheln\w*|simmern)\b)"
+    r"(?:[^.!;]|\bca\.){0,200}\bziehen lassen\b"
+)
+"""“Im Kühlschrank ziehen lassen”; “bei kleiner Hitze ziehen lassen” cooks."""
 MARINATED = any_of(
-    r"\bmarinat", r"\bmarinade", r"\bmarinier", r"\bziehen lassen\b",
+    r"\bmarinat", r"\bmarinade", r"\bmarinier", SOAKS_IN_THE_COLD,
     r"\bmix\w* (?:it |them )?with\b[^.;]*\b(?:fridge|refrigerat\w*)\b",
     r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
     r"(bowl|bag|dish|tub|container) with\b",
@@ -104,7 +109,7 @@ _GROUND: frozenset[Kind] = frozenset({"aromatic", "woody_herb", "spice", "dried_
 
 OVERNIGHT_S = (8 * 3600.0, 12 * 3600.0)
 _COLD = any_of(r"\brefrigerat", r"\bfridge\b", r"\bchill\b", r"\bovernight\b",
-               r"\bk(ü|ue)hlschrank\b", r"\bkalt stellen\b", r"\bziehen lassen\b")  # fmt: skip
+               r"\bk(ü|ue)hlschrank\b", r"\bkalt stellen\b", SOAKS_IN_THE_COLD)  # fmt: skip
 DAY_S = 86400.0
 DAYS = re.compile(
     r"\b(?P<low>[1-9])(?:\s?(?:-|–|to|or|bis)\s?(?P<high>[1-9]))? (?:days?|tagen?)\b", re.I

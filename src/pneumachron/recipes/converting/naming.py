@@ -58,9 +58,8 @@ def is_named(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters names an ingredient, whole or by its telling word."""
     name = item.line.name.lower()
     words = [word for word in re.findall(r"[^\W\d_]{3,}", name) if not _BEHIND.match(word)]
-    bundled = item.food.words == "herb sachet" and _BUNDLE.search(text) is not None
-    if bundled or not words:
-        return bundled
+    if (called := _by_another_name(item, words, text)) or not words:
+        return called
     last = words[-1]
     # "the mustard" is mustard powder; but garlic is not garlic powder
     if last in _GENERIC and len(words) > 1 and words[-2] in _ANYTHING:
@@ -82,6 +81,16 @@ def is_named(item: Ingredient, text: str) -> bool:
     if words[-1] == "sauce" and not _ANY_SAUCE.isdisjoint(words):
         last = "sauce"
     return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
+
+
+def _by_another_name(item: Ingredient, words: list[str], text: str) -> bool:
+    """“The bouquet”, “cheese” for cheddar, “add the paste” for a curry paste."""
+    if item.food.words == "herb sachet":
+        return _BUNDLE.search(text) is not None
+    if item.food.words in _CHEESES:
+        return "cheese" in text
+    paste = words[-1:] == ["paste"] and "tomato" not in words
+    return paste and _THE_PASTE.search(text) is not None
 
 
 _REFERS = any_of(
@@ -134,6 +143,12 @@ _ANY_SAUCE = frozenset(
     {"thin", "favorite", "favourite", "bottled", "jarred", "your", "homemade", "bought"}
 )
 """“Thin sauce”, “your favorite sauce”: the steps call it the sauce."""
+_CHEESES = frozenset(
+    {"cheddar", "queso fresco", "queso", "cotija", "feta", "mozzarella", "parmesan", "gouda",
+     "monterey jack", "pepper jack", "provolone", "gruyere", "swiss cheese", "blue cheese", "jack"}
+)  # fmt: skip
+"""What the steps call cheese."""
+_THE_PASTE = re.compile(r"\b(?:add|stir in|fry|in|with) (?:the )?paste\b")
 _PASTES = frozenset({"tamarind", "miso", "harissa", "achiote", "annatto", "chipotle", "anchovy"})
 """“Add the tamarind”; but tomatoes are no tomato paste."""
 _GENERIC = frozenset(

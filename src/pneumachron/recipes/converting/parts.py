@@ -17,6 +17,7 @@ from pneumachron.recipes.converting.naming import (
 from pneumachron.recipes.converting.seasoning import SPRAYED
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part, PartRole, Section
+from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import (
     THIN_KINDS,
     Ingredient,
@@ -158,10 +159,15 @@ _TOSSED_IN = any_of(
 _POURED_IN = any_of(
     r"\b(with|in|add|pour\w*|tip\w*|over) (in |on |over )?(all )?(of )?the (\w+ )?"
     r"(sauce|marinade|mixture|mix|liquid)\b(?! (and serve|to serve|on the side))",
-    r"\b(dump|put|place|add|tip|throw)\b[^.;]*(?:\+|&|\band\b) ?(?:the )?sauce\b",
+    r"\b(dump|put|place|add|tip|throw)\b[^.;]*(?:\+|&|\band\b|\bwith\b|\bw/) ?(?:the )?sauce\b",
 )
 
 
+_IN_THE_POT_WITH = any_of(
+    r"\bin(?:to)? (?:the |a |your )?(?:\w+ )?(?:pot|pan|dutch oven|casserole|cooker)"
+    r" (?:with|w/) ?(?:the |all (?:of )?the )?(?:sauce|marinade|liquid)\b"
+)
+"""“Rinse. Put in pot w/ sauce and 2 c water.”"""
 _MADE_AND_POURED = re.compile(
     r"\b(?:blend|whisk|mix|stir|combine)\b[^.;]*\bsauce ingredients\b[^.]{0,400}"
     r"[,;] (?:and |then )?pour (?:it |this )?(?:over|around|on top)\b",
@@ -176,7 +182,7 @@ def _is_poured_in(understood: Understood, part: Part) -> bool:
         return False
     early, _ = around(understood.said, *cooking.main)
     return any(_MADE_AND_POURED.search(step) for step in early) or any(
-        _POURED_IN.search(text) and WITH_THE_MEAT.search(text)
+        (_POURED_IN.search(text) and WITH_THE_MEAT.search(text)) or _IN_THE_POT_WITH.search(text)
         for step in early for text in sentences_in(step)
     )  # fmt: skip
 
@@ -223,6 +229,8 @@ BRUSHED = any_of(
 )  # fmt: skip
 _SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
                  r"\beat(en)? (it |them )?with\b", r"\bon the side\b",
+                r"\b(?:pile|stuff|load|heap|fill|divide|tuck)\w*\b[^.;]*"
+                r"\b(?:buns?|rolls|baps?|sandwich\w*|tortillas?|tacos?|wraps?|pitt?as?|bread)\b",
                  r"\btop(ped)? (it |them |each |off )*with\b")  # fmt: skip
 _NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_wood", *THIN_KINDS})
 
@@ -254,12 +262,29 @@ def named_late(understood: Understood) -> dict[int, When]:
         brushed = item.kind in _SWEET or is_some_sauce(item)
         before, after = longest if brushed else whole
         low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
-        if _is_another_salt(understood, item, late):
+        if _is_another_salt(understood, item, late) or _cooks_on(item, after):
             continue
-        early = is_named(item, low) and not _is_own_salt(item, low, late)
-        if item.kind not in _NEVER_LATE and is_named(item, late) and not early:
-            found[item.index] = "beside" if item.index in salad else _late_when(item, after)
+        told = foods_in(item) if item.line.amount is None else (item,)
+        early = any(is_named(each, low) and not _is_own_salt(each, low, late) for each in told)
+        named = next((each for each in told if is_named(each, late)), None)
+        if item.kind not in _NEVER_LATE and named and not early:
+            found[item.index] = "beside" if item.index in salad else _late_when(named, after)
     return found
+
+
+_WHOLE_HEAT_S = 900.0
+"""What a root is given, and no warming through. Judgement."""
+
+
+def _cooks_on(item: Ingredient, sentences: list[str]) -> bool:
+    """“Add the potatoes. Cook for a further 40 min”: a root that is cooked, and not stirred in."""
+    if item.kind != "root":
+        return False
+    told = [part for text in sentences for part in sentences_in(text)]
+    at = next((place for place, text in enumerate(told) if is_named(item, text.lower())), None)
+    return at is not None and any(
+        span.high_s >= _WHOLE_HEAT_S for text in told[at : at + 2] for span in durations_in(text)
+    )
 
 
 def _is_another_salt(understood: Understood, item: Ingredient, late: str) -> bool:

@@ -55,7 +55,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\b(pre)?heat (the |your |an? )?(oven|grill|smoker|barbecue|bbq)\b",
             r"\bin den (?:slow[- ]?cooker|schongarer|crock[- ]?pot|br(?:ä|ae)ter|topf)\b",
             r"\boven at\b|^\W*\d{3} ?°? ?[FC]? oven\b",
-            r"(?:^\W*|[.;] )(?:oven|smoker|grill|pit) (?:on|to|at|\d{3})\b",
+            r"(?:^\W*|[.;] )(?:(?:pellet|gas|charcoal|wood|electric) )?(?:oven|smoker|grill|pit)"
+            r" (?:on|to|at|\d{3})\b",
             r"\bget the oven",
             r"\bbring the smoker",
             r"\bset (up )?the grill",

@@ -36,9 +36,13 @@ _LEAST_TOLD = 30
 """Words of a paragraph that tells a whole recipe. Judgement."""
 
 
+_OVERNIGHT = re.compile(r"\bovernight\b|\b(?:the )?night before\b", re.I)
+
+
 def tells_the_work(line: str) -> bool:
     """Whether a paragraph tells a whole recipe, and is no description of one."""
-    return len(line.split()) >= _LEAST_TOLD and bool(durations_in(line))
+    timed = bool(durations_in(line)) or _OVERNIGHT.search(line) is not None
+    return len(line.split()) >= _LEAST_TOLD and timed
 
 
 def has_time_or_heat(line: str) -> bool:
@@ -53,3 +57,10 @@ def is_farewell(row: Row) -> bool:
     if _OF_A_READER.match(row.plain):
         return True
     return row.look.work <= 0 and len(row.plain.split()) <= 6
+
+
+def labelled_s(times: str, label: str) -> float | None:
+    """The time that stands behind a label such as “cook” [s]."""
+    found = re.search(rf"{label}( time)?\s*:?\s*(\d.{{0,30}})", times, re.I)
+    spans = durations_in(found[2]) if found else []
+    return spans[0].high_s if spans else None

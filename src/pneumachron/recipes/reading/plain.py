@@ -5,7 +5,6 @@ text decides where ingredients and steps begin and end, in either order, with wh
 before, after and in between left out. A line is never lost: what is left out is kept apart.
 """
 
-import re
 from collections.abc import Callable, Iterator
 from dataclasses import replace
 from typing import Literal, TypeAlias
@@ -17,6 +16,7 @@ from pneumachron.recipes.reading.asides import (
     has_time_or_heat,
     is_clutter,
     is_farewell,
+    labelled_s,
     tells_the_work,
 )
 from pneumachron.recipes.reading.film_times import without_stamps
@@ -40,7 +40,7 @@ from pneumachron.recipes.reading.rows import (
     may_be_title,
     name_sections,
 )
-from pneumachron.recipes.reading.titles import ASKS, title_of
+from pneumachron.recipes.reading.titles import question, title_of
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
     joined_cells,
@@ -49,7 +49,6 @@ from pneumachron.recipes.reading.unfolding import (
     with_nested_parts,
     with_their_values,
 )
-from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import food_of
 from pneumachron.recipes.understanding.lines import read_line
 
@@ -289,6 +288,10 @@ class _Sorted:
             named = meat_in_prose([*before, *steps]) or meat_in_prose(self.left_out)
             lines = [*ingredients, *named]
             if len(lines) > len(ingredients) and not any(map(_is_counted, ingredients)):
+                # a letter tells the meat, and what is done with it, before the steps
+                above = [line for line in before if tells_the_work(line)]
+                steps = [*above, *steps]
+                before = [line for line in before if line not in above]
                 steps += [line for line in self.left_out if is_told_part(line)]
                 self.left_out = [line for line in self.left_out if line not in steps]
                 foods, told = foods_in_prose([*before, *steps], len(lines))
@@ -305,9 +308,9 @@ class _Sorted:
             steps=tuple(steps),
             yields=self.text.yields,
             description=" ".join(before),
-            cook_s=_labelled_s(self.text.times, "cook")
-            or _labelled_s(self.text.times, r"(?<!prep )(?<!total )\btime"),
-            prep_s=_labelled_s(self.text.times, "prep"),
+            cook_s=labelled_s(self.text.times, "cook")
+            or labelled_s(self.text.times, r"(?<!prep )(?<!total )\btime"),
+            prep_s=labelled_s(self.text.times, "prep"),
             notes=notes,
             author=self.text.author,
             source=self.text.source,
@@ -356,7 +359,7 @@ class _Sorted:
         meaty = (row for row, state in outside if state == "after" and is_meat(row))
         if self.text.subject and marked is None:
             return None
-        asked = (row for row, state in self.pairs if state != "steps" and ASKS.match(row.plain))
+        asked = (row for row, state in self.pairs if state != "steps" and question(row.plain))
         found = marked or called(before) or next(meaty, None) or next(asked, None)
         if found is not None and found.plain.endswith("!"):
             # “It's brisket season, friends!” above “# Christmas brisket”
@@ -442,9 +445,3 @@ def _is_lost_meat(row: Row, state: State) -> bool:
     weighed = row.look.has_amount and row.look.food > 1.0
     few = len(row.plain.split()) <= MOST_TITLE_WORDS and row.look.work < 0.3
     return is_meat(row) and (weighed or (few and WEIGHED.search(row.plain) is not None))
-
-
-def _labelled_s(times: str, label: str) -> float | None:
-    found = re.search(rf"{label}( time)?\s*:?\s*(\d.{{0,30}})", times, re.I)
-    spans = durations_in(found[2]) if found else []
-    return spans[0].high_s if spans else None

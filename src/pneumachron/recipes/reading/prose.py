@@ -98,16 +98,22 @@ _NO_FOOD = re.compile(
     re.I,
 )
 """“Probes like butter”, “50/50 salt and pepper”, “half and half”: neither butter nor cream."""
-_AND_A_HALF = re.compile(
+_SHARE_OF_A_CUP = re.compile(
     r"\b(?:an?|one|two|three|four) (?:dozen|cups?|pints?|pounds?|kilos?)"
-    r" and an? (?:half|quarter)\b",
+    r" and an? (?:half|quarter)\b"
+    r"|\b(?:an? |one |two |three )?(?:thirds?|quarters?) (?:of )?an? (?:cup|pint|pound|kilo)\b",
     re.I,
 )
-"""“A dozen and a half of prunes” is one food."""
+"""“A dozen and a half of prunes”, “a third of a cup of sugar” are one food."""
 _ONLY_SEASONED = re.compile(
     r"^\W*(?:just |only |plain )?salt (?:and|&|\+) (?:\w+ )?pepper\b(?:\W+\w+){0,6}\W*$", re.I
 )
 """“Salt and pepper only, half and half.”"""
+_SAID_BESIDES = re.compile(
+    r"(?<=[a-z])\s\((?![^()]{0,60}\b(?:cups?|spoons?|cans?|jars?|bottles?|use|some)\b)"
+    r"[^()\d]{1,60}\)"
+)
+"""“1 orange (juice + the squeezed halves)”: no foods of their own."""
 _OF_THE = re.compile(r"\bof (?:the|that|this)\b", re.I)
 _NEAR = 24
 """Characters: “a cup of the sauce”, but not “two onions in the bottom of the pot”. Judgement."""
@@ -194,13 +200,18 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
     return lines, parts
 
 
+_ON_THE_TABLE = re.compile(
+    r"^(?:with|plus) |\s+(?:on the (?:table|side)|alongside|to (?:serve|go with))$", re.I
+)
+_LISTED = re.compile(r",\s*(?:and\s+)?|\s+(?:&|and|\+)\s+")
 _LEAST_ALONE = 3
 """Foods in a sentence of nothing else. Judgement."""
 
 
 def _foods_alone(sentence: str) -> list[str]:
     """“Tortillas, onion, cilantro, lime wedges.”: what stands on the table, behind the work."""
-    foods = [text.strip() for text in sentence.strip(" .").split(",")]
+    told = _ON_THE_TABLE.sub("", sentence.strip(" ."))
+    foods = [text.strip() for text in _LISTED.split(told) if text.strip()]
     bare = all(
         0 < len(text.split()) <= _LEAST_ALONE
         and food_of(text) is not UNKNOWN
@@ -256,9 +267,9 @@ def is_told_part(line: str) -> bool:
 
 def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
     """Lines for the foods of a sentence, with the words by which they are known."""
-    named = _NO_FOOD.sub("", _PART.sub("", sentence))
+    named = _NO_FOOD.sub("", _PART.sub("", _SAID_BESIDES.sub("", sentence)))
     named = _RUB_OF.sub("", _RUB_WITH.sub("", named))
-    named = _AND_A_HALF.sub(lambda found: in_figures(found[0]), named)
+    named = _SHARE_OF_A_CUP.sub(lambda found: in_figures(found[0]), named)
     told = (
         _PUT_ON.search(sentence) is not None
         or _PART.match(sentence) is not None
@@ -319,13 +330,15 @@ _AMOUNT = re.compile(
 _AS_MUCH = re.compile(r"\b(?:half |twice )?as much (?:of )?|\bequal parts (?:of )?", re.I)
 _SPOONS = re.compile(r"spoon (?!of\b)", re.I)
 _WHEN = re.compile(
-    r"\s+(?:the (?:night|day) before|overnight|at the (?:end|start)|in the bottom|on top)\W*$", re.I
+    r"\s+(?:the (?:night|day) before|overnight|at the (?:end|start)|in the bottom|on top"
+    r"|for (?:about |another |\w+ more )?\d[\d./½¼¾-]{0,5}\s?(?:hours?|hrs?|h|minutes?|mins?))\W*$",
+    re.I,
 )
 """When or where it goes, behind a food."""
 _AND_ITS_WORK = re.compile(
     r"\s+(?:those|that|which|they) (?:go|goes|get|sit)\b.*$"
     r"|\s+and (?:then )?(?:cook|fry|brown|soften|sweat|saut\S*|simmer|boil|melt|toast|let|put|throw"
-    r"|toss|stir|cut|slice|chop|peel|sit|set|lay|wrap|place|pour|rub|brush)\b.*$",
+    r"|give|leave|toss|stir|cut|slice|chop|peel|sit|set|lay|wrap|place|pour|rub|brush)\b.*$",
     re.I,
 )
 """“Four big onions and cook them slowly”: what is done with a food, behind it."""

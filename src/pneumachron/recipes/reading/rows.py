@@ -15,7 +15,7 @@ from pneumachron.recipes.reading.headings import (
 )
 from pneumachron.recipes.reading.looks import BULLET, Look, look_at
 from pneumachron.recipes.reading.prose import meat_in_prose
-from pneumachron.recipes.reading.titles import ABOUT_MEAT, MEAT_WORD, SERVED, SUBJECT
+from pneumachron.recipes.reading.titles import A_DISH, ABOUT_MEAT, MEAT_WORD, SERVED, SUBJECT
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
@@ -366,7 +366,7 @@ def may_be_title(row: Row) -> bool:
 
 
 def _speaks_of_meat(row: Row) -> bool:
-    return is_meat(row) or ABOUT_MEAT.search(row.plain) is not None
+    return is_meat(row) or bool(ABOUT_MEAT.search(row.plain) or A_DISH.search(row.plain))
 
 
 def is_meat(row: Row) -> bool:

@@ -17,13 +17,20 @@ SERVED = re.compile(
 """“Plum ribs (serves 4)”, “Short ribs, serves 4 – 3 hours”."""
 
 
-ASKS = re.compile(
+_ASKS = re.compile(
     r"^(?:q\s*:\s*)?(?:(?:does|has|do|can) )?(?:any(?:one|body)|you|someone)"
     r" (?:have|got|share|give me) (?:an?|your|the) (?:good |great |decent |nice )?"
     r"(?P<about>.{4,60}?)\?*$",
     re.I,
 )
 """“Does anyone have a brisket recipe with coffee?”"""
+_BEST_WAY = re.compile(
+    r"^(?:q\s*:\s*)?(?:what(?:['’]s| is) (?:the best|your|a good) (?:way|method) to"
+    r"|how (?:do|would|should) (?:you|i|we)) (?:do|cook|make|smoke|prepare|roast|braise)"
+    r" (?:an? |my |some )?(?:\d+ ?(?:lbs?|kg|pounds?) )?(?P<about>[^?]{6,70}?)\?+$",
+    re.I,
+)
+"""“What's the best way to do a 9 lb pork butt on a pellet grill?”"""
 _TOLD_FIRST = re.compile(
     r"\b(?:here['’]s|here is)(?: \w+['’]?\w*){0,4} recipe for (?:an? |some |my )?"
     r"(?P<about>[^.:!?]{4,60}?)"
@@ -36,15 +43,26 @@ MEAT_WORD = (
     r"|\w{0,12}ripp(?:chen|en)|(?:schweine|rinder)\w{3,12})\b"
 )
 ABOUT_MEAT = re.compile(MEAT_WORD, re.I)
+A_DISH = re.compile(
+    r"\b(?:carnitas|burnt ends|barbacoa|rendang|goulash|gulasch|rag[uù]|birria|adobo|chil[il]i"
+    r"|tacos?|sandwich\w*|sliders|stew|pot roast|braten|hotpot|char siu|bulgogi)\b",
+    re.I,
+)
+"""A dish of such meat, by its name: “Carnitas!!”"""
 SUBJECT = re.compile(r"^(?:(?:re|fwd?|aw|wg|subject|betreff)\s*:\s*)+(?P<about>\S.{2,120})$", re.I)
 """Of a mail or a thread."""
+
+
+def question(line: str) -> re.Match[str] | None:
+    """A line that asks for a recipe; its group `about` is what it asks for."""
+    return _ASKS.match(line) or _BEST_WAY.match(line)
 
 
 def title_of(line: str) -> str:
     """Without emphasis, the name of the site, and the word before it."""
     bare = _LABEL.sub("", _SITE.sub("", line.strip("*_=~ ")))
     bare = SERVED.sub("", bare)
-    if asked := ASKS.match(bare):
+    if asked := question(bare):
         return asked["about"]
     quoted = re.fullmatch(r"[\"“'](.{3,})[\"”']", bare)
     return quoted[1] if quoted else bare

@@ -229,6 +229,9 @@ def _foods_of(part: str, rest: str) -> list[str]:
         barred = rest.split(" / ", MOST_ON_A_LINE)
     if " + " in rest and "," not in rest:  # "rub = 1 T paprika + 2 t salt"
         barred = rest.split(" + ", MOST_ON_A_LINE)
+    dashed = _DASHES.split(rest, MOST_ON_A_LINE)  # "3/4 c soy sauce - 1/2 c mirin - 1 t pepper"
+    if len(dashed) > _LEAST_COUNTED and all(map(_is_counted, dashed)):
+        barred = dashed
     for told in barred if len(barred) > 1 else _COMMAS.split(rest, MOST_ON_A_LINE):
         text = _A_DROP.sub("1 drop of", told)
         look = look_at(text)
@@ -342,6 +345,7 @@ def _with_their_bag(foods: list[str]) -> list[str]:
 
 
 _BARS = re.compile(r"\s+[|·•]\s+")
+_DASHES = re.compile(r"\s+[-–—]\s+(?=[\d½¼¾⅓⅔])")
 _LEAST_IN_A_RUN = 4
 """Foods on one line. Judgement."""
 _LEAST_COUNTED = 2

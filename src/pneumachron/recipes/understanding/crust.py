@@ -116,6 +116,11 @@ _HOTTER = any_of(
 """Of an oven; on the stove the same words only hurry the sauce."""
 
 
+_HAS_AN_OVEN = any_of(
+    r"\bbroil", r"\boven\b", r"\bgrill", r"\bofen", r"\bbackofen", r"\bsalamander\b", r"\bsheet\b",
+    r"\btray\b", r"\b\d{3} ?°", r"knusprig", r"\bkross", r"\bcrisp", r"\bcrust", r"\blacquer",
+)  # fmt: skip
+"""What is meant, where the meat was simmered and a crust is made."""
 _BOILED = any_of(r"\b(?:boil|bubbl|simmer|reduc)\w*\b(?![^.;]*\b(?:broil\w*|oven)\b)")
 _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 """Over coals; where the meat cooks in an oven, close under its heat."""
@@ -127,10 +132,14 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     characters = tuple(name for name, pattern in _CHARACTERS if pattern.search(words))
     kind: FinishKind | None = None
     in_oven = cooking.method in {"oven_lid", "oven_open"}
+    told = ""
     for sentence in _later(recipe, cooking):
         kind = next((way for way, pattern in _WAYS if pattern.search(sentence)), kind)
+        told = f"{told} {sentence}"
         if kind == "broiler" and cooking.method == "simmer" and _BOILED.search(sentence):
             kind = "glaze"  # nothing but the stove is hot
+        elif kind == "broiler" and cooking.method == "simmer" and not _HAS_AN_OVEN.search(told):
+            kind = None  # "cook, uncovered, for 40 min more"
         if _CHARRED.search(sentence):
             kind = kind or ("broiler" if in_oven else "grill")
         hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(sentence))

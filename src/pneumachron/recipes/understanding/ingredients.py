@@ -186,8 +186,10 @@ _NOT_UNDER_PRESSURE: frozenset[Kind] = frozenset(
 )
 
 
-_MORE_OF_IT = re.compile(r",\s*plus\b[^,]*\bof (?:the|its|their)\b", re.I)
-"""“4 chipotles, plus 1 Tbsp of the adobo”: it comes out of the same can."""
+_MORE_OF_IT = re.compile(
+    r",\s*plus\b[^,]*\bof (?:the|its|their)\b|\b(?:stuck|studded|spiked) with\b", re.I
+)
+"""“4 chipotles, plus 1 Tbsp of the adobo”, “1 onion, stuck with 4 cloves”: one thing to put in."""
 _ALL_SERVED = re.compile(
     r"\b(?:(?:to|for) (?:serve|serving|garnish(?:ing)?|top(?:ping)?|finish(?:ing)?))[ .]*$", re.I
 )

@@ -325,8 +325,8 @@ _ASIDES = re.compile(
     r"|\b(?:an?|half an|\d+|two|three) (?:hours?|hrs?|min\w*) (?:before|ahead|in advance)\b"
     r"|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b"
     r"|\b(?:sprit?z|mop|bast|turn|flip|rotat)\w*[^,;.]*\bafter [^,;.]*"
-    r"|\bafter [^,;.]{3,30}?,? (?:start|begin|spray|sprit?z|mop|baste|check|turn|flip|rotate)\b"
-    r"[^;.]*",
+    r"|\b(?:after [^,;.]{3,30}?|at (?:about )?\d[\d./½]{0,4} ?(?:hours?|hrs?|h)),?"
+    r" (?:start|begin|spray|sprit?z|mop|baste|check|turn|flip|rotate)\b[^;.]*",
     re.I,
 )
 """Another way in brackets; what is done every half hour, or at the end of the time."""

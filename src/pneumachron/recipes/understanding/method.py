@@ -89,7 +89,7 @@ def read_method(recipe: Recipe) -> Cooking:
     if device == "oven" and _on_the_hob(recipe, first):
         device = "simmer"
         spans = [item for item in spans if not OVEN.search(_BRAISE.sub("", item.sentence))]
-    spans = [item for item in spans if not _is_finish(item, first)]
+    spans = [item for item in spans if not _is_finish(item, first, device)]
     told_by = words_of_its_level if device == "slow" else _told_before
     main = _where_it_is_done(recipe, first)
     if main != (first.step, first.place):
@@ -201,7 +201,7 @@ _CRUST = any_of(r"\bcrackl", r"\bcrisp|\bcrusty?\b", r"\bglaz", r"\bsticky\b",
                 r"\bglasier", r"\bohne (folie|deckel)\b", r"\bfertig (backen|garen)\b")  # fmt: skip
 
 
-def _is_finish(item: HeatSpan, main: HeatSpan) -> bool:
+def _is_finish(item: HeatSpan, main: HeatSpan, device: Device | None) -> bool:
     """A crust at the end, or the hot blast that a roast begins with."""
     after = (item.step, item.place, item.start) > (main.step, main.place, main.start)
     hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(item.sentence))
@@ -210,7 +210,8 @@ def _is_finish(item: HeatSpan, main: HeatSpan) -> bool:
     if item.high_s > FINISH_SHARE * main.high_s:
         return False
     if (item.step, item.place, item.start) < (main.step, main.place, main.start):
-        simmers = SIMMER.search(main.sentence) is not None
+        # onions are fried before "Cover and cook for 1 hr 15"
+        simmers = device == "simmer" or SIMMER.search(main.sentence) is not None
         return simmers or bool(temperatures_in(item.sentence))
     same = (item.step, item.place) == (main.step, main.place)
     later = item.sentence[main.start : item.start] if same else item.sentence

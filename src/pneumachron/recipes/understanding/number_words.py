@@ -41,7 +41,7 @@ _SAID: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
                 rf"(?=(?: (?:to|or) (?:{_WORD}|\d)(?: and a half)?)?[ -]{_UNIT})", re.I),
      lambda found: _with_its_share(found) if found["more"] else f"{_one_of(found['count'])}"),
     # three quarters of a pound, a quarter pound
-    (re.compile(rf"(?<!and )(?<!and a )(?<!\d )\b(?:an? )?(?P<share>{_SHARE}) "
+    (re.compile(rf"(?<!and )(?<!and a )(?<!\d )\b(?:an? |one[ -])?(?P<share>{_SHARE}) "
                 rf"(?:of )?(?:an? )?(?={_UNIT})", re.I),
      lambda found: f"{_SHARES[found['share'].lower()]} "),
     # a couple of pounds

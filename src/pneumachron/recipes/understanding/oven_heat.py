@@ -108,7 +108,8 @@ _INSIDE = re.compile(
 _UNTIL = re.compile(
     r"until|\bor to\s*$|\btill?\b"
     r"|\b(?:mine|meat|ribs|butt|brisket|shoulder) (?:was|were|is|are) (?:at )?$"
-    r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|internal|\binside\b|\bcore\b(?! in an?\b)|about$"
+    r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|\b(?:pull|take|comes?) (?:it |them )?off (?:at )?$"
+    r"|\bprob(?:e|es|ing)\b|\bbutter\W+$|internal|\binside\b|\bcore\b(?! in an?\b)|about$"
 )
 _WRAPPED_AT = re.compile(r"\bwrap(?:ped)?\b[^,;.]*\bat\s*$")
 """“Wrap at 165 °F”, and not “wrap in foil and bake at 300 °F”."""

@@ -7,6 +7,7 @@ import re
 from dataclasses import replace
 
 from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 
@@ -61,6 +62,17 @@ _MIXES_A_SIDE = re.compile(
     re.I,
 )
 """“Meanwhile mix everything for the onions and leave 2 hours.”"""
+_FOR_A_SAUCE = re.compile(
+    r"^\W*(?:meanwhile,? |then,? )?for the (?:[a-z]+ ){0,2}"
+    r"(?:sauce|gravy|glaze|slaw|salsa|dip|relish|mash|dressing|salad)\b"
+    r"|^\W*f(?:ü|ue)r (?:die|den|das) (?:[a-zäöüß]{3,20} )?"
+    r"[a-zäöüß]{0,16}(?:so(?:ß|ss)e|sauce|glasur|dip|salat|püree|dressing)\b"
+    r"(?![^.;]*\b(?:fleisch|rippchen|braten|rippen)\b)",
+    re.I,
+)
+"""“For the gravy, simmer the juices 10 minutes.”"""
+_LONG_S = 2700.0
+"""What a sauce may take; longer, and it is what the meat cooks in. Judgement."""
 _GOES_ON = any_of(r"\b(more|longer|another|further|additional|cover\w*|add(ed)?|together)\b")
 """“Cook the vegetables 30 min more”: with the meat that is there."""
 
@@ -72,6 +84,8 @@ def is_side_work(sentence: str) -> bool:
         return True
     if _MIXES_A_SIDE.match(sentence) and not _HEATS.search(sentence):
         return True
+    if _FOR_A_SAUCE.match(sentence) and not _MEAT.search(sentence):
+        return all(span.high_s < _LONG_S for span in durations_in(sentence))
     side = _ROUX.match(sentence) or _COOKS_A_SIDE.match(sentence) or _MAKES_A_SIDE.match(sentence)
     return side is not None and not (_MEAT.search(sentence) or _GOES_ON.search(sentence))
 

@@ -22,7 +22,9 @@ _REST = re.compile(
     re.I,
 )
 _ALL = re.compile(
-    r"\ball (?:of )?(?:the )?ingredients\b|\beverything\b(?! (?:else|for|from|in the))", re.I
+    r"\ball (?:of )?(?:the )?ingredients\b"
+    r"|(?<!til )(?<!till )(?<!until )\beverything\b(?!['’]s\b| (?:is|else|for|from|in the)\b)",
+    re.I,
 )
 _PARTS = re.compile(
     r"\b(?:the )?(?P<part>[a-z]{3,16}) ingredients\b"

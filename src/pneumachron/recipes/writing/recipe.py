@@ -1,5 +1,6 @@
 """A converted recipe as a recipe again, with our plan in its named extension."""
 
+import re
 from collections.abc import Iterator
 from math import ceil, floor
 
@@ -8,6 +9,13 @@ from pneumachron.recipes.converting.convert import Converted
 from pneumachron.recipes.converting.marks import WHENS, OutLine, Say
 from pneumachron.recipes.model import Recipe, Section
 from pneumachron.recipes.writing.sentences import run_on
+
+_OTHER_COOKER = re.compile(
+    r"\s*\((?:in (?:the|an?) )?(?:electric )?(?:(?:slow|pressure|multi)[- ]?cooker|crock ?pot|oven"
+    r"|smoker|grill|stovetop|dutch oven)(?: (?:recipe|version|method))?\)\s*$",
+    re.I,
+)
+"""“Pulled pork (slow cooker)”: what it is made in now stands there."""
 
 
 def to_recipe(converted: Converted, say: Say) -> Recipe:
@@ -23,7 +31,7 @@ def to_recipe(converted: Converted, say: Say) -> Recipe:
     )
     plates = converted.plates
     return Recipe(
-        title=say(Message("recipe-title", {"title": original.title})),
+        title=say(Message("recipe-title", {"title": _OTHER_COOKER.sub("", original.title)})),
         ingredients=tuple(
             _with_its_place(line, say)
             for when in WHENS

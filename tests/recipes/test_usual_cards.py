@@ -1,0 +1,156 @@
+"""Usual cards, mails and pages; each went wrong at one place. Common practice."""
+
+from pathlib import Path
+
+import pytest
+
+from pneumachron.recipes.converting.convert import Converted, convert
+from pneumachron.recipes.converting.naming import is_named
+from pneumachron.recipes.reading.titles import title_of
+from pneumachron.recipes.understanding.ingredients import read_ingredients
+from pneumachron.recipes.understanding.main_heat import main_spans
+from pneumachron.recipes.understanding.number_words import in_figures
+from pneumachron.recipes.understanding.side_work import is_side_work
+from pneumachron.recipes.understanding.understand import understand
+from tests.recipes.supper import KITCHEN, read, told
+
+VOICES = Path(__file__).parent / "voices"
+
+
+def of(name: str) -> Converted:
+    file = next(VOICES.glob(f"{name}.*"))
+    return convert(understand(read(file.read_text())), KITCHEN)
+
+
+def when(done: Converted) -> dict[str, str]:
+    """Where each food goes; the first place of one that is parted."""
+    return {line.name: line.when for line in reversed(done.lines)}
+
+
+def test_a_mail_with_a_third_of_a_cup() -> None:
+    """The sugar was a whole cup, the sauce had no amount, and the night before was no step."""
+    done = of("mail_with_a_third_of_a_cup")
+    assert done.understood.recipe.ingredients[1] == "1/3 cup of brown sugar"
+    assert "1 cup bbq sauce" in done.understood.recipe.ingredients
+    assert "2 tbsp butter" in done.understood.recipe.ingredients
+    assert "vinegar" not in done.understood.recipe.ingredients
+    assert "8–12\xa0h" in told(done)
+
+
+@pytest.mark.parametrize(
+    ("said", "figures"),
+    [
+        ("a third of a cup of stock", "1/3 cup of stock"),
+        ("one third cup stock", "1/3 cup stock"),
+        ("two thirds of a cup", "2/3 cup"),
+    ],
+)
+def test_shares_of_a_cup(said: str, figures: str) -> None:
+    assert in_figures(said) == figures
+
+
+def test_carnitas_with_an_orange() -> None:
+    """It was called after its meat, the orange was lost, and what is on the table was a step."""
+    done = of("carnitas_with_an_orange")
+    assert done.understood.recipe.title == "Carnitas!!"
+    assert any("orange" in line.name for line in done.lines)
+    assert when(done)["salsa verde"] == "beside"
+
+
+def test_what_simmers_is_not_marinated() -> None:
+    """“Bei kleiner Hitze 2 1/2 Stunden ziehen lassen” put root vegetables into a marinade."""
+    done = of("rinderbrust_bei_kleiner_hitze")
+    assert when(done)["Suppengrün"] == "pot"
+    assert "Marinate" not in told(done)
+    assert done.understood.cooking.high_s == 2.5 * 3600  # the five minutes are those of the sauce
+
+
+def test_a_sauce_between_dashes_is_poured_in() -> None:
+    done = of("sauce_between_dashes")
+    assert {"soy sauce", "ginger", "blk pepper"} <= {
+        name for name, place in when(done).items() if place == "pot"
+    }
+    assert "mirin" in when(done)
+
+
+def test_a_studded_onion_is_one_thing() -> None:
+    names = when(of("salt_beef_and_a_studded_onion"))
+    assert names["onion"] == "pot"
+    assert not any("stuck" in name for name in names)
+
+
+def test_what_goes_into_the_buns_is_raw() -> None:
+    """The cabbage was simmered."""
+    done = of("buns_with_the_cabbage")
+    assert when(done)["red cabbage"] == "beside"
+    assert "slow cooker" in done.understood.recipe.title.lower()
+
+
+def test_three_foods_on_a_line_are_served() -> None:
+    names = when(of("chili_served_with_three"))
+    assert {names["Shredded cheddar"], names["sour cream"], names["chopped cilantro"]} == {"beside"}
+    assert when(of("tacos_topped_with_cheese"))["crumbled queso fresco"] == "beside"
+
+
+def test_until_everything_is_tender_adds_nothing() -> None:
+    """All foods of the stew were named in that sentence, and went in after pressure."""
+    names = when(of("stew_till_everything_is_tender"))
+    assert (names["star anise"], names["cinnamon stick"]) == ("pot", "pot")
+    assert names["garlic"] == "sear"
+
+
+def test_an_answer_about_a_pellet_grill() -> None:
+    done = of("answer_about_a_pellet_grill")
+    assert done.understood.recipe.title == "pork butt for sandwiches on a pellet grill"
+    assert done.understood.cooking.temp_c == pytest.approx(107.2, abs=0.1)
+    assert "ellet" not in told(done)
+
+
+def test_a_curry_with_its_paste() -> None:
+    """Onions that fry for 8 minutes counted, an oven was made up, and potatoes came in raw."""
+    done = of("neck_curry_with_a_paste")
+    assert done.understood.cooking.high_s == 115 * 60
+    assert when(done)["vindaloo paste"] == "top"
+    assert when(done)["washed potatoes"] == "pot"
+    assert done.finish.kind == "none"
+
+
+def test_sprayed_at_three_hours() -> None:
+    """It was 11 hours at 203 °C: “mine took 8”, at 275 °F."""
+    cooking = of("plate_ribs_sprayed_at_three_hours").understood.cooking
+    assert cooking.high_s == 8 * 3600
+    assert cooking.temp_c == pytest.approx(135, abs=0.1)
+    (span,) = main_spans(0, "Roast at 200C for 25 min, turn.", "oven")
+    assert span.high_s == 25 * 60
+
+
+@pytest.mark.parametrize(
+    ("sentence", "side"),
+    [
+        ("For the gravy, simmer the juices for 10 minutes.", True),
+        ("Für die Soße die Butter zerlassen und 5 Minuten köcheln lassen.", True),
+        ("For the sauce, simmer the ribs in the wine for 2 hours.", False),
+        ("For the sauce, cook onions and tomatoes slowly for 2 hours.", False),
+        ("Für die Soße das Fleisch anbraten und 20 Minuten köcheln lassen.", False),
+    ],
+)
+def test_work_for_a_sauce(sentence: str, side: bool) -> None:
+    assert is_side_work(sentence) is side
+
+
+def test_names_that_steps_use() -> None:
+    paste, tomato, cheese = read_ingredients(("3 Tbsp korma paste", "2 Tbsp tomato paste", "feta"))
+    assert is_named(paste, "add the paste and fry")
+    assert not is_named(tomato, "fry the onion")
+    assert is_named(cheese, "crumble the cheese on top")
+
+
+@pytest.mark.parametrize(
+    ("line", "title"),
+    [
+        ("What's the best way to do a 3 kg shoulder for tacos?", "shoulder for tacos"),
+        ("How do you smoke a brisket flat overnight?", "brisket flat overnight"),
+    ],
+)
+def test_a_question_is_a_title(line: str, title: str) -> None:
+    assert title_of(line) == title
