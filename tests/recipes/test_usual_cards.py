@@ -154,3 +154,62 @@ def test_names_that_steps_use() -> None:
 )
 def test_a_question_is_a_title(line: str, title: str) -> None:
     assert title_of(line) == title
+
+
+def test_ribs_with_a_wrap_per_slab() -> None:
+    """What goes into the foil was lost, and “2:15 unwrapped” was no time."""
+    done = of("ribs_with_a_wrap_per_slab")
+    cooking = done.understood.cooking
+    assert (cooking.method, cooking.high_s) == ("smoker", 3.5 * 3600)
+    assert cooking.temp_c == pytest.approx(121.1, abs=0.1)
+    places = when(done)
+    assert {places["honey"], places["squeeze butter"]} == {"finish"}
+    assert places["black pep"] == "season"
+    assert "drum" not in told(done)
+
+
+def test_a_dry_marinade_is_a_rub() -> None:
+    """It was in the liquid, and a night in the refrigerator and the glaze counted as heat."""
+    done = of("rippchen_mit_trockenmarinade")
+    cooking = done.understood.cooking
+    assert (cooking.method, cooking.high_s, cooking.temp_c) == ("oven_lid", 2 * 3600, 140.0)
+    assert when(done)["Paprika edelsüß"] == "season"
+    assert when(done)["Honig"] == "finish"
+
+
+def test_foods_between_gaps() -> None:
+    """A quarter of a cup of salt went into the sauce."""
+    done = of("butt_on_an_envelope")
+    assert {"salt 1/4 c", "br. sug 1/4 c"} <= set(done.understood.recipe.ingredients)
+    assert when(done)["salt"] == "season"
+    assert {when(done)["rice"], when(done)["kimchi"]} == {"beside"}
+
+
+def test_a_mix_that_is_poured_over_is_no_glaze() -> None:
+    places = when(of("country_ribs_in_maple"))
+    assert places["soy sauce"] == "pot"
+    assert "finish" not in places.values()
+
+
+def test_foods_below_the_steps_are_served() -> None:
+    """They were left out as words that are no recipe."""
+    done = of("shoulder_with_pineapple")
+    assert {when(done)[name] for name in ("corn torts", "cilantro", "lime")} == {"beside"}
+    assert not done.understood.recipe.left_out
+    plain = read("Ribs\n\n2 kg ribs\n1 onion\n1 cup stock\n\nSimmer 2 hours.\nGood luck.\n")
+    assert len(plain.ingredients) == 3
+
+
+def test_the_meat_ends_the_marinade() -> None:
+    """Olives and tomato paste were seasoning, as all of the list stood below “Marinade”."""
+    done = of("daube_in_its_marinade")
+    (part,) = done.understood.recipe.parts
+    assert part.lines == (0, 1, 2, 3, 4, 5)
+    assert when(done)["tomato paste"] == "top"
+    assert when(done)["black olives"] == "after"
+
+
+def test_wings_are_tossed_in_what_was_warmed() -> None:
+    """The honey was stirred into the juice."""
+    places = when(of("hot_honey_wings"))
+    assert {places["honey"], places["hot sauce"], places["butter"]} == {"finish"}

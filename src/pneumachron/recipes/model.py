@@ -23,7 +23,8 @@ PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauc
 _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
     ("marinade", r"\bmarinades?\b|\bbeize\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
-    ("rub", r"\b(rubs?|crust|seasoning|spice mix|(?:ge)?würzmischung)\b"),
+    ("rub", r"\b(rubs?|crust|seasoning|spice mix|(?:ge)?würzmischung"
+            r"|trockenmarinade)\b"),
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
                r"|dips?|slaws?|salads?|relish|salsas?|garnish|serve|serving"

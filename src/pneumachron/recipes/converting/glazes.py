@@ -20,7 +20,8 @@ _PUT_ON = re.compile(
     r"|\btoss (?:the |your )?(?:\w+ )?(?:wings|them) (?:well )?(?:in|with) (?:the |this )?"
     r"(?P<tossed>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|butter))\b"
     r"|\bmit (?:der|dem) (?P<german>\w{0,20}(?:glasur|mischung|marinade|so(?:ß|ss)e))\b"
-    r"[^.;]{0,20}\b(?:be|ein)(?:streich|pinsel)",
+    r"[^.;]{0,20}\b(?:be|ein)(?:streich|pinsel)"
+    r"|^\W*toss(?: to coat| well| (?:the )?wings| them)*\W*$",
     re.I,
 )
 """“Paint with the ketchup mix”: what was stirred together before goes on at the end."""
@@ -45,7 +46,8 @@ _ONTO_RAW = any_of(
 
 _ALL_POURED = any_of(
     r"^\W*(?:then )?(?:pour|tip|add)\b(?![^.;]*\b(?:half|some|third|slow cooker)\b)[^.;]*"
-    r"\b(?:over|on|onto|to|with)\b[^.;]*\b(?:ribs?|meat|pork|beef|brisket|shoulder|pot|pan)\b"
+    r"\b(?:over|on|onto|to|with)\b[^.;]*\b(?:ribs?|meat|pork|beef|brisket|shoulder|pot|pan)\b",
+    r"^\W*(?:then )?pour (?:it |this )?(?:over|on top|around)\W*$",
 )
 """“Pour over the ribs with the water in a heavy pot.”"""
 
@@ -93,7 +95,7 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
             }  # fmt: skip
         lines = tuple(sorted({*alone, *own} - meat))
         if put_on and len(lines) >= 2:
-            name = put_on["name"] or put_on["tossed"] or put_on["german"]
+            name = put_on["name"] or put_on["tossed"] or put_on["german"] or "glaze"
             yield Part(name, "glaze", lines)
 
 

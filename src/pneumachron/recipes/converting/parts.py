@@ -264,6 +264,8 @@ def named_late(understood: Understood) -> dict[int, When]:
         low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
         if _is_another_salt(understood, item, late) or _cooks_on(item, after):
             continue
+        if item.kind == "salt" and (item.volume_m3 or 0.0) > MOST_SALT_M3:
+            continue
         told = foods_in(item) if item.line.amount is None else (item,)
         early = any(is_named(each, low) and not _is_own_salt(each, low, late) for each in told)
         named = next((each for each in told if is_named(each, late)), None)
@@ -272,6 +274,8 @@ def named_late(understood: Understood) -> dict[int, When]:
     return found
 
 
+MOST_SALT_M3 = 20e-6
+"""More salt than a heaped tablespoon is that of the meat, wherever salt is named. Judgement."""
 _WHOLE_HEAT_S = 900.0
 """What a root is given, and no warming through. Judgement."""
 

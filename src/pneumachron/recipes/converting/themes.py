@@ -58,6 +58,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"(?:^\W*|[.;] )(?:(?:pellet|gas|charcoal|wood|electric) )?(?:oven|smoker|grill|pit)"
             r" (?:on|to|at|\d{3})\b",
             r"\bget the oven",
+            r"^\W*\d{3} ?°? ?[FC]? (?:on|in) the (?:drum|smoker|grill|pit|oven|kettle)\b",
             r"\bbring the smoker",
             r"\bset (up )?the grill",
             r"\bfire (up )?(the |your )?(pit|smoker|grill)",

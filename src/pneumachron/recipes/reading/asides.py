@@ -2,8 +2,9 @@
 
 import re
 
+from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.reading.looks import NUMBERED
-from pneumachron.recipes.reading.rows import Row
+from pneumachron.recipes.reading.rows import Row, is_meat
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 
 TIP = re.compile(
@@ -14,6 +15,24 @@ TIP = re.compile(
     re.I,
 )
 """A line among the steps that is no step."""
+
+
+SET_AT = re.compile(
+    r"^\d{3} ?°? ?[FC]? (?:on|in) (?:the|my|a) (?:\w+ )?(?:drum|smoker|grill|pit|oven|kettle)\b"
+    r"|^overnight(?:,? (?:un)?covered|,? in the fridge)?$",
+    re.I,
+)
+"""“250 on the drum w/ cherry”, among the foods of a card."""
+_APART_FROM_MEAT: frozenset[PartRole] = frozenset({"marinade", "rub", "brine", "glaze"})
+_LEAST_OF_A_PART = 3
+"""Foods of a part that stand before the meat. Judgement."""
+
+
+def ends_a_part(row: Row, name: str, lines: list[int]) -> bool:
+    """Whether the meat, and all below it, stands behind a marinade without a heading."""
+    role = Part.of(name, ()).role
+    apart = role in _APART_FROM_MEAT and len(lines) >= _LEAST_OF_A_PART
+    return apart and row.look.has_amount and is_meat(row)
 
 
 def is_clutter(row: Row) -> bool:
@@ -43,6 +62,13 @@ def tells_the_work(line: str) -> bool:
     """Whether a paragraph tells a whole recipe, and is no description of one."""
     timed = bool(durations_in(line)) or _OVERNIGHT.search(line) is not None
     return len(line.split()) >= _LEAST_TOLD and timed
+
+
+def by_their_work(lines: list[str]) -> tuple[list[str], list[str]]:
+    """Paragraphs that tell the work, and those that do not."""
+    return [line for line in lines if tells_the_work(line)], [
+        line for line in lines if not tells_the_work(line)
+    ]
 
 
 def has_time_or_heat(line: str) -> bool:

@@ -12,12 +12,14 @@ from typing import Literal, TypeAlias
 from pneumachron.recipes.errors import UnreadableError
 from pneumachron.recipes.model import MAX_LINES, MAX_PARTS, Part, Recipe, Section
 from pneumachron.recipes.reading.asides import (
+    SET_AT,
     TIP,
+    by_their_work,
+    ends_a_part,
     has_time_or_heat,
     is_clutter,
     is_farewell,
     labelled_s,
-    tells_the_work,
 )
 from pneumachron.recipes.reading.film_times import without_stamps
 from pneumachron.recipes.reading.looks import NUMBERED
@@ -281,17 +283,15 @@ class _Sorted:
             steps = [*bagged, *steps]
             notes = tuple(line for line in notes if line not in bagged)
         if not steps:  # a letter in one paragraph is the work itself
-            steps = [line for line in before if tells_the_work(line)]
-            before = [line for line in before if line not in steps]
+            steps, before = by_their_work(before)
         if not any(food_of(line).kind == "meat" for line in ingredients):
             # in a question above its answer it may stand too
             named = meat_in_prose([*before, *steps]) or meat_in_prose(self.left_out)
             lines = [*ingredients, *named]
             if len(lines) > len(ingredients) and not any(map(_is_counted, ingredients)):
                 # a letter tells the meat, and what is done with it, before the steps
-                above = [line for line in before if tells_the_work(line)]
+                above, before = by_their_work(before)
                 steps = [*above, *steps]
-                before = [line for line in before if line not in above]
                 steps += [line for line in self.left_out if is_told_part(line)]
                 self.left_out = [line for line in self.left_out if line not in steps]
                 foods, told = foods_in_prose([*before, *steps], len(lines))
@@ -386,6 +386,8 @@ class _Sorted:
             elif row.heading is None and row.look.clutter:
                 self.left_out.append(row.plain)
             elif row.heading is None and row not in strayed:
+                if parts and ends_a_part(row, *parts[-1]):
+                    parts.append((END_OF_PART[0], []))
                 if parts:
                     parts[-1][1].append(len(lines))
                 lines.append(row.plain)
@@ -427,7 +429,8 @@ class _Sorted:
 
 def _is_strayed(row: Row) -> bool:
     sure = row.look.work >= _SURE_WORK and row.look.food <= -_FOOD
-    return sure and row.heading is None and not row.look.clutter
+    set_at = SET_AT.match(row.plain) is not None
+    return (sure or set_at) and row.heading is None and not row.look.clutter
 
 
 _SURE_WORK = 1.5

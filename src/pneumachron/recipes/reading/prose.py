@@ -2,8 +2,10 @@
 
 import re
 from collections.abc import Iterator, Sequence
+from dataclasses import replace
+from itertools import takewhile
 
-from pneumachron.recipes.model import Part
+from pneumachron.recipes.model import Part, Recipe
 from pneumachron.recipes.reading.looks import ALSO_ADJECTIVES, VERBS
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import (
@@ -220,6 +222,45 @@ def _foods_alone(sentence: str) -> list[str]:
         for text in foods
     )
     return foods if bare and _LEAST_ALONE <= len(foods) <= MOST_FOODS else []
+
+
+def with_what_is_served(recipe: Recipe) -> Recipe:
+    """“Corn tortillas, onion, cilantro, lime”, below the steps of a list: foods for the table."""
+    if not (recipe.steps and recipe.ingredients):
+        return recipe
+    told = sentences_in(recipe.steps[-1]) or [""]
+    foods = [text.strip() for text in _LISTED.split(told[-1].strip(" .")) if text.strip()]
+    left = recipe.left_out
+    if not _are_for_the_table(foods):
+        told = []
+        foods = list(reversed(list(takewhile(_is_bare, reversed(left)))))
+        # links to other pages begin with a capital each; these stood on one line
+        foods = [] if any(text[:1].isupper() for text in foods[1:]) else foods
+        left = left[: len(left) - len(foods)]
+    known = {food_of(line).words for line in recipe.ingredients}
+    new = [text for text in foods if food_of(text).words not in known]
+    if not (_are_for_the_table(foods) and new):
+        return recipe
+    rows = tuple(range(len(recipe.ingredients), len(recipe.ingredients) + len(new)))
+    ends = [" ".join(told[:-1])] if told else [recipe.steps[-1]]
+    return replace(
+        recipe,
+        ingredients=(*recipe.ingredients, *new),
+        steps=(*recipe.steps[:-1], *filter(None, ends)),
+        parts=(*recipe.parts, Part.of("To serve", rows)),
+        left_out=left,
+    )
+
+
+def _are_for_the_table(foods: Sequence[str]) -> bool:
+    at_the_table = any(food_of(text).kind == "beside" for text in foods)
+    return at_the_table and len(foods) >= _LEAST_ALONE and all(map(_is_bare, foods))
+
+
+def _is_bare(text: str) -> bool:
+    """Few words, no amount and no work."""
+    few = len(text.split()) <= _LEAST_ALONE and read_line(text).low is None
+    return few and not _is_work(text.split(maxsplit=1)[0])
 
 
 _IN_BRACKETS = re.compile(

@@ -21,6 +21,7 @@ from pneumachron.recipes.reading.jsonld import loads, recipes_in, to_recipe
 from pneumachron.recipes.reading.looks import STARTS_COUNTED, VERBS, look_at
 from pneumachron.recipes.reading.numbering import without_letters, without_thread_numbers
 from pneumachron.recipes.reading.plain import read_markdown, read_plain
+from pneumachron.recipes.reading.prose import with_what_is_served
 from pneumachron.recipes.reading.scanned import with_letters_right
 from pneumachron.recipes.reading.scattered import (
     with_columns_apart,
@@ -63,7 +64,7 @@ def read_recipe(content: bytes | str, *, name: str = "") -> ReadRecipe:
     kind, recipes = _read(text, name)
     if len(recipes) > 1:
         remarks.append(Message("remark-several_recipes", {"count": len(recipes)}))
-    recipe = _bounded(recipes[0]) if recipes else None
+    recipe = _bounded(with_what_is_served(recipes[0])) if recipes else None
     if recipe is None or not (recipe.ingredients or recipe.steps):
         raise UnreadableError("no_recipe")
     return ReadRecipe(recipe, kind, tuple(remarks))

@@ -45,7 +45,8 @@ def unfolded(line: str) -> Iterator[str]:
         lines = numbered_apart(line)
         for told in lines if len(lines) > 1 else _seasonings_apart(line):
             for part in _labels_apart(told):
-                yield from _part_on_a_line(part)
+                for food in _gaps_apart(part):
+                    yield from _part_on_a_line(food)
         return
     yield f"{found['label'].rstrip(':')}:"
     rest = found["rest"]
@@ -116,6 +117,19 @@ def _labels_apart(line: str) -> list[str]:
     """“Serves: 6    Oven: 325    Time: 2 hr”, across the head of a card."""
     parts = _WIDE.split(line, MOST_ON_A_LINE)
     return parts if len(parts) > 1 and all(map(_CARD_LABEL.match, parts)) else [line]
+
+
+_GAPS = re.compile(r"(?<=\S)\s{2,}(?=\S)")
+MOST_IN_A_GAP = 5
+"""Words of a food between two gaps. Judgement."""
+
+
+def _gaps_apart(line: str) -> list[str]:
+    """“salt 1/4 c   brown sugar 1/4 c   overnight”, on the back of an envelope."""
+    parts = _GAPS.split(line.strip(), MOST_ON_A_LINE)
+    short = all(len(part.split()) <= MOST_IN_A_GAP for part in parts)
+    several = len(parts) > 1 and short and sum(map(_is_counted, parts)) >= _LEAST_COUNTED
+    return parts if several else [line]
 
 
 _SHORT_ONES = re.compile(r"(?<=[a-z)]{2})(?<!\bca)\.\s+(?=[A-Z\d])")
@@ -189,7 +203,7 @@ def with_nested_parts(lines: Iterable[str]) -> Iterator[str]:
 
 _PART_LINE = re.compile(
     r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[^\W\d_](?:[^\W\d_]| ){2,30})"
-    r"(?:/[^\W\d_]{3,12})?(?:\s*:| [–→=-]| [-=]>)\s+(?P<rest>\S.*)$",
+    r"(?:/[^\W\d_]{3,12})?(?: \([^()\d]{2,24}\))?(?:\s*:| [–→=-]| [-=]>)\s+(?P<rest>\S.*)$",
     re.I,
 )
 _COMMAS = re.compile(r"[,;]\s+(?![^(]*\))")

@@ -100,6 +100,7 @@ ASIDE = any_of(
     r"\bmarinat\w*",
     r"\bovernight in\b",
     r"\bfridge\b",
+    r"\b(?:in den|im) k(?:ü|ue)hlschrank\b",
     r"\brefrigerat\w*",
     r"\bchill(ed)?\b",
     r"\bsoak\b",

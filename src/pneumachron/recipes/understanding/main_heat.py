@@ -129,6 +129,8 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
         if device == "simmer" and _GRILLS.search(told) and not SIMMER.search(told):
             continue  # what was simmered is charred
         said = _in_hours(told) if device == "slow" else told
+        if device in {"smoker", "oven", "grill"}:
+            said = _BARE_CLOCK.sub(r"\1 h \2 min", said)
         if device == "pressure":
             said = _BARE_MINUTES.sub(r"\g<0> min", _HOURS_AND_MINUTES.sub(r"\1 h \2 min", said))
         sentence = _with_its_unit(said, hours=bool(found) and found[-1].low_s >= 3600)
@@ -159,6 +161,12 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
 
 _HOURS_AND_MINUTES = re.compile(r"\b([0-3]):([0-5]\d)\b(?! ?[ap]\.?m)", re.I)
 """As a cooker shows it."""
+_BARE_CLOCK = re.compile(
+    r"\b([1-9]):([0-5]\d)"
+    r"(?= (?:hours? |hrs? )?(?:(?:un)?(?:wrapped|covered|foiled)|bare|naked|open)\b)",
+    re.I,
+)
+"""“2:15 unwrapped, 1:15 wrapped”: hours and minutes."""
 _BARE_MINUTES = re.compile(
     r"\b(?:manual(?:[ /]high)?|high(?: pressure)?|HP|pressure[ -]cook(?: on)?(?:[ /]high)?)"
     r"[ ,:/]{1,2}(?:for )?\d{2,3}"
@@ -357,7 +365,7 @@ def _cooks_long(sentence: str) -> bool:
     long = any(span.high_s >= 5400 for span in durations_in(sentence))
     aside = re.search(
         r"\bmarinat|\bfridge|\brefrigerat|\bchill|\bovernight in|\bhold (?:\w+ )?in|\bcooler\b"
-        r"|\brest|\bziehen\b|\bmarinier|\bruhen\b"
+        r"|\brest|\bziehen\b|\bmarinier|\bruhen\b|\b(?:in den|im) k(?:ü|ue)hlschrank\b"
         r"|\bsat\b|\bon the counter\b"
         r"|\bleave (?:it |them )?(?:to (?:stand|infuse|steep) )?for (?:at least )?[^.;]{1,20}\.?$"
         r"|\bboiling water|\bsoak|\bbrin(e|ed|ing)\b|\bcure[ds]?\b|\bcuring\b|\bthaw|\bdefrost"

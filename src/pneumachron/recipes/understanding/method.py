@@ -207,6 +207,8 @@ def _is_finish(item: HeatSpan, main: HeatSpan, device: Device | None) -> bool:
     hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(item.sentence))
     if after and hot and SIMMER.search(main.sentence) and item.high_s <= main.high_s / 2:
         return True  # what was boiled before is tender: a hot oven behind it is a crust
+    if after and hot and _CRUST.search(item.sentence) and item.high_s <= main.high_s / 3:
+        return True  # "bei 200 Grad 20–25 Min. glasieren"
     if item.high_s > FINISH_SHARE * main.high_s:
         return False
     if (item.step, item.place, item.start) < (main.step, main.place, main.start):

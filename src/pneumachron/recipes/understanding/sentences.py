@@ -14,7 +14,8 @@ _SHORT = re.compile(
 )
 _GOES_ON = re.compile(
     r"[\d½¼¾(]|[CF]\b|(?:covered|or|and|until|till?|per|total|longer|more|at|on|in|a|each"
-    r"|garen|br(?:ä|ae)unen|braten|schmoren|backen|kochen|ziehen|ruhen|k(?:ö|oe)cheln)\b"
+    r"|garen|br(?:ä|ae)unen|braten|schmoren|backen|kochen|ziehen|ruhen|k(?:ö|oe)cheln"
+    r"|glasieren|grillen|r(?:ö|oe)sten|(?:ü|ue)berbacken|(?:ein|weiter)\w{3,12}en|offen|zugedeckt)\b"
 )
 
 
