@@ -162,8 +162,21 @@ def test_rest_and_carving() -> None:
     assert 0.005 <= slice_m(flat, pulled=False, cold=True) <= 0.006
     assert slice_m(cut_by_id("shoulder_boneless"), pulled=True, cold=False) == 0.0
     assert slice_m(cut_by_id("shoulder_boneless"), pulled=False, cold=False) > 0.0
-    for cut in cuts().values():
-        assert carving(cut, pulled=False, cold=False).params["family"]
+    for cut in cuts():
+        assert carving(load(cut, 1.0, None), pulled=False, cold=False).params["family"]
+
+
+def test_small_pieces_are_served_whole() -> None:
+    # common practice: cubes, steaks and country-style ribs are not sliced
+    def family(cut: str, kilos: float, count: int, *, pulled: bool = False) -> object:
+        of = load(cut, kilos, 0.04, count)
+        return carving(of, pulled=pulled, cold=False).params["family"]
+
+    assert family("shoulder_boneless", 1.8, 8) == "pieces"
+    assert family("brisket_flat", 1.0, 16) == "pieces"
+    assert family("shoulder_boneless", 1.8, 8, pulled=True) == "shoulder"
+    assert family("shoulder_boneless", 1.8, 2) == "shoulder"
+    assert family("brisket_flat", 0.3, 1) == "brisket"
 
 
 def test_plates() -> None:

@@ -213,3 +213,34 @@ def test_wings_are_tossed_in_what_was_warmed() -> None:
     """The honey was stirred into the juice."""
     places = when(of("hot_honey_wings"))
     assert {places["honey"], places["hot sauce"], places["butter"]} == {"finish"}
+
+
+def test_a_letter_with_an_onion() -> None:
+    """“You also want an onion, 3 carrots, … half a swede”: the onion was lost."""
+    lines = of("brisket_with_an_onion").understood.recipe.ingredients
+    assert "1 onion" in lines
+    assert "half a swede" in lines
+
+
+def test_country_ribs_are_served_whole() -> None:
+    """They were brushed with their glaze, and then pulled on a tray."""
+    done = of("country_ribs_glazed")
+    assert done.understood.texture == "very"
+    assert "Serve the pieces whole." in told(done)
+
+
+def test_butter_of_burnt_ends_is_no_frying_fat() -> None:
+    assert when(of("burnt_ends_with_butter"))["butter"] == "finish"
+
+
+def test_melted_cheese_is_no_crust() -> None:
+    done = of("rolls_with_melted_cheese")
+    assert done.finish.kind == "none"
+    assert when(done)["provolone"] == "beside"
+
+
+def test_carbs_are_no_food() -> None:
+    """Protein lay on top of the meat."""
+    done = of("short_ribs_with_their_carbs")
+    assert done.understood.recipe.ingredients[0] == "2.5 lb boneless short ribs"
+    assert "protein" not in " ".join(when(done)).lower()

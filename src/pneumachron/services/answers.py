@@ -96,8 +96,8 @@ def around_document(
         "keep_warm_s": afterwards()[cut.family].keep_warm_s,
         "pulled": pulled,
         "carve_core_c": afterwards()[cut.family].carve_core_c,
-        "carve_hot": say_message(carving(cut, pulled=pulled, cold=False)),
-        "carve_cold": say_message(carving(cut, pulled=pulled, cold=True)),
+        "carve_hot": say_message(carving(load, pulled=pulled, cold=False)),
+        "carve_cold": say_message(carving(load, pulled=pulled, cold=True)),
         "cooling": [_cooling(load, cooler) for cooler in COOLERS],
     }
 

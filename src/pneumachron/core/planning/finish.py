@@ -149,12 +149,21 @@ def slice_m(cut: Cut, *, pulled: bool, cold: bool) -> float:
     return COLD_SLICE_M if cold else how.slice_m
 
 
-def carving(cut: Cut, *, pulled: bool, cold: bool) -> Message:
+PORTION_KG = 0.3
+"""Pieces of brisket or shoulder that weigh no more are served whole: cubes, steaks, country-style
+ribs. Judgement."""
+
+
+def carving(load: Load, *, pulled: bool, cold: bool) -> Message:
     """How it is cut."""
-    return Message("carve", carving_params(cut, pulled=pulled, cold=cold))
+    return Message("carve", carving_params(load, pulled=pulled, cold=cold))
 
 
-def carving_params(cut: Cut, *, pulled: bool, cold: bool) -> dict[str, Param]:
-    """What the words for the knife go by. Wings and single ribs are served as they are."""
+def carving_params(load: Load, *, pulled: bool, cold: bool) -> dict[str, Param]:
+    """What the words for the knife go by. Wings, single ribs and small pieces are not cut."""
+    cut = load.pieces[0].cut
     family = "wings" if cut.small else cut.family.replace(" ", "_")
+    several = len(load.pieces) > 1 and max(piece.mass_kg for piece in load.pieces) <= PORTION_KG
+    if several and not pulled and cut.family in {"brisket", "shoulder"}:
+        family = "pieces"
     return {"family": family, "slice_m": slice_m(cut, pulled=pulled, cold=cold)}

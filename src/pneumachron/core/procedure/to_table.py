@@ -180,8 +180,7 @@ def crust_steps(plan: CookPlan, brought: Brought) -> tuple[Step, ...]:
 def carve_steps(plan: CookPlan, *, cold: bool = False) -> tuple[Step, ...]:
     """Cut or pulled, and served."""
     pulled = plan.numbers.pulled
-    cut = plan.request.load.pieces[0].cut
-    params = carving_params(cut, pulled=pulled, cold=cold)
+    params = carving_params(plan.request.load, pulled=pulled, cold=cold)
     return (Step("carve", "carve", CARVE_S, work="pull" if pulled else "carve", params=params),)
 
 

@@ -259,7 +259,7 @@ def named_late(understood: Understood) -> dict[int, When]:
         foods = {each.food.words for each in foods_in(item)}
         if item.index in rub or (foods & again and item.index not in apart):
             continue
-        brushed = item.kind in _SWEET or is_some_sauce(item)
+        brushed = item.kind in _SWEET or is_some_sauce(item) or item.food.words == "butter"
         before, after = longest if brushed else whole
         low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
         if _is_another_salt(understood, item, late) or _cooks_on(item, after):

@@ -406,7 +406,7 @@ def _finish(work: Work) -> OutStep | None:
 def _carve(work: Work) -> OutStep:
     cut = work.plan.outcomes[0].piece.cut
     pulled = is_pulled(work.plan.setup.request)
-    how = carving(cut, pulled=pulled, cold=False)
+    how = carving(work.plan.setup.request.load, pulled=pulled, cold=False)
     cubed = work.understood.thickness_m is not None and work.understood.cubed
     ends = "burnt_ends" in work.understood.crust.characters
     small = (ends and work.finish.kind != "none") or (cubed and (not pulled or ends))

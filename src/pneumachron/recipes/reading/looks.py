@@ -62,6 +62,9 @@ CLUTTER = any_of(
     r"^get the (?:free )?app\b|^start free\b",
     r"^update\s*:", r"^(?:got|have) (?:a |any )?questions?\b",
     r"^cook(?:ing)? times? (?:by|per) (?:weight|size|pound|kilo)\b", r"\b\d+ ?(?:kcal|calories)\b",
+    r"\b(?:carbs?|protein|sodium|cholesterol)\b[^.;]{0,12}\d+ ?m?g\b.{0,40}"
+    r"\b(?:carbs?|protein|fat|fib(?:er|re)|sodium|sugars?|cholesterol)\b[^.;]{0,12}\d+ ?m?g\b",
+
     r"^cook mode\b|\bscreen from going dark\b|^keep (?:your )?screen (?:awake|on)\b",
     r"^(?:copy to clipboard|get ingredients|watch (?:the |this )?(?:video|how)"
     r"|(?:hide|show) images?|read more|continue reading|see (?:more|also)|show (?:more|less|all)"

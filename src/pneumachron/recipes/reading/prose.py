@@ -100,6 +100,12 @@ _NO_FOOD = re.compile(
     re.I,
 )
 """“Probes like butter”, “50/50 salt and pepper”, “half and half”: neither butter nor cream."""
+_ONE_ROOT = re.compile(
+    r"(?<!half )\ban?(?= (?:(?:large|big|small|medium|red|yellow|brown|white|sweet|whole) )*"
+    r"(?:onion|carrot|leek|shallot|parsnip|swede|turnip|lemon|lime|orange|apple)\b)",
+    re.I,
+)
+"""“You want an onion, 3 carrots and half a swede.”"""
 _SHARE_OF_A_CUP = re.compile(
     r"\b(?:an?|one|two|three|four) (?:dozen|cups?|pints?|pounds?|kilos?)"
     r" and an? (?:half|quarter)\b"
@@ -310,6 +316,7 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
     """Lines for the foods of a sentence, with the words by which they are known."""
     named = _NO_FOOD.sub("", _PART.sub("", _SAID_BESIDES.sub("", sentence)))
     named = _RUB_OF.sub("", _RUB_WITH.sub("", named))
+    named = _ONE_ROOT.sub("1", named)
     named = _SHARE_OF_A_CUP.sub(lambda found: in_figures(found[0]), named)
     told = (
         _PUT_ON.search(sentence) is not None

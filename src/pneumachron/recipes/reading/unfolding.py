@@ -321,7 +321,7 @@ def _run_of_foods(line: str) -> Iterator[str]:
 
     Two or three on a line stay on it: `foods_in` parts them.
     """
-    barred = _BARS.split(line, MOST_ON_A_LINE)
+    barred = [line] if look_at(line).clutter else _BARS.split(line, MOST_ON_A_LINE)
     if len(barred) >= _LEAST_IN_A_RUN and sum(map(_is_counted, barred)) > len(barred) / 2:
         yield from barred
         return

@@ -116,6 +116,18 @@ _HOTTER = any_of(
 """Of an oven; on the stove the same words only hurry the sauce."""
 
 
+_MELTS_CHEESE = any_of(
+    r"\b(?:broil|toast|grill|bake)\w*\b[^.;]{0,30}\b(?:melt|cheese)",
+    r"\b(?:cheese|provolone|cheddar|mozzarella|gruyere)\b[^.;]*\b(?:broil|toast|grill|melt)",
+    r"\b(?:broil|toast|grill|warm)\w* (?:the |your )?(?:buns?|rolls?|bread|tortillas?)\b",
+)
+"""“Fill the rolls with beef and cheese; broil until melted.”"""
+
+
+def _is_of_the_meat(sentence: str) -> bool:
+    return _MELTS_CHEESE.search(sentence) is None
+
+
 _HAS_AN_OVEN = any_of(
     r"\bbroil", r"\boven\b", r"\bgrill", r"\bofen", r"\bbackofen", r"\bsalamander\b", r"\bsheet\b",
     r"\btray\b", r"\b\d{3} ?°", r"knusprig", r"\bkross", r"\bcrisp", r"\bcrust", r"\blacquer",
@@ -133,7 +145,7 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     kind: FinishKind | None = None
     in_oven = cooking.method in {"oven_lid", "oven_open"}
     told = ""
-    for sentence in _later(recipe, cooking):
+    for sentence in filter(_is_of_the_meat, _later(recipe, cooking)):
         kind = next((way for way, pattern in _WAYS if pattern.search(sentence)), kind)
         told = f"{told} {sentence}"
         if kind == "broiler" and cooking.method == "simmer" and _BOILED.search(sentence):

@@ -137,7 +137,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     texture = answers.texture or texture_of(recipe)
     cubed = meat.cubed or _CUBED.search(meat.text) is not None
     if texture is None:
-        texture = _usual_texture(known, cubed=cubed)
+        texture = _usual_texture(known, whole=cubed or _SERVED_WHOLE.search(meat.text) is not None)
         questions.append(_ask_texture(texture, known.family))
     thickness = _thickness(answers, meat, questions, guess_m=usual_thickness_m(known, mass / count))
     return Understood(
@@ -177,9 +177,12 @@ def _number(word: str) -> float:
 _CUBED = any_of(r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"\bchunks?\b")
 
 
-def _usual_texture(cut: Cut, *, cubed: bool) -> Texture:
-    """What is usual of a cut; cubes of what else is pulled stay cubes: fork-tender."""
-    return "very" if cubed and cut.default_texture == "falls" else cut.default_texture
+_SERVED_WHOLE = any_of(r"\bcountry\b[^.;]{0,24}\bribs?\b", r"\bsteaks?\b", r"\bchops?\b")
+
+
+def _usual_texture(cut: Cut, *, whole: bool) -> Texture:
+    """What is usual of a cut; cubes and steaks of what else is pulled stay whole: fork-tender."""
+    return "very" if whole and cut.default_texture == "falls" else cut.default_texture
 
 
 def _with_meat(ingredients: tuple[Ingredient, ...], meat: Meat) -> tuple[Ingredient, ...]:

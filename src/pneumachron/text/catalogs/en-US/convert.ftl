@@ -82,6 +82,7 @@ convert-cut = { $family ->
         [ribs] Cut into sections or single bones, bone side up.
         [short_ribs] Serve whole, on or off the bone.
         [wings] Serve whole.
+        [pieces] Serve the pieces whole.
         [brisket] { $slice_m ->
             [0] Pull it apart.
            *[other] Slice { LENGTH($slice_m) } thick across the grain. Flat and point run at a right angle.

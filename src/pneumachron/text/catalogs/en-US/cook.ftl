@@ -286,6 +286,7 @@ carve = { $family ->
         [ribs] Cut into sections or single bones, bone side up
         [short_ribs] Serve whole, on or off the bone
         [wings] Serve as they are
+        [pieces] Serve the pieces whole
         [brisket] { $slice_m ->
             [0] Pull it apart
            *[other] Slice { LENGTH($slice_m) } thick across the grain. Flat and point run at a right angle
@@ -299,6 +300,7 @@ do-carve = { $family ->
         [ribs] Cut into sections or single bones, bone side up
         [short_ribs] Serve whole, on or off the bone
         [wings] Serve as they are
+        [pieces] Serve the pieces whole
        *[other] { $slice_m ->
             [0] Cut or pull it
            *[other] Slice { LENGTH($slice_m) } thick across the grain
