@@ -244,3 +244,50 @@ def test_carbs_are_no_food() -> None:
     done = of("short_ribs_with_their_carbs")
     assert done.understood.recipe.ingredients[0] == "2.5 lb boneless short ribs"
     assert "protein" not in " ".join(when(done)).lower()
+
+
+def test_steaks_of_the_shoulder_are_thin() -> None:
+    """A kilogram of them was one piece of 8 cm."""
+    found = of("shoulder_steaks_on_the_hob").understood
+    assert found.count == 4
+    (asked,) = (each for each in found.questions if each.asked == "thickness")
+    assert asked.guess.params["thickness_m"] == 0.025
+
+
+def test_collar_steaks_are_pork() -> None:
+    """They were refused as beef, and their glaze was stirred into the juice."""
+    done = of("collar_steaks_with_peach")
+    assert done.understood.cut == "shoulder_boneless"
+    assert when(done)["peach preserves"] == "finish"
+    assert "unusual_thickness" not in {each.code for each in done.plan.cautions}
+
+
+def test_toppings_stand_on_the_table() -> None:
+    places = when(of("chilli_with_toppings"))
+    assert (places["coriander"], places["black beans"]) == ("beside", "after")
+
+
+def test_a_tip_above_the_list_is_no_step() -> None:
+    done = of("short_ribs_with_a_tip_above")
+    assert "tip" not in told(done)
+    assert when(done)["cherry tomatoes"] == "top"  # out of a tin
+
+
+def test_five_days_in_salt_stay() -> None:
+    """The cure was lost, in a recipe of one paragraph."""
+    assert "lay it in salt with an ounce of saltpetre five days" in told(
+        of("collared_brisket_in_salt")
+    )
+
+
+def test_foods_for_finishing() -> None:
+    """All of the sauce was brushed on raw, with cornstarch."""
+    places = when(of("ribs_for_finishing"))
+    assert (places["soy sauce"], places["cornstarch"]) == ("pot", "after")
+    assert places["sliced scallions"] == "beside"
+
+
+def test_a_paste_that_is_fried_is_no_marinade() -> None:
+    done = of("rendang_with_a_fried_paste")
+    assert when(done)["shallots"] == "sear"
+    assert "Marinate" not in told(done)

@@ -176,7 +176,7 @@ def _release(facts: PlanFindings) -> Iterable[Caution]:
         yield Caution("kept_hot", "note", "release", ZONE_HIGH.source, {"zone_c": ZONE_HIGH.value})
 
 
-CUT_UP_KG = 0.3
+CUT_UP_KG = 0.35
 """A thin slice lighter than this was cut from a shoulder or brisket. Judgement."""
 CUBE_RATIO = 2.0
 """A piece no longer than this many thicknesses is a cube, of whatever cut. Judgement."""

@@ -149,7 +149,7 @@ def slice_m(cut: Cut, *, pulled: bool, cold: bool) -> float:
     return COLD_SLICE_M if cold else how.slice_m
 
 
-PORTION_KG = 0.3
+PORTION_KG = 0.35
 """Pieces of brisket or shoulder that weigh no more are served whole: cubes, steaks, country-style
 ribs. Judgement."""
 

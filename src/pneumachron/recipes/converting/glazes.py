@@ -12,7 +12,7 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 OWN_PAN = any_of(r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b")
-_BOILED_UP = any_of(r"\b(simmer|boil|bubble|reduce|cook|warm|heat|melt)\b")
+_BOILED_UP = any_of(r"\b(simmer|boil|bubble|reduce|cook|warm|heat|melt)(?:e?d)?\b")
 _SLURRY = any_of(r"\bslurry\b")
 _PUT_ON = re.compile(
     r"\b(?:brush|paint|glaz|bast|slather|smear|mop|coat)\w*\b[^.;]*?"
@@ -21,6 +21,7 @@ _PUT_ON = re.compile(
     r"(?P<tossed>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|butter))\b"
     r"|\bmit (?:der|dem) (?P<german>\w{0,20}(?:glasur|mischung|marinade|so(?:ß|ss)e))\b"
     r"[^.;]{0,20}\b(?:be|ein)(?:streich|pinsel)"
+    r"|^\W*(?:glazed?|sauced)\b(?! ingredients)"
     r"|^\W*toss(?: to coat| well| (?:the )?wings| them)*\W*$",
     re.I,
 )
@@ -48,6 +49,7 @@ _ALL_POURED = any_of(
     r"^\W*(?:then )?(?:pour|tip|add)\b(?![^.;]*\b(?:half|some|third|slow cooker)\b)[^.;]*"
     r"\b(?:over|on|onto|to|with)\b[^.;]*\b(?:ribs?|meat|pork|beef|brisket|shoulder|pot|pan)\b",
     r"^\W*(?:then )?pour (?:it |this )?(?:over|on top|around)\W*$",
+    r"^\W*(?:then )?pour (?:the |all (?:of )?the )?sauce (?:over|on top|around)\b",
 )
 """“Pour over the ribs with the water in a heavy pot.”"""
 
@@ -71,7 +73,7 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
         onto_raw = any(_ONTO_RAW.search(text) for text in sentences[place : place + 2])
         if onto_raw and sentence not in late:
             continue
-        poured = any(_ALL_POURED.search(text) for text in sentences[place + 1 : place + 2])
+        poured = any(_ALL_POURED.search(text) for text in sentences[place + 1 : place + 3])
         if poured and sentence not in late:
             continue  # the meat cooks in it
         put_on = next(

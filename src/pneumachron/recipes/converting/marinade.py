@@ -33,9 +33,11 @@ _SOAKS: frozenset[Kind] = frozenset(
 def in_marinade(understood: Understood) -> frozenset[int]:
     """Lines in a marinade with the raw meat: named by such a step, or under its heading."""
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    fried = any(_PASTE_FRIED.search(step) for step in understood.said)
     rows = {
-        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
-    }
+        row for part in understood.recipe.parts for row in part.lines
+        if part.role == "marinade" and not (fried and "paste" in part.name.lower())
+    }  # fmt: skip
     # under a heading of its own it is complete: what stands under another goes in later
     others = {
         row for part in understood.recipe.parts if rows and part.role != "marinade"
@@ -50,6 +52,12 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     return ((named - apart) | frozenset(rows)) - meat
 
 
+_PASTE_FRIED = any_of(
+    r"\bpaste\b[^;]{0,40}\bfry\b",
+    r"\bfry\b[^.;]{0,20}\b(?:the )?(?:spice )?paste\b",
+    r"\bpaste\b[^;]{0,80}\buntil (?:it is |very )?(?:fragrant|aromatic)\b",
+)
+"""“Blitz the paste. Fry in oil until fragrant”: no marinade."""
 _IN_EVERYTHING = any_of(
     r"\bmarinat\w*\b[^.;]{0,20}\b(?:with|in) (?:everything|all (?:the )?(?:rest|others?|"
     r"(?:other )?ingredients))\b"

@@ -87,8 +87,8 @@ def _by_another_name(item: Ingredient, words: list[str], text: str) -> bool:
     """“The bouquet”, “cheese” for cheddar, “add the paste” for a curry paste."""
     if item.food.words == "herb sachet":
         return _BUNDLE.search(text) is not None
-    if item.food.words in _CHEESES:
-        return "cheese" in text
+    if item.food.words in _CHEESES or "cayenne" in words:
+        return ("cheese" if item.food.words in _CHEESES else "cayenne") in text
     paste = words[-1:] == ["paste"] and "tomato" not in words
     return paste and _THE_PASTE.search(text) is not None
 

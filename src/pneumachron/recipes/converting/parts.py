@@ -20,8 +20,10 @@ from pneumachron.recipes.model import Part, PartRole, Section
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import (
     THIN_KINDS,
+    UNKNOWN,
     Ingredient,
     Kind,
+    food_of,
     foods_in,
 )
 from pneumachron.recipes.understanding.patterns import any_of
@@ -59,7 +61,7 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
                 part.name in own or _is_made_late(understood, part.name)
             )
             told_part = Part(part.name, "beside", part.lines) if alone else part
-            found |= {item.index: told_part for item in items}
+            found |= {item.index: told_part for item in items if item.kind != "starch"}
     return found
 
 
@@ -228,7 +230,7 @@ BRUSHED = any_of(
     r"\bin(to)? an? (foil )?(pan|tray) with\b",
 )  # fmt: skip
 _SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
-                 r"\beat(en)? (it |them )?with\b", r"\bon the side\b",
+                 r"\beat(en)? (it |them )?with\b", r"\bon the side\b(?! burner)",
                 r"\b(?:pile|stuff|load|heap|fill|divide|tuck)\w*\b[^.;]*"
                 r"\b(?:buns?|rolls|baps?|sandwich\w*|tortillas?|tacos?|wraps?|pitt?as?|bread)\b",
                  r"\btop(ped)? (it |them |each |off )*with\b")  # fmt: skip
@@ -257,6 +259,9 @@ def named_late(understood: Understood) -> dict[int, When]:
     again = {food.food.words for row in apart for food in foods_in(understood.ingredients[row])}
     for item in understood.ingredients:
         foods = {each.food.words for each in foods_in(item)}
+        if _stands_on_the_table(item):
+            found[item.index] = "beside"
+            continue
         if item.index in rub or (foods & again and item.index not in apart):
             continue
         brushed = item.kind in _SWEET or is_some_sauce(item) or item.food.words == "butter"
@@ -276,6 +281,18 @@ def named_late(understood: Understood) -> dict[int, When]:
 
 MOST_SALT_M3 = 20e-6
 """More salt than a heaped tablespoon is that of the meat, wherever salt is named. Judgement."""
+_LISTED = re.compile(r",\s*|\s+(?:&|and)\s+")
+_LEAST_LISTED = 3
+"""Foods without an amount that make a line of toppings. Judgement."""
+
+
+def _stands_on_the_table(item: Ingredient) -> bool:
+    """“Coriander, soured cream, avocado & tortilla chips”: toppings, whatever the steps say."""
+    foods = [food_of(text) for text in _LISTED.split(item.line.raw)]
+    bare = item.line.amount is None and all(food is not UNKNOWN for food in foods)
+    return bare and len(foods) >= _LEAST_LISTED and any(food.kind == "beside" for food in foods)
+
+
 _WHOLE_HEAT_S = 900.0
 """What a root is given, and no warming through. Judgement."""
 
@@ -346,6 +363,8 @@ def _late_when(item: Ingredient, sentences: list[str]) -> When:
         return "beside"
     if item.kind in {"starch", "flour"} and any(map(_DREDGED.search, naming)):
         return "finish"
+    if item.kind == "starch" and "crumb" not in item.food.words:
+        return "after"
     if BRUSHED.search(steps):
         butter = "butter" in item.food.words
         return "beside" if item.kind in _NO_GLAZE and not butter else "finish"

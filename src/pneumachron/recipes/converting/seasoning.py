@@ -38,7 +38,8 @@ SEASONED = any_of(
 )
 CURED = any_of(
     r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b",
-    r"\bsoak\b.{0,24}\bwater\b", r"\binject\w*",
+    r"\bsoak\b.{0,24}\bwater\b", r"\binject\w*", r"\bsalt ?pet(?:re|er)\b",
+    r"\bin (?:the )?salt\b[^.;]{0,40}\bdays?\b",
 )  # fmt: skip
 _CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",
                 r"\bcure (the|it|them)\b", r"\b(brine|cure) for\b",

@@ -8,9 +8,10 @@ from pneumachron.recipes.reading.rows import Row, is_meat
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 
 TIP = re.compile(
-    r"^p\.?\s?s\.\s|^(?:(?:cook|chef)[’']?s )?(?:(?:tips?|notes?)(?: (?:for|on|about) [^:.]{1,30})?"
-    r"|nb|p\.?s\.?|(?:to )?(?:store|reheat|freeze)|storage"
-    r"|storing|reheating|leftovers|make[- ]ahead|variations?|substitutions?|swaps?)\s*[:–-]\s"
+    r"^p\.?\s?s\.\s|^\(?(?:(?:cook|chef)[’']?s )?"
+    r"(?:(?:tips?|notes?)(?: (?:for|on|about) [^:.]{1,30})?"
+    r"|nb|p\.?s\.?|(?:to )?(?:store|reheat|freeze)|storage|storing|reheating|leftovers"
+    r"|make[- ]ahead|variations?|substitutions?|swaps?)\s*[:–-]\s"
     r"|^(?-i:TO (?:FREEZE|STORE|REHEAT|MAKE AHEAD)) ",
     re.I,
 )

@@ -167,7 +167,7 @@ _LABELS = re.compile(r"^[^.]{1,50}\s[|·•]\s[^.]{1,50}$")
 
 
 _AUTHOR = re.compile(
-    r"^(?:(?:recipe |submitted |posted )?by:?|author:?|(?:a )?recipe (?:from|of)"
+    r"^(?:(?:recipe |submitted |posted )?by:?|author:?|(?:a )?recipe (?:from|of|courtesy of)"
     r"|(?:from the )?kitchen of:?)\s+"
     r"(?P<name>[^\d\s:,.][^\d:]{1,60}?)(?=\s{3,}|\s*[|·]|\s*$| in [A-Z])",
     re.I,

@@ -328,7 +328,7 @@ class _Sorted:
         above = [
             row for row, state in self.pairs
             if state == "before" and row.heading is None and not row.look.clutter
-            and row is not title
+            and row is not title and not TIP.match(row.plain)
         ]  # fmt: skip
         sure = [at for at, row in enumerate(above) if row.look.work >= _SURE_WORK]
         # "2 h on the smoke", below two lines of work, is work too

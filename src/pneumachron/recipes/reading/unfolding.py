@@ -227,7 +227,7 @@ def _foods_of(part: str, rest: str) -> list[str]:
     """The foods behind the name of a part; none where it is a sentence, or no name of a part."""
     if part.lower().startswith("for "):
         barred = _BARS.split(rest, MOST_ON_A_LINE)
-        counted = barred if len(barred) > 1 else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+        counted = barred if len(barred) > 1 else _listed(rest)
         one = len(counted) == 1 and read_line(rest).low is not None and look_at(rest).work <= 0
         return counted if len(counted) > 1 or one else []
     role = Part.of(part, ()).role
@@ -264,6 +264,18 @@ def _foods_of(part: str, rest: str) -> list[str]:
     alone = len(foods) == 1 and role in _OF_ONE_FOOD and _is_counted(foods[0])
     one = alone and food_of(read_line(foods[0]).name) is not UNKNOWN  # “Soy sauce: 3 Tbsp”
     return foods if len(foods) > 1 or one else []
+
+
+def _listed(rest: str) -> list[str]:
+    """Foods behind “For finishing: 2 tsp cornstarch, scallions, sesame”."""
+    foods = _COMMAS.split(rest, MOST_ON_A_LINE)
+    plain = len(foods) > _LEAST_COUNTED and all(map(_is_idle_food, foods))
+    return foods if plain else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
+
+
+def _is_idle_food(text: str) -> bool:
+    look = look_at(text)
+    return food_of(read_line(text).name) is not UNKNOWN and look.food > max(look.work, 0.0)
 
 
 _VESSEL = re.compile(r"(?:(?:to|for|in) )?(?:the )?(?:pot|slow cooker|pan|braise|liquid)$", re.I)
@@ -374,33 +386,11 @@ MOST_SERVED_WORDS = 3
 """Of a food behind “Garnish:” that is not known. Judgement."""
 END_OF_PART = "\u2063:"
 """A heading without a name: what stands on the next line belongs to no part."""
-_HEAD = frozenset(
-    {
-        "ingredient",
-        "ingredients",
-        "amount",
-        "amounts",
-        "quantity",
-        "notes",
-        "note",
-        "preparation",
-        "unit",
-        "qty",
-        "item",
-        "step",
-        "nr",
-        "no",
-        "#",
-        "what",
-        "what to do",
-        "how long",
-        "time",
-        "when",
-        "how much",
-        "prep",
-        "food",
-    }
-)
+_HEAD = frozenset({
+    "ingredient", "ingredients", "amount", "amounts", "quantity", "notes", "note",
+    "preparation", "unit", "qty", "item", "step", "nr", "no", "#", "what", "what to do",
+    "how long", "time", "when", "how much", "prep", "food",
+})  # fmt: skip
 
 
 _TWO_CELLS = re.compile(

@@ -16,7 +16,7 @@ _ANIMALS: tuple[tuple[str, re.Pattern[str]], ...] = (
                     r"\boxtails?\b")),
     ("veal", any_of(r"\bveal\b")),
     ("pork", any_of(r"\bpork\b", r"\bpig\b", r"\bhog\b", r"\bgammon\b")),
-    ("beef", any_of(r"\bsteaks?\b(?! sauce| seasoning)")),
+    ("beef", any_of(r"(?<!collar )\bsteaks?\b(?! sauce| seasoning)")),
     ("wild boar", any_of(r"\bboar\b")),
     ("lamb", any_of(r"\blamb\b", r"\bmutton\b", r"\bhogget\b")),
     ("goat", any_of(r"\bgoat\b(?![- ]?cheese)", r"\bkid goat\b")),

@@ -78,6 +78,20 @@ CHOPPED = re.compile(
     r"|\bacross the bones?\b.{0,12}\bpieces\b"
 )
 """“Chopped into 4 cm lengths” by the butcher."""
+SLICE_KG = 0.25
+"""A country-style rib, or a steak of the shoulder. Common practice: half a pound."""
+_SLICES_M = (
+    (re.compile(r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b", re.I), 0.035),
+    (re.compile(r"\b(?:shoulder|collar|neck|blade|pork|butt) steaks?\b", re.I), 0.025),
+)
+"""Slices of the blade end, and how thick they are. Common practice: 1 to 1½ in; an inch."""
+
+
+def slice_thickness_m(text: str) -> float | None:
+    """Usual thickness of meat that is bought in slices; None where it is not [m]."""
+    return next((thick_m for name, thick_m in _SLICES_M if name.search(text)), None)
+
+
 CUT_ACROSS = frozenset({"rib_pieces", "short_ribs_english"})
 """Cuts whose bones are sawn to a length; their thickness is another."""
 

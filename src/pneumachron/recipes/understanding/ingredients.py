@@ -327,6 +327,10 @@ _SOAKED = re.compile(r"\b(?:soaked|rehydrated|covered|steeped) (?:in|with) .*$",
 """“Soaked in hot water” makes no water of a chilli."""
 
 
+_CANNED = re.compile(r"\b(?:cans?|canned|tins?|tinned|dose)\b", re.I)
+"""“400g tin cherry tomatoes” are as thick as other tomatoes of a tin."""
+
+
 def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
     """Every line with what it is."""
     found = []
@@ -336,6 +340,8 @@ def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
         if food is UNKNOWN:
             food = food_of(_SOAKED.sub("", line.aside)) if line.aside else UNKNOWN
         food = _by_the_spoon(food, line)
+        if food.words == "cherry tomatoes" and _CANNED.search(line.raw):
+            food = foods()["tomatoes"]
         if food.kind in {"woody_herb", "fresh_herb"} and _TIED_UP.search(line.raw):
             food = foods()["herb sachet"]
         if line.low is None and _WATER.match(line.raw):

@@ -18,6 +18,7 @@ from pneumachron.recipes.understanding.cut_names import (
     are_lengths,
     are_short_ribs,
     cut_in,
+    slice_thickness_m,
 )
 from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.lines import Line, read_line
@@ -60,9 +61,6 @@ SMALL_CUTS = frozenset(
     {"short_ribs_english", "short_ribs_boneless", "flanken", "wings", "rib_pieces"}
 )
 """Sold by the piece, many to a meal."""
-COUNTRY_RIB_M, COUNTRY_RIB_KG = 0.035, 0.25
-"""Slices of the blade end with or without a bone. Common practice: 1 to 1½ in, half a pound."""
-_COUNTRY = re.compile(r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b", re.I)
 NOTHING = Meat(None, None, False, None, None, None, None)
 
 
@@ -142,7 +140,7 @@ def read_meat(
         count=_count(main.line, text),
         bone=bone,
         mass_sure=mass_sure,
-        usual_m=COUNTRY_RIB_M if _COUNTRY.search(text) else None,
+        usual_m=slice_thickness_m(text),
         text=text,
         others=() if chosen else (*others, *second),
     )

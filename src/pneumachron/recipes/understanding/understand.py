@@ -14,12 +14,11 @@ from pneumachron.core.units import parse_measure
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.crust import Crust, read_crust
-from pneumachron.recipes.understanding.cut_names import CUT_ACROSS
+from pneumachron.recipes.understanding.cut_names import CUT_ACROSS, SLICE_KG
 from pneumachron.recipes.understanding.cutting import CHUNK_M, Cutting, read_cutting
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.meat import (
-    COUNTRY_RIB_KG,
     Meat,
     no_unit,
     read_meat,
@@ -287,7 +286,7 @@ def _fitting(meat: Meat, cut: str, mass_kg: float, count: int) -> int:
     if cubes and meat.thickness_m and (meat.thickness_m <= CUBE_M or meat.cubed):
         return _bounded(mass_kg / (DENSITY_KG_M3 * meat.thickness_m**3))
     if meat.usual_m is not None:
-        return _bounded(mass_kg / COUNTRY_RIB_KG)
+        return _bounded(mass_kg / SLICE_KG)
     if cut in _PIECE_KG:
         return _bounded(mass_kg / _PIECE_KG[cut])
     return min(max(count, 1), MAX_COUNT)
