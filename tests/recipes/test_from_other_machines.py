@@ -334,7 +334,7 @@ def test_a_glaze_is_brushed_on_in_german_too() -> None:
 
 def test_sugar_for_the_wrap_stays_out_of_the_pot() -> None:
     done = of("two_two_one")
-    assert set(when(done, "brown sugar")) == {"after"}
+    assert set(when(done, "brown sugar")) == {"finish"}
     assert when(done, "SPOG") == ["season"]
     assert "pellet grill" not in told(done)
 

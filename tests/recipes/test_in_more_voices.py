@@ -356,7 +356,7 @@ def test_what_is_poured_over_the_meat_is_no_glaze() -> None:
 def test_a_name_of_three_hours_is_a_heading() -> None:
     done = of("three_two_one")
     assert not any("method" in line.name for line in done.lines)
-    assert when_of(done, "Butter") == ["after"]  # of the foil; nothing is fried in it
+    assert when_of(done, "Butter") == ["finish"]  # of the foil; nothing is fried in it
     assert done.understood.cooking.high_s == 6 * 3600
 
 

@@ -291,3 +291,34 @@ def test_a_paste_that_is_fried_is_no_marinade() -> None:
     done = of("rendang_with_a_fried_paste")
     assert when(done)["shallots"] == "sear"
     assert "Marinate" not in told(done)
+
+
+def test_a_sauce_to_finish_is_brushed_on() -> None:
+    """It was served beside, though the steps brush it on and broil."""
+    assert when(of("ribs_with_a_sauce_to_finish"))["BBQ sauce"] == "finish"
+
+
+def test_to_crisp_in_a_pan() -> None:
+    assert of("carnitas_to_crisp_in_a_pan").finish.kind == "pan"
+
+
+def test_what_lies_on_the_foil() -> None:
+    """“Top each with butter and brown sugar, then the ribs”: they were served beside."""
+    places = when(of("ribs_on_two_sheets_of_foil"))
+    assert (places["butter"], places["brown sugar"]) == ("finish", "finish")
+
+
+def test_pearl_onions_are_not_the_onion() -> None:
+    """They were fried first, and cooked under pressure."""
+    places = when(of("bourguignon_with_pearl_onions"))
+    assert (places["large onion"], places["pearl onions"]) == ("sear", "after")
+
+
+def test_brushed_with_what_simmered_meanwhile() -> None:
+    places = when(of("ribs_brushed_with_what_simmered"))
+    assert (places["ketchup"], places["honey"]) == ("finish", "finish")
+
+
+def test_more_of_it_to_glaze() -> None:
+    """“Honey, plus 1 tbsp to glaze”: “to glaze” was a food."""
+    assert "to glaze" not in when(of("steaks_and_honey_to_glaze"))

@@ -22,6 +22,7 @@ _PUT_ON = re.compile(
     r"|\bmit (?:der|dem) (?P<german>\w{0,20}(?:glasur|mischung|marinade|so(?:ß|ss)e))\b"
     r"[^.;]{0,20}\b(?:be|ein)(?:streich|pinsel)"
     r"|^\W*(?:glazed?|sauced)\b(?! ingredients)"
+    r"|^\W*brush (?:the )?(?:ribs?|racks?|meat|pork|both sides|all over)(?=[,.;]|$| and\b)"
     r"|^\W*toss(?: to coat| well| (?:the )?wings| them)*\W*$",
     re.I,
 )

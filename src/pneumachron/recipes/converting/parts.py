@@ -61,8 +61,22 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
                 part.name in own or _is_made_late(understood, part.name)
             )
             told_part = Part(part.name, "beside", part.lines) if alone else part
+            if _TO_FINISH.search(part.name):
+                items = [item for item in items if not _is_brushed(understood, item)]
             found |= {item.index: told_part for item in items if item.kind != "starch"}
     return found
+
+
+_TO_FINISH = any_of(r"\bto finish\b", r"\bfinishing\b")
+
+
+def _is_brushed(understood: Understood, item: Ingredient) -> bool:
+    """“Brush with BBQ sauce and broil”: what stands “To finish” is not served beside then."""
+    sweet = item.kind in _SWEET or is_some_sauce(item)
+    return sweet and any(
+        BRUSHED.search(text) and is_named(item, text.lower())
+        for step in understood.said for text in sentences_in(step)
+    )  # fmt: skip
 
 
 def _is_made_late(understood: Understood, name: str) -> bool:
@@ -273,6 +287,7 @@ def named_late(understood: Understood) -> dict[int, When]:
             continue
         told = foods_in(item) if item.line.amount is None else (item,)
         early = any(is_named(each, low) and not _is_own_salt(each, low, late) for each in told)
+        early = early and not _has_a_twin(understood, item, low, late)
         named = next((each for each in told if is_named(each, late)), None)
         if item.kind not in _NEVER_LATE and named and not early:
             found[item.index] = "beside" if item.index in salad else _late_when(named, after)
@@ -306,6 +321,15 @@ def _cooks_on(item: Ingredient, sentences: list[str]) -> bool:
     return at is not None and any(
         span.high_s >= _WHOLE_HEAT_S for text in told[at : at + 2] for span in durations_in(text)
     )
+
+
+def _has_a_twin(understood: Understood, item: Ingredient, low: str, late: str) -> bool:
+    """“Pearl onions”, named in full at the end, are not the onion of the braise."""
+    name = item.line.name.lower()
+    last = name.split()[-1].rstrip("s") if " " in name else ""
+    others = (each.line.name.lower() for each in understood.ingredients if each is not item)
+    twin = bool(last) and any(other.split()[-1:] in ([last], [f"{last}s"]) for other in others)
+    return twin and name in late and name not in low
 
 
 def _is_another_salt(understood: Understood, item: Ingredient, late: str) -> bool:
@@ -358,11 +382,13 @@ def _late_when(item: Ingredient, sentences: list[str]) -> When:
     naming = [text for text in told if is_named(item, text.lower())]
     clauses = (part for text in naming for part in _CLAUSES.split(text))
     own = " ".join(part for part in clauses if is_named(item, part.lower()))
+    sticky = item.kind in _SWEET or item.food.words == "butter"
+    dredged = item.kind in {"starch", "flour"} and any(map(_DREDGED.search, naming))
+    if dredged or (sticky and _IN_FOIL.search(steps)):
+        return "finish"
     # "brush over the ribs, broil 5 min. Serve with rice": what is served is not brushed on
     if any(_WHIPPED.search(text) for text in naming) or _SERVED_WITH.match(own):
         return "beside"
-    if item.kind in {"starch", "flour"} and any(map(_DREDGED.search, naming)):
-        return "finish"
     if item.kind == "starch" and "crumb" not in item.food.words:
         return "after"
     if BRUSHED.search(steps):
@@ -373,6 +399,8 @@ def _late_when(item: Ingredient, sentences: list[str]) -> When:
     return "beside" if _SERVED.search(own) else "after"
 
 
+_IN_FOIL = any_of(r"\b(?:sheets?|pieces?|lengths?) of foil\b", r"\bwrap", r"\bon (?:the )?foil\b")
+"""“Lay out two sheets of foil. Top each with butter and brown sugar, then the ribs.”"""
 _DREDGED = any_of(
     r"\b(?:toss|coat|dust|roll|dredge|dip|turn)\w*\b[^.;]{0,40}\b(?:in|with)\b[^.;]*\bfry\b"
 )

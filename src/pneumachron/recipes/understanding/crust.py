@@ -101,6 +101,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\b(skillet|frying pan|hot pan|(?<!sheet )(?<!roasting )pan|griddle)\b.{0,40}"
             r"\b(crisp|brown(?! sugar)|fry|crust|golden)",
             r"\b(crisp|brown|fry|crust)\w*\b.{0,40}\b(skillet|frying pan|hot pan|griddle)\b",
+            r"^\W*to crisp\b.{0,60}\bpan\b",
             r"\bfr(y|ies|ying) in (its|their) own (fat|lard)\b",
             r"\bin (the|its|their) (own )?(fat|lard)\b.{0,80}\b(brown|crisp)",
             r"\bfr(y|ied)\b.{0,40}\b(crisp|brown|golden|edges|fat|lard)\b",
