@@ -95,7 +95,7 @@ def judge_opened(
     kind = request.load.kinds()[slowest][0]
     model_step = texture_reached(kind, float(run.final_softening_min[slowest]))
     now = model_step if seen_step is None else seen_step
-    _check("seen", now, (SEEN_RANGE[0] - 2.0, SEEN_RANGE[1]), "rungs")
+    _check("seen", now, (SEEN_RANGE[0] - 2.0, SEEN_RANGE[1]), "steps")
     # looks that differ from the model say that this meat softens slower or faster
     tough = LADDER_STEP.value ** (model_step - now)
     need = (meat.softening_min * tough)[..., np.newaxis]
