@@ -272,7 +272,8 @@ def named_late(understood: Understood) -> dict[int, When]:
     # the limes of the pickled onions are named late, and not those of the marinade
     again = {food.food.words for row in apart for food in foods_in(understood.ingredients[row])}
     for item in understood.ingredients:
-        foods = {each.food.words for each in foods_in(item)}
+        parted = foods_in(item)
+        foods = {each.food.words for each in parted}
         if _stands_on_the_table(item):
             found[item.index] = "beside"
             continue
@@ -285,7 +286,7 @@ def named_late(understood: Understood) -> dict[int, When]:
             continue
         if item.kind == "salt" and (item.volume_m3 or 0.0) > MOST_SALT_M3:
             continue
-        told = foods_in(item) if item.line.amount is None else (item,)
+        told = parted if item.line.amount is None else (item,)
         early = any(is_named(each, low) and not _is_own_salt(each, low, late) for each in told)
         early = early and not _has_a_twin(understood, item, low, late)
         named = next((each for each in told if is_named(each, late)), None)
@@ -303,9 +304,12 @@ _LEAST_LISTED = 3
 
 def _stands_on_the_table(item: Ingredient) -> bool:
     """“Coriander, soured cream, avocado & tortilla chips”: toppings, whatever the steps say."""
-    foods = [food_of(text) for text in _LISTED.split(item.line.raw)]
-    bare = item.line.amount is None and all(food is not UNKNOWN for food in foods)
-    return bare and len(foods) >= _LEAST_LISTED and any(food.kind == "beside" for food in foods)
+    names = _LISTED.split(item.line.raw) if item.line.amount is None else []
+    if len(names) < _LEAST_LISTED:
+        return False
+    foods = [food_of(name) for name in names]
+    known = all(food is not UNKNOWN for food in foods)
+    return known and any(food.kind == "beside" for food in foods)
 
 
 _WHOLE_HEAT_S = 900.0

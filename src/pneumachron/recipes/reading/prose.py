@@ -243,9 +243,11 @@ def with_what_is_served(recipe: Recipe) -> Recipe:
         # links to other pages begin with a capital each; these stood on one line
         foods = [] if any(text[:1].isupper() for text in foods[1:]) else foods
         left = left[: len(left) - len(foods)]
+    if not _are_for_the_table(foods):
+        return recipe
     known = {food_of(line).words for line in recipe.ingredients}
     new = [text for text in foods if food_of(text).words not in known]
-    if not (_are_for_the_table(foods) and new):
+    if not new:
         return recipe
     rows = tuple(range(len(recipe.ingredients), len(recipe.ingredients) + len(new)))
     ends = [" ".join(told[:-1])] if told else [recipe.steps[-1]]
@@ -259,8 +261,8 @@ def with_what_is_served(recipe: Recipe) -> Recipe:
 
 
 def _are_for_the_table(foods: Sequence[str]) -> bool:
-    at_the_table = any(food_of(text).kind == "beside" for text in foods)
-    return at_the_table and len(foods) >= _LEAST_ALONE and all(map(_is_bare, foods))
+    several = len(foods) >= _LEAST_ALONE and all(map(_is_bare, foods))
+    return several and any(food_of(text).kind == "beside" for text in foods)
 
 
 def _is_bare(text: str) -> bool:

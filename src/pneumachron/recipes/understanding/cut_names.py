@@ -110,7 +110,7 @@ def _shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
 def _spare(low: str, _: bool, __: bool) -> tuple[str, bool]:
     if CHOPPED.search(low) or re.search(r"\briblets\b|\brib (pieces|tips|bites)\b", low):
         return "rib_pieces", True
-    trimmed = re.search(r"trimmed spare|square[- ]cut|\bst\.?[- ]?louis\b", low)
+    trimmed = re.search(r"trimmed spare|square[- ]cut|\bst\.?[- ]?louis\b|\bstl\b", low)
     return ("spare_ribs_trimmed" if trimmed else "spare_ribs"), True
 
 
