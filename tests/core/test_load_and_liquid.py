@@ -1,5 +1,6 @@
 """Pieces, pots and liquid: what fits, and what is said when it does not."""
 
+from dataclasses import replace
 from math import pi
 from typing import Any
 
@@ -14,7 +15,8 @@ from pneumachron.core.errors import OutOfRangeError, RequestError
 from pneumachron.core.planning.arrangement import arrange
 from pneumachron.core.planning.liquid import fill, level_m, lowest_m3
 from pneumachron.core.planning.load import Load, make_piece
-from pneumachron.core.planning.request import resolve
+from pneumachron.core.planning.plan import make_plan
+from pneumachron.core.planning.request import CookRequest, resolve
 from tests.core.kitchen import CUP_M3, LB_KG, cook_request, load
 
 
@@ -195,3 +197,24 @@ def test_unknown_names() -> None:
     with pytest.raises(RequestError, match="pot"):
         ready_pot("cauldron")
     assert issubclass(OutOfRangeError, ValueError)
+
+
+def test_a_bath_that_disappears_in_the_gaps_says_so() -> None:
+    # ours: eight pieces in two layers stand 8 cm high; 300 ml would be a puddle under them
+    def told(of: CookRequest) -> dict[str, object]:
+        plan = make_plan(of)
+        found = [each for each in plan.cautions if each.code == "shallow_bath"]
+        return dict(found[0].params) if found else {}
+
+    loose = cook_request(load("shoulder_boneless", 1.8, 0.04, 8), liquid_style="bath")
+    said = told(loose)
+    assert said["height_m"] == pytest.approx(0.08, abs=0.002)
+    assert isinstance(said["enough_m3"], float)
+    enough = replace(loose, liquid_m3=said["enough_m3"])
+    assert told(enough) == {}
+    setup = resolve(enough)
+    covered = setup.filling.level_m / setup.arrangement.meat_height_m
+    assert 0.8 <= covered <= 0.95  # "nearly covers": common practice
+    assert told(replace(loose, liquid_style="short_braise")) == {}
+    one_layer = cook_request(load("brisket_flat", 1.4, 0.045, 2), liquid_style="bath")
+    assert told(one_layer) == {}

@@ -15,7 +15,7 @@ from pneumachron.core.message import Message
 from pneumachron.core.physics.tenderness import TEXTURES
 from pneumachron.core.planning.findings import PlanFindings
 from pneumachron.core.planning.likely_range import LEAST_MIN, HoldRange
-from pneumachron.core.planning.liquid import SCORCH_SUGAR_KG_M3
+from pneumachron.core.planning.liquid import SCORCH_SUGAR_KG_M3, covering_m3
 from pneumachron.core.planning.load import Piece
 from pneumachron.core.planning.releases import is_full, release_kinds
 from pneumachron.core.safety.limits import ZONE_HIGH
@@ -24,6 +24,8 @@ UNEVEN_STEPS = 0.75
 """Kinds of pieces that end up further apart than this on the ladder are mentioned."""
 HARDLY_NARROWER = 0.9
 """A band that measuring leaves nine tenths of is hardly narrower. Judgement."""
+SHALLOW_RATIO = 0.6
+"""A bath that reaches less of the height of the meat covers little of it. Judgement."""
 HEAVY_KG = 1.5
 """A piece this heavy is lowered and lifted on a sling. Common practice."""
 
@@ -133,6 +135,8 @@ def _filling(facts: PlanFindings) -> Iterable[Caution]:
     filling, pot = facts.setup.filling, facts.pot
     if filling.limited_by_line:
         yield Caution("limited_by_line", "note", "liquid", _MANUAL)
+    if facts.setup.request.liquid_style == "bath" and facts.setup.request.liquid_m3 is None:
+        yield from _shallow_bath(facts)
     if facts.setup.request.liquid_style == "lean":
         yield Caution("lean_liquid", "careful", "liquid", _MANUAL, {"least_m3": pot.min_liquid_m3})
     elif filling.liquid_m3 < filling.lowest_m3 * 1.05:
@@ -141,6 +145,26 @@ def _filling(facts: PlanFindings) -> Iterable[Caution]:
         yield Caution("juice_over_line", "careful", "liquid", _MANUAL)
     if facts.setup.request.foams:
         yield Caution("foams", "careful", "liquid", _MANUAL)
+
+
+def _shallow_bath(facts: PlanFindings) -> Iterable[Caution]:
+    """What covers most of the meat, where the usual amount disappears in the gaps."""
+    setup = facts.setup
+    arrangement, filling = setup.arrangement, setup.filling
+    level_m = filling.level_m - arrangement.rack_height_m
+    shallow = level_m < SHALLOW_RATIO * arrangement.meat_height_m
+    if shallow and not filling.limited_by_line:
+        yield Caution(
+            "shallow_bath",
+            "note",
+            "liquid",
+            Source("common practice", "a bath nearly covers the meat"),
+            {
+                "level_m": max(level_m, 0.0),
+                "height_m": arrangement.meat_height_m,
+                "enough_m3": covering_m3(facts.load, facts.pot, arrangement, filling),
+            },
+        )
 
 
 def _sauce(facts: PlanFindings) -> Iterable[Caution]:

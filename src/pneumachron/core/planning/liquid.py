@@ -151,6 +151,23 @@ def _usual_amount_m3(
     return pot.floor_m2 * depth - BATH_COVER_RATIO * load.volume_m3 - rack_m3
 
 
+def covering_m3(load: Load, pot: Pot, arrangement: Arrangement, filling: Filling) -> float:
+    """Liquid that nearly covers the meat as it stands, gaps and all [m³]; at most what fits.
+
+    The usual amount of a bath goes by how much meat lies on how much floor, so that it does not
+    jump where one more piece makes a layer. Where pieces lie loosely it reaches less high.
+    """
+    amounts = np.linspace(filling.lowest_m3, filling.highest_m3, _STEPS_OF_COVER)
+    levels = levels_m(amounts + filling.sauce_m3, load, pot, arrangement)
+    wanted = arrangement.rack_height_m + BATH_COVER_RATIO * arrangement.meat_height_m
+    enough = MEASURE_M3 * ceil(float(np.interp(wanted, levels, amounts)) / MEASURE_M3 - 0.02)
+    return min(enough, filling.highest_m3)
+
+
+_STEPS_OF_COVER = 60
+"""Amounts that are tried: an eighth of a cup apart in the largest cooker."""
+
+
 def lowest_m3(liquid_style: LiquidStyle, pot: Pot) -> float:
     """Least thin liquid: the maker's, or half of it when the cook asks for the lean style."""
     return pot.min_liquid_m3 * (LEAN_SHARE.value if liquid_style == "lean" else 1.0)

@@ -201,6 +201,7 @@ caution-tight = It is a tight fit. The pieces press against each other.
 caution-sling = Lower and lift a piece this heavy on a sling or by the handles of the trivet.
 caution-stands_above_line = The meat stands above the max fill line. That is fine while the liquid stays below it.
 caution-limited_by_line = More liquid would cover the meat better, but the max fill line comes first.
+caution-shallow_bath = The liquid reaches { LENGTH($level_m) } of { LENGTH($height_m) } of meat, because the pieces lie with gaps. Pour in { VOLUME($enough_m3) } to cover most of it.
 caution-lean_liquid = This is less than the maker's minimum of { VOLUME($least_m3) }. The juice of the meat comes only at pressure; before that the cooker can run dry and stop. It is your choice for this cook.
 caution-thin_liquid = { VOLUME($least_m3) } is the minimum for this cooker, and it must be thin. Put thick or sweet sauce on top, or add it after.
 caution-juice_over_line = With the juice of the meat the liquid ends above the max fill line. Start with less.
