@@ -156,7 +156,7 @@ def _shallow_bath(facts: PlanFindings) -> Iterable[Caution]:
     if shallow and not filling.limited_by_line:
         yield Caution(
             "shallow_bath",
-            "note",
+            "careful",
             "liquid",
             Source("common practice", "a bath nearly covers the meat"),
             {
