@@ -153,6 +153,16 @@ describe("the lanes of a day", () => {
     ]);
   });
 
+  it("put the cooker that is used first above the other, whatever its id", () => {
+    const blocks = SHEET.blocks.map((block, at) => ({
+      ...block,
+      start: `2026-11-28T17:${at === 0 ? "30" : "00"}:00Z`,
+      segments: [segment("load", 10, [at === 0 ? "pot:a" : "pot:b"])],
+    }));
+    const names = laneSheet({ ...SHEET, blocks }, 900, 100).lanes.map((lane) => lane.name);
+    expect(names).toEqual(["pot:b", "pot:a"]);
+  });
+
   it("hold every bar inside the sheet, as long as its work", () => {
     for (const bar of sheet.bars) {
       expect(bar.x).toBeGreaterThanOrEqual(100);

@@ -75,7 +75,7 @@ export function laneSheet(day: DayOut, width: number, left: number): LaneSheet {
   for (const bar of bars) {
     bar.row = freeRow(busy, bar.lane, bar.start.getTime(), bar.end.getTime());
   }
-  const names = [...new Set(bars.map((bar) => bar.lane))].sort(byOrder);
+  const names = inOrder(bars);
   const lanes = names.map((name) => ({ name, rows: busy.get(name)?.length ?? 1 }));
   return { lanes, bars, curves: curvesOf(day, at), ticks: ticksOf(axis), from, to, axis };
 }
@@ -149,9 +149,18 @@ const ORDER = [
   ELSEWHERE,
 ];
 
-function byOrder(one: string, other: string): number {
+/** Lanes by kind; of two cookers, whose ids are random, the one that is used first. */
+function inOrder(bars: { lane: string; start: Date }[]): string[] {
+  const first = new Map<string, number>();
+  for (const { lane, start } of bars) {
+    first.set(lane, Math.min(first.get(lane) ?? Infinity, start.getTime()));
+  }
   const rank = (name: string) => ORDER.indexOf(name.split(":")[0] ?? name);
-  return rank(one) - rank(other) || one.localeCompare(other);
+  const begins = (name: string) => first.get(name) ?? 0;
+  return [...first.keys()].sort(
+    (one, other) =>
+      rank(one) - rank(other) || begins(one) - begins(other) || one.localeCompare(other),
+  );
 }
 
 /** Width of a letter in a bar, about. */
