@@ -13,6 +13,7 @@ from hypothesis import settings
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.services.reading import ReadingRoom
 from pneumachron.store.db import FILE_NAME, Database
+from tests import DEEP
 
 # speed belongs into benchmarks: no property fails for being slow on a busy machine
 settings.register_profile("project", deadline=None)
@@ -33,7 +34,10 @@ SLOW = (
     "tests/recipes/test_reading.py::test_mutated_files", "tests/api/test_ask_api.py",
     "tests/store/test_words.py", "tests/core/test_live.py", "tests/api/test_saved_plans_api.py",
     "tests/core/test_linear.py", "tests/devices/test_simulated.py",
-    "tests/core/test_other_methods.py", "tests/core/test_procedure.py",
+    "tests/core/test_other_methods.py", "tests/core/test_procedure.py", "tests/revision13/",
+    "tests/api/test_erasing.py", "tests/recipes/test_in_", "tests/recipes/test_side_work.py",
+    "tests/recipes/test_as_it_was_copied.py", "tests/recipes/test_usual_cards.py",
+    "tests/recipes/test_what_is_left_unsaid.py",
 )  # fmt: skip
 """What `dev.py test --quick` leaves out."""
 LONGEST = (
@@ -58,8 +62,12 @@ def pytest_collection_finish() -> None:
     gc.freeze()
 
 
-def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
-    """Mark what is slow, and begin with what takes longest."""
+def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item]) -> None:
+    """Mark what is slow, leave out what is for the deep run, begin with what takes longest."""
+    left = [item for item in items if item.get_closest_marker("deep") and not DEEP]
+    if left:
+        config.hook.pytest_deselected(items=left)
+        items[:] = [item for item in items if item not in set(left)]
     for item in items:
         if item.nodeid.startswith(SLOW):
             item.add_marker("slow")

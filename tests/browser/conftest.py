@@ -8,7 +8,7 @@ from urllib.parse import urlsplit
 import pytest
 from playwright.sync_api import BrowserContext, Locator, Page, expect
 
-from tests.live import PATIENCE_S, chromium, serving
+from tests.live import PATIENCE_S, WORKER, chromium, serving
 
 expect.set_options(timeout=1000 * PATIENCE_S)
 
@@ -33,7 +33,8 @@ def browser_type_launch_args() -> dict[str, Any]:
 
 @pytest.fixture(scope="session")
 def address(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
-    with serving(tmp_path_factory.mktemp("browser"), demo=True, fresh=True) as served:
+    # one worker's program fills its empty folder with the demo, as a first start does
+    with serving(tmp_path_factory.mktemp("browser"), demo=True, fresh=WORKER == 0) as served:
         yield served
 
 

@@ -8,6 +8,7 @@ import pytest
 from PIL import Image
 from playwright.sync_api import BrowserContext, Locator, Page, expect
 
+from tests import only_deep
 from tests.browser.conftest import own_alert
 from tests.browser.test_other_views import axe_clean
 from tests.browser.test_plan import HOLD, field, hold
@@ -229,6 +230,7 @@ window.fetch = async (request) => {
 """
 
 
+@only_deep
 def test_what_was_pressed_long_ago_is_not_pressed_later(beside: Page) -> None:
     to_the_start(beside)
     expect(beside.get_by_test_id("pot-state")).to_contain_text("heating")

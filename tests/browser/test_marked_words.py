@@ -1,5 +1,7 @@
 """No word on a screen stands outside the catalogs: a locale that marks every letter of theirs.
 
+The same look, at a household with US units, also finds metric ones that are left.
+
 Left out are what a person typed (recipes, names, notes and measures), what the browser itself
 writes, and the signs of measures, which are the same in every locale.
 """
@@ -14,7 +16,15 @@ from playwright.sync_api import Page
 
 from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.text.reader import MARKED
-from tests.browser.test_two_kitchens import COUNT_REQUESTS, STATES, at_rest, household, seen
+from tests.browser.test_two_kitchens import (
+    BOTH,
+    COUNT_REQUESTS,
+    METRIC,
+    STATES,
+    at_rest,
+    household,
+    seen,
+)
 from tests.live import serving
 
 MARKED_LETTER = re.compile("[A-Za-z]\u030a")
@@ -55,7 +65,7 @@ def ingredients(kitchen: str) -> Iterator[str]:
 @pytest.fixture(scope="module")
 def kitchen(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
     with serving(tmp_path_factory.mktemp("marked"), demo=True) as address:
-        household(address, units="metric", locale=MARKED)
+        household(address, units="us", locale=MARKED)
         yield address
 
 
@@ -74,7 +84,7 @@ def typed(kitchen: str) -> re.Pattern[str]:
 
 
 @pytest.mark.parametrize("state", STATES)
-def test_no_word_outside_the_catalogs(
+def test_no_word_outside_the_catalogs_and_no_metric_unit(
     page: Page, kitchen: str, typed: re.Pattern[str], state: str
 ) -> None:
     address, act = STATES[state]
@@ -92,3 +102,5 @@ def test_no_word_outside_the_catalogs(
         if re.search("[A-Za-z]{2}", SIGNS.sub("", MARKED_LETTER.sub("", typed.sub("", text))))
     }
     assert not plain, "\n".join(sorted(plain))
+    metric = [text for text in texts if METRIC.search(BOTH.sub("", text.replace("\u030a", "")))]
+    assert not metric, "\n".join(metric)

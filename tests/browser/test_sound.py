@@ -7,6 +7,7 @@ import httpx2
 import pytest
 from playwright.sync_api import Browser, BrowserContext, Page, expect
 
+from tests import only_deep
 from tests.browser.conftest import BRISKET, DESK, PHONE
 from tests.browser.words import screen
 from tests.conftest import BRISKET as PLAN
@@ -185,6 +186,7 @@ def test_a_phone_counts_on_when_the_app_is_gone_and_sends_what_waits(
     page.close()
 
 
+@only_deep
 def test_long_words_and_small_screens(page: Page, address: str) -> None:
     word = "Brisket" * 17  # one unbroken word of 119 letters
     httpx2.post(f"{address}/api/plans", json={"name": word, "inputs": PLAN}, timeout=PATIENCE_S)

@@ -2,6 +2,7 @@
 
 Left out are what a person typed (recipes, titles, notes and measures in a field) and temperatures
 for safety, which stand in both systems. The size of a cooker is its name: "6-quart cooker (5.7 L)".
+US units are usually looked at with marked words (`test_marked_words.py`), here with `--deep`.
 """
 
 import json
@@ -14,6 +15,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from pneumachron.text.reader import LOCALES, Locale
+from tests import only_deep
 from tests.browser.conftest import BRISKET, own_alert
 from tests.browser.words import screen
 from tests.live import serving
@@ -193,7 +195,7 @@ def seen(page: Page, *locales: Locale) -> list[str]:
     return texts
 
 
-@pytest.mark.parametrize("units", ["us", "metric"])
+@pytest.mark.parametrize("units", [pytest.param("us", marks=only_deep), "metric"])
 @pytest.mark.parametrize("state", STATES)
 def test_no_unit_of_the_other_kitchen(
     page: Page, kitchen: str, state: str, units: Literal["us", "metric"]

@@ -32,7 +32,7 @@ from pneumachron.core.schedule.schedule import schedule
 from tests import DEEP
 from tests.core.kitchen import cook_request, load
 
-CASES = 840 if DEEP else 210
+CASES = 840 if DEEP else 120
 OFTEN = 0.01
 STEP_OF = {
     "come_up": "come_up", "hold": "hold", "natural_release": "release", "waiting": "wait",

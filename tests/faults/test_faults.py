@@ -19,7 +19,7 @@ from tests import DEEP
 from tests.conftest import BRISKET
 from tests.faults.killed import run_seed
 
-SEEDS = 100 if DEEP else 4
+SEEDS = 100 if DEEP else 2
 
 
 @pytest.mark.parametrize("seed", range(SEEDS))

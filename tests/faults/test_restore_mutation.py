@@ -19,7 +19,7 @@ from tests import DEEP
 from tests.conftest import BRISKET
 from tests.version1.test_version1 import HERE
 
-SAMPLE = 260
+SAMPLE = 110
 Where: TypeAlias = tuple[str | int, ...]
 SPOILS: tuple[Any, ...] = (
     None, "text", "", "\ud800", "\x00", float("nan"), float("inf"), -1, 0, 1e300, 10**60, True, [],

@@ -21,7 +21,7 @@ from tests import DEEP
 from tests.version1.test_version1 import unpack
 
 EARLIER = revisions()[:-1]
-EVERY = 1 if DEEP else 3
+EVERY = 1 if DEEP else 6
 """Every statement is met; in the usual run the way from an empty folder and those from every
 earlier revision share them, each beginning at another."""
 

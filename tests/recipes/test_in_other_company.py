@@ -10,6 +10,7 @@ from pathlib import Path
 import pytest
 
 from pneumachron.recipes.reading import read_recipe
+from tests import some
 from tests.recipes.test_in_other_dress import RECIPES, seen
 
 NAMES = ("d01", "d06", "d16")
@@ -39,7 +40,7 @@ def test_what_stands_around_a_recipe_is_not_read(name: str) -> None:
     title, *rest = (text for _, text in RECIPES[name])
     alone = seen("\n".join((title, *rest)))
     wrong = {
-        (place, words): found for place, words in COMPANY
+        (place, words): found for place, words in some(COMPANY, 2, first=NAMES.index(name) % 2)
         for text in among(title, rest, place, words)
         if (found := seen(text)) != alone
     }  # fmt: skip

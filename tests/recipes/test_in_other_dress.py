@@ -16,6 +16,7 @@ from pneumachron.recipes.understanding.method import read_method
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.texture import texture_of
 from pneumachron.recipes.understanding.understand import understand
+from tests import some
 from tests.recipes.strangers.measure import Labeled, bare, corpus
 
 Lines = list[tuple[str, str]]
@@ -156,7 +157,7 @@ def test_the_corpus_is_there() -> None:
 @pytest.mark.parametrize("dress", DRESSES)
 def test_the_same_in_another_dress(dress: str) -> None:
     told = {}
-    for name, lines in RECIPES.items():
+    for name, lines in some(RECIPES.items(), 2, first=list(DRESSES).index(dress) % 2):
         plain = seen("\n".join(text for _, text in lines))
         other = seen(DRESSES[dress](lines))
         differs = {

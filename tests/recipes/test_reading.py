@@ -266,7 +266,7 @@ HANGS_S = 30.0
 milliseconds, and on a machine that is shared up to a second."""
 
 
-MUTATED = 2_000 if DEEP else 600
+MUTATED = 2_000 if DEEP else 250
 
 
 def test_mutated_files() -> None:

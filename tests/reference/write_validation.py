@@ -1,6 +1,6 @@
 """Writes docs/validation.md: `python3 dev.py validation`. A test notices when it is stale."""
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
 from pathlib import Path
 
 import numpy as np
@@ -442,18 +442,25 @@ precision and recall, an empty one against recall. A time is right within what t
 """
 
 
+TITLE = f"# Validation, engine {ENGINE_VERSION}"
+SECTIONS: dict[str, Callable[[], list[str]]] = {
+    "Against published values": published,
+    "Against common practice": lambda: [
+        *(PRACTICE, *practice(), *not_fitted(), MISSES, *vents(), *braises(), *other_methods()),
+    ],
+    "Frozen starts": lambda: [FROZEN, *frozen()],
+    "Doses, and leaving each case out": lambda: [DOSES, *doses(), *errors(), coverage()],
+    "A millimetre more": lambda: [JUMPS, *jumps()],
+    "Pictures": lambda: [PICTURES],
+    "Reading of recipes": lambda: [READING, *reading(), STRANGERS, *strangers()],
+}
+"""Headings in their order, and what writes the lines below each."""
+
+
 def page() -> str:
-    parts = [f"# Validation, engine {ENGINE_VERSION}", "", INTRO]
-    parts += ["## Against published values", "", *published()]
-    parts += ["## Against common practice", "", PRACTICE, *practice(), *not_fitted(), MISSES]
-    parts += [*vents(), *braises(), *other_methods()]
-    parts += ["## Frozen starts", "", FROZEN, *frozen()]
-    parts += ["## Doses, and leaving each case out", "", DOSES, *doses(), *errors()]
-    parts += [coverage()]
-    parts += ["## A millimetre more", "", JUMPS, *jumps()]
-    parts += ["## Pictures", "", PICTURES]
-    parts += ["## Reading of recipes", "", READING, *reading()]
-    parts += [STRANGERS, *strangers()]
+    parts = [TITLE, "", INTRO]
+    for heading, lines in SECTIONS.items():
+        parts += [f"## {heading}", "", *lines()]
     return "\n".join(parts)
 
 
