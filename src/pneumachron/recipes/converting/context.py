@@ -38,6 +38,8 @@ class ConversionContext:
     """Whether anything is fried in the pot before the lid goes on."""
     blended: frozenset[int]
     """Lines that are blended smooth with others before the long heat."""
+    stirred: frozenset[int]
+    """Lines of a sauce that is only stirred together and poured in: nothing of it is fried."""
     softened: frozenset[int]
     """Vegetables that are fried first and melt into the sauce."""
     cured: frozenset[int]

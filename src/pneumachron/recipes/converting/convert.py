@@ -39,6 +39,7 @@ from pneumachron.recipes.converting.pot_work import (
     poured_in,
     slurry_water,
     softened_lines,
+    stirred_lines,
 )
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.rules import RUB_SUGAR_KG_PER_KG, apply_rule
@@ -285,6 +286,7 @@ def _context(
         brushes_sauce=brushes_the_sauce(understood),
         poured_in=poured_in(understood),
         blended=blended_lines(understood),
+        stirred=stirred_lines(understood),
         softened=softened_lines(understood),
         cured=cured_lines(understood),
         marinated=frozenset(

@@ -41,7 +41,9 @@ def _late_sentences(understood: Understood) -> frozenset[str]:
 
 _ONTO_RAW = any_of(
     r"\b(rub|pat|sprinkle|massage|press|season|apply|coat|dust)\b[^.;]*"
-    r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|racks?|wings?|it|them|both sides)\b"
+    r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|racks?|wings?|it|them|both sides)\b",
+    r"\b(?:cover|coat|season|dust|sprinkle)\b[^.;]{0,40}\bwith (?:the |this |your )?(?:\w+ )?"
+    r"(?:rub|spices|spice mix|seasoning)\b",
 )
 """What is mixed there is a rub."""
 

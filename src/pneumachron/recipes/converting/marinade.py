@@ -19,6 +19,8 @@ SOAKS_IN_THE_COLD = (
 MARINATED = any_of(
     r"\bmarinat", r"\bmarinade", r"\bmarinier", SOAKS_IN_THE_COLD,
     r"\bmix\w* (?:it |them )?with\b[^.;]*\b(?:fridge|refrigerat\w*)\b",
+    r"\b(?:pour|tip)\b[^.;]{0,30}\bover the (?:ribs?|meat|pork|beef|brisket|shoulder|pieces)\b"
+    r"[^.]{0,60}\b(?:fridge|refrigerat\w*|chill)\b",
     r"\b(ribs?|meat|pork|beef|brisket|shoulder)\b[^.;]{0,24}\bin (a|an|the) (\w+ )?"
     r"(bowl|bag|dish|tub|container) with\b",
 )  # fmt: skip

@@ -217,6 +217,30 @@ _BLENDED_WITH = re.compile(
 )
 
 
+def stirred_lines(understood: Understood) -> frozenset[int]:
+    """Lines of a sauce that is stirred together cold and poured over the meat."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return frozenset()
+    early, _ = around(understood.said, *cooking.main)
+    told = [text for step in early for text in sentences_in(step)]
+    if not any(_SAUCE_STIRRED.search(text) for text in told):
+        return frozenset()
+    fried = rows_named(
+        understood, " ".join(text for text in told if _SOFTENED.search(text) or _FRIED.search(text))
+    )
+    return frozenset(
+        row for part in understood.recipe.parts if _A_SAUCE.search(part.name) for row in part.lines
+    ) - fried  # fmt: skip
+
+
+_SAUCE_STIRRED = any_of(
+    r"\b(?:mix|stir|whisk|combine|shake|beat)\b[^.;]{0,20}"
+    r"\b(?:sauce|braising liquid|liquid|marinade)\b(?! (?:over|into|in)\b)"
+)
+_A_SAUCE = any_of(r"\b(?:sauce|braising|liquid)\b")
+
+
 _THICKENERS = re.compile(
     r"starch|corn ?flour|stärke|arrowroot|tapioca|roux|beurre mani|flour|gum"
     r"|gravy (?:mix|gran|pow)",

@@ -208,7 +208,7 @@ def _liquid_smoke(context: ConversionContext, item: Ingredient) -> ConvertedLine
 
 def _aromatic(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Fried first, where anything is; a recipe that only mixes and pours does not begin to fry."""
-    fried = context.fries and item.index not in context.blended
+    fried = context.fries and item.index not in context.blended | context.stirred
     # what is only grilled or smoked fries nothing: its onions stay in the marinade
     if item.index in context.in_marinade and not (fried and context.is_wet):
         return _marinade(context, item)
@@ -300,7 +300,8 @@ def _fat(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Enough to brown the meat; what would be deep fat stays out."""
     asked_m3 = context.scale * (item.volume_m3 or 0.0)
     if asked_m3 <= MOST_FAT_M3:
-        return _kept("pot" if item.index in context.blended else "sear")(context, item)
+        cold = context.blended | context.stirred
+        return _kept("pot" if item.index in cold else "sear")(context, item)
     return ConvertedLines((volume_line(context, item, "sear", FAT_M3),), "fat_limited")
 
 
@@ -355,9 +356,10 @@ BY_KIND: dict[Kind, RuleFn] = {
 _SERVED = any_of(
     "to serve", "to garnish", "to finish", "for (the )?garnish(ing)?", "for serving",
     "for topping", "to top", "for sprinkling", "at the table", "for the table", "on the side",
+    "alongside",
 )  # fmt: skip
 _BUNS_AND = any_of(
-    r"\b(buns|rolls|bread|tortillas|noodles|rice)( and|,) \w+$",
+    r"\b(buns|rolls|bread|tortillas|noodles|rice)( and|,| \+| &) \w+$",
     r"^[a-z' ]{2,25}, (?:[a-z' ]{2,25}, ){0,4}(?:and )?(?:\w+ )?"
     r"(?:buns|rolls|bread|tortillas|rice)$",
 )
@@ -426,6 +428,8 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         return _marinade(context, item)
     found = BY_KIND[_kind_of(context, item)](context, item)
     when = context.late.get(item.index)
+    if when == "finish" and item.kind in {"tender_veg", "root", "aromatic"}:
+        when = "after"  # leeks that are fried with the meat at the end are not brushed on
     dry = found.rule in {"starch_after", "flour_left_off"}  # crumbs strewn on, a dredge to fry
     if when == "finish" and (found.rule == "sugar_after" or dry or is_some_sauce(item)):
         # the recipe sprinkles it on late: under the broiler is after pressure too

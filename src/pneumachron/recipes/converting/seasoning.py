@@ -189,7 +189,8 @@ _RUB_THE_MEAT = any_of(
     r"\b(rub|season) (up )?(the |both |each |your )?"
     r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|steaks|pieces"
     r"|cubes|chunks|em|them|it)\b",
-    r"\bcoat\w* with [^.;]{0,40}\brub\b",
+    r"\b(?:coat|cover)\w* (?:\w+ )?with [^.;]{0,40}\brub\b",
+    r"\brub (?:goes )?on\b(?! (?:the )?(?:hands|board))",
     r"(^|[.;:] )(season|rub)(,| and (put|lay|brown|sear|place)|[.;])",
     r"\btrim,? (and|&) season\b|\bseason (and|&) (put|lay|brown|sear|place)\b",
     r"\b(rub|season) (generously|heav(?:il)?y|hard|well|liberally|all over)\b",
@@ -201,7 +202,10 @@ _PASTE_RUBBED = any_of(r"\b(?:rub|massage|smear|spread|coat)\b[^.;]*\b(?:paste|r
 """“Rub half of the paste over the ribs”: what stands under “For the paste” goes on the meat."""
 _LEFT_WHOLE = any_of(r"\b(left|keep|kept|leave) whole\b", r"\(whole!?\)")
 """A whole chilli swims in the pot, and is no rub."""
-_BINDS = re.compile(r"^\W*(?:binder|slather)\s*:", re.I)
+_BINDS = re.compile(
+    r"^\W*(?:binder|slather)\s*:|\b(?:as|for) (?:an? |the )?(?:binder|slather|glue)\b", re.I
+)
+"""“Binder: mustard”, “hot sauce, as a binder”: what the rub holds on by."""
 
 
 def rubbed_lines(understood: Understood) -> frozenset[int]:
@@ -226,9 +230,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     early = before_the_heat(understood)
     rubs = any(_RUB_THE_MEAT.search(step) for step in early)  # "season", at the end, is to taste
     # what is only smoked or grilled has no liquid for its spices
-    dry = understood.cooking.method in {"smoker", "grill"} and not any(
-        map(SEASONED.search, understood.said)
-    )
+    dry = understood.cooking.method in {"smoker", "grill"}
     plain = (rubs or dry) and not spices & named
     wet = binders_in_the_pot(understood)
     paste = any(_PASTE_RUBBED.search(text) for step in early for text in sentences_in(step))
@@ -242,7 +244,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     }  # fmt: skip
     rub |= _mixed_to_rub(understood, early)
     stirred = _stirred_spices(understood, early)
-    named |= rub | {item.index for item in understood.ingredients if _BINDS.match(item.line.raw)}
+    named |= rub | {item.index for item in understood.ingredients if _BINDS.search(item.line.raw)}
     all_spices = plain or bool(re.search(said, text))
     others = " ".join(
         text for step in understood.said for text in sentences_in(step)
@@ -257,7 +259,11 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         item.index
         for item in understood.ingredients
         if not _LEFT_WHOLE.search(item.line.raw)
-        and (item.kind in _RUB_KINDS or (item.index in rub and item.kind in LEAVES))
+        and (
+            item.kind in _RUB_KINDS
+            or _BINDS.search(item.line.raw)
+            or (item.index in rub and item.kind in LEAVES)
+        )
         and item.index not in wet | stirred
         and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
     )

@@ -18,7 +18,7 @@ _INGREDIENTS = re.compile(
 )
 _STEPS = re.compile(
     r"^(the )?(do|(?:\d-\d-\d )?method!?|directions?|instructions?|steps?|preparation|procedure|"
-    r"what (to|you|u|we|i) do|do this|plan|so geht['’]s|"
+    r"what (to|you|u|we|i|you['’]ll) do|do this|plan|so geht['’]s|"
     r"here['’]s how|how|the (doing|making)|"
     r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,

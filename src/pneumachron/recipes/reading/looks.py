@@ -37,7 +37,8 @@ CLUTTER = any_of(
     r"\b(affiliate|(?<!from the )(?<!['’]s )newsletter|sponsored|copyright|all rights reserved"
     r"|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
-    r"^(level|active|difficulty|skill)\s*:", r"^recipe card$",
+    r"^(level|active|difficulty|skill|recipe type|meal type|diet)\s*:", r"^recipe card$",
+    r"^(?:prep\w*|cook\w*|total) time\s*:\s*(?:less than|over|under|more than|up to) \d.{0,40}$",
     r"^(tags?|keywords?|categories|slug|layout|permalink|draft|lang)\s*:",
     r"^[aq](?:nswer|uestion)?\s*\([^()]{3,40}\)\s*:",
     r"^\[(jump to|pin|save|print|share|rate)\b",

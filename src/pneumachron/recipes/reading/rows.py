@@ -17,7 +17,8 @@ from pneumachron.recipes.reading.looks import BULLET, Look, look_at
 from pneumachron.recipes.reading.prose import meat_in_prose
 from pneumachron.recipes.reading.titles import A_DISH, ABOUT_MEAT, MEAT_WORD, SERVED, SUBJECT
 from pneumachron.recipes.understanding.durations import durations_in
-from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
+from pneumachron.recipes.understanding.ingredients import UNKNOWN, Kind, food_of
+from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
 
 _LEAST_TITLE, MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 9
@@ -196,9 +197,15 @@ _OF_A_DISH = re.compile(
     r"^(?:the )?(?:(?:dry |wet |spice |dipping )?(?:rub|marinade|glaze|sauce|brine|braise|slaw"
     r"|salsa|gravy|toppings?|dressing|pickles?|crust|mop)|(?:short |spare )?ribs|brisket|pork"
     r"|beef|meat|wings|to (?:serve|garnish|finish)|stew|rag(?:u|ù|out)|filling|(?:spice )?paste"
-    r"|aromatics|(?:braising|cooking) liquid|mash)$",
+    r"|aromatics|(?:braising|cooking) liquid|mash|stir[- ]?fry)$",
     re.I,
 )
+_OF_A_MIX = re.compile(
+    r"^(?:the )?(?:[a-z'’-]+ ){1,2}(?P<mix>rub|paste|marinade|spice mix|seasoning mix):?$", re.I
+)
+_IN_A_RUB: frozenset[Kind] = frozenset({"spice", "salt", "sugar", "rub", "dried_herb", "chilli"})
+LEAST_MIXED = 3
+"""So many foods with amounts stand below the name of a mixture. Judgement."""
 _ALSO_A_FOOD = re.compile(
     r"^(?:the )?(?:curry|salad|dumplings|gremolata|relish|chutney|chimichurri|broth)$", re.I
 )
@@ -208,11 +215,26 @@ _ALSO_A_FOOD = re.compile(
 def _single_words_are_headings(rows: list[Row]) -> None:
     """“Slaw” above an amount, in a list where foods have theirs, is the name of a part."""
     parted = False
-    for row, below in pairwise(rows):
+    for at, (row, below) in enumerate(pairwise(rows)):
         names = _OF_A_DISH.match(row.plain) or (parted and _ALSO_A_FOOD.match(row.plain))
-        if row.heading is None and below.look.has_amount and names:
+        amount = below.look.has_amount and not _NUMBERED.match(below.raw)
+        if row.heading is None and ((amount and names) or _opens_a_mix(row, rows[at + 1 :])):
             row.heading = "part"
         parted = parted or row.heading == "part"
+
+
+def _opens_a_mix(row: Row, below: list[Row]) -> bool:
+    """“BBQ rub” above its spices, “Jerk paste” above what is ground: no foods of their own."""
+    found = _OF_A_MIX.match(row.plain)
+    first = below[:LEAST_MIXED]
+    if found is None or len(first) < LEAST_MIXED or row.look.has_amount:
+        return False
+    if not all(each.look.has_amount and each.heading is None for each in first):
+        return False
+    foods = [food_of(read_line(each.plain).name) for each in first]
+    if found["mix"].lower() in {"paste", "marinade"}:
+        return all(food.kind not in {"meat", "other_meat"} for food in foods)
+    return all(food.kind in _IN_A_RUB for food in foods)
 
 
 _NUMBERED = re.compile(r"\s*(?P<number>\d{1,2})[.)]\s+\S")

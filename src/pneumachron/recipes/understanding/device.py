@@ -131,7 +131,9 @@ ASIDE = any_of(
     r"\b(uncover|unwrap|foil off|lid off)\w*,? (for )?(the )?(last|final)\b",
     r"\b(ruhen|abkühlen|marinieren|ziehen|einkochen|anbraten|anbräunen|anrösten|mitrösten)\b",
     r"\b(über nacht|pro seite|je seite)\b",
-    r"\b(simmer|boil|heat|warm) (the |all )?(sauce|glaze|mop)\b",
+    r"\b(simmer|boil|heat|warm|bring) (the |all )*(sauce|glaze|mop)\b",
+    r"\b(while|as) the (meat|pork|beef|ribs?|racks?|slabs?|brisket|shoulder|butt|roast|joint)"
+    r" (is |are )?(cook|smok|roast|bak|grill|brais|rest)(s|es|ing)?\b",
     r"\bthicken\w*",
     r"\b(boil|cook|simmer)\w* (it |them |the juices? |the sauce )?down\b(?! to)",
     r"\breduc\w+(?! (to|heat|the heat)\b)",

@@ -225,10 +225,11 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     if _ONE_PASTE.search(line.raw) or _ALL_SERVED.search(line.raw):
         return (item,)
     one = item.food.words == "herb sachet" or _MORE_OF_IT.search(line.raw)
-    if one or (item.kind == "smoke_wood" and _WOODS.search(line.raw)):
+    soaked = _SOAKED.search(line.aside) is not None
+    if one or soaked or (item.kind == "smoke_wood" and _WOODS.search(line.raw)):
         return (item,)
     alone = _bare_foods(line)
-    names = alone or _with_their_work(_PLAIN_LIST.split(_ALL_DONE.sub(r", \1", line.raw)))
+    names = alone or _apart(line.raw)
     each = [food_of(name) for name in names]
     kinds = {food.kind for food in each}
     lines = [read_line(name) for name in names]
@@ -261,8 +262,17 @@ def _beside_salt(each: list[Food]) -> list[Food]:
     ]
 
 
-_ALL_DONE = re.compile(r"\s*\(((?:all|each|both) [a-z ]{3,40})\)\s*$", re.I)
+_ALL_DONE = re.compile(r"(?:\s*\(|,\s*)(?:all|each|both) ([a-z][a-z ]{2,40})\)?\s*$", re.I)
 """“1 onion, 1 carrot (all diced)”."""
+
+
+def _apart(raw: str) -> list[str]:
+    """The foods of a line, each with what is done to all of them."""
+    done = _ALL_DONE.search(raw)
+    if done is None:
+        return _with_their_work(_PLAIN_LIST.split(raw))
+    names = _with_their_work(_PLAIN_LIST.split(raw[: done.start()]))
+    return [f"{name}, {done[1]}" for name in names]
 
 
 def _with_their_work(names: list[str]) -> list[str]:

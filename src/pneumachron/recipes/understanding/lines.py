@@ -414,7 +414,8 @@ _DONE = (
 _BREAKS = re.compile(
     r",(?!\d{1,2}\s?(?:kg|g|cm|l|EL|TL)\b)|;| - | – | — "
     r"|\s(?=(?:mixed with|(?:plus|\+) (?:extra|more)"
-    r"|in (?:one|two|three|four) pieces?|on top|for (?:the |frying|brushing|smoking|serving|spritz"
+    r"|in (?:one|two|three|four) pieces?|on top|on the side|alongside"
+    r"|for (?:the |frying|brushing|smoking|serving|spritz"
     r"|garnish|sprinkling|topping|dusting|greasing)"
     r"|cut in|as an? |to (?:taste|serve|garnish|finish))\b)"
     rf"|(?<!ly)\s(?=(?:(?:finely|roughly|coarsely|thinly|thickly|freshly) )?{_DONE}"

@@ -242,11 +242,21 @@ _ALL_OF_IT = re.compile(
 )
 """“Total cook 4.5 hrs.”"""
 _ANOTHER = re.compile(
-    r"\b(?:another (?:[1-9]\d?(?: or | to |-|–)(?=\d))?([1-9]\d?)|(?:for |(?<=, ))([1-9]\d?) more)"
-    r"(?=[.,;)]|$| (?:till?|until|in|wrapped|covered|or so)\b)",
+    r"\b(?:another (?:[1-9]\d?(?: or | to |-|–)(?=\d))?([1-9]\d?)"
+    r"|(?:for |(?<=, ))([1-9]\d?) more"
+    r"|then (?:another |for )?([1-9]|one|two|three|four|five)"
+    r"(?= (?:in|wrapped|covered|bare|naked)))"
+    r"(?=[.,;)]|$| (?:till?|until|in|wrapped|covered|bare|naked|or so)\b)",
     re.I,
 )
-"""“4 hours. Then foil it up, back in, another 3”, “5 hours bare, then covered, 3 more”."""
+"""“4 hours. Then foil it up, back in, another 3”, “5 hours bare, then covered, 3 more”, “three
+hours bare, then two in paper”."""
+_FEW = {"one": 1, "two": 2, "three": 3, "four": 4, "five": 5}
+
+
+def _so_many(found: re.Match[str]) -> int:
+    told = (found[1] or found[2] or found[3]).lower()
+    return _FEW.get(told) or int(told)
 
 
 _ON_A_LEVEL = re.compile(
@@ -269,11 +279,11 @@ def _with_its_unit(sentence: str, *, hours: bool) -> str:
         return sentence
     told = durations_in(sentence[: found.start()])
     hours = told[-1].low_s >= 3600 if told else hours
-    many = int(found[1] or found[2])
+    many = _so_many(found)
     if hours != (many < _MOST_HOURS) or not (hours or told):
         return sentence
     unit = "hours" if hours else "minutes"
-    return _ANOTHER.sub(lambda found: f"{found[1] or found[2]} {unit}", sentence)
+    return _ANOTHER.sub(lambda found: f"{_so_many(found)} {unit}", sentence)
 
 
 _MOST_HOURS = 10
@@ -334,10 +344,13 @@ _ASIDES = re.compile(
     r"|\bevery (?:[\w/]+ )?(?:\d+ )?(?:min\w*|hours?|hrs?)\b"
     r"|\b(?:sprit?z|mop|bast|turn|flip|rotat)\w*[^,;.]*\bafter [^,;.]*"
     r"|\b(?:after [^,;.]{3,30}?|at (?:about )?\d[\d./½]{0,4} ?(?:hours?|hrs?|h)),?"
-    r" (?:start|begin|spray|sprit?z|mop|baste|check|turn|flip|rotate)\b[^;.]*",
+    r" (?:start|begin|spray|sprit?z|mop|baste|turn|flip|rotate)\b[^;.]*"
+    r"|\bif (?:not|needed|necessary|(?:it|they)(?:['’]s| is|['’]re| are) (?:not|still))\b"
+    r"[^;.]{0,40}\b(?:another|more|extra|longer)\b[^;.]*",
     re.I,
 )
-"""Another way in brackets; what is done every half hour, or at the end of the time."""
+"""Another way in brackets; what is done every half hour, at the end of the time, or only if need
+be."""
 
 
 def _not_under_pressure(sentence: str) -> bool:

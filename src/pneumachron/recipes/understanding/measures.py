@@ -123,8 +123,17 @@ _BEHIND_IN_BRACKETS = re.compile(
 _TIMES_BEHIND = re.compile(r"(?P<name>[^\d½¼¾⅓⅔]{3,60}?),? [x×] ?(?P<many>\d{1,2})")
 
 
+_MINE = re.compile(
+    r",?\s*(?:[-–] ?)?\b(?:mine|ours|this one) (?:was|is|weighed|came (?:in )?(?:at|to)) "
+    r"(?:(?:just|a bit|about|around|under|over|roughly) ){0,3}(?=[\d½¼¾⅓⅔])",
+    re.I,
+)
+"""“Pork shoulder, skin off - mine was just under 3 kilos”."""
+
+
 def with_amount_first(text: str) -> str:
     """“Brown sugar (1/2 cup)” as “1/2 cup brown sugar”, “jujubes x 6” as “6 jujubes”."""
+    text = _MINE.sub(", ", text, count=1)
     if counted := _TIMES_BEHIND.fullmatch(text):
         return f"{counted['many']} {counted['name']}"
     found = _BEHIND_IN_BRACKETS.fullmatch(text)
@@ -137,6 +146,10 @@ _GRADE = re.compile(
     re.I,
 )
 """“½ cup 16-mesh black pepper”, “2 tsp 5-spice”: a number that counts nothing."""
+_SHARES_TOLD = re.compile(
+    r"(?<=[a-z.] )(?P<shares>50/50|1:1)(?: (?:mix(?:ture)?|blend))?(?: of)? (?P<name>[a-z].*)", re.I
+)
+"""“¼ cup 50/50 salt and pepper”: so much of both together."""
 
 
 def _behind_the_name(found: re.Match[str]) -> str:
@@ -147,7 +160,8 @@ def _behind_the_name(found: re.Match[str]) -> str:
 
 
 def with_grade_behind(text: str) -> str:
-    """“½ cup 16-mesh black pepper” as “½ cup black pepper (16-mesh)”."""
+    """“½ cup 16-mesh black pepper” as “½ cup black pepper (16-mesh)”, and shares likewise."""
+    text = _SHARES_TOLD.sub(r"\g<name> (\g<shares>)", text)
     return _GRADE.sub(_behind_the_name, text)
 
 

@@ -10,6 +10,7 @@ _UNIT = (
     r"(?:lbs?|pounds?|kilos?|kilograms?|pints?|quarts?|cups?|lit(?:er|re)s?|ounces?|oz"
     r"|tablespoons?|teaspoons?|tbsps?|tsps?)\b"
 )
+_VESSEL = r"(?:glass|mug|bottle|tin|can|handful|bunch)\b"
 _SHARES = {"half": "1/2", "quarter": "1/4", "third": "1/3", "three quarters": "3/4",
            "three-quarters": "3/4", "two thirds": "2/3", "two-thirds": "2/3"}  # fmt: skip
 _SHARE = "|".join(sorted(_SHARES, key=len, reverse=True))
@@ -32,9 +33,9 @@ _SAID: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], str]], ...] = (
     # half a dozen, two dozen, a dozen and a half
     (re.compile(rf"\b(?:(?P<half>half a)|(?P<count>an?|{_WORD})) dozen(?P<more> and a half)?"
                 r"(?: of(?= ))?\b", re.I), _dozens),
-    # a pound and a half
-    (re.compile(rf"\b(?P<count>an?|{_WORD}) (?P<unit>{_UNIT}) and an? (?P<share>half|quarter)\b",
-                re.I),
+    # a pound and a half, a glass and a half
+    (re.compile(rf"\b(?P<count>an?|{_WORD}) (?P<unit>{_UNIT}|{_VESSEL}) and an? "
+                r"(?P<share>half|quarter)\b", re.I),
      lambda found: f"{_with_its_share(found)} {found['unit']}"),
     # four to five pounds, three and a half pounds, 1 and a quarter cups
     (re.compile(rf"\b(?P<count>{_WORD}|\d)(?P<more> and an? (?P<share>half|quarter))?"

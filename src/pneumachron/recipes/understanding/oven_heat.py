@@ -76,7 +76,7 @@ def _of_the_oven(text: str) -> list[Degrees]:
         behind = re.split(r"\d", before)[-1]
         wrapped = degrees.temp_c < _COOL_C and _WRAPPED_AT.search(behind)
         of_meat = (
-            wrapped or _INSIDE.search(after) or _UNTIL.search(behind)
+            wrapped or _OF_FAT.search(behind) or _INSIDE.search(after) or _UNTIL.search(behind)
             or _AT_THAT_TIME.match(text, degrees.end)
         )  # fmt: skip
         # "when the bark is set (~175 °F)": so cool is no oven, if none is named right there
@@ -94,8 +94,9 @@ def _of_the_oven(text: str) -> list[Degrees]:
 _COOL_C = 98.0
 """Ovens are seldom set lower than boiling; meat is seldom hotter. Judgement."""
 _PLACED = re.compile(
-    r"(?:\b(?:oven|ofen|smoker|pit|grill|barbecue|at|to|on|auf|bei|running)|@)\W*"
-    r"(?:about|around|steady)?\W*$"
+    r"(?:\b(?:oven|ofen|smoker|pit|grill|barbecue|at|on|auf|bei|running"
+    r"|(?:set|turn(?:ed)?|down|pre-?heat(?:ed)?|heat(?:ed)?|reduced?|lower(?:ed)?|oven|ofen|smoker"
+    r"|pit|grill|bring|up|drop)\b[^,;.]{0,30}\bto)|@)\W*(?:about|around|steady)?\W*$"
 )
 _ENDS = re.compile(r"\d|,|\buntil\b|\btill?\b|\band\b")
 """Behind them something else is spoken of."""
@@ -111,6 +112,8 @@ _UNTIL = re.compile(
     r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|\b(?:pull|take|comes?) (?:it |them )?off (?:at )?$"
     r"|\bprob(?:e|es|ing)\b|\bbutter\W+$|internal|\binside\b|\bcore\b(?! in an?\b)|about$"
 )
+_OF_FAT = re.compile(r"\b(?:oil|fat|lard|dripping|shortening|fryer)\b[^,;.]*$")
+"""“Heat oil to 375 °F in a skillet” on the way to an oven at 275 °F."""
 _WRAPPED_AT = re.compile(r"\bwrap(?:ped)?\b[^,;.]*\bat\s*$")
 """“Wrap at 165 °F”, and not “wrap in foil and bake at 300 °F”."""
 _AT_THAT_TIME = re.compile(r"[ °fF]{0,3}(?:at|by) \d{1,2}(?:[:.]\d\d)?\s?[ap]\.?m", re.I)

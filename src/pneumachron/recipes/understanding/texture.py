@@ -28,6 +28,9 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(needs?|takes?|wants?) (just |only )?a (\w+ ){0,2}(tug|pull)\b",
             r"\bbite[- ]through\b",
             r"\bbite (\w+ )?(comes?|pulls?) (away )?clean",
+            r"\btugs? (a little|a bit|slightly|gently)\b",
+            r"\bbones? (cleanly |clean |easily )?(when|as|where) (you |it is |they are )?"
+            r"(bit|bite|bitten)\b",
         ),
     ),
     (

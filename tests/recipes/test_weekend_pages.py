@@ -1,0 +1,157 @@
+"""Pages, cards and mails for a weekend; each went wrong at one place. Common practice."""
+
+import pytest
+
+from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
+from pneumachron.recipes.understanding.lines import read_line
+from pneumachron.recipes.understanding.method import read_method
+from tests.recipes.supper import read, told
+from tests.recipes.test_usual_cards import of, when
+
+
+def test_what_is_on_the_side_is_not_fried() -> None:
+    """Dumplings were fried with the carrots."""
+    places = when(of("neck_with_dumplings_on_the_side"))
+    assert places["Dumplings and red cabbage"] == "beside"
+    assert places["carrots"] == "sear"
+
+
+def test_equal_shares_of_salt_and_pepper_are_a_rub() -> None:
+    """A quarter of a cup of salt and pepper was poured into the pot, and the mustard with it."""
+    done = of("plate_ribs_half_and_half")
+    places = when(done)
+    assert places["salt and coarse pepper"] == "season"
+    assert places["yellow mustard or hot sauce"] == "season"
+    # 203 °F is read inside the meat; the smoker is at 250 °F
+    assert done.understood.cooking.temp_c == pytest.approx(121, abs=1)
+
+
+def test_rolls_and_rocket_are_served() -> None:
+    """They were simmered in the sauce."""
+    done = of("pork_with_rolls_and_rocket")
+    assert when(done)["bread rolls + rocket"] == "beside"
+    meat = done.understood.ingredients[done.understood.meat_index or 0]
+    assert "mine was" not in meat.line.aside
+    wine = read_line("white wine, about a glass and a half")
+    assert (wine.low, wine.unit) == (1.5, "glass")
+
+
+def test_a_sauce_that_is_stirred_and_poured_over_is_not_fried() -> None:
+    """A grated pear, onion and garlic were fried; "soaked in" was a food of its own."""
+    places = when(of("short_ribs_in_a_stirred_sauce"))
+    assert {places[name] for name in ("Asian pear", "onion", "garlic", "ginger")} == {"pot"}
+    assert "soaked in" not in places
+
+
+def test_checked_after_three_hours() -> None:
+    """The half hour that is only given if need be was the whole time."""
+    cooking = of("gas_grill_ribs_checked_after_three_hours").understood.cooking
+    assert (cooking.low_s, cooking.high_s) == (3 * 3600.0, 3 * 3600.0)
+
+
+def test_a_covered_grill_is_no_oven() -> None:
+    """A sauce that simmers while the ribs cook made an oven of the grill."""
+    cooking = of("country_ribs_over_a_drip_pan").understood.cooking
+    assert (cooking.method, cooking.low_s) == ("grill", 5400.0)
+
+
+def test_all_finely_chopped() -> None:
+    (line,) = read_ingredients(("1 onion, 1 carrot, 1 celery stalk, all finely chopped",))
+    assert [item.line.aside for item in foods_in(line)] == 3 * ["finely chopped"]
+
+
+def test_pickle_chips_are_for_the_table() -> None:
+    assert when(of("sandwiches_with_pickle_chips"))["Dill pickle chips"] == "beside"
+
+
+@pytest.mark.parametrize(
+    ("steps", "temp_c"),
+    [
+        ("Smoke at 250°F for 8 hours. Cook on to 203-205F, or till it probes soft.", 121),
+        ("Heat the oven to 95 °C and leave the covered roast in it for 8 hours.", 95),
+        ("Turn the oven down to 90°C. Cover and cook for 9 hours.", 90),
+        ("Set the smoker to 225°F. Smoke for 6 hours, to 195°F.", 107),
+    ],
+)
+def test_what_goes_to_a_heat(steps: str, temp_c: float) -> None:
+    """An oven is set to it; what the meat comes to is read inside."""
+    recipe = read(f"Supper\n\nIngredients\n2 kg brisket\n1 tbsp salt\n\nMethod\n{steps}\n")
+    assert read_method(recipe).temp_c == pytest.approx(temp_c, abs=1)
+
+
+def test_more_only_if_need_be() -> None:
+    recipe = read(
+        "Supper\n\nIngredients\n2 kg brisket\n500 ml stock\n\nMethod\nCover and bake at 150°C for"
+        " 3 hours. If it is not tender, cook it another 30 minutes.\n"
+    )
+    assert read_method(recipe).high_s == 3 * 3600.0
+    assert "mine" not in told(of("pork_with_rolls_and_rocket"))
+
+
+def test_a_bbq_rub_is_a_part() -> None:
+    """All spices were brushed on at the end, and "BBQ Rub" was a food."""
+    places = when(of("oven_ribs_with_a_bbq_rub"))
+    assert "BBQ Rub" not in places
+    assert {places[name] for name in ("smoked paprika", "salt", "cayenne")} == {"season"}
+    assert places["BBQ sauce"] == "finish"
+
+
+def test_a_jerk_paste_is_a_part() -> None:
+    """The paste lay on the meat as a food, and what it is ground of was in the liquid."""
+    places = when(of("shoulder_with_jerk_paste"))
+    assert "Jerk paste" not in places
+    assert {places[name] for name in ("scotch bonnets", "ginger", "nutmeg")} == {"season"}
+    assert places["Hot pepper sauce"] == "beside"
+
+
+@pytest.mark.parametrize(
+    ("lines", "is_food"),
+    [
+        ("BBQ rub\n1 cup apple juice\n1/2 cup honey\n1 onion", True),
+        ("BBQ rub\n1 tbsp salt\n1 tbsp paprika\n1 tsp pepper", False),
+        ("Red curry paste\n1 tbsp salt", True),
+    ],
+)
+def test_a_rub_that_is_bought(lines: str, is_food: bool) -> None:
+    recipe = read(
+        f"Ribs\n\nIngredients\n2 racks baby back ribs\n{lines}\n\nMethod\nRub the ribs with the rub"
+        " and bake them covered at 150°C for 3 hours.\n"
+    )
+    assert (lines.split("\n", 1)[0] in recipe.ingredients) is is_food
+
+
+def test_a_dipping_sauce_is_for_the_table() -> None:
+    """It was stirred into the juice of the pot."""
+    done = of("lemongrass_ribs_and_a_dip")
+    assert {line.when for line in done.lines if line.name in {"lime juice", "warm water"}} == {
+        "beside"
+    }
+
+
+def test_the_last_of_several_on_a_line_stays() -> None:
+    """Salsa, the last of a line that was taken apart, was a heading over the steps."""
+    done = of("barbacoa_and_salsa")
+    assert "salsa" in done.understood.recipe.ingredients
+    assert when(done)["avocado leaves"] == "pot"
+
+
+def test_rub_on_means_the_spices() -> None:
+    """A quarter of a kilogram of paprika was in the liquid."""
+    places = when(of("ribs_for_forty_rub_on"))
+    assert {places[name] for name in ("paprika", "black pepper", "garlic granules")} == {"season"}
+
+
+def test_poured_over_the_ribs_in_a_bag() -> None:
+    done = of("flanken_in_a_zip_bag")
+    assert "Marinate in the refrigerator for 2–12\xa0h" in told(done)
+    assert when(done)["garlic"] == "season"
+
+
+def test_leeks_are_not_brushed_on() -> None:
+    done = of("twice_cooked_with_leeks")
+    assert when(done)["leeks"] == "after"
+    assert "Stir-fry" not in told(done)
+
+
+def test_what_you_will_do_is_a_heading() -> None:
+    assert "What you" not in told(of("overnight_what_you_will_do"))
