@@ -2,6 +2,7 @@
 
 import pytest
 
+from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.method import read_method
@@ -155,3 +156,51 @@ def test_leeks_are_not_brushed_on() -> None:
 
 def test_what_you_will_do_is_a_heading() -> None:
     assert "What you" not in told(of("overnight_what_you_will_do"))
+
+
+def test_a_finishing_sauce_and_a_spritz_are_parts() -> None:
+    """Both belonged to the rub; "Finishing sauce (optional)" was a food."""
+    done = of("pellet_butt_with_a_finishing_sauce")
+    assert [part.name for part in done.understood.recipe.parts] == [
+        "Pork", "Rub", "Spritz", "Finishing sauce (optional)",
+    ]  # fmt: skip
+    assert "apple juice" not in when(done)  # nothing is sprayed under a lid
+    assert when(done)["cider vinegar"] == "beside"
+
+
+def test_everything_but_several() -> None:
+    """“Everything but the starch, oil, chilli and spring onion”: only the first was left out."""
+    places = when(of("steamed_ribs_everything_but"))
+    assert places["garlic"] == "season"
+    assert (places["red chilli"], places["spring onion"]) == ("pot", "beside")
+
+
+def test_a_robust_red_is_wine() -> None:
+    """It lay on the meat, and mash on the side was a step."""
+    places = when(of("short_ribs_and_a_robust_red"))
+    assert (places["robust red"], places["Mash + buttered greens"]) == ("sear", "beside")
+
+
+def test_ground_coriander_is_not_the_leaves() -> None:
+    assert when(of("chilli_with_ground_coriander"))["ground coriander"] == "pot"
+
+
+def test_burnt_ends_go_back_into_the_oven() -> None:
+    """They were glazed in the open cooker, and stayed one piece."""
+    done = of("burnt_ends_back_in_at_300")
+    assert done.finish.kind == "broiler"
+    assert "Cut the meat into cubes first" in told(done)
+
+
+def test_the_juices_are_no_lime_juice() -> None:
+    assert when(of("carnitas_and_their_juices"))["lime juice"] == "pot"
+
+
+def test_an_eighth_of_a_teaspoon_stays_one() -> None:
+    """It was doubled."""
+    cayenne = next(
+        line for line in of("brisket_with_an_eighth_of_cayenne").lines
+        if line.name == "cayenne pepper"
+    )  # fmt: skip
+    assert cayenne.amount is not None
+    assert amount_text(*cayenne.amount, cayenne.unit) == "⅛ tsp"

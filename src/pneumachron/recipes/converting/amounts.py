@@ -7,6 +7,8 @@ from pneumachron.recipes.understanding.measures import unit_of
 
 _PARTS: dict[str, int] = {"cup": 4, "tbsp": 2, "tsp": 4, "lb": 4, "pint": 4, "quart": 4}
 """Into how many parts a unit is divided on a kitchen's spoons and scales. Common practice."""
+_SMALL_SPOON = 0.19
+"""Less of a teaspoon than this is nearer to the spoon of an eighth. Common practice."""
 _SPOKEN = frozenset({"splash", "dash", "pinch", "drop", "dollop", "glass", "mug", "ladle"})
 """Units that nobody counts in decimals."""
 _SHOWN = {"tbsp": "Tbsp", "floz": "fl oz"}
@@ -48,7 +50,7 @@ def _finer(value: float, parts: int) -> int:
 def number_text(value: float, unit: str) -> str:
     """A number to the precision a kitchen has for its unit."""
     if unit in _PARTS:
-        parts = _PARTS[unit]
+        parts = _PARTS[unit] if value >= _SMALL_SPOON or unit != "tsp" else 8
         return mixed_fraction(
             max(value, 1 / parts), _finer(value, parts) if unit == "cup" else parts
         )

@@ -13,10 +13,17 @@ from pneumachron.recipes.understanding.understand import Understood
 def named_in(understood: Understood, pattern: re.Pattern[str]) -> frozenset[int]:
     """Lines whose ingredient a step of some theme names, by its last word."""
     told = [text for step in understood.said for text in _about(understood, step, pattern)]
-    text = " ".join(told).lower()
+    text = EXCEPT.sub("", " ".join(told).lower())
     return frozenset(item.index for item in understood.ingredients if is_named(item, text))
 
 
+EXCEPT = re.compile(
+    r"\b(?:except(?: for)?|(?:all|everything) but|apart from|but not|excluding|reserving"
+    r"|leaving out)\b[^.;]*"
+    r"|(?<=\) )but\b[^.;]*",
+    re.I,
+)
+"""“All of it except the sesame oil” does not put the sesame oil in."""
 FEW_SENTENCES = 4
 """A step with more is a whole recipe in one paragraph. Judgement."""
 MIXED_BEFORE = 3
@@ -58,8 +65,9 @@ def is_named(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters names an ingredient, whole or by its telling word."""
     name = item.line.name.lower()
     words = [word for word in re.findall(r"[^\W\d_]{3,}", name) if not _BEHIND.match(word)]
-    if (called := _by_another_name(item, words, text)) or not words:
-        return called
+    called, own = _by_another_name(item, words, text), _in_own_words(words, text)
+    if called or own is not None or not words:
+        return called or bool(own)
     last = words[-1]
     # "the mustard" is mustard powder; but garlic is not garlic powder
     if last in _GENERIC and len(words) > 1 and words[-2] in _ANYTHING:
@@ -151,6 +159,22 @@ _CHEESES = frozenset(
 _THE_PASTE = re.compile(r"\b(?:add|stir in|fry|in|with) (?:the )?paste\b")
 _PASTES = frozenset({"tamarind", "miso", "harissa", "achiote", "annatto", "chipotle", "anchovy"})
 """“Add the tamarind”; but tomatoes are no tomato paste."""
+
+
+def _in_own_words(words: list[str], text: str) -> bool | None:
+    """Whether a text means a juice or a ground seed; None where that is told as of other foods."""
+    own = next((told for of, told in _OWN_WORDS if of.search(" ".join(words))), None)
+    if own is None:
+        return None
+    fruit = words[-1] == "juice" and words[-2] in text
+    return fruit or own.search(text) is not None
+
+
+_OWN_WORDS = (
+    (re.compile(r" juice$"), re.compile(r"\bjuice\b(?! from| of the| in the)")),
+    (re.compile(r"^ground coriander$"), re.compile(r"\b(?:ground coriander|spices)\b")),
+)
+"""“Spoon over the juices” is about no lime, and the leaves at the end are not the ground seed."""
 _GENERIC = frozenset(
     {
         "powder",

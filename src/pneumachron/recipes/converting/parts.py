@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from pneumachron.recipes.converting.glazes import OWN_PAN, is_boiled_late, parts_of_mixes
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.naming import (
+    EXCEPT,
     around,
     around_long_heat,
     around_the_heat,
@@ -281,7 +282,7 @@ def named_late(understood: Understood) -> dict[int, When]:
             continue
         brushed = item.kind in _SWEET or is_some_sauce(item) or item.food.words == "butter"
         before, after = longest if brushed else whole
-        low, late = _EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
+        low, late = EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
         if _is_another_salt(understood, item, late) or _cooks_on(item, after):
             continue
         if item.kind == "salt" and (item.volume_m3 or 0.0) > MOST_SALT_M3:
@@ -372,11 +373,6 @@ _TOSSED_RAW = any_of(
 _RAW: frozenset[Kind] = frozenset({"root", "tender_veg", "fresh_herb", "unknown"})
 
 
-_EXCEPT = re.compile(
-    r"\b(?:except(?: for)?|all but|(?<=\) )but|apart from|but not|excluding"
-    r"|reserving|leaving out)\b[^.;]*"
-)
-"""“All of it except the sesame oil” does not put the sesame oil in."""
 _SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
 
 

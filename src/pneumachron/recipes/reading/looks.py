@@ -227,6 +227,8 @@ _MEASURED_LAST = re.compile(
 _AT_A_TIME = re.compile(r"\d{1,2}:[0-5]\d(?![\d:])")
 """“2:45 wrap”, in a table of what is done when."""
 _HEAT_LABEL = re.compile(r"(?:temp(?:erature)?|heat|pit|fire|smoker|grill|oven)\s*:\s*\d{3}", re.I)
+_BESIDE_IT = re.compile(r"^[^.;]{3,50} (?:on the side|alongside)[ .]*$", re.I)
+"""“Mash + buttered greens on the side”."""
 _MOST_NOUNS = 4
 """Words of two foods on a line. Judgement."""
 
@@ -236,6 +238,8 @@ def _starts_with_verb(plain: str, words: list[str]) -> bool:
         return False
     if words[0] in ALSO_ADJECTIVES:
         return len(words) > 1 and words[1] in _AFTER_A_VERB
+    if _BESIDE_IT.search(plain) and words[0] not in {"serve", "put", "pass", "set"}:
+        return False
     # "mash and greens" is food, "mash and season" is work
     noun = words[1:2] == ["and"] and len(words) <= _MOST_NOUNS and words[2:3] != []
     return words[0] in VERBS and not (noun and words[2] not in VERBS)

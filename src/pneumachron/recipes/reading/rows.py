@@ -194,12 +194,14 @@ _NAMES_A_PART = re.compile(
 )
 """“PLUM SAUCE” among foods in small letters is made below, and not bought."""
 _OF_A_DISH = re.compile(
-    r"^(?:the )?(?:(?:dry |wet |spice |dipping )?(?:rub|marinade|glaze|sauce|brine|braise|slaw"
-    r"|salsa|gravy|toppings?|dressing|pickles?|crust|mop)|(?:short |spare )?ribs|brisket|pork"
-    r"|beef|meat|wings|to (?:serve|garnish|finish)|stew|rag(?:u|ù|out)|filling|(?:spice )?paste"
-    r"|aromatics|(?:braising|cooking) liquid|mash|stir[- ]?fry)$",
+    r"^(?:the )?(?:(?:dry |wet |spice |dipping |finishing |mop )?"
+    r"(?:rub|marinade|glaze|sauce|brine|braise|slaw|salsa|gravy|toppings?|dressing|pickles?|crust"
+    r"|mop|spritz)|(?:short |spare )?ribs|brisket|pork|beef|meat|wings|to (?:serve|garnish|finish)"
+    r"|stew|rag(?:u|ù|out)|filling|(?:spice )?paste|aromatics|(?:braising|cooking) liquid|mash"
+    r"|stir[- ]?fry)$",
     re.I,
 )
+_OPTIONAL = re.compile(r"\s*\(optional\)$", re.I)
 _OF_A_MIX = re.compile(
     r"^(?:the )?(?:[a-z'’-]+ ){1,2}(?P<mix>rub|paste|marinade|spice mix|seasoning mix):?$", re.I
 )
@@ -216,7 +218,8 @@ def _single_words_are_headings(rows: list[Row]) -> None:
     """“Slaw” above an amount, in a list where foods have theirs, is the name of a part."""
     parted = False
     for at, (row, below) in enumerate(pairwise(rows)):
-        names = _OF_A_DISH.match(row.plain) or (parted and _ALSO_A_FOOD.match(row.plain))
+        plain = _OPTIONAL.sub("", row.plain)
+        names = _OF_A_DISH.match(plain) or (parted and _ALSO_A_FOOD.match(row.plain))
         amount = below.look.has_amount and not _NUMBERED.match(below.raw)
         if row.heading is None and ((amount and names) or _opens_a_mix(row, rows[at + 1 :])):
             row.heading = "part"

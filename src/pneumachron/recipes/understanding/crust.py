@@ -49,6 +49,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\bcrisp\w* (\w+ ){0,3}in (the|a) (hot |very hot )?oven\b",
             r"\b(turn|raise|crank|up) (the )?oven\b",
             r"^\W*oven (?:up )?(?:to )?(?:2\d\d|4\d\d)\b", r"\bback in(to)? the oven\b",
+            r"^\W*(?:then )?back in at \d{3}\b",
             r"\b(uncover|unwrap)\w*\b.{0,40}\b(raise|turn|crank|increase)\w*\b.{0,20}\d{3}",
             r"\b(bake|roast|cook)\w*\b.{0,30}\buncovered\b",
             r"\b(set|tack up) the (glaze|sauce)\b",

@@ -144,8 +144,9 @@ def _but(foods: list[Ingredient], found: re.Match[str]) -> list[Ingredient]:
 
 
 _ENDS = re.compile(
-    r"[.;,]| (?:in|into|to) "
-    r"| and (?=(?:leave|mix|put|pour|add|toss|stir|let|set|bring|cook|rub|marinate|chill|cover)\b)"
+    r"[.;]| (?:in|into|to) "
+    r"|(?:,| and|, and|, then) (?=(?:leave|mix|put|pour|add|toss|stir|let|set|bring|cook|rub"
+    r"|marinate|chill|cover|blend|whisk|blitz|simmer|boil|bake|seal|lock|then|until|over|with)\b)"
 )
 
 
