@@ -204,3 +204,40 @@ def test_an_eighth_of_a_teaspoon_stays_one() -> None:
     )  # fmt: skip
     assert cayenne.amount is not None
     assert amount_text(*cayenne.amount, cayenne.unit) == "⅛ tsp"
+
+
+def test_water_of_a_slurry_is_not_brushed_on() -> None:
+    """“Brush with water only once it is hot”: the slurry thickens what is brushed on."""
+    done = of("honey_ribs_and_a_slurry")
+    assert {line.when for line in done.lines if line.name == "water"} == {"pot", "after"}
+
+
+def test_a_remark_in_brackets_is_no_step() -> None:
+    done = of("band_hut_remark_in_brackets")
+    assert not any("whole band" in step for step in done.understood.recipe.steps)
+    assert "whole band" in done.understood.recipe.description
+
+
+def test_uncovered_for_the_last_minutes_was_of_the_oven() -> None:
+    assert "Uncover" not in told(of("smoked_then_braised"))
+
+
+def test_toppings_that_no_step_names() -> None:
+    """Cheese and soured cream were stirred into the juice."""
+    done = of("shredded_beef_and_its_fixings")
+    places = when(done)
+    assert (places["cheese"], places["sour cream"]) == ("beside", "beside")
+
+
+def test_one_food_below_on_the_day() -> None:
+    """It was a step, and lost."""
+    assert "7 Tbsp brown sugar" in of("sugar_on_the_day").understood.recipe.ingredients
+
+
+@pytest.mark.parametrize(
+    ("amount", "unit", "text"),
+    [(0.75, "can", "¾ can"), (3, "drop", "3 drops"), (2, "pinch", "2 pinches"),
+     (1.5, "glass", "1½ glasses"), (0.5, "bottle", "½ bottle"), (0.5, "tsp", "½ tsp")],
+)  # fmt: skip
+def test_amounts_as_they_are_said(amount: float, unit: str, text: str) -> None:
+    assert amount_text(amount, amount, unit) == text

@@ -11,9 +11,12 @@ _SMALL_SPOON = 0.19
 """Less of a teaspoon than this is nearer to the spoon of an eighth. Common practice."""
 _SPOKEN = frozenset({"splash", "dash", "pinch", "drop", "dollop", "glass", "mug", "ladle"})
 """Units that nobody counts in decimals."""
+_BOXES = frozenset({"can", "jar", "bottle"})
+"""What is left of them stands in the refrigerator: quarters are near enough."""
 _SHOWN = {"tbsp": "Tbsp", "floz": "fl oz"}
 _PLURAL = {"cup", "clove", "can", "bottle", "slice", "sprig", "stick", "rack", "piece", "handful",
-           "jar", "packet", "rasher", "head", "chunk", "part", "splash", "strip"}  # fmt: skip
+           "jar", "packet", "rasher", "head", "chunk", "part", "splash", "strip", "drop", "dash",
+           "pinch", "glass", "mug", "ladle", "knob", "dollop"}  # fmt: skip
 
 
 def amount_text(low: float, high: float, unit: str) -> str:
@@ -22,7 +25,7 @@ def amount_text(low: float, high: float, unit: str) -> str:
     texts = list(dict.fromkeys([number_text(low, unit), number_text(high, unit)]))
     shown = _SHOWN.get(unit, unit)
     if unit in _PLURAL and high > 1.05 and texts[-1] != "1":
-        shown += "es" if shown.endswith("sh") else "s"
+        shown += "es" if shown.endswith(("sh", "ch", "ss")) else "s"
     return f"{'–'.join(texts)} {shown}".strip()
 
 
@@ -56,6 +59,8 @@ def number_text(value: float, unit: str) -> str:
         )
     if unit in _SPOKEN:
         return mixed_fraction(max(value, 0.5), 2)
+    if unit in _BOXES:
+        return mixed_fraction(max(value, 0.25), 4)
     if unit in {"g", "ml"}:
         step = 1 if value < 20 else 5 if value < 250 else 10
         return f"{max(step * round(value / step), 1):g}"

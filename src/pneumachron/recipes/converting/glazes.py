@@ -14,6 +14,7 @@ from pneumachron.recipes.understanding.understand import Understood
 OWN_PAN = any_of(r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b")
 _BOILED_UP = any_of(r"\b(simmer|boil|bubble|reduce|cook|warm|heat|melt)(?:e?d)?\b")
 _SLURRY = any_of(r"\bslurry\b")
+_THICKENS = re.compile(r"\bwater\b|starch|\bflour\b|corn ?flour|\barrowroot\b", re.I)
 _PUT_ON = re.compile(
     r"\b(?:brush|paint|glaz|bast|slather|smear|mop|coat)\w*\b[^.;]*?"
     r"\b(?P<name>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|baste|syrup))\b"
@@ -98,6 +99,8 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
                 item.index for item in understood.ingredients
                 if any(each.food.kind == "starch" for each in foods_in(item))
             }  # fmt: skip
+        if all(_THICKENS.search(understood.ingredients[row].line.name) for row in rows):
+            continue  # “Mix the cornstarch with the water” thickens what is brushed on
         lines = tuple(sorted({*alone, *own} - meat))
         if put_on and len(lines) >= 2:
             name = put_on["name"] or put_on["tossed"] or put_on["german"] or "glaze"

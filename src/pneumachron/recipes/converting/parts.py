@@ -275,7 +275,7 @@ def named_late(understood: Understood) -> dict[int, When]:
     for item in understood.ingredients:
         parted = foods_in(item)
         foods = {each.food.words for each in parted}
-        if _stands_on_the_table(item):
+        if _stands_on_the_table(item) or _is_among_toppings(understood, item):
             found[item.index] = "beside"
             continue
         if item.index in rub or (foods & again and item.index not in apart):
@@ -313,6 +313,18 @@ def _stands_on_the_table(item: Ingredient) -> bool:
     return known and any(food.kind == "beside" for food in foods)
 
 
+def _is_among_toppings(understood: Understood, item: Ingredient) -> bool:
+    """“Tortillas / cheese / sour cream”, without amounts, and no step names the cheese."""
+    if item.line.amount is not None or item.kind not in _TOPS:
+        return False
+    beside = [
+        each for each in understood.ingredients
+        if abs(each.index - item.index) == 1 and each.line.amount is None and each.kind == "beside"
+    ]  # fmt: skip
+    return bool(beside) and not is_named(item, " ".join(understood.recipe.steps).lower())
+
+
+_TOPS: frozenset[Kind] = frozenset({"dairy", "tender_veg", "fresh_herb", "thick", "chilli"})
 _WHOLE_HEAT_S = 900.0
 """What a root is given, and no warming through. Judgement."""
 

@@ -238,6 +238,8 @@ def _starts_with_verb(plain: str, words: list[str]) -> bool:
         return False
     if words[0] in ALSO_ADJECTIVES:
         return len(words) > 1 and words[1] in _AFTER_A_VERB
+    if plain.startswith("(") and plain.endswith(")"):
+        return False  # “(double for the whole band)” is a remark
     if _BESIDE_IT.search(plain) and words[0] not in {"serve", "put", "pass", "set"}:
         return False
     # "mash and greens" is food, "mash and season" is work

@@ -39,6 +39,7 @@ from pneumachron.recipes.reading.rows import (
     Text,
     called,
     is_meat,
+    least_in_a_part,
     may_be_title,
     name_sections,
 )
@@ -143,10 +144,6 @@ def _worth(row: Row, state: State, *, sure_steps: bool) -> float:
     return max(worth, _UNDER_HEADING)
 
 
-_LEAST_IN_A_PART = 2
-"""Foods with an amount under a heading behind the steps that make it a part. Judgement."""
-
-
 def _with_later_parts(rows: list[Row], states: list[State]) -> list[State]:
     """“Vinegar sauce”, with its foods and its work, behind the steps: no end of the page."""
     found = list(states)
@@ -155,7 +152,7 @@ def _with_later_parts(rows: list[Row], states: list[State]) -> list[State]:
         if row.heading != "part" or not behind or row.under in {"notes", "end"}:
             continue
         foods = at + 1 + _how_many(rows[at + 1 :], lambda each: each.look.food > _FOOD)
-        if sum(each.look.has_amount for each in rows[at + 1 : foods]) < _LEAST_IN_A_PART:
+        if sum(each.look.has_amount for each in rows[at + 1 : foods]) < least_in_a_part(row):
             continue
         work = foods
         if found[at] == "after":

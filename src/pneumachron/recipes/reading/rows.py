@@ -226,6 +226,17 @@ def _single_words_are_headings(rows: list[Row]) -> None:
         parted = parted or row.heading == "part"
 
 
+_ON_A_DAY = re.compile(r"^(?:on the day|the next day|next day|day (?:two|2)|to finish)\b", re.I)
+
+
+def least_in_a_part(row: Row) -> int:
+    """How many foods with an amount below a heading behind the steps make it a part.
+
+    “On the day: 7 Tbsp brown sugar” may be followed by work at once. Judgement.
+    """
+    return 1 if _ON_A_DAY.match(row.plain) else 2
+
+
 def _opens_a_mix(row: Row, below: list[Row]) -> bool:
     """“BBQ rub” above its spices, “Jerk paste” above what is ground: no foods of their own."""
     found = _OF_A_MIX.match(row.plain)
