@@ -241,3 +241,51 @@ def test_one_food_below_on_the_day() -> None:
 )  # fmt: skip
 def test_amounts_as_they_are_said(amount: float, unit: str, text: str) -> None:
     assert amount_text(amount, amount, unit) == text
+
+
+@pytest.mark.parametrize(
+    ("steps", "method", "temp_c"),
+    [
+        ("On the pellet grill at 180 for 3 hours, then wrapped for 2 hours.", "smoker", 82),
+        ("Into the oven at 240 for 6 hours, covered.", "oven_lid", 116),
+        ("Into the oven at 210 for 1 hour, uncovered.", "oven_open", 210),
+        ("Bake on a rack over a tray at 275°F for 3 hours, no foil.", "oven_open", 135),
+        ("Cook on the barbecue, lid down, burners at one side on low, 2 hours.", "grill", None),
+        ("Poach the brisket at a bare shiver for 3 hours.", "simmer", None),
+    ],
+)
+def test_heats_and_ways_in_short(steps: str, method: str, temp_c: float | None) -> None:
+    recipe = read(f"Supper\n\n2 kg brisket\n500 ml stock\n2 onions\n\nMethod\n{steps}\n")
+    cooking = read_method(recipe)
+    assert cooking.method == method
+    assert cooking.temp_c == (None if temp_c is None else pytest.approx(temp_c, abs=1))
+
+
+def test_an_oven_is_named_in_the_same_step() -> None:
+    """“Backofen auf 150 Grad … 2 Stunden schmoren” was a pot on the stove, without a glaze."""
+    done = of("rippchen_im_backofen")
+    cooking = done.understood.cooking
+    assert (cooking.method, cooking.temp_c) == ("oven_lid", 150)
+    places = when(done)
+    assert (places["Honig"], places["Ketchup"]) == ("finish", "finish")
+    assert done.finish.kind == "broiler"
+
+
+def test_from_midnight_to_noon() -> None:
+    """The fire is lit at midnight, and the brisket goes on at once."""
+    done = of("forum_from_midnight_to_noon")
+    assert done.understood.cooking.high_s == 12 * 3600.0
+    pepper = next(line for line in done.lines if line.name == "pepper")
+    assert (pepper.unit, pepper.when) == ("cup", "season")
+
+
+def test_a_rating_is_no_description() -> None:
+    recipe = of("page_with_a_rating_of_five").understood.recipe
+    assert "ratings" not in recipe.description
+    assert not recipe.description.endswith("Oven")
+
+
+def test_a_title_is_said_once() -> None:
+    recipe = of("shoulder_with_front_matter").understood.recipe
+    assert recipe.title == "Beer-Braised Pork Shoulder"
+    assert "Beer-Braised" not in recipe.description

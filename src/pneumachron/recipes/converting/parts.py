@@ -240,6 +240,7 @@ def _is_row(understood: Understood, row: int) -> bool:
 
 
 BRUSHED = any_of(
+    r"\b(?:be|ein)(?:streich|pinsel)\w*", r"\bglasier",
     r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bpaint", r"\bbaste", r"\bspread",
     r"\bcoat(?!s)(?! (?:a|the) (?:back of )?(?:a |the )?spoon)",
     r"\bin(to)? an? (foil )?(pan|tray) with\b",

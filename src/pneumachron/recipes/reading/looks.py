@@ -38,7 +38,8 @@ CLUTTER = any_of(
     r"|advertis\w+|cookies?:)\b",
     r"^(nutrition|calories|equipment|course|cuisine|keyword|category|difficulty|scale \d)",
     r"^(level|active|difficulty|skill|recipe type|meal type|diet)\s*:", r"^recipe card$",
-    r"^(?:prep\w*|cook\w*|total) time\s*:\s*(?:less than|over|under|more than|up to) \d.{0,40}$",
+    r"^[0-5](?:\.\d)?\s?/\s?5\b(?! ?(?:cups?|tsp|tbsp|lbs?|kg|g)\b)",
+    r"^(?:oven|stove ?top|slow cooker|grill|smoker|pressure cooker)$",
     r"^(tags?|keywords?|categories|slug|layout|permalink|draft|lang)\s*:",
     r"^[aq](?:nswer|uestion)?\s*\([^()]{3,40}\)\s*:",
     r"^\[(jump to|pin|save|print|share|rate)\b",
@@ -229,6 +230,7 @@ _AT_A_TIME = re.compile(r"\d{1,2}:[0-5]\d(?![\d:])")
 _HEAT_LABEL = re.compile(r"(?:temp(?:erature)?|heat|pit|fire|smoker|grill|oven)\s*:\s*\d{3}", re.I)
 _BESIDE_IT = re.compile(r"^[^.;]{3,50} (?:on the side|alongside)[ .]*$", re.I)
 """“Mash + buttered greens on the side”."""
+_TWO_NOUNS = re.compile(r"\W*[a-zäöüß]+ (?:and|&|\+) (?P<second>[a-zäöüß]+)")
 _MOST_NOUNS = 4
 """Words of two foods on a line. Judgement."""
 
@@ -243,5 +245,5 @@ def _starts_with_verb(plain: str, words: list[str]) -> bool:
     if _BESIDE_IT.search(plain) and words[0] not in {"serve", "put", "pass", "set"}:
         return False
     # "mash and greens" is food, "mash and season" is work
-    noun = words[1:2] == ["and"] and len(words) <= _MOST_NOUNS and words[2:3] != []
-    return words[0] in VERBS and not (noun and words[2] not in VERBS)
+    both = _TWO_NOUNS.match(plain.lower()) if len(words) <= _MOST_NOUNS else None
+    return words[0] in VERBS and not (both and both["second"] not in VERBS)

@@ -299,12 +299,13 @@ class _Sorted:
         elif all(food_of(line).kind == "meat" for line in ingredients):
             # only the meat stands on a line of its own: the rest is told with the work
             lines = [*ingredients, *foods_in_prose(steps, len(ingredients))[0]]
+        called_so = title_of(title.plain) if title else self.text.subject
         return Recipe(
-            title=title_of(title.plain) if title else self.text.subject,
+            title=called_so,
             ingredients=tuple(lines),
             steps=tuple(steps),
             yields=self.text.yields,
-            description=" ".join(before),
+            description=" ".join(line for line in before if title_of(line) != called_so),
             cook_s=labelled_s(self.text.times, "cook")
             or labelled_s(self.text.times, r"(?<!prep )(?<!total )\btime"),
             prep_s=labelled_s(self.text.times, "prep"),

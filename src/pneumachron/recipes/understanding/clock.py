@@ -74,6 +74,8 @@ def by_the_clock(steps: tuple[str, ...]) -> ByTheClock | None:
     told = list(_times(steps))
     on = next((at for at in told if _ON.search(at.clause) and not _FIRE.search(at.clause)), None)
     if on is None:
+        on = next((at for at in told if _FIRE.search(at.clause) and _goes_on(steps, at)), None)
+    if on is None:
         return None
     off = [at for at in told[told.index(on) + 1 :] if _OFF.search(at.clause)]
     if not off:
@@ -84,6 +86,18 @@ def by_the_clock(steps: tuple[str, ...]) -> ByTheClock | None:
     turn = DAY_MIN if sure else DAY_MIN // 2
     minutes = (off[0].minute - on.minute) % turn
     return ByTheClock(60.0 * minutes, on.step, on.place, on.start) if minutes else None
+
+
+def _goes_on(steps: tuple[str, ...], at: _Told) -> bool:
+    """“Smoker up to 250 at midnight. Brisket on.”: the sentence behind says what is done then."""
+    behind = sentences_in(steps[at.step])[at.place + 1 :]
+    behind += [text for step in steps[at.step + 1 : at.step + 2] for text in sentences_in(step)]
+    return bool(behind) and _PUT_ON.search(behind[0]) is not None
+
+
+_PUT_ON = re.compile(
+    r"^\W*(?:\w+ ){0,4}(?:meat|brisket|pork|beef|ribs?|butt|shoulder|it) on\b", re.I
+)
 
 
 def _times(steps: tuple[str, ...]) -> Iterator[_Told]:

@@ -135,6 +135,7 @@ _HAS_AN_OVEN = any_of(
     r"\btray\b", r"\b\d{3} ?°", r"knusprig", r"\bkross", r"\bcrisp", r"\bcrust", r"\blacquer",
 )  # fmt: skip
 """What is meant, where the meat was simmered and a crust is made."""
+_WARMS = any_of(r"\bre-?heat", r"\bwarm", r"\baufw(ä|ae)rm")
 _BOILED = any_of(r"\b(?:boil|bubbl|simmer|reduc)\w*\b(?![^.;]*\b(?:broil\w*|oven)\b)")
 _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 """Over coals; where the meat cooks in an oven, close under its heat."""
@@ -157,7 +158,9 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
         if _CHARRED.search(sentence):
             kind = kind or ("broiler" if in_oven else "grill")
         hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(sentence))
-        if (in_oven and _HOTTER.search(sentence)) or (hot and cooking.method == "simmer"):
+        warms = _WARMS.search(sentence) is not None
+        hotter = in_oven and _HOTTER.search(sentence) is not None
+        if hotter or (hot and not warms and (in_oven or cooking.method == "simmer")):
             kind = kind or "broiler"
     return Crust(kind, characters)
 

@@ -53,7 +53,8 @@ _ELECTRIC_WAY = re.compile(r"\belectric(?: pressure cooker)?\s*:", re.I)
 _GRILL = re.compile(
     r"\bcharcoal\b|(?<!in a )(?<!in the )(?<!in your )(?<!heavy )(?<!large )(?<!soup )\bkettle\b"
     r"|\bhood down\b|\bbbq with\b|\bgrill(ed|ing|s)?\b"
-    r"|\bbarbecue(d)? over\b|\bindirect\b|\bover coals\b|\btwo-zone\b|\b(cool|hot) side\b"
+    r"|\bbarbecue(d)? over\b|\bon (?:the|a|your) (?:\w+ )?barbecue\b(?! sauce)"
+    r"|\bindirect\b|\bover coals\b|\btwo-zone\b|\b(cool|hot) side\b"
     r"|\bcoals\b|\bbriquettes?\b|\bon the grates?\b",
     re.I,
 )
@@ -80,7 +81,8 @@ LID = any_of(
     r"\bschmor\w+",
     r"\b(zugedeckt|abgedeckt|abdecken|deckel|alufolie)\b",
 )
-SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bsteam(ed|ing)? (?:over|for|until|till|them|it|the|\d)",
+SIMMER = any_of(r"\bsimmer(ed|ing)?\b", r"\bpoach(ed|ing)?\b",
+                 r"\bsteam(ed|ing)? (?:over|for|until|till|them|it|the|\d)",
                  r"\bin (?:a|the) (?:bamboo )?steamer\b", r"\bstew(ed)?\b",
                  r"\bcook (?:very )?(?:gently|slowly)\b", r"\bboil(ed)?\b", r"\btagine\b",
                  r"\bschmor(en|t)\b",

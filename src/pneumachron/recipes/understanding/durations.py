@@ -304,14 +304,17 @@ _HOTTER_F = re.compile(r"\s?(?:-|–|to|and)\s?(?:2[5-9]\d|[34]\d\d)\b")
 """“240 to 260”: no oven is set to 260 °C for hours, so that both are °F."""
 _FANNED = any_of(r"\bfan\b", r"\bconvection\b", r"\bUmluft\b")
 _SMOKES = any_of(r"\bsmok", r"\bpit\b")
+_SMOKERS = any_of(r"\bpellet\b", r"\boffset\b", r"\bkamado\b", r"\bdrum\b", r"\bsmoker\b")
+_HOURS_S = 3 * 3600.0
 
 
 def _bare_c(value: float, text: str) -> float | None:
     """A heat without a unit: quarters of a hundred from 225 on are °F, lower ones °C.
 
-    What smokes is never as hot as 200 °C.
+    What smokes is never as hot as 200 °C, and no oven is at 210 °C for three hours.
     """
-    if value >= 200 and _SMOKES.search(text):
+    smokes = (value >= 200 and _SMOKES.search(text)) or (value >= 170 and _SMOKERS.search(text))
+    if smokes or (value >= 210 and any(each.high_s >= _HOURS_S for each in durations_in(text))):
         return (value - 32.0) / 1.8
     if value >= 250 or (value >= 225 and value % 25 == 0):
         return (value - 32.0) / 1.8

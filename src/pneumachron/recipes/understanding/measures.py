@@ -146,6 +146,7 @@ _GRADE = re.compile(
     re.I,
 )
 """“½ cup 16-mesh black pepper”, “2 tsp 5-spice”: a number that counts nothing."""
+_MESH = re.compile(r"(?<=\d) (?=mesh\b)", re.I)
 _SHARES_TOLD = re.compile(
     r"(?<=[a-z.] )(?P<shares>50/50|1:1)(?: (?:mix(?:ture)?|blend))?(?: of)? (?P<name>[a-z].*)", re.I
 )
@@ -161,6 +162,7 @@ def _behind_the_name(found: re.Match[str]) -> str:
 
 def with_grade_behind(text: str) -> str:
     """“½ cup 16-mesh black pepper” as “½ cup black pepper (16-mesh)”, and shares likewise."""
+    text = _MESH.sub("-", text)
     text = _SHARES_TOLD.sub(r"\g<name> (\g<shares>)", text)
     return _GRADE.sub(_behind_the_name, text)
 

@@ -184,7 +184,8 @@ _BRAISE = re.compile(r"\bbrais\w*", re.I)
 
 def _on_the_hob(recipe: Recipe, main: HeatSpan) -> bool:
     """An oven that comes after the long simmering is for the crust."""
-    before = " ".join([*recipe.steps[: main.step], main.sentence])
+    same = sentences_in(recipe.steps[main.step])[: main.place]
+    before = " ".join([*recipe.steps[: main.step], *same, main.sentence])
     simmers = SIMMER.search(main.sentence)
     in_it = OVEN.search(_BRAISE.sub("", before))
     return bool(simmers) and not in_it and not temperatures_in(before)
@@ -296,7 +297,7 @@ def _of_device(device: Device | None, sentence: str) -> Method | None:
         level = re.search(r"\b(high|low)\b", sentence, re.I)
         return "slow_high" if level and level[1].lower() == "high" else "slow_low"
     if device == "oven":
-        shut = LID.search(re.sub(r"\buncover\w*", "", sentence, flags=re.I))
+        shut = LID.search(_NOT_SHUT.sub("", sentence))
         braised = re.search(r"\bbrais|\bsimmer|\blid\b", sentence, re.I)
         return "oven_lid" if (shut or braised) and not _only_open(sentence) else "oven_open"
     plain: dict[str, Method] = {
@@ -304,6 +305,12 @@ def _of_device(device: Device | None, sentence: str) -> Method | None:
         "pressure": "pressure", "simmer": "simmer",
     }  # fmt: skip
     return plain.get(device or "")
+
+
+_NOT_SHUT = re.compile(
+    r"\buncover\w*|\b(?:no|not|without|skip the|don['’]t)(?: a| any)? (?:foil|lid|cover(?:ed)?)\b",
+    re.I,
+)
 
 
 def _only_open(sentence: str) -> bool:
