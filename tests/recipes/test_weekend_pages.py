@@ -289,3 +289,42 @@ def test_a_title_is_said_once() -> None:
     recipe = of("shoulder_with_front_matter").understood.recipe
     assert recipe.title == "Beer-Braised Pork Shoulder"
     assert "Beer-Braised" not in recipe.description
+
+
+def test_butter_mashed_with_flour_is_two_foods() -> None:
+    """“Thicken with mashed with stirred into cold water.”"""
+    places = when(of("roast_and_a_butter_flour_paste"))
+    assert "mashed with" not in places
+    assert places["flour"] == "after"
+
+
+def test_what_is_sprayed_or_stands_in_a_pan_of_water_is_no_liquid() -> None:
+    done = of("electric_smoker_and_a_water_pan")
+    assert not {"apple juice", "vinegar"} & set(when(done))
+    assert "Take to 200" not in told(done)
+
+
+def test_boiling_a_thin_gravy_is_no_main_heat() -> None:
+    assert of("pot_roast_if_the_gravy_is_thin").understood.cooking.high_s == 3 * 3600.0
+
+
+def test_water_is_slaked_with_starch_that_stands_apart() -> None:
+    done = of("sweet_and_sour_slaked")
+    assert ("¼ cup", "after") in [
+        (amount_text(*line.amount, line.unit), line.when) for line in done.lines
+        if line.name == "water" and line.amount is not None
+    ]  # fmt: skip
+
+
+def test_a_splash_is_not_halved() -> None:
+    vinegar = [line for line in of("goulash_and_a_splash").lines if line.name == "vinegar"]
+    assert [(line.when, line.unit) for line in vinegar] == [("pot", "splash")]
+
+
+def test_a_whiskey_glaze_is_a_part_and_made_whole() -> None:
+    """Its name was a food, its sugar in the juice, and how it is made broke off."""
+    done = of("ribs_with_a_whiskey_glaze")
+    places = when(done)
+    assert "Whiskey glaze" not in places
+    assert {places[name] for name in ("molasses", "brown sugar", "whiskey")} == {"finish"}
+    assert "stir in the rest" in told(done)

@@ -173,6 +173,7 @@ def slurry_water(understood: Understood) -> frozenset[int]:
     kinds = {item.index: item.kind for item in items}
     sentences = [text.lower() for step in understood.said for text in sentences_in(step)]
     found = set()
+    waters = [item for item in items if item.food.words == "water"]
     for item in items:
         beside = kinds.keys() & {item.index - 1, item.index + 1}
         starches = [items[row] for row in beside if kinds[row] in {"starch", "flour"}]
@@ -180,7 +181,18 @@ def slurry_water(understood: Understood) -> frozenset[int]:
             is_named(starch, text) and "water" in text for starch in starches for text in sentences
         ):
             found.add(item.index)
+    named = [text for text in sentences if _WATER.search(text)]
+    if len(waters) == len(named) == 1 and _SLAKED.search(named[0]):
+        found.add(waters[0].index)
     return frozenset(found)
+
+
+_WATER = re.compile(r"\bwater\b")
+_SLAKED = re.compile(
+    r"\b(?:mix|stir|blend|whisk|dissolve|slake|combine)\b[^.;]{0,30}"
+    r"(?:starch|flour|arrowroot)\b[^.;\d]{0,20}\bwater\b"
+)
+"""“Mix cornstarch with water and stir in”, wherever both stand on the list."""
 
 
 _BLENDED = any_of(

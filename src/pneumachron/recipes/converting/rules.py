@@ -109,7 +109,8 @@ def _spirit(context: ConversionContext, item: Ingredient) -> ConvertedLines:
 
 
 def _acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    if item.index in context.rubbed | context.blended or item.line.low is None:
+    few = item.line.unit in {"splash", "dash", "drop"}
+    if few or item.index in context.rubbed | context.blended or item.line.low is None:
         return _kept("pot")(context, item)
     ratio = context.pouring.ratio if item.line.unit else 1.0  # a lemon is only halved
     factor = (1.0 - ACID_AFTER_SHARE) * ratio

@@ -87,7 +87,9 @@ def _in_brine(understood: Understood) -> frozenset[int]:
     )
 
 
-SPRAYED = any_of(r"\bsprit?z", r"\bbespr(ü|ue)h\w*", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b")
+SPRAYED = any_of(r"\bsprit?z", r"\bbespr(ü|ue)h\w*", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b",
+                 r"\b(?:to|for(?: the)?) spray(?:ing)?\b", r"\bspray (?:hourly|every|once)\b",
+                 r"\bwater pan\b")  # fmt: skip
 
 
 def sprayed_lines(understood: Understood) -> frozenset[int]:

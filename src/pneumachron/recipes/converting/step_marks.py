@@ -95,7 +95,7 @@ def step_marks(
         elif kind == "finish":  # our step brushes the glaze on, and the recipe tells how to make it
             kept += [
                 replace(_own_words(understood, themes, index, text), before_finish=True)
-                for text in sentences_in(step) if cooks_a_glaze(understood, text)
+                for _, text in _whole_sentences(step, NOWHERE) if cooks_a_glaze(understood, text)
             ]  # fmt: skip
         if rind and index < last and kind not in {"cure", "own_words"}:
             scored = [
@@ -209,6 +209,10 @@ def measures_more(understood: Understood, text: str) -> bool:
         if known and food.words not in listed and not rows_named(understood, found["food"]):
             return True
     return False
+
+
+NOWHERE = -2
+"""No sentence of a step: it has none of the long heat."""
 
 
 def _whole_sentences(step: str, main: int) -> Iterator[tuple[int, str]]:

@@ -65,6 +65,8 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bset (up )?the grill",
             r"\bfire (up )?(the |your )?(pit|smoker|grill)",
             r"\bset the smoker",
+            r"^\W*(?:take|bring|run|cook) (?:it |them )?(?:on )?to (?:about )?"
+            r"(?:19\d|20\d|9[0-7])\b",
             r"^\W*(?:then |next |now )?smoke\b(?! (?:paprika|salt))",
             r"\b(?:run|get|bring|set|start|warm|crank|light|fire)\b[^.;]{0,20}"
             r"\b(?:smoker|pit|barbecue|kettle|oven)\b[^.;]{0,20}"

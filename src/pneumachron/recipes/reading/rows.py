@@ -203,7 +203,9 @@ _OF_A_DISH = re.compile(
 )
 _OPTIONAL = re.compile(r"\s*\(optional\)$", re.I)
 _OF_A_MIX = re.compile(
-    r"^(?:the )?(?:[a-z'’-]+ ){1,2}(?P<mix>rub|paste|marinade|spice mix|seasoning mix):?$", re.I
+    r"^(?:the )?(?:[a-z'’-]+ ){1,2}(?P<mix>rub|paste|marinade|spice mix|seasoning mix"
+    r"|glaze|mop|brine|dressing|vinaigrette|slaw|gravy|topping):?$",
+    re.I,
 )
 _IN_A_RUB: frozenset[Kind] = frozenset({"spice", "salt", "sugar", "rub", "dried_herb", "chilli"})
 LEAST_MIXED = 3
@@ -246,9 +248,9 @@ def _opens_a_mix(row: Row, below: list[Row]) -> bool:
     if not all(each.look.has_amount and each.heading is None for each in first):
         return False
     foods = [food_of(read_line(each.plain).name) for each in first]
-    if found["mix"].lower() in {"paste", "marinade"}:
-        return all(food.kind not in {"meat", "other_meat"} for food in foods)
-    return all(food.kind in _IN_A_RUB for food in foods)
+    if found["mix"].lower() in {"rub", "spice mix", "seasoning mix"}:
+        return all(food.kind in _IN_A_RUB for food in foods)
+    return all(food.kind not in {"meat", "other_meat"} for food in foods)
 
 
 _NUMBERED = re.compile(r"\s*(?P<number>\d{1,2})[.)]\s+\S")

@@ -137,6 +137,7 @@ ASIDE = any_of(
     r"\b(while|as) the (meat|pork|beef|ribs?|racks?|slabs?|brisket|shoulder|butt|roast|joint)"
     r" (is |are )?(cook|smok|roast|bak|grill|brais|rest)(s|es|ing)?\b",
     r"\bthicken\w*",
+    r"^\W*if the (gravy|sauce|liquid|juices?)\b",
     r"\b(boil|cook|simmer)\w* (it |them |the juices? |the sauce )?down\b(?! to)",
     r"\breduc\w+(?! (to|heat|the heat)\b)",
     r"\b(slurry|veg(etables)? in)\b",

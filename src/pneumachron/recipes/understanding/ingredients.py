@@ -270,9 +270,16 @@ def _apart(raw: str) -> list[str]:
     """The foods of a line, each with what is done to all of them."""
     done = _ALL_DONE.search(raw)
     if done is None:
-        return _with_their_work(_PLAIN_LIST.split(raw))
+        return _with_their_work(_PLAIN_LIST.split(_MASHED_WITH.sub(", ", raw)))
     names = _with_their_work(_PLAIN_LIST.split(raw[: done.start()]))
     return [f"{name}, {done[1]}" for name in names]
+
+
+_MASHED_WITH = re.compile(
+    r", (?:mashed|mixed|kneaded|creamed|blended|worked|stirred|combined)(?: together)? with (?=\d)",
+    re.I,
+)
+"""“2 T butter, softened, mashed with 2 T flour” are two foods."""
 
 
 def _with_their_work(names: list[str]) -> list[str]:
