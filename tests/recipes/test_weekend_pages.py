@@ -328,3 +328,34 @@ def test_a_whiskey_glaze_is_a_part_and_made_whole() -> None:
     assert "Whiskey glaze" not in places
     assert {places[name] for name in ("molasses", "brown sugar", "whiskey")} == {"finish"}
     assert "stir in the rest" in told(done)
+
+
+def test_a_paste_that_is_ground_some_sentences_before() -> None:
+    """Its seeds were in the liquid, its garlic was fried."""
+    places = when(of("shoulder_with_a_ground_paste"))
+    assert {places[name] for name in ("fennel seeds", "black peppercorns", "garlic")} == {"season"}
+    assert places["fennel bulbs"] == "after"
+
+
+def test_foil_with_butter_and_honey() -> None:
+    places = when(of("ribs_foiled_with_honey"))
+    assert (places["butter"], places["honey"]) == ("finish", "finish")
+
+
+def test_no_meat_is_brushed_with_pastry() -> None:
+    """And the oven in which pies are baked is no finish of the meat."""
+    done = of("pie_filling_and_pastry")
+    assert when(done)["puff pastry + 1 egg to glaze"] == "beside"
+    assert done.finish.kind == "none"
+
+
+def test_what_is_added_beside_the_marinade_was_not_in_it() -> None:
+    done = of("adobo_and_its_marinade")
+    assert {line.when for line in done.lines if line.name == "cane vinegar"} == {"pot", "after"}
+
+
+def test_twelve_small_tacos_are_a_yield() -> None:
+    """They lay on the meat."""
+    recipe = of("twelve_small_tacos").understood.recipe
+    assert recipe.yields == "12 small tacos"
+    assert not any("small tacos" in line for line in recipe.ingredients)

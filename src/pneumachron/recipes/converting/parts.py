@@ -396,8 +396,9 @@ def _late_when(item: Ingredient, sentences: list[str]) -> When:
     clauses = (part for text in naming for part in _CLAUSES.split(text))
     own = " ".join(part for part in clauses if is_named(item, part.lower()))
     sticky = item.kind in _SWEET or item.food.words == "butter"
+    foiled = _IN_FOIL.search(steps) or _FOILED_WITH.search(steps)
     dredged = item.kind in {"starch", "flour"} and any(map(_DREDGED.search, naming))
-    if dredged or (sticky and _IN_FOIL.search(steps)):
+    if dredged or (sticky and foiled):
         return "finish"
     # "brush over the ribs, broil 5 min. Serve with rice": what is served is not brushed on
     if any(_WHIPPED.search(text) for text in naming) or _SERVED_WITH.match(own):
@@ -414,6 +415,7 @@ def _late_when(item: Ingredient, sentences: list[str]) -> When:
 
 _IN_FOIL = any_of(r"\b(?:sheets?|pieces?|lengths?) of foil\b", r"\bwrap", r"\bon (?:the )?foil\b")
 """“Lay out two sheets of foil. Top each with butter and brown sugar, then the ribs.”"""
+_FOILED_WITH = any_of(r"\bfoil (?:it |them |the ribs )?with\b")
 _DREDGED = any_of(
     r"\b(?:toss|coat|dust|roll|dredge|dip|turn)\w*\b[^.;]{0,40}\b(?:in|with)\b[^.;]*\bfry\b"
 )

@@ -360,11 +360,11 @@ _SERVED = any_of(
     "alongside",
 )  # fmt: skip
 _BUNS_AND = any_of(
-    r"\b(buns|rolls|bread|tortillas|noodles|rice)( and|,| \+| &) \w+$",
+    r"\bpastry\b|\b(buns|rolls|bread|tortillas|noodles|rice)( and|,| \+| &) \w+$",
     r"^[a-z' ]{2,25}, (?:[a-z' ]{2,25}, ){0,4}(?:and )?(?:\w+ )?"
     r"(?:buns|rolls|bread|tortillas|rice)$",
 )
-"""“Hoagie rolls and provolone”, “lime, crema, tortillas” are all for the table."""
+"""“Hoagie rolls and provolone”, “puff pastry + 1 egg”: nothing of it goes into the pot."""
 _MORE = any_of(r"(?:\bplus|\+|\band) (?:some )?(?:more|extra)\b")
 """“½ cup sauce, plus more to serve”: some of it is cooked."""
 _GLAZES = any_of(r"^to (glaze|brush|baste)\b", r"^for (the )?(glaze|glazing|brushing)\b")
@@ -382,7 +382,7 @@ def apply_rule(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     spray = is_of_a_spray(context.understood, item, context.sprayed)
     if spray or (sprayed and item.kind in SPRAYED_KINDS):
         return ConvertedLines((), "spritz_struck")
-    if _GLAZES.search(item.line.aside) and item.kind not in {"meat", "smoke_wood"}:
+    if _GLAZES.search(item.line.aside) and item.kind not in {"meat", "smoke_wood", "beside"}:
         return _kept("finish")(context, item)
     served = _SERVED.search(item.line.aside) and not _MORE.search(item.line.aside)
     with_buns = item.line.low is None and (

@@ -312,6 +312,13 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
     for text in sentences:
         if _CRUSHED_AND_RUBBED.search(text):  # "crush the seeds, salt and garlic, rub in all over"
             rows |= rows_named(understood, text)
+    for place, text in enumerate(sentences):
+        if _PASTE_ON.match(
+            text
+        ):  # "Toast the seeds; grind with the salt. … Rub the paste all over"
+            for before in sentences[max(0, place - MOST_BEFORE) : place]:
+                if _GROUND_UP.match(before) and not WITH_THE_MEAT.search(before):
+                    rows |= rows_named(understood, before)
     for place, (text, following) in enumerate(pairwise(sentences)):
         mashed = _MASHED.search(text) is not None and "," in text
         if not (MIXED.search(text) or mashed) or WITH_THE_MEAT.search(text):
@@ -323,6 +330,12 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
     return frozenset(rows)
 
 
+MOST_BEFORE = 5
+"""Sentences in which a paste is made, before it is rubbed on. Judgement."""
+_PASTE_ON = re.compile(r"\W*(?:rub|smear|massage|spread|work) (?:the|this) (?:\w+ )?paste\b", re.I)
+_GROUND_UP = re.compile(
+    r"\W*(?:then )?(?:toast|grind|mash|pound|crush|blend|blitz|chop|mix|stir|work)\b", re.I
+)
 _CRUSHED_AND_RUBBED = any_of(
     r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*[,;] ?(?:and |then )?"
     r"(?:rub|massage|smear|press)\b"

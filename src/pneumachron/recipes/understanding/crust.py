@@ -127,7 +127,10 @@ _MELTS_CHEESE = any_of(
 
 
 def _is_of_the_meat(sentence: str) -> bool:
-    return _MELTS_CHEESE.search(sentence) is None
+    return _MELTS_CHEESE.search(sentence) is None and _OF_A_PIE.search(sentence) is None
+
+
+_OF_A_PIE = any_of(r"\b(?:pies?|pastry|pasties|dumplings|cornbread|biscuits)\b")
 
 
 _HAS_AN_OVEN = any_of(
