@@ -359,3 +359,12 @@ def test_twelve_small_tacos_are_a_yield() -> None:
     recipe = of("twelve_small_tacos").understood.recipe
     assert recipe.yields == "12 small tacos"
     assert not any("small tacos" in line for line in recipe.ingredients)
+
+
+def test_less_of_half_a_teaspoon_reads_as_less() -> None:
+    """“½ tsp cayenne” was marked as changed, and read as before."""
+    cayenne = next(
+        line for line in of("oven_ribs_with_a_bbq_rub").lines if line.name == "cayenne"
+    )  # fmt: skip
+    assert cayenne.amount is not None
+    assert amount_text(*cayenne.amount, cayenne.unit) == "¼ tsp"

@@ -54,6 +54,8 @@ def number_text(value: float, unit: str) -> str:
     """A number to the precision a kitchen has for its unit."""
     if unit in _PARTS:
         parts = _PARTS[unit] if value >= _SMALL_SPOON or unit != "tsp" else 8
+        if unit == "tsp":  # three quarters of half a spoon are less than half a spoon
+            value -= 1e-6
         return mixed_fraction(
             max(value, 1 / parts), _finer(value, parts) if unit == "cup" else parts
         )
