@@ -3,6 +3,7 @@
 import pytest
 
 from pneumachron.recipes.converting.amounts import amount_text
+from pneumachron.recipes.understanding.crust import read_crust
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.method import read_method
@@ -72,6 +73,9 @@ def test_pickle_chips_are_for_the_table() -> None:
         ("Heat the oven to 95 °C and leave the covered roast in it for 8 hours.", 95),
         ("Turn the oven down to 90°C. Cover and cook for 9 hours.", 90),
         ("Set the smoker to 225°F. Smoke for 6 hours, to 195°F.", 107),
+        ("Smoke it fat side up at 250°F for 8 hours.", 121),
+        ("Brown it in oil and roast it at 300°F for 4 hours, covered.", 149),
+        ("Heat oil to 375°F and brown it. Cover and bake at 275°F for 4 hours.", 135),
     ],
 )
 def test_what_goes_to_a_heat(steps: str, temp_c: float) -> None:
@@ -347,6 +351,14 @@ def test_no_meat_is_brushed_with_pastry() -> None:
     done = of("pie_filling_and_pastry")
     assert when(done)["puff pastry + 1 egg to glaze"] == "beside"
     assert done.finish.kind == "none"
+
+
+def test_ribs_are_broiled_though_biscuits_are_served() -> None:
+    recipe = read(
+        "Ribs\n\nIngredients\n2 kg spare ribs\n250 ml sauce\n\nMethod\nCover and bake at 150°C"
+        " for 3 hours. Brush with the sauce, broil 5 minutes and serve with biscuits.\n"
+    )
+    assert read_crust(recipe, read_method(recipe)).kind == "broiler"
 
 
 def test_what_is_added_beside_the_marinade_was_not_in_it() -> None:

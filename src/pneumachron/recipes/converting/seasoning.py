@@ -313,9 +313,8 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
         if _CRUSHED_AND_RUBBED.search(text):  # "crush the seeds, salt and garlic, rub in all over"
             rows |= rows_named(understood, text)
     for place, text in enumerate(sentences):
-        if _PASTE_ON.match(
-            text
-        ):  # "Toast the seeds; grind with the salt. … Rub the paste all over"
+        if _PASTE_ON.match(text):
+            # "Toast the seeds; grind with the salt. … Rub the paste all over"
             for before in sentences[max(0, place - MOST_BEFORE) : place]:
                 if _GROUND_UP.match(before) and not WITH_THE_MEAT.search(before):
                     rows |= rows_named(understood, before)

@@ -130,7 +130,9 @@ def _is_of_the_meat(sentence: str) -> bool:
     return _MELTS_CHEESE.search(sentence) is None and _OF_A_PIE.search(sentence) is None
 
 
-_OF_A_PIE = any_of(r"\b(?:pies?|pastry|pasties|dumplings|cornbread|biscuits)\b")
+_OF_A_PIE = any_of(
+    r"\b(?:bake|roll|cover|brush)\w*\b[^.;]{0,30}\b(?:pies?|pastry|pasties|biscuits|cornbread)\b"
+)
 
 
 _HAS_AN_OVEN = any_of(

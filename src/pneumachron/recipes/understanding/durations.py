@@ -306,6 +306,7 @@ _FANNED = any_of(r"\bfan\b", r"\bconvection\b", r"\bUmluft\b")
 _SMOKES = any_of(r"\bsmok", r"\bpit\b")
 _SMOKERS = any_of(r"\bpellet\b", r"\boffset\b", r"\bkamado\b", r"\bdrum\b", r"\bsmoker\b")
 _HOURS_S = 3 * 3600.0
+"""So long no oven is hotter than 210 °C. Judgement."""
 
 
 def _bare_c(value: float, text: str) -> float | None:

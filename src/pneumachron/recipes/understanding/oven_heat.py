@@ -112,8 +112,8 @@ _UNTIL = re.compile(
     r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|\b(?:pull|take|comes?) (?:it |them )?off (?:at )?$"
     r"|\bprob(?:e|es|ing)\b|\bbutter\W+$|internal|\binside\b|\bcore\b(?! in an?\b)|about$"
 )
-_OF_FAT = re.compile(r"\b(?:oil|fat|lard|dripping|shortening|fryer)\b[^,;.]*$")
-"""“Heat oil to 375 °F in a skillet” on the way to an oven at 275 °F."""
+_OF_FAT = re.compile(r"\b(?:oil|fat|lard|dripping|shortening|fryer)(?: \w+)? (?:to|reaches)\s*$")
+"""“Heat oil to 375 °F” on the way to an oven at 275 °F; and not “fat side up at 250 °F”."""
 _WRAPPED_AT = re.compile(r"\bwrap(?:ped)?\b[^,;.]*\bat\s*$")
 """“Wrap at 165 °F”, and not “wrap in foil and bake at 300 °F”."""
 _AT_THAT_TIME = re.compile(r"[ °fF]{0,3}(?:at|by) \d{1,2}(?:[:.]\d\d)?\s?[ap]\.?m", re.I)
