@@ -7,7 +7,7 @@ import pytest
 
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.convert import Converted, convert
-from pneumachron.recipes.converting.naming import is_named
+from pneumachron.recipes.converting.naming import may_name
 from pneumachron.recipes.reading.film_times import without_stamps
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
@@ -289,7 +289,7 @@ def test_marinated_with_everything() -> None:
 )
 def test_which_food_a_step_names(line: str, text: str, *, named: bool) -> None:
     (item,) = read_ingredients((line,))
-    assert is_named(item, text) == named
+    assert may_name(item, text) == named
 
 
 def seasoned(done: Converted) -> set[str]:

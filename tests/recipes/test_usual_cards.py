@@ -5,7 +5,7 @@ from pathlib import Path
 import pytest
 
 from pneumachron.recipes.converting.convert import Converted, convert
-from pneumachron.recipes.converting.naming import is_named
+from pneumachron.recipes.converting.naming import may_name
 from pneumachron.recipes.reading.titles import title_of
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.main_heat import main_spans
@@ -140,9 +140,9 @@ def test_work_for_a_sauce(sentence: str, side: bool) -> None:
 
 def test_names_that_steps_use() -> None:
     paste, tomato, cheese = read_ingredients(("3 Tbsp korma paste", "2 Tbsp tomato paste", "feta"))
-    assert is_named(paste, "add the paste and fry")
-    assert not is_named(tomato, "fry the onion")
-    assert is_named(cheese, "crumble the cheese on top")
+    assert may_name(paste, "add the paste and fry")
+    assert not may_name(tomato, "fry the onion")
+    assert may_name(cheese, "crumble the cheese on top")
 
 
 @pytest.mark.parametrize(

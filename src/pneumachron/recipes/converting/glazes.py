@@ -85,14 +85,16 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
         )
         here = sentence.lower()
         elsewhere = " ".join((*sentences[:place], *sentences[place + 1 :])).lower()
-        rows = [item.index for item in understood.ingredients if is_named(item, here)]
+        rows = [item.index for item in understood.ingredients if is_named(understood, item, here)]
         thick = cooked and any(map(_SLURRY.search, sentences[place : place + 2]))
-        alone = [row for row in rows if not is_named(understood.ingredients[row], elsewhere)]
+        alone = [
+            row for row in rows if not is_named(understood, understood.ingredients[row], elsewhere)
+        ]
         # a glaze takes its name from one of its own: "the ketchup mix"
         own = {
             row
             for row in rows
-            if put_on and is_named(understood.ingredients[row], put_on[0].lower())
+            if put_on and is_named(understood, understood.ingredients[row], put_on[0].lower())
         }
         if thick and alone:
             own |= {

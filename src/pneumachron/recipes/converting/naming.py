@@ -3,6 +3,12 @@
 import re
 from collections.abc import Iterator, Sequence
 
+from pneumachron.recipes.converting.twins import (
+    GENERIC,
+    is_the_one,
+    telling_word,
+    telling_words,
+)
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Ingredient
 from pneumachron.recipes.understanding.patterns import any_of
@@ -14,7 +20,9 @@ def named_in(understood: Understood, pattern: re.Pattern[str]) -> frozenset[int]
     """Lines whose ingredient a step of some theme names, by its last word."""
     told = [text for step in understood.said for text in _about(understood, step, pattern)]
     text = EXCEPT.sub("", " ".join(told).lower())
-    return frozenset(item.index for item in understood.ingredients if is_named(item, text))
+    return frozenset(
+        item.index for item in understood.ingredients if is_named(understood, item, text)
+    )
 
 
 EXCEPT = re.compile(
@@ -58,37 +66,41 @@ def _about(understood: Understood, step: str, pattern: re.Pattern[str]) -> Itera
 def rows_named(understood: Understood, text: str) -> frozenset[int]:
     """Lines whose ingredient a text names."""
     low = text.lower()
-    return frozenset(item.index for item in understood.ingredients if is_named(item, low))
+    return frozenset(
+        item.index for item in understood.ingredients if is_named(understood, item, low)
+    )
 
 
-def is_named(item: Ingredient, text: str) -> bool:
-    """Whether a text in small letters names an ingredient, whole or by its telling word."""
+def is_named(understood: Understood, item: Ingredient, text: str) -> bool:
+    """Whether a text in small letters names this ingredient, and not another one of its kind.
+
+    “Brown sugar” is not the white sugar, “garlic powder” no garlic; “the oil” is not the sesame
+    oil, where that is called so elsewhere.
+    """
+    words = telling_words(item.line.name)
+    own = _in_own_words(words, text)
+    if own is not None or not words or _by_another_name(item, words, text):
+        return may_name(item, text)
+    return may_name(item, text) and is_the_one(understood, item, text)
+
+
+def may_name(item: Ingredient, text: str) -> bool:
+    """Whether a text in small letters could name an ingredient, whole or by its telling word."""
     name = item.line.name.lower()
-    words = [word for word in re.findall(r"[^\W\d_]{3,}", name) if not _BEHIND.match(word)]
+    words = telling_words(name)
     called, own = _by_another_name(item, words, text), _in_own_words(words, text)
     if called or own is not None or not words:
         return called or bool(own)
     last = words[-1]
-    # "the mustard" is mustard powder; but garlic is not garlic powder
-    if last in _GENERIC and len(words) > 1 and words[-2] in _ANYTHING:
+    if last in GENERIC and len(words) > 1 and words[-2] in _ANYTHING:
         return f"{words[-2]} {last}" in text  # a hot grill is no hot sauce
-    if last in _GENERIC and len(words) > 1 and words[-2] not in {"garlic", "onion"}:
-        last = words[-2]
-    if last == "paste" and not _PASTES.isdisjoint(words):
-        last = next(word for word in words if word in _PASTES)
-    if "dijon" in words:
-        last = "mustard"
-    if last.endswith("pulver") and last.removesuffix("pulver") not in _NO_POWDERS:
-        last = last.removesuffix("pulver")
-    if words[-1] == "pepper" and _PODS.isdisjoint(words):
+    if last == "pepper" and _PODS.isdisjoint(words):
         return name in text or _GROUND_PEPPER.search(text) is not None
     if last == "butter":  # and no “Butterschmalz”
         return name in text or re.search(r"\bbutter\b", text) is not None
-    if words[-1] in {"pepper", "peppers"} and not _PODS.isdisjoint(words):
+    if last in {"pepper", "peppers"}:
         return name in text or _BESIDE_ONIONS.search(text) is not None
-    if words[-1] == "sauce" and not _ANY_SAUCE.isdisjoint(words):
-        last = "sauce"
-    return name in text or bool(re.search(rf"\b{re.escape(last.rstrip('s'))}", text))
+    return name in text or bool(re.search(rf"\b{re.escape(telling_word(words))}", text))
 
 
 def _by_another_name(item: Ingredient, words: list[str], text: str) -> bool:
@@ -127,18 +139,14 @@ def is_some_sauce(item: Ingredient) -> bool:
 def names_any(understood: Understood, text: str) -> bool:
     """Whether a text names any ingredient but the meat."""
     low = text.lower()
-    return any(item.kind != "meat" and is_named(item, low) for item in understood.ingredients)
+    return any(
+        item.kind != "meat" and is_named(understood, item, low) for item in understood.ingredients
+    )
 
 
-_BEHIND = re.compile(
-    r"(?:edelsü(?:ß|ss)|rosenscharf|gemahlen|getrocknet|frisch|gehackt|gerebelt|geräuchert)\w*$"
-)
-"""What German says of a spice behind its name: “Paprika edelsüß”."""
 _ANYTHING = frozenset({"hot", "sweet", "brown", "thick", "dark", "light", "white", "red"})
 _BUNDLE = re.compile(r"\b(?:bouquet|sachet|bundle)\b")
 """“4 thyme, 2 bay (tied)” is the bouquet of the steps."""
-_NO_POWDERS = frozenset({"back", "knoblauch", "zwiebel"})
-"""“Knoblauch” in a step is the cloves; “Paprika” is the powder."""
 _GROUND_PEPPER = re.compile(r"\bpepper(?!s\b)\w*(?! (?:flakes|jack|sauce|jelly|paste|strips)\b)")
 """“Pepper flakes” are a chilli."""
 _BESIDE_ONIONS = re.compile(
@@ -147,18 +155,12 @@ _BESIDE_ONIONS = re.compile(
 )
 _PODS = frozenset({"bell", "sweet", "red", "green", "yellow", "orange", "pointed", "romano"})
 """“Red bell pepper” is not the pepper beside the salt."""
-_ANY_SAUCE = frozenset(
-    {"thin", "favorite", "favourite", "bottled", "jarred", "your", "homemade", "bought"}
-)
-"""“Thin sauce”, “your favorite sauce”: the steps call it the sauce."""
 _CHEESES = frozenset(
     {"cheddar", "queso fresco", "queso", "cotija", "feta", "mozzarella", "parmesan", "gouda",
      "monterey jack", "pepper jack", "provolone", "gruyere", "swiss cheese", "blue cheese", "jack"}
 )  # fmt: skip
 """What the steps call cheese."""
 _THE_PASTE = re.compile(r"\b(?:add|stir in|fry|in|with) (?:the )?paste\b")
-_PASTES = frozenset({"tamarind", "miso", "harissa", "achiote", "annatto", "chipotle", "anchovy"})
-"""“Add the tamarind”; but tomatoes are no tomato paste."""
 
 
 def _in_own_words(words: list[str], text: str) -> bool | None:
@@ -175,28 +177,6 @@ _OWN_WORDS = (
     (re.compile(r"^ground coriander$"), re.compile(r"\b(?:ground coriander|spices)\b")),
 )
 """“Spoon over the juices” is about no lime, and the leaves at the end are not the ground seed."""
-_GENERIC = frozenset(
-    {
-        "powder",
-        "sauce",
-        "flakes",
-        "seeds",
-        "seed",
-        "leaves",
-        "syrup",
-        "bulb",
-        "bulbs",
-        "stick",
-        "sticks",
-        "pod",
-        "pods",
-        "quill",
-        "quills",
-        "stalk",
-        "stalks",
-    }
-)
-"""Words that come after what a thing is."""
 
 
 def around_the_heat(steps: tuple[str, ...], last: int) -> tuple[list[str], list[str]]:

@@ -75,7 +75,7 @@ def _is_brushed(understood: Understood, item: Ingredient) -> bool:
     """“Brush with BBQ sauce and broil”: what stands “To finish” is not served beside then."""
     sweet = item.kind in _SWEET or is_some_sauce(item)
     return sweet and any(
-        BRUSHED.search(text) and is_named(item, text.lower())
+        BRUSHED.search(text) and is_named(understood, item, text.lower())
         for step in understood.said for text in sentences_in(step)
     )  # fmt: skip
 
@@ -214,7 +214,7 @@ def _parts_of_sections(understood: Understood) -> Iterator[Part]:
         others = " ".join((*steps[: section.first], *steps[end:])).lower()
         lines = tuple(
             item.index for item in understood.ingredients
-            if is_named(item, here) and not is_named(item, others)
+            if is_named(understood, item, here) and not is_named(understood, item, others)
         )  # fmt: skip
         yield Part.of(section.name, lines)
 
@@ -284,16 +284,17 @@ def named_late(understood: Understood) -> dict[int, When]:
         brushed = item.kind in _SWEET or is_some_sauce(item) or item.food.words == "butter"
         before, after = longest if brushed else whole
         low, late = EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
-        if _is_another_salt(understood, item, late) or _cooks_on(item, after):
+        if _cooks_on(understood, item, after):
             continue
         if item.kind == "salt" and (item.volume_m3 or 0.0) > MOST_SALT_M3:
             continue
         told = parted if item.line.amount is None else (item,)
-        early = any(is_named(each, low) and not _is_own_salt(each, low, late) for each in told)
-        early = early and not _has_a_twin(understood, item, low, late)
-        named = next((each for each in told if is_named(each, late)), None)
+        early = any(is_named(understood, each, low) for each in told)
+        named = next((each for each in told if is_named(understood, each, late)), None)
         if item.kind not in _NEVER_LATE and named and not early:
-            found[item.index] = "beside" if item.index in salad else _late_when(named, after)
+            found[item.index] = (
+                "beside" if item.index in salad else _late_when(understood, named, after)
+            )
     return found
 
 
@@ -322,7 +323,9 @@ def _is_among_toppings(understood: Understood, item: Ingredient) -> bool:
         each for each in understood.ingredients
         if abs(each.index - item.index) == 1 and each.line.amount is None and each.kind == "beside"
     ]  # fmt: skip
-    return bool(beside) and not is_named(item, " ".join(understood.recipe.steps).lower())
+    return bool(beside) and not is_named(
+        understood, item, " ".join(understood.recipe.steps).lower()
+    )
 
 
 _TOPS: frozenset[Kind] = frozenset({"dairy", "tender_veg", "fresh_herb", "thick", "chilli"})
@@ -330,39 +333,17 @@ _WHOLE_HEAT_S = 900.0
 """What a root is given, and no warming through. Judgement."""
 
 
-def _cooks_on(item: Ingredient, sentences: list[str]) -> bool:
+def _cooks_on(understood: Understood, item: Ingredient, sentences: list[str]) -> bool:
     """“Add the potatoes. Cook for a further 40 min”: a root that is cooked, and not stirred in."""
     if item.kind != "root":
         return False
     told = [part for text in sentences for part in sentences_in(text)]
-    at = next((place for place, text in enumerate(told) if is_named(item, text.lower())), None)
+    at = next(
+        (place for place, text in enumerate(told) if is_named(understood, item, text.lower())), None
+    )
     return at is not None and any(
         span.high_s >= _WHOLE_HEAT_S for text in told[at : at + 2] for span in durations_in(text)
     )
-
-
-def _has_a_twin(understood: Understood, item: Ingredient, low: str, late: str) -> bool:
-    """“Pearl onions”, named in full at the end, are not the onion of the braise."""
-    name = item.line.name.lower()
-    last = name.split()[-1].rstrip("s") if " " in name else ""
-    others = (each.line.name.lower() for each in understood.ingredients if each is not item)
-    twin = bool(last) and any(other.split()[-1:] in ([last], [f"{last}s"]) for other in others)
-    return twin and name in late and name not in low
-
-
-def _is_another_salt(understood: Understood, item: Ingredient, late: str) -> bool:
-    """“Flaky salt” at the end is not the coarse salt of the rub."""
-    others = (each.line.name.lower() for each in understood.ingredients if each is not item)
-    return (
-        item.kind == "salt" and item.line.name.lower() not in late
-        and any(name.endswith(" salt") and name in late for name in others)
-    )  # fmt: skip
-
-
-def _is_own_salt(item: Ingredient, low: str, late: str) -> bool:
-    """“Flaky salt” is named in full at the end, and only “salt” before."""
-    name = item.line.name.lower()
-    return item.kind == "salt" and " " in name and name in late and name not in low
 
 
 def _salad(understood: Understood, late: list[str]) -> frozenset[int]:
@@ -389,12 +370,12 @@ _RAW: frozenset[Kind] = frozenset({"root", "tender_veg", "fresh_herb", "unknown"
 _SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
 
 
-def _late_when(item: Ingredient, sentences: list[str]) -> When:
-    steps = " ".join(text for text in sentences if is_named(item, text.lower()))
+def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -> When:
+    steps = " ".join(text for text in sentences if is_named(understood, item, text.lower()))
     told = (part for text in sentences for part in sentences_in(text))
-    naming = [text for text in told if is_named(item, text.lower())]
+    naming = [text for text in told if is_named(understood, item, text.lower())]
     clauses = (part for text in naming for part in _CLAUSES.split(text))
-    own = " ".join(part for part in clauses if is_named(item, part.lower()))
+    own = " ".join(part for part in clauses if is_named(understood, item, part.lower()))
     sticky = item.kind in _SWEET or item.food.words == "butter"
     foiled = _IN_FOIL.search(steps) or _FOILED_WITH.search(steps)
     dredged = item.kind in {"starch", "flour"} and any(map(_DREDGED.search, naming))

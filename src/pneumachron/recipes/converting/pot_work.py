@@ -66,11 +66,12 @@ def _fried_with_onions(understood: Understood) -> frozenset[int]:
         text.lower() for step in early for text in sentences_in(step)
         if _ONIONS.search(text) and (_SOFTENED.search(text) or _FRIED.search(text))
     ]  # fmt: skip
+    behind = " ".join(late).lower()
     return frozenset(
         item.index for item in understood.ingredients
         if (item.kind in _VEGETABLES or _APPLE.search(item.line.name)) and (
-            any(is_named(item, text) for text in told)
-            or (any(map(_ALL_OF_THEM.search, told)) and not is_named(item, " ".join(late).lower()))
+            any(is_named(understood, item, text) for text in told)
+            or (any(map(_ALL_OF_THEM.search, told)) and not is_named(understood, item, behind))
         )
     )  # fmt: skip
 
@@ -125,7 +126,8 @@ def poured_in(understood: Understood) -> frozenset[int]:
     return frozenset(
         item.index
         for item in sweet
-        if any(is_named(item, text) for text in texts) or (all_in and not is_named(item, whole))
+        if any(is_named(understood, item, text) for text in texts)
+        or (all_in and not is_named(understood, item, whole))
     )
 
 
@@ -178,7 +180,9 @@ def slurry_water(understood: Understood) -> frozenset[int]:
         beside = kinds.keys() & {item.index - 1, item.index + 1}
         starches = [items[row] for row in beside if kinds[row] in {"starch", "flour"}]
         if item.food.words == "water" and any(
-            is_named(starch, text) and "water" in text for starch in starches for text in sentences
+            is_named(understood, starch, text) and "water" in text
+            for starch in starches
+            for text in sentences
         ):
             found.add(item.index)
     named = [text for text in sentences if _WATER.search(text)]

@@ -141,7 +141,8 @@ def binders_in_the_pot(understood: Understood) -> frozenset[int]:
     return frozenset(
         item.index for item in understood.ingredients
         if any(food.kind == "binder" for food in foods_in(item)) and (item.index in own or any(
-            is_named(item, text.lower()) and _STIRRED_IN.search(text) and not SEASONED.search(text)
+            is_named(understood, item, text.lower())
+            and _STIRRED_IN.search(text) and not SEASONED.search(text)
             for text in sentences
         ))
     )  # fmt: skip
@@ -255,7 +256,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     # "season the meat", and the mustard is whisked into the sauce by another step
     elsewhere = {
         item.index for item in understood.ingredients
-        if item.kind in {"binder", "sugar"} and is_named(item, others)
+        if item.kind in {"binder", "sugar"} and is_named(understood, item, others)
     }  # fmt: skip
     return frozenset(
         item.index
