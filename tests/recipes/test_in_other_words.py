@@ -6,7 +6,7 @@ All texts are invented; what a cook reads in them is common practice.
 import pytest
 
 from pneumachron.recipes.converting.convert import convert
-from pneumachron.recipes.converting.seasoning import bought_cured
+from pneumachron.recipes.converting.cures import bought_cured
 from pneumachron.recipes.converting.themes import theme_of
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.reading import read_recipe

@@ -77,16 +77,25 @@ def is_named(understood: Understood, item: Ingredient, text: str) -> bool:
     “Brown sugar” is not the white sugar, “garlic powder” no garlic; “the oil” is not the sesame
     oil, where that is called so elsewhere.
     """
+    if not may_name(item, text):
+        return False
     words = telling_words(item.line.name)
-    own = _in_own_words(words, text)
-    if own is not None or not words or _by_another_name(item, words, text):
-        return may_name(item, text)
-    return may_name(item, text) and is_the_one(understood, item, text)
+    if words[-1:] == ["juice"] and _ALL_JUICES.search(text) is None and words[-2:-1]:
+        squeezed = _OWN_WORDS[0][1].search(text) is not None
+        return squeezed or is_the_one(understood, item, text, words[-2])
+    if _in_own_words(words, text) is not None or _by_another_name(item, words, text):
+        return True
+    return is_the_one(understood, item, text)
 
 
 def may_name(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters could name an ingredient, whole or by its telling word."""
     name = item.line.name.lower()
+    return any(_may_call(item, each, text) for each in {name, *name.split(" or ")})
+
+
+def _may_call(item: Ingredient, name: str, text: str) -> bool:
+    """As `may_name`, for one of “lard or vegetable oil”."""
     words = telling_words(name)
     called, own = _by_another_name(item, words, text), _in_own_words(words, text)
     if called or own is not None or not words:
@@ -168,8 +177,11 @@ def _in_own_words(words: list[str], text: str) -> bool | None:
     own = next((told for of, told in _OWN_WORDS if of.search(" ".join(words))), None)
     if own is None:
         return None
-    fruit = words[-1] == "juice" and words[-2] in text
+    fruit = words[-1] == "juice" and (words[-2] in text or _ALL_JUICES.search(text) is not None)
     return fruit or own.search(text) is not None
+
+
+_ALL_JUICES = re.compile(r"\b(?:both|all(?: the)?|citrus|fruit|the two) juices\b")
 
 
 _OWN_WORDS = (

@@ -66,6 +66,10 @@ def _fried_with_onions(understood: Understood) -> frozenset[int]:
         text.lower() for step in early for text in sentences_in(step)
         if _ONIONS.search(text) and (_SOFTENED.search(text) or _FRIED.search(text))
     ]  # fmt: skip
+    told += [
+        text.lower() for step in early for text in sentences_in(step)
+        if _KRAUT.search(text) and _APPLE.search(text)
+    ]  # fmt: skip
     behind = " ".join(late).lower()
     return frozenset(
         item.index for item in understood.ingredients
@@ -80,6 +84,8 @@ _ONIONS = any_of(
     r"\b(onions?|shallots?|leeks?|zwiebeln?|schalotten?|lauch)\b",
     r"\b(gem(ü|ue)se|vegetables|veg)\b",
 )
+_KRAUT = any_of(r"(?:sauer)?kraut\b", r"\bcabbage\b", r"kohl\b")
+"""“Mix the kraut, apple and onion”: the apple melts under the meat."""
 _APPLE = any_of(r"\b(apples?|pears?|apfel|(ä|ae)pfel|birnen?)\b(?! (juice|cider|saft))")
 _ALL_OF_THEM = any_of(r"\b(gem(ü|ue)se|vegetables|veg)\b")
 _VEGETABLES: frozenset[Kind] = frozenset({"root", "tender_veg", "aromatic"})

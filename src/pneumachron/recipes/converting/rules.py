@@ -18,8 +18,9 @@ from pneumachron.recipes.converting.context import (
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.naming import is_some_sauce
-from pneumachron.recipes.converting.seasoning import LEAVES, SPRAYED_KINDS, is_of_a_spray
+from pneumachron.recipes.converting.rubs import LEAVES
 from pneumachron.recipes.converting.sides import takes_long
+from pneumachron.recipes.converting.sprays import SPRAYED_KINDS, is_of_a_spray
 from pneumachron.recipes.model import PartRole
 from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, foods
 from pneumachron.recipes.understanding.meat import no_unit

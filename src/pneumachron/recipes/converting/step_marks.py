@@ -7,6 +7,7 @@ from dataclasses import replace
 from pneumachron.core.message import Message
 from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.cross_check import own_minutes_params
+from pneumachron.recipes.converting.cures import CURED, is_cured
 from pneumachron.recipes.converting.glazes import cooks_a_glaze
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
@@ -15,7 +16,6 @@ from pneumachron.recipes.converting.naming import names_any, rows_named
 from pneumachron.recipes.converting.parts import makes_a_side
 from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.converting.rule_table import rules
-from pneumachron.recipes.converting.seasoning import CURED, is_cured
 from pneumachron.recipes.converting.themes import (
     Theme,
     grinds,

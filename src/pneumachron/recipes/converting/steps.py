@@ -397,7 +397,8 @@ def _finish(work: Work) -> OutStep | None:
     if "burnt_ends" in work.understood.crust.characters:
         said.insert(0, _say("burnt_ends"))
     if glaze:
-        said.append(_say("glaze", names=glaze))
+        sugar = all(line.food.kind == "sugar" for line in late if line.name in glaze.split("\n"))
+        said.append(_say("strew_sugar" if sugar else "glaze", names=glaze))
     first = (("season_late", dry), ("dredge", dredge))
     said[:0] = [_say(code, names=names) for code, names in first if names]
     return OutStep("finish", tuple(said), _minutes(work.finish.total_s))

@@ -2,7 +2,7 @@
 
 import re
 from collections.abc import Iterable, Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
 from pneumachron.recipes.understanding.ingredients import Ingredient
@@ -26,6 +26,11 @@ _ANY_SAUCE = frozenset(
     {"thin", "favorite", "favourite", "bottled", "jarred", "your", "homemade", "bought"}
 )
 """“Thin sauce”, “your favorite sauce”: the steps call it the sauce."""
+_GERMAN = re.compile(
+    r"\w{3}(sellerie|brühe|fond|wein|essig|zwiebeln?|senf|sahne|kohl|kraut|honig|zucker|tomaten"
+    r"|kartoffeln|schmalz|möhren|pilze|so(?:ß|ss)e|bier)$"
+)
+"""German puts into one word what English says in two: “Knollensellerie” is “der Sellerie”."""
 _PASTES = frozenset({"tamarind", "miso", "harissa", "achiote", "annatto", "chipotle", "anchovy"})
 """“Add the tamarind”; but tomatoes are no tomato paste."""
 GENERIC = frozenset(
@@ -46,6 +51,8 @@ def telling_word(words: Sequence[str]) -> str:
         last = "mustard"
     if last.endswith("pulver") and last.removesuffix("pulver") not in _NO_POWDERS:
         last = last.removesuffix("pulver")
+    if compound := _GERMAN.search(last):
+        last = compound[1]
     if words[-1] == "sauce" and not _ANY_SAUCE.isdisjoint(words):
         last = "sauce"
     return last.rstrip("s")
@@ -103,11 +110,17 @@ class _Company:
         return self.twins | {self.own}
 
 
-def is_the_one(understood: Understood, item: Ingredient, text: str) -> bool:
-    """Whether a text that may name an ingredient means it, and no other of the recipe."""
+def is_the_one(
+    understood: Understood, item: Ingredient, text: str, called: str | None = None
+) -> bool:
+    """Whether a text that may name an ingredient means it, and no other of the recipe.
+
+    `called` is the word by which it is called, where that is not its telling one.
+    """
     own = _name_of(item.line.name)
     if own is None:
         return True
+    own = own if called is None else replace(own, head=called.rstrip("s"))
     others = {
         each.index: name for each in understood.ingredients
         if each.index != item.index and each.kind != "meat"

@@ -304,13 +304,17 @@ def _opens_bare(names: list[str], lines: list[Line]) -> bool:
 
 _BARE_LIST = re.compile(r"\s*,\s+(?:(?:and|und)\s+)?|\s+(?:&|and|und)\s+", re.I)
 _BARE_WORDS = 2
+_OPTIONAL = re.compile(
+    r"[ ,(]*\b(?:optional|if (?:you )?(?:want|like|wanted|desired|using))\)?$", re.I
+)
+"""“Carrots, potatoes if you want” are two foods."""
 _WORDS_ALONE = re.compile(r"(?:[^\W\d]|[ '’-]){8,}")
 
 
 def _bare_foods(line: Line) -> list[str]:
     """The foods of “onions, carrots and celery”: a list of nothing else, without amounts."""
     bare = line.raw.strip(" .")
-    names = _BARE_LIST.split(bare)
+    names = [_OPTIONAL.sub("", name) for name in _BARE_LIST.split(bare)]
     if _WORDS_ALONE.fullmatch(bare):
         told = [food.words for food in foods_named(bare)]
         if len(told) > 2 and " ".join(told) == bare.lower():  # “salt pepper smoked paprika”

@@ -1,0 +1,56 @@
+"""Meat that is cured or brined, and the lines of its cure."""
+
+from pneumachron.recipes.converting.naming import rows_named
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+CURED = any_of(
+    r"\bcur(e|es|ed|ing)\b", r"\bbrin(e|es|ed|ing)\b", r"\brins(e|es|ed|ing)\b",
+    r"\bsoak\b.{0,24}\bwater\b", r"\binject\w*", r"\bsalt ?pet(?:re|er)\b",
+    r"\bin (?:the )?salt\b[^.;]{0,40}\bdays?\b",
+)  # fmt: skip
+_CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",
+                r"\bcure (the|it|them)\b", r"\b(brine|cure) for\b",
+                r"\b(cover|submerge)\w* .{0,60}\bbrine\b", r"\bleave to cure\b")  # fmt: skip
+_CURED_MEAT = any_of(r"\bcorned\b", r"\bcured\b", r"\bsalt beef\b", r"\bpickled\b", r"\bbrined\b",
+                      r"\bgep(ö|oe)kelt", r"\bkas+eler\b")  # fmt: skip
+
+
+def is_cured(understood: Understood) -> bool:
+    """Whether the meat is cured: as it was bought, or by what the recipe buys or does."""
+    return _cures_it(understood) or bought_cured(understood)
+
+
+def bought_cured(understood: Understood) -> bool:
+    """Whether the meat came cured from the shop: corned beef."""
+    row = understood.meat_index
+    return row is not None and bool(_CURED_MEAT.search(understood.ingredients[row].line.raw))
+
+
+def _cures_it(understood: Understood) -> bool:
+    buys = any(item.kind == "cure" for item in understood.ingredients)
+    return (
+        buys
+        or bool(_in_brine(understood))
+        or any(_CURES.search(step) for step in understood.recipe.steps)
+    )
+
+
+def cured_lines(understood: Understood) -> frozenset[int]:
+    """Lines that belong to the cure or brine: they are no seasoning and go into no cooker."""
+    if not _cures_it(understood):
+        return frozenset()
+    meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
+    own = {item.index for item in understood.ingredients if item.kind == "cure"}
+    told = " ".join(
+        text for step in understood.said for text in sentences_in(step) if CURED.search(text)
+    )
+    return (rows_named(understood, told) | own | _in_brine(understood)) - meat
+
+
+def _in_brine(understood: Understood) -> frozenset[int]:
+    """Lines under a heading of a brine or cure."""
+    return frozenset(
+        row for part in understood.recipe.parts if part.role == "brine" for row in part.lines
+    )

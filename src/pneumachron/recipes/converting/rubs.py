@@ -1,0 +1,186 @@
+"""What is rubbed onto the raw meat."""
+
+import re
+from collections.abc import Sequence
+from itertools import pairwise
+
+from pneumachron.recipes.converting.naming import before_the_heat, is_named, named_in, rows_named
+from pneumachron.recipes.converting.pot_work import WET
+from pneumachron.recipes.converting.seasoning import SEASONED, binders_in_the_pot
+from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
+from pneumachron.recipes.understanding.ingredients import Kind
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+_RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
+LEAVES: frozenset[Kind] = frozenset({"fresh_herb", "woody_herb", "aromatic"})
+"""“Coriander” in a rub is no bunch of leaves, nor “garlic” cloves to fry."""
+_PEPPER = any_of(r"\bpepper(?:corns?)?$", r"pfeffer$")
+_RUBBED = any_of(r"\brub\b", r"\bmassage\b", r"\beinreiben\b", r"\bseasonings\b")
+_SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
+_RUB_THE_MEAT = any_of(
+    r"\b(rub|season) (up )?(the |both |each |your )?"
+    r"(ribs?|racks?|slabs?|meat|pork|beef|brisket|shoulder|butt|wings?|roast|joint|steaks|pieces"
+    r"|cubes|chunks|em|them|it)\b",
+    r"\b(?:coat|cover)\w* (?:\w+ )?with [^.;]{0,40}\brub\b",
+    r"\brub (?:goes )?on\b(?! (?:the )?(?:hands|board))",
+    r"(^|[.;:] )(season|rub)(,| and (put|lay|brown|sear|place)|[.;])",
+    r"\btrim,? (and|&) season\b|\bseason (and|&) (put|lay|brown|sear|place)\b",
+    r"\b(rub|season) (generously|heav(?:il)?y|hard|well|liberally|all over)\b",
+)
+
+
+_PASTE = any_of(r"\bpaste\b", r"\brempah\b")
+_PASTE_RUBBED = any_of(r"\b(?:rub|massage|smear|spread|coat)\b[^.;]*\b(?:paste|rempah)\b")
+"""“Rub half of the paste over the ribs”: what stands under “For the paste” goes on the meat."""
+_LEFT_WHOLE = any_of(r"\b(left|keep|kept|leave) whole\b", r"\(whole!?\)")
+"""A whole chilli swims in the pot, and is no rub."""
+_BINDS = re.compile(
+    r"^\W*(?:binder|slather)\s*:|\b(?:as|for) (?:an? |the )?(?:binder|slather|glue)\b", re.I
+)
+"""“Binder: mustard”, “hot sauce, as a binder”: what the rub holds on by."""
+
+
+def rubbed_lines(understood: Understood) -> frozenset[int]:
+    """Lines that go onto the meat dry.
+
+    Those that a step names which seasons, or all spices when it says “the spices”.
+    """
+    named = named_in(understood, SEASONED)
+    text = " ".join(understood.said).lower()
+    spices = {
+        item.index for item in understood.ingredients
+        if item.kind in _SPICE_KINDS and not _LEFT_WHOLE.search(item.line.raw)
+    }  # fmt: skip
+    said = (
+        r"\b(?:rub|season|sprinkle|dust|mix|combine|coat|massage|pat)\b[^.;]*\b(?:dry )?spices\b"
+        r"|\bspices\b[^.;]*\b(?:on|over|into) (?:the |both )?"
+        r"(?:meat|ribs|pork|beef|brisket|sides)\b"
+        r"|\brub over\b|\bdry rub\b|(?<!add the )(?<!add the ★ )(?<!off the )\bseasonings\b"
+        r"|\bdry (ingredients|stuff|things|mix)\b|\bgewürze\b[^.;]*\b(?:einreiben|einmassieren)\b"
+    )
+    # “rub the ribs”, and no word of what with: with the spices there are
+    early = before_the_heat(understood)
+    rubs = any(_RUB_THE_MEAT.search(step) for step in early)  # "season", at the end, is to taste
+    # what is only smoked or grilled has no liquid for its spices
+    dry = understood.cooking.method in {"smoker", "grill"}
+    plain = (rubs or dry) and not spices & named
+    if plain and understood.cooking.method in WET and not any(map(_RUBBED.search, early)):
+        # “season the ribs” of a braise is with salt and pepper; its spices go into the pot
+        tasted = {row for row in spices if _PEPPER.search(understood.ingredients[row].line.name)}
+        plain, named = not tasted, named | tasted
+    wet = binders_in_the_pot(understood)
+    paste = any(_PASTE_RUBBED.search(text) for step in early for text in sentences_in(step))
+    rub = {
+        row for part in understood.recipe.parts for row in part.lines
+        if part.role == "rub" or (paste and _PASTE.search(part.name))
+    }  # fmt: skip
+    other_parts = {
+        row for part in understood.recipe.parts if part.role in {"sauce", "glaze", "beside"}
+        for row in part.lines
+    }  # fmt: skip
+    rub |= _mixed_to_rub(understood, early)
+    stirred = _stirred_spices(understood, early)
+    named |= rub | {item.index for item in understood.ingredients if _BINDS.search(item.line.raw)}
+    all_spices = plain or bool(re.search(said, text))
+    others = " ".join(
+        text for step in understood.said for text in sentences_in(step)
+        if not (SEASONED.search(text) or _OF_A_PART.search(text))
+    ).lower()  # fmt: skip
+    # "season the meat", and the mustard is whisked into the sauce by another step
+    elsewhere = {
+        item.index for item in understood.ingredients
+        if item.kind in {"binder", "sugar"} and is_named(understood, item, others)
+    }  # fmt: skip
+    return frozenset(
+        item.index
+        for item in understood.ingredients
+        if not _LEFT_WHOLE.search(item.line.raw)
+        and (
+            item.kind in _RUB_KINDS
+            or _BINDS.search(item.line.raw)
+            or (item.index in rub and item.kind in LEAVES)
+        )
+        and item.index not in wet | stirred
+        and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
+    )
+
+
+_OF_A_PART = any_of(r"\b(?:sauce|glaze|marinade|dressing|slaw) ingredients\b")
+"""“Shake the sauce ingredients until the sugar dissolves” is not about the rub's sugar."""
+
+
+def _stirred_spices(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+    """Spices that the steps cook with the onions: “season the pork” does not mean them."""
+    stirred = " ".join(
+        text for step in early for text in sentences_in(step)
+        if _COOKED_IN.search(text) and not (SEASONED.search(text) or MIXED.search(text))
+    )  # fmt: skip
+    named = rows_named(understood, stirred)
+    melted = rows_named(understood, " ".join(
+        text for step in understood.said for text in sentences_in(step) if _MELTED.search(text)
+    ))  # fmt: skip
+    return frozenset(
+        item.index for item in understood.ingredients
+        if (item.index in named and item.kind in _SPICE_KINDS)
+        or (item.index in melted and item.kind == "sugar")
+    )  # fmt: skip
+
+
+_MELTED = any_of(
+    r"\bmelt (?:the |your )?(?:\w+ )?sugar\b",
+    r"\bsugar\b[^.;]{0,30}\b(?:caramel|amber)",
+    r"\bzucker\b[^.;]{0,20}\bkaramellisieren\b",
+    r"\bcarameli[sz]e the (?:\w+ )?sugar\b",
+)
+"""A caramel, and nothing that is rubbed on."""
+_COOKED_IN = any_of(
+    r"\b(?:cook|fry|saut[eé]|soften|sweat|sizzle)\b",
+    r"\b(?:stir in|add)\b[^.;]*\b(?:garlic|onions?|ginger|tomato(?:es)?|paste|pur[eé]e)\b",
+)
+
+
+def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+    """“Mix the garlic, the fennel seeds and the oil. Rub over the flesh.”"""
+    sentences = [text for step in early for text in sentences_in(step)]
+    rows: set[int] = set()
+    for text in sentences:
+        if _CRUSHED_AND_RUBBED.search(text):  # "crush the seeds, salt and garlic, rub in all over"
+            rows |= rows_named(understood, text)
+    for place, text in enumerate(sentences):
+        if _PASTE_ON.match(text):
+            # "Toast the seeds; grind with the salt. … Rub the paste all over"
+            for before in sentences[max(0, place - MOST_BEFORE) : place]:
+                if _GROUND_UP.match(before) and not WITH_THE_MEAT.search(before):
+                    rows |= rows_named(understood, before)
+    for place, (text, following) in enumerate(pairwise(sentences)):
+        mashed = _MASHED.search(text) is not None and "," in text
+        if not (MIXED.search(text) or mashed) or WITH_THE_MEAT.search(text):
+            continue
+        if _THEN_RUBBED.match(following):
+            # "Chop the garlic with the salt. Mix with the oil. Rub in."
+            more = sentences[place - 1] if place and _MIXED_WITH.match(text) else ""
+            rows |= rows_named(understood, f"{more} {text}")
+    return frozenset(rows)
+
+
+MOST_BEFORE = 5
+"""Sentences in which a paste is made, before it is rubbed on. Judgement."""
+_PASTE_ON = re.compile(r"\W*(?:rub|smear|massage|spread|work) (?:the|this) (?:\w+ )?paste\b", re.I)
+_GROUND_UP = re.compile(
+    r"\W*(?:then )?(?:toast|grind|mash|pound|crush|blend|blitz|chop|mix|stir|work)\b", re.I
+)
+_CRUSHED_AND_RUBBED = any_of(
+    r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*[,;] ?(?:and |then )?"
+    r"(?:rub|massage|smear|press)\b"
+)
+_MIXED_WITH = any_of(r"^\W*(?:then )?(?:mix|stir|blend|combine|work)(?: in)? ?(?:with\b|w/)?")
+
+
+_MASHED = any_of(r"^\W*(?:mash|crush|pound|bash) ")
+_THEN_RUBBED = any_of(
+    r"^[^.;]{0,60}\b(?:push|work|stuff|rub) in the (?:adobo|paste|mixture|mix|marinade)\b",
+    r"^\W*(?:then )?(?:turn [^.;]{0,20} over,? and )?(?:rub|massage|smear|pat|press"
+    r"|spread(?! (?:it |them |out )?(?:on|over) (?:an?|the) (?:\w+ )?(?:plate|tray|sheet|pan)))\b",
+)

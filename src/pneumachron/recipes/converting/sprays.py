@@ -1,0 +1,54 @@
+"""What is sprayed or mopped on while meat smokes."""
+
+import re
+
+from pneumachron.recipes.converting.naming import named_in, rows_named
+from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+SPRAYED = any_of(r"\bsprit?z", r"\bbespr(ü|ue)h\w*", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b",
+                 r"\b(?:to|for(?: the)?) spray(?:ing)?\b", r"\bspray (?:hourly|every|once)\b",
+                 r"\bwater pan\b")  # fmt: skip
+
+
+def sprayed_lines(understood: Understood) -> frozenset[int]:
+    """Lines that are sprayed on while it smokes: named by such a step, or by their own words."""
+    own = {item.index for item in understood.ingredients if SPRAYED.search(item.line.raw)}
+    told = {
+        row for part in understood.recipe.parts if SPRAYED.search(part.name) for row in part.lines
+    }
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    poured = " ".join(
+        text for text in sentences if _UNDER_A_LID.search(text) and not SPRAYED.search(text)
+    )
+    if any(_MOP_POURED.search(text) for text in sentences):
+        told = set()  # the meat is braised in it
+    # "spritz with the stock hourly", and then braise it in the stock
+    return (named_in(understood, SPRAYED) - rows_named(understood, poured)) | own | told
+
+
+_SPRITZ = re.compile(r"\W*(?:sprit?z|mop)\b[^:]{0,12}:", re.I)
+"""“Spritz: ½ cup broth, 1 Tbsp hot sauce”: all of it is sprayed on."""
+SPRAYED_KINDS: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}
+
+
+def is_of_a_spray(understood: Understood, item: Ingredient, sprayed: frozenset[int]) -> bool:
+    """Whether a line stands under “Mop” or “Spritz”: the salt in it is none for the meat."""
+    recipe = understood.recipe
+    under = any(item.index in part.lines and SPRAYED.search(part.name) for part in recipe.parts)
+    # a sweet mop is brushed on at the end as well
+    thin = item.kind in SPRAYED_KINDS | _IN_A_SPRAY and item.index in sprayed
+    return (under and thin) or _SPRITZ.match(recipe.ingredients[item.index]) is not None
+
+
+_IN_A_SPRAY: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb"})
+
+
+_MOP_POURED = any_of(r"\bmop\b[^.;]{0,20}\bpour\b", r"\bpour\b[^.;]{0,30}\bmop\b")
+
+
+_UNDER_A_LID = any_of(
+    r"\b(pan|pot|tray|tin|casserole|dutch oven)\b[^.;]*\b(with|and)\b", r"\bbrais(e|ing)\b"
+)
