@@ -58,3 +58,44 @@ def test_german_steps_shorten_a_compound(name: str) -> None:
 
 def test_sugar_is_strewn_on_and_not_brushed() -> None:
     assert "Strew turbinado sugar over it" in told(of("smoked_backs_with_a_mop"))
+
+
+def test_hours_until_it_is_probe_tender() -> None:
+    """From 10 pm to noon: two hours in a cooler were taken for the smoke."""
+    cooking = of("butt_by_the_clock_of_a_forum").understood.cooking
+    assert cooking.low_s == pytest.approx(14 * 3600)
+
+
+def test_a_heading_of_sandwiches_is_nothing_to_serve() -> None:
+    """“Serve with SANDWICHES”; and how they are pressed was lost."""
+    done = of("mojo_sandwiches")
+    assert "SANDWICHES" not in told(done)
+    assert "press on a griddle" in told(done)
+    assert "soft rolls" in told(done)
+
+
+@pytest.mark.parametrize("name", ["cubes_in_a_caramel", "carnitas_under_the_broiler"])
+def test_oil_of_a_braise_is_no_seasoning(name: str) -> None:
+    season = {line.food.words for line in of(name).lines if line.when == "season"}
+    assert not {words for words in season if words.endswith("oil")}
+
+
+def test_what_is_shaken_in_the_bag_is_on_the_meat() -> None:
+    assert when(of("short_ribs_shaken_in_a_bag"))["pepper"] == "season"
+
+
+def test_a_paste_told_in_two_steps_is_rubbed_on() -> None:
+    """Fennel and pepper went into the pot, and the zest of two lemons as their juice."""
+    places = when(of("shoulder_with_a_fennel_paste"))
+    names = ("fennel seed", "black peppercorns", "red-pepper flakes", "garlic", "rosemary leaves")
+    assert {places[name] for name in names} == {"season"}
+    lines = of("shoulder_with_a_fennel_paste").lines
+    assert [line.when for line in lines if line.name == "lemons"] == ["season"]
+
+
+def test_rib_ends_are_pieces() -> None:
+    assert of("rib_ends_and_beans").understood.cut == "rib_pieces"
+
+
+def test_steaks_of_the_shoulder_are_not_sliced() -> None:
+    assert "Serve the pieces whole" in told(of("steaks_over_two_zones"))

@@ -149,6 +149,8 @@ def slice_m(cut: Cut, *, pulled: bool, cold: bool) -> float:
     return COLD_SLICE_M if cold else how.slice_m
 
 
+STEAK_M = 0.035
+"""What is no thicker is a steak, and served whole whatever it weighs. Judgement."""
 PORTION_KG = 0.35
 """Pieces of brisket or shoulder that weigh no more are served whole: cubes, steaks, country-style
 ribs. Judgement."""
@@ -163,7 +165,9 @@ def carving_params(load: Load, *, pulled: bool, cold: bool) -> dict[str, Param]:
     """What the words for the knife go by. Wings, single ribs and small pieces are not cut."""
     cut = load.pieces[0].cut
     family = "wings" if cut.small else cut.family.replace(" ", "_")
-    several = len(load.pieces) > 1 and max(piece.mass_kg for piece in load.pieces) <= PORTION_KG
+    several = len(load.pieces) > 1 and all(
+        piece.mass_kg <= PORTION_KG or piece.thickness_m <= STEAK_M for piece in load.pieces
+    )
     if several and not pulled and cut.family in {"brisket", "shoulder"}:
         family = "pieces"
     return {"family": family, "slice_m": slice_m(cut, pulled=pulled, cold=cold)}

@@ -19,13 +19,13 @@ from pneumachron.recipes.converting.context import (
 )
 from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
 from pneumachron.recipes.converting.cures import bought_cured, cured_lines
+from pneumachron.recipes.converting.fats import is_fried, unfried, where_fat_goes
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.late import named_late
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
 from pneumachron.recipes.converting.marinade import in_marinade, soaked_lines
-from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, When
-from pneumachron.recipes.converting.naming import EXCEPT, before_the_heat, rows_named
+from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
 from pneumachron.recipes.converting.parts import brushes_the_sauce, parts_apart
 from pneumachron.recipes.converting.pot_work import (
     WET,
@@ -42,13 +42,12 @@ from pneumachron.recipes.converting.pot_work import (
 from pneumachron.recipes.converting.rubs import rubbed_lines
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.rules import RUB_SUGAR_KG_PER_KG, apply_rule
-from pneumachron.recipes.converting.seasoning import SEASONED, binders_in_the_pot, shared_lines
+from pneumachron.recipes.converting.seasoning import binders_in_the_pot, shared_lines
 from pneumachron.recipes.converting.sprays import sprayed_lines
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
-from pneumachron.recipes.converting.steps import Work, is_simmered_off, write_steps
+from pneumachron.recipes.converting.steps import Work, write_steps
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, foods_in
-from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 QUICK_GRILL_S = 1200.0
@@ -134,7 +133,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     finish = _finish_of(plan, chosen, glazed=glazed)
     dry = understood.cooking.method not in WET
     sears = is_browned(understood) or (dry and cut_by_id(understood.cut).sears)
-    if not (sears or any(_is_fried(line) for line in lines)):
+    if not (sears or any(is_fried(line) for line in lines)):
         lines, moved = _without_frying(understood, lines, marks, finish, choices)
         marks += moved
     on_steps, kept, cures = step_marks(understood, plan, choices, lines)
@@ -174,14 +173,12 @@ def _without_frying(
     choices: Choices,
 ) -> tuple[list[OutLine], list[Mark]]:
     """The lines with their fat where it is used, and a mark on what waits until after pressure."""
-    early = [text for step in before_the_heat(understood) for text in sentences_in(step)]
-    oiled = rows_named(understood, " ".join(filter(SEASONED.search, early)))
-    poured = _put_in_together(understood, early, lines) - oiled
+    oiled, poured = where_fat_goes(understood, lines)
     deep = {mark.index for mark in marks if mark.rule == "fat_limited"}
     found: list[OutLine] = []
     told: list[Mark] = []
     for line in lines:
-        cold = line if line.origin in deep else _unfried(line, oiled, poured, finish)
+        cold = line if line.origin in deep else unfried(line, oiled, poured, finish)
         if cold.when in {line.when, "season", "pot"} or cold.origin is None:
             found.append(cold)
             continue
@@ -190,41 +187,6 @@ def _without_frying(
         told += [mark] if mark is not None else []
         found.append(replace(line, when="pot") if mark is not None and mark.overruled else cold)
     return found, told
-
-
-def _is_fried(line: OutLine) -> bool:
-    return line.when == "sear" and line.food.kind != "fat" and not is_simmered_off(line)
-
-
-SEVERAL = 4
-"""A sentence that names so many lines says what goes into the pot together. Judgement."""
-
-
-def _put_in_together(
-    understood: Understood, sentences: Sequence[str], lines: Sequence[OutLine]
-) -> frozenset[int]:
-    """Lines that a sentence names with others of the pot: “add the onion, bay and lard”."""
-    in_pot = {line.origin for line in lines if line.when == "pot"}
-    told = (rows_named(understood, EXCEPT.sub("", text)) for text in sentences)
-    return frozenset().union(
-        *(rows for rows in told if len(rows) >= SEVERAL and 2 * len(rows & in_pot) >= len(rows))
-    )
-
-
-def _unfried(
-    line: OutLine, oiled: frozenset[int], poured: frozenset[int], finish: Finish
-) -> OutLine:
-    """Fat where nothing is fried: rubbed on, put in with the rest, or melted into the juice.
-
-    Oil does not melt, and nobody stirs it into a juice that was just skimmed.
-    """
-    if line.when != "sear" or line.food.kind != "fat":
-        return line
-    if line.origin in poured and finish.kind != "pan":
-        return replace(line, when="pot")
-    late: When = "finish" if finish.kind == "pan" else "after"
-    on_it = line.origin in oiled or (line.food.words.endswith("oil") and late == "after")
-    return replace(line, when="season" if on_it else late)
 
 
 def _finish_of(plan: Plan, kind: FinishKind | None, *, glazed: bool) -> Finish:

@@ -37,7 +37,8 @@ FEW_SENTENCES = 4
 MIXED_BEFORE = 3
 """So many sentences may tell what a mixture is made of. Judgement."""
 _MAKES = any_of(
-    r"\b(mix|stir|whisk|blend|combine|beat|shake|pound|crush|grind|add|process|mash|blitz)\b"
+    r"\b(mix|stir|whisk|blend|combine|beat|shake|pound|crush|grind|add|process|mash|blitz)\b",
+    r"\b(?:put|place)\b[^.;]{0,80}\bin an? (?:[\w-]+ ){0,2}bag\b",
 )
 _THE_MIX = any_of(r"\b(mixture|mix|paste|rub|spices|marinade|brine|glaze|sauce)\b")
 

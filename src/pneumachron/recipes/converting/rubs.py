@@ -80,8 +80,9 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         row for part in understood.recipe.parts if part.role in {"sauce", "glaze", "beside"}
         for row in part.lines
     }  # fmt: skip
-    rub |= _mixed_to_rub(understood, early)
-    stirred = _stirred_spices(understood, early)
+    mixed = _mixed_to_rub(understood, early)
+    rub |= mixed
+    stirred = _stirred_spices(understood, early) - mixed
     named |= rub | {item.index for item in understood.ingredients if _BINDS.search(item.line.raw)}
     all_spices = plain or bool(re.search(said, text))
     others = " ".join(
@@ -167,9 +168,14 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
 
 MOST_BEFORE = 5
 """Sentences in which a paste is made, before it is rubbed on. Judgement."""
-_PASTE_ON = re.compile(r"\W*(?:rub|smear|massage|spread|work) (?:the|this) (?:\w+ )?paste\b", re.I)
+_PASTE_ON = re.compile(
+    r"\W*(?:rub|smear|massage|spread|work|push) (?:(?:the|this|that) )?(?:\w+ )?paste\b", re.I
+)
 _GROUND_UP = re.compile(
-    r"\W*(?:then )?(?:toast|grind|mash|pound|crush|blend|blitz|chop|mix|stir|work)\b", re.I
+    r"\W*(?:then )?(?:(?:in|using|with) an? [^,.;]{3,40},? )?"
+    r"(?:toast|grind|mash|pound|crush|blend|blitz|chop|mix|stir|work|pulse|whiz+)\b"
+    r"|[^.;]{0,200}\b(?:to|into|for|until you have) (?:form )?an? (?:\w+ )?paste\b",
+    re.I,
 )
 _CRUSHED_AND_RUBBED = any_of(
     r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*[,;] ?(?:and |then )?"

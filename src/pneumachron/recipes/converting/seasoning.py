@@ -25,6 +25,7 @@ SEASONED = any_of(
     r"(?<!to )\bcoat\b",
     r"\bsprinkle with\b[^.;]{0,30}\b(?:salt|pepper|rub|spices?|seasoning|paprika)\b",
     r"\bslather",
+    r"\bshake (?:well )?to coat\b",
     r"\bdust(?:ed)?\b(?! (?:with|in) (?:flour|parsley|cocoa|icing))",
     r"\btoss(?:ed)? (?:well |lightly |them |it )?with\b",
     r"(?:[;,.]|\band) ?salt (?:&|and) pepper[ .]*(?:$|[;.])",

@@ -439,5 +439,7 @@ def _served(work: Work) -> str:
     )
 
 
-_SERVING = re.compile(r"\b(?:serv\w|bowl|taco|garnish|topping|finish|assembl|beilage)", re.I)
+_SERVING = re.compile(
+    r"\b(?:serv\w|bowl|taco|garnish|topping|finish|assembl|beilage|sandwich|slider)", re.I
+)
 """A heading that says when and not what."""

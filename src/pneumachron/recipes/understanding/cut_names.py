@@ -142,7 +142,7 @@ _CUTS = (
     (r"back[- ]ribs?\b|loin ribs?\b|\bbaby[- ]?backs?\b|\bloin backs?\b",
      lambda *_: ("back_ribs", True)),
     (r"spare[- ]?ribs?\b|\bspares\b|\bst\.?[- ]?louis\b", _spare),
-    (r"\briblets?\b|\brib (tips|bites)\b", lambda *_: ("rib_pieces", True)),
+    (r"\briblets?\b|\brib (tips|bites|ends)\b", lambda *_: ("rib_pieces", True)),
     (r"\bflanken\b", lambda *_: ("flanken", True)),
     (r"\bdino(?:saur)?s?(?: ribs?| bones?)?\b|\bbeef plate ribs?\b"
      r"|\bplate (?:of )?(?:beef )?ribs?\b|\bchuck ribs?\b",

@@ -350,6 +350,10 @@ _SOAKED = re.compile(r"\b(?:soaked|rehydrated|covered|steeped) (?:in|with) .*$",
 """“Soaked in hot water” makes no water of a chilli."""
 
 
+_ZESTED = frozenset({"lemon", "lime", "orange"})
+_ZEST = re.compile(r"\bzest(?:ed)?\b", re.I)
+_SQUEEZED = re.compile(r"\bjuic\w*|\bsqueez\w*|\bwedges?\b|\bsliced?\b", re.I)
+"""“2 lemons, zested” is the zest of two, and brings no juice."""
 _CANNED = re.compile(r"\b(?:cans?|canned|tins?|tinned|dose)\b", re.I)
 """“400g tin cherry tomatoes” are as thick as other tomatoes of a tin."""
 
@@ -365,6 +369,8 @@ def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
         food = _by_the_spoon(food, line)
         if food.words == "cherry tomatoes" and _CANNED.search(line.raw):
             food = foods()["tomatoes"]
+        if food.words in _ZESTED and _ZEST.search(line.raw) and not _SQUEEZED.search(line.raw):
+            food = foods()[f"{food.words} zest"]
         if food.kind in {"woody_herb", "fresh_herb"} and _TIED_UP.search(line.raw):
             food = foods()["herb sachet"]
         if line.low is None and _WATER.match(line.raw):
