@@ -2,8 +2,9 @@
 
 import pytest
 
+from pneumachron.recipes.converting.cures import is_cured
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
-from tests.recipes.supper import told
+from tests.recipes.supper import read, told
 from tests.recipes.test_usual_cards import of, when
 
 
@@ -99,3 +100,73 @@ def test_rib_ends_are_pieces() -> None:
 
 def test_steaks_of_the_shoulder_are_not_sliced() -> None:
     assert "Serve the pieces whole" in told(of("steaks_over_two_zones"))
+
+
+def test_what_mine_came_to_is_the_weight_of_all() -> None:
+    """“Each about the size of a fist (mine came to 4 lb 6 oz)” were ten kilos."""
+    found = of("short_ribs_that_came_to_a_weight").understood
+    assert found.mass_kg == pytest.approx(1.98, abs=0.01)
+    assert found.count == 5
+
+
+def test_garnishes_on_one_line_are_served() -> None:
+    """Onion, oregano and limes of a garnish went into the pot."""
+    done = of("stew_with_hominy")
+    places = when(done)
+    assert {places[name] for name in ("diced onion", "oregano", "limes")} == {"beside"}
+    # the sauce is blended before it is stirred in, and called by its name
+    said = told(done)
+    assert said.index("soak the chiles") < said.index("Stir in chile sauce")
+
+
+def test_a_log_by_the_hour() -> None:
+    """“0900 trimmed, rubbed” was something to put in."""
+    found = of("log_of_a_brisket_by_the_hour").understood
+    assert not any("trimmed" in line for line in found.recipe.ingredients)
+    assert (found.cooking.method, found.cooking.low_s) == ("smoker", 4.5 * 3600)
+
+
+def test_hours_stay_figures_where_they_are_none() -> None:
+    """“1500 ml stock” is no quarter of an hour past anything."""
+    recipe = read(
+        "Stew\n\nIngredients\n2 kg pork shoulder\n1200 ml stock\n1500 g potatoes\n2000 ml water\n"
+        "\nMethod\nSimmer for 2 hours."
+    )
+    assert recipe.ingredients[1:] == ("1200 ml stock", "1500 g potatoes", "2000 ml water")
+
+
+def test_a_british_grill_is_a_broiler() -> None:
+    assert of("ribs_under_a_british_grill").finish.kind == "broiler"
+    assert of("burnt_ends_in_a_foil_pan").finish.kind == "broiler"
+
+
+def test_vegetables_roasted_in_the_fat_are_fried() -> None:
+    """They had a run of their own; juniper and cloves of the same line were lost."""
+    places = when(of("brisket_in_beer_translated"))
+    assert {places[name] for name in ("carrot", "celeriac", "leek")} == {"sear"}
+    assert {places[name] for name in ("juniper berry", "cloves")} == {"pot"}
+
+
+def test_a_sauce_to_toss_in_is_no_gravy() -> None:
+    assert when(of("rib_tips_fried_and_tossed"))["black vinegar"] == "finish"
+
+
+def test_a_white_sauce_keeps_its_own_words() -> None:
+    """Its flour thickened the juice, and its milk was stirred in."""
+    done = of("collar_of_bacon_and_its_sauce")
+    assert when(done)["milk"] == "beside"
+    assert "Melt the butter, stir in flour" in told(done)
+    assert done.understood.meat_index == 0
+    assert is_cured(done.understood)
+
+
+def test_a_letter_tells_its_meat_in_the_opening() -> None:
+    """“Ok so for 1 kilo of pork …:” was a heading, and the recipe had no meat."""
+    found = of("humba_in_a_letter").understood
+    assert found.mass_kg == pytest.approx(1.0)
+
+
+def test_hot_sauce_as_a_binder_is_not_all_of_the_rub() -> None:
+    places = when(of("plate_rack_in_the_oven"))
+    names = ("coarse black pepper", "kosher salt", "granulated garlic", "hot sauce")
+    assert {places[name] for name in names} == {"season"}

@@ -27,7 +27,7 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
             r"|trockenmarinade)\b"),
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
-               r"|dips?|dipping|slaws?|salads?|relish|salsas?|garnish|serve|serving"
+               r"|dips?|dipping|slaws?|salads?|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"
                r"|toppings?|finishing|"
                r"to finish|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"

@@ -45,7 +45,8 @@ from pneumachron.recipes.converting.rules import RUB_SUGAR_KG_PER_KG, apply_rule
 from pneumachron.recipes.converting.seasoning import binders_in_the_pot, shared_lines
 from pneumachron.recipes.converting.sprays import sprayed_lines
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
-from pneumachron.recipes.converting.steps import Work, write_steps
+from pneumachron.recipes.converting.steps import write_steps
+from pneumachron.recipes.converting.work import Work
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, foods_in
 from pneumachron.recipes.understanding.understand import Understood

@@ -13,7 +13,8 @@ CURED = any_of(
 _CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",
                 r"\bcure (the|it|them)\b", r"\b(brine|cure) for\b",
                 r"\b(cover|submerge)\w* .{0,60}\bbrine\b", r"\bleave to cure\b")  # fmt: skip
-_CURED_MEAT = any_of(r"\bcorned\b", r"\bcured\b", r"\bsalt beef\b", r"\bpickled\b", r"\bbrined\b",
+_CURED_MEAT = any_of(r"\bcorned\b", r"\bbacon (?:collar|joint)\b", r"\bcollar of bacon\b",
+                     r"\bgammon\b", r"\bcured\b", r"\bsalt beef\b", r"\bpickled\b", r"\bbrined\b",
                       r"\bgep(ö|oe)kelt", r"\bkas+eler\b")  # fmt: skip
 
 

@@ -1,7 +1,7 @@
 """Parts that are not cooked with the meat, and what is named only after the long heat."""
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 
 from pneumachron.recipes.converting.glazes import OWN_PAN, is_boiled_late, parts_of_mixes
 from pneumachron.recipes.converting.naming import (
@@ -79,15 +79,23 @@ def _has_own_pan(understood: Understood, part: Part) -> bool:
     """“Put the apples in a small pan with the butter”: cooked apart, and served beside."""
     if brushes_the_sauce(understood):
         return False
-    sentences = [text for step in understood.said for text in sentences_in(step)]
+    return _has_own_pan_in(
+        understood, part, [text for step in understood.said for text in sentences_in(step)]
+    )
+
+
+def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]) -> bool:
     for place, text in enumerate(sentences):
         made = " ".join(sentences[place : place + 2])
         rows = rows_named(understood, text).intersection(part.lines)
         if OWN_PAN.search(text) and len(rows) >= max(2, len(part.lines) / 2):
             return not (_OF_THE_JUICE_ITSELF.search(made) or WITH_THE_MEAT.search(text))
+        if _ROUX.match(text) and len(rows) > 1:
+            return True  # a white sauce, with a little of the liquid or without
     return False
 
 
+_ROUX = re.compile(r"\W*melt (?:the |some )?butter\b[^.;]*\bflour\b[^.;]*\bmilk\b", re.I)
 _OF_THE_JUICE_ITSELF = any_of(
     r"\b(?:pan |cooking |meat )?(?:juices|drippings)\b", r"\bliquor\b",
     r"\b(?:cooking|braising) liquid\b",
@@ -124,14 +132,14 @@ _DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b"
 
 def makes_a_side(understood: Understood, step: str) -> bool:
     """Whether a step makes a part that is served beside the meat."""
-    names = {
-        _HEADING_WORDS.sub("", part.name).lower()
-        for part in parts_apart(understood).values() if part.role == "beside"
-    }  # fmt: skip
+    parts = {part for part in parts_apart(understood).values() if part.role == "beside"}
+    names = {_HEADING_WORDS.sub("", part.name).lower() for part in parts}
     low = step.lower()
     if _DUMPLINGS.search(low) and any("dumpling" in name for name in names):
         return True
     if _MADE_RAW.search(step) and any(name.endswith("sauce") for name in names):
+        return True
+    if any(_has_own_pan_in(understood, part, sentences_in(step)) for part in parts):
         return True
     return any(
         len(name.split()) > 1
@@ -183,6 +191,8 @@ _ON_THE_MEAT = any_of(
     r"(?:^|[.;,] |\band )sauce (?:the|them|both|all)\b",
 )
 _TOSSED_IN = any_of(
+    r"\b(?:sauce|glaze)\b[^.;]{0,40}\b(?:and|then) toss\b"
+    r"(?! (?:the )?(?:rice|salad|noodles|pasta))",
     r"\btoss\w*\b[^.;]{0,30}\b(in|with) (the |all the |half the |warm )?(\w+ )?(sauce|glaze)\b",
     r"\b(?:tip|add|put|return|slide) (?:in |back )?(?:all )?"
     r"the (?:ribs|riblets|wings|pieces|pork|meat)\b[^.;]{0,20}\b(?:toss|coat)",

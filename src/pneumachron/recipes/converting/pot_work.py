@@ -64,7 +64,8 @@ def _fried_with_onions(understood: Understood) -> frozenset[int]:
     early, late = around(understood.said, *cooking.main)
     told = [
         text.lower() for step in early for text in sentences_in(step)
-        if _ONIONS.search(text) and (_SOFTENED.search(text) or _FRIED.search(text))
+        if (_ONIONS.search(text) or _ALL_OF_THEM.search(text))
+        and (_SOFTENED.search(text) or _FRIED.search(text))
     ]  # fmt: skip
     told += [
         text.lower() for step in early for text in sentences_in(step)
@@ -110,6 +111,7 @@ WET: frozenset[Method] = frozenset(
 _FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\bsear(ed|ing|s)?\b",
                 r"\bfr(y|ied|ying)\b", r"\bcook\b.{0,30}\b(onions?|vegetables|veg|garlic)\b",
                 r"\badd\b[^.;]{0,40}\bonions?\b[^.;]{0,60}\bcook(ing)?\b[^.;]{0,12}\d",
+                r"\broast\b[^.;]{0,20}\bin (?:the|its) (?:\w+ )?fat\b",
                 r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b",
                 r"\ban(braten|gebraten|r(ö|oe)sten|schwitzen)\b")  # fmt: skip
 _PUT_IN = any_of(r"\b(pour|add|put|stir|mix|tip|top|combine|whisk)(s|ed)?\b")

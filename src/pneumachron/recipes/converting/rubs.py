@@ -65,7 +65,8 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     rubs = any(_RUB_THE_MEAT.search(step) for step in early)  # "season", at the end, is to taste
     # what is only smoked or grilled has no liquid for its spices
     dry = understood.cooking.method in {"smoker", "grill"}
-    plain = (rubs or dry) and not spices & named
+    bound = {row for row in spices if _BINDS.search(understood.ingredients[row].line.raw)}
+    plain = (rubs or dry) and not (spices - bound) & named
     if plain and understood.cooking.method in WET and not any(map(_RUBBED.search, early)):
         # “season the ribs” of a braise is with salt and pepper; its spices go into the pot
         tasted = {row for row in spices if _PEPPER.search(understood.ingredients[row].line.name)}

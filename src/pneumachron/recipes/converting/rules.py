@@ -288,9 +288,8 @@ _THICK_WORDS = any_of(
 
 def _unknown(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """What is not known may be thick or sweet: it never goes to the bottom by itself."""
-    if item.index in context.rubbed:
-        return ConvertedLines((plain_line(context, item, "season"),), "unknown_kept")
-    when: When = "after" if _THICK_WORDS.search(item.line.raw) else "top"
+    late: When = "after" if _THICK_WORDS.search(item.line.raw) else "top"
+    when: When = "season" if item.index in context.rubbed else late
     return ConvertedLines((plain_line(context, item, when),), "unknown_kept")
 
 

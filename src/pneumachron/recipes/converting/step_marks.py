@@ -272,10 +272,18 @@ def _rule_of(
     if index in understood.cooking.steps and understood.cooking.method == "pressure":
         return "in_our_step", "set"
     elsewhere = not without_devices(understood.recipe.steps[index])
-    if index in understood.cooking.steps or theme == "heat" or elsewhere:
+    heated = index in understood.cooking.steps or theme == "heat" or elsewhere
+    if heated and not _is_of_a_side(understood, index):
         return "heat_struck", ""
     kind = _kind_of(understood, index, theme, lines)
     return ("own_words" if kind == "own_words" else "in_our_step"), kind
+
+
+def _is_of_a_side(understood: Understood, index: int) -> bool:
+    """Whether a step behind the long heat makes what is served beside the meat."""
+    main = understood.cooking.main
+    first = -1 if main is None else main[0]
+    return index > first and makes_a_side(understood, understood.said[index])
 
 
 def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[OutLine]) -> str:
@@ -289,7 +297,7 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     late = index > max(understood.cooking.steps, default=index)
     main = understood.cooking.main
     apart = main is not None and index > main[0] and OF_A_SAUCE.match(step)
-    beside = apart or (late and makes_a_side(understood, step))
+    beside = apart or _is_of_a_side(understood, index)
     browned_late = theme == "sear" and late
     if browned_late and understood.crust.kind == "pan":
         return "finish"

@@ -72,7 +72,7 @@ _CAPITALS = re.compile(
 _EMPHASIZED = re.compile(r"^(\*\*|\*|__|_)[^*_]{2,50}\1:?$")
 YIELD = any_of(
     r"^(serves|servings?(?: per \w+)?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
-    r"^(serves|feeds) (about )?\d{1,2}\b(?! ?(?:oz|g|lb|kg)\b).{0,60}$",
+    r"^(serves?|feeds) (about )?\d{1,2}\b(?! ?(?:oz|g|lb|kg)\b).{0,60}$",
     r"^(?:about )?\d{1,2} (?:small |large |big |hearty )?"
     r"(?:tacos|sandwiches|sliders|burritos|servings|portions|helpings)$",
     r"^for \d{1,3}(?:\s*(?:-|–|to|or)\s*\d{1,3})?( (people|persons|plates|of us))?[.:]?$",

@@ -21,7 +21,6 @@ from pneumachron.recipes.reading.asides import (
     is_farewell,
     labelled_s,
 )
-from pneumachron.recipes.reading.film_times import without_stamps
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.markdown import markdown_lines
 from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
@@ -43,6 +42,7 @@ from pneumachron.recipes.reading.rows import (
     may_be_title,
     name_sections,
 )
+from pneumachron.recipes.reading.tidied import tidied
 from pneumachron.recipes.reading.titles import question, title_of
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
@@ -78,7 +78,7 @@ _OUT_OF_A_LIST = 1.0
 
 def read_plain(text: str) -> Recipe:
     """A recipe from pasted text."""
-    return _sorted(with_nested_parts(without_stamps(text.split("\n"))))
+    return _sorted(with_nested_parts(tidied(text)))
 
 
 def read_markdown(text: str) -> Recipe:

@@ -29,7 +29,7 @@ _FIRE = any_of(
 _OFF = any_of(r"\binto the cooler\b", r"(?<!foil )(?<!lid )(?<!cover )\boff\b",
               r"\bout\b(?! of (?:the )?(?:foil|paper|wrap|fridge))",
               r"\b(?:19\d|20\d)(?: ?°?f)? (?:at|by|around|about) ",
-              r"\bprobe[- ]tender\b",
+              r"\bprobe[- ]tender\b", r"\binternal (?:temp\w* )?(?:of )?(?:19\d|20\d)\b",
               r"\bdone\b", r"\bready\b", r"\bpull(ed)?\b", r"\brest\b",
               r"\bfinished\b", r"\braus\b|\bherunter\b|\bfertig\b")  # fmt: skip
 _LABEL = re.compile(

@@ -46,6 +46,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         "broiler",
         any_of(
             r"\bbroil(er|ed|ing)?\b|\bsalamander\b", r"\bunder (the |a )?(hot |very hot )?grill\b",
+
             r"\bcrisp\w* (\w+ ){0,3}in (the|a) (hot |very hot )?oven\b",
             r"\b(turn|raise|crank|up) (the )?oven\b",
             r"^\W*oven (?:up )?(?:to )?(?:2\d\d|4\d\d)\b", r"\bback in(to)? the oven\b",
@@ -146,6 +147,10 @@ _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 """Over coals; where the meat cooks in an oven, close under its heat."""
 
 
+_HEATS_A_GRILL = any_of(r"\b(?:heat|preheat|turn on|switch on) (?:the|your) grill\b")
+_ON_A_TRAY = any_of(r"\b(?:foil|tray|baking sheet|roasting tin)\b")
+
+
 def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     """The last way to a crust that is named after the long heat began."""
     words = " ".join((recipe.title, *recipe.steps))
@@ -167,6 +172,10 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
         hotter = in_oven and _HOTTER.search(sentence) is not None
         if hotter or (hot and not warms and (in_oven or cooking.method == "simmer")):
             kind = kind or "broiler"
+    if kind == "grill" and _HEATS_A_GRILL.search(told) and _ON_A_TRAY.search(told):
+        kind = "broiler"  # a British grill, with its heat from above
+    if kind == "glaze" and "burnt_ends" in characters:
+        kind = "broiler"  # cubes that go back into the heat with their sauce
     return Crust(kind, characters)
 
 

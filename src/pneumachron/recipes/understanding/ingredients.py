@@ -90,6 +90,8 @@ _TIED = re.compile(
 
 _A_RUB = re.compile(r"rub (?:aus|of|made)\b", re.I)
 """“Rub of salt and pepper”."""
+_A_CLOVE = re.compile(r"^(\W*(?:\d+ |an? |one )?)cloves?$", re.I)
+"""“3 clove” is the spice, and “3 cloves garlic” is none."""
 JOINT = re.compile(r"\s(?:in|with|w/?|into|made (?:with|from)|mixed|dissolved|stirred)(?=\s)", re.I)
 """What follows says what it comes in, or is stirred into."""
 
@@ -101,7 +103,7 @@ def food_of(name: str) -> Food:
     “Beef stock” is stock and “onion powder” a spice: what is named last in English is the thing.
     """
     known = foods()
-    name = spelled_right(name)
+    name = _A_CLOVE.sub(r"\1cloves", spelled_right(name))
     if _TIED.search(name):
         return known["herb sachet"]
     if _A_RUB.match(name):

@@ -229,7 +229,11 @@ _EACH = re.compile(
     rf"|{WEIGHT_UNIT}\.? (?:a|to the|to a) (?:rack|slab|roast|rib|portion|side)\b",
     re.I,
 )
-_TOGETHER = re.compile(r"\b(in all|in total|altogether|together|total|for both|combined)\b", re.I)
+_TOGETHER = re.compile(
+    r"\b(in all|in total|altogether|together|total|for both|combined"
+    r"|(?:mine|ours|they|it all|all of them) (?:came to|weighed))\b",
+    re.I,
+)
 _SIZED = re.compile(
     r"^\W*(?:\d+|an?|one|two|three|four|five|six|eight|ten)\s+\(?\s*(?:about\s+)?"
     rf"\d[\d.,/½¼¾⅓⅔ -]*\s?-?{WEIGHT_UNIT}\b\)?\s+[a-z]",

@@ -1,0 +1,182 @@
+"""Our steps from the open lid to the table: the sauce, the finish, the knife."""
+
+import re
+
+from pneumachron.core.planning.finish import afterwards, carving
+from pneumachron.core.planning.plan import is_pulled
+from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords
+from pneumachron.recipes.converting.naming import rows_named
+from pneumachron.recipes.converting.parts import strewn_late
+from pneumachron.recipes.converting.pot_work import is_soup, shreds, thickens
+from pneumachron.recipes.converting.work import Work, called, listed, minutes_of, say
+from pneumachron.recipes.model import Part
+from pneumachron.recipes.understanding.ingredients import JOINT, Kind
+
+_SUGARS: frozenset[Kind] = frozenset({"sugar", "sugar_thick"})
+
+
+def in_the_glaze(work: Work) -> list[OutLine]:
+    """What is sweet goes into the juice before it is boiled down to a glaze, and not behind."""
+    glaze = work.finish.kind == "glaze"
+    return [
+        line for line in work.lines if glaze and line.when == "after" and line.food.kind in _SUGARS
+    ]
+
+
+_CUT_UP = re.compile(r"\b(?:chopp|minc|ground|crush|grat|pick|strip|powder|fine)", re.I)
+
+
+def _is_taken_out(work: Work, line: OutLine) -> bool:
+    """Whole leaves, sticks, stalks and sachets gave their taste to the liquid; nobody eats them."""
+    if line.food.kind != "woody_herb" or line.when not in {"pot", "sear"}:
+        return False
+    raw = "" if line.origin is None else work.understood.ingredients[line.origin].line.raw
+    return not _CUT_UP.search(raw)
+
+
+_FOR_DREDGING = re.compile(r"(?:\s+for\s| \+ |/\d).*", re.I)
+
+
+_IS_READY = re.compile(r"\b(?:capers?|olives?|gherkins?|pickled|jarred|sun-dried)\b", re.I)
+"""Out of a jar: it is only stirred in."""
+_BUTTERED = re.compile(r"beurre mani|\broux\b|\bbutter\b", re.I)
+"""Flour that is bound in butter is stirred in as it is."""
+
+
+def sauce(work: Work) -> OutStep | None:
+    """What becomes of the juice, and all that goes into it."""
+    sweet = in_the_glaze(work)
+    after = [line for line in work.of("after") if line not in sweet] + work.of("first_run")
+    slurry = [
+        line for line in after
+        if thickens(line.food) and not _BUTTERED.search(f"{line.name} {line.aside}")
+    ]  # fmt: skip
+    # "starch mixed with cold water": the step says with what itself
+    thick = [_FOR_DREDGING.sub("", JOINT.split(line.name)[0]) for line in slurry]
+    milk = [line.name for line in after if line.food.kind == "dairy"]
+    raw = [
+        line.name for line in after
+        if line.food.kind == "tender_veg" and not _IS_READY.search(line.name)
+    ]  # fmt: skip
+    shells = [line.name for line in after if line.food.kind == "seafood"]
+    # the water of a slurry is told with it
+    wet = [line for line in after if slurry and line.food.words == "water"]
+    named = {*milk, *raw, *shells}
+    made = {
+        row: part.name for part in parts_stirred_in(work) for row in part.lines
+        if any(is_made_in(work, told, part) for told in work.kept)
+    }  # fmt: skip
+    rest = [
+        _FOR_THE.sub("", made[line.origin]).strip(" :") if line.origin in made else line.name
+        for line in after if line not in [*slurry, *wet] and line.name not in named
+    ]  # fmt: skip
+    stages = (
+        ("simmer_in", raw),
+        ("thicken", thick),
+        ("stir_in", rest),
+        ("seafood_in", shells),
+        ("dairy_last", milk),
+    )
+    said = [say(code, names=listed(names)) for code, names in stages if names]
+    out = listed(line.name for line in work.lines if _is_taken_out(work, line))
+    taken_out = (say("fish_out", names=out),) if out else ()
+    if work.finish.kind == "glaze":  # what is boiled down around the meat is the sauce
+        return OutStep("sauce", (*taken_out, *said), (2.0, 5.0)) if taken_out or said else None
+    juice = "broth" if is_soup(work.understood) else "reduce"
+    return OutStep("sauce", (*taken_out, say(juice), *said, say("salt_last")), (10.0, 25.0))
+
+
+def parts_stirred_in(work: Work) -> list[Part]:
+    """Sauces of several foods that go in after pressure."""
+    after = {line.origin for line in work.lines if line.when == "after"}
+    parts = work.understood.recipe.parts
+    return [
+        part for part in parts
+        if part.role == "sauce" and len(after.intersection(part.lines)) > 1
+    ]  # fmt: skip
+
+
+def is_made_in(work: Work, told: OwnWords, part: Part) -> bool:
+    """Whether a step that keeps its own words makes such a sauce."""
+    named = rows_named(work.understood, told.text)
+    return not told.serves and len(named.intersection(part.lines)) > 1
+
+
+_DRY: frozenset[Kind] = frozenset({"salt", "spice", "rub", "dried_herb", "chilli", "baking"})
+"""What is strewn on before the crust, and not brushed."""
+
+
+def finish(work: Work) -> OutStep | None:
+    """The crust, and what is brushed or strewn on for it."""
+    kind = work.finish.kind
+    late = [line for line in work.of("finish") if kind != "pan" or line.food.kind != "fat"]
+    strewn = strewn_late(work.understood)
+    dry = listed(line.name for line in late if line.food.kind in _DRY and line.origin in strewn)
+    glaze = listed(
+        line.name for line in late
+        if line.food.kind != "meat" and not (line.food.kind in _DRY and line.origin in strewn)
+    )  # fmt: skip
+    dredge = listed(line.name for line in late if kind == "pan" and thickens(line.food))
+    glaze = listed(name for name in glaze.split("\n") if name and name not in dredge.split("\n"))
+    if kind == "glaze":  # it was made in the open cooker, as the release tells
+        return OutStep("finish", (say("glaze", names=glaze),)) if glaze else None
+    if kind == "none":
+        sweet = listed(line.name for line in late if line.food.kind in _SUGARS)
+        others = listed(
+            name for name in glaze.split("\n") if name and name not in sweet.split("\n")
+        )
+        told = (("stir_in", sweet), ("glaze_beside", others))
+        said = [say(code, names=names) for code, names in told if names]
+        return OutStep("finish", tuple(said)) if said else None
+    low, high = minutes_of(work.finish.each_s)
+    said = [say(f"finish_{kind}", low_min=low, high_min=high)]
+    if "burnt_ends" in work.understood.crust.characters:
+        said.insert(0, say("burnt_ends"))
+    if glaze:
+        sugar = all(line.food.kind == "sugar" for line in late if line.name in glaze.split("\n"))
+        said.append(say("strew_sugar" if sugar else "glaze", names=glaze))
+    first = (("season_late", dry), ("dredge", dredge))
+    said[:0] = [say(code, names=names) for code, names in first if names]
+    return OutStep("finish", tuple(said), minutes_of(work.finish.total_s))
+
+
+def carve(work: Work) -> OutStep:
+    """How it is cut or pulled, and what is served with it."""
+    cut = work.plan.outcomes[0].piece.cut
+    pulled = is_pulled(work.plan.setup.request)
+    how = carving(work.plan.setup.request.load, pulled=pulled, cold=False)
+    cubed = work.understood.thickness_m is not None and work.understood.cubed
+    ends = "burnt_ends" in work.understood.crust.characters
+    small = (ends and work.finish.kind != "none") or (cubed and (not pulled or ends))
+    said = [say("cut_small") if small else say("cut", **how.params)]
+    if cut.family == "short ribs" and shreds(work.understood):
+        bones = work.plan.outcomes[0].piece.has_bone
+        said = [say("pull_off", bones="yes" if bones else "no")]
+    if beside := _served(work):
+        said.append(say("serve_with", names=beside))
+    keep_s = afterwards()[cut.family].keep_warm_s
+    return OutStep("carve", (*said, say("keep_warm", keep_s=keep_s), say("leftovers")))
+
+
+_FOR_THE = re.compile(r"^(?:for |f(?:ü|ue)r )?(?:(?:the|den|die|das) )?", re.I)
+
+
+def _served(work: Work) -> str:
+    """What is served with it: a sauce or salad of several foods by its own name."""
+    lines = [line for line in work.lines if line.when == "beside" and line.food.kind != "meat"]
+    name_of = {
+        row: _FOR_THE.sub("", part.name).strip(" :")
+        for part in work.understood.recipe.parts
+        if part.role in {"sauce", "beside"} and not _SERVING.search(part.name)
+        and sum(line.origin in part.lines for line in lines) > 1
+        for row in part.lines
+    }  # fmt: skip
+    return listed(
+        name_of.get(-1 if line.origin is None else line.origin, called(line)) for line in lines
+    )
+
+
+_SERVING = re.compile(
+    r"\b(?:serv\w|bowl|taco|garnish|topping|finish|assembl|beilage|sandwich|slider)", re.I
+)
+"""A heading that says when and not what."""

@@ -1,0 +1,28 @@
+"""Lines as they were pasted, without what a film, a log or a letter puts around them."""
+
+import re
+from collections.abc import Iterable, Iterator
+
+from pneumachron.recipes.reading.film_times import without_stamps
+from pneumachron.recipes.reading.hours import with_colons
+from pneumachron.recipes.reading.titles import MEAT_WORD
+from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
+
+_FOR_A_KILO = re.compile(
+    r"^\W*(?:ok(?:ay)?,? |hi,? )?(?:so,? )?(?:for|take|get|use|you(?:['’]ll)? need) "
+    rf"(?P<meat>(?:about |around )?\d[^:]{{0,12}}?{WEIGHT_UNIT}\b"
+    rf"[^:]{{0,40}}{MEAT_WORD}[^:]{{0,80}}):$",
+    re.I,
+)
+"""“Ok so for 1 kilo of pork shoulder, in big cubes:” is the line of the meat."""
+
+
+def tidied(text: str) -> Iterator[str]:
+    """The lines of a pasted text, as they are sorted."""
+    return _with_meat(with_colons(without_stamps(text.split("\n"))))
+
+
+def _with_meat(lines: Iterable[str]) -> Iterator[str]:
+    for line in lines:
+        found = _FOR_A_KILO.match(line.strip())
+        yield found["meat"] if found else line
