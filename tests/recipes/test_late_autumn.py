@@ -170,3 +170,39 @@ def test_hot_sauce_as_a_binder_is_not_all_of_the_rub() -> None:
     places = when(of("plate_rack_in_the_oven"))
     names = ("coarse black pepper", "kosher salt", "granulated garlic", "hot sauce")
     assert {places[name] for name in names} == {"season"}
+
+
+def test_vegetables_that_are_strained_out_are_not_cooked_apart() -> None:
+    """Carrot and celeriac under a roast are for its sauce; salt and garlic are for the meat."""
+    places = when(of("schulter_mit_kruste"))
+    assert {places[name] for name in ("Karotten", "Sellerieknolle")} == {"sear"}
+    assert {places[name] for name in ("Zehen Knoblauch", "Salz und Pfeffer")} == {"season"}
+
+
+def test_what_no_line_lists_is_still_served() -> None:
+    """Tortillas, cilantro and lime stood in the last step alone, and were lost."""
+    done = of("barbacoa_i_use")
+    assert "Serve on warm corn tortillas" in told(done)
+    assert any(line.name == "beef brisket" for line in done.lines)
+
+
+def test_whisk_marinade_is_all_of_it() -> None:
+    assert when(of("char_siu_whisk_marinade"))["garlic"] == "season"
+
+
+def test_a_stew_that_thickens_uncovered_gets_no_crust() -> None:
+    done = of("stew_with_stout")
+    assert done.finish.kind == "none"
+    assert when(done)["carrots"] == "sear"  # “add the lardons, shallots, carrots and celery”
+
+
+def test_a_question_tells_the_meat_of_its_answer() -> None:
+    """Ten pounds were a guess of three, and nothing was read of the answer."""
+    found = of("question_about_a_packer").understood
+    assert found.mass_kg == pytest.approx(4.54, abs=0.01)
+    assert found.cooking.low_s == 36000  # an hour a pound
+    assert len(found.ingredients) > 4
+
+
+def test_ribs_cut_in_pieces_of_an_inch_and_a_half() -> None:
+    assert of("spareribs_and_bitter_melon").understood.cut == "rib_pieces"

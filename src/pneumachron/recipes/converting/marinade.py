@@ -62,7 +62,9 @@ _PASTE_FRIED = any_of(
 """“Blitz the paste. Fry in oil until fragrant”: no marinade."""
 _IN_EVERYTHING = any_of(
     r"\bmarinat\w*\b[^.;]{0,20}\b(?:with|in) (?:everything|all (?:the )?(?:rest|others?|"
-    r"(?:other )?ingredients))\b"
+    r"(?:other )?ingredients))\b",
+    r"(?:^|[.;] )(?:whisk|mix|combine|stir)(?: together)? (?:the |all |your )?marinade"
+    r"(?: ingredients)?[.;,]",
 )
 
 

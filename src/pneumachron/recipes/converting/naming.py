@@ -92,7 +92,14 @@ def is_named(understood: Understood, item: Ingredient, text: str) -> bool:
 def may_name(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters could name an ingredient, whole or by its telling word."""
     name = item.line.name.lower()
-    return any(_may_call(item, each, text) for each in {name, *name.split(" or ")})
+    options = {name, *name.split(" or ")}
+    if _SALT_AND.match(name):  # “Salz und Pfeffer”
+        options.update(_AND.split(name))
+    return any(_may_call(item, each, text) for each in options)
+
+
+_SALT_AND = re.compile(r"(?:salt|salz)\b.{1,5}\b(?:pepper|pfeffer)$")
+_AND = re.compile(r"\s*(?:&|\+|,|\b(?:and|und)\b)\s*")
 
 
 def _may_call(item: Ingredient, name: str, text: str) -> bool:

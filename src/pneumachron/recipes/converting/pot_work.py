@@ -45,13 +45,36 @@ def softened_lines(understood: Understood) -> frozenset[int]:
     """Roots that are cut small and softened with the onions: they become part of the sauce."""
     fries = fries_first(understood)
     with_onions = _fried_with_onions(understood)
-    return with_onions | frozenset(
+    return with_onions | _strained_out(understood) | frozenset(
         item.index for item in understood.ingredients
         if fries and (_FINE.search(item.line.raw) or _WITH_ONIONS.search(item.line.raw))
         and not _EATEN.search(item.line.name)
     )  # fmt: skip
 
 
+def _strained_out(understood: Understood) -> frozenset[int]:
+    """Roots that give their taste and are strained out of the sauce: no step serves them."""
+    cooking = understood.cooking
+    if cooking.main is None:
+        return frozenset()
+    early, late = (" ".join(texts) for texts in around(understood.said, *cooking.main))
+    if not _STRAINED.search(late):
+        return frozenset()
+    all_in = _ALL_OF_THEM.search(early) is not None
+    return frozenset(
+        item.index for item in understood.ingredients
+        if item.kind == "root" and not _EATEN.search(item.line.name)
+        and not is_named(understood, item, late.lower())
+        and (all_in or is_named(understood, item, early.lower()))
+    )  # fmt: skip
+
+
+_STRAINED = any_of(
+    r"\b(?:strain|sieve)\b",
+    r"\bdiscard(?:ing)? the (?:vegetables|veg|solids)\b",
+    r"\bdurch ein\w* (?:\w+ )?sieb\b",
+    r"\bpassieren\b",
+)
 _EATEN = any_of(r"\b(potato(es)?|spuds?|kartoffeln?)\b")
 """Diced or not, they are no part of the sauce."""
 
@@ -110,7 +133,8 @@ WET: frozenset[Method] = frozenset(
 """The meat lies in liquid under a lid: no crust comes of it, so none is lost."""
 _FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\bsear(ed|ing|s)?\b",
                 r"\bfr(y|ied|ying)\b", r"\bcook\b.{0,30}\b(onions?|vegetables|veg|garlic)\b",
-                r"\badd\b[^.;]{0,40}\bonions?\b[^.;]{0,60}\bcook(ing)?\b[^.;]{0,12}\d",
+                r"\badd\b[^.;]{0,40}\b(?:onions?|shallots?|leeks?|lardons|bacon)\b"
+                r"[^.;]{0,60}\bcook(ing)?\b[^.;]{0,12}\d",
                 r"\broast\b[^.;]{0,20}\bin (?:the|its) (?:\w+ )?fat\b",
                 r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b",
                 r"\ban(braten|gebraten|r(ö|oe)sten|schwitzen)\b")  # fmt: skip

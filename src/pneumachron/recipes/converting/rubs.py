@@ -180,7 +180,9 @@ _GROUND_UP = re.compile(
 )
 _CRUSHED_AND_RUBBED = any_of(
     r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*[,;] ?(?:and |then )?"
-    r"(?:rub|massage|smear|press)\b"
+    r"(?:rub|massage|smear|press)\b",
+    r"\b(?:zerdrücken|zerstoßen|zermahlen|mörsern|mischen|verrühren|vermengen)\b[^.;]{0,60}"
+    r"\b(?:einreiben|bestreichen|einmassieren)\b",
 )
 _MIXED_WITH = any_of(r"^\W*(?:then )?(?:mix|stir|blend|combine|work)(?: in)? ?(?:with\b|w/)?")
 

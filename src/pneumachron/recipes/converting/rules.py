@@ -181,7 +181,7 @@ def _less(rule: str, share: float, when: When) -> RuleFn:
 
 def _roots(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if item.index in context.softened:
-        return _kept("sear")(context, item)
+        return _kept("sear" if context.fries else "pot")(context, item)
     side = "carrots" if "carrot" in item.food.words else "potatoes_cut"
     advice = side_advice(side, context.hold_min)
     if advice.way == "with_the_meat":

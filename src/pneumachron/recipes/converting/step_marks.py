@@ -26,7 +26,7 @@ from pneumachron.recipes.converting.themes import (
     without_devices,
 )
 from pneumachron.recipes.understanding.crust import glazes
-from pneumachron.recipes.understanding.ingredients import food_of, foods_in
+from pneumachron.recipes.understanding.ingredients import Kind, food_of, foods_in, foods_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.side_work import OF_A_SAUCE
@@ -211,6 +211,16 @@ def measures_more(understood: Understood, text: str) -> bool:
     return False
 
 
+def _unlisted_foods(understood: Understood, step: str) -> set[str]:
+    """Foods that a step names and no line has: tortillas, cilantro and lime to serve."""
+    listed = {food.food.words for item in understood.ingredients for food in foods_in(item)}
+    named = {food.words for food in foods_named(step) if food.kind not in _COMMON}
+    return {words for words in named - listed if not rows_named(understood, words)}
+
+
+_COMMON: frozenset[Kind] = frozenset({"meat", "other_meat", "unknown", "tool", "salt", "thin"})
+
+
 NOWHERE = -2
 """No sentence of a step: it has none of the long heat."""
 
@@ -293,7 +303,9 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
         is_own_work(step) or thickens_with_more(understood, step) or measures_more(understood, step)
     )
     lost = theme in _ABSORBING and own
-    elsewhere = theme == "serve" and not names_any(understood, step)
+    elsewhere = theme == "serve" and (
+        not names_any(understood, step) or len(_unlisted_foods(understood, step)) > 1
+    )
     late = index > max(understood.cooking.steps, default=index)
     main = understood.cooking.main
     apart = main is not None and index > main[0] and OF_A_SAUCE.match(step)

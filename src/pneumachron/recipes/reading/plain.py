@@ -283,7 +283,8 @@ class _Sorted:
             steps, before = by_their_work(before)
         if not any(food_of(line).kind == "meat" for line in ingredients):
             # in a question above its answer it may stand too
-            named = meat_in_prose([*before, *steps]) or meat_in_prose(self.left_out)
+            titled = [title.plain] if title and not ingredients else []
+            named = meat_in_prose([*before, *steps]) or meat_in_prose([*self.left_out, *titled])
             lines = [*ingredients, *named]
             if len(lines) > len(ingredients) and not any(map(_is_counted, ingredients)):
                 # a letter tells the meat, and what is done with it, before the steps

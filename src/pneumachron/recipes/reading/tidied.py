@@ -11,7 +11,8 @@ from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
 _FOR_A_KILO = re.compile(
     r"^\W*(?:ok(?:ay)?,? |hi,? )?(?:so,? )?(?:for|take|get|use|you(?:['’]ll)? need) "
     rf"(?P<meat>(?:about |around )?\d[^:]{{0,12}}?{WEIGHT_UNIT}\b"
-    rf"[^:]{{0,40}}{MEAT_WORD}[^:]{{0,80}}):$",
+    rf"[^:]{{0,40}}{MEAT_WORD}[^:]{{0,80}}?)"
+    r"(?:,? (?:i|we|you) (?:use|need|take|add|mix))?:$",
     re.I,
 )
 """“Ok so for 1 kilo of pork shoulder, in big cubes:” is the line of the meat."""

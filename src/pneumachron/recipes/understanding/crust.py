@@ -147,6 +147,7 @@ _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 """Over coals; where the meat cooks in an oven, close under its heat."""
 
 
+_STIRRED_IN = any_of(r"\bstir in\b[^.;]*\buncovered\b")
 _HEATS_A_GRILL = any_of(r"\b(?:heat|preheat|turn on|switch on) (?:the|your) grill\b")
 _ON_A_TRAY = any_of(r"\b(?:foil|tray|baking sheet|roasting tin)\b")
 
@@ -165,6 +166,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
             kind = "glaze"  # nothing but the stove is hot
         elif kind == "broiler" and cooking.method == "simmer" and not _HAS_AN_OVEN.search(told):
             kind = None  # "cook, uncovered, for 40 min more"
+        if kind == "broiler" and in_oven and _STIRRED_IN.search(sentence):
+            kind = None  # “stir in the mushrooms and cook, uncovered”: a stew that thickens
         if _CHARRED.search(sentence):
             kind = kind or ("broiler" if in_oven else "grill")
         hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(sentence))

@@ -72,7 +72,7 @@ def _ribs(low: str, _: bool, __: bool) -> tuple[str, bool]:
 
 
 CHOPPED = re.compile(
-    r"\b(?:chopped|cut|sawn|hacked)\b(?: across(?: the bones?)?)? in(?:to)? (?:about )?"
+    r"\b(?:chopped|cut|sawn|hacked)\b(?: across(?: the bones?)?)?(?: in(?:to)?)? (?:about )?"
     rf"[\d½¼¾⅓⅔/ .-]+(?:{LENGTH}|\")[- ]?(?:long )?"
     r"(?:lengths?|pieces|chunks|sections|bits|bites)"
     r"|\bacross the bones?\b.{0,12}\bpieces\b"
