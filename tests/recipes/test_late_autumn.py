@@ -3,8 +3,9 @@
 import pytest
 
 from pneumachron.recipes.converting.cures import is_cured
+from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
-from tests.recipes.supper import read, told
+from tests.recipes.supper import read, told, understood
 from tests.recipes.test_usual_cards import of, when
 
 
@@ -206,3 +207,59 @@ def test_a_question_tells_the_meat_of_its_answer() -> None:
 
 def test_ribs_cut_in_pieces_of_an_inch_and_a_half() -> None:
     assert of("spareribs_and_bitter_melon").understood.cut == "rib_pieces"
+
+
+def test_from_start_to_finish_is_no_heat() -> None:
+    """Three hours and a quarter were added to the oven's, and the rub was brushed on as a glaze."""
+    done = of("st_louis_with_peach_glaze")
+    assert done.understood.cooking.low_s == 2.5 * 3600
+    places = when(done)
+    names = ("black pepper", "brown sugar", "chili powder")
+    assert {places[name] for name in names} == {"season"}
+    assert places["peach preserves"] == "finish"
+
+
+def test_so_much_each_in_the_middle_of_a_line() -> None:
+    """Of six things on a line only the sugar was read."""
+    (line,) = read_ingredients(
+        ("2 tbsp brown sugar, 1 tbsp each paprika, salt, 2 tsp each cumin, mustard powder, pepper",)
+    )
+    told = [(food.line.name, food.line.amount, food.line.unit) for food in foods_in(line)]
+    assert told == [
+        ("brown sugar", 2.0, "tbsp"), ("paprika", 1.0, "tbsp"), ("salt", 1.0, "tbsp"),
+        ("cumin", 2.0, "tsp"), ("mustard powder", 2.0, "tsp"), ("pepper", 2.0, "tsp"),
+    ]  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    "meat",
+    [
+        "1 (8-rib) pork loin roast, frenched, about 5 lb",
+        "1 rack of pork, 2 kg",
+        "2 pork tenderloins",
+    ],
+)
+def test_a_lean_roast_is_not_cooked_as_ribs(meat: str) -> None:
+    """A rack of the loin got the minutes of back ribs. It dries out long before it is tender."""
+    with pytest.raises(RecipeError) as error:
+        understood("Roast at 350°F for 1 1/2 hours.", meat=meat)
+    assert error.value.code in {"out_of_scope", "no_cut"}
+
+
+@pytest.mark.parametrize("meat", ["2 racks pork loin back ribs", "1 rack of pork ribs, 1.2 kg"])
+def test_ribs_of_the_loin_are_ribs(meat: str) -> None:
+    assert understood("Roast at 300°F for 2 hours.", meat=meat).cut == "back_ribs"
+
+
+def test_the_yield_may_name_the_meat() -> None:
+    recipe = read(
+        "Dry ribs\n\nYield: 2 racks baby back ribs, about 4 lbs total\n\nIngredients\n"
+        "1/4 cup paprika\n2 Tbsp salt\n\nMethod\nRub the ribs. Smoke at 250°F for 4 hours."
+    )
+    assert any("baby back ribs" in line for line in recipe.ingredients)
+
+
+def test_an_hour_of_simmering_in_a_row_of_words() -> None:
+    """“Brown, wine, passata, simmer 1 hour covered.”"""
+    cooking = of("involtini_of_the_shoulder").understood.cooking
+    assert (cooking.method, cooking.low_s) == ("simmer", 3600)

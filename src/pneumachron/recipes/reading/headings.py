@@ -13,7 +13,7 @@ _ASKS = r"((you|u)(['’]ll| will)? need|what goes in( it)?|shopping( list)?|(wh
 _INGREDIENTS = re.compile(
     rf"^(the )?(ingredients?( list)?|(what )?{_ASKS}|zutaten|(you )?get|grab|gather|stuff)"
     r"(\s+(\d+\s?x\s*)+|\s+(us|metric|imperial|us customary)(\s*[|/]\s*\w+)*"
-    r"|\s*\([^()]{1,30}\)|\s+(?:for|serves) \d{1,3}(?: [^\W\d_]+)?)?\s*:?$",
+    r"|\s*\([^()]{1,50}\)|\s+(?:for|serves) \d{1,3}(?: [^\W\d_]+)?)?\s*:?$",
     re.I,
 )
 _STEPS = re.compile(
@@ -82,7 +82,7 @@ YIELD = any_of(
 )
 TIMES = re.compile(
     r"\b(prep|cook|total|serves)( time)?\s*:|\b(prep|cook|total) time \d|\b(prep|total) \d"
-    r"|\bhands[- ]on(?: time)?:?\s*\d|\bin the oven\s*:\s*\d"
+    r"|^(?:from )?start to finish\s*:|\bhands[- ]on(?: time)?:?\s*\d|\bin the oven\s*:\s*\d"
     r"|^(?:total |active |cooking |overall )?time\s*:\s*\d"
     r"|\b(?:zubereitungs|gar|koch|brat|schmor|vorbereitungs|arbeits|gesamt)zeit\s*:",
     re.I,
@@ -118,17 +118,17 @@ def heading_of(line: str) -> Heading | None:
 
 def _is_part(line: str, bare: str) -> bool:
     """`For the glaze`, `Glaze:`, a heading of Markdown that names none of the others."""
-    if _WHEN.match(bare):
+    if _WHEN.match(bare) or _CAPITALS.match(_IN_BRACKETS.sub("", bare)):
         return True
     if YIELD.match(bare) or TIMES.search(bare) or read_line(bare).low is not None:
         return False
     few = len(bare.split()) <= 6
-    if _CAPITALS.match(bare):
-        return True
     marked = line.lstrip().startswith("#") or bare.endswith(":") or _EMPHASIZED.match(line.strip())
     return few and (any(known.match(bare) for known in (_PART, _THE, _TO, _WHEN)) or bool(marked))
 
 
+_IN_BRACKETS = re.compile(r"\s*\([^()]{1,50}\)\s*:?$")
+"""“THE RUB (makes extra)”."""
 _BEHIND_A_HEADING = re.compile(
     r"^(?:ingredients?|zutaten|you(?:['’]ll| will)? need)\s*(?:\(|(?=for |serves ))"
     r"(?P<many>(?:for |serves |makes )?"

@@ -284,6 +284,7 @@ class _Sorted:
         if not any(food_of(line).kind == "meat" for line in ingredients):
             # in a question above its answer it may stand too
             titled = [title.plain] if title and not ingredients else []
+            titled.append(self.text.yields)  # “Yield: 2 racks of baby back ribs”
             named = meat_in_prose([*before, *steps]) or meat_in_prose([*self.left_out, *titled])
             lines = [*ingredients, *named]
             if len(lines) > len(ingredients) and not any(map(_is_counted, ingredients)):

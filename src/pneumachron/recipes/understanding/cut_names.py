@@ -127,6 +127,10 @@ def _german_shoulder(low: str, boneless: bool, boned: bool) -> tuple[str, bool]:
 
 
 _CUTS = (
+    # lean meat that dries out long before pressure makes it tender
+    (r"\b(?:pork )?(?:tenderloins?|loin (?:roast|joint|fillet|chops?))\b|\bpork (?:loin|chops?)\b"
+     r"(?! (?:back |end )*ribs?)|\brack of pork\b(?! (?:[\w-]+ )?ribs?)|\bpork rack\b(?! of)",
+     lambda *_: (None, True)),
     (r"spare[- ]?rib chops?\b", lambda *_: ("shoulder_boneless", False)),
     (r"\bcountry[- ]?(?:style|cut)?(?: pork)? ribs?\b",
      lambda _, __, boned: (

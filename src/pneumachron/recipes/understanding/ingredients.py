@@ -268,9 +268,35 @@ _ALL_DONE = re.compile(r"(?:\s*\(|,\s*)(?:all|each|both) ([a-z][a-z ]{2,40})\)?\
 """“1 onion, 1 carrot (all diced)”."""
 
 
+_EACH_OF = re.compile(
+    r"(?P<much>(?:^|(?<=\s))(?:\d[\d/.½¼¾⅓⅔ ]{0,6}|[½¼¾⅓⅔]|an? |half (?:an? )?)\s?[a-z]{1,12}\.?) "
+    r"each(?: of)?:? (?=[a-z])",
+    re.I,
+)
+_COMMAS = re.compile(r"\s*[,;]\s+(?:and\s+|plus\s+)?|\s+(?:and|&)\s+(?=[\w½¼¾])")
+
+
+def _by_each(names: list[str]) -> list[str]:
+    """“2 tbsp sugar, 1 tbsp each paprika, salt, 2 tsp each cumin, pepper”: as much of each."""
+    found, much = [], ""
+    for name in names:
+        told = _EACH_OF.match(name)
+        if told is not None:
+            much = told["much"]
+            found.append(f"{much} {name[told.end() :]}")
+        elif much and read_line(name).low is None:
+            found.append(f"{much} {name}")
+        else:
+            much = ""
+            found.append(name)
+    return found
+
+
 def _apart(raw: str) -> list[str]:
     """The foods of a line, each with what is done to all of them."""
     done = _ALL_DONE.search(raw)
+    if _EACH_OF.search(raw) and "(" not in raw:
+        return _by_each(_COMMAS.split(raw))
     if done is None:
         return _with_their_work(_PLAIN_LIST.split(_MASHED_WITH.sub(", ", raw)))
     names = _with_their_work(_PLAIN_LIST.split(raw[: done.start()]))

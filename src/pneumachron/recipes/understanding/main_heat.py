@@ -64,7 +64,10 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     both_sides = device == "grill" and SIDES.search(sentence)
     heated = device == "slow" and _AT_A_LEVEL.search(sentence) is not None
     heated = heated or _OVER_A_FLAME.search(sentence) is not None
-    told = heated or _cooks_long(sentence) or _UNTIL_DONE.search(sentence)
+    simmers = SIMMER.search(sentence) is not None and any(
+        span.high_s >= _LONG_SIMMER_S for span in durations_in(sentence)
+    )
+    told = heated or simmers or _cooks_long(sentence) or _UNTIL_DONE.search(sentence)
     aside = ASIDE.search(sentence) and not told
     if not both_sides and aside:
         return False
@@ -77,9 +80,7 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     said = any(
         words.search(sentence) for words in (OVEN, LID, OPEN, _MEAT_IN, _ONLY_A_TIME, _GOES_ON)
     )
-    if SIMMER.search(sentence) and any(
-        span.high_s >= _LONG_SIMMER_S for span in durations_in(sentence)
-    ):
+    if simmers:
         return True
     # "In for three hours.", "Give it 2 hours.": what is long and no waiting is the oven's
     return device != "oven" or said or bool(temperatures_in(sentence)) or _cooks_long(sentence)
