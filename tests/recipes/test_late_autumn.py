@@ -263,3 +263,45 @@ def test_an_hour_of_simmering_in_a_row_of_words() -> None:
     """“Brown, wine, passata, simmer 1 hour covered.”"""
     cooking = of("involtini_of_the_shoulder").understood.cooking
     assert (cooking.method, cooking.low_s) == ("simmer", 3600)
+
+
+@pytest.mark.parametrize("said", ["red pepper flakes", "red-pepper flakes", "sea salt flakes"])
+def test_flakes_of_a_spice_do_not_fall_apart(said: str) -> None:
+    """“Add the pepper flakes” asked for meat that falls apart, and got more minutes."""
+    assert understood(f"Add the {said}. Cover and simmer for 2 hours.").texture == (
+        understood("Cover and simmer for 2 hours.").texture
+    )
+    assert "Slice" in told(of("shoulder_with_fennel_and_beans"))
+
+
+def test_a_sticky_bit_is_brushed_on() -> None:
+    places = when(of("ribs_and_the_sticky_bit"))
+    assert {places[name] for name in ("ketchup", "dark soy", "smoked paprika")} == {"finish"}
+
+
+def test_all_but_the_cheese_leaves_the_cheese_out() -> None:
+    """Provolone went into the pot with everything else."""
+    assert when(of("italian_beef_from_an_aunt"))["provolone"] == "beside"
+
+
+def test_what_is_added_with_the_onion_is_fried() -> None:
+    assert when(of("coffee_short_ribs"))["poblano"] == "sear"
+
+
+def test_riblets_that_are_boiled_and_baked_get_a_crust() -> None:
+    assert of("riblets_boiled_and_baked").finish.kind == "broiler"
+
+
+def test_tomatoes_of_a_curry_are_no_marinade() -> None:
+    """“Add the pork with all its marinade”, two sentences behind the tomatoes."""
+    assert when(of("vindaloo_with_its_marinade"))["tomatoes"] == "top"
+
+
+def test_flour_of_an_oven_bag_thickens_nothing() -> None:
+    assert not any(line.food.words == "flour" for line in of("shoulder_in_an_oven_bag").lines)
+
+
+def test_everything_else_is_a_heading() -> None:
+    done = of("rendang_and_everything_else")
+    assert not any("verything else" in line.name for line in done.lines)
+    assert when(done)["desiccated coconut"] == "after"  # “stir in the kerisik”

@@ -22,6 +22,7 @@ from pneumachron.recipes.converting.cures import bought_cured, cured_lines
 from pneumachron.recipes.converting.fats import is_fried, unfried, where_fat_goes
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.late import named_late
+from pneumachron.recipes.converting.liquid_rules import RUB_SUGAR_KG_PER_KG
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
 from pneumachron.recipes.converting.marinade import in_marinade, soaked_lines
@@ -41,7 +42,7 @@ from pneumachron.recipes.converting.pot_work import (
 )
 from pneumachron.recipes.converting.rubs import rubbed_lines
 from pneumachron.recipes.converting.rule_table import rules
-from pneumachron.recipes.converting.rules import RUB_SUGAR_KG_PER_KG, apply_rule
+from pneumachron.recipes.converting.rules import apply_rule
 from pneumachron.recipes.converting.seasoning import binders_in_the_pot, shared_lines
 from pneumachron.recipes.converting.sprays import sprayed_lines
 from pneumachron.recipes.converting.step_marks import numbered, step_marks

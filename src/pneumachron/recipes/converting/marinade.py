@@ -98,6 +98,7 @@ _USED = any_of(
     r"\b(pour|tip|strain|add|return)\w* (in |over |back )?(the |any |all )?(\w+ )?marinade\b"
     r"[^.;]*\b(boil|simmer|bubble|reduce)",
     r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
+    r"\b(?:meat|pork|beef|ribs?|it|them) (?:with|and) (?:all )?(?:its|their|the) marinade\b",
     r"\badd (?:the |any |all )?(?:\w+ )?marinade\b[^.;]*[.;]\s+(?:bring\b|simmer|boil)",
 )
 

@@ -10,7 +10,7 @@ from pneumachron.recipes.converting.twins import (
     telling_words,
 )
 from pneumachron.recipes.understanding.durations import durations_in
-from pneumachron.recipes.understanding.ingredients import Ingredient
+from pneumachron.recipes.understanding.ingredients import CHEESES, Ingredient
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -93,11 +93,14 @@ def may_name(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters could name an ingredient, whole or by its telling word."""
     name = item.line.name.lower()
     options = {name, *name.split(" or ")}
+    if called := _CALLED.search(item.line.raw):
+        options.add(called[1].lower())  # “desiccated coconut, toasted (kerisik)”
     if _SALT_AND.match(name):  # “Salz und Pfeffer”
         options.update(_AND.split(name))
     return any(_may_call(item, each, text) for each in options)
 
 
+_CALLED = re.compile(r"(?<=[a-z] )\((?!optional|divided|\w+ed\))([^\W\d_]{4,20})\)\W*$", re.I)
 _SALT_AND = re.compile(r"(?:salt|salz)\b.{1,5}\b(?:pepper|pfeffer)$")
 _AND = re.compile(r"\s*(?:&|\+|,|\b(?:and|und)\b)\s*")
 
@@ -124,8 +127,8 @@ def _by_another_name(item: Ingredient, words: list[str], text: str) -> bool:
     """“The bouquet”, “cheese” for cheddar, “add the paste” for a curry paste."""
     if item.food.words == "herb sachet":
         return _BUNDLE.search(text) is not None
-    if item.food.words in _CHEESES or "cayenne" in words:
-        return ("cheese" if item.food.words in _CHEESES else "cayenne") in text
+    if item.food.words in CHEESES or "cayenne" in words:
+        return ("cheese" if item.food.words in CHEESES else "cayenne") in text
     paste = words[-1:] == ["paste"] and "tomato" not in words
     return paste and _THE_PASTE.search(text) is not None
 
@@ -172,11 +175,6 @@ _BESIDE_ONIONS = re.compile(
 )
 _PODS = frozenset({"bell", "sweet", "red", "green", "yellow", "orange", "pointed", "romano"})
 """“Red bell pepper” is not the pepper beside the salt."""
-_CHEESES = frozenset(
-    {"cheddar", "queso fresco", "queso", "cotija", "feta", "mozzarella", "parmesan", "gouda",
-     "monterey jack", "pepper jack", "provolone", "gruyere", "swiss cheese", "blue cheese", "jack"}
-)  # fmt: skip
-"""What the steps call cheese."""
 _THE_PASTE = re.compile(r"\b(?:add|stir in|fry|in|with) (?:the )?paste\b")
 
 

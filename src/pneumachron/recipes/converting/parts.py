@@ -248,7 +248,7 @@ _HEADING_WORDS = re.compile(r"^(?:for )?(?:the )?|\W+$", re.I)
 
 def _parts_by_their_use(understood: Understood) -> Iterator[Part]:
     """“Sticky stuff” that the steps warm in a pan of its own and paint on is a glaze."""
-    sentences = [text for step in understood.said for text in sentences_in(step)]
+    sentences = [text for step in understood.recipe.steps for text in sentences_in(step)]
     for part in understood.recipe.parts:
         name = _HEADING_WORDS.sub("", part.name).lower()
         if part.role != "main" or len(name.split()) < 2:

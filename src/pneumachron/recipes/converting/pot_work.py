@@ -135,6 +135,7 @@ _FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\b
                 r"\bfr(y|ied|ying)\b", r"\bcook\b.{0,30}\b(onions?|vegetables|veg|garlic)\b",
                 r"\badd\b[^.;]{0,40}\b(?:onions?|shallots?|leeks?|lardons|bacon)\b"
                 r"[^.;]{0,60}\bcook(ing)?\b[^.;]{0,12}\d",
+                r"\badd\b[^.;]{0,20}\bonions?\b[^.;]{0,40},? \d+ ?min",
                 r"\broast\b[^.;]{0,20}\bin (?:the|its) (?:\w+ )?fat\b",
                 r"\bin with the (onions?|veg)", r"\bsizzl", r"\brender\b",
                 r"\ban(braten|gebraten|r(ö|oe)sten|schwitzen)\b")  # fmt: skip

@@ -1,21 +1,32 @@
 """What becomes of each ingredient. One function a rule; which kind it is for stands below."""
 
-import re
-from collections.abc import Callable
 from dataclasses import replace
 
 from pneumachron.core.catalog.sides import side_advice
-from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
 from pneumachron.core.units import show_mass
 from pneumachron.recipes.converting.context import (
-    SAME,
     ConversionContext,
     ConvertedLines,
     plain_line,
     volume_line,
 )
-from pneumachron.recipes.converting.liquids import SPIRIT_M3
+from pneumachron.recipes.converting.liquid_rules import (
+    CHILLI_SHARE,
+    DRIED_SHARE,
+    RuleFn,
+    acid,
+    follows,
+    kept,
+    less,
+    liquid,
+    moved,
+    scaled,
+    spirit,
+    sugar,
+    sugar_thick,
+    sweet_sauce,
+)
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.naming import is_some_sauce
 from pneumachron.recipes.converting.rubs import LEAVES
@@ -26,162 +37,18 @@ from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, food
 from pneumachron.recipes.understanding.meat import no_unit
 from pneumachron.recipes.understanding.patterns import any_of
 
-SUGAR_KG_M3 = 50.0
-"""Sugar in the pot's liquid at most. Common practice."""
-RUB_SUGAR_KG_PER_KG = 0.010
-NEARLY_ALL = 0.9
-"""So much of a rub's sugar is all of it: nobody keeps a pinch of it back. Judgement."""
-DRIED_SHARE, CHILLI_SHARE = 2.0 / 3.0, 0.75
 PAPRIKA_KG_PER_KG = 0.004
 """Smoked paprika instead of smoke, 3–5 g a kilo. Common practice."""
 LIQUID_SMOKE_M3_PER_M3 = 3e-3
 """2–4 ml in a litre. Common practice."""
-ACID_AFTER_SHARE, FEW_PODS = 0.5, 3
 MOST_FAT_M3, FAT_M3 = 150e-6, 30e-6
 """More fat than the first would be deep under pressure; the second browns any load. Judgement; that
 nothing is fried under pressure is what makers' manuals say, from memory."""
 
 
-RuleFn = Callable[[ConversionContext, Ingredient], ConvertedLines]
-
-
-def _kept(when: When) -> RuleFn:
-    def apply(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-        line = plain_line(context, item, "season" if item.index in context.rubbed else when)
-        return ConvertedLines((line,), "kept_amount" if _scaled(context, item) else None)
-
-    return apply
-
-
-def _scaled(context: ConversionContext, item: Ingredient) -> bool:
-    return abs(context.scale - 1.0) > SAME and item.line.low is not None
-
-
-def _liquid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    volume = context.pouring.by_index.get(item.index)
-    return _kept("pot")(context, item) if volume is None else _poured(context, item, volume)
-
-
-_OR_STOCK = re.compile(r"^((?:\w+ ){0,3}(?:water|wine|beer|cider) or )?", re.I)
-"""“Water or stock”, “white wine or broth”: what is unsalted is the stock."""
-
-
-def _poured(context: ConversionContext, item: Ingredient, volume: float) -> ConvertedLines:
-    asked = context.scale * (item.volume_m3 or 0.0)
-    # a splash that is blended with the rest is not simmered off alone
-    alone = item.kind in {"wine", "beer"} and item.index not in context.blended
-    line = volume_line(context, item, "sear" if alone else "pot", volume)
-    need: dict[str, Param] = {"need_m3": context.pouring.need_m3}
-    if alone:
-        return ConvertedLines(
-            (replace(line, prepared=Message("prepared-simmered")),), "wine_first", need
-        )
-    if item.kind == "stock" and "unsalted" not in item.line.raw.lower():
-        plain = line.name.removeprefix("low-sodium ")
-        line = replace(line, name=_OR_STOCK.sub(r"\1unsalted ", plain, count=1))
-    if item.index in context.marinated:
-        return ConvertedLines((line,), "marinade_boiled")
-    if volume < 0.97 * asked and context.is_soup:
-        return ConvertedLines(
-            (line, volume_line(context, item, "after", asked - volume)), "thin_to_need", need
-        )
-    if volume < 0.97 * asked or item.index in context.pouring.kept:
-        return ConvertedLines((line,), "thin_to_need", need)
-    unsalted = "stock_unsalted" if line.name != item.line.name else None
-    return ConvertedLines((line,), unsalted or ("kept_amount" if _scaled(context, item) else None))
-
-
-def _follows(when: When) -> RuleFn:
-    """What salts the liquid goes down with it; on the meat it goes by the meat."""
-
-    def apply(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-        ratio = context.pouring.ratio
-        if item.index in context.rubbed or item.line.low is None or ratio > 0.97:
-            return _kept(when)(context, item)
-        return ConvertedLines((plain_line(context, item, when, ratio),), "follows_liquid")
-
-    return apply
-
-
-def _spirit(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    volume = min(context.scale * (item.volume_m3 or SPIRIT_M3), SPIRIT_M3)
-    line = volume_line(context, item, "sear", volume)
-    return ConvertedLines((replace(line, prepared=Message("prepared-boiled_off")),), "spirit_first")
-
-
-def _acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    few = item.line.unit in {"splash", "dash", "drop"}
-    if few or item.index in context.rubbed | context.blended or item.line.low is None:
-        return _kept("pot")(context, item)
-    ratio = context.pouring.ratio if item.line.unit else 1.0  # a lemon is only halved
-    factor = (1.0 - ACID_AFTER_SHARE) * ratio
-    before = plain_line(context, item, "pot", factor)
-    after = replace(before, when="after")
-    return ConvertedLines((before, after), "acid_halved")
-
-
-def _sweet_sauce(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    """Brushed on; what the recipe pours in with the meat belongs to the sauce."""
-    late = context.late.get(item.index) == "after" and "ketchup" in item.food.words
-    stirred_in = item.index in context.poured_in or late
-    when: When = "after" if stirred_in else "finish"
-    return ConvertedLines((plain_line(context, item, when),), "sweet_sauce_after")
-
-
-def _sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    """A little dissolves and stays; more than that goes in after pressure, in one amount."""
-    if item.index in context.rubbed:
-        return _rub_sugar(context, item)
-    budget = SUGAR_KG_M3 * context.pouring.need_m3
-    told = item.line.amount is not None  # how much “brown sugar, for the wrap” is, nobody knows
-    if told and context.scale * item.sugar_g <= 1000.0 * budget:
-        return _kept("pot")(context, item)
-    return ConvertedLines((plain_line(context, item, "after"),), "sugar_after")
-
-
-def _sugar_thick(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    """Honey and syrup sink and scorch before they dissolve: after pressure, whatever the amount."""
-    if item.index in context.rubbed:
-        return _rub_sugar(context, item)
-    return ConvertedLines((plain_line(context, item, "after"),), "sugar_after")
-
-
-def _rub_sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-    if context.sweet_left_kg >= NEARLY_ALL:
-        return _kept("season")(context, item)
-    share = context.sweet_left_kg
-    return ConvertedLines(
-        (
-            plain_line(context, item, "season", share),
-            plain_line(context, item, "finish", 1.0 - share),
-        ),
-        "sugar_in_rub",
-    )
-
-
-def _moved(rule: str, when: When) -> RuleFn:
-    def apply(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-        return ConvertedLines((plain_line(context, item, when),), rule)
-
-    return apply
-
-
-def _less(rule: str, share: float, when: When) -> RuleFn:
-    def apply(context: ConversionContext, item: Ingredient) -> ConvertedLines:
-        whole = item.kind == "chilli" and not item.line.unit  # nobody cuts a quarter off a pod
-        if item.line.low is None or (whole and item.line.low * context.scale <= FEW_PODS):
-            return _kept(when)(context, item)
-        if item.index in context.rubbed:
-            return ConvertedLines((plain_line(context, item, "season", share),), rule)
-        factor = share * (context.pouring.ratio if item.kind == "chilli" else 1.0)
-        return ConvertedLines((plain_line(context, item, when, factor),), rule)
-
-    return apply
-
-
 def _roots(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if item.index in context.softened:
-        return _kept("sear" if context.fries else "pot")(context, item)
+        return kept("sear" if context.fries else "pot")(context, item)
     side = "carrots" if "carrot" in item.food.words else "potatoes_cut"
     advice = side_advice(side, context.hold_min)
     if advice.way == "with_the_meat":
@@ -214,7 +81,7 @@ def _aromatic(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     # what is only grilled or smoked fries nothing: its onions stay in the marinade
     if item.index in context.in_marinade and not (fried and context.is_wet):
         return _marinade(context, item)
-    return _kept("sear" if fried else "pot")(context, item)
+    return kept("sear" if fried else "pot")(context, item)
 
 
 _IN_WEDGES = any_of(r"\b(?:cabbage|fennel)s?\b.*\b(?:wedges?|quarter(?:s|ed)|eighths|halves)\b")
@@ -223,12 +90,12 @@ _IN_WEDGES = any_of(r"\b(?:cabbage|fennel)s?\b.*\b(?:wedges?|quarter(?:s|ed)|eig
 
 def _tender_vegetable(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if item.index in context.softened:
-        return _kept("sear")(context, item)
+        return kept("sear")(context, item)
     if _IN_WEDGES.search(item.line.raw):
         return _roots(context, item)
     if context.understood.pressure is not None and item.index not in context.late:
-        return _kept("pot")(context, item)  # the recipe is made for such a cooker
-    return _moved("tender_after", "after")(context, item)
+        return kept("pot")(context, item)  # the recipe is made for such a cooker
+    return moved("tender_after", "after")(context, item)
 
 
 _COOKED = any_of(r"\b(cans?|tins?|tinned|canned|jars?|cooked|rinsed|drained|leftover)\b")
@@ -237,9 +104,9 @@ _COOKED = any_of(r"\b(cans?|tins?|tinned|canned|jars?|cooked|rinsed|drained|left
 def _foaming(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Dried beans and rice are cooked on their own; what is cooked is only warmed in the sauce."""
     if item.index in context.softened:  # apples with the onions
-        return _kept("sear")(context, item)
+        return kept("sear")(context, item)
     if _COOKED.search(item.line.raw):
-        return _moved("foaming_apart", "after")(context, item)
+        return moved("foaming_apart", "after")(context, item)
     line = plain_line(context, item, "own_run")
     when: When = "first_run" if takes_long(line) else "own_run"
     return ConvertedLines((replace(line, when=when),), "foaming_apart")
@@ -255,20 +122,20 @@ def _dairy(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Stirred in at the end; of milk that the meat would braise in, what a sauce takes."""
     braises = item.food.words in {"milk", "milch"} and (item.volume_m3 or 0.0) > _BRAISED_IN_M3
     if not braises:
-        return _moved("dairy_after", "after")(context, item)
+        return moved("dairy_after", "after")(context, item)
     line = volume_line(context, item, "after", MILK_M3)
     return ConvertedLines((line,), "milk_limited", {"most_m3": MILK_M3})
 
 
 def _binder(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if item.index in context.stirred_in:
-        return _kept("pot")(context, item)
+        return kept("pot")(context, item)
     return ConvertedLines((plain_line(context, item, "season"),), "binder_named")
 
 
 def _meat(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     line = plain_line(context, item, "season")
-    if _scaled(context, item) and item.index == context.understood.meat_index:
+    if scaled(context, item) and item.index == context.understood.meat_index:
         shown = show_mass(context.mass_kg)
         name = f"{shown.metric if context.metric else shown.us} {item.line.name}"
         return ConvertedLines((replace(line, amount=None, name=name, aside=""),), "kept_amount")
@@ -302,8 +169,18 @@ def _fat(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     asked_m3 = context.scale * (item.volume_m3 or 0.0)
     if asked_m3 <= MOST_FAT_M3:
         cold = context.blended | context.stirred
-        return _kept("pot" if item.index in cold else "sear")(context, item)
+        return kept("pot" if item.index in cold else "sear")(context, item)
     return ConvertedLines((volume_line(context, item, "sear", FAT_M3),), "fat_limited")
+
+
+_IN_THE_BAG = any_of(r"\bflour\b[^.;]{0,30}\b(?:oven|roasting|baking|cooking) bag\b")
+
+
+def _flour(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """Left off until after pressure; what only keeps an oven bag from bursting goes with it."""
+    if any(map(_IN_THE_BAG.search, context.understood.said)):
+        return ConvertedLines((), "tool_struck")
+    return moved("flour_left_off", "after")(context, item)
 
 
 def _tool(_context: ConversionContext, _item: Ingredient) -> ConvertedLines:
@@ -313,43 +190,43 @@ def _tool(_context: ConversionContext, _item: Ingredient) -> ConvertedLines:
 
 BY_KIND: dict[Kind, RuleFn] = {
     "meat": _meat,
-    "other_meat": _kept("sear"),
-    "thin": _liquid,
-    "stock": _liquid,
-    "sweet_thin": _liquid,
-    "wine": _liquid,
-    "beer": _liquid,
-    "salty_thin": _follows("pot"),
-    "acid": _acid,
-    "spirit": _spirit,
-    "chilli": _less("chilli_less", CHILLI_SHARE, "pot"),
-    "sweet_sauce": _sweet_sauce,
-    "sugar": _sugar,
-    "sugar_thick": _sugar_thick,
-    "thick": _moved("thick_on_top", "top"),
-    "foaming_thick": _moved("foaming_apart", "after"),
-    "flour": _moved("flour_left_off", "after"),
-    "starch": _moved("starch_after", "after"),
+    "other_meat": kept("sear"),
+    "thin": liquid,
+    "stock": liquid,
+    "sweet_thin": liquid,
+    "wine": liquid,
+    "beer": liquid,
+    "salty_thin": follows("pot"),
+    "acid": acid,
+    "spirit": spirit,
+    "chilli": less("chilli_less", CHILLI_SHARE, "pot"),
+    "sweet_sauce": sweet_sauce,
+    "sugar": sugar,
+    "sugar_thick": sugar_thick,
+    "thick": moved("thick_on_top", "top"),
+    "foaming_thick": moved("foaming_apart", "after"),
+    "flour": _flour,
+    "starch": moved("starch_after", "after"),
     "dairy": _dairy,
     "fat": _fat,
     "binder": _binder,
-    "spice": _kept("pot"),
-    "salt": _kept("season"),
-    "rub": _kept("season"),
-    "baking": _kept("season"),
-    "dried_herb": _less("dried_herb_less", DRIED_SHARE, "pot"),
-    "woody_herb": _kept("pot"),
-    "fresh_herb": _moved("fresh_herb_last", "after"),
+    "spice": kept("pot"),
+    "salt": kept("season"),
+    "rub": kept("season"),
+    "baking": kept("season"),
+    "dried_herb": less("dried_herb_less", DRIED_SHARE, "pot"),
+    "woody_herb": kept("pot"),
+    "fresh_herb": moved("fresh_herb_last", "after"),
     "root": _roots,
     "aromatic": _aromatic,
     "tender_veg": _tender_vegetable,
     "foaming": _foaming,
     "smoke_wood": _smoke,
     "smoke_liquid": _liquid_smoke,
-    "beside": _kept("beside"),
+    "beside": kept("beside"),
     "cure": _cure,
     "tool": _tool,
-    "seafood": _moved("seafood_last", "after"),
+    "seafood": moved("seafood_last", "after"),
     "unknown": _unknown,
 }
 """One rule for each kind of ingredient."""
@@ -377,19 +254,19 @@ def apply_rule(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         unscaled = 1.0 / context.scale if context.scale > 0 else 1.0
         return ConvertedLines((plain_line(context, item, "cure", unscaled),), "cure_in_order")
     if item.kind == "meat" and item.index != context.understood.meat_index:
-        return _kept("season")(context, item)
+        return kept("season")(context, item)
     sprayed = item.index in context.sprayed - context.parts.keys()
     spray = is_of_a_spray(context.understood, item, context.sprayed)
     if spray or (sprayed and item.kind in SPRAYED_KINDS):
         return ConvertedLines((), "spritz_struck")
     if _GLAZES.search(item.line.aside) and item.kind not in {"meat", "smoke_wood", "beside"}:
-        return _kept("finish")(context, item)
+        return kept("finish")(context, item)
     served = _SERVED.search(item.line.aside) and not _MORE.search(item.line.aside)
     with_buns = item.line.low is None and (
         _BUNS_AND.search(item.line.name) or _BUNS_AND.search(item.line.raw)
     )
     if (served or with_buns) and item.kind != "smoke_wood":
-        return _kept("beside")(context, item)
+        return kept("beside")(context, item)
     return _by_kind(context, item)
 
 

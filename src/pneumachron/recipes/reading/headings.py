@@ -60,11 +60,13 @@ _THE = re.compile(
     re.I,
 )
 _WHEN = re.compile(
-    r"^(?:(?:the )?(?:night|evening|day) before|(?:the )?next (?:day|morning)|on the day"
+    r"^(?:(?:and )?everything else|(?:and )?the rest(?: of it)?"
+    r"|other (?:things|ingredients|stuff)"
+    r"|(?:the )?(?:night|evening|day) before|(?:the )?next (?:day|morning)|on the day"
     r"|day (?:\d|one|two|three)|am vortag|am n(?:ä|ae)chsten tag)$",
     re.I,
 )
-"""“The night before”, alone on a line, above what is done or needed then."""
+"""“The night before”, “Everything else”, alone on a line above what is done or needed then."""
 _CAPITALS = re.compile(
     r"^(?:(?:DRY|WET|THE|SPICE) )?(?:MARINADE|RUB|GLAZE|SAUCE|BRINE|BRAISE|GARNISH|TOPPINGS?"
     r"|DRESSING|GRAVY|SLAW|PASTE|SALSA|PICKLES?|GREMOLATA|CRUST|SIDES?)$"

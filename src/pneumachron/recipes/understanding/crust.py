@@ -137,8 +137,9 @@ _OF_A_PIE = any_of(
 
 
 _HAS_AN_OVEN = any_of(
-    r"\bbroil", r"\boven\b", r"\bgrill", r"\bofen", r"\bbackofen", r"\bsalamander\b", r"\bsheet\b",
-    r"\btray\b", r"\b\d{3} ?°", r"knusprig", r"\bkross", r"\bcrisp", r"\bcrust", r"\blacquer",
+    r"\bbroil", r"\bbake\b", r"\boven\b", r"\bgrill", r"\bofen", r"\bbackofen", r"\bsalamander\b",
+    r"\bsheet\b", r"\btray\b", r"\b\d{3} ?°", r"knusprig", r"\bkross", r"\bcrisp",
+    r"\bcrust", r"\blacquer",
 )  # fmt: skip
 """What is meant, where the meat was simmered and a crust is made."""
 _WARMS = any_of(r"\bre-?heat", r"\bwarm", r"\baufw(ä|ae)rm")
@@ -148,6 +149,8 @@ _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 
 
 _STIRRED_IN = any_of(r"\bstir in\b[^.;]*\buncovered\b")
+_BAKED = any_of(r"\bbake\b[^.;]{0,30}\d ?min", r"\bbake\b[^.;]{0,30}(?:@|\bat) \d{3}\b")
+_COVERED = any_of(r"\bcover(?:ed)?\b", r"\bfoil\b")
 _HEATS_A_GRILL = any_of(r"\b(?:heat|preheat|turn on|switch on) (?:the|your) grill\b")
 _ON_A_TRAY = any_of(r"\b(?:foil|tray|baking sheet|roasting tin)\b")
 
@@ -168,6 +171,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
             kind = None  # "cook, uncovered, for 40 min more"
         if kind == "broiler" and in_oven and _STIRRED_IN.search(sentence):
             kind = None  # “stir in the mushrooms and cook, uncovered”: a stew that thickens
+        if cooking.method == "simmer" and _BAKED.search(sentence) and not _COVERED.search(told):
+            kind = kind or "broiler"  # boiled first, and baked in a sauce
         if _CHARRED.search(sentence):
             kind = kind or ("broiler" if in_oven else "grill")
         hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(sentence))

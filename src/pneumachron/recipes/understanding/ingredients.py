@@ -336,6 +336,11 @@ _OPTIONAL = re.compile(
     r"[ ,(]*\b(?:optional|if (?:you )?(?:want|like|wanted|desired|using))\)?$", re.I
 )
 """“Carrots, potatoes if you want” are two foods."""
+CHEESES = frozenset(
+    {"cheddar", "queso fresco", "queso", "cotija", "feta", "mozzarella", "parmesan", "gouda",
+     "monterey jack", "pepper jack", "provolone", "gruyere", "swiss cheese", "blue cheese", "jack"}
+)  # fmt: skip
+"""What the steps call cheese."""
 _WORDS_ALONE = re.compile(r"(?:[^\W\d]|[ '’-]){8,}")
 
 

@@ -3,7 +3,7 @@
 import re
 
 from pneumachron.recipes.model import Part
-from pneumachron.recipes.understanding.ingredients import Ingredient, Kind
+from pneumachron.recipes.understanding.ingredients import CHEESES, Ingredient, Kind
 from pneumachron.recipes.understanding.sentences import sentences_in
 
 _NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8,
@@ -140,7 +140,11 @@ def _but(foods: list[Ingredient], found: re.Match[str]) -> list[Ingredient]:
     """“Everything but the lime”."""
     behind = found.string[found.end() : found.end() + MOST_EXCEPTED]
     excepted = _ENDS.split(behind.lower())[0] if _EXCEPT.match(behind) else ""
-    return [item for item in foods if _last_word(item) not in excepted]
+    cheese = "cheese" in excepted
+    return [
+        item for item in foods
+        if _last_word(item) not in excepted and not (cheese and item.food.words in CHEESES)
+    ]  # fmt: skip
 
 
 _ENDS = re.compile(

@@ -74,6 +74,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bpulls (easily|clean|like)\b",
             r"(?<!onions )\bcollaps(e|ing)",
             r"\bpull\.|^\W*pull\b(?! (\w+ ){0,3}(from|out|off|away|back|at)\b)",
+            r"(?<!pepper )(?<!pepper-)(?<!chilli )(?<!chili )(?<!chile )(?<!chilly )(?<!salt )"
+            r"(?<!oat )(?<!corn )(?<!coconut )(?<!almond )(?<!fish )(?<!bonito )"
             r"\bflakes?\b(?! of| salt|d)|\bflaked (with|by)\b"
             r"|\b(until|till|til) (\w+ )?flak(ing|y)\b"
             r"|\bbreaks? (in)?to (chunks|pieces|bits|lumps)\b"

@@ -1,0 +1,173 @@
+"""Rules for what is poured in, and for what is sharp or sweet."""
+
+import re
+from collections.abc import Callable
+from dataclasses import replace
+
+from pneumachron.core.errors import Param
+from pneumachron.core.message import Message
+from pneumachron.recipes.converting.context import (
+    SAME,
+    ConversionContext,
+    ConvertedLines,
+    plain_line,
+    volume_line,
+)
+from pneumachron.recipes.converting.liquids import SPIRIT_M3
+from pneumachron.recipes.converting.marks import When
+from pneumachron.recipes.understanding.ingredients import Ingredient
+
+SUGAR_KG_M3 = 50.0
+"""Sugar in the pot's liquid at most. Common practice."""
+RUB_SUGAR_KG_PER_KG = 0.010
+NEARLY_ALL = 0.9
+"""So much of a rub's sugar is all of it: nobody keeps a pinch of it back. Judgement."""
+DRIED_SHARE, CHILLI_SHARE = 2.0 / 3.0, 0.75
+ACID_AFTER_SHARE, FEW_PODS = 0.5, 3
+
+
+RuleFn = Callable[[ConversionContext, Ingredient], ConvertedLines]
+
+
+def kept(when: When) -> RuleFn:
+    """As it was; what is rubbed on goes onto the meat."""
+
+    def apply(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+        line = plain_line(context, item, "season" if item.index in context.rubbed else when)
+        return ConvertedLines((line,), "kept_amount" if scaled(context, item) else None)
+
+    return apply
+
+
+def scaled(context: ConversionContext, item: Ingredient) -> bool:
+    """Whether its amount changes with the weight of the meat."""
+    return abs(context.scale - 1.0) > SAME and item.line.low is not None
+
+
+def liquid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """Its share of what the pot needs."""
+    volume = context.pouring.by_index.get(item.index)
+    return kept("pot")(context, item) if volume is None else _poured(context, item, volume)
+
+
+_OR_STOCK = re.compile(r"^((?:\w+ ){0,3}(?:water|wine|beer|cider) or )?", re.I)
+"""“Water or stock”, “white wine or broth”: what is unsalted is the stock."""
+
+
+def _poured(context: ConversionContext, item: Ingredient, volume: float) -> ConvertedLines:
+    asked = context.scale * (item.volume_m3 or 0.0)
+    # a splash that is blended with the rest is not simmered off alone
+    alone = item.kind in {"wine", "beer"} and item.index not in context.blended
+    line = volume_line(context, item, "sear" if alone else "pot", volume)
+    need: dict[str, Param] = {"need_m3": context.pouring.need_m3}
+    if alone:
+        return ConvertedLines(
+            (replace(line, prepared=Message("prepared-simmered")),), "wine_first", need
+        )
+    if item.kind == "stock" and "unsalted" not in item.line.raw.lower():
+        plain = line.name.removeprefix("low-sodium ")
+        line = replace(line, name=_OR_STOCK.sub(r"\1unsalted ", plain, count=1))
+    if item.index in context.marinated:
+        return ConvertedLines((line,), "marinade_boiled")
+    if volume < 0.97 * asked and context.is_soup:
+        return ConvertedLines(
+            (line, volume_line(context, item, "after", asked - volume)), "thin_to_need", need
+        )
+    if volume < 0.97 * asked or item.index in context.pouring.kept:
+        return ConvertedLines((line,), "thin_to_need", need)
+    unsalted = "stock_unsalted" if line.name != item.line.name else None
+    return ConvertedLines((line,), unsalted or ("kept_amount" if scaled(context, item) else None))
+
+
+def follows(when: When) -> RuleFn:
+    """What salts the liquid goes down with it; on the meat it goes by the meat."""
+
+    def apply(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+        ratio = context.pouring.ratio
+        if item.index in context.rubbed or item.line.low is None or ratio > 0.97:
+            return kept(when)(context, item)
+        return ConvertedLines((plain_line(context, item, when, ratio),), "follows_liquid")
+
+    return apply
+
+
+def spirit(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """A little, boiled off first."""
+    volume = min(context.scale * (item.volume_m3 or SPIRIT_M3), SPIRIT_M3)
+    line = volume_line(context, item, "sear", volume)
+    return ConvertedLines((replace(line, prepared=Message("prepared-boiled_off")),), "spirit_first")
+
+
+def acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """Half under pressure, half at the end; a splash stays whole."""
+    few = item.line.unit in {"splash", "dash", "drop"}
+    if few or item.index in context.rubbed | context.blended or item.line.low is None:
+        return kept("pot")(context, item)
+    ratio = context.pouring.ratio if item.line.unit else 1.0  # a lemon is only halved
+    factor = (1.0 - ACID_AFTER_SHARE) * ratio
+    before = plain_line(context, item, "pot", factor)
+    after = replace(before, when="after")
+    return ConvertedLines((before, after), "acid_halved")
+
+
+def sweet_sauce(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """Brushed on; what the recipe pours in with the meat belongs to the sauce."""
+    late = context.late.get(item.index) == "after" and "ketchup" in item.food.words
+    stirred_in = item.index in context.poured_in or late
+    when: When = "after" if stirred_in else "finish"
+    return ConvertedLines((plain_line(context, item, when),), "sweet_sauce_after")
+
+
+def sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """A little dissolves and stays; more than that goes in after pressure, in one amount."""
+    if item.index in context.rubbed:
+        return _rub_sugar(context, item)
+    budget = SUGAR_KG_M3 * context.pouring.need_m3
+    told = item.line.amount is not None  # how much “brown sugar, for the wrap” is, nobody knows
+    if told and context.scale * item.sugar_g <= 1000.0 * budget:
+        return kept("pot")(context, item)
+    return ConvertedLines((plain_line(context, item, "after"),), "sugar_after")
+
+
+def sugar_thick(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """Honey and syrup sink and scorch before they dissolve: after pressure, whatever the amount."""
+    if item.index in context.rubbed:
+        return _rub_sugar(context, item)
+    return ConvertedLines((plain_line(context, item, "after"),), "sugar_after")
+
+
+def _rub_sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    if context.sweet_left_kg >= NEARLY_ALL:
+        return kept("season")(context, item)
+    share = context.sweet_left_kg
+    return ConvertedLines(
+        (
+            plain_line(context, item, "season", share),
+            plain_line(context, item, "finish", 1.0 - share),
+        ),
+        "sugar_in_rub",
+    )
+
+
+def moved(rule: str, when: When) -> RuleFn:
+    """Out of the pot, and in at another time."""
+
+    def apply(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+        return ConvertedLines((plain_line(context, item, when),), rule)
+
+    return apply
+
+
+def less(rule: str, share: float, when: When) -> RuleFn:
+    """Less of what grows stronger under pressure."""
+
+    def apply(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+        whole = item.kind == "chilli" and not item.line.unit  # nobody cuts a quarter off a pod
+        if item.line.low is None or (whole and item.line.low * context.scale <= FEW_PODS):
+            return kept(when)(context, item)
+        if item.index in context.rubbed:
+            return ConvertedLines((plain_line(context, item, "season", share),), rule)
+        factor = share * (context.pouring.ratio if item.kind == "chilli" else 1.0)
+        return ConvertedLines((plain_line(context, item, when, factor),), rule)
+
+    return apply
