@@ -305,3 +305,37 @@ def test_everything_else_is_a_heading() -> None:
     done = of("rendang_and_everything_else")
     assert not any("verything else" in line.name for line in done.lines)
     assert when(done)["desiccated coconut"] == "after"  # “stir in the kerisik”
+
+
+def test_a_three_bone_plate_is_three_pieces() -> None:
+    """It was cut into eleven."""
+    assert of("three_bone_plate").understood.count == 3
+
+
+def test_a_german_white_sauce_keeps_its_own_words() -> None:
+    """Its butter, flour and milk became a gravy, and its broth was poured in with the meat."""
+    done = of("rinderbrust_mit_meerrettich")
+    assert {when(done)[name] for name in ("Butter", "Mehl", "Brühe", "Milch")} == {"beside"}
+    assert "Butter in einem Topf zerlassen" in told(done)
+
+
+def test_a_letter_with_hours_of_the_clock() -> None:
+    """“Around 2 I put them on … bake at 275 till 5.”"""
+    done = of("letter_with_hours_of_the_clock")
+    assert done.understood.cooking.low_s == 3 * 3600
+    assert done.finish.kind == "grill"
+
+
+def test_sugar_that_is_added_behind_the_ribs_is_no_rub() -> None:
+    done = of("kraut_and_a_can_of_beer")
+    assert when(done)["packed light brown sugar"] not in {"season", "finish"}
+    assert done.finish.kind == "none"
+
+
+@pytest.mark.parametrize(
+    ("name", "kind"), [("1/4 cup shallot", "aromatic"), ("2 cups diced tomato w/ juice", "thick")]
+)
+def test_one_of_a_food_is_known_as_well(name: str, kind: str) -> None:
+    """Only “shallots” and “tomatoes” were: a diced tomato with juice was juice."""
+    (line,) = read_ingredients((name,))
+    assert line.kind == kind

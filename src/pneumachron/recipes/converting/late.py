@@ -82,8 +82,8 @@ def named_late(understood: Understood) -> dict[int, When]:
 
 MOST_SALT_M3 = 20e-6
 """More salt than a heaped tablespoon is that of the meat, wherever salt is named. Judgement."""
-_LISTED = re.compile(r",\s*|\s+(?:&|and)\s+")
-_LEAST_LISTED = 3
+_LISTED = re.compile(r",\s*|\s+(?:&|and|\+)\s+")
+_LEAST_LISTED = 2
 """Foods without an amount that make a line of toppings. Judgement."""
 
 

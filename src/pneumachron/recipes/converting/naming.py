@@ -16,9 +16,17 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 
-def named_in(understood: Understood, pattern: re.Pattern[str]) -> frozenset[int]:
-    """Lines whose ingredient a step of some theme names, by its last word."""
-    told = [text for step in understood.said for text in _about(understood, step, pattern)]
+def named_in(
+    understood: Understood, pattern: re.Pattern[str], *, apart: bool = False
+) -> frozenset[int]:
+    """Lines whose ingredient a step of some theme names.
+
+    Parameters
+    ----------
+    apart : what the step then puts into the pot is another thing: “Season the ribs and set on top.
+        Add the apple and the sugar.”
+    """
+    told = [text for step in understood.said for text in _about(understood, step, pattern, apart)]
     text = EXCEPT.sub("", " ".join(told).lower())
     return frozenset(
         item.index for item in understood.ingredients if is_named(understood, item, text)
@@ -40,16 +48,20 @@ _MAKES = any_of(
     r"\b(mix|stir|whisk|blend|combine|beat|shake|pound|crush|grind|add|process|mash|blitz)\b",
     r"\b(?:put|place)\b[^.;]{0,80}\bin an? (?:[\w-]+ ){0,2}bag\b",
 )
+_PUT_IN = re.compile(r"\W*(?:then )?(?:add|pour|layer|place|put|arrange|scatter)\b", re.I)
 _THE_MIX = any_of(r"\b(mixture|mix|paste|rub|spices|marinade|brine|glaze|sauce)\b")
 
 
-def _about(understood: Understood, step: str, pattern: re.Pattern[str]) -> Iterator[str]:
+def _about(
+    understood: Understood, step: str, pattern: re.Pattern[str], apart: bool
+) -> Iterator[str]:
     """What of a step is about a theme: all of a short one, a sentence of a long paragraph.
 
     “Mix the salt and the cumin. Rub it in.” is told in two sentences.
     """
     sentences = sentences_in(step)
-    if len(sentences) <= FEW_SENTENCES:
+    apart = apart and any(_PUT_IN.match(text) and not pattern.search(text) for text in sentences)
+    if len(sentences) <= FEW_SENTENCES and not apart:
         yield from [step] if pattern.search(step) else []
         return
     for place, sentence in enumerate(sentences):

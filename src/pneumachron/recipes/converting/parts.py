@@ -45,7 +45,11 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         meat = any(item.kind == "meat" for item in items)
         thin_m3 = sum(item.volume_m3 or 0.0 for item in items if item.kind in THIN_KINDS)
         braise = part.role == "sauce" and (
-            (thin_m3 > LIQUID_OF_A_BRAISE_M3 and not is_boiled_late(understood, part))
+            (
+                thin_m3 > LIQUID_OF_A_BRAISE_M3
+                and not is_boiled_late(understood, part)
+                and not _has_own_pan(understood, part)
+            )
             or _is_poured_in(understood, part)
         )
         if part.role in _APART and not (meat or braise or SPRAYED.search(part.name)):
@@ -90,12 +94,17 @@ def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]
         rows = rows_named(understood, text).intersection(part.lines)
         if OWN_PAN.search(text) and len(rows) >= max(2, len(part.lines) / 2):
             return not (_OF_THE_JUICE_ITSELF.search(made) or WITH_THE_MEAT.search(text))
-        if _ROUX.match(text) and len(rows) > 1:
+        if _ROUX.match(text) and _MILK.search(made) and len(rows) > 1:
             return True  # a white sauce, with a little of the liquid or without
     return False
 
 
-_ROUX = re.compile(r"\W*melt (?:the |some )?butter\b[^.;]*\bflour\b[^.;]*\bmilk\b", re.I)
+_ROUX = re.compile(
+    r"\W*melt (?:the |some )?butter\b[^.;]*\bflour\b"
+    r"|\W*(?:die )?butter\b[^.;]*\b(?:zerlassen|schmelzen|erhitzen)\b[^.;]*\bmehl\b",
+    re.I,
+)
+_MILK = any_of(r"\bmilk\b", r"milch\b", r"\bcream\b", r"sahne\b")
 _OF_THE_JUICE_ITSELF = any_of(
     r"\b(?:pan |cooking |meat )?(?:juices|drippings)\b", r"\bliquor\b",
     r"\b(?:cooking|braising) liquid\b",
@@ -265,7 +274,7 @@ def _is_row(understood: Understood, row: int) -> bool:
 
 BRUSHED = any_of(
     r"\b(?:be|ein)(?:streich|pinsel)\w*", r"\bglasier",
-    r"\bbrush", r"\btoss", r"\bglaz", r"\bbroil", r"\bpaint", r"\bbaste", r"\bspread",
+    r"\bbrush", r"\bslather", r"\btoss", r"\bglaz", r"\bbroil", r"\bpaint", r"\bbaste", r"\bspread",
     r"\bcoat(?!s)(?! (?:a|the) (?:back of )?(?:a |the )?spoon)",
     r"\bin(to)? an? (foil )?(pan|tray) with\b",
 )  # fmt: skip

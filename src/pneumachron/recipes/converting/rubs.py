@@ -47,7 +47,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
 
     Those that a step names which seasons, or all spices when it says “the spices”.
     """
-    named = named_in(understood, SEASONED)
+    named = named_in(understood, SEASONED, apart=True)
     text = " ".join(understood.said).lower()
     spices = {
         item.index for item in understood.ingredients

@@ -33,8 +33,8 @@ from pneumachron.recipes.converting.rubs import LEAVES
 from pneumachron.recipes.converting.sides import takes_long
 from pneumachron.recipes.converting.sprays import SPRAYED_KINDS, is_of_a_spray
 from pneumachron.recipes.model import PartRole
+from pneumachron.recipes.understanding.counting import no_unit
 from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, foods
-from pneumachron.recipes.understanding.meat import no_unit
 from pneumachron.recipes.understanding.patterns import any_of
 
 PAPRIKA_KG_PER_KG = 0.004
@@ -103,8 +103,8 @@ _COOKED = any_of(r"\b(cans?|tins?|tinned|canned|jars?|cooked|rinsed|drained|left
 
 def _foaming(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Dried beans and rice are cooked on their own; what is cooked is only warmed in the sauce."""
-    if item.index in context.softened:  # apples with the onions
-        return kept("sear")(context, item)
+    if item.index in context.softened:  # apples with the onions, or with the kraut
+        return kept("sear" if context.fries else "top")(context, item)
     if _COOKED.search(item.line.raw):
         return moved("foaming_apart", "after")(context, item)
     line = plain_line(context, item, "own_run")

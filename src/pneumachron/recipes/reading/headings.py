@@ -25,7 +25,7 @@ _STEPS = re.compile(
 )
 _NOTES = re.compile(
     r"^((?:my |some |more |top |expert |pro |helpful )?"
-    r"(?:(?:cook|chef|recipe|cooking|kitchen)['’]?s? )?(?:notes?|tips?|remarks?|hints?)"
+    r"(?:(?:cook|chef|recipe|cooking|kitchen)['’]?s? )?(?:(?:foot)?notes?|tips?|remarks?|hints?)"
     r"(?: (?:and|&) (?:notes?|tips?|tricks|variations?|substitutions?))?"
     r"|(?:how to )?(?:storage|storing|store|freezing|reheating|reheat|make[- ]ahead|making ahead"
     r"|leftovers?)(?: (?:and|&) (?:\w+))?(?: (?:tips?|instructions?|leftovers?|it))*"

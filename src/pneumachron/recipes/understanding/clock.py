@@ -11,7 +11,8 @@ _TIME = re.compile(
     r"(?<![\d:.,-])(?:(?P<hour>[01]?\d|2[0-4])(?:[:.](?P<minute>[0-5]\d))?\s?"
     r"(?P<half>[ap]\.?m\b\.?|at night|in the (?:morning|evening|afternoon)|o.clock|uhr\b)"
     r"|(?P<plain>[01]?\d|2[0-3]):(?P<past>[0-5]\d)(?![\d:])(?! ?h)"
-    r"|\b(?:at|by|till?|until) (?P<bare>1[0-2]|[1-9])(?=[,.;:]|$| (?:and|then|off|out|on)\b)"
+    r"|\b(?:at|by|around|about|till?|until) (?P<bare>1[0-2]|[1-9])"
+    r"(?=[,.;:]|$| (?:and|then|off|out|on|i|we|they|it|put)\b)"
     r"|\b(?P<word>noon|midday|midnight))",
     re.I,
 )
@@ -30,6 +31,7 @@ _OFF = any_of(r"\binto the cooler\b", r"(?<!foil )(?<!lid )(?<!cover )\boff\b",
               r"\bout\b(?! of (?:the )?(?:foil|paper|wrap|fridge))",
               r"\b(?:19\d|20\d)(?: ?°?f)? (?:at|by|around|about) ",
               r"\bprobe[- ]tender\b", r"\binternal (?:temp\w* )?(?:of )?(?:19\d|20\d)\b",
+              r"\btill? (?:1[0-2]|[1-9])\b(?! ?(?:min|h|°|º))",
               r"\bdone\b", r"\bready\b", r"\bpull(ed)?\b", r"\brest\b",
               r"\bfinished\b", r"\braus\b|\bherunter\b|\bfertig\b")  # fmt: skip
 _LABEL = re.compile(

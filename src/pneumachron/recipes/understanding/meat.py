@@ -11,6 +11,7 @@ from pneumachron.recipes.understanding.animal import (
     is_meat_line,
     is_other_meat,
 )
+from pneumachron.recipes.understanding.counting import TIMES, count_in
 from pneumachron.recipes.understanding.cut_names import (
     BONE_IS_IN,
     BONED,
@@ -137,7 +138,7 @@ def read_meat(
         cut_sure=sure,
         mass_kg=mass,
         thickness_m=sized or thickness_in(" ".join(_own_lines(steps))),
-        count=_count(main.line, text),
+        count=count_in(main.line, text),
         bone=bone,
         mass_sure=mass_sure,
         usual_m=slice_thickness_m(text),
@@ -262,7 +263,7 @@ def _mass_of(line: Line) -> tuple[float | None, bool]:
                     return one, True
                 each = bool(
                     _EACH.search(line.raw)
-                    or _TIMES.match(line.raw)
+                    or TIMES.match(line.raw)
                     or _SIZED.match(in_figures(line.raw))
                 )
                 # “2 racks, about 3 lb” is said of both, or of each: it is asked
@@ -333,61 +334,6 @@ def usual_mass_kg(cut: str, count: int | None) -> float:
     return 1.5
 
 
-_INSIDE = re.compile(
-    r"\b(\d{1,2}) (?:large |big |small |meaty )?(?:pieces|portions|ribs|bones)\b", re.I
-)
-
-_IN_PIECES = re.compile(
-    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big|even|equal|fist[- ]sized?) )?"
-    r"(pieces|lumps|portions|chunks|halves|racks|slabs|strips|sections|st(?:ü|ue)cken?)\b",
-    re.I,
-)
-
-
-def _count(line: Line, text: str) -> int | None:
-    pieces = _IN_PIECES.search(text)
-    if pieces:
-        return {"two": 2, "three": 3, "four": 4}.get(pieces[2].lower()) or int(pieces[2])
-    if into := _CUT_INTO.search(text):
-        return int(into[1])
-    if halved := re.search(r"\b(halved|quartered)\b", text, re.I):
-        return (2 if halved[1].lower() == "halved" else 4) * round(_countable(line) or 1)
-    inside = _INSIDE.search(text)
-    # a plate of beef ribs is cut between its bones
-    apart = unit_of(line.unit).kind == "mass" or re.search(r"\bplate\b", text, re.I)
-    if inside and 1 < int(inside[1]) <= MOST_PIECES and apart:
-        return int(inside[1])
-    if told := _ONE_SLAB.search(text) or _ABOUT_SO_MANY.search(text) or _TIMES.match(text):
-        return int(next(filter(None, told.groups()), 1))
-    countable = _countable(line)
-    return None if countable is None else round(countable)
-
-
-_CUT_INTO = re.compile(r"\bcut (?:in|into) ([2-9]|1\d)(?= by\b|,|$)", re.I)
-"""“Cut into 4 by the butcher”."""
-_ONE_SLAB = re.compile(
-    r"\b(?:(?P<many>[2-9]) leitern|(?:racks?|plates?|slabs?) of (?P<bones>[2-9])\b"
-    r"|one (?:slab|plate|piece)|1 (?:slab|plate|piece|leiter))\b",
-    re.I,
-)
-_ABOUT_SO_MANY = re.compile(r"\((?:about|approx\.?|ca\.?|around) (\d{1,2})\)", re.I)
-"""“2.4 kg (about 8)”."""
-_TIMES = re.compile(rf"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?{WEIGHT_UNIT}\b", re.I)
-"""“2 x 2 kg joints”: their weight is one amount, and they are two."""
-
-
-def no_unit(line: Line) -> bool:
-    """“Brisket 4.3”: nobody counts in tenths; it is a weight in a unit that was left out."""
-    tenths = 0.0 if line.low is None else 4.0 * line.low % 1.0
-    return line.unit == "" and 0.01 < tenths < 0.99
-
-
-def _countable(line: Line) -> float | None:
-    """Racks or pieces that a line counts."""
-    counted = line.unit in {"", "rack", "piece"} and line.amount is not None and not no_unit(line)
-    return line.amount if counted and 1 <= (line.amount or 0.0) <= MOST_PIECES else None
-
-
 _SIZE = (
     r"(?P<size>\d/\d|\d+(?:\.\d+)?(?:[ -]\d/\d)?|\d*[½¼¾⅓⅔])[ -]?"
     rf"(?P<unit>{LENGTH}\.?|[\"\u2033\u201d])"
@@ -413,9 +359,6 @@ _THICK_ASIDE = re.compile(
 """“In 2 thick strips (about 4 cm)”."""
 _UNITS = {"c": "centimeter", "m": "millimeter"}
 """By the first letter; all others are inches."""
-MOST_PIECES = 60
-
-
 _MOST_OF_A_SLICE_M = 0.026
 """Flanken is sawn no thicker than an inch. Common practice."""
 

@@ -13,6 +13,7 @@ from pneumachron.core.planning.serving import other_form
 from pneumachron.core.units import parse_measure
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
+from pneumachron.recipes.understanding.counting import no_unit
 from pneumachron.recipes.understanding.crust import Crust, read_crust
 from pneumachron.recipes.understanding.cut_names import CUT_ACROSS, SLICE_KG
 from pneumachron.recipes.understanding.cutting import CHUNK_M, Cutting, read_cutting
@@ -20,7 +21,6 @@ from pneumachron.recipes.understanding.ingredients import Ingredient, foods, rea
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.meat import (
     Meat,
-    no_unit,
     read_meat,
     usual_mass_kg,
     with_told_count,

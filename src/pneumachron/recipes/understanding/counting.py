@@ -1,0 +1,77 @@
+"""How many pieces a line of meat is."""
+
+import re
+
+from pneumachron.recipes.understanding.lines import Line
+from pneumachron.recipes.understanding.measures import unit_of
+from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
+
+MOST_PIECES = 60
+
+_INSIDE = re.compile(
+    r"\b(\d{1,2}) (?:large |big |small |meaty )?(?:pieces|portions|ribs|bones)\b", re.I
+)
+
+_IN_PIECES = re.compile(
+    r"\bin(to)? (two|three|four|2|3|4) ((?:large|big|even|equal|fist[- ]sized?) )?"
+    r"(pieces|lumps|portions|chunks|halves|racks|slabs|strips|sections|st(?:ü|ue)cken?)\b",
+    re.I,
+)
+
+
+def count_in(line: Line, text: str) -> int | None:
+    """Into how many pieces the meat of a line is, or is cut; None where it does not say."""
+    pieces = _IN_PIECES.search(text)
+    if pieces:
+        return {"two": 2, "three": 3, "four": 4}.get(pieces[2].lower()) or int(pieces[2])
+    if into := _CUT_INTO.search(text):
+        return int(into[1])
+    if halved := re.search(r"\b(halved|quartered)\b", text, re.I):
+        return (2 if halved[1].lower() == "halved" else 4) * round(countable(line) or 1)
+    return _counted_inside(line, text)
+
+
+def _counted_inside(line: Line, text: str) -> int | None:
+    inside = _INSIDE.search(text)
+    # a plate of beef ribs is cut between its bones
+    apart = unit_of(line.unit).kind == "mass" or re.search(r"\bplate\b", text, re.I)
+    if inside and 1 < int(inside[1]) <= MOST_PIECES and apart:
+        return int(inside[1])
+    if told := _ONE_SLAB.search(text) or _ABOUT_SO_MANY.search(text) or TIMES.match(text):
+        return int(next(filter(None, told.groups()), 1))
+    if of_bones := _OF_BONES.search(text):
+        bones = {"two": 2, "three": 3, "four": 4}.get(of_bones[1].lower()) or int(of_bones[1])
+        return bones * round(countable(line) or 1)
+    many = countable(line)
+    return None if many is None else round(many)
+
+
+_CUT_INTO = re.compile(r"\bcut (?:in|into) ([2-9]|1\d)(?= by\b|,|$)", re.I)
+"""“Cut into 4 by the butcher”."""
+_ONE_SLAB = re.compile(
+    r"\b(?:(?P<many>[2-9]) leitern|(?:racks?|plates?|slabs?) of (?P<bones>[2-9])\b"
+    r"|one (?:slab|plate|piece)|1 (?:slab|plate|piece|leiter))\b",
+    re.I,
+)
+_OF_BONES = re.compile(
+    r"\b(two|three|four|[234])[- ]bone (?:(?:beef|plate|short|chuck|rib) )*"
+    r"(?:plates?|racks?|slabs?)\b",
+    re.I,
+)
+"""“A three-bone plate of beef ribs” is cut between its bones."""
+_ABOUT_SO_MANY = re.compile(r"\((?:about|approx\.?|ca\.?|around) (\d{1,2})\)", re.I)
+"""“2.4 kg (about 8)”."""
+TIMES = re.compile(rf"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?{WEIGHT_UNIT}\b", re.I)
+"""“2 x 2 kg joints”: their weight is one amount, and they are two."""
+
+
+def no_unit(line: Line) -> bool:
+    """“Brisket 4.3”: nobody counts in tenths; it is a weight in a unit that was left out."""
+    tenths = 0.0 if line.low is None else 4.0 * line.low % 1.0
+    return line.unit == "" and 0.01 < tenths < 0.99
+
+
+def countable(line: Line) -> float | None:
+    """Racks or pieces that a line counts."""
+    counted = line.unit in {"", "rack", "piece"} and line.amount is not None and not no_unit(line)
+    return line.amount if counted and 1 <= (line.amount or 0.0) <= MOST_PIECES else None
