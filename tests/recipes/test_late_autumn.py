@@ -339,3 +339,33 @@ def test_one_of_a_food_is_known_as_well(name: str, kind: str) -> None:
     """Only “shallots” and “tomatoes” were: a diced tomato with juice was juice."""
     (line,) = read_ingredients((name,))
     assert line.kind == kind
+
+
+def test_meat_seasoned_with_salt_gets_salt() -> None:
+    """The oregano of the sauce was rubbed on as well."""
+    places = when(of("tacos_with_a_quick_slaw"))
+    assert (places["oregano"], places["maple syrup"]) == ("pot", "after")
+
+
+def test_a_card_with_dashes_behind_its_labels() -> None:
+    """“SAUCE -- 1/2 c soy, …” was lost, and the crock told no method."""
+    done = of("korean_pork_on_a_card")
+    assert {"soy", "gochujang", "ginger"} <= {line.name for line in done.lines}
+    assert done.understood.cooking.method == "slow_low"
+
+
+def test_a_list_in_one_sentence_is_parted() -> None:
+    """The rub stood in the line of the meat."""
+    done = of("butt_on_a_kettle_step_by_step")
+    assert when(done)["your favourite rub"] == "season"
+    assert done.finish.kind == "none"  # back onto the grill for hours is no crust
+
+
+def test_what_is_discarded_is_not_stirred_in() -> None:
+    """“Discard rosemary, bay and cinnamon” named them late."""
+    places = when(of("brasato_and_its_marinade"))
+    assert {places["bay leaves"], places["cinnamon stick"]} == {"pot"}
+
+
+def test_roast_alone_on_a_line_is_a_heading() -> None:
+    assert "Roast" not in of("collar_in_a_brine").understood.recipe.steps

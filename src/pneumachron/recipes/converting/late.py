@@ -65,7 +65,8 @@ def named_late(understood: Understood) -> dict[int, When]:
             continue
         brushed = item.kind in SWEET or is_some_sauce(item) or item.food.words == "butter"
         before, after = longest if brushed else whole
-        low, late = EXCEPT.sub("", " ".join(before).lower()), " ".join(after).lower()
+        low = EXCEPT.sub("", " ".join(before).lower())
+        late = _TAKEN_OUT.sub("", " ".join(after).lower())
         if _cooks_on(understood, item, after):
             continue
         if item.kind == "salt" and (item.volume_m3 or 0.0) > MOST_SALT_M3:
@@ -80,6 +81,15 @@ def named_late(understood: Understood) -> dict[int, When]:
     return found
 
 
+_SPRIG = (
+    r"(?:\w+ )?(?:rosemary|thyme|sage|bay|herbs?|cinnamon|star anise|spices?|sachet|bouquet"
+    r"|lemongrass|ginger|stems|stalks|sprigs|leaves|peel)\b"
+)
+_TAKEN_OUT = re.compile(
+    r"\b(?:discard|remove|(?:fish|take|pick|lift|pull) out)\w* (?:the |any |all )*"
+    rf"{_SPRIG}(?:(?:,? (?:and|&)|,) (?:the )?{_SPRIG}){{0,4}}"
+)
+"""“Discard the rosemary, bay and cinnamon”: nothing of it goes in."""
 MOST_SALT_M3 = 20e-6
 """More salt than a heaped tablespoon is that of the meat, wherever salt is named. Judgement."""
 _LISTED = re.compile(r",\s*|\s+(?:&|and|\+)\s+")

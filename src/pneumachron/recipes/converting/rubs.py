@@ -67,10 +67,14 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     dry = understood.cooking.method in {"smoker", "grill"}
     bound = {row for row in spices if _BINDS.search(understood.ingredients[row].line.raw)}
     plain = (rubs or dry) and not (spices - bound) & named
-    if plain and understood.cooking.method in WET and not any(map(_RUBBED.search, early)):
+    salts = {item.index for item in understood.ingredients if item.kind == "salt"}
+    wet_heat = understood.cooking.method in WET
+    # “season the pork with salt” says what with
+    salted = wet_heat and bool(salts & named)
+    if plain and (salted or (wet_heat and not any(map(_RUBBED.search, early)))):
         # “season the ribs” of a braise is with salt and pepper; its spices go into the pot
         tasted = {row for row in spices if _PEPPER.search(understood.ingredients[row].line.name)}
-        plain, named = not tasted, named | tasted
+        plain, named = not (tasted or salted), named | tasted
     wet = binders_in_the_pot(understood)
     paste = any(_PASTE_RUBBED.search(text) for step in early for text in sentences_in(step))
     rub = {

@@ -71,6 +71,8 @@ _CAPITALS = re.compile(
     r"^(?:(?:DRY|WET|THE|SPICE) )?(?:MARINADE|RUB|GLAZE|SAUCE|BRINE|BRAISE|GARNISH|TOPPINGS?"
     r"|DRESSING|GRAVY|SLAW|PASTE|SALSA|PICKLES?|GREMOLATA|CRUST|SIDES?)$"
 )
+_DISH = re.compile(r"^(?:Roast|Braise|Stew|Ribs|Pork|Beef|Meat|Brisket)$")
+"""One word alone on a line, above what is cooked."""
 _EMPHASIZED = re.compile(r"^(\*\*|\*|__|_)[^*_]{2,50}\1:?$")
 YIELD = any_of(
     r"^(serves|servings?(?: per \w+)?|makes|yields?|feeds|portions?|enough for)\b.{0,40}$",
@@ -120,7 +122,7 @@ def heading_of(line: str) -> Heading | None:
 
 def _is_part(line: str, bare: str) -> bool:
     """`For the glaze`, `Glaze:`, a heading of Markdown that names none of the others."""
-    if _WHEN.match(bare) or _CAPITALS.match(_IN_BRACKETS.sub("", bare)):
+    if _WHEN.match(bare) or _CAPITALS.match(_IN_BRACKETS.sub("", bare)) or _DISH.match(bare):
         return True
     if YIELD.match(bare) or TIMES.search(bare) or read_line(bare).low is not None:
         return False

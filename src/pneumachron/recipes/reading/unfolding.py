@@ -22,10 +22,11 @@ _LABELLED = re.compile(
 )
 _WORKS = frozenset({"method", "directions", "instructions", "what to do", "zubereitung"})
 _DIVIDED = re.compile(r"\s+[|•·]\s+|\s*;\s+|\s+/\s+(?=[\d½¼¾⅓⅔])")
-_BY_AMOUNT = re.compile(r",\s+(?=[\d½¼¾⅓⅔])")
+_BY_AMOUNT = re.compile(r",\s+(?=(?:about |around )?[\d½¼¾⅓⅔])")
 _UNCOUNTED = re.compile(
     r",\s+(?:and\s+)?(?=(?:[a-z ]{2,40})\bto (?:serve|finish|garnish|scatter|top|taste)\b)"
     r"|,\s+(?:and\s+)?(?=(?:sea |flaky |kosher )?salt\b|(?:black )?pepper\b(?! flakes)|oil\b"
+    r"|an? (?:drip|water|foil) (?:pan|tray)\b|[a-z ]{3,20} in an? spray bottle"
     r"|an? (?=\d)|(?:a )?(?:thumb|knob|pinch|handful|bunch|few|splash|piece|couple|sprig)\b)",
     re.I,
 )
