@@ -369,3 +369,35 @@ def test_what_is_discarded_is_not_stirred_in() -> None:
 
 def test_roast_alone_on_a_line_is_a_heading() -> None:
     assert "Roast" not in of("collar_in_a_brine").understood.recipe.steps
+
+
+def test_the_size_of_chunks_may_stand_behind_a_comma() -> None:
+    """“Cut the pork into large chunks, about 6cm.”"""
+    assert of("hand_of_pork_in_big_chunks").understood.thickness_m == pytest.approx(0.06)
+
+
+def test_fillings_beside_tortillas_are_served() -> None:
+    """Lettuce was simmered, and sour cream stirred in."""
+    places = when(of("burritos_with_their_fillings"))
+    names = ("tortillas", "cheese", "sour cream", "lettuce for burritos")
+    assert {places[name] for name in names} == {"beside"}
+
+
+def test_ribs_turned_in_a_syrup_are_glazed() -> None:
+    assert of("short_ribs_turned_to_coat").finish.kind == "glaze"
+
+
+def test_oil_salt_and_pepper_are_three() -> None:
+    assert {"olive oil", "salt", "pepper"} <= when(of("ribs_in_umido")).keys()
+
+
+def test_serve_at_the_end_names_what_is_served() -> None:
+    """“Serve: tacos, pickled onions, coriander”: the word itself was served with it."""
+    done = of("carnitas_to_air_fry")
+    assert not any("erve" in line.name for line in done.lines)
+    assert when(done)["pickled onions"] == "beside"
+
+
+def test_garlic_and_onion_powder_are_two_powders() -> None:
+    (line,) = read_ingredients(("1 Tbsp each garlic + onion powder",))
+    assert [food.line.name for food in foods_in(line)] == ["garlic powder", "onion powder"]

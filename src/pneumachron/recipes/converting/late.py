@@ -1,6 +1,8 @@
 """What the steps name only after the long heat, and where it goes then."""
 
 import re
+from collections.abc import Iterator
+from itertools import takewhile
 
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.naming import (
@@ -111,13 +113,18 @@ def _is_among_toppings(understood: Understood, item: Ingredient) -> bool:
     """“Tortillas / cheese / sour cream”, without amounts, and no step names the cheese."""
     if item.line.amount is not None or item.kind not in _TOPS:
         return False
-    beside = [
-        each for each in understood.ingredients
-        if abs(each.index - item.index) == 1 and each.line.amount is None and each.kind == "beside"
-    ]  # fmt: skip
-    return bool(beside) and not is_named(
-        understood, item, " ".join(understood.recipe.steps).lower()
+    beside = any(
+        each.kind == "beside" for each in _without_amounts(understood.ingredients, item.index)
     )
+    return beside and not is_named(understood, item, " ".join(understood.recipe.steps).lower())
+
+
+def _without_amounts(ingredients: tuple[Ingredient, ...], row: int) -> Iterator[Ingredient]:
+    """Lines around one that have no amount either, up to the next that has."""
+    for way in (ingredients[row + 1 :], ingredients[:row][::-1]):
+        yield from takewhile(
+            lambda each: each.line.amount is None and each.kind in _TOPS | {"beside"}, way
+        )
 
 
 _TOPS: frozenset[Kind] = frozenset({"dairy", "tender_veg", "fresh_herb", "thick", "chilli"})

@@ -240,9 +240,11 @@ def with_what_is_served(recipe: Recipe) -> Recipe:
     if not _are_for_the_table(foods):
         told = []
         foods = list(reversed(list(takewhile(_is_bare, reversed(left)))))
+        told_above = 1 if foods and foods[0].endswith(":") else 0  # “To serve:”
+        foods = foods[told_above:]
         # links to other pages begin with a capital each; these stood on one line
         foods = [] if any(text[:1].isupper() for text in foods[1:]) else foods
-        left = left[: len(left) - len(foods)]
+        left = left[: len(left) - len(foods) - told_above]
     if not _are_for_the_table(foods):
         return recipe
     known = {food_of(line).words for line in recipe.ingredients}

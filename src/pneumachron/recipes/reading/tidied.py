@@ -26,8 +26,9 @@ def tidied(text: str) -> Iterator[str]:
 def _with_meat(lines: Iterable[str]) -> Iterator[str]:
     for line in lines:
         found = _FOR_A_KILO.match(line.strip())
-        yield found["meat"] if found else _LABEL.sub(r"\1: ", line)
+        yield found["meat"] if found else _SERVED.sub("To serve: ", _LABEL.sub(r"\1: ", line))
 
 
+_SERVED = re.compile(r"^\s*(?:[-*•]\s*)?serve(?: (?:it )?with)?\s*:\s+(?=\S)", re.I)
 _LABEL = re.compile(r"^(\s*[A-Z][A-Z &']{2,24}?)\s+(?:--|—)\s+(?=\S)")
 """“SAUCE -- 1/2 c soy, …” on a card."""

@@ -153,6 +153,8 @@ _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 _STIRRED_IN = any_of(r"\bstir in\b[^.;]*\buncovered\b")
 _BAKED = any_of(r"\bbake\b[^.;]{0,30}\d ?min", r"\bbake\b[^.;]{0,30}(?:@|\bat) \d{3}\b")
 _COVERED = any_of(r"\bcover(?:ed)?\b", r"\bfoil\b")
+_TURNED = any_of(rf"\b(?:return|add|put) {_MEAT}\b[^.;]{{0,30}}\b(?:turn|toss|roll) to coat\b")
+_SYRUPY = any_of(r"\bsyrup\w*", r"\bsticky\b", r"\bglaz\w*", r"\bglossy\b")
 _HEATS_A_GRILL = any_of(r"\b(?:heat|preheat|turn on|switch on) (?:the|your) grill\b")
 _ON_A_TRAY = any_of(r"\b(?:foil|tray|baking sheet|roasting tin)\b")
 
@@ -175,6 +177,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
             kind = None  # “stir in the mushrooms and cook, uncovered”: a stew that thickens
         if cooking.method == "simmer" and _BAKED.search(sentence) and not _COVERED.search(told):
             kind = kind or "broiler"  # boiled first, and baked in a sauce
+        if _TURNED.search(sentence) and _SYRUPY.search(told):
+            kind = kind or "glaze"
         if _CHARRED.search(sentence):
             kind = kind or ("broiler" if in_oven else "grill")
         hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(sentence))

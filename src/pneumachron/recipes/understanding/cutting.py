@@ -36,7 +36,11 @@ _CUTS = (
     r"(?: up| off (?:the|its) bones?)? in(?:to)? "
 )
 _OFF_THE_BONE = re.compile(r"\boff (?:the|its) bones?\b", re.I)
-_CUBES = re.compile(rf"{_CUTS}.{{0,16}}\b(?:cubes?|chunks?|pieces?|dice|blocks?)\b", re.I)
+_CUBES = re.compile(
+    rf"{_CUTS}.{{0,16}}\b(?:cubes?|chunks?|pieces?|dice|blocks?)\b"
+    r"(?:,? \(?(?:about|roughly|around|of|approx\.?) \d[\d.]{0,3} ?(?:cm|in(?:ch(?:es)?)?)\b\)?)?",
+    re.I,
+)
 _CHUNKS = re.compile(r"\b(?:cubes?|chunks?|dice|bite-?sized)\b", re.I)
 _FISTS = re.compile(rf"{_CUTS}fist[- ]sized?\b", re.I)
 _SECTIONS = re.compile(

@@ -217,7 +217,8 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     whole = ", ".join(filter(None, (line.name, line.aside)))
     if _EACH.match(line.name):
         parts = _APART.split(_EACH.sub("", whole))
-        names = _with_their_work([part for part in parts if part and not _MEASURE.match(part)])
+        parts = _of_one_powder([part for part in parts if part and not _MEASURE.match(part)])
+        names = _with_their_work(parts)
         told = _beside_salt([_by_the_spoon(food_of(name), line) for name in names])
         parted = [name.partition(", ") for name in names]
         return tuple(
@@ -238,7 +239,7 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     counted = len(lines) > 1 and all(line.amount is not None for line in lines)
     several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
     bare = bool(alone) or _opens_bare(names, lines)
-    seasonings = line.amount is None and len(each) > 1 and kinds <= _SEASONINGS
+    seasonings = line.amount is None and len(each) > 1 and kinds <= _SEASONINGS | {"fat"}
     if "starch" in kinds and kinds <= {"starch", "thin"}:
         # starch and the water it is stirred with go in together, at the end
         starch = next(food for food in each if food.kind == "starch")
@@ -276,6 +277,20 @@ _EACH_OF = re.compile(
 _COMMAS = re.compile(r"\s*[,;]\s+(?:and\s+|plus\s+)?|\s+(?:and|&)\s+(?=[\w½¼¾])")
 
 
+_POWDERS = re.compile(r" (?:powder|granules|salt|flakes)$", re.I)
+_OF_A_POWDER = re.compile(r"(?P<food>.*\b(?:garlic|onion|celery|chil[il]i?|mustard|ginger))$", re.I)
+
+
+def _of_one_powder(names: list[str]) -> list[str]:
+    """“Garlic + onion powder” is garlic powder and onion powder."""
+    found = list(names)
+    for at in reversed(range(len(names) - 1)):
+        powder = _POWDERS.search(found[at + 1])
+        if powder and _OF_A_POWDER.match(found[at]):
+            found[at] += powder[0]
+    return found
+
+
 def _by_each(names: list[str]) -> list[str]:
     """“2 tbsp sugar, 1 tbsp each paprika, salt, 2 tsp each cumin, pepper”: as much of each."""
     found, much = [], ""
@@ -296,7 +311,7 @@ def _apart(raw: str) -> list[str]:
     """The foods of a line, each with what is done to all of them."""
     done = _ALL_DONE.search(raw)
     if _EACH_OF.search(raw) and "(" not in raw:
-        return _by_each(_COMMAS.split(raw))
+        return _by_each(_of_one_powder(_COMMAS.split(raw)))
     if done is None:
         return _with_their_work(_PLAIN_LIST.split(_MASHED_WITH.sub(", ", raw)))
     names = _with_their_work(_PLAIN_LIST.split(raw[: done.start()]))
