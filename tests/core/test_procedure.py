@@ -217,6 +217,14 @@ def test_what_the_cook_wants_is_the_same_in_schedule_and_cook() -> None:
     assert seared.likely_s == 240.0
 
 
+@pytest.mark.parametrize("finish", ["glaze", "broiler"])
+def test_firm_meat_in_a_glaze_gets_liquid_before_the_lid(finish: FinishKind) -> None:
+    """What is boiled down makes no steam, and scorches (common practice)."""
+    plan = make_plan(cook_request(load("short_ribs_english", 0.3, 0.045, 4), boil_s=600.0))
+    judge = next(s for s in cook_steps(cook_plan(plan, finish)) if s.kind == "judge")
+    assert (judge.work == "judge_glazed") is (finish == "glaze")
+
+
 def two_batches() -> CookPlan:
     """Four racks, two at a time."""
     four = cook_request(load("back_ribs", 4.0, 0.026, 4), liquid_style="steam", release=None)

@@ -384,7 +384,11 @@ def test_fillings_beside_tortillas_are_served() -> None:
 
 
 def test_ribs_turned_in_a_syrup_are_glazed() -> None:
-    assert of("short_ribs_turned_to_coat").finish.kind == "glaze"
+    done = of("short_ribs_turned_to_coat")
+    assert done.finish.kind == "glaze"
+    # what is boiled down makes no steam any more
+    assert "pour in" in told(done)
+    assert when(done)["ginger"] == "sear"  # “4 cm-piece ginger”
 
 
 def test_oil_salt_and_pepper_are_three() -> None:

@@ -53,6 +53,7 @@ def run_steps(plan: CookPlan, hold_min: int, round_number: int = 1) -> tuple[Ste
         Step(f"open{suffix}", "open", OPEN_S, pot=True),
         *(_open_pot_steps(plan) if round_number == 1 else ()),
         Step(f"judge{suffix}", "judge", JUDGE_S, pot=True,
+             work="judge_glazed" if is_glazed(plan) else "",
              params={"cut": cut.cut_id, "texture": texture}),
     )  # fmt: skip
     return tuple(replace(step, round=round_number) for step in steps)

@@ -202,9 +202,10 @@ def _release(work: Work) -> OutStep:
 def _judge(work: Work) -> OutStep:
     piece = work.plan.outcomes[0].piece
     texture = TEXTURES[round(work.plan.setup.request.tenderness_step)]
-    return OutStep(
-        "judge", (say("look", cut=piece.cut.cut_id, texture=texture), say("cook_longer"))
-    )
+    longer = say("cook_longer")
+    if work.finish.kind == "glaze":  # the juice that made steam is boiled down
+        longer = say("cook_longer_glazed", liquid_m3=work.plan.setup.filling.liquid_m3)
+    return OutStep("judge", (say("look", cut=piece.cut.cut_id, texture=texture), longer))
 
 
 def _rest(work: Work) -> OutStep:

@@ -328,7 +328,7 @@ _PURPOSE = re.compile(
     re.I,
 )
 _LENGTH = re.compile(
-    rf"^(?P<long>\d+(?:[.,/]\d+| \d/\d)?[\s-]?(?:{LENGTH}|\"))\s*"
+    rf"^(?P<long>\d+(?:[.,/]\d+| \d/\d)?[\s-]?(?:{LENGTH}|\"))[\s-]*"
     r"(?:(?:pieces?|knobs?|thumbs?|chunks?|lengths?|sticks?|nubs?)\s+(?:of\s+)?"
     r"|(?=(?:fresh |root )?(?:ginger|galangal|turmeric|cinnamon|horseradish|lemongrass)))",
     re.I,

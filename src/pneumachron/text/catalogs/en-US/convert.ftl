@@ -56,6 +56,7 @@ convert-set_own = Cook at { $level ->
     } pressure for { PANEL($hold_min) }, as your recipe says.
 convert-come_up = It takes about { DURATION($up_s) } to come to pressure.
 convert-look = Check it: { LOOKS($cut, $texture) }.
+convert-cook_longer_glazed = If it is firmer than that, pour in { VOLUME($liquid_m3) } of water, put the lid back on and cook it longer: a glaze scorches under the lid.
 convert-cook_longer = If it is firmer than that, put the lid back on and cook it longer.
 convert-rest = Rest the meat for { MINUTESSPAN($low_min, $high_min) }, tented loosely with foil.
 convert-own_run = While it rests, cook { LIST($names) } separately, half full at most.
