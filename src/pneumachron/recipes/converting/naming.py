@@ -3,16 +3,17 @@
 import re
 from collections.abc import Iterator, Sequence
 
-from pneumachron.recipes.converting.twins import (
-    GENERIC,
-    is_the_one,
-    telling_word,
-    telling_words,
-)
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import CHEESES, Ingredient
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.twins import (
+    GENERIC,
+    Company,
+    is_the_one,
+    telling_word,
+    telling_words,
+)
 from pneumachron.recipes.understanding.understand import Understood
 
 
@@ -95,10 +96,14 @@ def is_named(understood: Understood, item: Ingredient, text: str) -> bool:
     words = telling_words(item.line.name)
     if words[-1:] == ["juice"] and _ALL_JUICES.search(text) is None and words[-2:-1]:
         squeezed = _OWN_WORDS[0][1].search(text) is not None
-        return squeezed or is_the_one(understood, item, text, words[-2])
+        return squeezed or is_the_one(_company_of(understood, item, words[-2].rstrip("s")), text)
     if _in_own_words(words, text) is not None or _by_another_name(item, words, text):
         return True
-    return is_the_one(understood, item, text)
+    return not words or is_the_one(_company_of(understood, item, telling_word(words)), text)
+
+
+def _company_of(understood: Understood, item: Ingredient, head: str) -> Company | None:
+    return understood.companies.get((item.index, item.line.name, head))
 
 
 def may_name(item: Ingredient, text: str) -> bool:

@@ -90,11 +90,14 @@ def _has_own_pan(understood: Understood, part: Part) -> bool:
 
 def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]) -> bool:
     for place, text in enumerate(sentences):
+        own, roux = OWN_PAN.search(text), _ROUX.match(text)
+        if not (own or roux):
+            continue
         made = " ".join(sentences[place : place + 2])
         rows = rows_named(understood, text).intersection(part.lines)
-        if OWN_PAN.search(text) and len(rows) >= max(2, len(part.lines) / 2):
+        if own and len(rows) >= max(2, len(part.lines) / 2):
             return not (_OF_THE_JUICE_ITSELF.search(made) or WITH_THE_MEAT.search(text))
-        if _ROUX.match(text) and _MILK.search(made) and len(rows) > 1:
+        if roux and _MILK.search(made) and len(rows) > 1:
             return True  # a white sauce, with a little of the liquid or without
     return False
 

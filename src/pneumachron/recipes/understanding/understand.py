@@ -32,6 +32,7 @@ from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.pressure import Pressure, read_pressure
 from pneumachron.recipes.understanding.spelling_out import spelled_out
 from pneumachron.recipes.understanding.texture import texture_of
+from pneumachron.recipes.understanding.twins import Companies, companies
 
 Asked: TypeAlias = Literal[
     "cut", "mass", "count", "thickness", "bone", "method", "method_minutes", "texture"
@@ -91,6 +92,8 @@ class Understood:
     questions: tuple[Question, ...]
     said: tuple[str, ...] = field(default=())
     """The steps, with “the next 5 ingredients” and “everything” written out by name."""
+    companies: Companies = field(default_factory=dict)
+    """Foods that share a word with others."""
     unread: tuple[int, ...] = field(default=())
     """Lines of ingredients whose food is not known here."""
 
@@ -139,6 +142,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         texture = _usual_texture(known, whole=cubed or _SERVED_WHOLE.search(meat.text) is not None)
         questions.append(_ask_texture(texture, known.family))
     thickness = _thickness(answers, meat, questions, guess_m=usual_thickness_m(known, mass / count))
+    said = spelled_out(recipe.steps, ingredients, recipe.parts)
     return Understood(
         recipe=recipe,
         ingredients=ingredients,
@@ -155,7 +159,8 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         texture=texture,
         plates=plates,
         questions=tuple(questions),
-        said=spelled_out(recipe.steps, ingredients, recipe.parts),
+        said=said,
+        companies=companies(ingredients, recipe.parts, said),
         unread=tuple(item.index for item in ingredients if item.kind == "unknown"),
     )
 
