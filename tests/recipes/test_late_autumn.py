@@ -2,10 +2,12 @@
 
 import pytest
 
+from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.converting.cures import is_cured
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
-from tests.recipes.supper import read, told, understood
+from pneumachron.recipes.understanding.understand import understand
+from tests.recipes.supper import KITCHEN, read, told, understood
 from tests.recipes.test_usual_cards import of, when
 
 
@@ -405,3 +407,52 @@ def test_serve_at_the_end_names_what_is_served() -> None:
 def test_garlic_and_onion_powder_are_two_powders() -> None:
     (line,) = read_ingredients(("1 Tbsp each garlic + onion powder",))
     assert [food.line.name for food in foods_in(line)] == ["garlic powder", "onion powder"]
+
+
+BOILED_AND_POURED = (
+    "Ribs\n\nIngredients\n3 lb spare ribs\n\nFor the sauce\n1 cup stock\n1/2 cup soy sauce\n"
+    "2 Tbsp brown sugar\n1 tsp ginger\n\nMethod\n"
+    "Simmer the stock, soy, sugar and ginger in a small saucepan for 5 minutes. "
+    "Pour over the ribs, cover and bake at 300 for 3 hours."
+)
+
+
+def test_a_sauce_from_a_pan_that_is_poured_over_is_what_the_meat_cooks_in() -> None:
+    places = when(convert(understand(read(BOILED_AND_POURED)), KITCHEN))
+    assert (places["soy sauce"], places["ginger"]) == ("pot", "pot")
+
+
+@pytest.mark.parametrize(
+    ("text", "first"),
+    [
+        ("Brisket\nBBQ sauce\nBeer\n", "Brisket"),  # no heading, though it stands alone
+        ("parsley (fresh)\n2 lb brisket\n", "parsley (fresh)"),
+    ],
+)
+def test_a_word_alone_stays_a_food(text: str, first: str) -> None:
+    recipe = read(
+        f"Supper\n\nIngredients\n{text}\nMethod\nCover and simmer with fresh thyme 3 hours."
+    )
+    assert recipe.ingredients[0] == first
+
+
+def test_a_title_with_a_dash_stays_a_title() -> None:
+    recipe = read("SMOKED BRISKET — Texas style\n\n5 lb brisket\n2 Tbsp salt\n\nSmoke for 8 hours.")
+    assert recipe.title == "SMOKED BRISKET — Texas style"
+
+
+def test_what_is_filled_and_baked_is_no_crust() -> None:
+    found = understood(
+        "Simmer the pork for 2 hours. Shred it.", "Fill the tortillas. Bake 20 min at 350.",
+        more=("12 tortillas",),
+    )  # fmt: skip
+    assert found.crust.kind is None
+
+
+def test_vegetables_that_are_lifted_out_are_served() -> None:
+    found = understood(
+        "Brown the pork. Add the carrots, cover and simmer for 2 hours.",
+        "Lift out the meat and vegetables. Strain the juices and serve.",
+        more=("4 carrots", "500 ml stock"),
+    )  # fmt: skip
+    assert when(convert(found, KITCHEN))["carrots"] == "own_run"

@@ -49,7 +49,7 @@ _ONTO_RAW = any_of(
 """What is mixed there is a rub."""
 
 
-_ALL_POURED = any_of(
+ALL_POURED = any_of(
     r"^\W*(?:then )?(?:pour|tip|add)\b(?![^.;]*\b(?:half|some|third|slow cooker)\b)[^.;]*"
     r"\b(?:over|on|onto|to|with)\b[^.;]*\b(?:ribs?|meat|pork|beef|brisket|shoulder|pot|pan)\b",
     r"^\W*(?:then )?pour (?:it |this )?(?:over|on top|around)\W*$",
@@ -77,7 +77,7 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
         onto_raw = any(_ONTO_RAW.search(text) for text in sentences[place : place + 2])
         if onto_raw and sentence not in late:
             continue
-        poured = any(_ALL_POURED.search(text) for text in sentences[place + 1 : place + 3])
+        poured = any(ALL_POURED.search(text) for text in sentences[place + 1 : place + 3])
         if poured and sentence not in late:
             continue  # the meat cooks in it
         put_on = next(

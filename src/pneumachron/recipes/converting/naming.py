@@ -110,7 +110,7 @@ def may_name(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters could name an ingredient, whole or by its telling word."""
     name = item.line.name.lower()
     options = {name, *name.split(" or ")}
-    if called := _CALLED.search(item.line.raw):
+    if (called := _CALLED.search(item.line.raw)) and called[1].lower() not in _KINDS_OF:
         options.add(called[1].lower())  # “desiccated coconut, toasted (kerisik)”
     if _SALT_AND.match(name):  # “Salz und Pfeffer”
         options.update(_AND.split(name))
@@ -118,6 +118,15 @@ def may_name(item: Ingredient, text: str) -> bool:
 
 
 _CALLED = re.compile(r"(?<=[a-z] )\((?!optional|divided|\w+ed\))([^\W\d_]{4,20})\)\W*$", re.I)
+_KINDS_OF = frozenset(
+    {"fresh", "large", "small", "medium", "whole", "ground", "sweet", "mild", "plain", "boneless",
+     "skinless", "warm", "cold", "brown", "white", "black", "green", "yellow", "light", "dark",
+     "coarse", "frozen", "homemade", "extra", "juice", "zest", "leaves", "halves", "each", "about",
+     "total", "grams", "pounds", "cups", "heaping", "ripe", "lean", "strong", "thick", "thin",
+     "fine", "hard", "soft", "good", "best", "real", "regular", "optional", "below", "above",
+     "water", "stock", "broth", "sauce", "seeds", "powder", "meat", "pork", "beef"}
+)  # fmt: skip
+"""What in brackets says of which kind a food is, and is no name of it."""
 _SALT_AND = re.compile(r"(?:salt|salz)\b.{1,5}\b(?:pepper|pfeffer)$")
 _AND = re.compile(r"\s*(?:&|\+|,|\b(?:and|und)\b)\s*")
 

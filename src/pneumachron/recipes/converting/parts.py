@@ -3,7 +3,12 @@
 import re
 from collections.abc import Iterator, Sequence
 
-from pneumachron.recipes.converting.glazes import OWN_PAN, is_boiled_late, parts_of_mixes
+from pneumachron.recipes.converting.glazes import (
+    ALL_POURED,
+    OWN_PAN,
+    is_boiled_late,
+    parts_of_mixes,
+)
 from pneumachron.recipes.converting.naming import (
     around,
     is_named,
@@ -94,6 +99,8 @@ def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]
         if not (own or roux):
             continue
         made = " ".join(sentences[place : place + 2])
+        if any(map(ALL_POURED.search, sentences[place + 1 : place + 3])):
+            return False  # the meat cooks in it
         rows = rows_named(understood, text).intersection(part.lines)
         if own and len(rows) >= max(2, len(part.lines) / 2):
             return not (_OF_THE_JUICE_ITSELF.search(made) or WITH_THE_MEAT.search(text))

@@ -58,7 +58,7 @@ def _strained_out(understood: Understood) -> frozenset[int]:
     if cooking.main is None:
         return frozenset()
     early, late = (" ".join(texts) for texts in around(understood.said, *cooking.main))
-    if not _STRAINED.search(late):
+    if not _STRAINED.search(late) or _SERVED_WITH_IT.search(late):
         return frozenset()
     all_in = _ALL_OF_THEM.search(early) is not None
     return frozenset(
@@ -69,6 +69,11 @@ def _strained_out(understood: Understood) -> frozenset[int]:
     )  # fmt: skip
 
 
+_SERVED_WITH_IT = any_of(
+    r"(?<!discard )(?<!discard the )(?<!discarding the )(?<!with the )\b(?:vegetables|veg)\b"
+    r"(?![^.;]{0,30}\b(?:smooth|blend\w*|sieve|discard\w*)\b)",
+)
+"""“Lift out the meat and vegetables, strain the juices”: they are eaten."""
 _STRAINED = any_of(
     r"\b(?:strain|sieve)\b",
     r"\bdiscard(?:ing)? the (?:vegetables|veg|solids)\b",

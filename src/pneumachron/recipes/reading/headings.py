@@ -71,7 +71,7 @@ _CAPITALS = re.compile(
     r"^(?:(?:DRY|WET|THE|SPICE) )?(?:MARINADE|RUB|GLAZE|SAUCE|BRINE|BRAISE|GARNISH|TOPPINGS?"
     r"|DRESSING|GRAVY|SLAW|PASTE|SALSA|PICKLES?|GREMOLATA|CRUST|SIDES?)$"
 )
-_DISH = re.compile(r"^(?:Roast|Braise|Stew|Ribs|Pork|Beef|Meat|Brisket)$")
+_DISH = re.compile(r"^(?:Roast|Braise|Stew)$")
 """One word alone on a line, above what is cooked."""
 _EMPHASIZED = re.compile(r"^(\*\*|\*|__|_)[^*_]{2,50}\1:?$")
 YIELD = any_of(

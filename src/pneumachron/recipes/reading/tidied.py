@@ -30,5 +30,5 @@ def _with_meat(lines: Iterable[str]) -> Iterator[str]:
 
 
 _SERVED = re.compile(r"^\s*(?:[-*•]\s*)?serve(?: (?:it )?with)?\s*:\s+(?=\S)", re.I)
-_LABEL = re.compile(r"^(\s*[A-Z][A-Z &']{2,24}?)\s+(?:--|—)\s+(?=\S)")
+_LABEL = re.compile(r"^(\s*[A-Z]{3,12})\s+(?:--|—)\s+(?=\S[^,\d]{0,40}[,\d]|\d)")
 """“SAUCE -- 1/2 c soy, …” on a card."""

@@ -11,7 +11,7 @@ _TIME = re.compile(
     r"(?<![\d:.,-])(?:(?P<hour>[01]?\d|2[0-4])(?:[:.](?P<minute>[0-5]\d))?\s?"
     r"(?P<half>[ap]\.?m\b\.?|at night|in the (?:morning|evening|afternoon)|o.clock|uhr\b)"
     r"|(?P<plain>[01]?\d|2[0-3]):(?P<past>[0-5]\d)(?![\d:])(?! ?h)"
-    r"|\b(?:at|by|around|about|till?|until) (?P<bare>1[0-2]|[1-9])"
+    r"|(?:\b(?:at|by|till?|until)|(?:^|(?<=[.;] ))around) (?P<bare>1[0-2]|[1-9])"
     r"(?=[,.;:]|$| (?:and|then|off|out|on|i|we|they|it|put)\b)"
     r"|\b(?P<word>noon|midday|midnight))",
     re.I,

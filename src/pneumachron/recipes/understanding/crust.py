@@ -152,7 +152,13 @@ _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 
 _STIRRED_IN = any_of(r"\bstir in\b[^.;]*\buncovered\b")
 _BAKED = any_of(r"\bbake\b[^.;]{0,30}\d ?min", r"\bbake\b[^.;]{0,30}(?:@|\bat) \d{3}\b")
-_COVERED = any_of(r"\bcover(?:ed)?\b", r"\bfoil\b")
+_IN_A_DISH = any_of(
+    r"\bcover(?:ed)?\b",
+    r"\bfoil\b",
+    r"\b(?:fill|stuff|roll|layer|spread|line)\w*\b",
+    r"\b(?:tortillas?|pasta|noodles|dough|pastry|potato\w*|rolls|buns|bread|casserole of)\b",
+)
+"""What is covered gets no crust, and what is filled is another dish."""
 _TURNED = any_of(rf"\b(?:return|add|put) {_MEAT}\b[^.;]{{0,30}}\b(?:turn|toss|roll) to coat\b")
 _SYRUPY = any_of(r"\bsyrup\w*", r"\bsticky\b", r"\bglaz\w*", r"\bglossy\b")
 _HEATS_A_GRILL = any_of(r"\b(?:heat|preheat|turn on|switch on) (?:the|your) grill\b")
@@ -175,7 +181,7 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
             kind = None  # "cook, uncovered, for 40 min more"
         if kind == "broiler" and in_oven and _STIRRED_IN.search(sentence):
             kind = None  # “stir in the mushrooms and cook, uncovered”: a stew that thickens
-        if cooking.method == "simmer" and _BAKED.search(sentence) and not _COVERED.search(told):
+        if cooking.method == "simmer" and _BAKED.search(sentence) and not _IN_A_DISH.search(told):
             kind = kind or "broiler"  # boiled first, and baked in a sauce
         if _TURNED.search(sentence) and _SYRUPY.search(told):
             kind = kind or "glaze"
