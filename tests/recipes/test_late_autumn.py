@@ -456,3 +456,22 @@ def test_vegetables_that_are_lifted_out_are_served() -> None:
         more=("4 carrots", "500 ml stock"),
     )  # fmt: skip
     assert when(convert(found, KITCHEN))["carrots"] == "own_run"
+
+
+def test_brine_of_a_jar_cures_nothing() -> None:
+    """“Pour in the brine” of the pepperoncini put them and the butter into a cure."""
+    done = of("brisket_with_two_packets")
+    assert not any(line.when == "cure" for line in done.lines)
+    assert not is_cured(done.understood)
+
+
+def test_what_is_topped_with_pastry_gets_no_crust() -> None:
+    assert of("filling_of_a_pot_pie").finish.kind == "none"
+
+
+def test_pan_juices_are_no_pan_to_fry_in() -> None:
+    assert of("ribs_basted_with_pan_juices").finish.kind == "broiler"
+
+
+def test_a_soft_fire_simmers() -> None:
+    assert of("ribs_in_brown_beer_translated").understood.cooking.method == "simmer"

@@ -10,7 +10,8 @@ CURED = any_of(
     r"\bsoak\b.{0,24}\bwater\b", r"\binject\w*", r"\bsalt ?pet(?:re|er)\b",
     r"\bin (?:the )?salt\b[^.;]{0,40}\bdays?\b",
 )  # fmt: skip
-_CURES = any_of(r"\bin (the|this) (brine|cure)\b", r"\bbrine (the|it|them)\b",
+_CURES = any_of(r"(?<!pour )(?<!stir )(?<!tip )(?<!add )\bin (the|this) (brine|cure)\b",
+                r"\bbrine (the|it|them)\b",
                 r"\bcure (the|it|them)\b", r"\b(brine|cure) for\b",
                 r"\b(cover|submerge)\w* .{0,60}\bbrine\b", r"\bleave to cure\b")  # fmt: skip
 _CURED_MEAT = any_of(r"\bcorned\b", r"\bbacon (?:collar|joint)\b", r"\bcollar of bacon\b",

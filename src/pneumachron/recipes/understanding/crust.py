@@ -102,7 +102,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         any_of(
             r"\bfinish\w* in (a|the) (\w+ )?(skillet|frying pan|pan|griddle)\b",
             r"\b(knusprig|kross) anbraten\b",
-            r"\b(skillet|frying pan|hot pan|(?<!sheet )(?<!roasting )pan|griddle)\b.{0,40}"
+            r"\b(skillet|frying pan|hot pan|(?<!sheet )(?<!roasting )pan(?! juices)|griddle)\b"
+            r".{0,40}"
             r"\b(crisp|brown(?! sugar)|fry|crust|golden)",
             r"\b(crisp|brown|fry|crust)\w*\b.{0,40}\b(skillet|frying pan|hot pan|griddle)\b",
             r"^\W*to crisp\b.{0,60}\bpan\b",
@@ -134,7 +135,7 @@ def _is_of_the_meat(sentence: str) -> bool:
 
 
 _OF_A_PIE = any_of(
-    r"\b(?:bake|roll|cover|brush)\w*\b[^.;]{0,30}\b(?:pies?|pastry|pasties|biscuits|cornbread)\b"
+    r"\b(?:bake|roll|cover|brush|top)\w*\b[^.;]{0,30}\b(?:pies?|pastry|pasties|biscuits|cornbread)\b"
 )
 
 
