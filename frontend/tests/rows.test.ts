@@ -1,7 +1,14 @@
 import { expect, test } from "vitest";
 import type { RecipeText } from "@/api/client";
 import { corrected, remember } from "@/features/convert/corrections";
-import { counts, doubtful, recipeOf, rowsOf, withRoles } from "@/features/convert/rows";
+import {
+  counts,
+  doubtful,
+  recipeOf,
+  rowsOf,
+  withLinesOf,
+  withRoles,
+} from "@/features/convert/rows";
 
 const RECIPE: RecipeText = {
   title: "Ribs",
@@ -81,4 +88,20 @@ test("what a cook put right is remembered for the source, and for no other", () 
     source: "https://brisket.example",
   });
   expect(corrected(RECIPE, "A text without a source")).toEqual(RECIPE);
+});
+
+test("what is known of a line stays with it while others move", () => {
+  const rows = rowsOf(RECIPE);
+  const [rack, salt] = rows;
+  const kept = [
+    { line: 2, when: "finish" },
+    { line: 1, when: "pot" },
+  ];
+  const without = withRoles(rows, new Set([rack?.key ?? ""]), "note");
+  expect(withLinesOf(kept, rows, without)).toEqual([
+    { line: 1, when: "finish" },
+    { line: 0, when: "pot" },
+  ]);
+  const fewer = withRoles(rows, new Set([salt?.key ?? ""]), "step");
+  expect(withLinesOf(kept, rows, fewer)).toEqual([{ line: 1, when: "finish" }]);
 });

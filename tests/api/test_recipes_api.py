@@ -84,6 +84,40 @@ def test_answers_and_choices(client: TestClient) -> None:
     assert again["understood"]["mass_kg"] == pytest.approx(1.3608, abs=1e-3)
 
 
+DOUBTED = """Ribs for a crowd
+
+4 lb country style pork ribs
+1 cup cola
+1 bottle barbecue sauce
+1 tsp dry mustard
+
+Pour the cola around the ribs, cover with foil and bake at 325 F for 2 hours. Drain.
+Stir barbecue sauce and mustard together. Spread over the ribs, bake uncovered 30 minutes more.
+"""
+
+
+def test_a_place_in_doubt_is_asked_about_and_kept_when_said(client: TestClient) -> None:
+    cook_request = request_of(client, DOUBTED)
+    (asked,) = convert(client, cook_request)["doubts"]
+    assert (asked["index"], asked["when"]) == (3, "season")
+    assert "dry mustard" in asked["text"]
+    cook_request["choices"] = {"placed": [{"line": 3, "when": "finish"}]}
+    done = convert(client, cook_request)
+    assert done["doubts"] == []
+    assert [line["when"] for line in done["lines"] if line["origin"] == 3] == ["finish"]
+    movable = {line["origin"]: line["movable"] for line in done["lines"]}
+    assert movable == {0: False, 1: True, 2: True, 3: True, None: False}
+    body = {
+        "title": "Ribs", "tags": [], "original": DOUBTED, "format": "text",
+        "recipe": cook_request["recipe"], "choices": cook_request["choices"],
+    }  # fmt: skip
+    kept = client.post("/api/recipes", json=body).json()
+    again = client.get(f"/api/recipes/{kept['id']}").json()
+    assert again["choices"]["placed"] == [{"line": 3, "when": "finish"}]
+    cook_request["choices"] = {"placed": [{"line": 3, "when": "cure"}]}
+    assert client.post("/api/recipes/convert", json=cook_request).status_code == 422
+
+
 def test_exports_read_back(client: TestClient) -> None:
     cook_request = request_of(client, BRAISED_SHORT_RIBS)
     texts = {

@@ -93,6 +93,40 @@ def test_paste_answer_overrule_scale_export_and_back(
     assert complaints == []
 
 
+DOUBTED = """Ribs for a crowd
+
+4 lb country style pork ribs
+1 cup cola
+1 bottle barbecue sauce
+1 tsp dry mustard
+
+Pour the cola around the ribs, cover with foil and bake at 325 F for 2 hours. Drain.
+Stir barbecue sauce and mustard together. Spread over the ribs, bake uncovered 30 minutes more.
+"""
+
+
+def test_a_place_in_doubt_is_answered_with_one_press_and_taken_back(page: Page) -> None:
+    bring(page, DOUBTED)
+    doubt = page.get_by_test_id("place-doubt")
+    expect(doubt).to_contain_text("dry mustard")
+    rows = page.get_by_role(
+        "list", name=screen("convert-ingredients-with-their-marks")
+    ).get_by_role("listitem")
+    place = rows.filter(has_text="dry mustard").get_by_role("combobox")
+    expect(place).to_have_value("season")
+    axe_clean(page)
+    doubt.get_by_role("button").last.click()
+    expect(doubt).to_have_count(0)
+    expect(place).not_to_have_value("season")
+    page.reload()  # what was said is not lost
+    expect(place).not_to_have_value("season")
+    place.select_option(label=screen("convert-as-the-app-reads-it"))
+    expect(place).to_have_value("season")
+    expect(doubt).to_have_count(1)
+    rows.filter(has_text="1 cup cola").get_by_role("combobox").select_option("beside")
+    expect(rows.filter(has_text="water")).to_have_count(1)
+
+
 def test_marks_by_keyboard_and_to_the_bench(page: Page) -> None:
     page.goto("/convert")
     page.get_by_role("link", name="Short ribs for the snowed-in weekend").click()

@@ -24,12 +24,12 @@ from pneumachron.core.schedule.constraints import DayLimits
 from pneumachron.core.schedule.model import Block, Segment, Wait
 from pneumachron.core.schedule.schedule import schedule
 from pneumachron.core.schedule.solver import WORK
-from pneumachron.recipes.converting.naming import rows_named
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.reading import read_recipe
 from pneumachron.recipes.reading.jsonld import loads, markup_free, recipes_in
 from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.naming import rows_named
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.understand import Understood, understand
 from pneumachron.services.log_rows import rows_of

@@ -361,7 +361,7 @@ def test_every_rule_is_tested_and_documented() -> None:
         "heat_struck", "own_words", "in_our_step", "finish_added", "kept_amount", "cure_in_order",
         "other_part", "named_late", "marinade_wiped", "marinade_shared", "cured_meat",
         "burnt_ends", "bark",
-        "crackling", "grill_instead", "minutes_kept",
+        "crackling", "grill_instead", "minutes_kept", "placed", "placed_to_scorch",
     }  # fmt: skip
     assert here == set(rules())
     page = (ROOT / "docs" / "conversion.md").read_text(encoding="utf-8")

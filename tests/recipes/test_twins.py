@@ -2,7 +2,7 @@
 
 import pytest
 
-from pneumachron.recipes.converting.naming import rows_named
+from pneumachron.recipes.understanding.naming import rows_named
 from tests.recipes.supper import understood
 from tests.recipes.test_usual_cards import of, when
 

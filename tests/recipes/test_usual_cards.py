@@ -5,10 +5,10 @@ from pathlib import Path
 import pytest
 
 from pneumachron.recipes.converting.convert import Converted, convert
-from pneumachron.recipes.converting.naming import may_name
 from pneumachron.recipes.reading.titles import title_of
 from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.main_heat import main_spans
+from pneumachron.recipes.understanding.naming import may_name
 from pneumachron.recipes.understanding.number_words import in_figures
 from pneumachron.recipes.understanding.side_work import is_side_work
 from pneumachron.recipes.understanding.understand import understand

@@ -57,6 +57,10 @@ def said(locale: Locale) -> dict[str, str]:
     }
 
 
+_SAID_NOWHERE = re.compile(r"\{[^{}]*\}|^\s*\*?\[\w+\]")
+"""What is filled in, and the code of a variant: nobody reads it."""
+
+
 def found(locale: Locale, phrases: tuple[str, ...]) -> list[str]:
     pattern = re.compile(rf"\b(?:{'|'.join(map(re.escape, phrases))})\b", re.IGNORECASE)
     return [
@@ -65,7 +69,7 @@ def found(locale: Locale, phrases: tuple[str, ...]) -> list[str]:
         for line in text.split("\n")
         if (
             match := pattern.search(
-                re.sub(r"\{[^{}]*\}", "", line.partition("=")[2] if "=" in line else line)
+                _SAID_NOWHERE.sub("", line.partition("=")[2] if "=" in line else line)
             )
         )
     ]

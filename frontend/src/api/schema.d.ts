@@ -2253,6 +2253,8 @@ export interface components {
             finish?: ("broiler" | "grill" | "air_fryer" | "crisping" | "pan" | "glaze" | "none") | null;
             /** Overruled */
             overruled?: string[];
+            /** Placed */
+            placed?: components["schemas"]["PlacedIn"][];
         };
         /**
          * ClashOut
@@ -2322,7 +2324,8 @@ export interface components {
             answers: components["schemas"]["AnswersIn"];
             /**
              * @default {
-             *       "overruled": []
+             *       "overruled": [],
+             *       "placed": []
              *     }
              */
             choices: components["schemas"]["ChoicesIn"];
@@ -2339,6 +2342,8 @@ export interface components {
             steps: components["schemas"]["StepOut"][];
             /** Marks */
             marks: components["schemas"]["PencilMark"][];
+            /** Doubts */
+            doubts: components["schemas"]["DoubtOut"][];
             setting: components["schemas"]["ConvertedSetting"];
             check: components["schemas"]["CheckOut"] | null;
             /** Cautions */
@@ -3007,6 +3012,26 @@ export interface components {
             start: string;
             /** End */
             end?: string | null;
+        };
+        /**
+         * DoubtOut
+         * @description An ingredient whose place is in doubt: where it stands, and where it may belong instead.
+         */
+        DoubtOut: {
+            /** Index */
+            index: number;
+            /**
+             * When
+             * @enum {string}
+             */
+            when: "cure" | "season" | "first_run" | "sear" | "pot" | "top" | "own_run" | "after" | "finish" | "beside";
+            /**
+             * Instead
+             * @enum {string}
+             */
+            instead: "cure" | "season" | "first_run" | "sear" | "pot" | "top" | "own_run" | "after" | "finish" | "beside";
+            /** Text */
+            text: string;
         };
         /**
          * DoubtsOut
@@ -3766,6 +3791,11 @@ export interface components {
             when: "cure" | "season" | "first_run" | "sear" | "pot" | "top" | "own_run" | "after" | "finish" | "beside";
             /** Text */
             text: string;
+            /**
+             * Movable
+             * @description the cook may put it elsewhere
+             */
+            movable: boolean;
         };
         /**
          * LiquidOut
@@ -4426,6 +4456,19 @@ export interface components {
             said: string[];
         };
         /**
+         * PlacedIn
+         * @description A line of the ingredients, counted from 0, and where the cook put it.
+         */
+        PlacedIn: {
+            /** Line */
+            line: number;
+            /**
+             * When
+             * @enum {string}
+             */
+            when: "season" | "sear" | "pot" | "top" | "own_run" | "after" | "finish" | "beside";
+        };
+        /**
          * PlacedOut
          * @description A piece in its place: its edge from above, and its heights over the base.
          */
@@ -5049,7 +5092,8 @@ export interface components {
             answers: components["schemas"]["AnswersIn"];
             /**
              * @default {
-             *       "overruled": []
+             *       "overruled": [],
+             *       "placed": []
              *     }
              */
             choices: components["schemas"]["ChoicesIn"];

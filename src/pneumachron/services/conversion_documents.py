@@ -82,6 +82,15 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
             for step in done.steps
         ],
         "marks": [_mark(mark) for mark in done.marks],
+        "doubts": [
+            {
+                "index": doubt.index,
+                "when": doubt.when,
+                "instead": doubt.instead,
+                "text": say_message(doubt.question),
+            }
+            for doubt in done.doubts
+        ],
         "setting": {
             "hold_min": plan.hold_min,
             "hold_low_min": low,
@@ -114,7 +123,13 @@ def converted_document(done: Converted, pot: str) -> dict[str, Any]:
 
 
 def _line(line: OutLine) -> dict[str, Any]:
-    return {"origin": line.origin, "when": line.when, "text": line.text(say_message)}
+    movable = line.origin is not None and line.food.kind != "meat" and line.when != "cure"
+    return {
+        "origin": line.origin,
+        "when": line.when,
+        "text": line.text(say_message),
+        "movable": movable,
+    }
 
 
 def _mark(mark: Mark) -> dict[str, Any]:

@@ -12,7 +12,7 @@ from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.converting.convert import Converted, convert
-from pneumachron.recipes.converting.kitchen import Choices, Kitchen
+from pneumachron.recipes.converting.kitchen import Choices, Kitchen, PlacedWhen
 from pneumachron.recipes.model import Part, Recipe, Section
 from pneumachron.recipes.reading.doubts import doubts_of
 from pneumachron.recipes.understanding.understand import Answers, understand
@@ -33,6 +33,14 @@ WRITERS = {"jsonld": to_jsonld, "markdown": to_markdown, "text": to_text}
 
 
 @dataclass(frozen=True, slots=True)
+class PlacedLine:
+    """A line of the ingredients, and where the cook put it."""
+
+    line: int
+    when: PlacedWhen
+
+
+@dataclass(frozen=True, slots=True)
 class ChoiceInputs:
     """What the cook chose besides the answers, as it is stored."""
 
@@ -41,11 +49,17 @@ class ChoiceInputs:
     release: ReleaseMethod | None = None
     finish: FinishKind | None = None
     overruled: tuple[str, ...] = ()
+    placed: tuple[PlacedLine, ...] = ()
 
     def to_choices(self) -> Choices:
         """As the rules take it."""
         return Choices(
-            self.plates, self.liquid_style, self.release, self.finish, frozenset(self.overruled)
+            self.plates,
+            self.liquid_style,
+            self.release,
+            self.finish,
+            frozenset(self.overruled),
+            tuple((each.line, each.when) for each in self.placed),
         )
 
 
@@ -162,7 +176,8 @@ def convert_alone(
     assumed = tuple(
         f"{say_message(item.said)} {say_message(item.guess)}" for item in understood.questions
     )
-    return Alone(WRITERS[kind](to_recipe(done, say_message)), assumed)
+    unsure = tuple(say_message(doubt.question) for doubt in done.doubts)
+    return Alone(WRITERS[kind](to_recipe(done, say_message)), assumed + unsure)
 
 
 FRIDGE_C = 4.0
@@ -201,7 +216,11 @@ def keep_recipe(
         fingerprint=fingerprint_of(inputs.recipe),
         recipe=recipe_document(inputs.recipe),
         answers=asdict(inputs.answers),
-        choices={**asdict(inputs.choices), "overruled": list(inputs.choices.overruled)},
+        choices={
+            **asdict(inputs.choices),
+            "overruled": list(inputs.choices.overruled),
+            "placed": [asdict(each) for each in inputs.choices.placed],
+        },
     )
     if recipe_id is None:
         return recipes.RECIPES.add(session, home, content)

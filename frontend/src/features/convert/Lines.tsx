@@ -1,19 +1,20 @@
 import type { ConvertedOut, RecipeText } from "@/api/client";
 import { numbered } from "@/features/convert/draft";
 import { MarkNote, type MarkProps, MarkWord } from "@/features/convert/MarkNote";
-import { WHEN_WORDS } from "@/lib/words";
+import { Place, PlaceDoubt, type PlaceProps } from "@/features/convert/Place";
 import { say } from "@/text/say";
 
-interface Props extends MarkProps {
+interface Props extends MarkProps, PlaceProps {
   recipe: RecipeText;
   converted: ConvertedOut;
 }
 
 /** Ingredients side by side: as they were, what the pencil did, as they are now. */
-export function Lines({ recipe, converted, ...marks }: Props) {
+export function Lines({ recipe, converted, placed, onPlace, ...marks }: Props) {
   const markOf = (index: number) =>
     converted.marks.find((mark) => mark.where === "ingredient" && mark.index === index);
   const linesOf = (index: number | null) => converted.lines.filter((line) => line.origin === index);
+  const doubts = new Map(converted.doubts.map((doubt) => [doubt.index, doubt]));
   const headings = new Map((recipe.parts ?? []).map((part) => [part.lines[0], part.name]));
   const added = converted.marks.filter(
     (mark) => mark.where === "ingredient" && mark.index === null,
@@ -44,7 +45,15 @@ export function Lines({ recipe, converted, ...marks }: Props) {
               <span className={`${OLD} print:hidden`}>
                 {mark && <MarkWord mark={mark} {...marks} />}
               </span>
-              <NewLines lines={linesOf(index)} />
+              <NewLines lines={linesOf(index)} placed={placed} onPlace={onPlace} />
+              {doubts.has(index) && (
+                <div className="sm:col-span-3 print:hidden">
+                  <PlaceDoubt
+                    doubt={doubts.get(index) as ConvertedOut["doubts"][number]}
+                    onPlace={onPlace}
+                  />
+                </div>
+              )}
               {mark && (
                 <div className="sm:col-span-3 print:hidden">
                   <MarkNote mark={mark} {...marks} />
@@ -59,7 +68,7 @@ export function Lines({ recipe, converted, ...marks }: Props) {
             <span className={`${OLD} print:hidden`}>
               <MarkWord mark={mark} {...marks} />
             </span>
-            <NewLines lines={linesOf(null)} />
+            <NewLines lines={linesOf(null)} placed={placed} onPlace={onPlace} />
             <div className="sm:col-span-3 print:hidden">
               <MarkNote mark={mark} {...marks} />
             </div>
@@ -76,22 +85,15 @@ const NEW = "max-lg:group-data-[side=old]/sheet:hidden";
 const ROW =
   "grid items-baseline gap-x-4 border-rule border-b py-1 sm:grid-cols-[minmax(0,1fr)_7.5rem_minmax(0,1fr)]";
 
-function NewLines({ lines }: { lines: ConvertedOut["lines"] }) {
+function NewLines({ lines, ...places }: PlaceProps & { lines: ConvertedOut["lines"] }) {
   if (lines.length === 0) return <span className={`${NEW} text-pencil`}>–</span>;
   return (
     <span className={`${NEW} flex flex-col`}>
       {lines.map((line) => (
         <span key={`${line.when} ${line.text}`}>
-          <span data-typed>{line.text}</span>{" "}
-          <span className="whitespace-nowrap text-pencil">{placeOf(line)}</span>
+          <span data-typed>{line.text}</span> <Place line={line} {...places} />
         </span>
       ))}
     </span>
   );
-}
-
-/** Where a line goes, unless it says so itself. */
-function placeOf({ when, text }: ConvertedOut["lines"][number]): string {
-  const { name } = WHEN_WORDS[when];
-  return text.endsWith(name) ? "" : name;
 }

@@ -44,7 +44,16 @@ export function MarkWord({ mark, open, onOpen, onOverrule }: Props) {
 }
 
 /** What does not fit the pot is not argued away, and advice is not a change. */
-const FIXED = new Set(["portioned", "burnt_ends", "bark", "crackling", "grill_instead"]);
+const FIXED = new Set([
+  "portioned",
+  "burnt_ends",
+  "bark",
+  "crackling",
+  "grill_instead",
+  // the choice of places takes these back
+  "placed",
+  "placed_to_scorch",
+]);
 
 function isFixed(mark: PencilMark): boolean {
   return FIXED.has(mark.rule);

@@ -10,6 +10,8 @@ interface Props {
   draft: Draft;
   pots: KeptPotOut[];
   understood: ConvertedOut["understood"] | undefined;
+  /** Ingredients whose place is not sure. */
+  inDoubt: number;
   problem: Problem | null;
   onChange: (draft: Draft) => void;
 }
@@ -17,7 +19,7 @@ interface Props {
 type Understood = ConvertedOut["understood"];
 
 /** What was read of the recipe, in one place: what was not is asked for, with the guess shown. */
-export function ReadPanel({ draft, pots, understood, problem, onChange }: Props) {
+export function ReadPanel({ draft, pots, understood, inDoubt, problem, onChange }: Props) {
   const { choices } = draft;
   const answer = (part: Partial<Answers>) =>
     onChange({ ...draft, answers: { ...draft.answers, ...part } });
@@ -29,7 +31,7 @@ export function ReadPanel({ draft, pots, understood, problem, onChange }: Props)
       aria-label={say("convert-what-was-read")}
       className="mt-2 border-rule border-y py-2 print:hidden"
     >
-      <Questions draft={draft} understood={understood} />
+      <Questions draft={draft} understood={understood} inDoubt={inDoubt} />
       <div className="grid grid-cols-2 items-end gap-x-3 gap-y-1.5 sm:grid-cols-3 lg:grid-cols-5">
         <MeatFields {...fields} problem={problem} />
         <MethodFields {...fields} />
@@ -52,7 +54,11 @@ export function ReadPanel({ draft, pots, understood, problem, onChange }: Props)
   );
 }
 
-function Questions({ draft, understood }: { draft: Draft; understood: Understood | undefined }) {
+function Questions({
+  draft,
+  understood,
+  inDoubt,
+}: Pick<Props, "draft" | "understood" | "inDoubt">) {
   const questions = understood?.questions ?? [];
   const ingredients = draft.recipe.ingredients.length;
   const steps = draft.recipe.steps.length;
@@ -75,6 +81,9 @@ function Questions({ draft, understood }: { draft: Draft; understood: Understood
             assumed: questions.map((item) => `${item.text} ${item.guess}.`).join(" "),
           })}
         </strong>
+      )}
+      {inDoubt > 0 && (
+        <strong className="font-semibold"> {say("convert-places-in-doubt", { inDoubt })}</strong>
       )}
     </p>
   );

@@ -8,6 +8,7 @@ import {
   recipeOf,
   roleNames,
   rowsOf,
+  withLinesOf,
   withRoles,
 } from "@/features/convert/rows";
 import { say } from "@/text/say";
@@ -34,7 +35,8 @@ export function ReadingSheet({ draft, onChange }: Props) {
   const change = (next: typeof rows) => {
     setRows(next);
     // marks are known by the places of lines, which have moved
-    const choices = { ...draft.choices, overruled: [] };
+    const placed = withLinesOf(draft.choices.placed ?? [], rows, next);
+    const choices = { ...draft.choices, overruled: [], placed };
     onChange({ ...draft, recipe: recipeOf(next, draft.recipe), choices });
   };
   return (

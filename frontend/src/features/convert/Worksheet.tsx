@@ -5,6 +5,7 @@ import { useConverted } from "@/api/recipes";
 import type { Draft } from "@/features/convert/draft";
 import { KeepForm } from "@/features/convert/KeepForm";
 import { Lines } from "@/features/convert/Lines";
+import type { PlaceProps } from "@/features/convert/Place";
 import { ReadingSheet } from "@/features/convert/ReadingSheet";
 import { ReadPanel } from "@/features/convert/ReadPanel";
 import { Result } from "@/features/convert/Result";
@@ -38,6 +39,12 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
     const overruled = on ? [...now, mark] : now.filter((item) => item !== mark);
     onChange({ ...draft, choices: { ...draft.choices, overruled } });
   };
+  const placed = draft.choices.placed ?? [];
+  const place: PlaceProps["onPlace"] = (line, when) => {
+    const others = placed.filter((item) => item.line !== line);
+    const now = when === null ? others : [...others, { line, when }];
+    onChange({ ...draft, choices: { ...draft.choices, placed: now } });
+  };
   return (
     <div className="group/sheet mx-auto max-w-6xl px-4 py-3" data-side={side}>
       <p className="text-[0.875rem] print:hidden">
@@ -59,6 +66,7 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
         draft={draft}
         pots={pots}
         understood={data?.understood}
+        inDoubt={data?.doubts.length ?? 0}
         problem={problem}
         onChange={onChange}
       />
@@ -81,6 +89,8 @@ export function Worksheet({ draft, pots, units, onChange }: Props) {
           <Lines
             recipe={draft.recipe}
             converted={data}
+            placed={placed}
+            onPlace={place}
             open={open}
             onOpen={setOpen}
             onOverrule={overrule}

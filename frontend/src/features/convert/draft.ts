@@ -47,7 +47,7 @@ export function keepPaste(text: string): void {
 }
 
 export const NO_ANSWERS: Answers = {};
-export const NO_CHOICES: Choices = { overruled: [] };
+export const NO_CHOICES: Choices = { overruled: [], placed: [] };
 
 /** Lines with their places, which is what marks know them by; two lines may read the same. */
 export function numbered(texts: string[]) {

@@ -106,3 +106,13 @@ export function counts(rows: Row[]): string {
     out: of("out"),
   });
 }
+
+/** What is known by lines of ingredients, by where the same lines stand now; lost when they are none. */
+export function withLinesOf<T extends { line: number }>(kept: T[], before: Row[], now: Row[]): T[] {
+  const keysOf = (rows: Row[]) =>
+    rows.filter((row) => row.role === "ingredient").map((row) => row.key);
+  const [old, next] = [keysOf(before), keysOf(now)];
+  return kept
+    .map((item) => ({ ...item, line: next.indexOf(old[item.line] ?? "") }))
+    .filter((item) => item.line >= 0);
+}

@@ -42,6 +42,13 @@ convert-ingredients = Ingredients
 convert-ingredients-with-their-marks = ingredients with their marks
 convert-in-the-cooker = in the cooker
 convert-use-the-change = Use the change
+convert-where-it-goes = where it goes: { $text }
+convert-as-the-app-reads-it = as the app reads it
+convert-places-in-doubt =
+    { $inDoubt ->
+        [one] Where one ingredient goes is not sure. Choose below.
+       *[other] Where { $inDoubt } ingredients go is not sure. Choose below.
+    }
 convert-leave-it-unchanged = Leave it unchanged
 convert-use-the-plans-minutes = Use the plan’s minutes
 convert-keep-the-recipes-minutes = Keep the recipe’s minutes

@@ -16,6 +16,7 @@ from pneumachron.core.planning.finish import FinishKind
 from pneumachron.core.planning.other_methods import BackMethod
 from pneumachron.core.planning.season import Marinade
 from pneumachron.core.procedure.choices import MAX_EXTRAS
+from pneumachron.recipes.converting.kitchen import PlacedWhen
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.rule_table import Does
 from pneumachron.recipes.model import (
@@ -34,6 +35,7 @@ from pneumachron.services.recipes import (
     ChoiceInputs,
     ConvertInputs,
     ExportFormat,
+    PlacedLine,
     RecipeInputs,
     stored_recipe,
 )
@@ -136,6 +138,13 @@ class AnswersIn(StrictModel):
     texture: Texture | None = None
 
 
+class PlacedIn(StrictModel):
+    """A line of the ingredients, counted from 0, and where the cook put it."""
+
+    line: Annotated[int, Field(ge=0, lt=MAX_LINES)]
+    when: PlacedWhen
+
+
 class ChoicesIn(StrictModel):
     """What the cook chose; `overruled` names marks that are crossed out."""
 
@@ -146,6 +155,7 @@ class ChoicesIn(StrictModel):
     overruled: Annotated[
         list[Annotated[str, Field(max_length=60)]], Field(max_length=MAX_MARKS)
     ] = Field(default_factory=list)
+    placed: Annotated[list[PlacedIn], Field(max_length=MAX_LINES)] = Field(default_factory=list)
 
 
 class ConvertIn(StrictModel):
@@ -168,7 +178,9 @@ class ConvertIn(StrictModel):
 
 def choice_inputs(choices: ChoicesIn) -> ChoiceInputs:
     """Choices as the use case takes them."""
-    return ChoiceInputs(**{**choices.model_dump(), "overruled": tuple(choices.overruled)})
+    placed = tuple(PlacedLine(each.line, each.when) for each in choices.placed)
+    overruled = tuple(choices.overruled)
+    return ChoiceInputs(**{**choices.model_dump(), "overruled": overruled, "placed": placed})
 
 
 class ExportIn(StrictModel):
@@ -226,6 +238,7 @@ class LineOut(StrictModel):
     origin: int | None
     when: When
     text: str
+    movable: Annotated[bool, Field(description="the cook may put it elsewhere")]
 
 
 class StepOut(StrictModel):
@@ -252,6 +265,15 @@ class PencilMark(StrictModel):
     source_kind: SourceKind
     overruled: bool
     caution: str
+
+
+class DoubtOut(StrictModel):
+    """An ingredient whose place is in doubt: where it stands, and where it may belong instead."""
+
+    index: int
+    when: When
+    instead: When
+    text: str
 
 
 class ConvertedSetting(StrictModel):
@@ -295,6 +317,7 @@ class ConvertedOut(StrictModel):
     lines: Annotated[list[LineOut], Field(max_length=2 * MAX_LINES)]
     steps: Annotated[list[StepOut], Field(max_length=MAX_LINES + 20)]
     marks: Annotated[list[PencilMark], Field(max_length=MAX_MARKS)]
+    doubts: Annotated[list[DoubtOut], Field(max_length=MAX_LINES)]
     setting: ConvertedSetting
     check: CheckOut | None
     cautions: Annotated[list[str], Field(max_length=30)]

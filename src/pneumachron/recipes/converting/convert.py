@@ -15,7 +15,6 @@ from pneumachron.recipes.converting.context import (
     ConversionContext,
     ConvertedLines,
     plain_line,
-    together,
 )
 from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
 from pneumachron.recipes.converting.cures import bought_cured, cured_lines
@@ -28,6 +27,7 @@ from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Porti
 from pneumachron.recipes.converting.marinade import in_marinade, soaked_lines
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
 from pneumachron.recipes.converting.parts import brushes_the_sauce, parts_apart
+from pneumachron.recipes.converting.placed import Doubt, placed, still_in_doubt
 from pneumachron.recipes.converting.pot_work import (
     WET,
     blended_lines,
@@ -42,7 +42,6 @@ from pneumachron.recipes.converting.pot_work import (
 )
 from pneumachron.recipes.converting.rubs import rubbed_lines
 from pneumachron.recipes.converting.rule_table import rules
-from pneumachron.recipes.converting.rules import apply_rule
 from pneumachron.recipes.converting.seasoning import binders_in_the_pot, shared_lines
 from pneumachron.recipes.converting.sprays import sprayed_lines
 from pneumachron.recipes.converting.step_marks import numbered, step_marks
@@ -74,6 +73,8 @@ class Converted:
     check: CrossCheck | None
     plates: float | None
     allergens: tuple[str, ...]
+    doubts: tuple[Doubt, ...]
+    """Foods whose place is asked about."""
 
 
 def convert(understood: Understood, kitchen: Kitchen, choices: Choices = NO_CHOICES) -> Converted:
@@ -112,8 +113,9 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     context = _context(understood, portioned, pouring, plan, kitchen)
     lines: list[OutLine] = []
     marks: list[Mark] = []
-    for item in understood.ingredients:
-        found = together([apply_rule(context, food) for food in foods_in(item)])
+    placings = placed(context, choices)
+    for placing in placings:
+        item, found = placing.item, placing.found
         mark = _mark(found, item.index, item.line.raw, choices)
         if mark is not None and mark.overruled:
             found = ConvertedLines((plain_line(context, item, "pot"),))
@@ -164,6 +166,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         check=cross_check(understood, plan),
         plates=choices.plates or (understood.plates or None),
         allergens=_allergens(lines),
+        doubts=still_in_doubt(placings, lines),
     )
 
 
@@ -204,9 +207,13 @@ def _pouring(understood: Understood, portioned: Portioned, choices: Choices) -> 
     """What the runs need together, shared among the recipe's liquids."""
     apart = frozenset(parts_apart(understood))
     elsewhere = (
-        sprayed_lines(understood) | cured_lines(understood) | shared_lines(understood) | apart
+        sprayed_lines(understood)
+        | cured_lines(understood)
+        | shared_lines(understood)
+        | apart
         | slurry_water(understood)
-    )  # fmt: skip
+        | {index for index, _ in choices.placed}
+    ) - {index for index, when in choices.placed if when == "pot"}
     # “1 onion, 500 ml stock”: a line pours its first liquid
     liquids = tuple(
         poured for item in understood.ingredients if item.index not in elsewhere
@@ -246,6 +253,7 @@ def _context(
     apart = parts_apart(understood)
     shared = shared_lines(understood) - frozenset(apart)
     rubbed = rubbed_lines(understood) - cured_lines(understood) - frozenset(apart) - shared
+    marinade = in_marinade(understood) - shared
     sugar_kg = portioned.scale * sum(
         item.sugar_g / 1000.0 for item in understood.ingredients if item.index in rubbed
     )
@@ -269,11 +277,11 @@ def _context(
         cured=cured_lines(understood),
         marinated=frozenset(
             item.index for item in understood.ingredients
-            if item.index in in_marinade(understood) - shared and is_liquid(item)
+            if item.index in marinade and is_liquid(item)
         ),
         shared=shared,
         is_wet=understood.cooking.method in WET,
-        in_marinade=in_marinade(understood) - shared,
+        in_marinade=marinade,
         soaked=soaked_lines(understood) - shared,
         bought_cured=bought_cured(understood),
         parts=apart,

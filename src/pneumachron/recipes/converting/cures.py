@@ -1,6 +1,6 @@
 """Meat that is cured or brined, and the lines of its cure."""
 
-from pneumachron.recipes.converting.naming import rows_named
+from pneumachron.recipes.understanding.naming import rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood

@@ -5,10 +5,10 @@ from dataclasses import replace
 
 from pneumachron.core.planning.finish import Finish
 from pneumachron.recipes.converting.marks import OutLine, When
-from pneumachron.recipes.converting.naming import EXCEPT, before_the_heat, rows_named
 from pneumachron.recipes.converting.pot_work import WET
 from pneumachron.recipes.converting.seasoning import SEASONED
 from pneumachron.recipes.converting.work import is_simmered_off
+from pneumachron.recipes.understanding.naming import EXCEPT, before_the_heat, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood

@@ -3,10 +3,10 @@
 import re
 from collections.abc import Iterator
 
-from pneumachron.recipes.converting.naming import around, is_named, rows_named
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import foods_in
+from pneumachron.recipes.understanding.naming import around, is_named, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood

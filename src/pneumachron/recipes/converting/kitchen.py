@@ -1,10 +1,16 @@
 """What a conversion is made for: the pot, the household, and what the cook chose."""
 
 from dataclasses import dataclass, field
+from typing import Literal, TypeAlias
 
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.pots import Pot
 from pneumachron.core.planning.finish import FinishKind
+
+PlacedWhen: TypeAlias = Literal[
+    "season", "sear", "pot", "top", "own_run", "after", "finish", "beside"
+]
+"""Where a cook may put a food; a cure is never put together line by line."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,6 +39,8 @@ class Choices:
     finish: FinishKind | None = None
     overruled: frozenset[str] = field(default=frozenset())
     """Marks that the cook crossed out."""
+    placed: tuple[tuple[int, PlacedWhen], ...] = ()
+    """Lines of ingredients that the cook put elsewhere, and where."""
 
 
 NO_CHOICES = Choices()

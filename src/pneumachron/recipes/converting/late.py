@@ -5,15 +5,6 @@ from collections.abc import Iterator
 from itertools import takewhile
 
 from pneumachron.recipes.converting.marks import When
-from pneumachron.recipes.converting.naming import (
-    EXCEPT,
-    around,
-    around_long_heat,
-    around_the_heat,
-    is_named,
-    is_some_sauce,
-    rows_named,
-)
 from pneumachron.recipes.converting.parts import BRUSHED, SWEET, parts_apart
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.durations import durations_in
@@ -24,6 +15,15 @@ from pneumachron.recipes.understanding.ingredients import (
     Kind,
     food_of,
     foods_in,
+)
+from pneumachron.recipes.understanding.naming import (
+    EXCEPT,
+    around,
+    around_long_heat,
+    around_the_heat,
+    is_named,
+    is_some_sauce,
+    rows_named,
 )
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in

@@ -2,11 +2,11 @@
 
 import re
 
-from pneumachron.recipes.converting.naming import named_in, rows_named
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.device import SIMMER
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Kind
+from pneumachron.recipes.understanding.naming import named_in, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood

@@ -9,13 +9,6 @@ from pneumachron.recipes.converting.glazes import (
     is_boiled_late,
     parts_of_mixes,
 )
-from pneumachron.recipes.converting.naming import (
-    around,
-    is_named,
-    is_some_sauce,
-    names_any,
-    rows_named,
-)
 from pneumachron.recipes.converting.sprays import SPRAYED
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part, PartRole, Section
@@ -23,6 +16,13 @@ from pneumachron.recipes.understanding.ingredients import (
     THIN_KINDS,
     Ingredient,
     Kind,
+)
+from pneumachron.recipes.understanding.naming import (
+    around,
+    is_named,
+    is_some_sauce,
+    names_any,
+    rows_named,
 )
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in

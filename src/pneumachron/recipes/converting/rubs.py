@@ -4,11 +4,11 @@ import re
 from collections.abc import Sequence
 from itertools import pairwise
 
-from pneumachron.recipes.converting.naming import before_the_heat, is_named, named_in, rows_named
 from pneumachron.recipes.converting.pot_work import WET
 from pneumachron.recipes.converting.seasoning import SEASONED, binders_in_the_pot
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.understanding.ingredients import Kind
+from pneumachron.recipes.understanding.naming import before_the_heat, is_named, named_in, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood

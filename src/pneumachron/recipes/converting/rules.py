@@ -28,13 +28,13 @@ from pneumachron.recipes.converting.liquid_rules import (
     sweet_sauce,
 )
 from pneumachron.recipes.converting.marks import OutLine, When
-from pneumachron.recipes.converting.naming import is_some_sauce
 from pneumachron.recipes.converting.rubs import LEAVES
 from pneumachron.recipes.converting.sides import takes_long
 from pneumachron.recipes.converting.sprays import SPRAYED_KINDS, is_of_a_spray
 from pneumachron.recipes.model import PartRole
 from pneumachron.recipes.understanding.counting import no_unit
 from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, foods
+from pneumachron.recipes.understanding.naming import is_some_sauce
 from pneumachron.recipes.understanding.patterns import any_of
 
 PAPRIKA_KG_PER_KG = 0.004

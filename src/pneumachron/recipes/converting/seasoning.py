@@ -4,14 +4,14 @@ import re
 
 from pneumachron.recipes.converting.cures import CURED, is_cured
 from pneumachron.recipes.converting.marinade import DAY_S, DAYS, NIGHT, OVERNIGHT_S
-from pneumachron.recipes.converting.naming import (
+from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.ingredients import foods_in
+from pneumachron.recipes.understanding.naming import (
     before_the_heat,
     is_named,
     rows_named,
 )
-from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
-from pneumachron.recipes.understanding.durations import durations_in
-from pneumachron.recipes.understanding.ingredients import foods_in
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood

@@ -2,8 +2,8 @@
 
 import re
 
-from pneumachron.recipes.converting.naming import named_in, rows_named
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind
+from pneumachron.recipes.understanding.naming import named_in, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood

@@ -12,7 +12,6 @@ from pneumachron.recipes.converting.glazes import cooks_a_glaze
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWords
-from pneumachron.recipes.converting.naming import names_any, rows_named
 from pneumachron.recipes.converting.parts import makes_a_side
 from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.converting.rule_table import rules
@@ -27,6 +26,7 @@ from pneumachron.recipes.converting.themes import (
 )
 from pneumachron.recipes.understanding.crust import glazes
 from pneumachron.recipes.understanding.ingredients import Kind, food_of, foods_in, foods_named
+from pneumachron.recipes.understanding.naming import names_any, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.side_work import OF_A_SAUCE

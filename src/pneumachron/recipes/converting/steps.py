@@ -21,7 +21,6 @@ from pneumachron.core.procedure.to_table import (
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.marinade import marinating_s
 from pneumachron.recipes.converting.marks import OutStep, OwnWords, When
-from pneumachron.recipes.converting.naming import rows_named
 from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.converting.seasoning import (
     is_just_seasoned,
@@ -45,6 +44,7 @@ from pneumachron.recipes.converting.work import (
     own_words,
     say,
 )
+from pneumachron.recipes.understanding.naming import rows_named
 
 
 def write_steps(work: Work) -> tuple[OutStep, ...]:

@@ -5,12 +5,12 @@ import re
 from pneumachron.core.planning.finish import afterwards, carving
 from pneumachron.core.planning.plan import is_pulled
 from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords
-from pneumachron.recipes.converting.naming import rows_named
 from pneumachron.recipes.converting.parts import strewn_late
 from pneumachron.recipes.converting.pot_work import is_soup, shreds, thickens
 from pneumachron.recipes.converting.work import Work, called, listed, minutes_of, say
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import JOINT, Kind
+from pneumachron.recipes.understanding.naming import rows_named
 
 _SUGARS: frozenset[Kind] = frozenset({"sugar", "sugar_thick"})
 

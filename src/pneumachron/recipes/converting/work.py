@@ -10,7 +10,7 @@ from pneumachron.core.planning.finish import Finish
 from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.load import Portioned
 from pneumachron.recipes.converting.marks import OutLine, OwnWords, When
-from pneumachron.recipes.converting.naming import referring_lines
+from pneumachron.recipes.understanding.naming import referring_lines
 from pneumachron.recipes.understanding.understand import Understood
 
 

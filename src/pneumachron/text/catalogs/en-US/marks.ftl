@@ -104,6 +104,8 @@ mark-cure_in_order = This is a cure or brine. It stays as written, in its own or
     .caution = Curing salt used as a seasoning is harmful. Weigh it as the cure says.
 mark-other_part = It belongs to “{ $part }”, which is made on its own and not cooked under pressure.
     .caution = What is thick or sweet scorches on the bottom and stops the cooker.
+mark-placed = You said where it goes.
+mark-placed_to_scorch = You said where it goes. What is thick or sweet scorches on the bottom and stops the cooker.
 mark-named_late = The recipe adds it after cooking, and so does this.
     .caution = What is thick or sweet scorches on the bottom and stops the cooker.
 mark-marinade_shared = Half goes onto the raw meat, and half is set aside before it touches any, to brush on at the end.
@@ -137,6 +139,31 @@ when-own_run = cook separately
 when-after = after pressure
 when-finish = with the finish
 when-beside = to serve
+
+# Two places of an ingredient, where the steps can be read either way.
+doubt-place = “{ $said }”: { $when ->
+        [cure] { when-cure }
+        [season] { when-season }
+        [sear] { when-sear }
+        [pot] { when-pot }
+        [top] { when-top }
+        [first_run] { when-first_run }
+        [own_run] { when-own_run }
+        [after] { when-after }
+        [finish] { when-finish }
+       *[beside] { when-beside }
+    }, or { $instead ->
+        [cure] { when-cure }
+        [season] { when-season }
+        [sear] { when-sear }
+        [pot] { when-pot }
+        [top] { when-top }
+        [first_run] { when-first_run }
+        [own_run] { when-own_run }
+        [after] { when-after }
+        [finish] { when-finish }
+       *[beside] { when-beside }
+    }? The steps can be read either way.
 
 prepared-simmered = simmered uncovered first
 prepared-boiled_off = boiled off uncovered
