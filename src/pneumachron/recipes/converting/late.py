@@ -1,7 +1,7 @@
 """What the steps name only after the long heat, and where it goes then."""
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from itertools import takewhile
 
 from pneumachron.recipes.converting.marks import When
@@ -80,7 +80,31 @@ def named_late(understood: Understood) -> dict[int, When]:
             found[item.index] = (
                 "beside" if item.index in salad else _late_when(understood, named, after)
             )
+    return found | _with_their_mixture(understood, found, longest)
+
+
+def _with_their_mixture(
+    understood: Understood, late: Mapping[int, When], longest: tuple[list[str], list[str]]
+) -> dict[int, When]:
+    """“Stir the barbecue sauce and the mustard together”, late: the mustard goes with the sauce."""
+    low = " ".join(longest[0]).lower()
+    found: dict[int, When] = {}
+    for text in (part for step in longest[1] for part in sentences_in(step)):
+        named = rows_named(understood, text) if _TOGETHER.search(text) else frozenset()
+        if not any(late.get(row) == "finish" for row in named):
+            continue
+        for item in (understood.ingredients[row] for row in named - late.keys()):
+            if item.kind in _STIRRED_ALONG and not is_named(understood, item, low):
+                found[item.index] = "finish"
     return found
+
+
+_TOGETHER = any_of(r"\b(?:stir|mix|whisk|combine|beat|shake|blend)\b(?! (?:it |them )?in(?:to)?\b)")
+_STIRRED_ALONG: frozenset[Kind] = frozenset(
+    {"binder", "spice", "dried_herb", "chilli", "acid", "salty_thin", "sugar", "sugar_thick",
+     "sweet_sauce", "thick", "aromatic", "unknown", "rub"}
+)  # fmt: skip
+"""What a sauce to brush on is seasoned with."""
 
 
 _SPRIG = (
@@ -159,7 +183,10 @@ def _salad(understood: Understood, late: list[str]) -> frozenset[int]:
     return frozenset().union(*rows)
 
 
-_SALAD = any_of(r"\bslaw\b", r"\bsalad\b", r"\bsalsa\b", r"\brelish\b", r"\bpickles?\b")
+_SALAD = any_of(
+    r"\bslaw\b", r"\bsalad\b", r"\bsalsa\b", r"\brelish\b", r"\bpickles?\b", r"\bgremolata\b",
+    r"\bpersillade\b", r"\bchimichurri\b",
+)  # fmt: skip
 _TOSSED_RAW = any_of(
     r"\b(combine|mix|toss|stir|dress)\b(?![^.;]*\b(pan|pot|heat|simmer|boil|sauce)\b)"
 )

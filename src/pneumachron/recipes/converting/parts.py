@@ -219,7 +219,7 @@ _TOSSED_IN = any_of(
 _POURED_IN = any_of(
     r"\b(with|in|add|pour\w*|tip\w*|over) (in |on |over )?(all )?(of )?the (\w+ )?"
     r"(sauce|marinade|mixture|mix|liquid)\b(?! (and serve|to serve|on the side))",
-    r"\b(dump|put|place|add|tip|throw)\b[^.;]*(?:\+|&|\band\b|\bwith\b|\bw/) ?(?:the )?sauce\b",
+    r"\b(dump|put|place|add|tip|throw)\b[^.;]*(?:\+|&|,|\band\b|\bwith\b|\bw/) ?(?:the )?sauce\b",
 )
 
 

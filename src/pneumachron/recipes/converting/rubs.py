@@ -155,7 +155,8 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
         if _CRUSHED_AND_RUBBED.search(text):  # "crush the seeds, salt and garlic, rub in all over"
             rows |= rows_named(understood, text)
     for place, text in enumerate(sentences):
-        if _PASTE_ON.match(text):
+        pounded = _THEN_RUBBED.match(text) and _TO_A_PASTE.search(sentences[place - 1])
+        if _PASTE_ON.match(text) or (place and pounded):
             # "Toast the seeds; grind with the salt. … Rub the paste all over"
             for before in sentences[max(0, place - MOST_BEFORE) : place]:
                 if _GROUND_UP.match(before) and not WITH_THE_MEAT.search(before):
@@ -173,6 +174,8 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
 
 MOST_BEFORE = 5
 """Sentences in which a paste is made, before it is rubbed on. Judgement."""
+_TO_A_PASTE = any_of(r"\b(?:to|into|for) (?:form )?an? (?:\w+ )?paste\b")
+"""“Add the garlic and the oil and pound to a paste. Rub this all over.”"""
 _PASTE_ON = re.compile(
     r"\W*(?:rub|smear|massage|spread|work|push) (?:(?:the|this|that) )?(?:\w+ )?paste\b", re.I
 )

@@ -8,6 +8,7 @@ from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_TH
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import foods_in
 from pneumachron.recipes.understanding.naming import (
+    EXCEPT,
     before_the_heat,
     is_named,
     rows_named,
@@ -53,7 +54,8 @@ def binders_in_the_pot(understood: Understood) -> frozenset[int]:
 
 
 _STIRRED_IN = any_of(
-    r"\b(pour|add|stir|whisk|tip)\b.*\b(stock|broth|wine|beer|ale|stout|cider|juice|water)\b"
+    r"\b(pour|add|stir|whisk|tip|mix|combine)\b.*"
+    r"\b(stock|broth|wine|beer|ale|stout|cider|juice|water|cola|soda|root beer|ginger ale)\b"
 )
 _SOME_OF_IT = any_of(
     r"\b(rub|pour|coat|spread|brush|toss|marinate|add|smear|cover)\w*\b[^.;]*"
@@ -73,9 +75,9 @@ def shared_lines(understood: Understood) -> frozenset[int]:
     before = sum(len(sentences_in(text)) for text in early)
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     for place, sentence in enumerate(sentences):
-        if not MIXED.search(sentence) or WITH_THE_MEAT.search(sentence):
+        if not MIXED.search(sentence) or WITH_THE_MEAT.search(EXCEPT.sub("", sentence)):
             continue
-        rows = rows_named(understood, sentence.lower()) - meat
+        rows = rows_named(understood, EXCEPT.sub("", sentence).lower()) - meat
         some = next(
             (at for at, text in enumerate(sentences) if at > place and _SOME_OF_IT.search(text)),
             len(sentences),

@@ -289,7 +289,8 @@ def prepares_the_rind(text: str) -> bool:
 
 
 MIXED = any_of(
-    r"\b(stir|mix|whisk|blend|(?<!tomato )(?<!and )(?<!the )pur[eé]e|combine|beat|shake)\b"
+    r"\b(stir|mix|whisk|blend|whi[zs]+|blitz|combine|beat|shake"
+    r"|(?<!tomato )(?<!and )(?<!the )pur[eé]e)\b"
     r"(?! (it |them |everything )?(in|into)\b)",
     r"\bbring [^.;]*(,|\band\b)[^.;]* to (a|the) (simmer|boil)\b",
     r"\b(verr(ü|ue)hren|vermischen|mischen|verquirlen|vermengen)\b",

@@ -27,6 +27,14 @@ _LABEL = re.compile(r"^(?:rub|spritz|mop|glaze|sauce|slather|binder)\s*:\s+(?=[\
 """“Spritz: 1 cup cider vinegar”: what a food is for, and no work."""
 MOST_LOOKED_AT = 400
 """Characters of a line that are looked at."""
+GEAR = (
+    r"^\W*(?:(?:special |cooking )?equipment|gear|tools|hardware|setup"
+    r"|(?:what )?you(?:['’]ll| will)? (?:also )?need)\W{1,4}"
+    r"(?!.{0,200}\b(?:ribs?|racks? of|pork|beef|brisket|salt|sugar)\b)"
+    r"[^.!?]{0,60}\b(?:grill|smoker|thermometer|(?:drip|roasting|sheet) pan|skewers|tongs|foil"
+    r"|butcher paper|coals?|charcoal|blender|kettle)\b"
+)
+"""“You need: kettle grill, charcoal, drip pan”: what it is cooked with, and no food."""
 CLUTTER = any_of(
     r"^(home|menu|search|log ?in|sign (up|in)|subscribe|print|pin( it)?|rate|share|save|skip to|"
     r"jump to|close ad|follow|tag (me|us|@)|cookbook|shop|videos?|about|contact)\b"
@@ -67,6 +75,7 @@ CLUTTER = any_of(
     r"\b(?:carbs?|protein|sodium|cholesterol)\b[^.;]{0,12}\d+ ?m?g\b.{0,40}"
     r"\b(?:carbs?|protein|fat|fib(?:er|re)|sodium|sugars?|cholesterol)\b[^.;]{0,12}\d+ ?m?g\b",
 
+    GEAR,
     r"^cook mode\b|\bscreen from going dark\b|^keep (?:your )?screen (?:awake|on)\b",
     r"^(?:copy to clipboard|get ingredients|watch (?:the |this )?(?:video|how)"
     r"|(?:hide|show) images?|read more|continue reading|see (?:more|also)|show (?:more|less|all)"
@@ -94,7 +103,8 @@ VERBS = frozenset({
     "chill", "chop", "clean", "close", "coat", "coil", "combine", "continue", "cook", "cool",
     "cover", "crisp", "crush", "cube", "cut", "dab", "defat", "deglaze", "degrease", "dice", "dip",
     "discard", "divide", "dot", "double", "drain", "drape", "dredge", "dress", "drizzle", "drop",
-    "dry", "dust", "enjoy", "ensure", "fill", "finish", "flip", "fold", "fork", "freeze", "fry",
+    "dry", "dust", "eat", "enjoy", "ensure", "fill", "finish", "flip", "fold", "fork", "freeze",
+    "fry",
     "garnish", "get", "give", "glaze", "go", "grate", "grill", "halve", "hang", "heap", "heat",
     "hit", "hoist", "hold", "immerse", "insert", "keep", "knead", "lay", "layer", "lean", "leave",
     "let", "lift", "light", "line", "load", "lock", "lower", "make", "marinate", "mash", "massage",

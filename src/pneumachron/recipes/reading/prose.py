@@ -337,7 +337,8 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
         words = {food.words for food in foods}
         # "a cup of the sauce" was told before; "2 hours" and "250°" are no amounts of food
         of_it = _OF_THE.search(chunk[:_NEAR]) or durations_in(chunk) or temperatures_in(chunk)
-        countable = bool(line.unit) or food_of(line.name).kind in _COUNTED_KINDS
+        food = food_of(line.name)
+        countable = bool(line.unit) or food.kind in _COUNTED_KINDS or food.piece_g > 0
         # “spoon some juice on” is work, and no spoon
         counted = line.low is not None and countable and not of_it and not _SPOONS.match(chunk)
         if not foods or _OF_THE.search(chunk[:_NEAR]):
@@ -345,7 +346,7 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
         if counted and each and len(foods) > 1:
             names = ", ".join(food.words for food in foods)
             yield f"{chunk[: each.end()]}: {names}", words
-        elif counted and food_of(line.name) is not UNKNOWN:
+        elif counted and food is not UNKNOWN:
             yield _tidy(chunk), words
         elif told:
             yield from ((food.words, {food.words}) for food in foods)
@@ -355,8 +356,16 @@ _LOOSE_END = re.compile(r"\s+(?:in|on|over|out|to|and|with)$", re.I)
 """“1 cup stock in”."""
 
 
+_IN_A_PAN = re.compile(
+    r"\s+(?:in|on|over|under) (?:an?|the|your) (?:\w+ ){0,2}"
+    r"(?:skillet|pan|pot|bowl|blender|oven|grill|broiler|grate|flame)\b.*$",
+    re.I,
+)
+"""“2 chilies in a dry skillet”: where it is done is no part of its name."""
+
+
 def _tidy(chunk: str) -> str:
-    text = _LOOSE_END.sub("", chunk.strip(" ."))
+    text = _LOOSE_END.sub("", _IN_A_PAN.sub("", chunk).strip(" ."))
     return text if "(" in text else text.rstrip(") ")
 
 

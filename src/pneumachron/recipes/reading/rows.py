@@ -211,7 +211,9 @@ _IN_A_RUB: frozenset[Kind] = frozenset({"spice", "salt", "sugar", "rub", "dried_
 LEAST_MIXED = 3
 """So many foods with amounts stand below the name of a mixture. Judgement."""
 _ALSO_A_FOOD = re.compile(
-    r"^(?:the )?(?:curry|salad|dumplings|gremolata|relish|chutney|chimichurri|broth)$", re.I
+    r"^(?:the )?(?:curry|salad|dumplings|gremolata|relish|chutney|chimichurri|broth"
+    r"|(?:quick[- ])?(?:pickles|pickled (?:red )?\w+)|(?:mashed )?potatoes|mash|polenta|grits)$",
+    re.I,
 )
 """The name of a part only where others have theirs: “Marinade” above, “Curry” below."""
 

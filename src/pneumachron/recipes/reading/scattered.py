@@ -80,7 +80,11 @@ def with_foods_apart(text: str) -> str:
     """“1½ lb pork      1 lb apples”, in two columns of a list: a line for each."""
     if len(_TWO_FOODS.findall(text)) < _LEAST_OF_TWO:
         return text
-    return _TWO_FOODS.sub(r"\g<left>\n", text)
+    # the title beside “Serves 8”, the last food beside one without an amount
+    return _WIDE_GAP.sub(r"\g<left>\n\n", _TWO_FOODS.sub(r"\g<left>\n", text))
+
+
+_WIDE_GAP = re.compile(r"^(?P<left>[ \t]*\S[^\n]{1,80}?)(?: {4,}|\t{2,})(?=\S)", re.M)
 
 
 _TEMPLATE = re.compile(r"^\{\{[^\n}]{1,60}\n|^\{\{[^\n}]{1,60}\}\}\s*$", re.M)

@@ -5,7 +5,7 @@ from collections.abc import Iterable, Iterator
 
 from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.reading.headings import heading_of
-from pneumachron.recipes.reading.looks import BULLET, VERBS, look_at
+from pneumachron.recipes.reading.looks import BULLET, GEAR, VERBS, look_at
 from pneumachron.recipes.reading.numbering import numbered_apart
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
@@ -38,9 +38,15 @@ MOST_ON_A_LINE = 60
 _EMPHASIZED_LABEL = re.compile(r"(?<![*\w])[*_]{1,2}([^*_\n:]{2,40}:)[*_]{1,2}(?=\s)")
 
 
+_GEAR = re.compile(GEAR, re.I)
+
+
 def unfolded(line: str) -> Iterator[str]:
     """“Ingredients: 1 kg ribs | 2 onions | salt”: a heading and its lines."""
     line = _EMPHASIZED_LABEL.sub(r"\1", line)  # "*Chimichurri:* parsley, 4 cloves garlic"
+    if _GEAR.match(line):
+        yield line
+        return
     found = _LABELLED.match(line.strip()) or _wanted(line.strip())
     if found is None:
         lines = numbered_apart(line)

@@ -41,6 +41,12 @@ _CUBES = re.compile(
     r"(?:,? \(?(?:about|roughly|around|of|approx\.?) \d[\d.]{0,3} ?(?:cm|in(?:ch(?:es)?)?)\b\)?)?",
     re.I,
 )
+_DICED_TO = re.compile(
+    rf"\b(?:cube|dice) {_MEAT}(?:,)? (?:in |into |to )?(?:about |roughly |around |ca\.? )?"
+    r"\d[\d.,/½¼¾]{0,4} ?-?(?:cm|in(?:ch(?:es)?)?)\b",
+    re.I,
+)
+"""“Dice the meat about 3 cm.”"""
 _CHUNKS = re.compile(r"\b(?:cubes?|chunks?|dice|bite-?sized)\b", re.I)
 _FISTS = re.compile(rf"{_CUTS}fist[- ]sized?\b", re.I)
 _SECTIONS = re.compile(
@@ -94,7 +100,7 @@ def _of_sentence(sentence: str) -> Cutting | None:
 
 def _cubed(sentence: str) -> Cutting | None:
     """Cubes of a size, fists, or chunks of no size that is told."""
-    if found := _CUBES.search(sentence):
+    if found := _CUBES.search(sentence) or _DICED_TO.search(sentence):
         size, off_bone = thickness_in(found[0]), _OFF_THE_BONE.search(found[0]) is not None
         if size is not None:
             return Cutting(cube_m=size, off_bone=off_bone)

@@ -19,7 +19,7 @@ _SLOW_COOKER = re.compile(
 _SMOKER = re.compile(
     r"(?<!liquid )(?<!without a )(?<!no )(?<!no-)\bsmok(e|er|ed|ing)\b"
     r"(?! paprika| salt)|\bpellet (grill|cooker)\b"
-    r"|\boffset\b"
+    r"|\boffset\b|\br(?:ä|ae)uchern\b"
     r"|\bpit (?:(is |was |up )?(at|to|around|running|holding)\b|@)|\bthe pit\b|\bkamado\b|\bdrum\b"
     r"|\bceramic (cooker|grill|barbecue)\b"
     r"|\bchunks? (of )?(cherry|apple|hickory|oak|mesquite|pecan|maple)\b"

@@ -280,6 +280,13 @@ _WEIGHT = re.compile(
 )
 
 
+_WEIGHED = re.compile(
+    r"\b(?:spare ?ribs?|ribs?|briskets?|shoulders?|butts?|picnics?|racks?|slabs?)\b"
+    r"[^.!?;]{0,30}?\b(?:just (?:shy of|under|over|about)|about|around|roughly"
+    r"|a hair (?:under|over)|weigh(?:s|ed|ing)(?: in at)?|came (?:in )?(?:to|at)) "
+    rf"(?P<weight>{_WEIGHT.pattern})(?! of\b)",
+    re.I,
+)
 _HYPHEN = re.compile(r"(?<=[\d½¼¾⅓⅔])-\s?(?=[a-z])", re.I)
 """“3- to 4-pound”."""
 _TOLD = re.compile(
@@ -294,9 +301,10 @@ def with_told_mass(meat: Meat, description: str) -> Meat:
 
     “… with a slab of spare ribs (about 3½ lb)”; said of several pieces it is in doubt.
     """
-    if meat.mass_kg is not None or meat.index is None:
+    if meat.mass_kg is not None:
         return meat
-    found = _TOLD.search(description)
+    # (without a line of its own, the meat is weighed in words and not beside the potatoes)
+    found = (_WEIGHED if meat.index is None else _TOLD).search(description)
     if found is None:
         return meat
     told = read_line(found["weight"])

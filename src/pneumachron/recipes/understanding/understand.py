@@ -108,6 +108,8 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     ingredients = read_ingredients(recipe.ingredients)
     meat = read_meat(ingredients, recipe.title, recipe.steps, answers.cut)
     meat = with_told_mass(meat, recipe.description)
+    if meat.index is None:  # “4 bone plate rib, just shy of 6 lbs”, told and never listed
+        meat = with_told_mass(meat, " ".join(recipe.steps[:1]))
     meat = with_told_count(meat, " ".join((recipe.description, *recipe.steps[:1])))
     cut = answers.cut or meat.cut
     if answers.cut is None and meat.others:
