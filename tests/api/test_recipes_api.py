@@ -8,6 +8,7 @@ from fastapi.testclient import TestClient
 
 from pneumachron.api.guard import MAX_RECIPE_BYTES
 from pneumachron.demo.recipes import BRAISED_SHORT_RIBS, RECIPES
+from pneumachron.recipes.converting import placed
 from tests.conftest import BRISKET
 from tests.recipes.measure import corpus_bytes
 
@@ -96,15 +97,18 @@ Stir barbecue sauce and mustard together. Spread over the ribs, bake uncovered 3
 """
 
 
-def test_a_place_in_doubt_is_asked_about_and_kept_when_said(client: TestClient) -> None:
+def test_a_place_in_doubt_is_asked_about_and_kept_when_said(
+    client: TestClient, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr(placed, "likely_places", lambda _: {3: {"after": 0.99, "finish": 0.01}})
     cook_request = request_of(client, DOUBTED)
     (asked,) = convert(client, cook_request)["doubts"]
-    assert (asked["index"], asked["when"]) == (3, "season")
+    assert (asked["index"], asked["when"], asked["instead"]) == (3, "finish", "after")
     assert "dry mustard" in asked["text"]
-    cook_request["choices"] = {"placed": [{"line": 3, "when": "finish"}]}
+    cook_request["choices"] = {"placed": [{"line": 3, "when": "after"}]}
     done = convert(client, cook_request)
     assert done["doubts"] == []
-    assert [line["when"] for line in done["lines"] if line["origin"] == 3] == ["finish"]
+    assert [line["when"] for line in done["lines"] if line["origin"] == 3] == ["after"]
     movable = {line["origin"]: line["movable"] for line in done["lines"]}
     assert movable == {0: False, 1: True, 2: True, 3: True, None: False}
     body = {
@@ -113,7 +117,7 @@ def test_a_place_in_doubt_is_asked_about_and_kept_when_said(client: TestClient) 
     }  # fmt: skip
     kept = client.post("/api/recipes", json=body).json()
     again = client.get(f"/api/recipes/{kept['id']}").json()
-    assert again["choices"]["placed"] == [{"line": 3, "when": "finish"}]
+    assert again["choices"]["placed"] == [{"line": 3, "when": "after"}]
     cook_request["choices"] = {"placed": [{"line": 3, "when": "cure"}]}
     assert client.post("/api/recipes/convert", json=cook_request).status_code == 422
 

@@ -5,7 +5,7 @@ import re
 from pathlib import Path
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Page, Route, expect
 
 from tests.browser.conftest import PHONE, own_alert
 from tests.browser.test_other_views import axe_clean
@@ -105,7 +105,18 @@ Stir barbecue sauce and mustard together. Spread over the ribs, bake uncovered 3
 """
 
 
+def with_a_doubt(route: Route) -> None:
+    """The server's answer, as it is where the mustard of DOUBTED can be read either way."""
+    reply = route.fetch()
+    done = reply.json()
+    if not json.loads(route.request.post_data or "{}")["choices"]["placed"]:
+        text = "“1 tsp dry mustard”: with the finish, or after pressure?"
+        done["doubts"] = [{"index": 3, "when": "finish", "instead": "after", "text": text}]
+    route.fulfill(response=reply, json=done)
+
+
 def test_a_place_in_doubt_is_answered_with_one_press_and_taken_back(page: Page) -> None:
+    page.route("**/api/recipes/convert", with_a_doubt)
     bring(page, DOUBTED)
     doubt = page.get_by_test_id("place-doubt")
     expect(doubt).to_contain_text("dry mustard")
@@ -113,18 +124,19 @@ def test_a_place_in_doubt_is_answered_with_one_press_and_taken_back(page: Page) 
         "list", name=screen("convert-ingredients-with-their-marks")
     ).get_by_role("listitem")
     place = rows.filter(has_text="dry mustard").get_by_role("combobox")
-    expect(place).to_have_value("season")
+    expect(place).to_have_value("finish")
     axe_clean(page)
     doubt.get_by_role("button").last.click()
     expect(doubt).to_have_count(0)
-    expect(place).not_to_have_value("season")
+    expect(place).to_have_value("after")
     page.reload()  # what was said is not lost
-    expect(place).not_to_have_value("season")
+    expect(place).to_have_value("after")
     place.select_option(label=screen("convert-as-the-app-reads-it"))
-    expect(place).to_have_value("season")
+    expect(place).to_have_value("finish")
     expect(doubt).to_have_count(1)
     rows.filter(has_text="1 cup cola").get_by_role("combobox").select_option("beside")
     expect(rows.filter(has_text="water")).to_have_count(1)
+    page.unroute_all(behavior="wait")
 
 
 def test_marks_by_keyboard_and_to_the_bench(page: Page) -> None:

@@ -1,5 +1,6 @@
 """A second reading of where foods go: what it finds likely, what it asks, what the cook says."""
 
+from collections.abc import Callable
 from math import isclose, isfinite
 from typing import get_args
 
@@ -34,14 +35,14 @@ STEW = """Shoulder stew
 3 lb pork shoulder, cut in 2-inch cubes
 1 tbsp oil
 1 onion, chopped
-2 carrots, sliced
+2 leeks, sliced
 500 ml chicken stock
 2 tbsp tomato paste
 100 ml cream
 1 tsp caraway
 parsley
 
-Brown the pork in the oil. Soften the onion. Add carrots, stock, paste and caraway, cover and simmer
+Brown the pork in the oil. Soften the onion. Add leeks, stock, paste and caraway, cover and simmer
 2 hours until tender. Stir in the cream. Scatter with parsley.
 """
 
@@ -110,16 +111,26 @@ def test_labels_fit_the_texts_and_the_weights_fit_the_labels() -> None:
     assert right / len(found) >= 0.95
 
 
-def test_a_mixture_that_is_torn_apart_is_asked_about() -> None:
-    # common practice: what is stirred together and spread on late is no seasoning of the raw meat
+def read_as(place: str) -> Callable[[Understood], dict[int, dict[str, float]]]:
+    """A second reading that finds one place likely, whatever it reads."""
+    odds: dict[str, float] = {each: 0.95 if each == place else 0.01 for each in PLACES}
+    return lambda found: dict.fromkeys(range(len(found.ingredients)), odds)
+
+
+def test_what_can_be_read_either_way_is_asked_about(monkeypatch: pytest.MonkeyPatch) -> None:
+    assert made(BAKED).doubts == ()
+    monkeypatch.setattr(placing, "likely_places", read_as("season"))
     done = made(BAKED)
+    # common practice: what is stirred together and spread on late is no seasoning of the raw meat
+    assert when(done, 4) == ["finish"]
     asked = {doubt.index: doubt for doubt in done.doubts}
-    assert when(done, 4) == ["season"]
-    assert asked[4].instead in {"finish", "after"}
+    assert asked[4].instead == "season"
+    assert 0 not in asked  # the meat
+    assert 3 not in asked  # preserves on the raw meat burn on the bottom
     said = sentence(asked[4].question)
     assert "dry mustard" in said
     assert "to season" in said
-    assert "2 hours" not in said
+    assert "with the finish" in said
 
 
 def test_what_is_clear_is_not_asked_about() -> None:
@@ -127,13 +138,13 @@ def test_what_is_clear_is_not_asked_about() -> None:
 
 
 def test_the_cook_says_where_a_food_goes() -> None:
-    done = made(BAKED, (4, "finish"))
-    assert when(done, 4) == ["finish"]
+    done = made(BAKED, (4, "season"))
+    assert when(done, 4) == ["season"]
     assert [mark.rule for mark in done.marks if mark.index == 4] == ["placed"]
     assert 4 not in {doubt.index for doubt in done.doubts}
     steps = {step.kind: words(step) for step in done.steps}
-    assert "mustard" in steps["finish"]
-    assert "mustard" not in steps["season"]
+    assert "mustard" in steps["season"]
+    assert "mustard" not in steps["finish"]
 
 
 @pytest.mark.parametrize("place", get_args(PlacedWhen))
@@ -169,11 +180,7 @@ def test_no_guess_burns_or_leaves_raw(monkeypatch: pytest.MonkeyPatch) -> None:
     """Whatever the second reading finds: what scorches is not offered the bottom."""
     asked = 0
     for place in PLACES:
-        odds = {each: float(each == place) for each in PLACES}
-        monkeypatch.setattr(
-            placing, "likely_places",
-            lambda found, odds=odds: dict.fromkeys(range(len(found.ingredients)), odds),
-        )  # fmt: skip
+        monkeypatch.setattr(placing, "likely_places", read_as(place))
         for text in (STEW, BAKED):
             done = made(text)
             for doubt in done.doubts:

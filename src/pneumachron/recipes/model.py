@@ -23,11 +23,11 @@ PartRole: TypeAlias = Literal["main", "rub", "brine", "marinade", "glaze", "sauc
 _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("brine", r"\b(brines?|cures?|injections?)\b"),
     ("marinade", r"\bmarinades?\b|\bbeize\b|\b(?:jerk|wet|spice|herb|garlic) paste\b"),
-    ("rub", r"\b(rubs?|crust|seasoning|spice mix|(?:ge)?würzmischung"
+    ("rub", r"\b(rubs?|crust|seasoning|spice mix|spice blend|dry mix|(?:ge)?würzmischung"
             r"|trockenmarinade)\b"),
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
-               r"|dips?|dipping|slaws?|salads?|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"
+               r"|dips?|dipping|slaws?|salads?|kimchi|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"
                r"|toppings?|finishing|"
                r"to finish|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"

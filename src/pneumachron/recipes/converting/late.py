@@ -2,7 +2,7 @@
 
 import re
 from collections.abc import Iterator, Mapping
-from itertools import takewhile
+from itertools import pairwise, takewhile
 
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.parts import BRUSHED, SWEET, parts_apart
@@ -195,12 +195,16 @@ _RAW: frozenset[Kind] = frozenset({"root", "tender_veg", "fresh_herb", "unknown"
 
 def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -> When:
     steps = " ".join(text for text in sentences if is_named(understood, item, text.lower()))
-    told = (part for text in sentences for part in sentences_in(text))
+    told = [part for text in sentences for part in sentences_in(text)]
     naming = [text for text in told if is_named(understood, item, text.lower())]
+    # “Lay out two sheets of foil. Top each with butter”; the meat that rests in foil is none
+    nearby = " ".join(
+        f"{before} {text}" for before, text in pairwise(["", *told]) if text in naming
+    )
     clauses = (part for text in naming for part in _CLAUSES.split(text))
     own = " ".join(part for part in clauses if is_named(understood, item, part.lower()))
     sticky = item.kind in SWEET or item.food.words == "butter"
-    foiled = _IN_FOIL.search(steps) or _FOILED_WITH.search(steps)
+    foiled = _IN_FOIL.search(nearby) or _FOILED_WITH.search(nearby)
     dredged = item.kind in {"starch", "flour"} and any(map(_DREDGED.search, naming))
     if dredged or (sticky and foiled):
         return "finish"

@@ -1,7 +1,7 @@
 """What is rubbed onto the raw meat."""
 
 import re
-from collections.abc import Sequence
+from collections.abc import Sequence, Set
 from itertools import pairwise
 
 from pneumachron.recipes.converting.pot_work import WET
@@ -87,8 +87,13 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     }  # fmt: skip
     mixed = _mixed_to_rub(understood, early)
     rub |= mixed
-    stirred = _stirred_spices(understood, early) - mixed
-    named |= rub | {item.index for item in understood.ingredients if _BINDS.search(item.line.raw)}
+    stirred = _stirred_spices(understood, early, named | rub) - mixed
+    slathered = _slathered(understood, early)
+    named |= (
+        rub
+        | slathered
+        | {item.index for item in understood.ingredients if _BINDS.search(item.line.raw)}
+    )
     all_spices = plain or bool(re.search(said, text))
     others = " ".join(
         text for step in understood.said for text in sentences_in(step)
@@ -106,6 +111,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         and (
             item.kind in _RUB_KINDS
             or _BINDS.search(item.line.raw)
+            or (item.kind == "salty_thin" and item.index in slathered)
             or (item.index in rub and item.kind in LEAVES)
         )
         and item.index not in wet | stirred
@@ -117,13 +123,36 @@ _OF_A_PART = any_of(r"\b(?:sauce|glaze|marinade|dressing|slaw) ingredients\b")
 """“Shake the sauce ingredients until the sugar dissolves” is not about the rub's sugar."""
 
 
-def _stirred_spices(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+_SLATHERED = any_of(
+    r"\b(?:rub|slather|coat|smear|paint|brush)\b(?: (?:it|them|all over|both sides|"
+    r"(?:the |each |your )?(?:meat|ribs?|rack|racks|pork|beef|brisket|roast|shoulder)))?"
+    r" (?:with|in) (?P<what>[^.,;]{3,40})"
+)
+"""“Rub with Worcestershire, then the dry seasonings”: what makes the rub hold."""
+
+
+def _slathered(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+    found = (
+        match["what"] for step in early for text in sentences_in(step)
+        if (match := _SLATHERED.search(text)) and not MIXED.search(text)
+    )  # fmt: skip
+    return rows_named(understood, " ; ".join(found))
+
+
+def _stirred_spices(
+    understood: Understood, early: Sequence[str], rubbed: Set[int]
+) -> frozenset[int]:
     """Spices that the steps cook with the onions: “season the pork” does not mean them."""
     stirred = " ".join(
         text for step in early for text in sentences_in(step)
         if _COOKED_IN.search(text) and not (SEASONED.search(text) or MIXED.search(text))
     )  # fmt: skip
     named = rows_named(understood, stirred)
+    if _ALL_SPICES.search(stirred):  # "stir in the garlic and spices"
+        named |= {
+            item.index for item in understood.ingredients
+            if not _PEPPER.search(item.line.name)
+        } - rubbed  # fmt: skip
     melted = rows_named(understood, " ".join(
         text for step in understood.said for text in sentences_in(step) if _MELTED.search(text)
     ))  # fmt: skip
@@ -134,6 +163,7 @@ def _stirred_spices(understood: Understood, early: Sequence[str]) -> frozenset[i
     )  # fmt: skip
 
 
+_ALL_SPICES = any_of(r"\b(?:stir in|add|and|with) (?:all )?(?:the )?(?:ground |dry )?spices\b")
 _MELTED = any_of(
     r"\bmelt (?:the |your )?(?:\w+ )?sugar\b",
     r"\bsugar\b[^.;]{0,30}\b(?:caramel|amber)",

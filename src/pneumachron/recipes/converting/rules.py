@@ -98,6 +98,7 @@ def _tender_vegetable(context: ConversionContext, item: Ingredient) -> Converted
     return moved("tender_after", "after")(context, item)
 
 
+_APPLES = any_of(r"\bapples?\b", r"\bäpfel\b")
 _COOKED = any_of(r"\b(cans?|tins?|tinned|canned|jars?|cooked|rinsed|drained|leftover)\b")
 
 
@@ -105,6 +106,8 @@ def _foaming(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Dried beans and rice are cooked on their own; what is cooked is only warmed in the sauce."""
     if item.index in context.softened:  # apples with the onions, or with the kraut
         return kept("sear" if context.fries else "top")(context, item)
+    if context.is_wet and _APPLES.search(item.food.words) and item.index not in context.late:
+        return kept("top")(context, item)  # they melt into the sauce, and foam less above the meat
     if _COOKED.search(item.line.raw):
         return moved("foaming_apart", "after")(context, item)
     line = plain_line(context, item, "own_run")

@@ -64,7 +64,8 @@ _SOME_OF_IT = any_of(
 )
 _THE_REST = any_of(
     r"\b(brush|baste|glaze|paint|slather|coat|spoon|toss|mop)\w*\b[^.;]*"
-    r"\b(remaining|remainder|rest of|reserved|other half|left-?over|set[- ]aside)\b"
+    r"\b(remaining|remainder|rest of|reserved|other half|left-?over|set[- ]aside)\b",
+    r"\breserved (?:marinade|sauce|mixture|glaze)\b[^.;]*\b(?:brush|baste|glaze|paint|slather)\b",
 )
 
 

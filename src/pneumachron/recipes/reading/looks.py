@@ -78,7 +78,8 @@ CLUTTER = any_of(
     GEAR,
     r"^cook mode\b|\bscreen from going dark\b|^keep (?:your )?screen (?:awake|on)\b",
     r"^(?:copy to clipboard|get ingredients|watch (?:the |this )?(?:video|how)"
-    r"|(?:hide|show) images?|read more|continue reading|see (?:more|also)|show (?:more|less|all)"
+    r"|(?:hide|show) images?|read more|continue reading|see (?:more|also|nutrition\w*)"
+    r"|show (?:more|less|all)|yes,? it(?:[’']s|s) "
     r"|let us know|tried this"
     r"|mark (?:as )?complete|add to (?:list|cart|favou?rites|shopping list)|loading)\b.{0,60}$",
     r"^edited \d", r"\bthis post may\b",

@@ -376,6 +376,7 @@ class _Sorted:
         lines: list[str] = []
         parts: list[tuple[str, list[int]]] = []
         strayed = self._strayed()
+        listed = any(row.heading == "ingredients" for row, _ in self.pairs)
         for row, state in self.pairs:
             if state != "ingredients":
                 if _is_lost_meat(row, state):
@@ -383,8 +384,8 @@ class _Sorted:
                 continue
             if row.heading == "part":
                 parts.append((row.plain.strip("*_: "), []))
-            elif row.heading is None and row.look.clutter:
-                self.left_out.append(row.plain)
+            elif row.heading is None and (row.look.clutter or (listed and row.under == "end")):
+                self.left_out.append(row.plain)  # “One pot”, under “Why you'll love it”
             elif row.heading is None and row not in strayed:
                 if parts and ends_a_part(row, *parts[-1]):
                     parts.append((END_OF_PART[0], []))

@@ -212,7 +212,8 @@ LEAST_MIXED = 3
 """So many foods with amounts stand below the name of a mixture. Judgement."""
 _ALSO_A_FOOD = re.compile(
     r"^(?:the )?(?:curry|salad|dumplings|gremolata|relish|chutney|chimichurri|broth"
-    r"|(?:quick[- ])?(?:pickles|pickled (?:red )?\w+)|(?:mashed )?potatoes|mash|polenta|grits)$",
+    r"|(?:quick[- ])?(?:pickles|pickled (?:red )?\w+)"
+    r"|(?:mashed )?potatoes|mash|polenta|grits)$",
     re.I,
 )
 """The name of a part only where others have theirs: “Marinade” above, “Curry” below."""
@@ -220,14 +221,41 @@ _ALSO_A_FOOD = re.compile(
 
 def _single_words_are_headings(rows: list[Row]) -> None:
     """“Slaw” above an amount, in a list where foods have theirs, is the name of a part."""
-    parted = False
+    parted = any(row.heading == "part" for row in rows)
     for at, (row, below) in enumerate(pairwise(rows)):
         plain = _OPTIONAL.sub("", row.plain)
-        names = _OF_A_DISH.match(plain) or (parted and _ALSO_A_FOOD.match(row.plain))
+        names = bool(_OF_A_DISH.match(plain) or (parted and _ALSO_A_FOOD.match(row.plain)))
         amount = below.look.has_amount and not _NUMBERED.match(below.raw)
+        # “Sauce”, above “leftover marinade” and “1 cup water”, where other parts have their names
+        amount = amount or (
+            parted
+            and below.heading is None
+            and below.look.work <= 0.0
+            and any(each.look.has_amount for each in rows[at + 2 : at + 3])
+        )
+        names = names or (parted and at > 0 and _is_in_capitals(row))
         if row.heading is None and ((amount and names) or _opens_a_mix(row, rows[at + 1 :])):
             row.heading = "part"
         parted = parted or row.heading == "part"
+    _named_again(rows)
+
+
+def _is_in_capitals(row: Row) -> bool:
+    """“SLAW AND ASSEMBLY”, among foods in small letters."""
+    words = row.plain.split()
+    return row.plain.isupper() and len(words) <= MOST_CAPITALS and not row.look.has_amount
+
+
+MOST_CAPITALS = 5
+"""Words of a heading in capitals. Judgement."""
+
+
+def _named_again(rows: list[Row]) -> None:
+    """“Slaw and assembly” above its steps, where “SLAW AND ASSEMBLY” stands above its foods."""
+    names = {row.plain.lower().strip(":") for row in rows if row.heading == "part"}
+    for row in rows:
+        if row.heading is None and row.plain.lower().strip(":") in names:
+            row.heading = "part"
 
 
 _ON_A_DAY = re.compile(r"^(?:on the day|the next day|next day|day (?:two|2)|to finish)\b", re.I)

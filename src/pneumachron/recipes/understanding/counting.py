@@ -9,7 +9,9 @@ from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
 MOST_PIECES = 60
 
 _INSIDE = re.compile(
-    r"\b(\d{1,2}) (?:large |big |small |meaty )?(?:pieces|portions|ribs|bones)\b", re.I
+    r"\b(\d{1,2}) (?:(?:large |big |small |meaty )?(?:pieces|portions|ribs|bones)"
+    r"|(?:large|big|small|meaty|fat|thick|good) ones)\b",
+    re.I,
 )
 
 _IN_PIECES = re.compile(
@@ -54,7 +56,7 @@ _ONE_SLAB = re.compile(
     re.I,
 )
 _OF_BONES = re.compile(
-    r"\b(two|three|four|[234])[- ]bone (?:(?:beef|plate|short|chuck|rib) )*"
+    r"\b(two|three|four|[234])[- ]bone\)?,? (?:(?:beef|plate|short|chuck|rib) )*"
     r"(?:plates?|racks?|slabs?)\b",
     re.I,
 )

@@ -194,6 +194,7 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
         # “electric smoker or oven”, and the steps roast it
         ("smoker", bool(_SMOKER.search(_without_a_bottle(recipe, work if pot else text)))),
         ("oven", oven or _wrapped_for_longer(recipe)),
+        ("oven", hot and _covered_before_grilled(recipe)),
         ("grill", grilled and not _simmers_longer(recipe)),
         # a covered pot or foil at so many degrees
         ("oven", hot and bool(LID.search(text))),
@@ -211,6 +212,16 @@ def _device_in(recipe: Recipe, above: str) -> Device | None:
         ("grill", bool(_GRILL.search(recipe.title) or _OVER_COALS.search(work))),
     )
     return next((device for device, found in named if found), None)
+
+
+def _covered_before_grilled(recipe: Recipe) -> bool:
+    """“In a tray under foil, 140 °C for 3 hours. Grill for 4 minutes”: no fire was lit before."""
+    for step in recipe.steps:
+        if _GRILL.search(step):
+            return False
+        if LID.search(step) and temperatures_in(step) and _longest_s([step]) >= LONG_S:
+            return True
+    return False
 
 
 _LOW_FOR_LONG = re.compile(
