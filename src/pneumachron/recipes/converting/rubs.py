@@ -216,7 +216,7 @@ _GROUND_UP = re.compile(
     re.I,
 )
 _CRUSHED_AND_RUBBED = any_of(
-    r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*[,;] ?(?:and |then )?"
+    r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*(?:[,;] ?(?:and |then )?| and (?:then )?)"
     r"(?:rub|massage|smear|press)\b",
     r"\b(?:zerdrücken|zerstoßen|zermahlen|mörsern|mischen|verrühren|vermengen)\b[^.;]{0,60}"
     r"\b(?:einreiben|bestreichen|einmassieren)\b",

@@ -54,8 +54,9 @@ def binders_in_the_pot(understood: Understood) -> frozenset[int]:
 
 
 _STIRRED_IN = any_of(
+    r"\b(?:whisk|stir) in (?:the |a )?[^.;]{0,30}\bmustard\b",
     r"\b(pour|add|stir|whisk|tip|mix|combine)\b.*"
-    r"\b(stock|broth|wine|beer|ale|stout|cider|juice|water|cola|soda|root beer|ginger ale)\b"
+    r"\b(stock|broth|wine|beer|ale|stout|cider|juice|water|cola|soda|root beer|ginger ale)\b",
 )
 _SOME_OF_IT = any_of(
     r"\b(rub|pour|coat|spread|brush|toss|marinate|add|smear|cover)\w*\b[^.;]*"

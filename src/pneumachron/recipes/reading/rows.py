@@ -82,6 +82,8 @@ class Text:
             return
         if self._credit(line):
             return
+        if _WEIGHS.match(plain):
+            return
         told = yield_in(line)
         # “Hi, here it is” may stand above it
         titled = not self.rows or (not self.yields and _NAMES_THE_DISH.match(plain))
@@ -123,6 +125,8 @@ class Text:
         return False
 
 
+_WEIGHS = re.compile(rf"^yields?\s*:\s*\d[\d./½¼¾]{{0,4}} {WEIGHT_UNIT}\b", re.I)
+"""“Yield: 3 pounds of ribs” says nothing that the list does not say."""
 _TITLE_CELL = re.compile(
     r"^(?P<title>[^|]{8,80}?)\s\|\s(?P<labels>[^|]{0,40}\d[^|]{0,40}\|[^|]{0,40}\d[^|]{0,40})$"
 )
