@@ -216,8 +216,8 @@ _GROUND_UP = re.compile(
     re.I,
 )
 _CRUSHED_AND_RUBBED = any_of(
-    r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*(?:[,;] ?(?:and |then )?| and (?:then )?)"
-    r"(?:rub|massage|smear|press)\b",
+    r"\b(?:crush|pound|grind|mash|mix|combine|bash)\b[^.;]*"
+    r"(?:[,;] ?(?:and |then )?| and (?:then )?)(?:rub|massage|smear|press)\b",
     r"\b(?:zerdrücken|zerstoßen|zermahlen|mörsern|mischen|verrühren|vermengen)\b[^.;]{0,60}"
     r"\b(?:einreiben|bestreichen|einmassieren)\b",
 )

@@ -4,7 +4,8 @@ import re
 
 from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.reading.looks import NUMBERED
-from pneumachron.recipes.reading.rows import Row, is_meat
+from pneumachron.recipes.reading.row import Row
+from pneumachron.recipes.reading.rows import is_meat
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 
 TIP = re.compile(

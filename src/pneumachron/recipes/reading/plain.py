@@ -24,6 +24,7 @@ from pneumachron.recipes.reading.asides import (
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.markdown import markdown_lines
 from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
+from pneumachron.recipes.reading.part_names import least_in_a_part
 from pneumachron.recipes.reading.prose import (
     foods_in_prose,
     is_told_part,
@@ -31,14 +32,13 @@ from pneumachron.recipes.reading.prose import (
     told_as_well,
     without_meat_only,
 )
+from pneumachron.recipes.reading.row import Row
 from pneumachron.recipes.reading.rows import (
     MOST_TITLE_WORDS,
     WEIGHED,
-    Row,
     Text,
     called,
     is_meat,
-    least_in_a_part,
     may_be_title,
     name_sections,
 )
@@ -385,15 +385,14 @@ class _Sorted:
             if row.heading == "part":
                 parts.append((row.plain.strip("*_: "), []))
             elif row.heading is None and (row.look.clutter or (listed and row.under == "end")):
-                self.left_out.append(row.plain)  # “One pot”, under “Why you'll love it”
+                self.left_out.append(row.plain)
             elif row.heading is None and row not in strayed:
                 if parts and ends_a_part(row, *parts[-1]):
                     parts.append((END_OF_PART[0], []))
                 if parts:
                     parts[-1][1].append(len(lines))
                 lines.append(row.plain)
-        lines = without_numbers(lines)
-        return lines, [
+        return without_numbers(lines), [
             Part.of(name, tuple(rows))
             for name, rows in parts[:MAX_PARTS]
             if rows and name != END_OF_PART[0]

@@ -13,42 +13,17 @@ from pneumachron.recipes.reading.headings import (
     source_in,
     yield_in,
 )
-from pneumachron.recipes.reading.looks import BULLET, Look, look_at
+from pneumachron.recipes.reading.looks import BULLET
+from pneumachron.recipes.reading.part_names import capitals_are_headings, single_words_are_headings
 from pneumachron.recipes.reading.prose import meat_in_prose
+from pneumachron.recipes.reading.row import COUNTS, Row
 from pneumachron.recipes.reading.titles import A_DISH, ABOUT_MEAT, MEAT_WORD, SERVED, SUBJECT
 from pneumachron.recipes.understanding.durations import durations_in
-from pneumachron.recipes.understanding.ingredients import UNKNOWN, Kind, food_of
-from pneumachron.recipes.understanding.lines import read_line
+from pneumachron.recipes.understanding.ingredients import food_of
 from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
 
 _LEAST_TITLE, MOST_TITLE_WORDS, _MOST_CALLED = 3, 14, 9
 """Letters and words of a title; words of one with an exclamation mark."""
-
-
-@dataclass(slots=True)
-class Row:
-    """A line of the text: as it stands, without its bullet, what it opens, how it looks."""
-
-    raw: str
-    plain: str
-    heading: Heading | None
-    look: Look
-    under: Heading | None = None
-    """The heading it stands under."""
-    bulleted: bool = False
-    opens_food: bool = False
-    """Food stands under it, and something that may be the title before it."""
-    names_it: bool = False
-    """The first line names the meat that is listed further down: a title."""
-    above: bool = False
-    """It stands above the heading of the ingredients, or is the first line and has no amount."""
-
-    @classmethod
-    def of(cls, line: str) -> "Row":
-        """A line as it looks when it stands alone."""
-        plain = BULLET.sub("", line).strip().lstrip("# ")
-        bulleted = bool(BULLET.match(line))
-        return cls(line, plain, heading_of(line), look_at(line), bulleted=bulleted)
 
 
 @dataclass(slots=True)
@@ -167,127 +142,7 @@ _BESIDE_A_NAME = re.compile(r"\s+[|·]\s+|\s{3,}")
 """“By Ida Marsh | 12 servings | 3 hours”."""
 
 
-_MOST_CAPITALS = 0.34
-"""In a text with more lines in capitals than this share they are no headings. Judgement."""
-_MOST_IN_A_HEADING = 4
-"""Words of a heading in capitals. Judgement."""
-
-
-def _capitals_are_headings(rows: list[Row]) -> None:
-    """“STICKY STUFF” among lines in small letters is the name of a part."""
-    capital = [row for row in rows if row.plain.isupper()]
-    if len(capital) > _MOST_CAPITALS * len(rows):
-        return
-    for before, row in pairwise(rows):
-        short = len(row.plain.split()) <= _MOST_IN_A_HEADING and not _COUNTS.match(row.plain)
-        plain = row.heading is None and not row.look.has_amount and not row.plain.endswith(".")
-        known = (
-            food_of(row.plain) is not UNKNOWN and before.look.food > 0
-            and not _NAMES_A_PART.search(row.plain)
-        )  # fmt: skip
-        named = _A_WORD.search(row.plain) is not None  # "S & P" is no heading
-        if row.plain.isupper() and named and short and plain and not known and not row.bulleted:
-            row.heading = "part"
-
-
-_A_WORD = re.compile(r"[^\W\d_]{3}")
-_NAMES_A_PART = re.compile(
-    r"\b(?:SAUCE|GLAZE|RUB|MARINADE|DRESSING|SALSA|SLAW|GRAVY|BRINE|TOPPING|CRUST|MOP|PASTE"
-    r"|PICKLES?|(?<!SOUR )(?<!DOUBLE )(?<!HEAVY )(?<!SINGLE )CREAM|RELISH|CHUTNEY|SALAD"
-    r"|GREMOLATA|DUMPLINGS)$"
-)
-"""“PLUM SAUCE” among foods in small letters is made below, and not bought."""
-_OF_A_DISH = re.compile(
-    r"^(?:the )?(?:(?:dry |wet |spice |dipping |finishing |mop )?"
-    r"(?:rub|marinade|glaze|sauce|brine|braise|slaw|salsa|gravy|toppings?|dressing|pickles?|crust"
-    r"|mop|spritz)|(?:short |spare )?ribs|brisket|pork|beef|meat|wings|to (?:serve|garnish|finish)"
-    r"|stew|rag(?:u|ù|out)|filling|(?:spice )?paste|aromatics|(?:braising|cooking) liquid|mash"
-    r"|stir[- ]?fry)$",
-    re.I,
-)
-_OPTIONAL = re.compile(r"\s*\(optional\)$", re.I)
-_OF_A_MIX = re.compile(
-    r"^(?:the )?(?:[a-z'’-]+ ){1,2}(?P<mix>rub|paste|marinade|spice mix|seasoning mix"
-    r"|glaze|mop|brine|dressing|vinaigrette|slaw|gravy|topping):?$",
-    re.I,
-)
-_IN_A_RUB: frozenset[Kind] = frozenset({"spice", "salt", "sugar", "rub", "dried_herb", "chilli"})
-LEAST_MIXED = 3
-"""So many foods with amounts stand below the name of a mixture. Judgement."""
-_ALSO_A_FOOD = re.compile(
-    r"^(?:the )?(?:curry|salad|dumplings|gremolata|relish|chutney|chimichurri|broth"
-    r"|(?:quick[- ])?(?:pickles|pickled (?:red )?\w+)"
-    r"|(?:mashed )?potatoes|mash|polenta|grits)$",
-    re.I,
-)
-"""The name of a part only where others have theirs: “Marinade” above, “Curry” below."""
-
-
-def _single_words_are_headings(rows: list[Row]) -> None:
-    """“Slaw” above an amount, in a list where foods have theirs, is the name of a part."""
-    parted = any(row.heading == "part" for row in rows)
-    for at, (row, below) in enumerate(pairwise(rows)):
-        plain = _OPTIONAL.sub("", row.plain)
-        names = bool(_OF_A_DISH.match(plain) or (parted and _ALSO_A_FOOD.match(row.plain)))
-        amount = below.look.has_amount and not _NUMBERED.match(below.raw)
-        # “Sauce”, above “leftover marinade” and “1 cup water”, where other parts have their names
-        amount = amount or (
-            parted
-            and below.heading is None
-            and below.look.work <= 0.0
-            and any(each.look.has_amount for each in rows[at + 2 : at + 3])
-        )
-        names = names or (parted and at > 0 and _is_in_capitals(row))
-        if row.heading is None and ((amount and names) or _opens_a_mix(row, rows[at + 1 :])):
-            row.heading = "part"
-        parted = parted or row.heading == "part"
-    _named_again(rows)
-
-
-def _is_in_capitals(row: Row) -> bool:
-    """“SLAW AND ASSEMBLY”, among foods in small letters."""
-    words = row.plain.split()
-    return row.plain.isupper() and len(words) <= MOST_CAPITALS and not row.look.has_amount
-
-
-MOST_CAPITALS = 5
-"""Words of a heading in capitals. Judgement."""
-
-
-def _named_again(rows: list[Row]) -> None:
-    """“Slaw and assembly” above its steps, where “SLAW AND ASSEMBLY” stands above its foods."""
-    names = {row.plain.lower().strip(":") for row in rows if row.heading == "part"}
-    for row in rows:
-        if row.heading is None and row.plain.lower().strip(":") in names:
-            row.heading = "part"
-
-
-_ON_A_DAY = re.compile(r"^(?:on the day|the next day|next day|day (?:two|2)|to finish)\b", re.I)
-
-
-def least_in_a_part(row: Row) -> int:
-    """How many foods with an amount below a heading behind the steps make it a part.
-
-    “On the day: 7 Tbsp brown sugar” may be followed by work at once. Judgement.
-    """
-    return 1 if _ON_A_DAY.match(row.plain) else 2
-
-
-def _opens_a_mix(row: Row, below: list[Row]) -> bool:
-    """“BBQ rub” above its spices, “Jerk paste” above what is ground: no foods of their own."""
-    found = _OF_A_MIX.match(row.plain)
-    first = below[:LEAST_MIXED]
-    if found is None or len(first) < LEAST_MIXED or row.look.has_amount:
-        return False
-    if not all(each.look.has_amount and each.heading is None for each in first):
-        return False
-    foods = [food_of(read_line(each.plain).name) for each in first]
-    if found["mix"].lower() in {"rub", "spice mix", "seasoning mix"}:
-        return all(food.kind in _IN_A_RUB for food in foods)
-    return all(food.kind not in {"meat", "other_meat"} for food in foods)
-
-
-_NUMBERED = re.compile(r"\s*(?P<number>\d{1,2})[.)]\s+\S")
+NUMBERED = re.compile(r"\s*(?P<number>\d{1,2})[.)]\s+\S")
 LEAST_NUMBERED = 3
 
 
@@ -295,7 +150,7 @@ def _numbered_are_alike(rows: list[Row]) -> None:
     """“1. rub, overnight” above “2. bake …” is a step, whatever rub may be on a list."""
     runs: list[list[Row]] = []
     for row in rows:
-        found = _NUMBERED.match(row.raw)
+        found = NUMBERED.match(row.raw)
         number = int(found["number"]) if found else 0
         if number == 1:
             runs.append([])
@@ -320,9 +175,9 @@ def _shopping_talk_is_none(rows: list[Row]) -> None:
 
 def name_sections(rows: list[Row]) -> None:
     """Under which heading every row stands; an unknown heading above work opens the steps."""
-    _capitals_are_headings(rows)
+    capitals_are_headings(rows)
     _numbered_are_alike(rows)
-    _single_words_are_headings(rows)
+    single_words_are_headings(rows)
     _shopping_talk_is_none(rows)
     named = {row.heading for row in rows}
     under: Heading | None = None
@@ -365,9 +220,6 @@ def _answers_are_clutter(rows: list[Row]) -> None:
             below.look = replace(below.look, clutter=True)
 
 
-_COUNTS = re.compile(r"\W*(?:\d|[½¼¾⅓⅔]|an?\b|one\b|two\b|three\b|four\b|half\b)", re.I)
-
-
 def _mark_above(rows: list[Row]) -> None:
     """The title, and what is said before the ingredients, is none of them."""
     if any(row.heading == "ingredients" for row in rows):
@@ -376,7 +228,7 @@ def _mark_above(rows: list[Row]) -> None:
                 return
             row.above = True
     first = next((row for row in rows if not row.look.clutter), None)
-    if first is not None and is_meat(first) and not _COUNTS.match(first.plain):
+    if first is not None and is_meat(first) and not COUNTS.match(first.plain):
         # “Rack of ribs, my way”, and two racks of them further down
         counted = [row for row in rows if row is not first and row.look.has_amount]
         first.above = first.names_it = any(map(is_meat, counted))

@@ -100,7 +100,9 @@ def _of_sentence(sentence: str) -> Cutting | None:
 
 def _cubed(sentence: str) -> Cutting | None:
     """Cubes of a size, fists, or chunks of no size that is told."""
-    if found := _CUBES.search(sentence) or _DICED_TO.search(sentence):
+    if diced := _DICED_TO.search(sentence):
+        return Cutting(cube_m=thickness_in(f"{diced[0]} cubes"))
+    if found := _CUBES.search(sentence):
         size, off_bone = thickness_in(found[0]), _OFF_THE_BONE.search(found[0]) is not None
         if size is not None:
             return Cutting(cube_m=size, off_bone=off_bone)
