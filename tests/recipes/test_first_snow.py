@@ -153,3 +153,38 @@ def test_meat_that_rests_in_foil_brushes_no_jelly_on() -> None:
 
 def test_a_yield_by_weight_is_no_meat() -> None:
     assert rows("allrec")[0].startswith("3 pounds pork baby back ribs")
+
+
+def test_the_broth_of_the_onions_makes_no_glaze() -> None:
+    """“Whisk syrup and mustard; stir half into onions with the broth”, and brush with the rest."""
+    places = when(of("maple_brisket"))
+    assert {places["unsalted beef broth"], places["thyme"]} == {"pot"}
+
+
+def test_a_list_behind_a_letter_is_taken_apart() -> None:
+    """“(A) dashi 400ml / sake 100ml / mirin 3 tbsp …” kept its dashi alone."""
+    assert {"sake 100ml", "mirin 3 tbsp", "soy sauce 4 tbsp"} <= set(rows("jp_kakuni_shoulder"))
+    assert "servings" not in rows("jp_kakuni_shoulder")[0]  # “2 servings + leftovers”
+
+
+def test_pink_onions_are_served() -> None:
+    places = when(of("pibil"))
+    assert places["red onions"] == places["habanero"] == "beside"
+
+
+def test_wood_beside_a_heat_is_a_smoker() -> None:
+    assert of("bbq_sundays").understood.cooking.method == "smoker"
+
+
+def test_meat_that_tops_a_dish_is_not_bought_again() -> None:
+    """“Spread tostadas with beans; top with pork, avocado and cheese”: two meats, and refused."""
+    found = of("tinga").understood
+    assert found.cut == "shoulder_boneless"
+    assert not any("top with" in line for line in found.recipe.ingredients)
+
+
+def test_a_marinade_for_cooked_ribs_is_a_glaze() -> None:
+    """“Drain the ribs and turn them in it while hot”: soy and oil went into the pot."""
+    places = when(of("swiss_kids"))
+    assert {places["ketchup"], places["soy sauce"], places["sweet paprika"]} == {"finish"}
+    assert "portions" not in rows("swiss_kids")[0]

@@ -28,7 +28,8 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
                r"|dips?|dipping|slaws?|salads?|kimchi|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"
-               r"|toppings?|finishing|"
+               r"|toppings?|finishing"
+               r"|(?:pink|pickled|crispy|marinated) (?:red )?(?:onions?|cabbage|cucumbers?)|"
                r"to finish|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
                r"|chimichurri|pesto|\w*kren|\w*salat|\w*quark"

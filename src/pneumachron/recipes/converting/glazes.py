@@ -22,6 +22,7 @@ _PUT_ON = re.compile(
     r"(?P<tossed>(?:[a-z]+ )?(?:mix|mixture|glaze|sauce|butter))\b"
     r"|\bmit (?:der|dem) (?P<german>\w{0,20}(?:glasur|mischung|marinade|so(?:ß|ss)e))\b"
     r"[^.;]{0,20}\b(?:be|ein)(?:streich|pinsel)"
+    r"|\bturn (?:the ribs|the meat|the pieces|them) (?:well )?in (?:it|this)\b"
     r"|^\W*(?:glazed?|sauced)\b(?! ingredients)"
     r"|^\W*brush (?:the )?(?:ribs?|racks?|meat|pork|both sides|all over)(?=[,.;]|$| and\b)"
     r"|^\W*toss(?: to coat| well| (?:the )?wings| them)*\W*$",
@@ -74,6 +75,8 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
         )  # fmt: skip
         if not (MIXED.search(sentence) or cooked) or WITH_THE_MEAT.search(sentence):
             continue
+        if _INTO_OTHERS.search(sentence):
+            continue
         onto_raw = any(_ONTO_RAW.search(text) for text in sentences[place : place + 2])
         if onto_raw and sentence not in late:
             continue
@@ -107,6 +110,10 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
         if put_on and len(lines) >= 2:
             name = put_on["name"] or put_on["tossed"] or put_on["german"] or "glaze"
             yield Part(name, "glaze", lines)
+
+
+_INTO_OTHERS = any_of(r"\b(?:stir|whisk|mix) (?:half|some|a third|part|most)\b[^.;]{0,20}\binto\b")
+"""“Stir half into the onions with the broth”: the broth makes no glaze."""
 
 
 def cooks_a_glaze(understood: Understood, text: str) -> bool:

@@ -45,7 +45,7 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         *parts_of_mixes(understood), *_parts_of_sections(understood), *understood.recipe.parts,
         *_parts_by_their_use(understood),
     )  # fmt: skip
-    for part in told:
+    for part in (_as_it_is_used(understood, part) for part in told):
         items = [understood.ingredients[row] for row in part.lines if _is_row(understood, row)]
         meat = any(item.kind == "meat" for item in items)
         thin_m3 = sum(item.volume_m3 or 0.0 for item in items if item.kind in THIN_KINDS)
@@ -70,6 +70,17 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
                 items = [item for item in items if not _is_brushed(understood, item)]
             found |= {item.index: told_part for item in items if item.kind != "starch"}
     return found
+
+
+def _as_it_is_used(understood: Understood, part: Part) -> Part:
+    """“Mix the marinade. Drain the ribs and turn them in it”: after the heat, it is a glaze."""
+    main = understood.cooking.main
+    if part.role != "marinade" or main is None:
+        return part
+    early, late = (" ".join(some).lower() for some in around(understood.said, *main))
+    name = _HEADING_WORDS.sub("", part.name).lower()
+    used_late = name in late and name not in early and "marina" not in early
+    return Part(part.name, "glaze", part.lines) if used_late else part
 
 
 _TO_FINISH = any_of(r"\bto finish\b", r"\bfinishing\b")

@@ -81,7 +81,9 @@ YIELD = any_of(
     r"(?:tacos|sandwiches|sliders|burritos|servings|portions|helpings)$",
     r"^for \d{1,3}(?:\s*(?:-|–|to|or)\s*\d{1,3})?( (people|persons|plates|of us))?[.:]?$",
     r"^portionen\s*:\s*\d{1,3}$",
-    r"^\d{1,2}(?:\s?[-–]\s?\d{1,2})? (?:people|persons), .{0,40}$",
+    r"^\d{1,2} (?:\w+['’]? )?portions or \d{1,2}\b.{0,20}$",
+    r"^\d{1,2}(?:\s?[-–]\s?\d{1,2})? (?:people|persons|servings|portions)"
+    r"(?:,| \+| plus| and) .{0,40}$",
     r"^(?:(?:rezept |zutaten )?f(?:ü|ue)r )?(?:ca\. )?\d{1,3} (?:personen|portionen|leute)\s*:?$",
     r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|svgs?|portions|plates|people|persons)\.?$",
 )

@@ -264,7 +264,12 @@ def with_what_is_served(recipe: Recipe) -> Recipe:
 
 def _are_for_the_table(foods: Sequence[str]) -> bool:
     several = len(foods) >= _LEAST_ALONE and all(map(_is_bare, foods))
+    # “top with pork, avocado and cheese” is work: the meat is none of what is bought for the table
+    several = several and not any(map(_COOKED_MEAT.search, foods))
     return several and any(food_of(text).kind == "beside" for text in foods)
+
+
+_COOKED_MEAT = re.compile(r"\b(?:with|the) (?:pork|beef|meat|ribs?|brisket)\b", re.I)
 
 
 def _is_bare(text: str) -> bool:

@@ -39,6 +39,7 @@ _EMPHASIZED_LABEL = re.compile(r"(?<![*\w])[*_]{1,2}([^*_\n:]{2,40}:)[*_]{1,2}(?
 
 
 _GEAR = re.compile(GEAR, re.I)
+_LETTER = re.compile(r"^\s*\([A-Z]\)\s*(?P<rest>\S.*)$")
 
 
 def unfolded(line: str) -> Iterator[str]:
@@ -47,6 +48,11 @@ def unfolded(line: str) -> Iterator[str]:
     if _GEAR.match(line):
         yield line
         return
+    if lettered := _LETTER.match(line):  # “(A) dashi 400 ml / sake 100 ml / soy sauce 4 tbsp”
+        slashed = lettered["rest"].split(" / ", MOST_ON_A_LINE)
+        if len(slashed) > 1 and all(map(_is_counted, slashed)):
+            yield from slashed
+            return
     found = _LABELLED.match(line.strip()) or _wanted(line.strip())
     if found is None:
         lines = numbered_apart(line)

@@ -24,6 +24,7 @@ _SMOKER = re.compile(
     r"|\bceramic (cooker|grill|barbecue)\b"
     r"|\bchunks? (of )?(cherry|apple|hickory|oak|mesquite|pecan|maple)\b"
     r"|\b(cherry|apple|hickory|oak|mesquite|pecan|maple|alder|fruit)[- ]?(wood|chips|chunks)\b"
+    r"|\b\d{3} ?°?F?\b[^.;\d]{0,12}\b(?:hickory|post oak|mesquite|pecan wood|cherry wood)\b"
     r"|\bover (post )?(oak|hickory|pecan|mesquite|cherry|apple|maple|alder)\b",
     re.I,
 )
