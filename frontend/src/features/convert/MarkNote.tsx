@@ -50,10 +50,12 @@ const FIXED = new Set([
   "bark",
   "crackling",
   "grill_instead",
-  // the choice of places takes these back
   "placed",
   "placed_to_scorch",
 ]);
+
+/** What the cook said is of no source, and the choice of places takes it back. */
+const BY_COOK = new Set(["placed", "placed_to_scorch"]);
 
 function isFixed(mark: PencilMark): boolean {
   return FIXED.has(mark.rule);
@@ -89,7 +91,10 @@ export function MarkNote({ mark, open, onOverrule }: Props) {
       data-testid="mark-reason"
       aria-live="polite"
     >
-      {mark.reason} <span className="text-pencil">({SOURCE_WORDS[mark.source_kind]?.name})</span>
+      {mark.reason}{" "}
+      {!BY_COOK.has(mark.rule) && (
+        <span className="text-pencil">({SOURCE_WORDS[mark.source_kind]?.name})</span>
+      )}
       {mark.caution && (
         <p className="mt-1 border-care border-l-4 bg-care-wash px-2 font-medium">{mark.caution}</p>
       )}
