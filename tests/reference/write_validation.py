@@ -28,6 +28,7 @@ from pneumachron.core.safety.limits import needed_time_s
 from pneumachron.text.say import say_cut
 from tests.core.kitchen import LB_KG, cook_request, first_search, load, vented_at_once_min
 from tests.recipes.measure import line_scores, recipe_scores
+from tests.recipes.placing.report import report
 from tests.recipes.strangers.measure import SETS, count, first_run, measure
 from tests.reference.fit import ENGINE, Law, fit, left_out, off_span, rms
 from tests.reference.practice import FITTED, LEFT_OUT, P1, P10, Case
@@ -453,6 +454,7 @@ SECTIONS: dict[str, Callable[[], list[str]]] = {
     "A millimetre more": lambda: [JUMPS, *jumps()],
     "Pictures": lambda: [PICTURES],
     "Reading of recipes": lambda: [READING, *reading(), STRANGERS, *strangers()],
+    "Where foods go, read twice": report,
 }
 """Headings in their order, and what writes the lines below each."""
 
