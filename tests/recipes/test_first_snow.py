@@ -188,3 +188,17 @@ def test_a_marinade_for_cooked_ribs_is_a_glaze() -> None:
     places = when(of("swiss_kids"))
     assert {places["ketchup"], places["soy sauce"], places["sweet paprika"]} == {"finish"}
     assert "portions" not in rows("swiss_kids")[0]
+
+
+def test_what_is_called_as_a_part_is_stays_a_food() -> None:
+    """A heading that comes again stands above work; a slaw to serve is a slaw."""
+    told = read(
+        "Ribs\n\nFor the slaw:\n1 cabbage\n2 tbsp vinegar\n\n"
+        "Ribs:\n2 racks back ribs\n2 tbsp rub\n\n"
+        "To serve:\n8 buns\nslaw\nhot sauce\n\nRub the ribs, bake at 150 °C for 2 hours.\nServe.\n"
+    )
+    assert "slaw" in told.ingredients
+    plain = read(
+        "Sunday\n\nIngredients\nMeat:\nBrisket\nsalt\n2 tbsp pepper\n\nMethod\nBake for 3 hours.\n"
+    )
+    assert "Brisket" in plain.ingredients

@@ -154,6 +154,17 @@ def test_a_food_goes_to_any_place_and_the_meat_stays(place: PlacedWhen) -> None:
     assert when(done, 0) == ["season"]
 
 
+def test_a_cure_is_never_taken_apart() -> None:
+    # published: nitrite is for the cure alone; what is in it stays in it, whatever is asked
+    text = (
+        "Corned brisket\n\n2 kg brisket\n2 l water\n100 g salt\n5 g pink curing salt\n\n"
+        "Boil the water with the salt and the curing salt, cool. Cure the brisket in it 5 days.\n"
+        "Rinse, cover with fresh water and simmer 3 hours.\n"
+    )
+    for row in (2, 3):
+        assert when(made(text, (row, "pot")), row) == when(made(text), row) == ["cure"]
+
+
 def test_what_scorches_goes_to_the_bottom_with_a_warning() -> None:
     done = made(STEW, (6, "pot"))
     assert when(done, 6) == ["pot"]

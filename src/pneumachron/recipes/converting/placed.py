@@ -98,7 +98,8 @@ def _by_rule_or_cook(
     odds: Mapping[Place, float],
 ) -> Placing:
     """As the cook says, or the rules; what is likelier than the rules' place is in doubt."""
-    if when is not None and item.kind != "meat":
+    fixed = item.kind in {"meat", "cure"} or item.index in context.cured
+    if when is not None and not fixed:
         scorches = when in {"pot", "sear"} and item.kind in SCORCHES
         rule = "placed_to_scorch" if scorches else "placed"
         return Placing(item, _moved(context, item, when, rule))

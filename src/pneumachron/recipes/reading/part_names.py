@@ -46,6 +46,7 @@ _OF_A_DISH = re.compile(
     r"|stir[- ]?fry)$",
     re.I,
 )
+_OF_A_SAUCE = re.compile(r"^(?:the )?(?:sauce|glaze|gravy|dressing|slaw|salsa|topping)$", re.I)
 _OPTIONAL = re.compile(r"\s*\(optional\)$", re.I)
 _OF_A_MIX = re.compile(
     r"^(?:the )?(?:[a-z'’-]+ ){1,2}(?P<mix>rub|paste|marinade|spice mix|seasoning mix"
@@ -66,29 +67,33 @@ _ALSO_A_FOOD = re.compile(
 
 def single_words_are_headings(rows: list[Row]) -> None:
     """“Slaw” above an amount, in a list where foods have theirs, is the name of a part."""
-    parted = any(row.heading == "part" for row in rows)
-    for at, (row, below) in enumerate(pairwise(rows)):
+    # other parts of the list have their names, above this one or below
+    parted = any(row.heading == "part" and below.look.work <= 0.0 for row, below in pairwise(rows))
+    for at, row in enumerate(rows):
+        first, *others = [*rows[at + 1 : at + 3], None, None][:2]
+        if row.heading is not None or first is None:
+            continue
         plain = _OPTIONAL.sub("", row.plain)
-        names = bool(_OF_A_DISH.match(plain) or (parted and _ALSO_A_FOOD.match(row.plain)))
-        amount = below.look.has_amount and not _COUNTED_STEP.match(below.raw)
-        # “Sauce”, above “leftover marinade” and “1 cup water”, where other parts have their names
-        amount = amount or (
-            parted
-            and below.heading is None
-            and below.look.work <= 0.0
-            and any(each.look.has_amount for each in rows[at + 2 : at + 3])
-        )
-        if row.heading is None and ((amount and names) or _opens_a_mix(row, rows[at + 1 :])):
+        counted = first.look.has_amount and not _COUNTED_STEP.match(first.raw)
+        goes_on = any(each is not None and each.look.has_amount for each in others)
+        opens = counted and _OF_A_DISH.match(plain)
+        if parted and goes_on:
+            # “Pickled onions” above two foods; “Sauce” above “leftover marinade” and water
+            opens = opens or (counted and _ALSO_A_FOOD.match(plain))
+            idle = first.heading is None and first.look.work <= 0.0
+            opens = opens or (idle and _OF_A_SAUCE.match(plain))
+        if opens or _opens_a_mix(row, rows[at + 1 :]):
             row.heading = "part"
-        parted = parted or row.heading == "part"
+            parted = True
     _named_again(rows)
 
 
 def _named_again(rows: list[Row]) -> None:
     """“Slaw and assembly” above its steps, where “SLAW AND ASSEMBLY” stands above its foods."""
     names = {row.plain.lower().strip(":") for row in rows if row.heading == "part"}
-    for row in rows:
-        if row.heading is None and row.plain.lower().strip(":") in names:
+    for row, below in pairwise(rows):
+        works = below.look.work > max(below.look.food, 0.0)
+        if row.heading is None and works and row.plain.lower().strip(":") in names:
             row.heading = "part"
 
 

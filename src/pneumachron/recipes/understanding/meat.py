@@ -284,9 +284,12 @@ _WEIGHED = re.compile(
     r"\b(?:spare ?ribs?|ribs?|briskets?|shoulders?|butts?|picnics?|racks?|slabs?)\b"
     r"[^.!?;]{0,30}?\b(?:just (?:shy of|under|over|about)|about|around|roughly"
     r"|a hair (?:under|over)|weigh(?:s|ed|ing)(?: in at)?|came (?:in )?(?:to|at)) "
-    rf"(?P<weight>{_WEIGHT.pattern})(?! of\b)",
+    rf"(?P<weight>{_WEIGHT.pattern})"
+    r"(?=\s*(?:$|[.,;)!?]|(?:after|before|total|in all|each|with|without|bone|trimmed|when|or so"
+    r"|and)\b))",
     re.I,
 )
+"""“Ribs, just shy of 6 lbs after trimming”, and not “ribs with about 1 lb onions”."""
 _HYPHEN = re.compile(r"(?<=[\d½¼¾⅓⅔])-\s?(?=[a-z])", re.I)
 """“3- to 4-pound”."""
 _TOLD = re.compile(
