@@ -3,6 +3,7 @@
 import pytest
 
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
+from pneumachron.recipes.writing.day import extra_work
 from tests.recipes.supper import read
 from tests.recipes.test_usual_cards import of, when
 
@@ -41,6 +42,11 @@ def test_what_seasons_a_late_sauce_goes_with_it() -> None:
     places = when(of("party_ribs_bottle"))
     sauce = ("hickory barbecue sauce", "apricot preserves", "dry mustard", "hot sauce")
     assert {places[name] for name in sauce} == {"finish"}
+
+
+def test_what_it_is_great_with_takes_no_time() -> None:
+    """“Great with corn bread and potato salad!” was ten minutes of work while the cooker heats."""
+    assert extra_work(of("party_ribs_bottle")) == ()
 
 
 def test_a_paste_is_pounded_in_two_sentences() -> None:

@@ -1,5 +1,7 @@
 """A conversion handed to the day: what else a recipe wants done, as tasks of the core."""
 
+import re
+
 from pneumachron.core.planning.season import Marinade, searing
 from pneumachron.core.procedure.choices import MAX_EXTRAS, Extra, ExtraWhen
 from pneumachron.core.procedure.cook_plan import sear_numbers
@@ -19,10 +21,20 @@ MAX_TITLE = 120
 def extra_work(done: Converted) -> tuple[Extra, ...]:
     """Sides in a run of their own, and the steps that none of ours does."""
     own = [str(step.said[0].params["own"]) for step in done.steps if step.kind == "own_words"]
-    found = [*_own_run(done), *(_own_words(text) for text in own)]
+    found = [
+        *_own_run(done),
+        *(_own_words(text) for text in own if not _ONLY_SAYS.match(text)),
+    ]
     return tuple(found[:MAX_EXTRAS])
 
 
+_ONLY_SAYS = re.compile(
+    r"\W*(?:it['’]?s |this is |these are )?"
+    r"(?:great|good|lovely|nice|delicious|perfect|excellent|best|goes (?:well|great))\b"
+    r"[^.;]{0,40}\bwith\b",
+    re.I,
+)
+"""“Great with corn bread”: nothing that takes its time."""
 NIGHT_S = 6 * 3600.0
 """A rub that rests so long rests overnight."""
 
