@@ -105,6 +105,7 @@ def test_a_place_in_doubt_is_asked_about_and_kept_when_said(
     (asked,) = convert(client, cook_request)["doubts"]
     assert (asked["index"], asked["when"], asked["instead"]) == (3, "finish", "after")
     assert "dry mustard" in asked["text"]
+    assert "after pressure" in asked["text"]
     cook_request["choices"] = {"placed": [{"line": 3, "when": "after"}]}
     done = convert(client, cook_request)
     assert done["doubts"] == []

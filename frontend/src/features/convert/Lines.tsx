@@ -1,3 +1,4 @@
+import { useId } from "react";
 import type { ConvertedOut, RecipeText } from "@/api/client";
 import { numbered } from "@/features/convert/draft";
 import { MarkNote, type MarkProps, MarkWord } from "@/features/convert/MarkNote";
@@ -86,12 +87,16 @@ const ROW =
   "grid items-baseline gap-x-4 border-rule border-b py-1 sm:grid-cols-[minmax(0,1fr)_7.5rem_minmax(0,1fr)]";
 
 function NewLines({ lines, ...places }: PlaceProps & { lines: ConvertedOut["lines"] }) {
+  const id = useId();
   if (lines.length === 0) return <span className={`${NEW} text-pencil`}>–</span>;
   return (
     <span className={`${NEW} flex flex-col`}>
-      {lines.map((line) => (
+      {lines.map((line, at) => (
         <span key={`${line.when} ${line.text}`}>
-          <span data-typed>{line.text}</span> <Place line={line} {...places} />
+          <span data-typed id={`${id}-${at}`}>
+            {line.text}
+          </span>{" "}
+          <Place line={line} named={`${id}-${at}`} {...places} />
         </span>
       ))}
     </span>

@@ -1,3 +1,4 @@
+import { useId } from "react";
 import type { ConvertedOut, ConvertIn } from "@/api/client";
 import { WHEN_WORDS } from "@/lib/words";
 import { say } from "@/text/say";
@@ -25,7 +26,13 @@ const PLACES: Placed["when"][] = [
 ];
 
 /** Where an ingredient goes; another choice puts it there. */
-export function Place({ line, placed, onPlace }: PlaceProps & { line: Line }) {
+export function Place({
+  line,
+  named,
+  placed,
+  onPlace,
+}: PlaceProps & { line: Line; named: string }) {
+  const id = useId();
   const { origin, when, text, movable } = line;
   const { name } = WHEN_WORDS[when];
   // a line that says itself where it goes does not say it twice
@@ -40,8 +47,11 @@ export function Place({ line, placed, onPlace }: PlaceProps & { line: Line }) {
   return (
     <>
       <span className="hidden text-pencil print:inline">{shown}</span>
+      <span id={`${id}-label`} className="sr-only">
+        {say("convert-where-it-goes")}
+      </span>
       <select
-        aria-label={say("convert-where-it-goes", { text })}
+        aria-labelledby={`${id}-label ${named}`}
         value={when}
         onChange={(event) => {
           const chosen = event.target.value;
@@ -74,7 +84,7 @@ export function PlaceDoubt({ doubt, onPlace }: DoubtProps) {
       className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-1 border-care border-l-4 pl-2 text-[0.875rem]"
       data-testid="place-doubt"
     >
-      <span>{doubt.text}</span>
+      <span>{say("convert-place-doubt")}</span>
       {[doubt.when, doubt.instead].map((when) => (
         <Button key={when} onClick={() => onPlace(doubt.index, when as Placed["when"])}>
           {WHEN_WORDS[when].name}

@@ -42,7 +42,8 @@ convert-ingredients = Ingredients
 convert-ingredients-with-their-marks = ingredients with their marks
 convert-in-the-cooker = in the cooker
 convert-use-the-change = Use the change
-convert-where-it-goes = where it goes: { $text }
+convert-where-it-goes = where it goes:
+convert-place-doubt = Where does it go? The steps can be read either way.
 convert-as-the-app-reads-it = as the app reads it
 convert-places-in-doubt =
     { $inDoubt ->
