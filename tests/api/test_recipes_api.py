@@ -11,6 +11,7 @@ from pneumachron.demo.recipes import BRAISED_SHORT_RIBS, RECIPES
 from pneumachron.recipes.converting import placed
 from tests.conftest import BRISKET
 from tests.recipes.measure import corpus_bytes
+from tests.recipes.supper import DOUBTED
 
 BYTES = {"Content-Type": "application/octet-stream"}
 
@@ -83,18 +84,6 @@ def test_answers_and_choices(client: TestClient) -> None:
     assert kept["overruled"]
     assert again["setting"]["finish"] == "none"
     assert again["understood"]["mass_kg"] == pytest.approx(1.3608, abs=1e-3)
-
-
-DOUBTED = """Ribs for a crowd
-
-4 lb country style pork ribs
-1 cup cola
-1 bottle barbecue sauce
-1 tsp dry mustard
-
-Pour the cola around the ribs, cover with foil and bake at 325 F for 2 hours. Drain.
-Stir barbecue sauce and mustard together. Spread over the ribs, bake uncovered 30 minutes more.
-"""
 
 
 def test_a_place_in_doubt_is_asked_about_and_kept_when_said(

@@ -11,6 +11,7 @@ from tests.browser.conftest import PHONE, own_alert
 from tests.browser.test_other_views import axe_clean
 from tests.browser.test_plan import HOLD, field, hold
 from tests.browser.words import screen
+from tests.recipes.supper import DOUBTED
 
 RECIPE = """Lantern braise <b>bold</b>
 
@@ -91,18 +92,6 @@ def test_paste_answer_overrule_scale_export_and_back(
     ).to_contain_text("4 onions")
     assert outside == []
     assert complaints == []
-
-
-DOUBTED = """Ribs for a crowd
-
-4 lb country style pork ribs
-1 cup cola
-1 bottle barbecue sauce
-1 tsp dry mustard
-
-Pour the cola around the ribs, cover with foil and bake at 325 F for 2 hours. Drain.
-Stir barbecue sauce and mustard together. Spread over the ribs, bake uncovered 30 minutes more.
-"""
 
 
 def with_a_doubt(route: Route) -> None:

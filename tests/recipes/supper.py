@@ -34,3 +34,14 @@ def told(done: Converted) -> str:
 
 
 WET = "Cover and simmer for 2 hours until tender."
+DOUBTED = """Ribs for a crowd
+
+4 lb country style pork ribs
+1 cup cola
+1 bottle barbecue sauce
+1 tsp dry mustard
+
+Pour the cola around the ribs, cover with foil and bake at 325 F for 2 hours. Drain.
+Stir barbecue sauce and mustard together. Spread over the ribs, bake uncovered 30 minutes more.
+"""
+"""The mustard of its late sauce is what tests doubt about."""
