@@ -4,8 +4,9 @@ import pytest
 
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.writing.day import extra_work
-from tests.recipes.supper import read
+from tests.recipes.supper import made, read
 from tests.recipes.test_usual_cards import of, when
+from tests.text.words import sentence
 
 
 def rows(name: str) -> tuple[str, ...]:
@@ -208,3 +209,9 @@ def test_what_is_called_as_a_part_is_stays_a_food() -> None:
         "Sunday\n\nIngredients\nMeat:\nBrisket\nsalt\n2 tbsp pepper\n\nMethod\nBake for 3 hours.\n"
     )
     assert "Brisket" in plain.ingredients
+
+
+def test_pounds_and_ounces_of_the_meat_stay_as_written() -> None:
+    """“3 lb 2 oz baby back ribs” were 3 lb on the converted list."""
+    done = made("Bake at 300 °F for 2 hours.", meat="3 lb 2 oz baby back ribs")
+    assert done.lines[0].text(sentence) == "3 lb 2 oz baby back ribs"

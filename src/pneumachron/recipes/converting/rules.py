@@ -136,13 +136,17 @@ def _binder(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     return ConvertedLines((plain_line(context, item, "season"),), "binder_named")
 
 
+_TWO_UNITS = any_of(r"\W*\d+ ?(?:lbs?\.?|pounds?) \d+ ?(?:oz|ounces?)\b")
+
+
 def _meat(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     line = plain_line(context, item, "season")
     if scaled(context, item) and item.index == context.understood.meat_index:
         shown = show_mass(context.mass_kg)
         name = f"{shown.metric if context.metric else shown.us} {item.line.name}"
         return ConvertedLines((replace(line, amount=None, name=name, aside=""),), "kept_amount")
-    if no_unit(item.line) or item.line.name[:1].isdigit():  # “one 5-6 pound flat”
+    # “one 5-6 pound flat”, “3 lb 2 oz back ribs”: as it was written
+    if no_unit(item.line) or item.line.name[:1].isdigit() or _TWO_UNITS.match(item.line.raw):
         return ConvertedLines((replace(line, amount=None, name=item.line.raw, aside=""),))
     if context.bought_cured and item.index == context.understood.meat_index:
         return ConvertedLines((line,), "cured_meat")
