@@ -1,4 +1,4 @@
-"""Makes the weights of the second reading anew: `python -m tests.recipes.placing.learn`.
+"""Makes the weights of the second reading: `python -m tests.recipes.placing.learn`.
 
 It needs scikit-learn (group `learn` of `pyproject.toml`), which neither app nor tests do. It
 prints how many foods are placed right in texts that were left out of the learning, and writes

@@ -1,7 +1,7 @@
 """How likely each place is for a food: the weights of its signs, added up.
 
 The weights are those of a multinomial logistic regression over recipes whose foods were placed by
-hand (`tests/recipes/placing`, which also tells how they are made anew).
+hand (`tests/recipes/placing`, which also tells how they are made).
 """
 
 from collections.abc import Iterable
