@@ -208,11 +208,12 @@ def plan(
     from pneumachron.api.schemas.plan import PlanOut
     from pneumachron.core.catalog.pots import ready_pot
     from pneumachron.services.planning import work_out
+    from pneumachron.text.vocabulary import by_its_size
 
     text = _read(file)
     with _told():
         request = PlanIn.model_validate_json(text)
-        document = work_out(request.to_inputs(), ready_pot(request.pot))
+        document = work_out(request.to_inputs(), by_its_size(ready_pot(request.pot)))
     typer.echo(PlanOut.model_validate(document).model_dump_json(indent=2))
 
 

@@ -54,6 +54,14 @@ def take(client: TestClient, text: str) -> dict[str, object]:
     return found
 
 
+def test_a_log_written_in_the_other_english_finds_its_cooker(client: TestClient) -> None:
+    text = csv_of(pot_name(client), {})
+    home = {"name": "Home", "altitude": "0 m", "start": "4 °C", "units": "metric"}
+    client.put("/api/household", json={**home, "locale": "en-GB"})
+    assert pot_name(client) not in text
+    assert take(client, text)["added"] == 1
+
+
 def test_csv_goes_out_and_comes_in_once(client: TestClient) -> None:
     text = csv_of(
         pot_name(client),

@@ -9,6 +9,8 @@ from fastapi.testclient import TestClient
 from typer.testing import CliRunner
 
 from pneumachron.cli import app as cli
+from pneumachron.text.reader import Reader
+from pneumachron.text.vocabulary import called_there
 from tests.conftest import BRISKET, ROOT
 
 
@@ -27,6 +29,30 @@ def test_a_plan_one_could_cook_from(client: TestClient) -> None:
     assert len(plan["reasons"]) >= 3
     total = sum(phase["duration_s"] for phase in plan["phases"] if phase["kind"] != "standing")
     assert total == pytest.approx(plan["lid_on_to_open_s"], abs=1)
+
+
+def test_cookers_bear_their_size_in_the_household_s_words(client: TestClient) -> None:
+    def names() -> list[str]:
+        return [kept["pot"]["name"] for kept in client.get("/api/pots").json()["pots"]]
+
+    def speak(locale: str) -> None:
+        home = {"name": "Home", "altitude": "0 m", "start": "4 °C", "units": "metric"}
+        assert client.put("/api/household", json={**home, "locale": locale}).status_code == 200
+
+    speak("en-GB")
+    assert names() == ["3-litre cooker", "5.7-litre cooker", "7.6-litre cooker"]
+    speak("en-US")
+    assert names() == ["3-quart cooker (3 L)", "6-quart cooker (5.7 L)", "8-quart cooker (7.6 L)"]
+
+
+def test_a_nickname_stays_with_the_size_and_an_own_name_as_it_is() -> None:
+    british = Reader("en-GB", "metric")
+    assert (
+        called_there("Blue, 6-quart cooker (5.7 L)", "tenor", british) == "Blue, 5.7-litre cooker"
+    )
+    for name in ("The old one", "Not a 6-quart cooker (5.7 L)", "", "Blue, 8-quart cooker (7.6 L)"):
+        assert called_there(name, "tenor", british) == name
+    assert called_there("6-quart cooker (5.7 L)", "nobody", british) == "6-quart cooker (5.7 L)"
 
 
 def test_household_altitude_counts(client: TestClient) -> None:

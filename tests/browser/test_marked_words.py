@@ -16,6 +16,7 @@ from playwright.sync_api import Page
 
 from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.text.reader import MARKED
+from pneumachron.text.vocabulary import by_its_size
 from tests.browser.test_two_kitchens import (
     BOTH,
     COUNT_REQUESTS,
@@ -34,8 +35,8 @@ SIGNS = re.compile(
     r"|\b(?:Mon|Tue|Wed|Thu|Fri|Sat|Sun|Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec)[a-z]*"
 )
 NAMES = ("name", "pot_name", "title", "tags", "cook", "note")
-SIZES = [pot.name for pot in ready_pots().values()]
-"""Cookers are named by their size, the same in every locale."""
+SIZES = [by_its_size(pot).name for pot in ready_pots().values()]
+"""What the cookers of the first kitchen were called when it was made, in plain words."""
 LISTS = ("household", "people", "pots", "plans", "schedules", "cooks", "recipes")
 
 

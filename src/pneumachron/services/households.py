@@ -16,6 +16,7 @@ from pneumachron.store.db import writing
 from pneumachron.store.devices import Device
 from pneumachron.store.records import Household, KeptPot, Locale, Person, Units, new_id, now
 from pneumachron.text.reader import Reader
+from pneumachron.text.vocabulary import by_its_size, called_there
 
 
 def current_household(session: Session) -> Household:
@@ -31,7 +32,7 @@ def _first_household(session: Session) -> Household:
             household = Household(new_id(), "Our kitchen", 0.0, 4.0, "metric")
             households.save_household(session, household)
             for ready_id, pot in ready_pots().items():
-                pots.add_pot(session, household.household_id, pot, ready_id)
+                pots.add_pot(session, household.household_id, by_its_size(pot), ready_id)
     return household
 
 
@@ -81,7 +82,18 @@ def change_household(
         introduced=True,
     )
     households.save_household(session, household, seen)
+    if household.locale != here.locale:
+        _call_cookers(session, household)
     return current_household(session)
+
+
+def _call_cookers(session: Session, household: Household) -> None:
+    """Call the ready cookers by their size in the household's words."""
+    reader = Reader(household.locale, household.units)
+    for kept in pots.list_pots(session, household.household_id):
+        name = called_there(kept.pot.name, kept.ready_id or "", reader)
+        if name != kept.pot.name:
+            pots.change_pot(session, household.household_id, replace(kept.pot, name=name))
 
 
 def skip_introduction(session: Session) -> Household:
@@ -114,7 +126,7 @@ def list_pots(session: Session) -> list[KeptPot]:
 
 def add_ready_pot(session: Session, ready_id: str, nickname: str = "") -> KeptPot:
     """Take one of the ready pots into the kitchen, by its size or also by a nickname."""
-    home, pot = current_household(session).household_id, ready_pot(ready_id)
+    home, pot = current_household(session).household_id, by_its_size(ready_pot(ready_id))
     name = f"{nickname}, {pot.name}" if nickname else pot.name
     return pots.add_pot(session, home, replace(pot, name=name), ready_id)
 

@@ -33,9 +33,11 @@ from pneumachron.services.log_plans import (
 from pneumachron.store import cooks, pots
 from pneumachron.store.cooks import COOKS, Filter
 from pneumachron.store.db import give_back, writing
-from pneumachron.store.records import CookContent, StoredCook, StoredEvent, now
+from pneumachron.store.records import CookContent, KeptPot, StoredCook, StoredEvent, now
 from pneumachron.store.repository import MAX_LISTED
+from pneumachron.text.reader import EVERYBODY
 from pneumachron.text.say import say, say_cut
+from pneumachron.text.vocabulary import called_there
 
 COLUMNS = (
     "started [ISO 8601]", "name", "cut", "pieces", "mass [kg]", "thickness [cm]", "pot",
@@ -202,7 +204,10 @@ def read_rows(
     `found` counts as it goes.
     """
     home = current_household(session)
-    kept = {item.pot.name: item.pot for item in pots.list_pots(session, home.household_id)}
+    kept = {
+        name: item.pot for item in pots.list_pots(session, home.household_id)
+        for name in _names(item)
+    }  # fmt: skip
     defaults = Defaults(home.altitude_m, home.start_temp_c, home.taste_step)
     give_back(session)
     read: Read = {}
@@ -359,6 +364,14 @@ READY_IN_VERSION_1 = {
     "Bass, 7.6 litre": "bass",
 }
 """What the ready cookers were called when the first logs were written."""
+
+
+def _names(item: KeptPot) -> Iterator[str]:
+    """What a cooker is called here, and was called if the household spoke another English then."""
+    yield item.pot.name
+    if item.ready_id is not None:
+        for reader in EVERYBODY:
+            yield called_there(item.pot.name, item.ready_id, reader)
 
 
 def _pot_called(name: str, kept: dict[str, Pot]) -> Pot:

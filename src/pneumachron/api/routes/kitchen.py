@@ -61,7 +61,7 @@ from pneumachron.store.folder import free_bytes
 from pneumachron.text.guide import guide
 from pneumachron.text.reader import READING, Reader
 from pneumachron.text.say import say_cut
-from pneumachron.text.vocabulary import say_tenderness, vocabulary
+from pneumachron.text.vocabulary import by_its_size, say_tenderness, vocabulary
 
 router = APIRouter(prefix="/api", route_class=SaneRoute, tags=["kitchen"])
 CopyName = Annotated[str, Path(max_length=60, pattern=r"^[A-Za-z0-9-]+$")]
@@ -98,7 +98,7 @@ def catalogue() -> CatalogueOut:
         },
         cuts=[_cut(cut) for cut in cuts().values()],
         ready_pots=[
-            ReadyPotOut(id=ready_id, pot=PotOut.model_validate(pot_document(pot)))
+            ReadyPotOut(id=ready_id, pot=PotOut.model_validate(pot_document(by_its_size(pot))))
             for ready_id, pot in ready_pots().items()
         ],
         thinnest_m=THICKNESS_RANGE_M[0],

@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 from functools import cache
 from math import pi
 
-from pneumachron.core.catalog.tables import read_numbers, read_words
+from pneumachron.core.catalog.tables import read_numbers
 from pneumachron.core.errors import RequestError
 
 FLAGS = ("has_start_key", "has_crisping_lid", "is_stovetop")
@@ -74,15 +74,14 @@ class Pot:
 
 @cache
 def ready_pots() -> dict[str, Pot]:
-    """The pots that come with the app, by id."""
-    words = read_words("pots.csv")
+    """The pots that come with the app, by id; what they are called is said in `text`."""
     numbers = read_numbers("pots.csv")
     found = {}
     for pot_id, row in numbers.items():
         values = {name: value for name, value in row.items() if name not in FLAGS}
         found[pot_id] = Pot(
             pot_id=pot_id,
-            name=words[pot_id]["name"],
+            name=pot_id,
             has_start_key=row["has_start_key"] == 1,
             has_crisping_lid=row["has_crisping_lid"] == 1,
             is_stovetop=row.get("is_stovetop") == 1,

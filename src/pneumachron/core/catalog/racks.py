@@ -6,7 +6,7 @@ from typing import Literal, TypeAlias, cast, get_args
 
 from pneumachron.core.catalog.cuts import LiquidStyle
 from pneumachron.core.catalog.pots import Pot
-from pneumachron.core.catalog.tables import read_numbers, read_words
+from pneumachron.core.catalog.tables import read_numbers
 
 Rack: TypeAlias = Literal["none", "trivet", "tall", "basket", "bed"]
 RACK_KINDS: tuple[Rack, ...] = get_args(Rack)
@@ -24,7 +24,6 @@ class RackKind:
     """A rack: how high it lifts, how much narrower than the pot it is, what room it takes."""
 
     rack: Rack
-    name: str
     height_m: float
     inset_m: float
     own_volume_m3: float
@@ -43,8 +42,7 @@ class RackKind:
 @cache
 def racks() -> dict[Rack, RackKind]:
     """All racks by id."""
-    words, numbers = read_words("racks.csv"), read_numbers("racks.csv")
     return {
-        cast(Rack, rack): RackKind(cast(Rack, rack), words[rack]["name"], **values)
-        for rack, values in numbers.items()
+        cast(Rack, rack): RackKind(cast(Rack, rack), **values)
+        for rack, values in read_numbers("racks.csv").items()
     }

@@ -18,7 +18,7 @@ from pneumachron.recipes.converting.context import (
 )
 from pneumachron.recipes.converting.cross_check import CrossCheck, cross_check
 from pneumachron.recipes.converting.cures import bought_cured, cured_lines
-from pneumachron.recipes.converting.fats import is_fried, unfried, where_fat_goes
+from pneumachron.recipes.converting.fats import is_fried, laid_on_top, unfried, where_fat_goes
 from pneumachron.recipes.converting.kitchen import NO_CHOICES, Choices, Kitchen
 from pneumachron.recipes.converting.late import named_late
 from pneumachron.recipes.converting.liquid_rules import RUB_SUGAR_KG_PER_KG
@@ -140,6 +140,8 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     if not (sears or any(is_fried(line) for line in lines)):
         lines, moved = _without_frying(understood, lines, marks, finish, choices)
         marks += moved
+    elif understood.cooking.method in WET:
+        lines = laid_on_top(understood, lines)
     on_steps, kept, cures = step_marks(understood, plan, choices, lines)
     work = Work(
         understood=understood,

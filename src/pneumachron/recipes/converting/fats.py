@@ -44,7 +44,45 @@ def where_fat_goes(
             oiled |= rows
         elif len(rows) >= SEVERAL and 2 * len(in_pot) >= len(rows):
             poured |= rows  # “add the onion, bay and lard”
+    if wet:
+        poured |= put_on_top(understood)
     return oiled, frozenset(row for row in poured if row is not None) - oiled
+
+
+def put_on_top(understood: Understood) -> frozenset[int]:
+    """Fat that is laid over what is in the pot, before the long heat, and fried with nothing."""
+    sentences = [text for step in before_the_heat(understood) for text in sentences_in(step)]
+    laid = rows_named(understood, " ; ".join(
+        clause[0] for text in sentences for clause in _LAID_ON.finditer(text)
+    ))  # fmt: skip
+    fried = rows_named(understood, " ; ".join(filter(_FRIED_IN.search, sentences)))
+    return frozenset(
+        row for row in laid - fried if understood.ingredients[row].kind == "fat"
+    )  # fmt: skip
+
+
+def laid_on_top(understood: Understood, lines: Sequence[OutLine]) -> list[OutLine]:
+    """The lines with what fat is laid on top in the pot, where another fat browns the meat."""
+    on_top = put_on_top(understood)
+    fats = [line for line in lines if line.when == "sear" and line.food.kind == "fat"]
+    if all(line.origin in on_top for line in fats):
+        return list(lines)
+    return [
+        replace(line, when="pot") if line in fats and line.origin in on_top else line
+        for line in lines
+    ]
+
+
+_LAID_ON = any_of(
+    r"\b(?:spoon|dot|dab|lay|put|place|drop|spread|scatter|pour|drizzle|arrange|stick)\b"
+    r"[^.;]{0,60}\b(?:over (?:the |it )?(?:top|all|everything)|on top|all over)\b",
+    r"\b(?:top|dot|crown|cover) (?:it |everything |the (?:meat|roast|pork|beef|brisket|pot) )?"
+    r"with\b[^.;]{0,60}",
+)
+"""“Spoon the lard over the top”, “top with the peppers and the butter”."""
+_FRIED_IN = any_of(
+    r"\b(?:sear|brown|fry|saut[eé]|soften|sweat|heat|melt|render|crisp)\w*\b(?! sugar)"
+)
 
 
 def unfried(

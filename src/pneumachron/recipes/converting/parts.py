@@ -9,7 +9,7 @@ from pneumachron.recipes.converting.glazes import (
     is_boiled_late,
     parts_of_mixes,
 )
-from pneumachron.recipes.converting.sprays import SPRAYED
+from pneumachron.recipes.converting.sprays import SPRAYED, dresses_the_meat
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part, PartRole, Section
 from pneumachron.recipes.understanding.ingredients import (
@@ -57,7 +57,8 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
             )
             or _is_poured_in(understood, part)
         )
-        if part.role in _APART and not (meat or braise or SPRAYED.search(part.name)):
+        mop = SPRAYED.search(part.name) and not dresses_the_meat(understood)
+        if part.role in _APART and not (meat or braise or mop):
             # (a mop keeps meat moist in a smoker; under the lid nothing dries)
             # what is made behind all the rest, under a heading of its own, stays a sauce of its own
             alone = part.role == "sauce" and (
@@ -73,7 +74,12 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
 
 
 def _as_it_is_used(understood: Understood, part: Part) -> Part:
-    """“Mix the marinade. Drain the ribs and turn them in it”: after the heat, it is a glaze."""
+    """“Mix the marinade. Drain the ribs and turn them in it”: after the heat, it is a glaze.
+
+    A mop that pulled meat is mixed with is a sauce.
+    """
+    if SPRAYED.search(part.name) and dresses_the_meat(understood):
+        return Part(part.name, "sauce", part.lines)
     main = understood.cooking.main
     if part.role != "marinade" or main is None:
         return part
@@ -234,6 +240,7 @@ _POURED_IN = any_of(
 )
 
 
+_THICKENS = any_of(r"\bslurry\b", r"\bthicken")
 _IN_THE_POT_WITH = any_of(
     r"\bin(?:to)? (?:the |a |your )?(?:\w+ )?(?:pot|pan|dutch oven|casserole|cooker)"
     r" (?:with|w/) ?(?:the |all (?:of )?the )?(?:sauce|marinade|liquid)\b"
@@ -241,7 +248,9 @@ _IN_THE_POT_WITH = any_of(
 """“Rinse. Put in pot w/ sauce and 2 c water.”"""
 _MADE_AND_POURED = re.compile(
     r"\b(?:blend|whisk|mix|stir|combine)\b[^.;]*\bsauce ingredients\b[^.]{0,400}"
-    r"[,;] (?:and |then )?pour (?:it |this )?(?:over|around|on top)\b",
+    r"[,;] (?:and |then )?pour (?:it |this )?(?:over|around|on top)\b"
+    r"|\b(?:blend|whisk|mix|stir|combine|shake)\b[^.;]{0,30}\bsauce\b[^.;]{0,30}(?:\band|,) "
+    r"(?:then )?(?:pour|tip) (?:it |this )?(?:over|around|on top)\b",
     re.I,
 )
 
@@ -249,7 +258,7 @@ _MADE_AND_POURED = re.compile(
 def _is_poured_in(understood: Understood, part: Part) -> bool:
     """Whether the steps pour a sauce in with the meat before the long heat."""
     cooking = understood.cooking
-    if cooking.main is None or part.role != "sauce":
+    if cooking.main is None or part.role != "sauce" or _THICKENS.search(part.name):
         return False
     early, _ = around(understood.said, *cooking.main)
     return any(_MADE_AND_POURED.search(step) for step in early) or any(

@@ -7,7 +7,8 @@ from itertools import pairwise
 from pneumachron.recipes.converting.pot_work import WET
 from pneumachron.recipes.converting.seasoning import SEASONED, binders_in_the_pot
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
-from pneumachron.recipes.understanding.ingredients import Kind
+from pneumachron.recipes.model import Part
+from pneumachron.recipes.understanding.ingredients import Ingredient, Kind
 from pneumachron.recipes.understanding.naming import before_the_heat, is_named, named_in, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -16,6 +17,8 @@ from pneumachron.recipes.understanding.understand import Understood
 _RUB_KINDS = {"salt", "spice", "sugar", "dried_herb", "chilli", "rub", "baking", "binder"}
 LEAVES: frozenset[Kind] = frozenset({"fresh_herb", "woody_herb", "aromatic"})
 """“Coriander” in a rub is no bunch of leaves, nor “garlic” cloves to fry."""
+MOST_VINEGAR_M3 = 60e-6
+"""So much makes a paste of a rub; more is poured. Judgement."""
 _PEPPER = any_of(r"\bpepper(?:corns?)?$", r"pfeffer$")
 _RUBBED = any_of(r"\brub\b", r"\bmassage\b", r"\beinreiben\b", r"\bseasonings\b")
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
@@ -77,9 +80,11 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         plain, named = not (tasted or salted), named | tasted
     wet = binders_in_the_pot(understood)
     paste = any(_PASTE_RUBBED.search(text) for step in early for text in sentences_in(step))
+    meat = {item.index for item in understood.ingredients if item.kind == "meat"}
     rub = {
         row for part in understood.recipe.parts for row in part.lines
         if part.role == "rub" or (paste and _PASTE.search(part.name))
+        or (not meat.intersection(part.lines) and _is_rubbed_in(part, early))
     }  # fmt: skip
     other_parts = {
         row for part in understood.recipe.parts if part.role in {"sauce", "glaze", "beside"}
@@ -112,13 +117,39 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
             item.kind in _RUB_KINDS
             or _BINDS.search(item.line.raw)
             or (item.kind == "salty_thin" and item.index in slathered)
-            or (item.index in rub and item.kind in LEAVES)
+            or (item.index in rub and (item.kind in LEAVES or _makes_a_paste(item)))
         )
         and item.index not in wet | stirred
         and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
     )
 
 
+_HEADING_WORDS = re.compile(r"^(?:for )?(?:the )?|\W+$", re.I)
+
+
+def _is_rubbed_in(part: Part, early: Sequence[str]) -> bool:
+    """“Stuff the slits with the adobo; rub the rest over the meat”, below a heading “Adobo”."""
+    name = _HEADING_WORDS.sub("", part.name)
+    if part.role not in {"main", "marinade"} or len(name.split()) > MOST_IN_A_NAME:
+        return False
+    rubbed = re.compile(
+        r"\b(?:rub|stuff|massage|smear|slather|push|work|press)\b[^.;]{0,60}\b(?:the|this|all|with"
+        rf"|that) {re.escape(name)}\b",
+        re.I,
+    )
+    return any(rubbed.search(text) for step in early for text in sentences_in(step))
+
+
+MOST_IN_A_NAME = 2
+"""Words of a mixture's name. Judgement."""
+
+
+def _makes_a_paste(item: Ingredient) -> bool:
+    vinegar = item.kind == "acid" and _VINEGAR.search(item.food.words) is not None
+    return vinegar and 0.0 < (item.volume_m3 or 0.0) <= MOST_VINEGAR_M3
+
+
+_VINEGAR = any_of(r"vinegar\b", r"essig\b")
 _OF_A_PART = any_of(r"\b(?:sauce|glaze|marinade|dressing|slaw) ingredients\b")
 """“Shake the sauce ingredients until the sugar dissolves” is not about the rub's sugar."""
 

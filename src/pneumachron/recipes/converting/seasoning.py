@@ -116,6 +116,7 @@ _PLAIN_SEASONINGS: tuple[tuple[re.Pattern[str], re.Pattern[str]], ...] = (
             r"\bs ?& ?p\b",
         ),
         any_of(
+            r"(?<!\bred )(?<!bell )(?<!banana )(?<!sweet )(?<!cayenne )(?<!green )(?<!chil[ie] )"
             r"\b(?:(?:freshly|fresh|cracked|coarse|ground|black|white) )*pepper\b"
             r"(?! (?:flakes|jack))",
             r"\b\w*pfeffer[ns]?\b",

@@ -3,7 +3,7 @@
 import re
 
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Ingredient, Kind
-from pneumachron.recipes.understanding.naming import named_in, rows_named
+from pneumachron.recipes.understanding.naming import around, named_in, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -23,8 +23,8 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
     poured = " ".join(
         text for text in sentences if _UNDER_A_LID.search(text) and not SPRAYED.search(text)
     )
-    if any(_MOP_POURED.search(text) for text in sentences):
-        told = set()  # the meat is braised in it
+    if any(_MOP_POURED.search(text) for text in sentences) or dresses_the_meat(understood):
+        told = set()  # the meat is braised in it, or eaten with it
     # "spritz with the stock hourly", and then braise it in the stock
     return (named_in(understood, SPRAYED) - rows_named(understood, poured)) | own | told
 
@@ -38,6 +38,7 @@ def is_of_a_spray(understood: Understood, item: Ingredient, sprayed: frozenset[i
     """Whether a line stands under “Mop” or “Spritz”: the salt in it is none for the meat."""
     recipe = understood.recipe
     under = any(item.index in part.lines and SPRAYED.search(part.name) for part in recipe.parts)
+    under = under and not dresses_the_meat(understood)
     # a sweet mop is brushed on at the end as well
     thin = item.kind in SPRAYED_KINDS | _IN_A_SPRAY and item.index in sprayed
     return (under and thin) or _SPRITZ.match(recipe.ingredients[item.index]) is not None
@@ -46,6 +47,19 @@ def is_of_a_spray(understood: Understood, item: Ingredient, sprayed: frozenset[i
 _IN_A_SPRAY: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb"})
 
 
+def dresses_the_meat(understood: Understood) -> bool:
+    """“Pull, and mix with a cup of the mop”: what is left of a mop dresses the cooked meat."""
+    main = understood.cooking.main
+    late = [] if main is None else around(understood.said, *main)[1]
+    return any(_MIXED_WITH_MOP.search(text) for step in late for text in sentences_in(step))
+
+
+_MIXED_WITH_MOP = any_of(
+    r"\b(?:mix|toss|stir|dress|moisten|sauce|splash|season)\w*\b[^.;]{0,60}\b(?:with|in) "
+    r"[^.;]{0,40}\bmop\b(?! sauce brush)",
+    r"\b(?:rest|remainder|some|cup|ladle|half) of (?:the |your )?mop\b[^.;]{0,20}"
+    r"\b(?:into|over|through|onto) (?:the |your )?(?:\w+ )?(?:meat|pork|beef|shreds)\b",
+)
 _MOP_POURED = any_of(r"\bmop\b[^.;]{0,20}\bpour\b", r"\bpour\b[^.;]{0,30}\bmop\b")
 
 

@@ -97,6 +97,8 @@ def step_marks(
                 replace(_own_words(understood, themes, index, text), before_finish=True)
                 for _, text in _whole_sentences(step, NOWHERE) if cooks_a_glaze(understood, text)
             ]  # fmt: skip
+        if kind != "own_words" and not overruled:
+            kept += _served_with_more(understood, themes, index)
         if rind and index < last and kind not in {"cure", "own_words"}:
             scored = [
                 replace(_own_words(understood, themes, index, text), before_rub=True)
@@ -262,6 +264,27 @@ def _also(mark: Mark, step: str, theme: Theme) -> Mark:
 
 _CLAUSES = re.compile(r",\s+(?:and |then )?")
 """“Rub the ribs, wrap them, and bake”: the first of them is still done."""
+
+
+_OF_THE_MEAT = frozenset({"juice", "juices", "gravy", "sauce", "drippings", "glaze", "broth"})
+"""What the pot itself gives."""
+_SERVES = any_of(r"\b(?:serve|eat)\b[^.;]{0,40}\b(?:with|on|over|in)\b")
+
+
+def _served_with_more(
+    understood: Understood, themes: list[Theme], index: int
+) -> Iterator[OwnWords]:
+    """“Slice, and serve with mash”, where no line has the mash: our own step would lose it."""
+    main = understood.cooking.main
+    if main is None or index < main[0]:
+        return
+    behind = main[1] if index == main[0] else NOWHERE
+    for place, text in enumerate(sentences_in(understood.recipe.steps[index])):
+        serves = _SERVES.search(text)
+        more = _unlisted_foods(understood, text[serves.start() :]) if serves else set()
+        if place > behind and more - _OF_THE_MEAT:
+            told = _own_words(understood, themes, index, text, after=True)
+            yield replace(told, before_finish=False, serves=True)
 
 
 _ABSORBING: frozenset[Theme] = frozenset({"soften", "deglaze", "sauce", "rest", "carve", "serve"})

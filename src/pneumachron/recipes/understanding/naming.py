@@ -137,16 +137,23 @@ def _may_call(item: Ingredient, name: str, text: str) -> bool:
     called, own = _by_another_name(item, words, text), _in_own_words(words, text)
     if called or own is not None or not words:
         return called or bool(own)
+    return name in text or _may_call_in_short(item, words, text)
+
+
+def _may_call_in_short(item: Ingredient, words: list[str], text: str) -> bool:
+    """As `may_name`, by the telling word alone."""
     last = words[-1]
     if last in GENERIC and len(words) > 1 and words[-2] in _ANYTHING:
         return f"{words[-2]} {last}" in text  # a hot grill is no hot sauce
+    if item.kind == "chilli" and words[-2:] == ["red", "pepper"]:
+        return "red pepper" in text  # “crushed red pepper”
     if last == "pepper" and _PODS.isdisjoint(words):
-        return name in text or _GROUND_PEPPER.search(text) is not None
+        return _GROUND_PEPPER.search(text) is not None
     if last == "butter":  # and no “Butterschmalz”
-        return name in text or re.search(r"\bbutter\b", text) is not None
+        return re.search(r"\bbutter\b", text) is not None
     if last in {"pepper", "peppers"}:
-        return name in text or _BESIDE_ONIONS.search(text) is not None
-    return name in text or bool(re.search(rf"\b{re.escape(telling_word(words))}", text))
+        return _BESIDE_ONIONS.search(text) is not None
+    return bool(re.search(rf"\b{re.escape(telling_word(words))}", text))
 
 
 def _by_another_name(item: Ingredient, words: list[str], text: str) -> bool:

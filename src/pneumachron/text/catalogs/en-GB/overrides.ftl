@@ -22,6 +22,9 @@ caution-scorches = { $is ->
     } sauce on the base of the pot scorches and stops the cooker. Put it on top of the meat, or add it after. Deglaze: scrape up all browned bits.
 stopped-throw_away = The centre is below { SAFETEMP(60) } and was in the danger zone for more than two hours. Throw it away.
 stopped-go_on = Leave the lid on, set the minutes and start again. Check the centre with a thermometer.
+cooker-treble = 3-litre cooker
+cooker-tenor = 5.7-litre cooker
+cooker-bass = 7.6-litre cooker
 cut-back_ribs =
     .name = Loin ribs
     .short = loin ribs

@@ -13,6 +13,10 @@ style-short_braise = shallow braise
 style-bath = mostly covered
     .says = nearly covers the meat; moister
 
+cooker-treble = 3-quart cooker (3 L)
+cooker-tenor = 6-quart cooker (5.7 L)
+cooker-bass = 8-quart cooker (7.6 L)
+
 rack-none = none
     .says = straight on the bottom of the pot
 rack-trivet = trivet
