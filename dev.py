@@ -80,12 +80,15 @@ def watch(_arguments: list[str]) -> int:
 
 
 def test(arguments: list[str]) -> int:
-    """Format, lint, types, import rules, then every test; pytest speaks last.
+    """Format, lint, types, import rules, then the tests; pytest speaks last.
 
-    `--quick` leaves out what is slow, `--deep` draws more examples and kills more often, `--cov`
-    shows how much of the code the tests run, in both languages.
+    `--quick` leaves out what is slow. `--whole` has the long sweeps too, as CI does, and so has
+    what is asked for by name; `--deep` draws more examples and kills more often. `--cov` shows how
+    much of the code the tests run, in both languages.
     """
-    rest = [each for each in arguments if each not in ("--quick", "--deep", "--cov")]
+    depths = [each for each in ("--deep", "--whole") if each in arguments]
+    rest = [each for each in arguments if each not in ("--quick", "--cov", *depths)]
+    by_name = bool(rest)
     set_up(browser="--quick" not in arguments)
     if "--quick" in arguments:
         rest += ["-n", "2", "-m", "not slow"]
@@ -96,8 +99,8 @@ def test(arguments: list[str]) -> int:
     if "--cov" in arguments:
         run(["npx", "--no-install", "vitest", "run", "--coverage"], FRONTEND)
         rest += ["--cov=pneumachron", "--cov-report=term:skip-covered"]
-    how_deep = "deep" if "--deep" in arguments else "usual"
-    env = {**os.environ, "PNEUMACHRON_TESTS": how_deep}
+    depth = depths[0].strip("-") if depths else "whole" if by_name else "usual"
+    env = {**os.environ, "PNEUMACHRON_TESTS": depth}
     return subprocess.run([BIN / "pytest", *rest], cwd=ROOT, env=env, check=False).returncode
 
 

@@ -13,7 +13,8 @@ from hypothesis import settings
 from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.services.reading import ReadingRoom
 from pneumachron.store.db import FILE_NAME, Database
-from tests import DEEP
+from tests import DEEP, USUAL
+from tests.whole import ONLY_WHOLE
 
 # speed belongs into benchmarks: no property fails for being slow on a busy machine
 settings.register_profile("project", deadline=None)
@@ -37,7 +38,12 @@ SLOW = (
     "tests/core/test_other_methods.py", "tests/core/test_procedure.py", "tests/revision13/",
     "tests/api/test_erasing.py", "tests/recipes/test_in_", "tests/recipes/test_side_work.py",
     "tests/recipes/test_as_it_was_copied.py", "tests/recipes/test_usual_cards.py",
-    "tests/recipes/test_what_is_left_unsaid.py",
+    "tests/recipes/test_what_is_left_unsaid.py", "tests/recipes/test_placing.py",
+    "tests/recipes/test_late_autumn.py", "tests/recipes/test_first_snow.py",
+    "tests/recipes/test_weekend_pages.py", "tests/recipes/test_as_the_recipe_does.py",
+    "tests/recipes/test_from_other_machines.py", "tests/recipes/test_said_",
+    "tests/recipes/test_told_", "tests/recipes/test_plain_voices.py",
+    "tests/recipes/test_more_voices.py",
 )  # fmt: skip
 """What `dev.py test --quick` leaves out."""
 LONGEST = (
@@ -63,11 +69,15 @@ def pytest_collection_finish() -> None:
 
 
 def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item]) -> None:
-    """Mark what is slow, leave out what is for the deep run, begin with what takes longest."""
-    left = [item for item in items if item.get_closest_marker("deep") and not DEEP]
+    """Mark what is slow, leave out what is for a longer run, begin with what takes longest."""
+    left = {
+        item for item in items
+        if (item.get_closest_marker("deep") and not DEEP)
+        or (USUAL and item.nodeid.startswith(ONLY_WHOLE))
+    }  # fmt: skip
     if left:
-        config.hook.pytest_deselected(items=left)
-        items[:] = [item for item in items if item not in set(left)]
+        config.hook.pytest_deselected(items=list(left))
+        items[:] = [item for item in items if item not in left]
     for item in items:
         if item.nodeid.startswith(SLOW):
             item.add_marker("slow")

@@ -18,10 +18,11 @@ from pneumachron.core.catalog.cuts import cuts
 from pneumachron.core.catalog.tables import read_numbers
 from pneumachron.core.planning.plan import make_plan
 from pneumachron.text.say import say_cut
-from tests import only_deep
+from tests import USUAL, only_deep
 from tests.conftest import ROOT
 from tests.core.kitchen import cook_request, load
 from tests.reference.write_validation import SECTIONS, TITLE
+from tests.whole import IN_FILE, ONLY_WHOLE
 from tools.notices import node_packages, python_packages
 
 DOCS = ROOT / "docs"
@@ -29,6 +30,17 @@ DOCS = ROOT / "docs"
 
 def text_of(name: str) -> str:
     return (ROOT / name).read_text(encoding="utf-8")
+
+
+@pytest.mark.skipif(USUAL, reason="they are left out of this run")
+def test_what_is_left_to_the_whole_run_is_there(request: pytest.FixtureRequest) -> None:
+    if request.config.option.keyword:
+        pytest.skip("only some of the tests were asked for")
+    here = [item.nodeid for item in request.session.items]
+    files = {name.partition("::")[0] for name in here}
+    asked = [name for name in ONLY_WHOLE if name.partition("::")[0] in files]
+    assert [name for name in asked if not any(each.startswith(name) for each in here)] == []
+    assert all((ROOT / name).exists() for name in IN_FILE)
 
 
 def test_every_route_is_documented(tmp_path: Path) -> None:

@@ -14,7 +14,7 @@ from schemathesis.specs.openapi.checks import (
     status_code_conformance,
 )
 
-from tests import DEEP
+from tests import DEEP, USUAL, by_depth
 from tests.conftest import ROOT
 from tests.live import serving
 
@@ -48,6 +48,7 @@ boundary is met there. Here it is met with `--deep`; drawn bodies come
 to all of them."""
 UNBOUNDED = () if DEEP else WRAPPED
 config = schemathesis.Config.from_dict({
+    "phases": {"coverage": {"enabled": not USUAL}},  # the boundaries are for the whole run
     "operations": [
         {"include-name": name, "phases": {"coverage": {"enabled": False}}} for name in UNBOUNDED
     ],
@@ -66,7 +67,7 @@ def test_what_is_left_to_the_deep_run_is_there() -> None:
 
 
 @schema.parametrize()
-@settings(max_examples=25 if DEEP else 8, deadline=None, suppress_health_check=list(HealthCheck))
+@settings(max_examples=by_depth(3, 8, 25), deadline=None, suppress_health_check=list(HealthCheck))
 def test_api(case: schemathesis.Case[Any], address: str, session: requests.Session) -> None:
     case.call_and_validate(
         base_url=address,

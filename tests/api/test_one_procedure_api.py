@@ -121,7 +121,7 @@ def _spans(text: str) -> set[int]:
     return hours | {int(m) for m in re.findall(r"(\d+) min", plain)}
 
 
-VOICES = some(sorted((Path(__file__).parents[1] / "recipes" / "voices").glob("*.txt")), 4)
+VOICES = some(sorted((Path(__file__).parents[1] / "recipes" / "voices").glob("*.txt")), 4, usual=20)
 BROUGHT = ("extras", "crackling", "sear_min", "rubbed", "marinade")
 
 

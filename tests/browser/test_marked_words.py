@@ -17,6 +17,7 @@ from playwright.sync_api import Page
 from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.text.reader import MARKED
 from pneumachron.text.vocabulary import by_its_size
+from tests import some
 from tests.browser.test_two_kitchens import (
     BOTH,
     COUNT_REQUESTS,
@@ -84,7 +85,7 @@ def typed(kitchen: str) -> re.Pattern[str]:
     return re.compile("|".join(re.escape(name) for name in plain if len(name) > 1))
 
 
-@pytest.mark.parametrize("state", STATES)
+@pytest.mark.parametrize("state", some(STATES, 1, usual=3))
 def test_no_word_outside_the_catalogs_and_no_metric_unit(
     page: Page, kitchen: str, typed: re.Pattern[str], state: str
 ) -> None:

@@ -15,7 +15,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from pneumachron.text.reader import LOCALES, Locale
-from tests import only_deep
+from tests import only_deep, some
 from tests.browser.conftest import BRISKET, own_alert
 from tests.browser.words import screen
 from tests.live import serving
@@ -196,7 +196,7 @@ def seen(page: Page, *locales: Locale) -> list[str]:
 
 
 @pytest.mark.parametrize("units", [pytest.param("us", marks=only_deep), "metric"])
-@pytest.mark.parametrize("state", STATES)
+@pytest.mark.parametrize("state", some(STATES, 1, 1, usual=3))
 def test_no_unit_of_the_other_kitchen(
     page: Page, kitchen: str, state: str, units: Literal["us", "metric"]
 ) -> None:

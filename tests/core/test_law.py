@@ -29,10 +29,10 @@ from pneumachron.core.schedule.blocks import dish_blocks
 from pneumachron.core.schedule.dish import Dish, brought
 from pneumachron.core.schedule.model import Schedule
 from pneumachron.core.schedule.schedule import schedule
-from tests import DEEP
+from tests import by_depth
 from tests.core.kitchen import cook_request, load
 
-CASES = 840 if DEEP else 120
+CASES = by_depth(60, 120, 840)
 OFTEN = 0.01
 STEP_OF = {
     "come_up": "come_up", "hold": "hold", "natural_release": "release", "waiting": "wait",

@@ -15,11 +15,11 @@ from pneumachron.api.app import LOCAL_HOSTS, create_app
 from pneumachron.devices.clock import KitchenClock
 from pneumachron.services.live_kitchen import LiveKitchen
 from pneumachron.store.db import Database
-from tests import DEEP
+from tests import by_depth
 from tests.conftest import BRISKET
 from tests.faults.killed import run_seed
 
-SEEDS = 100 if DEEP else 2
+SEEDS = by_depth(1, 2, 100)
 
 
 @pytest.mark.parametrize("seed", range(SEEDS))

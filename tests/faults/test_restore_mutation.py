@@ -15,11 +15,11 @@ import pytest
 from fastapi.testclient import TestClient
 
 from pneumachron.api.app import LOCAL_HOSTS, create_app
-from tests import DEEP
+from tests import DEEP, by_depth
 from tests.conftest import BRISKET
 from tests.version1.test_version1 import HERE
 
-SAMPLE = 110
+SAMPLE = by_depth(40, 110, 0)
 Where: TypeAlias = tuple[str | int, ...]
 SPOILS: tuple[Any, ...] = (
     None, "text", "", "\ud800", "\x00", float("nan"), float("inf"), -1, 0, 1e300, 10**60, True, [],

@@ -17,11 +17,11 @@ from sqlalchemy import Engine, event, inspect, text
 from pneumachron.core.catalog.pots import ready_pots
 from pneumachron.store.db import FILE_NAME, Database
 from pneumachron.store.upgrade import newest_revision, revisions, upgrade
-from tests import DEEP
+from tests import DEEP, by_depth
 from tests.version1.test_version1 import unpack
 
 EARLIER = revisions()[:-1]
-EVERY = 1 if DEEP else 6
+EVERY = by_depth(12, 6, 1)
 """Every statement is met; in the usual run the way from an empty folder and those from every
 earlier revision share them, each beginning at another."""
 

@@ -18,7 +18,7 @@ from pneumachron.recipes.understanding.durations import durations_in, temperatur
 from pneumachron.recipes.understanding.ingredients import KINDS, food_of, foods
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.writing.formats import to_jsonld, to_markdown, to_text
-from tests import DEEP
+from tests import by_depth
 from tests.recipes.measure import (
     WANTED,
     corpus_bytes,
@@ -266,7 +266,7 @@ HANGS_S = 30.0
 milliseconds, and on a machine that is shared up to a second."""
 
 
-MUTATED = 2_000 if DEEP else 250
+MUTATED = by_depth(80, 250, 2_000)
 
 
 def test_mutated_files() -> None:

@@ -8,6 +8,7 @@ from collections.abc import Iterator
 from csv import DictReader
 from dataclasses import dataclass
 from functools import cache
+from itertools import islice
 from pathlib import Path
 
 from pneumachron.recipes.errors import RecipeError, UnreadableError
@@ -60,9 +61,9 @@ def understood(content: bytes) -> Understood | None:
         return None
 
 
-def examples() -> Iterator[Example]:
-    """All labeled foods with their signs."""
-    for name, content in open_texts():
+def examples(every: int = 1) -> Iterator[Example]:
+    """All labeled foods with their signs, or those of every so many-th text."""
+    for name, content in islice(open_texts(), 0, None, every):
         places = labels().get(name)
         found = understood(content) if places else None
         if places is None or found is None:
