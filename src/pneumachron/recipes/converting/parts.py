@@ -49,13 +49,17 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
         items = [understood.ingredients[row] for row in part.lines if _is_row(understood, row)]
         meat = any(item.kind == "meat" for item in items)
         thin_m3 = sum(item.volume_m3 or 0.0 for item in items if item.kind in THIN_KINDS)
-        braise = part.role == "sauce" and (
-            (
-                thin_m3 > LIQUID_OF_A_BRAISE_M3
-                and not is_boiled_late(understood, part)
-                and not _has_own_pan(understood, part)
+        braise = (
+            part.role == "sauce"
+            and not SPRAYED.search(part.name)
+            and (
+                (
+                    thin_m3 > LIQUID_OF_A_BRAISE_M3
+                    and not is_boiled_late(understood, part)
+                    and not _has_own_pan(understood, part)
+                )
+                or _is_poured_in(understood, part)
             )
-            or _is_poured_in(understood, part)
         )
         mop = SPRAYED.search(part.name) and not dresses_the_meat(understood)
         if part.role in _APART and not (meat or braise or mop):

@@ -45,7 +45,8 @@ def softened_lines(understood: Understood) -> frozenset[int]:
     """Roots that are cut small and softened with the onions: they become part of the sauce."""
     fries = fries_first(understood)
     with_onions = _fried_with_onions(understood)
-    return with_onions | _strained_out(understood) | frozenset(
+    strained = _strained_out(understood) | _of_a_strained_marinade(understood)
+    return with_onions | strained | frozenset(
         item.index for item in understood.ingredients
         if fries and (_FINE.search(item.line.raw) or _WITH_ONIONS.search(item.line.raw))
         and not _EATEN.search(item.line.name)
@@ -69,6 +70,20 @@ def _strained_out(understood: Understood) -> frozenset[int]:
     )  # fmt: skip
 
 
+def _of_a_strained_marinade(understood: Understood) -> frozenset[int]:
+    """Roots that the meat lay in: they gave their taste, and nobody cooks them to eat."""
+    if not any(map(_MARINADE_STRAINED.search, understood.said)):
+        return frozenset()
+    return frozenset(
+        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
+        if understood.ingredients[row].kind == "root"
+    )  # fmt: skip
+
+
+_MARINADE_STRAINED = any_of(
+    r"\bstrain\w* (?:off )?(?:the |its |your )?(?:\w+ )?marinade\b",
+    r"\bmarinade\b[^.;]{0,30}\b(?:strain\w*|sieve\w*|durch ein\w* sieb)\b",
+)
 _SERVED_WITH_IT = any_of(
     r"(?<!discard )(?<!discard the )(?<!discarding the )(?<!with the )\b(?:vegetables|veg)\b"
     r"(?![^.;]{0,30}\b(?:smooth|blend\w*|sieve|discard\w*)\b)",

@@ -155,6 +155,14 @@ def _is_heading(bold: LexborNode, paragraph: LexborNode) -> bool:
     return words == paragraph.text().strip() and may_be_marked(words)
 
 
+def _is_above_a_list(paragraph: LexborNode) -> bool:
+    """Whether the next element behind a paragraph is a list: “<p><i>Sauce</i></p><ul>”."""
+    after = paragraph.next
+    while after is not None and after.tag == "-text" and not after.text().strip():
+        after = after.next
+    return after is not None and after.tag in {"ul", "ol"}
+
+
 def _begins_a_paragraph(bold: LexborNode) -> bool:
     """“<p><b>Christmas brisket</b><br>1 whole brisket<br>…”: bold words on their own first line."""
     after, before = bold.next, bold.prev
@@ -184,6 +192,10 @@ def words_of_page(text: str) -> str:
             node.parent.insert_before("\n# ")
         elif _begins_a_paragraph(node):
             node.insert_before("\n# ")
+    for node in body.css("p > i, p > em"):
+        parent = node.parent
+        if parent is not None and _is_heading(node, parent) and _is_above_a_list(parent):
+            parent.insert_before("\n# ")
     title = page.css_first("h1")
     lines = [" ".join(line.split()) for line in body.text(separator="").split("\n")]
     head = " ".join(title.text().split()) if title else ""

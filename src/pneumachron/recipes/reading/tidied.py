@@ -3,6 +3,7 @@
 import re
 from collections.abc import Iterable, Iterator
 
+from pneumachron.recipes.reading.blocks import with_named_blocks
 from pneumachron.recipes.reading.film_times import without_stamps
 from pneumachron.recipes.reading.hours import with_colons
 from pneumachron.recipes.reading.titles import MEAT_WORD
@@ -20,7 +21,7 @@ _FOR_A_KILO = re.compile(
 
 def tidied(text: str) -> Iterator[str]:
     """The lines of a pasted text, as they are sorted."""
-    return _with_meat(with_colons(without_stamps(text.split("\n"))))
+    return _with_meat(with_colons(without_stamps(with_named_blocks(text.split("\n")))))
 
 
 def _with_meat(lines: Iterable[str]) -> Iterator[str]:

@@ -224,6 +224,10 @@ _COMMAS = re.compile(r"[,;]\s+(?![^(]*\))")
 
 def _part_on_a_line(line: str) -> Iterator[str]:
     """“For mustard sauce: 4 cups mustard, 2 cups honey”: a part and its foods."""
+    if (capital := _CAPITAL_PART.match(line)) and _is_counted(capital["rest"]):
+        yield f"{capital['part']}:"  # “SAUCE 1 btl catsup”, and its other foods below
+        yield capital["rest"]
+        return
     found = _PART_LINE.match(line.strip())
     foods = _foods_of(found["part"], found["rest"]) if found else []
     if found is None or not foods:
@@ -351,7 +355,8 @@ def _run_of_foods(line: str) -> Iterator[str]:
         yield from barred
         return
     bullet = BULLET.match(line)
-    foods = _with_their_bag(_COMMAS.split(BULLET.sub("", line), MOST_ON_A_LINE))
+    told = _WHAT_FOR.sub("", BULLET.sub("", line))
+    foods = _with_their_bag(_COMMAS.split(told, MOST_ON_A_LINE))
     counted = sum(map(_is_counted, foods))
     known = [food_of(read_line(text).name) for text in foods]
     bare = sum(food is UNKNOWN for food in known) <= 1 and all(
@@ -383,6 +388,12 @@ def _with_their_bag(foods: list[str]) -> list[str]:
     return found
 
 
+_CAPITAL_PART = re.compile(
+    r"\s*(?P<part>SAUCE|GLAZE|RUB|MARINADE|GRAVY|SLAW|MOP|BRINE|DRESSING|TOPPING)\s+"
+    r"(?P<rest>[\d½¼¾⅓⅔].*)$"
+)
+_WHAT_FOR = re.compile(r"\s+[-–—]\s+(?:all )?for (?:the )?\w+(?: \w+)?\s*$")
+"""“Water, half an onion, 2 cloves garlic, bay - for the simmer.”"""
 _BARS = re.compile(r"\s+[|·•]\s+")
 _DASHES = re.compile(r"\s+[-–—]\s+(?=[\d½¼¾⅓⅔])")
 _LEAST_IN_A_RUN = 4

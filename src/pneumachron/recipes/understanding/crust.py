@@ -131,7 +131,17 @@ _MELTS_CHEESE = any_of(
 
 
 def _is_of_the_meat(sentence: str) -> bool:
-    return _MELTS_CHEESE.search(sentence) is None and _OF_A_PIE.search(sentence) is None
+    others = (_MELTS_CHEESE, _OF_A_PIE, _FRIES_OTHERS)
+    return not any(pattern.search(sentence) for pattern in others)
+
+
+_FRIES_OTHERS = any_of(
+    r"\b(?:fry|fries|brown|crisp) (?:the |your |some |up )*(?:diced |chopped |sliced |crumbled )?"
+    r"(?:chorizo|bacon|lardons|pancetta|onions?|shallots?|leeks?|garlic|tortillas?|eggs?|rice"
+    r"|mushrooms?|peppers|sage|capers|potato\w*|(?:curry |spice |tomato )?paste|breadcrumbs"
+    r"|noodles)\b"
+)
+"""“Fry the chorizo in the lard”: no crust of the meat."""
 
 
 _OF_A_PIE = any_of(

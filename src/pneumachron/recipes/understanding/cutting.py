@@ -3,7 +3,7 @@
 import re
 from dataclasses import dataclass
 
-from pneumachron.recipes.understanding.meat import thickness_in
+from pneumachron.recipes.understanding.meat import FIST_M, thickness_in
 from pneumachron.recipes.understanding.sentences import sentences_in
 
 
@@ -23,7 +23,6 @@ CHUNK_M = 0.045
 """A chunk of a stew. Common practice: 4 to 5 cm."""
 RACK_BONES = 12
 """Bones of a rack. Common practice: 11 to 13."""
-FIST_M = 0.08
 _NUMBERS = {"two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "half": 2, "halves": 2,
             "quarters": 4, "thirds": 3}  # fmt: skip
 _NUMBER = rf"(?P<many>\d{{1,2}}|{'|'.join(_NUMBERS)})"
@@ -47,6 +46,16 @@ _DICED_TO = re.compile(
     re.I,
 )
 """“Dice the meat about 3 cm.”"""
+_WUERFEL = re.compile(
+    r"\b(?:fleisch|\w*schulter|\w*nacken|schwein\w*|rind\w*|\w*brust|\w*braten)\b[^.;,]{0,30}"
+    r"\bin (?:(?:ca\.? |etwa |rund |circa )?(?P<size>\d[\d.,]{0,3}(?: ?[-–] ?\d[\d.,]{0,3})? ?cm)"
+    r"[- ]?(?:(?:große?|grosse?|dicke|breite)\w? )?(?P<of>würfel|wuerfel|stücke?|stuecke?|scheiben"
+    r"|streifen)|(?:(?:grobe|mundgerechte|große|kleine) )?(?:würfel|wuerfel)"
+    r"|mundgerechte (?:stücke|stuecke))\b"
+    r"|\bfleisch (?:grob )?(?:würfeln|wuerfeln)\b",
+    re.I,
+)
+"""“Fleisch in 3 cm große Würfel schneiden”, “in mundgerechte Stücke”."""
 _CHUNKS = re.compile(r"\b(?:cubes?|chunks?|dice|bite-?sized)\b", re.I)
 _FISTS = re.compile(rf"{_CUTS}fist[- ]sized?\b", re.I)
 _SECTIONS = re.compile(
@@ -100,6 +109,9 @@ def _of_sentence(sentence: str) -> Cutting | None:
 
 def _cubed(sentence: str) -> Cutting | None:
     """Cubes of a size, fists, or chunks of no size that is told."""
+    if german := _WUERFEL.search(sentence):
+        size = thickness_in(f"{german['size']} cubes") if german["size"] else None
+        return Cutting(chunks=True) if size is None else Cutting(cube_m=size)
     if diced := _DICED_TO.search(sentence):
         return Cutting(cube_m=thickness_in(f"{diced[0]} cubes"))
     if found := _CUBES.search(sentence):

@@ -368,6 +368,9 @@ _THICK_ASIDE = re.compile(
     r"\bthick\b[^.;()]{0,24}\((?:about |approx\.? |ca\.? )?([^()]{2,14})\)", re.I
 )
 """“In 2 thick strips (about 4 cm)”."""
+FIST_M = 0.08
+"""A piece the size of a fist. Common practice."""
+_FISTS = re.compile(r"\bfist[- ]sized? (?:pieces|chunks|lumps|hunks)\b", re.I)
 _UNITS = {"c": "centimeter", "m": "millimeter"}
 """By the first letter; all others are inches."""
 _MOST_OF_A_SLICE_M = 0.026
@@ -401,5 +404,6 @@ def thickness_in(text: str) -> float | None:
     for pattern in (_AT_THE_THICK_END, _CUBES_OF):
         if (told := pattern.search(text)) is not None:
             return _size_m(told)
-    aside = _THICK_ASIDE.search(text)
-    return thickness_in(f"{aside[1]} thick") if aside else None
+    if (aside := _THICK_ASIDE.search(text)) is not None:
+        return thickness_in(f"{aside[1]} thick")
+    return FIST_M if _FISTS.search(text) else None

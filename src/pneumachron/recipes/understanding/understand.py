@@ -180,7 +180,16 @@ def _number(word: str) -> float:
     return _FEW.get(word.lower()) or max(float(word), 1.0)
 
 
-_CUBED = any_of(r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"\bchunks?\b")
+_CUBED = any_of(
+    r"\bcubes?\b", r"\bcubed\b", r"\bdiced?\b", r"\bchunks?\b",
+    r"\bfist[- ]sized? (?:pieces|lumps|hunks)\b",
+)  # fmt: skip
+_SQUARE = re.compile(
+    r"\bin(?:to)? (?:about |large |big )?\d[\d./½¼¾]{0,5}[- ]?(?:cm|in(?:ch)?)[- ]"
+    r"(?:square )?pieces\b",
+    re.I,
+)
+"""“In 6 cm pieces”: cubes, where there is no bone."""
 
 
 _SERVED_WHOLE = any_of(r"\bcountry\b[^.;]{0,24}\bribs?\b", r"\bsteaks?\b", r"\bchops?\b")
@@ -208,6 +217,7 @@ def _as_cut(meat: Meat, cut: Cut, cutting: Cutting) -> Meat:
         return replace(meat, thickness_m=cutting.cube_m, cut_sure=sure, cubed=True)
     boneless = cut.cut_id.endswith("boneless") or cut.family == "brisket"
     chunks = cutting.chunks or _CUBED.search(meat.text) is not None
+    chunks = chunks or (boneless and _SQUARE.search(meat.text) is not None)
     if chunks and boneless and meat.thickness_m is None and (meat.count or 1) == 1:
         return replace(meat, usual_m=CHUNK_M, cubed=True)
     if chunks and meat.thickness_m is not None and (meat.count or 1) == 1:

@@ -1,0 +1,27 @@
+"""Blocks of foods with a name above each, where only the empty line before it says so."""
+
+import re
+from collections.abc import Iterator
+
+from pneumachron.recipes.reading.headings import heading_of
+
+LEAST_NAMED = 2
+"""So many blocks with a name make names of them: one alone may be a food or a title. Judgement."""
+LEAST_COUNTED = 2
+"""Foods with an amount right below a name. Judgement."""
+_NAME = re.compile(r"[A-Z][^\W\d_]*(?: [^\W\d_]+){0,2}")
+_COUNTED = re.compile(r"\s*(?:[-*•]\s*)?(?!\d{1,2}[.)]\s)[\d½¼¾⅓⅔]")
+
+
+def with_named_blocks(lines: list[str]) -> Iterator[str]:
+    """“Soup” and “Red chile”, each below an empty line and above its foods, become headings."""
+    told = [at for at, line in enumerate(lines) if line.strip()]
+    names = {
+        at for at in told[1:]
+        if not lines[at - 1].strip() and _NAME.fullmatch(lines[at].strip())
+        and heading_of(lines[at]) is None
+        and all(map(_COUNTED.match, lines[at + 1 : at + 1 + LEAST_COUNTED]))
+        and at + LEAST_COUNTED < len(lines)
+    }  # fmt: skip
+    for at, line in enumerate(lines):
+        yield f"{line.rstrip()}:" if at in names and len(names) >= LEAST_NAMED else line
