@@ -122,3 +122,23 @@ def test_what_is_done_with_water_is_not_its_name() -> None:
 
 def test_kosher_alone_is_salt() -> None:
     assert when(of("forum_321"))["kosher"] == "season"
+
+
+def test_a_joint_that_is_only_called_by_its_cut_is_weighed() -> None:
+    """“Collar, 2.2 kg, tied” became the description, and 1.5 kg was guessed."""
+    done = of("stout_collar")
+    assert done.understood.mass_kg == pytest.approx(2.2)
+    places = when(done)
+    # “Finish: 60 g honey …”, “warm the finish in a small pan, brush over, oven 220 °C”
+    assert places["honey"] == places["butter"] == "finish"
+    assert done.finish.kind == "broiler"
+
+
+def test_roots_on_a_line_with_others_are_strained_out_with_them() -> None:
+    """“2 leeks, 3 carrots, 1 parsnip”, “strained, defatted”."""
+    places = when(of("short_ribs_with_jelly"))
+    assert places["carrots"] == places["parsnip"] == "sear"
+
+
+def test_a_rempah_that_is_fried_is_no_marinade() -> None:
+    assert when(of("rendang_short_ribs"))["candlenuts or macadamias"] == "top"

@@ -30,7 +30,8 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
                r"|dips?|dipping|slaws?|salads?|kimchi|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"
                r"|toppings?|finishing"
                r"|(?:pink|pickled|crispy|marinated) (?:red )?(?:onions?|cabbage|cucumbers?)|"
-               r"to finish|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney|gremolata"
+               r"to finish|^finish\W*$|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney"
+               r"|gremolata"
                r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
                r"|chimichurri|pesto|\w*kren|\w*salat|\w*quark"
                r"|beilagen?|garnitur|wraps|assembly|to assemble|sides?)\b"),

@@ -84,6 +84,8 @@ def _as_it_is_used(understood: Understood, part: Part) -> Part:
     """
     if SPRAYED.search(part.name) and dresses_the_meat(understood):
         return Part(part.name, "sauce", part.lines)
+    if _A_FINISH.match(part.name) and any(map(_FINISH_BRUSHED.search, understood.recipe.steps)):
+        return Part(part.name, "glaze", part.lines)
     main = understood.cooking.main
     if part.role != "marinade" or main is None:
         return part
@@ -93,7 +95,13 @@ def _as_it_is_used(understood: Understood, part: Part) -> Part:
     return Part(part.name, "glaze", part.lines) if used_late else part
 
 
-_TO_FINISH = any_of(r"\bto finish\b", r"\bfinishing\b")
+_A_FINISH = re.compile(r"finish\W*$", re.I)
+_FINISH_BRUSHED = any_of(
+    r"\bthe finish\b[^.;]{0,60}\b(?:brush|paint|glaze|baste|slather)",
+    r"\b(?:brush|paint|glaze|baste|slather)\b[^.;]{0,40}\bthe finish\b",
+)
+"""“Warm the finish in a small pan, brush over”, below a heading “Finish”."""
+_TO_FINISH = any_of(r"\bto finish\b", r"\bfinishing\b", r"^finish\W*$")
 
 
 def _is_brushed(understood: Understood, item: Ingredient) -> bool:

@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.recipes.converting.parts import BRUSHED
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
-from pneumachron.recipes.understanding.ingredients import Food, Kind
+from pneumachron.recipes.understanding.ingredients import Food, Kind, foods_in
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.naming import around, is_named, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
@@ -64,7 +64,7 @@ def _strained_out(understood: Understood) -> frozenset[int]:
     all_in = _ALL_OF_THEM.search(early) is not None
     return frozenset(
         item.index for item in understood.ingredients
-        if item.kind == "root" and not _EATEN.search(item.line.name)
+        if any(food.kind == "root" for food in foods_in(item)) and not _EATEN.search(item.line.name)
         and not is_named(understood, item, late.lower())
         and (all_in or is_named(understood, item, early.lower()))
     )  # fmt: skip
@@ -90,7 +90,7 @@ _SERVED_WITH_IT = any_of(
 )
 """“Lift out the meat and vegetables, strain the juices”: they are eaten."""
 _STRAINED = any_of(
-    r"\b(?:strain|sieve)\b",
+    r"\b(?:strain|sieve)(?:ed|d)?\b",
     r"\bdiscard(?:ing)? the (?:vegetables|veg|solids)\b",
     r"\bdurch ein\w* (?:\w+ )?sieb\b",
     r"\bpassieren\b",

@@ -100,7 +100,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
     (
         "pan",
         any_of(
-            r"\bfinish\w* in (a|the) (\w+ )?(skillet|frying pan|pan|griddle)\b",
+            r"(?<!\bthe )\bfinish\w* in (a|the) (\w+ )?(skillet|frying pan|pan|griddle)\b",
             r"\b(knusprig|kross) anbraten\b",
             r"\b(skillet|frying pan|hot pan|(?<!sheet )(?<!roasting )pan(?! juices)|griddle)\b"
             r".{0,40}"
