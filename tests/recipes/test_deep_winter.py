@@ -142,3 +142,7 @@ def test_roots_on_a_line_with_others_are_strained_out_with_them() -> None:
 
 def test_a_rempah_that_is_fried_is_no_marinade() -> None:
     assert when(of("rendang_short_ribs"))["candlenuts or macadamias"] == "top"
+
+
+def test_unsalted_takes_the_place_of_low_salt() -> None:
+    assert "unsalted beef stock" in when(of("cold_sunday_short_ribs"))

@@ -16,6 +16,7 @@ from pneumachron.recipes.converting.context import (
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.understanding.ingredients import Ingredient
+from pneumachron.recipes.understanding.patterns import any_of
 
 SUGAR_KG_M3 = 50.0
 """Sugar in the pot's liquid at most. Common practice."""
@@ -54,6 +55,12 @@ _OR_STOCK = re.compile(r"^((?:\w+ ){0,3}(?:water|wine|beer|cider) or )?", re.I)
 """“Water or stock”, “white wine or broth”: what is unsalted is the stock."""
 
 
+_UNSALTED = any_of(r"\bunsalted\b", r"\b(?:salt|sodium)[- ]free\b", r"\bno[- ]salt\b",
+                   r"\bungesalzen")  # fmt: skip
+_LOW_SALT = re.compile(r"\b(?:low|lower|less|reduced)[- ](?:salt|sodium) ", re.I)
+"""Unsalted takes the place of it."""
+
+
 def _poured(context: ConversionContext, item: Ingredient, volume: float) -> ConvertedLines:
     asked = context.scale * (item.volume_m3 or 0.0)
     # a splash that is blended with the rest is not simmered off alone
@@ -64,8 +71,8 @@ def _poured(context: ConversionContext, item: Ingredient, volume: float) -> Conv
         return ConvertedLines(
             (replace(line, prepared=Message("prepared-simmered")),), "wine_first", need
         )
-    if item.kind == "stock" and "unsalted" not in item.line.raw.lower():
-        plain = line.name.removeprefix("low-sodium ")
+    if item.kind == "stock" and not _UNSALTED.search(item.line.raw):
+        plain = _LOW_SALT.sub("", line.name)
         line = replace(line, name=_OR_STOCK.sub(r"\1unsalted ", plain, count=1))
     if item.index in context.marinated:
         return ConvertedLines((line,), "marinade_boiled")
