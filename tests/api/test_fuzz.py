@@ -67,7 +67,7 @@ def test_what_is_left_to_the_deep_run_is_there() -> None:
 
 
 @schema.parametrize()
-@settings(max_examples=by_depth(3, 8, 25), deadline=None, suppress_health_check=list(HealthCheck))
+@settings(max_examples=by_depth(2, 8, 25), deadline=None, suppress_health_check=list(HealthCheck))
 def test_api(case: schemathesis.Case[Any], address: str, session: requests.Session) -> None:
     case.call_and_validate(
         base_url=address,

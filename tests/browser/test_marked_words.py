@@ -85,7 +85,7 @@ def typed(kitchen: str) -> re.Pattern[str]:
     return re.compile("|".join(re.escape(name) for name in plain if len(name) > 1))
 
 
-@pytest.mark.parametrize("state", some(STATES, 1, usual=3))
+@pytest.mark.parametrize("state", some(STATES, 1, usual=6))
 def test_no_word_outside_the_catalogs_and_no_metric_unit(
     page: Page, kitchen: str, typed: re.Pattern[str], state: str
 ) -> None:

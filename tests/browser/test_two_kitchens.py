@@ -196,7 +196,7 @@ def seen(page: Page, *locales: Locale) -> list[str]:
 
 
 @pytest.mark.parametrize("units", [pytest.param("us", marks=only_deep), "metric"])
-@pytest.mark.parametrize("state", some(STATES, 1, 1, usual=3))
+@pytest.mark.parametrize("state", some(STATES, 1, 1, usual=6))
 def test_no_unit_of_the_other_kitchen(
     page: Page, kitchen: str, state: str, units: Literal["us", "metric"]
 ) -> None:

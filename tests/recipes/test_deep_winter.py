@@ -146,3 +146,15 @@ def test_a_rempah_that_is_fried_is_no_marinade() -> None:
 
 def test_unsalted_takes_the_place_of_low_salt() -> None:
     assert "unsalted beef stock" in when(of("cold_sunday_short_ribs"))
+
+
+def test_everything_in_the_pot_is_all_of_it() -> None:
+    """“Everything in the pot … toss orange & onion”: a raw onion was stirred in at the end."""
+    assert when(of("carnitas_of_a_thread"))["onion"] == "pot"
+    assert when(of("dorm_rice_cooker"))["water"] == "pot"
+
+
+def test_herbs_and_counted_cloves_are_several_things() -> None:
+    """“Rosemary, sage, 2 cloves” were rosemary."""
+    places = when(of("stracotto"))
+    assert places["rosemary"] == places["sage"] == places["cloves"] == "pot"

@@ -101,7 +101,7 @@ def test_clauses_and_their_work() -> None:
 
 def test_labels_fit_the_texts_and_the_weights_fit_the_labels() -> None:
     # labels of lines that are read otherwise by now are passed over; few may be
-    every = by_depth(8, 1, 1)
+    every = by_depth(16, 1, 1)
     found = list(examples(every))
     names = [name for name, _ in open_texts()][::every]
     told = sum(len(labels().get(name, ())) for name in names)

@@ -222,6 +222,10 @@ def is_soup(understood: Understood) -> bool:
     )
 
 
+MOST_IN_A_SLURRY = 3
+"""Foods of a sentence that slakes starch; “everything in the crock” does not. Judgement."""
+
+
 def slurry_water(understood: Understood) -> frozenset[int]:
     """“3 Tbsp cold water” under the starch that a step stirs with it: both go in at the end."""
     items = understood.ingredients
@@ -233,7 +237,9 @@ def slurry_water(understood: Understood) -> frozenset[int]:
         beside = kinds.keys() & {item.index - 1, item.index + 1}
         starches = [items[row] for row in beside if kinds[row] in {"starch", "flour"}]
         if item.food.words == "water" and any(
-            is_named(understood, starch, text) and "water" in text
+            is_named(understood, starch, text)
+            and "water" in text
+            and len(rows_named(understood, text)) <= MOST_IN_A_SLURRY
             for starch in starches
             for text in sentences
         ):

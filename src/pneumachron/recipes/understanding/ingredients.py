@@ -244,9 +244,10 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
         # starch and the water it is stirred with go in together, at the end
         starch = next(food for food in each if food.kind == "starch")
         return (replace(item, food=starch),)
-    # "salt, pepper, 1 tsp chilli flakes": the spoon is that of the flakes alone
+    # "salt, pepper, 1 tsp chilli flakes": the spoon is that of the flakes alone,
+    # "rosemary, sage, 2 cloves" are three things
     late = lines[0].amount is None and any(told.amount for told in lines[1:])
-    seasonings = seasonings or (late and kinds <= _STREWN)
+    seasonings = seasonings or (late and kinds <= _STREWN | {"woody_herb"})
     if kinds & {"unknown", "meat", "beside"} or not (counted or several or bare or seasonings):
         return (item,)
     return tuple(

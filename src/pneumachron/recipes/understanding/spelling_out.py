@@ -23,7 +23,8 @@ _REST = re.compile(
 )
 _ALL = re.compile(
     r"\ball (?:of )?(?:the )?ingredients\b"
-    r"|(?<!til )(?<!till )(?<!until )\beverything\b(?!['’]s\b| (?:is|else|for|from|in the)\b)",
+    r"|(?<!til )(?<!till )(?<!until )\beverything\b(?!['’]s\b| (?:is|else|for|from"
+    r"|in the(?! (?:pot|cooker|crock|crockpot|slow cooker|dutch oven)\b))\b)",
     re.I,
 )
 _PARTS = re.compile(
