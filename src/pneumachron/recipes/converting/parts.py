@@ -90,7 +90,7 @@ def _as_it_is_used(understood: Understood, part: Part) -> Part:
     if part.role != "marinade" or main is None:
         return part
     early, late = (" ".join(some).lower() for some in around(understood.said, *main))
-    name = _HEADING_WORDS.sub("", part.name).lower()
+    name = HEADING_WORDS.sub("", part.name).lower()
     used_late = name in late and name not in early and "marina" not in early
     return Part(part.name, "glaze", part.lines) if used_late else part
 
@@ -152,7 +152,7 @@ _OF_THE_JUICE_ITSELF = any_of(
 
 def _is_made_late(understood: Understood, name: str) -> bool:
     """“For the apple sauce, put everything in a pan”, behind the long heat: it is served apart."""
-    bare = _HEADING_WORDS.sub("", name).lower()
+    bare = HEADING_WORDS.sub("", name).lower()
     main = understood.cooking.main
     if main is None or len(bare.split()) < 2 or brushes_the_sauce(understood):
         return False
@@ -181,7 +181,7 @@ _DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b"
 def makes_a_side(understood: Understood, step: str) -> bool:
     """Whether a step makes a part that is served beside the meat."""
     parts = {part for part in parts_apart(understood).values() if part.role == "beside"}
-    names = {_HEADING_WORDS.sub("", part.name).lower() for part in parts}
+    names = {HEADING_WORDS.sub("", part.name).lower() for part in parts}
     low = step.lower()
     if _DUMPLINGS.search(low) and any("dumpling" in name for name in names):
         return True
@@ -294,14 +294,14 @@ def _parts_of_sections(understood: Understood) -> Iterator[Part]:
         yield Part.of(section.name, lines)
 
 
-_HEADING_WORDS = re.compile(r"^(?:for )?(?:the )?|\W+$", re.I)
+HEADING_WORDS = re.compile(r"^(?:for )?(?:the )?|\W+$", re.I)
 
 
 def _parts_by_their_use(understood: Understood) -> Iterator[Part]:
     """“Sticky stuff” that the steps warm in a pan of its own and paint on is a glaze."""
     sentences = [text for step in understood.recipe.steps for text in sentences_in(step)]
     for part in understood.recipe.parts:
-        name = _HEADING_WORDS.sub("", part.name).lower()
+        name = HEADING_WORDS.sub("", part.name).lower()
         if part.role != "main" or len(name.split()) < 2:
             continue
         naming = [text for text in sentences if name in text.lower()]

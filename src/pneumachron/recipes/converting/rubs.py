@@ -4,6 +4,7 @@ import re
 from collections.abc import Sequence, Set
 from itertools import pairwise
 
+from pneumachron.recipes.converting.parts import HEADING_WORDS
 from pneumachron.recipes.converting.pot_work import WET
 from pneumachron.recipes.converting.seasoning import SEASONED, binders_in_the_pot
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
@@ -124,12 +125,9 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     )
 
 
-_HEADING_WORDS = re.compile(r"^(?:for )?(?:the )?|\W+$", re.I)
-
-
 def _is_rubbed_in(part: Part, early: Sequence[str]) -> bool:
     """“Stuff the slits with the adobo; rub the rest over the meat”, below a heading “Adobo”."""
-    name = _HEADING_WORDS.sub("", part.name)
+    name = HEADING_WORDS.sub("", part.name)
     if part.role not in {"main", "marinade"} or len(name.split()) > MOST_IN_A_NAME:
         return False
     rubbed = re.compile(
