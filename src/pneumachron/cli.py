@@ -206,14 +206,13 @@ def plan(
     """
     from pneumachron.api.schemas.cook_request import PlanIn
     from pneumachron.api.schemas.plan import PlanOut
-    from pneumachron.core.catalog.pots import ready_pot
     from pneumachron.services.planning import work_out
-    from pneumachron.text.vocabulary import by_its_size
+    from pneumachron.text.vocabulary import ready_cooker
 
     text = _read(file)
     with _told():
         request = PlanIn.model_validate_json(text)
-        document = work_out(request.to_inputs(), by_its_size(ready_pot(request.pot)))
+        document = work_out(request.to_inputs(), ready_cooker(request.pot))
     typer.echo(PlanOut.model_validate(document).model_dump_json(indent=2))
 
 
@@ -225,15 +224,15 @@ def convert_file(
     form: Annotated[Form, typer.Option("--format", help="An open format.")] = "text",
 ) -> None:
     """Convert a recipe for a pressure cooker; what it does not say is told on the error output."""
-    from pneumachron.core.catalog.pots import ready_pot
     from pneumachron.core.units import parse_measure
     from pneumachron.services.recipes import convert_alone
     from pneumachron.text.reader import READING
+    from pneumachron.text.vocabulary import ready_cooker
 
     content = _read_bytes(file, MAX_BYTES)
     with _told():
         found = convert_alone(
-            content, "" if file == "-" else Path(file).name, ready_pot(cooker),
+            content, "" if file == "-" else Path(file).name, ready_cooker(cooker),
             parse_measure(altitude, "altitude", "altitude"), form,
             metric=READING.get().units == "metric",
         )  # fmt: skip

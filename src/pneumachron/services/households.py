@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 
 from sqlalchemy.orm import Session
 
-from pneumachron.core.catalog.pots import Pot, ready_pot, ready_pots, scaled_pot
+from pneumachron.core.catalog.pots import Pot, ready_pots, scaled_pot
 from pneumachron.core.constants import TAP_WATER_TEMP
 from pneumachron.core.cooker.boil_test import heat_ratio_of
 from pneumachron.core.errors import RequestError
@@ -16,7 +16,7 @@ from pneumachron.store.db import writing
 from pneumachron.store.devices import Device
 from pneumachron.store.records import Household, KeptPot, Locale, Person, Units, new_id, now
 from pneumachron.text.reader import Reader
-from pneumachron.text.vocabulary import by_its_size, called_there
+from pneumachron.text.vocabulary import by_its_size, called_there, ready_cooker
 
 
 def current_household(session: Session) -> Household:
@@ -126,7 +126,7 @@ def list_pots(session: Session) -> list[KeptPot]:
 
 def add_ready_pot(session: Session, ready_id: str, nickname: str = "") -> KeptPot:
     """Take one of the ready pots into the kitchen, by its size or also by a nickname."""
-    home, pot = current_household(session).household_id, by_its_size(ready_pot(ready_id))
+    home, pot = current_household(session).household_id, ready_cooker(ready_id)
     name = f"{nickname}, {pot.name}" if nickname else pot.name
     return pots.add_pot(session, home, replace(pot, name=name), ready_id)
 

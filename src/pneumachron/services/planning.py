@@ -73,7 +73,7 @@ from pneumachron.store import households, pots
 from pneumachron.store.db import give_back, writing
 from pneumachron.store.plans import PLANS
 from pneumachron.store.records import PlanContent, StoredPlan
-from pneumachron.text.vocabulary import by_its_size
+from pneumachron.text.vocabulary import ready_cooker
 
 NOWHERE = Defaults(altitude_m=0.0, start_temp_c=4.0)
 """Sea level and a cold refrigerator, for a plan without a household."""
@@ -273,7 +273,7 @@ def sauce_here(
 def find_pot(session: Session, household_id: str, pot_id: str) -> Pot:
     """A pot of the household by its id, or a ready pot by its name."""
     if pot_id in ready_pots():
-        return by_its_size(ready_pot(pot_id))
+        return ready_cooker(pot_id)
     return pots.get_pot(session, household_id, pot_id).pot
 
 

@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 from typing import get_args
 
 from pneumachron.core.catalog.cuts import LIQUID_STYLES, RELEASE_METHODS
-from pneumachron.core.catalog.pots import Pot, ready_pots
+from pneumachron.core.catalog.pots import Pot, ready_pot, ready_pots
 from pneumachron.core.catalog.racks import RACK_KINDS
 from pneumachron.core.constants import SourceKind
 from pneumachron.core.physics.tenderness import Texture
@@ -53,6 +53,16 @@ def vocabulary() -> dict[str, dict[str, Word]]:
 def by_its_size(pot: Pot) -> Pot:
     """A ready pot, called by its size in the reader's words."""
     return replace(pot, name=say(f"cooker-{pot.pot_id}"))
+
+
+def ready_cooker(ready_id: str) -> Pot:
+    """A ready pot by its id, called by its size.
+
+    Raises
+    ------
+    RequestError : no such pot.
+    """
+    return by_its_size(ready_pot(ready_id))
 
 
 def called_there(name: str, ready_id: str, reader: Reader) -> str:
