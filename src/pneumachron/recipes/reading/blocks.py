@@ -1,4 +1,4 @@
-"""Blocks of foods with a name above each, where only the empty line before it says so."""
+"""Blocks of foods whose name no mark sets off: below an empty line, or before the first food."""
 
 import re
 from collections.abc import Iterator
@@ -12,6 +12,12 @@ LEAST_COUNTED = 2
 _NAME = re.compile(r"[A-Z][^\W\d_]*(?: [^\W\d_]+){0,2}")
 _COUNTED = re.compile(r"\s*(?:[-*•]\s*)?(?!\d{1,2}[.)]\s)[\d½¼¾⅓⅔]")
 
+_CAPITAL_PART = re.compile(
+    r"\s*(?P<part>SAUCE|GLAZE|RUB|MARINADE|GRAVY|SLAW|MOP|BRINE|DRESSING|TOPPING)\s+"
+    r"(?P<rest>[\d½¼¾⅓⅔].*)"
+)
+"""“SAUCE 1 btl catsup (14oz)”, and its other foods below."""
+
 
 def with_named_blocks(lines: list[str]) -> Iterator[str]:
     """“Soup” and “Red chile”, each below an empty line and above its foods, become headings."""
@@ -24,4 +30,8 @@ def with_named_blocks(lines: list[str]) -> Iterator[str]:
         and at + LEAST_COUNTED < len(lines)
     }  # fmt: skip
     for at, line in enumerate(lines):
+        if capital := _CAPITAL_PART.fullmatch(line):
+            yield f"{capital['part']}:"
+            yield capital["rest"]
+            continue
         yield f"{line.rstrip()}:" if at in names and len(names) >= LEAST_NAMED else line

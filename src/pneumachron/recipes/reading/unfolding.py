@@ -224,10 +224,6 @@ _COMMAS = re.compile(r"[,;]\s+(?![^(]*\))")
 
 def _part_on_a_line(line: str) -> Iterator[str]:
     """“For mustard sauce: 4 cups mustard, 2 cups honey”: a part and its foods."""
-    if (capital := _CAPITAL_PART.match(line)) and _is_counted(capital["rest"]):
-        yield f"{capital['part']}:"  # “SAUCE 1 btl catsup”, and its other foods below
-        yield capital["rest"]
-        return
     found = _PART_LINE.match(line.strip())
     foods = _foods_of(found["part"], found["rest"]) if found else []
     if found is None or not foods:
@@ -388,10 +384,6 @@ def _with_their_bag(foods: list[str]) -> list[str]:
     return found
 
 
-_CAPITAL_PART = re.compile(
-    r"\s*(?P<part>SAUCE|GLAZE|RUB|MARINADE|GRAVY|SLAW|MOP|BRINE|DRESSING|TOPPING)\s+"
-    r"(?P<rest>[\d½¼¾⅓⅔].*)$"
-)
 _WHAT_FOR = re.compile(r"\s+[-–—]\s+(?:all )?for (?:the )?\w+(?: \w+)?\s*$")
 """“Water, half an onion, 2 cloves garlic, bay - for the simmer.”"""
 _BARS = re.compile(r"\s+[|·•]\s+")
