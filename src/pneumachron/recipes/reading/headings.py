@@ -71,6 +71,14 @@ _CAPITALS = re.compile(
     r"^(?:(?:DRY|WET|THE|SPICE) )?(?:MARINADE|RUB|GLAZE|SAUCE|BRINE|BRAISE|GARNISH|TOPPINGS?"
     r"|DRESSING|GRAVY|SLAW|PASTE|SALSA|PICKLES?|GREMOLATA|CRUST|SIDES?)$"
 )
+_OF_SO_MUCH = re.compile(
+    r"^(?:[a-z'’-]+ ){0,4}(?:sauce|glaze|rub|mop|slaw|salsa|gravy|dressing|marinade|paste|relish"
+    r"|pickles?|chutney|topping),?"
+    r"(?: \((?:makes|yields|enough for) [^()]{1,40}\)"
+    r"|(?: [–—-])? (?:makes|yields) [^.,;]{1,30}):?$",
+    re.I,
+)
+"""“Mustard sauce (makes 2 cups)”: nobody buys it so."""
 _DISH = re.compile(r"^(?:Roast|Braise|Stew)$")
 """One word alone on a line, above what is cooked."""
 _EMPHASIZED = re.compile(r"^(\*\*|\*|__|_)[^*_]{2,50}\1:?$")
@@ -126,6 +134,8 @@ def heading_of(line: str) -> Heading | None:
 def _is_part(line: str, bare: str) -> bool:
     """`For the glaze`, `Glaze:`, a heading of Markdown that names none of the others."""
     if _WHEN.match(bare) or _CAPITALS.match(_IN_BRACKETS.sub("", bare)) or _DISH.match(bare):
+        return True
+    if _OF_SO_MUCH.match(bare):
         return True
     if YIELD.match(bare) or TIMES.search(bare) or read_line(bare).low is not None:
         return False

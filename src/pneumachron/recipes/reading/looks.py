@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
+from pneumachron.recipes.understanding.kept import kept
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.patterns import BULLET_SIGNS, PICTURE, any_of
 
@@ -163,6 +164,7 @@ class Look:
     has_amount: bool
 
 
+@kept
 def look_at(line: str) -> Look:
     """How a line looks.
 

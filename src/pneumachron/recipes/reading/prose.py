@@ -22,7 +22,10 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 
 _RANGE = r"(?:\d[\d./½¼¾]{0,4} (?:to|or) )?"
 """The lower end of “6 to 7 lb”."""
-_HEAVY = rf"{_RANGE}\d[\d./½¼¾ -]{{0,8}}\s?-?{HEAVY_UNIT}\b(?:\s\d{{1,2}}\s?oz\b)?"
+_HEAVY = (
+    rf"{_RANGE}(?:\d[\d./½¼¾ -]{{0,8}}\s?-?{HEAVY_UNIT}\b(?:\s\d{{1,2}}\s?oz\b)?"
+    r"|\d{3,4}\s?(?:g|gram(?:me)?s?)\b)"
+)
 _MEAT = re.compile(
     rf"\b(?P<meat>(?:(?:two|three|\d) )?\(?{_RANGE}\d[\d./½¼¾ -]{{0,8}}\s?-?"
     rf"(?:{HEAVY_UNIT}|#)\)?\.?\s(?:of )?(?:[a-z-]+ ){{0,4}}?"

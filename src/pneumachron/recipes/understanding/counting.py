@@ -45,7 +45,14 @@ def _counted_inside(line: Line, text: str) -> int | None:
         bones = {"two": 2, "three": 3, "four": 4}.get(of_bones[1].lower()) or int(of_bones[1])
         return bones * round(countable(line) or 1)
     many = countable(line)
+    if many is not None and line.unit == "rack" and _BEEF_PLATE.search(text):
+        return _BONES_OF_A_PLATE * round(many)
     return None if many is None else round(many)
+
+
+_BEEF_PLATE = re.compile(r"\b(?:beef|plate|dino(?:saur)?) (?:plate )?(?:short )?ribs?\b", re.I)
+_BONES_OF_A_PLATE = 3
+"""A rack of beef plate ribs, which is cut between its bones, has three. Common practice."""
 
 
 _CUT_INTO = re.compile(r"\bcut (?:in|into) ([2-9]|1\d)(?= by\b|,|$)", re.I)

@@ -4,11 +4,10 @@ import re
 from collections.abc import Callable
 from dataclasses import dataclass
 from fractions import Fraction
-from functools import lru_cache
 from itertools import pairwise
 
+from pneumachron.recipes.understanding.kept import kept
 from pneumachron.recipes.understanding.patterns import any_of
-from pneumachron.recipes.understanding.sentences import MOST_KEPT
 
 _VULGAR = {"½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅓": " 1/3", "⅔": " 2/3"}
 _NUM = r"(?:\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*\.\d+|\d+)"
@@ -53,7 +52,8 @@ class Span:
     end: int
 
 
-def durations_in(text: str) -> list[Span]:
+@kept
+def durations_in(text: str) -> tuple[Span, ...]:
     """Every duration in a text; “1 hour 30 minutes” is one."""
     plain = in_figures(text)
     found: list[Span] = []
@@ -66,7 +66,7 @@ def durations_in(text: str) -> list[Span]:
         if low is None or high is None or not 0 < low <= high <= 2000:
             continue
         found.append(Span(low * scale, high * scale, match.start(), match.end()))
-    return _ranged(_joined(found, plain), plain)
+    return tuple(_ranged(_joined(found, plain), plain))
 
 
 def _joined(spans: list[Span], text: str) -> list[Span]:
@@ -213,17 +213,12 @@ def _plain(text: str) -> str:
 _MIXED = re.compile(r"(?<![\d/])(\d{1,2})(?:\s?[-–]\s?| (?:&|and) )(\d\s?/\s?\d)(?!\d)")
 
 
+@kept
 def in_figures(text: str) -> str:
     """Times and heats said in words, as figures.
 
     The places of a `Span` or of `Degrees` are places in this text.
     """
-    return (_figures if len(text) <= MOST_KEPT else _figures.__wrapped__)(text)
-
-
-@lru_cache(maxsize=1024)
-def _figures(text: str) -> str:
-    """Kept, as each question about a recipe goes through its steps."""
     text = _SPOKEN_HEAT.sub(_heat_in_figures, _plain(text))
     for pattern, said in _SPOKEN:
         text = pattern.sub(said, text)
@@ -231,18 +226,23 @@ def _figures(text: str) -> str:
 
 
 _SPOKEN_HEAT = re.compile(
-    r"\b(?P<hundreds>two|three|four) ?-?"
-    r"(?P<tens>twenty[ -]five|twenty|fifty|seventy[ -]five|hundred)\b"
+    r"\b(?:(?P<hundreds>two|three|four) ?-?"
+    r"(?P<tens>twenty[ -]five|twenty|fifty|seventy[ -]five|hundred)"
+    r"|(?<=\b(?:at|to) )one[ -](?P<celsius>twenty|thirty|forty|fifty|sixty|seventy|eighty))\b"
     r"(?! (?:grams?|g|ml|minutes?|hours?|and)\b)",
     re.I,
 )
-"""“Two seventy-five”, “three hundred”: nobody says a heat otherwise."""
-_TENS_OF_A_HEAT = {"twenty": 20, "twenty-five": 25, "fifty": 50, "seventy-five": 75, "hundred": 0}
+"""“Two seventy-five”, “at one-fifty”: nobody says a heat otherwise."""
+_TENS_OF_A_HEAT = {
+    "twenty": 20, "twenty-five": 25, "thirty": 30, "forty": 40, "fifty": 50, "sixty": 60,
+    "seventy": 70, "seventy-five": 75, "eighty": 80, "hundred": 0,
+}  # fmt: skip
 
 
 def _heat_in_figures(found: re.Match[str]) -> str:
-    hundreds = _NUMBER_WORDS[found["hundreds"].lower()]
-    return f"{100 * hundreds + _TENS_OF_A_HEAT[found['tens'].lower().replace(' ', '-')]}"
+    hundreds = _NUMBER_WORDS[(found["hundreds"] or "one").lower()]
+    tens = found["tens"] or found["celsius"]
+    return f"{100 * hundreds + _TENS_OF_A_HEAT[tens.lower().replace(' ', '-')]}"
 
 
 def _number(text: str) -> float | None:
@@ -288,13 +288,16 @@ _NAMED_OVEN = re.compile(
 )
 _BARE = re.compile(
     r"(?:\b(?:at|to|in|of|for|bake|roast|smoke|smoker|oven|pit|temp|heat|cook|braise|grill|hold|running"
-    r"|between|around|near|about|cover(?:ed)?)[ ,:]*(?:a |the )?(?:\w+,? )?|^|(?<=\w[.,;] ))"
+    r"|between|around|near|about|cover(?:ed)?|into|like|keep|then)[ ,:]*(?:a |the |it )?"
+    r"(?:\w+,? )?|^|(?<=\w[.,;] ))"
     r"(?P<value>\d{3})(?:(?:-|–| to | and )\d{3})?(?:-?ish)?"
-    r"(?= (?:for|till?|until|oven|smoker|pit|grill|all|or|and|with|over|using|on|at|these|now)\b"
+    r"(?= (?:for|till?|until|oven|smoker|pit|grill|all|or|and|with|over|using|on|at|these|now"
+    r"|does|will|should|usually)\b"
     r"|[,.;]| \(| \d"
     r"| [–-] ?\d| /| ?$)"
     r"|\b(?P<before>\d{3}) (?=for \d|(?:till?|until) )"
-    r"|@ ?(?P<sign>\d{3})\b|\((?P<aside>\d{3})\)",
+    r"|@ ?(?P<sign>\d{3})\b"
+    r"|\((?:about |around |i like |say |roughly )?(?P<aside>\d{3})\)",
     re.I,
 )
 """“Bake at 325 for …”, “225 till it hits 165”: a heat by its place alone."""
@@ -332,7 +335,8 @@ def _most_c(text: str, found: re.Match[str]) -> float:
     return 140.0 if _MEASURED.search(around) else 185.0
 
 
-def temperatures_in(text: str) -> list[Degrees]:
+@kept
+def temperatures_in(text: str) -> tuple[Degrees, ...]:
     """Temperatures from 55 to 290 °C; the unit is told from the number where it is not named."""
     plain = in_figures(text)
     found = [*_with_a_sign(plain), *_gas_marks(plain)]
@@ -343,7 +347,7 @@ def temperatures_in(text: str) -> list[Degrees]:
         found += _by_place(plain, found)
     elif "@" in plain:  # "@ 225 until 165° inside"
         found += [item for item in _by_place(plain, found) if "@" in plain[: item.start][-2:]]
-    return sorted(found, key=lambda item: item.start)
+    return tuple(sorted(found, key=lambda item: item.start))
 
 
 def _with_a_sign(plain: str) -> list[Degrees]:
@@ -372,7 +376,10 @@ def _gas_marks(plain: str) -> list[Degrees]:
     ]
 
 
-_GAS_MARK = re.compile(r"\b(?:gas\s+mark|gas|mark|regulo)\s+((?:1/[24])|\d)(?![\d/])", re.I)
+_GAS_MARK = re.compile(
+    r"\b(?:gas\s+mark|gas|mark|regulo|oven on(?=[ \d]{2,4}\(gas\)))\s+((?:1/[24])|\d)(?![\d/])",
+    re.I,
+)
 
 
 def _in_brackets(plain: str) -> list[Degrees]:

@@ -10,9 +10,11 @@ from functools import cache, lru_cache
 from importlib.resources import files
 from typing import Literal, TypeAlias, cast, get_args
 
+from pneumachron.recipes.understanding.kept import MOST_TEXTS, kept
 from pneumachron.recipes.understanding.lines import Line, read_line
 from pneumachron.recipes.understanding.measures import unit_of
 from pneumachron.recipes.understanding.misspelled import spelled_right
+from pneumachron.recipes.understanding.patterns import one_of
 
 Kind: TypeAlias = Literal[
     "meat", "other_meat", "thin", "stock", "sweet_thin", "salty_thin", "acid", "wine", "beer",
@@ -75,8 +77,7 @@ def _words(text: str) -> tuple[str, ...]:
 
 @cache
 def _pattern() -> re.Pattern[str]:
-    longest = sorted(foods(), key=len, reverse=True)
-    return re.compile(rf"\b(?:{'|'.join(re.escape(words) for words in longest)})s?\b", re.I)
+    return re.compile(rf"\b{one_of(foods())}s?\b", re.I)
 
 
 _TIED = re.compile(
@@ -96,7 +97,7 @@ JOINT = re.compile(r"\s(?:in|with|w/?|into|made (?:with|from)|mixed|dissolved|st
 """What follows says what it comes in, or is stirred into."""
 
 
-@lru_cache(maxsize=2048)
+@kept
 def food_of(name: str) -> Food:
     """The food a name speaks of: the longest entry, the last of equally long ones.
 
@@ -120,12 +121,13 @@ def food_of(name: str) -> Food:
     return named[-1] if named else UNKNOWN
 
 
-def foods_named(text: str) -> list[Food]:
+@kept
+def foods_named(text: str) -> tuple[Food, ...]:
     """All foods that a text names, in its order."""
     known = foods()
     found = [match[0].lower() for match in _pattern().finditer(text)]
     entries = [known.get(words) or known.get(words.removesuffix("s")) for words in found]
-    return [entry for entry in entries if entry]
+    return tuple(entry for entry in entries if entry)
 
 
 @dataclass(frozen=True, slots=True)
@@ -206,6 +208,7 @@ _ONE_PASTE = re.compile(r"beurre mani|\broux\b|\bslurry\b", re.I)
 """Two things that are one before they go in."""
 
 
+@lru_cache(maxsize=MOST_TEXTS)
 def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     """The foods of one line, each as a line of its own with the same place in the recipe.
 

@@ -8,11 +8,12 @@ numbers.
 import re
 from dataclasses import dataclass, replace
 from fractions import Fraction
-from functools import cache, lru_cache
+from functools import cache
 
 from lark import Lark, Token, Transformer, v_args
 from lark.exceptions import LarkError
 
+from pneumachron.recipes.understanding.kept import kept
 from pneumachron.recipes.understanding.measures import (
     unit_names,
     unit_of,
@@ -226,7 +227,7 @@ def _parser() -> Lark:
     return Lark(_grammar(), parser="lalr", lexer="contextual")
 
 
-@lru_cache(maxsize=2048)
+@kept
 def read_line(text: str) -> Line:
     """Read one line; what cannot be read is all name."""
     raw = text.strip()
@@ -408,7 +409,7 @@ _NO_NAME = re.compile(r"(?:[,(].*|(?:small|large|medium|big)\b.{0,20})?$", re.I)
 _PARENS = re.compile(r"\(([^()]*)\)")
 _DONE = (
     r"(?:grated|crushed|chopped|sliced|minced|diced|peeled|halved|quartered|julienned|shredded"
-    r"|deseeded|seeded|bashed|bruised|smashed|softened|melted|trimmed|cubed|torn)"
+    r"|drained|rinsed|pitted|cored|deseeded|seeded|bashed|bruised|smashed|softened|melted|trimmed|cubed|torn)"
 )
 """“Ginger grated”: how it is prepared, behind the name."""
 _BREAKS = re.compile(

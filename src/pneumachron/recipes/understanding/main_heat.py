@@ -333,7 +333,8 @@ _LEAST_S: dict[Device | None, float] = {
 """A shorter time is not the main heat. Judgement."""
 _ASIDES = re.compile(
     r"\(or [^)]*\)"
-    r"|\b(?:takes?|allow)\b[^.;]{0,16}\d[^.;]{0,20}\bto (?:come|get|build|reach|pressuri[sz]e)\b"
+    r"|\b(?:takes?|allow)\b[^.;]{0,16}\d(?! ?(?:h|hrs?|hours?)\b)[^.;]{0,20}"
+    r"\bto (?:come|get|build|reach|pressuri[sz]e)\b"
     r"|\b(?:bring|come|get)s?(?: it)?(?: up)? to (?:full |high )?pressure \([^()]{0,40}\)"
     r"|\bto (?:full |high )?pressure(?:,? about|,)? \d[^.;,]{0,12}min\w*"
     r"|\([^()]*\d[^()]*\bfor (?:a )?(?:firmer|softer|more|less|fall\w*|shred\w*)\b[^()]*\)"

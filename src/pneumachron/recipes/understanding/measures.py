@@ -58,7 +58,7 @@ _WORDS: dict[str, str] = {
     "can": r"cans?|tins?",
     "jar": r"jars?",
     "bottle": r"bottles?|btls?|flaschen?",
-    "packet": r"packets?|packages?|packs?|pkts?|pkgs?|sachets?|envelopes?",
+    "packet": r"packets?|packages?|packs?|pkts?|pkgs?|sachets?|envelopes?|envs?",
     "rack": r"racks?|slabs?",
     "chunk": r"chunks?|lumps?",
     "piece": r"pieces?|pcs?|ea|stücke?",

@@ -15,7 +15,8 @@ _RIGHT = {
     "onoins": "onions", "bottel": "bottle", "bottels": "bottles", "brocoli": "broccoli",
     "molases": "molasses", "mollases": "molasses", "sause": "sauce", "buter": "butter",
     "chilly": "chilli", "jalepeno": "jalapeno", "jalepenos": "jalapenos", "carots": "carrots",
-    "pwdr": "powder", "pwd": "powder", "blk": "black", "grnd": "ground",
+    "pwdr": "powder", "pwd": "powder", "blk": "black", "brn": "brown", "sug": "sugar",
+    "grnd": "ground",
     "celary": "celery", "corriander": "coriander", "shallotts": "shallots",
 }  # fmt: skip
 """Common practice: what hurried writers type."""

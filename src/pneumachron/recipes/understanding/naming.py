@@ -2,9 +2,11 @@
 
 import re
 from collections.abc import Iterator, Sequence
+from functools import lru_cache
 
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import CHEESES, Ingredient
+from pneumachron.recipes.understanding.kept import MOST_CHARS, MOST_TEXTS
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.twins import (
@@ -106,8 +108,17 @@ def _company_of(understood: Understood, item: Ingredient, head: str) -> Company 
     return understood.companies.get((item.index, item.line.name, head))
 
 
+_MOST_ASKED = 4 * MOST_TEXTS
+"""Each text is asked for each food of its recipe. Judgement."""
+
+
 def may_name(item: Ingredient, text: str) -> bool:
     """Whether a text in small letters could name an ingredient, whole or by its telling word."""
+    return (_may_name if len(text) <= MOST_CHARS else _may_name.__wrapped__)(item, text)
+
+
+@lru_cache(maxsize=_MOST_ASKED)
+def _may_name(item: Ingredient, text: str) -> bool:
     name = item.line.name.lower()
     options = {name, *name.split(" or ")}
     if (called := _CALLED.search(item.line.raw)) and called[1].lower() not in _KINDS_OF:

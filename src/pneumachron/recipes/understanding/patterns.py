@@ -1,11 +1,30 @@
 """Words and phrases looked for in running text."""
 
 import re
+from collections.abc import Iterable
 
 
 def any_of(*phrases: str) -> re.Pattern[str]:
     """A pattern that finds any of these phrases, whatever their case."""
     return re.compile("|".join(phrases), re.I)
+
+
+def one_of(phrases: Iterable[str]) -> str:
+    """An expression for the longest of many phrases that fits; no phrase may be empty.
+
+    Those that begin alike share their beginning, so that a text is not compared with each phrase.
+    """
+    by_first: dict[str, set[str]] = {}
+    for phrase in phrases:
+        by_first.setdefault(phrase[0], set()).add(phrase[1:])
+    return "(?:" + "|".join(_begun(first, rest) for first, rest in sorted(by_first.items())) + ")"
+
+
+def _begun(first: str, rest: set[str]) -> str:
+    longer = rest - {""}
+    if not longer:
+        return re.escape(first)
+    return re.escape(first) + one_of(longer) + ("?" if "" in rest else "")
 
 
 LENGTH = r"(?:c(?:m|entimet(?:re|er)s?)\b|m(?:m|illimet(?:re|er)s?)\b|in(?:ch(?:es)?)?\b)"

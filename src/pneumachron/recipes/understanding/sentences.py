@@ -1,7 +1,8 @@
 """Where one sentence of a step ends and the next begins."""
 
 import re
-from functools import lru_cache
+
+from pneumachron.recipes.understanding.kept import kept
 
 NO_END = r"(?<!\bSt\.)(?<!\bMr\.)(?<!\bDr\.)(?<!\bMrs\.)"
 """“St. Louis ribs”: the dot ends a short word."""
@@ -32,17 +33,11 @@ def sentences_in(step: str) -> list[str]:
 
     “150°C. Cover” are two; “approx. 3 hrs. covered” is one.
     """
-    split = _sentences if len(step) <= MOST_KEPT else _sentences.__wrapped__
-    return list(split(step))
+    return list(_sentences(step))
 
 
-MOST_KEPT = 2_000
-"""Characters of a text whose reading is kept for the next question: a thousand such are few MB."""
-
-
-@lru_cache(maxsize=1024)
+@kept
 def _sentences(step: str) -> tuple[str, ...]:
-    """Kept, as each question about a recipe goes through its steps."""
     found: list[str] = []
     for part in _ENDS.split(_ARROW.sub(". ", step)):
         if not part.strip():

@@ -17,14 +17,14 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
         "chewy",
         any_of(
             r"\b(plenty|lots) of chew\b|\b(nicely|pleasantly|good and) chewy\b|\bchewy the way\b",
-            r"\b(meant|supposed) to be chewy\b",
+            r"\b(meant|supposed) to be chewy\b|\b(ribs|they|meat) should be (\w+ )?chewy\b",
         ),
     ),
     (
         "holds",
         any_of(
-            r"\boff (of )?the bones? with (only |just )?a (gentle|slight|little|small|bit of a) "
-            r"(tug|pull)\b",
+            r"\boff (of )?the bones? with (only |just )?a "
+            r"(gentle|slight|light|little|small|bit of a) (tug|pull)\b",
             r"\b(needs?|takes?|wants?) (just |only )?a (\w+ ){0,2}(tug|pull)\b",
             r"\bbite[- ]through\b",
             r"\bbite (\w+ )?(comes?|pulls?) (away )?clean",
@@ -40,7 +40,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"(apart|off|away|from|to (bits|pieces|shreds))",
             r"\bfell (apart|off)",
             rf"{_BONE} (\w+ )?(pulls?|slips?|comes?|twists?|slides?|lifts?|wiggles?) "
-            r"((right|clean|straight|easily) )?(out|free|away|clean)\b",
+            r"((right|clean|straight|easily) )?(out|free|away|clean|loose)\b",
             r"\bpull (a|the) bone (right |clean |straight )?(out|free)\b",
             r"\bpull (off |out )?(a|one) bone\b",
             r"\b(com(es?|ing)|drops?|slips?|slid(e|es|ing)|pulls?) (straight |clean |right |away )*"
@@ -63,7 +63,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bbones? (are |is )?loose\b|\bloose at the bones?\b",
             r"\bcomes? off clean|\bpulls? off in\b|\bbarely cling|\b(is|are|be) falling\b",
             r"\b(in)?to (threads|strands|bits|rags|tatters)\b|\bin hunks\b|\bstrands\b",
-            r"\bseparates? easily\b",
+            r"\b(separates?|parts) easily\b|\bteased? (it |them |the meat )?apart\b"
+            r"|\bpull off the meat\b|\b(nearly|almost) off the bones?\b",
             r"\b(vom|von den) knochen\b|\bauseinander|\b(zer|ge)?(z|r)upf|\bzerteil",
             r"\bzerf(ä|ae)ll\w*|\bzerpfl(ü|ue)ck\w*",
             r"\b(pulls?|comes?|breaks?|tears?) (easily )?apart\b",
@@ -105,7 +106,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
         any_of(
             # one step below what shreds, as the app's own steps are called
             r"(?<!almost )(?<!nearly )(?<!quite )\bfork[- ](tender|soft)\b",
-            r"\bfork (should )?(twist|turn)s?\b|\btwist a fork\b",
+            r"\bfork ((should|can|will) )?(be )?(twist|turn)(s|ed)?\b|\btwist a fork\b",
             r"\b(very,?|really|completely|extremely|super|so|utterly|beautifully|properly|absurdly"
             r"|ridiculously|incredibly|unbelievably|exceptionally|quiveringly|wonderfully|insanely"
             r"|supremely|lusciously|sumptuously|sehr|ganz|richtig|butter) ?-?(tender|soft"
@@ -113,9 +114,10 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(no knife needed|need (a|no) knife|without a knife)\b",
             r"\bmelts?[- ]in[- ](the|your)[- ]mouth\b|\bunctuous\b|\blike pudding\b",
             r"\bbuttery\b|\b(jelly|pudding)[- ]soft\b|\bdissolv(es|ing)\b|\bmelts? away\b",
-            r"\b(side|edge) of a fork\b|\bcuts? with a fork\b|\bwith a fork only\b",
+            r"\b(side|edge) of a fork\b|\bcuts? with a fork\b|\bwith a fork (only|alone)\b",
             r"\b(collagen|tissue|gristle)( has| have)? melt",
-            r"\bsoft as (anything|pudding)\b|\bsticky and soft\b|\bbutterweich\b",
+            r"\bsoft as (anything|pudding)\b|\bsticky and soft\b|\bsoft and sticky\b"
+            r"|\bbutterweich\b|\bsquidgy\b|\bput a spoon through\b|\bfork goe?s? in and twists?\b",
             r"\b(until|till|til) they bend",
             rf"\b20[0-8] ?°? ?F?\b.{{0,12}}{_INSIDE}",
             rf"\b9[3-7] ?°? ?C?\b.{{0,12}}{_INSIDE}",
@@ -126,7 +128,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\blike jelly\b",
             r"\bspoon (would|will|can|could|should) (cut|go through|break) (it|them|the meat)\b",
             r"\bspoon[- ](soft|tender)|\bspoon (cuts|goes)\b|\bspoonable\b",
-            r"\b(eat|cut|scoop|serv)\w* (it |them |the meat )?with a spoon\b",
+            r"\b(eat|cut|scoop|serv|carv)\w* (it |them |the meat )?with a spoon\b",
             "meltingly",
             r"\bmelting (?!the )|\bmelting(?:[,.]|\W*$)|\bmelts in\b",
             r"\b(almost|nearly|practically|all but) melts\b",
@@ -141,12 +143,13 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
     (
         "holds",
         any_of(
-            r"\b(slight|gentle|little|bit of( a)?|some|with( a)?) (tug|chew|bite|resistance"
-            r"|pull)\b",
+            r"\b(slight|gentle|light|little|bit of( a)?|some|with( a)?|but with) (tug|chew|bite"
+            r"|pull)\b|\b(slight|gentle|bit of( a)?|some|with( a)?) resistance\b",
             r"(?<!tender but )(?<!tender, but )\b(not|n.t|never)\b[^.]{0,25}\bmush",
             r"\b(plenty|lots) of resistance|\bresistance left\b|\bal dente\b",
             r"\b(not quite|just short of) (fork[- ])?tender\b|\btoo soft\b",
-            r"\bstay(s|ing)? on the bones?\b|\bsurvives? the (grill|pan|broiler|knife)",
+            r"\bstay(s|ing)? on the bones?\b|\bsurvives? the (grill|pan|broiler|knife)"
+            r"|\bhold up (on|over|to|under) the (grill|coals|flame|fire|broiler|knife)\b",
             r"\bwithout (crumbling|falling apart|shredding|breaking)\b|\bnot shred"
             r"|\brather than shred",
             r"\bpull left\b|\bbite marks?\b|\bclean bite\b|\bbites? clean",
@@ -159,7 +162,9 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
         any_of(
             "knife[- ]tender",
             r"(?<!almost )(?<!nearly )(?<!quite )\b(tender|zart|weich|m(ü|ue)rbe?)\b",
-            r"\byielding\b|\bbones? (show|stick|move|should move)",
+            r"\byielding\b|\bbones? (are )?(show|stick|poke|rattle|move|should move)"
+            r"|\bbones? (start|begin)s? to (show|stick|poke)\b"
+            r"|\b(until|till|til|when) (\w+ ){0,2}is giving\b|\bloosens its (grip|hold)\b",
             r"\b(a|the) bone (should |will )?moves?\b|\bmove the bones\b|\bit (should )?moves?\b",
             r"\bput a (fork|skewer|knife) through\b|\bshrunk from\b|\bmeat softens\b",
             r"^(?!.*\b(onions?|vegetables?|garlic|carrots?|butter|sugar|fruit|shallots?|leeks?)\b)"
@@ -170,14 +175,15 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(bend|flex|droop)\w*\b(?! the\b)",
             r"\b(two|three|four|[2-4]) bones (each|apiece|per)\b",
             r"\b(gabel|messer|spie(ß|ss))\b.{0,20} (hinein)?(gleitet|geht|sticht)\b",
-            r"\b(fork|knife|skewer|probe|tester|toothpick|pick|tip)\b.{0,18} "
+            r"\b(fork|knife|skewer|probe|tester|toothpick|pick|tip|chopstick|needle)\b.{0,18} "
             r"(slides?|goes?|slips?|sinks?|glides?|meets|passes)\b",
             r"\byields? to (a|the) (fork|knife)",
             r"\b(wiggl|wobbl|jiggl)\w*",
             r"\bprobe",
             r"\blike (warm |soft )?butter",
             r"\b(cook|simmer|braise|bake)\w* (\w+ )?(until|till|til) (\w+ )?soft\b",
-            r"\b(shr[aiu]nk|pulled|drawn) (s )?back\b|\bshrinks? back\b",
+            r"\b(shr[aiu]nk|pulled|drawn) (s )?back\b|\b(shrinks?|pulls|draws) back\b"
+            r"|\bmeat (to )?(pull|draw) back\b",
             r"\b(no|little|hardly any|without( any)?) (resistance|fight)\b|\beasily pierced\b",
             r"\b(rack|slab|it) (cracks?|splits?|breaks?) (when|as|if)\b",
             r"\b(fork|knife|skewer|probe) comes? out (easily|clean)",
@@ -191,7 +197,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(almost|nearly) (fork[- ])?tender\b",
             r"\b(holds?|holding|keeps?|keeping) (its|their) (shape|together)",
             r"\bholding together\b|\bstays? (whole|in one piece)\b",
-            r"\bbites? clean|\bclean bite|\b(some|with( a)?|a bit of) (bite|chew|tug|resistance)\b",
+            r"\bbites? clean|\bclean (bite|mark)\b",
+            r"\b(some|with( a)?|a bit of) (bite|chew|tug|resistance)\b",
             r"\b(slightly|a little|bit) chew|\btoothsome\b|\bbit of resistance\b",
             r"\bfirm\b(?! (up|enough to|peaks?)\b)|\bnot mushy\b",
         ),
@@ -206,7 +213,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\bcut between\b",
             r"\bin Scheiben\b",
             r"\b(test|check|try)\w* (it |them |the meat )?with a (fork|skewer|knife|toothpick)\b",
-            r"\b(meat|it|they|should|will|must) yields?\b|\bgives? easily\b|\btwist test\b",
+            r"\b(meat|pork|beef|it|they|should|will|must) yields?\b",
+            r"\bgives? easily\b|\btwist test\b",
             r"\b(ribs?|rack|slabs?|brisket|shoulder) (is|are|feels?) (\w+ )?soft\b",
             r"\b(cut|part|portion|divide)\w* into (single |individual |separate )?ribs\b"
             r"|\binto single ribs\b",
@@ -244,7 +252,8 @@ _MEAT = any_of(
     r"|pieces?|chunks|wings?|fleisch|rippen?|braten|schulter)\b"
 )
 _DENIED = any_of(
-    r"(\bnot|n.t(?! need)|\bnever|\bwithout|\bbefore|\brather than|\binstead of|\bno|\bshort of)"
+    r"(\bnot|\bnot so long that|n.t(?! need)|\bnever|\bwithout|\bbefore|\brather than"
+    r"|\binstead of|\bno|\bshort of)"
     r"( \w+){0,2}[ -]$"
 )
 _BUT_HOLDS = re.compile(

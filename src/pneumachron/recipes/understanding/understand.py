@@ -27,6 +27,7 @@ from pneumachron.recipes.understanding.meat import (
     with_told_mass,
 )
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
+from pneumachron.recipes.understanding.misspelled import spelled_right
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.pressure import Pressure, read_pressure
@@ -144,7 +145,8 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         texture = _usual_texture(known, whole=cubed or _SERVED_WHOLE.search(meat.text) is not None)
         questions.append(_ask_texture(texture, known.family))
     thickness = _thickness(answers, meat, questions, guess_m=usual_thickness_m(known, mass / count))
-    said = spelled_out(recipe.steps, ingredients, recipe.parts)
+    plain = tuple(map(spelled_right, recipe.steps))
+    said = spelled_out(plain, ingredients, recipe.parts)
     return Understood(
         recipe=recipe,
         ingredients=ingredients,

@@ -1,0 +1,87 @@
+"""Texts of usual recipes, and ways to say a heat or a softness. Common practice."""
+
+import pytest
+
+from pneumachron.core.physics.tenderness import Texture
+from pneumachron.recipes.understanding.texture import read_texture
+from pneumachron.recipes.understanding.understand import understand
+from tests.recipes.supper import read, understood
+from tests.recipes.test_usual_cards import of, when
+
+
+@pytest.mark.parametrize(
+    ("said", "celsius"),
+    [
+        ("Into a 150 oven for 4 hours.", 150),
+        ("Lid on and into the oven at one-fifty for 4 hours.", 150),
+        ("Pop into a low oven (about 150) for four hours.", 150),
+        ("Four hours in the oven at 150 does it.", 150),
+        ("Oven on 3 (gas), four hours, lid on.", 160),
+        ("Bake 350 1 hr. then 300 3 hrs.", 149),
+        ("Get your smoker up to temp (I like 265). Pork goes on for 9 hours.", 129),
+        ("Two-zone fire in the kettle grill, keep it 250ish, 9 hours.", 121),
+        # the meat stalls at 160 °F, which is no heat of the smoker
+        ("Hold the smoker at 235. When it stalls (about 160) wrap it. 9 hours in all.", 113),
+    ],
+)
+def test_a_heat_in_few_words(said: str, celsius: float) -> None:
+    assert understood(said).cooking.temp_c == pytest.approx(celsius, abs=1.0)
+
+
+@pytest.mark.parametrize(
+    ("said", "texture"),
+    [
+        ("Bake until the bones wiggle loose.", "falls"),
+        ("Cook until the meat parts easily with a fork.", "falls"),
+        ("Cook until it can be teased apart.", "falls"),
+        ("Cook until the meat is nearly off the bone.", "falls"),
+        ("Cook until soft and sticky.", "very"),
+        ("Cook until a fork can be turned in the meat with ease.", "very"),
+        ("It should be soft enough to eat with a fork alone.", "very"),
+        ("Until you can put a spoon through it.", "very"),
+        ("Until the pork is squidgy.", "very"),
+        ("Cook until a chopstick goes through easily.", "tender"),
+        ("Cook until the meat pulls back from the bone ends.", "tender"),
+        ("Cook until the bones start to show.", "tender"),
+        ("Cook until a skewer meets with little resistance.", "tender"),
+        ("Cook until the meat loosens its grip on the bone.", "tender"),
+        ("Cook it, but not so long that it falls apart.", "holds"),
+        ("It comes off the bone with a light tug.", "holds"),
+        ("So it will hold up on the grill.", "holds"),
+        ("The ribs should be chewy.", "chewy"),
+        ("Pull back the foil and cook on.", None),
+    ],
+)
+def test_a_softness_in_few_words(said: str, texture: Texture | None) -> None:
+    assert read_texture((said,)) == texture
+
+
+def test_a_sauce_that_makes_two_cups_is_a_part() -> None:
+    """Its cup of mustard and its vinegar were rubbed on."""
+    places = when(of("butt_with_a_sauce_for_two_cups"))
+    assert "Mustard sauce" not in places
+    assert {places[name] for name in ("yellow mustard", "cider vinegar", "honey")} == {"after"}
+    assert places["paprika"] == "season"
+
+
+def test_pieces_of_so_many_grams_each_in_a_mail() -> None:
+    """“Six big short ribs, about 400g each” were one of 400 g, and the wine was lost."""
+    done = of("six_ribs_by_mail")
+    assert (done.understood.count, done.understood.mass_kg) == (6, pytest.approx(2.4))
+    assert when(done)["red wine"] == "sear"
+    assert when(done)["unsalted beef stock"] == "pot"
+
+
+def test_a_rack_of_beef_plate_ribs_is_cut_between_its_bones() -> None:
+    """It was read as eleven ribs of a usual size."""
+    assert of("plate_ribs_of_three_bones").understood.count == 3
+    two = understand(read("Ribs\n\n2 racks beef plate ribs, 10 lb\n1 onion\n\nBraise 4 hours."))
+    assert two.count == 6
+
+
+def test_short_words_of_cards() -> None:
+    places = when(of("kraut_card"))
+    assert places["S + P"] == "season"
+    assert "large jar kraut" in places
+    assert "dry onion soup mix" in when(of("brisket_with_two_envelopes"))
+    assert any(step.kind == "sear" for step in of("kraut_card").steps)
