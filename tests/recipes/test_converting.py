@@ -122,6 +122,23 @@ Stir the cream and horseradish together and serve beside.
 """
 
 
+def test_a_caramel_is_melted_first_and_dissolved_before_the_lid() -> None:
+    """Common practice: pork in caramel sauce; the sugar went in after pressure, undissolved."""
+    steps = (
+        "Melt the sugar in the pot until dark amber. Add the brisket and turn it in the caramel.",
+        "Pour in the stock, cover and simmer for 3 hours. Slice.",
+    )
+    done = made("40 g rock sugar", "500 ml stock", steps=steps)
+    assert mark_of(done, "sugar_caramel").does == "kept"
+    told = " ".join(words(step) for step in done.steps)
+    melted = told.index("Melt the sugar in the pot until dark amber.")
+    assert melted < told.index("Stir until all of it has dissolved.") < told.index("lid")
+    assert "Soften sugar" not in told
+    # so much of it would be a sirup
+    lots = made("400 g sugar", "500 ml stock", steps=steps)
+    assert [line.when for line in lots.lines if line.name == "sugar"] == ["after"]
+
+
 def test_what_belongs_to_another_part_is_not_cooked_along() -> None:
     # common practice: a glaze is brushed on, a cream is stirred cold; what is braised stays
     done = convert(understand(read_recipe(PARTS).recipe), KITCHEN)
@@ -357,10 +374,10 @@ def test_sugar_between_two_long_heats_goes_on_late() -> None:
 
 def test_every_rule_is_tested_and_documented() -> None:
     here = {
-        *(row[0] for row in RULES), "roots_with_meat", "marinade_boiled", "portioned",
-        "heat_struck", "own_words", "in_our_step", "finish_added", "kept_amount", "cure_in_order",
-        "other_part", "named_late", "marinade_wiped", "marinade_shared", "cured_meat",
-        "burnt_ends", "bark",
+        *(row[0] for row in RULES), "roots_with_meat", "marinade_boiled", "sugar_caramel",
+        "portioned", "heat_struck", "own_words", "in_our_step", "finish_added", "kept_amount",
+        "cure_in_order", "other_part", "named_late", "marinade_wiped", "marinade_shared",
+        "cured_meat", "burnt_ends", "bark",
         "crackling", "grill_instead", "minutes_kept", "placed", "placed_to_scorch",
     }  # fmt: skip
     assert here == set(rules())

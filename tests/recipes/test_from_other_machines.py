@@ -352,4 +352,4 @@ def test_wings_are_tossed_in_what_was_melted() -> None:
 
 def test_oil_is_not_stirred_into_a_skimmed_juice() -> None:
     done = of("red_braised_cubes")
-    assert when(done, "2 tbsp oil") == ["pot"]
+    assert when(done, "2 tbsp oil") == ["sear"]  # the sugar is melted in it

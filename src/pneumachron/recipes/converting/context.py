@@ -54,6 +54,8 @@ class ConversionContext:
     """Whatever stands with the raw meat in a marinade."""
     soaked: frozenset[int]
     """Thick and sharp things of a marinade."""
+    caramel: frozenset[int]
+    """Sugar that is melted in the pot before the meat goes in."""
     bought_cured: bool
     parts: Mapping[int, Part]
     """The part of the recipe that a line belongs to, where it is one that is not cooked along."""

@@ -11,6 +11,7 @@ from pneumachron.core.planning.finish import Finish, FinishKind, finish_for
 from pneumachron.core.planning.plan import Plan, is_pulled, make_plan
 from pneumachron.core.planning.request import CookRequest, resolve
 from pneumachron.recipes.converting.amounts import enough
+from pneumachron.recipes.converting.caramel import caramel_lines, is_caramel
 from pneumachron.recipes.converting.context import (
     ConversionContext,
     ConvertedLines,
@@ -24,7 +25,11 @@ from pneumachron.recipes.converting.late import named_late
 from pneumachron.recipes.converting.liquid_rules import RUB_SUGAR_KG_PER_KG
 from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
-from pneumachron.recipes.converting.marinade import in_marinade, soaked_lines
+from pneumachron.recipes.converting.marinade import (
+    in_marinade,
+    soaked_lines,
+    told_of_the_marinade,
+)
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
 from pneumachron.recipes.converting.parts import brushes_the_sauce, parts_apart
 from pneumachron.recipes.converting.placed import Doubt, placed, still_in_doubt
@@ -137,7 +142,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
     finish = _finish_of(plan, chosen, glazed=glazed)
     dry = understood.cooking.method not in WET
     sears = is_browned(understood) or (dry and cut_by_id(understood.cut).sears)
-    if not (sears or any(is_fried(line) for line in lines)):
+    if not (sears or any(is_fried(line) or is_caramel(line) for line in lines)):
         lines, moved = _without_frying(understood, lines, marks, finish, choices)
         marks += moved
     elif understood.cooking.method in WET:
@@ -151,6 +156,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         finish=finish,
         sears=sears,
         marinades=bool(in_marinade(understood)),
+        in_marinade=told_of_the_marinade(understood) - context.shared,
         boils_marinade=bool(context.marinated or context.soaked),
         kept=kept,
         cures=cures,
@@ -285,6 +291,7 @@ def _context(
         is_wet=understood.cooking.method in WET,
         in_marinade=marinade,
         soaked=soaked_lines(understood) - shared,
+        caramel=caramel_lines(understood),
         bought_cured=bought_cured(understood),
         parts=apart,
         late={**named_late(understood), **dict.fromkeys(slurry_water(understood), "after")},

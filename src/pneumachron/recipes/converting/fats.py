@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from pneumachron.core.planning.finish import Finish
+from pneumachron.recipes.converting.caramel import is_caramel
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.pot_work import WET
 from pneumachron.recipes.converting.seasoning import SEASONED
@@ -18,7 +19,8 @@ _PASTE = any_of(r"\bpaste\b", r"\brub\b", r"\bmarinade\b")
 
 def is_fried(line: OutLine) -> bool:
     """Whether something is fried in the pot that is no fat."""
-    return line.when == "sear" and line.food.kind != "fat" and not is_simmered_off(line)
+    alone = is_simmered_off(line) or is_caramel(line)
+    return line.when == "sear" and line.food.kind != "fat" and not alone
 
 
 SEVERAL = 4

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from pneumachron.core.errors import Param
 from pneumachron.core.message import Message
+from pneumachron.recipes.converting.caramel import CARAMEL
 from pneumachron.recipes.converting.context import (
     SAME,
     ConversionContext,
@@ -21,6 +22,9 @@ from pneumachron.recipes.understanding.patterns import any_of
 SUGAR_KG_M3 = 50.0
 """Sugar in the pot's liquid at most. Common practice."""
 RUB_SUGAR_KG_PER_KG = 0.010
+_CARAMEL_SHARE = 4.0
+"""So many times as much may be in the liquid when it was dissolved before. Common practice: three
+or four spoons in a braise for six."""
 NEARLY_ALL = 0.9
 """So much of a rub's sugar is all of it: nobody keeps a pinch of it back. Judgement."""
 DRIED_SHARE, CHILLI_SHARE = 2.0 / 3.0, 0.75
@@ -105,9 +109,17 @@ def spirit(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     return ConvertedLines((replace(line, prepared=Message("prepared-boiled_off")),), "spirit_first")
 
 
+_IN_SLICES = re.compile(
+    r"\b(?:lemons?|limes?|oranges?|zitronen?|limetten?)\b.*\b(?:slice[sd]?|scheiben?)\b"
+    r"|\bslice[sd]?\b.{0,20}\b(?:lemons?|limes?|oranges?)\b|\bpreserved\b",
+    re.I,
+)
+"""A lemon in slices is laid in, and is not squeezed."""
+
+
 def acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Half under pressure, half at the end; a splash stays whole."""
-    few = item.line.unit in {"splash", "dash", "drop"}
+    few = item.line.unit in {"splash", "dash", "drop"} or _IN_SLICES.search(item.line.raw)
     if few or item.index in context.rubbed | context.blended or item.line.low is None:
         return kept("pot")(context, item)
     ratio = context.pouring.ratio if item.line.unit else 1.0  # a lemon is only halved
@@ -130,6 +142,11 @@ def sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if item.index in context.rubbed:
         return _rub_sugar(context, item)
     budget = SUGAR_KG_M3 * context.pouring.need_m3
+    if item.index in context.caramel and context.scale * item.sugar_g <= _CARAMEL_SHARE * (
+        1000.0 * budget
+    ):
+        line = replace(plain_line(context, item, "sear"), prepared=CARAMEL)
+        return ConvertedLines((line,), "sugar_caramel")
     told = item.line.amount is not None  # how much “brown sugar, for the wrap” is, nobody knows
     if told and context.scale * item.sugar_g <= 1000.0 * budget:
         return kept("pot")(context, item)

@@ -54,6 +54,35 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     return ((named - apart) | frozenset(rows)) - meat
 
 
+_STIRRED = any_of(
+    r"\b(?:mix|stir|whisk|blend|combine|beat|shake|blitz|grind|pound|make)\b",
+    r"\b(?:ver|unter)r(?:ü|ue)hr\w*|\bvermeng\w*|\b(?:ver)?misch\w*",
+)
+_STIRRED_BEFORE = 2
+"""Sentences before the one that marinates which may say what is stirred together. Judgement."""
+
+
+def told_of_the_marinade(understood: Understood) -> frozenset[int]:
+    """Of `in_marinade` what its heading has, or the sentences themselves name.
+
+    A short step counts as one text there; what it pours in a sentence later is told apart here.
+    """
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    told: list[str] = []
+    for place, text in enumerate(sentences):
+        if not MARINATED.search(text):
+            continue
+        told.append(text)
+        for before in reversed(sentences[max(0, place - _STIRRED_BEFORE) : place]):
+            if not _STIRRED.search(before):
+                break
+            told.append(before)
+    headed = {
+        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
+    }
+    return (rows_named(understood, " ".join(told)) | headed) & in_marinade(understood)
+
+
 _PASTE_FRIED = any_of(
     r"\b(?:paste|rempah)\b[^;]{0,40}\bfry\b",
     r"\bfry\b[^.;]{0,20}\b(?:the )?(?:spice )?paste\b",

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from pneumachron.core.message import Message
 from pneumachron.core.planning.plan import Plan
+from pneumachron.recipes.converting.caramel import makes_caramel
 from pneumachron.recipes.converting.cross_check import own_minutes_params
 from pneumachron.recipes.converting.cures import CURED, is_cured
 from pneumachron.recipes.converting.glazes import cooks_a_glaze
@@ -99,6 +100,13 @@ def step_marks(
             ]  # fmt: skip
         if kind != "own_words" and not overruled:
             kept += _served_with_more(understood, themes, index)
+        if kind not in {"cure", "own_words"} and not overruled and index <= last:
+            kept += [
+                replace(
+                    _own_words(understood, themes, index, text), before_heat=True, at_first=True
+                )
+                for text in sentences_in(step) if makes_caramel(text)
+            ]  # fmt: skip
         if rind and index < last and kind not in {"cure", "own_words"}:
             scored = [
                 replace(_own_words(understood, themes, index, text), before_rub=True)

@@ -19,6 +19,8 @@ from pneumachron.core.procedure.to_table import (
     rind_oven_steps,
 )
 from pneumachron.core.procedure.under_pressure import run_steps
+from pneumachron.recipes.converting.caramel import is_caramel, makes_caramel
+from pneumachron.recipes.converting.fats import is_fried
 from pneumachron.recipes.converting.marinade import marinating_s
 from pneumachron.recipes.converting.marks import OutStep, OwnWords, When
 from pneumachron.recipes.converting.pot_work import has_rind
@@ -44,6 +46,7 @@ from pneumachron.recipes.converting.work import (
     own_words,
     say,
 )
+from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Kind
 from pneumachron.recipes.understanding.naming import rows_named
 
 
@@ -80,7 +83,7 @@ def _is_time_for(work: Work, told: OwnWords, kind: str) -> bool:
     if kind == "season":
         return told.before_rub
     if kind in {"marinate", "sear", "deglaze"}:
-        return told.at_first
+        return told.at_first and not (kind == "marinate" and makes_caramel(told.text))
     if kind == "pot":
         return told.before_heat
     return told.before_finish or kind == "carve"
@@ -127,9 +130,25 @@ def _marinate(work: Work) -> OutStep | None:
     if not work.marinades:
         return None
     span = marinating_s(work.understood) or marinating(work.plan.setup.request.load, "mild").time_s
+    soaking = [line for line in work.lines if line.origin in work.in_marinade]
+    mixed = [line for line in soaking if line.when in _MIXED_NOW]
+    wet = any(line.food.kind in _WETS for line in mixed)
+    now = [line.name for line in mixed if wet]
+    early = {line.origin for line in soaking if line.when not in _WAITS}
+    later = [line.name for line in soaking if line.origin not in early]
     told = say("marinate", low_s=span[0], high_s=span[1])
+    left: tuple[Message, ...] = ()
+    if now and len(now) >= len(later):
+        told = say("marinate_in", names=listed(now), low_s=span[0], high_s=span[1])
+        left = (say("leave_out", names=listed(later)),) if later else ()
     boiled = (say("boil_marinade", boil_s=MARINADE_BOIL_S),) if work.boils_marinade else ()
-    return OutStep("marinate", (told, *boiled), minutes_of(span))
+    return OutStep("marinate", (told, *left, *boiled), minutes_of(span))
+
+
+_MIXED_NOW: frozenset[When] = frozenset({"pot", "sear", "top"})
+"""Where what is in a marinade goes later; what is rubbed on the step before has told."""
+_WETS: frozenset[Kind] = THIN_KINDS | {"salty_thin", "acid", "spirit"}
+"""Meat lies in what is wet; a dry marinade is rubbed on."""
 
 
 def _sear(work: Work) -> OutStep | None:
@@ -142,10 +161,13 @@ def _sear(work: Work) -> OutStep | None:
 def _soften(work: Work) -> OutStep | None:
     early = [line for line in work.lines if line.when == "sear" and line.food.kind != "fat"]
     off = listed([line.name for line in early if is_simmered_off(line)])
-    first = listed([line.name for line in early if not is_simmered_off(line)])
-    if not (first or off or work.sears):
+    first = listed([line.name for line in early if is_fried(line)])
+    caramel = any(map(is_caramel, early))
+    if not (first or off or caramel or work.sears):
         return None
     said = [say("deglaze")] if first or work.sears else []
+    if caramel:
+        said.append(say("dissolve"))
     if off:
         said.insert(0, say("simmer_off", names=off))
     if first:

@@ -25,6 +25,8 @@ class Work:
     finish: Finish
     sears: bool
     marinades: bool
+    in_marinade: frozenset[int]
+    """Lines of the recipe that the raw meat lies in."""
     boils_marinade: bool
     """There is liquid of the marinade left that had raw meat in it."""
     kept: tuple[OwnWords, ...]

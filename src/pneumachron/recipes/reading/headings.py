@@ -20,6 +20,7 @@ _STEPS = re.compile(
     r"^(the )?(do|(?:\d-\d-\d )?method!?|directions?|instructions?|steps?|preparation|procedure|"
     r"what (to|you|u|we|i|you['’]ll) do|do this|plan|so geht['’]s|"
     r"here['’]s how|how|the (doing|making)|"
+    r"(what|how) (i|we) did( it)?|"
     r"how (it goes|to( (make|cook|do)( it)?)?|i do it)|to (make|cook)( it)?|zubereitung)\s*:?$",
     re.I,
 )

@@ -366,7 +366,7 @@ _LOOSE_END = re.compile(r"\s+(?:in|on|over|out|to|and|with)$", re.I)
 
 _IN_A_PAN = re.compile(
     r"\s+(?:in|on|over|under) (?:an?|the|your) (?:\w+ ){0,2}"
-    r"(?:skillet|pan|pot|bowl|blender|oven|grill|broiler|grate|flame)\b.*$",
+    r"(?:skillet|pan|pot|bowl|blender|oven|grill|broiler|grate|flame|fat|drippings?)\b.*$",
     re.I,
 )
 """“2 chilies in a dry skillet”: where it is done is no part of its name."""
@@ -374,6 +374,8 @@ _IN_A_PAN = re.compile(
 
 def _tidy(chunk: str) -> str:
     text = _LOOSE_END.sub("", _IN_A_PAN.sub("", chunk).strip(" ."))
+    if text.count("(") > text.count(")"):  # “a splash of juice (maybe 1/4 cup)”
+        text = text.rpartition("(")[0].rstrip()
     return text if "(" in text else text.rstrip(") ")
 
 

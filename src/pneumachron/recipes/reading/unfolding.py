@@ -216,10 +216,11 @@ def with_nested_parts(lines: Iterable[str]) -> Iterator[str]:
 
 _PART_LINE = re.compile(
     r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[^\W\d_](?:[^\W\d_]| ){2,30})"
-    r"(?:/[^\W\d_]{3,12})?(?: \([^()\d]{2,24}\))?(?:\s*:| [–→=-]| [-=]>)\s+(?P<rest>\S.*)$",
+    r"(?:/[^\W\d_]{3,12})?(?: \((?:[^()\d]{2,24}|(?:per|for|makes|enough for) [^()]{2,24})\))?"
+    r"(?:\s*:| [–→=-]| [-=]>)\s+(?P<rest>\S.*)$",
     re.I,
 )
-_COMMAS = re.compile(r"[,;]\s+(?![^(]*\))")
+_COMMAS = re.compile(r"[,;]\s+(?:and\s+)?(?![^(]*\))")
 
 
 def _part_on_a_line(line: str) -> Iterator[str]:

@@ -149,6 +149,7 @@ _CUTS = (
     (r"\briblets?\b|\brib (tips|bites|ends)\b", lambda *_: ("rib_pieces", True)),
     (r"\bflanken\b", lambda *_: ("flanken", True)),
     (r"\bdino(?:saur)?s?(?: ribs?| bones?)?\b|\bbeef plate ribs?\b"
+     r"|\b(?:[2-5]|two|three|four)[- ]bone (?:beef )?plates?\b"
      r"|\bplate (?:of )?(?:beef )?ribs?\b|\bchuck ribs?\b",
      lambda *_: ("short_ribs_english", True)),
     (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b|\benglish[- ]cut\b", _short_ribs),

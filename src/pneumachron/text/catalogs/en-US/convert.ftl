@@ -11,6 +11,7 @@ convert-season_plain = Season all faces, the cut ones too, with salt and pepper.
 convert-season = Season all faces, the cut ones too: { LIST($names) }.
 convert-rub_rest = Leave it covered in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
 convert-marinate = Marinate in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
+convert-marinate_in = Marinate the meat in { LIST($names) }, in the refrigerator, for { HOURSSPAN($low_s, $high_s) }.
 convert-boil_marinade = Boil what is left of the marinade for { DURATION($boil_s) } before you use it as a sauce.
 convert-sear = { $batches ->
         [one] Heat the pot, then the oil, then sear the meat in one layer. It is ready when it lets go of the metal. Take it out.
@@ -19,6 +20,7 @@ convert-sear = { $batches ->
 convert-soften = Soften { LIST($names) } for a few minutes.
 convert-simmer_off = Pour in { LIST($names) }, away from a flame. Simmer uncovered until it no longer smells sharp.
 convert-deglaze = Deglaze: add a splash of the liquid and scrape up all browned bits, or they scorch.
+convert-dissolve = Pour a splash of the liquid into the caramel, with your face away: it spits. Stir until all of it has dissolved.
 convert-pour = { $batches ->
         [one] Pour in the liquid first: { VOLUME($liquid_m3) } in all.
        *[other] Pour in the liquid first: { VOLUME($liquid_m3) } in all for each batch.

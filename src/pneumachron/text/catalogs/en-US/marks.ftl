@@ -16,6 +16,8 @@ mark-sugar_after = More than { $units ->
        *[metric] 50 g of sugar in a liter
     } scorches on the bottom, so it goes in after pressure.
     .caution = Sugar on the bottom scorches and stops the cooker.
+mark-sugar_caramel = It is melted to a caramel first and dissolves in the liquid before the lid goes on, so none of it lies on the bottom.
+    .caution = Hot caramel spits and burns. What is not dissolved scorches and stops the cooker.
 mark-sugar_in_rub = A rub that touches the bottom carries little sugar: at most { $units ->
         [us] 1 tsp a pound
        *[metric] 10 g a kilogram
@@ -167,6 +169,7 @@ doubt-place = “{ $said }”: { $when ->
 
 prepared-simmered = simmered uncovered first
 prepared-boiled_off = boiled off uncovered
+prepared-caramel = melted to a caramel first
 prepared-own_run = { MINUTES($hold_min) }, quick release
 prepared-for_the_smoke = for the smoke
 

@@ -1,0 +1,45 @@
+"""Sugar that is melted to a caramel in the pot, before the meat goes in."""
+
+from pneumachron.core.message import Message
+from pneumachron.recipes.converting.glazes import OWN_PAN
+from pneumachron.recipes.converting.marks import OutLine
+from pneumachron.recipes.understanding.naming import before_the_heat, rows_named
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+_CARAMEL = any_of(
+    r"\b(?:melt|heat|cook|boil|swirl|stir)\b[^.;]{0,60}\bsugar\b[^.;]{0,100}"
+    r"\b(?:amber|caramel\w*|golden|mahogany|melts and"
+    r"|(?:deep|dark|strong|reddish)[ -](?:brown|tea))",
+    r"\bsugar\b[^.;]{0,60}\b(?:until|till?)\b[^.;]{0,40}\b(?:amber|caramel\w*)",
+    r"\bcarameli[sz]e the sugar\b|\bzucker\b[^.;]{0,40}\bkaramell?isieren\b",
+)
+_WITH_ONIONS = any_of(r"\b(?:onions?|shallots?|leeks?|apples?|pears?|zwiebeln?)\b")
+"""“Cook the onions with the sugar until golden” makes no caramel."""
+
+
+def makes_caramel(text: str) -> bool:
+    """Whether a sentence melts sugar to a caramel in the pot itself."""
+    own = OWN_PAN.search(text) or _WITH_ONIONS.search(text)
+    return _CARAMEL.search(text) is not None and not own
+
+
+def caramel_lines(understood: Understood) -> frozenset[int]:
+    """Lines of sugar that such a sentence names before the long heat."""
+    told = " ".join(
+        text
+        for step in before_the_heat(understood)
+        for text in sentences_in(step)
+        if makes_caramel(text)
+    )
+    named = rows_named(understood, told) if told else frozenset()
+    return frozenset(row for row in named if understood.ingredients[row].kind == "sugar")
+
+
+CARAMEL = Message("prepared-caramel")
+
+
+def is_caramel(line: OutLine) -> bool:
+    """Whether a line is melted first, and dissolved before the lid goes on."""
+    return line.prepared == CARAMEL
