@@ -119,3 +119,74 @@ def test_the_step_says_what_the_meat_is_marinated_in() -> None:
 
 def test_the_last_of_a_list_loses_its_and() -> None:
     assert "lime" in when(of("green_chile_stew_in_parts"))
+
+
+def test_wine_by_its_place_is_wine() -> None:
+    """“Barolo or other full red”: half a liter of raw wine lay on top of the meat."""
+    places = when(of("ribs_polenta_gremolata"))
+    assert places["Barolo or other full red"] == "sear"
+    # the polenta is a side of its own, and “all chopped together” is no food
+    assert places["quick-cook polenta"] == "beside"
+    assert not any("together" in name for name in places)
+
+
+def test_a_stew_is_not_strained() -> None:
+    """The onions and tomatoes of a chili were thrown away with “Strain the juice”."""
+    chili = " ".join(words(step) for step in of("brisket_chili_and_toppings").steps)
+    assert "Strain" not in chili
+    assert "Let the fat rise and skim it." in chili
+    smoked = " ".join(words(step) for step in of("three_two_one_with_a_wrap").steps)
+    assert "Strain the juice" in smoked
+
+
+def test_toppings_as_the_last_word() -> None:
+    places = when(of("brisket_chili_and_toppings"))
+    assert {places[name] for name in ("cheddar", "sour cream", "jalapeños")} == {"beside"}
+
+
+def test_marinated_in_all_that_was_blended() -> None:
+    """“Marinate the pork in that overnight” was lost, as a later sentence pours the marinade in."""
+    done = of("cochinita_in_leaves")
+    told = " ".join(words(step) for step in done.steps)
+    assert "in the refrigerator, for 8–12\xa0h" in told
+    assert "Marinate the meat in sour orange juice" in told
+    # the pickled onions are no part of it
+    assert when(done)["red onions"] == "beside"
+
+
+def test_a_sauce_of_a_gallon_is_a_part() -> None:
+    """“SAUCE 1 gal.: 6 c. cider vinegar, …” was read as a step, and all of it was lost."""
+    done = of("butts_for_the_picnic")
+    places = when(done)
+    assert {places[name] for name in ("cider vinegar", "ketchup", "brown sugar")} == {"after"}
+    # nor is a butt for a picnic a picnic shoulder
+    assert done.understood.cut == "shoulder_bone_in"
+
+
+def test_a_butt_is_named_a_picnic_only_by_itself() -> None:
+    for title, cut in (
+        ("Pulled picnic", "picnic_bone_in"),
+        ("For the picnic", "shoulder_boneless"),
+    ):
+        found = understand(read(f"{title}\n\n4 lb pork butt\n1 onion\n\nBraise 4 hours."))
+        assert found.cut == cut
+
+
+def test_seasoned_all_over_with_what_stands_beside_the_salt() -> None:
+    places = when(of("schulter_halb_englisch"))
+    assert places["Pfeffer"] == places["Kümmel"] == "season"
+
+
+def test_a_teaspoon_of_thyme_is_dried() -> None:
+    steps = " ".join(words(step) for step in of("smothered_blade_steaks").steps)
+    assert "Take out thyme" not in steps
+
+
+def test_sauced_for_the_last_minutes_is_brushed_on() -> None:
+    places = when(of("three_two_one_with_a_wrap"))
+    assert places["your fav sauce"] == "finish"
+    assert "honey" in places
+
+
+def test_an_hour_for_burnt_ends_is_not_the_cook_time() -> None:
+    assert of("brisket_and_its_burnt_ends").understood.cooking.low_s is None

@@ -140,7 +140,17 @@ def _is_among_toppings(understood: Understood, item: Ingredient) -> bool:
     beside = any(
         each.kind == "beside" for each in _without_amounts(understood.ingredients, item.index)
     )
-    return beside and not is_named(understood, item, " ".join(understood.recipe.steps).lower())
+    steps = understood.recipe.steps
+    beside = beside or any(_TOPPINGS.match(text) for step in steps for text in sentences_in(step))
+    return beside and not is_named(understood, item, " ".join(steps).lower())
+
+
+_TOPPINGS = re.compile(
+    r"\W*(?:serve with |add |then )?(?:the |all the |your )?(?:toppings|fixings|trimmings)"
+    r"(?: on top| of choice)?\W*$",
+    re.I,
+)
+"""“Toppings.”, as the last word of a card."""
 
 
 def _without_amounts(ingredients: tuple[Ingredient, ...], row: int) -> Iterator[Ingredient]:

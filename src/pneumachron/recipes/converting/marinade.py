@@ -1,12 +1,13 @@
 """What the raw meat lies in before it is cooked, and for how long."""
 
 import re
+from itertools import pairwise
 
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.device import SIMMER
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import Kind
-from pneumachron.recipes.understanding.naming import named_in, rows_named
+from pneumachron.recipes.understanding.naming import EXCEPT, named_in, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -45,8 +46,9 @@ def in_marinade(understood: Understood) -> frozenset[int]:
         row for part in understood.recipe.parts if rows and part.role != "marinade"
         for row in part.lines
     }  # fmt: skip
-    apart = _rows_of_used(understood) | _rows_soaked_apart(understood) | others
-    named = named_in(understood, MARINATED)
+    in_that = _rows_in_that(understood)
+    apart = (_rows_of_used(understood) - in_that) | _rows_soaked_apart(understood) | others
+    named = named_in(understood, MARINATED) | in_that
     if any(_IN_EVERYTHING.search(step) for step in understood.said):
         named = frozenset(
             item.index for item in understood.ingredients if item.kind not in {"beside", "fat"}
@@ -94,6 +96,26 @@ _IN_EVERYTHING = any_of(
     r"(?:other )?ingredients))\b",
     r"(?:^|[.;] )(?:whisk|mix|combine|stir)(?: together)? (?:the |all |your )?marinade"
     r"(?: ingredients)?[.;,]",
+)
+
+
+def _rows_in_that(understood: Understood) -> frozenset[int]:
+    """“Blend everything but the lard. Marinate the pork in that”: what was blended before."""
+    sentences = [text for step in understood.said for text in sentences_in(step)]
+    beside = {
+        row for part in understood.recipe.parts for row in part.lines
+        if part.role in {"beside", "sauce", "glaze"}
+    }  # fmt: skip
+    told = " ".join(
+        EXCEPT.sub("", before)
+        for before, text in pairwise(sentences)
+        if _IN_THAT.search(text) and _STIRRED.search(before)
+    )
+    return rows_named(understood, told) - beside if told else frozenset()
+
+
+_IN_THAT = any_of(
+    r"\bmarinat\w*\b[^.;]{0,40}\b(?:in|with) (?:that|this|it|the (?:mix|mixture|blend|paste))\b"
 )
 
 

@@ -73,7 +73,11 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
             told_part = Part(part.name, "beside", part.lines) if alone else part
             if _TO_FINISH.search(part.name):
                 items = [item for item in items if not _is_brushed(understood, item)]
-            found |= {item.index: told_part for item in items if item.kind != "starch"}
+            # starch thickens a sauce at the end; polenta is a side of its own
+            found |= {
+                item.index: told_part for item in items
+                if item.kind != "starch" or "polenta" in item.food.words
+            }  # fmt: skip
     return found
 
 
@@ -319,4 +323,5 @@ BRUSHED = any_of(
     r"\bbrush", r"\bslather", r"\btoss", r"\bglaz", r"\bbroil", r"\bpaint", r"\bbaste", r"\bspread",
     r"\bcoat(?!s)(?! (?:a|the) (?:back of )?(?:a |the )?spoon)",
     r"\bin(to)? an? (foil )?(pan|tray) with\b",
+    r"\bsauced\b[^.;]{0,12}\bthe last\b",
 )  # fmt: skip

@@ -30,6 +30,7 @@ _RUB_THE_MEAT = any_of(
     r"\b(?:coat|cover)\w* (?:\w+ )?with [^.;]{0,40}\brub\b",
     r"\brub (?:goes )?on\b(?! (?:the )?(?:hands|board))",
     r"(^|[.;:] )(season|rub)(,| and (put|lay|brown|sear|place)|[.;])",
+    r"\b(?:fleisch|braten|schulter|rippen|rippchen)\b(?: \w+){0,2} würzen\b",
     r"\btrim,? (and|&) season\b|\bseason (and|&) (put|lay|brown|sear|place)\b",
     r"\b(rub|season) (generously|heav(?:il)?y|hard|well|liberally|all over)\b",
 )

@@ -11,6 +11,7 @@ from pneumachron.recipes.converting.work import Work, called, listed, minutes_of
 from pneumachron.recipes.model import Part
 from pneumachron.recipes.understanding.ingredients import JOINT, Kind
 from pneumachron.recipes.understanding.naming import rows_named
+from pneumachron.recipes.understanding.patterns import any_of
 
 _SUGARS: frozenset[Kind] = frozenset({"sugar", "sugar_thick"})
 
@@ -83,7 +84,39 @@ def sauce(work: Work) -> OutStep | None:
     if work.finish.kind == "glaze":  # what is boiled down around the meat is the sauce
         return OutStep("sauce", (*taken_out, *said), (2.0, 5.0)) if taken_out or said else None
     juice = "broth" if is_soup(work.understood) else "reduce"
+    if not _is_strained(work):
+        juice = f"{juice}_with_all"
     return OutStep("sauce", (*taken_out, say(juice), *said, say("salt_last")), (10.0, 25.0))
+
+
+_STRAINED = any_of(
+    r"\bstrain", r"\bsieve\b", r"\b(?:fine |wire )?mesh\b", r"\bdiscard\w* (?:the |all )?(?:solids"
+    r"|vegetables|veg|aromatics|onions?)\b", r"\bdurch ein (?:\w+ )?sieb\b", r"\bdurchs(?:ie|ei)b",
+    r"\bdurchseih", r"\bpassier",
+)  # fmt: skip
+_EATEN_IN_IT: frozenset[Kind] = frozenset(
+    {"aromatic", "root", "tender_veg", "thick", "foaming", "beside", "unknown", "other_meat"}
+)
+"""What stays in a stew; a juice that only spices gave their taste to is strained."""
+_IN_SMALL_PIECES = any_of(
+    r"\b(?:chop|slic|dic|minc|grat|crush|press|pur[eé]|gehackt|gewürfelt|in ringe|fein)\w*"
+)
+
+
+def _is_strained(work: Work) -> bool:
+    """Whether the recipe strains its juice, or nothing in the pot is eaten with it."""
+    if any(_STRAINED.search(step) for step in work.understood.recipe.steps):
+        return True
+    under_lid = [line for line in work.lines if line.when in {"pot", "sear", "top"}]
+    return not any(_is_eaten_in_it(work, line) for line in under_lid)
+
+
+def _is_eaten_in_it(work: Work, line: OutLine) -> bool:
+    """Whether a line stays in the juice; an onion that went in whole only gave its taste to it."""
+    if line.food.kind != "aromatic" or line.when == "sear":
+        return line.food.kind in _EATEN_IN_IT
+    raw = "" if line.origin is None else work.understood.ingredients[line.origin].line.raw
+    return _IN_SMALL_PIECES.search(raw) is not None
 
 
 def parts_stirred_in(work: Work) -> list[Part]:

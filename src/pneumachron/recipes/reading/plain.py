@@ -21,6 +21,7 @@ from pneumachron.recipes.reading.asides import (
     is_farewell,
     labelled_s,
 )
+from pneumachron.recipes.reading.cells import joined_cells
 from pneumachron.recipes.reading.looks import NUMBERED
 from pneumachron.recipes.reading.markdown import markdown_lines
 from pneumachron.recipes.reading.numbering import BARE_NUMBER, without_numbers, without_romans
@@ -46,7 +47,6 @@ from pneumachron.recipes.reading.tidied import tidied
 from pneumachron.recipes.reading.titles import question, title_of
 from pneumachron.recipes.reading.unfolding import (
     END_OF_PART,
-    joined_cells,
     later_part,
     unfolded,
     with_nested_parts,

@@ -21,7 +21,8 @@ _FOR_A_KILO = re.compile(
 
 def tidied(text: str) -> Iterator[str]:
     """The lines of a pasted text, as they are sorted."""
-    return _with_meat(with_colons(without_stamps(with_named_blocks(text.split("\n")))))
+    lines = [_SO_MUCH_OF_IT.sub(r"\1 (makes \2):", line) for line in text.split("\n")]
+    return _with_meat(with_colons(without_stamps(with_named_blocks(lines))))
 
 
 def _with_meat(lines: Iterable[str]) -> Iterator[str]:
@@ -30,6 +31,12 @@ def _with_meat(lines: Iterable[str]) -> Iterator[str]:
         yield found["meat"] if found else _SERVED.sub("To serve: ", _LABEL.sub(r"\1: ", line))
 
 
+_SO_MUCH_OF_IT = re.compile(
+    r"^\s*((?:[A-Za-z]+ )?(?:sauce|rub|mop|glaze|slaw|brine|marinade)),? "
+    r"(\d{1,2} ?(?:gal|quarts?|qts?|pints?|cups?)\b)\.?:(?=\s)",
+    re.I,
+)
+"""“SAUCE 1 gal.: 6 c. vinegar, …”."""
 _SERVED = re.compile(r"^\s*(?:[-*•]\s*)?serve(?: (?:it )?with)?\s*:\s+(?=\S)", re.I)
 _LABEL = re.compile(r"^(\s*[A-Z]{3,12})\s+(?:--|—)\s+(?=\S[^,\d]{0,40}[,\d]|\d)")
 """“SAUCE -- 1/2 c soy, …” on a card."""

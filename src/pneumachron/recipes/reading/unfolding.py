@@ -7,7 +7,6 @@ from pneumachron.recipes.model import Part, PartRole
 from pneumachron.recipes.reading.headings import heading_of
 from pneumachron.recipes.reading.looks import BULLET, GEAR, VERBS, look_at
 from pneumachron.recipes.reading.numbering import numbered_apart
-from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import UNKNOWN, food_of
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.number_words import in_figures
@@ -226,7 +225,8 @@ _COMMAS = re.compile(r"[,;]\s+(?:and\s+)?(?![^(]*\))")
 def _part_on_a_line(line: str) -> Iterator[str]:
     """“For mustard sauce: 4 cups mustard, 2 cups honey”: a part and its foods."""
     found = _PART_LINE.match(line.strip())
-    foods = _foods_of(found["part"], found["rest"]) if found else []
+    told, work = _without_work(found["rest"]) if found else ("", "")
+    foods = _foods_of(found["part"], told) if found else []
     if found is None or not foods:
         yield from _run_of_foods(line)
         return
@@ -235,6 +235,19 @@ def _part_on_a_line(line: str) -> Iterator[str]:
     yield END_OF_PART if heading_of(name) == "steps" else name
     yield from foods
     yield END_OF_PART
+    if work:
+        yield work
+
+
+_SENTENCE_BEHIND = re.compile(r"(?<=[a-z)])\.\s+(?=(?P<word>[A-Z][a-z]+)\b)")
+
+
+def _without_work(rest: str) -> tuple[str, str]:
+    """“6 c. vinegar, 2 T. salt. Heat till it dissolves.”: the foods, and the work behind them."""
+    behind = next(
+        (each for each in _SENTENCE_BEHIND.finditer(rest) if each["word"].lower() in VERBS), None
+    )
+    return (rest[: behind.start()], rest[behind.end() :]) if behind else (rest, "")
 
 
 def _foods_of(part: str, rest: str) -> list[str]:
@@ -297,7 +310,7 @@ _VESSEL = re.compile(r"(?:(?:to|for|in) )?(?:the )?(?:pot|slow cooker|pan|braise
 _NEXT_SPOON = re.compile(
     r"(?<=[a-z])\s+(?=\d[\d/.½¼¾]*\s?(?:c|T|t|tsp|[Tt]bsp|cups?|oz|g|ml)\.?\s[a-z])"
 )
-_OF_ALL = re.compile(r"^\w{3,}ed (?:all )?(?:together|up|well)\b", re.I)
+_OF_ALL = re.compile(r"^(?:all )?\w{3,}ed (?:all )?(?:together|up|well)\b", re.I)
 """“… parsley, chopped together”: said of the foods before it."""
 _A_DROP = re.compile(r"^(?:a )?drop of\b", re.I)
 """A noun there, and no work."""
@@ -403,44 +416,3 @@ MOST_SERVED_WORDS = 3
 """Of a food behind “Garnish:” that is not known. Judgement."""
 END_OF_PART = "\u2063:"
 """A heading without a name: what stands on the next line belongs to no part."""
-_HEAD = frozenset({
-    "ingredient", "ingredients", "amount", "amounts", "quantity", "notes", "note",
-    "preparation", "unit", "qty", "item", "step", "nr", "no", "#", "what", "what to do",
-    "how long", "time", "when", "how much", "prep", "food",
-})  # fmt: skip
-
-
-_TWO_CELLS = re.compile(
-    r"(?P<food>[^\d|\t½¼¾⅓⅔]{2,60}?)\s*(?:\s\|\s|\t|\.{4,})\s*(?P<amount>[\d½¼¾⅓⅔][^|\t]{0,60})"
-)
-
-
-_LEADERS = re.compile(r"\s*\.{5,}\s*")
-
-
-def _food_first(line: str) -> str:
-    """“Onion | 1 large, diced” as “1 large Onion, diced”: two cells without a frame."""
-    bare = BULLET.sub("", line)
-    line = bare if (found := _TWO_CELLS.fullmatch(bare)) else _LEADERS.sub(" ", line)
-    if found is None or durations_in(found["amount"]) or read_line(found["amount"]).low is None:
-        return line
-    amount, comma, rest = found["amount"].partition(",")
-    return f"{amount.strip()} {found['food'].strip()}{comma}{rest}"
-
-
-def joined_cells(line: str) -> str:
-    """A table row as a line, `| Paprika | 2 Tbsp |`; its head is a heading, its rule nothing."""
-    if not (len(line) > 2 and line.startswith("|") and line.endswith("|")):
-        return _food_first(line)
-    cells = [cell.strip(" *_") for cell in line.strip("|").split("|")]
-    if all(re.fullmatch(r":?-+:?", cell) for cell in cells if cell):
-        return ""
-    if {cell.lower() for cell in cells if cell} <= _HEAD:
-        return "Ingredients"
-    # "| 2 | Smoke at 110 °C | 3 h |": a step with its number
-    if len(cells) > 2 and cells[0].isdecimal() and not cells[1][:1].isdigit():
-        return f"{cells[0]}. {', '.join(filter(None, cells[1:]))}"
-    told = [cell for cell in cells if cell]
-    if len(told) > 2 and food_of(told[1]) is not UNKNOWN:  # how it is prepared, in a third column
-        return f"{told[0]} {', '.join(told[1:])}"
-    return " ".join(told)

@@ -20,7 +20,7 @@ BONED = re.compile(
 
 BONE_IS_IN = re.compile(
     r"\b(?:the|blade|shoulder) (?:blade )?bone\b|\b(?:until|til|till) bone\b"
-    r"|\b(?:remove|discard) bones?\b",
+    r"|\b(?:remove|discard) bones?\b|\bbones? should\b",
     re.I,
 )
 """The steps speak of a bone that comes out."""
@@ -155,7 +155,9 @@ _CUTS = (
     (r"short[- ]?ribs?\b|\bjacob[’']?s[- ]ladder\b|\benglish[- ]cut\b", _short_ribs),
     (r"\bbriskets?\b|\bpackers?\b"
      rf"|^\W*\d[\d½¼¾./ –to-]* ?{HEAVY_UNIT}\.? (?:flat|point)\b(?! iron)", _brisket),
-    (r"\bpicnics?\b", lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
+    (r"(?<!church )(?<!for the )(?<!for a )(?<!summer )(?<!family )(?<!school )\bpicnics?\b"
+     r"(?! (?:table|basket|blanket|lunch|food|day)\b)",
+     lambda _, less, __: ("picnic_boneless" if less else "picnic_bone_in", True)),
     (r"\bhand (and spring )?of pork\b|\bpork hand\b|\bhand and spring\b", _hand),
     (r"\bneck bones?\b", lambda *_: (None, False)),
     (r"\bshoulders?\b|\bbutts?\b|\bneck end\b|\b(pork )?collars?\b|\bpork neck\b|\bneck of pork\b"

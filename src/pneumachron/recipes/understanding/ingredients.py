@@ -388,13 +388,20 @@ _WATER = re.compile(
 )
 
 
-_LEAVES = re.compile(r"\b(?:fresh|chopped|leaves|leaf|bunch|stalks)\b", re.I)
+_LEAVES = re.compile(
+    r"\b(?:fresh(?:ly)?|chopped|minced|leaves|leaf|bunch|stalks|picked|sprigs?)\b", re.I
+)
 
 
 def _by_the_spoon(food: Food, line: Line) -> Food:
-    """“2 tsp each cumin, coriander and paprika”: by the spoon it is the ground seed."""
-    spice = food.words == "coriander" and line.unit in {"tsp", "tbsp"}
-    return foods()["ground coriander"] if spice and not _LEAVES.search(line.raw) else food
+    """“2 tsp each cumin, coriander and thyme”: by the spoon it is the ground seed, or dried."""
+    if line.unit not in {"tsp", "tbsp"} or _LEAVES.search(line.raw):
+        return food
+    if food.words == "coriander":
+        return foods()["ground coriander"]
+    # nobody measures sprigs by the teaspoon
+    dried = food.kind == "woody_herb" and line.unit == "tsp"
+    return foods().get(f"dried {food.words}", food) if dried else food
 
 
 _TIED_UP = re.compile(r"\btied(?: together| up| with string)?\W*$", re.I)

@@ -75,13 +75,26 @@ def _everything(found: re.Match[str], foods: list[Ingredient], parts: tuple[Part
     sentence = _ENDS_A_SENTENCE.split(found.string[: found.start()])[-1].lower()
     rows = {
         row for part in parts
-        if (name := _HEADING.sub("", part.name).strip(" :").lower()) and name in sentence
+        if _is_told_of(sentence, _HEADING.sub("", part.name).strip(" :").lower())
         for row in part.lines
     }  # fmt: skip
-    own = [item for item in foods if item.index in rows] or foods
+    beside = {row for part in parts if part.role == "beside" for row in part.lines}
+    own = [item for item in foods if item.index in rows]
+    # “blend everything” is not about the pickled onions
+    own = own or [item for item in foods if item.index not in beside] or foods
     return f"{found[0]} ({_names(_but(own, found))})"
 
 
+def _is_told_of(sentence: str, name: str) -> bool:
+    """“For the pickle, toss everything together” is about what stands under “Pickled cucumber”."""
+    begun = _FOR_THE.match(sentence)
+    stems = [word[:_STEM] for word in name.split() if len(word) >= _STEM]
+    return bool(name) and (name in sentence or (begun is not None and begun[1][:_STEM] in stems))
+
+
+_FOR_THE = re.compile(r"\W*(?:meanwhile,? )?(?:for|to make) (?:the|a|my|your) ([a-z]{5,})\b")
+_STEM = 5
+"""Letters that two words have in common when they are of one stem. Judgement."""
 _ENDS_A_SENTENCE = re.compile(r"[.!?] ")
 
 
@@ -142,9 +155,11 @@ def _but(foods: list[Ingredient], found: re.Match[str]) -> list[Ingredient]:
     behind = found.string[found.end() : found.end() + MOST_EXCEPTED]
     excepted = _ENDS.split(behind.lower())[0] if _EXCEPT.match(behind) else ""
     cheese = "cheese" in excepted
+    leaves = [word for word in _LEAVES if f" {word}" in excepted]  # “… and the leaves”
     return [
         item for item in foods
-        if _last_word(item) not in excepted and not (cheese and item.food.words in CHEESES)
+        if not (_last_word(item) in excepted or item.line.name.lower().endswith(tuple(leaves)))
+        and not (cheese and item.food.words in CHEESES)
     ]  # fmt: skip
 
 
