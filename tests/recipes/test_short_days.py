@@ -190,3 +190,31 @@ def test_sauced_for_the_last_minutes_is_brushed_on() -> None:
 
 def test_an_hour_for_burnt_ends_is_not_the_cook_time() -> None:
     assert of("brisket_and_its_burnt_ends").understood.cooking.low_s is None
+
+
+def test_a_coleslaw_is_a_part_of_its_own() -> None:
+    """Its mayonnaise was stirred into the juice of the pork."""
+    places = when(of("sliders_and_their_coleslaw"))
+    assert {places[name] for name in ("red cabbage", "carrot", "mayo", "lemon juice")} == {"beside"}
+
+
+def test_butter_for_the_noodles_is_not_brushed_on() -> None:
+    """A stroganoff went under the broiler."""
+    done = of("short_rib_stroganoff")
+    assert when(done)["butter"] == "beside"
+    assert done.finish.kind == "none"
+
+
+def test_two_thirds_of_a_sauce_go_into_the_pot() -> None:
+    """All of it was left for after pressure; of minced garlic two foods were made."""
+    places = when(of("galbi_jjim_in_cells"))
+    assert places["soy sauce"] == places["garlic"] == "pot"
+    assert "minced" not in " ".join(name for name in places if name.startswith("minced"))
+
+
+def test_soft_at_a_heat_inside_is_more_than_sliced() -> None:
+    assert of("brisket_tacos_chopped").understood.texture == "very"
+
+
+def test_flour_that_is_mashed_with_butter() -> None:
+    assert "flour" in when(of("cider_pot_roast_regulo"))

@@ -27,7 +27,7 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
             r"|trockenmarinade)\b"),
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
-               r"|dips?|dipping|slaws?|salads?|kimchi|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"
+               r"|dips?|dipping|(?:cole)?slaws?|salads?|kimchi|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"
                r"|toppings?|finishing"
                r"|(?:pink|pickled|crispy|marinated) (?:red )?(?:onions?|cabbage|cucumbers?)|"
                r"to finish|^finish\W*$|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney"

@@ -33,7 +33,7 @@ _SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
                  r"\beat(en)? (it |them )?with\b", r"\bon the side\b(?! burner)",
                 r"\b(?:pile|stuff|load|heap|fill|divide|tuck)\w*\b[^.;]*"
                 r"\b(?:buns?|rolls|baps?|sandwich\w*|tortillas?|tacos?|wraps?|pitt?as?|bread)\b",
-                 r"\btop(ped)? (it |them |each |off )*with\b")  # fmt: skip
+                 r"\btop(ped)? (it |them |each |off )*with\b", r"\bon top\W*$")  # fmt: skip
 _NEVER_LATE: frozenset[Kind] = frozenset({"meat", "other_meat", "cure", "smoke_wood", *THIN_KINDS})
 
 
@@ -213,13 +213,15 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     )
     clauses = (part for text in naming for part in _CLAUSES.split(text))
     own = " ".join(part for part in clauses if is_named(understood, item, part.lower()))
-    sticky = item.kind in SWEET or item.food.words == "butter"
+    is_butter = item.food.words == "butter"
+    sticky = item.kind in SWEET or is_butter
     foiled = _IN_FOIL.search(nearby) or _FOILED_WITH.search(nearby)
     dredged = item.kind in {"starch", "flour"} and any(map(_DREDGED.search, naming))
     if dredged or (sticky and foiled):
         return "finish"
     # "brush over the ribs, broil 5 min. Serve with rice": what is served is not brushed on
-    if any(_WHIPPED.search(text) for text in naming) or _SERVED_WITH.match(own):
+    dressed = is_butter and any(_DRESSES_A_SIDE.search(text) for text in naming)
+    if any(_WHIPPED.search(text) for text in naming) or _SERVED_WITH.match(own) or dressed:
         return "beside"
     if item.kind == "starch" and "crumb" not in item.food.words:
         return "after"
@@ -241,10 +243,19 @@ _DREDGED = any_of(
 )
 """“Toss them in the cornflour and fry”: a crust, and no thick sauce."""
 _SERVED_WITH = re.compile(r"\W*serve[ds]?\b[^.;]{0,20}\b(?:with|on|over)\b", re.I)
-_STREWN_ON = any_of(r"\bsprinkle", r"\bscatter", r"\bdrizzle", r"\bdust\b", r"\bstrew")
+_STREWN_ON = any_of(
+    r"\bsprinkle", r"\bscatter", r"\bdrizzle", r"\bdust\b", r"\bstrew", r"\brub on top\b"
+)
 """“Sprinkle the sugar, drizzle the honey”, when the ribs are wrapped: a sticky finish."""
 _NO_GLAZE: frozenset[Kind] = frozenset({"dairy", "foaming"})
 """What no meat is brushed with: cream, noodles."""
+_DRESSES_A_SIDE = any_of(
+    r"\b(?:toss|dress|stir|finish)\w*\b[^.;]{0,20}\b(?:noodles|pasta|rice|potatoes|it|them)?\b"
+    r"[^.;]{0,12}\b(?:noodles|pasta|rice|potatoes|mash|polenta)\b",
+    r"\b(?:noodles|pasta|rice|potatoes|polenta)\b[^.;]{0,30}\b(?:toss|stir|dress|beat)\w*\b[^.;]{0,12}"
+    r"\bbutter\b",
+)
+"""“Boil the noodles, toss with butter”: nothing the meat is brushed with."""
 _WHIPPED = any_of(r"\bwhip(ped|s)?\b")
 _CLAUSES = re.compile(
     r"(?:[,;]|\band\b|\bthen\b)[\s,;]*(?:then |and )?"

@@ -259,7 +259,8 @@ _POURED_IN = any_of(
 _THICKENS = any_of(r"\bslurry\b", r"\bthicken")
 _IN_THE_POT_WITH = any_of(
     r"\bin(?:to)? (?:the |a |your )?(?:\w+ )?(?:pot|pan|dutch oven|casserole|cooker)"
-    r" (?:with|w/) ?(?:the |all (?:of )?the )?(?:sauce|marinade|liquid)\b"
+    r" (?:with|w/) ?(?:(?:all|half|most|\d/\d|two[- ]thirds) (?:of )?)?(?:the )?"
+    r"(?:sauce|marinade|liquid)\b"
 )
 """“Rinse. Put in pot w/ sauce and 2 c water.”"""
 _MADE_AND_POURED = re.compile(

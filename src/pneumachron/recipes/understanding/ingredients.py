@@ -334,12 +334,20 @@ def _with_their_work(names: list[str]) -> list[str]:
     found: list[str] = []
     for name in names:
         told = food_of(name) is UNKNOWN or name.startswith(("in a ", "tied "))
-        is_work = read_line(name).low is None and told
+        is_work = (read_line(name).low is None and told) or _PREPARED.match(name) is not None
         if found and is_work:
             found[-1] += f", {name}"
         else:
             found.append(name)
     return found
+
+
+_PREPARED = re.compile(
+    r"(?:finely |roughly |thinly )?(?:minced|chopped|grated|sliced|diced|crushed|peeled|soaked"
+    r"|julienned|halved|quartered|toasted)\s+\d[\w ./]*$",
+    re.I,
+)
+"""“Garlic, minced 6 cloves”, in the cells of a table: how it is prepared, and how much."""
 
 
 def _opens_bare(names: list[str], lines: list[Line]) -> bool:

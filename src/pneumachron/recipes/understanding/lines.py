@@ -414,7 +414,8 @@ _DONE = (
 """“Ginger grated”: how it is prepared, behind the name."""
 _BREAKS = re.compile(
     r",(?!\d{1,2}\s?(?:kg|g|cm|l|EL|TL)\b)|;| - | – | — "
-    r"|\s(?=(?:per (?:rack|slab|person|head)|mixed with|(?:plus|\+) (?:extra|more)"
+    r"|\s(?=(?:per (?:rack|slab|person|head)|(?:mashed|kneaded|mixed|rubbed) together"
+    r"|mixed with|(?:plus|\+) (?:extra|more)"
     r"|in (?:one|two|three|four) pieces?|on top|on the side|alongside"
     r"|for (?:the |frying|brushing|smoking|serving|spritz"
     r"|garnish|sprinkling|topping|dusting|greasing)"

@@ -125,7 +125,7 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"(20[0-8]|9[3-7])\b",
             r"\b(20[0-8] ?°? ?F?|9[3-7] ?°? ?C?) (core|internal|on the (probe|thermometer))\b",
             rf"\b(prob(e|ed|es|ing)|thermometer|internal|core|kern(temperatur)?)\b[^.]{{0,25}}\b{_COLLAGEN_GONE}",
-            r"\blike jelly\b",
+            r"\blike jelly\b|\b(until|till|til) 20[0-8]\W{0,2}F? and (\w+ )?(soft|tender)\b",
             r"\bspoon (would|will|can|could|should) (cut|go through|break) (it|them|the meat)\b",
             r"\bspoon[- ](soft|tender)|\bspoon (cuts|goes)\b|\bspoonable\b",
             r"\b(eat|cut|scoop|serv|carv)\w* (it |them |the meat )?with a spoon\b",
