@@ -218,3 +218,47 @@ def test_soft_at_a_heat_inside_is_more_than_sliced() -> None:
 
 def test_flour_that_is_mashed_with_butter() -> None:
     assert "flour" in when(of("cider_pot_roast_regulo"))
+
+
+def test_the_vegetables_that_are_softened_first() -> None:
+    """“Soften veg” names none of them, and “baby onions” at the end were taken for the onions."""
+    places = when(of("stout_ribs_and_lardons"))
+    assert places["onions"] == places["carrots"] == places["celery"] == "sear"
+    assert places["baby onions"] == "after"
+
+
+def test_a_glaze_that_is_simmered_in_a_pan_keeps_its_words() -> None:
+    """The ribs were brushed with raw plums."""
+    done = of("plum_ribs_on_a_barbecue")
+    told = [words(step) for step in done.steps if step.kind == "own_words"]
+    assert any(
+        "Simmer 15 minutes until plums collapse. Blend until smooth." in text for text in told
+    )
+    assert done.finish.kind == "grill"
+
+
+def test_a_rub_behind_the_meat_on_one_line() -> None:
+    """“8 lb butt. mustard. rub = 1/2 c paprika, …”: all of the rub was lost."""
+    done = of("butt_the_short_version")
+    assert done.understood.mass_kg == pytest.approx(3.63, abs=0.01)
+    assert done.understood.cooking.temp_c == pytest.approx(121, abs=1)
+    places = when(done)
+    rubbed = ("mustard", "paprika", "garlic powder", "onion powder", "cayenne")
+    assert {places[name] for name in rubbed} == {"season"}
+
+
+def test_foods_of_a_part_between_semicolons() -> None:
+    """Of “For the stew: 3 lb brisket in cubes; 6 oz bacon, diced; …” only the meat was left."""
+    done = of("burgundy_brisket_in_parts")
+    places = when(done)
+    assert places["unsalted beef stock"] == "pot"
+    assert places["slab bacon"] == "sear"
+    # what the meat lay among is not cooked to be eaten
+    assert places["carrot"] == "sear"
+    told = [words(step) for step in done.steps if step.kind == "own_words"]
+    assert any("Saute the onions and mushrooms in the butter." in text for text in told)
+
+
+def test_two_foods_as_the_last_sentence_are_for_the_table() -> None:
+    places = when(of("brisket_in_that_order"))
+    assert places["Hoagies"] == places["provolone"] == "beside"

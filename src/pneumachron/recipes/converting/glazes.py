@@ -129,6 +129,12 @@ def cooks_a_glaze(understood: Understood, text: str) -> bool:
     )
 
 
+def only_makes_a_glaze(understood: Understood, step: str) -> bool:
+    """“Put all glaze ingredients in a saucepan. Simmer 15 minutes. Blend until smooth.”"""
+    onto_meat = WITH_THE_MEAT.search(step) or _PUT_ON.search(step)
+    return not onto_meat and cooks_a_glaze(understood, step)
+
+
 _ALL_OF_A_GLAZE = any_of(
     r"\bglaze ingredients\b", r"\b(?:everything|all|ingredients) for the glaze\b"
 )

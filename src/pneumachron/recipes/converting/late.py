@@ -54,6 +54,11 @@ def named_late(understood: Understood) -> dict[int, When]:
     found: dict[int, When] = {}
     salad = _salad(understood, whole[1])
     rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
+    # the meat has lain among them, wherever a word of theirs is said again
+    rub |= {
+        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
+        if understood.ingredients[row].kind in {"aromatic", "root", "salty_thin"}
+    }  # fmt: skip
     apart = parts_apart(understood)
     # the limes of the pickled onions are named late, and not those of the marinade
     again = {food.food.words for row in apart for food in foods_in(understood.ingredients[row])}
@@ -75,12 +80,28 @@ def named_late(understood: Understood) -> dict[int, When]:
             continue
         told = parted if item.line.amount is None else (item,)
         early = any(is_named(understood, each, low) for each in told)
+        early = early or (_VEGETABLES.search(low) is not None and _is_of_the_base(item))
         named = next((each for each in told if is_named(understood, each, late)), None)
         if item.kind not in _NEVER_LATE and named and not early:
             found[item.index] = (
                 "beside" if item.index in salad else _late_when(understood, named, after)
             )
     return found | _with_their_mixture(understood, found, longest)
+
+
+_VEGETABLES = any_of(
+    r"\b(?:soften|fry|sweat|cook|brown|saut[eé]|add|in with)\b[^.;]{0,20}"
+    r"\b(?:the |all the )?veg(?:etables|gies)?\b"
+)
+_LEAST_OF_THE_BASE = 2
+"""Vegetables on one line. Judgement."""
+
+
+def _is_of_the_base(item: Ingredient) -> bool:
+    """“2 onions, 3 carrots, 2 celery, chopped”: the vegetables that the steps soften first."""
+    foods = foods_in(item)
+    base = all(food.food.kind in {"aromatic", "root", "tender_veg"} for food in foods)
+    return base and len(foods) >= _LEAST_OF_THE_BASE
 
 
 def _with_their_mixture(

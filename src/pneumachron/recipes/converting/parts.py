@@ -26,6 +26,7 @@ from pneumachron.recipes.understanding.naming import (
 )
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.side_work import is_side_work
 from pneumachron.recipes.understanding.understand import Understood
 
 SWEET: frozenset[Kind] = frozenset({"sugar", "sugar_thick", "sweet_sauce"})
@@ -184,7 +185,14 @@ _DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b"
 
 def makes_a_side(understood: Understood, step: str) -> bool:
     """Whether a step makes a part that is served beside the meat."""
-    parts = {part for part in parts_apart(understood).values() if part.role == "beside"}
+    apart = parts_apart(understood)
+    parts = {part for part in apart.values() if part.role == "beside"}
+    rows = {row for row, part in apart.items() if part.role == "beside"}
+    if any(
+        is_side_work(text) and len(rows_named(understood, text) & rows) > 1
+        for text in sentences_in(step)
+    ):
+        return True  # “Sauté the onions and mushrooms in the butter”, under “For the garnish”
     names = {HEADING_WORDS.sub("", part.name).lower() for part in parts}
     low = step.lower()
     if _DUMPLINGS.search(low) and any("dumpling" in name for name in names):

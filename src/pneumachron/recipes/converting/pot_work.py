@@ -83,6 +83,7 @@ def _of_a_strained_marinade(understood: Understood) -> frozenset[int]:
 _MARINADE_STRAINED = any_of(
     r"\bstrain\w* (?:off )?(?:the |its |your )?(?:\w+ )?marinade\b",
     r"\bmarinade\b[^.;]{0,30}\b(?:strain\w*|sieve\w*|durch ein\w* sieb)\b",
+    r"\bmarinat\w*\b[^.]{0,120}\b(?:throw away|discard) the veg(?:etables)?\b",
 )
 _SERVED_WITH_IT = any_of(
     r"(?<!discard )(?<!discard the )(?<!discarding the )(?<!with the )\b(?:vegetables|veg)\b"

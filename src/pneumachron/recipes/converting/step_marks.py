@@ -9,7 +9,7 @@ from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.caramel import makes_caramel
 from pneumachron.recipes.converting.cross_check import own_minutes_params
 from pneumachron.recipes.converting.cures import CURED, is_cured
-from pneumachron.recipes.converting.glazes import cooks_a_glaze
+from pneumachron.recipes.converting.glazes import cooks_a_glaze, only_makes_a_glaze
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWords
@@ -93,6 +93,8 @@ def step_marks(
                 replace(_own_words(understood, themes, index, text), before_rub=True)
                 for text in sentences_in(step) if grinds(text)
             ]  # fmt: skip
+        elif kind == "finish" and only_makes_a_glaze(understood, step):
+            kept.append(replace(_own_words(understood, themes, index, step), before_finish=True))
         elif kind == "finish":  # our step brushes the glaze on, and the recipe tells how to make it
             kept += [
                 replace(_own_words(understood, themes, index, text), before_finish=True)

@@ -214,7 +214,7 @@ def foods_in_prose(texts: Sequence[str], first: int) -> tuple[list[str], list[Pa
 _ON_THE_TABLE = re.compile(
     r"^(?:with|plus) |\s+(?:on the (?:table|side)|alongside|to (?:serve|go with))$", re.I
 )
-_LISTED = re.compile(r",\s*(?:and\s+)?|\s+(?:&|and|\+)\s+")
+_LISTED = re.compile(r",\s*(?:and\s+)?|\s+(?:&|and|or|\+)\s+")
 _LEAST_ALONE = 3
 """Foods in a sentence of nothing else. Judgement."""
 
@@ -238,7 +238,8 @@ def with_what_is_served(recipe: Recipe) -> Recipe:
     if not (recipe.steps and recipe.ingredients):
         return recipe
     told = sentences_in(recipe.steps[-1]) or [""]
-    foods = [text.strip() for text in _LISTED.split(told[-1].strip(" .")) if text.strip()]
+    served = _GOOD_WITH.sub("", told[-1].strip(" ."))
+    foods = [text.strip() for text in _LISTED.split(served) if text.strip()]
     left = recipe.left_out
     if not _are_for_the_table(foods):
         told = []
@@ -265,8 +266,16 @@ def with_what_is_served(recipe: Recipe) -> Recipe:
     )
 
 
+_GOOD_WITH = re.compile(
+    r"^(?:it(?:['’]s| is) )?(?:nice|good|great|lovely) (?:with|over) |\s+(?:with it|alongside)$",
+    re.I,
+)
+
+
 def _are_for_the_table(foods: Sequence[str]) -> bool:
-    several = len(foods) >= _LEAST_ALONE and all(map(_is_bare, foods))
+    table: frozenset[Kind] = frozenset({"beside", "dairy", "tender_veg"})
+    two = len(foods) == 2 and all(food_of(text).kind in table for text in foods)  # “Rolls and slaw”
+    several = (len(foods) >= _LEAST_ALONE or two) and all(map(_is_bare, foods))
     # “top with pork, avocado and cheese” is work: the meat is none of what is bought for the table
     several = several and not any(map(_COOKED_MEAT.search, foods))
     return several and any(food_of(text).kind == "beside" for text in foods)
@@ -278,7 +287,7 @@ _COOKED_MEAT = re.compile(r"\b(?:with|the) (?:pork|beef|meat|ribs?|brisket)\b", 
 def _is_bare(text: str) -> bool:
     """Few words, no amount and no work."""
     few = len(text.split()) <= _LEAST_ALONE and read_line(text).low is None
-    return few and not _is_work(text.split(maxsplit=1)[0])
+    return few and (text.lower() == "mash" or not _is_work(text.split(maxsplit=1)[0]))
 
 
 _IN_BRACKETS = re.compile(

@@ -21,7 +21,11 @@ _FOR_A_KILO = re.compile(
 
 def tidied(text: str) -> Iterator[str]:
     """The lines of a pasted text, as they are sorted."""
-    lines = [_SO_MUCH_OF_IT.sub(r"\1 (makes \2):", line) for line in text.split("\n")]
+    lines = [
+        _SO_MUCH_OF_IT.sub(r"\1 (makes \2):", part)
+        for line in text.split("\n")
+        for part in _with_mix_apart(line)
+    ]
     return _with_meat(with_colons(without_stamps(with_named_blocks(lines))))
 
 
@@ -31,6 +35,21 @@ def _with_meat(lines: Iterable[str]) -> Iterator[str]:
         yield found["meat"] if found else _SERVED.sub("To serve: ", _LABEL.sub(r"\1: ", line))
 
 
+def _with_mix_apart(line: str) -> list[str]:
+    """“8 lb butt. mustard. rub = 1/2 c paprika, …”: the mixture begins a line of its own."""
+    found = _MIX_BEHIND.search(line)
+    if found is None:
+        return [line]
+    before = line[: found.start()].split(". ")
+    short = all(len(part.split()) <= MOST_IN_SHORT for part in before)
+    return [*(before if short else [line[: found.start()]]), line[found.end() :]]
+
+
+MOST_IN_SHORT = 5
+"""Words of a food that is told between two dots. Judgement."""
+_MIX_BEHIND = re.compile(
+    r"(?<=[a-z])\. +(?=(?:dry )?(?:rub|sauce|mop|glaze|spritz|marinade) ?[=:] ?[\d½¼¾])", re.I
+)
 _SO_MUCH_OF_IT = re.compile(
     r"^\s*((?:[A-Za-z]+ )?(?:sauce|rub|mop|glaze|slaw|brine|marinade)),? "
     r"(\d{1,2} ?(?:gal|quarts?|qts?|pints?|cups?)\b)\.?:(?=\s)",

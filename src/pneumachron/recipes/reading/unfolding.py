@@ -295,6 +295,8 @@ def _foods_of(part: str, rest: str) -> list[str]:
 
 def _listed(rest: str) -> list[str]:
     """Foods behind “For finishing: 2 tsp cornstarch, scallions, sesame”."""
+    if rest.count("; ") > 1:  # “3 lb brisket, in cubes; 6 oz bacon, diced; …”
+        return rest.split("; ", MOST_ON_A_LINE)
     foods = _COMMAS.split(rest, MOST_ON_A_LINE)
     plain = len(foods) > _LEAST_COUNTED and all(map(_is_idle_food, foods))
     return foods if plain else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)

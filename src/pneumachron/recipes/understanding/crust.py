@@ -79,7 +79,8 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"\breturn\b[^.;]{0,20}\b(grill|smoker|barbecue)\b"
             r"(?![^.;]*\b(?:until|till?) (?:it['’]?s? |they )?(?:reach\w* |hits? )?(?:19\d|20\d)\b)"
             r"(?![^.;]*\bhours?\b)",
-            r"\bgrill (it|them|the|for|each|briefly|over|\d)", r"\b(medium-)?hot grill\b",
+            r"\bgrill (it|them|the|for|each|briefly|over|ribs|racks|\d)",
+            r"\b(medium-)?hot grill\b",
         ),
     ),
     (

@@ -219,7 +219,7 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     line = item.line
     whole = ", ".join(filter(None, (line.name, line.aside)))
     if _EACH.match(line.name):
-        parts = _APART.split(_EACH.sub("", whole))
+        parts = _APART.split(_SLASHES.sub(", ", _EACH.sub("", whole)))
         parts = _of_one_powder([part for part in parts if part and not _MEASURE.match(part)])
         names = _with_their_work(parts)
         told = _beside_salt([_by_the_spoon(food_of(name), line) for name in names])
@@ -281,6 +281,8 @@ _EACH_OF = re.compile(
 _COMMAS = re.compile(r"\s*[,;]\s+(?:and\s+|plus\s+)?|\s+(?:and|&)\s+(?=[\w½¼¾])")
 
 
+_SLASHES = re.compile(r"(?<=[a-z])(?<!\band)/(?=[a-z])(?!or\b)")
+"""“2 T each black pepper/garlic powder/onion powder”."""
 _POWDERS = re.compile(r" (?:powder|granules|salt|flakes)$", re.I)
 _OF_A_POWDER = re.compile(r"(?P<food>.*\b(?:garlic|onion|celery|chil[il]i?|mustard|ginger))$", re.I)
 
@@ -315,6 +317,7 @@ def _apart(raw: str) -> list[str]:
     """The foods of a line, each with what is done to all of them."""
     done = _ALL_DONE.search(raw)
     if _EACH_OF.search(raw) and "(" not in raw:
+        raw = _SLASHES.sub(", ", raw)
         return _by_each(_of_one_powder(_COMMAS.split(raw)))
     if done is None:
         return _with_their_work(_PLAIN_LIST.split(_MASHED_WITH.sub(", ", raw)))

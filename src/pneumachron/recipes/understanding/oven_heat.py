@@ -110,6 +110,7 @@ _UNTIL = re.compile(
     r"until|\bstalls?\b|\bor to\s*$|\btill?\b"
     r"|\b(?:mine|meat|ribs|butt|brisket|shoulder) (?:was|were|is|are) (?:at )?$"
     r"|\bit(?:['’]ll| will| should) be (?:about |around |at )?$"
+    r"|\b(?:unwrapped|naked|bare|smoke|cook|back on) to (?:about )?$"
     r"|reach|reads|\bhits?\b|\bonce\b|\bpulled\b|\b(?:pull|take|comes?) (?:it |them )?off (?:at )?$"
     r"|\bprob(?:e|es|ing)\b|\bbutter\W+$|internal|\binside\b|\bcore\b(?! in an?\b)|about$"
 )
