@@ -31,6 +31,13 @@ def test_a_file_is_converted(tmp_path: Path, form: str) -> None:
         assert json.loads(found.stdout)["@type"] == "Recipe"
 
 
+def test_what_no_line_has_is_told(tmp_path: Path) -> None:
+    file = tmp_path / "ribs.txt"
+    file.write_text(RECIPE + "Mix 1 cup ketchup and 2 Tbsp honey and brush it on.\n")
+    found = CliRunner().invoke(app, ["convert", str(file)])
+    assert "on no line of ingredients: 1 cup ketchup and 2 Tbsp honey." in found.stderr
+
+
 def test_what_cannot_be_converted_says_so(tmp_path: Path) -> None:
     file = tmp_path / "lamb.txt"
     file.write_text(RECIPE.replace("baby back ribs", "lamb ribs"), encoding="utf-8")

@@ -4,8 +4,10 @@ import { corrected, remember } from "@/features/convert/corrections";
 import {
   counts,
   doubtful,
+  onNoLine,
   recipeOf,
   rowsOf,
+  withFoods,
   withLinesOf,
   withRoles,
 } from "@/features/convert/rows";
@@ -45,6 +47,20 @@ test("rows make the recipe that they came from", () => {
   expect(counts(rows)).toBe("3 ingredients, 1 step; 1 line left out");
 });
 
+test("foods that the text measures become ingredients, and are told no more", () => {
+  const doubts = {
+    steps_like_ingredients: [],
+    ingredients_like_steps: [],
+    foods_on_no_line: ["4 c. ketchup", "2 tbsp honey"],
+  };
+  const rows = rowsOf(RECIPE);
+  expect(onNoLine(rows, doubts)).toEqual(["4 c. ketchup"]);
+  const added = withFoods(rows, ["4 c. ketchup"]);
+  expect(recipeOf(added, RECIPE).ingredients).toEqual([...RECIPE.ingredients, "4 c. ketchup"]);
+  expect(onNoLine(added, doubts)).toEqual([]);
+  expect(onNoLine(rows, undefined)).toEqual([]);
+});
+
 test("a line becomes something else, and parts follow", () => {
   const rows = rowsOf(RECIPE);
   const key = (text: string) => rows.find((row) => row.text === text)?.key ?? "";
@@ -65,6 +81,7 @@ test("lines that look wrong are offered once, and moved together", () => {
   const doubts = {
     steps_like_ingredients: ["2 onions", "1 cup stock"],
     ingredients_like_steps: [],
+    foods_on_no_line: [],
   };
   const rows = rowsOf(recipe);
   const [doubt, ...others] = doubtful(rows, doubts);

@@ -236,8 +236,8 @@ def convert_file(
             parse_measure(altitude, "altitude", "altitude"), form,
             metric=READING.get().units == "metric",
         )  # fmt: skip
-    for line in found.assumed:
-        typer.echo(f"assumed: {line}", err=True)
+    for line in (*(f"assumed: {line}" for line in found.assumed), *found.remarks):
+        typer.echo(line, err=True)
     typer.echo(found.text, nl=not found.text.endswith("\n"))
 
 

@@ -86,6 +86,13 @@ def test_answers_and_choices(client: TestClient) -> None:
     assert again["understood"]["mass_kg"] == pytest.approx(1.3608, abs=1e-3)
 
 
+def test_foods_that_no_line_has_come_with_what_was_read(client: TestClient) -> None:
+    text = "Pork\n\n4 lb pork shoulder\n1 onion\n\nBraise 4 hours. Mix 1 c ketchup, 2 T honey.\n"
+    found = client.post("/api/recipes/read", content=text.encode())
+    assert found.status_code == 200, found.text
+    assert found.json()["doubts"]["foods_on_no_line"] == ["1 c ketchup", "2 T honey"]
+
+
 def test_a_place_in_doubt_is_asked_about_and_kept_when_said(
     client: TestClient, monkeypatch: pytest.MonkeyPatch
 ) -> None:

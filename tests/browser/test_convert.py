@@ -230,6 +230,38 @@ A pinch of patience
 """
 
 
+LOST = """Sunday pork
+
+4 lb pork shoulder
+1 onion
+1 cup stock
+
+Rub it with salt. Braise at 300 F for 4 hours.
+Before serving mix 1/2 cup ketchup with 1/4 cup honey and brush it on.
+"""
+
+
+def test_foods_that_no_line_has_are_told_and_added(page: Page) -> None:
+    bring(page, LOST)
+    reading = page.get_by_test_id("reading")
+    expect(reading).to_contain_text("3 ingredients, 2 steps")
+    # it is told without opening anything
+    told = page.get_by_text(
+        screen("convert-foods-on-no-line", foods="1/2 cup ketchup, 1/4 cup honey")
+    )
+    expect(told).to_be_visible()
+    axe_clean(page)
+    page.get_by_role("button", name=screen("convert-add-them")).click()
+    expect(reading).to_contain_text("5 ingredients, 2 steps")
+    expect(told).to_have_count(0)
+    rows = page.get_by_role(
+        "list", name=screen("convert-ingredients-with-their-marks")
+    ).get_by_role("listitem")
+    expect(rows.filter(has_text="ketchup")).to_contain_text("with the finish")
+    page.reload()
+    expect(page.get_by_test_id("reading")).to_contain_text("5 ingredients, 2 steps")
+
+
 @pytest.mark.parametrize("size", [None, PHONE], ids=["desk", "phone"])
 def test_lines_are_looked_over_and_put_right(page: Page, size: dict[str, int] | None) -> None:
     if size is not None:

@@ -3042,6 +3042,8 @@ export interface components {
             steps_like_ingredients: string[];
             /** Ingredients Like Steps */
             ingredients_like_steps: string[];
+            /** Foods On No Line */
+            foods_on_no_line: string[];
         };
         /**
          * EarlyOutOut

@@ -10,6 +10,7 @@ from sqlalchemy.orm import Session
 
 from pneumachron.core.catalog.cuts import LiquidStyle, ReleaseMethod
 from pneumachron.core.catalog.pots import Pot
+from pneumachron.core.message import Message
 from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.converting.kitchen import Choices, Kitchen, PlacedWhen
@@ -159,6 +160,8 @@ class Alone:
 
     text: str
     assumed: tuple[str, ...]
+    remarks: tuple[str, ...]
+    """What there is to say about how it was read."""
 
 
 def convert_alone(
@@ -170,14 +173,18 @@ def convert_alone(
     ------
     RecipeError, UnreadableError : it cannot be read or converted; says what to do.
     """
-    understood = understand(read_in_place(content, name).recipe)
+    read = read_in_place(content, name)
+    understood = understand(read.recipe)
     kitchen = Kitchen(pot, altitude_m, FRIDGE_C, metric=metric)
     done = convert(understood, kitchen)
     assumed = tuple(
         f"{say_message(item.said)} {say_message(item.guess)}" for item in understood.questions
     )
     unsure = tuple(say_message(doubt.question) for doubt in done.doubts)
-    return Alone(WRITERS[kind](to_recipe(done, say_message)), assumed + unsure)
+    lost = doubts_of(read.recipe).foods_on_no_line
+    told = (Message("doubt-foods_on_no_line", {"foods": "\n".join(lost)}),) if lost else ()
+    remarks = tuple(map(say_message, (*read.remarks, *told)))
+    return Alone(WRITERS[kind](to_recipe(done, say_message)), assumed + unsure, remarks)
 
 
 FRIDGE_C = 4.0

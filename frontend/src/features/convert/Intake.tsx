@@ -27,6 +27,7 @@ export function Intake({ pot, onOpen }: Props) {
       format: found.format,
       recipe: corrected(found.recipe, original),
       doubts: found.doubts,
+      remarks: found.remarks,
       answers: NO_ANSWERS,
       choices: NO_CHOICES,
       tags: [],

@@ -1,6 +1,7 @@
 import type { ConvertedOut, RecipeText } from "@/api/client";
 import { numbered } from "@/features/convert/draft";
 import { MarkNote, type MarkProps, MarkWord } from "@/features/convert/MarkNote";
+import { spanText } from "@/lib/format";
 import { say } from "@/text/say";
 
 interface Props extends MarkProps {
@@ -93,7 +94,11 @@ function isGone(mark: ConvertedOut["marks"][number] | undefined): boolean {
   return mark?.does === "struck" && !mark.overruled;
 }
 
+/** Marinating and curing are told in hours; a cook time is always minutes. */
+const LONG_MIN = 180;
+
 function minutes(low: number, high: number): string {
   const [from, to] = [Math.round(low), Math.round(high)];
+  if (to >= LONG_MIN && from !== to) return spanText([60 * from, 60 * to]);
   return from === to ? say("convert-min", { from }) : say("convert-min-2", { from, to });
 }

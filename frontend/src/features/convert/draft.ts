@@ -20,6 +20,8 @@ export interface Draft {
   pot: string;
   /** Lines that look like something else; drafts of older versions have none. */
   doubts?: ReadOut["doubts"];
+  /** What there is to say about how it was read, in the words of the household: never kept. */
+  remarks?: string[];
 }
 
 const KEY = "pneumachron.recipe";
@@ -35,7 +37,7 @@ function isDraft(value: unknown): value is Draft {
 
 export function keepDraft(draft: Draft | null): void {
   if (draft === null) forgetKept(KEY);
-  else keep(KEY, JSON.stringify(draft));
+  else keep(KEY, JSON.stringify({ ...draft, remarks: undefined }));
 }
 
 export function keptPaste(): string {

@@ -96,6 +96,19 @@ export function doubtful(rows: Row[], doubts: ReadOut["doubts"] | undefined): Do
   return found.filter(({ keys }) => keys.size > 0);
 }
 
+/** Foods that the text measures and that are on no line yet; drafts of older versions know none. */
+export function onNoLine(rows: Row[], doubts: ReadOut["doubts"] | undefined): string[] {
+  const lines = new Set(rows.filter((row) => row.role === "ingredient").map((row) => row.text));
+  return (doubts?.foods_on_no_line ?? []).filter((food) => !lines.has(food));
+}
+
+/** These foods as ingredients of their own, below the last one. */
+export function withFoods(rows: Row[], foods: string[]): Row[] {
+  const at = rows.findLastIndex((row) => row.role === "ingredient") + 1;
+  const added = foods.map((text): Row => ({ key: `added ${text}`, text, role: "ingredient" }));
+  return [...rows.slice(0, at), ...added, ...rows.slice(at)];
+}
+
 /** `11 ingredients, 6 steps; 2 lines left out`. */
 export function counts(rows: Row[]): string {
   const of = (role: Role) => rows.filter((row) => row.role === role).length;

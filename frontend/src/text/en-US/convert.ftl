@@ -96,6 +96,8 @@ convert-doubt-ingredient = { $lines ->
    *[other] { $lines } ingredients look like steps.
  }
 convert-move-them = Move
+convert-foods-on-no-line = Measured in the text, and on no line of ingredients: { $foods }.
+convert-add-them = Add to the ingredients
 convert-lines-of-the-recipe = lines of the recipe
 convert-at-high-pressure-likely-range = at high pressure, likely range { $hold_low_min }
 convert-as-your-recipe-says = under pressure, as your recipe says

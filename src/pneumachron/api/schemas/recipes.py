@@ -29,6 +29,7 @@ from pneumachron.recipes.model import (
     PartRole,
     Recipe,
 )
+from pneumachron.recipes.reading.doubts import MOST_TOLD
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.understand import Answers, Asked
 from pneumachron.services.recipes import (
@@ -113,6 +114,8 @@ class DoubtsOut(StrictModel):
 
     steps_like_ingredients: Annotated[list[Text], Field(max_length=MAX_LINES)]
     ingredients_like_steps: Annotated[list[Text], Field(max_length=MAX_LINES)]
+    foods_on_no_line: Annotated[list[Text], Field(max_length=MOST_TOLD)]
+    """Measured in the text, and no ingredient."""
 
 
 class ReadOut(StrictModel):

@@ -26,7 +26,8 @@ from pneumachron.recipes.converting.themes import (
     without_devices,
 )
 from pneumachron.recipes.understanding.crust import glazes
-from pneumachron.recipes.understanding.ingredients import Kind, food_of, foods_in, foods_named
+from pneumachron.recipes.understanding.ingredients import Kind, foods_in, foods_named
+from pneumachron.recipes.understanding.measured import measured_in
 from pneumachron.recipes.understanding.naming import names_any, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -206,21 +207,15 @@ def thickens_with_more(understood: Understood, text: str) -> bool:
     return not listed and _THICKENER.search(text) is not None
 
 
-_MEASURED = re.compile(
-    r"\b\d[\d/.½¼¾]{0,5}\s?(?:cups?|c|T|t|[Tt]bsp|tsp|tablespoons?|teaspoons?|ml|g|oz)\b\.? "
-    r"(?:of )?(?P<food>[a-z][a-z -]{2,30})"
-)
-
-
 def measures_more(understood: Understood, text: str) -> bool:
     """Whether a text measures a food that the list does not have: only its words tell how much."""
     listed = {food.food.words for item in understood.ingredients for food in foods_in(item)}
-    for found in _MEASURED.finditer(text):
-        food = food_of(found["food"])
-        known = food.kind not in {"unknown", "thin", "meat", "salt"}
-        if known and food.words not in listed and not rows_named(understood, found["food"]):
-            return True
-    return False
+    return any(
+        each.food.kind not in {"unknown", "thin", "meat", "salt"}
+        and each.food.words not in listed
+        and not rows_named(understood, each.name)
+        for each in measured_in(text)
+    )
 
 
 def _unlisted_foods(understood: Understood, step: str) -> set[str]:
@@ -332,10 +327,10 @@ def _is_of_a_side(understood: Understood, index: int) -> bool:
 def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[OutLine]) -> str:
     """Which of our steps does a step's work; its own words where none does all of it."""
     step = understood.recipe.steps[index]
-    own = (
-        is_own_work(step) or thickens_with_more(understood, step) or measures_more(understood, step)
-    )
-    lost = theme in _ABSORBING and own
+    more = measures_more(understood, step)
+    own = is_own_work(step) or thickens_with_more(understood, step) or more
+    # what is brushed on would be lost, if only the step tells how much of what
+    lost = (theme in _ABSORBING and own) or (theme == "finish" and more)
     elsewhere = theme == "serve" and (
         not names_any(understood, step) or len(_unlisted_foods(understood, step)) > 1
     )

@@ -143,6 +143,7 @@ when-finish = with the finish
 when-beside = to serve
 
 # Two places of an ingredient, where the steps can be read either way.
+doubt-foods_on_no_line = These are measured in the text and stand on no line of ingredients: { LIST($foods) }.
 doubt-place = “{ $said }”: { $when ->
         [cure] { when-cure }
         [season] { when-season }
