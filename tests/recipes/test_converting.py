@@ -81,6 +81,7 @@ RULES: list[tuple[str, tuple[str, ...], str, list[str], str]] = [
     ("fat_limited", ("700 g lard",), "changed", ["sear"], "30 ml lard"),
     ("fat_unfried", ("2 tbsp butter",), "moved", ["after"], "butter"),
     ("tool_struck", ("1 oven bag",), "struck", [], ""),
+    ("salt_brushed_off", ("200 g salt",), "kept", ["season"], "brushed off"),
     ("binder_named", ("2 tbsp mustard",), "kept", ["season"], "mustard"),
     ("unknown_kept", ("1 medlar",), "moved", ["top"], "medlar"),
 ]  # fmt: skip

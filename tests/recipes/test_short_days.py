@@ -3,6 +3,7 @@
 import pytest
 
 from pneumachron.core.physics.tenderness import Texture
+from pneumachron.recipes.converting.cures import cured_lines
 from pneumachron.recipes.understanding.texture import read_texture
 from pneumachron.recipes.understanding.understand import understand
 from tests.recipes.supper import read, understood
@@ -262,3 +263,53 @@ def test_foods_of_a_part_between_semicolons() -> None:
 def test_two_foods_as_the_last_sentence_are_for_the_table() -> None:
     places = when(of("brisket_in_that_order"))
     assert places["Hoagies"] == places["provolone"] == "beside"
+
+
+def test_a_list_between_dashes_has_its_name() -> None:
+    """“-- rub --” was a food, and half of the rub was stirred into the sauce."""
+    done = of("firehouse_ribs_for_twelve")
+    places = when(done)
+    assert places["paprika"] == places["chili powder"] == "season"
+    assert places["ketchup"] == places["hot sauce"] == "finish"
+
+
+def test_four_ribs_of_so_many_grams_each_in_german() -> None:
+    """“4 Short Ribs (à ca. 400 g)” weighed 400 g."""
+    assert of("short_ribs_mit_rotwein").understood.mass_kg == pytest.approx(1.6)
+
+
+def test_a_cure_of_five_days_is_no_seasoning() -> None:
+    """“cure (5 days): 4 qts water, 1 c kosher salt, …”: the cup of salt was rubbed on after it."""
+    lines = of("pastrami_short_ribs").lines
+    cured = {line.name for line in lines if line.when == "cure"}
+    assert cured >= {"kosher salt", "pink curing salt", "pickling spice"}
+    assert "coriander seed" in {line.name for line in lines if line.when == "season"}
+
+
+def test_more_salt_than_a_rub_has_is_never_seasoning_beside_a_cure() -> None:
+    found = understood("Rinse off the cure. Braise for 4 hours.",
+                       more=("300 g salt", "10 g pink curing salt"))  # fmt: skip
+    assert 1 in cured_lines(found)
+    assert 1 not in cured_lines(understood("Rub it. Braise for 4 hours.", more=("300 g salt",)))
+
+
+def test_a_crust_of_salt_is_brushed_off() -> None:
+    """A cup of salt stayed on the meat, and all of it would be in the juice."""
+    done = of("big_easy_shoulder")
+    season = " ".join(words(step) for step in done.steps if step.kind == "season")
+    assert "in the refrigerator for 6\xa0h. Then brush off the salt" in season
+    usual = of("butt_on_a_gas_grill")
+    assert not any("brush off" in words(step) for step in usual.steps)
+
+
+def test_a_night_in_the_rub_in_one_paragraph() -> None:
+    done = of("butt_with_a_vinegar_mop")
+    season = " ".join(words(step) for step in done.steps if step.kind == "season")
+    assert "in the refrigerator for 8–12\xa0h" in season
+    # what is browned and set aside rests in no refrigerator
+    ribs = " ".join(words(step) for step in of("ribs_polenta_gremolata").steps)
+    assert "refrigerator for" not in ribs
+
+
+def test_cream_beside_a_tossed_pasta_goes_into_the_sauce() -> None:
+    assert when(of("weeknight_pork_ragu"))["heavy cream"] == "after"

@@ -1,5 +1,6 @@
 """Meat that is cured or brined, and the lines of its cure."""
 
+from pneumachron.core.message import Message
 from pneumachron.recipes.understanding.naming import rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -48,7 +49,24 @@ def cured_lines(understood: Understood) -> frozenset[int]:
     told = " ".join(
         text for step in understood.said for text in sentences_in(step) if CURED.search(text)
     )
-    return (rows_named(understood, told) | own | _in_brine(understood)) - meat
+    return (
+        rows_named(understood, told) | own | _in_brine(understood) | _brining(understood)
+    ) - meat
+
+
+BRUSHED_OFF = Message("prepared-brushed_off")
+MOST_SALT_KG_PER_KG = 0.06
+"""Salt on meat that can still be eaten as it is; a rub has one to three in a hundred. Common
+practice."""
+
+
+def _brining(understood: Understood) -> frozenset[int]:
+    """Salt of which there is more than any rub has: it is that of the brine, whatever names it."""
+    return frozenset(
+        item.index for item in understood.ingredients
+        if item.kind == "salt"
+        and (item.mass_kg or 0.0) > MOST_SALT_KG_PER_KG * understood.mass_kg
+    )  # fmt: skip
 
 
 def _in_brine(understood: Understood) -> frozenset[int]:

@@ -9,6 +9,7 @@ from pneumachron.recipes.converting.parts import BRUSHED, SWEET, parts_apart
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import (
+    CHEESES,
     THIN_KINDS,
     UNKNOWN,
     Ingredient,
@@ -248,7 +249,8 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
         return "after"
     # “finish the sauce with the sesame oil. Glaze the ribs.”
     is_oil = item.kind == "fat" and item.food.words.endswith("oil")
-    if BRUSHED.search(own if is_oil else steps):
+    stirred = item.kind == "dairy" and item.food.words not in CHEESES
+    if BRUSHED.search(own if is_oil or stirred else steps):
         butter = "butter" in item.food.words
         return "beside" if item.kind in _NO_GLAZE and not butter else "finish"
     if item.kind in SWEET and _STREWN_ON.search(own):

@@ -11,6 +11,7 @@ from pneumachron.recipes.converting.context import (
     plain_line,
     volume_line,
 )
+from pneumachron.recipes.converting.cures import BRUSHED_OFF, MOST_SALT_KG_PER_KG
 from pneumachron.recipes.converting.liquid_rules import (
     CHILLI_SHARE,
     DRIED_SHARE,
@@ -195,6 +196,16 @@ def _tool(_context: ConversionContext, _item: Ingredient) -> ConvertedLines:
     return ConvertedLines((), "tool_struck")
 
 
+def _salt(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """For the meat; what nobody could eat cures it overnight, and is brushed off."""
+    found = kept("season")(context, item)
+    kilos = context.scale * (item.mass_kg or 0.0)
+    if kilos <= MOST_SALT_KG_PER_KG * context.mass_kg:
+        return found
+    lines = tuple(replace(line, prepared=BRUSHED_OFF) for line in found.lines)
+    return ConvertedLines(lines, "salt_brushed_off")
+
+
 BY_KIND: dict[Kind, RuleFn] = {
     "meat": _meat,
     "other_meat": kept("sear"),
@@ -218,7 +229,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "fat": _fat,
     "binder": _binder,
     "spice": kept("pot"),
-    "salt": kept("season"),
+    "salt": _salt,
     "rub": kept("season"),
     "baking": kept("season"),
     "dried_herb": less("dried_herb_less", DRIED_SHARE, "pot"),

@@ -166,6 +166,9 @@ _RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b", r"\brefrigerat", r"\bfr
                 r"\bchill\b", r"\bset aside\b")  # fmt: skip
 
 
+_FRIES = any_of(r"\bbrown\w*\b(?! sugar)", r"\bsear\b", r"\bfry\b", r"\banbraten\b", r"\bsoften\b")
+
+
 def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
     """How long the rubbed meat waits before it is cooked [s], when the recipe says so."""
     cured = is_cured(understood)
@@ -173,11 +176,19 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
         if cured and CURED.search(step):
             continue  # that rest is the cure's own
         late = index > max(understood.cooking.steps, default=index)
-        if late or index in understood.cooking.steps or theme_of(step) != "season":
+        texts = sentences_in(step)
+        if index in understood.cooking.steps:  # all in one paragraph: what stands before the heat
+            main = understood.cooking.main
+            texts = texts[: main[1]] if main is not None and main[0] == index else []
+            seasons = any(SEASONED.search(text) for text in texts)
+            texts = [text for text in texts if not _FRIES.search(text)]
+        else:
+            seasons = theme_of(step) == "season"
+        if late or not seasons:
             continue
-        if NIGHT.search(step):
+        if NIGHT.search(" ".join(texts)):
             return OVERNIGHT_S
-        for sentence in sentences_in(step):
+        for sentence in texts:
             if (days := DAYS.search(sentence)) and _RESTS.search(sentence):
                 return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
             spans = durations_in(sentence) if _RESTS.search(sentence) else []

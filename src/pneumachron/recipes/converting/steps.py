@@ -20,6 +20,7 @@ from pneumachron.core.procedure.to_table import (
 )
 from pneumachron.core.procedure.under_pressure import run_steps
 from pneumachron.recipes.converting.caramel import is_caramel, makes_caramel
+from pneumachron.recipes.converting.cures import BRUSHED_OFF
 from pneumachron.recipes.converting.fats import is_fried
 from pneumachron.recipes.converting.marinade import marinating_s
 from pneumachron.recipes.converting.marks import OutStep, OwnWords, When
@@ -123,6 +124,8 @@ def _season(work: Work) -> OutStep:
         said.append(say("season_plain"))
     if not work.marinades and (rest_s := rub_rest_s(work.understood)):
         said.append(say("rub_rest", low_s=rest_s[0], high_s=rest_s[1]))
+    if any(line.prepared == BRUSHED_OFF for line in work.of("season")):
+        said.append(say("brush_salt_off"))
     return OutStep("season", tuple(said))
 
 

@@ -21,6 +21,7 @@ _FOR_A_KILO = re.compile(
 
 def tidied(text: str) -> Iterator[str]:
     """The lines of a pasted text, as they are sorted."""
+    text = _BETWEEN_DASHES.sub(r"\g<name>:", text)
     lines = [
         _SO_MUCH_OF_IT.sub(r"\1 (makes \2):", part)
         for line in text.split("\n")
@@ -33,6 +34,14 @@ def _with_meat(lines: Iterable[str]) -> Iterator[str]:
     for line in lines:
         found = _FOR_A_KILO.match(line.strip())
         yield found["meat"] if found else _SERVED.sub("To serve: ", _LABEL.sub(r"\1: ", line))
+
+
+_BETWEEN_DASHES = re.compile(
+    r"^[ \t]*(?P<sign>[-–—~=*])(?P=sign){0,4} ?(?P<name>[^\W\d_][^\W_ ]*(?: [^\W\d_]+){0,3}) ?"
+    r"(?P=sign){1,5}[ \t]*$",
+    re.M,
+)
+"""“-- rub --”, alone on a line, above its foods."""
 
 
 def _with_mix_apart(line: str) -> list[str]:

@@ -215,7 +215,8 @@ def with_nested_parts(lines: Iterable[str]) -> Iterator[str]:
 
 _PART_LINE = re.compile(
     r"^\W{0,4}(?P<part>(?:(?:for|to) )?(?:the )?[^\W\d_](?:[^\W\d_]| ){2,30})"
-    r"(?:/[^\W\d_]{3,12})?(?: \((?:[^()\d]{2,24}|(?:per|for|makes|enough for) [^()]{2,24})\))?"
+    r"(?:/[^\W\d_]{3,12})?(?: \((?:[^()\d]{2,24}|(?:per|for|makes|enough for) [^()]{2,24}"
+    r"|\d[\d –-]{0,5}(?:days?|nights?|hours?|hrs?))\))?"
     r"(?:\s*:| [–→=-]| [-=]>)\s+(?P<rest>\S.*)$",
     re.I,
 )

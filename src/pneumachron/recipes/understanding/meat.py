@@ -224,7 +224,7 @@ def _mass(line: Line) -> float | None:
 
 
 _EACH = re.compile(
-    r"\beach\b|\bea\b|\bje\b|\bpro (?:st(?:ü|ue)ck|leiter)\b|(?<=\s)à(?=\s?(?:ca\.? ?|etwa )?\d)"
+    r"\beach\b|\bea\b|\bje\b|\bpro (?:st(?:ü|ue)ck|leiter)\b|(?<=[\s(])à(?=\s?(?:ca\.? ?|etwa )?\d)"
     r"|@\s?\d|\bavg\b|\baverage\b"
     r"|\bapiece\b|\ba piece\b|\bper (rack|slab|piece|roast|rib|portion)\b"
     rf"|{WEIGHT_UNIT}\.? (?:a|to the|to a) (?:rack|slab|roast|rib|portion|side)\b",

@@ -10,6 +10,7 @@ convert-batches = Cook it in { PLAIN($batches) } batches.
 convert-season_plain = Season all faces, the cut ones too, with salt and pepper.
 convert-season = Season all faces, the cut ones too: { LIST($names) }.
 convert-rub_rest = Leave it covered in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
+convert-brush_salt_off = Then brush off the salt, or rinse the meat and pat it dry.
 convert-marinate = Marinate in the refrigerator for { HOURSSPAN($low_s, $high_s) }.
 convert-marinate_in = Marinate the meat in { LIST($names) }, in the refrigerator, for { HOURSSPAN($low_s, $high_s) }.
 convert-boil_marinade = Boil what is left of the marinade for { DURATION($boil_s) } before you use it as a sauce.

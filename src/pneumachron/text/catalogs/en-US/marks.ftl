@@ -114,6 +114,8 @@ mark-marinade_shared = Half goes onto the raw meat, and half is set aside before
     .caution = What has touched raw meat is not brushed on cooked meat.
 mark-marinade_wiped = It soaks the raw meat. Wipe it off before the meat goes in, and throw away what is left, or boil it for { MINUTES(5) }.
     .caution = A marinade that held raw meat is not eaten unboiled.
+mark-salt_brushed_off = So much salt cures the meat. Brush it off before the meat goes into the cooker, or its juice is too salty to eat.
+    .caution = In a closed pot all of the salt stays in the juice.
 mark-cured_meat = It is cured already. Rinse it, and add no salt.
 
 allergen-celery = celery
@@ -171,6 +173,7 @@ doubt-place = “{ $said }”: { $when ->
 prepared-simmered = simmered uncovered first
 prepared-boiled_off = boiled off uncovered
 prepared-caramel = melted to a caramel first
+prepared-brushed_off = brushed off before cooking
 prepared-own_run = { MINUTES($hold_min) }, quick release
 prepared-for_the_smoke = for the smoke
 
