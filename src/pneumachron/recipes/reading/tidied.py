@@ -37,9 +37,9 @@ def _with_meat(lines: Iterable[str]) -> Iterator[str]:
 
 
 _BETWEEN_DASHES = re.compile(
-    r"^[ \t]*(?P<sign>[-–—~=*])(?P=sign){0,4} ?(?P<name>[^\W\d_][^\W_ ]*(?: [^\W\d_]+){0,3}) ?"
-    r"(?P=sign){1,5}[ \t]*$",
-    re.M,
+    r"^[ \t]*(?P<sign>[-–—~=*])(?P=sign){0,4} ?(?P<name>(?:[^\W\d_]+ ){0,2}(?:rub|sauce|glaze|marinade"
+    r"|mop|slaw|brine|cure|toppings?|garnish|dressing|gravy|paste|filling)) ?(?P=sign){1,5}[ \t]*$",
+    re.M | re.I,
 )
 """“-- rub --”, alone on a line, above its foods."""
 
