@@ -37,8 +37,9 @@ def _with_meat(lines: Iterable[str]) -> Iterator[str]:
 
 
 _BETWEEN_DASHES = re.compile(
-    r"^[ \t]*(?P<sign>[-–—~=*])(?P=sign){0,4} ?(?P<name>(?:[^\W\d_]+ ){0,2}(?:rub|sauce|glaze|marinade"
-    r"|mop|slaw|brine|cure|toppings?|garnish|dressing|gravy|paste|filling)) ?(?P=sign){1,5}[ \t]*$",
+    r"^[ \t]*(?P<sign>[-–—~=*])(?P=sign){0,4} ?(?P<name>(?:[^\W\d_]+ ){0,2}"
+    r"(?:rub|sauce|glaze|marinade|mop|slaw|brine|cure|toppings?|garnish|dressing|gravy|paste"
+    r"|filling)) ?(?P=sign){1,5}[ \t]*$",
     re.M | re.I,
 )
 """“-- rub --”, alone on a line, above its foods."""
