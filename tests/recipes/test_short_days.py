@@ -313,3 +313,13 @@ def test_a_night_in_the_rub_in_one_paragraph() -> None:
 
 def test_cream_beside_a_tossed_pasta_goes_into_the_sauce() -> None:
     assert when(of("weeknight_pork_ragu"))["heavy cream"] == "after"
+
+
+def test_what_is_poured_into_a_covered_pan_is_no_spritz() -> None:
+    """A later sentence mops, and the cider was struck as what is sprayed on."""
+    places = when(of("racks_for_saturday"))
+    assert places["apple cider"] == places["cider vinegar"] == "pot"
+
+
+def test_carrots_cut_in_half_do_not_cut_the_meat() -> None:
+    assert of("brisket_from_the_parish").understood.count == 1

@@ -26,7 +26,10 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
     if any(_MOP_POURED.search(text) for text in sentences) or dresses_the_meat(understood):
         told = set()  # the meat is braised in it, or eaten with it
     # "spritz with the stock hourly", and then braise it in the stock
-    return (named_in(understood, SPRAYED) - rows_named(understood, poured)) | own | told
+    named = named_in(understood, SPRAYED) - rows_named(understood, poured)
+    # “in a pan w 2 c cider, cover, 3 hrs. grill hot, mopping w sauce”: the cider is poured in
+    named -= rows_named(understood, " ".join(filter(_POURED_UNDER_A_LID.search, sentences)))
+    return named | own | told
 
 
 _SPRITZ = re.compile(r"\W*(?:sprit?z|mop)\b[^:]{0,12}:", re.I)
@@ -63,6 +66,9 @@ _MIXED_WITH_MOP = any_of(
 _MOP_POURED = any_of(r"\bmop\b[^.;]{0,20}\bpour\b", r"\bpour\b[^.;]{0,30}\bmop\b")
 
 
+_POURED_UNDER_A_LID = any_of(
+    r"\bpan\b[^.;]*\b(?:with|w/?) [^.;]*\b(?:cover|foil|tight)\w*\b(?![^.;]*\b(?:mop|sprit)\w*)",
+)
 _UNDER_A_LID = any_of(
     r"\b(pan|pot|tray|tin|casserole|dutch oven)\b[^.;]*\b(with|and)\b", r"\bbrais(e|ing)\b"
 )

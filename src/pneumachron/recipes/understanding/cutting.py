@@ -101,10 +101,21 @@ def _of_sentence(sentence: str) -> Cutting | None:
         return Cutting(parts=RACK_BONES)
     if (cubed := _cubed(sentence)) is not None:
         return cubed
-    if found := _PARTS.search(sentence):
+    parts = _PARTS.finditer(sentence)
+    if found := next(
+        (each for each in parts if not _OF_OTHERS.search(sentence[: each.start()])), None
+    ):
         verb = found["verb"]
         return Cutting(parts=_VERBS[verb.lower()] if verb else _number(found["many"]))
     return None
+
+
+_OF_OTHERS = re.compile(
+    r"\b(?:carrots?|onions?|shallots?|leeks?|celery|potato(?:es)?|parsnips?|apples?|lemons?|limes?"
+    r"|oranges?|tomato(?:es)?|mushrooms?|garlic|cabbage|fennel)[, ]{1,2}$",
+    re.I,
+)
+"""“Three carrots cut in half.”"""
 
 
 def _cubed(sentence: str) -> Cutting | None:
