@@ -128,9 +128,14 @@ BROUGHT = ("extras", "crackling", "sear_min", "rubbed", "marinade")
 def test_a_recipe_and_its_cook_do_the_same(client: TestClient) -> None:
     """Browned, marinated and crisped in Cook what is so in Convert, for the same minutes."""
     seen: Counter[str] = Counter()
+    refused = 0
     for voice in VOICES:
         recipe = client.post("/api/recipes/read", content=voice.read_bytes()).json()["recipe"]
-        done = client.post("/api/recipes/convert", json={"recipe": recipe, "pot": "bass"}).json()
+        reply = client.post("/api/recipes/convert", json={"recipe": recipe, "pot": "bass"})
+        if reply.status_code == 422:  # two meats, or what pressure does nothing for
+            refused += 1
+            continue
+        done = reply.json()
         brought = {name: done[name] for name in BROUGHT}
         cook = client.post(
             "/api/cooks", json={"name": voice.stem, "plan": done["request"], **brought}
@@ -144,4 +149,5 @@ def test_a_recipe_and_its_cook_do_the_same(client: TestClient) -> None:
             seen[kind] += kind in told
         hold = next(step for step in cook["steps"] if step["kind"] == "hold")
         assert round(hold["likely_s"] / 60) == done["setting"]["hold_min"], voice.stem
+    assert refused < len(VOICES) / 20
     assert all(0 < seen[kind] < len(VOICES) for kind in ("sear", "marinate", "finish"))
