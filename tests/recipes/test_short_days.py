@@ -323,3 +323,27 @@ def test_what_is_poured_into_a_covered_pan_is_no_spritz() -> None:
 
 def test_carrots_cut_in_half_do_not_cut_the_meat() -> None:
     assert of("brisket_from_the_parish").understood.count == 1
+
+
+def test_the_heat_above_the_recipe_is_that_of_the_long_time() -> None:
+    """“Oven: 300°F” stood above, and “uncover, turn oven to 425” was taken for it."""
+    heat_c = of("roast_with_cider_gravy").understood.cooking.temp_c
+    assert heat_c == pytest.approx(149, abs=1)
+    later = understood("Cover and roast 4 hours. Then turn the oven up to 220 C for 20 minutes.")
+    assert later.cooking.temp_c == pytest.approx(220)  # no other is told
+
+
+def test_a_sauce_that_is_boiled_down_meanwhile_is_brushed_on() -> None:
+    """“Boil all the sauce ingredients until reduced”, and no pan is named: it went into the pot."""
+    done = of("huli_ribs_and_their_sauce")
+    places = when(done)
+    assert {places[name] for name in ("pineapple juice", "ketchup", "soy sauce")} == {"finish"}
+    assert done.finish.kind == "grill"
+
+
+def test_a_teaspoon_of_coriander_in_a_line_of_spices_is_ground() -> None:
+    assert when(of("texas_chili_of_short_ribs"))["coriander"] == "pot"
+
+
+def test_vinegar_in_short() -> None:
+    assert when(of("shoulder_hot_and_fast"))["cider vin"] == "after"

@@ -149,7 +149,7 @@ def is_boiled_late(understood: Understood, part: Part) -> bool:
     """“Meanwhile simmer the sauce ingredients in a wide pan”, behind the long heat."""
     return any(
         _BOILED_UP.search(text)
-        and (_IN_A_PAN.search(text) or OWN_PAN.search(text))
+        and (_IN_A_PAN.search(text) or OWN_PAN.search(text) or _ALL_OF_A_SAUCE.search(text))
         and len(rows_named(understood, text).intersection(part.lines)) > 1
         for text in _late_sentences(understood)
     )

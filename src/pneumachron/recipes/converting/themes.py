@@ -243,7 +243,8 @@ _LETS_PRESSURE_GO = any_of(
 
 
 _OWN_WORK = any_of(
-    r"\bblend(er|ed)?\b", r"(^|[.;,] |\band )pur[eé]e (the|it|until|in|with|them)\b",
+    r"\bblend(er|ed)?\b", r"\bpürier\w*",
+    r"(^|[.;,] |\band )pur[eé]e (the|it|until|in|with|them)\b",
     r"\bblitz\w*", r"\bliquidi[sz]e\w*",
     r"\bwhi(z|zz)\b", r"\bprocess(or)?\b", r"\btoast\b", r"\bsoak\b", r"\bgrind\b",
     r"\bpound (?:the|it|garlic|ginger|with a)\b|(^|[.;,] )pound\b(?! of)",

@@ -296,8 +296,9 @@ def _foods_of(part: str, rest: str) -> list[str]:
 
 def _listed(rest: str) -> list[str]:
     """Foods behind “For finishing: 2 tsp cornstarch, scallions, sesame”."""
-    if rest.count("; ") > 1:  # “3 lb brisket, in cubes; 6 oz bacon, diced; …”
-        return rest.split("; ", MOST_ON_A_LINE)
+    parts = rest.split("; ", MOST_ON_A_LINE)  # “3 lb brisket, in cubes; 6 oz bacon, diced; …”
+    if len(parts) > _LEAST_COUNTED or (len(parts) > 1 and all(map(_is_counted, parts))):
+        return parts
     foods = _COMMAS.split(rest, MOST_ON_A_LINE)
     plain = len(foods) > _LEAST_COUNTED and all(map(_is_idle_food, foods))
     return foods if plain else _BY_AMOUNT.split(rest, MOST_ON_A_LINE)

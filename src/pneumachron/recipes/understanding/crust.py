@@ -80,7 +80,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
             r"(?![^.;]*\b(?:until|till?) (?:it['’]?s? |they )?(?:reach\w* |hits? )?(?:19\d|20\d)\b)"
             r"(?![^.;]*\bhours?\b)",
             r"\bgrill (it|them|the|for|each|briefly|over|ribs|racks|\d)",
-            r"\b(medium-)?hot grill\b",
+            r"\b(medium-)?hot grill\b|\b(?:heat|light|preheat) (?:a|the) grill\b",
         ),
     ),
     (

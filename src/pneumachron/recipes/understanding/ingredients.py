@@ -236,9 +236,9 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
         return (item,)
     alone = _bare_foods(line)
     names = alone or _apart(line.raw)
-    each = [food_of(name) for name in names]
-    kinds = {food.kind for food in each}
     lines = [read_line(name) for name in names]
+    each = [_by_the_spoon(food_of(line.raw), line) for line in lines]
+    kinds = {food.kind for food in each}
     counted = len(lines) > 1 and all(line.amount is not None for line in lines)
     several = line.amount is None and len(kinds) > 1 and kinds & _NOT_UNDER_PRESSURE
     bare = bool(alone) or _opens_bare(names, lines)

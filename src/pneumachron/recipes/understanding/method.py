@@ -100,8 +100,7 @@ def read_method(recipe: Recipe) -> Cooking:
         method=method,
         low_s=more * first.low_s + sum(item.low_s for item in spans),
         high_s=more * first.high_s + sum(item.high_s for item in spans),
-        temp_c=oven_heat_c(recipe.steps, first.step, first.place, first.start)
-        or heat_named_c(recipe.description)
+        temp_c=oven_heat_c(recipe.steps, first.step, first.place, first.start, recipe.description)
         if method not in _NO_HEAT
         else None,
         gauge_pa=_gauge(recipe) if method == "stovetop_pressure" else None,

@@ -16,7 +16,7 @@ _RIGHT = {
     "molases": "molasses", "mollases": "molasses", "sause": "sauce", "buter": "butter",
     "chilly": "chilli", "jalepeno": "jalapeno", "jalepenos": "jalapenos", "carots": "carrots",
     "pwdr": "powder", "pwd": "powder", "blk": "black", "brn": "brown", "sug": "sugar",
-    "grnd": "ground",
+    "vin": "vinegar", "grnd": "ground",
     "celary": "celery", "corriander": "coriander", "shallotts": "shallots",
 }  # fmt: skip
 """Common practice: what hurried writers type."""

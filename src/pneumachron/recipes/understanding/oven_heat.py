@@ -1,17 +1,21 @@
 """How hot the oven, grill or smoker is during the long time of a recipe."""
 
 import re
+from collections.abc import Sequence
 
 from pneumachron.recipes.understanding.durations import Degrees, in_figures, temperatures_in
 from pneumachron.recipes.understanding.sentences import sentences_in
 
 
-def oven_heat_c(steps: tuple[str, ...], step: int, place: int, start: int) -> float | None:
+def oven_heat_c(
+    steps: tuple[str, ...], step: int, place: int, start: int, above: str = ""
+) -> float | None:
     """Heat of the long time [°C]: the nearest in its sentence, or the last one named before.
 
     Parameters
     ----------
     step, place, start : the step, the sentence in it, and where the time stands in the sentence
+    above : what stands above the recipe: “Oven: 300 °F”
     """
     same = sentences_in(steps[step])
     begin, end = _clause(same[place], start)
@@ -28,16 +32,26 @@ def oven_heat_c(steps: tuple[str, ...], step: int, place: int, start: int) -> fl
     if now:
         return now[0].temp_c
     before = [*steps[:step], *same[:place]]
-    for text in (*reversed(before), *same[place + 1 :]):
+    behind = same[place + 1 :]
+    # "Uncover, turn oven to 425": what it is turned up to is none of the long time's
+    hotter = next((at for at, text in enumerate(behind) if _HOTTER_LATER.search(text)), len(behind))
+    earlier = _last_named([*reversed(before), *behind[:hotter]]) or heat_named_c(above)
+    if earlier is not None:
+        return earlier
+    return near[0].temp_c if near else _last_named(behind[hotter:])
+
+
+def _last_named(texts: Sequence[str]) -> float | None:
+    """The heat of the first text that names one; “180 °C; reduce to 150 °C” cooks at the last."""
+    for text in texts:
         if found := _of_the_oven(text):
-            exact = [item for item in found if item.exact] or found
-            # "180 °C; reduce to 150 °C": the last is the one it cooks at
-            return exact[-1].temp_c
-    return near[0].temp_c if near else None
+            return ([item for item in found if item.exact] or found)[-1].temp_c
+    return None
 
 
 _HOTTER_LATER = re.compile(
-    r"\b(?:turn|turned|raise|increase|crank)\b[^.;]{0,30}$|\b(?:uncover|unwrap|foil off|lid off)\b",
+    r"\b(?:turn|turned|raise|increase|crank)\b[^.;]{0,30}$|\b(?:uncover|unwrap|foil off|lid off)\b"
+    r"|\b(?:turn|raise|increase|crank)\b[^.;]{0,30}\b(?:oven|heat|up)\b",
     re.I,
 )
 """“Bake 2½ hours, then turn up to 220”: the heat of the long time was told before."""
