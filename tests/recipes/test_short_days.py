@@ -347,3 +347,14 @@ def test_a_teaspoon_of_coriander_in_a_line_of_spices_is_ground() -> None:
 
 def test_vinegar_in_short() -> None:
     assert when(of("shoulder_hot_and_fast"))["cider vin"] == "after"
+
+
+def test_herbs_that_are_mixed_with_the_salt_are_rubbed_on() -> None:
+    places = when(of("roast_with_cider_gravy"))
+    assert places["chopped fresh thyme"] == places["chopped fresh sage"] == "season"
+
+
+def test_rippchen_in_the_st_louis_cut() -> None:
+    meat = "2 Leitern Schweinerippchen (St. Louis Cut, zusammen 2,8 kg)"
+    found = understand(read(f"Rippchen\n\n{meat}\n4 EL Rub\n\n6 Stunden räuchern."))
+    assert found.cut == "spare_ribs_trimmed"

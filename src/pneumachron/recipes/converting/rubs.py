@@ -92,7 +92,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         row for part in understood.recipe.parts if part.role in {"sauce", "glaze", "beside"}
         for row in part.lines
     }  # fmt: skip
-    mixed = _mixed_to_rub(understood, early)
+    mixed = _mixed_to_rub(understood, early) | _herbs_rubbed_on(understood, early)
     rub |= mixed
     stirred = _stirred_spices(understood, early, named | rub) - mixed
     slathered = _slathered(understood, early)
@@ -232,6 +232,23 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
     return frozenset(rows)
 
 
+def _herbs_rubbed_on(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+    """“Mix the salt, herbs and pepper; rub all over”: the chopped herbs of the list."""
+    sentences = [text for step in early for text in sentences_in(step)]
+    rubbed = any(
+        _HERBS_MIXED.search(text) and (SEASONED.search(text) or _THEN_RUBBED.match(following))
+        for text, following in pairwise([*sentences, ""])
+    )
+    return frozenset(
+        item.index for item in understood.ingredients
+        if rubbed and item.kind in {"woody_herb", "fresh_herb"} and _CHOPPED.search(item.line.raw)
+    )  # fmt: skip
+
+
+_HERBS_MIXED = any_of(
+    r"\b(?:mix|combine|stir|rub|season|pound|blend)\b[^.;]*\b(?:the |all (?:the )?)?herbs\b"
+)
+_CHOPPED = any_of(r"\bchopped\b", r"\bminced\b", r"\bleaves\b", r"\bfinely\b")
 MOST_BEFORE = 5
 """Sentences in which a paste is made, before it is rubbed on. Judgement."""
 _TO_A_PASTE = any_of(r"\b(?:to|into|for) (?:form )?an? (?:\w+ )?paste\b")

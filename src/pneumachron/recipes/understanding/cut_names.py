@@ -139,8 +139,8 @@ _CUTS = (
     (r"schweine(schulter|nacken|hals|bug)|\bsch(ä|ae)ufele\b", _german_shoulder),
     (r"\brinder?brust\b|\bbrustkern\b", _brisket),
     (r"\b(quer|leiter|zwerch)rippen?\b|\bleiterchen\b", _short_ribs),
-    (r"\bsch(ä|ae)lripp(chen|en?)\b|\b(?:schweine)?rippchen\b|\bleiterstück\b"
-     r"|\bkotelettrippen?\b", _ribs),
+    (r"\bsch(ä|ae)lripp(chen|en?)\b|\b(?:schweine)?rippchen\b(?!.*\bst\.?[- ]?louis\b)"
+     r"|\bleiterstück\b|\bkotelettrippen?\b", _ribs),
     (r"\bbelly ribs?\b|\bdicke rippen?\b|\bbauchrippen?\b|\brippen? vom schwein\b",
      lambda *_: ("spare_ribs", False)),
     (r"back[- ]ribs?\b|loin ribs?\b|\bbaby[- ]?backs?\b|\bloin backs?\b",
