@@ -56,7 +56,12 @@ test("foods that the text measures become ingredients, and are told no more", ()
   const rows = rowsOf(RECIPE);
   expect(onNoLine(rows, doubts)).toEqual(["4 c. ketchup"]);
   const added = withFoods(rows, ["4 c. ketchup"]);
-  expect(recipeOf(added, RECIPE).ingredients).toEqual([...RECIPE.ingredients, "4 c. ketchup"]);
+  // they belong to no part: the honey is still all of the glaze
+  const recipe = recipeOf(added, RECIPE);
+  expect(recipe.ingredients).toEqual(["1 rack ribs", "1 tsp salt", "4 c. ketchup", "2 tbsp honey"]);
+  expect(recipe.parts?.[0]?.lines).toEqual([3]);
+  const plain = { ...RECIPE, parts: [] };
+  expect(recipeOf(withFoods(rowsOf(plain), ["1 lime"]), plain).ingredients.at(-1)).toBe("1 lime");
   expect(onNoLine(added, doubts)).toEqual([]);
   expect(onNoLine(rows, undefined)).toEqual([]);
 });

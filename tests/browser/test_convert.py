@@ -258,6 +258,10 @@ def test_foods_that_no_line_has_are_told_and_added(page: Page) -> None:
         "list", name=screen("convert-ingredients-with-their-marks")
     ).get_by_role("listitem")
     expect(rows.filter(has_text="ketchup")).to_contain_text("with the finish")
+    # what was added may be put otherwise, and is not told again
+    reading.click()
+    page.get_by_label("line: 1/4 cup honey").fill("1/2 cup honey")
+    expect(page.get_by_role("button", name=screen("convert-add-them"))).to_have_count(0)
     page.reload()
     expect(page.get_by_test_id("reading")).to_contain_text("5 ingredients, 2 steps")
 

@@ -35,13 +35,21 @@ export function ReadingSheet({ draft, onChange }: Props) {
     );
     change(next);
   };
-  const change = (next: typeof rows) => {
+  const change = (next: typeof rows, doubts = draft.doubts) => {
     setRows(next);
     // marks are known by the places of lines, which have moved
     const placed = withLinesOf(draft.choices.placed ?? [], rows, next);
     const choices = { ...draft.choices, overruled: [], placed };
-    onChange({ ...draft, recipe: recipeOf(next, draft.recipe), choices });
+    onChange({
+      ...draft,
+      recipe: recipeOf(next, draft.recipe),
+      choices,
+      ...(doubts && { doubts }),
+    });
   };
+  // once they are lines they may be put otherwise, and are not told again
+  const addLost = () =>
+    change(withFoods(rows, lost), draft.doubts && { ...draft.doubts, foods_on_no_line: [] });
   const asked = doubtful(rows, draft.doubts);
   const remarks = draft.remarks ?? [];
   return (
@@ -60,9 +68,7 @@ export function ReadingSheet({ draft, onChange }: Props) {
           {lost.length > 0 && (
             <p className="flex flex-wrap items-center gap-2">
               {say("convert-foods-on-no-line", { foods: lost.join(", ") })}
-              <Button onClick={() => change(withFoods(rows, lost))}>
-                {say("convert-add-them")}
-              </Button>
+              <Button onClick={addLost}>{say("convert-add-them")}</Button>
             </p>
           )}
         </div>

@@ -102,9 +102,11 @@ export function onNoLine(rows: Row[], doubts: ReadOut["doubts"] | undefined): st
   return (doubts?.foods_on_no_line ?? []).filter((food) => !lines.has(food));
 }
 
-/** These foods as ingredients of their own, below the last one. */
+/** These foods as ingredients of no part: above the first heading, or below the last ingredient. */
 export function withFoods(rows: Row[], foods: string[]): Row[] {
-  const at = rows.findLastIndex((row) => row.role === "ingredient") + 1;
+  const end = rows.findLastIndex((row) => row.role === "ingredient") + 1;
+  const heading = rows.findIndex((row) => row.role === "part");
+  const at = heading >= 0 && heading < end ? heading : end;
   const added = foods.map((text): Row => ({ key: `added ${text}`, text, role: "ingredient" }));
   return [...rows.slice(0, at), ...added, ...rows.slice(at)];
 }

@@ -273,8 +273,8 @@ _STREWN_ON = any_of(
 _NO_GLAZE: frozenset[Kind] = frozenset({"dairy", "foaming"})
 """What no meat is brushed with: cream, noodles."""
 _DRESSES_A_SIDE = any_of(
-    r"\b(?:toss|dress|stir|finish)\w*\b[^.;]{0,20}\b(?:noodles|pasta|rice|potatoes|it|them)?\b"
-    r"[^.;]{0,12}\b(?:noodles|pasta|rice|potatoes|mash|polenta)\b",
+    r"\b(?:toss|dress|stir|finish)\w*\b[^.;]{0,30}"
+    r"\b(?:noodles|pasta|rice|potatoes|mash|polenta)\b",
     r"\b(?:noodles|pasta|rice|potatoes|polenta)\b[^.;]{0,30}\b(?:toss|stir|dress|beat)\w*\b[^.;]{0,12}"
     r"\bbutter\b",
 )

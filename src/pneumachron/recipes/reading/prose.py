@@ -272,9 +272,12 @@ _GOOD_WITH = re.compile(
 )
 
 
+_ON_A_PLATE: frozenset[Kind] = frozenset({"beside", "dairy", "tender_veg"})
+
+
 def _are_for_the_table(foods: Sequence[str]) -> bool:
-    table: frozenset[Kind] = frozenset({"beside", "dairy", "tender_veg"})
-    two = len(foods) == 2 and all(food_of(text).kind in table for text in foods)  # “Rolls and slaw”
+    # “Rolls and slaw”
+    two = len(foods) == 2 and all(food_of(text).kind in _ON_A_PLATE for text in foods)
     several = (len(foods) >= _LEAST_ALONE or two) and all(map(_is_bare, foods))
     # “top with pork, avocado and cheese” is work: the meat is none of what is bought for the table
     several = several and not any(map(_COOKED_MEAT.search, foods))
