@@ -363,7 +363,7 @@ def test_a_name_of_three_hours_is_a_heading() -> None:
 def test_pepper_is_named_by_no_pepper_flakes() -> None:
     done = of("vinegar_pork")
     assert {"kosher salt", "brown sugar", "paprika", "black pepper", "cayenne"} <= seasoned(done)
-    assert when_of(done, "ketchup") == ["after"]
+    assert when_of(done, "ketchup") == ["beside"]  # “pass the rest at the table”
 
 
 def test_feeds_eight_at_the_end_of_a_mail() -> None:

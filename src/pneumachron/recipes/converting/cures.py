@@ -1,6 +1,7 @@
 """Meat that is cured or brined, and the lines of its cure."""
 
 from pneumachron.core.message import Message
+from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Kind
 from pneumachron.recipes.understanding.naming import rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
@@ -43,7 +44,7 @@ def _cures_it(understood: Understood) -> bool:
 def cured_lines(understood: Understood) -> frozenset[int]:
     """Lines that belong to the cure or brine: they are no seasoning and go into no cooker."""
     if not _cures_it(understood):
-        return frozenset()
+        return _injected(understood)
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     own = {item.index for item in understood.ingredients if item.kind == "cure"}
     told = " ".join(
@@ -52,6 +53,28 @@ def cured_lines(understood: Understood) -> frozenset[int]:
     return (
         rows_named(understood, told) | own | _in_brine(understood) | _brining(understood)
     ) - meat
+
+
+def _injected(understood: Understood) -> frozenset[int]:
+    """“Inject the pork with the apple juice”: it goes into the meat, and not into the cooker."""
+    told = " ; ".join(
+        found["what"] for step in understood.said for found in _INJECTED.finditer(step)
+    )
+    return frozenset(
+        row for row in rows_named(understood, told)
+        if understood.ingredients[row].kind in _INJECTED_KINDS
+    )  # fmt: skip
+
+
+_INJECTED = any_of(r"\binject\w*\b[^.;]{0,60}?\bwith (?P<what>[^.;]{3,120})")
+_INJECTED_KINDS: frozenset[Kind] = THIN_KINDS | {"fat", "salty_thin", "acid"}
+
+
+def is_step_of_a_cure(understood: Understood, step: str) -> bool:
+    """Whether a step cures, brines or injects the meat: it stays in its own words and order."""
+    if _INJECTED.search(step) and _injected(understood):
+        return True
+    return CURED.search(step) is not None and is_cured(understood)
 
 
 BRUSHED_OFF = Message("prepared-brushed_off")

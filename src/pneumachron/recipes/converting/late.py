@@ -87,7 +87,8 @@ def named_late(understood: Understood) -> dict[int, When]:
             found[item.index] = (
                 "beside" if item.index in salad else _late_when(understood, named, after)
             )
-    return found | _with_their_mixture(understood, found, longest)
+    with_them = _with_their_mixture(understood, found, longest)
+    return found | {row: when for row, when in with_them.items() if row not in rub}
 
 
 _VEGETABLES = any_of(
@@ -250,6 +251,7 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     # “finish the sauce with the sesame oil. Glaze the ribs.”
     is_oil = item.kind == "fat" and item.food.words.endswith("oil")
     stirred = item.kind == "dairy" and item.food.words not in CHEESES
+    stirred = stirred or (is_butter and _WHISKED_IN.search(own) is not None)
     if BRUSHED.search(own if is_oil or stirred else steps):
         butter = "butter" in item.food.words
         return "beside" if item.kind in _NO_GLAZE and not butter else "finish"
@@ -258,6 +260,7 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     return "beside" if _SERVED.search(own) else "after"
 
 
+_WHISKED_IN = any_of(r"\b(?:whisk|stir|beat|swirl|mount)\w* (?:it |that )?(?:in|with)\b")
 _IN_FOIL = any_of(r"\b(?:sheets?|pieces?|lengths?) of foil\b", r"\bwrap", r"\bon (?:the )?foil\b")
 """“Lay out two sheets of foil. Top each with butter and brown sugar, then the ribs.”"""
 _FOILED_WITH = any_of(r"\bfoil (?:it |them |the ribs )?with\b")

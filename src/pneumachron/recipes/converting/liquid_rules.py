@@ -117,10 +117,30 @@ _IN_SLICES = re.compile(
 """A lemon in slices is laid in, and is not squeezed."""
 
 
+_FRUIT = any_of(r"\b(?:lemon|lime|orange)s?\b")
+_TAKEN_OUT = any_of(
+    r"\b(?:discard|remove|(?:fish|take|pick|lift) out)\b[^.;]{0,40}\b(?:lemon|lime|orange)s?\b",
+    r"\b(?:drop|tuck|throw|put)\b[^.;]{0,20}\b(?:halves|squeezed|quarters|rinds?)\b",
+)
+"""“Squeeze the orange over and drop the halves in”: it is fished out later, whole."""
+
+
+def _goes_in_whole(context: ConversionContext, item: Ingredient) -> bool:
+    if item.line.unit or not _FRUIT.search(item.line.name):
+        return False
+    word = item.food.words.rstrip("s")
+    return any(
+        word in found[0].lower() or "halves" in found[0].lower()
+        for step in context.understood.said for found in _TAKEN_OUT.finditer(step)
+    ) and "juic" not in item.line.raw.lower()  # fmt: skip
+
+
 def acid(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Half under pressure, half at the end; a splash stays whole."""
-    few = item.line.unit in {"splash", "dash", "drop"} or _IN_SLICES.search(item.line.raw)
-    if few or item.index in context.rubbed | context.blended or item.line.low is None:
+    few = item.line.unit in {"splash", "dash", "drop"} or _goes_in_whole(context, item)
+    few = few or _IN_SLICES.search(item.line.raw) is not None
+    whole = context.rubbed | context.blended | context.in_marinade  # raw meat lay in it
+    if few or item.index in whole or item.line.low is None:
         return kept("pot")(context, item)
     ratio = context.pouring.ratio if item.line.unit else 1.0  # a lemon is only halved
     factor = (1.0 - ACID_AFTER_SHARE) * ratio

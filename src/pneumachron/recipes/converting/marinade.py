@@ -150,6 +150,8 @@ _USED = any_of(
     r"[^.;]*\b(boil|simmer|bubble|reduce)",
     r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
     r"\b(?:meat|pork|beef|ribs?|it|them) (?:with|and) (?:all )?(?:its|their|the) marinade\b",
+    r"\b(?:return|put|add)\b[^.;]{0,40}\b(?:pot|pan|casserole|cooker)\b[^.;]{0,12}"
+    r"\bwith (?:the |its |all (?:of )?the )?(?:\w+ )?marinade\b",
     r"\badd (?:the |any |all )?(?:\w+ )?marinade\b[^.;]*[.;]\s+(?:bring\b|simmer|boil)",
 )
 
@@ -159,6 +161,8 @@ def soaked_lines(understood: Understood) -> frozenset[int]:
     found = in_marinade(understood)
     paste = any(_TO_A_PASTE.search(text) for step in understood.said for text in sentences_in(step))
     kinds = _SOAKS | _GROUND if paste else _SOAKS
+    if any(map(_USED.search, understood.said)):
+        kinds -= {"acid"}  # it is boiled with the meat
     return frozenset(
         item.index for item in understood.ingredients if item.index in found and item.kind in kinds
     )

@@ -159,19 +159,40 @@ def _is_made_late(understood: Understood, name: str) -> bool:
     """“For the apple sauce, put everything in a pan”, behind the long heat: it is served apart."""
     bare = HEADING_WORDS.sub("", name).lower()
     main = understood.cooking.main
-    if main is None or len(bare.split()) < 2 or brushes_the_sauce(understood):
+    if main is None or len(bare.split()) < 2:
         return False
-    made = re.compile(
-        rf"\b(?:for|make|prepare|cook) (?:the |your )?{re.escape(bare)}\b"
-        rf"|\b(?:stir|whisk|shake|mix) (?:the |your )?(?:{re.escape(bare)}|sauce)(?: ingredients)?"
-        r" (?:in an? (?:\w+ )?(?:jar|bowl|bottle|jug)\b|together|until|till)",
-        re.I,
-    )
+    made = _making(bare)
     late = around(understood.said, *main)[1]
+    told = understood.recipe.steps[main[0] :]  # as it is written, with the sauce's name
+    if any(map(made.search, told)) and any(map(_REST_AT_TABLE.search, late)):
+        return True
+    if brushes_the_sauce(understood):
+        return False
     raw = any(_MADE_RAW.search(text) and not _OF_THE_JUICE.search(text) for text in late)
     return raw or any(made.search(text) for text in late)
 
 
+def _making(name: str) -> re.Pattern[str]:
+    """How a step makes a sauce of that name: “whisk the vinegar sauce ingredients together”."""
+    short = re.escape(" ".join(name.split()[-2:]))  # “the vinegar sauce”, below a longer name
+    called = "|sauce" if _A_SAUCE.search(name) else ""
+    return re.compile(
+        rf"\b(?:for|make|prepare|cook) (?:the |your )?{re.escape(name)}\b"
+        rf"|\b(?:stir|whisk|shake|mix) (?:the |your )?(?:{re.escape(name)}|{short}{called})"
+        r"(?: ingredients)?"
+        r" (?:in an? (?:\w+ )?(?:jar|bowl|bottle|jug)\b|together|until|till)",
+        re.I,
+    )
+
+
+_A_SAUCE = any_of(r"\b(?:sauce|cream|dressing|dip|salsa|aioli|mayo)\W*$")
+_REST_AT_TABLE = any_of(
+    r"\b(?:serve|pass|put|offer)\b[^.;]{0,20}\b(?:rest|remaining|remainder|more|extra|leftover)\b"
+    r"[^.;]{0,30}\b(?:table|side|alongside)\b",
+    r"\b(?:rest|remaining|remainder|more|extra)\b[^.;]{0,30}\b(?:at the table|on the side"
+    r"|alongside)\b",
+)
+"""“Toss the pork with a cup of the sauce and serve the rest at the table.”"""
 _MADE_RAW = any_of(
     r"\bmake (?:the|your) sauce\W+(?:combine|mix|stir|whisk|blend|blitz|shake|put|place)\b"
 )
@@ -201,11 +222,7 @@ def makes_a_side(understood: Understood, step: str) -> bool:
         return True
     if any(_has_own_pan_in(understood, part, sentences_in(step)) for part in parts):
         return True
-    return any(
-        len(name.split()) > 1
-        and re.search(rf"\b(?:for|make|prepare) (?:the |your )?{re.escape(name)}", low)
-        for name in names
-    )
+    return any(len(name.split()) > 1 and _making(name).search(low) for name in names)
 
 
 def _sections_after(understood: Understood) -> Iterator[Section]:
@@ -249,6 +266,8 @@ def brushes_the_sauce(understood: Understood) -> bool:
 _ON_THE_MEAT = any_of(
     r"\b(brush|baste|paint|glaze|slather|lacquer)(es|ed|ing)?\b",
     r"(?:^|[.;,] |\band )sauce (?:the|them|both|all)\b",
+    r"\b(?:pour|spoon|ladle)\b[^.;]{0,20}\b(?:sauce|glaze)\b[^.;]{0,40}"
+    r"\b(?:bake|roast|broil|grill)\b[^.;]{0,30}\b(?:uncovered|sticky|caramel\w*|brown\w*)\b",
 )
 _TOSSED_IN = any_of(
     r"\b(?:sauce|glaze)\b[^.;]{0,40}\b(?:and|then) toss\b"

@@ -168,7 +168,9 @@ def poured_in(understood: Understood) -> frozenset[int]:
     cooking = understood.cooking
     if cooking.main is None or cooking.method not in WET:
         return frozenset()
-    early, _ = around(understood.said, *cooking.main)
+    early, late = around(understood.said, *cooking.main)
+    if any(_REST_BRUSHED.search(text) for text in late):
+        return frozenset()  # half of it goes in, half onto the meat: it is a glaze
     texts = [
         text.lower() for step in early for text in sentences_in(step)
         if _PUT_IN.search(text) and not BRUSHED.search(text)
@@ -185,6 +187,10 @@ def poured_in(understood: Understood) -> frozenset[int]:
     )
 
 
+_REST_BRUSHED = any_of(
+    r"\b(?:brush|baste|glaze|slather|coat|paint|spread)\w*\b[^.;]{0,30}"
+    r"\b(?:rest|remaining|remainder|other half|more|reserved)\b[^.;]{0,20}\bsauce\b"
+)
 _ALL_POURED = any_of(
     r"\b(?:pour|tip|dump)\b[^.;]{0,20}\b(?:sauce|mixture|everything|it all)\b[^.;]{0,20}"
     r"\b(?:over|on|in|into)\b"
@@ -197,7 +203,25 @@ def is_browned(understood: Understood) -> bool:
     if cooking.main is None:
         return any(BROWNED.search(step) for step in understood.recipe.steps)
     early, _ = around(understood.said, *cooking.main)
-    return any(BROWNED.search(step) for step in early)
+    wet = cooking.method in WET
+    return any(
+        (BROWNED.search(text) or (wet and _CHARRED_FIRST.search(text)))
+        and not (_BROWNS_OTHERS.search(text) and not _MEAT.search(text))
+        for step in early for text in sentences_in(step)
+    )  # fmt: skip
+
+
+_CHARRED_FIRST = any_of(r"\bgrill\b[^.;]{0,60}\b(?:charred|marked|(?:a|per|each|on each) side)\b")
+"""“Grill until charred, 6 minutes per side”, before a braise."""
+_BROWNS_OTHERS = any_of(
+    r"\b(?:onions?|shallots?|leeks?|garlic|mushrooms|butter|flour)\b[^.;]{0,60}"
+    r"\b(?:until|till?)\b[^.;]{0,24}\bbrown",
+    r"\bbrown (?:the |some )?(?:\w+ )?(?:onions?|shallots?|leeks?|garlic|mushrooms|butter|flour)\b",
+)
+"""“Cook the onions with butter till brown.”"""
+_MEAT = any_of(
+    r"\b(?:meat|pork|beef|ribs?|brisket|shoulder|roast|cubes|chunks|pieces|it|them|sides?)\b"
+)
 
 
 def has_rind(understood: Understood) -> bool:

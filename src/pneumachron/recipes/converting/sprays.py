@@ -10,6 +10,8 @@ from pneumachron.recipes.understanding.understand import Understood
 
 SPRAYED = any_of(r"\bsprit?z", r"\bbespr(ü|ue)h\w*", r"\bmop(s|ped|ping)?\b", r"\bspray bottle\b",
                  r"\b(?:to|for(?: the)?) spray(?:ing)?\b", r"\bspray (?:hourly|every|once)\b",
+                 r"\bspraying (?:it |them |the \w+ )?(?:with|every|each)\b"
+                 r"(?![^.;]{0,20}\b(?:oil|non-?stick|cooking spray)\b)",
                  r"\bwater pan\b")  # fmt: skip
 
 
@@ -47,7 +49,7 @@ def is_of_a_spray(understood: Understood, item: Ingredient, sprayed: frozenset[i
     return (under and thin) or _SPRITZ.match(recipe.ingredients[item.index]) is not None
 
 
-_IN_A_SPRAY: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb"})
+_IN_A_SPRAY: frozenset[Kind] = frozenset({"salt", "spice", "chilli", "dried_herb", "rub"})
 
 
 def dresses_the_meat(understood: Understood) -> bool:

@@ -8,7 +8,7 @@ from pneumachron.core.message import Message
 from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.caramel import makes_caramel
 from pneumachron.recipes.converting.cross_check import own_minutes_params
-from pneumachron.recipes.converting.cures import CURED, is_cured
+from pneumachron.recipes.converting.cures import CURED, is_step_of_a_cure
 from pneumachron.recipes.converting.glazes import cooks_a_glaze, only_makes_a_glaze
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
@@ -300,7 +300,7 @@ def _rule_of(
     understood: Understood, index: int, theme: Theme, lines: Sequence[OutLine]
 ) -> tuple[str, str]:
     """The rule for a step, and the kind of our step that does its work."""
-    if CURED.search(understood.recipe.steps[index]) and is_cured(understood):
+    if is_step_of_a_cure(understood, understood.recipe.steps[index]):
         return "cure_in_order", "cure"
     if theme == "spray":
         return "spritz_struck", ""
@@ -321,7 +321,8 @@ def _is_of_a_side(understood: Understood, index: int) -> bool:
     """Whether a step behind the long heat makes what is served beside the meat."""
     main = understood.cooking.main
     first = -1 if main is None else main[0]
-    return index > first and makes_a_side(understood, understood.said[index])
+    texts = (understood.said[index], understood.recipe.steps[index])
+    return index > first and any(makes_a_side(understood, text) for text in texts)
 
 
 def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[OutLine]) -> str:

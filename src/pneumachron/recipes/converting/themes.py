@@ -62,7 +62,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bget the oven",
             r"^\W*\d{3} ?°? ?[FC]? (?:on|in) the (?:drum|smoker|grill|pit|oven|kettle)\b",
             r"\bbring the smoker",
-            r"\bset (up )?the grill",
+            r"\bset (up )?(?:the|a|your) (?:\w+ ){0,2}(?:grill|barbecue|bbq|kettle)\b",
             r"\bfire (up )?(the |your )?(pit|smoker|grill)",
             r"\bset the smoker",
             r"^\W*(?:take|bring|run|cook) (?:it |them )?(?:on )?to (?:about )?"

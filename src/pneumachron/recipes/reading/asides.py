@@ -9,7 +9,7 @@ from pneumachron.recipes.reading.rows import is_meat
 from pneumachron.recipes.understanding.durations import durations_in, temperatures_in
 
 TIP = re.compile(
-    r"^p\.?\s?s\.\s|^\(?(?:(?:cook|chef)[’']?s )?"
+    r"^p\.?\s?s\.\s|^\(?(?:(?:cook|chef|recipe)[’']?s? )?"
     r"(?:(?:tips?|notes?)(?: (?:for|on|about) [^:.]{1,30})?"
     r"|nb|p\.?s\.?|(?:to )?(?:store|reheat|freeze)|storage|storing|reheating|leftovers"
     r"|make[- ]ahead|variations?|substitutions?|swaps?)\s*[:–-]\s"

@@ -19,16 +19,22 @@ def capitals_are_headings(rows: list[Row]) -> None:
     capital = [row for row in rows if row.plain.isupper()]
     if len(capital) > _MOST_CAPITALS * len(rows):
         return
-    for before, row in pairwise(rows):
+    for at, (before, row) in enumerate(pairwise(rows), start=1):
         short = len(row.plain.split()) <= _MOST_IN_A_HEADING and not COUNTS.match(row.plain)
         plain = row.heading is None and not row.look.has_amount and not row.plain.endswith(".")
         known = (
             food_of(row.plain) is not UNKNOWN and before.look.food > 0
-            and not _NAMES_A_PART.search(row.plain)
+            and not (_NAMES_A_PART.search(row.plain) or _made_below(row, rows[at + 1 : at + 3]))
         )  # fmt: skip
         named = _A_WORD.search(row.plain) is not None  # "S & P" is no heading
         if row.plain.isupper() and named and short and plain and not known and not row.bulleted:
             row.heading = "part"
+
+
+def _made_below(row: Row, below: list[Row]) -> bool:
+    """“PICKLED ONIONS” above what they are made of."""
+    counted = len(below) > 1 and all(each.look.has_amount for each in below)
+    return counted and _ALSO_A_FOOD.match(row.plain) is not None
 
 
 _A_WORD = re.compile(r"[^\W\d_]{3}")

@@ -420,8 +420,8 @@ _WHEN = re.compile(
 """When or where it goes, behind a food."""
 _AND_ITS_WORK = re.compile(
     r"\s+(?:those|that|which|they) (?:go|goes|get|sit)\b.*$"
-    r"|\s+and (?:then )?(?:cook|serve|eat|fry|brown|soften|sweat|saut\S*|simmer|boil|melt|toast|let"
-    r"|put|throw|give|leave|toss|stir|cut|slice|chop|peel|sit|set|lay|wrap|place|pour|rub|brush)\b.*$",
+    r"|\s+and (?:then )?(?:back\b|cook|serve|eat|fry|brown|soften|sweat|saut\S*|simmer|boil"
+    r"|melt|toast|let|put|throw|give|leave|toss|stir|cut|slice|chop|peel|sit|set|lay|wrap|place|pour|rub|brush)\b.*$",
     re.I,
 )
 """“Four big onions and cook them slowly”: what is done with a food, behind it."""

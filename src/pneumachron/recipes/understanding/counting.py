@@ -68,8 +68,13 @@ _OF_BONES = re.compile(
     re.I,
 )
 """“A three-bone plate of beef ribs” is cut between its bones."""
-_ABOUT_SO_MANY = re.compile(r"\((?:about|approx\.?|ca\.?|around) (\d{1,2})\)", re.I)
-"""“2.4 kg (about 8)”."""
+_ABOUT_SO_MANY = re.compile(
+    r"\((?:(?:about|approx\.?|ca\.?|around) (\d{1,2})"
+    r"|(?:(?:about|approx\.?|ca\.?|around) )?(\d{1,2}) "
+    r"(?:very |extra )?(?:large|big|small|meaty|fat|thick|good|medium))\)",
+    re.I,
+)
+"""“2.4 kg (about 8)”, “1.8 kg (4 large)”."""
 TIMES = re.compile(rf"\W*([1-9]\d?)\s?[x×]\s?\d[\d.,]*\s?-?{WEIGHT_UNIT}\b", re.I)
 """“2 x 2 kg joints”: their weight is one amount, and they are two."""
 

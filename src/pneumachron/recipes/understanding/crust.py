@@ -158,6 +158,15 @@ _HAS_AN_OVEN = any_of(
 """What is meant, where the meat was simmered and a crust is made."""
 _WARMS = any_of(r"\bre-?heat", r"\bwarm", r"\baufw(ä|ae)rm")
 _BOILED = any_of(r"\b(?:boil|bubbl|simmer|reduc)\w*\b(?![^.;]*\b(?:broil\w*|oven)\b)")
+_ROASTED = any_of(r"\b(?:roast|bake)\b")
+_FOIL_OFF = any_of(
+    r"\b(?:remove|take off|lift off|pull off|discard)\b[^.;]{0,12}\b(?:foil|lid|cover)\b",
+    r"\b(?:foil|lid) off\b",
+)
+_TO_A_CRUST = any_of(
+    r"\b(?:bake|roast|cook)\b[^.;]*\b(?:sticky|crisp\w*|browned|golden|caramel\w*|glazed|dark"
+    r"|charred|basting)\b"
+)
 _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 """Over coals; where the meat cooks in an oven, close under its heat."""
 
@@ -187,7 +196,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     for sentence in filter(_is_of_the_meat, _later(recipe, cooking)):
         kind = next((way for way, pattern in _WAYS if pattern.search(sentence)), kind)
         told = f"{told} {sentence}"
-        if kind == "broiler" and cooking.method == "simmer" and _BOILED.search(sentence):
+        stove = _BOILED.search(sentence) and not _ROASTED.search(sentence)
+        if kind == "broiler" and cooking.method == "simmer" and stove:
             kind = "glaze"  # nothing but the stove is hot
         elif kind == "broiler" and cooking.method == "simmer" and not _HAS_AN_OVEN.search(told):
             kind = None  # "cook, uncovered, for 40 min more"
@@ -195,6 +205,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
             kind = None  # “stir in the mushrooms and cook, uncovered”: a stew that thickens
         if cooking.method == "simmer" and _BAKED.search(sentence) and not _IN_A_DISH.search(told):
             kind = kind or "broiler"  # boiled first, and baked in a sauce
+        if in_oven and _FOIL_OFF.search(told) and _TO_A_CRUST.search(sentence):
+            kind = kind or "broiler"  # “Remove foil. Bake, basting, until sticky.”
         if _TURNED.search(sentence) and _SYRUPY.search(told):
             kind = kind or "glaze"
         if _CHARRED.search(sentence):

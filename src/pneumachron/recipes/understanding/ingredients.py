@@ -336,15 +336,18 @@ def _with_their_work(names: list[str]) -> list[str]:
     """“1 onion, 1 carrot, all diced” are two foods: what is no food belongs to the one before."""
     found: list[str] = []
     for name in names:
-        told = food_of(name) is UNKNOWN or name.startswith(("in a ", "tied "))
-        is_work = (read_line(name).low is None and told) or _PREPARED.match(name) is not None
-        if found and is_work:
+        told = read_line(name).low is None and food_of(name) is UNKNOWN
+        if found and (told or _BESIDE_ITS_NAME.match(name) or _PREPARED.match(name)):
             found[-1] += f", {name}"
         else:
             found.append(name)
     return found
 
 
+_BESIDE_ITS_NAME = re.compile(
+    r"in a |tied |cloves (?:peeled|separated|crushed|smashed|unpeeled|left)\b", re.I
+)
+"""“1 head garlic, cloves peeled” is one food."""
 _PREPARED = re.compile(
     r"(?:finely |roughly |thinly )?(?:minced|chopped|grated|sliced|diced|crushed|peeled|soaked"
     r"|julienned|halved|quartered|toasted)\s+\d[\w ./]*$",

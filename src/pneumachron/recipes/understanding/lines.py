@@ -426,6 +426,17 @@ _BREAKS = re.compile(
 )
 
 
+_CLOSES = re.compile(r"\s*\)\s*")
+_OPENS = re.compile(r"\s*\(\s*")
+
+
+def _with_whole_brackets(text: str) -> str:
+    """“Carrots )”, of a card that holds three lines together: a bracket alone is a comma."""
+    if text.count(")") > text.count("("):
+        return text if "(" in text else _CLOSES.sub(", ", text)
+    return text if ")" in text else _OPENS.sub(", ", text)
+
+
 _LEAVES_OF = re.compile(r"^(?:leaves|leaf) (?:of )?(?=sage|basil|mint|bay|curry)([a-z]+)", re.I)
 _AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
 """“Cored and”, where what follows was broken off."""
@@ -433,6 +444,7 @@ _AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
 
 def _name_of(rest: str) -> tuple[str, str]:
     """The name, and what stands after a comma, in brackets, or behind “to serve”."""
+    rest = _with_whole_brackets(rest)
     asides = [found.strip() for found in _PARENS.findall(rest)]
     bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
     bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)

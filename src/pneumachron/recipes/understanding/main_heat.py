@@ -238,7 +238,7 @@ def with_the_meat_in(spans: list[HeatSpan], steps: tuple[str, ...]) -> list[Heat
 _IN_ALL = re.compile(r"\W{0,2}(?:in )?(?:total|all|altogether)\b", re.I)
 _ALL_OF_IT = re.compile(
     r"\btotal(?: (?:cook|smoke|oven|cooking|smoking|roasting))?(?: time)?\W{0,2}"
-    r"(?:is |was |about |of |around )*$",
+    r"(?:is |was |will be |about |of |around )*$",
     re.I,
 )
 """“Total cook 4.5 hrs.”"""

@@ -218,6 +218,9 @@ def _as_cut(meat: Meat, cut: Cut, cutting: Cutting) -> Meat:
         sure = meat.cut_sure or cut.cut_id.endswith("boneless")  # nobody cubes what has a bone
         return replace(meat, thickness_m=cutting.cube_m, cut_sure=sure, cubed=True)
     boneless = cut.cut_id.endswith("boneless") or cut.family == "brisket"
+    same = cutting.cube_m is not None and cutting.cube_m == meat.thickness_m
+    if same and cut.family in _CUBED_FAMILIES and not _SLICED.search(meat.text):
+        return replace(meat, cubed=(meat.count or 1) == 1)  # “bone-in, cut into 3-inch pieces”
     chunks = cutting.chunks or _CUBED.search(meat.text) is not None
     chunks = chunks or (boneless and _SQUARE.search(meat.text) is not None)
     if chunks and boneless and meat.thickness_m is None and (meat.count or 1) == 1:
@@ -285,6 +288,9 @@ def _typed(text: str, field_name: Literal["mass", "thickness"]) -> float:
         raise RecipeError.of(error, field_name) from None
 
 
+_SLICED = re.compile(r"\b(?:slices?|steaks?|strips?|scheiben|streifen)\b", re.I)
+_CUBED_FAMILIES = frozenset({"shoulder", "brisket"})
+"""Meat that is cut into pieces as long as thick; ribs are cut between or across their bones."""
 _PIECE_KG: dict[str, float] = {
     "short_ribs_english": 0.2,
     "short_ribs_boneless": 0.15,
