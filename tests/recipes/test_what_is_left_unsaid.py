@@ -271,7 +271,7 @@ Brush the ribs with the sauce; broil 3-4 minutes.
 def test_a_glaze_that_is_boiled_in_a_pan_of_its_own() -> None:
     """Honey, soy and garlic were stirred into the juice, and the ribs brushed with nothing."""
     done = of(GLAZED)
-    assert names(done, "finish") == ["honey", "soy sauce", "garlic", "cornstarch + 1 Tbsp water"]
+    assert names(done, "finish") == ["honey", "soy sauce", "garlic", "cornstarch"]
     assert (done.understood.recipe.title, done.plates) == ("Honey garlic ribs", 4)
 
 

@@ -27,12 +27,13 @@ _ROLES: tuple[tuple[PartRole, str], ...] = (
             r"|trockenmarinade)\b"),
     ("glaze", r"\b(glaze|glasur|mop|basting|baste|paint|lacquer|varnish|wrap)\b"),
     ("beside", r"\b(mash|creams?|crema|raita|guacamole|tzatziki|polenta|grits|couscous"
+               r"|risotto|pilaf|pilau|colcannon|gnocchi|cornbread"
                r"|dips?|dipping|(?:cole)?slaws?|salads?|kimchi|relish|salsas?|garnish(?:es)?|accompaniments?|condiments?|serve|serving"
                r"|toppings?|finishing"
                r"|(?:pink|pickled|crispy|marinated) (?:red )?(?:onions?|cabbage|cucumbers?)|"
                r"to finish|^finish\W*$|buns?|rolls?|pickle[sd]?|butter|aioli|mayo\w*|chutney"
                r"|gremolata"
-               r"|dumplings?|tacos?|tortillas?|sandwich\w*|bowls?"
+               r"|dumplings?|pastry|tacos?|tortillas?|sandwich\w*|bowls?"
                r"|chimichurri|pesto|\w*kren|\w*salat|\w*quark"
                r"|beilagen?|garnitur|wraps|assembly|to assemble|sides?)\b"),
     ("sauce", r"\b(sauces?|so(?:ß|ss)en?|gravy|dressing|slurry|thickener)\b"),

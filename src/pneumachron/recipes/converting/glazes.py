@@ -1,7 +1,8 @@
 """What is stirred or boiled together apart from the meat, and brushed on late: a glaze."""
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Set
+from itertools import takewhile
 
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part
@@ -129,6 +130,40 @@ def cooks_a_glaze(understood: Understood, text: str) -> bool:
     )
 
 
+def boiled_apart(understood: Understood, step: str, rows: Set[int]) -> str:
+    """The sentences of a step that boil two or more of these lines in a pan of their own.
+
+    “Simmer the honey and the soy in a small saucepan. Stir in the slurry.” Empty when none do.
+    """
+    sentences = sentences_in(step)
+    for place, text in enumerate(sentences):
+        told = _MEANWHILE.sub("", text)
+        if not (OWN_PAN.search(told) and _BOILED_UP.search(told)) or WITH_THE_MEAT.search(told):
+            continue
+        all_of_it = rows and any(each.search(told) for each in _ALL_OF_IT)
+        if all_of_it or len(rows_named(understood, told) & rows) > 1:
+            later = takewhile(lambda each: not _ON_THE_MEAT.search(each), sentences[place + 1 :])
+            return " ".join((text, *later))
+    return ""
+
+
+_ON_THE_MEAT = any_of(
+    r"\b(?:brush|paint|glaze|baste|slather|pour|spoon|broil|grill|serve|toss|coat|drain|ribs?|meat"
+    r"|pork|beef|brisket)\b"
+)
+_MEANWHILE = re.compile(
+    r"^\W*(?:[\w–-]+ ){0,4}(?:before|while|when|as) (?:the |your )?"
+    r"(?:ribs?|meat|pork|beef|brisket)\b[^,.;]{0,30},\s*",
+    re.I,
+)
+"""“About 20 minutes before the ribs are done, make the sauce: …”."""
+_THE_SAUCE = any_of(
+    r"\b(?:whisk|stir|simmer|heat|boil|warm|cook|bring) (?:up )?(?:the |your )?(?:\w+ )?"
+    r"(?:sauce|glaze)(?! ?pan)\b"
+)
+SLAKED = any_of(r"\bslurry\b", r"(?:starch|corn ?flour|arrowroot)\b")
+
+
 def only_makes_a_glaze(understood: Understood, step: str) -> bool:
     """“Put all glaze ingredients in a saucepan. Simmer 15 minutes. Blend until smooth.”"""
     onto_meat = WITH_THE_MEAT.search(step) or _PUT_ON.search(step)
@@ -143,6 +178,10 @@ _ALL_OF_A_GLAZE = any_of(
 _ALL_OF_A_SAUCE = any_of(
     r"\bsauce ingredients\b", r"\b(?:everything|all|ingredients) for the sauce\b"
 )
+
+
+_ALL_OF_IT = (_ALL_OF_A_SAUCE, _ALL_OF_A_GLAZE, _THE_SAUCE)
+"""“Whisk sauce in small pan, simmer 10 min.”"""
 
 
 def is_boiled_late(understood: Understood, part: Part) -> bool:

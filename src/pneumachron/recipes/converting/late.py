@@ -6,7 +6,7 @@ from itertools import pairwise, takewhile
 
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.parts import BRUSHED, SWEET, parts_apart
-from pneumachron.recipes.converting.themes import WITH_THE_MEAT
+from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.understanding.durations import durations_in
 from pneumachron.recipes.understanding.ingredients import (
     CHEESES,
@@ -255,7 +255,9 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     if BRUSHED.search(own if is_oil or stirred else steps):
         butter = "butter" in item.food.words
         return "beside" if item.kind in _NO_GLAZE and not butter else "finish"
-    if item.kind in SWEET and _STREWN_ON.search(own):
+    following = [after for text, after in pairwise([*told, ""]) if text in naming]
+    rubbed = any(MIXED.search(text) for text in naming) and any(map(_RUBBED_ON.match, following))
+    if item.kind in SWEET and (rubbed or _STREWN_ON.search(own)):
         return "finish"
     return "beside" if _SERVED.search(own) else "after"
 
@@ -269,6 +271,12 @@ _DREDGED = any_of(
 )
 """“Toss them in the cornflour and fry”: a crust, and no thick sauce."""
 _SERVED_WITH = re.compile(r"\W*serve[ds]?\b[^.;]{0,20}\b(?:with|on|over)\b", re.I)
+_RUBBED_ON = re.compile(
+    r"\W*(?:then )?(?:rub|pat|press|smear|spread|scatter|sprinkle)\b[^.;]{0,12}"
+    r"\b(?:over|on|onto)\b",
+    re.I,
+)
+"""“Mix the sugar with the salt. Rub over the cooked pork.”"""
 _STREWN_ON = any_of(
     r"\bsprinkle", r"\bscatter", r"\bdrizzle", r"\bdust\b", r"\bstrew", r"\brub on top\b"
 )

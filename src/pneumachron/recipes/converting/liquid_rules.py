@@ -14,6 +14,7 @@ from pneumachron.recipes.converting.context import (
     plain_line,
     volume_line,
 )
+from pneumachron.recipes.converting.cures import BRUSHED_OFF, MOST_SALT_KG_PER_KG
 from pneumachron.recipes.converting.liquids import SPIRIT_M3
 from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.understanding.ingredients import Ingredient
@@ -173,6 +174,15 @@ def sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     return ConvertedLines((plain_line(context, item, "after"),), "sugar_after")
 
 
+def salts_to_cure(context: ConversionContext) -> bool:
+    """Whether what is rubbed on has so much salt that nobody could eat it: it is brushed off."""
+    kilos = context.scale * sum(
+        item.mass_kg or 0.0 for item in context.understood.ingredients
+        if item.kind == "salt" and item.index in context.rubbed
+    )  # fmt: skip
+    return kilos > MOST_SALT_KG_PER_KG * context.mass_kg
+
+
 def sugar_thick(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Honey and syrup sink and scorch before they dissolve: after pressure, whatever the amount."""
     if item.index in context.rubbed:
@@ -181,6 +191,9 @@ def sugar_thick(context: ConversionContext, item: Ingredient) -> ConvertedLines:
 
 
 def _rub_sugar(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    if salts_to_cure(context):
+        line = replace(plain_line(context, item, "season"), prepared=BRUSHED_OFF)
+        return ConvertedLines((line,), "salt_brushed_off")
     if context.sweet_left_kg >= NEARLY_ALL:
         return kept("season")(context, item)
     share = context.sweet_left_kg

@@ -149,6 +149,7 @@ _USED = any_of(
     r"\b(pour|tip|strain|add|return)\w* (in |over |back )?(the |any |all )?(\w+ )?marinade\b"
     r"[^.;]*\b(boil|simmer|bubble|reduce)",
     r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
+    r"\b(?:vegetables|veg|wine|liquid|beer) (?:of|from) the marinade\b",
     r"\b(?:meat|pork|beef|ribs?|it|them) (?:with|and) (?:all )?(?:its|their|the) marinade\b",
     r"\b(?:return|put|add)\b[^.;]{0,40}\b(?:pot|pan|casserole|cooker)\b[^.;]{0,12}"
     r"\bwith (?:the |its |all (?:of )?the )?(?:\w+ )?marinade\b",
@@ -184,8 +185,14 @@ DAYS = re.compile(
     r"\b(?P<low>[1-9])(?:\s?(?:-|–|to|or|bis)\s?(?P<high>[1-9]))? (?:days?|tagen?)\b", re.I
 )
 NIGHT = re.compile(
-    r"\bovernight\b|\bnight before\b|\bday before\b|\b(?:ü|ue)ber nacht\b|\bam vortag\b", re.I
+    r"\bovernight\b|\b(?:one|a whole) night\b|\bnight before\b|\bday before\b"
+    r"|\b(?:ü|ue)ber nacht\b|\bam vortag\b",
+    re.I,
 )
+
+
+_LEAST_SOAK_S = 600.0
+"""In less time nothing soaks in. Judgement."""
 
 
 def marinating_s(understood: Understood) -> tuple[float, float] | None:
@@ -204,7 +211,8 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
                 return OVERNIGHT_S
             if days := DAYS.search(sentence):
                 return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
-            if spans := durations_in(sentence):
+            spans = [span for span in durations_in(sentence) if span.high_s >= _LEAST_SOAK_S]
+            if spans:
                 return spans[0].low_s, spans[0].high_s
         # "The night before, put the ribs in the wine. Cover and chill."
         if texts and NIGHT.search(step):

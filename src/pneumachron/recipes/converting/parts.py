@@ -6,6 +6,8 @@ from collections.abc import Iterator, Sequence
 from pneumachron.recipes.converting.glazes import (
     ALL_POURED,
     OWN_PAN,
+    SLAKED,
+    boiled_apart,
     is_boiled_late,
     parts_of_mixes,
 )
@@ -17,6 +19,7 @@ from pneumachron.recipes.understanding.ingredients import (
     Ingredient,
     Kind,
 )
+from pneumachron.recipes.understanding.main_heat import IN_PASTRY
 from pneumachron.recipes.understanding.naming import (
     around,
     is_named,
@@ -75,11 +78,23 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
             if _TO_FINISH.search(part.name):
                 items = [item for item in items if not _is_brushed(understood, item)]
             # starch thickens a sauce at the end; polenta is a side of its own
+            brushed = part.role == "glaze" or (
+                part.role == "sauce" and brushes_the_sauce(understood)
+            )
+            own_pan = brushed and not alone and _is_slaked_apart(understood, part)
             found |= {
                 item.index: told_part for item in items
-                if item.kind != "starch" or "polenta" in item.food.words
+                if item.kind != "starch" or "polenta" in item.food.words or own_pan
             }  # fmt: skip
     return found
+
+
+def _is_slaked_apart(understood: Understood, part: Part) -> bool:
+    """“Simmer honey and soy in a saucepan; stir in the slurry”: that starch is the glaze's."""
+    rows = frozenset(part.lines)
+    return any(
+        SLAKED.search(boiled_apart(understood, step, rows)) for step in understood.said
+    )  # fmt: skip
 
 
 def _as_it_is_used(understood: Understood, part: Part) -> Part:
@@ -214,6 +229,8 @@ def makes_a_side(understood: Understood, step: str) -> bool:
         for text in sentences_in(step)
     ):
         return True  # “Sauté the onions and mushrooms in the butter”, under “For the garnish”
+    if IN_PASTRY.search(step):
+        return True  # none of our steps bakes a pie
     names = {HEADING_WORDS.sub("", part.name).lower() for part in parts}
     low = step.lower()
     if _DUMPLINGS.search(low) and any("dumpling" in name for name in names):
@@ -222,7 +239,14 @@ def makes_a_side(understood: Understood, step: str) -> bool:
         return True
     if any(_has_own_pan_in(understood, part, sentences_in(step)) for part in parts):
         return True
-    return any(len(name.split()) > 1 and _making(name).search(low) for name in names)
+    return any(_tells_how(name, low) for name in filter(None, names))
+
+
+def _tells_how(name: str, text: str) -> bool:
+    """“For the risotto, soften the onion …”; a name of one word alone says too little."""
+    if len(name.split()) > 1:
+        return _making(name).search(text) is not None
+    return re.match(rf"\W*for (?:the |your )?{re.escape(name)}\b", text) is not None
 
 
 def _sections_after(understood: Understood) -> Iterator[Section]:

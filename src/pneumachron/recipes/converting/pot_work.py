@@ -29,6 +29,8 @@ BROWNED = any_of(
     r"\bfry\b[^.;]{0,40}\d ?min\w* (?:a|per|each|on each) side\b",
     r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy)", r"\bsear(ed|ing|s)?\b",
     r"\ban(braten|br(ä|ae)t|gebraten)\b",
+    r"\bcolou?r (?:it |them |(?:the |your )?(?:meat|beef|pork|ribs?|brisket|pieces) )"
+    r"(?:well\b|deeply\b|all over\b|on (?:all|every|each|both)\b)",
 )  # fmt: skip
 """The meat is browned in the pot, whatever else the step does."""
 _FINE = any_of(r"\bfine(ly)?\b", r"\bminced\b", r"\bgrated\b", r"\bblitz", r"\bsoffritto\b",
@@ -296,11 +298,20 @@ def blended_lines(understood: Understood) -> frozenset[int]:
     if cooking.main is None:
         return frozenset()
     early, _ = around(understood.said, *cooking.main)
+    if any(map(_PASTE_FRIED.search, early)):
+        return frozenset()
     rows = [
         named for step in early for text in _blended_sentences(step)
         if len(named := rows_named(understood, text)) > 1
     ]  # fmt: skip
     return frozenset().union(*rows)
+
+
+_PASTE_FRIED = any_of(
+    r"\bfry\b[^.;]{0,40}\b(?<!tomato )(?:paste|rempah)\b",
+    r"\b(?<!tomato )(?:paste|rempah)\b[^;]{0,60}\b(?:fry|saut[eé]|sizzle)\b",
+)
+"""“Fry the paste until the oil splits”: it was blended for the pan, and not for the liquid."""
 
 
 def _blended_sentences(step: str) -> Iterator[str]:

@@ -178,6 +178,9 @@ def _stirred_spices(
         if _COOKED_IN.search(text) and not (SEASONED.search(text) or MIXED.search(text))
     )  # fmt: skip
     named = rows_named(understood, stirred)
+    if any("bell pepper" in item.food.words for item in understood.ingredients):
+        # “cook the onions and pepper” is not about the black one
+        named -= {item.index for item in understood.ingredients if item.food.words == "pepper"}
     if _ALL_SPICES.search(stirred):  # "stir in the garlic and spices"
         named |= {
             item.index for item in understood.ingredients

@@ -181,6 +181,12 @@ def _fat(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     return ConvertedLines((volume_line(context, item, "sear", FAT_M3),), "fat_limited")
 
 
+MOST_FLOUR_M3 = 59e-6
+"""A quarter of a cup, which thickens the juice of a cooker, about half a litre: of a cup to dredge
+meat in, most stays on the plate. Common practice."""
+_DREDGED = any_of(
+    r"\b(?:dredge|dust|coat|toss|roll|dip)\b[^.;]{0,60}\bflour\b", r"\bflour (?:the|them|it)\b"
+)
 _IN_THE_BAG = any_of(r"\bflour\b[^.;]{0,30}\b(?:oven|roasting|baking|cooking) bag\b")
 
 
@@ -188,6 +194,11 @@ def _flour(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Left off until after pressure; what only keeps an oven bag from bursting goes with it."""
     if any(map(_IN_THE_BAG.search, context.understood.said)):
         return ConvertedLines((), "tool_struck")
+    if (item.volume_m3 or 0.0) * context.scale > MOST_FLOUR_M3 and any(
+        _DREDGED.search(text) for text in context.understood.said
+    ):
+        line = volume_line(context, item, "after", MOST_FLOUR_M3)
+        return ConvertedLines((line,), "flour_left_off")
     return moved("flour_left_off", "after")(context, item)
 
 

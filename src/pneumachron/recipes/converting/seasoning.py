@@ -162,7 +162,7 @@ def is_just_seasoned(understood: Understood) -> bool:
     return told and not is_cured(understood)
 
 
-_RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b", r"\brefrigerat", r"\bfridge\b",
+_RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b(?! of\b)", r"\brefrigerat", r"\bfridge\b",
                 r"\bchill\b", r"\bset aside\b")  # fmt: skip
 
 

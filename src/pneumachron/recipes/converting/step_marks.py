@@ -1,7 +1,7 @@
 """Marks on the recipe's steps: which heat is struck, and where the rest of the work stands now."""
 
 import re
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Sequence, Set
 from dataclasses import replace
 
 from pneumachron.core.message import Message
@@ -9,7 +9,7 @@ from pneumachron.core.planning.plan import Plan
 from pneumachron.recipes.converting.caramel import makes_caramel
 from pneumachron.recipes.converting.cross_check import own_minutes_params
 from pneumachron.recipes.converting.cures import CURED, is_step_of_a_cure
-from pneumachron.recipes.converting.glazes import cooks_a_glaze, only_makes_a_glaze
+from pneumachron.recipes.converting.glazes import boiled_apart, cooks_a_glaze, only_makes_a_glaze
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWords
@@ -73,6 +73,7 @@ def step_marks(
         theme_of(step, late=index > last) for index, step in enumerate(understood.recipe.steps)
     ]
     cures: list[str] = []
+    brushed = {line.origin for line in lines if line.when == "finish" and line.origin is not None}
     rind = has_rind(understood)
     for index, step in enumerate(understood.recipe.steps):
         theme = themes[index]
@@ -88,7 +89,7 @@ def step_marks(
             told = text if overruled else without_devices(text)
             kept.append(_own_words(understood, themes, index, told))
         elif rule.name in _STRUCK:
-            kept += _beside_the_heat(understood, themes, index)
+            kept += _beside_the_heat(understood, themes, index, brushed)
         elif kind in {"season", "marinate"}:  # a paste is ground before the meat is rubbed with it
             kept += [
                 replace(_own_words(understood, themes, index, text), before_rub=True)
@@ -101,6 +102,11 @@ def step_marks(
                 replace(_own_words(understood, themes, index, text), before_finish=True)
                 for _, text in _whole_sentences(step, NOWHERE) if cooks_a_glaze(understood, text)
             ]  # fmt: skip
+        elif kind in {"sauce", "other", "rest", "serve", "soften", "deglaze"} and (
+            boiled := boiled_apart(understood, step, brushed)
+        ):
+            told_apart = _own_words(understood, themes, index, boiled, after=index >= last)
+            kept.append(replace(told_apart, before_finish=True, before_heat=False))
         if kind != "own_words" and not overruled:
             kept += _served_with_more(understood, themes, index)
         if kind not in {"cure", "own_words"} and not overruled and index <= last:
@@ -178,15 +184,22 @@ def _own_words(
     )
 
 
-def _beside_the_heat(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
-    """Of a paragraph whose heat is struck, what is neither heat nor done by a step of ours."""
+def _beside_the_heat(
+    understood: Understood, themes: list[Theme], index: int, brushed: Set[int]
+) -> Iterator[OwnWords]:
+    """Of a paragraph whose heat is struck, what is neither heat nor done by a step of ours.
+
+    Parameters
+    ----------
+    brushed : lines that are brushed on at the end
+    """
     main = understood.cooking.main
     if main is None or main[0] != index:
         return
     for place, text in _whole_sentences(understood.recipe.steps[index], main[1]):
         done = theme_of(text, late=place > main[1]) in {"season", "marinate", "heat"}
         own = is_own_work(text) or thickens_with_more(understood, text)
-        glaze = cooks_a_glaze(understood, text)
+        glaze = cooks_a_glaze(understood, text) or bool(boiled_apart(understood, text, brushed))
         side = makes_a_side(understood, text)
         if place != main[1] and ((own and not done) or glaze or side):
             told = _own_words(understood, themes, index, text, after=place > main[1])

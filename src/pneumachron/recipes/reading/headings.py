@@ -52,7 +52,7 @@ _PART = re.compile(
 )
 _TO = re.compile(
     r"^(?:(?:to|for) (?:serve|serving|garnish(?:ing)?|finish(?:ing)?|top(?:ping)?|glaze|glazing"
-    r"|assemble)|au(?:ß|ss)erdem|sonstiges|zum (?:servieren|garnieren|anrichten))$",
+    r"|assemble)|served? with|au(?:ß|ss)erdem|sonstiges|zum (?:servieren|garnieren|anrichten))$",
     re.I,
 )
 _THE = re.compile(
@@ -93,6 +93,7 @@ YIELD = any_of(
     r"^\d{1,2} (?:\w+['’]? )?portions or \d{1,2}\b.{0,20}$",
     r"^\d{1,2}(?:\s?[-–]\s?\d{1,2})? (?:people|persons|servings|portions)"
     r"(?:,| \+| plus| and) .{0,40}$",
+    r"^\d{1,2}(?:\s?[-–]\s?\d{1,2})? (?:people|persons|servings|portions) [/|·] .{0,80}$",
     r"^(?:(?:rezept |zutaten )?f(?:ü|ue)r )?(?:ca\. )?\d{1,3} (?:personen|portionen|leute)\s*:?$",
     r"^\d{1,3}\s*([-–]|to)?\s*\d{0,3} (servings|svgs?|portions|plates|people|persons)\.?$",
 )
@@ -117,8 +118,10 @@ _KINDS: tuple[tuple[re.Pattern[str], Heading], ...] = (
 )  # fmt: skip
 
 
-_PICTURES = re.compile(rf"^\s*(?:{PICTURE}|[\u200d\ufe0f])+\s*")
-"""“🛒 Ingredients”."""
+_PICTURES = re.compile(
+    rf"^\s*(?:{PICTURE}|[\u200d\ufe0f])+\s*|\s*(?:{PICTURE}|[\u200d\ufe0f])+\s*$"
+)
+"""“🛒 Ingredients”, “How to 👇”."""
 
 
 def heading_of(line: str) -> Heading | None:

@@ -10,7 +10,8 @@ from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.patterns import BULLET_SIGNS, PICTURE, any_of
 
 BULLET = re.compile(
-    rf"^\s*(?:[-{BULLET_SIGNS}+\u2013]\s+)?\[[ xX]?\]\s+|^\s*[-{BULLET_SIGNS}+\u2013]\s+"
+    rf"^\s*(?:[-{BULLET_SIGNS}+\u2013]\s+)?\[[ xX]?\]\s+"
+    rf"|^\s*[-{BULLET_SIGNS}+\u2013\u2014]\s+"
     r"|^\s*[●○◎◆◇■□\u2460-\u2473\u2776-\u277f]\s*"
     r"|^\s*[-•](?=[\dA-Za-z½⅓⅔¼¾⅛])"
     rf"|^\s*(?:(?![☆★▢☐]){PICTURE})+\s*(?=[\w½⅓⅔¼¾⅛])"
@@ -131,7 +132,7 @@ VERBS = frozenset({
 _NOT_VERBS = ("salt", "brown sugar", "brown rice", "brown onion", "brown mustard",
               "season salt", "roast beef", "dry rub", "dry red", "dry white", "dry sherry",
               "dice of", "sauce", "fork", "line", "light", "tip", "bbq sauce", "glaze:",
-              "ready")  # fmt: skip
+              "ready", "squeeze of", "drizzle of", "sprinkle of", "scoop of")  # fmt: skip
 
 
 _WHAT_FOR = re.compile(
@@ -181,6 +182,7 @@ def look_at(line: str) -> Look:
     told = plain.endswith((".", "!")) and len(words) >= 5
     sentence = told and not (_SHORT.search(plain) or _WHAT_FOR.search(plain))
     known = food_of(found.name) is not UNKNOWN
+    known = known or (found.low is not None and _is_meat_in_brackets(plain))
     # “20 years” at the end of a sentence is no amount of food
     counted = bool(STARTS_COUNTED.match(plain)) or bool(re.search(r"[\d½⅓⅔¼¾⅛]", plain))
     # nor is the “rack” of a title one rack
@@ -220,6 +222,14 @@ def look_at(line: str) -> Look:
         -2.0 if clutter else 0.0,
     ))  # fmt: skip
     return Look(food, work, clutter, amount)
+
+
+_IN_BRACKETS = re.compile(r"\(([^()\d]{3,30})\)")
+
+
+def _is_meat_in_brackets(text: str) -> bool:
+    """“1.8 kg plat de côtes (short ribs)”."""
+    return any(food_of(found[1]).kind == "meat" for found in _IN_BRACKETS.finditer(text))
 
 
 _PLACES = (

@@ -191,9 +191,11 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     words = " ".join((recipe.title, *recipe.steps))
     characters = tuple(name for name, pattern in _CHARACTERS if pattern.search(words))
     kind: FinishKind | None = None
+    later = _later(recipe, cooking)
+    pie = any(map(_OF_A_PIE.search, later))
     in_oven = cooking.method in {"oven_lid", "oven_open"}
     told = ""
-    for sentence in filter(_is_of_the_meat, _later(recipe, cooking)):
+    for sentence in filter(_is_of_the_meat, later):
         kind = next((way for way, pattern in _WAYS if pattern.search(sentence)), kind)
         told = f"{told} {sentence}"
         stove = _BOILED.search(sentence) and not _ROASTED.search(sentence)
@@ -211,7 +213,7 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
             kind = kind or "glaze"
         if _CHARRED.search(sentence):
             kind = kind or ("broiler" if in_oven else "grill")
-        hot = any(heat.temp_c >= CRISP_C for heat in temperatures_in(sentence))
+        hot = not pie and any(heat.temp_c >= CRISP_C for heat in temperatures_in(sentence))
         warms = _WARMS.search(sentence) is not None
         hotter = in_oven and _HOTTER.search(sentence) is not None
         if hotter or (hot and not warms and (in_oven or cooking.method == "simmer")):

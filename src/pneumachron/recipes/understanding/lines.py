@@ -426,6 +426,11 @@ _BREAKS = re.compile(
 )
 
 
+_SLAKED = re.compile(
+    r"^((?:\w+ ){0,2}(?:\w*starch|corn ?flour|arrowroot|flour))\s*(\+\s*(?:\d|[½¼¾⅓⅔]|an? ).*)$",
+    re.I,
+)
+"""“Cornflour + 1 tbsp water”: what it is stirred with is no part of its name."""
 _CLOSES = re.compile(r"\s*\)\s*")
 _OPENS = re.compile(r"\s*\(\s*")
 
@@ -444,7 +449,7 @@ _AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
 
 def _name_of(rest: str) -> tuple[str, str]:
     """The name, and what stands after a comma, in brackets, or behind “to serve”."""
-    rest = _with_whole_brackets(rest)
+    rest = _SLAKED.sub(r"\1, \2", _with_whole_brackets(rest))
     asides = [found.strip() for found in _PARENS.findall(rest)]
     bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
     bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)

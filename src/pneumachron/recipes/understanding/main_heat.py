@@ -126,7 +126,10 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
     told_at = [
         (place, part) for place, told in enumerate(sentences_in(step)) for part in _by_device(told)
     ]  # fmt: skip
+    pie = next((at for at, told in told_at if IN_PASTRY.search(told)), len(told_at))
     for place, told in told_at:
+        if place >= pie:
+            break  # what is baked from there on is a pie of meat that is done
         if device == "simmer" and _GRILLS.search(told) and not SIMMER.search(told):
             continue  # what was simmered is charred
         said = _in_hours(told) if device == "slow" else told
@@ -140,6 +143,8 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
             continue
         sides = 2.0 if device == "grill" and SIDES.search(sentence) else 1.0
         timed = in_figures(_ASIDES.sub("", _before_letting_go(heat, device)))
+        if _WHILE_IT_COOKS.match(timed):
+            continue
         least_s = _LEAST_S.get(device, 900.0)
         found += [
             HeatSpan(
@@ -160,6 +165,15 @@ def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
     return found
 
 
+_WHILE_IT_COOKS = re.compile(
+    r"\W*(?:while|as) (?:the |your |they |it )?(?:ribs?|meat|pork|beef|brisket|roast|shoulder)?\s?"
+    r"(?:is |are )?(?:bak|cook|roast|smok|simmer|brais)\w*,? (?:make|simmer|combine|mix|whisk|stir"
+    r"|heat|bring|cook|boil|prepare|put)\b[^.;]*\b(?:sauce|glaze|saucepan|small pan)\b",
+    re.I,
+)
+"""“While the ribs bake, simmer the sauce for 25 minutes.”"""
+IN_PASTRY = any_of(r"\b(?:roll out|unroll|lay|drape)\b[^.;]{0,20}\bpastry\b", r"\bpastry lid\b")
+"""“Spoon the filling into a pie dish. Roll out the pastry …”"""
 _HOURS_AND_MINUTES = re.compile(r"\b([0-3]):([0-5]\d)\b(?! ?[ap]\.?m)", re.I)
 """As a cooker shows it."""
 _BARE_CLOCK = re.compile(

@@ -15,7 +15,7 @@ from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.counting import no_unit
 from pneumachron.recipes.understanding.crust import Crust, read_crust
-from pneumachron.recipes.understanding.cut_names import CUT_ACROSS, SLICE_KG
+from pneumachron.recipes.understanding.cut_names import CUT_ACROSS, SLICE_KG, STEAK_M
 from pneumachron.recipes.understanding.cutting import CHUNK_M, Cutting, read_cutting
 from pneumachron.recipes.understanding.ingredients import Ingredient, foods, read_ingredients
 from pneumachron.recipes.understanding.lines import read_line
@@ -289,6 +289,7 @@ def _typed(text: str, field_name: Literal["mass", "thickness"]) -> float:
 
 
 _SLICED = re.compile(r"\b(?:slices?|steaks?|strips?|scheiben|streifen)\b", re.I)
+_IN_SLICES = re.compile(r"\b(?:slices|steaks|scheiben)\b", re.I)
 _CUBED_FAMILIES = frozenset({"shoulder", "brisket"})
 """Meat that is cut into pieces as long as thick; ribs are cut between or across their bones."""
 _PIECE_KG: dict[str, float] = {
@@ -307,14 +308,13 @@ def _fitting(meat: Meat, cut: str, mass_kg: float, count: int) -> int:
         return min(meat.count, MAX_COUNT)
     if meat.cubed and meat.thickness_m is None and meat.usual_m is not None:
         return _bounded(mass_kg / (DENSITY_KG_M3 * meat.usual_m**3))
+    if meat.thickness_m and not meat.cubed and _IN_SLICES.search(meat.text):
+        return _bounded(mass_kg / (SLICE_KG * meat.thickness_m / STEAK_M))
     cubes = cut.endswith(("boneless", "point")) or meat.cubed
     if cubes and meat.thickness_m and (meat.thickness_m <= CUBE_M or meat.cubed):
         return _bounded(mass_kg / (DENSITY_KG_M3 * meat.thickness_m**3))
-    if meat.usual_m is not None:
-        return _bounded(mass_kg / SLICE_KG)
-    if cut in _PIECE_KG:
-        return _bounded(mass_kg / _PIECE_KG[cut])
-    return min(max(count, 1), MAX_COUNT)
+    one_kg = SLICE_KG if meat.usual_m is not None else _PIECE_KG.get(cut)
+    return min(max(count, 1), MAX_COUNT) if one_kg is None else _bounded(mass_kg / one_kg)
 
 
 CUBE_M = 0.055

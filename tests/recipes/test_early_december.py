@@ -1,0 +1,179 @@
+"""Usual recipes of many parts, and where their sauces go. Common practice."""
+
+import pytest
+
+from pneumachron.recipes.understanding.understand import understand
+from tests.recipes.supper import made, read, told
+from tests.recipes.test_usual_cards import of, when
+from tests.text.words import words
+
+
+@pytest.mark.parametrize(
+    ("voice", "foods", "place"),
+    [
+        # poured over the baked ribs and baked on: it was stirred into the juice
+        ("spareribs_sauce_poured_over", ("honey", "soy sauce", "garlic"), "finish"),
+        # half goes in and half is brushed on: the ribs were broiled bare
+        ("ribs_of_four_things", ("barbecue sauce",), "finish"),
+        # “PICKLED ONIONS” above its foods: they went into the cooker
+        ("shoulder_in_leaves_with_pickles", ("large red onion", "lime juice"), "beside"),
+        # “serve the rest at the table”: two cups of vinegar were stirred into the juice
+        ("pulled_with_a_vinegar_table_sauce", ("cider vinegar", "ketchup"), "beside"),
+        ("pulled_with_a_vinegar_table_sauce", ("turbinado sugar",), "season"),
+        # the marinade goes back in: its vinegar was wiped off
+        ("adobo_with_its_marinade_back", ("white vinegar", "soy sauce"), "pot"),
+        # injected, and not cooked with; the vinegar is sprayed on
+        ("kettle_shoulder_injected", ("apple juice",), "cure"),
+        # the sugar that cures is brushed off with its salt; the other one goes under the broiler
+        ("shoulder_in_sugar_and_salt", ("white sugar", "kosher salt"), "season"),
+        ("shoulder_in_sugar_and_salt", ("brown sugar",), "finish"),
+        ("shoulder_in_sugar_and_salt", ("thinly sliced scallions", "neutral oil"), "beside"),
+        # “gold sauce” in small letters: a cup of mustard was rubbed on
+        ("ribs_with_gold_sauce", ("honey", "cider vinegar", "hot sauce"), "finish"),
+        ("short_ribs_with_risotto", ("arborio rice", "hot chicken stock", "saffron"), "beside"),
+        ("pie_of_brisket_and_ale", ("block shortcrust pastry", "egg"), "beside"),
+        ("neck_with_a_dash_before_each", ("cornflour",), "after"),
+        ("blade_steaks_dredged", ("Seasoned salt and black pepper",), "season"),
+        ("card_with_four_large_ribs", ("butter", "plain flour"), "after"),
+        ("rendang_of_cubes_and_kerisik", ("shallots", "vegetable oil"), "sear"),
+    ],
+)
+def test_where_it_goes(voice: str, foods: tuple[str, ...], place: str) -> None:
+    places = when(of(voice))
+    assert {food: places[food] for food in foods} == dict.fromkeys(foods, place)
+
+
+@pytest.mark.parametrize(
+    ("voice", "lost"),
+    [
+        ("carnitas_served_with", "Serve with"),
+        ("carnitas_served_with", "Carnitas"),
+        ("caption_with_pictures", "How to"),
+        ("adobo_with_its_marinade_back", "peeled"),
+        ("spares_and_their_own_rub_mopped", "the dry rub"),
+        ("kettle_shoulder_injected", "cider vinegar"),
+    ],
+)
+def test_what_is_no_food_of_the_meal(voice: str, lost: str) -> None:
+    assert not any(lost in line.name for line in of(voice).lines)
+
+
+def test_four_large_ones_are_four() -> None:
+    """They were cooked as nine of a usual size."""
+    assert of("card_with_four_large_ribs").understood.count == 4
+
+
+def test_pieces_with_a_bone_are_pieces() -> None:
+    """“Bone-in pork shoulder, cut into 3-inch pieces” was one joint, and took 95 minutes."""
+    done = of("shoulder_in_leaves_with_pickles")
+    assert done.understood.count > 2
+    assert done.plan.hold_min < of("pulled_with_a_vinegar_table_sauce").plan.hold_min
+
+
+def test_a_name_in_brackets_is_the_meat() -> None:
+    """“Plat de côtes (short ribs)” became a word before the recipe, which was refused."""
+    assert of("short_ribs_named_in_french").understood.cut == "short_ribs_english"
+
+
+@pytest.mark.parametrize(
+    ("voice", "finish"),
+    [
+        ("short_ribs_basted_sticky", "broiler"),  # “Remove foil. Bake, basting, until sticky.”
+        ("collar_in_cola_with_treacle", "broiler"),  # roasted “until bubbling” is not boiled
+        ("pie_of_brisket_and_ale", "none"),  # its oven bakes the pastry
+    ],
+)
+def test_the_crust(voice: str, finish: str) -> None:
+    assert of(voice).finish.kind == finish
+
+
+def test_a_total_time_is_no_further_time() -> None:
+    """“Total cook time will be about 6–7 hours” was added to the first three."""
+    cooking = of("plate_ribs_with_a_total_time").understood.cooking
+    assert (cooking.low_s, cooking.high_s) == (6 * 3600, 7 * 3600)
+    # nor is what a sauce simmers meanwhile, or what a pie is baked
+    assert of("ribs_in_ale_and_a_sauce").understood.cooking.high_s == 2.5 * 3600
+    assert of("pie_of_brisket_and_ale").understood.cooking.high_s == 3 * 3600
+
+
+@pytest.mark.parametrize(
+    ("voice", "sears"),
+    [
+        ("brisket_on_browned_onions", False),  # “cook onions w/ butter in skillet till brown”
+        ("brisket_coloured_with_beetroot", True),  # “colour the beef well on every side”
+        ("brisket_charred_then_braised", True),
+    ],
+)
+def test_the_meat_is_browned_where_the_recipe_does(voice: str, sears: bool) -> None:
+    assert any(step.kind == "sear" for step in of(voice).steps) is sears
+
+
+def test_steps_that_keep_their_words() -> None:
+    injected = of("kettle_shoulder_injected")
+    assert injected.steps[0].kind == "cure"
+    assert "inject the pork" in words(injected.steps[0])
+    assert "Set up a kettle" not in told(injected)
+    assert "Whisk the vinegar sauce" in told(of("pulled_with_a_vinegar_table_sauce"))
+    pie = [step.kind for step in of("pie_of_brisket_and_ale").steps]
+    assert pie.index("own_words") > pie.index("sauce")
+    assert "For the risotto" in told(of("short_ribs_with_risotto"))
+
+
+@pytest.mark.parametrize(
+    ("voice", "told_so"),
+    [
+        ("spareribs_sauce_poured_over", "Stir in the cornstarch slurry and cook until thick"),
+        ("ribs_in_ale_and_a_sauce", "simmer all of the sauce ingredients in a saucepan"),
+        ("ribs_with_gold_sauce", "whisk sauce in small pan, simmer 10 min"),
+    ],
+)
+def test_a_glaze_in_a_pan_of_its_own_is_told_before_it_is_brushed_on(
+    voice: str, told_so: str
+) -> None:
+    steps = of(voice).steps
+    own = next(at for at, step in enumerate(steps) if told_so in words(step))
+    assert own < [step.kind for step in steps].index("finish")
+
+
+def test_slices_are_no_cubes() -> None:
+    """Steaks of an inch and a half were twenty cubes; “1,5 cm” was read as 5 cm."""
+    assert of("steaks_that_stay_whole").understood.count == 3
+    german = of("ribs_dutch_de").understood
+    assert german.thickness_m == pytest.approx(0.015)
+    assert german.count == 13
+
+
+def test_the_rest_of_the_butter_is_no_rest() -> None:
+    """“Melt the rest of the butter … 15 minutes” kept the meat in the refrigerator."""
+    assert "refrigerator" not in told(of("short_ribs_with_risotto"))
+
+
+def test_a_marinade_names_its_own_foods_and_time() -> None:
+    step = next(
+        step for step in of("adobo_with_its_marinade_back").steps if step.kind == "marinate"
+    )
+    assert "brown sugar" not in words(step)
+    french = of("short_ribs_named_in_french")
+    assert "8–12\xa0h" in told(french)  # “one night”; it was the two minutes of the flour
+
+
+def test_of_a_cup_to_dredge_in_four_spoons_thicken() -> None:
+    done = of("blade_steaks_dredged")
+    flour = next(line for line in done.lines if line.name == "flour")
+    assert flour.amount == (0.25, 0.25)
+    assert flour.unit == "cup"
+
+
+def test_an_orange_that_is_fished_out_is_not_halved() -> None:
+    steps = ("Squeeze the orange over, then drop the halves in. Cover and bake 3 hours.",)
+    done = made(*steps, more=("1 orange, halved", "500 ml stock"))
+    assert [line.when for line in done.lines if line.name == "orange"] == ["pot"]
+    juiced = made("Cover and bake 3 hours.", more=("2 limes, juiced", "500 ml stock"))
+    assert [line.when for line in juiced.lines if line.name == "limes"] == ["pot", "after"]
+
+
+def test_praise_and_bare_brackets() -> None:
+    text = "Ribs\n\n2 kg spare ribs\n2 carrots )\n1 onion ) sliced\n\nBraise 3 hours.\n"
+    found = understand(read(f'{text}"The best!" — my aunt'))
+    assert [item.line.name for item in found.ingredients[1:]] == ["carrots", "onion"]
+    assert not any("aunt" in step for step in found.recipe.steps)
