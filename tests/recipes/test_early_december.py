@@ -177,3 +177,58 @@ def test_praise_and_bare_brackets() -> None:
     found = understand(read(f'{text}"The best!" — my aunt'))
     assert [item.line.name for item in found.ingredients[1:]] == ["carrots", "onion"]
     assert not any("aunt" in step for step in found.recipe.steps)
+
+
+@pytest.mark.parametrize(
+    ("voice", "foods", "place"),
+    [
+        # “Salmuera” below an empty line, and brushed on by a step: its water went into the cooker
+        ("strips_with_salmuera", ("warm water", "garlic"), "finish"),
+        # blended with the chiles: the tomatillos were left out for later
+        ("chile_verde_from_a_pan", ("tomatillos",), "top"),
+        ("tacos_with_chipotles", ("chopped green chiles",), "pot"),  # no powder of the rub
+        ("ribs_for_a_pictured_four", ("garlic granules",), "season"),
+        ("brisket_point_or_flat", ("mayonnaise", "Dijon"), "beside"),
+        ("shoulder_in_buttermilk", ("buttermilk",), "cure"),
+        ("shoulder_in_buttermilk", ("butter",), "after"),  # it stood among the brine
+        ("kimchi_braise", ("aged kimchi",), "pot"),
+        ("kimchi_braise", ("gochujang",), "after"),
+        ("nachos_of_pulled_pork", ("shredded cheddar", "black beans"), "beside"),
+        ("slab_with_chopped_rosemary", ("garlic", "rosemary leaves"), "season"),
+        ("pot_roast_with_soup_mix", ("water",), "pot"),  # no water of a slurry
+        ("pot_roast_with_soup_mix", ("cornstarch",), "after"),
+        ("ribs_with_a_piece_of_ginger", ("ginger",), "sear"),
+    ],
+)
+def test_where_it_goes_as_well(voice: str, foods: tuple[str, ...], place: str) -> None:
+    places = when(of(voice))
+    assert {food: places[food] for food in foods} == dict.fromkeys(foods, place)
+
+
+def test_pieces_behind_a_comma_are_cubes() -> None:
+    """“1.2 kg beef brisket, 4 cm pieces” was one piece, and took an hour."""
+    done = of("stew_of_brisket_pieces")
+    assert done.understood.count == 18
+    assert done.plan.hold_min < 40
+
+
+def test_point_or_flat_is_asked() -> None:
+    """It was read as a whole brisket, for two hours."""
+    done = of("brisket_point_or_flat")
+    assert done.understood.cut == "brisket_flat"
+    assert "cut" in {question.asked for question in done.understood.questions}
+
+
+def test_what_stands_or_is_cooked_beside_is_no_time_of_the_meat() -> None:
+    assert of("slab_with_chopped_rosemary").understood.cooking.high_s == 2 * 3600
+    assert of("ribs_over_polenta").understood.cooking.high_s == 1.5 * 3600
+    assert "Make the polenta" in told(of("ribs_over_polenta"))
+    assert "Layer chips" in told(of("nachos_of_pulled_pork"))
+
+
+def test_a_picture_of_people_says_for_how_many() -> None:
+    assert of("ribs_for_a_pictured_four").plates == 4
+
+
+def test_a_skin_to_crisp_is_crackling() -> None:
+    assert "crackling" in of("rolled_shoulder_crisp_skin").understood.crust.characters

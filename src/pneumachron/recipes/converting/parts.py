@@ -16,8 +16,10 @@ from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part, PartRole, Section
 from pneumachron.recipes.understanding.ingredients import (
     THIN_KINDS,
+    UNKNOWN,
     Ingredient,
     Kind,
+    food_of,
 )
 from pneumachron.recipes.understanding.main_heat import IN_PASTRY
 from pneumachron.recipes.understanding.naming import (
@@ -216,6 +218,9 @@ _OF_THE_JUICE = any_of(
 )
 
 
+_LAYERS = any_of(r"\b(?:layer|arrange|spread|pile|fill|stuff|roll)\b[^;]*\b(?:bake|broil|oven)\b")
+_LEAST_LAYERED = 2
+"""Foods of another dish that a step puts together. Judgement."""
 _DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b")
 
 
@@ -229,7 +234,9 @@ def makes_a_side(understood: Understood, step: str) -> bool:
         for text in sentences_in(step)
     ):
         return True  # “Sauté the onions and mushrooms in the butter”, under “For the garnish”
-    if IN_PASTRY.search(step):
+    # “Layer chips, pork, beans and cheese on a sheet pan. Bake 8 minutes.”
+    layered = _LAYERS.search(step) and len(rows_named(understood, step) & rows) >= _LEAST_LAYERED
+    if layered or IN_PASTRY.search(step):
         return True  # none of our steps bakes a pie
     names = {HEADING_WORDS.sub("", part.name).lower() for part in parts}
     low = step.lower()
@@ -246,7 +253,7 @@ def _tells_how(name: str, text: str) -> bool:
     """“For the risotto, soften the onion …”; a name of one word alone says too little."""
     if len(name.split()) > 1:
         return _making(name).search(text) is not None
-    return re.match(rf"\W*for (?:the |your )?{re.escape(name)}\b", text) is not None
+    return re.match(rf"\W*(?:for|make) (?:the |your )?{re.escape(name)}\b", text) is not None
 
 
 def _sections_after(understood: Understood) -> Iterator[Section]:
@@ -358,12 +365,17 @@ def _parts_by_their_use(understood: Understood) -> Iterator[Part]:
     sentences = [text for step in understood.recipe.steps for text in sentences_in(step)]
     for part in understood.recipe.parts:
         name = HEADING_WORDS.sub("", part.name).lower()
-        if part.role != "main" or len(name.split()) < 2:
+        one_word = len(name.split()) < 2 and food_of(name) is not UNKNOWN
+        if part.role != "main" or len(name) < _LEAST_NAME or one_word:
             continue
         naming = [text for text in sentences if name in text.lower()]
         if any(OWN_PAN.search(text) or _ON_THE_MEAT.search(text) for text in naming):
             brushed = any(_ON_THE_MEAT.search(text) for text in sentences)
             yield Part(part.name, "glaze" if brushed else "sauce", part.lines)
+
+
+_LEAST_NAME = 5
+"""Letters of a name that means no food: “salmuera”. Judgement."""
 
 
 def _is_row(understood: Understood, row: int) -> bool:

@@ -195,7 +195,9 @@ _REST_BRUSHED = any_of(
 )
 _ALL_POURED = any_of(
     r"\b(?:pour|tip|dump)\b[^.;]{0,20}\b(?:sauce|mixture|everything|it all)\b[^.;]{0,20}"
-    r"\b(?:over|on|in|into)\b"
+    r"\b(?:over|on|in|into)\b",
+    r"\b(?:mix|stir|whisk|combine)\b[^.;]{0,20}\b(?:sauce|sauce ingredients)\b[^.;]{0,12}"
+    r"\b(?:pour|tip) (?:it )?(?:over|on|in)\b",
 )
 
 
@@ -262,7 +264,7 @@ def slurry_water(understood: Understood) -> frozenset[int]:
     waters = [item for item in items if item.food.words == "water"]
     for item in items:
         beside = kinds.keys() & {item.index - 1, item.index + 1}
-        starches = [items[row] for row in beside if kinds[row] in {"starch", "flour"}]
+        starches = [items[row] for row in beside if thickens(items[row].food)]
         if item.food.words == "water" and any(
             is_named(understood, starch, text)
             and "water" in text
@@ -300,13 +302,27 @@ def blended_lines(understood: Understood) -> frozenset[int]:
     early, _ = around(understood.said, *cooking.main)
     if any(map(_PASTE_FRIED.search, early)):
         return frozenset()
+    told = [text for step in early for text in sentences_in(step)]
+    blended = [text for step in early for text in _blended_sentences(step)]
+    blended += [
+        " ".join(told[max(0, place - _CHARRED_BEFORE) : place + 1])
+        for place, text in enumerate(told)
+        if _ALL_BLENDED.search(text) and not WITH_THE_MEAT.search(text)
+    ]
     rows = [
-        named for step in early for text in _blended_sentences(step)
-        if len(named := rows_named(understood, text)) > 1
+        named for text in blended if len(named := rows_named(understood, text)) > 1
     ]  # fmt: skip
     return frozenset().union(*rows)
 
 
+_ALL_BLENDED = any_of(
+    r"\b(?:everything|all of it|it all|the lot)\b[^.;]{0,40}\b(?:blender|food processor)\b",
+    r"\b(?:blend|blitz|pur[eé]e)\b[^.;]{0,12}\b(?:everything|all of it|it all)\b"
+    r"[^.;]{0,20}\b(?:pan|tray|sheet)\b",
+)
+_CHARRED_BEFORE = 2
+"""Sentences before in which it was charred: “Broil the tomatillos and onion. Peel the garlic. Put
+everything from the pan into a blender.” Judgement."""
 _PASTE_FRIED = any_of(
     r"\bfry\b[^.;]{0,40}\b(?<!tomato )(?:paste|rempah)\b",
     r"\b(?<!tomato )(?:paste|rempah)\b[^;]{0,60}\b(?:fry|saut[eé]|sizzle)\b",

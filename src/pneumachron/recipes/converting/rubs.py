@@ -109,8 +109,14 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     # "season the meat", and the mustard is whisked into the sauce by another step
     elsewhere = {
         item.index for item in understood.ingredients
-        if item.kind in {"binder", "sugar"} and is_named(understood, item, others)
+        if (item.kind in {"binder", "sugar"} or (item.kind == "chilli" and _WET_CHILI.search(
+            item.line.raw
+        )))
+        and is_named(understood, item, others)
     }  # fmt: skip
+    if any(map(_SEASONS.search, early)):
+        rub |= _beside_the_meat(understood)
+        named |= rub
     return frozenset(
         item.index
         for item in understood.ingredients
@@ -124,6 +130,22 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         and item.index not in wet | stirred
         and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
     )
+
+
+_WET_CHILI = any_of(r"\badobo\b", r"\b(?:cans?|tins?|jars?|fresh|chopped|minced|roasted)\b")
+"""No powder: “mix all the spices” does not mean it, where another step names it."""
+_SEASONS = any_of(r"\b(?:season|rub)\b")
+
+
+def _beside_the_meat(understood: Understood) -> frozenset[int]:
+    """“For the ribs: ribs, salt, pepper, garlic granules”: all of it goes onto the meat."""
+    for part in understood.recipe.parts:
+        items = [understood.ingredients[row] for row in part.lines]
+        others = [item for item in items if item.kind != "meat"]
+        dry = all(item.kind in _RUB_KINDS - {"binder"} for item in others)
+        if dry and len(others) > 1 and len(others) < len(items):
+            return frozenset(item.index for item in others)
+    return frozenset()
 
 
 def _is_rubbed_in(part: Part, early: Sequence[str]) -> bool:
@@ -214,9 +236,11 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
     """“Mix the garlic, the fennel seeds and the oil. Rub over the flesh.”"""
     sentences = [text for step in early for text in sentences_in(step)]
     rows: set[int] = set()
-    for text in sentences:
+    for before, text in pairwise(["", *sentences]):
         if _CRUSHED_AND_RUBBED.search(text):  # "crush the seeds, salt and garlic, rub in all over"
-            rows |= rows_named(understood, text)
+            # “Chop the garlic, rosemary and salt. Mix with oil and rub over the ribs.”
+            chopped = _MIXED_WITH.match(text) and _GROUND_UP.match(before)
+            rows |= rows_named(understood, f"{before} {text}" if chopped else text)
     for place, text in enumerate(sentences):
         pounded = _THEN_RUBBED.match(text) and _TO_A_PASTE.search(sentences[place - 1])
         if _PASTE_ON.match(text) or (place and pounded):

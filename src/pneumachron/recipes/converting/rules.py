@@ -35,7 +35,7 @@ from pneumachron.recipes.converting.sprays import SPRAYED_KINDS, is_of_a_spray
 from pneumachron.recipes.model import PartRole
 from pneumachron.recipes.understanding.counting import no_unit
 from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, foods
-from pneumachron.recipes.understanding.naming import is_some_sauce
+from pneumachron.recipes.understanding.naming import before_the_heat, is_named, is_some_sauce
 from pneumachron.recipes.understanding.patterns import any_of
 
 PAPRIKA_KG_PER_KG = 0.004
@@ -168,6 +168,15 @@ def _unknown(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     return ConvertedLines((plain_line(context, item, when),), "unknown_kept")
 
 
+def _beside(context: ConversionContext, item: Ingredient) -> ConvertedLines:
+    """On the table; kimchi that the recipe lays in with the raw meat is braised with it."""
+    if item.food.words == "kimchi" and item.index not in context.late and context.is_wet:
+        early = " ".join(before_the_heat(context.understood)).lower()
+        if is_named(context.understood, item, early):
+            return kept("pot")(context, item)
+    return kept("beside")(context, item)
+
+
 def _cure(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     return ConvertedLines((plain_line(context, item, "cure"),), "cure_in_order")
 
@@ -252,7 +261,7 @@ BY_KIND: dict[Kind, RuleFn] = {
     "foaming": _foaming,
     "smoke_wood": _smoke,
     "smoke_liquid": _liquid_smoke,
-    "beside": kept("beside"),
+    "beside": _beside,
     "cure": _cure,
     "tool": _tool,
     "seafood": moved("seafood_last", "after"),

@@ -13,7 +13,8 @@ LEAST_COUNTED = 2
 _NAME = re.compile(r"[A-Z][^\W\d_]*(?:[ '’-][^\W\d_]+){0,3}")
 _MIXTURE = re.compile(
     r"(?:[^\W\d_]+[ '’-]){0,3}(?:sauce|glaze|rub|marinade|gravy|slaw|mop|brine|dressing|topping"
-    r"|salsa|relish|chutney|crema|aioli)",
+    r"|salsa|relish|chutney|crema|aioli|mayo|mayonnaise|pesto|chimichurri|gremolata|vinaigrette"
+    r"|filling|paste|seasoning)",
     re.I,
 )
 """“Gold sauce” below an empty line and above its foods is made, and not bought."""
@@ -43,8 +44,16 @@ def with_named_blocks(lines: list[str]) -> Iterator[str]:
             yield f"{capital['part']}:"
             yield capital["rest"]
             continue
-        named = at in names and (several or _MIXTURE.fullmatch(line.strip()))
+        named = at in names and (
+            several or _MIXTURE.fullmatch(line.strip()) or _is_told_again(line, lines[at + 1 :])
+        )
         yield f"{line.rstrip()}:" if named else line
+
+
+def _is_told_again(name: str, below: list[str]) -> bool:
+    """“Brush with the salmuera”: what stands as a name above its foods is made by a step."""
+    told = re.compile(rf"\b(?:the|your|of|this) {re.escape(name.strip())}\b", re.I)
+    return any(map(told.search, below))
 
 
 def _may_be_name(line: str) -> bool:

@@ -177,6 +177,8 @@ def yield_in(line: str) -> str:
         return behind["many"]
     if plain.startswith("(") and plain.endswith(")"):
         plain = plain[1:-1]
+    if people := _PEOPLE.search(line):
+        return f"Serves {people['many']}"
     if YIELD.match(plain) and not re.match(r"^portions? of\b", plain, re.I):
         return plain
     if TIMES.search(plain) or _LABELS.search(plain):
@@ -185,6 +187,10 @@ def yield_in(line: str) -> str:
     return ""
 
 
+_PEOPLE = re.compile(
+    "(?:\U0001f465|\U0001f464|\U0001f37d)\ufe0f?\\s*(?P<many>\\d{1,2})\\b(?! ?min)"
+)
+"""“👥 4”, beside a clock with its hours."""
 _LABELS = re.compile(r"^[^.]{1,50}\s[|·•]\s[^.]{1,50}$")
 """“2 h 15 m | Serves 4 | Easy”."""
 

@@ -263,7 +263,6 @@ def _foods_of(part: str, rest: str) -> list[str]:
         return _BY_AMOUNT.split(rest, MOST_ON_A_LINE)
     if role == "main":
         return _all_counted(rest)
-    foods: list[str] = []
     if "," not in rest:  # “paint: 1c ketchup 1/2c sugar 2T mustard”
         rest = _NEXT_SPOON.sub(", ", rest)
     barred = _BARS.split(rest, MOST_ON_A_LINE)
@@ -274,7 +273,22 @@ def _foods_of(part: str, rest: str) -> list[str]:
     dashed = _DASHES.split(rest, MOST_ON_A_LINE)  # "3/4 c soy sauce - 1/2 c mirin - 1 t pepper"
     if len(dashed) > _LEAST_COUNTED and all(map(_is_counted, dashed)):
         barred = dashed
-    for told in barred if len(barred) > 1 else _COMMAS.split(rest, MOST_ON_A_LINE):
+    parts = barred if len(barred) > 1 else _COMMAS.split(rest, MOST_ON_A_LINE)
+    foods = _each_food(parts, role)
+    alone = len(foods) == 1 and role in _OF_ONE_FOOD
+    words = foods[0].split(", ") if alone else []
+    measured = len(words) > 1 and any(map(_ONLY_A_MEASURE.fullmatch, words[1:]))
+    # “Soy sauce: 3 Tbsp” is no part
+    one = measured or (
+        alone and _is_counted(foods[0]) and food_of(read_line(foods[0]).name) is not UNKNOWN
+    )
+    return foods if len(foods) > 1 or one else []
+
+
+def _each_food(parts: list[str], role: PartRole) -> list[str]:
+    """The foods of a part, each with what is said of it; none where one of them is work."""
+    foods: list[str] = []
+    for told in parts:
         text = _A_DROP.sub("1 drop of", told)
         look = look_at(text)
         if look.work > max(look.food, 0.0) and not (foods and _is_counted(text)):
@@ -285,13 +299,14 @@ def _foods_of(part: str, rest: str) -> list[str]:
             continue
         served = role == "beside" and len(text.split()) <= MOST_SERVED_WORDS
         of_all = _OF_ALL.match(text) is not None
+        if foods and _ONLY_A_MEASURE.fullmatch(text):  # “your favorite sweet, 1 c, thinned with …”
+            foods[-1] += f", {text}"
+            continue
         if not foods or _is_counted(text) or ((look.food > 0.0 or served) and not of_all):
             foods.append(text)
         else:  # "2 cloves garlic, minced together"
             foods[-1] += f", {text}"
-    alone = len(foods) == 1 and role in _OF_ONE_FOOD and _is_counted(foods[0])
-    one = alone and food_of(read_line(foods[0]).name) is not UNKNOWN  # “Soy sauce: 3 Tbsp”
-    return foods if len(foods) > 1 or one else []
+    return foods
 
 
 def _listed(rest: str) -> list[str]:
@@ -314,7 +329,11 @@ _VESSEL = re.compile(r"(?:(?:to|for|in) )?(?:the )?(?:pot|slow cooker|pan|braise
 _NEXT_SPOON = re.compile(
     r"(?<=[a-z])\s+(?=\d[\d/.½¼¾]*\s?(?:c|T|t|tsp|[Tt]bsp|cups?|oz|g|ml)\.?\s[a-z])"
 )
-_OF_ALL = re.compile(r"^(?:all )?\w{3,}ed (?:all )?(?:together|up|well)\b", re.I)
+_ONLY_A_MEASURE = re.compile(r"[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ -]{0,6}(?:c|cups?|tbsp|tsp|T|t|oz|g|ml|lbs?)\.?")
+_OF_ALL = re.compile(
+    r"^(?:all )?\w{3,}ed (?:all )?(?:together|up|well)\b|^(?:thinned|loosened|cut) w(?:ith\b|/)",
+    re.I,
+)
 """“… parsley, chopped together”: said of the foods before it."""
 _A_DROP = re.compile(r"^(?:a )?drop of\b", re.I)
 """A noun there, and no work."""

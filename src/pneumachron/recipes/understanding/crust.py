@@ -31,7 +31,7 @@ _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
         "crackling",
         any_of(
             r"\bcrackl(e|es|ing|ings|y)\b",
-            r"\bcrisp (skin|rind)\b|\b(skin|rind)\b[^.;]{0,30}\b(shatter|crisp)",
+            r"\bcrisp (?:up )?(?:the )?(skin|rind)\b|\b(skin|rind)\b[^.;]{0,30}\b(shatter|crisp)",
             r"\b(skin|rind)\b.{0,200}\b(blister|puffs?\b|like glass)",
             r"\bschwarte\b.{0,400}\b(?:knusprig|kross|r(?:ö|oe)sch|aufpopp|aufpuff)|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",
         ),

@@ -46,6 +46,11 @@ def cut_in(text: str) -> tuple[str | None, bool]:
 
 def _brisket(low: str, _: bool, __: bool) -> tuple[str, bool]:
     both = re.search(r"\bpoint\b", low) and re.search(r"\bflat\b", low)
+    if re.search(
+        r"\b(?:point(?: end| cut)?(?: or|/|,? or) (?:the )?flat|flat(?: cut)? or (?:the )?point)\b",
+        low,
+    ):
+        return "brisket_flat", False
     if both or re.search(r"\bpacker\b", low):
         return "brisket_whole", True
     if re.search(r"\bpoint\b", low):

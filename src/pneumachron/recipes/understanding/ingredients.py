@@ -245,8 +245,9 @@ def foods_in(item: Ingredient) -> tuple[Ingredient, ...]:
     seasonings = line.amount is None and len(each) > 1 and kinds <= _SEASONINGS | {"fat"}
     if "starch" in kinds and kinds <= {"starch", "thin"}:
         # starch and the water it is stirred with go in together, at the end
-        starch = next(food for food in each if food.kind == "starch")
-        return (replace(item, food=starch),)
+        at = next(at for at, food in enumerate(each) if food.kind == "starch")
+        own = replace(lines[at], raw=line.raw) if at else line  # “1/4 c. water + 2 T cornstarch”
+        return (replace(item, line=own, food=each[at]),)
     # "salt, pepper, 1 tsp chilli flakes": the spoon is that of the flakes alone,
     # "rosemary, sage, 2 cloves" are three things
     late = lines[0].amount is None and any(told.amount for told in lines[1:])

@@ -235,7 +235,7 @@ def read_line(text: str) -> Line:
     plain = with_amount_first(_SOME.sub("", plain.removeprefix("~").lstrip()))
     # "a 900 g piece" is so much of it
     plain = _A_SIZED.sub("", plain)
-    plain = _SMALL_ONE.sub(r"1 \1 ", plain)
+    plain = _SMALL_ONE.sub(r"1 \1 ", _ONE_OF_A_LENGTH.sub("", plain))
     plain = _TIMES.sub("", plain)
     # of garlic that is no hundredth of a liter
     plain = _CL.sub("cloves", plain) if "garlic" in plain.lower() else plain
@@ -311,6 +311,11 @@ _LABEL = re.compile(
 """“Binder: hot sauce” on a card."""
 _SOME = re.compile(r"^a (?:little(?: bit)?|bit|touch|drop)\s+(?:of\s+)?", re.I)
 _A_SIZED = re.compile(r"^an?\s+(?=\d)", re.I)
+_ONE_OF_A_LENGTH = re.compile(
+    rf"^(?:1|one|an?)\s+(?=\d[\d./½¼¾]{{0,4}}[\s-]?(?:{LENGTH}|\")[\s-]*(?:piece|knob|thumb|chunk))",
+    re.I,
+)
+"""“1 2" piece ginger” is a piece so long."""
 _CL = re.compile(r"(?<=\d )cl\b")
 _TIMES = re.compile(r"(?<=^\d) ?[x×] (?=[a-z])", re.I)
 """“2 x butts”: two of them."""

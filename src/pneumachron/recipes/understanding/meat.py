@@ -124,7 +124,8 @@ def read_meat(
     mass, mass_sure = _mass_of(main.line)
     # "12 short ribs (about 1.5 kg)" is said of all of them: nobody's rib weighs that much
     mass_sure = mass_sure or cut in SMALL_CUTS
-    if cut == "brisket_flat" and not sure and mass is not None:
+    # “point or flat” is asked
+    if cut == "brisket_flat" and not sure and mass is not None and "point" not in text.lower():
         cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)
     sized = None if are_lengths(cut, text) else thickness_in(text)
     if cut == "flanken":

@@ -148,7 +148,8 @@ def _may_call(item: Ingredient, name: str, text: str) -> bool:
     called, own = _by_another_name(item, words, text), _in_own_words(words, text)
     if called or own is not None or not words:
         return called or bool(own)
-    return name in text or _may_call_in_short(item, words, text)
+    whole = re.search(rf"(?<![^\W\d_]){re.escape(name)}", text)  # “oil” is in no “foil”
+    return (whole is not None and words[-1] != "butter") or _may_call_in_short(item, words, text)
 
 
 def _may_call_in_short(item: Ingredient, words: list[str], text: str) -> bool:

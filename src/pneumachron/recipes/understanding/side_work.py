@@ -95,7 +95,11 @@ def without_side_work(recipe: Recipe) -> Recipe:
     return replace(recipe, steps=tuple(map(_blotted, recipe.steps)))
 
 
-OF_A_SAUCE = re.compile(r"\W*(?:for the )?(?:\w+ )?(?:sauce|glaze|gravy|slaw|relish)\s*:\s", re.I)
+OF_A_SAUCE = re.compile(
+    r"\W*(?:for the |make the )?(?:\w+ )?"
+    r"(?:sauce|glaze|gravy|slaw|relish|polenta|mash|rice|risotto|grits|couscous)\s*:\s",
+    re.I,
+)
 """“Sauce: melt the butter … and simmer 15 minutes”: all of the step is about it."""
 
 

@@ -187,11 +187,11 @@ _CUBED = any_of(
     r"\bfist[- ]sized? (?:pieces|lumps|hunks)\b",
 )  # fmt: skip
 _SQUARE = re.compile(
-    r"\bin(?:to)? (?:about |large |big )?\d[\d./½¼¾]{0,5}[- ]?(?:cm|in(?:ch)?)[- ]"
+    r"(?:\bin(?:to)? (?:about |large |big )?|, |\()\d[\d./½¼¾]{0,5}[- ]?(?:cm|in(?:ch)?|\")[- ]?"
     r"(?:square )?pieces\b",
     re.I,
 )
-"""“In 6 cm pieces”: cubes, where there is no bone."""
+"""“In 6 cm pieces”, “brisket, 4 cm pieces”: cubes, where there is no bone."""
 
 
 _SERVED_WHOLE = any_of(r"\bcountry\b[^.;]{0,24}\bribs?\b", r"\bsteaks?\b", r"\bchops?\b")
