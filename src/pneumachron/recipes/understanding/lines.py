@@ -14,6 +14,7 @@ from lark import Lark, Token, Transformer, v_args
 from lark.exceptions import LarkError
 
 from pneumachron.recipes.understanding.kept import kept
+from pneumachron.recipes.understanding.line_names import name_of
 from pneumachron.recipes.understanding.measures import (
     unit_names,
     unit_of,
@@ -268,10 +269,10 @@ def read_line(text: str) -> Line:
     if found is None and not lead:
         return _for(_trailing(raw, plain), purpose)
     if found is None:
-        name, aside = _name_of(plain)
+        name, aside = name_of(plain)
         return Line(raw, None, None, "", name, aside)
     amount, rest = found
-    name, aside = _name_of(rest)
+    name, aside = name_of(rest)
     told = length["long"] if length else ""
     what_for = (purpose[1] or purpose[2]).strip().lower() if purpose else ""
     sized = amount.low > 1.0 and amount.unit in {"", "rack", "piece"}
@@ -384,7 +385,7 @@ def _trailing(raw: str, plain: str) -> Line:
         opened = match["name"].count("(") > match["name"].count(")")
         if found and not opened and (found[0].unit or _NO_NAME.match(found[1].strip())):
             amount, rest = found
-            name, aside = _name_of(match["name"].strip(" -–:,"))
+            name, aside = name_of(match["name"].strip(" -–:,"))
             told = _ABOUT.sub("", amount.aside)
             asides = ", ".join(filter(None, [aside, told, rest.strip(" ,;")]))
             return Line(raw, amount.low, amount.high, amount.unit, name, asides)
@@ -392,9 +393,9 @@ def _trailing(raw: str, plain: str) -> Line:
         found = _amount_of(f"{worded['many'] or 'a '}{worded['of']} {worded['name']}")
         if found is not None:
             amount, rest = found
-            name, aside = _name_of(rest)
+            name, aside = name_of(rest)
             return Line(raw, amount.low, amount.high, amount.unit, name, aside)
-    name, aside = _name_of(_GALORE.sub(r", \1", plain))
+    name, aside = name_of(_GALORE.sub(r", \1", plain))
     return Line(raw, None, None, "", name, aside)
 
 
@@ -411,56 +412,3 @@ _ABOUT = re.compile(r"^(?:about|approx\.?|approximately|ca\.?|roughly|around)\b,
 _GALORE = re.compile(r"(?<=[a-z]) (loads|lots|plenty|galore)$", re.I)
 _NO_NAME = re.compile(r"(?:[,(].*|(?:small|large|medium|big)\b.{0,20})?$", re.I)
 """Behind a number that stands last: “Orange 1, halved”, “Cinnamon 1 small stick”."""
-_PARENS = re.compile(r"\(([^()]*)\)")
-_DONE = (
-    r"(?:grated|crushed|chopped|sliced|minced|diced|peeled|halved|quartered|julienned|shredded"
-    r"|drained|rinsed|pitted|cored|deseeded|seeded|bashed|bruised|smashed|softened|melted|trimmed|cubed|torn)"
-)
-"""“Ginger grated”: how it is prepared, behind the name."""
-_BREAKS = re.compile(
-    r",(?!\d{1,2}\s?(?:kg|g|cm|l|EL|TL)\b)|;| - | – | — "
-    r"|\s(?=(?:per (?:rack|slab|person|head)|(?:mashed|kneaded|mixed|rubbed) together"
-    r"|mixed with|(?:plus|\+) (?:extra|more)"
-    r"|in (?:one|two|three|four) pieces?|on top|on the side|alongside"
-    r"|for (?:the |frying|brushing|smoking|serving|spritz"
-    r"|garnish|sprinkling|topping|dusting|greasing)"
-    r"|cut in|as an? |to (?:taste|serve|garnish|finish))\b)"
-    rf"|(?<!ly)\s(?=(?:(?:finely|roughly|coarsely|thinly|thickly|freshly) )?{_DONE}"
-    rf"(?: and {_DONE})*\s*(?:$|[,;(]))",
-    re.I,
-)
-
-
-_SLAKED = re.compile(
-    r"^((?:\w+ ){0,2}(?:\w*starch|corn ?flour|arrowroot|flour))\s*(\+\s*(?:\d|[½¼¾⅓⅔]|an? ).*)$",
-    re.I,
-)
-"""“Cornflour + 1 tbsp water”: what it is stirred with is no part of its name."""
-_CLOSES = re.compile(r"\s*\)\s*")
-_OPENS = re.compile(r"\s*\(\s*")
-
-
-def _with_whole_brackets(text: str) -> str:
-    """“Carrots )”, of a card that holds three lines together: a bracket alone is a comma."""
-    if text.count(")") > text.count("("):
-        return text if "(" in text else _CLOSES.sub(", ", text)
-    return text if ")" in text else _OPENS.sub(", ", text)
-
-
-_LEAVES_OF = re.compile(r"^(?:leaves|leaf) (?:of )?(?=sage|basil|mint|bay|curry)([a-z]+)", re.I)
-_AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
-"""“Cored and”, where what follows was broken off."""
-
-
-def _name_of(rest: str) -> tuple[str, str]:
-    """The name, and what stands after a comma, in brackets, or behind “to serve”."""
-    rest = _SLAKED.sub(r"\1, \2", _with_whole_brackets(rest))
-    asides = [found.strip() for found in _PARENS.findall(rest)]
-    bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
-    bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)
-    bare = _LEAVES_OF.sub(r"\1 leaves", bare)
-    parts = [_AND.sub("", part).strip() for part in _BREAKS.split(bare) if part and part.strip()]
-    if not parts:
-        return bare.strip(" ,.;!"), ", ".join(asides)
-    others = [part.strip(" .—") for part in [*parts[1:], *asides]]
-    return re.sub(r"(?<=\w) of$", "", parts[0].strip(" ,.;!—")), ", ".join(others)

@@ -1,0 +1,57 @@
+"""Behind the amount of a line: the name of the food, and what else is said of it."""
+
+import re
+
+_PARENS = re.compile(r"\(([^()]*)\)")
+_DONE = (
+    r"(?:grated|crushed|chopped|sliced|minced|diced|peeled|halved|quartered|julienned|shredded"
+    r"|drained|rinsed|pitted|cored|deseeded|seeded|bashed|bruised|smashed|softened|melted|trimmed|cubed|torn)"
+)
+"""“Ginger grated”: how it is prepared, behind the name."""
+_BREAKS = re.compile(
+    r",(?!\d{1,2}\s?(?:kg|g|cm|l|EL|TL)\b)|;| - | – | — "
+    r"|\s(?=(?:per (?:rack|slab|person|head)|(?:mashed|kneaded|mixed|rubbed) together"
+    r"|mixed with|(?:plus|\+) (?:extra|more)"
+    r"|in (?:one|two|three|four) pieces?|on top|on the side|alongside"
+    r"|for (?:the |frying|brushing|smoking|serving|spritz"
+    r"|garnish|sprinkling|topping|dusting|greasing)"
+    r"|cut in|as an? |to (?:taste|serve|garnish|finish))\b)"
+    rf"|(?<!ly)\s(?=(?:(?:finely|roughly|coarsely|thinly|thickly|freshly) )?{_DONE}"
+    rf"(?: and {_DONE})*\s*(?:$|[,;(]))",
+    re.I,
+)
+
+
+_SLAKED = re.compile(
+    r"^((?:\w+ ){0,2}(?:\w*starch|corn ?flour|arrowroot|flour))\s*(\+\s*(?:\d|[½¼¾⅓⅔]|an? ).*)$",
+    re.I,
+)
+"""“Cornflour + 1 tbsp water”: what it is stirred with is no part of its name."""
+_CLOSES = re.compile(r"\s*\)\s*")
+_OPENS = re.compile(r"\s*\(\s*")
+
+
+def _with_whole_brackets(text: str) -> str:
+    """“Carrots )”, of a card that holds three lines together: a bracket alone is a comma."""
+    if text.count(")") > text.count("("):
+        return text if "(" in text else _CLOSES.sub(", ", text)
+    return text if ")" in text else _OPENS.sub(", ", text)
+
+
+_LEAVES_OF = re.compile(r"^(?:leaves|leaf) (?:of )?(?=sage|basil|mint|bay|curry)([a-z]+)", re.I)
+_AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
+"""“Cored and”, where what follows was broken off."""
+
+
+def name_of(rest: str) -> tuple[str, str]:
+    """The name, and what stands after a comma, in brackets, or behind “to serve”."""
+    rest = _SLAKED.sub(r"\1, \2", _with_whole_brackets(rest))
+    asides = [found.strip() for found in _PARENS.findall(rest)]
+    bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
+    bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)
+    bare = _LEAVES_OF.sub(r"\1 leaves", bare)
+    parts = [_AND.sub("", part).strip() for part in _BREAKS.split(bare) if part and part.strip()]
+    if not parts:
+        return bare.strip(" ,.;!"), ", ".join(asides)
+    others = [part.strip(" .—") for part in [*parts[1:], *asides]]
+    return re.sub(r"(?<=\w) of$", "", parts[0].strip(" ,.;!—")), ", ".join(others)
