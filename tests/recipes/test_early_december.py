@@ -232,3 +232,57 @@ def test_a_picture_of_people_says_for_how_many() -> None:
 
 def test_a_skin_to_crisp_is_crackling() -> None:
     assert "crackling" in of("rolled_shoulder_crisp_skin").understood.crust.characters
+
+
+@pytest.mark.parametrize(
+    ("voice", "foods", "place"),
+    [
+        ("letter_to_tom", ("crushed fennel seed",), "season"),  # told above the steps
+        ("letter_to_tom", ("apple sauce", "potatoes"), "beside"),  # “we have it with”
+        ("massaman_with_late_onion", ("onion",), "sear"),  # cooked on for an hour, and not raw
+        # “pour sauce over”: all of it was stirred in at the end
+        ("bulgogi_in_half_inch_slices", ("soy sauce", "garlic", "Asian pear"), "pot"),
+        ("note_with_an_arrow", ("tom. paste",), "top"),
+        ("shoulder_with_garlic_in_slits", ("garlic",), "season"),
+        # “pour in the sauce”, and basted with it later: it was brushed on
+        ("galbi_jjim_basted", ("soy sauce", "minced garlic", "sesame oil"), "pot"),
+        ("pernil_of_a_mortar", ("garlic", "white vinegar"), "season"),
+        ("brisket_with_peaches", ("dry mustard",), "pot"),  # whisked into the sauce
+        ("shoulder_on_crushed_beans", ("cannellini beans", "lemon"), "beside"),
+    ],
+)
+def test_where_it_goes_besides(voice: str, foods: tuple[str, ...], place: str) -> None:
+    places = when(of(voice))
+    assert {food: places[food] for food in foods} == dict.fromkeys(foods, place)
+
+
+def test_half_of_a_german_marinade_is_brushed_on() -> None:
+    lines = of("rippchen_mit_halber_marinade").lines
+    for food in ("Honig", "Sojasauce", "Knoblauchzehen"):
+        assert [line.when for line in lines if line.name == food] == ["season", "finish"]
+
+
+def test_slices_on_the_line_of_the_meat() -> None:
+    """“Into 1/2-inch slices” was one piece of three pounds, for an hour and a half."""
+    done = of("bulgogi_in_half_inch_slices")
+    assert done.understood.thickness_m == pytest.approx(0.0127)
+    assert done.plan.hold_min < 30
+
+
+def test_oil_the_ribs_is_work() -> None:
+    """It was a second meat, and the recipe was asked about."""
+    done = of("country_ribs_oiled")
+    assert when(done)["olive oil"] == "season"
+    assert "mustard for slather" in when(of("forum_from_midnight_to_noon"))
+
+
+def test_what_is_fried_with_the_cooked_meat_keeps_its_words() -> None:
+    assert "Fry the coconut slices until golden" in told(of("brisket_fried_at_the_end"))
+
+
+def test_names_and_times_of_short_notes() -> None:
+    assert of("note_with_an_arrow").understood.recipe.title == "Wine-braised brisket w/ shallots"
+    thread = of("thread_for_one_rack")
+    assert thread.plates is None  # “for 1 rack” is for nobody in particular
+    assert thread.understood.mass_kg == pytest.approx(1.59, abs=0.01)
+    assert of("massaman_with_late_onion").understood.cooking.high_s == 3 * 3600

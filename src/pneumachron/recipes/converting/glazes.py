@@ -55,6 +55,8 @@ ALL_POURED = any_of(
     r"^\W*(?:then )?(?:pour|tip|add)\b(?![^.;]*\b(?:half|some|third|slow cooker)\b)[^.;]*"
     r"\b(?:over|on|onto|to|with)\b[^.;]*\b(?:ribs?|meat|pork|beef|brisket|shoulder|pot|pan)\b",
     r"^\W*(?:then )?pour (?:it |this )?(?:over|on top|around)\W*$",
+    r"\b(?:ribs?|meat|pork|beef|brisket|pieces)\b[^.;]{0,40}\bpour (?:in|over) (?:all )?(?:the )?"
+    r"sauce\b",
     r"^\W*(?:then )?pour (?:the |all (?:of )?the )?sauce (?:over|on top|around)\b",
 )
 """“Pour over the ribs with the water in a heavy pot.”"""

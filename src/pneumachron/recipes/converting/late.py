@@ -31,7 +31,8 @@ from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
 _SERVED = any_of(r"\bserved?\b", r"\bscatter", r"\bsprinkle", r"\bgarnish",
-                 r"\beat(en)? (it |them )?with\b", r"\bon the side\b(?! burner)",
+                 r"\b(?:eat(?:en)?|have|had) (it |them )?with\b",
+                 r"\bon the side\b(?! burner)",
                 r"\b(?:pile|stuff|load|heap|fill|divide|tuck)\w*\b[^.;]*"
                 r"\b(?:buns?|rolls|baps?|sandwich\w*|tortillas?|tacos?|wraps?|pitt?as?|bread)\b",
                  r"\btop(ped)? (it |them |each |off )*with\b", r"\bon top\W*$")  # fmt: skip
@@ -189,14 +190,20 @@ _WHOLE_HEAT_S = 900.0
 """What a root is given, and no warming through. Judgement."""
 
 
+_COVERED = any_of(r"\bcover\w*\b[^.;]*\b(?:cook|simmer|braise|bake)\b")
+"""“Add the potatoes and onion, cover and cook for an hour.”"""
+
+
 def _cooks_on(understood: Understood, item: Ingredient, sentences: list[str]) -> bool:
     """“Add the potatoes. Cook for a further 40 min”: a root that is cooked, and not stirred in."""
-    if item.kind != "root":
+    if item.kind not in {"root", "aromatic"}:
         return False
     told = [part for text in sentences for part in sentences_in(text)]
     at = next(
         (place for place, text in enumerate(told) if is_named(understood, item, text.lower())), None
     )
+    if at is not None and item.kind == "aromatic" and not _COVERED.search(told[at]):
+        return False
     return at is not None and any(
         span.high_s >= _WHOLE_HEAT_S for text in told[at : at + 2] for span in durations_in(text)
     )

@@ -308,6 +308,7 @@ _TOSSED_IN = any_of(
     r"the (?:ribs|riblets|wings|pieces|pork|meat)\b[^.;]{0,20}\b(?:toss|coat)",
 )
 _POURED_IN = any_of(
+    r"\b(?:pour|tip|dump) (?:all )?(?:sauce|marinade|mixture) (?:over|in|on)\b",
     r"\b(with|in|add|pour\w*|tip\w*|over) (in |on |over )?(all )?(of )?the (\w+ )?"
     r"(sauce|marinade|mixture|mix|liquid)\b(?! (and serve|to serve|on the side))",
     r"\b(dump|put|place|add|tip|throw)\b[^.;]*(?:\+|&|,|\band\b|\bwith\b|\bw/) ?(?:the )?sauce\b",
@@ -366,12 +367,28 @@ def _parts_by_their_use(understood: Understood) -> Iterator[Part]:
     for part in understood.recipe.parts:
         name = HEADING_WORDS.sub("", part.name).lower()
         one_word = len(name.split()) < 2 and food_of(name) is not UNKNOWN
-        if part.role != "main" or len(name) < _LEAST_NAME or one_word:
+        if part.role != "main" or len(name) < _LEAST_NAME or _has_meat(understood, part):
+            continue
+        rows = frozenset(part.lines)
+        if any(
+            is_side_work(text) and len(rows_named(understood, text) & rows) > 1
+            for text in sentences
+            if re.search(rf"\b{re.escape(name)}\b", text.lower())
+        ):
+            yield Part(part.name, "beside", part.lines)  # “Warm the beans in a pan with the garlic”
             continue
         naming = [text for text in sentences if name in text.lower()]
-        if any(OWN_PAN.search(text) or _ON_THE_MEAT.search(text) for text in naming):
+        if not one_word and any(
+            OWN_PAN.search(text) or _ON_THE_MEAT.search(text) for text in naming
+        ):
             brushed = any(_ON_THE_MEAT.search(text) for text in sentences)
             yield Part(part.name, "glaze" if brushed else "sauce", part.lines)
+
+
+def _has_meat(understood: Understood, part: Part) -> bool:
+    return any(
+        understood.ingredients[row].kind == "meat" for row in part.lines if _is_row(understood, row)
+    )
 
 
 _LEAST_NAME = 5

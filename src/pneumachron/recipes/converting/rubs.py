@@ -114,6 +114,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         )))
         and is_named(understood, item, others)
     }  # fmt: skip
+    rub |= _pushed_in(understood, early)
     if any(map(_SEASONS.search, early)):
         rub |= _beside_the_meat(understood)
         named |= rub
@@ -146,6 +147,21 @@ def _beside_the_meat(understood: Understood) -> frozenset[int]:
         if dry and len(others) > 1 and len(others) < len(items):
             return frozenset(item.index for item in others)
     return frozenset()
+
+
+_INTO_SLITS = any_of(
+    r"\bslits\b[^.;]*\b(?:push|press|poke|stuff|insert|tuck)\b[^.;]*",
+    r"\b(?:push|press|poke|stuff|insert|tuck)\b[^.;]{0,60}\b(?:into|in) (?:the |each )?slits?\b",
+)
+
+
+def _pushed_in(understood: Understood, early: Sequence[str]) -> frozenset[int]:
+    """“Make slits all over the roast and push in the garlic.”"""
+    told = " ; ".join(found[0] for step in early for found in _INTO_SLITS.finditer(step))
+    return frozenset(
+        row for row in rows_named(understood, told)
+        if understood.ingredients[row].kind in LEAVES
+    )  # fmt: skip
 
 
 def _is_rubbed_in(part: Part, early: Sequence[str]) -> bool:
@@ -248,6 +264,14 @@ def _mixed_to_rub(understood: Understood, early: Sequence[str]) -> frozenset[int
             for before in sentences[max(0, place - MOST_BEFORE) : place]:
                 if _GROUND_UP.match(before) and not WITH_THE_MEAT.search(before):
                     rows |= rows_named(understood, before)
+    for before, text, following in zip(["", *sentences], sentences, sentences[1:], strict=False):
+        # “In a mortar mash the garlic with the salt. Stir in oil and vinegar. Rub everywhere.”
+        if (
+            _STIRRED_TO_IT.match(text)
+            and _GROUND_UP.match(before)
+            and _THEN_RUBBED.match(following)
+        ):
+            rows |= rows_named(understood, f"{before} {text}")
     for place, (text, following) in enumerate(pairwise(sentences)):
         mashed = _MASHED.search(text) is not None and "," in text
         if not (MIXED.search(text) or mashed) or WITH_THE_MEAT.search(text):
@@ -272,6 +296,7 @@ def _herbs_rubbed_on(understood: Understood, early: Sequence[str]) -> frozenset[
     )  # fmt: skip
 
 
+_STIRRED_TO_IT = re.compile(r"\W*(?:then )?(?:stir|mix|add|work|beat) in\b", re.I)
 _HERBS_MIXED = any_of(
     r"\b(?:mix|combine|stir|rub|season|pound|blend)\b[^.;]*\b(?:the |all (?:the )?)?herbs\b"
 )

@@ -54,6 +54,7 @@ def binders_in_the_pot(understood: Understood) -> frozenset[int]:
 
 
 _STIRRED_IN = any_of(
+    r"\b(?:whisk|stir|mix|combine)\b[^.;]*\b(?:ketchup|preserves|jam)\b[^.;]*\bmustard\b",
     r"\b(?:whisk|stir) in (?:the |a )?[^.;]{0,30}\bmustard\b",
     r"\b(pour|add|stir|whisk|tip|mix|combine)\b.*"
     r"\b(stock|broth|wine|beer|ale|stout|cider|juice|water|cola|soda|root beer|ginger ale)\b",
@@ -61,11 +62,13 @@ _STIRRED_IN = any_of(
 _SOME_OF_IT = any_of(
     r"\b(rub|pour|coat|spread|brush|toss|marinate|add|smear|cover)\w*\b[^.;]*"
     r"\b(half|some|most|a third|two[- ]thirds|three[- ]quarters|1/2|2/3|3/4)\b",
+    r"\bmit (?:der|einer) hälfte\b[^.;]{0,30}\b(?:bestreichen|einpinseln|einreiben|begießen)\b",
     r"\b(reserve|set aside|keep|hold) (?:back )?(half|some|a third|a quarter|the rest|[\d½¼⅓])",
 )
 _THE_REST = any_of(
     r"\b(brush|baste|glaze|paint|slather|coat|spoon|toss|mop)\w*\b[^.;]*"
     r"\b(remaining|remainder|rest of|reserved|other half|left-?over|set[- ]aside)\b",
+    r"\b(?:restliche|übrige|verbliebene)\w* (?:marinade|mischung|so(?:ß|ss)e|sauce|glasur)\b",
     r"\breserved (?:marinade|sauce|mixture|glaze)\b[^.;]*\b(?:brush|baste|glaze|paint|slather)\b",
 )
 

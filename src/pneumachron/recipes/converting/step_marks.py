@@ -338,6 +338,10 @@ def _is_of_a_side(understood: Understood, index: int) -> bool:
     return index > first and any(makes_a_side(understood, text) for text in texts)
 
 
+_LEAST_FRIED = 3
+"""Foods that are fried with the cooked meat: none of our steps does that. Judgement."""
+
+
 def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[OutLine]) -> str:
     """Which of our steps does a step's work; its own words where none does all of it."""
     step = understood.recipe.steps[index]
@@ -353,7 +357,9 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     apart = main is not None and index > main[0] and OF_A_SAUCE.match(step)
     beside = apart or _is_of_a_side(understood, index)
     browned_late = theme == "sear" and late
-    if browned_late and understood.crust.kind == "pan":
+    late_foods = {line.origin for line in lines if line.when == "after"}
+    fried = len(rows_named(understood, step) & late_foods) >= _LEAST_FRIED
+    if browned_late and understood.crust.kind == "pan" and not fried:
         return "finish"
     rind = late and has_rind(understood) and _CRACKLES.search(step)
     if rind or (late and theme == "other" and _is_cooked_apart(understood, step, lines)):

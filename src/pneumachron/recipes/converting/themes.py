@@ -294,7 +294,7 @@ MIXED = any_of(
     r"|(?<!tomato )(?<!and )(?<!the )pur[eé]e)\b"
     r"(?! (it |them |everything )?(in|into)\b)",
     r"\bbring [^.;]*(,|\band\b)[^.;]* to (a|the) (simmer|boil)\b",
-    r"\b(verr(ü|ue)hren|vermischen|mischen|verquirlen|vermengen)\b",
+    r"\b(r(ü|ue)hren|verr(ü|ue)hren|vermischen|mischen|verquirlen|vermengen)\b",
 )
 WITH_THE_MEAT = any_of(
     r"\b(ribs?|meat|pork|beef|brisket|shoulder|roast|joint|wings?|cooker|crock|dutch oven)\b",

@@ -57,7 +57,7 @@ _LEAST_TOLD = 30
 """Words of a paragraph that tells a whole recipe. Judgement."""
 
 
-_OVERNIGHT = re.compile(r"\bovernight\b|\b(?:the )?night before\b", re.I)
+_OVERNIGHT = re.compile(r"\bovernight\b|\b(?:the )?(?:night|evening|day) before\b", re.I)
 
 
 def tells_the_work(line: str) -> bool:

@@ -63,7 +63,8 @@ CLUTTER = any_of(
     r"^(hi|hello|hey|dear|see you|love|cheers|thanks|thank you|enjoy|xo+\w*|good luck|"
     r"hallo|moin|servus|liebe[rs]?|guten (morgen|tag|abend)|lg|vg|(viele|liebe) gr(ü|ue)(ß|ss)e|"
     r"bon app\w+|yours|regards|best (requests|regards))\b[^.]{0,40}[,:.!]*$",
-    r"^[★☆⭐*\s]+\d?", r"^>", r" [»\u203a|·] .* [»\u203a|·] ", r"^\w+ » ", r"\bwrote:$",
+    r"^[★☆⭐*\s]+(?:\d|$)|^[★☆⭐]", r"^>",
+    r" [»\u203a|·] .* [»\u203a|·] ", r"^\w+ » ", r"\bwrote:$",
     r"^https?://", r"^@\w+\b", r"^([\d½¼]+x[\s|/]*){2,}$",
     r"^\((?:all )?(?:spoon|cup|measure)\w* .{0,30}\blevel\)$|^scroll (?:down|up)\b",
     r"^page \d+ of \d+$",
@@ -148,6 +149,9 @@ _SHORT = re.compile(
 )
 """“4 to 5 lbs.”: the end of a word, and of no sentence."""
 ALSO_ADJECTIVES = frozenset({"warm", "cool", "dry", "thin", "clean", "open", "crisp", "ready"})
+_ALSO_FOODS = frozenset({"oil", "butter", "flour", "mustard"})
+_WHAT_IS_THERE = frozenset({"the", "it", "them", "both", "your", "all", "each"})
+"""“Oil the ribs” is work."""
 _AFTER_A_VERB = frozenset({
     "a", "all", "an", "any", "both", "carefully", "completely", "down", "each", "for", "gently",
     "in", "it", "off", "on", "out", "over", "some", "the", "them", "these", "this", "through",
@@ -262,6 +266,8 @@ _MOST_NOUNS = 4
 def _starts_with_verb(plain: str, words: list[str]) -> bool:
     if not words or plain.lower().startswith(_NOT_VERBS):
         return False
+    if words[0] in _ALSO_FOODS and words[1:2] and words[1] in _WHAT_IS_THERE:
+        return True
     if words[0] in ALSO_ADJECTIVES:
         return len(words) > 1 and words[1] in _AFTER_A_VERB
     if plain.startswith("(") and plain.endswith(")"):

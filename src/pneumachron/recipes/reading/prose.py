@@ -413,7 +413,8 @@ _AMOUNT = re.compile(
 _AS_MUCH = re.compile(r"\b(?:half |twice )?as much (?:of )?|\bequal parts (?:of )?", re.I)
 _SPOONS = re.compile(r"spoon (?!of\b)", re.I)
 _WHEN = re.compile(
-    r"\s+(?:the (?:night|day) before|overnight|at the (?:end|start)|in the bottom|on top"
+    r"\s+(?:the (?:night|day) before|overnight|at the (?:end|start)|on top"
+    r"|(?:in|over|on) the (?:bottom|base)(?: of [^.;]{3,40})?"
     r"|for (?:about |another |\w+ more )?\d[\d./½¼¾-]{0,5}\s?(?:hours?|hrs?|h|minutes?|mins?))\W*$",
     re.I,
 )

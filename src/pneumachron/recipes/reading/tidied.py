@@ -11,8 +11,8 @@ from pneumachron.recipes.understanding.patterns import WEIGHT_UNIT
 
 _FOR_A_KILO = re.compile(
     r"^\W*(?:ok(?:ay)?,? |hi,? )?(?:so,? )?(?:for|take|get|use|you(?:['’]ll)? need) "
-    rf"(?P<meat>(?:about |around )?\d[^:]{{0,12}}?{WEIGHT_UNIT}\b"
-    rf"[^:]{{0,40}}{MEAT_WORD}[^:]{{0,80}}?)"
+    rf"(?P<meat>(?:(?:about |around )?\d[^:]{{0,12}}?{WEIGHT_UNIT}\b"
+    rf"[^:]{{0,40}}{MEAT_WORD}|[1-4] (?:racks?|slabs?)\b[^:]{{3,40}}?{WEIGHT_UNIT}\b)[^:]{{0,80}}?)"
     r"(?:,? (?:i|we|you) (?:use|need|take|add|mix))?:$",
     re.I,
 )

@@ -31,6 +31,7 @@ _CHARACTERS: tuple[tuple[Character, re.Pattern[str]], ...] = (
         "crackling",
         any_of(
             r"\bcrackl(e|es|ing|ings|y)\b",
+            r"\bcrack (?:the |your )?skin\b|\bcuerito\b",
             r"\bcrisp (?:up )?(?:the )?(skin|rind)\b|\b(skin|rind)\b[^.;]{0,30}\b(shatter|crisp)",
             r"\b(skin|rind)\b.{0,200}\b(blister|puffs?\b|like glass)",
             r"\bschwarte\b.{0,400}\b(?:knusprig|kross|r(?:ö|oe)sch|aufpopp|aufpuff)|\bkruste\b.{0,400}\b(?:knusprig|schwarte)",

@@ -320,12 +320,15 @@ def _apart(raw: str) -> list[str]:
     if _EACH_OF.search(raw) and "(" not in raw:
         raw = _SLASHES.sub(", ", raw)
         return _by_each(_of_one_powder(_COMMAS.split(raw)))
+    if _SALT_SLASHED.match(raw):  # “salt/pepper/garlic”
+        raw = _SLASHES.sub(", ", raw)
     if done is None:
         return _with_their_work(_PLAIN_LIST.split(_MASHED_WITH.sub(", ", raw)))
     names = _with_their_work(_PLAIN_LIST.split(raw[: done.start()]))
     return [f"{name}, {done[1]}" for name in names]
 
 
+_SALT_SLASHED = re.compile(r"\W*(?:salt|s)\s?/\s?(?:pepper|p)\b", re.I)
 _MASHED_WITH = re.compile(
     r", (?:mashed|mixed|kneaded|creamed|blended|worked|stirred|combined)(?: together)? with (?=\d)",
     re.I,

@@ -67,7 +67,10 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     simmers = SIMMER.search(sentence) is not None and any(
         span.high_s >= _LONG_SIMMER_S for span in durations_in(sentence)
     )
-    told = heated or simmers or _cooks_long(sentence) or _UNTIL_DONE.search(sentence)
+    added = _ADDED.search(sentence) is not None and any(
+        span.high_s >= _LONG_SIMMER_S for span in durations_in(sentence)
+    )
+    told = heated or simmers or added or _cooks_long(sentence) or _UNTIL_DONE.search(sentence)
     aside = ASIDE.search(sentence) and not told
     if not both_sides and aside:
         return False
@@ -86,6 +89,8 @@ def _is_main_heat(sentence: str, device: Device | None) -> bool:
     return device != "oven" or said or bool(temperatures_in(sentence)) or _cooks_long(sentence)
 
 
+_ADDED = re.compile(r"\badd\b[^.;]*\bcover\w*\b[^.;]*\b(?:cook|bake|simmer|braise|roast)\b", re.I)
+"""“Add the potatoes and onion, cover and cook for an hour until tender”: the meat cooks on."""
 _GOES_ON = re.compile(
     r"\b(?:continue|carry on|keep going)\b[^.;]*\b(?:until|till)\b"
     r"|\b(?:tender|soft|done)\b[^.;]{0,25}\b(?:more|longer)\b",

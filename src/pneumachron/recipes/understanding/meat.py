@@ -127,7 +127,7 @@ def read_meat(
     # “point or flat” is asked
     if cut == "brisket_flat" and not sure and mass is not None and "point" not in text.lower():
         cut, sure = ("brisket_whole", True) if mass > _WHOLE_BRISKET_KG else (cut, True)
-    sized = None if are_lengths(cut, text) else thickness_in(text)
+    sized = None if are_lengths(cut, text) else thickness_in(text) or _sliced_in(text)
     if cut == "flanken":
         sized = sized or _slice_in(text)
     if cut == "shoulder_boneless" and not sure and BONE_IS_IN.search(" ".join(steps)):
@@ -382,6 +382,15 @@ def _slice_in(text: str) -> float | None:
     """“Thin flanken, 3/8"”: of strips sawn across the bones the one size told is the thickness."""
     sizes = [size for found in _THICK.finditer(text) if (size := _size_m(found)) is not None]
     return next((size for size in sizes if size <= _MOST_OF_A_SLICE_M), None)
+
+
+_SLICED = re.compile(rf"\b(?:in|into) {_SIZE}[- ]*(?:slices|strips|steaks|scheiben)\b", re.I)
+
+
+def _sliced_in(text: str) -> float | None:
+    """“Cut into ½-inch slices”, on the line of the meat."""
+    found = _SLICED.search(text)
+    return _size_m(found) if found else None
 
 
 def _size_m(found: re.Match[str]) -> float | None:

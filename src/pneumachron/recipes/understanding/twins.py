@@ -48,6 +48,8 @@ def telling_word(words: Sequence[str]) -> str:
         last = words[-2]  # but garlic is not garlic powder
     if last == "paste" and not _PASTES.isdisjoint(words):
         last = next(word for word in words if word in _PASTES)
+    if last.startswith("knoblauchzehe"):
+        last = "knoblauch"
     if "dijon" in words:
         last = "mustard"
     if last.endswith("pulver") and last.removesuffix("pulver") not in _NO_POWDERS:
