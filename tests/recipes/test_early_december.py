@@ -286,3 +286,26 @@ def test_names_and_times_of_short_notes() -> None:
     assert thread.plates is None  # “for 1 rack” is for nobody in particular
     assert thread.understood.mass_kg == pytest.approx(1.59, abs=0.01)
     assert of("massaman_with_late_onion").understood.cooking.high_s == 3 * 3600
+
+
+def test_a_brine_is_what_was_dissolved_before() -> None:
+    """Its salt was rubbed on, its sugar stirred into the juice, and its hours were smoked."""
+    done = of("ribs_brined_then_glazed")
+    assert {when(done)[food] for food in ("kosher salt", "brown sugar")} == {"cure"}
+    assert done.understood.cooking.high_s == 4 * 3600
+    assert words(done.steps[0]).startswith("Dissolve salt and sugar in the water. Brine the ribs")
+
+
+def test_names_that_a_step_is_for() -> None:
+    """“Pickled cucumber”, and “For pickled cucumber, combine …” in the steps."""
+    places = when(of("sliders_with_pickled_cucumber"))
+    assert {places[food] for food in ("Lebanese cucumbers", "caster sugar")} == {"beside"}
+    assert places["rice wine vinegar"] == "pot"  # that of the pork, which stands first
+    mopped = when(of("butts_with_a_gallon_of_mop"))
+    assert not any("mop sauce" in name for name in mopped)
+    assert mopped["cider vinegar"] == "after"  # “wet down with fresh mop”
+
+
+def test_what_bakes_or_thickens_uncovered_is_no_crust() -> None:
+    assert of("stew_with_cheddar_dumplings").finish.kind == "none"
+    assert of("brisket_with_relish_gravy").finish.kind == "none"

@@ -1,5 +1,7 @@
 """Meat that is cured or brined, and the lines of its cure."""
 
+from itertools import pairwise
+
 from pneumachron.core.message import Message
 from pneumachron.recipes.understanding.ingredients import THIN_KINDS, Kind
 from pneumachron.recipes.understanding.naming import rows_named
@@ -48,11 +50,22 @@ def cured_lines(understood: Understood) -> frozenset[int]:
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     own = {item.index for item in understood.ingredients if item.kind == "cure"}
     told = " ".join(
-        text for step in understood.said for text in sentences_in(step) if CURED.search(text)
+        f"{before} {text}" if _DISSOLVED.search(before) else text
+        for before, text in pairwise(
+            ["", *(text for step in understood.said for text in sentences_in(step))]
+        )
+        if CURED.search(text)
     )
     return (
         rows_named(understood, told) | own | _in_brine(understood) | _brining(understood)
     ) - meat
+
+
+_DISSOLVED = any_of(
+    r"\b(?:dissolve|stir|mix|whisk|combine|boil|heat)\b[^.;]*\bsalt\b[^.;]*\b(?:water|cider|buttermilk)\b",
+    r"\b(?:water|cider|buttermilk)\b[^.;]*\bsalt\b",
+)
+"""“Dissolve the salt and sugar in the water. Brine the ribs 4 hours.”"""
 
 
 def _injected(understood: Understood) -> frozenset[int]:

@@ -60,7 +60,7 @@ def dresses_the_meat(understood: Understood) -> bool:
 
 
 _MIXED_WITH_MOP = any_of(
-    r"\b(?:mix|toss|stir|dress|moisten|sauce|splash|season)\w*\b[^.;]{0,60}\b(?:with|in) "
+    r"\b(?:mix|toss|stir|dress|moisten|sauce|splash|season|wet)\w*\b[^.;]{0,60}\b(?:with|in) "
     r"[^.;]{0,40}\bmop\b(?! sauce brush)",
     r"\b(?:rest|remainder|some|cup|ladle|half) of (?:the |your )?mop\b[^.;]{0,20}"
     r"\b(?:into|over|through|onto) (?:the |your )?(?:\w+ )?(?:meat|pork|beef|shreds)\b",

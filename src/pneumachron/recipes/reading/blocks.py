@@ -52,7 +52,7 @@ def with_named_blocks(lines: list[str]) -> Iterator[str]:
 
 def _is_told_again(name: str, below: list[str]) -> bool:
     """“Brush with the salmuera”: what stands as a name above its foods is made by a step."""
-    told = re.compile(rf"\b(?:the|your|of|this) {re.escape(name.strip())}\b", re.I)
+    told = re.compile(rf"\b(?:the|your|of|for|this) {re.escape(name.strip())}\b", re.I)
     return any(map(told.search, below))
 
 

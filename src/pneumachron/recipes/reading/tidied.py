@@ -23,7 +23,7 @@ def tidied(text: str) -> Iterator[str]:
     """The lines of a pasted text, as they are sorted."""
     text = _BETWEEN_DASHES.sub(r"\g<name>:", text)
     lines = [
-        _SO_MUCH_OF_IT.sub(r"\1 (makes \2):", part)
+        _OF_IT_SO_MUCH.sub(r"\2 (makes \1):", _SO_MUCH_OF_IT.sub(r"\1 (makes \2):", part))
         for line in text.split("\n")
         for part in _with_mix_apart(line)
     ]
@@ -66,6 +66,12 @@ _SO_MUCH_OF_IT = re.compile(
     re.I,
 )
 """“SAUCE 1 gal.: 6 c. vinegar, …”."""
+_OF_IT_SO_MUCH = re.compile(
+    r"^\s*(\d{1,2} ?(?:gal|quarts?|qts?|pints?|cups?|c)\b\.?) (?:of )?"
+    r"((?:[A-Za-z]+ ){0,2}(?:sauce|rub|mop|glaze|slaw|brine|marinade))\s*:\s*$",
+    re.I,
+)
+"""“1 gal mop sauce:”, above its foods."""
 _SERVED = re.compile(r"^\s*(?:[-*•]\s*)?serve(?: (?:it )?with)?\s*:\s+(?=\S)", re.I)
 _LABEL = re.compile(r"^(\s*[A-Z]{3,12})\s+(?:--|—)\s+(?=\S[^,\d]{0,40}[,\d]|\d)")
 """“SAUCE -- 1/2 c soy, …” on a card."""

@@ -133,7 +133,7 @@ _MELTS_CHEESE = any_of(
 
 
 def _is_of_the_meat(sentence: str) -> bool:
-    others = (_MELTS_CHEESE, _OF_A_PIE, _FRIES_OTHERS)
+    others = (_MELTS_CHEESE, _OF_A_PIE, _FRIES_OTHERS, _BAKED_ON_TOP)
     return not any(pattern.search(sentence) for pattern in others)
 
 
@@ -146,6 +146,10 @@ _FRIES_OTHERS = any_of(
 """“Fry the chorizo in the lard”: no crust of the meat."""
 
 
+_BAKED_ON_TOP = any_of(
+    r"\b(?:dumplings?|cobbler|scones?|bread ?crumbs|crumbs)\b(?![^.;]*\b(?:press|coat)\b)"
+)
+"""“Sit the dumplings on top and bake uncovered”, “scatter over the breadcrumbs”."""
 _OF_A_PIE = any_of(
     r"\b(?:bake|roll|cover|brush|top)\w*\b[^.;]{0,30}\b(?:pies?|pastry|pasties|biscuits|cornbread)\b"
 )
@@ -172,6 +176,7 @@ _CHARRED = any_of(r"\bchar(red)?\b(?!coal)")
 """Over coals; where the meat cooks in an oven, close under its heat."""
 
 
+_THICKENED = any_of(r"\buncovered\b[^.;]*\bthicken\w*", r"\bthicken\w*\b[^.;]*\buncovered\b")
 _STIRRED_IN = any_of(r"\bstir in\b[^.;]*\buncovered\b")
 _BAKED = any_of(r"\bbake\b[^.;]{0,30}\d ?min", r"\bbake\b[^.;]{0,30}(?:@|\bat) \d{3}\b")
 _IN_A_DISH = any_of(
@@ -204,6 +209,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
             kind = "glaze"  # nothing but the stove is hot
         elif kind == "broiler" and cooking.method == "simmer" and not _HAS_AN_OVEN.search(told):
             kind = None  # "cook, uncovered, for 40 min more"
+        if kind == "broiler" and _THICKENED.search(sentence) and not _HAS_AN_OVEN.search(sentence):
+            kind = None  # “cook, uncovered, on high until thickened”: the sauce
         if kind == "broiler" and in_oven and _STIRRED_IN.search(sentence):
             kind = None  # “stir in the mushrooms and cook, uncovered”: a stew that thickens
         if cooking.method == "simmer" and _BAKED.search(sentence) and not _IN_A_DISH.search(told):

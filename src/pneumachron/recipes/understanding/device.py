@@ -104,6 +104,7 @@ ASIDE = any_of(
     r"\bstand\b",
     r"\bleave\b",
     r"\bmarinat\w*",
+    r"^\W*(?:then )?brine\b",
     r"\bovernight in\b",
     r"\bfridge\b",
     r"\b(?:in den|im) k(?:ü|ue)hlschrank\b",
