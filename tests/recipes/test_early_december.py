@@ -2,8 +2,11 @@
 
 import pytest
 
+from pneumachron.recipes.converting.convert import convert
+from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.meat import thickness_in
 from pneumachron.recipes.understanding.understand import understand
-from tests.recipes.supper import made, read, told
+from tests.recipes.supper import KITCHEN, made, read, told
 from tests.recipes.test_usual_cards import of, when
 from tests.text.words import words
 
@@ -309,3 +312,36 @@ def test_names_that_a_step_is_for() -> None:
 def test_what_bakes_or_thickens_uncovered_is_no_crust() -> None:
     assert of("stew_with_cheddar_dumplings").finish.kind == "none"
     assert of("brisket_with_relish_gravy").finish.kind == "none"
+
+
+@pytest.mark.parametrize("size", ["1-½ inch cubes", "1 ½ inch cubes", "1½-inch cubes"])
+def test_a_size_with_its_fraction_apart(size: str) -> None:
+    """“1-½ inch” was half an inch."""
+    assert thickness_in(size) == pytest.approx(0.0381)
+
+
+@pytest.mark.parametrize("time", ["2 & ½ hrs", "2-½ hours", "2½ hours"])
+def test_a_time_with_its_fraction_apart(time: str) -> None:
+    """“2 & ½ hrs” was half an hour."""
+    assert [span.high_s for span in durations_in(f"Bake {time}.")] == [2.5 * 3600]
+
+
+LISTED = """Grilled strips
+
+Ingredients
+2 kg beef short ribs
+1 onion
+Salmuera
+1 cup warm water
+2 tbsp salt
+3 cloves garlic
+
+Method
+Braise the ribs for 3 hours at 150 C, covered. Brush with the salmuera and grill 5 minutes.
+"""
+
+
+def test_a_name_that_a_step_says_again_needs_no_empty_line() -> None:
+    found = understand(read(LISTED))
+    assert [(part.name, part.lines) for part in found.recipe.parts] == [("Salmuera", (2, 3, 4))]
+    assert when(convert(found, KITCHEN))["warm water"] == "finish"

@@ -88,7 +88,8 @@ def single_words_are_headings(rows: list[Row]) -> None:
             opens = opens or (counted and _ALSO_A_FOOD.match(plain))
             idle = first.heading is None and first.look.work <= 0.0
             opens = opens or (idle and _OF_A_SAUCE.match(plain))
-        if opens or _opens_a_mix(row, rows[at + 1 :]):
+        again = counted and goes_on and _is_told_again(row, rows[at + 1 :], rows[:at])
+        if opens or again or _opens_a_mix(row, rows[at + 1 :]):
             row.heading = "part"
             parted = True
     _named_again(rows)
@@ -101,6 +102,20 @@ def _named_again(rows: list[Row]) -> None:
         works = below.look.work > max(below.look.food, 0.0)
         if row.heading is None and works and row.plain.lower().strip(":") in names:
             row.heading = "part"
+
+
+_MOST_TOLD_WORDS = 4
+"""Words of a name that a step says again. Judgement."""
+
+
+def _is_told_again(row: Row, below: list[Row], above: list[Row]) -> bool:
+    """“Salmuera” in a list, and “brush with the salmuera” in a step: what means no food is made."""
+    name = row.plain.strip(": ")
+    bare = row.plain[:1].isupper() and len(name.split()) <= _MOST_TOLD_WORDS and not row.bulleted
+    if not bare or food_of(name) is not UNKNOWN or not any(each.look.has_amount for each in above):
+        return False
+    told = re.compile(rf"\b(?:the|your|of|for|this) {re.escape(name)}\b", re.I)
+    return any(each.look.work > 0.0 and told.search(each.plain) for each in below)
 
 
 _ON_A_DAY = re.compile(r"^(?:on the day|the next day|next day|day (?:two|2)|to finish)\b", re.I)

@@ -210,7 +210,7 @@ def _plain(text: str) -> str:
     return _MIXED.sub(r"\1 \2", text)
 
 
-_MIXED = re.compile(r"(?<![\d/])(\d{1,2})(?:\s?[-–]\s?| (?:&|and) )(\d\s?/\s?\d)(?!\d)")
+_MIXED = re.compile(r"(?<![\d/])(\d{1,2})(?:\s?[-–]\s{0,2}| (?:&|and) {1,2})(\d\s?/\s?\d)(?!\d)")
 
 
 @kept

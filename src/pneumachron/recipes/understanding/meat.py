@@ -347,7 +347,7 @@ def usual_mass_kg(cut: str, count: int | None) -> float:
 
 
 _SIZE = (
-    r"(?P<size>\d/\d|\d+(?:[.,]\d+)?(?:[ -]\d/\d)?|\d*[½¼¾⅓⅔])[ -]?"
+    r"(?P<size>\d/\d|\d+(?:[.,]\d+)?(?:[ -]\d/\d)?|(?:\d[ -]?)?[½¼¾⅓⅔])[ -]?"
     rf"(?P<unit>{LENGTH}\.?|[\"\u2033\u201d])"
 )
 _THICK = re.compile(
