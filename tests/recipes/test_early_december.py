@@ -229,6 +229,15 @@ def test_what_stands_or_is_cooked_beside_is_no_time_of_the_meat() -> None:
     assert "Layer chips" in told(of("nachos_of_pulled_pork"))
 
 
+def test_a_heading_in_capitals_is_not_shouted_in_a_step() -> None:
+    assert "Serve with carolina vinegar sauce." in told(of("pulled_with_a_vinegar_table_sauce"))
+
+
+def test_a_glaze_that_keeps_its_words_is_linked_to_them() -> None:
+    marks = {mark.before[:9]: mark.rule for mark in of("ribs_in_ale_and_a_sauce").marks}
+    assert marks["While the"] == "own_words"
+
+
 def test_a_picture_of_people_says_for_how_many() -> None:
     assert of("ribs_for_a_pictured_four").plates == 4
 

@@ -87,7 +87,10 @@ def step_marks(
         elif kind == "own_words" or (overruled and not own_minutes):
             text = _titled(understood, index)
             told = text if overruled else without_devices(text)
-            kept.append(_own_words(understood, themes, index, told))
+            words = _own_words(understood, themes, index, told)
+            if theme in _SHORT and boiled_apart(understood, step, brushed):
+                words = replace(words, before_finish=True)
+            kept.append(words)
         elif rule.name in _STRUCK:
             kept += _beside_the_heat(understood, themes, index, brushed)
         elif kind in {"season", "marinate"}:  # a paste is ground before the meat is rubbed with it
@@ -102,9 +105,7 @@ def step_marks(
                 replace(_own_words(understood, themes, index, text), before_finish=True)
                 for _, text in _whole_sentences(step, NOWHERE) if cooks_a_glaze(understood, text)
             ]  # fmt: skip
-        elif kind in {"sauce", "other", "rest", "serve", "soften", "deglaze"} and (
-            boiled := boiled_apart(understood, step, brushed)
-        ):
+        elif kind in _SHORT and (boiled := boiled_apart(understood, step, brushed)):
             told_apart = _own_words(understood, themes, index, boiled, after=index >= last)
             kept.append(replace(told_apart, before_finish=True, before_heat=False))
         if kind != "own_words" and not overruled:
@@ -338,6 +339,8 @@ def _is_of_a_side(understood: Understood, index: int) -> bool:
     return index > first and any(makes_a_side(understood, text) for text in texts)
 
 
+_SHORT: frozenset[str] = frozenset({"sauce", "other", "rest", "serve", "soften", "deglaze"})
+"""Steps of ours that say nothing of a glaze in a pan of its own."""
 _LEAST_FRIED = 3
 """Foods that are fried with the cooked meat: none of our steps does that. Judgement."""
 
@@ -357,6 +360,8 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     apart = main is not None and index > main[0] and OF_A_SAUCE.match(step)
     beside = apart or _is_of_a_side(understood, index)
     browned_late = theme == "sear" and late
+    brushed = {line.origin for line in lines if line.when == "finish" and line.origin is not None}
+    glazes_apart = theme in _SHORT and boiled_apart(understood, step, brushed) == step
     late_foods = {line.origin for line in lines if line.when == "after"}
     fried = len(rows_named(understood, step) & late_foods) >= _LEAST_FRIED
     if browned_late and understood.crust.kind == "pan" and not fried:
@@ -364,7 +369,7 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     rind = late and has_rind(understood) and _CRACKLES.search(step)
     if rind or (late and theme == "other" and _is_cooked_apart(understood, step, lines)):
         return "rest"  # meanwhile the rind is roasted alone, and vegetables have their own run
-    if lost or elsewhere or browned_late or beside:
+    if lost or elsewhere or browned_late or beside or glazes_apart:
         return "own_words"
     if understood.crust.kind == "glaze" and glazes(step):
         return "release"  # the lid is off there, and the juice boiled down

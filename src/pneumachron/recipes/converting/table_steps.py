@@ -198,7 +198,7 @@ def _served(work: Work) -> str:
     """What is served with it: a sauce or salad of several foods by its own name."""
     lines = [line for line in work.lines if line.when == "beside" and line.food.kind != "meat"]
     name_of = {
-        row: _FOR_THE.sub("", part.name).strip(" :")
+        row: _in_small_letters(_FOR_THE.sub("", part.name).strip(" :"))
         for part in work.understood.recipe.parts
         if part.role in {"sauce", "beside"} and not _SERVING.search(part.name)
         and sum(line.origin in part.lines for line in lines) > 1
@@ -207,6 +207,11 @@ def _served(work: Work) -> str:
     return listed(
         name_of.get(-1 if line.origin is None else line.origin, called(line)) for line in lines
     )
+
+
+def _in_small_letters(name: str) -> str:
+    """A heading in capitals is shouted in a sentence."""
+    return name.lower() if name.isupper() else name
 
 
 _SERVING = re.compile(
