@@ -354,3 +354,25 @@ def test_a_name_that_a_step_says_again_needs_no_empty_line() -> None:
     found = understand(read(LISTED))
     assert [(part.name, part.lines) for part in found.recipe.parts] == [("Salmuera", (2, 3, 4))]
     assert when(convert(found, KITCHEN))["warm water"] == "finish"
+
+
+def test_a_brine_of_tea_is_no_marinade() -> None:
+    """“Boil what is left of the marinade … before you use it as a sauce” was said of its brine."""
+    kinds = [step.kind for step in of("ribs_in_a_tea_brine").steps]
+    assert kinds[0] == "cure"
+    assert "marinate" not in kinds
+
+
+def test_potatoes_baked_on_top_are_a_dish_of_their_own() -> None:
+    """Their butter was brushed on the meat, and their hour was cooked."""
+    done = of("hotpot_under_potatoes")
+    assert done.finish.kind == "none"
+    assert done.understood.cooking.high_s == 2.5 * 3600
+    assert "Layer the potatoes over the meat" in told(done)
+
+
+def test_racks_by_their_name_and_weight_in_a_mail() -> None:
+    """“Two St Louis racks, about 1.3 kg each” were back ribs of 1.3 kg."""
+    found = of("mail_of_two_louis_racks").understood
+    assert (found.cut, found.count) == ("spare_ribs_trimmed", 2)
+    assert found.mass_kg == pytest.approx(2.6)

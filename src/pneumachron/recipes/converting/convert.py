@@ -155,7 +155,9 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         lines=tuple(lines),
         finish=finish,
         sears=sears,
-        marinades=bool(in_marinade(understood)),
+        # what lies in a brine is told in the brine's own words
+        marinades=bool(in_marinade(understood) - cured_lines(understood))
+        or (bool(in_marinade(understood)) and not cures),
         in_marinade=told_of_the_marinade(understood) - context.shared,
         boils_marinade=bool(context.marinated or context.soaked),
         kept=kept,

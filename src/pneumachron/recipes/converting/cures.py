@@ -49,6 +49,7 @@ def cured_lines(understood: Understood) -> frozenset[int]:
         return _injected(understood)
     meat = {item.index for item in understood.ingredients if item.kind in {"meat", "other_meat"}}
     own = {item.index for item in understood.ingredients if item.kind == "cure"}
+    rub = {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     told = " ".join(
         f"{before} {text}" if _DISSOLVED.search(before) else text
         for before, text in pairwise(
@@ -57,10 +58,11 @@ def cured_lines(understood: Understood) -> frozenset[int]:
         if CURED.search(text)
     )
     return (
-        rows_named(understood, told) | own | _in_brine(understood) | _brining(understood)
+        (rows_named(understood, told) - rub) | own | _in_brine(understood) | _brining(understood)
     ) - meat
 
 
+_LIES_IN_IT = any_of(r"\b(?:refrigerat\w*|fridge|chill|overnight|submerge|soak)\b")
 _DISSOLVED = any_of(
     r"\b(?:dissolve|stir|mix|whisk|combine|boil|heat)\b[^.;]*\bsalt\b[^.;]*\b(?:water|cider|buttermilk)\b",
     r"\b(?:water|cider|buttermilk)\b[^.;]*\bsalt\b",
@@ -87,6 +89,9 @@ def is_step_of_a_cure(understood: Understood, step: str) -> bool:
     """Whether a step cures, brines or injects the meat: it stays in its own words and order."""
     if _INJECTED.search(step) and _injected(understood):
         return True
+    brine = _in_brine(understood)
+    if len(rows_named(understood, step) & brine) > 1 and _LIES_IN_IT.search(step):
+        return True  # “Dissolve the salt in the tea. Pour over the ribs and refrigerate.”
     return CURED.search(step) is not None and is_cured(understood)
 
 

@@ -182,7 +182,10 @@ _ALL_OF_A_SAUCE = any_of(
 )
 
 
-_ALL_OF_IT = (_ALL_OF_A_SAUCE, _ALL_OF_A_GLAZE, _THE_SAUCE)
+_EVERYTHING = any_of(
+    r"\bfor the (?:\w+ )?(?:sauce|glaze),? (?:put|tip|place|combine|mix) (?:everything|all)\b"
+)
+_ALL_OF_IT = (_ALL_OF_A_SAUCE, _ALL_OF_A_GLAZE, _THE_SAUCE, _EVERYTHING)
 """“Whisk sauce in small pan, simmer 10 min.”"""
 
 

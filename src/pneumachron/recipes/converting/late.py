@@ -17,6 +17,7 @@ from pneumachron.recipes.understanding.ingredients import (
     food_of,
     foods_in,
 )
+from pneumachron.recipes.understanding.main_heat import IN_PASTRY
 from pneumachron.recipes.understanding.naming import (
     EXCEPT,
     around,
@@ -251,6 +252,8 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
         return "finish"
     # "brush over the ribs, broil 5 min. Serve with rice": what is served is not brushed on
     dressed = is_butter and any(_DRESSES_A_SIDE.search(text) for text in naming)
+    # “Layer the potatoes over the meat. Brush with butter.”
+    dressed = dressed or IN_PASTRY.search(steps) is not None
     if any(_WHIPPED.search(text) for text in naming) or _SERVED_WITH.match(own) or dressed:
         return "beside"
     if item.kind == "starch" and "crumb" not in item.food.words:

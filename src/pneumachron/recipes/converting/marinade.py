@@ -3,6 +3,7 @@
 import re
 from itertools import pairwise
 
+from pneumachron.recipes.converting.cures import is_step_of_a_cure
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
 from pneumachron.recipes.understanding.device import SIMMER
 from pneumachron.recipes.understanding.durations import durations_in
@@ -200,6 +201,8 @@ def marinating_s(understood: Understood) -> tuple[float, float] | None:
     main = understood.cooking.main
     steps = understood.recipe.steps if main is None else understood.recipe.steps[: main[0] + 1]
     for step in steps:
+        if is_step_of_a_cure(understood, step):
+            continue
         # the rest before carving is no marinade, and what boils is none any more
         texts = [
             text for text in sentences_in(step)

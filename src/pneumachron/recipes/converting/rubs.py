@@ -121,7 +121,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
     return frozenset(
         item.index
         for item in understood.ingredients
-        if not _LEFT_WHOLE.search(item.line.raw)
+        if not (_LEFT_WHOLE.search(item.line.raw) or "bouillon" in item.food.words)
         and (
             item.kind in _RUB_KINDS
             or _BINDS.search(item.line.raw)

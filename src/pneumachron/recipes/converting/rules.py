@@ -295,7 +295,8 @@ def apply_rule(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         return kept("season")(context, item)
     sprayed = item.index in context.sprayed - context.parts.keys()
     spray = is_of_a_spray(context.understood, item, context.sprayed)
-    if spray or (sprayed and item.kind in SPRAYED_KINDS):
+    bottle = sprayed and item.kind == "unknown"  # “AJ + ACV, in a spray bottle”
+    if spray or bottle or (sprayed and item.kind in SPRAYED_KINDS):
         return ConvertedLines((), "spritz_struck")
     if _GLAZES.search(item.line.aside) and item.kind not in {"meat", "smoke_wood", "beside"}:
         return kept("finish")(context, item)

@@ -2,11 +2,13 @@
 
 import re
 from dataclasses import dataclass
+from itertools import takewhile
 from typing import Literal, TypeAlias
 
 from pneumachron.core.planning.finish import FinishKind
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.durations import temperatures_in
+from pneumachron.recipes.understanding.main_heat import IN_PASTRY
 from pneumachron.recipes.understanding.method import CRISP_C, Cooking
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import THEN, sentences_in
@@ -198,7 +200,8 @@ def read_crust(recipe: Recipe, cooking: Cooking) -> Crust:
     characters = tuple(name for name, pattern in _CHARACTERS if pattern.search(words))
     kind: FinishKind | None = None
     later = _later(recipe, cooking)
-    pie = any(map(_OF_A_PIE.search, later))
+    pie = any(_OF_A_PIE.search(text) or IN_PASTRY.search(text) for text in later)
+    later = list(takewhile(lambda text: not IN_PASTRY.search(text), later))
     in_oven = cooking.method in {"oven_lid", "oven_open"}
     told = ""
     for sentence in filter(_is_of_the_meat, later):

@@ -177,7 +177,11 @@ _WHILE_IT_COOKS = re.compile(
     re.I,
 )
 """“While the ribs bake, simmer the sauce for 25 minutes.”"""
-IN_PASTRY = any_of(r"\b(?:roll out|unroll|lay|drape)\b[^.;]{0,20}\bpastry\b", r"\bpastry lid\b")
+IN_PASTRY = any_of(
+    r"\b(?:roll out|unroll|lay|drape)\b[^.;]{0,20}\bpastry\b",
+    r"\bpastry lid\b",
+    r"\b(?:layer|arrange|overlap)\b[^.;]{0,20}\bpotato(?:es)?\b[^.;]{0,30}\b(?:over|on top)\b",
+)
 """“Spoon the filling into a pie dish. Roll out the pastry …”"""
 _HOURS_AND_MINUTES = re.compile(r"\b([0-3]):([0-5]\d)\b(?! ?[ap]\.?m)", re.I)
 """As a cooker shows it."""
