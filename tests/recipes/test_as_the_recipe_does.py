@@ -8,7 +8,10 @@ import pytest
 from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.errors import RecipeError
 from pneumachron.recipes.model import Recipe
-from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    read_ingredients,
+)
 from pneumachron.recipes.understanding.understand import understand
 from tests.recipes.supper import KITCHEN, WET, made, read, told, understood, went
 from tests.text.words import words

@@ -8,7 +8,10 @@ import pytest
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.converting.convert import Converted, convert
 from pneumachron.recipes.reading.film_times import without_stamps
-from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    read_ingredients,
+)
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.main_heat import main_spans
 from pneumachron.recipes.understanding.naming import may_name

@@ -5,7 +5,10 @@ import pytest
 from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.converting.cures import is_cured
 from pneumachron.recipes.errors import RecipeError
-from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    read_ingredients,
+)
 from pneumachron.recipes.understanding.understand import understand
 from tests.recipes.supper import KITCHEN, read, told, understood
 from tests.recipes.test_usual_cards import of, when

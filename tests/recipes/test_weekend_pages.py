@@ -4,7 +4,10 @@ import pytest
 
 from pneumachron.recipes.converting.amounts import amount_text
 from pneumachron.recipes.understanding.crust import read_crust
-from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    read_ingredients,
+)
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.method import read_method
 from tests.recipes.supper import read, told

@@ -5,7 +5,10 @@ import pytest
 from pneumachron.core.message import Message
 from pneumachron.recipes.converting.convert import convert
 from pneumachron.recipes.model import Recipe
-from pneumachron.recipes.understanding.ingredients import foods_in, read_ingredients
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    read_ingredients,
+)
 from pneumachron.recipes.understanding.lines import read_line
 from pneumachron.recipes.understanding.meat import read_meat
 from pneumachron.recipes.understanding.understand import understand

@@ -53,7 +53,11 @@ from pneumachron.recipes.converting.step_marks import numbered, step_marks
 from pneumachron.recipes.converting.steps import write_steps
 from pneumachron.recipes.converting.work import Work
 from pneumachron.recipes.errors import RecipeError
-from pneumachron.recipes.understanding.ingredients import Ingredient, foods, foods_in
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    Ingredient,
+    foods,
+)
 from pneumachron.recipes.understanding.understand import Understood
 
 QUICK_GRILL_S = 1200.0

@@ -6,7 +6,7 @@ from itertools import takewhile
 
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part
-from pneumachron.recipes.understanding.ingredients import foods_in
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
 from pneumachron.recipes.understanding.naming import around, is_named, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in

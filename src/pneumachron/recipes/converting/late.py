@@ -8,6 +8,7 @@ from pneumachron.recipes.converting.marks import When
 from pneumachron.recipes.converting.parts import BRUSHED, SWEET, parts_apart
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
 from pneumachron.recipes.understanding.ingredients import (
     CHEESES,
     THIN_KINDS,
@@ -15,7 +16,6 @@ from pneumachron.recipes.understanding.ingredients import (
     Ingredient,
     Kind,
     food_of,
-    foods_in,
 )
 from pneumachron.recipes.understanding.main_heat import IN_PASTRY
 from pneumachron.recipes.understanding.naming import (

@@ -16,7 +16,11 @@ from pneumachron.recipes.converting.liquids import is_liquid
 from pneumachron.recipes.converting.marks import OutLine, When
 from pneumachron.recipes.converting.rules import apply_rule
 from pneumachron.recipes.placing.likely import Place, likely_places
-from pneumachron.recipes.understanding.ingredients import Ingredient, Kind, foods_in
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    Ingredient,
+    Kind,
+)
 
 IN_DOUBT = 0.15
 """A place less likely than this is asked about. Set after seeing output: in texts left out of the

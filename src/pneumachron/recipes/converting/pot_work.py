@@ -6,7 +6,11 @@ from collections.abc import Iterator
 from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.recipes.converting.parts import BRUSHED
 from pneumachron.recipes.converting.themes import WITH_THE_MEAT
-from pneumachron.recipes.understanding.ingredients import Food, Kind, foods_in
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    Food,
+    Kind,
+)
 from pneumachron.recipes.understanding.method import Method
 from pneumachron.recipes.understanding.naming import around, is_named, rows_named
 from pneumachron.recipes.understanding.patterns import any_of

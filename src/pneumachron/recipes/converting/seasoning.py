@@ -6,7 +6,7 @@ from pneumachron.recipes.converting.cures import CURED, is_cured
 from pneumachron.recipes.converting.marinade import DAY_S, DAYS, NIGHT, OVERNIGHT_S
 from pneumachron.recipes.converting.themes import MIXED, PUSHED, TOSSED, WITH_THE_MEAT, theme_of
 from pneumachron.recipes.understanding.durations import durations_in
-from pneumachron.recipes.understanding.ingredients import foods_in
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
 from pneumachron.recipes.understanding.naming import (
     EXCEPT,
     before_the_heat,

@@ -26,7 +26,11 @@ from pneumachron.recipes.converting.themes import (
     without_devices,
 )
 from pneumachron.recipes.understanding.crust import glazes
-from pneumachron.recipes.understanding.ingredients import Kind, foods_in, foods_named
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    Kind,
+    foods_named,
+)
 from pneumachron.recipes.understanding.measured import measured_in
 from pneumachron.recipes.understanding.naming import names_any, rows_named
 from pneumachron.recipes.understanding.patterns import any_of

@@ -5,9 +5,9 @@ from dataclasses import dataclass
 
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.reading.looks import look_at
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
 from pneumachron.recipes.understanding.ingredients import (
     Kind,
-    foods_in,
     foods_named,
     read_ingredients,
 )

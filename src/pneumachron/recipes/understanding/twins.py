@@ -7,7 +7,10 @@ from functools import lru_cache
 from typing import TypeAlias
 
 from pneumachron.recipes.model import Part
-from pneumachron.recipes.understanding.ingredients import Ingredient, foods_in
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    Ingredient,
+)
 
 _BEHIND = re.compile(
     r"(?:edelsü(?:ß|ss)|rosenscharf|gemahlen|getrocknet|frisch|gehackt|gerebelt|geräuchert)\w*$"
