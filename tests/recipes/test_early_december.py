@@ -238,6 +238,15 @@ def test_a_glaze_that_keeps_its_words_is_linked_to_them() -> None:
     assert marks["While the"] == "own_words"
 
 
+def test_a_sauce_that_only_the_paragraph_of_the_heat_measures_is_told() -> None:
+    """The heat of its paragraph was struck, and the cup of sauce with it."""
+    done = made(
+        "Wrap in foil, bake at 300 F for 2 hours. Brush with 1 cup bbq sauce, broil 4 minutes.",
+        meat="2 racks baby back ribs, 2 lb each",
+    )
+    assert "Brush with 1 cup bbq sauce" in told(done)
+
+
 def test_a_picture_of_people_says_for_how_many() -> None:
     assert of("ribs_for_a_pictured_four").plates == 4
 

@@ -13,7 +13,7 @@ from pneumachron.recipes.converting.glazes import boiled_apart, cooks_a_glaze, o
 from pneumachron.recipes.converting.kitchen import Choices
 from pneumachron.recipes.converting.load import NOT_OWN_MINUTES
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep, OwnWords
-from pneumachron.recipes.converting.parts import makes_a_side
+from pneumachron.recipes.converting.parts import BRUSHED, makes_a_side
 from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.converting.rule_table import rules
 from pneumachron.recipes.converting.themes import (
@@ -206,9 +206,11 @@ def _beside_the_heat(
         own = is_own_work(text) or thickens_with_more(understood, text)
         glaze = cooks_a_glaze(understood, text) or bool(boiled_apart(understood, text, brushed))
         side = makes_a_side(understood, text)
-        if place != main[1] and ((own and not done) or glaze or side):
+        # “Brush with 1 cup bbq sauce”: nothing else says what, and how much
+        brushes = place > main[1] and BRUSHED.search(text) and measures_more(understood, text)
+        if place != main[1] and ((own and not done) or glaze or side or brushes):
             told = _own_words(understood, themes, index, text, after=place > main[1])
-            yield replace(told, before_finish=glaze)
+            yield replace(told, before_finish=glaze or bool(brushes))
 
 
 _THICKENER = any_of(r"\bcorn ?(?:starch|flour)\b", r"\barrowroot\b", r"\bslurry\b",
