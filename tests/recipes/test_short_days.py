@@ -114,7 +114,9 @@ def test_a_plate_of_three_bones_is_meat() -> None:
 def test_the_step_says_what_the_meat_is_marinated_in() -> None:
     """It said “Marinate in the refrigerator”, and not in what."""
     told = " ".join(words(step) for step in of("char_siu_in_strips").steps)
-    assert "Marinate the meat in soy sauce, Shaoxing, and five-spice, in the refrigerator" in told
+    assert "Marinate the meat in soy sauce, Shaoxing, oyster sauce, five-spice, " in told
+    assert "and garlic, in the refrigerator" in told  # the garlic was told one step before
+    assert "garlic" not in words(of("char_siu_in_strips").steps[0])
     assert "Leave out hoisin and honey for now." in told
 
 
@@ -150,7 +152,7 @@ def test_marinated_in_all_that_was_blended() -> None:
     done = of("cochinita_in_leaves")
     told = " ".join(words(step) for step in done.steps)
     assert "in the refrigerator, for 8–12\xa0h" in told
-    assert "Marinate the meat in sour orange juice" in told
+    assert "Marinate the meat in achiote paste, sour orange juice" in told
     # the pickled onions are no part of it
     assert when(done)["red onions"] == "beside"
 

@@ -2,7 +2,7 @@
 
 import re
 from collections.abc import Iterator, Set
-from itertools import takewhile
+from itertools import pairwise, takewhile
 
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part
@@ -62,6 +62,15 @@ ALL_POURED = any_of(
 """“Pour over the ribs with the water in a heavy pot.”"""
 
 
+_MEAT_PUT_IN = re.compile(
+    r"^\W*(?:then )?(?:add|put in|lay in|turn|submerge|drop in) (?:all )?(?:the )?"
+    r"(?:ribs?|racks?|meat|pork|beef|brisket|shoulder|pieces)\b[^.;]*"
+    r"\b(?:chill|fridge|refrigerat\w*|overnight|marinat\w*|hours?)\b",
+    re.I,
+)
+"""“Mix the cola and the soy in a dish. Add the ribs, cover and chill overnight.”"""
+
+
 def parts_of_mixes(understood: Understood) -> Iterator[Part]:
     """What the steps stir together apart from the meat, and brush on later: a glaze.
 
@@ -72,6 +81,7 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
     # what stands under “For the rub” is no glaze, wherever it is mixed
     meat |= {row for part in understood.recipe.parts if part.role == "rub" for row in part.lines}
     late = _late_sentences(understood)
+    bakes = pours_and_bakes(understood)
     for place, sentence in enumerate(sentences):
         cooked = _BOILED_UP.search(sentence) and (
             OWN_PAN.search(sentence) or sentence in late
@@ -84,11 +94,16 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
         if onto_raw and sentence not in late:
             continue
         poured = any(ALL_POURED.search(text) for text in sentences[place + 1 : place + 3])
+        poured = poured or any(map(_MEAT_PUT_IN.search, sentences[place + 1 : place + 2]))
         if poured and sentence not in late:
-            continue  # the meat cooks in it
+            continue  # the meat lies or cooks in it
         put_on = next(
-            (found for text in sentences[place + 1 :] if (found := _PUT_ON.search(text))), None
-        )
+            (
+                found for text in sentences[place + 1 :]
+                if (found := _PUT_ON.search(text) or (bakes and _POURED_ON.search(text)))
+            ),
+            None,
+        )  # fmt: skip
         here = sentence.lower()
         elsewhere = " ".join((*sentences[:place], *sentences[place + 1 :])).lower()
         rows = [item.index for item in understood.ingredients if is_named(understood, item, here)]
@@ -111,8 +126,34 @@ def parts_of_mixes(understood: Understood) -> Iterator[Part]:
             continue  # “Mix the cornstarch with the water” thickens what is brushed on
         lines = tuple(sorted({*alone, *own} - meat))
         if put_on and len(lines) >= 2:
-            name = put_on["name"] or put_on["tossed"] or put_on["german"] or "glaze"
+            name = next(filter(None, put_on.groupdict().values()), "glaze")
             yield Part(name, "glaze", lines)
+
+
+_POURED_ON = any_of(
+    r"^\W*(?:then )?(?:pour|spoon|ladle|spread)\b[^.;]{0,40}\b(?:over|on|onto) (?:all )?(?:the )?"
+    r"(?:hot |cooked |drained )?(?:ribs?|meat|pork|beef|brisket|pieces|them)\b",
+    r"^\W*(?:then )?(?:pour|spoon|ladle)\b[^.;]{0,12}\b(?:sauce|glaze)\b[^.;]{0,12}\b(?:over|on)\b",
+)
+_BAKED_ON = any_of(
+    r"\b(?:bake|roast|broil|grill|cook|oven)\b[^.;]*"
+    r"\b(?:uncovered|sticky|caramel\w*|brown\w*|glazed|bast(?:e|ing))\b",
+    r"\buncovered\b[^.;]*\b(?:bake|roast|oven)\b",
+)
+
+
+def pours_and_bakes(understood: Understood) -> bool:
+    """“Pour over the ribs. Bake uncovered 30 minutes”, late: the sauce is baked on as a glaze."""
+    main = understood.cooking.main
+    if main is None or understood.crust.kind != "broiler":
+        return False
+    late = [
+        text for step in around(understood.said, *main)[1] for text in sentences_in(step)
+    ]  # fmt: skip
+    return any(
+        _POURED_ON.search(text) and (_BAKED_ON.search(text) or _BAKED_ON.search(following))
+        for text, following in pairwise([*late, ""])
+    )
 
 
 _INTO_OTHERS = any_of(r"\b(?:stir|whisk|mix) (?:half|some|a third|part|most)\b[^.;]{0,20}\binto\b")
@@ -140,7 +181,8 @@ def boiled_apart(understood: Understood, step: str, rows: Set[int]) -> str:
     sentences = sentences_in(step)
     for place, text in enumerate(sentences):
         told = _MEANWHILE.sub("", text)
-        if not (OWN_PAN.search(told) and _BOILED_UP.search(told)) or WITH_THE_MEAT.search(told):
+        boiled = any(map(_BOILED_UP.search, (told, *sentences[place + 1 : place + 2])))
+        if not (OWN_PAN.search(told) and boiled) or WITH_THE_MEAT.search(told):
             continue
         all_of_it = rows and any(each.search(told) for each in _ALL_OF_IT)
         if all_of_it or len(rows_named(understood, told) & rows) > 1:

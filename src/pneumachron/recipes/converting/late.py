@@ -85,7 +85,8 @@ def named_late(understood: Understood) -> dict[int, When]:
         early = any(is_named(understood, each, low) for each in told)
         early = early or (_VEGETABLES.search(low) is not None and _is_of_the_base(item))
         named = next((each for each in told if is_named(understood, each, late)), None)
-        if item.kind not in _NEVER_LATE and named and not early:
+        some_wine = item.kind == "wine" and 0.0 < (item.volume_m3 or 0.0) <= MOST_LATE_WINE_M3
+        if (some_wine or item.kind not in _NEVER_LATE) and named and not early:
             found[item.index] = (
                 "beside" if item.index in salad else _late_when(understood, named, after)
             )
@@ -143,6 +144,8 @@ _TAKEN_OUT = re.compile(
 """“Discard the rosemary, bay and cinnamon”: nothing of it goes in."""
 MOST_SALT_M3 = 20e-6
 """More salt than a heaped tablespoon is that of the meat, wherever salt is named. Judgement."""
+MOST_LATE_WINE_M3 = 60e-6
+"""So little mirin or sherry seasons a broth, and needs no boiling down. Judgement."""
 _LISTED = re.compile(r",\s*|\s+(?:&|and|\+)\s+")
 _LEAST_LISTED = 2
 """Foods without an amount that make a line of toppings. Judgement."""
@@ -238,6 +241,8 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     steps = " ".join(text for text in sentences if is_named(understood, item, text.lower()))
     told = [part for text in sentences for part in sentences_in(text)]
     naming = [text for text in told if is_named(understood, item, text.lower())]
+    # “Stir in the lime juice”, and limes beside it on the table
+    juiced = _JUICE.search(item.line.name) and any(map(_JUICE_IN.search, naming))
     # “Lay out two sheets of foil. Top each with butter”; the meat that rests in foil is none
     nearby = " ".join(
         f"{before} {text}" for before, text in pairwise(["", *told]) if text in naming
@@ -254,9 +259,13 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     dressed = is_butter and any(_DRESSES_A_SIDE.search(text) for text in naming)
     # “Layer the potatoes over the meat. Brush with butter.”
     dressed = dressed or IN_PASTRY.search(steps) is not None
-    if any(_WHIPPED.search(text) for text in naming) or _SERVED_WITH.match(own) or dressed:
+    if (
+        any(_WHIPPED.search(text) for text in naming)
+        or (_SERVED_WITH.match(own) and not juiced)
+        or dressed
+    ):
         return "beside"
-    if item.kind == "starch" and "crumb" not in item.food.words:
+    if (item.kind == "starch" and "crumb" not in item.food.words) or juiced:
         return "after"
     # “finish the sauce with the sesame oil. Glaze the ribs.”
     is_oil = item.kind == "fat" and item.food.words.endswith("oil")
@@ -272,6 +281,8 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     return "beside" if _SERVED.search(own) else "after"
 
 
+_JUICE = any_of(r"\bjuice$")
+_JUICE_IN = any_of(r"\b(?:stir|add|squeeze|mix)\b[^.;]{0,40}\bjuice\b")
 _WHISKED_IN = any_of(r"\b(?:whisk|stir|beat|swirl|mount)\w* (?:it |that )?(?:in|with)\b")
 _IN_FOIL = any_of(r"\b(?:sheets?|pieces?|lengths?) of foil\b", r"\bwrap", r"\bon (?:the )?foil\b")
 """“Lay out two sheets of foil. Top each with butter and brown sugar, then the ribs.”"""

@@ -10,8 +10,9 @@ from pneumachron.recipes.converting.glazes import (
     boiled_apart,
     is_boiled_late,
     parts_of_mixes,
+    pours_and_bakes,
 )
-from pneumachron.recipes.converting.sprays import SPRAYED, dresses_the_meat
+from pneumachron.recipes.converting.sprays import IN_FOIL, SPRAYED, dresses_the_meat
 from pneumachron.recipes.converting.themes import MIXED, WITH_THE_MEAT
 from pneumachron.recipes.model import Part, PartRole, Section
 from pneumachron.recipes.understanding.ingredients import (
@@ -79,6 +80,8 @@ def parts_apart(understood: Understood) -> dict[int, Part]:
             told_part = Part(part.name, "beside", part.lines) if alone else part
             if _TO_FINISH.search(part.name):
                 items = [item for item in items if not _is_brushed(understood, item)]
+            if IN_FOIL.search(part.name):
+                items = [item for item in items if item.kind not in THIN_KINDS]
             # starch thickens a sauce at the end; polenta is a side of its own
             brushed = part.role == "glaze" or (
                 part.role == "sauce" and brushes_the_sauce(understood)
@@ -284,6 +287,8 @@ def brushes_the_sauce(understood: Understood) -> bool:
     cooking = understood.cooking
     if cooking.main is None:
         return False
+    if pours_and_bakes(understood):
+        return True
     _, late = around(understood.said, *cooking.main)
     if cooking.method in {"grill", "smoker"}:  # brushed while it is on the grill
         late = [*late, understood.said[cooking.main[0]]]

@@ -31,9 +31,15 @@ def sprayed_lines(understood: Understood) -> frozenset[int]:
     named = named_in(understood, SPRAYED) - rows_named(understood, poured)
     # “in a pan w 2 c cider, cover, 3 hrs. grill hot, mopping w sauce”: the cider is poured in
     named -= rows_named(understood, " ".join(filter(_POURED_UNDER_A_LID.search, sentences)))
-    return named | own | told
+    # “spritz with apple juice”, of which the list measures what goes into the foil
+    foiled = {
+        row for part in understood.recipe.parts if IN_FOIL.search(part.name) for row in part.lines
+    }  # fmt: skip
+    return (named - foiled) | own | told
 
 
+IN_FOIL = any_of(r"\bwrap(?:ping)?\b", r"\bfoil\b", r"\bboats?\b")
+"""What the juice in a foil packet does, the liquid in the pot does."""
 _SPRITZ = re.compile(r"\W*(?:sprit?z|mop)\b[^:]{0,12}:", re.I)
 """“Spritz: ½ cup broth, 1 Tbsp hot sauce”: all of it is sprayed on."""
 SPRAYED_KINDS: frozenset[Kind] = THIN_KINDS | {"acid", "spirit"}

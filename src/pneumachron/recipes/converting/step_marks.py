@@ -229,13 +229,23 @@ def thickens_with_more(understood: Understood, text: str) -> bool:
 
 def measures_more(understood: Understood, text: str) -> bool:
     """Whether a text measures a food that the list does not have: only its words tell how much."""
+    measured = [
+        each for each in measured_in(text)
+        if each.food.kind not in {"unknown", "thin", "meat", "salt"}
+    ]  # fmt: skip
     listed = {food.food.words for item in understood.ingredients for food in foods_in(item)}
-    return any(
-        each.food.kind not in {"unknown", "thin", "meat", "salt"}
-        and each.food.words not in listed
-        and not rows_named(understood, each.name)
-        for each in measured_in(text)
-    )
+    if any(
+        each.food.words not in listed and not rows_named(understood, each.name) for each in measured
+    ):
+        return True
+    # the list has a spray's vinegar without an amount; that of the sauce is measured here
+    bare = {item.index for item in understood.ingredients if item.line.amount is None}
+    rows = [rows_named(understood, each.name) for each in measured]
+    return sum(bool(named) and named <= bare for named in rows) >= _LEAST_MEASURED
+
+
+_LEAST_MEASURED = 2
+"""Foods that only a step measures, where the list names them without an amount. Judgement."""
 
 
 def _unlisted_foods(understood: Understood, step: str) -> set[str]:

@@ -23,7 +23,7 @@ from pneumachron.recipes.converting.caramel import is_caramel, makes_caramel
 from pneumachron.recipes.converting.cures import BRUSHED_OFF
 from pneumachron.recipes.converting.fats import is_fried
 from pneumachron.recipes.converting.marinade import marinating_s
-from pneumachron.recipes.converting.marks import OutStep, OwnWords, When
+from pneumachron.recipes.converting.marks import OutLine, OutStep, OwnWords, When
 from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.converting.seasoning import (
     is_just_seasoned,
@@ -110,7 +110,9 @@ def _with_what_waits(work: Work, told: OwnWords) -> tuple[Message, ...]:
 def _season(work: Work) -> OutStep:
     piece = work.plan.outcomes[0].piece
     batches = len(work.portioned.runs)
-    rub = listed([*work.names("season").split("\n"), *unlisted_seasonings(work.understood)]).strip()
+    soaks = {line.name for line in _mixed_now(work) if line.when == "season"}
+    rubbed = [name for name in work.names("season").split("\n") if name not in soaks]
+    rub = listed([*rubbed, *unlisted_seasonings(work.understood)]).strip()
     said = [say("trim", thickness_m=piece.thickness_m, rinse="yes" if work.cures else "no")]
     if work.portioned.cuts > 1:
         said.insert(0, say("portion", portions=work.portioned.cuts))
@@ -133,23 +135,37 @@ def _marinate(work: Work) -> OutStep | None:
     if not work.marinades:
         return None
     span = marinating_s(work.understood) or marinating(work.plan.setup.request.load, "mild").time_s
-    soaking = [line for line in work.lines if line.origin in work.in_marinade]
-    mixed = [line for line in soaking if line.when in _MIXED_NOW]
-    wet = any(line.food.kind in _WETS for line in mixed)
-    now = [line.name for line in mixed if wet]
-    early = {line.origin for line in soaking if line.when not in _WAITS}
-    later = [line.name for line in soaking if line.origin not in early]
     told = say("marinate", low_s=span[0], high_s=span[1])
     left: tuple[Message, ...] = ()
-    if now and len(now) >= len(later):
-        told = say("marinate_in", names=listed(now), low_s=span[0], high_s=span[1])
+    if now := _mixed_now(work):
+        names = listed(line.name for line in now)
+        told = say("marinate_in", names=names, low_s=span[0], high_s=span[1])
+        later = _mixed_later(work)
         left = (say("leave_out", names=listed(later)),) if later else ()
     boiled = (say("boil_marinade", boil_s=MARINADE_BOIL_S),) if work.boils_marinade else ()
     return OutStep("marinate", (told, *left, *boiled), minutes_of(span))
 
 
-_MIXED_NOW: frozenset[When] = frozenset({"pot", "sear", "top"})
-"""Where what is in a marinade goes later; what is rubbed on the step before has told."""
+def _mixed_now(work: Work) -> list[OutLine]:
+    """What the marinade is stirred together of; nothing where it is dry, or mostly waits."""
+    mixed = [
+        line for line in work.lines
+        if work.marinades and line.origin in work.in_marinade and line.when in _MIXED_NOW
+    ]  # fmt: skip
+    poured = [line for line in mixed if line.when != "season"]
+    wet = any(line.food.kind in _WETS for line in poured)
+    return mixed if wet and len(poured) >= len(_mixed_later(work)) else []
+
+
+def _mixed_later(work: Work) -> list[str]:
+    """What the recipe has in its marinade, and goes in after pressure only."""
+    soaking = [line for line in work.lines if line.origin in work.in_marinade]
+    early = {line.origin for line in soaking if line.when not in _WAITS}
+    return [line.name for line in soaking if line.origin not in early]
+
+
+_MIXED_NOW: frozenset[When] = frozenset({"season", "pot", "sear", "top"})
+"""Where what is in a marinade goes later, or stays on the meat."""
 _WETS: frozenset[Kind] = THIN_KINDS | {"salty_thin", "acid", "spirit"}
 """Meat lies in what is wet; a dry marinade is rubbed on."""
 

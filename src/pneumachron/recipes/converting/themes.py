@@ -120,7 +120,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bbrown (the|in|on|it|them)",
             r"\bsear\b",
             r"\bfry the\b",
-            r"\bbrown\b",
+            r"\bbrown\b(?! (?:sugar|rice|ale|gravy|sauce|mustard|stock)\b)",
             r"\ban(braten|gebraten)\b",
         ),
     ),

@@ -140,10 +140,10 @@ def _is_of_the_meat(sentence: str) -> bool:
 
 
 _FRIES_OTHERS = any_of(
-    r"\b(?:fry|fries|brown|crisp) (?:the |your |some |up )*(?:diced |chopped |sliced |crumbled )?"
-    r"(?:chorizo|bacon|lardons|pancetta|onions?|shallots?|leeks?|garlic|tortillas?|eggs?|rice"
-    r"|mushrooms?|peppers|sage|capers|potato\w*|(?:curry |spice |tomato )?paste|breadcrumbs"
-    r"|noodles)\b"
+    r"\b(?:fry|fries|brown|crisp|cook|saut[eé]) (?:the |your |some |up )*"
+    r"(?:diced |chopped |sliced |crumbled )?(?:chorizo|bacon|lardons|pancetta|onions?|shallots?"
+    r"|leeks?|garlic|tortillas?|eggs?|rice|mushrooms?|peppers|sage|capers"
+    r"|potato\w*|(?:curry |spice |tomato )?paste|breadcrumbs|noodles)\b"
 )
 """“Fry the chorizo in the lard”: no crust of the meat."""
 

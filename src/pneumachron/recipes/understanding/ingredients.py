@@ -91,6 +91,8 @@ _TIED = re.compile(
 
 _A_RUB = re.compile(r"rub (?:aus|of|made)\b", re.I)
 """“Rub of salt and pepper”."""
+_MIX_OF_THREE = re.compile(r"salt[ /]pepper[ /]garlic\W*$", re.I)
+"""“1 tbsp salt/pepper/garlic” is one seasoning, and no garlic to fry."""
 _A_CLOVE = re.compile(r"^(\W*(?:\d+ |an? |one )?)cloves?$", re.I)
 """“3 clove” is the spice, and “3 cloves garlic” is none."""
 JOINT = re.compile(r"\s(?:in|with|w/?|into|made (?:with|from)|mixed|dissolved|stirred)(?=\s)", re.I)
@@ -109,6 +111,8 @@ def food_of(name: str) -> Food:
         return known["herb sachet"]
     if _A_RUB.match(name):
         return known["rub"]
+    if _MIX_OF_THREE.match(name):
+        return known["spg"]
     matches = list(_pattern().finditer(name))
     joint = JOINT.search(name)
     # "potato starch mixed with cold water" is starch, "pineapple in juice" a fruit
@@ -193,6 +197,7 @@ _WATER = re.compile(
 )
 
 
+_TO_COVER = re.compile(r"to (?:just )?(?:cover|come|reach)\b", re.I)
 _LEAVES = re.compile(
     r"\b(?:fresh(?:ly)?|chopped|minced|leaves|leaf|bunch|stalks|picked|sprigs?)\b", re.I
 )
@@ -235,9 +240,14 @@ def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
             food = foods()["tomatoes"]
         if food.words in _ZESTED and _ZEST.search(line.raw) and not _SQUEEZED.search(line.raw):
             food = foods()[f"{food.words} zest"]
-        if food.kind in {"woody_herb", "fresh_herb"} and _TIED_UP.search(line.raw):
+        if food.kind in {"woody_herb", "fresh_herb"} and (tied := _TIED_UP.search(line.raw)):
             food = foods()["herb sachet"]
+            if len(foods_named(line.raw)) > 1:  # “4 sprigs thyme, 2 sprigs rosemary, tied”
+                name = line.raw[: tied.start()].strip(" ,(")
+                line = replace(line, low=None, high=None, unit="", name=name, aside="tied")
         if line.low is None and _WATER.match(line.raw):
             line = replace(line, low=COVERING_L, high=COVERING_L, unit="l", name="water", aside="")
+        if line.low is None and food.kind == "stock" and _TO_COVER.match(line.aside):
+            line = replace(line, low=COVERING_L, high=COVERING_L, unit="l", aside="")
         found.append(Ingredient(index, line, food))
     return tuple(found)

@@ -15,7 +15,7 @@ _BREAKS = re.compile(
     r"|in (?:one|two|three|four) pieces?|on top|on the side|alongside"
     r"|for (?:the |frying|brushing|smoking|serving|spritz"
     r"|garnish|sprinkling|topping|dusting|greasing)"
-    r"|cut in|as an? |to (?:taste|serve|garnish|finish))\b)"
+    r"|cut in|as an? |to (?:taste|serve|garnish|finish|(?:just )?cover|come|reach))\b)"
     rf"|(?<!ly)\s(?=(?:(?:finely|roughly|coarsely|thinly|thickly|freshly) )?{_DONE}"
     rf"(?: and {_DONE})*\s*(?:$|[,;(]))",
     re.I,
@@ -38,6 +38,10 @@ def _with_whole_brackets(text: str) -> str:
     return text if ")" in text else _OPENS.sub(", ", text)
 
 
+_ENOUGH = re.compile(
+    r"^(?:just )?enough (?=[^,.;]{3,40}\bto (?:just )?(?:cover|come|reach)\b)", re.I
+)
+"""“Enough stock to come a third of the way up” is stock."""
 _LEAVES_OF = re.compile(r"^(?:leaves|leaf) (?:of )?(?=sage|basil|mint|bay|curry)([a-z]+)", re.I)
 _AND = re.compile(r"(?<=\w)\s+(?:and|&)\s*$")
 """“Cored and”, where what follows was broken off."""
@@ -49,6 +53,7 @@ def name_of(rest: str) -> tuple[str, str]:
     asides = [found.strip() for found in _PARENS.findall(rest)]
     bare = " ".join(_PARENS.sub(" ", rest).split()).replace(" ,", ",")
     bare = re.sub(r"^(of|the)\s+", "", bare, flags=re.I)
+    bare = _ENOUGH.sub("", bare)
     bare = _LEAVES_OF.sub(r"\1 leaves", bare)
     parts = [_AND.sub("", part).strip() for part in _BREAKS.split(bare) if part and part.strip()]
     if not parts:

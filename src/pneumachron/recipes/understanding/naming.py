@@ -37,7 +37,7 @@ def named_in(
 
 
 EXCEPT = re.compile(
-    r"\b(?:except(?: for)?|(?:all|everything) but|apart from|but not|excluding|reserving"
+    r"\b(?:except(?: for)?|(?:all|everything) (?:but|bar)|apart from|but not|excluding|reserving"
     r"|leaving out)\b[^.;]*"
     r"|(?<=\) )but\b[^.;]*",
     re.I,

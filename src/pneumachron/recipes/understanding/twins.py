@@ -55,6 +55,8 @@ def telling_word(words: Sequence[str]) -> str:
         last = "knoblauch"
     if "dijon" in words:
         last = "mustard"
+    if last == "adobo" and words[0].startswith("chipotle"):
+        last = "chipotle"
     if last.endswith("pulver") and last.removesuffix("pulver") not in _NO_POWDERS:
         last = last.removesuffix("pulver")
     if compound := _GERMAN.search(last):
