@@ -159,9 +159,7 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         lines=tuple(lines),
         finish=finish,
         sears=sears,
-        # what lies in a brine is told in the brine's own words
-        marinades=bool(in_marinade(understood) - cured_lines(understood))
-        or (bool(in_marinade(understood)) and not cures),
+        marinades=_marinates(understood, lines, cures),
         in_marinade=told_of_the_marinade(understood) - context.shared,
         boils_marinade=bool(context.marinated or context.soaked),
         kept=kept,
@@ -182,6 +180,16 @@ def _convert(understood: Understood, kitchen: Kitchen, choices: Choices) -> Conv
         allergens=_allergens(lines),
         doubts=still_in_doubt(placings, lines),
     )
+
+
+def _marinates(understood: Understood, lines: Sequence[OutLine], cures: Sequence[str]) -> bool:
+    """Whether the raw meat lies in a marinade; of one for cooked ribs all is brushed on."""
+    soaking = in_marinade(understood)
+    early = {line.origin for line in lines if line.when not in {"after", "finish", "beside"}}
+    if soaking and not soaking & early:
+        return False
+    # what lies in a brine is told in the brine's own words
+    return bool(soaking - cured_lines(understood)) or (bool(soaking) and not cures)
 
 
 def _without_frying(

@@ -48,8 +48,12 @@ def in_marinade(understood: Understood) -> frozenset[int]:
         for row in part.lines
     }  # fmt: skip
     in_that = _rows_in_that(understood)
-    apart = (_rows_of_used(understood) - in_that) | _rows_soaked_apart(understood) | others
-    named = named_in(understood, MARINATED) | in_that
+    blended = rows_named(understood, _told_of_the_marinade(understood))
+    soaked = _rows_soaked_apart(understood)
+    apart = (_rows_of_used(understood) - in_that) | (soaked - blended) | others
+    # “Soak the chillies in the vinegar. Blend with the garlic and the ground spices. Marinate.”
+    ground = _rows_ground(understood) if soaked & blended else frozenset()
+    named = named_in(understood, MARINATED) | in_that | (soaked & blended) | ground
     if any(_IN_EVERYTHING.search(step) for step in understood.said):
         named = frozenset(
             item.index for item in understood.ingredients if item.kind not in {"beside", "fat"}
@@ -70,6 +74,15 @@ def told_of_the_marinade(understood: Understood) -> frozenset[int]:
 
     A short step counts as one text there; what it pours in a sentence later is told apart here.
     """
+    headed = {
+        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
+    }
+    told = rows_named(understood, _told_of_the_marinade(understood))
+    return (told | headed | _rows_ground(understood)) & in_marinade(understood)
+
+
+def _told_of_the_marinade(understood: Understood) -> str:
+    """The sentences that marinate, with those before them that stir the marinade together."""
     sentences = [text for step in understood.said for text in sentences_in(step)]
     told: list[str] = []
     for place, text in enumerate(sentences):
@@ -80,10 +93,23 @@ def told_of_the_marinade(understood: Understood) -> frozenset[int]:
             if not _STIRRED.search(before):
                 break
             told.append(before)
-    headed = {
-        row for part in understood.recipe.parts if part.role == "marinade" for row in part.lines
-    }
-    return (rows_named(understood, " ".join(told)) | headed) & in_marinade(understood)
+    return " ".join(told)
+
+
+def _rows_ground(understood: Understood) -> frozenset[int]:
+    """What is toasted and ground first, where the marinade has “the ground spices”."""
+    if not _GROUND_SPICES.search(_told_of_the_marinade(understood)):
+        return frozenset()
+    return rows_named(understood, " ".join(
+        text for step in understood.said for text in sentences_in(step)
+        if _TOASTED.search(text) and not WITH_THE_MEAT.search(text)
+    ))  # fmt: skip
+
+
+_GROUND_SPICES = any_of(
+    r"\b(?:ground|toasted|crushed) spices\b", r"\bspice (?:mix|mixture|powder)\b"
+)
+_TOASTED = any_of(r"\btoast\b[^.;]*", r"\bgrind\b")
 
 
 _PASTE_FRIED = any_of(

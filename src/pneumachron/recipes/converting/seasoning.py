@@ -178,10 +178,10 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
     for index, step in enumerate(understood.recipe.steps):
         if cured and CURED.search(step):
             continue  # that rest is the cure's own
-        late = index > max(understood.cooking.steps, default=index)
+        main = understood.cooking.main
+        late = index > (index if main is None else main[0])
         texts = sentences_in(step)
         if index in understood.cooking.steps:  # all in one paragraph: what stands before the heat
-            main = understood.cooking.main
             texts = texts[: main[1]] if main is not None and main[0] == index else []
             seasons = any(SEASONED.search(text) for text in texts)
             texts = [text for text in texts if not _FRIES.search(text)]

@@ -154,6 +154,10 @@ def _titled(understood: Understood, index: int) -> str:
     return f"{name}: {step}" if late and name and name.lower() not in step.lower() else step
 
 
+_KEEPS = re.compile(
+    r"\W*(?:it )?(?:freezes|keeps|leftovers|store|freeze|refrigerate leftovers)\b", re.I
+)
+"""“Freezes beautifully”: said at last."""
 _STRUCK = frozenset({"heat_struck", "minutes_kept"})
 
 
@@ -184,7 +188,7 @@ def _own_words(
         before_finish="finish" in themes[index + 1 :] or mixes_a_glaze(text),
         before_heat=before,
         before_rub=early and rubbed is not None and index < rubbed,
-        serves=themes[index] == "serve" and not early,
+        serves=(themes[index] == "serve" or _KEEPS.match(text) is not None) and not early,
         at_first=before and (fried is None or index < fried),
     )
 
@@ -385,18 +389,24 @@ def _kind_of(understood: Understood, index: int, theme: Theme, lines: Sequence[O
     rind = late and has_rind(understood) and _CRACKLES.search(step)
     if rind or (late and theme == "other" and _is_cooked_apart(understood, step, lines)):
         return "rest"  # meanwhile the rind is roasted alone, and vegetables have their own run
-    if lost or elsewhere or browned_late or beside or glazes_apart:
+    early = index < min(understood.cooking.steps, default=0)
+    rest_poured = early and not lost and _REST_POURED.search(step)
+    if lost or (elsewhere and not rest_poured) or browned_late or beside or glazes_apart:
         return "own_words"
     if understood.crust.kind == "glaze" and glazes(step):
         return "release"  # the lid is off there, and the juice boiled down
-    early = index < min(understood.cooking.steps, default=0)
     poured = theme == "sauce" or (theme == "other" and _PUT_IN.match(step))
-    if poured and early and _is_poured(understood, index, lines):
+    if (poured and early and _is_poured(understood, index, lines)) or rest_poured:
         return "pot"
     return STEP_OF.get(theme, "own_words")
 
 
 _CRACKLES = any_of(r"\bcrackl\w*", r"\bblister\w*", r"\bcrisp\w*\b", r"\bknusprig\w*", r"\bkross\b")
+_REST_POURED = any_of(
+    r"\b(?:mix|combine|stir|whisk|add|heat)\b[^.;]{0,20}\b(?:remaining|rest of the|other) "
+    r"ingredients\b.{0,80}\bpour\b"
+)
+"""“In the same skillet, combine the remaining ingredients. Pour over the ribs.”"""
 _PUT_IN = re.compile(r"\W*(?:then )?(?:add|pour|put|return|place|tip|nestle)\b", re.I)
 
 

@@ -100,6 +100,7 @@ _THEMES: tuple[tuple[Theme, re.Pattern[str]], ...] = (
             r"\bseason\b|\bseasoned with\b",
             r"\bsalt the",
             r"(?<!to )\bcoat\b(?! (a|the) (back of )?(a |the )?spoon)",
+            r"\bshake\b[^.;]{0,20}\bto coat\b",
             r"\bslather",
             r"\bdust\b",
             r"\btoss the",

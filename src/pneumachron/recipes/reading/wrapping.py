@@ -43,7 +43,7 @@ def without_divided_words(text: str) -> str:
 
 def without_wraps(text: str) -> str:
     """The text with wrapped lines joined; as it is where no lines are wrapped."""
-    text = without_divided_words(text)
+    text = _without_broken_sentences(without_divided_words(text))
     lines = text.split("\n")
     width = max((len(line.rstrip()) for line in lines), default=0)
     if not LEAST_WIDTH <= width <= MOST_WIDTH:
@@ -60,6 +60,22 @@ def without_wraps(text: str) -> str:
             found[-1] = f"{found[-1].rstrip()} {after.strip()}"
         else:
             found.append(after)
+    return "\n".join(found)
+
+
+_RUNS_ON = re.compile(r"[a-z]{2}[.;!?]\)? {1,4}[A-Z][a-z]+ [^.;!?]*[a-z,]\s*$")
+"""Behind the end of a sentence another one begins, and is not at its end."""
+
+
+def _without_broken_sentences(text: str) -> str:
+    """A typed card: “Put half in the roaster, lay ribs on” and “top, cover it” are one."""
+    found: list[str] = []
+    for line in text.split("\n"):
+        going_on = line.lstrip()[:1].islower() and not _STARTS_ANEW.match(line)
+        if found and going_on and len(found[-1]) >= LEAST_WIDTH and _RUNS_ON.search(found[-1]):
+            found[-1] = f"{found[-1].rstrip()} {line.strip()}"
+        else:
+            found.append(line)
     return "\n".join(found)
 
 

@@ -159,7 +159,8 @@ def _may_call_in_short(item: Ingredient, words: list[str], text: str) -> bool:
         return f"{words[-2]} {last}" in text  # a hot grill is no hot sauce
     if item.kind == "chilli" and words[-2:] == ["red", "pepper"]:
         return "red pepper" in text  # “crushed red pepper”
-    if last == "pepper" and _PODS.isdisjoint(words):
+    crushed = last.startswith("peppercorn") and not _CRUSHED.isdisjoint(words)
+    if crushed or (last == "pepper" and _PODS.isdisjoint(words)):
         return _GROUND_PEPPER.search(text) is not None
     if last == "butter":  # and no “Butterschmalz”
         return re.search(r"\bbutter\b", text) is not None
@@ -210,6 +211,8 @@ def names_any(understood: Understood, text: str) -> bool:
 
 
 _ANYTHING = frozenset({"hot", "sweet", "brown", "thick", "dark", "light", "white", "red"})
+_CRUSHED = frozenset({"crushed", "cracked", "ground"})
+"""“Crushed peppercorns” are what the steps call pepper."""
 _BUNDLE = re.compile(r"\b(?:bouquet|sachet|bundle)\b")
 """“4 thyme, 2 bay (tied)” is the bouquet of the steps."""
 _GROUND_PEPPER = re.compile(r"\bpepper(?!s\b)\w*(?! (?:flakes|jack|sauce|jelly|paste|strips)\b)")
