@@ -58,6 +58,9 @@ ALL_POURED = any_of(
     r"\b(?:ribs?|meat|pork|beef|brisket|pieces)\b[^.;]{0,40}\bpour (?:in|over) (?:all )?(?:the )?"
     r"sauce\b",
     r"^\W*(?:then )?pour (?:the |all (?:of )?the )?sauce (?:over|on top|around)\b",
+    r"\b(?:put|place|lay|return|arrange)\b[^.;]{0,30}\b(?:ribs?|meat|pork|beef|brisket|pieces)\b"
+    r"[^.;]{0,30}\b(?:pot|pan|cooker|casserole|oven)\b[^.;]{0,20}\bwith (?:all )?(?:the )?"
+    r"(?:sauce|marinade|mixture|liquid)\b",
 )
 """“Pour over the ribs with the water in a heavy pot.”"""
 

@@ -188,6 +188,9 @@ def _is_made_late(understood: Understood, name: str) -> bool:
         return True
     if brushes_the_sauce(understood):
         return False
+    headed = re.compile(rf"\W*{re.escape(bare)}\s*:", re.I)  # “VINEGAR SAUCE: shake everything …”
+    if any(map(headed.match, understood.recipe.steps[main[0] + 1 :])):
+        return True
     raw = any(_MADE_RAW.search(text) and not _OF_THE_JUICE.search(text) for text in late)
     return raw or any(made.search(text) for text in late)
 

@@ -2,6 +2,7 @@
 
 import re
 from collections.abc import Iterator
+from itertools import pairwise
 
 from pneumachron.core.catalog.cuts import cut_by_id
 from pneumachron.recipes.converting.parts import BRUSHED
@@ -118,6 +119,10 @@ def _fried_with_onions(understood: Understood) -> frozenset[int]:
         and (_SOFTENED.search(text) or _FRIED.search(text))
     ]  # fmt: skip
     told += [
+        text.lower() for step in early for before, text in pairwise(sentences_in(step))
+        if _ONIONS.search(before) and _FRIED.search(before) and _ADDED_TO_THEM.match(text)
+    ]  # fmt: skip
+    told += [
         text.lower() for step in early for text in sentences_in(step)
         if _KRAUT.search(text) and _APPLE.search(text)
     ]  # fmt: skip
@@ -135,6 +140,10 @@ _ONIONS = any_of(
     r"\b(onions?|shallots?|leeks?|zwiebeln?|schalotten?|lauch)\b",
     r"\b(gem(ü|ue)se|vegetables|veg)\b",
 )
+_ADDED_TO_THEM = re.compile(
+    r"\W*(?:then )?add (?:the )?[^.;]{3,60}(?:,| and| for)[^.;]{0,30}\d+ ?min", re.I
+)
+"""“Fry the shallots. Add the carrots and garlic for 2 minutes.”"""
 _KRAUT = any_of(r"(?:sauer)?kraut\b", r"\bcabbage\b", r"kohl\b")
 """“Mix the kraut, apple and onion”: the apple melts under the meat."""
 _APPLE = any_of(r"\b(apples?|pears?|apfel|(ä|ae)pfel|birnen?)\b(?! (juice|cider|saft))")

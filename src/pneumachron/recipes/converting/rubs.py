@@ -20,6 +20,9 @@ LEAVES: frozenset[Kind] = frozenset({"fresh_herb", "woody_herb", "aromatic"})
 """“Coriander” in a rub is no bunch of leaves, nor “garlic” cloves to fry."""
 MOST_VINEGAR_M3 = 60e-6
 """So much makes a paste of a rub; more is poured. Judgement."""
+FEW_FRUITS = 2
+"""Limes or lemons: the juice of more is poured. Judgement."""
+_LIME_JUICE = any_of(r"\b(?:lemon|lime|orange|citrus|the) juice\b")
 _PEPPER = any_of(r"\bpepper(?:corns?)?$", r"pfeffer$")
 _RUBBED = any_of(r"\brub\b", r"\bmassage\b", r"\beinreiben\b", r"\bseasonings\b")
 _SPICE_KINDS = {"spice", "dried_herb", "chilli", "rub"}
@@ -62,6 +65,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
         r"\b(?:rub|season|sprinkle|dust|mix|combine|coat|massage|pat)\b[^.;]*\b(?:dry )?spices\b"
         r"|\bspices\b[^.;]*\b(?:on|over|into) (?:the |both )?"
         r"(?:meat|ribs|pork|beef|brisket|sides)\b"
+        r"|\b(?:mix|combine|stir) (?:together )?(?:the |all the )?rub\b"
         r"|\brub over\b|\bdry rub\b|(?<!add the )(?<!add the ★ )(?<!off the )\bseasonings\b"
         r"|\bdry (ingredients|stuff|things|mix)\b|\bgewürze\b[^.;]*\b(?:einreiben|einmassieren)\b"
     )
@@ -126,7 +130,7 @@ def rubbed_lines(understood: Understood) -> frozenset[int]:
             item.kind in _RUB_KINDS
             or _BINDS.search(item.line.raw)
             or (item.kind == "salty_thin" and item.index in slathered)
-            or (item.index in rub and (item.kind in LEAVES or _makes_a_paste(item)))
+            or (item.index in rub and (item.kind in LEAVES or _makes_a_paste(understood, item)))
         )
         and item.index not in wet | stirred
         and (item.index in named or (all_spices and item.index not in elsewhere | other_parts))
@@ -181,12 +185,17 @@ MOST_IN_A_NAME = 2
 """Words of a mixture's name. Judgement."""
 
 
-def _makes_a_paste(item: Ingredient) -> bool:
-    vinegar = item.kind == "acid" and _VINEGAR.search(item.food.words) is not None
-    return vinegar and 0.0 < (item.volume_m3 or 0.0) <= MOST_VINEGAR_M3
+def _makes_a_paste(understood: Understood, item: Ingredient) -> bool:
+    if item.kind == "acid" and not item.line.unit:  # “juice of 2 limes”
+        juiced = [
+            text for step in understood.said for text in sentences_in(step)
+            if _LIME_JUICE.search(text)
+        ]  # fmt: skip
+        few = (item.line.amount or 0.0) <= FEW_FRUITS
+        return few and bool(juiced) and all(map(_GROUND_UP.match, juiced))
+    return item.kind == "acid" and 0.0 < (item.volume_m3 or 0.0) <= MOST_VINEGAR_M3
 
 
-_VINEGAR = any_of(r"vinegar\b", r"essig\b")
 _OF_A_PART = any_of(r"\b(?:sauce|glaze|marinade|dressing|slaw) ingredients\b")
 """“Shake the sauce ingredients until the sugar dissolves” is not about the rub's sugar."""
 

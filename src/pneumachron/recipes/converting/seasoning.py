@@ -169,6 +169,7 @@ _RESTS = any_of(r"\bleave\b", r"\bstand\b", r"\brest\b(?! of\b)", r"\brefrigerat
                 r"\bchill\b", r"\bset aside\b")  # fmt: skip
 
 
+_AT_MOST = any_of(r"\bup to\b", r"\bor (?:for )?(?:as long as|even)\b")
 _FRIES = any_of(r"\bbrown\w*\b(?! sugar)", r"\bsear\b", r"\bfry\b", r"\banbraten\b", r"\bsoften\b")
 
 
@@ -192,9 +193,12 @@ def rub_rest_s(understood: Understood) -> tuple[float, float] | None:
         if NIGHT.search(" ".join(texts)):
             return OVERNIGHT_S
         for sentence in texts:
-            if (days := DAYS.search(sentence)) and _RESTS.search(sentence):
-                return DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
             spans = durations_in(sentence) if _RESTS.search(sentence) else []
+            if (days := DAYS.search(sentence)) and _RESTS.search(sentence):
+                low_s, high_s = DAY_S * int(days["low"]), DAY_S * int(days["high"] or days["low"])
+                # “24 hours, up to 3 days”
+                hours = [span.low_s for span in spans if span.low_s < low_s]
+                return min(hours, default=low_s) if _AT_MOST.search(sentence) else low_s, high_s
             if spans:
                 return spans[0].low_s, spans[0].high_s
     return None

@@ -40,7 +40,8 @@ GEAR = (
 CLUTTER = any_of(
     r"^(home|menu|search|log ?in|sign (up|in)|subscribe|print|pin( it)?|rate|share|save|skip to|"
     r"jump to|close ad|follow|tag (me|us|@)|cookbook|shop|videos?|about|contact)\b"
-    r"(?![- ]?(made|bought|grown|style|cured))(?!.*\b\d+ ?(lb|kg|g)\b)(?=[^.]*$)",
+    r"(?![- ]?(made|bought|grown|style|cured))(?!.*\b\d+ ?(lb|kg|g)\b)(?=[^.]*\.{0,3}$)",
+    r"^saved? [\d.]+k? times\b.{0,60}$",
     r"^(leave (a|your) |reply\b|like\b|liked by|post(ed)? (by|on|in)|filed under|last edited|"
     r"quote from|sent from|re: |fwd: |from: |to: |subject: |date: |edited\b|author\b|"
     r"by [A-Z][a-z]+ [A-Z]|reviewed by)",
@@ -264,7 +265,8 @@ _MOST_NOUNS = 4
 
 
 def _starts_with_verb(plain: str, words: list[str]) -> bool:
-    if not words or plain.lower().startswith(_NOT_VERBS):
+    served = len(words) == 1 and _WHAT_FOR.search(plain) is not None  # “mash, to serve”
+    if not words or served or plain.lower().startswith(_NOT_VERBS):
         return False
     if words[0] in _ALSO_FOODS and words[1:2] and words[1] in _WHAT_IS_THERE:
         return True

@@ -50,6 +50,7 @@ _WAYS: tuple[tuple[FinishKind, re.Pattern[str]], ...] = (
         any_of(
             r"\bbroil(er|ed|ing)?\b|\bsalamander\b", r"\bunder (the |a )?(hot |very hot )?grill\b",
 
+            r"\bgrill\b[^.;]{0,30}\b(?:tray|baking sheet)\b",
             r"\bcrisp\w* (\w+ ){0,3}in (the|a) (hot |very hot )?oven\b",
             r"\b(turn|raise|crank|up) (the )?oven\b",
             r"^\W*oven (?:up )?(?:to )?(?:2\d\d|4\d\d)\b", r"\bback in(to)? the oven\b",

@@ -38,6 +38,13 @@ def _with_whole_brackets(text: str) -> str:
     return text if ")" in text else _OPENS.sub(", ", text)
 
 
+_HOW = (
+    r"(?:(?:very )?(?:large|small|medium|big|fresh|ripe|firm|whole|good|thick|thin|lean|meaty|fatty"
+    r"|untrimmed|trimmed|dried|hot|mild|sweet|sour|boneless|skinless|rindless)"
+    r"|bone(?:-| )in|(?:skin|rind)(?:-| )(?:on|off))"
+)
+_ONLY_HOW = re.compile(rf"{_HOW}(?:, {_HOW}){{0,2}}", re.I)
+"""What comes before the name of a food, and is none."""
 _ENOUGH = re.compile(
     r"^(?:just )?enough (?=[^,.;]{3,40}\bto (?:just )?(?:cover|come|reach)\b)", re.I
 )
@@ -58,5 +65,7 @@ def name_of(rest: str) -> tuple[str, str]:
     parts = [_AND.sub("", part).strip() for part in _BREAKS.split(bare) if part and part.strip()]
     if not parts:
         return bare.strip(" ,.;!"), ", ".join(asides)
+    while len(parts) > 1 and _ONLY_HOW.fullmatch(parts[0]):  # “bone-in, skin-on pork shoulder”
+        parts[:2] = [f"{parts[0]}, {parts[1]}"]
     others = [part.strip(" .—") for part in [*parts[1:], *asides]]
     return re.sub(r"(?<=\w) of$", "", parts[0].strip(" ,.;!—")), ", ".join(others)
