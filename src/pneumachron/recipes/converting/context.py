@@ -49,6 +49,8 @@ class ConversionContext:
     shared: frozenset[int]
     """Of a mixture that goes partly onto the raw meat and partly on at the end."""
     is_wet: bool
+    cooks_marinade: bool
+    """The meat is cooked in what it was marinated in."""
     """The recipe cooks its meat in liquid under a lid."""
     in_marinade: frozenset[int]
     """Whatever stands with the raw meat in a marinade."""

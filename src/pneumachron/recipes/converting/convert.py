@@ -27,6 +27,7 @@ from pneumachron.recipes.converting.liquids import Pouring, is_liquid, pour
 from pneumachron.recipes.converting.load import NO_WATER, NOT_OWN_MINUTES, Portioned, portion
 from pneumachron.recipes.converting.marinade import (
     in_marinade,
+    is_cooked_in,
     soaked_lines,
     told_of_the_marinade,
 )
@@ -303,6 +304,7 @@ def _context(
         ),
         shared=shared,
         is_wet=understood.cooking.method in WET,
+        cooks_marinade=is_cooked_in(understood) and understood.cooking.method in WET,
         in_marinade=marinade,
         soaked=soaked_lines(understood) - shared,
         caramel=caramel_lines(understood),

@@ -115,8 +115,11 @@ def _with_their_mixture(
     """“Stir the barbecue sauce and the mustard together”, late: the mustard goes with the sauce."""
     low = " ".join(longest[0]).lower()
     found: dict[int, When] = {}
+    has_sauce = any(item.kind == "sweet_sauce" for item in understood.ingredients)
     for text in (part for step in longest[1] for part in sentences_in(step)):
         named = rows_named(understood, text) if _TOGETHER.search(text) else frozenset()
+        if has_sauce and _MELTED_INTO.search(text):
+            found |= {row: "finish" for row in named if late.get(row) == "after"}
         if not any(late.get(row) == "finish" for row in named):
             continue
         for item in (understood.ingredients[row] for row in named - late.keys()):
@@ -125,7 +128,14 @@ def _with_their_mixture(
     return found
 
 
-_TOGETHER = any_of(r"\b(?:stir|mix|whisk|combine|beat|shake|blend)\b(?! (?:it |them )?in(?:to)?\b)")
+_TOGETHER = any_of(
+    r"\bmelt\b[^.;]{3,40}\binto (?:the )?(?:\w+ )?sauce\b",
+    r"\b(?:stir|mix|whisk|combine|beat|shake|blend)\b(?! (?:it |them )?in(?:to)?\b)",
+)
+_MELTED_INTO = any_of(
+    r"\bmelt\b[^.;]{3,40}\binto (?:the )?(?:\w+ )?sauce\b[^.]*\b(?:over|brush|on)\b"
+)
+"""“Melt the jelly into the sauce, dump over the tips.”"""
 _STIRRED_ALONG: frozenset[Kind] = frozenset(
     {"binder", "spice", "dried_herb", "chilli", "acid", "salty_thin", "sugar", "sugar_thick",
      "sweet_sauce", "thick", "aromatic", "unknown", "rub"}
@@ -253,7 +263,10 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     sticky = item.kind in SWEET or is_butter
     foiled = _IN_FOIL.search(nearby) or _FOILED_WITH.search(nearby)
     dredged = item.kind in {"starch", "flour"} and any(map(_DREDGED.search, naming))
-    if dredged or (sticky and foiled):
+    # “Heat the oil in a skillet, brown the pork”
+    fries = item.kind == "fat" and understood.crust.kind == "pan"
+    fries = fries and any(map(_IN_A_PAN.search, naming))
+    if dredged or fries or (sticky and foiled):
         return "finish"
     # "brush over the ribs, broil 5 min. Serve with rice": what is served is not brushed on
     dressed = is_butter and any(_DRESSES_A_SIDE.search(text) for text in naming)
@@ -281,6 +294,7 @@ def _late_when(understood: Understood, item: Ingredient, sentences: list[str]) -
     return "beside" if _SERVED.search(own) else "after"
 
 
+_IN_A_PAN = any_of(r"\b(?:skillet|pan|griddle|wok)\b", r"\bfry\b", r"\bcrisp")
 _JUICE = any_of(r"\bjuice$")
 _JUICE_IN = any_of(r"\b(?:stir|add|squeeze|mix)\b[^.;]{0,40}\bjuice\b")
 _WHISKED_IN = any_of(r"\b(?:whisk|stir|beat|swirl|mount)\w* (?:it |that )?(?:in|with)\b")

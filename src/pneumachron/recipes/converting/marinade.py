@@ -55,9 +55,13 @@ def in_marinade(understood: Understood) -> frozenset[int]:
     ground = _rows_ground(understood) if soaked & blended else frozenset()
     named = named_in(understood, MARINATED) | in_that | (soaked & blended) | ground
     if any(_IN_EVERYTHING.search(step) for step in understood.said):
+        left = rows_named(understood, " ".join(
+            found[0] for step in understood.said for found in EXCEPT.finditer(step)
+        ))  # fmt: skip
         named = frozenset(
-            item.index for item in understood.ingredients if item.kind not in {"beside", "fat"}
-        )
+            item.index for item in understood.ingredients
+            if item.kind not in {"beside", "fat"} and item.index not in left
+        )  # fmt: skip
     return ((named - apart) | frozenset(rows)) - meat
 
 
@@ -121,6 +125,7 @@ _PASTE_FRIED = any_of(
 _IN_EVERYTHING = any_of(
     r"\bmarinat\w*\b[^.;]{0,20}\b(?:with|in) (?:everything|all (?:the )?(?:rest|others?|"
     r"(?:other )?ingredients))\b",
+    r"\b(?:combine|mix|put|place)\b[^.;]{0,12}\b(?:all|everything)\b[^.;]{0,40}[.;] marinat",
     r"(?:^|[.;] )(?:whisk|mix|combine|stir)(?: together)? (?:the |all |your )?marinade"
     r"(?: ingredients)?[.;,]",
 )
@@ -173,6 +178,7 @@ def _rows_of_used(understood: Understood) -> frozenset[int]:
 
 
 _USED = any_of(
+    r"\bin (?:the |a |your )?(?:big |large )?pot\b[^.;]*[.;] marinat\w*[^.;]*[.;] bring\b",
     r"\b(pour|tip|strain|add|return)\w* (in |over |back )?(the |any |all )?(\w+ )?marinade\b"
     r"[^.;]*\b(boil|simmer|bubble|reduce)",
     r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
@@ -184,12 +190,17 @@ _USED = any_of(
 )
 
 
+def is_cooked_in(understood: Understood) -> bool:
+    """Whether the meat is cooked in what it was marinated in."""
+    return any(map(_USED.search, understood.said))
+
+
 def soaked_lines(understood: Understood) -> frozenset[int]:
     """Those of a marinade that are thick or sharp, and wiped off with it."""
     found = in_marinade(understood)
     paste = any(_TO_A_PASTE.search(text) for step in understood.said for text in sentences_in(step))
     kinds = _SOAKS | _GROUND if paste else _SOAKS
-    if any(map(_USED.search, understood.said)):
+    if is_cooked_in(understood):
         kinds -= {"acid"}  # it is boiled with the meat
     return frozenset(
         item.index for item in understood.ingredients if item.index in found and item.kind in kinds

@@ -201,6 +201,7 @@ def _making(name: str) -> re.Pattern[str]:
     called = "|sauce" if _A_SAUCE.search(name) else ""
     return re.compile(
         rf"\b(?:for|make|prepare|cook) (?:the |your )?{re.escape(name)}\b"
+        rf"|\b(?:stir|whisk|shake|mix) together (?:the |your )?(?:{re.escape(name)}|{short})\b"
         rf"|\b(?:stir|whisk|shake|mix) (?:the |your )?(?:{re.escape(name)}|{short}{called})"
         r"(?: ingredients)?"
         r" (?:in an? (?:\w+ )?(?:jar|bowl|bottle|jug)\b|together|until|till)",

@@ -169,7 +169,7 @@ WET: frozenset[Method] = frozenset(
 """The meat lies in liquid under a lid: no crust comes of it, so none is lost."""
 _FRIED = any_of(r"\bbrown(ed|ing|s)?\b(?! sugar| rice| ale| gravy| sauce)", r"\bsear(ed|ing|s)?\b",
                 r"\bfr(y|ied|ying)\b", r"\bcook\b.{0,30}\b(onions?|vegetables|veg|garlic)\b",
-                r"\badd\b[^.;]{0,40}\b(?:onions?|shallots?|leeks?|lardons|bacon)\b"
+                r"\b(?:add|tip in)\b[^.;]{0,40}\b(?:onions?|shallots?|leeks?|lardons|bacon)\b"
                 r"[^.;]{0,60}\bcook(ing)?\b[^.;]{0,12}\d",
                 r"\badd\b[^.;]{0,20}\bonions?\b[^.;]{0,40},? \d+ ?min",
                 r"\broast\b[^.;]{0,20}\bin (?:the|its) (?:\w+ )?fat\b",

@@ -80,7 +80,8 @@ def _aromatic(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     """Fried first, where anything is; a recipe that only mixes and pours does not begin to fry."""
     fried = context.fries and item.index not in context.blended | context.stirred
     # what is only grilled or smoked fries nothing: its onions stay in the marinade
-    if item.index in context.in_marinade and not (fried and context.is_wet):
+    wiped = not context.cooks_marinade or item.index in context.rubbed
+    if item.index in context.in_marinade and wiped and not (fried and context.is_wet):
         return _marinade(context, item)
     return kept("sear" if fried else "pot")(context, item)
 

@@ -203,10 +203,15 @@ def _served(work: Work) -> str:
         if part.role in {"sauce", "beside"} and not _SERVING.search(part.name)
         and sum(line.origin in part.lines for line in lines) > 1
         for row in part.lines
+        # “Tortillas and cilantro for serving”, below the last food of the slaw
+        if not _FOR_SERVING.search(work.understood.ingredients[row].line.raw)
     }  # fmt: skip
     return listed(
         name_of.get(-1 if line.origin is None else line.origin, called(line)) for line in lines
     )
+
+
+_FOR_SERVING = any_of(r"\b(?:for|to) serv(?:e|ing)\b")
 
 
 def _in_small_letters(name: str) -> str:

@@ -37,8 +37,8 @@ def named_in(
 
 
 EXCEPT = re.compile(
-    r"\b(?:except(?: for)?|(?:all|everything) (?:but|bar)|apart from|but not|excluding|reserving"
-    r"|leaving out)\b[^.;]*"
+    r"\b(?:except(?: for)?|(?:all|everything) (?:but|bar|except)|apart from|but not|excluding"
+    r"|reserving|leaving out)\b[^.;]*"
     r"|(?<=\) )but\b[^.;]*",
     re.I,
 )

@@ -15,7 +15,7 @@ _NUMBERS = re.compile(
     + r"(?! ?(?:racks?|slabs?|lbs?|pounds?|kg|kilos?|g\b|cups?|quarts?|lit(?:er|re)s?|ml)\b)(?!\d)"
 )
 _EATERS = (
-    r"(?:people|ppl|persons?|pers\b\.?|portions?|portionen|servings?|svgs?|personen|eaters|guests|plates|adults"
+    r"(?:people|ppl|persons?|pers\b\.?|portions?|portionen|servings?|serv\b\.?|svgs?|personen|eaters|guests|plates|adults"
     r"|folks?|pax|covers?|bowls?|of us|serves(?! \d))"
 )
 _SAID = re.compile(
