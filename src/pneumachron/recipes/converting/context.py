@@ -49,6 +49,8 @@ class ConversionContext:
     shared: frozenset[int]
     """Of a mixture that goes partly onto the raw meat and partly on at the end."""
     is_wet: bool
+    bastes: bool
+    """The meat is basted at the end with what it was marinated in."""
     cooks_marinade: bool
     """The meat is cooked in what it was marinated in."""
     """The recipe cooks its meat in liquid under a lid."""

@@ -32,7 +32,11 @@ from pneumachron.recipes.converting.marinade import (
     told_of_the_marinade,
 )
 from pneumachron.recipes.converting.marks import Mark, OutLine, OutStep
-from pneumachron.recipes.converting.parts import brushes_the_sauce, parts_apart
+from pneumachron.recipes.converting.parts import (
+    bastes_with_the_marinade,
+    brushes_the_sauce,
+    parts_apart,
+)
 from pneumachron.recipes.converting.placed import Doubt, placed, still_in_doubt
 from pneumachron.recipes.converting.pot_work import (
     WET,
@@ -304,6 +308,7 @@ def _context(
         ),
         shared=shared,
         is_wet=understood.cooking.method in WET,
+        bastes=bastes_with_the_marinade(understood),
         cooks_marinade=is_cooked_in(understood) and understood.cooking.method in WET,
         in_marinade=marinade,
         soaked=soaked_lines(understood) - shared,

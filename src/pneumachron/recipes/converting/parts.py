@@ -231,6 +231,20 @@ _LEAST_LAYERED = 2
 _DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b")
 
 
+def bastes_with_the_marinade(understood: Understood) -> bool:
+    """“Remove the foil. Baste the ribs and cook, basting often, until dark and sticky.”"""
+    main = understood.cooking.main
+    if main is None or understood.crust.kind not in {"broiler", "grill"}:
+        return False
+    return any(
+        _BASTED.search(text) and not names_any(understood, text.lower())
+        for step in around(understood.said, *main)[1] for text in sentences_in(step)
+    )  # fmt: skip
+
+
+_BASTED = any_of(r"\bbast(?:e|ing)\b")
+
+
 def makes_a_side(understood: Understood, step: str) -> bool:
     """Whether a step makes a part that is served beside the meat."""
     apart = parts_apart(understood)

@@ -29,6 +29,7 @@ from pneumachron.recipes.converting.liquid_rules import (
     sweet_sauce,
 )
 from pneumachron.recipes.converting.marks import OutLine, When
+from pneumachron.recipes.converting.parts import SWEET
 from pneumachron.recipes.converting.rubs import LEAVES
 from pneumachron.recipes.converting.sides import takes_long
 from pneumachron.recipes.converting.sprays import SPRAYED_KINDS, is_of_a_spray
@@ -110,7 +111,8 @@ def _foaming(context: ConversionContext, item: Ingredient) -> ConvertedLines:
         return kept("sear" if context.fries else "top")(context, item)
     if context.is_wet and _APPLES.search(item.food.words) and item.index not in context.late:
         return kept("top")(context, item)  # they melt into the sauce, and foam less above the meat
-    if _COOKED.search(item.line.raw):
+    late_apples = _APPLES.search(item.food.words) and context.late.get(item.index) == "after"
+    if late_apples or _COOKED.search(item.line.raw):
         return moved("foaming_apart", "after")(context, item)
     line = plain_line(context, item, "own_run")
     when: When = "first_run" if takes_long(line) else "own_run"
@@ -348,7 +350,13 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     when = context.late.get(item.index)
     if when == "finish" and item.kind in {"tender_veg", "root", "aromatic"}:
         when = "after"  # leeks that are fried with the meat at the end are not brushed on
-    dry = found.rule in {"starch_after", "flour_left_off"}  # crumbs strewn on, a dredge to fry
+    # what the marinade had to leave out is basted on with it
+    sweet = context.bastes and item.index in context.in_marinade and item.kind in SWEET
+    when = "finish" if sweet else when
+    dry = sweet or found.rule in {
+        "starch_after",
+        "flour_left_off",
+    }  # crumbs strewn on, a dredge to fry
     if when == "finish" and (found.rule == "sugar_after" or dry or is_some_sauce(item)):
         # the recipe sprinkles it on late: under the broiler is after pressure too
         return ConvertedLines((plain_line(context, item, when),), "named_late")

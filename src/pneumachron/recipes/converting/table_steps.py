@@ -38,6 +38,7 @@ def _is_taken_out(work: Work, line: OutLine) -> bool:
 _FOR_DREDGING = re.compile(r"(?:\s+for\s| \+ |/\d).*", re.I)
 
 
+_APPLES = re.compile(r"\b(?:apples?|äpfel)$", re.I)
 _IS_READY = re.compile(r"\b(?:capers?|olives?|gherkins?|pickled|jarred|sun-dried)\b", re.I)
 """Out of a jar: it is only stirred in."""
 _BUTTERED = re.compile(r"beurre mani|\broux\b|\bbutter\b", re.I)
@@ -57,7 +58,8 @@ def sauce(work: Work) -> OutStep | None:
     milk = [line.name for line in after if line.food.kind == "dairy"]
     raw = [
         line.name for line in after
-        if line.food.kind == "tender_veg" and not _IS_READY.search(line.name)
+        if (line.food.kind == "tender_veg" or _APPLES.search(line.food.words))
+        and not _IS_READY.search(line.name)
     ]  # fmt: skip
     shells = [line.name for line in after if line.food.kind == "seafood"]
     # the water of a slurry is told with it

@@ -43,17 +43,17 @@ def without_divided_words(text: str) -> str:
 
 def without_wraps(text: str) -> str:
     """The text with wrapped lines joined; as it is where no lines are wrapped."""
-    text = _without_broken_sentences(without_divided_words(text))
+    text = without_divided_words(text)
     lines = text.split("\n")
     width = max((len(line.rstrip()) for line in lines), default=0)
     if not LEAST_WIDTH <= width <= MOST_WIDTH:
-        return text
+        return _without_broken_sentences(text)
     going_on = sum(
         after.lstrip()[:1].islower() and _is_full(line, after, width)
         for line, after in pairwise(lines)
     )
     if going_on < LEAST_GOING_ON:
-        return text
+        return _without_broken_sentences(text)
     found = lines[:1]
     for line, after in pairwise(lines):
         if _is_full(line, after, width) and _goes_on(line, after):

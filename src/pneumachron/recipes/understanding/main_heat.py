@@ -258,6 +258,33 @@ def with_the_meat_in(spans: list[HeatSpan], steps: tuple[str, ...]) -> list[Heat
     return [item for item in spans if [item.step, item.place] < out]
 
 
+def before_shredding(spans: list[HeatSpan], steps: tuple[str, ...]) -> list[HeatSpan]:
+    """“Shred the meat. In a skillet cook the peppers … add the meat and simmer 20 min.”
+
+    What is shredded is done: a short heat behind it is none of the main one.
+    """
+    longest = max((item for item in spans), key=lambda item: item.high_s)
+    shredded = next(
+        (
+            (step, place)
+            for step, words in enumerate(steps) for place, text in enumerate(sentences_in(words))
+            if (step, place) >= (longest.step, longest.place) and _SHREDDED.search(text)
+        ),
+        None,
+    )  # fmt: skip
+    return [
+        item for item in spans
+        if shredded is None
+        or (item.step, item.place) <= shredded
+        or item.high_s > LEAST_OF_A_HEAT * longest.high_s
+    ]  # fmt: skip
+
+
+LEAST_OF_A_HEAT = 1.0 / 3.0
+"""Of the main heat: what is longer cooks shredded meat on. Judgement."""
+_SHREDDED = any_of(
+    r"\bshred (?:the )?(?:meat|pork|beef|brisket|it)\b", r"\bpull (?:the meat|it) (?:apart|into)\b"
+)
 _IN_ALL = re.compile(r"\W{0,2}(?:in )?(?:total|all|altogether)\b", re.I)
 _ALL_OF_IT = re.compile(
     r"\btotal(?: (?:cook|smoke|oven|cooking|smoking|roasting))?(?: time)?\W{0,2}"

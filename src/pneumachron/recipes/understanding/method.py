@@ -18,6 +18,7 @@ from pneumachron.recipes.understanding.ingredients import read_ingredients
 from pneumachron.recipes.understanding.main_heat import (
     OPEN,
     HeatSpan,
+    before_shredding,
     main_spans,
     with_the_meat_in,
     without_moments,
@@ -82,6 +83,7 @@ def read_method(recipe: Recipe) -> Cooking:
         if not sealed and _UNDER_PRESSURE.search(recipe.description):
             return _told_above(recipe)
         spans = with_the_meat_in(sealed or spans, recipe.steps)
+    spans = before_shredding(spans, recipe.steps)
     told = spans
     spans = next(([item] for item in spans if item.in_all), without_moments(spans))
     spans = _with_told_totals(spans)

@@ -1,0 +1,209 @@
+"""What of a recipe's steps keeps its own words, and when it is told."""
+
+import re
+from collections.abc import Callable, Iterator, Set
+from dataclasses import replace
+
+from pneumachron.recipes.converting.glazes import boiled_apart, cooks_a_glaze
+from pneumachron.recipes.converting.marks import OwnWords
+from pneumachron.recipes.converting.parts import BRUSHED, makes_a_side
+from pneumachron.recipes.converting.themes import (
+    Theme,
+    is_own_work,
+    mixes_a_glaze,
+    theme_of,
+)
+from pneumachron.recipes.understanding.foods_of_a_line import foods_in
+from pneumachron.recipes.understanding.ingredients import (
+    Kind,
+    foods_named,
+)
+from pneumachron.recipes.understanding.measured import measured_in
+from pneumachron.recipes.understanding.naming import rows_named
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.sentences import sentences_in
+from pneumachron.recipes.understanding.understand import Understood
+
+
+def titled(understood: Understood, index: int) -> str:
+    """A step; the first one under a heading behind the heat says what it makes."""
+    step = understood.recipe.steps[index]
+    late = index > max(understood.cooking.steps, default=index)
+    name = next((each.name for each in understood.recipe.sections if each.first == index), "")
+    return f"{name}: {step}" if late and name and name.lower() not in step.lower() else step
+
+
+_KEEPS = re.compile(
+    r"\W*(?:it )?(?:freezes|keeps|leftovers|store|freeze|refrigerate leftovers)\b", re.I
+)
+"""“Freezes beautifully”: said at last."""
+
+
+def worded(
+    understood: Understood, themes: list[Theme], index: int, text: str, *, after: bool = False
+) -> OwnWords:
+    """What keeps its own words, and when it is done.
+
+    Parameters
+    ----------
+    after : it stands behind the long heat of its own step
+    """
+    steps = understood.recipe.steps
+    fried = next(
+        (
+            row for row, theme in enumerate(themes)
+            if theme == "sear" or (theme == "soften" and not is_own_work(steps[row]))
+        ),
+        None,
+    )  # fmt: skip
+    rubbed = next(
+        (row for row, theme in enumerate(themes) if theme in {"season", "marinate"}), None
+    )
+    early = index < min(understood.cooking.steps, default=0)
+    before = early or (index in understood.cooking.steps and not after)
+    return OwnWords(
+        text,
+        before_finish="finish" in themes[index + 1 :] or mixes_a_glaze(text),
+        before_heat=before,
+        before_rub=early and rubbed is not None and index < rubbed,
+        serves=(themes[index] == "serve" or _KEEPS.match(text) is not None) and not early,
+        at_first=before and (fried is None or index < fried),
+    )
+
+
+def worded_where(
+    told: Callable[[str], bool], understood: Understood, themes: list[Theme], index: int
+) -> Iterator[OwnWords]:
+    """The sentences of a step of which something is true, in their own words."""
+    for text in filter(told, sentences_in(understood.recipe.steps[index])):
+        yield worded(understood, themes, index, text)
+
+
+def beside_the_heat(
+    understood: Understood, themes: list[Theme], index: int, brushed: Set[int]
+) -> Iterator[OwnWords]:
+    """Of a paragraph whose heat is struck, what is neither heat nor done by a step of ours.
+
+    Parameters
+    ----------
+    brushed : lines that are brushed on at the end
+    """
+    main = understood.cooking.main
+    if main is None or main[0] != index:
+        return
+    for place, text in whole_sentences(understood.recipe.steps[index], main[1]):
+        done = theme_of(text, late=place > main[1]) in {"season", "marinate", "heat"}
+        own = is_own_work(text) or thickens_with_more(understood, text)
+        glaze = cooks_a_glaze(understood, text) or bool(boiled_apart(understood, text, brushed))
+        side = makes_a_side(understood, text)
+        # “Brush with 1 cup bbq sauce”: nothing else says what, and how much
+        brushes = place > main[1] and BRUSHED.search(text) and measures_more(understood, text)
+        if place != main[1] and ((own and not done) or glaze or side or brushes):
+            told = worded(understood, themes, index, text, after=place > main[1])
+            yield replace(told, before_finish=glaze or bool(brushes))
+
+
+_THICKENER = any_of(r"\bcorn ?(?:starch|flour)\b", r"\barrowroot\b", r"\bslurry\b",
+                    r"\bspeisestärke\b", r"\bbeurre mani")  # fmt: skip
+
+
+def thickens_with_more(understood: Understood, text: str) -> bool:
+    """Whether a text thickens with what the list of ingredients does not have."""
+    listed = any(
+        food.kind in {"starch", "flour"}
+        for item in understood.ingredients
+        for food in foods_in(item)
+    )
+    return not listed and _THICKENER.search(text) is not None
+
+
+def measures_more(understood: Understood, text: str) -> bool:
+    """Whether a text measures a food that the list does not have: only its words tell how much."""
+    measured = [
+        each for each in measured_in(text)
+        if each.food.kind not in {"unknown", "thin", "meat", "salt"}
+    ]  # fmt: skip
+    listed = {food.food.words for item in understood.ingredients for food in foods_in(item)}
+    if any(
+        each.food.words not in listed and not rows_named(understood, each.name) for each in measured
+    ):
+        return True
+    # the list has a spray's vinegar without an amount; that of the sauce is measured here
+    bare = {item.index for item in understood.ingredients if item.line.amount is None}
+    rows = [rows_named(understood, each.name) for each in measured]
+    return sum(bool(named) and named <= bare for named in rows) >= _LEAST_MEASURED
+
+
+_LEAST_MEASURED = 2
+"""Foods that only a step measures, where the list names them without an amount. Judgement."""
+
+
+def unlisted_foods(understood: Understood, step: str) -> set[str]:
+    """Foods that a step names and no line has: tortillas, cilantro and lime to serve."""
+    listed = {food.food.words for item in understood.ingredients for food in foods_in(item)}
+    named = {food.words for food in foods_named(step) if food.kind not in _COMMON}
+    return {words for words in named - listed if not rows_named(understood, words)}
+
+
+_COMMON: frozenset[Kind] = frozenset({"meat", "other_meat", "unknown", "tool", "salt", "thin"})
+
+
+NOWHERE = -2
+"""No sentence of a step: it has none of the long heat."""
+
+
+def whole_sentences(step: str, main: int) -> Iterator[tuple[int, str]]:
+    """Sentences with all their clauses, and where they begin; that of the heat stands alone."""
+    begun: tuple[int, str] | None = None
+    for place, text in enumerate(sentences_in(step)):
+        joins = begun is not None and begun[1].endswith(";") and main not in {place, place - 1}
+        if begun is not None and joins:
+            begun = (begun[0], f"{begun[1]} {text}")
+            continue
+        if begun is not None:
+            yield begun
+        begun = (place, text)
+    if begun is not None:
+        yield begun
+
+
+CLAUSES = re.compile(r",\s+(?:and |then )?")
+"""“Rub the ribs, wrap them, and bake”: the first of them is still done."""
+_OF_THE_MEAT = frozenset({"juice", "juices", "gravy", "sauce", "drippings", "glaze", "broth"})
+"""What the pot itself gives."""
+_SERVES = any_of(r"\b(?:serve|eat)\b[^.;]{0,40}\b(?:with|on|over|in)\b")
+
+
+def served_with_more(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
+    """“Slice, and serve with mash”, where no line has the mash: our own step would lose it."""
+    main = understood.cooking.main
+    if main is None or index < main[0]:
+        return
+    behind = main[1] if index == main[0] else NOWHERE
+    for place, text in enumerate(sentences_in(understood.recipe.steps[index])):
+        serves = _SERVES.search(text)
+        more = unlisted_foods(understood, text[serves.start() :]) if serves else set()
+        if place > behind and more - _OF_THE_MEAT:
+            told = worded(understood, themes, index, text, after=True)
+            yield replace(told, before_finish=False, serves=True)
+
+
+def rest_of_the_rub(understood: Understood, themes: list[Theme], index: int) -> Iterator[OwnWords]:
+    """“… sprinkle heavily with the reserved rub”, behind the long heat: no other step tells it."""
+    main = understood.cooking.main
+    if main is None or index < main[0]:
+        return
+    behind = main[1] if index == main[0] else NOWHERE
+    for place, text in enumerate(sentences_in(understood.recipe.steps[index])):
+        if place > behind:
+            for part in filter(_RESERVED_RUB.search, CLAUSES.split(text)):
+                first = part[:1].upper() + part[1:]
+                told = worded(understood, themes, index, first, after=True)
+                yield replace(told, before_finish=False)
+
+
+_RESERVED_RUB = any_of(
+    r"\b(?:sprinkle|dust|shake|strew|coat|season)\b[^.;]*"
+    r"\b(?:reserved|remaining|rest of (?:the|your)|set-?aside) (?:dry )?"
+    r"(?:rub|seasoning|spice\w*)\b"
+)

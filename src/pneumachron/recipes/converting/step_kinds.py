@@ -1,0 +1,162 @@
+"""Which rule holds for a step of the recipe, and which of our steps does its work."""
+
+import re
+from collections.abc import Sequence, Set
+
+from pneumachron.recipes.converting.cures import is_step_of_a_cure
+from pneumachron.recipes.converting.glazes import boiled_apart
+from pneumachron.recipes.converting.marks import OutLine
+from pneumachron.recipes.converting.own_words import (
+    measures_more,
+    thickens_with_more,
+    unlisted_foods,
+)
+from pneumachron.recipes.converting.parts import makes_a_side
+from pneumachron.recipes.converting.pot_work import has_rind
+from pneumachron.recipes.converting.themes import (
+    Theme,
+    is_own_work,
+    without_devices,
+)
+from pneumachron.recipes.understanding.crust import glazes
+from pneumachron.recipes.understanding.naming import names_any, rows_named
+from pneumachron.recipes.understanding.patterns import any_of
+from pneumachron.recipes.understanding.side_work import OF_A_SAUCE
+from pneumachron.recipes.understanding.understand import Understood
+
+STEP_OF: dict[Theme, str] = {
+    "season": "season",
+    "marinate": "marinate",
+    "sear": "sear",
+    "soften": "deglaze",
+    "deglaze": "deglaze",
+    "sauce": "sauce",
+    "finish": "finish",
+    "rest": "rest",
+    "carve": "carve",
+    "serve": "carve",
+}
+"""Which of our steps does what a step of the recipe did."""
+
+
+_ABSORBING: frozenset[Theme] = frozenset({"soften", "deglaze", "sauce", "rest", "carve", "serve"})
+"""Steps of ours that only say it in short: what takes a machine or a soak would be lost in them."""
+
+
+def rule_of(
+    understood: Understood,
+    index: int,
+    theme: Theme,
+    lines: Sequence[OutLine],
+    brushed: Set[int],
+) -> tuple[str, str]:
+    """The rule for a step, and the kind of our step that does its work.
+
+    Parameters
+    ----------
+    lines : where each ingredient went
+    brushed : rows of those that are brushed on at the end
+    """
+    if is_step_of_a_cure(understood, understood.recipe.steps[index]):
+        return "cure_in_order", "cure"
+    if theme == "spray":
+        return "spritz_struck", ""
+    main = understood.cooking.main
+    if understood.pressure is not None and main is not None and index == main[0]:
+        return "minutes_kept", "set"
+    if index in understood.cooking.steps and understood.cooking.method == "pressure":
+        return "in_our_step", "set"
+    elsewhere = not without_devices(understood.recipe.steps[index])
+    heated = index in understood.cooking.steps or theme == "heat" or elsewhere
+    if heated and not _is_of_a_side(understood, index):
+        return "heat_struck", ""
+    kind = _kind_of(understood, index, theme, lines, brushed)
+    return ("own_words" if kind == "own_words" else "in_our_step"), kind
+
+
+def _is_of_a_side(understood: Understood, index: int) -> bool:
+    """Whether a step behind the long heat makes what is served beside the meat."""
+    main = understood.cooking.main
+    first = -1 if main is None else main[0]
+    texts = (understood.said[index], understood.recipe.steps[index])
+    return index > first and any(makes_a_side(understood, text) for text in texts)
+
+
+SHORT: frozenset[str] = frozenset({"sauce", "other", "rest", "serve", "soften", "deglaze"})
+"""Steps of ours that say nothing of a glaze in a pan of its own."""
+_LEAST_FRIED = 3
+"""Foods that are fried with the cooked meat: none of our steps does that. Judgement."""
+
+
+def _kind_of(
+    understood: Understood,
+    index: int,
+    theme: Theme,
+    lines: Sequence[OutLine],
+    brushed: Set[int],
+) -> str:
+    """Which of our steps does a step's work; its own words where none does all of it."""
+    step = understood.recipe.steps[index]
+    more = measures_more(understood, step)
+    own = is_own_work(step) or thickens_with_more(understood, step) or more
+    # what is brushed on would be lost, if only the step tells how much of what
+    lost = (theme in _ABSORBING and own) or (theme == "finish" and more)
+    elsewhere = theme == "serve" and (
+        not names_any(understood, step) or len(unlisted_foods(understood, step)) > 1
+    )
+    late = index > max(understood.cooking.steps, default=index)
+    main = understood.cooking.main
+    apart = main is not None and index > main[0] and OF_A_SAUCE.match(step)
+    beside = apart or _is_of_a_side(understood, index)
+    browned_late = theme == "sear" and late
+    glazes_apart = theme in SHORT and boiled_apart(understood, step, brushed) == step
+    late_foods = {line.origin for line in lines if line.when == "after"}
+    fried = len(rows_named(understood, step) & late_foods) >= _LEAST_FRIED
+    if browned_late and understood.crust.kind == "pan" and not fried:
+        return "finish"
+    rind = late and has_rind(understood) and _CRACKLES.search(step)
+    if rind or (late and theme == "other" and _is_cooked_apart(understood, step, lines)):
+        return "rest"  # meanwhile the rind is roasted alone, and vegetables have their own run
+    early = index < min(understood.cooking.steps, default=0)
+    rest_poured = early and not lost and _REST_POURED.search(step)
+    second_pan = late and fried and _SECOND_PAN.search(step)
+    if (
+        lost
+        or second_pan
+        or (elsewhere and not rest_poured)
+        or browned_late
+        or beside
+        or glazes_apart
+    ):
+        return "own_words"
+    if understood.crust.kind == "glaze" and glazes(step):
+        return "release"  # the lid is off there, and the juice boiled down
+    poured = theme == "sauce" or (theme == "other" and _PUT_IN.match(step))
+    if (poured and early and _is_poured(understood, index, lines)) or rest_poured:
+        return "pot"
+    return STEP_OF.get(theme, "own_words")
+
+
+_CRACKLES = any_of(r"\bcrackl\w*", r"\bblister\w*", r"\bcrisp\w*\b", r"\bknusprig\w*", r"\bkross\b")
+_SECOND_PAN = any_of(
+    r"\b(?:in|heat) (?:a|another|the same) (?:\w+ )?(?:skillet|frying pan|saut[eé] pan|wok)\b"
+)
+"""Shredded meat that goes on in a sauce of its own: our sauce step tells only what goes in."""
+_REST_POURED = any_of(
+    r"\b(?:mix|combine|stir|whisk|add|heat)\b[^.;]{0,20}\b(?:remaining|rest of the|other) "
+    r"ingredients\b.{0,80}\bpour\b"
+)
+"""“In the same skillet, combine the remaining ingredients. Pour over the ribs.”"""
+_PUT_IN = re.compile(r"\W*(?:then )?(?:add|pour|put|return|place|tip|nestle)\b", re.I)
+
+
+def _is_cooked_apart(understood: Understood, step: str, lines: Sequence[OutLine]) -> bool:
+    """“Add the cabbage for the last hour”: it has a run of its own."""
+    named = rows_named(understood, step) if _PUT_IN.match(step) else frozenset()
+    return bool(named) and all(line.when == "own_run" for line in lines if line.origin in named)
+
+
+def _is_poured(understood: Understood, index: int, lines: Sequence[OutLine]) -> bool:
+    """Whether what a step stirs together is poured into the cooker."""
+    named = rows_named(understood, understood.said[index])
+    return any(line.origin in named and line.when == "pot" for line in lines)
