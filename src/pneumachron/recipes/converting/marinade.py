@@ -117,7 +117,7 @@ _TOASTED = any_of(r"\btoast\b[^.;]*", r"\bgrind\b")
 
 
 _PASTE_FRIED = any_of(
-    r"\b(?:paste|rempah)\b[^;]{0,40}\bfry\b",
+    r"\b(?:paste|rempah)\b(?:[^;]{0,40}|; )\bfry\b",
     r"\bfry\b[^.;]{0,20}\b(?:the )?(?:spice )?paste\b",
     r"\bpaste\b[^;]{0,80}\buntil (?:it is |very )?(?:fragrant|aromatic)\b",
 )

@@ -338,7 +338,7 @@ _CHARRED_BEFORE = 2
 everything from the pan into a blender.” Judgement."""
 _PASTE_FRIED = any_of(
     r"\bfry\b[^.;]{0,40}\b(?<!tomato )(?:paste|rempah)\b",
-    r"\b(?<!tomato )(?:paste|rempah)\b[^;]{0,60}\b(?:fry|saut[eé]|sizzle)\b",
+    r"\b(?<!tomato )(?:paste|rempah)\b(?:[^;]{0,60}|; )\b(?:fry|saut[eé]|sizzle)\b",
 )
 """“Fry the paste until the oil splits”: it was blended for the pan, and not for the liquid."""
 

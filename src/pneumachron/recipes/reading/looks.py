@@ -134,7 +134,7 @@ VERBS = frozenset({
 _NOT_VERBS = ("salt", "brown sugar", "brown rice", "brown onion", "brown mustard",
               "season salt", "roast beef", "dry rub", "dry red", "dry white", "dry sherry",
               "dice of", "sauce", "fork", "line", "light", "tip", "bbq sauce", "glaze:",
-              "ready", "squeeze of", "drizzle of", "sprinkle of", "scoop of")  # fmt: skip
+              "ready", "rub of", "squeeze of", "drizzle of", "sprinkle of", "scoop of")  # fmt: skip
 
 
 _WHAT_FOR = re.compile(

@@ -230,7 +230,8 @@ _LOW_FOR_LONG = re.compile(
     r"\b(?:on|to) low\b(?! (?:heat|flame|burner|simmer))[^.;]{0,30}?\b(?:[5-9]|1\d)"
     r"(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?)\b"
     r"|\b(?:[5-9]|1\d)(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?),? (?:on )?low\b"
-    r"(?! (?:heat|flame|burner|oven|simmer))",
+    r"(?! (?:heat|flame|burner|oven|simmer))"
+    r"|\blow (?:[5-9]|1\d)(?:\s?(?:-|–|to)\s?\d{1,2})? ?(?:h|hrs?|hours?)\b",
     re.I,
 )
 

@@ -209,6 +209,8 @@ def by_the_spoon(food: Food, line: Line) -> Food:
         return food
     if food.words == "coriander":
         return foods()["ground coriander"]
+    if food.words == "red pepper" and "paste" not in line.name.lower():
+        return foods()["crushed red pepper"]
     # nobody measures sprigs by the teaspoon
     dried = food.kind == "woody_herb" and line.unit == "tsp"
     return foods().get(f"dried {food.words}", food) if dried else food

@@ -9,7 +9,7 @@ _DONE = (
 )
 """“Ginger grated”: how it is prepared, behind the name."""
 _BREAKS = re.compile(
-    r",(?!\d{1,2}\s?(?:kg|g|cm|l|EL|TL)\b)|;| - | – | — "
+    r",(?!\d{1,2}\s?(?:kg|g|cm|l|EL|TL)\b)|;| - | -- | – | — "
     r"|\s(?=(?:per (?:rack|slab|person|head)|(?:mashed|kneaded|mixed|rubbed) together"
     r"|mixed with|(?:plus|\+) (?:extra|more)"
     r"|in (?:one|two|three|four) pieces?|on top|on the side|alongside"

@@ -8,7 +8,8 @@ from pneumachron.recipes.understanding.ingredients import Food, food_of
 
 _MEASURED = re.compile(
     r"(?<![\d/.])\d[\d/.½¼¾]{0,5}\s?"
-    r"(?:cups?|c|T|t|[Tt]bsp|tsp|tablespoons?|teaspoons?|ml|g|oz)\b\.? "
+    r"(?:cups?|c|T|t|[Tt]bsp|tsp|tablespoons?|teaspoons?|ml|g|oz|cans?|tins?|pkts?|packets?|pkgs?"
+    r"|packages?|envelopes?|bottles?|jars?)\b\.? "
     r"(?:of )?(?!(?:the|that|this|its|their|your)\b(?! (?:\w+ )?(?:sauce|glaze|mop|dressing)\b))"
     r"(?P<food>[a-z-]{3,20}"
     r"(?: (?!(?:with|and|in|on|to|plus|or|over|into|for|until|then|if)\b)[a-z-]{2,20}){0,3})"

@@ -256,6 +256,8 @@ _DENIED = any_of(
     r"|\binstead of|\bno|\bshort of)"
     r"( \w+){0,2}[ -]$"
 )
+_BEFORE = any_of(r"\b(?:stand|rest|sit|wait|cool)\b[^.]*\bbefore $")
+"""“Let it stand 15 minutes before slicing.”"""
 _BUT_HOLDS = re.compile(
     r"^[^.]{0,20}\b(?:without|but)\b[^.]{0,14}\bfall(?:ing)? (?:apart|off)\b",
     re.I,
@@ -319,7 +321,8 @@ def read_texture(texts: tuple[str, ...]) -> Texture | None:
             for found in pattern.finditer(clause):
                 if _is_beside(texture, clause, found):
                     continue
-                if not _DENIED.search(clause[: found.start()]):
+                before = clause[: found.start()]
+                if _BEFORE.search(before) or not _DENIED.search(before):
                     behind = clause[found.end() :] if texture == "falls" else ""
                     holds, stays = _BUT_HOLDS.search(behind), _BUT_STAYS.search(behind)
                     return "tender" if holds else "very" if stays else texture
