@@ -37,6 +37,7 @@ def where_fat_goes(
     wet = understood.cooking.method in WET
     poured = {line.origin for line in lines if wet and line.food.words.endswith("oil")}
     meat = {item.index for item in understood.ingredients if item.kind == "meat"}
+    meat |= {line.origin for line in lines if line.when == "beside" and line.origin is not None}
     at = {when: {line.origin for line in lines if line.when == when} for when in ("season", "pot")}
     told = [rows_named(understood, EXCEPT.sub("", text)) for text in sentences]
     told += [frozenset(part.lines) for part in understood.recipe.parts if _PASTE.search(part.name)]

@@ -204,7 +204,9 @@ _WHOLE_HEAT_S = 900.0
 """What a root is given, and no warming through. Judgement."""
 
 
-_COVERED = any_of(r"\bcover\w*\b[^.;]*\b(?:cook|simmer|braise|bake)\b")
+_COVERED = any_of(
+    r"\bcover\w*\b[^.;]*\b(?:cook|simmer|braise|bake)\b", r"\b(?:cook|simmer|braise|bake) covered\b"
+)
 """“Add the potatoes and onion, cover and cook for an hour.”"""
 
 

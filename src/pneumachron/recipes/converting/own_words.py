@@ -19,7 +19,7 @@ from pneumachron.recipes.understanding.ingredients import (
     foods_named,
 )
 from pneumachron.recipes.understanding.measured import measured_in
-from pneumachron.recipes.understanding.naming import rows_named
+from pneumachron.recipes.understanding.naming import is_some_sauce, rows_named
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
@@ -97,7 +97,8 @@ def beside_the_heat(
         glaze = cooks_a_glaze(understood, text) or bool(boiled_apart(understood, text, brushed))
         side = makes_a_side(understood, text)
         # “Brush with 1 cup bbq sauce”: nothing else says what, and how much
-        brushes = place > main[1] and BRUSHED.search(text) and measures_more(understood, text)
+        more = measures_more(understood, text) or _is_of_no_line(understood, text)
+        brushes = place > main[1] and BRUSHED.search(text) and more
         if place != main[1] and ((own and not done) or glaze or side or brushes):
             told = worded(understood, themes, index, text, after=place > main[1])
             yield replace(told, before_finish=glaze or bool(brushes))
@@ -134,6 +135,16 @@ def measures_more(understood: Understood, text: str) -> bool:
     return sum(bool(named) and named <= bare for named in rows) >= _LEAST_MEASURED
 
 
+def _is_of_no_line(understood: Understood, text: str) -> bool:
+    """“Slather with your sauce”, where neither a line nor a part is a sauce."""
+    parts = any(part.role in {"sauce", "glaze"} for part in understood.recipe.parts)
+    lines = any(
+        item.kind == "sweet_sauce" or is_some_sauce(item) for item in understood.ingredients
+    )
+    return _SOME_SAUCE.search(text) is not None and not (parts or lines)
+
+
+_SOME_SAUCE = any_of(r"\b(?:with|on) (?:some |the |your |more |a )?(?:bbq |barbecue )?sauce\b")
 _LEAST_MEASURED = 2
 """Foods that only a step measures, where the list names them without an amount. Judgement."""
 

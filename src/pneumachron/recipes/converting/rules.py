@@ -351,7 +351,8 @@ def _by_kind(context: ConversionContext, item: Ingredient) -> ConvertedLines:
     if when == "finish" and item.kind in {"tender_veg", "root", "aromatic"}:
         when = "after"  # leeks that are fried with the meat at the end are not brushed on
     # what the marinade had to leave out is basted on with it
-    sweet = context.bastes and item.index in context.in_marinade and item.kind in SWEET
+    after = [line.when for line in found.lines] == ["after"]
+    sweet = context.bastes and after and item.kind in SWEET
     when = "finish" if sweet else when
     dry = sweet or found.rule in {
         "starch_after",
