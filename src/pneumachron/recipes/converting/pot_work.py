@@ -69,12 +69,17 @@ def _strained_out(understood: Understood) -> frozenset[int]:
     if not _STRAINED.search(late) or _SERVED_WITH_IT.search(late):
         return frozenset()
     all_in = _ALL_OF_THEM.search(early) is not None
+    late += " ".join(found[0] for found in _FOR_THE_LAST.finditer(early))
     return frozenset(
         item.index for item in understood.ingredients
         if any(food.kind == "root" for food in foods_in(item)) and not _EATEN.search(item.line.name)
         and not is_named(understood, item, late.lower())
         and (all_in or is_named(understood, item, early.lower()))
     )  # fmt: skip
+
+
+_FOR_THE_LAST = any_of(r"\badd(?:ing)?\b[^.;]{3,40}\b(?:for|in) the (?:last|final)\b")
+"""“8 hours on low, adding the daikon for the last 2”: it is eaten."""
 
 
 def _of_a_strained_marinade(understood: Understood) -> frozenset[int]:
@@ -118,10 +123,12 @@ def _fried_with_onions(understood: Understood) -> frozenset[int]:
         if (_ONIONS.search(text) or _ALL_OF_THEM.search(text))
         and (_SOFTENED.search(text) or _FRIED.search(text))
     ]  # fmt: skip
-    told += [
-        text.lower() for step in early for before, text in pairwise(sentences_in(step))
-        if _ONIONS.search(before) and _FRIED.search(before) and _ADDED_TO_THEM.match(text)
-    ]  # fmt: skip
+    for before, text in pairwise([text for step in early for text in sentences_in(step)]):
+        onions = _ONIONS.search(before) is not None
+        if onions and _FRIED.search(before) and _ADDED_TO_THEM.match(text):
+            told.append(text.lower())
+        if onions and _ADDED.search(before) and _COOKED_SO_LONG.match(text):
+            told.append(before.lower())
     told += [
         text.lower() for step in early for text in sentences_in(step)
         if _KRAUT.search(text) and _APPLE.search(text)
@@ -144,6 +151,12 @@ _ADDED_TO_THEM = re.compile(
     r"\W*(?:then )?add (?:the )?[^.;]{3,60}(?:,| and| for)[^.;]{0,30}\d+ ?min", re.I
 )
 """“Fry the shallots. Add the carrots and garlic for 2 minutes.”"""
+_ADDED = any_of(r"\b(?:add|tip in|stir in)\b")
+_COOKED_SO_LONG = re.compile(
+    r"\W*(?:then )?(?:cook|fry|saut[eé]|stir|soften)\b[^.;]{0,30}\d+(?:\s?(?:-|–|to)\s?\d+)? ?min",
+    re.I,
+)
+"""“Add the onions and the bell pepper; cook 8 min.”"""
 _KRAUT = any_of(r"(?:sauer)?kraut\b", r"\bcabbage\b", r"kohl\b")
 """“Mix the kraut, apple and onion”: the apple melts under the meat."""
 _APPLE = any_of(r"\b(apples?|pears?|apfel|(ä|ae)pfel|birnen?)\b(?! (juice|cider|saft))")

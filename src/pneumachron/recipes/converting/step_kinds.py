@@ -66,7 +66,7 @@ def rule_of(
         return "minutes_kept", "set"
     if index in understood.cooking.steps and understood.cooking.method == "pressure":
         return "in_our_step", "set"
-    elsewhere = not without_devices(understood.recipe.steps[index])
+    elsewhere = not without_devices(understood.recipe.steps[index]) or not understood.said[index]
     heated = index in understood.cooking.steps or theme == "heat" or elsewhere
     if heated and not _is_of_a_side(understood, index):
         return "heat_struck", ""

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from pneumachron.recipes.model import Recipe
 from pneumachron.recipes.understanding.durations import durations_in
+from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 
 _OTHER_WAY = re.compile(
@@ -47,10 +48,26 @@ def _first_labelled(steps: Sequence[str]) -> tuple[str, ...]:
     timed = [way for way, step in zip(ways, steps, strict=True) if way and durations_in(step)]
     if len(set(timed)) < 2:
         return tuple(steps)
-    first = next((way for way in timed if way.startswith("electric")), timed[0])
+    electric = (
+        way for way, step in zip(ways, steps, strict=True)
+        if way.startswith("electric") or (way.startswith("pressure") and _IS_ELECTRIC.search(step))
+    )  # fmt: skip
+    first = next(electric, timed[0])
     return tuple(
         "" if way not in {"", first} else step for way, step in zip(ways, steps, strict=True)
     )
+
+
+_IS_ELECTRIC = any_of(
+    r"\bsaut[eé]\b", r"\b(?:high|low) pressure\b", r"\bnatural(?:ly)?\b", r"\b(?:NPR|QPR|QR)\b",
+    r"\bquick releas",
+)  # fmt: skip
+"""A pressure cooker with a display, whatever it is called."""
+
+
+def in_one_way(recipe: Recipe) -> Recipe:
+    """The recipe with the steps for its other devices empty: “Slow cooker: low 8 hours.”"""
+    return replace(recipe, steps=_first_labelled(recipe.steps))
 
 
 def _sentences_of_one_way(step: str) -> str:

@@ -99,6 +99,8 @@ _WORDS: tuple[tuple[Texture, re.Pattern[str]], ...] = (
             r"\b(break(s|ing)?|broken) up\b|\b(com(es?|ing)|go(es)?) to pieces\b",
             r"\b(shatters?|squash(es|ed)?|hack(ed)?) (it |them )?(up|when|with)\b|\bzerrei(ß|ss)",
             r"\bpull(able|-tender| tender)\b|\bfor pulling\b",
+            r"^\W*(?:then )?chop (?:up )?(?:the )?(?:cooked )?(?:meat|brisket|pork|beef)"
+            r"(?: (?:and|with|fine(?:ly)?|coarsely|roughly))?\b(?! (?:in|into|raw)\b)",
         ),
     ),
     (

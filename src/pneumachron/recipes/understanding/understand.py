@@ -28,6 +28,7 @@ from pneumachron.recipes.understanding.meat import (
 )
 from pneumachron.recipes.understanding.method import METHODS, Cooking, Method, read_method
 from pneumachron.recipes.understanding.misspelled import spelled_right
+from pneumachron.recipes.understanding.other_ways import in_one_way
 from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.plates import read_plates
 from pneumachron.recipes.understanding.pressure import Pressure, read_pressure
@@ -107,7 +108,8 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     RecipeError : there is no meat in it that this is for, or an answer cannot be read.
     """
     ingredients = read_ingredients(recipe.ingredients)
-    meat = read_meat(ingredients, recipe.title, recipe.steps, answers.cut)
+    way = in_one_way(recipe)
+    meat = read_meat(ingredients, recipe.title, way.steps, answers.cut)
     meat = with_told_mass(meat, recipe.description)
     if meat.index is None:  # “4 bone plate rib, just shy of 6 lbs”, told and never listed
         meat = with_told_mass(meat, " ".join(recipe.steps[:1]))
@@ -122,7 +124,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     questions: list[Question] = []
     read = read_method(recipe)
     bought = meat.count
-    cutting = _cutting_of(recipe, read, meat)
+    cutting = _cutting_of(way, read, meat)
     if answers.cut is None and cutting.off_bone and known.cut_id.endswith("_bone_in"):
         known, meat = other_form(known) or known, replace(meat, bone=False)
     meat = _as_cut(meat, known, cutting)
@@ -139,13 +141,13 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     mass = _mass(answers, replace(meat, count=bought), known.cut_id, questions)
     count = answers.count or _fitting(meat, known.cut_id, mass, count)
     cooking = _cooking(read, answers, questions)
-    texture = answers.texture or texture_of(recipe)
+    texture = answers.texture or texture_of(way)
     cubed = meat.cubed or _CUBED.search(meat.text) is not None
     if texture is None:
         texture = _usual_texture(known, whole=cubed or _SERVED_WHOLE.search(meat.text) is not None)
         questions.append(_ask_texture(texture, known.family))
     thickness = _thickness(answers, meat, questions, guess_m=usual_thickness_m(known, mass / count))
-    plain = tuple(map(spelled_right, recipe.steps))
+    plain = tuple(map(spelled_right, way.steps))
     said = spelled_out(plain, ingredients, recipe.parts)
     return Understood(
         recipe=recipe,
@@ -158,8 +160,8 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         cubed=cubed,
         bone=meat.bone if answers.bone is None else answers.bone,
         cooking=cooking,
-        pressure=read_pressure(recipe, cooking),
-        crust=read_crust(recipe, cooking),
+        pressure=read_pressure(way, cooking),
+        crust=read_crust(way, cooking),
         texture=texture,
         plates=plates,
         questions=tuple(questions),
