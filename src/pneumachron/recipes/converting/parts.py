@@ -152,17 +152,20 @@ def _has_own_pan_in(understood: Understood, part: Part, sentences: Sequence[str]
         own, roux = OWN_PAN.search(text), _ROUX.match(text)
         if not (own or roux):
             continue
-        made = " ".join(sentences[place : place + 2])
+        # “drippings from the pan” in the list of a sauce is no juice that is boiled down
+        made = _SPELLED_OUT.sub("", " ".join(sentences[place : place + 2]))
         if any(map(ALL_POURED.search, sentences[place + 1 : place + 3])):
             return False  # the meat cooks in it
         rows = rows_named(understood, text).intersection(part.lines)
         if own and len(rows) >= max(2, len(part.lines) / 2):
-            return not (_OF_THE_JUICE_ITSELF.search(made) or WITH_THE_MEAT.search(text))
+            bare = _SPELLED_OUT.sub("", text)
+            return not (_OF_THE_JUICE_ITSELF.search(made) or WITH_THE_MEAT.search(bare))
         if roux and _MILK.search(made) and len(rows) > 1:
             return True  # a white sauce, with a little of the liquid or without
     return False
 
 
+_SPELLED_OUT = re.compile(r"\([^()]{0,600}\)")
 _ROUX = re.compile(
     r"\W*melt (?:the |some )?butter\b[^.;]*\bflour\b"
     r"|\W*(?:die )?butter\b[^.;]*\b(?:zerlassen|schmelzen|erhitzen)\b[^.;]*\bmehl\b",
@@ -225,7 +228,9 @@ _OF_THE_JUICE = any_of(
 )
 
 
-_LAYERS = any_of(r"\b(?:layer|arrange|spread|pile|fill|stuff|roll)\b[^;]*\b(?:bake|broil|oven)\b")
+_LAYERS = any_of(
+    r"\b(?:layer|arrange|spread|pile|fill|stuff|roll)\b[^;]*\b(?:bake|broil|grill|oven|melt\w*)\b"
+)
 _LEAST_LAYERED = 2
 """Foods of another dish that a step puts together. Judgement."""
 _DUMPLINGS = any_of(r"\b(?:mix|make|shape|roll|form)\b[^.;]{0,20}\bdumplings?\b")

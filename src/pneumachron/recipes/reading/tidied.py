@@ -47,8 +47,6 @@ _BETWEEN_DASHES = re.compile(
 
 def _with_mix_apart(line: str) -> list[str]:
     """“8 lb butt. mustard. rub = 1/2 c paprika, …”: the mixture begins a line of its own."""
-    if _FIELDS.search(line):
-        return _WIDE.split(line.strip())
     found = _MIX_BEHIND.search(line)
     if found is None:
         return [line]
@@ -57,13 +55,6 @@ def _with_mix_apart(line: str) -> list[str]:
     return [*(before if short else [line[: found.start()]]), line[found.end() :]]
 
 
-_FIELDS = re.compile(
-    r"^\s*\S[^:]{3,60}?\s{3,}(?:servings?|serves|yield|source|from|author|by|prep time|cook time)"
-    r"\s?: .{1,40}$",
-    re.I,
-)
-"""“GREEN CHILE PORK    Servings: 8    Source: my sister”: the head of an old card file."""
-_WIDE = re.compile(r"\s{3,}")
 MOST_IN_SHORT = 5
 """Words of a food that is told between two dots. Judgement."""
 _MIX_BEHIND = re.compile(

@@ -126,9 +126,9 @@ _CARD_LABEL = re.compile(r"\s*[A-Z][a-z]{2,12}(?: [a-z]{2,8})?\s?:\s")
 
 
 def _labels_apart(line: str) -> list[str]:
-    """“Serves: 6    Oven: 325    Time: 2 hr”, across the head of a card."""
+    """“Chile Pork    Serves: 6    Time: 2 hr”, across the head of a card."""
     parts = _WIDE.split(line, MOST_ON_A_LINE)
-    return parts if len(parts) > 1 and all(map(_CARD_LABEL.match, parts)) else [line]
+    return parts if len(parts) > 1 and all(map(_CARD_LABEL.match, parts[1:])) else [line]
 
 
 _GAPS = re.compile(r"(?<=\S)\s{2,}(?=\S)")
@@ -144,7 +144,9 @@ def _gaps_apart(line: str) -> list[str]:
     return parts if several else [line]
 
 
-_SHORT_ONES = re.compile(r"(?<=[a-z)]{2})(?<!\bca)\.\s+(?=[A-Z\d])")
+_SHORT_ONES = re.compile(
+    r"(?<=[a-z)]{2})(?<!\bca)(?<![Tt]bsp)(?<![Tt]sp)(?<!\boz)(?<!\blb)(?<!\blbs)(?<!\bpkg)\.\s+(?=[A-Z\d])"
+)
 """“Bottle of dressing. Jar of peppers. Stick of butter.”"""
 
 

@@ -242,6 +242,8 @@ def read_ingredients(lines: tuple[str, ...]) -> tuple[Ingredient, ...]:
             food = foods()["tomatoes"]
         if food.words in _ZESTED and _ZEST.search(line.raw) and not _SQUEEZED.search(line.raw):
             food = foods()[f"{food.words} zest"]
+            if not _ZEST.search(line.name):  # “zest of 2 oranges” is told as that, not as oranges
+                line = replace(line, name=food.words, aside="")
         if food.kind in {"woody_herb", "fresh_herb"} and (tied := _TIED_UP.search(line.raw)):
             food = foods()["herb sachet"]
             if len(foods_named(line.raw)) > 1:  # “4 sprigs thyme, 2 sprigs rosemary, tied”

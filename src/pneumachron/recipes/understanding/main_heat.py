@@ -125,15 +125,22 @@ def _by_device(sentence: str) -> list[str]:
 _GRILLS = re.compile(r"\bgrill\w*|\bbarbecu\w*", re.I)
 
 
-def main_spans(index: int, step: str, device: Device | None) -> list[HeatSpan]:
-    """Times of a step that cook the meat with the main heat."""
+def main_spans(
+    index: int, step: str, device: Device | None, *, raw: bool = False
+) -> list[HeatSpan]:
+    """Times of a step that cook the meat with the main heat.
+
+    Parameters
+    ----------
+    raw : no other step cooks it: under potatoes or pastry it is cooked too
+    """
     found: list[HeatSpan] = []
     told_at = [
         (place, part) for place, told in enumerate(sentences_in(step)) for part in _by_device(told)
     ]  # fmt: skip
     pie = next((at for at, told in told_at if IN_PASTRY.search(told)), len(told_at))
     for place, told in told_at:
-        if place >= pie:
+        if place >= pie and not raw:
             break  # what is baked from there on is a pie of meat that is done
         if device == "simmer" and _GRILLS.search(told) and not SIMMER.search(told):
             continue  # what was simmered is charred

@@ -72,6 +72,11 @@ def read_method(recipe: Recipe) -> Cooking:
     spans = [
         span for index, step in enumerate(recipe.steps) for span in main_spans(index, step, device)
     ]
+    if not spans:  # “Arrange the potatoes over the top. Cover and bake for 1 hour 15 minutes.”
+        spans = [
+            span for index, step in enumerate(recipe.steps)
+            for span in main_spans(index, step, device, raw=True)
+        ]  # fmt: skip
     if not spans:
         return _without_times(recipe, device)
     if (overnight := _by_the_clock(recipe, device)) and _is_far_longer(overnight, spans):

@@ -175,6 +175,8 @@ def _by_another_name(item: Ingredient, words: list[str], text: str) -> bool:
         return _BUNDLE.search(text) is not None
     if item.food.words in CHEESES or "cayenne" in words:
         return ("cheese" if item.food.words in CHEESES else "cayenne") in text
+    if item.food.words.endswith(" zest"):
+        return "zest" in text  # “zest of 2 oranges”
     paste = words[-1:] == ["paste"] and "tomato" not in words
     return paste and _THE_PASTE.search(text) is not None
 
