@@ -35,7 +35,7 @@ def test_a_sauce_between_commas_goes_in_with_the_ribs() -> None:
 
 def test_a_gremolata_is_strewn_on() -> None:
     places = when(of("osso_style"))
-    assert places["parsley leaves"] == places["lemon"] == "beside"
+    assert places["parsley leaves"] == places["lemon zest"] == "beside"
 
 
 def test_what_seasons_a_late_sauce_goes_with_it() -> None:

@@ -97,7 +97,7 @@ def test_a_paste_told_in_two_steps_is_rubbed_on() -> None:
     names = ("fennel seed", "black peppercorns", "red-pepper flakes", "garlic", "rosemary leaves")
     assert {places[name] for name in names} == {"season"}
     lines = of("shoulder_with_a_fennel_paste").lines
-    assert [line.when for line in lines if line.name == "lemons"] == ["season"]
+    assert [line.when for line in lines if line.name == "lemon zest"] == ["season"]
 
 
 def test_rib_ends_are_pieces() -> None:

@@ -19,9 +19,15 @@ _WITH_ONIONS = any_of(r"\b(?:onions?|shallots?|leeks?|apples?|pears?|zwiebeln?)\
 """“Cook the onions with the sugar until golden” makes no caramel."""
 
 
+_ADDED_TO_ONIONS = any_of(
+    r"^\W*(?:then )?add (?:the )?(?:\w+ )?sugar\b[^.;]*\bcook\b[^.;]*\bmore\b"
+)
+"""“Cook the onions. Add the sugar and cook 5 minutes more until caramelized.”"""
+
+
 def makes_caramel(text: str) -> bool:
     """Whether a sentence melts sugar to a caramel in the pot itself."""
-    own = OWN_PAN.search(text) or _WITH_ONIONS.search(text)
+    own = OWN_PAN.search(text) or _WITH_ONIONS.search(text) or _ADDED_TO_ONIONS.match(text)
     return _CARAMEL.search(text) is not None and not own
 
 

@@ -12,7 +12,10 @@ from pneumachron.recipes.understanding.patterns import any_of
 from pneumachron.recipes.understanding.sentences import sentences_in
 from pneumachron.recipes.understanding.understand import Understood
 
-OWN_PAN = any_of(r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b")
+OWN_PAN = any_of(
+    r"\b(small|little|separate|another|sauce) ?(sauce)?pan\b", r"\bsaucepan\b",
+    r"\b(?:small|little|separate|another) pot\b",
+)  # fmt: skip
 _BOILED_UP = any_of(r"\b(simmer|boil|bubble|reduce|cook|warm|heat|melt)(?:e?d)?\b")
 _SLURRY = any_of(r"\bslurry\b")
 _THICKENS = re.compile(r"\bwater\b|starch|\bflour\b|corn ?flour|\barrowroot\b", re.I)
@@ -68,7 +71,8 @@ ALL_POURED = any_of(
 _MEAT_PUT_IN = re.compile(
     r"^\W*(?:then )?(?:add|put in|lay in|turn|submerge|drop in) (?:all )?(?:the )?"
     r"(?:ribs?|racks?|meat|pork|beef|brisket|shoulder|pieces)\b[^.;]*"
-    r"\b(?:chill|fridge|refrigerat\w*|overnight|marinat\w*|hours?)\b",
+    r"\b(?:chill|fridge|refrigerat\w*|overnight|marinat\w*|hours?)\b"
+    r"|^\W*(?:then )?marinate\b(?![^.;]*\b(?:half|some)\b)",
     re.I,
 )
 """“Mix the cola and the soy in a dish. Add the ribs, cover and chill overnight.”"""

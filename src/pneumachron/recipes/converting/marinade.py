@@ -90,7 +90,7 @@ def _told_of_the_marinade(understood: Understood) -> str:
     sentences = [text for step in understood.said for text in sentences_in(step)]
     told: list[str] = []
     for place, text in enumerate(sentences):
-        if not MARINATED.search(text):
+        if not MARINATED.search(text) or _USED.search(text):
             continue
         told.append(text)
         for before in reversed(sentences[max(0, place - _STIRRED_BEFORE) : place]):
@@ -184,6 +184,8 @@ _USED = any_of(
     r"\b(boil|simmer|reduce)\w* (down )?(the |any )?(\w+ )?marinade\b",
     r"\b(?:vegetables|veg|wine|liquid|beer) (?:of|from) the marinade\b",
     r"\b(?:meat|pork|beef|ribs?|it|them) (?:with|and) (?:all )?(?:its|their|the) marinade\b",
+    r"\b(?:put|return|place|add|cook)\b[^.;]{0,20}\b(?:meat|pork|beef|ribs?) (?:with|and) "
+    r"marinade\b",
     r"\b(?:return|put|add)\b[^.;]{0,40}\b(?:pot|pan|casserole|cooker)\b[^.;]{0,12}"
     r"\bwith (?:the |its |all (?:of )?the )?(?:\w+ )?marinade\b",
     r"\badd (?:the |any |all )?(?:\w+ )?marinade\b[^.;]*[.;]\s+(?:bring\b|simmer|boil)",

@@ -191,7 +191,11 @@ def _is_made_late(understood: Understood, name: str) -> bool:
         return True
     if brushes_the_sauce(understood):
         return False
-    headed = re.compile(rf"\W*{re.escape(bare)}\s*:", re.I)  # “VINEGAR SAUCE: shake everything …”
+    # “VINEGAR SAUCE: shake everything …”; “Sauce: …”, where there is only one
+    last = bare.split()[-1]
+    alone = sum(last in part.name.lower() for part in understood.recipe.parts) == 1
+    called = f"{re.escape(bare)}|{re.escape(last)}" if alone else re.escape(bare)
+    headed = re.compile(rf"\W*(?:{called})\s*:", re.I)
     if any(map(headed.match, understood.recipe.steps[main[0] + 1 :])):
         return True
     raw = any(_MADE_RAW.search(text) and not _OF_THE_JUICE.search(text) for text in late)
@@ -218,6 +222,7 @@ _REST_AT_TABLE = any_of(
     r"[^.;]{0,30}\b(?:table|side|alongside)\b",
     r"\b(?:rest|remaining|remainder|more|extra)\b[^.;]{0,30}\b(?:at the table|on the side"
     r"|alongside)\b",
+    r"\bpass (?:the )?(?:rest|remaining|remainder)\b",
 )
 """“Toss the pork with a cup of the sauce and serve the rest at the table.”"""
 _MADE_RAW = any_of(

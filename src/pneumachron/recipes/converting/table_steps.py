@@ -38,7 +38,8 @@ def _is_taken_out(work: Work, line: OutLine) -> bool:
 _FOR_DREDGING = re.compile(r"(?:\s+for\s| \+ |/\d).*", re.I)
 
 
-_APPLES = re.compile(r"\b(?:apples?|äpfel)$", re.I)
+_STAYS_HARD = re.compile(r"\b(?<!green )(?<!spring )(?:apples?|äpfel|onions?|leeks?)$", re.I)
+"""Stirred into a hot juice it is still raw."""
 _IS_READY = re.compile(r"\b(?:capers?|olives?|gherkins?|pickled|jarred|sun-dried)\b", re.I)
 """Out of a jar: it is only stirred in."""
 _BUTTERED = re.compile(r"beurre mani|\broux\b|\bbutter\b", re.I)
@@ -58,7 +59,7 @@ def sauce(work: Work) -> OutStep | None:
     milk = [line.name for line in after if line.food.kind == "dairy"]
     raw = [
         line.name for line in after
-        if (line.food.kind == "tender_veg" or _APPLES.search(line.food.words))
+        if (line.food.kind == "tender_veg" or _STAYS_HARD.search(line.food.words))
         and not _IS_READY.search(line.name)
     ]  # fmt: skip
     shells = [line.name for line in after if line.food.kind == "seafood"]

@@ -310,6 +310,7 @@ def mixes_a_glaze(step: str) -> bool:
 
 
 _DEVICE = any_of(
+    r"^\W*(?:i|we) use (?:my|our|an?|the) [^.;]*\b(?:works|is fine|will do)\b[^.;]*\W*$",
     r"^\W*line (?:a|the|your|an?) [^.;]{0,24}\b(?:pan|tray|tin|sheet|crock|cooker)\b[^.;]*\W*$",
     r"^\W*(?:transfer|move) (?:it |them |everything |the \w+ )?(?:in)?to (?:the|a|your) "
     r"(?:slow cooker|crock|oven|smoker|grill)\W*$",

@@ -19,6 +19,12 @@ _OTHER_WAY = re.compile(
 """“Simmer 3 hours, or cook in a slow cooker on low for 8”: the first way is the recipe's own."""
 
 
+_WORKS_TOO = re.compile(
+    r",?\s*\b(?:but |and )?(?:an? |the |my |your )?(?:slow[- ]cooker|crock(?:[- ]?pot)?|oven|smoker"
+    r"|pressure[- ]cooker) (?:works|does|is fine|will do)\b[^.;]*",
+    re.I,
+)
+"""“I use my Dutch oven but the crock works too (8 hr low).”"""
 _OR_ELSE = re.compile(
     r"(?<=[.;!] )Or (?:you can |else )?(?:roast|bake|braise|cook|smoke|grill|simmer|do)\b"
     r"[^.;!]*[.;!]?"
@@ -81,7 +87,7 @@ def without_other_ways(recipe: Recipe) -> Recipe:
     """The recipe without what it says of another device, where the first way has its time."""
     steps = []
     for line in _first_labelled(recipe.steps):
-        step = _LINING.sub("", _sentences_of_one_way(line))
+        step = _WORKS_TOO.sub("", _LINING.sub("", _sentences_of_one_way(line)))
         found = _OTHER_WAY.search(step)
         told = found is not None and durations_in(step[: found.start()])
         step = _OTHER_WAY.sub("", step) if told else step
