@@ -228,7 +228,7 @@ def _cooks_on(understood: Understood, item: Ingredient, sentences: list[str]) ->
 def _salad(understood: Understood, late: list[str]) -> frozenset[int]:
     """Lines that the steps mix raw, away from the meat, for a slaw or a salad."""
     sentences = [text for step in late for text in sentences_in(step)]
-    if not any(_SALAD.search(text) for text in sentences):
+    if not any(_SALAD.search(text) for text in (understood.recipe.title, *sentences)):
         return frozenset()
     rows = [
         named for text in sentences

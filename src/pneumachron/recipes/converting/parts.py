@@ -438,4 +438,5 @@ BRUSHED = any_of(
     r"\bcoat(?!s)(?! (?:a|the) (?:back of )?(?:a |the )?spoon)",
     r"\bin(to)? an? (foil )?(pan|tray) with\b",
     r"\bsauced\b[^.;]{0,12}\bthe last\b",
+    r"(?:^|[.;,] |\band )sauce (?:['’]?em|them|it|both sides|the (?:ribs?|racks?|meat))\b",
 )  # fmt: skip

@@ -154,7 +154,7 @@ def _beside_the_meat(understood: Understood) -> frozenset[int]:
 
 
 _INTO_SLITS = any_of(
-    r"\bslits\b[^.;]*\b(?:push|press|poke|stuff|insert|tuck)\b[^.;]*",
+    r"\b(?:slits|holes)\b[^.;]*\b(?:push|press|poke|stuff|insert|tuck)\b[^.;]*",
     r"\b(?:push|press|poke|stuff|insert|tuck)\b[^.;]{0,60}\b(?:into|in) (?:the |each )?slits?\b",
 )
 
@@ -252,6 +252,8 @@ _MELTED = any_of(
 )
 """A caramel, and nothing that is rubbed on."""
 _COOKED_IN = any_of(
+    r"\b(?:add|stir in|combine|mix) (?:the |all (?:the )?)?(?:remaining|other|rest of the) "
+    r"ingredients \(",
     r"\b(?:cook|fry|saut[eé]|soften|sweat|sizzle)\b",
     r"\b(?:stir in|add)\b[^.;]*\b(?:garlic|onions?|ginger|tomato(?:es)?|paste|pur[eé]e)\b",
 )

@@ -14,6 +14,7 @@ from pneumachron.recipes.converting.own_words import (
 from pneumachron.recipes.converting.parts import makes_a_side
 from pneumachron.recipes.converting.pot_work import has_rind
 from pneumachron.recipes.converting.themes import (
+    WITH_THE_MEAT,
     Theme,
     is_own_work,
     without_devices,
@@ -68,7 +69,9 @@ def rule_of(
         return "in_our_step", "set"
     elsewhere = not without_devices(understood.recipe.steps[index]) or not understood.said[index]
     heated = index in understood.cooking.steps or theme == "heat" or elsewhere
-    if heated and not _is_of_a_side(understood, index):
+    if heated and not (
+        _is_of_a_side(understood, index) or _is_of_a_salad(understood, index, lines)
+    ):
         return "heat_struck", ""
     kind = _kind_of(understood, index, theme, lines, brushed)
     return ("own_words" if kind == "own_words" else "in_our_step"), kind
@@ -84,6 +87,23 @@ def _is_of_a_side(understood: Understood, index: int) -> bool:
 
 SHORT: frozenset[str] = frozenset({"sauce", "other", "rest", "serve", "soften", "deglaze"})
 """Steps of ours that say nothing of a glaze in a pan of its own."""
+
+
+def _is_of_a_salad(understood: Understood, index: int, lines: Sequence[OutLine]) -> bool:
+    """“Char the corn, chop the onion and coriander, toss with the lime”, behind the long heat."""
+    main = understood.cooking.main
+    said = understood.said[index]
+    if main is None or index <= main[0] or WITH_THE_MEAT.search(said):
+        return False
+    if not _PUT_TOGETHER.search(said):
+        return False
+    beside = {line.origin for line in lines if line.when == "beside"}
+    return len(rows_named(understood, said) & beside) >= _LEAST_IN_A_SALAD
+
+
+_PUT_TOGETHER = any_of(r"\b(?:toss|mix|combine|chop|whisk|dress|blend|stir together)\b")
+_LEAST_IN_A_SALAD = 3
+"""Foods for the table that a step puts together. Judgement."""
 _LEAST_FRIED = 3
 """Foods that are fried with the cooked meat: none of our steps does that. Judgement."""
 
@@ -107,7 +127,7 @@ def _kind_of(
     late = index > max(understood.cooking.steps, default=index)
     main = understood.cooking.main
     apart = main is not None and index > main[0] and OF_A_SAUCE.match(step)
-    beside = apart or _is_of_a_side(understood, index)
+    beside = apart or _is_of_a_side(understood, index) or _is_of_a_salad(understood, index, lines)
     browned_late = theme == "sear" and late
     glazes_apart = theme in SHORT and boiled_apart(understood, step, brushed) == step
     late_foods = {line.origin for line in lines if line.when == "after"}

@@ -87,6 +87,7 @@ CLUTTER = any_of(
     r"|let us know|tried this"
     r"|mark (?:as )?complete|add to (?:list|cart|favou?rites|shopping list)|loading)\b.{0,60}$",
     r"^edited \d", r"\bthis post may\b",
+    r"^(?:one|each|an?|per) (?:rack|slab|butt|brisket) (?:feeds|serves)\b",
     r"^[\"\u201c\u201e][^\"\u201c\u201d]{3,160}[\"\u201c\u201d]\s?(?:—|–|-+)\s?(?:my\b|our\b|[A-Z])",
 )  # fmt: skip
 """What stands around a recipe on a page, in a forum or in a mail."""

@@ -363,6 +363,9 @@ def _foods_of(sentence: str) -> Iterator[tuple[str, set[str]]]:
         countable = bool(line.unit) or food.kind in _COUNTED_KINDS or food.piece_g > 0
         # “spoon some juice on” is work, and no spoon
         counted = line.low is not None and countable and not of_it and not _SPOONS.match(chunk)
+        if counted and line.unit and line.name.lower() == "sauce":  # “heavy foil, 1 1/2 c sauce”
+            yield _tidy(chunk), {"sauce"}
+            continue
         if not foods or _OF_THE.search(chunk[:_NEAR]):
             continue
         if counted and each and len(foods) > 1:

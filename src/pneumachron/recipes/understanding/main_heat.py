@@ -268,14 +268,19 @@ def with_the_meat_in(spans: list[HeatSpan], steps: tuple[str, ...]) -> list[Heat
 def before_shredding(spans: list[HeatSpan], steps: tuple[str, ...]) -> list[HeatSpan]:
     """“Shred the meat. In a skillet cook the peppers … add the meat and simmer 20 min.”
 
-    What is shredded is done: a short heat behind it is none of the main one.
+    What is shredded or taken out is done: a short heat behind it is none of the main one.
     """
     longest = max((item for item in spans), key=lambda item: item.high_s)
+    behind = [
+        ((step, place), text)
+        for step, words in enumerate(steps) for place, text in enumerate(sentences_in(words))
+        if (step, place) >= (longest.step, longest.place)
+    ]  # fmt: skip
+    stays_out = not any(_MEAT_BACK.search(text) or _MEAT_ADDED.search(text) for _, text in behind)
     shredded = next(
         (
-            (step, place)
-            for step, words in enumerate(steps) for place, text in enumerate(sentences_in(words))
-            if (step, place) >= (longest.step, longest.place) and _SHREDDED.search(text)
+            at for at, text in behind
+            if _SHREDDED.search(text) or (stays_out and _MEAT_OUT.search(text))
         ),
         None,
     )  # fmt: skip
@@ -287,6 +292,7 @@ def before_shredding(spans: list[HeatSpan], steps: tuple[str, ...]) -> list[Heat
     ]  # fmt: skip
 
 
+_MEAT_ADDED = any_of(r"\badd (?:the |all the )?(?:meat|ribs?|pork|beef|brisket)\b", r"\bnestle\b")
 LEAST_OF_A_HEAT = 1.0 / 3.0
 """Of the main heat: what is longer cooks shredded meat on. Judgement."""
 _SHREDDED = any_of(

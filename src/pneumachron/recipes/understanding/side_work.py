@@ -49,7 +49,7 @@ _COOKS_A_SIDE = re.compile(
 )
 _MAKES_A_SIDE = re.compile(
     r"^\W*(?:meanwhile,? |then,? )?(?:make|prepare) (?:the |a |your |some )?(?:[a-z-]+ ){0,2}?"
-    r"(?:gravy|sauce|slaw|salsa|rice|mash|polenta|salad|pickles?|dressing|glaze)\b",
+    r"(?:gravy|sauce|slaw|salsa|rice|mash|pur[eé]e|polenta|salad|pickles?|dressing|glaze)\b",
     re.I,
 )
 _ROUX = re.compile(
@@ -97,7 +97,8 @@ def without_side_work(recipe: Recipe) -> Recipe:
 
 OF_A_SAUCE = re.compile(
     r"\W*(?:for the |make the )?(?:\w+ )?"
-    r"(?:sauce|glaze|gravy|slaw|relish|polenta|mash|rice|risotto|grits|couscous)\s*:\s",
+    r"(?:sauce|glaze|gravy|slaw|relish|polenta|mash|pur[eé]e|rice|risotto|grits|couscous|salsa"
+    r"|salad|noodles|potatoes|pickles?|dressing)\s*:\s",
     re.I,
 )
 """“Sauce: melt the butter … and simmer 15 minutes”: all of the step is about it."""

@@ -132,6 +132,8 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
         questions.append(_ask_cut(known))
     count = answers.count or meat.count or _pieces(known.cut_id)
     plates = read_plates(recipe)
+    if plates and any(map(_EACH_FEEDS.search, (*recipe.left_out, *recipe.notes))):
+        plates *= count  # “One slab feeds 2–3.”
     if plates and answers.count is None and (each := _FOR_EACH.search(meat.text)):
         # “a rack for each of us”, “500 g per 2 people”: so many, and so heavy
         times = plates / (_number(each["many"]) if each["many"] else 1.0)
@@ -171,6 +173,7 @@ def understand(recipe: Recipe, answers: Answers = NO_ANSWERS) -> Understood:
     )
 
 
+_EACH_FEEDS = re.compile(r"\b(?:one|each|an?|per) (?:rack|slab) (?:feeds|serves) \d", re.I)
 _FOR_EACH = re.compile(
     r"\b(?:per|for each|each|for every|pro) (?:(?P<many>\d|two|three|four|zwei|vier) )?"
     r"(?:persons?|people|guests?|eaters?|heads?|kopf|personen)\b|\ba head\b",
