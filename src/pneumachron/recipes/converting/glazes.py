@@ -188,12 +188,17 @@ def boiled_apart(understood: Understood, step: str, rows: Set[int]) -> str:
     sentences = sentences_in(step)
     for place, text in enumerate(sentences):
         told = _MEANWHILE.sub("", text)
-        boiled = any(map(_BOILED_UP.search, (told, *sentences[place + 1 : place + 2])))
-        if not (OWN_PAN.search(told) and boiled) or WITH_THE_MEAT.search(told):
+        if not OWN_PAN.search(told) or WITH_THE_MEAT.search(told):
+            continue
+        later = list(takewhile(lambda each: not _ON_THE_MEAT.search(each), sentences[place + 1 :]))
+        if not any(map(_BOILED_UP.search, (told, *later))):
             continue
         all_of_it = rows and any(each.search(told) for each in _ALL_OF_IT)
-        if all_of_it or len(rows_named(understood, told) & rows) > 1:
-            later = takewhile(lambda each: not _ON_THE_MEAT.search(each), sentences[place + 1 :])
+        # “Melt butter in a saucepan. Add the shallot. Add the preserves and the vinegar.”
+        begun = rows_named(understood, told) & rows
+        if all_of_it or (
+            begun and len(rows_named(understood, " ".join((told, *later))) & rows) > 1
+        ):
             return " ".join((text, *later))
     return ""
 

@@ -377,16 +377,32 @@ def stirred_lines(understood: Understood) -> frozenset[int]:
         return frozenset()
     early, _ = around(understood.said, *cooking.main)
     told = [text for step in early for text in sentences_in(step)]
-    if not any(_SAUCE_STIRRED.search(text) for text in told):
-        return frozenset()
     fried = rows_named(
         understood, " ".join(text for text in told if _SOFTENED.search(text) or _FRIED.search(text))
     )
-    return frozenset(
-        row for part in understood.recipe.parts if _A_SAUCE.search(part.name) for row in part.lines
-    ) - fried  # fmt: skip
+    poured = [
+        rows_named(understood, text) for text, following in pairwise(told)
+        if _COMBINED.match(text) and _POURED_OVER.match(following)
+        and not WITH_THE_MEAT.search(text)
+    ]  # fmt: skip
+    rows = frozenset[int]().union(*poured)
+    if any(_SAUCE_STIRRED.search(text) for text in told):
+        rows |= {
+            row for part in understood.recipe.parts if _A_SAUCE.search(part.name)
+            for row in part.lines
+        }  # fmt: skip
+    return rows - fried
 
 
+_POURED_OVER = re.compile(
+    r"\W*(?:then )?pour (?:it |this |the (?:sauce|mixture) )?(?:over|around|on top)\b", re.I
+)
+_COMBINED = re.compile(
+    r"\W*(?:meanwhile,? )?(?:in an? [a-z ]{3,20},? )?"
+    r"(?:combine|mix|whisk|stir together|blend|shake)\b(?![^.;]*\d ?min)",
+    re.I,
+)
+"""“Combine the soy, garlic and ginger. Pour over”: nothing of it is fried."""
 _SAUCE_STIRRED = any_of(
     r"\b(?:mix|stir|whisk|combine|shake|beat)\b[^.;]{0,20}"
     r"\b(?:sauce|braising liquid|liquid|marinade)\b(?! (?:over|into|in)\b)"

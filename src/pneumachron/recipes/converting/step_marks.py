@@ -124,14 +124,14 @@ def _beside_our_step(
             yield replace(words, before_rub=True)
     elif kind == "finish" and only_makes_a_glaze(understood, step):
         yield replace(worded(understood, themes, index, step), before_finish=True)
+    elif kind in {"finish", *SHORT} and (boiled := boiled_apart(understood, step, brushed)):
+        last = max(understood.cooking.steps, default=len(understood.recipe.steps))
+        words = worded(understood, themes, index, boiled, after=index >= last)
+        yield replace(words, before_finish=True, before_heat=False)
     elif kind == "finish":  # our step brushes the glaze on, and the recipe tells how to make it
         for _, text in whole_sentences(step, NOWHERE):
             if cooks_a_glaze(understood, text):
                 yield replace(worded(understood, themes, index, text), before_finish=True)
-    elif kind in SHORT and (boiled := boiled_apart(understood, step, brushed)):
-        last = max(understood.cooking.steps, default=len(understood.recipe.steps))
-        words = worded(understood, themes, index, boiled, after=index >= last)
-        yield replace(words, before_finish=True, before_heat=False)
 
 
 _STRUCK = frozenset({"heat_struck", "minutes_kept"})

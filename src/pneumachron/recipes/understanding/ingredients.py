@@ -81,7 +81,8 @@ def _pattern() -> re.Pattern[str]:
 
 
 _TIED = re.compile(
-    r"\b(?:cheesecloth|muslin|bouquets? garnis?|(?:herb|spice)s?[ -](?:sachet|bag|bundle|ball)s?"
+    r"\b(?:cheesecloth|muslin|tea ?(?:bag|ball)|bouquets? garnis?"
+    r"|(?:herb|spice)s?[ -](?:sachet|bag|bundle|ball)s?"
     r"|(?:sachet|bundle|bunch tied|bag) of (?:\w+ ){0,2}"
     r"(?:herbs|whole spices|thyme|bay|peppercorns))\b",
     re.I,
@@ -216,7 +217,9 @@ def by_the_spoon(food: Food, line: Line) -> Food:
     return foods().get(f"dried {food.words}", food) if dried else food
 
 
-_TIED_UP = re.compile(r"\btied(?: together| up| with string)?\W*$", re.I)
+_TIED_UP = re.compile(
+    r"\b(?:tied(?: together| up| with string)?|in an? (?:tea|spice|muslin) ?(?:bag|ball))\W*$", re.I
+)
 SOAKED = re.compile(r"\b(?:soaked|rehydrated|covered|steeped) (?:in|with) .*$", re.I)
 """“Soaked in hot water” makes no water of a chilli."""
 

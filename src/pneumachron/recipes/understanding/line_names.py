@@ -12,6 +12,7 @@ _BREAKS = re.compile(
     r",(?!\d{1,2}\s?(?:kg|g|cm|l|EL|TL)\b)|;| - | -- | – | — "
     r"|\s(?=(?:per (?:rack|slab|person|head)|(?:mashed|kneaded|mixed|rubbed) together"
     r"|if (?:you|the|your|they|it)|from an? (?:can|tin|jar|bottle)"
+    r"|(?:with|w/|in) (?:(?:their|its|the|own|added) ){0,2}juices?"
     r"|mixed with|(?:plus|\+) (?:extra|more)"
     r"|in (?:one|two|three|four) pieces?|on top|on the side|alongside"
     r"|for (?:the |frying|brushing|smoking|serving|spritz"
